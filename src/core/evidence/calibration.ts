@@ -1,0 +1,57 @@
+import { MS, type Instant } from '../quantity/instant';
+import { toCelsius } from '../quantity/units';
+import type { Probe, ProbeCheck, Reading } from './types';
+
+/** corrected = a + b · value, from one group of checks. */
+export type Calibration = { readonly at: Instant; readonly a: number; readonly b: number; readonly poor: boolean };
+
+/**
+ * Checks of one probe at most 2 hours after the first of the group are one calibration, dated by its last
+ * check; later checks than asOf are left out first (contract, section 3).
+ */
+export function calibrationsOf(checks: readonly ProbeCheck[], asOf: Instant): Calibration[] {
+  const known = checks.filter((check) => check.at <= asOf).sort((x, y) => x.at - y.at);
+  const groups: ProbeCheck[][] = [];
+  for (const check of known) {
+    const open = groups.at(-1);
+    if (open && check.at - open[0]!.at <= 2 * MS.hour) open.push(check);
+    else groups.push([check]);
+  }
+  return groups.map(calibrationFrom);
+}
+
+function calibrationFrom(group: readonly ProbeCheck[]): Calibration {
+  const at = group.at(-1)!.at;
+  const mean = (f: (check: ProbeCheck) => number): number => group.reduce((sum, check) => sum + f(check), 0) / group.length;
+  const offset = { at, a: mean((c) => c.referenceC - c.readC), b: 1, poor: false };
+  if (new Set(group.map((c) => c.readC)).size < 2) return offset;
+  const [x, y] = [mean((c) => c.readC), mean((c) => c.referenceC)];
+  const b = mean((c) => (c.readC - x) * (c.referenceC - y)) / mean((c) => (c.readC - x) ** 2);
+  if (b < 0.8 || b > 1.25) return { ...offset, poor: true }; // such a line says more of the checks than of the probe
+  return { at, a: y - b * x, b, poor: false };
+}
+
+/** Corrects readings by the latest calibration at or before each; without one a value stands as read. */
+export type Corrector = {
+  correct(reading: Reading): number;
+  calibrationFor(reading: Reading): Calibration | undefined;
+  /** Whether the reading's probe has no check in the `days` before it. A reading without a probe is not asked. */
+  unchecked(reading: Reading, days: number): boolean;
+};
+
+export function correctorOf(probes: readonly Probe[], asOf: Instant): Corrector {
+  const calibrations = new Map(probes.map((p) => [p.id, calibrationsOf(p.checks, asOf)]));
+  const checkTimes = new Map(probes.map((p) => [p.id, p.checks.map((c) => c.at).filter((at) => at <= asOf)]));
+  const calibrationFor = (r: Reading): Calibration | undefined =>
+    r.probe === undefined ? undefined : calibrations.get(r.probe)?.findLast((c) => c.at <= r.at);
+  return {
+    calibrationFor,
+    correct(r) {
+      const celsius = toCelsius(r.value, r.unit);
+      const c = calibrationFor(r);
+      return c ? c.a + c.b * celsius : celsius;
+    },
+    unchecked: (r, days) =>
+      r.probe !== undefined && !checkTimes.get(r.probe)?.some((at) => at <= r.at && r.at - at <= days * MS.day),
+  };
+}

@@ -1,0 +1,179 @@
+import { z } from 'zod';
+import { isTimeZone } from '../quantity/calendar';
+import { parseInstant } from '../quantity/instant';
+import { resolvePolicy, type PolicyInput } from '../evidence/policy';
+import type { Requirement, Rule } from '../evidence/rule';
+import { METHODS, MOISTURE_STATES, POINT_ZONES, type BatchEvent, type Evidence } from '../evidence/types';
+import { RULE_LIBRARY } from '../rules/library';
+import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
+
+/** The open batch file (contract, section 1). Unknown fields are kept: every object is loose. */
+
+const Time = z.string().refine((text) => parseInstant(text) !== null, PROBLEM.noTime).meta({ format: 'date-time' });
+const Unit = z.enum(['C', 'F']);
+const Id = z.string();
+
+export const PointSchema = z.looseObject({ id: Id, label: z.string().optional(), depthM: z.number().optional(), zone: z.enum(POINT_ZONES).optional() });
+const CheckSchema = z.looseObject({ at: Time, referenceC: z.number(), readC: z.number() });
+const ProbeSchema = z.looseObject({ id: Id, kind: z.string().optional(), checks: z.array(CheckSchema).default([]) });
+export const ReadingSchema = z.looseObject({
+  id: Id, at: Time, point: z.string(), probe: z.string().optional(), value: z.number(), unit: Unit, round: z.string().optional(),
+  flag: z.enum(['superseded', 'rejected']).optional(), flagReason: z.string().optional(), recordedAt: Time.optional(),
+});
+const AmbientSchema = z.looseObject({ at: Time, value: z.number(), unit: Unit });
+
+const seeds = z.boolean().optional();
+const plainEvent = <T extends string>(type: T) => z.looseObject({ id: Id, at: Time, type: z.literal(type) });
+const EventSchema = z.discriminatedUnion('type', [
+  z.looseObject({ id: Id, at: Time, type: z.literal('turn'), full: z.boolean() }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('add'), raw: z.boolean(), seeds, what: z.string().optional() }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('water'), litres: z.number().optional(), clean: z.boolean(), seeds }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('merge'), withProven: z.boolean(), seeds, what: z.string().optional() }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('moisture'), state: z.enum(MOISTURE_STATES) }),
+  plainEvent('note'), plainEvent('move'), plainEvent('cover'), plainEvent('screen'), plainEvent('cure'),
+]);
+export const EVENT_TYPES = EventSchema.options.map((option) => option.shape.type.value);
+
+export const PolicySchema = z.looseObject({
+  combine: z.enum(['coldest', 'mean', 'median']).optional(),
+  minPoints: z.int().min(1).optional(),
+  roundMinutes: z.number().min(0).optional(),
+  maxGapHours: z.number().positive().optional(),
+  turnGraceHours: z.number().min(0).optional(),
+  guardBandC: z.number().min(0).optional(),
+  counting: z.enum(['hours', 'days']).optional(),
+  maxBlankDays: z.int().min(0).optional(),
+  calibrationDays: z.number().positive().nullable().optional(),
+  zones: z.array(z.enum(POINT_ZONES)).optional(),
+});
+
+const HoldSchema = z.looseObject({
+  kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0),
+});
+const RequirementSchema: z.ZodType<Requirement> = z.lazy(() => z.discriminatedUnion('kind', [
+  HoldSchema,
+  z.looseObject({ kind: z.literal('staged'), floorC: z.number(), ceilingC: z.number().optional(), holdHours: z.number().positive(), stages: z.int().min(1) }),
+  z.looseObject({ kind: z.enum(['anyOf', 'allOf']), of: z.array(RequirementSchema).min(1) }),
+  z.looseObject({ kind: z.literal('within'), outer: HoldSchema, inner: HoldSchema }),
+  z.looseObject({ kind: z.literal('meanAbove'), floorC: z.number(), hours: z.number().positive(), meanC: z.number() }),
+]));
+const RuleSchema = z.looseObject({
+  id: z.string().min(1), title: z.string().optional(), jurisdiction: z.string().optional(), document: z.string().optional(), section: z.string().optional(),
+  year: z.number().optional(), fromMemory: z.boolean().optional(), methods: z.array(z.enum(METHODS)).optional(), clock: z.enum(['germs', 'seeds']).optional(),
+  requirement: RequirementSchema, conditions: z.array(z.string()).optional(), caution: z.string().optional(),
+});
+
+const BatchFileShape = z.looseObject({
+  format: z.literal('zealous-heap/batch'),
+  version: z.literal(1),
+  site: z.looseObject({ name: z.string(), timeZone: z.string().refine(isTimeZone, PROBLEM.noZone), unit: Unit.optional() }),
+  batch: z.looseObject({
+    code: z.string(), name: z.string().optional(), method: z.enum(METHODS), builtAt: Time, shape: z.string().optional(), coreDepthM: z.number().optional(),
+  }),
+  policy: PolicySchema.default({}),
+  points: z.array(PointSchema),
+  probes: z.array(ProbeSchema).default([]),
+  readings: z.array(ReadingSchema),
+  ambient: z.array(AmbientSchema).optional(),
+  rules: z.array(RuleSchema).optional(),
+  events: z.array(EventSchema).default([]),
+});
+export type BatchFile = z.output<typeof BatchFileShape>;
+
+export const BatchFileSchema = BatchFileShape.superRefine((file, ctx) => {
+  for (const { path, message } of crossProblems(file)) ctx.addIssue({ code: 'custom', path: [...path], message });
+});
+export type FileReading = z.output<typeof ReadingSchema>;
+export type FileEvent = z.output<typeof EventSchema>;
+
+type Located = { path: readonly PropertyKey[]; message: string };
+
+/** What no single field can tell: ids, references, and limits that depend on each other. */
+function crossProblems(file: BatchFile): Located[] {
+  const problems: Located[] = [];
+  const unique = (list: string, ids: readonly string[]): Set<string> => {
+    const seen = new Set<string>();
+    ids.forEach((id, i) => { if (seen.has(id)) problems.push({ path: [list, i, 'id'], message: PROBLEM.twice(id) }); else seen.add(id); });
+    return seen;
+  };
+  const points = unique('points', file.points.map((p) => p.id));
+  const probes = unique('probes', file.probes.map((p) => p.id));
+  unique('readings', file.readings.map((r) => r.id));
+  unique('events', file.events.map((e) => e.id));
+  unique('rules', (file.rules ?? []).map((r) => r.id));
+  file.readings.forEach((r, i) => {
+    if (!points.has(r.point)) problems.push({ path: ['readings', i, 'point'], message: PROBLEM.unlisted('point', r.point) });
+    if (r.probe !== undefined && !probes.has(r.probe)) problems.push({ path: ['readings', i, 'probe'], message: PROBLEM.unlisted('probe', r.probe) });
+  });
+  (file.rules ?? []).forEach((r, i) => {
+    if (RULE_LIBRARY.some((own) => own.id === r.id)) problems.push({ path: ['rules', i, 'id'], message: PROBLEM.libraryId(r.id) });
+  });
+  const policy = resolvePolicy(file.policy as PolicyInput);
+  if (policy.turnGraceHours > policy.maxGapHours) problems.push({ path: ['policy', 'turnGraceHours'], message: PROBLEM.graceTooLong });
+  return problems;
+}
+
+export type ParsedFile = { readonly ok: true; readonly file: BatchFile } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** Checks a JSON value against the contract; every problem is named, none is repaired. */
+export function parseBatchFile(value: unknown): ParsedFile {
+  const result = BatchFileSchema.safeParse(value, { error: issueText });
+  if (result.success) return { ok: true, file: result.data };
+  return { ok: false, problems: result.error.issues.map((issue) => ({ path: pathText(issue.path), message: issue.message })) };
+}
+
+/** Words for the checks whose own words a grower would not say. */
+function issueText(issue: { code?: string | undefined; input?: unknown; expected?: unknown; values?: unknown; path?: PropertyKey[] | undefined }): string | undefined {
+  if (issue.input === undefined && issue.code !== 'custom') return 'is missing';
+  if (issue.code === 'invalid_type') return `must be ${articled(String(issue.expected))}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
+  if (issue.code === 'invalid_value' && Array.isArray(issue.values)) return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
+  if (issue.code === 'invalid_union') return `must be one of ${EVENT_TYPES.join(', ')}`;
+  return undefined;
+}
+
+const articled = (expected: string): string => (/^[aeiou]/.test(expected) ? `an ${expected}` : expected === 'int' ? 'a whole number' : `a ${expected}`);
+
+/** Reads the text of a batch file. */
+export function readBatchFile(text: string): ParsedFile {
+  try {
+    return parseBatchFile(JSON.parse(text.replace(/^\uFEFF/, '')));
+  } catch (error) {
+    const why = error instanceof Error ? error.message : 'unreadable';
+    return { ok: false, problems: [{ path: FILE_PATH, message: PROBLEM.notJson(why) }] };
+  }
+}
+
+/** The file's contents as evidence, with every default filled and times as instants. */
+export function evidenceOf(file: BatchFile): Evidence {
+  const at = (text: string): number => parseInstant(text)!;
+  return {
+    timeZone: file.site.timeZone,
+    unit: file.site.unit ?? 'C',
+    method: file.batch.method,
+    builtAt: at(file.batch.builtAt),
+    policy: resolvePolicy(pick(file.policy)),
+    points: file.points,
+    probes: file.probes.map((p) => ({ id: p.id, checks: p.checks.map((c) => ({ at: at(c.at), referenceC: c.referenceC, readC: c.readC })) })),
+    readings: file.readings.map((r) => ({
+      id: r.id, at: at(r.at), point: r.point, probe: r.probe, value: r.value, unit: r.unit, round: r.round, flag: r.flag,
+      recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
+    })),
+    events: file.events.map((e) => ({ ...e, at: at(e.at) }) as BatchEvent),
+    ambient: (file.ambient ?? []).map((a) => ({ at: at(a.at), value: a.value, unit: a.unit })),
+  };
+}
+
+/** Policy fields without what a file may carry beside them. */
+function pick(policy: z.output<typeof PolicySchema>): PolicyInput {
+  const known = Object.keys(PolicySchema.shape) as (keyof PolicyInput)[];
+  return Object.fromEntries(known.map((key) => [key, policy[key]])) as PolicyInput;
+}
+
+/** The file's own rules, in the form of the library. */
+export const ownRulesOf = (file: BatchFile): Rule[] => (file.rules ?? []).map((r) => ({
+  id: r.id, title: r.title ?? r.id, jurisdiction: r.jurisdiction ?? 'this site', document: r.document ?? 'the site’s own rule', section: r.section, year: r.year,
+  fromMemory: r.fromMemory ?? false, methods: r.methods ?? METHODS, clock: r.clock ?? 'germs', requirement: r.requirement, conditions: r.conditions ?? [], caution: r.caution,
+}));
+
+/** JSON Schema of the file, draft 2020-12; references between fields are checked by {@link parseBatchFile} alone. */
+export const batchFileJsonSchema = (): object => z.toJSONSchema(BatchFileSchema, { io: 'input', unrepresentable: 'any' });

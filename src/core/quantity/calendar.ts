@@ -1,0 +1,128 @@
+import { MS, type Instant } from './instant';
+
+/** A local calendar day: its ISO date, and the half-open span [start, end) of instants that it covers. */
+export type LocalDay = { readonly date: string; readonly start: Instant; readonly end: Instant };
+
+/** Reads a clock in one time zone. */
+export type Zone = {
+  readonly name: string;
+  /** Days since 1970-01-01 of the local date at an instant. */
+  dayNumber(at: Instant): number;
+  /** First instant at which the local date is this day number or later. */
+  startOfDay(day: number): Instant;
+};
+
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatterOf(timeZone: string): Intl.DateTimeFormat {
+  let format = formatters.get(timeZone);
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-US', {
+      timeZone, hourCycle: 'h23', era: 'short', year: 'numeric', month: 'numeric', day: 'numeric',
+      hour: 'numeric', minute: 'numeric', second: 'numeric',
+    });
+    formatters.set(timeZone, format);
+  }
+  return format;
+}
+
+/** Whether the text is a zone name that the IANA data here knows; bare offsets such as `+02:00` are not names. */
+export function isTimeZone(name: string): boolean {
+  if (!/^[A-Za-z]/.test(name)) return false;
+  try {
+    new Intl.DateTimeFormat('en-US', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Local clock reading at an instant, as if it were UTC, in whole seconds of milliseconds. */
+function localClockMs(format: Intl.DateTimeFormat, at: Instant): number {
+  const p: Record<string, string> = {};
+  for (const { type, value } of format.formatToParts(at)) p[type] = value;
+  const year = p.era === 'BC' ? 1 - Number(p.year) : Number(p.year);
+  const date = new Date(0);
+  date.setUTCFullYear(year, Number(p.month) - 1, Number(p.day));
+  return date.getTime() + Number(p.hour) * MS.hour + Number(p.minute) * MS.minute + Number(p.second) * MS.second;
+}
+
+/**
+ * The calendar of one IANA zone.
+ * @throws RangeError for a name that {@link isTimeZone} refuses
+ */
+export function zoneOf(name: string): Zone {
+  const format = formatterOf(name);
+  const dayNumber = (at: Instant): number => Math.floor(localClockMs(format, at) / MS.day);
+  return { name, dayNumber, startOfDay: (day) => firstInstantOf(dayNumber, day) };
+}
+
+/**
+ * A day starts at the first instant that bears its date, also where a clock change takes midnight away
+ * or runs through it twice. Offsets lie within ±26 h of UTC, so the search has an end.
+ */
+function firstInstantOf(dayNumber: (at: Instant) => number, day: number): Instant {
+  let before = day * MS.day - 26 * MS.hour;
+  let after = day * MS.day + 26 * MS.hour;
+  // Quarter hours first: going forward in steps finds the first crossing even where midnight comes twice.
+  for (let at = before; at <= after; at += 15 * MS.minute) {
+    if (dayNumber(at) >= day) { after = at; before = at - 15 * MS.minute; break; }
+  }
+  while (after - before > 1) {
+    const middle = Math.floor((before + after) / 2);
+    if (dayNumber(middle) >= day) after = middle; else before = middle;
+  }
+  return after;
+}
+
+/**
+ * The local days that touch [from, to], in order. Where midnight comes twice, the later hour of the old date
+ * belongs to the new day: a day that has begun does not go back.
+ */
+export function localDays(zone: Zone, from: Instant, to: Instant): LocalDay[] {
+  let day = zone.dayNumber(from);
+  let start = zone.startOfDay(day);
+  for (let next = zone.startOfDay(day + 1); next <= from; next = zone.startOfDay(day + 1)) { day += 1; start = next; }
+  const days: LocalDay[] = [];
+  while (start <= to) {
+    const end = zone.startOfDay(day + 1);
+    if (end > start) days.push({ date: new Date(day * MS.day).toISOString().slice(0, 10), start, end }); // a zone that jumps the date line skips a day
+    day += 1;
+    start = end;
+  }
+  return days;
+}
+
+/** Local day and clock for people: `{ weekday: 'Thu', day: 21, month: 'May', year: 2026, clock: '07:40' }`. */
+export function localParts(timeZone: string, at: Instant): { weekday: string; day: number; month: string; year: number; clock: string } {
+  const shifted = new Date(localClockMs(formatterOf(timeZone), at));
+  const pad = (n: number): string => String(n).padStart(2, '0');
+  return {
+    weekday: ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'][shifted.getUTCDay()] ?? '',
+    day: shifted.getUTCDate(),
+    month: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][shifted.getUTCMonth()] ?? '',
+    year: shifted.getUTCFullYear(),
+    clock: `${pad(shifted.getUTCHours())}:${pad(shifted.getUTCMinutes())}`,
+  };
+}
+
+/**
+ * The instants whose clock in a zone shows this local time (`YYYY-MM-DDTHH:MM[:SS]`), earliest first:
+ * none in the hour that a clock change skips, two in the hour that it repeats.
+ */
+export function instantsOfLocal(timeZone: string, local: string): Instant[] {
+  const wall = Date.parse(`${local}Z`);
+  if (!Number.isFinite(wall)) return [];
+  const format = formatterOf(timeZone);
+  const offsets = [-25, 25].map((h) => { const at = wall + h * MS.hour; return localClockMs(format, at) - Math.floor(at / 1000) * 1000; });
+  const found = offsets.map((offset) => wall - offset).filter((at) => localClockMs(format, at) === Math.floor(wall / 1000) * 1000);
+  return [...new Set(found)].sort((a, b) => a - b);
+}
+
+/** Offset of a zone's clock from UTC at an instant, as `+02:00`. */
+export function offsetText(timeZone: string, at: Instant): string {
+  const minutes = Math.round((localClockMs(formatterOf(timeZone), at) - at) / MS.minute);
+  const abs = Math.abs(minutes);
+  const pad = (n: number): string => String(n).padStart(2, '0');
+  return `${minutes < 0 ? '-' : '+'}${pad(Math.floor(abs / 60))}:${pad(abs % 60)}`;
+}

@@ -1,0 +1,83 @@
+import { localParts } from './calendar';
+import { MS, type Instant } from './instant';
+import { fromCelsius, M3_PER_YD3, type TempUnit, type VolumeUnit } from './units';
+
+/** The one place where a quantity becomes words: units, rounding, days and clocks. */
+
+/** `57 °C`; with one digit where two readings must be told apart. Never rounds across a floor. */
+export function tempText(celsius: number, unit: TempUnit, digits = 0): string {
+  return `${tempFigure(celsius, unit, digits)} °${unit}`;
+}
+
+/**
+ * The figure alone, without its unit. Where rounding would lift a reading onto a whole limit that it does
+ * not reach (54.7 onto 55), a digit more is shown.
+ */
+export function tempFigure(celsius: number, unit: TempUnit, digits = 0): string {
+  const value = fromCelsius(celsius, unit);
+  return (Number(value.toFixed(digits)) + 0).toFixed(digits);
+}
+
+/** A temperature beside a limit: as many digits as it takes not to show it as reaching what it misses. */
+export function tempBeside(celsius: number, limitC: number, unit: TempUnit): string {
+  for (const digits of [0, 1, 2]) {
+    const shown = Number(fromCelsius(celsius, unit).toFixed(digits));
+    const limit = fromCelsius(limitC, unit);
+    if (shown < limit === celsius < limitC - 1e-9) return tempText(celsius, unit, digits);
+  }
+  return tempText(celsius, unit, 3);
+}
+
+/** A difference of temperatures: 5 K is 9 °F. */
+export function tempStepText(kelvin: number, unit: TempUnit): string {
+  const value = unit === 'F' ? kelvin * 1.8 : kelvin;
+  return `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(1)} °${unit}`;
+}
+
+/** Duration in hours as `3 d 6 h`, `6 h`, `25 min`. Rounds down: credit is never shown as more than it is. */
+export function durationText(hours: number): string {
+  const minutes = Math.floor(hours * 60 + 1e-6);
+  if (minutes < 60) return `${minutes} min`;
+  const whole = Math.floor(minutes / 60);
+  if (whole < 24) return minutes % 60 && whole < 6 ? `${whole} h ${minutes % 60} min` : `${whole} h`;
+  return `${Math.floor(whole / 24)} d ${whole % 24} h`;
+}
+
+/** What is still missing, rounded up to the hour: never less than it is. */
+export function missingText(hours: number): string {
+  return hours <= 0 ? '0 h' : durationText(hours < 1 ? Math.ceil(hours * 60 - 1e-6) / 60 : Math.ceil(hours - 1e-6));
+}
+
+/** A span in the words of a rule: `15 days`, `3 days`, `60 hours`. */
+export function spanText(hours: number): string {
+  if (hours % 24 !== 0) return `${hours} hours`;
+  return hours === 24 ? '1 day' : `${hours / 24} days`;
+}
+
+/** `Thu 21 May 07:40`; the year only when it is not that of `now`. */
+export function whenText(timeZone: string, at: Instant, now?: Instant): string {
+  const p = localParts(timeZone, at);
+  const year = now !== undefined && localParts(timeZone, now).year === p.year ? '' : ` ${p.year}`;
+  return `${p.weekday} ${p.day} ${p.month}${year} ${p.clock}`;
+}
+
+/** `Thu 21 May`. */
+export function dayText(timeZone: string, at: Instant): string {
+  const p = localParts(timeZone, at);
+  return `${p.weekday} ${p.day} ${p.month}`;
+}
+
+/** Within a week the day's name and the clock, beyond it the date: `Tue 04:00`, `21 May 04:00`. */
+export function soonText(timeZone: string, at: Instant, now: Instant): string {
+  const p = localParts(timeZone, at);
+  const today = localParts(timeZone, now);
+  if (Math.abs(at - now) < MS.day && p.day === today.day) return p.clock;
+  return Math.abs(at - now) < 6.5 * MS.day ? `${p.weekday} ${p.clock}` : `${p.day} ${p.month} ${p.clock}`;
+}
+
+export function volumeText(m3: number, unit: VolumeUnit): string {
+  return unit === 'm3' ? `${m3.toFixed(1)} m³` : `${(m3 / M3_PER_YD3).toFixed(1)} yd³`;
+}
+
+/** `1 turning`, `2 turnings`. */
+export const countText = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

@@ -1,0 +1,13 @@
+export type TempUnit = 'C' | 'F';
+export type VolumeUnit = 'm3' | 'yd3';
+
+/** Differences below this are equality: °C at a floor or ceiling (contract, section 4). */
+export const TEMP_TOLERANCE_C = 1e-9;
+
+/** 1 yd = 0.9144 m exactly (international yard, 1959). */
+export const M3_PER_YD3 = 0.9144 ** 3;
+
+export const fahrenheitToCelsius = (f: number): number => ((f - 32) * 5) / 9;
+export const celsiusToFahrenheit = (c: number): number => (c * 9) / 5 + 32;
+export const toCelsius = (value: number, unit: TempUnit): number => (unit === 'F' ? fahrenheitToCelsius(value) : value);
+export const fromCelsius = (celsius: number, unit: TempUnit): number => (unit === 'F' ? celsiusToFahrenheit(celsius) : celsius);

@@ -1,0 +1,11 @@
+import type { Rule } from '../evidence/rule';
+import { ALL_METHODS, hold } from './shared';
+
+export const EU_RULES: readonly Rule[] = [
+  {
+    id: 'eu-2019-1009-cmc3', title: 'Any of four times at temperature', jurisdiction: 'European Union',
+    document: 'Regulation (EU) 2019/1009', section: 'Annex II, CMC 3', year: 2019, fromMemory: true, methods: ALL_METHODS, clock: 'germs',
+    requirement: { kind: 'anyOf', of: [hold(70, 3), hold(65, 5), hold(60, 7), hold(55, 14)] },
+    conditions: ['Treated as consecutive days here'],
+  },
+];

@@ -1,0 +1,15 @@
+import type { Rule } from '../evidence/rule';
+import type { Method } from '../evidence/types';
+import { AU_RULES } from './au';
+import { CA_RULES } from './ca';
+import { EU_RULES } from './eu';
+import { PRACTICE_RULES } from './practice';
+import { UK_RULES } from './uk';
+import { US_RULES } from './us';
+
+/** Every rule that ships. Check a value with your local authority before relying on it. */
+export const RULE_LIBRARY: readonly Rule[] = [...US_RULES, ...EU_RULES, ...CA_RULES, ...AU_RULES, ...UK_RULES, ...PRACTICE_RULES];
+
+export const rulesForMethod = (method: Method): Rule[] => RULE_LIBRARY.filter((rule) => rule.methods.includes(method));
+
+export const findRule = (id: string, own: readonly Rule[] = []): Rule | undefined => [...RULE_LIBRARY, ...own].find((rule) => rule.id === id);

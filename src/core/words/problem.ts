@@ -1,0 +1,25 @@
+/** Something that a file, a form or a call got wrong, as data; the path names the input. */
+export type Problem = { readonly path: string; readonly message: string };
+
+export const FILE_PATH = '(file)';
+
+/** `readings[3].value` from `['readings', 3, 'value']`. */
+export const pathText = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>((text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)), '') || FILE_PATH;
+
+/** One line for people: never more than one, whatever the input held. */
+export const problemLine = ({ path, message }: Problem): string => `${path}: ${message}`.replace(/[\r\n\u2028\u2029]+/g, ' ');
+
+/** The sentences of problems that more than one door reports. */
+export const PROBLEM = {
+  notJson: (why: string) => `not a JSON text (${why}). Export the batch file again and bring in the whole file.`,
+  notUtf8: 'not UTF-8 text. Save it as UTF-8 and try again.',
+  noTime: 'must be a time such as 2026-05-01T07:30:00Z or 2026-05-01T07:30+02:00',
+  noZone: 'must be an IANA time zone such as Europe/Berlin',
+  twice: (id: string) => `the id '${id}' stands here a second time; ids must be unique`,
+  unlisted: (what: string, id: string) => `no ${what} with the id '${id}' is listed`,
+  graceTooLong: 'must not be longer than maxGapHours',
+  libraryId: (id: string) => `'${id}' is a rule of the library; give your own rule an id that starts with site-`,
+  unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
+  unsupportedRule: (id: string, kind: string) => `rule '${id}' is not supported yet (${kind})`,
+} as const;
