@@ -116,7 +116,7 @@ export function notesOf(input: NoteInput): Note[] {
       ? [{ fact: { code: 'MOISTURE_UNKNOWN' }, at: asOf } satisfies Draft] : []),
   ];
   const locale: Locale = { timeZone: evidence.timeZone, unit: evidence.unit, now: asOf };
-  return drafts.sort((x, y) => x.at - y.at).map(({ fact, ...rest }) => ({ code: fact.code, ...rest, text: noteText(fact, rest.at, locale) }));
+  return drafts.sort((x, y) => x.at - y.at).map(({ fact, ...rest }) => ({ code: fact.code, fact, ...rest, text: noteText(fact, rest.at, locale) }));
 }
 
 /** Longest reach of a named round; a rejected reading this much before a segment may still belong to one of its rounds. */

@@ -2,66 +2,13 @@ import { z } from 'zod';
 import { isTimeZone } from '../quantity/calendar';
 import { parseInstant } from '../quantity/instant';
 import { resolvePolicy, type PolicyInput } from '../evidence/policy';
-import type { Requirement, Rule } from '../evidence/rule';
-import { METHODS, MOISTURE_STATES, POINT_ZONES, type BatchEvent, type Evidence } from '../evidence/types';
+import type { Rule } from '../evidence/rule';
+import { METHODS, type BatchEvent, type Evidence } from '../evidence/types';
+import { AmbientSchema, EVENT_TYPES, EventSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Time, Unit } from '../log/shapes';
 import { RULE_LIBRARY } from '../rules/library';
 import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
 
 /** The open batch file (contract, section 1). Unknown fields are kept: every object is loose. */
-
-const Time = z.string().refine((text) => parseInstant(text) !== null, PROBLEM.noTime).meta({ format: 'date-time' });
-const Unit = z.enum(['C', 'F']);
-const Id = z.string();
-
-export const PointSchema = z.looseObject({ id: Id, label: z.string().optional(), depthM: z.number().optional(), zone: z.enum(POINT_ZONES).optional() });
-const CheckSchema = z.looseObject({ at: Time, referenceC: z.number(), readC: z.number() });
-const ProbeSchema = z.looseObject({ id: Id, kind: z.string().optional(), checks: z.array(CheckSchema).default([]) });
-export const ReadingSchema = z.looseObject({
-  id: Id, at: Time, point: z.string(), probe: z.string().optional(), value: z.number(), unit: Unit, round: z.string().optional(),
-  flag: z.enum(['superseded', 'rejected']).optional(), flagReason: z.string().optional(), recordedAt: Time.optional(),
-});
-const AmbientSchema = z.looseObject({ at: Time, value: z.number(), unit: Unit });
-
-const seeds = z.boolean().optional();
-const plainEvent = <T extends string>(type: T) => z.looseObject({ id: Id, at: Time, type: z.literal(type) });
-const EventSchema = z.discriminatedUnion('type', [
-  z.looseObject({ id: Id, at: Time, type: z.literal('turn'), full: z.boolean() }),
-  z.looseObject({ id: Id, at: Time, type: z.literal('add'), raw: z.boolean(), seeds, what: z.string().optional() }),
-  z.looseObject({ id: Id, at: Time, type: z.literal('water'), litres: z.number().optional(), clean: z.boolean(), seeds }),
-  z.looseObject({ id: Id, at: Time, type: z.literal('merge'), withProven: z.boolean(), seeds, what: z.string().optional() }),
-  z.looseObject({ id: Id, at: Time, type: z.literal('moisture'), state: z.enum(MOISTURE_STATES) }),
-  plainEvent('note'), plainEvent('move'), plainEvent('cover'), plainEvent('screen'), plainEvent('cure'),
-]);
-export const EVENT_TYPES = EventSchema.options.map((option) => option.shape.type.value);
-
-export const PolicySchema = z.looseObject({
-  combine: z.enum(['coldest', 'mean', 'median']).optional(),
-  minPoints: z.int().min(1).optional(),
-  roundMinutes: z.number().min(0).optional(),
-  maxGapHours: z.number().positive().optional(),
-  turnGraceHours: z.number().min(0).optional(),
-  guardBandC: z.number().min(0).optional(),
-  counting: z.enum(['hours', 'days']).optional(),
-  maxBlankDays: z.int().min(0).optional(),
-  calibrationDays: z.number().positive().nullable().optional(),
-  zones: z.array(z.enum(POINT_ZONES)).optional(),
-});
-
-const HoldSchema = z.looseObject({
-  kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0),
-});
-const RequirementSchema: z.ZodType<Requirement> = z.lazy(() => z.discriminatedUnion('kind', [
-  HoldSchema,
-  z.looseObject({ kind: z.literal('staged'), floorC: z.number(), ceilingC: z.number().optional(), holdHours: z.number().positive(), stages: z.int().min(1) }),
-  z.looseObject({ kind: z.enum(['anyOf', 'allOf']), of: z.array(RequirementSchema).min(1) }),
-  z.looseObject({ kind: z.literal('within'), outer: HoldSchema, inner: HoldSchema }),
-  z.looseObject({ kind: z.literal('meanAbove'), floorC: z.number(), hours: z.number().positive(), meanC: z.number() }),
-]));
-const RuleSchema = z.looseObject({
-  id: z.string().min(1), title: z.string().optional(), jurisdiction: z.string().optional(), document: z.string().optional(), section: z.string().optional(),
-  year: z.number().optional(), fromMemory: z.boolean().optional(), methods: z.array(z.enum(METHODS)).optional(), clock: z.enum(['germs', 'seeds']).optional(),
-  requirement: RequirementSchema, conditions: z.array(z.string()).optional(), caution: z.string().optional(),
-});
 
 const BatchFileShape = z.looseObject({
   format: z.literal('zealous-heap/batch'),
@@ -83,9 +30,6 @@ export type BatchFile = z.output<typeof BatchFileShape>;
 export const BatchFileSchema = BatchFileShape.superRefine((file, ctx) => {
   for (const { path, message } of crossProblems(file)) ctx.addIssue({ code: 'custom', path: [...path], message });
 });
-export type FileReading = z.output<typeof ReadingSchema>;
-export type FileEvent = z.output<typeof EventSchema>;
-
 type Located = { path: readonly PropertyKey[]; message: string };
 
 /** What no single field can tell: ids, references, and limits that depend on each other. */

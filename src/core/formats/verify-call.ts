@@ -3,6 +3,7 @@ import { isSupported, type Rule } from '../evidence/rule';
 import { judge, latestTime, prepare, type Verdict } from '../evidence/verdict';
 import { findRule, rulesForMethod } from '../rules/library';
 import type { Locale } from '../words/note';
+import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
@@ -58,14 +59,7 @@ function report(v: Verdict, rule: Rule, file: BatchFile): string {
     `${rule.id}  ${STATUS_WORD[v.status].toLowerCase()}`,
     `  ${rule.title} (${rule.document}${rule.section ? `, ${rule.section}` : ''}${rule.fromMemory ? '; value from memory, check with your local authority' : ''})`,
     `  ${sentence}`,
-    `  ${policyText(v, locale)}`,
+    `  ${policyText(v.policy, locale.unit)}`,
     ...v.notes.map((n) => `  - ${n.code}: ${n.text}`),
   ].join('\n');
-}
-
-/** The policy in words, printed beside every verdict. */
-export function policyText({ policy: p }: Verdict, { unit }: Locale): string {
-  const value = { coldest: 'coldest point', mean: 'mean of the points', median: 'median of the points' }[p.combine];
-  const guard = p.guardBandC ? `, less ${unit === 'F' ? `${p.guardBandC * 1.8} °F` : `${p.guardBandC} °C`}` : '';
-  return `Read by: ${value}${guard}; at least ${p.minPoints} points a round; gaps to ${p.maxGapHours} h; ${p.turnGraceHours} h of grace after a full turning; counting ${p.counting}.`;
 }

@@ -126,3 +126,6 @@ export function offsetText(timeZone: string, at: Instant): string {
   const pad = (n: number): string => String(n).padStart(2, '0');
   return `${minutes < 0 ? '-' : '+'}${pad(Math.floor(abs / 60))}:${pad(abs % 60)}`;
 }
+
+/** The site's clock as a form's field shows it: `YYYY-MM-DDTHH:MM`. */
+export const localInput = (timeZone: string, at: Instant): string => new Date(localClockMs(formatterOf(timeZone), at)).toISOString().slice(0, 16);

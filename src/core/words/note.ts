@@ -31,6 +31,8 @@ export type NoteCode = NoteFact['code'];
 /** A dated remark on a verdict. For a break `at` is the round that ended the run and `from` its last hot round. */
 export type Note = {
   readonly code: NoteCode;
+  /** The note as data, to say it again in another unit. */
+  readonly fact: NoteFact;
   readonly at: Instant;
   readonly from?: Instant;
   readonly to?: Instant;

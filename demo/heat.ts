@@ -1,0 +1,57 @@
+/** A small heat model for made-up heaps: enough to look like a heap, not a forecast. Temperatures in °C, times in hours since building. */
+
+export type HeapModel = {
+  /** Core temperature that the fresh heap strives for in still air of 10 °C. */
+  readonly peakC: number;
+  /** Hours until half of the first heat is there. */
+  readonly wakesAfter: number;
+  /** Days in which the drive falls to about a third. */
+  readonly lastsDays: number;
+  /** Hours since building of each full turning: part of the heat goes, the drive comes back a little. */
+  readonly turns: readonly number[];
+  /** Hours since building from which it lacks water, if it does. */
+  readonly dryFrom?: number;
+  /** How much colder the coldest place is than the core once the heap is hot, K. */
+  readonly spreadK?: number;
+};
+
+/** Small deterministic random numbers in [0, 1) (mulberry32), so that every demo is laid up alike. */
+export function randomOf(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** Air over the site: a daily wave on a slow one. */
+export const airC = (hour: number): number => 10 + 4.2 * Math.sin(((hour - 9) / 24) * 2 * Math.PI) + 2 * Math.sin(hour / 77);
+
+const STEP_H = 0.5;
+
+/** Core temperature at half-hour steps from building to `hours`. The heap strives for its drive and needs half a day to follow. */
+export function coreCurve(model: HeapModel, hours: number, airAt: (h: number) => number): Float64Array {
+  const curve = new Float64Array(Math.ceil(hours / STEP_H) + 2);
+  let t = airAt(0) + 6;
+  let fresh = 0;
+  let next = 0;
+  for (let i = 0; i < curve.length; i += 1) {
+    const h = i * STEP_H;
+    if (next < model.turns.length && h >= model.turns[next]!) {
+      t -= 0.14 * (t - airAt(h)); // opened to the air
+      fresh = Math.min(0.12, fresh + 0.05);
+      next += 1;
+    }
+    const waking = 1 / (1 + Math.exp(-(h - model.wakesAfter) / 7));
+    const fuel = Math.exp(-h / 24 / model.lastsDays) + fresh * waking;
+    const water = model.dryFrom !== undefined && h > model.dryFrom ? Math.max(0.55, 1 - (h - model.dryFrom) / 60) : 1;
+    const strivesFor = airAt(h) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * water;
+    t += ((strivesFor - t) * STEP_H) / 11;
+    curve[i] = t;
+  }
+  return curve;
+}
+
+export const atHour = (curve: Float64Array, hour: number): number => curve[Math.max(0, Math.min(curve.length - 1, Math.round(hour / STEP_H)))]!;

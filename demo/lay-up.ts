@@ -1,0 +1,117 @@
+import { sql } from 'kysely';
+import type { Db } from '@/db/client';
+import { migrate } from '@/db/migrate';
+import { siteRepo, type Site } from '@/db/repositories/site';
+import { writeEntries } from '@/db/write';
+import type { NewEntry } from '@/core/log/entry';
+import { localDays, zoneOf } from '@/core/quantity/calendar';
+import { isoOf, MS } from '@/core/quantity/instant';
+import { idAt, newId } from '@/platform/ids';
+import { HEAPS, type DemoEvent, type DemoHeap } from './heaps';
+import { airC, atHour, coreCurve, randomOf } from './heat';
+
+const TIME_ZONE = 'Europe/London';
+const RULES = ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'];
+
+const POINTS = [
+  { id: 'P1', label: 'P1 core, crown', zone: 'core' as const, depthM: 0.9, below: 0 },
+  { id: 'P2', label: 'P2 middle, west', zone: 'middle' as const, depthM: 0.6, below: 0.2 },
+  { id: 'P3', label: 'P3 middle, east', zone: 'middle' as const, depthM: 0.6, below: 0.42 },
+  { id: 'P4', label: 'P4 toe, south', zone: 'edge' as const, depthM: 0.6, below: 1 },
+  { id: 'P5', label: 'P5 toe, north', zone: 'edge' as const, depthM: 0.6, below: 0.75 },
+];
+
+/** Clock times of the day's rounds, hours after local midnight. */
+const ROUND_CLOCK_H = [7.2, 17.1];
+
+type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
+
+/** Round times of a heap between building and now, as instants. */
+function roundTimes(heap: DemoHeap, builtAt: number, now: number): number[] {
+  const last = now - (heap.unreadFor ?? 0.4) * MS.hour;
+  const daily = localDays(zoneOf(TIME_ZONE), builtAt, now).flatMap((day) => ROUND_CLOCK_H.map((h) => day.start + h * MS.hour));
+  const turned = heap.events.filter((e) => e.kind === 'turn').map((e) => builtAt + e.hour * MS.hour);
+  // Somebody reads a heap before it is turned, and again the same afternoon.
+  const around = turned.flatMap((at) => [at - 0.7 * MS.hour, at + 6 * MS.hour]);
+  const regular = [...daily, ...around].filter((at) => at > builtAt + 4 * MS.hour && at < last);
+  const extra = (heap.extraRoundsAgo ?? []).map((h) => now - h * MS.hour);
+  const special = [heap.thinAt, heap.slipAt].flatMap((h) => (h === undefined ? [] : [builtAt + h * MS.hour]));
+  const times = [...regular, ...extra, ...special].sort((a, b) => a - b);
+  const wanted = new Set([...extra, ...special]);
+  return times.filter((at, i) => wanted.has(at) || !times.some((other, j) => j !== i && wanted.has(other) && Math.abs(other - at) < 2 * MS.hour));
+}
+
+function entriesOf(heap: DemoHeap, index: number, now: number, airNow: (at: number) => number): Laid[] {
+  const random = randomOf(1000 + index);
+  const builtAt = Math.round((now - heap.ageH * MS.hour) / MS.minute) * MS.minute;
+  const batch = idAt(builtAt - 5 * MS.hour);
+  const laid: Laid[] = [];
+  const add = (at: number, by: string, kind: NewEntry['kind'], data: unknown, id = newId()): string => {
+    laid.push({ entry: { id, batch, at, by, kind, data } as NewEntry, recordedAt: Math.min(now, at + 4 * MS.minute) });
+    return id;
+  };
+  add(builtAt - 5 * MS.hour, 'Mo', 'opened', {
+    code: heap.code, name: heap.name, method: 'turned', bay: heap.bay, volumeM3: heap.volumeM3, shape: 'dome', coreDepthM: 0.9,
+    points: POINTS.map(({ below: _below, ...p }) => p), policy: {}, rules: RULES, ownRules: [],
+  }, batch);
+  for (const event of heap.events) addEvent(add, builtAt + Math.min(event.hour, heap.ageH - 0.2) * MS.hour, event);
+  if (!heap.model) return laid;
+  add(builtAt, 'Mo', 'built', {});
+  const curve = coreCurve(heap.model, heap.ageH, (h) => airNow(builtAt + h * MS.hour));
+  for (const time of roundTimes(heap, builtAt, now)) {
+    const hour = (time - builtAt) / MS.hour;
+    const core = atHour(curve, hour);
+    const heat = Math.max(0, Math.min(1, (core - 20) / 35));
+    const id = newId();
+    const thin = heap.thinAt !== undefined && Math.abs(hour - heap.thinAt) < 0.01;
+    const slip = heap.slipAt !== undefined && Math.abs(hour - heap.slipAt) < 0.01;
+    const readings = POINTS.slice(0, thin ? 2 : 5).map((p, i) => {
+      const value = Math.round((core - p.below * (heap.model!.spreadK ?? 6) * heat + (random() - 0.5) * 1.2) * 10) / 10;
+      const at = isoOf(Math.round(time / 1000) * 1000 - (4 - i) * 70_000);
+      return { id: `${id}.${p.id}`, at, point: p.id, probe: 'T2', value: slip && i === 3 ? Math.round((value - 25) * 10) / 10 : value, unit: 'C', round: id, truth: value };
+    });
+    add(Math.round(time / 1000) * 1000, index % 3 ? 'Mo' : 'Jo', 'round', { source: 'hand', readings: readings.map(({ truth: _truth, ...r }) => r) }, id);
+    if (slip) {
+      add(time + 9 * MS.hour, 'Mo', 'correction', { target: id, reading: readings[3]!.id, value: readings[3]!.truth, unit: 'C', reason: 'Slip of the finger: the paper says otherwise.' });
+    }
+  }
+  return laid;
+}
+
+function addEvent(add: (at: number, by: string, kind: NewEntry['kind'], data: unknown) => void, at: number, event: DemoEvent): void {
+  const { kind, by, hour: _hour, ...data }: { kind: DemoEvent['kind']; by?: string; hour: number; full?: boolean } = event;
+  add(Math.round(at / 1000) * 1000, by ?? 'Mo', kind, kind === 'turn' ? { ...data, rim: data.full ? 'most' : 'partly' } : data);
+}
+
+/** Thermometer checks and air temperatures of the site. */
+function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
+  const laid: Laid[] = [];
+  const add = (at: number, kind: 'probe-check' | 'ambient', data: object): void => {
+    laid.push({ entry: { id: newId(), batch: null, at, by: 'Mo', kind, data } as NewEntry, recordedAt: Math.min(now, at + MS.minute) });
+  };
+  for (const daysAgo of [100, 30]) add(now - daysAgo * MS.day, 'probe-check', { probe: 'T2', referenceC: 0, readC: 0.2 });
+  add(now - 100 * MS.day, 'probe-check', { probe: 'T1', referenceC: 0, readC: -0.4 });
+  for (const day of localDays(zoneOf(TIME_ZONE), now - 20 * MS.day, now)) {
+    for (const h of [6.9, 13, 16.9]) {
+      const at = day.start + h * MS.hour;
+      if (at < now) add(at, 'ambient', { value: Math.round(airNow(at) * 10) / 10, unit: 'C' });
+    }
+  }
+  return laid;
+}
+
+/** Empties the database and lays up Hopyard Corner as of now, through the same door that people's entries take. */
+export async function layUpDemo(db: Db, now: number): Promise<Site> {
+  await sql`drop schema public cascade`.execute(db);
+  await sql`create schema public`.execute(db);
+  await migrate(db);
+  const site: Site = { id: newId(), name: 'Hopyard Corner', timeZone: TIME_ZONE, unit: 'C', demoUntil: now };
+  await siteRepo(db).create(site);
+  const zero = Math.floor(now / MS.day) * MS.day;
+  const airNow = (at: number): number => airC((at - zero) / MS.hour);
+  const laid = [...siteEntries(now, airNow), ...HEAPS.flatMap((heap, i) => entriesOf(heap, i, now, airNow))]
+    .sort((a, b) => a.recordedAt - b.recordedAt || a.entry.at - b.entry.at);
+  const recordedAt = new Map(laid.map((l) => [l.entry.id, l.recordedAt]));
+  await writeEntries(db, site, laid.map((l) => l.entry), now, (e) => recordedAt.get(e.id)!);
+  return site;
+}

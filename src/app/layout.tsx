@@ -1,0 +1,19 @@
+import '@fontsource-variable/bricolage-grotesque/wdth.css';
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import './globals.css';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { Patterns } from '@/features/frame/ui/Page';
+import { chosenLight } from '@/features/frame/server/light';
+
+export const metadata: Metadata = { title: { default: 'Zealous Heap', template: '%s · Zealous Heap' }, description: 'From thermometer readings to a proven compost batch.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function Layout({ children }: { children: ReactNode }) {
+  const light = await chosenLight();
+  return (
+    <html lang="en" {...(light ? { 'data-light': light } : {})}>
+      <body><Patterns />{children}</body>
+    </html>
+  );
+}

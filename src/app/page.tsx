@@ -1,0 +1,16 @@
+import { tempText } from '@/core/quantity/format';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { AirStrip } from '@/features/yard/ui/AirStrip';
+import { EmptyYard, Yard } from '@/features/yard/ui/Yard';
+import { yardScreen } from '@/features/yard/view';
+
+export const dynamic = 'force-dynamic';
+const TWO_DAYS_MS = 172_800_000;
+
+export default async function YardPage() {
+  const s = await setting();
+  const screen = yardScreen(s.board, s.locale, s.prefs.volume);
+  const sky = <AirStrip air={s.air} from={s.now - TWO_DAYS_MS} to={s.now} label={(c) => tempText(c, s.unit)} />;
+  return <FrameFor s={s} place="Yard" sky={sky}>{s.board.length > 0 ? <Yard {...screen} /> : <EmptyYard />}</FrameFor>;
+}

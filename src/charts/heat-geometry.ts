@@ -1,0 +1,53 @@
+import { scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3-scale';
+import { line } from 'd3-shape';
+
+export type Sample = { readonly at: number; readonly c: number };
+export type Box = { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
+export type Scales = { readonly x: ScaleTime<number, number>; readonly y: ScaleLinear<number, number> };
+
+/** Lowest and highest temperature that the axis shows, °C; wider where the readings need it. */
+const LOW_C = 5;
+const HIGH_C = 80;
+
+export function scalesOf(from: number, to: number, values: readonly number[], box: Box): Scales {
+  const low = values.reduce((a, b) => Math.min(a, b), LOW_C);
+  const high = values.reduce((a, b) => Math.max(a, b), HIGH_C);
+  return { x: scaleTime().domain([from, to]).range([box.left, box.right]), y: scaleLinear().domain([low, high]).range([box.bottom, box.top]) };
+}
+
+/** Cuts a line wherever two samples lie further apart than a rule would credit: never a line over a gap. */
+export function piecesOf<T extends { readonly at: number }>(samples: readonly T[], maxGapMs: number): T[][] {
+  const pieces: T[][] = [];
+  for (const s of samples) {
+    const open = pieces.at(-1);
+    if (open && s.at - open.at(-1)!.at <= maxGapMs) open.push(s);
+    else pieces.push([s]);
+  }
+  return pieces;
+}
+
+export const pathOf = ({ x, y }: Scales, samples: readonly Sample[]): string => line<Sample>().x((s) => x(s.at)).y((s) => y(s.c))(samples) ?? '';
+
+/** Keeps the coldest of each of at most `most` equal spans of time, so that a million readings draw as one honest line. */
+export function coldestPerSpan<T extends { readonly at: number; readonly c: number }>(samples: readonly T[], most: number): T[] {
+  if (samples.length <= most) return [...samples];
+  const [from, to] = [samples[0]!.at, samples.at(-1)!.at];
+  const spans = new Map<number, T>();
+  for (const s of samples) {
+    const i = Math.min(most - 1, Math.floor(((s.at - from) / (to - from || 1)) * most));
+    const kept = spans.get(i);
+    if (!kept || s.c < kept.c) spans.set(i, s);
+  }
+  return [...spans.values()].sort((a, b) => a.at - b.at);
+}
+
+/** Places labels along a line so that none runs into the one before; those without room take the next row. */
+export function rowsFor(labels: readonly { readonly x: number; readonly width: number }[], rows: number): number[] {
+  const ends = Array.from({ length: rows }, () => -Infinity);
+  return labels.map(({ x, width }) => {
+    const row = ends.findIndex((end) => x >= end);
+    const chosen = row < 0 ? ends.indexOf(Math.min(...ends)) : row;
+    ends[chosen] = x + width;
+    return row < 0 ? -1 : chosen;
+  });
+}

@@ -1,0 +1,86 @@
+/** Geometry of the folded mound. u runs from -1 to 1 across the foot; lean moves the crest. Lengths in px. */
+
+/** Profile height in [0, 1]. */
+export function profile(u: number, lean: number): number {
+  const v = u - lean * (1 - u * u);
+  return Math.max(0, 1 - Math.abs(v) ** 2.15) ** 1.22;
+}
+
+export type Frame = { readonly x0: number; readonly w: number; readonly base: number; readonly h: number; readonly lean: number };
+
+const STEPS = 64;
+
+function edge({ x0, w, base, h, lean }: Frame, k: number, from = -1, to = 1): string[] {
+  const n = Math.max(4, Math.round((STEPS * (to - from)) / 2));
+  return Array.from({ length: n + 1 }, (_, i) => {
+    const u = from + ((to - from) * i) / n;
+    return `${(x0 + (w * (u + 1)) / 2).toFixed(1)} ${(base - h * k * profile(u, lean)).toFixed(1)}`;
+  });
+}
+
+/** Where a fraction of the area under the profile lies to the left, so that the toes do not swallow it. */
+export function uAt(fraction: number, lean: number): number {
+  if (fraction <= 0) return -1;
+  if (fraction >= 1) return 1;
+  const n = 200;
+  const heights = Array.from({ length: n }, (_, i) => profile(-1 + (2 * (i + 0.5)) / n, lean));
+  const total = heights.reduce((a, b) => a + b, 0);
+  let sum = 0;
+  for (let i = 0; i < n; i += 1) { sum += heights[i]!; if (sum / total >= fraction) return -1 + (2 * (i + 1)) / n; }
+  return 1;
+}
+
+/** The stratum between the fold lines k0 and k1, from fraction f0 to f1 of its area. */
+export function bandPath(frame: Frame, k0: number, k1: number, f0 = 0, f1 = 1): string {
+  const [from, to] = [uAt(f0, frame.lean), uAt(f1, frame.lean)];
+  return `M${edge(frame, k1, from, to).join('L')}L${edge(frame, k0, from, to).reverse().join('L')}Z`;
+}
+
+export const foldPath = (frame: Frame, k: number): string => `M${edge(frame, k).join('L')}`;
+
+export function crestOf({ x0, w, base, h, lean }: Frame): { x: number; y: number } {
+  let best = 0;
+  for (let u = -0.5; u <= 0.5; u += 0.01) if (profile(u, lean) > profile(best, lean)) best = u;
+  return { x: x0 + (w * (best + 1)) / 2, y: base - h * profile(best, lean) };
+}
+
+/** Fixed lean of a heap from its id, in [-0.06, 0.06]. */
+export function leanOf(id: string): number {
+  let hash = 7;
+  for (const c of id) hash = (hash * 31 + c.charCodeAt(0)) % 100_003;
+  return ((hash % 121) - 60) / 1000;
+}
+
+/** Width and height for a volume beside the site's largest. */
+export function sizeOf(volume: number, largest: number, maxW: number, maxH: number): { w: number; h: number } {
+  const r = Math.cbrt(Math.max(volume, 0) / largest);
+  return { w: Math.max(maxW * r ** 0.92, maxW / 2), h: Math.max(maxH * r ** 1.15, maxH / 2.4) };
+}
+
+export type StratumIn = { readonly hours: number; readonly meanC: number; readonly uncredited: number };
+export type Layer = { readonly from: number; readonly to: number; readonly meanC: number; readonly hatched: number };
+export type Layers = { readonly lostTo: number; readonly layers: readonly Layer[]; readonly filledTo: number; readonly owed: readonly number[] };
+
+const THINNEST = 0.045;
+
+/**
+ * Heights of lost, earned and owed parts as fractions of the mound's height. Height is credited time; a heap that
+ * has its time but owes turnings is pressed into the lower 90 %, so that the owed folds show in the cap.
+ */
+export function layersOf(strata: readonly StratumIn[], requiredHours: number, turningsRequired: number, lostHours: number, recovering: boolean, proven: boolean): Layers {
+  const lostTo = lostHours > 0 && strata.every((s) => s.hours === 0) ? Math.min(0.3, (0.75 * lostHours) / requiredHours) : 0;
+  const total = lostTo + strata.reduce((sum, s) => sum + s.hours / requiredHours, 0);
+  const owedTurns = proven ? 0 : Math.max(0, turningsRequired - Math.max(0, strata.length - 1));
+  const press = proven && total > 0 ? 1 / total : owedTurns > 0 && total > 0.9 ? 0.9 / total : 1;
+  const layers: Layer[] = [];
+  let k = lostTo;
+  strata.forEach((s, i) => {
+    const last = i === strata.length - 1;
+    const thin = last && recovering ? 0.13 : THINNEST;
+    const to = Math.min(1, k + Math.max(thin, (s.hours / requiredHours) * press));
+    layers.push({ from: k, to, meanC: s.meanC, hatched: last && recovering ? 1 : s.uncredited });
+    k = to;
+  });
+  const owed = Array.from({ length: owedTurns }, (_, i) => k + ((1 - k) * (i + 1)) / (owedTurns + 1));
+  return { lostTo, layers, filledTo: k, owed: 1 - k > 0.02 ? owed : [] };
+}

@@ -1,0 +1,141 @@
+import { hoursToMs, type Instant } from '../quantity/instant';
+import { localDays, zoneOf } from '../quantity/calendar';
+import { TOO_HOT_C, type Situation } from '../advice/next';
+import { lostHours, strataOf, type Stratum } from '../evidence/spans';
+import { isSupported, type SupportedRule } from '../evidence/rule';
+import { account, prepare, type Account, type Prepared } from '../evidence/verdict';
+import { windowAt } from '../evidence/walk';
+import { evidenceOf, ownRulesOf } from '../formats/batch-file';
+import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
+import type { BatchState, SiteState } from '../log/fold';
+import { findRule, rulesForMethod } from '../rules/library';
+import type { Note } from '../words/note';
+import type { VerdictFacts } from '../words/verdict';
+
+/** The ten drawings of a mound. */
+export const MOUND_STATES = ['building', 'waiting', 'running', 'recovering', 'broken', 'hot', 'stale', 'proven', 'curing', 'released'] as const;
+export type MoundState = (typeof MOUND_STATES)[number];
+
+/** One rule's standing, small enough to keep beside the batch. */
+export type RuleDigest = VerdictFacts & { readonly rule: string; readonly title: string };
+
+/** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
+export type Digest = {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string | null;
+  readonly bay: string | null;
+  readonly method: string;
+  readonly volumeM3: number | null;
+  readonly openedAt: Instant;
+  readonly builtAt: Instant | null;
+  readonly state: MoundState;
+  /** Chosen rules, the leading one first. */
+  readonly rules: readonly RuleDigest[];
+  readonly strata: readonly Stratum[];
+  readonly lostHours: number;
+  readonly latest: { readonly at: Instant; readonly valueC: number; readonly peakC: number; readonly points: number; readonly complete: boolean } | null;
+  readonly lastLogged: { readonly at: Instant; readonly by: string };
+  /** What the next advice is worked out from, at the moment of looking. */
+  readonly situation: Omit<Situation, 'now'>;
+  readonly maxGapHours: number;
+  /** Until then nothing here changes without a new entry; null: never. */
+  readonly recheckAt: Instant | null;
+};
+
+/** Rules the interface may offer for a batch: those of its method that can be reckoned, and its own. */
+export function offeredRules(state: BatchState, brought: readonly { id: string }[] = []): SupportedRule[] {
+  const chosen = new Set(state.opened.rules);
+  const own = ownRulesOf({ rules: state.opened.ownRules } as never);
+  const offered = [...rulesForMethod(state.opened.method), ...own].filter(isSupported);
+  const picked = offered.filter((rule) => chosen.has(rule.id) || brought.some((b) => b.id === rule.id));
+  const named = [...chosen].flatMap((id) => { const r = findRule(id, own); return r && isSupported(r) && !picked.includes(r) ? [r] : []; });
+  const all = [...picked, ...named];
+  return all.length > 0 ? all : offered;
+}
+
+/** Everything a batch's page is drawn from, as of now. Null parts while the batch is building. */
+export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly { rule: SupportedRule; account: Account }[] };
+
+export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+  const file = batchFileOf(state, site, siteState);
+  if (!file) return null;
+  const prepared = prepare(evidenceOf(file), now);
+  const accounts = offeredRules(state).map((rule) => ({ rule, account: account(prepared, rule) }));
+  return { prepared, accounts: leadingFirst(accounts) };
+}
+
+const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);
+
+/** The leading rule is the one furthest from done: the last to be proven leads, so that a mound never shows more than is sure. */
+const leadingFirst = <T extends { account: Account; rule: SupportedRule }>(accounts: readonly T[]): T[] =>
+  [...accounts].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b) || b.account.verdict.turningsRequired - a.account.verdict.turningsRequired);
+
+/** Notes that a sentence or a label is made of; the page reads the rest from the log. */
+const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST']);
+
+export const factsOf = (rule: SupportedRule, { verdict: v }: Account, keep: (note: Note) => boolean = () => true): RuleDigest => ({
+  rule: rule.id, title: rule.title, status: v.status, creditedHours: v.creditedHours, requiredHours: v.requiredHours,
+  turningsCounted: v.turningsCounted, turningsRequired: v.turningsRequired, provenAt: v.provenAt, earliestProofAt: v.earliestProofAt,
+  notes: v.notes.filter(keep), floorC: rule.requirement.floorC, combine: v.policy.combine, consecutive: rule.requirement.consecutive,
+});
+
+function moundState(stage: 'building' | 'curing' | 'released' | 'live', lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
+  if (stage !== 'live') return stage;
+  if (latest && latest.peakC >= TOO_HOT_C) return 'hot';
+  if (!lead) return 'waiting';
+  const { status, run } = lead.verdict;
+  // The last sixth of the allowed gap: six hours of thirty-six.
+  if (status === 'running' && run && now - lead.state.base > hoursToMs((maxGapHours * 5) / 6)) return 'stale';
+  if (status === 'broken' && everHot(lead) === false) return 'waiting'; // cold so far, and nothing lost: closed, not yet hot
+  if (status === 'running' && run && lead.state.creditMs === 0 && lead.state.walk.runs.length > 1) return 'broken';
+  return status;
+}
+
+const everHot = (lead: Account): boolean => [lead.state, ...lead.earlier.map((e) => e.state)].some((state) => state.walk.runs.length > 0);
+
+/** The digest of a batch at a moment. */
+export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Digest {
+  const reckoning = reckon(state, site, siteState, now);
+  const live = state.events.filter((e) => !state.struck.has(e.id) && e.at <= now);
+  const stage = live.some((e) => e.kind === 'release') ? 'released' : state.builtAt === null ? 'building' : live.some((e) => e.kind === 'cure') ? 'curing' : 'live';
+  const first = reckoning?.accounts[0];
+  const lead = first?.account ?? null;
+  const policy = reckoning?.prepared.evidence.policy;
+  const maxGapHours = policy?.maxGapHours ?? 36;
+  const round = reckoning?.prepared.rounds.at(-1) ?? null;
+  const latest = round ? { at: round.time, valueC: round.value, peakC: round.peak, points: round.points, complete: round.complete } : null;
+  const turns = live.filter((e) => e.kind === 'turn' && e.data.full);
+  const window = lead ? windowAt(lead.state.walk.windows, now) : undefined;
+  const verdict = lead?.verdict;
+  const situation: Digest['situation'] = {
+    stage, status: verdict?.status ?? null, creditedHours: verdict?.creditedHours ?? 0, requiredHours: verdict?.requiredHours ?? 0,
+    turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: first?.rule.requirement.floorC ?? 55, maxGapHours,
+    lastHot: verdict?.run?.to ?? null, lastRound: latest, lastTurn: turns.at(-1)?.at ?? null, graceUntil: window?.to ?? null, neverHot: !lead || !everHot(lead), builtAt: state.builtAt,
+  };
+  const last = state.entries.at(-1)!;
+  return {
+    id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.opened.bay ?? null, method: state.opened.method,
+    volumeM3: state.opened.volumeM3 ?? null, openedAt: state.openedAt, builtAt: state.builtAt,
+    state: moundState(stage, lead, latest, now, maxGapHours),
+    rules: (reckoning?.accounts ?? []).map(({ rule, account: acc }) => factsOf(rule, acc, (n) => KEPT_NOTES.has(n.code))),
+    strata: first && lead ? strataOf(lead, policy!.counting, first.rule.requirement.consecutive) : [],
+    lostHours: first && lead ? lostHours(lead, first.rule.requirement.consecutive) : 0,
+    latest, lastLogged: { at: last.at, by: last.by }, situation, maxGapHours,
+    recheckAt: reckoning && stage === 'live' ? nextChange(reckoning, now) : null,
+  };
+}
+
+/** The next moment at which time alone changes a standing: a gap used up, a window closed, a day over, a reading dated ahead. */
+function nextChange({ prepared, accounts }: Reckoning, now: Instant): Instant | null {
+  const { policy, timeZone } = prepared.evidence;
+  const moments = accounts.flatMap(({ account: { state } }) => [
+    state.base + hoursToMs(policy.maxGapHours) + 1,
+    state.base + hoursToMs((policy.maxGapHours * 5) / 6) + 1,
+    ...state.walk.windows.map((w) => w.to + 1),
+  ]);
+  if (policy.counting === 'days') moments.push(localDays(zoneOf(timeZone), now, now)[0]!.end);
+  const asked = prepared.evidence.readings.filter((r) => r.at > now).map((r) => r.at);
+  const ahead = [...moments, ...asked.slice(0, 1000)].filter((at) => at > now);
+  return ahead.length > 0 ? Math.min(...ahead) : null;
+}

@@ -1,0 +1,30 @@
+import type { Digest } from './digest';
+import { durationText, tempText, volumeText } from '../quantity/format';
+import type { TempUnit, VolumeUnit } from '../quantity/units';
+import { MS } from '../quantity/instant';
+import { progressText, STATUS_WORD } from '../words/verdict';
+
+/** What a drawn heap needs; structural, so that charts know no batch. */
+export type HeapPicture = {
+  readonly id: string; readonly code: string; readonly name: string; readonly bay: string | null; readonly state: Digest['state'];
+  readonly volume: number; readonly strata: Digest['strata']; readonly requiredHours: number; readonly turningsRequired: number; readonly lostHours: number;
+  readonly heartC?: number; readonly stale: boolean; readonly says: string;
+};
+
+const DEFAULT_VOLUME_M3 = 3;
+
+export function heapPicture(d: Digest, now: number, unit: TempUnit, volume: VolumeUnit = 'm3'): HeapPicture {
+  const lead = d.rules[0];
+  const coldest = d.latest ? `coldest ${tempText(d.latest.valueC, unit)}, read ${durationText((now - d.latest.at) / MS.hour)} ago` : 'not read yet';
+  const standing = d.state === 'building' ? 'still building' : lead ? `${STATUS_WORD[lead.status].toLowerCase()}, ${progressText(lead)}${lead.turningsRequired ? `, ${lead.turningsCounted} of ${lead.turningsRequired} turned` : ''}` : '';
+  return {
+    id: d.id, code: d.code, name: d.name ?? d.code, bay: d.bay, state: d.state, volume: d.volumeM3 ?? DEFAULT_VOLUME_M3,
+    strata: d.strata, requiredHours: lead?.requiredHours ?? 360, turningsRequired: lead?.turningsRequired ?? 0, lostHours: d.lostHours,
+    ...(d.state === 'hot' && d.latest ? { heartC: d.latest.peakC } : {}), stale: false,
+    says: [d.name ?? d.code, d.bay ? `bay ${d.bay}` : '', d.volumeM3 ? volumeText(d.volumeM3, volume) : '', standing, coldest].filter(Boolean).join(', '),
+  };
+}
+
+/** Bays in the order that people count them: 2 before 10. */
+export const byBay = (a: Digest, b: Digest): number =>
+  (a.bay ?? '~').localeCompare(b.bay ?? '~', 'en', { numeric: true }) || a.code.localeCompare(b.code, 'en', { numeric: true });

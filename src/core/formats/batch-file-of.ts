@@ -1,0 +1,65 @@
+import { isoOf } from '../quantity/instant';
+import type { BatchState, LoggedEvent, SiteState } from '../log/fold';
+import type { FileEvent } from '../log/shapes';
+import type { BatchFile } from './batch-file';
+
+/** The site as a batch file names it. */
+export type SiteHead = { readonly name: string; readonly timeZone: string; readonly unit: 'C' | 'F' };
+
+/** The file's event types for entry kinds that it names otherwise. */
+const FILE_TYPE = { addition: 'add', observation: 'note', release: 'note' } as const;
+
+function eventOf({ id, at, kind, data, by }: LoggedEvent): FileEvent {
+  const { fileId, extra, ...rest } = data;
+  const type = kind in FILE_TYPE ? FILE_TYPE[kind as keyof typeof FILE_TYPE] : kind;
+  // An observation or a release travels as a note that still says what it was.
+  const was = kind === 'observation' || kind === 'release' ? { kind } : {};
+  return { by, ...was, ...extra, ...rest, id: fileId ?? id, at: extra?.at ?? isoOf(at), type } as unknown as FileEvent;
+}
+
+/**
+ * The batch as an open file: the one way from the log to evidence, so that a verdict on the screen and one
+ * reckoned from the exported file cannot differ. Null while the batch is building: no clock has started.
+ */
+export function batchFileOf(state: BatchState, site: SiteHead, siteState: SiteState): BatchFile | null {
+  if (state.builtAt === null) return null;
+  const { opened } = state;
+  const brought = opened.brought;
+  const own = new Set((brought?.probes ?? []).map((p) => p.id));
+  // A thermometer of this site whose id the brought-in file uses for another one is told apart.
+  const siteProbe = (id: string): string => (own.has(id) ? `${id} (site)` : id);
+  const used = new Set<string>();
+  const hand = new Set(state.entries.filter((e) => (e.kind === 'round' && e.data.source === 'hand')).map((e) => e.id));
+  const readings = state.readings.map(({ entry, ...r }) => {
+    if (r.probe === undefined || !hand.has(entry)) return r;
+    used.add(r.probe);
+    return { ...r, probe: siteProbe(r.probe) };
+  });
+  const siteProbes = [...used].map((id) => ({
+    id: siteProbe(id),
+    checks: (siteState.probes.get(id) ?? []).map((c) => ({ at: isoOf(c.at), referenceC: c.referenceC, readC: c.readC })),
+  }));
+  const builtAt = state.builtAt;
+  const ambient = brought ? brought.ambient : siteState.ambient.filter((a) => a.at >= builtAt).map((a) => ({ at: isoOf(a.at), value: a.value, unit: a.unit }));
+  return {
+    ...brought?.extra,
+    format: 'zealous-heap/batch', version: 1,
+    site: brought ? { ...extraOf(brought.extra, 'site'), name: brought.siteName, timeZone: brought.timeZone, ...(brought.unit ? { unit: brought.unit } : {}) } : { name: site.name, timeZone: site.timeZone, unit: site.unit },
+    batch: {
+      ...extraOf(brought?.extra, 'batch'),
+      code: opened.code, method: opened.method, builtAt: isoOf(builtAt),
+      ...(opened.name === undefined ? {} : { name: opened.name }),
+      ...(opened.shape === undefined ? {} : { shape: opened.shape }),
+      ...(opened.coreDepthM === undefined ? {} : { coreDepthM: opened.coreDepthM }),
+    },
+    policy: opened.policy,
+    points: opened.points,
+    probes: [...(brought?.probes ?? []), ...siteProbes],
+    readings,
+    ...(ambient ? { ambient } : {}),
+    ...(opened.ownRules.length > 0 ? { rules: opened.ownRules } : {}),
+    events: state.events.filter((e) => !state.struck.has(e.id)).map(eventOf),
+  };
+}
+
+const extraOf = (extra: Record<string, unknown> | undefined, key: string): Record<string, unknown> => (extra?.[key] ?? {}) as Record<string, unknown>;

@@ -1,0 +1,56 @@
+import { parseInstant } from '../quantity/instant';
+import type { EntryKind, NewEntry } from '../log/entry';
+import type { FileEvent } from '../log/shapes';
+import type { BatchFile } from './batch-file';
+
+/** As many readings go into one entry; the log stays readable and no row grows without bound. */
+const READINGS_PER_ENTRY = 1000;
+
+const SITE_FIELDS = ['name', 'timeZone', 'unit'];
+const BATCH_FIELDS = ['code', 'name', 'method', 'builtAt', 'shape', 'coreDepthM'];
+const FILE_FIELDS = ['format', 'version', 'site', 'batch', 'policy', 'points', 'probes', 'readings', 'ambient', 'rules', 'events'];
+
+const without = (record: Record<string, unknown>, keys: readonly string[]): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
+
+/** Where a batch that is brought in shall stand. */
+export type BringIn = { readonly openedId: string; readonly by: string; readonly rules: readonly string[]; readonly bay?: string | undefined; readonly newId: () => string };
+
+/** The entries that tell a batch file to the log; nothing that the file holds is dropped. */
+export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
+  const builtAt = parseInstant(file.batch.builtAt)!;
+  const base = { batch: to.openedId, by: to.by };
+  const { batch } = file;
+  const opened: NewEntry = {
+    ...base, id: to.openedId, at: builtAt, kind: 'opened',
+    data: {
+      code: batch.code, name: batch.name, method: batch.method, bay: to.bay, shape: batch.shape, coreDepthM: batch.coreDepthM,
+      points: file.points, policy: file.policy, rules: [...to.rules], ownRules: file.rules ?? [],
+      brought: {
+        probes: file.probes, ambient: file.ambient, siteName: file.site.name, timeZone: file.site.timeZone, unit: file.site.unit,
+        extra: { ...without(file, FILE_FIELDS), site: without(file.site, SITE_FIELDS), batch: without(batch, BATCH_FIELDS) },
+      },
+    },
+  };
+  const rounds: NewEntry[] = [];
+  for (let i = 0; i < file.readings.length; i += READINGS_PER_ENTRY) {
+    const readings = file.readings.slice(i, i + READINGS_PER_ENTRY);
+    rounds.push({ ...base, id: to.newId(), at: parseInstant(readings.at(-1)!.at)!, kind: 'round', data: { source: 'file', readings } });
+  }
+  return [
+    opened,
+    { ...base, id: to.newId(), at: builtAt, kind: 'built', data: {} },
+    ...rounds,
+    ...file.events.map((event) => entryOfEvent(event, { ...base, id: to.newId() })),
+  ];
+}
+
+function entryOfEvent(event: FileEvent, base: { id: string; batch: string; by: string }): NewEntry {
+  const { id: fileId, at, type, by, kind: was, ...data } = event as FileEvent & { kind?: unknown; by?: unknown };
+  const kind: EntryKind = type === 'add' ? 'addition' : type === 'note' && (was === 'observation' || was === 'release') ? was : type;
+  const words = kind === 'note' && !('words' in data) ? { words: '' } : {};
+  return {
+    ...base, by: typeof by === 'string' && by ? by : base.by, at: parseInstant(at)!, kind,
+    data: { ...words, ...data, fileId, extra: { at, ...(by === undefined ? {} : { by }), ...(kind === was || was === undefined ? {} : { kind: was }) } },
+  } as NewEntry;
+}

@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { METHODS } from '../evidence/types';
+import type { Instant } from '../quantity/instant';
+import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Time, Unit } from './shapes';
+
+/** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
+
+const Words = z.string().trim().max(2000);
+const seeds = z.boolean().optional();
+/** The id and fields that an entry had in the file it was brought in from. */
+const origin = { fileId: z.string().optional(), extra: z.record(z.string(), z.unknown()).optional() };
+
+export const SQUEEZES = ['crumbles', 'holds', 'drops', 'runs'] as const;
+export const SMELLS = ['none', 'earthy', 'sweet', 'ammonia', 'sour', 'rotten', 'burnt'] as const;
+export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
+
+/** The one list of kinds, each with the shape of its data. */
+export const ENTRY_DATA = {
+  /** A batch gets its name and place; it may still be building. */
+  opened: z.looseObject({
+    code: z.string().trim().min(1).max(24), name: z.string().trim().max(60).optional(), method: z.enum(METHODS), bay: z.string().trim().max(40).optional(),
+    volumeM3: z.number().positive().max(100_000).optional(), shape: z.string().optional(), coreDepthM: z.number().positive().optional(),
+    points: z.array(PointSchema).min(1), policy: PolicySchema.default({}), rules: z.array(z.string()).default([]), ownRules: z.array(RuleSchema).default([]),
+    /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
+    brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
+  }),
+  /** The last raw load went in: the clock starts at the entry's time. */
+  built: z.looseObject({}),
+  /** Readings of one walk round the heap, or a block of them brought in from a file. */
+  round: z.looseObject({ source: z.enum(['hand', 'file']), readings: z.array(ReadingSchema).min(1), words: Words.optional() }),
+  turn: z.looseObject({ full: z.boolean(), rim: z.enum(RIMS).optional(), words: Words.optional(), ...origin }),
+  water: z.looseObject({ litres: z.number().min(0).max(1_000_000).optional(), clean: z.boolean(), seeds, words: Words.optional(), ...origin }),
+  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), ...origin }),
+  merge: z.looseObject({ withProven: z.boolean(), seeds, what: z.string().optional(), ...origin }),
+  moisture: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
+  observation: z.looseObject({ squeeze: z.enum(SQUEEZES).optional(), smell: z.enum(SMELLS).optional(), words: Words.optional(), ...origin }),
+  note: z.looseObject({ words: Words, ...origin }),
+  move: z.looseObject({ ...origin }),
+  cover: z.looseObject({ ...origin }),
+  screen: z.looseObject({ ...origin }),
+  cure: z.looseObject({ ...origin }),
+  /** A named person let it go out. */
+  release: z.looseObject({ ...origin }),
+  /** Strikes an entry or one reading of it, and may put another value in the reading's place. */
+  correction: z.looseObject({ target: z.uuid(), reading: z.string().optional(), value: z.number().optional(), unit: Unit.optional(), reason: z.string().trim().min(3).max(500) }),
+  /** A thermometer held against a reference, for the whole site. */
+  'probe-check': z.looseObject({ probe: z.string().trim().min(1).max(40), referenceC: z.number(), readC: z.number() }),
+  /** Air temperature of the site. */
+  ambient: z.looseObject({ value: z.number(), unit: Unit }),
+} as const;
+
+export type EntryKind = keyof typeof ENTRY_DATA;
+export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];
+export type DataOf<K extends EntryKind> = z.output<(typeof ENTRY_DATA)[K]>;
+
+/** Kinds that speak of the whole site, not of one batch. */
+export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient'];
+
+type EntryOf<K extends EntryKind> = {
+  /** UUID v7, made by the writer: writing it twice is answered as done, once. */
+  readonly id: string;
+  readonly batch: string | null;
+  /** When it happened. */
+  readonly at: Instant;
+  readonly by: string;
+  readonly kind: K;
+  readonly data: DataOf<K>;
+};
+export type NewEntry = { [K in EntryKind]: EntryOf<K> }[EntryKind];
+/** An entry as the log holds it. */
+export type Entry = NewEntry & { readonly seq: number; readonly recordedAt: Instant; readonly hash: string };
+
+const frames = ENTRY_KINDS.map((kind) => z.strictObject({
+  id: z.uuid(), batch: z.uuid().nullable(), at: Time, by: z.string().trim().min(1).max(60), kind: z.literal(kind), data: ENTRY_DATA[kind],
+}));
+/** An entry at the door: times as text, data by kind. */
+export const EntryInput = z.discriminatedUnion('kind', frames as unknown as [(typeof frames)[0], ...typeof frames]);
+
+/** The canonical text of a JSON value: keys sorted by code unit at every level, no white space. What the log's hash is taken over. */
+export function canonicalJson(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(',')}]`;
+  if (value !== null && typeof value === 'object') {
+    const fields = Object.entries(value).filter(([, v]) => v !== undefined).sort(([a], [b]) => (a < b ? -1 : 1));
+    return `{${fields.map(([k, v]) => `${JSON.stringify(k)}:${canonicalJson(v)}`).join(',')}}`;
+  }
+  return JSON.stringify(value ?? null);
+}

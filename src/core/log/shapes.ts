@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import type { Requirement } from '../evidence/rule';
+import { METHODS, MOISTURE_STATES, POINT_ZONES } from '../evidence/types';
+import { parseInstant } from '../quantity/instant';
+import { PROBLEM } from '../words/problem';
+
+/** Shapes that the log and the batch file share (contract, section 1). Loose: what is not named here is kept. */
+
+export const Time = z.string().refine((text) => parseInstant(text) !== null, PROBLEM.noTime).meta({ format: 'date-time' });
+export const Unit = z.enum(['C', 'F']);
+const Id = z.string();
+
+export const PointSchema = z.looseObject({ id: Id, label: z.string().optional(), depthM: z.number().optional(), zone: z.enum(POINT_ZONES).optional() });
+const CheckSchema = z.looseObject({ at: Time, referenceC: z.number(), readC: z.number() });
+export const ProbeSchema = z.looseObject({ id: Id, kind: z.string().optional(), checks: z.array(CheckSchema).default([]) });
+export const ReadingSchema = z.looseObject({
+  id: Id, at: Time, point: z.string(), probe: z.string().optional(), value: z.number(), unit: Unit, round: z.string().optional(),
+  flag: z.enum(['superseded', 'rejected']).optional(), flagReason: z.string().optional(), recordedAt: Time.optional(),
+});
+export const AmbientSchema = z.looseObject({ at: Time, value: z.number(), unit: Unit });
+
+const seeds = z.boolean().optional();
+const plainEvent = <T extends string>(type: T) => z.looseObject({ id: Id, at: Time, type: z.literal(type) });
+export const EventSchema = z.discriminatedUnion('type', [
+  z.looseObject({ id: Id, at: Time, type: z.literal('turn'), full: z.boolean() }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('add'), raw: z.boolean(), seeds, what: z.string().optional() }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('water'), litres: z.number().optional(), clean: z.boolean(), seeds }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('merge'), withProven: z.boolean(), seeds, what: z.string().optional() }),
+  z.looseObject({ id: Id, at: Time, type: z.literal('moisture'), state: z.enum(MOISTURE_STATES) }),
+  plainEvent('note'), plainEvent('move'), plainEvent('cover'), plainEvent('screen'), plainEvent('cure'),
+]);
+export const EVENT_TYPES = EventSchema.options.map((option) => option.shape.type.value);
+
+export const PolicySchema = z.looseObject({
+  combine: z.enum(['coldest', 'mean', 'median']).optional(),
+  minPoints: z.int().min(1).optional(),
+  roundMinutes: z.number().min(0).optional(),
+  maxGapHours: z.number().positive().optional(),
+  turnGraceHours: z.number().min(0).optional(),
+  guardBandC: z.number().min(0).optional(),
+  counting: z.enum(['hours', 'days']).optional(),
+  maxBlankDays: z.int().min(0).optional(),
+  calibrationDays: z.number().positive().nullable().optional(),
+  zones: z.array(z.enum(POINT_ZONES)).optional(),
+});
+
+const HoldSchema = z.looseObject({
+  kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0),
+});
+const RequirementSchema: z.ZodType<Requirement> = z.lazy(() => z.discriminatedUnion('kind', [
+  HoldSchema,
+  z.looseObject({ kind: z.literal('staged'), floorC: z.number(), ceilingC: z.number().optional(), holdHours: z.number().positive(), stages: z.int().min(1) }),
+  z.looseObject({ kind: z.enum(['anyOf', 'allOf']), of: z.array(RequirementSchema).min(1) }),
+  z.looseObject({ kind: z.literal('within'), outer: HoldSchema, inner: HoldSchema }),
+  z.looseObject({ kind: z.literal('meanAbove'), floorC: z.number(), hours: z.number().positive(), meanC: z.number() }),
+]));
+export const RuleSchema = z.looseObject({
+  id: z.string().min(1), title: z.string().optional(), jurisdiction: z.string().optional(), document: z.string().optional(), section: z.string().optional(),
+  year: z.number().optional(), fromMemory: z.boolean().optional(), methods: z.array(z.enum(METHODS)).optional(), clock: z.enum(['germs', 'seeds']).optional(),
+  requirement: RequirementSchema, conditions: z.array(z.string()).optional(), caution: z.string().optional(),
+});
+
+export type FileReading = z.output<typeof ReadingSchema>;
+export type FileEvent = z.output<typeof EventSchema>;
+export type FilePolicy = z.output<typeof PolicySchema>;

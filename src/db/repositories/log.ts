@@ -1,0 +1,82 @@
+import { createHash } from 'node:crypto';
+import { sql, type Selectable } from 'kysely';
+import { canonicalJson, type Entry, type NewEntry } from '@/core/log/entry';
+import { isoOf } from '@/core/quantity/instant';
+import type { Db } from '../client';
+import type { LogEntryTable } from '../schema';
+
+/** What the chain's first entry is hashed with. */
+const GENESIS = '0'.repeat(64);
+
+type Hashed = NewEntry & { readonly recordedAt: number };
+
+/** SHA-256 over the hash before and the canonical JSON of the entry: a changed history shows. */
+export function entryHash(previous: string, site: string, { id, batch, at, recordedAt, by, kind, data }: Hashed): string {
+  const text = canonicalJson({ id, site, batch, at: isoOf(at), recordedAt: isoOf(recordedAt), by, kind, data });
+  return createHash('sha256').update(previous).update(text).digest('hex');
+}
+
+const toEntry = (row: Selectable<LogEntryTable>): Entry => ({
+  seq: Number(row.seq), id: row.id, batch: row.batch, at: row.at.getTime(), recordedAt: row.recorded_at.getTime(), by: row.by,
+  kind: row.kind, data: row.data, hash: row.hash,
+}) as unknown as Entry;
+
+export type Appended = { readonly entries: readonly Entry[]; /** Ids that the log held already: done, once. */ readonly already: readonly string[] };
+
+export type ChainReport = { readonly ok: true; readonly entries: number } | { readonly ok: false; readonly seq: number; readonly id: string };
+
+export const logRepo = (db: Db) => ({
+  /**
+   * Adds entries in order, in the caller's transaction. One writer of a site at a time: the chain has one end.
+   * An id that the log holds already is left out.
+   */
+  async append(site: string, entries: readonly NewEntry[], recordedAt: (entry: NewEntry) => number): Promise<Appended> {
+    await sql`select pg_advisory_xact_lock(hashtextextended(${site}, 0))`.execute(db);
+    const known = entries.length === 0 ? [] : await db.selectFrom('log_entry').select('id').where('id', 'in', entries.map((e) => e.id)).execute();
+    const already = new Set(known.map((row) => row.id));
+    const fresh = entries.filter((e) => !already.has(e.id));
+    const last = await db.selectFrom('log_entry').select('hash').where('site', '=', site).orderBy('seq', 'desc').limit(1).executeTakeFirst();
+    let hash = last?.hash ?? GENESIS;
+    const rows = fresh.map((e) => {
+      const recorded = recordedAt(e);
+      hash = entryHash(hash, site, { ...e, recordedAt: recorded });
+      return { id: e.id, site, batch: e.batch, at: new Date(e.at), recorded_at: new Date(recorded), by: e.by, kind: e.kind, data: JSON.stringify(e.data), hash };
+    });
+    const written: Entry[] = [];
+    for (let i = 0; i < rows.length; i += 200) {
+      written.push(...(await db.insertInto('log_entry').values(rows.slice(i, i + 200)).returningAll().execute()).map(toEntry));
+    }
+    return { entries: written, already: [...already] };
+  },
+  async ofBatch(batch: string): Promise<Entry[]> {
+    return (await db.selectFrom('log_entry').selectAll().where('batch', '=', batch).orderBy('seq').execute()).map(toEntry);
+  },
+  /** Entries that speak of the whole site: thermometer checks, air, and corrections of those. */
+  async ofSite(site: string): Promise<Entry[]> {
+    return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('batch', 'is', null).orderBy('seq').execute()).map(toEntry);
+  },
+  async batchIds(site: string): Promise<string[]> {
+    return (await db.selectFrom('log_entry').select('batch').where('site', '=', site).where('kind', '=', 'opened').orderBy('seq').execute()).map((row) => row.batch!);
+  },
+  /** Whether a person has written here since a moment. */
+  async writtenSince(site: string, moment: number): Promise<boolean> {
+    return (await db.selectFrom('log_entry').select('seq').where('site', '=', site).where('recorded_at', '>', new Date(moment)).limit(1).executeTakeFirst()) !== undefined;
+  },
+  /** Walks the whole chain and names the first entry that does not fit. */
+  async checkChain(site: string): Promise<ChainReport> {
+    let previous = GENESIS;
+    let after = '0';
+    let entries = 0;
+    for (;;) {
+      const rows = await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('seq', '>', after).orderBy('seq').limit(500).execute();
+      for (const row of rows) {
+        const entry = toEntry(row);
+        if (entryHash(previous, site, entry) !== row.hash) return { ok: false, seq: entry.seq, id: entry.id };
+        previous = row.hash;
+      }
+      entries += rows.length;
+      if (rows.length < 500) return { ok: true, entries };
+      after = rows.at(-1)!.seq;
+    }
+  },
+});

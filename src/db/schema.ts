@@ -1,0 +1,28 @@
+import type { ColumnType, Generated, JSONColumnType } from 'kysely';
+import type { Digest } from '@/core/digest/digest';
+
+type Stamp = ColumnType<Date, Date, never>;
+
+export type SiteTable = { id: string; name: string; time_zone: string; unit: 'C' | 'F'; demo_until: Date | null };
+
+export type LogEntryTable = {
+  seq: Generated<string>;
+  id: string;
+  site: string;
+  batch: string | null;
+  at: Stamp;
+  recorded_at: Stamp;
+  by: string;
+  kind: string;
+  data: JSONColumnType<Record<string, unknown>>;
+  hash: string;
+};
+
+export type BatchSnapshotTable = {
+  batch: string;
+  site: string;
+  digest: JSONColumnType<Digest>;
+  recheck_at: Date | null;
+};
+
+export type Database = { site: SiteTable; log_entry: LogEntryTable; batch_snapshot: BatchSnapshotTable };

@@ -1,0 +1,108 @@
+import type { ReactNode } from 'react';
+import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
+import { Knot } from '@/charts/Knot';
+import { Mark, type MarkName } from '@/charts/marks';
+import { Mound, type MoundProps } from '@/charts/Mound';
+import { Section, type SectionPoint } from '@/charts/Section';
+
+type Piece = { readonly text: string; readonly strong?: true };
+type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; notes: readonly { code: string; text: string }[] };
+export type BatchScreenProps = {
+  readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
+  readonly advice: { mark: MarkName; act: string; why: string; caution?: string; urgent: boolean }; readonly age: string | null;
+  readonly verdicts: readonly VerdictView[]; readonly chart: HeatChartData | null;
+  readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
+  readonly table: { points: readonly string[]; rows: readonly { when: string; value: string; cells: readonly string[] }[]; more: number } | null;
+  readonly logBar: ReactNode; readonly log: ReactNode;
+};
+
+/** One heap: the verdict in a sentence, the evidence drawn, what to do, and the log. */
+export function BatchScreen(p: BatchScreenProps) {
+  const [lead, ...others] = p.verdicts;
+  return (
+    <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,386px)]">
+      <div className="min-w-0 px-4 pt-4 pb-5 flex flex-col gap-3">
+        <section className="flex gap-6 items-end max-sm:flex-col max-sm:items-start" aria-labelledby="heap-name">
+          <svg viewBox="0 -6 210 134" className="w-[210px] flex-none max-sm:w-[150px]" role="img" aria-label={p.picture.says}>
+            <Mound heap={p.picture} place={{ x: 104, base: 116, maxW: 196, maxH: 92, largest: p.picture.volume }} />
+            <rect x="0" y="116" width="210" height="5" fill="var(--color-soil)" /><path d="M0 116H210" stroke="var(--color-ink)" strokeWidth="1.8" />
+          </svg>
+          <div className="min-w-0 flex-1">
+            <div className="flex flex-wrap items-baseline gap-x-3"><h1 id="heap-name">{p.name}</h1><span className="q text-[13.5px]">{p.facts}</span></div>
+            {lead ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-rule={lead.id} data-status={lead.status}><Pieces pieces={lead.sentence} /></p>
+              : <p className="mt-2 text-[20px] leading-[26px]">Still building. No clock runs until the last raw load is in and you close the heap.</p>}
+            {lead && <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">{[lead, ...others].map((v) => (
+              <li key={v.id} className="border-t-[1.6px] border-ink pt-1 min-w-[190px] flex-1" data-testid="rule" data-rule={v.id} data-status={v.status}>
+                <b className="font-[650] text-[13.5px] block">{v.title}</b>
+                {v.status === 'proven' ? <span className="text-stamp font-semibold text-[14px] flex items-center gap-1"><svg width="34" height="16" aria-hidden="true"><Knot cx={17} cy={8} r={7.5} /></svg>{v.short}</span> : <span className="q text-[14px]">{v.short}</span>}
+              </li>))}</ul>}
+          </div>
+        </section>
+        {p.chart && (
+          <section aria-labelledby="heat-title">
+            <div className="flex flex-wrap justify-between items-baseline gap-x-4"><h2 id="heat-title" className="!text-[19px]">Heat, every round since it was built</h2>
+              <p className="text-[13px] q flex gap-4 flex-wrap"><span><svg width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" /></svg> coldest point</span><span><svg width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink-3)" /></svg> the others</span><span><svg width="10" height="10" aria-hidden="true"><circle cx="5" cy="5" r="3" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="1.4" /></svg> below the floor</span></p></div>
+            <HeatChart data={p.chart} />
+          </section>
+        )}
+        {p.logBar}
+        {p.table && <DataTable table={p.table} />}
+        {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
+        {!p.building && <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p>}
+      </div>
+      <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
+        <section aria-labelledby="todo">
+          <h2 id="todo" className="flex gap-2 items-center"><Mark name={p.advice.mark} size={22} /><span className={p.advice.urgent ? 'marked' : ''}>{p.advice.act}</span></h2>
+          <p className="mt-1.5">{p.advice.why}</p>
+          {p.advice.caution && <p className="caution mt-2">{p.advice.caution}</p>}
+          {p.age && <p className="q text-[13px] mt-1.5">{p.age}</p>}
+        </section>
+        {p.section && (
+          <section aria-labelledby="inside" className="border-t-[1.6px] border-ink pt-1.5">
+            <h2 id="inside" className="!text-[16px]">Inside it, {p.section.when}</h2>
+            <Section points={p.section.points} says={p.section.points.map((x) => `${x.name} ${x.figure}`).join(', ')} />
+            <p className="text-[14px]"><b>{p.section.coldest}</b> is the coldest and decides.{p.section.unread.length > 0 ? ` Not read: ${p.section.unread.join(', ')}.` : ''}</p>
+          </section>
+        )}
+        {p.log}
+      </aside>
+    </div>
+  );
+}
+
+const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => <>{pieces.map((piece, i) => (piece.strong ? <b key={i}>{piece.text}</b> : <span key={i}>{piece.text}</span>))}</>;
+
+/** Each rule's own words: where it comes from, how it was judged, and every reason. */
+function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
+  return (
+    <details className="border-t-[1.6px] border-ink pt-2">
+      <summary className="cursor-pointer min-h-[44px] flex items-center"><h2 className="!text-[16px]">How each rule was judged</h2></summary>
+      <ul className="flex flex-col gap-4">{verdicts.map((v) => (
+        <li key={v.id} className="text-[14px]">
+          <h3>{v.title}: {v.word.toLowerCase()}</h3>
+          <p><Pieces pieces={v.sentence} /></p>
+          <p className="q">{v.source}{v.fromMemory ? '. Its values were written down from memory: check with your local authority.' : '.'}</p>
+          {v.conditions.length > 0 && <p className="q">It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.</p>}
+          {v.caution && <p className="q">{v.caution}</p>}
+          <p className="q">{v.policy}</p>
+          {v.notes.length > 0 && <ul className="list-disc pl-5 mt-1">{v.notes.slice(-40).map((n, i) => <li key={i}>{n.text}</li>)}</ul>}
+        </li>))}</ul>
+    </details>
+  );
+}
+
+function DataTable({ table }: { table: NonNullable<BatchScreenProps['table']> }) {
+  return (
+    <details className="border-t-[1.6px] border-ink pt-2" data-testid="data-table">
+      <summary className="cursor-pointer min-h-[44px] flex items-center"><h2 className="!text-[16px]">The readings as a table</h2></summary>
+      {/* A wide table scrolls by itself, and by keyboard. */}
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Readings by round">
+        <table className="text-[13.5px] border-collapse min-w-full">
+          <thead><tr className="border-b-[1.6px] border-ink text-left"><th className="pr-4 py-1">Round</th><th className="pr-4">Counts as</th>{table.points.map((x) => <th key={x} className="pr-4">{x}</th>)}</tr></thead>
+          <tbody>{table.rows.map((r) => <tr key={r.when} className="border-b border-rule"><th className="pr-4 py-1 text-left font-medium whitespace-nowrap">{r.when}</th><td className="pr-4 whitespace-nowrap font-semibold">{r.value}</td>{r.cells.map((c, i) => <td key={i} className="pr-4">{c}</td>)}</tr>)}</tbody>
+        </table>
+      </div>
+      {table.more > 0 && <p className="q text-[13px] mt-1">{table.more} earlier rounds are in the CSV.</p>}
+    </details>
+  );
+}

@@ -1,0 +1,174 @@
+import type { Reckoning } from '@/core/digest/digest';
+import { factsOf } from '@/core/digest/digest';
+import { heatOf, type Round } from '@/core/evidence/rounds';
+import { spansOf } from '@/core/evidence/spans';
+import { toCelsius } from '@/core/quantity/units';
+import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
+import { dayText, durationText, missingText, soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { hoursToMs, MS } from '@/core/quantity/instant';
+import type { BatchState } from '@/core/log/fold';
+import { noteText, type Locale, type Note } from '@/core/words/note';
+import { policyText } from '@/core/words/policy';
+import { progressText, STATUS_WORD, verdictSentence } from '@/core/words/verdict';
+
+const inUnit = (note: Note, locale: Locale): Note => ({ ...note, text: noteText(note.fact, note.at, locale) });
+
+/** The standing of each rule in words; the leading one's sentence is the verdict. */
+export function verdictView(reckoning: Reckoning, locale: Locale) {
+  return reckoning.accounts.map(({ rule, account }) => {
+    const facts = factsOf(rule, account);
+    const v = account.verdict;
+    const notes = v.notes.map((n) => inUnit(n, locale));
+    return {
+      id: rule.id, title: rule.title, status: v.status, word: STATUS_WORD[v.status],
+      sentence: verdictSentence({ ...facts, notes }, locale),
+      short: v.provenAt !== null ? `Proven ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${v.turningsCounted} of ${v.turningsRequired} turned` : ''}`,
+      source: [rule.jurisdiction, rule.document, rule.section, rule.year].filter(Boolean).join(', '),
+      fromMemory: rule.fromMemory, conditions: rule.conditions, caution: rule.caution ?? null,
+      policy: policyText(v.policy, locale.unit),
+      notes: notes.map((n) => ({ code: n.code, text: n.text })),
+    };
+  });
+}
+
+/** As many rounds are drawn; of more, the coldest of each span. */
+const MOST_DRAWN = 400;
+/** As many lines beside the coldest, before they hide it. */
+const MOST_LINES = 8;
+
+function roundSays(r: Round, label: (id: string) => string, prepared: Reckoning['prepared'], floorC: number, { timeZone, unit, now }: Locale): string {
+  const values = r.readings.map((x) => ({ point: label(x.point), c: prepared.corrector.correct(x) }));
+  const coldest = values.reduce((a, b) => (b.c < a.c ? b : a));
+  const heat = heatOf(r, floorC);
+  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: `thin: ${prepared.evidence.policy.minPoints} points needed` }[heat];
+  return `${whenText(timeZone, r.time, now)}: coldest ${tempBeside(coldest.c, floorC, unit)} at ${coldest.point}, hottest ${tempText(r.peak, unit)}, ${r.points} ${r.points === 1 ? 'point' : 'points'}, ${word}`;
+}
+
+const EVENT_MARK = { turn: 'turn', water: 'water', addition: 'add', merge: 'move', cure: 'cure', cover: 'cure', screen: 'screen', move: 'move' } as const;
+type MarkedKind = keyof typeof EVENT_MARK;
+
+/** The heat chart's data. Null before the first reading. */
+export function chartView(state: BatchState, reckoning: Reckoning, locale: Locale) {
+  const { timeZone, unit, now } = locale;
+  const { prepared, accounts } = reckoning;
+  const lead = accounts[0];
+  const floorC = lead?.rule.requirement.floorC ?? 55;
+  const { evidence, corrector, rounds } = prepared;
+  const label = (id: string): string => evidence.points.find((p) => p.id === id)?.label?.split(' ')[0] ?? id;
+  const from = Math.min(evidence.builtAt, rounds[0]?.time ?? now) - 8 * MS.hour;
+  const proofs = accounts.flatMap(({ account: { verdict: v } }) => (v.earliestProofAt !== null && v.status === 'running' ? [v.earliestProofAt] : []));
+  const last = rounds.at(-1)?.time ?? now;
+  const live = now - last < 4 * MS.day;
+  const end = live ? Math.max(now + 2 * MS.day, ...proofs.map((p) => Math.min(p, now + 16 * MS.day))) : last + 2 * MS.day;
+  const drawn = thin(rounds.map((r) => ({ r, at: r.time, c: r.value })));
+  const floor = tempBeside(floorC, floorC, unit);
+  let turn = 0;
+  return {
+    from, to: end, now: live ? now : last, maxGapMs: hoursToMs(evidence.policy.maxGapHours), floorC,
+    rounds: drawn.map(({ r, at, c }) => ({ at, c, heat: heatOf(r, floorC), says: roundSays(r, label, prepared, floorC, locale) })),
+    others: otherLines(prepared),
+    struck: evidence.readings.filter((r) => r.flag !== undefined && r.at >= from && r.at <= end).slice(0, 60).map((r) => ({ at: r.at, c: toCelsius(r.value, r.unit) })),
+    air: evidence.ambient.filter((a) => a.at >= from && a.at <= now).map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) })).sort((a, b) => a.at - b.at),
+    events: [
+      { at: evidence.builtAt, mark: 'add' as const, label: 'built', restart: false, title: `Last raw load in, ${whenText(timeZone, evidence.builtAt, now)}` },
+      ...state.events.filter((e) => !state.struck.has(e.id) && e.kind in EVENT_MARK && e.at <= end).map((e) => {
+        const raw = (e.kind === 'addition' && e.data.raw) || (e.kind === 'water' && !e.data.clean) || (e.kind === 'merge' && !e.data.withProven);
+        const text = e.kind === 'turn' && e.data.full ? String((turn += 1)) : e.kind === 'turn' ? 'stirred' : e.kind === 'addition' ? (e.data.what?.split(',')[0] ?? (raw ? 'raw' : 'added')) : e.kind === 'water' ? '' : e.kind;
+        return { at: e.at, mark: EVENT_MARK[e.kind as MarkedKind], label: text, restart: raw, title: `${e.kind}, ${whenText(timeZone, e.at, now)}` };
+      }),
+    ].sort((a, b) => a.at - b.at),
+    bars: accounts.slice(0, 5).map(({ rule, account }) => {
+      const v = account.verdict;
+      const running = v.status === 'running' && v.earliestProofAt !== null;
+      return {
+        name: barName(rule.requirement.hours, v.turningsRequired, rule.clock, floor), spans: spansOf(account, v.policy.counting, rule.requirement.consecutive),
+        needFrom: running ? account.state.base : null, needTo: running ? v.earliestProofAt : null, provenAt: v.provenAt,
+        label: v.provenAt !== null ? `proven ${whenText(timeZone, v.provenAt, now)}` : running ? (v.creditedHours >= v.requiredHours ? 'time reached' : `could be ${dayText(timeZone, v.earliestProofAt!)}`) : `${missingText(v.requiredHours - v.creditedHours)} missing`,
+      };
+    }),
+    breaks: lead ? breaksOf(lead.account.verdict.notes, locale) : [],
+    ticks: [20, 40, 55, 65, 70, 77].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 || c === 70 })),
+    days: dayTicks(from, end, timeZone, now),
+    nowLabel: live && rounds.length > 0 ? tempText(rounds.at(-1)!.value, unit) : null,
+    floorLabel: `from ${floor} up, time is credited`, hotLabel: `above ${tempText(70, unit)}, too hot`,
+  };
+}
+
+const barName = (hours: number, turnings: number, clock: string, floor: string): string =>
+  `${clock === 'seeds' ? 'Seeds, ' : ''}${durationText(hours).replace(' 0 h', '')}${turnings ? `, ${turnings} turns` : ` at ${floor}`}`;
+
+function thin<T extends { at: number; c: number }>(samples: readonly T[]): T[] {
+  if (samples.length <= MOST_DRAWN) return [...samples];
+  const size = Math.ceil(samples.length / MOST_DRAWN);
+  return Array.from({ length: Math.ceil(samples.length / size) }, (_, i) => samples.slice(i * size, (i + 1) * size).reduce((a, b) => (b.c < a.c ? b : a)));
+}
+
+function otherLines({ rounds, corrector, evidence }: Reckoning['prepared']) {
+  return evidence.points.slice(0, MOST_LINES).map((p) => thin(rounds.flatMap((r) => {
+    const values = r.readings.filter((x) => x.point === p.id).map((x) => corrector.correct(x));
+    return values.length > 0 ? [{ at: r.time, c: Math.min(...values) }] : [];
+  }))).filter((line) => line.length > 0);
+}
+
+function dayTicks(from: number, to: number, timeZone: string, now: number) {
+  const days = localDays(zoneOf(timeZone), from, to).filter((d) => d.start >= from);
+  const every = Math.max(1, Math.ceil(days.length / 14));
+  return days.filter((_, i) => i % every === 0).map((d, i) => {
+    const p = localParts(timeZone, d.start + 12 * MS.hour);
+    return { at: d.start, label: i === 0 || p.day <= every ? `${p.day} ${p.month}` : String(p.day), today: now >= d.start && now < d.end };
+  });
+}
+
+/** What stands under the bars: why a run was lost, paused or a round set aside, in a few words. */
+function breaksOf(notes: readonly Note[], { unit }: Locale) {
+  const lost = (ms: number): string => (ms > 0 ? `${durationText(ms / MS.hour)} lost` : 'run ended');
+  return notes.flatMap(({ fact: f, at }): { at: number; text: string }[] => {
+    switch (f.code) {
+      case 'RESTART': return [{ at, text: 'clock starts again' }];
+      case 'COLD': return f.lostMs > 0 ? [{ at, text: `${lost(f.lostMs)}: ${tempBeside(f.valueC, f.floorC, unit)}` }] : [];
+      case 'OVER_CEILING': return [{ at, text: `${lost(f.lostMs)}: ${tempText(f.peakC, unit)}` }];
+      case 'GAP': case 'STALE': case 'SLOW_RECOVERY': return f.lostMs > 0 ? [{ at, text: `${lost(f.lostMs)}: not read hot in time` }] : [];
+      case 'THIN_ROUND': return [{ at, text: `thin round, ${f.points} of ${f.minPoints} points` }];
+      default: return [];
+    }
+  });
+}
+
+/** Depth of a place from the surface (0) to the core (1), for the drawing. */
+const ZONE_DEPTH = { core: 1, middle: 0.6, edge: 0.25 } as const;
+
+/** The latest round, place by place. */
+export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
+  const round = prepared.rounds.at(-1);
+  if (!round) return null;
+  const { evidence, corrector } = prepared;
+  const latest = evidence.points.flatMap((p) => {
+    const values = round.readings.filter((r) => r.point === p.id).map((r) => corrector.correct(r));
+    return values.length === 0 ? [] : [{ p, c: Math.min(...values) }];
+  });
+  const coldest = latest.reduce((a, b) => (b.c < a.c ? b : a));
+  const deepest = evidence.points.reduce((a, p) => Math.max(a, p.depthM ?? 0), 0);
+  return {
+    when: soonText(timeZone, round.time, now),
+    unread: evidence.points.filter((p) => !latest.some((l) => l.p.id === p.id)).map((p) => p.label ?? p.id),
+    coldest: `${tempText(coldest.c, unit, 1)} at ${coldest.p.label ?? coldest.p.id}`,
+    points: latest.map(({ p, c }) => ({
+      id: p.id, label: (p.label ?? p.id).split(' ')[0]!.slice(0, 4), name: p.label ?? p.id, c, figure: tempFigure(c, unit), coldest: p === coldest.p,
+      depth: p.zone ? ZONE_DEPTH[p.zone] : p.depthM && deepest ? p.depthM / deepest : 0.6,
+    })),
+  };
+}
+
+/** The readings of each round as a table, newest first: what stands behind the picture. */
+export function tableView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
+  const { evidence, corrector, rounds } = prepared;
+  const points = evidence.points.slice(0, 12);
+  return {
+    points: points.map((p) => p.label ?? p.id),
+    rows: rounds.slice(-120).reverse().map((r) => ({
+      when: whenText(timeZone, r.time, now), value: tempText(r.value, unit, 1),
+      cells: points.map((p) => { const x = r.readings.find((y) => y.point === p.id); return x ? tempFigure(corrector.correct(x), unit, 1) : '–'; }),
+    })),
+    more: Math.max(0, rounds.length - 120),
+  };
+}

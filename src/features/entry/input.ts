@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { ENTRY_DATA, ENTRY_KINDS, type EntryKind, type NewEntry } from '@/core/log/entry';
+import { instantsOfLocal } from '@/core/quantity/calendar';
+import { isoOf, MS } from '@/core/quantity/instant';
+import { pathText, type Problem } from '@/core/words/problem';
+
+/** What a form sends: the time as the site's clock shows it, or null for this moment. */
+const Frame = z.object({
+  id: z.uuid(), batch: z.uuid().nullable(), kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]),
+  at: z.string().nullable(), by: z.string().trim().min(1, 'Say who did it.').max(60, 'A shorter name, please.'), data: z.record(z.string(), z.unknown()),
+});
+export type EntryForm = z.input<typeof Frame>;
+
+/** How far ahead of the server's clock a phone may be before a time counts as in the future. */
+const CLOCK_SLACK_MS = 5 * MS.minute;
+
+export type ParsedEntry = { readonly ok: true; readonly entry: NewEntry } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+const failed = (path: string, message: string): ParsedEntry => ({ ok: false, problems: [{ path, message }] });
+
+/** The instant of a time typed by the site's clock. The hour that a clock change repeats is read as its first pass. */
+export function timeTyped(local: string, timeZone: string, now: number): number | string {
+  const [at] = instantsOfLocal(timeZone, local);
+  if (at === undefined) return `The clock never showed ${local.replace('T', ' ')} here: it was put forward. Choose another time.`;
+  return at > now + CLOCK_SLACK_MS ? 'That is still to come. Choose the time when it happened.' : Math.min(at, now);
+}
+
+/** A form's entry, parsed at the door. */
+export function parseEntryForm(input: unknown, timeZone: string, now: number): ParsedEntry {
+  const frame = Frame.safeParse(input);
+  if (!frame.success) return { ok: false, problems: frame.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })) };
+  const { at: typed, kind, data, ...rest } = frame.data;
+  const at = typed === null ? now : timeTyped(typed, timeZone, now);
+  if (typeof at === 'string') return failed('at', at);
+  const whole = kind === 'round' && Array.isArray(data.readings)
+    // A reading without a time of its own was taken at the round's.
+    ? { ...data, readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })) } : data;
+  const parsed = ENTRY_DATA[kind].safeParse(whole);
+  if (!parsed.success) return { ok: false, problems: parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })) };
+  return { ok: true, entry: { ...rest, at, kind, data: parsed.data } as NewEntry };
+}

@@ -1,0 +1,48 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { Mark, type MarkName } from '@/charts/marks';
+import { Sheet } from '@/ui/Sheet';
+import { AddForm, CloseForm, NoteForm, ObserveForm, TurnForm, WaterForm } from './forms';
+import type { HeapRef } from './useEntry';
+
+type SheetName = 'turn' | 'water' | 'add' | 'observe' | 'note' | 'close';
+const SHEETS: Record<SheetName, { label: string; title: (name: string) => string; mark: MarkName; key: string; form: typeof TurnForm }> = {
+  close: { label: 'Close the heap', title: (n) => `Close ${n}`, mark: 'check', key: 'c', form: CloseForm },
+  turn: { label: 'Turned', title: (n) => `${n} was turned`, mark: 'turn', key: 't', form: TurnForm },
+  water: { label: 'Watered', title: (n) => `${n} was watered`, mark: 'water', key: 'w', form: WaterForm },
+  add: { label: 'Added something', title: (n) => `Something went into ${n}`, mark: 'add', key: 'a', form: AddForm },
+  observe: { label: 'Squeezed, smelled', title: (n) => `What ${n} is like`, mark: 'squeeze', key: 's', form: ObserveForm },
+  note: { label: 'Note', title: (n) => `A note on ${n}`, mark: 'note', key: 'n', form: NoteForm },
+};
+
+const typing = (e: KeyboardEvent): boolean => e.target instanceof HTMLElement && (e.target.closest('input,textarea,select,[role=dialog]') !== null);
+
+/** What can be logged of a heap, each by a button and a key. */
+export function LogBar({ heap, building }: { heap: HeapRef; building: boolean }) {
+  const router = useRouter();
+  const [open, setOpen] = useState<SheetName | null>(null);
+  const names: SheetName[] = building ? ['close', 'add', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'observe', 'note'];
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent): void => {
+      if (typing(e) || e.metaKey || e.ctrlKey || e.altKey) return;
+      if (e.key === 'r') router.push(`/batch/${heap.id}/round`);
+      const name = names.find((n) => SHEETS[n].key === e.key);
+      if (name) { e.preventDefault(); setOpen(name); }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  const sheet = open ? SHEETS[open] : null;
+  return (
+    <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
+      <Link href={`/batch/${heap.id}/round`} className="btn key !min-h-[52px]"><Mark name="probe" />Log a round</Link>
+      {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px]" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
+      <span className="q text-[13px] max-lg:hidden">keys R {names.map((n) => SHEETS[n].key.toUpperCase()).join(' ')}</span>
+      <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>
+        {sheet && <sheet.form heap={heap} onDone={() => setOpen(null)} />}
+      </Sheet>
+    </div>
+  );
+}

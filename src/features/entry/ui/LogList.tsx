@@ -1,0 +1,46 @@
+'use client';
+import { useState } from 'react';
+import { Mark, type MarkName } from '@/charts/marks';
+import { Sheet } from '@/ui/Sheet';
+import { CorrectForm, type ReadingRef } from './forms';
+import type { HeapRef } from './useEntry';
+
+export type LogLine = {
+  readonly id: string; readonly mark: MarkName; readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null;
+  /** Why the whole entry was struck. */
+  readonly struck: string | null;
+  readonly readings: readonly (ReadingRef & { readonly struck: string | null })[];
+  readonly correctable: boolean;
+};
+
+/** The heap's log, newest first. Struck entries and readings stay, crossed through, with their reason. */
+export function LogList({ lines, total, heap }: { lines: readonly LogLine[]; total: number; heap: HeapRef }) {
+  const [line, setLine] = useState<LogLine | null>(null);
+  const [shown, setShown] = useState(12);
+  return (
+    <section aria-labelledby="log-title">
+      <h2 id="log-title" className="!text-[16px] pt-1.5 border-t-[1.6px] border-ink">Log <span className="font-text font-normal text-[13.5px] text-ink-2">{total} entries, none rubbed out</span></h2>
+      <ol data-testid="log">
+        {lines.slice(0, shown).map((l) => (
+          <li key={l.id} className="border-b border-rule py-1.5">
+            <div className="flex gap-2 items-start">
+              <Mark name={l.mark} size={20} />
+              <div className="min-w-0 flex-1 text-[14px] leading-[1.3]">
+                <span className={l.struck ? 'line-through' : ''}><b className="font-[650]">{l.title}</b> <span className="q">{l.detail}</span></span>
+                {l.struck && <span className="block">struck: {l.struck}</span>}
+                {l.readings.filter((r) => r.struck).map((r) => <span key={r.id} className="block text-[13.5px]"><s>{r.place} {r.value}</s> {r.struck}</span>)}
+                {l.late && <span className="block q text-[13px]">{l.late}</span>}
+              </div>
+              <div className="text-[13px] q text-right whitespace-nowrap">{l.when} {l.by}
+                {l.correctable && <><br /><button type="button" className="link text-[13px] min-h-[24px]" onClick={() => setLine(l)} aria-label={`Correct: ${l.title}, ${l.when}`}>correct</button></>}</div>
+            </div>
+          </li>
+        ))}
+      </ol>
+      {shown < lines.length && <button type="button" className="btn mt-2 w-full" onClick={() => setShown(shown + 50)}>Show earlier entries</button>}
+      <Sheet open={line !== null} onOpenChange={(o) => { if (!o) setLine(null); }} title="Put it right" note="Nothing is rubbed out: the old value stays in the log beside the new one.">
+        {line && <CorrectForm heap={heap} onDone={() => setLine(null)} entryId={line.id} title={`${line.title} ${line.detail}, ${line.when}`} readings={line.readings.filter((r) => !r.struck)} />}
+      </Sheet>
+    </section>
+  );
+}

@@ -1,0 +1,72 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { M3_PER_YD3 } from '@/core/quantity/units';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { logEntry } from '../server/actions';
+import { KeepBar } from './parts';
+import { useEntry, type HeapRef } from './useEntry';
+
+type Method = 'turned' | 'static' | 'vessel';
+export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly methods: readonly Method[] };
+type Place = { readonly id: string; readonly label: string; readonly zone: string };
+
+/** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
+export function OpenForm({ site, proposed, codes, places, rules, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; volumeUnit: 'm3' | 'yd3' }) {
+  const router = useRouter();
+  const [code, setCode] = useState(proposed.code);
+  const [name, setName] = useState(proposed.name);
+  const [bay, setBay] = useState(proposed.bay);
+  const [volume, setVolume] = useState('');
+  const [method, setMethod] = useState<Method | ''>('turned');
+  const [stage, setStage] = useState<'building' | 'closed' | ''>('building');
+  const [builtAt, setBuiltAt] = useState(site.nowLocal);
+  const [builtId] = useState(() => v7());
+  const offered = rules.filter((r) => method !== '' && r.methods.includes(method));
+  const [unwanted, setUnwanted] = useState<ReadonlySet<string>>(new Set());
+  const chosen = offered.filter((r) => !unwanted.has(r.id));
+  const entry = useEntry('opened', site, () => undefined);
+  const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * (volumeUnit === 'yd3' ? M3_PER_YD3 : 1);
+  const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
+  const codeProblem = code.trim() === '' ? 'A heap needs a code for its flag.' : codes.includes(code.trim().toUpperCase()) ? `There is a heap ${code.trim()} already. Choose another code.` : undefined;
+  const ready = !codeProblem && !volumeProblem && method !== '' && stage !== '' && chosen.length > 0;
+  const keep = async (): Promise<void> => {
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape: 'dome', points: places, rules: chosen.map((r) => r.id) };
+    const lost = () => ({ ok: false as const, problems: [{ path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' }] });
+    const opened = await logEntry({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }).catch(lost);
+    if (!opened.ok) { entry.setProblems(opened.problems); return; }
+    if (stage === 'closed') {
+      const built = await logEntry({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }).catch(lost);
+      if (!built.ok) { entry.setProblems(built.problems); return; }
+    }
+    document.cookie = `zh_by=${encodeURIComponent(entry.by)}; path=/; max-age=31536000; samesite=lax`;
+    router.push(`/batch/${entry.id}`);
+    router.refresh();
+  };
+  return (
+    <div className="px-5 py-5 max-w-[760px] flex flex-col gap-5">
+      <h1>Open a heap</h1>
+      <div className="grid grid-cols-[110px_1fr_110px] gap-3 max-sm:grid-cols-1">
+        <Field label="Code on the flag" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} problem={codeProblem} />
+        <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} hint="What the crew calls it" />
+        <Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} />
+      </div>
+      <Field label="How much, about" unit={volumeUnit === 'm3' ? 'm³' : 'yd³'} inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={volumeProblem} hint="Leave empty if you do not know. Under about one cubic metre a heap rarely stays hot." />
+      <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
+      <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
+      {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}
+      <fieldset><legend className="label">Rules to prove</legend>
+        {offered.map((r) => (
+          <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5" checked={!unwanted.has(r.id)} onChange={(e) => setUnwanted((u) => { const n = new Set(u); if (e.target.checked) n.delete(r.id); else n.add(r.id); return n; })} />
+            <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}</span></span></label>
+        ))}
+        {chosen.length === 0 && <p role="alert" className="font-semibold">Choose one rule at least.</p>}
+        <p className="hint mt-1">Which rule you must meet: check with your local authority.</p>
+      </fieldset>
+      <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} autoComplete="name" />
+      <KeepBar entry={entry} label={`Open ${name.trim() || code.trim() || 'the heap'}`} ready={ready} onKeep={() => void keep()} />
+    </div>
+  );
+}

@@ -1,0 +1,152 @@
+'use client';
+import { useState } from 'react';
+import { CAUTION } from '@/core/words/advice';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { Effects, KeepBar, WhenAndWho } from './parts';
+import { useEntry, usePreview, type HeapRef } from './useEntry';
+
+type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
+
+/** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. */
+export function TurnForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('turn', heap, onDone);
+  const [full, setFull] = useState<'full' | 'stir' | ''>('full');
+  const [rim, setRim] = useState<'all' | 'most' | 'partly' | 'unsure' | ''>('');
+  const data = { full: full === 'full', ...(rim ? { rim } : {}) };
+  return (
+    <>
+      <p className="caution">{CAUTION.steam} {CAUTION.spores}</p>
+      <Choices label="How" value={full} onChange={setFull} options={[{ value: 'full', label: 'Full turning', hint: 'rim inside, top to bottom' }, { value: 'stir', label: 'Only stirred', hint: 'does not count for a rule' }]} />
+      <Choices label="How far did the rim get in?" value={rim} onChange={setRim} columns={4} options={[{ value: 'all', label: 'All' }, { value: 'most', label: 'Most' }, { value: 'partly', label: 'Partly' }, { value: 'unsure', label: 'Unsure' }]} />
+      <WhenAndWho entry={entry} heap={heap} />
+      <p className="hint">After a full turning, read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing, so the sooner it is read hot, the less is lost.</p>
+      <KeepBar entry={entry} label="Keep this turning" ready={full !== ''} onKeep={() => entry.save(data)} />
+    </>
+  );
+}
+
+export function WaterForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('water', heap, onDone);
+  const [clean, setClean] = useState<'clean' | 'unclean' | ''>('');
+  const [litres, setLitres] = useState('');
+  const amount = litres.trim() === '' ? undefined : Number(litres.replace(',', '.'));
+  const problem = amount !== undefined && !(amount >= 0) ? 'Type litres as a number, or leave it empty.' : undefined;
+  const data = clean === '' ? null : { clean: clean === 'clean', ...(amount === undefined ? {} : { litres: amount }) };
+  const effects = usePreview(entry, problem ? null : data);
+  return (
+    <>
+      <Choices label="What water?" value={clean} onChange={setClean} options={[{ value: 'clean', label: 'Clean', hint: 'tap, rain butt with a lid' }, { value: 'unclean', label: 'Not clean, or I don’t know', hint: 'pond, leachate, rinsings' }]} />
+      <Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={problem} hint="Leave empty if you did not measure it" />
+      <WhenAndWho entry={entry} heap={heap} />
+      {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
+      {data && <Effects effects={effects} />}
+      <KeepBar entry={entry} label="Keep this watering" ready={data !== null && !problem} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+export function AddForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('addition', heap, onDone);
+  const [raw, setRaw] = useState<'raw' | 'clean' | ''>('');
+  const [seeds, setSeeds] = useState<'yes' | 'no' | 'unknown' | ''>('');
+  const [what, setWhat] = useState('');
+  const data = raw === '' ? null : { raw: raw === 'raw', ...(seeds === '' ? {} : { seeds: seeds !== 'no' }), ...(what.trim() ? { what: what.trim() } : {}) };
+  const effects = usePreview(entry, data);
+  const costs = effects?.some((e) => e.costs) ?? false;
+  return (
+    <>
+      <Field label="What went in" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="hen-house litter, six barrows" />
+      <Choices label="Is it raw?" value={raw} onChange={setRaw} options={[{ value: 'raw', label: 'Raw, or I don’t know', hint: 'manure, food, litter, leachate' }, { value: 'clean', label: 'Clean', hint: 'chip, dry leaves, finished compost' }]} />
+      <Choices label="Live seeds in it?" value={seeds} onChange={setSeeds} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
+      <WhenAndWho entry={entry} heap={heap} />
+      {raw === 'raw' && <p className="caution">{CAUTION.raw}</p>}
+      {data && <Effects effects={effects} />}
+      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this addition'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+const SQUEEZE = [
+  { value: 'crumbles', label: 'Crumbles', hint: 'too dry' }, { value: 'holds', label: 'Holds', hint: 'no drop: a little dry' },
+  { value: 'drops', label: 'A drop or two', hint: 'right' }, { value: 'runs', label: 'Runs out', hint: 'too wet' },
+] as const;
+const SMELLS = [
+  { value: 'none', label: 'None' }, { value: 'earthy', label: 'Earthy' }, { value: 'sweet', label: 'Sweet' }, { value: 'ammonia', label: 'Ammonia' },
+  { value: 'sour', label: 'Sour' }, { value: 'rotten', label: 'Rotten' }, { value: 'burnt', label: 'Burnt' },
+] as const;
+
+export function ObserveForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('observation', heap, onDone);
+  const [squeeze, setSqueeze] = useState<(typeof SQUEEZE)[number]['value'] | ''>('');
+  const [smell, setSmell] = useState<(typeof SMELLS)[number]['value'] | ''>('');
+  const [words, setWords] = useState('');
+  const data = { ...(squeeze ? { squeeze } : {}), ...(smell ? { smell } : {}), ...(words.trim() ? { words: words.trim() } : {}) };
+  return (
+    <>
+      <Choices label="Squeeze a handful from inside, hard" value={squeeze} onChange={setSqueeze} options={SQUEEZE} />
+      <Choices label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
+      {smell === 'burnt' && <p className="caution">A burnt smell can mean a smoulder: do not open the heap, keep people back, and call the fire service if there is smoke.</p>}
+      <Field label="Anything else" value={words} onChange={(e) => setWords(e.target.value)} maxLength={2000} />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep what I saw" ready={Object.keys(data).length > 0} onKeep={() => entry.save(data)} />
+    </>
+  );
+}
+
+export function NoteForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('note', heap, onDone);
+  const [words, setWords] = useState('');
+  return (
+    <>
+      <div><label className="label" htmlFor="note-words">Note</label><textarea id="note-words" className="field" rows={4} maxLength={2000} value={words} onChange={(e) => setWords(e.target.value)} /></div>
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep this note" ready={words.trim() !== ''} onKeep={() => entry.save({ words: words.trim() })} />
+    </>
+  );
+}
+
+/** The last raw load is in: this starts the clock, and nothing else does. */
+export function CloseForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('built', heap, onDone);
+  return (
+    <>
+      <p>When did the last raw load go in? {heap.name}’s clock starts then. Anything raw after it starts the clock again.</p>
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Close the heap" onKeep={() => entry.save({})} />
+    </>
+  );
+}
+
+export type ReadingRef = { readonly id: string; readonly place: string; readonly value: string };
+
+/** Puts a reading right, or strikes the whole entry. The old one stays readable in the log. */
+export function CorrectForm({ heap, onDone, entryId, title, readings }: FormProps & { entryId: string; title: string; readings: readonly ReadingRef[] }) {
+  const entry = useEntry('correction', heap, onDone);
+  const [reading, setReading] = useState(readings[0]?.id ?? '');
+  const [how, setHow] = useState<'value' | 'strike' | ''>(readings.length > 0 ? 'value' : 'strike');
+  const [value, setValue] = useState('');
+  const [reason, setReason] = useState('');
+  const number = Number(value.replace(',', '.'));
+  const problem = how === 'value' && value !== '' && !Number.isFinite(number) ? 'Type the temperature as a number.' : undefined;
+  const ready = reason.trim().length >= 3 && (how === 'strike' || (value !== '' && !problem));
+  const data = ready ? { target: entryId, ...(reading ? { reading } : {}), ...(how === 'value' ? { value: number, unit: heap.unit } : {}), reason: reason.trim() } : null;
+  const effects = usePreview(entry, data);
+  return (
+    <>
+      <p className="hint">{title}</p>
+      {readings.length > 0 && (
+        <div><label className="label" htmlFor="which">Which reading</label>
+          <select id="which" className="field" value={reading} onChange={(e) => { setReading(e.target.value); if (e.target.value === '') setHow('strike'); }}>
+            {readings.map((r) => <option key={r.id} value={r.id}>{r.place}: {r.value}</option>)}<option value="">The whole round</option>
+          </select></div>
+      )}
+      {reading !== '' && <Choices label="What is right?" value={how} onChange={setHow} options={[{ value: 'value', label: 'Another value' }, { value: 'strike', label: 'Strike it out', hint: 'no value in its place' }]} />}
+      {how === 'value' && reading !== '' && <Field label="Right value" unit={`°${heap.unit}`} inputMode="decimal" value={value} onChange={(e) => setValue(e.target.value)} problem={problem} />}
+      <Field label="Why" value={reason} onChange={(e) => setReason(e.target.value)} maxLength={500} hint="A few words; they stand in the log beside both values" />
+      <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} />
+      {data && <Effects effects={effects} />}
+      <KeepBar entry={entry} label={how === 'strike' ? 'Strike it out' : 'Correct it'} ready={ready} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useState, useTransition } from 'react';
+import { v7 } from 'uuid';
+import type { EntryKind } from '@/core/log/entry';
+import type { EntryForm } from '../input';
+import { logEntry, previewEntry } from '../server/actions';
+import type { Effect } from '../view';
+
+/** The heap and the device that a form speaks for. */
+export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F' };
+
+const rememberName = (by: string): void => { document.cookie = `zh_by=${encodeURIComponent(by)}; path=/; max-age=31536000; samesite=lax`; };
+const NO_ANSWER = { path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' };
+
+/** Keeps one entry's id until it is acknowledged, so that a second tap or a lost answer writes it once. */
+export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
+  const router = useRouter();
+  const [id, setId] = useState(() => v7());
+  const [by, setBy] = useState(heap.by);
+  const [at, setAt] = useState<string | null>(null);
+  const [problems, setProblems] = useState<readonly { path: string; message: string }[]>([]);
+  const [busy, start] = useTransition();
+  const form = useCallback((data: object): EntryForm => ({ id, batch: kind === 'opened' ? id : heap.id === '' ? null : heap.id, kind, at, by, data: data as Record<string, unknown> }), [id, kind, heap.id, at, by]);
+  const save = (data: object): void => start(async () => {
+    const answer = await logEntry(form(data)).catch(() => ({ ok: false as const, problems: [NO_ANSWER] }));
+    if (!answer.ok) { setProblems(answer.problems); return; }
+    rememberName(by);
+    setProblems([]);
+    setId(v7());
+    onDone();
+    router.refresh();
+  });
+  return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
+}
+export type EntryHandle = ReturnType<typeof useEntry>;
+
+const PAUSE_MS = 250;
+
+/** What the entry would do, asked a moment after the last change. Null: not known yet. */
+export function usePreview(entry: EntryHandle, data: object | null): readonly Effect[] | null {
+  const [effects, setEffects] = useState<readonly Effect[] | null>(null);
+  const text = data === null ? null : JSON.stringify(data);
+  const { form } = entry;
+  useEffect(() => {
+    let current = true;
+    const timer = setTimeout(() => {
+      if (text === null) { setEffects(null); return; }
+      previewEntry(form(JSON.parse(text) as object)).then((p) => { if (current) setEffects(p.effects); }, () => { if (current) setEffects(null); });
+    }, PAUSE_MS);
+    return () => { current = false; clearTimeout(timer); };
+  }, [text, form]);
+  return effects;
+}

@@ -1,0 +1,95 @@
+import { durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
+import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import type { Entry } from '@/core/log/entry';
+import type { BatchState } from '@/core/log/fold';
+import type { Locale } from '@/core/words/note';
+import type { Account } from '@/core/evidence/verdict';
+import type { SupportedRule } from '@/core/evidence/rule';
+import { STATUS_WORD } from '@/core/words/verdict';
+
+export type Judged = { readonly rule: SupportedRule; readonly account: Account };
+/** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
+export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
+
+const HOUR_SLACK = 1 / 60;
+
+function effect({ rule, account: { verdict: before } }: Judged, after: Judged | undefined, name: string): Effect {
+  const v = after?.account.verdict;
+  const say = (text: string, costs: boolean): Effect => ({ rule: rule.title, text, costs });
+  if (!v) return say('can no longer be reckoned.', true);
+  if (before.status === 'proven' && v.status !== 'proven') return say(`${name}’s proof is lost: the clock starts again.`, true);
+  if (before.status !== 'proven' && v.status === 'proven') return say('is proven with it.', false);
+  const lost = before.creditedHours - v.creditedHours;
+  if (lost > HOUR_SLACK) return say(`${durationText(lost)} would be lost: ${durationText(v.creditedHours)} remain${v.segmentFrom > before.segmentFrom ? ', and the clock starts again' : ''}.`, true);
+  if (v.segmentFrom > before.segmentFrom) return say('the clock starts again; it has nothing to lose yet.', true);
+  if (lost < -HOUR_SLACK) return say(`${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`, false);
+  if (v.turningsCounted !== before.turningsCounted) return say(`${v.turningsCounted} turnings count instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
+  if (v.status !== before.status) return say(`goes from ‘${STATUS_WORD[before.status].toLowerCase()}’ to ‘${STATUS_WORD[v.status].toLowerCase()}’.`, v.status === 'broken');
+  return say('nothing changes.', false);
+}
+
+export const effectsOf = (before: readonly Judged[], after: readonly Judged[], name: string): Effect[] =>
+  before.map((b) => effect(b, after.find((a) => a.rule.id === b.rule.id), name));
+
+/** A line of the log as people read it. */
+export type LogLineView = {
+  readonly id: string; readonly mark: 'add' | 'check' | 'probe' | 'turn' | 'water' | 'note' | 'squeeze' | 'cure' | 'screen' | 'move' | 'flag' | 'walk';
+  readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null; readonly struck: string | null;
+  readonly readings: readonly { readonly id: string; readonly place: string; readonly value: string; readonly struck: string | null }[];
+  readonly correctable: boolean;
+};
+
+const SQUEEZE_WORDS = { crumbles: 'crumbles: too dry', holds: 'holds, no drop: a little dry', drops: 'a drop or two: right', runs: 'runs out: too wet' } as const;
+const RIM_WORDS = { all: 'all of the rim went in', most: 'most of the rim went in', partly: 'the rim went in partly', unsure: 'unsure how far the rim went in' } as const;
+
+const some = (...words: (string | false | null | undefined)[]): string => words.filter((w): w is string => Boolean(w)).join(', ');
+
+function wordsOf(e: Entry, state: BatchState, unit: TempUnit): Pick<LogLineView, 'mark' | 'title' | 'detail'> {
+  switch (e.kind) {
+    case 'opened': return { mark: 'flag', title: 'Opened', detail: some(e.data.bay && `bay ${e.data.bay}`, e.data.method) };
+    case 'built': return { mark: 'check', title: 'Closed', detail: 'last raw load in; the clock starts' };
+    case 'round': {
+      const live = state.readings.filter((r) => r.entry === e.id && r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
+      const places = new Set(e.data.readings.map((r) => r.point)).size;
+      const range = live.length === 0 ? 'all struck' : `${tempFigure(live.reduce((a, b) => Math.min(a, b)), unit)}–${tempText(live.reduce((a, b) => Math.max(a, b)), unit)}`;
+      return { mark: 'probe', title: e.data.source === 'file' ? `${e.data.readings.length} readings brought in` : `Round of ${places}`, detail: some(range, e.data.words) };
+    }
+    case 'turn': return { mark: 'turn', title: e.data.full ? 'Turned' : 'Stirred only', detail: some(e.data.rim && RIM_WORDS[e.data.rim], e.data.words) };
+    case 'water': return { mark: 'water', title: 'Watered', detail: some(e.data.litres !== undefined && `${e.data.litres} L`, e.data.clean ? 'clean' : 'not clean: starts the clock again') };
+    case 'addition': return { mark: 'add', title: e.data.raw ? 'Raw addition' : 'Clean addition', detail: some(e.data.what, e.data.raw && 'starts the clock again', e.data.seeds !== undefined && (e.data.seeds ? 'with live seeds' : 'no live seeds')) };
+    case 'merge': return { mark: 'move', title: 'Joined', detail: some(e.data.what, e.data.withProven ? 'with a proven heap' : 'with an unproven heap') };
+    case 'moisture': return { mark: 'squeeze', title: 'Moisture', detail: e.data.state };
+    case 'observation': return { mark: 'squeeze', title: 'Seen', detail: some(e.data.squeeze && `squeezed: ${SQUEEZE_WORDS[e.data.squeeze]}`, e.data.smell && `smell: ${e.data.smell}`, e.data.words) };
+    case 'note': return { mark: 'note', title: 'Note', detail: e.data.words || String((e.data as { text?: unknown }).text ?? '') };
+    case 'correction': return { mark: 'note', title: 'Correction', detail: some(e.data.value !== undefined && `now ${tempText(toCelsius(e.data.value, e.data.unit ?? 'C'), unit, 1)}`, e.data.reason) };
+    case 'move': return { mark: 'move', title: 'Moved', detail: '' };
+    case 'cover': return { mark: 'cure', title: 'Cover', detail: '' };
+    case 'screen': return { mark: 'screen', title: 'Screened', detail: '' };
+    case 'cure': return { mark: 'cure', title: 'Curing began', detail: '' };
+    case 'release': return { mark: 'check', title: 'Gone out', detail: '' };
+    case 'probe-check': case 'ambient': return { mark: 'probe', title: e.kind, detail: '' };
+  }
+}
+
+const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure']);
+/** Above this many readings an entry is a block from a file: it is struck as a whole. */
+const MOST_READINGS = 60;
+const LATE_MS = 24 * MS.hour;
+
+/** The log, newest first by when it happened. */
+export function logLines(state: BatchState, { timeZone, unit, now }: Locale): LogLineView[] {
+  const label = new Map(state.opened.points.map((p) => [p.id, p.label ?? p.id]));
+  return [...state.entries].sort((a, b) => b.at - a.at || b.seq - a.seq).map((e): LogLineView => {
+    const strike = state.struck.get(e.id);
+    const readings = e.kind !== 'round' || e.data.readings.length > MOST_READINGS ? [] : state.readings.filter((r) => r.entry === e.id).map((r) => ({
+      id: r.id, place: label.get(r.point) ?? r.point, value: tempText(toCelsius(r.value, r.unit), unit, 1), struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
+    }));
+    const lateMs = e.recordedAt - e.at;
+    return {
+      id: e.id, ...wordsOf(e, state, unit), when: soonText(timeZone, e.at, now), by: e.by,
+      late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' ? `entered ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
+      struck: strike?.kind === 'correction' ? strike.data.reason : null, readings, correctable: CORRECTABLE.has(e.kind) && !strike,
+    };
+  });
+}

@@ -1,0 +1,15 @@
+import type { ReactNode } from 'react';
+import { heapPicture } from '@/core/digest/picture';
+import { Frame, type PlaceName } from '../ui/Frame';
+import { Skyline } from '../ui/Skyline';
+import type { Setting } from './queries';
+
+/** The frame with the skyline in its sky, or what the page puts there instead. */
+export function FrameFor({ s, place, active, sky, children }: { s: Setting; place: PlaceName; active?: string; sky?: ReactNode; children: ReactNode }) {
+  const heaps = s.board.filter((d) => d.state !== 'released' || d.id === active).map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume));
+  return (
+    <Frame site={s.site.name} place={place} sky={sky ?? <Skyline heaps={heaps} {...(active ? { active } : {})} />}
+      right={<><b className="disp">{s.airText}</b><br /><span className="q">{s.lastText}</span></>}
+      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }}>{children}</Frame>
+  );
+}

@@ -1,0 +1,39 @@
+import { redirect } from 'next/navigation';
+import { theDb, theSite } from '@/db/context';
+import type { Site } from '@/db/repositories/site';
+import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { foldSite } from '@/core/log/fold';
+import { durationText, tempText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
+import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import type { Digest } from '@/core/digest/digest';
+import { byBay } from '@/core/digest/picture';
+import type { Locale } from '@/core/words/note';
+import { now } from '@/platform/clock';
+import { readPrefs, type Prefs } from '@/platform/prefs';
+
+
+export type AirPoint = { readonly at: number; readonly celsius: number };
+export type Setting = {
+  readonly site: Site; readonly prefs: Prefs; readonly unit: TempUnit; readonly now: number; readonly locale: Locale;
+  readonly board: readonly Digest[]; readonly air: readonly AirPoint[]; readonly airText: string; readonly lastText: string;
+};
+
+/** What every page needs: the site, this device's choices, all heaps, the air. Sends a new site to be named first. */
+export async function setting(): Promise<Setting> {
+  const site = await theSite();
+  if (!site) redirect('/site');
+  const [prefs, at] = [await readPrefs(), now()];
+  const db = theDb();
+  const [board, siteEntries] = await Promise.all([snapshotRepo(db).board(site, at), logRepo(db).ofSite(site.id)]);
+  const unit = prefs.unit ?? site.unit;
+  const air = foldSite(siteEntries).ambient.map((a) => ({ at: a.at, celsius: toCelsius(a.value, a.unit) })).filter((a) => a.at <= at).sort((a, b) => a.at - b.at);
+  const latest = air.at(-1);
+  const last = board.reduce<Digest | null>((a, b) => (a === null || b.lastLogged.at > a.lastLogged.at ? b : a), null);
+  return {
+    site, prefs, unit, now: at, locale: { timeZone: site.timeZone, unit, now: at }, board: [...board].sort(byBay), air,
+    airText: latest ? `Air ${tempText(latest.celsius, unit)}, ${durationText((at - latest.at) / MS.hour)} ago` : 'Air not read yet',
+    lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${durationText((at - last.lastLogged.at) / MS.hour)} ago` : 'Nothing logged yet',
+  };
+}

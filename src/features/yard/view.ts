@@ -1,0 +1,80 @@
+import type { Digest } from '@/core/digest/digest';
+import { nextAdvice } from '@/core/advice/next';
+import { heapPicture } from '@/core/digest/picture';
+import { durationText, spanText, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
+import { localParts } from '@/core/quantity/calendar';
+import { MS } from '@/core/quantity/instant';
+import type { VolumeUnit } from '@/core/quantity/units';
+import { adviceWords, type AdviceWords } from '@/core/words/advice';
+import type { Locale } from '@/core/words/note';
+import { byText, progressText } from '@/core/words/verdict';
+
+/** A plot of the yard: what stands in a bay, how far it is, what to do. */
+export type Plot = {
+  readonly id: string; readonly name: string; readonly place: string; readonly volume: string; readonly foot: string;
+  readonly head: string; readonly sub: string; readonly advice: AdviceWords;
+};
+export type Task = { readonly id: string; readonly code: string; readonly name: string; readonly when: string; readonly advice: AdviceWords };
+export type Agenda = { readonly title: string; readonly tasks: readonly Task[] };
+
+function headOf(d: Digest, { timeZone, now }: Locale): { head: string; sub: string } {
+  const lead = d.rules[0];
+  const turned = lead && lead.turningsRequired > 0 ? `${lead.turningsCounted} of ${lead.turningsRequired} turned` : '';
+  const age = d.builtAt === null ? '' : `day ${Math.floor((now - d.builtAt) / MS.day) + 1}`;
+  const proof = lead?.provenAt ? `Proven ${dayText(timeZone, lead.provenAt)}` : '';
+  switch (d.state) {
+    case 'building': return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
+    case 'released': return { head: 'Gone out', sub: proof };
+    case 'curing': return { head: 'Curing', sub: [proof, age].filter(Boolean).join(' · ') };
+    case 'proven': return { head: proof, sub: lead ? `${spanText(lead.requiredHours)}${turned ? ` · ${lead.turningsCounted} turnings` : ''}` : '' };
+    case 'waiting': return { head: 'Not yet hot', sub: age };
+    default: {
+      if (!lead) return { head: 'No rule chosen', sub: age };
+      const progress = progressText(lead);
+      if (lead.status === 'recovering') return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
+      if (d.state === 'broken') return { head: `${progress}, again`, sub: d.lostHours > 0 ? `${durationText(d.lostHours)} lost` : turned };
+      return { head: lead.status === 'broken' ? 'Not hot enough' : progress, sub: turned || age };
+    }
+  }
+}
+
+/** Age of the last reading once it is over half the gap that the policy allows; before that its value alone. */
+function footOf(d: Digest, { unit, now }: Locale): string {
+  if (!d.latest) return 'not read yet';
+  const hours = (now - d.latest.at) / MS.hour;
+  if (d.state === 'released' || d.state === 'curing') return tempText(d.latest.valueC, unit);
+  return hours > d.maxGapHours / 2 ? `${tempText(d.latest.valueC, unit)}, ${durationText(hours)} old` : `coldest ${tempText(d.latest.valueC, unit)}`;
+}
+
+export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
+  id: d.id, name: d.name ?? d.code, place: d.bay ? `bay ${d.bay}` : 'no bay', volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
+  foot: footOf(d, locale), ...headOf(d, locale), advice: adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale),
+});
+
+/** What is due, in order: what cannot wait, then today by the clock, then later. Heaps that ask for nothing are left out. */
+export function agendaOf(board: readonly Digest[], locale: Locale): Agenda[] {
+  const today = localParts(locale.timeZone, locale.now);
+  const tasks = board.map((d): Task => {
+    const advice = adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale);
+    return { id: d.id, code: d.code, name: d.name ?? d.code, advice, when: advice.due === null ? 'any time' : advice.due <= locale.now ? 'now' : `by ${byText(advice.due, locale)}` };
+  });
+  const due = (t: Task): number => t.advice.due ?? Infinity;
+  const isToday = (t: Task): boolean => t.advice.due !== null && (t.advice.due <= locale.now || localParts(locale.timeZone, t.advice.due).day === today.day && due(t) - locale.now < MS.day);
+  const sorted = [...tasks].sort((a, b) => due(a) - due(b));
+  const groups: Agenda[] = [
+    { title: 'Cannot wait', tasks: sorted.filter((t) => t.advice.urgent) },
+    { title: 'Today', tasks: sorted.filter((t) => !t.advice.urgent && isToday(t)) },
+    { title: 'After that', tasks: sorted.filter((t) => !t.advice.urgent && !isToday(t) && t.advice.due !== null) },
+  ];
+  return groups.filter((g) => g.tasks.length > 0);
+}
+
+/** Everything the yard shows. */
+export function yardScreen(board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
+  const p = localParts(locale.timeZone, locale.now);
+  return {
+    heaps: board.map((d) => ({ plot: plotOf(d, locale, volume), picture: heapPicture(d, locale.now, locale.unit, volume) })),
+    agenda: agendaOf(board, locale), day: `${p.weekday} ${p.day} ${p.month}`, clock: p.clock,
+    figures: [25, 40, 55, 65, 70, 77].map((c) => tempFigure(c, locale.unit)),
+  };
+}

@@ -1,0 +1,11 @@
+/** The only place that reads the process's environment. */
+export const env = {
+  /** The application's own role: it may add to the log, not change it. */
+  databaseUrl: (): string => {
+    const url = process.env.DATABASE_URL;
+    if (!url) throw new Error('DATABASE_URL is not set. Start the application with ./zealous start or ./zealous demo.');
+    return url;
+  },
+  /** The owner of the tables, for migrations; the same as databaseUrl where there is only one. */
+  adminDatabaseUrl: (): string => process.env.DATABASE_ADMIN_URL ?? env.databaseUrl(),
+};
