@@ -11,6 +11,8 @@ export type HeapModel = {
   readonly turns: readonly number[];
   /** Hours since building from which it lacks water, if it does. */
   readonly dryFrom?: number;
+  /** Hours in which it dries to the worst, 60 unless said. */
+  readonly driesOver?: number;
   /** How much colder the coldest place is than the core once the heap is hot, K. */
   readonly spreadK?: number;
 };
@@ -46,7 +48,7 @@ export function coreCurve(model: HeapModel, hours: number, airAt: (h: number) =>
     }
     const waking = 1 / (1 + Math.exp(-(h - model.wakesAfter) / 7));
     const fuel = Math.exp(-h / 24 / model.lastsDays) + fresh * waking;
-    const water = model.dryFrom !== undefined && h > model.dryFrom ? Math.max(0.55, 1 - (h - model.dryFrom) / 60) : 1;
+    const water = model.dryFrom !== undefined && h > model.dryFrom ? Math.max(0.55, 1 - (h - model.dryFrom) / (model.driesOver ?? 60)) : 1;
     const strivesFor = airAt(h) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * water;
     t += ((strivesFor - t) * STEP_H) / 11;
     curve[i] = t;

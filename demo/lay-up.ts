@@ -8,7 +8,7 @@ import { localDays, zoneOf } from '@/core/quantity/calendar';
 import { isoOf, MS } from '@/core/quantity/instant';
 import { idAt, newId } from '@/platform/ids';
 import { HEAPS, type DemoEvent, type DemoHeap } from './heaps';
-import { airC, atHour, coreCurve, randomOf } from './heat';
+import { airC, atHour, coreCurve, randomOf, type HeapModel } from './heat';
 
 const TIME_ZONE = 'Europe/London';
 const RULES = ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'];
@@ -23,6 +23,26 @@ const POINTS = [
 
 /** Clock times of the day's rounds, hours after local midnight. */
 const ROUND_CLOCK_H = [7.2, 17.1];
+
+/** Nobody turns a heap at night: works that fall outside of 8 to 18 o'clock are done at half past nine. */
+function daytime(at: number): number {
+  const day = localDays(zoneOf(TIME_ZONE), at, at)[0]!;
+  const hour = (at - day.start) / MS.hour;
+  return hour >= 8 && hour <= 18 ? at : day.start + 9.5 * MS.hour;
+}
+
+/** The heap with its works moved to the day, in hours since building. */
+function inDaylight(heap: DemoHeap, builtAt: number): DemoHeap {
+  const move = (hour: number): number => (daytime(builtAt + hour * MS.hour) - builtAt) / MS.hour;
+  const events = heap.events.map((e) => (e.kind === 'turn' || e.kind === 'addition' ? { ...e, hour: move(e.hour) } : e));
+  return { ...heap, events, model: heap.model && movedModel(heap.model, move) };
+}
+
+function movedModel(model: HeapModel, move: (hour: number) => number): HeapModel {
+  const { dryFrom, turns } = model;
+  // A heap that dries from a turning on does so from where the turning was moved to.
+  return { ...model, turns: turns.map(move), ...(dryFrom !== undefined && turns.includes(dryFrom) ? { dryFrom: move(dryFrom) } : {}) };
+}
 
 type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 
@@ -41,9 +61,10 @@ function roundTimes(heap: DemoHeap, builtAt: number, now: number): number[] {
   return times.filter((at, i) => wanted.has(at) || !times.some((other, j) => j !== i && wanted.has(other) && Math.abs(other - at) < 2 * MS.hour));
 }
 
-function entriesOf(heap: DemoHeap, index: number, now: number, airNow: (at: number) => number): Laid[] {
+function entriesOf(planned: DemoHeap, index: number, now: number, airNow: (at: number) => number): Laid[] {
   const random = randomOf(1000 + index);
-  const builtAt = Math.round((now - heap.ageH * MS.hour) / MS.minute) * MS.minute;
+  const builtAt = Math.round((now - planned.ageH * MS.hour) / MS.minute) * MS.minute;
+  const heap = inDaylight(planned, builtAt);
   const batch = idAt(builtAt - 5 * MS.hour);
   const laid: Laid[] = [];
   const add = (at: number, by: string, kind: NewEntry['kind'], data: unknown, id = newId()): string => {
@@ -92,7 +113,7 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
   for (const daysAgo of [100, 30]) add(now - daysAgo * MS.day, 'probe-check', { probe: 'T2', referenceC: 0, readC: 0.2 });
   add(now - 100 * MS.day, 'probe-check', { probe: 'T1', referenceC: 0, readC: -0.4 });
   for (const day of localDays(zoneOf(TIME_ZONE), now - 20 * MS.day, now)) {
-    for (const h of [6.9, 13, 16.9]) {
+    for (const h of [6.9, 10, 13, 16.9, 20.5]) {
       const at = day.start + h * MS.hour;
       if (at < now) add(at, 'ambient', { value: Math.round(airNow(at) * 10) / 10, unit: 'C' });
     }

@@ -19,10 +19,10 @@ const COMMANDS: Record<string, () => Promise<void>> = {
     await withDb(async (db) => {
       const site = await siteRepo(db).only();
       const laidUp = site?.demoUntil ?? null;
-      if (site && laidUp !== null) {
+      if (site && laidUp !== null && !process.argv.includes('--fresh')) {
         if (now() - laidUp < SETTLE_MS) return;
         if (await logRepo(db).writtenSince(site.id, laidUp)) {
-          console.error('The demo is as you left it, with what you logged. To lay it up anew for today: drop .data/pg, or use ./zealous start for your own site.');
+          console.error('The demo is as you left it, with what you logged. ./zealous demo --fresh lays it up anew for today.');
           return;
         }
       }

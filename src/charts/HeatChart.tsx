@@ -20,7 +20,7 @@ export type HeatChartData = {
 };
 
 const W = 862;
-const BOX: Box = { left: 50, right: W - 14, top: 34, bottom: 276 };
+const BOX: Box = { left: 50, right: W - 14, top: 34, bottom: 250 };
 const TOO_HOT_C = 70;
 const DANGER_C = 77;
 
@@ -81,7 +81,6 @@ function Ground({ data, scales: { x, y } }: Part) {
           <line x1={BOX.left} x2={BOX.right} y1={y(t.c)} y2={y(t.c)} stroke={t.c === data.floorC ? 'var(--color-ink)' : 'var(--color-rule)'} strokeWidth={t.c === data.floorC ? 1.3 : 1} />
         </g>
       ))}
-      <text x={BOX.right} y={y(data.floorC) + 14} textAnchor="end" {...words} fill="var(--color-ink)">{data.floorLabel}</text>
       <text x={BOX.right} y={y(TOO_HOT_C) - 5} textAnchor="end" {...words}>{data.hotLabel}</text>
       <line x1={BOX.left} x2={BOX.right} y1={BOX.bottom} y2={BOX.bottom} stroke="var(--color-ink)" strokeWidth={1.4} />
       {data.days.map((d) => (
@@ -139,8 +138,8 @@ function Bar({ bar, y, scales: { x } }: { bar: HeatBar; y: number; scales: Scale
   const ends = [...bar.spans.map((s) => s.to), bar.needTo ?? 0, bar.provenAt ?? 0];
   const end = x(Math.max(...ends, x.domain()[0]!.getTime()));
   const clear = Math.min(end, BOX.right);
-  const before = clear > W - 190;
   const knot = bar.provenAt !== null;
+  const before = clear + bar.label.length * 6.7 + (knot ? 33 : 6) > W;
   return (
     <g>
       {bar.spans.map((s) => <rect key={`${s.from}`} x={x(s.from)} y={y} width={Math.max(x(s.to) - x(s.from), 0.8)} height={13} fill={s.kind === 'credited' ? 'var(--color-ink)' : 'url(#hatch-small)'} stroke="var(--color-ink)" strokeWidth={s.kind === 'credited' ? 0 : 0.9} />)}

@@ -7,7 +7,9 @@ const FRAME: Frame = { x0: 14, w: 318, base: 150, h: 120, lean: 0.03 };
 
 /** The heap cut open: where each point was read in the latest round, the coldest ringed. A place is drawn by its depth, sides in turn. */
 export function Section({ points, says }: { points: readonly SectionPoint[]; says: string }) {
-  const shown = points.slice(0, 9);
+  // The deepest stands in the middle, the others to its sides in turn.
+  const byDepth = [...points.slice(0, 9)].sort((a, b) => b.depth - a.depth);
+  const shown = byDepth.reduce<SectionPoint[]>((row, p, i) => (i % 2 ? [p, ...row] : [...row, p]), []);
   return (
     <svg viewBox="0 -14 352 174" className="block w-full max-w-[420px]" role="img" aria-label={says}>
       <path d={`${foldPath(FRAME, 1)}Z`} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={1.8} />
@@ -18,7 +20,7 @@ export function Section({ points, says }: { points: readonly SectionPoint[]; say
         const x = FRAME.x0 + (FRAME.w * (u * (1 - p.depth * 0.35) + 1)) / 2;
         const surface = FRAME.base - FRAME.h * profile(u, FRAME.lean);
         const y = Math.min(FRAME.base - 14, surface + 14 + p.depth * (FRAME.base - surface) * 0.5);
-        const [px, py] = [26 + (300 * i) / Math.max(1, shown.length - 1), Math.max(0, surface - 24)];
+        const [px, py] = [30 + (292 * i) / Math.max(1, shown.length - 1), Math.max(0, surface - 24)];
         return (
           <g key={p.id}>
             <path d={`M${px} ${py + 6}L${x} ${y}`} stroke="var(--color-sheet)" strokeWidth={3.4} /><path d={`M${px} ${py + 6}L${x} ${y}`} stroke="var(--color-ink)" strokeWidth={1.5} />

@@ -7,7 +7,7 @@ export type Advice =
   | { readonly code: 'READ_AFTER_TURN'; readonly turnedAt: Instant; readonly due: Instant; readonly second: boolean }
   | { readonly code: 'READ_BEFORE_LOST'; readonly due: Instant; readonly last: Instant; readonly creditedHours: number; readonly maxGapHours: number }
   | { readonly code: 'READ_RECOVERING'; readonly due: Instant; readonly valueC: number; readonly floorC: number }
-  | { readonly code: 'TURN_OWED'; readonly owed: number; readonly due: Instant; readonly spareMs: number }
+  | { readonly code: 'TURN_OWED'; readonly owed: number; readonly due: Instant }
   | { readonly code: 'KEEP_READING'; readonly due: Instant; readonly missingHours: number }
   | { readonly code: 'WAIT_FOR_HEAT'; readonly due: Instant; readonly valueC: number | null; readonly floorC: number }
   | { readonly code: 'FIND_OUT_WHY'; readonly due: Instant; readonly valueC: number; readonly floorC: number }
@@ -82,7 +82,7 @@ export function nextAdvice(s: Situation): Advice {
     // Owed turnings are spread evenly over the time that is still missing.
     const spacing = Math.max(ROUND_EVERY_MS * 2, (missingHours * MS.hour) / (s.turningsOwed + 1));
     const turnDue = Math.max(s.now, (s.lastTurn ?? s.builtAt ?? s.now) + spacing);
-    if (turnDue - s.now < ROUND_EVERY_MS * 1.5) return { code: 'TURN_OWED', owed: s.turningsOwed, due: turnDue, spareMs: Math.max(0, turnDue - s.now) };
+    if (turnDue - s.now < ROUND_EVERY_MS * 1.5) return { code: 'TURN_OWED', owed: s.turningsOwed, due: turnDue };
   }
   return { code: 'KEEP_READING', due, missingHours };
 }

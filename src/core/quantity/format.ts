@@ -37,11 +37,14 @@ export function tempStepText(kelvin: number, unit: TempUnit): string {
 /** Duration in hours as `3 d 6 h`, `6 h`, `25 min`. Rounds down: credit is never shown as more than it is. */
 export function durationText(hours: number): string {
   const minutes = Math.floor(hours * 60 + 1e-6);
-  if (minutes < 60) return `${minutes} min`;
+  if (minutes < 60) return minutes === 0 ? '0 h' : `${minutes} min`;
   const whole = Math.floor(minutes / 60);
   if (whole < 24) return minutes % 60 && whole < 6 ? `${whole} h ${minutes % 60} min` : `${whole} h`;
   return `${Math.floor(whole / 24)} d ${whole % 24} h`;
 }
+
+/** An age or a limit: in hours up to two days, so that 34 h stands beside 36 h. */
+export const ageText = (hours: number): string => (hours >= 6 && hours < 48 ? `${Math.floor(hours + 1e-6)} h` : durationText(hours));
 
 /** What is still missing, rounded up to the hour: never less than it is. */
 export function missingText(hours: number): string {

@@ -1,6 +1,14 @@
-import { countText, durationText, missingText, soonText, tempBeside, tempText } from '../quantity/format';
+import { ageText, countText, durationText, missingText, soonText, tempBeside, tempText } from '../quantity/format';
+import { localParts } from '../quantity/calendar';
 import { MS } from '../quantity/instant';
 import type { Locale } from './note';
+
+/** Today, tomorrow, or the day's name. */
+function dayWord(timeZone: string, at: number, now: number): string {
+  const [p, today, tomorrow] = [at, now, now + MS.day].map((t) => localParts(timeZone, t)) as [LocalParts, LocalParts, LocalParts];
+  return p.day === today.day ? 'today' : p.day === tomorrow.day ? 'tomorrow' : `on ${p.weekday}`;
+}
+type LocalParts = ReturnType<typeof localParts>;
 
 type MarkName = 'turn' | 'water' | 'add' | 'cure' | 'probe' | 'note' | 'walk' | 'move' | 'flag' | 'check' | 'screen' | 'squeeze' | 'smell';
 
@@ -13,7 +21,7 @@ type Facts =
   | { code: 'READ_AFTER_TURN'; turnedAt: number; due: number; second: boolean }
   | { code: 'READ_BEFORE_LOST'; due: number; last: number; creditedHours: number; maxGapHours: number }
   | { code: 'READ_RECOVERING'; due: number; valueC: number; floorC: number }
-  | { code: 'TURN_OWED'; owed: number; due: number; spareMs: number }
+  | { code: 'TURN_OWED'; owed: number; due: number }
   | { code: 'KEEP_READING'; due: number; missingHours: number }
   | { code: 'WAIT_FOR_HEAT'; due: number; valueC: number | null; floorC: number }
   | { code: 'FIND_OUT_WHY'; due: number; valueC: number; floorC: number }
@@ -49,11 +57,11 @@ export function adviceWords(a: Facts, locale: Locale): AdviceWords {
         due: a.due, urgent: false,
       };
     case 'READ_BEFORE_LOST':
-      return { mark: 'probe', act: readAct(a.due), why: `Last hot round ${durationText((now - a.last) / MS.hour)} ago. Past ${durationText(a.maxGapHours)} its ${durationText(a.creditedHours)} are lost.`, due: a.due, urgent: true };
+      return { mark: 'probe', act: readAct(a.due), why: `Last hot round ${ageText((now - a.last) / MS.hour)} ago. Past ${ageText(a.maxGapHours)} its ${durationText(a.creditedHours)} are lost.`, due: a.due, urgent: true };
     case 'READ_RECOVERING':
       return { mark: 'probe', act: readAct(a.due), why: `${tempBeside(a.valueC, a.floorC, unit)} after its turning. Has until ${by(a.due)} to reach ${tempBeside(a.floorC, a.floorC, unit)}.`, due: a.due, urgent: a.due - now < 12 * MS.hour };
     case 'TURN_OWED':
-      return { mark: 'turn', act: a.spareMs < 12 * MS.hour ? 'Turn it today' : 'Turn it tomorrow', why: `${countText(a.owed, 'turning')} still owed, with a hot round between them. Read it first.`, caution: CAUTION.steam, due: a.due, urgent: false };
+      return { mark: 'turn', act: `Turn it ${dayWord(timeZone, a.due, now)}`, why: `${countText(a.owed, 'turning')} still owed, with a hot round between them. Read it first.`, caution: CAUTION.steam, due: a.due, urgent: false };
     case 'KEEP_READING':
       return { mark: 'probe', act: readAct(a.due), why: `${missingText(a.missingHours)} more. One round a day keeps the run.`, due: a.due, urgent: false };
     case 'WAIT_FOR_HEAT':

@@ -1,4 +1,4 @@
-import { countText, durationText, spanText, tempBeside, whenText } from '../quantity/format';
+import { ageText, countText, durationText, spanText, tempBeside, whenText } from '../quantity/format';
 import { MS, type Instant } from '../quantity/instant';
 import type { TempUnit } from '../quantity/units';
 
@@ -72,7 +72,7 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
     case 'SLOW_RECOVERY':
       return `It was hot again by ${when(at)}, but later than the turning excuses.${lost(fact.lostMs)}`;
     case 'GAP':
-      return `No round for ${durationText(fact.gapMs / MS.hour)} before ${when(at)}; at most ${durationText(fact.maxGapHours)} can be credited.${lost(fact.lostMs)}`;
+      return `No round for ${ageText(fact.gapMs / MS.hour)} before ${when(at)}; at most ${ageText(fact.maxGapHours)} can be credited.${lost(fact.lostMs)}`;
     case 'STALE':
       return `No hot round since ${when(fact.since)}: longer than can be credited.${lost(fact.lostMs)}`;
     case 'TURN_PARTIAL':

@@ -1,5 +1,6 @@
 import type { Reckoning } from '@/core/digest/digest';
 import { factsOf } from '@/core/digest/digest';
+import type { Hold } from '@/core/evidence/rule';
 import { heatOf, type Round } from '@/core/evidence/rounds';
 import { spansOf } from '@/core/evidence/spans';
 import { toCelsius } from '@/core/quantity/units';
@@ -59,7 +60,9 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
   const proofs = accounts.flatMap(({ account: { verdict: v } }) => (v.earliestProofAt !== null && v.status === 'running' ? [v.earliestProofAt] : []));
   const last = rounds.at(-1)?.time ?? now;
   const live = now - last < 4 * MS.day;
-  const end = live ? Math.max(now + 2 * MS.day, ...proofs.map((p) => Math.min(p, now + 16 * MS.day))) : last + 2 * MS.day;
+  const until = live ? Math.max(now, ...proofs.map((p) => Math.min(p, now + 16 * MS.day))) : last;
+  // A fifth more, so that what stands behind a bar's end has room.
+  const end = until + Math.max(MS.day, (until - from) * 0.2);
   const drawn = thin(rounds.map((r) => ({ r, at: r.time, c: r.value })));
   const floor = tempBeside(floorC, floorC, unit);
   let turn = 0;
@@ -73,7 +76,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
       { at: evidence.builtAt, mark: 'add' as const, label: 'built', restart: false, title: `Last raw load in, ${whenText(timeZone, evidence.builtAt, now)}` },
       ...state.events.filter((e) => !state.struck.has(e.id) && e.kind in EVENT_MARK && e.at <= end).map((e) => {
         const raw = (e.kind === 'addition' && e.data.raw) || (e.kind === 'water' && !e.data.clean) || (e.kind === 'merge' && !e.data.withProven);
-        const text = e.kind === 'turn' && e.data.full ? String((turn += 1)) : e.kind === 'turn' ? 'stirred' : e.kind === 'addition' ? (e.data.what?.split(',')[0] ?? (raw ? 'raw' : 'added')) : e.kind === 'water' ? '' : e.kind;
+        const text = e.kind === 'turn' && e.data.full ? String((turn += 1)) : e.kind === 'turn' ? 'stirred' : e.kind === 'addition' ? (e.data.what?.split(/[ ,]/)[0] ?? (raw ? 'raw' : 'added')) : e.kind === 'water' ? '' : e.kind;
         return { at: e.at, mark: EVENT_MARK[e.kind as MarkedKind], label: text, restart: raw, title: `${e.kind}, ${whenText(timeZone, e.at, now)}` };
       }),
     ].sort((a, b) => a.at - b.at),
@@ -81,7 +84,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
       const v = account.verdict;
       const running = v.status === 'running' && v.earliestProofAt !== null;
       return {
-        name: barName(rule.requirement.hours, v.turningsRequired, rule.clock, floor), spans: spansOf(account, v.policy.counting, rule.requirement.consecutive),
+        name: barName(rule.requirement, rule.clock, tempBeside(rule.requirement.floorC, rule.requirement.floorC, unit)), spans: spansOf(account, v.policy.counting, rule.requirement.consecutive),
         needFrom: running ? account.state.base : null, needTo: running ? v.earliestProofAt : null, provenAt: v.provenAt,
         label: v.provenAt !== null ? `proven ${whenText(timeZone, v.provenAt, now)}` : running ? (v.creditedHours >= v.requiredHours ? 'time reached' : `could be ${dayText(timeZone, v.earliestProofAt!)}`) : `${missingText(v.requiredHours - v.creditedHours)} missing`,
       };
@@ -90,12 +93,12 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
     ticks: [20, 40, 55, 65, 70, 77].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 || c === 70 })),
     days: dayTicks(from, end, timeZone, now),
     nowLabel: live && rounds.length > 0 ? tempText(rounds.at(-1)!.value, unit) : null,
-    floorLabel: `from ${floor} up, time is credited`, hotLabel: `above ${tempText(70, unit)}, too hot`,
+    floorLabel: `${floor} and up: time is credited`, hotLabel: `above ${tempText(70, unit)}, too hot`,
   };
 }
 
-const barName = (hours: number, turnings: number, clock: string, floor: string): string =>
-  `${clock === 'seeds' ? 'Seeds, ' : ''}${durationText(hours).replace(' 0 h', '')}${turnings ? `, ${turnings} turns` : ` at ${floor}`}`;
+const barName = ({ hours, turnings, consecutive }: Hold, clock: string, floor: string): string =>
+  `${clock === 'seeds' ? 'Seeds, ' : ''}${durationText(hours).replace(' 0 h', '')}${consecutive ? '' : ' in all'}${turnings ? `, ${turnings} turns` : clock === 'seeds' ? '' : ` at ${floor}`}`;
 
 function thin<T extends { at: number; c: number }>(samples: readonly T[]): T[] {
   if (samples.length <= MOST_DRAWN) return [...samples];

@@ -1,7 +1,7 @@
 import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
 import { heapPicture } from '@/core/digest/picture';
-import { durationText, spanText, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
+import { ageText, durationText, spanText, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
 import { localParts } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
@@ -43,7 +43,7 @@ function footOf(d: Digest, { unit, now }: Locale): string {
   if (!d.latest) return 'not read yet';
   const hours = (now - d.latest.at) / MS.hour;
   if (d.state === 'released' || d.state === 'curing') return tempText(d.latest.valueC, unit);
-  return hours > d.maxGapHours / 2 ? `${tempText(d.latest.valueC, unit)}, ${durationText(hours)} old` : `coldest ${tempText(d.latest.valueC, unit)}`;
+  return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempText(d.latest.valueC, unit)}`;
 }
 
 export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({

@@ -4,7 +4,7 @@ import { heapPicture } from '@/core/digest/picture';
 import { nextAdvice } from '@/core/advice/next';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
-import { durationText, spanText, volumeText } from '@/core/quantity/format';
+import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { adviceWords } from '@/core/words/advice';
 import type { Locale } from '@/core/words/note';
@@ -41,7 +41,7 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
     section: reckoning ? sectionView(reckoning, locale) : null,
     table: reckoning ? tableView(reckoning, locale) : null,
     required: digest.rules[0] ? spanText(digest.rules[0].requiredHours) : null,
-    age: digest.latest ? `Last full round ${durationText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
+    age: digest.latest ? `Last full round ${ageText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
   };
 }
 export type BatchScreenData = NonNullable<Awaited<ReturnType<typeof batchScreen>>>;

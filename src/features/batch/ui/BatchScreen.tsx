@@ -38,14 +38,14 @@ export function BatchScreen(p: BatchScreenProps) {
               </li>))}</ul>}
           </div>
         </section>
+        {p.logBar}
         {p.chart && (
           <section aria-labelledby="heat-title">
             <div className="flex flex-wrap justify-between items-baseline gap-x-4"><h2 id="heat-title" className="!text-[19px]">Heat, every round since it was built</h2>
-              <p className="text-[13px] q flex gap-4 flex-wrap"><span><svg width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" /></svg> coldest point</span><span><svg width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink-3)" /></svg> the others</span><span><svg width="10" height="10" aria-hidden="true"><circle cx="5" cy="5" r="3" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="1.4" /></svg> below the floor</span></p></div>
+              <p className="text-[13px] q flex gap-4 flex-wrap"><span className="whitespace-nowrap"><svg className="inline" width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" /></svg> coldest point</span><span className="whitespace-nowrap"><svg className="inline" width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink-3)" /></svg> the others</span><span className="whitespace-nowrap"><svg className="inline" width="10" height="10" aria-hidden="true"><circle cx="5" cy="5" r="3" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="1.4" /></svg> below the floor</span><span className="whitespace-nowrap"><svg className="inline" width="16" height="12" aria-hidden="true"><rect x=".5" y=".5" width="15" height="11" fill="var(--color-prove-wash)" stroke="var(--color-rule-2)" /></svg> {p.chart.floorLabel}</span></p></div>
             <HeatChart data={p.chart} />
           </section>
         )}
-        {p.logBar}
         {p.table && <DataTable table={p.table} />}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
         {!p.building && <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p>}

@@ -12,8 +12,8 @@ const SHEETS: Record<SheetName, { label: string; title: (name: string) => string
   close: { label: 'Close the heap', title: (n) => `Close ${n}`, mark: 'check', key: 'c', form: CloseForm },
   turn: { label: 'Turned', title: (n) => `${n} was turned`, mark: 'turn', key: 't', form: TurnForm },
   water: { label: 'Watered', title: (n) => `${n} was watered`, mark: 'water', key: 'w', form: WaterForm },
-  add: { label: 'Added something', title: (n) => `Something went into ${n}`, mark: 'add', key: 'a', form: AddForm },
-  observe: { label: 'Squeezed, smelled', title: (n) => `What ${n} is like`, mark: 'squeeze', key: 's', form: ObserveForm },
+  add: { label: 'Added', title: (n) => `Something went into ${n}`, mark: 'add', key: 'a', form: AddForm },
+  observe: { label: 'Felt, smelled', title: (n) => `What ${n} is like`, mark: 'squeeze', key: 's', form: ObserveForm },
   note: { label: 'Note', title: (n) => `A note on ${n}`, mark: 'note', key: 'n', form: NoteForm },
 };
 
@@ -37,7 +37,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   const sheet = open ? SHEETS[open] : null;
   return (
     <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
-      <Link href={`/batch/${heap.id}/round`} className="btn key !min-h-[52px]"><Mark name="probe" />Log a round</Link>
+      <Link prefetch={false} href={`/batch/${heap.id}/round`} className="btn key !min-h-[52px]"><Mark name="probe" />Log a round</Link>
       {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px]" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
       <span className="q text-[13px] max-lg:hidden">keys R {names.map((n) => SHEETS[n].key.toUpperCase()).join(' ')}</span>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>

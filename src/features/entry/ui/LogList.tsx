@@ -32,7 +32,7 @@ export function LogList({ lines, total, heap }: { lines: readonly LogLine[]; tot
                 {l.late && <span className="block q text-[13px]">{l.late}</span>}
               </div>
               <div className="text-[13px] q text-right whitespace-nowrap">{l.when} {l.by}
-                {l.correctable && <><br /><button type="button" className="link text-[13px] min-h-[24px]" onClick={() => setLine(l)} aria-label={`Correct: ${l.title}, ${l.when}`}>correct</button></>}</div>
+                {l.correctable && <> <button type="button" className="link text-[13px] min-h-[24px]" onClick={() => setLine(l)} aria-label={`Correct: ${l.title}, ${l.when}`}>correct</button></>}</div>
             </div>
           </li>
         ))}

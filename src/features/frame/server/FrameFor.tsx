@@ -5,11 +5,11 @@ import { Skyline } from '../ui/Skyline';
 import type { Setting } from './queries';
 
 /** The frame with the skyline in its sky, or what the page puts there instead. */
-export function FrameFor({ s, place, active, sky, children }: { s: Setting; place: PlaceName; active?: string; sky?: ReactNode; children: ReactNode }) {
+export function FrameFor({ s, place, active, sky, wholeOnPhone, children }: { s: Setting; place: PlaceName; active?: string; sky?: ReactNode; wholeOnPhone?: boolean; children: ReactNode }) {
   const heaps = s.board.filter((d) => d.state !== 'released' || d.id === active).map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume));
   return (
     <Frame site={s.site.name} place={place} sky={sky ?? <Skyline heaps={heaps} {...(active ? { active } : {})} />}
       right={<><b className="disp">{s.airText}</b><br /><span className="q">{s.lastText}</span></>}
-      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }}>{children}</Frame>
+      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }} {...(wholeOnPhone ? { wholeOnPhone } : {})}>{children}</Frame>
   );
 }

@@ -4,7 +4,7 @@ import type { Site } from '@/db/repositories/site';
 import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { foldSite } from '@/core/log/fold';
-import { durationText, tempText } from '@/core/quantity/format';
+import { ageText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { Digest } from '@/core/digest/digest';
@@ -33,7 +33,7 @@ export async function setting(): Promise<Setting> {
   const last = board.reduce<Digest | null>((a, b) => (a === null || b.lastLogged.at > a.lastLogged.at ? b : a), null);
   return {
     site, prefs, unit, now: at, locale: { timeZone: site.timeZone, unit, now: at }, board: [...board].sort(byBay), air,
-    airText: latest ? `Air ${tempText(latest.celsius, unit)}, ${durationText((at - latest.at) / MS.hour)} ago` : 'Air not read yet',
-    lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${durationText((at - last.lastLogged.at) / MS.hour)} ago` : 'Nothing logged yet',
+    airText: latest ? `Air ${tempText(latest.celsius, unit)}, ${ageText((at - latest.at) / MS.hour)} ago` : 'Air not read yet',
+    lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${ageText((at - last.lastLogged.at) / MS.hour)} ago` : 'Nothing logged yet',
   };
 }

@@ -9,12 +9,12 @@ const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap
 export type PlaceName = (typeof PLACES)[number]['name'];
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
-export function Frame({ site, place, sky, right, prefs, children }: { site: string; place: PlaceName; sky: ReactNode; right: ReactNode; prefs: { unit: string; volume: string; light: string | null }; children: ReactNode }) {
+export function Frame({ site, place, sky, right, prefs, wholeOnPhone = false, children }: { site: string; place: PlaceName; sky: ReactNode; right: ReactNode; prefs: { unit: string; volume: string; light: string | null }; wholeOnPhone?: boolean; children: ReactNode }) {
   return (
     <div className="min-h-dvh flex flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2">Skip to the page</a>
-      <header className="flex items-end gap-5 px-5 h-24 max-sm:h-16 max-sm:px-4 border-b-[1.8px] border-ink overflow-hidden">
-        <Link href="/" className="self-center flex flex-col gap-1 min-w-[150px] max-sm:min-w-0">
+      <header className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}flex items-end gap-5 px-5 h-24 max-sm:h-16 max-sm:px-4 border-b-[1.8px] border-ink overflow-hidden`}>
+        <Link prefetch={false} href="/" className="self-center flex flex-col gap-1 min-w-[150px] max-sm:min-w-0">
           <span className="flex items-end gap-2 disp font-bold text-[18px] leading-[17px]">
             <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true"><path d="M1 25h28" stroke="currentColor" strokeWidth="2" /><path d={`${foldPath(LOGO, 1)}Z`} fill="currentColor" />{[0.34, 0.67].map((k) => <path key={k} d={foldPath(LOGO, k)} fill="none" stroke="var(--color-paper)" strokeWidth="1.5" />)}</svg>
             <span>Zealous<br />Heap</span>
@@ -24,16 +24,17 @@ export function Frame({ site, place, sky, right, prefs, children }: { site: stri
         <div className="flex-1 min-w-0 self-end flex max-sm:hidden">{sky}</div>
         <div className="self-center text-right text-[13.5px] leading-[1.4] max-sm:ml-auto max-sm:text-[13px]">{right}</div>
       </header>
-      <nav aria-label="Places" className="relative bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 text-[15px]">
+      <nav aria-label="Places" className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-[15px]`}>
         <svg className="absolute inset-0 pointer-events-none" width="100%" height="100%" aria-hidden="true"><rect width="100%" height="100%" fill="url(#stones)" /></svg>
         {PLACES.map((p) => (
-          <Link key={p.href} href={p.href} aria-current={p.name === place ? 'page' : undefined}
-            className={`relative flex items-center px-4 max-sm:px-3 min-h-[38px] pointer-coarse:min-h-[48px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.name === place ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}>{p.name}</Link>
+          <Link key={p.href} prefetch={false} href={p.href} aria-current={p.name === place ? 'page' : undefined}
+            className={`relative flex items-center px-4 max-sm:px-3 min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[60px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.name === place ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}>{p.name}</Link>
         ))}
-        <span className="flex-1" />
-        <div className="relative self-center py-1"><Switches {...prefs} /></div>
+        <span className="flex-1 max-sm:hidden" />
+        <div className="relative self-center py-1 max-sm:hidden"><Switches {...prefs} /></div>
       </nav>
       <main id="main" className="flex-1 flex flex-col">{children}</main>
+      {!wholeOnPhone && <div className="sm:hidden bg-soil px-4 py-3"><Switches {...prefs} /></div>}
     </div>
   );
 }

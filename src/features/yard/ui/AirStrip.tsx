@@ -1,9 +1,12 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 
+/** Longer than a night without a reading, and the line is left open. */
+const GAP_MS = 18 * 3_600_000;
+
 type Air = { readonly at: number; readonly celsius: number };
 
-/** The air of the last two days over the ground line: as read, broken where it was not read for half a day. */
+/** The air of the last two days over the ground line: as read, broken where it was not read for longer than a night. */
 export function AirStrip({ air, from, to, label }: { air: readonly Air[]; from: number; to: number; label: (celsius: number) => string }) {
   const shown = air.filter((a) => a.at >= from);
   if (shown.length < 2) return null;
@@ -11,7 +14,7 @@ export function AirStrip({ air, from, to, label }: { air: readonly Air[]; from: 
   const y = scaleLinear().domain([Math.min(...shown.map((a) => a.celsius)) - 3, Math.max(...shown.map((a) => a.celsius)) + 4]).range([92, 26]);
   const path = line<Air>().x((a) => x(a.at)).y((a) => y(a.celsius));
   const pieces: Air[][] = [];
-  for (const a of shown) { const last = pieces.at(-1); if (last && a.at - last.at(-1)!.at < 43_200_000) last.push(a); else pieces.push([a]); }
+  for (const a of shown) { const last = pieces.at(-1); if (last && a.at - last.at(-1)!.at < GAP_MS) last.push(a); else pieces.push([a]); }
   const [low, high] = [shown.reduce((a, b) => (b.celsius < a.celsius ? b : a)), shown.reduce((a, b) => (b.celsius > a.celsius ? b : a))];
   const now = shown.at(-1)!;
   return (

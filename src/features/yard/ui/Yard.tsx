@@ -32,7 +32,7 @@ export function Yard({ heaps, agenda, day, clock, figures }: { heaps: readonly Y
               <li key={t.id} className="grid grid-cols-[86px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0">
                 <span className="disp font-semibold text-[14px] leading-[1.3]"><span className={t.advice.urgent ? 'marked' : ''}>{t.when}</span></span>
                 <Mark name={t.advice.mark} size={20} />
-                <div><Link href={`/batch/${t.id}`} className="font-[650] leading-tight inline-block">{t.name}: {t.advice.act.charAt(0).toLowerCase() + t.advice.act.slice(1)}</Link><p className="q text-[13px] leading-[1.3]">{t.advice.why}</p></div>
+                <div><Link prefetch={false} href={`/batch/${t.id}`} className="font-[650] leading-tight inline-block">{t.name}: {t.advice.act.charAt(0).toLowerCase() + t.advice.act.slice(1)}</Link><p className="q text-[13px] leading-[1.3]">{t.advice.why}</p></div>
               </li>
             ))}</ol>
           </div>

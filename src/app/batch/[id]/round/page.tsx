@@ -14,5 +14,5 @@ export default async function RoundPage({ params }: { params: Promise<{ id: stri
   const round = await roundScreen(id, s.site, s.locale);
   if (!round) notFound();
   const heap = { id, name: round.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
-  return <FrameFor s={s} place="Yard" active={id}><RoundForm heap={heap} places={round.places} probes={round.probes} minPoints={round.minPoints} /></FrameFor>;
+  return <FrameFor s={s} place="Yard" active={id} wholeOnPhone><RoundForm heap={heap} places={round.places} probes={round.probes} minPoints={round.minPoints} /></FrameFor>;
 }

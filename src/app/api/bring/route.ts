@@ -1,0 +1,3 @@
+import { bringIn } from '@/features/bring/server/bring-in';
+
+export const POST = bringIn;

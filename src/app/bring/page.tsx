@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { localInput } from '@/core/quantity/calendar';
+import { BringIn } from '@/features/bring/ui/BringIn';
+import { proposal } from '@/features/entry/proposal';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Bring in' };
+
+export default async function BringPage() {
+  const s = await setting();
+  return <FrameFor s={s} place="Bring in"><BringIn by={s.prefs.by} unit={s.unit} timeZone={s.site.timeZone} zones={Intl.supportedValuesOf('timeZone')} proposed={proposal(s.board)} nowLocal={localInput(s.site.timeZone, s.now)} siteName={s.site.name} /></FrameFor>;
+}

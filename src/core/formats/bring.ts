@@ -1,0 +1,71 @@
+import type { Instant } from '../quantity/instant';
+import { offsetText, localInput, instantsOfLocal } from '../quantity/calendar';
+import { isSupported } from '../evidence/rule';
+import { latestTime } from '../evidence/verdict';
+import type { Method } from '../evidence/types';
+import { findRule, rulesForMethod } from '../rules/library';
+import { PROBLEM, type Problem } from '../words/problem';
+import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
+import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, type BatchFile, type ParsedFile } from './batch-file';
+import { readCsv, type BadRow, type CsvOptions } from './csv-readings';
+import { verdictsOf } from './verify-call';
+
+/** What a CSV does not say of its batch; `builtLocal` as the clock of its zone showed it. */
+export type CsvBatch = { readonly code: string; readonly name?: string | undefined; readonly method: Method; readonly builtLocal: string; readonly siteName: string };
+
+/** A batch that was kept elsewhere: its open file, or a table of temperatures with what the table does not say. */
+export type Brought =
+  | { readonly kind: 'file'; readonly text: string }
+  | { readonly kind: 'csv'; readonly rows: readonly (readonly string[])[]; readonly options: CsvOptions; readonly batch: CsvBatch };
+
+export const badRowText = ({ line, reason }: BadRow): string => `Line ${line}: ${reason}.`;
+
+/** A batch file from either; every problem named, nothing repaired. */
+export function fileOfBrought(brought: Brought): ParsedFile {
+  if (brought.kind === 'file') return readBatchFile(brought.text);
+  const { points, readings, bad } = readCsv(brought.rows, brought.options);
+  if (bad.length > 0) return { ok: false, problems: bad.map((b): Problem => ({ path: `line ${b.line}`, message: badRowText(b) })) };
+  if (readings.length === 0) return { ok: false, problems: [{ path: 'line 1', message: 'There is no reading in it.' }] };
+  const { timeZone, unit } = brought.options;
+  const { code, name, method, builtLocal, siteName } = brought.batch;
+  const [built] = instantsOfLocal(timeZone, builtLocal);
+  if (built === undefined) return { ok: false, problems: [{ path: 'builtAt', message: `When the last raw load went in: ${PROBLEM.noTime}.` }] };
+  return parseBatchFile({
+    format: 'zealous-heap/batch', version: 1, site: { name: siteName, timeZone, unit },
+    batch: { code, method, builtAt: `${localInput(timeZone, built)}${offsetText(timeZone, built)}`, ...(name ? { name } : {}) },
+    points, readings, probes: [...new Set(readings.flatMap((r) => (r.probe === undefined ? [] : [r.probe])))].map((id) => ({ id, checks: [] })),
+  });
+}
+
+export type BroughtVerdict = { readonly id: string; readonly title: string; readonly status: string; readonly word: string; readonly text: string };
+/** What a brought-in batch would say, before anything is kept. */
+export type BroughtPreview =
+  | { readonly ok: false; readonly problems: readonly Problem[] }
+  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly verdicts: readonly BroughtVerdict[]; readonly unsupported: readonly string[] };
+
+/** @param unit in which the sentences speak */
+export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPreview {
+  const parsed = fileOfBrought(brought);
+  if (!parsed.ok) return parsed;
+  const { file } = parsed;
+  const evidence = evidenceOf(file);
+  const rules = [...rulesForMethod(file.batch.method), ...ownRulesOf(file)];
+  const asOf = latestTime(evidence);
+  const own = ownRulesOf(file);
+  const first = file.readings.length > 0 ? evidence.readings.reduce((a, r) => Math.min(a, r.at), Infinity) : evidence.builtAt;
+  return {
+    ok: true, code: file.batch.code, name: file.batch.name ?? null, site: file.site.name, points: file.points.length, readings: file.readings.length, events: file.events.length,
+    from: Math.min(first, evidence.builtAt), to: asOf, timeZone: file.site.timeZone,
+    verdicts: verdictsOf(file, rules).map((v) => {
+      const rule = findRule(v.rule, own)!;
+      const hold = isSupported(rule) ? rule.requirement : null;
+      const text = hold ? plainText(verdictSentence({ ...v, floorC: hold.floorC, consecutive: hold.consecutive, combine: v.policy.combine }, { timeZone: file.site.timeZone, unit, now: asOf })) : '';
+      return { id: v.rule, title: rule.title, status: v.status, word: STATUS_WORD[v.status], text };
+    }),
+    unsupported: rules.filter((r) => !isSupported(r)).map((r) => r.title),
+  };
+}
+
+/** Rules that a brought-in batch is kept under: those of its method that can be reckoned, and its own. */
+export const rulesOfBrought = (file: BatchFile): string[] => [...rulesForMethod(file.batch.method), ...ownRulesOf(file)].filter(isSupported).map((r) => r.id);
+

@@ -1,0 +1,9 @@
+import { previewBrought, type Brought, type BroughtPreview } from '@/core/formats/bring';
+
+export type BringTask = { readonly id: number; readonly brought: Brought; readonly unit: 'C' | 'F' };
+export type BringResult = { readonly id: number; readonly preview: BroughtPreview };
+
+/** Half a million readings are read and judged here, so that the page stays awake. */
+self.onmessage = ({ data: { id, brought, unit } }: MessageEvent<BringTask>) => {
+  self.postMessage({ id, preview: previewBrought(brought, unit) } satisfies BringResult);
+};
