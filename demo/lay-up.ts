@@ -87,7 +87,7 @@ function entriesOf(planned: DemoHeap, index: number, now: number, airNow: (at: n
     const thin = heap.thinAt !== undefined && Math.abs(hour - heap.thinAt) < 0.01;
     const slip = heap.slipAt !== undefined && Math.abs(hour - heap.slipAt) < 0.01;
     const readings = POINTS.slice(0, thin ? 2 : 5).map((p, i) => {
-      const value = Math.round((core - p.below * (heap.model!.spreadK ?? 6) * heat + (random() - 0.5) * 1.2) * 10) / 10;
+      const value = Math.round((core - p.below * (heap.model!.spreadK ?? 5) * heat + (random() - 0.5) * 1.2) * 10) / 10;
       const at = isoOf(Math.round(time / 1000) * 1000 - (4 - i) * 70_000);
       return { id: `${id}.${p.id}`, at, point: p.id, probe: 'T2', value: slip && i === 3 ? Math.round((value - 25) * 10) / 10 : value, unit: 'C', round: id, truth: value };
     });

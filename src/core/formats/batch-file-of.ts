@@ -47,7 +47,7 @@ export function batchFileOf(state: BatchState, site: SiteHead, siteState: SiteSt
     site: brought ? { ...extraOf(brought.extra, 'site'), name: brought.siteName, timeZone: brought.timeZone, ...(brought.unit ? { unit: brought.unit } : {}) } : { name: site.name, timeZone: site.timeZone, unit: site.unit },
     batch: {
       ...extraOf(brought?.extra, 'batch'),
-      code: opened.code, method: opened.method, builtAt: isoOf(builtAt),
+      code: opened.code, method: opened.method, builtAt: state.builtAs ?? isoOf(builtAt),
       ...(opened.name === undefined ? {} : { name: opened.name }),
       ...(opened.shape === undefined ? {} : { shape: opened.shape }),
       ...(opened.coreDepthM === undefined ? {} : { coreDepthM: opened.coreDepthM }),

@@ -39,7 +39,7 @@ export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
   }
   return [
     opened,
-    { ...base, id: to.newId(), at: builtAt, kind: 'built', data: {} },
+    { ...base, id: to.newId(), at: builtAt, kind: 'built', data: { as: batch.builtAt } },
     ...rounds,
     ...file.events.map((event) => entryOfEvent(event, { ...base, id: to.newId() })),
   ];

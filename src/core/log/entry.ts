@@ -25,7 +25,7 @@ export const ENTRY_DATA = {
     brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
   }),
   /** The last raw load went in: the clock starts at the entry's time. */
-  built: z.looseObject({}),
+  built: z.looseObject({ /** The time as a file wrote it. */ as: z.string().optional() }),
   /** Readings of one walk round the heap, or a block of them brought in from a file. */
   round: z.looseObject({ source: z.enum(['hand', 'file']), readings: z.array(ReadingSchema).min(1), words: Words.optional() }),
   turn: z.looseObject({ full: z.boolean(), rim: z.enum(RIMS).optional(), words: Words.optional(), ...origin }),

@@ -14,6 +14,8 @@ export type BatchState = {
   readonly openedAt: Instant;
   /** When the last raw load went in; null while it is building. */
   readonly builtAt: Instant | null;
+  /** The same as a file that was brought in wrote it. */
+  readonly builtAs: string | null;
   readonly readings: readonly LoggedReading[];
   readonly events: readonly LoggedEvent[];
   /** Entry id → the correction that struck it. */
@@ -41,9 +43,10 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
   const corrections = entries.filter((e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction');
   for (const c of corrections) if (c.data.reading === undefined) struck.set(c.data.target, c);
   const live = entries.filter((e) => !struck.has(e.id));
+  const built = live.findLast((e): e is Extract<Entry, { kind: 'built' }> => e.kind === 'built');
   return {
     id: opened.id, opened: opened.data, openedAt: opened.at,
-    builtAt: live.findLast((e) => e.kind === 'built')?.at ?? null,
+    builtAt: built?.at ?? null, builtAs: built?.data.as ?? null,
     readings: readingsOf(entries, corrections, struck),
     events: entries.filter(isEvent), struck, entries,
   };

@@ -54,7 +54,15 @@ function localClockMs(format: Intl.DateTimeFormat, at: Instant): number {
 export function zoneOf(name: string): Zone {
   const format = formatterOf(name);
   const dayNumber = (at: Instant): number => Math.floor(localClockMs(format, at) / MS.day);
-  return { name, dayNumber, startOfDay: (day) => firstInstantOf(dayNumber, day) };
+  const offsetAt = (at: Instant): number => localClockMs(format, at) - at;
+  return {
+    name, dayNumber,
+    startOfDay(day) {
+      // Where the clock is the same a day before and a day after, midnight is where it is expected.
+      const near = [day * MS.day - 26 * MS.hour, day * MS.day + 26 * MS.hour].map(offsetAt);
+      return near[0] === near[1] ? day * MS.day - near[0]! : firstInstantOf(dayNumber, day);
+    },
+  };
 }
 
 /**

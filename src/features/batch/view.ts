@@ -54,7 +54,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
   const { prepared, accounts } = reckoning;
   const lead = accounts[0];
   const floorC = lead?.rule.requirement.floorC ?? 55;
-  const { evidence, corrector, rounds } = prepared;
+  const { evidence, rounds } = prepared;
   const label = (id: string): string => evidence.points.find((p) => p.id === id)?.label?.split(' ')[0] ?? id;
   const from = Math.min(evidence.builtAt, rounds[0]?.time ?? now) - 8 * MS.hour;
   const proofs = accounts.flatMap(({ account: { verdict: v } }) => (v.earliestProofAt !== null && v.status === 'running' ? [v.earliestProofAt] : []));
@@ -164,7 +164,7 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
 
 /** The readings of each round as a table, newest first: what stands behind the picture. */
 export function tableView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
-  const { evidence, corrector, rounds } = prepared;
+  const { evidence, rounds } = prepared;
   const points = evidence.points.slice(0, 12);
   return {
     points: points.map((p) => p.label ?? p.id),

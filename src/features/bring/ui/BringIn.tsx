@@ -8,6 +8,7 @@ import { guessShape, type CsvOptions } from '@/core/formats/csv-readings';
 import { whenText } from '@/core/quantity/format';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
+import { remember } from '@/ui/remember';
 import { Mark } from '@/charts/marks';
 import type { BringResult, BringTask } from '@/workers/bring.worker';
 
@@ -89,7 +90,7 @@ export function BringIn(p: Props) {
       .catch(() => ({ ok: false, problems: [{ path: '(form)', message: 'The hub does not answer. Nothing of the file was kept; try again.' }] }));
     setSending(false);
     if (!answer.ok) { setRefused(answer.problems ?? []); return; }
-    document.cookie = `zh_by=${encodeURIComponent(by)}; path=/; max-age=31536000; samesite=lax`;
+    remember('zh_by', by);
     router.push(`/batch/${openedId}`);
     router.refresh();
   };

@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { M3_PER_YD3 } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
+import { remember } from '@/ui/remember';
 import { logEntry } from '../server/actions';
 import { KeepBar } from './parts';
 import { useEntry, type HeapRef } from './useEntry';
@@ -41,7 +42,7 @@ export function OpenForm({ site, proposed, codes, places, rules, volumeUnit }: {
       const built = await logEntry({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }).catch(lost);
       if (!built.ok) { entry.setProblems(built.problems); return; }
     }
-    document.cookie = `zh_by=${encodeURIComponent(entry.by)}; path=/; max-age=31536000; samesite=lax`;
+    remember('zh_by', entry.by);
     router.push(`/batch/${entry.id}`);
     router.refresh();
   };

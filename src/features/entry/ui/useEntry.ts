@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState, useTransition } from 'react';
 import { v7 } from 'uuid';
 import type { EntryKind } from '@/core/log/entry';
+import { remember } from '@/ui/remember';
 import type { EntryForm } from '../input';
 import { logEntry, previewEntry } from '../server/actions';
 import type { Effect } from '../view';
@@ -10,7 +11,6 @@ import type { Effect } from '../view';
 /** The heap and the device that a form speaks for. */
 export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F' };
 
-const rememberName = (by: string): void => { document.cookie = `zh_by=${encodeURIComponent(by)}; path=/; max-age=31536000; samesite=lax`; };
 const NO_ANSWER = { path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' };
 
 /** Keeps one entry's id until it is acknowledged, so that a second tap or a lost answer writes it once. */
@@ -25,7 +25,7 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   const save = (data: object): void => start(async () => {
     const answer = await logEntry(form(data)).catch(() => ({ ok: false as const, problems: [NO_ANSWER] }));
     if (!answer.ok) { setProblems(answer.problems); return; }
-    rememberName(by);
+    remember('zh_by', by);
     setProblems([]);
     setId(v7());
     onDone();

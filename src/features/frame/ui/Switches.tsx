@@ -1,15 +1,13 @@
 'use client';
 import { ToggleGroup } from 'radix-ui';
 import { useRouter } from 'next/navigation';
-
-const YEAR_S = 31_536_000;
-export const keep = (name: string, value: string): void => { document.cookie = `${name}=${encodeURIComponent(value)}; path=/; max-age=${YEAR_S}; samesite=lax`; };
+import { remember } from '@/ui/remember';
 
 type Option = { readonly value: string; readonly label: string };
 
-function Switch({ label, cookie, value, options, onChange }: { label: string; cookie: string; value: string; options: readonly Option[]; onChange?: (v: string) => void }) {
+function Switch({ label, cookie, value, options, onChange }: { label: string; cookie: 'zh_unit' | 'zh_volume' | 'zh_light'; value: string; options: readonly Option[]; onChange?: (v: string) => void }) {
   const router = useRouter();
-  const choose = (next: string): void => { if (!next) return; keep(cookie, next); onChange?.(next); router.refresh(); };
+  const choose = (next: string): void => { if (!next) return; remember(cookie, next); onChange?.(next); router.refresh(); };
   return (
     <ToggleGroup.Root type="single" value={value} onValueChange={choose} aria-label={label} className="flex border border-soil-dim rounded-[3px]">
       {options.map((o) => (

@@ -1,0 +1,58 @@
+import { celsiusToFahrenheit, fahrenheitToCelsius, M3_PER_YD3 } from './units';
+import { durationText, missingText, spanText, tempBeside, tempText, volumeText, whenText } from './format';
+import { isoOf, parseInstant } from './instant';
+import { instantsOfLocal, isTimeZone } from './calendar';
+
+describe('instants', () => {
+  test.each([
+    ['2026-05-01T07:30Z', Date.UTC(2026, 4, 1, 7, 30)], ['2026-05-01T07:30:15+02:00', Date.UTC(2026, 4, 1, 5, 30, 15)],
+    ['2026-05-01T07:30:15.5-09:30', Date.UTC(2026, 4, 1, 17, 0, 15, 500)], ['2026-05-01T00:00:00.123999Z', Date.UTC(2026, 4, 1) + 123],
+  ])('%s', (text, at) => expect(parseInstant(text)).toBe(at));
+  test.each(['2026-02-30T00:00Z', '2026-05-01', '2026-05-01T24:00Z', '2026-05-01T07:30', '2026-05-01 07:30Z', '2026-05-01T07:60Z', '2026-05-01T07:30+24:00', 'now', '2026-13-01T00:00Z'])('refuses %s', (text) => expect(parseInstant(text)).toBeNull());
+  test('the first years are themselves, not the 1900s', () => expect(isoOf(parseInstant('0050-01-01T00:00Z')!)).toBe('0050-01-01T00:00:00.000Z'));
+});
+
+describe('units', () => {
+  // Definition of the Fahrenheit scale (common practice): 32 °F is 0 °C, 212 °F is 100 °C.
+  test('the rules’ figures: 131 °F is 55 °C exactly, 170 °F is 76.67 °C', () => {
+    expect(fahrenheitToCelsius(131)).toBe(55);
+    expect(fahrenheitToCelsius(170)).toBeCloseTo(76.6667, 4);
+    expect(celsiusToFahrenheit(54.4)).toBeCloseTo(129.92, 10);
+  });
+  test('a cubic yard is 0.765 m³ (handbook, section 3)', () => expect(M3_PER_YD3).toBeCloseTo(0.765, 3));
+});
+
+describe('words for quantities', () => {
+  test('credit is rounded down, what is missing up', () => {
+    expect(durationText(282.99)).toBe('11 d 18 h');
+    expect(missingText(77.01)).toBe('3 d 6 h');
+    expect(missingText(0.2)).toBe('12 min');
+    expect(durationText(0)).toBe('0 h');
+    expect(spanText(360)).toBe('15 days');
+  });
+  test('a reading under a limit is never shown as reaching it', () => {
+    expect(tempBeside(54.7, 55, 'C')).toBe('54.7 °C');
+    expect(tempBeside(54.97, 55, 'C')).toBe('54.97 °C');
+    expect(tempBeside(57.2, 55, 'C')).toBe('57 °C');
+    expect(tempBeside(54.9, 55, 'F')).toBe('130.8 °F');
+  });
+  test('units', () => {
+    expect(tempText(55, 'F')).toBe('131 °F');
+    expect(tempText(-0.2, 'C')).toBe('0 °C');
+    expect(volumeText(0.76455486, 'yd3')).toBe('1.0 yd³');
+    expect(whenText('Asia/Kolkata', Date.UTC(2026, 4, 1, 20, 0), Date.UTC(2026, 4, 2))).toBe('Sat 2 May 01:30');
+  });
+});
+
+describe('clock times typed by people', () => {
+  test('the hour that is skipped has no instant, the one that is repeated two', () => {
+    expect(instantsOfLocal('Europe/London', '2026-03-29T01:30')).toEqual([]);
+    expect(instantsOfLocal('Europe/London', '2026-10-25T01:30').map(isoOf)).toEqual(['2026-10-25T00:30:00.000Z', '2026-10-25T01:30:00.000Z']);
+    expect(instantsOfLocal('Asia/Kathmandu', '2026-05-01T05:45').map(isoOf)).toEqual(['2026-05-01T00:00:00.000Z']);
+    expect(instantsOfLocal('UTC', 'rubbish')).toEqual([]);
+  });
+  test('zones', () => {
+    expect(['Europe/Berlin', 'UTC', 'America/New_York'].map(isTimeZone)).toEqual([true, true, true]);
+    expect(['+02:00', '', 'Mars/Olympus'].map(isTimeZone)).toEqual([false, false, false]);
+  });
+});
