@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { isSupported } from '@/core/evidence/rule';
 import { RULE_LIBRARY } from '@/core/rules/library';
-import { FIVE_PLACES, proposal } from '@/features/entry/proposal';
+import { FIVE_PLACES, proposal, usualRules } from '@/features/entry/proposal';
 import { OpenForm } from '@/features/entry/ui/OpenForm';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
@@ -16,7 +16,7 @@ export default async function OpenPage() {
   const rules = RULE_LIBRARY.filter(isSupported).map((r) => ({ id: r.id, title: r.title, methods: r.methods, source: [r.jurisdiction, r.document, r.section].filter(Boolean).join(', ') }));
   return (
     <FrameFor s={s} place="Open a heap">
-      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} places={FIVE_PLACES} rules={rules} volumeUnit={s.prefs.volume} />
+      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} places={FIVE_PLACES} rules={rules} usual={usualRules(s.board)} volumeUnit={s.prefs.volume} />
     </FrameFor>
   );
 }

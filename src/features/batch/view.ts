@@ -164,7 +164,7 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
 
 /** The readings of each round as a table, newest first: what stands behind the picture. */
 export function tableView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
-  const { evidence, rounds } = prepared;
+  const { evidence, corrector, rounds } = prepared;
   const points = evidence.points.slice(0, 12);
   return {
     points: points.map((p) => p.label ?? p.id),

@@ -15,7 +15,7 @@ export type RuleOffer = { readonly id: string; readonly title: string; readonly 
 type Place = { readonly id: string; readonly label: string; readonly zone: string };
 
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
-export function OpenForm({ site, proposed, codes, places, rules, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; volumeUnit: 'm3' | 'yd3' }) {
+export function OpenForm({ site, proposed, codes, places, rules, usual, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; usual: readonly string[]; volumeUnit: 'm3' | 'yd3' }) {
   const router = useRouter();
   const [code, setCode] = useState(proposed.code);
   const [name, setName] = useState(proposed.name);
@@ -26,8 +26,8 @@ export function OpenForm({ site, proposed, codes, places, rules, volumeUnit }: {
   const [builtAt, setBuiltAt] = useState(site.nowLocal);
   const [builtId] = useState(() => v7());
   const offered = rules.filter((r) => method !== '' && r.methods.includes(method));
-  const [unwanted, setUnwanted] = useState<ReadonlySet<string>>(new Set());
-  const chosen = offered.filter((r) => !unwanted.has(r.id));
+  const [wanted, setWanted] = useState<ReadonlySet<string>>(new Set(usual));
+  const chosen = offered.filter((r) => wanted.has(r.id));
   const entry = useEntry('opened', site, () => undefined);
   const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * (volumeUnit === 'yd3' ? M3_PER_YD3 : 1);
   const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
@@ -60,7 +60,7 @@ export function OpenForm({ site, proposed, codes, places, rules, volumeUnit }: {
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}
       <fieldset><legend className="label">Rules to prove</legend>
         {offered.map((r) => (
-          <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5" checked={!unwanted.has(r.id)} onChange={(e) => setUnwanted((u) => { const n = new Set(u); if (e.target.checked) n.delete(r.id); else n.add(r.id); return n; })} />
+          <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5" checked={wanted.has(r.id)} onChange={(e) => setWanted((w) => { const n = new Set(w); if (e.target.checked) n.add(r.id); else n.delete(r.id); return n; })} />
             <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}</span></span></label>
         ))}
         {chosen.length === 0 && <p role="alert" className="font-semibold">Choose one rule at least.</p>}

@@ -34,7 +34,7 @@ export function Frame({ site, place, sky, right, prefs, wholeOnPhone = false, ch
         <div className="relative self-center py-1 max-sm:hidden"><Switches {...prefs} /></div>
       </nav>
       <main id="main" className="flex-1 flex flex-col">{children}</main>
-      {!wholeOnPhone && <div className="sm:hidden bg-soil px-4 py-3"><Switches {...prefs} /></div>}
+      {!wholeOnPhone && <footer className="sm:hidden bg-soil px-4 py-3"><Switches {...prefs} /></footer>}
     </div>
   );
 }

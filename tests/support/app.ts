@@ -1,0 +1,99 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import fs from 'node:fs';
+import net from 'node:net';
+import path from 'node:path';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import { freshDatabase } from './database';
+
+const ROOT = path.resolve(__dirname, '../..');
+const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run', '--no-default-browser-check', '--disable-background-networking',
+  '--disable-component-update', '--disable-sync', '--disable-default-apps', '--disable-extensions', '--metrics-recording-only', '--mute-audio', '--hide-scrollbars', '--force-color-profile=srgb'];
+
+const freePort = (): Promise<number> => new Promise((resolve) => {
+  const server = net.createServer().listen(0, '127.0.0.1', () => { const { port } = server.address() as net.AddressInfo; server.close(() => resolve(port)); });
+});
+const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+
+export type App = Awaited<ReturnType<typeof startApp>>;
+
+/** The production build on a database of its own, and a browser. */
+export async function startApp() {
+  const database = await freshDatabase();
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  let server: ChildProcess;
+  const start = async (): Promise<void> => {
+    server = spawn(process.execPath, ['.next/standalone/server.js'], { cwd: ROOT, stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production', PORT: String(port), HOSTNAME: '127.0.0.1', DATABASE_URL: database.appUrl } });
+    for (let i = 0; i < 150; i += 1) { if (await fetch(`${base}/api/health`).then((r) => r.ok, () => false)) return; await sleep(100); }
+    throw new Error('the application did not answer within 15 s');
+  };
+  const gone = (): Promise<void> => new Promise((resolve) => { if (server.exitCode !== null || server.signalCode !== null) resolve(); else server.once('exit', () => resolve()); });
+  await start();
+  const browser: Browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: CHROMIUM_FLAGS });
+  return {
+    database, base, browser, start,
+    kill: async (): Promise<void> => { server.kill('SIGKILL'); await gone(); },
+    /** A page that remembers where it fetched from and what went wrong on it. */
+    async page(size: { width: number; height: number; phone?: boolean } = { width: 1280, height: 800 }) {
+      const context = await browser.createBrowserContext();
+      const page = await context.newPage();
+      await page.setViewport({ width: size.width, height: size.height, hasTouch: size.phone ?? false, isMobile: size.phone ?? false });
+      const hosts = new Set<string>();
+      const errors: string[] = [];
+      page.on('request', (r) => { const u = new URL(r.url()); if (u.protocol.startsWith('http')) hosts.add(u.host); });
+      page.on('pageerror', (e) => errors.push((e as Error).message));
+      page.on('console', (m) => { if (m.type() === 'error') errors.push(m.text()); });
+      return { page, hosts, errors, close: () => context.close() };
+    },
+    async stop(): Promise<void> { await browser.close(); server.kill('SIGTERM'); for (let i = 0; i < 50 && server.exitCode === null && server.signalCode === null; i += 1) await sleep(100); server.kill('SIGKILL'); await database.drop(); },
+  };
+}
+
+export const open = async (page: Page, url: string): Promise<void> => { await page.goto(url, { waitUntil: 'load' }); await page.waitForSelector('main'); };
+/** Clicks what a person would: the visible button or link with these words. */
+export async function press(page: Page, words: string): Promise<void> {
+  const handle = await page.waitForSelector(`::-p-xpath(//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), "${words}")])`, { visible: true });
+  await handle!.click();
+}
+/** The visible field with this label. */
+async function fieldOf(page: Page, label: string): Promise<ElementHandle<HTMLInputElement>> {
+  const handle = await page.waitForFunction((wanted: string) => [...document.querySelectorAll<HTMLInputElement>('input, textarea')].find((el) =>
+    el.getClientRects().length > 0 && (el.getAttribute('aria-label') ?? el.labels?.[0]?.innerText ?? '').trim() === wanted), {}, label);
+  return handle as ElementHandle<HTMLInputElement>;
+}
+/** Types into the field with this label. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  const handle = await fieldOf(page, label);
+  await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
+  await handle.click({ count: 3 });
+  await handle.type(text);
+}
+/** Sets a date and time field, which a browser does not take letter by letter. */
+export async function setTime(page: Page, label: string, local: string): Promise<void> {
+  const handle = await fieldOf(page, label);
+  await handle.evaluate((el, value) => {
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(el, value);
+    el.dispatchEvent(new Event('input', { bubbles: true }));
+  }, local);
+}
+export const valueOf = async (page: Page, label: string): Promise<string> => (await fieldOf(page, label)).evaluate((el) => el.value);
+export const textOf = (page: Page, selector: string): Promise<string> => page.$eval(selector, (el) => (el as HTMLElement).innerText);
+/** Waits until an element's text matches, and gives it; else says what stood there. */
+export async function waitText(page: Page, selector: string, pattern: RegExp): Promise<string> {
+  for (let i = 0; i < 100; i += 1) {
+    const text = await textOf(page, selector).catch(() => '');
+    if (pattern.test(text)) return text;
+    await sleep(100);
+  }
+  throw new Error(`${selector} never showed ${pattern}; it shows: ${(await textOf(page, selector).catch(() => '(not there)')).slice(0, 600)}`);
+}
+
+const AXE = fs.readFileSync(path.join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8');
+/** Violations that an axe run finds, each as its rule and the first place. */
+export async function axe(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  return page.evaluate(async () => {
+    const run = (window as unknown as { axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> } }).axe.run;
+    return (await run()).violations.map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} — ${v.nodes[0]!.failureSummary ?? ''} (${v.nodes.length})`);
+  });
+}
