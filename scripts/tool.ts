@@ -1,4 +1,5 @@
 import { layUpDemo } from '../demo/lay-up';
+import { batchFileJsonSchema } from '@/core/formats/batch-file';
 import { connect } from '@/db/client';
 import { migrate } from '@/db/migrate';
 import { logRepo } from '@/db/repositories/log';
@@ -28,6 +29,10 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       }
       await layUpDemo(db, now());
     });
+  },
+  /** The JSON Schema of the batch file, for docs/. */
+  async schema() {
+    console.log(JSON.stringify(batchFileJsonSchema(), null, 2));
   },
   async rebuild() {
     await withDb(async (db) => {

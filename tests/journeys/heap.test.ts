@@ -246,6 +246,19 @@ describe('the demo', () => {
     await close();
   }, 60_000);
 
+  test('what an addition costs is said before anybody has typed a name', async () => {
+    const { page, close } = await app.page();
+    await open(page, app.base);
+    await press(page, 'Egret');
+    await waitText(page, 'h1', /Egret/);
+    await press(page, 'Added');
+    await press(page, 'Raw, or I don’t know');
+    await waitText(page, '[data-testid=effects]', /This costs credit:[^]*Fifteen days at 55 °C, five turnings: 1[0-9] d \d+ h would be lost[^]*proof is lost/);
+    await press(page, 'Log it, and start the clock again');
+    await waitText(page, '[role=dialog]', /Say who did it/);
+    await close();
+  }, 60_000);
+
   test('a value that cannot be is asked about, and kept as it was typed', async () => {
     const { page, close } = await app.page();
     await open(page, app.base);

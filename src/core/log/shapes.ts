@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import type { Requirement } from '../evidence/rule';
 import { METHODS, MOISTURE_STATES, POINT_ZONES } from '../evidence/types';
-import { parseInstant } from '../quantity/instant';
+import { parseInstant, STAMP } from '../quantity/instant';
 import { PROBLEM } from '../words/problem';
 
 /** Shapes that the log and the batch file share (contract, section 1). Loose: what is not named here is kept. */
 
-export const Time = z.string().refine((text) => parseInstant(text) !== null, PROBLEM.noTime).meta({ format: 'date-time' });
+export const Time = z.string().refine((text) => parseInstant(text) !== null, PROBLEM.noTime).meta({ pattern: STAMP.source });
 export const Unit = z.enum(['C', 'F']);
 const Id = z.string();
 

@@ -7,7 +7,8 @@ export const MS = { second: 1_000, minute: 60_000, hour: 3_600_000, day: 86_400_
 export const hoursToMs = (hours: number): number => Math.round(hours * MS.hour);
 export const minutesToMs = (minutes: number): number => Math.round(minutes * MS.minute);
 
-const STAMP =
+/** The form of a time in a batch file. */
+export const STAMP =
   /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})(?::(\d{2})(?:\.(\d+))?)?(?:Z|([+-])(\d{2}):(\d{2}))$/;
 
 /**

@@ -12,6 +12,7 @@ import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
 import { effectsOf, type Effect } from '../view';
 
+export type Preview = { readonly effects: readonly Effect[] | null; readonly problems: readonly Problem[] };
 export type LogAnswer = { readonly ok: true; readonly already: boolean } | { readonly ok: false; readonly problems: readonly Problem[] };
 const problem = (path: string, message: string): LogAnswer => ({ ok: false, problems: [{ path, message }] });
 
@@ -54,12 +55,15 @@ async function misplaced(entry: NewEntry): Promise<LogAnswer | null> {
   return null;
 }
 
-/** What an entry would do to each verdict, reckoned and not kept. */
-export async function previewEntry(form: EntryForm): Promise<{ effects: readonly Effect[]; problems: readonly Problem[] }> {
+/**
+ * What an entry would do to each verdict, reckoned and not kept; who writes it does not matter here.
+ * Null effects: it cannot be said, for the reasons beside. Empty: no clock is running.
+ */
+export async function previewEntry(form: EntryForm): Promise<Preview> {
   const site = await requireSite();
   const at = now();
-  const parsed = parseEntryForm(form, site.timeZone, at);
-  if (!parsed.ok) return { effects: [], problems: parsed.problems };
+  const parsed = parseEntryForm({ ...form, by: form.by.trim() || '?' }, site.timeZone, at);
+  if (!parsed.ok) return { effects: null, problems: parsed.problems };
   const { entry } = parsed;
   if (entry.batch === null) return { effects: [], problems: [] };
   const [entries, siteEntries] = await Promise.all([logRepo(theDb()).ofBatch(entry.batch), logRepo(theDb()).ofSite(site.id)]);

@@ -50,7 +50,7 @@ export function RoundForm({ heap, places, probes, minPoints }: { heap: HeapRef; 
     source: 'hand',
     readings: filled.map((p) => ({ id: `${entry.id}.${p.id}`, point: p.id, value: numberOf(kept[p.id]!.text), unit: heap.unit, round: entry.id, ...(probe ? { probe } : {}), ...(entry.at === null ? { at: new Date(kept[p.id]!.at).toISOString() } : {}) })),
   } : null;
-  const effects = usePreview(entry, data);
+  const preview = usePreview(entry, data);
   const coldest = filled.filter((p) => isNumber(kept[p.id]!.text)).reduce<{ label: string; value: number } | null>((a, p) => { const v = numberOf(kept[p.id]!.text); return a === null || v < a.value ? { label: p.label, value: v } : a; }, null);
   const next = (): void => { if (at < places.length - 1) setAt(at + 1); };
   const other = isNumber(text) ? (heap.unit === 'C' ? `${celsiusToFahrenheit(numberOf(text)).toFixed(0)} °F` : `${toCelsius(numberOf(text), 'F').toFixed(1)} °C`) : '';
@@ -96,7 +96,7 @@ export function RoundForm({ heap, places, probes, minPoints }: { heap: HeapRef; 
         <h2>What this round will do</h2>
         {coldest ? <p className="text-[17px] leading-[1.32] flex items-start gap-2"><span className="inline-block size-4 mt-1 border border-ink rounded-plate flex-none" style={{ background: ember(toCelsius(coldest.value, heap.unit)) }} aria-hidden="true" /><span><b>{coldest.value} °{heap.unit} at {coldest.label}</b> is the coldest so far, and the coldest decides.</span></p> : <p className="q">Nothing read yet.</p>}
         {filled.length > 0 && filled.length < minPoints && <p className="font-semibold">{filled.length} of {minPoints} places: a thin round. It can show that the heap is cold, but earns nothing.</p>}
-        {data && <Effects effects={effects} />}
+        {data && <Effects preview={preview} />}
         {doubts.map((d) => <div key={d.place.id} role="alert" className="border-[1.6px] border-ink bg-marker px-3 py-2"><b>{d.place.label}:</b> {d.text}</div>)}
         {doubts.length > 0 && doubts.every((d) => !d.hard) && <label className="flex items-center gap-3 min-h-[48px] font-semibold"><input type="checkbox" className="size-6" checked={sure} onChange={(e) => setSure(e.target.checked)} />It is what the thermometer said</label>}
         {probes.length > 0 && <div><label className="label" htmlFor="probe">Thermometer</label><select id="probe" className="field" value={probe} onChange={(e) => setProbe(e.target.value)}><option value="">Not noted</option>{probes.map((p) => <option key={p} value={p}>{p}</option>)}</select></div>}

@@ -33,14 +33,14 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const amount = litres.trim() === '' ? undefined : Number(litres.replace(',', '.'));
   const problem = amount !== undefined && !(amount >= 0) ? 'Type litres as a number, or leave it empty.' : undefined;
   const data = clean === '' ? null : { clean: clean === 'clean', ...(amount === undefined ? {} : { litres: amount }) };
-  const effects = usePreview(entry, problem ? null : data);
+  const preview = usePreview(entry, problem ? null : data);
   return (
     <>
       <Choices label="What water?" value={clean} onChange={setClean} options={[{ value: 'clean', label: 'Clean', hint: 'tap, rain butt with a lid' }, { value: 'unclean', label: 'Not clean, or I don’t know', hint: 'pond, leachate, rinsings' }]} />
       <Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={problem} hint="Leave empty if you did not measure it" />
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
-      {data && <Effects effects={effects} />}
+      {data && <Effects preview={preview} />}
       <KeepBar entry={entry} label="Keep this watering" ready={data !== null && !problem} onKeep={() => data && entry.save(data)} />
     </>
   );
@@ -52,8 +52,8 @@ export function AddForm({ heap, onDone }: FormProps) {
   const [seeds, setSeeds] = useState<'yes' | 'no' | 'unknown' | ''>('');
   const [what, setWhat] = useState('');
   const data = raw === '' ? null : { raw: raw === 'raw', ...(seeds === '' ? {} : { seeds: seeds !== 'no' }), ...(what.trim() ? { what: what.trim() } : {}) };
-  const effects = usePreview(entry, data);
-  const costs = effects?.some((e) => e.costs) ?? false;
+  const preview = usePreview(entry, data);
+  const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
       <Field label="What went in" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="hen-house litter, six barrows" />
@@ -61,7 +61,7 @@ export function AddForm({ heap, onDone }: FormProps) {
       <Choices label="Live seeds in it?" value={seeds} onChange={setSeeds} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
       <WhenAndWho entry={entry} heap={heap} />
       {raw === 'raw' && <p className="caution">{CAUTION.raw}</p>}
-      {data && <Effects effects={effects} />}
+      {data && <Effects preview={preview} />}
       <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this addition'} ready={data !== null} onKeep={() => data && entry.save(data)} />
     </>
   );
@@ -131,7 +131,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings }: FormProp
   const problem = how === 'value' && value !== '' && !Number.isFinite(number) ? 'Type the temperature as a number.' : undefined;
   const ready = reason.trim().length >= 3 && (how === 'strike' || (value !== '' && !problem));
   const data = ready ? { target: entryId, ...(reading ? { reading } : {}), ...(how === 'value' ? { value: number, unit: heap.unit } : {}), reason: reason.trim() } : null;
-  const effects = usePreview(entry, data);
+  const preview = usePreview(entry, data);
   return (
     <>
       <p className="hint">{title}</p>
@@ -145,7 +145,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings }: FormProp
       {how === 'value' && reading !== '' && <Field label="Right value" unit={`°${heap.unit}`} inputMode="decimal" value={value} onChange={(e) => setValue(e.target.value)} problem={problem} />}
       <Field label="Why" value={reason} onChange={(e) => setReason(e.target.value)} maxLength={500} hint="A few words; they stand in the log beside both values" />
       <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} />
-      {data && <Effects effects={effects} />}
+      {data && <Effects preview={preview} />}
       <KeepBar entry={entry} label={how === 'strike' ? 'Strike it out' : 'Correct it'} ready={ready} onKeep={() => data && entry.save(data)} />
     </>
   );

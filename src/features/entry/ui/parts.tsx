@@ -1,6 +1,6 @@
 'use client';
 import { Field, Problems } from '@/ui/Field';
-import type { Effect } from '../view';
+import type { Preview } from '../server/actions';
 import type { EntryHandle, HeapRef } from './useEntry';
 
 /** When it happened and who did it: this moment and the person on this device, unless said otherwise. */
@@ -14,8 +14,10 @@ export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef 
 }
 
 /** What it will do to each rule, said before it is kept. */
-export function Effects({ effects }: { effects: readonly Effect[] | null }) {
-  if (effects === null) return <p className="hint" aria-live="polite">Working out what it does to each rule…</p>;
+export function Effects({ preview }: { preview: Preview | null }) {
+  if (preview?.effects === null) return <p className="hint" aria-live="polite">{preview.problems.map((p) => p.message).join(' ')}</p>;
+  const effects = preview?.effects;
+  if (effects === undefined) return <p className="hint" aria-live="polite">Working out what it does to each rule…</p>;
   if (effects.length === 0) return <p className="hint" aria-live="polite">No clock is running yet, so it changes no verdict.</p>;
   const costs = effects.some((e) => e.costs);
   return (

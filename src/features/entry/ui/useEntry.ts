@@ -5,8 +5,7 @@ import { v7 } from 'uuid';
 import type { EntryKind } from '@/core/log/entry';
 import { remember } from '@/ui/remember';
 import type { EntryForm } from '../input';
-import { logEntry, previewEntry } from '../server/actions';
-import type { Effect } from '../view';
+import { logEntry, previewEntry, type Preview } from '../server/actions';
 
 /** The heap and the device that a form speaks for. */
 export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F' };
@@ -37,18 +36,20 @@ export type EntryHandle = ReturnType<typeof useEntry>;
 
 const PAUSE_MS = 250;
 
+const CANNOT_SAY: Preview = { effects: null, problems: [{ path: '(form)', message: 'The hub does not answer, so what it does to each rule cannot be said now.' }] };
+
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */
-export function usePreview(entry: EntryHandle, data: object | null): readonly Effect[] | null {
-  const [effects, setEffects] = useState<readonly Effect[] | null>(null);
+export function usePreview(entry: EntryHandle, data: object | null): Preview | null {
+  const [preview, setPreview] = useState<Preview | null>(null);
   const text = data === null ? null : JSON.stringify(data);
   const { form } = entry;
   useEffect(() => {
     let current = true;
     const timer = setTimeout(() => {
-      if (text === null) { setEffects(null); return; }
-      previewEntry(form(JSON.parse(text) as object)).then((p) => { if (current) setEffects(p.effects); }, () => { if (current) setEffects(null); });
+      if (text === null) { setPreview(null); return; }
+      previewEntry(form(JSON.parse(text) as object)).then((p) => { if (current) setPreview(p); }, () => { if (current) setPreview(CANNOT_SAY); });
     }, PAUSE_MS);
     return () => { current = false; clearTimeout(timer); };
   }, [text, form]);
-  return effects;
+  return preview;
 }

@@ -1,0 +1,15 @@
+#!/usr/bin/env bash
+# All benchmarks in one run: bench/run.sh. Wants a built application (./zealous demo has built it) and a private cluster (it starts one).
+set -euo pipefail
+cd "$(dirname "$0")/.."
+scripts/pg.sh start
+BENCH_ADMIN_URL="$(scripts/pg.sh admin-url postgres)"; export BENCH_ADMIN_URL
+for name in verify site; do node_modules/.bin/esbuild "bench/$name.ts" --bundle --platform=node --format=esm --packages=external --outfile=".data/bench-$name.mjs" --log-level=warning; done
+echo "verify of half a million readings"; node --expose-gc .data/bench-verify.mjs
+echo "30 batches of 500 rounds"; BENCH_KEEP=1 node .data/bench-site.mjs | tee .data/bench.log
+db="$(sed -n 's/^kept as //p' .data/bench.log)"
+DATABASE_URL="$(scripts/pg.sh admin-url "$db")" PORT=4999 HOSTNAME=127.0.0.1 NODE_ENV=production node .next/standalone/server.js >/dev/null 2>&1 &
+server=$!; trap 'kill "$server"; sleep 1; scripts/pg.sh drop "$db"' EXIT
+sleep 3
+echo "the yard's page of the same site, HTML in full"
+node -e 'const t=[];(async()=>{for(let i=0;i<40;i++){const a=performance.now();await(await fetch("http://127.0.0.1:4999/")).text();t.push(performance.now()-a)}t.sort((a,b)=>a-b);console.log(JSON.stringify({medianMs:+t[20].toFixed(1),p95Ms:+t[38].toFixed(1)}))})()'
