@@ -41,7 +41,8 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       const chain = await logRepo(db).checkChain(site.id);
       if (!chain.ok) { console.error(`The log has been changed: entry ${chain.seq} (${chain.id}) does not fit the one before.`); process.exitCode = 1; }
       else console.log(`The log is whole: ${chain.entries} entries.`);
-      console.log(`Folded ${await rebuildSnapshots(db, site, now())} batches anew.`);
+      const folded = await rebuildSnapshots(db, site, now());
+      console.log(`Folded ${folded} ${folded === 1 ? 'batch' : 'batches'} anew.`);
     });
   },
 };

@@ -1,7 +1,7 @@
 import { ember } from './ember';
 import { foldPath, profile, type Frame } from './mound';
 
-export type SectionPoint = { readonly id: string; readonly label: string; readonly c: number; readonly figure: string; readonly depth: number; readonly coldest: boolean };
+export type SectionPoint = { readonly id: string; readonly label: string; /** Null: not read. */ readonly c: number | null; readonly figure: string; readonly depth: number; readonly coldest: boolean };
 
 const FRAME: Frame = { x0: 14, w: 318, base: 150, h: 120, lean: 0.03 };
 
@@ -24,7 +24,7 @@ export function Section({ points, says }: { points: readonly SectionPoint[]; say
         return (
           <g key={p.id}>
             <path d={`M${px} ${py + 6}L${x} ${y}`} stroke="var(--color-sheet)" strokeWidth={3.4} /><path d={`M${px} ${py + 6}L${x} ${y}`} stroke="var(--color-ink)" strokeWidth={1.5} />
-            <circle cx={x} cy={y} r={p.coldest ? 7 : 5} style={{ fill: ember(p.c) }} stroke="var(--color-ink)" strokeWidth={p.coldest ? 2.6 : 1.6} />
+            <circle cx={x} cy={y} r={p.coldest ? 7 : 5} style={{ fill: p.c === null ? 'var(--color-sheet)' : ember(p.c) }} stroke="var(--color-ink)" strokeWidth={p.coldest ? 2.6 : 1.6} />
             <rect x={px - 27} y={py - 12} width={54} height={19} rx={2} fill={p.coldest ? 'var(--color-ink)' : 'var(--color-sheet)'} stroke="var(--color-ink)" strokeWidth={1.1} />
             <text x={px - 22} y={py + 2} fontSize={12.5} fill={p.coldest ? 'var(--color-sheet)' : 'var(--color-ink-2)'}>{p.label}</text>
             <text x={px + 23} y={py + 2.5} textAnchor="end" className="disp" fontSize={14} fontWeight={700} fill={p.coldest ? 'var(--color-sheet)' : 'var(--color-ink)'}>{p.figure}</text>

@@ -47,7 +47,7 @@ test('an empty site is named first, and says what to do', async () => {
 test('open a heap, log a round, a turning, water, an addition, what it is like, and put a slip right', async () => {
   const { page, errors, hosts, close } = await app.page();
   await open(page, `${app.base}/open`);
-  expect(await valueOf(page, 'Code on the flag')).toBe('A');
+  expect(await valueOf(page, 'Code')).toBe('A');
   await press(page, 'Yes, it is closed');
   const built = Math.floor(Date.now() / 60_000) * 60_000 - 50 * H;
   await setTime(page, 'When the last raw load went in', localInput(built));

@@ -25,6 +25,8 @@ export function heapPicture(d: Digest, now: number, unit: TempUnit, volume: Volu
   };
 }
 
-/** Bays in the order that people count them: 2 before 10. */
+const counted = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
+
+/** Bays in the order that people count them: 2 before 10, heaps without a bay last. */
 export const byBay = (a: Digest, b: Digest): number =>
-  (a.bay ?? '~').localeCompare(b.bay ?? '~', 'en', { numeric: true }) || a.code.localeCompare(b.code, 'en', { numeric: true });
+  Number(a.bay === null) - Number(b.bay === null) || counted(a.bay ?? '', b.bay ?? '') || counted(a.code, b.code);

@@ -37,7 +37,7 @@ export function fileOfBrought(brought: Brought): ParsedFile {
   });
 }
 
-export type BroughtVerdict = { readonly id: string; readonly title: string; readonly status: string; readonly word: string; readonly text: string };
+export type BroughtVerdict = { readonly id: string; readonly title: string; readonly source: string; readonly status: string; readonly word: string; readonly text: string };
 /** What a brought-in batch would say, before anything is kept. */
 export type BroughtPreview =
   | { readonly ok: false; readonly problems: readonly Problem[] }
@@ -60,7 +60,7 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPrevie
       const rule = findRule(v.rule, own)!;
       const hold = isSupported(rule) ? rule.requirement : null;
       const text = hold ? plainText(verdictSentence({ ...v, floorC: hold.floorC, consecutive: hold.consecutive, combine: v.policy.combine }, { timeZone: file.site.timeZone, unit, now: asOf })) : '';
-      return { id: v.rule, title: rule.title, status: v.status, word: STATUS_WORD[v.status], text };
+      return { id: v.rule, title: rule.title, source: [rule.jurisdiction, rule.document, rule.section].filter(Boolean).join(', '), status: v.status, word: STATUS_WORD[v.status], text };
     }),
     unsupported: rules.filter((r) => !isSupported(r)).map((r) => r.title),
   };

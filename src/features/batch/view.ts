@@ -7,6 +7,7 @@ import { toCelsius } from '@/core/quantity/units';
 import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText, missingText, soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { hoursToMs, MS } from '@/core/quantity/instant';
+import { deepestOf, depthOf } from '@/core/heap/places';
 import type { BatchState } from '@/core/log/fold';
 import { noteText, type Locale, type Note } from '@/core/words/note';
 import { policyText } from '@/core/words/policy';
@@ -137,9 +138,6 @@ function breaksOf(notes: readonly Note[], { unit }: Locale) {
   });
 }
 
-/** Depth of a place from the surface (0) to the core (1), for the drawing. */
-const ZONE_DEPTH = { core: 1, middle: 0.6, edge: 0.25 } as const;
-
 /** The latest round, place by place. */
 export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
   const round = prepared.rounds.at(-1);
@@ -150,14 +148,14 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
     return values.length === 0 ? [] : [{ p, c: Math.min(...values) }];
   });
   const coldest = latest.reduce((a, b) => (b.c < a.c ? b : a));
-  const deepest = evidence.points.reduce((a, p) => Math.max(a, p.depthM ?? 0), 0);
+  const deepest = deepestOf(evidence.points);
   return {
     when: soonText(timeZone, round.time, now),
     unread: evidence.points.filter((p) => !latest.some((l) => l.p.id === p.id)).map((p) => p.label ?? p.id),
     coldest: `${tempText(coldest.c, unit, 1)} at ${coldest.p.label ?? coldest.p.id}`,
     points: latest.map(({ p, c }) => ({
       id: p.id, label: (p.label ?? p.id).split(' ')[0]!.slice(0, 4), name: p.label ?? p.id, c, figure: tempFigure(c, unit), coldest: p === coldest.p,
-      depth: p.zone ? ZONE_DEPTH[p.zone] : p.depthM && deepest ? p.depthM / deepest : 0.6,
+      depth: depthOf(p, deepest),
     })),
   };
 }

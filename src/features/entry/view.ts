@@ -1,4 +1,4 @@
-import { durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { countText, durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { Entry } from '@/core/log/entry';
@@ -24,7 +24,7 @@ function effect({ rule, account: { verdict: before } }: Judged, after: Judged | 
   if (lost > HOUR_SLACK) return say(`${durationText(lost)} would be lost: ${durationText(v.creditedHours)} remain${v.segmentFrom > before.segmentFrom ? ', and the clock starts again' : ''}.`, true);
   if (v.segmentFrom > before.segmentFrom) return say('the clock starts again; it has nothing to lose yet.', true);
   if (lost < -HOUR_SLACK) return say(`${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`, false);
-  if (v.turningsCounted !== before.turningsCounted) return say(`${v.turningsCounted} turnings count instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
+  if (v.turningsCounted !== before.turningsCounted) return say(`${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
   if (v.status !== before.status) return say(`goes from ‘${STATUS_WORD[before.status].toLowerCase()}’ to ‘${STATUS_WORD[v.status].toLowerCase()}’.`, v.status === 'broken');
   return say('nothing changes.', false);
 }

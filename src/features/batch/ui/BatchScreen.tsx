@@ -3,6 +3,7 @@ import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
 import { Knot } from '@/charts/Knot';
 import { Mark, type MarkName } from '@/charts/marks';
 import { Mound, type MoundProps } from '@/charts/Mound';
+import { DataTable, type ReadingsTable } from './DataTable';
 import { Section, type SectionPoint } from '@/charts/Section';
 
 type Piece = { readonly text: string; readonly strong?: true };
@@ -12,7 +13,7 @@ export type BatchScreenProps = {
   readonly advice: { mark: MarkName; act: string; why: string; caution?: string; urgent: boolean }; readonly age: string | null;
   readonly verdicts: readonly VerdictView[]; readonly chart: HeatChartData | null;
   readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
-  readonly table: { points: readonly string[]; rows: readonly { when: string; value: string; cells: readonly string[] }[]; more: number } | null;
+  readonly table: ReadingsTable | null;
   readonly logBar: ReactNode; readonly log: ReactNode;
 };
 
@@ -87,22 +88,6 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
           <p className="q">{v.policy}</p>
           {v.notes.length > 0 && <ul className="list-disc pl-5 mt-1">{v.notes.slice(-40).map((n, i) => <li key={i}>{n.text}</li>)}</ul>}
         </li>))}</ul>
-    </details>
-  );
-}
-
-function DataTable({ table }: { table: NonNullable<BatchScreenProps['table']> }) {
-  return (
-    <details className="border-t-[1.6px] border-ink pt-2" data-testid="data-table">
-      <summary className="cursor-pointer min-h-[44px] flex items-center"><h2 className="!text-[16px]">The readings as a table</h2></summary>
-      {/* A wide table scrolls by itself, and by keyboard. */}
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Readings by round">
-        <table className="text-[13.5px] border-collapse min-w-full">
-          <thead><tr className="border-b-[1.6px] border-ink text-left"><th className="pr-4 py-1">Round</th><th className="pr-4">Counts as</th>{table.points.map((x) => <th key={x} className="pr-4">{x}</th>)}</tr></thead>
-          <tbody>{table.rows.map((r) => <tr key={r.when} className="border-b border-rule"><th className="pr-4 py-1 text-left font-medium whitespace-nowrap">{r.when}</th><td className="pr-4 whitespace-nowrap font-semibold">{r.value}</td>{r.cells.map((c, i) => <td key={i} className="pr-4">{c}</td>)}</tr>)}</tbody>
-        </table>
-      </div>
-      {table.more > 0 && <p className="q text-[13px] mt-1">{table.more} earlier rounds are in the CSV.</p>}
     </details>
   );
 }

@@ -1,3 +1,4 @@
+import { deepestOf, depthOf } from '@/core/heap/places';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { fromCelsius, toCelsius } from '@/core/quantity/units';
 import { parseInstant } from '@/core/quantity/instant';
@@ -21,13 +22,14 @@ export async function roundScreen(id: string, site: Site, { timeZone, unit, now 
     const before = last.get(r.point);
     if (r.flag === undefined && (!before || at >= before.at)) last.set(r.point, { at, c: toCelsius(r.value, r.unit) });
   }
+  const deepest = deepestOf(state.opened.points);
   return {
     name: state.opened.name ?? state.opened.code,
     minPoints: resolvePolicy(state.opened.policy as Parameters<typeof resolvePolicy>[0]).minPoints,
     probes: [...siteState.probes.keys()].sort(),
     places: state.opened.points.map((p) => {
       const l = last.get(p.id);
-      return { id: p.id, label: p.label ?? p.id, last: l ? Math.round(fromCelsius(l.c, unit) * 10) / 10 : null, lastWhen: l ? soonText(timeZone, l.at, now) : null };
+      return { id: p.id, label: p.label ?? p.id, depth: depthOf(p, deepest), last: l ? Math.round(fromCelsius(l.c, unit) * 10) / 10 : null, lastWhen: l ? soonText(timeZone, l.at, now) : null };
     }),
   };
 }

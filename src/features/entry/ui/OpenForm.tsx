@@ -50,7 +50,7 @@ export function OpenForm({ site, proposed, codes, places, rules, usual, volumeUn
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>Open a heap</h1>
       <div className="grid grid-cols-[110px_1fr_110px] gap-3 max-sm:grid-cols-1">
-        <Field label="Code on the flag" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} problem={codeProblem} />
+        <Field label="Code" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} problem={codeProblem} />
         <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} hint="What the crew calls it" />
         <Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} />
       </div>

@@ -5,11 +5,12 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { celsiusToFahrenheit, toCelsius } from '@/core/quantity/units';
 import { ember } from '@/charts/ember';
+import { Section } from '@/charts/Section';
 import { Problems } from '@/ui/Field';
 import { Effects, WhenAndWho } from './parts';
 import { useEntry, usePreview, type HeapRef } from './useEntry';
 
-export type RoundPlace = { readonly id: string; readonly label: string; readonly last: number | null; readonly lastWhen: string | null };
+export type RoundPlace = { readonly id: string; readonly label: string; readonly depth: number; readonly last: number | null; readonly lastWhen: string | null };
 type Kept = { readonly text: string; readonly at: number };
 
 const PAD = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', 'back'] as const;
@@ -76,6 +77,13 @@ export function RoundForm({ heap, places, probes, minPoints }: { heap: HeapRef; 
             );
           })}</tbody>
         </table>
+        <div className="mt-6 max-sm:hidden max-w-[420px]">
+          <Section says="Where the places are" points={places.map((p) => {
+            const typed = kept[p.id]?.text ?? '';
+            const c = isNumber(typed) ? toCelsius(numberOf(typed), heap.unit) : null;
+            return { id: p.id, label: p.label.split(' ')[0]!.slice(0, 4), c, figure: c === null ? '–' : typed, depth: p.depth, coldest: coldest?.label === p.label };
+          })} />
+        </div>
         <div className="sm:hidden mt-3" data-testid="pad">
           <div className="flex gap-1.5 overflow-x-auto pb-2">{places.map((p, i) => (
             <button key={p.id} type="button" aria-pressed={i === at} onClick={() => setAt(i)} className={`flex-none border-[1.5px] border-ink rounded-plate px-2.5 min-h-[48px] text-[14px] font-semibold ${i === at ? 'bg-ink text-sheet' : 'bg-sheet'}`}>{p.label.split(' ')[0]} {kept[p.id]?.text || '–'}</button>
