@@ -20,14 +20,15 @@ export function Section({ points, says }: { points: readonly SectionPoint[]; say
         const x = FRAME.x0 + (FRAME.w * (u * (1 - p.depth * 0.35) + 1)) / 2;
         const surface = FRAME.base - FRAME.h * profile(u, FRAME.lean);
         const y = Math.min(FRAME.base - 14, surface + 14 + p.depth * (FRAME.base - surface) * 0.5);
-        const [px, py] = [30 + (292 * i) / Math.max(1, shown.length - 1), Math.max(0, surface - 24)];
+        const [px, py] = [33 + (286 * i) / Math.max(1, shown.length - 1), Math.max(0, surface - 24)];
+        const half = p.figure.length > 2 ? 31 : 27; // a digit after the point wants room
         return (
           <g key={p.id}>
             <path d={`M${px} ${py + 6}L${x} ${y}`} stroke="var(--color-sheet)" strokeWidth={3.4} /><path d={`M${px} ${py + 6}L${x} ${y}`} stroke="var(--color-ink)" strokeWidth={1.5} />
             <circle cx={x} cy={y} r={p.coldest ? 7 : 5} style={{ fill: p.c === null ? 'var(--color-sheet)' : ember(p.c) }} stroke="var(--color-ink)" strokeWidth={p.coldest ? 2.6 : 1.6} />
-            <rect x={px - 27} y={py - 12} width={54} height={19} rx={2} fill={p.coldest ? 'var(--color-ink)' : 'var(--color-sheet)'} stroke="var(--color-ink)" strokeWidth={1.1} />
-            <text x={px - 22} y={py + 2} fontSize={12.5} fill={p.coldest ? 'var(--color-sheet)' : 'var(--color-ink-2)'}>{p.label}</text>
-            <text x={px + 23} y={py + 2.5} textAnchor="end" className="disp" fontSize={14} fontWeight={700} fill={p.coldest ? 'var(--color-sheet)' : 'var(--color-ink)'}>{p.figure}</text>
+            <rect x={px - half} y={py - 12} width={half * 2} height={19} rx={2} fill={p.coldest ? 'var(--color-ink)' : 'var(--color-sheet)'} stroke="var(--color-ink)" strokeWidth={1.1} />
+            <text x={px - half + 5} y={py + 2} fontSize={12.5} fill={p.coldest ? 'var(--color-sheet)' : 'var(--color-ink-2)'}>{p.label}</text>
+            <text x={px + half - 4} y={py + 2.5} textAnchor="end" className="disp" fontSize={14} fontWeight={700} fill={p.coldest ? 'var(--color-sheet)' : 'var(--color-ink)'}>{p.figure}</text>
           </g>
         );
       })}

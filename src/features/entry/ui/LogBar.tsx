@@ -37,9 +37,9 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   const sheet = open ? SHEETS[open] : null;
   return (
     <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
-      <Link prefetch={false} href={`/batch/${heap.id}/round`} className="btn key !min-h-[52px]"><Mark name="probe" />Log a round</Link>
-      {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px]" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
-      <span className="q text-[13px] max-lg:hidden">keys R D {names.map((n) => SHEETS[n].key.toUpperCase()).join(' ')}</span>
+      <Link prefetch={false} href={`/batch/${heap.id}/round`} className="btn key !min-h-[52px] !px-3.5"><Mark name="probe" />Log a round</Link>
+      {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
+      <span className="q text-[12.5px] whitespace-nowrap max-lg:hidden">keys R D {names.map((n) => SHEETS[n].key.toUpperCase()).join(' ')}</span>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>
         {sheet && <sheet.form heap={heap} onDone={() => setOpen(null)} />}
       </Sheet>
