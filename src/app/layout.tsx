@@ -3,7 +3,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
-import { Patterns } from '@/features/frame/ui/Page';
+import { Patterns } from '@/features/frame/ui/Patterns';
 import { chosenLight } from '@/features/frame/server/light';
 
 export const metadata: Metadata = { title: { default: 'Zealous Heap', template: '%s · Zealous Heap' }, description: 'From thermometer readings to a proven compost batch.' };

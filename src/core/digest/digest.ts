@@ -43,15 +43,11 @@ export type Digest = {
   readonly recheckAt: Instant | null;
 };
 
-/** Rules the interface may offer for a batch: those of its method that can be reckoned, and its own. */
-export function offeredRules(state: BatchState, brought: readonly { id: string }[] = []): SupportedRule[] {
-  const chosen = new Set(state.opened.rules);
-  const own = ownRulesOf({ rules: state.opened.ownRules } as never);
-  const offered = [...rulesForMethod(state.opened.method), ...own].filter(isSupported);
-  const picked = offered.filter((rule) => chosen.has(rule.id) || brought.some((b) => b.id === rule.id));
-  const named = [...chosen].flatMap((id) => { const r = findRule(id, own); return r && isSupported(r) && !picked.includes(r) ? [r] : []; });
-  const all = [...picked, ...named];
-  return all.length > 0 ? all : offered;
+/** Rules a batch is kept under: those chosen for it that can be reckoned, else all of its method and its own. */
+function rulesOf({ opened }: BatchState): SupportedRule[] {
+  const own = ownRulesOf(opened.ownRules);
+  const chosen = opened.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined).filter(isSupported);
+  return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own].filter(isSupported);
 }
 
 /** Everything a batch's page is drawn from, as of now. Null parts while the batch is building. */
@@ -61,7 +57,7 @@ export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, 
   const file = batchFileOf(state, site, siteState);
   if (!file) return null;
   const prepared = prepare(evidenceOf(file), now);
-  const accounts = offeredRules(state).map((rule) => ({ rule, account: account(prepared, rule) }));
+  const accounts = rulesOf(state).map((rule) => ({ rule, account: account(prepared, rule) }));
   return { prepared, accounts: leadingFirst(accounts) };
 }
 
@@ -94,9 +90,8 @@ function moundState(stage: 'building' | 'curing' | 'released' | 'live', lead: Ac
 
 const everHot = (lead: Account): boolean => [lead.state, ...lead.earlier.map((e) => e.state)].some((state) => state.walk.runs.length > 0);
 
-/** The digest of a batch at a moment. */
-export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Digest {
-  const reckoning = reckon(state, site, siteState, now);
+/** The digest of a batch at a moment. @param reckoning of the same state and moment, where it is there already */
+export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant, reckoning = reckon(state, site, siteState, now)): Digest {
   const live = state.events.filter((e) => !state.struck.has(e.id) && e.at <= now);
   const stage = live.some((e) => e.kind === 'release') ? 'released' : state.builtAt === null ? 'building' : live.some((e) => e.kind === 'cure') ? 'curing' : 'live';
   const first = reckoning?.accounts[0];

@@ -17,8 +17,6 @@ export type Requirement =
   | { readonly kind: 'within'; readonly outer: Hold; readonly inner: Hold }
   | { readonly kind: 'meanAbove'; readonly floorC: number; readonly hours: number; readonly meanC: number };
 
-export const REQUIREMENT_KINDS = ['hold', 'staged', 'anyOf', 'allOf', 'within', 'meanAbove'] as const satisfies readonly Requirement['kind'][];
-
 /** A rule is data (contract, section 9). */
 export type Rule = {
   readonly id: string;

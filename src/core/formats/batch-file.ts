@@ -113,8 +113,8 @@ function pick(policy: z.output<typeof PolicySchema>): PolicyInput {
   return Object.fromEntries(known.map((key) => [key, policy[key]])) as PolicyInput;
 }
 
-/** The file's own rules, in the form of the library. */
-export const ownRulesOf = (file: BatchFile): Rule[] => (file.rules ?? []).map((r) => ({
+/** A file's own rules, in the form of the library. */
+export const ownRulesOf = (rules: BatchFile['rules'] = []): Rule[] => rules.map((r) => ({
   id: r.id, title: r.title ?? r.id, jurisdiction: r.jurisdiction ?? 'this site', document: r.document ?? 'the site’s own rule', section: r.section, year: r.year,
   fromMemory: r.fromMemory ?? false, methods: r.methods ?? METHODS, clock: r.clock ?? 'germs', requirement: r.requirement, conditions: r.conditions ?? [], caution: r.caution,
 }));

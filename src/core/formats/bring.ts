@@ -49,9 +49,9 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPrevie
   if (!parsed.ok) return parsed;
   const { file } = parsed;
   const evidence = evidenceOf(file);
-  const rules = [...rulesForMethod(file.batch.method), ...ownRulesOf(file)];
+  const own = ownRulesOf(file.rules);
+  const rules = [...rulesForMethod(file.batch.method), ...own];
   const asOf = latestTime(evidence);
-  const own = ownRulesOf(file);
   const first = file.readings.length > 0 ? evidence.readings.reduce((a, r) => Math.min(a, r.at), Infinity) : evidence.builtAt;
   return {
     ok: true, code: file.batch.code, name: file.batch.name ?? null, site: file.site.name, points: file.points.length, readings: file.readings.length, events: file.events.length,
@@ -67,5 +67,5 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPrevie
 }
 
 /** Rules that a brought-in batch is kept under: those of its method that can be reckoned, and its own. */
-export const rulesOfBrought = (file: BatchFile): string[] => [...rulesForMethod(file.batch.method), ...ownRulesOf(file)].filter(isSupported).map((r) => r.id);
+export const rulesOfBrought = (file: BatchFile): string[] => [...rulesForMethod(file.batch.method), ...ownRulesOf(file.rules)].filter(isSupported).map((r) => r.id);
 

@@ -31,7 +31,7 @@ export function answerVerify(text: string, call: VerifyCall): VerifyAnswer {
   if (asOf === null) problems.push({ path: '--as-of', message: `${PROBLEM.noTime}, not '${call.asOf}'` });
   const parsed = readBatchFile(text);
   if (!parsed.ok) return refused([...problems, ...parsed.problems]);
-  const own = ownRulesOf(parsed.file);
+  const own = ownRulesOf(parsed.file.rules);
   const named: Rule[] = [];
   for (const id of new Set(call.rules)) {
     const rule = findRule(id, own);

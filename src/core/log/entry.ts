@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
 import type { Instant } from '../quantity/instant';
-import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Time, Unit } from './shapes';
+import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Unit } from './shapes';
 
 /** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
 
@@ -69,12 +69,6 @@ type EntryOf<K extends EntryKind> = {
 export type NewEntry = { [K in EntryKind]: EntryOf<K> }[EntryKind];
 /** An entry as the log holds it. */
 export type Entry = NewEntry & { readonly seq: number; readonly recordedAt: Instant; readonly hash: string };
-
-const frames = ENTRY_KINDS.map((kind) => z.strictObject({
-  id: z.uuid(), batch: z.uuid().nullable(), at: Time, by: z.string().trim().min(1).max(60), kind: z.literal(kind), data: ENTRY_DATA[kind],
-}));
-/** An entry at the door: times as text, data by kind. */
-export const EntryInput = z.discriminatedUnion('kind', frames as unknown as [(typeof frames)[0], ...typeof frames]);
 
 /** The canonical text of a JSON value: keys sorted by code unit at every level, no white space. What the log's hash is taken over. */
 export function canonicalJson(value: unknown): string {

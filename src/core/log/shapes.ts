@@ -62,4 +62,3 @@ export const RuleSchema = z.looseObject({
 
 export type FileReading = z.output<typeof ReadingSchema>;
 export type FileEvent = z.output<typeof EventSchema>;
-export type FilePolicy = z.output<typeof PolicySchema>;

@@ -28,12 +28,6 @@ export function tempBeside(celsius: number, limitC: number, unit: TempUnit): str
   return tempText(celsius, unit, 3);
 }
 
-/** A difference of temperatures: 5 K is 9 °F. */
-export function tempStepText(kelvin: number, unit: TempUnit): string {
-  const value = unit === 'F' ? kelvin * 1.8 : kelvin;
-  return `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(1)} °${unit}`;
-}
-
 /** Duration in hours as `3 d 6 h`, `6 h`, `25 min`. Rounds down: credit is never shown as more than it is. */
 export function durationText(hours: number): string {
   const minutes = Math.floor(hours * 60 + 1e-6);

@@ -7,6 +7,7 @@ import { toCelsius } from '@/core/quantity/units';
 import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText, missingText, soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { hoursToMs, MS } from '@/core/quantity/instant';
+import { titlesOf } from '@/core/rules/library';
 import { deepestOf, depthOf } from '@/core/heap/places';
 import type { BatchState } from '@/core/log/fold';
 import { noteText, type Locale, type Note } from '@/core/words/note';
@@ -17,12 +18,13 @@ const inUnit = (note: Note, locale: Locale): Note => ({ ...note, text: noteText(
 
 /** The standing of each rule in words; the leading one's sentence is the verdict. */
 export function verdictView(reckoning: Reckoning, locale: Locale) {
+  const titles = titlesOf(reckoning.accounts.map(({ rule }) => rule));
   return reckoning.accounts.map(({ rule, account }) => {
     const facts = factsOf(rule, account);
     const v = account.verdict;
     const notes = v.notes.map((n) => inUnit(n, locale));
     return {
-      id: rule.id, title: rule.title, status: v.status, word: STATUS_WORD[v.status],
+      id: rule.id, title: titles.get(rule.id)!, status: v.status, word: STATUS_WORD[v.status],
       sentence: verdictSentence({ ...facts, notes }, locale),
       short: v.provenAt !== null ? `Proven ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${v.turningsCounted} of ${v.turningsRequired} turned` : ''}`,
       source: [rule.jurisdiction, rule.document, rule.section, rule.year].filter(Boolean).join(', '),

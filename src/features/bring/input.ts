@@ -14,4 +14,3 @@ export const BringInput = z.object({
   openedId: z.uuid(), by: z.string().trim().min(1, 'Say who brings it in.').max(60), bay: z.string().trim().max(40).optional(),
   brought: z.discriminatedUnion('kind', [z.object({ kind: z.literal('file'), text: z.string() }), Csv]),
 });
-export type BringForm = z.input<typeof BringInput>;

@@ -2,10 +2,11 @@ import { countText, durationText, soonText, tempFigure, tempText, whenText } fro
 import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { Entry } from '@/core/log/entry';
-import type { BatchState } from '@/core/log/fold';
+import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
 import type { Account } from '@/core/evidence/verdict';
 import type { SupportedRule } from '@/core/evidence/rule';
+import { titlesOf } from '@/core/rules/library';
 import { STATUS_WORD } from '@/core/words/verdict';
 
 export type Judged = { readonly rule: SupportedRule; readonly account: Account };
@@ -14,9 +15,9 @@ export type Effect = { readonly rule: string; readonly text: string; readonly co
 
 const HOUR_SLACK = 1 / 60;
 
-function effect({ rule, account: { verdict: before } }: Judged, after: Judged | undefined, name: string): Effect {
+function effect({ account: { verdict: before } }: Judged, after: Judged | undefined, name: string, title: string): Effect {
   const v = after?.account.verdict;
-  const say = (text: string, costs: boolean): Effect => ({ rule: rule.title, text, costs });
+  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs });
   if (!v) return say('can no longer be reckoned.', true);
   if (before.status === 'proven' && v.status !== 'proven') return say(`${name}’s proof is lost: the clock starts again.`, true);
   if (before.status !== 'proven' && v.status === 'proven') return say('is proven with it.', false);
@@ -29,8 +30,10 @@ function effect({ rule, account: { verdict: before } }: Judged, after: Judged | 
   return say('nothing changes.', false);
 }
 
-export const effectsOf = (before: readonly Judged[], after: readonly Judged[], name: string): Effect[] =>
-  before.map((b) => effect(b, after.find((a) => a.rule.id === b.rule.id), name));
+export function effectsOf(before: readonly Judged[], after: readonly Judged[], name: string): Effect[] {
+  const titles = titlesOf(before.map(({ rule }) => rule));
+  return before.map((b) => effect(b, after.find((a) => a.rule.id === b.rule.id), name, titles.get(b.rule.id)!));
+}
 
 /** A line of the log as people read it. */
 export type LogLineView = {
@@ -45,12 +48,12 @@ const RIM_WORDS = { all: 'all of the rim went in', most: 'most of the rim went i
 
 const some = (...words: (string | false | null | undefined)[]): string => words.filter((w): w is string => Boolean(w)).join(', ');
 
-function wordsOf(e: Entry, state: BatchState, unit: TempUnit): Pick<LogLineView, 'mark' | 'title' | 'detail'> {
+function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<LogLineView, 'mark' | 'title' | 'detail'> {
   switch (e.kind) {
     case 'opened': return { mark: 'flag', title: 'Opened', detail: some(e.data.bay && `bay ${e.data.bay}`, e.data.method) };
     case 'built': return { mark: 'check', title: 'Closed', detail: 'last raw load in; the clock starts' };
     case 'round': {
-      const live = state.readings.filter((r) => r.entry === e.id && r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
+      const live = own.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
       const places = new Set(e.data.readings.map((r) => r.point)).size;
       const range = live.length === 0 ? 'all struck' : `${tempFigure(live.reduce((a, b) => Math.min(a, b)), unit)}–${tempText(live.reduce((a, b) => Math.max(a, b)), unit)}`;
       return { mark: 'probe', title: e.data.source === 'file' ? `${e.data.readings.length} readings brought in` : `Round of ${places}`, detail: some(range, e.data.words) };
@@ -80,15 +83,18 @@ const LATE_MS = 24 * MS.hour;
 /** The log, newest first by when it happened. */
 export function logLines(state: BatchState, { timeZone, unit, now }: Locale): LogLineView[] {
   const label = new Map(state.opened.points.map((p) => [p.id, p.label ?? p.id]));
+  const byEntry = new Map<string, LoggedReading[]>();
+  for (const r of state.readings) { const list = byEntry.get(r.entry); if (list) list.push(r); else byEntry.set(r.entry, [r]); }
   return [...state.entries].sort((a, b) => b.at - a.at || b.seq - a.seq).map((e): LogLineView => {
     const strike = state.struck.get(e.id);
-    const readings = e.kind !== 'round' || e.data.readings.length > MOST_READINGS ? [] : state.readings.filter((r) => r.entry === e.id).map((r) => ({
+    const own = byEntry.get(e.id) ?? [];
+    const readings = e.kind !== 'round' || e.data.readings.length > MOST_READINGS ? [] : own.map((r) => ({
       id: r.id, place: label.get(r.point) ?? r.point, value: tempText(toCelsius(r.value, r.unit), unit, 1), struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
     }));
     const lateMs = e.recordedAt - e.at;
     return {
-      id: e.id, ...wordsOf(e, state, unit), when: soonText(timeZone, e.at, now), by: e.by,
-      late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' ? `entered ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
+      id: e.id, ...wordsOf(e, own, unit), when: soonText(timeZone, e.at, now), by: e.by,
+      late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' && !(e.kind === 'round' && e.data.source === 'file') ? `entered ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
       struck: strike?.kind === 'correction' ? strike.data.reason : null, readings, correctable: CORRECTABLE.has(e.kind) && !strike,
     };
   });

@@ -26,8 +26,8 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
   const state = await batchState(id);
   if (!state) return null;
   const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
-  const digest = digestOf(state, site, siteState, locale.now);
   const reckoning = reckon(state, site, siteState, locale.now);
+  const digest = digestOf(state, site, siteState, locale.now, reckoning);
   const { opened } = state;
   const zone = opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
   const age = state.builtAt === null ? 'still building' : `day ${Math.floor((locale.now - state.builtAt) / MS.day) + 1}`;
@@ -44,7 +44,6 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
     age: digest.latest ? `Last full round ${ageText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
   };
 }
-export type BatchScreenData = NonNullable<Awaited<ReturnType<typeof batchScreen>>>;
 
 const METHOD_WORD = { turned: 'turned heap', static: 'static heap', vessel: 'closed vessel' } as const;
 

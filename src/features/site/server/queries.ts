@@ -1,4 +1,4 @@
-import { theDb, theSite } from '@/db/context';
+import { theSite } from '@/db/context';
 import { log } from '@/platform/log';
 
 /** Answers once the database does. */
@@ -12,4 +12,4 @@ export async function health(): Promise<Response> {
   }
 }
 
-export const hasSite = async (): Promise<boolean> => (theDb(), (await theSite()) !== null);
+export const hasSite = async (): Promise<boolean> => (await theSite()) !== null;

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { ember } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
 import type { Agenda } from '../view';
-import { HeapPlot, type YardHeap } from './Terrace';
+import { HeapPlot, type YardHeap } from './HeapPlot';
 
 const WORDS: readonly [number, string][] = [[25, 'cold'], [40, 'waking'], [55, 'proving'], [65, 'hot'], [70, 'too hot'], [77, 'danger']];
 
