@@ -4,6 +4,7 @@ import { isSupported } from '../evidence/rule';
 import { latestTime } from '../evidence/verdict';
 import type { Method } from '../evidence/types';
 import { findRule, rulesForMethod } from '../rules/library';
+import { policyText } from '../words/policy';
 import { PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, type BatchFile, type ParsedFile } from './batch-file';
@@ -41,7 +42,7 @@ export type BroughtVerdict = { readonly id: string; readonly title: string; read
 /** What a brought-in batch would say, before anything is kept. */
 export type BroughtPreview =
   | { readonly ok: false; readonly problems: readonly Problem[] }
-  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly verdicts: readonly BroughtVerdict[]; readonly unsupported: readonly string[] };
+  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly policy: string; readonly verdicts: readonly BroughtVerdict[]; readonly unsupported: readonly string[] };
 
 /** @param unit in which the sentences speak */
 export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPreview {
@@ -56,6 +57,7 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPrevie
   return {
     ok: true, code: file.batch.code, name: file.batch.name ?? null, site: file.site.name, points: file.points.length, readings: file.readings.length, events: file.events.length,
     from: Math.min(first, evidence.builtAt), to: asOf, timeZone: file.site.timeZone,
+    policy: policyText(evidence.policy, unit),
     verdicts: verdictsOf(file, rules).map((v) => {
       const rule = findRule(v.rule, own)!;
       const hold = isSupported(rule) ? rule.requirement : null;

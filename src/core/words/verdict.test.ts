@@ -53,6 +53,7 @@ describe('texts of notes', () => {
   test('a problem is one line, whatever the input held', () => expect(problemLine({ path: 'a', message: 'x\ny\u2028z' })).toBe('a: x y z'));
   test('the policy in words', () => {
     const policy = { combine: 'coldest', minPoints: 3, maxGapHours: 36, turnGraceHours: 36, guardBandC: 1, counting: 'days', maxBlankDays: 1, zones: ['core'] } as const;
+    expect(policyText({ ...policy, maxGapHours: 60 }, 'C')).toMatch(/more than 48 h is long/);
     expect(policyText(policy, 'F')).toBe('Judged on the coldest point, less 1.8 °F for the thermometer, 3 points a round at least, gaps to 36 h, 36 h of grace after a full turning, counted in calendar days, at most 1 blank in a row; places: core.');
   });
 });

@@ -20,6 +20,8 @@ export type BatchScreenProps = {
 /** One heap: the verdict in a sentence, the evidence drawn, what to do, and the log. */
 export function BatchScreen(p: BatchScreenProps) {
   const [lead, ...others] = p.verdicts;
+  // A proof never stands without the policy it was reached under; one policy holds for all rules of a heap.
+  const proven = p.verdicts.find((v) => v.status === 'proven');
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,386px)]">
       <div className="min-w-0 px-4 pt-4 pb-5 flex flex-col gap-3">
@@ -37,6 +39,7 @@ export function BatchScreen(p: BatchScreenProps) {
                 <b className="font-[650] text-[13.5px] block">{v.title}</b>
                 {v.status === 'proven' ? <span className="text-stamp font-semibold text-[14px] flex items-center gap-1"><svg width="34" height="16" aria-hidden="true"><Knot cx={17} cy={8} r={7.5} /></svg>{v.short}</span> : <span className="q text-[14px]">{v.short}</span>}
               </li>))}</ul>}
+            {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}</p>}
           </div>
         </section>
         {p.logBar}
