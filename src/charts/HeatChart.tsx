@@ -20,7 +20,7 @@ export type HeatChartData = {
 };
 
 const W = 862;
-const BOX: Box = { left: 50, right: W - 14, top: 34, bottom: 250 };
+const BOX: Box = { left: 50, right: W - 14, top: 40, bottom: 254 };
 const TOO_HOT_C = 70;
 const DANGER_C = 77;
 
@@ -92,11 +92,12 @@ function Ground({ data, scales: { x, y } }: Part) {
 }
 
 function EventRow({ data, scales: { x } }: Part) {
-  const rows = rowsFor(data.events.map((e) => ({ x: x(e.at) - 9, width: 22 + e.label.length * 6.4 })), 1);
+  const rows = rowsFor(data.events.map((e) => ({ x: x(e.at) - 9, width: 22 + e.label.length * 6.4 })), 2);
+  const y = (i: number): number => BOX.top - 9 - Math.max(0, rows[i]!) * 19;
   return (
     <g>{data.events.map((e, i) => (
-      <g key={i}><MarkAt name={e.mark} x={x(e.at)} y={BOX.top - 9} size={rows[i]! < 0 ? 15 : 19} title={e.title} />
-        {rows[i]! >= 0 && e.label && x(e.at) + 12 + e.label.length * 6.4 < W && <text x={x(e.at) + 12} y={BOX.top - 5} fontSize={12.5} fontWeight={650} fill="var(--color-ink)">{e.label}</text>}</g>
+      <g key={i}><MarkAt name={e.mark} x={x(e.at)} y={y(i)} size={rows[i]! < 0 ? 15 : 19} title={e.title} />
+        {rows[i]! >= 0 && e.label && x(e.at) + 12 + e.label.length * 6.4 < W && <text x={x(e.at) + 12} y={y(i) + 4} fontSize={12.5} fontWeight={650} fill="var(--color-ink)">{e.label}</text>}</g>
     ))}</g>
   );
 }
@@ -127,7 +128,7 @@ function Now({ data, scales: { x, y }, bottom }: Part & { bottom: number }) {
   return (
     <g>
       <line x1={x(data.now)} x2={x(data.now)} y1={BOX.top - 12} y2={bottom} stroke="var(--color-ink)" />
-      <text x={x(data.now) + 6} y={BOX.top - 22} fontSize={12.5} fontWeight={700} fill="var(--color-ink)">now</text>
+      <text x={x(data.now) + 6} y={BOX.top - 26} fontSize={12.5} fontWeight={700} fill="var(--color-ink)">now</text>
       <rect x={x(last.at) + side} y={y(last.c) - 25} width={54} height={20} rx={2} fill="var(--color-ink)" />
       <text x={x(last.at) + side + 27} y={y(last.c) - 10} textAnchor="middle" className="disp" fontSize={14} fontWeight={700} fill="var(--color-sheet)">{data.nowLabel}</text>
     </g>

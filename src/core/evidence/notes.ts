@@ -6,6 +6,7 @@ import type { HoldState } from './hold';
 import type { Round } from './rounds';
 import type { Hold, Rule } from './rule';
 import type { Segments } from './segments';
+import type { Run } from './walk';
 import { uncountedTurns } from './turnings';
 import type { Evidence, Policy, Reading } from './types';
 
@@ -19,10 +20,12 @@ const idsOf = (readings: readonly Reading[]): { readings?: readonly string[] } =
 
 function breakNotes(state: HoldState, hold: Hold, rounds: readonly Round[], policy: Policy, asOf: Instant): Draft[] {
   const valueAt = new Map(rounds.map((r) => [r.time, r]));
+  // What follows a proof takes nothing from it.
+  const lostOf = (run: Run, at: Instant): number => (hold.consecutive && at <= (state.provenAt ?? Infinity) ? run.steps.at(-1)!.creditMs : 0);
   const drafts: Draft[] = state.walk.runs.flatMap((run): Draft[] => {
-    const lostMs = hold.consecutive ? run.steps.at(-1)!.creditMs : 0;
     if (!run.ended) return [];
     const { code, at } = run.ended;
+    const lostMs = lostOf(run, at);
     const round = valueAt.get(at)!;
     const fact: NoteFact =
       code === 'COLD' ? { code, valueC: round.value, floorC: hold.floorC, lostMs }
@@ -33,7 +36,7 @@ function breakNotes(state: HoldState, hold: Hold, rounds: readonly Round[], poli
   });
   const last = state.walk.runs.at(-1);
   if (last && state.walk.latest === 'stale') {
-    const lostMs = hold.consecutive ? last.steps.at(-1)!.creditMs : 0;
+    const lostMs = lostOf(last, asOf);
     drafts.push({ fact: { code: 'STALE', since: last.to, lostMs }, at: asOf, from: last.to });
   }
   for (const p of state.walk.pauses) drafts.push({ fact: { code: 'RECOVERING', valueC: p.value, floorC: hold.floorC, until: p.until }, at: p.at, from: p.from });

@@ -287,6 +287,11 @@ describe('the verdict', () => {
     expect(codes(verdictOf(evidence(late)))).toEqual(['LATE_ENTRY']);
     expect(codes(verdictOf(evidence(flat(10, 60).map((r) => ({ ...r, recordedAt: at(34) })))))).toEqual([]);
   });
+  test('a cold round after the proof is noted, and takes nothing from it', () => {
+    const v = verdictOf(evidence([...steady(10, 94, 12, 60), ...flat(100, 30)]));
+    expect(v).toMatchObject({ status: 'proven', provenAt: at(82), creditedHours: 72 });
+    expect(v.notes).toMatchObject([{ code: 'COLD', text: 'The round of Tue 5 May 04:00 came to 30 °C, under 55 °C, with no turning to excuse it.' }]);
+  });
   test('another method, and seeds without a word of moisture, are noted', () => {
     const v = verdictOf(evidence(flat(10, 60)), holdRule({}, { methods: ['static'], clock: 'seeds' }));
     expect(codes(v)).toEqual(['METHOD_MISMATCH', 'MOISTURE_UNKNOWN']);

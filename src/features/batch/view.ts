@@ -92,7 +92,8 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
         label: v.provenAt !== null ? `proven ${whenText(timeZone, v.provenAt, now)}` : running ? (v.creditedHours >= v.requiredHours ? 'time reached' : `could be ${dayText(timeZone, v.earliestProofAt!)}`) : `${missingText(v.requiredHours - v.creditedHours)} missing`,
       };
     }),
-    breaks: lead ? breaksOf(lead.account.verdict.notes, locale) : [],
+    // What came after a proof took nothing from it.
+    breaks: lead ? breaksOf(lead.account.verdict.notes.filter((n) => n.at <= (lead.account.verdict.provenAt ?? Infinity)), locale) : [],
     ticks: [20, 40, 55, 65, 70, 77].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 || c === 70 })),
     days: dayTicks(from, end, timeZone, now),
     nowLabel: live && rounds.length > 0 ? tempText(rounds.at(-1)!.value, unit) : null,
