@@ -20,7 +20,7 @@ sql() { PGPASSWORD="$(cat "$PASSF")" "$BIN/psql" -h 127.0.0.1 -p "$(cat "$PORTF"
 running() { local p; p="$(as head -1 "$DATA/postmaster.pid" 2>/dev/null)" || return 1
   grep -q "^State:.[^ZX]" "/proc/$p/status" 2>/dev/null && tr '\0' ' ' <"/proc/$p/cmdline" 2>/dev/null | grep -qF -- "-D $DATA"; }
 start() {
-  mkdir -p "$DIR"; chmod 755 "$DIR"; [ "$(id -u)" != 0 ] || chown "$OSU" "$DIR"
+  (umask 022; mkdir -p "$DIR"); chmod 755 "$DIR"; [ "$(id -u)" != 0 ] || chown "$OSU" "$DIR"
   as test -x "$DIR" || { echo "User $OSU cannot reach $DIR: a folder above it lacks o+x. Set PG_DIR to another place." >&2; exit 1; }
   if [ ! -f "$DIR/initdb.ok" ]; then
     as rm -rf "$DATA"; secret "$PASSF"; secret "$APPF"; [ "$(id -u)" != 0 ] || chown "$OSU" "$PASSF"
