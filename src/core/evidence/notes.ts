@@ -1,4 +1,4 @@
-import { hoursToMs, MS, type Instant } from '../quantity/instant';
+import { MS, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import { noteText, type Locale, type Note, type NoteFact } from '../words/note';
 import type { Corrector } from './calibration';
@@ -121,6 +121,3 @@ export function notesOf(input: NoteInput): Note[] {
   const locale: Locale = { timeZone: evidence.timeZone, unit: evidence.unit, now: asOf };
   return drafts.sort((x, y) => x.at - y.at).map(({ fact, ...rest }) => ({ code: fact.code, fact, ...rest, text: noteText(fact, rest.at, locale) }));
 }
-
-/** Longest reach of a named round; a rejected reading this much before a segment may still belong to one of its rounds. */
-export const ROUND_REACH_MS = hoursToMs(6);

@@ -26,7 +26,7 @@ export type Round = {
 export type Heat = 'hot' | 'cold' | 'over' | 'thin';
 
 /** Longest time within one named round. */
-const NAMED_ROUND_MS = 6 * MS.hour;
+export const NAMED_ROUND_MS = 6 * MS.hour;
 
 const byTimeThenId = (x: Reading, y: Reading): number => x.at - y.at || (x.id < y.id ? -1 : x.id > y.id ? 1 : 0);
 

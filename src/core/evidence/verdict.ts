@@ -2,8 +2,8 @@ import { hoursToMs, type Instant } from '../quantity/instant';
 import type { Note } from '../words/note';
 import { correctorOf, type Corrector } from './calibration';
 import { creditHours, evaluateHold, type HoldState, type Status } from './hold';
-import { notesOf, ROUND_REACH_MS } from './notes';
-import { roundsOf, type Round } from './rounds';
+import { notesOf } from './notes';
+import { NAMED_ROUND_MS, roundsOf, type Round } from './rounds';
 import type { SupportedRule } from './rule';
 import { segmentsOf, type Segment } from './segments';
 import type { Evidence, Policy, Reading } from './types';
@@ -106,15 +106,15 @@ function isWorse(than: HoldState, other: HoldState): boolean {
   return other.provenAt === null && (other.creditMs < than.creditMs || other.turningsCounted < than.turningsCounted || RANK[other.status] < RANK[than.status]);
 }
 
-/** Above this many rejected readings of a segment they are tried all together instead of one by one. */
-const MOST_TRIED = 100;
+/** Each trial reads everything anew: above this many readings read in all, the rejected ones are tried together instead of one by one. */
+const MOST_READ_ANEW = 5_000_000;
 
 /** Rejected readings of the current segment with which the verdict would be worse (contract, section 3). */
 function worseWith(prepared: Prepared, rule: SupportedRule, segment: Segment, state: HoldState): Reading[] {
   const { evidence, asOf } = prepared;
-  const rejected = evidence.readings.filter((r) => r.flag === 'rejected' && r.at >= segment.from - ROUND_REACH_MS && r.at <= asOf);
+  const rejected = evidence.readings.filter((r) => r.flag === 'rejected' && r.at >= segment.from - NAMED_ROUND_MS && r.at <= asOf);
   if (rejected.length === 0 || asOf < evidence.builtAt) return [];
-  const trials = rejected.length <= MOST_TRIED ? rejected.map((r) => [r]) : [rejected];
+  const trials = rejected.length * evidence.readings.length <= MOST_READ_ANEW ? rejected.map((r) => [r]) : [rejected];
   return trials.filter((trial) => {
     const back = new Set(trial);
     const readings = evidence.readings.map((r) => (back.has(r) ? { ...r, flag: undefined } : r));
