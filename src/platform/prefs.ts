@@ -12,6 +12,6 @@ export async function readPrefs(): Promise<Prefs> {
     unit: oneOf(get('zh_unit'), ['C', 'F']),
     volume: oneOf(get('zh_volume'), ['m3', 'yd3']) ?? 'm3',
     light: oneOf(get('zh_light'), ['sun', 'shed']),
-    by: decodeURIComponent(get('zh_by') ?? '').slice(0, 60),
+    by: (get('zh_by') ?? '').slice(0, 60), // decoded already
   };
 }

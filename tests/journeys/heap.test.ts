@@ -239,10 +239,12 @@ describe('the demo', () => {
       for (const key of value) await (await page.waitForSelector(`[data-testid=pad] button[aria-label="${key === '.' ? 'Point' : key}"]`))!.tap();
       if (i < 4) await press(page, `Keep ${value}, go to`);
     }
-    await fill(page, 'Who', 'Jo');
+    await fill(page, 'Who', 'Zoë 100%');
     await press(page, 'Keep this round of 5');
     await page.waitForFunction((p) => location.pathname === p, {}, path);
     await waitText(page, '[data-testid=log]', /Round of 5 58–63 °C/);
+    await open(page, `${app.base}${path}/round`);
+    expect(await valueOf(page, 'Who')).toBe('Zoë 100%'); // the name is remembered on this device
     await close();
   }, 60_000);
 
