@@ -248,6 +248,30 @@ describe('the demo', () => {
     await close();
   }, 60_000);
 
+  test('the keyboard alone goes from the yard to a heap, its readings, another unit and back; it can be switched off', async () => {
+    const { page, close } = await app.page();
+    await open(page, app.base);
+    await page.keyboard.press('5');
+    await waitText(page, 'h1', /Egret/);
+    await page.keyboard.press('d');
+    await page.waitForSelector('[data-testid=data-table][open]');
+    await page.keyboard.press('u');
+    await waitText(page, '[data-testid=verdict]', /131 °F/);
+    await page.keyboard.press('g');
+    await page.keyboard.press('y');
+    await waitText(page, 'main', /can’t wait/);
+    await page.keyboard.press('?');
+    await waitText(page, '[role=dialog]', /the heap in that bay/);
+    expect(await axe(page)).toEqual([]);
+    await press(page, 'Single keys do something');
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('[role=dialog]', { hidden: true });
+    await page.keyboard.press('5');
+    await new Promise((r) => { setTimeout(r, 600); });
+    expect(new URL(page.url()).pathname).toBe('/');
+    await close();
+  }, 60_000);
+
   test('what an addition costs is said before anybody has typed a name', async () => {
     const { page, close } = await app.page();
     await open(page, app.base);

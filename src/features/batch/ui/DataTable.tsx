@@ -1,19 +1,13 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { useKeys } from '@/ui/useKeys';
 
 export type ReadingsTable = { readonly points: readonly string[]; readonly rows: readonly { readonly when: string; readonly value: string; readonly cells: readonly string[] }[]; readonly more: number };
 
 /** What stands behind the picture; the key D opens and closes it. */
 export function DataTable({ table }: { table: ReadingsTable }) {
   const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      const typing = e.target instanceof HTMLElement && e.target.closest('input,textarea,select,[role=dialog]') !== null;
-      if (e.key === 'd' && !typing && !e.metaKey && !e.ctrlKey && !e.altKey) setOpen((was) => !was);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeys((key) => { if (key === 'd') setOpen((was) => !was); });
   return (
     <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)} className="border-t-[1.6px] border-ink pt-2" data-testid="data-table">
       <summary className="cursor-pointer min-h-[44px] flex items-center"><h2 className="!text-[16px]">The readings as a table</h2></summary>

@@ -1,9 +1,10 @@
 'use client';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
 import { Sheet } from '@/ui/Sheet';
+import { useKeys } from '@/ui/useKeys';
 import { AddForm, CloseForm, NoteForm, ObserveForm, TurnForm, WaterForm } from './forms';
 import type { HeapRef } from './useEntry';
 
@@ -17,22 +18,15 @@ const SHEETS: Record<SheetName, { label: string; title: (name: string) => string
   note: { label: 'Note', title: (n) => `A note on ${n}`, mark: 'note', key: 'n', form: NoteForm },
 };
 
-const typing = (e: KeyboardEvent): boolean => e.target instanceof HTMLElement && (e.target.closest('input,textarea,select,[role=dialog]') !== null);
-
 /** What can be logged of a heap, each by a button and a key. */
 export function LogBar({ heap, building }: { heap: HeapRef; building: boolean }) {
   const router = useRouter();
   const [open, setOpen] = useState<SheetName | null>(null);
   const names: SheetName[] = building ? ['close', 'add', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'observe', 'note'];
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (typing(e) || e.metaKey || e.ctrlKey || e.altKey) return;
-      if (e.key === 'r') router.push(`/batch/${heap.id}/round`);
-      const name = names.find((n) => SHEETS[n].key === e.key);
-      if (name) { e.preventDefault(); setOpen(name); }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  useKeys((key, e) => {
+    if (key === 'r') router.push(`/batch/${heap.id}/round`);
+    const name = names.find((n) => SHEETS[n].key === key);
+    if (name) { e.preventDefault(); setOpen(name); }
   });
   const sheet = open ? SHEETS[open] : null;
   return (

@@ -10,6 +10,6 @@ export function FrameFor({ s, place, active, sky, wholeOnPhone, children }: { s:
   return (
     <Frame site={s.site.name} place={place} sky={sky ?? <Skyline heaps={heaps} {...(active ? { active } : {})} />}
       right={<><b className="disp">{s.airText}</b><br /><span className="q">{s.lastText}</span></>}
-      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }} {...(wholeOnPhone ? { wholeOnPhone } : {})}>{children}</Frame>
+      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }} bays={Object.fromEntries(s.board.filter((d) => d.bay !== null && d.state !== 'released').map((d) => [d.bay, d.id]))} {...(wholeOnPhone ? { wholeOnPhone } : {})}>{children}</Frame>
   );
 }

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { foldPath } from '@/charts/mound';
+import { Keys } from './Keys';
 import { Switches } from './Switches';
 
 const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
@@ -9,7 +10,7 @@ const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap
 export type PlaceName = (typeof PLACES)[number]['name'];
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
-export function Frame({ site, place, sky, right, prefs, wholeOnPhone = false, children }: { site: string; place: PlaceName; sky: ReactNode; right: ReactNode; prefs: { unit: string; volume: string; light: string | null }; wholeOnPhone?: boolean; children: ReactNode }) {
+export function Frame({ site, place, sky, right, prefs, bays, wholeOnPhone = false, children }: { site: string; place: PlaceName; sky: ReactNode; right: ReactNode; prefs: { unit: string; volume: string; light: string | null }; bays: Readonly<Record<string, string>>; wholeOnPhone?: boolean; children: ReactNode }) {
   return (
     <div className="min-h-dvh flex flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2">Skip to the page</a>
@@ -31,7 +32,7 @@ export function Frame({ site, place, sky, right, prefs, wholeOnPhone = false, ch
             className={`relative flex items-center px-4 max-sm:px-3 min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[60px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.name === place ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}>{p.name}</Link>
         ))}
         <span className="flex-1 max-sm:hidden" />
-        <div className="relative self-center py-1 max-sm:hidden"><Switches {...prefs} /></div>
+        <div className="relative self-center py-1 max-sm:hidden flex items-center gap-3"><Switches {...prefs} /><Keys bays={bays} unit={prefs.unit} /></div>
       </nav>
       <main id="main" className="flex-1 flex flex-col">{children}</main>
       {!wholeOnPhone && <footer className="sm:hidden bg-soil px-4 py-3"><Switches {...prefs} /></footer>}

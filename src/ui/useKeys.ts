@@ -1,0 +1,19 @@
+'use client';
+import { useEffect } from 'react';
+
+const OFF = 'zh_keys_off';
+/** Whether single letters are switched off on this device, for those whom they get in the way of. */
+export const keysOff = (): boolean => localStorage.getItem(OFF) === '1';
+export const switchKeys = (off: boolean): void => localStorage.setItem(OFF, off ? '1' : '0');
+
+/** Single keys. They rest while a field or a sheet has the focus, with a modifier held, and when they are switched off. */
+export function useKeys(onKey: (key: string, event: KeyboardEvent) => void): void {
+  useEffect(() => {
+    const listen = (e: KeyboardEvent): void => {
+      const busy = e.target instanceof HTMLElement && e.target.closest('input,textarea,select,[role=dialog]') !== null;
+      if (!busy && !e.metaKey && !e.ctrlKey && !e.altKey && !keysOff()) onKey(e.key.toLowerCase(), e);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  });
+}
