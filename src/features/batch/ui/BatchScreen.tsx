@@ -42,6 +42,7 @@ export function BatchScreen(p: BatchScreenProps) {
             {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}</p>}
           </div>
         </section>
+        <Todo advice={p.advice} age={p.age} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
         {p.logBar}
         {p.chart && (
           <section aria-labelledby="heat-title">
@@ -55,12 +56,7 @@ export function BatchScreen(p: BatchScreenProps) {
         {!p.building && <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
-        <section aria-labelledby="todo">
-          <h2 id="todo" className="flex gap-2 items-center"><Mark name={p.advice.mark} size={22} /><span className={p.advice.urgent ? 'marked' : ''}>{p.advice.act}</span></h2>
-          <p className="mt-1.5">{p.advice.why}</p>
-          {p.advice.caution && <p className="caution mt-2">{p.advice.caution}</p>}
-          {p.age && <p className="q text-[13px] mt-1.5">{p.age}</p>}
-        </section>
+        <Todo advice={p.advice} age={p.age} className="max-lg:hidden" />
         {p.section && (
           <section aria-labelledby="inside" className="border-t-[1.6px] border-ink pt-1.5">
             <h2 id="inside" className="!text-[16px]">Inside it, {p.section.when}</h2>
@@ -71,6 +67,18 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.log}
       </aside>
     </div>
+  );
+}
+
+/** What to do next. On a phone it stands above the buttons, on a laptop at the side. */
+function Todo({ advice, age, className }: Pick<BatchScreenProps, 'advice' | 'age'> & { className: string }) {
+  return (
+    <section aria-label="What to do next" className={className}>
+      <h2 className="flex gap-2 items-center"><Mark name={advice.mark} size={22} /><span className={advice.urgent ? 'marked' : ''}>{advice.act}</span></h2>
+      <p className="mt-1.5">{advice.why}</p>
+      {advice.caution && <p className="caution mt-2">{advice.caution}</p>}
+      {age && <p className="q text-[13px] mt-1.5">{age}</p>}
+    </section>
   );
 }
 
