@@ -31,6 +31,11 @@ describe('what a form sends', () => {
     const parsed = parse({ kind: 'round', at: '2026-10-25T07:30', data: { source: 'hand', readings } });
     expect(parsed).toMatchObject({ ok: true, entry: { data: { readings: [{ at: '2026-10-25T07:30:00.000Z' }, { at: '2026-10-25T06:00Z' }] } } });
   });
+  test('readings stamped by a phone a little ahead are taken now, far ahead they are refused', () => {
+    const taken = (at: string) => parse({ kind: 'round', data: { source: 'hand', readings: [{ id: 'a', at, point: 'P1', value: 60, unit: 'C' }] } });
+    expect(taken('2026-10-25T12:03Z')).toMatchObject({ ok: true, entry: { data: { readings: [{ at: '2026-10-25T12:00:00.000Z' }] } } });
+    expect(taken('2026-10-25T13:00Z')).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/clock runs ahead/) }] });
+  });
 });
 
 const H = 3_600_000;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ENTRY_DATA, ENTRY_KINDS, type EntryKind, type NewEntry } from '@/core/log/entry';
 import { instantsOfLocal } from '@/core/quantity/calendar';
-import { isoOf, MS } from '@/core/quantity/instant';
+import { isoOf, MS, parseInstant } from '@/core/quantity/instant';
 import { pathText, type Problem } from '@/core/words/problem';
 
 /** What a form sends: the time as the site's clock shows it, or null for this moment. */
@@ -32,10 +32,17 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
   const { at: typed, kind, data, ...rest } = frame.data;
   const at = typed === null ? now : timeTyped(typed, timeZone, now);
   if (typeof at === 'string') return failed('at', at);
-  const whole = kind === 'round' && Array.isArray(data.readings)
-    // A reading without a time of its own was taken at the round's.
-    ? { ...data, readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })) } : data;
+  // A reading without a time of its own was taken at the round's.
+  const whole = kind === 'round' && Array.isArray(data.readings) ? { ...data, readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })) } : data;
   const parsed = ENTRY_DATA[kind].safeParse(whole);
   if (!parsed.success) return { ok: false, problems: parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })) };
+  if (kind === 'round') {
+    // Stamped by the phone's clock: a little ahead becomes now, so that no verdict overlooks it; far ahead is asked about.
+    for (const r of (parsed.data as { readings: { at: string }[] }).readings) {
+      const ahead = parseInstant(r.at)! - now;
+      if (ahead > CLOCK_SLACK_MS) return failed('at', 'This device’s clock runs ahead of the hub’s. Set the clock, or choose when the round was taken.');
+      if (ahead > 0) r.at = isoOf(now);
+    }
+  }
   return { ok: true, entry: { ...rest, at, kind, data: parsed.data } as NewEntry };
 }
