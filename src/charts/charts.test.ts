@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { ember, emberOn } from './ember';
 import { bandPath, crestOf, layersOf, leanOf, profile, sizeOf, uAt } from './mound';
-import { coldestPerSpan, pathOf, piecesOf, rowsFor, scalesOf } from './heat-geometry';
+import { pathOf, piecesOf, rowsFor, scalesOf } from './heat-geometry';
 
 /** Relative luminance and contrast by the published formulas of WCAG 2.2. */
 const linear = (c: number): number => (c / 255 <= 0.04045 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
@@ -90,15 +90,6 @@ describe('the heat chart', () => {
     expect(scales.y.domain()).toEqual([-3, 95]);
     expect(pathOf(scales, [{ at: 0, c: -3 }, { at: 1000, c: 95 }])).toBe('M50,250L850,30');
     expect(scalesOf(0, 1, [], box).y.domain()).toEqual([5, 80]);
-  });
-  test('thinning keeps the coldest of each span, and the coldest of all', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 20, max: 70 }), { minLength: 1, maxLength: 400 }), fc.integer({ min: 1, max: 60 }), (values, most) => {
-      const samples = values.map((c, i) => ({ at: i * 60_000, c }));
-      const kept = coldestPerSpan(samples, most);
-      expect(kept.length).toBeLessThanOrEqual(Math.max(most, samples.length <= most ? samples.length : 0));
-      expect(Math.min(...kept.map((s) => s.c))).toBe(Math.min(...values));
-      expect([...kept].sort((a, b) => a.at - b.at)).toEqual(kept);
-    }), { seed: 5 });
   });
   test('labels do not run into each other', () => {
     expect(rowsFor([{ x: 0, width: 50 }, { x: 40, width: 50 }, { x: 45, width: 10 }, { x: 60, width: 5 }], 2)).toEqual([0, 1, -1, 0]);

@@ -28,19 +28,6 @@ export function piecesOf<T extends { readonly at: number }>(samples: readonly T[
 
 export const pathOf = ({ x, y }: Scales, samples: readonly Sample[]): string => line<Sample>().x((s) => x(s.at)).y((s) => y(s.c))(samples) ?? '';
 
-/** Keeps the coldest of each of at most `most` equal spans of time, so that a million readings draw as one honest line. */
-export function coldestPerSpan<T extends { readonly at: number; readonly c: number }>(samples: readonly T[], most: number): T[] {
-  if (samples.length <= most) return [...samples];
-  const [from, to] = [samples[0]!.at, samples.at(-1)!.at];
-  const spans = new Map<number, T>();
-  for (const s of samples) {
-    const i = Math.min(most - 1, Math.floor(((s.at - from) / (to - from || 1)) * most));
-    const kept = spans.get(i);
-    if (!kept || s.c < kept.c) spans.set(i, s);
-  }
-  return [...spans.values()].sort((a, b) => a.at - b.at);
-}
-
 /** Places labels along a line so that none runs into the one before; those without room take the next row. */
 export function rowsFor(labels: readonly { readonly x: number; readonly width: number }[], rows: number): number[] {
   const ends = Array.from({ length: rows }, () => -Infinity);

@@ -9,10 +9,7 @@ export function tempText(celsius: number, unit: TempUnit, digits = 0): string {
   return `${tempFigure(celsius, unit, digits)} °${unit}`;
 }
 
-/**
- * The figure alone, without its unit. Where rounding would lift a reading onto a whole limit that it does
- * not reach (54.7 onto 55), a digit more is shown.
- */
+/** The figure alone, without its unit. Beside a limit use {@link tempBeside}: this one may round onto it. */
 export function tempFigure(celsius: number, unit: TempUnit, digits = 0): string {
   const value = fromCelsius(celsius, unit);
   return (Number(value.toFixed(digits)) + 0).toFixed(digits);

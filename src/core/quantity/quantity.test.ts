@@ -1,3 +1,5 @@
+import fc from 'fast-check';
+import { thinToColdest } from './thin';
 import { celsiusToFahrenheit, fahrenheitToCelsius, M3_PER_YD3 } from './units';
 import { durationText, missingText, spanText, tempBeside, tempText, volumeText, whenText } from './format';
 import { isoOf, parseInstant } from './instant';
@@ -54,5 +56,17 @@ describe('clock times typed by people', () => {
   test('zones', () => {
     expect(['Europe/Berlin', 'UTC', 'America/New_York'].map(isTimeZone)).toEqual([true, true, true]);
     expect(['+02:00', '', 'Mars/Olympus'].map(isTimeZone)).toEqual([false, false, false]);
+  });
+});
+
+describe('many samples', () => {
+  test('thinning keeps the coldest of each span, and the coldest of all', () => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: 20, max: 70 }), { minLength: 1, maxLength: 400 }), fc.integer({ min: 1, max: 60 }), (values, most) => {
+      const samples = values.map((c, i) => ({ at: i * 60_000, c }));
+      const kept = thinToColdest(samples, most);
+      expect(kept.length).toBeLessThanOrEqual(Math.max(most, samples.length <= most ? samples.length : 0));
+      expect(Math.min(...kept.map((s) => s.c))).toBe(Math.min(...values));
+      expect([...kept].sort((a, b) => a.at - b.at)).toEqual(kept);
+    }), { seed: 5 });
   });
 });

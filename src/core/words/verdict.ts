@@ -1,4 +1,4 @@
-import { countText, dayText, durationText, missingText, soonText, spanText, tempBeside, whenText } from '../quantity/format';
+import { countText, dayText, durationText, missingText, spanText, tempBeside, whenText } from '../quantity/format';
 import type { Instant } from '../quantity/instant';
 import type { Locale, Note } from './note';
 
@@ -68,6 +68,3 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
 /** Progress in a few words for the yard: `11 d 18 h of 15 d`. */
 export const progressText = (v: Pick<VerdictFacts, 'creditedHours' | 'requiredHours'>): string =>
   `${durationText(v.creditedHours)} of ${durationText(v.requiredHours).replace(/ 0 h$/, '')}`;
-
-/** `Read by 09:40`-style time for advice. */
-export const byText = (at: Instant, locale: Locale): string => soonText(locale.timeZone, at, locale.now);

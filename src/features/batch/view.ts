@@ -6,6 +6,7 @@ import { spansOf } from '@/core/evidence/spans';
 import { toCelsius } from '@/core/quantity/units';
 import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText, missingText, soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { thinToColdest } from '@/core/quantity/thin';
 import { hoursToMs, MS } from '@/core/quantity/instant';
 import { titlesOf } from '@/core/rules/library';
 import { deepestOf, depthOf } from '@/core/heap/places';
@@ -66,7 +67,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
   const until = live ? Math.max(now, ...proofs.map((p) => Math.min(p, now + 16 * MS.day))) : last;
   // A fifth more, so that what stands behind a bar's end has room.
   const end = until + Math.max(MS.day, (until - from) * 0.2);
-  const drawn = thin(rounds.map((r) => ({ r, at: r.time, c: r.value })));
+  const drawn = thinToColdest(rounds.map((r) => ({ r, at: r.time, c: r.value })), MOST_DRAWN);
   const floor = tempBeside(floorC, floorC, unit);
   let turn = 0;
   return {
@@ -96,7 +97,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
     breaks: lead ? breaksOf(lead.account.verdict.notes.filter((n) => n.at <= (lead.account.verdict.provenAt ?? Infinity)), locale) : [],
     ticks: [20, 40, 55, 65, 70, 77].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 || c === 70 })),
     days: dayTicks(from, end, timeZone, now),
-    nowLabel: live && rounds.length > 0 ? tempText(rounds.at(-1)!.value, unit) : null,
+    nowLabel: live && rounds.length > 0 ? tempBeside(rounds.at(-1)!.value, floorC, unit) : null,
     floorLabel: `${floor} and up: time is credited`, hotLabel: `above ${tempText(70, unit)}, too hot`,
   };
 }
@@ -104,17 +105,11 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
 const barName = ({ hours, turnings, consecutive }: Hold, clock: string, floor: string): string =>
   `${clock === 'seeds' ? 'Seeds, ' : ''}${durationText(hours).replace(' 0 h', '')}${consecutive ? '' : ' in all'}${turnings ? `, ${turnings} turns` : clock === 'seeds' ? '' : ` at ${floor}`}`;
 
-function thin<T extends { at: number; c: number }>(samples: readonly T[]): T[] {
-  if (samples.length <= MOST_DRAWN) return [...samples];
-  const size = Math.ceil(samples.length / MOST_DRAWN);
-  return Array.from({ length: Math.ceil(samples.length / size) }, (_, i) => samples.slice(i * size, (i + 1) * size).reduce((a, b) => (b.c < a.c ? b : a)));
-}
-
 function otherLines({ rounds, corrector, evidence }: Reckoning['prepared']) {
-  return evidence.points.slice(0, MOST_LINES).map((p) => thin(rounds.flatMap((r) => {
+  return evidence.points.slice(0, MOST_LINES).map((p) => thinToColdest(rounds.flatMap((r) => {
     const values = r.readings.filter((x) => x.point === p.id).map((x) => corrector.correct(x));
     return values.length > 0 ? [{ at: r.time, c: Math.min(...values) }] : [];
-  }))).filter((line) => line.length > 0);
+  }), MOST_DRAWN)).filter((line) => line.length > 0);
 }
 
 function dayTicks(from: number, to: number, timeZone: string, now: number) {

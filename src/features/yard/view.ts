@@ -1,13 +1,13 @@
 import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
 import { heapPicture } from '@/core/digest/picture';
-import { ageText, durationText, spanText, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
+import { ageText, durationText, soonText, spanText, tempBeside, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
 import { localParts } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { adviceWords, type AdviceWords } from '@/core/words/advice';
 import type { Locale } from '@/core/words/note';
-import { byText, progressText } from '@/core/words/verdict';
+import { progressText } from '@/core/words/verdict';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
 export type Plot = {
@@ -43,7 +43,7 @@ function footOf(d: Digest, { unit, now }: Locale): string {
   if (!d.latest) return 'not read yet';
   const hours = (now - d.latest.at) / MS.hour;
   if (d.state === 'released' || d.state === 'curing') return tempText(d.latest.valueC, unit);
-  return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempText(d.latest.valueC, unit)}`;
+  return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempBeside(d.latest.valueC, d.situation.floorC, unit)}`;
 }
 
 export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
@@ -56,7 +56,7 @@ export function agendaOf(board: readonly Digest[], locale: Locale): Agenda[] {
   const today = localParts(locale.timeZone, locale.now);
   const tasks = board.map((d): Task => {
     const advice = adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale);
-    return { id: d.id, code: d.code, name: d.name ?? d.code, advice, when: advice.due === null ? 'any time' : advice.due <= locale.now ? 'now' : `by ${byText(advice.due, locale)}` };
+    return { id: d.id, code: d.code, name: d.name ?? d.code, advice, when: advice.due === null ? 'any time' : advice.due <= locale.now ? 'now' : `by ${soonText(locale.timeZone, advice.due, locale.now)}` };
   });
   const due = (t: Task): number => t.advice.due ?? Infinity;
   const isToday = (t: Task): boolean => t.advice.due !== null && (t.advice.due <= locale.now || localParts(locale.timeZone, t.advice.due).day === today.day && due(t) - locale.now < MS.day);
