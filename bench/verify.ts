@@ -1,6 +1,5 @@
 import { performance } from 'node:perf_hooks';
 import { resolvePolicy } from '../src/core/evidence/policy';
-import { isSupported } from '../src/core/evidence/rule';
 import type { Evidence, Reading } from '../src/core/evidence/types';
 import { judge, prepare } from '../src/core/evidence/verdict';
 import { findRule } from '../src/core/rules/library';
@@ -18,7 +17,6 @@ const evidence: Evidence = {
   events: Array.from({ length: 6 }, (_, i) => ({ id: `t${i}`, at: START + (i + 1) * 3 * 86_400_000, type: 'turn' as const, full: true })),
 };
 const rule = findRule('us-503-pfrp-turned')!;
-if (!isSupported(rule)) throw new Error('the rule is not supported');
 
 const before = process.memoryUsage().heapUsed;
 const times: number[] = [];

@@ -7,7 +7,7 @@ import { batchFileOf } from '@/core/formats/batch-file-of';
 import { parseBatchFile } from '@/core/formats/batch-file';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { rulesOfBrought } from '@/core/formats/bring';
-import { verdictsOf } from '@/core/formats/verify-call';
+import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
 import { rulesForMethod } from '@/core/rules/library';
 import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -133,8 +133,8 @@ describe('snapshots and the demo', () => {
       await writeEntries(t.app, site, entriesOfFile(parsed.file, { openedId, by: 'Mo', rules: rulesOfBrought(parsed.file), newId }), now);
       const again = batchFileOf(foldBatch(await logRepo(t.app).ofBatch(openedId)), site, siteState)!;
       const rules = rulesForMethod(file.batch.method);
-      expect(verdictsOf(again, rules, now)).toEqual(verdictsOf(file, rules, now));
-      expect(verdictsOf(again, rules)).toEqual(verdictsOf(file, rules));
+      expect(verdicts(again, now)).toEqual(verdicts(file, now));
+      expect(verdicts(again)).toEqual(verdicts(file));
     }
   }, 60_000);
 

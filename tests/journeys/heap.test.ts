@@ -4,7 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { layUpDemo } from '../../demo/lay-up';
 import { parseBatchFile } from '@/core/formats/batch-file';
-import { verdictsOf } from '@/core/formats/verify-call';
+import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
 import { findRule } from '@/core/rules/library';
 import { axe, fill, open, press, setTime, startApp, textOf, valueOf, waitText, type App } from '../support/app';
 
@@ -155,7 +155,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   fs.writeFileSync(file, taken);
   const parsed = parseBatchFile(JSON.parse(taken));
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-  for (const [rule, status] of Object.entries(shown)) expect([rule, verdictsOf(parsed.file, [findRule(rule)!], Date.now())[0]!.status]).toEqual([rule, status]);
+  for (const [rule, status] of Object.entries(shown)) expect([rule, rulingsOf(preparedOf(parsed.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status]).toEqual([rule, status]);
   // The same from the terminal, with no server and no database.
   const out = JSON.parse(execFileSync(path.join(ROOT, 'zealous'), ['verify', file, '--rule', 'us-503-pfrp-static', '--json'], { encoding: 'utf8', env: { PATH: process.env.PATH, HOME: process.env.HOME } as unknown as NodeJS.ProcessEnv })) as { verdicts: { status: string; provenAt: string }[] };
   expect(out.verdicts[0]).toMatchObject({ status: 'proven', provenAt: '2026-05-05T08:02:00.000Z' });
@@ -171,7 +171,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   const again = parseBatchFile(JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())));
   if (!again.ok) throw new Error('refused');
   const rules = Object.keys(shown).map((id) => findRule(id)!);
-  expect(verdictsOf(again.file, rules)).toEqual(verdictsOf(parsed.file, rules));
+  expect(rulingsOf(preparedOf(again.file), rules).map((r) => r.account.verdict)).toEqual(rulingsOf(preparedOf(parsed.file), rules).map((r) => r.account.verdict));
   const csv = await page.evaluate(async () => (await fetch(`${location.pathname}/readings`)).text());
   expect(csv.split('\n')[0]).toBe('time,point,value,unit,probe,round,flag,reason,id');
   expect(csv.trim().split('\n')).toHaveLength(16);
@@ -200,7 +200,7 @@ describe('the demo', () => {
     await waitText(page, 'h1', /Egret/);
     const file = parseBatchFile(JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())));
     if (!file.ok) throw new Error('refused');
-    for (const [rule, status] of Object.entries(await statuses(page, 'main'))) expect([rule, verdictsOf(file.file, [findRule(rule)!], Date.now())[0]!.status]).toEqual([rule, status]);
+    for (const [rule, status] of Object.entries(await statuses(page, 'main'))) expect([rule, rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status]).toEqual([rule, status]);
     await press(page, '°F');
     await waitText(page, '[data-testid=verdict]', /131 °F/);
     await press(page, 'Shed');

@@ -17,7 +17,7 @@ const file = (content: string | Buffer): string => { const at = path.join(dir, `
 test('proven, not proven, unusable', () => {
   expect(zealous(EXAMPLE, '--rule', 'us-503-pfrp-static')).toMatchObject({ status: 0, stderr: '' });
   expect(zealous(EXAMPLE, '--rule', 'us-503-pfrp-static', '--rule', 'uk-pas100-default').status).toBe(1);
-  expect(zealous(EXAMPLE, '--rule', 'au-4454-turned')).toMatchObject({ status: 2, stdout: '', stderr: "--rule: rule 'au-4454-turned' is not supported yet (staged)\n" });
+  expect(zealous(EXAMPLE, '--rule', 'au-4454-turnt')).toMatchObject({ status: 2, stdout: '', stderr: "--rule: no rule 'au-4454-turnt' in the library or in the file\n" });
 });
 
 test('--json is one object on standard output', () => {

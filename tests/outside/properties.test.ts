@@ -2,9 +2,8 @@ import fc from 'fast-check';
 import type { Hold } from '@/core/evidence/rule';
 import type { BatchEvent, Evidence, Reading } from '@/core/evidence/types';
 import { at, DAY0, evidence, H, holdRule, verdictOf } from '../support/evidence';
-import { slowProof, slowState } from '../support/slow-verdict';
 
-/** The invariants of section 13 of the contract, on made-up heaps; and fast = slow. */
+/** The invariants of section 13 of the contract, on made-up heaps. */
 
 const RUNS = { numRuns: 400, seed: 20260501 };
 const SPAN_H = 330;
@@ -36,19 +35,6 @@ const evidenceOf = (h: Heap, rounds: Made[] = h.rounds): Evidence => evidence(ro
 const judge = (h: Heap, e: Evidence, hold: Partial<Hold> = {}) => verdictOf(e, holdRule({ ...h.hold, ...hold }), at(h.asOf));
 const credit = (h: Heap, e: Evidence, hold: Partial<Hold> = {}): number => judge(h, e, { hours: NEVER, ...hold }).creditedHours;
 const check = (property: (h: Heap) => boolean | void): void => fc.assert(fc.property(heapArb, property), RUNS);
-
-test('fast = slow: credit, turnings and status', () => check((h) => {
-  const e = evidenceOf(h);
-  const slow = slowState(e, { ...h.hold, hours: NEVER }, at(h.asOf));
-  const v = judge(h, e, { hours: NEVER });
-  expect({ credit: v.creditedHours, turnings: v.turningsCounted, status: v.status }).toEqual(slow);
-}));
-
-test('fast = slow: the first moment of proof', () => check((h) => {
-  const whole = { ...h, rounds: h.rounds.map((r) => ({ ...r, minutes: 0 })) };
-  const e = evidenceOf(whole);
-  expect(judge(h, e).provenAt).toBe(slowProof(e, h.hold, at(h.asOf)));
-}));
 
 test('a cold round more never raises credit, nor brings a proof or makes it earlier', () => fc.assert(fc.property(heapArb, fc.integer({ min: 1, max: SPAN_H * 4 }), (h, q) => {
   const cold: Made = { hour: q / 4 + 0.1, values: [40, 60, 60], minutes: 0 };

@@ -1,5 +1,5 @@
 import { resolvePolicy, type PolicyInput } from '@/core/evidence/policy';
-import type { Hold, SupportedRule } from '@/core/evidence/rule';
+import type { Hold, Requirement, Rule } from '@/core/evidence/rule';
 import type { BatchEvent, Evidence, Reading } from '@/core/evidence/types';
 import { judge, latestTime, prepare, type Verdict } from '@/core/evidence/verdict';
 
@@ -31,10 +31,13 @@ export const evidence = (readings: readonly Reading[], events: readonly BatchEve
   timeZone: 'UTC', unit: 'C', method: 'turned', builtAt: DAY0, policy: resolvePolicy(policy), points: POINTS, probes: [], readings, events, ambient: [], ...more,
 });
 
-export const holdRule = (hold: Partial<Hold> = {}, more: Partial<SupportedRule> = {}): SupportedRule => ({
+export const holdRule = (hold: Partial<Hold> = {}, more: Partial<Rule> = {}): Rule => ({
   id: 'test', title: 'Test', jurisdiction: 'none', document: 'none', fromMemory: false, methods: ['turned', 'static', 'vessel'], clock: 'germs', conditions: [],
   requirement: { kind: 'hold', floorC: 55, hours: 72, consecutive: true, turnings: 0, ...hold }, ...more,
 });
 
-export const verdictOf = (e: Evidence, rule: SupportedRule = holdRule(), asOf = latestTime(e)): Verdict => judge(prepare(e, asOf), rule);
+/** A rule of any kind on the clock of germs. */
+export const ruleOf = (requirement: Requirement, more: Partial<Rule> = {}): Rule => ({ ...holdRule(), requirement, ...more });
+
+export const verdictOf = (e: Evidence, rule: Rule = holdRule(), asOf = latestTime(e)): Verdict => judge(prepare(e, asOf), rule);
 export const codes = (v: Verdict): string[] => v.notes.map((n) => n.code);

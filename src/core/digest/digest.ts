@@ -2,7 +2,8 @@ import { hoursToMs, type Instant } from '../quantity/instant';
 import { localDays, zoneOf } from '../quantity/calendar';
 import { TOO_HOT_C, type Situation } from '../advice/next';
 import { lostHours, strataOf, type Stratum } from '../evidence/spans';
-import { isSupported, type SupportedRule } from '../evidence/rule';
+import { factsOf } from '../evidence/facts';
+import type { Rule } from '../evidence/rule';
 import { account, prepare, type Account, type Prepared } from '../evidence/verdict';
 import { windowAt } from '../evidence/walk';
 import { evidenceOf, ownRulesOf } from '../formats/batch-file';
@@ -17,7 +18,7 @@ export const MOUND_STATES = ['building', 'waiting', 'running', 'recovering', 'br
 export type MoundState = (typeof MOUND_STATES)[number];
 
 /** One rule's standing, small enough to keep beside the batch. */
-export type RuleDigest = VerdictFacts & { readonly rule: string; readonly title: string };
+export type RuleDigest = VerdictFacts & { readonly rule: string; readonly title: string; /** Hours in all, every stage counted. */ readonly totalHours: number };
 
 /** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
 export type Digest = {
@@ -44,14 +45,14 @@ export type Digest = {
 };
 
 /** Rules a batch is kept under: those chosen for it that can be reckoned, else all of its method and its own. */
-function rulesOf({ opened }: BatchState): SupportedRule[] {
+function rulesOf({ opened }: BatchState): Rule[] {
   const own = ownRulesOf(opened.ownRules);
-  const chosen = opened.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined).filter(isSupported);
-  return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own].filter(isSupported);
+  const chosen = opened.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
+  return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own];
 }
 
 /** Everything a batch's page is drawn from, as of now. Null parts while the batch is building. */
-export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly { rule: SupportedRule; account: Account }[] };
+export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly { rule: Rule; account: Account }[] };
 
 export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
   const file = batchFileOf(state, site, siteState);
@@ -64,16 +65,14 @@ export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, 
 const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);
 
 /** The leading rule is the one furthest from done: the last to be proven leads, so that a mound never shows more than is sure. */
-const leadingFirst = <T extends { account: Account; rule: SupportedRule }>(accounts: readonly T[]): T[] =>
+const leadingFirst = <T extends { account: Account; rule: Rule }>(accounts: readonly T[]): T[] =>
   [...accounts].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b) || b.account.verdict.turningsRequired - a.account.verdict.turningsRequired);
 
 /** Notes that a sentence or a label is made of; the page reads the rest from the log. */
 const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST']);
 
-export const factsOf = (rule: SupportedRule, { verdict: v }: Account, keep: (note: Note) => boolean = () => true): RuleDigest => ({
-  rule: rule.id, title: rule.title, status: v.status, creditedHours: v.creditedHours, requiredHours: v.requiredHours,
-  turningsCounted: v.turningsCounted, turningsRequired: v.turningsRequired, provenAt: v.provenAt, earliestProofAt: v.earliestProofAt,
-  notes: v.notes.filter(keep), floorC: rule.requirement.floorC, combine: v.policy.combine, consecutive: rule.requirement.consecutive,
+const ruleDigest = (rule: Rule, acc: Account): RuleDigest => ({
+  ...factsOf(acc, (note) => KEPT_NOTES.has(note.code)), rule: rule.id, title: rule.title, totalHours: acc.standing.part.totalHours,
 });
 
 function moundState(stage: 'building' | 'curing' | 'released' | 'live', lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
@@ -82,13 +81,13 @@ function moundState(stage: 'building' | 'curing' | 'released' | 'live', lead: Ac
   if (!lead) return 'waiting';
   const { status, run } = lead.verdict;
   // The last sixth of the allowed gap: six hours of thirty-six.
-  if (status === 'running' && run && now - lead.state.base > hoursToMs((maxGapHours * 5) / 6)) return 'stale';
+  if (status === 'running' && run && now - lead.standing.base > hoursToMs((maxGapHours * 5) / 6)) return 'stale';
   if (status === 'broken' && everHot(lead) === false) return 'waiting'; // cold so far, and nothing lost: closed, not yet hot
-  if (status === 'running' && run && lead.state.creditMs === 0 && lead.state.walk.runs.length > 1) return 'broken';
+  if (status === 'running' && run && lead.standing.creditMs === 0 && lead.standing.walk.runs.length > 1) return 'broken';
   return status;
 }
 
-const everHot = (lead: Account): boolean => [lead.state, ...lead.earlier.map((e) => e.state)].some((state) => state.walk.runs.length > 0);
+const everHot = (lead: Account): boolean => [lead.standing, ...lead.earlier].some(({ walk }) => walk.runs.length > 0);
 
 /** The digest of a batch at a moment. @param reckoning of the same state and moment, where it is there already */
 export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant, reckoning = reckon(state, site, siteState, now)): Digest {
@@ -101,11 +100,11 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
   const round = reckoning?.prepared.rounds.at(-1) ?? null;
   const latest = round ? { at: round.time, valueC: round.value, peakC: round.peak, points: round.points, complete: round.complete } : null;
   const turns = live.filter((e) => e.kind === 'turn' && e.data.full);
-  const window = lead ? windowAt(lead.state.walk.windows, now) : undefined;
+  const window = lead ? windowAt(lead.standing.walk.windows, now) : undefined;
   const verdict = lead?.verdict;
   const situation: Digest['situation'] = {
     stage, status: verdict?.status ?? null, creditedHours: verdict?.creditedHours ?? 0, requiredHours: verdict?.requiredHours ?? 0,
-    turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: first?.rule.requirement.floorC ?? 55, maxGapHours,
+    turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: lead?.standing.walk.floor.floorC ?? 55, maxGapHours,
     lastHot: verdict?.run?.to ?? null, lastRound: latest, lastTurn: turns.at(-1)?.at ?? null, graceUntil: window?.to ?? null, neverHot: !lead || !everHot(lead), builtAt: state.builtAt,
   };
   const last = state.entries.at(-1)!;
@@ -113,9 +112,9 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
     id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.opened.bay ?? null, method: state.opened.method,
     volumeM3: state.opened.volumeM3 ?? null, openedAt: state.openedAt, builtAt: state.builtAt,
     state: moundState(stage, lead, latest, now, maxGapHours),
-    rules: (reckoning?.accounts ?? []).map(({ rule, account: acc }) => factsOf(rule, acc, (n) => KEPT_NOTES.has(n.code))),
-    strata: first && lead ? strataOf(lead, policy!.counting, first.rule.requirement.consecutive) : [],
-    lostHours: first && lead ? lostHours(lead, first.rule.requirement.consecutive) : 0,
+    rules: (reckoning?.accounts ?? []).map(({ rule, account: acc }) => ruleDigest(rule, acc)),
+    strata: lead ? strataOf(lead) : [],
+    lostHours: lead ? lostHours(lead) : 0,
     latest, lastLogged: { at: last.at, by: last.by }, situation, maxGapHours,
     recheckAt: reckoning && stage === 'live' ? nextChange(reckoning, now) : null,
   };
@@ -124,10 +123,10 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
 /** The next moment at which time alone changes a standing: a gap used up, a window closed, a day over, a reading dated ahead. */
 function nextChange({ prepared, accounts }: Reckoning, now: Instant): Instant | null {
   const { policy, timeZone } = prepared.evidence;
-  const moments = accounts.flatMap(({ account: { state } }) => [
-    state.base + hoursToMs(policy.maxGapHours) + 1,
-    state.base + hoursToMs((policy.maxGapHours * 5) / 6) + 1,
-    ...state.walk.windows.map((w) => w.to + 1),
+  const moments = accounts.flatMap(({ account: { standing } }) => [
+    standing.base + hoursToMs(policy.maxGapHours) + 1,
+    standing.base + hoursToMs((policy.maxGapHours * 5) / 6) + 1,
+    ...standing.walk.windows.map((w) => w.to + 1),
   ]);
   if (policy.counting === 'days') moments.push(localDays(zoneOf(timeZone), now, now)[0]!.end);
   const asked = prepared.evidence.readings.filter((r) => r.at > now).map((r) => r.at);

@@ -19,7 +19,7 @@ export function heapPicture(d: Digest, now: number, unit: TempUnit, volume: Volu
   const standing = d.state === 'building' ? 'still building' : lead ? `${STATUS_WORD[lead.status].toLowerCase()}, ${progressText(lead)}${lead.turningsRequired ? `, ${lead.turningsCounted} of ${lead.turningsRequired} turned` : ''}` : '';
   return {
     id: d.id, code: d.code, name: d.name ?? d.code, bay: d.bay, state: d.state, volume: d.volumeM3 ?? DEFAULT_VOLUME_M3,
-    strata: d.strata, requiredHours: lead?.requiredHours ?? 360, turningsRequired: lead?.turningsRequired ?? 0, lostHours: d.lostHours,
+    strata: d.strata, requiredHours: lead?.totalHours ?? 360, turningsRequired: lead?.turningsRequired ?? 0, lostHours: d.lostHours,
     ...(d.state === 'hot' && d.latest ? { heartC: d.latest.peakC } : {}), stale: false,
     says: [d.name ?? d.code, d.bay ? `bay ${d.bay}` : '', d.volumeM3 ? volumeText(d.volumeM3, volume) : '', standing, coldest].filter(Boolean).join(', '),
   };

@@ -39,11 +39,21 @@ export type Corrector = {
   unchecked(reading: Reading, days: number): boolean;
 };
 
+/** The last of those, by time, that lie at or before t. */
+function latestBy<T>(list: readonly T[], t: Instant, timeOf: (item: T) => Instant): T | undefined {
+  let [low, high] = [0, list.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (timeOf(list[middle]!) <= t) low = middle + 1; else high = middle;
+  }
+  return list[low - 1];
+}
+
 export function correctorOf(probes: readonly Probe[], asOf: Instant): Corrector {
   const calibrations = new Map(probes.map((p) => [p.id, calibrationsOf(p.checks, asOf)]));
-  const checkTimes = new Map(probes.map((p) => [p.id, p.checks.map((c) => c.at).filter((at) => at <= asOf)]));
+  const checkTimes = new Map(probes.map((p) => [p.id, p.checks.map((c) => c.at).filter((at) => at <= asOf).sort((a, b) => a - b)]));
   const calibrationFor = (r: Reading): Calibration | undefined =>
-    r.probe === undefined ? undefined : calibrations.get(r.probe)?.findLast((c) => c.at <= r.at);
+    r.probe === undefined ? undefined : latestBy(calibrations.get(r.probe) ?? [], r.at, (c) => c.at);
   return {
     calibrationFor,
     correct(r) {
@@ -51,7 +61,10 @@ export function correctorOf(probes: readonly Probe[], asOf: Instant): Corrector 
       const c = calibrationFor(r);
       return c ? c.a + c.b * celsius : celsius;
     },
-    unchecked: (r, days) =>
-      r.probe !== undefined && !checkTimes.get(r.probe)?.some((at) => at <= r.at && r.at - at <= days * MS.day),
+    unchecked(r, days) {
+      if (r.probe === undefined) return false;
+      const last = latestBy(checkTimes.get(r.probe) ?? [], r.at, (at) => at);
+      return last === undefined || r.at - last > days * MS.day;
+    },
   };
 }

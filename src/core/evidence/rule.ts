@@ -10,12 +10,16 @@ export type Hold = {
   readonly turnings: number;
 };
 
-export type Requirement =
-  | Hold
-  | { readonly kind: 'staged'; readonly floorC: number; readonly ceilingC?: number | undefined; readonly holdHours: number; readonly stages: number }
-  | { readonly kind: 'anyOf' | 'allOf'; readonly of: readonly Requirement[] }
-  | { readonly kind: 'within'; readonly outer: Hold; readonly inner: Hold }
-  | { readonly kind: 'meanAbove'; readonly floorC: number; readonly hours: number; readonly meanC: number };
+/** A hold before each of several full turnings. */
+export type Staged = { readonly kind: 'staged'; readonly floorC: number; readonly ceilingC?: number | undefined; readonly holdHours: number; readonly stages: number };
+/** Inner hours inside a run of the outer hold; neither asks for turnings. */
+export type Within = { readonly kind: 'within'; readonly outer: Hold; readonly inner: Hold };
+/** Hours at a floor with a time-weighted mean above another figure. */
+export type MeanAbove = { readonly kind: 'meanAbove'; readonly floorC: number; readonly hours: number; readonly meanC: number };
+/** A requirement that is not made of alternatives. */
+export type Leaf = Hold | Staged | Within | MeanAbove;
+
+export type Requirement = Leaf | { readonly kind: 'anyOf' | 'allOf'; readonly of: readonly Requirement[] };
 
 /** A rule is data (contract, section 9). */
 export type Rule = {
@@ -36,7 +40,5 @@ export type Rule = {
   readonly caution?: string | undefined;
 };
 
-/** A rule whose requirement this version can reckon. */
-export type SupportedRule = Rule & { readonly requirement: Hold };
-
-export const isSupported = (rule: Rule): rule is SupportedRule => rule.requirement.kind === 'hold';
+/** Every single requirement in a rule, alternatives included. */
+export const leavesOf = (r: Requirement): Leaf[] => ('of' in r ? r.of.flatMap(leavesOf) : [r]);

@@ -2,6 +2,7 @@ import { MS, type Instant } from '../quantity/instant';
 import type { Policy } from './types';
 import type { Run } from './walk';
 import type { Account } from './verdict';
+import { creditOf } from './walk';
 
 /** A stretch of a run between two hot rounds, or one hot day: what it earned and its mean value in °C. */
 export type Stretch = { readonly from: Instant; readonly to: Instant; readonly creditMs: number; readonly meanC: number };
@@ -25,10 +26,10 @@ export function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
   }));
 }
 
-/** The runs that the verdict reports: the proving or latest one, or all of a cumulative rule. */
-function reportedRuns({ state }: Account, consecutive: boolean): readonly Run[] {
-  if (!consecutive) return state.walk.runs;
-  return state.reported ? [state.reported] : [];
+/** The runs that the verdict reports: the proving or latest one, or all of a rule that adds them up. */
+function reportedRuns({ standing: { part, reported, walk } }: Account): readonly Run[] {
+  if (!part.consecutive && part.of.kind !== 'within') return walk.runs;
+  return reported ? [reported] : [];
 }
 
 function joined(spans: readonly Span[]): Span[] {
@@ -42,23 +43,23 @@ function joined(spans: readonly Span[]): Span[] {
 }
 
 /** All stretches of all segments, by time, for one rule's bar. */
-export function spansOf(acc: Account, counting: Policy['counting'], consecutive: boolean): Span[] {
-  const kept = new Set<Run>(reportedRuns(acc, consecutive));
+export function spansOf(acc: Account): Span[] {
+  const kept = new Set<Run>(reportedRuns(acc));
   const until = acc.verdict.provenAt ?? Infinity;
-  const runs = [...acc.earlier.flatMap((e) => e.state.walk.runs), ...acc.state.walk.runs];
-  return joined(runs.flatMap((run) => stretchesOf(run, counting)
+  const walks = [...acc.earlier.map((s) => s.walk), acc.standing.walk];
+  return joined(walks.flatMap((walk) => walk.runs.flatMap((run) => stretchesOf(run, walk.counting)
     .filter((s) => s.from < until)
-    .map((s): Span => ({ from: s.from, to: s.to, kind: kept.has(run) ? (s.creditMs > 0 ? 'credited' : 'uncredited') : 'lost' }))));
+    .map((s): Span => ({ from: s.from, to: s.to, kind: kept.has(run) ? (s.creditMs > 0 ? 'credited' : 'uncredited') : 'lost' })))));
 }
 
 /** The strata of the folded mound, from the ground up: one more than there are counted turnings. */
-export function strataOf(acc: Account, counting: Policy['counting'], consecutive: boolean): Stratum[] {
-  const runs = reportedRuns(acc, consecutive);
+export function strataOf(acc: Account): Stratum[] {
+  const runs = reportedRuns(acc);
   if (runs.length === 0) return [];
   const until = acc.verdict.provenAt ?? Infinity;
-  const folds = acc.state.counted.map(({ turn }) => turn.at);
+  const folds = acc.standing.counted.map(({ turn }) => turn.at);
   const stages: Stretch[][] = Array.from({ length: folds.length + 1 }, () => []);
-  const stretches = runs.flatMap((run) => stretchesOf(run, counting)).filter((s) => s.to <= until);
+  const stretches = runs.flatMap((run) => stretchesOf(run, acc.standing.walk.counting)).filter((s) => s.to <= until);
   for (const s of stretches) stages[folds.filter((at) => at < (s.from + s.to) / 2).length]!.push(s);
   const last = runs.at(-1)!.rounds.at(-1)!;
   return stages.map((stage) => {
@@ -71,10 +72,11 @@ export function strataOf(acc: Account, counting: Policy['counting'], consecutive
 }
 
 /** Credit of the latest run that was broken or cut off by a restart, in hours; 0 when nothing was lost. */
-export function lostHours(acc: Account, consecutive: boolean): number {
-  if (!consecutive || acc.state.reported) return 0;
-  const ended = acc.state.walk.runs.at(-1);
-  if (ended) return ended.steps.at(-1)!.creditMs / MS.hour;
-  const before = acc.earlier.at(-1);
-  return before ? (before.state.provenAt !== null ? before.state.creditMs : (before.state.walk.runs.at(-1)?.steps.at(-1)!.creditMs ?? 0)) / MS.hour : 0;
+export function lostHours({ standing, earlier }: Account): number {
+  if (!standing.part.consecutive || standing.reported) return 0;
+  const ended = standing.walk.runs.at(-1);
+  if (ended) return creditOf(ended) / MS.hour;
+  const before = earlier.at(-1);
+  const last = before?.walk.runs.at(-1);
+  return (before && before.provenAt !== null ? before.creditMs : last ? creditOf(last) : 0) / MS.hour;
 }

@@ -3,7 +3,7 @@ import type { Round } from './rounds';
 import type { Turn } from './segments';
 import { fullTurns, type Run, type Walk } from './walk';
 
-export type UncountedCode = 'TURN_PARTIAL' | 'TURN_WITHOUT_HEAT' | 'TURN_OUTSIDE_RUN';
+export type UncountedTurn = { readonly turn: Turn; readonly code: 'TURN_PARTIAL' | 'TURN_WITHOUT_HEAT' | 'TURN_OUTSIDE_RUN' | 'TURN_WITHOUT_HOLD' };
 
 /** A full turn that counts in a run, and the hot round from which on it does. */
 export type CountedTurn = { readonly turn: Turn; readonly from: Instant };
@@ -25,26 +25,23 @@ const anyIn = (rounds: readonly Round[], after: Instant, upTo: Instant): boolean
 };
 
 /**
- * The full turns that count in a run (contract, section 8): inside it, with a hot round of the run since the
- * full turn before. Each counts from the run's first hot round at or after it.
+ * The full turns that count among the hot rounds of a run (contract, section 8): between the first and the
+ * last of them, with one since the full turn before. Each counts from the first hot round at or after it.
  */
-export function countedTurns(run: Run, turns: readonly Turn[]): CountedTurn[] {
-  const full = fullTurns(turns);
+export function countedTurns(rounds: readonly Round[], full: readonly Turn[]): CountedTurn[] {
   return full.flatMap((turn, i) => {
-    const later = run.rounds[firstAtOrAfter(run.rounds, turn.at)];
-    const heated = anyIn(run.rounds, full[i - 1]?.at ?? -Infinity, turn.at);
+    const later = rounds[firstAtOrAfter(rounds, turn.at)];
+    const heated = anyIn(rounds, full[i - 1]?.at ?? -Infinity, turn.at);
     return later && heated ? [{ turn, from: later.time }] : [];
   });
 }
 
 /** Turns of a segment that no run counts, each with the first code that fits. */
-export function uncountedTurns(walk: Walk, rounds: readonly Round[], turns: readonly Turn[]): { turn: Turn; code: UncountedCode }[] {
-  const counted = new Set(walk.runs.flatMap((run) => countedTurns(run, turns).map(({ turn }) => turn)));
-  const hot = rounds.filter((_, i) => walk.heats[i] === 'hot');
-  const full = fullTurns(turns);
-  return turns.filter((turn) => !counted.has(turn)).map((turn) => {
+export function uncountedTurns(walk: Walk, counted: (run: Run) => readonly CountedTurn[], turns: readonly Turn[]): UncountedTurn[] {
+  const taken = new Set(walk.runs.flatMap((run) => counted(run).map(({ turn }) => turn)));
+  const before = new Map(fullTurns(turns).map((turn, i, full) => [turn, full[i - 1]?.at ?? -Infinity]));
+  return turns.filter((turn) => !taken.has(turn)).map((turn) => {
     if (!turn.full) return { turn, code: 'TURN_PARTIAL' };
-    const before = full[full.indexOf(turn) - 1]?.at ?? -Infinity;
-    return { turn, code: anyIn(hot, before, turn.at) ? 'TURN_OUTSIDE_RUN' : 'TURN_WITHOUT_HEAT' };
+    return { turn, code: anyIn(walk.hotRounds, before.get(turn)!, turn.at) ? 'TURN_OUTSIDE_RUN' : 'TURN_WITHOUT_HEAT' };
   });
 }

@@ -63,6 +63,10 @@ export type Evidence = {
   readonly unit: TempUnit;
   readonly method: Method;
   readonly builtAt: Instant;
+  /** `windrow` or another word; undefined: not known. */
+  readonly shape?: string | undefined;
+  /** Greatest depth to the surface, m. */
+  readonly coreDepthM?: number | undefined;
   readonly policy: Policy;
   readonly points: readonly Point[];
   readonly probes: readonly Probe[];

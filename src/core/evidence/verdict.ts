@@ -1,12 +1,14 @@
-import { hoursToMs, type Instant } from '../quantity/instant';
+import { MS, type Instant } from '../quantity/instant';
 import type { Note } from '../words/note';
 import { correctorOf, type Corrector } from './calibration';
-import { creditHours, evaluateHold, type HoldState, type Status } from './hold';
-import { notesOf } from './notes';
+import { groundOf, type Ground } from './ground';
+import { notesOf, roundRemarks } from './notes';
 import { NAMED_ROUND_MS, roundsOf, type Round } from './rounds';
-import type { SupportedRule } from './rule';
-import { segmentsOf, type Segment } from './segments';
-import type { Evidence, Policy, Reading } from './types';
+import type { Rule } from './rule';
+import { segmentsOf, type Segments } from './segments';
+import type { Standing, Status, Tally } from './standing';
+import { isWorse, tallyOf } from './tally';
+import type { Clock, Evidence, Policy, Reading } from './types';
 
 export type SegmentSummary = {
   readonly from: Instant;
@@ -34,12 +36,34 @@ export type Verdict = {
   readonly notes: readonly Note[];
 };
 
+/** The evidence on one clock: its segments, what rules on the current one share, and the tallies made so far. */
+type Standpoint = {
+  readonly segments: Segments;
+  readonly ground: Ground;
+  readonly earlier: readonly Ground[];
+  readonly remarks: ReturnType<typeof roundRemarks>;
+  tally(rule: Rule): Tally;
+  earlierStandings(rule: Rule): readonly Standing[];
+};
+
 /** Evidence as of a moment, corrected and grouped once for all rules. */
 export type Prepared = {
   readonly evidence: Evidence;
   readonly asOf: Instant;
   readonly corrector: Corrector;
   readonly rounds: readonly Round[];
+  /** Superseded and rejected readings. */
+  readonly excluded: readonly Reading[];
+  on(clock: Clock): Standpoint;
+  /** The same evidence with some rejected readings in. */
+  trial(back: readonly Reading[]): Prepared;
+  /**
+   * Adds one round that is later than everything so far, without reading the past again.
+   * @param readings with one round id that is new
+   * @param asOf not before any of them
+   * @throws RangeError when they are not later, or are not one new round
+   */
+  add(readings: readonly Reading[], asOf: Instant): void;
 };
 
 /** Latest time in the evidence of any kind: the default of asOf. */
@@ -53,74 +77,133 @@ export function latestTime(evidence: Evidence): Instant {
   return latest;
 }
 
+const memo = <K, V>(make: (key: K) => V): ((key: K) => V) => {
+  const known = new Map<K, V>();
+  return (key) => {
+    let value = known.get(key);
+    if (value === undefined) { value = make(key); known.set(key, value); }
+    return value;
+  };
+};
+
+function standpointOf(evidence: Evidence, rounds: readonly Round[], asOf: Instant, corrector: Corrector, clock: Clock): Standpoint {
+  const { policy, builtAt, timeZone } = evidence;
+  // Before builtAt there is nothing: one empty segment, waiting.
+  const segments = segmentsOf(asOf < builtAt ? [] : rounds, evidence.events.filter((e) => e.at <= asOf), builtAt, Math.max(asOf, builtAt), clock);
+  const ground = groundOf(segments.current, policy, timeZone);
+  const earlier = segments.earlier.map((segment) => groundOf(segment, policy, timeZone));
+  return {
+    segments, ground, earlier, remarks: roundRemarks(ground, corrector),
+    tally: memo((rule) => tallyOf(rule.requirement, ground)),
+    earlierStandings: memo((rule) => earlier.map((g, i) => tallyOf(rule.requirement, g).standing(segments.earlier[i]!.to))),
+  };
+}
+
 /** Corrects and groups what is known at asOf. */
 export function prepare(evidence: Evidence, asOf: Instant): Prepared {
   const corrector = correctorOf(evidence.probes, asOf);
   const zones = new Set<string>(evidence.policy.zones);
   const out = new Set(evidence.points.filter((p) => p.zone !== undefined && !zones.has(p.zone)).map((p) => p.id));
-  const part = evidence.readings.filter((r) => r.flag === undefined && r.at <= asOf && !out.has(r.point));
-  return { evidence, asOf, corrector, rounds: roundsOf(part, evidence.points, evidence.policy, corrector) };
+  const takesPart = (r: Reading): boolean => r.flag === undefined && !out.has(r.point);
+  const rounds = roundsOf(evidence.readings.filter((r) => r.at <= asOf && takesPart(r)), evidence.points, evidence.policy, corrector);
+  const standpoints = new Map<Clock, Standpoint>();
+  const trials = new Map<string, Prepared>();
+  const added: Reading[] = [];
+  let now = asOf;
+  const newcomer = memo((_: 'once') => newcomerTest(evidence, asOf));
+  return {
+    evidence, get asOf() { return now; }, corrector, rounds,
+    excluded: evidence.readings.filter((r) => r.flag !== undefined),
+    on(clock) {
+      let standpoint = standpoints.get(clock);
+      if (!standpoint) { standpoint = standpointOf(evidence, rounds, now, corrector, clock); standpoints.set(clock, standpoint); }
+      return standpoint;
+    },
+    trial(back) {
+      const key = back.map((r) => r.id).join('\n');
+      let trial = trials.get(key);
+      if (!trial) {
+        const again = new Set(back);
+        trial = prepare({ ...evidence, readings: [...evidence.readings.map((r) => (again.has(r) ? { ...r, flag: undefined } : r)), ...added] }, now);
+        trials.set(key, trial);
+      }
+      return trial;
+    },
+    add(readings, at) {
+      newcomer('once')(readings, at);
+      now = at;
+      added.push(...readings);
+      for (const round of roundsOf(readings.filter(takesPart), evidence.points, evidence.policy, corrector)) {
+        rounds.push(round);
+        for (const { ground } of standpoints.values()) ground.push(round);
+      }
+      for (const trial of trials.values()) trial.add(readings, at);
+    },
+  };
 }
 
-/** A verdict with the walk behind it, for drawings. */
-export type Account = { readonly verdict: Verdict; readonly state: HoldState; readonly segment: Segment; readonly earlier: readonly { segment: Segment; state: HoldState }[] };
+/** Refuses what {@link Prepared.add} cannot add: only a round of its own, later than all that is known, leaves the past as it is. */
+function newcomerTest(evidence: Evidence, asOf: Instant): (readings: readonly Reading[], at: Instant) => void {
+  const used = new Set(evidence.readings.map((r) => r.round));
+  const beyond = evidence.readings.some((r) => r.at > asOf) || evidence.events.some((e) => e.at > asOf) || evidence.probes.some((p) => p.checks.some((c) => c.at > asOf));
+  let last = Math.max(asOf, evidence.builtAt);
+  return (readings, at) => {
+    const times = readings.map((r) => r.at);
+    const id = readings[0]?.round;
+    const [first, latest] = [Math.min(...times), Math.max(...times)];
+    if (beyond) throw new RangeError('add: the evidence holds something later than asOf. Prepare it anew.');
+    if (id === undefined || used.has(id) || readings.some((r) => r.round !== id) || latest - first > NAMED_ROUND_MS) throw new RangeError(`add: the readings are not one round with a new id (${id ?? 'none'}).`);
+    if (first <= last || at < latest) throw new RangeError('add: a reading lies at or before what is known, or after asOf.');
+    used.add(id);
+    last = at;
+  };
+}
+
+/** A verdict with what stands behind it, for drawings. */
+export type Account = { readonly verdict: Verdict; readonly standing: Standing; readonly earlier: readonly Standing[] };
 
 /** The verdict of one rule on prepared evidence. */
-export function judge(prepared: Prepared, rule: SupportedRule): Verdict {
-  return account(prepared, rule).verdict;
-}
+export const judge = (prepared: Prepared, rule: Rule): Verdict => account(prepared, rule).verdict;
 
-export function account(prepared: Prepared, rule: SupportedRule): Account {
-  const { evidence, asOf, corrector } = prepared;
-  const { policy, builtAt, timeZone } = evidence;
-  const hold = rule.requirement;
-  const end = Math.max(asOf, builtAt); // before builtAt there is nothing: one empty segment, waiting
-  const segments = segmentsOf(asOf < builtAt ? [] : prepared.rounds, evidence.events.filter((e) => e.at <= asOf), builtAt, end, rule.clock);
-  const state = evaluateHold(segments.current, hold, policy, timeZone);
-  const earlier = segments.earlier.map((segment) => ({ segment, state: evaluateHold(segment, hold, policy, timeZone) }));
-  const summaries = earlier.map(({ segment: { from, to }, state: s }): SegmentSummary => ({
-    from, to, creditedHours: creditHours(s), turningsCounted: s.turningsCounted, provenAt: s.provenAt,
-  }));
-  const missingMs = Math.max(0, hoursToMs(hold.hours) - state.creditMs);
-  const base = asOf < builtAt ? asOf : state.base;
+export function account(prepared: Prepared, rule: Rule): Account {
+  const { evidence, asOf } = prepared;
+  const { policy, builtAt } = evidence;
+  const { segments, remarks, tally, earlierStandings } = prepared.on(rule.clock);
+  const standing = tally(rule).standing(Math.max(asOf, builtAt));
+  const earlier = earlierStandings(rule);
+  const summaries = earlier.map((s, i): SegmentSummary => {
+    const { from, to } = segments.earlier[i]!;
+    return { from, to, creditedHours: s.creditMs / MS.hour, turningsCounted: s.turningsCounted, provenAt: s.provenAt };
+  });
   const notes = notesOf({
-    evidence, rule, hold, segments, state, corrector, asOf,
+    evidence, rule, segments, standing, remarks: remarks(), asOf, excluded: prepared.excluded,
     lostProofs: summaries.flatMap((s) => (s.provenAt === null ? [] : [{ at: s.to, provenAt: s.provenAt }])),
-    matters: worseWith(prepared, rule, segments.current, state),
+    matters: worseWith(prepared, rule, segments.current.from, standing),
   });
   const verdict: Verdict = {
-    rule: rule.id, status: state.status, asOf, policy, segmentFrom: segments.current.from, segments: summaries,
-    creditedHours: creditHours(state), requiredHours: hold.hours,
-    turningsCounted: state.turningsCounted, turningsRequired: hold.turnings,
-    run: state.run, provenAt: state.provenAt,
-    earliestProofAt: state.provenAt === null ? Math.max(asOf, base + missingMs) : null,
-    notes,
+    rule: rule.id, status: standing.status, asOf, policy, segmentFrom: segments.current.from, segments: summaries,
+    creditedHours: standing.creditMs / MS.hour, requiredHours: standing.requiredMs / MS.hour,
+    turningsCounted: standing.turningsCounted, turningsRequired: standing.turningsRequired,
+    run: standing.run, provenAt: standing.provenAt, earliestProofAt: earliestProof(standing, asOf, builtAt), notes,
   };
-  return { verdict, state, segment: segments.current, earlier };
+  return { verdict, standing, earlier };
 }
 
-const RANK: Record<Status, number> = { proven: 4, running: 3, recovering: 2, waiting: 1, broken: 0 };
-
-function isWorse(than: HoldState, other: HoldState): boolean {
-  if (than.provenAt !== null) return other.provenAt === null || other.provenAt > than.provenAt;
-  return other.provenAt === null && (other.creditMs < than.creditMs || other.turningsCounted < than.turningsCounted || RANK[other.status] < RANK[than.status]);
+/** Never before asOf; missing turnings do not move it (contract, section 10). */
+function earliestProof(s: Standing, asOf: Instant, builtAt: Instant): Instant | null {
+  if (s.provenAt !== null) return null;
+  const base = asOf < builtAt ? asOf : s.base;
+  return Math.max(asOf, base + Math.max(0, s.requiredMs - s.creditMs) + s.furtherMs);
 }
 
 /** Each trial reads everything anew: above this many readings read in all, the rejected ones are tried together instead of one by one. */
 const MOST_READ_ANEW = 5_000_000;
 
 /** Rejected readings of the current segment with which the verdict would be worse (contract, section 3). */
-function worseWith(prepared: Prepared, rule: SupportedRule, segment: Segment, state: HoldState): Reading[] {
+function worseWith(prepared: Prepared, rule: Rule, segmentFrom: Instant, standing: Standing): Reading[] {
   const { evidence, asOf } = prepared;
-  const rejected = evidence.readings.filter((r) => r.flag === 'rejected' && r.at >= segment.from - NAMED_ROUND_MS && r.at <= asOf);
+  const rejected = prepared.excluded.filter((r) => r.flag === 'rejected' && r.at >= segmentFrom - NAMED_ROUND_MS && r.at <= asOf);
   if (rejected.length === 0 || asOf < evidence.builtAt) return [];
   const trials = rejected.length * evidence.readings.length <= MOST_READ_ANEW ? rejected.map((r) => [r]) : [rejected];
-  return trials.filter((trial) => {
-    const back = new Set(trial);
-    const readings = evidence.readings.map((r) => (back.has(r) ? { ...r, flag: undefined } : r));
-    const { rounds } = prepare({ ...evidence, readings }, asOf);
-    const { current } = segmentsOf(rounds, evidence.events, evidence.builtAt, asOf, rule.clock);
-    return isWorse(state, evaluateHold(current, rule.requirement, evidence.policy, evidence.timeZone));
-  }).flat();
+  return trials.filter((back) => isWorse(standing, prepared.trial(back).on(rule.clock).tally(rule).standing(asOf))).flat();
 }
-

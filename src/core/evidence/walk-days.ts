@@ -1,14 +1,11 @@
-import { localDays, zoneOf, type LocalDay } from '../quantity/calendar';
+import { dayFrom, type LocalDay, type Zone } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { heatOf, type Heat, type Round } from './rounds';
-import type { Segment } from './segments';
 import type { Policy } from './types';
-import { graceWindows, windowAt, type BreakCode, type Floor, type GraceWindow, type Pause, type Run, type Walk } from './walk';
+import { creditOf, windowAt, type BreakCode, type Floor, type GraceWindow, type Pause, type Run, type Walk, type Walker } from './walk';
 
 export type DayKind = 'cold' | 'hot' | 'paused' | 'blank';
-export type JudgedDay = LocalDay & { readonly kind: DayKind; readonly rounds: readonly Round[] };
-
-const coldHere = (h: Heat): boolean => h === 'cold';
+type Judged = { readonly r: Round; readonly heat: Heat };
 
 /** A cold round is excused only when its first reading too lies in the window. */
 const excused = (r: Round, windows: readonly GraceWindow[]): boolean => {
@@ -16,9 +13,11 @@ const excused = (r: Round, windows: readonly GraceWindow[]): boolean => {
   return w !== undefined && windowAt(windows, r.first) === w;
 };
 
-function kindOf(day: LocalDay, judged: readonly { r: Round; heat: Heat }[], windows: readonly GraceWindow[], segmentFrom: Instant): DayKind {
-  if (judged.some(({ r, heat }) => heat === 'over' || (coldHere(heat) && !excused(r, windows)))) return 'cold';
-  const anyCold = judged.some(({ heat }) => coldHere(heat));
+const breaks = ({ r, heat }: Judged, windows: readonly GraceWindow[]): boolean => heat === 'over' || (heat === 'cold' && !excused(r, windows));
+
+function kindOf(day: LocalDay, judged: readonly Judged[], windows: readonly GraceWindow[], segmentFrom: Instant): DayKind {
+  if (judged.some((j) => breaks(j, windows))) return 'cold';
+  const anyCold = judged.some(({ heat }) => heat === 'cold');
   const anyHot = judged.some(({ heat }) => heat === 'hot');
   if (anyHot && !anyCold) return day.start < segmentFrom ? 'blank' : 'hot';
   if (anyCold) return 'paused';
@@ -29,69 +28,84 @@ function kindOf(day: LocalDay, judged: readonly { r: Round; heat: Heat }[], wind
 const touching = (day: LocalDay, windows: readonly GraceWindow[]): GraceWindow[] =>
   windows.filter((w) => w.to > w.at && w.at < day.end && w.to >= day.start);
 
-/** The days of a segment that are over at its end, each judged (contract, section 7). */
-export function judgedDays(segment: Segment, floor: Floor, policy: Policy, timeZone: string): JudgedDay[] {
-  const windows = graceWindows(segment.turns, policy);
-  let i = 0;
-  return localDays(zoneOf(timeZone), segment.from, segment.to).filter((day) => day.end <= segment.to).map((day) => {
-    const rounds: Round[] = [];
-    while (i < segment.rounds.length && segment.rounds[i]!.time < day.end) { rounds.push(segment.rounds[i]!); i += 1; }
-    const judged = rounds.map((r) => ({ r, heat: heatOf(r, floor.floorC, floor.ceilingC) })).filter(({ heat }) => heat !== 'thin');
-    return { ...day, kind: kindOf(day, judged, windows, segment.from), rounds: judged.map(({ r }) => r) };
-  });
-}
-
-/** As {@link walkHours}, with 24 hours for each hot day, earned at the midnight that ends it. */
-export function walkDays(segment: Segment, floor: Floor, policy: Policy, timeZone: string): Walk {
-  const windows = graceWindows(segment.turns, policy);
-  const heat = (r: Round): Heat => heatOf(r, floor.floorC, floor.ceilingC);
-  const days = judgedDays(segment, floor, policy, timeZone);
+/**
+ * As {@link hoursWalker} with whole local days instead of hours (contract, section 7): a day is judged once it
+ * is over, and each hot day earns 24 hours at the midnight that ends it.
+ * @param from when the segment began
+ */
+export function daysWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[], zone: Zone, from: Instant): Walker {
   const runs: Run[] = [];
   const pauses: Pause[] = [];
+  const thin: Round[] = [];
+  const hotRounds: Round[] = [];
+  let day = dayFrom(zone, from);
+  let judged: Judged[] = [];
+  let untouched = true;
   let run: Run | null = null;
   let blanks = 0;
   /** Windows that all paused days since the last hot day touch; null: no paused day yet. */
   let shared: GraceWindow[] | null = null;
   let pausedHot: Round[] = [];
   const fresh = (): void => { blanks = 0; shared = null; pausedHot = []; };
-  const broken = (): BreakCode | null => (shared?.length === 0 ? 'SLOW_RECOVERY' : blanks > policy.maxBlankDays ? (shared ? 'SLOW_RECOVERY' : 'GAP') : null);
-  const end = (code: BreakCode, at: Instant): void => {
-    if (run) run.ended = { code, at };
+  const broken = (): BreakCode | null => {
+    if (shared?.length === 0) return 'SLOW_RECOVERY';
+    return blanks > policy.maxBlankDays ? (shared ? 'SLOW_RECOVERY' : 'GAP') : null;
+  };
+  const end = (code: BreakCode, round: Round): void => {
+    if (run) run.ended = { code, round };
     run = null;
     fresh();
   };
-  for (const day of days) {
-    const hotRounds = day.rounds.filter((r) => heat(r) === 'hot');
-    if (day.kind === 'cold') {
-      const culprit = day.rounds.find((r) => heat(r) === 'over' || (coldHere(heat(r)) && !excused(r, windows)))!;
-      end(heat(culprit) === 'over' ? 'OVER_CEILING' : 'COLD', culprit.time);
-    } else if (day.kind === 'blank') blanks += 1;
-    else if (day.kind === 'paused') {
-      const touched: GraceWindow[] = touching(day, windows);
-      shared = shared === null ? touched : (shared as GraceWindow[]).filter((w) => touched.includes(w));
-      pausedHot.push(...hotRounds);
-      const last: Run | null = run;
-      if (last) for (const r of day.rounds) if (coldHere(heat(r))) pauses.push({ at: r.time, from: last.to, value: r.value, until: windowAt(windows, r.time)!.to });
-    } else {
-      const code = broken();
-      if (run && code) end(code, hotRounds[0]!.time);
-      const current: Run | null = run;
-      if (current) {
-        current.rounds.push(...pausedHot, ...hotRounds);
-        current.steps.push({ at: day.end, creditMs: current.steps.at(-1)!.creditMs + MS.day });
-        current.to = day.end;
-      } else {
-        run = { from: day.start, to: day.end, rounds: hotRounds, steps: [{ at: day.end, creditMs: MS.day }], ended: null };
-        runs.push(run);
-      }
-      fresh();
+  const pause = (last: Run | null): void => {
+    const touched = touching(day, windows);
+    shared = shared === null ? touched : shared.filter((w) => touched.includes(w));
+    for (const { r, heat } of judged) {
+      if (heat === 'hot') pausedHot.push(r);
+      else if (last) pauses.push({ at: r.time, from: last.to, value: r.value, until: windowAt(windows, r.time)!.to });
     }
-  }
-  const last = runs.at(-1);
+  };
+  const earn = (ownHot: readonly Round[]): void => {
+    const code = broken();
+    if (run && code) end(code, ownHot[0]!);
+    const current: Run | null = run; // the compiler does not follow `end` through the closure
+    if (current) {
+      current.rounds.push(...pausedHot, ...ownHot);
+      current.steps.push({ at: day.end, creditMs: creditOf(current) + MS.day });
+      (current as { to: Instant }).to = day.end;
+    } else {
+      run = { from: day.start, to: day.end, rounds: [...ownHot], steps: [{ at: day.end, creditMs: MS.day }], ended: null };
+      runs.push(run);
+    }
+    fresh();
+  };
+  const closeDay = (): void => {
+    if (judged.length > 0) untouched = false;
+    const kind = kindOf(day, judged, windows, from);
+    if (kind === 'cold') {
+      const culprit = judged.find((j) => breaks(j, windows))!;
+      end(culprit.heat === 'over' ? 'OVER_CEILING' : 'COLD', culprit.r);
+    } else if (kind === 'blank') blanks += 1;
+    else if (kind === 'paused') pause(run);
+    else earn(judged.filter(({ heat }) => heat === 'hot').map(({ r }) => r));
+    day = dayFrom(zone, day.end);
+    judged = [];
+  };
+  const latest = (): Walk['latest'] => {
+    const last = runs.at(-1);
+    if (!last) return 'none';
+    if (last.ended) return 'ended';
+    return broken() ? 'stale' : 'running';
+  };
   return {
-    runs, windows, pauses,
-    heats: segment.rounds.map(heat),
-    untouched: days.every((day) => day.rounds.length === 0),
-    latest: !last ? 'none' : last.ended ? 'ended' : broken() ? 'stale' : 'running',
+    push(r) {
+      while (day.end <= r.time) closeDay();
+      const heat = heatOf(r, floor.floorC, floor.ceilingC);
+      if (heat === 'hot') hotRounds.push(r);
+      if (heat === 'thin') thin.push(r); else judged.push({ r, heat });
+    },
+    at(until) {
+      while (day.end <= until) closeDay();
+      return { floor, runs, windows, pauses, thin, hotRounds, untouched, latest: latest(), counting: 'days' };
+    },
   };
 }

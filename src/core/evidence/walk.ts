@@ -1,6 +1,6 @@
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { heatOf, type Heat, type Round } from './rounds';
-import type { Segment, Turn } from './segments';
+import type { Turn } from './segments';
 import type { Policy } from './types';
 
 /** (at, to]: opened by a full turn, during which a cold round pauses a run instead of breaking it. */
@@ -12,29 +12,51 @@ export type BreakCode = 'COLD' | 'OVER_CEILING' | 'GAP' | 'SLOW_RECOVERY';
 export type Run = {
   readonly from: Instant;
   /** Time of the latest hot round; counting days the midnight after the last hot day. */
-  to: Instant;
+  readonly to: Instant;
   /** Its hot rounds; counting days those of its hot days and of the paused days between them. */
   readonly rounds: Round[];
   /** Credit after each hot round or hot day, in ms, growing. */
   readonly steps: { readonly at: Instant; readonly creditMs: number }[];
-  ended: { readonly code: BreakCode; readonly at: Instant } | null;
+  ended: { readonly code: BreakCode; readonly round: Round } | null;
 };
 
 /** A cold round that a turn excuses. */
 export type Pause = { readonly at: Instant; readonly from: Instant; readonly value: number; readonly until: Instant };
 
+export type Floor = { readonly floorC: number; readonly ceilingC?: number | undefined };
+
 export type Walk = {
+  readonly floor: Floor;
   readonly runs: readonly Run[];
   readonly windows: readonly GraceWindow[];
   readonly pauses: readonly Pause[];
+  /** Rounds hot enough but with too few points: they earn nothing. */
+  readonly thin: readonly Round[];
+  readonly hotRounds: readonly Round[];
   /** Neither hot, cold nor over so far: nothing has been judged yet. */
   readonly untouched: boolean;
   /** Of the latest run, at the end of the walk. */
   readonly latest: 'none' | 'ended' | 'running' | 'recovering' | 'stale';
-  readonly heats: readonly Heat[];
+  readonly counting: Policy['counting'];
 };
 
-export type Floor = { readonly floorC: number; readonly ceilingC?: number | undefined };
+/**
+ * Walks rounds as they come, in time order. What it hands out is its own, growing list: a walk asked for later
+ * shows more of it.
+ */
+export type Walker = {
+  push(round: Round): void;
+  /** The walk up to a moment that is not before any round pushed. No earlier round may be pushed after it. */
+  at(end: Instant): Walk;
+};
+
+export const creditOf = (run: Run): number => run.steps.at(-1)!.creditMs;
+export const isAlive = (walk: Walk): boolean => walk.latest === 'running' || walk.latest === 'recovering';
+/** The latest run while it runs or recovers. */
+export const aliveRun = (walk: Walk): Run | null => (isAlive(walk) ? walk.runs.at(-1)! : null);
+/** The run with the most credit, the earliest of several. */
+export const greatestRun = (walk: Walk): Run | null =>
+  walk.runs.reduce<Run | null>((best, run) => (best === null || creditOf(run) > creditOf(best) ? run : best), null);
 
 export const fullTurns = (turns: readonly Turn[]): Turn[] => turns.filter((t) => t.full);
 
@@ -49,24 +71,32 @@ export function graceWindows(turns: readonly Turn[], policy: Policy): GraceWindo
   return windows;
 }
 
-/** Windows never overlap, so an instant lies in one at most. */
-export const windowAt = (windows: readonly GraceWindow[], t: Instant): GraceWindow | undefined =>
-  windows.findLast((w) => w.at < t && t <= w.to);
+/** The window that contains t. Windows are by time and never overlap, so there is one at most. */
+export function windowAt(windows: readonly GraceWindow[], t: Instant): GraceWindow | undefined {
+  let [low, high] = [0, windows.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (windows[middle]!.at < t) low = middle + 1; else high = middle;
+  }
+  const w = windows[low - 1];
+  return w && t <= w.to ? w : undefined;
+}
 
 /**
- * Walks the rounds of a segment against one floor, counting elapsed hours (contract, section 6).
+ * Walks rounds against one floor, counting elapsed hours (contract, section 6).
  * Nothing is interpolated: between a hot and a cold round nothing is earned, nor in a gap that a turn bridges.
  */
-export function walkHours(segment: Segment, floor: Floor, policy: Policy): Walk {
+export function hoursWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[]): Walker {
   const maxGap = hoursToMs(policy.maxGapHours);
-  const windows = graceWindows(segment.turns, policy);
-  const heats = segment.rounds.map((r) => heatOf(r, floor.floorC, floor.ceilingC));
   const runs: Run[] = [];
   const pauses: Pause[] = [];
+  const thin: Round[] = [];
+  const hotRounds: Round[] = [];
+  let untouched = true;
   let run: Run | null = null;
   let pausedIn: GraceWindow | undefined;
-  const end = (code: BreakCode, at: Instant): void => {
-    if (run) run.ended = { code, at };
+  const end = (code: BreakCode, round: Round): void => {
+    if (run) run.ended = { code, round };
     run = null;
     pausedIn = undefined;
   };
@@ -75,43 +105,43 @@ export function walkHours(segment: Segment, floor: Floor, policy: Policy): Walk 
     const w = windowAt(windows, t);
     return w && w.at - s <= maxGap && (!pausedIn || pausedIn === w) ? w : undefined;
   };
-  for (let i = 0; i < segment.rounds.length; i += 1) {
-    const r = segment.rounds[i]!;
-    const heat = heats[i]!;
-    if (heat === 'thin') continue;
-    if (heat === 'over') end('OVER_CEILING', r.time);
-    else if (heat === 'cold') {
-      if (!run) continue;
-      const w = bridge(run.to, r.time);
-      if (w && windowAt(windows, r.first) === w) {
-        pausedIn = w;
-        pauses.push({ at: r.time, from: run.to, value: r.value, until: w.to });
-      } else end('COLD', r.time);
-    } else {
-      const current: Run | null = run; // the compiler does not follow `end` through the closure
-      if (current) {
-        const credited = !pausedIn && r.time - current.to <= maxGap;
-        if (credited || bridge(current.to, r.time)) {
-          const before = current.steps.at(-1)!.creditMs;
-          current.steps.push({ at: r.time, creditMs: before + (credited ? r.time - current.to : 0) });
-          current.rounds.push(r);
-          current.to = r.time;
-          pausedIn = undefined;
-          continue;
-        }
-        end(pausedIn ? 'SLOW_RECOVERY' : 'GAP', r.time);
+  const cold = (current: Run, r: Round): void => {
+    const w = bridge(current.to, r.time);
+    if (!w || windowAt(windows, r.first) !== w) { end('COLD', r); return; }
+    pausedIn = w;
+    pauses.push({ at: r.time, from: current.to, value: r.value, until: w.to });
+  };
+  const hot = (current: Run | null, r: Round): void => {
+    if (current) {
+      const credited = !pausedIn && r.time - current.to <= maxGap;
+      if (credited || bridge(current.to, r.time)) {
+        current.steps.push({ at: r.time, creditMs: creditOf(current) + (credited ? r.time - current.to : 0) });
+        current.rounds.push(r);
+        (current as { to: Instant }).to = r.time;
+        pausedIn = undefined;
+        return;
       }
-      run = { from: r.time, to: r.time, rounds: [r], steps: [{ at: r.time, creditMs: 0 }], ended: null };
-      runs.push(run);
+      end(pausedIn ? 'SLOW_RECOVERY' : 'GAP', r);
     }
-  }
-  return { runs, windows, pauses, heats, untouched: heats.every((h) => h === 'thin'), latest: latestState() };
-
-  function latestState(): Walk['latest'] {
+    run = { from: r.time, to: r.time, rounds: [r], steps: [{ at: r.time, creditMs: 0 }], ended: null };
+    runs.push(run);
+  };
+  const latestAt = (at: Instant): Walk['latest'] => {
     const last = runs.at(-1);
     if (!last) return 'none';
     if (last.ended) return 'ended';
-    if (!pausedIn && segment.to - last.to <= maxGap) return 'running';
-    return bridge(last.to, segment.to) ? 'recovering' : 'stale';
-  }
+    if (!pausedIn && at - last.to <= maxGap) return 'running';
+    return bridge(last.to, at) ? 'recovering' : 'stale';
+  };
+  return {
+    push(r) {
+      const heat: Heat = heatOf(r, floor.floorC, floor.ceilingC);
+      if (heat === 'thin') { thin.push(r); return; }
+      untouched = false;
+      if (heat === 'over') end('OVER_CEILING', r);
+      else if (heat === 'hot') { hotRounds.push(r); hot(run, r); }
+      else if (run) cold(run, r);
+    },
+    at: (at) => ({ floor, runs, windows, pauses, thin, hotRounds, untouched, latest: latestAt(at), counting: 'hours' }),
+  };
 }

@@ -95,6 +95,8 @@ export function evidenceOf(file: BatchFile): Evidence {
     unit: file.site.unit ?? 'C',
     method: file.batch.method,
     builtAt: at(file.batch.builtAt),
+    shape: file.batch.shape,
+    coreDepthM: file.batch.coreDepthM,
     policy: resolvePolicy(pick(file.policy)),
     points: file.points,
     probes: file.probes.map((p) => ({ id: p.id, checks: p.checks.map((c) => ({ at: at(c.at), referenceC: c.referenceC, readC: c.readC })) })),

@@ -1,15 +1,15 @@
 import type { Instant } from '../quantity/instant';
 import { offsetText, localInput, instantsOfLocal } from '../quantity/calendar';
-import { isSupported } from '../evidence/rule';
+import { factsOf } from '../evidence/facts';
 import { latestTime } from '../evidence/verdict';
 import type { Method } from '../evidence/types';
-import { findRule, rulesForMethod } from '../rules/library';
+import { rulesForMethod } from '../rules/library';
 import { policyText } from '../words/policy';
 import { PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, type BatchFile, type ParsedFile } from './batch-file';
 import { readCsv, type BadRow, type CsvOptions } from './csv-readings';
-import { verdictsOf } from './verify-call';
+import { preparedOf, rulingsOf } from './verify-call';
 
 /** What a CSV does not say of its batch; `builtLocal` as the clock of its zone showed it. */
 export type CsvBatch = { readonly code: string; readonly name?: string | undefined; readonly method: Method; readonly builtLocal: string; readonly siteName: string };
@@ -42,7 +42,7 @@ export type BroughtVerdict = { readonly id: string; readonly title: string; read
 /** What a brought-in batch would say, before anything is kept. */
 export type BroughtPreview =
   | { readonly ok: false; readonly problems: readonly Problem[] }
-  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly policy: string; readonly verdicts: readonly BroughtVerdict[]; readonly unsupported: readonly string[] };
+  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly policy: string; readonly verdicts: readonly BroughtVerdict[] };
 
 /** @param unit in which the sentences speak */
 export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPreview {
@@ -58,16 +58,14 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPrevie
     ok: true, code: file.batch.code, name: file.batch.name ?? null, site: file.site.name, points: file.points.length, readings: file.readings.length, events: file.events.length,
     from: Math.min(first, evidence.builtAt), to: asOf, timeZone: file.site.timeZone,
     policy: policyText(evidence.policy, unit),
-    verdicts: verdictsOf(file, rules).map((v) => {
-      const rule = findRule(v.rule, own)!;
-      const hold = isSupported(rule) ? rule.requirement : null;
-      const text = hold ? plainText(verdictSentence({ ...v, floorC: hold.floorC, consecutive: hold.consecutive, combine: v.policy.combine }, { timeZone: file.site.timeZone, unit, now: asOf })) : '';
-      return { id: v.rule, title: rule.title, source: [rule.jurisdiction, rule.document, rule.section].filter(Boolean).join(', '), status: v.status, word: STATUS_WORD[v.status], text };
-    }),
-    unsupported: rules.filter((r) => !isSupported(r)).map((r) => r.title),
+    verdicts: rulingsOf(preparedOf(file), rules).map(({ rule, account: acc }) => ({
+      id: rule.id, title: rule.title, source: [rule.jurisdiction, rule.document, rule.section].filter(Boolean).join(', '),
+      status: acc.verdict.status, word: STATUS_WORD[acc.verdict.status],
+      text: plainText(verdictSentence(factsOf(acc), { timeZone: file.site.timeZone, unit, now: asOf })),
+    })),
   };
 }
 
-/** Rules that a brought-in batch is kept under: those of its method that can be reckoned, and its own. */
-export const rulesOfBrought = (file: BatchFile): string[] => [...rulesForMethod(file.batch.method), ...ownRulesOf(file.rules)].filter(isSupported).map((r) => r.id);
+/** Rules that a brought-in batch is kept under: those of its method, and its own. */
+export const rulesOfBrought = (file: BatchFile): string[] => [...rulesForMethod(file.batch.method), ...ownRulesOf(file.rules)].map((r) => r.id);
 

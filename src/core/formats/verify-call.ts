@@ -1,8 +1,12 @@
 import { parseInstant, type Instant } from '../quantity/instant';
-import { isSupported, type Rule } from '../evidence/rule';
-import { judge, latestTime, prepare, type Verdict } from '../evidence/verdict';
+import { dosesOf } from '../evidence/doses';
+import { factsOf } from '../evidence/facts';
+import { hotShare } from '../evidence/hot-share';
+import type { Rule } from '../evidence/rule';
+import { account, latestTime, prepare, type Account, type Prepared } from '../evidence/verdict';
 import { findRule, rulesForMethod } from '../rules/library';
 import type { Locale } from '../words/note';
+import { doseText, shareText } from '../words/beyond';
 import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
@@ -17,12 +21,16 @@ export type VerifyAnswer = { readonly out: string; readonly errors: readonly str
 
 const refused = (problems: readonly Problem[]): VerifyAnswer => ({ out: '', errors: problems.map(problemLine), status: 2 });
 
-/** Verdicts of a parsed file for rules that can be reckoned. */
-export function verdictsOf(file: BatchFile, rules: readonly Rule[], asOf?: Instant): Verdict[] {
+/** A rule with what the evidence says of it. */
+export type Ruling = { readonly rule: Rule; readonly account: Account };
+
+/** The evidence of a parsed file as of a moment, the latest it holds unless another is named. */
+export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {
   const evidence = evidenceOf(file);
-  const prepared = prepare(evidence, asOf ?? latestTime(evidence));
-  return rules.filter(isSupported).map((rule) => judge(prepared, rule));
+  return prepare(evidence, asOf ?? latestTime(evidence));
 }
+
+export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): Ruling[] => rules.map((rule) => ({ rule, account: account(prepared, rule) }));
 
 /** The command on a file's text (contract, section 10, 'The command'). */
 export function answerVerify(text: string, call: VerifyCall): VerifyAnswer {
@@ -35,31 +43,38 @@ export function answerVerify(text: string, call: VerifyCall): VerifyAnswer {
   const named: Rule[] = [];
   for (const id of new Set(call.rules)) {
     const rule = findRule(id, own);
-    if (!rule) problems.push({ path: '--rule', message: PROBLEM.unknownRule(id) });
-    else if (!isSupported(rule)) problems.push({ path: '--rule', message: PROBLEM.unsupportedRule(id, rule.requirement.kind) });
-    else named.push(rule);
+    if (rule) named.push(rule);
+    else problems.push({ path: '--rule', message: PROBLEM.unknownRule(id) });
   }
   if (problems.length > 0 || asOf === null) return refused(problems);
   const asked = call.rules.length > 0 ? named : rulesForMethod(parsed.file.batch.method);
-  const verdicts = verdictsOf(parsed.file, asked, asOf);
-  const errors = asked.filter((rule) => !isSupported(rule)).map((rule) => problemLine({ path: '(rules)', message: PROBLEM.unsupportedRule(rule.id, rule.requirement.kind) }));
-  const allProven = errors.length === 0 && verdicts.every((v) => v.status === 'proven');
+  const prepared = preparedOf(parsed.file, asOf);
+  const rulings = rulingsOf(prepared, asked);
   const out = call.json
-    ? JSON.stringify({ verdicts: verdicts.map(verdictJson), doses: { pathogen: null, weedSeed: null }, hotShare: null }, null, 2)
-    : verdicts.map((v) => report(v, findRule(v.rule, own)!, parsed.file)).join('\n\n');
-  return { out, errors, status: allProven ? 0 : 1 };
+    ? JSON.stringify({ verdicts: rulings.map((r) => verdictJson(r.account.verdict)), doses: dosesOf(prepared), hotShare: hotShare(prepared) }, null, 2)
+    : [...rulings.map((r) => report(r, parsed.file)), beyondText(prepared)].join('\n\n');
+  return { out, errors: [], status: rulings.every((r) => r.account.verdict.status === 'proven') ? 0 : 1 };
 }
 
-function report(v: Verdict, rule: Rule, file: BatchFile): string {
-  if (!isSupported(rule)) return '';
-  const { floorC, consecutive } = rule.requirement;
+function report({ rule, account: acc }: Ruling, file: BatchFile): string {
+  const { verdict: v } = acc;
   const locale: Locale = { timeZone: file.site.timeZone, unit: file.site.unit ?? 'C', now: v.asOf };
-  const sentence = plainText(verdictSentence({ ...v, floorC, consecutive, combine: v.policy.combine }, locale));
   return [
     `${rule.id}  ${STATUS_WORD[v.status].toLowerCase()}`,
     `  ${rule.title} (${rule.document}${rule.section ? `, ${rule.section}` : ''}${rule.fromMemory ? '; value from memory, check with your local authority' : ''})`,
-    `  ${sentence}`,
+    `  ${plainText(verdictSentence(factsOf(acc), locale))}`,
     `  ${policyText(v.policy, locale.unit)}`,
     ...v.notes.map((n) => `  - ${n.code}: ${n.text}`),
+  ].join('\n');
+}
+
+/** What goes beyond the rules, labelled as such. */
+function beyondText(prepared: Prepared): string {
+  const { pathogen, weedSeed } = dosesOf(prepared);
+  const share = hotShare(prepared);
+  return [
+    'Beyond the rules: information, not compliance',
+    `  pathogen dose ${doseText(pathogen)}, weed-seed dose ${doseText(weedSeed)} (1 is the published or usual time at temperature, once)`,
+    `  hot share of the heap at 55 °C: ${share === null ? 'not known' : shareText(share)}`,
   ].join('\n');
 }

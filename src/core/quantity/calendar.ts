@@ -53,14 +53,20 @@ function localClockMs(format: Intl.DateTimeFormat, at: Instant): number {
  */
 export function zoneOf(name: string): Zone {
   const format = formatterOf(name);
+  const starts = new Map<number, Instant>();
   const dayNumber = (at: Instant): number => Math.floor(localClockMs(format, at) / MS.day);
   const offsetAt = (at: Instant): number => localClockMs(format, at) - at;
+  const findStart = (day: number): Instant => {
+    // Where the clock is the same a day before and a day after, midnight is where it is expected.
+    const near = [day * MS.day - 26 * MS.hour, day * MS.day + 26 * MS.hour].map(offsetAt);
+    return near[0] === near[1] ? day * MS.day - near[0]! : firstInstantOf(dayNumber, day);
+  };
   return {
     name, dayNumber,
     startOfDay(day) {
-      // Where the clock is the same a day before and a day after, midnight is where it is expected.
-      const near = [day * MS.day - 26 * MS.hour, day * MS.day + 26 * MS.hour].map(offsetAt);
-      return near[0] === near[1] ? day * MS.day - near[0]! : firstInstantOf(dayNumber, day);
+      let start = starts.get(day);
+      if (start === undefined) { start = findStart(day); starts.set(day, start); }
+      return start;
     },
   };
 }
@@ -84,20 +90,19 @@ function firstInstantOf(dayNumber: (at: Instant) => number, day: number): Instan
 }
 
 /**
- * The local days that touch [from, to], in order. Where midnight comes twice, the later hour of the old date
- * belongs to the new day: a day that has begun does not go back.
+ * The local day that holds an instant. Where midnight comes twice, the later hour of the old date belongs to
+ * the new day: a day that has begun does not go back. A date that a zone skipped has no day.
  */
+export function dayFrom(zone: Zone, at: Instant): LocalDay {
+  let day = zone.dayNumber(at);
+  while (zone.startOfDay(day + 1) <= at) day += 1;
+  return { date: new Date(day * MS.day).toISOString().slice(0, 10), start: zone.startOfDay(day), end: zone.startOfDay(day + 1) };
+}
+
+/** The local days that touch [from, to], in order. */
 export function localDays(zone: Zone, from: Instant, to: Instant): LocalDay[] {
-  let day = zone.dayNumber(from);
-  let start = zone.startOfDay(day);
-  for (let next = zone.startOfDay(day + 1); next <= from; next = zone.startOfDay(day + 1)) { day += 1; start = next; }
   const days: LocalDay[] = [];
-  while (start <= to) {
-    const end = zone.startOfDay(day + 1);
-    if (end > start) days.push({ date: new Date(day * MS.day).toISOString().slice(0, 10), start, end }); // a zone that jumps the date line skips a day
-    day += 1;
-    start = end;
-  }
+  for (let day = dayFrom(zone, from); day.start <= to; day = dayFrom(zone, day.end)) days.push(day);
   return days;
 }
 

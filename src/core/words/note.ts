@@ -17,6 +17,7 @@ export type NoteFact =
   | { code: 'STALE'; since: Instant; lostMs: number }
   | { code: 'TURN_PARTIAL' }
   | { code: 'TURN_WITHOUT_HEAT' }
+  | { code: 'TURN_WITHOUT_HOLD' }
   | { code: 'TURN_OUTSIDE_RUN'; mayStill: boolean }
   | { code: 'UNCHECKED_PROBE'; probe: string; count: number; days: number }
   | { code: 'CALIBRATION_POOR'; probe: string }
@@ -79,6 +80,8 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
       return `The turning of ${when(at)} was not a full one and does not count.`;
     case 'TURN_WITHOUT_HEAT':
       return `No hot round between the turning of ${when(at)} and the one before, so it does not count.`;
+    case 'TURN_WITHOUT_HOLD':
+      return `The turning of ${when(at)} came before the heap had held its heat long enough since the turning before, so it completes no stage.`;
     case 'TURN_OUTSIDE_RUN':
       return fact.mayStill
         ? `The turning of ${when(at)} does not count yet. It will when a hot round follows in the same run.`

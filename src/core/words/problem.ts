@@ -21,5 +21,4 @@ export const PROBLEM = {
   graceTooLong: 'must not be longer than maxGapHours',
   libraryId: (id: string) => `'${id}' is a rule of the library; give your own rule an id that starts with site-`,
   unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
-  unsupportedRule: (id: string, kind: string) => `rule '${id}' is not supported yet (${kind})`,
 } as const;

@@ -5,7 +5,7 @@ import { policyText } from './policy';
 
 const NOW = Date.UTC(2026, 4, 18, 7, 40);
 const locale = { timeZone: 'UTC', unit: 'C', now: NOW } as const;
-const facts: VerdictFacts = { status: 'running', creditedHours: 282.5, requiredHours: 360, turningsCounted: 3, turningsRequired: 5, provenAt: null, earliestProofAt: Date.UTC(2026, 4, 21, 13), notes: [], floorC: 55, combine: 'coldest', consecutive: true };
+const facts: VerdictFacts = { status: 'running', creditedHours: 282.5, requiredHours: 360, turningsCounted: 3, turningsRequired: 5, provenAt: null, earliestProofAt: Date.UTC(2026, 4, 21, 13), notes: [], floorC: 55, combine: 'coldest', consecutive: true, form: { kind: 'hold' }, reachedMeanC: null };
 const say = (v: Partial<VerdictFacts>, unit: 'C' | 'F' = 'C') => plainText(verdictSentence({ ...facts, ...v }, { ...locale, unit }));
 const note = (fact: NoteFact, at: number): Note => ({ code: fact.code, fact, at, text: noteText(fact, at, locale) });
 

@@ -1,4 +1,4 @@
-import { countText, dayText, durationText, missingText, spanText, tempBeside, whenText } from '../quantity/format';
+import { countText, dayText, durationText, missingText, spanText, tempBeside, tempText, whenText } from '../quantity/format';
 import type { Instant } from '../quantity/instant';
 import type { Locale, Note } from './note';
 
@@ -23,34 +23,85 @@ export type VerdictFacts = {
   readonly floorC: number;
   readonly combine: 'coldest' | 'mean' | 'median';
   readonly consecutive: boolean;
+  /** What the rule asks beside these hours and turnings. */
+  readonly form:
+    | { readonly kind: 'hold' }
+    | { readonly kind: 'staged'; readonly stageHours: number }
+    | { readonly kind: 'within'; readonly outerHours: number; readonly outerFloorC: number; readonly innerHours: number; readonly innerFloorC: number }
+    | { readonly kind: 'meanAbove'; readonly meanC: number };
+  /** Mean of the run so far, where a mean is asked for. */
+  readonly reachedMeanC: number | null;
 };
 
 const WHERE = { coldest: 'in its coldest point', mean: 'on the mean of its points', median: 'on the median of its points' } as const;
 
-function needs(v: VerdictFacts, { unit }: Locale): Piece[] {
+/** A floor as it stands in a rule. */
+const floorText = (celsius: number, { unit }: Locale): string => tempBeside(celsius, celsius, unit);
+
+/** The whole requirement in one phrase: `15 days at 55 °C and 5 turnings`. */
+function asked(v: VerdictFacts, locale: Locale): Piece[] {
+  const turnings = v.turningsRequired ? [plain(' and '), strong(countText(v.turningsRequired, 'turning'))] : [];
+  const at = (celsius: number): Piece => plain(` at ${floorText(celsius, locale)}`);
+  switch (v.form.kind) {
+    case 'hold': return [strong(spanText(v.requiredHours)), at(v.floorC), plain(` ${WHERE[v.combine]}`), ...turnings];
+    case 'staged': return [strong(spanText(v.form.stageHours)), at(v.floorC), plain(` ${WHERE[v.combine]} before each of `), strong(countText(v.turningsRequired, 'turning'))];
+    case 'within': return [strong(spanText(v.form.outerHours)), at(v.form.outerFloorC), plain(' and '), strong(spanText(v.form.innerHours)), at(v.form.innerFloorC), plain(` inside them, ${WHERE[v.combine]}`)];
+    case 'meanAbove': return [strong(spanText(v.requiredHours)), at(v.floorC), plain(` with a mean above ${floorText(v.form.meanC, locale)}, ${WHERE[v.combine]}`)];
+  }
+}
+
+const joined = (parts: readonly (readonly Piece[])[]): Piece[] =>
+  parts.filter((p) => p.length > 0).flatMap((part, i, all) => [...(i === 0 ? [] : [plain(i === all.length - 1 ? ', and ' : ', ')]), ...part]);
+
+function needs(v: VerdictFacts, locale: Locale): Piece[] {
   const missingHours = v.requiredHours - v.creditedHours;
   const turns = v.turningsRequired - v.turningsCounted;
-  const time = missingHours > 0 ? [strong(missingText(missingHours)), plain(` more at ${tempBeside(v.floorC, v.floorC, unit)} ${WHERE[v.combine]}`)] : [];
-  const owed = turns > 0 ? [strong(`${turns} more ${turns === 1 ? 'turning' : 'turnings'}`)] : [];
-  return [plain('Needs '), ...time, ...(time.length && owed.length ? [plain(', and ')] : []), ...owed, plain('.')];
+  const inside = v.form.kind === 'within' && v.floorC === v.form.innerFloorC ? ` inside the ${spanText(v.form.outerHours)} at ${floorText(v.form.outerFloorC, locale)}` : '';
+  const time = missingHours > 0 ? [strong(missingText(missingHours)), plain(` more at ${floorText(v.floorC, locale)} ${WHERE[v.combine]}${inside}`)] : [];
+  return [plain('Needs '), ...joined([time, turnsOwed(v, turns, time.length > 0), meanOwed(v, locale, time.length > 0)]), plain('.')];
 }
+
+function turnsOwed(v: VerdictFacts, turns: number, timeMissing: boolean): Piece[] {
+  if (turns <= 0) return [];
+  if (v.form.kind !== 'staged') return [strong(`${turns} more ${turns === 1 ? 'turning' : 'turnings'}`)];
+  const rest = turns > 1 ? [plain(', with '), strong(spanText(v.form.stageHours)), plain(` held before each of ${turns - 1} more`)] : [];
+  return [strong(timeMissing ? 'then a full turning' : 'a full turning now'), ...rest];
+}
+
+const meanOwed = (v: VerdictFacts, locale: Locale, timeMissing: boolean): Piece[] => {
+  if (v.form.kind !== 'meanAbove' || (timeMissing && (v.reachedMeanC === null || v.reachedMeanC > v.form.meanC))) return [];
+  const now = v.reachedMeanC === null ? '' : `, ${tempText(v.reachedMeanC, locale.unit, 1)} so far`;
+  return [strong(`a mean above ${floorText(v.form.meanC, locale)}`), ...(now ? [plain(now)] : [])];
+};
 
 const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
   if (v.earliestProofAt === null) return [];
+  if (v.creditedHours >= v.requiredHours && v.form.kind === 'meanAbove') return [];
   const turns = v.turningsRequired - v.turningsCounted;
-  return v.creditedHours >= v.requiredHours && turns > 0
+  return v.creditedHours >= v.requiredHours && turns > 0 && v.form.kind !== 'staged'
     ? [plain(' The time is reached: it waits for the turning and a hot round after it.')]
     : [plain(' Could be proven on '), strong(dayText(locale.timeZone, v.earliestProofAt)), plain('.')];
 };
 
+/** What was reached, behind 'Proven'. */
+function reached(v: VerdictFacts, locale: Locale): string {
+  const at = (celsius: number): string => floorText(celsius, locale);
+  switch (v.form.kind) {
+    case 'hold': return `${durationText(v.creditedHours)} at ${at(v.floorC)}${v.turningsCounted ? `, ${countText(v.turningsCounted, 'turning')}` : ''}`;
+    case 'staged': return `${spanText(v.form.stageHours)} at ${at(v.floorC)} before each of ${countText(v.turningsCounted, 'turning')}`;
+    case 'within': return `${spanText(v.form.outerHours)} at ${at(v.form.outerFloorC)} with ${spanText(v.form.innerHours)} at ${at(v.form.innerFloorC)} inside them`;
+    case 'meanAbove': return `${durationText(v.creditedHours)} at ${at(v.floorC)}${v.reachedMeanC === null ? '' : `, mean ${tempBeside(v.reachedMeanC, v.form.meanC, locale.unit)}`}`;
+  }
+}
+
 /** The verdict as a grower would say it. Credit is rounded down, what is missing up. */
 export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
-  const { timeZone, now, unit } = locale;
+  const { timeZone, now } = locale;
   switch (v.status) {
     case 'proven':
-      return [strong(`Proven ${whenText(timeZone, v.provenAt!, now)}`), plain(`: ${durationText(v.creditedHours)} at ${tempBeside(v.floorC, v.floorC, unit)}${v.turningsCounted ? `, ${countText(v.turningsCounted, 'turning')}` : ''}.`)];
+      return [strong(`Proven ${whenText(timeZone, v.provenAt!, now)}`), plain(`: ${reached(v, locale)}.`)];
     case 'waiting':
-      return [plain('No hot round yet. It needs '), strong(spanText(v.requiredHours)), plain(` at ${tempBeside(v.floorC, v.floorC, unit)} ${WHERE[v.combine]}`), ...(v.turningsRequired ? [plain(' and '), strong(countText(v.turningsRequired, 'turning'))] : []), plain('.')];
+      return [plain('No hot round yet. It needs '), ...asked(v, locale), plain('.')];
     case 'running':
       return [...needs(v, locale), ...couldBe(v, locale)];
     case 'recovering': {

@@ -1,6 +1,6 @@
 import type { Reckoning } from '@/core/digest/digest';
-import { factsOf } from '@/core/digest/digest';
-import type { Hold } from '@/core/evidence/rule';
+import { factsOf } from '@/core/evidence/facts';
+import type { Standing } from '@/core/evidence/standing';
 import { heatOf, type Round } from '@/core/evidence/rounds';
 import { spansOf } from '@/core/evidence/spans';
 import { toCelsius } from '@/core/quantity/units';
@@ -21,7 +21,7 @@ const inUnit = (note: Note, locale: Locale): Note => ({ ...note, text: noteText(
 export function verdictView(reckoning: Reckoning, locale: Locale) {
   const titles = titlesOf(reckoning.accounts.map(({ rule }) => rule));
   return reckoning.accounts.map(({ rule, account }) => {
-    const facts = factsOf(rule, account);
+    const facts = factsOf(account);
     const v = account.verdict;
     const notes = v.notes.map((n) => inUnit(n, locale));
     return {
@@ -57,7 +57,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
   const { timeZone, unit, now } = locale;
   const { prepared, accounts } = reckoning;
   const lead = accounts[0];
-  const floorC = lead?.rule.requirement.floorC ?? 55;
+  const floorC = lead?.account.standing.walk.floor.floorC ?? 55;
   const { evidence, rounds } = prepared;
   const label = (id: string): string => evidence.points.find((p) => p.id === id)?.label?.split(' ')[0] ?? id;
   const from = Math.min(evidence.builtAt, rounds[0]?.time ?? now) - 8 * MS.hour;
@@ -88,8 +88,8 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
       const v = account.verdict;
       const running = v.status === 'running' && v.earliestProofAt !== null;
       return {
-        name: barName(rule.requirement, rule.clock, tempBeside(rule.requirement.floorC, rule.requirement.floorC, unit)), spans: spansOf(account, v.policy.counting, rule.requirement.consecutive),
-        needFrom: running ? account.state.base : null, needTo: running ? v.earliestProofAt : null, provenAt: v.provenAt,
+        name: barName(account.standing, rule.clock, unit), spans: spansOf(account),
+        needFrom: running ? account.standing.base : null, needTo: running ? v.earliestProofAt : null, provenAt: v.provenAt,
         label: v.provenAt !== null ? `proven ${whenText(timeZone, v.provenAt, now)}` : running ? (v.creditedHours >= v.requiredHours ? 'time reached' : `could be ${dayText(timeZone, v.earliestProofAt!)}`) : `${missingText(v.requiredHours - v.creditedHours)} missing`,
       };
     }),
@@ -102,8 +102,15 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
   };
 }
 
-const barName = ({ hours, turnings, consecutive }: Hold, clock: string, floor: string): string =>
-  `${clock === 'seeds' ? 'Seeds, ' : ''}${durationText(hours).replace(' 0 h', '')}${consecutive ? '' : ' in all'}${turnings ? `, ${turnings} turns` : clock === 'seeds' ? '' : ` at ${floor}`}`;
+function barName({ part, turningsRequired: turns }: Standing, clock: string, unit: 'C' | 'F'): string {
+  const seeds = clock === 'seeds' ? 'Seeds, ' : '';
+  const span = (hours: number): string => durationText(hours).replace(' 0 h', '');
+  const { of } = part;
+  if (of.kind === 'staged') return `${seeds}${turns} × ${span(of.holdHours)}, then a turn`;
+  if (of.kind === 'within') return `${seeds}${span(of.outer.hours)} with ${span(of.inner.hours)} inside`;
+  if (of.kind === 'meanAbove') return `${seeds}${span(of.hours)}, mean ${tempBeside(of.meanC, of.meanC, unit)}`;
+  return `${seeds}${span(of.hours)}${part.consecutive ? '' : ' in all'}${turns ? `, ${turns} turns` : seeds ? '' : ` at ${tempBeside(of.floorC, of.floorC, unit)}`}`;
+}
 
 function otherLines({ rounds, corrector, evidence }: Reckoning['prepared']) {
   return evidence.points.slice(0, MOST_LINES).map((p) => thinToColdest(rounds.flatMap((r) => {

@@ -5,11 +5,11 @@ import type { Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
 import type { Account } from '@/core/evidence/verdict';
-import type { SupportedRule } from '@/core/evidence/rule';
+import type { Rule } from '@/core/evidence/rule';
 import { titlesOf } from '@/core/rules/library';
 import { STATUS_WORD } from '@/core/words/verdict';
 
-export type Judged = { readonly rule: SupportedRule; readonly account: Account };
+export type Judged = { readonly rule: Rule; readonly account: Account };
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
 

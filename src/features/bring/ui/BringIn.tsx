@@ -138,7 +138,6 @@ export function BringIn(p: Props) {
             <p>{preview.name ? `${preview.name} (${preview.code})` : preview.code} of {preview.site}: <b>{preview.readings.toLocaleString('en')} readings</b> at {preview.points} places, {preview.events} acts, {whenText(preview.timeZone, preview.from)} to {whenText(preview.timeZone, preview.to)}.</p>
             <ul data-testid="preview-verdicts">{preview.verdicts.map((v) => <li key={v.id} data-rule={v.id} data-status={v.status} className="border-t border-rule py-2"><b className="font-[650]">{v.title}</b><span className="hint block">{v.source}</span>{v.text}</li>)}</ul>
             <p className="hint">{preview.policy}</p>
-            {preview.unsupported.length > 0 && <p className="hint">Not reckoned yet: {preview.unsupported.join('; ')}.</p>}
             <Field label="Who brings it in" value={by} onChange={(e) => setBy(e.target.value)} maxLength={60} />
             <Field label="Bay" value={bay} onChange={(e) => setBay(e.target.value)} maxLength={40} hint="If it stands on this site" />
             <Problems list={refused} />

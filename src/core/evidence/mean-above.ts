@@ -1,0 +1,68 @@
+import { hoursToMs, type Instant } from '../quantity/instant';
+import { TEMP_TOLERANCE_C } from '../quantity/units';
+import type { Ground } from './ground';
+import { openTally } from './hold';
+import type { MeanAbove } from './rule';
+import type { Part, Standing, Tally } from './standing';
+import { countedTurns } from './turnings';
+import type { Run } from './walk';
+
+type Proof = { readonly run: Run; readonly from: number; readonly to: number };
+
+/**
+ * Hours at a floor with a time-weighted mean above another figure (contract, section 9). Always counts hours.
+ *
+ * With g the area of the credited gaps over the mean asked for, a stretch from u to t fits when
+ * g(t) − g(u) > 0: so the least g among the starts that lie far enough back decides, and one pass finds it.
+ */
+export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
+  const walker = ground.walker(rule, 'hours');
+  const open = openTally(rule, ground);
+  const needMs = hoursToMs(rule.hours);
+  let runAt = 0;
+  /** g after each hot round of the run that is looked at, °C·ms. */
+  let excess: number[] = [];
+  let [starts, leastStart] = [0, Infinity];
+  let proof: Proof | null = null;
+  const alongRun = (run: Run): void => {
+    for (let i = excess.length; !proof && i < run.steps.length; i += 1) {
+      const gapMs = i === 0 ? 0 : run.steps[i]!.creditMs - run.steps[i - 1]!.creditMs;
+      // A mean within the tolerance of its bound counts as equal to it, and equal is not above.
+      excess.push(i === 0 ? 0 : excess[i - 1]! + gapMs * ((run.rounds[i - 1]!.value + run.rounds[i]!.value) / 2 - rule.meanC - TEMP_TOLERANCE_C));
+      const far = run.steps[i]!.creditMs - needMs;
+      for (; starts < i && run.steps[starts]!.creditMs <= far; starts += 1) leastStart = Math.min(leastStart, excess[starts]!);
+      if (leastStart < excess[i]!) proof = { run, from: excess.findIndex((g) => g < excess[i]!), to: i };
+    }
+  };
+  const catchUp = (runs: readonly Run[]): void => {
+    for (; !proof && runAt < runs.length; runAt += 1) {
+      alongRun(runs[runAt]!);
+      if (proof || runAt === runs.length - 1) return; // the latest run may still grow
+      [excess, starts, leastStart] = [[], 0, Infinity];
+    }
+  };
+  const part = (meanC?: number): Part => ({ of: rule, floorC: rule.floorC, consecutive: true, totalHours: rule.hours, meanC });
+  const meanOf = (run: Run, from: number, to: number): number | undefined => {
+    const creditMs = run.steps[to]!.creditMs - run.steps[from]!.creditMs;
+    return creditMs > 0 ? rule.meanC + TEMP_TOLERANCE_C + (excess[to]! - excess[from]!) / creditMs : undefined;
+  };
+  return {
+    standing(at: Instant): Standing {
+      catchUp(walker.at(at).runs);
+      const standing = open.standing(at);
+      if (!proof) {
+        const live = standing.reported;
+        return { ...standing, requiredMs: needMs, part: part(live ? meanOf(live, 0, live.steps.length - 1) : undefined) };
+      }
+      const { run, from, to } = proof;
+      const rounds = run.rounds.slice(from, to + 1);
+      const counted = countedTurns(rounds, ground.full);
+      return {
+        ...standing, status: 'proven', creditMs: run.steps[to]!.creditMs - run.steps[from]!.creditMs, requiredMs: needMs,
+        provenAt: rounds.at(-1)!.time, run: { from: rounds[0]!.time, to: rounds.at(-1)!.time }, reported: run,
+        counted, turningsCounted: counted.length, part: part(meanOf(run, from, to)),
+      };
+    },
+  };
+}
+

@@ -1,0 +1,25 @@
+/** Figures beyond the rules, without false digits. */
+
+/** A dose: two figures below ten, whole tens and hundreds above; `over 1000` where more would say nothing. */
+export function doseText(dose: number): string {
+  if (dose === 0) return 'none';
+  if (dose < 0.01) return 'under 0.01';
+  if (dose > 1000) return 'over 1000';
+  return String(Number(dose.toPrecision(dose < 1 ? 1 : 2)));
+}
+
+/** A share of the volume: `about 60 %`; never a round 100 where something is left. */
+export function shareText(share: number): string {
+  const percent = share * 100;
+  if (percent <= 0) return 'none';
+  if (percent < 1) return 'under 1 %';
+  if (percent >= 99) return share >= 1 ? 'all of it' : 'over 99 %';
+  return `about ${Math.round(percent < 10 || percent > 90 ? percent : percent / 5) * (percent < 10 || percent > 90 ? 1 : 5)} %`;
+}
+
+/** One in so many: `1 in 30`, `fewer than 1 in a million`. */
+export function oneInText(share: number): string {
+  if (share >= 0.5) return 'more than half';
+  if (share < 1e-6) return 'fewer than 1 in a million';
+  return `about 1 in ${Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString('en')}`;
+}
