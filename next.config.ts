@@ -4,7 +4,7 @@ const config: NextConfig = {
   output: 'standalone',
   outputFileTracingRoot: import.meta.dirname,
   turbopack: { root: import.meta.dirname },
-  serverExternalPackages: ['pg'],
+  serverExternalPackages: ['pg', 'pdfkit'],
   poweredByHeader: false,
   devIndicators: false,
   agentRules: false,

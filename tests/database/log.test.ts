@@ -132,7 +132,7 @@ describe('snapshots and the demo', () => {
       const openedId = newId();
       await writeEntries(t.app, site, entriesOfFile(parsed.file, { openedId, by: 'Mo', rules: rulesOfBrought(parsed.file), newId }), now);
       const again = batchFileOf(foldBatch(await logRepo(t.app).ofBatch(openedId)), site, siteState)!;
-      const rules = rulesForMethod(file.batch.method);
+      const verdicts = (f: typeof file, asOf?: number) => rulingsOf(preparedOf(f, asOf), rulesForMethod(file.batch.method)).map((r) => r.account.verdict);
       expect(verdicts(again, now)).toEqual(verdicts(file, now));
       expect(verdicts(again)).toEqual(verdicts(file));
     }

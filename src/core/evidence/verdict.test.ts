@@ -1,4 +1,4 @@
-import { add, at, codes, DAY0, evidence, flat, H, holdRule, round, steady, turn, verdictOf } from '../../../tests/support/evidence';
+import { add, at, codes, DAY0, evidence, flat, H, holdRule, round, ruleOf, steady, turn, verdictOf } from '../../../tests/support/evidence';
 import { calibrationsOf } from './calibration';
 import type { Reading } from './types';
 
@@ -299,5 +299,62 @@ describe('the verdict', () => {
   test('texts speak in local time and the site’s unit', () => {
     const v = verdictOf(evidence([...flat(10, 60), ...flat(20, 50)], [], {}, { unit: 'F', timeZone: 'America/New_York' }));
     expect(v.notes[0]!.text).toBe('The round of Fri 1 May 16:00 came to 122 °F, under 131 °F, with no turning to excuse it.');
+  });
+});
+
+describe('staged', () => {
+  const rule = ruleOf({ kind: 'staged', floorC: 55, holdHours: 72, stages: 3 });
+  test('three days before each of three turnings, met at the last of them; the stages need not follow one another', () => {
+    const e = evidence(steady(0, 300, 12, 60), [turn(72), turn(100), turn(172), turn(250), turn(260)]);
+    const v = verdictOf(e, rule);
+    // 0 to 72 completes; 72 to 100 is too short; 108 to 168 is 60 h, too short; 180 to 240 is 60 h: one stage so far
+    expect(v).toMatchObject({ status: 'running', turningsCounted: 1, turningsRequired: 3, requiredHours: 72 });
+    expect(v.creditedHours).toBe(36); // 264 to 300, since the last full turning
+    expect(v.run).toEqual({ from: at(264), to: at(300) });
+    expect(v.earliestProofAt).toBe(at(300 + 36 + 72));
+    expect(codes(v).filter((c) => c === 'TURN_WITHOUT_HOLD')).toHaveLength(4);
+    const proven = verdictOf(evidence(steady(0, 300, 12, 60), [turn(72), turn(160), turn(244)]), rule);
+    expect(proven).toMatchObject({ status: 'proven', provenAt: at(244), turningsCounted: 3, creditedHours: 72, run: { from: at(168), to: at(240) } });
+  });
+  test('the greatest run since the last turning is told, whether or not it has ended', () => {
+    const v = verdictOf(evidence([...steady(0, 48, 12, 60), ...flat(50, 40), ...steady(52, 64, 12, 60)]), rule);
+    expect(v).toMatchObject({ creditedHours: 48, run: { from: at(52), to: at(64) }, status: 'running' });
+    expect(v.earliestProofAt).toBe(at(64 + 24 + 144));
+  });
+  test('right after a turning there is no run in its stage: 0, null, asOf', () => {
+    const v = verdictOf(evidence(steady(0, 48, 12, 60), [turn(50)]), rule, at(51));
+    expect(v).toMatchObject({ status: 'running', creditedHours: 0, run: null, earliestProofAt: at(51 + 216) });
+  });
+  test('a partial turning completes nothing; it counts hours, whatever the policy says', () => {
+    const v = verdictOf(evidence(steady(0, 72, 12, 60), [turn(72, false)], { counting: 'days' }), rule);
+    expect(v).toMatchObject({ creditedHours: 72, turningsCounted: 0 });
+    expect(codes(v)).toContain('TURN_PARTIAL');
+  });
+});
+
+describe('alternatives, a time within a time, a mean', () => {
+  const three = { kind: 'hold', floorC: 55, hours: 72, consecutive: true, turnings: 0 } as const;
+  const one = { ...three, floorC: 65, hours: 24 } as const;
+  test('anyOf is met by the first that is met; before that it tells the one furthest along', () => {
+    const e = evidence([...steady(0, 24, 12, 60), ...steady(36, 60, 12, 66), ...flat(72, 60)]);
+    expect(verdictOf(e, ruleOf({ kind: 'anyOf', of: [three, one] }), at(48))).toMatchObject({ creditedHours: 48, requiredHours: 72 }); // 2/3 beats 1/2
+    expect(verdictOf(e, ruleOf({ kind: 'anyOf', of: [three, one] }))).toMatchObject({ status: 'proven', provenAt: at(60), requiredHours: 24 });
+    expect(verdictOf(e, ruleOf({ kind: 'allOf', of: [three, one] }))).toMatchObject({ status: 'proven', provenAt: at(72), requiredHours: 72 });
+    expect(verdictOf(e, ruleOf({ kind: 'allOf', of: [three, one] }), at(48))).toMatchObject({ creditedHours: 12, requiredHours: 24 });
+  });
+  test('within: four hours at 55 inside five days at 40, both in one run of 40', () => {
+    const rule = ruleOf({ kind: 'within', outer: { ...three, floorC: 40, hours: 120 }, inner: { ...three, hours: 4, consecutive: false } });
+    const hotLate = evidence([...steady(0, 120, 12, 45), ...steady(124, 130, 2, 56)]);
+    expect(verdictOf(hotLate, rule, at(120))).toMatchObject({ status: 'running', creditedHours: 0, requiredHours: 4, run: { from: at(0), to: at(120) } });
+    expect(verdictOf(hotLate, rule)).toMatchObject({ status: 'proven', provenAt: at(128), creditedHours: 4, requiredHours: 4, run: { from: at(0), to: at(128) } });
+    const brokenBetween = evidence([...steady(0, 4, 2, 56), ...flat(8, 30), ...steady(12, 132, 12, 45)]);
+    expect(verdictOf(brokenBetween, rule)).toMatchObject({ status: 'running', creditedHours: 0, requiredHours: 4 }); // the hot hours lie in another run
+  });
+  test('meanAbove: the mean is over the credited gaps and must exceed its figure; the stretch may begin late in the run', () => {
+    const rule = ruleOf({ kind: 'meanAbove', floorC: 40, hours: 48, meanC: 45 });
+    expect(verdictOf(evidence(steady(0, 96, 12, 45)), rule)).toMatchObject({ status: 'running', creditedHours: 96, earliestProofAt: at(96) }); // equal is not above
+    const warmer = evidence([...steady(0, 24, 12, 41), ...steady(36, 96, 12, 48)]);
+    // 0 to 48 h: (41·24 + 44.5·12 + 48·12) / 48 = 43.6. At 60 h: from 0 44.5, from 12 h (41·12 + 44.5·12 + 48·24) / 48 = 45.4
+    expect(verdictOf(warmer, rule)).toMatchObject({ status: 'proven', provenAt: at(60), creditedHours: 48, run: { from: at(12), to: at(60) } });
   });
 });

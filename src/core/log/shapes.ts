@@ -47,11 +47,13 @@ export const PolicySchema = z.looseObject({
 const HoldSchema = z.looseObject({
   kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0),
 });
+/** Neither half of a time within a time asks for turnings. */
+const PlainHoldSchema = HoldSchema.extend({ turnings: z.literal(0) });
 const RequirementSchema: z.ZodType<Requirement> = z.lazy(() => z.discriminatedUnion('kind', [
   HoldSchema,
   z.looseObject({ kind: z.literal('staged'), floorC: z.number(), ceilingC: z.number().optional(), holdHours: z.number().positive(), stages: z.int().min(1) }),
   z.looseObject({ kind: z.enum(['anyOf', 'allOf']), of: z.array(RequirementSchema).min(1) }),
-  z.looseObject({ kind: z.literal('within'), outer: HoldSchema, inner: HoldSchema }),
+  z.looseObject({ kind: z.literal('within'), outer: PlainHoldSchema, inner: PlainHoldSchema }),
   z.looseObject({ kind: z.literal('meanAbove'), floorC: z.number(), hours: z.number().positive(), meanC: z.number() }),
 ]));
 export const RuleSchema = z.looseObject({
