@@ -11,6 +11,7 @@ import { HEAPS, type DemoEvent, type DemoHeap } from './heaps';
 import { airC, atHour, coreCurve, randomOf, type HeapModel } from './heat';
 
 const TIME_ZONE = 'Europe/London';
+const INPUTS = ['garden', 'seeding-weeds', 'manure'];
 const RULES = ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'];
 
 const POINTS = [
@@ -44,6 +45,12 @@ function movedModel(model: HeapModel, move: (hour: number) => number): HeapModel
   return { ...model, turns: turns.map(move), ...(dryFrom !== undefined && turns.includes(dryFrom) ? { dryFrom: move(dryFrom) } : {}) };
 }
 
+/** A rule that the made-up site wrote for its own seedling beds. */
+const SEEDLING_BED = {
+  id: 'site-seedling-bed', title: 'Five hot days for the seedling beds', jurisdiction: 'this site', document: 'agreed with the growers of the seedling beds', fromMemory: false, methods: ['turned', 'static', 'vessel'], clock: 'seeds',
+  requirement: { kind: 'hold', floorC: 60, hours: 120, consecutive: false, turnings: 2 }, conditions: [],
+};
+
 type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 
 /** Round times of a heap between building and now, as instants. */
@@ -73,7 +80,7 @@ function entriesOf(planned: DemoHeap, index: number, now: number, airNow: (at: n
   };
   add(builtAt - 5 * MS.hour, 'Mo', 'opened', {
     code: heap.code, name: heap.name, method: 'turned', bay: heap.bay, volumeM3: heap.volumeM3, shape: 'dome', coreDepthM: 0.9,
-    points: POINTS.map(({ below: _below, ...p }) => p), policy: {}, rules: RULES, ownRules: [],
+    points: POINTS.map(({ below: _below, ...p }) => p), policy: {}, rules: RULES, ownRules: [], inputs: INPUTS, siteVersion: 1,
   }, batch);
   for (const event of heap.events) addEvent(add, builtAt + Math.min(event.hour, heap.ageH - 0.2) * MS.hour, event);
   if (!heap.model) return laid;
@@ -104,10 +111,10 @@ function addEvent(add: (at: number, by: string, kind: NewEntry['kind'], data: un
   add(Math.round(at / 1000) * 1000, by ?? 'Mo', kind, kind === 'turn' ? { ...data, rim: data.full ? 'most' : 'partly' } : data);
 }
 
-/** Thermometer checks and air temperatures of the site. */
+/** Thermometer checks, air temperatures, rules and policy of the site. */
 function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
   const laid: Laid[] = [];
-  const add = (at: number, kind: 'probe-check' | 'ambient', data: object): void => {
+  const add = (at: number, kind: 'probe-check' | 'ambient' | 'site-terms' | 'rule', data: object): void => {
     laid.push({ entry: { id: newId(), batch: null, at, by: 'Mo', kind, data } as NewEntry, recordedAt: Math.min(now, at + MS.minute) });
   };
   for (const daysAgo of [100, 30]) add(now - daysAgo * MS.day, 'probe-check', { probe: 'T2', referenceC: 0, readC: 0.2 });
@@ -118,6 +125,10 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
       if (at < now) add(at, 'ambient', { value: Math.round(airNow(at) * 10) / 10, unit: 'C' });
     }
   }
+  add(now - 95 * MS.day, 'site-terms', { policy: {}, rules: RULES });
+  add(now - 60 * MS.day, 'rule', { rule: SEEDLING_BED });
+  // The site has grown stricter of late; the heaps under way keep what they were opened with.
+  add(now - 2.4 * MS.day, 'site-terms', { policy: { guardBandC: 1, maxGapHours: 30 }, rules: [...RULES, SEEDLING_BED.id], words: 'The dials differ by a degree.' });
   return laid;
 }
 

@@ -1,10 +1,13 @@
 import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
-import { FIVE_PLACES, proposal, usualRules } from '@/features/entry/proposal';
+import { sourceText } from '@/core/rules/text';
+import { ownRulesOf } from '@/core/formats/batch-file';
+import { FIVE_PLACES, proposal } from '@/features/entry/proposal';
 import { OpenForm } from '@/features/entry/ui/OpenForm';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
+import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Open a heap' };
@@ -12,10 +15,13 @@ export const metadata: Metadata = { title: 'Open a heap' };
 export default async function OpenPage() {
   const s = await setting();
   const site = { id: '', name: s.site.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
-  const rules = RULE_LIBRARY.map((r) => ({ id: r.id, title: r.title, methods: r.methods, source: [r.jurisdiction, r.document, r.section].filter(Boolean).join(', ') }));
+  const siteState = await siteStateOf(s.site);
+  const own = latestOwn(siteState);
+  const terms = siteState.terms.at(-1);
+  const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ id: r.id, title: r.title, methods: r.methods, source: sourceText(r) }));
   return (
     <FrameFor s={s} place="Open a heap">
-      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} places={FIVE_PLACES} rules={rules} usual={usualRules(s.board)} volumeUnit={s.prefs.volume} />
+      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} places={FIVE_PLACES} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} />
     </FrameFor>
   );
 }

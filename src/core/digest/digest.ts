@@ -4,13 +4,12 @@ import { TOO_HOT_C, type Situation } from '../advice/next';
 import { lostHours, strataOf, type Stratum } from '../evidence/spans';
 import { factsOf } from '../evidence/facts';
 import type { Rule } from '../evidence/rule';
-import { account, prepare, type Account, type Prepared } from '../evidence/verdict';
+import { account, prepare, type Account, type Prepared, type Ruling } from '../evidence/verdict';
 import { windowAt } from '../evidence/walk';
 import { evidenceOf, ownRulesOf } from '../formats/batch-file';
 import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
-import type { BatchState, SiteState } from '../log/fold';
+import type { BatchState, SiteState, Terms } from '../log/fold';
 import { findRule, rulesForMethod } from '../rules/library';
-import type { Note } from '../words/note';
 import type { VerdictFacts } from '../words/verdict';
 
 /** The ten drawings of a mound. */
@@ -44,22 +43,50 @@ export type Digest = {
   readonly recheckAt: Instant | null;
 };
 
-/** Rules a batch is kept under: those chosen for it that can be reckoned, else all of its method and its own. */
-function rulesOf({ opened }: BatchState): Rule[] {
-  const own = ownRulesOf(opened.ownRules);
-  const chosen = opened.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
+/** Rules of some terms: those that are known, else all of the batch's method and its own. */
+function rulesOf({ opened }: BatchState, terms: Terms): Rule[] {
+  const own = ownRulesOf([...terms.ownRules]);
+  const chosen = terms.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
   return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own];
 }
 
-/** Everything a batch's page is drawn from, as of now. Null parts while the batch is building. */
-export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly { rule: Rule; account: Account }[] };
+/** How a batch stands to one rule. */
+export type BatchRuling = Ruling & {
+  /** The rules and policy that the account was reached under. */
+  readonly terms: Terms;
+  /** Where a proof was kept from earlier terms: what those in force would say. Null: they ask for this rule no more. */
+  readonly present?: Account | null;
+};
 
-export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
-  const file = batchFileOf(state, site, siteState);
+/** Everything a batch's page is drawn from, as of now. */
+export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly BatchRuling[] };
+
+/** A batch under one version of its terms. Null while it is building. */
+export function reckonUnder(state: BatchState, terms: Terms, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+  const file = batchFileOf(state, site, siteState, terms);
   if (!file) return null;
   const prepared = prepare(evidenceOf(file), now);
-  const accounts = rulesOf(state).map((rule) => ({ rule, account: account(prepared, rule) }));
-  return { prepared, accounts: leadingFirst(accounts) };
+  return { prepared, accounts: leadingFirst(rulesOf(state, terms).map((rule) => ({ rule, terms, account: account(prepared, rule) }))) };
+}
+
+/**
+ * A batch under the terms in force; but a proof that was reached under earlier ones before they changed, and
+ * that nothing raw has undone since, stands as it was reached.
+ */
+export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+  const inForce = reckonUnder(state, state.terms.at(-1)!, site, siteState, now);
+  if (!inForce || state.terms.length === 1) return inForce;
+  const rulings = new Map(inForce.accounts.map((r) => [r.rule.id, r]));
+  state.terms.slice(0, -1).forEach((terms, i) => {
+    const until = state.terms[i + 1]!.since;
+    for (const earlier of reckonUnder(state, terms, site, siteState, now)?.accounts ?? []) {
+      const { provenAt } = earlier.account.verdict;
+      const shown = rulings.get(earlier.rule.id);
+      if (provenAt === null || provenAt > until || shown?.present !== undefined) continue;
+      rulings.set(earlier.rule.id, { ...earlier, present: shown?.account ?? null });
+    }
+  });
+  return { ...inForce, accounts: leadingFirst([...rulings.values()]) };
 }
 
 const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);

@@ -162,6 +162,9 @@ function newcomerTest(evidence: Evidence, asOf: Instant): (readings: readonly Re
 /** A verdict with what stands behind it, for drawings. */
 export type Account = { readonly verdict: Verdict; readonly standing: Standing; readonly earlier: readonly Standing[] };
 
+/** A rule with what the evidence says of it. */
+export type Ruling = { readonly rule: Rule; readonly account: Account };
+
 /** The verdict of one rule on prepared evidence. */
 export const judge = (prepared: Prepared, rule: Rule): Verdict => account(prepared, rule).verdict;
 

@@ -1,6 +1,7 @@
 import { isoOf } from '../quantity/instant';
-import type { BatchState, LoggedEvent, SiteState } from '../log/fold';
+import type { BatchState, LoggedEvent, SiteState, Terms } from '../log/fold';
 import type { FileEvent } from '../log/shapes';
+import { LIBRARY_EDITION } from '../rules/library';
 import type { BatchFile } from './batch-file';
 
 /** The site as a batch file names it. */
@@ -17,11 +18,21 @@ function eventOf({ id, at, kind, data, by }: LoggedEvent): FileEvent {
   return { by, ...was, ...extra, ...rest, id: fileId ?? id, at: extra?.at ?? isoOf(at), type } as unknown as FileEvent;
 }
 
+/** What a handful says of the moisture, which the seed dose asks for. */
+const MOISTURE_OF = { crumbles: 'dry', holds: 'moist', drops: 'moist', runs: 'wet' } as const;
+
+/** A squeeze test counts as a moisture event too; one from a file has its own beside it already. */
+function moistureOf(e: LoggedEvent): FileEvent[] {
+  if (e.kind !== 'observation' || e.data.squeeze === undefined || e.data.fileId !== undefined) return [];
+  return [{ id: `${e.id}.moisture`, at: isoOf(e.at), type: 'moisture', state: MOISTURE_OF[e.data.squeeze], by: e.by }];
+}
+
 /**
  * The batch as an open file: the one way from the log to evidence, so that a verdict on the screen and one
  * reckoned from the exported file cannot differ. Null while the batch is building: no clock has started.
+ * @param terms the rules and policy to carry: those in force, unless an earlier version is asked for
  */
-export function batchFileOf(state: BatchState, site: SiteHead, siteState: SiteState): BatchFile | null {
+export function batchFileOf(state: BatchState, site: SiteHead, siteState: SiteState, terms: Terms = state.terms.at(-1)!): BatchFile | null {
   if (state.builtAt === null) return null;
   const { opened } = state;
   const brought = opened.brought;
@@ -52,13 +63,14 @@ export function batchFileOf(state: BatchState, site: SiteHead, siteState: SiteSt
       ...(opened.shape === undefined ? {} : { shape: opened.shape }),
       ...(opened.coreDepthM === undefined ? {} : { coreDepthM: opened.coreDepthM }),
     },
-    policy: opened.policy,
+    policy: terms.policy,
     points: opened.points,
     probes: [...(brought?.probes ?? []), ...siteProbes],
     readings,
     ...(ambient ? { ambient } : {}),
-    ...(opened.ownRules.length > 0 ? { rules: opened.ownRules } : {}),
-    events: state.events.filter((e) => !state.struck.has(e.id)).map(eventOf),
+    ...(terms.ownRules.length > 0 ? { rules: [...terms.ownRules] } : {}),
+    ...(brought && terms.version === 1 ? {} : { terms: { version: terms.version, since: isoOf(terms.since), siteVersion: terms.siteVersion, library: LIBRARY_EDITION, rules: terms.rules } }),
+    events: state.events.filter((e) => !state.struck.has(e.id)).flatMap((e) => [eventOf(e), ...moistureOf(e)]),
   };
 }
 

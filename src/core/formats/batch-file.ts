@@ -5,7 +5,7 @@ import { resolvePolicy, type PolicyInput } from '../evidence/policy';
 import type { Rule } from '../evidence/rule';
 import { METHODS, type BatchEvent, type Evidence } from '../evidence/types';
 import { AmbientSchema, EVENT_TYPES, EventSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Time, Unit } from '../log/shapes';
-import { RULE_LIBRARY } from '../rules/library';
+import { LIBRARY_EDITION, RULE_LIBRARY } from '../rules/library';
 import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
 
 /** The open batch file (contract, section 1). Unknown fields are kept: every object is loose. */
@@ -52,6 +52,8 @@ function crossProblems(file: BatchFile): Located[] {
   (file.rules ?? []).forEach((r, i) => {
     if (RULE_LIBRARY.some((own) => own.id === r.id)) problems.push({ path: ['rules', i, 'id'], message: PROBLEM.libraryId(r.id) });
   });
+  const edition = termsOf(file)?.library;
+  if (edition !== undefined && edition > LIBRARY_EDITION) problems.push({ path: ['terms', 'library'], message: PROBLEM.newerLibrary(edition, LIBRARY_EDITION) });
   const policy = resolvePolicy(file.policy as PolicyInput);
   if (policy.turnGraceHours > policy.maxGapHours) problems.push({ path: ['policy', 'turnGraceHours'], message: PROBLEM.graceTooLong });
   return problems;
@@ -113,6 +115,13 @@ export function evidenceOf(file: BatchFile): Evidence {
 function pick(policy: z.output<typeof PolicySchema>): PolicyInput {
   const known = Object.keys(PolicySchema.shape) as (keyof PolicyInput)[];
   return Object.fromEntries(known.map((key) => [key, policy[key]])) as PolicyInput;
+}
+
+const TermsSchema = z.looseObject({ version: z.int().min(1), library: z.int().min(1), rules: z.array(z.string()) });
+/** What a file that was taken out here says of the rules it was kept under; undefined in others. */
+export function termsOf(file: { readonly [field: string]: unknown }): z.output<typeof TermsSchema> | undefined {
+  const parsed = TermsSchema.safeParse(file.terms);
+  return parsed.success ? parsed.data : undefined;
 }
 
 /** A file's own rules, in the form of the library. */

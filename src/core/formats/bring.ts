@@ -3,11 +3,11 @@ import { offsetText, localInput, instantsOfLocal } from '../quantity/calendar';
 import { factsOf } from '../evidence/facts';
 import { latestTime } from '../evidence/verdict';
 import type { Method } from '../evidence/types';
-import { rulesForMethod } from '../rules/library';
+import { findRule, rulesForMethod } from '../rules/library';
 import { policyText } from '../words/policy';
 import { PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
-import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, type BatchFile, type ParsedFile } from './batch-file';
+import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, termsOf, type BatchFile, type ParsedFile } from './batch-file';
 import { readCsv, type BadRow, type CsvOptions } from './csv-readings';
 import { preparedOf, rulingsOf } from './verify-call';
 
@@ -66,6 +66,9 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPrevie
   };
 }
 
-/** Rules that a brought-in batch is kept under: those of its method, and its own. */
-export const rulesOfBrought = (file: BatchFile): string[] => [...rulesForMethod(file.batch.method), ...ownRulesOf(file.rules)].map((r) => r.id);
-
+/** Rules that a brought-in batch is kept under: those that it names and that are known, else those of its method and its own. */
+export function rulesOfBrought(file: BatchFile): string[] {
+  const own = ownRulesOf(file.rules);
+  const named = (termsOf(file)?.rules ?? []).filter((id) => findRule(id, own));
+  return named.length > 0 ? named : [...rulesForMethod(file.batch.method), ...own].map((r) => r.id);
+}

@@ -3,7 +3,7 @@ import { dosesOf } from '../evidence/doses';
 import { factsOf } from '../evidence/facts';
 import { hotShare } from '../evidence/hot-share';
 import type { Rule } from '../evidence/rule';
-import { account, latestTime, prepare, type Account, type Prepared } from '../evidence/verdict';
+import { account, latestTime, prepare, type Prepared, type Ruling } from '../evidence/verdict';
 import { findRule, rulesForMethod } from '../rules/library';
 import type { Locale } from '../words/note';
 import { doseText, shareText } from '../words/beyond';
@@ -20,9 +20,6 @@ export type VerifyCall = { readonly rules: readonly string[]; readonly asOf?: st
 export type VerifyAnswer = { readonly out: string; readonly errors: readonly string[]; readonly status: 0 | 1 | 2 };
 
 const refused = (problems: readonly Problem[]): VerifyAnswer => ({ out: '', errors: problems.map(problemLine), status: 2 });
-
-/** A rule with what the evidence says of it. */
-export type Ruling = { readonly rule: Rule; readonly account: Account };
 
 /** The evidence of a parsed file as of a moment, the latest it holds unless another is named. */
 export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {

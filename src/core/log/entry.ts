@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
 import type { Instant } from '../quantity/instant';
-import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Unit } from './shapes';
+import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, Unit } from './shapes';
 
 /** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
 
@@ -12,7 +12,12 @@ const origin = { fileId: z.string().optional(), extra: z.record(z.string(), z.un
 
 export const SQUEEZES = ['crumbles', 'holds', 'drops', 'runs'] as const;
 export const SMELLS = ['none', 'earthy', 'sweet', 'ammonia', 'sour', 'rotten', 'burnt'] as const;
+/** What goes into a heap, as far as it decides which rules are proposed. */
+export const INPUTS = ['manure', 'seeding-weeds', 'food-waste', 'biosolids', 'diseased-plants', 'garden'] as const;
 export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
+
+/** Which version of the site's rules and policy stands behind a batch's own. */
+const siteVersion = z.int().min(1).optional();
 
 /** The one list of kinds, each with the shape of its data. */
 export const ENTRY_DATA = {
@@ -21,6 +26,7 @@ export const ENTRY_DATA = {
     code: z.string().trim().min(1).max(24), name: z.string().trim().max(60).optional(), method: z.enum(METHODS), bay: z.string().trim().max(40).optional(),
     volumeM3: z.number().positive().max(100_000).optional(), shape: z.string().optional(), coreDepthM: z.number().positive().optional(),
     points: z.array(PointSchema).min(1), policy: PolicySchema.default({}), rules: z.array(z.string()).default([]), ownRules: z.array(RuleSchema).default([]),
+    inputs: z.array(z.enum(INPUTS)).optional(), siteVersion,
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
     brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
   }),
@@ -39,12 +45,18 @@ export const ENTRY_DATA = {
   cover: z.looseObject({ ...origin }),
   screen: z.looseObject({ ...origin }),
   cure: z.looseObject({ ...origin }),
+  /** Other rules or another policy for this batch, from when the log took it. What was proven before stays proven under what held then. */
+  terms: z.looseObject({ policy: SoundPolicySchema, rules: z.array(z.string()).min(1), ownRules: z.array(RuleSchema).default([]), siteVersion, words: Words.optional() }),
   /** A named person let it go out. */
   release: z.looseObject({ ...origin }),
   /** Strikes an entry or one reading of it, and may put another value in the reading's place. */
   correction: z.looseObject({ target: z.uuid(), reading: z.string().optional(), value: z.number().optional(), unit: Unit.optional(), reason: z.string().trim().min(3).max(500) }),
   /** A thermometer held against a reference, for the whole site. */
   'probe-check': z.looseObject({ probe: z.string().trim().min(1).max(40), referenceC: z.number(), readC: z.number() }),
+  /** The rules and the evidence policy that the site works to: each entry is a version. */
+  'site-terms': z.looseObject({ policy: SoundPolicySchema, rules: z.array(z.string()), words: Words.optional() }),
+  /** A rule that the site wrote itself: each entry of an id is a version of it. */
+  rule: z.looseObject({ rule: SiteRuleSchema }),
   /** Air temperature of the site. */
   ambient: z.looseObject({ value: z.number(), unit: Unit }),
 } as const;
@@ -54,7 +66,7 @@ export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];
 export type DataOf<K extends EntryKind> = z.output<(typeof ENTRY_DATA)[K]>;
 
 /** Kinds that speak of the whole site, not of one batch. */
-export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient'];
+export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule'];
 
 type EntryOf<K extends EntryKind> = {
   /** UUID v7, made by the writer: writing it twice is answered as done, once. */

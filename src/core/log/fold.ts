@@ -7,6 +7,19 @@ import type { FileReading } from './shapes';
 export type LoggedReading = FileReading & { readonly entry: string };
 export type LoggedEvent = Extract<Entry, { kind: 'turn' | 'water' | 'addition' | 'merge' | 'moisture' | 'observation' | 'note' | 'move' | 'cover' | 'screen' | 'cure' | 'release' }>;
 
+/** The rules and policy that a batch is judged under, from a moment on. */
+export type Terms = {
+  /** 1 for those it was opened with. */
+  readonly version: number;
+  readonly since: Instant;
+  readonly by: string;
+  readonly policy: DataOf<'terms'>['policy'];
+  readonly rules: readonly string[];
+  readonly ownRules: DataOf<'terms'>['ownRules'];
+  /** Version of the site's own terms that they were taken from. */
+  readonly siteVersion: number | null;
+};
+
 /** A batch as its entries tell it. Struck entries and readings stay, marked. */
 export type BatchState = {
   readonly id: string;
@@ -16,6 +29,8 @@ export type BatchState = {
   readonly builtAt: Instant | null;
   /** The same as a file that was brought in wrote it. */
   readonly builtAs: string | null;
+  /** By version; the last one is in force. */
+  readonly terms: readonly Terms[];
   readonly readings: readonly LoggedReading[];
   readonly events: readonly LoggedEvent[];
   /** Entry id → the correction that struck it. */
@@ -23,13 +38,20 @@ export type BatchState = {
   readonly entries: readonly Entry[];
 };
 
-/** What the site's own entries say: thermometers and air. */
+export type SiteTerms = Pick<Terms, 'version' | 'since' | 'by' | 'policy' | 'rules'>;
+export type RuleVersion = { readonly version: number; readonly since: Instant; readonly by: string; readonly rule: DataOf<'rule'>['rule'] };
+
+/** What the site's own entries say: thermometers, air, rules and policy. */
 export type SiteState = {
   readonly probes: ReadonlyMap<string, readonly ProbeCheck[]>;
   readonly ambient: readonly { readonly at: Instant; readonly value: number; readonly unit: 'C' | 'F' }[];
+  /** By version; empty until the site has chosen. */
+  readonly terms: readonly SiteTerms[];
+  /** Its own rules, each with its versions in order. */
+  readonly rules: ReadonlyMap<string, readonly RuleVersion[]>;
 };
 
-const NOT_EVENTS = new Set(['opened', 'built', 'round', 'correction', 'probe-check', 'ambient']);
+const NOT_EVENTS = new Set(['opened', 'built', 'round', 'correction', 'terms', 'probe-check', 'ambient', 'site-terms', 'rule']);
 const isEvent = (entry: Entry): entry is LoggedEvent => !NOT_EVENTS.has(entry.kind);
 
 /**
@@ -47,9 +69,17 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
   return {
     id: opened.id, opened: opened.data, openedAt: opened.at,
     builtAt: built?.at ?? null, builtAs: built?.data.as ?? null,
-    readings: readingsOf(entries, corrections, struck),
+    terms: termsOf(opened, live), readings: readingsOf(entries, corrections, struck),
     events: entries.filter(isEvent), struck, entries,
   };
+}
+
+/** Those it was opened with, then each change: in force from when the log took it, so that none is dated back. */
+function termsOf(opened: Extract<Entry, { kind: 'opened' }>, live: readonly Entry[]): Terms[] {
+  const changes = live.filter((e): e is Extract<Entry, { kind: 'terms' }> => e.kind === 'terms');
+  return [opened, ...changes].map(({ data, by, recordedAt }, i) => ({
+    version: i + 1, since: recordedAt, by, policy: data.policy, rules: data.rules, ownRules: data.ownRules, siteVersion: data.siteVersion ?? null,
+  }));
 }
 
 function readingsOf(entries: readonly Entry[], corrections: readonly Extract<Entry, { kind: 'correction' }>[], struck: ReadonlyMap<string, Entry>): LoggedReading[] {
@@ -74,13 +104,21 @@ function readingsOf(entries: readonly Entry[], corrections: readonly Extract<Ent
   return [...readings.values()];
 }
 
-/** Folds the site's own entries: thermometer checks and air temperatures. */
+/** Folds the site's own entries. */
 export function foldSite(entries: readonly Entry[]): SiteState {
   const struck = new Set(entries.flatMap((e) => (e.kind === 'correction' ? [e.data.target] : [])));
   const probes = new Map<string, ProbeCheck[]>();
   const ambient: { at: Instant; value: number; unit: 'C' | 'F' }[] = [];
+  const terms: SiteTerms[] = [];
+  const rules = new Map<string, RuleVersion[]>();
   for (const e of entries) {
     if (struck.has(e.id)) continue;
+    const { by, recordedAt: since } = e;
+    if (e.kind === 'site-terms') terms.push({ version: terms.length + 1, since, by, policy: e.data.policy, rules: e.data.rules });
+    if (e.kind === 'rule') {
+      const versions = rules.get(e.data.rule.id) ?? [];
+      rules.set(e.data.rule.id, [...versions, { version: versions.length + 1, since, by, rule: e.data.rule }]);
+    }
     if (e.kind === 'probe-check') {
       const check = { at: e.at, referenceC: e.data.referenceC, readC: e.data.readC };
       const list = probes.get(e.data.probe);
@@ -88,5 +126,5 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     }
     if (e.kind === 'ambient') ambient.push({ at: e.at, value: e.data.value, unit: e.data.unit });
   }
-  return { probes, ambient };
+  return { probes, ambient, terms, rules };
 }

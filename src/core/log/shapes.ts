@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { Requirement } from '../evidence/rule';
+import { leavesOf, type Requirement } from '../evidence/rule';
+import { DEFAULT_MAX_GAP_HOURS } from '../evidence/policy';
 import { METHODS, MOISTURE_STATES, POINT_ZONES } from '../evidence/types';
 import { parseInstant, STAMP } from '../quantity/instant';
 import { PROBLEM } from '../words/problem';
@@ -44,6 +45,9 @@ export const PolicySchema = z.looseObject({
   zones: z.array(z.enum(POINT_ZONES)).optional(),
 });
 
+/** As a site or a batch may put it in force: it does not contradict itself. */
+export const SoundPolicySchema = PolicySchema.refine((p) => (p.turnGraceHours ?? 0) <= (p.maxGapHours ?? DEFAULT_MAX_GAP_HOURS), { path: ['turnGraceHours'], message: PROBLEM.graceTooLong });
+
 const HoldSchema = z.looseObject({
   kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0),
 });
@@ -61,6 +65,26 @@ export const RuleSchema = z.looseObject({
   year: z.number().optional(), fromMemory: z.boolean().optional(), methods: z.array(z.enum(METHODS)).optional(), clock: z.enum(['germs', 'seeds']).optional(),
   requirement: RequirementSchema, conditions: z.array(z.string()).optional(), caution: z.string().optional(),
 });
+
+/** Temperatures of a rule that a person may write, °C: a typing slip lies outside. */
+const FLOORS_C = [20, 90] as const;
+
+function slipOf(requirement: Requirement): string | null {
+  for (const leaf of leavesOf(requirement)) {
+    const holds = leaf.kind === 'within' ? [leaf.outer, leaf.inner] : [leaf];
+    for (const h of holds) {
+      if (h.floorC < FLOORS_C[0] || h.floorC > FLOORS_C[1]) return PROBLEM.floorOut(h.floorC);
+      if ('ceilingC' in h && h.ceilingC !== undefined && h.ceilingC <= h.floorC) return PROBLEM.ceilingLow(h.ceilingC, h.floorC);
+    }
+    if (leaf.kind === 'within' && leaf.inner.hours > leaf.outer.hours) return PROBLEM.innerLonger;
+    if (leaf.kind === 'meanAbove' && leaf.meanC < leaf.floorC) return PROBLEM.meanLow;
+  }
+  return null;
+}
+
+/** A rule that the site wrote itself. */
+export const SiteRuleSchema = RuleSchema.extend({ id: z.string().regex(/^site-[a-z0-9-]{1,40}$/, PROBLEM.siteRuleId), title: z.string().trim().min(3, PROBLEM.ruleTitle).max(120) })
+  .superRefine((rule, ctx) => { const slip = slipOf(rule.requirement); if (slip) ctx.addIssue({ code: 'custom', path: ['requirement'], message: slip }); });
 
 export type FileReading = z.output<typeof ReadingSchema>;
 export type FileEvent = z.output<typeof EventSchema>;

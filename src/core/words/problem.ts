@@ -19,6 +19,13 @@ export const PROBLEM = {
   twice: (id: string) => `the id '${id}' stands here a second time; ids must be unique`,
   unlisted: (what: string, id: string) => `no ${what} with the id '${id}' is listed`,
   graceTooLong: 'must not be longer than maxGapHours',
+  floorOut: (c: number) => `a floor of ${c} °C lies outside 20 to 90 °C. Was it typed in °F?`,
+  ceilingLow: (ceiling: number, floor: number) => `the most allowed (${ceiling} °C) must lie above the floor (${floor} °C)`,
+  innerLonger: 'the hotter time must not be longer than the time around it',
+  meanLow: 'the mean asked for lies below the floor, so it asks for nothing more',
+  siteRuleId: 'the id must be site- with small letters, figures and hyphens behind it, such as site-hen-litter',
+  ruleTitle: 'give the rule a title of three letters at least',
   libraryId: (id: string) => `'${id}' is a rule of the library; give your own rule an id that starts with site-`,
+  newerLibrary: (theirs: number, ours: number) => `kept under edition ${theirs} of the rule library; this program knows edition ${ours}. Update the program, so that no rule is reckoned by an older text`,
   unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
 } as const;

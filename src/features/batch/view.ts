@@ -9,18 +9,21 @@ import { dayText, durationText, missingText, soonText, tempBeside, tempFigure, t
 import { thinToColdest } from '@/core/quantity/thin';
 import { hoursToMs, MS } from '@/core/quantity/instant';
 import { titlesOf } from '@/core/rules/library';
+import { CLOCK_TEXT, requirementText, sourceText } from '@/core/rules/text';
 import { deepestOf, depthOf } from '@/core/heap/places';
 import type { BatchState } from '@/core/log/fold';
 import { noteText, type Locale, type Note } from '@/core/words/note';
 import { policyText } from '@/core/words/policy';
 import { progressText, STATUS_WORD, verdictSentence } from '@/core/words/verdict';
+import { versionText } from './judged';
 
 const inUnit = (note: Note, locale: Locale): Note => ({ ...note, text: noteText(note.fact, note.at, locale) });
 
 /** The standing of each rule in words; the leading one's sentence is the verdict. */
-export function verdictView(reckoning: Reckoning, locale: Locale) {
+export function verdictView(reckoning: Reckoning, versions: number, locale: Locale) {
   const titles = titlesOf(reckoning.accounts.map(({ rule }) => rule));
-  return reckoning.accounts.map(({ rule, account }) => {
+  return reckoning.accounts.map((ruling) => {
+    const { rule, account } = ruling;
     const facts = factsOf(account);
     const v = account.verdict;
     const notes = v.notes.map((n) => inUnit(n, locale));
@@ -28,9 +31,9 @@ export function verdictView(reckoning: Reckoning, locale: Locale) {
       id: rule.id, title: titles.get(rule.id)!, status: v.status, word: STATUS_WORD[v.status],
       sentence: verdictSentence({ ...facts, notes }, locale),
       short: v.provenAt !== null ? `Proven ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${v.turningsCounted} of ${v.turningsRequired} turned` : ''}`,
-      source: [rule.jurisdiction, rule.document, rule.section, rule.year].filter(Boolean).join(', '),
+      source: sourceText(rule), asks: requirementText(rule.requirement, locale.unit),
       fromMemory: rule.fromMemory, conditions: rule.conditions, caution: rule.caution ?? null,
-      policy: policyText(v.policy, locale.unit),
+      policy: policyText(v.policy, locale.unit), clock: CLOCK_TEXT[rule.clock], version: versionText(ruling, versions, locale),
       notes: notes.map((n) => ({ code: n.code, text: n.text })),
     };
   });

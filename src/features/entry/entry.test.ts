@@ -2,7 +2,7 @@ import { logOf } from '../../../tests/support/log';
 import { reckon } from '@/core/digest/digest';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseEntryForm } from './input';
-import { proposal, usualRules } from './proposal';
+import { proposal } from './proposal';
 import { effectsOf, logLines } from './view';
 
 const NOW = Date.UTC(2026, 9, 25, 12);
@@ -95,10 +95,5 @@ describe('what is proposed for a new heap', () => {
   });
   test('after the alphabet it begins anew, with a figure', () => {
     expect(proposal([...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((c) => heap(c, null)))).toEqual({ code: 'A2', name: 'Avocet 2', bay: '1' });
-  });
-  test('the rules of the last heap are ticked', () => {
-    const rules = usualRules([{ openedAt: 1, rules: [{ rule: 'x' }] }, { openedAt: 3, rules: [{ rule: 'uk-pas100-default' }] }, { openedAt: 9, rules: [] }]);
-    expect(rules).toContain('uk-pas100-default');
-    expect(rules).not.toContain('x');
   });
 });

@@ -17,12 +17,6 @@ export function proposal(heaps: readonly Known[]): { code: string; name: string;
   }
 }
 
-/** Rules ticked to begin with: one for each method the week for weed seeds, and those of the heap that was opened last. */
-export const usualRules = (heaps: readonly { readonly openedAt: number; readonly rules: readonly { readonly rule: string }[] }[]): string[] => {
-  const last = heaps.filter((h) => h.rules.length > 0).reduce<(typeof heaps)[number] | null>((a, h) => (a === null || h.openedAt > a.openedAt ? h : a), null);
-  return [...new Set(['us-503-pfrp-turned', 'us-503-pfrp-static', 'practice-weed-seed-week', ...(last?.rules.map((r) => r.rule) ?? [])])];
-};
-
 /** The five places of a round, proposed for a new heap (common practice). */
 export const FIVE_PLACES = [
   { id: 'P1', label: 'P1 core, crown', zone: 'core' }, { id: 'P2', label: 'P2 middle, left', zone: 'middle' }, { id: 'P3', label: 'P3 middle, right', zone: 'middle' },

@@ -4,18 +4,16 @@ import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
-import type { Account } from '@/core/evidence/verdict';
-import type { Rule } from '@/core/evidence/rule';
+import type { Ruling } from '@/core/evidence/verdict';
 import { titlesOf } from '@/core/rules/library';
 import { STATUS_WORD } from '@/core/words/verdict';
 
-export type Judged = { readonly rule: Rule; readonly account: Account };
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
 
 const HOUR_SLACK = 1 / 60;
 
-function effect({ account: { verdict: before } }: Judged, after: Judged | undefined, name: string, title: string): Effect {
+function effect({ account: { verdict: before } }: Ruling, after: Ruling | undefined, name: string, title: string): Effect {
   const v = after?.account.verdict;
   const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs });
   if (!v) return say('can no longer be reckoned.', true);
@@ -30,7 +28,7 @@ function effect({ account: { verdict: before } }: Judged, after: Judged | undefi
   return say('nothing changes.', false);
 }
 
-export function effectsOf(before: readonly Judged[], after: readonly Judged[], name: string): Effect[] {
+export function effectsOf(before: readonly Ruling[], after: readonly Ruling[], name: string): Effect[] {
   const titles = titlesOf(before.map(({ rule }) => rule));
   return before.map((b) => effect(b, after.find((a) => a.rule.id === b.rule.id), name, titles.get(b.rule.id)!));
 }
@@ -71,7 +69,8 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     case 'screen': return { mark: 'screen', title: 'Screened', detail: '' };
     case 'cure': return { mark: 'cure', title: 'Curing began', detail: '' };
     case 'release': return { mark: 'check', title: 'Gone out', detail: '' };
-    case 'probe-check': case 'ambient': return { mark: 'probe', title: e.kind, detail: '' };
+    case 'terms': return { mark: 'check', title: 'Rules and policy changed', detail: some(countText(e.data.rules.length, 'rule'), e.data.siteVersion !== undefined && `version ${e.data.siteVersion} of the site`, e.data.words) };
+    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': return { mark: 'probe', title: e.kind, detail: '' };
   }
 }
 

@@ -11,6 +11,8 @@ import type { Locale } from '@/core/words/note';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
+import { beyondView } from '../beyond';
+import { gradeView, strictnessView } from '../judged';
 import { chartView, sectionView, tableView, verdictView } from '../view';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
@@ -36,7 +38,9 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
     facts: [opened.bay && `bay ${opened.bay}`, opened.volumeM3 && volumeText(opened.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
     picture: heapPicture(digest, locale.now, locale.unit, volume), building: state.builtAt === null,
     advice: adviceWords(nextAdvice({ ...digest.situation, now: locale.now }), locale),
-    verdicts: reckoning ? verdictView(reckoning, locale) : [],
+    verdicts: reckoning ? verdictView(reckoning, state.terms.length, locale) : [],
+    strictness: reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED ? strictnessView(reckoning, locale) : null,
+    grade: reckoning ? gradeView(reckoning) : null, beyond: reckoning ? beyondView(reckoning, locale) : null,
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
     section: reckoning ? sectionView(reckoning, locale) : null,
     table: reckoning ? tableView(reckoning, locale) : null,
@@ -44,6 +48,9 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
     age: digest.latest ? `Last full round ${ageText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
   };
 }
+
+/** Eighteen policies are tried on a page: beyond so many readings it would make the page wait. */
+const MOST_RETRIED = 20_000;
 
 const METHOD_WORD = { turned: 'turned heap', static: 'static heap', vessel: 'closed vessel' } as const;
 

@@ -5,15 +5,20 @@ import { Mark, type MarkName } from '@/charts/marks';
 import { Mound, type MoundProps } from '@/charts/Mound';
 import { DataTable, type ReadingsTable } from './DataTable';
 import { Section, type SectionPoint } from '@/charts/Section';
+import { Disclosure } from '@/ui/Disclosure';
+import type { BeyondView } from '../beyond';
+import type { gradeView, strictnessView } from '../judged';
+import { Beyond, Grade, Strictness } from './Judged';
 
 type Piece = { readonly text: string; readonly strong?: true };
-type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; notes: readonly { code: string; text: string }[] };
+type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; clock: string; asks: string; version: string | null; notes: readonly { code: string; text: string }[] };
 export type BatchScreenProps = {
   readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
   readonly advice: { mark: MarkName; act: string; why: string; caution?: string; urgent: boolean }; readonly age: string | null;
   readonly verdicts: readonly VerdictView[]; readonly chart: HeatChartData | null;
   readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
   readonly table: ReadingsTable | null;
+  readonly strictness: ReturnType<typeof strictnessView>; readonly grade: ReturnType<typeof gradeView>; readonly beyond: BeyondView | null;
   readonly logBar: ReactNode; readonly log: ReactNode;
 };
 
@@ -39,7 +44,7 @@ export function BatchScreen(p: BatchScreenProps) {
                 <b className="font-[650] text-[13.5px] block">{v.title}</b>
                 {v.status === 'proven' ? <span className="text-stamp font-semibold text-[14px] flex items-center gap-1"><svg width="34" height="16" aria-hidden="true"><Knot cx={17} cy={8} r={7.5} /></svg>{v.short}</span> : <span className="q text-[14px]">{v.short}</span>}
               </li>))}</ul>}
-            {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}</p>}
+            {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}{proven.version ? ` ${proven.version}` : ''}</p>}
           </div>
         </section>
         <Todo advice={p.advice} age={p.age} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
@@ -53,7 +58,10 @@ export function BatchScreen(p: BatchScreenProps) {
         )}
         {p.table && <DataTable table={p.table} />}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
-        {!p.building && <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p>}
+        {p.grade && <Grade grade={p.grade} />}
+        {p.strictness && <Strictness table={p.strictness} />}
+        {p.beyond && <Beyond b={p.beyond} />}
+        {!p.building && <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><a className="link" href={`/batch/${p.id}/record`}>Heat-treatment record</a><a className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</a><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
         <Todo advice={p.advice} age={p.age} className="max-lg:hidden" />
@@ -87,18 +95,19 @@ const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => <>{pieces.map((piec
 /** Each rule's own words: where it comes from, how it was judged, and every reason. */
 function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
   return (
-    <details className="border-t-[1.6px] border-ink pt-2">
-      <summary className="cursor-pointer min-h-[44px] flex items-center"><h2 className="!text-[16px]">How each rule was judged</h2></summary>
+    <Disclosure summary="How each rule was judged">
       <ul className="flex flex-col gap-4">{verdicts.map((v) => (
         <li key={v.id} className="text-[14px]">
           <h3>{v.title}: {v.word.toLowerCase()}</h3>
           <p><Pieces pieces={v.sentence} /></p>
+          <p>It asks: {v.asks}.</p>
+          <p className="q">{v.clock}{v.version ? ` ${v.version}` : ''}</p>
           <p className="q">{v.source}{v.fromMemory ? '. Its values were written down from memory: check with your local authority.' : '.'}</p>
           {v.conditions.length > 0 && <p className="q">It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.</p>}
           {v.caution && <p className="q">{v.caution}</p>}
           <p className="q">{v.policy}</p>
           {v.notes.length > 0 && <ul className="list-disc pl-5 mt-1">{v.notes.slice(-40).map((n, i) => <li key={i}>{n.text}</li>)}</ul>}
         </li>))}</ul>
-    </details>
+    </Disclosure>
   );
 }

@@ -3,7 +3,9 @@ import { revalidatePath } from 'next/cache';
 import { reckon } from '@/core/digest/digest';
 import type { Entry, NewEntry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
-import type { Problem } from '@/core/words/problem';
+import { ownRulesOf } from '@/core/formats/batch-file';
+import { findRule } from '@/core/rules/library';
+import { PROBLEM, type Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { writeEntries } from '@/db/write';
@@ -46,6 +48,11 @@ async function misplaced(entry: NewEntry): Promise<LogAnswer | null> {
     const places = new Set(state.opened.points.map((p) => p.id));
     const i = entry.data.readings.findIndex((r) => !places.has(r.point));
     if (i >= 0) return problem(`data.readings[${i}].point`, `This heap has no place '${entry.data.readings[i]!.point}'.`);
+  }
+  if (entry.kind === 'terms') {
+    const own = ownRulesOf(entry.data.ownRules);
+    const unknown = entry.data.rules.find((id) => !findRule(id, own));
+    if (unknown !== undefined) return problem('data.rules', PROBLEM.unknownRule(unknown));
   }
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;

@@ -5,15 +5,16 @@ import { useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
 import { Sheet } from '@/ui/Sheet';
 import { useKeys } from '@/ui/useKeys';
-import { AddForm, CloseForm, NoteForm, ObserveForm, TurnForm, WaterForm } from './forms';
+import { AddForm, CloseForm, MergeForm, NoteForm, ObserveForm, TurnForm, WaterForm } from './forms';
 import type { HeapRef } from './useEntry';
 
-type SheetName = 'turn' | 'water' | 'add' | 'observe' | 'note' | 'close';
+type SheetName = 'turn' | 'water' | 'add' | 'merge' | 'observe' | 'note' | 'close';
 const SHEETS: Record<SheetName, { label: string; title: (name: string) => string; mark: MarkName; key: string; form: typeof TurnForm }> = {
   close: { label: 'Close the heap', title: (n) => `Close ${n}`, mark: 'check', key: 'c', form: CloseForm },
   turn: { label: 'Turned', title: (n) => `${n} was turned`, mark: 'turn', key: 't', form: TurnForm },
   water: { label: 'Watered', title: (n) => `${n} was watered`, mark: 'water', key: 'w', form: WaterForm },
   add: { label: 'Added', title: (n) => `Something went into ${n}`, mark: 'add', key: 'a', form: AddForm },
+  merge: { label: 'Joined', title: (n) => `Another heap was joined to ${n}`, mark: 'move', key: 'j', form: MergeForm },
   observe: { label: 'Felt, smelled', title: (n) => `What ${n} is like`, mark: 'squeeze', key: 's', form: ObserveForm },
   note: { label: 'Note', title: (n) => `A note on ${n}`, mark: 'note', key: 'n', form: NoteForm },
 };
@@ -22,7 +23,7 @@ const SHEETS: Record<SheetName, { label: string; title: (name: string) => string
 export function LogBar({ heap, building }: { heap: HeapRef; building: boolean }) {
   const router = useRouter();
   const [open, setOpen] = useState<SheetName | null>(null);
-  const names: SheetName[] = building ? ['close', 'add', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'observe', 'note'];
+  const names: SheetName[] = building ? ['close', 'add', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'merge', 'observe', 'note'];
   useKeys((key, e) => {
     if (key === 'r') router.push(`/batch/${heap.id}/round`);
     const name = names.find((n) => SHEETS[n].key === key);

@@ -3,6 +3,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { M3_PER_YD3 } from '@/core/quantity/units';
+import type { Rule } from '@/core/evidence/rule';
+import { proposedRules, type Input } from '@/core/rules/propose';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
@@ -14,8 +16,14 @@ type Method = 'turned' | 'static' | 'vessel';
 export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly methods: readonly Method[] };
 type Place = { readonly id: string; readonly label: string; readonly zone: string };
 
+const INPUT_WORDS: readonly (readonly [Input, string])[] = [
+  ['garden', 'Garden and crop waste'], ['seeding-weeds', 'Seeding weeds, late hay'], ['manure', 'Manure, bedding'], ['food-waste', 'Food waste'], ['diseased-plants', 'Diseased plants'], ['biosolids', 'Sewage sludge'],
+];
+/** Proposed from while the site has not chosen its rules. */
+const USUAL = ['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'];
+
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
-export function OpenForm({ site, proposed, codes, places, rules, usual, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; usual: readonly string[]; volumeUnit: 'm3' | 'yd3' }) {
+export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteTerms, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3' }) {
   const router = useRouter();
   const [code, setCode] = useState(proposed.code);
   const [name, setName] = useState(proposed.name);
@@ -26,15 +34,23 @@ export function OpenForm({ site, proposed, codes, places, rules, usual, volumeUn
   const [builtAt, setBuiltAt] = useState(site.nowLocal);
   const [builtId] = useState(() => v7());
   const offered = rules.filter((r) => method !== '' && r.methods.includes(method));
-  const [wanted, setWanted] = useState<ReadonlySet<string>>(new Set(usual));
-  const chosen = offered.filter((r) => wanted.has(r.id));
+  const [inputs, setInputs] = useState<readonly Input[]>(['garden', 'seeding-weeds']);
+  /** Ticks that a person set or took away stand over what is proposed. */
+  const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
+  const proposedFor = new Map((method === '' ? [] : proposedRules(method, inputs, siteTerms?.rules ?? USUAL, ownRules as unknown as Rule[])).map((p) => [p.id, p.why]));
+  const chosen = offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id));
+  const [first, others] = [offered.filter((r) => proposedFor.has(r.id) || byHand[r.id]), offered.filter((r) => !proposedFor.has(r.id) && !byHand[r.id])];
+  const ruleLine = (r: RuleOffer) => (
+    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5" checked={chosen.includes(r)} onChange={(e) => setByHand((h) => ({ ...h, [r.id]: e.target.checked }))} />
+      <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}{proposedFor.has(r.id) ? ` · proposed: ${proposedFor.get(r.id)}` : ''}</span></span></label>
+  );
   const entry = useEntry('opened', site, () => undefined);
   const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * (volumeUnit === 'yd3' ? M3_PER_YD3 : 1);
   const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
   const codeProblem = code.trim() === '' ? 'A heap needs a code for its flag.' : codes.includes(code.trim().toUpperCase()) ? `There is a heap ${code.trim()} already. Choose another code.` : undefined;
   const ready = !codeProblem && !volumeProblem && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
-    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape: 'dome', points: places, rules: chosen.map((r) => r.id) };
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape: 'dome', points: places, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
     const lost = () => ({ ok: false as const, problems: [{ path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' }] });
     const opened = await logEntry({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }).catch(lost);
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
@@ -58,13 +74,16 @@ export function OpenForm({ site, proposed, codes, places, rules, usual, volumeUn
       <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
       <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}
+      <fieldset><legend className="label">What goes in? It decides which rules are proposed</legend>
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))]">{INPUT_WORDS.map(([input, word]) => (
+          <label key={input} className="flex gap-3 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={inputs.includes(input)} onChange={(e) => setInputs((all) => (e.target.checked ? [...all, input] : all.filter((x) => x !== input)))} />{word}</label>
+        ))}</div>
+      </fieldset>
       <fieldset><legend className="label">Rules to prove</legend>
-        {offered.map((r) => (
-          <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5" checked={wanted.has(r.id)} onChange={(e) => setWanted((w) => { const n = new Set(w); if (e.target.checked) n.add(r.id); else n.delete(r.id); return n; })} />
-            <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}</span></span></label>
-        ))}
+        {first.map(ruleLine)}
+        {others.length > 0 && <details><summary className="link min-h-[44px] flex items-center">{others.length} other rules for this kind of heap</summary>{others.map(ruleLine)}</details>}
         {chosen.length === 0 && <p role="alert" className="font-semibold">Choose one rule at least.</p>}
-        <p className="hint mt-1">Which rule you must meet: check with your local authority.</p>
+        <p className="hint mt-1">Which rule you must meet: check with your local authority. {siteTerms ? `How it is judged: version ${siteTerms.version} of the site’s policy.` : 'How it is judged: the usual policy, until the site has one of its own.'}</p>
       </fieldset>
       <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} autoComplete="name" />
       <KeepBar entry={entry} label={`Open ${name.trim() || code.trim() || 'the heap'}`} ready={ready} onKeep={() => void keep()} />

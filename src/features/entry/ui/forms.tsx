@@ -8,6 +8,13 @@ import { useEntry, usePreview, type HeapRef } from './useEntry';
 
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
 
+/** The clock of seeds asks a question of its own; 'I don't know' means that there are some. */
+type SeedAnswer = 'yes' | 'no' | 'unknown' | '';
+const seedsOf = (answer: SeedAnswer): { seeds?: boolean } => (answer === '' ? {} : { seeds: answer !== 'no' });
+const SeedChoice = ({ value, onChange }: { value: SeedAnswer; onChange: (v: SeedAnswer) => void }) => (
+  <Choices label="Live seeds in it?" value={value} onChange={onChange} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
+);
+
 /** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. */
 export function TurnForm({ heap, onDone }: FormProps) {
   const entry = useEntry('turn', heap, onDone);
@@ -30,13 +37,15 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const entry = useEntry('water', heap, onDone);
   const [clean, setClean] = useState<'clean' | 'unclean' | ''>('');
   const [litres, setLitres] = useState('');
+  const [seeds, setSeeds] = useState<SeedAnswer>('');
   const amount = litres.trim() === '' ? undefined : Number(litres.replace(',', '.'));
   const problem = amount !== undefined && !(amount >= 0) ? 'Type litres as a number, or leave it empty.' : undefined;
-  const data = clean === '' ? null : { clean: clean === 'clean', ...(amount === undefined ? {} : { litres: amount }) };
+  const data = clean === '' ? null : { clean: clean === 'clean', ...(clean === 'unclean' ? seedsOf(seeds) : {}), ...(amount === undefined ? {} : { litres: amount }) };
   const preview = usePreview(entry, problem ? null : data);
   return (
     <>
       <Choices label="What water?" value={clean} onChange={setClean} options={[{ value: 'clean', label: 'Clean', hint: 'tap, rain butt with a lid' }, { value: 'unclean', label: 'Not clean, or I don’t know', hint: 'pond, leachate, rinsings' }]} />
+      {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
       <Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={problem} hint="Leave empty if you did not measure it" />
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
@@ -49,20 +58,42 @@ export function WaterForm({ heap, onDone }: FormProps) {
 export function AddForm({ heap, onDone }: FormProps) {
   const entry = useEntry('addition', heap, onDone);
   const [raw, setRaw] = useState<'raw' | 'clean' | ''>('');
-  const [seeds, setSeeds] = useState<'yes' | 'no' | 'unknown' | ''>('');
+  const [seeds, setSeeds] = useState<SeedAnswer>('');
   const [what, setWhat] = useState('');
-  const data = raw === '' ? null : { raw: raw === 'raw', ...(seeds === '' ? {} : { seeds: seeds !== 'no' }), ...(what.trim() ? { what: what.trim() } : {}) };
+  const data = raw === '' ? null : { raw: raw === 'raw', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}) };
   const preview = usePreview(entry, data);
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
       <Field label="What went in" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="hen-house litter, six barrows" />
       <Choices label="Is it raw?" value={raw} onChange={setRaw} options={[{ value: 'raw', label: 'Raw, or I don’t know', hint: 'manure, food, litter, leachate' }, { value: 'clean', label: 'Clean', hint: 'chip, dry leaves, finished compost' }]} />
-      <Choices label="Live seeds in it?" value={seeds} onChange={setSeeds} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
+      <SeedChoice value={seeds} onChange={setSeeds} />
       <WhenAndWho entry={entry} heap={heap} />
       {raw === 'raw' && <p className="caution">{CAUTION.raw}</p>}
       {data && <Effects preview={preview} />}
       <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this addition'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+/** Another heap joined to this one: the whole is only as proven as its weakest part. */
+export function MergeForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('merge', heap, onDone);
+  const [proven, setProven] = useState<'yes' | 'no' | ''>('');
+  const [seeds, setSeeds] = useState<SeedAnswer>('');
+  const [what, setWhat] = useState('');
+  const data = proven === '' ? null : { withProven: proven === 'yes', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}) };
+  const preview = usePreview(entry, data);
+  const costs = preview?.effects?.some((e) => e.costs) ?? false;
+  return (
+    <>
+      <Field label="Which heap was joined to it" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="Curlew, the whole of it" />
+      <Choices label="Was that heap proven?" value={proven} onChange={setProven} options={[{ value: 'yes', label: 'Yes, proven', hint: 'and nothing raw in it since' }, { value: 'no', label: 'No, or I don’t know', hint: 'the clock starts again' }]} />
+      <SeedChoice value={seeds} onChange={setSeeds} />
+      <WhenAndWho entry={entry} heap={heap} />
+      {proven === 'no' && <p className="caution">{CAUTION.raw}</p>}
+      {data && <Effects preview={preview} />}
+      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this joining'} ready={data !== null} onKeep={() => data && entry.save(data)} />
     </>
   );
 }

@@ -6,7 +6,7 @@ import { Switches } from './Switches';
 
 const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
 
-const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap' }, { href: '/bring', name: 'Bring in' }, { href: '/instruments', name: 'Instruments' }] as const;
+const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap' }, { href: '/rules', name: 'Rules' }, { href: '/records', name: 'Records' }, { href: '/bring', name: 'Bring in' }, { href: '/instruments', name: 'Instruments' }] as const;
 export type PlaceName = (typeof PLACES)[number]['name'];
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */

@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { logEntry } from '@/features/entry/server/actions';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { batchTermsScreen } from '@/features/rules/server/queries';
+import { BatchTerms } from '@/features/rules/ui/BatchTerms';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Rules of a heap' };
+
+export default async function BatchTermsPage({ params }: { params: Promise<{ id: string }> }) {
+  const [{ id }, s] = [await params, await setting()];
+  const screen = await batchTermsScreen(id, s.site, s.locale);
+  if (!screen) notFound();
+  return <FrameFor s={s} place="Yard" active={id}><BatchTerms key={screen.columns.length} {...screen} id={id} by={s.prefs.by} unit={s.unit} keep={logEntry} /></FrameFor>;
+}

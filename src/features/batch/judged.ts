@@ -1,0 +1,45 @@
+import type { BatchRuling, Reckoning } from '@/core/digest/digest';
+import { factsOf } from '@/core/evidence/facts';
+import { gradeOf } from '@/core/evidence/grade';
+import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';
+import { dayText } from '@/core/quantity/format';
+import { findingText, GRADE_WORD } from '@/core/words/grade';
+import type { Locale } from '@/core/words/note';
+import { progressText, STATUS_WORD } from '@/core/words/verdict';
+
+const COUNTS = { hours: 'Hours', days: 'Calendar days' } as const;
+
+/** How the leading verdict hangs on its policy: coldest, median, mean; hours, days; three guard bands. */
+export function strictnessView({ prepared, accounts }: Reckoning, { timeZone, unit }: Locale) {
+  const lead = accounts[0];
+  if (!lead) return null;
+  const cells = strictness(prepared, lead.rule);
+  const band = (k: number): string => (k === 0 ? 'as read' : `less ${unit === 'F' ? (k * 1.8).toFixed(1) : k} °${unit}`);
+  return {
+    title: lead.rule.title,
+    rows: (['hours', 'days'] as const).flatMap((counting) => GUARD_BANDS_C.map((k) => ({
+      name: `${COUNTS[counting]}, ${band(k)}`,
+      cells: cells.filter((c) => c.counting === counting && c.guardBandC === k).map(({ account, own }) => {
+        const v = account.verdict;
+        return { word: STATUS_WORD[v.status], text: v.provenAt === null ? progressText(factsOf(account)) : dayText(timeZone, v.provenAt), proven: v.provenAt !== null, own };
+      }),
+    }))),
+  };
+}
+
+/** How good the evidence is, apart from what it says. */
+export function gradeView({ prepared, accounts }: Reckoning) {
+  const grade = accounts[0] ? gradeOf(prepared, accounts[0].account) : null;
+  return grade && {
+    word: GRADE_WORD[grade.grade],
+    findings: grade.findings.map(({ finding, grade: own }) => ({ code: finding.code, word: GRADE_WORD[own], ...findingText(finding) })),
+  };
+}
+
+/** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
+export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string | null {
+  if (present === undefined) return versions > 1 ? `Under version ${terms.version} of this heap’s rules and policy.` : null;
+  const now = present === null ? 'the rules in force do not ask for it any more' : present.verdict.provenAt !== null
+    ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}` : `under version ${versions}, in force now, it would be ‘${STATUS_WORD[present.verdict.status].toLowerCase()}’`;
+  return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
+}

@@ -1,0 +1,34 @@
+'use server';
+import { account } from '@/core/evidence/verdict';
+import { reckon } from '@/core/digest/digest';
+import { foldBatch } from '@/core/log/fold';
+import type { Problem } from '@/core/words/problem';
+import { requireSite, theDb } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import { now } from '@/platform/clock';
+import { readPrefs } from '@/platform/prefs';
+import { parseRule, type RuleDraft } from '../input';
+import { ruleView, standingCell, type StandingCell } from '../view';
+import { siteStateOf } from './queries';
+
+export type RulePreview =
+  | { readonly ok: true; readonly text: string; readonly batches: readonly ({ readonly code: string; readonly name: string } & StandingCell)[]; readonly fits: number }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** What a rule would have said about the site's batches, reckoned and not kept. */
+export async function previewRule(draft: RuleDraft): Promise<RulePreview> {
+  const parsed = parseRule(draft);
+  if (!parsed.ok) return parsed;
+  const [site, at, prefs] = [await requireSite(), now(), await readPrefs()];
+  const unit = prefs.unit ?? site.unit;
+  const siteState = await siteStateOf(site);
+  const batches = [];
+  for (const id of await logRepo(theDb()).batchIds(site.id)) {
+    const state = foldBatch(await logRepo(theDb()).ofBatch(id));
+    if (!parsed.rule.methods.includes(state.opened.method)) continue;
+    const reckoning = reckon(state, site, siteState, at);
+    if (!reckoning) continue;
+    batches.push({ code: state.opened.code, name: state.opened.name ?? state.opened.code, ...standingCell({ account: account(reckoning.prepared, parsed.rule) }, { timeZone: site.timeZone, unit, now: at }) });
+  }
+  return { ok: true, text: ruleView(parsed.rule, unit).text, batches, fits: batches.length };
+}

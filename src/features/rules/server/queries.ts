@@ -1,0 +1,72 @@
+import { reckon, reckonUnder } from '@/core/digest/digest';
+import { resolvePolicy } from '@/core/evidence/policy';
+import { ownRulesOf } from '@/core/formats/batch-file';
+import { foldBatch, foldSite, type SiteState, type Terms } from '@/core/log/fold';
+import { whenText } from '@/core/quantity/format';
+import { findRule, RULE_LIBRARY, LIBRARY_EDITION } from '@/core/rules/library';
+import type { Locale } from '@/core/words/note';
+import { policyText } from '@/core/words/policy';
+import { theDb } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import type { Site } from '@/db/repositories/site';
+import { ruleView, standingCell } from '../view';
+
+/** The site's own rules as they stand now, each with its version on it. */
+export const latestOwn = (siteState: SiteState) => [...siteState.rules.values()].map((versions) => {
+  const last = versions.at(-1)!;
+  return { ...last.rule, version: last.version };
+});
+
+export const siteStateOf = async (site: Site): Promise<SiteState> => foldSite(await logRepo(theDb()).ofSite(site.id));
+
+/** What the site works to: rules, own rules with their versions, policy with its versions. */
+export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Locale) {
+  const state = await siteStateOf(site);
+  const terms = state.terms.at(-1) ?? null;
+  const own = latestOwn(state);
+  return {
+    edition: LIBRARY_EDITION,
+    library: RULE_LIBRARY.map((r) => ruleView(r, unit)),
+    own: own.map((r) => ({ draft: r, view: ruleView(ownRulesOf([r])[0]!, unit, r.version), versions: state.rules.get(r.id)!.map((v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`) })),
+    chosen: terms ? [...terms.rules] : null,
+    policy: resolvePolicy(terms?.policy as Parameters<typeof resolvePolicy>[0]),
+    version: terms?.version ?? null,
+    versions: [...state.terms].reverse().map((t) => ({ version: t.version, when: whenText(timeZone, t.since, now), by: t.by, policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), unit), rules: t.rules.length })),
+  };
+}
+
+/** Terms of a batch side by side: each version it has had, what the site works to now, and the standing under each. Null: no such batch. */
+export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
+  if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
+  const entries = await logRepo(theDb()).ofBatch(id);
+  if (entries.length === 0) return null;
+  const [state, siteState] = [foldBatch(entries), await siteStateOf(site)];
+  const own = latestOwn(siteState);
+  const inForce = state.terms.at(-1)!;
+  const siteTerms = siteState.terms.at(-1);
+  const ahead: Terms | null = siteTerms && siteTerms.version !== inForce.siteVersion
+    ? { version: inForce.version + 1, since: locale.now, by: '', policy: siteTerms.policy, rules: inForce.rules, ownRules: own, siteVersion: siteTerms.version } : null;
+  const columns = [...state.terms, ...(ahead ? [ahead] : [])];
+  const reckonings = columns.map((terms) => reckonUnder(state, terms, site, siteState, locale.now));
+  const ids = [...new Set(columns.flatMap((t) => t.rules))];
+  const ruleOf = (ruleId: string) => findRule(ruleId, ownRulesOf([...columns.at(-1)!.ownRules, ...own.filter((r) => !columns.at(-1)!.ownRules.some((o) => o.id === r.id))]));
+  const kept = new Set(reckon(state, site, siteState, locale.now)?.accounts.filter((a) => a.present !== undefined).map((a) => `${a.terms.version} ${a.rule.id}`));
+  return {
+    name: state.opened.name ?? state.opened.code, method: state.opened.method,
+    columns: columns.map((t) => ({
+      version: t.version, ahead: t === ahead, inForce: t === inForce, policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), locale.unit),
+      says: t === ahead ? `Version ${t.siteVersion} of the site, not taken here` : `${t.version === 1 ? 'Opened with it' : `Since ${whenText(locale.timeZone, t.since, locale.now)}`}, ${t.by}`,
+    })),
+    rows: ids.map((ruleId) => ({
+      id: ruleId, title: ruleOf(ruleId)?.title ?? ruleId,
+      cells: columns.map((t, i) => {
+        const ruling = reckonings[i]?.accounts.find((a) => a.rule.id === ruleId && t.rules.includes(ruleId));
+        return ruling ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) } : null;
+      }),
+    })),
+    offered: [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ ...ruleView(r, locale.unit), chosen: inForce.rules.includes(r.id) })),
+    policy: resolvePolicy(inForce.policy as Parameters<typeof resolvePolicy>[0]),
+    sitePolicy: siteTerms ? resolvePolicy(siteTerms.policy as Parameters<typeof resolvePolicy>[0]) : null,
+    siteVersion: siteTerms?.version ?? null, ownRules: own,
+  };
+}
