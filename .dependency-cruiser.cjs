@@ -24,6 +24,7 @@ module.exports = {
     { name: 'no-other-feature', severity: 'error', from: { path: '^src/features/([^/]+)/' }, to: { path: '^src/features/([^/]+)/', pathNot: '^src/features/$1/' } },
     { name: 'charts-and-ui', severity: 'error', from: { path: '^src/(charts|ui)/' }, to: { path: '^src/(?!(charts|ui)/)' } },
     { name: 'workers-core', severity: 'error', from: { path: '^src/workers/' }, to: { path: '^src/(?!(workers|core)/)' } },
+    { name: 'checker-offline', severity: 'error', comment: 'the record that checks itself runs with no server', from: { path: '^src/checker/' }, to: { path: '^src/(db|platform|app|jobs)/|^src/features/[^/]+/server/' } },
     { name: 'app-routes', severity: 'error', comment: 'routes compose features, ui and core words', from: { path: '^src/app/' }, to: { path: '^src/(db|platform|workers|charts)/' } },
     { name: 'nobody-imports-app', severity: 'error', from: { path: '^src/(?!app/)' }, to: { path: '^src/app/' } },
   ],

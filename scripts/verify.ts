@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { answerVerify, type VerifyAnswer } from '../src/core/formats/verify-call';
@@ -41,7 +42,7 @@ function run(): VerifyAnswer {
   } catch {
     return unusable(FILE_PATH, PROBLEM.notUtf8);
   }
-  return answerVerify(text, call);
+  return answerVerify(text, call, (words) => createHash('sha256').update(words).digest('hex'));
 }
 
 let answer: VerifyAnswer;

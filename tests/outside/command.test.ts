@@ -1,3 +1,4 @@
+import { sha256 } from '../support/sha256';
 import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
 import fs from 'node:fs';
@@ -53,7 +54,7 @@ test('a file with any one part replaced is read or refused by name, never with a
     const copy = structuredClone(good) as Record<string | number, unknown>;
     const parent = at.slice(0, -1).reduce<Record<string | number, unknown>>((node, key) => node[key] as Record<string | number, unknown>, copy);
     parent[at.at(-1)!] = value;
-    const answer = answerVerify(JSON.stringify(copy), { rules: ['us-503-pfrp-static'], json: true });
+    const answer = answerVerify(JSON.stringify(copy), { rules: ['us-503-pfrp-static'], json: true }, sha256);
     if (answer.status === 2) { expect(answer.out).toBe(''); for (const line of answer.errors) expect(line).toMatch(/^[^\n]+: [^\n]+$/); } else expect(JSON.parse(answer.out)).toHaveProperty('verdicts');
   }), { numRuns: 600, seed: 11 });
 });

@@ -37,6 +37,7 @@ const BREACHES: Record<string, [string, string]> = {
   'no-other-feature': ['src/features/yard/other.ts', "import '../batch/leaf';"],
   'charts-and-ui': ['src/charts/x.ts', "import '@/core/quantity/leaf';"],
   'workers-core': ['src/workers/x.ts', "import '@/ui/leaf';"],
+  'checker-offline': ['src/checker/x.ts', "import '@/db/leaf';"],
   'app-routes': ['src/app/x.ts', "import '@/db/leaf';"],
   'nobody-imports-app': ['src/features/batch/appy.ts', "import '@/app/leaf';"],
 };

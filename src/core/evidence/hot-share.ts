@@ -26,12 +26,15 @@ function coldestByDepth(round: Round, prepared: Prepared): [number, number][] {
   return [...coldest].sort(([a], [b]) => a - b);
 }
 
-/** Null where it is not known: no complete round, no air temperature, no shape or core depth, or one depth only. */
-export function profileOf(prepared: Prepared): Profile | null {
-  const { evidence, asOf, rounds } = prepared;
+/**
+ * Null where it is not known: no complete round, no air temperature, no shape or core depth, or one depth only.
+ * @param at the round and the air are the latest at or before it
+ */
+export function profileOf(prepared: Prepared, at: Instant = prepared.asOf): Profile | null {
+  const { evidence, rounds } = prepared;
   const { shape, coreDepthM } = evidence;
-  const round = rounds.findLast((r) => r.complete);
-  const air = evidence.ambient.filter((a) => a.at <= asOf).reduce<(typeof evidence.ambient)[number] | null>((latest, a) => (latest === null || a.at >= latest.at ? a : latest), null);
+  const round = rounds.findLast((r) => r.complete && r.time <= at);
+  const air = evidence.ambient.filter((a) => a.at <= at).reduce<(typeof evidence.ambient)[number] | null>((latest, a) => (latest === null || a.at >= latest.at ? a : latest), null);
   if (!round || !air || shape === undefined || coreDepthM === undefined || coreDepthM <= 0) return null;
   const depths = coldestByDepth(round, prepared);
   if (depths.length < 2) return null;

@@ -9,6 +9,7 @@ import { PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, termsOf, type BatchFile, type ParsedFile } from './batch-file';
 import { readCsv, type BadRow, type CsvOptions } from './csv-readings';
+import { checkTrail, type Sha256 } from './trail';
 import { preparedOf, rulingsOf } from './verify-call';
 
 /** What a CSV does not say of its batch; `builtLocal` as the clock of its zone showed it. */
@@ -21,9 +22,13 @@ export type Brought =
 
 export const badRowText = ({ line, reason }: BadRow): string => `Line ${line}: ${reason}.`;
 
-/** A batch file from either; every problem named, nothing repaired. */
-export function fileOfBrought(brought: Brought): ParsedFile {
-  if (brought.kind === 'file') return readBatchFile(brought.text);
+/** A batch file from either; every problem named, nothing repaired. The log entries that a file carries must fit. */
+export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
+  if (brought.kind === 'file') {
+    const parsed = readBatchFile(brought.text);
+    const trail = parsed.ok ? checkTrail(parsed.file, sha256) : null;
+    return trail && !trail.ok ? trail : parsed;
+  }
   const { points, readings, bad } = readCsv(brought.rows, brought.options);
   if (bad.length > 0) return { ok: false, problems: bad.map((b): Problem => ({ path: `line ${b.line}`, message: badRowText(b) })) };
   if (readings.length === 0) return { ok: false, problems: [{ path: 'line 1', message: 'There is no reading in it.' }] };
@@ -45,8 +50,8 @@ export type BroughtPreview =
   | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly policy: string; readonly verdicts: readonly BroughtVerdict[] };
 
 /** @param unit in which the sentences speak */
-export function previewBrought(brought: Brought, unit: 'C' | 'F'): BroughtPreview {
-  const parsed = fileOfBrought(brought);
+export function previewBrought(brought: Brought, unit: 'C' | 'F', sha256: Sha256): BroughtPreview {
+  const parsed = fileOfBrought(brought, sha256);
   if (!parsed.ok) return parsed;
   const { file } = parsed;
   const evidence = evidenceOf(file);

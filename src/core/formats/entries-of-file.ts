@@ -8,7 +8,7 @@ const READINGS_PER_ENTRY = 1000;
 
 const SITE_FIELDS = ['name', 'timeZone', 'unit'];
 const BATCH_FIELDS = ['code', 'name', 'method', 'builtAt', 'shape', 'coreDepthM'];
-const FILE_FIELDS = ['format', 'version', 'site', 'batch', 'policy', 'points', 'probes', 'readings', 'ambient', 'rules', 'events'];
+const FILE_FIELDS = ['format', 'version', 'site', 'batch', 'policy', 'points', 'probes', 'readings', 'ambient', 'rules', 'events', 'terms', 'trail'];
 
 const without = (record: Record<string, unknown>, keys: readonly string[]): Record<string, unknown> =>
   Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));

@@ -1,3 +1,4 @@
+import { sha256 } from '../../../tests/support/sha256';
 import { parseBatchFile, readBatchFile } from './batch-file';
 import { guessShape, readCsv, type CsvOptions } from './csv-readings';
 import { answerVerify } from './verify-call';
@@ -43,7 +44,7 @@ describe('the batch file', () => {
 });
 
 describe('zealous verify', () => {
-  const verify = (file: unknown, rules: string[] = [], more = {}) => answerVerify(JSON.stringify(file), { rules, json: true, ...more });
+  const verify = (file: unknown, rules: string[] = [], more = {}) => answerVerify(JSON.stringify(file), { rules, json: true, ...more }, sha256);
   test('proven rules exit with 0, in the order asked and each once', () => {
     const a = verify(FILE, ['us-produce-static', 'us-503-pfrp-static', 'us-produce-static']);
     expect(a.status).toBe(0);
@@ -57,13 +58,13 @@ describe('zealous verify', () => {
   test('a call that cannot be answered exits with 2 and says why', () => {
     expect(verify(FILE, ['nope'])).toMatchObject({ status: 2, out: '', errors: ["--rule: no rule 'nope' in the library or in the file"] });
     expect(verify(FILE, [], { asOf: 'tomorrow' }).errors[0]).toMatch(/^--as-of: /);
-    expect(answerVerify('{', { rules: [], json: true })).toMatchObject({ status: 2 });
+    expect(answerVerify('{', { rules: [], json: true }, sha256)).toMatchObject({ status: 2 });
   });
   test('a site’s own rule is answered by its id', () => {
     const a = verify({ ...FILE, rules: [{ id: 'site-hot', requirement: { kind: 'hold', floorC: 59, hours: 24, consecutive: true, turnings: 0 } }] }, ['site-hot']);
     expect(a.status).toBe(0);
   });
-  test('without --json it speaks in sentences', () => expect(answerVerify(JSON.stringify(FILE), { rules: ['us-503-pfrp-static'], json: false }).out).toMatch(/Proven Mon 4 May 09:00: 3 d 0 h at 55 °C\./));
+  test('without --json it speaks in sentences', () => expect(answerVerify(JSON.stringify(FILE), { rules: ['us-503-pfrp-static'], json: false }, sha256).out).toMatch(/Proven Mon 4 May 09:00: 3 d 0 h at 55 °C\./));
 });
 
 describe('tables of temperatures', () => {

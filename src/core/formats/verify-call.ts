@@ -11,6 +11,7 @@ import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
+import { checkTrail, type Sha256, type Told } from './trail';
 import { verdictJson } from './verdict-json';
 
 /** What `zealous verify` was asked. */
@@ -29,13 +30,18 @@ export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {
 
 export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): Ruling[] => rules.map((rule) => ({ rule, account: account(prepared, rule) }));
 
-/** The command on a file's text (contract, section 10, 'The command'). */
-export function answerVerify(text: string, call: VerifyCall): VerifyAnswer {
+/**
+ * The command on a file's text (contract, section 10, 'The command').
+ * @param sha256 checks the log entries that a file may carry; a file whose chain is broken is unusable
+ */
+export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): VerifyAnswer {
   const problems: Problem[] = [];
   const asOf = call.asOf === undefined ? undefined : parseInstant(call.asOf);
   if (asOf === null) problems.push({ path: '--as-of', message: `${PROBLEM.noTime}, not '${call.asOf}'` });
   const parsed = readBatchFile(text);
   if (!parsed.ok) return refused([...problems, ...parsed.problems]);
+  const trail = checkTrail(parsed.file, sha256);
+  if (!trail.ok) return refused([...problems, ...trail.problems]);
   const own = ownRulesOf(parsed.file.rules);
   const named: Rule[] = [];
   for (const id of new Set(call.rules)) {
@@ -49,9 +55,12 @@ export function answerVerify(text: string, call: VerifyCall): VerifyAnswer {
   const rulings = rulingsOf(prepared, asked);
   const out = call.json
     ? JSON.stringify({ verdicts: rulings.map((r) => verdictJson(r.account.verdict)), doses: dosesOf(prepared), hotShare: hotShare(prepared) }, null, 2)
-    : [...rulings.map((r) => report(r, parsed.file)), beyondText(prepared)].join('\n\n');
+    : [fileText(text, trail.told, sha256), ...rulings.map((r) => report(r, parsed.file)), beyondText(prepared)].join('\n\n');
   return { out, errors: [], status: rulings.every((r) => r.account.verdict.status === 'proven') ? 0 : 1 };
 }
+
+const fileText = (text: string, told: Told | null, sha256: Sha256): string =>
+  [`file SHA-256 ${sha256(text)}`, told ? `  ${told.entries} log entries, their chain checked; it ends with ${told.head}` : '  it carries no log entries: nothing shows whether it was changed'].join('\n');
 
 function report({ rule, account: acc }: Ruling, file: BatchFile): string {
   const { verdict: v } = acc;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
-import type { Instant } from '../quantity/instant';
+import { isoOf, type Instant } from '../quantity/instant';
 import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, Unit } from './shapes';
 
 /** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
@@ -91,3 +91,10 @@ export function canonicalJson(value: unknown): string {
   }
   return JSON.stringify(value ?? null);
 }
+
+/** What the chain's first entry is hashed with. */
+export const GENESIS = '0'.repeat(64);
+
+/** The text that an entry's hash is taken over, behind the hash of the entry before it. */
+export const chainText = (site: string, { id, batch, at, recordedAt, by, kind, data }: Pick<Entry, 'id' | 'batch' | 'at' | 'recordedAt' | 'by' | 'kind' | 'data'>): string =>
+  canonicalJson({ id, site, batch, at: isoOf(at), recordedAt: isoOf(recordedAt), by, kind, data });

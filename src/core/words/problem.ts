@@ -26,6 +26,12 @@ export const PROBLEM = {
   siteRuleId: 'the id must be site- with small letters, figures and hyphens behind it, such as site-hen-litter',
   ruleTitle: 'give the rule a title of three letters at least',
   libraryId: (id: string) => `'${id}' is a rule of the library; give your own rule an id that starts with site-`,
+  noHash: 'must be a SHA-256 hash of 64 small hexadecimal figures',
+  changedEntry: (kind: string, at: string) => `this entry (${kind} of ${at}) does not fit its hash: it was changed after it was logged. Ask for the file again from the site that keeps the log`,
+  brokenChain: (kind: string, at: string) => `the chain is broken before this entry (${kind} of ${at}): something was taken out or put in. Ask for the file again from the site that keeps the log`,
+  outOfOrder: 'the entries are not in the order of the log',
+  noOpening: 'the entries do not tell the batch that the file holds',
+  notAsLogged: 'the file says something else here than the log entries that it carries. Ask for the file again from the site that keeps the log',
   newerLibrary: (theirs: number, ours: number) => `kept under edition ${theirs} of the rule library; this program knows edition ${ours}. Update the program, so that no rule is reckoned by an older text`,
   unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
 } as const;

@@ -1,20 +1,14 @@
 import { createHash } from 'node:crypto';
 import { sql, type Selectable } from 'kysely';
-import { canonicalJson, type Entry, type NewEntry } from '@/core/log/entry';
-import { isoOf } from '@/core/quantity/instant';
+import { chainText, GENESIS, type Entry, type NewEntry } from '@/core/log/entry';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
-
-/** What the chain's first entry is hashed with. */
-const GENESIS = '0'.repeat(64);
 
 type Hashed = NewEntry & { readonly recordedAt: number };
 
 /** SHA-256 over the hash before and the canonical JSON of the entry: a changed history shows. */
-export function entryHash(previous: string, site: string, { id, batch, at, recordedAt, by, kind, data }: Hashed): string {
-  const text = canonicalJson({ id, site, batch, at: isoOf(at), recordedAt: isoOf(recordedAt), by, kind, data });
-  return createHash('sha256').update(previous).update(text).digest('hex');
-}
+export const entryHash = (previous: string, site: string, entry: Hashed): string =>
+  createHash('sha256').update(previous).update(chainText(site, entry)).digest('hex');
 
 const toEntry = (row: Selectable<LogEntryTable>): Entry => ({
   seq: Number(row.seq), id: row.id, batch: row.batch, at: row.at.getTime(), recordedAt: row.recorded_at.getTime(), by: row.by,
@@ -54,6 +48,12 @@ export const logRepo = (db: Db) => ({
   /** Entries that speak of the whole site: thermometer checks, air, and corrections of those. */
   async ofSite(site: string): Promise<Entry[]> {
     return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('batch', 'is', null).orderBy('seq').execute()).map(toEntry);
+  },
+  /** A batch's entries and the site's own, each with the hash of the entry before it in the site's chain. */
+  async chained(site: string, batch: string, until: number): Promise<{ entry: Entry; prev: string }[]> {
+    const rows = await db.selectFrom((q) => q.selectFrom('log_entry').selectAll().select(sql<string | null>`lag(hash) over (order by seq)`.as('prev')).where('site', '=', site).as('chain'))
+      .selectAll().where((w) => w.or([w('batch', '=', batch), w('batch', 'is', null)])).where('recorded_at', '<=', new Date(until)).orderBy('seq').execute();
+    return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
   },
   async batchIds(site: string): Promise<string[]> {
     return (await db.selectFrom('log_entry').select('batch').where('site', '=', site).where('kind', '=', 'opened').orderBy('seq').execute()).map((row) => row.batch!);

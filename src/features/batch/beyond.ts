@@ -21,7 +21,10 @@ export function beyondView({ prepared, accounts }: Reckoning, { timeZone, unit, 
   const lead = accounts[0];
   if (!lead || prepared.rounds.length === 0) return null;
   const doses = dosesOf(prepared);
-  const profile = profileOf(prepared);
+  // After a proof a heap cools: what its hot part was, the last hot round of the run tells.
+  const until = lead.account.verdict.provenAt ?? Infinity;
+  const hot = lead.account.standing.reported?.rounds.findLast((r) => r.time <= until);
+  const profile = profileOf(prepared, hot?.time);
   const share = profile && hotShareOf(profile);
   const turnings = lead.account.verdict.turningsCounted;
   const { events, coreDepthM } = prepared.evidence;

@@ -1,4 +1,4 @@
-import type { BatchRuling, Reckoning } from '@/core/digest/digest';
+import type { Reckoning } from '@/core/digest/digest';
 import { factsOf } from '@/core/evidence/facts';
 import { gradeOf } from '@/core/evidence/grade';
 import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';
@@ -34,12 +34,4 @@ export function gradeView({ prepared, accounts }: Reckoning) {
     word: GRADE_WORD[grade.grade],
     findings: grade.findings.map(({ finding, grade: own }) => ({ code: finding.code, word: GRADE_WORD[own], ...findingText(finding) })),
   };
-}
-
-/** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
-export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string | null {
-  if (present === undefined) return versions > 1 ? `Under version ${terms.version} of this heap’s rules and policy.` : null;
-  const now = present === null ? 'the rules in force do not ask for it any more' : present.verdict.provenAt !== null
-    ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}` : `under version ${versions}, in force now, it would be ‘${STATUS_WORD[present.verdict.status].toLowerCase()}’`;
-  return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
 }

@@ -1,19 +1,19 @@
-import Papa from 'papaparse';
+import { chartView } from '@/core/digest/chart';
 import { digestOf, reckon } from '@/core/digest/digest';
+import { saidOf } from '@/core/digest/said';
 import { heapPicture } from '@/core/digest/picture';
 import { nextAdvice } from '@/core/advice/next';
-import { batchFileOf } from '@/core/formats/batch-file-of';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { adviceWords } from '@/core/words/advice';
 import type { Locale } from '@/core/words/note';
-import { requireSite, theDb } from '@/db/context';
+import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { beyondView } from '../beyond';
 import { gradeView, strictnessView } from '../judged';
-import { chartView, sectionView, tableView, verdictView } from '../view';
+import { sectionView, tableView } from '../view';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
@@ -38,7 +38,7 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
     facts: [opened.bay && `bay ${opened.bay}`, opened.volumeM3 && volumeText(opened.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
     picture: heapPicture(digest, locale.now, locale.unit, volume), building: state.builtAt === null,
     advice: adviceWords(nextAdvice({ ...digest.situation, now: locale.now }), locale),
-    verdicts: reckoning ? verdictView(reckoning, state.terms.length, locale) : [],
+    verdicts: reckoning ? saidOf(reckoning, state.terms.length, locale) : [],
     strictness: reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED ? strictnessView(reckoning, locale) : null,
     grade: reckoning ? gradeView(reckoning) : null, beyond: reckoning ? beyondView(reckoning, locale) : null,
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
@@ -53,28 +53,3 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
 const MOST_RETRIED = 20_000;
 
 const METHOD_WORD = { turned: 'turned heap', static: 'static heap', vessel: 'closed vessel' } as const;
-
-const safeName = (code: string): string => code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
-const download = (body: string, type: string, name: string): Response =>
-  new Response(body, { headers: { 'content-type': `${type}; charset=utf-8`, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' } });
-const sorry = (message: string, status: number): Response => new Response(`${message}\n`, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
-
-/** The open batch file. */
-export async function batchFileResponse(id: string): Promise<Response> {
-  const [state, site] = [await batchState(id), await requireSite()];
-  if (!state) return sorry('There is no such heap on this site.', 404);
-  const file = batchFileOf(state, site, foldSite(await logRepo(theDb()).ofSite(site.id)));
-  if (!file) return sorry('This heap is still building: no clock has started, so there is no batch file yet. Close it first.', 409);
-  return download(`${JSON.stringify(file, null, 1)}\n`, 'application/json', `${safeName(state.opened.code)}.zealous-heap.json`);
-}
-
-/** Every reading as a row, in the long form that can be brought in again; struck ones keep their flag. */
-export async function readingsResponse(id: string): Promise<Response> {
-  const state = await batchState(id);
-  if (!state) return sorry('There is no such heap on this site.', 404);
-  const rows = [...state.readings].sort((a, b) => (a.at < b.at ? -1 : 1)).map((r) => ({
-    time: r.at, point: r.point, value: r.value, unit: r.unit, probe: r.probe ?? '', round: r.round ?? '', flag: r.flag ?? '', reason: r.flagReason ?? '', id: r.id,
-  }));
-  return download(`${Papa.unparse(rows, { newline: '\n', columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id'] })}\n`, 'text/csv', `${safeName(state.opened.code)}-readings.csv`);
-}
-

@@ -5,6 +5,7 @@ import { pathText, type Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
 import { writeEntries } from '@/db/write';
 import { now } from '@/platform/clock';
+import { sha256 } from '@/platform/hash';
 import { newId } from '@/platform/ids';
 import { log } from '@/platform/log';
 import { BringInput } from '../input';
@@ -19,7 +20,7 @@ export async function bringIn(request: Request): Promise<Response> {
   const parsed = BringInput.safeParse(body);
   if (!parsed.success) return refuse(parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })), 400);
   const { openedId, by, bay, brought } = parsed.data;
-  const file = fileOfBrought(brought);
+  const file = fileOfBrought(brought, sha256);
   if (!file.ok) return refuse(file.problems);
   const site = await requireSite();
   try {

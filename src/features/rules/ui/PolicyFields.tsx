@@ -10,7 +10,7 @@ type NumberKey = 'minPoints' | 'maxGapHours' | 'turnGraceHours' | 'guardBandC' |
 
 type NumberField = { key: NumberKey; label: string; unit: string; hint: string; least: number; above?: boolean; whole?: boolean; empty?: boolean };
 const NUMBERS: readonly NumberField[] = [
-  { key: 'minPoints', label: 'Points in a full round, at least', unit: 'points', hint: 'A round with fewer is set aside', least: 1, whole: true },
+  { key: 'minPoints', label: 'A full round has at least', unit: 'points', hint: 'A round with fewer is set aside', least: 1, whole: true },
   { key: 'maxGapHours', label: 'Longest credited time between rounds', unit: 'h', hint: 'Beyond it the run breaks', least: 0, above: true },
   { key: 'turnGraceHours', label: 'Grace after a full turning', unit: 'h', hint: 'A cold round in it pauses the run', least: 0 },
   { key: 'guardBandC', label: 'Guard band', unit: 'K', hint: 'Taken off every value, for the thermometer; 1 K is 1.8 °F', least: 0 },

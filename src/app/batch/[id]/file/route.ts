@@ -1,3 +1,3 @@
-import { batchFileResponse } from '@/features/batch/server/queries';
+import { batchFileResponse } from '@/features/record/server/files';
 
-export const GET = async (_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> => batchFileResponse((await params).id);
+export const GET = async (request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> => batchFileResponse(request, (await params).id);

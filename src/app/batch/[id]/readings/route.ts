@@ -1,3 +1,3 @@
-import { readingsResponse } from '@/features/batch/server/queries';
+import { readingsResponse } from '@/features/record/server/files';
 
 export const GET = async (_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> => readingsResponse((await params).id);

@@ -1,0 +1,3 @@
+import { recordsZipResponse } from '@/features/record/server/records';
+
+export const GET = recordsZipResponse;

@@ -1,0 +1,52 @@
+import { latestTime } from '@/core/evidence/verdict';
+import { evidenceOf, readBatchFile, type BatchFile } from '@/core/formats/batch-file';
+import { rulesOfBrought } from '@/core/formats/bring';
+import { entriesOfFile } from '@/core/formats/entries-of-file';
+import { checkTrail, type Sha256, type Told } from '@/core/formats/trail';
+import type { Entry } from '@/core/log/entry';
+import { foldBatch, foldSite } from '@/core/log/fold';
+import { parseInstant, type Instant } from '@/core/quantity/instant';
+import { problemLine } from '@/core/words/problem';
+import { recordDoc, type RecordDoc } from '@/features/record/view';
+
+/** A batch file that was opened: what it says, and whether its chain of log entries held. */
+export type Opened =
+  | { readonly ok: false; readonly problems: readonly string[] }
+  | { readonly ok: true; readonly file: BatchFile; readonly told: Told | null; readonly digest: string; readonly latest: Instant };
+
+export function openFile(text: string, sha256: Sha256): Opened {
+  const parsed = readBatchFile(text);
+  if (!parsed.ok) return { ok: false, problems: parsed.problems.map(problemLine) };
+  const trail = checkTrail(parsed.file, sha256);
+  if (!trail.ok) return { ok: false, problems: trail.problems.map(problemLine) };
+  return { ok: true, file: parsed.file, told: trail.told, digest: sha256(text), latest: latestOf(parsed.file, trail.told) };
+}
+
+/** The moment at which the file was taken out, as far as it tells. */
+function latestOf(file: BatchFile, told: Told | null): Instant {
+  const logged = told?.state.entries.reduce((latest, e) => Math.max(latest, e.recordedAt), 0) ?? 0;
+  return Math.max(latestTime(evidenceOf(file)), logged);
+}
+
+/** A file without log entries, told to a log that lives in memory alone. */
+function toldByFile(file: BatchFile): Pick<Told, 'state' | 'siteState'> {
+  let n = 0;
+  const entries = entriesOfFile(file, { openedId: 'batch', by: 'the file', rules: rulesOfBrought(file), newId: () => `entry-${(n += 1)}` })
+    .map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }) as Entry);
+  return { state: foldBatch(entries), siteState: foldSite([]) };
+}
+
+/** The record of an opened file at a moment. */
+export function recordOf(opened: Extract<Opened, { ok: true }>, asOf: Instant, unit: 'C' | 'F'): RecordDoc {
+  const { file, told, digest } = opened;
+  const { state, siteState } = told ?? toldByFile(file);
+  return recordDoc({ state, siteState, site: { name: file.site.name, timeZone: file.site.timeZone, unit: file.site.unit ?? 'C' }, now: asOf, unit, file: { digest, head: told?.head ?? null } });
+}
+
+/** The printed digest against the file's own; null while nothing usable was typed. */
+export function sameDigest(typed: string, digest: string): boolean | null {
+  const clean = typed.toLowerCase().replace(/[^0-9a-f]/g, '');
+  return clean.length === 0 ? null : clean === digest;
+}
+
+export const momentTyped = (text: string): Instant | null => parseInstant(text.trim());

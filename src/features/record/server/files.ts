@@ -1,0 +1,66 @@
+import Papa from 'papaparse';
+import { batchFileOf } from '@/core/formats/batch-file-of';
+import { trailOf } from '@/core/formats/trail';
+import type { Entry } from '@/core/log/entry';
+import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
+import { parseInstant } from '@/core/quantity/instant';
+import { requireSite, theDb } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import type { Site } from '@/db/repositories/site';
+import { now } from '@/platform/clock';
+import { safeName } from '../view';
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** A batch as the log knew it at a moment, with the chained entries that tell it. */
+export type Logged = { readonly state: BatchState; readonly siteState: SiteState; readonly chained: readonly { readonly entry: Entry; readonly prev: string }[] };
+
+export async function loggedAt(site: Site, id: string, until: number): Promise<Logged | null> {
+  if (!UUID.test(id)) return null;
+  const chained = await logRepo(theDb()).chained(site.id, id, until);
+  const own = chained.map((c) => c.entry).filter((e) => e.batch !== null);
+  if (!own.some((e) => e.kind === 'opened')) return null;
+  return { chained, state: foldBatch(own), siteState: foldSite(chained.map((c) => c.entry).filter((e) => e.batch === null)) };
+}
+
+/** The batch file's text with its trail: always the same bytes for one moment. Null while it is building. */
+export function fileTextOf(site: Site, { state, siteState, chained }: Logged, version?: number): string | null {
+  const terms = version === undefined ? undefined : state.terms.find((t) => t.version === version);
+  const file = batchFileOf(state, site, siteState, terms);
+  return file && `${JSON.stringify({ ...file, trail: trailOf(site.id, chained) }, null, 1)}\n`;
+}
+
+export const attachment = (body: BodyInit, type: string, name: string): Response =>
+  new Response(body, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' } });
+export const sorry = (message: string, status: number): Response => new Response(`${message}\n`, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+export const NO_HEAP = 'There is no such heap on this site.';
+
+/** The moment that a link names, else this one. Null: what it names is not a time. */
+export function momentOf(request: Request): number | null {
+  const text = new URL(request.url).searchParams.get('as-of');
+  return text === null ? now() : parseInstant(text);
+}
+
+/** The open batch file, as the log knew the batch at a moment. */
+export async function batchFileResponse(request: Request, id: string): Promise<Response> {
+  const [site, until] = [await requireSite(), momentOf(request)];
+  if (until === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
+  const logged = await loggedAt(site, id, until);
+  if (!logged) return sorry(NO_HEAP, 404);
+  const version = new URL(request.url).searchParams.get('version');
+  const text = fileTextOf(site, logged, version === null ? undefined : Number(version));
+  if (!text) return sorry('This heap is still building: no clock has started, so there is no batch file yet. Close it first.', 409);
+  return attachment(text, 'application/json; charset=utf-8', `${safeName(logged.state.opened.code)}.zealous-heap.json`);
+}
+
+/** Every reading as a row, in the long form that can be brought in again; struck ones keep their flag. */
+export async function readingsResponse(id: string): Promise<Response> {
+  const site = await requireSite();
+  const logged = await loggedAt(site, id, now());
+  if (!logged) return sorry(NO_HEAP, 404);
+  const { state } = logged;
+  const rows = [...state.readings].sort((a, b) => (a.at < b.at ? -1 : 1)).map((r) => ({
+    time: r.at, point: r.point, value: r.value, unit: r.unit, probe: r.probe ?? '', round: r.round ?? '', flag: r.flag ?? '', reason: r.flagReason ?? '', id: r.id,
+  }));
+  return attachment(`${Papa.unparse(rows, { newline: '\n', columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id'] })}\n`, 'text/csv; charset=utf-8', `${safeName(state.opened.code)}-readings.csv`);
+}

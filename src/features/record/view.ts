@@ -1,0 +1,179 @@
+import { chartView, type ChartView } from '@/core/digest/chart';
+import { reckon, type Digest, type Reckoning } from '@/core/digest/digest';
+import { saidOf, type Said } from '@/core/digest/said';
+import { heatOf } from '@/core/evidence/rounds';
+import type { SiteHead } from '@/core/formats/batch-file-of';
+import type { Entry } from '@/core/log/entry';
+import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
+import { dayText, durationText, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
+import { fromCelsius, toCelsius } from '@/core/quantity/units';
+import { CAUTION } from '@/core/words/advice';
+import type { Locale } from '@/core/words/note';
+import { plainText, progressText, STATUS_WORD } from '@/core/words/verdict';
+
+/** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
+export type Row = readonly string[];
+export type Table = { readonly head: Row; readonly rows: readonly Row[]; readonly none: string; readonly more?: string };
+export type RecordDoc = {
+  readonly title: string; readonly site: string; readonly code: string; readonly made: string; readonly asOf: Instant;
+  readonly identity: readonly (readonly [string, string])[];
+  readonly verdicts: readonly (Omit<Said, 'sentence' | 'notes'> & { readonly sentence: string; readonly notes: readonly string[] })[];
+  readonly chart: ChartView | null;
+  readonly rounds: Table; readonly works: Table; readonly corrections: Table; readonly checks: Table;
+  readonly notCovered: readonly string[]; readonly cautions: readonly string[];
+  /** How anyone gets the same again. Null: the file is not at hand. */
+  readonly again: { readonly digest: string; readonly head: string | null; readonly fileName: string; readonly command: string } | null;
+};
+
+const METHOD_WORD = { turned: 'turned heap', static: 'static heap, aerated and not turned', vessel: 'closed vessel, mixed inside' } as const;
+const INPUT_WORD: Record<string, string> = { 'manure': 'manure', 'seeding-weeds': 'seeding weeds or late hay', 'food-waste': 'food waste', 'biosolids': 'sewage sludge', 'diseased-plants': 'diseased plants', 'garden': 'garden and crop waste' };
+
+export const safeName = (code: string): string => code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
+
+type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteState: SiteState; readonly now: Instant; readonly unit: 'C' | 'F'; readonly file?: { readonly digest: string; readonly head: string | null } };
+type Page = Ask & { readonly when: (at: Instant) => string; readonly place: (point: string) => string };
+
+function identityOf({ state, site, when, unit: _unit }: Page): [string, string][] {
+  const { opened } = state;
+  const rows: [string, string | undefined][] = [
+    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Place', opened.bay && `bay ${opened.bay}`],
+    ['Method', METHOD_WORD[opened.method]], ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
+    ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
+    ['Materials', [...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => (e.kind === 'addition' && !state.struck.has(e.id) && e.data.what ? [`${e.data.what} (added ${when(e.at)})`] : []))].join('; ') || 'not recorded'],
+    ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
+    ['Places read', opened.points.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
+    ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
+  ];
+  return rows.filter((row): row is [string, string] => Boolean(row[1]));
+}
+
+/** As many rounds are printed; of more the record says how many, and the file holds all. */
+const MOST_ROUNDS = 1500;
+
+function roundsTable({ state, unit, when, place }: Page, reckoning: Reckoning): Table {
+  const { prepared, accounts } = reckoning;
+  const floor = accounts[0]?.account.standing.walk.floor ?? { floorC: 55 };
+  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: 'too few points' };
+  const out = new Map<string, LoggedReading[]>();
+  for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
+  const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
+    const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
+    const values = r.readings.map((x) => {
+      const corrected = fromCelsius(prepared.corrector.correct(x), unit);
+      const typed = `${x.value} °${x.unit}`;
+      return `${place(x.point)} ${typed}${Math.abs(toCelsius(x.value, x.unit) - prepared.corrector.correct(x)) > 1e-9 ? ` (corrected ${(Number(corrected.toFixed(1)) + 0).toFixed(1)} °${unit})` : ''}`;
+    });
+    const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map((x) => `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`);
+    const probes = [...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe])))].join(', ');
+    const lateText = late.length > 0 ? `entered ${durationText(Math.max(...late.map((x) => x.recordedAt! - x.at)) / MS.hour)} later` : '';
+    return [when(r.time), [...values, ...struck].join('; '), probes || 'not named', tempText(r.value, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], lateText].filter(Boolean).join(', ')];
+  });
+  const more = prepared.rounds.length > MOST_ROUNDS ? { more: `${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.` } : {};
+  return { head: ['Round', 'Values as read', 'Thermometer', 'Counts as', `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`], rows, none: 'No round was read.', ...more };
+}
+
+function workWords(e: Entry): string | null {
+  switch (e.kind) {
+    case 'turn': return e.data.full ? `Full turning${e.data.rim ? `, ${{ all: 'all of the rim', most: 'most of the rim', partly: 'part of the rim', unsure: 'unsure how much of the rim' }[e.data.rim]} went in` : ''}` : 'Stirred only: not a full turning';
+    case 'water': return `Watered${e.data.litres === undefined ? '' : `, ${e.data.litres} L`}, ${e.data.clean ? 'clean' : 'not clean'}${seedWords(e.data.seeds)}`;
+    case 'addition': return `${e.data.raw ? 'Raw addition' : 'Clean addition'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
+    case 'merge': return `Joined with a heap that was ${e.data.withProven ? 'proven' : 'not proven'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
+    case 'moisture': return `Moisture: ${e.data.state}`;
+    case 'observation': return [e.data.squeeze && `squeeze test: ${e.data.squeeze}`, e.data.smell && `smell: ${e.data.smell}`, e.data.words].filter(Boolean).join(', ') || null;
+    case 'note': return e.data.words || null;
+    case 'move': return 'Moved';
+    case 'cover': return 'Cover';
+    case 'screen': return 'Screened';
+    case 'cure': return 'Curing began';
+    case 'release': return 'Gone out';
+    case 'terms': return `Rules and policy changed: ${e.data.rules.join(', ')}`;
+    case 'opened': return 'Opened';
+    case 'built': return 'Closed: last raw load in';
+    default: return null;
+  }
+}
+const seedWords = (seeds: boolean | undefined): string => (seeds === undefined ? '' : seeds ? ', with live seeds' : ', no live seeds');
+
+function worksTable({ state, when }: Page): Table {
+  const rows = [...state.entries].sort((a, b) => a.at - b.at || a.seq - b.seq).flatMap((e): Row[] => {
+    const words = workWords(e);
+    const strike = state.struck.get(e.id);
+    if (words === null) return [];
+    const late = e.recordedAt - e.at > MS.day && e.kind !== 'opened' ? `; entered ${when(e.recordedAt)}` : '';
+    return [[when(e.at), `${words}${strike?.kind === 'correction' ? ` — struck: ${strike.data.reason}` : ''}${late}`, e.by]];
+  });
+  return { head: ['When', 'Turnings, water, additions and what else was done', 'Who'], rows, none: 'Nothing but readings was logged.' };
+}
+
+function correctionsTable({ state, when, place }: Page): Table {
+  const readings = new Map(state.readings.map((r) => [r.id, r]));
+  const corrections = state.entries.filter((e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction');
+  const logged = corrections.map((c): Row => {
+    const old = c.data.reading === undefined ? undefined : readings.get(c.data.reading);
+    const target = state.entries.find((e) => e.id === c.data.target);
+    const was = old ? `${place(old.point)} ${old.value} °${old.unit}, ${when(parseInstant(old.at)!)}` : target ? `${target.kind} of ${when(target.at)}` : 'an entry';
+    return [when(c.recordedAt), was, c.data.value === undefined ? 'struck out' : `${c.data.value} °${c.data.unit ?? old?.unit ?? 'C'}`, c.data.reason, c.by];
+  });
+  const ids = new Set(corrections.map((c) => c.data.reading));
+  const brought = state.readings.filter((r) => r.flag !== undefined && !ids.has(r.id) && !state.struck.has(r.entry)).map((r): Row => [when(parseInstant(r.at)!), `${place(r.point)} ${r.value} °${r.unit}`, r.flag!, r.flagReason ?? 'no reason given', 'as the file says']);
+  return { head: ['When', 'Was', 'Became', 'Why', 'Who'], rows: [...logged, ...brought], none: 'Nothing was corrected.' };
+}
+
+function checksTable({ state, siteState, unit, when }: Page): Table {
+  const used = new Set(state.readings.flatMap((r) => (r.probe === undefined ? [] : [r.probe])));
+  const own = [...siteState.probes].filter(([id]) => used.has(id)).map(([id, checks]) => ({ id, checks }));
+  const brought = (state.opened.brought?.probes ?? []).map((p) => ({ id: p.id, checks: p.checks.map((c) => ({ ...c, at: parseInstant(c.at)! })) }));
+  const kelvin = (k: number): string => `${k > 0 ? '+' : ''}${(Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0)} °${unit}`;
+  const rows = [...brought, ...own].flatMap(({ id, checks }) => (checks.length === 0 ? [[id, 'never checked', '', '', ''] as Row] : [...checks].sort((a, b) => a.at - b.at).map((c): Row => [id, when(c.at), `${tempFigure(c.referenceC, unit, 1)} °${unit}`, `${tempFigure(c.readC, unit, 1)} °${unit}`, kelvin(c.referenceC - c.readC)])));
+  return { head: ['Thermometer', 'Checked', 'Held against', 'It read', 'Correction'], rows, none: 'No reading names its thermometer, so no check stands behind it.' };
+}
+
+/** What nobody may read out of a record. */
+function notCoveredOf({ state }: Page, reckoning: Reckoning | null): string[] {
+  const conditions = [...new Set((reckoning?.accounts ?? []).flatMap(({ rule }) => rule.conditions.map((c) => `${c} (${rule.title}): asked for by the rule, not judged here.`)))];
+  const unread = state.opened.points.filter((p) => !state.readings.some((r) => r.point === p.id)).map((p) => p.label ?? p.id);
+  return [
+    'Places between the points read: a record speaks of the readings in it, not of every handful.',
+    'Herbicide residue, metals, salts, plastic and stones, maturity: heat does not change them.',
+    'Spores and heat-hardy organisms; hard seeds that survive this heat.',
+    'What touched the batch after the last entry: raw tools, dust, droppings, leachate.',
+    ...(unread.length > 0 ? [`Places that were never read: ${unread.join(', ')}.`] : []),
+    ...conditions,
+  ];
+}
+
+/** @param ask the batch as its log tells it, and the moment it is judged at */
+export function recordDoc(ask: Ask): RecordDoc {
+  const { state, site, siteState, now, unit } = ask;
+  const timeZone = state.opened.brought?.timeZone ?? site.timeZone;
+  const locale = { timeZone, unit, now };
+  const labels = new Map(state.opened.points.map((p) => [p.id, p.label?.split(' ')[0] ?? p.id]));
+  const page: Page = { ...ask, when: (at) => whenText(timeZone, at), place: (id) => labels.get(id) ?? id };
+  const reckoning = reckon(state, site, siteState, now);
+  const said = reckoning ? saidOf(reckoning, state.terms.length, locale) : [];
+  const { code } = state.opened;
+  const fileName = `${safeName(code)}.zealous-heap.json`;
+  const inForce = said.filter((v) => !reckoning!.accounts.some((a) => a.rule.id === v.id && a.present !== undefined));
+  return {
+    title: 'Heat-treatment record', site: site.name, code, made: whenText(timeZone, now), asOf: now, identity: identityOf(page),
+    verdicts: said.map((v) => ({ ...v, sentence: plainText(v.sentence), notes: v.notes.map((n) => n.text) })),
+    chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
+    rounds: reckoning ? roundsTable(page, reckoning) : { head: [], rows: [], none: 'No clock has started yet.' },
+    works: worksTable(page), corrections: correctionsTable(page), checks: checksTable(page),
+    notCovered: notCoveredOf(page, reckoning),
+    cautions: [`${CAUTION.steam} ${CAUTION.spores}`, 'Whether this meets the law where the compost is made, sold or used: check with your local authority. The values of a rule may have been written down from memory, and are marked so.', 'It says which rule was met, when, and on how many readings; it promises no more.'],
+    again: ask.file ? { ...ask.file, fileName, command: `./zealous verify ${fileName}${inForce.map((v) => ` --rule ${v.id}`).join('')} --as-of ${isoOf(now)}` } : null,
+  };
+}
+
+/** The batches that a record can be made of, for the page of records. */
+export const recordRows = (board: readonly Digest[], { timeZone }: Locale) => board.map((d) => {
+  const lead = d.rules[0];
+  return {
+    id: d.id, code: d.code, name: d.name ?? d.code, building: d.builtAt === null, proven: lead?.status === 'proven',
+    built: d.builtAt === null ? 'still building' : dayText(timeZone, d.builtAt),
+    rule: lead?.title ?? '', says: lead ? `${STATUS_WORD[lead.status]}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}` : 'no clock has started',
+  };
+});
+export type RecordRow = ReturnType<typeof recordRows>[number];
