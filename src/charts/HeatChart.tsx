@@ -15,7 +15,7 @@ export type HeatChartData = {
   readonly rounds: readonly HeatRound[]; readonly others: readonly (readonly Sample[])[]; readonly struck: readonly Sample[]; readonly air: readonly Sample[];
   readonly events: readonly { at: number; mark: MarkName; label: string; restart: boolean; title: string }[];
   readonly bars: readonly HeatBar[]; readonly breaks: readonly { at: number; text: string }[];
-  readonly ticks: readonly { c: number; label: string; strong: boolean }[]; readonly days: readonly { at: number; label: string; today: boolean }[];
+  readonly unit: string; readonly ticks: readonly { c: number; label: string; strong: boolean }[]; readonly days: readonly { at: number; label: string; today: boolean }[];
   readonly nowLabel: string | null; readonly floorLabel: string; readonly hotLabel: string;
 };
 
@@ -81,6 +81,7 @@ function Ground({ data, scales: { x, y } }: Part) {
           <line x1={BOX.left} x2={BOX.right} y1={y(t.c)} y2={y(t.c)} stroke={t.c === data.floorC ? 'var(--color-ink)' : 'var(--color-rule)'} strokeWidth={t.c === data.floorC ? 1.3 : 1} />
         </g>
       ))}
+      <text x={BOX.left - 17} y={BOX.top - 4} textAnchor="end" {...words}>{data.unit}</text>
       <text x={BOX.right} y={y(TOO_HOT_C) - 5} textAnchor="end" {...words}>{data.hotLabel}</text>
       <line x1={BOX.left} x2={BOX.right} y1={BOX.bottom} y2={BOX.bottom} stroke="var(--color-ink)" strokeWidth={1.4} />
       {data.days.map((d) => (

@@ -71,6 +71,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
     }),
     // What came after a proof took nothing from it.
     breaks: lead ? breaksOf(lead.account.verdict.notes.filter((n) => n.at <= (lead.account.verdict.provenAt ?? Infinity)), locale) : [],
+    unit: `°${unit}`,
     ticks: [20, 40, 55, 65, 70, 77].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 || c === 70 })),
     days: dayTicks(from, end, timeZone, now),
     nowLabel: live && rounds.length > 0 ? tempBeside(rounds.at(-1)!.value, floorC, unit) : null,

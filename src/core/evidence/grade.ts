@@ -35,7 +35,8 @@ export function gradeOf(prepared: Prepared, acc: Account): EvidenceGrade | null 
   const rounds = prepared.rounds.filter((r) => r.time >= from && r.time <= to);
   if (rounds.length === 0) return null;
   const readings = rounds.flatMap((r) => r.readings);
-  const days = Math.max(1, (to - from) / MS.day);
+  // From the first round to the last; a single one says nothing of how often.
+  const perDay = rounds.length < 2 ? 0 : (rounds.length - 1) / ((rounds.at(-1)!.time - rounds[0]!.time) / MS.day);
   const places = new Set(readings.map((r) => r.point));
   const depths = evidence.points.filter((p) => places.has(p.id) && p.depthM !== undefined).map((p) => p.depthM!);
   const deepestM = depths.length > 0 ? Math.max(...depths) : null;
@@ -47,7 +48,7 @@ export function gradeOf(prepared: Prepared, acc: Account): EvidenceGrade | null 
   const late = readings.filter((r) => r.recordedAt !== undefined && r.recordedAt - r.at > MS.day).length;
   const checkedShare = (named.length - unchecked) / readings.length;
   const findings: Graded[] = [
-    { finding: { code: 'ROUNDS', count: rounds.length, perDay: rounds.length / days }, grade: rounds.length < 3 ? 'thin' : gradeBy(rounds.length / days, [0.5, 0.8, 1.5]) },
+    { finding: { code: 'ROUNDS', count: rounds.length, perDay }, grade: rounds.length < 3 ? 'thin' : gradeBy(perDay, [0.5, 0.8, 1.5]) },
     { finding: { code: 'PLACES', count: places.size }, grade: gradeBy(places.size, [2, 4, 5]) },
     { finding: { code: 'DEPTH', deepestM, coreM }, grade: deepestM === null || coreM === null ? UNKNOWN_DEPTH : gradeBy(deepestM / coreM, [0.5, 0.75, 0.95]) },
     { finding: { code: 'GAP', hours, maxGapHours: evidence.policy.maxGapHours }, grade: hours === null ? 'thin' : gradeBy(-hours, [-evidence.policy.maxGapHours, -30, -13]) },

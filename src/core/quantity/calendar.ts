@@ -106,8 +106,24 @@ export function localDays(zone: Zone, from: Instant, to: Instant): LocalDay[] {
   return days;
 }
 
+export type LocalParts = { readonly weekday: string; readonly day: number; readonly month: string; readonly year: number; readonly clock: string };
+
+/** Notes are said again with each round that comes in; a clock read once need not be read again. */
+const known = new Map<string, LocalParts>();
+const MOST_KNOWN = 50_000;
+
 /** Local day and clock for people: `{ weekday: 'Thu', day: 21, month: 'May', year: 2026, clock: '07:40' }`. */
-export function localParts(timeZone: string, at: Instant): { weekday: string; day: number; month: string; year: number; clock: string } {
+export function localParts(timeZone: string, at: Instant): LocalParts {
+  const key = `${timeZone} ${at}`;
+  const before = known.get(key);
+  if (before) return before;
+  if (known.size >= MOST_KNOWN) known.clear();
+  const parts = readParts(timeZone, at);
+  known.set(key, parts);
+  return parts;
+}
+
+function readParts(timeZone: string, at: Instant): LocalParts {
   const shifted = new Date(localClockMs(formatterOf(timeZone), at));
   const pad = (n: number): string => String(n).padStart(2, '0');
   return {

@@ -25,8 +25,8 @@ export function requirementText(r: Requirement, unit: TempUnit): string {
   }
 }
 
-/** `40 CFR Part 503, Appendix B, 1993`. */
-export const sourceText = (rule: Rule): string => [rule.jurisdiction, rule.document, rule.section, rule.year].filter(Boolean).join(', ');
+/** `United States, 40 CFR Part 503, Appendix B, 1993`. */
+export const sourceText = (rule: Rule): string => [rule.document.toLowerCase().startsWith(rule.jurisdiction) ? '' : rule.jurisdiction, rule.document, rule.section, rule.year].filter(Boolean).join(', ');
 
 /** What may restart a rule's clock. */
 export const CLOCK_TEXT = {

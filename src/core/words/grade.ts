@@ -14,7 +14,7 @@ export const GRADE_WORD = { thin: 'Thin', fair: 'Fair', good: 'Good', strong: 'S
 /** What was found, and what would make it better; null when nothing would. */
 export function findingText(f: Finding): { readonly is: string; readonly better: string | null } {
   switch (f.code) {
-    case 'ROUNDS': return { is: `${countText(f.count, 'round')}, ${f.perDay >= 0.95 ? `about ${Math.round(f.perDay)} a day` : `one every ${ageText(24 / f.perDay)}`}`, better: f.perDay < 0.95 ? 'A round each day.' : null };
+    case 'ROUNDS': return { is: f.perDay === 0 ? countText(f.count, 'round') : `${countText(f.count, 'round')}, ${f.perDay >= 0.95 ? `about ${Math.round(f.perDay)} a day` : `one every ${ageText(24 / f.perDay)}`}`, better: f.perDay < 0.95 ? 'A round each day.' : null };
     case 'PLACES': return { is: `${countText(f.count, 'place')} read`, better: f.count < 5 ? 'Five places in each round, the coldest corner among them.' : null };
     case 'DEPTH':
       if (f.coreM === null) return { is: 'how deep the heap is was not given', better: 'Give the depth of the core, so that it can be seen whether the thermometer reaches it.' };

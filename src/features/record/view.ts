@@ -51,26 +51,38 @@ function identityOf({ state, site, when, unit: _unit }: Page): [string, string][
 /** As many rounds are printed; of more the record says how many, and the file holds all. */
 const MOST_ROUNDS = 1500;
 
-function roundsTable({ state, unit, when, place }: Page, reckoning: Reckoning): Table {
+/** Up to so many places stand in columns of their own. */
+const MOST_COLUMNS = 7;
+
+/** A reading as it was typed; behind it what the thermometer's checks make of it, where they change it. */
+function cellOf(r: LoggedOrRead, corrected: number, { unit, place }: Page, named: boolean): string {
+  const typed = r.unit === unit && !named ? `${r.value}` : `${r.value} °${r.unit}`;
+  const same = Math.abs(toCelsius(r.value, r.unit) - corrected) < 1e-9;
+  const right = (Number(fromCelsius(corrected, unit).toFixed(1)) + 0).toFixed(1);
+  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? ` (corrected ${right} °${unit})` : ` / ${right}`}`;
+}
+type LoggedOrRead = Pick<LoggedReading, 'point' | 'value' | 'unit'>;
+
+function roundsTable(page: Page, reckoning: Reckoning): Table {
+  const { state, unit, when, place } = page;
   const { prepared, accounts } = reckoning;
   const floor = accounts[0]?.account.standing.walk.floor ?? { floorC: 55 };
   const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: 'too few points' };
+  const columns = state.opened.points.length <= MOST_COLUMNS ? state.opened.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
   for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
   const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
     const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
-    const values = r.readings.map((x) => {
-      const corrected = fromCelsius(prepared.corrector.correct(x), unit);
-      const typed = `${x.value} °${x.unit}`;
-      return `${place(x.point)} ${typed}${Math.abs(toCelsius(x.value, x.unit) - prepared.corrector.correct(x)) > 1e-9 ? ` (corrected ${(Number(corrected.toFixed(1)) + 0).toFixed(1)} °${unit})` : ''}`;
-    });
+    const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string => cellOf(x, prepared.corrector.correct(x), page, columns === null);
+    const values = columns ? columns.map((id) => r.readings.filter((x) => x.point === id).map(cell).join('; ') || '–') : [r.readings.map(cell).join('; ')];
     const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map((x) => `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`);
     const probes = [...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe])))].join(', ');
-    const lateText = late.length > 0 ? `entered ${durationText(Math.max(...late.map((x) => x.recordedAt! - x.at)) / MS.hour)} later` : '';
-    return [when(r.time), [...values, ...struck].join('; '), probes || 'not named', tempText(r.value, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], lateText].filter(Boolean).join(', ')];
+    const lateText = late.length > 0 ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later` : '';
+    return [when(r.time), ...values, probes || 'not named', tempText(r.value, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], lateText, ...struck].filter(Boolean).join('; ')];
   });
-  const more = prepared.rounds.length > MOST_ROUNDS ? { more: `${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.` } : {};
-  return { head: ['Round', 'Values as read', 'Thermometer', 'Counts as', `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`], rows, none: 'No round was read.', ...more };
+  const earlier = prepared.rounds.length > MOST_ROUNDS ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`] : [];
+  const more = [...(columns ? [`Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`] : []), ...earlier].join(' ');
+  return { head: ['Round', ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : ['Values as read']), 'By', 'Counts as', `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`], rows, none: 'No round was read.', ...(more ? { more } : {}) };
 }
 
 function workWords(e: Entry): string | null {

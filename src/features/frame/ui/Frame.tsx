@@ -6,7 +6,7 @@ import { Switches } from './Switches';
 
 const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
 
-const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap' }, { href: '/rules', name: 'Rules' }, { href: '/records', name: 'Records' }, { href: '/bring', name: 'Bring in' }, { href: '/instruments', name: 'Instruments' }] as const;
+const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap', short: 'Open' }, { href: '/rules', name: 'Rules' }, { href: '/records', name: 'Records' }, { href: '/bring', name: 'Bring in', short: 'Bring' }, { href: '/instruments', name: 'Instruments', short: 'Probes' }] as const satisfies readonly { href: string; name: string; short?: string }[];
 export type PlaceName = (typeof PLACES)[number]['name'];
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
@@ -29,7 +29,7 @@ export function Frame({ site, place, sky, right, prefs, bays, wholeOnPhone = fal
         <svg className="absolute inset-0 pointer-events-none" width="100%" height="100%" aria-hidden="true"><rect width="100%" height="100%" fill="url(#stones)" /></svg>
         {PLACES.map((p) => (
           <Link key={p.href} prefetch={false} href={p.href} aria-current={p.name === place ? 'page' : undefined}
-            className={`relative flex items-center px-4 max-sm:px-3 min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[60px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.name === place ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}>{p.name}</Link>
+            className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[60px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.name === place ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}>{'short' in p ? <><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></> : p.name}</Link>
         ))}
         <span className="flex-1 max-sm:hidden" />
         <div className="relative self-center py-1 max-sm:hidden flex items-center gap-3"><Switches {...prefs} /><Keys bays={bays} unit={prefs.unit} /></div>

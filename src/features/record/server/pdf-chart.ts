@@ -35,6 +35,7 @@ export function drawChart(doc: Doc, chart: ChartView, { x: left, y: top, w }: { 
     doc.moveTo(plot.left, y(t.c)).lineTo(plot.right, y(t.c)).lineWidth(t.c === chart.floorC ? 0.9 : 0.3).strokeColor(t.c === chart.floorC ? INK : '#c6c7b5').stroke();
     text(t.label, plot.left - 24, y(t.c) - 4, { width: 20, align: 'right' });
   }
+  text(chart.unit, plot.left - 24, plot.top - 8, { width: 20, align: 'right' }, DIM);
   text(chart.floorLabel, plot.left + 3, plot.top - 24, {}, DIM);
   for (const d of chart.days) text(d.label, x(d.at), plot.bottom + 4, {}, DIM);
   for (const e of chart.events) {

@@ -111,11 +111,11 @@ export function recordPdf(record: RecordDoc, paper: Paper, file: string | null):
   verdicts(doc, record);
   if (record.chart) { heading(doc, 'Heat, every round since it was built'); room(doc, 230); drawChart(doc, record.chart, { x: MARGIN.left, y: doc.y, w: width(doc) }); }
   heading(doc, 'Rounds, point by point');
-  tableOf(doc, record.rounds, [1.35, 3.6, 0.95, 0.8, 1.3]);
+  tableOf(doc, record.rounds, roundShares(record.rounds.head.length));
   heading(doc, 'Works on the heap');
-  tableOf(doc, record.works, [1.35, 5, 0.8]);
+  tableOf(doc, record.works, [1.5, 5, 0.8]);
   heading(doc, 'Corrections');
-  tableOf(doc, record.corrections, [1.35, 1.6, 1, 2.6, 0.7]);
+  tableOf(doc, record.corrections, [1.5, 1.7, 0.9, 2.6, 0.7]);
   heading(doc, 'Thermometers');
   tableOf(doc, record.checks, [1, 1.6, 1, 1, 1]);
   heading(doc, 'Not covered by this record');
@@ -128,6 +128,9 @@ export function recordPdf(record: RecordDoc, paper: Paper, file: string | null):
   doc.end();
   return done;
 }
+
+/** Column shares of the rounds: when, the values in one column or several, thermometer, what it counts as, the judgement. */
+const roundShares = (columns: number): number[] => (columns === 5 ? [1.7, 4, 0.6, 0.9, 1.4] : [1.7, ...Array.from({ length: columns - 4 }, () => 0.95), 0.6, 0.9, 1.35]);
 
 function numberPages(doc: Doc, record: RecordDoc): void {
   const { count } = doc.bufferedPageRange();

@@ -55,7 +55,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
           {!r.building && <Link prefetch={false} className="link min-h-[44px] flex items-center" href={`/batch/${r.id}/record`}>Record</Link>}
         </li>))}</ul>
       <Problems list={problem === null ? [] : [{ path: '(zip)', message: `${problem} What you ticked is still ticked: try again.` }]} />
-      <div className="flex flex-wrap gap-4 items-center">
+      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[60px] bg-paper border-t-[1.6px] border-ink py-3 -mt-4">
         <button type="button" className="btn key !min-h-[56px]" disabled={ticked.size === 0 || busy} onClick={() => void take()}>{busy ? 'Making the records…' : `Take ${ticked.size === 1 ? 'one record' : `${ticked.size} records`} as a ZIP`}</button>
         <p aria-live="polite" className="hint">{busy && progress ? `${(progress.bytes / 1e6).toFixed(1)} MB so far, ${progress.of} records in all` : done ? 'Done: the browser has kept it.' : ''}</p>
       </div>

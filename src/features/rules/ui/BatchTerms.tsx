@@ -32,9 +32,9 @@ export function BatchTerms(p: BatchTermsProps) {
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-5">
       <div><h1>Rules of {p.name}</h1><p className="mt-2"><Link prefetch={false} className="link" href={`/batch/${p.id}`}>Back to {p.name}</Link></p></div>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Standing under each version">
         <table className="text-left border-collapse w-full text-[14.5px]">
-          <thead><tr className="border-b-[1.6px] border-ink align-bottom"><th scope="col" className="py-1.5 pr-3 min-w-[190px]">Rule</th>
+          <thead><tr className="border-b-[1.6px] border-ink align-bottom"><th scope="col" className="py-1.5 pr-3 min-w-[120px] sm:min-w-[190px]">Rule</th>
             {p.columns.map((c) => <th scope="col" key={`${c.version}${c.ahead}`} className={`py-1.5 px-3 min-w-[190px] font-normal ${c.inForce ? 'bg-sheet' : ''}`}><b>{c.ahead ? 'The site’s newest' : `Version ${c.version}${c.inForce ? ', in force' : ''}`}</b><span className="block hint">{c.says}</span></th>)}</tr></thead>
           <tbody>{p.rows.map((r) => (
             <tr key={r.id} className="border-b border-rule align-top"><th scope="row" className="py-1.5 pr-3 font-semibold">{r.title}</th>
