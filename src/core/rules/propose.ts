@@ -19,7 +19,6 @@ function asksFor(rule: Rule, inputs: readonly Input[]): Input | undefined {
   if (rule.clock === 'seeds') return inputs.find((i) => i === 'seeding-weeds');
   if (SLUDGE_ONLY.has(rule.id)) return inputs.find((i) => i === 'biosolids');
   if (rule.id === 'au-4454-turned-high-risk') return inputs.find((i) => HIGHER_RISK.includes(i));
-  if (rule.id === 'us-503-pfrp-turned' || rule.id === 'us-503-pfrp-static') return inputs.find((i) => HIGHER_RISK.includes(i));
   return inputs.find((i) => GERMS.includes(i));
 }
 

@@ -1,0 +1,160 @@
+import { spawnSync } from 'node:child_process';
+import extract from 'extract-zip';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { layUpDemo } from '../../demo/lay-up';
+import { axe, fill, open, press, startApp, textOf, waitText, type App } from '../support/app';
+import { sha256 } from '../support/sha256';
+
+/** Rules, versions, records and the page that checks them, on the production build with the demo's heaps. */
+const ROOT = path.resolve(__dirname, '../..');
+let app: App;
+let tmp: string;
+const ids: Record<string, string> = {};
+beforeAll(async () => {
+  app = await startApp();
+  await layUpDemo(app.database.admin, Date.now());
+  tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'record-'));
+  const rows = await app.database.app.selectFrom('batch_snapshot').select(['batch', 'digest']).execute();
+  for (const { batch, digest } of rows) ids[digest.code] = batch;
+}, 90_000);
+afterAll(async () => { await app?.stop(); if (tmp) fs.rmSync(tmp, { recursive: true, force: true }); }, 30_000);
+
+const give = async (page: Page, name: string, text: string): Promise<void> => {
+  fs.writeFileSync(path.join(tmp, name), text);
+  await ((await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(path.join(tmp, name));
+};
+const bytesOf = async (url: string): Promise<{ response: Response; bytes: Buffer }> => { const response = await fetch(url); return { response, bytes: Buffer.from(await response.arrayBuffer()) }; };
+
+test('a rule of one’s own: what it would have said is shown before it is kept; a change is its next version', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/rules`);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Write a rule');
+  await fill(page, 'Title', 'Two days for the orchard');
+  await fill(page, 'For, days', '2');
+  await fill(page, 'At or above, °C', '131');
+  await waitText(page, 'main', /131 °C lies outside 20 to 90 °C\. Was it typed in °F\?/);
+  await fill(page, 'At or above, °C', '58');
+  const past = await waitText(page, '[data-testid=past]', /2 days in a row at 58 °C or more/);
+  expect(past).toMatch(/B Bittern\s*Proven/);
+  expect(past).toMatch(/J Jackdaw\s*Not yet hot/);
+  await press(page, 'Keep this rule');
+  await waitText(page, 'main', /Two days for the orchard: 2 days in a row at 58 °C or more\./);
+  await waitText(page, 'main', /site-two-days-for-the-orchard\. Version 1: /);
+
+  await fill(page, 'Longest credited time between rounds, h', '20');
+  await waitText(page, 'aside', /Must not be longer than the longest time between rounds/);
+  await fill(page, 'Grace after a full turning, h', '20');
+  await waitText(page, 'aside', /gaps to 20 h, 20 h of grace/);
+  await press(page, 'Keep rules and policy as version 3');
+  await waitText(page, 'aside', /Versions so far: 3/);
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('another policy for a proven heap: the proof stands under its version, the new one is seen beside it', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/batch/${ids.B}/rules`);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Change the rules or the policy of Bittern');
+  await fill(page, 'Guard band, K', '8');
+  await press(page, 'Keep as version 2 for Bittern');
+  await waitText(page, 'table', /Version 2, in force/);
+  await waitText(page, 'table', /This proof stands: it was reached before the change\./);
+  await open(page, `${app.base}/batch/${ids.B}`);
+  await waitText(page, '[data-testid=verdict]', /Proven/);
+  await waitText(page, 'main', /Proven under version 1 of this heap’s rules and policy, and it stands; under version 2, in force now, it would be/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
+test('late hay starts the clock of seeds and leaves that of germs, and says so before it is kept', async () => {
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/batch/${ids.C}`);
+  await press(page, 'Added');
+  await fill(page, 'What went in', 'late hay');
+  await press(page, 'Clean');
+  await press(page, 'Yes');
+  const effects = await waitText(page, '[data-testid=effects]', /Weed seeds.*proof is lost: the clock starts again/s);
+  expect(effects).toMatch(/Fifteen days at 55 °C, five turnings: nothing changes/);
+  await page.keyboard.press('Escape');
+  await press(page, 'Joined');
+  await press(page, 'No, or I don’t know');
+  await press(page, 'No');
+  await waitText(page, '[data-testid=effects]', /This costs credit/);
+  await close();
+}, 60_000);
+
+test('grade, strictness and what lies beyond the rule stand on the heap’s page', async () => {
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/batch/${ids.E}`);
+  await page.$$eval('details', (all) => all.forEach((d) => { (d as HTMLDetailsElement).open = true; }));
+  const text = await textOf(page, 'main');
+  for (const words of [/How good the evidence is: (thin|fair|good|strong)/, /Framed: the policy in force/, /Information, not compliance/, /Hot part of the heap: about \d+ % of its volume at 55 °C or more/, /was never in the hot part/]) expect(text).toMatch(words);
+  expect(await axe(page)).toEqual([]);
+  await close();
+}, 60_000);
+
+test('the record: page, PDF, batch file; its command gives the same again', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/batch/${ids.E}/record`);
+  expect(await axe(page)).toEqual([]);
+  const text = await textOf(page, 'article');
+  const links = await page.$$eval('a.btn', (all) => all.map((a) => (a as HTMLAnchorElement).href));
+  const [pdf, file] = [links.find((l) => l.includes('record.pdf?paper=a4'))!, links.find((l) => l.includes('/file?as-of='))!];
+  const printed = await bytesOf(pdf);
+  expect([printed.response.status, printed.response.headers.get('content-type'), printed.bytes.subarray(0, 5).toString()]).toEqual([200, 'application/pdf', '%PDF-']);
+  const batch = (await bytesOf(file)).bytes.toString('utf8');
+  const digest = sha256(batch);
+  expect(text).toContain(digest);
+  fs.writeFileSync(path.join(tmp, 'E.zealous-heap.json'), batch);
+  const command = /\.\/zealous verify \S+ (.+?--as-of \S+)/.exec(text)![1]!;
+  const answer = spawnSync(path.join(ROOT, 'zealous'), ['verify', path.join(tmp, 'E.zealous-heap.json'), ...command.split(' ')], { encoding: 'utf8' });
+  expect(answer.stdout).toContain(digest);
+  expect(answer.stdout).toMatch(/their chain checked/);
+  for (const [, word] of text.matchAll(/five turnings: (\w+)/g)) expect(answer.stdout).toContain(`us-503-pfrp-turned  ${word}`);
+  expect((await bytesOf(`${app.base}/batch/${ids.E}/record.pdf?as-of=noon`)).response.status).toBe(400);
+  expect((await bytesOf(`${app.base}/batch/${ids.K}/file`)).response.status).toBe(409);
+  expect(errors).toEqual([]);
+
+  // The record that checks itself: no server, no network.
+  const checker = await app.page();
+  await checker.page.goto(`file://${path.join(ROOT, 'public/check-a-record.html')}`);
+  await give(checker.page, 'good.json', batch);
+  await waitText(checker.page, '[data-testid=chain]', /The chain of log entries holds/);
+  await fill(checker.page, 'SHA-256 printed on the record', digest);
+  await waitText(checker.page, '[data-testid=chain]', /The same: the record was made from this very file/);
+  await waitText(checker.page, 'article', /Fifteen days at 55 °C, five turnings: running/);
+  expect(await checker.page.$('article svg')).not.toBeNull();
+  expect(await axe(checker.page)).toEqual([]);
+  await give(checker.page, 'bad.json', batch.replace('"hen-house litter, six barrows"', '"clean straw"'));
+  await waitText(checker.page, '[role=alert]', /cannot be trusted as it is.*(does not fit its hash|something else)/s);
+  expect([...checker.hosts]).toEqual([]);
+  expect(checker.errors).toEqual([]);
+  await checker.close();
+  await close();
+}, 90_000);
+
+test('ten records for an inspection as one ZIP, with the digests that sha256sum checks', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/records`);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Tick the proven');
+  await waitText(page, 'main', /Take 2 records as a ZIP/);
+  await press(page, 'Take 2 records');
+  await waitText(page, 'main', /Done: the browser has kept it/);
+  const ten = Object.entries(ids).filter(([code]) => code !== 'K').slice(0, 10).map(([, id]) => `batch=${id}`).join('&');
+  const { response, bytes } = await bytesOf(`${app.base}/records/zip?paper=letter&${ten}`);
+  expect([response.status, response.headers.get('x-records')]).toEqual([200, '10']);
+  fs.writeFileSync(path.join(tmp, 'records.zip'), bytes);
+  await extract(path.join(tmp, 'records.zip'), { dir: path.join(tmp, 'zip') });
+  const sums = spawnSync('sha256sum', ['-c', 'digests.txt'], { cwd: path.join(tmp, 'zip'), encoding: 'utf8' });
+  expect([sums.status, sums.stdout.trim().split('\n').length]).toEqual([0, 10]);
+  expect(fs.readdirSync(path.join(tmp, 'zip'), { recursive: true }).filter((f) => String(f).endsWith('-record.pdf'))).toHaveLength(10);
+  expect((await bytesOf(`${app.base}/records/zip`)).response.status).toBe(400);
+  expect(errors).toEqual([]);
+  await close();
+}, 120_000);
