@@ -59,16 +59,20 @@ export function temperatureAt(profile: Profile, lambda: number): number {
 /** Share of the volume between two normalised depths; that deeper than λ is (1 − λ)^k. */
 const between = (from: number, to: number, k: number): number => (1 - Math.min(1, from)) ** k - (1 - Math.min(1, to)) ** k;
 
-/** Spans of normalised depth at or above a floor. */
+/** Spans of normalised depth at or above a floor, from the surface inwards. */
 export function hotDepths(profile: Profile, floorC = HOT_SHARE_FLOOR_C): { from: number; to: number }[] {
   const knots = knotsOf(profile);
-  return knots.slice(1).flatMap((b, i) => {
+  const spans = knots.slice(1).flatMap((b, i) => {
     const a = knots[i]!;
     const [hotA, hotB] = [a, b].map(({ c }) => c >= floorC - TEMP_TOLERANCE_C);
     if (!hotA && !hotB) return [];
     const crossing = a.lambda + ((floorC - a.c) / (b.c - a.c)) * (b.lambda - a.lambda);
     return [{ from: hotA ? a.lambda : crossing, to: hotB ? b.lambda : crossing }];
   });
+  return spans.reduce<{ from: number; to: number }[]>((joined, span) => {
+    const last = joined.at(-1);
+    return last && last.to === span.from ? [...joined.slice(0, -1), { from: last.from, to: span.to }] : [...joined, span];
+  }, []);
 }
 
 /** Share of the volume at or above a floor, 0 to 1. */

@@ -22,6 +22,12 @@ const INPUT_WORDS: readonly (readonly [Input, string])[] = [
 /** Proposed from while the site has not chosen its rules. */
 const USUAL = ['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'];
 
+const metres = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
+/** How far in each place is read: the core all the way, the middle two thirds, the toe one third of it; never further than the thermometer reaches. */
+const SHARE_OF_DEPTH: Readonly<Record<string, number>> = { core: 1, middle: 2 / 3, edge: 1 / 3 };
+const placesAt = (places: readonly Place[], coreM: number, reachM: number) =>
+  places.map((p) => ({ ...p, depthM: Math.round(Math.min(reachM, coreM * (SHARE_OF_DEPTH[p.zone] ?? 1)) * 100) / 100 }));
+
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
 export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteTerms, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3' }) {
   const router = useRouter();
@@ -29,6 +35,9 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
   const [name, setName] = useState(proposed.name);
   const [bay, setBay] = useState(proposed.bay);
   const [volume, setVolume] = useState('');
+  const [shape, setShape] = useState<'dome' | 'windrow' | 'cube' | ''>('dome');
+  const [core, setCore] = useState('');
+  const [reach, setReach] = useState('');
   const [method, setMethod] = useState<Method | ''>('turned');
   const [stage, setStage] = useState<'building' | 'closed' | ''>('building');
   const [builtAt, setBuiltAt] = useState(site.nowLocal);
@@ -41,16 +50,19 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
   const chosen = offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id));
   const [first, others] = [offered.filter((r) => proposedFor.has(r.id) || byHand[r.id]), offered.filter((r) => !proposedFor.has(r.id) && !byHand[r.id])];
   const ruleLine = (r: RuleOffer) => (
-    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5" checked={chosen.includes(r)} onChange={(e) => setByHand((h) => ({ ...h, [r.id]: e.target.checked }))} />
+    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={chosen.includes(r)} onChange={(e) => setByHand((h) => ({ ...h, [r.id]: e.target.checked }))} />
       <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}{proposedFor.has(r.id) ? ` · proposed: ${proposedFor.get(r.id)}` : ''}</span></span></label>
   );
   const entry = useEntry('opened', site, () => undefined);
   const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * (volumeUnit === 'yd3' ? M3_PER_YD3 : 1);
   const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
+  const [coreM, reachM] = [metres(core), metres(reach)];
+  const depthProblem = (m: number | null): string | undefined => (m !== null && !(m > 0 && m < 20) ? 'Type metres as a number, or leave it empty.' : undefined);
+  const probed = coreM !== null && !depthProblem(coreM) && !depthProblem(reachM) ? placesAt(places, coreM, reachM ?? coreM) : places;
   const codeProblem = code.trim() === '' ? 'A heap needs a code for its flag.' : codes.includes(code.trim().toUpperCase()) ? `There is a heap ${code.trim()} already. Choose another code.` : undefined;
-  const ready = !codeProblem && !volumeProblem && method !== '' && stage !== '' && chosen.length > 0;
+  const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
-    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape: 'dome', points: places, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: probed, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
     const lost = () => ({ ok: false as const, problems: [{ path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' }] });
     const opened = await logEntry({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }).catch(lost);
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
@@ -71,6 +83,12 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
         <Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} />
       </div>
       <Field label="How much, about" unit={volumeUnit === 'm3' ? 'm³' : 'yd³'} inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={volumeProblem} hint="Leave empty if you do not know. Under about one cubic metre a heap rarely stays hot." />
+      <Choices label="What shape is it?" value={shape} onChange={setShape} columns={3} options={[{ value: 'dome', label: 'Heap', hint: 'free-standing' }, { value: 'windrow', label: 'Row', hint: 'long, sloping sides' }, { value: 'cube', label: 'Bay, bin or tub' }]} />
+      <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+        <Field label="From its surface to the core" unit="m" inputMode="decimal" value={core} onChange={(e) => setCore(e.target.value)} problem={depthProblem(coreM)} hint="Leave empty if you do not know: the hot share of the heap then stays unknown" />
+        <Field label="The thermometer reaches in" unit="m" inputMode="decimal" value={reach} onChange={(e) => setReach(e.target.value)} problem={depthProblem(reachM)} hint={coreM !== null && reachM !== null && reachM < coreM ? `Shorter than the way to the core: ${coreM - reachM < 0.3 ? 'read it from above too' : 'the core will not be read'}.` : 'Its stem, not its handle'} />
+      </div>
+      {probed !== places && <p className="hint -mt-3">Places of a round: {probed.map((p) => `${p.label} ${(p as { depthM?: number }).depthM} m`).join('; ')}.</p>}
       <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
       <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}

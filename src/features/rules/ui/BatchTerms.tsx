@@ -51,7 +51,7 @@ export function BatchTerms(p: BatchTermsProps) {
           <RuleList rules={p.offered.filter((r) => r.methods.includes(p.method) || r.chosen)} ticked={ticked} onTick={(id, on) => { setDone(false); setTicked((t) => { const n = new Set(t); if (on) n.add(id); else n.delete(id); return n; }); }} />
           {rules.length === 0 && <p role="alert" className="font-semibold">Choose one rule at least.</p>}
           <PolicyFields draft={draft} onChange={(d) => { setDraft(d); setFromSite(false); setDone(false); }} unit={p.unit} />
-          <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" />
+          <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
           <Problems list={keeper.problems} />
           <button type="button" className="btn key !min-h-[56px]" disabled={!policy || rules.length === 0 || keeper.busy || keeper.by.trim() === ''} onClick={save}>{keeper.busy ? 'Keeping…' : `Keep as version ${p.columns.filter((c) => !c.ahead).length + 1} for ${p.name}`}</button>
           <p className="hint" aria-live="polite">{done ? 'Kept: the table above shows both.' : ''}</p>

@@ -54,7 +54,7 @@ export function PolicyFields({ draft, onChange, unit }: { draft: PolicyDraft; on
     <div className="flex flex-col gap-4">
       <Choices label="A round is worth" value={draft.combine} columns={3} onChange={(v) => { if (v) set({ combine: v }); }} options={[{ value: 'coldest', label: 'Coldest point', hint: 'the careful one' }, { value: 'median', label: 'Median' }, { value: 'mean', label: 'Mean', hint: 'hides a cold side' }]} />
       <Choices label="Time is counted in" value={draft.counting} onChange={(v) => { if (v) set({ counting: v }); }} options={[{ value: 'hours', label: 'Hours', hint: 'as they pass' }, { value: 'days', label: 'Calendar days', hint: 'each day read hot' }]} />
-      <div className="grid grid-cols-[repeat(auto-fit,minmax(215px,1fr))] gap-x-4 gap-y-2 items-end">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(215px,1fr))] gap-x-4 gap-y-2 items-start">
         {NUMBERS.filter((f) => f.key !== 'maxBlankDays' || draft.counting === 'days').map((f) => (
           <Field key={f.key} label={f.label} unit={f.unit} inputMode="decimal" value={draft[f.key]} hint={f.hint} problem={problemOf(f, draft)} onChange={(e) => set({ [f.key]: e.target.value } as Partial<PolicyDraft>)} />
         ))}

@@ -66,19 +66,19 @@ const FIELD_TEXT: Record<Kind, { days: string; turnings: string | null }> = {
 function PartFields({ part, unit, onChange }: { part: Part; unit: Unit; onChange: (p: Part) => void }) {
   const set = (change: Partial<Part>): void => onChange({ ...part, ...change });
   const text = FIELD_TEXT[part.kind];
-  const number = (key: Name, label: string, of: string, hint?: string) => {
+  const number = (key: Name, label: string, of: string | undefined, placeholder?: string) => {
     const wrong = part[key].trim() === '' ? key !== 'ceiling' : !Number.isFinite(num(part[key]));
-    return <Field label={label} unit={of} inputMode="decimal" value={part[key]} onChange={(e) => set({ [key]: e.target.value } as Partial<Part>)} problem={wrong ? 'Type a number.' : undefined} {...(hint ? { hint } : {})} />;
+    return <Field label={label} {...(of ? { unit: of } : {})} inputMode="decimal" value={part[key]} onChange={(e) => set({ [key]: e.target.value } as Partial<Part>)} problem={wrong ? 'Type a number.' : undefined} {...(placeholder ? { placeholder } : {})} />;
   };
   return (
     <div className="flex flex-col gap-3">
       <Choices label="What it asks" value={part.kind} columns={4} onChange={(v) => { if (v) set({ kind: v, ...(v === 'staged' && num(part.turnings) < 1 ? { turnings: '3' } : {}) }); }}
         options={[{ value: 'hold', label: 'Time at heat' }, { value: 'staged', label: 'Time before each turning' }, { value: 'within', label: 'A hotter time inside' }, { value: 'meanAbove', label: 'Time with a mean' }]} />
-      <div className="grid grid-cols-[repeat(auto-fit,minmax(150px,1fr))] gap-x-4 items-end">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(150px,1fr))] gap-x-4 items-start">
         {number('floor', 'At or above', `°${unit}`)}
-        {part.kind !== 'meanAbove' && number('ceiling', 'Never above', `°${unit}`, 'Empty: no limit')}
+        {part.kind !== 'meanAbove' && number('ceiling', 'Never above', `°${unit}`, 'no limit')}
         {number('days', text.days, 'days')}
-        {text.turnings && number('turnings', text.turnings, 'turnings')}
+        {text.turnings && number('turnings', text.turnings, undefined)}
         {part.kind === 'within' && <>{number('innerFloor', 'Inside it, at or above', `°${unit}`)}{number('innerHours', 'for, in all', 'h')}</>}
         {part.kind === 'meanAbove' && number('mean', 'Mean above', `°${unit}`)}
       </div>
@@ -137,7 +137,7 @@ function Editor({ start, unit, keep, by, taken, onDone }: { start: Draft; unit: 
         <label key={m} className="flex gap-2 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={d.methods.includes(m)} onChange={(e) => setD({ ...d, methods: e.target.checked ? [...d.methods, m] : d.methods.filter((x) => x !== m) })} />{m === 'vessel' ? 'closed vessel' : m}</label>
       ))}</div></fieldset>
       <Past past={past} />
-      <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" />
+      <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
       <Problems list={keeper.problems} />
       <button type="button" className="btn key !min-h-[56px]" disabled={!ready || keeper.busy} onClick={() => keeper.save('rule', null, { rule }, onDone)}>{keeper.busy ? 'Keeping…' : d.id ? 'Keep as its next version' : 'Keep this rule'}</button>
     </div>

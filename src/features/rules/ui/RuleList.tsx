@@ -8,7 +8,7 @@ export function RuleList({ rules, ticked, onTick, notes = {} }: { rules: readonl
   return (
     <div className="flex flex-col gap-3">{places.map((place) => (
       <section key={place} aria-label={place}>
-        <h3 className="first-letter:uppercase">{place}</h3>
+        <h2 className="!text-[16px] first-letter:uppercase">{place}</h2>
         <ul>{rules.filter((r) => r.jurisdiction === place).map((r) => (
           <li key={r.id} className="border-b border-rule flex items-start gap-3 py-1">
             <label className="flex gap-3 items-start py-1.5 min-h-[44px] flex-1"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.has(r.id)} onChange={(e) => onTick(r.id, e.target.checked)} />

@@ -37,7 +37,7 @@ export function SiteRules(p: SiteRulesProps) {
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-5 flex flex-col gap-4" aria-label="How evidence is judged">
         <h2>How evidence is judged</h2>
         <PolicyFields draft={draft} onChange={(d) => { setDone(false); setDraft(d); }} unit={p.unit} />
-        <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" />
+        <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
         <Problems list={keeper.problems} />
         <button type="button" className="btn key !min-h-[56px]" disabled={!policy || keeper.busy || keeper.by.trim() === ''} onClick={save}>{keeper.busy ? 'Keeping…' : `Keep rules and policy as version ${next}`}</button>
         <p className="hint" aria-live="polite">{done ? 'Kept. Heaps opened from now on take it. ' : ''}Heaps under way keep the version they have, and a proof stays as it was reached; on a heap’s page you can look at it under the new version, and take it over.</p>
