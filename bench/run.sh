@@ -13,3 +13,13 @@ server=$!; trap 'kill "$server"; sleep 1; scripts/pg.sh drop "$db"' EXIT
 sleep 3
 echo "the yard's page of the same site, HTML in full"
 node -e 'const t=[];(async()=>{for(let i=0;i<40;i++){const a=performance.now();await(await fetch("http://127.0.0.1:4999/")).text();t.push(performance.now()-a)}t.sort((a,b)=>a-b);console.log(JSON.stringify({medianMs:+t[20].toFixed(1),p95Ms:+t[38].toFixed(1)}))})()'
+kill "$server"; wait "$server" 2>/dev/null || true
+scripts/pg.sh drop "$db"; trap - EXIT
+echo "records of 200 batches of 60 rounds as one ZIP"
+BENCH_KEEP=1 BENCH_BATCHES=200 BENCH_ROUNDS=60 node .data/bench-site.mjs >.data/bench.log
+db="$(sed -n 's/^kept as //p' .data/bench.log)"
+DATABASE_URL="$(scripts/pg.sh admin-url "$db")" PORT=4999 HOSTNAME=127.0.0.1 NODE_ENV=production node .next/standalone/server.js >/dev/null 2>&1 &
+server=$!; trap 'kill "$server"; sleep 1; scripts/pg.sh drop "$db"' EXIT
+sleep 3
+# shellcheck disable=SC2046
+node bench/records.mjs http://127.0.0.1:4999 "$server" $(scripts/pg.sh psql "$db" -Atc 'select batch from batch_snapshot')

@@ -9,8 +9,8 @@ import { siteRepo, type Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 
-/** A yard of 30 batches with 500 rounds each: how long the board takes, and a log entry until it is acknowledged. */
-const [BATCHES, ROUNDS, H] = [30, 500, 3_600_000];
+/** A yard of batches with hourly rounds, 30 of 500 unless told otherwise: how long the board takes, and a log entry until it is acknowledged. */
+const [BATCHES, ROUNDS, H] = [Number(process.env.BENCH_BATCHES ?? 30), Number(process.env.BENCH_ROUNDS ?? 500), 3_600_000];
 const admin = process.env.BENCH_ADMIN_URL!;
 const name = `bench_${Date.now()}`;
 const root = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: admin, max: 1 }) }) });

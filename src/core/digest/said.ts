@@ -4,14 +4,14 @@ import { titlesOf } from '../rules/library';
 import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
 import { noteText, type Locale, type Note } from '../words/note';
 import { policyText } from '../words/policy';
-import { progressText, STATUS_WORD, verdictSentence } from '../words/verdict';
+import { progressText, statusWord, verdictSentence } from '../words/verdict';
 import type { BatchRuling, Reckoning } from './digest';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
 export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string | null {
   if (present === undefined) return versions > 1 ? `Under version ${terms.version} of this heap’s rules and policy.` : null;
   const now = present === null ? 'the rules in force do not ask for it any more' : present.verdict.provenAt !== null
-    ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}` : `under version ${versions}, in force now, it would be ‘${STATUS_WORD[present.verdict.status].toLowerCase()}’`;
+    ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}` : `under version ${versions}, in force now, it would be ‘${statusWord(factsOf(present)).toLowerCase()}’`;
   return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
 }
 
@@ -26,7 +26,7 @@ export function saidOf(reckoning: Reckoning, versions: number, locale: Locale) {
     const v = account.verdict;
     const notes = v.notes.map((n) => inUnit(n, locale));
     return {
-      id: rule.id, title: titles.get(rule.id)!, status: v.status, word: STATUS_WORD[v.status],
+      id: rule.id, title: titles.get(rule.id)!, status: v.status, word: statusWord(facts),
       sentence: verdictSentence({ ...facts, notes }, locale),
       short: v.provenAt !== null ? `Proven ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${v.turningsCounted} of ${v.turningsRequired} turned` : ''}`,
       source: sourceText(rule), asks: requirementText(rule.requirement, locale.unit),

@@ -6,7 +6,7 @@ import type { Method } from '../evidence/types';
 import { findRule, rulesForMethod } from '../rules/library';
 import { policyText } from '../words/policy';
 import { PROBLEM, type Problem } from '../words/problem';
-import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
+import { plainText, statusWord, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, parseBatchFile, readBatchFile, termsOf, type BatchFile, type ParsedFile } from './batch-file';
 import { readCsv, type BadRow, type CsvOptions } from './csv-readings';
 import { checkTrail, type Sha256 } from './trail';
@@ -65,7 +65,7 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F', sha256: Sha256
     policy: policyText(evidence.policy, unit),
     verdicts: rulingsOf(preparedOf(file), rules).map(({ rule, account: acc }) => ({
       id: rule.id, title: rule.title, source: [rule.jurisdiction, rule.document, rule.section].filter(Boolean).join(', '),
-      status: acc.verdict.status, word: STATUS_WORD[acc.verdict.status],
+      status: acc.verdict.status, word: statusWord(factsOf(acc)),
       text: plainText(verdictSentence(factsOf(acc), { timeZone: file.site.timeZone, unit, now: asOf })),
     })),
   };

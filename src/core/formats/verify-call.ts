@@ -9,7 +9,7 @@ import type { Locale } from '../words/note';
 import { doseText, shareText } from '../words/beyond';
 import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
-import { plainText, STATUS_WORD, verdictSentence } from '../words/verdict';
+import { plainText, statusWord, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
 import { checkTrail, type Sha256, type Told } from './trail';
 import { verdictJson } from './verdict-json';
@@ -66,7 +66,7 @@ function report({ rule, account: acc }: Ruling, file: BatchFile): string {
   const { verdict: v } = acc;
   const locale: Locale = { timeZone: file.site.timeZone, unit: file.site.unit ?? 'C', now: v.asOf };
   return [
-    `${rule.id}  ${STATUS_WORD[v.status].toLowerCase()}`,
+    `${rule.id}  ${statusWord(factsOf(acc)).toLowerCase()}`,
     `  ${rule.title} (${rule.document}${rule.section ? `, ${rule.section}` : ''}${rule.fromMemory ? '; value from memory, check with your local authority' : ''})`,
     `  ${plainText(verdictSentence(factsOf(acc), locale))}`,
     `  ${policyText(v.policy, locale.unit)}`,

@@ -8,7 +8,7 @@ const strong = (text: string): Piece => ({ text, strong: true });
 const plain = (text: string): Piece => ({ text });
 export const plainText = (pieces: readonly Piece[]): string => pieces.map((p) => p.text).join('');
 
-export const STATUS_WORD = { proven: 'Proven', waiting: 'Not yet hot', running: 'Running', recovering: 'Paused', broken: 'Starts again' } as const;
+const STATUS_WORD = { proven: 'Proven', waiting: 'Not yet hot', running: 'Running', recovering: 'Paused', broken: 'Starts again' } as const;
 
 /** What the sentence needs of a verdict and its rule. */
 export type VerdictFacts = {
@@ -32,6 +32,16 @@ export type VerdictFacts = {
   /** Mean of the run so far, where a mean is asked for. */
   readonly reachedMeanC: number | null;
 };
+
+/** Notes that say how a run was lost. */
+const BREAKS = ['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE'];
+const lastBreak = (notes: readonly Note[]): Note | undefined => notes.findLast((n) => BREAKS.includes(n.code));
+
+/** A standing in a word or two. Nothing starts again where nothing was lost: a heap not hot so far, or hours that add up. */
+export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
+  if (v.status !== 'broken') return STATUS_WORD[v.status];
+  return lastBreak(v.notes) ? (v.consecutive ? STATUS_WORD.broken : 'Waits for heat') : STATUS_WORD.waiting;
+}
 
 const WHERE = { coldest: 'in its coldest point', mean: 'on the mean of its points', median: 'on the median of its points' } as const;
 
@@ -109,7 +119,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
       return [strong(`Paused at ${durationText(v.creditedHours)}`), plain('. '), ...(pause ? [plain(pause.text)] : [plain('A turning excuses the wait; read it soon.')])];
     }
     case 'broken': {
-      const why = v.notes.findLast((n) => ['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE'].includes(n.code));
+      const why = lastBreak(v.notes);
       if (!why) return [plain('Not hot enough so far. '), ...needs(v, locale)];
       return [strong(v.consecutive ? 'Starts again: ' : 'Waits for heat: '), plain(why.text), plain(' '), ...needs(v, locale)];
     }

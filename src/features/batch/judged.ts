@@ -5,7 +5,7 @@ import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';
 import { dayText } from '@/core/quantity/format';
 import { findingText, GRADE_WORD } from '@/core/words/grade';
 import type { Locale } from '@/core/words/note';
-import { progressText, STATUS_WORD } from '@/core/words/verdict';
+import { progressText, statusWord } from '@/core/words/verdict';
 
 const COUNTS = { hours: 'Hours', days: 'Calendar days' } as const;
 
@@ -21,7 +21,7 @@ export function strictnessView({ prepared, accounts }: Reckoning, { timeZone, un
       name: `${COUNTS[counting]}, ${band(k)}`,
       cells: cells.filter((c) => c.counting === counting && c.guardBandC === k).map(({ account, own }) => {
         const v = account.verdict;
-        return { word: STATUS_WORD[v.status], text: v.provenAt === null ? progressText(factsOf(account)) : dayText(timeZone, v.provenAt), proven: v.provenAt !== null, own };
+        return { word: statusWord(factsOf(account)), text: v.provenAt === null ? progressText(factsOf(account)) : dayText(timeZone, v.provenAt), proven: v.provenAt !== null, own };
       }),
     }))),
   };

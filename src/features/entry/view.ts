@@ -4,16 +4,18 @@ import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
+import { factsOf } from '@/core/evidence/facts';
 import type { Ruling } from '@/core/evidence/verdict';
 import { titlesOf } from '@/core/rules/library';
-import { STATUS_WORD } from '@/core/words/verdict';
+import { statusWord } from '@/core/words/verdict';
 
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
 
 const HOUR_SLACK = 1 / 60;
 
-function effect({ account: { verdict: before } }: Ruling, after: Ruling | undefined, name: string, title: string): Effect {
+function effect({ account: was }: Ruling, after: Ruling | undefined, name: string, title: string): Effect {
+  const before = was.verdict;
   const v = after?.account.verdict;
   const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs });
   if (!v) return say('can no longer be reckoned.', true);
@@ -24,7 +26,7 @@ function effect({ account: { verdict: before } }: Ruling, after: Ruling | undefi
   if (v.segmentFrom > before.segmentFrom) return say('the clock starts again; it has nothing to lose yet.', true);
   if (lost < -HOUR_SLACK) return say(`${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`, false);
   if (v.turningsCounted !== before.turningsCounted) return say(`${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
-  if (v.status !== before.status) return say(`goes from ‘${STATUS_WORD[before.status].toLowerCase()}’ to ‘${STATUS_WORD[v.status].toLowerCase()}’.`, v.status === 'broken');
+  if (v.status !== before.status) return say(`goes from ‘${statusWord(factsOf(was)).toLowerCase()}’ to ‘${statusWord(factsOf(after!.account)).toLowerCase()}’.`, v.status === 'broken');
   return say('nothing changes.', false);
 }
 

@@ -10,7 +10,7 @@ import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
 import { fromCelsius, toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/advice';
 import type { Locale } from '@/core/words/note';
-import { plainText, progressText, STATUS_WORD } from '@/core/words/verdict';
+import { plainText, progressText, statusWord } from '@/core/words/verdict';
 
 /** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
 export type Row = readonly string[];
@@ -185,7 +185,7 @@ export const recordRows = (board: readonly Digest[], { timeZone }: Locale) => bo
   return {
     id: d.id, code: d.code, name: d.name ?? d.code, building: d.builtAt === null, proven: lead?.status === 'proven',
     built: d.builtAt === null ? 'still building' : dayText(timeZone, d.builtAt),
-    rule: lead?.title ?? '', says: lead ? `${STATUS_WORD[lead.status]}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}` : 'no clock has started',
+    rule: lead?.title ?? '', says: lead ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}` : 'no clock has started',
   };
 });
 export type RecordRow = ReturnType<typeof recordRows>[number];

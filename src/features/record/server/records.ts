@@ -2,8 +2,10 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import yazl from 'yazl';
+import type { Digest } from '@/core/digest/digest';
 import { isoOf } from '@/core/quantity/instant';
-import { requireSite } from '@/db/context';
+import { requireSite, theDb } from '@/db/context';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
 import { log } from '@/platform/log';
@@ -54,53 +56,63 @@ const readme = (site: Site, at: number): string => [
 const MOST_BATCHES = 500;
 
 /**
- * Records of many batches as one ZIP, written while it is sent: one record is in memory at a time.
- * The header x-records tells how many there will be, for the page's progress.
+ * Records of many batches as one ZIP, each made when its turn to be sent has come: one record is in memory at
+ * a time, and a slow reader holds back the making. The header x-records tells how many there will be.
  */
 export async function recordsZipResponse(request: Request): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
   if (at === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
-  const ids = [...new Set(new URL(request.url).searchParams.getAll('batch'))];
-  if (ids.length === 0) return sorry('Choose one batch at least.', 400);
-  if (ids.length > MOST_BATCHES) return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${ids.length}.`, 400);
-  const unit = await unitFor(site);
-  const paper = paperOf(request);
+  const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
+  if (asked.size === 0) return sorry('Choose one batch at least.', 400);
+  if (asked.size > MOST_BATCHES) return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${asked.size}.`, 400);
+  const batches = (await snapshotRepo(theDb()).all(site.id)).filter((d) => asked.has(d.id));
+  if (batches.length < asked.size) return sorry(NO_HEAP, 404);
   const zip = new yazl.ZipFile();
-  const out = new PassThrough({ highWaterMark: 1 << 20 });
-  zip.outputStream.pipe(out);
-  void fill(zip, out, { site, ids, at, unit, paper, signal: request.signal }).catch((error: unknown) => {
+  const out = new PassThrough();
+  zip.on('error', (error) => {
     log.error({ error: error instanceof Error ? error.message : error }, 'a ZIP of records was broken off');
     out.destroy(error instanceof Error ? error : new Error('broken off'));
   });
+  zip.outputStream.pipe(out);
+  plan(zip, batches, { site, at, unit: await unitFor(site), paper: paperOf(request) });
   return new Response(Readable.toWeb(out) as ReadableStream, {
-    headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${safeName(site.name)}-records-${isoOf(at).slice(0, 10)}.zip"`, 'cache-control': 'no-store', 'x-records': String(ids.length) },
+    headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${safeName(site.name)}-records-${isoOf(at).slice(0, 10)}.zip"`, 'cache-control': 'no-store', 'x-records': String(batches.length) },
   });
 }
 
-type Filling = { readonly site: Site; readonly ids: readonly string[]; readonly at: number; readonly unit: 'C' | 'F'; readonly paper: Paper; readonly signal: AbortSignal };
+type Plan = { readonly site: Site; readonly at: number; readonly unit: 'C' | 'F'; readonly paper: Paper };
 
-async function fill(zip: yazl.ZipFile, out: PassThrough, { site, ids, at, unit, paper, signal }: Filling): Promise<void> {
+/** Lays out the ZIP's entries; nothing is made before it is its turn. */
+function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, paper }: Plan): void {
   const mtime = new Date(at);
-  const digests: string[] = [];
   const taken = new Set<string>();
-  zip.addBuffer(Buffer.from(readme(site, at)), 'README.txt', { mtime });
-  for (const id of ids) {
-    if (signal.aborted) { zip.end(); return; }
-    // Wait until what is made was sent, so that memory does not grow with the number of records.
-    while (out.writableNeedDrain && !signal.aborted) await new Promise((resolve) => { setTimeout(resolve, 20); });
+  const digests: string[] = [];
+  // A batch's PDF and its file follow each other, so the one that was made last is the one at hand.
+  let held: { readonly id: string; readonly made: Made } | null = null;
+  const madeOf = async (id: string): Promise<Made> => {
+    if (held?.id === id) return held.made;
     const made = await make(site, id, at, unit);
-    if (!made) continue;
-    const stem = uniqueStem(safeName(made.record.code), taken);
-    zip.addBuffer(await recordPdf(made.record, paper, null), `${stem}/${stem}-record.pdf`, { mtime, compress: false });
-    if (made.file) {
-      const name = `${stem}/${made.record.again!.fileName}`;
-      zip.addBuffer(Buffer.from(made.file), name, { mtime });
-      digests.push(`${made.record.again!.digest}  ${name}`);
-    }
+    if (!made) throw new Error(`batch ${id} is gone`);
+    held = { id, made };
+    return made;
+  };
+  const lazy = (name: string, compress: boolean, body: () => Promise<Buffer>): void => {
+    zip.addReadStreamLazy(name, { mtime, compress }, (done) => { body().then((bytes) => done(null, Readable.from([bytes])), (error: unknown) => done(error, Readable.from([]))); });
+  };
+  zip.addBuffer(Buffer.from(readme(site, at)), 'README.txt', { mtime });
+  for (const { id, code, builtAt } of batches) {
+    const stem = uniqueStem(safeName(code), taken);
+    lazy(`${stem}/${stem}-record.pdf`, false, async () => recordPdf((await madeOf(id)).record, paper, null));
+    if (builtAt === null) continue;
+    const name = `${stem}/${safeName(code)}.zealous-heap.json`;
+    lazy(name, true, async () => {
+      const { file, record } = await madeOf(id);
+      digests.push(`${record.again?.digest ?? ''}  ${name}\n`);
+      return Buffer.from(file ?? '');
+    });
   }
-  zip.addBuffer(Buffer.from(`${digests.join('\n')}\n`), 'digests.txt', { mtime });
-  const checker = await fs.readFile(checkerPath()).catch(() => null);
-  if (checker) zip.addBuffer(checker, CHECKER, { mtime });
+  lazy('digests.txt', true, async () => Buffer.from(digests.join('')));
+  lazy(CHECKER, true, () => fs.readFile(checkerPath()));
   zip.end();
 }
 
