@@ -1,4 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
+import type { Finding } from '../words/grade';
 import type { Account, Prepared } from './verdict';
 
 /**
@@ -7,14 +8,6 @@ import type { Account, Prepared } from './verdict';
  */
 export const GRADES = ['thin', 'fair', 'good', 'strong'] as const;
 export type Grade = (typeof GRADES)[number];
-
-export type Finding =
-  | { readonly code: 'ROUNDS'; readonly count: number; readonly perDay: number }
-  | { readonly code: 'PLACES'; readonly count: number }
-  | { readonly code: 'DEPTH'; readonly deepestM: number | null; readonly coreM: number | null }
-  | { readonly code: 'GAP'; readonly hours: number | null; readonly maxGapHours: number }
-  | { readonly code: 'INSTRUMENT'; readonly unchecked: number; readonly named: number; readonly total: number }
-  | { readonly code: 'LATE'; readonly count: number; readonly total: number };
 
 /** A finding with its own grade. */
 export type Graded = { readonly finding: Finding; readonly grade: Grade };

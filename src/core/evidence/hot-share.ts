@@ -12,15 +12,14 @@ export type Profile = { readonly at: Instant; readonly airC: number; readonly de
 /** Against this the hot share is told, °C (contract, section 12). */
 export const HOT_SHARE_FLOOR_C = 55;
 
-/** The coldest corrected value of each depth of a round, less the guard band, by depth in metres. */
+/** The coldest corrected value of each depth of a round, by depth in metres; the guard band is for verdicts. */
 function coldestByDepth(round: Round, prepared: Prepared): [number, number][] {
   const depthOf = new Map(prepared.evidence.points.map((p) => [p.id, p.depthM]));
   const coldest = new Map<number, number>();
   for (const r of round.readings) {
     const depth = depthOf.get(r.point);
     if (depth === undefined) continue;
-    // The guard band comes off every corrected value before it is compared with a floor (contract, section 2).
-    const c = prepared.corrector.correct(r) - prepared.evidence.policy.guardBandC;
+    const c = prepared.corrector.correct(r);
     coldest.set(depth, Math.min(c, coldest.get(depth) ?? Infinity));
   }
   return [...coldest].sort(([a], [b]) => a - b);

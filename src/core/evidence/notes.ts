@@ -108,7 +108,8 @@ export function notesOf(input: NoteInput): Note[] {
   const { evidence, rule, segments, standing, asOf } = input;
   const { current } = segments;
   const point = (id: string): string => evidence.points.find((p) => p.id === id)?.label ?? id;
-  const excluded = input.excluded.filter((r) => r.at >= current.from && r.at <= asOf);
+  // A reading at the very time of a restart belongs to the segment before it.
+  const excluded = input.excluded.filter((r) => (segments.earlier.length > 0 ? r.at > current.from : r.at >= current.from) && r.at <= asOf);
   const drafts: Draft[] = [
     ...segments.restarts.map((e): Draft => ({ fact: { code: 'RESTART', what: e.type as 'add' | 'water' | 'merge', clock: rule.clock }, at: e.at })),
     ...input.lostProofs.map(({ at, provenAt }): Draft => ({ fact: { code: 'PROOF_LOST', provenAt }, at })),

@@ -1,7 +1,7 @@
 import { ageText, countText } from '../quantity/format';
 
-/** The grade of evidence in words, and what would raise it. Structural: words know no evidence. */
-type Finding =
+/** What was found of the evidence, as data. */
+export type Finding =
   | { readonly code: 'ROUNDS'; readonly count: number; readonly perDay: number }
   | { readonly code: 'PLACES'; readonly count: number }
   | { readonly code: 'DEPTH'; readonly deepestM: number | null; readonly coreM: number | null }

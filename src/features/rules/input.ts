@@ -16,7 +16,7 @@ export function parseRule(draft: unknown): ParsedRule {
 
 /** `site-hen-litter` from a title, one that is not taken. */
 export function ruleIdFor(title: string, taken: readonly string[]): string {
-  const stem = `site-${title.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 36) || 'rule'}`;
+  const stem = `site-${title.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 36) || 'rule'}`;
   for (let n = 1; ; n += 1) {
     const id = n === 1 ? stem : `${stem}-${n}`;
     if (!taken.includes(id)) return id;

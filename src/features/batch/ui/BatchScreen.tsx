@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
 import { Knot } from '@/charts/Knot';
@@ -61,7 +62,7 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.grade && <Grade grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
         {p.beyond && <Beyond b={p.beyond} />}
-        {!p.building && <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><a className="link" href={`/batch/${p.id}/record`}>Heat-treatment record</a><a className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</a><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p>}
+        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
         <Todo advice={p.advice} age={p.age} className="max-lg:hidden" />

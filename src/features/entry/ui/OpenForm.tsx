@@ -8,6 +8,7 @@ import { proposedRules, type Input } from '@/core/rules/propose';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
+import { unanswered } from '@/ui/useKept';
 import { logEntry } from '../server/actions';
 import { KeepBar } from './parts';
 import { useEntry, type HeapRef } from './useEntry';
@@ -63,11 +64,10 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
   const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
     const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: probed, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
-    const lost = () => ({ ok: false as const, problems: [{ path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' }] });
-    const opened = await logEntry({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }).catch(lost);
+    const opened = await logEntry({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }).catch(unanswered);
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
     if (stage === 'closed') {
-      const built = await logEntry({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }).catch(lost);
+      const built = await logEntry({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }).catch(unanswered);
       if (!built.ok) { entry.setProblems(built.problems); return; }
     }
     remember('zh_by', entry.by);

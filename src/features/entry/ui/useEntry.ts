@@ -1,35 +1,19 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState, useTransition } from 'react';
-import { v7 } from 'uuid';
+import { useCallback, useEffect, useState } from 'react';
 import type { EntryKind } from '@/core/log/entry';
-import { remember } from '@/ui/remember';
+import { useKept } from '@/ui/useKept';
 import type { EntryForm } from '../input';
 import { logEntry, previewEntry, type Preview } from '../server/actions';
 
 /** The heap and the device that a form speaks for. */
 export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F' };
 
-const NO_ANSWER = { path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' };
-
-/** Keeps one entry's id until it is acknowledged, so that a second tap or a lost answer writes it once. */
+/** One entry of a kind, from the form to the log. */
 export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
-  const router = useRouter();
-  const [id, setId] = useState(() => v7());
-  const [by, setBy] = useState(heap.by);
+  const { id, by, setBy, problems, setProblems, busy, keep } = useKept(heap.by);
   const [at, setAt] = useState<string | null>(null);
-  const [problems, setProblems] = useState<readonly { path: string; message: string }[]>([]);
-  const [busy, start] = useTransition();
   const form = useCallback((data: object): EntryForm => ({ id, batch: kind === 'opened' ? id : heap.id === '' ? null : heap.id, kind, at, by, data: data as Record<string, unknown> }), [id, kind, heap.id, at, by]);
-  const save = (data: object): void => start(async () => {
-    const answer = await logEntry(form(data)).catch(() => ({ ok: false as const, problems: [NO_ANSWER] }));
-    if (!answer.ok) { setProblems(answer.problems); return; }
-    remember('zh_by', by);
-    setProblems([]);
-    setId(v7());
-    onDone();
-    router.refresh();
-  });
+  const save = (data: object): void => keep(() => logEntry(form(data)), onDone);
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 export type EntryHandle = ReturnType<typeof useEntry>;

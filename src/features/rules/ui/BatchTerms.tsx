@@ -5,7 +5,8 @@ import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
 import { Field, Problems } from '@/ui/Field';
 import type { RuleView, StandingCell } from '../view';
-import { draftOf, PolicyFields, policyOf } from './PolicyFields';
+import { draftOf, policyOf } from '../policy-draft';
+import { PolicyFields } from './PolicyFields';
 import { RuleList } from './RuleList';
 import { useKeep, type Keep } from './useKeep';
 

@@ -1,0 +1,32 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { v7 } from 'uuid';
+import { remember } from './remember';
+
+export type Trouble = { readonly path: string; readonly message: string };
+/** What the one door of the log answers. */
+export type Kept = { readonly ok: true; readonly already: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] };
+
+export const NO_ANSWER: Trouble = { path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' };
+/** For a door that did not answer at all. */
+export const unanswered = (): Kept => ({ ok: false, problems: [NO_ANSWER] });
+
+/** Keeps one entry under one id until it is acknowledged, so that a second tap or a lost answer writes it once. */
+export function useKept(device: string) {
+  const router = useRouter();
+  const [id, setId] = useState(() => v7());
+  const [by, setBy] = useState(device);
+  const [problems, setProblems] = useState<readonly Trouble[]>([]);
+  const [busy, start] = useTransition();
+  const keep = (write: () => Promise<Kept>, onDone: () => void): void => start(async () => {
+    const answer = await write().catch(unanswered);
+    if (!answer.ok) { setProblems(answer.problems); return; }
+    remember('zh_by', by);
+    setProblems([]);
+    setId(v7());
+    onDone();
+    router.refresh();
+  });
+  return { id, by, setBy, problems, setProblems, busy, keep };
+}
