@@ -51,8 +51,9 @@ export const logRepo = (db: Db) => ({
   },
   /** A batch's entries and the site's own, each with the hash of the entry before it in the site's chain. */
   async chained(site: string, batch: string, until: number): Promise<{ entry: Entry; prev: string }[]> {
-    const rows = await db.selectFrom((q) => q.selectFrom('log_entry').selectAll().select(sql<string | null>`lag(hash) over (order by seq)`.as('prev')).where('site', '=', site).as('chain'))
-      .selectAll().where((w) => w.or([w('batch', '=', batch), w('batch', 'is', null)])).where('recorded_at', '<=', new Date(until)).orderBy('seq').execute();
+    const rows = await db.selectFrom('log_entry as e').selectAll('e')
+      .select((w) => w.selectFrom('log_entry as p').select('p.hash').whereRef('p.site', '=', 'e.site').whereRef('p.seq', '<', 'e.seq').orderBy('p.seq', 'desc').limit(1).as('prev'))
+      .where('e.site', '=', site).where((w) => w.or([w('e.batch', '=', batch), w('e.batch', 'is', null)])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
     return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
   },
   async batchIds(site: string): Promise<string[]> {

@@ -63,8 +63,8 @@ export function face(doc: Doc, text: string, which: Face, size: number): Doc {
   return [...text].every((c) => c < ' ' || font.hasGlyphForCodePoint(c.codePointAt(0)!)) ? doc : doc.font(`${which}-wide`).fontSize(size * 0.92);
 }
 
-/** pdfkit takes bytes here too, which its types do not say. */
-export const firstFont = (): string => fontFile('text') as unknown as string;
+/** pdfkit would begin with Helvetica, and open a face given here anew at each change back to it. */
+export const NO_FIRST_FONT = '';
 
 export function registerFonts(doc: Doc): void {
   for (const name of Object.keys(FONTS) as (keyof typeof FONTS)[]) doc.registerFont(name, fontFile(name));

@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit';
 import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
-import { face, firstFont, registerFonts, type Doc, type Face } from './pdf-face';
+import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from './pdf-face';
 
 export const PAPERS = { a4: 'A4', letter: 'LETTER' } as const;
 export type Paper = keyof typeof PAPERS;
@@ -97,7 +97,7 @@ function checkAgain(doc: Doc, record: RecordDoc): void {
 /** The record as a PDF. @param file the batch file's text, put inside as an attachment where it is not too large */
 export function recordPdf(record: RecordDoc, paper: Paper, file: string | null): Promise<Buffer> {
   const doc = new PDFDocument({
-    size: PAPERS[paper], margins: { top: MARGIN.top, bottom: MARGIN.bottom, left: MARGIN.left, right: MARGIN.right }, bufferPages: true, lang: 'en', displayTitle: true, pdfVersion: '1.7', font: firstFont(),
+    size: PAPERS[paper], margins: { top: MARGIN.top, bottom: MARGIN.bottom, left: MARGIN.left, right: MARGIN.right }, bufferPages: true, lang: 'en', displayTitle: true, pdfVersion: '1.7', font: NO_FIRST_FONT,
     info: { Title: `${record.title}, ${record.code}, ${record.site}`, Author: record.site, Creator: 'Zealous Heap', CreationDate: new Date(record.asOf) },
   });
   registerFonts(doc);
