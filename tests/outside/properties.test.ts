@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import type { Hold } from '@/core/evidence/rule';
+import type { Hold, Requirement } from '@/core/evidence/rule';
 import type { BatchEvent, Evidence, Reading } from '@/core/evidence/types';
-import { at, DAY0, evidence, H, holdRule, verdictOf } from '../support/evidence';
+import { at, DAY0, evidence, H, holdRule, ruleOf, verdictOf } from '../support/evidence';
 
 /** The invariants of section 13 of the contract, on made-up heaps. */
 
@@ -91,3 +91,35 @@ test('one round after another gives the verdict of one go: what is later than as
   const known = whole.filter((r) => DAY0 + r.hour * H <= at(h.asOf));
   expect(judge(h, evidenceOf(h, whole))).toEqual(judge(h, { ...evidenceOf(h, known), events: h.events.filter((x) => x.at <= at(h.asOf)) }));
 }));
+
+describe('alternatives, parts, and a time within a time', () => {
+  const plain = (floorC: number, hours: number, more: Partial<Hold> = {}): Hold => ({ kind: 'hold', floorC, hours, consecutive: true, turnings: 0, ...more });
+  const partArb = fc.record({ floorC: fc.constantFrom(50, 55, 60), hours: fc.constantFrom(24, 72, 120), consecutive: fc.boolean(), turnings: fc.integer({ min: 0, max: 1 }) }).map((h): Hold => ({ kind: 'hold', ...h }));
+  const madeOfArb: fc.Arbitrary<Requirement> = fc.oneof(
+    fc.record({ kind: fc.constantFrom('anyOf' as const, 'allOf' as const), of: fc.array(partArb, { minLength: 1, maxLength: 3 }) }),
+    fc.record({ outer: fc.constantFrom(24, 72), inner: fc.constantFrom(4, 24), hotter: fc.constantFrom(0, 5) }).map(({ outer, inner, hotter }): Requirement => ({ kind: 'within', outer: plain(50, outer), inner: plain(50 + hotter, Math.min(inner, outer)) })),
+  );
+  const share = (h: Heap, rounds: Made[], r: Requirement): { share: number; provenAt: number } => {
+    const v = verdictOf(evidenceOf(h, rounds), ruleOf(r), at(h.asOf));
+    return { share: v.provenAt === null ? Math.min(1, v.creditedHours / v.requiredHours) : 1, provenAt: v.provenAt ?? Infinity };
+  };
+  test('a round that is cold for every floor never raises the share, nor brings a proof or makes it earlier', () => fc.assert(fc.property(heapArb, madeOfArb, fc.integer({ min: 1, max: SPAN_H * 4 }), (h, r, q) => {
+    fc.pre(h.policy!.combine === 'coldest');
+    const [without, withIt] = [share(h, h.rounds, r), share(h, [...h.rounds, { hour: q / 4 + 0.1, values: [40, 60, 60], minutes: 0 }], r)];
+    expect(withIt.provenAt).toBeGreaterThanOrEqual(without.provenAt);
+    expect(withIt.share).toBeLessThanOrEqual(without.share + 1e-12);
+  }), RUNS));
+  test('nor does a round that is hot for every floor when it is taken away', () => fc.assert(fc.property(heapArb, madeOfArb, fc.nat(), (h, r, n) => {
+    const hot = h.rounds.filter((x) => Math.min(...x.values) >= 62 && x.values.length >= 3);
+    fc.pre(hot.length > 0);
+    const [all, less] = [share(h, h.rounds, r), share(h, h.rounds.filter((x) => x !== hot[n % hot.length]), r)];
+    expect(less.provenAt).toBeGreaterThanOrEqual(all.provenAt);
+    expect(less.share).toBeLessThanOrEqual(all.share + 1e-12);
+  }), RUNS));
+  test('given the same readings a proof stays until the next restart', () => fc.assert(fc.property(heapArb, madeOfArb, fc.integer({ min: 0, max: 200 }), (h, r, later) => {
+    fc.pre(h.policy!.counting === 'hours');
+    const whole = { ...h, rounds: h.rounds.map((x) => ({ ...x, minutes: 0 })), events: h.events.filter((e) => e.type === 'turn') };
+    const [now, then] = [share(whole, whole.rounds, r), share({ ...whole, asOf: h.asOf + later }, whole.rounds, r)];
+    if (now.provenAt < Infinity) expect(then.provenAt).toBe(now.provenAt);
+  }), RUNS));
+});

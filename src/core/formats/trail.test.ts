@@ -35,6 +35,7 @@ test('a file as it was handed out holds, and tells its batch', () => {
 test('a file without log entries is told so, and is reckoned all the same', () => {
   const { trail: _trail, ...bare } = handedOut();
   expect(check(bare)).toEqual({ ok: true, told: null });
+  expect(check({ ...bare, trail: 'up the hill' })).toEqual({ ok: true, told: null }); // a field of somebody else’s
   expect(answerVerify(JSON.stringify(bare), { rules: ['us-503-pfrp-turned'], json: false }, sha256).out).toMatch(/carries no log entries/);
 });
 

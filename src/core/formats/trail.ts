@@ -75,7 +75,8 @@ function difference(a: unknown, b: unknown, path: readonly PropertyKey[] = []): 
  */
 export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   const { trail: carried, ...rest } = file as BatchFile & { trail?: unknown };
-  if (carried === undefined) return { ok: true, told: null };
+  // Another program may use the name for something else: without a list of entries it is none of ours.
+  if (!Array.isArray((carried as { entries?: unknown } | null | undefined)?.entries)) return { ok: true, told: null };
   const parsed = TrailSchema.safeParse(carried);
   if (!parsed.success) return { ok: false, problems: parsed.error.issues.map((i) => at(i.path, i.message)) };
   const problems = linkProblems(parsed.data, sha256);
