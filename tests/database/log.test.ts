@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { sql, type Kysely } from 'kysely';
 import { layUpDemo } from '../../demo/lay-up';
 import { MOUND_STATES } from '@/core/digest/digest';
 import type { NewEntry } from '@/core/log/entry';
@@ -9,7 +9,8 @@ import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { rulesOfBrought } from '@/core/formats/bring';
 import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
 import { rulesForMethod } from '@/core/rules/library';
-import { logRepo } from '@/db/repositories/log';
+import { up as refold } from '@/db/migrations/0002-refold';
+import { entryHash, logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { rebuildSnapshots, writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
@@ -118,6 +119,25 @@ describe('snapshots and the demo', () => {
     const dunnock = async (at: number) => (await snapshotRepo(t.app).board(site, at)).find((d) => d.code === 'D')!;
     expect((await dunnock(now)).rules[0]!.status).toBe('running');
     expect((await dunnock(now + 3 * H)).rules[0]).toMatchObject({ status: 'broken', creditedHours: 0 });
+  }, 60_000);
+
+  test('a snapshot of an older form is folded anew after the migration that says so', async () => {
+    const now = Date.UTC(2026, 10, 23, 14, 20);
+    const site = await layUpDemo(t.admin, now);
+    await sql`update batch_snapshot set digest = digest - 'rules', recheck_at = null`.execute(t.admin);
+    await refold(t.admin as unknown as Kysely<unknown>);
+    expect((await snapshotRepo(t.app).board(site, now)).filter((d) => d.builtAt !== null).every((d) => d.rules.every((r) => r.keptFrom === null && r.totalHours > 0) && d.rules.length > 0)).toBe(true);
+  }, 60_000);
+
+  test('each entry of a batch is given with the hash before it, so that its chain can be checked elsewhere', async () => {
+    const now = Date.UTC(2026, 10, 23, 14, 20);
+    const site = await layUpDemo(t.admin, now);
+    const [batch] = await logRepo(t.app).batchIds(site.id);
+    const chained = await logRepo(t.app).chained(site.id, batch!, now);
+    for (const { entry, prev } of chained) expect(entryHash(prev, site.id, entry)).toBe(entry.hash);
+    const early = await logRepo(t.app).chained(site.id, batch!, now - 5 * 24 * H);
+    expect(early).toEqual(chained.slice(0, early.length));
+    expect(early.length).toBeLessThan(chained.length);
   }, 60_000);
 
   test('what is taken out and brought in again gives the same verdicts to the last digit', async () => {

@@ -70,6 +70,17 @@ test('another policy for a proven heap: the proof stands under its version, the 
   await open(page, `${app.base}/batch/${ids.B}`);
   await waitText(page, '[data-testid=verdict]', /Proven/);
   await waitText(page, 'main', /Proven under version 1 of this heap’s rules and policy, and it stands; under version 2, in force now, it would be/);
+
+  // The record gives the kept proof again, out of the file of its version.
+  await open(page, `${app.base}/batch/${ids.B}/record`);
+  const text = await waitText(page, 'article', /A proof was kept from version 1 of this heap’s rules and policy/);
+  const href = await page.$$eval('a.btn', (all) => all.map((a) => (a as HTMLAnchorElement).href).find((l) => l.includes('version=1'))!);
+  const file = (await bytesOf(href)).bytes.toString('utf8');
+  expect(text).toContain(sha256(file));
+  fs.writeFileSync(path.join(tmp, 'B-v1.zealous-heap.json'), file);
+  const command = /verify B-v1\.zealous-heap\.json (.+?--as-of \S+)/.exec(text)![1]!;
+  expect(spawnSync(path.join(ROOT, 'zealous'), ['verify', path.join(tmp, 'B-v1.zealous-heap.json'), ...command.split(' ')], { encoding: 'utf8' })).toMatchObject({ status: 0, stderr: '' });
+  expect((await bytesOf(`${app.base}/batch/${ids.B}/file?version=9`)).response.status).toBe(404);
   expect(errors).toEqual([]);
   await close();
 }, 60_000);
@@ -155,7 +166,7 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
   fs.writeFileSync(path.join(tmp, 'records.zip'), bytes);
   await extract(path.join(tmp, 'records.zip'), { dir: path.join(tmp, 'zip') });
   const sums = spawnSync('sha256sum', ['-c', 'digests.txt'], { cwd: path.join(tmp, 'zip'), encoding: 'utf8' });
-  expect([sums.status, sums.stdout.trim().split('\n').length]).toEqual([0, 10]);
+  expect([sums.status, sums.stdout.trim().split('\n').length]).toEqual([0, 11]); // Bittern's kept proof brings the file of its version
   expect(fs.readdirSync(path.join(tmp, 'zip'), { recursive: true }).filter((f) => String(f).endsWith('-record.pdf'))).toHaveLength(10);
   expect((await bytesOf(`${app.base}/records/zip`)).response.status).toBe(400);
   expect(errors).toEqual([]);

@@ -82,7 +82,8 @@ test('page x of y, the paper that was asked for, a title, the batch file inside'
 test('its digest and command give the same verdicts again', async () => {
   const b = batch();
   const { raw } = await printed(b);
-  const { digest, command } = b.record().again!;
+  const { digest, command: printedCommand } = b.record().again!;
+  const command = printedCommand!;
   expect(raw.replace(/ /g, '')).toContain(digest);
   expect(raw).toContain(command.split(' --as-of')[0]!);
   const rules = [...command.matchAll(/--rule (\S+)/g)].map((m) => m[1]!);

@@ -17,7 +17,7 @@ export const MOUND_STATES = ['building', 'waiting', 'running', 'recovering', 'br
 export type MoundState = (typeof MOUND_STATES)[number];
 
 /** One rule's standing, small enough to keep beside the batch. */
-export type RuleDigest = VerdictFacts & { readonly rule: string; readonly title: string; /** Hours in all, every stage counted. */ readonly totalHours: number };
+export type RuleDigest = VerdictFacts & { readonly rule: string; readonly title: string; /** Hours in all, every stage counted. */ readonly totalHours: number; /** Version of the terms that a proof was kept from; null where those in force hold. */ readonly keptFrom: number | null };
 
 /** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
 export type Digest = {
@@ -98,8 +98,8 @@ const leadingFirst = <T extends { account: Account; rule: Rule }>(accounts: read
 /** Notes that a sentence or a label is made of; the page reads the rest from the log. */
 const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST']);
 
-const ruleDigest = (rule: Rule, acc: Account): RuleDigest => ({
-  ...factsOf(acc, (note) => KEPT_NOTES.has(note.code)), rule: rule.id, title: rule.title, totalHours: acc.standing.part.totalHours,
+const ruleDigest = ({ rule, account: acc, terms, present }: BatchRuling): RuleDigest => ({
+  ...factsOf(acc, (note) => KEPT_NOTES.has(note.code)), rule: rule.id, title: rule.title, totalHours: acc.standing.part.totalHours, keptFrom: present === undefined ? null : terms.version,
 });
 
 function moundState(stage: 'building' | 'curing' | 'released' | 'live', lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
@@ -139,7 +139,7 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
     id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.opened.bay ?? null, method: state.opened.method,
     volumeM3: state.opened.volumeM3 ?? null, openedAt: state.openedAt, builtAt: state.builtAt,
     state: moundState(stage, lead, latest, now, maxGapHours),
-    rules: (reckoning?.accounts ?? []).map(({ rule, account: acc }) => ruleDigest(rule, acc)),
+    rules: (reckoning?.accounts ?? []).map(ruleDigest),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
     latest, lastLogged: { at: last.at, by: last.by }, situation, maxGapHours,

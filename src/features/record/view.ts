@@ -23,15 +23,20 @@ export type RecordDoc = {
   readonly rounds: Table; readonly works: Table; readonly corrections: Table; readonly checks: Table;
   readonly notCovered: readonly string[]; readonly cautions: readonly string[];
   /** How anyone gets the same again. Null: the file is not at hand. */
-  readonly again: { readonly digest: string; readonly head: string | null; readonly fileName: string; readonly command: string } | null;
+  readonly again: (Omit<Again, 'command'> & { /** Null: every verdict shown was kept from an earlier version. */ readonly command: string | null; readonly head: string | null; /** Proofs kept from earlier rules and policies, each in a file of its own. */ readonly earlier: readonly (Again & { readonly version: number })[] }) | null;
 };
+
+/** A batch file, and the command that gives its verdicts again. */
+type Again = { readonly digest: string; readonly fileName: string; readonly command: string };
 
 const METHOD_WORD = { turned: 'turned heap', static: 'static heap, aerated and not turned', vessel: 'closed vessel, mixed inside' } as const;
 const INPUT_WORD: Record<string, string> = { 'manure': 'manure', 'seeding-weeds': 'seeding weeds or late hay', 'food-waste': 'food waste', 'biosolids': 'sewage sludge', 'diseased-plants': 'diseased plants', 'garden': 'garden and crop waste' };
 
 export const safeName = (code: string): string => code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
 
-type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteState: SiteState; readonly now: Instant; readonly unit: 'C' | 'F'; readonly file?: { readonly digest: string; readonly head: string | null } };
+type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteState: SiteState; readonly now: Instant; readonly unit: 'C' | 'F'; readonly file?: AskFile };
+/** What the record's batch file is known by; `earlier`: the digest of the file of each earlier version of the batch's terms. */
+type AskFile = { readonly digest: string; readonly head: string | null; readonly earlier?: ReadonlyMap<number, string> };
 type Page = Ask & { readonly when: (at: Instant) => string; readonly place: (point: string) => string };
 
 function identityOf({ state, site, when, unit: _unit }: Page): [string, string][] {
@@ -155,6 +160,22 @@ function notCoveredOf({ state }: Page, reckoning: Reckoning | null): string[] {
   ];
 }
 
+export const fileNameOf = (code: string, version?: number): string => `${safeName(code)}${version === undefined ? '' : `-v${version}`}.zealous-heap.json`;
+
+function againOf({ digest, head, earlier }: AskFile, code: string, reckoning: Reckoning | null, now: Instant): RecordDoc['again'] {
+  const rulings = reckoning?.accounts ?? [];
+  const commandOf = (fileName: string, of: typeof rulings): string => `./zealous verify ${fileName}${of.map((r) => ` --rule ${r.rule.id}`).join('')} --as-of ${isoOf(now)}`;
+  const kept = rulings.filter((r) => r.present !== undefined);
+  const versions = [...new Set(kept.map((r) => r.terms.version))].filter((v) => earlier?.has(v));
+  return {
+    digest, head, fileName: fileNameOf(code), command: rulings.length > 0 && kept.length === rulings.length ? null : commandOf(fileNameOf(code), rulings.filter((r) => r.present === undefined)),
+    earlier: versions.map((version) => {
+      const fileName = fileNameOf(code, version);
+      return { version, digest: earlier!.get(version)!, fileName, command: commandOf(fileName, kept.filter((r) => r.terms.version === version)) };
+    }),
+  };
+}
+
 /** @param ask the batch as its log tells it, and the moment it is judged at */
 export function recordDoc(ask: Ask): RecordDoc {
   const { state, site, siteState, now, unit } = ask;
@@ -165,8 +186,6 @@ export function recordDoc(ask: Ask): RecordDoc {
   const reckoning = reckon(state, site, siteState, now);
   const said = reckoning ? saidOf(reckoning, state.terms.length, locale) : [];
   const { code } = state.opened;
-  const fileName = `${safeName(code)}.zealous-heap.json`;
-  const inForce = said.filter((v) => !reckoning!.accounts.some((a) => a.rule.id === v.id && a.present !== undefined));
   return {
     title: 'Heat-treatment record', site: site.name, code, made: whenText(timeZone, now), asOf: now, identity: identityOf(page),
     verdicts: said.map((v) => ({ ...v, sentence: plainText(v.sentence), notes: v.notes.map((n) => n.text) })),
@@ -175,7 +194,7 @@ export function recordDoc(ask: Ask): RecordDoc {
     works: worksTable(page), corrections: correctionsTable(page), checks: checksTable(page),
     notCovered: notCoveredOf(page, reckoning),
     cautions: [`${CAUTION.steam} ${CAUTION.spores}`, 'Whether this meets the law where the compost is made, sold or used: check with your local authority. The values of a rule may have been written down from memory, and are marked so.', 'It says which rule was met, when, and on how many readings; it promises no more.'],
-    again: ask.file ? { ...ask.file, fileName, command: `./zealous verify ${fileName}${inForce.map((v) => ` --rule ${v.id}`).join('')} --as-of ${isoOf(now)}` } : null,
+    again: ask.file ? againOf(ask.file, code, reckoning, now) : null,
   };
 }
 

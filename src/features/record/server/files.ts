@@ -2,13 +2,13 @@ import Papa from 'papaparse';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { trailOf } from '@/core/formats/trail';
 import type { Entry } from '@/core/log/entry';
-import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
+import { foldBatch, foldSite, type BatchState, type SiteState, type Terms } from '@/core/log/fold';
 import { parseInstant } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
-import { safeName } from '../view';
+import { fileNameOf, safeName } from '../view';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
@@ -23,9 +23,11 @@ export async function loggedAt(site: Site, id: string, until: number): Promise<L
   return { chained, state: foldBatch(own), siteState: foldSite(chained.map((c) => c.entry).filter((e) => e.batch === null)) };
 }
 
-/** The batch file's text with its trail: always the same bytes for one moment. Null while it is building. */
-export function fileTextOf(site: Site, { state, siteState, chained }: Logged, version?: number): string | null {
-  const terms = version === undefined ? undefined : state.terms.find((t) => t.version === version);
+/**
+ * The batch file's text with its trail: always the same bytes for one moment. Null while it is building.
+ * @param terms the version of its rules and policy; those in force, unless another is asked for
+ */
+export function fileTextOf(site: Site, { state, siteState, chained }: Logged, terms?: Terms): string | null {
   const file = batchFileOf(state, site, siteState, terms);
   return file && `${JSON.stringify({ ...file, trail: trailOf(site.id, chained) }, null, 1)}\n`;
 }
@@ -48,9 +50,12 @@ export async function batchFileResponse(request: Request, id: string): Promise<R
   const logged = await loggedAt(site, id, until);
   if (!logged) return sorry(NO_HEAP, 404);
   const version = new URL(request.url).searchParams.get('version');
-  const text = fileTextOf(site, logged, version === null ? undefined : Number(version));
+  const { terms, opened } = logged.state;
+  const asked = version === null ? undefined : terms.find((t) => String(t.version) === version);
+  if (version !== null && !asked) return sorry(`This heap has no version '${version}' of its rules and policy; it has 1 to ${terms.length}.`, 404);
+  const text = fileTextOf(site, logged, asked);
   if (!text) return sorry('This heap is still building: no clock has started, so there is no batch file yet. Close it first.', 409);
-  return attachment(text, 'application/json; charset=utf-8', `${safeName(logged.state.opened.code)}.zealous-heap.json`);
+  return attachment(text, 'application/json; charset=utf-8', fileNameOf(opened.code, asked?.version));
 }
 
 /** Every reading as a row, in the long form that can be brought in again; struck ones keep their flag. */

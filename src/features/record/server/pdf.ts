@@ -85,12 +85,17 @@ function verdicts(doc: Doc, record: RecordDoc): void {
 
 function checkAgain(doc: Doc, record: RecordDoc): void {
   if (!record.again) return;
-  const { digest, head, fileName, command } = record.again;
+  const { digest, head, fileName, command, earlier } = record.again;
   heading(doc, 'To check it again');
-  para(doc, `This record was made from the batch file ${fileName}. Whoever has that file gets the same verdicts, with no network and no account:`);
-  para(doc, command, { size: 8.5, which: 'bold' });
+  para(doc, `This record was made from the batch file ${fileName}.${command ? ' Whoever has that file gets the same verdicts, with no network and no account:' : ''}`);
+  if (command) para(doc, command, { size: 8.5, which: 'bold' });
   para(doc, `SHA-256 of the file: ${digest}`, { size: 8.5 });
   if (head) para(doc, `The chain of log entries in it ends with: ${head}`, { size: 8.5 });
+  for (const e of earlier) {
+    para(doc, `A proof was kept from version ${e.version} of this heap’s rules and policy. It is in the batch file of that version, ${e.fileName}:`);
+    para(doc, e.command, { size: 8.5, which: 'bold' });
+    para(doc, `SHA-256 of that file: ${e.digest}`, { size: 8.5 });
+  }
   para(doc, 'The self-checking record (one HTML file, from the same site) opens the batch file in any browser, checks the chain, and reckons the verdicts anew.', { color: DIM });
 }
 

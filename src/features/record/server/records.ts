@@ -8,21 +8,24 @@ import { requireSite, theDb } from '@/db/context';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
+import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { readPrefs } from '@/platform/prefs';
-import { recordDoc, safeName, type RecordDoc } from '../view';
+import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, NO_HEAP, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
 
 /** A record with the batch file that it was made from. */
-type Made = { readonly record: RecordDoc; readonly file: string | null };
+type Made = { readonly record: RecordDoc; readonly file: string | null; /** The file of each earlier version of its rules and policy. */ readonly earlier: ReadonlyMap<number, string> };
 
 async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promise<Made | null> {
   const logged = await loggedAt(site, id, at);
   if (!logged) return null;
   const file = fileTextOf(site, logged);
-  const about = file === null ? {} : { file: { digest: sha256(file), head: logged.chained.at(-1)!.entry.hash } };
-  return { file, record: recordDoc({ state: logged.state, siteState: logged.siteState, site, now: at, unit, ...about }) };
+  const earlier = file === null ? [] : logged.state.terms.slice(0, -1).map((terms) => ({ version: terms.version, text: fileTextOf(site, logged, terms)! }));
+  const digests = new Map(earlier.map(({ version, text }) => [version, sha256(text)]));
+  const about = file === null ? {} : { file: { digest: sha256(file), head: logged.chained.at(-1)!.entry.hash, earlier: digests } };
+  return { file, earlier: new Map(earlier.map(({ version, text }) => [version, text])), record: recordDoc({ state: logged.state, siteState: logged.siteState, site, now: at, unit, ...about }) };
 }
 
 /** The record as a page shows it. Null: there is no such batch. */
@@ -65,7 +68,7 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
   const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
   if (asked.size === 0) return sorry('Choose one batch at least.', 400);
   if (asked.size > MOST_BATCHES) return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${asked.size}.`, 400);
-  const batches = (await snapshotRepo(theDb()).all(site.id)).filter((d) => asked.has(d.id));
+  const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
   if (batches.length < asked.size) return sorry(NO_HEAP, 404);
   const zip = new yazl.ZipFile();
   const out = new PassThrough();
@@ -100,16 +103,25 @@ function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, p
     zip.addReadStreamLazy(name, { mtime, compress }, (done) => { body().then((bytes) => done(null, Readable.from([bytes])), (error: unknown) => done(error, Readable.from([]))); });
   };
   zip.addBuffer(Buffer.from(readme(site, at)), 'README.txt', { mtime });
-  for (const { id, code, builtAt } of batches) {
+  for (const { id, code, builtAt, rules } of batches) {
     const stem = uniqueStem(safeName(code), taken);
     lazy(`${stem}/${stem}-record.pdf`, false, async () => recordPdf((await madeOf(id)).record, paper, null));
     if (builtAt === null) continue;
-    const name = `${stem}/${safeName(code)}.zealous-heap.json`;
+    const name = `${stem}/${fileNameOf(code)}`;
     lazy(name, true, async () => {
       const { file, record } = await madeOf(id);
       digests.push(`${record.again?.digest ?? ''}  ${name}\n`);
       return Buffer.from(file ?? '');
     });
+    // Where a proof was kept from an earlier version, the file of that version goes along.
+    for (const version of [...new Set(rules.flatMap((r) => (r.keptFrom === null ? [] : [r.keptFrom])))]) {
+      const own = `${stem}/${fileNameOf(code, version)}`;
+      lazy(own, true, async () => {
+        const text = (await madeOf(id)).earlier.get(version) ?? '';
+        digests.push(`${sha256(text)}  ${own}\n`);
+        return Buffer.from(text);
+      });
+    }
   }
   lazy('digests.txt', true, async () => Buffer.from(digests.join('')));
   lazy(CHECKER, true, () => fs.readFile(checkerPath()));

@@ -43,10 +43,14 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
       <Part title="Cautions"><ul className="list-disc pl-5">{record.cautions.map((x) => <li key={x}>{x}</li>)}</ul></Part>
       {record.again && (
         <Part title="To check it again">
-          <p>Made from the batch file {record.again.fileName}. Whoever has that file gets the same verdicts, with no network and no account:</p>
-          <p className="font-semibold break-all mt-1">{record.again.command}</p>
+          <p>Made from the batch file {record.again.fileName}.{record.again.command && ' Whoever has that file gets the same verdicts, with no network and no account:'}</p>
+          {record.again.command && <p className="font-semibold break-all mt-1">{record.again.command}</p>}
           <p className="break-all mt-1">SHA-256 of the file: {record.again.digest}</p>
           {record.again.head && <p className="break-all">The chain of log entries in it ends with: {record.again.head}</p>}
+          {record.again.earlier.map((e) => (
+            <div key={e.version} className="mt-2"><p>A proof was kept from version {e.version} of this heap’s rules and policy. It is in the batch file of that version, {e.fileName}:</p>
+              <p className="font-semibold break-all mt-1">{e.command}</p><p className="break-all">SHA-256 of that file: {e.digest}</p></div>
+          ))}
         </Part>
       )}
     </article>

@@ -14,6 +14,7 @@ export function RecordScreen({ record, id, paper }: { record: RecordDoc; id: str
         {papers.map((p, i) => <a key={p} className={`btn ${i === 0 ? 'key' : ''}`} href={`/batch/${id}/record.pdf?paper=${p}&${asOf}`}>PDF, {p === 'a4' ? 'A4' : 'Letter'}</a>)}
         <button type="button" className="btn" onClick={() => window.print()}>Print this page</button>
         {record.again && <a className="btn" href={`/batch/${id}/file?${asOf}`}>Batch file (JSON)</a>}
+        {record.again?.earlier.map((e) => <a key={e.version} className="btn" href={`/batch/${id}/file?version=${e.version}&${asOf}`}>Batch file, version {e.version}</a>)}
         <a className="btn" href="/check-a-record.html" download>Self-checking page (HTML)</a>
         <Link prefetch={false} className="link" href={`/batch/${id}`}>Back to the heap</Link>
       </div>

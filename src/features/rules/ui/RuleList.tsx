@@ -10,10 +10,10 @@ export function RuleList({ rules, ticked, onTick, notes = {} }: { rules: readonl
       <section key={place} aria-label={place}>
         <h2 className="!text-[16px] first-letter:uppercase">{place}</h2>
         <ul>{rules.filter((r) => r.jurisdiction === place).map((r) => (
-          <li key={r.id} className="border-b border-rule flex items-start gap-3 py-1">
+          <li key={r.id} className="border-b border-rule flex max-sm:block items-start gap-3 py-1">
             <label className="flex gap-3 items-start py-1.5 min-h-[44px] flex-1"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.has(r.id)} onChange={(e) => onTick(r.id, e.target.checked)} />
               <span><b className="font-[650]">{r.title}</b>{r.version !== null ? ` (version ${r.version})` : ''}<span className="block hint">{r.methods.map((m) => METHOD_WORD[m]).join(', ')}{notes[r.id] ? ` · ${notes[r.id]}` : ''}</span></span></label>
-            <details className="max-w-[58%] text-[14px] open:flex-[1.4]"><summary className="link min-h-[44px] flex items-center justify-end">Read it</summary>
+            <details className="max-w-[58%] max-sm:max-w-none max-sm:pl-8 text-[14px] open:flex-[1.4]"><summary className="link min-h-[44px] flex items-center justify-end max-sm:justify-start">Read it</summary>
               <p>{r.text[0]!.toUpperCase()}{r.text.slice(1)}.</p>
               <p className="q mt-1">{r.source}{r.fromMemory ? '. Its values were written down from memory: check with your local authority.' : '.'}</p>
               <p className="q">{r.clock}</p>
