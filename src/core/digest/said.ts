@@ -1,6 +1,6 @@
 import { factsOf } from '../evidence/facts';
 import { dayText } from '../quantity/format';
-import { titlesOf } from '../rules/library';
+import { LIBRARY_EDITION, titlesOf } from '../rules/library';
 import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
 import { noteText, type Locale, type Note } from '../words/note';
 import { policyText } from '../words/policy';
@@ -8,8 +8,9 @@ import { progressText, statusWord, verdictSentence } from '../words/verdict';
 import type { BatchRuling, Reckoning } from './digest';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
-export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string | null {
-  if (present === undefined) return versions > 1 ? `Under version ${terms.version} of this heap’s rules and policy.` : null;
+export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string {
+  const site = terms.siteVersion === null ? '' : `, version ${terms.siteVersion} of the site’s`;
+  if (present === undefined) return `Version ${terms.version} of this heap’s rules and policy${site}; edition ${LIBRARY_EDITION} of the library.`;
   const now = present === null ? 'the rules in force do not ask for it any more' : present.verdict.provenAt !== null
     ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}` : `under version ${versions}, in force now, it would be ‘${statusWord(factsOf(present)).toLowerCase()}’`;
   return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
@@ -31,7 +32,7 @@ export function saidOf(reckoning: Reckoning, versions: number, locale: Locale) {
       short: v.provenAt !== null ? `Proven ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${v.turningsCounted} of ${v.turningsRequired} turned` : ''}`,
       source: sourceText(rule), asks: requirementText(rule.requirement, locale.unit),
       fromMemory: rule.fromMemory, conditions: rule.conditions, caution: rule.caution ?? null,
-      policy: policyText(v.policy, locale.unit), clock: CLOCK_TEXT[rule.clock], version: versionText(ruling, versions, locale),
+      policy: policyText(v.policy, locale.unit), clock: CLOCK_TEXT[rule.clock], version: versionText(ruling, versions, locale), kept: ruling.present !== undefined,
       notes: notes.map((n) => ({ code: n.code, text: n.text })),
     };
   });

@@ -124,9 +124,13 @@ export function termsOf(file: { readonly [field: string]: unknown }): z.output<t
   return parsed.success ? parsed.data : undefined;
 }
 
+/** A rule that the site wrote carries its version, which is named wherever its source is. */
+const documentOf = (r: { readonly document?: string | undefined; readonly version?: unknown }): string =>
+  `${r.document ?? 'the site’s own rule'}${typeof r.version === 'number' ? `, version ${r.version}` : ''}`;
+
 /** A file's own rules, in the form of the library. */
 export const ownRulesOf = (rules: BatchFile['rules'] = []): Rule[] => rules.map((r) => ({
-  id: r.id, title: r.title ?? r.id, jurisdiction: r.jurisdiction ?? 'this site', document: r.document ?? 'the site’s own rule', section: r.section, year: r.year,
+  id: r.id, title: r.title ?? r.id, jurisdiction: r.jurisdiction ?? 'this site', document: documentOf(r), section: r.section, year: r.year,
   fromMemory: r.fromMemory ?? false, methods: r.methods ?? METHODS, clock: r.clock ?? 'germs', requirement: r.requirement, conditions: r.conditions ?? [], caution: r.caution,
 }));
 

@@ -15,9 +15,12 @@ export function tempFigure(celsius: number, unit: TempUnit, digits = 0): string 
   return (Number(value.toFixed(digits)) + 0).toFixed(digits);
 }
 
-/** A temperature beside a limit: as many digits as it takes not to show it as reaching what it misses. */
-export function tempBeside(celsius: number, limitC: number, unit: TempUnit): string {
-  for (const digits of [0, 1, 2]) {
+/**
+ * A temperature beside a limit: as many digits as it takes not to show it as reaching what it misses.
+ * @param least digits that are shown anyhow
+ */
+export function tempBeside(celsius: number, limitC: number, unit: TempUnit, least = 0): string {
+  for (let digits = least; digits <= 2; digits += 1) {
     const shown = Number(fromCelsius(celsius, unit).toFixed(digits));
     const limit = fromCelsius(limitC, unit);
     if (shown < limit === celsius < limitC - 1e-9) return tempText(celsius, unit, digits);

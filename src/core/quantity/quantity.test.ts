@@ -70,3 +70,9 @@ describe('many samples', () => {
     }), { seed: 5 });
   });
 });
+
+test('beside a floor a figure never shows as reaching what it misses, however many digits are asked for', () => {
+  expect([54.96, 54.996, 55, 55.04].map((c) => tempBeside(c, 55, 'C', 1))).toEqual(['54.96 °C', '54.996 °C', '55.0 °C', '55.0 °C']);
+  expect(tempBeside(54.6, 55, 'C')).toBe('54.6 °C');
+  expect(tempBeside(54.99, 55, 'F', 1)).toBe('130.98 °F');
+});

@@ -1,5 +1,5 @@
 import type { Reckoning } from '@/core/digest/digest';
-import { soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { deepestOf, depthOf } from '@/core/heap/places';
 import type { Locale } from '@/core/words/note';
 
@@ -26,13 +26,14 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
 }
 
 /** The readings of each round as a table, newest first: what stands behind the picture. */
-export function tableView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
+export function tableView({ prepared, accounts }: Reckoning, { timeZone, unit, now }: Locale) {
   const { evidence, corrector, rounds } = prepared;
   const points = evidence.points.slice(0, 12);
+  const floorC = accounts[0]?.account.standing.walk.floor.floorC ?? 55;
   return {
     points: points.map((p) => p.label ?? p.id),
     rows: rounds.slice(-120).reverse().map((r) => ({
-      when: whenText(timeZone, r.time, now), value: tempText(r.value, unit, 1),
+      when: whenText(timeZone, r.time, now), value: tempBeside(r.value, floorC, unit, 1),
       cells: points.map((p) => { const x = r.readings.find((y) => y.point === p.id); return x ? tempFigure(corrector.correct(x), unit, 1) : '–'; }),
     })),
     more: Math.max(0, rounds.length - 120),

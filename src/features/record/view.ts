@@ -5,9 +5,9 @@ import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
 import type { Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
-import { dayText, durationText, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { dayText, durationText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
-import { fromCelsius, toCelsius } from '@/core/quantity/units';
+import { toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/advice';
 import type { Locale } from '@/core/words/note';
 import { plainText, progressText, statusWord } from '@/core/words/verdict';
@@ -60,11 +60,11 @@ const MOST_ROUNDS = 1500;
 const MOST_COLUMNS = 7;
 
 /** A reading as it was typed; behind it what the thermometer's checks make of it, where they change it. */
-function cellOf(r: LoggedOrRead, corrected: number, { unit, place }: Page, named: boolean): string {
+function cellOf(r: LoggedOrRead, corrected: number, floorC: number, { unit, place }: Page, named: boolean): string {
   const typed = r.unit === unit && !named ? `${r.value}` : `${r.value} °${r.unit}`;
   const same = Math.abs(toCelsius(r.value, r.unit) - corrected) < 1e-9;
-  const right = (Number(fromCelsius(corrected, unit).toFixed(1)) + 0).toFixed(1);
-  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? ` (corrected ${right} °${unit})` : ` / ${right}`}`;
+  const right = tempBeside(corrected, floorC, unit, 1);
+  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? ` (corrected ${right})` : ` / ${right.replace(/ .*/, '')}`}`;
 }
 type LoggedOrRead = Pick<LoggedReading, 'point' | 'value' | 'unit'>;
 
@@ -78,12 +78,12 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
   for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
   const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
     const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
-    const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string => cellOf(x, prepared.corrector.correct(x), page, columns === null);
+    const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string => cellOf(x, prepared.corrector.correct(x), floor.floorC, page, columns === null);
     const values = columns ? columns.map((id) => r.readings.filter((x) => x.point === id).map(cell).join('; ') || '–') : [r.readings.map(cell).join('; ')];
     const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map((x) => `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`);
     const probes = [...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe])))].join(', ');
     const lateText = late.length > 0 ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later` : '';
-    return [when(r.time), ...values, probes || 'not named', tempText(r.value, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], lateText, ...struck].filter(Boolean).join('; ')];
+    return [when(r.time), ...values, probes || 'not named', tempBeside(r.value, floor.floorC, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], lateText, ...struck].filter(Boolean).join('; ')];
   });
   const earlier = prepared.rounds.length > MOST_ROUNDS ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`] : [];
   const more = [...(columns ? [`Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`] : []), ...earlier].join(' ');

@@ -12,7 +12,7 @@ import type { gradeView, strictnessView } from '../judged';
 import { Beyond, Grade, Strictness } from './Judged';
 
 type Piece = { readonly text: string; readonly strong?: true };
-type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; clock: string; asks: string; version: string | null; notes: readonly { code: string; text: string }[] };
+type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; clock: string; asks: string; version: string; kept: boolean; notes: readonly { code: string; text: string }[] };
 export type BatchScreenProps = {
   readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
   readonly advice: { mark: MarkName; act: string; why: string; caution?: string; urgent: boolean }; readonly age: string | null;
@@ -45,7 +45,7 @@ export function BatchScreen(p: BatchScreenProps) {
                 <b className="font-[650] text-[13.5px] block">{v.title}</b>
                 {v.status === 'proven' ? <span className="text-stamp font-semibold text-[14px] flex items-center gap-1"><svg width="34" height="16" aria-hidden="true"><Knot cx={17} cy={8} r={7.5} /></svg>{v.short}</span> : <span className="q text-[14px]">{v.short}</span>}
               </li>))}</ul>}
-            {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}{proven.version ? ` ${proven.version}` : ''}</p>}
+            {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}{proven.kept ? ` ${proven.version}` : ''}</p>}
           </div>
         </section>
         <Todo advice={p.advice} age={p.age} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
@@ -102,7 +102,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
           <h3>{v.title}: {v.word.toLowerCase()}</h3>
           <p><Pieces pieces={v.sentence} /></p>
           <p>It asks: {v.asks}.</p>
-          <p className="q">{v.clock}{v.version ? ` ${v.version}` : ''}</p>
+          <p className="q">{v.clock} {v.version}</p>
           <p className="q">{v.source}{v.fromMemory ? '. Its values were written down from memory: check with your local authority.' : '.'}</p>
           {v.conditions.length > 0 && <p className="q">It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.</p>}
           {v.caution && <p className="q">{v.caution}</p>}

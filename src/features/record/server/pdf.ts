@@ -75,7 +75,7 @@ function verdicts(doc: Doc, record: RecordDoc): void {
     para(doc, v.sentence, { size: 10 });
     para(doc, `The rule asks: ${v.asks}. ${v.clock}`, { color: DIM, gap: 1 });
     para(doc, `${v.source}.${v.fromMemory ? ' Its values were written down from memory: check with your local authority.' : ''}`, { color: DIM, gap: 1 });
-    para(doc, `Policy: ${v.policy}${v.version ? ` ${v.version}` : ''}`, { color: DIM, gap: 1 });
+    para(doc, `Policy: ${v.policy} ${v.version}`, { color: DIM, gap: 1 });
     if (v.conditions.length > 0) para(doc, `Also asked for, and not judged here: ${v.conditions.join('; ')}.`, { color: DIM, gap: 1 });
     if (v.caution) para(doc, v.caution, { color: DIM, gap: 1 });
     if (v.notes.length > 0) list(doc, v.notes, 8.5);

@@ -28,7 +28,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
             <p className="font-semibold">{v.sentence}</p>
             <p className="q">The rule asks: {v.asks}. {v.clock}</p>
             <p className="q">{v.source}.{v.fromMemory ? ' Its values were written down from memory: check with your local authority.' : ''}</p>
-            <p className="q">Policy: {v.policy}{v.version ? ` ${v.version}` : ''}</p>
+            <p className="q">Policy: {v.policy} {v.version}</p>
             {v.conditions.length > 0 && <p className="q">Also asked for, and not judged here: {v.conditions.join('; ')}.</p>}
             {v.caution && <p className="q">{v.caution}</p>}
             {v.notes.length > 0 && <ul className="list-disc pl-5">{v.notes.map((n, i) => <li key={i}>{n}</li>)}</ul>}
