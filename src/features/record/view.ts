@@ -64,7 +64,7 @@ function cellOf(r: LoggedOrRead, corrected: number, floorC: number, { unit, plac
   const typed = r.unit === unit && !named ? `${r.value}` : `${r.value} °${r.unit}`;
   const same = Math.abs(toCelsius(r.value, r.unit) - corrected) < 1e-9;
   const right = tempBeside(corrected, floorC, unit, 1);
-  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? ` (corrected ${right})` : ` / ${right.replace(/ .*/, '')}`}`;
+  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? ` (corrected ${right})` : `\u00a0/\u00a0${right.replace(/ .*/, '')}`}`;
 }
 type LoggedOrRead = Pick<LoggedReading, 'point' | 'value' | 'unit'>;
 
