@@ -4,6 +4,7 @@ import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
 import { Knot } from '@/charts/Knot';
 import { Mark, type MarkName } from '@/charts/marks';
 import { Mound, type MoundProps } from '@/charts/Mound';
+import { MEMORY_TEXT } from '@/core/rules/text';
 import { DataTable, type ReadingsTable } from './DataTable';
 import { Section, type SectionPoint } from '@/charts/Section';
 import { Disclosure } from '@/ui/Disclosure';
@@ -103,7 +104,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
           <p><Pieces pieces={v.sentence} /></p>
           <p>It asks: {v.asks}.</p>
           <p className="q">{v.clock} {v.version}</p>
-          <p className="q">{v.source}{v.fromMemory ? '. Its values were written down from memory: check with your local authority.' : '.'}</p>
+          <p className="q">{v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}</p>
           {v.conditions.length > 0 && <p className="q">It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.</p>}
           {v.caution && <p className="q">{v.caution}</p>}
           <p className="q">{v.policy}</p>

@@ -1,4 +1,5 @@
 import PDFDocument from 'pdfkit';
+import { MEMORY_TEXT } from '@/core/rules/text';
 import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from './pdf-face';
@@ -74,7 +75,7 @@ function verdicts(doc: Doc, record: RecordDoc): void {
     para(doc, `${v.title}: ${v.word.toLowerCase()}`, { size: 11, which: 'bold', gap: 1 });
     para(doc, v.sentence, { size: 10 });
     para(doc, `The rule asks: ${v.asks}. ${v.clock}`, { color: DIM, gap: 1 });
-    para(doc, `${v.source}.${v.fromMemory ? ' Its values were written down from memory: check with your local authority.' : ''}`, { color: DIM, gap: 1 });
+    para(doc, `${v.source}.${v.fromMemory ? ` ${MEMORY_TEXT}` : ''}`, { color: DIM, gap: 1 });
     para(doc, `Policy: ${v.policy} ${v.version}`, { color: DIM, gap: 1 });
     if (v.conditions.length > 0) para(doc, `Also asked for, and not judged here: ${v.conditions.join('; ')}.`, { color: DIM, gap: 1 });
     if (v.caution) para(doc, v.caution, { color: DIM, gap: 1 });

@@ -1,3 +1,4 @@
+import { MEMORY_TEXT } from '@/core/rules/text';
 import { HeatChart } from '@/charts/HeatChart';
 import type { RecordDoc, Table } from '../view';
 
@@ -27,7 +28,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
           <li key={v.id}><h3 className={v.status === 'proven' ? 'text-stamp' : ''}>{v.title}: {v.word.toLowerCase()}</h3>
             <p className="font-semibold">{v.sentence}</p>
             <p className="q">The rule asks: {v.asks}. {v.clock}</p>
-            <p className="q">{v.source}.{v.fromMemory ? ' Its values were written down from memory: check with your local authority.' : ''}</p>
+            <p className="q">{v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}</p>
             <p className="q">Policy: {v.policy} {v.version}</p>
             {v.conditions.length > 0 && <p className="q">Also asked for, and not judged here: {v.conditions.join('; ')}.</p>}
             {v.caution && <p className="q">{v.caution}</p>}

@@ -1,3 +1,4 @@
+import { MEMORY_TEXT } from '@/core/rules/text';
 import type { RuleView } from '../view';
 
 const METHOD_WORD = { turned: 'turned', static: 'static', vessel: 'closed vessel' } as const;
@@ -15,7 +16,7 @@ export function RuleList({ rules, ticked, onTick, notes = {} }: { rules: readonl
               <span><b className="font-[650]">{r.title}</b>{r.version !== null ? ` (version ${r.version})` : ''}<span className="block hint">{r.methods.map((m) => METHOD_WORD[m]).join(', ')}{notes[r.id] ? ` · ${notes[r.id]}` : ''}</span></span></label>
             <details className="max-w-[58%] max-sm:max-w-none max-sm:pl-8 text-[14px] open:flex-[1.4]"><summary className="link min-h-[44px] flex items-center justify-end max-sm:justify-start">Read it</summary>
               <p>{r.text[0]!.toUpperCase()}{r.text.slice(1)}.</p>
-              <p className="q mt-1">{r.source}{r.fromMemory ? '. Its values were written down from memory: check with your local authority.' : '.'}</p>
+              <p className="q mt-1">{r.source}.{r.fromMemory && ` ${MEMORY_TEXT}`}</p>
               <p className="q">{r.clock}</p>
               {r.conditions.length > 0 && <p className="q">It also asks, and is not judged here: {r.conditions.join('; ')}.</p>}
               {r.caution && <p className="q">{r.caution}</p>}
