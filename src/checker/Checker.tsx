@@ -10,8 +10,8 @@ import { momentTyped, openFile, recordOf, sameDigest, type Opened } from './open
 async function readAll(file: File): Promise<Opened> {
   try {
     return openFile(new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer()), sha256);
-  } catch (error) {
-    return { ok: false, problems: [`${file.name}: could not be read (${error instanceof Error ? error.message : 'unknown reason'}). Choose the batch file as it was taken out, a JSON text.`] };
+  } catch {
+    return { ok: false, tampered: false, problems: ['It is not a text, as a PDF or a picture is not. Choose the batch file, whose name ends with .zealous-heap.json; it lies beside the record in a ZIP, and inside the PDF as an attachment.'] };
   }
 }
 
@@ -59,7 +59,7 @@ export function Checker() {
       <div className="print:hidden"><h1>Check a heat-treatment record</h1>
         <p className="mt-2 max-w-[65ch]">Give it the batch file that came with a record. It checks that no log entry was changed, and reckons every verdict anew from the readings. It is part of Zealous Heap, works with no network, and keeps nothing.</p>
         <Drop onFile={open} again={opened !== null} /></div>
-      {opened && !opened.found.ok && <div role="alert" className="border-[1.6px] border-ink bg-marker px-4 py-3 mt-4"><h2>{opened.name} cannot be trusted as it is</h2><ul className="list-disc pl-5 mt-1">{opened.found.problems.slice(0, 20).map((p) => <li key={p}>{p}</li>)}</ul>{opened.found.problems.length > 20 && <p>and {opened.found.problems.length - 20} more.</p>}</div>}
+      {opened && !opened.found.ok && <div role="alert" className="border-[1.6px] border-ink bg-marker px-4 py-3 mt-4"><h2>{opened.found.tampered ? `${opened.name} cannot be trusted as it is` : `${opened.name} cannot be read as a batch file`}</h2><ul className="list-disc pl-5 mt-1">{opened.found.problems.slice(0, 20).map((p) => <li key={p}>{p}</li>)}</ul>{opened.found.problems.length > 20 && <p>and {opened.found.problems.length - 20} more.</p>}</div>}
       {opened?.found.ok && <Found key={opened.n} opened={opened.found} />}
     </main>
   );

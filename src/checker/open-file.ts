@@ -11,14 +11,14 @@ import { recordDoc, type RecordDoc } from '@/features/record/view';
 
 /** A batch file that was opened: what it says, and whether its chain of log entries held. */
 export type Opened =
-  | { readonly ok: false; readonly problems: readonly string[] }
+  | { readonly ok: false; /** Read well, but its log entries do not fit. */ readonly tampered: boolean; readonly problems: readonly string[] }
   | { readonly ok: true; readonly file: BatchFile; readonly told: Told | null; readonly digest: string; readonly latest: Instant };
 
 export function openFile(text: string, sha256: Sha256): Opened {
   const parsed = readBatchFile(text);
-  if (!parsed.ok) return { ok: false, problems: parsed.problems.map(problemLine) };
+  if (!parsed.ok) return { ok: false, tampered: false, problems: parsed.problems.map(problemLine) };
   const trail = checkTrail(parsed.file, sha256);
-  if (!trail.ok) return { ok: false, problems: trail.problems.map(problemLine) };
+  if (!trail.ok) return { ok: false, tampered: true, problems: trail.problems.map(problemLine) };
   return { ok: true, file: parsed.file, told: trail.told, digest: sha256(text), latest: latestOf(parsed.file, trail.told) };
 }
 

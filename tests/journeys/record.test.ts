@@ -146,6 +146,9 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   expect(await axe(checker.page)).toEqual([]);
   await give(checker.page, 'bad.json', batch.replace('"hen-house litter, six barrows"', '"clean straw"'));
   await waitText(checker.page, '[role=alert]', /cannot be trusted as it is.*(does not fit its hash|something else)/s);
+  fs.writeFileSync(path.join(tmp, 'record.pdf'), printed.bytes);
+  await ((await checker.page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(path.join(tmp, 'record.pdf'));
+  await waitText(checker.page, '[role=alert]', /record\.pdf cannot be read as a batch file.*ends with \.zealous-heap\.json/s);
   expect([...checker.hosts]).toEqual([]);
   expect(checker.errors).toEqual([]);
   await checker.close();

@@ -121,5 +121,6 @@ test('the self-checking page makes the same record from the file alone, and from
 
 test('a file that was tampered with is refused by the page, with the place named', () => {
   const opened = openFile(batch().text.replace('61.2', '71.2'), sha256);
-  expect(opened).toMatchObject({ ok: false, problems: [expect.stringMatching(/^(readings|trail).*(something else|does not fit its hash)/)] });
+  expect(opened).toMatchObject({ ok: false, tampered: true, problems: [expect.stringMatching(/^(readings|trail).*(something else|does not fit its hash)/)] });
+  expect(openFile('time,point,value\n', sha256)).toMatchObject({ ok: false, tampered: false, problems: [expect.stringMatching(/^\(file\): not a JSON text/)] });
 });

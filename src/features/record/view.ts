@@ -47,7 +47,7 @@ function identityOf({ state, site, when, unit: _unit }: Page): [string, string][
     ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
     ['Materials', [...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => (e.kind === 'addition' && !state.struck.has(e.id) && e.data.what ? [`${e.data.what} (added ${when(e.at)})`] : []))].join('; ') || 'not recorded'],
     ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
-    ['Places read', opened.points.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
+    ['Places of a round', opened.points.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
     ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
   ];
   return rows.filter((row): row is [string, string] => Boolean(row[1]));

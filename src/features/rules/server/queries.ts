@@ -35,6 +35,9 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
   };
 }
 
+/** How a heap that is still building stands to every rule. */
+const NO_CLOCK = { word: 'No clock yet', text: 'still building', proven: false, kept: false };
+
 /** Terms of a batch side by side: each version it has had, what the site works to now, and the standing under each. Null: no such batch. */
 export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
   if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
@@ -60,8 +63,9 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
     rows: ids.map((ruleId) => ({
       id: ruleId, title: ruleOf(ruleId)?.title ?? ruleId,
       cells: columns.map((t, i) => {
-        const ruling = reckonings[i]?.accounts.find((a) => a.rule.id === ruleId && t.rules.includes(ruleId));
-        return ruling ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) } : null;
+        if (!t.rules.includes(ruleId)) return null;
+        const ruling = reckonings[i]?.accounts.find((a) => a.rule.id === ruleId);
+        return ruling ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) } : NO_CLOCK;
       }),
     })),
     offered: [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ ...ruleView(r, locale.unit), chosen: inForce.rules.includes(r.id) })),
