@@ -15,11 +15,11 @@ const INPUTS = ['garden', 'seeding-weeds', 'manure'];
 const RULES = ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'];
 
 const POINTS = [
-  { id: 'P1', label: 'P1 core, crown', zone: 'core' as const, depthM: 0.9, below: 0 },
-  { id: 'P2', label: 'P2 middle, west', zone: 'middle' as const, depthM: 0.6, below: 0.2 },
-  { id: 'P3', label: 'P3 middle, east', zone: 'middle' as const, depthM: 0.6, below: 0.42 },
-  { id: 'P4', label: 'P4 toe, south', zone: 'edge' as const, depthM: 0.6, below: 1 },
-  { id: 'P5', label: 'P5 toe, north', zone: 'edge' as const, depthM: 0.6, below: 0.75 },
+  { id: 'P1', side: 'crown', label: 'P1 core, crown', zone: 'core' as const, depthM: 0.9, below: 0 },
+  { id: 'P2', side: 'west', label: 'P2 middle, west', zone: 'middle' as const, depthM: 0.6, below: 0.2 },
+  { id: 'P3', side: 'east', label: 'P3 middle, east', zone: 'middle' as const, depthM: 0.6, below: 0.42 },
+  { id: 'P4', side: 'south', label: 'P4 toe, south', zone: 'edge' as const, depthM: 0.6, below: 1 },
+  { id: 'P5', side: 'north', label: 'P5 toe, north', zone: 'edge' as const, depthM: 0.6, below: 0.75 },
 ];
 
 /** Clock times of the day's rounds, hours after local midnight. */
@@ -114,11 +114,21 @@ function addEvent(add: (at: number, by: string, kind: NewEntry['kind'], data: un
 /** Thermometer checks, air temperatures, rules and policy of the site. */
 function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
   const laid: Laid[] = [];
-  const add = (at: number, kind: 'probe-check' | 'ambient' | 'site-terms' | 'rule', data: object): void => {
+  const add = (at: number, kind: NewEntry['kind'], data: object): void => {
     laid.push({ entry: { id: newId(), batch: null, at, by: 'Mo', kind, data } as NewEntry, recordedAt: Math.min(now, at + MS.minute) });
   };
-  for (const daysAgo of [100, 30]) add(now - daysAgo * MS.day, 'probe-check', { probe: 'T2', referenceC: 0, readC: 0.2 });
-  add(now - 100 * MS.day, 'probe-check', { probe: 'T1', referenceC: 0, readC: -0.4 });
+  const dial = { kind: 'dial', unit: 'C', minC: -10, maxC: 110, accuracyK: 1, checkDays: 90 };
+  add(now - 120 * MS.day, 'instrument', { instrument: { ...dial, name: 'T1', stemM: 0.75, settleS: 45 } });
+  add(now - 120 * MS.day, 'instrument', { instrument: { ...dial, name: 'T2', kind: 'digital', stemM: 0.9, settleS: 30, accuracyK: 0.5 } });
+  add(now - 120 * MS.day, 'instrument', { instrument: { ...dial, name: 'T3', unit: 'F', stemM: 0.5, settleS: 40 } });
+  add(now - 12 * MS.day, 'instrument', { instrument: { ...dial, name: 'T3', unit: 'F', stemM: 0.5, settleS: 40, out: 'glass broken' } });
+  // Ice water each time, boiling water beside it: the hub lies at 120 m, where water boils at 99.6 °C.
+  for (const [daysAgo, ice, boil] of [[118, 0.1, 99.7], [72, 0.1, 99.8], [30, 0.2, 99.9]] as const) {
+    add(now - daysAgo * MS.day, 'probe-check', { probe: 'T2', referenceC: 0, readC: ice, how: 'ice' });
+    add(now - daysAgo * MS.day + 20 * MS.minute, 'probe-check', { probe: 'T2', referenceC: 99.6, readC: boil, how: 'boil', altitudeM: 120 });
+  }
+  for (const [daysAgo, ice] of [[118, 0.2], [100, -0.4]] as const) add(now - daysAgo * MS.day, 'probe-check', { probe: 'T1', referenceC: 0, readC: ice, how: 'ice' });
+  add(now - 119 * MS.day, 'round-settings', { stretchM: 5, borderM: 0.5, altitudeM: 120 });
   for (const day of localDays(zoneOf(TIME_ZONE), now - 20 * MS.day, now)) {
     for (const h of [6.9, 10, 13, 16.9, 20.5]) {
       const at = day.start + h * MS.hour;

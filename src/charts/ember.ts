@@ -38,3 +38,12 @@ export function emberOn(scale: 'sun' | 'shed', celsius: number): string {
 
 /** The colour for both lights; the page's colour scheme chooses. */
 export const ember = (celsius: number): string => `light-dark(${emberOn('sun', celsius)}, ${emberOn('shed', celsius)})`;
+
+/** A plate in the colour of a temperature and the text that can be read on it; where neither text would do, on both lights, the plate is the sheet's. */
+export function plateOf(celsius: number): { fill: string; text: string } {
+  const [sunPlain, shedPlain] = [celsius > 61.5 && celsius < 62.5, celsius > 48 && celsius < 54];
+  return {
+    fill: `light-dark(${sunPlain ? '#fcfcf7' : emberOn('sun', celsius)}, ${shedPlain ? '#1e1b14' : emberOn('shed', celsius)})`,
+    text: `light-dark(${celsius >= 62.5 ? '#fcfcf7' : '#1a1912'}, ${celsius >= 54 ? '#16140e' : '#f1ecdd'})`,
+  };
+}

@@ -25,4 +25,6 @@ export type BatchSnapshotTable = {
   recheck_at: Date | null;
 };
 
-export type Database = { site: SiteTable; log_entry: LogEntryTable; batch_snapshot: BatchSnapshotTable };
+export type PhotoTable = { sha256: string; site: string; bytes: Buffer; small: Buffer; width: number; height: number; recorded_at: Stamp };
+
+export type Database = { site: SiteTable; log_entry: LogEntryTable; batch_snapshot: BatchSnapshotTable; photo: PhotoTable };

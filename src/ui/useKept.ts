@@ -5,8 +5,8 @@ import { v7 } from 'uuid';
 import { remember } from './remember';
 
 export type Trouble = { readonly path: string; readonly message: string };
-/** What the one door of the log answers. */
-export type Kept = { readonly ok: true; readonly already: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] };
+/** What the one door of the log answers; `waiting`: it is kept on this device until there is a signal. */
+export type Kept = { readonly ok: true; readonly already: boolean; readonly waiting?: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] };
 
 export const NO_ANSWER: Trouble = { path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' };
 /** For a door that did not answer at all. */
@@ -26,7 +26,7 @@ export function useKept(device: string) {
     setProblems([]);
     setId(v7());
     onDone();
-    router.refresh();
+    if (!answer.waiting) router.refresh();
   });
   return { id, by, setBy, problems, setProblems, busy, keep };
 }

@@ -9,8 +9,11 @@ import { windowAt } from '../evidence/walk';
 import { evidenceOf, ownRulesOf } from '../formats/batch-file';
 import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
 import type { BatchState, SiteState, Terms } from '../log/fold';
+import type { Position } from '../log/shapes';
 import { findRule, rulesForMethod } from '../rules/library';
 import type { VerdictFacts } from '../words/verdict';
+import { highestC } from '../words/reading';
+import { fieldOf, type FieldDigest } from './field';
 
 /** The ten drawings of a mound. */
 export const MOUND_STATES = ['building', 'waiting', 'running', 'recovering', 'broken', 'hot', 'stale', 'proven', 'curing', 'released'] as const;
@@ -25,6 +28,8 @@ export type Digest = {
   readonly code: string;
   readonly name: string | null;
   readonly bay: string | null;
+  /** A bay, or a stretch of a row. */
+  readonly position: Position | null;
   readonly method: string;
   readonly volumeM3: number | null;
   readonly openedAt: Instant;
@@ -39,6 +44,8 @@ export type Digest = {
   /** What the next advice is worked out from, at the moment of looking. */
   readonly situation: Omit<Situation, 'now'>;
   readonly maxGapHours: number;
+  /** What a round over the site needs to know of it. */
+  readonly field: FieldDigest;
   /** Until then nothing here changes without a new entry; null: never. */
   readonly recheckAt: Instant | null;
 };
@@ -125,7 +132,10 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
   const policy = reckoning?.prepared.evidence.policy;
   const maxGapHours = policy?.maxGapHours ?? 36;
   const round = reckoning?.prepared.rounds.at(-1) ?? null;
-  const latest = round ? { at: round.time, valueC: round.value, peakC: round.peak, points: round.points, complete: round.complete } : null;
+  // The upper end of a range warns; its lower end counts.
+  const inRound = new Set(round?.readings.map((r) => r.id));
+  const peakC = state.readings.reduce((a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a), round?.peak ?? 0);
+  const latest = round ? { at: round.time, valueC: round.value, peakC, points: round.points, complete: round.complete } : null;
   const turns = live.filter((e) => e.kind === 'turn' && e.data.full);
   const window = lead ? windowAt(lead.standing.walk.windows, now) : undefined;
   const verdict = lead?.verdict;
@@ -136,13 +146,13 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
   };
   const last = state.entries.at(-1)!;
   return {
-    id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.opened.bay ?? null, method: state.opened.method,
+    id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.position && 'bay' in state.position ? state.position.bay : null, position: state.position, method: state.opened.method,
     volumeM3: state.opened.volumeM3 ?? null, openedAt: state.openedAt, builtAt: state.builtAt,
     state: moundState(stage, lead, latest, now, maxGapHours),
     rules: (reckoning?.accounts ?? []).map(ruleDigest),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
-    latest, lastLogged: { at: last.at, by: last.by }, situation, maxGapHours,
+    latest, lastLogged: { at: last.at, by: last.by }, situation, maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),
     recheckAt: reckoning && stage === 'live' ? nextChange(reckoning, now) : null,
   };
 }

@@ -1,5 +1,6 @@
 import type { Digest } from './digest';
 import { ageText, tempBeside, volumeText } from '../quantity/format';
+import { positionText } from '../heap/row';
 import type { TempUnit, VolumeUnit } from '../quantity/units';
 import { MS } from '../quantity/instant';
 import { progressText, statusWord } from '../words/verdict';
@@ -21,12 +22,15 @@ export function heapPicture(d: Digest, now: number, unit: TempUnit, volume: Volu
     id: d.id, code: d.code, name: d.name ?? d.code, bay: d.bay, state: d.state, volume: d.volumeM3 ?? DEFAULT_VOLUME_M3,
     strata: d.strata, requiredHours: lead?.totalHours ?? 360, turningsRequired: lead?.turningsRequired ?? 0, lostHours: d.lostHours,
     ...(d.state === 'hot' && d.latest ? { heartC: d.latest.peakC } : {}), stale: false,
-    says: [d.name ?? d.code, d.bay ? `bay ${d.bay}` : '', d.volumeM3 ? volumeText(d.volumeM3, volume) : '', standing, coldest].filter(Boolean).join(', '),
+    says: [d.name ?? d.code, positionText(d.position), d.volumeM3 ? volumeText(d.volumeM3, volume) : '', standing, coldest].filter(Boolean).join(', '),
   };
 }
 
 const counted = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
 
-/** Bays in the order that people count them: 2 before 10, heaps without a bay last. */
+const alongRow = ({ position }: Digest): number => (position && 'row' in position ? position.fromM : 0);
+const placeWord = ({ position }: Digest): string => (position === null ? '' : 'row' in position ? `~${position.row}` : position.bay);
+
+/** Bays in the order that people count them, 2 before 10; then rows from their start; heaps without a place last. */
 export const byBay = (a: Digest, b: Digest): number =>
-  Number(a.bay === null) - Number(b.bay === null) || counted(a.bay ?? '', b.bay ?? '') || counted(a.code, b.code);
+  Number(a.position === null) - Number(b.position === null) || Number(a.bay === null) - Number(b.bay === null) || counted(placeWord(a), placeWord(b)) || alongRow(a) - alongRow(b) || counted(a.code, b.code);

@@ -64,7 +64,7 @@ export function batchFileOf(state: BatchState, site: SiteHead, siteState: SiteSt
       ...(opened.coreDepthM === undefined ? {} : { coreDepthM: opened.coreDepthM }),
     },
     policy: terms.policy,
-    points: opened.points,
+    points: state.points as BatchFile['points'],
     probes: [...(brought?.probes ?? []), ...siteProbes],
     readings,
     ...(ambient ? { ambient } : {}),

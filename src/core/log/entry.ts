@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
-import { isoOf, type Instant } from '../quantity/instant';
-import { AmbientSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, Unit } from './shapes';
+import { SKIP_WORDS, type SkipReason } from '../words/skip';
+import { isoOf, MS, type Instant } from '../quantity/instant';
+import { AmbientSchema, InstrumentSchema, PlanPointSchema, PointSchema, PolicySchema, PositionSchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, Unit } from './shapes';
 
 /** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
 
@@ -12,8 +13,15 @@ const origin = { fileId: z.string().optional(), extra: z.record(z.string(), z.un
 
 export const SQUEEZES = ['crumbles', 'holds', 'drops', 'runs'] as const;
 export const SMELLS = ['none', 'earthy', 'sweet', 'ammonia', 'sour', 'rotten', 'burnt'] as const;
+/** What is looked for at a heap beside its heat. `none` was looked for and not found: that is a finding. */
+export const LOOKS = { growth: ['none', 'white', 'grey'], steam: ['none', 'some', 'much'], pests: ['none', 'flies', 'rats', 'other'], seepage: ['none', 'some', 'much'], cover: ['on', 'off'], colour: ['as-built', 'browning', 'dark', 'ashy'] } as const;
+/** Why a heap or a place was left out of a round. */
+export const SKIPS = Object.keys(SKIP_WORDS) as [SkipReason, ...SkipReason[]];
 /** What goes into a heap, as far as it decides which rules are proposed. */
 export const INPUTS = ['manure', 'seeding-weeds', 'food-waste', 'biosolids', 'diseased-plants', 'garden'] as const;
+/** The walk over the site that it belongs to: two phones on one walk bear the same. */
+const walk = { walk: z.string().max(80).optional() };
+
 export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
 
 /** Which version of the site's rules and policy stands behind a batch's own. */
@@ -33,13 +41,30 @@ export const ENTRY_DATA = {
   /** The last raw load went in: the clock starts at the entry's time. */
   built: z.looseObject({ /** The time as a file wrote it. */ as: z.string().optional() }),
   /** Readings of one walk round the heap, or a block of them brought in from a file. */
-  round: z.looseObject({ source: z.enum(['hand', 'file']), readings: z.array(ReadingSchema).min(1), words: Words.optional() }),
+  round: z.looseObject({
+    source: z.enum(['hand', 'file']), readings: z.array(ReadingSchema).min(1), words: Words.optional(), ...walk,
+    /** Places that were left out, and why. */
+    left: z.array(z.looseObject({ point: z.string(), reason: z.enum(SKIPS) })).optional(),
+  }),
+  /** A heap was left out of a walk over the site. */
+  skip: z.looseObject({ reason: z.enum(SKIPS), words: Words.optional(), ...walk }),
+  /** A picture; its bytes lie beside the log under their SHA-256. */
+  photo: z.looseObject({ sha256: z.string().regex(/^[0-9a-f]{64}$/), width: z.int().positive(), height: z.int().positive(), words: Words.optional(), ...walk }),
+  /** Where a round reads this heap, from now on. Places that are no longer named stay with their readings. */
+  plan: z.looseObject({ points: z.array(PlanPointSchema).min(1).max(60) }),
+  /** A bay, or from where to where along a shared row. */
+  position: z.looseObject({ position: PositionSchema, words: Words.optional() }),
   turn: z.looseObject({ full: z.boolean(), rim: z.enum(RIMS).optional(), words: Words.optional(), ...origin }),
   water: z.looseObject({ litres: z.number().min(0).max(1_000_000).optional(), clean: z.boolean(), seeds, words: Words.optional(), ...origin }),
   addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), ...origin }),
   merge: z.looseObject({ withProven: z.boolean(), seeds, what: z.string().optional(), ...origin }),
   moisture: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
-  observation: z.looseObject({ squeeze: z.enum(SQUEEZES).optional(), smell: z.enum(SMELLS).optional(), words: Words.optional(), ...origin }),
+  observation: z.looseObject({
+    squeeze: z.enum(SQUEEZES).optional(), /** Where the handful came from: a place of the heap, or words. */ sample: z.string().trim().max(120).optional(), smell: z.enum(SMELLS).optional(), words: Words.optional(),
+    growth: z.enum(LOOKS.growth).optional(), steam: z.enum(LOOKS.steam).optional(), pests: z.enum(LOOKS.pests).optional(), seepage: z.enum(LOOKS.seepage).optional(), cover: z.enum(LOOKS.cover).optional(), colour: z.enum(LOOKS.colour).optional(),
+    /** How far the top has sunk below its first mark, cm. */
+    sunkCm: z.number().min(-100).max(1000).optional(), ...walk, ...origin,
+  }),
   note: z.looseObject({ words: Words, ...origin }),
   move: z.looseObject({ ...origin }),
   cover: z.looseObject({ ...origin }),
@@ -52,13 +77,19 @@ export const ENTRY_DATA = {
   /** Strikes an entry or one reading of it, and may put another value in the reading's place. */
   correction: z.looseObject({ target: z.uuid(), reading: z.string().optional(), value: z.number().optional(), unit: Unit.optional(), reason: z.string().trim().min(3).max(500) }),
   /** A thermometer held against a reference, for the whole site. */
-  'probe-check': z.looseObject({ probe: z.string().trim().min(1).max(40), referenceC: z.number(), readC: z.number() }),
+  'probe-check': z.looseObject({ probe: z.string().trim().min(1).max(40), referenceC: z.number(), readC: z.number(), how: z.enum(['ice', 'boil', 'reference']).optional(), altitudeM: z.number().optional() }),
+  /** A thermometer of the site as it is now: each entry of a name is a version. */
+  instrument: z.looseObject({ instrument: InstrumentSchema }),
+  /** The order of the walk over the site, set by hand. Empty: the hygienic order again. */
+  'walk-order': z.looseObject({ batches: z.array(z.uuid()) }),
+  /** Distances and heights that the rounds of the site go by. */
+  'round-settings': z.looseObject({ stretchM: z.number().min(1).max(100), borderM: z.number().min(0).max(10), altitudeM: z.number().min(-430).max(6000) }),
   /** The rules and the evidence policy that the site works to: each entry is a version. */
   'site-terms': z.looseObject({ policy: SoundPolicySchema, rules: z.array(z.string()), words: Words.optional() }),
   /** A rule that the site wrote itself: each entry of an id is a version of it. */
   rule: z.looseObject({ rule: SiteRuleSchema }),
   /** Air temperature of the site. */
-  ambient: z.looseObject({ value: z.number(), unit: Unit }),
+  ambient: z.looseObject({ value: z.number(), unit: Unit, ...walk }),
 } as const;
 
 export type EntryKind = keyof typeof ENTRY_DATA;
@@ -66,7 +97,18 @@ export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];
 export type DataOf<K extends EntryKind> = z.output<(typeof ENTRY_DATA)[K]>;
 
 /** Kinds that speak of the whole site, not of one batch. */
-export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule'];
+export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule', 'instrument', 'walk-order', 'round-settings'];
+
+/** What the phone that wrote an entry says of itself; it rides in the entry's data. */
+export const DeviceSchema = z.looseObject({
+  /** When it was typed in, by the phone's clock put right. */
+  enteredAt: z.string(),
+  /** How far that clock was ahead of the hub's when last compared, ms; the entry's times have it taken off. */
+  clockAheadMs: z.number().optional(),
+});
+/** Clocks that differ by less are the same clock. */
+export const CLOCK_TOLERANCE_MS = 2 * MS.minute;
+export const deviceOf = (data: object): z.output<typeof DeviceSchema> | null => DeviceSchema.safeParse((data as { device?: unknown }).device).data ?? null;
 
 type EntryOf<K extends EntryKind> = {
   /** UUID v7, made by the writer: writing it twice is answered as done, once. */

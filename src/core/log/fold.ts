@@ -1,11 +1,15 @@
 import { isoOf, type Instant } from '../quantity/instant';
 import type { ProbeCheck } from '../evidence/types';
 import type { DataOf, Entry } from './entry';
-import type { FileReading } from './shapes';
+import type { FileReading, Instrument, Position } from './shapes';
+import type { Point } from '../evidence/types';
 
 /** A reading with the entry that brought it. */
 export type LoggedReading = FileReading & { readonly entry: string };
 export type LoggedEvent = Extract<Entry, { kind: 'turn' | 'water' | 'addition' | 'merge' | 'moisture' | 'observation' | 'note' | 'move' | 'cover' | 'screen' | 'cure' | 'release' }>;
+
+/** A place where a round reads: with its side, and how far along a row, where that is known. */
+export type PlanPlace = Point & { readonly side?: string | undefined; readonly alongM?: number | undefined };
 
 /** The rules and policy that a batch is judged under, from a moment on. */
 export type Terms = {
@@ -32,6 +36,11 @@ export type BatchState = {
   /** By version; the last one is in force. */
   readonly terms: readonly Terms[];
   readonly readings: readonly LoggedReading[];
+  /** Where a round reads it now. */
+  readonly plan: readonly PlanPlace[];
+  /** The plan's places, and behind them those that earlier plans had. */
+  readonly points: readonly PlanPlace[];
+  readonly position: Position | null;
   readonly events: readonly LoggedEvent[];
   /** Entry id → the correction that struck it. */
   readonly struck: ReadonlyMap<string, Entry>;
@@ -39,6 +48,10 @@ export type BatchState = {
 };
 
 export type SiteTerms = Pick<Terms, 'version' | 'since' | 'by' | 'policy' | 'rules'>;
+/** Distances and heights that rounds go by: a set of places for each stretch of a row, how near a border a place reads its neighbour's heat, how high the site lies. */
+export type RoundSettings = { readonly stretchM: number; readonly borderM: number; readonly altitudeM: number };
+export const USUAL_SETTINGS: RoundSettings = { stretchM: 5, borderM: 0.5, altitudeM: 0 };
+
 export type RuleVersion = { readonly version: number; readonly since: Instant; readonly by: string; readonly rule: DataOf<'rule'>['rule'] };
 
 /** What the site's own entries say: thermometers, air, rules and policy. */
@@ -49,10 +62,15 @@ export type SiteState = {
   readonly terms: readonly SiteTerms[];
   /** Its own rules, each with its versions in order. */
   readonly rules: ReadonlyMap<string, readonly RuleVersion[]>;
+  /** Thermometers as they are now, by name. One that was only ever checked stands here too, with what is not known left out. */
+  readonly instruments: ReadonlyMap<string, Instrument | null>;
+  /** The order of the walk as set by hand; null: hygienic. */
+  readonly walkOrder: readonly string[] | null;
+  readonly settings: RoundSettings;
 };
 
-const NOT_EVENTS = new Set(['opened', 'built', 'round', 'correction', 'terms', 'probe-check', 'ambient', 'site-terms', 'rule']);
-const isEvent = (entry: Entry): entry is LoggedEvent => !NOT_EVENTS.has(entry.kind);
+const EVENTS = new Set(['turn', 'water', 'addition', 'merge', 'moisture', 'observation', 'note', 'move', 'cover', 'screen', 'cure', 'release']);
+const isEvent = (entry: Entry): entry is LoggedEvent => EVENTS.has(entry.kind);
 
 /**
  * Folds a batch's entries, in the order of the log, to its state.
@@ -70,6 +88,7 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
     id: opened.id, opened: opened.data, openedAt: opened.at,
     builtAt: built?.at ?? null, builtAs: built?.data.as ?? null,
     terms: termsOf(opened, live), readings: readingsOf(entries, corrections, struck),
+    ...placesOf(opened, live), position: live.findLast((e) => e.kind === 'position')?.data.position ?? (opened.data.bay === undefined ? null : { bay: opened.data.bay }),
     events: entries.filter(isEvent), struck, entries,
   };
 }
@@ -80,6 +99,15 @@ function termsOf(opened: Extract<Entry, { kind: 'opened' }>, live: readonly Entr
   return [opened, ...changes].map(({ data, by, recordedAt }, i) => ({
     version: i + 1, since: recordedAt, by, policy: data.policy, rules: data.rules, ownRules: data.ownRules, siteVersion: data.siteVersion ?? null,
   }));
+}
+
+/** The plan in force, and every place that ever was in one: a reading at a place that was given up is still a reading. */
+function placesOf(opened: Extract<Entry, { kind: 'opened' }>, live: readonly Entry[]): Pick<BatchState, 'plan' | 'points'> {
+  const plans: (readonly PlanPlace[])[] = [opened.data.points, ...live.flatMap((e) => (e.kind === 'plan' ? [e.data.points] : []))];
+  const plan = plans.at(-1)!;
+  const points = new Map(plan.map((p) => [p.id, p]));
+  for (const p of plans.flat()) if (!points.has(p.id)) points.set(p.id, p);
+  return { plan, points: [...points.values()] };
 }
 
 function readingsOf(entries: readonly Entry[], corrections: readonly Extract<Entry, { kind: 'correction' }>[], struck: ReadonlyMap<string, Entry>): LoggedReading[] {
@@ -111,6 +139,9 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   const ambient: { at: Instant; value: number; unit: 'C' | 'F' }[] = [];
   const terms: SiteTerms[] = [];
   const rules = new Map<string, RuleVersion[]>();
+  const instruments = new Map<string, Instrument | null>();
+  let walkOrder: readonly string[] | null = null;
+  let settings = USUAL_SETTINGS;
   for (const e of entries) {
     if (struck.has(e.id)) continue;
     const { by, recordedAt: since } = e;
@@ -119,12 +150,16 @@ export function foldSite(entries: readonly Entry[]): SiteState {
       const versions = rules.get(e.data.rule.id) ?? [];
       rules.set(e.data.rule.id, [...versions, { version: versions.length + 1, since, by, rule: e.data.rule }]);
     }
+    if (e.kind === 'instrument') instruments.set(e.data.instrument.name, e.data.instrument);
+    if (e.kind === 'walk-order') walkOrder = e.data.batches.length > 0 ? e.data.batches : null;
+    if (e.kind === 'round-settings') settings = e.data;
     if (e.kind === 'probe-check') {
+      if (!instruments.has(e.data.probe)) instruments.set(e.data.probe, null);
       const check = { at: e.at, referenceC: e.data.referenceC, readC: e.data.readC };
       const list = probes.get(e.data.probe);
       if (list) list.push(check); else probes.set(e.data.probe, [check]);
     }
     if (e.kind === 'ambient') ambient.push({ at: e.at, value: e.data.value, unit: e.data.unit });
   }
-  return { probes, ambient, terms, rules };
+  return { probes, ambient, terms, rules, instruments, walkOrder, settings };
 }

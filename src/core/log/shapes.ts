@@ -12,12 +12,57 @@ export const Unit = z.enum(['C', 'F']);
 const Id = z.string();
 
 export const PointSchema = z.looseObject({ id: Id, label: z.string().optional(), depthM: z.number().optional(), zone: z.enum(POINT_ZONES).optional() });
+/** Sides of a heap as its crew calls them. */
+export const SIDES = ['crown', 'left', 'right', 'front', 'back', 'north', 'east', 'south', 'west', 'base'] as const;
+export type Side = (typeof SIDES)[number];
+/** A place of a round with where it lies: on which side, and how far along a row from its start, m. */
+export const PlanPointSchema = PointSchema.extend({ zone: z.enum(POINT_ZONES), label: z.string().trim().min(1).max(60), depthM: z.number().min(0).max(20).optional(), side: z.enum(SIDES).optional(), alongM: z.number().min(0).max(5000).optional() });
+export type PlanPoint = z.output<typeof PlanPointSchema>;
+
+export const PositionSchema = z.union([
+  z.strictObject({ bay: z.string().trim().min(1).max(40) }),
+  z.strictObject({ row: z.string().trim().min(1).max(40), fromM: z.number().min(0).max(5000), toM: z.number().max(5000) }).refine((p) => p.toM > p.fromM, { path: ['toM'], message: PROBLEM.rowBackwards }),
+]);
+export type Position = z.output<typeof PositionSchema>;
+
+export const INSTRUMENT_KINDS = ['dial', 'digital', 'wireless', 'glass'] as const;
+export const InstrumentSchema = z.looseObject({
+  name: z.string().trim().min(1, PROBLEM.instrumentName).max(40), kind: z.enum(INSTRUMENT_KINDS),
+  /** What it shows: every value read off it is typed in this unit. */
+  unit: z.enum(['C', 'F']),
+  /** Length of its stem, m. */
+  stemM: z.number().min(0.05).max(5).optional(),
+  /** Its scale, °C. */
+  minC: z.number().min(-100).max(500).optional(), maxC: z.number().min(-100).max(500).optional(),
+  /** As its maker says, ± K. */
+  accuracyK: z.number().min(0).max(20).optional(),
+  /** How long it takes until it stands still, s. */
+  settleS: z.int().min(1).max(900).optional(),
+  /** A check is due so many days after the last. */
+  checkDays: z.int().min(1).max(3660).optional(),
+  /** Why it is out of service; absent while it serves. */
+  out: z.string().trim().min(1).max(200).optional(),
+}).refine((i) => i.minC === undefined || i.maxC === undefined || i.maxC > i.minC, { path: ['maxC'], message: PROBLEM.scaleBackwards });
+export type Instrument = z.output<typeof InstrumentSchema>;
+
 const CheckSchema = z.looseObject({ at: Time, referenceC: z.number(), readC: z.number() });
 export const ProbeSchema = z.looseObject({ id: Id, kind: z.string().optional(), checks: z.array(CheckSchema).default([]) });
 export const ReadingSchema = z.looseObject({
   id: Id, at: Time, point: z.string(), probe: z.string().optional(), value: z.number(), unit: Unit, round: z.string().optional(),
   flag: z.enum(['superseded', 'rejected']).optional(), flagReason: z.string().optional(), recordedAt: Time.optional(),
 });
+/** How sure a value is: the needle was still rising, it is at least that, it is about that. */
+export const READING_MARKS = ['rising', 'atLeast', 'about'] as const;
+export type ReadingMark = (typeof READING_MARKS)[number];
+/** What a reading by hand may say beside its value. A range counts with its lower end, `value`; `high` is the upper. */
+export const HandReadingSchema = ReadingSchema.extend({
+  marks: z.array(z.enum(READING_MARKS)).optional(), high: z.number().optional(),
+  /** What was typed at first, where an answer to a question changed it. */
+  typed: z.looseObject({ value: z.number(), unit: Unit }).optional(),
+  doubts: z.array(z.looseObject({ code: z.string(), answer: z.string() })).optional(),
+  /** How long the probe had been at this place by the phone's timer, s. */
+  settledS: z.number().min(0).optional(),
+}).refine((r) => r.high === undefined || r.high >= r.value, { path: ['high'], message: PROBLEM.rangeBackwards });
 export const AmbientSchema = z.looseObject({ at: Time, value: z.number(), unit: Unit });
 
 const seeds = z.boolean().optional();

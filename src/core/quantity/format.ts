@@ -78,3 +78,6 @@ export function volumeText(m3: number, unit: VolumeUnit): string {
 
 /** `1 turning`, `2 turnings`. */
 export const countText = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+/** How far a clock is off: `14 min ahead`, `2 h 5 min behind`. */
+export const clockText = (aheadMs: number): string => `${durationText(Math.abs(aheadMs) / MS.hour)} ${aheadMs > 0 ? 'ahead' : 'behind'}`;

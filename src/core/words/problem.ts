@@ -33,5 +33,13 @@ export const PROBLEM = {
   noOpening: 'the entries do not tell the batch that the file holds',
   notAsLogged: 'the file says something else here than the log entries that it carries. Ask for the file again from the site that keeps the log',
   newerLibrary: (theirs: number, ours: number) => `kept under edition ${theirs} of the rule library; this program knows edition ${ours}. Update the program, so that no rule is reckoned by an older text`,
+  rowBackwards: 'the end of a stretch of row must lie beyond its start',
+  instrumentName: 'give the thermometer the name that stands on it, such as T1',
+  scaleBackwards: 'the top of the scale must lie above its bottom',
+  rangeBackwards: 'the upper end of a range must not lie below the lower',
+  idTaken: (what: string) => `this id is in the log already with other content (${what}). What is in the log was not changed; send this one as a new entry, or let it go`,
+  noPlace: (name: string) => `this heap has no place ‘${name}’. Choose the place where it was read`,
+  movedPlace: (name: string) => `the place ‘${name}’ has readings; a place at another depth or zone is a new place with an id of its own`,
+  noPhoto: 'its picture has not come up yet; it is sent again with the entry',
   unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
 } as const;

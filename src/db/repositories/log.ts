@@ -42,6 +42,10 @@ export const logRepo = (db: Db) => ({
     }
     return { entries: written, already: [...already] };
   },
+  async byId(id: string): Promise<Entry | null> {
+    const row = await db.selectFrom('log_entry').selectAll().where('id', '=', id).executeTakeFirst();
+    return row ? toEntry(row) : null;
+  },
   async ofBatch(batch: string): Promise<Entry[]> {
     return (await db.selectFrom('log_entry').selectAll().where('batch', '=', batch).orderBy('seq').execute()).map(toEntry);
   },

@@ -1,7 +1,10 @@
-import { countText, durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
-import { MS } from '@/core/quantity/instant';
+import { clockText, countText, durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { MS, parseInstant } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
-import type { Entry } from '@/core/log/entry';
+import { CLOCK_TOLERANCE_MS, deviceOf, type DataOf, type Entry } from '@/core/log/entry';
+import { positionText } from '@/core/heap/row';
+import { readingText } from '@/core/words/reading';
+import { SKIP_WORDS } from '@/core/words/skip';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
 import { factsOf } from '@/core/evidence/facts';
@@ -38,13 +41,27 @@ export function effectsOf(before: readonly Ruling[], after: readonly Ruling[], n
 /** A line of the log as people read it. */
 export type LogLineView = {
   readonly id: string; readonly mark: 'add' | 'check' | 'probe' | 'turn' | 'water' | 'note' | 'squeeze' | 'cure' | 'screen' | 'move' | 'flag' | 'walk';
-  readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null; readonly struck: string | null;
+  readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null; readonly clock: string | null; readonly photo: string | null; readonly struck: string | null;
   readonly readings: readonly { readonly id: string; readonly place: string; readonly value: string; readonly struck: string | null }[];
   readonly correctable: boolean;
 };
 
 const SQUEEZE_WORDS = { crumbles: 'crumbles: too dry', holds: 'holds, no drop: a little dry', drops: 'a drop or two: right', runs: 'runs out: too wet' } as const;
 const RIM_WORDS = { all: 'all of the rim went in', most: 'most of the rim went in', partly: 'the rim went in partly', unsure: 'unsure how far the rim went in' } as const;
+
+const NOTHING = { growth: 'no growth', steam: 'no steam', pests: 'no pests', seepage: 'no seepage' } as const;
+
+/** What was seen, and what was looked for and not found. */
+function observed(o: DataOf<'observation'>): string {
+  const looked = (Object.keys(NOTHING) as (keyof typeof NOTHING)[]).filter((k) => o[k] === 'none').map((k) => NOTHING[k]);
+  return some(
+    o.squeeze && `squeezed: ${SQUEEZE_WORDS[o.squeeze]}${o.sample ? `, from ${o.sample}` : ''}`, o.smell && `smell: ${o.smell}`,
+    o.growth && o.growth !== 'none' && `${o.growth} growth`, o.steam && o.steam !== 'none' && (o.steam === 'much' ? 'much steam' : 'steam'),
+    o.pests && o.pests !== 'none' && (o.pests === 'other' ? 'pests' : o.pests), o.seepage && o.seepage !== 'none' && (o.seepage === 'much' ? 'much seepage' : 'seepage'),
+    o.cover && `cover ${o.cover}`, o.colour && COLOUR_WORDS[o.colour], o.sunkCm !== undefined && `${o.sunkCm} cm below its mark`, looked.length > 0 && looked.join(', '), o.words,
+  );
+}
+const COLOUR_WORDS = { 'as-built': 'colour as built', browning: 'browning', dark: 'dark brown', ashy: 'grey, ashy' } as const;
 
 const some = (...words: (string | false | null | undefined)[]): string => words.filter((w): w is string => Boolean(w)).join(', ');
 
@@ -56,14 +73,18 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
       const live = own.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
       const places = new Set(e.data.readings.map((r) => r.point)).size;
       const range = live.length === 0 ? 'all struck' : `${tempFigure(live.reduce((a, b) => Math.min(a, b)), unit)}–${tempText(live.reduce((a, b) => Math.max(a, b)), unit)}`;
-      return { mark: 'probe', title: e.data.source === 'file' ? `${e.data.readings.length} readings brought in` : `Round of ${places}`, detail: some(range, e.data.words) };
+      return { mark: 'probe', title: e.data.source === 'file' ? `${e.data.readings.length} readings brought in` : `Round of ${places}`, detail: some(range, e.data.left && e.data.left.length > 0 && `${countText(e.data.left.length, 'place')} left out`, e.data.words) };
     }
     case 'turn': return { mark: 'turn', title: e.data.full ? 'Turned' : 'Stirred only', detail: some(e.data.rim && RIM_WORDS[e.data.rim], e.data.words) };
     case 'water': return { mark: 'water', title: 'Watered', detail: some(e.data.litres !== undefined && `${e.data.litres} L`, e.data.clean ? 'clean' : 'not clean: starts the clock again') };
     case 'addition': return { mark: 'add', title: e.data.raw ? 'Raw addition' : 'Clean addition', detail: some(e.data.what, e.data.raw && 'starts the clock again', e.data.seeds !== undefined && (e.data.seeds ? 'with live seeds' : 'no live seeds')) };
     case 'merge': return { mark: 'move', title: 'Joined', detail: some(e.data.what, e.data.withProven ? 'with a proven heap' : 'with an unproven heap') };
     case 'moisture': return { mark: 'squeeze', title: 'Moisture', detail: e.data.state };
-    case 'observation': return { mark: 'squeeze', title: 'Seen', detail: some(e.data.squeeze && `squeezed: ${SQUEEZE_WORDS[e.data.squeeze]}`, e.data.smell && `smell: ${e.data.smell}`, e.data.words) };
+    case 'observation': return { mark: 'squeeze', title: 'Seen', detail: observed(e.data) };
+    case 'skip': return { mark: 'walk', title: 'Left out of a round', detail: some(SKIP_WORDS[e.data.reason], e.data.words) };
+    case 'photo': return { mark: 'note', title: 'Photo', detail: e.data.words ?? '' };
+    case 'plan': return { mark: 'probe', title: 'Places of a round', detail: e.data.points.map((p) => [p.label, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ') };
+    case 'position': return { mark: 'move', title: 'Stands at', detail: some(positionText(e.data.position), e.data.words) };
     case 'note': return { mark: 'note', title: 'Note', detail: e.data.words || String((e.data as { text?: unknown }).text ?? '') };
     case 'correction': return { mark: 'note', title: 'Correction', detail: some(e.data.value !== undefined && `now ${tempText(toCelsius(e.data.value, e.data.unit ?? 'C'), unit, 1)}`, e.data.reason) };
     case 'move': return { mark: 'move', title: 'Moved', detail: '' };
@@ -72,30 +93,34 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     case 'cure': return { mark: 'cure', title: 'Curing began', detail: '' };
     case 'release': return { mark: 'check', title: 'Gone out', detail: '' };
     case 'terms': return { mark: 'check', title: 'Rules and policy changed', detail: some(countText(e.data.rules.length, 'rule'), e.data.siteVersion !== undefined && `version ${e.data.siteVersion} of the site`, e.data.words) };
-    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': return { mark: 'probe', title: e.kind, detail: '' };
+    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': case 'instrument': case 'walk-order': case 'round-settings': return { mark: 'probe', title: e.kind, detail: '' };
   }
 }
 
-const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure']);
+const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure', 'skip', 'photo', 'position', 'plan']);
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
 const MOST_READINGS = 60;
 const LATE_MS = 24 * MS.hour;
 
 /** The log, newest first by when it happened. */
 export function logLines(state: BatchState, { timeZone, unit, now }: Locale): LogLineView[] {
-  const label = new Map(state.opened.points.map((p) => [p.id, p.label ?? p.id]));
+  const label = new Map(state.points.map((p) => [p.id, p.label ?? p.id]));
   const byEntry = new Map<string, LoggedReading[]>();
   for (const r of state.readings) { const list = byEntry.get(r.entry); if (list) list.push(r); else byEntry.set(r.entry, [r]); }
   return [...state.entries].sort((a, b) => b.at - a.at || b.seq - a.seq).map((e): LogLineView => {
     const strike = state.struck.get(e.id);
     const own = byEntry.get(e.id) ?? [];
     const readings = e.kind !== 'round' || e.data.readings.length > MOST_READINGS ? [] : own.map((r) => ({
-      id: r.id, place: label.get(r.point) ?? r.point, value: tempText(toCelsius(r.value, r.unit), unit, 1), struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
+      id: r.id, place: label.get(r.point) ?? r.point, value: readingText(r, unit), struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
     }));
     const lateMs = e.recordedAt - e.at;
+    const device = deviceOf(e.data);
+    const enteredAt = device ? parseInstant(device.enteredAt) : null;
+    const waited = enteredAt !== null && enteredAt - e.at < LATE_MS;
     return {
       id: e.id, ...wordsOf(e, own, unit), when: soonText(timeZone, e.at, now), by: e.by,
-      late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' && !(e.kind === 'round' && e.data.source === 'file') ? `entered ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
+      late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' && !(e.kind === 'round' && e.data.source === 'file') ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
+      clock: Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS ? null : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`, photo: e.kind === 'photo' ? e.data.sha256 : null,
       struck: strike?.kind === 'correction' ? strike.data.reason : null, readings, correctable: CORRECTABLE.has(e.kind) && !strike,
     };
   });

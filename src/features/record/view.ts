@@ -1,3 +1,4 @@
+import { positionText } from '@/core/heap/row';
 import { chartView, type ChartView } from '@/core/digest/chart';
 import { reckon, type Digest, type Reckoning } from '@/core/digest/digest';
 import { saidOf, type Said } from '@/core/digest/said';
@@ -42,12 +43,12 @@ type Page = Ask & { readonly when: (at: Instant) => string; readonly place: (poi
 function identityOf({ state, site, when, unit: _unit }: Page): [string, string][] {
   const { opened } = state;
   const rows: [string, string | undefined][] = [
-    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Place', opened.bay && `bay ${opened.bay}`],
+    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Place', positionText(state.position)],
     ['Method', METHOD_WORD[opened.method]], ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
     ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
     ['Materials', [...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => (e.kind === 'addition' && !state.struck.has(e.id) && e.data.what ? [`${e.data.what} (added ${when(e.at)})`] : []))].join('; ') || 'not recorded'],
     ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
-    ['Places of a round', opened.points.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
+    ['Places of a round', state.plan.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
     ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
   ];
   return rows.filter((row): row is [string, string] => Boolean(row[1]));
@@ -73,7 +74,7 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
   const { prepared, accounts } = reckoning;
   const floor = accounts[0]?.account.standing.walk.floor ?? { floorC: 55 };
   const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: 'too few points' };
-  const columns = state.opened.points.length <= MOST_COLUMNS ? state.opened.points.map((p) => p.id) : null;
+  const columns = state.points.length <= MOST_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
   for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
   const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
@@ -149,7 +150,7 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
 /** What nobody may read out of a record. */
 function notCoveredOf({ state }: Page, reckoning: Reckoning | null): string[] {
   const conditions = [...new Set((reckoning?.accounts ?? []).flatMap(({ rule }) => rule.conditions.map((c) => `${c} (${rule.title}): asked for by the rule, not judged here.`)))];
-  const unread = state.opened.points.filter((p) => !state.readings.some((r) => r.point === p.id)).map((p) => p.label ?? p.id);
+  const unread = state.points.filter((p) => !state.readings.some((r) => r.point === p.id)).map((p) => p.label ?? p.id);
   return [
     'Places between the points read: a record speaks of the readings in it, not of every handful.',
     'Herbicide residue, metals, salts, plastic and stones, maturity: heat does not change them.',
@@ -181,7 +182,7 @@ export function recordDoc(ask: Ask): RecordDoc {
   const { state, site, siteState, now, unit } = ask;
   const timeZone = state.opened.brought?.timeZone ?? site.timeZone;
   const locale = { timeZone, unit, now };
-  const labels = new Map(state.opened.points.map((p) => [p.id, p.label?.split(' ')[0] ?? p.id]));
+  const labels = new Map(state.points.map((p) => [p.id, p.label?.split(' ')[0] ?? p.id]));
   const page: Page = { ...ask, when: (at) => whenText(timeZone, at), place: (id) => labels.get(id) ?? id };
   const reckoning = reckon(state, site, siteState, now);
   const said = reckoning ? saidOf(reckoning, state.terms.length, locale) : [];

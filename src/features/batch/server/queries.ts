@@ -2,6 +2,7 @@ import { chartView } from '@/core/digest/chart';
 import { digestOf, reckon } from '@/core/digest/digest';
 import { saidOf } from '@/core/digest/said';
 import { heapPicture } from '@/core/digest/picture';
+import { positionText } from '@/core/heap/row';
 import { nextAdvice } from '@/core/advice/next';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
@@ -35,7 +36,7 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
   const age = state.builtAt === null ? 'still building' : `day ${Math.floor((locale.now - state.builtAt) / MS.day) + 1}`;
   return {
     state, name: opened.name ?? opened.code, code: opened.code,
-    facts: [opened.bay && `bay ${opened.bay}`, opened.volumeM3 && volumeText(opened.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
+    facts: [positionText(state.position), opened.volumeM3 && volumeText(opened.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
     picture: heapPicture(digest, locale.now, locale.unit, volume), building: state.builtAt === null,
     advice: adviceWords(nextAdvice({ ...digest.situation, now: locale.now }), locale),
     verdicts: reckoning ? saidOf(reckoning, state.terms.length, locale) : [],

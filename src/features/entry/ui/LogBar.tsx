@@ -25,14 +25,14 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   const [open, setOpen] = useState<SheetName | null>(null);
   const names: SheetName[] = building ? ['close', 'add', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'merge', 'observe', 'note'];
   useKeys((key, e) => {
-    if (key === 'r') router.push(`/batch/${heap.id}/round`);
+    if (key === 'r') router.push(`/round#${heap.id}`);
     const name = names.find((n) => SHEETS[n].key === key);
     if (name) { e.preventDefault(); setOpen(name); }
   });
   const sheet = open ? SHEETS[open] : null;
   return (
     <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
-      <Link prefetch={false} href={`/batch/${heap.id}/round`} className="btn key !min-h-[52px] !px-3.5"><Mark name="probe" />Log a round</Link>
+      <Link prefetch={false} href={`/round#${heap.id}`} className="btn key !min-h-[52px] !px-3.5"><Mark name="probe" />Log a round</Link>
       {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
       <span className="q text-[12.5px] whitespace-nowrap max-lg:hidden">keys R D {names.map((n) => SHEETS[n].key.toUpperCase()).join(' ')}</span>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>

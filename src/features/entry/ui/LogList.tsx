@@ -6,7 +6,7 @@ import { CorrectForm, type ReadingRef } from './forms';
 import type { HeapRef } from './useEntry';
 
 export type LogLine = {
-  readonly id: string; readonly mark: MarkName; readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null;
+  readonly id: string; readonly mark: MarkName; readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null; readonly clock: string | null; readonly photo: string | null;
   /** Why the whole entry was struck. */
   readonly struck: string | null;
   readonly readings: readonly (ReadingRef & { readonly struck: string | null })[];
@@ -30,6 +30,8 @@ export function LogList({ lines, total, heap }: { lines: readonly LogLine[]; tot
                 {l.struck && <span className="block">struck: {l.struck}</span>}
                 {l.readings.filter((r) => r.struck).map((r) => <span key={r.id} className="block text-[13.5px]"><s>{r.place} {r.value}</s> {r.struck}</span>)}
                 {l.late && <span className="block q text-[13px]">{l.late}</span>}
+                {l.clock && <span className="block q text-[13px]">{l.clock}</span>}
+                {l.photo && <a href={`/api/photo/${l.photo}`} className="block mt-1"><img src={`/api/photo/${l.photo}?small`} alt={`Photo, ${l.when}`} loading="lazy" className="max-h-40 border border-ink" /></a>}
               </div>
               <div className="text-[13px] q text-right whitespace-nowrap">{l.when} {l.by}
                 {l.correctable && <> <button type="button" className="link text-[13px] min-h-[24px]" onClick={() => setLine(l)} aria-label={`Correct: ${l.title}, ${l.when}`}>correct</button></>}</div>

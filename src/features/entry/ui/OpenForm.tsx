@@ -8,10 +8,8 @@ import { proposedRules, type Input } from '@/core/rules/propose';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
-import { unanswered } from '@/ui/useKept';
-import { logEntry } from '../server/actions';
 import { KeepBar } from './parts';
-import { useEntry, type HeapRef } from './useEntry';
+import { keepHere, useEntry, type HeapRef } from './useEntry';
 
 type Method = 'turned' | 'static' | 'vessel';
 export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly methods: readonly Method[] };
@@ -64,13 +62,16 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
   const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
     const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: probed, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
-    const opened = await logEntry({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }).catch(unanswered);
+    const heapName = name.trim() || code.trim();
+    const opened = await keepHere({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }, heapName, 'opened');
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
     if (stage === 'closed') {
-      const built = await logEntry({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }).catch(unanswered);
+      const built = await keepHere({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }, heapName, 'built');
       if (!built.ok) { entry.setProblems(built.problems); return; }
     }
     remember('zh_by', entry.by);
+    // Its page is made by the hub: without a signal there is none yet.
+    if (opened.waiting) { router.push('/waiting'); return; }
     router.push(`/batch/${entry.id}`);
     router.refresh();
   };

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { CAUTION } from '@/core/words/advice';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
-import { Effects, KeepBar, WhenAndWho } from './parts';
+import { Effects } from '@/ui/Effects';
+import { KeepBar, WhenAndWho } from './parts';
 import { useEntry, usePreview, type HeapRef } from './useEntry';
 
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };

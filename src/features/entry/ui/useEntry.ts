@@ -1,9 +1,13 @@
 'use client';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { EntryKind } from '@/core/log/entry';
-import { useKept } from '@/ui/useKept';
+import type { Form } from '@/outbox/item';
+import { keepEntry } from '@/outbox/keep';
+import { useKept, type Kept } from '@/ui/useKept';
 import type { EntryForm } from '../input';
-import { logEntry, previewEntry, type Preview } from '../server/actions';
+import type { Preview } from '@/ui/Effects';
+import { usePreview as useAsked } from '@/ui/usePreview';
+import { previewEntry } from '../server/actions';
 
 /** The heap and the device that a form speaks for. */
 export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F' };
@@ -13,27 +17,22 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   const { id, by, setBy, problems, setProblems, busy, keep } = useKept(heap.by);
   const [at, setAt] = useState<string | null>(null);
   const form = useCallback((data: object): EntryForm => ({ id, batch: kind === 'opened' ? id : heap.id === '' ? null : heap.id, kind, at, by, data: data as Record<string, unknown> }), [id, kind, heap.id, at, by]);
-  const save = (data: object): void => keep(() => logEntry(form(data)), onDone);
+  const save = (data: object): void => keep(() => keepHere(form(data), heap.name, kind), onDone);
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
+}
+
+const WORDS: Partial<Record<EntryKind, string>> = { turn: 'turned', water: 'watered', addition: 'added', merge: 'joined', observation: 'felt, smelled', note: 'note', built: 'closed', correction: 'correction', 'probe-check': 'check of a thermometer', ambient: 'air', opened: 'opened', round: 'round' };
+
+/** Through the outbox: what the hub cannot take now waits on this device. */
+export async function keepHere(form: EntryForm, name: string, kind: EntryKind): Promise<Kept> {
+  const kept = await keepEntry(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
+  return kept.fate === 'refused' ? { ok: false, problems: kept.problems } : { ok: true, already: false, waiting: kept.fate === 'waiting' };
 }
 export type EntryHandle = ReturnType<typeof useEntry>;
 
-const PAUSE_MS = 250;
-
-const CANNOT_SAY: Preview = { effects: null, problems: [{ path: '(form)', message: 'The hub does not answer, so what it does to each rule cannot be said now.' }] };
-
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */
 export function usePreview(entry: EntryHandle, data: object | null): Preview | null {
-  const [preview, setPreview] = useState<Preview | null>(null);
-  const text = data === null ? null : JSON.stringify(data);
   const { form } = entry;
-  useEffect(() => {
-    let current = true;
-    const timer = setTimeout(() => {
-      if (text === null) { setPreview(null); return; }
-      previewEntry(form(JSON.parse(text) as object)).then((p) => { if (current) setPreview(p); }, () => { if (current) setPreview(CANNOT_SAY); });
-    }, PAUSE_MS);
-    return () => { current = false; clearTimeout(timer); };
-  }, [text, form]);
-  return preview;
+  const ask = useCallback((text: string) => previewEntry(form(JSON.parse(text) as object)), [form]);
+  return useAsked(data === null ? null : JSON.stringify(data), ask);
 }

@@ -1,19 +1,28 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { foldPath } from '@/charts/mound';
+import { DeviceBar } from './DeviceBar';
 import { Keys } from './Keys';
 import { Switches } from './Switches';
 
 const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
 
-const PLACES = [{ href: '/', name: 'Yard' }, { href: '/open', name: 'Open a heap', short: 'Open' }, { href: '/rules', name: 'Rules' }, { href: '/records', name: 'Records' }, { href: '/bring', name: 'Bring in', short: 'Bring' }, { href: '/instruments', name: 'Instruments', short: 'Probes' }] as const satisfies readonly { href: string; name: string; short?: string }[];
-export type PlaceName = (typeof PLACES)[number]['name'];
+type Place = { readonly href: string; readonly name: string; /** On a phone's bar, under this word. */ readonly short?: string; readonly what?: string };
+const PLACES = [
+  { href: '/', name: 'Yard', short: 'Yard' }, { href: '/round', name: 'Round', short: 'Round' }, { href: '/open', name: 'Open a heap', short: 'Open' }, { href: '/rules', name: 'Rules', what: 'what must be proven' },
+  { href: '/records', name: 'Records', short: 'Records' }, { href: '/bring', name: 'Bring in', what: 'files of readings' }, { href: '/instruments', name: 'Instruments', what: 'thermometers and checks' }, { href: '/labels', name: 'Flags', what: 'labels to print' },
+] as const satisfies readonly Place[];
+/** Places that a phone's bar has no room for. */
+export const MORE = (PLACES as readonly Place[]).filter((p) => p.short === undefined);
+const MORE_PLACE = { href: '/more', name: 'More', short: 'More' } as const;
+export type PlaceName = (typeof PLACES)[number]['name'] | 'More';
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
-export function Frame({ site, place, sky, right, prefs, bays, wholeOnPhone = false, children }: { site: string; place: PlaceName; sky: ReactNode; right: ReactNode; prefs: { unit: string; volume: string; light: string | null }; bays: Readonly<Record<string, string>>; wholeOnPhone?: boolean; children: ReactNode }) {
+export function Frame({ site, madeAt, keep, place, sky, right, prefs, bays, wholeOnPhone = false, children }: { site: string; /** When the page was made. */ madeAt: number; keep: readonly string[]; place: PlaceName; sky: ReactNode; right: ReactNode; prefs: { unit: string; volume: string; light: string | null }; bays: Readonly<Record<string, string>>; wholeOnPhone?: boolean; children: ReactNode }) {
   return (
     <div className="min-h-dvh flex flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2">Skip to the page</a>
+      <DeviceBar madeAt={madeAt} keep={keep} />
       <header className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}flex items-end gap-5 px-5 h-24 max-sm:h-16 max-sm:px-4 border-b-[1.8px] border-ink overflow-hidden`}>
         <Link prefetch={false} href="/" className="self-center flex flex-col gap-1 min-w-[150px] max-sm:min-w-0">
           <span className="flex items-end gap-2 disp font-bold text-[18px] leading-[17px]">
@@ -27,10 +36,13 @@ export function Frame({ site, place, sky, right, prefs, bays, wholeOnPhone = fal
       </header>
       <nav aria-label="Places" className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-[15px]`}>
         <svg className="absolute inset-0 pointer-events-none" width="100%" height="100%" aria-hidden="true"><rect width="100%" height="100%" fill="url(#stones)" /></svg>
-        {PLACES.map((p) => (
-          <Link key={p.href} prefetch={false} href={p.href} aria-current={p.name === place ? 'page' : undefined}
-            className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[60px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.name === place ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}>{'short' in p ? <><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></> : p.name}</Link>
-        ))}
+        {[...(PLACES as readonly Place[]), MORE_PLACE].map((p) => {
+          const here = p.name === place || (p === MORE_PLACE && MORE.some((m) => m.name === place));
+          return (
+            <Link key={p.href} prefetch={false} href={p.href} aria-current={p.name === place ? 'page' : undefined}
+              className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[64px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.short === undefined ? 'max-sm:hidden' : ''} ${p === MORE_PLACE ? 'sm:hidden' : ''} ${here ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></Link>
+          );
+        })}
         <span className="flex-1 max-sm:hidden" />
         <div className="relative self-center py-1 max-sm:hidden flex items-center gap-3"><Switches {...prefs} /><Keys bays={bays} unit={prefs.unit} /></div>
       </nav>

@@ -1,0 +1,3 @@
+import { receive } from '@/features/entry/server/receive';
+
+export const POST = receive;

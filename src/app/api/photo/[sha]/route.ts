@@ -1,0 +1,3 @@
+import { servePhoto } from '@/features/entry/server/photos';
+
+export const GET = async (request: Request, { params }: { params: Promise<{ sha: string }> }) => servePhoto(request, (await params).sha);

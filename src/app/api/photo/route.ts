@@ -1,0 +1,3 @@
+import { takePhoto } from '@/features/entry/server/photos';
+
+export const POST = takePhoto;

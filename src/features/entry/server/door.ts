@@ -1,0 +1,101 @@
+import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
+import { foldBatch } from '@/core/log/fold';
+import { ownRulesOf } from '@/core/formats/batch-file';
+import { findRule } from '@/core/rules/library';
+import { PROBLEM, type Problem } from '@/core/words/problem';
+import { requireSite, theDb } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import { photoRepo } from '@/db/repositories/photos';
+import { writeEntries } from '@/db/write';
+import { now } from '@/platform/clock';
+import { log } from '@/platform/log';
+import { parseEntryForm, type EntryForm } from '../input';
+
+/** `again`: nothing is wrong with it, it may be sent again later. */
+export type Taken = { readonly ok: true; readonly already: boolean } | { readonly ok: false; readonly problems: readonly Problem[]; readonly again?: boolean };
+const refused = (path: string, message: string, again = false): Taken => ({ ok: false, problems: [{ path, message }], ...(again ? { again } : {}) });
+
+/**
+ * The one door for what a person logs. The same entry twice is answered as done, once; another entry under an id that the
+ * log holds is refused, and what the log holds stays.
+ * @param aheadMs how far the sender's clock is ahead of the hub's now; null: not known
+ */
+export async function takeIn(form: EntryForm, aheadMs: number | null = null): Promise<Taken> {
+  const site = await requireSite();
+  const at = now();
+  const parsed = parseEntryForm(form, site.timeZone, at);
+  try {
+    const known = await heldAs(form, site.timeZone);
+    if (known) return known;
+    if (clockMoved(form, aheadMs)) return refused('clock', 'This phone’s clock differs from the hub’s by more than it reckoned with.', true);
+    if (!parsed.ok) return parsed;
+    const { entry } = parsed;
+    const wrong = await misplaced(entry);
+    if (wrong) return wrong;
+    const { already } = await writeEntries(theDb(), site, [entry], at);
+    // Another device may have written the id in between.
+    return already.length > 0 ? ((await heldAs(form, site.timeZone)) ?? { ok: true, already: true }) : { ok: true, already: false };
+  } catch (error) {
+    log.error({ error: error instanceof Error ? error.message : error, entry: (form as { id?: unknown } | null)?.id }, 'an entry was not written');
+    return refused('(form)', 'It could not be written just now. What you typed is still here: try again.', true);
+  }
+}
+
+/** Whether a phone stamped an entry by another error of its clock than it shows now: the entry goes back to be stamped anew. */
+function clockMoved(form: EntryForm, aheadMs: number | null): boolean {
+  const reckoned = (form?.data?.device as { clockAheadMs?: unknown } | undefined)?.clockAheadMs;
+  return typeof reckoned === 'number' && aheadMs !== null && Math.abs(aheadMs - reckoned) > CLOCK_TOLERANCE_MS;
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+const content = ({ batch, at, by, kind, data }: NewEntry): string => canonicalJson({ batch, at, by, kind, data });
+
+/** What the log holds under the form's id: done already, or something else; null: nothing. Read as of when the log took it, the same form gives the same entry. */
+async function heldAs(form: EntryForm, timeZone: string): Promise<Taken | null> {
+  const id: unknown = (form as { id?: unknown } | null)?.id;
+  if (typeof id !== 'string' || !UUID.test(id)) return null;
+  const held = await logRepo(theDb()).byId(id);
+  if (!held) return null;
+  const then = parseEntryForm(form, timeZone, held.recordedAt);
+  if (then.ok && content(then.entry) === content(held)) return { ok: true, already: true };
+  return refused('id', PROBLEM.idTaken(whatIs(held)));
+}
+
+const whatIs = (e: Entry): string => `${e.kind === 'round' ? `round of ${e.data.readings.length}` : e.kind} by ${e.by}`;
+
+/** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
+async function misplaced(entry: NewEntry): Promise<Taken | null> {
+  if (entry.kind === 'opened') return entry.batch === entry.id ? null : refused('batch', 'A new heap takes the id of the entry that opens it.');
+  if (entry.kind === 'photo' && !(await photoRepo(theDb()).has(entry.data.sha256))) return refused('data.sha256', PROBLEM.noPhoto, true);
+  if (entry.batch === null) return null;
+  const entries = await logRepo(theDb()).ofBatch(entry.batch);
+  if (entries.length === 0) return refused('batch', 'There is no such heap on this site.');
+  const state = foldBatch(entries);
+  // A place that was given up meanwhile is still one where it was read.
+  const places = new Map(state.points.map((p) => [p.id, p]));
+  if (entry.kind === 'round') {
+    const i = entry.data.readings.findIndex((r) => !places.has(r.point));
+    if (i >= 0) return refused(`data.readings[${i}].point`, PROBLEM.noPlace(entry.data.readings[i]!.point));
+    const ids = new Set(state.readings.map((r) => r.id));
+    const twice = entry.data.readings.find((r) => ids.has(r.id));
+    if (twice) return refused('data.readings', PROBLEM.idTaken(`reading ${twice.id}`));
+  }
+  if (entry.kind === 'plan') {
+    const ids = entry.data.points.map((p) => p.id);
+    const again = ids.find((id, i) => ids.indexOf(id) !== i);
+    if (again !== undefined) return refused('data.points', PROBLEM.twice(again));
+    const moved = entry.data.points.find((p) => { const was = places.get(p.id); return was !== undefined && (was.zone !== undefined && was.zone !== p.zone || was.depthM !== undefined && was.depthM !== p.depthM); });
+    if (moved && state.readings.some((r) => r.point === moved.id)) return refused('data.points', PROBLEM.movedPlace(moved.label));
+  }
+  if (entry.kind === 'terms') {
+    const own = ownRulesOf(entry.data.ownRules);
+    const unknown = entry.data.rules.find((id) => !findRule(id, own));
+    if (unknown !== undefined) return refused('data.rules', PROBLEM.unknownRule(unknown));
+  }
+  if (entry.kind === 'correction') {
+    const { target, reading } = entry.data;
+    if (!entries.some((e) => e.id === target)) return refused('data.target', 'The entry to correct is not in this heap’s log.');
+    if (reading !== undefined && !state.readings.some((r) => r.id === reading && r.flag === undefined)) return refused('data.reading', 'That reading is not there, or is struck already.');
+  }
+  return null;
+}

@@ -1,0 +1,30 @@
+import { now } from '@/platform/clock';
+import type { EntryForm } from '../input';
+import { takeIn, type Taken } from './door';
+
+/** Entries as a device's outbox sends them; `sentAt` is that device's clock. */
+export type Sending = { readonly sentAt: number; readonly entries: readonly EntryForm[] };
+export type Received = { readonly now: number; readonly answers: readonly Taken[] };
+
+const MOST_BYTES = 4_000_000;
+const MOST_ENTRIES = 100;
+const no = (status: number, message: string): Response => Response.json({ now: now(), answers: [], problem: message }, { status });
+
+/** Another site's page must not write here with this browser. */
+export const foreign = (request: Request): boolean => !['same-origin', 'none', null].includes(request.headers.get('sec-fetch-site'));
+
+/**
+ * Takes entries in the order in which they were made; each is answered for itself, so that one that is refused holds up
+ * none behind it. The answer bears the hub's time, by which a phone knows how far its own clock is off.
+ */
+export async function receive(request: Request): Promise<Response> {
+  if (foreign(request)) return no(403, 'This came from another site’s page and was not read.');
+  const text = await request.text();
+  if (text.length > MOST_BYTES) return no(413, 'Too many entries at once. Send fewer.');
+  let sending: Sending;
+  try { sending = JSON.parse(text) as Sending; } catch { return no(400, 'What came is not JSON. Open the page anew and send it again.'); }
+  if (!Array.isArray(sending?.entries) || sending.entries.length > MOST_ENTRIES) return no(400, `A list of at most ${MOST_ENTRIES} entries is expected.`);
+  const answers: Taken[] = [];
+  for (const form of sending.entries) answers.push(await takeIn(form, Number.isFinite(sending.sentAt) ? sending.sentAt - now() : null));
+  return Response.json({ now: now(), answers } satisfies Received);
+}

@@ -1,0 +1,22 @@
+import { v5 } from 'uuid';
+import { foldSite } from '@/core/log/fold';
+import { theDb, theSite } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { now } from '@/platform/clock';
+import { readPrefs } from '@/platform/prefs';
+import { fieldSheet, type FieldSheet } from '../sheet';
+
+/** The sheet for a round as of now, for this device. Null: no site has been named yet. */
+export async function sheetNow(): Promise<FieldSheet | null> {
+  const site = await theSite();
+  if (!site) return null;
+  const [prefs, at, db] = [await readPrefs(), now(), theDb()];
+  const [board, entries] = await Promise.all([snapshotRepo(db).board(site, at), logRepo(db).ofSite(site.id)]);
+  return fieldSheet(site, board, foldSite(entries), prefs.by, { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at }, prefs.volume, (after) => v5(`walk after ${after}`, site.id));
+}
+
+export async function serveSheet(): Promise<Response> {
+  const sheet = await sheetNow();
+  return sheet ? Response.json(sheet, { headers: { 'cache-control': 'no-store' } }) : Response.json({ problem: 'No site has been named yet.' }, { status: 404 });
+}

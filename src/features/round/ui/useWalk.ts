@@ -1,0 +1,77 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { v7 } from 'uuid';
+import { enqueue } from '@/outbox/keep';
+import { clock, hubNow, kept, recallClock, sendWaiting } from '@/outbox/store';
+import { remember } from '@/ui/remember';
+import type { FieldSheet } from '../sheet';
+import type { Out, Walk } from '../walk';
+
+const ENDED_KEPT = 20;
+const FRESH_MS = 60_000;
+export type WalkHandle = {
+  readonly sheet: FieldSheet | null; readonly walk: Walk | null; readonly ended: readonly string[];
+  /** Puts the next state of the walk in its place, and gives what it has to tell the hub to the outbox. */
+  readonly step: (next: Walk | null, out?: readonly Out[]) => void;
+  readonly refresh: () => void;
+};
+
+/** The sheet and the walk as this device keeps them: there at once without a network, made anew when there is one. */
+export function useWalk(initial: FieldSheet | null): WalkHandle {
+  const [sheet, setSheet] = useState<FieldSheet | null>(null);
+  const [walk, setWalk] = useState<Walk | null>(null);
+  const [ended, setEnded] = useState<readonly string[]>([]);
+  const asked = useRef(0);
+  const fetchSheet = useCallback(async (): Promise<void> => {
+    asked.current = Date.now();
+    const before = Date.now();
+    const response = await fetch('/api/field', { cache: 'no-store', signal: AbortSignal.timeout(10_000) });
+    if (!response.ok || !response.headers.get('content-type')?.startsWith('application/json')) return;
+    const fresh = (await response.json()) as FieldSheet;
+    await clock.learn((before + Date.now()) / 2 - fresh.now);
+    await kept.set('sheet', fresh);
+    setSheet(fresh);
+  }, []);
+  const refresh = useCallback((): void => { void fetchSheet().catch(() => undefined); }, [fetchSheet]);
+  useEffect(() => {
+    let current = true;
+    void (async () => {
+      await recallClock();
+      const [old, going, over] = await Promise.all([kept.get<FieldSheet>('sheet'), kept.get<Walk>('walk'), kept.get<string[]>('ended')]).catch(() => [undefined, undefined, undefined] as const);
+      if (!current) return;
+      // The page out of the cache may be older than what the device holds.
+      setSheet(old && (!initial || old.now >= initial.now) ? old : initial);
+      setWalk(going ?? null);
+      setEnded(over ?? []);
+      refresh();
+    })();
+    const look = (): void => { if (document.visibilityState === 'visible' && Date.now() - asked.current > FRESH_MS) refresh(); };
+    document.addEventListener('visibilitychange', look);
+    window.addEventListener('online', refresh);
+    return () => { current = false; document.removeEventListener('visibilitychange', look); window.removeEventListener('online', refresh); };
+  }, [initial, refresh]);
+  const latest = useRef<Walk | null>(null);
+  useEffect(() => { latest.current = walk; }, [walk]);
+  const step = useCallback((next: Walk | null, out: readonly Out[] = []): void => {
+    const before = latest.current;
+    latest.current = next;
+    setWalk(next);
+    void (async () => {
+      if (next) { await kept.set('walk', next); remember('zh_by', next.by); }
+      else {
+        await kept.remove('walk');
+        if (before && !before.single) {
+          const over = [before.id, ...((await kept.get<string[]>('ended')) ?? [])].slice(0, ENDED_KEPT);
+          await kept.set('ended', over);
+          setEnded(over);
+        }
+      }
+      for (const { form, what } of out) await enqueue(form, what);
+      if (out.length > 0 && (await sendWaiting()).taken > 0) refresh();
+    })();
+  }, [refresh]);
+  return { sheet, walk, ended, step, refresh };
+}
+
+export const newId = (): string => v7();
+export { hubNow };

@@ -1,0 +1,43 @@
+/** What waits on a device until the hub has taken it. */
+
+export type Trouble = { readonly path: string; readonly message: string };
+/** An entry as the hub's door expects it. */
+export type Form = { readonly id: string; readonly batch: string | null; readonly kind: string; readonly at: string | null; readonly by: string; readonly data: Readonly<Record<string, unknown>> };
+export type Item = {
+  readonly id: string;
+  /** Order in which entries were made on this device: they are sent in it. */
+  readonly order: number;
+  readonly form: Form;
+  /** What it is, in words: `Egret: round of 5`. */
+  readonly what: string;
+  /** `refused`: the hub said no; it stays here with the reason until it is mended or let go. */
+  readonly state: 'waiting' | 'refused';
+  readonly problems: readonly Trouble[];
+  /** A picture that has not gone up yet. */
+  readonly photo?: Blob;
+};
+
+type Device = { readonly enteredAt: string; readonly clockAheadMs: number };
+const ISO = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/;
+const shifted = (time: unknown, byMs: number): unknown => (typeof time === 'string' && ISO.test(time) ? new Date(Date.parse(time) + byMs).toISOString() : time);
+
+/** A form with the device's word on its clock. @param now hub's time, as far as the device knows it, ms */
+export const stamped = (form: Form, now: number, clockAheadMs: number): Form => {
+  const enteredAt = new Date(now).toISOString();
+  return { ...form, at: form.at ?? enteredAt, data: { ...form.data, device: { enteredAt, clockAheadMs } satisfies Device } };
+};
+
+/** The same form stamped by another error of the clock: times that the device took move; those that a person chose stay. */
+export function restamped(form: Form, clockAheadMs: number): Form {
+  const device = form.data.device as Device | undefined;
+  if (!device) return form;
+  const by = device.clockAheadMs - clockAheadMs;
+  const readings = form.data.readings;
+  return {
+    ...form, at: shifted(form.at, by) as string | null,
+    data: {
+      ...form.data, device: { enteredAt: shifted(device.enteredAt, by), clockAheadMs },
+      ...(Array.isArray(readings) ? { readings: readings.map((r: { at?: unknown }) => ({ ...r, ...(r.at === undefined ? {} : { at: shifted(r.at, by) }) })) } : {}),
+    },
+  };
+}

@@ -1,0 +1,43 @@
+import { stamped, type Form, type Trouble } from './item';
+import { box, clock, hubNow, items, kept, recallClock, sendWaiting } from './store';
+
+/** What became of an entry: the hub has it, it waits here, or the hub said no. */
+export type Fate = { readonly fate: 'taken' } | { readonly fate: 'waiting' } | { readonly fate: 'refused'; readonly problems: readonly Trouble[] };
+
+let last = 0;
+/** Grows with every entry that this device makes, also across pages. */
+async function nextOrder(): Promise<number> {
+  last = Math.max(last, (await kept.get<number>('order')) ?? 0) + 1;
+  await kept.set('order', last);
+  return last;
+}
+
+/** Puts an entry into the outbox, whether there is a signal or not. Its time is now unless it says another. */
+export async function enqueue(form: Form, what: string, photo?: Blob): Promise<void> {
+  await recallClock();
+  await box.put({ id: form.id, order: await nextOrder(), form: stamped(form, hubNow(), clock.ahead()), what, state: 'waiting', problems: [], ...(photo ? { photo } : {}) });
+  void wakeWorker();
+}
+
+/** Asks the service worker to send when there is a signal again, also with no page open; where the browser can. */
+async function wakeWorker(): Promise<void> {
+  const registration = await navigator.serviceWorker?.getRegistration().catch(() => undefined);
+  await (registration as { sync?: { register(tag: string): Promise<void> } } | undefined)?.sync?.register('zh-outbox').catch(() => undefined);
+}
+
+/** A hub that takes longer is as good as none for whoever stands at a heap. */
+const PATIENCE_MS = 6000;
+
+/** Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it. */
+export async function keepEntry(form: Form, what: string): Promise<Fate> {
+  await enqueue(form, what);
+  const patience = new Promise<null>((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
+  if ((await Promise.race([sendWaiting(), patience])) === null) return { fate: 'waiting' };
+  let item = (await items()).find((i) => i.id === form.id);
+  // A sending that was under way may have begun before this one was put in.
+  if (item?.state === 'waiting' && (await sendWaiting()).reached) item = (await items()).find((i) => i.id === form.id);
+  if (!item) return { fate: 'taken' };
+  if (item.state === 'waiting') return { fate: 'waiting' };
+  await box.remove(form.id);
+  return { fate: 'refused', problems: item.problems };
+}

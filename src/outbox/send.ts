@@ -1,0 +1,66 @@
+import { restamped, type Form, type Item, type Trouble } from './item';
+
+/** Where items lie between being made and being taken. */
+export type Box = {
+  /** Those that wait, in the order in which they were made. */
+  waiting(): Promise<Item[]>;
+  put(item: Item): Promise<void>;
+  remove(id: string): Promise<void>;
+};
+export type Answer = { readonly ok: true; readonly already?: boolean } | { readonly ok: false; readonly problems: readonly Trouble[]; readonly again?: boolean };
+/** The hub, as the outbox speaks to it. Each call rejects when no whole answer came: nothing is known then. */
+export type Hub = {
+  log(sentAt: number, entries: readonly Form[]): Promise<{ readonly now: number; readonly answers: readonly Answer[] }>;
+  photo(bytes: Blob): Promise<{ readonly ok: true; readonly sha256: string; readonly width: number; readonly height: number } | { readonly ok: false; readonly problem: string }>;
+};
+export type Clock = { now(): number; /** How far this device is ahead of the hub, ms. */ ahead(): number; learn(aheadMs: number): Promise<void> };
+export type Drained = { readonly reached: boolean; readonly taken: number };
+
+const AT_ONCE = 20;
+/** A second stamping settles it; a third would mean that the clock runs about. */
+const MOST_STAMPINGS = 3;
+
+/**
+ * Sends what waits, in order. An item leaves the box only when the hub has said that it holds it, so a lost answer means
+ * that it is sent again under its own id, which the hub knows. One that is refused stays, with the reason, and holds up none
+ * behind it.
+ */
+export async function drain(box: Box, hub: Hub, clock: Clock): Promise<Drained> {
+  let taken = 0;
+  let stampings = 0;
+  const later = new Set<string>();
+  try {
+    for (;;) {
+      const items = (await box.waiting()).filter((i) => !later.has(i.id)).slice(0, AT_ONCE);
+      if (items.length === 0) return { reached: true, taken };
+      const ready: Item[] = [];
+      for (const item of items) { const r = await withPhoto(item, box, hub); if (r) ready.push(r); }
+      if (ready.length === 0) continue;
+      const sentAt = clock.now();
+      const received = await hub.log(sentAt, ready.map((i) => i.form));
+      await clock.learn((sentAt + clock.now()) / 2 - received.now);
+      for (const [i, item] of ready.entries()) {
+        const answer = received.answers[i];
+        if (!answer) { later.add(item.id); continue; }
+        if (answer.ok) { await box.remove(item.id); taken += 1; }
+        else if (answer.problems.some((p) => p.path === 'clock') && stampings < MOST_STAMPINGS * AT_ONCE) { stampings += 1; await box.put({ ...item, form: restamped(item.form, clock.ahead()) }); }
+        else if (answer.again) later.add(item.id);
+        else await box.put({ ...item, state: 'refused', problems: answer.problems });
+      }
+    }
+  } catch {
+    return { reached: false, taken };
+  }
+}
+
+/** An item whose picture is up; null: the picture was refused. What the hub made of it is kept first, so that it goes up once. */
+async function withPhoto(item: Item, box: Box, hub: Hub): Promise<Item | null> {
+  if (!item.photo) return item;
+  const answer = await hub.photo(item.photo);
+  const { photo: _photo, ...rest } = item;
+  if (!answer.ok) { await box.put({ ...item, state: 'refused', problems: [{ path: 'photo', message: answer.problem }] }); return null; }
+  const { sha256, width, height } = answer;
+  const up = { ...rest, form: { ...rest.form, data: { ...rest.form.data, sha256, width, height } } };
+  await box.put(up);
+  return up;
+}

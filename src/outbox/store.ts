@@ -1,0 +1,75 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Item } from './item';
+import { drain, type Box, type Clock, type Drained, type Hub } from './send';
+
+/** What a device keeps of its own: entries that wait, and what a round needs with no network. */
+interface Device extends DBSchema {
+  outbox: { key: string; value: Item; indexes: { order: number } };
+  kept: { key: string; value: unknown };
+}
+let opening: Promise<IDBPDatabase<Device>> | null = null;
+const device = (): Promise<IDBPDatabase<Device>> => (opening ??= openDB<Device>('zealous-heap', 1, {
+  upgrade(db) { db.createObjectStore('outbox', { keyPath: 'id' }).createIndex('order', 'order'); db.createObjectStore('kept'); },
+  terminated() { opening = null; },
+}));
+
+const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('zh-outbox');
+const listeners = new Set<() => void>();
+channel?.addEventListener('message', () => listeners.forEach((f) => f()));
+/** Tells this page and the others on the device that the box has changed. */
+const changed = (): void => { listeners.forEach((f) => f()); channel?.postMessage('changed'); };
+export const onOutbox = (f: () => void): (() => void) => { listeners.add(f); return () => listeners.delete(f); };
+
+export const items = async (): Promise<Item[]> => (await device()).getAllFromIndex('outbox', 'order');
+export const box: Box = {
+  waiting: async () => (await items()).filter((i) => i.state === 'waiting'),
+  put: async (item) => { await (await device()).put('outbox', item); changed(); },
+  remove: async (id) => { await (await device()).delete('outbox', id); changed(); },
+};
+
+/** Small things kept by name. */
+export const kept = {
+  get: async <T>(name: string): Promise<T | undefined> => (await device()).get('kept', name) as Promise<T | undefined>,
+  set: async (name: string, value: unknown): Promise<void> => { await (await device()).put('kept', value, name); },
+  remove: async (name: string): Promise<void> => { await (await device()).delete('kept', name); },
+};
+
+let aheadMs = 0;
+export const clock: Clock = {
+  now: () => Date.now(),
+  ahead: () => aheadMs,
+  learn: async (ms) => { aheadMs = Math.round(ms); await kept.set('clock', aheadMs); },
+};
+/** What was learned of this device's clock when it last spoke to the hub. */
+export const recallClock = async (): Promise<void> => { aheadMs = (await kept.get<number>('clock')) ?? 0; };
+/** The hub's time as far as this device knows it, ms. */
+export const hubNow = (): number => Date.now() - aheadMs;
+
+const WAIT_MS = 15_000;
+const answerOf = async (response: Response): Promise<unknown> => {
+  // A proxy's error page is no answer of the hub.
+  if (!response.headers.get('content-type')?.startsWith('application/json')) throw new Error(`no answer: ${response.status}`);
+  return response.json();
+};
+export const hub: Hub = {
+  log: async (sentAt, entries) => {
+    const response = await fetch('/api/log', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sentAt, entries }), signal: AbortSignal.timeout(WAIT_MS) });
+    const answer = await answerOf(response);
+    if (!response.ok) throw new Error(`refused as a whole: ${response.status}`);
+    return answer as Awaited<ReturnType<Hub['log']>>;
+  },
+  photo: async (bytes) => {
+    const response = await fetch('/api/photo', { method: 'POST', body: bytes, signal: AbortSignal.timeout(WAIT_MS * 4) });
+    const answer = (await answerOf(response)) as Awaited<ReturnType<Hub['photo']>>;
+    if (!response.ok && response.status >= 500) throw new Error(`no answer: ${response.status}`);
+    return answer;
+  },
+};
+
+let running: Promise<Drained> | null = null;
+/** Sends what waits; one sender at a time on a device, whichever page or worker it is. */
+export function sendWaiting(): Promise<Drained> {
+  const go = async (): Promise<Drained> => { await recallClock(); return drain(box, hub, clock); };
+  running ??= (navigator.locks ? navigator.locks.request('zh-outbox', go) : go()).finally(() => { running = null; });
+  return running;
+}

@@ -1,0 +1,18 @@
+export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
+/** Null effects: it cannot be said, for the reasons beside. Empty: no clock is running. */
+export type Preview = { readonly effects: readonly Effect[] | null; readonly problems: readonly { readonly path: string; readonly message: string }[] };
+
+/** What an entry will do to each rule, said before it is kept. */
+export function Effects({ preview, idle = 'No clock is running yet, so it changes no verdict.' }: { preview: Preview | null; idle?: string }) {
+  if (preview?.effects === null) return <p className="hint" aria-live="polite">{preview.problems.map((p) => p.message).join(' ')}</p>;
+  const effects = preview?.effects;
+  if (effects === undefined) return <p className="hint" aria-live="polite">Working out what it does to each rule…</p>;
+  if (effects.length === 0) return <p className="hint" aria-live="polite">{idle}</p>;
+  const costs = effects.some((e) => e.costs);
+  return (
+    <div aria-live="polite" data-testid="effects" className={`border-[1.6px] border-ink px-3 py-2 ${costs ? 'bg-marker' : 'bg-paper'}`}>
+      <p className="font-semibold">{costs ? 'This costs credit:' : 'What it does:'}</p>
+      <ul>{effects.map((e) => <li key={e.rule} className="text-[14px] leading-[1.35]"><b className="font-semibold">{e.rule}</b>: {e.text}</li>)}</ul>
+    </div>
+  );
+}

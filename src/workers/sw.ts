@@ -1,0 +1,66 @@
+import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist, StaleWhileRevalidate, type PrecacheEntry, type SerwistPlugin } from 'serwist';
+import { sendWaiting } from '@/outbox/store';
+
+/**
+ * Keeps the application on the device: its scripts and fonts as built, its pages as last seen, and sends what waits when
+ * there is a signal again, also with no page open. Pages are kept as documents; what Next fetches between pages is relative
+ * to the page it came from and is let fail, upon which the whole document is loaded, from here if need be.
+ */
+type Scope = {
+  readonly __SW_MANIFEST: (PrecacheEntry | string)[];
+  readonly clients: { matchAll(options: object): Promise<readonly { readonly url: string }[]> };
+  readonly location: Location;
+  addEventListener(type: string, listener: (event: { waitUntil(p: Promise<unknown>): void; readonly data?: unknown; readonly tag?: string }) => void): void;
+};
+declare const self: Scope;
+
+const PAGES = 'pages';
+/** The pages that open with no network though nobody has opened them on this device yet. */
+const ALWAYS = ['/', '/round', '/waiting', '/more', '/instruments'];
+const DAY_S = 86_400;
+
+const whole: SerwistPlugin = { cacheWillUpdate: async ({ response }) => (response.status === 200 && !response.redirected ? response : null) };
+const expires = new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY_S });
+const pages = new NetworkFirst({ cacheName: PAGES, networkTimeoutSeconds: 4, matchOptions: { ignoreVary: true, ignoreSearch: false }, plugins: [whole, expires] });
+// The round's page is an empty frame round what the device keeps itself: it opens at once, and is made anew behind it.
+const round = new StaleWhileRevalidate({ cacheName: PAGES, matchOptions: { ignoreVary: true }, plugins: [whole, expires] });
+const same = (path: string) => ({ url, sameOrigin }: { url: URL; sameOrigin: boolean }): boolean => sameOrigin && url.pathname.startsWith(path);
+
+const serwist = new Serwist({
+  precacheEntries: self.__SW_MANIFEST, skipWaiting: true, clientsClaim: true, navigationPreload: false, precacheOptions: { cleanupOutdatedCaches: true },
+  runtimeCaching: [
+    { matcher: same('/api/photo/'), handler: new CacheFirst({ cacheName: 'photos', plugins: [whole, new ExpirationPlugin({ maxEntries: 200 })] }) },
+    { matcher: same('/api/'), handler: new NetworkOnly() },
+    { matcher: ({ request, sameOrigin }) => sameOrigin && request.headers.get('RSC') === '1', handler: new NetworkOnly() },
+    { matcher: ({ request, url, sameOrigin }) => sameOrigin && request.mode === 'navigate' && url.pathname === '/round', handler: round },
+    { matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate', handler: pages },
+    { matcher: same('/_next/static/'), handler: new CacheFirst({ cacheName: 'static', plugins: [whole] }) },
+  ],
+  fallbacks: { entries: [{ url: '/no-signal.html', matcher: ({ request }) => request.mode === 'navigate' }] },
+});
+serwist.addEventListeners();
+
+async function keepPage(href: string): Promise<void> {
+  const url = new URL(href, self.location.origin);
+  url.hash = '';
+  if (url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return;
+  const response = await fetch(url.href, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(() => null);
+  if (response?.ok && !response.redirected && response.headers.get('content-type')?.startsWith('text/html')) await (await caches.open(PAGES)).put(url.href, response);
+}
+/** One after the other: a phone at the heap has other things to do with its signal. */
+async function keepPages(list: readonly string[]): Promise<void> { for (const href of list) await keepPage(href); }
+
+self.addEventListener('activate', (e) => e.waitUntil((async () => {
+  // Pages that were made by an older build point at scripts that are gone.
+  await caches.delete(PAGES);
+  const open = (await self.clients.matchAll({ type: 'window', includeUncontrolled: true })).map((c) => c.url);
+  await keepPages([...new Set([...open, ...ALWAYS])]);
+})()));
+self.addEventListener('message', (e) => {
+  const m = e.data as { type?: string; urls?: readonly string[] } | null;
+  if (m?.type === 'KEEP_PAGES' && Array.isArray(m.urls)) e.waitUntil(keepPages(m.urls.slice(0, 200)));
+});
+self.addEventListener('sync', (e) => {
+  // Refused by the browser's promise, it is asked again later.
+  if (e.tag === 'zh-outbox') e.waitUntil(sendWaiting().then(({ reached }) => { if (!reached) throw new Error('no signal yet'); }));
+});
