@@ -22,11 +22,13 @@ export function Schematic({ shape, places, current, says }: { shape: string | nu
       <rect x={0} y={126} width={SIZE.w} height={6} fill="var(--color-soil)" /><path d={`M0 126H${SIZE.w}`} stroke="var(--color-ink)" strokeWidth={2} />
       {places.map((p, i) => {
         const { x, y } = spots[i]!;
-        const left = x > SIZE.w / 2;
-        const label = (dx: number): React.ReactNode => <text x={left ? x - dx : x + dx} y={y + 5} textAnchor={left ? 'end' : 'start'} className="disp" fontSize={p.id === current ? 17 : 14} fontWeight={700} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3} paintOrder="stroke">{p.short}</text>;
+        // Labels on the inner side at the toes, where there is no room outside, on the outer side further in.
+        const right = x >= SIZE.w / 2 - 4;
+        const before = right ? x > SIZE.w * 0.74 : x > SIZE.w * 0.26;
+        const label = (dx: number): React.ReactNode => <text x={before ? x - dx : x + dx} y={y + 5} textAnchor={before ? 'end' : 'start'} className="disp" fontSize={p.id === current ? 17 : 14} fontWeight={700} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3} paintOrder="stroke">{p.short}</text>;
         if (p.id === current) return (
           <g key={p.id}>
-            <path d={`M${x + (left ? 44 : -44)} ${Math.max(8, y - 62)}L${x} ${y}`} stroke="var(--color-ink)" strokeWidth={3.5} /><path d={`M${x + (left ? 36 : -36)} ${Math.max(4, y - 66)}l${left ? 14 : -14} 9`} stroke="var(--color-ink)" strokeWidth={5} strokeLinecap="round" />
+            <path d={`M${x + (right ? 44 : -44)} ${Math.max(8, y - 62)}L${x} ${y}`} stroke="var(--color-ink)" strokeWidth={3.5} /><path d={`M${x + (right ? 36 : -36)} ${Math.max(4, y - 66)}l${right ? 14 : -14} 9`} stroke="var(--color-ink)" strokeWidth={5} strokeLinecap="round" />
             <circle cx={x} cy={y} r={13} fill="none" stroke="var(--color-ink)" strokeWidth={1.4} /><circle cx={x} cy={y} r={7.5} fill="var(--color-ink)" />{label(20)}
           </g>
         );

@@ -6,8 +6,8 @@ export type Spot = { readonly x: number; readonly y: number };
 
 const SIDE: Readonly<Record<string, -1 | 0 | 1>> = { crown: 0, base: 0, left: -1, west: -1, back: -1, north: -1, right: 1, east: 1, front: 1, south: 1 };
 /** How far from the middle a zone is drawn, as a share of half the width, and how high. */
-const ACROSS: Readonly<Record<string, number>> = { core: 0, middle: 0.3, edge: 0.62 };
-const UP: Readonly<Record<string, number>> = { core: 0.6, middle: 0.52, edge: 0.2 };
+const ACROSS: Readonly<Record<string, number>> = { core: 0, middle: 0.38, edge: 0.68 };
+const UP: Readonly<Record<string, number>> = { core: 0.62, middle: 0.5, edge: 0.2 };
 /** Two plates closer than this hide each other. */
 const [APART_X, APART_Y] = [48, 26];
 

@@ -34,6 +34,6 @@ export async function setting(): Promise<Setting> {
   return {
     site, prefs, unit, now: at, locale: { timeZone: site.timeZone, unit, now: at }, board: [...board].sort(byBay), air,
     airText: latest ? `Air ${tempText(latest.celsius, unit)}, ${ageText((at - latest.at) / MS.hour)} ago` : 'Air not read yet',
-    lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${ageText((at - last.lastLogged.at) / MS.hour)} ago` : 'Nothing logged yet',
+    lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${at - last.lastLogged.at < MS.minute ? 'just now' : `${ageText((at - last.lastLogged.at) / MS.hour)} ago`}` : 'Nothing logged yet',
   };
 }

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';
+import { Mound } from '@/charts/Mound';
 import { soonText } from '@/core/quantity/format';
 import { ROUTE_WHY } from '@/core/words/route';
 import { enqueue } from '@/outbox/keep';
@@ -30,6 +31,7 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
   const heaps = (order ?? sheet.heaps.map((h) => h.id)).flatMap((id) => { const h = sheet.heaps.find((x) => x.id === id); return h ? [h] : []; });
   const chosen = ordering ? heaps : heaps.filter((h) => all || h.due);
   const notNow = heaps.filter((h) => !h.due);
+  const largest = Math.max(...sheet.heaps.map((h) => h.picture.volume), 1);
   const begin = (): void => onStart(startWalk(sheet, hubNow(), { order: chosen.map((h) => h.id), probe, by: by.trim(), single: false, ended: handle.ended }, newId));
   const move = (i: number, by: -1 | 1): void => { const ids = heaps.map((h) => h.id); [ids[i], ids[i + by]] = [ids[i + by]!, ids[i]!]; setOrder(ids); };
   const keepOrder = (ids: readonly string[]): void => {
@@ -39,7 +41,8 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
   };
   const joined = sheet.walk.openSince !== null && !handle.ended.includes(sheet.walk.id);
   return (
-    <div className="flex-1 flex flex-col max-w-[760px] w-full">
+    <div className="flex-1 flex flex-col w-full lg:grid lg:grid-cols-[minmax(0,1fr)_minmax(320px,392px)]">
+      <div className="min-w-0">
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-3">
         <div className="flex justify-between items-start gap-3"><h1>{partOfDay(sheet)}</h1><Link href="/" className="btn !min-h-[48px] sm:hidden">Yard</Link></div>
         <p className="q text-[14.5px]">{ordering ? 'Set the order by hand; it stays for every phone until you change it.' : sheet.manualOrder ? 'In the order that was set by hand. To go back to a cleaner heap, rinse the thermometer first.' : ROUTE_WHY}</p>
@@ -55,6 +58,7 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
         {chosen.map((h, i) => (
           <li key={h.id} className="flex items-center gap-3 border-b border-rule min-h-[56px] py-1">
             <span className="disp font-bold text-[16px] w-7 text-right">{i + 1}</span>
+            <svg width={56} height={40} viewBox="0 0 74 52" aria-hidden="true" className="flex-none max-sm:hidden"><Mound heap={h.picture} place={{ x: 35, base: 50, maxW: 66, maxH: 32, largest, small: true }} /><path d="M0 50H74" stroke="var(--color-ink)" strokeWidth={1.8} /></svg>
             <span className="flex-1 min-w-0 leading-[1.25]"><b className="disp text-[16px]">{h.name}</b> <span className="q text-[14px]">{[h.place, h.reason].filter(Boolean).join(' · ')}</span>{h.hot && <b className="marked ml-1 text-[14px]">too hot</b>}{h.notNow && !ordering && <span className="block q text-[13.5px]">{h.notNow}</span>}</span>
             {ordering && <span className="flex gap-1.5"><button type="button" className="btn !min-h-[56px] !px-4" disabled={i === 0} aria-label={`${h.name} earlier`} onClick={() => move(i, -1)}>↑</button><button type="button" className="btn !min-h-[56px] !px-4" disabled={i === chosen.length - 1} aria-label={`${h.name} later`} onClick={() => move(i, 1)}>↓</button></span>}
           </li>
@@ -67,6 +71,10 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
             : <><button type="button" className="btn" onClick={() => setOrdering(true)}><Mark name="walk" />Change the order</button>{sheet.manualOrder && <button type="button" className="btn" onClick={() => keepOrder([])}>Cleanest first again</button>}</>}
         </div>
         {!ordering && !all && notNow.length > 0 && <div className="text-[14px]"><h2 className="!text-[16px] mb-1">Not in this round</h2><p className="q leading-[1.4]">{notNow.map((h, i) => <span key={h.id}>{i > 0 ? ' · ' : ''}<b>{h.name}</b> {h.notNow}</span>)}</p></div>}
+      </div>
+      </div>
+      <aside className="max-lg:contents lg:bg-sheet lg:border-l-[1.6px] lg:border-ink lg:flex lg:flex-col" aria-label="Who reads, and with what">
+      <div className="px-4 sm:px-5 pt-1 lg:pt-4 pb-3 flex flex-col gap-3">
         <div><span className="label" id="probe-label">Thermometer</span>
           {sheet.instruments.length === 0 ? <p className="hint">None is registered, so none is noted and nothing is corrected. <Link className="link" href="/instruments">Register one</Link></p> : (
             <div role="group" aria-labelledby="probe-label" className="grid grid-cols-2 gap-2">
@@ -76,7 +84,8 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
           )}</div>
         <Field label="Who reads" value={by} onChange={(e) => { setBy(e.target.value); remember('zh_by', e.target.value); }} maxLength={60} autoComplete="name" hint={by.trim() === '' ? 'Your name goes beside what you read' : undefined} />
       </div>
-      {!ordering && <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 sm:px-5 py-3 mt-auto"><button type="button" className="btn key w-full !min-h-[76px] !text-[20px]" disabled={chosen.length === 0 || by.trim() === ''} onClick={begin}>{chosen.length === 0 ? 'Nothing to read' : by.trim() === '' ? 'Say who reads' : `Start with ${chosen[0]!.name}`}</button></div>}
+      {!ordering && <div className="max-lg:sticky max-lg:bottom-0 bg-paper lg:bg-sheet max-lg:border-t-2 border-ink px-4 sm:px-5 py-3 max-lg:mt-auto"><button type="button" className="btn key w-full !min-h-[76px] !text-[20px]" disabled={chosen.length === 0 || by.trim() === ''} onClick={begin}>{chosen.length === 0 ? 'Nothing to read' : by.trim() === '' ? 'Say who reads' : `Start with ${chosen[0]!.name}`}</button></div>}
+      </aside>
     </div>
   );
 }

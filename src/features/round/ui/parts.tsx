@@ -91,7 +91,7 @@ type Pick<T extends string> = readonly (readonly [T, string])[];
 function Pick<T extends string>({ label, value, options, columns, onChange }: { label: string; value: T | undefined; options: Pick<T>; columns: string; onChange: (v: T | undefined) => void }) {
   return (
     <ToggleGroup.Root type="single" value={value ?? ''} onValueChange={(v) => onChange(v === '' ? undefined : (v as T))} aria-label={label} className={`grid gap-2 ${columns}`}>
-      {options.map(([v, words]) => <ToggleGroup.Item key={v} value={v} className="choice !min-h-[56px] !px-1.5 !text-[16px] !rounded-glove">{words}</ToggleGroup.Item>)}
+      {options.map(([v, words]) => <ToggleGroup.Item key={v} value={v} className="choice !min-h-[56px] !px-1 !text-[15.5px] !rounded-glove">{words}</ToggleGroup.Item>)}
     </ToggleGroup.Root>
   );
 }
@@ -126,7 +126,7 @@ export function FeelFields({ feel, places, coldest, onChange }: { feel: Feel; pl
           <select id="sample" className="field !min-h-[48px]" value={feel.sample ?? coldest ?? ''} onChange={(e) => onChange(put(feel, 'sample', e.target.value))}>{places.map((p) => <option key={p} value={p}>{p}{p === coldest ? ' (coldest)' : ''}</option>)}</select></div>
       </section>
       <section className={section} aria-labelledby="smell-title"><h2 id="smell-title">Smell</h2>
-        <Pick label="Smell" value={feel.smell} options={SMELLS} columns="grid-cols-3 sm:grid-cols-4" onChange={(v) => onChange(put(feel, 'smell', v))} />
+        <Pick label="Smell" value={feel.smell} options={SMELLS} columns="grid-cols-4" onChange={(v) => onChange(put(feel, 'smell', v))} />
         {feel.smell === 'burnt' && <p className="caution">A burnt smell can mean a smoulder: do not open the heap, keep people back, and call the fire service if there is smoke.</p>}
       </section>
       <section className={section} aria-labelledby="seen-title"><h2 id="seen-title">Seen</h2>
