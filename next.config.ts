@@ -6,7 +6,7 @@ const config: NextConfig = {
   turbopack: { root: import.meta.dirname },
   serverExternalPackages: ['pg', 'pdfkit'],
   // Read by path when a record is printed, so tracing must be told.
-  outputFileTracingIncludes: Object.fromEntries(['/batch/[id]/record.pdf', '/records/zip'].map((route) => [route, [
+  outputFileTracingIncludes: Object.fromEntries(['/batch/[id]/record.pdf', '/records/zip', '/labels.pdf'].map((route) => [route, [
     './node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-{400,700}-normal.woff', './node_modules/dejavu-fonts-ttf/ttf/DejaVuSans{,-Bold}.ttf', './node_modules/pdfkit/js/data/**',
   ]])),
   poweredByHeader: false,

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
-import { instrumentScreen } from '@/features/entry/server/queries';
+import { instrumentScreen } from '@/features/entry/server/instruments';
 import { Instruments } from '@/features/entry/ui/Instruments';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
@@ -11,5 +11,5 @@ export const metadata: Metadata = { title: 'Instruments' };
 export default async function InstrumentsPage() {
   const s = await setting();
   const site = { id: '', name: s.site.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
-  return <FrameFor s={s} place="Instruments"><Instruments probes={await instrumentScreen(s.site, s.locale)} site={site} /></FrameFor>;
+  return <FrameFor s={s} place="Instruments"><Instruments {...await instrumentScreen(s.site, s.locale)} site={site} now={s.now} /></FrameFor>;
 }

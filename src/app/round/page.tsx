@@ -1,14 +1,17 @@
 import type { Metadata } from 'next';
+import { tempText } from '@/core/quantity/format';
 import { previewEntry } from '@/features/entry/server/actions';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
 import { sheetNow } from '@/features/round/server/queries';
+import { AirStrip } from '@/features/yard/ui/AirStrip';
 import { RoundApp } from '@/features/round/ui/RoundApp';
 
 export const dynamic = 'force-dynamic';
+const TWO_DAYS_MS = 172_800_000;
 export const metadata: Metadata = { title: 'Round' };
 
 export default async function RoundPage() {
   const [s, sheet] = [await setting(), await sheetNow()];
-  return <FrameFor s={s} place="Round" wholeOnPhone><RoundApp initial={sheet} preview={previewEntry as never} /></FrameFor>;
+  return <FrameFor s={s} place="Round" wholeOnPhone sky={<AirStrip air={s.air} from={s.now - TWO_DAYS_MS} to={s.now} label={(c) => tempText(c, s.unit)} />}><RoundApp initial={sheet} preview={previewEntry as never} /></FrameFor>;
 }

@@ -16,9 +16,3 @@ export function proposal(heaps: readonly Known[]): { code: string; name: string;
     }
   }
 }
-
-/** The five places of a round, proposed for a new heap (common practice). */
-export const FIVE_PLACES = [
-  { id: 'P1', label: 'P1 core, crown', zone: 'core' }, { id: 'P2', label: 'P2 middle, left', zone: 'middle' }, { id: 'P3', label: 'P3 middle, right', zone: 'middle' },
-  { id: 'P4', label: 'P4 toe, front', zone: 'edge' }, { id: 'P5', label: 'P5 toe, back', zone: 'edge' },
-] as const;

@@ -35,6 +35,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
       <Link prefetch={false} href={`/round#${heap.id}`} className="btn key !min-h-[52px] !px-3.5"><Mark name="probe" />Log a round</Link>
       {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
       <span className="q text-[12.5px] whitespace-nowrap max-lg:hidden">keys R D {names.map((n) => SHEETS[n].key.toUpperCase()).join(' ')}</span>
+      <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-[14px]">Places, and where it stands</Link>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>
         {sheet && <sheet.form heap={heap} onDone={() => setOpen(null)} />}
       </Sheet>

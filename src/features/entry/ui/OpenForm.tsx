@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import { proposePlan } from '@/core/heap/plan';
 import { M3_PER_YD3 } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
 import { proposedRules, type Input } from '@/core/rules/propose';
@@ -13,7 +14,6 @@ import { keepHere, useEntry, type HeapRef } from './useEntry';
 
 type Method = 'turned' | 'static' | 'vessel';
 export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly methods: readonly Method[] };
-type Place = { readonly id: string; readonly label: string; readonly zone: string };
 
 const INPUT_WORDS: readonly (readonly [Input, string])[] = [
   ['garden', 'Garden and crop waste'], ['seeding-weeds', 'Seeding weeds, late hay'], ['manure', 'Manure, bedding'], ['food-waste', 'Food waste'], ['diseased-plants', 'Diseased plants'], ['biosolids', 'Sewage sludge'],
@@ -22,13 +22,8 @@ const INPUT_WORDS: readonly (readonly [Input, string])[] = [
 const USUAL = ['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'];
 
 const metres = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
-/** How far in each place is read: the core all the way, the middle two thirds, the toe one third of it; never further than the thermometer reaches. */
-const SHARE_OF_DEPTH: Readonly<Record<string, number>> = { core: 1, middle: 2 / 3, edge: 1 / 3 };
-const placesAt = (places: readonly Place[], coreM: number, reachM: number) =>
-  places.map((p) => ({ ...p, depthM: Math.round(Math.min(reachM, coreM * (SHARE_OF_DEPTH[p.zone] ?? 1)) * 100) / 100 }));
-
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
-export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteTerms, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; places: readonly Place[]; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3' }) {
+export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3' }) {
   const router = useRouter();
   const [code, setCode] = useState(proposed.code);
   const [name, setName] = useState(proposed.name);
@@ -37,10 +32,14 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
   const [shape, setShape] = useState<'dome' | 'windrow' | 'cube' | ''>('dome');
   const [core, setCore] = useState('');
   const [reach, setReach] = useState('');
+  const [row, setRow] = useState('');
+  const [from, setFrom] = useState('');
+  const [to, setTo] = useState('');
   const [method, setMethod] = useState<Method | ''>('turned');
   const [stage, setStage] = useState<'building' | 'closed' | ''>('building');
   const [builtAt, setBuiltAt] = useState(site.nowLocal);
   const [builtId] = useState(() => v7());
+  const [placedId] = useState(() => v7());
   const offered = rules.filter((r) => method !== '' && r.methods.includes(method));
   const [inputs, setInputs] = useState<readonly Input[]>(['garden', 'seeding-weeds']);
   /** Ticks that a person set or took away stand over what is proposed. */
@@ -57,14 +56,22 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
   const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
   const [coreM, reachM] = [metres(core), metres(reach)];
   const depthProblem = (m: number | null): string | undefined => (m !== null && !(m > 0 && m < 20) ? 'Type metres as a number, or leave it empty.' : undefined);
-  const probed = coreM !== null && !depthProblem(coreM) && !depthProblem(reachM) ? placesAt(places, coreM, reachM ?? coreM) : places;
+  const [fromM, toM] = [metres(from), metres(to)];
+  const inRow = shape === 'windrow' && row.trim() !== '';
+  const rowProblem = inRow && !(fromM !== null && toM !== null && fromM >= 0 && toM > fromM) ? 'Type where it starts and ends along the row, in metres.' : null;
+  const sound = (m: number | null): number | null => (m !== null && !depthProblem(m) ? m : null);
+  const places = proposePlan({ shape: shape || null, coreDepthM: sound(coreM), lengthM: inRow && !rowProblem ? toM! - fromM! : null }, stretchM, sound(reachM));
   const codeProblem = code.trim() === '' ? 'A heap needs a code for its flag.' : codes.includes(code.trim().toUpperCase()) ? `There is a heap ${code.trim()} already. Choose another code.` : undefined;
-  const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
+  const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && !rowProblem && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
-    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: probed, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
     const heapName = name.trim() || code.trim();
     const opened = await keepHere({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }, heapName, 'opened');
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
+    if (inRow) {
+      const placed = await keepHere({ id: placedId, batch: entry.id, kind: 'position', at: null, by: entry.by, data: { position: { row: row.trim(), fromM, toM } } }, heapName, 'position');
+      if (!placed.ok) { entry.setProblems(placed.problems); return; }
+    }
     if (stage === 'closed') {
       const built = await keepHere({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }, heapName, 'built');
       if (!built.ok) { entry.setProblems(built.problems); return; }
@@ -85,11 +92,15 @@ export function OpenForm({ site, proposed, codes, places, rules, ownRules, siteT
       </div>
       <Field label="How much, about" unit={volumeUnit === 'm3' ? 'm³' : 'yd³'} inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={volumeProblem} hint="Leave empty if you do not know. Under about one cubic metre a heap rarely stays hot." />
       <Choices label="What shape is it?" value={shape} onChange={setShape} columns={3} options={[{ value: 'dome', label: 'Heap', hint: 'free-standing' }, { value: 'windrow', label: 'Row', hint: 'long, sloping sides' }, { value: 'cube', label: 'Bay, bin or tub' }]} />
+      {shape === 'windrow' && (
+        <div><div className="grid grid-cols-[1fr_110px_110px] gap-3"><Field label="Row it shares with others" value={row} maxLength={40} onChange={(e) => setRow(e.target.value)} hint="Leave empty if it lies alone" /><Field label="From" unit="m" inputMode="decimal" value={from} onChange={(e) => setFrom(e.target.value)} /><Field label="To" unit="m" inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} /></div>
+          {rowProblem && <p role="alert" className="marked font-semibold">{rowProblem}</p>}</div>
+      )}
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field label="From its surface to the core" unit="m" inputMode="decimal" value={core} onChange={(e) => setCore(e.target.value)} problem={depthProblem(coreM)} hint="Leave empty if you do not know: the hot share of the heap then stays unknown" />
         <Field label="The thermometer reaches in" unit="m" inputMode="decimal" value={reach} onChange={(e) => setReach(e.target.value)} problem={depthProblem(reachM)} hint={coreM !== null && reachM !== null && reachM < coreM ? `Shorter than the way to the core: ${coreM - reachM < 0.3 ? 'read it from above too' : 'the core will not be read'}.` : 'Its stem, not its handle'} />
       </div>
-      {probed !== places && <p className="hint -mt-3">Places of a round: {probed.map((p) => `${p.label} ${(p as { depthM?: number }).depthM} m`).join('; ')}.</p>}
+      {sound(coreM) !== null && <p className="hint -mt-3">Places of a round: {places.map((p) => `${p.label} ${p.depthM} m`).join('; ')}.</p>}
       <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
       <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}

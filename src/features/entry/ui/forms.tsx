@@ -5,6 +5,7 @@ import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
 import { KeepBar, WhenAndWho } from './parts';
+import { StandingFields, useStanding } from './Standing';
 import { useEntry, usePreview, type HeapRef } from './useEntry';
 
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
@@ -18,7 +19,10 @@ const SeedChoice = ({ value, onChange }: { value: SeedAnswer; onChange: (v: Seed
 
 /** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. */
 export function TurnForm({ heap, onDone }: FormProps) {
-  const entry = useEntry('turn', heap, onDone);
+  const standing = useStanding(heap, heap.placed ?? []);
+  const inRow = standing.was !== null && 'row' in standing.was;
+  // Each turning moves a row along: its flags go with it, and the border is the neighbour's too.
+  const entry = useEntry('turn', heap, () => { void standing.keep(entry.by, entry.at).then(() => onDone()); });
   const [full, setFull] = useState<'full' | 'stir' | ''>('full');
   const [rim, setRim] = useState<'all' | 'most' | 'partly' | 'unsure' | ''>('');
   const data = { full: full === 'full', ...(rim ? { rim } : {}) };
@@ -27,9 +31,10 @@ export function TurnForm({ heap, onDone }: FormProps) {
       <p className="caution">{CAUTION.steam} {CAUTION.spores}</p>
       <Choices label="How" value={full} onChange={setFull} options={[{ value: 'full', label: 'Full turning', hint: 'rim inside, top to bottom' }, { value: 'stir', label: 'Only stirred', hint: 'does not count for a rule' }]} />
       <Choices label="How far did the rim get in?" value={rim} onChange={setRim} columns={4} options={[{ value: 'all', label: 'All' }, { value: 'most', label: 'Most' }, { value: 'partly', label: 'Partly' }, { value: 'unsure', label: 'Unsure' }]} />
+      {inRow && <><p className="hint">Where do its flags stand now? A row moves with every turning.</p><StandingFields standing={standing} onlyRow /></>}
       <WhenAndWho entry={entry} heap={heap} />
       <p className="hint">After a full turning, read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing, so the sooner it is read hot, the less is lost.</p>
-      <KeepBar entry={entry} label="Keep this turning" ready={full !== ''} onKeep={() => entry.save(data)} />
+      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={() => entry.save(data)} />
     </>
   );
 }

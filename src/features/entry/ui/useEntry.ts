@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useState } from 'react';
 import type { EntryKind } from '@/core/log/entry';
+import type { Position } from '@/core/log/shapes';
 import type { Form } from '@/outbox/item';
 import { keepEntry } from '@/outbox/keep';
 import { useKept, type Kept } from '@/ui/useKept';
@@ -10,7 +11,7 @@ import { usePreview as useAsked } from '@/ui/usePreview';
 import { previewEntry } from '../server/actions';
 
 /** The heap and the device that a form speaks for. */
-export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F' };
+export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F'; /** Where the heaps of the site stand, where a form asks for neighbours. */ readonly placed?: readonly { readonly id: string; readonly name: string; readonly position: Position | null }[] };
 
 /** One entry of a kind, from the form to the log. */
 export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
@@ -21,7 +22,7 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 
-const WORDS: Partial<Record<EntryKind, string>> = { turn: 'turned', water: 'watered', addition: 'added', merge: 'joined', observation: 'felt, smelled', note: 'note', built: 'closed', correction: 'correction', 'probe-check': 'check of a thermometer', ambient: 'air', opened: 'opened', round: 'round' };
+const WORDS: Partial<Record<EntryKind, string>> = { turn: 'turned', water: 'watered', addition: 'added', merge: 'joined', observation: 'felt, smelled', note: 'note', built: 'closed', correction: 'correction', 'probe-check': 'check of a thermometer', ambient: 'air', opened: 'opened', round: 'round', plan: 'places', position: 'where it stands', 'round-settings': 'distances', instrument: 'thermometer' };
 
 /** Through the outbox: what the hub cannot take now waits on this device. */
 export async function keepHere(form: EntryForm, name: string, kind: EntryKind): Promise<Kept> {

@@ -1,6 +1,6 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import type { ChartView } from '@/core/digest/chart';
-import { face, type Doc } from './pdf-face';
+import { face, type Doc } from '@/platform/pdf-face';
 
 type Sample = { readonly at: number; readonly c: number };
 const INK = '#1a1912';

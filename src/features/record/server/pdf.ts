@@ -2,7 +2,7 @@ import PDFDocument from 'pdfkit';
 import { MEMORY_TEXT } from '@/core/rules/text';
 import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
-import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from './pdf-face';
+import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
 
 export const PAPERS = { a4: 'A4', letter: 'LETTER' } as const;
 export type Paper = keyof typeof PAPERS;
