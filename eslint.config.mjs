@@ -6,7 +6,7 @@ const AMBIENT = 'The core is told the time and its random numbers: take them as 
 
 export default defineConfig([
   ...next, ...nextTs,
-  { rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }] } },
+  { rules: { '@next/next/no-img-element': 'off', '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }] } },
   {
     files: ['src/core/**/*.ts'],
     rules: { 'no-restricted-syntax': ['error',

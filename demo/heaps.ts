@@ -15,6 +15,8 @@ export type DemoHeap = {
   readonly code: string;
   readonly name: string;
   readonly bay: string;
+  /** Instead of its bay: a stretch of a row that it shares. */
+  readonly row?: { readonly row: string; readonly fromM: number; readonly toM: number };
   readonly volumeM3: number;
   readonly ageH: number;
   readonly model: HeapModel | null;
@@ -57,6 +59,6 @@ export const HEAPS: readonly DemoHeap[] = [
   { code: 'H', name: 'Heron', bay: '8', volumeM3: 4.6, ageH: d(9.4), model: { peakC: 69, wakesAfter: 26, lastsDays: 70, turns: [d(4)], dryFrom: d(8.1) }, events: [moist, ...turns([d(4)], 'Sam'), { hour: d(9.2), kind: 'observation', squeeze: 'crumbles', smell: 'none', by: 'Mo' }], extraRoundsAgo: [9.3, 2.2] },
   { code: 'I', name: 'Ibis', bay: '9', volumeM3: 6.0, ageH: d(6.3), model: { peakC: 69, wakesAfter: 25, lastsDays: 90, turns: [d(4.4)] }, events: [moist, ...turns([d(4.4)], 'Mo')] },
   { code: 'L', name: 'Lapwing', bay: '10', volumeM3: 4.9, ageH: d(80), model: { peakC: 69, wakesAfter: 26, lastsDays: 150, turns: LAPWING, dryFrom: d(20) }, events: [moist, ...turns(LAPWING, 'Sam'), { hour: d(24), kind: 'cure', by: 'Mo' }, { hour: d(76), kind: 'release', by: 'Mo' }], unreadFor: d(45) },
-  { code: 'J', name: 'Jackdaw', bay: '11', volumeM3: 3.9, ageH: d(1.7), model: { peakC: 66, wakesAfter: 34, lastsDays: 70, turns: [] }, events: [moist], extraRoundsAgo: [1.6] },
-  { code: 'K', name: 'Knot', bay: '12', volumeM3: 2.3, ageH: d(0.8), model: null, events: [{ hour: 3, kind: 'note', words: 'Two of about three loads are in; chip comes tomorrow.', by: 'Sam' }] },
+  { code: 'J', name: 'Jackdaw', bay: '11', row: { row: 'South', fromM: 0, toM: 6.5 }, volumeM3: 3.9, ageH: d(1.7), model: { peakC: 66, wakesAfter: 34, lastsDays: 70, turns: [] }, events: [moist], extraRoundsAgo: [1.6] },
+  { code: 'K', name: 'Knot', bay: '12', row: { row: 'South', fromM: 6.5, toM: 10 }, volumeM3: 2.3, ageH: d(0.8), model: null, events: [{ hour: 3, kind: 'note', words: 'Two of about three loads are in; chip comes tomorrow.', by: 'Sam' }] },
 ];

@@ -79,9 +79,10 @@ function entriesOf(planned: DemoHeap, index: number, now: number, airNow: (at: n
     return id;
   };
   add(builtAt - 5 * MS.hour, 'Mo', 'opened', {
-    code: heap.code, name: heap.name, method: 'turned', bay: heap.bay, volumeM3: heap.volumeM3, shape: 'dome', coreDepthM: 0.9,
+    code: heap.code, name: heap.name, method: 'turned', bay: heap.bay, volumeM3: heap.volumeM3, shape: heap.row ? 'windrow' : 'dome', coreDepthM: 0.9,
     points: POINTS.map(({ below: _below, ...p }) => p), policy: {}, rules: RULES, ownRules: [], inputs: INPUTS, siteVersion: 1,
   }, batch);
+  if (heap.row) add(builtAt - 5 * MS.hour, 'Mo', 'position', { position: heap.row });
   for (const event of heap.events) addEvent(add, builtAt + Math.min(event.hour, heap.ageH - 0.2) * MS.hour, event);
   if (!heap.model) return laid;
   add(builtAt, 'Mo', 'built', {});

@@ -36,6 +36,7 @@ const BREACHES: Record<string, [string, string]> = {
   'feature-ui': ['src/features/yard/ui/x.ts', "import '@/db/leaf';"],
   'no-other-feature': ['src/features/yard/other.ts', "import '../batch/leaf';"],
   'charts-and-ui': ['src/charts/x.ts', "import '@/core/quantity/leaf';"],
+  'outbox-alone': ['src/outbox/x.ts', "import '@/ui/leaf';"],
   'workers-core': ['src/workers/x.ts', "import '@/ui/leaf';"],
   'checker-offline': ['src/checker/x.ts', "import '@/db/leaf';"],
   'app-routes': ['src/app/x.ts', "import '@/db/leaf';"],

@@ -78,7 +78,7 @@ describe('what a drawing says', () => {
     expect(heapPicture(built(5), NOW, 'C').says).toMatch(/not read yet$/);
   });
   test('bays in the order that people count them', () => {
-    const heaps = ['10', '2', null, '1'].map((bay) => ({ ...built(5), bay }));
+    const heaps = ['10', '2', null, '1'].map((bay) => ({ ...built(5), bay, position: bay === null ? null : { bay } }));
     expect([...heaps].sort(byBay).map((h) => h.bay)).toEqual(['1', '2', '10', null]);
   });
 });

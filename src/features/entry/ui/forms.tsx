@@ -21,11 +21,12 @@ const SeedChoice = ({ value, onChange }: { value: SeedAnswer; onChange: (v: Seed
 export function TurnForm({ heap, onDone }: FormProps) {
   const standing = useStanding(heap, heap.placed ?? []);
   const inRow = standing.was !== null && 'row' in standing.was;
-  // Each turning moves a row along: its flags go with it, and the border is the neighbour's too.
-  const entry = useEntry('turn', heap, () => { void standing.keep(entry.by, entry.at).then(() => onDone()); });
+  const entry = useEntry('turn', heap, onDone);
   const [full, setFull] = useState<'full' | 'stir' | ''>('full');
   const [rim, setRim] = useState<'all' | 'most' | 'partly' | 'unsure' | ''>('');
   const data = { full: full === 'full', ...(rim ? { rim } : {}) };
+  // Each turning moves a row along: its flags go with it, and a border is the neighbour's too.
+  const keep = (): void => entry.save(data, () => { void standing.keep(entry.by, entry.at).then((p) => { if (p.length > 0) entry.setProblems(p); else onDone(); }); });
   return (
     <>
       <p className="caution">{CAUTION.steam} {CAUTION.spores}</p>
@@ -34,7 +35,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
       {inRow && <><p className="hint">Where do its flags stand now? A row moves with every turning.</p><StandingFields standing={standing} onlyRow /></>}
       <WhenAndWho entry={entry} heap={heap} />
       <p className="hint">After a full turning, read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing, so the sooner it is read hot, the less is lost.</p>
-      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={() => entry.save(data)} />
+      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={keep} />
     </>
   );
 }

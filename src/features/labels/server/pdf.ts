@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit';
 import qrcode from 'qrcode';
+import { byBay } from '@/core/digest/picture';
 import { positionText } from '@/core/heap/row';
 import { localParts } from '@/core/quantity/calendar';
 import { theDb, theSite } from '@/db/context';
@@ -14,9 +15,9 @@ const INK = '#1a1912';
 /** The code as squares: dark modules on the paper, four free ones around (ISO/IEC 18004). */
 function drawCode(doc: Doc, url: string, x: number, y: number, size: number): void {
   const { modules } = qrcode.create(url, { errorCorrectionLevel: 'Q' }); // mud and scratches take a quarter
-  const module = size / (modules.size + 8);
+  const square = size / (modules.size + 8);
   for (let row = 0; row < modules.size; row += 1) {
-    for (let column = 0; column < modules.size; column += 1) if (modules.get(row, column)) doc.rect(x + (column + 4) * module, y + (row + 4) * module, module + 0.05, module + 0.05);
+    for (let column = 0; column < modules.size; column += 1) if (modules.get(row, column)) doc.rect(x + (column + 4) * square, y + (row + 4) * square, square + 0.05, square + 0.05);
   }
   doc.fill('#000');
 }
@@ -80,7 +81,7 @@ export async function serveLabels(request: Request): Promise<Response> {
   if (!base.ok) return bad(base.problem);
   const skip = Number(query.get('skip') ?? '0');
   if (!Number.isInteger(skip) || skip < 0 || skip >= sheet.columns * sheet.rows) return bad('The number of used labels must be a whole number smaller than the sheet.');
-  const board = await snapshotRepo(theDb()).board(site, now());
+  const board = [...(await snapshotRepo(theDb()).board(site, now()))].sort(byBay);
   const wanted = query.get('heaps')?.split(',').filter(Boolean) ?? [];
   const heaps = wanted.length > 0 ? wanted.flatMap((id) => board.find((d) => d.id === id) ?? []) : board.filter((d) => d.state !== 'released');
   if (heaps.length === 0) return bad('None of these heaps stands on this site.');

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Preview } from '@/ui/Effects';
 import type { FieldSheet } from '../sheet';
 import { nextHeap, openHeap, startWalk, type Out, type Walk } from '../walk';
@@ -23,28 +23,32 @@ export function RoundApp({ initial, preview }: { initial: FieldSheet | null; pre
   const phone = useSyncExternalStore(onPhone, () => matchMedia('(max-width: 640px)').matches, () => true);
   const only = useSyncExternalStore(onHash, () => location.hash.slice(1), () => '');
   const { sheet, walk, step } = handle;
-  const [heapId, setHeapId] = useState<string | null>(null);
+  const [chosen, setHeapId] = useState<string | null>(null);
   const single = only !== '' && sheet?.heaps.some((h) => h.id === only) ? only : null;
+  const heapId = single ?? chosen;
+
+  const leaving = useRef(false);
 
   useEffect(() => {
-    if (!sheet || single === null || heapId === single) return;
+    if (!sheet || single === null || leaving.current || (walk?.order.includes(single) && walk.heaps[single]?.done === null)) return;
     const heap = sheet.heaps.find((h) => h.id === single)!;
     const probe = heap.probe ?? sheet.instruments.find((i) => i.out === undefined)?.name ?? null;
     // A walk that is under way takes the heap in; else it is read alone.
     const base: Walk = walk && !walk.single ? { ...walk, order: walk.order.includes(single) ? walk.order : [...walk.order, single] }
-      : walk?.order[0] === single ? walk : startWalk(sheet, hubNow(), { order: [single], probe, by: sheet.by, single: true, ended: [] }, newId);
+      : startWalk(sheet, hubNow(), { order: [single], probe, by: sheet.by, single: true, ended: [] }, newId);
     step(openHeap(base, single, newId));
-    setHeapId(single);
-  }, [sheet, single, walk, heapId, step]);
+  }, [sheet, single, walk, step]);
 
   if (!sheet) return <p className="p-5" role="status">{initial === null ? 'Nothing for a round is kept on this device yet: open this page once with a signal.' : 'Looking for what is kept on this device…'}</p>;
   if (sheet.heaps.length === 0) return <p className="p-5">No heap stands on this site yet. Open one first.</p>;
   const go = (w: Walk, id: string | null, out: readonly Out[] = []): void => { step(id === null ? w : openHeap(w, id, newId), out); setHeapId(id); };
   const done = (after: Walk, out: readonly Out[]): void => {
     if (single === null) { go(after, nextHeap(after, sheet), out); return; }
+    leaving.current = true;
     step(after.single ? null : after, out);
     router.push(`/batch/${single}`);
   };
+  if (!walk && single !== null) return <p className="p-5" role="status">One moment…</p>;
   if (!walk) return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;
   if (!phone) return <Desk handle={handle} sheet={sheet} walk={walk} heapId={heapId} preview={preview} onHeap={(id) => go(walk, id)} onDone={done} />;
   if (!walk.airAsked) return <AirStep handle={handle} sheet={sheet} walk={walk} />;
