@@ -21,8 +21,11 @@ export type ParsedEntry = { readonly ok: true; readonly entry: NewEntry } | { re
 
 const failed = (path: string, message: string): ParsedEntry => ({ ok: false, problems: [{ path, message }] });
 
+const noSuchTime = (sent: string): string => `‘${sent.replace('T', ' ')}’ is no time that a clock shows. Choose the day and the hour when it happened.`;
+
 /** The instant of a time typed by the site's clock. The hour that a clock change repeats is read as its first pass. */
 export function timeTyped(local: string, timeZone: string, now: number): number | string {
+  if (parseInstant(`${local}Z`) === null) return noSuchTime(local);
   const [at] = instantsOfLocal(timeZone, local);
   if (at === undefined) return `The clock never showed ${local.replace('T', ' ')} here: it was put forward. Choose another time.`;
   return at > now + CLOCK_SLACK_MS ? 'That is still to come. Choose the time when it happened.' : Math.min(at, now);
@@ -31,7 +34,7 @@ export function timeTyped(local: string, timeZone: string, now: number): number 
 /** The instant of a time that was sent: as it stands, or by the site's clock. A little ahead becomes now, so that no verdict overlooks it. */
 function instantOf(sent: string, timeZone: string, now: number): number | string {
   const at = parseInstant(sent);
-  if (at === null) return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent) ? timeTyped(sent, timeZone, now) : `‘${sent}’ is no time that a clock shows. Choose the day and the hour when it happened.`;
+  if (at === null) return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent) ? timeTyped(sent, timeZone, now) : noSuchTime(sent);
   if (at < EARLIEST) return `${sent.slice(0, 10)} is long before this site. Choose the day when it happened.`;
   return at > now + CLOCK_SLACK_MS ? 'That is still to come. Choose the time when it happened.' : Math.min(at, now);
 }
