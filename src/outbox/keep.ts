@@ -1,22 +1,21 @@
 import { stamped, type Form, type Trouble } from './item';
-import { box, clock, hubNow, items, kept, recallClock, sendWaiting } from './store';
+import { box, clock, commit, hubNow, items, recallClock, sendWaiting } from './store';
 
 /** What became of an entry: the hub has it, it waits here, or the hub said no. */
 export type Fate = { readonly fate: 'taken' } | { readonly fate: 'waiting' } | { readonly fate: 'refused'; readonly problems: readonly Trouble[] };
 
-let last = 0;
-/** Grows with every entry that this device makes, also across pages. */
-async function nextOrder(): Promise<number> {
-  last = Math.max(last, (await kept.get<number>('order')) ?? 0) + 1;
-  await kept.set('order', last);
-  return last;
-}
+/** An entry on its way out, with its words and its picture. */
+export type Leaving = { readonly form: Form; readonly what: string; readonly photo?: Blob };
 
-/** Puts an entry into the outbox, whether there is a signal or not. Its time is now unless it says another. */
-export async function enqueue(form: Form, what: string, photo?: Blob): Promise<void> {
+/**
+ * Puts entries into the outbox, whether there is a signal or not, and keeps what belongs with them in the same step. Their
+ * time is now unless they say another.
+ */
+export async function enqueue(leaving: readonly Leaving[], with_: { keep?: readonly (readonly [string, unknown])[]; drop?: readonly string[] } = {}): Promise<void> {
   await recallClock();
-  await box.put({ id: form.id, order: await nextOrder(), form: stamped(form, hubNow(), clock.ahead()), what, state: 'waiting', problems: [], ...(photo ? { photo } : {}) });
-  void wakeWorker();
+  const out = leaving.map(({ form, what, photo }) => ({ id: form.id, form: stamped(form, hubNow(), clock.ahead()), what, state: 'waiting' as const, problems: [], ...(photo ? { photo } : {}) }));
+  await commit({ ...with_, out });
+  if (out.length > 0) void wakeWorker();
 }
 
 /** Asks the service worker to send when there is a signal again, also with no page open; where the browser can. */
@@ -30,7 +29,7 @@ const PATIENCE_MS = 6000;
 
 /** Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it. */
 export async function keepEntry(form: Form, what: string): Promise<Fate> {
-  await enqueue(form, what);
+  await enqueue([{ form, what }]);
   const patience = new Promise<null>((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
   if ((await Promise.race([sendWaiting(), patience])) === null) return { fate: 'waiting' };
   let item = (await items()).find((i) => i.id === form.id);

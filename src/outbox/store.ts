@@ -27,11 +27,23 @@ export const box: Box = {
   remove: async (id) => { await (await device()).delete('outbox', id); changed(); },
 };
 
+/** A thing that is kept, and entries that go out, in one step: a phone that dies in between has either both or neither. */
+export async function commit(change: { readonly keep?: readonly (readonly [string, unknown])[]; readonly drop?: readonly string[]; readonly out?: readonly Omit<Item, 'order'>[] }): Promise<void> {
+  const tx = (await device()).transaction(['outbox', 'kept'], 'readwrite');
+  const [outbox, kept] = [tx.objectStore('outbox'), tx.objectStore('kept')];
+  let order = ((await kept.get('order')) as number | undefined) ?? 0;
+  for (const item of change.out ?? []) { order += 1; void outbox.put({ ...item, order }); }
+  void kept.put(order, 'order');
+  for (const [name, value] of change.keep ?? []) void kept.put(value, name);
+  for (const name of change.drop ?? []) void kept.delete(name);
+  await tx.done;
+  if ((change.out?.length ?? 0) > 0) changed();
+}
+
 /** Small things kept by name. */
 export const kept = {
   get: async <T>(name: string): Promise<T | undefined> => (await device()).get('kept', name) as Promise<T | undefined>,
   set: async (name: string, value: unknown): Promise<void> => { await (await device()).put('kept', value, name); },
-  remove: async (name: string): Promise<void> => { await (await device()).delete('kept', name); },
 };
 
 let aheadMs = 0;

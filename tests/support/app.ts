@@ -6,13 +6,19 @@ import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppetee
 import { freshDatabase } from './database';
 
 const ROOT = path.resolve(__dirname, '../..');
-const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run', '--no-default-browser-check', '--disable-background-networking',
+export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run', '--no-default-browser-check', '--disable-background-networking',
   '--disable-component-update', '--disable-sync', '--disable-default-apps', '--disable-extensions', '--metrics-recording-only', '--mute-audio', '--hide-scrollbars', '--force-color-profile=srgb'];
 
-const freePort = (): Promise<number> => new Promise((resolve) => {
+export const freePort = (): Promise<number> => new Promise((resolve) => {
   const server = net.createServer().listen(0, '127.0.0.1', () => { const { port } = server.address() as net.AddressInfo; server.close(() => resolve(port)); });
 });
-const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+export const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+
+/** Ends a browser; one whose workers keep it busy is not waited for. */
+export async function closed(browser: Browser): Promise<void> {
+  await Promise.race([browser.close(), sleep(4000)]);
+  browser.process()?.kill('SIGKILL');
+}
 
 export type App = Awaited<ReturnType<typeof startApp>>;
 
@@ -31,7 +37,7 @@ export async function startApp() {
   await start();
   const browser: Browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: CHROMIUM_FLAGS });
   return {
-    database, base, browser, start,
+    database, base, port, browser, start,
     kill: async (): Promise<void> => { server.kill('SIGKILL'); await gone(); },
     /** A page that remembers where it fetched from and what went wrong on it. */
     async page(size: { width: number; height: number; phone?: boolean } = { width: 1280, height: 800 }) {
@@ -45,7 +51,7 @@ export async function startApp() {
       page.on('console', (m) => { if (m.type() === 'error') errors.push(m.text()); });
       return { page, hosts, errors, close: () => context.close() };
     },
-    async stop(): Promise<void> { await browser.close(); server.kill('SIGTERM'); for (let i = 0; i < 50 && server.exitCode === null && server.signalCode === null; i += 1) await sleep(100); server.kill('SIGKILL'); await database.drop(); },
+    async stop(): Promise<void> { await closed(browser); server.kill('SIGTERM'); for (let i = 0; i < 50 && server.exitCode === null && server.signalCode === null; i += 1) await sleep(100); server.kill('SIGKILL'); await database.drop(); },
   };
 }
 

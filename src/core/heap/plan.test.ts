@@ -4,7 +4,7 @@ import { depthInZone, freshPlaceId, planDoubts, proposePlan, stretchesOf } from 
 import { bordersOf, movedBorders, neighboursOf, positionText, rowOf } from './row';
 import type { Position } from '../log/shapes';
 
-const known = { coreDepthM: 0.9, stemM: 0.9, minPoints: 3, borders: [], borderM: 0.5 };
+const known = { coreDepthM: 0.9, stemM: 0.9, minPoints: 3, borders: [] as { name: string; atM: number }[], borderM: 0.5 };
 
 describe('a plan that is proposed', () => {
   test('five places, core to toe, as deep as their zone', () => {

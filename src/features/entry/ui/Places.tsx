@@ -66,7 +66,7 @@ export function Places({ heap, screen, placed }: { heap: HeapRef; screen: Places
         <div className="max-w-[460px]"><Schematic shape={screen.shape} current={null} says={`${points.length} places of ${heap.name}`} places={(points.some((p) => p.alongM !== undefined) ? points.filter((p) => p.alongM === points[0]?.alongM) : points).slice(0, 12).map((p) => ({ id: p.id, zone: p.zone, side: p.side, short: p.id.slice(0, 4), read: null }))} /></div>
         <button type="button" className="btn self-start" onClick={propose}>{sets > 1 ? `Propose a set for each of ${sets} stretches` : 'Propose five places'}</button>
         <table className="w-full border-collapse max-w-[760px]">
-          <thead><tr className="text-left text-[13px] q border-b-[1.6px] border-ink"><th className="py-1 font-medium">Place</th><th className="font-medium">Zone</th><th className="font-medium">Side</th><th className="font-medium">Deep, m</th>{screen.lengthM !== null && <th className="font-medium">Along, m</th>}<th /></tr></thead>
+          <thead><tr className="text-left text-[13px] q border-b-[1.6px] border-ink"><th className="py-1 font-medium">Place</th><th className="font-medium">Zone</th><th className="font-medium">Side</th><th className="font-medium">Deep, m</th>{screen.lengthM !== null && <th className="font-medium">Along, m</th>}<th className="font-medium">Take out</th></tr></thead>
           <tbody>{rows.map((r, i) => (
             <tr key={r.key} className="border-b border-rule">
               <th className="text-left font-[650] py-1.5 pr-3">{points[i]!.id}{r.was && r.was.id !== points[i]!.id && <span className="q font-normal text-[13px] block">was {r.was.id}</span>}</th>

@@ -83,9 +83,11 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
   const effects = usePreview(round ? JSON.stringify({ ...round, by: walk.by || '?' }) : null, ask);
   const coldest = says.length > 0 ? says.reduce((a, b) => (b.c < a.c ? b : a)) : null;
   const [pending, setPending] = useState<Record<string, string>>({});
-  const typing = Object.entries(pending).some(([, text]) => text.trim() !== '');
-  const ready = !typing && out.length > 0 && walk.by.trim() !== '';
-  const keep = (): void => onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
+  const open = Object.values(pending).filter((text) => text.trim() !== '').length;
+  const [nudged, setNudged] = useState(false);
+  const ready = (open > 0 || out.length > 0) && walk.by.trim() !== '';
+  // On the way to this button the field in hand was left, and its value kept; what is still open waits for an answer.
+  const keep = (): void => (open > 0 ? setNudged(true) : onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow())));
   const notIn = sheet.heaps.filter((h) => !walk.order.includes(h.id) && h.notNow);
   useKeys((k) => { if (k === 'k' && ready) keep(); });
   const nextName = sheet.heaps.find((h) => h.id === walk.order.find((id) => id !== heap.id && !isDone(walk, sheet, id)))?.name;
@@ -118,8 +120,8 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
           <Field label="Who" value={walk.by} onChange={(e) => handle.step({ ...walk, by: e.target.value })} autoComplete="name" maxLength={60} hint="Your name goes beside it" />
         </div>
         <PhotoButton heap={heap.id} name={heap.name} by={walk.by} walk={walk.single ? null : walk.id} />
-        {typing && <p role="status" className="marked font-semibold">A value is typed and not kept yet: press Enter behind it.</p>}
-        <button type="button" className="btn key !min-h-[76px] !text-[19px] w-full" disabled={!ready} onClick={keep}>{walk.single ? `Keep this round of ${says.length}` : nextName ? `Keep this round, on to ${nextName}` : 'Keep this round'}</button>
+        {nudged && open > 0 && <p role="alert" className="marked font-semibold">A value is typed and not kept yet: answer what is asked beside it, or take it out.</p>}
+        <button type="button" className="btn key !min-h-[76px] !text-[19px] w-full" disabled={!ready} onClick={keep}>{walk.single ? `Keep this round of ${Math.max(says.length, heap.places.filter((p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '').length)}` : nextName ? `Keep this round, on to ${nextName}` : 'Keep this round'}</button>
         {!walk.single && (leaving ? <SkipChoice title={`Leave ${heap.name} out: why?`} onBack={() => setLeaving(false)} onChoose={(reason) => { const left = leaveHeap(walk, heap, reason, hubNow(), newId); onDone(left.walk, [left.out]); }} /> : <button type="button" className="btn" onClick={() => setLeaving(true)}><Mark name="walk" />Leave {heap.name} out</button>)}
         {!walk.single && notIn.length > 0 && <div><h2 className="!text-[16px]">Not in this round</h2><p className="q text-[13.5px] mt-1">{notIn.map((h, i) => <span key={h.id}>{i > 0 ? ' · ' : ''}<b>{h.name}</b> {h.notNow}</span>)}</p></div>}
       </aside>

@@ -8,6 +8,7 @@ import { soonText } from '@/core/quantity/format';
 import { readingText } from '@/core/words/reading';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { SkipReason } from '@/core/words/skip';
+import { Field } from '@/ui/Field';
 import type { FieldHeap, FieldSheet } from '../sheet';
 import { numberIn, typed } from '../pad';
 import { entriesOf, finishHeap, keepAir, keepReading, leaveHeap, leavePlace, nextPlace, readSoFar, setFeel, standing, takeBack, type HeapDraft, type Out, type Walk } from '../walk';
@@ -156,6 +157,8 @@ export function roundSentence(heap: FieldHeap, draft: HeapDraft, unit: TempUnit)
 
 function FeelStep({ handle, sheet, walk, onDone, heap, draft, next, onBack }: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onBack: () => void }) {
   const [noting, setNoting] = useState(draft.feel.words !== undefined);
+  // A device that has no name yet is asked once, here, where both hands are free again.
+  const [nameless] = useState(walk.by.trim() === '');
   const read = readSoFar(heap, draft);
   const coldest = read.length > 0 ? read.reduce((a, b) => (b.c < a.c ? b : a)).label : null;
   const unit = read[0]?.kept.unit ?? sheet.unit;
@@ -173,11 +176,12 @@ function FeelStep({ handle, sheet, walk, onDone, heap, draft, next, onBack }: Pr
           <button type="button" className="btn !min-h-[56px]" aria-expanded={noting} onClick={() => setNoting(!noting)}>Note</button>
         </div>
         {noting && <div><label className="label" htmlFor="feel-words">Note</label><textarea id="feel-words" className="field" rows={3} maxLength={2000} value={draft.feel.words ?? ''} onChange={(e) => { const { words: _words, ...others } = draft.feel; handle.step(setFeel(walk, heap.id, e.target.value === '' ? others : { ...draft.feel, words: e.target.value })); }} /></div>}
+        {nameless && <Field label="Who" value={walk.by} maxLength={60} autoComplete="name" hint="Your name goes beside what you read" onChange={(e) => handle.step({ ...walk, by: e.target.value })} />}
         <p className="caution">Wash your hands before you eat, and rinse the thermometer before you go back to a cleaner heap.</p>
       </div>
       <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 pt-2 pb-3.5 mt-auto">
         <p className="text-[15px] leading-[1.3] mb-2" aria-live="polite"><b>{says.head}</b> {says.text}</p>
-        <button type="button" className="btn key w-full !min-h-[74px] !text-[20px]" disabled={nothing} onClick={done}>{walk.single ? 'Keep this round' : next ? `Done, on to ${next.name}` : 'Done, that was the last'}</button>
+        <button type="button" className="btn key w-full !min-h-[74px] !text-[20px]" disabled={nothing || walk.by.trim() === ''} onClick={done}>{walk.single ? 'Keep this round' : next ? `Done, on to ${next.name}` : 'Done, that was the last'}</button>
       </div>
     </div>
   );

@@ -14,7 +14,7 @@ export function PhotoButton({ heap, name, by, walk, className = '' }: { heap: st
     if (!file) return;
     try {
       const { blob, width, height } = await readyPhoto(file);
-      await enqueue({ id: newId(), batch: heap, kind: 'photo', at: null, by, data: { sha256: '', width, height, ...(walk ? { walk } : {}) } }, `${name}: photo`, blob);
+      await enqueue([{ form: { id: newId(), batch: heap, kind: 'photo', at: null, by, data: { sha256: '', width, height, ...(walk ? { walk } : {}) } }, what: `${name}: photo`, photo: blob }]);
       setSaid({ text: `Photo kept (${Math.round(blob.size / 1000)} kB).`, bad: false });
       void sendWaiting();
     } catch (error) {

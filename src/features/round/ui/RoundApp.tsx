@@ -36,17 +36,16 @@ export function RoundApp({ initial, preview }: { initial: FieldSheet | null; pre
     // A walk that is under way takes the heap in; else it is read alone.
     const base: Walk = walk && !walk.single ? { ...walk, order: walk.order.includes(single) ? walk.order : [...walk.order, single] }
       : startWalk(sheet, hubNow(), { order: [single], probe, by: sheet.by, single: true, ended: [] }, newId);
-    step(openHeap(base, single, newId));
+    void step(openHeap(base, single, newId));
   }, [sheet, single, walk, step]);
 
   if (!sheet) return <p className="p-5" role="status">{initial === null ? 'Nothing for a round is kept on this device yet: open this page once with a signal.' : 'Looking for what is kept on this device…'}</p>;
   if (sheet.heaps.length === 0) return <p className="p-5">No heap stands on this site yet. Open one first.</p>;
-  const go = (w: Walk, id: string | null, out: readonly Out[] = []): void => { step(id === null ? w : openHeap(w, id, newId), out); setHeapId(id); };
+  const go = (w: Walk, id: string | null, out: readonly Out[] = []): void => { void step(id === null ? w : openHeap(w, id, newId), out); setHeapId(id); };
   const done = (after: Walk, out: readonly Out[]): void => {
     if (single === null) { go(after, nextHeap(after, sheet), out); return; }
     leaving.current = true;
-    step(after.single ? null : after, out);
-    router.push(`/batch/${single}`);
+    void step(after.single ? null : after, out).then(() => router.push(`/batch/${single}`));
   };
   if (!walk && single !== null) return <p className="p-5" role="status">One moment…</p>;
   if (!walk) return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;

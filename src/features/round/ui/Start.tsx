@@ -35,7 +35,7 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
   const begin = (): void => onStart(startWalk(sheet, hubNow(), { order: chosen.map((h) => h.id), probe, by: by.trim(), single: false, ended: handle.ended }, newId));
   const move = (i: number, by: -1 | 1): void => { const ids = heaps.map((h) => h.id); [ids[i], ids[i + by]] = [ids[i + by]!, ids[i]!]; setOrder(ids); };
   const keepOrder = (ids: readonly string[]): void => {
-    void enqueue({ id: newId(), batch: null, kind: 'walk-order', at: null, by: by.trim() || 'this device', data: { batches: ids } }, 'Order of the round').then(() => sendWaiting()).then(handle.refresh);
+    void enqueue([{ form: { id: newId(), batch: null, kind: 'walk-order', at: null, by: by.trim() || 'this device', data: { batches: ids } }, what: 'Order of the round' }]).then(() => sendWaiting()).then(handle.refresh);
     if (ids.length === 0) setOrder(null);
     setOrdering(false);
   };
@@ -96,7 +96,7 @@ export function Resume({ handle, sheet, walk, onHeap }: { handle: WalkHandle; sh
   const heaps = walk.order.flatMap((id) => { const h = sheet.heaps.find((x) => x.id === id); return h ? [h] : []; });
   const done = heaps.filter((h) => isDone(walk, sheet, h.id)).length;
   const name = next ? heaps.find((h) => h.id === next)?.name : null;
-  const end = (): void => handle.step(null);
+  const end = (): void => void handle.step(null);
   return (
     <div className="flex-1 flex flex-col max-w-[760px] w-full">
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-2">

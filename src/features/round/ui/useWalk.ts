@@ -9,10 +9,12 @@ import type { Out, Walk } from '../walk';
 
 const ENDED_KEPT = 20;
 const FRESH_MS = 60_000;
+/** A hub that takes longer is as good as none for whoever stands at a heap. */
+const PATIENCE_MS = 4000;
 export type WalkHandle = {
   readonly sheet: FieldSheet | null; readonly walk: Walk | null; readonly ended: readonly string[];
-  /** Puts the next state of the walk in its place, and gives what it has to tell the hub to the outbox. */
-  readonly step: (next: Walk | null, out?: readonly Out[]) => void;
+  /** Puts the next state of the walk in its place, and gives what it has to tell the hub to the outbox. Ends when the hub has it, or it is known to wait. */
+  readonly step: (next: Walk | null, out?: readonly Out[]) => Promise<void>;
   readonly refresh: () => void;
 };
 
@@ -52,23 +54,17 @@ export function useWalk(initial: FieldSheet | null): WalkHandle {
   }, [initial, refresh]);
   const latest = useRef<Walk | null>(null);
   useEffect(() => { latest.current = walk; }, [walk]);
-  const step = useCallback((next: Walk | null, out: readonly Out[] = []): void => {
+  const step = useCallback(async (next: Walk | null, out: readonly Out[] = []): Promise<void> => {
     const before = latest.current;
     latest.current = next;
     setWalk(next);
-    void (async () => {
-      if (next) { await kept.set('walk', next); remember('zh_by', next.by); }
-      else {
-        await kept.remove('walk');
-        if (before && !before.single) {
-          const over = [before.id, ...((await kept.get<string[]>('ended')) ?? [])].slice(0, ENDED_KEPT);
-          await kept.set('ended', over);
-          setEnded(over);
-        }
-      }
-      for (const { form, what } of out) await enqueue(form, what);
-      if (out.length > 0 && (await sendWaiting()).taken > 0) refresh();
-    })();
+    const over = next === null && before && !before.single ? [before.id, ...((await kept.get<string[]>('ended')) ?? [])].slice(0, ENDED_KEPT) : null;
+    await enqueue(out, { keep: [...(next ? [['walk', next] as const] : []), ...(over ? [['ended', over] as const] : [])], drop: next ? [] : ['walk'] });
+    if (next) remember('zh_by', next.by);
+    if (over) setEnded(over);
+    if (out.length === 0) return;
+    const patience = new Promise<null>((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
+    if (((await Promise.race([sendWaiting(), patience]))?.taken ?? 0) > 0) refresh();
   }, [refresh]);
   return { sheet, walk, ended, step, refresh };
 }

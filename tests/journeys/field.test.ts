@@ -1,0 +1,288 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import sharp from 'sharp';
+import { layUpDemo } from '../../demo/lay-up';
+import type { Entry } from '@/core/log/entry';
+import { foldSite } from '@/core/log/fold';
+import { digestOf } from '@/core/digest/digest';
+import { foldBatch } from '@/core/log/fold';
+import { logRepo } from '@/db/repositories/log';
+import { siteRepo, type Site } from '@/db/repositories/site';
+import { axe, CHROMIUM_FLAGS, closed, open, press, sleep, startApp, textOf, waitText, type App } from '../support/app';
+import { roadTo, type Road } from '../support/road';
+
+/** Rounds in the field: a phone of 390 × 844, touched, four times slower than this machine, on a road that can be cut. */
+let app: App;
+let road: Road;
+let tmp: string;
+let site: Site;
+const heaps: Record<string, string> = {};
+beforeAll(async () => {
+  app = await startApp();
+  road = await roadTo(app.port);
+  tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'field-'));
+  await layUpDemo(app.database.admin, Date.now());
+  site = (await siteRepo(app.database.app).only())!;
+  for (const id of await logRepo(app.database.app).batchIds(site.id)) { const state = foldBatch(await logRepo(app.database.app).ofBatch(id)); heaps[state.opened.name!] = id; }
+}, 120_000);
+afterAll(async () => { road?.close(); await app?.stop(); if (tmp) fs.rmSync(tmp, { recursive: true, force: true }); }, 60_000);
+afterEach(() => { road.state = 'clear'; });
+
+/** A phone with a memory of its own that outlives its browser. */
+async function phone(name: string, options: { clockAheadMs?: number; slow?: boolean } = {}) {
+  const profile = path.join(tmp, name);
+  const start = async (): Promise<{ browser: Browser; page: Page }> => {
+    const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: CHROMIUM_FLAGS, userDataDir: profile });
+    const page = await browser.newPage();
+    await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true, deviceScaleFactor: 2 });
+    if (options.slow ?? true) await page.emulateCPUThrottling(4);
+    await page.setCookie({ name: 'zh_by', value: name, url: road.base });
+    if (options.clockAheadMs) await page.evaluateOnNewDocument((ms) => { const real = Date.now.bind(Date); Date.now = () => real() + ms; }, options.clockAheadMs);
+    return { browser, page };
+  };
+  const first = await start();
+  const p = { ...first, taps: 0, keys: 0, restart: async (): Promise<void> => { await closed(p.browser); Object.assign(p, await start()); } };
+  return p;
+}
+type Phone = Awaited<ReturnType<typeof phone>>;
+/** Taps what has these words; counted. */
+async function tap(p: Phone, words: string): Promise<void> {
+  const handle = (await p.page.waitForSelector(`::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${words}") and not(@disabled)])`, { visible: true, timeout: 15_000 }).catch(() => { throw new Error(`nothing to tap with '${words}'`); })) as ElementHandle<HTMLElement>;
+  await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
+  await handle.tap();
+  p.taps += 1;
+}
+async function typeIn(p: Phone, value: string): Promise<void> {
+  for (const k of value) { await (await p.page.waitForSelector(`[data-testid=pad] button[aria-label="${k === '.' ? 'Point' : k}"]`))!.tap(); p.keys += 1; }
+}
+/** Reads the five places of the heap in hand. */
+async function readFive(p: Phone, values: readonly string[]): Promise<void> {
+  for (const [i, v] of values.entries()) { await typeIn(p, v); await tap(p, i < values.length - 1 ? `Keep ${v}, go to` : `Keep ${v}, then feel`); }
+}
+const heapName = (p: Phone): Promise<string> => textOf(p.page, 'h1').then((t) => t.split(/\s/)[0]!);
+const logOf = (name: string): Promise<Entry[]> => logRepo(app.database.app).ofBatch(heaps[name]!);
+const since = async (name: string, moment: number): Promise<Entry[]> => (await logOf(name)).filter((e) => e.recordedAt >= moment);
+const wait = async (what: string, is: () => Promise<boolean>, seconds = 30): Promise<void> => { for (let i = 0; i < seconds * 5; i += 1) { if (await is().catch(() => false)) return; await sleep(200); } throw new Error(`waited in vain: ${what}`); };
+const waiting = (p: Phone): Promise<number> => p.page.evaluate(() => new Promise<number>((resolve, reject) => { const r = indexedDB.open('zealous-heap'); r.onsuccess = () => { const q = r.result.transaction('outbox').objectStore('outbox').count(); q.onsuccess = () => { r.result.close(); resolve(q.result); }; q.onerror = () => reject(q.error); }; }));
+/** Waits until the worker has put every page away. */
+const kept = (p: Phone): Promise<void> => wait('the pages were not kept', () => p.page.evaluate(async (ids) => { const urls = (await (await caches.open('pages')).keys()).map((r) => new URL(r.url).pathname); return ['/', '/round', '/waiting', ...ids.map((id) => `/batch/${id}`)].every((u) => urls.includes(u)); }, [heaps.Egret!, heaps.Curlew!, heaps.Goshawk!]), 90);
+
+test('a round of five places with squeeze and smell takes at most 12 taps beyond the digits, and nothing scrolls away under the finger', async () => {
+  const p = await phone('Mo');
+  const from = Date.now();
+  await open(p.page, `${road.base}/round`);
+  await waitText(p.page, 'main', /Start with/);
+  expect(await axe(p.page)).toEqual([]);
+  p.taps = 0;
+  await tap(p, 'Start with');
+  await typeIn(p, '9');
+  await tap(p, 'Keep 9 °C');
+  await waitText(p.page, 'main', /Type P1/);
+  const [name, keys] = [await heapName(p), await p.page.$$eval('[data-testid=pad] button', (els) => els.map((el) => el.getBoundingClientRect().height))];
+  expect(Math.min(...keys)).toBeGreaterThanOrEqual(56);
+  expect(await p.page.evaluate(() => document.documentElement.scrollHeight <= window.innerHeight)).toBe(true);
+  expect(await axe(p.page)).toEqual([]);
+  await readFive(p, ['66.2', '63.4', '61', '58.9', '60.3']);
+  await tap(p, 'A drop or two');
+  await tap(p, 'Earthy');
+  expect(await axe(p.page)).toEqual([]);
+  await tap(p, 'Done, on to');
+  expect(p.taps).toBeLessThanOrEqual(12);
+  await wait('the round did not arrive', async () => (await since(name, from)).length === 2);
+  expect(await since(name, from)).toMatchObject([{ kind: 'round', by: 'Mo', data: { readings: [{ value: 66.2, probe: 'T2' }, {}, {}, {}, {}] } }, { kind: 'observation', data: { squeeze: 'drops', smell: 'earthy', sample: 'P4 toe, south' } }]);
+  const air = foldSite(await logRepo(app.database.app).ofSite(site.id)).ambient.filter((a) => a.at >= from);
+  expect(air).toMatchObject([{ value: 9, unit: 'C' }]);
+  fs.writeFileSync(path.join(tmp, 'taps.json'), JSON.stringify({ taps: p.taps, keys: p.keys }));
+  await closed(p.browser);
+}, 120_000);
+
+test('offline: a round of three heaps, the browser closed and opened, the network back: everything is there, once', async () => {
+  const p = await phone('Ana');
+  await open(p.page, road.base);
+  await kept(p);
+  road.state = 'down';
+  const from = Date.now();
+
+  await open(p.page, `${road.base}/round`);
+  await tap(p, 'All (');
+  await tap(p, 'Start with');
+  await tap(p, 'Skip air');
+  const read: string[] = [];
+  for (let i = 0; i < 2; i += 1) {
+    await waitText(p.page, 'main', /Type P1/);
+    read.push(await heapName(p));
+    await readFive(p, ['61', '62.5', '60', `5${i + 6}`, '59']);
+    await tap(p, 'Holds');
+    await tap(p, 'None');
+    await tap(p, 'Done, on to');
+  }
+  // Half-way through the third the phone dies.
+  await waitText(p.page, 'main', /Type P1/);
+  read.push(await heapName(p));
+  await typeIn(p, '63');
+  await tap(p, 'Keep 63, go to');
+  await waitText(p.page, 'main', /Type P2/);
+  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*entries wait on this device/);
+  await p.restart();
+
+  // The yard, a heap and the round open with nothing behind them; what was kept is there.
+  await open(p.page, road.base);
+  await waitText(p.page, 'main', /can’t wait/);
+  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*as of[^]*4 entries wait/);
+  await open(p.page, `${road.base}/batch/${heaps.Egret}`);
+  await waitText(p.page, 'h1', /Egret/);
+  await open(p.page, `${road.base}/round`);
+  await tap(p, `Go on with ${read[2]}`);
+  await waitText(p.page, 'main', /1 of 5/);
+  for (const v of ['62', '61', '59', '58']) { await typeIn(p, v); await tap(p, `Keep ${v}, `); }
+  await tap(p, 'Done, on to');
+  await open(p.page, `${road.base}/waiting`);
+  expect(await textOf(p.page, '[data-testid=waiting-list]')).toMatch(new RegExp(`${read[0]}: round of 5[^]*${read[0]}: felt, smelled[^]*${read[1]}: round of 5[^]*${read[2]}: round of 5`));
+  expect(await axe(p.page)).toEqual([]);
+  expect((await since(read[0]!, from))).toEqual([]);
+
+  road.state = 'clear';
+  await press(p.page, 'Try now');
+  await waitText(p.page, 'main', /Nothing waits here/);
+  expect(await waiting(p)).toBe(0);
+  for (const [i, name] of read.entries()) {
+    const entries = await since(name, from);
+    expect([name, entries.map((e) => e.kind)]).toEqual([name, i < 2 ? ['round', 'observation'] : ['round']]);
+    const [round] = entries;
+    // Measured when it was measured, entered when it was typed, recorded when there was a signal.
+    expect(round!.at).toBeLessThan(round!.recordedAt);
+    expect(round!.kind === 'round' && round!.data.readings.length).toBe(5);
+  }
+  await open(p.page, `${road.base}/batch/${heaps[read[0]!]}`);
+  await waitText(p.page, '[data-testid=log]', /Round of 5 56–63 °C/);
+  await closed(p.browser);
+}, 240_000);
+
+test('answers that are lost on the way: sent again until it is known, kept once', async () => {
+  const p = await phone('Bea');
+  await open(p.page, `${road.base}/round#${heaps.Ibis}`);
+  await waitText(p.page, 'main', /Type P1/);
+  const from = Date.now();
+  road.state = 'lose-answers';
+  await readFive(p, ['61', '62.5', '60', '57', '59']);
+  await tap(p, 'Sour');
+  await tap(p, 'Keep this round');
+  await wait('no answer was lost', async () => road.lost >= 1);
+  expect(await since('Ibis', from)).toHaveLength(2);
+  await wait('it does not wait', async () => (await waiting(p)) === 2);
+  // The page is closed without having heard; the worker or the next page sends it again.
+  await p.restart();
+  await open(p.page, road.base);
+  await wait('it was not sent again', async () => road.lost >= 2, 60);
+  road.state = 'clear';
+  await p.page.reload();
+  await wait('it still waits', async () => (await waiting(p)) === 0, 60);
+  expect((await since('Ibis', from)).map((e) => e.kind)).toEqual(['round', 'observation']);
+  expect(await logRepo(app.database.app).checkChain(site.id)).toMatchObject({ ok: true });
+  await closed(p.browser);
+}, 180_000);
+
+test('two phones on one round: the second joins, each reads its part, and what the other did is done', async () => {
+  const [a, b] = [await phone('Kit', { slow: false }), await phone('Lou', { slow: false })];
+  const from = Date.now();
+  for (const p of [a, b]) { await open(p.page, `${road.base}/round`); await tap(p, 'All ('); await tap(p, 'Start with'); await tap(p, 'Skip air'); await waitText(p.page, 'main', /Type P1/); }
+  const name = await heapName(a);
+  expect(await heapName(b)).toBe(name);
+  // One takes the first two places, the other the rest.
+  for (const v of ['61', '60']) { await typeIn(a, v); await tap(a, `Keep ${v}, `); }
+  await tap(a, 'Stop');
+  await tap(a, 'No more places');
+  await tap(a, 'Done, on to');
+  for (let i = 0; i < 2; i += 1) { await tap(b, 'Skip point'); await tap(b, 'Another reason'); }
+  for (const v of ['59', '58', '57']) { await typeIn(b, v); await tap(b, `Keep ${v}, `); }
+  await tap(b, 'Done, on to');
+  await wait('both did not arrive', async () => (await since(name, from)).filter((e) => e.kind === 'round').length === 2);
+  const entries = await logOf(name);
+  const digest = digestOf(foldBatch(entries), site, foldSite(await logRepo(app.database.app).ofSite(site.id)), Date.now());
+  expect(digest.latest).toMatchObject({ points: 5, valueC: 57, complete: true });
+  // The first goes on; the second sees it and goes past.
+  const second = await heapName(a);
+  await readFive(a, ['61', '62', '60', '59', '58']);
+  await tap(a, 'Done, on to');
+  await wait('the second heap did not arrive', async () => (await since(second, from)).length === 1);
+  await open(b.page, `${road.base}/round`);
+  await waitText(b.page, '[data-testid=route]', new RegExp(`${second}\\s+read \\d\\d:\\d\\d by Kit`));
+  expect(await textOf(b.page, 'main')).not.toMatch(new RegExp(`Go on with ${second}`));
+  await closed(a.browser);
+  await closed(b.browser);
+}, 180_000);
+
+test('a phone whose clock is twenty minutes ahead: its times are put right, and the log says so', async () => {
+  const p = await phone('Gus', { clockAheadMs: 20 * 60_000, slow: false });
+  await open(p.page, `${road.base}/round#${heaps.Finch}`);
+  await waitText(p.page, '[data-testid=device-bar]', /This device’s clock is 20 min ahead|This device’s clock is 19 min ahead/);
+  const from = Date.now();
+  await waitText(p.page, 'main', /Type P1/);
+  await readFive(p, ['61', '62', '60', '57', '59']);
+  await tap(p, 'Keep this round');
+  await wait('the round did not arrive', async () => (await since('Finch', from)).length === 1);
+  const [round] = await since('Finch', from);
+  expect(Math.abs(round!.at - Date.now())).toBeLessThan(60_000);
+  await waitText(p.page, '[data-testid=log]', /the phone’s clock was (20|19) min ahead; the time was put right/);
+  await closed(p.browser);
+}, 90_000);
+
+test('an id that the log holds with other content is refused, shown, and never overwritten; mended it goes up', async () => {
+  const p = await phone('Ivy', { slow: false });
+  await open(p.page, `${road.base}/waiting`);
+  const held = (await logOf('Heron')).findLast((e) => e.kind === 'round')!;
+  const before = JSON.stringify(held);
+  await p.page.evaluate((id, batch) => new Promise<void>((resolve, reject) => {
+    const r = indexedDB.open('zealous-heap');
+    r.onsuccess = () => { const tx = r.result.transaction('outbox', 'readwrite'); tx.objectStore('outbox').put({ id, order: 1, what: 'Heron: round of 1', state: 'waiting', problems: [], form: { id, batch, kind: 'round', at: new Date(Date.now() - 60_000).toISOString(), by: 'Ivy', data: { source: 'hand', readings: [{ id: `${id}.x`, point: 'P1', value: 44, unit: 'C' }] } } }); tx.oncomplete = () => { r.result.close(); resolve(); }; tx.onerror = () => reject(tx.error); };
+  }), held.id, heaps.Heron!);
+  const from = Date.now();
+  await p.page.reload();
+  await waitText(p.page, '[data-testid=refused]', /Heron: round of 1[^]*P1 44\.0 °C[^]*already with other content \(round of 5 by [A-Z][a-z]+\)[^]*was not changed/);
+  expect(await axe(p.page)).toEqual([]);
+  expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
+  await tap(p, 'Send it as a new entry');
+  await waitText(p.page, 'main', /Nothing waits here/);
+  expect(await since('Heron', from)).toMatchObject([{ kind: 'round', data: { readings: [{ value: 44 }] } }]);
+  expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
+  await closed(p.browser);
+}, 60_000);
+
+test('°F on a °C thermometer, a fire, a photo, a text that is none, forty megabytes', async () => {
+  const p = await phone('Noa', { slow: false });
+  const from = Date.now();
+  await open(p.page, `${road.base}/round#${heaps.Goshawk}`);
+  await waitText(p.page, 'main', /Type P1/);
+  await typeIn(p, '160');
+  await tap(p, 'Keep 160, go to');
+  await waitText(p.page, 'main', /That reads 160 °C \(320 °F\)\. Wrong unit, faulty thermometer, or an emergency\?/);
+  await tap(p, 'It was 160 °F');
+  await waitText(p.page, 'main', /Type P2/);
+  await typeIn(p, '95');
+  await tap(p, 'Keep 95, go to');
+  await tap(p, 'It may be on fire');
+  await waitText(p.page, 'main', /Keep people back[^]*Do not open it[^]*call the fire service[^]*check with your local authority/);
+  expect(await axe(p.page)).toEqual([]);
+  await tap(p, 'Keep 95 °C as it was read');
+  await waitText(p.page, 'main', /Type P3/);
+  await tap(p, 'Stop');
+  await tap(p, 'No more places');
+
+  const input = (await p.page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
+  const file = (name: string, bytes: Buffer): string => { const at = path.join(tmp, name); fs.writeFileSync(at, bytes); return at; };
+  await input.uploadFile(file('note.jpg', Buffer.from('not a picture')));
+  await waitText(p.page, 'main', /‘note\.jpg’ is no picture that this phone can open\. Choose a photo\./);
+  await input.uploadFile(file('huge.jpg', Buffer.alloc(40_000_000)));
+  await waitText(p.page, 'main', /‘huge\.jpg’ is 40 MB; 35 MB is the most that this phone can open\. Take it again at a smaller size\./);
+  await input.uploadFile(file('heap.jpg', await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#b04a1a' } }).jpeg().withMetadata({ orientation: 6 }).toBuffer()));
+  await waitText(p.page, 'main', /Photo kept/);
+  await tap(p, 'Keep this round');
+  await wait('not all arrived', async () => (await since('Goshawk', from)).length === 2);
+  const entries = await since('Goshawk', from);
+  expect(entries.find((e) => e.kind === 'photo')).toMatchObject({ data: { width: 800, height: 1600 } });
+  expect(entries.find((e) => e.kind === 'round')).toMatchObject({ data: { readings: [{ value: 160, unit: 'F', typed: { value: 160, unit: 'C' }, doubts: [{ code: 'OVER_90', answer: 'other-unit' }] }, { value: 95, unit: 'C', doubts: [{ code: 'OVER_90', answer: 'emergency' }] }] } });
+  await waitText(p.page, '[data-testid=log]', /Photo/);
+  await closed(p.browser);
+}, 120_000);
