@@ -1,5 +1,5 @@
 import { stamped, type Form, type Trouble } from './item';
-import { box, clock, commit, hubNow, items, recallClock, sendWaiting } from './store';
+import { box, clock, clockKnown, commit, hubNow, items, sendWaiting } from './store';
 
 /** What became of an entry: the hub has it, it waits here, or the hub said no. */
 export type Fate = { readonly fate: 'taken' } | { readonly fate: 'waiting' } | { readonly fate: 'refused'; readonly problems: readonly Trouble[] };
@@ -12,7 +12,7 @@ export type Leaving = { readonly form: Form; readonly what: string; readonly pho
  * time is now unless they say another.
  */
 export async function enqueue(leaving: readonly Leaving[], with_: { keep?: readonly (readonly [string, unknown])[]; drop?: readonly string[] } = {}): Promise<void> {
-  await recallClock();
+  await clockKnown();
   const out = leaving.map(({ form, what, photo }) => ({ id: form.id, form: stamped(form, hubNow(), clock.ahead()), what, state: 'waiting' as const, problems: [], ...(photo ? { photo } : {}) }));
   await commit({ ...with_, out });
   if (out.length > 0) void wakeWorker();

@@ -27,6 +27,15 @@ export const box: Box = {
   remove: async (id) => { await (await device()).delete('outbox', id); changed(); },
 };
 
+let reachable = true;
+/** Whether the hub answered when it was last spoken to. */
+export const hubAnswers = (): boolean => reachable;
+export function noteAnswer(answered: boolean): void {
+  if (answered === reachable) return;
+  reachable = answered;
+  listeners.forEach((f) => f());
+}
+
 /** A thing that is kept, and entries that go out, in one step: a phone that dies in between has either both or neither. */
 export async function commit(change: { readonly keep?: readonly (readonly [string, unknown])[]; readonly drop?: readonly string[]; readonly out?: readonly Omit<Item, 'order'>[] }): Promise<void> {
   const tx = (await device()).transaction(['outbox', 'kept'], 'readwrite');
@@ -46,14 +55,24 @@ export const kept = {
   set: async (name: string, value: unknown): Promise<void> => { await (await device()).put('kept', value, name); },
 };
 
+/** What the road alone makes of it is not worth telling. */
+const CLOCK_STEP_MS = 10_000;
 let aheadMs = 0;
 export const clock: Clock = {
   now: () => Date.now(),
   ahead: () => aheadMs,
-  learn: async (ms) => { aheadMs = Math.round(ms); await kept.set('clock', aheadMs); },
+  learn: async (ms) => {
+    const before = aheadMs;
+    aheadMs = Math.round(ms);
+    await kept.set('clock', aheadMs);
+    if (Math.abs(before - aheadMs) > CLOCK_STEP_MS) changed();
+  },
 };
 /** What was learned of this device's clock when it last spoke to the hub. */
-export const recallClock = async (): Promise<void> => { aheadMs = (await kept.get<number>('clock')) ?? 0; };
+export const recallClock = async (): Promise<void> => { aheadMs = (await kept.get<number>('clock')) ?? 0; recalled = true; };
+let recalled = false;
+/** The same where it has not been done yet: nothing may come between a tap and what it keeps. */
+export const clockKnown = async (): Promise<void> => { if (!recalled) await recallClock(); };
 /** The hub's time as far as this device knows it, ms. */
 export const hubNow = (): number => Date.now() - aheadMs;
 
@@ -81,7 +100,12 @@ export const hub: Hub = {
 let running: Promise<Drained> | null = null;
 /** Sends what waits; one sender at a time on a device, whichever page or worker it is. */
 export function sendWaiting(): Promise<Drained> {
-  const go = async (): Promise<Drained> => { await recallClock(); return drain(box, hub, clock); };
+  const go = async (): Promise<Drained> => {
+    await recallClock();
+    const drained = await drain(box, hub, clock);
+    if (!drained.reached) noteAnswer(false); else if (drained.taken > 0) noteAnswer(true);
+    return drained;
+  };
   running ??= (navigator.locks ? navigator.locks.request('zh-outbox', go) : go()).finally(() => { running = null; });
   return running;
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Item } from './item';
-import { items, onOutbox, sendWaiting } from './store';
+import { hubAnswers, items, noteAnswer, onOutbox, sendWaiting } from './store';
 
 const TRY_AGAIN_MS = 20_000;
 export type Outbox = { readonly items: readonly Item[]; readonly online: boolean };
@@ -11,15 +11,14 @@ export function useOutbox(onTaken?: () => void): Outbox {
   const [state, setState] = useState<Outbox>({ items: [], online: true });
   useEffect(() => {
     let current = true;
-    const look = (): void => { void items().then((list) => { if (current) setState((s) => ({ ...s, items: list })); }, () => undefined); };
+    const online = (): boolean => navigator.onLine && hubAnswers();
+    const look = (): void => { void items().then((list) => { if (current) setState({ items: list, online: online() }); }, () => undefined); };
     const attempt = async (): Promise<void> => {
-      const waiting = (await items().catch(() => [])).some((i) => i.state === 'waiting');
-      if (!navigator.onLine) { setState((s) => ({ ...s, online: false })); return; }
-      if (!waiting) { setState((s) => (s.online ? s : { ...s, online: true })); return; }
-      const { reached, taken } = await sendWaiting();
-      if (!current) return;
-      setState((s) => (s.online === reached ? s : { ...s, online: reached }));
-      if (taken > 0) onTaken?.();
+      const waits = (await items().catch(() => [])).some((i) => i.state === 'waiting');
+      if (navigator.onLine && waits && (await sendWaiting()).taken > 0 && current) onTaken?.();
+      // With nothing to send, only asking shows that a hub that was away is back.
+      else if (navigator.onLine && !waits && !hubAnswers()) noteAnswer(await fetch('/api/health', { cache: 'no-store' }).then((r) => r.ok, () => false));
+      look();
     };
     const go = (): void => { void attempt(); };
     const off = onOutbox(look);

@@ -28,7 +28,9 @@ beforeAll(async () => {
   for (const id of await logRepo(app.database.app).batchIds(site.id)) { const state = foldBatch(await logRepo(app.database.app).ofBatch(id)); heaps[state.opened.name!] = id; }
 }, 120_000);
 afterAll(async () => { road?.close(); await app?.stop(); if (tmp) fs.rmSync(tmp, { recursive: true, force: true }); }, 60_000);
-afterEach(() => { road.state = 'clear'; });
+/** Phones of a test that failed are put out, lest they send what they hold into the next. */
+const phones: { browser: Browser }[] = [];
+afterEach(async () => { road.state = 'clear'; road.worker = true; for (const p of phones.splice(0)) await closed(p.browser); }, 60_000);
 
 /** A phone with a memory of its own that outlives its browser. */
 async function phone(name: string, options: { clockAheadMs?: number; slow?: boolean } = {}) {
@@ -44,6 +46,7 @@ async function phone(name: string, options: { clockAheadMs?: number; slow?: bool
   };
   const first = await start();
   const p = { ...first, taps: 0, keys: 0, restart: async (): Promise<void> => { await closed(p.browser); Object.assign(p, await start()); } };
+  phones.push(p);
   return p;
 }
 type Phone = Awaited<ReturnType<typeof phone>>;
@@ -82,7 +85,7 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
   await waitText(p.page, 'main', /Type P1/);
   const [name, keys] = [await heapName(p), await p.page.$$eval('[data-testid=pad] button', (els) => els.map((el) => el.getBoundingClientRect().height))];
   expect(Math.min(...keys)).toBeGreaterThanOrEqual(56);
-  expect(await p.page.evaluate(() => document.documentElement.scrollHeight <= window.innerHeight)).toBe(true);
+  expect(await p.page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
   expect(await axe(p.page)).toEqual([]);
   await readFive(p, ['66.2', '63.4', '61', '58.9', '60.3']);
   await tap(p, 'A drop or two');
@@ -95,7 +98,6 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
   const air = foldSite(await logRepo(app.database.app).ofSite(site.id)).ambient.filter((a) => a.at >= from);
   expect(air).toMatchObject([{ value: 9, unit: 'C' }]);
   fs.writeFileSync(path.join(tmp, 'taps.json'), JSON.stringify({ taps: p.taps, keys: p.keys }));
-  await closed(p.browser);
 }, 120_000);
 
 test('offline: a round of three heaps, the browser closed and opened, the network back: everything is there, once', async () => {
@@ -138,8 +140,9 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   await waitText(p.page, 'main', /1 of 5/);
   for (const v of ['62', '61', '59', '58']) { await typeIn(p, v); await tap(p, `Keep ${v}, `); }
   await tap(p, 'Done, on to');
+  await waitText(p.page, 'main', /Type P1/);
   await open(p.page, `${road.base}/waiting`);
-  expect(await textOf(p.page, '[data-testid=waiting-list]')).toMatch(new RegExp(`${read[0]}: round of 5[^]*${read[0]}: felt, smelled[^]*${read[1]}: round of 5[^]*${read[2]}: round of 5`));
+  await waitText(p.page, '[data-testid=waiting-list]', new RegExp(`${read[0]}: round of 5[^]*${read[0]}: felt, smelled[^]*${read[1]}: round of 5[^]*${read[2]}: round of 5`));
   expect(await axe(p.page)).toEqual([]);
   expect((await since(read[0]!, from))).toEqual([]);
 
@@ -157,7 +160,6 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   }
   await open(p.page, `${road.base}/batch/${heaps[read[0]!]}`);
   await waitText(p.page, '[data-testid=log]', /Round of 5 56–63 °C/);
-  await closed(p.browser);
 }, 240_000);
 
 test('answers that are lost on the way: sent again until it is known, kept once', async () => {
@@ -181,7 +183,6 @@ test('answers that are lost on the way: sent again until it is known, kept once'
   await wait('it still waits', async () => (await waiting(p)) === 0, 60);
   expect((await since('Ibis', from)).map((e) => e.kind)).toEqual(['round', 'observation']);
   expect(await logRepo(app.database.app).checkChain(site.id)).toMatchObject({ ok: true });
-  await closed(p.browser);
 }, 180_000);
 
 test('two phones on one round: the second joins, each reads its part, and what the other did is done', async () => {
@@ -201,7 +202,8 @@ test('two phones on one round: the second joins, each reads its part, and what t
   await wait('both did not arrive', async () => (await since(name, from)).filter((e) => e.kind === 'round').length === 2);
   const entries = await logOf(name);
   const digest = digestOf(foldBatch(entries), site, foldSite(await logRepo(app.database.app).ofSite(site.id)), Date.now());
-  expect(digest.latest).toMatchObject({ points: 5, valueC: 57, complete: true });
+  expect(digest.latest).toMatchObject({ points: 5, complete: true });
+  expect(digest.latest!.valueC).toBeCloseTo(57, 0); // less what T2 was found to be off
   // The first goes on; the second sees it and goes past.
   const second = await heapName(a);
   await readFive(a, ['61', '62', '60', '59', '58']);
@@ -210,11 +212,10 @@ test('two phones on one round: the second joins, each reads its part, and what t
   await open(b.page, `${road.base}/round`);
   await waitText(b.page, '[data-testid=route]', new RegExp(`${second}\\s+read \\d\\d:\\d\\d by Kit`));
   expect(await textOf(b.page, 'main')).not.toMatch(new RegExp(`Go on with ${second}`));
-  await closed(a.browser);
-  await closed(b.browser);
 }, 180_000);
 
 test('a phone whose clock is twenty minutes ahead: its times are put right, and the log says so', async () => {
+  road.worker = false;
   const p = await phone('Gus', { clockAheadMs: 20 * 60_000, slow: false });
   await open(p.page, `${road.base}/round#${heaps.Finch}`);
   await waitText(p.page, '[data-testid=device-bar]', /This device’s clock is 20 min ahead|This device’s clock is 19 min ahead/);
@@ -226,7 +227,6 @@ test('a phone whose clock is twenty minutes ahead: its times are put right, and 
   const [round] = await since('Finch', from);
   expect(Math.abs(round!.at - Date.now())).toBeLessThan(60_000);
   await waitText(p.page, '[data-testid=log]', /the phone’s clock was (20|19) min ahead; the time was put right/);
-  await closed(p.browser);
 }, 90_000);
 
 test('an id that the log holds with other content is refused, shown, and never overwritten; mended it goes up', async () => {
@@ -247,7 +247,6 @@ test('an id that the log holds with other content is refused, shown, and never o
   await waitText(p.page, 'main', /Nothing waits here/);
   expect(await since('Heron', from)).toMatchObject([{ kind: 'round', data: { readings: [{ value: 44 }] } }]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
-  await closed(p.browser);
 }, 60_000);
 
 test('°F on a °C thermometer, a fire, a photo, a text that is none, forty megabytes', async () => {
@@ -284,5 +283,4 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
   expect(entries.find((e) => e.kind === 'photo')).toMatchObject({ data: { width: 800, height: 1600 } });
   expect(entries.find((e) => e.kind === 'round')).toMatchObject({ data: { readings: [{ value: 160, unit: 'F', typed: { value: 160, unit: 'C' }, doubts: [{ code: 'OVER_90', answer: 'other-unit' }] }, { value: 95, unit: 'C', doubts: [{ code: 'OVER_90', answer: 'emergency' }] }] } });
   await waitText(p.page, '[data-testid=log]', /Photo/);
-  await closed(p.browser);
 }, 120_000);

@@ -6,8 +6,9 @@ export type RoadState = 'clear' | 'down' | 'lose-answers';
 
 /** The road between a phone and the hub, which can be cut. Requests of the service worker take it too. */
 export async function roadTo(port: number) {
-  const road = { state: 'clear' as RoadState, lost: 0, base: '', close: (): void => undefined };
+  const road = { state: 'clear' as RoadState, /** Whether the service worker may be had: a clock that a test sets for a page does not reach it. */ worker: true, lost: 0, base: '', close: (): void => undefined };
   const server = http.createServer((request, response) => {
+    if (!road.worker && request.url === '/sw.js') { response.writeHead(404).end(); return; }
     if (road.state === 'down') { request.socket.destroy(); return; }
     const loses = road.state === 'lose-answers' && request.method === 'POST' && request.url === '/api/log';
     const onward = http.request({ host: '127.0.0.1', port, method: request.method, path: request.url, headers: request.headers }, (answer) => {

@@ -8,6 +8,8 @@ import { useOutbox } from '@/outbox/useOutbox';
 
 /** Clocks that differ by more are told of. */
 const CLOCK_OFF_MS = 120_000;
+/** An entry that is not taken by then waits. */
+const SLOW_MS = 4000;
 
 /** What this device has not told the hub yet, and whether it can: one line over every page, or nothing. */
 export function DeviceBar({ madeAt, keep }: { madeAt: number; /** Pages to keep on this device for when there is no signal. */ keep: readonly string[] }) {
@@ -21,8 +23,16 @@ export function DeviceBar({ madeAt, keep }: { madeAt: number; /** Pages to keep 
     return onOutbox(look);
   }, []);
   useEffect(() => { registerWorker(); keepPages(keep); }, [keep]);
-  const waiting = items.filter((i) => i.state === 'waiting').length;
-  const refused = items.length - waiting;
+  const held = items.filter((i) => i.state === 'waiting').length;
+  const refused = items.length - held;
+  // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
+  const [slow, setSlow] = useState(false);
+  const any = held > 0;
+  useEffect(() => {
+    const timer = setTimeout(() => setSlow(any), any ? SLOW_MS : 0);
+    return () => clearTimeout(timer);
+  }, [any]);
+  const waiting = slow || !online ? held : 0;
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
   if (online && waiting === 0 && refused === 0 && !off) return null;
   return (
@@ -33,7 +43,7 @@ export function DeviceBar({ madeAt, keep }: { madeAt: number; /** Pages to keep 
       {waiting > 0 && <span>{countText(waiting, 'entry waits', 'entries wait')} on this device{online ? ' and will go up by themselves' : ''}.</span>}
       {refused > 0 && <b>{countText(refused, 'entry was', 'entries were')} refused.</b>}
       {off && <span>This device’s clock is {clockText(ahead)}: its times are put right, and the log says so.</span>}
-      {items.length > 0 && <a href="/waiting" className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center">Look at {items.length === 1 ? 'it' : 'them'}</a>}
+      {waiting + refused > 0 && <a href="/waiting" className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center">Look at {waiting + refused === 1 ? 'it' : 'them'}</a>}
     </div>
   );
 }

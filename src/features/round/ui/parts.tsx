@@ -8,8 +8,7 @@ import { tempFigure } from '@/core/quantity/format';
 import type { ReadingMark } from '@/core/log/shapes';
 import { Hand } from '@/charts/Hand';
 import type { Feel } from '../walk';
-import type { ReadingHandle } from './useReading';
-import { hubNow } from './useWalk';
+import { stopwatch, type ReadingHandle } from './useReading';
 
 /** `57.2 °C` in a unit, and the other unit beside it. */
 export const figure = (c: number, unit: TempUnit): string => tempFigure(c, unit, 1);
@@ -19,7 +18,7 @@ export const changeText = (by: number, unit: TempUnit): string => `${by > 0 ? '+
 /** Seconds since the probe came to this place, as a ring that closes when the instrument has had its time. */
 export function Settle({ since, seconds }: { since: number; seconds: number }) {
   const [now, setNow] = useState(since);
-  useEffect(() => { const tick = (): void => setNow(hubNow()); tick(); const timer = setInterval(tick, 500); return () => clearInterval(timer); }, [since]);
+  useEffect(() => { const tick = (): void => setNow(stopwatch()); tick(); const timer = setInterval(tick, 500); return () => clearInterval(timer); }, [since]);
   const gone = Math.max(0, Math.floor((now - since) / 1000));
   const left = Math.max(0, seconds - gone);
   const c = 2 * Math.PI * 23;

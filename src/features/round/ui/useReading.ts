@@ -8,6 +8,9 @@ import type { FieldHeap, FieldInstrument, FieldSheet } from '../sheet';
 import { readSoFar, type HeapDraft, type Kept } from '../walk';
 import { hubNow } from './useWalk';
 
+/** Time that no clock's being set can move, ms. */
+export const stopwatch = (): number => performance.now();
+
 type Answered = readonly { readonly code: DoubtCode; readonly answer: DoubtAnswer }[];
 /** What is typed at a place until it is kept. */
 type Draft = { readonly text: string; /** Lower end, once the upper end is being typed. */ readonly low: string | null; readonly marks: readonly ReadingMark[]; readonly asking: Doubt | null; readonly answers: Answered; /** What was typed before an answer changed it. */ readonly first: { value: number; unit: TempUnit } | null; readonly unit: TempUnit; readonly fire: boolean };
@@ -23,9 +26,9 @@ export function useReading({ unit, instrument, airC, heap, draft, placeIndex, on
   const place = heap.places[placeIndex]!;
   const key = `${heap.id}/${place.id}`;
   const empty: Draft = { text: '', low: null, marks: [], asking: null, answers: [], first: null, unit, fire: false };
-  const [held, setHeld] = useState<{ key: string; d: Draft; since: number }>({ key, d: empty, since: hubNow() });
+  const [held, setHeld] = useState<{ key: string; d: Draft; since: number }>({ key, d: empty, since: stopwatch() });
   // Another place is another reading: what was typed for the last one does not ride along, and its clock starts anew.
-  if (held.key !== key) setHeld({ key, d: empty, since: hubNow() });
+  if (held.key !== key) setHeld({ key, d: empty, since: stopwatch() });
   const { d, since } = held.key === key ? held : { d: empty, since: held.since };
   const set = (change: Partial<Draft>): void => setHeld({ key, d: { ...d, ...change }, since });
   const value = numberIn(d.text);
@@ -35,10 +38,10 @@ export function useReading({ unit, instrument, airC, heap, draft, placeIndex, on
     const low = state.low === null ? null : numberIn(state.low);
     const [least, most] = low === null ? [v, null] : [Math.min(low, v), Math.max(low, v)];
     onKeep({
-      value: least, unit: state.unit, at: hubNow(), settledS: Math.round((hubNow() - since) / 1000), marks: state.marks, doubts: state.answers,
+      value: least, unit: state.unit, at: hubNow(), settledS: Math.round((stopwatch() - since) / 1000), marks: state.marks, doubts: state.answers,
       ...(most === null || most === least ? {} : { high: most }), ...(state.first ? { typed: state.first } : {}), ...(faulty ? { faulty } : {}),
     });
-    setHeld({ key, d: empty, since: hubNow() });
+    setHeld({ key, d: empty, since: stopwatch() });
   };
   /** Asks the next question, or keeps the value when there is none left. */
   const consider = (v: number, state: Draft): void => {

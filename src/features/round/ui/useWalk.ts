@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { enqueue } from '@/outbox/keep';
-import { clock, hubNow, kept, recallClock, sendWaiting } from '@/outbox/store';
+import { clock, hubNow, kept, noteAnswer, recallClock, sendWaiting } from '@/outbox/store';
 import { remember } from '@/ui/remember';
 import type { FieldSheet } from '../sheet';
 import type { Out, Walk } from '../walk';
@@ -34,7 +34,7 @@ export function useWalk(initial: FieldSheet | null): WalkHandle {
     await kept.set('sheet', fresh);
     setSheet(fresh);
   }, []);
-  const refresh = useCallback((): void => { void fetchSheet().catch(() => undefined); }, [fetchSheet]);
+  const refresh = useCallback((): void => { void fetchSheet().then(() => noteAnswer(true), () => noteAnswer(false)); }, [fetchSheet]);
   useEffect(() => {
     let current = true;
     void (async () => {
