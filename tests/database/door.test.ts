@@ -2,6 +2,7 @@ import sharp from 'sharp';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
 import { logLines } from '@/features/entry/view';
+import { siteRepo } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from '../support/database';
 
@@ -133,6 +134,32 @@ describe('what a phone sends', () => {
     expect((await post({ entries: Array(101).fill({}) })).status).toBe(400);
     expect((await post('x'.repeat(4_000_001))).status).toBe(413);
     expect((await post({ entries: [] }, { 'sec-fetch-site': 'cross-site' })).status).toBe(403);
+  });
+});
+
+describe('a check of a thermometer', () => {
+  /** Four days at 55.6 °C, read with T8, which was right when it was last checked. */
+  test('what it does from now on, and what it puts in doubt behind, is said before it is kept', async () => {
+    const { checkEffects } = await import('@/features/entry/server/instruments');
+    const site = (await siteRepo(t.app).only())!;
+    const start = Date.now() - 100 * H;
+    const take = async (kind: string, batch: string | null, at: number, data: object, id = newId()): Promise<string> => { expect(await door.takeIn({ id, batch: kind === 'opened' ? id : batch, kind: kind as never, at: iso(at), by: 'Mo', data: data as never })).toEqual({ ok: true, already: false }); return id; };
+    await take('probe-check', null, start - H, { probe: 'T8', referenceC: 0, readC: 0, how: 'ice' });
+    const id = newId();
+    await take('opened', id, start, { code: 'PROOF', name: 'Plover', method: 'static', points: [point('P1'), point('P2'), point('P3')], rules: ['us-503-pfrp-static'] }, id);
+    await take('built', id, start, {});
+    for (let h = 2; h <= 98; h += 12) await take('round', id, start + h * H, { source: 'hand', readings: ['P1', 'P2', 'P3'].map((p) => ({ id: `${id}.${h}.${p}`, point: p, value: 55.6, unit: 'C', probe: 'T8', round: `r${h}`, at: iso(start + h * H) })) });
+    const check = (readC: number, at = Date.now()) => checkEffects(site, { probe: 'T8', referenceC: 0, readC, at });
+
+    // 2 K too high, found today: nothing before today is corrected by it, but the proof hangs on it.
+    const today = await check(2);
+    expect(today).toMatchObject({ counts: [], heaps: 1, doubts: [{ heap: 'Plover', effects: [{ costs: true, text: expect.stringMatching(/proof is lost/) }] }] });
+    // The same dated back to the second day does change it.
+    expect(await check(2, start + 20 * H)).toMatchObject({ counts: [{ heap: 'Plover', effects: [{ costs: true }] }] });
+    // 0.3 K too high: every verdict stands either way; and nothing was kept by asking.
+    expect(await check(0.3)).toMatchObject({ counts: [], doubts: [], heaps: 1 });
+    expect((await logRepo(t.app).ofSite(site.id)).filter((e) => e.kind === 'probe-check')).toHaveLength(1);
+    expect(await checkEffects(site, { probe: 'T9', referenceC: 0, readC: 5, at: Date.now() })).toMatchObject({ heaps: 0, since: null, counts: [], doubts: [] });
   });
 });
 

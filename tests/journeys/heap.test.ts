@@ -173,7 +173,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   const rules = Object.keys(shown).map((id) => findRule(id)!);
   expect(rulingsOf(preparedOf(again.file), rules).map((r) => r.account.verdict)).toEqual(rulingsOf(preparedOf(parsed.file), rules).map((r) => r.account.verdict));
   const csv = await page.evaluate(async () => (await fetch(`${location.pathname}/readings`)).text());
-  expect(csv.split('\n')[0]).toBe('time,point,value,unit,probe,round,flag,reason,id');
+  expect(csv.split('\n')[0]).toBe('time,point,value,unit,probe,round,flag,reason,id,high,marks');
   expect(csv.trim().split('\n')).toHaveLength(16);
   expect(errors).toEqual([]);
   await close();

@@ -17,7 +17,7 @@ const NAMES = {
   time: ['time', 'at', 'when', 'timestamp', 'datetime', 'date', 'date time'],
   point: ['point', 'place', 'sensor', 'position', 'location', 'channel'],
   value: ['value', 'temp', 'temperature', 'reading', 'temp c', 'temp f', 'temperature c', 'temperature f', '°c', '°f'],
-  unit: ['unit'], probe: ['probe', 'thermometer'], round: ['round'], flag: ['flag'], reason: ['reason', 'flagreason'], id: ['id'],
+  unit: ['unit'], probe: ['probe', 'thermometer'], round: ['round'], flag: ['flag'], reason: ['reason', 'flagreason'], id: ['id'], high: ['high', 'upper end'], marks: ['marks'],
 } as const;
 type ColumnName = keyof typeof NAMES;
 
@@ -106,7 +106,9 @@ function readLong(rows: readonly (readonly string[])[], c: Record<'time' | 'poin
     last.set(point, at);
     ids.add(id);
     const extra = { probe: cell('probe'), round: cell('round'), flag, flagReason: cell('reason') };
-    readings.push({ id, at: isoOf(at), point, value, unit: unit as 'C' | 'F', ...Object.fromEntries(Object.entries(extra).filter(([, v]) => v !== '')) } as FileReading);
+    // How unsure a value is comes back as it went out: a range's upper end, and marks such as about.
+    const [high, marks] = [valueOf(cell('high')), cell('marks').split(/\s+/).filter(Boolean)];
+    readings.push({ id, at: isoOf(at), point, value, unit: unit as 'C' | 'F', ...Object.fromEntries(Object.entries(extra).filter(([, v]) => v !== '')), ...(high === null ? {} : { high }), ...(marks.length > 0 ? { marks } : {}) } as FileReading);
   });
   return { points: [...new Set(readings.map((r) => r.point))].map((id) => ({ id })), readings, bad };
 }

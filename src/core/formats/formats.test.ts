@@ -1,3 +1,4 @@
+import { readingText } from '../words/reading';
 import { sha256 } from '../../../tests/support/sha256';
 import { parseBatchFile, readBatchFile } from './batch-file';
 import { guessShape, readCsv, type CsvOptions } from './csv-readings';
@@ -87,6 +88,11 @@ describe('tables of temperatures', () => {
   test('the hour that the clock repeats is told by the order of the rows', () => {
     const { readings } = readCsv([['time', 'P1'], ['2026-10-25 01:30', '57'], ['2026-10-25 01:30', '58']], { ...options, shape: 'wide' });
     expect(readings.map((r) => r.at)).toEqual(['2026-10-25T00:30:00.000Z', '2026-10-25T01:30:00.000Z']);
+  });
+  test('how unsure a value is comes back as it went out', () => {
+    const { readings, bad } = readCsv([['time', 'point', 'value', 'unit', 'high', 'marks'], ['2026-05-01T07:30Z', 'a', '55', 'C', '59', ''], ['2026-05-01T07:31Z', 'b', '57', 'C', '', 'rising'], ['2026-05-01T07:32Z', 'c', '58', 'C', '', '']], options);
+    expect(bad).toEqual([]);
+    expect(readings.map((r) => readingText(r, 'C'))).toEqual(['55.0–59.0 °C', 'at least 57.0 °C, still rising', '58.0 °C']);
   });
   test('a table without a time says so; the shape is guessed from the header', () => {
     expect(readCsv([['a', 'b']], options).bad[0]!.reason).toMatch(/no column is called time/);

@@ -16,5 +16,11 @@ export function readingText(r: Said, unit: TempUnit, digits = 1): string {
   return has(r.marks, 'about') ? `about ${low}` : low;
 }
 
+/** How unsure a reading is, beside its figure; empty: as exact as it stands. */
+export function surenessText(r: Said, unit: TempUnit): string {
+  if (typeof r.high === 'number' && r.high > r.value) return `up to ${tempText(toCelsius(r.high, r.unit), unit, 1)}`;
+  return has(r.marks, 'rising') ? 'at least, still rising' : has(r.marks, 'atLeast') ? 'at least' : has(r.marks, 'about') ? 'about' : '';
+}
+
 /** The hottest that a reading may mean, °C: the upper end of a range. */
 export const highestC = (r: Said): number => toCelsius(typeof r.high === 'number' && r.high > r.value ? r.high : r.value, r.unit);

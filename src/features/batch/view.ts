@@ -1,6 +1,8 @@
 import type { Reckoning } from '@/core/digest/digest';
 import { soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { deepestOf, depthOf } from '@/core/heap/places';
+import type { BatchState } from '@/core/log/fold';
+import { surenessText } from '@/core/words/reading';
 import type { Locale } from '@/core/words/note';
 
 /** The latest round, place by place. */
@@ -26,7 +28,8 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
 }
 
 /** The readings of each round as a table, newest first: what stands behind the picture. */
-export function tableView({ prepared, accounts }: Reckoning, { timeZone, unit, now }: Locale) {
+export function tableView({ prepared, accounts }: Reckoning, readings: BatchState['readings'], { timeZone, unit, now }: Locale) {
+  const unsure = new Map(readings.flatMap((r) => { const words = surenessText(r, unit); return words === '' ? [] : [[r.id, words] as const]; }));
   const { evidence, corrector, rounds } = prepared;
   const points = evidence.points.slice(0, 12);
   const floorC = accounts[0]?.account.standing.walk.floor.floorC ?? 55;
@@ -34,7 +37,7 @@ export function tableView({ prepared, accounts }: Reckoning, { timeZone, unit, n
     points: points.map((p) => p.label ?? p.id),
     rows: rounds.slice(-120).reverse().map((r) => ({
       when: whenText(timeZone, r.time, now), value: tempBeside(r.value, floorC, unit, 1),
-      cells: points.map((p) => { const x = r.readings.find((y) => y.point === p.id); return x ? tempFigure(corrector.correct(x), unit, 1) : '–'; }),
+      cells: points.map((p) => { const x = r.readings.find((y) => y.point === p.id); return x ? [tempFigure(corrector.correct(x), unit, 1), unsure.get(x.id)].filter(Boolean).join(' ') : '–'; }),
     })),
     more: Math.max(0, rounds.length - 120),
   };

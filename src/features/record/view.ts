@@ -1,3 +1,4 @@
+import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/heap/row';
 import { chartView, type ChartView } from '@/core/digest/chart';
 import { reckon, type Digest, type Reckoning } from '@/core/digest/digest';
@@ -77,6 +78,7 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
   const columns = state.points.length <= MOST_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
   for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
+  const unsure = new Map(state.readings.flatMap((x) => { const words = surenessText(x, unit); return words === '' ? [] : [[x.id, `${place(x.point)} ${words}`] as const]; }));
   const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
     const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
     const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string => cellOf(x, prepared.corrector.correct(x), floor.floorC, page, columns === null);
@@ -84,7 +86,7 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
     const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map((x) => `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`);
     const probes = [...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe])))].join(', ');
     const lateText = late.length > 0 ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later` : '';
-    return [when(r.time), ...values, probes || 'not named', tempBeside(r.value, floor.floorC, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], lateText, ...struck].filter(Boolean).join('; ')];
+    return [when(r.time), ...values, probes || 'not named', tempBeside(r.value, floor.floorC, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], ...r.readings.flatMap((x) => unsure.get(x.id) ?? []), lateText, ...struck].filter(Boolean).join('; ')];
   });
   const earlier = prepared.rounds.length > MOST_ROUNDS ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`] : [];
   const more = [...(columns ? [`Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`] : []), ...earlier].join(' ');

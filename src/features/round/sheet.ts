@@ -2,6 +2,7 @@ import type { Digest } from '@/core/digest/digest';
 import type { FieldPlace } from '@/core/digest/field';
 import { heapPicture, type HeapPicture } from '@/core/digest/picture';
 import { routeOf } from '@/core/digest/route';
+import { checkDue } from '@/core/evidence/drift';
 import { planDoubts } from '@/core/heap/plan';
 import { bordersOf, positionText } from '@/core/heap/row';
 import type { SiteState } from '@/core/log/fold';
@@ -38,7 +39,7 @@ export type FieldHeap = {
   /** Its page asks for caution: too hot. */
   readonly hot: boolean;
 };
-export type FieldInstrument = Pick<Instrument, 'name' | 'unit' | 'stemM' | 'minC' | 'maxC' | 'out'> & { readonly kind: string | null; readonly settleS: number; readonly checked: string | null };
+export type FieldInstrument = Pick<Instrument, 'name' | 'unit' | 'stemM' | 'minC' | 'maxC' | 'out'> & { readonly kind: string | null; readonly settleS: number; readonly checked: string | null; /** A check is due. */ readonly checkLate: boolean };
 
 /** Half a minute, or more by the instrument (common practice). */
 export const SETTLE_S = 30;
@@ -51,9 +52,11 @@ export function fieldSheet(site: { name: string; timeZone: string; unit: TempUni
   const byId = new Map(board.map((d) => [d.id, d]));
   const placed = board.map((d) => ({ id: d.id, name: d.name ?? d.code, position: d.position }));
   const instruments = [...state.instruments].map(([name, known]): FieldInstrument => {
-    const last = state.probes.get(name)?.reduce((a, c) => Math.max(a, c.at), -Infinity);
+    const checks = state.probes.get(name) ?? [];
+    const last = checks.reduce((a, c) => Math.max(a, c.at), -Infinity);
+    const due = checkDue(checks, known?.checkDays);
     return {
-      name, unit: known?.unit ?? site.unit, kind: known?.kind ?? null, settleS: known?.settleS ?? SETTLE_S, checked: last === undefined || last === -Infinity ? null : soonText(site.timeZone, last, now),
+      name, unit: known?.unit ?? site.unit, kind: known?.kind ?? null, settleS: known?.settleS ?? SETTLE_S, checked: due === null ? null : soonText(site.timeZone, last, now), checkLate: due === null || due <= now,
       ...(known?.stemM === undefined ? {} : { stemM: known.stemM }), ...(known?.minC === undefined ? {} : { minC: known.minC }), ...(known?.maxC === undefined ? {} : { maxC: known.maxC }), ...(known?.out === undefined ? {} : { out: known.out }),
     };
   });

@@ -44,7 +44,7 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
     grade: reckoning ? gradeView(reckoning) : null, beyond: reckoning ? beyondView(reckoning, locale) : null,
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
     section: reckoning ? sectionView(reckoning, locale) : null,
-    table: reckoning ? tableView(reckoning, locale) : null,
+    table: reckoning ? tableView(reckoning, state.readings, locale) : null,
     required: digest.rules[0] ? spanText(digest.rules[0].requiredHours) : null,
     age: digest.latest ? `Last full round ${ageText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
   };

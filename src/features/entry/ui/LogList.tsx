@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
+import { useOutbox } from '@/outbox/useOutbox';
 import { Sheet } from '@/ui/Sheet';
 import { CorrectForm, type ReadingRef } from './forms';
 import type { HeapRef } from './useEntry';
@@ -17,10 +18,12 @@ export type LogLine = {
 export function LogList({ lines, total, heap }: { lines: readonly LogLine[]; total: number; heap: HeapRef }) {
   const [line, setLine] = useState<LogLine | null>(null);
   const [shown, setShown] = useState(12);
+  const waits = useOutbox().items.filter((i) => i.form.batch === heap.id);
   return (
     <section aria-labelledby="log-title">
       <h2 id="log-title" className="!text-[16px] pt-1.5 border-t-[1.6px] border-ink">Log <span className="font-text font-normal text-[13.5px] text-ink-2">{total} entries, none rubbed out</span></h2>
       <ol data-testid="log">
+        {waits.map((i) => <li key={i.id} className="border-b border-rule py-1.5 flex gap-2 items-start text-[14px]"><Mark name="flag" size={20} /><span className="flex-1"><b className="font-[650]">{i.what.slice(i.what.indexOf(': ') + 2)}</b> {i.state === 'waiting' ? <span className="q">waits on this device</span> : <b className="marked">refused</b>}</span><a className="link text-[13px]" href="/waiting">look</a></li>)}
         {lines.slice(0, shown).map((l) => (
           <li key={l.id} className="border-b border-rule py-1.5">
             <div className="flex gap-2 items-start">

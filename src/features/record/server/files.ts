@@ -65,7 +65,7 @@ export async function readingsResponse(id: string): Promise<Response> {
   if (!logged) return sorry(NO_HEAP, 404);
   const { state } = logged;
   const rows = [...state.readings].sort((a, b) => (a.at < b.at ? -1 : 1)).map((r) => ({
-    time: r.at, point: r.point, value: r.value, unit: r.unit, probe: r.probe ?? '', round: r.round ?? '', flag: r.flag ?? '', reason: r.flagReason ?? '', id: r.id,
+    time: r.at, point: r.point, value: r.value, unit: r.unit, probe: r.probe ?? '', round: r.round ?? '', flag: r.flag ?? '', reason: r.flagReason ?? '', id: r.id, high: typeof r.high === 'number' ? r.high : '', marks: Array.isArray(r.marks) ? r.marks.join(' ') : '',
   }));
-  return attachment(`${Papa.unparse(rows, { newline: '\n', columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id'] })}\n`, 'text/csv; charset=utf-8', `${safeName(state.opened.code)}-readings.csv`);
+  return attachment(`${Papa.unparse(rows, { newline: '\n', columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`, 'text/csv; charset=utf-8', `${safeName(state.opened.code)}-readings.csv`);
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Mound } from '@/charts/Mound';
 import { plateOf } from '@/charts/ember';
 import { Schematic } from '@/charts/Schematic';
+import { localInput } from '@/core/quantity/calendar';
 import { soonText } from '@/core/quantity/format';
 import { readingText } from '@/core/words/reading';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
@@ -165,16 +166,20 @@ function FeelStep({ handle, sheet, walk, onDone, heap, draft, next, onBack }: Pr
   const hottest = read.reduce<number | null>((a, r) => (a === null || r.c > a ? r.c : a), null);
   const says = roundSentence(heap, draft, unit);
   const nothing = read.length === 0 && Object.keys(draft.feel).length === 0;
-  const done = (): void => onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, hubNow()));
+  /** Null: as each value was typed. */
+  const [when, setWhen] = useState<string | null>(null);
+  const done = (): void => onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
   return (
     <div className="flex-1 flex flex-col">
       <Head heap={heap} line={read.length > 0 ? `${read.length} ${read.length === 1 ? 'place' : 'places'} read: ${figure(Math.min(...read.map((r) => r.c)), unit)} to ${figure(hottest!, unit)} °${unit}` : 'No place read'} button="Back" onButton={onBack} />
       <div className="px-4 pt-4 flex flex-col gap-4 pb-4">
         <FeelFields feel={draft.feel} places={heap.places.map((p) => p.label ?? p.id)} coldest={coldest} onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))} />
-        <div className="grid grid-cols-2 gap-2 items-start">
+        <div className="grid grid-cols-3 gap-2 items-start">
           <PhotoButton heap={heap.id} name={heap.name} by={walk.by} walk={walk.single ? null : walk.id} />
           <button type="button" className="btn !min-h-[56px]" aria-expanded={noting} onClick={() => setNoting(!noting)}>Note</button>
+          <button type="button" className="btn !min-h-[56px] !px-1" aria-expanded={when !== null} onClick={() => setWhen(when === null ? localInput(sheet.site.timeZone, hubNow()) : null)}>Read earlier</button>
         </div>
+        {when !== null && <Field label="When it was read" type="datetime-local" value={when} max={localInput(sheet.site.timeZone, hubNow())} onChange={(e) => setWhen(e.target.value || null)} hint="The log shows both times; what comes in more than a day later is marked late" />}
         {noting && <div><label className="label" htmlFor="feel-words">Note</label><textarea id="feel-words" className="field" rows={3} maxLength={2000} value={draft.feel.words ?? ''} onChange={(e) => { const { words: _words, ...others } = draft.feel; handle.step(setFeel(walk, heap.id, e.target.value === '' ? others : { ...draft.feel, words: e.target.value })); }} /></div>}
         {nameless && <Field label="Who" value={walk.by} maxLength={60} autoComplete="name" hint="Your name goes beside what you read" onChange={(e) => handle.step({ ...walk, by: e.target.value })} />}
         <p className="caution">Wash your hands before you eat, and rinse the thermometer before you go back to a cleaner heap.</p>

@@ -59,7 +59,7 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
           <li key={h.id} className="flex items-center gap-3 border-b border-rule min-h-[56px] py-1">
             <span className="disp font-bold text-[16px] w-7 text-right">{i + 1}</span>
             <svg width={56} height={40} viewBox="0 0 74 52" aria-hidden="true" className="flex-none max-sm:hidden"><Mound heap={h.picture} place={{ x: 35, base: 50, maxW: 66, maxH: 32, largest, small: true }} /><path d="M0 50H74" stroke="var(--color-ink)" strokeWidth={1.8} /></svg>
-            <span className="flex-1 min-w-0 leading-[1.25]"><b className="disp text-[16px]">{h.name}</b> <span className="q text-[14px]">{[h.place, h.reason].filter(Boolean).join(' · ')}</span>{h.hot && <b className="marked ml-1 text-[14px]">too hot</b>}{h.notNow && !ordering && <span className="block q text-[13.5px]">{h.notNow}</span>}</span>
+            <span className="flex-1 min-w-0 leading-[1.25]"><b className="disp text-[16px]">{h.name}</b> <span className="q text-[14px]">{[h.place, h.reason].filter(Boolean).join(' · ')}</span>{h.hot && <b className="marked ml-1 text-[14px]">too hot</b>}{h.notNow && !ordering && <span className="block q text-[13.5px]">{h.notNow}</span>}{!ordering && h.doubts.slice(0, 1).map((d) => <span key={d} className="block q text-[13.5px]">{d}</span>)}</span>
             {ordering && <span className="flex gap-1.5"><button type="button" className="btn !min-h-[56px] !px-4" disabled={i === 0} aria-label={`${h.name} earlier`} onClick={() => move(i, -1)}>↑</button><button type="button" className="btn !min-h-[56px] !px-4" disabled={i === chosen.length - 1} aria-label={`${h.name} later`} onClick={() => move(i, 1)}>↓</button></span>}
           </li>
         ))}
@@ -78,7 +78,7 @@ export function Start({ handle, sheet, onStart }: { handle: WalkHandle; sheet: F
         <div><span className="label" id="probe-label">Thermometer</span>
           {sheet.instruments.length === 0 ? <p className="hint">None is registered, so none is noted and nothing is corrected. <Link className="link" href="/instruments">Register one</Link></p> : (
             <div role="group" aria-labelledby="probe-label" className="grid grid-cols-2 gap-2">
-              {sheet.instruments.map((i) => <button key={i.name} type="button" disabled={i.out !== undefined} aria-pressed={probe === i.name} onClick={() => setProbe(i.name)} className={`choice !min-h-[60px] flex-col ${probe === i.name ? '!bg-ink !text-sheet' : ''} disabled:border-dashed`}><span>{i.name} · °{i.unit}</span><span className="text-[13px] font-normal">{i.out ? `out of service: ${i.out}` : i.checked ? `checked ${i.checked}` : 'never checked'}</span></button>)}
+              {sheet.instruments.map((i) => <button key={i.name} type="button" disabled={i.out !== undefined} aria-pressed={probe === i.name} onClick={() => setProbe(i.name)} className={`choice !min-h-[60px] flex-col ${probe === i.name ? '!bg-ink !text-sheet' : ''} disabled:border-dashed`}><span>{i.name} · °{i.unit}</span><span className="text-[13px] font-normal">{i.out ? `out of service: ${i.out}` : i.checked === null ? 'never checked' : i.checkLate ? `check due: last ${i.checked}` : `checked ${i.checked}`}</span></button>)}
               <button type="button" aria-pressed={probe === null} onClick={() => setProbe(null)} className={`choice !min-h-[60px] ${probe === null ? '!bg-ink !text-sheet' : ''}`}>Another, not noted</button>
             </div>
           )}</div>
