@@ -8,7 +8,7 @@ import { parseEntryForm, type EntryForm } from '@/features/entry/input';
 import { logLines } from '@/features/entry/view';
 import { numberIn, rangeIn, typed } from '@/features/round/pad';
 import type { FieldHeap, FieldSheet } from '@/features/round/sheet';
-import { doneElsewhere, entriesOf, finishHeap, isDone, keepAir, keepReading, leaveHeap, leavePlace, nextHeap, nextPlace, openHeap, readSoFar, setFeel, standing, startWalk, takeBack, type Kept, type Out, type Walk } from '@/features/round/walk';
+import { doneElsewhere, entriesOf, finishHeap, isDone, keepAir, keepReading, leaveHeap, leavePlace, nextHeap, nextPlace, openHeap, readSoFar, setFeel, standing, startWalk, takeBack, unfinished, type Kept, type Out, type Walk } from '@/features/round/walk';
 import { v7 } from 'uuid';
 
 /** The walk over a site as a phone keeps it, and what the hub makes of what it sends. */
@@ -110,6 +110,10 @@ describe('a walk', () => {
     const { walk, out } = leaveHeap(begin(), heap(E, 'Egret'), 'just-turned', NOW, v7);
     expect([out.form.kind, out.form.data, isDone(walk, sheet, E)]).toEqual(['skip', { reason: 'just-turned', walk: 'w1' }, true]);
     expect(entriesOf(openHeap(begin(), E, v7), heap(E, 'Egret'), NOW)).toEqual([]);
+  });
+  test('an ended walk still tells of the heaps that were begun', () => {
+    const w = finishHeap(withFive(withFive(begin(), E, [60, 61]), A, [50, 51, 52, 53, 54]), A);
+    expect(unfinished(w, sheet, NOW).map((o) => o.what)).toEqual(['Egret: round of 2']);
   });
   test('a time that a person chose holds for every reading of the round', () => {
     const out = entriesOf(withFive(begin({ single: true }), E, [60, 61, 62]), heap(E, 'Egret'), '2026-11-22T07:30');

@@ -44,6 +44,7 @@ describe('what is doubtful about a plan', () => {
   test('near a neighbour’s border', () => {
     const row = proposePlan({ shape: 'windrow', coreDepthM: null, lengthM: 12 }, 6, null);
     expect(codes(row, { borders: [{ name: 'Knot', atM: 12 }] })).toEqual([]);
+    expect(codes(five, { borders: [{ name: 'Knot', atM: 4 }] })).toEqual(['BORDERS']);
     expect(planDoubts([{ ...row[0]!, alongM: 11.7 }, ...row.slice(1)], { ...known, borders: [{ name: 'Knot', atM: 12 }] })).toEqual([{ code: 'NEAR_BORDER', place: row[0]!.label, neighbour: 'Knot', distanceM: 0.3 }]);
   });
 });

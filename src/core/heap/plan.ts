@@ -62,6 +62,7 @@ export type PlanDoubt =
   | { readonly code: 'ONE_SPOT' }
   | { readonly code: 'NO_EDGE' }
   | { readonly code: 'FEW'; readonly places: number; readonly minPoints: number }
+  | { readonly code: 'BORDERS'; readonly neighbours: readonly string[]; readonly keepM: number }
   | { readonly code: 'NEAR_BORDER'; readonly place: string; readonly neighbour: string; readonly distanceM: number };
 
 /**
@@ -84,6 +85,8 @@ export function planDoubts(plan: readonly PlanPlace[], known: { coreDepthM: numb
     if (!zones.has('edge')) doubts.push({ code: 'NO_EDGE' });
   }
   if (plan.length < minPoints) doubts.push({ code: 'FEW', places: plan.length, minPoints });
+  // Without metres along the row it cannot be told how near a place is to the flag.
+  if (borders.length > 0 && plan.some((p) => p.alongM === undefined)) doubts.push({ code: 'BORDERS', neighbours: borders.map((b) => b.name), keepM: borderM });
   for (const p of plan) {
     if (p.alongM === undefined) continue;
     for (const b of borders) {

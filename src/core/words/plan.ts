@@ -3,6 +3,7 @@ import { countText } from '../quantity/format';
 type DoubtFacts =
   | { code: 'TOO_SHORT'; stemM: number; coreDepthM: number } | { code: 'DEEPER_THAN_STEM'; places: readonly string[]; stemM: number }
   | { code: 'NO_CORE' } | { code: 'ONE_SPOT' } | { code: 'NO_EDGE' } | { code: 'FEW'; places: number; minPoints: number }
+  | { code: 'BORDERS'; neighbours: readonly string[]; keepM: number }
   | { code: 'NEAR_BORDER'; place: string; neighbour: string; distanceM: number };
 
 /** What is doubtful about where a heap is read. */
@@ -14,6 +15,7 @@ export function planDoubtText(d: DoubtFacts): string {
     case 'ONE_SPOT': return 'One place only. A hot middle says nothing of the toe, and a reachable spot says nothing of the heap.';
     case 'NO_EDGE': return 'No place reads the toe, where it is coldest.';
     case 'FEW': return `${countText(d.places, 'place')}, and a round needs ${d.minPoints}: every round will be thin and earn nothing.`;
+    case 'BORDERS': return `It borders on ${d.neighbours.join(' and ')}: keep ${d.keepM} m from the flag, or the neighbour’s heat is read too.`;
     case 'NEAR_BORDER': return `${d.place} lies ${d.distanceM} m from ${d.neighbour}: it reads the neighbour’s heat too. Keep further from the flag.`;
   }
 }

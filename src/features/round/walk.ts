@@ -127,6 +127,9 @@ export function entriesOf(walk: Walk, heap: FieldHeap, at: number | string): Out
 }
 export const finishHeap = (walk: Walk, heap: string): Walk => withDraft(walk, heap, (d) => ({ ...d, done: 'read' }));
 
+/** What an ended walk still has to tell: heaps that were begun and not finished. Nothing that was typed is lost. */
+export const unfinished = (walk: Walk, sheet: FieldSheet, at: number): Out[] => walk.order.flatMap((id) => { const heap = sheet.heaps.find((h) => h.id === id); return heap && walk.heaps[id]?.done === null ? entriesOf(walk, heap, at) : []; });
+
 /** Leaves a heap out of the walk, with the reason. */
 export function leaveHeap(walk: Walk, heap: FieldHeap, reason: SkipReason, at: number, newId: NewId): { walk: Walk; out: Out } {
   const opened = openHeap(walk, heap.id, newId);

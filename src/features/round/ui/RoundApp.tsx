@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Preview } from '@/ui/Effects';
 import type { FieldSheet } from '../sheet';
-import { nextHeap, openHeap, startWalk, type Out, type Walk } from '../walk';
+import { nextHeap, openHeap, startWalk, unfinished, type Out, type Walk } from '../walk';
 import { Desk } from './Desk';
 import { AirStep, PhoneHeap } from './PhoneWalk';
 import { Resume, Start } from './Start';
@@ -48,7 +48,8 @@ export function RoundApp({ initial, preview }: { initial: FieldSheet | null; pre
     void step(after.single ? null : after, out).then(() => router.push(`/batch/${single}`));
   };
   if (!walk && single !== null) return <p className="p-5" role="status">One moment…</p>;
-  if (!walk) return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;
+  // One heap that was opened alone and not begun stands in no way.
+  if (!walk || (walk.single && single === null && unfinished(walk, sheet, hubNow()).length === 0)) return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;
   if (!phone) return <Desk handle={handle} sheet={sheet} walk={walk} heapId={heapId} preview={preview} onHeap={(id) => go(walk, id)} onDone={done} />;
   if (!walk.airAsked) return <AirStep handle={handle} sheet={sheet} walk={walk} />;
   const heap = sheet.heaps.find((h) => h.id === heapId);

@@ -11,7 +11,7 @@ import { sendWaiting } from '@/outbox/store';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
 import type { FieldHeap, FieldSheet } from '../sheet';
-import { isDone, nextHeap, startWalk, type Walk } from '../walk';
+import { isDone, nextHeap, startWalk, unfinished, type Walk } from '../walk';
 import { hubNow, newId, type WalkHandle } from './useWalk';
 
 export const partOfDay = (sheet: FieldSheet): string => {
@@ -96,7 +96,7 @@ export function Resume({ handle, sheet, walk, onHeap }: { handle: WalkHandle; sh
   const heaps = walk.order.flatMap((id) => { const h = sheet.heaps.find((x) => x.id === id); return h ? [h] : []; });
   const done = heaps.filter((h) => isDone(walk, sheet, h.id)).length;
   const name = next ? heaps.find((h) => h.id === next)?.name : null;
-  const end = (): void => void handle.step(null);
+  const end = (): void => void handle.step(null, unfinished(walk, sheet, hubNow()));
   return (
     <div className="flex-1 flex flex-col max-w-[760px] w-full">
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-2">
