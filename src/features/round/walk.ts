@@ -1,4 +1,5 @@
 import type { DoubtAnswer, DoubtCode } from '@/core/advice/doubt';
+import type { EntryKind } from '@/core/log/entry';
 import type { ReadingMark } from '@/core/log/shapes';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { FAULTY_REASON } from '@/core/words/doubt';
@@ -43,7 +44,7 @@ export type Walk = {
 /** A fresh id. */
 export type NewId = () => string;
 /** An entry that a step gives to the outbox. */
-export type Out = { readonly form: { readonly id: string; readonly batch: string | null; readonly kind: string; readonly at: string | null; readonly by: string; readonly data: Readonly<Record<string, unknown>> }; readonly what: string };
+export type Out = { readonly form: { readonly id: string; readonly batch: string | null; readonly kind: EntryKind; readonly at: string | null; readonly by: string; readonly data: Readonly<Record<string, unknown>> }; readonly what: string };
 
 const iso = (ms: number): string => new Date(ms).toISOString();
 

@@ -8,6 +8,8 @@ import { useOutbox } from '@/outbox/useOutbox';
 
 /** Clocks that differ by more are told of. */
 const CLOCK_OFF_MS = 120_000;
+/** The page in hand goes first, keeping others for later after it. */
+const AFTER_MS = 1000;
 /** An entry that is not taken by then waits. */
 const SLOW_MS = 4000;
 
@@ -22,7 +24,10 @@ export function DeviceBar({ madeAt, keep }: { madeAt: number; /** Pages to keep 
     look();
     return onOutbox(look);
   }, []);
-  useEffect(() => { registerWorker(); keepPages(keep); }, [keep]);
+  useEffect(() => {
+    const timer = setTimeout(() => { registerWorker(); keepPages(keep); }, AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [keep]);
   const held = items.filter((i) => i.state === 'waiting').length;
   const refused = items.length - held;
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.

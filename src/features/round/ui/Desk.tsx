@@ -17,12 +17,11 @@ import { usePreview } from '@/ui/usePreview';
 import type { FieldHeap, FieldInstrument, FieldSheet } from '../sheet';
 import { numberIn, rangeIn } from '../pad';
 import { entriesOf, finishHeap, isDone, keepAir, keepReading, leavePlace, leaveHeap, nextPlace, readSoFar, setFeel, standing, type HeapDraft, type Out, type Walk } from '../walk';
-import type { AskEffects } from './RoundApp';
 import { changeText, FeelFields, figure, Marks, Question, SkipChoice } from './parts';
 import { PhotoButton } from './PhotoButton';
 import { partOfDay, Resume, stopText } from './Start';
 import { airNow, useReading } from './useReading';
-import { hubNow, newId, type WalkHandle } from './useWalk';
+import { hubNow, newId, type AskEffects, type WalkHandle } from './useWalk';
 
 type Props = { readonly handle: WalkHandle; readonly sheet: FieldSheet; readonly walk: Walk; readonly preview: AskEffects; readonly onHeap: (id: string | null) => void; readonly onDone: (after: Walk, out: readonly Out[]) => void };
 

@@ -1,17 +1,15 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import type { Preview } from '@/ui/Effects';
 import type { FieldSheet } from '../sheet';
 import { nextHeap, openHeap, startWalk, unfinished, type Out, type Walk } from '../walk';
 import { Desk } from './Desk';
 import { AirStep, PhoneHeap } from './PhoneWalk';
 import { Resume, Start } from './Start';
-import { hubNow, newId, useWalk } from './useWalk';
+import { hubNow, newId, useWalk, type AskEffects } from './useWalk';
 
 const onPhone = (f: () => void): (() => void) => { const m = matchMedia('(max-width: 640px)'); m.addEventListener('change', f); return () => m.removeEventListener('change', f); };
 const onHash = (f: () => void): (() => void) => { window.addEventListener('hashchange', f); return () => window.removeEventListener('hashchange', f); };
-export type AskEffects = (form: Out['form']) => Promise<Preview>;
 
 /**
  * The round over the site. Behind a `#` stands one heap that is read alone. All that it shows comes out of the device's own

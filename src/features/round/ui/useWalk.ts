@@ -3,14 +3,18 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { enqueue } from '@/outbox/keep';
 import { clock, hubNow, kept, noteAnswer, recallClock, sendWaiting } from '@/outbox/store';
+import type { Preview } from '@/ui/Effects';
 import { remember } from '@/ui/remember';
 import type { FieldSheet } from '../sheet';
 import type { Out, Walk } from '../walk';
 
 const ENDED_KEPT = 20;
 const FRESH_MS = 60_000;
+const SETTLED_MS = 300;
 /** A hub that takes longer is as good as none for whoever stands at a heap. */
 const PATIENCE_MS = 4000;
+/** Asks the hub what an entry would do to each rule. */
+export type AskEffects = (form: Out['form']) => Promise<Preview>;
 export type WalkHandle = {
   readonly sheet: FieldSheet | null; readonly walk: Walk | null; readonly ended: readonly string[];
   /** Puts the next state of the walk in its place, and gives what it has to tell the hub to the outbox. Ends when the hub has it, or it is known to wait. */
@@ -38,14 +42,14 @@ export function useWalk(initial: FieldSheet | null): WalkHandle {
   useEffect(() => {
     let current = true;
     void (async () => {
-      await recallClock();
-      const [old, going, over] = await Promise.all([kept.get<FieldSheet>('sheet'), kept.get<Walk>('walk'), kept.get<string[]>('ended')]).catch(() => [undefined, undefined, undefined] as const);
+      const [old, going, over] = await Promise.all([kept.get<FieldSheet>('sheet'), kept.get<Walk>('walk'), kept.get<string[]>('ended'), recallClock()]).catch(() => [undefined, undefined, undefined] as const);
       if (!current) return;
       // The page out of the cache may be older than what the device holds.
       setSheet(old && (!initial || old.now >= initial.now) ? old : initial);
       setWalk(going ?? null);
       setEnded(over ?? []);
-      refresh();
+      // First what can be tapped, then what is new.
+      setTimeout(refresh, SETTLED_MS);
     })();
     const look = (): void => { if (document.visibilityState === 'visible' && Date.now() - asked.current > FRESH_MS) refresh(); };
     document.addEventListener('visibilitychange', look);
