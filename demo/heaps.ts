@@ -47,10 +47,10 @@ const LAPWING = [d(4), d(7), d(10), d(13), d(16), d(19)];
 export const HEAPS: readonly DemoHeap[] = [
   { code: 'B', name: 'Bittern', bay: '1', volumeM3: 4.2, ageH: d(20.4), model: { peakC: 69, wakesAfter: 26, lastsDays: 150, turns: BITTERN, dryFrom: d(18.6) }, events: [moist, ...turns(BITTERN), { hour: d(10.1), kind: 'water', litres: 180, clean: true, by: 'Jo' }] },
   { code: 'A', name: 'Avocet', bay: '2', volumeM3: 3.3, ageH: d(44), model: { peakC: 69, wakesAfter: 28, lastsDays: 150, turns: AVOCET, dryFrom: d(20) }, events: [moist, ...turns(AVOCET, 'Sam'), { hour: d(23), kind: 'cure', by: 'Mo' }, { hour: d(40), kind: 'observation', squeeze: 'holds', smell: 'earthy', words: 'Nothing of the straw to be seen any more.', by: 'Mo' }] },
-  { code: 'C', name: 'Curlew', bay: '3', volumeM3: 5.6, ageH: d(16.3), model: { peakC: 69.5, wakesAfter: 24, lastsDays: 130, turns: CURLEW }, events: [moist, ...turns(CURLEW), { hour: d(9.05), kind: 'water', litres: 220, clean: true, by: 'Sam' }], slipAt: d(12.2) },
+  { code: 'C', name: 'Curlew', bay: '3', volumeM3: 5.6, ageH: d(16.3), model: { peakC: 68.4, wakesAfter: 24, lastsDays: 130, turns: CURLEW }, events: [moist, ...turns(CURLEW), { hour: d(9.05), kind: 'water', litres: 220, clean: true, by: 'Sam' }], slipAt: d(12.2) },
   { code: 'D', name: 'Dunnock', bay: '4', volumeM3: 3.0, ageH: d(13), model: { peakC: 67.5, wakesAfter: 27, lastsDays: 150, turns: DUNNOCK }, events: [moist, ...turns(DUNNOCK)], unreadFor: 33, extraRoundsAgo: [33.8] },
   {
-    code: 'E', name: 'Egret', bay: '5', volumeM3: 6.8, ageH: d(18), model: { peakC: 70, wakesAfter: 25, lastsDays: 110, turns: EGRET },
+    code: 'E', name: 'Egret', bay: '5', volumeM3: 6.8, ageH: d(18), model: { peakC: 68.8, wakesAfter: 25, lastsDays: 110, turns: EGRET },
     events: [moist, { hour: d(4.6), kind: 'addition', what: 'hen-house litter, six barrows', raw: true, seeds: false, by: 'Sam' }, ...turns(EGRET), { hour: d(12.9), kind: 'water', litres: 240, clean: true, by: 'Mo' }, { hour: d(12.95), kind: 'observation', squeeze: 'crumbles', smell: 'earthy', words: 'Dry at the toe on the south side.', by: 'Mo' }, { hour: d(15.2), kind: 'turn', full: false, by: 'Jo' }],
     thinAt: d(12.3),
   },

@@ -1,6 +1,6 @@
 import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
-import { positionText } from '@/core/heap/row';
+import { positionShort } from '@/core/heap/row';
 import { heapPicture } from '@/core/digest/picture';
 import { ageText, durationText, soonText, spanText, tempBeside, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
 import { localParts } from '@/core/quantity/calendar';
@@ -48,7 +48,7 @@ function footOf(d: Digest, { unit, now }: Locale): string {
 }
 
 export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
-  id: d.id, name: d.name ?? d.code, place: positionText(d.position) || 'no bay', volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
+  id: d.id, name: d.name ?? d.code, place: positionShort(d.position) || 'no bay', volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
   foot: footOf(d, locale), ...headOf(d, locale), advice: adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale),
 });
 
