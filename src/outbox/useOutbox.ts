@@ -11,13 +11,15 @@ export function useOutbox(onTaken?: () => void): Outbox {
   const [state, setState] = useState<Outbox>({ items: [], online: true });
   useEffect(() => {
     let current = true;
+    let asked = false;
     const online = (): boolean => navigator.onLine && hubAnswers();
     const look = (): void => { void items().then((list) => { if (current) setState({ items: list, online: online() }); }, () => undefined); };
     const attempt = async (): Promise<void> => {
       const waits = (await items().catch(() => [])).some((i) => i.state === 'waiting');
       if (navigator.onLine && waits && (await sendWaiting()).taken > 0 && current) onTaken?.();
-      // With nothing to send, only asking shows that a hub that was away is back.
-      else if (navigator.onLine && !waits && !hubAnswers()) noteAnswer(await fetch('/api/health', { cache: 'no-store' }).then((r) => r.ok, () => false));
+      // With nothing to send, only asking shows that this page came out of the cache, or that a hub that was away is back.
+      else if (navigator.onLine && !waits && (!asked || !hubAnswers())) noteAnswer(await fetch('/api/health', { cache: 'no-store' }).then((r) => r.ok, () => false));
+      asked = true;
       look();
     };
     const go = (): void => { void attempt(); };

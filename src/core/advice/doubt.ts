@@ -1,4 +1,4 @@
-import { fromCelsius, toCelsius, type TempUnit } from '../quantity/units';
+import { toCelsius, type TempUnit } from '../quantity/units';
 
 /**
  * What is odd about a value as it is typed at the heap. It is asked, never mended silently: a slip of the unit and a heap
@@ -69,6 +69,3 @@ export function answered(value: number, unit: TempUnit, answer: DoubtAnswer): { 
   if (answer === 'missed-point') return { value: value / 10, unit, counts: true };
   return { value, unit, counts: answer !== 'faulty' };
 }
-
-/** The value in the unit of an instrument, as it would stand there. */
-export const inUnit = (c: number, unit: TempUnit): number => Math.round(fromCelsius(c, unit) * 10) / 10;

@@ -20,7 +20,7 @@ import { entriesOf, finishHeap, isDone, keepAir, keepReading, leavePlace, leaveH
 import { changeText, FeelFields, figure, Marks, Question, SkipChoice } from './parts';
 import { PhotoButton } from './PhotoButton';
 import { partOfDay, Resume, stopText } from './Start';
-import { airNow, useReading } from './useReading';
+import { airNow, leftTyped, useReading } from './useReading';
 import { hubNow, newId, type AskEffects, type WalkHandle } from './useWalk';
 
 type Props = { readonly handle: WalkHandle; readonly sheet: FieldSheet; readonly walk: Walk; readonly preview: AskEffects; readonly onHeap: (id: string | null) => void; readonly onDone: (after: Walk, out: readonly Out[]) => void };
@@ -81,7 +81,7 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
   const ask = useCallback((text: string) => preview(JSON.parse(text) as Out['form']), [preview]);
   const effects = usePreview(round ? JSON.stringify({ ...round, by: walk.by || '?' }) : null, ask);
   const coldest = says.length > 0 ? says.reduce((a, b) => (b.c < a.c ? b : a)) : null;
-  const [pending, setPending] = useState<Record<string, string>>({});
+  const [pending, setPending] = useState<Record<string, string>>(() => leftTyped(heap, draft));
   const open = Object.values(pending).filter((text) => text.trim() !== '').length;
   const [nudged, setNudged] = useState(false);
   const ready = (open > 0 || out.length > 0) && walk.by.trim() !== '';

@@ -34,7 +34,8 @@ export function RoundApp({ initial, preview }: { initial: FieldSheet | null; pre
     // A walk that is under way takes the heap in; else it is read alone.
     const base: Walk = walk && !walk.single ? { ...walk, order: walk.order.includes(single) ? walk.order : [...walk.order, single] }
       : startWalk(sheet, hubNow(), { order: [single], probe, by: sheet.by, single: true, ended: [] }, newId);
-    void step(openHeap(base, single, newId));
+    // Another heap that was begun alone goes in as far as it was read.
+    void step(openHeap(base, single, newId), walk?.single && walk.order[0] !== single ? unfinished(walk, sheet, hubNow()) : []);
   }, [sheet, single, walk, step]);
 
   if (!sheet) return <p className="p-5" role="status">{initial === null ? 'Nothing for a round is kept on this device yet: open this page once with a signal.' : 'Looking for what is kept on this device…'}</p>;

@@ -16,6 +16,17 @@ type Answered = readonly { readonly code: DoubtCode; readonly answer: DoubtAnswe
 type Draft = { readonly text: string; /** Lower end, once the upper end is being typed. */ readonly low: string | null; readonly marks: readonly ReadingMark[]; readonly asking: Doubt | null; readonly answers: Answered; /** What was typed before an answer changed it. */ readonly first: { value: number; unit: TempUnit } | null; readonly unit: TempUnit; readonly fire: boolean };
 export type ReadingToKeep = Omit<Kept, 'id' | 'out' | 'probe'> & { readonly faulty?: boolean };
 
+/** What is half typed stays on the device too: a phone that goes dark at the third digit loses none. */
+const halfTyped = {
+  of: (key: string): Pick<Draft, 'text' | 'low' | 'marks'> | null => JSON.parse(localStorage.getItem(`zh_typed ${key}`) ?? 'null') as Pick<Draft, 'text' | 'low' | 'marks'> | null,
+  keep: (key: string, { text, low, marks }: Draft): void => localStorage.setItem(`zh_typed ${key}`, JSON.stringify({ text, low, marks })),
+  drop: (key: string): void => localStorage.removeItem(`zh_typed ${key}`),
+};
+
+const keyOf = (heap: FieldHeap, draft: HeapDraft | undefined, place: string): string => `${draft?.ids.round ?? heap.id}/${place}`;
+/** Texts that were left half typed at a heap's places. */
+export const leftTyped = (heap: FieldHeap, draft: HeapDraft | undefined): Record<string, string> => Object.fromEntries(heap.places.map((p) => [p.id, halfTyped.of(keyOf(heap, draft, p.id))?.text ?? '']));
+
 /** Air that was read so long ago says nothing of the air now. */
 const AIR_HOLDS_MS = 6 * 3_600_000;
 export const airNow = (sheet: FieldSheet, walkAir: { value: number; unit: TempUnit } | null): number | null =>
@@ -24,13 +35,13 @@ export const airNow = (sheet: FieldSheet, walkAir: { value: number; unit: TempUn
 /** One place's reading from the first key to the moment it is kept: marks, ranges, and the questions that an odd value raises. */
 export function useReading({ unit, instrument, airC, heap, draft, placeIndex, onKeep }: { unit: TempUnit; instrument: FieldInstrument | null; airC: number | null; heap: FieldHeap; draft: HeapDraft | undefined; placeIndex: number; onKeep: (reading: ReadingToKeep) => void }) {
   const place = heap.places[placeIndex]!;
-  const key = `${heap.id}/${place.id}`;
+  const key = keyOf(heap, draft, place.id);
   const empty: Draft = { text: '', low: null, marks: [], asking: null, answers: [], first: null, unit, fire: false };
-  const [held, setHeld] = useState<{ key: string; d: Draft; since: number }>({ key, d: empty, since: stopwatch() });
+  const [held, setHeld] = useState<{ key: string; d: Draft; since: number }>(() => ({ key, d: { ...empty, ...halfTyped.of(key) }, since: stopwatch() }));
   // Another place is another reading: what was typed for the last one does not ride along, and its clock starts anew.
-  if (held.key !== key) setHeld({ key, d: empty, since: stopwatch() });
+  if (held.key !== key) setHeld({ key, d: { ...empty, ...halfTyped.of(key) }, since: stopwatch() });
   const { d, since } = held.key === key ? held : { d: empty, since: held.since };
-  const set = (change: Partial<Draft>): void => setHeld({ key, d: { ...d, ...change }, since });
+  const set = (change: Partial<Draft>): void => { const next = { ...d, ...change }; halfTyped.keep(key, next); setHeld({ key, d: next, since }); };
   const value = numberIn(d.text);
   const context = { unit: d.unit, lastC: place.last?.c ?? null, airC, instrument, others: readSoFar(heap, draft).filter((r) => r.place !== place.id).map((r) => r.kept.value) };
 
@@ -41,6 +52,7 @@ export function useReading({ unit, instrument, airC, heap, draft, placeIndex, on
       value: least, unit: state.unit, at: hubNow(), settledS: Math.round((stopwatch() - since) / 1000), marks: state.marks, doubts: state.answers,
       ...(most === null || most === least ? {} : { high: most }), ...(state.first ? { typed: state.first } : {}), ...(faulty ? { faulty } : {}),
     });
+    halfTyped.drop(key);
     setHeld({ key, d: empty, since: stopwatch() });
   };
   /** Asks the next question, or keeps the value when there is none left. */
