@@ -109,7 +109,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
 
   // With nothing to send yet, a page out of the cache says that it is one.
   await open(p.page, `${road.base}/batch/${heaps.Curlew}`);
-  await waitText(p.page, '[data-testid=device-bar]', /No signal\. This page is as of/);
+  await waitText(p.page, '[data-testid=device-bar]', /No signal\.\s+This page is as of/);
   await open(p.page, `${road.base}/round`);
   await tap(p, 'All (');
   await tap(p, 'Start with');

@@ -55,6 +55,7 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   await waitText(page, '[role=dialog]', /It reads 0\.3 K too high, within its ± 0\.5 K/);
   await press(page, 'Keep this check');
   await until('the check', async () => (await siteState()).probes.get('T2')!.some((c) => c.readC === 99.9 && Date.now() - c.at < 60_000));
+  await page.waitForSelector('[role=dialog]', { hidden: true });
 
   await (await page.waitForSelector('::-p-xpath(//li[.//h2[text()="T7"]]//button[text()="Out of service"])'))!.click();
   await fill(page, 'Why', 'fell off the cart');
