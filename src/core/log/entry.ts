@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
+import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '../words/feel';
 import { SKIP_WORDS, type SkipReason } from '../words/skip';
 import { isoOf, MS, type Instant } from '../quantity/instant';
 import { AmbientSchema, InstrumentSchema, PlanPointSchema, PointSchema, PolicySchema, PositionSchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, Unit } from './shapes';
@@ -11,8 +12,8 @@ const seeds = z.boolean().optional();
 /** The id and fields that an entry had in the file it was brought in from. */
 const origin = { fileId: z.string().optional(), extra: z.record(z.string(), z.unknown()).optional() };
 
-export const SQUEEZES = ['crumbles', 'holds', 'drops', 'runs'] as const;
-export const SMELLS = ['none', 'earthy', 'sweet', 'ammonia', 'sour', 'rotten', 'burnt'] as const;
+export const SQUEEZES = Object.keys(SQUEEZE_WORDS) as [Squeeze, ...Squeeze[]];
+export const SMELLS = Object.keys(SMELL_WORDS) as [Smell, ...Smell[]];
 /** What is looked for at a heap beside its heat. `none` was looked for and not found: that is a finding. */
 export const LOOKS = { growth: ['none', 'white', 'grey'], steam: ['none', 'some', 'much'], pests: ['none', 'flies', 'rats', 'other'], seepage: ['none', 'some', 'much'], cover: ['on', 'off'], colour: ['as-built', 'browning', 'dark', 'ashy'] } as const;
 /** Why a heap or a place was left out of a round. */

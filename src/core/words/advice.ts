@@ -32,6 +32,7 @@ export const CAUTION = {
   steam: 'Steam and a hot core burn: gloves on, face away when you open it.',
   danger: 'Keep people back and do not open it blindly: air feeds a smoulder. If you see smoke or smell burning, call the fire service.',
   spores: 'Dry turning throws up dust and spores: damp it down or wear a mask, and keep people with weak lungs away.',
+  burnt: 'A burnt smell can mean a smoulder: do not open the heap, keep people back, and call the fire service if there is smoke.',
   raw: 'Raw manure and leachate carry germs: gloves, and wash hands and tools before you touch a finished heap.',
 } as const;
 

@@ -4,6 +4,7 @@ import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { CLOCK_TOLERANCE_MS, deviceOf, type DataOf, type Entry } from '@/core/log/entry';
 import { positionText } from '@/core/heap/row';
 import { readingText } from '@/core/words/reading';
+import { SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS } from '@/core/words/skip';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
@@ -46,7 +47,6 @@ export type LogLineView = {
   readonly correctable: boolean;
 };
 
-const SQUEEZE_WORDS = { crumbles: 'crumbles: too dry', holds: 'holds, no drop: a little dry', drops: 'a drop or two: right', runs: 'runs out: too wet' } as const;
 const RIM_WORDS = { all: 'all of the rim went in', most: 'most of the rim went in', partly: 'the rim went in partly', unsure: 'unsure how far the rim went in' } as const;
 
 const NOTHING = { growth: 'no growth', steam: 'no steam', pests: 'no pests', seepage: 'no seepage' } as const;
@@ -55,7 +55,7 @@ const NOTHING = { growth: 'no growth', steam: 'no steam', pests: 'no pests', see
 function observed(o: DataOf<'observation'>): string {
   const looked = (Object.keys(NOTHING) as (keyof typeof NOTHING)[]).filter((k) => o[k] === 'none').map((k) => NOTHING[k]);
   return some(
-    o.squeeze && `squeezed: ${SQUEEZE_WORDS[o.squeeze]}${o.sample ? `, from ${o.sample}` : ''}`, o.smell && `smell: ${o.smell}`,
+    o.squeeze && `squeezed: ${SQUEEZE_WORDS[o.squeeze].word.toLowerCase()}${SQUEEZE_WORDS[o.squeeze].means.includes(':') ? ', ' : ': '}${SQUEEZE_WORDS[o.squeeze].means}${o.sample ? `, from ${o.sample}` : ''}`, o.smell && `smell: ${o.smell}`,
     o.growth && o.growth !== 'none' && `${o.growth} growth`, o.steam && o.steam !== 'none' && (o.steam === 'much' ? 'much steam' : 'steam'),
     o.pests && o.pests !== 'none' && (o.pests === 'other' ? 'pests' : o.pests), o.seepage && o.seepage !== 'none' && (o.seepage === 'much' ? 'much seepage' : 'seepage'),
     o.cover && `cover ${o.cover}`, o.colour && COLOUR_WORDS[o.colour], o.sunkCm !== undefined && `${o.sunkCm} cm below its mark`, looked.length > 0 && looked.join(', '), o.words,

@@ -3,6 +3,7 @@ import type { EntryKind } from '@/core/log/entry';
 import type { ReadingMark } from '@/core/log/shapes';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { FAULTY_REASON } from '@/core/words/doubt';
+import type { Smell, Squeeze } from '@/core/words/feel';
 import type { SkipReason } from '@/core/words/skip';
 import type { FieldHeap, FieldSheet } from './sheet';
 
@@ -19,7 +20,7 @@ export type Kept = {
 };
 /** What is noted beside temperatures. */
 export type Feel = {
-  readonly squeeze?: 'crumbles' | 'holds' | 'drops' | 'runs'; readonly sample?: string; readonly smell?: 'none' | 'earthy' | 'sweet' | 'ammonia' | 'sour' | 'rotten' | 'burnt';
+  readonly squeeze?: Squeeze; readonly sample?: string; readonly smell?: Smell;
   readonly growth?: 'none' | 'white' | 'grey'; readonly steam?: 'none' | 'some' | 'much'; readonly pests?: 'none' | 'flies' | 'rats' | 'other'; readonly seepage?: 'none' | 'some' | 'much';
   readonly cover?: 'on' | 'off'; readonly colour?: 'as-built' | 'browning' | 'dark' | 'ashy'; readonly sunkCm?: number; readonly words?: string;
 };

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { CAUTION } from '@/core/words/advice';
+import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
@@ -105,14 +106,8 @@ export function MergeForm({ heap, onDone }: FormProps) {
   );
 }
 
-const SQUEEZE = [
-  { value: 'crumbles', label: 'Crumbles', hint: 'too dry' }, { value: 'holds', label: 'Holds', hint: 'no drop: a little dry' },
-  { value: 'drops', label: 'A drop or two', hint: 'right' }, { value: 'runs', label: 'Runs out', hint: 'too wet' },
-] as const;
-const SMELLS = [
-  { value: 'none', label: 'None' }, { value: 'earthy', label: 'Earthy' }, { value: 'sweet', label: 'Sweet' }, { value: 'ammonia', label: 'Ammonia' },
-  { value: 'sour', label: 'Sour' }, { value: 'rotten', label: 'Rotten' }, { value: 'burnt', label: 'Burnt' },
-] as const;
+const SQUEEZE = keysOf(SQUEEZE_WORDS).map((value) => ({ value, label: SQUEEZE_WORDS[value].word, hint: SQUEEZE_WORDS[value].means }));
+const SMELLS = keysOf(SMELL_WORDS).map((value) => ({ value, label: SMELL_WORDS[value] }));
 
 export function ObserveForm({ heap, onDone }: FormProps) {
   const entry = useEntry('observation', heap, onDone);
@@ -124,7 +119,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
     <>
       <Choices label="Squeeze a handful from inside, hard" value={squeeze} onChange={setSqueeze} options={SQUEEZE} />
       <Choices label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
-      {smell === 'burnt' && <p className="caution">A burnt smell can mean a smoulder: do not open the heap, keep people back, and call the fire service if there is smoke.</p>}
+      {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <Field label="Anything else" value={words} onChange={(e) => setWords(e.target.value)} maxLength={2000} />
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar entry={entry} label="Keep what I saw" ready={Object.keys(data).length > 0} onKeep={() => entry.save(data)} />

@@ -1,6 +1,8 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
+import { CAUTION } from '@/core/words/advice';
+import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS, type SkipReason } from '@/core/words/skip';
 import { answerText, doubtText, FIRE_CARD } from '@/core/words/doubt';
 import { celsiusToFahrenheit, toCelsius, type TempUnit } from '@/core/quantity/units';
@@ -76,14 +78,13 @@ export function SkipChoice({ title, onChoose, onBack }: { title: string; onChoos
   return (
     <div className="flex flex-col gap-2.5">
       <h2>{title}</h2>
-      <div className="grid grid-cols-2 gap-2">{(Object.keys(SKIP_WORDS) as SkipReason[]).map((r) => <button key={r} type="button" className="btn !min-h-[64px]" onClick={() => onChoose(r)}>{SKIP_WORDS[r].charAt(0).toUpperCase() + SKIP_WORDS[r].slice(1)}</button>)}</div>
+      <div className="grid grid-cols-2 gap-2">{keysOf(SKIP_WORDS).map((r) => <button key={r} type="button" className="btn !min-h-[64px]" onClick={() => onChoose(r)}>{SKIP_WORDS[r].charAt(0).toUpperCase() + SKIP_WORDS[r].slice(1)}</button>)}</div>
       <button type="button" className="btn !min-h-[56px]" onClick={onBack}>Back</button>
     </div>
   );
 }
 
-const SQUEEZE = [['crumbles', 'Crumbles', 'too dry'], ['holds', 'Holds', 'no drop: a little dry'], ['drops', 'A drop or two', 'right'], ['runs', 'Runs out', 'too wet']] as const;
-const SMELLS = [['none', 'None'], ['earthy', 'Earthy'], ['sweet', 'Sweet'], ['ammonia', 'Ammonia'], ['sour', 'Sour'], ['rotten', 'Rotten'], ['burnt', 'Burnt']] as const;
+const SMELLS = keysOf(SMELL_WORDS).map((v) => [v, SMELL_WORDS[v]] as const);
 const COLOURS = [['as-built', 'As built'], ['browning', 'Browning'], ['dark', 'Dark brown'], ['ashy', 'Grey, ashy']] as const;
 
 type Pick<T extends string> = readonly (readonly [T, string])[];
@@ -115,9 +116,9 @@ export function FeelFields({ feel, places, coldest, onChange }: { feel: Feel; pl
       <section className={section} aria-labelledby="squeeze-title">
         <h2 id="squeeze-title">Squeeze a handful hard</h2>
         <ToggleGroup.Root type="single" value={feel.squeeze ?? ''} onValueChange={(v) => onChange(v === '' ? without(without(feel, 'squeeze'), 'sample') : { ...put(feel, 'squeeze', v as NonNullable<Feel['squeeze']>), ...(feel.sample === undefined && coldest !== null ? { sample: coldest } : {}) })} aria-labelledby="squeeze-title" className="grid grid-cols-2 gap-2">
-          {SQUEEZE.map(([v, words, means]) => (
+          {keysOf(SQUEEZE_WORDS).map((v) => (
             <ToggleGroup.Item key={v} value={v} className="choice !min-h-[74px] !px-2 gap-2 !justify-start !text-left !rounded-glove">
-              <Hand state={v} chosen={feel.squeeze === v} /><span className="leading-[1.2]"><b className="block text-[16px] font-[650]">{words}</b><span className="font-normal text-[14px]">{means}</span></span>
+              <Hand state={v} chosen={feel.squeeze === v} /><span className="leading-[1.2]"><b className="block text-[16px] font-[650]">{SQUEEZE_WORDS[v].word}</b><span className="font-normal text-[14px]">{SQUEEZE_WORDS[v].means}</span></span>
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
@@ -126,7 +127,7 @@ export function FeelFields({ feel, places, coldest, onChange }: { feel: Feel; pl
       </section>
       <section className={section} aria-labelledby="smell-title"><h2 id="smell-title">Smell</h2>
         <Pick label="Smell" value={feel.smell} options={SMELLS} columns="grid-cols-4" onChange={(v) => onChange(put(feel, 'smell', v))} />
-        {feel.smell === 'burnt' && <p className="caution">A burnt smell can mean a smoulder: do not open the heap, keep people back, and call the fire service if there is smoke.</p>}
+        {feel.smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       </section>
       <section className={section} aria-labelledby="seen-title"><h2 id="seen-title">Seen</h2>
         <div className="grid grid-cols-3 gap-2" role="group" aria-labelledby="seen-title">{SEEN.map((s) => (
