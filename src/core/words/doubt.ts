@@ -37,6 +37,6 @@ export const FAULTY_REASON = 'The thermometer was faulty, said at entry.';
 /** What to do at a heap that may burn; local fire rules come first. */
 export const FIRE_CARD = {
   title: 'It may be burning inside',
-  steps: ['Keep people back, upwind, and machines away.', 'Do not open it: air feeds a smoulder.', 'Smoke, a glow, or a smell of burning: call the fire service now.', 'Have water ready. Read it again from a distance within the hour.'],
+  steps: ['Keep people back, upwind, and machines away.', 'Do not open it: air feeds a smoulder.', 'Smoke, a glow, or a smell of burning: call the fire service now.', 'Have water ready. Look at it again from a distance within the hour.'],
   law: 'What you must report and keep clear: check with your local authority.',
 } as const;
