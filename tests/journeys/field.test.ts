@@ -238,6 +238,8 @@ test('a phone whose clock is twenty minutes ahead: its times are put right, and 
 test('an id that the log holds with other content is refused, shown, and never overwritten; mended it goes up', async () => {
   const p = await phone('Ivy', { slow: false });
   await open(p.page, `${road.base}/waiting`);
+  // Only now has the page laid up its store on this phone.
+  await waitText(p.page, 'main', /Nothing waits here/);
   const held = (await logOf('Heron')).findLast((e) => e.kind === 'round')!;
   const before = JSON.stringify(held);
   await p.page.evaluate((id, batch) => new Promise<void>((resolve, reject) => {
@@ -253,7 +255,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   await waitText(p.page, 'main', /Nothing waits here/);
   expect(await since('Heron', from)).toMatchObject([{ kind: 'round', data: { readings: [{ value: 44 }] } }]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
-}, 60_000);
+}, 120_000);
 
 test('°F on a °C thermometer, a fire, a photo, a text that is none, forty megabytes', async () => {
   const p = await phone('Noa', { slow: false });

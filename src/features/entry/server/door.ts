@@ -31,9 +31,9 @@ export async function takeIn(form: EntryForm, aheadMs: number | null = null): Pr
     if (!parsed.ok) return parsed;
     const { entry } = parsed;
     const wrong = await misplaced(entry);
-    if (wrong) return wrong;
+    // Another device may have written the id in between, and its own readings are then what stands in the way.
+    if (wrong) return (await heldAs(form, site.timeZone)) ?? wrong;
     const { already } = await writeEntries(theDb(), site, [entry], at);
-    // Another device may have written the id in between.
     return already.length > 0 ? ((await heldAs(form, site.timeZone)) ?? { ok: true, already: true }) : { ok: true, already: false };
   } catch (error) {
     log.error({ error: error instanceof Error ? error.message : error, entry: (form as { id?: unknown } | null)?.id }, 'an entry was not written');
