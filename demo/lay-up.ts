@@ -51,6 +51,13 @@ const SEEDLING_BED = {
   requirement: { kind: 'hold', floorC: 60, hours: 120, consecutive: false, turnings: 2 }, conditions: [],
 };
 
+/** Who works at the made-up site, and what comes round. */
+const WORK = {
+  from: '07:30', to: '17:30', days: [1, 2, 3, 4, 5, 6, 7], crew: [{ name: 'Mo', hoursPerDay: 3, drives: true }, { name: 'Jo', hoursPerDay: 2.5, drives: false }, { name: 'Sam', hoursPerDay: 1.5, drives: false }],
+  machine: { name: 'Loader', hoursPerDay: 2, days: [2, 4, 6] }, flowLPerMin: 18, bucketL: 10, limits: null,
+  chores: [{ id: 'leachate', what: 'leachate', everyDays: 1, minutes: 10 }, { id: 'covers', what: 'covers', words: 'Covers and ropes after wind', everyDays: 3, minutes: 15 }, { id: 'vents', what: 'vents', everyDays: 7, minutes: 10 }],
+};
+
 type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 
 /** Round times of a heap between building and now, as instants. */
@@ -129,6 +136,9 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
     add(now - daysAgo * MS.day + 20 * MS.minute, 'probe-check', { probe: 'T2', referenceC: 99.6, readC: boil, how: 'boil', altitudeM: 120 });
   }
   for (const [daysAgo, ice] of [[118, 0.2], [100, -0.4]] as const) add(now - daysAgo * MS.day, 'probe-check', { probe: 'T1', referenceC: 0, readC: ice, how: 'ice' });
+  add(now - 110 * MS.day, 'work', { work: WORK });
+  // Numbers that are kept for films and books, and reach nobody.
+  add(now - 110 * MS.day, 'fire-card', { card: { contacts: [{ who: 'Fire service', phone: '01632 960112' }, { who: 'Mo, answers for the site', phone: '01632 960417' }, { who: 'Neighbour with the water cart', phone: '01632 960883' }], address: 'Hopyard Corner, the lane behind the oast house, second gate', water: 'Hydrant at the gate; hose and butt by bay 6', words: 'Shut the gate behind the engine: sheep.' } });
   add(now - 119 * MS.day, 'round-settings', { stretchM: 5, borderM: 0.5, altitudeM: 120 });
   for (const day of localDays(zoneOf(TIME_ZONE), now - 20 * MS.day, now)) {
     for (const h of [6.9, 10, 13, 16.9, 20.5]) {

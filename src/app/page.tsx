@@ -1,4 +1,7 @@
+import { tasksOf } from '@/core/advice/tasks';
 import { tempText } from '@/core/quantity/format';
+import { Today } from '@/features/day/ui/Today';
+import { cardOf, handsNow, roundsOfSite, todayView } from '@/features/day/view';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
 import { AirStrip } from '@/features/yard/ui/AirStrip';
@@ -11,6 +14,9 @@ const TWO_DAYS_MS = 172_800_000;
 export default async function YardPage() {
   const s = await setting();
   const screen = yardScreen(s.board, s.locale, s.prefs.volume);
+  const { work } = s.siteState;
+  const tasks = tasksOf(s.board.map(cardOf), roundsOfSite(s.siteState, s.now), s.now);
+  const today = <Today view={todayView(tasks, handsNow(work, s.site.timeZone, s.now), work?.machine?.name ?? null, s.locale)} by={s.prefs.by} now={s.now} />;
   const sky = <AirStrip air={s.air} from={s.now - TWO_DAYS_MS} to={s.now} label={(c) => tempText(c, s.unit)} />;
-  return <FrameFor s={s} place="Yard" sky={sky}>{s.board.length > 0 ? <Yard {...screen} /> : <EmptyYard />}</FrameFor>;
+  return <FrameFor s={s} place="Yard" sky={sky}>{s.board.length > 0 ? <Yard {...screen} today={today} /> : <EmptyYard />}</FrameFor>;
 }

@@ -40,3 +40,9 @@ export async function keepEntry(form: Form, what: string): Promise<Fate> {
   await box.remove(form.id);
   return { fate: 'refused', problems: item.problems };
 }
+
+/** The same, answered as a form expects it. */
+export async function keepAnswered(form: Form, what: string): Promise<{ readonly ok: true; readonly already: boolean; readonly waiting: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] }> {
+  const kept = await keepEntry(form, what);
+  return kept.fate === 'refused' ? { ok: false, problems: kept.problems } : { ok: true, already: false, waiting: kept.fate === 'waiting' };
+}

@@ -16,7 +16,7 @@ declare const self: Scope;
 
 const PAGES = 'pages';
 /** The pages that open with no network though nobody has opened them on this device yet. */
-const ALWAYS = ['/', '/round', '/waiting', '/more', '/instruments'];
+const ALWAYS = ['/', '/round', '/waiting', '/more', '/instruments', '/fire'];
 const DAY_S = 86_400;
 
 const whole: SerwistPlugin = { cacheWillUpdate: async ({ response }) => (response.status === 200 && !response.redirected ? response : null) };

@@ -1,88 +1,122 @@
-import { MS, type Instant } from '../quantity/instant';
+import type { Fix } from '../log/entry';
+import { hoursToMs, MS, type Instant } from '../quantity/instant';
+import type { Cause, RankedCause, Symptom } from './diagnose';
+import type { HotAdvice } from './hot';
+import { diagnosesOf, hotOf, isLive, turnOf, waterOf, type Situation } from './situation';
+import type { StageCode } from './stage';
+import type { School, TurnReason } from './turn';
+import type { WaterAdvice } from './water';
 
 /** What to do next with a heap, as data; the words are in words/advice.ts. */
 export type Advice =
   | { readonly code: 'CLOSE_WHEN_BUILT' }
-  | { readonly code: 'TOO_HOT'; readonly peakC: number; readonly limitC: number; readonly danger: boolean }
+  | { readonly code: 'TOO_HOT'; readonly hot: HotAdvice }
   | { readonly code: 'READ_AFTER_TURN'; readonly turnedAt: Instant; readonly due: Instant; readonly second: boolean }
   | { readonly code: 'READ_BEFORE_LOST'; readonly due: Instant; readonly last: Instant; readonly creditedHours: number; readonly maxGapHours: number }
   | { readonly code: 'READ_RECOVERING'; readonly due: Instant; readonly valueC: number; readonly floorC: number }
-  | { readonly code: 'TURN_OWED'; readonly owed: number; readonly due: Instant }
+  | { readonly code: 'TURN'; readonly due: Instant; readonly latest: Instant | null; readonly by: School | null; readonly reasons: readonly TurnReason[]; readonly waiting: TurnReason | null; readonly owed: number }
+  | { readonly code: 'WATER'; readonly due: Instant; readonly water: Extract<WaterAdvice, { code: 'WATER' }> }
   | { readonly code: 'KEEP_READING'; readonly due: Instant; readonly missingHours: number }
   | { readonly code: 'WAIT_FOR_HEAT'; readonly due: Instant; readonly valueC: number | null; readonly floorC: number }
+  | { readonly code: 'MEND'; readonly due: Instant; readonly symptom: Symptom; readonly cause: Cause; readonly fix: Fix; readonly coreC: number | null; readonly signs: RankedCause['for']; readonly unseen: RankedCause['unknown'] }
   | { readonly code: 'FIND_OUT_WHY'; readonly due: Instant; readonly valueC: number; readonly floorC: number }
-  | { readonly code: 'PROVEN_MOVE_ON'; readonly valueC: number | null }
+  | { readonly code: 'PROVEN_MOVE_ON'; readonly valueC: number | null; readonly at: Instant | null }
+  | { readonly code: 'ASLEEP'; readonly due: Instant; readonly coreC: number; readonly at: Instant; readonly creditedHours: number }
+  | { readonly code: 'READ_RUN_DOWN'; readonly due: Instant; readonly coreC: number | null }
   | { readonly code: 'LEAVE_TO_CURE' }
-  | { readonly code: 'NOTHING' };
-
-/** What the advice looks at. Times are instants, temperatures °C. */
-export type Situation = {
-  readonly now: Instant;
-  readonly stage: 'building' | 'curing' | 'released' | 'live';
-  readonly status: 'proven' | 'waiting' | 'running' | 'recovering' | 'broken' | null;
-  readonly creditedHours: number;
-  readonly requiredHours: number;
-  readonly turningsOwed: number;
-  readonly floorC: number;
-  readonly maxGapHours: number;
-  /** Latest hot round of the run. */
-  readonly lastHot: Instant | null;
-  /** Latest full round of any heat. */
-  readonly lastRound: { readonly at: Instant; readonly valueC: number; readonly peakC: number } | null;
-  readonly lastTurn: Instant | null;
-  /** Until when a turning excuses a cold round. */
-  readonly graceUntil: Instant | null;
-  /** No hot round yet since it was built, nor before the clock last started again. */
-  readonly neverHot: boolean;
-  readonly builtAt: Instant | null;
-};
+  | { readonly code: 'ON_HOLD'; readonly since: Instant; readonly reason: string | null }
+  | { readonly code: 'READY'; readonly since: Instant }
+  | { readonly code: 'NOTHING'; readonly stage: StageCode; readonly reason: string | null };
 
 /** The right mix rises within three days (common practice); from then on a cold heap wants looking into. */
 const WARMS_WITHIN_MS = 3 * MS.day;
-
-/** Limits of the trade with a method default (common practice): act from 70 °C, danger from 77 °C. */
-export const TOO_HOT_C = 70;
-export const DANGER_C = 77;
-
 /** Rounds are a day apart while a run is on: half a day of slack within the usual 36 h. */
 const ROUND_EVERY_MS = 24 * MS.hour;
+/** A heap without a rule to prove, or asleep, is read once a week (common practice). */
+const QUIET_EVERY_MS = 7 * MS.day;
 /** Time after a turning at which the same day's reading is worth most: the heap has found its heat again, the light is still good. */
 const AFTER_TURN_MS = 5 * MS.hour;
+/** A turning further off than this is not what comes next. */
+const TURN_SOON_MS = 36 * MS.hour;
+
+type Heat = Situation['rounds'][number];
+const lastRound = (s: Situation): Heat | null => s.rounds.at(-1) ?? null;
 
 /** The readings asked for after a turning: the same afternoon, and the next day. Null once both are in or too late. */
 function afterTurn(s: Situation): Advice | null {
-  if (s.lastTurn === null || s.now - s.lastTurn > 36 * MS.hour) return null;
-  const read = s.lastRound?.at ?? -Infinity;
-  const [first, second] = [s.lastTurn + AFTER_TURN_MS, s.lastTurn + ROUND_EVERY_MS];
-  if (read < s.lastTurn + 2 * MS.hour && s.now < s.lastTurn + 16 * MS.hour) return { code: 'READ_AFTER_TURN', turnedAt: s.lastTurn, due: first, second: false };
-  if (read < s.lastTurn + 16 * MS.hour) return { code: 'READ_AFTER_TURN', turnedAt: s.lastTurn, due: second, second: true };
+  const turnedAt = s.turns.at(-1);
+  if (turnedAt === undefined || s.now - turnedAt > 36 * MS.hour) return null;
+  const read = lastRound(s)?.at ?? -Infinity;
+  const [first, second] = [turnedAt + AFTER_TURN_MS, turnedAt + ROUND_EVERY_MS];
+  if (read < turnedAt + 2 * MS.hour && s.now < turnedAt + 16 * MS.hour) return { code: 'READ_AFTER_TURN', turnedAt, due: first, second: false };
+  if (read < turnedAt + 16 * MS.hour) return { code: 'READ_AFTER_TURN', turnedAt, due: second, second: true };
   return null;
+}
+
+/** A reading without which something is lost: before the gap is used up, before a turning's grace is over. */
+function readOrLose(s: Situation): Advice | null {
+  const { proof: p } = s;
+  const runEnds = p.lastHot === null ? null : p.lastHot + hoursToMs(p.maxGapHours);
+  if (p.status === 'running' && runEnds !== null && runEnds - s.now <= (p.maxGapHours / 3) * MS.hour) return { code: 'READ_BEFORE_LOST', due: runEnds, last: p.lastHot!, creditedHours: p.creditedHours, maxGapHours: p.maxGapHours };
+  const last = lastRound(s);
+  if (p.status === 'recovering' && p.graceUntil !== null && last) return { code: 'READ_RECOVERING', due: p.graceUntil, valueC: last.valueC, floorC: p.floorC };
+  return null;
+}
+
+/** The turning that comes next; null: none within sight. */
+export function turnNext(s: Situation): Extract<Advice, { code: 'TURN' }> | null {
+  if (!isLive(s) || s.stage.code === 'dormant') return null;
+  const { act, due, latest, by, reasons, waiting } = turnOf(s);
+  return act === 'turn' && due !== null ? { code: 'TURN', due, latest, by, reasons, waiting, owed: s.proof.turningsOwed } : null;
+}
+
+/** What would mend it; null: nothing is wrong that something speaks for. */
+export function mendNext(s: Situation): Extract<Advice, { code: 'MEND' }> | null {
+  const [worst] = diagnosesOf(s);
+  const cause = worst?.causes[0];
+  if (!worst || !cause) return null;
+  const last = s.changes.at(-1);
+  // One change at a time: after each it is left alone for a day and a half, to see what it did.
+  const due = Math.max(s.now, (last?.at ?? -Infinity) + 1.5 * MS.day);
+  return { code: 'MEND', due, symptom: worst.symptom, cause: cause.cause, fix: cause.fix, coreC: worst.coreC, signs: cause.for, unseen: cause.unknown };
+}
+
+/** The reading that is due in its turn: daily while it proves something, weekly once it is quiet. */
+export function readNext(s: Situation): Extract<Advice, { code: 'KEEP_READING' | 'WAIT_FOR_HEAT' | 'READ_RUN_DOWN' }> {
+  const last = lastRound(s);
+  const due = (last?.at ?? s.builtAt ?? s.now) + ROUND_EVERY_MS;
+  const { status, floorC, creditedHours, requiredHours } = s.proof;
+  if (status === 'running' || status === 'recovering') return { code: 'KEEP_READING', due, missingHours: Math.max(0, requiredHours - creditedHours) };
+  if (s.builtAt !== null && s.now - s.builtAt > s.template.activeDays * MS.day) return { code: 'READ_RUN_DOWN', due: (last?.at ?? s.now - QUIET_EVERY_MS) + QUIET_EVERY_MS, coreC: last?.peakC ?? null };
+  return { code: 'WAIT_FOR_HEAT', due, valueC: last?.valueC ?? null, floorC };
 }
 
 /** One next act for a heap, the most pressing first. */
 export function nextAdvice(s: Situation): Advice {
-  if (s.stage === 'released') return { code: 'NOTHING' };
-  if (s.lastRound && s.lastRound.peakC >= TOO_HOT_C && s.stage === 'live') return { code: 'TOO_HOT', peakC: s.lastRound.peakC, limitC: TOO_HOT_C, danger: s.lastRound.peakC >= DANGER_C };
-  if (s.stage === 'building') return { code: 'CLOSE_WHEN_BUILT' };
-  if (s.stage === 'curing') return { code: 'LEAVE_TO_CURE' };
-  const runEnds = s.lastHot === null ? null : s.lastHot + s.maxGapHours * MS.hour;
-  if (s.status === 'running' && runEnds !== null && runEnds - s.now <= (s.maxGapHours / 3) * MS.hour) {
-    return { code: 'READ_BEFORE_LOST', due: runEnds, last: s.lastHot!, creditedHours: s.creditedHours, maxGapHours: s.maxGapHours };
-  }
-  if (s.status === 'recovering' && s.graceUntil !== null && s.lastRound) return { code: 'READ_RECOVERING', due: s.graceUntil, valueC: s.lastRound.valueC, floorC: s.floorC };
-  if (s.status === 'proven') return { code: 'PROVEN_MOVE_ON', valueC: s.lastRound?.valueC ?? null };
+  const { stage, proof } = s;
+  if (stage.code === 'released' || stage.code === 'ended') return { code: 'NOTHING', stage: stage.code, reason: stage.reason };
+  const hot = hotOf(s);
+  if (hot && hot.level !== 'warn') return { code: 'TOO_HOT', hot };
+  if (stage.code === 'on-hold') return { code: 'ON_HOLD', since: stage.since, reason: stage.reason };
+  if (stage.code === 'building') return { code: 'CLOSE_WHEN_BUILT' };
+  if (stage.code === 'curing') return { code: 'LEAVE_TO_CURE' };
+  if (stage.code === 'ready') return { code: 'READY', since: stage.since };
+  const losing = readOrLose(s);
+  if (losing) return losing;
+  const last = lastRound(s);
+  if (proof.status === 'proven') return { code: 'PROVEN_MOVE_ON', valueC: last?.valueC ?? null, at: last?.at ?? null };
+  if (stage.code === 'dormant' && last) return { code: 'ASLEEP', due: last.at + QUIET_EVERY_MS, coreC: last.peakC, at: last.at, creditedHours: proof.creditedHours };
   const turned = afterTurn(s);
   if (turned) return turned;
-  const due = (s.lastRound?.at ?? s.builtAt ?? s.now) + ROUND_EVERY_MS;
+  const mend = mendNext(s);
+  if (mend && (mend.symptom === 'NOT_HEATING' || mend.symptom === 'COOLED_EARLY')) return mend;
+  const turn = turnNext(s);
+  if (turn && turn.due - s.now < TURN_SOON_MS) return turn;
+  const water = waterOf(s);
+  if (water.code === 'WATER' && s.squeeze?.squeeze === 'crumbles') return { code: 'WATER', due: s.now, water };
+  if (mend) return mend;
   const young = s.neverHot && s.builtAt !== null && s.now - s.builtAt < WARMS_WITHIN_MS;
-  if (s.status === 'waiting' || (s.status === 'broken' && young)) return { code: 'WAIT_FOR_HEAT', due, valueC: s.lastRound?.valueC ?? null, floorC: s.floorC };
-  if (s.status === 'broken') return s.lastRound ? { code: 'FIND_OUT_WHY', due, valueC: s.lastRound.valueC, floorC: s.floorC } : { code: 'WAIT_FOR_HEAT', due, valueC: null, floorC: s.floorC };
-  const missingHours = Math.max(0, s.requiredHours - s.creditedHours);
-  if (s.turningsOwed > 0) {
-    // Owed turnings are spread evenly over the time that is still missing.
-    const spacing = Math.max(ROUND_EVERY_MS * 2, (missingHours * MS.hour) / (s.turningsOwed + 1));
-    const turnDue = Math.max(s.now, (s.lastTurn ?? s.builtAt ?? s.now) + spacing);
-    if (turnDue - s.now < ROUND_EVERY_MS * 1.5) return { code: 'TURN_OWED', owed: s.turningsOwed, due: turnDue };
-  }
-  return { code: 'KEEP_READING', due, missingHours };
+  const read = readNext(s);
+  if (proof.status === 'broken' && !young && last && read.code === 'WAIT_FOR_HEAT') return { code: 'FIND_OUT_WHY', due: read.due, valueC: last.valueC, floorC: proof.floorC };
+  return read;
 }

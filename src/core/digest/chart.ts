@@ -8,7 +8,7 @@ import { hoursToMs, MS } from '../quantity/instant';
 import { thinToColdest } from '../quantity/thin';
 import { toCelsius } from '../quantity/units';
 import type { Locale, Note } from '../words/note';
-import type { Reckoning } from './digest';
+import type { Reckoning } from './reckon';
 
 /** The heat chart as data: drawn by the page, by the printed record and by the record that checks itself. */
 

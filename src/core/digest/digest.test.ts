@@ -44,7 +44,7 @@ describe('the drawing of a mound follows from the log', () => {
   test('recovering after a turning', () => {
     const d = built(100, (l) => { hot(l, 60, 24); l.put('turn', { full: true }, { at: ago(20) }); l.round(ago(12), 48, 50, 55); });
     expect(d.state).toBe('recovering');
-    expect(d.situation.graceUntil).toBe(ago(20) + 36 * H);
+    expect(d.situation.proof.graceUntil).toBe(ago(20) + 36 * H);
   });
   test('too hot comes before the rest', () => expect(built(100, (l) => { hot(l, 60, 12); l.round(ago(1), 60, 60, 71); }).state).toBe('hot'));
   test('proven, curing, gone out', () => {

@@ -1,19 +1,19 @@
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { localDays, zoneOf } from '../quantity/calendar';
-import { TOO_HOT_C, type Situation } from '../advice/next';
+import { isLive, type HeapFacts } from '../advice/situation';
+import { ordersOf, type Order } from '../advice/orders';
 import { lostHours, strataOf, type Stratum } from '../evidence/spans';
 import { factsOf } from '../evidence/facts';
-import type { Rule } from '../evidence/rule';
-import { account, prepare, type Account, type Prepared, type Ruling } from '../evidence/verdict';
-import { windowAt } from '../evidence/walk';
-import { evidenceOf, ownRulesOf } from '../formats/batch-file';
-import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
-import type { BatchState, SiteState, Terms } from '../log/fold';
+import type { Account } from '../evidence/verdict';
+import type { SiteHead } from '../formats/batch-file-of';
+import type { BatchState, SiteState } from '../log/fold';
+import { kinshipOf, type Kinship } from '../log/lineage';
 import type { Position } from '../log/shapes';
-import { findRule, rulesForMethod } from '../rules/library';
 import type { VerdictFacts } from '../words/verdict';
 import { highestC } from '../words/reading';
 import { fieldOf, type FieldDigest } from './field';
+import { reckon, type BatchRuling, type Reckoning } from './reckon';
+import { heapFacts } from './situation';
 
 /** The ten drawings of a mound. */
 export const MOUND_STATES = ['building', 'waiting', 'running', 'recovering', 'broken', 'hot', 'stale', 'proven', 'curing', 'released'] as const;
@@ -42,65 +42,17 @@ export type Digest = {
   readonly latest: { readonly at: Instant; readonly valueC: number; readonly peakC: number; readonly points: number; readonly complete: boolean } | null;
   readonly lastLogged: { readonly at: Instant; readonly by: string };
   /** What the next advice is worked out from, at the moment of looking. */
-  readonly situation: Omit<Situation, 'now'>;
+  readonly situation: HeapFacts;
+  /** What was last put off, given to somebody or moved to another day, by task. */
+  readonly orders: readonly Order[];
+  /** How it hangs together with other heaps, told by the end that something left. */
+  readonly kin: readonly Kinship[];
   readonly maxGapHours: number;
   /** What a round over the site needs to know of it. */
   readonly field: FieldDigest;
   /** Until then nothing here changes without a new entry; null: never. */
   readonly recheckAt: Instant | null;
 };
-
-/** Rules of some terms: those that are known, else all of the batch's method and its own. */
-function rulesOf({ opened }: BatchState, terms: Terms): Rule[] {
-  const own = ownRulesOf([...terms.ownRules]);
-  const chosen = terms.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
-  return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own];
-}
-
-/** How a batch stands to one rule. */
-export type BatchRuling = Ruling & {
-  /** The rules and policy that the account was reached under. */
-  readonly terms: Terms;
-  /** Where a proof was kept from earlier terms: what those in force would say. Null: they ask for this rule no more. */
-  readonly present?: Account | null;
-};
-
-/** Everything a batch's page is drawn from, as of now. */
-export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly BatchRuling[] };
-
-/** A batch under one version of its terms. Null while it is building. */
-export function reckonUnder(state: BatchState, terms: Terms, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
-  const file = batchFileOf(state, site, siteState, terms);
-  if (!file) return null;
-  const prepared = prepare(evidenceOf(file), now);
-  return { prepared, accounts: leadingFirst(rulesOf(state, terms).map((rule) => ({ rule, terms, account: account(prepared, rule) }))) };
-}
-
-/**
- * A batch under the terms in force; but a proof that was reached under earlier ones before they changed, and
- * that nothing raw has undone since, stands as it was reached.
- */
-export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
-  const inForce = reckonUnder(state, state.terms.at(-1)!, site, siteState, now);
-  if (!inForce || state.terms.length === 1) return inForce;
-  const rulings = new Map(inForce.accounts.map((r) => [r.rule.id, r]));
-  state.terms.slice(0, -1).forEach((terms, i) => {
-    const until = state.terms[i + 1]!.since;
-    for (const earlier of reckonUnder(state, terms, site, siteState, now)?.accounts ?? []) {
-      const { provenAt } = earlier.account.verdict;
-      const shown = rulings.get(earlier.rule.id);
-      if (provenAt === null || provenAt > until || shown?.present !== undefined) continue;
-      rulings.set(earlier.rule.id, { ...earlier, present: shown?.account ?? null });
-    }
-  });
-  return { ...inForce, accounts: leadingFirst([...rulings.values()]) };
-}
-
-const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);
-
-/** The leading rule is the one furthest from done: the last to be proven leads, so that a mound never shows more than is sure. */
-const leadingFirst = <T extends { account: Account; rule: Rule }>(accounts: readonly T[]): T[] =>
-  [...accounts].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b) || b.account.verdict.turningsRequired - a.account.verdict.turningsRequired);
 
 /** Notes that a sentence or a label is made of; the page reads the rest from the log. */
 const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST']);
@@ -109,9 +61,11 @@ const ruleDigest = ({ rule, account: acc, terms, present }: BatchRuling): RuleDi
   ...factsOf(acc, (note) => KEPT_NOTES.has(note.code)), rule: rule.id, title: rule.title, totalHours: acc.standing.part.totalHours, keptFrom: present === undefined ? null : terms.version,
 });
 
-function moundState(stage: 'building' | 'curing' | 'released' | 'live', lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
-  if (stage !== 'live') return stage;
-  if (latest && latest.peakC >= TOO_HOT_C) return 'hot';
+function moundState({ stage, limits }: HeapFacts, lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
+  if (stage.code === 'ended' || stage.code === 'released') return 'released';
+  if (stage.code === 'building') return 'building';
+  if (stage.code === 'curing' || stage.code === 'ready') return 'curing';
+  if (latest && latest.peakC >= limits.actC) return 'hot';
   if (!lead) return 'waiting';
   const { status, run } = lead.verdict;
   // The last sixth of the allowed gap: six hours of thirty-six.
@@ -125,8 +79,6 @@ const everHot = (lead: Account): boolean => [lead.standing, ...lead.earlier].som
 
 /** The digest of a batch at a moment. @param reckoning of the same state and moment, where it is there already */
 export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant, reckoning = reckon(state, site, siteState, now)): Digest {
-  const live = state.events.filter((e) => !state.struck.has(e.id) && e.at <= now);
-  const stage = live.some((e) => e.kind === 'release') ? 'released' : state.builtAt === null ? 'building' : live.some((e) => e.kind === 'cure') ? 'curing' : 'live';
   const first = reckoning?.accounts[0];
   const lead = first?.account ?? null;
   const policy = reckoning?.prepared.evidence.policy;
@@ -136,24 +88,17 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
   const inRound = new Set(round?.readings.map((r) => r.id));
   const peakC = state.readings.reduce((a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a), round?.peak ?? 0);
   const latest = round ? { at: round.time, valueC: round.value, peakC, points: round.points, complete: round.complete } : null;
-  const turns = live.filter((e) => e.kind === 'turn' && e.data.full);
-  const window = lead ? windowAt(lead.standing.walk.windows, now) : undefined;
-  const verdict = lead?.verdict;
-  const situation: Digest['situation'] = {
-    stage, status: verdict?.status ?? null, creditedHours: verdict?.creditedHours ?? 0, requiredHours: verdict?.requiredHours ?? 0,
-    turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: lead?.standing.walk.floor.floorC ?? 55, maxGapHours,
-    lastHot: verdict?.run?.to ?? null, lastRound: latest, lastTurn: turns.at(-1)?.at ?? null, graceUntil: window?.to ?? null, neverHot: !lead || !everHot(lead), builtAt: state.builtAt,
-  };
-  const last = state.entries.at(-1)!;
+  const situation = heapFacts(state, siteState, reckoning, latest && peakC, !lead || !everHot(lead), now);
+  const last = state.entries.findLast((e) => e.batch === state.id)!;
   return {
     id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.position && 'bay' in state.position ? state.position.bay : null, position: state.position, method: state.opened.method,
-    volumeM3: state.opened.volumeM3 ?? null, openedAt: state.openedAt, builtAt: state.builtAt,
-    state: moundState(stage, lead, latest, now, maxGapHours),
+    volumeM3: situation.volumeM3, openedAt: state.openedAt, builtAt: state.builtAt,
+    state: moundState(situation, lead, latest, now, maxGapHours),
     rules: (reckoning?.accounts ?? []).map(ruleDigest),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
-    latest, lastLogged: { at: last.at, by: last.by }, situation, maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),
-    recheckAt: reckoning && stage === 'live' ? nextChange(reckoning, now) : null,
+    latest, lastLogged: { at: last.at, by: last.by }, situation, orders: ordersOf(state), kin: kinshipOf(state.entries, state.id), maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),
+    recheckAt: reckoning && isLive(situation) ? nextChange(reckoning, now) : null,
   };
 }
 

@@ -16,7 +16,7 @@ const DEFAULT_VOLUME_M3 = 3;
 
 export function heapPicture(d: Digest, now: number, unit: TempUnit, volume: VolumeUnit = 'm3'): HeapPicture {
   const lead = d.rules[0];
-  const coldest = d.latest ? `coldest ${tempBeside(d.latest.valueC, d.situation.floorC, unit)}, read ${ageText((now - d.latest.at) / MS.hour)} ago` : 'not read yet';
+  const coldest = d.latest ? `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}, read ${ageText((now - d.latest.at) / MS.hour)} ago` : 'not read yet';
   const standing = d.state === 'building' ? 'still building' : lead ? `${statusWord(lead).toLowerCase()}, ${progressText(lead)}${lead.turningsRequired ? `, ${lead.turningsCounted} of ${lead.turningsRequired} turned` : ''}` : '';
   return {
     id: d.id, code: d.code, name: d.name ?? d.code, bay: d.bay, state: d.state, volume: d.volumeM3 ?? DEFAULT_VOLUME_M3,

@@ -1,15 +1,16 @@
 import fc from 'fast-check';
 import { MS } from '../quantity/instant';
+import { situation } from '../../../tests/support/situation';
 import type { Digest } from './digest';
 import { routeOf } from './route';
 
 const NOW = Date.UTC(2026, 10, 23, 9);
-type Say = { id: string; stage?: 'building' | 'curing' | 'released' | 'live'; status?: 'proven' | 'waiting' | 'running' | 'recovering' | 'broken'; hours?: number; age?: number; read?: number | null; state?: Digest['state'] };
-function heap({ id, stage = 'live', status = 'running', hours = 0, age = 10, read = 20, state = 'running' }: Say): Digest {
+type Say = { id: string; stage?: 'building' | 'curing' | 'released' | 'hot'; status?: 'proven' | 'waiting' | 'running' | 'recovering' | 'broken'; hours?: number; age?: number; read?: number | null; state?: Digest['state'] };
+function heap({ id, stage = 'hot', status = 'running', hours = 0, age = 10, read = 20, state = 'running' }: Say): Digest {
   const latest = read === null ? null : { at: NOW - read * MS.hour, valueC: 60, peakC: 62, points: 5, complete: true };
   return {
     id, code: id, name: id, builtAt: NOW - age * MS.day, state, latest, rules: [{ creditedHours: hours, requiredHours: 360, status }],
-    situation: { stage, status, creditedHours: hours, requiredHours: 360, turningsOwed: 0, floorC: 55, maxGapHours: 36, lastHot: latest?.at ?? null, lastRound: latest, lastTurn: null, graceUntil: null, neverHot: false, builtAt: NOW - age * MS.day },
+    situation: situation({ stage: { code: stage, since: NOW - MS.day, reason: null }, builtAt: NOW - age * MS.day, rounds: latest ? [latest] : [], proof: { status, creditedHours: hours, lastHot: latest?.at ?? null } }),
   } as unknown as Digest;
 }
 const ids = (board: Digest[], manual: string[] | null = null): string[] => routeOf(board, manual, NOW).map((s) => s.id);
@@ -23,7 +24,7 @@ describe('the order of a walk', () => {
     expect(ids(board, ['cold', 'old', 'proven', 'gone', 'no-such'])).toEqual(['curing', 'paused', 'young', 'lost', 'cold', 'old', 'proven', 'building']);
   });
   test('every heap once, and those set by hand in that order', () => {
-    const any = fc.uniqueArray(fc.record({ id: fc.string({ minLength: 1, maxLength: 3 }), stage: fc.constantFrom('building' as const, 'curing' as const, 'live' as const), status: fc.constantFrom('proven' as const, 'running' as const, 'waiting' as const, 'broken' as const), hours: fc.integer({ min: 0, max: 360 }) }), { selector: (h) => h.id, maxLength: 12 });
+    const any = fc.uniqueArray(fc.record({ id: fc.string({ minLength: 1, maxLength: 3 }), stage: fc.constantFrom('building' as const, 'curing' as const, 'hot' as const), status: fc.constantFrom('proven' as const, 'running' as const, 'waiting' as const, 'broken' as const), hours: fc.integer({ min: 0, max: 360 }) }), { selector: (h) => h.id, maxLength: 12 });
     fc.assert(fc.property(any, fc.nat(), (list, seed) => {
       const heaps = list.map(heap);
       const manual = list.map((h) => h.id).filter((_, i) => (seed >> i) % 2 === 0).reverse();
@@ -43,7 +44,7 @@ describe('what is due', () => {
   ])('%s: %p', (_words, say, is) => expect(due(say)).toBe(is));
   test('too hot is due now, whenever it was read', () => {
     const h = heap({ id: 'x', hours: 50, read: 1 });
-    const hot = { ...h, situation: { ...h.situation, lastRound: { ...h.situation.lastRound!, peakC: 75 } } };
+    const hot = { ...h, situation: { ...h.situation, rounds: [{ ...h.situation.rounds[0]!, peakC: 75 }] } };
     expect(routeOf([hot], null, NOW)[0]!.due).toBe(true);
   });
 });

@@ -1,4 +1,5 @@
 import { nextAdvice } from '../advice/next';
+import { isGone } from '../advice/situation';
 import { MS, type Instant } from '../quantity/instant';
 import type { Digest } from './digest';
 
@@ -19,7 +20,7 @@ function standing(d: Digest): { tier: number; share: number; reason: RouteReason
   const lead = d.rules[0];
   const share = lead ? lead.creditedHours / lead.requiredHours : 0;
   const hours = lead?.creditedHours ?? 0;
-  if (d.situation.stage === 'curing') return { tier: 0, share: 1, reason: { code: 'CURING' } };
+  if (d.situation.stage.code === 'curing' || d.situation.stage.code === 'ready') return { tier: 0, share: 1, reason: { code: 'CURING' } };
   if (!lead) return { tier: 3, share: 0, reason: { code: 'NO_RULE' } };
   if (lead.status === 'proven') return { tier: 1, share: 1, reason: { code: 'PROVEN' } };
   if (hours > 0) return { tier: 2, share, reason: { code: lead.status === 'recovering' ? 'PAUSED' : 'EARNED', hours } };
@@ -28,14 +29,14 @@ function standing(d: Digest): { tier: number; share: number; reason: RouteReason
 
 /** Whether a heap is due in a walk now, and why not otherwise. */
 function dueOf(d: Digest, now: Instant): NotNow | null {
-  const { stage, status } = d.situation;
-  if (stage === 'released') return { code: 'GONE' };
+  const { stage: { code: stage }, proof: { status } } = d.situation;
+  if (isGone(d.situation)) return { code: 'GONE' };
   if (stage === 'building') return { code: 'BUILDING' };
   const read = d.latest?.at ?? null;
-  if (stage === 'curing' || status === 'proven') return read !== null && now - read < WEEK_MS - SOON_MS ? { code: 'READ_LATELY', at: read, due: read + WEEK_MS } : null;
+  if (stage === 'curing' || stage === 'ready' || stage === 'on-hold' || status === 'proven') return read !== null && now - read < WEEK_MS - SOON_MS ? { code: 'READ_LATELY', at: read, due: read + WEEK_MS } : null;
   const advice = nextAdvice({ ...d.situation, now });
   if (advice.code === 'READ_AFTER_TURN' && advice.due - now > SOON_MS) return { code: 'AFTER_TURN', due: advice.due };
-  const due = 'due' in advice && advice.code !== 'TURN_OWED' ? advice.due : advice.code === 'TOO_HOT' ? now : (read ?? 0) + MS.day;
+  const due = advice.code === 'TOO_HOT' ? Math.min(now, advice.hot.followUpAt) : advice.code.startsWith('READ_') || advice.code === 'KEEP_READING' || advice.code === 'WAIT_FOR_HEAT' || advice.code === 'ASLEEP' ? (advice as { due: Instant }).due : (read ?? 0) + MS.day;
   return read !== null && due - now > SOON_MS ? { code: 'READ_LATELY', at: read, due } : null;
 }
 
@@ -45,8 +46,8 @@ function dueOf(d: Digest, now: Instant): NotNow | null {
  * that it does not name comes where hygiene puts it, before the first named one that is rawer.
  */
 export function routeOf(board: readonly Digest[], manual: readonly string[] | null, now: Instant): Stop[] {
-  const ranked = board.filter((d) => d.situation.stage !== 'released').map((d) => ({ d, ...standing(d) }))
-    .sort((a, b) => Number(a.d.situation.stage === 'building') - Number(b.d.situation.stage === 'building') || a.tier - b.tier || b.share - a.share || (a.d.builtAt ?? now) - (b.d.builtAt ?? now) || (a.d.code < b.d.code ? -1 : 1));
+  const ranked = board.filter((d) => !isGone(d.situation)).map((d) => ({ d, ...standing(d) }))
+    .sort((a, b) => Number(a.d.situation.stage.code === 'building') - Number(b.d.situation.stage.code === 'building') || a.tier - b.tier || b.share - a.share || (a.d.builtAt ?? now) - (b.d.builtAt ?? now) || (a.d.code < b.d.code ? -1 : 1));
   const place = new Map(ranked.map((r, i) => [r.d.id, i]));
   const order = (manual ?? []).filter((id) => place.has(id));
   for (const { d } of ranked) {

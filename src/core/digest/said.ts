@@ -5,7 +5,7 @@ import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
 import { noteText, type Locale, type Note } from '../words/note';
 import { policyText } from '../words/policy';
 import { progressText, statusWord, verdictSentence } from '../words/verdict';
-import type { BatchRuling, Reckoning } from './digest';
+import type { BatchRuling, Reckoning } from './reckon';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
 export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string {

@@ -1,7 +1,7 @@
 import { at, DAY0, H } from '../../../tests/support/evidence';
 import { logOf } from '../../../tests/support/log';
 import { foldBatch, foldSite } from '../log/fold';
-import { reckon } from './digest';
+import { reckon } from './reckon';
 import { saidOf } from './said';
 
 const SITE = { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C' as const };

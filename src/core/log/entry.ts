@@ -3,7 +3,7 @@ import { METHODS } from '../evidence/types';
 import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '../words/feel';
 import { SKIP_WORDS, type SkipReason } from '../words/skip';
 import { isoOf, MS, type Instant } from '../quantity/instant';
-import { AmbientSchema, InstrumentSchema, PlanPointSchema, PointSchema, PolicySchema, PositionSchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, Unit } from './shapes';
+import { AmbientSchema, FireCardSchema, InstrumentSchema, MeasuresSchema, PlanPointSchema, PointSchema, PolicySchema, PositionSchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, TemplateSchema, Unit, WorkSchema } from './shapes';
 
 /** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
 
@@ -23,6 +23,21 @@ export const INPUTS = ['manure', 'seeding-weeds', 'food-waste', 'biosolids', 'di
 /** The walk over the site that it belongs to: two phones on one walk bear the same. */
 const walk = { walk: z.string().max(80).optional() };
 
+/** What leaves one heap and enters another, or leaves the site, and whether it is taken to carry germs and seeds unless somebody knows better: overs are lumps of the rim. */
+export const TRANSFERS = { leachate: { raw: true, seeds: false }, rinsings: { raw: true, seeds: true }, overs: { raw: true, seeds: true }, char: { raw: false, seeds: false }, other: { raw: true, seeds: true } } as const;
+export type TransferKind = keyof typeof TRANSFERS;
+export const TRANSFER_KINDS = Object.keys(TRANSFERS) as [TransferKind, ...TransferKind[]];
+/** Why a heap is at its end. */
+export const END_REASONS = ['matured', 'gave-up', 'merged', 'discarded', 'used-raw'] as const;
+export type EndReason = (typeof END_REASONS)[number];
+/** What a crew may change to mend a heap: one at a time, or nobody knows what helped. */
+export const FIXES = ['enlarge', 'water', 'dry', 'nitrogen', 'carbon', 'structure', 'turn', 'cover', 'uncover', 'shrink', 'bury', 'thermometer', 'wait'] as const;
+export type Fix = (typeof FIXES)[number];
+export const DEFER_REASONS = ['weather', 'no-time', 'no-hands', 'no-machine', 'no-water', 'heap-fine', 'other'] as const;
+export type DeferReason = (typeof DEFER_REASONS)[number];
+/** The single act that an entry is one end of: the id of the entry that a person made. */
+const act = { act: z.uuid().optional() };
+
 export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
 
 /** Which version of the site's rules and policy stands behind a batch's own. */
@@ -36,6 +51,10 @@ export const ENTRY_DATA = {
     volumeM3: z.number().positive().max(100_000).optional(), shape: z.string().optional(), coreDepthM: z.number().positive().optional(),
     points: z.array(PointSchema).min(1), policy: PolicySchema.default({}), rules: z.array(z.string()).default([]), ownRules: z.array(RuleSchema).default([]),
     inputs: z.array(z.enum(INPUTS)).optional(), siteVersion,
+    /** How it is kept; without one, the usual way of its kind. */
+    template: TemplateSchema.optional(), measures: MeasuresSchema.optional(),
+    /** Carried off from another heap: it has that heap's past up to this moment, and not its future. */
+    splitFrom: z.looseObject({ batch: z.uuid(), at: z.number() }).optional(), ...act,
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
     brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
   }),
@@ -55,10 +74,16 @@ export const ENTRY_DATA = {
   plan: z.looseObject({ points: z.array(PlanPointSchema).min(1).max(60) }),
   /** A bay, or from where to where along a shared row. */
   position: z.looseObject({ position: PositionSchema, words: Words.optional() }),
-  turn: z.looseObject({ full: z.boolean(), rim: z.enum(RIMS).optional(), words: Words.optional(), ...origin }),
+  turn: z.looseObject({
+    full: z.boolean(), rim: z.enum(RIMS).optional(), words: Words.optional(),
+    /** A person's minutes, how many people, and whether the machine did it. */
+    minutes: z.number().min(0).max(1440).optional(), people: z.int().min(1).max(60).optional(), machine: z.boolean().optional(),
+    /** Whether a round was read before it was opened. */
+    readFirst: z.boolean().optional(), ...act, ...origin,
+  }),
   water: z.looseObject({ litres: z.number().min(0).max(1_000_000).optional(), clean: z.boolean(), seeds, words: Words.optional(), ...origin }),
-  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), ...origin }),
-  merge: z.looseObject({ withProven: z.boolean(), seeds, what: z.string().optional(), ...origin }),
+  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), litres: z.number().positive().max(1_000_000).optional(), /** The heap that it came out of. */ from: z.uuid().optional(), ...act, ...origin }),
+  merge: z.looseObject({ withProven: z.boolean(), seeds, what: z.string().optional(), /** The heap that was joined to this one. */ from: z.uuid().optional(), volumeM3: z.number().positive().max(100_000).optional(), ...act, ...origin }),
   moisture: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
   observation: z.looseObject({
     squeeze: z.enum(SQUEEZES).optional(), /** Where the handful came from: a place of the heap, or words. */ sample: z.string().trim().max(120).optional(), smell: z.enum(SMELLS).optional(), words: Words.optional(),
@@ -67,7 +92,33 @@ export const ENTRY_DATA = {
     sunkCm: z.number().min(-100).max(1000).optional(), ...walk, ...origin,
   }),
   note: z.looseObject({ words: Words, ...origin }),
-  move: z.looseObject({ ...origin }),
+  move: z.looseObject({ words: Words.optional(), ...act, ...origin }),
+  /** Something left this heap: for another one, or for good. */
+  transfer: z.looseObject({ what: z.enum(TRANSFER_KINDS), to: z.uuid().optional(), /** Whether it carries germs, and seeds, with it. */ raw: z.boolean(), seeds: z.boolean(), litres: z.number().positive().max(1_000_000).optional(), words: Words.optional(), ...act }),
+  /** A part of this heap was carried off and is a heap of its own from now on. */
+  split: z.looseObject({ to: z.uuid(), volumeM3: z.number().positive().max(100_000), /** What the part is called from now on, and where it stands. */ code: z.string().trim().min(1).max(24), name: z.string().trim().max(60).optional(), bay: z.string().trim().max(40).optional(), ...act }),
+  /** One stands on top of the other in the same bay, something between them. */
+  stack: z.looseObject({ with: z.uuid(), layer: z.enum(['upper', 'lower']), ...act }),
+  /** Its size, measured again: by outer measures, or as somebody judges it. */
+  size: z.looseObject({ measures: MeasuresSchema.optional(), volumeM3: z.number().positive().max(100_000).optional(), words: Words.optional(), ...act }).refine((s) => s.measures !== undefined || s.volumeM3 !== undefined, { path: ['volumeM3'], message: 'Give measures or a volume.' }),
+  /** The method that it is kept by, from now on. */
+  method: z.looseObject({ template: TemplateSchema, words: Words.optional() }),
+  /** One thing that was changed to mend it. */
+  fix: z.looseObject({ fix: z.enum(FIXES), against: z.string().max(40).optional(), words: Words.optional() }),
+  /** An advised act is put off: until when it is looked at again, and why. */
+  defer: z.looseObject({ task: z.string().min(1).max(120), until: z.number(), reason: z.enum(DEFER_REASONS), words: Words.optional(), /** It cannot be done at all, for now. */ impossible: z.boolean().optional() }),
+  /** A task is given to somebody, or to a day. */
+  assign: z.looseObject({ task: z.string().min(1).max(120), who: z.string().trim().max(60).optional(), /** The day it is moved to, its noon. */ day: z.number().optional() }),
+  /** Its bay is wanted for another heap by then; null: no longer. */
+  'bay-wanted': z.looseObject({ by: z.number().nullable(), words: Words.optional() }),
+  /** A chore was done. */
+  chore: z.looseObject({ chore: z.string().min(1).max(40), litres: z.number().min(0).max(1_000_000).optional(), words: Words.optional() }),
+  /** Put on hold, or taken up again. */
+  hold: z.looseObject({ on: z.boolean(), reason: Words.optional() }),
+  /** Held to be ready by somebody who says so. */
+  ready: z.looseObject({ words: Words.optional() }),
+  /** It is at its end, by decision. */
+  ended: z.looseObject({ reason: z.enum(END_REASONS), into: z.uuid().optional(), words: Words.optional(), ...act }),
   cover: z.looseObject({ ...origin }),
   screen: z.looseObject({ ...origin }),
   cure: z.looseObject({ ...origin }),
@@ -89,6 +140,11 @@ export const ENTRY_DATA = {
   'site-terms': z.looseObject({ policy: SoundPolicySchema, rules: z.array(z.string()), words: Words.optional() }),
   /** A rule that the site wrote itself: each entry of an id is a version of it. */
   rule: z.looseObject({ rule: SiteRuleSchema }),
+  /** A method template of the site: each entry of an id is a version of it. */
+  template: z.looseObject({ template: TemplateSchema }),
+  /** Crew, machine, hours, hose, limits, chores. */
+  work: z.looseObject({ work: WorkSchema }),
+  'fire-card': z.looseObject({ card: FireCardSchema }),
   /** Air temperature of the site. */
   ambient: z.looseObject({ value: z.number(), unit: Unit, ...walk }),
 } as const;
@@ -98,7 +154,7 @@ export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];
 export type DataOf<K extends EntryKind> = z.output<(typeof ENTRY_DATA)[K]>;
 
 /** Kinds that speak of the whole site, not of one batch. */
-export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule', 'instrument', 'walk-order', 'round-settings'];
+export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule', 'instrument', 'walk-order', 'round-settings', 'template', 'work', 'fire-card', 'chore'];
 
 /** What the phone that wrote an entry says of itself; it rides in the entry's data. */
 export const DeviceSchema = z.looseObject({

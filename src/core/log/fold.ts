@@ -1,7 +1,7 @@
 import { isoOf, type Instant } from '../quantity/instant';
 import type { ProbeCheck } from '../evidence/types';
 import type { DataOf, Entry } from './entry';
-import type { FileReading, Instrument, Position } from './shapes';
+import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
 import type { Point } from '../evidence/types';
 
 /** A reading with the entry that brought it. */
@@ -42,6 +42,10 @@ export type BatchState = {
   readonly points: readonly PlanPlace[];
   readonly position: Position | null;
   readonly events: readonly LoggedEvent[];
+  /** The method template that it is kept by, where one was chosen. */
+  readonly template: MethodTemplate | null;
+  /** Its own entries that stand, without those of the heap it was carried off from. */
+  readonly own: readonly Entry[];
   /** Entry id → the correction that struck it. */
   readonly struck: ReadonlyMap<string, Entry>;
   readonly entries: readonly Entry[];
@@ -67,6 +71,13 @@ export type SiteState = {
   /** The order of the walk as set by hand; null: hygienic. */
   readonly walkOrder: readonly string[] | null;
   readonly settings: RoundSettings;
+  /** Method templates that the site made or changed, by id. */
+  readonly templates: ReadonlyMap<string, MethodTemplate>;
+  /** Crew, machine, hours, hose, chores; null: never said. */
+  readonly work: Work | null;
+  readonly fireCard: FireCard | null;
+  /** When each chore was last done, and by whom. */
+  readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
 };
 
 const EVENTS = new Set(['turn', 'water', 'addition', 'merge', 'moisture', 'observation', 'note', 'move', 'cover', 'screen', 'cure', 'release']);
@@ -77,19 +88,21 @@ const isEvent = (entry: Entry): entry is LoggedEvent => EVENTS.has(entry.kind);
  * @throws RangeError when no entry opens the batch
  */
 export function foldBatch(entries: readonly Entry[]): BatchState {
-  const opened = entries.find((e): e is Extract<Entry, { kind: 'opened' }> => e.kind === 'opened');
+  // What was inherited from another heap stands before the entry that opened this one.
+  const opened = entries.findLast((e): e is Extract<Entry, { kind: 'opened' }> => e.kind === 'opened');
   if (!opened) throw new RangeError('foldBatch: the entries hold none that opens the batch. Were all of its entries read?');
   const struck = new Map<string, Entry>();
   const corrections = entries.filter((e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction');
   for (const c of corrections) if (c.data.reading === undefined) struck.set(c.data.target, c);
   const live = entries.filter((e) => !struck.has(e.id));
+  const own = live.filter((e) => e.batch === opened.batch);
   const built = live.findLast((e): e is Extract<Entry, { kind: 'built' }> => e.kind === 'built');
   return {
     id: opened.id, opened: opened.data, openedAt: opened.at,
     builtAt: built?.at ?? null, builtAs: built?.data.as ?? null,
-    terms: termsOf(opened, live), readings: readingsOf(entries, corrections, struck),
-    ...placesOf(opened, live), position: live.findLast((e) => e.kind === 'position')?.data.position ?? (opened.data.bay === undefined ? null : { bay: opened.data.bay }),
-    events: entries.filter(isEvent), struck, entries,
+    terms: termsOf(opened, own), readings: readingsOf(entries, corrections, struck),
+    ...placesOf(opened, own), position: own.findLast((e) => e.kind === 'position')?.data.position ?? (opened.data.bay === undefined ? null : { bay: opened.data.bay }),
+    events: entries.filter(isEvent), template: own.findLast((e) => e.kind === 'method')?.data.template ?? opened.data.template ?? null, own, struck, entries,
   };
 }
 
@@ -142,6 +155,10 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   const instruments = new Map<string, Instrument | null>();
   let walkOrder: readonly string[] | null = null;
   let settings = USUAL_SETTINGS;
+  const templates = new Map<string, MethodTemplate>();
+  let work: Work | null = null;
+  let fireCard: FireCard | null = null;
+  const chores = new Map<string, { at: Instant; by: string }>();
   for (const e of entries) {
     if (struck.has(e.id)) continue;
     const { by, recordedAt: since } = e;
@@ -153,6 +170,10 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     if (e.kind === 'instrument') instruments.set(e.data.instrument.name, e.data.instrument);
     if (e.kind === 'walk-order') walkOrder = e.data.batches.length > 0 ? e.data.batches : null;
     if (e.kind === 'round-settings') settings = e.data;
+    if (e.kind === 'template') templates.set(e.data.template.id, e.data.template);
+    if (e.kind === 'work') work = e.data.work;
+    if (e.kind === 'fire-card') fireCard = e.data.card;
+    if (e.kind === 'chore' && e.at >= (chores.get(e.data.chore)?.at ?? -Infinity)) chores.set(e.data.chore, { at: e.at, by });
     if (e.kind === 'probe-check') {
       if (!instruments.has(e.data.probe)) instruments.set(e.data.probe, null);
       const check = { at: e.at, referenceC: e.data.referenceC, readC: e.data.readC };
@@ -161,5 +182,5 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     }
     if (e.kind === 'ambient') ambient.push({ at: e.at, value: e.data.value, unit: e.data.unit });
   }
-  return { probes, ambient, terms, rules, instruments, walkOrder, settings };
+  return { probes, ambient, terms, rules, instruments, walkOrder, settings, templates, work, fireCard, chores };
 }

@@ -25,6 +25,63 @@ export const PositionSchema = z.union([
 ]);
 export type Position = z.output<typeof PositionSchema>;
 
+/** What may move a crew to turn a heap (handbook, section 4). One is the main trigger of a method, others may override it. */
+export const TRIGGERS = ['calendar', 'peak', 'decline', 'low', 'hot', 'bay', 'never'] as const;
+export type Trigger = (typeof TRIGGERS)[number];
+/** From where a heap is too hot, °C: look at it, act, danger. Danger is never set above 80 °C. */
+export const LimitsSchema = z.strictObject({ warnC: z.number().min(50).max(80), actC: z.number().min(50).max(80), dangerC: z.number().min(55).max(80) })
+  .refine((l) => l.warnC < l.actC && l.actC < l.dangerC, { path: ['actC'], message: PROBLEM.limitsOrder });
+export type Limits = z.output<typeof LimitsSchema>;
+/** A way to keep a heap: when it is turned, what heat is expected of it by age, from where it is too hot, how moist it is kept. */
+export const TemplateSchema = z.looseObject({
+  id: z.string().regex(/^[a-z0-9-]{1,40}$/, PROBLEM.templateId), name: z.string().trim().min(3, PROBLEM.templateName).max(60), kept: z.enum(METHODS),
+  trigger: z.enum(TRIGGERS), overrides: z.array(z.enum(TRIGGERS)).default([]),
+  /** The calendar: first turning so many days after the last raw load, then one every so many. */
+  firstDay: z.number().min(0.5).max(120), everyDays: z.number().min(1).max(120),
+  /** Turned again once the core is down to this, °C. */
+  lowC: z.number().min(15).max(60),
+  limits: LimitsSchema,
+  /** % of wet weight. */
+  moisture: z.strictObject({ lowPct: z.number().min(20).max(80), targetPct: z.number().min(20).max(80), highPct: z.number().min(20).max(80) }).refine((m) => m.lowPct < m.targetPct && m.targetPct < m.highPct, { path: ['targetPct'], message: PROBLEM.moistureOrder }),
+  /** How long it works before it is expected to run down, days. */
+  activeDays: z.number().min(5).max(730),
+  /** Heat of the core that is expected by age, °C; straight lines between the days. */
+  expect: z.array(z.strictObject({ day: z.number().min(0).max(730), lowC: z.number().min(-5).max(80), highC: z.number().min(0).max(85) }).refine((e) => e.lowC < e.highC, { path: ['highC'], message: PROBLEM.expectBand })).min(2).max(20)
+    .refine((list) => list.every((e, i) => i === 0 || e.day > list[i - 1]!.day), PROBLEM.expectOrder),
+  /** Work of one turning: a person's minutes for each cubic metre, and whether it takes the machine. */
+  minutesPerM3: z.number().min(0).max(240), machine: z.boolean(),
+  words: z.string().trim().max(300).optional(),
+});
+export type MethodTemplate = z.output<typeof TemplateSchema>;
+
+/** Outer measures of a heap, m. */
+export const MeasuresSchema = z.strictObject({ lengthM: z.number().positive().max(1000), widthM: z.number().positive().max(100), heightM: z.number().positive().max(20), topWidthM: z.number().positive().max(100).optional() });
+export type Measures = z.output<typeof MeasuresSchema>;
+
+const clockTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/);
+export const CHORES = ['leachate', 'covers', 'vents', 'tools', 'other'] as const;
+/** Who works when, with what, and what comes round on its own. */
+export const WorkSchema = z.looseObject({
+  from: clockTime, to: clockTime,
+  /** 1 Monday to 7 Sunday. */
+  days: z.array(z.int().min(1).max(7)).min(1).max(7),
+  crew: z.array(z.strictObject({ name: z.string().trim().min(1).max(60), hoursPerDay: z.number().min(0).max(16), drives: z.boolean() })).max(40),
+  /** The loader or turner: so many hours on these days. Null: there is none. */
+  machine: z.strictObject({ name: z.string().trim().min(1).max(40), hoursPerDay: z.number().min(0).max(16), days: z.array(z.int().min(1).max(7)).max(7) }).nullable(),
+  /** What comes out of the hose, L each minute; what a bucket holds, L. */
+  flowLPerMin: z.number().min(1).max(2000), bucketL: z.number().min(1).max(200),
+  /** The site's own limits, where it does not go by those of each method. */
+  limits: LimitsSchema.nullable(),
+  chores: z.array(z.strictObject({ id: z.string().min(1).max(40), what: z.enum(CHORES), words: z.string().trim().max(120).optional(), everyDays: z.number().min(1).max(365), minutes: z.number().min(1).max(480) })).max(30),
+}).refine((w) => w.from < w.to, { path: ['to'], message: PROBLEM.dayBackwards });
+export type Work = z.output<typeof WorkSchema>;
+/** What a person needs in their hand when a heap smokes. */
+export const FireCardSchema = z.looseObject({
+  contacts: z.array(z.strictObject({ who: z.string().trim().min(1).max(60), phone: z.string().trim().min(2).max(40) })).max(8),
+  address: z.string().trim().max(200), water: z.string().trim().max(200), words: z.string().trim().max(300),
+});
+export type FireCard = z.output<typeof FireCardSchema>;
+
 export const INSTRUMENT_KINDS = ['dial', 'digital', 'wireless', 'glass'] as const;
 export const InstrumentSchema = z.looseObject({
   name: z.string().trim().min(1, PROBLEM.instrumentName).max(40), kind: z.enum(INSTRUMENT_KINDS),

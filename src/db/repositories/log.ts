@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { sql, type Selectable } from 'kysely';
 import { chainText, GENESIS, type Entry, type NewEntry } from '@/core/log/entry';
+import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
 
@@ -46,18 +47,28 @@ export const logRepo = (db: Db) => ({
     const row = await db.selectFrom('log_entry').selectAll().where('id', '=', id).executeTakeFirst();
     return row ? toEntry(row) : null;
   },
+  /** All ends of a single act between heaps: the entry that a person made, and those written with it. */
+  async ofAct(act: string): Promise<Entry[]> {
+    return (await db.selectFrom('log_entry').selectAll().where((w) => w.or([w('id', '=', act), w(sql<string>`data->>'act'`, '=', act)])).orderBy('seq').execute()).map(toEntry);
+  },
+  /** A batch's entries, behind what it has inherited from the heap it was carried off from; in the order of the log. */
   async ofBatch(batch: string): Promise<Entry[]> {
-    return (await db.selectFrom('log_entry').selectAll().where('batch', '=', batch).orderBy('seq').execute()).map(toEntry);
+    const own = (await db.selectFrom('log_entry').selectAll().where('batch', '=', batch).orderBy('seq').execute()).map(toEntry);
+    const from = splitFromOf(own, batch);
+    if (from === null || from.batch === batch) return own;
+    const parent = await this.ofBatch(from.batch);
+    return [...inheritedFrom(parent, from.at), ...own].sort((a, b) => a.seq - b.seq);
   },
   /** Entries that speak of the whole site: thermometer checks, air, and corrections of those. */
   async ofSite(site: string): Promise<Entry[]> {
     return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('batch', 'is', null).orderBy('seq').execute()).map(toEntry);
   },
-  /** A batch's entries and the site's own, each with the hash of the entry before it in the site's chain. */
+  /** A batch's entries, what it inherited, and the site's own, each with the hash of the entry before it in the site's chain. */
   async chained(site: string, batch: string, until: number): Promise<{ entry: Entry; prev: string }[]> {
+    const ids = (await this.ofBatch(batch)).map((e) => e.id);
     const rows = await db.selectFrom('log_entry as e').selectAll('e')
       .select((w) => w.selectFrom('log_entry as p').select('p.hash').whereRef('p.site', '=', 'e.site').whereRef('p.seq', '<', 'e.seq').orderBy('p.seq', 'desc').limit(1).as('prev'))
-      .where('e.site', '=', site).where((w) => w.or([w('e.batch', '=', batch), w('e.batch', 'is', null)])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
+      .where('e.site', '=', site).where((w) => w.or([w('e.id', '=', sql<string>`any(${ids}::uuid[])`), w('e.batch', 'is', null)])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
     return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
   },
   async batchIds(site: string): Promise<string[]> {

@@ -1,4 +1,4 @@
-import type { Reckoning } from '@/core/digest/digest';
+import type { Reckoning } from '@/core/digest/reckon';
 import { doseAlong, dosesOf, drySpans, HARD_SEED_LINE, PATHOGEN_LINE } from '@/core/evidence/doses';
 import { HOT_SHARE_FLOOR_C, hotDepths, hotShareOf, profileOf, temperatureAt, type Profile } from '@/core/evidence/hot-share';
 import { logsOfStages, neverHot, survivors } from '@/core/evidence/mixing';

@@ -1,4 +1,4 @@
-import type { Reckoning } from '@/core/digest/digest';
+import type { Reckoning } from '@/core/digest/reckon';
 import { factsOf } from '@/core/evidence/facts';
 import { gradeOf } from '@/core/evidence/grade';
 import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';

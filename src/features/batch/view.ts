@@ -1,4 +1,4 @@
-import type { Reckoning } from '@/core/digest/digest';
+import type { Reckoning } from '@/core/digest/reckon';
 import { soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { deepestOf, depthOf } from '@/core/heap/places';
 import type { BatchState } from '@/core/log/fold';

@@ -1,5 +1,5 @@
 import { logOf } from '../../../tests/support/log';
-import { reckon } from '@/core/digest/digest';
+import { reckon } from '@/core/digest/reckon';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseEntryForm } from './input';
 import { proposal } from './proposal';

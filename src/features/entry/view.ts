@@ -6,6 +6,8 @@ import { positionText } from '@/core/heap/row';
 import { readingText } from '@/core/words/reading';
 import { SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS } from '@/core/words/skip';
+import { DEFER_WORDS, END_WORDS, FIXED_WORDS } from '@/core/advice/words';
+import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
 import { factsOf } from '@/core/evidence/facts';
@@ -17,6 +19,7 @@ import { statusWord } from '@/core/words/verdict';
 export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
 
 const HOUR_SLACK = 1 / 60;
+export const NOTHING_CHANGES = 'nothing changes.';
 
 function effect({ account: was }: Ruling, after: Ruling | undefined, name: string, title: string): Effect {
   const before = was.verdict;
@@ -31,7 +34,7 @@ function effect({ account: was }: Ruling, after: Ruling | undefined, name: strin
   if (lost < -HOUR_SLACK) return say(`${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`, false);
   if (v.turningsCounted !== before.turningsCounted) return say(`${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
   if (v.status !== before.status) return say(`goes from ‘${statusWord(factsOf(was)).toLowerCase()}’ to ‘${statusWord(factsOf(after!.account)).toLowerCase()}’.`, v.status === 'broken');
-  return say('nothing changes.', false);
+  return say(NOTHING_CHANGES, false);
 }
 
 export function effectsOf(before: readonly Ruling[], after: readonly Ruling[], name: string): Effect[] {
@@ -75,7 +78,7 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
       const range = live.length === 0 ? 'all struck' : `${tempFigure(live.reduce((a, b) => Math.min(a, b)), unit)}–${tempText(live.reduce((a, b) => Math.max(a, b)), unit)}`;
       return { mark: 'probe', title: e.data.source === 'file' ? `${e.data.readings.length} readings brought in` : `Round of ${places}`, detail: some(range, e.data.left && e.data.left.length > 0 && `${countText(e.data.left.length, 'place')} left out`, e.data.words) };
     }
-    case 'turn': return { mark: 'turn', title: e.data.full ? 'Turned' : 'Stirred only', detail: some(e.data.rim && RIM_WORDS[e.data.rim], e.data.words) };
+    case 'turn': return { mark: 'turn', title: e.data.full ? 'Turned' : 'Stirred only', detail: some(e.data.rim && RIM_WORDS[e.data.rim], e.data.machine && 'by machine', e.data.minutes !== undefined && `${e.data.minutes} min${e.data.people ? ` by ${countText(e.data.people, 'person', 'people')}` : ''}`, e.data.readFirst === false && 'not read before it', e.data.words) };
     case 'water': return { mark: 'water', title: 'Watered', detail: some(e.data.litres !== undefined && `${e.data.litres} L`, e.data.clean ? 'clean' : 'not clean: starts the clock again') };
     case 'addition': return { mark: 'add', title: e.data.raw ? 'Raw addition' : 'Clean addition', detail: some(e.data.what, e.data.raw && 'starts the clock again', e.data.seeds !== undefined && (e.data.seeds ? 'with live seeds' : 'no live seeds')) };
     case 'merge': return { mark: 'move', title: 'Joined', detail: some(e.data.what, e.data.withProven ? 'with a proven heap' : 'with an unproven heap') };
@@ -87,17 +90,29 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     case 'position': return { mark: 'move', title: 'Stands at', detail: some(positionText(e.data.position), e.data.words) };
     case 'note': return { mark: 'note', title: 'Note', detail: e.data.words || String((e.data as { text?: unknown }).text ?? '') };
     case 'correction': return { mark: 'note', title: 'Correction', detail: some(e.data.value !== undefined && `now ${tempText(toCelsius(e.data.value, e.data.unit ?? 'C'), unit, 1)}`, e.data.reason) };
-    case 'move': return { mark: 'move', title: 'Moved', detail: '' };
+    case 'move': return { mark: 'move', title: 'Moved', detail: e.data.words ?? '' };
+    case 'transfer': return { mark: 'move', title: `${TRANSFER_WORDS[e.data.what].name} taken off`, detail: some(e.data.litres !== undefined && `${e.data.litres} L`, e.data.to && 'into another heap', e.data.words) };
+    case 'split': return { mark: 'move', title: 'A part was carried off', detail: `${e.data.volumeM3} m³, a heap of its own now` };
+    case 'stack': return { mark: 'move', title: e.data.layer === 'upper' ? 'Stands on another heap' : 'Another heap stands on it', detail: '' };
+    case 'size': return { mark: 'note', title: 'Size', detail: some(e.data.measures && `${e.data.measures.lengthM} × ${e.data.measures.widthM} × ${e.data.measures.heightM} m`, e.data.volumeM3 !== undefined && `${e.data.volumeM3} m³`, e.data.words) };
+    case 'method': return { mark: 'flag', title: 'Method', detail: some(e.data.template.name, e.data.words) };
+    case 'fix': return { mark: 'note', title: 'Changed', detail: some(FIXED_WORDS[e.data.fix], e.data.words) };
+    case 'defer': return { mark: 'note', title: e.data.impossible ? 'Not possible' : 'Put off', detail: some(e.data.task, DEFER_WORDS[e.data.reason].toLowerCase(), e.data.words) };
+    case 'assign': return { mark: 'walk', title: 'Task', detail: some(e.data.task, e.data.who && `for ${e.data.who}`, e.data.day !== undefined && 'moved to another day') };
+    case 'hold': return { mark: 'note', title: e.data.on ? 'Put on hold' : 'Taken up again', detail: e.data.reason ?? '' };
+    case 'ready': return { mark: 'check', title: 'Called ready', detail: e.data.words ?? '' };
+    case 'ended': return { mark: 'check', title: 'At its end', detail: some(END_WORDS[e.data.reason], e.data.words) };
+    case 'bay-wanted': return { mark: 'note', title: e.data.by === null ? 'Bay no longer wanted' : 'Bay wanted', detail: e.data.words ?? '' };
     case 'cover': return { mark: 'cure', title: 'Cover', detail: '' };
     case 'screen': return { mark: 'screen', title: 'Screened', detail: '' };
     case 'cure': return { mark: 'cure', title: 'Curing began', detail: '' };
     case 'release': return { mark: 'check', title: 'Gone out', detail: '' };
     case 'terms': return { mark: 'check', title: 'Rules and policy changed', detail: some(countText(e.data.rules.length, 'rule'), e.data.siteVersion !== undefined && `version ${e.data.siteVersion} of the site`, e.data.words) };
-    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': case 'instrument': case 'walk-order': case 'round-settings': return { mark: 'probe', title: e.kind, detail: '' };
+    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': case 'instrument': case 'walk-order': case 'round-settings': case 'template': case 'work': case 'fire-card': case 'chore': return { mark: 'probe', title: e.kind, detail: '' };
   }
 }
 
-const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure', 'skip', 'photo', 'position', 'plan']);
+const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure', 'skip', 'photo', 'position', 'plan', 'size', 'fix', 'method', 'hold', 'ready', 'ended', 'move', 'transfer', 'split', 'stack']);
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
 const MOST_READINGS = 60;
 const LATE_MS = 24 * MS.hour;

@@ -1,7 +1,8 @@
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/heap/row';
 import { chartView, type ChartView } from '@/core/digest/chart';
-import { reckon, type Digest, type Reckoning } from '@/core/digest/digest';
+import type { Digest } from '@/core/digest/digest';
+import { reckon, type Reckoning } from '@/core/digest/reckon';
 import { saidOf, type Said } from '@/core/digest/said';
 import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
@@ -10,7 +11,7 @@ import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
 import { dayText, durationText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
 import { toCelsius } from '@/core/quantity/units';
-import { CAUTION } from '@/core/words/advice';
+import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 import { plainText, progressText, statusWord } from '@/core/words/verdict';
 

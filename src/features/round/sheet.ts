@@ -67,7 +67,7 @@ export function fieldSheet(site: { name: string; timeZone: string; unit: TempUni
     const doubts = planDoubts(places, { coreDepthM, stemM: probe === null ? null : (stems.get(probe) ?? null), minPoints, borders: bordersOf(placed, id), borderM: state.settings.borderM });
     return {
       id, code: d.code, name: d.name ?? d.code, place: positionText(d.position), reason: routeReasonText(reason), due, notNow: notNow && notNowText(notNow, locale),
-      picture: heapPicture(d, now, unit, volume), shape, coreDepthM, lengthM, minPoints, floorC: d.situation.floorC, probe, places, doubts: doubts.map(planDoubtText), walk, hot: d.state === 'hot',
+      picture: heapPicture(d, now, unit, volume), shape, coreDepthM, lengthM, minPoints, floorC: d.situation.proof.floorC, probe, places, doubts: doubts.map(planDoubtText), walk, hot: d.state === 'hot',
     };
   });
   const walked = board.flatMap((d) => (d.field.walk ? [d.field.walk] : []));

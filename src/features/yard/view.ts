@@ -2,11 +2,10 @@ import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
 import { positionShort } from '@/core/heap/row';
 import { heapPicture } from '@/core/digest/picture';
-import { ageText, durationText, soonText, spanText, tempBeside, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
-import { localParts } from '@/core/quantity/calendar';
+import { ageText, durationText, spanText, tempBeside, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
-import { adviceWords, type AdviceWords } from '@/core/words/advice';
+import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
 import { progressText } from '@/core/words/verdict';
 
@@ -15,8 +14,6 @@ export type Plot = {
   readonly id: string; readonly name: string; readonly place: string; readonly volume: string; readonly foot: string;
   readonly head: string; readonly sub: string; readonly advice: AdviceWords;
 };
-export type Task = { readonly id: string; readonly code: string; readonly name: string; readonly when: string; readonly advice: AdviceWords };
-export type Agenda = { readonly title: string; readonly tasks: readonly Task[] };
 
 function headOf(d: Digest, { timeZone, now }: Locale): { head: string; sub: string } {
   const lead = d.rules[0];
@@ -26,7 +23,7 @@ function headOf(d: Digest, { timeZone, now }: Locale): { head: string; sub: stri
   switch (d.state) {
     case 'building': return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
     case 'released': return { head: 'Gone out', sub: proof };
-    case 'curing': return { head: 'Curing', sub: [proof, age].filter(Boolean).join(' · ') };
+    case 'curing': return { head: d.situation.stage.code === 'ready' ? 'Ready' : 'Curing', sub: [proof, age].filter(Boolean).join(' · ') };
     case 'proven': return { head: proof, sub: lead ? `${spanText(lead.requiredHours)}${turned ? ` · ${lead.turningsCounted} turnings` : ''}` : '' };
     case 'waiting': return { head: 'Not yet hot', sub: age };
     default: {
@@ -44,7 +41,7 @@ function footOf(d: Digest, { unit, now }: Locale): string {
   if (!d.latest) return 'not read yet';
   const hours = (now - d.latest.at) / MS.hour;
   if (d.state === 'released' || d.state === 'curing') return tempText(d.latest.valueC, unit);
-  return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempBeside(d.latest.valueC, d.situation.floorC, unit)}`;
+  return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}`;
 }
 
 export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
@@ -52,30 +49,10 @@ export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => (
   foot: footOf(d, locale), ...headOf(d, locale), advice: adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale),
 });
 
-/** What is due, in order: what cannot wait, then today by the clock, then later. Heaps that ask for nothing are left out. */
-export function agendaOf(board: readonly Digest[], locale: Locale): Agenda[] {
-  const today = localParts(locale.timeZone, locale.now);
-  const tasks = board.map((d): Task => {
-    const advice = adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale);
-    return { id: d.id, code: d.code, name: d.name ?? d.code, advice, when: advice.due === null ? 'any time' : advice.due <= locale.now ? 'now' : `by ${soonText(locale.timeZone, advice.due, locale.now)}` };
-  });
-  const due = (t: Task): number => t.advice.due ?? Infinity;
-  const isToday = (t: Task): boolean => t.advice.due !== null && (t.advice.due <= locale.now || localParts(locale.timeZone, t.advice.due).day === today.day && due(t) - locale.now < MS.day);
-  const sorted = [...tasks].sort((a, b) => due(a) - due(b));
-  const groups: Agenda[] = [
-    { title: 'Cannot wait', tasks: sorted.filter((t) => t.advice.urgent) },
-    { title: 'Today', tasks: sorted.filter((t) => !t.advice.urgent && isToday(t)) },
-    { title: 'After that', tasks: sorted.filter((t) => !t.advice.urgent && !isToday(t) && t.advice.due !== null) },
-  ];
-  return groups.filter((g) => g.tasks.length > 0);
-}
-
 /** Everything the yard shows. */
 export function yardScreen(board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
-  const p = localParts(locale.timeZone, locale.now);
   return {
-    heaps: board.map((d) => ({ plot: plotOf(d, locale, volume), picture: heapPicture(d, locale.now, locale.unit, volume) })),
-    agenda: agendaOf(board, locale), day: `${p.weekday} ${p.day} ${p.month}`, clock: p.clock,
+    heaps: board.filter((d) => d.situation.stage.code !== 'ended').map((d) => ({ plot: plotOf(d, locale, volume), picture: heapPicture(d, locale.now, locale.unit, volume) })),
     figures: [25, 40, 55, 65, 70, 77].map((c) => tempFigure(c, locale.unit)),
   };
 }

@@ -1,8 +1,12 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
+import { templatesOf } from '@/core/advice/templates';
+import { kinOf } from '@/features/batch/kin';
 import { batchScreen } from '@/features/batch/server/queries';
 import { BatchScreen } from '@/features/batch/ui/BatchScreen';
+import { Kin } from '@/features/batch/ui/Kin';
+import { PutOffButton } from '@/features/day/ui/PutOffButton';
 import { LogBar } from '@/features/entry/ui/LogBar';
 import { LogList } from '@/features/entry/ui/LogList';
 import { placedHeaps } from '@/features/entry/server/queries';
@@ -13,15 +17,23 @@ import { setting } from '@/features/frame/server/queries';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Heap' };
 
+/** A round this fresh was read before the turning that is being logged. */
+const READ_LATELY_MS = 43_200_000;
+
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
   const [{ id }, s] = [await params, await setting()];
-  const b = await batchScreen(id, s.site, s.locale, s.prefs.volume);
+  const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
   if (!b) notFound();
-  const heap = { id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board) };
-  const { state, ...shown } = b;
+  const { state, digest, ...shown } = b;
+  const heap = {
+    id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board), readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null,
+  };
+  const { task, next } = b.advice;
+  const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} now={s.now} />;
   return (
     <FrameFor s={s} place="Yard" active={id}>
-      <BatchScreen {...shown} id={id} logBar={<LogBar heap={heap} building={b.building} />} log={<LogList lines={logLines(state, s.locale).slice(0, 400)} total={state.entries.length} heap={heap} />} />
+      <BatchScreen {...shown} id={id} actions={actions} kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />} logBar={<LogBar heap={heap} building={b.building} />} log={<LogList lines={logLines(state, s.locale).slice(0, 400)} total={state.entries.length} heap={heap} />} />
     </FrameFor>
   );
 }

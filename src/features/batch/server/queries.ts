@@ -1,17 +1,17 @@
 import { chartView } from '@/core/digest/chart';
-import { digestOf, reckon } from '@/core/digest/digest';
+import { digestOf, type Digest } from '@/core/digest/digest';
+import { reckon } from '@/core/digest/reckon';
 import { saidOf } from '@/core/digest/said';
 import { heapPicture } from '@/core/digest/picture';
 import { positionText } from '@/core/heap/row';
-import { nextAdvice } from '@/core/advice/next';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import { adviceWords } from '@/core/words/advice';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
+import { adviceView } from '../advice';
 import { beyondView } from '../beyond';
 import { gradeView, strictnessView } from '../judged';
 import { sectionView, tableView } from '../view';
@@ -25,7 +25,7 @@ export async function batchState(id: string): Promise<BatchState | null> {
 }
 
 /** All that a heap's page shows. Null: there is no such heap. */
-export async function batchScreen(id: string, site: Site, locale: Locale, volume: 'm3' | 'yd3') {
+export async function batchScreen(id: string, site: Site, board: readonly Digest[], locale: Locale, volume: 'm3' | 'yd3') {
   const state = await batchState(id);
   if (!state) return null;
   const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
@@ -36,9 +36,9 @@ export async function batchScreen(id: string, site: Site, locale: Locale, volume
   const age = state.builtAt === null ? 'still building' : `day ${Math.floor((locale.now - state.builtAt) / MS.day) + 1}`;
   return {
     state, name: opened.name ?? opened.code, code: opened.code,
-    facts: [positionText(state.position), opened.volumeM3 && volumeText(opened.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
+    facts: [positionText(state.position), digest.volumeM3 && volumeText(digest.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
     picture: heapPicture(digest, locale.now, locale.unit, volume), building: state.builtAt === null,
-    advice: adviceWords(nextAdvice({ ...digest.situation, now: locale.now }), locale),
+    advice: adviceView(digest, state, reckoning, board, locale, volume), digest,
     verdicts: reckoning ? saidOf(reckoning, state.terms.length, locale) : [],
     strictness: reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED ? strictnessView(reckoning, locale) : null,
     grade: reckoning ? gradeView(reckoning) : null, beyond: reckoning ? beyondView(reckoning, locale) : null,

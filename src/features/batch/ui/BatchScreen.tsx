@@ -2,7 +2,6 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
 import { Knot } from '@/charts/Knot';
-import { Mark, type MarkName } from '@/charts/marks';
 import { Mound, type MoundProps } from '@/charts/Mound';
 import { MEMORY_TEXT } from '@/core/rules/text';
 import { DataTable, type ReadingsTable } from './DataTable';
@@ -11,12 +10,14 @@ import { Disclosure } from '@/ui/Disclosure';
 import type { BeyondView } from '../beyond';
 import type { gradeView, strictnessView } from '../judged';
 import { Beyond, Grade, Strictness } from './Judged';
+import type { AdviceView } from '../advice';
+import { Diagnoses, Rebounds, Size, Todo } from './Advice';
 
 type Piece = { readonly text: string; readonly strong?: true };
 type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; clock: string; asks: string; version: string; kept: boolean; notes: readonly { code: string; text: string }[] };
 export type BatchScreenProps = {
   readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
-  readonly advice: { mark: MarkName; act: string; why: string; caution?: string; urgent: boolean }; readonly age: string | null;
+  readonly advice: AdviceView; readonly age: string | null; readonly actions: ReactNode; readonly kin: ReactNode;
   readonly verdicts: readonly VerdictView[]; readonly chart: HeatChartData | null;
   readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
   readonly table: ReadingsTable | null;
@@ -39,6 +40,7 @@ export function BatchScreen(p: BatchScreenProps) {
           </svg>
           <div className="min-w-0 flex-1">
             <div className="flex flex-wrap items-baseline gap-x-3"><h1 id="heap-name">{p.name}</h1><span className="q text-[13.5px]">{p.facts}</span></div>
+            <p className="q text-[13.5px]" data-testid="stage">{p.advice.stage} · {p.advice.method}</p>
             {lead ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-rule={lead.id} data-status={lead.status}><Pieces pieces={lead.sentence} /></p>
               : <p className="mt-2 text-[20px] leading-[26px]">Still building. No clock runs until the last raw load is in and you close the heap.</p>}
             {lead && <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">{[lead, ...others].map((v) => (
@@ -49,7 +51,7 @@ export function BatchScreen(p: BatchScreenProps) {
             {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}{proven.kept ? ` ${proven.version}` : ''}</p>}
           </div>
         </section>
-        <Todo advice={p.advice} age={p.age} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
+        <Todo a={p.advice} age={p.age} actions={p.actions} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
         {p.logBar}
         {p.chart && (
           <section aria-labelledby="heat-title">
@@ -58,7 +60,10 @@ export function BatchScreen(p: BatchScreenProps) {
             <HeatChart data={p.chart} />
           </section>
         )}
+        <Diagnoses a={p.advice} />
         {p.table && <DataTable table={p.table} />}
+        {!p.building && <><Rebounds a={p.advice} /><Size a={p.advice} id={p.id} /></>}
+        {p.kin}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
         {p.grade && <Grade grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
@@ -66,7 +71,7 @@ export function BatchScreen(p: BatchScreenProps) {
         {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
-        <Todo advice={p.advice} age={p.age} className="max-lg:hidden" />
+        <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />
         {p.section && (
           <section aria-labelledby="inside" className="border-t-[1.6px] border-ink pt-1.5">
             <h2 id="inside" className="!text-[16px]">Inside it, {p.section.when}</h2>
@@ -77,18 +82,6 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.log}
       </aside>
     </div>
-  );
-}
-
-/** What to do next. On a phone it stands above the buttons, on a laptop at the side. */
-function Todo({ advice, age, className }: Pick<BatchScreenProps, 'advice' | 'age'> & { className: string }) {
-  return (
-    <section aria-label="What to do next" className={className}>
-      <h2 className="flex gap-2 items-center"><Mark name={advice.mark} size={22} /><span className={advice.urgent ? 'marked' : ''}>{advice.act}</span></h2>
-      <p className="mt-1.5">{advice.why}</p>
-      {advice.caution && <p className="caution mt-2">{advice.caution}</p>}
-      {age && <p className="q text-[13px] mt-1.5">{age}</p>}
-    </section>
   );
 }
 

@@ -1,6 +1,6 @@
 'use server';
 import { revalidatePath } from 'next/cache';
-import { reckon } from '@/core/digest/digest';
+import { reckon } from '@/core/digest/reckon';
 import type { Entry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import type { Problem } from '@/core/words/problem';
@@ -8,7 +8,8 @@ import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { now } from '@/platform/clock';
 import { parseEntryForm, timeTyped, type EntryForm } from '../input';
-import { effectsOf, type Effect } from '../view';
+import { effectsOf, NOTHING_CHANGES, type Effect } from '../view';
+import { otherEnds } from './acts';
 import { takeIn, type Taken } from './door';
 import { checkEffects, type CheckPreview } from './instruments';
 
@@ -32,13 +33,23 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
   if (!parsed.ok) return { effects: null, problems: parsed.problems };
   const { entry } = parsed;
   if (entry.batch === null) return { effects: [], problems: [] };
-  const [entries, siteEntries] = await Promise.all([logRepo(theDb()).ofBatch(entry.batch), logRepo(theDb()).ofSite(site.id)]);
-  if (entries.length === 0) return { effects: [], problems: [] };
-  const siteState = foldSite(siteEntries);
+  const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const ends = await otherEnds(entry, site, siteState);
+  if (!ends.ok) return { effects: null, problems: ends.problems };
+  const all = [entry, ...ends.others];
   const judged = (list: readonly Entry[]) => reckon(foldBatch(list), site, siteState, at)?.accounts ?? [];
-  const proposed = { ...entry, seq: Infinity, recordedAt: at, hash: '' } as Entry;
-  const { opened } = foldBatch(entries);
-  return { effects: effectsOf(judged(entries), judged([...entries, proposed]), opened.name ?? opened.code), problems: [] };
+  const effects: Effect[] = [];
+  // Each heap that the act touches; one that it opens has nothing to lose yet.
+  for (const batch of new Set(all.flatMap((e) => (e.batch === null || e.kind === 'opened' ? [] : [e.batch])))) {
+    const entries = await logRepo(theDb()).ofBatch(batch);
+    if (entries.length === 0) continue;
+    const proposed = all.filter((e) => e.batch === batch).map((e, i) => ({ ...e, seq: Number.MAX_SAFE_INTEGER - 100 + i, recordedAt: at, hash: '' }) as Entry);
+    const { opened } = foldBatch(entries);
+    const name = opened.name ?? opened.code;
+    const own = effectsOf(judged(entries), judged([...entries, ...proposed]), name);
+    effects.push(...(batch === entry.batch ? own : own.filter((e) => e.text !== NOTHING_CHANGES).map((e) => ({ ...e, rule: `${name}, ${e.rule}` }))));
+  }
+  return { effects, problems: [] };
 }
 
 /** What a check of a thermometer would do to past and present verdicts, reckoned and not kept. Null: its time cannot be. */

@@ -1,5 +1,5 @@
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
-import { foldBatch } from '@/core/log/fold';
+import { foldBatch, foldSite } from '@/core/log/fold';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
 import { PROBLEM, type Problem } from '@/core/words/problem';
@@ -10,6 +10,7 @@ import { writeEntries } from '@/db/write';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
+import { otherEnds } from './acts';
 
 /** `again`: nothing is wrong with it, it may be sent again later. */
 export type Taken = { readonly ok: true; readonly already: boolean } | { readonly ok: false; readonly problems: readonly Problem[]; readonly again?: boolean };
@@ -33,8 +34,10 @@ export async function takeIn(form: EntryForm, aheadMs: number | null = null): Pr
     const wrong = await misplaced(entry);
     // Another device may have written the id in between, and its own readings are then what stands in the way.
     if (wrong) return (await heldAs(form, site.timeZone)) ?? wrong;
-    const { already } = await writeEntries(theDb(), site, [entry], at);
-    return already.length > 0 ? ((await heldAs(form, site.timeZone)) ?? { ok: true, already: true }) : { ok: true, already: false };
+    const ends = await otherEnds(entry, site, foldSite(await logRepo(theDb()).ofSite(site.id)));
+    if (!ends.ok) return (await heldAs(form, site.timeZone)) ?? ends;
+    const { already } = await writeEntries(theDb(), site, [entry, ...ends.others], at);
+    return already.includes(entry.id) ? ((await heldAs(form, site.timeZone)) ?? { ok: true, already: true }) : { ok: true, already: false };
   } catch (error) {
     log.error({ error: error instanceof Error ? error.message : error, entry: (form as { id?: unknown } | null)?.id }, 'an entry was not written');
     return refused('(form)', 'It could not be written just now. What you typed is still here: try again.', true);
@@ -65,6 +68,7 @@ const whatIs = (e: Entry): string => `${e.kind === 'round' ? `round of ${e.data.
 
 /** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
 async function misplaced(entry: NewEntry): Promise<Taken | null> {
+  if (entry.kind === 'opened' && entry.data.splitFrom !== undefined) return refused('data.splitFrom', 'A part that was carried off is logged at the heap it came from.');
   if (entry.kind === 'opened') return entry.batch === entry.id ? null : refused('batch', 'A new heap takes the id of the entry that opens it.');
   if (entry.kind === 'photo' && !(await photoRepo(theDb()).has(entry.data.sha256))) return refused('data.sha256', PROBLEM.noPhoto, true);
   if (entry.batch === null) return null;

@@ -1,6 +1,6 @@
 import { driftOf, checkDue, isOff } from '@/core/evidence/drift';
-import type { BatchRuling } from '@/core/digest/digest';
-import { reckon } from '@/core/digest/digest';
+import type { BatchRuling } from '@/core/digest/reckon';
+import { reckon } from '@/core/digest/reckon';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
 import { soonText, dayText } from '@/core/quantity/format';
 import { boilingPointC } from '@/core/quantity/water';

@@ -1,5 +1,6 @@
 import type { Digest } from '@/core/digest/digest';
 import { bordersOf } from '@/core/heap/row';
+import { findRule } from '@/core/rules/library';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -28,5 +29,11 @@ export async function placesScreen(id: string, site: Site, board: readonly Diges
   };
 }
 
-/** Heaps that still stand on the site, with where. */
-export const placedHeaps = (board: readonly Digest[]): PlacedHeap[] => board.filter((d) => d.state !== 'released').map((d) => ({ id: d.id, name: d.name ?? d.code, position: d.position }));
+/** Heaps that still stand on the site, with where, and what they have met. */
+export const placedHeaps = (board: readonly Digest[]): PlacedHeap[] => board.filter((d) => d.state !== 'released').map((d) => {
+  const seeds = new Set(d.rules.map((r) => r.rule).filter((id) => findRule(id)?.clock === 'seeds'));
+  return {
+    id: d.id, name: d.name ?? d.code, position: d.position, m3: d.volumeM3, met: d.rules.filter((r) => r.status === 'proven').map((r) => r.rule),
+    germRules: d.rules.filter((r) => !seeds.has(r.rule)).map((r) => r.rule), seedRules: d.rules.filter((r) => seeds.has(r.rule)).map((r) => r.rule),
+  };
+});

@@ -8,7 +8,11 @@ import { Field } from '@/ui/Field';
 import { keepHere, type HeapRef } from './useEntry';
 
 /** Heaps of the site with where they stand, for neighbours. */
-export type PlacedHeap = { readonly id: string; readonly name: string; readonly position: Position | null };
+export type PlacedHeap = {
+  readonly id: string; readonly name: string; readonly position: Position | null; readonly m3: number | null;
+  /** Rules that it has met, and those that it is kept under, by clock: what a heap that it is joined to may count on. */
+  readonly met: readonly string[]; readonly germRules: readonly string[]; readonly seedRules: readonly string[];
+};
 type Draft = { readonly kind: 'bay' | 'row'; readonly bay: string; readonly row: string; readonly from: string; readonly to: string };
 
 const metres = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));

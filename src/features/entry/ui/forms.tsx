@@ -1,15 +1,20 @@
 'use client';
 import { useState } from 'react';
-import { CAUTION } from '@/core/words/advice';
-import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
+import { v7 } from 'uuid';
+import { CAUTION } from '@/core/words/caution';
+import { keysOf, SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
+import { typed } from '@/ui/number';
 import { KeepBar, WhenAndWho } from './parts';
 import { StandingFields, useStanding } from './Standing';
-import { useEntry, usePreview, type HeapRef } from './useEntry';
+import { keepHere, useEntry, usePreview, type HeapRef } from './useEntry';
 
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
+
+const SQUEEZE = keysOf(SQUEEZE_WORDS).map((value) => ({ value, label: SQUEEZE_WORDS[value].word, hint: SQUEEZE_WORDS[value].means }));
+const SMELLS = keysOf(SMELL_WORDS).map((value) => ({ value, label: SMELL_WORDS[value] }));
 
 /** The clock of seeds asks a question of its own; 'I don't know' means that there are some. */
 type SeedAnswer = 'yes' | 'no' | 'unknown' | '';
@@ -18,25 +23,52 @@ const SeedChoice = ({ value, onChange }: { value: SeedAnswer; onChange: (v: Seed
   <Choices label="Live seeds in it?" value={value} onChange={onChange} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
 );
 
-/** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. */
+/** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. What was felt, added or watered while at it is logged with it. */
 export function TurnForm({ heap, onDone }: FormProps) {
   const standing = useStanding(heap, heap.placed ?? []);
   const inRow = standing.was !== null && 'row' in standing.was;
   const entry = useEntry('turn', heap, onDone);
   const [full, setFull] = useState<'full' | 'stir' | ''>('full');
   const [rim, setRim] = useState<'all' | 'most' | 'partly' | 'unsure' | ''>('');
-  const data = { full: full === 'full', ...(rim ? { rim } : {}) };
+  const [read, setRead] = useState<'yes' | 'no' | ''>(heap.readLately ? 'yes' : '');
+  const [minutes, setMinutes] = useState('');
+  const [people, setPeople] = useState('');
+  const [machine, setMachine] = useState<'hand' | 'machine' | ''>('');
+  const [litres, setLitres] = useState('');
+  const [squeeze, setSqueeze] = useState<Squeeze | ''>('');
+  const [smell, setSmell] = useState<Smell | ''>('');
+  const [ids] = useState(() => ({ water: v7(), felt: v7() }));
+  const [mins, hands, water] = [typed(minutes), typed(people, 1), typed(litres, 0.1)];
+  const data = { full: full === 'full', ...(rim ? { rim } : {}), ...(read ? { readFirst: read === 'yes' } : {}), ...(typeof mins === 'number' ? { minutes: mins } : {}), ...(typeof hands === 'number' ? { people: Math.round(hands) } : {}), ...(machine ? { machine: machine === 'machine' } : {}) };
+  const preview = usePreview(entry, full === '' ? null : data);
   // Each turning moves a row along: its flags go with it, and a border is the neighbour's too.
-  const keep = (): void => entry.save(data, () => { void standing.keep(entry.by, entry.at).then((p) => { if (p.length > 0) entry.setProblems(p); else onDone(); }); });
+  const after = async (): Promise<void> => {
+    const also = [...(typeof water === 'number' ? [{ id: ids.water, kind: 'water' as const, data: { clean: true, litres: water } }] : []), ...(squeeze || smell ? [{ id: ids.felt, kind: 'observation' as const, data: { ...(squeeze ? { squeeze } : {}), ...(smell ? { smell } : {}) } }] : [])];
+    for (const e of also) {
+      const kept = await keepHere({ ...e, batch: heap.id, at: entry.at, by: entry.by }, heap.name, e.kind);
+      if (!kept.ok) { entry.setProblems(kept.problems); return; }
+    }
+    const wrong = await standing.keep(entry.by, entry.at);
+    if (wrong.length > 0) entry.setProblems(wrong); else onDone();
+  };
+  const wrong = [mins, hands, water].includes(null);
   return (
     <>
-      <p className="caution">{CAUTION.steam} {CAUTION.spores}</p>
+      <p className="caution">{CAUTION.steam} {CAUTION.spores}{machine === 'machine' ? ` ${CAUTION.machine}` : ''}</p>
+      <Choices label="Was it read before it was opened?" value={read} onChange={setRead} options={[{ value: 'yes', label: 'Yes', hint: heap.readLately ? 'a round of today is in the log' : 'log that round too' }, { value: 'no', label: 'No', hint: 'then what it did cannot be told' }]} />
       <Choices label="How" value={full} onChange={setFull} options={[{ value: 'full', label: 'Full turning', hint: 'rim inside, top to bottom' }, { value: 'stir', label: 'Only stirred', hint: 'does not count for a rule' }]} />
       <Choices label="How far did the rim get in?" value={rim} onChange={setRim} columns={4} options={[{ value: 'all', label: 'All' }, { value: 'most', label: 'Most' }, { value: 'partly', label: 'Partly' }, { value: 'unsure', label: 'Unsure' }]} />
+      <Choices label="Squeeze a handful from inside" value={squeeze} onChange={setSqueeze} columns={4} options={SQUEEZE.map(({ value, label }) => ({ value, label }))} />
+      <Choices label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
+      {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
+      <div className="grid grid-cols-3 gap-3"><Field label="Clean water" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} /><Field label="Took" unit="minutes" inputMode="numeric" value={minutes} onChange={(e) => setMinutes(e.target.value)} /><Field label="People" inputMode="numeric" value={people} onChange={(e) => setPeople(e.target.value)} /></div>
+      {wrong && <p role="alert" className="marked font-semibold">Type litres, minutes and people as numbers, or leave them empty.</p>}
+      <Choices label="By hand or by machine?" value={machine} onChange={setMachine} options={[{ value: 'hand', label: 'By hand' }, { value: 'machine', label: 'By machine' }]} />
       {inRow && <><p className="hint">Where do its flags stand now? A row moves with every turning.</p><StandingFields standing={standing} onlyRow /></>}
       <WhenAndWho entry={entry} heap={heap} />
-      <p className="hint">After a full turning, read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing, so the sooner it is read hot, the less is lost.</p>
-      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={keep} />
+      <Effects preview={preview} />
+      <p className="hint">Something raw went in as well, or water that was not clean? Log it under its own button: it starts the clock again. Read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing.</p>
+      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && !wrong && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={() => entry.save(data, () => { void after(); })} />
     </>
   );
 }
@@ -83,31 +115,6 @@ export function AddForm({ heap, onDone }: FormProps) {
     </>
   );
 }
-
-/** Another heap joined to this one: the whole is only as proven as its weakest part. */
-export function MergeForm({ heap, onDone }: FormProps) {
-  const entry = useEntry('merge', heap, onDone);
-  const [proven, setProven] = useState<'yes' | 'no' | ''>('');
-  const [seeds, setSeeds] = useState<SeedAnswer>('');
-  const [what, setWhat] = useState('');
-  const data = proven === '' ? null : { withProven: proven === 'yes', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}) };
-  const preview = usePreview(entry, data);
-  const costs = preview?.effects?.some((e) => e.costs) ?? false;
-  return (
-    <>
-      <Field label="Which heap was joined to it" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="Curlew, the whole of it" />
-      <Choices label="Was that heap proven?" value={proven} onChange={setProven} options={[{ value: 'yes', label: 'Yes, proven', hint: 'and nothing raw in it since' }, { value: 'no', label: 'No, or I don’t know', hint: 'the clock starts again' }]} />
-      <SeedChoice value={seeds} onChange={setSeeds} />
-      <WhenAndWho entry={entry} heap={heap} />
-      {proven === 'no' && <p className="caution">{CAUTION.raw}</p>}
-      {data && <Effects preview={preview} />}
-      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this joining'} ready={data !== null} onKeep={() => data && entry.save(data)} />
-    </>
-  );
-}
-
-const SQUEEZE = keysOf(SQUEEZE_WORDS).map((value) => ({ value, label: SQUEEZE_WORDS[value].word, hint: SQUEEZE_WORDS[value].means }));
-const SMELLS = keysOf(SMELL_WORDS).map((value) => ({ value, label: SMELL_WORDS[value] }));
 
 export function ObserveForm({ heap, onDone }: FormProps) {
   const entry = useEntry('observation', heap, onDone);

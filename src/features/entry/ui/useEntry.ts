@@ -1,9 +1,10 @@
 'use client';
 import { useCallback, useState } from 'react';
 import type { EntryKind } from '@/core/log/entry';
-import type { Position } from '@/core/log/shapes';
+import type { MethodTemplate } from '@/core/log/shapes';
+import type { PlacedHeap } from './Standing';
 import type { Form } from '@/outbox/item';
-import { keepEntry } from '@/outbox/keep';
+import { keepAnswered } from '@/outbox/keep';
 import { useKept, type Kept } from '@/ui/useKept';
 import type { EntryForm } from '../input';
 import type { Preview } from '@/ui/Effects';
@@ -11,7 +12,7 @@ import { usePreview as useAsked } from '@/ui/usePreview';
 import { previewEntry } from '../server/actions';
 
 /** The heap and the device that a form speaks for. */
-export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F'; /** Where the heaps of the site stand, where a form asks for neighbours. */ readonly placed?: readonly { readonly id: string; readonly name: string; readonly position: Position | null }[] };
+export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F'; /** Where the heaps of the site stand, where a form asks for neighbours. */ readonly placed?: readonly PlacedHeap[]; /** Whether its last round is fresh enough to count as read before a turning. */ readonly readLately?: boolean; /** What the site goes by. */ readonly templates?: readonly MethodTemplate[]; readonly template?: string; readonly onHold?: boolean; readonly shape?: string | null };
 
 /** One entry of a kind, from the form to the log. */
 export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
@@ -22,13 +23,10 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 
-const WORDS: Partial<Record<EntryKind, string>> = { turn: 'turned', water: 'watered', addition: 'added', merge: 'joined', observation: 'felt, smelled', note: 'note', built: 'closed', correction: 'correction', 'probe-check': 'check of a thermometer', ambient: 'air', opened: 'opened', round: 'round', plan: 'places', position: 'where it stands', 'round-settings': 'distances', instrument: 'thermometer' };
+const WORDS: Partial<Record<EntryKind, string>> = { turn: 'turned', water: 'watered', addition: 'added', merge: 'joined', split: 'part carried off', stack: 'stacked', transfer: 'taken off', move: 'moved', size: 'size', fix: 'changed', method: 'method', hold: 'hold', ready: 'ready', ended: 'ended', 'bay-wanted': 'bay wanted', observation: 'felt, smelled', note: 'note', built: 'closed', correction: 'correction', 'probe-check': 'check of a thermometer', ambient: 'air', opened: 'opened', round: 'round', plan: 'places', position: 'where it stands', 'round-settings': 'distances', instrument: 'thermometer' };
 
 /** Through the outbox: what the hub cannot take now waits on this device. */
-export async function keepHere(form: EntryForm, name: string, kind: EntryKind): Promise<Kept> {
-  const kept = await keepEntry(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
-  return kept.fate === 'refused' ? { ok: false, problems: kept.problems } : { ok: true, already: false, waiting: kept.fate === 'waiting' };
-}
+export const keepHere = (form: EntryForm, name: string, kind: EntryKind): Promise<Kept> => keepAnswered(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
 export type EntryHandle = ReturnType<typeof useEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */

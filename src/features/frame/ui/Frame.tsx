@@ -9,12 +9,17 @@ const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
 
 type Place = { readonly href: string; readonly name: string; /** On a phone's bar, under this word. */ readonly short?: string; readonly what?: string };
 const PLACES = [
-  { href: '/', name: 'Yard', short: 'Yard' }, { href: '/round', name: 'Round', short: 'Round' }, { href: '/open', name: 'Open a heap', short: 'Open' }, { href: '/rules', name: 'Rules', what: 'what must be proven' },
-  { href: '/records', name: 'Records', short: 'Records' }, { href: '/bring', name: 'Bring in', what: 'files of readings' }, { href: '/instruments', name: 'Instruments', what: 'thermometers and checks' }, { href: '/labels', name: 'Flags', what: 'labels to print' },
+  { href: '/', name: 'Yard', short: 'Yard' }, { href: '/round', name: 'Round', short: 'Round' }, { href: '/plan', name: 'Plan', short: 'Plan' }, { href: '/open', name: 'Open a heap', short: 'Open' },
+  { href: '/compare', name: 'Compare', what: 'heaps side by side, by age' }, { href: '/rules', name: 'Rules', what: 'what must be proven' },
+  { href: '/records', name: 'Records', what: 'what was proven' }, { href: '/instruments', name: 'Instruments', what: 'thermometers and checks' },
+  { href: '/methods', name: 'Methods', what: 'when heaps are turned' }, { href: '/crew', name: 'Crew', what: 'who, machine, limits, chores' }, { href: '/fire', name: 'Fire card', what: 'whom to call' },
+  { href: '/bring', name: 'Bring in', what: 'files of readings' }, { href: '/labels', name: 'Flags', what: 'labels to print' },
 ] as const satisfies readonly Place[];
 /** Places that a phone's bar has no room for. */
 export const MORE = (PLACES as readonly Place[]).filter((p) => p.short === undefined);
 const MORE_PLACE = { href: '/more', name: 'More', short: 'More' } as const;
+/** So many places stand in the soil of a laptop; the rest is under More there too. */
+const IN_SOIL = 8;
 export type PlaceName = (typeof PLACES)[number]['name'] | 'More';
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
@@ -36,11 +41,15 @@ export function Frame({ site, madeAt, keep, place, sky, right, prefs, bays, whol
       </header>
       <nav aria-label="Places" className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-[15px]`}>
         <svg className="absolute inset-0 pointer-events-none" width="100%" height="100%" aria-hidden="true"><rect width="100%" height="100%" fill="url(#stones)" /></svg>
-        {[...(PLACES as readonly Place[]), MORE_PLACE].map((p) => {
-          const here = p.name === place || (p === MORE_PLACE && MORE.some((m) => m.name === place));
+        {[...(PLACES as readonly Place[]), MORE_PLACE].map((p, i) => {
+          const under = p === MORE_PLACE;
+          const here = p.name === place;
+          // On a phone more of them are under More than on a laptop.
+          const within = under && MORE.some((m) => m.name === place);
+          const withinWide = under && (PLACES as readonly Place[]).slice(IN_SOIL).some((m) => m.name === place);
           return (
             <Link key={p.href} prefetch={false} href={p.href} aria-current={p.name === place ? 'page' : undefined}
-              className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[64px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.short === undefined ? 'max-sm:hidden' : ''} ${p === MORE_PLACE ? 'sm:hidden' : ''} ${here ? 'bg-paper text-ink font-bold mt-1.5' : ''}`}><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></Link>
+              className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[64px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.short === undefined ? 'max-sm:hidden' : ''} ${!under && i >= IN_SOIL ? 'sm:hidden' : ''} ${here || withinWide ? 'bg-paper text-ink font-bold mt-1.5' : within ? 'max-sm:bg-paper max-sm:text-ink max-sm:font-bold max-sm:mt-1.5' : ''}`}><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></Link>
           );
         })}
         <span className="flex-1 max-sm:hidden" />

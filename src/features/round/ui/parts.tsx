@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
-import { CAUTION } from '@/core/words/advice';
+import { CAUTION } from '@/core/words/caution';
 import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS, type SkipReason } from '@/core/words/skip';
 import { answerText, doubtText, FIRE_CARD } from '@/core/words/doubt';

@@ -1,6 +1,6 @@
 'use server';
 import { account } from '@/core/evidence/verdict';
-import { reckon } from '@/core/digest/digest';
+import { reckon } from '@/core/digest/reckon';
 import { foldBatch } from '@/core/log/fold';
 import type { Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';

@@ -1,4 +1,4 @@
-import { reckon, reckonUnder } from '@/core/digest/digest';
+import { reckon, reckonUnder } from '@/core/digest/reckon';
 import { resolvePolicy } from '@/core/evidence/policy';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { foldBatch, foldSite, type SiteState, type Terms } from '@/core/log/fold';

@@ -1,17 +1,14 @@
 import Link from 'next/link';
 import { ember } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
-import type { Agenda } from '../view';
+import type { ReactNode } from 'react';
 import { HeapPlot, type YardHeap } from './HeapPlot';
 
 const WORDS: readonly [number, string][] = [[25, 'cold'], [40, 'waking'], [55, 'proving'], [65, 'hot'], [70, 'too hot'], [77, 'danger']];
 
-const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
-
 /** Home: the heaps on their ground, and the day's work beside them. */
-export function Yard({ heaps, agenda, day, clock, figures }: { heaps: readonly YardHeap[]; agenda: readonly Agenda[]; day: string; clock: string; figures: readonly string[] }) {
+export function Yard({ heaps, figures, today }: { heaps: readonly YardHeap[]; figures: readonly string[]; /** The day's work, beside them. */ today: ReactNode }) {
   const largest = Math.max(...heaps.map((h) => h.picture.volume), 1);
-  const urgent = agenda.find((g) => g.title === 'Cannot wait')?.tasks ?? [];
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section aria-labelledby="yard-title" className="min-w-0 flex flex-col">
@@ -24,23 +21,7 @@ export function Yard({ heaps, agenda, day, clock, figures }: { heaps: readonly Y
           <span className="flex items-center gap-1.5"><svg width="26" height="14" aria-hidden="true"><path d="M1 12Q13-6 25 12" fill="none" stroke="var(--color-ink)" strokeDasharray="2 2.5" /></svg>turning still owed</span>
         </p>
       </section>
-      <section aria-labelledby="today" className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-b-[1.6px] max-lg:order-first px-5 pt-3.5 pb-4 flex flex-col">
-        <header className="flex justify-between items-baseline"><h2 id="today" className="!text-[23px]">{day}</h2><span className="text-ink-3">{clock}</span></header>
-        <p className="text-[15px] mt-0.5 mb-1">{urgent.length > 0 ? <><b>{LIST.format(urgent.map((t) => t.name))}</b> can’t wait.</> : 'Nothing that cannot wait.'}</p>
-        {agenda.map((g) => (
-          <div key={g.title}>
-            <h3 className="!text-[14px] !font-semibold font-text text-ink-2 border-b-[1.6px] border-ink pb-0.5 mt-2">{g.title}</h3>
-            <ol>{g.tasks.map((t) => (
-              <li key={t.id} className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0">
-                <span className="disp font-semibold text-[14px] leading-[1.3]"><span className={t.advice.urgent ? 'marked' : ''}>{t.when}</span></span>
-                <Mark name={t.advice.mark} size={20} />
-                <div><Link prefetch={false} href={`/batch/${t.id}`} className="font-[650] leading-tight inline-block">{t.name}: {t.advice.act.charAt(0).toLowerCase() + t.advice.act.slice(1)}</Link><p className="q text-[13px] leading-[1.3]">{t.advice.why}</p></div>
-              </li>
-            ))}</ol>
-          </div>
-        ))}
-        {agenda.length === 0 && <p className="q mt-2">Nothing due before tomorrow.</p>}
-      </section>
+      {today}
     </div>
   );
 }

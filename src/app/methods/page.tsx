@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import { TEMPLATES, templatesOf } from '@/core/advice/templates';
+import { isGone } from '@/core/advice/situation';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { Methods } from '@/features/method/ui/Methods';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Methods' };
+
+export default async function MethodsPage() {
+  const s = await setting();
+  const live = s.board.filter((d) => !isGone(d.situation));
+  const rows = templatesOf(s.siteState.templates).map((template) => ({
+    template, ships: TEMPLATES.some((t) => t.id === template.id), changed: TEMPLATES.some((t) => t.id === template.id) && s.siteState.templates.has(template.id),
+    heaps: live.filter((d) => d.situation.template.id === template.id).map((d) => d.name ?? d.code),
+  }));
+  return <FrameFor s={s} place="Methods"><Methods rows={rows} by={s.prefs.by} /></FrameFor>;
+}

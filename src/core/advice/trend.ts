@@ -1,0 +1,71 @@
+import { MS, type Instant } from '../quantity/instant';
+
+/** A round, short: its combined value (that of the policy) and its hottest place, °C. */
+export type RoundHeat = { readonly at: Instant; readonly valueC: number; readonly peakC: number };
+
+/** Where a value is heading: K a day, from so many rounds, as of the last of them. */
+export type Trend = { readonly perDay: number; readonly rounds: number; readonly from: Instant; readonly to: Instant; readonly nowC: number };
+
+/** A trend looks this far back: long enough for three rounds of a day apart, short enough to be of now. */
+const LOOKS_BACK_MS = 3.5 * MS.day;
+/** For so long after a turning a heap climbs back: rounds of that time say nothing of where it is heading. */
+export const REBOUND_MS = 20 * MS.hour;
+/** Fewer rounds, or a shorter time, and noise would speak. */
+const LEAST_ROUNDS = 3;
+const LEAST_SPAN_MS = 20 * MS.hour;
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const mid = sorted.length >> 1;
+  return sorted.length % 2 ? sorted[mid]! : (sorted[mid - 1]! + sorted[mid]!) / 2;
+};
+
+/**
+ * The slope of a series by Theil and Sen: the median of the slopes of all pairs (Theil 1950, Sen 1968), which a slip or one
+ * odd round does not bend. The line goes through the median of what the slope leaves over.
+ * @param points times in ms, values in any unit; two at least with different times
+ * @returns slope in units a day, and the line's value at the last point's time; null: no two times differ
+ */
+export function theilSen(points: readonly { readonly at: Instant; readonly c: number }[]): { perDay: number; atEnd: number } | null {
+  const slopes: number[] = [];
+  points.forEach((p, i) => { for (const q of points.slice(i + 1)) if (q.at !== p.at) slopes.push((q.c - p.c) / ((q.at - p.at) / MS.day)); });
+  if (slopes.length === 0) return null;
+  const perDay = median(slopes);
+  const end = Math.max(...points.map((p) => p.at));
+  return { perDay, atEnd: median(points.map((p) => p.c + (perDay * (end - p.at)) / MS.day)) };
+}
+
+/** Where a heap is heading: over the last days, since it came back from its last turning. Null: too few rounds to say. */
+export function trendOf(rounds: readonly RoundHeat[], turns: readonly Instant[], now: Instant, of: 'valueC' | 'peakC' = 'valueC'): Trend | null {
+  const turned = turns.findLast((t) => t <= now) ?? -Infinity;
+  const recent = rounds.filter((r) => r.at <= now && r.at > now - LOOKS_BACK_MS && r.at >= turned + REBOUND_MS);
+  const [first, last] = [recent[0], recent.at(-1)];
+  if (!first || !last || recent.length < LEAST_ROUNDS || last.at - first.at < LEAST_SPAN_MS) return null;
+  const line = theilSen(recent.map((r) => ({ at: r.at, c: r[of] })));
+  return line && { perDay: line.perDay, rounds: recent.length, from: first.at, to: last.at, nowC: line.atEnd };
+}
+
+/** When a falling value passes a floor, if it goes on as it does; null: it does not fall, or is below it already. */
+export function passesBelow(trend: Trend | null, floorC: number): Instant | null {
+  if (!trend || trend.perDay >= -0.05 || trend.nowC < floorC) return null;
+  return Math.round(trend.to + ((trend.nowC - floorC) / -trend.perDay) * MS.day);
+}
+
+/** What a turning did: how low it went, how high it came back within five days and how fast. Null parts: not read. */
+export type Rebound = { readonly turnedAt: Instant; readonly beforeC: number | null; readonly lowC: number | null; readonly highC: number | null; /** Time to within 1 K of that. */ readonly hours: number | null };
+
+const AFTER_MS = 5 * MS.day;
+
+/** The pairs of before and after for each turning, of the hottest place; rounds up to the next turning. */
+export function reboundsOf(rounds: readonly RoundHeat[], turns: readonly Instant[]): Rebound[] {
+  return turns.map((turnedAt, i) => {
+    const before = rounds.findLast((r) => r.at <= turnedAt && r.at > turnedAt - 2 * MS.day);
+    const after = rounds.filter((r) => r.at > turnedAt && r.at <= Math.min(turnedAt + AFTER_MS, turns[i + 1] ?? Infinity));
+    const highC = after.length > 0 ? Math.max(...after.map((r) => r.peakC)) : null;
+    const there = highC === null ? undefined : after.find((r) => r.peakC >= highC - 1);
+    return {
+      turnedAt, beforeC: before?.peakC ?? null, lowC: after.length > 0 ? Math.min(...after.map((r) => r.peakC)) : null, highC,
+      hours: there ? (there.at - turnedAt) / MS.hour : null,
+    };
+  });
+}

@@ -1,0 +1,59 @@
+import { account, prepare, type Account, type Prepared, type Ruling } from '../evidence/verdict';
+import type { Rule } from '../evidence/rule';
+import { evidenceOf, ownRulesOf } from '../formats/batch-file';
+import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
+import type { BatchState, SiteState, Terms } from '../log/fold';
+import type { Instant } from '../quantity/instant';
+import { findRule, rulesForMethod } from '../rules/library';
+
+/** Rules of some terms: those that are known, else all of the batch's method and its own. */
+function rulesOf({ opened }: BatchState, terms: Terms): Rule[] {
+  const own = ownRulesOf([...terms.ownRules]);
+  const chosen = terms.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
+  return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own];
+}
+
+/** How a batch stands to one rule. */
+export type BatchRuling = Ruling & {
+  /** The rules and policy that the account was reached under. */
+  readonly terms: Terms;
+  /** Where a proof was kept from earlier terms: what those in force would say. Null: they ask for this rule no more. */
+  readonly present?: Account | null;
+};
+
+/** Everything a batch's page is drawn from, as of now. */
+export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly BatchRuling[] };
+
+/** A batch under one version of its terms. Null while it is building. */
+export function reckonUnder(state: BatchState, terms: Terms, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+  const file = batchFileOf(state, site, siteState, terms);
+  if (!file) return null;
+  const prepared = prepare(evidenceOf(file), now);
+  return { prepared, accounts: leadingFirst(rulesOf(state, terms).map((rule) => ({ rule, terms, account: account(prepared, rule) }))) };
+}
+
+/**
+ * A batch under the terms in force; but a proof that was reached under earlier ones before they changed, and
+ * that nothing raw has undone since, stands as it was reached.
+ */
+export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+  const inForce = reckonUnder(state, state.terms.at(-1)!, site, siteState, now);
+  if (!inForce || state.terms.length === 1) return inForce;
+  const rulings = new Map(inForce.accounts.map((r) => [r.rule.id, r]));
+  state.terms.slice(0, -1).forEach((terms, i) => {
+    const until = state.terms[i + 1]!.since;
+    for (const earlier of reckonUnder(state, terms, site, siteState, now)?.accounts ?? []) {
+      const { provenAt } = earlier.account.verdict;
+      const shown = rulings.get(earlier.rule.id);
+      if (provenAt === null || provenAt > until || shown?.present !== undefined) continue;
+      rulings.set(earlier.rule.id, { ...earlier, present: shown?.account ?? null });
+    }
+  });
+  return { ...inForce, accounts: leadingFirst([...rulings.values()]) };
+}
+
+const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);
+
+/** The leading rule is the one furthest from done: the last to be proven leads, so that a mound never shows more than is sure. */
+const leadingFirst = <T extends { account: Account; rule: Rule }>(accounts: readonly T[]): T[] =>
+  [...accounts].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b) || b.account.verdict.turningsRequired - a.account.verdict.turningsRequired);

@@ -1,0 +1,79 @@
+import type { Measures } from '../log/shapes';
+import type { Instant } from '../quantity/instant';
+
+/** How big a heap is and how it shrinks. Lengths in metres, volumes in m³. */
+
+/** Least size of a free-standing heap that stays hot: about one cubic metre (common practice; one cubic yard is 0.765 m³ and is less). */
+export const LEAST_HOT_M3 = 1;
+/** Shapes that a heap is drawn and measured as. `cube`: a bay, bin or tub. */
+export const SHAPES = ['dome', 'cone', 'windrow', 'triangle', 'trapezoid', 'cube'] as const;
+export type HeapShape = (typeof SHAPES)[number];
+export const isShape = (s: string | null | undefined): s is HeapShape => SHAPES.includes(s as HeapShape);
+
+/**
+ * Volume by outer measures. Cross-sections of a row: triangle b·h/2, parabola 2·b·h/3 (a row that has settled), trapezoid
+ * (a + b)·h/2; cone π·r²·h/3; a dome is taken as half an ellipsoid, 2/3·π·a·b·h. Source: geometry; the row's sections as
+ * composting handbooks give them (handbook, section 5).
+ */
+export function volumeOf(shape: HeapShape, { lengthM: l, widthM: w, heightM: h, topWidthM }: Measures): number {
+  switch (shape) {
+    case 'cube': return l * w * h;
+    case 'cone': return (Math.PI * (l / 2) * (w / 2) * h) / 3;
+    case 'dome': return (2 / 3) * Math.PI * (l / 2) * (w / 2) * h;
+    case 'triangle': return ((w * h) / 2) * l;
+    case 'trapezoid': return (((topWidthM ?? w / 2) + w) / 2) * h * l;
+    case 'windrow': return ((2 * w * h) / 3) * l;
+  }
+}
+
+/** Height of a heap of a volume where nobody measured it: a dome 0.45 of its width, a row 0.5, a bay as a cube (common practice). */
+export function usualHeight(shape: HeapShape, m3: number, lengthM: number | null): number {
+  switch (shape) {
+    case 'cube': return Math.cbrt(m3);
+    case 'cone': return 0.9 * Math.cbrt((3 * m3) / (0.9 * Math.PI));
+    case 'dome': return 0.9 * Math.cbrt((3 * m3) / (2 * 0.9 * Math.PI));
+    case 'triangle': return Math.sqrt(m3 / ((lengthM ?? Math.cbrt(m3) * 1.6)));
+    case 'trapezoid': return Math.sqrt((m3 * 2) / (3 * (lengthM ?? Math.cbrt(m3) * 1.6)));
+    case 'windrow': return Math.sqrt((3 * m3) / (4 * (lengthM ?? Math.cbrt(m3) * 1.6)));
+  }
+}
+
+/** A size at a moment, and how it is known: measured, judged by eye, from the level against the first mark, joined or carried off. */
+export type SizeAt = { readonly at: Instant; readonly m3: number; readonly how: 'built' | 'measured' | 'judged' | 'level' | 'joined' | 'carried-off' };
+
+export type SizeEvent =
+  | { readonly at: Instant; readonly kind: 'measured' | 'judged'; readonly m3: number; readonly heightM: number | null }
+  | { readonly at: Instant; readonly kind: 'level'; readonly sunkCm: number }
+  | { readonly at: Instant; readonly kind: 'joined' | 'carried-off'; readonly m3: number };
+
+/**
+ * A heap's volume over time. A heap settles downward on its own foot, so that its volume goes with its height; the mark that
+ * a level is read against is that of the last measuring. What is joined or carried off is added and taken from what was
+ * there before.
+ * @returns by time; empty when its first volume is not known
+ */
+export function sizesOf(first: { at: Instant; m3: number | null; heightM: number | null; shape: HeapShape; lengthM: number | null }, events: readonly SizeEvent[]): SizeAt[] {
+  let base = first.m3 === null ? null : { m3: first.m3, heightM: first.heightM ?? usualHeight(first.shape, first.m3, first.lengthM), sunkCm: 0 };
+  const out: SizeAt[] = base === null ? [] : [{ at: first.at, m3: base.m3, how: 'built' }];
+  let sunk = 0;
+  for (const e of [...events].sort((a, b) => a.at - b.at)) {
+    if (e.kind === 'measured' || e.kind === 'judged') {
+      base = { m3: e.m3, heightM: e.heightM ?? usualHeight(first.shape, e.m3, first.lengthM), sunkCm: sunk };
+      out.push({ at: e.at, m3: e.m3, how: e.kind });
+    } else if (base !== null && e.kind === 'level') {
+      sunk = e.sunkCm;
+      const left = Math.max(0.05, 1 - (sunk - base.sunkCm) / 100 / base.heightM);
+      out.push({ at: e.at, m3: base.m3 * left, how: 'level' });
+    } else if (e.kind !== 'level') {
+      const was = out.at(-1)?.m3;
+      if (was === undefined) continue;
+      const m3 = Math.max(0.01, e.kind === 'joined' ? was + e.m3 : was - e.m3);
+      base = { m3, heightM: usualHeight(first.shape, m3, first.lengthM), sunkCm: sunk };
+      out.push({ at: e.at, m3, how: e.kind });
+    }
+  }
+  return out;
+}
+
+/** Dry matter in a heap, kg/m³: a fresh mix of 550 kg/m³ at 60 % water has 220 of it; loose straw less, settled litter more (common practice). */
+export const DRY_KG_M3 = { low: 160, usual: 220, high: 280 } as const;

@@ -1,0 +1,252 @@
+'use client';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { END_REASONS, FIXES, TRANSFERS, TRANSFER_KINDS, type EndReason, type Fix, type TransferKind } from '@/core/log/entry';
+import { END_WORDS, FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
+import { isShape, volumeOf, type HeapShape } from '@/core/heap/size';
+import { positionText } from '@/core/heap/row';
+import { CAUTION } from '@/core/words/caution';
+import { TRANSFER_WORDS } from '@/core/words/transfer';
+import { Choices } from '@/ui/Choices';
+import { Effects } from '@/ui/Effects';
+import { Field } from '@/ui/Field';
+import { KeepBar, WhenAndWho } from './parts';
+import { typed } from '@/ui/number';
+import { StandingFields, useStanding, type PlacedHeap } from './Standing';
+import { useEntry, usePreview, type HeapRef } from './useEntry';
+
+/** Acts that change what a heap is, or that two heaps share: moved, joined, split, stacked, something carried over. */
+type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
+const others = (heap: HeapRef): readonly PlacedHeap[] => (heap.placed ?? []).filter((h) => h.id !== heap.id);
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+function OtherHeap({ label, heap, value, onChange }: { label: string; heap: HeapRef; value: string; onChange: (id: string) => void }) {
+  const id = `other-${label.replace(/\W/g, '')}`;
+  return (
+    <div><label className="label" htmlFor={id}>{label}</label>
+      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}><option value="">Choose a heap</option>{others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : `${h.m3.toFixed(1)} m³`].filter(Boolean).join(', ')}</option>)}</select></div>
+  );
+}
+
+/** A heap lifted to another place as it is; forked over on the way it is a turning too. */
+export function MoveForm({ heap, onDone }: FormProps) {
+  const standing = useStanding(heap, heap.placed ?? []);
+  const [how, setHow] = useState<'forked' | 'lifted' | ''>('');
+  const turn = useEntry('turn', heap, onDone);
+  const move = useEntry('move', heap, onDone);
+  const entry = how === 'forked' ? turn : move;
+  const data = how === 'forked' ? { full: true, words: `moved${standing.position ? ` to ${positionText(standing.position)}` : ''}` } : { ...(standing.position ? { words: `to ${positionText(standing.position)}` } : {}) };
+  const preview = usePreview(entry, how === '' ? null : data);
+  const keep = (): void => entry.save(data, () => { void standing.keep(entry.by, entry.at).then((p) => { if (p.length > 0) entry.setProblems(p); else onDone(); }); });
+  return (
+    <>
+      <p className="caution">{CAUTION.steam} {CAUTION.lift}</p>
+      <StandingFields standing={standing} />
+      <Choices label="How was it moved?" value={how} onChange={setHow} options={[{ value: 'forked', label: 'Forked over whole', hint: 'counts as a full turning' }, { value: 'lifted', label: 'Lifted as it was', hint: 'no turning' }]} />
+      <WhenAndWho entry={entry} heap={heap} />
+      {how !== '' && <Effects preview={preview} />}
+      <p className="hint">It loses heat on the way: read it the same afternoon and the next day.</p>
+      <KeepBar entry={entry} label="Keep this move" ready={how !== '' && standing.changed && standing.effect.overlaps.length === 0} onKeep={keep} />
+    </>
+  );
+}
+
+/** Another heap joined to this one: the whole is only as proven as its weakest part, and the other one is at its end. */
+export function JoinForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('merge', heap, onDone);
+  const [from, setFrom] = useState('');
+  const [seeds, setSeeds] = useState<'yes' | 'no' | 'unknown' | ''>('');
+  const [proven, setProven] = useState<'yes' | 'no' | ''>('');
+  const [what, setWhat] = useState('');
+  const own = heap.placed?.find((h) => h.id === heap.id);
+  const other = others(heap).find((h) => h.id === from);
+  const met = (rules: readonly string[]): boolean => other !== undefined && rules.length > 0 && rules.every((r) => other.met.includes(r));
+  const foreign = from === 'foreign';
+  const data = other ? { from: other.id, withProven: met(own?.germRules ?? []), seeds: !met(own?.seedRules ?? []), what: `${other.name}, the whole of it`, ...(other.m3 === null ? {} : { volumeM3: other.m3 }) }
+    : foreign && proven !== '' ? { withProven: proven === 'yes', ...(seeds === '' ? {} : { seeds: seeds !== 'no' }), ...(what.trim() ? { what: what.trim() } : {}) } : null;
+  const preview = usePreview(entry, data);
+  const costs = preview?.effects?.some((e) => e.costs) ?? false;
+  return (
+    <>
+      <div><label className="label" htmlFor="join-which">Which heap was joined to it?</label>
+        <select id="join-which" className="field" value={from} onChange={(e) => setFrom(e.target.value)}><option value="">Choose a heap</option>
+          {others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : `${h.m3.toFixed(1)} m³`].filter(Boolean).join(', ')}</option>)}<option value="foreign">One that is not kept here</option></select></div>
+      {other && <p>{data?.withProven ? `${other.name} has met ${heap.name}’s rules, so nothing starts again.` : `${other.name} has not met ${heap.name}’s rules: the joined heap is only as proven as its weakest part.`} {other.name} is at its end; its log and record stay.</p>}
+      {foreign && <>
+        <Field label="What was it?" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="half a trailer from the neighbour" />
+        <Choices label="Was that heap proven?" value={proven} onChange={setProven} options={[{ value: 'yes', label: 'Yes, proven', hint: 'and nothing raw in it since' }, { value: 'no', label: 'No, or I don’t know', hint: 'the clock starts again' }]} />
+        <Choices label="Live seeds in it?" value={seeds} onChange={setSeeds} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
+      </>}
+      <WhenAndWho entry={entry} heap={heap} />
+      {data && !data.withProven && <p className="caution">{CAUTION.raw}</p>}
+      {data && <Effects preview={preview} />}
+      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this joining'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+/** A part carried off: a heap of its own with this one's past. */
+export function SplitForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('split', heap, onDone);
+  const [child] = useState(() => v7());
+  const [code, setCode] = useState('');
+  const [name, setName] = useState('');
+  const [bay, setBay] = useState('');
+  const [volume, setVolume] = useState('');
+  const m3 = typed(volume, 0.01);
+  const own = heap.placed?.find((h) => h.id === heap.id)?.m3 ?? null;
+  const problem = m3 === null ? 'Type the volume as a number.' : m3 !== undefined && own !== null && m3 >= own ? `Less than the ${own.toFixed(1)} m³ that it has: something must stay.` : undefined;
+  const data = code.trim() !== '' && typeof m3 === 'number' && !problem ? { to: child, volumeM3: m3, code: code.trim(), ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}) } : null;
+  const preview = usePreview(entry, data);
+  return (
+    <>
+      <p className="caution">{CAUTION.split} {CAUTION.lift}</p>
+      <Field label="How much was carried off" unit="m³" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={problem} hint={own === null ? undefined : `It has about ${own.toFixed(1)} m³ now`} />
+      <div className="grid grid-cols-[96px_1fr_96px] gap-3"><Field label="New code" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} /><Field label="New name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} /><Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} /></div>
+      <WhenAndWho entry={entry} heap={heap} />
+      <p className="hint">Both heaps keep what was read until now. From now on each earns its proof by its own readings: read both.</p>
+      {data && <Effects preview={preview} />}
+      <KeepBar entry={entry} label="Keep this split" ready={data !== null} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+/** One heap on top of another in the same place: two histories, told apart by depth. */
+export function StackForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('stack', heap, onDone);
+  const [other, setOther] = useState('');
+  const [layer, setLayer] = useState<'upper' | 'lower' | ''>('');
+  const data = other !== '' && layer !== '' ? { with: other, layer } : null;
+  return (
+    <>
+      <OtherHeap label="Which other heap?" heap={heap} value={other} onChange={setOther} />
+      <Choices label={`${heap.name} lies`} value={layer} onChange={setLayer} options={[{ value: 'upper', label: 'On top' }, { value: 'lower', label: 'Below' }]} />
+      <p className="hint">Put cardboard between them, and set the places of each so that a reading says which one it is of.</p>
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep it" ready={data !== null} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+/** Something that left this heap: into another one, or for good. Logged once, it stands in both logs. */
+export function TransferForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('transfer', heap, onDone);
+  const [what, setWhat] = useState<TransferKind | ''>('');
+  const [to, setTo] = useState('');
+  const [litres, setLitres] = useState('');
+  const [raw, setRaw] = useState<'raw' | 'clean' | ''>('');
+  const amount = typed(litres, 0.1);
+  const usual = what === '' ? null : TRANSFERS[what];
+  const isRaw = raw === '' ? (usual?.raw ?? true) : raw === 'raw';
+  const data = what !== '' && amount !== null ? { what, raw: isRaw, seeds: isRaw ? (usual?.seeds ?? true) : false, ...(to === '' ? {} : { to }), ...(amount === undefined ? {} : { litres: amount }) } : null;
+  const preview = usePreview(entry, data);
+  const costs = preview?.effects?.some((e) => e.costs) ?? false;
+  return (
+    <>
+      <Choices label="What was taken off?" value={what} onChange={(v) => { setWhat(v); setRaw(''); }} columns={2} options={TRANSFER_KINDS.map((value) => ({ value, label: TRANSFER_WORDS[value].name, hint: TRANSFER_WORDS[value].hint }))} />
+      <Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined} hint="A bucket holds about 10" />
+      <OtherHeap label="Into which heap? Leave empty if into none" heap={heap} value={to} onChange={setTo} />
+      {what !== '' && to !== '' && <Choices label="Is it raw?" value={raw === '' ? (usual!.raw ? 'raw' : 'clean') : raw} onChange={setRaw} options={[{ value: 'raw', label: 'Raw, or I don’t know' }, { value: 'clean', label: 'Clean', hint: 'it met the rules itself, or was never raw' }]} />}
+      <WhenAndWho entry={entry} heap={heap} />
+      {isRaw && what !== '' && <p className="caution">{CAUTION.raw} Not into drains or a watercourse: check with your local authority.</p>}
+      {data && to !== '' && <Effects preview={preview} />}
+      <KeepBar entry={entry} label={costs ? 'Log it, and start that clock again' : 'Keep it in both logs'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+    </>
+  );
+}
+
+const SHAPE_WORDS: Readonly<Record<HeapShape, string>> = { dome: 'Heap', cone: 'Cone', windrow: 'Row, rounded', triangle: 'Row, sharp', trapezoid: 'Row, flat top', cube: 'Bay, bin or tub' };
+
+/** How big it is now, by tape or by eye. */
+export function SizeForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('size', heap, onDone);
+  const [length, setLength] = useState('');
+  const [width, setWidth] = useState('');
+  const [height, setHeight] = useState('');
+  const [volume, setVolume] = useState('');
+  const form = isShape(heap.shape) ? heap.shape : 'dome';
+  const [l, w, h, v] = [length, width, height, volume].map((t) => typed(t, 0.01));
+  const measures = typeof l === 'number' && typeof w === 'number' && typeof h === 'number' ? { lengthM: l, widthM: w, heightM: h } : null;
+  const m3 = measures ? volumeOf(form, measures) : typeof v === 'number' ? v : null;
+  const wrong = [l, w, h, v].includes(null);
+  return (
+    <>
+      <p className="hint">{SHAPE_WORDS[form]}: longest, widest and highest, from ground to top. Or its volume as you judge it.</p>
+      <div className="grid grid-cols-3 gap-3"><Field label="Length" unit="m" inputMode="decimal" value={length} onChange={(e) => setLength(e.target.value)} /><Field label="Width" unit="m" inputMode="decimal" value={width} onChange={(e) => setWidth(e.target.value)} /><Field label="Height" unit="m" inputMode="decimal" value={height} onChange={(e) => setHeight(e.target.value)} /></div>
+      {!measures && <Field label="Or its volume" unit="m³" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} />}
+      {wrong && <p role="alert" className="marked font-semibold">Type each as a number above nought, in metres.</p>}
+      {m3 !== null && <p className="text-[17px]">{measures ? 'That makes' : 'Judged by eye:'} <b>{m3.toFixed(1)} m³</b>.{m3 < 1 ? ' Under about one cubic metre a heap rarely stays hot.' : ''}</p>}
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep this size" ready={m3 !== null && !wrong} onKeep={() => entry.save(measures ? { measures } : { volumeM3: m3 })} />
+    </>
+  );
+}
+
+/** One thing that was changed to mend it. */
+export function FixForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('fix', heap, onDone);
+  const [fix, setFix] = useState<Fix | ''>('');
+  const [words, setWords] = useState('');
+  return (
+    <>
+      <p className="hint">One change at a time, then read it for some days: two at once, and nobody knows which helped. Water, a turning or an addition are logged under their own buttons.</p>
+      <Choices label="What was changed?" value={fix} onChange={setFix} columns={2} options={FIXES.filter((f) => !['water', 'turn', 'nitrogen', 'carbon', 'thermometer'].includes(f)).map((value) => ({ value, label: FIX_WORDS[value] }))} />
+      <Field label="A few words" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep this change" ready={fix !== ''} onKeep={() => entry.save({ fix, ...(words.trim() ? { words: words.trim() } : {}) })} />
+    </>
+  );
+}
+
+/** The method that it is kept by, from now on. */
+export function MethodForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('method', heap, onDone);
+  const list = heap.templates ?? [];
+  const [id, setId] = useState(heap.template ?? '');
+  const chosen = list.find((t) => t.id === id);
+  return (
+    <>
+      <div className="flex flex-col gap-2" role="radiogroup" aria-label="Kept by which method?">{list.map((t) => (
+        <button key={t.id} type="button" role="radio" aria-checked={t.id === id} data-state={t.id === id ? 'on' : 'off'} className="choice !items-start !text-left flex-col" onClick={() => setId(t.id)}><span>{t.name}</span><span className="text-[13px] font-normal">Turned {SCHOOL_WORDS[t.trigger]}. {t.words}</span></button>))}</div>
+      <p className="hint">It changes what is advised and expected from now on, not what is proven.</p>
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label={chosen ? `Keep it as ‘${chosen.name}’` : 'Keep it'} ready={chosen !== undefined && id !== heap.template} onKeep={() => chosen && entry.save({ template: chosen })} />
+    </>
+  );
+}
+
+/** Held, taken up again, called ready, or at its end: by decision of somebody. */
+export function StandingInLife({ heap, onDone }: FormProps) {
+  const [what, setWhat] = useState<'hold' | 'ready' | 'ended' | ''>('');
+  const [reason, setReason] = useState<EndReason | ''>('');
+  const [words, setWords] = useState('');
+  const [hold, ready, ended] = [useEntry('hold', heap, onDone), useEntry('ready', heap, onDone), useEntry('ended', heap, onDone)];
+  const entry = what === 'ready' ? ready : what === 'ended' ? ended : hold;
+  const said = words.trim() ? { words: words.trim() } : {};
+  const save = (): void => (what === 'hold' ? hold.save({ on: !heap.onHold, ...(words.trim() ? { reason: words.trim() } : {}) }) : what === 'ready' ? ready.save(said) : ended.save({ reason, ...said }));
+  return (
+    <>
+      <Choices label="What is it?" value={what} onChange={setWhat} columns={3} options={[{ value: 'hold', label: heap.onHold ? 'Taken up again' : 'Put on hold', hint: heap.onHold ? 'its work goes on' : 'no work is asked for' }, { value: 'ready', label: 'Ready', hint: 'somebody says so' }, { value: 'ended', label: 'At its end' }]} />
+      {what === 'ended' && <Choices label="Why?" value={reason} onChange={setReason} columns={2} options={END_REASONS.filter((r) => r !== 'merged').map((value) => ({ value, label: capital(END_WORDS[value]) }))} />}
+      {what === 'ended' && reason === 'used-raw' && <p className="caution">Without a proof it counts as raw manure where it goes: keep it off crops near harvest, and check with your local authority.</p>}
+      {what === 'ready' && <p className="hint">This is a person’s word. Whether it may go out hangs on its proof and on what it is for.</p>}
+      <Field label="Why, in a few words" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep it" ready={what !== '' && (what !== 'ended' || reason !== '')} onKeep={save} />
+    </>
+  );
+}
+
+/** Its bay is wanted for another heap. */
+export function BayForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('bay-wanted', heap, onDone);
+  const [day, setDay] = useState('');
+  const by = day === '' ? null : Date.parse(`${day}T12:00:00Z`);
+  return (
+    <>
+      <Field label="By which day is its bay wanted?" type="date" min={heap.nowLocal.slice(0, 10)} value={day} onChange={(e) => setDay(e.target.value)} hint="Leave empty if it is no longer wanted" />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label={by === null ? 'It is no longer wanted' : 'Keep it'} onKeep={() => entry.save({ by })} />
+    </>
+  );
+}
