@@ -1,7 +1,8 @@
 import { tasksOf } from '@/core/advice/tasks';
+import { cardOf } from '@/core/digest/card';
 import { tempText } from '@/core/quantity/format';
 import { Today } from '@/features/day/ui/Today';
-import { cardOf, handsNow, roundsOfSite, todayView } from '@/features/day/view';
+import { handsNow, roundsOfSite, todayView } from '@/features/day/view';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
 import { AirStrip } from '@/features/yard/ui/AirStrip';

@@ -1,4 +1,5 @@
 import type { Work } from '../log/shapes';
+import { minutesOfClock } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { mendNext, nextAdvice, readNext, turnNext, type Advice } from './next';
 import type { Order } from './orders';
@@ -137,14 +138,12 @@ export function shareOut(tasks: readonly Task[], hands: Hands): Placed[] {
   });
 }
 
-const minutesOf = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
-
 /**
  * The hands of a day. @param weekday 1 Monday to 7 Sunday @param minuteOfDay how far the day is, for the day that runs; null: a day to come
  */
 export function handsOf(work: Work, weekday: number, minuteOfDay: number | null): Hands {
   if (!work.days.includes(weekday)) return { people: [], machineMinutes: 0 };
-  const [from, to] = [minutesOf(work.from), minutesOf(work.to)];
+  const [from, to] = [minutesOfClock(work.from), minutesOfClock(work.to)];
   const share = minuteOfDay === null ? 1 : Math.max(0, Math.min(1, (to - minuteOfDay) / (to - from)));
   return {
     people: work.crew.map((p) => ({ name: p.name, minutes: Math.round(p.hoursPerDay * 60 * share), drives: p.drives })),

@@ -158,3 +158,12 @@ export function offsetText(timeZone: string, at: Instant): string {
 
 /** The site's clock as a form's field shows it: `YYYY-MM-DDTHH:MM`. */
 export const localInput = (timeZone: string, at: Instant): string => new Date(localClockMs(formatterOf(timeZone), at)).toISOString().slice(0, 16);
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+/** The weekday of a moment in a zone, 1 Monday to 7 Sunday, and how many minutes its clock is past midnight. */
+export function weekdayOf(timeZone: string, at: Instant): { weekday: number; minute: number } {
+  const p = localParts(timeZone, at);
+  return { weekday: WEEKDAYS.indexOf(p.weekday) + 1, minute: minutesOfClock(p.clock) };
+}
+/** `07:30` as minutes past midnight. */
+export const minutesOfClock = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));

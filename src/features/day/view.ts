@@ -1,16 +1,12 @@
-import { handsOf, shareOut, type Hands, type HeapCard, type Task, type TaskKind } from '@/core/advice/tasks';
+import { handsOf, shareOut, type Hands, type Task, type TaskKind } from '@/core/advice/tasks';
 import { costText, DEFER_WORDS, GROUP_WORDS, TASK_WORDS, taskWords, type AdviceWords } from '@/core/advice/words';
-import type { Digest } from '@/core/digest/digest';
 import { checkDue } from '@/core/evidence/drift';
 import type { SiteState } from '@/core/log/fold';
 import type { Work } from '@/core/log/shapes';
-import { localParts } from '@/core/quantity/calendar';
+import { localParts, minutesOfClock, weekdayOf } from '@/core/quantity/calendar';
 import { durationText, soonText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
-
-/** A heap as the day's work looks at it. */
-export const cardOf = (d: Digest): HeapCard => ({ id: d.id, code: d.code, name: d.name ?? d.code, facts: d.situation, orders: d.orders });
 
 /** What comes round on its own: chores, and thermometers whose check is due. */
 export function roundsOfSite({ work, chores, instruments, probes }: SiteState, now: number) {
@@ -68,11 +64,5 @@ export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, 
 export function handsNow(work: Work | null, timeZone: string, now: number): Hands | 'over' | null {
   if (!work) return null;
   const { weekday, minute } = weekdayOf(timeZone, now);
-  return work.days.includes(weekday) && minute >= Number(work.to.slice(0, 2)) * 60 + Number(work.to.slice(3)) ? 'over' : handsOf(work, weekday, minute);
-}
-
-/** The weekday of a moment at the site, 1 Monday to 7 Sunday, and how many minutes its day is old. */
-export function weekdayOf(timeZone: string, at: number): { weekday: number; minute: number } {
-  const p = localParts(timeZone, at);
-  return { weekday: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].indexOf(p.weekday) + 1, minute: Number(p.clock.slice(0, 2)) * 60 + Number(p.clock.slice(3)) };
+  return work.days.includes(weekday) && minute >= minutesOfClock(work.to) ? 'over' : handsOf(work, weekday, minute);
 }
