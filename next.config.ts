@@ -4,11 +4,11 @@ const config: NextConfig = {
   output: 'standalone',
   outputFileTracingRoot: import.meta.dirname,
   turbopack: { root: import.meta.dirname },
-  serverExternalPackages: ['pg', 'pdfkit'],
-  // Read by path when a record is printed, so tracing must be told.
-  outputFileTracingIncludes: Object.fromEntries(['/batch/[id]/record.pdf', '/records/zip', '/labels.pdf'].map((route) => [route, [
+  serverExternalPackages: ['pg', 'pdfkit', 'highs'],
+  // Read by path when a record is printed or a plan is solved, so tracing must be told.
+  outputFileTracingIncludes: { '/plan': ['./node_modules/highs/build/*'], '/calendar.ics': ['./node_modules/highs/build/*'], ...Object.fromEntries(['/batch/[id]/record.pdf', '/records/zip', '/labels.pdf'].map((route) => [route, [
     './node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-{400,700}-normal.woff', './node_modules/dejavu-fonts-ttf/ttf/DejaVuSans{,-Bold}.ttf', './node_modules/pdfkit/js/data/**',
-  ]])),
+  ]])) },
   poweredByHeader: false,
   devIndicators: false,
   agentRules: false,

@@ -3,6 +3,7 @@ import type { HeapCard } from './tasks';
 import { turnMinutes } from './tasks';
 import { isLive, turnOf, type HeapFacts } from './situation';
 import { reboundsOf, trendOf } from './trend';
+import { NEAR_PROOF_HOURS } from './turn';
 
 /**
  * The turnings of the days ahead, each moved within its window so that the crew's and the machine's hours hold out. It is put
@@ -30,7 +31,7 @@ export type Constraint = { readonly name: string; readonly min?: number; readonl
 export type Variable = { readonly name: string; readonly cost: number; readonly binary: boolean; readonly in: readonly (readonly [constraint: string, coefficient: number])[] };
 export type Programme = { readonly variables: readonly Variable[]; readonly constraints: readonly Constraint[] };
 /** Values of the variables that are not nought, by name; null: none was found in time. */
-export type Solve = (programme: Programme) => ReadonlyMap<string, number> | null;
+export type Solve = (programme: Programme) => Promise<ReadonlyMap<string, number> | null>;
 
 export type Ahead = { readonly jobs: readonly (Job & { readonly day: number })[]; readonly load: readonly { readonly minutes: number; readonly machineMinutes: number; readonly turns: number; readonly overMinutes: number; readonly overMachineMinutes: number }[]; readonly solved: boolean };
 
@@ -78,7 +79,7 @@ export function outlookOf(f: HeapFacts, turns: readonly Instant[], now: Instant,
     if (!started) { if (t < warm) continue; started = true; }
     const since = lastTurn === null ? Infinity : (t - lastTurn) / MS.hour;
     const fallen = turned > 0 ? (falls * Math.max(0, since - 48)) / 24 : (falls * (t - (trend?.to ?? t))) / MS.day;
-    if (falls > 0 && top - fallen < p.floorC && since > rebound) return { proofAt: null, lostAt: t, lostHours: credit, owedLeft: owed };
+    if (credit > 0 && falls > 0 && top - fallen < p.floorC && since > rebound) return { proofAt: null, lostAt: t, lostHours: credit, owedLeft: owed };
     if (since >= rebound) credit += 1;
     if (credit >= p.requiredHours && (p.form === 'staged' ? owed <= 0 : owed <= 0 && since >= rebound)) return { proofAt: t, lostAt: null, lostHours: 0, owedLeft: 0 };
   }
@@ -100,11 +101,13 @@ function jobsOf({ id, code, name, facts, orders }: HeapCard, days: readonly Ahea
   // A turning that was put off is looked at again then, and not before.
   const off = orders.find((o) => o.task === 'turn')?.defer;
   if (at !== null && off && off.until > now) at = Math.max(at, off.until);
-  const outlook = outlookOf(facts, [], now, end);
+  // Hours from its proof it is left alone, and what is proven is turned no more.
+  if (advice.reasons[0]?.code === 'NEAR_PROOF') return [];
+  let outlook = outlookOf(facts, [], now, end);
   for (let n = 0; n < MOST_JOBS && at !== null && at <= end; n += 1) {
     const owed = rule && n < proof.turningsOwed;
-    // What is proven by then is turned no more.
-    if (!owed && proof.requiredHours > 0 && outlook.proofAt !== null && at >= outlook.proofAt) break;
+    if (!owed && n === proof.turningsOwed) outlook = outlookOf(facts, jobs.map((j) => days[j.best]!.work), now, end);
+    if (!owed && proof.requiredHours > 0 && outlook.proofAt !== null && at >= outlook.proofAt - hoursToMs(NEAR_PROOF_HOURS)) break;
     const every = owed ? owedEvery : template.everyDays;
     const best = Math.max(0, dayOf(days, Math.max(at, now)));
     const latest = n === 0 && advice.latest !== null && advice.act === 'turn' ? Math.max(best, dayOf(days, Math.max(now, advice.latest))) : Math.min(days.length - 1, best + Math.max(1, Math.ceil(every / 2)));
@@ -175,8 +178,8 @@ function greedy(jobs: readonly Job[], days: readonly AheadDay[], base: number): 
 }
 
 /** The plan of the days ahead. @param base minutes a day that go to rounds and chores */
-export function planAhead(jobs: readonly Job[], days: readonly AheadDay[], base: number, solve: Solve): Ahead {
-  const values = jobs.length === 0 ? new Map<string, number>() : solve(programmeOf(jobs, days, base));
+export async function planAhead(jobs: readonly Job[], days: readonly AheadDay[], base: number, solve: Solve): Promise<Ahead> {
+  const values = jobs.length === 0 ? new Map<string, number>() : await solve(programmeOf(jobs, days, base));
   const placed = values === null ? greedy(jobs, days, base) : jobs.map((j) => ({ ...j, day: choices(j).find((d) => (values.get(`x:${j.key}:${d}`) ?? 0) > 0.5) ?? j.best }));
   const load = days.map((d, i) => {
     const own = placed.filter((j) => j.day === i);

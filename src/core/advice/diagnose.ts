@@ -67,6 +67,8 @@ const HOT_C = 50;
 const COLD_C = 5;
 /** Turned more often than this in six days, a small heap cannot come back. */
 const OFTEN = 3;
+/** Left alone for longer than this it may have settled upon its own air. */
+const SETTLES_MS = 7 * MS.day;
 const RICH = new Set(['manure', 'food-waste', 'biosolids']);
 
 type Finding = { for?: readonly Sign[]; against?: readonly Sign[]; unknown?: readonly Sign[] };
@@ -84,7 +86,8 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
   const age: Sign | null = s.builtAt === null ? null : { code: 'AGE', days: (s.now - s.builtAt) / MS.day, activeDays: s.template.activeDays };
   const recent = s.turns.filter((t) => t > s.now - 6 * MS.day && t <= s.now);
   const turned: Sign | null = recent.length > 0 ? { code: 'TURNED', times: recent.length, days: 6, last: recent.at(-1)! } : null;
-  const still: Sign | null = recent.length === 0 && s.builtAt !== null ? { code: 'NOT_TURNED', since: s.turns.at(-1) ?? s.builtAt } : null;
+  const opened = s.turns.at(-1) ?? s.builtAt;
+  const still: Sign | null = opened !== null && s.now - opened > SETTLES_MS ? { code: 'NOT_TURNED', since: opened } : null;
   const air: Sign | null = s.airC === null ? null : { code: 'AIR', c: s.airC };
   const hottest = s.rounds.reduce<RoundHeat | null>((a, r) => (a === null || r.peakC > a.peakC ? r : a), null);
   const highest: Sign | null = hottest && { code: 'HIGHEST', c: hottest.peakC, at: hottest.at };

@@ -95,7 +95,7 @@ function draftsOf(s: Situation): Draft[] {
 }
 
 const byOrder = (a: Task, b: Task): number =>
-  GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || b.atStakeHours - a.atStakeHours || (a.latest ?? a.due) - (b.latest ?? b.due) || (a.key < b.key ? -1 : 1);
+  GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || b.atStakeHours - a.atStakeHours || a.due - b.due || (a.latest ?? a.due) - (b.latest ?? b.due) || (a.key < b.key ? -1 : 1);
 
 /** Everything that falls due within two days, in the order in which it is to be done. What was put off stands behind what was not. */
 export function tasksOf(heaps: readonly HeapCard[], site: { readonly chores: readonly ChoreFacts[]; readonly probes: readonly ProbeFacts[] }, now: Instant): Task[] {

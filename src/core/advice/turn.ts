@@ -88,7 +88,7 @@ export const APART_MS = MS.day;
 /** Turnings that a rule counts are best two days apart: the heat has come back and was read (common practice). */
 const RULE_APART_MS = 2 * MS.day;
 /** Within so long of a proof that owes no turning, a turning is put off. */
-const NEAR_PROOF_HOURS = 72;
+export const NEAR_PROOF_HOURS = 72;
 /** A fall slower than this is a plateau, K a day. */
 const FALLS_K = 0.5;
 /** Below the highest by so much, half a day after it: it has peaked. */

@@ -140,7 +140,7 @@ export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWord
   return {
     heading: h.level === 'danger' ? 'Stand back and check it now' : h.level === 'act' ? 'Cool it down' : 'Keep an eye on its heat',
     why: h.burnt && h.level === 'danger' ? `${read}, and somebody smelled burning or took it for a fire.` : h.level === 'warn' ? `${read}. From ${tempText(h.limitC, unit)} on it begins to harm itself.` : `${read}. ${h.level === 'danger' ? `At ${tempText(h.limitC, unit)} and more it may heat itself further without air or life.` : `Past ${tempText(h.limitC, unit)} a heap kills its own workers.`}`,
-    choices: h.choices.map((choice) => ({ choice, act: CHOICE_WORDS[choice], caution: CHOICE_CAUTION[choice] ?? null })),
+    choices: h.choices.filter((c) => c !== 'look-again').map((choice) => ({ choice, act: CHOICE_WORDS[choice], caution: CHOICE_CAUTION[choice] ?? null })),
     follow: h.overdue ? `It should have been read again by ${by}. Read it now.` : `Read it again by ${by}.`, urgent: h.level !== 'warn',
     escalate: h.escalate && h.overSince !== null ? `Too hot since ${soonText(timeZone, h.overSince, now)} in every round. Tell whoever answers for the site; see the fire card.` : null,
   };

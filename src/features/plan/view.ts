@@ -70,13 +70,13 @@ export function planView(plan: Ahead, days: readonly AheadDay[], board: readonly
   const shown = days.map((d, i): PlanDay => {
     const p = localParts(timeZone, d.work);
     const l = plan.load[i]!;
-    const over = !hasCrew ? null : l.overMinutes > 0 ? `${durationText(l.overMinutes / 60)} too much` : l.overMachineMinutes > 0 ? `machine ${durationText(l.overMachineMinutes / 60)} short` : null;
+    const over = !hasCrew ? null : l.overMinutes > 0 ? `+${durationText(l.overMinutes / 60)}` : l.overMachineMinutes > 0 ? `machine +${durationText(l.overMachineMinutes / 60)}` : null;
     return { figure: String(p.day), weekday: p.weekday, long: dayText(timeZone, d.work), weekend: p.weekday === 'Sat' || p.weekday === 'Sun', hours: hoursText(l.minutes), hoursNumber: l.minutes / 60, capHours: d.crewMinutes / 60, turns: l.turns, over, noon: d.work };
   });
   const heavy = shown.filter((d) => d.over !== null);
   const lost = rows.filter((r) => r.lostAt !== null && r.lostAt < days.length);
   const summary = [
-    hasCrew ? (heavy.length > 0 ? `More than there are hands for: ${heavy.slice(0, 4).map((d) => `${d.long} (${d.over})`).join(', ')}.` : 'Every day fits.') : '',
+    hasCrew ? (heavy.length > 0 ? `More work than hands: ${heavy.slice(0, 4).map((d) => `${d.long} by ${d.over!.replace('+', '')}`).join(', ')}.` : 'Every day fits.') : '',
     lost.length > 0 ? `At risk: ${lost.map((r) => r.name).join(', ')}.` : '',
   ].filter(Boolean).join(' ');
   return {

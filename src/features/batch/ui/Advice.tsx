@@ -13,7 +13,7 @@ export function Todo({ a, age, actions, className }: { a: AdviceView; age: strin
     <section aria-label="What to do next" className={className} data-testid="todo">
       <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={22} /><span className={next.urgent ? 'marked' : ''}>{next.act}</span></h2>
       {hot?.urgent ? <HotChoices hot={hot} /> : turning ? <Reasons turn={turning} /> : <p className="mt-1.5">{next.why}</p>}
-      {next.caution && <p className="caution mt-2">{next.caution}</p>}
+      {next.caution && !hot?.urgent && <p className="caution mt-2">{next.caution}</p>}
       {a.order && <p className="mt-1.5 font-semibold">{a.order}</p>}
       <div className="mt-1 flex flex-wrap gap-x-5 items-center">{actions}{hot?.urgent && <Link prefetch={false} className="link text-[14px] min-h-[44px] inline-flex items-center" href="/fire">Fire card</Link>}</div>
       {age && <p className="q text-[13px] mt-1.5">{age}</p>}

@@ -14,10 +14,10 @@ export type FeedItem = { readonly key: string; readonly at: number; readonly min
 type Sundries = { readonly chores: Parameters<typeof tasksOf>[1]['chores']; readonly probes: Parameters<typeof tasksOf>[1]['probes'] };
 
 /** What is to be done: today's tasks at their time, turnings on the days of the plan, each with who is to do it. */
-export function feedItems(board: readonly Digest[], siteState: SiteState, sundries: Sundries, locale: Locale): FeedItem[] {
+export async function feedItems(board: readonly Digest[], siteState: SiteState, sundries: Sundries, locale: Locale): Promise<FeedItem[]> {
   const { timeZone, now } = locale;
   const { work } = siteState;
-  const { plan, days } = planOf(board, work, timeZone, now);
+  const { plan, days } = await planOf(board, work, timeZone, now);
   const tasks = tasksOf(board.map(cardOf), sundries, now).filter((t) => t.kind !== 'turn' && !t.deferred);
   const today = work ? new Map(shareOut(tasks, handsOf(work, weekdayOf(timeZone, now).weekday, null)).map((p) => [p.key, p.who])) : new Map<string, string | null>();
   const at = (t: Task): number => Math.max(now, t.due);

@@ -1,5 +1,5 @@
-import { solve as yalps, type Constraint } from 'yalps';
-import { jobsAhead, planAhead, ROUND_MINUTES_A_DAY, type AheadDay, type Solve } from '@/core/advice/ahead';
+import loadHighs from 'highs';
+import { jobsAhead, planAhead, ROUND_MINUTES_A_DAY, type AheadDay, type Constraint, type Programme, type Solve } from '@/core/advice/ahead';
 import { isLive } from '@/core/advice/situation';
 import { handsOf } from '@/core/advice/tasks';
 import { cardOf } from '@/core/digest/card';
@@ -7,21 +7,43 @@ import type { Digest } from '@/core/digest/digest';
 import type { Work } from '@/core/log/shapes';
 import { localDays, minutesOfClock, weekdayOf, zoneOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
+import { log } from '@/platform/log';
 
 /** As long as a page may wait for a better plan. */
 const PATIENCE_MS = 1500;
-export const DAYS_AHEAD = 14;
+/** Near enough to the best: a hundredth. */
+const GAP = 0.01;
+let loaded: ReturnType<typeof loadHighs> | null = null;
 
-/** The integer programme by branch and cut (YALPS). */
-export const solve: Solve = ({ variables, constraints }) => {
-  const solution = yalps({
-    direction: 'minimize', objective: 'cost',
-    constraints: new Map<string, Constraint>(constraints.map(({ name, ...bounds }) => [name, bounds])),
-    variables: new Map(variables.map((v) => [v.name, new Map<string, number>([['cost', v.cost], ...v.in])])),
-    binaries: variables.filter((v) => v.binary).map((v) => v.name),
-  }, { timeout: PATIENCE_MS, tolerance: 0.01 });
-  return (solution.status === 'optimal' || solution.status === 'timedout') && Number.isFinite(solution.result) ? new Map(solution.variables) : null;
+/** The programme in the LP text that solvers read, with short names. */
+function lpText({ variables, constraints }: Programme, name: (v: string) => string): string {
+  const rows = new Map(constraints.map((c) => [c.name, [] as string[]]));
+  for (const v of variables) for (const [c, k] of v.in) if (k !== 0) rows.get(c)!.push(`${k < 0 ? '-' : '+'} ${Math.abs(k)} ${name(v.name)}`);
+  const bound = (c: Constraint): string => (c.equal !== undefined ? `= ${c.equal}` : c.max !== undefined ? `<= ${c.max}` : `>= ${c.min ?? 0}`);
+  return [
+    'Minimize', ` obj: ${variables.map((v) => `+ ${v.cost} ${name(v.name)}`).join('\n ')}`, 'Subject To',
+    ...constraints.flatMap((c, i) => (rows.get(c.name)!.length > 0 ? [` c${i}: ${rows.get(c.name)!.join(' ')} ${bound(c)}`] : [])), 'Binary', ...variables.flatMap((v) => (v.binary ? [` ${name(v.name)}`] : [])), 'End', '',
+  ].join('\n');
+}
+
+/** The integer programme by branch and cut (HiGHS). A programme that it cannot do in time is answered with null. */
+export const solve: Solve = async (programme) => {
+  const names = new Map(programme.variables.map((v, i) => [v.name, `v${i}`]));
+  try {
+    const highs = await (loaded ??= loadHighs());
+    const solution = highs.solve(lpText(programme, (v) => names.get(v)!), { time_limit: PATIENCE_MS / 1000, mip_rel_gap: GAP, output_flag: false });
+    if (solution.Status !== 'Optimal' && solution.Status !== 'Time limit reached') return null;
+    const values = new Map<string, number>();
+    for (const [v, short] of names) { const value = (solution.Columns as Record<string, { Primal?: number }>)[short]?.Primal ?? 0; if (Math.abs(value) > 1e-6) values.set(v, value); }
+    return programme.constraints.filter((c) => c.name.startsWith('once:')).length > values.size ? null : values;
+  } catch (error) {
+    loaded = null; // its memory is in no state to be used again
+    log.warn({ error: error instanceof Error ? error.message : error }, 'the plan was not solved; the least loaded days are taken');
+    return null;
+  }
 };
+
+export const DAYS_AHEAD = 14;
 
 /** Work is taken to begin an hour into the day where nobody said when it begins. */
 const USUAL_START_MIN = 9.5 * 60;
@@ -39,10 +61,10 @@ export function daysAhead(work: Work | null, timeZone: string, now: number): Ahe
 }
 
 /** The plan of the site as it stands. */
-export function planOf(board: readonly Digest[], work: Work | null, timeZone: string, now: number) {
+export async function planOf(board: readonly Digest[], work: Work | null, timeZone: string, now: number) {
   const days = daysAhead(work, timeZone, now);
   const cards = board.map(cardOf);
   const rounds = board.filter((d) => isLive(d.situation)).length * ROUND_MINUTES_A_DAY;
   const chores = (work?.chores ?? []).reduce((sum, c) => sum + c.minutes / c.everyDays, 0);
-  return { days, cards, plan: planAhead(jobsAhead(cards, days, now), days, Math.round(rounds + chores), solve) };
+  return { days, cards, plan: await planAhead(jobsAhead(cards, days, now), days, Math.round(rounds + chores), solve) };
 }

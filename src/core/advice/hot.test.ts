@@ -1,0 +1,40 @@
+import { ago, heat, HOUR, NOW } from '../../../tests/support/situation';
+import { hotAdvice, type HotSituation } from './hot';
+import { hotWords } from './words';
+
+const at = (s: Partial<HotSituation>): HotSituation => ({ now: NOW, limits: { warnC: 65, actC: 70, dangerC: 77 }, kept: 'turned', rounds: [heat(1, 66, 72)], lastTurn: null, volumeM3: 3, dry: false, burnt: null, ...s });
+const words = (s: Partial<HotSituation>) => hotWords(hotAdvice(at(s))!, { timeZone: 'UTC', unit: 'C', now: NOW });
+
+/** Common practice: act at 68–71 °C by turning, splitting, watering; from 80 °C on it may heat itself. */
+describe('too hot', () => {
+  test('limits of the site: warn, act, danger', () => {
+    expect([60, 65, 69.9, 70, 76.9, 77].map((c) => hotAdvice(at({ rounds: [heat(1, 55, c)] }))?.level ?? null)).toEqual([null, 'warn', 'warn', 'act', 'act', 'danger']);
+    expect(hotAdvice(at({ limits: { warnC: 55, actC: 57, dangerC: 75 }, rounds: [heat(1, 55, 58)] }))?.level).toBe('act');
+  });
+  test('choices fit the heap: split when big, cap off when static, wet first when dry, no second turning in a day', () => {
+    expect(hotAdvice(at({}))?.choices).toEqual(['turn', 'wet', 'look-again']);
+    expect(hotAdvice(at({ volumeM3: 8 }))?.choices).toEqual(['turn', 'split', 'wet', 'look-again']);
+    expect(hotAdvice(at({ kept: 'static' }))?.choices[0]).toBe('cap-off');
+    expect(hotAdvice(at({ dry: true }))?.choices[0]).toBe('wet');
+    expect(hotAdvice(at({ lastTurn: ago(6) }))?.choices).not.toContain('turn');
+    expect(hotAdvice(at({ kept: 'vessel' }))?.choices).toEqual(['wet', 'look-again']);
+  });
+  test('danger: keep back, do not open, call; never turn', () => {
+    expect(hotAdvice(at({ rounds: [heat(1, 70, 79)] }))?.choices).toEqual(['keep-back', 'do-not-open', 'call', 'look-again']);
+    expect(words({ rounds: [heat(1, 70, 79)] })).toMatchObject({ heading: 'Stand back and check it now', urgent: true, choices: [{ act: 'Keep people back, upwind' }, { act: expect.stringMatching(/air feeds a smoulder/) }, { act: expect.stringMatching(/^Call the fire service/) }] });
+  });
+  test('a smell of burning makes a hot heap a danger', () => expect(hotAdvice(at({ rounds: [heat(1, 60, 67)], burnt: ago(2) }))).toMatchObject({ level: 'danger', burnt: true }));
+  test('read again within hours, within the hour; overdue is told', () => {
+    expect(hotAdvice(at({}))).toMatchObject({ followUpAt: ago(1) + 4 * HOUR, overdue: false });
+    expect(hotAdvice(at({ rounds: [heat(2, 70, 79)] }))).toMatchObject({ followUpAt: ago(1), overdue: true });
+    expect(words({ rounds: [heat(9, 66, 72)] }).follow).toBe('It should have been read again by 07:00. Read it now.');
+  });
+  test('turned in vain, or hot for a day: somebody else must know, and it is split', () => {
+    const vain = at({ rounds: [heat(40, 66, 72), heat(20, 66, 73), heat(1, 66, 72)], lastTurn: ago(30) });
+    expect(hotAdvice(vain)).toMatchObject({ escalate: true, overSince: ago(40) });
+    expect(hotAdvice(vain)!.choices).toContain('split');
+    expect(words({ rounds: vain.rounds, lastTurn: vain.lastTurn }).escalate).toMatch(/Tell whoever answers for the site/);
+    expect(hotAdvice(at({ rounds: [heat(5, 66, 72), heat(1, 66, 72)] }))?.escalate).toBe(false);
+  });
+  test('what is three days old says nothing of now', () => expect(hotAdvice(at({ rounds: [heat(80, 66, 79)] }))).toBeNull());
+});

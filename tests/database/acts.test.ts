@@ -1,0 +1,143 @@
+import { digestOf } from '@/core/digest/digest';
+import { foldBatch, foldSite } from '@/core/log/fold';
+import { reckon } from '@/core/digest/reckon';
+import { checkTrail, trailOf } from '@/core/formats/trail';
+import { batchFileOf } from '@/core/formats/batch-file-of';
+import { createHash } from 'node:crypto';
+import { logRepo } from '@/db/repositories/log';
+import { siteRepo, type Site } from '@/db/repositories/site';
+import { newId } from '@/platform/ids';
+import { aSite, freshDatabase } from '../support/database';
+
+/** Acts between heaps: one act, an entry at each end, and what becomes of their proofs. */
+let t: Awaited<ReturnType<typeof freshDatabase>>;
+let door: typeof import('@/features/entry/server/door');
+let actions: typeof import('@/features/entry/server/actions');
+let site: Site;
+beforeAll(async () => {
+  t = await freshDatabase();
+  process.env.DATABASE_URL = t.appUrl;
+  await aSite(t.app);
+  site = (await siteRepo(t.app).only())!;
+  door = await import('@/features/entry/server/door');
+  actions = await import('@/features/entry/server/actions');
+}, 30_000);
+afterAll(async () => { await (globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }).zealousDb?.destroy(); await t.drop(); }, 30_000);
+
+const H = 3_600_000;
+const iso = (at: number): string => new Date(at).toISOString();
+const log = async (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) => ({ id, answer: await door.takeIn({ id, batch, kind: kind as 'note', at: iso(Date.now() - hoursAgo * H), by: 'Mo', data: data as Record<string, unknown> }) });
+const ok = async (...args: Parameters<typeof log>): Promise<string> => { const { id, answer } = await log(...args); expect(answer).toEqual({ ok: true, already: false }); return id; };
+/** A heap built so many hours ago, read every twelve hours at a temperature; proven by the five-day rule when it was hot long enough. */
+async function heap(code: string, hours: number, c: number, more: object = {}): Promise<string> {
+  const id = newId();
+  await ok(id, 'opened', { code, name: code, method: 'static', volumeM3: 4, points: ['P1', 'P2', 'P3'].map((p) => ({ id: p, zone: 'core' })), policy: {}, rules: ['us-503-pfrp-static', 'practice-weed-seed-week'], ...more }, hours + 1, id);
+  await ok(id, 'built', {}, hours);
+  for (let h = hours - 1; h > 1; h -= 12) await round(id, c, h);
+  return id;
+}
+const round = (batch: string, c: number, hoursAgo: number): Promise<string> => { const id = newId(); return ok(batch, 'round', { source: 'hand', readings: ['P1', 'P2', 'P3'].map((p) => ({ id: `${id}.${p}`, point: p, value: c, unit: 'C', round: id, at: iso(Date.now() - hoursAgo * H) })) }, hoursAgo, id); };
+const stateOf = async (id: string) => foldBatch(await logRepo(t.app).ofBatch(id));
+const siteState = async () => foldSite(await logRepo(t.app).ofSite(site.id));
+const digest = async (id: string) => digestOf(await stateOf(id), site, await siteState(), Date.now());
+const credit = async (id: string): Promise<number> => reckon(await stateOf(id), site, await siteState(), Date.now())!.accounts.find((a) => a.rule.id === 'us-503-pfrp-static')!.account.verdict.creditedHours;
+
+describe('joining', () => {
+  test('an unproven heap: the whole starts again, the other is at its end, and both logs say so', async () => {
+    const [a, b] = [await heap('A1', 100, 60), await heap('B1', 30, 60)];
+    expect((await digest(a)).rules.some((r) => r.status === 'proven')).toBe(true);
+    const preview = await actions.previewEntry({ id: newId(), batch: a, kind: 'merge', at: null, by: 'Mo', data: { from: b, withProven: false, volumeM3: 4 } });
+    expect(preview.effects).toEqual(expect.arrayContaining([expect.objectContaining({ costs: true, text: expect.stringMatching(/proof is lost/) })]));
+    const id = await ok(a, 'merge', { from: b, withProven: false, volumeM3: 4 });
+    expect((await digest(a)).rules.every((r) => r.status !== 'proven')).toBe(true);
+    expect((await digest(a)).volumeM3).toBeCloseTo(8, 6);
+    expect(await digest(b)).toMatchObject({ state: 'released', situation: { stage: { code: 'ended', reason: 'merged' } } });
+    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind])).toEqual([[a, 'merge'], [b, 'ended']]);
+  });
+  test('nobody may call proven what the log does not; what is proven takes nothing away', async () => {
+    const [a, raw, good] = [await heap('A2', 200, 60), await heap('R2', 20, 60), await heap('G2', 200, 61)];
+    expect((await log(a, 'merge', { from: raw, withProven: true })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.withProven', message: expect.stringMatching(/R2 has not met A2’s rules/) }] });
+    expect((await log(a, 'merge', { from: good, withProven: true, seeds: false })).answer).toMatchObject({ ok: true });
+    expect((await digest(a)).rules.every((r) => r.status === 'proven')).toBe(true);
+    expect((await log(a, 'merge', { from: a, withProven: true })).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/itself/) }] });
+  });
+  test('struck, it is struck at both ends', async () => {
+    const [a, b] = [await heap('A3', 100, 60), await heap('B3', 30, 60)];
+    const id = await ok(a, 'merge', { from: b, withProven: false });
+    await ok(a, 'correction', { target: id, reason: 'it was another heap' }, 0.5);
+    expect((await digest(a)).rules.some((r) => r.status === 'proven')).toBe(true);
+    expect((await digest(b)).situation.stage.code).not.toBe('ended');
+  });
+  test('the same act sent again is done once', async () => {
+    const [a, b] = [await heap('A4', 40, 60), await heap('B4', 30, 60)];
+    const form = { id: newId(), batch: a, kind: 'merge' as const, at: iso(Date.now() - H), by: 'Mo', data: { from: b, withProven: false } };
+    const answers = await Promise.all([door.takeIn(form), door.takeIn(form), door.takeIn(form)]);
+    expect(answers.every((x) => x.ok)).toBe(true);
+    expect((await logRepo(t.app).ofAct(form.id))).toHaveLength(2);
+  });
+});
+
+describe('splitting', () => {
+  test('both have the past; each has its own future; a correction of the past is one for both', async () => {
+    const a = await heap('A5', 60, 60);
+    const child = newId();
+    await ok(a, 'split', { to: child, volumeM3: 1.5, code: 'C5', name: 'C5', bay: '9' }, 1.5);
+    expect(await digest(child)).toMatchObject({ name: 'C5', bay: '9', volumeM3: 1.5, builtAt: (await digest(a)).builtAt });
+    expect((await digest(a)).volumeM3).toBeCloseTo(2.5, 6);
+    expect(await credit(child)).toBeCloseTo(await credit(a), 6);
+    await round(a, 40, 0.5);
+    expect((await digest(a)).latest?.valueC).toBe(40);
+    expect((await digest(child)).latest?.valueC).toBe(60);
+    // A reading of the shared past that proves wrong is wrong for both.
+    const [, early] = (await stateOf(a)).entries.filter((e) => e.kind === 'round');
+    const before = await credit(child);
+    await ok(a, 'correction', { target: early!.id, reason: 'the wrong heap was read' }, 0.2);
+    expect(await credit(child)).toBeLessThanOrEqual(before);
+    expect((await stateOf(child)).struck.has(early!.id)).toBe(true);
+  });
+  test('a part of a part; the file of it carries its past, and its chain holds', async () => {
+    const a = await heap('A6', 60, 60);
+    const [child, grandchild] = [newId(), newId()];
+    await ok(a, 'split', { to: child, volumeM3: 2, code: 'C6' }, 20);
+    await ok(child, 'split', { to: grandchild, volumeM3: 0.5, code: 'D6' }, 3);
+    expect((await stateOf(grandchild)).readings.length).toBeGreaterThan(9);
+    const chained = await logRepo(t.app).chained(site.id, grandchild, Date.now());
+    const file = batchFileOf(foldBatch(chained.map((c) => c.entry).filter((e) => e.batch !== null)), site, await siteState())!;
+    const checked = checkTrail(JSON.parse(JSON.stringify({ ...file, trail: trailOf(site.id, chained) })), (text) => createHash('sha256').update(text).digest('hex'));
+    expect(checked).toMatchObject({ ok: true, told: { state: { opened: { code: 'D6' } } } });
+  });
+  test('more than it has is refused; a split whose part was read since cannot be struck', async () => {
+    const a = await heap('A7', 40, 60);
+    expect((await log(a, 'split', { to: newId(), volumeM3: 9, code: 'X' })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.volumeM3', message: expect.stringMatching(/about 4\.0 m³/) }] });
+    const child = newId();
+    const id = await ok(a, 'split', { to: child, volumeM3: 1, code: 'C7' }, 2);
+    await round(child, 60, 1);
+    expect((await log(a, 'correction', { target: id, reason: 'never happened' }, 0.1)).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/entries of its own/) }] });
+    expect((await log(newId(), 'opened', { code: 'Z', method: 'static', points: [{ id: 'P1' }], splitFrom: { batch: a, at: 1 } })).answer).toMatchObject({ ok: false });
+  });
+});
+
+describe('carried over', () => {
+  test('leachate of one heap is a raw addition to the other: its clock starts again, and both logs have it', async () => {
+    const [a, b] = [await heap('A8', 100, 60), await heap('B8', 100, 60)];
+    const preview = await actions.previewEntry({ id: newId(), batch: a, kind: 'transfer', at: null, by: 'Mo', data: { what: 'leachate', to: b, raw: true, seeds: false, litres: 20 } });
+    expect(preview.effects?.filter((e) => e.costs).every((e) => e.rule.startsWith('B8'))).toBe(true);
+    const id = await ok(a, 'transfer', { what: 'leachate', to: b, raw: true, seeds: false, litres: 20 });
+    expect(await credit(a)).toBeGreaterThan(60);
+    expect(await credit(b)).toBe(0);
+    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind, e.data])).toEqual([[a, 'transfer', expect.anything()], [b, 'addition', expect.objectContaining({ raw: true, seeds: false, what: 'Leachate from A8', from: a, litres: 20 })]]);
+    // Leachate brings germs, no seeds: the seeds' clock goes on.
+    expect((await digest(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours).toBeGreaterThan(60);
+  });
+  test('stacked: both say so, and the upper one stands where the lower one does', async () => {
+    const [a, b] = [await heap('A9', 40, 60, { bay: '1' }), await heap('B9', 40, 60, { bay: '2' })];
+    await ok(a, 'stack', { with: b, layer: 'upper' });
+    expect((await digest(a)).bay).toBe('2');
+    expect((await stateOf(b)).own.findLast((e) => e.kind === 'stack')).toMatchObject({ data: { with: a, layer: 'lower' } });
+    expect((await digest(a)).kin).toEqual([expect.objectContaining({ kind: 'stack', from: a, to: b })]);
+  });
+  test('a heap that is not there is refused, with what to do', async () => {
+    const a = await heap('AX', 40, 60);
+    expect((await log(a, 'transfer', { what: 'leachate', to: newId(), raw: true, seeds: false })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.to', message: expect.stringMatching(/not on this site/) }] });
+  });
+});
