@@ -33,25 +33,40 @@ export const airC = (hour: number): number => 10 + 4.2 * Math.sin(((hour - 9) / 
 
 const STEP_H = 0.5;
 
-/** Core temperature at half-hour steps from building to `hours`. The heap strives for its drive and needs half a day to follow. */
-export function coreCurve(model: HeapModel, hours: number, airAt: (h: number) => number): Float64Array {
-  const curve = new Float64Array(Math.ceil(hours / STEP_H) + 2);
+/** A made-up heap that can be played forward, turned and watered. Hours since building; the heap strives for its drive and needs half a day to follow. */
+export function playedHeap(model: Omit<HeapModel, 'turns'>, airAt: (h: number) => number) {
   let t = airAt(0) + 6;
   let fresh = 0;
+  let hour = 0;
+  let dryFrom = model.dryFrom;
+  return {
+    get hour() { return hour; },
+    get coreC() { return t; },
+    /** 1: moist; down to about half when it lacks water. */
+    get water() { return dryFrom !== undefined && hour > dryFrom ? Math.max(0.55, 1 - (hour - dryFrom) / (model.driesOver ?? 60)) : 1; },
+    /** Opened to the air: part of the heat goes, the drive comes back a little. */
+    turn(): void { t -= 0.14 * (t - airAt(hour)); fresh = Math.min(0.12, fresh + 0.05); },
+    /** Moist again, until it dries anew. */
+    wet(driesAgainAfterH: number): void { dryFrom = hour + driesAgainAfterH; },
+    step(): void {
+      const waking = 1 / (1 + Math.exp(-(hour - model.wakesAfter) / 7));
+      const fuel = Math.exp(-hour / 24 / model.lastsDays) + fresh * waking;
+      const strivesFor = airAt(hour) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * this.water;
+      t += ((strivesFor - t) * STEP_H) / 11;
+      hour += STEP_H;
+    },
+  };
+}
+
+/** Core temperature at half-hour steps from building to `hours`. */
+export function coreCurve(model: HeapModel, hours: number, airAt: (h: number) => number): Float64Array {
+  const curve = new Float64Array(Math.ceil(hours / STEP_H) + 2);
+  const heap = playedHeap(model, airAt);
   let next = 0;
   for (let i = 0; i < curve.length; i += 1) {
-    const h = i * STEP_H;
-    if (next < model.turns.length && h >= model.turns[next]!) {
-      t -= 0.14 * (t - airAt(h)); // opened to the air
-      fresh = Math.min(0.12, fresh + 0.05);
-      next += 1;
-    }
-    const waking = 1 / (1 + Math.exp(-(h - model.wakesAfter) / 7));
-    const fuel = Math.exp(-h / 24 / model.lastsDays) + fresh * waking;
-    const water = model.dryFrom !== undefined && h > model.dryFrom ? Math.max(0.55, 1 - (h - model.dryFrom) / (model.driesOver ?? 60)) : 1;
-    const strivesFor = airAt(h) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * water;
-    t += ((strivesFor - t) * STEP_H) / 11;
-    curve[i] = t;
+    if (next < model.turns.length && heap.hour >= model.turns[next]!) { heap.turn(); next += 1; }
+    heap.step();
+    curve[i] = heap.coreC;
   }
   return curve;
 }

@@ -70,7 +70,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await waitText(page, '[data-testid=verdict]', /Needs 14 d 0 h more at 55 °C in its coldest point, and 5 more turnings/);
 
   await page.keyboard.press('t');
-  await waitText(page, '[role=dialog]', /read it the same afternoon and again the next day/);
+  await waitText(page, '[role=dialog]', /Read it the same afternoon and again the next day/);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Keep this turning');
   await waitText(page, '[data-testid=log]', /Turned/);

@@ -95,7 +95,9 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   const effects = await waitText(page, '[data-testid=effects]', /Weed seeds.*proof is lost: the clock starts again/s);
   expect(effects).toMatch(/Fifteen days at 55 °C, five turnings: nothing changes/);
   await page.keyboard.press('Escape');
+  await press(page, 'Move, join, split');
   await press(page, 'Joined');
+  await page.select('#join-which', 'foreign');
   await press(page, 'No, or I don’t know');
   await press(page, 'No');
   await waitText(page, '[data-testid=effects]', /This costs credit/);

@@ -38,6 +38,7 @@ const QUIET_EVERY_MS = 7 * MS.day;
 const AFTER_TURN_MS = 5 * MS.hour;
 /** A turning further off than this is not what comes next. */
 const TURN_SOON_MS = 36 * MS.hour;
+const TODAY_MS = 12 * MS.hour;
 
 type Heat = Situation['rounds'][number];
 const lastRound = (s: Situation): Heat | null => s.rounds.at(-1) ?? null;
@@ -111,9 +112,11 @@ export function nextAdvice(s: Situation): Advice {
   const mend = mendNext(s);
   if (mend && (mend.symptom === 'NOT_HEATING' || mend.symptom === 'COOLED_EARLY')) return mend;
   const turn = turnNext(s);
-  if (turn && turn.due - s.now < TURN_SOON_MS) return turn;
   const water = waterOf(s);
-  if (water.code === 'WATER' && s.squeeze?.squeeze === 'crumbles') return { code: 'WATER', due: s.now, water };
+  // A little dry is enough where a run hangs on it: dry, a heap falls within days. With a turning of today it is watered then.
+  const dry = water.code === 'WATER' && (s.squeeze?.squeeze === 'crumbles' || proof.status === 'running');
+  if (turn && turn.due - s.now < (dry ? TODAY_MS : TURN_SOON_MS)) return turn;
+  if (dry) return { code: 'WATER', due: s.now, water };
   if (mend) return mend;
   const young = s.neverHot && s.builtAt !== null && s.now - s.builtAt < WARMS_WITHIN_MS;
   const read = readNext(s);

@@ -85,12 +85,13 @@ function draftsOf(s: Situation): Draft[] {
     const owed = turn.by === 'rule' || turn.reasons.some((r) => r.code === 'OWED' || r.code === 'STAGE_DONE');
     drafts.push({ kind: 'turn', group: saves && turn.due - s.now < MS.day ? 'losing' : owed ? 'owed' : 'schedule', due: turn.due, latest: turn.latest, minutes: turnMinutes(s), machine: s.template.machine, advice: turn, atStakeHours: saves ? proof.creditedHours : 0 });
   }
-  if (mend === null) return drafts;
   const water = waterOf(s);
-  // Water is given with a turning that is near; on its own only where it lacks much.
-  const withTurn = turn !== null && turn.due - s.now < MS.day;
-  if (mend.symptom === 'DRY' && (withTurn || water.code === 'WATER')) { if (!withTurn && water.code === 'WATER') drafts.push({ kind: 'water', group: 'schedule', due: s.now, latest: null, minutes: Math.round(water.now.minutes) + 5, advice: { code: 'WATER', due: s.now, water } }); }
-  else if (!(mend.fix === 'turn' && turn)) drafts.push({ kind: 'mend', group: 'schedule', due: mend.due, latest: null, minutes: 30, advice: mend });
+  // Water is given with a turning that is near.
+  const withTurn = turn !== null && turn.due - s.now < MS.day / 2;
+  const works = isLive(s) && s.stage.code !== 'dormant' && proof.status !== 'proven';
+  if (next.code === 'WATER' || (works && mend?.symptom === 'DRY' && water.code === 'WATER')) {
+    if (!withTurn && water.code === 'WATER') drafts.push({ kind: 'water', group: proof.status === 'running' ? 'owed' : 'schedule', due: s.now, latest: null, minutes: Math.round(water.now.minutes) + 5, advice: { code: 'WATER', due: s.now, water } });
+  } else if (mend !== null && mend.symptom !== 'DRY' && !(mend.fix === 'turn' && turn)) drafts.push({ kind: 'mend', group: 'schedule', due: mend.due, latest: null, minutes: 30, advice: mend });
   return drafts;
 }
 
