@@ -7,7 +7,7 @@ const [W, H, LEFT, BOTTOM] = [440, 92, 34, 16];
 /** The heat that a method expects of a core by age: a band, with the floor of most rules and where it is too hot. */
 export function ExpectBand({ expect, limits }: { expect: readonly Band[]; limits: { readonly actC: number } }) {
   const last = expect.at(-1)!.day;
-  const x = scaleLinear([0, Math.max(last, 1)], [LEFT, W - 4]);
+  const x = scaleLinear([0, Math.max(last, 1)], [LEFT, W - 14]);
   const y = scaleLinear([0, 80], [H - BOTTOM, 4]);
   const band = area<Band>().x((e) => x(e.day)).y0((e) => y(e.lowC)).y1((e) => y(e.highC))([...expect]) ?? '';
   const days = x.ticks(6).filter((d) => Number.isInteger(d));

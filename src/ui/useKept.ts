@@ -19,13 +19,14 @@ export function useKept(device: string) {
   const [by, setBy] = useState(device);
   const [problems, setProblems] = useState<readonly Trouble[]>([]);
   const [busy, start] = useTransition();
-  const keep = (write: () => Promise<Kept>, onDone: () => void): void => start(async () => {
+  const keep = (write: () => Promise<Kept>, onDone: () => void | Promise<void>): void => start(async () => {
     const answer = await write().catch(unanswered);
     if (!answer.ok) { setProblems(answer.problems); return; }
     remember('zh_by', by);
     setProblems([]);
     setId(v7());
-    onDone();
+    // What belongs with it is written before the page is made anew.
+    await onDone();
     if (!answer.waiting) router.refresh();
   });
   return { id, by, setBy, problems, setProblems, busy, keep };

@@ -2,7 +2,7 @@ import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import type { HeapCard } from './tasks';
 import { turnMinutes } from './tasks';
 import { isLive, turnOf, type HeapFacts } from './situation';
-import { reboundsOf, trendOf } from './trend';
+import { trendOf } from './trend';
 import { NEAR_PROOF_HOURS } from './turn';
 
 /**
@@ -46,9 +46,9 @@ const USUAL_REBOUND_H = 14;
 
 const dayOf = (days: readonly AheadDay[], at: Instant): number => days.findLastIndex((d) => d.start <= at);
 
-/** How long this heap was back after its turnings, as a rule, h. */
+/** How long this heap took to be read hot again after its turnings, as a rule, h. */
 export function reboundHours(f: HeapFacts): number {
-  const took = reboundsOf(f.rounds, f.turns).flatMap((r) => (r.hours === null ? [] : [Math.min(r.hours, f.proof.graceHours)])).sort((a, b) => a - b);
+  const took = f.turns.flatMap((turn, i) => { const back = f.rounds.find((r) => r.at > turn && r.at < (f.turns[i + 1] ?? Infinity) && r.valueC >= f.proof.floorC); return back ? [Math.min((back.at - turn) / MS.hour, f.proof.graceHours)] : []; }).sort((a, b) => a - b);
   return took.length === 0 ? USUAL_REBOUND_H : took[took.length >> 1]!;
 }
 
@@ -79,7 +79,7 @@ export function outlookOf(f: HeapFacts, turns: readonly Instant[], now: Instant,
     if (!started) { if (t < warm) continue; started = true; }
     const since = lastTurn === null ? Infinity : (t - lastTurn) / MS.hour;
     const fallen = turned > 0 ? (falls * Math.max(0, since - 48)) / 24 : (falls * (t - (trend?.to ?? t))) / MS.day;
-    if (credit > 0 && falls > 0 && top - fallen < p.floorC && since > rebound) return { proofAt: null, lostAt: t, lostHours: credit, owedLeft: owed };
+    if (credit > 0 && falls > 0 && top - fallen < p.floorC && since > rebound) return p.creditedHours > 0 ? { proofAt: null, lostAt: t, lostHours: credit, owedLeft: owed } : { ...never, owedLeft: owed };
     if (since >= rebound) credit += 1;
     if (credit >= p.requiredHours && (p.form === 'staged' ? owed <= 0 : owed <= 0 && since >= rebound)) return { proofAt: t, lostAt: null, lostHours: 0, owedLeft: 0 };
   }

@@ -5,6 +5,7 @@ import { MS, type Instant } from '../quantity/instant';
 import type { Smell, Squeeze } from '../words/feel';
 import type { Course } from './course';
 import type { RoundHeat } from './trend';
+import { FELT_LASTS_MS } from './water';
 
 /**
  * What is wrong with a heap and why: symptoms from what was logged, causes ranked by what speaks for and against each, one
@@ -153,8 +154,9 @@ export function symptomsOf(s: DiagnosisSituation): { symptom: Symptom; at: Insta
     if (s.smell.smell === 'ammonia') out.push({ symptom: 'AMMONIA', at: s.smell.at });
     if (s.smell.smell === 'sour' || s.smell.smell === 'rotten') out.push({ symptom: 'AIRLESS', at: s.smell.at });
   }
-  if (s.squeeze && fresh(s.squeeze.at) && s.squeeze.squeeze === 'crumbles') out.push({ symptom: 'DRY', at: s.squeeze.at });
-  if (s.squeeze && fresh(s.squeeze.at) && s.squeeze.squeeze === 'runs') out.push({ symptom: 'WET', at: s.squeeze.at });
+  const felt = s.squeeze && s.now - s.squeeze.at <= FELT_LASTS_MS ? s.squeeze : null;
+  if (felt?.squeeze === 'crumbles') out.push({ symptom: 'DRY', at: felt.at });
+  if (felt?.squeeze === 'runs') out.push({ symptom: 'WET', at: felt.at });
   if (s.pests && fresh(s.pests.at)) {
     if (s.pests.pests === 'flies') out.push({ symptom: 'FLIES', at: s.pests.at });
     if (s.pests.pests === 'rats') out.push({ symptom: 'RATS', at: s.pests.at });

@@ -73,5 +73,5 @@ export const diagnosesOf = (s: Situation): Diagnosis[] => (isLive(s) ? diagnose(
 export function waterOf(s: Situation): WaterAdvice {
   const moisture: WaterSituation['moisture'] = s.squeeze === null ? null : { at: s.squeeze.at, by: 'squeeze', squeeze: s.squeeze.squeeze };
   const since = s.watered.filter((w) => moisture !== null && w.at > moisture.at).reduce((sum, w) => sum + (w.litres ?? 0), 0);
-  return waterAdvice({ template: s.template, volumeM3: s.volumeM3, moisture, wateredSinceL: since, coreC: s.rounds.at(-1)?.peakC ?? null, airC: s.airC, flowLPerMin: s.flowLPerMin, bucketL: s.bucketL });
+  return waterAdvice({ now: s.now, template: s.template, volumeM3: s.volumeM3, moisture, wateredSinceL: since, coreC: s.rounds.at(-1)?.peakC ?? null, airC: s.airC, flowLPerMin: s.flowLPerMin, bucketL: s.bucketL });
 }

@@ -3,7 +3,7 @@ import { ago, NOW, template } from '../../../tests/support/situation';
 import { coolsBy, waterAdvice, waterToAdd, type WaterSituation } from './water';
 import { waterWords } from './words';
 
-const at = (s: Partial<WaterSituation>): WaterSituation => ({ template: template('by-heat'), volumeM3: 4, moisture: { at: ago(3), by: 'squeeze', squeeze: 'crumbles' }, wateredSinceL: 0, coreC: 60, airC: 12, flowLPerMin: 15, bucketL: 10, ...s });
+const at = (s: Partial<WaterSituation>): WaterSituation => ({ now: NOW, template: template('by-heat'), volumeM3: 4, moisture: { at: ago(3), by: 'squeeze', squeeze: 'crumbles' }, wateredSinceL: 0, coreC: 60, airC: 12, flowLPerMin: 15, bucketL: 10, ...s });
 const say = (s: Partial<WaterSituation>) => waterWords(waterAdvice(at(s)), { timeZone: 'UTC', unit: 'C', now: NOW });
 
 describe('water', () => {
@@ -34,6 +34,7 @@ describe('water', () => {
     expect(say({ moisture: { at: ago(3), by: 'squeeze', squeeze: 'drops' } }).heading).toBe('No water now');
     expect(say({ moisture: { at: ago(3), by: 'squeeze', squeeze: 'runs' } })).toMatchObject({ heading: 'No water: it is too wet', text: expect.stringMatching(/L too much/) });
     expect(say({ moisture: null }).heading).toBe('Squeeze a handful first');
+    expect(say({ moisture: { at: ago(110), by: 'squeeze', squeeze: 'crumbles' } })).toMatchObject({ heading: 'Squeeze a handful again', text: expect.stringMatching(/The last was felt Wed 22:00/) });
     expect(say({ volumeM3: null }).heading).toMatch(/until a squeeze gives a drop/);
   });
   test('what was watered since the squeeze counts; frost and heat have their hints', () => {

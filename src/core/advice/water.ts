@@ -1,7 +1,7 @@
 import type { Squeeze } from '../words/feel';
 import type { MethodTemplate } from '../log/shapes';
 import { DRY_KG_M3 } from '../heap/size';
-import type { Instant } from '../quantity/instant';
+import { MS, type Instant } from '../quantity/instant';
 
 /** How much water a heap lacks, as litres, hose minutes and buckets, and what it does to its heat. */
 
@@ -28,6 +28,7 @@ export function coolsBy(litres: number, waterC: number, massKg: number, heapC: n
 }
 
 export type WaterSituation = {
+  readonly now: Instant;
   readonly template: MethodTemplate;
   readonly volumeM3: number | null;
   /** Latest squeeze or measured moisture that still speaks of the heap as it is. */
@@ -43,6 +44,7 @@ export type WaterSituation = {
 export type Span = { readonly low: number; readonly high: number };
 export type WaterAdvice =
   | { readonly code: 'NOT_FELT' }
+  | { readonly code: 'FELT_LONG_AGO'; readonly felt: Instant }
   | { readonly code: 'MOIST_ENOUGH'; readonly at: Instant; readonly pct: Span }
   | { readonly code: 'TOO_WET'; readonly at: Instant; readonly pct: Span; readonly looseL: Span | null }
   | { readonly code: 'NO_SIZE'; readonly at: Instant; readonly pct: Span }
@@ -58,6 +60,8 @@ export type WaterHint = 'FROST' | 'HEAT' | 'SHEDS' | 'TWO_GOES';
 
 /** Water out of a pipe or butt is about as cold as the ground, within these, °C (common practice). */
 const waterTemperature = (airC: number | null): number => Math.min(18, Math.max(5, airC ?? 10));
+/** A hot heap dries by the day: what was felt longer ago says nothing of its water now (common practice). */
+export const FELT_LASTS_MS = 4 * MS.day;
 /** More than this much of its mass at once runs through instead of soaking in (common practice). */
 const MOST_AT_ONCE = 0.12;
 
@@ -65,6 +69,7 @@ const MOST_AT_ONCE = 0.12;
 export function waterAdvice(s: WaterSituation): WaterAdvice {
   const { moisture, volumeM3, template: { moisture: aim } } = s;
   if (!moisture) return { code: 'NOT_FELT' };
+  if (s.now - moisture.at > FELT_LASTS_MS) return { code: 'FELT_LONG_AGO', felt: moisture.at };
   const felt = moisture.by === 'squeeze' ? SQUEEZE_PCT[moisture.squeeze] : { lowPct: moisture.pct - 2, highPct: moisture.pct + 2 };
   const massAt = (dry: keyof typeof DRY_KG_M3, pct: number): number => ((volumeM3 ?? 0) * DRY_KG_M3[dry] * 100) / (100 - pct);
   // What went in since lifts it: (M·m + 100·w) / (m + w).

@@ -162,6 +162,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
   const felt = 'at' in w ? `By the squeeze of ${soonText(timeZone, w.at, now)} it is about ${pctText(w.pct)}` : '';
   switch (w.code) {
     case 'NOT_FELT': return { heading: 'Squeeze a handful first', text: 'Nobody has squeezed a handful yet, so it cannot be told what it lacks. Take it from inside, not from the rim.', stop: null, heat: null, hints: [] };
+    case 'FELT_LONG_AGO': return { heading: 'Squeeze a handful again', text: `The last was felt ${soonText(timeZone, w.felt, now)}: too long ago to tell what it lacks now.`, stop: null, heat: null, hints: [] };
     case 'MOIST_ENOUGH': return { heading: 'No water now', text: `${felt}: that is right.`, stop: null, heat: null, hints: [] };
     case 'TOO_WET': return { heading: 'No water: it is too wet', text: `${felt}. ${w.looseL ? `It has about ${span(w.looseL, 'L')} too much. ` : ''}Turn it with dry, coarse browns, and cover it against rain.`, stop: null, heat: null, hints: [] };
     case 'NO_SIZE': return { heading: 'Water it, until a squeeze gives a drop', text: `${felt}. How much cannot be reckoned: its size is not known. Measure it.`, stop: 'Stop when it seeps at the foot.', heat: null, hints: [] };

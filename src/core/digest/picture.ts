@@ -22,7 +22,8 @@ export function heapPicture(d: Digest, now: number, unit: TempUnit, volume: Volu
     id: d.id, code: d.code, name: d.name ?? d.code, bay: d.bay, state: d.state, volume: d.volumeM3 ?? DEFAULT_VOLUME_M3,
     strata: d.strata, requiredHours: lead?.totalHours ?? 360, turningsRequired: lead?.turningsRequired ?? 0, lostHours: d.lostHours,
     ...(d.state === 'hot' && d.latest ? { heartC: d.latest.peakC } : {}), stale: false,
-    says: [d.name ?? d.code, positionText(d.position), d.volumeM3 ? volumeText(d.volumeM3, volume) : '', standing, coldest].filter(Boolean).join(', '),
+    // The flag's letters are read out too where they are more than one.
+    says: [d.name === null ? d.code : d.code.length > 1 ? `${d.name} ${d.code}` : d.name, positionText(d.position), d.volumeM3 ? volumeText(d.volumeM3, volume) : '', standing, coldest].filter(Boolean).join(', '),
   };
 }
 

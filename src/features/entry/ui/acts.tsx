@@ -37,7 +37,7 @@ export function MoveForm({ heap, onDone }: FormProps) {
   const entry = how === 'forked' ? turn : move;
   const data = how === 'forked' ? { full: true, words: `moved${standing.position ? ` to ${positionText(standing.position)}` : ''}` } : { ...(standing.position ? { words: `to ${positionText(standing.position)}` } : {}) };
   const preview = usePreview(entry, how === '' ? null : data);
-  const keep = (): void => entry.save(data, () => { void standing.keep(entry.by, entry.at).then((p) => { if (p.length > 0) entry.setProblems(p); else onDone(); }); });
+  const keep = (): void => entry.save(data, async () => { const wrong = await standing.keep(entry.by, entry.at); if (wrong.length > 0) entry.setProblems(wrong); else onDone(); });
   return (
     <>
       <p className="caution">{CAUTION.steam} {CAUTION.lift}</p>

@@ -68,7 +68,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <Effects preview={preview} />
       <p className="hint">Something raw went in as well, or water that was not clean? Log it under its own button: it starts the clock again. Read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing.</p>
-      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && !wrong && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={() => entry.save(data, () => { void after(); })} />
+      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && !wrong && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={() => entry.save(data, after)} />
     </>
   );
 }

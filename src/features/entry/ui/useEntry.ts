@@ -19,7 +19,7 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   const { id, by, setBy, problems, setProblems, busy, keep } = useKept(heap.by);
   const [at, setAt] = useState<string | null>(null);
   const form = useCallback((data: object): EntryForm => ({ id, batch: kind === 'opened' ? id : heap.id === '' ? null : heap.id, kind, at, by, data: data as Record<string, unknown> }), [id, kind, heap.id, at, by]);
-  const save = (data: object, then: () => void = onDone): void => keep(() => keepHere(form(data), heap.name, kind), then);
+  const save = (data: object, then: () => void | Promise<void> = onDone): void => keep(() => keepHere(form(data), heap.name, kind), then);
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 
