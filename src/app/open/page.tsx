@@ -3,7 +3,8 @@ import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
 import { sourceText } from '@/core/rules/text';
 import { ownRulesOf } from '@/core/formats/batch-file';
-import { proposal } from '@/features/entry/proposal';
+import { templatesOf } from '@/core/advice/templates';
+import { earlierHeaps, proposal } from '@/features/entry/proposal';
 import { OpenForm } from '@/features/entry/ui/OpenForm';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
@@ -21,7 +22,7 @@ export default async function OpenPage() {
   const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ id: r.id, title: r.title, methods: r.methods, source: sourceText(r) }));
   return (
     <FrameFor s={s} place="Open a heap">
-      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} />
+      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} templates={templatesOf(siteState.templates)} earlier={earlierHeaps(s.board)} />
     </FrameFor>
   );
 }

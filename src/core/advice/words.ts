@@ -127,6 +127,11 @@ export function windowText(a: Pick<TurnAdvice, 'act' | 'earliest' | 'latest'>, {
   return [a.earliest !== null && a.earliest > now ? `not before ${at(a.earliest)}` : '', a.latest === null ? '' : `at the latest ${at(a.latest)}`].filter(Boolean).join(', ');
 }
 
+/** Whether a turning counts for the rule that leads, and why not. */
+export const COUNT_WORDS = {
+  counted: 'Counts', TURN_PARTIAL: 'No: only stirred', TURN_WITHOUT_HEAT: 'No: not hot again since the turning before it', TURN_WITHOUT_HOLD: 'No: not hot for long enough before it', TURN_OUTSIDE_RUN: 'No: no hot run goes on from it', EARLIER: 'No: the clock started again after it', AWAITED: 'Not yet: it must be read hot first',
+} as const;
+
 const CHOICE_WORDS: Readonly<Record<HotChoice, string>> = {
   turn: 'Turn it, reading first', split: 'Split it in two smaller heaps', wet: 'Water it, slowly, from the top', 'cap-off': 'Take the cap or cover off', 'look-again': 'Read it again',
   'keep-back': 'Keep people back, upwind', 'do-not-open': 'Do not open it: air feeds a smoulder', call: 'Call the fire service at any smoke or smell of burning',

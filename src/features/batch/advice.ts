@@ -4,7 +4,7 @@ import { partnersFor, tooSmall } from '@/core/advice/partners';
 import { courseFor, diagnosesOf, hotOf, isGone, isLive, turnOf, waterOf, type HeapFacts, type Situation } from '@/core/advice/situation';
 import { reboundsOf } from '@/core/advice/trend';
 import {
-  adviceWords, CAUSE_WORDS, courseText, FIX_WORDS, FIXED_WORDS, hotWords, reasonText, SCHOOL_WORDS, signText, stageText, SYMPTOM_WORDS, trialText, turnHeading, voiceText, waterWords, windowText,
+  adviceWords, CAUSE_WORDS, COUNT_WORDS, courseText, FIX_WORDS, FIXED_WORDS, hotWords, reasonText, SCHOOL_WORDS, signText, stageText, SYMPTOM_WORDS, trialText, turnHeading, voiceText, waterWords, windowText,
 } from '@/core/advice/words';
 import type { Digest } from '@/core/digest/digest';
 import type { Reckoning } from '@/core/digest/reckon';
@@ -30,6 +30,16 @@ function turnView(s: Situation, locale: Locale) {
   };
 }
 
+/** Whether the leading rule counts a turning, and why not. */
+function countsText(at: number, reckoning: Reckoning | null): string {
+  const lead = reckoning?.accounts[0]?.account;
+  if (!lead || lead.verdict.turningsRequired === 0) return 'No rule asks for turnings';
+  if (lead.standing.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
+  const not = lead.standing.uncounted().find((u) => u.turn.at === at);
+  const awaited = lead.verdict.status !== 'broken' && at > (lead.verdict.run?.to ?? Infinity);
+  return awaited ? COUNT_WORDS.AWAITED : not ? COUNT_WORDS[not.code] : at < lead.verdict.segmentFrom ? COUNT_WORDS.EARLIER : COUNT_WORDS.TURN_OUTSIDE_RUN;
+}
+
 /** Everything that is advised about a heap, in words. */
 export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoning | null, board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
   const s: Situation = { ...digest.situation, now: locale.now };
@@ -50,7 +60,7 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
       causes: d.causes.slice(0, 5).map((c) => ({ cause: CAUSE_WORDS[c.cause], code: c.cause, fix: FIX_WORDS[c.fix], fixCode: c.fix, for: c.for.map((x) => signText(x, locale)), against: c.against.map((x) => signText(x, locale)), unknown: c.unknown.map((x) => signText(x, locale)) })),
     })),
     trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix') ? [] : trialsOf(changesOf(state), heats, now)).slice(-5).reverse().map((t) => ({ when: whenText(timeZone, t.at, now), what: [...new Set(t.changes.map((c) => FIXED_WORDS[c.what]))].join(', '), text: trialText(t, locale), unknown: t.causeUnknown && t.outcome !== 'open' })),
-    rebounds: reboundsOf(heats, s.turns).map((r, i) => ({ n: i + 1, when: whenText(timeZone, r.turnedAt, now), before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit), low: r.lowC === null ? '–' : tempText(r.lowC, unit), high: r.highC === null ? 'not read since' : tempText(r.highC, unit), took: r.hours === null ? '–' : durationText(r.hours) })),
+    rebounds: reboundsOf(heats, s.turns).map((r, i) => ({ n: i + 1, when: whenText(timeZone, r.turnedAt, now), before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit), low: r.lowC === null ? '–' : tempText(r.lowC, unit), high: r.highC === null ? 'not read since' : tempText(r.highC, unit), took: r.hours === null ? '–' : durationText(r.hours), counts: countsText(r.turnedAt, reckoning) })),
     size: sizeView(digest.situation, state, digest, board, locale, volume),
   };
 }

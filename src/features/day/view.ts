@@ -22,13 +22,13 @@ export type TodayTask = {
   readonly who: string | null; readonly minutes: string; readonly machine: boolean; readonly lacks: string | null; readonly cost: string;
   readonly putOff: string | null; readonly href: string; readonly chore: string | null; readonly mayWait: boolean;
 };
-export type TodayView = { readonly day: string; readonly clock: string; readonly urgent: readonly string[]; readonly load: string; readonly groups: readonly { readonly title: string; /** Not of today: folded away. */ readonly later: boolean; readonly tasks: readonly TodayTask[] }[]; readonly crew: readonly string[]; readonly askCrew: boolean };
+export type TodayView = { readonly day: string; readonly clock: string; readonly urgent: readonly string[]; readonly load: string; readonly groups: readonly { readonly title: string; /** Not of today: folded away. */ readonly later: boolean; readonly tasks: readonly TodayTask[] }[]; readonly crew: readonly string[]; readonly askCrew: boolean; readonly fireCard: boolean };
 
 const LACKS = { time: 'does not fit into today', machine: 'the machine has no time left today', driver: 'nobody who drives is there today' } as const;
 const hrefOf = ({ kind, batch, name }: Task): string => (kind === 'probe-check' ? `/instruments#${encodeURIComponent(name)}` : batch === null ? '/' : kind === 'read' ? `/round#${batch}` : kind === 'hot' ? `/batch/${batch}` : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`);
 
 /** Today's list. @param hands who is there today; `over`: the working day is; null: nobody said who works here */
-export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, machineName: string | null, locale: Locale): TodayView {
+export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, machineName: string | null, fireCard: boolean, locale: Locale): TodayView {
   const { timeZone, now } = locale;
   const p = localParts(timeZone, now);
   const isToday = (at: number): boolean => { const q = localParts(timeZone, at); return at <= now || (q.day === p.day && at - now < MS.day); };
@@ -57,7 +57,7 @@ export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, 
   const has = there?.people.reduce((sum, q) => sum + q.minutes, 0) ?? 0;
   const load = today.length === 0 ? '' : hands === 'over' ? `The working day is over; about ${durationText(minutes / 60)} of work is left.` : hands === null ? `About ${durationText(minutes / 60)} of work.` : hands.people.length === 0 ? `About ${durationText(minutes / 60)} of work, and nobody works today.`
     : `About ${durationText(minutes / 60)} of work; the crew has ${durationText(has / 60)} left.${lacking.length > 0 ? ` ${lacking.length === 1 ? 'One does' : `${lacking.length} do`} not fit: ${[...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))].slice(0, 3).join('; ')}.` : ''}`;
-  return { day: `${p.weekday} ${p.day} ${p.month}`, clock: p.clock, urgent, load, groups, crew: there?.people.map((q) => q.name) ?? [], askCrew: hands === null };
+  return { day: `${p.weekday} ${p.day} ${p.month}`, clock: p.clock, urgent, load, groups, crew: there?.people.map((q) => q.name) ?? [], askCrew: hands === null, fireCard };
 }
 
 /** Who is there for the rest of the day. */

@@ -84,14 +84,14 @@ export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
     <Disclosure summary="What each turning did to its heat">
-      <div className="overflow-x-auto"><table className="text-[14px] w-full"><thead><tr>{['Turning', 'Before', 'Lowest after', 'Highest within 5 d', 'Back after'].map((h) => <th key={h} scope="col" className="text-left font-semibold pr-4 py-1 border-b border-rule-2">{h}</th>)}</tr></thead>
-        <tbody>{a.rebounds.map((r) => <tr key={r.n}><th scope="row" className="text-left font-normal pr-4 py-1">{r.n}, {r.when}</th><td className="pr-4">{r.before}</td><td className="pr-4">{r.low}</td><td className="pr-4">{r.high}</td><td>{r.took}</td></tr>)}</tbody></table></div>
+      <div className="overflow-x-auto"><table className="text-[14px] w-full"><thead><tr>{['Turning', 'Before', 'Lowest after', 'Highest within 5 d', 'Back after', 'Does it count?'].map((h) => <th key={h} scope="col" className="text-left font-semibold pr-4 py-1 border-b border-rule-2">{h}</th>)}</tr></thead>
+        <tbody>{a.rebounds.map((r) => <tr key={r.n}><th scope="row" className="text-left font-normal pr-4 py-1">{r.n}, {r.when}</th><td className="pr-4">{r.before}</td><td className="pr-4">{r.low}</td><td className="pr-4">{r.high}</td><td className="pr-4">{r.took}</td><td>{r.counts}</td></tr>)}</tbody></table></div>
       <p className="hint mt-1">Hottest place of each round.</p>
     </Disclosure>
   );
 }
 
-export function Size({ a, id }: { a: AdviceView; id: string }) {
+export function Size({ a }: { a: AdviceView }) {
   const { size } = a;
   return (
     <Disclosure open={size.small !== null || size.partners.length > 0} summary={size.now === null ? 'Its size is not known' : `${size.now} now${size.shrunk ? `, ${size.shrunk}` : ''}`}>
@@ -99,7 +99,7 @@ export function Size({ a, id }: { a: AdviceView; id: string }) {
       {size.partners.map((p) => <p key={p.id} className="text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}`}>{p.text}</Link></p>)}
       {size.points.length > 1 && <SizeLine points={size.points} />}
       {size.points.length > 0 && <ul className="text-[14px] mt-1">{size.points.map((p) => <li key={p.at + p.how}>{p.when}: {p.text}, {p.how}</li>)}</ul>}
-      <p className="hint mt-1">Its level against a mark is read in a round; measures go in under <b>Move, join, split</b>. {id === '' ? '' : 'A falling level shows that it settles, not that it was hot.'}</p>
+      <p className="hint mt-1">Its level against a mark is read in a round; measures go in under <b>Move, join, split</b>. A falling level shows that it settles, not that it was hot.</p>
     </Disclosure>
   );
 }

@@ -62,7 +62,7 @@ export function BatchScreen(p: BatchScreenProps) {
         )}
         <Diagnoses a={p.advice} />
         {p.table && <DataTable table={p.table} />}
-        {!p.building && <><Rebounds a={p.advice} /><Size a={p.advice} id={p.id} /></>}
+        {!p.building && <><Rebounds a={p.advice} /><Size a={p.advice} /></>}
         {p.kin}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
         {p.grade && <Grade grade={p.grade} />}

@@ -15,13 +15,15 @@ type Later = (typeof LATER)[number]['value'];
 export type PutOffTask = { readonly key: string; readonly batch: string | null; readonly name: string; readonly words: { readonly act: string }; readonly cost: string };
 
 /** An advised act is put off: until when it is looked at again, why, and what it may cost. */
-export function PutOff({ task, by: device, now, onDone }: { task: PutOffTask; by: string; now: number; onDone: () => void }) {
+export function PutOff({ task, by: device, now, crew = [], onDone }: { task: PutOffTask; by: string; now: number; /** To whom it may be given. */ crew?: readonly string[]; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [reason, setReason] = useState<DeferReason | ''>('');
   const [later, setLater] = useState<Later | ''>('24');
   const [impossible, setImpossible] = useState<'no' | 'yes' | ''>('no');
   const [words, setWords] = useState('');
   const name = task.key.split(':')[1]!;
+  const [to, setTo] = useState('');
+  const give = (): void => keep(() => keepAnswered({ id, batch: task.batch, kind: 'assign', at: null, by, data: { task: name, who: to } }, `${task.name}: given to ${to}`), onDone);
   const save = (): void => keep(() => keepAnswered({ id, batch: task.batch, kind: 'defer', at: null, by, data: { task: name, until: now + Number(later) * HOUR, reason, ...(impossible === 'yes' ? { impossible: true } : {}), ...(words.trim() ? { words: words.trim() } : {}) } }, `${task.name}: put off`), onDone);
   return (
     <Sheet open onOpenChange={(o) => { if (!o) onDone(); }} title={`${task.name}: not now`} note={task.words.act}>
@@ -32,6 +34,7 @@ export function PutOff({ task, by: device, now, onDone }: { task: PutOffTask; by
       <Field label="A few words" value={words} maxLength={200} onChange={(e) => setWords(e.target.value)} />
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} hint="Your name goes beside it" />
       <Problems list={problems} />
+      {crew.length > 0 && <div className="flex flex-col gap-2 border-t border-rule pt-2"><Choices label="Or give it to" value={to} onChange={setTo} columns={3} options={crew.map((value) => ({ value, label: value }))} />{to !== '' && <button type="button" className="btn !min-h-[56px]" disabled={busy} onClick={give}>{`${to} does it`}</button>}</div>}
       <button type="button" className="btn key !min-h-[56px] w-full" disabled={busy || reason === '' || later === ''} onClick={save}>{busy ? 'Keeping…' : 'Put it off'}</button>
     </Sheet>
   );

@@ -24,8 +24,8 @@ export function Today({ view, by, now }: { view: TodayView; by: string; now: num
         return g.later ? <details key={g.title}><summary className={`${head} min-h-[44px] flex items-end cursor-pointer`}>{g.title}: {g.tasks.length} {g.tasks.length === 1 ? 'task' : 'tasks'}</summary>{rows}</details> : <div key={g.title}><h3 className={`!font-semibold font-text ${head} !text-[14px]`}>{g.title}</h3>{rows}</div>;
       })}
       {view.groups.length === 0 && <p className="q mt-2">Nothing due before tomorrow.</p>}
-      <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href="/plan">The next fourteen days</Link><Link prefetch={false} className="link" href="/fire">Fire card</Link></p>
-      {off && <PutOff key={off.key} task={off} by={by} now={now} onDone={() => setOff(null)} />}
+      <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href="/plan">The next fourteen days</Link><Link prefetch={false} className="link" href="/fire">{view.fireCard ? 'Fire card' : 'Fire card: nobody is named yet'}</Link></p>
+      {off && <PutOff key={off.key} task={off} by={by} now={now} crew={view.crew} onDone={() => setOff(null)} />}
     </section>
   );
 }
@@ -47,7 +47,7 @@ function TaskRow({ task: t, by, onPutOff }: { task: TodayTask; by: string; onPut
         <p className="text-[13px] text-ink-2 flex flex-wrap items-center gap-x-3">
           <span>{[t.who, t.minutes, t.machine ? 'machine' : null].filter(Boolean).join(' · ')}</span>
           {t.chore && <button type="button" className={small} disabled={kept.busy || by === ''} title={by === '' ? 'Say first who you are, in any form' : undefined} onClick={done}>Done</button>}
-          {t.mayWait && <button type="button" className={small} onClick={onPutOff}>Put off<span className="sr-only"> {t.name}: {t.words.act}</span></button>}
+          {t.mayWait && <button type="button" className={small} onClick={onPutOff}>Put off, give<span className="sr-only"> {t.name}: {t.words.act}</span></button>}
         </p>
       </div>
     </li>

@@ -6,7 +6,7 @@ import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import type { PlacesScreen } from '../ui/Places';
-import type { PlacedHeap } from '../ui/Standing';
+import type { PlacedHeap } from '../placed';
 
 /** Where a heap is read and where it stands. Null: no such heap. */
 export async function placesScreen(id: string, site: Site, board: readonly Digest[]): Promise<{ name: string; screen: PlacesScreen; placed: PlacedHeap[] } | null> {

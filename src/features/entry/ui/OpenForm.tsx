@@ -5,10 +5,14 @@ import { v7 } from 'uuid';
 import { proposePlan } from '@/core/heap/plan';
 import { M3_PER_YD3 } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
+import type { MethodTemplate } from '@/core/log/shapes';
+import { SCHOOL_WORDS } from '@/core/advice/words';
 import { proposedRules, type Input } from '@/core/rules/propose';
+import { usualTemplate } from '@/core/advice/templates';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
+import type { EarlierHeap } from '../proposal';
 import { KeepBar } from './parts';
 import { keepHere, useEntry, type HeapRef } from './useEntry';
 
@@ -23,7 +27,7 @@ const USUAL = ['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-produce-turned', 
 
 const metres = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
-export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3' }) {
+export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit, templates, earlier }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3'; templates: readonly MethodTemplate[]; earlier: readonly EarlierHeap[] }) {
   const router = useRouter();
   const [code, setCode] = useState(proposed.code);
   const [name, setName] = useState(proposed.name);
@@ -36,6 +40,10 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
   const [method, setMethod] = useState<Method | ''>('turned');
+  const kept = templates.filter((t) => t.kept === method);
+  const [templateId, setTemplateId] = useState('');
+  const template = kept.find((t) => t.id === templateId) ?? kept.find((t) => t.id === usualTemplate(method || 'turned').id) ?? kept[0];
+  const [like, setLike] = useState('');
   const [stage, setStage] = useState<'building' | 'closed' | ''>('building');
   const [builtAt, setBuiltAt] = useState(site.nowLocal);
   const [builtId] = useState(() => v7());
@@ -51,6 +59,19 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
     <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={chosen.includes(r)} onChange={(e) => setByHand((h) => ({ ...h, [r.id]: e.target.checked }))} />
       <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}{proposedFor.has(r.id) ? ` · proposed: ${proposedFor.get(r.id)}` : ''}</span></span></label>
   );
+  /** Everything that does not belong to one heap alone is taken from an earlier one; it can be changed below. */
+  const copy = (id: string): void => {
+    setLike(id);
+    const from = earlier.find((h) => h.id === id);
+    if (!from) return;
+    setMethod(from.template.kept);
+    setTemplateId(from.template.id);
+    setVolume(from.volumeM3 === null ? '' : String(Math.round((from.volumeM3 / (volumeUnit === 'yd3' ? M3_PER_YD3 : 1)) * 10) / 10));
+    if (from.shape === 'dome' || from.shape === 'windrow' || from.shape === 'cube') setShape(from.shape);
+    setCore(from.coreDepthM === null ? '' : String(from.coreDepthM));
+    setInputs(INPUT_WORDS.map(([input]) => input).filter((i) => from.inputs.includes(i)));
+    setByHand(Object.fromEntries(rules.map((r) => [r.id, from.rules.includes(r.id)])));
+  };
   const entry = useEntry('opened', site, () => undefined);
   const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * (volumeUnit === 'yd3' ? M3_PER_YD3 : 1);
   const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
@@ -64,7 +85,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const codeProblem = code.trim() === '' ? 'A heap needs a code for its flag.' : codes.includes(code.trim().toUpperCase()) ? `There is a heap ${code.trim()} already. Choose another code.` : undefined;
   const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && !rowProblem && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
-    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen.map((r) => r.id), inputs, ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen.map((r) => r.id), inputs, ...(template ? { template } : {}), ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
     const heapName = name.trim() || code.trim();
     const opened = await keepHere({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }, heapName, 'opened');
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
@@ -85,6 +106,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>Open a heap</h1>
+      {earlier.length > 0 && <div className="max-w-[520px]"><label className="label" htmlFor="like">Like an earlier heap?</label><select id="like" className="field" value={like} onChange={(e) => copy(e.target.value)}><option value="">No, from the start</option>{earlier.map((h) => <option key={h.id} value={h.id}>{h.name}: {h.says}</option>)}</select><p className="hint mt-1">Its method, size, shape, what went in and its rules are filled in below.</p></div>}
       <div className="grid grid-cols-[110px_1fr_110px] gap-3 max-sm:grid-cols-1">
         <Field label="Code" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} problem={codeProblem} />
         <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} hint="What the crew calls it" />
@@ -102,6 +124,8 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
       </div>
       {sound(coreM) !== null && <p className="hint -mt-3">Places of a round: {places.map((p) => `${p.label} ${p.depthM} m`).join('; ')}.</p>}
       <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
+      <div className="max-w-[520px]"><label className="label" htmlFor="template">By which method?</label><select id="template" className="field" value={template?.id ?? ''} onChange={(e) => setTemplateId(e.target.value)}>{kept.map((t) => <option key={t.id} value={t.id}>{t.name}</option>)}</select>
+        {template && <p className="hint mt-1">Turned {SCHOOL_WORDS[template.trigger]}. {template.words}</p>}</div>
       <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}
       <fieldset><legend className="label">What goes in? It decides which rules are proposed</legend>

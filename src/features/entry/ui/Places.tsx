@@ -9,7 +9,8 @@ import type { Side } from '@/core/log/shapes';
 import { planDoubtText } from '@/core/words/plan';
 import { Field, Problems } from '@/ui/Field';
 import { KeepBar } from './parts';
-import { StandingFields, useStanding, type PlacedHeap } from './Standing';
+import type { PlacedHeap } from '../placed';
+import { StandingFields, useStanding } from './Standing';
 import { keepHere, useEntry, type HeapRef } from './useEntry';
 import { v7 } from 'uuid';
 

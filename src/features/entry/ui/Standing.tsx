@@ -5,14 +5,9 @@ import type { Position } from '@/core/log/shapes';
 import { movedBorders, positionText, rowOf } from '@/core/heap/row';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
+import type { PlacedHeap } from '../placed';
 import { keepHere, type HeapRef } from './useEntry';
 
-/** Heaps of the site with where they stand, for neighbours. */
-export type PlacedHeap = {
-  readonly id: string; readonly name: string; readonly position: Position | null; readonly m3: number | null;
-  /** Rules that it has met, and those that it is kept under, by clock: what a heap that it is joined to may count on. */
-  readonly met: readonly string[]; readonly germRules: readonly string[]; readonly seedRules: readonly string[];
-};
 type Draft = { readonly kind: 'bay' | 'row'; readonly bay: string; readonly row: string; readonly from: string; readonly to: string };
 
 const metres = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));

@@ -12,7 +12,8 @@ import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhenAndWho } from './parts';
 import { typed } from '@/ui/number';
-import { StandingFields, useStanding, type PlacedHeap } from './Standing';
+import type { PlacedHeap } from '../placed';
+import { StandingFields, useStanding } from './Standing';
 import { useEntry, usePreview, type HeapRef } from './useEntry';
 
 /** Acts that change what a heap is, or that two heaps share: moved, joined, split, stacked, something carried over. */

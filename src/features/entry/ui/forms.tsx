@@ -64,7 +64,8 @@ export function TurnForm({ heap, onDone }: FormProps) {
       <div className="grid grid-cols-3 gap-3"><Field label="Clean water" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} /><Field label="Took" unit="minutes" inputMode="numeric" value={minutes} onChange={(e) => setMinutes(e.target.value)} /><Field label="People" inputMode="numeric" value={people} onChange={(e) => setPeople(e.target.value)} /></div>
       {wrong && <p role="alert" className="marked font-semibold">Type litres, minutes and people as numbers, or leave them empty.</p>}
       <Choices label="By hand or by machine?" value={machine} onChange={setMachine} options={[{ value: 'hand', label: 'By hand' }, { value: 'machine', label: 'By machine' }]} />
-      {inRow && <><p className="hint">Where do its flags stand now? A row moves with every turning.</p><StandingFields standing={standing} onlyRow /></>}
+      {inRow ? <><p className="hint">Where do its flags stand now? A row moves with every turning.</p><StandingFields standing={standing} onlyRow /></>
+        : <details><summary className="link min-h-[44px] flex items-center cursor-pointer">It stands in another place now</summary><StandingFields standing={standing} /></details>}
       <WhenAndWho entry={entry} heap={heap} />
       <Effects preview={preview} />
       <p className="hint">Something raw went in as well, or water that was not clean? Log it under its own button: it starts the clock again. Read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing.</p>

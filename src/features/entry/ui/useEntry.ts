@@ -2,7 +2,7 @@
 import { useCallback, useState } from 'react';
 import type { EntryKind } from '@/core/log/entry';
 import type { MethodTemplate } from '@/core/log/shapes';
-import type { PlacedHeap } from './Standing';
+import type { PlacedHeap } from '../placed';
 import type { Form } from '@/outbox/item';
 import { keepAnswered } from '@/outbox/keep';
 import { useKept, type Kept } from '@/ui/useKept';

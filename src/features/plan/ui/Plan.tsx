@@ -45,7 +45,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
             return (
               <g key={r.batch}>
                 <Ridge of={r} days={n} x={x} base={base} height={30} now={view.nowShare} /><path d={`M0 ${base}H${WIDTH}`} stroke="var(--color-ink)" strokeWidth="1.3" />
-                <text x="12" y={base - 9} fontSize="14.5" fontWeight="650" className="disp" fill="var(--color-ink)">{r.code}&ensp;{r.name.length > 11 ? `${r.name.slice(0, 10)}…` : r.name}</text>
+                <text x="12" y={base - 18} fontSize="14.5" fontWeight="650" className="disp" fill="var(--color-ink)">{r.name.length > 15 ? `${r.name.slice(0, 14)}…` : r.name}</text><text x="12" y={base - 5} fontSize="12.5" fill="var(--color-ink-2)">{r.place || 'no bay'}</text>
                 {r.lostAt !== null && r.lostAt < n && <path d={`M${x(r.lostAt)} ${base - 34}l5 9 -8 8 6 9 -3 8`} fill="none" stroke="var(--color-ink)" strokeWidth="2" />}
                 {r.note && r.turns.length === 0 && <text x={x(view.nowShare) + 12} y={base - 5} fontSize="12.5" fontWeight="500" fill="var(--color-ink)" paintOrder="stroke" stroke="var(--color-paper)" strokeWidth="3">{r.note}</text>}
                 {r.proofAt !== null && r.proofAt < n && <g><rect x={x(r.proofAt) - 15} y={base - 25} width="30" height="19" rx="9" fill="var(--color-sheet)" stroke="var(--color-stamp)" strokeWidth="1.2" /><Knot cx={x(r.proofAt)} cy={base - 15.5} r={7} /></g>}
