@@ -43,7 +43,7 @@ export function alikeOf(own: Life, others: readonly Life[], now: Instant): Alike
   if (own.builtAt === null) return [];
   const age = (now - own.builtAt) / MS.day;
   const mine = byDay(own);
-  return others.flatMap((o): Alike[] => {
+  return others.flatMap((o): { alike: Alike; unlike: number }[] => {
     if (o.id === own.id || o.builtAt === null || (now - o.builtAt) / MS.day <= age + 1) return [];
     const theirs = byDay(o);
     const shared = [...mine].filter(([day]) => theirs.has(day));
@@ -51,12 +51,12 @@ export function alikeOf(own: Life, others: readonly Life[], now: Instant): Alike
     const rms = Math.sqrt(shared.reduce((sum, [day, c]) => sum + (c - theirs.get(day)!) ** 2, 0) / shared.length);
     const size = own.m3 === null || o.m3 === null ? 0 : Math.abs(Math.log2(own.m3 / o.m3)) * SIZE_K;
     const inputs = own.inputs === null || o.inputs === null ? 0 : (1 - common(own.inputs, o.inputs)) * INPUTS_K;
-    const apartK = rms + size + inputs + (own.kept === o.kept ? 0 : KEPT_K);
-    if (apartK > MOST_K) return [];
+    const unlike = rms + size + inputs + (own.kept === o.kept ? 0 : KEPT_K);
+    if (unlike > MOST_K) return [];
     const then = o.builtAt + age * MS.day;
-    return [{
+    return [{ unlike, alike: {
       id: o.id, name: o.name, apartK: rms, days: shared.length, ageDays: age, provenDay: o.provenAt === null ? null : (o.provenAt - o.builtAt) / MS.day,
       turnsAfter: o.turns.filter((t) => t > then && (o.provenAt === null || t <= o.provenAt)).length, weekLaterC: theirs.get(Math.floor(age) + 7) ?? null,
-    }];
-  }).sort((a, b) => a.apartK - b.apartK);
+    } }];
+  }).sort((a, b) => a.unlike - b.unlike).map(({ alike }) => alike);
 }
