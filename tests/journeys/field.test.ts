@@ -70,7 +70,7 @@ const since = async (name: string, moment: number): Promise<Entry[]> => (await l
 const wait = async (what: string, is: () => Promise<boolean>, seconds = 30): Promise<void> => { for (let i = 0; i < seconds * 5; i += 1) { if (await is().catch(() => false)) return; await sleep(200); } throw new Error(`waited in vain: ${what}`); };
 const waiting = (p: Phone): Promise<number> => p.page.evaluate(() => new Promise<number>((resolve, reject) => { const r = indexedDB.open('zealous-heap'); r.onsuccess = () => { const q = r.result.transaction('outbox').objectStore('outbox').count(); q.onsuccess = () => { r.result.close(); resolve(q.result); }; q.onerror = () => reject(q.error); }; }));
 /** Waits until the worker has put every page away. */
-const kept = (p: Phone): Promise<void> => wait('the pages were not kept', () => p.page.evaluate(async (ids) => { const urls = (await (await caches.open('pages')).keys()).map((r) => new URL(r.url).pathname); return ['/', '/round', '/waiting', ...ids.map((id) => `/batch/${id}`)].every((u) => urls.includes(u)); }, [heaps.Egret!, heaps.Curlew!, heaps.Goshawk!]), 90);
+const kept = (p: Phone): Promise<void> => wait('the pages were not kept', () => p.page.evaluate(async (ids) => { const urls = (await (await caches.open('pages')).keys()).map((r) => new URL(r.url).pathname); return ['/', '/round', '/waiting', '/fire', ...ids.map((id) => `/batch/${id}`)].every((u) => urls.includes(u)); }, [heaps.Egret!, heaps.Curlew!, heaps.Goshawk!]), 90);
 
 test('a round of five places with squeeze and smell takes at most 12 taps beyond the digits, and nothing scrolls away under the finger', async () => {
   const p = await phone('Mo');
@@ -110,6 +110,9 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   // With nothing to send yet, a page out of the cache says that it is one.
   await open(p.page, `${road.base}/batch/${heaps.Curlew}`);
   await waitText(p.page, '[data-testid=device-bar]', /No signal\.\s+This page is as of/);
+  // Whom to call stands there too.
+  await open(p.page, `${road.base}/fire`);
+  await waitText(p.page, 'main', /Keep people back[^]*Fire service[^]*01632 960112/);
   await open(p.page, `${road.base}/round`);
   await tap(p, 'All (');
   await tap(p, 'Start with');

@@ -7,7 +7,7 @@ import { windowAt } from '../evidence/walk';
 import { sizesOfHeap } from '../heap/sizes';
 import type { Fix } from '../log/entry';
 import type { BatchState, SiteState } from '../log/fold';
-import { MS, type Instant } from '../quantity/instant';
+import { MS, parseInstant, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import type { Reckoning } from './reckon';
 
@@ -96,7 +96,6 @@ export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Re
   const hand = state.readings.findLast((r) => r.probe !== undefined && r.flag === undefined)?.probe;
   const fire = state.readings.findLast((r) => r.flag === undefined && (r as { doubts?: { answer: string }[] }).doubts?.some((d) => d.answer === 'emergency'));
   const burnt = latest(state, now, (e) => (e.kind === 'observation' && e.data.smell === 'burnt' ? {} : undefined))?.at ?? null;
-  const lastHeat = heats.at(-1);
   return {
     stage: stageFor(state, heats, air, now), kept, template, limits: siteState.work?.limits ?? template.limits, builtAt: state.builtAt, neverHot,
     volumeM3: sizes.at(-1)?.m3 ?? null, builtM3: sizes[0]?.m3 ?? null,
@@ -115,7 +114,7 @@ export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Re
     seepage: latest(state, now, (e) => (e.kind === 'observation' && (e.data.seepage === 'some' || e.data.seepage === 'much') ? {} : undefined))?.at ?? null,
     cover: latest(state, now, (e) => (e.kind === 'observation' && e.data.cover ? { on: e.data.cover === 'on' } : undefined)),
     watered: state.events.filter((e) => e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS).map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
-    burnt: fire && lastHeat ? Math.max(burnt ?? -Infinity, lastHeat.at) : burnt,
+    burnt: fire ? Math.max(burnt ?? -Infinity, parseInstant(fire.at)!) : burnt,
     inputs: state.opened.inputs ?? null, probe: hand === undefined ? null : { name: hand, checkedAt: siteState.probes.get(hand)?.at(-1)?.at ?? null },
     changes: changesOf(state).slice(-MOST_CHANGES), flowLPerMin: siteState.work?.flowLPerMin ?? USUAL_FLOW, bucketL: siteState.work?.bucketL ?? USUAL_BUCKET,
   };
