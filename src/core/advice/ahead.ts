@@ -1,4 +1,5 @@
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
+import { mendNext } from './next';
 import type { HeapCard } from './tasks';
 import { turnMinutes } from './tasks';
 import { isLive, turnOf, type HeapFacts } from './situation';
@@ -39,6 +40,8 @@ export type Ahead = { readonly jobs: readonly (Job & { readonly day: number })[]
 export const ROUND_MINUTES_A_DAY = 6;
 /** A proof's turnings stand two days apart, so that a hot round lies between (common practice). */
 const OWED_APART = 2;
+/** A change is given so long before something else is done. */
+const MENDS_MS = 2 * MS.day;
 /** So many turnings of one heap are looked at. */
 const MOST_JOBS = 8;
 /** Until a heap is back at its floor after a turning where its own log tells nothing yet, h (common practice). */
@@ -98,6 +101,9 @@ function jobsOf({ id, code, name, facts, orders }: HeapCard, days: readonly Ahea
   const end = days.at(-1)!.work;
   const jobs: Job[] = [];
   let at: Instant | null = advice.act === 'turn' ? advice.due : advice.act === 'wait' ? advice.earliest : (s.turns.at(-1) ?? facts.builtAt) + template.everyDays * MS.day;
+  // What lost its heat is mended first, and looked at before it is turned.
+  const ails = mendNext(s);
+  if (at !== null && proof.status !== 'running' && (ails?.symptom === 'NOT_HEATING' || ails?.symptom === 'COOLED_EARLY')) at = Math.max(at, now + MENDS_MS);
   // A turning that was put off is looked at again then, and not before.
   const off = orders.find((o) => o.task === 'turn')?.defer;
   if (at !== null && off && off.until > now) at = Math.max(at, off.until);

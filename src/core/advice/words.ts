@@ -124,7 +124,7 @@ export function turnHeading(a: Pick<TurnAdvice, 'act' | 'due' | 'earliest'>, { t
 export function windowText(a: Pick<TurnAdvice, 'act' | 'earliest' | 'latest'>, { timeZone, now }: Locale): string {
   if (a.act !== 'turn') return '';
   const at = (t: number): string => soonText(timeZone, t, now);
-  return [a.earliest !== null && a.earliest > now ? `not before ${at(a.earliest)}` : '', a.latest === null ? '' : `at the latest ${at(a.latest)}`].filter(Boolean).join(', ');
+  return [a.earliest !== null && a.earliest > now ? `not before ${at(a.earliest)}` : '', a.latest === null ? '' : a.latest <= now ? `it should have been done by ${at(a.latest)}` : `at the latest ${at(a.latest)}`].filter(Boolean).join(', ');
 }
 
 /** Whether a turning counts for the rule that leads, and why not. */

@@ -55,7 +55,8 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
     next: adviceWords(next, locale), task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`, order: order?.defer && order.defer.until > now ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.` : null,
     method: s.template.name, stage: stageText(s.stage, locale), course: course && courseText(course, s.template.name, locale), courseCode: course?.code ?? null,
     hot: hot && hotWords(hot, locale), turn: next.code === 'MEND' && next.symptom !== 'DRY' ? null : turnView(s, locale), water,
-    diagnoses: diagnosesOf(whole).map((d) => ({
+    // Dryness that is the likeliest cause of another symptom is not told a second time.
+    diagnoses: diagnosesOf(whole).filter((d, _, all) => d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY')).map((d) => ({
       symptom: SYMPTOM_WORDS[d.symptom], code: d.symptom,
       causes: d.causes.slice(0, 5).map((c) => ({ cause: CAUSE_WORDS[c.cause], code: c.cause, fix: FIX_WORDS[c.fix], fixCode: c.fix, for: c.for.map((x) => signText(x, locale)), against: c.against.map((x) => signText(x, locale)), unknown: c.unknown.map((x) => signText(x, locale)) })),
     })),

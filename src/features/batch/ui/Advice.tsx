@@ -62,7 +62,7 @@ function HotChoices({ hot }: { hot: NonNullable<AdviceView['hot']> }) {
 export function Diagnoses({ a }: { a: AdviceView }) {
   if (a.diagnoses.length === 0 && a.trials.length === 0) return null;
   return (
-    <Disclosure open={a.diagnoses.length > 0} summary={a.diagnoses.length > 0 ? `${a.diagnoses.map((d) => d.symptom).join('; ')}: why, and what helps` : 'What was changed, and what came of it'}>
+    <Disclosure open={a.diagnoses.length > 0} summary={a.diagnoses.length > 0 ? `${a.diagnoses.map((d, i) => (i === 0 ? d.symptom : d.symptom.charAt(0).toLowerCase() + d.symptom.slice(1))).join('; ')}: why, and what helps` : 'What was changed, and what came of it'}>
       {a.diagnoses.map((d) => (
         <div key={d.code} className="mb-3" data-testid="diagnosis" data-symptom={d.code}>
           {a.diagnoses.length > 1 && <h3 className="!text-[15px]">{d.symptom}</h3>}

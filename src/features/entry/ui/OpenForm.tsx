@@ -125,7 +125,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
       {sound(coreM) !== null && <p className="hint -mt-3">Places of a round: {places.map((p) => `${p.label} ${p.depthM} m`).join('; ')}.</p>}
       <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
       <div className="max-w-[520px]"><label className="label" htmlFor="template">By which method?</label><select id="template" className="field" value={template?.id ?? ''} onChange={(e) => setTemplateId(e.target.value)}>{kept.map((t) => <option key={t.id} value={t.id}>{t.name}</option>)}</select>
-        {template && <p className="hint mt-1">Turned {SCHOOL_WORDS[template.trigger]}. {template.words}</p>}</div>
+        {template && <p className="hint mt-1">{template.words ?? `Turned ${SCHOOL_WORDS[template.trigger]}.`}</p>}</div>
       <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}
       <fieldset><legend className="label">What goes in? It decides which rules are proposed</legend>

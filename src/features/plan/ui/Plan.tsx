@@ -33,7 +33,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
     <DndContext id="plan" sensors={sensors} onDragOver={(e) => setOver(at(e))} onDragCancel={() => setOver(null)} onDragEnd={(e) => { const to = at(e); setOver(null); if (to && to.day !== to.job.day && to.job.effects[to.day]) setChosen(to); }}>
       <div className="px-4 pt-3 flex flex-wrap items-baseline gap-x-5 gap-y-1"><h1 className="!text-[23px]">{view.title}</h1><p className="text-[14px]" data-testid="plan-summary">{view.summary}</p></div>
       <p className="px-4 min-h-[26px] text-[14px]" role="status" data-testid="plan-effect">
-        {shown ? <><b>{shown.job.name}, turned {view.days[shown.day]!.long}:</b> {effect ? <span className={effect.costs ? 'marked' : ''}>{effect.text}</span> : 'not possible there: its turnings keep their order.'}</> : <span className="q">Drag a turning to another day, or press it. What it does to the proof is said here before it is dropped.</span>}
+        {shown ? <><b>{shown.job.name}, turned {view.days[shown.day]!.long}:</b> {effect ? <span className={effect.costs ? 'marked' : ''}>{effect.text}</span> : 'not possible there: its turnings keep their order.'}</> : <span className="q"><span className="max-md:hidden">Drag a turning to another day, or press it. What it does to the proof is said here before it is dropped.</span><span className="md:hidden">Press a turning to move it to another day.</span></span>}
       </p>
       {chosen && <Confirm key={`${chosen.job.key}${chosen.day}`} job={chosen.job} day={view.days[chosen.day]!} costs={chosen.job.effects[chosen.day]?.costs ?? false} by={by} onDone={() => setChosen(null)} />}
       <div className="relative max-md:hidden" style={{ aspectRatio: `${WIDTH} / ${height}` }}>
