@@ -16,8 +16,8 @@ export function Ages({ curves, days, ticks, unit }: { curves: readonly AgeCurve[
   const height = rows + curves.length * 26 + 6;
   const path = line<{ day: number; c: number }>().x((p) => x(p.day)).y((p) => y(p.c));
   // Names at the ends are pushed apart so that none covers another.
-  const ends = curves.map((c, i) => ({ i, y: y(c.points.at(-1)?.c ?? 0) })).sort((a, b) => a.y - b.y);
-  ends.forEach((e, k) => { const above = ends[k - 1]; if (above && e.y - above.y < 16) e.y = above.y + 16; });
+  const ends = curves.map((c, i) => ({ i, x: x(c.points.at(-1)?.day ?? 0), y: y(c.points.at(-1)?.c ?? 0) })).sort((a, b) => a.y - b.y);
+  ends.forEach((e, k) => { for (const above of ends.slice(0, k)) if (Math.abs(e.x - above.x) < 90 && e.y - above.y < 16) e.y = above.y + 16; });
   return (
     <svg viewBox={`0 0 ${W} ${height}`} className="w-full" role="img" aria-label={`Hottest place by age: ${curves.map((c) => c.name).join(', ')}`}>
       <rect x={LEFT} y={y(70)} width={W - 110 - LEFT} height={y(55) - y(70)} fill="var(--color-prove-wash)" />

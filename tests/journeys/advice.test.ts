@@ -214,7 +214,10 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await waitText(page, 'main', /Kept\. Today and the plan go by it/);
   await open(page, app.base);
   await waitText(page, 'main', /Chores[^]*Empty the leachate[^]*not done yet/);
-  await (await page.waitForSelector('::-p-xpath(//button[normalize-space(.)="Done"])'))!.click();
+  await press(page, 'Done');
+  await waitText(page, '[role=dialog]', /carry germs/);
+  await fill(page, 'How much, litres', '12');
+  await press(page, 'Keep it');
   await page.waitForFunction(() => !/Empty the leachate/.test((document.querySelector('[data-task^="chore:"]') as HTMLElement | null)?.innerText ?? ''));
 
   await open(page, `${app.base}/plan`);

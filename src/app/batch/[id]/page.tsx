@@ -30,7 +30,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null,
   };
   const { task, next } = b.advice;
-  const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} now={s.now} />;
+  const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} />;
   return (
     <FrameFor s={s} place="Yard" active={id}>
       <BatchScreen {...shown} id={id} actions={actions} kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />} logBar={<LogBar heap={heap} building={b.building} />} log={<LogList lines={logLines(state, s.locale).slice(0, 400)} total={state.entries.length} heap={heap} />} />

@@ -15,7 +15,7 @@ type Later = (typeof LATER)[number]['value'];
 export type PutOffTask = { readonly key: string; readonly batch: string | null; readonly name: string; readonly words: { readonly act: string }; readonly cost: string };
 
 /** An advised act is put off: until when it is looked at again, why, and what it may cost. */
-export function PutOff({ task, by: device, now, crew = [], onDone }: { task: PutOffTask; by: string; now: number; /** To whom it may be given. */ crew?: readonly string[]; onDone: () => void }) {
+export function PutOff({ task, by: device, crew = [], onDone }: { task: PutOffTask; by: string; /** To whom it may be given. */ crew?: readonly string[]; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [reason, setReason] = useState<DeferReason | ''>('');
   const [later, setLater] = useState<Later | ''>('24');
@@ -24,7 +24,7 @@ export function PutOff({ task, by: device, now, crew = [], onDone }: { task: Put
   const name = task.key.split(':')[1]!;
   const [to, setTo] = useState('');
   const give = (): void => keep(() => keepAnswered({ id, batch: task.batch, kind: 'assign', at: null, by, data: { task: name, who: to } }, `${task.name}: given to ${to}`), onDone);
-  const save = (): void => keep(() => keepAnswered({ id, batch: task.batch, kind: 'defer', at: null, by, data: { task: name, until: now + Number(later) * HOUR, reason, ...(impossible === 'yes' ? { impossible: true } : {}), ...(words.trim() ? { words: words.trim() } : {}) } }, `${task.name}: put off`), onDone);
+  const save = (): void => keep(() => keepAnswered({ id, batch: task.batch, kind: 'defer', at: null, by, data: { task: name, until: Date.now() + Number(later) * HOUR, reason, ...(impossible === 'yes' ? { impossible: true } : {}), ...(words.trim() ? { words: words.trim() } : {}) } }, `${task.name}: put off`), onDone);
   return (
     <Sheet open onOpenChange={(o) => { if (!o) onDone(); }} title={`${task.name}: not now`} note={task.words.act}>
       {task.cost && <p className="caution" data-testid="cost">{task.cost}</p>}

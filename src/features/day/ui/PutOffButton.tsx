@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { PutOff, type PutOffTask } from './PutOff';
 
 /** To put off what is advised for one heap. */
-export function PutOffButton({ task, by, now }: { task: PutOffTask; by: string; now: number }) {
+export function PutOffButton({ task, by }: { task: PutOffTask; by: string }) {
   const [open, setOpen] = useState(false);
   return (
     <>
       <button type="button" className="link text-[14px] min-h-[44px] inline-flex items-center" onClick={() => setOpen(true)}>Put it off</button>
-      {open && <PutOff task={task} by={by} now={now} onDone={() => setOpen(false)} />}
+      {open && <PutOff task={task} by={by} onDone={() => setOpen(false)} />}
     </>
   );
 }

@@ -2,37 +2,35 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';
-import { keepAnswered } from '@/outbox/keep';
-import { Problems } from '@/ui/Field';
-import { useKept } from '@/ui/useKept';
 import type { TodayTask, TodayView } from '../view';
+import { ChoreDone } from './ChoreDone';
 import { PutOff } from './PutOff';
 
 const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** The day's work beside the yard: in order, with who, how long, and what does not fit. */
-export function Today({ view, by, now }: { view: TodayView; by: string; now: number }) {
+export function Today({ view, by }: { view: TodayView; by: string }) {
   const [off, setOff] = useState<TodayTask | null>(null);
+  const [done, setDone] = useState<TodayTask | null>(null);
   return (
     <section aria-labelledby="today" className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-b-[1.6px] max-lg:order-first px-5 pt-3.5 pb-4 flex flex-col">
       <header className="flex justify-between items-baseline"><h2 id="today" className="!text-[23px]">{view.day}</h2><span className="text-ink-3">{view.clock}</span></header>
       <p className="text-[15px] mt-0.5">{view.urgent.length > 0 ? <><b>{LIST.format(view.urgent)}</b> can’t wait.</> : 'Nothing that cannot wait.'}</p>
       {view.load && <p className="q text-[13.5px] mb-1" data-testid="load">{view.load} {view.askCrew && <Link prefetch={false} className="link" href="/crew">Say who works here</Link>}</p>}
       {view.groups.map((g) => {
-        const rows = <ol>{g.tasks.map((t) => <TaskRow key={t.key} task={t} by={by} onPutOff={() => setOff(t)} />)}</ol>;
+        const rows = <ol>{g.tasks.map((t) => <TaskRow key={t.key} task={t} onPutOff={() => setOff(t)} onDone={() => setDone(t)} />)}</ol>;
         const head = 'text-[14px] font-semibold text-ink-2 border-b-[1.6px] border-ink pb-0.5 mt-2';
         return g.later ? <details key={g.title}><summary className={`${head} min-h-[44px] flex items-end cursor-pointer`}>{g.title}: {g.tasks.length} {g.tasks.length === 1 ? 'task' : 'tasks'}</summary>{rows}</details> : <div key={g.title}><h3 className={`!font-semibold font-text ${head} !text-[14px]`}>{g.title}</h3>{rows}</div>;
       })}
       {view.groups.length === 0 && <p className="q mt-2">Nothing due before tomorrow.</p>}
       <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href="/plan">The next fourteen days</Link><Link prefetch={false} className="link" href="/fire">{view.fireCard ? 'Fire card' : 'Fire card: nobody is named yet'}</Link></p>
-      {off && <PutOff key={off.key} task={off} by={by} now={now} crew={view.crew} onDone={() => setOff(null)} />}
+      {done && <ChoreDone key={done.key} task={done} by={by} onDone={() => setDone(null)} />}
+      {off && <PutOff key={off.key} task={off} by={by} crew={view.crew} onDone={() => setOff(null)} />}
     </section>
   );
 }
 
-function TaskRow({ task: t, by, onPutOff }: { task: TodayTask; by: string; onPutOff: () => void }) {
-  const kept = useKept(by);
-  const done = (): void => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'chore', at: null, by, data: { chore: t.chore } }, t.words.act), () => undefined);
+function TaskRow({ task: t, onPutOff, onDone }: { task: TodayTask; onPutOff: () => void; onDone: () => void }) {
   const small = 'link text-[13.5px] min-h-[32px] pointer-coarse:min-h-[48px] inline-flex items-center';
   return (
     <li className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0" data-testid="task" data-task={t.key}>
@@ -43,10 +41,9 @@ function TaskRow({ task: t, by, onPutOff }: { task: TodayTask; by: string; onPut
         <p className="q text-[13px] leading-[1.3]">{t.words.why}</p>
         {t.putOff && <p className="text-[13px] leading-[1.3] font-semibold">{t.putOff}</p>}
         {t.lacks && <p className="text-[13px] leading-[1.3]"><b>{t.lacks.charAt(0).toUpperCase() + t.lacks.slice(1)}.</b> {t.cost}</p>}
-        <Problems list={kept.problems} />
         <p className="text-[13px] text-ink-2 flex flex-wrap items-center gap-x-3">
           <span>{[t.who, t.minutes, t.machine ? 'machine' : null].filter(Boolean).join(' · ')}</span>
-          {t.chore && <button type="button" className={small} disabled={kept.busy || by === ''} title={by === '' ? 'Say first who you are, in any form' : undefined} onClick={done}>Done</button>}
+          {t.chore && <button type="button" className={small} onClick={onDone}>Done<span className="sr-only">: {t.words.act}</span></button>}
           {t.mayWait && <button type="button" className={small} onClick={onPutOff}>Put off, give<span className="sr-only"> {t.name}: {t.words.act}</span></button>}
         </p>
       </div>
