@@ -2,9 +2,9 @@ import { jobsAhead, planAhead } from '@/core/advice/ahead';
 import { cardOf } from '@/core/digest/card';
 import type { Digest } from '@/core/digest/digest';
 import type { Work } from '@/core/log/shapes';
-import { ago, DAY, heat, HOUR, NOW, situation, template, type Change } from '../../../tests/support/situation';
-import { daysAhead, solve } from './server/queries';
-import { planView } from './view';
+import { ago, DAY, heat, HOUR, NOW, situation, template, type Change } from '../../../../tests/support/situation';
+import { daysAhead, solve } from './queries';
+import { planView } from '../view';
 
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
 const work: Work = { from: '08:00', to: '16:00', days: [1, 2, 3, 4, 5, 6, 7], crew: [{ name: 'Mo', hoursPerDay: 2, drives: true }], machine: null, flowLPerMin: 15, bucketL: 10, limits: null, chores: [] };
