@@ -91,6 +91,7 @@ describe('splitting', () => {
     // A reading of the shared past that proves wrong is wrong for both.
     const [, early] = (await stateOf(a)).entries.filter((e) => e.kind === 'round');
     const before = await credit(child);
+    expect((await log(child, 'correction', { target: early!.id, reason: 'at the wrong end' }, 0.3)).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/Correct it at the heap it came from/) }] });
     await ok(a, 'correction', { target: early!.id, reason: 'the wrong heap was read' }, 0.2);
     expect(await credit(child)).toBeLessThanOrEqual(before);
     expect((await stateOf(child)).struck.has(early!.id)).toBe(true);

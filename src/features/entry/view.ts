@@ -136,7 +136,8 @@ export function logLines(state: BatchState, { timeZone, unit, now }: Locale): Lo
       id: e.id, ...wordsOf(e, own, unit), when: soonText(timeZone, e.at, now), by: e.by,
       late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' && !(e.kind === 'round' && e.data.source === 'file') ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
       clock: Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS ? null : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`, photo: e.kind === 'photo' ? e.data.sha256 : null,
-      struck: strike?.kind === 'correction' ? strike.data.reason : null, readings, correctable: CORRECTABLE.has(e.kind) && !strike,
+      struck: strike?.kind === 'correction' ? strike.data.reason : null, readings, // What happened before it was carried off is corrected where it was logged.
+      correctable: CORRECTABLE.has(e.kind) && !strike && e.batch === state.id,
     };
   });
 }

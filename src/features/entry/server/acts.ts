@@ -1,5 +1,5 @@
 import type { Entry, NewEntry } from '@/core/log/entry';
-import { foldBatch, type BatchState, type SiteState } from '@/core/log/fold';
+import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
 import { reckonUnder } from '@/core/digest/reckon';
 import { sizesOfHeap } from '@/core/heap/sizes';
 import { PROBLEM, type Problem } from '@/core/words/problem';
@@ -21,14 +21,14 @@ async function heap(id: string): Promise<BatchState | null> {
 const nameOf = (s: BatchState): string => s.opened.name ?? s.opened.code;
 
 /** Whether all of one heap met each rule that another is kept under, by a moment. */
-export function metRulesOf(part: BatchState, whole: BatchState, site: Site, siteState: SiteState, at: number): { germs: boolean; seeds: boolean } {
+function metRulesOf(part: BatchState, whole: BatchState, site: Site, siteState: SiteState, at: number): { germs: boolean; seeds: boolean } {
   const rulings = reckonUnder(part, whole.terms.at(-1)!, site, siteState, at)?.accounts ?? [];
   const met = (clock: 'germs' | 'seeds'): boolean => rulings.length > 0 && rulings.filter((r) => r.rule.clock === clock).every((r) => r.account.verdict.status === 'proven');
   return { germs: met('germs'), seeds: met('seeds') };
 }
 
 /** What the act writes at its other ends. Entries that are no act between heaps have none. */
-export async function otherEnds(entry: NewEntry, site: Site, siteState: SiteState): Promise<Ends> {
+export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
   const { id, at, by, batch } = entry;
   const end = (role: string, to: string | null, kind: NewEntry['kind'], data: object): NewEntry => ({ id: idFrom(id, role), batch: to, at, by, kind, data: { ...data, act: id } }) as unknown as NewEntry;
   switch (entry.kind) {
@@ -38,7 +38,7 @@ export async function otherEnds(entry: NewEntry, site: Site, siteState: SiteStat
       if (from === batch) return refused('data.from', PROBLEM.sameHeap);
       const [part, whole] = [await heap(from), await heap(batch!)];
       if (!part || !whole) return refused('data.from', NO_HEAP);
-      const met = metRulesOf(part, whole, site, siteState, at);
+      const met = metRulesOf(part, whole, site, foldSite(await logRepo(theDb()).ofSite(site.id)), at);
       // The weakest part rules: nobody may call proven what the log does not.
       if (withProven && !met.germs) return refused('data.withProven', `${nameOf(part)} has not met ${nameOf(whole)}’s rules by then, so the joined heap is not proven either. Log it as not proven.`);
       if (seeds === false && !met.seeds) return refused('data.seeds', `${nameOf(part)}’s seeds have not met ${nameOf(whole)}’s rules by then. Log it as with live seeds.`);

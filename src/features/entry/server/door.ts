@@ -1,5 +1,5 @@
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
-import { foldBatch, foldSite } from '@/core/log/fold';
+import { foldBatch } from '@/core/log/fold';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
 import { PROBLEM, type Problem } from '@/core/words/problem';
@@ -34,7 +34,7 @@ export async function takeIn(form: EntryForm, aheadMs: number | null = null): Pr
     const wrong = await misplaced(entry);
     // Another device may have written the id in between, and its own readings are then what stands in the way.
     if (wrong) return (await heldAs(form, site.timeZone)) ?? wrong;
-    const ends = await otherEnds(entry, site, foldSite(await logRepo(theDb()).ofSite(site.id)));
+    const ends = await otherEnds(entry, site);
     if (!ends.ok) return (await heldAs(form, site.timeZone)) ?? ends;
     const { already } = await writeEntries(theDb(), site, [entry, ...ends.others], at);
     return already.includes(entry.id) ? ((await heldAs(form, site.timeZone)) ?? { ok: true, already: true }) : { ok: true, already: false };
@@ -98,7 +98,9 @@ async function misplaced(entry: NewEntry): Promise<Taken | null> {
   }
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;
-    if (!entries.some((e) => e.id === target)) return refused('data.target', 'The entry to correct is not in this heap’s log.');
+    const wrong = entries.find((e) => e.id === target);
+    if (!wrong) return refused('data.target', 'The entry to correct is not in this heap’s log.');
+    if (wrong.batch !== entry.batch) return refused('data.target', 'That happened before this heap was carried off. Correct it at the heap it came from; it counts here too.');
     if (reading !== undefined && !state.readings.some((r) => r.id === reading && r.flag === undefined)) return refused('data.reading', 'That reading is not there, or is struck already.');
   }
   return null;
