@@ -13,7 +13,7 @@ const files = fs.readdirSync('.next/static', { recursive: true, withFileTypes: t
 fs.mkdirSync('public', { recursive: true });
 fs.writeFileSync('public/no-signal.html', `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>No signal · Zealous Heap</title>
 <style>:root{color-scheme:light dark}body{font:16px/1.45 system-ui,sans-serif;margin:0;padding:24px;background:light-dark(#f2f3ea,#16140e);color:light-dark(#1a1912,#f1ecdd)}a{color:inherit;display:inline-flex;min-height:56px;align-items:center;border:1.5px solid;border-radius:4px;padding:0 18px;margin:8px 8px 0 0;font-weight:600}</style>
-<h1>No signal</h1><p>This page was never opened on this device, so it is not kept here. What you logged is safe and goes up by itself.</p><a href="/">Yard</a><a href="/round">Round</a><a href="/waiting">What waits here</a></html>`);
+<h1>No signal</h1><p>This page was never opened on this device, so it is not kept here. What you logged is safe and goes up by itself.</p><a href="/">Yard</a><a href="/round">Round</a><a href="/waiting">What waits here</a><a href="/fire">Fire card</a></html>`);
 const manifest = [...files.map((f) => ({ url: `/_next/${f}`, revision: null })), { url: '/no-signal.html', revision: buildId }];
 await build({
   entryPoints: ['src/workers/sw.ts'], outfile: 'public/sw.js', bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none', logLevel: 'warning', alias: { '@': path.resolve('src') },

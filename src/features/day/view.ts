@@ -19,7 +19,7 @@ export function roundsOfSite({ work, chores, instruments, probes }: SiteState, n
 export type TodayTask = {
   readonly key: string; readonly kind: TaskKind; readonly batch: string | null; readonly name: string; readonly words: AdviceWords; readonly when: string; readonly urgent: boolean;
   /** `Mo · 25 min · loader`, and what it lacks. */
-  readonly who: string | null; readonly minutes: string; readonly machine: boolean; readonly lacks: string | null; readonly cost: string;
+  readonly who: string | null; readonly minutes: string; readonly machine: string | null; readonly lacks: string | null; readonly cost: string;
   readonly putOff: string | null; readonly href: string; readonly chore: { readonly id: string; readonly what: string } | null; readonly mayWait: boolean;
 };
 export type TodayView = { readonly day: string; readonly clock: string; readonly urgent: readonly string[]; readonly load: string; readonly groups: readonly { readonly title: string; /** Not of today: folded away. */ readonly later: boolean; readonly tasks: readonly TodayTask[] }[]; readonly crew: readonly string[]; readonly askCrew: boolean; readonly fireCard: boolean };
@@ -42,7 +42,7 @@ export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, 
     return {
       key: t.key, kind: t.kind, batch: t.batch, name: t.name, words, urgent: t.group === 'danger' || t.group === 'losing',
       when: t.due <= now ? (t.overdue && now - t.due > MS.day && t.group !== 'chore' ? `since ${soonText(timeZone, t.due, now)}` : 'now') : `by ${soonText(timeZone, t.due, now)}`,
-      who: place?.who ?? t.who, minutes: durationText(t.minutes / 60), machine: t.machine, lacks: place?.lacks ? LACKS[place.lacks].replace('the machine', machineName ?? 'the machine') : null, cost: costText(t, locale),
+      who: place?.who ?? t.who, minutes: durationText(t.minutes / 60), machine: t.machine ? (machineName ?? 'machine') : null, lacks: place?.lacks ? LACKS[place.lacks].replace('the machine', machineName ?? 'the machine') : null, cost: costText(t, locale),
       putOff: off ? `${off.impossible ? 'Not possible' : 'Put off'} by ${off.by} ${off.until > now ? `until ${soonText(timeZone, off.until, now)}` : `until ${soonText(timeZone, off.until, now)}, and that is over`}: ${DEFER_WORDS[off.reason].toLowerCase()}${off.words ? `, ${off.words}` : ''}` : null,
       href: hrefOf(t), chore: t.chore && { id: t.chore.id, what: t.chore.what }, mayWait: t.group !== 'danger' && (t.batch !== null),
     };

@@ -68,7 +68,7 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.grade && <Grade grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
         {p.beyond && <Beyond b={p.beyond} />}
-        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
+        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />

@@ -42,7 +42,7 @@ function TaskRow({ task: t, onPutOff, onDone }: { task: TodayTask; onPutOff: () 
         {t.putOff && <p className="text-[13px] leading-[1.3] font-semibold">{t.putOff}</p>}
         {t.lacks && <p className="text-[13px] leading-[1.3]"><b>{t.lacks.charAt(0).toUpperCase() + t.lacks.slice(1)}.</b> {t.cost}</p>}
         <p className="text-[13px] text-ink-2 flex flex-wrap items-center gap-x-3">
-          <span>{[t.who, t.minutes, t.machine ? 'machine' : null].filter(Boolean).join(' · ')}</span>
+          <span>{[t.who, t.minutes, t.machine].filter(Boolean).join(' · ')}</span>
           {t.chore && <button type="button" className={small} onClick={onDone}>Done<span className="sr-only">: {t.words.act}</span></button>}
           {t.mayWait && <button type="button" className={small} onClick={onPutOff}>Put off, give<span className="sr-only"> {t.name}: {t.words.act}</span></button>}
         </p>

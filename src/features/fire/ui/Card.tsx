@@ -12,7 +12,7 @@ export function Card({ card, site, by, hot }: { card: FireCard | null; site: str
   const [edit, setEdit] = useState(false);
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-4">
-      <header className="flex flex-wrap justify-between items-baseline gap-3"><h1>Fire card, {site}</h1><p className="flex gap-3 print:hidden"><button type="button" className="btn" onClick={() => window.print()}><Printer size={18} />Print it</button><button type="button" className="btn" onClick={() => setEdit(true)}>{card ? 'Change it' : 'Set it up'}</button></p></header>
+      <div className="flex flex-wrap justify-between items-baseline gap-3"><h1>Fire card, {site}</h1><p className="flex gap-3 print:hidden"><button type="button" className="btn" onClick={() => window.print()}><Printer size={18} />Print it</button><button type="button" className="btn" onClick={() => setEdit(true)}>{card ? 'Change it' : 'Set it up'}</button></p></div>
       {hot.map((h) => <p key={h.name} className="marked font-semibold">{h.name}: {h.text}</p>)}
       <ol className="text-[19px] leading-[1.45] list-decimal pl-7 flex flex-col gap-1.5" data-testid="fire-steps">{FIRE_CARD.steps.map((step) => <li key={step}>{step}</li>)}</ol>
       {card ? (
