@@ -19,7 +19,7 @@ export function Ages({ curves, days, ticks, unit }: { curves: readonly AgeCurve[
   const ends = curves.map((c, i) => ({ i, x: x(c.points.at(-1)?.day ?? 0), y: y(c.points.at(-1)?.c ?? 0) })).sort((a, b) => a.y - b.y);
   ends.forEach((e, k) => { for (const above of ends.slice(0, k)) if (Math.abs(e.x - above.x) < 90 && e.y - above.y < 16) e.y = above.y + 16; });
   return (
-    <svg viewBox={`0 0 ${W} ${height}`} className="w-full" role="img" aria-label={`Hottest place by age: ${curves.map((c) => c.name).join(', ')}`}>
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Chart by age, may be scrolled"><svg viewBox={`0 0 ${W} ${height}`} className="w-full min-w-[720px]" role="img" aria-label={`Hottest place by age: ${curves.map((c) => c.name).join(', ')}`}>
       <rect x={LEFT} y={y(70)} width={W - 110 - LEFT} height={y(55) - y(70)} fill="var(--color-prove-wash)" />
       {ticks.map((t) => <g key={t.c}><path d={`M${LEFT} ${y(t.c)}H${W - 110}`} stroke={t.strong ? 'var(--color-ink)' : 'var(--color-rule-2)'} strokeWidth={t.strong ? 1.4 : 0.8} /><text x={LEFT - 6} y={y(t.c) + 4.5} fontSize="13" textAnchor="end" fontWeight={t.strong ? 650 : 400} fill="var(--color-ink-2)">{t.label}</text></g>)}
       <text x="2" y="12" fontSize="12.5" fill="var(--color-ink-2)">{unit}</text>
@@ -32,6 +32,6 @@ export function Ages({ curves, days, ticks, unit }: { curves: readonly AgeCurve[
           <path d={`M${LEFT} 13H${W - 110}`} stroke="var(--color-rule-2)" strokeWidth="1" strokeDasharray={DASH[i % 6]} /><text x={W - 104} y="18" fontSize="13" fill="var(--color-ink)">{c.name}</text>
           {c.marks.map((m, k) => <g key={k} transform={`translate(${x(m.day) - 9} 4)`}><title>{`${m.says}, day ${Math.floor(m.day) + 1}`}</title><rect width="18" height="18" fill="var(--color-paper)" /><Mark name={m.kind === 'proven' ? 'check' : m.kind} size={18} /></g>)}
         </g>))}
-    </svg>
+    </svg></div>
   );
 }

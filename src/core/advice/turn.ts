@@ -54,6 +54,7 @@ export type TurnReason =
   | { readonly code: 'HOT'; readonly coreC: number; readonly actC: number; readonly at: Instant }
   | { readonly code: 'NOT_HOT'; readonly coreC: number; readonly actC: number; readonly at: Instant }
   | { readonly code: 'BAY'; readonly by: Instant }
+  | { readonly code: 'BAY_FREE'; readonly since: Instant }
   | { readonly code: 'OWED'; readonly owed: number; readonly missingHours: number; readonly since: Instant; readonly apartHours: number }
   | { readonly code: 'OWED_NOT_HOT_SINCE'; readonly owed: number; readonly turnedAt: Instant; readonly floorC: number }
   | { readonly code: 'STAGE_DONE'; readonly heldHours: number; readonly needHours: number; readonly owed: number; readonly at: Instant }
@@ -145,7 +146,7 @@ function hot(ear: Ear): Voice {
 }
 
 const bay = ({ bayNeededBy, now, since }: Ear): Voice => (bayNeededBy === null
-  ? { school: 'bay', says: 'wait', at: null, because: { code: 'LEFT_ALONE', since } }
+  ? { school: 'bay', says: 'wait', at: null, because: { code: 'BAY_FREE', since } }
   : { school: 'bay', says: bayNeededBy - now < MS.day ? 'now' : 'on', at: bayNeededBy, because: { code: 'BAY', by: bayNeededBy } });
 
 /** What the rule that is being proven asks for. */

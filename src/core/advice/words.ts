@@ -31,7 +31,7 @@ function dayWord(timeZone: string, at: number, now: number): string {
 }
 
 export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
-  calendar: 'by the calendar', peak: 'at the peak', decline: 'when it falls', low: 'when it is down', hot: 'only when too hot', bay: 'when the bay is wanted', never: 'never', rule: 'what the rule owes',
+  calendar: 'by the calendar', peak: 'at the peak', decline: 'when it falls', low: 'when it is down', hot: 'when too hot', bay: 'when the bay is wanted', never: 'never', rule: 'what the rule owes',
 };
 export const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   building: 'Building', heating: 'Heating up', hot: 'Hot', cooling: 'Cooling', dormant: 'Asleep, frozen', curing: 'Curing', ready: 'Ready', 'on-hold': 'On hold', released: 'Gone out', ended: 'At its end',
@@ -103,6 +103,7 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
     case 'RECOVERING': return `It is still coming back from its turning: it has until ${at(r.until)} to reach ${temp(r.floorC)}.`;
     case 'TURNED_LATELY': return `Turned ${at(r.at)}. Opened again within a day it only loses heat.`;
     case 'NO_RULE_ASKS': return 'No rule that it is kept under asks for a turning now.';
+    case 'BAY_FREE': return `Nobody has said that its bay is wanted. Left alone since ${at(r.since)}.`;
     case 'LEFT_ALONE': return `Left alone since ${at(r.since)}.`;
   }
 }

@@ -51,7 +51,7 @@ export function planView(plan: Ahead, days: readonly AheadDay[], board: readonly
       const load = plan.load[day]!;
       const free = d.crewMinutes - load.minutes - (day === j.day ? 0 : j.minutes);
       const over = hasCrew && day !== j.day && free < 0 ? `; ${durationText(-free / 60)} more than the crew has` : '';
-      return { text: `${e.text}${near ? '; too near its other turning, of two only one counts' : ''}${over}`, costs: e.costs || near };
+      return { text: `${e.text}${near ? '; too near its other turning: both count only with a hot round between' : ''}${over}`, costs: e.costs || near };
     });
     return { key: j.key, batch: j.batch, task: j.key.split(':')[1]!, name: j.name, day: j.day, best: j.best, pinned: j.pinned !== null, minutes: durationText(j.minutes / 60), machine: j.machine, says: `${j.name}: turning ${dayText(timeZone, days[j.day]!.work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`, effects };
   });

@@ -84,7 +84,7 @@ export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
     <Disclosure summary="What each turning did to its heat">
-      <div className="overflow-x-auto"><table className="text-[14px] w-full"><thead><tr>{['Turning', 'Before', 'Lowest after', 'Highest within 5 d', 'Back after', 'Does it count?'].map((h) => <th key={h} scope="col" className="text-left font-semibold pr-4 py-1 border-b border-rule-2">{h}</th>)}</tr></thead>
+      <div className="overflow-x-auto"><table className="text-[14px] w-full"><thead><tr>{['Turning', 'Before', 'Lowest after', 'Highest within 5 d', 'That took', 'Does it count?'].map((h) => <th key={h} scope="col" className="text-left font-semibold pr-4 py-1 border-b border-rule-2">{h}</th>)}</tr></thead>
         <tbody>{a.rebounds.map((r) => <tr key={r.n}><th scope="row" className="text-left font-normal pr-4 py-1">{r.n}, {r.when}</th><td className="pr-4">{r.before}</td><td className="pr-4">{r.low}</td><td className="pr-4">{r.high}</td><td className="pr-4">{r.took}</td><td>{r.counts}</td></tr>)}</tbody></table></div>
       <p className="hint mt-1">Hottest place of each round.</p>
     </Disclosure>
