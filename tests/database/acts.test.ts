@@ -61,6 +61,12 @@ describe('joining', () => {
     expect((await digest(a)).rules.every((r) => r.status === 'proven')).toBe(true);
     expect((await log(a, 'merge', { from: a, withProven: true })).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/itself/) }] });
   });
+  test('what is at its end is not joined a second time, nor takes anything', async () => {
+    const [a, b, c] = [await heap('A0', 40, 60), await heap('B0', 30, 60), await heap('C0', 30, 60)];
+    await ok(a, 'merge', { from: b, withProven: false });
+    expect((await log(c, 'merge', { from: b, withProven: false }, 0.5)).answer).toMatchObject({ ok: false, problems: [{ path: 'data.from', message: expect.stringMatching(/B0 is at its end: joined to another heap/) }] });
+    expect((await log(c, 'transfer', { what: 'leachate', to: b, raw: true, seeds: true }, 0.5)).answer).toMatchObject({ ok: false, problems: [{ path: 'data.to' }] });
+  });
   test('struck, it is struck at both ends', async () => {
     const [a, b] = [await heap('A3', 100, 60), await heap('B3', 30, 60)];
     const id = await ok(a, 'merge', { from: b, withProven: false });
@@ -140,5 +146,18 @@ describe('carried over', () => {
   test('a heap that is not there is refused, with what to do', async () => {
     const a = await heap('AX', 40, 60);
     expect((await log(a, 'transfer', { what: 'leachate', to: newId(), raw: true, seeds: false })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.to', message: expect.stringMatching(/not on this site/) }] });
+  });
+});
+
+describe('what nobody means', () => {
+  test.each<[string, string, object, RegExp]>([
+    ['a task put off to the end of time', 'defer', { task: 'turn', until: 1e300, reason: 'weather' }, /data\.until|until/], ['a day that is none', 'assign', { task: 'turn', day: -5 }, /day/], ['no reason', 'defer', { task: 'turn', until: Date.now() + H }, /reason/],
+    ['a heap of minus two cubic metres', 'size', { volumeM3: -2 }, /volumeM3/], ['no size at all', 'size', {}, /volumeM3/], ['a fix that is none', 'fix', { fix: 'prayer' }, /fix/],
+    ['limits that cross', 'method', { template: { id: 'x', name: 'Xyz', kept: 'turned', trigger: 'peak', firstDay: 4, everyDays: 2, lowC: 40, limits: { warnC: 70, actC: 65, dangerC: 77 }, moisture: { lowPct: 50, targetPct: 57, highPct: 62 }, activeDays: 20, expect: [{ day: 0, lowC: 0, highC: 40 }, { day: 9, lowC: 0, highC: 60 }], minutesPerM3: 5, machine: false } }, /actC/],
+    ['an end without a reason', 'ended', {}, /reason/], ['a split into itself', 'split', { to: 'not-a-heap', volumeM3: 1, code: 'Q' }, /to/],
+  ])('is refused with the field that is wrong: %s', async (_, kind, data, path) => {
+    const a = await heap('N1', 10, 60);
+    const { answer } = await log(a, kind, data);
+    expect(answer).toMatchObject({ ok: false, problems: expect.arrayContaining([expect.objectContaining({ path: expect.stringMatching(path) })]) });
   });
 });

@@ -35,6 +35,8 @@ export const FIXES = ['enlarge', 'water', 'dry', 'nitrogen', 'carbon', 'structur
 export type Fix = (typeof FIXES)[number];
 export const DEFER_REASONS = ['weather', 'no-time', 'no-hands', 'no-machine', 'no-water', 'heap-fine', 'other'] as const;
 export type DeferReason = (typeof DEFER_REASONS)[number];
+/** A moment to come or gone by, ms: within this century and the next. */
+const Moment = z.int().min(Date.UTC(2000, 0, 1)).max(Date.UTC(2200, 0, 1));
 /** The single act that an entry is one end of: the id of the entry that a person made. */
 const act = { act: z.uuid().optional() };
 
@@ -54,7 +56,7 @@ export const ENTRY_DATA = {
     /** How it is kept; without one, the usual way of its kind. */
     template: TemplateSchema.optional(), measures: MeasuresSchema.optional(),
     /** Carried off from another heap: it has that heap's past up to this moment, and not its future. */
-    splitFrom: z.looseObject({ batch: z.uuid(), at: z.number() }).optional(), ...act,
+    splitFrom: z.looseObject({ batch: z.uuid(), at: Moment }).optional(), ...act,
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
     brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
   }),
@@ -106,11 +108,11 @@ export const ENTRY_DATA = {
   /** One thing that was changed to mend it. */
   fix: z.looseObject({ fix: z.enum(FIXES), against: z.string().max(40).optional(), words: Words.optional() }),
   /** An advised act is put off: until when it is looked at again, and why. */
-  defer: z.looseObject({ task: z.string().min(1).max(120), until: z.number(), reason: z.enum(DEFER_REASONS), words: Words.optional(), /** It cannot be done at all, for now. */ impossible: z.boolean().optional() }),
+  defer: z.looseObject({ task: z.string().min(1).max(120), until: Moment, reason: z.enum(DEFER_REASONS), words: Words.optional(), /** It cannot be done at all, for now. */ impossible: z.boolean().optional() }),
   /** A task is given to somebody, or to a day. */
-  assign: z.looseObject({ task: z.string().min(1).max(120), who: z.string().trim().max(60).optional(), /** The day it is moved to, its noon. */ day: z.number().optional() }),
+  assign: z.looseObject({ task: z.string().min(1).max(120), who: z.string().trim().max(60).optional(), /** The day it is moved to, its noon. */ day: Moment.optional() }),
   /** Its bay is wanted for another heap by then; null: no longer. */
-  'bay-wanted': z.looseObject({ by: z.number().nullable(), words: Words.optional() }),
+  'bay-wanted': z.looseObject({ by: Moment.nullable(), words: Words.optional() }),
   /** A chore was done. */
   chore: z.looseObject({ chore: z.string().min(1).max(40), litres: z.number().min(0).max(1_000_000).optional(), words: Words.optional() }),
   /** Put on hold, or taken up again. */

@@ -2,6 +2,7 @@ import type { Entry, NewEntry } from '@/core/log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
 import { reckonUnder } from '@/core/digest/reckon';
 import { sizesOfHeap } from '@/core/heap/sizes';
+import { END_WORDS } from '@/core/advice/words';
 import { PROBLEM, type Problem } from '@/core/words/problem';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import { theDb } from '@/db/context';
@@ -18,6 +19,8 @@ async function heap(id: string): Promise<BatchState | null> {
   const entries = await logRepo(theDb()).ofBatch(id);
   return entries.length === 0 ? null : foldBatch(entries);
 }
+/** A heap at its end gives and takes nothing any more. */
+const atEnd = (path: string, s: BatchState): Ends | null => { const end = s.own.find((e) => e.kind === 'ended'); return end ? refused(path, `${nameOf(s)} is at its end: ${END_WORDS[end.data.reason]}. Choose a heap that still stands, or strike that entry first.`) : null; };
 const nameOf = (s: BatchState): string => s.opened.name ?? s.opened.code;
 
 /** Whether all of one heap met each rule that another is kept under, by a moment. */
@@ -38,6 +41,8 @@ export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
       if (from === batch) return refused('data.from', PROBLEM.sameHeap);
       const [part, whole] = [await heap(from), await heap(batch!)];
       if (!part || !whole) return refused('data.from', NO_HEAP);
+      const gone = atEnd('data.from', part) ?? atEnd('batch', whole);
+      if (gone) return gone;
       const met = metRulesOf(part, whole, site, foldSite(await logRepo(theDb()).ofSite(site.id)), at);
       // The weakest part rules: nobody may call proven what the log does not.
       if (withProven && !met.germs) return refused('data.withProven', `${nameOf(part)} has not met ${nameOf(whole)}’s rules by then, so the joined heap is not proven either. Log it as not proven.`);
@@ -48,6 +53,8 @@ export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
       const { to, volumeM3, code, name, bay } = entry.data;
       const parent = await heap(batch!);
       if (!parent) return refused('data.to', NO_HEAP);
+      const gone = atEnd('batch', parent);
+      if (gone) return gone;
       if ((await logRepo(theDb()).ofBatch(to)).length > 0) return refused('data.to', PROBLEM.idTaken('another heap'));
       const m3 = sizesOfHeap(parent).at(-1)?.m3;
       if (m3 !== undefined && volumeM3 >= m3) return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
@@ -66,12 +73,16 @@ export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
       if (to === batch) return refused('data.to', PROBLEM.sameHeap);
       const [source, target] = [await heap(batch!), await heap(to)];
       if (!source || !target) return refused('data.to', NO_HEAP);
+      const gone = atEnd('data.to', target);
+      if (gone) return gone;
       return { ok: true, others: [end('addition', to, 'addition', { raw, seeds, what: `${TRANSFER_WORDS[what].name} from ${nameOf(source)}`, from: batch, ...(litres === undefined ? {} : { litres }) })] };
     }
     case 'stack': {
       if (entry.data.with === batch) return refused('data.with', PROBLEM.sameHeap);
       const other = await heap(entry.data.with);
       if (!other) return refused('data.with', NO_HEAP);
+      const gone = atEnd('data.with', other);
+      if (gone) return gone;
       const below = entry.data.layer === 'upper' ? batch : entry.data.with;
       const place = entry.data.layer === 'upper' ? other.position : (await heap(batch!))?.position;
       const mover = below === batch ? batch : entry.data.with;
