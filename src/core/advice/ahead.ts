@@ -36,8 +36,6 @@ export type Solve = (programme: Programme) => Promise<ReadonlyMap<string, number
 
 export type Ahead = { readonly jobs: readonly (Job & { readonly day: number })[]; readonly load: readonly { readonly minutes: number; readonly machineMinutes: number; readonly turns: number; readonly overMinutes: number; readonly overMachineMinutes: number }[]; readonly solved: boolean };
 
-/** Minutes of rounds a day for each heap that is read daily. */
-export const ROUND_MINUTES_A_DAY = 6;
 /** A proof's turnings stand two days apart, so that a hot round lies between (common practice). */
 const OWED_APART = 2;
 /** A change is given so long before something else is done. */

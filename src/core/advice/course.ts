@@ -11,7 +11,7 @@ export type Course =
   | { readonly code: 'NEAR_END' | 'AT_AIR'; readonly coreC: number; readonly lowC: number; readonly highC: number; readonly ageDays: number; readonly airC: number | null };
 
 /** Within so much of the air a core gives off no heat of its own that a thermometer could show, K. */
-export const AT_AIR_K = 3;
+const AT_AIR_K = 3;
 /** From here on it is near the end: not much above the air, K. */
 const NEAR_AIR_K = 12;
 /** Before half a day nothing can be told. */

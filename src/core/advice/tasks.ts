@@ -44,7 +44,7 @@ export type Task = {
 };
 
 /** A round of five places with half a minute each, the way there and the notes. */
-const ROUND_MINUTES = 6;
+export const ROUND_MINUTES = 6;
 const LOOK_MINUTES = 10;
 const CHECK_MINUTES = 10;
 const LEAST_TURN_MINUTES = 10;

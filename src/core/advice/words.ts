@@ -55,7 +55,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
   TOO_SMALL: 'Too small to hold its heat', TOO_DRY: 'Too dry', TOO_WET: 'Too wet', LITTLE_NITROGEN: 'Too little nitrogen', MUCH_NITROGEN: 'Too much nitrogen for its carbon', NO_AIR: 'No air inside',
   COLD_AIR: 'Cold air outside', UNCOVERED: 'It stands uncovered', OPENED_TOO_OFTEN: 'Opened too often', SPENT: 'It has worked through its food', THERMOMETER: 'The thermometer may be wrong', BARE_FOOD: 'Food lies open',
 };
-const FIX_CAUTION: Partial<Record<Fix, string>> = { enlarge: CAUTION.lift, nitrogen: CAUTION.raw, turn: CAUTION.spores, carbon: CAUTION.spores, structure: CAUTION.spores, shrink: CAUTION.split };
+const FIX_CAUTION: Partial<Record<Fix, string>> = { enlarge: CAUTION.lift, nitrogen: CAUTION.raw, turn: CAUTION.spores, carbon: CAUTION.spores, structure: CAUTION.spores, shrink: CAUTION.split, bury: CAUTION.food };
 
 export const CHORE_WORDS = { leachate: 'Empty the leachate', covers: 'Look at the covers', vents: 'Look at the vents', tools: 'Clean the tools', other: 'Chore' } as const;
 export const GROUP_WORDS: Readonly<Record<Group, string>> = { danger: 'Danger', losing: 'Lost if left', owed: 'Owed to a proof', schedule: 'By schedule', chore: 'Chores' };

@@ -1,7 +1,7 @@
 import loadHighs from 'highs';
-import { jobsAhead, planAhead, ROUND_MINUTES_A_DAY, type AheadDay, type Constraint, type Programme, type Solve } from '@/core/advice/ahead';
+import { jobsAhead, planAhead, type AheadDay, type Constraint, type Programme, type Solve } from '@/core/advice/ahead';
 import { isLive } from '@/core/advice/situation';
-import { handsOf } from '@/core/advice/tasks';
+import { handsOf, ROUND_MINUTES } from '@/core/advice/tasks';
 import { cardOf } from '@/core/digest/card';
 import type { Digest } from '@/core/digest/digest';
 import type { Work } from '@/core/log/shapes';
@@ -64,7 +64,7 @@ export function daysAhead(work: Work | null, timeZone: string, now: number): Ahe
 export async function planOf(board: readonly Digest[], work: Work | null, timeZone: string, now: number) {
   const days = daysAhead(work, timeZone, now);
   const cards = board.map(cardOf);
-  const rounds = board.filter((d) => isLive(d.situation)).length * ROUND_MINUTES_A_DAY;
+  const rounds = board.filter((d) => isLive(d.situation)).length * ROUND_MINUTES;
   const chores = (work?.chores ?? []).reduce((sum, c) => sum + c.minutes / c.everyDays, 0);
   return { days, cards, plan: await planAhead(jobsAhead(cards, days, now), days, Math.round(rounds + chores), solve) };
 }
