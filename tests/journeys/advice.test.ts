@@ -136,7 +136,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await open(page, `${app.base}/batch/${whole}`);
   await waitText(page, '[data-testid=verdict]', /Proven/);
   await page.keyboard.press('j');
-  await page.select('#join-which', part);
+  await page.select('[role=dialog] select', part);
   await waitText(page, '[role=dialog]', /Tern has not met Sora’s rules: the joined heap is only as proven as its weakest part/);
   await waitText(page, '[data-testid=effects]', /This costs credit[^]*Sora’s proof is lost/);
   await fill(page, 'Who', 'Mo');

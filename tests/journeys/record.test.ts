@@ -97,7 +97,7 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   await page.keyboard.press('Escape');
   await press(page, 'Move, join, split');
   await press(page, 'Joined');
-  await page.select('#join-which', 'foreign');
+  await page.select('[role=dialog] select', 'foreign');
   await press(page, 'No, or I don’t know');
   await press(page, 'No');
   await waitText(page, '[data-testid=effects]', /This costs credit/);

@@ -19,6 +19,13 @@ describe('the turnings ahead', () => {
     expect(owing[1]!.best - owing[0]!.best).toBeGreaterThanOrEqual(2);
     expect(owing.filter((j) => !j.owed && j.best < 5)).toEqual([]);
   });
+  test('with a hold before each turning they stand as far apart as the hold and the way back', () => {
+    // Three days of hold and fourteen hours back to the heat: four days.
+    const staged = jobsAhead([card('staged', { template: template('fast'), turns: [ago(60)], proof: { form: 'staged', requiredHours: 72, creditedHours: 46, turningsOwed: 4, earliestProofAt: NOW + 12 * DAY } })], days(200), NOW).filter((j) => j.owed);
+    expect(staged.length).toBeGreaterThanOrEqual(3);
+    expect(staged.every((j) => j.apart === 4)).toBe(true);
+    staged.slice(1).forEach((j, i) => expect(j.best - staged[i]!.best).toBeGreaterThanOrEqual(4));
+  });
   test('put off it is not planned before; set by hand it stays on its day', () => {
     const off = { task: 'turn', who: null, day: null, defer: { at: NOW, until: NOW + 3 * DAY, reason: 'weather' as const, words: null, by: 'Mo', impossible: false } };
     expect(jobsAhead([{ ...fast, orders: [off] }], days(200), NOW)[0]!.best).toBe(3);
@@ -53,6 +60,13 @@ describe('an outlook', () => {
     expect(lost).toMatchObject({ proofAt: null, lostHours: expect.any(Number) });
     expect(Math.abs(lost.lostAt! - (ago(5) + DAY))).toBeLessThan(2 * HOUR);
     expect(outlookOf(f, [NOW + 6 * HOUR, NOW + 3 * DAY, NOW + 6 * DAY, NOW + 9 * DAY], NOW, until).lostAt).toBeNull();
+  });
+  test('with a hold before each turning: too early counts for nothing, the last one in time is the proof', () => {
+    const f = heap({ proof: { form: 'staged', requiredHours: 72, creditedHours: 60, turningsOwed: 2 } });
+    const [first, second] = [NOW + 20 * HOUR, NOW + 20 * HOUR + 4 * DAY];
+    expect(outlookOf(f, [first, second], NOW, until).proofAt).toBe(second);
+    expect(outlookOf(f, [NOW + 5 * HOUR, second], NOW, until)).toMatchObject({ proofAt: null, owedLeft: 1 });
+    expect(outlookOf(f, [first, first + 2 * DAY], NOW, until)).toMatchObject({ proofAt: null, owedLeft: 1 });
   });
   test('a proven heap and one without a rule have none', () => expect(outlookOf(heap({ proof: { status: 'proven' } }), [], NOW, until)).toEqual({ proofAt: null, lostAt: null, lostHours: 0, owedLeft: 0 }));
 });

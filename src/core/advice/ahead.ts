@@ -1,7 +1,6 @@
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
-import { mendNext } from './next';
-import type { HeapCard } from './tasks';
-import { turnMinutes } from './tasks';
+import { lostItsHeat, mendNext } from './next';
+import { turnMinutes, type HeapCard } from './tasks';
 import { isLive, turnOf, type HeapFacts } from './situation';
 import { trendOf } from './trend';
 import { NEAR_PROOF_HOURS } from './turn';
@@ -68,21 +67,29 @@ export function outlookOf(f: HeapFacts, turns: readonly Instant[], now: Instant,
   const falls = trend && trend.perDay < -0.05 ? -trend.perDay : 0;
   const top = trend?.nowC ?? f.rounds.at(-1)?.valueC ?? p.floorC;
   const rebound = reboundHours(f);
+  const staged = p.form === 'staged';
   let credit = p.creditedHours;
   let owed = p.turningsOwed;
   let lastTurn = f.turns.at(-1) ?? null;
   let turned = 0;
   let started = p.status === 'running' || p.status === 'recovering';
-  // A heap that is not hot yet is taken to be so after four days, or three after it was built.
+  // A heap that is not hot yet is taken to be so in a day, and not before three days after it was built.
   const warm = started ? now : Math.max(now + MS.day, (f.builtAt ?? now) + 3 * MS.day);
   for (let t = now; t <= until; t += MS.hour) {
-    while (turned < turns.length && turns[turned]! <= t) { if (started && owed > 0) owed -= 1; lastTurn = turns[turned]!; turned += 1; }
+    for (; turned < turns.length && turns[turned]! <= t; turned += 1) {
+      lastTurn = turns[turned]!;
+      if (!started || owed === 0) continue;
+      // A hold before each turning: one that comes too early counts for nothing, and each begins the next stage.
+      if (!staged || credit >= p.requiredHours) owed -= 1;
+      if (staged && owed === 0) return { proofAt: t, lostAt: null, lostHours: 0, owedLeft: 0 };
+      if (staged) credit = 0;
+    }
     if (!started) { if (t < warm) continue; started = true; }
     const since = lastTurn === null ? Infinity : (t - lastTurn) / MS.hour;
     const fallen = turned > 0 ? (falls * Math.max(0, since - 48)) / 24 : (falls * (t - (trend?.to ?? t))) / MS.day;
     if (credit > 0 && falls > 0 && top - fallen < p.floorC && since > rebound) return p.creditedHours > 0 ? { proofAt: null, lostAt: t, lostHours: credit, owedLeft: owed } : { ...never, owedLeft: owed };
     if (since >= rebound) credit += 1;
-    if (credit >= p.requiredHours && (p.form === 'staged' ? owed <= 0 : owed <= 0 && since >= rebound)) return { proofAt: t, lostAt: null, lostHours: 0, owedLeft: 0 };
+    if (!staged && credit >= p.requiredHours && owed === 0 && since >= rebound) return { proofAt: t, lostAt: null, lostHours: 0, owedLeft: 0 };
   }
   return { ...never, owedLeft: owed };
 }
@@ -95,13 +102,14 @@ function jobsOf({ id, code, name, facts, orders }: HeapCard, days: readonly Ahea
   const { template, proof } = s;
   const rule = proof.turningsOwed > 0;
   if (template.trigger === 'never' && !rule && advice.act !== 'turn') return [];
-  const owedEvery = Math.max(OWED_APART, Math.ceil(Math.max(0, proof.requiredHours - proof.creditedHours) / 24 / (proof.turningsOwed + 1)));
+  // With a hold before each turning they stand as far apart as the hold and the way back to the heat take.
+  const owedApart = proof.form === 'staged' ? Math.ceil((proof.requiredHours + reboundHours(facts)) / 24) : OWED_APART;
+  const owedEvery = proof.form === 'staged' ? owedApart : Math.max(OWED_APART, Math.ceil(Math.max(0, proof.requiredHours - proof.creditedHours) / 24 / (proof.turningsOwed + 1)));
   const end = days.at(-1)!.work;
   const jobs: Job[] = [];
   let at: Instant | null = advice.act === 'turn' ? advice.due : advice.act === 'wait' ? advice.earliest : (s.turns.at(-1) ?? facts.builtAt) + template.everyDays * MS.day;
   // What lost its heat is mended first, and looked at before it is turned.
-  const ails = mendNext(s);
-  if (at !== null && proof.status !== 'running' && (ails?.symptom === 'NOT_HEATING' || ails?.symptom === 'COOLED_EARLY')) at = Math.max(at, now + MENDS_MS);
+  if (at !== null && proof.status !== 'running' && lostItsHeat(mendNext(s))) at = Math.max(at, now + MENDS_MS);
   // A turning that was put off is looked at again then, and not before.
   const off = orders.find((o) => o.task === 'turn')?.defer;
   if (at !== null && off && off.until > now) at = Math.max(at, off.until);
@@ -119,8 +127,8 @@ function jobsOf({ id, code, name, facts, orders }: HeapCard, days: readonly Ahea
     const order = orders.find((o) => o.task === (n === 0 ? 'turn' : `turn+${n}`));
     const pinned = order?.day != null && order.day >= days[0]!.start ? Math.min(days.length - 1, dayOf(days, order.day)) : null;
     const day = pinned ?? best;
-    jobs.push({ key: `${id}:turn${n === 0 ? '' : `+${n}`}`, batch: id, code, name, n, from: pinned ?? Math.min(early, best), best: day, to: pinned ?? latest, minutes: turnMinutes(facts), machine: template.machine, owed, saves: n === 0 && advice.waiting?.code === 'RUN_WOULD_END', pinned, apart: owed ? OWED_APART : 1 });
-    at = days[day]!.work + Math.max(every, owed ? OWED_APART : 1) * MS.day;
+    jobs.push({ key: `${id}:turn${n === 0 ? '' : `+${n}`}`, batch: id, code, name, n, from: pinned ?? Math.min(early, best), best: day, to: pinned ?? latest, minutes: turnMinutes(facts), machine: template.machine, owed, saves: n === 0 && advice.waiting?.code === 'RUN_WOULD_END', pinned, apart: owed ? owedApart : 1 });
+    at = days[day]!.work + every * MS.day;
   }
   return jobs;
 }

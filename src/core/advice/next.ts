@@ -82,6 +82,9 @@ export function mendNext(s: Situation): Extract<Advice, { code: 'MEND' }> | null
   return { code: 'MEND', due, symptom: worst.symptom, cause: cause.cause, fix: cause.fix, coreC: worst.coreC, signs: cause.for, unseen: cause.unknown };
 }
 
+/** Whether what is wrong is that it has no heat: that is mended before it is turned, one change at a time. */
+export const lostItsHeat = (mend: { readonly symptom: Symptom } | null): boolean => mend?.symptom === 'NOT_HEATING' || mend?.symptom === 'COOLED_EARLY';
+
 /** The reading that is due in its turn: daily while it proves something, weekly once it is quiet. */
 export function readNext(s: Situation): Extract<Advice, { code: 'KEEP_READING' | 'WAIT_FOR_HEAT' | 'READ_RUN_DOWN' }> {
   const last = lastRound(s);
@@ -110,7 +113,7 @@ export function nextAdvice(s: Situation): Advice {
   const turned = afterTurn(s);
   if (turned) return turned;
   const mend = mendNext(s);
-  if (mend && (mend.symptom === 'NOT_HEATING' || mend.symptom === 'COOLED_EARLY')) return mend;
+  if (mend && lostItsHeat(mend)) return mend;
   const turn = turnNext(s);
   const water = waterOf(s);
   // A little dry is enough where a run hangs on it: dry, a heap falls within days. With a turning of today it is watered then.

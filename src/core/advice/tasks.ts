@@ -1,7 +1,7 @@
 import type { Work } from '../log/shapes';
 import { minutesOfClock } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
-import { mendNext, nextAdvice, readNext, turnNext, type Advice } from './next';
+import { lostItsHeat, mendNext, nextAdvice, readNext, turnNext, type Advice } from './next';
 import type { Order } from './orders';
 import { hotOf, isGone, isLive, waterOf, type HeapFacts, type Situation } from './situation';
 
@@ -77,9 +77,7 @@ function draftsOf(s: Situation): Draft[] {
     drafts.push({ kind: 'read', group: losing ? 'losing' : proof.status === 'running' ? 'owed' : 'schedule', due: read.due, latest: losing ? read.due : null, minutes: ROUND_MINUTES, advice: read, atStakeHours: losing ? proof.creditedHours : 0 });
   }
   const mend = isLive(s) && s.stage.code !== 'dormant' && proof.status !== 'proven' ? mendNext(s) : null;
-  // A heap that lost its heat is mended first, one change at a time; a turning on top of it would hide what helped.
-  const ails = mend !== null && (mend.symptom === 'NOT_HEATING' || mend.symptom === 'COOLED_EARLY');
-  const turn = proof.status === 'proven' || (ails && proof.status !== 'running') ? null : turnNext(s);
+  const turn = proof.status === 'proven' || (lostItsHeat(mend) && proof.status !== 'running') ? null : turnNext(s);
   if (turn) {
     const saves = turn.waiting?.code === 'RUN_WOULD_END';
     const owed = turn.by === 'rule' || turn.reasons.some((r) => r.code === 'OWED' || r.code === 'STAGE_DONE');
@@ -123,7 +121,7 @@ export type Placed = { readonly key: string; readonly who: string | null; /** It
  * Gives the tasks of a day to its people in their order: whoever was named, else whoever has most time left; the machine only
  * to those who drive. Danger is always given to somebody; what finds no time is told.
  */
-export function shareOut(tasks: readonly Task[], hands: Hands): Placed[] {
+export function shareOut(tasks: readonly Pick<Task, 'key' | 'group' | 'minutes' | 'machine' | 'who'>[], hands: Hands): Placed[] {
   const left = hands.people.map((p) => ({ ...p }));
   let machine = hands.machineMinutes;
   return tasks.map((t): Placed => {

@@ -1,5 +1,5 @@
 import { trialsOf } from '@/core/advice/diagnose';
-import { nextAdvice, type Advice } from '@/core/advice/next';
+import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
 import { courseFor, diagnosesOf, hotOf, isGone, isLive, turnOf, waterOf, type HeapFacts, type Situation } from '@/core/advice/situation';
 import { reboundsOf } from '@/core/advice/trend';
@@ -54,7 +54,7 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
   return {
     next: adviceWords(next, locale), task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`, order: order?.defer && order.defer.until > now ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.` : null,
     method: s.template.name, stage: stageText(s.stage, locale), course: course && courseText(course, s.template.name, locale), courseCode: course?.code ?? null,
-    hot: hot && hotWords(hot, locale), turn: next.code === 'MEND' && next.symptom !== 'DRY' ? null : turnView(s, locale), water,
+    hot: hot && hotWords(hot, locale), turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale), water,
     // Dryness that is the likeliest cause of another symptom is not told a second time.
     diagnoses: diagnosesOf(whole).filter((d, _, all) => d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY')).map((d) => ({
       symptom: SYMPTOM_WORDS[d.symptom], code: d.symptom,

@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { v7 } from 'uuid';
 import { END_REASONS, FIXES, TRANSFERS, TRANSFER_KINDS, type EndReason, type Fix, type TransferKind } from '@/core/log/entry';
 import { END_WORDS, FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
@@ -21,11 +21,11 @@ type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
 const others = (heap: HeapRef): readonly PlacedHeap[] => (heap.placed ?? []).filter((h) => h.id !== heap.id);
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
-function OtherHeap({ label, heap, value, onChange }: { label: string; heap: HeapRef; value: string; onChange: (id: string) => void }) {
-  const id = `other-${label.replace(/\W/g, '')}`;
+function OtherHeap({ label, heap, value, onChange, elsewhere }: { label: string; heap: HeapRef; value: string; onChange: (id: string) => void; /** What else may be chosen: a heap that is not kept here. */ elsewhere?: { readonly value: string; readonly label: string } }) {
+  const id = useId();
   return (
     <div><label className="label" htmlFor={id}>{label}</label>
-      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}><option value="">Choose a heap</option>{others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : `${h.m3.toFixed(1)} m³`].filter(Boolean).join(', ')}</option>)}</select></div>
+      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}><option value="">Choose a heap</option>{others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : `${h.m3.toFixed(1)} m³`].filter(Boolean).join(', ')}</option>)}{elsewhere && <option value={elsewhere.value}>{elsewhere.label}</option>}</select></div>
   );
 }
 
@@ -69,9 +69,7 @@ export function JoinForm({ heap, onDone }: FormProps) {
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
-      <div><label className="label" htmlFor="join-which">Which heap was joined to it?</label>
-        <select id="join-which" className="field" value={from} onChange={(e) => setFrom(e.target.value)}><option value="">Choose a heap</option>
-          {others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : `${h.m3.toFixed(1)} m³`].filter(Boolean).join(', ')}</option>)}<option value="foreign">One that is not kept here</option></select></div>
+      <OtherHeap label="Which heap was joined to it?" heap={heap} value={from} onChange={setFrom} elsewhere={{ value: 'foreign', label: 'One that is not kept here' }} />
       {other && <p>{data?.withProven ? `${other.name} has met ${heap.name}’s rules, so nothing starts again.` : `${other.name} has not met ${heap.name}’s rules: the joined heap is only as proven as its weakest part.`} {other.name} is at its end; its log and record stay.</p>}
       {foreign && <>
         <Field label="What was it?" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="half a trailer from the neighbour" />

@@ -79,8 +79,8 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const [clean, setClean] = useState<'clean' | 'unclean' | ''>('');
   const [litres, setLitres] = useState('');
   const [seeds, setSeeds] = useState<SeedAnswer>('');
-  const amount = litres.trim() === '' ? undefined : Number(litres.replace(',', '.'));
-  const problem = amount !== undefined && !(amount >= 0) ? 'Type litres as a number, or leave it empty.' : undefined;
+  const amount = typed(litres);
+  const problem = amount === null ? 'Type litres as a number, or leave it empty.' : undefined;
   const data = clean === '' ? null : { clean: clean === 'clean', ...(clean === 'unclean' ? seedsOf(seeds) : {}), ...(amount === undefined ? {} : { litres: amount }) };
   const preview = usePreview(entry, problem ? null : data);
   return (

@@ -28,7 +28,7 @@ export async function feedItems(board: readonly Digest[], siteState: SiteState, 
   const turning = days.flatMap((d, i) => {
     const own = plan.jobs.filter((j) => j.day === i);
     const hands = work && handsOf(work, weekdayOf(timeZone, d.work).weekday, null);
-    const placed = hands ? shareOut(own.map((j) => ({ ...j, group: 'schedule', who: null }) as unknown as Task), hands) : [];
+    const placed = hands ? shareOut(own.map((j) => ({ ...j, group: 'schedule' as const, who: null })), hands) : [];
     return own.map((j): FeedItem => ({ key: j.key, at: d.work, minutes: j.minutes, title: `${j.name}: turning`, words: `${j.owed ? 'Owed to its proof. ' : ''}Read it first, and again the same afternoon. Steam and a hot core burn: gloves on.`, who: placed.find((p) => p.key === j.key)?.who ?? null }));
   });
   return [...items, ...turning].sort((a, b) => a.at - b.at || (a.key < b.key ? -1 : 1));
