@@ -90,7 +90,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
       <Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={problem} hint="Leave empty if you did not measure it" />
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
-      {data && <Effects preview={preview} />}
+      {data && !problem && <Effects preview={preview} />}
       <KeepBar entry={entry} label="Keep this watering" ready={data !== null && !problem} onKeep={() => data && entry.save(data)} />
     </>
   );
