@@ -1,5 +1,5 @@
 /** The import law of docs/architecture.md. Each rule has one planted breach in tests/structure/law.test.ts. */
-const CORE_LEVELS = ['quantity', 'words', 'evidence', 'log', 'heap', 'rules', 'advice', 'formats', 'digest'];
+const CORE_LEVELS = ['quantity', 'words', 'evidence', 'log', 'heap', 'mix', 'rules', 'advice', 'formats', 'digest'];
 const npm = (names) => ({ path: `(^|/)node_modules/(${names})(/|$)` });
 
 /** A level of the core may import those before it, never those after it. */

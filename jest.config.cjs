@@ -6,7 +6,7 @@ const base = {
   testEnvironment: 'node',
   transform: { '\\.(m?[tj]sx?)$': swc },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[^/]+|internmap|uuid|ml-[^/]+|is-any-array|cheminfo-types)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[^/]+|internmap|uuid|ml-[^/]+|is-any-array|yalps|cheminfo-types)/)'],
   modulePathIgnorePatterns: ['<rootDir>/\\.next/', '<rootDir>/\\.data/'],
 };
 module.exports = {

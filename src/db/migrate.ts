@@ -4,10 +4,11 @@ import * as log from './migrations/0001-log';
 import * as refold from './migrations/0002-refold';
 import * as photos from './migrations/0003-photos';
 import * as advice from './migrations/0004-advice';
+import * as store from './migrations/0005-store';
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
 export async function migrate(db: Db): Promise<void> {
-  const migrator = new Migrator({ db, provider: { getMigrations: async () => ({ '0001-log': log, '0002-refold': refold, '0003-photos': photos, '0004-advice': advice }) } });
+  const migrator = new Migrator({ db, provider: { getMigrations: async () => ({ '0001-log': log, '0002-refold': refold, '0003-photos': photos, '0004-advice': advice, '0005-store': store }) } });
   const { error, results } = await migrator.migrateToLatest();
   const failed = results?.find((r) => r.status === 'Error');
   if (error) throw new Error(`migration ${failed?.migrationName ?? '(none begun)'} failed: ${error instanceof Error ? error.message : String(error)}`);

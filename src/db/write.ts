@@ -1,4 +1,4 @@
-import { SITE_KINDS, type NewEntry } from '@/core/log/entry';
+import { SITE_KINDS, STORE_KINDS, type NewEntry } from '@/core/log/entry';
 import type { Db } from './client';
 import { logRepo, type Appended } from './repositories/log';
 import { snapshotRepo } from './repositories/snapshots';
@@ -11,7 +11,7 @@ import type { Site } from './repositories/site';
 export async function writeEntries(db: Db, site: Site, entries: readonly NewEntry[], now: number, recordedAt: (entry: NewEntry) => number = () => now): Promise<Appended> {
   return db.transaction().execute(async (trx) => {
     const appended = await logRepo(trx).append(site.id, entries, recordedAt);
-    const wholeSite = appended.entries.some((e) => SITE_KINDS.includes(e.kind) || (e.batch === null && e.kind === 'correction'));
+    const wholeSite = appended.entries.some((e) => (SITE_KINDS.includes(e.kind) && !STORE_KINDS.includes(e.kind)) || (e.batch === null && e.kind === 'correction'));
     const touched = wholeSite ? await logRepo(trx).batchIds(site.id) : [...new Set(appended.entries.flatMap((e) => (e.batch === null ? [] : [e.batch])))];
     await snapshotRepo(trx).refresh(site, touched, now);
     return appended;

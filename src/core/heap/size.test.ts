@@ -6,7 +6,10 @@ const H = 3_600_000;
 const heightAt = (shape: HeapShape, x: number, y: number): number => {
   const r = Math.hypot(x, y) * 2;
   switch (shape) {
-    case 'cube': return 1;
+    case 'cube': case 'bay': return 1;
+    case 'cylinder': return r >= 1 ? 0 : 1;
+    // 1.5 m high and 2 m wide: half a metre of straight side over a round of one metre.
+    case 'tub': return (0.5 + Math.sqrt(1 - (2 * y) ** 2)) / 1.5;
     case 'cone': return Math.max(0, 1 - r);
     case 'dome': return r >= 1 ? 0 : Math.sqrt(1 - r * r);
     case 'triangle': return 1 - Math.abs(y) * 2;

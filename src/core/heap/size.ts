@@ -1,3 +1,4 @@
+import { SHAPES, type HeapShape } from '../words/shape';
 import type { Measures } from '../log/shapes';
 import type { Instant } from '../quantity/instant';
 
@@ -5,19 +6,25 @@ import type { Instant } from '../quantity/instant';
 
 /** Least size of a free-standing heap that stays hot: about one cubic metre (common practice; one cubic yard is 0.765 m³ and is less). */
 export const LEAST_HOT_M3 = 1;
-/** Shapes that a heap is drawn and measured as. `cube`: a bay, bin or tub. */
-export const SHAPES = ['dome', 'cone', 'windrow', 'triangle', 'trapezoid', 'cube'] as const;
-export type HeapShape = (typeof SHAPES)[number];
+/**
+ * Shapes that a heap is drawn and measured as. Rows: `triangle`, `windrow` (a parabola), `trapezoid`. `cube`: a bin filled
+ * level. `bay`: three walls, open in front, where it slopes down. `tub`: lying, round below and straight above.
+ */
+export { SHAPES, type HeapShape } from '../words/shape';
 export const isShape = (s: string | null | undefined): s is HeapShape => SHAPES.includes(s as HeapShape);
 
 /**
  * Volume by outer measures. Cross-sections of a row: triangle b·h/2, parabola 2·b·h/3 (a row that has settled), trapezoid
- * (a + b)·h/2; cone π·r²·h/3; a dome is taken as half an ellipsoid, 2/3·π·a·b·h. Source: geometry; the row's sections as
- * composting handbooks give them (handbook, section 5).
+ * (a + b)·h/2; cone π·r²·h/3; a dome is taken as half an ellipsoid, 2/3·π·a·b·h; a tub is half a cylinder of its width with
+ * straight sides above. Source: geometry; the row's sections as composting handbooks give them (handbook, section 5).
+ * @param topWidthM of a trapezoid the width of its top; of a bay, how far its top reaches from the back wall; absent: half the foot, or to the front
  */
 export function volumeOf(shape: HeapShape, { lengthM: l, widthM: w, heightM: h, topWidthM }: Measures): number {
   switch (shape) {
     case 'cube': return l * w * h;
+    case 'cylinder': return Math.PI * (l / 2) * (w / 2) * h;
+    case 'bay': return ((l + Math.min(l, topWidthM ?? l)) / 2) * w * h;
+    case 'tub': return troughAreaM2(w, h) * l;
     case 'cone': return (Math.PI * (l / 2) * (w / 2) * h) / 3;
     case 'dome': return (2 / 3) * Math.PI * (l / 2) * (w / 2) * h;
     case 'triangle': return ((w * h) / 2) * l;
@@ -26,10 +33,17 @@ export function volumeOf(shape: HeapShape, { lengthM: l, widthM: w, heightM: h, 
   }
 }
 
+/** Section of a tub filled to a height: a circle of its width below, straight sides above. */
+function troughAreaM2(w: number, h: number): number {
+  const r = w / 2;
+  if (h >= r) return (Math.PI * r * r) / 2 + w * (h - r);
+  return r * r * Math.acos((r - h) / r) - (r - h) * Math.sqrt(2 * r * h - h * h);
+}
+
 /** Height of a heap of a volume where nobody measured it: a dome 0.45 of its width, a row 0.5, a bay as a cube (common practice). */
 export function usualHeight(shape: HeapShape, m3: number, lengthM: number | null): number {
   switch (shape) {
-    case 'cube': return Math.cbrt(m3);
+    case 'cube': case 'bay': case 'cylinder': case 'tub': return Math.cbrt(m3);
     case 'cone': return 0.9 * Math.cbrt((3 * m3) / (0.9 * Math.PI));
     case 'dome': return 0.9 * Math.cbrt((3 * m3) / (2 * 0.9 * Math.PI));
     case 'triangle': return Math.sqrt(m3 / ((lengthM ?? Math.cbrt(m3) * 1.6)));

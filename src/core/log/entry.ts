@@ -3,6 +3,7 @@ import { METHODS } from '../evidence/types';
 import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '../words/feel';
 import { SKIP_WORDS, type SkipReason } from '../words/skip';
 import { isoOf, MS, type Instant } from '../quantity/instant';
+import { AcceptLineSchema, AdoptedSchema, ChargeSchema, LoadChangeSchema, LoadSchema, MaterialSchema, OwnMeasureSchema, PartSchema, RecipeSchema, SiteMapSchema } from './store-shapes';
 import { AmbientSchema, FireCardSchema, InstrumentSchema, MeasuresSchema, PlanPointSchema, PointSchema, PolicySchema, PositionSchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, TemplateSchema, Unit, WorkSchema } from './shapes';
 
 /** What happened to a heap or on a site, one typed record each. An entry is never changed: see `correction`. */
@@ -57,9 +58,15 @@ export const ENTRY_DATA = {
     template: TemplateSchema.optional(), measures: MeasuresSchema.optional(),
     /** Carried off from another heap: it has that heap's past up to this moment, and not its future. */
     splitFrom: z.looseObject({ batch: z.uuid(), at: Moment }).optional(), ...act,
+    /** Taken over while it was under way. */
+    adopted: AdoptedSchema.optional(),
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
     brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
   }),
+  /** What it is to be built by: a recipe as it was when it was chosen. */
+  'lay-up': z.looseObject({ recipe: RecipeSchema, /** The entry that kept that version. */ from: z.uuid().optional() }),
+  /** Something went in while it is still building. */
+  charge: ChargeSchema,
   /** The last raw load went in: the clock starts at the entry's time. */
   built: z.looseObject({ /** The time as a file wrote it. */ as: z.string().optional() }),
   /** Readings of one walk round the heap, or a block of them brought in from a file. */
@@ -84,7 +91,7 @@ export const ENTRY_DATA = {
     readFirst: z.boolean().optional(), ...act, ...origin,
   }),
   water: z.looseObject({ litres: z.number().min(0).max(1_000_000).optional(), clean: z.boolean(), seeds, words: Words.optional(), ...origin }),
-  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), litres: z.number().positive().max(1_000_000).optional(), /** The heap that it came out of. */ from: z.uuid().optional(), ...act, ...origin }),
+  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), litres: z.number().positive().max(1_000_000).optional(), /** Out of the store. */ parts: z.array(PartSchema).max(60).optional(), /** The heap that it came out of. */ from: z.uuid().optional(), ...act, ...origin }),
   merge: z.looseObject({ withProven: z.boolean(), seeds, what: z.string().optional(), /** The heap that was joined to this one. */ from: z.uuid().optional(), volumeM3: z.number().positive().max(100_000).optional(), ...act, ...origin }),
   moisture: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
   observation: z.looseObject({
@@ -147,6 +154,22 @@ export const ENTRY_DATA = {
   /** Crew, machine, hours, hose, limits, chores. */
   work: z.looseObject({ work: WorkSchema }),
   'fire-card': z.looseObject({ card: FireCardSchema }),
+  /** A material of the site's library: each entry of an id is a version. */
+  material: z.looseObject({ material: MaterialSchema }),
+  /** The site's own measures. */
+  measures: z.looseObject({ measures: z.array(OwnMeasureSchema).max(40) }),
+  /** What the site takes, asks about and refuses. */
+  acceptance: z.looseObject({ lines: z.array(AcceptLineSchema).max(200) }),
+  /** Something was brought to the gate; the entry's id is the load's. */
+  load: LoadSchema,
+  /** What became of a load: ripened, moved, counted, tested, gone. */
+  'load-change': LoadChangeSchema,
+  /** Temperature of a stock heap. */
+  'load-heat': z.looseObject({ load: z.uuid(), value: z.number().min(-60).max(400), unit: Unit, words: Words.optional() }),
+  /** A recipe: each entry of an id is a version. `from`: the version that it was changed from. */
+  recipe: z.looseObject({ recipe: RecipeSchema, from: z.uuid().nullable() }),
+  /** Where bays, bins and rows lie. */
+  'site-map': z.looseObject({ map: SiteMapSchema, from: z.uuid().nullable() }),
   /** Air temperature of the site. */
   ambient: z.looseObject({ value: z.number(), unit: Unit, ...walk }),
 } as const;
@@ -156,7 +179,11 @@ export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];
 export type DataOf<K extends EntryKind> = z.output<(typeof ENTRY_DATA)[K]>;
 
 /** Kinds that speak of the whole site, not of one batch. */
-export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule', 'instrument', 'walk-order', 'round-settings', 'template', 'work', 'fire-card', 'chore'];
+export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site-terms', 'rule', 'instrument', 'walk-order', 'round-settings', 'template', 'work', 'fire-card', 'chore', 'material', 'measures', 'acceptance', 'load', 'load-change', 'load-heat', 'recipe', 'site-map'];
+/** Those of the site's kinds that no verdict and no advice about a heap looks at. */
+export const STORE_KINDS: readonly EntryKind[] = ['material', 'measures', 'acceptance', 'load', 'load-change', 'load-heat', 'recipe', 'site-map'];
+/** What the store is folded from: its own kinds, and what went out of it into heaps. */
+export const STORE_LOG: readonly EntryKind[] = [...STORE_KINDS, 'charge', 'addition', 'lay-up'];
 
 /** What the phone that wrote an entry says of itself; it rides in the entry's data. */
 export const DeviceSchema = z.looseObject({

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { sql, type Selectable } from 'kysely';
-import { chainText, GENESIS, type Entry, type NewEntry } from '@/core/log/entry';
+import { chainText, GENESIS, STORE_KINDS, STORE_LOG, type Entry, type NewEntry } from '@/core/log/entry';
 import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
@@ -59,16 +59,20 @@ export const logRepo = (db: Db) => ({
     const parent = await this.ofBatch(from.batch);
     return [...inheritedFrom(parent, from.at), ...own].sort((a, b) => a.seq - b.seq);
   },
-  /** Entries that speak of the whole site: thermometer checks, air, and corrections of those. */
+  /** Entries that speak of the whole site: thermometer checks, air, and corrections of those; not what lies in its store. */
   async ofSite(site: string): Promise<Entry[]> {
-    return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('batch', 'is', null).orderBy('seq').execute()).map(toEntry);
+    return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('batch', 'is', null).where('kind', 'not in', STORE_KINDS).orderBy('seq').execute()).map(toEntry);
+  },
+  /** What the store is folded from: its own entries, what went out of it into heaps, and their corrections. */
+  async ofStore(site: string): Promise<Entry[]> {
+    return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where((w) => w.or([w('kind', 'in', STORE_LOG), w.and([w('kind', '=', 'correction'), w(sql<string>`data->>'target'`, 'in', w.selectFrom('log_entry as t').select(sql<string>`t.id::text`.as('id')).where('t.site', '=', site).where('t.kind', 'in', STORE_LOG))])])).orderBy('seq').execute()).map(toEntry);
   },
   /** A batch's entries, what it inherited, and the site's own, each with the hash of the entry before it in the site's chain. */
   async chained(site: string, batch: string, until: number): Promise<{ entry: Entry; prev: string }[]> {
     const ids = (await this.ofBatch(batch)).map((e) => e.id);
     const rows = await db.selectFrom('log_entry as e').selectAll('e')
       .select((w) => w.selectFrom('log_entry as p').select('p.hash').whereRef('p.site', '=', 'e.site').whereRef('p.seq', '<', 'e.seq').orderBy('p.seq', 'desc').limit(1).as('prev'))
-      .where('e.site', '=', site).where((w) => w.or([w('e.id', '=', sql<string>`any(${ids}::uuid[])`), w('e.batch', 'is', null)])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
+      .where('e.site', '=', site).where((w) => w.or([w('e.id', '=', sql<string>`any(${ids}::uuid[])`), w.and([w('e.batch', 'is', null), w('e.kind', 'not in', STORE_KINDS)])])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
     return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
   },
   async batchIds(site: string): Promise<string[]> {

@@ -7,6 +7,7 @@ import { readingText } from '@/core/words/reading';
 import { SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS } from '@/core/words/skip';
 import { DEFER_WORDS, END_WORDS, FIXED_WORDS } from '@/core/advice/words';
+import { amountText } from '@/core/words/amount';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
@@ -70,7 +71,7 @@ const some = (...words: (string | false | null | undefined)[]): string => words.
 
 function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<LogLineView, 'mark' | 'title' | 'detail'> {
   switch (e.kind) {
-    case 'opened': return { mark: 'flag', title: 'Opened', detail: some(e.data.bay && `bay ${e.data.bay}`, e.data.method) };
+    case 'opened': return { mark: 'flag', title: e.data.adopted ? 'Taken over under way' : 'Opened', detail: some(e.data.bay && `bay ${e.data.bay}`, e.data.method, e.data.adopted && 'not recorded here before', e.data.adopted?.words) };
     case 'built': return { mark: 'check', title: 'Closed', detail: 'last raw load in; the clock starts' };
     case 'round': {
       const live = own.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
@@ -80,7 +81,7 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     }
     case 'turn': return { mark: 'turn', title: e.data.full ? 'Turned' : 'Stirred only', detail: some(e.data.rim && RIM_WORDS[e.data.rim], e.data.machine && 'by machine', e.data.minutes !== undefined && `${e.data.minutes} min${e.data.people ? ` by ${countText(e.data.people, 'person', 'people')}` : ''}`, e.data.readFirst === false && 'not read before it', e.data.words) };
     case 'water': return { mark: 'water', title: 'Watered', detail: some(e.data.litres !== undefined && `${e.data.litres} L`, e.data.clean ? 'clean' : 'not clean: starts the clock again') };
-    case 'addition': return { mark: 'add', title: e.data.raw ? 'Raw addition' : 'Clean addition', detail: some(e.data.what, e.data.raw && 'starts the clock again', e.data.seeds !== undefined && (e.data.seeds ? 'with live seeds' : 'no live seeds')) };
+    case 'addition': return { mark: 'add', title: e.data.raw ? 'Raw addition' : 'Clean addition', detail: some(e.data.what, ...(e.data.parts ?? []).map((p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`), e.data.raw && 'starts the clock again', e.data.seeds !== undefined && (e.data.seeds ? 'with live seeds' : 'no live seeds')) };
     case 'merge': return { mark: 'move', title: 'Joined', detail: some(e.data.what, e.data.withProven ? 'with a proven heap' : 'with an unproven heap') };
     case 'moisture': return { mark: 'squeeze', title: 'Moisture', detail: e.data.state };
     case 'observation': return { mark: 'squeeze', title: 'Seen', detail: observed(e.data) };
@@ -103,16 +104,18 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     case 'ready': return { mark: 'check', title: 'Called ready', detail: e.data.words ?? '' };
     case 'ended': return { mark: 'check', title: 'At its end', detail: some(END_WORDS[e.data.reason], e.data.words) };
     case 'bay-wanted': return { mark: 'note', title: e.data.by === null ? 'Bay no longer wanted' : 'Bay wanted', detail: e.data.words ?? '' };
+    case 'lay-up': return { mark: 'flag', title: 'To be built by', detail: e.data.recipe.name };
+    case 'charge': return { mark: 'add', title: 'Went in', detail: some(e.data.layer !== undefined && `layer ${e.data.layer}`, ...e.data.parts.map((p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`), e.data.waterL !== undefined && `${e.data.waterL} L of water`, e.data.base && `base: ${e.data.base}`, e.data.activator && `activator: ${e.data.activator}`, e.data.cover && `cover: ${e.data.cover}`, e.data.way && (e.data.way === 'layered' ? 'in layers' : 'mixed at once'), e.data.words) };
     case 'cover': return { mark: 'cure', title: 'Cover', detail: '' };
     case 'screen': return { mark: 'screen', title: 'Screened', detail: '' };
     case 'cure': return { mark: 'cure', title: 'Curing began', detail: '' };
     case 'release': return { mark: 'check', title: 'Gone out', detail: '' };
     case 'terms': return { mark: 'check', title: 'Rules and policy changed', detail: some(countText(e.data.rules.length, 'rule'), e.data.siteVersion !== undefined && `version ${e.data.siteVersion} of the site`, e.data.words) };
-    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': case 'instrument': case 'walk-order': case 'round-settings': case 'template': case 'work': case 'fire-card': case 'chore': return { mark: 'probe', title: e.kind, detail: '' };
+    case 'probe-check': case 'ambient': case 'site-terms': case 'rule': case 'instrument': case 'walk-order': case 'round-settings': case 'template': case 'work': case 'fire-card': case 'chore': case 'material': case 'measures': case 'acceptance': case 'load': case 'load-change': case 'load-heat': case 'recipe': case 'site-map': return { mark: 'probe', title: e.kind, detail: '' };
   }
 }
 
-const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure', 'skip', 'photo', 'position', 'plan', 'size', 'fix', 'method', 'hold', 'ready', 'ended', 'move', 'transfer', 'split', 'stack']);
+const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure', 'skip', 'photo', 'position', 'plan', 'size', 'fix', 'method', 'hold', 'ready', 'ended', 'move', 'transfer', 'split', 'stack', 'charge', 'lay-up']);
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
 const MOST_READINGS = 60;
 const LATE_MS = 24 * MS.hour;

@@ -11,6 +11,7 @@ import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
 import { otherEnds } from './acts';
+import { misplacedStore } from './store';
 
 /** `again`: nothing is wrong with it, it may be sent again later. */
 export type Taken = { readonly ok: true; readonly already: boolean } | { readonly ok: false; readonly problems: readonly Problem[]; readonly again?: boolean };
@@ -66,12 +67,14 @@ async function heldAs(form: EntryForm, timeZone: string): Promise<Taken | null> 
 
 const whatIs = (e: Entry): string => `${e.kind === 'round' ? `round of ${e.data.readings.length}` : e.kind} by ${e.by}`;
 
+const asRefusal = (problem: Problem | null): Taken | null => (problem ? { ok: false, problems: [problem] } : null);
+
 /** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
 async function misplaced(entry: NewEntry): Promise<Taken | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined) return refused('data.splitFrom', 'A part that was carried off is logged at the heap it came from.');
   if (entry.kind === 'opened') return entry.batch === entry.id ? null : refused('batch', 'A new heap takes the id of the entry that opens it.');
   if (entry.kind === 'photo' && !(await photoRepo(theDb()).has(entry.data.sha256))) return refused('data.sha256', PROBLEM.noPhoto, true);
-  if (entry.batch === null) return null;
+  if (entry.batch === null) return asRefusal(await misplacedStore(entry, null));
   const entries = await logRepo(theDb()).ofBatch(entry.batch);
   if (entries.length === 0) return refused('batch', 'There is no such heap on this site.');
   const state = foldBatch(entries);
@@ -96,6 +99,8 @@ async function misplaced(entry: NewEntry): Promise<Taken | null> {
     const unknown = entry.data.rules.find((id) => !findRule(id, own));
     if (unknown !== undefined) return refused('data.rules', PROBLEM.unknownRule(unknown));
   }
+  const wrongStuff = asRefusal(await misplacedStore(entry, state));
+  if (wrongStuff) return wrongStuff;
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;
     const wrong = entries.find((e) => e.id === target);

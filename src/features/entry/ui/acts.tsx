@@ -3,9 +3,10 @@ import { useId, useState } from 'react';
 import { v7 } from 'uuid';
 import { END_REASONS, FIXES, TRANSFERS, TRANSFER_KINDS, type EndReason, type Fix, type TransferKind } from '@/core/log/entry';
 import { END_WORDS, FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
-import { isShape, volumeOf, type HeapShape } from '@/core/heap/size';
+import { isShape, volumeOf } from '@/core/heap/size';
 import { positionText } from '@/core/heap/row';
 import { CAUTION } from '@/core/words/caution';
+import { SHAPE_WORDS } from '@/core/words/shape';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import { Choices } from '@/ui/Choices';
 import { Effects } from '@/ui/Effects';
@@ -153,8 +154,6 @@ export function TransferForm({ heap, onDone }: FormProps) {
     </>
   );
 }
-
-const SHAPE_WORDS: Readonly<Record<HeapShape, string>> = { dome: 'Heap', cone: 'Cone', windrow: 'Row, rounded', triangle: 'Row, sharp', trapezoid: 'Row, flat top', cube: 'Bay, bin or tub' };
 
 /** How big it is now, by tape or by eye. */
 export function SizeForm({ heap, onDone }: FormProps) {

@@ -1,0 +1,76 @@
+import type { Amount, FigureName, Load, LoadState, LoadTest, Material, Part, Particle, Range, Risk, Role } from '../log/store-shapes';
+import type { Instant } from '../quantity/instant';
+import { MOST_CARBON_PCT } from './library';
+
+/** Why a figure is what it is: the table, a laboratory, a test of the load. */
+export type FigureFrom = { readonly by: 'table' | 'laboratory' | 'test'; readonly words: string; readonly at: Instant | null };
+/** A material in one state, with every figure that is known of it or of the load. */
+export type Stuff = {
+  readonly material: string; readonly name: string; readonly role: Role; readonly particle: Particle; readonly risks: readonly Risk[]; readonly caution: string | null;
+  /** C:N by weight; null: not known. */
+  readonly cn: Range | null;
+  /** Carbon, % of dry weight. */
+  readonly carbonPct: number | null;
+  /** % of wet weight; as it lies, kg/m³. */
+  readonly moisture: Range | null; readonly density: Range | null;
+  readonly from: Partial<Record<FigureName, FigureFrom>>;
+  /** Air space as measured, % of the volume. */
+  readonly airPct: number | null;
+};
+
+/** One thing in a mix, with how much of it there is. Null: not known. */
+export type Ingredient = Stuff & {
+  /** What it is told apart by in this mix. */
+  readonly key: string;
+  readonly litres: number | null; readonly kg: number | null;
+  /** The amount is a guess by eye: ± 20 %. */
+  readonly about: boolean;
+  /** For a kilogram, in the site's money; null: not known. */
+  readonly price: number | null;
+};
+
+const exact = (value: number): Range => ({ low: value, usual: value, high: value });
+/** A single test of a heap of stuff says so much of the whole, as a share of the value (common practice). */
+const TEST_SPREAD = 0.05;
+const around = (value: number, most: number): Range => ({ low: value * (1 - TEST_SPREAD), usual: value, high: Math.min(most, value * (1 + TEST_SPREAD)) });
+
+/**
+ * The figures of a material in a state. A laboratory's value stands over the table's, a test of the load over both. Nitrogen
+ * and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %.
+ */
+export function stuffOf(m: Material, state: LoadState, test: { readonly density?: number | undefined; readonly moisturePct?: number | undefined; readonly airPct?: number | undefined; readonly at: Instant; readonly how: LoadTest['how'] } | null = null): Stuff {
+  const s = m.states?.[state];
+  const table = { n: s ? s.n : m.n, cn: s ? s.cn : m.cn, moisture: s ? s.moisture : m.moisture, density: s ? s.density : m.density };
+  const from: Partial<Record<FigureName, FigureFrom>> = {};
+  for (const k of ['n', 'cn', 'moisture', 'density'] as const) if (table[k]) from[k] = { by: 'table', words: m.sources[k] ?? 'not said', at: null };
+  let { n, cn, moisture, density } = table;
+  const carbon = n && cn ? Math.min(n.usual * cn.usual, MOST_CARBON_PCT) : null;
+  for (const [k, lab] of Object.entries(m.lab ?? {}) as [FigureName, NonNullable<NonNullable<Material['lab']>[FigureName]>][]) {
+    from[k] = { by: 'laboratory', words: lab.words ?? 'laboratory', at: lab.at };
+    if (k === 'n') { n = exact(lab.value); if (m.lab?.cn === undefined && carbon !== null && lab.value > 0) { cn = exact(carbon / lab.value); from.cn = from.n!; } }
+    if (k === 'cn') cn = exact(lab.value);
+    if (k === 'moisture') moisture = exact(lab.value);
+    if (k === 'density') density = exact(lab.value);
+  }
+  const tested = (k: 'moisture' | 'density'): void => { from[k] = { by: 'test', words: test!.how, at: test!.at }; };
+  if (test?.moisturePct !== undefined) { moisture = around(test.moisturePct, 99.5); tested('moisture'); }
+  if (test?.density !== undefined) { density = around(test.density, 3000); tested('density'); }
+  const carbonPct = n && cn ? Math.min(m.lab?.n ? m.lab.n.value * cn.usual : (carbon ?? n.usual * cn.usual), MOST_CARBON_PCT) : null;
+  return { material: m.id, name: m.name, role: s?.role ?? m.role, particle: m.particle, risks: m.risks, caution: m.caution ?? null, cn, carbonPct, moisture, density, from, airPct: test?.airPct ?? null };
+}
+
+/** Litres and kilograms of an amount; null where it is not known, or where the density that it takes is not. */
+export function amountOf(amount: Amount, density: Range | null): { litres: number | null; kg: number | null } {
+  const litres = amount.in === 'measure' ? amount.n * amount.litresEach : amount.in === 'litres' ? amount.n : null;
+  if (amount.in === 'unknown') return { litres: null, kg: null };
+  if (amount.in === 'kg') return { litres: density ? (amount.n / density.usual) * 1000 : null, kg: amount.n };
+  return { litres, kg: density ? (litres! * density.usual) / 1000 : null };
+}
+
+export const aboutOf = (amount: Amount): boolean => amount.in !== 'unknown' && amount.about === true;
+
+/** A part of a recipe or a charge as an ingredient. */
+export const ingredientOf = (key: string, part: Pick<Part, 'amount'>, stuff: Stuff, price: number | null = null): Ingredient => ({ ...stuff, key, ...amountOf(part.amount, stuff.density), about: aboutOf(part.amount), price });
+
+/** Whether it takes germs along, and seeds: for the clocks, and for where in the heap it may lie. */
+export const carries = (risks: readonly Risk[], load: Pick<Load, 'seeds'> | null = null): { raw: boolean; seeds: boolean } => ({ raw: risks.some((r) => r === 'raw-animal' || r === 'food' || r === 'disease'), seeds: load?.seeds ?? risks.includes('seeds') });

@@ -1,0 +1,160 @@
+import { MOST_CARBON_PCT } from './library';
+import type { Ingredient } from './ingredient';
+import { mixOf, waterToAdd, type Mix } from './mix';
+import { estOf, missOf, WINDOWS, type WindowId } from './window';
+
+/**
+ * Amounts that reach a target, as a linear programme: the kilograms of each material and of water are its variables. C:N,
+ * moisture and density of a mix are ratios of sums, so that a bound on one is linear in the kilograms:
+ * ΣCᵢ − t·ΣNᵢ ≥ 0, Σ water − t·Σ mass ≥ 0, Σ mass − t·Σ volume ≤ 0. Each bound may be missed at a cost that stands over
+ * every other: so there is always an answer, the nearest, and what it misses is told. Stock is never exceeded. The solver
+ * is handed in: the core knows none.
+ */
+export type Linear = { readonly variables: readonly { readonly name: string; readonly cost: number; readonly max: number | null; readonly in: readonly (readonly [row: string, k: number])[] }[]; readonly rows: readonly { readonly name: string; readonly min?: number; readonly max?: number; readonly equal?: number }[] };
+/** Values of the variables, not negative, by name; null: the solver found none. */
+export type SolveLinear = (programme: Linear) => ReadonlyMap<string, number> | null;
+
+/** One material that the solver may use. */
+export type Offer = {
+  readonly stuff: Omit<Ingredient, 'litres' | 'kg' | 'about'>;
+  /** So much is in the mix as it stands, kg; what is fixed stays so. */
+  readonly nowKg: number; readonly fixed: boolean;
+  /** No less and no more than this, kg; null: as much as is wanted. */
+  readonly leastKg: number; readonly mostKg: number | null;
+};
+export type Target = { readonly cn: readonly [number, number]; readonly moisturePct: readonly [number, number]; readonly densityMost: number; /** Loose, L; null: no less than there is now. */ readonly litres: number | null; /** Hold to the amounts as they are where nothing else decides. */ readonly keep: boolean };
+
+export type Limit =
+  | { readonly code: 'STOCK'; readonly key: string; readonly name: string; readonly hasKg: number; readonly wantsKg: number }
+  | { readonly code: 'NOTHING_LIKE'; readonly lacks: 'carbon' | 'nitrogen' | 'dry' | 'structure' };
+export type Solved = {
+  readonly reached: boolean;
+  readonly amounts: readonly { readonly key: string; readonly kg: number; readonly litres: number }[];
+  readonly waterL: number;
+  /** What the nearest mix still misses. */
+  readonly misses: readonly WindowId[];
+  readonly limits: readonly Limit[];
+  readonly cost: number | null;
+};
+
+type Known = Offer & { readonly m: number; readonly c: number; readonly n: number; readonly perL: number };
+const known = (o: Offer): Known | null => {
+  const { moisture, density, cn, carbonPct, role } = o.stuff;
+  const inert = cn === null && (role === 'mineral' || role === 'liquid');
+  if (!moisture || !density || (!inert && (!cn || carbonPct === null))) return null;
+  const dry = 1 - moisture.usual / 100;
+  const c = inert ? 0 : (dry * Math.min(carbonPct!, MOST_CARBON_PCT)) / 100;
+  return { ...o, m: moisture.usual / 100, c, n: inert || cn!.usual <= 0 ? 0 : c / cn!.usual, perL: 1000 / density.usual };
+};
+
+/** Weight of a missed bound against everything else, and of keeping to what is there. */
+const MISS = 1000;
+const MOVE = 0.01;
+
+/** @param relaxed the one stock limit that is lifted, to see whether it is what binds */
+function programme(offers: readonly Known[], t: Target, relaxed: string | null): Linear {
+  const rows = [{ name: 'cnLow', min: 0 }, { name: 'cnHigh', max: 0 }, { name: 'wetLow', min: 0 }, { name: 'wetHigh', max: 0 }, { name: 'dense', max: 0 }, { name: 'volume', min: t.litres ?? 0 }] as Linear['rows'][number][];
+  const variables: Linear['variables'][number][] = [];
+  const [wl, wh] = [t.moisturePct[0] / 100, t.moisturePct[1] / 100];
+  for (const o of offers) {
+    const key = o.stuff.key;
+    const into: [string, number][] = [['cnLow', o.c - t.cn[0] * o.n], ['cnHigh', o.c - t.cn[1] * o.n], ['wetLow', o.m - wl], ['wetHigh', o.m - wh], ['dense', 1 - (t.densityMost / 1000) * o.perL], ['volume', o.perL]];
+    const price = o.stuff.price ?? 0;
+    const most = o.fixed ? o.nowKg : relaxed === key ? null : o.mostKg;
+    const least = o.fixed ? o.nowKg : o.leastKg;
+    variables.push({ name: `x:${key}`, cost: price, max: most, in: [...into, ...(least > 0 ? [[`least:${key}`, 1]] as [string, number][] : []), ...(t.keep ? [[`keep:${key}`, 1]] as [string, number][] : [])] });
+    if (least > 0) rows.push({ name: `least:${key}`, min: least });
+    if (t.keep) {
+      rows.push({ name: `keep:${key}`, equal: o.nowKg });
+      // A litre moved costs the same whatever it is.
+      variables.push({ name: `up:${key}`, cost: MOVE * o.perL, max: null, in: [[`keep:${key}`, -1]] }, { name: `down:${key}`, cost: MOVE * o.perL, max: null, in: [[`keep:${key}`, 1]] });
+    }
+  }
+  // Water weighs a kilogram a litre; it is cheap, and fills pores rather than room.
+  variables.push({ name: 'water', cost: MOVE / 10, max: null, in: [['wetLow', 1 - wl], ['wetHigh', 1 - wh], ['dense', 1]] });
+  const miss = (name: string, row: string, k: number, cost: number): void => { variables.push({ name: `miss:${name}`, cost: cost * MISS, max: null, in: [[row, k]] }); };
+  // Carbon is half of a heap's dry weight and nitrogen a fiftieth: weighed so that a unit of each miss hurts about alike.
+  miss('cnLow', 'cnLow', 1, 4); miss('cnHigh', 'cnHigh', -1, 4); miss('wetLow', 'wetLow', 1, 1); miss('wetHigh', 'wetHigh', -1, 1); miss('dense', 'dense', -1, 0.3); miss('volume', 'volume', 1, 1);
+  return { variables, rows };
+}
+
+const missSum = (values: ReadonlyMap<string, number>): number => [...values].reduce((s, [k, v]) => (k.startsWith('miss:') ? s + v : s), 0);
+const NEAR = 1e-6;
+
+/** Names of what stands in the way: figures that are not known. */
+export const unsolvable = (offers: readonly Offer[]): string[] => offers.filter((o) => known(o) === null && (o.fixed ? o.nowKg > 0 : true)).map((o) => o.stuff.name);
+
+/**
+ * The amounts that come nearest to a target. Materials whose figures are not known are left out, unless they are fixed: then
+ * nothing can be solved.
+ * @returns null where the solver found nothing
+ */
+export function solveMix(offers: readonly Offer[], t: Target, solve: SolveLinear): Solved | null {
+  const usable = offers.flatMap((o) => known(o) ?? []);
+  const values = solve(programme(usable, t, null));
+  if (!values) return null;
+  const missed = missSum(values);
+  const scale = Math.max(1, usable.reduce((s, o) => s + (values.get(`x:${o.stuff.key}`) ?? 0), 0));
+  const reached = missed < NEAR * scale;
+  const amounts = usable.map((o) => { const kg = Math.max(0, values.get(`x:${o.stuff.key}`) ?? 0); return { key: o.stuff.key, kg, litres: kg * o.perL }; });
+  const off = (...names: string[]): boolean => names.some((n) => (values.get(`miss:${n}`) ?? 0) > NEAR * scale);
+  const misses: WindowId[] = [...(off('cnLow', 'cnHigh') ? ['cn' as const] : []), ...(off('wetLow', 'wetHigh') ? ['moisture' as const] : []), ...(off('dense') ? ['density' as const] : [])];
+  const limits: Limit[] = [];
+  if (!reached) {
+    // What binds is found by lifting each limit that is used up: the one that helps is it.
+    for (const o of usable) {
+      const kg = values.get(`x:${o.stuff.key}`) ?? 0;
+      if (o.fixed || o.mostKg === null || kg < o.mostKg - NEAR * scale) continue;
+      const freed = solve(programme(usable, t, o.stuff.key));
+      if (freed && missSum(freed) < missed - Math.max(NEAR * scale, 0.01 * missed)) limits.push({ code: 'STOCK', key: o.stuff.key, name: o.stuff.name, hasKg: o.mostKg, wantsKg: freed.get(`x:${o.stuff.key}`) ?? 0 });
+    }
+    limits.sort((a, b) => (a.code === 'STOCK' && b.code === 'STOCK' ? a.wantsKg - a.hasKg - (b.wantsKg - b.hasKg) : 0));
+    if (limits.length === 0) {
+      if (off('cnLow')) limits.push({ code: 'NOTHING_LIKE', lacks: 'carbon' });
+      if (off('cnHigh')) limits.push({ code: 'NOTHING_LIKE', lacks: 'nitrogen' });
+      if (off('wetHigh')) limits.push({ code: 'NOTHING_LIKE', lacks: 'dry' });
+      if (off('dense')) limits.push({ code: 'NOTHING_LIKE', lacks: 'structure' });
+    }
+  }
+  const used = usable.filter((o) => (values.get(`x:${o.stuff.key}`) ?? 0) > NEAR);
+  const cost = used.some((o) => o.stuff.price !== null) ? used.reduce((s, o) => s + (o.stuff.price ?? 0) * values.get(`x:${o.stuff.key}`)!, 0) : null;
+  return { reached, amounts, waterL: values.get('water') ?? 0, misses, limits, cost };
+}
+
+/** Adding one material in whole measures, with the water that then brings it to the middle of its window. */
+export type Addition = { readonly key: string; readonly n: number; readonly litres: number; readonly waterL: number; readonly before: Mix; readonly after: Mix; readonly miss: number };
+/** One material of the stock, and the measure that it is carried in. */
+export type Carried = { readonly stuff: Omit<Ingredient, 'litres' | 'kg' | 'about'>; readonly litresEach: number; /** L; null: not known how much there is. */ readonly hasLitres: number | null };
+
+/** So many measures of one thing are tried. */
+const MOST_TRIED = 60;
+/** More of a change than this is worth it: shares of a window's margin. */
+const WORTH = 0.05;
+
+/**
+ * What to add to a mix now: each material of the stock alone, in whole measures, the best number of each; best first. Empty
+ * where nothing makes it better, or where the mix cannot be worked out.
+ */
+export function additionsTo(parts: readonly Ingredient[], waterL: number, stock: readonly Carried[]): Addition[] {
+  const before = mixOf(parts, waterL);
+  const was = missOf(before);
+  if (was === null) return [];
+  const target = (WINDOWS.moisture.preferred[0] + WINDOWS.moisture.preferred[1]) / 200;
+  const found = stock.flatMap((s): Addition[] => {
+    let best: Addition | null = null;
+    const each = s.stuff.density === null ? 0 : (s.litresEach * s.stuff.density.usual) / 1000;
+    for (let n = 1; n <= MOST_TRIED && (s.hasLitres === null || n * s.litresEach <= s.hasLitres + 1e-9); n += 1) {
+      const added: Ingredient = { ...s.stuff, litres: n * s.litresEach, kg: each * n, about: false };
+      const dry = mixOf([...parts, added], waterL);
+      const wet = estOf(dry.moisture);
+      if (!wet || dry.massKg === null) break;
+      const more = wet.value < WINDOWS.moisture.preferred[0] ? waterToAdd(dry.massKg, wet.value / 100, target) : 0;
+      const after = more > 0 ? mixOf([...parts, added], waterL + more) : dry;
+      const miss = missOf(after);
+      if (miss === null) break;
+      if (best === null || miss < best.miss - 1e-9) best = { key: s.stuff.key, n, litres: n * s.litresEach, waterL: more, before, after, miss };
+    }
+    return best && best.miss < was - WORTH ? [best] : [];
+  });
+  return found.sort((a, b) => Math.round((a.miss - b.miss) * 10) || a.litres - b.litres);
+}

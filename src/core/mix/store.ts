@@ -1,0 +1,176 @@
+import type { DataOf, Entry } from '../log/entry';
+import type { AcceptLine, Amount, Charge, Load, LoadState, LoadTest, Material, OwnMeasure, Part, Recipe, SiteMap } from '../log/store-shapes';
+import type { Instant } from '../quantity/instant';
+import { toCelsius } from '../quantity/units';
+import { amountOf, ingredientOf, stuffOf, type Ingredient, type Stuff } from './ingredient';
+import { MATERIAL_LIBRARY } from './library';
+
+/** What lies in the store of a site and what went out of it, as the log tells it. */
+
+/** Measures until the site names its own, L (common practice). */
+export const USUAL_MEASURES: readonly OwnMeasure[] = [
+  { id: 'bucket', name: 'bucket', litres: 12 }, { id: 'barrow', name: 'barrow', litres: 90 }, { id: 'scoop', name: 'loader scoop', litres: 600 }, { id: 'pallet-box', name: 'pallet box', many: 'pallet boxes', litres: 600 }, { id: 'trailer', name: 'trailer', litres: 2500 },
+];
+
+/** What the site takes until it says otherwise (handbook, sections 4 and 7). What is named by no line is accepted. */
+export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
+  { material: 'treated-wood', answer: 'refuse', reason: 'copper, arsenic and glue do not rot' },
+  { material: 'printed-paper', answer: 'refuse', reason: 'inks and coatings' },
+  { material: 'pet-dung', answer: 'refuse', reason: 'parasites outlast a short heat' },
+  { material: 'wild-droppings', answer: 'refuse', reason: 'germs and parasites nobody has looked for' },
+  { material: 'slaughter-waste', answer: 'refuse', reason: 'animal by-product: only with leave; check with your local authority' },
+  { material: 'meat-fish', kept: ['vessel'], answer: 'ask', reason: 'animal by-product: only with leave; check with your local authority' },
+  { material: 'meat-fish', answer: 'refuse', reason: 'draws rats, and is an animal by-product: check with your local authority' },
+  { material: 'biosolids', answer: 'ask', reason: 'a regulated class: sampling and records; check with your local authority' },
+  { material: 'invasive-roots', answer: 'refuse', reason: 'it may not be moved in many places; check with your local authority' },
+  { material: 'cooked-food', kept: ['vessel'], answer: 'accept', reason: 'closed against rats' },
+  { material: 'cooked-food', answer: 'ask', reason: 'only buried inside, and only where your rules allow it' },
+  { material: 'bindweed', kept: ['turned', 'vessel'], answer: 'accept', reason: 'turned into the hot core' },
+  { material: 'bindweed', answer: 'ask', reason: 'roots at the skin of a static heap survive: dry or drown them first' },
+  { material: 'wood-ash', answer: 'ask', reason: 'from clean wood only, and a dusting' },
+  { risk: 'chemical', answer: 'ask', reason: 'may carry what does not rot' },
+  { risk: 'disease', kept: ['static'], answer: 'ask', reason: 'the skin of a static heap never gets hot: keep it well inside' },
+];
+
+/** What the site answers to a material: the first line that fits. @param kept how the heap is kept; null: not known yet, the strictest of what could fit */
+export function answerTo(material: Pick<Material, 'id' | 'risks'>, kept: 'turned' | 'static' | 'vessel' | null, lines: readonly AcceptLine[]): { readonly answer: 'accept' | 'ask' | 'refuse'; readonly reason: string | null; /** Ways of keeping where it is different. */ readonly but: readonly { readonly kept: 'turned' | 'static' | 'vessel'; readonly answer: 'accept' | 'ask' | 'refuse'; readonly reason: string | null }[] } {
+  const under = (k: 'turned' | 'static' | 'vessel') => {
+    const line = lines.find((l) => (l.material === material.id || (l.risk !== undefined && material.risks.includes(l.risk))) && (l.kept === undefined || l.kept.includes(k)));
+    return { kept: k, answer: line?.answer ?? ('accept' as const), reason: line?.reason ?? null };
+  };
+  if (kept !== null) { const { answer, reason } = under(kept); return { answer, reason, but: [] }; }
+  const all = (['turned', 'static', 'vessel'] as const).map(under);
+  const { answer, reason } = all[0]!;
+  return { answer, reason, but: all.filter((a) => a.answer !== answer) };
+}
+
+/** A load with what became of it. */
+export type StockLoad = {
+  readonly id: string; readonly at: Instant; readonly by: string; readonly load: Load; readonly material: Material; readonly stuff: Stuff;
+  readonly state: LoadState; readonly stateSince: Instant; readonly readyFrom: Instant | null; readonly where: string | null; readonly answer: Load['answer'];
+  /** As it came in; null: not known. */
+  readonly litres: number | null; readonly kg: number | null;
+  /** What is left of it, L; null: not known. */
+  readonly leftLitres: number | null; readonly leftKg: number | null;
+  /** More went out of it than was in it by its figures: it was more, or it is counted anew. */
+  readonly overdrawn: boolean;
+  readonly gone: { readonly at: Instant; readonly how: NonNullable<DataOf<'load-change'>['gone']> | 'used' } | null;
+  readonly test: (LoadTest & { readonly at: Instant; readonly by: string }) | null;
+  readonly heats: readonly { readonly at: Instant; readonly c: number; readonly by: string }[];
+  readonly went: readonly { readonly batch: string; readonly entry: string; readonly at: Instant; readonly litres: number | null; readonly kg: number | null }[];
+  /** For a kilogram, where its cost and its weight are known. */
+  readonly price: number | null;
+  readonly changes: readonly Extract<Entry, { kind: 'load-change' }>[];
+};
+export type RecipeVersion = { readonly entry: string; readonly at: Instant; readonly by: string; readonly recipe: Recipe; readonly version: number };
+/** Something that went into a heap, of a charge or of an addition. */
+export type WentIn = { readonly entry: string; readonly at: Instant; readonly by: string; readonly kind: 'charge' | 'addition'; readonly charge: Charge };
+
+export type StoreState = {
+  readonly materials: ReadonlyMap<string, Material>; /** Ids of those that the site changed or made. */ readonly ownMaterials: ReadonlySet<string>;
+  readonly measures: readonly OwnMeasure[]; readonly acceptance: readonly AcceptLine[]; readonly acceptanceOwn: boolean;
+  readonly loads: readonly StockLoad[];
+  readonly recipes: ReadonlyMap<string, readonly RecipeVersion[]>;
+  readonly layUps: ReadonlyMap<string, { readonly recipe: Recipe; readonly from: string | null; readonly at: Instant; readonly by: string }>;
+  readonly went: ReadonlyMap<string, readonly WentIn[]>;
+  readonly map: { readonly entry: string; readonly at: Instant; readonly by: string; readonly map: SiteMap } | null;
+};
+
+const byId = <K extends Entry['kind']>(live: readonly Entry[], kind: K) => live.filter((e): e is Extract<Entry, { kind: K }> => e.kind === kind);
+
+/** Folds the store's own entries and what went out of it into heaps, in the order of the log. */
+export function foldStore(entries: readonly Entry[]): StoreState {
+  const struck = new Set(entries.flatMap((e) => (e.kind === 'correction' && e.data.reading === undefined ? [e.data.target] : [])));
+  const live = entries.filter((e) => !struck.has(e.id));
+  const own = byId(live, 'material');
+  const materials = new Map([...MATERIAL_LIBRARY, ...own.map((e) => e.data.material)].map((m) => [m.id, m]));
+  const recipes = new Map<string, RecipeVersion[]>();
+  for (const e of byId(live, 'recipe')) {
+    const list = recipes.get(e.data.recipe.id) ?? [];
+    recipes.set(e.data.recipe.id, [...list, { entry: e.id, at: e.at, by: e.by, recipe: e.data.recipe, version: list.length + 1 }]);
+  }
+  const went = new Map<string, WentIn[]>();
+  for (const e of live) {
+    if (e.batch === null || (e.kind !== 'charge' && !(e.kind === 'addition' && e.data.parts))) continue;
+    const charge: Charge = e.kind === 'charge' ? e.data : { parts: (e.data as DataOf<'addition'>).parts ?? [] };
+    const list = went.get(e.batch) ?? [];
+    list.push({ entry: e.id, at: e.at, by: e.by, kind: e.kind, charge });
+    went.set(e.batch, list);
+  }
+  const acceptance = byId(live, 'acceptance').at(-1)?.data.lines;
+  const map = byId(live, 'site-map').at(-1);
+  return {
+    materials, ownMaterials: new Set(own.map((e) => e.data.material.id)), measures: byId(live, 'measures').at(-1)?.data.measures ?? USUAL_MEASURES,
+    acceptance: acceptance ?? USUAL_ACCEPTANCE, acceptanceOwn: acceptance !== undefined, loads: loadsOf(live, materials, went), recipes,
+    layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, at: e.at, by: e.by }])), went,
+    map: map ? { entry: map.id, at: map.at, by: map.by, map: map.data.map } : null,
+  };
+}
+
+function grouped<T>(list: readonly T[], by: (x: T) => string): Map<string, T[]> {
+  const map = new Map<string, T[]>();
+  for (const x of list) { const at = map.get(by(x)); if (at) at.push(x); else map.set(by(x), [x]); }
+  return map;
+}
+
+/** A material that the library no longer has: nothing is known of it but its id. */
+const lost = (id: string): Material => ({ id, name: id, role: 'mineral', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} });
+/** Less than this of a load is nothing, as a share of what came. */
+const CRUMBS = 0.02;
+
+function loadsOf(live: readonly Entry[], materials: ReadonlyMap<string, Material>, went: ReadonlyMap<string, readonly WentIn[]>): StockLoad[] {
+  const changes = grouped(byId(live, 'load-change'), (e) => e.data.load);
+  const heats = grouped(byId(live, 'load-heat'), (e) => e.data.load);
+  const out = grouped([...went].flatMap(([batch, list]) => list.flatMap((w) => w.charge.parts.flatMap((part) => (part.load === undefined ? [] : [{ batch, w, part }])))), (x) => x.part.load!);
+  return byId(live, 'load').map((e): StockLoad => {
+    const load = e.data;
+    const own = [...(changes.get(e.id) ?? [])].sort((a, b) => a.at - b.at || a.seq - b.seq);
+    const last = <T>(pick: (d: DataOf<'load-change'>) => T | undefined): T | undefined => own.map((c) => pick(c.data)).findLast((x) => x !== undefined);
+    const material = materials.get(load.material) ?? lost(load.material);
+    const stateChange = own.findLast((c) => c.data.state !== undefined);
+    const state = stateChange?.data.state ?? load.state;
+    const tested = own.filter((c) => c.data.test !== undefined);
+    // A drying test and a bucket test of one load stand together.
+    const test = tested.length === 0 ? null : tested.map((c) => ({ ...c.data.test!, at: c.at, by: c.by })).reduce((a, b) => ({ ...a, ...b }));
+    const stuff = stuffOf(material, state, test);
+    const came = amountOf(load.amount, stuff.density);
+    const counted = own.findLast((c) => c.data.left !== undefined);
+    const from = counted ? amountOf(counted.data.left!, stuff.density) : came;
+    const taken = (out.get(e.id) ?? []).map(({ batch, w, part }) => ({ batch, entry: w.entry, at: w.at, ...amountOf(part.amount, stuff.density) }));
+    const since = taken.filter((t) => !counted || t.at > counted.at);
+    const left = (k: 'litres' | 'kg'): number | null => (from[k] === null || since.some((t) => t[k] === null) ? null : from[k]! - since.reduce((s, t) => s + t[k]!, 0));
+    const [leftLitres, leftKg] = [left('litres'), left('kg')];
+    const least = leftLitres ?? leftKg;
+    const goneBy = own.findLast((c) => c.data.gone !== undefined);
+    const usedUp = least !== null && since.length > 0 && least <= CRUMBS * (came.litres ?? came.kg ?? 1);
+    return {
+      id: e.id, at: e.at, by: e.by, load, material, stuff, state, stateSince: stateChange?.at ?? e.at, where: last((d) => d.where) ?? load.where ?? null, answer: last((d) => d.answer) ?? load.answer,
+      readyFrom: own.some((c) => c.data.readyFrom !== undefined) ? (last((d) => d.readyFrom) ?? null) : (load.readyFrom ?? null),
+      ...came, leftLitres: leftLitres === null ? null : Math.max(0, leftLitres), leftKg: leftKg === null ? null : Math.max(0, leftKg), overdrawn: least !== null && least < -CRUMBS * (came.litres ?? came.kg ?? 1),
+      gone: goneBy ? { at: goneBy.at, how: goneBy.data.gone! } : usedUp ? { at: since.at(-1)!.at, how: 'used' } : null, test,
+      heats: (heats.get(e.id) ?? []).map((h) => ({ at: h.at, c: toCelsius(h.data.value, h.data.unit), by: h.by })).sort((a, b) => a.at - b.at), went: taken,
+      price: load.cost !== undefined && came.kg ? load.cost / came.kg : null, changes: own,
+    };
+  });
+}
+
+/** Loads that lie in the store and may be used: taken in, and not gone. */
+export const inStock = (store: StoreState): StockLoad[] => store.loads.filter((l) => l.answer !== 'refuse' && l.gone === null);
+
+/** What a part of a recipe, charge or addition is made of: the load's own figures where it names one. */
+export function stuffOfPart(store: StoreState, part: Part): { readonly stuff: Stuff; readonly price: number | null } {
+  const load = part.load === undefined ? undefined : store.loads.find((l) => l.id === part.load);
+  return load ? { stuff: load.stuff, price: load.price } : { stuff: stuffOf(store.materials.get(part.material) ?? lost(part.material), 'fresh'), price: null };
+}
+
+/** Parts as ingredients; the key is that of the load, or of the material, and its place in the list. */
+export const ingredientsOf = (store: StoreState, parts: readonly Part[]): Ingredient[] => parts.map((part, i) => { const { stuff, price } = stuffOfPart(store, part); return ingredientOf(`${i}:${part.load ?? part.material}`, part, stuff, price); });
+
+/** All that went into a heap, with the water of its building. */
+export function contentsOf(store: StoreState, batch: string): { readonly parts: readonly Part[]; readonly waterL: number; readonly from: Instant | null } {
+  const list = store.went.get(batch) ?? [];
+  return { parts: list.flatMap((w) => w.charge.parts), waterL: list.reduce((s, w) => s + (w.charge.waterL ?? 0), 0), from: list[0]?.at ?? null };
+}
+
+/** `amount` of a part that takes so many of a measure. */
+export const measured = (n: number, m: OwnMeasure): Amount => ({ in: 'measure', n, measure: m.id, name: m.name, litresEach: m.litres });

@@ -1,0 +1,17 @@
+/** How an amount is said. Its shape is that of the log; this level knows no more of it than it says. */
+type Said = { readonly in: 'measure'; readonly n: number; readonly name: string; readonly about?: boolean | undefined } | { readonly in: 'litres' | 'kg'; readonly n: number; readonly about?: boolean | undefined } | { readonly in: 'unknown'; readonly words?: string | undefined };
+
+const half = (n: number): string => String(Math.round(n * 100) / 100);
+/** One of them, many of them: `1 bucket`, `2.5 barrows`, `3 pallet boxes`. */
+export const measureText = (n: number, name: string, many?: string): string => `${half(n)} ${n === 1 ? name : (many ?? (/(s|x|ch|sh)$/.test(name) ? `${name}es` : `${name}s`))}`;
+
+/** `about 6 barrows`, `240 L`, `1.2 t`, `amount not known`. */
+export function amountText(a: Said): string {
+  if (a.in === 'unknown') return a.words ? `amount not known (${a.words})` : 'amount not known';
+  return `${a.about ? 'about ' : ''}${a.in === 'measure' ? measureText(a.n, a.name) : a.in === 'litres' ? litresText(a.n) : kgText(a.n)}`;
+}
+
+/** Litres up to a cubic metre, then m³. */
+export const litresText = (litres: number): string => (litres < 1000 ? `${litres < 10 ? half(litres) : Math.round(litres)} L` : `${(litres / 1000).toFixed(litres < 9950 ? 1 : 0)} m³`);
+/** Kilograms up to a tonne, then t. */
+export const kgText = (kg: number): string => (kg < 1000 ? `${kg < 10 ? half(kg) : Math.round(kg)} kg` : `${(kg / 1000).toFixed(kg < 9950 ? 1 : 0)} t`);
