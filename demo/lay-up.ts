@@ -8,6 +8,7 @@ import { localDays, zoneOf } from '@/core/quantity/calendar';
 import { isoOf, MS } from '@/core/quantity/instant';
 import { idAt, newId } from '@/platform/ids';
 import { HEAPS, type DemoEvent, type DemoHeap } from './heaps';
+import { storeEntries } from './store';
 import { airC, atHour, coreCurve, randomOf, type HeapModel } from './heat';
 
 const TIME_ZONE = 'Europe/London';
@@ -75,11 +76,12 @@ function roundTimes(heap: DemoHeap, builtAt: number, now: number): number[] {
   return times.filter((at, i) => wanted.has(at) || !times.some((other, j) => j !== i && wanted.has(other) && Math.abs(other - at) < 2 * MS.hour));
 }
 
-function entriesOf(planned: DemoHeap, index: number, now: number, airNow: (at: number) => number): Laid[] {
+const builtOf = (heap: DemoHeap, now: number): number => Math.round((now - heap.ageH * MS.hour) / MS.minute) * MS.minute;
+
+function entriesOf(planned: DemoHeap, batch: string, index: number, now: number, airNow: (at: number) => number): Laid[] {
   const random = randomOf(1000 + index);
-  const builtAt = Math.round((now - planned.ageH * MS.hour) / MS.minute) * MS.minute;
+  const builtAt = builtOf(planned, now);
   const heap = inDaylight(planned, builtAt);
-  const batch = idAt(builtAt - 5 * MS.hour);
   const laid: Laid[] = [];
   const add = (at: number, by: string, kind: NewEntry['kind'], data: unknown, id = newId()): string => {
     laid.push({ entry: { id, batch, at, by, kind, data } as NewEntry, recordedAt: Math.min(now, at + 4 * MS.minute) });
@@ -162,7 +164,9 @@ export async function layUpDemo(db: Db, now: number): Promise<Site> {
   await siteRepo(db).create(site);
   const zero = Math.floor(now / MS.day) * MS.day;
   const airNow = (at: number): number => airC((at - zero) / MS.hour);
-  const laid = [...siteEntries(now, airNow), ...HEAPS.flatMap((heap, i) => entriesOf(heap, i, now, airNow))]
+  const ids = HEAPS.map((h) => idAt(builtOf(h, now) - 5 * MS.hour));
+  const stored = HEAPS.map((h, i) => ({ code: h.code, id: ids[i]!, builtAt: builtOf(h, now), volumeM3: h.volumeM3, building: h.model === null }));
+  const laid = [...siteEntries(now, airNow), ...storeEntries(now, stored), ...HEAPS.flatMap((heap, i) => entriesOf(heap, ids[i]!, i, now, airNow))]
     .sort((a, b) => a.recordedAt - b.recordedAt || a.entry.at - b.entry.at);
   const recordedAt = new Map(laid.map((l) => [l.entry.id, l.recordedAt]));
   await writeEntries(db, site, laid.map((l) => l.entry), now, (e) => recordedAt.get(e.id)!);

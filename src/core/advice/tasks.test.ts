@@ -61,7 +61,7 @@ describe('the day’s list', () => {
 
 const work: Work = { from: '08:00', to: '16:00', days: [1, 2, 3, 4, 5], crew: [{ name: 'Mo', hoursPerDay: 2, drives: true }, { name: 'Jo', hoursPerDay: 1, drives: false }], machine: { name: 'Loader', hoursPerDay: 1, days: [1] }, flowLPerMin: 15, bucketL: 10, limits: null, chores: [] };
 describe('who does it, and what does not fit', () => {
-  const task = (key: string, minutes: number, more: Partial<Task> = {}): Task => ({ key, kind: 'turn', group: 'schedule', batch: key, code: key, name: key, due: NOW, latest: null, minutes, machine: false, who: null, order: null, deferred: false, overdue: false, advice: null, chore: null, atStakeHours: 0, ...more });
+  const task = (key: string, minutes: number, more: Partial<Task> = {}): Task => ({ key, kind: 'turn', group: 'schedule', batch: key, code: key, name: key, due: NOW, latest: null, minutes, machine: false, who: null, order: null, deferred: false, overdue: false, advice: null, chore: null, load: null, atStakeHours: 0, ...more });
   test('hands by the day and the hour', () => {
     expect(handsOf(work, 1, null)).toEqual({ people: [{ name: 'Mo', minutes: 120, drives: true }, { name: 'Jo', minutes: 60, drives: false }], machineMinutes: 60 });
     expect(handsOf(work, 2, 12 * 60)).toMatchObject({ people: [{ minutes: 60 }, { minutes: 30 }], machineMinutes: 0 });

@@ -1,4 +1,5 @@
 import type { Work } from '../log/shapes';
+import type { LoadDue } from '../mix/stock';
 import { minutesOfClock } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { lostItsHeat, mendNext, nextAdvice, readNext, turnNext, type Advice } from './next';
@@ -11,7 +12,7 @@ import { hotOf, isGone, isLive, waterOf, type HeapFacts, type Situation } from '
  */
 export const GROUPS = ['danger', 'losing', 'owed', 'schedule', 'chore'] as const;
 export type Group = (typeof GROUPS)[number];
-export const TASKS = ['hot', 'read', 'turn', 'water', 'mend', 'close', 'chore', 'probe-check'] as const;
+export const TASKS = ['hot', 'read', 'turn', 'water', 'mend', 'close', 'chore', 'probe-check', 'load'] as const;
 export type TaskKind = (typeof TASKS)[number];
 
 export type HeapCard = { readonly id: string; readonly code: string; readonly name: string; readonly facts: HeapFacts; readonly orders: readonly Order[] };
@@ -39,6 +40,8 @@ export type Task = {
   /** What it says; chores and checks have words of their own. */
   readonly advice: Advice | null;
   readonly chore: ChoreFacts | null;
+  /** A load of the store that somebody must see to. */
+  readonly load: LoadDue | null;
   /** Credit that is lost if it is left, h; 0: none. */
   readonly atStakeHours: number;
 };
@@ -97,8 +100,8 @@ const byOrder = (a: Task, b: Task): number =>
   GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || b.atStakeHours - a.atStakeHours || a.due - b.due || (a.latest ?? a.due) - (b.latest ?? b.due) || (a.key < b.key ? -1 : 1);
 
 /** Everything that falls due within two days, in the order in which it is to be done. What was put off stands behind what was not. */
-export function tasksOf(heaps: readonly HeapCard[], site: { readonly chores: readonly ChoreFacts[]; readonly probes: readonly ProbeFacts[] }, now: Instant): Task[] {
-  const none = { machine: false, atStakeHours: 0 };
+export function tasksOf(heaps: readonly HeapCard[], site: { readonly chores: readonly ChoreFacts[]; readonly probes: readonly ProbeFacts[]; readonly loads?: readonly LoadDue[] }, now: Instant): Task[] {
+  const none = { machine: false, atStakeHours: 0, load: null };
   const tasks: Task[] = heaps.flatMap(({ id, code, name, facts, orders }) => draftsOf({ ...facts, now }).map((d): Task => {
     const order = orders.find((o) => o.task === d.kind) ?? null;
     const deferred = order?.defer != null && order.defer.until > now && d.group !== 'danger';
@@ -110,6 +113,7 @@ export function tasksOf(heaps: readonly HeapCard[], site: { readonly chores: rea
     tasks.push({ ...none, key: `chore:${c.id}`, kind: 'chore', group: 'chore', batch: null, code: null, name: c.words ?? c.what, due, latest: null, minutes: c.minutes, who: null, order: null, deferred: false, overdue: due < now - MS.day, advice: null, chore: c });
   }
   for (const p of site.probes) tasks.push({ ...none, key: `probe:${p.name}`, kind: 'probe-check', group: 'chore', batch: null, code: null, name: p.name, due: p.due, latest: null, minutes: CHECK_MINUTES, who: null, order: null, deferred: false, overdue: p.due < now, advice: null, chore: null });
+  for (const l of site.loads ?? []) tasks.push({ ...none, key: `load:${l.id}:${l.what}`, kind: 'load', group: l.level === 'danger' ? 'danger' : 'chore', batch: null, code: null, name: l.name, due: l.due, latest: null, minutes: LOOK_MINUTES, who: null, order: null, deferred: false, overdue: l.due < now - MS.day, advice: null, chore: null, load: l });
   return tasks.filter((t) => t.due - now < SIGHT_MS).sort((a, b) => Number(a.deferred) - Number(b.deferred) || byOrder(a, b));
 }
 

@@ -59,13 +59,27 @@ const FIX_CAUTION: Partial<Record<Fix, string>> = { enlarge: CAUTION.lift, nitro
 
 export const CHORE_WORDS = { leachate: 'Empty the leachate', covers: 'Look at the covers', vents: 'Look at the vents', tools: 'Clean the tools', other: 'Chore' } as const;
 export const GROUP_WORDS: Readonly<Record<Group, string>> = { danger: 'Danger', losing: 'Lost if left', owed: 'Owed to a proof', schedule: 'By schedule', chore: 'Chores' };
-export const TASK_WORDS: Readonly<Record<TaskKind, string>> = { hot: 'cooling', read: 'reading', turn: 'turning', water: 'watering', mend: 'mending', close: 'closing', chore: 'chore', 'probe-check': 'check of a thermometer' };
+export const TASK_WORDS: Readonly<Record<TaskKind, string>> = { hot: 'cooling', read: 'reading', turn: 'turning', water: 'watering', mend: 'mending', close: 'closing', chore: 'chore', 'probe-check': 'check of a thermometer', load: 'a load in the store' };
+
+function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale): AdviceWords {
+  const place = l.where ? `, ${l.where}` : '';
+  switch (l.what) {
+    case 'ripe': return { mark: 'add', act: `${l.name} is ripe`, why: `It may be used from now on${place}.`, due, urgent: false };
+    case 'ask': return { mark: 'note', act: `Ask about ${l.name}`, why: `It is held until then${l.asked ? `: ${l.asked}` : ''}.`, due, urgent: false };
+    case 'stack': return {
+      mark: 'probe', act: l.level === 'danger' || l.level === 'act' ? `${l.name} is too hot in the stack` : `Read the stack of ${l.name}`, due, urgent: l.level === 'danger' || l.level === 'act',
+      why: l.c === null ? `Fresh stacks heat up on their own; it was never read${place}.` : `${tempText(l.c, unit)} when it was last read${place}. ${l.level === 'danger' ? 'Keep people back, do not open it blindly, call the fire service.' : l.level === 'act' ? 'Take it apart in small portions, with water at hand.' : 'Read it again.'}`,
+      ...(l.level === 'danger' || l.level === 'act' ? { caution: 'Opening a hot stack feeds air to a smoulder. Local fire rules on stacks come first.' } : {}),
+    };
+  }
+}
 
 /** A task in words: what to do, with which heap or thing. */
 export function taskWords(t: Task, locale: Locale): AdviceWords {
   if (t.advice) return adviceWords(t.advice, locale);
   const { timeZone, now } = locale;
   if (t.chore) return { mark: 'check', act: t.chore.words ?? CHORE_WORDS[t.chore.what as keyof typeof CHORE_WORDS], why: t.chore.doneAt === null ? `Every ${countText(t.chore.everyDays, 'day')}; not done yet.` : `Every ${countText(t.chore.everyDays, 'day')}; last done ${soonText(timeZone, t.chore.doneAt, now)}.`, ...(t.chore.what === 'leachate' ? { caution: CAUTION.raw } : {}), due: t.due, urgent: false };
+  if (t.load) return loadWords(t.load, t.due, locale);
   return { mark: 'probe', act: `Check thermometer ${t.name}`, why: 'In ice water, and at the hot end. What it read since its last check hangs on it.', due: t.due, urgent: false };
 }
 

@@ -40,6 +40,8 @@ export type Digest = {
   readonly strata: readonly Stratum[];
   readonly lostHours: number;
   readonly latest: { readonly at: Instant; readonly valueC: number; readonly peakC: number; readonly points: number; readonly complete: boolean } | null;
+  /** How it heated: when a place was first read at 55 °C, and the hottest that was read. */
+  readonly outcome: { readonly hotAt: Instant | null; readonly highestC: number | null };
   readonly lastLogged: { readonly at: Instant; readonly by: string };
   /** What the next advice is worked out from, at the moment of looking. */
   readonly situation: HeapFacts;
@@ -97,9 +99,16 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
     rules: (reckoning?.accounts ?? []).map(ruleDigest),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
-    latest, lastLogged: { at: last.at, by: last.by }, situation, orders: ordersOf(state), kin: kinshipOf(state.entries, state.id), maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),
+    latest, outcome: outcomeOf(reckoning), lastLogged: { at: last.at, by: last.by }, situation, orders: ordersOf(state), kin: kinshipOf(state.entries, state.id), maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),
     recheckAt: reckoning && isLive(situation) ? nextChange(reckoning, now) : null,
   };
+}
+
+/** Where most rules of heat begin, °C. */
+const HOT_C = 55;
+function outcomeOf(reckoning: Reckoning | null): Digest['outcome'] {
+  const rounds = reckoning?.prepared.rounds ?? [];
+  return { hotAt: rounds.find((r) => r.peak >= HOT_C)?.time ?? null, highestC: rounds.reduce<number | null>((a, r) => (a === null || r.peak > a ? r.peak : a), null) };
 }
 
 /** The next moment at which time alone changes a standing: a gap used up, a window closed, a day over, a reading dated ahead. */

@@ -70,6 +70,8 @@ export const WorkSchema = z.looseObject({
   machine: z.strictObject({ name: z.string().trim().min(1).max(40), hoursPerDay: z.number().min(0).max(16), days: z.array(z.int().min(1).max(7)).max(7) }).nullable(),
   /** What comes out of the hose, L each minute; what a bucket holds, L. */
   flowLPerMin: z.number().min(1).max(2000), bucketL: z.number().min(1).max(200),
+  /** Under this a free-standing heap is held to be too small, m³; absent: about one. */
+  leastM3: z.number().min(0.1).max(20).optional(),
   /** The site's own limits, where it does not go by those of each method. */
   limits: LimitsSchema.nullable(),
   chores: z.array(z.strictObject({ id: z.string().min(1).max(40), what: z.enum(CHORES), words: z.string().trim().max(120).optional(), everyDays: z.number().min(1).max(365), minutes: z.number().min(1).max(480) })).max(30),

@@ -78,12 +78,12 @@ export const LoadSchema = z.looseObject({
   certificate: z.string().trim().max(120).optional(), cost: z.number().min(-1_000_000).max(1_000_000).optional(), where: z.string().trim().max(60).optional(),
   answer: z.enum(ANSWERS), /** What was asked, or why it was refused. */ asked: Words.optional(), /** What was done with a refused load. */ done: Words.optional(),
   /** It would else have gone to waste. */
-  waste: z.boolean(), readyFrom: Moment.optional(), photos: z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12).optional(), words: Words.optional(),
+  waste: z.boolean(), readyFrom: Moment.optional(), /** What it will be by then. */ becomes: z.enum(LOAD_STATES).optional(), photos: z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12).optional(), words: Words.optional(),
 });
 export type Load = z.output<typeof LoadSchema>;
 
 export const LoadChangeSchema = z.looseObject({
-  load: z.uuid(), state: z.enum(LOAD_STATES).optional(), readyFrom: Moment.nullable().optional(), where: z.string().trim().max(60).optional(), answer: z.enum(ANSWERS).optional(), done: Words.optional(),
+  load: z.uuid(), state: z.enum(LOAD_STATES).optional(), readyFrom: Moment.nullable().optional(), becomes: z.enum(LOAD_STATES).optional(), where: z.string().trim().max(60).optional(), answer: z.enum(ANSWERS).optional(), done: Words.optional(),
   /** Counted again: so much is left. */
   left: AmountSchema.optional(), gone: z.enum(LOAD_ENDS).optional(), test: LoadTestSchema.optional(), words: Words.optional(),
 });

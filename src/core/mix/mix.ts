@@ -76,8 +76,9 @@ const asFigure = (missing: readonly string[], est: () => Est): Figure => (missin
  * A mix of ingredients and added water. A figure that hangs on something unknown is not given; what stands in its way is named.
  * The band of C:N and of moisture comes from the ranges of the parts; that of a single part is its own range.
  * @param waterL litres of water that are added
+ * @param bands false: the values alone, where many mixes are tried
  */
-export function mixOf(all: readonly Ingredient[], waterL = 0): Mix {
+export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix {
   const parts = all.filter((p) => !(p.kg === 0 || p.litres === 0));
   const noAmount = parts.filter((p) => p.kg === null && p.litres === null).map((p) => p.name);
   const noKg = parts.filter((p) => p.kg === null).map((p) => p.name);
@@ -106,7 +107,7 @@ export function mixOf(all: readonly Ingredient[], waterL = 0): Mix {
   };
   const carbonless = flows.length > 0 && noCn.length === 0 && sum((f) => f.n) === 0;
   const cn = asFigure([...empty, ...noAmount, ...noKg, ...noWet, ...noCn, ...(carbonless ? ['nothing in it holds nitrogen'] : [])], () => {
-    const moved = parts.flatMap((p, i): [number, number][] => (inert(p) ? [] : [
+    const moved = !bands ? [] : parts.flatMap((p, i): [number, number][] => (inert(p) ? [] : [
       [cnOf(again(i, { cn: p.cn!.low })), cnOf(again(i, { cn: p.cn!.high }))], [cnOf(again(i, { m: p.moisture!.low / 100 })), cnOf(again(i, { m: p.moisture!.high / 100 }))], masses(p).map((kg) => cnOf(again(i, { kg }))) as [number, number],
     ]));
     const ends = parts.filter((p) => !inert(p));
@@ -114,11 +115,11 @@ export function mixOf(all: readonly Ingredient[], waterL = 0): Mix {
   });
   const moisture = asFigure([...empty, ...noAmount, ...noKg, ...noWet], () => {
     const w = (fs: readonly Flow[]): number => 100 * wetOf(fs, waterL);
-    return spread(w(flows), parts.flatMap((p, i) => [[w(again(i, { m: p.moisture!.low / 100 })), w(again(i, { m: p.moisture!.high / 100 }))], masses(p).map((kg) => w(again(i, { kg }))) as [number, number]] as [number, number][]), 0, 100);
+    return spread(w(flows), !bands ? [] : parts.flatMap((p, i) => [[w(again(i, { m: p.moisture!.low / 100 })), w(again(i, { m: p.moisture!.high / 100 }))], masses(p).map((kg) => w(again(i, { kg }))) as [number, number]] as [number, number][]), 0, 100);
   });
   const density = asFigure([...empty, ...noAmount, ...noKg, ...noLitres], () => {
     const value = (massKg! / litresMixed!) * 1000;
-    return spread(value, parts.map((p) => masses(p).map((kg) => ((massKg! - p.kg! + kg) / litresMixed!) * 1000) as [number, number]), 0, Infinity);
+    return spread(value, !bands ? [] : parts.map((p) => masses(p).map((kg) => ((massKg! - p.kg! + kg) / litresMixed!) * 1000) as [number, number]), 0, Infinity);
   });
   const air = asFigure([...empty, ...noAmount, ...noKg, ...noLitres, ...noWet], () => {
     const of = (d: number): number => airSpacePct(d, (moisture as { est: Est }).est.value / 100);

@@ -145,11 +145,11 @@ export function additionsTo(parts: readonly Ingredient[], waterL: number, stock:
     const each = s.stuff.density === null ? 0 : (s.litresEach * s.stuff.density.usual) / 1000;
     for (let n = 1; n <= MOST_TRIED && (s.hasLitres === null || n * s.litresEach <= s.hasLitres + 1e-9); n += 1) {
       const added: Ingredient = { ...s.stuff, litres: n * s.litresEach, kg: each * n, about: false };
-      const dry = mixOf([...parts, added], waterL);
+      const dry = mixOf([...parts, added], waterL, false);
       const wet = estOf(dry.moisture);
       if (!wet || dry.massKg === null) break;
       const more = wet.value < WINDOWS.moisture.preferred[0] ? waterToAdd(dry.massKg, wet.value / 100, target) : 0;
-      const after = more > 0 ? mixOf([...parts, added], waterL + more) : dry;
+      const after = more > 0 ? mixOf([...parts, added], waterL + more, false) : dry;
       const miss = missOf(after);
       if (miss === null) break;
       if (best === null || miss < best.miss - 1e-9) best = { key: s.stuff.key, n, litres: n * s.litresEach, waterL: more, before, after, miss };

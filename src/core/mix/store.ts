@@ -47,7 +47,7 @@ export function answerTo(material: Pick<Material, 'id' | 'risks'>, kept: 'turned
 /** A load with what became of it. */
 export type StockLoad = {
   readonly id: string; readonly at: Instant; readonly by: string; readonly load: Load; readonly material: Material; readonly stuff: Stuff;
-  readonly state: LoadState; readonly stateSince: Instant; readonly readyFrom: Instant | null; readonly where: string | null; readonly answer: Load['answer'];
+  readonly state: LoadState; readonly stateSince: Instant; readonly readyFrom: Instant | null; readonly becomes: LoadState | null; readonly where: string | null; readonly answer: Load['answer'];
   /** As it came in; null: not known. */
   readonly litres: number | null; readonly kg: number | null;
   /** What is left of it, L; null: not known. */
@@ -146,7 +146,7 @@ function loadsOf(live: readonly Entry[], materials: ReadonlyMap<string, Material
     return {
       id: e.id, at: e.at, by: e.by, load, material, stuff, state, stateSince: stateChange?.at ?? e.at, where: last((d) => d.where) ?? load.where ?? null, answer: last((d) => d.answer) ?? load.answer,
       readyFrom: own.some((c) => c.data.readyFrom !== undefined) ? (last((d) => d.readyFrom) ?? null) : (load.readyFrom ?? null),
-      ...came, leftLitres: leftLitres === null ? null : Math.max(0, leftLitres), leftKg: leftKg === null ? null : Math.max(0, leftKg), overdrawn: least !== null && least < -CRUMBS * (came.litres ?? came.kg ?? 1),
+      becomes: last((d) => d.becomes) ?? load.becomes ?? null, ...came, leftLitres: leftLitres === null ? null : Math.max(0, leftLitres), leftKg: leftKg === null ? null : Math.max(0, leftKg), overdrawn: least !== null && least < -CRUMBS * (came.litres ?? came.kg ?? 1),
       gone: goneBy ? { at: goneBy.at, how: goneBy.data.gone! } : usedUp ? { at: since.at(-1)!.at, how: 'used' } : null, test,
       heats: (heats.get(e.id) ?? []).map((h) => ({ at: h.at, c: toCelsius(h.data.value, h.data.unit), by: h.by })).sort((a, b) => a.at - b.at), went: taken,
       price: load.cost !== undefined && came.kg ? load.cost / came.kg : null, changes: own,

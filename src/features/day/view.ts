@@ -25,7 +25,7 @@ export type TodayTask = {
 export type TodayView = { readonly day: string; readonly clock: string; readonly urgent: readonly string[]; readonly load: string; readonly groups: readonly { readonly title: string; /** Not of today: folded away. */ readonly later: boolean; readonly tasks: readonly TodayTask[] }[]; readonly crew: readonly string[]; readonly askCrew: boolean; readonly fireCard: boolean };
 
 const LACKS = { time: 'does not fit into today', machine: 'the machine has no time left today', driver: 'nobody who drives is there today' } as const;
-const hrefOf = ({ kind, batch, name }: Task): string => (kind === 'probe-check' ? `/instruments#${encodeURIComponent(name)}` : batch === null ? '/' : kind === 'read' ? `/round#${batch}` : kind === 'hot' ? `/batch/${batch}` : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`);
+const hrefOf = ({ kind, batch, name, load }: Task): string => (kind === 'load' ? `/store/${load!.id}` : kind === 'probe-check' ? `/instruments#${encodeURIComponent(name)}` : batch === null ? '/' : kind === 'read' ? `/round#${batch}` : kind === 'hot' ? `/batch/${batch}` : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`);
 
 /** Today's list. @param hands who is there today; `over`: the working day is; null: nobody said who works here */
 export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, machineName: string | null, fireCard: boolean, locale: Locale): TodayView {

@@ -9,9 +9,10 @@ const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
 
 type Place = { readonly href: string; readonly name: string; /** On a phone's bar, under this word. */ readonly short?: string; readonly what?: string };
 const PLACES = [
-  { href: '/', name: 'Yard', short: 'Yard' }, { href: '/round', name: 'Round', short: 'Round' }, { href: '/plan', name: 'Plan', short: 'Plan' }, { href: '/open', name: 'Open a heap', short: 'Open' },
-  { href: '/compare', name: 'Compare', what: 'heaps side by side, by age' }, { href: '/rules', name: 'Rules', what: 'what must be proven' },
+  { href: '/', name: 'Yard', short: 'Yard' }, { href: '/round', name: 'Round', short: 'Round' }, { href: '/bench', name: 'Bench', short: 'Bench' }, { href: '/plan', name: 'Plan', short: 'Plan' },
+  { href: '/store', name: 'Store', what: 'loads, materials, suppliers' }, { href: '/map', name: 'Map', what: 'bays and rows, what stands where' },
   { href: '/records', name: 'Records', what: 'what was proven' }, { href: '/instruments', name: 'Instruments', what: 'thermometers and checks' },
+  { href: '/open', name: 'Open a heap', what: 'new, or already under way' }, { href: '/compare', name: 'Compare', what: 'heaps side by side, by age' }, { href: '/rules', name: 'Rules', what: 'what must be proven' },
   { href: '/methods', name: 'Methods', what: 'when heaps are turned' }, { href: '/crew', name: 'Crew', what: 'who, machine, limits, chores' }, { href: '/fire', name: 'Fire card', what: 'whom to call' },
   { href: '/bring', name: 'Bring in', what: 'files of readings' }, { href: '/labels', name: 'Flags', what: 'labels to print' },
 ] as const satisfies readonly Place[];

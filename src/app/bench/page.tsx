@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { benchView } from '@/features/bench/server/queries';
+import { Bench } from '@/features/bench/ui/Bench';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Bench' };
+
+export default async function BenchPage({ searchParams }: { searchParams: Promise<{ heap?: string; recipe?: string }> }) {
+  const [{ heap, recipe }, s] = [await searchParams, await setting()];
+  const view = await benchView(s.site.id, s.board, s.siteState, s.locale);
+  return <FrameFor s={s} place="Bench" {...(heap ? { active: heap } : {})}><Bench key={heap ?? recipe ?? 'new'} view={view} heap={heap ?? null} start={recipe ? { recipe } : null} by={s.prefs.by} /></FrameFor>;
+}

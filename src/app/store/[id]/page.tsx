@@ -1,0 +1,16 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { loadOf } from '@/features/store/server/queries';
+import { LoadScreen } from '@/features/store/ui/LoadScreen';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'A load' };
+
+export default async function LoadPage({ params }: { params: Promise<{ id: string }> }) {
+  const [{ id }, s] = [await params, await setting()];
+  const load = await loadOf(id, s.site.id, s.board, s.locale);
+  if (!load) notFound();
+  return <FrameFor s={s} place="Store"><LoadScreen load={load} by={s.prefs.by} unit={s.unit} /></FrameFor>;
+}

@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { Gate } from '@/features/store/ui/Gate';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { storeOf } from '@/features/store/server/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'At the gate' };
+
+export default async function GatePage() {
+  const s = await setting();
+  const store = await storeOf(s.site.id);
+  const materials = [...store.materials.values()].map(({ id, name }) => ({ id, name })).sort((a, b) => (a.name < b.name ? -1 : 1));
+  return <FrameFor s={s} place="Store"><Gate lines={store.acceptance} own={store.acceptanceOwn} materials={materials} measures={store.measures} by={s.prefs.by} /></FrameFor>;
+}

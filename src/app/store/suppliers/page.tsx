@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { Suppliers } from '@/features/store/ui/Suppliers';
+import { suppliersView } from '@/features/store/view';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { storeOf } from '@/features/store/server/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Suppliers' };
+
+const DAY_MS = 86_400_000;
+
+export default async function SuppliersPage({ searchParams }: { searchParams: Promise<{ days?: string }> }) {
+  const [{ days: asked }, s] = [await searchParams, await setting()];
+  const days = Math.min(36_500, Math.max(1, Math.round(Number(asked)) || 365));
+  return <FrameFor s={s} place="Store"><Suppliers view={suppliersView(await storeOf(s.site.id), s.board, s.now - days * DAY_MS, s.now + 1, s.locale)} days={days} /></FrameFor>;
+}

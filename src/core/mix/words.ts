@@ -1,0 +1,104 @@
+import type { Answer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
+import { kgText, litresText, measureText } from '../words/amount';
+import type { FigureFrom } from './ingredient';
+import type { Mix } from './mix';
+import type { MixSchool, SchoolSays } from './schools';
+import type { Limit, Solved } from './solve';
+import { estOf, standingOf, WINDOWS, type Standing, type WindowId } from './window';
+
+/** The texts of materials, mixes and building. */
+
+export const ROLE_WORDS: Readonly<Record<Role, { readonly one: string; readonly many: string }>> = {
+  green: { one: 'green', many: 'Greens' }, brown: { one: 'brown', many: 'Browns' }, structure: { one: 'structure', many: 'Structure' }, activator: { one: 'activator', many: 'Activators' }, mineral: { one: 'mineral', many: 'Minerals, char' }, finished: { one: 'finished compost', many: 'Finished compost' }, liquid: { one: 'liquid', many: 'Liquids' },
+};
+/** What a role does, for whoever meets the word first. */
+export const ROLE_MEANS: Readonly<Record<Role, string>> = { green: 'brings nitrogen', brown: 'brings carbon', structure: 'keeps air paths open', activator: 'a little of it goes far', mineral: 'brings no carbon to speak of', finished: 'done, for seeding or cover', liquid: 'wets the heap' };
+export const STATE_WORDS: Readonly<Record<LoadState, string>> = { fresh: 'fresh', dried: 'dried', frozen: 'frozen', fermenting: 'fermenting', soaked: 'soaked', aged: 'aged', charged: 'charged' };
+export const RISK_WORDS: Readonly<Record<Risk, string>> = { 'raw-animal': 'raw animal', food: 'food', seeds: 'seeds or roots', disease: 'plant disease', chemical: 'chemicals', sharps: 'sharps, plastic' };
+export const PARTICLE_WORDS: Readonly<Record<Particle, string>> = { paste: 'paste', fine: 'fine', medium: 'medium', coarse: 'coarse', long: 'long', liquid: 'liquid' };
+export const ANSWER_WORDS: Readonly<Record<Answer, { readonly says: string; readonly mark: string }>> = { accept: { says: 'Accept', mark: 'taken in' }, ask: { says: 'Ask first', mark: 'held until it is asked' }, refuse: { says: 'Refuse', mark: 'refused' } };
+export const fromText = ({ by, words }: FigureFrom): string => (by === 'table' ? words : by === 'test' ? `measured: ${TEST_WORDS[words as keyof typeof TEST_WORDS] ?? words}` : `laboratory${words === 'laboratory' ? '' : `, ${words}`}`);
+export const TEST_WORDS = { bucket: 'bucket test', drying: 'drying test', squeeze: 'squeeze test', laboratory: 'laboratory' } as const;
+export const END_OF_LOAD = { discarded: 'thrown away', spread: 'spread on land', sold: 'sold', returned: 'sent back', 'counted-out': 'used up, by count', used: 'used up' } as const;
+
+/** What a load may ripen into, what that is called, and how long it takes as a rule, days (common practice). */
+export const RIPENING = { dried: { doing: 'Drying', days: 5 }, soaked: { doing: 'Soaking', days: 2 }, fermenting: { doing: 'Fermenting in sealed pails', days: 14 }, charged: { doing: 'Charging char', days: 14 }, aged: { doing: 'Ageing in the stack', days: 90 } } as const;
+export type Ripening = keyof typeof RIPENING;
+
+/** Names in a row: `straw, chip and leaves`. */
+export const listText = (names: readonly string[]): string => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
+
+const SAYS: Readonly<Record<WindowId, Readonly<Record<Exclude<Standing, 'unknown' | 'preferred'>, string>>>> = {
+  cn: { 'too-low': 'It would heat, but smell of ammonia: too little carbon for its nitrogen', low: 'A little rich: some of its nitrogen will leave as ammonia', high: 'A little lean: it will heat more slowly', 'too-high': 'It would hardly heat: too little nitrogen for all that carbon' },
+  moisture: { 'too-low': 'it is too dry to work', low: 'it is a little dry', high: 'it is a little wet', 'too-high': 'it is too wet and would go sour' },
+  density: { 'too-low': 'it is so loose that it would not hold its heat', low: 'it is loose', high: 'it lies rather tight', 'too-high': 'it is too dense to breathe' },
+  air: { 'too-low': 'air would not get through it', low: 'it has little air', high: 'it is airy', 'too-high': 'it is so airy that it would cool' },
+};
+/** Which is told first. */
+const ORDER: readonly WindowId[] = ['cn', 'moisture', 'density', 'air'];
+const BAD: ReadonlySet<Standing> = new Set<Standing>(['too-low', 'too-high']);
+
+/** What is to be thought of a mix, in a sentence or two. */
+export function mixSays(mix: Mix): string {
+  const cn = mix.cn;
+  if (mix.shares.length === 0) return 'Nothing is in it yet. Add what you have.';
+  if (!cn.ok) return `Cannot be computed: ${listText(cn.missing)}${cn.missing.every((m) => m.startsWith('nothing')) ? '' : cn.missing.length === 1 ? ' is not known well enough' : ' are not known well enough'}. No figure is made up: ${cn.missing.some((m) => m.startsWith('nothing')) ? 'add something green' : 'count the buckets, test a load, or leave it out'}.`;
+  const at = ORDER.flatMap((id) => { const e = estOf(mix[id]); const s = e ? standingOf(WINDOWS[id], e.value) : 'unknown'; return s === 'unknown' || s === 'preferred' ? [] : [{ id, s }]; });
+  // Loose and airy say the same, and so do dense and airless.
+  const told = at.filter((x) => !(x.id === 'air' && at.some((y) => y.id === 'density')) && !((x.id === 'density' || x.id === 'air') && (x.s === 'low' || (x.id === 'air' && x.s === 'high'))));
+  const worst = [...told.filter((x) => BAD.has(x.s)), ...told.filter((x) => !BAD.has(x.s))].slice(0, 2);
+  if (worst.length === 0) return 'A good mix. Big enough, it should be hot within three days.';
+  const [first, second] = worst.map((x) => SAYS[x.id][x.s as Exclude<Standing, 'unknown' | 'preferred'>]);
+  const start = first!.startsWith('it ') ? `The balance of carbon and nitrogen is right, but ${first}` : first!.startsWith('air ') ? `It is too tight: ${first}` : first!;
+  return `${start}${second ? `, and ${second.charAt(0).toLowerCase()}${second.slice(1)}` : ''}.`;
+}
+
+/** `28.7`, `59`: a figure of a window. */
+export const windowFigure = (id: WindowId, value: number): string => value.toFixed(WINDOWS[id].digits);
+/** What stands under a window. */
+export function windowSays(id: WindowId, mix: Mix): string {
+  const f = mix[id];
+  if (!f.ok) return `Cannot be computed: ${listText(f.missing)}.`;
+  const { low, value, high } = f.est;
+  const s = standingOf(WINDOWS[id], value);
+  const band = high - low > 10 ** -WINDOWS[id].digits ? `Between ${windowFigure(id, low)} and ${windowFigure(id, high)} for all that is known of the loads. ` : '';
+  return `${band}${s === 'preferred' ? NEAR[id] : WHY[id][s.endsWith('low') ? 'low' : 'high']}`;
+}
+const NEAR: Readonly<Record<WindowId, string>> = { cn: 'Where most schools want it.', moisture: 'Like a wrung sponge.', density: 'Loose enough to breathe.', air: 'Air gets through.' };
+const WHY: Readonly<Record<WindowId, { readonly low: string; readonly high: string }>> = {
+  cn: { low: 'Under 25 the nitrogen leaves as ammonia.', high: 'Over 30 it warms more slowly.' },
+  moisture: { low: 'Under 50 the microbes go thirsty.', high: 'Over 60 the pores fill up.' },
+  density: { low: 'Loose: it sinks fast, and heat blows out.', high: 'Tight: more structure lets air in.' },
+  air: { low: 'Under a third, air stands still.', high: 'Very open: it dries and cools.' },
+};
+
+export const SCHOOL_NAMES: Readonly<Record<MixSchool, string>> = { 'by-weight': 'C:N by weight', '1:1': '1 green : 1 brown', '1:2': '1 green : 2 brown', '1:3': '1 green : 3 brown', cover: 'Cover and smell' };
+const SCHOOL_FITS: Readonly<Record<MixSchool, string>> = { 'by-weight': 'fits: 25 to 30', '1:1': 'fits', '1:2': 'fits', '1:3': 'fits', cover: 'browns enough to cover every layer; then go by the nose' };
+/** What a school says of the mix. @param measure that amounts are told in */
+export function schoolSays(s: SchoolSays, measure: { readonly name: string; readonly many?: string | undefined; readonly litres: number }): string {
+  if (s.says === 'unknown') return `cannot be computed: ${listText(s.missing)}`;
+  if (s.says === 'fits') return SCHOOL_FITS[s.school];
+  const what = s.says === 'more-brown' ? 'more brown' : 'more green';
+  if (s.litres === null) return `wants ${what}`;
+  return `wants ${measureText(Math.max(0.5, Math.round((s.litres / measure.litres) * 2) / 2), measure.name, measure.many)} ${what}`;
+}
+
+const LACKS = { carbon: 'nothing in the list brings enough carbon: add a brown', nitrogen: 'nothing in the list brings enough nitrogen: add a green', dry: 'everything in the list is too wet: add something dry', structure: 'everything in the list is too dense: add structure, such as chip' } as const;
+const amount = (kg: number, perL: number | null): string => (perL === null ? kgText(kg) : `${kgText(kg)}, ${litresText(kg * perL)}`);
+export const limitText = (l: Limit, perL: number | null = null): string => (l.code === 'NOTHING_LIKE' ? LACKS[l.lacks] : `${l.name}: there ${l.hasKg < 0.5 ? 'is none' : `are ${amount(l.hasKg, perL)}`}, and it would take ${amount(l.wantsKg, perL)}`);
+/** What came of solving, in a sentence. */
+export function solvedSays(s: Solved): string {
+  if (s.reached) return 'This reaches it.';
+  return `It cannot be reached with what there is. This is the nearest: it misses ${listText(s.misses.map((m) => WINDOWS[m].name.toLowerCase())) || 'the amount that was asked for'}.`;
+}
+
+export const LAYER_WORDS = { base: 'airy base', brown: 'browns', green: 'greens', raw: 'raw or seeding, well inside', blanket: 'blanket' } as const;
+
+/** Cautions of building, where the work is done. */
+export const BUILD_CAUTION = {
+  raw: 'Raw dung or food: gloves, wash hands before eating, tools that do not go to finished compost, children kept off.',
+  dust: 'Old hay, litter and chip are full of mould spores: damp them down and wear a mask. Those with weak lungs or a weak immune system stay away.',
+  lifting: 'A barrow of wet dung weighs more than a person: half loads, two people, and rest.',
+} as const;
+/** What a team moves, in words. @param kg in all */
+export const liftText = (kg: number, people: number): string => `About ${kgText(kg)} to move: ${kgText(kg / Math.max(1, people))} for each of ${people}. ${BUILD_CAUTION.lifting}`;

@@ -1,0 +1,145 @@
+'use client';
+import Link from 'next/link';
+import { useEffect, useMemo, useState } from 'react';
+import { v7 } from 'uuid';
+import { measuresFor } from '@/core/heap/form';
+import type { Mix } from '@/core/mix/mix';
+import { stuffOf, ingredientOf } from '@/core/mix/ingredient';
+import type { Part } from '@/core/log/store-shapes';
+import type { Addition } from '@/core/mix/solve';
+import { estOf } from '@/core/mix/window';
+import { mixSays } from '@/core/mix/words';
+import { kgText, litresText, measureText } from '@/core/words/amount';
+import { isShape } from '@/core/heap/size';
+import { Mark } from '@/charts/marks';
+import { farFrom, type BenchView, type Item } from '../view';
+import { Layers, Schools, Shares } from './Beside';
+import { KeepRecipe, LayUpIn, Scale } from './Keep';
+import { Pick } from './Pick';
+import { RowOf } from './Rows';
+import { Size } from './Size';
+import { Solve } from './Solve';
+import { draftOf, useBench, type Draft } from './useBench';
+import { useSolver } from './useSolver';
+import { Windows } from './Windows';
+
+type Open = 'pick' | 'solve' | 'keep' | 'scale' | 'lay' | null;
+
+/** The recipe bench: what goes in, what comes of it, how it is laid up. */
+export function Bench({ view, heap, start, by }: { view: BenchView; heap: string | null; start: { recipe: string } | null; by: string }) {
+  const building = view.building.find((b) => b.id === heap) ?? null;
+  const from = view.recipes.find((r) => r.id === start?.recipe) ?? null;
+  const already = useMemo(() => (building ? building.parts.flatMap((p, i) => inHeap(p, `in:${i}`, view.items)) : []), [building, view.items]);
+  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building && isShape(building.shape) ? { shape: building.shape } : {}) }), [from, view, building]);
+  const bench = useBench(view, heap ? `heap:${heap}` : (from?.id ?? 'new'), first, already, building?.waterL ?? 0);
+  const [open, setOpen] = useState<Open>(null);
+  const [pick, setPick] = useState(0);
+  const ask = useSolver();
+  const { mix, lines, draft } = bench;
+  const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0] ?? { id: 'bucket', name: 'bucket', litres: 12 };
+  const { additions, working } = useAdditions(bench, view, ask);
+  const chosen = additions[pick] ?? additions[0] ?? null;
+  const then = chosen && mix ? { mix: chosen.after, key: chosen.key, litres: chosen.litres } : null;
+  const size = measuresFor(draft.shape, Math.max(0.01, (mix?.litresMixed ?? 0) / 1000), null);
+  const taken = new Set(draft.rows.map((r) => r.item));
+  const addItem = (item: Item, n = '1', unit = measure.id): void => bench.change({ rows: [...draft.rows, { id: v7(), item: item.key, n, unit, about: false, fixed: false }] });
+  const take = (a: Addition): void => {
+    const row = draft.rows.find((r) => r.item === a.key && r.unit === measure.id);
+    const item = bench.byKey.get(a.key)!;
+    const rows = row ? draft.rows.map((r) => (r === row ? { ...r, n: String((Number(r.n.replace(',', '.')) || 0) + a.n) } : r)) : [...draft.rows, { id: v7(), item: item.key, n: String(a.n), unit: measure.id, about: false, fixed: false }];
+    bench.change({ rows, ...(a.waterL >= 2.5 ? { waterL: String(Math.round(((bench.water ?? 0) + a.waterL) / 5) * 5) } : {}) });
+    setPick(0);
+  };
+  const near = mix && estOf(mix.cn) && estOf(mix.moisture) ? [...view.near].map((h) => ({ ...h, far: farFrom(h, { cn: estOf(mix.cn)!.value, moisture: estOf(mix.moisture)!.value }) })).sort((a, b) => a.far - b.far).slice(0, 2) : [];
+  return (
+    <div className="grid xl:grid-cols-[430px_460px_1fr] lg:grid-cols-2 flex-1">
+      <section className="px-5 max-sm:px-4 pt-3 pb-4 lg:border-r border-rule-2">
+        <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1"><h1>{building ? building.name : draft.name || 'Bench'}</h1><span className="q">{building ? `${building.place}${building.place ? ', ' : ''}still building` : draft.recipe ? 'a recipe' : 'a mix, not kept yet'}</span></div>
+        <h2 className="!text-[17px] mt-3">What goes in</h2>
+        <p className="text-[13px] text-ink-2">{view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`).join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what to add.</p>
+        {building && already.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.</p>}
+        <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} measures={view.measures} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
+        {lines.length === 0 && <p className="py-3">Nothing lies on the bench. Take what the store has, or any of the library.</p>}
+        <div className="flex flex-wrap gap-2 mt-3 items-center"><button type="button" className="btn" onClick={() => setOpen('pick')}><Mark name="add" size={19} />Another material</button>
+          <label className="flex items-center gap-2 ml-auto text-[14px]">Water <input className="small-field !w-[74px]" aria-label="Water to add, litres" inputMode="decimal" value={draft.waterL} placeholder="0" onChange={(e) => bench.change({ waterL: e.target.value })} /> L</label></div>
+        {bench.water === null && <p role="alert" className="marked font-semibold text-[14px] mt-1">Type the water as litres, or leave it empty.</p>}
+        {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{mix.litresLoose !== null ? `, ${litresText(mix.litresLoose)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} as it stands` : 'weight not known'}</span></p>}
+        <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={() => bench.setDraft({ ...first, rows: from ? first.rows : [] })}>{from ? 'Back to the recipe' : 'Clear'}</button>}</div>
+        <Recipes view={view} />
+      </section>
+      <section className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
+        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 0.05 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
+        {mix && <Windows mix={mix} then={then?.mix ?? null} />}
+        {chosen && <div className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[50px]" onClick={() => take(chosen)}><Mark name="add" size={20} />Add {measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}{chosen.waterL >= 2.5 ? ` and ${Math.round(chosen.waterL / 5) * 5} L water` : ''}</button>
+          {additions.length > 1 && <button type="button" className="btn !min-h-[50px]" onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}>Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead</button>}</div>}
+        {!chosen && mix && mix.cn.ok && !working && lines.length > 0 && <p className="q" data-testid="no-addition">Nothing in the store makes it better on its own.{view.items.some((i) => i.inStore) ? '' : ' The store is empty: take in a load, and it is tried here.'}</p>}
+        {near.length > 0 && <section className="border-t-[1.6px] border-ink pt-2"><h3>Your own heaps nearest to this mix</h3><ul className="grid sm:grid-cols-2 gap-3 mt-1 text-[13.5px]">{near.map((h) => <li key={h.id}><Link prefetch={false} className="link" href={`/batch/${h.id}`}>{h.name}</Link> C:N {h.cn.toFixed(0)}, {h.moisture.toFixed(0)} % moist<br /><span className="text-ink-2">{h.says}</span></li>)}</ul></section>}
+        {mix && <Schools parts={bench.parts} mix={mix} measure={measure} />}
+      </section>
+      <aside className="bg-sheet max-xl:lg:col-span-2 px-5 max-sm:px-4 pt-3 pb-5 flex flex-col gap-3 max-xl:border-t-[1.6px] border-ink">
+        {mix && <><Layers parts={bench.parts} mix={mix} waterL={bench.waterL} measure={measure} hose={view.hose} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} />
+          <Size litres={mix.litresMixed ?? 0} shape={draft.shape} onShape={(shape) => bench.change({ shape })} leastM3={view.leastM3} stemM={view.stemM} slots={view.slots} />
+          <Cautions lines={lines.map((l) => l.item)} />
+          {mix.shares.length > 0 && <Shares mix={mix} />}</>}
+        <button type="button" className="btn key !min-h-[52px]" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('lay')}><Mark name="flag" size={19} />{building ? `Build ${building.name} by this` : 'Lay it up'}</button>
+      </aside>
+      <Pick open={open === 'pick'} onOpenChange={(o) => setOpen(o ? 'pick' : null)} items={view.items} taken={taken} onPick={(item) => addItem(item)} />
+      <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already.map((stuff) => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, leastKg: 0, mostKg: null }))} />
+      {open === 'keep' && <KeepRecipe open onOpenChange={(o) => setOpen(o ? 'keep' : null)} bench={bench} view={view} by={by} onKept={(d) => bench.change(d)} />}
+      <Scale open={open === 'scale'} onOpenChange={(o) => setOpen(o ? 'scale' : null)} bench={bench} />
+      {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={heap} />}
+    </div>
+  );
+}
+
+const nameOf = (a: Addition, bench: { byKey: ReadonlyMap<string, Item> }): string => (bench.byKey.get(a.key)?.name ?? a.key).replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
+
+/** What a heap holds already, as ingredients of the mix. */
+function inHeap(part: Part, key: string, items: readonly Item[]) {
+  const item = items.find((i) => i.key === `load:${part.load}`) ?? items.find((i) => i.key === `material:${part.material}`);
+  const stuff = item?.stuff ?? stuffOf({ id: part.material, name: part.material, role: 'mineral', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} }, 'fresh');
+  return [{ ...ingredientOf(key, part, stuff), name: item?.name ?? stuff.name }];
+}
+
+/** `23 barrows, 12 buckets`: what is carried, by its measures. */
+function measuresText(bench: ReturnType<typeof useBench>, view: BenchView): string {
+  const sum = new Map<string, number>();
+  for (const l of bench.lines) if (typeof l.n === 'number' && l.n > 0) sum.set(l.row.unit, (sum.get(l.row.unit) ?? 0) + l.n);
+  return [...sum].map(([unit, n]) => { const m = view.measures.find((x) => x.id === unit); return m ? measureText(n, m.name, m.many) : unit === 'kg' ? kgText(n) : litresText(n); }).join(', ') || 'nothing yet';
+}
+
+/** What of the store, in whole measures, makes the mix better: asked a moment after the last change, answered by the worker. */
+function useAdditions(bench: ReturnType<typeof useBench>, view: BenchView, ask: ReturnType<typeof useSolver>): { additions: readonly Addition[]; working: boolean } {
+  const [answer, setAnswer] = useState<{ additions: readonly Addition[]; of: Mix | null }>({ additions: [], of: null });
+  const { mix, parts, waterL, lines } = bench;
+  useEffect(() => {
+    if (!mix || parts.length === 0) return undefined;
+    let current = true;
+    const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0];
+    const used = (key: string): number => lines.reduce((s, l) => (l.item.key === key ? s + (l.ingredient?.litres ?? 0) : s), 0);
+    const stock = !measure ? [] : view.items.filter((i) => i.inStore && i.ready).map((i) => ({ stuff: { ...ingredientOf(i.key, { amount: { in: 'litres', n: 1 } }, i.stuff, i.price), name: i.name }, litresEach: measure.litres, hasLitres: i.hasLitres === null ? null : i.hasLitres - used(i.key) }));
+    const timer = setTimeout(() => void ask({ do: 'add', parts, waterL, stock }).then((a) => { if (current) setAnswer({ additions: a?.did === 'add' ? a.additions : [], of: mix }); }), 120);
+    return () => { current = false; clearTimeout(timer); };
+  }, [mix, parts, waterL, lines, view, ask]);
+  return answer.of === mix ? { additions: answer.additions, working: false } : { additions: [], working: true };
+}
+
+/** Kept recipes, and how the heaps that were built by each did. */
+function Recipes({ view }: { view: BenchView }) {
+  return (
+    <section className="mt-5 border-t-[1.6px] border-ink pt-2" data-testid="recipes">
+      <h3>Recipes</h3>
+      {view.recipes.length === 0 ? <p className="q text-[14px]">None is kept yet. What lies on the bench can be kept under a name.</p> : <ul>{view.recipes.map((r) => (
+        <li key={r.id} className="border-b border-rule py-1.5 text-[14px]"><Link prefetch={false} className="link inline-flex min-h-[32px] pointer-coarse:min-h-[44px] items-center" href={`/bench?recipe=${r.id}`}>{r.name}</Link> <span className="q text-[13px]">{r.says}</span>
+          {r.heaps.map((h) => <p key={h.id} className="text-[13.5px]"><Link prefetch={false} className="underline" href={`/batch/${h.id}`}>{h.name}</Link>: {h.hot}, {h.highest}, {h.proven}</p>)}</li>))}</ul>}
+    </section>
+  );
+}
+
+/** What to look out for with what lies on the bench. */
+function Cautions({ lines }: { lines: readonly Item[] }) {
+  const said = [...new Map(lines.flatMap((i) => (i.stuff.caution ? [[i.material, { name: i.stuff.name, says: i.stuff.caution }] as const] : []))).values()];
+  if (said.length === 0) return null;
+  return <section className="border-t-[1.6px] border-ink pt-2 text-[14px]" data-testid="cautions"><h3>Look out</h3>{said.map((s) => <p key={s.name} className="caution mt-1"><b>{s.name}.</b> {s.says}</p>)}</section>;
+}
+

@@ -1,0 +1,82 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import type { Recipe } from '@/core/log/store-shapes';
+import { keepAnswered } from '@/outbox/keep';
+import { Field, Problems } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
+import { typed } from '@/ui/number';
+import { useKept } from '@/ui/useKept';
+import type { BenchView } from '../view';
+import type { Bench, Draft } from './useBench';
+
+/** What lies on the bench as a recipe. */
+export const recipeOf = (bench: Bench, id: string, name: string, copyOf?: string): Recipe => ({
+  id, name, parts: bench.lines.flatMap((l) => (l.part ? [l.part] : [])), ...(typeof bench.water === 'number' && bench.water > 0 ? { waterL: bench.water } : {}), shape: bench.draft.shape, ...(copyOf ? { copyOf } : {}),
+});
+
+/** Keeps the mix as a recipe. Somebody else's change meanwhile is told, and both are kept, one way or the other. */
+export function KeepRecipe({ open, onOpenChange, bench, view, by: device, onKept }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; view: BenchView; by: string; onKept: (d: Partial<Draft>) => void }) {
+  const { id, by, setBy, problems, setProblems, busy, keep } = useKept(device);
+  const [name, setName] = useState(bench.draft.name);
+  const clash = problems.some((p) => p.path === 'changed');
+  const latest = view.recipes.find((r) => r.id === bench.draft.recipe);
+  const write = (recipe: Recipe, from: string | null): void => keep(() => keepAnswered({ id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } }, `recipe ${recipe.name}`), () => { onKept({ name: recipe.name, recipe: recipe.id, from: id }); onOpenChange(false); });
+  const title = name.trim();
+  const own = bench.draft.recipe;
+  return (
+    <Sheet open={open} onOpenChange={(o) => { setProblems([]); onOpenChange(o); }} title={own ? 'Keep this recipe' : 'Keep as a recipe'}>
+      <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} placeholder="Litter and chip, spring" problem={title.length === 1 ? 'A longer name, please.' : undefined} />
+      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
+      <Problems list={problems} />
+      {clash ? (
+        <div className="flex flex-col gap-2">
+          <button type="button" className="btn key !min-h-[52px]" disabled={busy} onClick={() => write(recipeOf(bench, v7(), `${title}, copy`, own!), null)}>Keep mine as a copy</button>
+          {latest && latest.entry !== bench.draft.from && <button type="button" className="btn !min-h-[52px]" disabled={busy} onClick={() => write(recipeOf(bench, own!, title), latest.entry)}>Keep mine over theirs (version {latest.version} stays in the log)</button>}
+        </div>
+      ) : (
+        <div className="flex gap-2 flex-wrap"><button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || title.length < 2 || !by.trim()} onClick={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)}>{own ? 'Keep as a new version' : 'Keep'}</button>
+          {own && <button type="button" className="btn !min-h-[52px]" disabled={busy || title.length < 2 || !by.trim()} onClick={() => write(recipeOf(bench, v7(), title === bench.draft.name ? `${title}, copy` : title, own), null)}>Keep as a copy</button>}</div>
+      )}
+    </Sheet>
+  );
+}
+
+/** More or less of everything that is not fixed. */
+export function Scale({ open, onOpenChange, bench }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench }) {
+  const [to, setTo] = useState('');
+  const now = (bench.mix?.litresLoose ?? 0) / 1000;
+  const m3 = typed(to, 0.01);
+  const factor = typeof m3 === 'number' && now > 0 ? m3 / now : null;
+  const apply = (): void => {
+    bench.change({ rows: bench.draft.rows.map((r) => { const n = typed(r.n); return typeof n === 'number' && r.unit !== 'unknown' && !r.fixed ? { ...r, n: String(Math.round(n * factor! * 100) / 100) } : r; }), waterL: bench.water ? String(Math.round(bench.water * factor!)) : bench.draft.waterL });
+    onOpenChange(false);
+  };
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Scale it">
+      <p>{now > 0 ? `It is ${now.toFixed(2)} m³ loose now.` : 'A volume is not known, so it cannot be scaled. Count its buckets.'}</p>
+      <Field label="To" unit="m³, loose" inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} problem={m3 === null ? 'Type cubic metres as a number above 0.' : undefined} hint={factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined} />
+      <button type="button" className="btn key !min-h-[52px]" disabled={!factor} onClick={apply}>Scale</button>
+    </Sheet>
+  );
+}
+
+/** Where it is laid up: a heap that is building, or a new one. */
+export function LayUpIn({ open, onOpenChange, bench, view, by: device, heap }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; view: BenchView; by: string; heap: string | null }) {
+  const router = useRouter();
+  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const [to, setTo] = useState(heap ?? view.building[0]?.id ?? '');
+  const name = bench.draft.name || 'from the bench';
+  const save = (): void => keep(() => keepAnswered({ id, batch: to, kind: 'lay-up', at: null, by, data: { recipe: recipeOf(bench, bench.draft.recipe ?? v7(), name), ...(bench.draft.from ? { from: bench.draft.from } : {}) } }, `${view.building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`), () => router.push(`/batch/${to}/build`));
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Lay it up">
+      {view.building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{view.building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}
+      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
+      <Problems list={problems} />
+      <div className="flex gap-2 flex-wrap">{view.building.length > 0 && <button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || to === '' || !by.trim()} onClick={save}>Build {view.building.find((b) => b.id === to)?.name ?? 'it'} by this</button>}<Link prefetch={false} href="/open" className="btn !min-h-[52px]">Open a new heap</Link></div>
+      <p className="hint">Nothing is logged as put in yet: that is done layer by layer while it goes up.</p>
+    </Sheet>
+  );
+}

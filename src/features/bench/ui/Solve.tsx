@@ -1,0 +1,82 @@
+'use client';
+import { useState } from 'react';
+import type { OwnMeasure } from '@/core/log/store-shapes';
+import { mixOf } from '@/core/mix/mix';
+import { unsolvable, type Offer, type Solved } from '@/core/mix/solve';
+import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
+import { limitText, listText, solvedSays, windowFigure } from '@/core/mix/words';
+import { litresText, measureText } from '@/core/words/amount';
+import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
+import { typed } from '@/ui/number';
+import { litresOfUnit } from '../view';
+import type { Bench } from './useBench';
+import type { useSolver } from './useSolver';
+
+/** Fine stuff lies between coarse, so that a mix is denser than its parts side by side: the programme is held this much under the limit. */
+const NESTLE = 0.85;
+
+/** Amounts that reach a target with what there is. Fixed rows stay; the rest is worked out, and taken only when it is said so. */
+export function Solve({ open, onOpenChange, bench, measures, ask, already }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; measures: readonly OwnMeasure[]; ask: ReturnType<typeof useSolver>; already: readonly Offer[] }) {
+  const [cn, setCn] = useState(['25', '30']);
+  const [wet, setWet] = useState(['50', '60']);
+  const [dense, setDense] = useState('640');
+  const [volume, setVolume] = useState('');
+  const [stock, setStock] = useState(true);
+  const [result, setResult] = useState<Solved | 'failed' | null>(null);
+  const numbers = [...cn, ...wet, dense].map((t) => typed(t, 0.1));
+  const m3 = typed(volume, 0.01);
+  const [cnLow, cnHigh, wetLow, wetHigh, densityMost] = numbers as number[];
+  const wrong = numbers.some((x) => typeof x !== 'number') || m3 === null ? 'Type each target as a number; leave the volume empty if it does not matter.' : cnLow! > cnHigh! ? 'The lower end of C:N lies above its upper end.' : wetLow! > wetHigh! ? 'The lower end of the moisture lies above its upper end.' : wetHigh! >= 100 ? 'Moisture is a share of the weight: under 100 %.' : null;
+  const rows = bench.lines.filter((l) => l.ingredient !== null && l.row.unit !== 'unknown');
+  const offers: Offer[] = [...already, ...rows.map(({ row, item, ingredient }): Offer => ({
+    stuff: { ...ingredient!, name: item.name }, nowKg: ingredient!.kg ?? 0, fixed: row.fixed, leastKg: 0, mostKg: stock && item.hasLitres !== null && item.stuff.density ? (item.hasLitres * item.stuff.density.usual) / 1000 : null,
+  }))];
+  const without = unsolvable(offers);
+  const fixedUnknown = [...offers.filter((o) => o.fixed && without.includes(o.stuff.name)).map((o) => o.stuff.name), ...bench.lines.filter((l) => l.row.unit === 'unknown').map((l) => l.item.name)];
+  const litresNow = offers.reduce((s, o) => s + (o.stuff.density ? (o.nowKg / o.stuff.density.usual) * 1000 : 0), 0);
+  const run = async (): Promise<void> => {
+    const answer = await ask({ do: 'solve', offers, target: { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost! * NESTLE, litres: m3 == null ? (litresNow > 0 ? litresNow : 1000) : m3 * 1000, keep: litresNow > 0 } });
+    setResult(answer?.did === 'solve' && answer.solved ? answer.solved : 'failed');
+  };
+  const solved = result !== null && result !== 'failed' ? result : null;
+  const kgOf = new Map(solved?.amounts.map((a) => [a.key, a]) ?? []);
+  const rounded = rows.map((l) => {
+    const a = kgOf.get(l.row.id);
+    const unitL = litresOfUnit(l.row.unit, l.item, measures);
+    const step = l.row.unit === 'L' || l.row.unit === 'kg' ? 1 : 0.5;
+    const n = !a || l.row.fixed || !unitL ? (typeof l.n === 'number' ? l.n : 0) : Math.round(a.litres / unitL / step) * step;
+    return { ...l, next: n, litres: unitL ? n * unitL : 0 };
+  });
+  const water = Math.round((solved?.waterL ?? 0) / 5) * 5;
+  const after = solved ? mixOf([...bench.parts.slice(0, bench.parts.length - bench.lines.filter((l) => l.ingredient).length), ...rounded.map((r) => ({ ...r.ingredient!, litres: r.litres, kg: r.item.stuff.density ? (r.litres * r.item.stuff.density.usual) / 1000 : null }))], water) : null;
+  const take = (): void => {
+    bench.change({ rows: bench.draft.rows.map((row) => { const r = rounded.find((x) => x.row.id === row.id); return r && !row.fixed ? { ...row, n: String(r.next), about: false } : row; }), waterL: water > 0 ? String(water) : '' });
+    setResult(null); onOpenChange(false);
+  };
+  const unitText = (n: number, unit: string): string => { const m = measures.find((x) => x.id === unit); return m ? measureText(n, m.name, m.many) : `${n} ${unit}`; };
+  return (
+    <Sheet open={open} onOpenChange={(o) => { setResult(null); onOpenChange(o); }} title="Solve the amounts">
+      <p className="hint">Rows that are fixed stay as they are. The others move as little as it takes, or to the cheapest where costs are known.</p>
+      <div className="grid grid-cols-2 gap-3"><Field label="C:N from" inputMode="decimal" value={cn[0]} onChange={(e) => setCn([e.target.value, cn[1]!])} /><Field label="C:N to" inputMode="decimal" value={cn[1]} onChange={(e) => setCn([cn[0]!, e.target.value])} />
+        <Field label="Moisture from" unit="%" inputMode="decimal" value={wet[0]} onChange={(e) => setWet([e.target.value, wet[1]!])} /><Field label="Moisture to" unit="%" inputMode="decimal" value={wet[1]} onChange={(e) => setWet([wet[0]!, e.target.value])} />
+        <Field label="Bulk density at most" unit="kg/m³" inputMode="decimal" value={dense} onChange={(e) => setDense(e.target.value)} /><Field label="Volume at least" unit="m³, loose" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} hint={litresNow > 0 ? `empty: as much as now, ${litresText(litresNow)}` : 'empty: one cubic metre'} /></div>
+      <label className="flex gap-3 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={stock} onChange={(e) => setStock(e.target.checked)} />No more than the store has</label>
+      {without.length > 0 && fixedUnknown.length === 0 && <p className="hint">Left out, because its figures are not known: {listText(without)}.</p>}
+      {fixedUnknown.length > 0 && <p role="alert" className="marked font-semibold">Cannot be solved while {listText(fixedUnknown)} {fixedUnknown.length === 1 ? 'is' : 'are'} in it and not known well enough. Count it, test it, or take it out.</p>}
+      {wrong && <p role="alert" className="marked font-semibold">{wrong}</p>}
+      <button type="button" className="btn key !min-h-[52px]" disabled={wrong !== null || fixedUnknown.length > 0 || rows.length === 0} onClick={() => void run()}>Solve</button>
+      {result === 'failed' && <p role="alert" className="marked font-semibold">The solver found nothing. Loosen a target, or add another material.</p>}
+      {solved && after && (
+        <section className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2" data-testid="solved" aria-live="polite">
+          <p className={`font-semibold ${solved.reached ? '' : 'marked'}`}>{solvedSays(solved)}</p>
+          {solved.limits.length > 0 && <ul>{solved.limits.slice(0, 4).map((l, i) => <li key={i}>{limitText(l, l.code === 'STOCK' ? (() => { const d = offers.find((o) => o.stuff.key === l.key)?.stuff.density; return d ? 1000 / d.usual : null; })() : null)}.</li>)}</ul>}
+          <table className="text-[14.5px]"><thead><tr><th scope="col" className="text-left font-semibold">Material</th><th scope="col" className="text-right font-semibold">Now</th><th scope="col" className="text-right font-semibold">Then</th></tr></thead>
+            <tbody>{rounded.map((r) => <tr key={r.row.id} className="border-b border-rule"><td className="py-1">{r.item.name}{r.row.fixed ? ', fixed' : ''}</td><td className="text-right">{unitText(typeof r.n === 'number' ? r.n : 0, r.row.unit)}</td><td className="text-right"><b>{unitText(r.next, r.row.unit)}</b></td></tr>)}<tr><td className="py-1">Water</td><td className="text-right">{bench.water ?? 0} L</td><td className="text-right"><b>{water} L</b></td></tr></tbody></table>
+          <p className="hint">To the half measure: {WINDOW_IDS.flatMap((id) => { const e = estOf(after[id]); return e ? [`${WINDOWS[id].name.toLowerCase()} ${windowFigure(id, e.value)}`] : []; }).join(', ')}.{solved.cost !== null ? ` Cost of what is priced: ${solved.cost.toFixed(2)}.` : ''}</p>
+          <button type="button" className="btn key" onClick={take}>Take these amounts</button>
+        </section>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,97 @@
+import type { Digest } from '@/core/digest/digest';
+import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
+import { stuffOf, ingredientOf, type Ingredient, type Stuff } from '@/core/mix/ingredient';
+import { mixOf } from '@/core/mix/mix';
+import { contentsOf, ingredientsOf, inStock, type StockLoad, type StoreState } from '@/core/mix/store';
+import { estOf } from '@/core/mix/window';
+import { STATE_WORDS } from '@/core/mix/words';
+import { ageText, dayText, durationText, tempText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
+import { litresText } from '@/core/words/amount';
+import type { Locale } from '@/core/words/note';
+
+/** Something that can go into a mix: a load of the store, or a material of the library that is not there. */
+export type Item = {
+  /** `load:` or `material:` and its id. */
+  readonly key: string; readonly material: string; readonly load: string | null; readonly name: string; readonly role: Role;
+  /** `9 barrows, 12 d old, bay 3`. */
+  readonly says: string;
+  readonly stuff: Stuff; readonly price: number | null;
+  /** What is left of it, L; null: not known, or not in the store. */
+  readonly hasLitres: number | null; readonly inStore: boolean; readonly ready: boolean;
+};
+/** A heap as its mix and what came of it. */
+export type HeapMix = { readonly id: string; readonly code: string; readonly name: string; readonly cn: number; readonly moisture: number; readonly says: string };
+export type RecipeView = { readonly id: string; readonly entry: string; readonly name: string; readonly says: string; readonly version: number; readonly recipe: Recipe; readonly heaps: readonly { readonly id: string; readonly name: string; readonly hot: string; readonly highest: string; readonly proven: string }[] };
+export type Building = { readonly id: string; readonly name: string; readonly place: string; readonly parts: readonly Part[]; readonly waterL: number; readonly volumeM3: number | null; readonly shape: string | null };
+export type SlotView = { readonly name: string; readonly kind: string; readonly lengthM: number; readonly widthM: number; readonly heightM: number };
+export type BenchView = {
+  readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly building: readonly Building[]; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
+  readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
+};
+
+const stockSays = (l: StockLoad, now: number, readyFrom: string | null): string => [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${ageText((now - l.at) / MS.hour)} old`, l.where, readyFrom].filter(Boolean).join(', ');
+
+/** Loads first, by role and age; then the rest of the library. */
+export function itemsOf(store: StoreState, { timeZone, now }: Locale): Item[] {
+  const loads = inStock(store).filter((l) => l.answer === 'accept').map((l): Item => {
+    const ready = l.readyFrom === null || l.readyFrom <= now;
+    return { key: `load:${l.id}`, material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, role: l.stuff.role, says: stockSays(l, now, ready ? null : `ready from ${dayText(timeZone, l.readyFrom!)}`), stuff: l.stuff, price: l.price, hasLitres: l.leftLitres, inStore: true, ready };
+  });
+  const rest = [...store.materials.values()].map((m): Item => ({ key: `material:${m.id}`, material: m.id, load: null, name: m.name, role: m.role, says: 'not from the store', stuff: stuffOf(m, 'fresh'), price: null, hasLitres: null, inStore: false, ready: true }));
+  return [...loads, ...rest];
+}
+
+/** How a heap did, in three figures. */
+export function didOf(d: Digest, { unit }: Locale): { readonly hot: string; readonly highest: string; readonly proven: string } {
+  const { hotAt, highestC } = d.outcome;
+  const from = d.builtAt;
+  const lead = d.rules[0];
+  return {
+    hot: hotAt === null || from === null ? (from === null ? 'still building' : `not at ${tempText(55, unit)} yet`) : `${tempText(55, unit)} after ${durationText(Math.max(0, hotAt - from) / MS.hour)}`,
+    highest: highestC === null ? 'not read yet' : `hottest ${tempText(highestC, unit)}`, proven: !lead ? 'no rule' : lead.provenAt !== null ? `proven, ${durationText(lead.creditedHours)}` : `${durationText(lead.creditedHours)} of heat counted`,
+  };
+}
+
+/** Heaps of the site whose mix can be told, with what came of them. */
+export const heapMixes = (store: StoreState, board: readonly Digest[], locale: Locale): HeapMix[] => board.flatMap((d) => {
+  const { parts, waterL } = contentsOf(store, d.id);
+  if (parts.length === 0 || d.builtAt === null) return [];
+  const mix = mixOf(ingredientsOf(store, parts), waterL, false);
+  const [cn, wet] = [estOf(mix.cn), estOf(mix.moisture)];
+  const did = didOf(d, locale);
+  return cn && wet ? [{ id: d.id, code: d.code, name: d.name ?? d.code, cn: cn.value, moisture: wet.value, says: `${did.hot}; ${did.proven}` }] : [];
+});
+
+/** Recipes that are not put away, the latest first, with the heaps that were built by each. */
+export const recipeViews = (store: StoreState, board: readonly Digest[], locale: Locale): RecipeView[] => [...store.recipes.values()].flatMap((versions): RecipeView[] => {
+  const last = versions.at(-1)!;
+  if (last.recipe.away) return [];
+  const heaps = board.filter((d) => store.layUps.get(d.id)?.recipe.id === last.recipe.id).map((d) => ({ id: d.id, name: d.name ?? d.code, ...didOf(d, locale) }));
+  return [{ id: last.recipe.id, entry: last.entry, name: last.recipe.name, version: last.version, says: `version ${last.version}, by ${last.by}, ${dayText(locale.timeZone, last.at)}`, recipe: last.recipe, heaps }];
+}).sort((a, b) => (a.name < b.name ? -1 : 1));
+
+/** How far apart two mixes are: a step is 5 of C:N or 6 % of moisture (common practice: that is when a heap behaves otherwise). */
+export const farFrom = (a: Pick<HeapMix, 'cn' | 'moisture'>, b: { readonly cn: number; readonly moisture: number }): number => Math.hypot((a.cn - b.cn) / 5, (a.moisture - b.moisture) / 6);
+
+/** A row of the bench: what is typed stays as it was typed. */
+export type Row = { readonly id: string; readonly item: string; readonly n: string; readonly unit: string; readonly about: boolean; readonly fixed: boolean };
+
+export const ingredientOfRow = (row: Row, item: Item, amount: Amount): Ingredient => ({ ...ingredientOf(row.id, { amount }, item.stuff, item.price), name: item.name });
+/** Litres of one unit of a row; null where it has no volume of its own. */
+export const litresOfUnit = (unit: string, item: Item, measures: readonly OwnMeasure[]): number | null => {
+  if (unit === 'L') return 1;
+  if (unit === 'kg') return item.stuff.density ? 1000 / item.stuff.density.usual : null;
+  return measures.find((m) => m.id === unit)?.litres ?? null;
+};
+/** A row from a part that was kept. */
+export const rowOfPart = (id: string, p: Part, measures: readonly OwnMeasure[], items: readonly Item[]): Row => {
+  const load = p.load !== undefined && items.some((i) => i.key === `load:${p.load}`);
+  const a = p.amount;
+  const known = a.in !== 'measure' || measures.some((m) => m.id === a.measure && Math.abs(m.litres - a.litresEach) < 1e-9);
+  const rest = { id, item: load ? `load:${p.load!}` : `material:${p.material}`, fixed: false, about: a.in !== 'unknown' && a.about === true };
+  if (a.in === 'unknown') return { ...rest, n: '', unit: 'unknown' };
+  // A measure that holds something else now is told in the litres that it held then.
+  return known ? { ...rest, n: String(a.n), unit: a.in === 'measure' ? a.measure : a.in === 'litres' ? 'L' : 'kg' } : { ...rest, n: String(Math.round(a.n * (a as { litresEach: number }).litresEach * 10) / 10), unit: 'L' };
+};
+export const partOfRow = (item: Item, amount: Amount): Part => ({ material: item.material, ...(item.load ? { load: item.load } : {}), amount });

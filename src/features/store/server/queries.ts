@@ -1,0 +1,18 @@
+import type { Digest } from '@/core/digest/digest';
+import { loadsDue, type LoadDue } from '@/core/mix/stock';
+import type { StoreState } from '@/core/mix/store';
+import type { Locale } from '@/core/words/note';
+import { theDb } from '@/db/context';
+import { storeRepo } from '@/db/repositories/store';
+import { loadPage, type LoadPage } from '../view';
+
+export const storeOf = (site: string): Promise<StoreState> => storeRepo(theDb()).state(site);
+/** Loads that today's list speaks of. */
+export const storeDue = async (site: string, now: number): Promise<LoadDue[]> => loadsDue(await storeOf(site), now);
+
+/** One load; null: there is none of that id. */
+export async function loadOf(id: string, site: string, board: readonly Digest[], locale: Locale): Promise<LoadPage | null> {
+  const store = await storeOf(site);
+  const load = store.loads.find((l) => l.id === id);
+  return load ? loadPage(load, store, board, locale) : null;
+}

@@ -1,0 +1,116 @@
+'use client';
+import { Camera } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { amountTyped } from '@/core/mix/amount';
+import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/words';
+import { LOAD_STATES, type LoadState, type OwnMeasure } from '@/core/log/store-shapes';
+import { keysOf } from '@/core/words/feel';
+import { keepAnswered } from '@/outbox/keep';
+import { AmountField, type AmountTyped } from '@/ui/AmountField';
+import { Choices } from '@/ui/Choices';
+import { Field, Problems } from '@/ui/Field';
+import { typed } from '@/ui/number';
+import { useKept } from '@/ui/useKept';
+import type { MaterialOption } from '../view';
+
+const DAY_MS = 86_400_000;
+type Answer = 'accept' | 'ask' | 'refuse';
+
+/** A picture of the load, sent up at once: its hash goes with the entry. */
+async function sendPhoto(file: File): Promise<string> {
+  const answer = (await (await fetch('/api/photo', { method: 'POST', body: file })).json()) as { ok: boolean; sha256?: string; problem?: string };
+  if (!answer.ok || !answer.sha256) throw new Error(answer.problem ?? 'The photo was not taken. Try again.');
+  return answer.sha256;
+}
+
+/** What was brought to the gate: what the site answers to it stands above what is typed. */
+export function TakeIn({ materials, measures, suppliers, places, by: device, nowLocal, nowMs }: { materials: readonly MaterialOption[]; measures: readonly OwnMeasure[]; suppliers: readonly string[]; places: readonly string[]; by: string; nowLocal: string; nowMs: number }) {
+  const router = useRouter();
+  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const [find, setFind] = useState('');
+  const [materialId, setMaterial] = useState('');
+  const [what, setWhat] = useState('');
+  const [amount, setAmount] = useState<AmountTyped>({ n: '', unit: measures.find((m) => m.id === 'barrow')?.id ?? measures[0]?.id ?? 'L', about: false });
+  const [state, setState] = useState<LoadState | ''>('fresh');
+  const [supplier, setSupplier] = useState('');
+  const [sprayed, setSprayed] = useState<'no' | 'yes' | 'unknown' | ''>('');
+  const [seeds, setSeeds] = useState<'yes' | 'no' | ''>('');
+  const [certificate, setCertificate] = useState('');
+  const [cost, setCost] = useState('');
+  const [where, setWhere] = useState('');
+  const [waste, setWaste] = useState(true);
+  const [answer, setAnswer] = useState<Answer | ''>('');
+  const [asked, setAsked] = useState('');
+  const [done, setDone] = useState('');
+  const [ripening, setRipening] = useState<Ripening | ''>('');
+  const [days, setDays] = useState('');
+  const [words, setWords] = useState('');
+  const [at, setAt] = useState<string | null>(null);
+  const [photos, setPhotos] = useState<readonly string[]>([]);
+  const [photoSays, setPhotoSays] = useState<string | null>(null);
+  const camera = useRef<HTMLInputElement>(null);
+  const material = materials.find((m) => m.id === materialId) ?? null;
+  const wanted = find.trim().toLowerCase();
+  const shown = wanted === '' ? [] : materials.filter((m) => m.name.toLowerCase().includes(wanted)).slice(0, 12);
+  const site = material?.answers ?? [];
+  const strictest = site.some((a) => a.answer === 'refuse') ? (site.every((a) => a.answer === 'refuse') ? 'refuse' : 'ask') : site.some((a) => a.answer === 'ask') ? 'ask' : 'accept';
+  const given: Answer | '' = answer || (material ? strictest : '');
+  const n = typed(amount.n);
+  const how = amountTyped(n, amount.unit, amount.about, measures);
+  const money = typed(cost, -1_000_000);
+  const ripeDays = typed(days, 0);
+  const amountWrong = amount.unit !== 'unknown' && (n === null || n === 0) ? 'Type how much as a number above 0, or choose ‘not known’.' : undefined;
+  const wrong = !material ? 'Choose what it is.' : how === null || amountWrong ? 'Say how much, or that it is not known.' : money === null || ripeDays === null ? 'Type cost and days as numbers, or leave them empty.' : given === 'refuse' && done.trim() === '' ? 'Say what was done with the refused load.' : material.asksSpray && sprayed === '' ? 'Say whether it was sprayed, or that it is not known.' : !by.trim() ? 'Say who took it in.' : null;
+  const choose = (m: MaterialOption): void => { setMaterial(m.id); setFind(''); setAnswer(''); };
+  const addPhoto = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setPhotoSays('Sending the photo…');
+    try { const sha = await sendPhoto(file); setPhotos((p) => [...p, sha]); setPhotoSays(null); } catch (error) { setPhotoSays(error instanceof TypeError ? 'No signal: the photo cannot go up now. Take it again from the load’s page later.' : (error as Error).message); }
+    if (camera.current) camera.current.value = '';
+  };
+  const save = (): void => keep(() => keepAnswered({
+    id, batch: null, kind: 'load', at, by,
+    data: {
+      material: material!.id, ...(what.trim() ? { what: what.trim() } : {}), ...(supplier.trim() ? { supplier: supplier.trim() } : {}), amount: how!, state: state || 'fresh', sprayed: sprayed || 'unknown', ...(seeds ? { seeds: seeds === 'yes' } : {}),
+      ...(certificate.trim() ? { certificate: certificate.trim() } : {}), ...(typeof money === 'number' ? { cost: money } : {}), ...(where.trim() ? { where: where.trim() } : {}), answer: given, ...(asked.trim() ? { asked: asked.trim() } : {}), ...(given === 'refuse' ? { done: done.trim() } : {}), waste,
+      ...(ripening ? { becomes: ripening, readyFrom: Math.round(nowMs + (ripeDays ?? RIPENING[ripening].days) * DAY_MS) } : {}), ...(photos.length > 0 ? { photos } : {}), ...(words.trim() ? { words: words.trim() } : {}),
+    },
+  }, `load: ${material!.name}`), () => router.push('/store'));
+  return (
+    <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
+      <h1>Take in a load</h1>
+      <section className="flex flex-col gap-2">
+        {material ? <p className="flex flex-wrap gap-3 items-center text-[18px]"><b>{material.name}</b><button type="button" className="btn" onClick={() => setMaterial('')}>Another one</button></p> : <>
+          <Field label="What is it?" value={find} onChange={(e) => setFind(e.target.value)} placeholder="straw, horse manure, peelings…" autoComplete="off" hint={`${materials.length} materials; type a part of its name`} />
+          {wanted !== '' && <ul className="border-t-[1.6px] border-ink">{shown.map((m) => <li key={m.id}><button type="button" className="w-full text-left border-b border-rule min-h-[48px] pointer-coarse:min-h-[60px] flex justify-between items-center gap-3 cursor-pointer" onClick={() => choose(m)}><b className="font-[650]">{m.name}</b><span className="q text-[13.5px]">{m.role}</span></button></li>)}{shown.length === 0 && <li className="py-2">No material is called so. Add it under Materials first.</li>}</ul>}</>}
+        {material && site.map((a) => <p key={a.kept} className={a.answer === 'accept' ? 'font-semibold' : 'marked font-semibold'} data-testid="answer">{ANSWER_WORDS[a.answer].says}{a.kept === 'all' ? '' : ` for ${a.kept}`}{a.reason ? `: ${a.reason}` : ''}.</p>)}
+        {material?.caution && <p className="caution">{material.caution}</p>}
+        {material && <Field label="What you call it" value={what} maxLength={80} onChange={(e) => setWhat(e.target.value)} hint="Leave empty to call it by its material" placeholder="grass from the cricket field" />}
+      </section>
+      <AmountField label="How much" value={amount} measures={measures} onChange={setAmount} problem={amountWrong} />
+      <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1"><Field label="From whom" value={supplier} maxLength={80} list="suppliers" onChange={(e) => setSupplier(e.target.value)} /><Field label="Where it lies" value={where} maxLength={60} list="places" onChange={(e) => setWhere(e.target.value)} /></div>
+      <datalist id="suppliers">{suppliers.map((s) => <option key={s} value={s} />)}</datalist><datalist id="places">{places.map((s) => <option key={s} value={s} />)}</datalist>
+      <label className="label max-w-[340px]">Its state<select className="field mt-1" value={state} onChange={(e) => setState(e.target.value as LoadState)}>{LOAD_STATES.map((s) => <option key={s} value={s}>{STATE_WORDS[s]}</option>)}</select></label>
+      <Choices label="Sprayed with weedkiller?" value={sprayed} onChange={setSprayed} columns={3} options={[{ value: 'no', label: 'No', hint: 'they say so' }, { value: 'yes', label: 'Yes' }, { value: 'unknown', label: 'Not known' }]} />
+      <Choices label="What do you do with it?" value={given} onChange={(v) => setAnswer(v)} columns={3} options={[{ value: 'accept', label: 'Take it in' }, { value: 'ask', label: 'Hold it', hint: 'until it is asked' }, { value: 'refuse', label: 'Refuse it' }]} />
+      {given === 'ask' && <Field label="What is to be asked, and whom" value={asked} maxLength={300} onChange={(e) => setAsked(e.target.value)} />}
+      {given === 'refuse' && <><Field label="Why" value={asked} maxLength={300} onChange={(e) => setAsked(e.target.value)} /><Field label="What was done with it" value={done} maxLength={300} onChange={(e) => setDone(e.target.value)} placeholder="sent back on the same trailer" /></>}
+      <details><summary className="link min-h-[48px] flex items-center cursor-pointer">Seeds, certificate, cost, ripening, photos, note</summary>
+        <div className="flex flex-col gap-4 mt-2">
+          <Choices label="Live seeds or roots in it?" value={seeds} onChange={setSeeds} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No, I looked' }]} />
+          <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1"><Field label="Certificate or delivery note" value={certificate} maxLength={120} onChange={(e) => setCertificate(e.target.value)} /><Field label="Cost" unit="minus: you were paid" inputMode="text" value={cost} onChange={(e) => setCost(e.target.value)} /></div>
+          <label className="flex gap-3 items-center min-h-[48px]"><input type="checkbox" className="size-5" checked={waste} onChange={(e) => setWaste(e.target.checked)} />It would else have gone to waste</label>
+          <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1"><label className="label">Does it ripen first?<select className="field mt-1" value={ripening} onChange={(e) => setRipening(e.target.value as Ripening | '')}><option value="">No, it can be used</option>{keysOf(RIPENING).map((r) => <option key={r} value={r}>{RIPENING[r].doing}</option>)}</select></label>
+            {ripening && <Field label="Ready in" unit="days" inputMode="decimal" value={days} placeholder={String(RIPENING[ripening].days)} onChange={(e) => setDays(e.target.value)} hint={`${RIPENING[ripening].days} is usual; it then stands in today’s list`} />}</div>
+          <div><button type="button" className="btn !min-h-[56px]" onClick={() => camera.current?.click()}><Camera size={20} aria-hidden="true" />Photo</button><input ref={camera} type="file" accept="image/*" capture="environment" aria-label="Photo of the load" className="sr-only" tabIndex={-1} onChange={(e) => void addPhoto(e.target.files?.[0])} />{photos.length > 0 && <span className="ml-3">{photos.length === 1 ? 'One photo' : `${photos.length} photos`} with it.</span>}{photoSays && <p role="status" className="hint mt-1">{photoSays}</p>}</div>
+          <Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
+          <Field label="When, if not now" type="datetime-local" max={nowLocal} value={at ?? ''} onChange={(e) => setAt(e.target.value || null)} />
+        </div></details>
+      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
+      <Problems list={problems} />
+      <button type="button" className="btn key !min-h-[64px]" disabled={busy || wrong !== null} onClick={save}>{busy ? 'Keeping…' : given === 'refuse' ? 'Log that it was refused' : given === 'ask' ? 'Hold it, and log it' : 'Take it in'}</button>
+      {wrong && <p className="hint -mt-3" role="status">{wrong}</p>}
+    </div>
+  );
+}
