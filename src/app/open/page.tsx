@@ -13,8 +13,8 @@ import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Open a heap' };
 
-export default async function OpenPage() {
-  const s = await setting();
+export default async function OpenPage({ searchParams }: { searchParams: Promise<{ for?: string }> }) {
+  const [{ for: wanted }, s] = [await searchParams, await setting()];
   const site = { id: '', name: s.site.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
   const siteState = await siteStateOf(s.site);
   const own = latestOwn(siteState);
@@ -22,7 +22,7 @@ export default async function OpenPage() {
   const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ id: r.id, title: r.title, methods: r.methods, source: sourceText(r) }));
   return (
     <FrameFor s={s} place="Open a heap">
-      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} templates={templatesOf(siteState.templates)} earlier={earlierHeaps(s.board)} />
+      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} templates={templatesOf(siteState.templates)} earlier={earlierHeaps(s.board)} nowMs={s.now} forBench={wanted === 'bench'} />
     </FrameFor>
   );
 }

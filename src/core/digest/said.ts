@@ -1,5 +1,6 @@
 import { factsOf } from '../evidence/facts';
-import { dayText } from '../quantity/format';
+import type { BatchState } from '../log/fold';
+import { countText, dayText, tempText, whenText } from '../quantity/format';
 import { LIBRARY_EDITION, titlesOf } from '../rules/library';
 import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
 import { noteText, type Locale, type Note } from '../words/note';
@@ -39,3 +40,11 @@ export function saidOf(reckoning: Reckoning, versions: number, locale: Locale) {
 }
 
 export type Said = ReturnType<typeof saidOf>[number];
+
+/** What is known of a heap that was taken over under way, and from when on it was recorded here. */
+export function adoptedText(a: BatchState['opened']['adopted'], { timeZone, unit, now }: Locale): string | null {
+  if (!a) return null;
+  const told = [a.turnings !== undefined && countText(a.turnings, 'turning'), a.highestC !== undefined && `${tempText(a.highestC, unit)} at most`, a.words].filter(Boolean).join(', ');
+  const raw = { known: '', about: ' The time of its last raw load was told from memory.', unknown: ' When the last raw load went in is not known: the clock runs from when it was taken over.' }[a.rawAt];
+  return `Taken over ${whenText(timeZone, a.from, now)}: not recorded here before.${raw}${told ? ` As they tell it: ${told}. None of that counts for a rule.` : ''}`;
+}

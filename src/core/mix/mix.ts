@@ -1,4 +1,4 @@
-import type { Role } from '../log/store-shapes';
+import type { Particle, Role } from '../log/store-shapes';
 import type { Ingredient } from './ingredient';
 
 /**
@@ -50,13 +50,13 @@ export const airSpacePct = (density: number, moisture: number): number => Math.m
 /** Water to add to a mass m of wet-basis moisture M to reach T: m·(T − M)/(1 − T), kg; nought where it is as moist already. M and T from 0 to 1. */
 export const waterToAdd = (kg: number, moisture: number, target: number): number => Math.max(0, (kg * (target - moisture)) / (1 - target));
 
-const isFine = (p: Ingredient['particle']): boolean => p === 'fine' || p === 'paste';
+/** How far pieces fill the gaps of others, and how far they leave gaps: paste and fine stuff goes in whole, medium by half. */
+const FILLS: Readonly<Record<Particle, number>> = { paste: 1, fine: 1, medium: 0.5, coarse: 0, long: 0, liquid: 0 };
+const GAPS: Readonly<Record<Particle, number>> = { paste: 0, fine: 0, medium: 0, coarse: 1, long: 1, liquid: 0 };
 /** Volume of loose parts after mixing, L: water fills pores, so that it adds none until they are full. */
 function mixedLitres(parts: readonly Ingredient[], loose: number): number {
-  const solid = parts.filter((p) => p.particle !== 'liquid');
-  const fine = solid.reduce((sum, p) => sum + (isFine(p.particle) ? p.litres! : 0), 0);
-  const coarse = solid.reduce((sum, p) => sum + (p.particle === 'coarse' || p.particle === 'long' ? p.litres! : 0), 0);
-  return loose === 0 ? 0 : loose * (1 - (4 * MOST_NESTLING * fine * coarse) / loose ** 2);
+  const sum = (by: Readonly<Record<Particle, number>>): number => parts.reduce((s, p) => s + by[p.particle] * p.litres!, 0);
+  return loose === 0 ? 0 : loose * (1 - (4 * MOST_NESTLING * sum(FILLS) * sum(GAPS)) / loose ** 2);
 }
 
 const inert = (p: Ingredient): boolean => INERT.has(p.role) && p.cn === null;

@@ -11,7 +11,7 @@ const NRAES = 'On-Farm Composting Handbook, NRAES-54 (1992), from memory';
 export const WINDOWS: Readonly<Record<WindowId, Window>> = {
   cn: { id: 'cn', name: 'Carbon to nitrogen', unit: 'C:N', preferred: [25, 30], reasonable: [20, 40], scale: [10, 55], digits: 1, source: NRAES },
   moisture: { id: 'moisture', name: 'Moisture', unit: '% of weight', preferred: [50, 60], reasonable: [40, 65], scale: [25, 80], digits: 0, source: NRAES },
-  density: { id: 'density', name: 'Bulk density', unit: 'kg per m³, loose', preferred: [300, 550], reasonable: [200, 640], scale: [100, 900], digits: 0, source: `upper end ${NRAES}; the rest common practice` },
+  density: { id: 'density', name: 'Bulk density', unit: 'kg per m³, loose', preferred: [300, 550], reasonable: [200, 640], scale: [100, 900], digits: 0, source: `upper end ${NRAES}, the rest common practice` },
   air: { id: 'air', name: 'Air space', unit: '% of volume', preferred: [35, 60], reasonable: [30, 75], scale: [0, 100], digits: 0, source: 'common practice: under about a third, air no longer moves through' },
 };
 

@@ -61,7 +61,7 @@ export function windowSays(id: WindowId, mix: Mix): string {
   if (!f.ok) return `Cannot be computed: ${listText(f.missing)}.`;
   const { low, value, high } = f.est;
   const s = standingOf(WINDOWS[id], value);
-  const band = high - low > 10 ** -WINDOWS[id].digits ? `Between ${windowFigure(id, low)} and ${windowFigure(id, high)} for all that is known of the loads. ` : '';
+  const band = high - low > 10 ** -WINDOWS[id].digits ? `It may be ${windowFigure(id, low)} to ${windowFigure(id, high)}. ` : '';
   return `${band}${s === 'preferred' ? NEAR[id] : WHY[id][s.endsWith('low') ? 'low' : 'high']}`;
 }
 const NEAR: Readonly<Record<WindowId, string>> = { cn: 'Where most schools want it.', moisture: 'Like a wrung sponge.', density: 'Loose enough to breathe.', air: 'Air gets through.' };

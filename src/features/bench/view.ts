@@ -23,14 +23,14 @@ export type Item = {
 /** A heap as its mix and what came of it. */
 export type HeapMix = { readonly id: string; readonly code: string; readonly name: string; readonly cn: number; readonly moisture: number; readonly says: string };
 export type RecipeView = { readonly id: string; readonly entry: string; readonly name: string; readonly says: string; readonly version: number; readonly recipe: Recipe; readonly heaps: readonly { readonly id: string; readonly name: string; readonly hot: string; readonly highest: string; readonly proven: string }[] };
-export type Building = { readonly id: string; readonly name: string; readonly place: string; readonly parts: readonly Part[]; readonly waterL: number; readonly volumeM3: number | null; readonly shape: string | null };
+export type Building = { readonly id: string; readonly name: string; readonly place: string; readonly parts: readonly Part[]; readonly waterL: number; readonly volumeM3: number | null; readonly shape: string | null; /** What it is built by, and what of that is not in yet. */ readonly by: string | null; readonly owed: readonly Part[] };
 export type SlotView = { readonly name: string; readonly kind: string; readonly lengthM: number; readonly widthM: number; readonly heightM: number };
 export type BenchView = {
   readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly building: readonly Building[]; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
   readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
 };
 
-const stockSays = (l: StockLoad, now: number, readyFrom: string | null): string => [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${ageText((now - l.at) / MS.hour)} old`, l.where, readyFrom].filter(Boolean).join(', ');
+const stockSays = (l: StockLoad, now: number, readyFrom: string | null): string => [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${now - l.at < 2 * MS.day ? ageText((now - l.at) / MS.hour) : `${Math.floor((now - l.at) / MS.day)} d`} old`, l.where, readyFrom].filter(Boolean).join(', ');
 
 /** Loads first, by role and age; then the rest of the library. */
 export function itemsOf(store: StoreState, { timeZone, now }: Locale): Item[] {
@@ -84,12 +84,12 @@ export const litresOfUnit = (unit: string, item: Item, measures: readonly OwnMea
   if (unit === 'kg') return item.stuff.density ? 1000 / item.stuff.density.usual : null;
   return measures.find((m) => m.id === unit)?.litres ?? null;
 };
-/** A row from a part that was kept. */
+/** A row from a part that was kept; where it names no load, the store's oldest of that material stands for it. */
 export const rowOfPart = (id: string, p: Part, measures: readonly OwnMeasure[], items: readonly Item[]): Row => {
   const load = p.load !== undefined && items.some((i) => i.key === `load:${p.load}`);
   const a = p.amount;
   const known = a.in !== 'measure' || measures.some((m) => m.id === a.measure && Math.abs(m.litres - a.litresEach) < 1e-9);
-  const rest = { id, item: load ? `load:${p.load!}` : `material:${p.material}`, fixed: false, about: a.in !== 'unknown' && a.about === true };
+  const rest = { id, item: load ? `load:${p.load!}` : (items.find((i) => i.inStore && i.material === p.material)?.key ?? `material:${p.material}`), fixed: false, about: a.in !== 'unknown' && a.about === true };
   if (a.in === 'unknown') return { ...rest, n: '', unit: 'unknown' };
   // A measure that holds something else now is told in the litres that it held then.
   return known ? { ...rest, n: String(a.n), unit: a.in === 'measure' ? a.measure : a.in === 'litres' ? 'L' : 'kg' } : { ...rest, n: String(Math.round(a.n * (a as { litresEach: number }).litresEach * 10) / 10), unit: 'L' };

@@ -3,12 +3,14 @@ import { positionText } from '@/core/heap/row';
 import { chartView, type ChartView } from '@/core/digest/chart';
 import type { Digest } from '@/core/digest/digest';
 import { reckon, type Reckoning } from '@/core/digest/reckon';
-import { saidOf, type Said } from '@/core/digest/said';
+import { adoptedText, saidOf, type Said } from '@/core/digest/said';
 import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
 import type { Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
 import { dayText, durationText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { MATERIAL_LIBRARY } from '@/core/mix/library';
+import { amountText } from '@/core/words/amount';
 import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
 import { toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/caution';
@@ -42,16 +44,17 @@ type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteS
 type AskFile = { readonly digest: string; readonly head: string | null; readonly earlier?: ReadonlyMap<number, string> };
 type Page = Ask & { readonly when: (at: Instant) => string; readonly place: (point: string) => string };
 
-function identityOf({ state, site, when, unit: _unit }: Page): [string, string][] {
+function identityOf({ state, site, when, unit, now }: Page): [string, string][] {
   const { opened } = state;
+  const went = [...new Set(state.own.flatMap((e) => (e.kind === 'charge' ? e.data.parts.map((p) => materialName(p.material)) : [])))];
   const rows: [string, string | undefined][] = [
     ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Place', positionText(state.position)],
     ['Method', METHOD_WORD[opened.method]], ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
     ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
-    ['Materials', [...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => (e.kind === 'addition' && !state.struck.has(e.id) && e.data.what ? [`${e.data.what} (added ${when(e.at)})`] : []))].join('; ') || 'not recorded'],
+    ['Materials', [...went, ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => (e.kind === 'addition' && !state.struck.has(e.id) && e.data.what ? [`${e.data.what} (added ${when(e.at)})`] : []))].join('; ') || 'not recorded'],
     ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
     ['Places of a round', state.plan.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
-    ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
+    ['Taken over', adoptedText(opened.adopted, { timeZone: site.timeZone, unit, now }) ?? undefined], ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
   ];
   return rows.filter((row): row is [string, string] => Boolean(row[1]));
 }
@@ -109,11 +112,14 @@ function workWords(e: Entry): string | null {
     case 'cure': return 'Curing began';
     case 'release': return 'Gone out';
     case 'terms': return `Rules and policy changed: ${e.data.rules.join(', ')}`;
-    case 'opened': return 'Opened';
+    case 'opened': return e.data.adopted ? 'Taken over under way: not recorded here before' : 'Opened';
     case 'built': return 'Closed: last raw load in';
+    case 'charge': return `Went in: ${[...e.data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`), e.data.waterL === undefined ? '' : `${e.data.waterL} L of water`].filter(Boolean).join('; ') || (e.data.words ?? 'no material')}`;
     default: return null;
   }
 }
+/** The name of a material in words; one that the library does not have goes by its id. */
+const materialName = (id: string): string => MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
 const seedWords = (seeds: boolean | undefined): string => (seeds === undefined ? '' : seeds ? ', with live seeds' : ', no live seeds');
 
 function worksTable({ state, when }: Page): Table {

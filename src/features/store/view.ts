@@ -17,6 +17,9 @@ export type StockView = {
 
 export const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
 
+/** An age in days, in hours at first. */
+const oldText = (ms: number): string => (ms < 2 * MS.day ? ageText(ms / MS.hour) : `${Math.floor(ms / MS.day)} d`);
+
 function lineOf(l: StockLoad, locale: Locale): LoadLine {
   const { timeZone, now, unit } = locale;
   const heat = stackHeat(l, now);
@@ -29,7 +32,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
   if (l.overdrawn) notes.push({ text: 'more went out than came in: count it', urgent: true });
   return {
     id: l.id, name: nameOfLoad(l), state: STATE_WORDS[l.state], left: l.leftLitres === null ? 'not known' : litresText(l.leftLitres), share: l.leftLitres === null || !l.litres ? null : l.leftLitres / l.litres,
-    age: ageText((now - l.at) / MS.hour), where: l.where ?? '', from: l.load.supplier ?? '', notes,
+    age: oldText(now - l.at), where: l.where ?? '', from: l.load.supplier ?? '', notes,
   };
 }
 

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { templatesOf } from '@/core/advice/templates';
+import { putIn } from '@/features/build/server/queries';
 import { kinOf } from '@/features/batch/kin';
 import { batchScreen } from '@/features/batch/server/queries';
 import { BatchScreen } from '@/features/batch/ui/BatchScreen';
@@ -27,7 +28,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const { state, digest, ...shown } = b;
   const heap = {
     id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board), readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
-    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null,
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, store: await putIn(s.site.id, s.now),
   };
   const { task, next } = b.advice;
   const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} />;

@@ -1,7 +1,7 @@
 import { chartView } from '@/core/digest/chart';
 import { digestOf, type Digest } from '@/core/digest/digest';
 import { reckon } from '@/core/digest/reckon';
-import { saidOf } from '@/core/digest/said';
+import { adoptedText, saidOf } from '@/core/digest/said';
 import { heapPicture } from '@/core/digest/picture';
 import { positionText } from '@/core/heap/row';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
@@ -46,6 +46,7 @@ export async function batchScreen(id: string, site: Site, board: readonly Digest
     section: reckoning ? sectionView(reckoning, locale) : null,
     table: reckoning ? tableView(reckoning, state.readings, locale) : null,
     required: digest.rules[0] ? spanText(digest.rules[0].requiredHours) : null,
+    adopted: adoptedText(opened.adopted, locale),
     age: digest.latest ? `Last full round ${ageText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
   };
 }

@@ -17,7 +17,7 @@ type Piece = { readonly text: string; readonly strong?: true };
 type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; clock: string; asks: string; version: string; kept: boolean; notes: readonly { code: string; text: string }[] };
 export type BatchScreenProps = {
   readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
-  readonly advice: AdviceView; readonly age: string | null; readonly actions: ReactNode; readonly kin: ReactNode;
+  readonly advice: AdviceView; readonly age: string | null; readonly adopted: string | null; readonly actions: ReactNode; readonly kin: ReactNode;
   readonly verdicts: readonly VerdictView[]; readonly chart: HeatChartData | null;
   readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
   readonly table: ReadingsTable | null;
@@ -41,6 +41,7 @@ export function BatchScreen(p: BatchScreenProps) {
           <div className="min-w-0 flex-1">
             <div className="flex flex-wrap items-baseline gap-x-3"><h1 id="heap-name">{p.name}</h1><span className="q text-[13.5px]">{p.facts}</span></div>
             <p className="q text-[13.5px]" data-testid="stage">{p.advice.stage} · {p.advice.method}</p>
+            {p.adopted && <p className="text-[14px] border-l-[4px] border-ink pl-2.5 mt-1" data-testid="adopted">{p.adopted}</p>}
             {lead ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-rule={lead.id} data-status={lead.status}><Pieces pieces={lead.sentence} /></p>
               : <p className="mt-2 text-[20px] leading-[26px]">Still building. No clock runs until the last raw load is in and you close the heap.</p>}
             {lead && <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">{[lead, ...others].map((v) => (
@@ -68,7 +69,7 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.grade && <Grade grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
         {p.beyond && <Beyond b={p.beyond} />}
-        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
+        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><Link prefetch={false} className="link" href={`/batch/${p.id}/build`}>What went into it</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />

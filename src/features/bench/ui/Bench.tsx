@@ -10,9 +10,10 @@ import type { Addition } from '@/core/mix/solve';
 import { estOf } from '@/core/mix/window';
 import { mixSays } from '@/core/mix/words';
 import { kgText, litresText, measureText } from '@/core/words/amount';
+import { countText } from '@/core/quantity/format';
 import { isShape } from '@/core/heap/size';
 import { Mark } from '@/charts/marks';
-import { farFrom, type BenchView, type Item } from '../view';
+import { farFrom, rowOfPart, type BenchView, type Item } from '../view';
 import { Layers, Schools, Shares } from './Beside';
 import { KeepRecipe, LayUpIn, Scale } from './Keep';
 import { Pick } from './Pick';
@@ -26,13 +27,13 @@ import { Windows } from './Windows';
 type Open = 'pick' | 'solve' | 'keep' | 'scale' | 'lay' | null;
 
 /** The recipe bench: what goes in, what comes of it, how it is laid up. */
-export function Bench({ view, heap, start, by }: { view: BenchView; heap: string | null; start: { recipe: string } | null; by: string }) {
+export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: string | null; start: { recipe: string } | null; /** A heap was opened for what lies here. */ lay: string | null; by: string }) {
   const building = view.building.find((b) => b.id === heap) ?? null;
   const from = view.recipes.find((r) => r.id === start?.recipe) ?? null;
   const already = useMemo(() => (building ? building.parts.flatMap((p, i) => inHeap(p, `in:${i}`, view.items)) : []), [building, view.items]);
-  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building && isShape(building.shape) ? { shape: building.shape } : {}) }), [from, view, building]);
+  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building ? { rows: building.owed.map((p, i) => rowOfPart(`owed-${i}`, p, view.measures, view.items)), ...(isShape(building.shape) ? { shape: building.shape } : {}) } : {}) }), [from, view, building]);
   const bench = useBench(view, heap ? `heap:${heap}` : (from?.id ?? 'new'), first, already, building?.waterL ?? 0);
-  const [open, setOpen] = useState<Open>(null);
+  const [open, setOpen] = useState<Open>(lay ? 'lay' : null);
   const [pick, setPick] = useState(0);
   const ask = useSolver();
   const { mix, lines, draft } = bench;
@@ -57,14 +58,14 @@ export function Bench({ view, heap, start, by }: { view: BenchView; heap: string
         <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1"><h1>{building ? building.name : draft.name || 'Bench'}</h1><span className="q">{building ? `${building.place}${building.place ? ', ' : ''}still building` : draft.recipe ? 'a recipe' : 'a mix, not kept yet'}</span></div>
         <h2 className="!text-[17px] mt-3">What goes in</h2>
         <p className="text-[13px] text-ink-2">{view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`).join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what to add.</p>
-        {building && already.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.</p>}
+        {building && already.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
         <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} measures={view.measures} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
         {lines.length === 0 && <p className="py-3">Nothing lies on the bench. Take what the store has, or any of the library.</p>}
         <div className="flex flex-wrap gap-2 mt-3 items-center"><button type="button" className="btn" onClick={() => setOpen('pick')}><Mark name="add" size={19} />Another material</button>
           <label className="flex items-center gap-2 ml-auto text-[14px]">Water <input className="small-field !w-[74px]" aria-label="Water to add, litres" inputMode="decimal" value={draft.waterL} placeholder="0" onChange={(e) => bench.change({ waterL: e.target.value })} /> L</label></div>
         {bench.water === null && <p role="alert" className="marked font-semibold text-[14px] mt-1">Type the water as litres, or leave it empty.</p>}
         {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{mix.litresLoose !== null ? `, ${litresText(mix.litresLoose)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} as it stands` : 'weight not known'}</span></p>}
-        <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={() => bench.setDraft({ ...first, rows: from ? first.rows : [] })}>{from ? 'Back to the recipe' : 'Clear'}</button>}</div>
+        <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={() => bench.setDraft(first)}>{from || building?.by ? 'Back to the recipe' : 'Clear'}</button>}</div>
         <Recipes view={view} />
       </section>
       <section className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
@@ -87,7 +88,7 @@ export function Bench({ view, heap, start, by }: { view: BenchView; heap: string
       <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already.map((stuff) => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, leastKg: 0, mostKg: null }))} />
       {open === 'keep' && <KeepRecipe open onOpenChange={(o) => setOpen(o ? 'keep' : null)} bench={bench} view={view} by={by} onKept={(d) => bench.change(d)} />}
       <Scale open={open === 'scale'} onOpenChange={(o) => setOpen(o ? 'scale' : null)} bench={bench} />
-      {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={heap} />}
+      {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={heap ?? lay} />}
     </div>
   );
 }
@@ -131,7 +132,7 @@ function Recipes({ view }: { view: BenchView }) {
       <h3>Recipes</h3>
       {view.recipes.length === 0 ? <p className="q text-[14px]">None is kept yet. What lies on the bench can be kept under a name.</p> : <ul>{view.recipes.map((r) => (
         <li key={r.id} className="border-b border-rule py-1.5 text-[14px]"><Link prefetch={false} className="link inline-flex min-h-[32px] pointer-coarse:min-h-[44px] items-center" href={`/bench?recipe=${r.id}`}>{r.name}</Link> <span className="q text-[13px]">{r.says}</span>
-          {r.heaps.map((h) => <p key={h.id} className="text-[13.5px]"><Link prefetch={false} className="underline" href={`/batch/${h.id}`}>{h.name}</Link>: {h.hot}, {h.highest}, {h.proven}</p>)}</li>))}</ul>}
+          {r.heaps.length > 0 && <details className="text-[13.5px]"><summary className="cursor-pointer underline min-h-[32px] pointer-coarse:min-h-[44px] flex items-center">{countText(r.heaps.length, 'heap')} built by it, and how they did</summary>{r.heaps.map((h) => <p key={h.id}><Link prefetch={false} className="underline" href={`/batch/${h.id}`}>{h.name}</Link>: {h.hot}, {h.highest}, {h.proven}</p>)}</details>}</li>))}</ul>}
     </section>
   );
 }

@@ -75,7 +75,7 @@ export function LayUpIn({ open, onOpenChange, bench, view, by: device, heap }: {
       {view.building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{view.building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
       <Problems list={problems} />
-      <div className="flex gap-2 flex-wrap">{view.building.length > 0 && <button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || to === '' || !by.trim()} onClick={save}>Build {view.building.find((b) => b.id === to)?.name ?? 'it'} by this</button>}<Link prefetch={false} href="/open" className="btn !min-h-[52px]">Open a new heap</Link></div>
+      <div className="flex gap-2 flex-wrap">{view.building.length > 0 && <button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || to === '' || !by.trim()} onClick={save}>Build {view.building.find((b) => b.id === to)?.name ?? 'it'} by this</button>}<Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">Open a new heap</Link></div>
       <p className="hint">Nothing is logged as put in yet: that is done layer by layer while it goes up.</p>
     </Sheet>
   );

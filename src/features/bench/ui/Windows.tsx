@@ -7,7 +7,7 @@ import { Trench } from '@/charts/Trench';
 /** Where the mix stands in each window, and where a change would put it. */
 export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
   return (
-    <div className="flex flex-col gap-3">
+    <div className="flex flex-col gap-2.5">
       {WINDOW_IDS.map((id) => {
         const w = WINDOWS[id];
         const e = estOf(mix[id]);
@@ -18,10 +18,12 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
           <section key={id} data-testid={`window-${id}`}>
             <h3>{w.name} <span className="font-normal text-[13px] text-ink-2">{w.unit}</span></h3>
             <Trench scale={w.scale} preferred={w.preferred} value={e?.value ?? null} band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null} then={moved} text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))} label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`} />
-            <p className="text-[14px] text-ink-2 mt-0.5">{says} <span className="text-[12.5px] text-ink-3">Wanted {w.preferred.join('–')}, workable {w.reasonable.join('–')}: {w.source}.</span></p>
+            <p className="text-[14px] text-ink-2">{says}</p>
           </section>
         );
       })}
+      <details className="text-[13px] text-ink-2"><summary className="cursor-pointer min-h-[32px] pointer-coarse:min-h-[44px] flex items-center underline">Where these windows come from</summary>
+        <ul>{WINDOW_IDS.map((id) => <li key={id}>{WINDOWS[id].name}: wanted {WINDOWS[id].preferred.join(' to ')}, workable {WINDOWS[id].reasonable.join(' to ')}. {WINDOWS[id].source}.</li>)}</ul></details>
     </div>
   );
 }

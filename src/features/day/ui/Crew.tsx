@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { CHORES, type Limits, type Work } from '@/core/log/shapes';
 import { CHORE_WORDS } from '@/core/advice/words';
 import { USUAL_LIMITS } from '@/core/advice/templates';
+import { LEAST_HOT_M3 } from '@/core/heap/size';
 import { keepAnswered } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
 import { typed } from '@/ui/number';
@@ -28,10 +29,11 @@ export function Crew({ work, by: device }: { work: Work | null; by: string }) {
   const [machine, setMachine] = useState({ on: at.machine !== null, name: at.machine?.name ?? 'Loader', hours: String(at.machine?.hoursPerDay ?? 4), days: at.machine?.days ?? [1, 2, 3, 4, 5] });
   const [flow, setFlow] = useState(String(at.flowLPerMin));
   const [bucket, setBucket] = useState(String(at.bucketL));
+  const [least, setLeast] = useState(String(at.leastM3 ?? LEAST_HOT_M3));
   const [limits, setLimits] = useState<Record<keyof Limits, string> | null>(at.limits && { warnC: String(at.limits.warnC), actC: String(at.limits.actC), dangerC: String(at.limits.dangerC) });
   const [chores, setChores] = useState<readonly Chore[]>(at.chores.map((c) => ({ id: c.id, what: c.what, words: c.words ?? '', every: String(c.everyDays), minutes: String(c.minutes) })));
   const change = <T,>(list: readonly T[], i: number, part: Partial<T>): T[] => list.map((x, k) => (k === i ? { ...x, ...part } : x));
-  const numbers = [flow, bucket, ...crew.map((p) => p.hours), ...chores.flatMap((c) => [c.every, c.minutes]), ...(machine.on ? [machine.hours] : []), ...(limits ? Object.values(limits) : [])].map((t) => typed(t));
+  const numbers = [flow, bucket, least, ...crew.map((p) => p.hours), ...chores.flatMap((c) => [c.every, c.minutes]), ...(machine.on ? [machine.hours] : []), ...(limits ? Object.values(limits) : [])].map((t) => typed(t));
   const wrong = numbers.some((n) => typeof n !== 'number') ? 'Every figure wants a number.' : crew.some((p) => p.name.trim() === '') ? 'Each person wants a name; take the line out if nobody is meant.' : days.length === 0 ? 'Choose one day at least.' : null;
   const figure = (t: string): number => typed(t)!;
   const save = (): void => keep(() => keepAnswered({
@@ -39,7 +41,7 @@ export function Crew({ work, by: device }: { work: Work | null; by: string }) {
     data: {
       work: {
         from, to, days: [...days], crew: crew.map((p) => ({ name: p.name.trim(), hoursPerDay: figure(p.hours), drives: p.drives })),
-        machine: machine.on ? { name: machine.name.trim() || 'Loader', hoursPerDay: figure(machine.hours), days: machine.days } : null, flowLPerMin: figure(flow), bucketL: figure(bucket),
+        machine: machine.on ? { name: machine.name.trim() || 'Loader', hoursPerDay: figure(machine.hours), days: machine.days } : null, flowLPerMin: figure(flow), bucketL: figure(bucket), leastM3: figure(least),
         limits: limits && { warnC: figure(limits.warnC), actC: figure(limits.actC), dangerC: figure(limits.dangerC) },
         chores: chores.map((c) => ({ id: c.id, what: c.what, ...(c.words.trim() ? { words: c.words.trim() } : {}), everyDays: figure(c.every), minutes: figure(c.minutes) })),
       } satisfies Work,
@@ -61,6 +63,7 @@ export function Crew({ work, by: device }: { work: Work | null; by: string }) {
         {machine.on && <><div className="grid grid-cols-[1fr_150px] gap-3 max-w-[420px]"><Field label="What it is called" value={machine.name} maxLength={40} onChange={(e) => setMachine({ ...machine, name: e.target.value })} /><Field label="Free for heaps" unit="h a day" inputMode="decimal" value={machine.hours} onChange={(e) => setMachine({ ...machine, hours: e.target.value })} /></div><Days label="On" days={machine.days} onChange={(d) => setMachine({ ...machine, days: d })} /></>}</section>
       <section className="flex flex-col gap-2"><h2 className="!text-[19px]">Water</h2>
         <div className="grid grid-cols-2 gap-3 max-w-[420px]"><Field label="The hose gives" unit="L a minute" inputMode="decimal" value={flow} onChange={(e) => setFlow(e.target.value)} hint="Time a full bucket: 10 L in 40 s is 15" /><Field label="A bucket holds" unit="L" inputMode="decimal" value={bucket} onChange={(e) => setBucket(e.target.value)} /></div></section>
+      <section className="flex flex-col gap-2"><h2 className="!text-[19px]">Size</h2><div className="max-w-[200px]"><Field label="A heap wants at least" unit="m³" inputMode="decimal" value={least} onChange={(e) => setLeast(e.target.value)} hint="about one, as a rule; the bench warns below it" /></div></section>
       <section className="flex flex-col gap-2"><h2 className="!text-[19px]">Too hot</h2>
         <label className="flex gap-3 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={limits !== null} onChange={(e) => setLimits(e.target.checked ? { warnC: String(USUAL_LIMITS.warnC), actC: String(USUAL_LIMITS.actC), dangerC: String(USUAL_LIMITS.dangerC) } : null)} />This site has limits of its own, for every method</label>
         {limits ? <div className="grid grid-cols-3 gap-3 max-w-[480px]"><Field label="Look out from" unit="°C" inputMode="decimal" value={limits.warnC} onChange={(e) => setLimits({ ...limits, warnC: e.target.value })} /><Field label="Act from" unit="°C" inputMode="decimal" value={limits.actC} onChange={(e) => setLimits({ ...limits, actC: e.target.value })} /><Field label="Danger from" unit="°C" inputMode="decimal" value={limits.dangerC} onChange={(e) => setLimits({ ...limits, dangerC: e.target.value })} hint="never above 80" /></div>

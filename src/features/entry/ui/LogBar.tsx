@@ -36,7 +36,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   const router = useRouter();
   const [open, setOpen] = useState<SheetName | null>(null);
   const [more, setMore] = useState(false);
-  const names: SheetName[] = building ? ['close', 'add', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'observe', 'note'];
+  const names: SheetName[] = building ? ['close', 'water', 'observe', 'note'] : ['turn', 'water', 'add', 'observe', 'note'];
   // What is advised elsewhere opens its form here.
   useEffect(() => {
     const open = (): void => { const name = window.location.hash.slice(1) as SheetName; if (name in SHEETS) { setOpen(name); window.history.replaceState(null, '', window.location.pathname); } };
@@ -52,7 +52,8 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   const sheet = open ? SHEETS[open] : null;
   return (
     <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
-      <Link prefetch={false} href={`/round#${heap.id}`} className="btn key !min-h-[52px] !px-3.5"><Mark name="probe" />Log a round</Link>
+      {building && <Link prefetch={false} href={`/batch/${heap.id}/build`} className="btn key !min-h-[52px] !px-3.5"><Mark name="add" />Build it</Link>}
+      <Link prefetch={false} href={`/round#${heap.id}`} className={`btn ${building ? '' : 'key'} !min-h-[52px] !px-3.5`}><Mark name="probe" />Log a round</Link>
       {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
       <button type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setMore(true)}><Mark name="move" />Move, join, split…</button>
       <span className="q text-[12.5px] whitespace-nowrap max-lg:hidden">keys R D {names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ')}</span>

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { proposePlan } from '@/core/heap/plan';
-import { M3_PER_YD3 } from '@/core/quantity/units';
+import { M3_PER_YD3, toCelsius } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
@@ -11,6 +11,7 @@ import { proposedRules, type Input } from '@/core/rules/propose';
 import { usualTemplate } from '@/core/advice/templates';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
+import { typed } from '@/ui/number';
 import { remember } from '@/ui/remember';
 import type { EarlierHeap } from '../proposal';
 import { KeepBar } from './parts';
@@ -27,7 +28,7 @@ const USUAL = ['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-produce-turned', 
 
 const metres = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
-export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit, templates, earlier }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3'; templates: readonly MethodTemplate[]; earlier: readonly EarlierHeap[] }) {
+export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit, templates, earlier, nowMs, forBench = false }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3'; templates: readonly MethodTemplate[]; earlier: readonly EarlierHeap[]; nowMs: number; /** A mix waits on the bench for this heap. */ forBench?: boolean }) {
   const router = useRouter();
   const [code, setCode] = useState(proposed.code);
   const [name, setName] = useState(proposed.name);
@@ -44,7 +45,11 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const [templateId, setTemplateId] = useState('');
   const template = kept.find((t) => t.id === templateId) ?? kept.find((t) => t.id === usualTemplate(method || 'turned').id) ?? kept[0];
   const [like, setLike] = useState('');
-  const [stage, setStage] = useState<'building' | 'closed' | ''>('building');
+  const [stage, setStage] = useState<'building' | 'closed' | 'adopted' | ''>('building');
+  const [rawAt, setRawAt] = useState<'known' | 'about' | 'unknown' | ''>('');
+  const [turned, setTurned] = useState('');
+  const [hottest, setHottest] = useState('');
+  const [told, setTold] = useState('');
   const [builtAt, setBuiltAt] = useState(site.nowLocal);
   const [builtId] = useState(() => v7());
   const [placedId] = useState(() => v7());
@@ -83,9 +88,12 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const sound = (m: number | null): number | null => (m !== null && !depthProblem(m) ? m : null);
   const places = proposePlan({ shape: shape || null, coreDepthM: sound(coreM), lengthM: inRow && !rowProblem ? toM! - fromM! : null }, stretchM, sound(reachM));
   const codeProblem = code.trim() === '' ? 'A heap needs a code for its flag.' : codes.includes(code.trim().toUpperCase()) ? `There is a heap ${code.trim()} already. Choose another code.` : undefined;
-  const ready = !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && !rowProblem && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
+  const [turnedN, hottestN] = [typed(turned), typed(hottest, -30)];
+  const adoptProblem = stage === 'adopted' && (turnedN === null || hottestN === null) ? 'Type turnings and the hottest reading as numbers, or leave them empty.' : null;
+  const adopted = stage !== 'adopted' || rawAt === '' ? {} : { adopted: { from: nowMs, rawAt, ...(typeof turnedN === 'number' ? { turnings: Math.round(turnedN) } : {}), ...(typeof hottestN === 'number' ? { highestC: toCelsius(hottestN, site.unit) } : {}), ...(told.trim() ? { words: told.trim() } : {}) } };
+  const ready = !adoptProblem && !(stage === 'adopted' && rawAt === '') && !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && !rowProblem && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
   const keep = async (): Promise<void> => {
-    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen.map((r) => r.id), inputs, ...(template ? { template } : {}), ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}) };
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen.map((r) => r.id), inputs, ...(template ? { template } : {}), ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}), ...adopted };
     const heapName = name.trim() || code.trim();
     const opened = await keepHere({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }, heapName, 'opened');
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
@@ -93,14 +101,15 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
       const placed = await keepHere({ id: placedId, batch: entry.id, kind: 'position', at: null, by: entry.by, data: { position: { row: row.trim(), fromM, toM } } }, heapName, 'position');
       if (!placed.ok) { entry.setProblems(placed.problems); return; }
     }
-    if (stage === 'closed') {
-      const built = await keepHere({ id: builtId, batch: entry.id, kind: 'built', at: builtAt, by: entry.by, data: {} }, heapName, 'built');
+    if (stage === 'closed' || stage === 'adopted') {
+      // Of a heap whose last raw load nobody knows, the clock runs from when it was taken over: it cannot have been later.
+      const built = await keepHere({ id: builtId, batch: entry.id, kind: 'built', at: stage === 'adopted' && rawAt === 'unknown' ? null : builtAt, by: entry.by, data: {} }, heapName, 'built');
       if (!built.ok) { entry.setProblems(built.problems); return; }
     }
     remember('zh_by', entry.by);
     // Its page is made by the hub: without a signal there is none yet.
     if (opened.waiting) { router.push('/waiting'); return; }
-    router.push(`/batch/${entry.id}`);
+    router.push(forBench ? `/bench?lay=${entry.id}` : `/batch/${entry.id}`);
     router.refresh();
   };
   return (
@@ -126,7 +135,16 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
       <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
       <div className="max-w-[520px]"><label className="label" htmlFor="template">By which method?</label><select id="template" className="field" value={template?.id ?? ''} onChange={(e) => setTemplateId(e.target.value)}>{kept.map((t) => <option key={t.id} value={t.id}>{t.name}</option>)}</select>
         {template && <p className="hint mt-1">{template.words ?? `Turned ${SCHOOL_WORDS[template.trigger]}.`}</p>}</div>
-      <Choices label="Is the last raw load in?" value={stage} onChange={setStage} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }]} />
+      <Choices label="Is the last raw load in?" value={stage} onChange={setStage} columns={3} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }, { value: 'adopted', label: 'It is under way', hint: 'taken over; its past was not logged here' }]} />
+      {stage === 'adopted' && (
+        <section className="flex flex-col gap-3 border-l-[4px] border-ink pl-4" data-testid="adopt">
+          <Choices label="When did its last raw load go in?" value={rawAt} onChange={setRawAt} columns={3} options={[{ value: 'known', label: 'It was written down' }, { value: 'about', label: 'About then', hint: 'from memory' }, { value: 'unknown', label: 'Nobody knows', hint: 'the clock runs from now' }]} />
+          {(rawAt === 'known' || rawAt === 'about') && <Field label="Last raw load" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="The age of the heap counts from then; heat counts only from its first round here" />}
+          <div className="grid grid-cols-2 gap-3"><Field label="Turned so far" inputMode="numeric" value={turned} onChange={(e) => setTurned(e.target.value)} hint="as they tell it; counts for no rule" /><Field label="Hottest that was seen" unit={`°${site.unit}`} inputMode="decimal" value={hottest} onChange={(e) => setHottest(e.target.value)} /></div>
+          <Field label="What else is known" value={told} maxLength={400} onChange={(e) => setTold(e.target.value)} placeholder="horse manure and chip, built in one day" />
+          {adoptProblem && <p role="alert" className="marked font-semibold">{adoptProblem}</p>}
+          <p className="hint">Before now nothing is recorded here, and the record says so. Readings on paper can be brought in under Bring in, with their own times.</p>
+        </section>)}
       {stage === 'closed' && <Field label="When the last raw load went in" type="datetime-local" value={builtAt} max={site.nowLocal} onChange={(e) => setBuiltAt(e.target.value)} hint="Nothing before this counts" />}
       <fieldset><legend className="label">What goes in? It decides which rules are proposed</legend>
         <div className="grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))]">{INPUT_WORDS.map(([input, word]) => (

@@ -1,8 +1,10 @@
 'use client';
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import { amountTyped } from '@/core/mix/amount';
 import { CAUTION } from '@/core/words/caution';
 import { keysOf, SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
+import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
@@ -98,14 +100,25 @@ export function WaterForm({ heap, onDone }: FormProps) {
 
 export function AddForm({ heap, onDone }: FormProps) {
   const entry = useEntry('addition', heap, onDone);
-  const [raw, setRaw] = useState<'raw' | 'clean' | ''>('');
-  const [seeds, setSeeds] = useState<SeedAnswer>('');
+  const [rawTyped, setRaw] = useState<'raw' | 'clean' | ''>('');
+  const [seedsTyped, setSeeds] = useState<SeedAnswer>('');
   const [what, setWhat] = useState('');
-  const data = raw === '' ? null : { raw: raw === 'raw', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}) };
+  const [from, setFrom] = useState('');
+  const [amount, setAmount] = useState<AmountTyped>({ n: '1', unit: heap.store?.measures.find((m) => m.id === 'barrow')?.id ?? heap.store?.measures[0]?.id ?? 'L', about: false });
+  const source = heap.store?.sources.find((s) => s.key === from);
+  const risk = source ? heap.store!.risks[source.material] : undefined;
+  // What the material carries is proposed; whoever stands there knows better.
+  const raw = rawTyped || (risk ? (risk.raw ? 'raw' : 'clean') : '');
+  const seeds = seedsTyped || (risk ? (risk.seeds ? 'yes' : 'no') : '');
+  const how = source ? amountTyped(typed(amount.n), amount.unit, amount.about, heap.store!.measures) : null;
+  const amountWrong = source !== undefined && (how === null || (how.in !== 'unknown' && how.n === 0));
+  const data = raw === '' || amountWrong ? null : { raw: raw === 'raw', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}), ...(source && how ? { parts: [{ material: source.material, ...(source.load ? { load: source.load } : {}), amount: how }] } : {}) };
   const preview = usePreview(entry, data);
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
+      {heap.store && <label className="label">Out of the store?<select className="field mt-1" value={from} onChange={(e) => setFrom(e.target.value)}><option value="">No, or not counted</option>{heap.store.sources.some((s) => s.inStore) && <optgroup label="In the store">{heap.store.sources.filter((s) => s.inStore).map((s) => <option key={s.key} value={s.key}>{s.name}: {s.says}</option>)}</optgroup>}<optgroup label="Of the library">{heap.store.sources.filter((s) => !s.inStore).map((s) => <option key={s.key} value={s.key}>{s.name}</option>)}</optgroup></select></label>}
+      {source && <AmountField label="How much of it" value={amount} measures={heap.store!.measures} onChange={setAmount} problem={amountWrong ? 'Type a number above 0, or choose ‘not known’.' : undefined} />}
       <Field label="What went in" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="hen-house litter, six barrows" />
       <Choices label="Is it raw?" value={raw} onChange={setRaw} options={[{ value: 'raw', label: 'Raw, or I don’t know', hint: 'manure, food, litter, leachate' }, { value: 'clean', label: 'Clean', hint: 'chip, dry leaves, finished compost' }]} />
       <SeedChoice value={seeds} onChange={setSeeds} />

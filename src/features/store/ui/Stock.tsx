@@ -4,7 +4,7 @@ import { StoreNav } from './StoreNav';
 
 const Line = ({ l }: { l: LoadLine }) => (
   <li className="border-b border-rule py-1.5 grid grid-cols-[minmax(0,1fr)_auto] gap-x-3" data-testid="load">
-    <p className="min-w-0"><Link prefetch={false} href={`/store/${l.id}`} className="link inline-flex items-center min-h-[32px] pointer-coarse:min-h-[48px]">{l.name}</Link> <span className="q text-[13.5px]">{[l.state, `${l.age} old`, l.where, l.from && `from ${l.from}`].filter(Boolean).join(', ')}</span>
+    <p className="min-w-0 leading-[1.3]"><Link prefetch={false} href={`/store/${l.id}`} className="link block w-fit pointer-coarse:py-2.5">{l.name}</Link><span className="q text-[13.5px]">{[l.state, `${l.age} old`, l.where, l.from && `from ${l.from}`].filter(Boolean).join(', ')}</span>
       {l.notes.map((n) => <span key={n.text} className={`block text-[13.5px] ${n.urgent ? 'marked w-fit' : 'q'}`}>{n.text}</span>)}</p>
     <p className="text-right"><b>{l.left}</b>{l.share !== null && <span className="block w-[90px] h-[7px] border border-ink mt-1 ml-auto" title={`${Math.round(l.share * 100)} % of it is left`}><span className="block h-full bg-humus" style={{ width: `${Math.max(0, Math.min(100, l.share * 100))}%` }} /></span>}</p>
   </li>

@@ -1,0 +1,16 @@
+import type { Metadata } from 'next';
+import { localInput } from '@/core/quantity/calendar';
+import { placedHeaps } from '@/features/entry/server/queries';
+import { FrameFor } from '@/features/frame/server/FrameFor';
+import { setting } from '@/features/frame/server/queries';
+import { mapOf } from '@/features/map/server/queries';
+import { MapBoard } from './MapBoard';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Map' };
+
+export default async function MapPage() {
+  const s = await setting();
+  const view = await mapOf(s.site.id, s.board, s.locale, s.prefs.volume);
+  return <FrameFor s={s} place="Map"><MapBoard key={view.version ?? 'first'} view={view} heap={{ by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board) }} /></FrameFor>;
+}

@@ -1,0 +1,39 @@
+'use client';
+import { useState } from 'react';
+import type { OwnMeasure } from '@/core/log/store-shapes';
+import { amountTyped } from '@/core/mix/amount';
+import { AmountField } from '@/ui/AmountField';
+import { typed } from '@/ui/number';
+import type { PutRow, Source } from '../view';
+
+/** Rows of what was put in, as they are typed, and the parts they make. */
+export function usePutIn(first: readonly PutRow[], sources: readonly Source[], measures: readonly OwnMeasure[]) {
+  const [rows, setRows] = useState<readonly PutRow[]>(first);
+  const read = rows.map((r) => {
+    const source = sources.find((s) => s.key === r.source);
+    const n = typed(r.n);
+    const amount = n === 0 ? null : amountTyped(n, r.unit, r.about, measures);
+    return { row: r, source, part: source && amount ? { material: source.material, ...(source.load ? { load: source.load } : {}), amount } : null, wrong: r.unit !== 'unknown' && (n === null || n === 0) ? 'Type a number above 0, or choose ‘not known’.' : undefined };
+  });
+  return { rows, setRows, read, parts: read.flatMap((r) => r.part ?? []), sound: read.every((r) => r.part !== null) };
+}
+export type PutInHandle = ReturnType<typeof usePutIn>;
+
+/** What went in, from which load, and how much of it. */
+export function PutIn({ put, sources, measures }: { put: PutInHandle; sources: readonly Source[]; measures: readonly OwnMeasure[] }) {
+  const [store, library] = [sources.filter((s) => s.inStore), sources.filter((s) => !s.inStore)];
+  const set = (i: number, part: Partial<PutRow>): void => put.setRows(put.rows.map((r, k) => (k === i ? { ...r, ...part } : r)));
+  const barrow = measures.find((m) => m.id === 'barrow') ?? measures[0];
+  return (
+    <div className="flex flex-col gap-3">
+      {put.read.map(({ row, source, wrong }, i) => (
+        <div key={i} className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2" data-testid="put">
+          <select className="field" aria-label={`What went in, ${i + 1}`} value={row.source} onChange={(e) => set(i, { source: e.target.value })}>
+            {store.length > 0 && <optgroup label="In the store">{store.map((s) => <option key={s.key} value={s.key}>{s.name}: {s.says}</option>)}</optgroup>}<optgroup label="Not from the store">{library.map((s) => <option key={s.key} value={s.key}>{s.name}</option>)}</optgroup></select>
+          <AmountField label={source?.name ?? 'How much'} value={row} measures={measures} onChange={(v) => set(i, v)} problem={wrong} />
+          <p><button type="button" className="link min-h-[40px] pointer-coarse:min-h-[48px]" onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}>Take this line out</button></p>
+        </div>))}
+      <p><button type="button" className="btn" onClick={() => put.setRows([...put.rows, { source: sources[0]?.key ?? '', n: '1', unit: barrow?.id ?? 'L', about: false }])}>{put.rows.length === 0 ? 'Something went in' : 'Something else too'}</button></p>
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import type { OwnMeasure } from '@/core/log/store-shapes';
+import type { Built } from '@/core/mix/build';
+import { carries } from '@/core/mix/ingredient';
+import { inStock, type StoreState } from '@/core/mix/store';
+import { estOf } from '@/core/mix/window';
+import { BUILD_CAUTION, LAYER_WORDS, liftText, listText, mixSays, STATE_WORDS, windowFigure } from '@/core/mix/words';
+import { countText, soonText } from '@/core/quantity/format';
+import { amountText, kgText, litresText } from '@/core/words/amount';
+import type { Locale } from '@/core/words/note';
+
+/** Something of the store, or of the library, that may be put in. */
+export type Source = { readonly key: string; readonly material: string; readonly load: string | null; readonly name: string; readonly says: string; readonly inStore: boolean };
+export type PutRow = { readonly source: string; readonly n: string; readonly unit: string; readonly about: boolean };
+export type LayerView = { readonly n: number; readonly kind: 'base' | 'brown' | 'green' | 'raw' | 'blanket'; readonly title: string; readonly says: string; readonly litres: number; readonly waterL: number; readonly done: boolean; readonly put: readonly PutRow[] };
+export type BuildView = {
+  readonly id: string; readonly name: string; readonly place: string; readonly since: string; readonly closed: string | null; readonly recipe: string | null;
+  readonly layers: readonly LayerView[]; readonly next: number | null; readonly high: string; readonly wide: string;
+  readonly went: readonly { readonly id: string; readonly when: string; readonly by: string; readonly text: string }[];
+  readonly total: string; readonly figures: string; readonly says: string; readonly planned: string | null; readonly cautions: readonly string[]; readonly materialCautions: readonly { readonly name: string; readonly says: string }[];
+  readonly sources: readonly Source[]; readonly measures: readonly OwnMeasure[]; readonly wrongUnit: string | null;
+};
+
+const keyOf = (material: string, load: string | null): string => (load ? `load:${load}` : `material:${material}`);
+
+/** What may be put in: the store first, then the library. */
+export const sourcesOf = (store: StoreState, now: number): Source[] => [
+  ...inStock(store).filter((l) => l.answer === 'accept').map((l): Source => ({ key: keyOf(l.material.id, l.id), material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, inStore: true, says: [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, l.where, l.readyFrom !== null && l.readyFrom > now ? 'not ripe yet' : null].filter(Boolean).join(', ') })),
+  ...[...store.materials.values()].map((m): Source => ({ key: keyOf(m.id, null), material: m.id, load: null, name: m.name, says: 'not from the store', inStore: false })).sort((a, b) => (a.name < b.name ? -1 : 1)),
+];
+
+type Heap = { readonly id: string; readonly name: string; readonly place: string; readonly openedAt: number; readonly builtAt: number | null; readonly slot: string | null };
+/** The building of a heap as it stands. */
+export function buildView(heap: Heap, built: Built, store: StoreState, locale: Locale): BuildView {
+  const { timeZone, now } = locale;
+  const { guide, mix, went } = built;
+  const [cn, wet] = [estOf(mix.cn), estOf(mix.moisture)];
+  const all = [...built.parts, ...(guide?.planParts ?? [])];
+  const dusty = all.some((p) => /spores|[Dd]usty/.test(p.caution ?? ''));
+  const raw = all.some((p) => carries(p.risks).raw);
+  const kg = guide?.plan.massKg ?? mix.massKg;
+  const slot = store.map?.map.slots.find((s) => s.name === heap.slot || s.id === heap.slot);
+  const strangers = slot?.only ? [...new Set(all.filter((p) => p.risks.every((r) => !slot.only!.includes(r)) && (p.role === 'green')).map((p) => p.name))] : [];
+  return {
+    id: heap.id, name: heap.name, place: heap.place, since: soonText(timeZone, built.since ?? heap.openedAt, now), closed: heap.builtAt === null ? null : soonText(timeZone, heap.builtAt, now), recipe: store.layUps.get(heap.id)?.recipe.name ?? null,
+    layers: (guide?.layers ?? []).map((l) => ({ n: l.n, kind: l.kind, title: `${l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; ')}`, says: LAYER_WORDS[l.kind], litres: l.litres, waterL: Math.round(l.waterL / 5) * 5, done: l.done, put: l.put.map((p) => ({ source: keyOf(p.material, p.load), n: String((p.amount as { n: number }).n), unit: p.amount.in === 'measure' ? p.amount.measure : 'L', about: false })) })),
+    next: guide?.next ?? null, high: guide ? `${guide.heightM.toFixed(1)} m` : '', wide: guide ? `${guide.widthM.toFixed(1)} m wide` : '',
+    went: [...went].reverse().map((w) => ({
+      id: w.entry, when: soonText(timeZone, w.at, now), by: w.by,
+      text: [w.charge.layer !== undefined && `layer ${w.charge.layer}`, ...w.charge.parts.map((p) => `${nameOf(store, p.load, p.material)}, ${amountText(p.amount)}`), w.charge.waterL !== undefined && `${w.charge.waterL} L of water`, w.charge.base && `base: ${w.charge.base}`, w.charge.activator && `activator: ${w.charge.activator}`, w.charge.cover && `cover: ${w.charge.cover}`, w.charge.words, w.kind === 'addition' && 'after it was closed'].filter(Boolean).join('; '),
+    })),
+    total: went.length === 0 ? 'Nothing is in it yet.' : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
+    figures: cn && wet ? `So far C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.` : '', says: went.length === 0 ? '' : mixSays(mix), planned: guide && estOf(guide.plan.cn) ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed)}` : ''}.` : null,
+    cautions: [...(raw ? [BUILD_CAUTION.raw] : []), ...(dusty ? [BUILD_CAUTION.dust] : []), ...(kg !== null && kg > 300 ? [liftText(kg, 2)] : [BUILD_CAUTION.lifting])],
+    materialCautions: [...new Map(all.flatMap((p) => (p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : []))).values()],
+    sources: sourcesOf(store, now), measures: store.measures,
+    wrongUnit: slot?.only && strangers.length > 0 ? `${slot.name} is kept for ${slot.words ?? listText(slot.only)}: ${listText(strangers)} could go elsewhere.` : null,
+  };
+}
+
+const nameOf = (store: StoreState, load: string | undefined, material: string): string => { const l = load === undefined ? undefined : store.loads.find((x) => x.id === load); return l?.load.what ?? store.materials.get(material)?.name ?? material; };
+

@@ -1,0 +1,9 @@
+import type { Digest } from '@/core/digest/digest';
+import type { VolumeUnit } from '@/core/quantity/units';
+import type { Locale } from '@/core/words/note';
+import { theDb } from '@/db/context';
+import { storeRepo } from '@/db/repositories/store';
+import { mapView, type MapView } from '../view';
+
+/** The map of the site as it stands. */
+export const mapOf = async (site: string, board: readonly Digest[], locale: Locale, volume: VolumeUnit): Promise<MapView> => mapView(await storeRepo(theDb()).state(site), board, locale, volume);
