@@ -14,11 +14,11 @@ const inMeasure = (n: number, id: string, about = false): Part['amount'] => ({ i
 
 /** What goes into a cubic metre of heap, L. */
 const MIXES = {
-  usual: { 'hop-bines': 330, 'horse-manure': 240, 'green-chip': 230, straw: 160, bindweed: 110, 'kitchen-peelings': 60 },
-  rich: { 'hen-litter': 300, 'hop-bines': 280, 'brewery-grain': 120, 'hardwood-chip': 160, 'kitchen-peelings': 130, cardboard: 60 },
+  usual: { 'hop-bines': 330, 'horse-manure': 130, 'hen-litter': 110, 'green-chip': 200, straw: 190, bindweed: 110, 'kitchen-peelings': 40 },
+  rich: { 'hen-litter': 260, 'hop-bines': 360, 'brewery-grain': 90, 'hardwood-chip': 200, 'kitchen-peelings': 110, cardboard: 60 },
 } as const;
 type MixName = keyof typeof MIXES;
-const MIX_OF: Readonly<Record<string, MixName>> = { H: 'rich', F: 'rich', G: 'rich' };
+const MIX_OF: Readonly<Record<string, MixName>> = { H: 'rich', F: 'rich', G: 'rich', K: 'rich' };
 
 const NAMES: Readonly<Record<string, string>> = { 'green-chip': 'Poplar chip, with leaf', 'hen-litter': 'Hen-house litter', 'kitchen-peelings': 'Canteen peelings', bindweed: 'Bindweed clearings' };
 const FROM: Readonly<Record<string, string>> = { 'hop-bines': 'Our own hop garden', 'horse-manure': 'Livery yard', 'green-chip': 'Tree crew', 'hardwood-chip': 'Tree crew', straw: 'Neighbour’s barn', bindweed: 'Our own beds', 'kitchen-peelings': 'School canteen', 'hen-litter': 'Hen field', 'brewery-grain': 'Oast brewery', cardboard: 'Farm shop' };
@@ -29,7 +29,7 @@ export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] 
   const ago = (days: number): number => now - days * MS.day;
   add(ago(121), 'Mo', 'measures', { measures: MEASURES });
   add(ago(121), 'Mo', 'site-map', { map: { widthM: 34, depthM: 18, slots: SLOTS }, from: null });
-  const recipe = (id: string, name: string, m3: number, mix: MixName): Recipe => ({ id, name, shape: 'dome', waterL: Math.round(m3 * 90), parts: Object.entries(MIXES[mix]).map(([material, litres]) => ({ material, amount: inMeasure(Math.max(1, Math.round((litres * m3) / 90)), 'barrow') })) });
+  const recipe = (id: string, name: string, m3: number, mix: MixName): Recipe => ({ id, name, shape: 'dome', waterL: Math.round(m3 * 30), parts: Object.entries(MIXES[mix]).map(([material, litres]) => ({ material, amount: inMeasure(Math.max(1, Math.round((litres * m3) / 90)), 'barrow') })) });
   const [usual, rich] = [recipe(newId(), 'Bines and stable litter', 5, 'usual'), recipe(newId(), 'Hen litter and grain', 5, 'rich')];
   const kept = { usual: add(ago(96), 'Mo', 'recipe', { recipe: usual, from: null }), rich: add(ago(40), 'Jo', 'recipe', { recipe: rich, from: null }) };
   // One load of each material for the heaps of a time, a little more than they took.
@@ -51,19 +51,21 @@ export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] 
     const mix = MIX_OF[h.code] ?? 'usual';
     const r = mix === 'usual' ? usual : rich;
     const start = h.builtAt - 4.6 * MS.hour;
-    add(start, 'Mo', 'lay-up', { recipe: { ...r, parts: r.parts.map((p) => ({ ...p, amount: inMeasure(Math.max(1, Math.round(((p.amount as { n: number }).n * h.volumeM3) / 5)), 'barrow') })), waterL: Math.round(h.volumeM3 * 90) }, from: kept[mix] }, h.id);
+    add(start, 'Mo', 'lay-up', { recipe: { ...r, parts: r.parts.map((p) => ({ ...p, amount: inMeasure(Math.max(1, Math.round(((p.amount as { n: number }).n * h.volumeM3) / 5)), 'barrow') })), waterL: Math.round(h.volumeM3 * 30) }, from: kept[mix] }, h.id);
     const parts = Object.entries(MIXES[mix]).map(([material, litres]): Part => ({ material, load: loads.get(`${h.builtAt < ago(30) ? 'old' : 'new'}:${material}`)!, amount: inMeasure(Math.max(0.5, Math.round(((litres * h.volumeM3) / 90) * 2) / 2), 'barrow') }));
     const part = (material: string, share: number): Part[] => parts.filter((p) => p.material === material).map((p) => ({ ...p, amount: inMeasure(Math.max(0.5, Math.round((p.amount as { n: number }).n * share * 2) / 2), 'barrow') }));
     const all = Object.keys(MIXES[mix]);
     if (h.building) {
-      add(start, 'Sam', 'charge', { parts: part('green-chip', 0.2), layer: 1, way: 'layered', base: 'twigs on bare soil' }, h.id);
-      add(start + 0.8 * MS.hour, 'Sam', 'charge', { parts: part('hop-bines', 0.3), layer: 2, waterL: 30 }, h.id);
-      add(start + 1.4 * MS.hour, 'Jo', 'charge', { parts: [...part('horse-manure', 0.35), ...part('kitchen-peelings', 0.5)], layer: 3, waterL: 20 }, h.id);
+      add(start, 'Sam', 'charge', { parts: part('hardwood-chip', 0.2), layer: 1, way: 'layered', base: 'twigs on bare soil' }, h.id);
+      add(start + 0.8 * MS.hour, 'Sam', 'charge', { parts: part('hop-bines', 0.3), layer: 2, waterL: 10 }, h.id);
+      add(start + 1.4 * MS.hour, 'Jo', 'charge', { parts: [...part('hen-litter', 0.35), ...part('kitchen-peelings', 0.5)], layer: 3, waterL: 10 }, h.id);
     } else {
-      add(start + 0.2 * MS.hour, 'Sam', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), way: 'layered', base: 'chip over pallets', waterL: Math.round(h.volumeM3 * 50) }, h.id);
-      add(h.builtAt - 0.4 * MS.hour, 'Jo', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), waterL: Math.round(h.volumeM3 * 40), cover: 'fleece' }, h.id);
+      add(start + 0.2 * MS.hour, 'Sam', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), way: 'layered', base: 'chip over pallets', waterL: Math.round(h.volumeM3 * 16) }, h.id);
+      add(h.builtAt - 0.4 * MS.hour, 'Jo', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), waterL: Math.round(h.volumeM3 * 14), cover: 'fleece' }, h.id);
     }
   }
+  // What was left over of the old loads went onto the path.
+  for (const [key, load] of loads) if (key.startsWith('old')) add(ago(60), 'Sam', 'load-change', { load, gone: 'spread', words: 'the last of it, onto the path' });
   // What lies there now.
   const stock = (days: number, who: string, data: object): string => add(ago(days), who, 'load', { state: 'fresh', sprayed: 'no', answer: 'accept', waste: true, ...data });
   stock(3.2, 'Sam', { material: 'bindweed', what: 'Bindweed clearings', supplier: 'Our own beds', amount: inMeasure(9, 'barrow'), seeds: true, where: 'Stock bay B' });

@@ -25,9 +25,10 @@ export function inCrewMeasure(litres: number, measures: readonly OwnMeasure[]): 
   return n > 0 ? measured(n, fit) : { in: 'litres', n: Math.max(1, Math.round(litres)) };
 }
 
-/** The load of the store that a material is taken from first: the oldest that is ripe, taken in, and has some left. */
-export function loadFor(store: StoreState, material: string, now: Instant): StockLoad | null {
-  return inStock(store).filter((l) => l.material.id === material && l.answer === 'accept' && (l.readyFrom === null || l.readyFrom <= now) && (l.leftLitres === null || l.leftLitres > 1)).sort((a, b) => a.at - b.at)[0] ?? null;
+/** The load of the store that so much of a material is taken from: the oldest that is ripe, taken in, and has enough left; else the fullest. */
+export function loadFor(store: StoreState, material: string, litres: number, now: Instant): StockLoad | null {
+  const ripe = inStock(store).filter((l) => l.material.id === material && l.answer === 'accept' && (l.readyFrom === null || l.readyFrom <= now) && (l.leftLitres === null || l.leftLitres > 1)).sort((a, b) => a.at - b.at);
+  return ripe.find((l) => l.leftLitres === null || l.leftLitres >= litres) ?? ripe.sort((a, b) => (b.leftLitres ?? 0) - (a.leftLitres ?? 0))[0] ?? null;
 }
 
 /** A heap that is building: what is in it, and the layers of what it is built by. */
@@ -50,8 +51,8 @@ function guideOf(store: StoreState, batch: string, parts: readonly Part[], water
     put: l.parts.map((p) => {
       const { material, name } = byKey.get(p.key)!;
       const told = parts[Number(p.key.split(':')[0])]?.load;
-      const load = told !== undefined && store.loads.some((x) => x.id === told && x.gone === null) ? told : (loadFor(store, material, now)?.id ?? null);
-      return { material, name, load, litres: p.litres, amount: inCrewMeasure(p.litres, store.measures) };
+      const load = told !== undefined && store.loads.some((x) => x.id === told && x.gone === null) ? told : (loadFor(store, material, p.litres, now)?.id ?? null);
+      return { material, name: store.loads.find((x) => x.id === load)?.load.what ?? name, load, litres: p.litres, amount: inCrewMeasure(p.litres, store.measures) };
     }),
   }));
   return { layers, next: layers.find((l) => !l.done)?.n ?? null, plan, planParts, heightM: size.heightM, widthM: size.widthM };

@@ -57,7 +57,7 @@ export const loadsDue = (store: StoreState, now: Instant): LoadDue[] => inStock(
 });
 
 /** What one supplier brought, and what came of it. */
-export type SupplierLine = { readonly name: string; readonly loads: readonly StockLoad[]; readonly taken: number; readonly refused: number; readonly held: number; readonly kg: number; /** Loads whose weight is not known. */ readonly unweighed: number; readonly cost: number | null; readonly heaps: readonly string[] };
+export type SupplierLine = { readonly name: string; readonly loads: readonly StockLoad[]; readonly taken: number; readonly refused: number; readonly held: number; readonly kg: number; /** Of that, what would else have gone to waste. */ readonly divertedKg: number; /** Loads whose weight is not known. */ readonly unweighed: number; readonly cost: number | null; readonly heaps: readonly string[] };
 export function suppliersOf(store: StoreState, from: Instant, to: Instant): SupplierLine[] {
   const by = new Map<string, StockLoad[]>();
   for (const l of store.loads) if (l.at >= from && l.at < to) by.set(l.load.supplier ?? '', [...(by.get(l.load.supplier ?? '') ?? []), l]);
@@ -65,16 +65,17 @@ export function suppliersOf(store: StoreState, from: Instant, to: Instant): Supp
     const taken = loads.filter((l) => l.answer !== 'refuse');
     const costs = loads.flatMap((l) => l.load.cost ?? []);
     return {
-      name, loads, taken: taken.length, refused: loads.length - taken.length, held: loads.filter((l) => l.answer === 'ask').length, kg: taken.reduce((s, l) => s + (l.kg ?? 0), 0), unweighed: taken.filter((l) => l.kg === null).length,
+      name, loads, taken: taken.length, refused: loads.length - taken.length, held: loads.filter((l) => l.answer === 'ask').length, kg: taken.reduce((s, l) => s + (l.kg ?? 0), 0), divertedKg: loads.filter(isDiverted).reduce((s, l) => s + (l.kg ?? 0), 0), unweighed: taken.filter((l) => l.kg === null).length,
       cost: costs.length > 0 ? costs.reduce((a, b) => a + b, 0) : null, heaps: [...new Set(taken.flatMap((l) => l.went.map((w) => w.batch)))],
     };
   }).sort((a, b) => b.kg - a.kg || (a.name < b.name ? -1 : 1));
 }
 
+const isDiverted = (l: StockLoad): boolean => l.load.waste && l.answer === 'accept' && l.gone?.how !== 'returned' && l.gone?.how !== 'discarded';
 /** Kilograms that would else have gone to waste, by material. Loads that were sent back or thrown away are not among them; of those without a weight only the number is told. */
-export function diverted(store: StoreState, from: Instant, to: Instant): { readonly kg: number; readonly unweighed: number; readonly byMaterial: readonly { readonly name: string; readonly kg: number; readonly loads: number }[] } {
-  const loads = store.loads.filter((l) => l.at >= from && l.at < to && l.load.waste && l.answer === 'accept' && l.gone?.how !== 'returned' && l.gone?.how !== 'discarded');
+export function diverted(store: StoreState, from: Instant, to: Instant): { readonly kg: number; readonly unweighed: number; readonly byMaterial: readonly { readonly name: string; readonly kg: number; readonly loads: number }[]; readonly loads: readonly StockLoad[] } {
+  const loads = store.loads.filter((l) => l.at >= from && l.at < to && isDiverted(l));
   const by = new Map<string, { name: string; kg: number; loads: number }>();
   for (const l of loads) { const x = by.get(l.material.id) ?? { name: l.material.name, kg: 0, loads: 0 }; by.set(l.material.id, { ...x, kg: x.kg + (l.kg ?? 0), loads: x.loads + 1 }); }
-  return { kg: loads.reduce((s, l) => s + (l.kg ?? 0), 0), unweighed: loads.filter((l) => l.kg === null).length, byMaterial: [...by.values()].sort((a, b) => b.kg - a.kg) };
+  return { kg: loads.reduce((s, l) => s + (l.kg ?? 0), 0), unweighed: loads.filter((l) => l.kg === null).length, byMaterial: [...by.values()].sort((a, b) => b.kg - a.kg), loads };
 }

@@ -30,7 +30,7 @@ export type BenchView = {
   readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
 };
 
-const stockSays = (l: StockLoad, now: number, readyFrom: string | null): string => [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${now - l.at < 2 * MS.day ? ageText((now - l.at) / MS.hour) : `${Math.floor((now - l.at) / MS.day)} d`} old`, l.where, readyFrom].filter(Boolean).join(', ');
+const stockSays = (l: StockLoad, now: number, readyFrom: string | null): string => [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${now - l.at < 2 * MS.day ? ageText((now - l.at) / MS.hour) : `${Math.floor((now - l.at) / MS.day)} d`} old`, readyFrom].filter(Boolean).join(', ');
 
 /** Loads first, by role and age; then the rest of the library. */
 export function itemsOf(store: StoreState, { timeZone, now }: Locale): Item[] {
@@ -84,12 +84,20 @@ export const litresOfUnit = (unit: string, item: Item, measures: readonly OwnMea
   if (unit === 'kg') return item.stuff.density ? 1000 / item.stuff.density.usual : null;
   return measures.find((m) => m.id === unit)?.litres ?? null;
 };
-/** A row from a part that was kept; where it names no load, the store's oldest of that material stands for it. */
+/** The load of the store that a part comes from: the one it names while there is enough of it, else the oldest with enough, else the fullest. */
+function itemOfPart(p: Part, items: readonly Item[]): string {
+  const own = items.filter((i) => i.inStore && i.material === p.material);
+  const litres = p.amount.in === 'measure' ? p.amount.n * p.amount.litresEach : p.amount.in === 'litres' ? p.amount.n : 0;
+  const enough = (i: Item): boolean => i.ready && (i.hasLitres === null || i.hasLitres >= litres);
+  const named = own.find((i) => i.load === p.load);
+  const best = named && enough(named) ? named : (own.find(enough) ?? [...own].sort((a, b) => (b.hasLitres ?? 0) - (a.hasLitres ?? 0))[0]);
+  return best?.key ?? `material:${p.material}`;
+}
+/** A row from a part that was kept. */
 export const rowOfPart = (id: string, p: Part, measures: readonly OwnMeasure[], items: readonly Item[]): Row => {
-  const load = p.load !== undefined && items.some((i) => i.key === `load:${p.load}`);
   const a = p.amount;
   const known = a.in !== 'measure' || measures.some((m) => m.id === a.measure && Math.abs(m.litres - a.litresEach) < 1e-9);
-  const rest = { id, item: load ? `load:${p.load!}` : (items.find((i) => i.inStore && i.material === p.material)?.key ?? `material:${p.material}`), fixed: false, about: a.in !== 'unknown' && a.about === true };
+  const rest = { id, item: itemOfPart(p, items), fixed: false, about: a.in !== 'unknown' && a.about === true };
   if (a.in === 'unknown') return { ...rest, n: '', unit: 'unknown' };
   // A measure that holds something else now is told in the litres that it held then.
   return known ? { ...rest, n: String(a.n), unit: a.in === 'measure' ? a.measure : a.in === 'litres' ? 'L' : 'kg' } : { ...rest, n: String(Math.round(a.n * (a as { litresEach: number }).litresEach * 10) / 10), unit: 'L' };

@@ -1,8 +1,11 @@
 import type { Digest } from '@/core/digest/digest';
 import type { Amount, OwnMeasure } from '@/core/log/store-shapes';
 import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/core/mix/stock';
-import { answerTo, type StockLoad, type StoreState } from '@/core/mix/store';
+import { mixOf } from '@/core/mix/mix';
+import { answerTo, contentsOf, ingredientsOf, type StockLoad, type StoreState } from '@/core/mix/store';
+import { estOf, WINDOWS } from '@/core/mix/window';
 import { ANSWER_WORDS, END_OF_LOAD, fromText, listText, RIPENING, RISK_WORDS, ROLE_MEANS, ROLE_WORDS, STATE_WORDS } from '@/core/mix/words';
+import { localParts } from '@/core/quantity/calendar';
 import { ageText, dayText, tempText, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
@@ -65,7 +68,7 @@ export const materialOptions = (store: StoreState): MaterialOption[] => [...stor
 export type LoadPage = {
   readonly id: string; readonly name: string; readonly head: string; readonly facts: readonly { readonly name: string; readonly says: string }[]; readonly figures: readonly { readonly name: string; readonly says: string; readonly from: string }[];
   readonly caution: string | null; readonly risks: string; readonly went: readonly { readonly batch: string; readonly text: string }[]; readonly heats: readonly { readonly when: string; readonly text: string; readonly by: string }[]; readonly changes: readonly { readonly id: string; readonly text: string }[];
-  readonly photos: readonly string[]; readonly answer: 'accept' | 'ask' | 'refuse'; readonly ripe: { readonly state: string; readonly text: string } | null; readonly gone: string | null; readonly stack: string | null; readonly test: readonly string[]; readonly measures: readonly OwnMeasure[];
+  readonly photos: readonly string[]; readonly answer: 'accept' | 'ask' | 'refuse'; readonly ripe: { readonly state: string; readonly text: string } | null; readonly gone: string | null; readonly stack: string | null; readonly test: readonly string[]; /** Heaps that are building, and what they are like for it. */ readonly couldGo: readonly { readonly id: string; readonly text: string }[]; readonly measures: readonly OwnMeasure[];
 };
 
 const range = (r: { low: number; usual: number; high: number } | null, unit: string): string => (r === null ? 'not known' : r.low === r.high ? `${fig(r.usual)}${unit}` : `${fig(r.usual)}${unit} (${fig(r.low)} to ${fig(r.high)})`);
@@ -94,21 +97,35 @@ export function loadPage(l: StockLoad, store: StoreState, board: readonly Digest
     photos: l.load.photos ?? [], answer: l.answer, gone: l.gone ? END_OF_LOAD[l.gone.how] : null,
     ripe: l.becomes && l.readyFrom !== null && l.readyFrom > l.stateSince && l.gone === null ? { state: l.becomes, text: l.readyFrom <= now ? `It should be ${STATE_WORDS[l.becomes]} by now.` : `${RIPENING[l.becomes as keyof typeof RIPENING]?.doing ?? 'Ripening'}: ready from ${dayText(timeZone, l.readyFrom)}.` } : null,
     stack: heat === null ? null : heat.c === null ? 'Fresh stacks of this kind heat up on their own. Read it once a week, deep inside.' : { none: 'The stack is cool enough. Read it once a week while it is fresh.', warn: 'It is warming up: read it every day, and keep it from getting bigger.', act: 'Take it apart in small portions, with water at hand. Opening it feeds air to a smoulder.', danger: 'Keep people back, do not open it blindly, and call the fire service. The fire card says whom.' }[heat.level],
-    test: l.test?.working ?? [], measures: store.measures,
+    test: l.test?.working ?? [], couldGo: l.gone || l.answer === 'refuse' ? [] : board.filter((d) => d.builtAt === null).map((d) => ({ id: d.id, text: receiverText(l, d, store) })), measures: store.measures,
   };
 }
 
-export type SuppliersView = { readonly from: string; readonly lines: readonly { readonly name: string; readonly says: string; readonly heaps: readonly { readonly id: string; readonly text: string }[]; readonly loads: readonly { readonly id: string; readonly text: string }[] }[]; readonly diverted: { readonly total: string; readonly by: readonly { readonly name: string; readonly kg: string; readonly loads: number }[] } };
+/** What speaks for and against putting a load into a heap: what its place is kept for, and how moist it is so far. */
+function receiverText(l: StockLoad, d: Digest, store: StoreState): string {
+  const slot = store.map?.map.slots.find((s) => d.position !== null && s.name === ('row' in d.position ? d.position.row : d.position.bay));
+  const { parts, waterL } = contentsOf(store, d.id);
+  const wet = parts.length > 0 ? estOf(mixOf(ingredientsOf(store, parts), waterL, false).moisture) : null;
+  const stranger = slot?.only && !l.material.risks.some((r) => slot.only!.includes(r));
+  const room = wet === null ? 'nothing in it yet, or its moisture is not known' : `${Math.round(wet.value)} % moist so far: ${wet.value > WINDOWS.moisture.preferred[1] ? 'better something dry' : 'room for moisture'}`;
+  return `${d.name ?? d.code}, ${stranger ? `kept for ${slot.words ?? listText(slot.only!.map((r) => RISK_WORDS[r]))}` : room}`;
+}
+
+export type SuppliersView = { readonly from: string; readonly lines: readonly { readonly name: string; readonly says: string; readonly heaps: readonly { readonly id: string; readonly text: string }[]; readonly loads: readonly { readonly id: string; readonly text: string }[] }[]; readonly diverted: { readonly total: string; readonly by: readonly { readonly name: string; readonly kg: string; readonly loads: number }[]; readonly months: readonly { readonly name: string; readonly kg: string; readonly share: number }[] } };
+const sinceText = (timeZone: string, at: number): string => { const p = localParts(timeZone, at); return `${p.day} ${p.month} ${p.year}`; };
 /** Who brought what in a span, and what came of it. */
 export function suppliersView(store: StoreState, board: readonly Digest[], from: number, to: number, locale: Locale): SuppliersView {
   const d = diverted(store, from, to);
+  const months = new Map<string, number>();
+  for (const l of [...d.loads].sort((a, b) => a.at - b.at)) { const p = localParts(locale.timeZone, l.at); const key = `${p.month} ${p.year}`; months.set(key, (months.get(key) ?? 0) + (l.kg ?? 0)); }
+  const most = Math.max(1, ...months.values());
   return {
-    from: dayText(locale.timeZone, from),
+    from: sinceText(locale.timeZone, from),
     lines: suppliersOf(store, from, to).map((s) => ({
-      name: s.name || 'Nobody named', says: [`${s.loads.length} ${s.loads.length === 1 ? 'load' : 'loads'}`, s.refused > 0 && `${s.refused} refused`, s.held > 0 && `${s.held} held`, s.kg > 0 && kgText(s.kg), s.unweighed > 0 && `${s.unweighed} of unknown weight`, s.cost !== null && `cost ${s.cost.toFixed(2)}`].filter(Boolean).join(', '),
+      name: s.name || 'Nobody named', says: [`${s.loads.length} ${s.loads.length === 1 ? 'load' : 'loads'}`, s.refused > 0 && `${s.refused} refused`, s.held > 0 && `${s.held} held`, s.kg > 0 && `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? `, ${kgText(s.divertedKg)} of it kept from waste` : s.divertedKg > 0 ? ' kept from waste' : ''}`, s.unweighed > 0 && `${s.unweighed} of unknown weight`, s.cost !== null && `cost ${s.cost.toFixed(2)}`].filter(Boolean).join(', '),
       heaps: s.heaps.flatMap((id) => { const h = board.find((b) => b.id === id); const lead = h?.rules[0]; return h ? [{ id, text: `${h.name ?? h.code}${lead?.provenAt ? ', proven' : h.builtAt === null ? ', still building' : ', not proven yet'}` }] : []; }),
       loads: s.loads.map((l) => ({ id: l.id, text: `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}${l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`}` })),
     })),
-    diverted: { total: `${kgText(d.kg)}${d.unweighed > 0 ? `, and ${d.unweighed} loads of unknown weight that are not in the sum` : ''}`, by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })) },
+    diverted: { total: `${kgText(d.kg)}${d.unweighed > 0 ? `, and ${d.unweighed} loads of unknown weight that are not in the sum` : ''}`, by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })), months: [...months].slice(-24).map(([name, kg]) => ({ name, kg: kgText(kg), share: kg / most })) },
   };
 }

@@ -58,7 +58,7 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
         <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1"><h1>{building ? building.name : draft.name || 'Bench'}</h1><span className="q">{building ? `${building.place}${building.place ? ', ' : ''}still building` : draft.recipe ? 'a recipe' : 'a mix, not kept yet'}</span></div>
         <h2 className="!text-[17px] mt-3">What goes in</h2>
         <p className="text-[13px] text-ink-2">{view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`).join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what to add.</p>
-        {building && already.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
+        {building && already.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
         <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} measures={view.measures} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
         {lines.length === 0 && <p className="py-3">Nothing lies on the bench. Take what the store has, or any of the library.</p>}
         <div className="flex flex-wrap gap-2 mt-3 items-center"><button type="button" className="btn" onClick={() => setOpen('pick')}><Mark name="add" size={19} />Another material</button>
@@ -78,7 +78,7 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
         {mix && <Schools parts={bench.parts} mix={mix} measure={measure} />}
       </section>
       <aside className="bg-sheet max-xl:lg:col-span-2 px-5 max-sm:px-4 pt-3 pb-5 flex flex-col gap-3 max-xl:border-t-[1.6px] border-ink">
-        {mix && <><Layers parts={bench.parts} mix={mix} waterL={bench.waterL} measure={measure} hose={view.hose} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} />
+        {mix && <><Layers parts={building ? bench.parts.slice(already.length) : bench.parts} mix={mix} waterL={building ? (bench.water ?? 0) : bench.waterL} measure={measure} hose={view.hose} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} />
           <Size litres={mix.litresMixed ?? 0} shape={draft.shape} onShape={(shape) => bench.change({ shape })} leastM3={view.leastM3} stemM={view.stemM} slots={view.slots} />
           <Cautions lines={lines.map((l) => l.item)} />
           {mix.shares.length > 0 && <Shares mix={mix} />}</>}
@@ -99,7 +99,7 @@ const nameOf = (a: Addition, bench: { byKey: ReadonlyMap<string, Item> }): strin
 function inHeap(part: Part, key: string, items: readonly Item[]) {
   const item = items.find((i) => i.key === `load:${part.load}`) ?? items.find((i) => i.key === `material:${part.material}`);
   const stuff = item?.stuff ?? stuffOf({ id: part.material, name: part.material, role: 'mineral', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} }, 'fresh');
-  return [{ ...ingredientOf(key, part, stuff), name: item?.name ?? stuff.name }];
+  return [{ ...ingredientOf(key, part, stuff), name: `${item?.name ?? stuff.name}, in it` }];
 }
 
 /** `23 barrows, 12 buckets`: what is carried, by its measures. */
@@ -118,7 +118,10 @@ function useAdditions(bench: ReturnType<typeof useBench>, view: BenchView, ask: 
     let current = true;
     const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0];
     const used = (key: string): number => lines.reduce((s, l) => (l.item.key === key ? s + (l.ingredient?.litres ?? 0) : s), 0);
-    const stock = !measure ? [] : view.items.filter((i) => i.inStore && i.ready).map((i) => ({ stuff: { ...ingredientOf(i.key, { amount: { in: 'litres', n: 1 } }, i.stuff, i.price), name: i.name }, litresEach: measure.litres, hasLitres: i.hasLitres === null ? null : i.hasLitres - used(i.key) }));
+    // Of several loads of one material the fullest stands for all.
+    const fullest = new Map<string, Item>();
+    for (const i of view.items) { const was = fullest.get(i.material); if (i.inStore && i.ready && (!was || (i.hasLitres ?? 0) > (was.hasLitres ?? 0))) fullest.set(i.material, i); }
+    const stock = !measure ? [] : [...fullest.values()].map((i) => ({ stuff: { ...ingredientOf(i.key, { amount: { in: 'litres', n: 1 } }, i.stuff, i.price), name: i.name }, litresEach: measure.litres, hasLitres: i.hasLitres === null ? null : i.hasLitres - used(i.key) }));
     const timer = setTimeout(() => void ask({ do: 'add', parts, waterL, stock }).then((a) => { if (current) setAnswer({ additions: a?.did === 'add' ? a.additions : [], of: mix }); }), 120);
     return () => { current = false; clearTimeout(timer); };
   }, [mix, parts, waterL, lines, view, ask]);

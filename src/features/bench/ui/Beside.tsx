@@ -28,8 +28,8 @@ export function Shares({ mix }: { mix: Mix }) {
   return (
     <section className="border-t-[1.6px] border-ink pt-2" data-testid="shares">
       <h3>What brings what</h3>
-      <div className="overflow-x-auto"><table className="w-full text-[14px]"><thead><tr>{['', 'weight', 'room', 'water', 'carbon', 'nitrogen'].map((h) => <th key={h} scope="col" className={`font-semibold py-1 ${h ? 'text-right' : 'text-left'}`}>{h || <span className="sr-only">Material</span>}</th>)}</tr></thead>
-        <tbody>{mix.shares.map((s) => <tr key={s.key} className="border-t border-rule"><th scope="row" className="text-left font-normal py-1">{s.name}</th>{[s.mass, s.litres, s.water, s.carbon, s.nitrogen].map((x, i) => <td key={i} className="text-right">{pct(x)}</td>)}</tr>)}</tbody></table></div>
+      <div className="overflow-x-auto"><table className="w-full text-[13.5px]"><thead><tr>{['', 'weight', 'room', 'water', 'carbon', 'nitrogen'].map((h) => <th key={h} scope="col" className={`font-semibold py-1 ${h ? 'text-right pl-2.5' : 'text-left'}`}>{h || <span className="sr-only">Material</span>}</th>)}</tr></thead>
+        <tbody>{mix.shares.map((s) => <tr key={s.key} className="border-t border-rule"><th scope="row" className="text-left font-normal py-1">{s.name}</th>{[s.mass, s.litres, s.water, s.carbon, s.nitrogen].map((x, i) => <td key={i} className="text-right whitespace-nowrap pl-2.5">{pct(x)}</td>)}</tr>)}</tbody></table></div>
     </section>
   );
 }
@@ -43,8 +43,8 @@ export function Layers({ parts, mix, waterL, measure, hose, highM, wideM, buildi
   const portion = (litres: number): string => { const n = Math.round((litres / measure.litres) * 2) / 2; return n > 0 ? measureText(n, measure.name, measure.many) : litresText(litres); };
   return (
     <section data-testid="layers">
-      <h2 className="!text-[21px] mb-1">How to lay it up</h2>
-      {layers.length === 0 ? <p className="q">{mix.shares.length === 0 ? 'Put something on the bench, and its layers stand here.' : 'A volume is not known, so no layers can be told. Count its buckets.'}</p> : <>
+      <h2 className="!text-[21px] mb-1">{building ? 'How to lay up the rest' : 'How to lay it up'}</h2>
+      {layers.length === 0 ? <p className="q">{parts.length === 0 ? 'Put something on the bench, and its layers stand here.' : 'A volume is not known, so no layers can be told. Count its buckets.'}</p> : <>
         <LayUp layers={layers} high={`${highM.toFixed(1)} m`} wide={`${wideM.toFixed(1)} m wide`} label={`Layers from the ground: ${layers.map((l) => LAYER_WORDS[l.kind]).join(', ')}`} />
         <ol className="sm:columns-2 gap-4 mt-2 text-[14px] leading-[1.2]">{layers.map((l, i) => <li key={i} className="flex gap-2 py-1 break-inside-avoid"><b className="disp w-4 flex-none">{i + 1}</b><span>{l.parts.map((p) => `${p.name}, ${portion(p.litres)}`).join('; ')}{l.kind === 'base' || l.kind === 'blanket' ? <span className="q"> as {LAYER_WORDS[l.kind]}</span> : null}</span></li>)}</ol>
       </>}

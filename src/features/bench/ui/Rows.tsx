@@ -18,8 +18,8 @@ export function RowOf({ line, bench, measures, then }: { line: Line; bench: Benc
   const unitL = litresOfUnit(row.unit, item, measures);
   const each = row.unit === 'L' || row.unit === 'kg' ? 10 : 1;
   const value = typeof n === 'number' ? n : 0;
-  const stock = item.hasLitres !== null && unitL ? item.hasLitres / unitL : null;
-  const most = Math.max(8 * each, Math.ceil(Math.max(value, Math.min(stock ?? 0, 60 * each)) * 1.25));
+  // The track grows with what is set, so that the hand always has room to the right.
+  const most = Math.max(8 * each, Math.ceil((value + (unitL ? then / unitL : 0)) * 1.25));
   const set = (x: number): void => bench.setRow(row.id, { n: half(Math.max(0, x)) });
   const over = item.hasLitres !== null && ingredient?.litres != null && ingredient.litres > item.hasLitres + 0.5;
   const label = item.name;

@@ -30,6 +30,7 @@ export function PutIn({ put, sources, measures }: { put: PutInHandle; sources: r
         <div key={i} className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2" data-testid="put">
           <select className="field" aria-label={`What went in, ${i + 1}`} value={row.source} onChange={(e) => set(i, { source: e.target.value })}>
             {store.length > 0 && <optgroup label="In the store">{store.map((s) => <option key={s.key} value={s.key}>{s.name}: {s.says}</option>)}</optgroup>}<optgroup label="Not from the store">{library.map((s) => <option key={s.key} value={s.key}>{s.name}</option>)}</optgroup></select>
+          {source?.answer && <p className="marked font-semibold w-fit" role="status">{source.answer}</p>}
           <AmountField label={source?.name ?? 'How much'} value={row} measures={measures} onChange={(v) => set(i, v)} problem={wrong} />
           <p><button type="button" className="link min-h-[40px] pointer-coarse:min-h-[48px]" onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}>Take this line out</button></p>
         </div>))}
