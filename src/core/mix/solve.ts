@@ -126,7 +126,7 @@ export type Addition = { readonly key: string; readonly n: number; readonly litr
 /** One material of the stock, and the measure that it is carried in. */
 export type Carried = { readonly stuff: Omit<Ingredient, 'litres' | 'kg' | 'about'>; readonly litresEach: number; /** L; null: not known how much there is. */ readonly hasLitres: number | null };
 
-/** So many measures of one thing are tried; no more than doubles the mix, or six where it is small: beyond that it is another mix. */
+/** So many measures of one thing are tried; no more than twice the mix, or six where it is small: beyond that it is another mix. */
 const MOST_TRIED = 60;
 const FEW = 6;
 /** More of a change than this is worth it: shares of a window's margin. */
@@ -143,7 +143,7 @@ export function additionsTo(parts: readonly Ingredient[], waterL: number, stock:
   const target = (WINDOWS.moisture.preferred[0] + WINDOWS.moisture.preferred[1]) / 200;
   const loose = before.litresLoose ?? 0;
   const found = stock.flatMap((s): Addition[] => {
-    const most = Math.min(MOST_TRIED, Math.max(FEW, Math.floor(loose / s.litresEach)));
+    const most = Math.min(MOST_TRIED, Math.max(FEW, Math.floor((2 * loose) / s.litresEach)));
     let best: Addition | null = null;
     const each = s.stuff.density === null ? 0 : (s.litresEach * s.stuff.density.usual) / 1000;
     for (let n = 1; n <= most && (s.hasLitres === null || n * s.litresEach <= s.hasLitres + 1e-9); n += 1) {

@@ -40,7 +40,7 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
   const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0] ?? { id: 'bucket', name: 'bucket', litres: 12 };
   const { additions, working } = useAdditions(bench, view, ask);
   const chosen = additions[pick] ?? additions[0] ?? null;
-  const then = chosen && mix ? { mix: chosen.after, key: chosen.key, litres: chosen.litres } : null;
+  const then = chosen && mix && !working ? { mix: chosen.after, key: chosen.key, litres: chosen.litres } : null;
   const size = measuresFor(draft.shape, Math.max(0.01, (mix?.litresMixed ?? 0) / 1000), null);
   const taken = new Set(draft.rows.map((r) => r.item));
   const addItem = (item: Item, n = '1', unit = measure.id): void => bench.change({ rows: [...draft.rows, { id: v7(), item: item.key, n, unit, about: false, fixed: false }] });
@@ -69,10 +69,10 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
         <Recipes view={view} />
       </section>
       <section className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
-        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 0.05 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
+        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen && !working ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 0.05 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
         {mix && <Windows mix={mix} then={then?.mix ?? null} />}
-        {chosen && <div className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[50px]" onClick={() => take(chosen)}><Mark name="add" size={20} />Add {measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}{chosen.waterL >= 2.5 ? ` and ${Math.round(chosen.waterL / 5) * 5} L water` : ''}</button>
-          {additions.length > 1 && <button type="button" className="btn !min-h-[50px]" onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}>Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead</button>}</div>}
+        {chosen && <div className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[50px]" disabled={working} onClick={() => take(chosen)}><Mark name="add" size={20} />Add {measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}{chosen.waterL >= 2.5 ? ` and ${Math.round(chosen.waterL / 5) * 5} L water` : ''}</button>
+          {additions.length > 1 && <button type="button" className="btn !min-h-[50px]" disabled={working} onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}>Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead</button>}</div>}
         {!chosen && mix && mix.cn.ok && !working && lines.length > 0 && <p className="q" data-testid="no-addition">Nothing in the store makes it better on its own.{view.items.some((i) => i.inStore) ? '' : ' The store is empty: take in a load, and it is tried here.'}</p>}
         {near.length > 0 && <section className="border-t-[1.6px] border-ink pt-2"><h3>Your own heaps nearest to this mix</h3><ul className="grid sm:grid-cols-2 gap-3 mt-1 text-[13.5px]">{near.map((h) => <li key={h.id}><Link prefetch={false} className="link" href={`/batch/${h.id}`}>{h.name}</Link> C:N {h.cn.toFixed(0)}, {h.moisture.toFixed(0)} % moist<br /><span className="text-ink-2">{h.says}</span></li>)}</ul></section>}
         {mix && <Schools parts={bench.parts} mix={mix} measure={measure} />}
@@ -125,7 +125,8 @@ function useAdditions(bench: ReturnType<typeof useBench>, view: BenchView, ask: 
     const timer = setTimeout(() => void ask({ do: 'add', parts, waterL, stock }).then((a) => { if (current) setAnswer({ additions: a?.did === 'add' ? a.additions : [], of: mix }); }), 120);
     return () => { current = false; clearTimeout(timer); };
   }, [mix, parts, waterL, lines, view, ask]);
-  return answer.of === mix ? { additions: answer.additions, working: false } : { additions: [], working: true };
+  // The last answer stays in its place while the next one is worked out, so that nothing moves under the finger.
+  return { additions: mix && parts.length > 0 ? answer.additions : [], working: answer.of !== mix };
 }
 
 /** Kept recipes, and how the heaps that were built by each did. */

@@ -109,7 +109,7 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
         </div></details>
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
       <Problems list={problems} />
-      <button type="button" className="btn key !min-h-[64px]" disabled={busy || wrong !== null} onClick={save}>{busy ? 'Keeping…' : given === 'refuse' ? 'Log that it was refused' : given === 'ask' ? 'Hold it, and log it' : 'Take it in'}</button>
+      <button type="button" className="btn key !min-h-[64px]" disabled={busy || wrong !== null} onClick={save}>{busy ? 'Keeping…' : given === 'refuse' ? 'Log that it was refused' : given === 'ask' ? 'Hold it, and log it' : 'Log this load'}</button>
       {wrong && <p className="hint -mt-3" role="status">{wrong}</p>}
     </div>
   );

@@ -26,13 +26,16 @@ export function Yard({ heaps, figures, today }: { heaps: readonly YardHeap[]; fi
   );
 }
 
-/** What to do first on an empty site. */
-export function EmptyYard() {
+/** What to do first on an empty site; beside it what the store asks for already. */
+export function EmptyYard({ today }: { today: ReactNode }) {
   return (
-    <section className="max-w-[620px] px-5 py-10 flex flex-col gap-4">
-      <h1>No heap yet</h1>
-      <p className="text-[16px]">Open one that you are building or that is already hot, or bring in the readings of a batch that was kept elsewhere.</p>
-      <p className="flex gap-3 flex-wrap"><Link href="/open" className="btn key"><Mark name="flag" />Open a heap</Link><Link href="/bring" className="btn">Bring in a file</Link></p>
-    </section>
+    <div className={today ? 'grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,400px)] flex-1' : ''}>
+      <section className="max-w-[620px] px-5 py-10 flex flex-col gap-4">
+        <h1>No heap yet</h1>
+        <p className="text-[16px]">Open one that you are building or that is already hot, work out a mix on the bench, or bring in the readings of a batch that was kept elsewhere.</p>
+        <p className="flex gap-3 flex-wrap"><Link href="/open" className="btn key"><Mark name="flag" />Open a heap</Link><Link href="/bench" className="btn">Work out a mix</Link><Link href="/store/take-in" className="btn">Take in a load</Link><Link href="/bring" className="btn">Bring in a file</Link></p>
+      </section>
+      {today}
+    </div>
   );
 }
