@@ -4,8 +4,9 @@ set -euo pipefail
 cd "$(dirname "$0")/.."
 scripts/pg.sh start
 BENCH_ADMIN_URL="$(scripts/pg.sh admin-url postgres)"; export BENCH_ADMIN_URL
-for name in verify site advice; do node_modules/.bin/esbuild "bench/$name.ts" --bundle --platform=node --format=esm --packages=external --outfile=".data/bench-$name.mjs" --log-level=warning; done
+for name in verify site advice mix; do node_modules/.bin/esbuild "bench/$name.ts" --bundle --platform=node --format=esm --packages=external --outfile=".data/bench-$name.mjs" --log-level=warning; done
 echo "200 made-up heaps by the calendar and by the advice"; node .data/bench-advice.mjs
+echo "the recipe bench and the store"; node .data/bench-mix.mjs
 echo "verify of half a million readings"; node --expose-gc .data/bench-verify.mjs
 echo "30 batches of 500 rounds"; BENCH_KEEP=1 node .data/bench-site.mjs | tee .data/bench.log
 db="$(sed -n 's/^kept as //p' .data/bench.log)"

@@ -15,7 +15,7 @@ describe('worked examples of Richard and Trautmann (Cornell Composting, C/N and 
   const est = (f: ReturnType<typeof mixOf>['cn']): number => (f.ok ? f.est.value : NaN);
   test('10 kg of grass at 77 % and 6.8 kg of leaves at 35 % are at 60 %', () => expect(est(mixOf([grass, leaves(6.8)]).moisture)).toBeCloseTo(60, 0));
   test('3.474 kg of leaves bring 10 kg of grass to a C:N of 30', () => expect(est(mixOf([grass, leaves(3.474)]).cn)).toBeCloseTo(30, 2));
-  test('1000 kg at 45 % take 309.5 kg of water to be at 58 %', () => expect(waterToAdd(1000, 0.45, 0.58)).toBeCloseTo(309.5, 1));
+  test('1000 kg at 45 % take 309.5 kg of water to be at 58 %', () => expect(waterToAdd(1000, 45, 58)).toBeCloseTo(309.5, 1));
 });
 
 test('the table of NRAES-54 stands in the library as the handbook gives it (from memory): N %, C:N, moisture %, lb/yd³', () => {

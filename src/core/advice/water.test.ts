@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { ago, NOW, template } from '../../../tests/support/situation';
-import { coolsBy, waterAdvice, waterToAdd, type WaterSituation } from './water';
+import { waterToAdd } from '../mix/mix';
+import { coolsBy, waterAdvice, type WaterSituation } from './water';
 import { waterWords } from './words';
 
 const at = (s: Partial<WaterSituation>): WaterSituation => ({ now: NOW, template: template('by-heat'), volumeM3: 4, moisture: { at: ago(3), by: 'squeeze', squeeze: 'crumbles' }, wateredSinceL: 0, coreC: 60, airC: 12, flowLPerMin: 15, bucketL: 10, ...s });

@@ -1,22 +1,11 @@
 import type { Squeeze } from '../words/feel';
 import type { MethodTemplate } from '../log/shapes';
+import { SQUEEZE_PCT } from '../mix/measured';
+import { waterToAdd } from '../mix/mix';
 import { DRY_KG_M3 } from '../heap/size';
 import { MS, type Instant } from '../quantity/instant';
 
 /** How much water a heap lacks, as litres, hose minutes and buckets, and what it does to its heat. */
-
-/** What a squeeze says of moisture, % of wet weight: common practice, a hand is no scale. */
-export const SQUEEZE_PCT: Readonly<Record<Squeeze, { readonly lowPct: number; readonly highPct: number }>> = {
-  crumbles: { lowPct: 30, highPct: 42 }, holds: { lowPct: 42, highPct: 50 }, drops: { lowPct: 50, highPct: 60 }, runs: { lowPct: 62, highPct: 75 },
-};
-
-/**
- * Water that brings a mass from one wet-basis moisture to another: m·(T − M)/(1 − T). 1000 kg from 45 % to 58 %: 309.5 kg
- * (mass balance; handbook, section 5).
- * @param massKg wet mass @param pct now, % @param targetPct wanted, %
- * @returns kg, which is litres; negative: it must lose that much
- */
-export const waterToAdd = (massKg: number, pct: number, targetPct: number): number => (massKg * (targetPct - pct)) / (100 - targetPct);
 
 /** Specific heat of a moist mix, kJ/(kg·K): water 4.18, dry matter about 1.3, by their shares (mixing rule; the dry figure from memory). */
 const heatCapacity = (pct: number): number => (4.18 * pct + 1.3 * (100 - pct)) / 100;

@@ -51,8 +51,8 @@ function guideOf(store: StoreState, batch: string, parts: readonly Part[], water
     put: l.parts.map((p) => {
       const { material, name } = byKey.get(p.key)!;
       const told = parts[Number(p.key.split(':')[0])]?.load;
-      const load = told !== undefined && store.loads.some((x) => x.id === told && x.gone === null) ? told : (loadFor(store, material, p.litres, now)?.id ?? null);
-      return { material, name: store.loads.find((x) => x.id === load)?.load.what ?? name, load, litres: p.litres, amount: inCrewMeasure(p.litres, store.measures) };
+      const load = told !== undefined && store.loadOf.get(told)?.gone === null ? told : (loadFor(store, material, p.litres, now)?.id ?? null);
+      return { material, name: (load === null ? undefined : store.loadOf.get(load)?.load.what) ?? name, load, litres: p.litres, amount: inCrewMeasure(p.litres, store.measures) };
     }),
   }));
   return { layers, next: layers.find((l) => !l.done)?.n ?? null, plan, planParts, heightM: size.heightM, widthM: size.widthM };

@@ -41,7 +41,8 @@ export function layersOf(parts: readonly Ingredient[], waterL: number, heightM: 
   const made: Omit<Layer, 'waterL'>[] = [layer('base', cover.map((p) => take(p, BASE)))];
   for (let i = 0; i < pairs; i += 1) {
     const at = (list: readonly Ingredient[]) => list.flatMap((p) => { const share = inPair(p, i); return share > 0 ? [take(p, share)] : []; });
-    made.push(layer('green', at(outer)), layer('raw', at(inner)), layer('brown', at(browns)));
+    const greens = [...at(inner), ...at(outer)];
+    made.push(layer(at(inner).length > 0 ? 'raw' : 'green', greens), layer('brown', at(browns)));
   }
   made.push(layer('blanket', cover.map((p) => take(p, BLANKET))));
   const laid = made.filter((l) => l.parts.length > 0 && l.litres > 1e-9);

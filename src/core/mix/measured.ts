@@ -43,7 +43,9 @@ export function dryingTest(dishG: number, weighings: readonly number[]): Tested 
   };
 }
 
-/** Moisture that a squeezed handful stands for, % (common practice): a band, since a hand is no scale. */
-export const SQUEEZE_PCT: Readonly<Record<Squeeze, readonly [low: number, usual: number, high: number]>> = { crumbles: [20, 35, 42], holds: [40, 47, 52], drops: [50, 56, 62], runs: [62, 70, 80] };
+/** What a squeeze says of moisture, % of wet weight: common practice, a hand is no scale. */
+export const SQUEEZE_PCT: Readonly<Record<Squeeze, { readonly lowPct: number; readonly highPct: number }>> = {
+  crumbles: { lowPct: 30, highPct: 42 }, holds: { lowPct: 42, highPct: 50 }, drops: { lowPct: 50, highPct: 60 }, runs: { lowPct: 62, highPct: 75 },
+};
 
 const round = (x: number): number => Math.round(x * 100) / 100;

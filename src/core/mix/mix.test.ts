@@ -42,7 +42,7 @@ describe('what goes in comes out', () => {
   test('water brings a mix to the moisture it was reckoned for', () => {
     fc.assert(fc.property(anyMix(6), fc.double({ min: 40, max: 70, noNaN: true }), (parts, target) => {
       const mix = mixOf(parts);
-      const water = waterToAdd(mix.massKg!, value(mix.moisture) / 100, target / 100);
+      const water = waterToAdd(mix.massKg!, value(mix.moisture), target);
       if (water > 0) expect(value(mixOf(parts, water).moisture)).toBeCloseTo(target, 6); else expect(value(mix.moisture)).toBeGreaterThanOrEqual(target - 1e-6);
     }));
   });

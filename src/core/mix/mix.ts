@@ -47,8 +47,13 @@ const flow = (kg: number, m: number, carbonPct: number, cn: number): Flow => {
 /** Air space of a mix by its bulk density ρ (kg/m³) and moisture M (0 to 1): 1 − ρ·(M/ρ_water + (1 − M)/ρ_solid), as %; never below 0. */
 export const airSpacePct = (density: number, moisture: number): number => Math.max(0, 100 * (1 - density * (moisture / 1000 + (1 - moisture) / SOLID_KG_M3)));
 
-/** Water to add to a mass m of wet-basis moisture M to reach T: m·(T − M)/(1 − T), kg; nought where it is as moist already. M and T from 0 to 1. */
-export const waterToAdd = (kg: number, moisture: number, target: number): number => Math.max(0, (kg * (target - moisture)) / (1 - target));
+/**
+ * Water that brings a mass from one wet-basis moisture to another: m·(T − M)/(1 − T). 1000 kg from 45 % to 58 %: 309.5 kg
+ * (mass balance; handbook, section 5).
+ * @param massKg wet mass @param pct now, % @param targetPct wanted, %
+ * @returns kg, which is litres; negative: it must lose that much
+ */
+export const waterToAdd = (massKg: number, pct: number, targetPct: number): number => (massKg * (targetPct - pct)) / (100 - targetPct);
 
 /** How far pieces fill the gaps of others, and how far they leave gaps: paste and fine stuff goes in whole, medium by half. */
 const FILLS: Readonly<Record<Particle, number>> = { paste: 1, fine: 1, medium: 0.5, coarse: 0, long: 0, liquid: 0 };

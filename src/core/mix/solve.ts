@@ -140,7 +140,7 @@ export function additionsTo(parts: readonly Ingredient[], waterL: number, stock:
   const before = mixOf(parts, waterL);
   const was = missOf(before);
   if (was === null) return [];
-  const target = (WINDOWS.moisture.preferred[0] + WINDOWS.moisture.preferred[1]) / 200;
+  const target = (WINDOWS.moisture.preferred[0] + WINDOWS.moisture.preferred[1]) / 2;
   const loose = before.litresLoose ?? 0;
   const found = stock.flatMap((s): Addition[] => {
     const most = Math.min(MOST_TRIED, Math.max(FEW, Math.floor((2 * loose) / s.litresEach)));
@@ -151,7 +151,7 @@ export function additionsTo(parts: readonly Ingredient[], waterL: number, stock:
       const dry = mixOf([...parts, added], waterL, false);
       const wet = estOf(dry.moisture);
       if (!wet || dry.massKg === null) break;
-      const more = wet.value < WINDOWS.moisture.preferred[0] ? waterToAdd(dry.massKg, wet.value / 100, target) : 0;
+      const more = wet.value < WINDOWS.moisture.preferred[0] ? waterToAdd(dry.massKg, wet.value, target) : 0;
       const after = more > 0 ? mixOf([...parts, added], waterL + more, false) : dry;
       const miss = missOf(after);
       if (miss === null) break;

@@ -69,7 +69,7 @@ export type WentIn = { readonly entry: string; readonly at: Instant; readonly by
 export type StoreState = {
   readonly materials: ReadonlyMap<string, Material>; /** Ids of those that the site changed or made. */ readonly ownMaterials: ReadonlySet<string>;
   readonly measures: readonly OwnMeasure[]; readonly acceptance: readonly AcceptLine[]; readonly acceptanceOwn: boolean;
-  readonly loads: readonly StockLoad[];
+  readonly loads: readonly StockLoad[]; readonly loadOf: ReadonlyMap<string, StockLoad>;
   readonly recipes: ReadonlyMap<string, readonly RecipeVersion[]>;
   readonly layUps: ReadonlyMap<string, { readonly recipe: Recipe; readonly from: string | null; readonly at: Instant; readonly by: string }>;
   readonly went: ReadonlyMap<string, readonly WentIn[]>;
@@ -99,9 +99,10 @@ export function foldStore(entries: readonly Entry[]): StoreState {
   }
   const acceptance = byId(live, 'acceptance').at(-1)?.data.lines;
   const map = byId(live, 'site-map').at(-1);
+  const loads = loadsOf(live, materials, went);
   return {
     materials, ownMaterials: new Set(own.map((e) => e.data.material.id)), measures: byId(live, 'measures').at(-1)?.data.measures ?? USUAL_MEASURES,
-    acceptance: acceptance ?? USUAL_ACCEPTANCE, acceptanceOwn: acceptance !== undefined, loads: loadsOf(live, materials, went), recipes,
+    acceptance: acceptance ?? USUAL_ACCEPTANCE, acceptanceOwn: acceptance !== undefined, loads, loadOf: new Map(loads.map((l) => [l.id, l])), recipes,
     layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, at: e.at, by: e.by }])), went,
     map: map ? { entry: map.id, at: map.at, by: map.by, map: map.data.map } : null,
   };
@@ -159,7 +160,7 @@ export const inStock = (store: StoreState): StockLoad[] => store.loads.filter((l
 
 /** What a part of a recipe, charge or addition is made of: the load's own figures where it names one. */
 export function stuffOfPart(store: StoreState, part: Part): { readonly stuff: Stuff; readonly price: number | null } {
-  const load = part.load === undefined ? undefined : store.loads.find((l) => l.id === part.load);
+  const load = part.load === undefined ? undefined : store.loadOf.get(part.load);
   return load ? { stuff: load.stuff, price: load.price } : { stuff: stuffOf(store.materials.get(part.material) ?? lost(part.material), 'fresh'), price: null };
 }
 

@@ -92,7 +92,7 @@ export function solvedSays(s: Solved): string {
   return `It cannot be reached with what there is. This is the nearest: it misses ${listText(s.misses.map((m) => WINDOWS[m].name.toLowerCase())) || 'the amount that was asked for'}.`;
 }
 
-export const LAYER_WORDS = { base: 'airy base', brown: 'browns', green: 'greens', raw: 'raw or seeding, well inside', blanket: 'blanket' } as const;
+export const LAYER_WORDS = { base: 'airy base', brown: 'browns', green: 'greens', raw: 'greens, the raw and seeding of them well inside', blanket: 'blanket' } as const;
 
 /** Cautions of building, where the work is done. */
 export const BUILD_CAUTION = {

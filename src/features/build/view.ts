@@ -18,6 +18,8 @@ export type BuildView = {
   readonly went: readonly { readonly id: string; readonly when: string; readonly by: string; readonly text: string }[];
   readonly total: string; readonly figures: string; readonly says: string; readonly planned: string | null; readonly cautions: readonly string[]; readonly materialCautions: readonly { readonly name: string; readonly says: string }[];
   readonly sources: readonly Source[]; readonly measures: readonly OwnMeasure[]; readonly wrongUnit: string | null;
+  /** What a material carries: for the clocks of an addition. */
+  readonly risks: Readonly<Record<string, { readonly raw: boolean; readonly seeds: boolean }>>;
 };
 
 const keyOf = (material: string, load: string | null): string => (load ? `load:${load}` : `material:${material}`);
@@ -51,14 +53,15 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
       id: w.entry, when: soonText(timeZone, w.at, now), by: w.by,
       text: [w.charge.layer !== undefined && `layer ${w.charge.layer}`, ...w.charge.parts.map((p) => `${nameOf(store, p.load, p.material)}, ${amountText(p.amount)}`), w.charge.waterL !== undefined && `${w.charge.waterL} L of water`, w.charge.base && `base: ${w.charge.base}`, w.charge.activator && `activator: ${w.charge.activator}`, w.charge.cover && `cover: ${w.charge.cover}`, w.charge.words, w.kind === 'addition' && 'after it was closed'].filter(Boolean).join('; '),
     })),
-    total: went.length === 0 ? 'Nothing is in it yet.' : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
+    total: went.length === 0 ? (heap.builtAt === null ? 'Nothing is in it yet.' : 'What went in was not logged.') : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
     figures: cn && wet ? `So far C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.` : '', says: went.length === 0 ? '' : mixSays(mix), planned: guide && estOf(guide.plan.cn) ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed)}` : ''}.` : null,
     cautions: [...(raw ? [BUILD_CAUTION.raw] : []), ...(dusty ? [BUILD_CAUTION.dust] : []), ...(kg !== null && kg > 300 ? [liftText(kg, 2)] : [BUILD_CAUTION.lifting])],
     materialCautions: [...new Map(all.flatMap((p) => (p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : []))).values()],
     sources: sourcesOf(store, heap.kept, now), measures: store.measures,
+    risks: Object.fromEntries([...store.materials.values()].map((m) => [m.id, carries(m.risks)])),
     wrongUnit: slot?.only && strangers.length > 0 ? `${slot.name} is kept for ${slot.words ?? listText(slot.only)}: ${listText(strangers)} could go elsewhere.` : null,
   };
 }
 
-const nameOf = (store: StoreState, load: string | undefined, material: string): string => { const l = load === undefined ? undefined : store.loads.find((x) => x.id === load); return l?.load.what ?? store.materials.get(material)?.name ?? material; };
+const nameOf = (store: StoreState, load: string | undefined, material: string): string => { const l = load === undefined ? undefined : store.loadOf.get(load); return l?.load.what ?? store.materials.get(material)?.name ?? material; };
 

@@ -2,7 +2,8 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { templatesOf } from '@/core/advice/templates';
-import { putIn } from '@/features/build/server/queries';
+import { buildingOf } from '@/features/build/server/queries';
+import { WentIn } from '@/features/build/ui/WentIn';
 import { kinOf } from '@/features/batch/kin';
 import { batchScreen } from '@/features/batch/server/queries';
 import { BatchScreen } from '@/features/batch/ui/BatchScreen';
@@ -26,15 +27,16 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
   if (!b) notFound();
   const { state, digest, ...shown } = b;
+  const built = await buildingOf(id, s.site.id, s.board, s.locale);
   const heap = {
     id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board), readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
-    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, store: await putIn(s.site.id, s.now),
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, ...(built ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } } : {}),
   };
   const { task, next } = b.advice;
   const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} />;
   return (
     <FrameFor s={s} place="Yard" active={id}>
-      <BatchScreen {...shown} id={id} actions={actions} kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />} logBar={<LogBar heap={heap} building={b.building} />} log={<LogList lines={logLines(state, s.locale).slice(0, 400)} total={state.entries.length} heap={heap} />} />
+      <BatchScreen {...shown} id={id} actions={actions} went={built && <WentIn view={built} />} kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />} logBar={<LogBar heap={heap} building={b.building} />} log={<LogList lines={logLines(state, s.locale).slice(0, 400)} total={state.entries.length} heap={heap} />} />
     </FrameFor>
   );
 }

@@ -22,7 +22,7 @@ export type BatchScreenProps = {
   readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
   readonly table: ReadingsTable | null;
   readonly strictness: ReturnType<typeof strictnessView>; readonly grade: ReturnType<typeof gradeView>; readonly beyond: BeyondView | null;
-  readonly logBar: ReactNode; readonly log: ReactNode;
+  readonly logBar: ReactNode; readonly log: ReactNode; /** What went into it. */ readonly went: ReactNode;
 };
 
 /** One heap: the verdict in a sentence, the evidence drawn, what to do, and the log. */
@@ -54,6 +54,7 @@ export function BatchScreen(p: BatchScreenProps) {
         </section>
         <Todo a={p.advice} age={p.age} actions={p.actions} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
         {p.logBar}
+        {p.building && p.went}
         {p.chart && (
           <section aria-labelledby="heat-title">
             <div className="flex flex-wrap justify-between items-baseline gap-x-4"><h2 id="heat-title" className="!text-[19px]">Heat, every round since it was built</h2>
@@ -69,7 +70,8 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.grade && <Grade grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
         {p.beyond && <Beyond b={p.beyond} />}
-        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><Link prefetch={false} className="link" href={`/batch/${p.id}/build`}>What went into it</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
+        {!p.building && <Disclosure summary="What went into it">{p.went}</Disclosure>}
+        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 flex flex-col gap-4" aria-label="What to do, and the log">
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />

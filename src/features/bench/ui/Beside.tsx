@@ -39,7 +39,7 @@ export function Layers({ parts, mix, waterL, measure, hose, highM, wideM, buildi
   const layers = layersOf(parts, waterL, highM);
   const wet = estOf(mix.moisture);
   const [lo, hi] = WINDOWS.moisture.preferred;
-  const more = wet && mix.massKg !== null && wet.value < lo ? waterToAdd(mix.massKg, wet.value / 100, (lo + hi) / 200) : 0;
+  const more = wet && mix.massKg !== null && wet.value < lo ? waterToAdd(mix.massKg, wet.value, (lo + hi) / 2) : 0;
   const portion = (litres: number): string => { const n = Math.round((litres / measure.litres) * 2) / 2; return n > 0 ? measureText(n, measure.name, measure.many) : litresText(litres); };
   return (
     <section data-testid="layers">

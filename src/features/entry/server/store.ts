@@ -30,7 +30,7 @@ export async function misplacedStore(entry: NewEntry, heap: BatchState | null): 
     case 'addition': return wrongParts(entry.data.parts ?? [], store, 'data.parts');
     case 'lay-up': return wrongParts(entry.data.recipe.parts, store, 'data.recipe.parts');
     case 'load': return store.materials.has(entry.data.material) ? null : wrong('data.material', PROBLEM.noMaterial(entry.data.material));
-    case 'load-change': case 'load-heat': return store.loads.some((l) => l.id === entry.data.load) ? null : wrong('data.load', PROBLEM.noLoad);
+    case 'load-change': case 'load-heat': return store.loadOf.has(entry.data.load) ? null : wrong('data.load', PROBLEM.noLoad);
     case 'acceptance': { const i = entry.data.lines.findIndex((l) => l.material !== undefined && !store.materials.has(l.material)); return i < 0 ? null : wrong(`data.lines[${i}].material`, PROBLEM.noMaterial(entry.data.lines[i]!.material!)); }
     case 'recipe': {
       const latest = store.recipes.get(entry.data.recipe.id)?.at(-1);
@@ -48,7 +48,7 @@ export async function misplacedStore(entry: NewEntry, heap: BatchState | null): 
 function wrongParts(parts: readonly Part[], store: StoreState, path: string): Problem | null {
   for (const [i, p] of parts.entries()) {
     if (!store.materials.has(p.material)) return wrong(`${path}[${i}].material`, PROBLEM.noMaterial(p.material));
-    if (p.load !== undefined && !store.loads.some((l) => l.id === p.load)) return wrong(`${path}[${i}].load`, PROBLEM.noLoad);
+    if (p.load !== undefined && !store.loadOf.has(p.load)) return wrong(`${path}[${i}].load`, PROBLEM.noLoad);
   }
   return null;
 }

@@ -13,6 +13,6 @@ export const storeDue = async (site: string, now: number): Promise<LoadDue[]> =>
 /** One load; null: there is none of that id. */
 export async function loadOf(id: string, site: string, board: readonly Digest[], locale: Locale): Promise<LoadPage | null> {
   const store = await storeOf(site);
-  const load = store.loads.find((l) => l.id === id);
+  const load = store.loadOf.get(id);
   return load ? loadPage(load, store, board, locale) : null;
 }

@@ -76,10 +76,11 @@ function DryingForm({ load, by, onDone }: FormOf) {
 function SqueezeForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
   const [squeeze, setSqueeze] = useState<Squeeze | ''>('');
-  const pct = squeeze ? SQUEEZE_PCT[squeeze] : null;
+  const band = squeeze ? SQUEEZE_PCT[squeeze] : null;
+  const pct = band && (band.lowPct + band.highPct) / 2;
   return <><Choices label="Squeeze a handful from inside, hard" value={squeeze} onChange={setSqueeze} options={keysOf(SQUEEZE_WORDS).map((value) => ({ value, label: SQUEEZE_WORDS[value].word, hint: SQUEEZE_WORDS[value].means }))} />
-    {pct && <p>That stands for about <b>{pct[1]} %</b>, between {pct[0]} and {pct[2]}: a hand is no scale (common practice).</p>}
-    <Foot kept={kept} label="Use it instead of the table" ready={pct !== null} onKeep={() => pct && kept.save({ test: { how: 'squeeze', moisturePct: pct[1], working: [`${SQUEEZE_WORDS[squeeze as Squeeze].word}: about ${pct[1]} %`] } })} /></>;
+    {band && <p>That stands for about <b>{pct} %</b>, between {band.lowPct} and {band.highPct}: a hand is no scale (common practice).</p>}
+    <Foot kept={kept} label="Use it instead of the table" ready={pct !== null} onKeep={() => pct !== null && kept.save({ test: { how: 'squeeze', moisturePct: pct, working: [`${SQUEEZE_WORDS[squeeze as Squeeze].word}: about ${pct} %`] } })} /></>;
 }
 
 function ChangeForm({ load, by, onDone }: FormOf) {
