@@ -26,7 +26,7 @@ const BREACHES: Record<string, [string, string]> = {
   'core-doors': ['src/core/formats/doors.ts', "import 'papaparse';"],
   'core-quantity': ['src/core/quantity/x.ts', "import '../words/leaf';"], 'core-words': ['src/core/words/x.ts', "import '../evidence/leaf';"],
   'core-evidence': ['src/core/evidence/x.ts', "import '../log/leaf';"], 'core-log': ['src/core/log/x.ts', "import '../rules/leaf';"],
-  'core-heap': ['src/core/heap/x.ts', "import '../rules/leaf';"], 'core-rules': ['src/core/rules/x.ts', "import '../advice/leaf';"], 'core-advice': ['src/core/advice/x.ts', "import '../formats/leaf';"],
+  'core-mix': ['src/core/mix/x.ts', "import '../rules/leaf';"], 'core-heap': ['src/core/heap/x.ts', "import '../rules/leaf';"], 'core-rules': ['src/core/rules/x.ts', "import '../advice/leaf';"], 'core-advice': ['src/core/advice/x.ts', "import '../formats/leaf';"],
   'core-formats': ['src/core/formats/x.ts', "import '../digest/leaf';"],
   'platform-packages': ['src/platform/x.ts', "import '@/core/quantity/leaf';"],
   'db-below': ['src/db/x.ts', "import '@/ui/leaf';"],
