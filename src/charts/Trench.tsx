@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 const [W, H, GROUND, DEEP] = [412, 72, 48, 20];
 
 /** A window as a trench in the soil: it is dug where a figure is wanted; a staked flag shows where the mix stands, a dashed one where a change would put it. The pale bar is how far the figure may be off. */
-export function Trench({ scale, preferred, value, band, then, text, label }: { scale: readonly [number, number]; preferred: readonly [number, number]; value: number | null; band: readonly [number, number] | null; then: number | null; text: (v: number) => string; label: string }) {
+export function Trench({ scale, preferred, reasonable, value, band, then, text, label }: { scale: readonly [number, number]; preferred: readonly [number, number]; /** Beyond these it no longer works: pegs in the ground. */ reasonable: readonly [number, number]; value: number | null; band: readonly [number, number] | null; then: number | null; text: (v: number) => string; label: string }) {
   const x = scaleLinear().domain([...scale]).range([4, W - 4]).clamp(true);
   const [a, b] = [x(preferred[0]), x(preferred[1])];
   const soil = `M0 ${GROUND}H${a}l5 ${DEEP - 2}H${b - 5}L${b} ${GROUND}H${W}V${H}H0z`;
@@ -15,6 +15,7 @@ export function Trench({ scale, preferred, value, band, then, text, label }: { s
       <path d={`M0 ${GROUND}H${a}l5 ${DEEP - 2}H${b - 5}L${b} ${GROUND}H${W}`} fill="none" stroke="var(--color-ink)" strokeWidth="1.8" />
       <text x={a - 8} y={GROUND + 16} textAnchor="end" fontSize="14" fontWeight="650" fill="var(--color-soil-text)" className="disp">{text(preferred[0])}</text>
       <text x={b + 8} y={GROUND + 16} fontSize="14" fontWeight="650" fill="var(--color-soil-text)" className="disp">{text(preferred[1])}</text>
+      {reasonable.map((v, i) => <g key={i}><path d={`M${x(v)} ${GROUND - 7}v11`} stroke="var(--color-ink)" strokeWidth="2.4" /><text x={x(v)} y={GROUND + 16} textAnchor="middle" fontSize="12" fill="var(--color-soil-dim)">{Math.abs(x(v) - (i === 0 ? a - 18 : b + 18)) < 12 + 7 * text(v).length ? '' : text(v)}</text></g>)}
       {band && <path d={`M${x(band[0])} ${GROUND - 4}H${Math.max(x(band[1]), x(band[0]) + 2)}`} stroke="var(--color-ink-3)" strokeWidth="5" opacity="0.55" />}
       {value !== null && <Flag x={x(value)} foot={foot(value)} side={then === null ? (x(value) > W - 60 ? -1 : 1) : side} text={text(value)} solid />}
       {then !== null && <Flag x={x(then)} foot={foot(then)} side={x(then) > W - 60 ? -1 : x(then) < 60 ? 1 : (-side as 1 | -1)} text={text(then)} />}

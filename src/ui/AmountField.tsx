@@ -22,7 +22,7 @@ export function AmountField({ label, value, measures, onChange, problem, mayBeUn
         <input id={id} className="field text-center" inputMode="decimal" disabled={unknown} value={unknown ? '' : value.n} placeholder={unknown ? '?' : ''} aria-invalid={problem ? true : undefined} onChange={(e) => onChange({ ...value, n: e.target.value })} />
         <button type="button" className="btn !px-0" aria-label={`More: ${label}`} disabled={unknown} onClick={() => set((n ?? 0) + step)}><Plus size={18} /></button>
         <select className="field" aria-label={`${label}, measure`} value={value.unit} onChange={(e) => onChange({ ...value, unit: e.target.value })}>
-          {measures.map((m) => <option key={m.id} value={m.id}>{n === 1 ? m.name : (m.many ?? `${m.name}s`)}</option>)}<option value="L">litres</option><option value="kg">kg</option>{mayBeUnknown && <option value="unknown">not known</option>}
+          {measures.map((m) => <option key={m.id} value={m.id}>{n === 1 ? m.name : (m.many ?? m.name)}</option>)}<option value="L">litres</option><option value="kg">kg</option>{mayBeUnknown && <option value="unknown">not known</option>}
         </select>
       </div>
       {!unknown && <label className="flex gap-2 items-center min-h-[40px] pointer-coarse:min-h-[48px] text-[14px] max-w-[460px]"><input type="checkbox" className="size-5" checked={value.about} onChange={(e) => onChange({ ...value, about: e.target.checked })} />judged by eye{each ? <span className="q ml-auto">1 {each.name} is {each.litres} L</span> : null}</label>}

@@ -2,6 +2,7 @@ import type { DataOf, Entry } from '../log/entry';
 import type { AcceptLine, Amount, Charge, Load, LoadState, LoadTest, Material, OwnMeasure, Part, Recipe, SiteMap } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
+import { manyOf } from '../words/amount';
 import { amountOf, ingredientOf, stuffOf, type Ingredient, type Stuff } from './ingredient';
 import { MATERIAL_LIBRARY } from './library';
 
@@ -9,7 +10,7 @@ import { MATERIAL_LIBRARY } from './library';
 
 /** Measures until the site names its own, L (common practice). */
 export const USUAL_MEASURES: readonly OwnMeasure[] = [
-  { id: 'bucket', name: 'bucket', litres: 12 }, { id: 'barrow', name: 'barrow', litres: 90 }, { id: 'scoop', name: 'loader scoop', litres: 600 }, { id: 'pallet-box', name: 'pallet box', many: 'pallet boxes', litres: 600 }, { id: 'trailer', name: 'trailer', litres: 2500 },
+  { id: 'bucket', name: 'bucket', litres: 12 }, { id: 'barrow', name: 'barrow', litres: 90 }, { id: 'scoop', name: 'loader scoop', litres: 600 }, { id: 'pallet-box', name: 'pallet box', litres: 600 }, { id: 'trailer', name: 'trailer', litres: 2500 },
 ];
 
 /** What the site takes until it says otherwise (handbook, sections 4 and 7). What is named by no line is accepted. */
@@ -101,7 +102,7 @@ export function foldStore(entries: readonly Entry[]): StoreState {
   const map = byId(live, 'site-map').at(-1);
   const loads = loadsOf(live, materials, went);
   return {
-    materials, ownMaterials: new Set(own.map((e) => e.data.material.id)), measures: byId(live, 'measures').at(-1)?.data.measures ?? USUAL_MEASURES,
+    materials, ownMaterials: new Set(own.map((e) => e.data.material.id)), measures: (byId(live, 'measures').at(-1)?.data.measures ?? USUAL_MEASURES).map((m) => ({ ...m, many: m.many ?? manyOf(m.name) })),
     acceptance: acceptance ?? USUAL_ACCEPTANCE, acceptanceOwn: acceptance !== undefined, loads, loadOf: new Map(loads.map((l) => [l.id, l])), recipes,
     layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, at: e.at, by: e.by }])), went,
     map: map ? { entry: map.id, at: map.at, by: map.by, map: map.data.map } : null,

@@ -2,8 +2,10 @@
 type Said = { readonly in: 'measure'; readonly n: number; readonly name: string; readonly about?: boolean | undefined } | { readonly in: 'litres' | 'kg'; readonly n: number; readonly about?: boolean | undefined } | { readonly in: 'unknown'; readonly words?: string | undefined };
 
 const half = (n: number): string => String(Math.round(n * 100) / 100);
+/** `barrows`, `pallet boxes`. */
+export const manyOf = (name: string): string => (/(s|x|ch|sh)$/.test(name) ? `${name}es` : `${name}s`);
 /** One of them, many of them: `1 bucket`, `2.5 barrows`, `3 pallet boxes`. */
-export const measureText = (n: number, name: string, many?: string): string => `${half(n)} ${n === 1 ? name : (many ?? (/(s|x|ch|sh)$/.test(name) ? `${name}es` : `${name}s`))}`;
+export const measureText = (n: number, name: string, many?: string): string => `${half(n)} ${n === 1 ? name : (many ?? manyOf(name))}`;
 
 /** `about 6 barrows`, `240 L`, `1.2 t`, `amount not known`. */
 export function amountText(a: Said): string {

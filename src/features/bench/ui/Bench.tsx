@@ -13,6 +13,9 @@ import { kgText, litresText, measureText } from '@/core/words/amount';
 import { countText } from '@/core/quantity/format';
 import { isShape } from '@/core/heap/size';
 import { Mark } from '@/charts/marks';
+import { keepAnswered } from '@/outbox/keep';
+import { Problems } from '@/ui/Field';
+import { useKept } from '@/ui/useKept';
 import { farFrom, rowOfPart, type BenchView, type Item } from '../view';
 import { Layers, Schools, Shares } from './Beside';
 import { KeepRecipe, LayUpIn, Scale } from './Keep';
@@ -66,10 +69,10 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
         {bench.water === null && <p role="alert" className="marked font-semibold text-[14px] mt-1">Type the water as litres, or leave it empty.</p>}
         {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{mix.litresLoose !== null ? `, ${litresText(mix.litresLoose)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} as it stands` : 'weight not known'}</span></p>}
         <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={() => bench.setDraft(first)}>{from || building?.by ? 'Back to the recipe' : 'Clear'}</button>}</div>
-        <Recipes view={view} />
+        <Recipes view={view} by={by} />
       </section>
       <section className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
-        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen && !working ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 0.05 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
+        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen && !working ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 1e-9 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
         {mix && <Windows mix={mix} then={then?.mix ?? null} />}
         {chosen && <div className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[50px]" disabled={working} onClick={() => take(chosen)}><Mark name="add" size={20} />Add {measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}{chosen.waterL >= 2.5 ? ` and ${Math.round(chosen.waterL / 5) * 5} L water` : ''}</button>
           {additions.length > 1 && <button type="button" className="btn !min-h-[50px]" disabled={working} onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}>Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead</button>}</div>}
@@ -130,13 +133,16 @@ function useAdditions(bench: ReturnType<typeof useBench>, view: BenchView, ask: 
 }
 
 /** Kept recipes, and how the heaps that were built by each did. */
-function Recipes({ view }: { view: BenchView }) {
+function Recipes({ view, by }: { view: BenchView; by: string }) {
+  const { id, problems, busy, keep } = useKept(by);
+  const putAway = (r: BenchView['recipes'][number]): void => keep(() => keepAnswered({ id, batch: null, kind: 'recipe', at: null, by: by || 'somebody', data: { recipe: { ...r.recipe, away: true }, from: r.entry } }, `recipe ${r.name} put away`), () => undefined);
   return (
     <section className="mt-5 border-t-[1.6px] border-ink pt-2" data-testid="recipes">
       <h3>Recipes</h3>
       {view.recipes.length === 0 ? <p className="q text-[14px]">None is kept yet. What lies on the bench can be kept under a name.</p> : <ul>{view.recipes.map((r) => (
-        <li key={r.id} className="border-b border-rule py-1.5 text-[14px]"><Link prefetch={false} className="link inline-flex min-h-[32px] pointer-coarse:min-h-[44px] items-center" href={`/bench?recipe=${r.id}`}>{r.name}</Link> <span className="q text-[13px]">{r.says}</span>
+        <li key={r.id} className="border-b border-rule py-1.5 text-[14px]"><Link prefetch={false} className="link inline-flex min-h-[32px] pointer-coarse:min-h-[44px] items-center" href={`/bench?recipe=${r.id}`}>{r.name}</Link> <span className="q text-[13px]">{r.says}</span> <button type="button" className="underline text-[13px] min-h-[32px] pointer-coarse:min-h-[44px]" disabled={busy} onClick={() => putAway(r)}>put away<span className="sr-only"> {r.name}</span></button>
           {r.heaps.length > 0 && <details className="text-[13.5px]"><summary className="cursor-pointer underline min-h-[32px] pointer-coarse:min-h-[44px] flex items-center">{countText(r.heaps.length, 'heap')} built by it, and how they did</summary>{r.heaps.map((h) => <p key={h.id}><Link prefetch={false} className="underline" href={`/batch/${h.id}`}>{h.name}</Link>: {h.hot}, {h.highest}, {h.proven}</p>)}</details>}</li>))}</ul>}
+      <Problems list={problems} />
     </section>
   );
 }

@@ -39,7 +39,7 @@ export function RowOf({ line, bench, measures, then }: { line: Line; bench: Benc
           <span className="flex flex-col">
             <input className="small-field !min-h-[26px] !border-b-0 !rounded-b-none disp" aria-label={`${label}, how much`} inputMode="decimal" disabled={unknown} aria-invalid={wrong ? true : undefined} value={unknown ? '?' : row.n} onChange={(e) => bench.setRow(row.id, { n: e.target.value })} />
             <select className="border-[1.5px] border-ink rounded-b text-[12.5px] min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet" aria-label={`${label}, measure`} value={row.unit} onChange={(e) => bench.setRow(row.id, { unit: e.target.value, n: row.n === '' ? '1' : row.n })}>
-              {measures.map((m) => <option key={m.id} value={m.id}>{value === 1 ? m.name : (m.many ?? `${m.name}s`)}</option>)}<option value="L">litres</option><option value="kg">kg</option><option value="unknown">not known</option>
+              {measures.map((m) => <option key={m.id} value={m.id}>{value === 1 ? m.name : (m.many ?? m.name)}</option>)}<option value="L">litres</option><option value="kg">kg</option><option value="unknown">not known</option>
             </select>
           </span>
           <button type="button" className="btn !px-0" aria-label={`More ${label}`} disabled={unknown} onClick={() => set(value + each)}><Plus size={18} /></button>

@@ -17,7 +17,7 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
         return (
           <section key={id} data-testid={`window-${id}`}>
             <h3>{w.name} <span className="font-normal text-[13px] text-ink-2">{w.unit}</span></h3>
-            <Trench scale={w.scale} preferred={w.preferred} value={e?.value ?? null} band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null} then={moved} text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))} label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`} />
+            <Trench scale={w.scale} preferred={w.preferred} reasonable={w.reasonable} value={e?.value ?? null} band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null} then={moved} text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))} label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`} />
             <p className="text-[14px] text-ink-2">{says}</p>
           </section>
         );

@@ -6,11 +6,11 @@ import { Sheet } from '@/ui/Sheet';
 import { keysOff, switchKeys, useKeys } from '@/ui/useKeys';
 
 const LIST = [
-  ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'], ['G, then Y R O L E B I F', 'Yard, Round, Open a heap, Rules, Records, Bring in, Instruments, Flags'], ['U', '°C or °F'], ['?', 'this list'],
+  ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'], ['G, then Y R B P K M O L E I F', 'Yard, Round, Bench, Plan, Store, Map, Open a heap, Rules, Records, Instruments, Flags'], ['U', '°C or °F'], ['?', 'this list'],
   ['R T W A J S N', 'on a heap: a round, turned, watered, added, joined, felt and smelled, a note'], ['C', 'on a heap that is building: close it'], ['D', 'on a heap: the readings as a table'],
   ['← →', 'on the chart: from round to round'], ['Esc', 'back, without keeping'],
 ] as const;
-const PLACES: Record<string, string> = { y: '/', r: '/round', o: '/open', l: '/rules', e: '/records', b: '/bring', i: '/instruments', f: '/labels' };
+const PLACES: Record<string, string> = { y: '/', r: '/round', o: '/open', l: '/rules', e: '/records', b: '/bench', p: '/plan', k: '/store', m: '/map', i: '/instruments', f: '/labels' };
 /** How long G waits for its second letter. */
 const WAIT_MS = 1500;
 

@@ -58,7 +58,7 @@ function Measures({ measures: first, by: device }: { measures: readonly OwnMeasu
   const set = (i: number, part: Partial<{ name: string; litres: string }>): void => { setList(list.map((m, k) => (k === i ? { ...m, ...part } : m))); setSaved(false); };
   const litres = list.map((m) => typed(m.litres, 0.05));
   const wrong = litres.some((l) => typeof l !== 'number') ? 'Each measure wants its litres as a number.' : list.some((m) => m.name.trim() === '') ? 'Each measure wants a name.' : null;
-  const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'measures', at: null, by, data: { measures: list.map((m, i) => ({ id: m.id, name: m.name.trim(), ...(m.many ? { many: m.many } : {}), litres: litres[i] as number })) } }, 'own measures'), () => setSaved(true));
+  const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'measures', at: null, by, data: { measures: list.map((m, i) => ({ id: m.id, name: m.name.trim(), litres: litres[i] as number })) } }, 'own measures'), () => setSaved(true));
   return (
     <section className="flex flex-col gap-2" data-testid="measures"><h2 className="!text-[19px]">Your own measures</h2>
       <p className="hint max-w-[720px]">Filled level. What was logged before keeps the litres that the measure held then. A bucket on the scales tells it: fill it with water, a kilogram is a litre.</p>
