@@ -5,24 +5,18 @@ import { checkTrail, trailOf } from '@/core/formats/trail';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { createHash } from 'node:crypto';
 import { logRepo } from '@/db/repositories/log';
-import { siteRepo, type Site } from '@/db/repositories/site';
+import type { Site } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
-import { aSite, freshDatabase } from '../support/database';
+import { doorOnSite, type Doored } from '../support/door';
 
 /** Acts between heaps: one act, an entry at each end, and what becomes of their proofs. */
-let t: Awaited<ReturnType<typeof freshDatabase>>;
-let door: typeof import('@/features/entry/server/door');
-let actions: typeof import('@/features/entry/server/actions');
+let t: Doored['t'];
+let door: Doored['door'];
+let actions: Doored['actions'];
 let site: Site;
-beforeAll(async () => {
-  t = await freshDatabase();
-  process.env.DATABASE_URL = t.appUrl;
-  await aSite(t.app);
-  site = (await siteRepo(t.app).only())!;
-  door = await import('@/features/entry/server/door');
-  actions = await import('@/features/entry/server/actions');
-}, 30_000);
-afterAll(async () => { await (globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }).zealousDb?.destroy(); await t.drop(); }, 30_000);
+let close: Doored['close'];
+beforeAll(async () => { ({ t, door, actions, site, close } = await doorOnSite()); }, 30_000);
+afterAll(() => close(), 30_000);
 
 const H = 3_600_000;
 const iso = (at: number): string => new Date(at).toISOString();

@@ -4,23 +4,18 @@ import { batchFileOf } from '@/core/formats/batch-file-of';
 import { trailOf, checkTrail } from '@/core/formats/trail';
 import { createHash } from 'node:crypto';
 import { logRepo } from '@/db/repositories/log';
-import { siteRepo, type Site } from '@/db/repositories/site';
+import type { Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
 import { newId } from '@/platform/ids';
-import { aSite, freshDatabase } from '../support/database';
+import { doorOnSite, type Doored } from '../support/door';
 
 /** Loads, recipes, charges and the map at the one door: what is taken, what is refused and in which words, and what is folded from it. */
-let t: Awaited<ReturnType<typeof freshDatabase>>;
-let door: typeof import('@/features/entry/server/door');
+let t: Doored['t'];
+let door: Doored['door'];
 let site: Site;
-beforeAll(async () => {
-  t = await freshDatabase();
-  process.env.DATABASE_URL = t.appUrl;
-  await aSite(t.app);
-  site = (await siteRepo(t.app).only())!;
-  door = await import('@/features/entry/server/door');
-}, 30_000);
-afterAll(async () => { await (globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }).zealousDb?.destroy(); await t.drop(); }, 30_000);
+let close: Doored['close'];
+beforeAll(async () => { ({ t, door, site, close } = await doorOnSite()); }, 30_000);
+afterAll(() => close(), 30_000);
 
 const H = 3_600_000;
 const log = async (kind: string, data: object, { batch = null as string | null, hoursAgo = 1, id = newId(), by = 'Mo' } = {}) => ({ id, answer: await door.takeIn({ id, batch, kind: kind as 'note', at: new Date(Date.now() - hoursAgo * H).toISOString(), by, data: data as Record<string, unknown> }) });

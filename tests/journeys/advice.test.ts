@@ -1,20 +1,15 @@
 import { foldBatch } from '@/core/log/fold';
 import type { NewEntry } from '@/core/log/entry';
 import { logRepo } from '@/db/repositories/log';
-import { siteRepo, type Site } from '@/db/repositories/site';
+import type { Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { aSite } from '../support/database';
-import { axe, fill, open, press, sleep, startApp, textOf, waitText, type App } from '../support/app';
+import { axe, fill, open, press, sleep, startSite, textOf, waitText, type App } from '../support/app';
 
 /** What to do next, on the screens: a heap that overheats, one that never heats, one that is joined, one that is put off and lost; the plan, the fire card, the methods. */
 let app: App;
 let site: Site;
-beforeAll(async () => {
-  app = await startApp();
-  await aSite(app.database.app);
-  site = (await siteRepo(app.database.app).only())!;
-}, 120_000);
+beforeAll(async () => { ({ app, site } = await startSite()); }, 120_000);
 afterAll(() => app?.stop(), 60_000);
 
 const H = 3_600_000;

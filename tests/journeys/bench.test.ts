@@ -1,19 +1,14 @@
 import type { Page } from 'puppeteer-core';
 import type { NewEntry } from '@/core/log/entry';
-import { siteRepo, type Site } from '@/db/repositories/site';
+import type { Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { aSite } from '../support/database';
-import { axe, fill, open, press, sleep, startApp, textOf, valueOf, waitText, type App } from '../support/app';
+import { axe, fill, open, press, sleep, startSite, textOf, valueOf, waitText, type App } from '../support/app';
 
 /** From load to closed heap, as people do it: the gate, the bench, the heap going up on a phone, the map. */
 let app: App;
 let site: Site;
-beforeAll(async () => {
-  app = await startApp();
-  await aSite(app.database.app);
-  site = (await siteRepo(app.database.app).only())!;
-}, 120_000);
+beforeAll(async () => { ({ app, site } = await startSite()); }, 120_000);
 afterAll(() => app?.stop(), 60_000);
 
 const H = 3_600_000;

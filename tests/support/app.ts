@@ -3,7 +3,8 @@ import fs from 'node:fs';
 import net from 'node:net';
 import path from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
-import { freshDatabase } from './database';
+import { siteRepo, type Site } from '@/db/repositories/site';
+import { aSite, freshDatabase } from './database';
 
 const ROOT = path.resolve(__dirname, '../..');
 export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run', '--no-default-browser-check', '--disable-background-networking',
@@ -53,6 +54,13 @@ export async function startApp() {
     },
     async stop(): Promise<void> { await closed(browser); server.kill('SIGTERM'); for (let i = 0; i < 50 && server.exitCode === null && server.signalCode === null; i += 1) await sleep(100); server.kill('SIGKILL'); await database.drop(); },
   };
+}
+
+/** The same with one site on it. */
+export async function startSite(): Promise<{ app: App; site: Site }> {
+  const app = await startApp();
+  await aSite(app.database.app);
+  return { app, site: (await siteRepo(app.database.app).only())! };
 }
 
 export const open = async (page: Page, url: string): Promise<void> => { await page.goto(url, { waitUntil: 'load' }); await page.waitForSelector('main'); };

@@ -1,19 +1,14 @@
 import fc from 'fast-check';
 import { gapsOf, positionIn, usesOf } from '../heap/site-map';
-import type { Entry, EntryKind } from '../log/entry';
-import type { Amount, Load, Recipe, Slot } from '../log/store-shapes';
+import { barrows, entry, idOf, load, NOW } from '../../../tests/support/store';
+import type { Entry } from '../log/entry';
+import type { Amount, Recipe, Slot } from '../log/store-shapes';
 import { MS } from '../quantity/instant';
 import { builtOf, inCrewMeasure, remainingOf } from './build';
 import { diverted, greensOutrun, loadsDue, stackHeat, stockByRole, suppliersOf } from './stock';
 import { answerTo, foldStore, inStock, USUAL_ACCEPTANCE, USUAL_MEASURES } from './store';
 
-const NOW = Date.UTC(2026, 4, 20, 12);
 const HEAP = '0190aaaa-0000-7000-8000-000000000001';
-let n = 0;
-const idOf = (i: number): string => `0190bbbb-0000-7000-8000-${String(i).padStart(12, '0')}`;
-const entry = (kind: EntryKind, data: object, hoursAgo = 1, batch: string | null = null): Entry => { n += 1; return { id: idOf(n), batch, at: NOW - hoursAgo * MS.hour, by: 'Mo', kind, data, seq: n, recordedAt: NOW, hash: '' } as unknown as Entry; };
-const barrows = (x: number): Amount => ({ in: 'measure', n: x, measure: 'barrow', name: 'barrow', litresEach: 90 });
-const load = (material: string, amount: Amount, more: Partial<Load> = {}, hoursAgo = 48): Entry => entry('load', { material, amount, state: 'fresh', sprayed: 'no', answer: 'accept', waste: true, ...more }, hoursAgo);
 const charge = (id: string, amount: Amount, hoursAgo = 10, material = 'straw'): Entry => entry('charge', { parts: [{ material, load: id, amount }] }, hoursAgo, HEAP);
 
 describe('a load', () => {

@@ -6,7 +6,7 @@ import { answerTo, contentsOf, ingredientsOf, type StockLoad, type StoreState } 
 import { estOf, WINDOWS } from '@/core/mix/window';
 import { ANSWER_WORDS, END_OF_LOAD, fromText, listText, RIPENING, RISK_WORDS, ROLE_MEANS, ROLE_WORDS, STATE_WORDS } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
-import { ageText, dayText, tempText, whenText } from '@/core/quantity/format';
+import { ageText, countText, dayText, tempText, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
@@ -51,7 +51,7 @@ export function stockView(store: StoreState, locale: Locale): StockView {
     held: store.loads.filter((l) => l.answer === 'ask' && l.gone === null).map((l) => lineOf(l, locale)),
     lately: [...store.loads].sort((a, b) => b.at - a.at).slice(0, 8).map((l) => ({ id: l.id, text: `${dayText(timeZone, l.at)}: ${nameOfLoad(l)}, ${amountText(l.load.amount)}${l.load.supplier ? ` from ${l.load.supplier}` : ''}${l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`}${l.gone ? `, ${END_OF_LOAD[l.gone.how]}` : ''}` })),
     warning: short ? `Greens outrun browns: ${litresText(short.greenL)} of greens lie there, and ${litresText(short.brownL)} of browns and structure. Two to one they would want ${litresText(short.wantedL)}: ask for chip, straw or leaves before more grass comes.` : null,
-    diverted: `${kgText(year.kg)} kept from waste in the last year${year.unweighed > 0 ? `, and ${year.unweighed} loads of unknown weight` : ''}`, empty: store.loads.length === 0,
+    diverted: `${kgText(year.kg)} kept from waste in the last year${year.unweighed > 0 ? `, and ${countText(year.unweighed, 'load')} of unknown weight` : ''}`, empty: store.loads.length === 0,
   };
 }
 
@@ -122,10 +122,10 @@ export function suppliersView(store: StoreState, board: readonly Digest[], from:
   return {
     from: sinceText(locale.timeZone, from),
     lines: suppliersOf(store, from, to).map((s) => ({
-      name: s.name || 'Nobody named', says: [`${s.loads.length} ${s.loads.length === 1 ? 'load' : 'loads'}`, s.refused > 0 && `${s.refused} refused`, s.held > 0 && `${s.held} held`, s.kg > 0 && `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? `, ${kgText(s.divertedKg)} of it kept from waste` : s.divertedKg > 0 ? ' kept from waste' : ''}`, s.unweighed > 0 && `${s.unweighed} of unknown weight`, s.cost !== null && `cost ${s.cost.toFixed(2)}`].filter(Boolean).join(', '),
+      name: s.name || 'Nobody named', says: [countText(s.loads.length, 'load'), s.refused > 0 && `${s.refused} refused`, s.held > 0 && `${s.held} held`, s.kg > 0 && `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? `, ${kgText(s.divertedKg)} of it kept from waste` : s.divertedKg > 0 ? ' kept from waste' : ''}`, s.unweighed > 0 && `${s.unweighed} of unknown weight`, s.cost !== null && `cost ${s.cost.toFixed(2)}`].filter(Boolean).join(', '),
       heaps: s.heaps.flatMap((id) => { const h = board.find((b) => b.id === id); const lead = h?.rules[0]; return h ? [{ id, text: `${h.name ?? h.code}${lead?.provenAt ? ', proven' : h.builtAt === null ? ', still building' : ', not proven yet'}` }] : []; }),
       loads: s.loads.map((l) => ({ id: l.id, text: `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}${l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`}` })),
     })),
-    diverted: { total: `${kgText(d.kg)}${d.unweighed > 0 ? `, and ${d.unweighed} loads of unknown weight that are not in the sum` : ''}`, by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })), months: [...months].slice(-24).map(([name, kg]) => ({ name, kg: kgText(kg), share: kg / most })) },
+    diverted: { total: `${kgText(d.kg)}${d.unweighed > 0 ? `, and ${countText(d.unweighed, 'load')} of unknown weight beside it` : ''}`, by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })), months: [...months].slice(-24).map(([name, kg]) => ({ name, kg: kgText(kg), share: kg / most })) },
   };
 }

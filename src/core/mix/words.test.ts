@@ -1,0 +1,60 @@
+import fc from 'fast-check';
+import { anyMix, plain } from '../../../tests/support/mix';
+import { amountText, kgText, litresText, measureText } from '../words/amount';
+import { mixOf } from './mix';
+import { schoolsOf } from './schools';
+import { standingOf, WINDOWS, WINDOW_IDS } from './window';
+import { limitText, listText, mixSays, schoolSays, solvedSays, windowSays } from './words';
+
+const of = (cn: number, wet: number, density: number) => mixOf([plain({ name: 'mix', kg: 1000, wet, n: 50 / cn, c: 50, density })]);
+
+describe('what is said of a mix', () => {
+  test.each([
+    [27, 55, 450, /^A good mix\. Big enough, it should be hot within three days\.$/],
+    [15, 55, 450, /^It would heat, but smell of ammonia: too little carbon for its nitrogen\.$/],
+    [23, 55, 450, /^A little rich: some of its nitrogen will leave as ammonia\.$/],
+    [60, 55, 450, /^It would hardly heat: too little nitrogen/],
+    [27, 72, 450, /^The balance of carbon and nitrogen is right, but it is too wet and would go sour\.$/],
+    [15, 30, 450, /smell of ammonia.*, and it is too dry to work\.$/],
+    [27, 55, 720, /too dense to breathe\.$/],
+    [27, 55, 150, /so loose that it would not hold its heat\.$/],
+  ])('C:N %i, %i %% moist, %i kg/m³', (cn, wet, density, says) => expect(mixSays(of(cn, wet, density))).toMatch(says));
+  test('no sentence ever holds a figure that is none, and each ends as one', () => {
+    fc.assert(fc.property(anyMix(6), (parts) => {
+      const mix = mixOf(parts);
+      for (const text of [mixSays(mix), ...WINDOW_IDS.map((id) => windowSays(id, mix)), ...schoolsOf(parts, mix).map((s) => `${schoolSays(s, { name: 'barrow', litres: 90 })}.`)]) {
+        expect(text).not.toMatch(/NaN|Infinity|undefined|null/);
+        expect(text).toMatch(/[.]$/);
+      }
+    }));
+  });
+  test('what stands in the way is named, and nothing is made up', () => {
+    const mix = mixOf([{ ...plain({ name: 'some manure', kg: 1, wet: 70, n: 2, c: 40 }), kg: null, litres: null }]);
+    expect(mixSays(mix)).toBe('Cannot be computed: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.');
+    expect(windowSays('cn', mix)).toBe('Cannot be computed: some manure.');
+  });
+});
+
+test('each window knows below, within and above; its bounds belong to it', () => {
+  for (const w of Object.values(WINDOWS)) {
+    expect([w.reasonable[0], w.preferred[0], w.preferred[1], w.reasonable[1]].map((v) => standingOf(w, v))).toEqual([w.reasonable[0] < w.preferred[0] ? 'low' : 'preferred', 'preferred', 'preferred', w.reasonable[1] > w.preferred[1] ? 'high' : 'preferred']);
+    expect(standingOf(w, w.reasonable[0] - 0.001)).toBe('too-low');
+    expect(standingOf(w, w.reasonable[1] + 0.001)).toBe('too-high');
+  }
+});
+
+test('what limits a solve is told with what there is and what it would take', () => {
+  expect(limitText({ code: 'STOCK', key: 'x', name: 'Straw', hasKg: 10, wantsKg: 1400 }, 8)).toBe('Straw: there are 10 kg, 80 L, and it would take 1.4 t, 11 m³');
+  expect(limitText({ code: 'STOCK', key: 'x', name: 'Straw', hasKg: 0, wantsKg: 40 })).toBe('Straw: there is none, and it would take 40 kg');
+  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' })).toMatch(/add structure, such as chip/);
+  expect(solvedSays({ reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [], cost: null })).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
+});
+
+test('amounts are said as people carry them', () => {
+  expect([measureText(1, 'bucket'), measureText(2.5, 'barrow'), measureText(3, 'pallet box'), measureText(0.5, 'scoop')]).toEqual(['1 bucket', '2.5 barrows', '3 pallet boxes', '0.5 scoops']);
+  expect([litresText(8.25), litresText(640), litresText(2500), litresText(13_000)]).toEqual(['8.25 L', '640 L', '2.5 m³', '13 m³']);
+  expect([kgText(0.5), kgText(999), kgText(1450), kgText(24_000)]).toEqual(['0.5 kg', '999 kg', '1.4 t', '24 t']);
+  expect(amountText({ in: 'measure', n: 6, name: 'barrow', about: true })).toBe('about 6 barrows');
+  expect(amountText({ in: 'unknown', words: 'a heap at the gate' })).toBe('amount not known (a heap at the gate)');
+  expect([listText([]), listText(['a']), listText(['a', 'b', 'c'])]).toEqual(['', 'a', 'a, b and c']);
+});

@@ -1,0 +1,15 @@
+import { siteRepo, type Site } from '@/db/repositories/site';
+import { aSite, freshDatabase } from './database';
+
+/** The door of the log on a fresh database with one site, as the running application has it. */
+export async function doorOnSite() {
+  const t = await freshDatabase();
+  process.env.DATABASE_URL = t.appUrl;
+  await aSite(t.app);
+  const site: Site = (await siteRepo(t.app).only())!;
+  return {
+    t, site, door: await import('@/features/entry/server/door'), actions: await import('@/features/entry/server/actions'),
+    close: async (): Promise<void> => { await (globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }).zealousDb?.destroy(); await t.drop(); },
+  };
+}
+export type Doored = Awaited<ReturnType<typeof doorOnSite>>;
