@@ -23,10 +23,11 @@ export type Item = {
 /** A heap as its mix and what came of it. */
 export type HeapMix = { readonly id: string; readonly code: string; readonly name: string; readonly cn: number; readonly moisture: number; readonly says: string };
 export type RecipeView = { readonly id: string; readonly entry: string; readonly name: string; readonly says: string; readonly version: number; readonly recipe: Recipe; readonly heaps: readonly { readonly id: string; readonly name: string; readonly hot: string; readonly highest: string; readonly proven: string }[] };
-export type Building = { readonly id: string; readonly name: string; readonly place: string; readonly parts: readonly Part[]; readonly waterL: number; readonly volumeM3: number | null; readonly shape: string | null; /** What it is built by, and what of that is not in yet. */ readonly by: string | null; readonly owed: readonly Part[] };
+/** A heap that the bench may work for: one that is building, or one that something is to be added to. */
+export type BenchHeap = { readonly id: string; readonly building: boolean; readonly name: string; readonly place: string; readonly parts: readonly Part[]; readonly waterL: number; readonly volumeM3: number | null; readonly shape: string | null; /** What it is built by, and what of that is not in yet. */ readonly by: string | null; readonly owed: readonly Part[] };
 export type SlotView = { readonly name: string; readonly kind: string; readonly lengthM: number; readonly widthM: number; readonly heightM: number };
 export type BenchView = {
-  readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly building: readonly Building[]; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
+  readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly heaps: readonly BenchHeap[]; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
   readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
 };
 

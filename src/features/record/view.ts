@@ -51,7 +51,10 @@ function identityOf({ state, site, when, unit, now }: Page): [string, string][] 
     ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Place', positionText(state.position)],
     ['Method', METHOD_WORD[opened.method]], ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
     ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
-    ['Materials', [...went, ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => (e.kind === 'addition' && !state.struck.has(e.id) && e.data.what ? [`${e.data.what} (added ${when(e.at)})`] : []))].join('; ') || 'not recorded'],
+    ['Materials', [...went, ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => {
+      const added = e.kind === 'addition' && !state.struck.has(e.id) ? [e.data.what, ...(e.data.parts ?? []).map((p) => materialName(p.material))].filter(Boolean).join(', ') : '';
+      return added ? [`${added} (added ${when(e.at)})`] : [];
+    })].join('; ') || 'not recorded'],
     ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
     ['Places of a round', state.plan.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
     ['Taken over', adoptedText(opened.adopted, { timeZone: site.timeZone, unit, now }) ?? undefined], ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import { measuresFor } from '@/core/heap/form';
 import type { Mix } from '@/core/mix/mix';
-import { stuffOf, ingredientOf } from '@/core/mix/ingredient';
+import { stuffOf, ingredientOf, type Ingredient } from '@/core/mix/ingredient';
 import type { Part } from '@/core/log/store-shapes';
 import type { Addition } from '@/core/mix/solve';
 import { estOf } from '@/core/mix/window';
@@ -31,10 +31,11 @@ type Open = 'pick' | 'solve' | 'keep' | 'scale' | 'lay' | null;
 
 /** The recipe bench: what goes in, what comes of it, how it is laid up. */
 export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: string | null; start: { recipe: string } | null; /** A heap was opened for what lies here. */ lay: string | null; by: string }) {
-  const building = view.building.find((b) => b.id === heap) ?? null;
+  const building = view.heaps.find((b) => b.id === heap) ?? null;
+  const closed = building !== null && !building.building;
   const from = view.recipes.find((r) => r.id === start?.recipe) ?? null;
-  const already = useMemo(() => (building ? building.parts.flatMap((p, i) => inHeap(p, `in:${i}`, view.items)) : []), [building, view.items]);
-  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building ? { rows: building.owed.map((p, i) => rowOfPart(`owed-${i}`, p, view.measures, view.items)), ...(isShape(building.shape) ? { shape: building.shape } : {}) } : {}) }), [from, view, building]);
+  const already = useMemo(() => (!building ? [] : building.parts.length === 0 && !building.building ? NOT_LOGGED : together(building.parts.map((p, i) => inHeap(p, `in:${i}`, view.items)))), [building, view.items]);
+  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building ? { rows: (closed ? [] : building.owed).map((p, i) => rowOfPart(`owed-${i}`, p, view.measures, view.items)), ...(isShape(building.shape) ? { shape: building.shape } : {}) } : {}) }), [from, view, building, closed]);
   const bench = useBench(view, heap ? `heap:${heap}` : (from?.id ?? 'new'), first, already, building?.waterL ?? 0);
   const [open, setOpen] = useState<Open>(lay ? 'lay' : null);
   const [pick, setPick] = useState(0);
@@ -58,17 +59,18 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
   return (
     <div className="grid xl:grid-cols-[430px_460px_1fr] lg:grid-cols-2 flex-1">
       <section className="px-5 max-sm:px-4 pt-3 pb-4 lg:border-r border-rule-2">
-        <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1"><h1>{building ? building.name : draft.name || 'Bench'}</h1><span className="q">{building ? `${building.place}${building.place ? ', ' : ''}still building` : draft.recipe ? 'a recipe' : 'a mix, not kept yet'}</span></div>
+        <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1"><h1>{building ? building.name : draft.name || 'Bench'}</h1><span className="q">{building ? `${building.place}${building.place ? ', ' : ''}${closed ? 'closed: what to add to it' : 'still building'}` : draft.recipe ? 'a recipe' : 'a mix, not kept yet'}</span></div>
         <h2 className="!text-[17px] mt-3">What goes in</h2>
         <p className="text-[13px] text-ink-2">{view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`).join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what to add.</p>
-        {building && already.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
+        {closed && <p className="text-[13.5px] border-l-[4px] border-ink pl-2.5 mt-2">{building.parts.length > 0 ? 'Reckoned as it was built: what it lost or took up since is not in it.' : 'What went into it was not logged, so that no mix of it can be reckoned.'} Anything raw starts its clock again; chip, leaves and straw do not bring germs.</p>}
+        {building && building.parts.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by && !closed ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
         <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} measures={view.measures} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
         {lines.length === 0 && <p className="py-3">Nothing lies on the bench. Take what the store has, or any of the library.</p>}
         <div className="flex flex-wrap gap-2 mt-3 items-center"><button type="button" className="btn" onClick={() => setOpen('pick')}><Mark name="add" size={19} />Another material</button>
           <label className="flex items-center gap-2 ml-auto text-[14px]">Water <input className="small-field !w-[74px]" aria-label="Water to add, litres" inputMode="decimal" value={draft.waterL} placeholder="0" onChange={(e) => bench.change({ waterL: e.target.value })} /> L</label></div>
         {bench.water === null && <p role="alert" className="marked font-semibold text-[14px] mt-1">Type the water as litres, or leave it empty.</p>}
         {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{mix.litresLoose !== null ? `, ${litresText(mix.litresLoose)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} as it stands` : 'weight not known'}</span></p>}
-        <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={() => bench.setDraft(first)}>{from || building?.by ? 'Back to the recipe' : 'Clear'}</button>}</div>
+        <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={() => bench.setDraft(first)}>{from || (building?.by && !closed) ? 'Back to the recipe' : 'Clear'}</button>}</div>
         <Recipes view={view} by={by} />
       </section>
       <section className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
@@ -81,11 +83,12 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
         {mix && <Schools parts={bench.parts} mix={mix} measure={measure} />}
       </section>
       <aside className="bg-sheet max-xl:lg:col-span-2 px-5 max-sm:px-4 pt-3 pb-5 flex flex-col gap-3 max-xl:border-t-[1.6px] border-ink">
-        {mix && <><Layers parts={building ? bench.parts.slice(already.length) : bench.parts} mix={mix} waterL={building ? (bench.water ?? 0) : bench.waterL} measure={measure} hose={view.hose} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} />
+        {mix && <><Layers parts={building ? bench.parts.slice(already.length) : bench.parts} mix={mix} waterL={building ? (bench.water ?? 0) : bench.waterL} measure={measure} hose={view.hose} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} closed={closed} />
           <Size litres={mix.litresMixed ?? 0} shape={draft.shape} onShape={(shape) => bench.change({ shape })} leastM3={view.leastM3} stemM={view.stemM} slots={view.slots} />
           <Cautions lines={lines.map((l) => l.item)} />
           {mix.shares.length > 0 && <Shares mix={mix} />}</>}
-        <button type="button" className="btn key !min-h-[52px]" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('lay')}><Mark name="flag" size={19} />{building ? `Build ${building.name} by this` : 'Lay it up'}</button>
+        {closed ? <Link prefetch={false} className="btn key !min-h-[52px]" href={`/batch/${building.id}#add`}><Mark name="add" size={19} />Log what was added to {building.name}</Link>
+          : <button type="button" className="btn key !min-h-[52px]" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('lay')}><Mark name="flag" size={19} />{building ? `Build ${building.name} by this` : 'Lay it up'}</button>}
       </aside>
       <Pick open={open === 'pick'} onOpenChange={(o) => setOpen(o ? 'pick' : null)} items={view.items} taken={taken} onPick={(item) => addItem(item)} />
       <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already.map((stuff) => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, leastKg: 0, mostKg: null }))} />
@@ -98,11 +101,20 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
 
 const nameOf = (a: Addition, bench: { byKey: ReadonlyMap<string, Item> }): string => (bench.byKey.get(a.key)?.name ?? a.key).replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
 
+/** A heap whose filling nobody logged: nothing is made up of it. */
+const NOT_LOGGED = [{ ...ingredientOf('in:0', { amount: { in: 'unknown' } }, stuffOf({ id: 'not-logged', name: 'what it holds', role: 'green', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} }, 'fresh')), name: 'what it holds already' }];
 /** What a heap holds already, as ingredients of the mix. */
 function inHeap(part: Part, key: string, items: readonly Item[]) {
   const item = items.find((i) => i.key === `load:${part.load}`) ?? items.find((i) => i.key === `material:${part.material}`);
   const stuff = item?.stuff ?? stuffOf({ id: part.material, name: part.material, role: 'mineral', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} }, 'fresh');
-  return [{ ...ingredientOf(key, part, stuff), name: `${item?.name ?? stuff.name}, in it` }];
+  return { ...ingredientOf(key, part, stuff), name: `${item?.name ?? stuff.name}, in it` };
+}
+/** The same stuff put in several times, as one. */
+function together(parts: readonly Ingredient[]): Ingredient[] {
+  const by = new Map<string, Ingredient>();
+  const sum = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a + b);
+  for (const p of parts) { const was = by.get(p.name); by.set(p.name, was ? { ...was, kg: sum(was.kg, p.kg), litres: sum(was.litres, p.litres), about: was.about || p.about } : p); }
+  return [...by.values()];
 }
 
 /** `23 barrows, 12 buckets`: what is carried, by its measures. */

@@ -35,16 +35,16 @@ export function Shares({ mix }: { mix: Mix }) {
 }
 
 /** How it is laid up, from the ground: drawn, listed in the site's own measure, with the water for each layer. */
-export function Layers({ parts, mix, waterL, measure, hose, highM, wideM, building }: { parts: readonly Ingredient[]; mix: Mix; waterL: number; measure: OwnMeasure; hose: { flowLPerMin: number; bucketL: number }; highM: number; wideM: number; building: string | null }) {
-  const layers = layersOf(parts, waterL, highM);
+export function Layers({ parts, mix, waterL, measure, hose, highM, wideM, building, closed }: { parts: readonly Ingredient[]; mix: Mix; waterL: number; measure: OwnMeasure; hose: { flowLPerMin: number; bucketL: number }; highM: number; wideM: number; building: string | null; /** Something is added to it: there are no layers to lay. */ closed: boolean }) {
+  const layers = closed ? [] : layersOf(parts, waterL, highM);
   const wet = estOf(mix.moisture);
   const [lo, hi] = WINDOWS.moisture.preferred;
   const more = wet && mix.massKg !== null && wet.value < lo ? waterToAdd(mix.massKg, wet.value, (lo + hi) / 2) : 0;
   const portion = (litres: number): string => { const n = Math.round((litres / measure.litres) * 2) / 2; return n > 0 ? measureText(n, measure.name, measure.many) : litresText(litres); };
   return (
     <section data-testid="layers">
-      <h2 className="!text-[21px] mb-1">{building ? 'How to lay up the rest' : 'How to lay it up'}</h2>
-      {layers.length === 0 ? <p className="q">{parts.length === 0 ? 'Put something on the bench, and its layers stand here.' : 'A volume is not known, so no layers can be told. Count its buckets.'}</p> : <>
+      <h2 className="!text-[21px] mb-1">{closed ? 'With what is added' : building ? 'How to lay up the rest' : 'How to lay it up'}</h2>
+      {closed ? null : layers.length === 0 ? <p className="q">{parts.length === 0 ? 'Put something on the bench, and its layers stand here.' : 'A volume is not known, so no layers can be told. Count its buckets.'}</p> : <>
         <LayUp layers={layers} high={`${highM.toFixed(1)} m`} wide={`${wideM.toFixed(1)} m wide`} label={`Layers from the ground: ${layers.map((l) => LAYER_WORDS[l.kind]).join(', ')}`} />
         <ol className="sm:columns-2 gap-4 mt-2 text-[14px] leading-[1.2]">{layers.map((l, i) => <li key={i} className="flex gap-2 py-1 break-inside-avoid"><b className="disp w-4 flex-none">{i + 1}</b><span>{l.parts.map((p) => `${p.name}, ${portion(p.litres)}`).join('; ')}{l.kind === 'base' || l.kind === 'blanket' ? <span className="q"> as {LAYER_WORDS[l.kind]}</span> : null}</span></li>)}</ol>
       </>}

@@ -67,15 +67,16 @@ export function Scale({ open, onOpenChange, bench }: { open: boolean; onOpenChan
 export function LayUpIn({ open, onOpenChange, bench, view, by: device, heap }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; view: BenchView; by: string; heap: string | null }) {
   const router = useRouter();
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [to, setTo] = useState(heap ?? view.building[0]?.id ?? '');
+  const building = view.heaps.filter((h) => h.building);
+  const [to, setTo] = useState(building.find((h) => h.id === heap)?.id ?? building[0]?.id ?? '');
   const name = bench.draft.name || 'from the bench';
-  const save = (): void => keep(() => keepAnswered({ id, batch: to, kind: 'lay-up', at: null, by, data: { recipe: recipeOf(bench, bench.draft.recipe ?? v7(), name), ...(bench.draft.from ? { from: bench.draft.from } : {}) } }, `${view.building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`), () => router.push(`/batch/${to}/build`));
+  const save = (): void => keep(() => keepAnswered({ id, batch: to, kind: 'lay-up', at: null, by, data: { recipe: recipeOf(bench, bench.draft.recipe ?? v7(), name), ...(bench.draft.from ? { from: bench.draft.from } : {}) } }, `${building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`), () => router.push(`/batch/${to}/build`));
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Lay it up">
-      {view.building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{view.building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}
+      {building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
       <Problems list={problems} />
-      <div className="flex gap-2 flex-wrap">{view.building.length > 0 && <button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || to === '' || !by.trim()} onClick={save}>Build {view.building.find((b) => b.id === to)?.name ?? 'it'} by this</button>}<Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">Open a new heap</Link></div>
+      <div className="flex gap-2 flex-wrap">{building.length > 0 && <button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || to === '' || !by.trim()} onClick={save}>Build {building.find((b) => b.id === to)?.name ?? 'it'} by this</button>}<Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">Open a new heap</Link></div>
       <p className="hint">Nothing is logged as put in yet: that is done layer by layer while it goes up.</p>
     </Sheet>
   );

@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { amountTyped } from '@/core/mix/amount';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
@@ -15,7 +16,7 @@ import { Sheet } from '@/ui/Sheet';
 import { useKept } from '@/ui/useKept';
 import type { LoadPage } from '../view';
 
-type Act = 'heat' | 'bucket' | 'drying' | 'squeeze' | 'change' | 'count' | 'gone' | null;
+type Act = 'heat' | 'bucket' | 'drying' | 'squeeze' | 'change' | 'count' | 'gone' | 'strike' | null;
 type FormOf = { load: LoadPage; by: string; unit: 'C' | 'F'; onDone: () => void };
 
 function useChange(load: LoadPage, device: string, onDone: () => void) {
@@ -114,8 +115,17 @@ function GoneForm({ load, by, onDone }: FormOf) {
     <Foot kept={kept} label="It is gone" ready={gone !== ''} onKeep={() => kept.save({ gone, ...(words.trim() ? { words: words.trim() } : {}) })} /></>;
 }
 
+/** It never came, or was logged twice: struck with a reason, and left readable in the log. */
+function StrikeForm({ load, by }: FormOf) {
+  const router = useRouter();
+  const kept = useKept(by);
+  const [reason, setReason] = useState('');
+  return <><p>It is taken out of the store; the entry stays readable in the log. {load.went.length > 0 ? 'What went out of it into heaps stays there, by the figures of its material.' : ''}</p><Field label="Why" value={reason} maxLength={300} onChange={(e) => setReason(e.target.value)} placeholder="logged twice" />
+    <Foot kept={kept} label="Strike this load" ready={reason.trim().length >= 3} onKeep={() => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'correction', at: null, by: kept.by, data: { target: load.id, reason: reason.trim() } }, `${load.name}: struck`), () => router.push('/store'))} /></>;
+}
+
 const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => ReactNode }> = {
-  heat: { title: 'How hot is the stack?', form: HeatForm }, bucket: { title: 'Bucket test', form: BucketForm }, drying: { title: 'Drying test', form: DryingForm }, squeeze: { title: 'Squeeze test', form: SqueezeForm }, change: { title: 'State, place, answer', form: ChangeForm }, count: { title: 'Count it again', form: CountForm }, gone: { title: 'It is gone', form: GoneForm },
+  heat: { title: 'How hot is the stack?', form: HeatForm }, bucket: { title: 'Bucket test', form: BucketForm }, drying: { title: 'Drying test', form: DryingForm }, squeeze: { title: 'Squeeze test', form: SqueezeForm }, change: { title: 'State, place, answer', form: ChangeForm }, count: { title: 'Count it again', form: CountForm }, gone: { title: 'It is gone', form: GoneForm }, strike: { title: 'Logged wrongly', form: StrikeForm },
 };
 
 /** One load of the store: what it is, its figures and where they come from, what became of it. */
@@ -139,7 +149,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
         <section><h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What became of it</h2>{load.changes.length + load.heats.length === 0 ? <p className="q py-1">Nothing was noted since it came.</p> : <ul>{load.changes.map((c) => <li key={c.id} className="border-b border-rule py-1">{c.text}</li>)}{load.heats.map((h) => <li key={h.when} className="border-b border-rule py-1">{h.when}, {h.by}: <b>{h.text}</b> in the stack</li>)}</ul>}</section>
       </div>
       {load.photos.length > 0 && <ul className="flex flex-wrap gap-3">{load.photos.map((p) => <li key={p}><a href={`/api/photo/${p}`}><img src={`/api/photo/${p}?small`} alt={`Photo of ${load.name}`} className="border-[1.5px] border-ink max-h-[180px]" /></a></li>)}</ul>}
-      {!load.gone && <p className="flex flex-wrap gap-2 border-t-[1.6px] border-ink pt-3"><button type="button" className="btn" onClick={() => setAct('change')}>State, place, answer…</button><button type="button" className="btn" onClick={() => setAct('count')}>Count it again…</button>{!load.stack && <button type="button" className="btn" onClick={() => setAct('heat')}>Log its heat…</button>}<button type="button" className="btn" onClick={() => setAct('gone')}>It is gone…</button></p>}
+      {!load.gone && <p className="flex flex-wrap gap-2 border-t-[1.6px] border-ink pt-3"><button type="button" className="btn" onClick={() => setAct('change')}>State, place, answer…</button><button type="button" className="btn" onClick={() => setAct('count')}>Count it again…</button>{!load.stack && <button type="button" className="btn" onClick={() => setAct('heat')}>Log its heat…</button>}<button type="button" className="btn" onClick={() => setAct('gone')}>It is gone…</button><button type="button" className="btn" onClick={() => setAct('strike')}>Logged wrongly…</button></p>}
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setAct(null); }} title={sheet ? `${sheet.title}: ${load.name}` : ''}>{sheet && <sheet.form load={load} by={by} unit={unit} onDone={() => setAct(null)} />}</Sheet>
     </div>
   );
