@@ -2,6 +2,7 @@ import { digestOf } from '@/core/digest/digest';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { trailOf, checkTrail } from '@/core/formats/trail';
+import fc from 'fast-check';
 import { createHash } from 'node:crypto';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
@@ -121,6 +122,18 @@ describe('recipes and the map', () => {
     await ok('site-map', { map: { widthM: 20, depthM: 10, slots: [slot] }, from: null });
     await refused(/the map was changed by Mo/, 'site-map', { map: { widthM: 20, depthM: 10, slots: [] }, from: null });
   });
+});
+
+test('whatever is sent instead of a load, a recipe, a charge or a map is refused in sentences, and nothing breaks', async () => {
+  const batch = await heap('F');
+  const junk = fc.oneof(fc.jsonValue(), fc.record({ material: fc.oneof(fc.string(), fc.constant('straw')), amount: fc.oneof(fc.jsonValue(), fc.record({ in: fc.constantFrom('measure', 'litres', 'kg', 'unknown', 'cups'), n: fc.oneof(fc.double(), fc.string()), litresEach: fc.double(), measure: fc.string(), name: fc.string() })), parts: fc.array(fc.jsonValue()), state: fc.string(), recipe: fc.jsonValue(), map: fc.jsonValue(), load: fc.oneof(fc.uuid(), fc.string()), from: fc.option(fc.uuid()) }, { requiredKeys: [] }));
+  await fc.assert(fc.asyncProperty(fc.constantFrom('load', 'load-change', 'load-heat', 'material', 'measures', 'acceptance', 'recipe', 'site-map', 'charge', 'lay-up'), junk, async (kind, data) => {
+    const ofHeap = kind === 'charge' || kind === 'lay-up';
+    const { answer } = await log(kind, data as object, { batch: ofHeap ? batch : null });
+    if (answer.ok) return; // an empty list of measures is one
+    expect(answer.problems.length).toBeGreaterThan(0);
+    for (const p of answer.problems) { expect(p.message.length).toBeGreaterThan(5); expect(p.message).not.toMatch(/could not be written|undefined is not|Cannot read/); }
+  }), { numRuns: 150 });
 });
 
 test('a heap’s file carries what went in, but not what the site bought and from whom; its chain still holds', async () => {

@@ -91,7 +91,7 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
           : <button type="button" className="btn key !min-h-[52px]" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('lay')}><Mark name="flag" size={19} />{building ? `Build ${building.name} by this` : 'Lay it up'}</button>}
       </aside>
       <Pick open={open === 'pick'} onOpenChange={(o) => setOpen(o ? 'pick' : null)} items={view.items} taken={taken} onPick={(item) => addItem(item)} />
-      <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already.map((stuff) => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, leastKg: 0, mostKg: null }))} />
+      <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already} alreadyWaterL={building?.waterL ?? 0} />
       {open === 'keep' && <KeepRecipe open onOpenChange={(o) => setOpen(o ? 'keep' : null)} bench={bench} view={view} by={by} onKept={(d) => bench.change(d)} />}
       <Scale open={open === 'scale'} onOpenChange={(o) => setOpen(o ? 'scale' : null)} bench={bench} />
       {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={heap ?? lay} />}

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { OwnMeasure } from '@/core/log/store-shapes';
+import type { Ingredient } from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
 import { unsolvable, type Offer, type Solved } from '@/core/mix/solve';
 import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
@@ -16,8 +17,16 @@ import type { useSolver } from './useSolver';
 /** Fine stuff lies between coarse, so that a mix is denser than its parts side by side: the programme is held this much under the limit. */
 const NESTLE = 0.85;
 
+const fixedOffer = (stuff: Ingredient): Offer => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, leastKg: 0, mostKg: null });
+/** Water as something that is in the heap: it weighs and wets, and takes no room of its own. */
+const waterOf = (litres: number): Ingredient => ({
+  key: 'in:water', material: 'water', name: 'water', role: 'liquid', particle: 'liquid', risks: [], caution: null, cn: null, carbonPct: null, moisture: { low: 100, usual: 100, high: 100 }, density: { low: NO_ROOM, usual: NO_ROOM, high: NO_ROOM }, from: {}, airPct: null, kg: litres, litres: 0, about: false, price: null,
+});
+/** A density at which a kilogram takes next to no room, kg/m³. */
+const NO_ROOM = 1e9;
+
 /** Amounts that reach a target with what there is. Fixed rows stay; the rest is worked out, and taken only when it is said so. */
-export function Solve({ open, onOpenChange, bench, measures, ask, already }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; measures: readonly OwnMeasure[]; ask: ReturnType<typeof useSolver>; already: readonly Offer[] }) {
+export function Solve({ open, onOpenChange, bench, measures, ask, already, alreadyWaterL }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; measures: readonly OwnMeasure[]; ask: ReturnType<typeof useSolver>; /** What a heap holds, and the water it was given: both are fixed. */ already: readonly Ingredient[]; alreadyWaterL: number }) {
   const [cn, setCn] = useState(['25', '30']);
   const [wet, setWet] = useState(['50', '60']);
   const [dense, setDense] = useState('640');
@@ -29,11 +38,11 @@ export function Solve({ open, onOpenChange, bench, measures, ask, already }: { o
   const [cnLow, cnHigh, wetLow, wetHigh, densityMost] = numbers as number[];
   const wrong = numbers.some((x) => typeof x !== 'number') || m3 === null ? 'Type each target as a number; leave the volume empty if it does not matter.' : cnLow! > cnHigh! ? 'The lower end of C:N lies above its upper end.' : wetLow! > wetHigh! ? 'The lower end of the moisture lies above its upper end.' : wetHigh! >= 100 ? 'Moisture is a share of the weight: under 100 %.' : null;
   const rows = bench.lines.filter((l) => l.ingredient !== null && l.row.unit !== 'unknown');
-  const offers: Offer[] = [...already, ...rows.map(({ row, item, ingredient }): Offer => ({
+  const offers: Offer[] = [...already.map(fixedOffer), ...(alreadyWaterL > 0 ? [fixedOffer(waterOf(alreadyWaterL))] : []), ...rows.map(({ row, item, ingredient }): Offer => ({
     stuff: { ...ingredient!, name: item.name }, nowKg: ingredient!.kg ?? 0, fixed: row.fixed, leastKg: 0, mostKg: stock && item.hasLitres !== null && item.stuff.density ? (item.hasLitres * item.stuff.density.usual) / 1000 : null,
   }))];
   const without = unsolvable(offers);
-  const fixedUnknown = [...offers.filter((o) => o.fixed && without.includes(o.stuff.name)).map((o) => o.stuff.name), ...bench.lines.filter((l) => l.row.unit === 'unknown').map((l) => l.item.name)];
+  const fixedUnknown = [...already.filter((p) => p.kg === null).map((p) => p.name), ...offers.filter((o) => o.fixed && without.includes(o.stuff.name)).map((o) => o.stuff.name), ...bench.lines.filter((l) => l.row.unit === 'unknown').map((l) => l.item.name)];
   const litresNow = offers.reduce((s, o) => s + (o.stuff.density ? (o.nowKg / o.stuff.density.usual) * 1000 : 0), 0);
   const run = async (): Promise<void> => {
     const answer = await ask({ do: 'solve', offers, target: { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost! * NESTLE, litres: m3 == null ? (litresNow > 0 ? litresNow : 1000) : m3 * 1000, keep: litresNow > 0 } });
@@ -49,7 +58,7 @@ export function Solve({ open, onOpenChange, bench, measures, ask, already }: { o
     return { ...l, next: n, litres: unitL ? n * unitL : 0 };
   });
   const water = Math.round((solved?.waterL ?? 0) / 5) * 5;
-  const after = solved ? mixOf([...bench.parts.slice(0, bench.parts.length - bench.lines.filter((l) => l.ingredient).length), ...rounded.map((r) => ({ ...r.ingredient!, litres: r.litres, kg: r.item.stuff.density ? (r.litres * r.item.stuff.density.usual) / 1000 : null }))], water) : null;
+  const after = solved ? mixOf([...already, ...rounded.map((r) => ({ ...r.ingredient!, litres: r.litres, kg: r.item.stuff.density ? (r.litres * r.item.stuff.density.usual) / 1000 : null }))], alreadyWaterL + water) : null;
   const take = (): void => {
     bench.change({ rows: bench.draft.rows.map((row) => { const r = rounded.find((x) => x.row.id === row.id); return r && !row.fixed ? { ...row, n: String(r.next), about: false } : row; }), waterL: water > 0 ? String(water) : '' });
     setResult(null); onOpenChange(false);
