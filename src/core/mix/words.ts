@@ -1,9 +1,13 @@
 import type { Answer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
+import { ageText, dayText } from '../quantity/format';
+import { MS } from '../quantity/instant';
 import { kgText, litresText, measureText } from '../words/amount';
+import type { Locale } from '../words/note';
 import type { FigureFrom } from './ingredient';
 import type { Mix } from './mix';
 import type { MixSchool, SchoolSays } from './schools';
 import type { Limit, Solved } from './solve';
+import type { StockLoad } from './store';
 import { estOf, standingOf, WINDOWS, type Standing, type WindowId } from './window';
 
 /** The texts of materials, mixes and building. */
@@ -24,6 +28,13 @@ export const END_OF_LOAD = { discarded: 'thrown away', spread: 'spread on land',
 /** What a load may ripen into, what that is called, and how long it takes as a rule, days (common practice). */
 export const RIPENING = { dried: { doing: 'Drying', days: 5 }, soaked: { doing: 'Soaking', days: 2 }, fermenting: { doing: 'Fermenting in sealed pails', days: 14 }, charged: { doing: 'Charging char', days: 14 }, aged: { doing: 'Ageing in the stack', days: 90 } } as const;
 export type Ripening = keyof typeof RIPENING;
+
+/** An age in days, in hours at first: `7 h`, `22 d`. */
+export const oldText = (ms: number): string => (ms < 2 * MS.day ? ageText(ms / MS.hour) : `${Math.floor(ms / MS.day)} d`);
+/** A load where it is to be chosen: `dried, 810 L left, 22 d old, ready from Thu 21 May`. */
+export const stockText = (l: StockLoad, { timeZone, now }: Pick<Locale, 'timeZone' | 'now'>): string => [
+  l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${oldText(now - l.at)} old`, l.readyFrom !== null && l.readyFrom > now ? `ready from ${dayText(timeZone, l.readyFrom)}` : null,
+].filter(Boolean).join(', ');
 
 /** Names in a row: `straw, chip and leaves`. */
 export const listText = (names: readonly string[]): string => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);

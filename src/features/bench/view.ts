@@ -2,12 +2,11 @@ import type { Digest } from '@/core/digest/digest';
 import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
 import { stuffOf, ingredientOf, type Ingredient, type Stuff } from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
-import { contentsOf, ingredientsOf, inStock, type StockLoad, type StoreState } from '@/core/mix/store';
+import { contentsOf, ingredientsOf, inStock, type StoreState } from '@/core/mix/store';
 import { estOf } from '@/core/mix/window';
-import { STATE_WORDS } from '@/core/mix/words';
-import { ageText, dayText, durationText, tempText } from '@/core/quantity/format';
+import { stockText } from '@/core/mix/words';
+import { dayText, durationText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import { litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
 
 /** Something that can go into a mix: a load of the store, or a material of the library that is not there. */
@@ -31,13 +30,10 @@ export type BenchView = {
   readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
 };
 
-const stockSays = (l: StockLoad, now: number, readyFrom: string | null): string => [l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${now - l.at < 2 * MS.day ? ageText((now - l.at) / MS.hour) : `${Math.floor((now - l.at) / MS.day)} d`} old`, readyFrom].filter(Boolean).join(', ');
-
 /** Loads first, by role and age; then the rest of the library. */
-export function itemsOf(store: StoreState, { timeZone, now }: Locale): Item[] {
+export function itemsOf(store: StoreState, locale: Locale): Item[] {
   const loads = inStock(store).filter((l) => l.answer === 'accept').map((l): Item => {
-    const ready = l.readyFrom === null || l.readyFrom <= now;
-    return { key: `load:${l.id}`, material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, role: l.stuff.role, says: stockSays(l, now, ready ? null : `ready from ${dayText(timeZone, l.readyFrom!)}`), stuff: l.stuff, price: l.price, hasLitres: l.leftLitres, inStore: true, ready };
+        return { key: `load:${l.id}`, material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, role: l.stuff.role, says: stockText(l, locale), stuff: l.stuff, price: l.price, hasLitres: l.leftLitres, inStore: true, ready: l.readyFrom === null || l.readyFrom <= locale.now };
   });
   const rest = [...store.materials.values()].map((m): Item => ({ key: `material:${m.id}`, material: m.id, load: null, name: m.name, role: m.role, says: 'not from the store', stuff: stuffOf(m, 'fresh'), price: null, hasLitres: null, inStore: false, ready: true }));
   return [...loads, ...rest];

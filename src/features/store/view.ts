@@ -4,7 +4,7 @@ import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/c
 import { mixOf } from '@/core/mix/mix';
 import { answerTo, contentsOf, ingredientsOf, type StockLoad, type StoreState } from '@/core/mix/store';
 import { estOf, WINDOWS } from '@/core/mix/window';
-import { ANSWER_WORDS, END_OF_LOAD, fromText, listText, RIPENING, RISK_WORDS, ROLE_MEANS, ROLE_WORDS, STATE_WORDS } from '@/core/mix/words';
+import { ANSWER_WORDS, END_OF_LOAD, fromText, listText, oldText, RIPENING, RISK_WORDS, ROLE_MEANS, ROLE_WORDS, STATE_WORDS } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
 import { ageText, countText, dayText, tempText, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
@@ -19,9 +19,6 @@ export type StockView = {
 };
 
 export const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
-
-/** An age in days, in hours at first. */
-const oldText = (ms: number): string => (ms < 2 * MS.day ? ageText(ms / MS.hour) : `${Math.floor(ms / MS.day)} d`);
 
 function lineOf(l: StockLoad, locale: Locale): LoadLine {
   const { timeZone, now, unit } = locale;
