@@ -67,6 +67,8 @@ export const open = async (page: Page, url: string): Promise<void> => { await pa
 /** Clicks what a person would: the visible button or link with these words. */
 export async function press(page: Page, words: string): Promise<void> {
   const handle = await page.waitForSelector(`::-p-xpath(//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), "${words}")])`, { visible: true });
+  // What it would do is said before it is kept; until then the form still grows.
+  await page.waitForFunction(() => !(document.querySelector<HTMLElement>('[role=dialog]')?.innerText ?? '').includes('Working out what it does'), { timeout: 10_000 });
   // Not under the bar at a phone's foot.
   await handle!.evaluate((el) => el.scrollIntoView({ block: 'center' }));
   await handle!.click();

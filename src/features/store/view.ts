@@ -6,7 +6,7 @@ import { answerTo, contentsOf, ingredientsOf, type StockLoad, type StoreState } 
 import { estOf, WINDOWS } from '@/core/mix/window';
 import { ANSWER_WORDS, END_OF_LOAD, fromText, listText, oldText, RIPENING, RISK_WORDS, ROLE_MEANS, ROLE_WORDS, STATE_WORDS } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
-import { ageText, countText, dayText, tempText, whenText } from '@/core/quantity/format';
+import { countText, dayText, tempText, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
