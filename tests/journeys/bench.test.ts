@@ -174,11 +174,25 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await open(page, `${app.base}/batch/${id}/build`);
   await waitText(page, '[data-testid=went]', /layer 2/).catch(async () => { await open(page, `${app.base}/batch/${id}/build`); return waitText(page, '[data-testid=went]', /layer 2/); });
   expect(await axe(page)).toEqual([]);
+  // The bench lays out what is still to go in, not what it once was; what was changed there by hand is kept, and told as older.
+  const bench = await app.page();
+  await open(bench.page, `${app.base}/bench?heap=${id}`);
+  await waitText(bench.page, 'main', /In it already:[^]*still to go in/);
+  const owed = await bench.page.$$eval('[data-testid=row] input[inputmode=decimal]', (els) => els.map((el) => (el as HTMLInputElement).value));
+  await fill(bench.page, 'Water to add, litres', '10');
   await press(page, 'Something else went in');
   await press(page, 'Something went in');
   await fill(page, 'Water with it, litres, clean', '30');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=went]', /3 times put in/);
+  await open(bench.page, `${app.base}/bench?heap=${id}`);
+  await waitText(bench.page, '[data-testid=stale]', /Something went into Knot since you laid this out/);
+  expect(await valueOf(bench.page, 'Water to add, litres')).toBe('10');
+  await press(bench.page, 'Lay it out anew');
+  await bench.page.waitForFunction(() => document.querySelector('[data-testid=stale]') === null);
+  expect(owed.length).toBeGreaterThan(0);
+  expect(await valueOf(bench.page, 'Water to add, litres')).toBe('');
+  await bench.close();
   await press(page, 'Sheet to print');
   await waitText(page, '[data-testid=sheet]', /✓[^]*/);
   await open(page, `${app.base}/batch/${id}/build`);

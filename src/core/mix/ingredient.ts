@@ -36,7 +36,8 @@ const around = (value: number, most: number): Range => ({ low: value * (1 - TEST
 
 /**
  * The figures of a material in a state. A laboratory's value stands over the table's, a test of the load over both. Nitrogen
- * and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %.
+ * and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %. A laboratory's value is
+ * of the material as it comes: where a state has a figure of its own, as dried grass has its moisture, that one holds.
  */
 export function stuffOf(m: Material, state: LoadState, test: { readonly density?: number | undefined; readonly moisturePct?: number | undefined; readonly airPct?: number | undefined; readonly at: Instant; readonly how: LoadTest['how'] } | null = null): Stuff {
   const s = m.states?.[state];
@@ -45,7 +46,10 @@ export function stuffOf(m: Material, state: LoadState, test: { readonly density?
   for (const k of ['n', 'cn', 'moisture', 'density'] as const) if (table[k]) from[k] = { by: 'table', words: m.sources[k] ?? 'not said', at: null };
   let { n, cn, moisture, density } = table;
   const carbon = n && cn ? Math.min(n.usual * cn.usual, MOST_CARBON_PCT) : null;
-  for (const [k, lab] of Object.entries(m.lab ?? {}) as [FigureName, NonNullable<NonNullable<Material['lab']>[FigureName]>][]) {
+  const ofState = (k: FigureName): boolean => s !== undefined && JSON.stringify(s[k]) !== JSON.stringify(m[k]);
+  const labs = (Object.entries(m.lab ?? {}) as [FigureName, NonNullable<NonNullable<Material['lab']>[FigureName]>][]).filter(([k]) => !ofState(k));
+  const labN = labs.find(([k]) => k === 'n')?.[1];
+  for (const [k, lab] of labs) {
     from[k] = { by: 'laboratory', words: lab.words ?? 'laboratory', at: lab.at };
     if (k === 'n') { n = exact(lab.value); if (m.lab?.cn === undefined && carbon !== null && lab.value > 0) { cn = exact(carbon / lab.value); from.cn = from.n!; } }
     if (k === 'cn') cn = exact(lab.value);
@@ -55,7 +59,7 @@ export function stuffOf(m: Material, state: LoadState, test: { readonly density?
   const tested = (k: 'moisture' | 'density'): void => { from[k] = { by: 'test', words: test!.how, at: test!.at }; };
   if (test?.moisturePct !== undefined) { moisture = around(test.moisturePct, 99.5); tested('moisture'); }
   if (test?.density !== undefined) { density = around(test.density, 3000); tested('density'); }
-  const carbonPct = n && cn ? Math.min(m.lab?.n ? m.lab.n.value * cn.usual : (carbon ?? n.usual * cn.usual), MOST_CARBON_PCT) : null;
+  const carbonPct = n && cn ? Math.min(labN ? labN.value * cn.usual : (carbon ?? n.usual * cn.usual), MOST_CARBON_PCT) : null;
   return { material: m.id, name: m.name, role: s?.role ?? m.role, particle: m.particle, risks: m.risks, caution: m.caution ?? null, cn, carbonPct, moisture, density, from, airPct: test?.airPct ?? null };
 }
 

@@ -128,6 +128,11 @@ describe('figures of a material', () => {
     expect(lab.cn!.usual).toBeCloseTo(stuffOf(grass, 'fresh').carbonPct! / 2.5, 9);
     expect(stuffOf({ ...grass, lab: { cn: { value: 15, at: 0 } } }, 'fresh').cn).toEqual(exactly(15));
   });
+  test('a laboratory’s value of the fresh stuff says nothing of it dried, where that has figures of its own', () => {
+    const m = { ...grass, lab: { moisture: { value: 80, at: 0 }, n: { value: 2.5, at: 0 } } };
+    expect([stuffOf(m, 'fresh').moisture, stuffOf(m, 'frozen').moisture]).toEqual([exactly(80), exactly(80)]);
+    expect(stuffOf(m, 'dried')).toEqual(stuffOf(grass, 'dried'));
+  });
   test('a test of the load stands over both', () => expect(stuffOf({ ...grass, lab: { moisture: { value: 80, at: 0 } } }, 'fresh', { moisturePct: 60, at: 1, how: 'drying' }).moisture!.usual).toBe(60));
   test('kilograms and litres by the density; unknown stays unknown', () => {
     expect(amountOf({ in: 'measure', n: 6, measure: 'barrow', name: 'barrow', litresEach: 90 }, exactly(400))).toEqual({ litres: 540, kg: 216 });

@@ -25,7 +25,6 @@ export function standingOf(w: Window, value: number): Exclude<Standing, 'unknown
   return value > w.preferred[1] ? 'high' : 'preferred';
 }
 
-export const figureOf = (mix: Mix, id: WindowId): Figure => mix[id];
 export const estOf = (f: Figure): Est | null => (f.ok ? f.est : null);
 
 /** How far a value lies outside of the preferred window, in widths of the reasonable margin on that side: 1 is its edge. */

@@ -10,12 +10,12 @@ import { typed } from '@/ui/number';
 import { ingredientOfRow, partOfRow, rowOfPart, type BenchView, type Item, type Row } from '../view';
 
 /** What lies on the bench. It is kept on this device under the recipe or heap it belongs to, so that nothing typed is lost. */
-export type Draft = { readonly name: string; readonly rows: readonly Row[]; readonly waterL: string; readonly shape: HeapShape; readonly from: string | null; readonly recipe: string | null };
+export type Draft = { readonly name: string; readonly rows: readonly Row[]; readonly waterL: string; readonly shape: HeapShape; readonly from: string | null; readonly recipe: string | null; /** So many parts were in the heap when this was laid out. */ readonly held: number };
 export type Line = { readonly row: Row; readonly item: Item; readonly n: number | null | undefined; readonly part: Part | null; readonly ingredient: Ingredient | null; readonly wrong: string | null };
 
-const EMPTY: Draft = { name: '', rows: [], waterL: '', shape: 'dome', from: null, recipe: null };
+const EMPTY: Draft = { name: '', rows: [], waterL: '', shape: 'dome', from: null, recipe: null, held: 0 };
 export const draftOf = (recipe: Recipe | null, entry: string | null, view: BenchView): Draft => (recipe === null ? EMPTY : {
-  name: recipe.name, rows: recipe.parts.map((p) => rowOfPart(v7(), p, view.measures, view.items)), waterL: recipe.waterL ? String(recipe.waterL) : '', shape: recipe.shape ?? 'dome', from: entry, recipe: recipe.id,
+  name: recipe.name, rows: recipe.parts.map((p) => rowOfPart(v7(), p, view.measures, view.items)), waterL: recipe.waterL ? String(recipe.waterL) : '', shape: recipe.shape ?? 'dome', from: entry, recipe: recipe.id, held: 0,
 });
 
 /** More of one thing than this is a figure typed too many, L: five lorries. */
@@ -28,7 +28,9 @@ function wrongOf(item: Item, n: number | null | undefined, unit: string, ingredi
 }
 
 export function useBench(view: BenchView, key: string, first: Draft, already: readonly Ingredient[], alreadyWaterL: number) {
-  const [draft, setDraft] = useState<Draft>(first);
+  // What nobody changed is not kept (null): it is laid out anew from what has gone in meanwhile.
+  const [changed, setDraft] = useState<Draft | null>(null);
+  const draft = changed ?? first;
   const [loaded, setLoaded] = useState(false);
   useEffect(() => {
     // Read after the first picture: the server knows nothing of what this device kept.
@@ -39,7 +41,13 @@ export function useBench(view: BenchView, key: string, first: Draft, already: re
     // Once for each thing laid on the bench.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
-  useEffect(() => { if (loaded) localStorage.setItem(`zh_bench:${key}`, JSON.stringify(draft)); }, [draft, loaded, key]);
+  useEffect(() => {
+    if (!loaded) return;
+    if (changed) localStorage.setItem(`zh_bench:${key}`, JSON.stringify(changed)); else localStorage.removeItem(`zh_bench:${key}`);
+  }, [changed, loaded, key]);
+  // Something went into the heap, or somebody kept another version, since this was laid out.
+  const newest = view.recipes.find((r) => r.id === draft.recipe)?.entry;
+  const stale = changed !== null && (draft.held !== first.held || (newest !== undefined && newest !== draft.from));
   const byKey = useMemo(() => new Map(view.items.map((i) => [i.key, i])), [view.items]);
   const lines = useMemo(() => draft.rows.flatMap((row): Line[] => {
     const item = byKey.get(row.item);
@@ -54,8 +62,9 @@ export function useBench(view: BenchView, key: string, first: Draft, already: re
   const parts = useMemo(() => [...already, ...lines.flatMap((l) => (l.ingredient ? [l.ingredient] : []))], [already, lines]);
   const waterL = alreadyWaterL + (water ?? 0);
   const mix: Mix | null = useMemo(() => (sound ? mixOf(parts, waterL) : null), [sound, parts, waterL]);
-  const change = (part: Partial<Draft>): void => setDraft((d) => ({ ...d, ...part }));
-  const setRow = (id: string, part: Partial<Row>): void => setDraft((d) => ({ ...d, rows: d.rows.map((r) => (r.id === id ? { ...r, ...part } : r)) }));
-  return { draft, setDraft, change, setRow, lines, parts, water, waterL, mix, sound, byKey, clear: (d: Draft) => { setDraft(d); } };
+  const edit = (make: (d: Draft) => Draft): void => setDraft((d) => make(d ?? first));
+  const change = (part: Partial<Draft>): void => edit((d) => ({ ...d, ...part }));
+  const setRow = (id: string, part: Partial<Row>): void => edit((d) => ({ ...d, rows: d.rows.map((r) => (r.id === id ? { ...r, ...part } : r)) }));
+  return { draft, stale, reset: () => setDraft(null), change, setRow, lines, parts, water, waterL, mix, sound, byKey };
 }
 export type Bench = ReturnType<typeof useBench>;

@@ -66,7 +66,7 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
   const addPhoto = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     setPhotoSays('Sending the photo…');
-    try { const sha = await sendPhoto(file); setPhotos((p) => [...p, sha]); setPhotoSays(null); } catch (error) { setPhotoSays(error instanceof TypeError ? 'No signal: the photo cannot go up now. Take it again from the load’s page later.' : (error as Error).message); }
+    try { const sha = await sendPhoto(file); setPhotos((p) => [...p, sha]); setPhotoSays(null); } catch (error) { setPhotoSays(error instanceof TypeError ? 'No signal: the photo cannot go up now. Log the load without it; nothing else is lost.' : error instanceof SyntaxError ? 'The hub did not take the photo. Take it again, or log the load without it.' : (error as Error).message); }
     if (camera.current) camera.current.value = '';
   };
   const save = (): void => keep(() => keepAnswered({
