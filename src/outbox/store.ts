@@ -49,6 +49,15 @@ export async function commit(change: { readonly keep?: readonly (readonly [strin
   if ((change.out?.length ?? 0) > 0) changed();
 }
 
+/** A refused entry as it was mended, in its place: a phone that dies in between has the one or the other, and no page sees neither. */
+export async function putMended(refused: Item, form: Item['form']): Promise<void> {
+  const tx = (await device()).transaction('outbox', 'readwrite');
+  void tx.store.delete(refused.id);
+  void tx.store.put({ ...refused, id: form.id, form, state: 'waiting', problems: [] });
+  await tx.done;
+  changed();
+}
+
 /** Small things kept by name. */
 export const kept = {
   get: async <T>(name: string): Promise<T | undefined> => (await device()).get('kept', name) as Promise<T | undefined>,

@@ -4,16 +4,16 @@ import type { Item } from './item';
 import { hubAnswers, items, noteAnswer, onOutbox, sendWaiting } from './store';
 
 const TRY_AGAIN_MS = 20_000;
-export type Outbox = { readonly items: readonly Item[]; readonly online: boolean };
+export type Outbox = { readonly items: readonly Item[]; /** Whether the device’s memory was read yet: until then no items says nothing. */ readonly looked: boolean; readonly online: boolean };
 
 /** What waits on this device and whether the hub can be reached, kept up to date; tries to send whenever that may have changed. */
 export function useOutbox(onTaken?: () => void): Outbox {
-  const [state, setState] = useState<Outbox>({ items: [], online: true });
+  const [state, setState] = useState<Outbox>({ items: [], looked: false, online: true });
   useEffect(() => {
     let current = true;
     let asked = false;
     const online = (): boolean => navigator.onLine && hubAnswers();
-    const look = (): void => { void items().then((list) => { if (current) setState({ items: list, online: online() }); }, () => undefined); };
+    const look = (): void => { void items().then((list) => { if (current) setState({ items: list, looked: true, online: online() }); }, () => undefined); };
     const attempt = async (): Promise<void> => {
       const waits = (await items().catch(() => [])).some((i) => i.state === 'waiting');
       if (navigator.onLine && waits && (await sendWaiting()).taken > 0 && current) onTaken?.();

@@ -257,7 +257,20 @@ test('an id that the log holds with other content is refused, shown, and never o
   await waitText(p.page, '[data-testid=refused]', /Heron: round of 1[^]*P1 44\.0 °C[^]*already with other content \(round of 5 by [A-Z][a-z]+\)[^]*was not changed/);
   expect(await axe(p.page)).toEqual([]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
+  // With no signal the mended one waits here: at no moment is neither of the two on the phone.
+  road.state = 'down';
+  await p.page.evaluate(() => {
+    const said = new Set<string>();
+    Object.assign(window, { said });
+    new MutationObserver(() => { if (/Nothing waits here/.test(document.querySelector('main')!.textContent!)) said.add('nothing'); }).observe(document.querySelector('main')!, { childList: true, subtree: true, characterData: true });
+  });
   await tap(p, 'Send it as a new entry');
+  await waitText(p.page, '[data-testid=waiting-list]', /Heron: round of 1/);
+  expect(await p.page.evaluate(() => [...(window as unknown as { said: Set<string> }).said])).toEqual([]);
+  expect(await waiting(p)).toBe(1);
+  expect(await since('Heron', from)).toEqual([]);
+  road.state = 'clear';
+  await wait('it did not go up by itself', async () => (await waiting(p)) === 0);
   await waitText(p.page, 'main', /Nothing waits here/);
   expect(await since('Heron', from)).toMatchObject([{ kind: 'round', data: { readings: [{ value: 44 }] } }]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);

@@ -6,7 +6,7 @@ import { whenText } from '@/core/quantity/format';
 import { tempText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { Item } from '@/outbox/item';
-import { box, sendWaiting } from '@/outbox/store';
+import { box, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
 
 type Reading = { readonly point: string; readonly value: number; readonly unit: TempUnit; readonly at?: string };
@@ -15,13 +15,13 @@ const POINT = /^data\.readings\[(\d+)\]\.point$/;
 
 /** What this device has not been able to hand over: what waits, and what was refused and why. Nothing leaves here unseen. */
 export function Waiting({ timeZone, places }: { timeZone: string; /** Places of each heap, as the hub last told them. */ places: Readonly<Record<string, readonly { id: string; label: string }[]>> }) {
-  const { items, online } = useOutbox();
+  const { items, looked, online } = useOutbox();
   const refused = items.filter((i) => i.state === 'refused');
   const waiting = items.filter((i) => i.state === 'waiting');
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>On this device</h1>
-      {items.length === 0 && <p className="text-[16px]">Nothing waits here: the hub has all that was kept on this device.</p>}
+      {looked && items.length === 0 && <p className="text-[16px]">Nothing waits here: the hub has all that was kept on this device.</p>}
       {refused.length > 0 && <section className="flex flex-col gap-4" aria-labelledby="refused"><h2 id="refused">Refused: look at {refused.length === 1 ? 'it' : 'them'}</h2>{refused.map((i) => <Refused key={i.id} item={i} timeZone={timeZone} places={places[i.form.batch ?? ''] ?? []} />)}</section>}
       {waiting.length > 0 && (
         <section aria-labelledby="waiting"><h2 id="waiting">Waiting for a signal</h2><p className="q mt-1">They go up by themselves, in this order, each once.</p>
@@ -48,7 +48,7 @@ function Refused({ item, timeZone, places }: { item: Item; timeZone: string; pla
   const [moved, setMoved] = useState<Record<number, string>>({});
   const paths = item.problems.map((p) => p.path);
   const [timely, taken, points] = [paths.includes('at'), paths.some((p) => p === 'id' || p === 'data.readings'), paths.flatMap((p) => { const m = POINT.exec(p); return m ? [Number(m[1])] : []; })];
-  const again = (form: Item['form']): void => { void (form.id === item.id ? Promise.resolve() : box.remove(item.id)).then(() => box.put({ ...item, id: form.id, form, state: 'waiting', problems: [] })).then(() => sendWaiting()); };
+  const again = (form: Item['form']): void => { void putMended(item, form).then(() => sendWaiting()); };
   const mended = (): Item['form'] => {
     const id = taken ? v7() : item.form.id;
     const readings = readingsOf(item).map((r, i) => ({ ...r, ...(moved[i] ? { point: moved[i] } : {}), ...(timely && at ? { at: undefined } : {}), ...(taken ? { id: `${id}.${r.point}` } : {}) }));
