@@ -61,6 +61,12 @@ describe('joining', () => {
     expect((await log(c, 'merge', { from: b, withProven: false }, 0.5)).answer).toMatchObject({ ok: false, problems: [{ path: 'data.from', message: expect.stringMatching(/B0 is at its end: joined to another heap/) }] });
     expect((await log(c, 'transfer', { what: 'leachate', to: b, raw: true, seeds: true }, 0.5)).answer).toMatchObject({ ok: false, problems: [{ path: 'data.to' }] });
   });
+  test('two who join the same heap to two others in the same instant: one is done, the other is told', async () => {
+    const [a, b, c] = [await heap('A6', 40, 60), await heap('B6', 30, 60), await heap('C6', 40, 60)];
+    const answers = (await Promise.all([a, c].map((to) => log(to, 'merge', { from: b, withProven: false })))).map((l) => l.answer);
+    expect(answers.filter((x) => x.ok)).toHaveLength(1);
+    expect(answers.find((x) => !x.ok)).toMatchObject({ problems: [{ path: 'data.from', message: expect.stringMatching(/B6 is at its end: joined to another heap/) }] });
+  });
   test('struck, it is struck at both ends', async () => {
     const [a, b] = [await heap('A3', 100, 60), await heap('B3', 30, 60)];
     const id = await ok(a, 'merge', { from: b, withProven: false });

@@ -108,19 +108,26 @@ describe('recipes and the map', () => {
     const versions = (await store()).recipes.get(id)!;
     expect(versions.map((v) => [v.version, v.by])).toEqual([[1, 'Mo'], [2, 'Jo'], [3, 'Sam']]);
   });
-  test('both at the same moment: what was taken stands in the log, each as a version', async () => {
+  test('several in the same instant: one is taken, each other is told by whom; the same with the map', async () => {
     const id = newId();
     const v1 = await ok('recipe', { recipe: recipe(id, 'Both'), from: null });
-    const answers = await Promise.all(['Jo', 'Sam'].map((by) => log('recipe', { recipe: recipe(id, 'Both', 6), from: v1 }, { by })));
-    expect(answers.filter((a) => a.answer.ok).length).toBeGreaterThanOrEqual(1);
-    expect((await store()).recipes.get(id)!.length).toBe(1 + answers.filter((a) => a.answer.ok).length);
+    const crew = ['Jo', 'Sam', 'Kit', 'Ada'];
+    const tell = async (kind: string, data: object, what: string): Promise<void> => {
+      const answers = (await Promise.all(crew.map((by) => log(kind, data, { by })))).map((l) => l.answer);
+      const taken = answers.findIndex((a) => a.ok);
+      answers.forEach((a, i) => expect(a).toEqual(i === taken ? { ok: true, already: false } : { ok: false, problems: [{ path: 'changed', message: expect.stringContaining(`${what} was changed by ${crew[taken]}`) }] }));
+    };
+    await tell('recipe', { recipe: recipe(id, 'Both', 6), from: v1 }, '‘Both’');
+    expect((await store()).recipes.get(id)!).toHaveLength(2);
+    await tell('site-map', { map: { widthM: 20, depthM: 10, slots: [] }, from: (await store()).map?.entry ?? null }, 'the map');
   });
   test('a place beyond the edge, or one named twice, is refused by its name', async () => {
+    const from = (await store()).map?.entry ?? null;
     const slot = { id: 'bay-1', name: '1', kind: 'bay', xM: 8, yM: 0, lengthM: 3, widthM: 3, heightM: 1.5 };
-    await refused(/1 lies beyond the edge/, 'site-map', { map: { widthM: 10, depthM: 10, slots: [slot] }, from: null });
-    await refused(/second time/, 'site-map', { map: { widthM: 20, depthM: 10, slots: [slot, slot] }, from: null });
-    await ok('site-map', { map: { widthM: 20, depthM: 10, slots: [slot] }, from: null });
-    await refused(/the map was changed by Mo/, 'site-map', { map: { widthM: 20, depthM: 10, slots: [] }, from: null });
+    await refused(/1 lies beyond the edge/, 'site-map', { map: { widthM: 10, depthM: 10, slots: [slot] }, from });
+    await refused(/second time/, 'site-map', { map: { widthM: 20, depthM: 10, slots: [slot, slot] }, from });
+    await ok('site-map', { map: { widthM: 20, depthM: 10, slots: [slot] }, from });
+    await refused(/the map was changed by Mo/, 'site-map', { map: { widthM: 20, depthM: 10, slots: [] }, from });
   });
 });
 

@@ -21,12 +21,13 @@ export type Appended = { readonly entries: readonly Entry[]; /** Ids that the lo
 export type ChainReport = { readonly ok: true; readonly entries: number } | { readonly ok: false; readonly seq: number; readonly id: string };
 
 export const logRepo = (db: Db) => ({
+  /** Waits until no other transaction writes to the site's log, and keeps them waiting until the caller's ends. */
+  async takeTurn(site: string): Promise<void> { await sql`select pg_advisory_xact_lock(hashtextextended(${site}, 0))`.execute(db); },
   /**
-   * Adds entries in order, in the caller's transaction. One writer of a site at a time: the chain has one end.
+   * Adds entries in order, in a transaction that has taken its turn: the chain has one end.
    * An id that the log holds already is left out.
    */
   async append(site: string, entries: readonly NewEntry[], recordedAt: (entry: NewEntry) => number): Promise<Appended> {
-    await sql`select pg_advisory_xact_lock(hashtextextended(${site}, 0))`.execute(db);
     const known = entries.length === 0 ? [] : await db.selectFrom('log_entry').select('id').where('id', 'in', entries.map((e) => e.id)).execute();
     const already = new Set(known.map((row) => row.id));
     const fresh = entries.filter((e) => !already.has(e.id));

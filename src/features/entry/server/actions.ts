@@ -34,7 +34,7 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
   const { entry } = parsed;
   if (entry.batch === null) return { effects: [], problems: [] };
   const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
-  const ends = await otherEnds(entry, site);
+  const ends = await otherEnds(theDb(), entry, site);
   if (!ends.ok) return { effects: null, problems: ends.problems };
   const all = [entry, ...ends.others];
   const judged = (list: readonly Entry[]) => reckon(foldBatch(list), site, siteState, at)?.accounts ?? [];

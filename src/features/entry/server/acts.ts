@@ -5,7 +5,7 @@ import { sizesOfHeap } from '@/core/heap/sizes';
 import { END_WORDS } from '@/core/advice/words';
 import { PROBLEM, type Problem } from '@/core/words/problem';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
-import { theDb } from '@/db/context';
+import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { idFrom } from '@/platform/ids';
@@ -15,8 +15,8 @@ export type Ends = { readonly ok: true; readonly others: readonly NewEntry[] } |
 const refused = (path: string, message: string): Ends => ({ ok: false, problems: [{ path, message }] });
 const NO_HEAP = 'The other heap is not on this site. Choose one of its heaps.';
 
-async function heap(id: string): Promise<BatchState | null> {
-  const entries = await logRepo(theDb()).ofBatch(id);
+async function heapOf(db: Db, id: string): Promise<BatchState | null> {
+  const entries = await logRepo(db).ofBatch(id);
   return entries.length === 0 ? null : foldBatch(entries);
 }
 /** A heap at its end gives and takes nothing any more. */
@@ -31,8 +31,9 @@ function metRulesOf(part: BatchState, whole: BatchState, site: Site, siteState: 
 }
 
 /** What the act writes at its other ends. Entries that are no act between heaps have none. */
-export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
+export async function otherEnds(db: Db, entry: NewEntry, site: Site): Promise<Ends> {
   const { id, at, by, batch } = entry;
+  const heap = (of: string): Promise<BatchState | null> => heapOf(db, of);
   const end = (role: string, to: string | null, kind: NewEntry['kind'], data: object): NewEntry => ({ id: idFrom(id, role), batch: to, at, by, kind, data: { ...data, act: id } }) as unknown as NewEntry;
   switch (entry.kind) {
     case 'merge': {
@@ -43,7 +44,7 @@ export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
       if (!part || !whole) return refused('data.from', NO_HEAP);
       const gone = atEnd('data.from', part) ?? atEnd('batch', whole);
       if (gone) return gone;
-      const met = metRulesOf(part, whole, site, foldSite(await logRepo(theDb()).ofSite(site.id)), at);
+      const met = metRulesOf(part, whole, site, foldSite(await logRepo(db).ofSite(site.id)), at);
       // The weakest part rules: nobody may call proven what the log does not.
       if (withProven && !met.germs) return refused('data.withProven', `${nameOf(part)} has not met ${nameOf(whole)}’s rules by then, so the joined heap is not proven either. Log it as not proven.`);
       if (seeds === false && !met.seeds) return refused('data.seeds', `${nameOf(part)}’s seeds have not met ${nameOf(whole)}’s rules by then. Log it as with live seeds.`);
@@ -55,7 +56,7 @@ export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
       if (!parent) return refused('data.to', NO_HEAP);
       const gone = atEnd('batch', parent);
       if (gone) return gone;
-      if ((await logRepo(theDb()).ofBatch(to)).length > 0) return refused('data.to', PROBLEM.idTaken('another heap'));
+      if ((await logRepo(db).ofBatch(to)).length > 0) return refused('data.to', PROBLEM.idTaken('another heap'));
       const m3 = sizesOfHeap(parent).at(-1)?.m3;
       if (m3 !== undefined && volumeM3 >= m3) return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
       const terms = parent.terms.at(-1)!;
@@ -88,21 +89,21 @@ export async function otherEnds(entry: NewEntry, site: Site): Promise<Ends> {
       const mover = below === batch ? batch : entry.data.with;
       return { ok: true, others: [end('stack', entry.data.with, 'stack', { with: batch, layer: entry.data.layer === 'upper' ? 'lower' : 'upper' }), ...(place ? [end('position', mover, 'position', { position: place })] : [])] };
     }
-    case 'correction': return entry.data.reading === undefined ? await strikeWhole(entry, end) : { ok: true, others: [] };
+    case 'correction': return entry.data.reading === undefined ? await strikeWhole(db, entry, end) : { ok: true, others: [] };
     default: return { ok: true, others: [] };
   }
 }
 
 /** An act is struck as a whole: at each of its ends. */
-async function strikeWhole(entry: Extract<NewEntry, { kind: 'correction' }>, end: (role: string, to: string | null, kind: NewEntry['kind'], data: object) => NewEntry): Promise<Ends> {
-  const target = await logRepo(theDb()).byId(entry.data.target);
+async function strikeWhole(db: Db, entry: Extract<NewEntry, { kind: 'correction' }>, end: (role: string, to: string | null, kind: NewEntry['kind'], data: object) => NewEntry): Promise<Ends> {
+  const target = await logRepo(db).byId(entry.data.target);
   if (!target) return { ok: true, others: [] };
   const act = (target.data as { act?: string }).act ?? target.id;
-  const ends = (await logRepo(theDb()).ofAct(act)).filter((e) => e.id !== target.id);
+  const ends = (await logRepo(db).ofAct(act)).filter((e) => e.id !== target.id);
   const others: NewEntry[] = [];
   for (const e of ends) {
     if (e.kind === 'opened') {
-      const own = (await logRepo(theDb()).ofBatch(e.batch!)).filter((x: Entry) => x.batch === e.batch && x.id !== e.id);
+      const own = (await logRepo(db).ofBatch(e.batch!)).filter((x: Entry) => x.batch === e.batch && x.id !== e.id);
       if (own.length > 0) return refused('data.target', `${e.data.name ?? e.data.code} has entries of its own since then, so the carrying off cannot be struck. Join the two again instead.`);
       others.push(end(`strike:${e.id}`, e.batch, 'ended', { reason: 'discarded', words: entry.data.reason }));
     } else others.push(end(`strike:${e.id}`, e.batch, 'correction', { target: e.id, reason: entry.data.reason }));

@@ -3,10 +3,12 @@ import { foldBatch } from '@/core/log/fold';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
 import { PROBLEM, type Problem } from '@/core/words/problem';
+import type { Db } from '@/db/client';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { photoRepo } from '@/db/repositories/photos';
-import { writeEntries } from '@/db/write';
+import type { Site } from '@/db/repositories/site';
+import { inTurn, writeInTurn } from '@/db/write';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
@@ -27,18 +29,20 @@ export async function takeIn(form: EntryForm, aheadMs: number | null = null): Pr
   const at = now();
   const parsed = parseEntryForm(form, site.timeZone, at);
   try {
-    const known = await heldAs(form, site.timeZone);
-    if (known) return known;
-    if (clockMoved(form, aheadMs)) return refused('clock', 'This phone’s clock differs from the hub’s by more than it reckoned with.', true);
-    if (!parsed.ok) return parsed;
-    const { entry } = parsed;
-    const wrong = await misplaced(entry);
-    // Another device may have written the id in between, and its own readings are then what stands in the way.
-    if (wrong) return (await heldAs(form, site.timeZone)) ?? wrong;
-    const ends = await otherEnds(entry, site);
-    if (!ends.ok) return (await heldAs(form, site.timeZone)) ?? ends;
-    const { already } = await writeEntries(theDb(), site, [entry, ...ends.others], at);
-    return already.includes(entry.id) ? ((await heldAs(form, site.timeZone)) ?? { ok: true, already: true }) : { ok: true, already: false };
+    // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
+    return await inTurn(theDb(), site, async (trx): Promise<Taken> => {
+      const known = await heldAs(trx, form, site.timeZone);
+      if (known) return known;
+      if (clockMoved(form, aheadMs)) return refused('clock', 'This phone’s clock differs from the hub’s by more than it reckoned with.', true);
+      if (!parsed.ok) return parsed;
+      const { entry } = parsed;
+      const wrong = await misplaced(trx, site, entry);
+      if (wrong) return wrong;
+      const ends = await otherEnds(trx, entry, site);
+      if (!ends.ok) return ends;
+      await writeInTurn(trx, site, [entry, ...ends.others], at);
+      return { ok: true, already: false };
+    });
   } catch (error) {
     log.error({ error: error instanceof Error ? error.message : error, entry: (form as { id?: unknown } | null)?.id }, 'an entry was not written');
     return refused('(form)', 'It could not be written just now. What you typed is still here: try again.', true);
@@ -55,10 +59,10 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const content = ({ batch, at, by, kind, data }: NewEntry): string => canonicalJson({ batch, at, by, kind, data });
 
 /** What the log holds under the form's id: done already, or something else; null: nothing. Read as of when the log took it, the same form gives the same entry. */
-async function heldAs(form: EntryForm, timeZone: string): Promise<Taken | null> {
+async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<Taken | null> {
   const id: unknown = (form as { id?: unknown } | null)?.id;
   if (typeof id !== 'string' || !UUID.test(id)) return null;
-  const held = await logRepo(theDb()).byId(id);
+  const held = await logRepo(db).byId(id);
   if (!held) return null;
   const then = parseEntryForm(form, timeZone, held.recordedAt);
   if (then.ok && content(then.entry) === content(held)) return { ok: true, already: true };
@@ -70,12 +74,12 @@ const whatIs = (e: Entry): string => `${e.kind === 'round' ? `round of ${e.data.
 const asRefusal = (problem: Problem | null): Taken | null => (problem ? { ok: false, problems: [problem] } : null);
 
 /** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
-async function misplaced(entry: NewEntry): Promise<Taken | null> {
+async function misplaced(db: Db, site: Site, entry: NewEntry): Promise<Taken | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined) return refused('data.splitFrom', 'A part that was carried off is logged at the heap it came from.');
   if (entry.kind === 'opened') return entry.batch === entry.id ? null : refused('batch', 'A new heap takes the id of the entry that opens it.');
-  if (entry.kind === 'photo' && !(await photoRepo(theDb()).has(entry.data.sha256))) return refused('data.sha256', PROBLEM.noPhoto, true);
-  if (entry.batch === null) return asRefusal(await misplacedStore(entry, null));
-  const entries = await logRepo(theDb()).ofBatch(entry.batch);
+  if (entry.kind === 'photo' && !(await photoRepo(db).has(entry.data.sha256))) return refused('data.sha256', PROBLEM.noPhoto, true);
+  if (entry.batch === null) return asRefusal(await misplacedStore(db, site, entry, null));
+  const entries = await logRepo(db).ofBatch(entry.batch);
   if (entries.length === 0) return refused('batch', 'There is no such heap on this site.');
   const state = foldBatch(entries);
   // A place that was given up meanwhile is still one where it was read.
@@ -99,7 +103,7 @@ async function misplaced(entry: NewEntry): Promise<Taken | null> {
     const unknown = entry.data.rules.find((id) => !findRule(id, own));
     if (unknown !== undefined) return refused('data.rules', PROBLEM.unknownRule(unknown));
   }
-  const wrongStuff = asRefusal(await misplacedStore(entry, state));
+  const wrongStuff = asRefusal(await misplacedStore(db, site, entry, state));
   if (wrongStuff) return wrongStuff;
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;

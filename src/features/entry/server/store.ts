@@ -4,8 +4,9 @@ import type { Part } from '@/core/log/store-shapes';
 import { foldStore, type StoreState } from '@/core/mix/store';
 import { whenText } from '@/core/quantity/format';
 import { PROBLEM, type Problem } from '@/core/words/problem';
-import { requireSite, theDb } from '@/db/context';
+import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
+import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 
 const wrong = (path: string, message: string): Problem => ({ path, message });
@@ -13,15 +14,14 @@ const wrong = (path: string, message: string): Problem => ({ path, message });
 const KINDS = new Set<NewEntry['kind']>(['charge', 'addition', 'lay-up', 'built', 'load', 'load-change', 'load-heat', 'recipe', 'site-map', 'acceptance']);
 
 /** What of an entry about the store, or about building, does not fit what the log holds; null: it fits. @param heap that it speaks of */
-export async function misplacedStore(entry: NewEntry, heap: BatchState | null): Promise<Problem | null> {
+export async function misplacedStore(db: Db, site: Site, entry: NewEntry, heap: BatchState | null): Promise<Problem | null> {
   if (!KINDS.has(entry.kind) || (entry.kind === 'addition' && !entry.data.parts)) return null;
-  const site = await requireSite();
   const when = (at: number): string => whenText(site.timeZone, at, now());
   if (entry.kind === 'built' && heap) {
     const last = heap.own.filter((e) => e.kind === 'charge').reduce((a, e) => Math.max(a, e.at), -Infinity);
     return last > entry.at ? wrong('at', PROBLEM.chargedLater(when(last))) : null;
   }
-  const store = foldStore(await logRepo(theDb()).ofStore(site.id));
+  const store = foldStore(await logRepo(db).ofStore(site.id));
   switch (entry.kind) {
     case 'charge': {
       if (heap?.builtAt != null && entry.at > heap.builtAt) return wrong('(form)', PROBLEM.closedAlready);
