@@ -13,7 +13,7 @@ export type Item = {
   /** `refused`: the hub said no; it stays here with the reason until it is mended or let go. */
   readonly state: 'waiting' | 'refused';
   readonly problems: readonly Trouble[];
-  /** A picture that has not gone up yet. */
+  /** A picture of the entry that has not gone up yet. */
   readonly photo?: Blob;
 };
 

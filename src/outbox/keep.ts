@@ -27,9 +27,12 @@ async function wakeWorker(): Promise<void> {
 /** A hub that takes longer is as good as none for whoever stands at a heap. */
 const PATIENCE_MS = 6000;
 
-/** Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it. */
-export async function keepEntry(form: Form, what: string): Promise<Fate> {
-  await enqueue([{ form, what }]);
+/**
+ * Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it.
+ * @param behind entries that mean nothing without it: they go out after it, or come back with it
+ */
+export async function keepEntry(form: Form, what: string, behind: readonly Leaving[] = []): Promise<Fate> {
+  await enqueue([{ form, what }, ...behind]);
   const patience = new Promise<null>((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
   if ((await Promise.race([sendWaiting(), patience])) === null) return { fate: 'waiting' };
   let item = (await items()).find((i) => i.id === form.id);
@@ -37,12 +40,12 @@ export async function keepEntry(form: Form, what: string): Promise<Fate> {
   if (item?.state === 'waiting' && (await sendWaiting()).reached) item = (await items()).find((i) => i.id === form.id);
   if (!item) return { fate: 'taken' };
   if (item.state === 'waiting') return { fate: 'waiting' };
-  await box.remove(form.id);
+  for (const id of [form.id, ...behind.map((b) => b.form.id)]) await box.remove(id);
   return { fate: 'refused', problems: item.problems };
 }
 
 /** The same, answered as a form expects it. */
-export async function keepAnswered(form: Form, what: string): Promise<{ readonly ok: true; readonly already: boolean; readonly waiting: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] }> {
-  const kept = await keepEntry(form, what);
+export async function keepAnswered(form: Form, what: string, behind: readonly Leaving[] = []): Promise<{ readonly ok: true; readonly already: boolean; readonly waiting: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] }> {
+  const kept = await keepEntry(form, what, behind);
   return kept.fate === 'refused' ? { ok: false, problems: kept.problems } : { ok: true, already: false, waiting: kept.fate === 'waiting' };
 }

@@ -64,10 +64,18 @@ describe('sending what waits', () => {
   });
   test('a picture goes up before its entry, and its hash into it', async () => {
     const [item] = itemsOf(['p']);
-    const box = boxOf([{ ...item!, photo: new Blob(['x']) }]);
+    const box = boxOf([{ ...item!, form: { ...item!.form, kind: 'photo' }, photo: new Blob(['x']) }]);
     const { hub, log } = hubOf(() => 'none');
     await drain(box, hub, still);
     expect(log[0]!.data).toMatchObject({ sha256: 'a'.repeat(64), width: 10, height: 20 });
+  });
+  test('pictures of something else go into its entry by their hash; what was logged before them does not wait for them', async () => {
+    const items = itemsOf(['load', 'p1', 'p2', 'after']).map((i) => (i.id.startsWith('p') ? { ...i, form: { ...i.form, kind: 'load-change' }, photo: new Blob([i.id]) } : i));
+    const { hub, log } = hubOf(() => 'none');
+    const steps: string[] = [];
+    await drain(boxOf(items), { log: async (at, entries) => { steps.push(entries.map((e) => e.id).join('+')); return hub.log(at, entries); }, photo: async (bytes) => { steps.push(`picture ${await bytes.text()}`); return { ok: true, sha256: (await bytes.text()).padEnd(64, '0'), width: 1, height: 1 }; } }, still);
+    expect(steps).toEqual(['load', 'picture p1', 'p1', 'picture p2', 'p2+after']);
+    expect(log.map((e) => e.data.photos)).toEqual([undefined, ['p1'.padEnd(64, '0')], ['p2'.padEnd(64, '0')], undefined]);
   });
   test('a picture that the hub cannot read is refused with its reason', async () => {
     const [item] = itemsOf(['p']);

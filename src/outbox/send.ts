@@ -34,7 +34,12 @@ export async function drain(box: Box, hub: Hub, clock: Clock): Promise<Drained> 
       const items = (await box.waiting()).filter((i) => !later.has(i.id)).slice(0, AT_ONCE);
       if (items.length === 0) return { reached: true, taken };
       const ready: Item[] = [];
-      for (const item of items) { const r = await withPhoto(item, box, hub); if (r) ready.push(r); }
+      for (const item of items) {
+        // A picture takes long on a weak signal: what was logged before it does not wait for it.
+        if (item.photo && ready.length > 0) break;
+        const r = await withPhoto(item, box, hub);
+        if (r) ready.push(r);
+      }
       if (ready.length === 0) continue;
       const sentAt = clock.now();
       const received = await hub.log(sentAt, ready.map((i) => i.form));
@@ -60,7 +65,8 @@ async function withPhoto(item: Item, box: Box, hub: Hub): Promise<Item | null> {
   const { photo: _photo, ...rest } = item;
   if (!answer.ok) { await box.put({ ...item, state: 'refused', problems: [{ path: 'photo', message: answer.problem }] }); return null; }
   const { sha256, width, height } = answer;
-  const up = { ...rest, form: { ...rest.form, data: { ...rest.form.data, sha256, width, height } } };
+  const { data } = rest.form;
+  const up = { ...rest, form: { ...rest.form, data: rest.form.kind === 'photo' ? { ...data, sha256, width, height } : { ...data, photos: [...((data.photos as readonly string[] | undefined) ?? []), sha256] } } };
   await box.put(up);
   return up;
 }

@@ -195,6 +195,16 @@ describe('photos', () => {
     expect(await door.takeIn(entry('0'.repeat(64)))).toMatchObject({ ok: false, again: true });
     expect(await door.takeIn(entry((await put(await lying())).answer.sha256))).toMatchObject({ ok: true });
   });
+  test('a load’s pictures count as they do for a heap: without them it waits', async () => {
+    const load = (photos: string[]) => ({ id: newId(), batch: null, kind: 'load' as const, at: null, by: 'Mo', data: { material: 'straw', amount: { in: 'litres', n: 900 }, state: 'fresh', sprayed: 'no', answer: 'accept', waste: true, photos } });
+    const up = (await put(await lying())).answer.sha256;
+    expect(await door.takeIn(load([up, '0'.repeat(64)]))).toMatchObject({ ok: false, again: true, problems: [{ path: 'data.photos' }] });
+    const kept = load([up]);
+    expect(await door.takeIn(kept)).toEqual({ ok: true, already: false });
+    const change = { id: newId(), batch: null, kind: 'load-change' as const, at: null, by: 'Mo', data: { load: kept.id, photos: ['0'.repeat(64)] } };
+    expect(await door.takeIn(change)).toMatchObject({ ok: false, again: true });
+    expect(await door.takeIn({ ...change, data: { load: kept.id, photos: [up] } })).toEqual({ ok: true, already: false });
+  });
   test('a picture is as little to be changed as the log', async () => {
     await expect(t.admin.deleteFrom('photo').execute()).rejects.toThrow(/append-only/);
     await expect(t.app.deleteFrom('photo').execute()).rejects.toThrow(/permission denied/);

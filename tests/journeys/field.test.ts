@@ -9,8 +9,10 @@ import { foldSite } from '@/core/log/fold';
 import { digestOf } from '@/core/digest/digest';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
+import type { StoreState } from '@/core/mix/store';
 import { siteRepo, type Site } from '@/db/repositories/site';
-import { axe, CHROMIUM_FLAGS, closed, open, press, sleep, startApp, textOf, waitText, type App } from '../support/app';
+import { storeRepo } from '@/db/repositories/store';
+import { axe, CHROMIUM_FLAGS, closed, fill, open, press, sleep, startApp, textOf, waitText, type App } from '../support/app';
 import { roadTo, type Road } from '../support/road';
 
 /** Rounds in the field: a phone of 390 × 844, touched, four times slower than this machine, on a road that can be cut. */
@@ -66,6 +68,7 @@ async function readFive(p: Phone, values: readonly string[]): Promise<void> {
 }
 const heapName = (p: Phone): Promise<string> => textOf(p.page, 'h1').then((t) => t.split(/\s/)[0]!);
 const logOf = (name: string): Promise<Entry[]> => logRepo(app.database.app).ofBatch(heaps[name]!);
+const store = (): Promise<StoreState> => storeRepo(app.database.app).state(site.id);
 const since = async (name: string, moment: number): Promise<Entry[]> => (await logOf(name)).filter((e) => e.recordedAt >= moment);
 const wait = async (what: string, is: () => Promise<boolean>, seconds = 30): Promise<void> => { for (let i = 0; i < seconds * 5; i += 1) { if (await is().catch(() => false)) return; await sleep(200); } throw new Error(`waited in vain: ${what}`); };
 const waiting = (p: Phone): Promise<number> => p.page.evaluate(() => new Promise<number>((resolve, reject) => { const r = indexedDB.open('zealous-heap'); r.onsuccess = () => { const q = r.result.transaction('outbox').objectStore('outbox').count(); q.onsuccess = () => { r.result.close(); resolve(q.result); }; q.onerror = () => reject(q.error); }; }));
@@ -311,3 +314,35 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
   expect(entries.find((e) => e.kind === 'round')).toMatchObject({ data: { readings: [{ value: 160, unit: 'F', typed: { value: 160, unit: 'C' }, doubts: [{ code: 'OVER_90', answer: 'other-unit' }] }, { value: 95, unit: 'C', doubts: [{ code: 'OVER_90', answer: 'emergency' }] }] } });
   await waitText(p.page, '[data-testid=log]', /Photo/);
 }, 120_000);
+
+test('at the gate with no signal: a load and its two photos wait together, and lie in the store when there is one', async () => {
+  const p = await phone('Ada', { slow: false });
+  await open(p.page, `${road.base}/store/take-in`);
+  await kept(p);
+  await wait('the gate was not kept', () => p.page.evaluate(async () => (await (await caches.open('pages')).keys()).some((r) => new URL(r.url).pathname === '/store/take-in')), 90);
+  road.state = 'down';
+  await p.page.goto(`${road.base}/store/take-in`);
+  await waitText(p.page, 'h1', /Take in a load/);
+  await fill(p.page, 'What is it?', 'hen-house');
+  await tap(p, 'Hen-house litter');
+  await fill(p.page, 'How much', '14');
+  await tap(p, 'they say so');
+  await p.page.evaluate(() => { document.querySelector('details')!.open = true; });
+  const input = (await p.page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
+  for (const [i, colour] of ['#3a2a1a', '#6a5a2a'].entries()) {
+    const at = path.join(tmp, `load-${i}.jpg`);
+    fs.writeFileSync(at, await sharp({ create: { width: 640, height: 480, channels: 3, background: colour } }).jpeg().toBuffer());
+    await input.uploadFile(at);
+    await waitText(p.page, 'main', i === 0 ? /One photo goes with the load/ : /2 photos go with the load/);
+  }
+  await tap(p, 'Log this load');
+  await wait('it does not wait on the phone', async () => (await waiting(p)) === 3);
+  expect((await store()).loads.filter((l) => l.by === 'Ada')).toEqual([]);
+  road.state = 'clear';
+  await wait('not all went up', async () => (await waiting(p)) === 0, 60);
+  const [load] = (await store()).loads.filter((l) => l.by === 'Ada');
+  expect(load).toMatchObject({ material: { id: 'hen-litter' }, photos: [expect.stringMatching(/^[0-9a-f]{64}$/), expect.stringMatching(/^[0-9a-f]{64}$/)] });
+  expect(new Set(load!.photos).size).toBe(2);
+  await open(p.page, `${road.base}/store/${load!.id}`);
+  await wait('the photos are not shown', () => p.page.$$eval('main img', (list) => list.length === 2 && list.every((i) => (i as HTMLImageElement).naturalWidth > 0)));
+}, 240_000);

@@ -8,6 +8,8 @@ import { MeasuresSchema } from './shapes';
 
 const id = z.string().regex(/^[a-z0-9-]{1,60}$/, PROBLEM.plainId);
 const Words = z.string().trim().max(500);
+/** Pictures by the hash under which the hub keeps them. */
+const Photos = z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12);
 const Moment = z.int().min(Date.UTC(2000, 0, 1)).max(Date.UTC(2200, 0, 1));
 
 /** What a material does in a heap. Greens bring nitrogen, browns carbon, structure keeps air paths open. */
@@ -78,14 +80,14 @@ export const LoadSchema = z.looseObject({
   certificate: z.string().trim().max(120).optional(), cost: z.number().min(-1_000_000).max(1_000_000).optional(), where: z.string().trim().max(60).optional(),
   answer: z.enum(ANSWERS), /** What was asked, or why it was refused. */ asked: Words.optional(), /** What was done with a refused load. */ done: Words.optional(),
   /** It would else have gone to waste. */
-  waste: z.boolean(), readyFrom: Moment.optional(), /** What it will be by then. */ becomes: z.enum(LOAD_STATES).optional(), photos: z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12).optional(), words: Words.optional(),
+  waste: z.boolean(), readyFrom: Moment.optional(), /** What it will be by then. */ becomes: z.enum(LOAD_STATES).optional(), photos: Photos.optional(), words: Words.optional(),
 });
 export type Load = z.output<typeof LoadSchema>;
 
 export const LoadChangeSchema = z.looseObject({
   load: z.uuid(), state: z.enum(LOAD_STATES).optional(), readyFrom: Moment.nullable().optional(), becomes: z.enum(LOAD_STATES).optional(), where: z.string().trim().max(60).optional(), answer: z.enum(ANSWERS).optional(), done: Words.optional(),
   /** Counted again: so much is left. */
-  left: AmountSchema.optional(), gone: z.enum(LOAD_ENDS).optional(), test: LoadTestSchema.optional(), words: Words.optional(),
+  left: AmountSchema.optional(), gone: z.enum(LOAD_ENDS).optional(), test: LoadTestSchema.optional(), photos: Photos.optional(), words: Words.optional(),
 });
 
 export const RecipeSchema = z.looseObject({

@@ -62,6 +62,8 @@ export type StockLoad = {
   /** For a kilogram, where its cost and its weight are known. */
   readonly price: number | null;
   readonly changes: readonly Extract<Entry, { kind: 'load-change' }>[];
+  /** Hashes of its pictures, those taken at the gate first. */
+  readonly photos: readonly string[];
 };
 export type RecipeVersion = { readonly entry: string; readonly at: Instant; readonly by: string; readonly recipe: Recipe; readonly version: number };
 /** Something that went into a heap, of a charge or of an addition. */
@@ -151,7 +153,7 @@ function loadsOf(live: readonly Entry[], materials: ReadonlyMap<string, Material
       becomes: last((d) => d.becomes) ?? load.becomes ?? null, ...came, leftLitres: leftLitres === null ? null : Math.max(0, leftLitres), leftKg: leftKg === null ? null : Math.max(0, leftKg), overdrawn: least !== null && least < -CRUMBS * (came.litres ?? came.kg ?? 1),
       gone: goneBy ? { at: goneBy.at, how: goneBy.data.gone! } : usedUp ? { at: since.at(-1)!.at, how: 'used' } : null, test,
       heats: (heats.get(e.id) ?? []).map((h) => ({ at: h.at, c: toCelsius(h.data.value, h.data.unit), by: h.by })).sort((a, b) => a.at - b.at), went: taken,
-      price: load.cost !== undefined && came.kg ? load.cost / came.kg : null, changes: own,
+      price: load.cost !== undefined && came.kg ? load.cost / came.kg : null, changes: own, photos: [...(load.photos ?? []), ...own.flatMap((c) => c.data.photos ?? [])],
     };
   });
 }

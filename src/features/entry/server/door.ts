@@ -71,13 +71,14 @@ async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<Taken 
 
 const whatIs = (e: Entry): string => `${e.kind === 'round' ? `round of ${e.data.readings.length}` : e.kind} by ${e.by}`;
 
+const picturesOf = (e: NewEntry): readonly string[] => (e.kind === 'photo' ? [e.data.sha256] : e.kind === 'load' || e.kind === 'load-change' ? (e.data.photos ?? []) : []);
 const asRefusal = (problem: Problem | null): Taken | null => (problem ? { ok: false, problems: [problem] } : null);
 
 /** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
 async function misplaced(db: Db, site: Site, entry: NewEntry): Promise<Taken | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined) return refused('data.splitFrom', 'A part that was carried off is logged at the heap it came from.');
   if (entry.kind === 'opened') return entry.batch === entry.id ? null : refused('batch', 'A new heap takes the id of the entry that opens it.');
-  if (entry.kind === 'photo' && !(await photoRepo(db).has(entry.data.sha256))) return refused('data.sha256', PROBLEM.noPhoto, true);
+  for (const sha256 of picturesOf(entry)) if (!(await photoRepo(db).has(sha256))) return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
   if (entry.batch === null) return asRefusal(await misplacedStore(db, site, entry, null));
   const entries = await logRepo(db).ofBatch(entry.batch);
   if (entries.length === 0) return refused('batch', 'There is no such heap on this site.');

@@ -2,21 +2,25 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
+import { v7 } from 'uuid';
 import { amountTyped } from '@/core/mix/amount';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
 import { STATE_WORDS } from '@/core/mix/words';
 import { LOAD_STATES, type LoadState } from '@/core/log/store-shapes';
 import { keysOf, SQUEEZE_WORDS, type Squeeze } from '@/core/words/feel';
-import { keepAnswered } from '@/outbox/keep';
+import { enqueue, keepAnswered } from '@/outbox/keep';
+import { readyPhoto } from '@/outbox/photo';
+import { sendWaiting } from '@/outbox/store';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
 import { typed } from '@/ui/number';
+import { PhotoKey } from '@/ui/PhotoKey';
 import { Sheet } from '@/ui/Sheet';
-import { useKept } from '@/ui/useKept';
+import { useKept, type Kept } from '@/ui/useKept';
 import type { LoadPage } from '../view';
 
-type Act = 'heat' | 'bucket' | 'drying' | 'squeeze' | 'change' | 'count' | 'gone' | 'strike' | null;
+type Act = 'photo' | 'heat' | 'bucket' | 'drying' | 'squeeze' | 'change' | 'count' | 'gone' | 'strike' | null;
 type FormOf = { load: LoadPage; by: string; unit: 'C' | 'F'; onDone: () => void };
 
 function useChange(load: LoadPage, device: string, onDone: () => void) {
@@ -115,6 +119,17 @@ function GoneForm({ load, by, onDone }: FormOf) {
     <Foot kept={kept} label="It is gone" ready={gone !== ''} onKeep={() => kept.save({ gone, ...(words.trim() ? { words: words.trim() } : {}) })} /></>;
 }
 
+function PhotoForm({ load, by, onDone }: FormOf) {
+  const kept = useKept(by);
+  const [photo, setPhoto] = useState<Blob | null>(null);
+  const take = async (file: File): Promise<string> => { const { blob } = await readyPhoto(file); setPhoto(blob); return `Taken (${Math.round(blob.size / 1000)} kB). Keep it, or take another in its place.`; };
+  const send = async (): Promise<Kept> => {
+    await enqueue([{ form: { id: kept.id, batch: null, kind: 'load-change', at: null, by: kept.by, data: { load: load.id } }, what: `${load.name}: photo`, photo: photo! }]);
+    return { ok: true, already: false, waiting: !(await sendWaiting()).reached };
+  };
+  return <><PhotoKey of="the load" take={take} /><Foot kept={kept} label="Keep the photo" ready={photo !== null} onKeep={() => kept.keep(send, onDone)} /></>;
+}
+
 /** It never came, or was logged twice: struck with a reason, and left readable in the log. */
 function StrikeForm({ load, by }: FormOf) {
   const router = useRouter();
@@ -125,7 +140,7 @@ function StrikeForm({ load, by }: FormOf) {
 }
 
 const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => ReactNode }> = {
-  heat: { title: 'How hot is the stack?', form: HeatForm }, bucket: { title: 'Bucket test', form: BucketForm }, drying: { title: 'Drying test', form: DryingForm }, squeeze: { title: 'Squeeze test', form: SqueezeForm }, change: { title: 'State, place, answer', form: ChangeForm }, count: { title: 'Count it again', form: CountForm }, gone: { title: 'It is gone', form: GoneForm }, strike: { title: 'Logged wrongly', form: StrikeForm },
+  heat: { title: 'How hot is the stack?', form: HeatForm }, bucket: { title: 'Bucket test', form: BucketForm }, drying: { title: 'Drying test', form: DryingForm }, squeeze: { title: 'Squeeze test', form: SqueezeForm }, change: { title: 'State, place, answer', form: ChangeForm }, count: { title: 'Count it again', form: CountForm }, photo: { title: 'Photo', form: PhotoForm }, gone: { title: 'It is gone', form: GoneForm }, strike: { title: 'Logged wrongly', form: StrikeForm },
 };
 
 /** One load of the store: what it is, its figures and where they come from, what became of it. */
@@ -145,11 +160,11 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
         <section id="test"><h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">Its figures</h2><dl>{load.figures.map((f) => <div key={f.name} className="border-b border-rule py-1"><dt className="font-semibold inline">{f.name}: </dt><dd className="inline">{f.says} <span className="q text-[13px]">{f.from}</span></dd></div>)}</dl>
           {load.test.length > 0 && <ul className="q text-[13.5px] mt-1">{load.test.map((t) => <li key={t}>{t}</li>)}</ul>}
           {!load.gone && <p className="flex flex-wrap gap-2 mt-2"><button type="button" className="btn" onClick={() => setAct('bucket')}>Bucket test</button><button type="button" className="btn" onClick={() => setAct('drying')}>Drying test</button><button type="button" className="btn" onClick={() => setAct('squeeze')}>Squeeze</button></p>}</section>
-        <section><h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">Where it went</h2>{load.went.length === 0 ? <p className="q py-1">Into no heap yet.</p> : <ul>{load.went.map((w, i) => <li key={i} className="border-b border-rule py-1"><Link prefetch={false} className="link" href={`/batch/${w.batch}`}>{w.text}</Link></li>)}</ul>}{load.couldGo.length > 0 && <p className="text-[14px] mt-1">Could go into: {load.couldGo.map((c, i) => <span key={c.id}>{i > 0 ? '; ' : ''}<Link prefetch={false} className="underline" href={`/batch/${c.id}/build`}>{c.text}</Link></span>)}.</p>}{load.gone && <p className="font-semibold mt-1">It is gone: {load.gone}.</p>}</section>
+        <section><h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">Where it went</h2>{load.went.length === 0 ? <p className="q py-1">Into no heap yet.</p> : <ul>{load.went.map((w, i) => <li key={i} className="border-b border-rule py-1"><Link prefetch={false} className="link" href={`/batch/${w.batch}`}>{w.text}</Link></li>)}</ul>}{load.couldGo.length > 0 && <p className="text-[14px] mt-1">{load.answer === 'ask' ? 'Once it is asked and taken in, it could go into' : 'Could go into'}: {load.couldGo.map((c, i) => <span key={c.id}>{i > 0 ? '; ' : ''}<Link prefetch={false} className="underline" href={`/batch/${c.id}/build`}>{c.text}</Link></span>)}.</p>}{load.gone && <p className="font-semibold mt-1">It is gone: {load.gone}.</p>}</section>
         <section><h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What became of it</h2>{load.changes.length + load.heats.length === 0 ? <p className="q py-1">Nothing was noted since it came.</p> : <ul>{load.changes.map((c) => <li key={c.id} className="border-b border-rule py-1">{c.text}</li>)}{load.heats.map((h) => <li key={h.when} className="border-b border-rule py-1">{h.when}, {h.by}: <b>{h.text}</b> in the stack</li>)}</ul>}</section>
       </div>
       {load.photos.length > 0 && <ul className="flex flex-wrap gap-3">{load.photos.map((p) => <li key={p}><a href={`/api/photo/${p}`}><img src={`/api/photo/${p}?small`} alt={`Photo of ${load.name}`} className="border-[1.5px] border-ink max-h-[180px]" /></a></li>)}</ul>}
-      {!load.gone && <p className="flex flex-wrap gap-2 border-t-[1.6px] border-ink pt-3"><button type="button" className="btn" onClick={() => setAct('change')}>State, place, answer…</button><button type="button" className="btn" onClick={() => setAct('count')}>Count it again…</button>{!load.stack && <button type="button" className="btn" onClick={() => setAct('heat')}>Log its heat…</button>}<button type="button" className="btn" onClick={() => setAct('gone')}>It is gone…</button><button type="button" className="btn" onClick={() => setAct('strike')}>Logged wrongly…</button></p>}
+      {!load.gone && <p className="flex flex-wrap gap-2 border-t-[1.6px] border-ink pt-3"><button type="button" className="btn" onClick={() => setAct('change')}>State, place, answer…</button><button type="button" className="btn" onClick={() => setAct('count')}>Count it again…</button><button type="button" className="btn" onClick={() => setAct('photo')}>Photo…</button>{!load.stack && <button type="button" className="btn" onClick={() => setAct('heat')}>Log its heat…</button>}<button type="button" className="btn" onClick={() => setAct('gone')}>It is gone…</button><button type="button" className="btn" onClick={() => setAct('strike')}>Logged wrongly…</button></p>}
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setAct(null); }} title={sheet ? `${sheet.title}: ${load.name}` : ''}>{sheet && <sheet.form load={load} by={by} unit={unit} onDone={() => setAct(null)} />}</Sheet>
     </div>
   );

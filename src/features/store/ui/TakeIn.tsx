@@ -1,28 +1,23 @@
 'use client';
-import { Camera } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { v7 } from 'uuid';
 import { amountTyped } from '@/core/mix/amount';
 import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/words';
 import { LOAD_STATES, type LoadState, type OwnMeasure } from '@/core/log/store-shapes';
 import { keysOf } from '@/core/words/feel';
 import { keepAnswered } from '@/outbox/keep';
+import { readyPhoto } from '@/outbox/photo';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
 import { typed } from '@/ui/number';
+import { PhotoKey } from '@/ui/PhotoKey';
 import { useKept } from '@/ui/useKept';
 import type { MaterialOption } from '../view';
 
 const DAY_MS = 86_400_000;
 type Answer = 'accept' | 'ask' | 'refuse';
-
-/** A picture of the load, sent up at once: its hash goes with the entry. */
-async function sendPhoto(file: File): Promise<string> {
-  const answer = (await (await fetch('/api/photo', { method: 'POST', body: file })).json()) as { ok: boolean; sha256?: string; problem?: string };
-  if (!answer.ok || !answer.sha256) throw new Error(answer.problem ?? 'The photo was not taken. Try again.');
-  return answer.sha256;
-}
 
 /** What was brought to the gate: what the site answers to it stands above what is typed. */
 export function TakeIn({ materials, measures, suppliers, places, by: device, nowLocal, nowMs }: { materials: readonly MaterialOption[]; measures: readonly OwnMeasure[]; suppliers: readonly string[]; places: readonly string[]; by: string; nowLocal: string; nowMs: number }) {
@@ -47,9 +42,7 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
   const [days, setDays] = useState('');
   const [words, setWords] = useState('');
   const [at, setAt] = useState<string | null>(null);
-  const [photos, setPhotos] = useState<readonly string[]>([]);
-  const [photoSays, setPhotoSays] = useState<string | null>(null);
-  const camera = useRef<HTMLInputElement>(null);
+  const [photos, setPhotos] = useState<readonly Blob[]>([]);
   const material = materials.find((m) => m.id === materialId) ?? null;
   const wanted = find.trim().toLowerCase();
   const shown = wanted === '' ? [] : materials.filter((m) => m.name.toLowerCase().includes(wanted)).slice(0, 12);
@@ -63,20 +56,19 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
   const amountWrong = amount.unit !== 'unknown' && (n === null || n === 0) ? 'Type how much as a number above 0, or choose ‘not known’.' : undefined;
   const wrong = !material ? 'Choose what it is.' : how === null || amountWrong ? 'Say how much, or that it is not known.' : money === null || ripeDays === null ? 'Type cost and days as numbers, or leave them empty.' : given === 'refuse' && done.trim() === '' ? 'Say what was done with the refused load.' : material.asksSpray && sprayed === '' ? 'Say whether it was sprayed, or that it is not known.' : !by.trim() ? 'Say who took it in.' : null;
   const choose = (m: MaterialOption): void => { setMaterial(m.id); setFind(''); setAnswer(''); };
-  const addPhoto = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
-    setPhotoSays('Sending the photo…');
-    try { const sha = await sendPhoto(file); setPhotos((p) => [...p, sha]); setPhotoSays(null); } catch (error) { setPhotoSays(error instanceof TypeError ? 'No signal: the photo cannot go up now. Log the load without it; nothing else is lost.' : error instanceof SyntaxError ? 'The hub did not take the photo. Take it again, or log the load without it.' : (error as Error).message); }
-    if (camera.current) camera.current.value = '';
+  const addPhoto = async (file: File): Promise<string> => {
+    const { blob } = await readyPhoto(file);
+    setPhotos((p) => [...p, blob]);
+    return `Taken (${Math.round(blob.size / 1000)} kB).`;
   };
   const save = (): void => keep(() => keepAnswered({
     id, batch: null, kind: 'load', at, by,
     data: {
       material: material!.id, ...(what.trim() ? { what: what.trim() } : {}), ...(supplier.trim() ? { supplier: supplier.trim() } : {}), amount: how!, state: state || 'fresh', sprayed: sprayed || 'unknown', ...(seeds ? { seeds: seeds === 'yes' } : {}),
       ...(certificate.trim() ? { certificate: certificate.trim() } : {}), ...(typeof money === 'number' ? { cost: money } : {}), ...(where.trim() ? { where: where.trim() } : {}), answer: given, ...(asked.trim() ? { asked: asked.trim() } : {}), ...(given === 'refuse' ? { done: done.trim() } : {}), waste,
-      ...(ripening ? { becomes: ripening, readyFrom: Math.round(nowMs + (ripeDays ?? RIPENING[ripening].days) * DAY_MS) } : {}), ...(photos.length > 0 ? { photos } : {}), ...(words.trim() ? { words: words.trim() } : {}),
+      ...(ripening ? { becomes: ripening, readyFrom: Math.round(nowMs + (ripeDays ?? RIPENING[ripening].days) * DAY_MS) } : {}), ...(words.trim() ? { words: words.trim() } : {}),
     },
-  }, `load: ${material!.name}`), () => router.push('/store'));
+  }, `load: ${material!.name}`, photos.map((photo) => ({ form: { id: v7(), batch: null, kind: 'load-change', at: null, by, data: { load: id } }, what: `load: ${material!.name}, photo`, photo }))), () => router.push('/store'));
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>Take in a load</h1>
@@ -103,7 +95,8 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
           <label className="flex gap-3 items-center min-h-[48px]"><input type="checkbox" className="size-5" checked={waste} onChange={(e) => setWaste(e.target.checked)} />It would else have gone to waste</label>
           <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1"><label className="label">Does it ripen first?<select className="field mt-1" value={ripening} onChange={(e) => setRipening(e.target.value as Ripening | '')}><option value="">No, it can be used</option>{keysOf(RIPENING).map((r) => <option key={r} value={r}>{RIPENING[r].doing}</option>)}</select></label>
             {ripening && <Field label="Ready in" unit="days" inputMode="decimal" value={days} placeholder={String(RIPENING[ripening].days)} onChange={(e) => setDays(e.target.value)} hint={`${RIPENING[ripening].days} is usual; it then stands in today’s list`} />}</div>
-          <div><button type="button" className="btn !min-h-[56px]" onClick={() => camera.current?.click()}><Camera size={20} aria-hidden="true" />Photo</button><input ref={camera} type="file" accept="image/*" capture="environment" aria-label="Photo of the load" className="sr-only" tabIndex={-1} onChange={(e) => void addPhoto(e.target.files?.[0])} />{photos.length > 0 && <span className="ml-3">{photos.length === 1 ? 'One photo' : `${photos.length} photos`} with it.</span>}{photoSays && <p role="status" className="hint mt-1">{photoSays}</p>}</div>
+          <PhotoKey of="the load" take={addPhoto} className="max-w-[340px]" />
+          {photos.length > 0 && <p className="flex flex-wrap gap-3 items-center -mt-2"><span>{photos.length === 1 ? 'One photo goes' : `${photos.length} photos go`} with the load.</span><button type="button" className="btn" onClick={() => setPhotos([])}>Leave {photos.length === 1 ? 'it' : 'them'} out</button></p>}
           <Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
           <Field label="When, if not now" type="datetime-local" max={nowLocal} value={at ?? ''} onChange={(e) => setAt(e.target.value || null)} />
         </div></details>
