@@ -7,7 +7,8 @@ import { mixOf } from '@/core/mix/mix';
 import { schoolsOf } from '@/core/mix/schools';
 import { additionsTo, solveMix } from '@/core/mix/solve';
 import { loadsDue, stockByRole } from '@/core/mix/stock';
-import { contentsOf, foldStore, ingredientsOf } from '@/core/mix/store';
+import { contentsOf } from '@/core/mix/contents';
+import { foldStore } from '@/core/mix/store';
 import { solveLinear } from '@/workers/solver';
 
 /** The bench with thirty materials: what is worked out with every change, a solve, what to add; and the store of a busy site. */
@@ -33,4 +34,4 @@ for (let i = 0; i < LOADS; i += 1) log.push(entry(i, 'load', { material: known[i
 for (let i = 0; i < 6000; i += 1) log.push(entry(LOADS + i, 'charge', { parts: [0, 1, 2].map((k) => ({ material: known[(i + k) % 30]!.id, load: id((i * 3 + k) % LOADS), amount: { in: 'litres', n: 180 } })) }, id(900_000 + (i % 600))));
 timed(`the store of ${LOADS} loads and 6,000 charges, folded`, 15, () => { const s = foldStore(log); stockByRole(s); loadsDue(s, 1e12); });
 const store = foldStore(log);
-timed('the mixes of its 600 heaps', 15, () => { for (const heap of store.went.keys()) { const c = contentsOf(store, heap); mixOf(ingredientsOf(store, c.parts), c.waterL, false); } });
+timed('the mixes of its 600 heaps', 15, () => { for (const heap of store.went.keys()) { const c = contentsOf(store, heap); mixOf(c.ingredients, c.waterL, false); } });

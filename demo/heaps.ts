@@ -1,9 +1,10 @@
+import type { Part } from '@/core/log/store-shapes';
 import type { HeapModel } from './heat';
 
 export type DemoEvent = { readonly hour: number } & (
   | { readonly kind: 'turn'; readonly full: boolean; readonly by: string }
   | { readonly kind: 'water'; readonly litres: number; readonly clean: boolean; readonly by: string }
-  | { readonly kind: 'addition'; readonly what: string; readonly raw: boolean; readonly seeds: boolean; readonly by: string }
+  | { readonly kind: 'addition'; readonly what: string; readonly parts: readonly Part[]; readonly raw: boolean; readonly seeds: boolean; readonly by: string }
   | { readonly kind: 'observation'; readonly squeeze: 'crumbles' | 'holds' | 'drops' | 'runs'; readonly smell: 'none' | 'earthy' | 'sweet' | 'ammonia' | 'sour'; readonly words?: string; readonly by: string }
   | { readonly kind: 'note'; readonly words: string; readonly by: string }
   | { readonly kind: 'moisture'; readonly state: 'moist' }
@@ -51,7 +52,7 @@ export const HEAPS: readonly DemoHeap[] = [
   { code: 'D', name: 'Dunnock', bay: '4', volumeM3: 3.0, ageH: d(13), model: { peakC: 67.5, wakesAfter: 27, lastsDays: 150, turns: DUNNOCK }, events: [moist, ...turns(DUNNOCK)], unreadFor: 33, extraRoundsAgo: [33.8] },
   {
     code: 'E', name: 'Egret', bay: '5', volumeM3: 6.8, ageH: d(18), model: { peakC: 68.8, wakesAfter: 25, lastsDays: 110, turns: EGRET },
-    events: [moist, { hour: d(4.6), kind: 'addition', what: 'hen-house litter, six barrows', raw: true, seeds: false, by: 'Sam' }, ...turns(EGRET), { hour: d(12.9), kind: 'water', litres: 240, clean: true, by: 'Mo' }, { hour: d(12.95), kind: 'observation', squeeze: 'crumbles', smell: 'earthy', words: 'Dry at the toe on the south side.', by: 'Mo' }, { hour: d(15.2), kind: 'turn', full: false, by: 'Jo' }],
+    events: [moist, { hour: d(4.6), kind: 'addition', what: 'laid into the middle', parts: [{ material: 'hen-litter', amount: { in: 'measure', n: 6, measure: 'barrow', name: 'barrow', litresEach: 90 } }], raw: true, seeds: false, by: 'Sam' }, ...turns(EGRET), { hour: d(12.9), kind: 'water', litres: 240, clean: true, by: 'Mo' }, { hour: d(12.95), kind: 'observation', squeeze: 'crumbles', smell: 'earthy', words: 'Dry at the toe on the south side.', by: 'Mo' }, { hour: d(15.2), kind: 'turn', full: false, by: 'Jo' }],
     thinAt: d(12.3),
   },
   { code: 'F', name: 'Finch', bay: '6', volumeM3: 5.0, ageH: d(7.8), model: { peakC: 68, wakesAfter: 26, lastsDays: 120, turns: FINCH, dryFrom: d(7.1), driesOver: 14 }, events: [moist, ...turns(FINCH), { hour: d(7.1) + 0.5, kind: 'water', litres: 260, clean: true, by: 'Jo' }], extraRoundsAgo: [17.2, 4.1] },

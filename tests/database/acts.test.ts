@@ -4,7 +4,9 @@ import { reckon } from '@/core/digest/reckon';
 import { checkTrail, trailOf } from '@/core/formats/trail';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { createHash } from 'node:crypto';
+import { contentsOf } from '@/core/mix/contents';
 import { logRepo } from '@/db/repositories/log';
+import { storeRepo } from '@/db/repositories/store';
 import type { Site } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
 import { doorOnSite, type Doored } from '../support/door';
@@ -102,6 +104,24 @@ describe('splitting', () => {
     expect(await credit(child)).toBeLessThanOrEqual(before);
     expect((await stateOf(child)).struck.has(early!.id)).toBe(true);
   });
+  test('what went in goes along: a part has its share of it, a joined heap brings all of its own', async () => {
+    const parent = newId();
+    await ok(parent, 'opened', { code: 'A7', name: 'A7', method: 'static', volumeM3: 4, points: [{ id: 'P1' }], policy: {}, rules: ['us-503-pfrp-static'] }, 60, parent);
+    const went = (batch: string, material: string, litres: number, hoursAgo: number): Promise<string> => ok(batch, 'charge', { parts: [{ material, amount: { in: 'litres', n: litres } }] }, hoursAgo);
+    await went(parent, 'straw', 3600, 58);
+    await went(parent, 'horse-manure', 1800, 57);
+    await ok(parent, 'built', {}, 55);
+    const child = newId();
+    await ok(parent, 'split', { to: child, volumeM3: 1, code: 'C7', name: 'C7' }, 20);
+    const litres = async (id: string) => contentsOf(await storeRepo(t.app).state(site.id), id).ingredients.map((i) => [i.material, Math.round(i.litres ?? -1)]);
+    expect(await litres(child)).toEqual([['straw', 900], ['horse-manure', 450]]);
+    expect(await litres(parent)).toEqual([['straw', 2700], ['horse-manure', 1350]]);
+    await ok(parent, 'merge', { from: child, withProven: false }, 5);
+    expect((await litres(parent)).filter(([m]) => m === 'straw').reduce((s, [, l]) => s + (l as number), 0)).toBe(3600);
+    const silent = await heap('S7', 40, 60);
+    await ok(parent, 'merge', { from: silent, withProven: false }, 2);
+    expect(contentsOf(await storeRepo(t.app).state(site.id), parent).unlogged).toEqual(['what S7 was built of']);
+  });
   test('a part of a part; the file of it carries its past, and its chain holds', async () => {
     const a = await heap('A6', 60, 60);
     const [child, grandchild] = [newId(), newId()];
@@ -132,7 +152,7 @@ describe('carried over', () => {
     const id = await ok(a, 'transfer', { what: 'leachate', to: b, raw: true, seeds: false, litres: 20 });
     expect(await credit(a)).toBeGreaterThan(60);
     expect(await credit(b)).toBe(0);
-    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind, e.data])).toEqual([[a, 'transfer', expect.anything()], [b, 'addition', expect.objectContaining({ raw: true, seeds: false, what: 'Leachate from A8', from: a, litres: 20 })]]);
+    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind, e.data])).toEqual([[a, 'transfer', expect.anything()], [b, 'addition', expect.objectContaining({ raw: true, seeds: false, what: 'Leachate from A8', from: a, stuff: 'leachate', litres: 20 })]]);
     // Leachate brings germs, no seeds: the seeds' clock goes on.
     expect((await digest(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours).toBeGreaterThan(60);
   });

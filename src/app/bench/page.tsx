@@ -9,6 +9,6 @@ export const metadata: Metadata = { title: 'Bench' };
 
 export default async function BenchPage({ searchParams }: { searchParams: Promise<{ heap?: string; recipe?: string; lay?: string }> }) {
   const [{ heap, recipe, lay }, s] = [await searchParams, await setting()];
-  const view = await benchView(s.site.id, s.board, s.siteState, s.locale);
-  return <FrameFor s={s} place="Bench" {...(heap ? { active: heap } : {})}><Bench key={heap ?? recipe ?? 'new'} view={view} heap={heap ?? null} start={recipe ? { recipe } : null} lay={lay ?? null} by={s.prefs.by} /></FrameFor>;
+  const view = await benchView(s.site.id, s.board, heap ?? null, s.siteState, s.locale);
+  return <FrameFor s={s} place="Bench" {...(heap ? { active: heap } : {})}><Bench key={heap ?? recipe ?? 'new'} view={view} start={recipe ? { recipe } : null} lay={lay ?? null} by={s.prefs.by} /></FrameFor>;
 }

@@ -57,7 +57,7 @@ export const ENTRY_DATA = {
     /** How it is kept; without one, the usual way of its kind. */
     template: TemplateSchema.optional(), measures: MeasuresSchema.optional(),
     /** Carried off from another heap: it has that heap's past up to this moment, and not its future. */
-    splitFrom: z.looseObject({ batch: z.uuid(), at: Moment }).optional(), ...act,
+    splitFrom: z.looseObject({ batch: z.uuid(), at: Moment, /** Of what stood there, 0 to 1; left out: its volume was not known. */ share: z.number().gt(0).lt(1).optional() }).optional(), ...act,
     /** Taken over while it was under way. */
     adopted: AdoptedSchema.optional(),
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
@@ -91,7 +91,7 @@ export const ENTRY_DATA = {
     readFirst: z.boolean().optional(), ...act, ...origin,
   }),
   water: z.looseObject({ litres: z.number().min(0).max(1_000_000).optional(), clean: z.boolean(), seeds, words: Words.optional(), ...origin }),
-  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), litres: z.number().positive().max(1_000_000).optional(), /** Out of the store. */ parts: z.array(PartSchema).max(60).optional(), /** The heap that it came out of. */ from: z.uuid().optional(), ...act, ...origin }),
+  addition: z.looseObject({ raw: z.boolean(), seeds, what: Words.optional(), litres: z.number().positive().max(1_000_000).optional(), /** Out of the store. */ parts: z.array(PartSchema).max(60).optional(), /** The heap that it came out of, and as what. */ from: z.uuid().optional(), stuff: z.enum(TRANSFER_KINDS).optional(), ...act, ...origin }),
   merge: z.looseObject({ withProven: z.boolean(), seeds, what: z.string().optional(), /** The heap that was joined to this one. */ from: z.uuid().optional(), volumeM3: z.number().positive().max(100_000).optional(), ...act, ...origin }),
   moisture: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
   observation: z.looseObject({
@@ -183,7 +183,7 @@ export const SITE_KINDS: readonly EntryKind[] = ['probe-check', 'ambient', 'site
 /** Those of the site's kinds that no verdict and no advice about a heap looks at. */
 export const STORE_KINDS: readonly EntryKind[] = ['material', 'measures', 'acceptance', 'load', 'load-change', 'load-heat', 'recipe', 'site-map'];
 /** What the store is folded from: its own kinds, and what went out of it into heaps. */
-export const STORE_LOG: readonly EntryKind[] = [...STORE_KINDS, 'charge', 'addition', 'lay-up'];
+export const STORE_LOG: readonly EntryKind[] = [...STORE_KINDS, 'charge', 'addition', 'lay-up', 'opened', 'built', 'merge'];
 
 /** What the phone that wrote an entry says of itself; it rides in the entry's data. */
 export const DeviceSchema = z.looseObject({

@@ -5,7 +5,8 @@ import type { Instant } from '../quantity/instant';
 import { amountOf, type Ingredient } from './ingredient';
 import { layersOf, type Layer } from './layers';
 import { mixOf, type Mix } from './mix';
-import { contentsOf, ingredientsOf, inStock, measured, stuffOfPart, type StockLoad, type StoreState, type WentIn } from './store';
+import { contentsOf } from './contents';
+import { ingredientsOf, inStock, measured, stuffOfPart, type StockLoad, type StoreState, type WentIn } from './store';
 
 /** Building a heap: what is to go in, what is in, and what comes next. */
 
@@ -34,8 +35,7 @@ export function loadFor(store: StoreState, material: string, litres: number, now
 /** A heap that is building: what is in it, and the layers of what it is built by. */
 export function builtOf(store: StoreState, batch: string, now: Instant): Built {
   const went = store.went.get(batch) ?? [];
-  const { parts, waterL, from } = contentsOf(store, batch);
-  const ingredients = ingredientsOf(store, parts);
+  const { ingredients, waterL, from } = contentsOf(store, batch);
   const layUp = store.layUps.get(batch);
   return { since: from, went, mix: mixOf(ingredients, waterL), parts: ingredients, guide: layUp ? guideOf(store, batch, layUp.recipe.parts, layUp.recipe.waterL ?? 0, layUp.recipe.shape ?? 'dome', now) : null, people: new Set(went.map((w) => w.by)).size };
 }
@@ -62,9 +62,8 @@ function guideOf(store: StoreState, batch: string, parts: readonly Part[], water
 export function remainingOf(store: StoreState, batch: string): readonly Part[] {
   const layUp = store.layUps.get(batch);
   if (!layUp) return [];
-  const { parts } = contentsOf(store, batch);
   const inLitres = new Map<string, number>();
-  for (const p of parts) { const { litres } = amountOf(p.amount, stuffOfPart(store, p).stuff.density); inLitres.set(p.material, (inLitres.get(p.material) ?? 0) + (litres ?? 0)); }
+  for (const { material, litres } of contentsOf(store, batch).ingredients) inLitres.set(material, (inLitres.get(material) ?? 0) + (litres ?? 0));
   return layUp.recipe.parts.flatMap((p): Part[] => {
     const { litres } = amountOf(p.amount, stuffOfPart(store, p).stuff.density);
     if (litres === null) return [p];

@@ -6,6 +6,7 @@ import type { Amount, Recipe, Slot } from '../log/store-shapes';
 import { MS } from '../quantity/instant';
 import { builtOf, inCrewMeasure, remainingOf } from './build';
 import { diverted, greensOutrun, loadsDue, stackHeat, stockByRole, suppliersOf } from './stock';
+import { stuffOf } from './ingredient';
 import { answerTo, foldStore, inStock, USUAL_ACCEPTANCE, USUAL_MEASURES } from './store';
 
 const HEAP = '0190aaaa-0000-7000-8000-000000000001';
@@ -49,7 +50,21 @@ describe('a load', () => {
     const bucket = entry('load-change', { load: grass.id, test: { how: 'bucket', density: 70, airPct: 80 } });
     const [l] = foldStore([grass, dry, test, bucket]).loads;
     expect(l).toMatchObject({ state: 'dried', stuff: { role: 'brown', airPct: 80, moisture: { usual: 22 }, density: { usual: 70 } } });
-    expect(l!.kg).toBeCloseTo(63, 6);
+    expect(l!.leftKg).toBeCloseTo(63, 6);
+  });
+  test('each state has its own figures: what went out of it fresh stays fresh, and a test tells of the state it was made in', () => {
+    const grass = load('grass-clippings', barrows(10), { cost: 9 }, 200);
+    const change = (data: object, hoursAgo: number): Entry => entry('load-change', { load: grass.id, ...data }, hoursAgo);
+    const list = [grass, change({ test: { how: 'squeeze', moisturePct: 80 } }, 190), charge(grass.id, barrows(4), 180, 'grass-clippings'), change({ state: 'dried' }, 100), charge(grass.id, barrows(2), 50, 'grass-clippings'), change({ state: 'dried', test: { how: 'bucket', density: 70 } }, 40)];
+    const [l] = foldStore(list).loads;
+    expect(l!.stages.map((s) => [s.stuff.role, s.stuff.moisture!.usual])).toEqual([['green', 80], ['brown', stuffOf(l!.material, 'dried').moisture!.usual]]);
+    expect(l).toMatchObject({ leftLitres: 360, test: { how: 'bucket', density: 70 } });
+    const fresh = stuffOf(l!.material, 'fresh').density!.usual;
+    expect(l!.kg).toBeCloseTo(0.9 * fresh, 6);
+    expect(l!.leftKg).toBeCloseTo(0.36 * 70, 6);
+    expect(l!.went.map((w) => Math.round(w.kg! * 1e6))).toEqual([0.36 * fresh, 0.18 * 70].map((kg) => Math.round(kg * 1e6)));
+    // Nine in money for what would weigh 63 kg as it lies now.
+    expect(l!.price).toBeCloseTo(9 / 63, 9);
   });
   test('measures keep the litres that they held when it was logged', () => {
     const straw = load('straw', barrows(10));

@@ -47,7 +47,9 @@ export function answerTo(material: Pick<Material, 'id' | 'risks'>, kept: 'turned
 
 /** A load with what became of it. */
 export type StockLoad = {
-  readonly id: string; readonly at: Instant; readonly by: string; readonly load: Load; readonly material: Material; readonly stuff: Stuff;
+  readonly id: string; readonly at: Instant; readonly by: string; readonly load: Load; readonly material: Material;
+  /** As it is now, and as it was before by the moment from which it was so: what went into a heap fresh is not dried with the rest. */
+  readonly stuff: Stuff; readonly stages: readonly { readonly from: Instant; readonly stuff: Stuff }[];
   readonly state: LoadState; readonly stateSince: Instant; readonly readyFrom: Instant | null; readonly becomes: LoadState | null; readonly where: string | null; readonly answer: Load['answer'];
   /** As it came in; null: not known. */
   readonly litres: number | null; readonly kg: number | null;
@@ -69,13 +71,24 @@ export type RecipeVersion = { readonly entry: string; readonly at: Instant; read
 /** Something that went into a heap, of a charge or of an addition. */
 export type WentIn = { readonly entry: string; readonly at: Instant; readonly by: string; readonly kind: 'charge' | 'addition'; readonly charge: Charge };
 
+/** How a heap came by what it holds, beside what was put into it out of the store. */
+export type HeapLog = {
+  readonly name: string; /** It was under way before its log began here. */ readonly adopted: boolean; readonly builtAt: Instant | null;
+  /** The heap that it was carried off from; `share` of that one, 0 to 1; null: not known. */
+  readonly origin: { readonly from: string; readonly at: Instant; readonly share: number | null } | null;
+  readonly given: readonly { readonly at: Instant; readonly share: number | null }[];
+  readonly joins: readonly { readonly at: Instant; readonly from: string }[];
+  /** What was added without saying of what it is made; litres where it was a thin liquid, else null. */
+  readonly others: readonly { readonly at: Instant; readonly what: string; readonly waterL: number | null }[];
+};
+
 export type StoreState = {
   readonly materials: ReadonlyMap<string, Material>; /** Ids of those that the site changed or made. */ readonly ownMaterials: ReadonlySet<string>;
   readonly measures: readonly OwnMeasure[]; readonly acceptance: readonly AcceptLine[]; readonly acceptanceOwn: boolean;
   readonly loads: readonly StockLoad[]; readonly loadOf: ReadonlyMap<string, StockLoad>;
   readonly recipes: ReadonlyMap<string, readonly RecipeVersion[]>;
   readonly layUps: ReadonlyMap<string, { readonly recipe: Recipe; readonly from: string | null; readonly at: Instant; readonly by: string }>;
-  readonly went: ReadonlyMap<string, readonly WentIn[]>;
+  readonly went: ReadonlyMap<string, readonly WentIn[]>; readonly heaps: ReadonlyMap<string, HeapLog>;
   readonly map: { readonly entry: string; readonly at: Instant; readonly by: string; readonly map: SiteMap } | null;
 };
 
@@ -106,9 +119,31 @@ export function foldStore(entries: readonly Entry[]): StoreState {
   return {
     materials, ownMaterials: new Set(own.map((e) => e.data.material.id)), measures: (byId(live, 'measures').at(-1)?.data.measures ?? USUAL_MEASURES).map((m) => ({ ...m, many: m.many ?? manyOf(m.name) })),
     acceptance: acceptance ?? USUAL_ACCEPTANCE, acceptanceOwn: acceptance !== undefined, loads, loadOf: new Map(loads.map((l) => [l.id, l])), recipes,
-    layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, at: e.at, by: e.by }])), went,
+    layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, at: e.at, by: e.by }])), went, heaps: heapsOf(live),
     map: map ? { entry: map.id, at: map.at, by: map.by, map: map.data.map } : null,
   };
+}
+
+/** Leachate and rinse water bring water, and next to nothing else. */
+const LIQUID: ReadonlySet<string> = new Set(['leachate', 'rinsings']);
+
+function heapsOf(live: readonly Entry[]): Map<string, HeapLog> {
+  const opened = byId(live, 'opened');
+  const built = new Map(byId(live, 'built').map((e) => [e.batch, e.at]));
+  const carried = opened.flatMap((e) => (e.data.splitFrom ? [{ to: e.batch, from: e.data.splitFrom.batch, at: e.data.splitFrom.at, share: e.data.splitFrom.share ?? null }] : []));
+  const [given, merges, additions] = [grouped(carried, (c) => c.from), grouped(byId(live, 'merge'), (e) => e.batch ?? ''), grouped(byId(live, 'addition'), (e) => e.batch ?? '')];
+  return new Map(opened.map(({ batch, data }): [string, HeapLog] => {
+    const joined = merges.get(batch!) ?? [];
+    const added = (additions.get(batch!) ?? []).filter((e) => !e.data.parts);
+    return [batch!, {
+      name: data.name ?? data.code, adopted: data.adopted !== undefined, builtAt: built.get(batch) ?? null, origin: carried.find((c) => c.to === batch) ?? null, given: given.get(batch!) ?? [],
+      joins: joined.flatMap((e) => (e.data.from === undefined ? [] : [{ at: e.at, from: e.data.from }])),
+      others: [
+        ...joined.flatMap((e) => (e.data.from === undefined ? [{ at: e.at, what: e.data.what ?? 'what was joined to it', waterL: null }] : [])),
+        ...added.map((e) => ({ at: e.at, what: e.data.what ?? 'what was added to it', waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null })),
+      ],
+    }];
+  }));
 }
 
 function grouped<T>(list: readonly T[], by: (x: T) => string): Map<string, T[]> {
@@ -131,50 +166,57 @@ function loadsOf(live: readonly Entry[], materials: ReadonlyMap<string, Material
     const own = [...(changes.get(e.id) ?? [])].sort((a, b) => a.at - b.at || a.seq - b.seq);
     const last = <T>(pick: (d: DataOf<'load-change'>) => T | undefined): T | undefined => own.map((c) => pick(c.data)).findLast((x) => x !== undefined);
     const material = materials.get(load.material) ?? lost(load.material);
-    const stateChange = own.findLast((c) => c.data.state !== undefined);
-    const state = stateChange?.data.state ?? load.state;
-    const tested = own.filter((c) => c.data.test !== undefined);
-    // A drying test and a bucket test of one load stand together.
-    const test = tested.length === 0 ? null : tested.map((c) => ({ ...c.data.test!, at: c.at, by: c.by })).reduce((a, b) => ({ ...a, ...b }));
-    const stuff = stuffOf(material, state, test);
-    const came = amountOf(load.amount, stuff.density);
+    const { stages, state, stateSince, test } = stagesOf(e, own, material);
+    const stuff = stages.at(-1)!.stuff;
+    const came = amountOf(load.amount, stages[0]!.stuff.density);
     const counted = own.findLast((c) => c.data.left !== undefined);
-    const from = counted ? amountOf(counted.data.left!, stuff.density) : came;
-    const taken = (out.get(e.id) ?? []).map(({ batch, w, part }) => ({ batch, entry: w.entry, at: w.at, ...amountOf(part.amount, stuff.density) }));
+    const from = counted ? amountOf(counted.data.left!, stuffIn(stages, counted.at).density) : came;
+    const taken = (out.get(e.id) ?? []).map(({ batch, w, part }) => ({ batch, entry: w.entry, at: w.at, ...amountOf(part.amount, stuffIn(stages, w.at).density) }));
     const since = taken.filter((t) => !counted || t.at > counted.at);
     const left = (k: 'litres' | 'kg'): number | null => (from[k] === null || since.some((t) => t[k] === null) ? null : from[k]! - since.reduce((s, t) => s + t[k]!, 0));
-    const [leftLitres, leftKg] = [left('litres'), left('kg')];
+    const leftLitres = left('litres');
+    // Dried or soaked it weighs something else in the same room.
+    const leftKg = stateSince > (counted?.at ?? e.at) ? (leftLitres === null ? null : amountOf({ in: 'litres', n: leftLitres }, stuff.density).kg) : left('kg');
     const least = leftLitres ?? leftKg;
     const goneBy = own.findLast((c) => c.data.gone !== undefined);
     const usedUp = least !== null && since.length > 0 && least <= CRUMBS * (came.litres ?? came.kg ?? 1);
     return {
-      id: e.id, at: e.at, by: e.by, load, material, stuff, state, stateSince: stateChange?.at ?? e.at, where: last((d) => d.where) ?? load.where ?? null, answer: last((d) => d.answer) ?? load.answer,
+      id: e.id, at: e.at, by: e.by, load, material, stuff, stages, state, stateSince, where: last((d) => d.where) ?? load.where ?? null, answer: last((d) => d.answer) ?? load.answer,
       readyFrom: own.some((c) => c.data.readyFrom !== undefined) ? (last((d) => d.readyFrom) ?? null) : (load.readyFrom ?? null),
       becomes: last((d) => d.becomes) ?? load.becomes ?? null, ...came, leftLitres: leftLitres === null ? null : Math.max(0, leftLitres), leftKg: leftKg === null ? null : Math.max(0, leftKg), overdrawn: least !== null && least < -CRUMBS * (came.litres ?? came.kg ?? 1),
       gone: goneBy ? { at: goneBy.at, how: goneBy.data.gone! } : usedUp ? { at: since.at(-1)!.at, how: 'used' } : null, test,
       heats: (heats.get(e.id) ?? []).map((h) => ({ at: h.at, c: toCelsius(h.data.value, h.data.unit), by: h.by })).sort((a, b) => a.at - b.at), went: taken,
-      price: load.cost !== undefined && came.kg ? load.cost / came.kg : null, changes: own, photos: [...(load.photos ?? []), ...own.flatMap((c) => c.data.photos ?? [])],
+      price: priceOf(load, stuff), changes: own, photos: [...(load.photos ?? []), ...own.flatMap((c) => c.data.photos ?? [])],
     };
   });
 }
 
+/** The states that a load went through. A test tells of the state in which it was made; several of one state stand together. */
+function stagesOf(e: Extract<Entry, { kind: 'load' }>, changes: StockLoad['changes'], material: Material): Pick<StockLoad, 'stages' | 'state' | 'stateSince' | 'test'> {
+  const spans: { from: Instant; state: LoadState; test: StockLoad['test'] }[] = [{ from: e.at, state: e.data.state, test: null }];
+  for (const { at, by, data } of changes) {
+    if (data.state !== undefined && data.state !== spans.at(-1)!.state) spans.push({ from: at, state: data.state, test: null });
+    const span = spans.at(-1)!;
+    if (data.test) span.test = { ...span.test, ...data.test, at, by };
+  }
+  const now = spans.at(-1)!;
+  return { stages: spans.map((s) => ({ from: s.from, stuff: stuffOf(material, s.state, s.test) })), state: now.state, stateSince: now.from, test: now.test };
+}
+const stuffIn = (stages: StockLoad['stages'], at: Instant): Stuff => (stages.findLast((s) => s.from <= at) ?? stages[0]!).stuff;
+/** For a kilogram as it is now: the whole load cost what it did, however it weighs today. */
+const priceOf = ({ cost, amount }: Load, stuff: Stuff): number | null => { const { kg } = amountOf(amount, stuff.density); return cost !== undefined && kg ? cost / kg : null; };
+
 /** Loads that lie in the store and may be used: taken in, and not gone. */
 export const inStock = (store: StoreState): StockLoad[] => store.loads.filter((l) => l.answer !== 'refuse' && l.gone === null);
 
-/** What a part of a recipe, charge or addition is made of: the load's own figures where it names one. */
-export function stuffOfPart(store: StoreState, part: Part): { readonly stuff: Stuff; readonly price: number | null } {
+/** What a part of a recipe, charge or addition is made of: the load's own figures where it names one, as they were at a moment. */
+export function stuffOfPart(store: StoreState, part: Part, at: Instant = Infinity): { readonly stuff: Stuff; readonly price: number | null } {
   const load = part.load === undefined ? undefined : store.loadOf.get(part.load);
-  return load ? { stuff: load.stuff, price: load.price } : { stuff: stuffOf(store.materials.get(part.material) ?? lost(part.material), 'fresh'), price: null };
+  return load ? { stuff: stuffIn(load.stages, at), price: load.price } : { stuff: stuffOf(store.materials.get(part.material) ?? lost(part.material), 'fresh'), price: null };
 }
 
 /** Parts as ingredients; the key is that of the load, or of the material, and its place in the list. */
 export const ingredientsOf = (store: StoreState, parts: readonly Part[]): Ingredient[] => parts.map((part, i) => { const { stuff, price } = stuffOfPart(store, part); return ingredientOf(`${i}:${part.load ?? part.material}`, part, stuff, price); });
-
-/** All that went into a heap, with the water of its building. */
-export function contentsOf(store: StoreState, batch: string): { readonly parts: readonly Part[]; readonly waterL: number; readonly from: Instant | null } {
-  const list = store.went.get(batch) ?? [];
-  return { parts: list.flatMap((w) => w.charge.parts), waterL: list.reduce((s, w) => s + (w.charge.waterL ?? 0), 0), from: list[0]?.at ?? null };
-}
 
 /** `amount` of a part that takes so many of a measure. */
 export const measured = (n: number, m: OwnMeasure): Amount => ({ in: 'measure', n, measure: m.id, name: m.name, litresEach: m.litres });

@@ -2,7 +2,8 @@ import type { Digest } from '@/core/digest/digest';
 import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
 import { stuffOf, ingredientOf, type Ingredient, type Stuff } from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
-import { contentsOf, ingredientsOf, inStock, type StoreState } from '@/core/mix/store';
+import { contentsOf, type Contents } from '@/core/mix/contents';
+import { inStock, type StoreState } from '@/core/mix/store';
 import { estOf } from '@/core/mix/window';
 import { stockText } from '@/core/mix/words';
 import { dayText, durationText, tempText } from '@/core/quantity/format';
@@ -23,10 +24,12 @@ export type Item = {
 export type HeapMix = { readonly id: string; readonly code: string; readonly name: string; readonly cn: number; readonly moisture: number; readonly says: string };
 export type RecipeView = { readonly id: string; readonly entry: string; readonly name: string; readonly says: string; readonly version: number; readonly recipe: Recipe; readonly heaps: readonly { readonly id: string; readonly name: string; readonly hot: string; readonly highest: string; readonly proven: string }[] };
 /** A heap that the bench may work for: one that is building, or one that something is to be added to. */
-export type BenchHeap = { readonly id: string; readonly building: boolean; readonly name: string; readonly place: string; readonly parts: readonly Part[]; readonly waterL: number; readonly volumeM3: number | null; readonly shape: string | null; /** What it is built by, and what of that is not in yet. */ readonly by: string | null; readonly owed: readonly Part[] };
+export type BenchHeap = { readonly id: string; readonly building: boolean; readonly name: string; readonly place: string };
+/** The heap in hand, with what it holds already, what it is built by, and what of that is not in yet. */
+export type HeapInHand = BenchHeap & Contents & { readonly shape: string | null; readonly by: string | null; readonly owed: readonly Part[] };
 export type SlotView = { readonly name: string; readonly kind: string; readonly lengthM: number; readonly widthM: number; readonly heightM: number };
 export type BenchView = {
-  readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly heaps: readonly BenchHeap[]; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
+  readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly heaps: readonly BenchHeap[]; readonly heap: HeapInHand | null; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
   readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
 };
 
@@ -52,9 +55,9 @@ export function didOf(d: Digest, { unit }: Locale): { readonly hot: string; read
 
 /** Heaps of the site whose mix can be told, with what came of them. */
 export const heapMixes = (store: StoreState, board: readonly Digest[], locale: Locale): HeapMix[] => board.flatMap((d) => {
-  const { parts, waterL } = contentsOf(store, d.id);
-  if (parts.length === 0 || d.builtAt === null) return [];
-  const mix = mixOf(ingredientsOf(store, parts), waterL, false);
+  const { ingredients, waterL } = contentsOf(store, d.id);
+  if (ingredients.length === 0 || d.builtAt === null) return [];
+  const mix = mixOf(ingredients, waterL, false);
   const [cn, wet] = [estOf(mix.cn), estOf(mix.moisture)];
   const did = didOf(d, locale);
   return cn && wet ? [{ id: d.id, code: d.code, name: d.name ?? d.code, cn: cn.value, moisture: wet.value, says: `${did.hot}; ${did.proven}` }] : [];

@@ -2,7 +2,8 @@ import type { Digest } from '@/core/digest/digest';
 import type { Amount, OwnMeasure } from '@/core/log/store-shapes';
 import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/core/mix/stock';
 import { mixOf } from '@/core/mix/mix';
-import { answerTo, contentsOf, ingredientsOf, type StockLoad, type StoreState } from '@/core/mix/store';
+import { contentsOf } from '@/core/mix/contents';
+import { answerTo, type StockLoad, type StoreState } from '@/core/mix/store';
 import { estOf, WINDOWS } from '@/core/mix/window';
 import { ANSWER_WORDS, END_OF_LOAD, fromText, listText, oldText, RIPENING, RISK_WORDS, ROLE_MEANS, ROLE_WORDS, STATE_WORDS } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
@@ -101,8 +102,8 @@ export function loadPage(l: StockLoad, store: StoreState, board: readonly Digest
 /** What speaks for and against putting a load into a heap: what its place is kept for, and how moist it is so far. */
 function receiverText(l: StockLoad, d: Digest, store: StoreState): string {
   const slot = store.map?.map.slots.find((s) => d.position !== null && s.name === ('row' in d.position ? d.position.row : d.position.bay));
-  const { parts, waterL } = contentsOf(store, d.id);
-  const wet = parts.length > 0 ? estOf(mixOf(ingredientsOf(store, parts), waterL, false).moisture) : null;
+  const { ingredients, waterL } = contentsOf(store, d.id);
+  const wet = ingredients.length > 0 ? estOf(mixOf(ingredients, waterL, false).moisture) : null;
   const stranger = slot?.only && !l.material.risks.some((r) => slot.only!.includes(r));
   const room = wet === null ? 'nothing in it yet, or its moisture is not known' : `${Math.round(wet.value)} % moist so far: ${wet.value > WINDOWS.moisture.preferred[1] ? 'better something dry' : 'room for moisture'}`;
   return `${d.name ?? d.code}, ${stranger ? `kept for ${slot.words ?? listText(slot.only!.map((r) => RISK_WORDS[r]))}` : room}`;

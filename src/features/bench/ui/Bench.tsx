@@ -4,11 +4,10 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import { measuresFor } from '@/core/heap/form';
 import type { Mix } from '@/core/mix/mix';
-import { stuffOf, ingredientOf, type Ingredient } from '@/core/mix/ingredient';
-import type { Part } from '@/core/log/store-shapes';
+import { ingredientOf, type Ingredient } from '@/core/mix/ingredient';
 import type { Addition } from '@/core/mix/solve';
 import { estOf } from '@/core/mix/window';
-import { mixSays } from '@/core/mix/words';
+import { listText, mixSays } from '@/core/mix/words';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { countText } from '@/core/quantity/format';
 import { isShape } from '@/core/heap/size';
@@ -30,13 +29,13 @@ import { Windows } from './Windows';
 type Open = 'pick' | 'solve' | 'keep' | 'scale' | 'lay' | null;
 
 /** The recipe bench: what goes in, what comes of it, how it is laid up. */
-export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: string | null; start: { recipe: string } | null; /** A heap was opened for what lies here. */ lay: string | null; by: string }) {
-  const building = view.heaps.find((b) => b.id === heap) ?? null;
+export function Bench({ view, start, lay, by }: { view: BenchView; start: { recipe: string } | null; /** A heap was opened for what lies here. */ lay: string | null; by: string }) {
+  const building = view.heap;
   const closed = building !== null && !building.building;
   const from = view.recipes.find((r) => r.id === start?.recipe) ?? null;
-  const already = useMemo(() => (!building ? [] : building.parts.length === 0 && !building.building ? NOT_LOGGED : together(building.parts.map((p, i) => inHeap(p, `in:${i}`, view.items)))), [building, view.items]);
-  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building ? { held: building.parts.length, rows: (closed ? [] : building.owed).map((p, i) => rowOfPart(`owed-${i}`, p, view.measures, view.items)), ...(isShape(building.shape) ? { shape: building.shape } : {}) } : {}) }), [from, view, building, closed]);
-  const bench = useBench(view, heap ? `heap:${heap}` : (from?.id ?? 'new'), first, already, building?.waterL ?? 0);
+  const already = useMemo(() => (building ? together(building.ingredients.map((i) => ({ ...i, name: `${i.name}, in it` }))) : []), [building]);
+  const first: Draft = useMemo(() => ({ ...draftOf(from?.recipe ?? null, from?.entry ?? null, view), ...(building ? { held: building.ingredients.length, rows: (closed ? [] : building.owed).map((p, i) => rowOfPart(`owed-${i}`, p, view.measures, view.items)), ...(isShape(building.shape) ? { shape: building.shape } : {}) } : {}) }), [from, view, building, closed]);
+  const bench = useBench(view, building ? `heap:${building.id}` : (from?.id ?? 'new'), first, already, building?.waterL ?? 0);
   const [open, setOpen] = useState<Open>(lay ? 'lay' : null);
   const [pick, setPick] = useState(0);
   const ask = useSolver();
@@ -62,8 +61,8 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
         <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1"><h1>{building ? building.name : draft.name || 'Bench'}</h1><span className="q">{building ? `${building.place}${building.place ? ', ' : ''}${closed ? 'closed: what to add to it' : 'still building'}` : draft.recipe ? 'a recipe' : 'a mix, not kept yet'}</span></div>
         <h2 className="!text-[17px] mt-3">What goes in</h2>
         <p className="text-[13px] text-ink-2">{view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`).join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what to add.</p>
-        {closed && <p className="text-[13.5px] border-l-[4px] border-ink pl-2.5 mt-2">{building.parts.length > 0 ? 'Reckoned as it was built: what it lost or took up since is not in it.' : 'What went into it was not logged, so that no mix of it can be reckoned.'} Anything raw starts its clock again; chip, leaves and straw do not bring germs.</p>}
-        {building && building.parts.length > 0 && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by && !closed ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
+        {closed && <p className="text-[13.5px] border-l-[4px] border-ink pl-2.5 mt-2">{building.unlogged.length === 0 ? 'Reckoned as it was built: what it lost or took up since is not in it.' : `Nobody logged ${listText(building.unlogged)}, so that no mix of it can be reckoned.`} Anything raw starts its clock again; chip, leaves and straw do not bring germs.</p>}
+        {building && building.ingredients.length > building.unlogged.length && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by && !closed ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
         {bench.stale && <p className="marked font-semibold text-[14px] mt-2" role="status" data-testid="stale">{building ? `Something went into ${building.name} since you laid this out.` : 'Somebody kept another version of this recipe since you laid this out.'} <button type="button" className="underline min-h-[32px] pointer-coarse:min-h-[44px]" onClick={bench.reset}>Lay it out anew</button></p>}
         <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} measures={view.measures} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
         {lines.length === 0 && <p className="py-3">Nothing lies on the bench. Take what the store has, or any of the library.</p>}
@@ -95,26 +94,22 @@ export function Bench({ view, heap, start, lay, by }: { view: BenchView; heap: s
       <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already} alreadyWaterL={building?.waterL ?? 0} />
       {open === 'keep' && <KeepRecipe open onOpenChange={(o) => setOpen(o ? 'keep' : null)} bench={bench} view={view} by={by} onKept={(d) => bench.change(d)} />}
       <Scale open={open === 'scale'} onOpenChange={(o) => setOpen(o ? 'scale' : null)} bench={bench} />
-      {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={heap ?? lay} />}
+      {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={building?.id ?? lay} />}
     </div>
   );
 }
 
 const nameOf = (a: Addition, bench: { byKey: ReadonlyMap<string, Item> }): string => (bench.byKey.get(a.key)?.name ?? a.key).replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
 
-/** A heap whose filling nobody logged: nothing is made up of it. */
-const NOT_LOGGED = [{ ...ingredientOf('in:0', { amount: { in: 'unknown' } }, stuffOf({ id: 'not-logged', name: 'what it holds', role: 'green', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} }, 'fresh')), name: 'what it holds already' }];
-/** What a heap holds already, as ingredients of the mix. */
-function inHeap(part: Part, key: string, items: readonly Item[]) {
-  const item = items.find((i) => i.key === `load:${part.load}`) ?? items.find((i) => i.key === `material:${part.material}`);
-  const stuff = item?.stuff ?? stuffOf({ id: part.material, name: part.material, role: 'mineral', n: null, cn: null, moisture: null, density: null, particle: 'medium', risks: [], sources: {} }, 'fresh');
-  return { ...ingredientOf(key, part, stuff), name: `${item?.name ?? stuff.name}, in it` };
-}
-/** The same stuff put in several times, as one. */
+/** The same stuff put in several times, as one; what went in fresh and what went in dried stay apart. */
 function together(parts: readonly Ingredient[]): Ingredient[] {
   const by = new Map<string, Ingredient>();
   const sum = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a + b);
-  for (const p of parts) { const was = by.get(p.name); by.set(p.name, was ? { ...was, kg: sum(was.kg, p.kg), litres: sum(was.litres, p.litres), about: was.about || p.about } : p); }
+  for (const p of parts) {
+    const same = JSON.stringify([p.name, p.role, p.moisture, p.density]);
+    const was = by.get(same);
+    by.set(same, was ? { ...was, kg: sum(was.kg, p.kg), litres: sum(was.litres, p.litres), about: was.about || p.about } : p);
+  }
   return [...by.values()];
 }
 

@@ -64,7 +64,7 @@ export async function otherEnds(db: Db, entry: NewEntry, site: Site): Promise<En
       const child = {
         code, ...(name === undefined ? {} : { name }), ...(bay === undefined ? {} : { bay }), method, volumeM3, ...(shape === undefined ? {} : { shape }), ...(coreDepthM === undefined ? {} : { coreDepthM }), ...(inputs === undefined ? {} : { inputs }),
         ...(brought === undefined ? {} : { brought }), points: parent.plan, policy: terms.policy, rules: terms.rules, ownRules: terms.ownRules, ...(terms.siteVersion === null ? {} : { siteVersion: terms.siteVersion }), ...(parent.template ? { template: parent.template } : {}),
-        splitFrom: { batch, at }, act: id,
+        splitFrom: { batch, at, ...(m3 === undefined ? {} : { share: volumeM3 / m3 }) }, act: id,
       };
       return { ok: true, others: [{ id: to, batch: to, at, by, kind: 'opened', data: child } as unknown as NewEntry] };
     }
@@ -76,7 +76,7 @@ export async function otherEnds(db: Db, entry: NewEntry, site: Site): Promise<En
       if (!source || !target) return refused('data.to', NO_HEAP);
       const gone = atEnd('data.to', target);
       if (gone) return gone;
-      return { ok: true, others: [end('addition', to, 'addition', { raw, seeds, what: `${TRANSFER_WORDS[what].name} from ${nameOf(source)}`, from: batch, ...(litres === undefined ? {} : { litres }) })] };
+      return { ok: true, others: [end('addition', to, 'addition', { raw, seeds, what: `${TRANSFER_WORDS[what].name} from ${nameOf(source)}`, from: batch, stuff: what, ...(litres === undefined ? {} : { litres }) })] };
     }
     case 'stack': {
       if (entry.data.with === batch) return refused('data.with', PROBLEM.sameHeap);
