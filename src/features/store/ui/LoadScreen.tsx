@@ -2,7 +2,6 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { v7 } from 'uuid';
 import { amountTyped } from '@/core/mix/amount';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
 import { STATE_WORDS } from '@/core/mix/words';
