@@ -57,8 +57,8 @@ export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] 
     const all = Object.keys(MIXES[mix]);
     if (h.building) {
       add(start, 'Sam', 'charge', { parts: part('hardwood-chip', 0.2), layer: 1, way: 'layered', base: 'twigs on bare soil' }, h.id);
-      add(start + 0.8 * MS.hour, 'Sam', 'charge', { parts: part('hop-bines', 0.3), layer: 2, waterL: 10 }, h.id);
-      add(start + 1.4 * MS.hour, 'Jo', 'charge', { parts: [...part('hen-litter', 0.35), ...part('kitchen-peelings', 0.5)], layer: 3, waterL: 10 }, h.id);
+      add(start + 0.8 * MS.hour, 'Sam', 'charge', { parts: ['hen-litter', 'kitchen-peelings', 'brewery-grain'].flatMap((m) => part(m, 1 / 3)), layer: 2, waterL: 10 }, h.id);
+      add(start + 1.4 * MS.hour, 'Jo', 'charge', { parts: [...part('hop-bines', 0.35), ...part('hardwood-chip', 0.2), ...part('cardboard', 1 / 3)], layer: 3, waterL: 10 }, h.id);
     } else {
       add(start + 0.2 * MS.hour, 'Sam', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), way: 'layered', base: 'chip over pallets', waterL: Math.round(h.volumeM3 * 16) }, h.id);
       add(h.builtAt - 0.4 * MS.hour, 'Jo', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), waterL: Math.round(h.volumeM3 * 14), cover: 'fleece' }, h.id);

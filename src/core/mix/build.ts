@@ -1,12 +1,11 @@
 import { measuresFor } from '../heap/form';
-import type { HeapShape } from '../words/shape';
 import type { Amount, OwnMeasure, Part } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
 import { amountOf, type Ingredient } from './ingredient';
 import { layersOf, type Layer } from './layers';
 import { mixOf, type Mix } from './mix';
 import { contentsOf } from './contents';
-import { ingredientsOf, inStock, measured, stuffOfPart, type StockLoad, type StoreState, type WentIn } from './store';
+import { ingredientsOf, inStock, measured, stuffOfPart, type LayUp, type StockLoad, type StoreState, type WentIn } from './store';
 
 /** Building a heap: what is to go in, what is in, and what comes next. */
 
@@ -37,14 +36,19 @@ export function builtOf(store: StoreState, batch: string, now: Instant): Built {
   const went = store.went.get(batch) ?? [];
   const { ingredients, waterL, from } = contentsOf(store, batch);
   const layUp = store.layUps.get(batch);
-  return { since: from, went, mix: mixOf(ingredients, waterL), parts: ingredients, guide: layUp ? guideOf(store, batch, layUp.recipe.parts, layUp.recipe.waterL ?? 0, layUp.recipe.shape ?? 'dome', now) : null, people: new Set(went.map((w) => w.by)).size };
+  return { since: from, went, mix: mixOf(ingredients, waterL), parts: ingredients, guide: layUp ? guideOf(store, batch, layUp, now) : null, people: new Set(went.map((w) => w.by)).size };
 }
 
-function guideOf(store: StoreState, batch: string, parts: readonly Part[], waterL: number, shape: HeapShape, now: Instant): Guide {
+/** What was laid up is what goes in from then on: what a heap held before lies under it, and fills none of its layers. */
+const wentBy = (store: StoreState, batch: string, layUp: LayUp): readonly WentIn[] => (store.went.get(batch) ?? []).filter((w) => w.at >= layUp.at);
+
+function guideOf(store: StoreState, batch: string, layUp: LayUp, now: Instant): Guide {
+  const { parts, waterL = 0, shape = 'dome' } = layUp.recipe;
   const planParts = ingredientsOf(store, parts);
-  const plan = mixOf(planParts, waterL);
+  const under = contentsOf(store, batch, layUp.at - 1);
+  const plan = mixOf([...under.ingredients, ...planParts], under.waterL + waterL);
   const size = measuresFor(shape, Math.max(0.05, (plan.litresMixed ?? 1000) / 1000), null);
-  const logged = new Set((store.went.get(batch) ?? []).flatMap((w) => w.charge.layer ?? []));
+  const logged = new Set(wentBy(store, batch, layUp).flatMap((w) => w.charge.layer ?? []));
   const byKey = new Map(planParts.map((p) => [p.key, p]));
   const layers = layersOf(planParts, waterL, size.heightM).map((l, i): GuideLayer => ({
     ...l, n: i + 1, done: logged.has(i + 1),
@@ -63,7 +67,7 @@ export function remainingOf(store: StoreState, batch: string): readonly Part[] {
   const layUp = store.layUps.get(batch);
   if (!layUp) return [];
   const inLitres = new Map<string, number>();
-  for (const { material, litres } of contentsOf(store, batch).ingredients) inLitres.set(material, (inLitres.get(material) ?? 0) + (litres ?? 0));
+  for (const w of wentBy(store, batch, layUp)) for (const p of w.charge.parts) inLitres.set(p.material, (inLitres.get(p.material) ?? 0) + (amountOf(p.amount, stuffOfPart(store, p, w.at).stuff.density).litres ?? 0));
   return layUp.recipe.parts.flatMap((p): Part[] => {
     const { litres } = amountOf(p.amount, stuffOfPart(store, p).stuff.density);
     if (litres === null) return [p];

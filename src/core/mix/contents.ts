@@ -56,8 +56,8 @@ function heldBy(store: StoreState, batch: string, until: Instant, within: readon
   return steps.sort((a, b) => a.at - b.at).reduce((h, s) => s.then(h), NOTHING);
 }
 
-/** What is in a heap, as far as the log tells. */
-export function contentsOf(store: StoreState, batch: string): Contents {
-  const { list, waterL } = heldBy(store, batch, Infinity, []);
+/** What is in a heap at a moment, as far as the log tells. */
+export function contentsOf(store: StoreState, batch: string, until: Instant = Infinity): Contents {
+  const { list, waterL } = heldBy(store, batch, until, []);
   return { ingredients: list.map((i, k) => ({ ...i, key: `in:${k}` })), waterL, from: store.went.get(batch)?.[0]?.at ?? null, unlogged: list.filter((i) => i.material === UNLOGGED).map((i) => i.name) };
 }

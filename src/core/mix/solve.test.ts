@@ -34,9 +34,23 @@ test('too little of a brown: the nearest is given, the limit that binds is named
   expect(s).toMatchObject({ reached: false, misses: ['cn'] });
   expect(s.limits.map((l) => l.code)).toContain('STOCK');
   const straws = s.limits.find((l) => l.code === 'STOCK' && l.key === 'straw') as { wantsKg: number };
+  expect(s.limits.map((l) => l.code)).not.toContain('MOST');
   // With so much of it, it is reached: the sum of carbon and nitrogen says how much that is.
   const again = solveMix([offers[0]!, offer(straw, straws.wantsKg + 1e-6), offers[2]!], { ...TARGET, litres: null }, solveLinear)!;
   expect(again.reached).toBe(true);
+});
+test.each([
+  ['at most so much is allowed', { mostKg: 20, wished: true }, 'MOST'], ['at least so much is asked for', { leastKg: 2500, mostKg: null }, 'LEAST'], ['fixed at so much', { nowKg: 20, fixed: true, mostKg: null }, 'FIXED'],
+] as const)('straw, %s, stands in the way: it is named, and without that end the mix is reached', (_what, end, code) => {
+  const kept = offer(litter, null, { nowKg: 300, fixed: true });
+  const s = solveMix([kept, { ...offer(straw, null), ...end }], { ...TARGET, litres: null }, solveLinear)!;
+  expect(s.reached).toBe(false);
+  const limit = s.limits.find((l) => l.code === code) as { allowedKg: number; wantsKg: number };
+  expect(limit).toMatchObject({ key: 'straw', name: 'straw' });
+  expect(Math.sign(limit.wantsKg - limit.allowedKg)).toBe(code === 'LEAST' ? -1 : 1);
+  expect(solveMix([kept, offer(straw, null, { nowKg: limit.wantsKg, fixed: true })], { ...TARGET, litres: null }, solveLinear)!.reached).toBe(true);
+  // What a heap holds is no limit that anybody could lift.
+  expect(solveMix([{ ...kept, inHeap: true }, { ...offer(straw, null), ...end }], { ...TARGET, litres: null }, solveLinear)!.limits.map((l) => 'key' in l && l.key)).toEqual(['straw']);
 });
 test('browns alone bring no nitrogen: what is lacking is named', () => expect(solveMix([offer(straw, null), offer(chip, null)], TARGET, solveLinear)!.limits).toContainEqual({ code: 'NOTHING_LIKE', lacks: 'nitrogen' }));
 test('of two mixes that do, the cheaper is taken', () => {

@@ -17,15 +17,18 @@ export type SolveLinear = (programme: Linear) => ReadonlyMap<string, number> | n
 /** One material that the solver may use. */
 export type Offer = {
   readonly stuff: Omit<Ingredient, 'litres' | 'kg' | 'about'>;
-  /** So much is in the mix as it stands, kg; what is fixed stays so. */
-  readonly nowKg: number; readonly fixed: boolean;
+  /** So much is in the mix as it stands, kg; what is fixed stays so, and what a heap holds cannot be taken out of it. */
+  readonly nowKg: number; readonly fixed: boolean; readonly inHeap?: boolean;
   /** No less and no more than this, kg; null: as much as is wanted. */
   readonly leastKg: number; readonly mostKg: number | null;
+  /** The upper end is what somebody allows, not what there is. */
+  readonly wished?: boolean;
 };
 export type Target = { readonly cn: readonly [number, number]; readonly moisturePct: readonly [number, number]; readonly densityMost: number; /** Loose, L; null: no less than there is now. */ readonly litres: number | null; /** Hold to the amounts as they are where nothing else decides. */ readonly keep: boolean };
 
+/** An end that is lifted: what was allowed and what it would take, kg. */
 export type Limit =
-  | { readonly code: 'STOCK'; readonly key: string; readonly name: string; readonly hasKg: number; readonly wantsKg: number }
+  | { readonly code: 'STOCK' | 'MOST' | 'LEAST' | 'FIXED'; readonly key: string; readonly name: string; readonly allowedKg: number; readonly wantsKg: number }
   | { readonly code: 'NOTHING_LIKE'; readonly lacks: 'carbon' | 'nitrogen' | 'dry' | 'structure' };
 export type Solved = {
   readonly reached: boolean;
@@ -51,8 +54,10 @@ const known = (o: Offer): Known | null => {
 const MISS = 1000;
 const MOVE = 0.01;
 
-/** @param relaxed the one stock limit that is lifted, to see whether it is what binds */
-function programme(offers: readonly Known[], t: Target, relaxed: string | null): Linear {
+/** An end of one material that is lifted, to see whether it is what binds. */
+type Lifted = { readonly key: string; readonly end: 'most' | 'least' | 'fixed' };
+
+function programme(offers: readonly Known[], t: Target, lifted: Lifted | null): Linear {
   const rows = [{ name: 'cnLow', min: 0 }, { name: 'cnHigh', max: 0 }, { name: 'wetLow', min: 0 }, { name: 'wetHigh', max: 0 }, { name: 'dense', max: 0 }, { name: 'volume', min: t.litres ?? 0 }] as Linear['rows'][number][];
   const variables: Linear['variables'][number][] = [];
   const [wl, wh] = [t.moisturePct[0] / 100, t.moisturePct[1] / 100];
@@ -60,8 +65,10 @@ function programme(offers: readonly Known[], t: Target, relaxed: string | null):
     const key = o.stuff.key;
     const into: [string, number][] = [['cnLow', o.c - t.cn[0] * o.n], ['cnHigh', o.c - t.cn[1] * o.n], ['wetLow', o.m - wl], ['wetHigh', o.m - wh], ['dense', 1 - (t.densityMost / 1000) * o.perL], ['volume', o.perL]];
     const price = o.stuff.price ?? 0;
-    const most = o.fixed ? o.nowKg : relaxed === key ? null : o.mostKg;
-    const least = o.fixed ? o.nowKg : o.leastKg;
+    const free = lifted?.key === key ? lifted.end : null;
+    const fixed = o.fixed && free !== 'fixed';
+    const most = fixed ? o.nowKg : free === 'most' ? null : o.mostKg;
+    const least = fixed ? o.nowKg : free === 'least' ? 0 : o.leastKg;
     variables.push({ name: `x:${key}`, cost: price, max: most, in: [...into, ...(least > 0 ? [[`least:${key}`, 1]] as [string, number][] : []), ...(t.keep ? [[`keep:${key}`, 1]] as [string, number][] : [])] });
     if (least > 0) rows.push({ name: `least:${key}`, min: least });
     if (t.keep) {
@@ -101,14 +108,18 @@ export function solveMix(offers: readonly Offer[], t: Target, solve: SolveLinear
   const misses: WindowId[] = [...(off('cnLow', 'cnHigh') ? ['cn' as const] : []), ...(off('wetLow', 'wetHigh') ? ['moisture' as const] : []), ...(off('dense') ? ['density' as const] : [])];
   const limits: Limit[] = [];
   if (!reached) {
-    // What binds is found by lifting each limit that is used up: the one that helps is it.
+    // What binds is found by lifting each end that is touched: the one that helps is it.
+    const tell = (o: Known, code: Exclude<Limit['code'], 'NOTHING_LIKE'>, end: Lifted['end'], allowedKg: number): void => {
+      const freed = solve(programme(usable, t, { key: o.stuff.key, end }));
+      if (freed && missSum(freed) < missed - Math.max(NEAR * scale, 0.01 * missed)) limits.push({ code, key: o.stuff.key, name: o.stuff.name, allowedKg, wantsKg: freed.get(`x:${o.stuff.key}`) ?? 0 });
+    };
     for (const o of usable) {
       const kg = values.get(`x:${o.stuff.key}`) ?? 0;
-      if (o.fixed || o.mostKg === null || kg < o.mostKg - NEAR * scale) continue;
-      const freed = solve(programme(usable, t, o.stuff.key));
-      if (freed && missSum(freed) < missed - Math.max(NEAR * scale, 0.01 * missed)) limits.push({ code: 'STOCK', key: o.stuff.key, name: o.stuff.name, hasKg: o.mostKg, wantsKg: freed.get(`x:${o.stuff.key}`) ?? 0 });
+      if (o.fixed) { if (!o.inHeap) tell(o, 'FIXED', 'fixed', o.nowKg); continue; }
+      if (o.mostKg !== null && kg >= o.mostKg - NEAR * scale) tell(o, o.wished ? 'MOST' : 'STOCK', 'most', o.mostKg);
+      if (o.leastKg > 0 && kg <= o.leastKg + NEAR * scale) tell(o, 'LEAST', 'least', o.leastKg);
     }
-    limits.sort((a, b) => (a.code === 'STOCK' && b.code === 'STOCK' ? a.wantsKg - a.hasKg - (b.wantsKg - b.hasKg) : 0));
+    limits.sort((x, y) => (x.code === 'NOTHING_LIKE' || y.code === 'NOTHING_LIKE' ? 0 : Math.abs(x.wantsKg - x.allowedKg) - Math.abs(y.wantsKg - y.allowedKg)));
     if (limits.length === 0) {
       if (off('cnLow')) limits.push({ code: 'NOTHING_LIKE', lacks: 'carbon' });
       if (off('cnHigh')) limits.push({ code: 'NOTHING_LIKE', lacks: 'nitrogen' });

@@ -127,6 +127,18 @@ describe('building', () => {
     expect(left.find((p) => p.material === 'green-chip')!.amount).toMatchObject({ in: 'measure', n: 6 });
     expect(left.find((p) => p.material === 'horse-manure')!.amount).toMatchObject({ n: 6 });
   });
+  test('laid up anew while it is building, it is what goes in from then on: no layer of it is in, and the figures count what lies under it', () => {
+    const before = entry('charge', { parts: [{ material: 'green-chip', amount: barrows(2) }], layer: 1 }, 10, HEAP);
+    const again = entry('lay-up', { recipe: { ...recipe, parts: [{ material: 'green-chip', amount: barrows(3) }, { material: 'horse-manure', amount: barrows(6) }] } }, 5, HEAP);
+    const store = foldStore([layUp, before, again]);
+    const { guide } = builtOf(store, HEAP, NOW);
+    expect(guide!.next).toBe(1);
+    expect(guide!.plan.litresLoose).toBeCloseTo(11 * 90, 6);
+    expect(remainingOf(store, HEAP)).toMatchObject([{ material: 'green-chip', amount: { n: 3 } }, { material: 'horse-manure', amount: { n: 6 } }]);
+    const after = foldStore([layUp, before, again, entry('charge', { parts: [{ material: 'horse-manure', amount: barrows(2) }], layer: 1 }, 2, HEAP)]);
+    expect(builtOf(after, HEAP, NOW).guide!.next).toBe(2);
+    expect(remainingOf(after, HEAP)).toMatchObject([{ amount: { n: 3 } }, { amount: { n: 4 } }]);
+  });
   test('what is put in is what the recipe asks for, to the half measure', () => {
     fc.assert(fc.property(fc.double({ min: 5, max: 3000, noNaN: true }), (litres) => {
       const a = inCrewMeasure(litres, USUAL_MEASURES);

@@ -68,6 +68,8 @@ export type StockLoad = {
   readonly photos: readonly string[];
 };
 export type RecipeVersion = { readonly entry: string; readonly at: Instant; readonly by: string; readonly recipe: Recipe; readonly version: number };
+/** What a heap is built by; `from`: the entry of the recipe that it was taken from. */
+export type LayUp = { readonly recipe: Recipe; readonly from: string | null; readonly at: Instant; readonly by: string };
 /** Something that went into a heap, of a charge or of an addition. */
 export type WentIn = { readonly entry: string; readonly at: Instant; readonly by: string; readonly kind: 'charge' | 'addition'; readonly charge: Charge };
 
@@ -87,7 +89,7 @@ export type StoreState = {
   readonly measures: readonly OwnMeasure[]; readonly acceptance: readonly AcceptLine[]; readonly acceptanceOwn: boolean;
   readonly loads: readonly StockLoad[]; readonly loadOf: ReadonlyMap<string, StockLoad>;
   readonly recipes: ReadonlyMap<string, readonly RecipeVersion[]>;
-  readonly layUps: ReadonlyMap<string, { readonly recipe: Recipe; readonly from: string | null; readonly at: Instant; readonly by: string }>;
+  readonly layUps: ReadonlyMap<string, LayUp>;
   readonly went: ReadonlyMap<string, readonly WentIn[]>; readonly heaps: ReadonlyMap<string, HeapLog>;
   readonly map: { readonly entry: string; readonly at: Instant; readonly by: string; readonly map: SiteMap } | null;
 };

@@ -44,15 +44,20 @@ test('each window knows below, within and above; its bounds belong to it', () =>
 });
 
 test('what limits a solve is told with what there is and what it would take', () => {
-  expect(limitText({ code: 'STOCK', key: 'x', name: 'Straw', hasKg: 10, wantsKg: 1400 }, 8)).toBe('Straw: there are 10 kg, 80 L, and it would take 1.4 t, 11 m³');
-  expect(limitText({ code: 'STOCK', key: 'x', name: 'Straw', hasKg: 0, wantsKg: 40 })).toBe('Straw: there is none, and it would take 40 kg');
-  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' })).toMatch(/add structure, such as chip/);
+  const straw = { key: 'x', name: 'Straw' };
+  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8, 'm3')).toBe('Straw: there are 10 kg, 80 L, and it would take 1.4 t, 11 m³');
+  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null, 'm3')).toBe('Straw: there is none, and it would take 40 kg');
+  expect(limitText({ code: 'MOST', ...straw, allowedKg: 10, wantsKg: 40 }, null, 'm3')).toBe('Straw: at most 10 kg was allowed, and it would take 40 kg');
+  expect(limitText({ code: 'LEAST', ...straw, allowedKg: 40, wantsKg: 0 }, null, 'm3')).toBe('Straw: at least 40 kg was asked for, and it would take none');
+  expect(limitText({ code: 'FIXED', ...straw, allowedKg: 40, wantsKg: 200 }, 8, 'yd3')).toBe('Straw: fixed at 40 kg, 320 L, and it would take 200 kg, 2.1 yd³');
+  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null, 'm3')).toMatch(/add structure, such as chip/);
   expect(solvedSays({ reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [], cost: null })).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
 });
 
 test('amounts are said as people carry them', () => {
   expect([measureText(1, 'bucket'), measureText(2.5, 'barrow'), measureText(3, 'pallet box'), measureText(0.5, 'scoop')]).toEqual(['1 bucket', '2.5 barrows', '3 pallet boxes', '0.5 scoops']);
   expect([litresText(8.25), litresText(640), litresText(2500), litresText(13_000)]).toEqual(['8.25 L', '640 L', '2.5 m³', '13 m³']);
+  expect([litresText(640, 'yd3'), litresText(800, 'yd3'), litresText(13_000, 'yd3')]).toEqual(['640 L', '1.0 yd³', '17 yd³']);
   expect([kgText(0.5), kgText(999), kgText(1450), kgText(24_000)]).toEqual(['0.5 kg', '999 kg', '1.4 t', '24 t']);
   expect(amountText({ in: 'measure', n: 6, name: 'barrow', about: true })).toBe('about 6 barrows');
   expect(amountText({ in: 'unknown', words: 'a heap at the gate' })).toBe('amount not known (a heap at the gate)');

@@ -1,6 +1,7 @@
 import type { Answer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
 import { ageText, dayText } from '../quantity/format';
 import { MS } from '../quantity/instant';
+import type { VolumeUnit } from '../quantity/units';
 import { kgText, litresText, measureText } from '../words/amount';
 import type { Locale } from '../words/note';
 import type { FigureFrom } from './ingredient';
@@ -32,8 +33,8 @@ export type Ripening = keyof typeof RIPENING;
 /** An age in days, in hours at first: `7 h`, `22 d`. */
 export const oldText = (ms: number): string => (ms < 2 * MS.day ? ageText(ms / MS.hour) : `${Math.floor(ms / MS.day)} d`);
 /** A load where it is to be chosen: `dried, 810 L left, 22 d old, ready from Thu 21 May`. */
-export const stockText = (l: StockLoad, { timeZone, now }: Pick<Locale, 'timeZone' | 'now'>): string => [
-  l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres)} left`, `${oldText(now - l.at)} old`, l.readyFrom !== null && l.readyFrom > now ? `ready from ${dayText(timeZone, l.readyFrom)}` : null,
+export const stockText = (l: StockLoad, { timeZone, now, volume }: Pick<Locale, 'timeZone' | 'now' | 'volume'>): string => [
+  l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres, volume)} left`, `${oldText(now - l.at)} old`, l.readyFrom !== null && l.readyFrom > now ? `ready from ${dayText(timeZone, l.readyFrom)}` : null,
 ].filter(Boolean).join(', ');
 
 /** Names in a row: `straw, chip and leaves`. */
@@ -66,9 +67,16 @@ export function mixSays(mix: Mix): string {
 
 /** `28.7`, `59`: a figure of a window. */
 export const windowFigure = (id: WindowId, value: number): string => value.toFixed(WINDOWS[id].digits);
+const IN_SHORT: Readonly<Record<Exclude<Standing, 'unknown'>, string>> = { preferred: '✓', low: 'low', high: 'high', 'too-low': 'too low', 'too-high': 'too high' };
+/** A figure and how it stands, where there is room for no more: `22.2 low`, `55 ✓`. */
+export function windowInShort(id: WindowId, mix: Mix): string {
+  const e = estOf(mix[id]);
+  return e === null ? 'not known' : `${windowFigure(id, e.value)} ${IN_SHORT[standingOf(WINDOWS[id], e.value)]}`;
+}
 /** What stands under a window. */
 export function windowSays(id: WindowId, mix: Mix): string {
   const f = mix[id];
+  if (mix.shares.length === 0) return `Wanted ${WINDOWS[id].preferred.join(' to ')}; ${WINDOWS[id].reasonable.join(' to ')} still works.`;
   if (!f.ok) return `Cannot be computed: ${listText(f.missing)}.`;
   const { low, value, high } = f.est;
   const s = standingOf(WINDOWS[id], value);
@@ -95,8 +103,18 @@ export function schoolSays(s: SchoolSays, measure: { readonly name: string; read
 }
 
 const LACKS = { carbon: 'nothing in the list brings enough carbon: add a brown', nitrogen: 'nothing in the list brings enough nitrogen: add a green', dry: 'everything in the list is too wet: add something dry', structure: 'everything in the list is too dense: add structure, such as chip' } as const;
-const amount = (kg: number, perL: number | null): string => (perL === null ? kgText(kg) : `${kgText(kg)}, ${litresText(kg * perL)}`);
-export const limitText = (l: Limit, perL: number | null = null): string => (l.code === 'NOTHING_LIKE' ? LACKS[l.lacks] : `${l.name}: there ${l.hasKg < 0.5 ? 'is none' : `are ${amount(l.hasKg, perL)}`}, and it would take ${amount(l.wantsKg, perL)}`);
+/** Which limit binds, with what it would take instead. @param perL litres of a kilogram */
+export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): string {
+  if (l.code === 'NOTHING_LIKE') return LACKS[l.lacks];
+  const amount = (kg: number): string => (kg < 0.5 ? 'none' : perL === null ? kgText(kg) : `${kgText(kg)}, ${litresText(kg * perL, volume)}`);
+  const takes = `it would take ${amount(l.wantsKg)}`;
+  switch (l.code) {
+    case 'STOCK': return `${l.name}: there ${l.allowedKg < 0.5 ? 'is none' : `are ${amount(l.allowedKg)}`}, and ${takes}`;
+    case 'MOST': return `${l.name}: at most ${amount(l.allowedKg)} was allowed, and ${takes}`;
+    case 'LEAST': return `${l.name}: at least ${amount(l.allowedKg)} was asked for, and ${takes}`;
+    case 'FIXED': return `${l.name}: fixed at ${amount(l.allowedKg)}, and ${takes}`;
+  }
+}
 /** What came of solving, in a sentence. */
 export function solvedSays(s: Solved): string {
   if (s.reached) return 'This reaches it.';

@@ -1,6 +1,6 @@
 import { localParts } from './calendar';
 import { MS, type Instant } from './instant';
-import { fromCelsius, M3_PER_YD3, type TempUnit, type VolumeUnit } from './units';
+import { fromCelsius, M3_OF, VOLUME_SIGN, type TempUnit, type VolumeUnit } from './units';
 
 /** The one place where a quantity becomes words: units, rounding, days and clocks. */
 
@@ -72,9 +72,7 @@ export function soonText(timeZone: string, at: Instant, now: Instant): string {
   return Math.abs(at - now) < 6.5 * MS.day ? `${p.weekday} ${p.clock}` : `${p.day} ${p.month} ${p.clock}`;
 }
 
-export function volumeText(m3: number, unit: VolumeUnit): string {
-  return unit === 'm3' ? `${m3.toFixed(1)} m³` : `${(m3 / M3_PER_YD3).toFixed(1)} yd³`;
-}
+export const volumeText = (m3: number, unit: VolumeUnit): string => `${(m3 / M3_OF[unit]).toFixed(1)} ${VOLUME_SIGN[unit]}`;
 
 /** `1 turning`, `2 turnings`. */
 export const countText = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

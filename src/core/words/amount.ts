@@ -1,3 +1,5 @@
+import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '../quantity/units';
+
 /** How an amount is said. Its shape is that of the log; this level knows no more of it than it says. */
 type Said = { readonly in: 'measure'; readonly n: number; readonly name: string; readonly about?: boolean | undefined } | { readonly in: 'litres' | 'kg'; readonly n: number; readonly about?: boolean | undefined } | { readonly in: 'unknown'; readonly words?: string | undefined };
 
@@ -13,7 +15,10 @@ export function amountText(a: Said): string {
   return `${a.about ? 'about ' : ''}${a.in === 'measure' ? measureText(a.n, a.name) : a.in === 'litres' ? litresText(a.n) : kgText(a.n)}`;
 }
 
-/** Litres up to a cubic metre, then m³. */
-export const litresText = (litres: number): string => (litres < 1000 ? `${litres < 10 ? half(litres) : Math.round(litres)} L` : `${(litres / 1000).toFixed(litres < 9950 ? 1 : 0)} m³`);
+/** Litres up to a cubic metre or yard, then those. */
+export function litresText(litres: number, volume: VolumeUnit = 'm3'): string {
+  const many = litres / 1000 / M3_OF[volume];
+  return many < 1 ? `${litres < 10 ? half(litres) : Math.round(litres)} L` : `${many.toFixed(many < 9.95 ? 1 : 0)} ${VOLUME_SIGN[volume]}`;
+}
 /** Kilograms up to a tonne, then t. */
 export const kgText = (kg: number): string => (kg < 1000 ? `${kg < 10 ? half(kg) : Math.round(kg)} kg` : `${(kg / 1000).toFixed(kg < 9950 ? 1 : 0)} t`);

@@ -1,6 +1,6 @@
 import { ageText, countText, durationText, spanText, tempBeside, whenText } from '../quantity/format';
 import { MS, type Instant } from '../quantity/instant';
-import type { TempUnit } from '../quantity/units';
+import type { TempUnit, VolumeUnit } from '../quantity/units';
 
 /** What a note says, as data. Instants are ms, temperatures °C. */
 export type NoteFact =
@@ -41,7 +41,8 @@ export type Note = {
   readonly text: string;
 };
 
-export type Locale = { readonly timeZone: string; readonly unit: TempUnit; readonly now: Instant };
+/** Where and how a text is read; volumes in m³ unless said. */
+export type Locale = { readonly timeZone: string; readonly unit: TempUnit; readonly now: Instant; readonly volume?: VolumeUnit };
 
 const RESTART_WHAT = { add: 'Something raw went in', water: 'Unclean water went in', merge: 'It was joined with a heap that is not proven' };
 const SEED_WHAT = { add: 'Something with live seeds went in', water: 'Water with live seeds went in', merge: 'It was joined with a heap whose seeds are not proven dead' };

@@ -8,6 +8,7 @@ import { estOf } from '@/core/mix/window';
 import { stockText } from '@/core/mix/words';
 import { dayText, durationText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
+import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 
 /** Something that can go into a mix: a load of the store, or a material of the library that is not there. */
@@ -26,17 +27,17 @@ export type RecipeView = { readonly id: string; readonly entry: string; readonly
 /** A heap that the bench may work for: one that is building, or one that something is to be added to. */
 export type BenchHeap = { readonly id: string; readonly building: boolean; readonly name: string; readonly place: string };
 /** The heap in hand, with what it holds already, what it is built by, and what of that is not in yet. */
-export type HeapInHand = BenchHeap & Contents & { readonly shape: string | null; readonly by: string | null; readonly owed: readonly Part[] };
+export type HeapInHand = BenchHeap & Contents & { readonly shape: string | null; readonly by: Pick<Recipe, 'id' | 'name'> | null; readonly owed: readonly Part[] };
 export type SlotView = { readonly name: string; readonly kind: string; readonly lengthM: number; readonly widthM: number; readonly heightM: number };
 export type BenchView = {
   readonly items: readonly Item[]; readonly measures: readonly OwnMeasure[]; readonly recipes: readonly RecipeView[]; readonly heaps: readonly BenchHeap[]; readonly heap: HeapInHand | null; readonly near: readonly HeapMix[]; readonly slots: readonly SlotView[];
-  readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null;
+  readonly hose: { readonly flowLPerMin: number; readonly bucketL: number }; readonly leastM3: number; readonly stemM: number | null; readonly volume: VolumeUnit;
 };
 
 /** Loads first, by role and age; then the rest of the library. */
 export function itemsOf(store: StoreState, locale: Locale): Item[] {
   const loads = inStock(store).filter((l) => l.answer === 'accept').map((l): Item => {
-        return { key: `load:${l.id}`, material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, role: l.stuff.role, says: stockText(l, locale), stuff: l.stuff, price: l.price, hasLitres: l.leftLitres, inStore: true, ready: l.readyFrom === null || l.readyFrom <= locale.now };
+    return { key: `load:${l.id}`, material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, role: l.stuff.role, says: stockText(l, locale), stuff: l.stuff, price: l.price, hasLitres: l.leftLitres, inStore: true, ready: l.readyFrom === null || l.readyFrom <= locale.now };
   });
   const rest = [...store.materials.values()].map((m): Item => ({ key: `material:${m.id}`, material: m.id, load: null, name: m.name, role: m.role, says: 'not from the store', stuff: stuffOf(m, 'fresh'), price: null, hasLitres: null, inStore: false, ready: true }));
   return [...loads, ...rest];
@@ -75,7 +76,7 @@ export const recipeViews = (store: StoreState, board: readonly Digest[], locale:
 export const farFrom = (a: Pick<HeapMix, 'cn' | 'moisture'>, b: { readonly cn: number; readonly moisture: number }): number => Math.hypot((a.cn - b.cn) / 5, (a.moisture - b.moisture) / 6);
 
 /** A row of the bench: what is typed stays as it was typed. */
-export type Row = { readonly id: string; readonly item: string; readonly n: string; readonly unit: string; readonly about: boolean; readonly fixed: boolean };
+export type Row = { readonly id: string; readonly item: string; readonly n: string; readonly unit: string; readonly about: boolean; readonly fixed: boolean; /** For a solve, as they are typed: ends in its own measure, and what one of that costs. */ readonly least?: string; readonly most?: string; readonly price?: string };
 
 export const ingredientOfRow = (row: Row, item: Item, amount: Amount): Ingredient => ({ ...ingredientOf(row.id, { amount }, item.stuff, item.price), name: item.name });
 /** Litres of one unit of a row; null where it has no volume of its own. */
@@ -83,6 +84,11 @@ export const litresOfUnit = (unit: string, item: Item, measures: readonly OwnMea
   if (unit === 'L') return 1;
   if (unit === 'kg') return item.stuff.density ? 1000 / item.stuff.density.usual : null;
   return measures.find((m) => m.id === unit)?.litres ?? null;
+};
+/** Kilograms of one unit of a row; null: its density is not known. */
+export const kgOfUnit = (unit: string, item: Item, measures: readonly OwnMeasure[]): number | null => {
+  const litres = litresOfUnit(unit, item, measures);
+  return unit === 'kg' ? 1 : litres !== null && item.stuff.density ? (litres * item.stuff.density.usual) / 1000 : null;
 };
 /** The load of the store that a part comes from: the one it names while there is enough of it, else the oldest with enough, else the fullest. */
 function itemOfPart(p: Part, items: readonly Item[]): string {

@@ -11,7 +11,7 @@ import type { Locale } from '@/core/words/note';
 /** Something of the store, or of the library, that may be put in. */
 export type Source = { readonly key: string; readonly material: string; readonly load: string | null; readonly name: string; readonly says: string; readonly inStore: boolean; /** What the site answers to it for this heap, where it is not a plain yes. */ readonly answer: string | null };
 export type PutRow = { readonly source: string; readonly n: string; readonly unit: string; readonly about: boolean };
-export type LayerView = { readonly n: number; readonly kind: 'base' | 'brown' | 'green' | 'raw' | 'blanket'; readonly title: string; readonly says: string; readonly litres: number; readonly waterL: number; readonly done: boolean; readonly put: readonly PutRow[] };
+export type LayerView = { readonly n: number; readonly kind: 'base' | 'brown' | 'green' | 'raw' | 'blanket'; readonly title: string; readonly says: string; readonly litres: number; /** Its litres, said. */ readonly room: string; readonly waterL: number; readonly done: boolean; readonly put: readonly PutRow[] };
 export type BuildView = {
   readonly id: string; readonly name: string; readonly place: string; readonly since: string; readonly closed: string | null; readonly recipe: string | null;
   readonly layers: readonly LayerView[]; readonly next: number | null; readonly high: string; readonly wide: string;
@@ -36,7 +36,7 @@ function sourcesOf(store: StoreState, kept: 'turned' | 'static' | 'vessel', loca
 type Heap = { readonly id: string; readonly kept: 'turned' | 'static' | 'vessel'; readonly name: string; readonly place: string; readonly openedAt: number; readonly builtAt: number | null; readonly slot: string | null };
 /** The building of a heap as it stands. */
 export function buildView(heap: Heap, built: Built, store: StoreState, locale: Locale): BuildView {
-  const { timeZone, now } = locale;
+  const { timeZone, now, volume } = locale;
   const { guide, mix, went } = built;
   const [cn, wet] = [estOf(mix.cn), estOf(mix.moisture)];
   const all = [...built.parts, ...(guide?.planParts ?? [])];
@@ -47,14 +47,14 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
   const strangers = slot?.only ? [...new Set(all.filter((p) => p.risks.every((r) => !slot.only!.includes(r)) && (p.role === 'green')).map((p) => p.name))] : [];
   return {
     id: heap.id, name: heap.name, place: heap.place, since: soonText(timeZone, built.since ?? heap.openedAt, now), closed: heap.builtAt === null ? null : soonText(timeZone, heap.builtAt, now), recipe: store.layUps.get(heap.id)?.recipe.name ?? null,
-    layers: (guide?.layers ?? []).map((l) => ({ n: l.n, kind: l.kind, title: `${l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; ')}`, says: LAYER_WORDS[l.kind], litres: l.litres, waterL: Math.round(l.waterL / 5) * 5, done: l.done, put: l.put.map((p) => ({ source: keyOf(p.material, p.load), n: String((p.amount as { n: number }).n), unit: p.amount.in === 'measure' ? p.amount.measure : 'L', about: false })) })),
+    layers: (guide?.layers ?? []).map((l) => ({ n: l.n, kind: l.kind, title: `${l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; ')}`, says: LAYER_WORDS[l.kind], litres: l.litres, room: litresText(l.litres, volume), waterL: Math.round(l.waterL / 5) * 5, done: l.done, put: l.put.map((p) => ({ source: keyOf(p.material, p.load), n: String((p.amount as { n: number }).n), unit: p.amount.in === 'measure' ? p.amount.measure : 'L', about: false })) })),
     next: guide?.next ?? null, high: guide ? `${guide.heightM.toFixed(1)} m` : '', wide: guide ? `${guide.widthM.toFixed(1)} m wide` : '',
     went: [...went].reverse().map((w) => ({
       id: w.entry, when: soonText(timeZone, w.at, now), by: w.by,
       text: [w.charge.layer !== undefined && `layer ${w.charge.layer}`, ...w.charge.parts.map((p) => `${nameOf(store, p.load, p.material)}, ${amountText(p.amount)}`), w.charge.waterL !== undefined && `${w.charge.waterL} L of water`, w.charge.base && `base: ${w.charge.base}`, w.charge.activator && `activator: ${w.charge.activator}`, w.charge.cover && `cover: ${w.charge.cover}`, w.charge.words, w.kind === 'addition' && 'after it was closed'].filter(Boolean).join('; '),
     })),
-    total: went.length === 0 ? (heap.builtAt === null ? 'Nothing is in it yet.' : 'What went in was not logged.') : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
-    figures: cn && wet ? `${heap.builtAt === null ? 'So far' : 'When it was built'} C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.` : '', says: went.length === 0 ? '' : mixSays(mix), planned: guide && estOf(guide.plan.cn) ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed)}` : ''}.` : null,
+    total: went.length === 0 ? (heap.builtAt === null ? 'Nothing is in it yet.' : 'What went in was not logged.') : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose, volume)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
+    figures: cn && wet ? `${heap.builtAt === null ? 'So far' : 'When it was built'} C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.` : '', says: went.length === 0 ? '' : mixSays(mix), planned: guide && estOf(guide.plan.cn) ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed, volume)}` : ''}.` : null,
     cautions: [...(raw ? [BUILD_CAUTION.raw] : []), ...(dusty ? [BUILD_CAUTION.dust] : []), ...(kg !== null && kg > 300 ? [liftText(kg, 2)] : [BUILD_CAUTION.lifting])],
     materialCautions: [...new Map(all.flatMap((p) => (p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : []))).values()],
     sources: sourcesOf(store, heap.kept, locale), measures: store.measures,

@@ -36,7 +36,7 @@ export function mapView(store: StoreState, board: readonly Digest[], locale: Loc
   const slots = uses.map((u): MapSlot => {
     const lies = stock.get(u.slot.name.toLowerCase());
     const gap = Math.max(0, ...u.gaps.map((g) => g.toM - g.fromM));
-    const room = u.slot.kind === 'store' ? (lies ? `${litresText(lies.litres)} of ${[...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase()}${new Set(lies.names).size > 2 ? ' and more' : ''}` : 'empty')
+    const room = u.slot.kind === 'store' ? (lies ? `${litresText(lies.litres, volume)} of ${[...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase()}${new Set(lies.names).size > 2 ? ' and more' : ''}` : 'empty')
       : u.slot.kind === 'row' ? (gap > 0 ? `${u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1)} of ${u.slot.lengthM} m free` : 'full') : u.heaps.length === 0 ? `free, holds ${volumeText(u.holdsM3, volume)}` : u.freeM3 < 0.3 ? 'full' : `room for ${volumeText(u.freeM3, volume)}`;
     return { slot: u.slot, title: titleOf(u.slot), room, full: room === 'full', only: u.slot.only ? `only ${listText(u.slot.only.map((r) => RISK_WORDS[r]))}` : null, heaps: u.heaps.map((h) => heap(h.id, h.fromM, h.toM)) };
   });

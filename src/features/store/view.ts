@@ -22,7 +22,7 @@ export type StockView = {
 export const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
 
 function lineOf(l: StockLoad, locale: Locale): LoadLine {
-  const { timeZone, now, unit } = locale;
+  const { timeZone, now, unit, volume } = locale;
   const heat = stackHeat(l, now);
   const notes: { text: string; urgent: boolean }[] = [];
   if (l.readyFrom !== null && l.readyFrom > l.stateSince) notes.push(l.readyFrom <= now ? { text: `ripe since ${dayText(timeZone, l.readyFrom)}: say so on its page`, urgent: true } : { text: `${l.becomes ? RIPENING[l.becomes as keyof typeof RIPENING]?.doing.toLowerCase() ?? 'ripening' : 'ripening'}, ready from ${dayText(timeZone, l.readyFrom)}`, urgent: false });
@@ -32,7 +32,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
   if (l.load.sprayed === 'unknown') notes.push({ text: 'spraying not known', urgent: false });
   if (l.overdrawn) notes.push({ text: 'more went out than came in: count it', urgent: true });
   return {
-    id: l.id, name: nameOfLoad(l), state: STATE_WORDS[l.state], left: l.leftLitres === null ? 'not known' : litresText(l.leftLitres), share: l.leftLitres === null || !l.litres ? null : l.leftLitres / l.litres,
+    id: l.id, name: nameOfLoad(l), state: STATE_WORDS[l.state], left: l.leftLitres === null ? 'not known' : litresText(l.leftLitres, volume), share: l.leftLitres === null || !l.litres ? null : l.leftLitres / l.litres,
     age: oldText(now - l.at), where: l.where ?? '', from: l.load.supplier ?? '', notes,
   };
 }
@@ -40,15 +40,15 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
 const YEAR_MS = 365 * MS.day;
 /** The store as it lies: by role and age, what is held, what was brought lately, what runs short. */
 export function stockView(store: StoreState, locale: Locale): StockView {
-  const { timeZone, now } = locale;
+  const { timeZone, now, volume } = locale;
   const stock = stockByRole(store);
   const short = greensOutrun(stock);
   const year = diverted(store, now - YEAR_MS, now + 1);
   return {
-    roles: stock.map((s) => ({ role: s.role, name: ROLE_WORDS[s.role].many, means: ROLE_MEANS[s.role], litres: s.litres, total: `${litresText(s.litres)}${s.kg > 0 ? `, about ${kgText(s.kg)}` : ''}${s.unknown > 0 ? `, and ${s.unknown} not known` : ''}`, loads: s.loads.map((l) => lineOf(l, locale)) })).sort((a, b) => b.litres - a.litres),
+    roles: stock.map((s) => ({ role: s.role, name: ROLE_WORDS[s.role].many, means: ROLE_MEANS[s.role], litres: s.litres, total: `${litresText(s.litres, volume)}${s.kg > 0 ? `, about ${kgText(s.kg)}` : ''}${s.unknown > 0 ? `, and ${s.unknown} not known` : ''}`, loads: s.loads.map((l) => lineOf(l, locale)) })).sort((a, b) => b.litres - a.litres),
     held: store.loads.filter((l) => l.answer === 'ask' && l.gone === null).map((l) => lineOf(l, locale)),
     lately: [...store.loads].sort((a, b) => b.at - a.at).slice(0, 8).map((l) => ({ id: l.id, text: `${dayText(timeZone, l.at)}: ${nameOfLoad(l)}, ${amountText(l.load.amount)}${l.load.supplier ? ` from ${l.load.supplier}` : ''}${l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`}${l.gone ? `, ${END_OF_LOAD[l.gone.how]}` : ''}` })),
-    warning: short ? `Greens outrun browns: ${litresText(short.greenL)} of greens lie there, and ${litresText(short.brownL)} of browns and structure. Two to one they would want ${litresText(short.wantedL)}: ask for chip, straw or leaves before more grass comes.` : null,
+    warning: short ? `Greens outrun browns: ${litresText(short.greenL, volume)} of greens lie there, and ${litresText(short.brownL, volume)} of browns and structure. Two to one they would want ${litresText(short.wantedL, volume)}: ask for chip, straw or leaves before more grass comes.` : null,
     diverted: `${kgText(year.kg)} kept from waste in the last year${year.unweighed > 0 ? `, and ${countText(year.unweighed, 'load')} of unknown weight` : ''}`, empty: store.loads.length === 0,
   };
 }
@@ -74,7 +74,7 @@ const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(
 
 /** One load: what it is, what became of it, where it went. */
 export function loadPage(l: StockLoad, store: StoreState, board: readonly Digest[], locale: Locale): LoadPage {
-  const { timeZone, now, unit } = locale;
+  const { timeZone, now, unit, volume } = locale;
   const when = (at: number): string => whenText(timeZone, at, now);
   const heapName = (batch: string): string => { const d = board.find((b) => b.id === batch); return d ? (d.name ?? d.code) : 'a heap'; };
   const fact = (name: string, says: string | null | undefined) => (says ? [{ name, says }] : []);
@@ -82,14 +82,14 @@ export function loadPage(l: StockLoad, store: StoreState, board: readonly Digest
   const { cn, moisture, density, from } = l.stuff;
   const said = (a: Amount): string => amountText(a);
   return {
-    id: l.id, name: nameOfLoad(l), head: `${ROLE_WORDS[l.stuff.role].one}, ${STATE_WORDS[l.state]}, ${l.gone ? END_OF_LOAD[l.gone.how] : l.leftLitres === null ? 'how much is left is not known' : `${litresText(l.leftLitres)} left`}`,
+    id: l.id, name: nameOfLoad(l), head: `${ROLE_WORDS[l.stuff.role].one}, ${STATE_WORDS[l.state]}, ${l.gone ? END_OF_LOAD[l.gone.how] : l.leftLitres === null ? 'how much is left is not known' : `${litresText(l.leftLitres, volume)} left`}`,
     facts: [
       ...fact('Came', `${when(l.at)}, ${said(l.load.amount)}${l.kg !== null && l.load.amount.in !== 'kg' ? `, about ${kgText(l.kg)}` : ''}, written by ${l.by}`), ...fact('From', l.load.supplier), ...fact('Material', l.load.what ? l.material.name : null), ...fact('Lies', l.where), ...fact('Answer', l.answer === 'accept' ? null : `${ANSWER_WORDS[l.answer].mark}${l.load.asked ? `: ${l.load.asked}` : ''}`), ...fact('What was done', l.load.done),
       ...fact('Weedkiller', { no: 'not sprayed, as they say', yes: 'sprayed', unknown: 'not known' }[l.load.sprayed]), ...fact('Certificate', l.load.certificate), ...fact('Cost', l.load.cost === undefined ? null : `${l.load.cost.toFixed(2)}${l.price !== null ? `, ${l.price.toFixed(3)} a kg` : ''}`), ...fact('Kept from waste', l.load.waste ? 'yes' : 'no'), ...fact('Note', l.load.words),
     ],
     figures: [{ name: 'C:N', says: range(cn, ''), from: from.cn ? fromText(from.cn) : '' }, { name: 'Moisture', says: range(moisture, ' %'), from: from.moisture ? fromText(from.moisture) : '' }, { name: 'Bulk density', says: range(density, ' kg/m³'), from: from.density ? fromText(from.density) : '' }, ...(l.stuff.airPct === null ? [] : [{ name: 'Air space', says: `${fig(l.stuff.airPct)} %`, from: 'measured: bucket test' }])],
     caution: l.material.caution ?? null, risks: listText(l.material.risks.map((r) => RISK_WORDS[r])),
-    went: l.went.map((w) => ({ batch: w.batch, text: `${heapName(w.batch)}: ${w.litres === null ? 'how much is not known' : litresText(w.litres)}, ${when(w.at)}` })),
+    went: l.went.map((w) => ({ batch: w.batch, text: `${heapName(w.batch)}: ${w.litres === null ? 'how much is not known' : litresText(w.litres, volume)}, ${when(w.at)}` })),
     heats: [...l.heats].reverse().map((h) => ({ when: when(h.at), text: tempText(h.c, unit), by: h.by })),
     changes: [...l.changes].reverse().map((c) => ({ id: c.id, text: `${when(c.at)}, ${c.by}: ${[c.data.state && `now ${STATE_WORDS[c.data.state]}`, c.data.answer && ANSWER_WORDS[c.data.answer].mark, c.data.where && `moved to ${c.data.where}`, c.data.left && `counted: ${said(c.data.left)} left`, c.data.gone && END_OF_LOAD[c.data.gone], c.data.test && 'tested', c.data.photos && (c.data.photos.length === 1 ? 'a photo' : `${c.data.photos.length} photos`), c.data.readyFrom != null && `ready from ${dayText(timeZone, c.data.readyFrom)}`, c.data.done, c.data.words].filter(Boolean).join(', ') || 'changed'}` })),
     photos: l.photos, answer: l.answer, gone: l.gone ? END_OF_LOAD[l.gone.how] : null,

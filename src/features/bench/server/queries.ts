@@ -19,8 +19,8 @@ export async function benchView(site: string, board: readonly Digest[], heapId: 
   const [heap, digest] = [heaps.find((h) => h.id === heapId), board.find((d) => d.id === heapId)];
   return {
     items: itemsOf(store, locale), measures: store.measures, recipes: recipeViews(store, board, locale), near: heapMixes(store, board, locale),
-    heaps, heap: heap ? { ...heap, ...contentsOf(store, heap.id), shape: digest!.field.shape, by: store.layUps.get(heap.id)?.recipe.name ?? null, owed: remainingOf(store, heap.id) } : null,
+    heaps, heap: heap ? { ...heap, ...contentsOf(store, heap.id), shape: digest!.field.shape, by: store.layUps.get(heap.id)?.recipe ?? null, owed: remainingOf(store, heap.id) } : null,
     slots: (store.map?.map.slots ?? []).filter((s) => s.kind !== 'store').map(({ name, kind, lengthM, widthM, heightM }) => ({ name, kind, lengthM, widthM, heightM })),
-    hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET }, leastM3: work?.leastM3 ?? LEAST_HOT_M3, stemM: stems.length > 0 ? Math.max(...stems) : null,
+    hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET }, leastM3: work?.leastM3 ?? LEAST_HOT_M3, stemM: stems.length > 0 ? Math.max(...stems) : null, volume: locale.volume ?? 'm3',
   };
 }

@@ -7,7 +7,7 @@ import type { Mix } from '@/core/mix/mix';
 import { ingredientOf, type Ingredient } from '@/core/mix/ingredient';
 import type { Addition } from '@/core/mix/solve';
 import { estOf } from '@/core/mix/window';
-import { listText, mixSays } from '@/core/mix/words';
+import { listText, mixSays, windowInShort } from '@/core/mix/words';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { countText } from '@/core/quantity/format';
 import { isShape } from '@/core/heap/size';
@@ -40,6 +40,7 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
   const [pick, setPick] = useState(0);
   const ask = useSolver();
   const { mix, lines, draft } = bench;
+  const own = bench.parts.slice(already.length);
   const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0] ?? { id: 'bucket', name: 'bucket', litres: 12 };
   const { additions, working } = useAdditions(bench, view, ask);
   const chosen = additions[pick] ?? additions[0] ?? null;
@@ -62,38 +63,39 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
         <h2 className="!text-[17px] mt-3">What goes in</h2>
         <p className="text-[13px] text-ink-2">{view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`).join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what to add.</p>
         {closed && <p className="text-[13.5px] border-l-[4px] border-ink pl-2.5 mt-2">{building.unlogged.length === 0 ? 'Reckoned as it was built: what it lost or took up since is not in it.' : `Nobody logged ${listText(building.unlogged)}, so that no mix of it can be reckoned.`} Anything raw starts its clock again; chip, leaves and straw do not bring germs.</p>}
-        {building && building.ingredients.length > building.unlogged.length && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by && !closed ? ` Below: what of ‘${building.by}’ is still to go in.` : ''}</p>}
+        {building && building.ingredients.length > building.unlogged.length && <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5"><b>In it already:</b> {already.map((p) => `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres, view.volume)}`).join('; ')}{building.waterL > 0 ? `; ${building.waterL} L of water` : ''}.{building.by && !closed ? ` Below: what of ‘${building.by.name}’ is still to go in.` : ''}</p>}
         {bench.stale && <p className="marked font-semibold text-[14px] mt-2" role="status" data-testid="stale">{building ? `Something went into ${building.name} since you laid this out.` : 'Somebody kept another version of this recipe since you laid this out.'} <button type="button" className="underline min-h-[32px] pointer-coarse:min-h-[44px]" onClick={bench.reset}>Lay it out anew</button></p>}
-        <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} measures={view.measures} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
+        <ul className="border-t-[1.6px] border-ink mt-1.5">{lines.map((line) => <RowOf key={line.row.id} line={line} bench={bench} view={view} then={then && line.row.item === then.key ? then.litres : 0} />)}</ul>
         {lines.length === 0 && <p className="py-3">Nothing lies on the bench. Take what the store has, or any of the library.</p>}
         <div className="flex flex-wrap gap-2 mt-3 items-center"><button type="button" className="btn" onClick={() => setOpen('pick')}><Mark name="add" size={19} />Another material</button>
           <label className="flex items-center gap-2 ml-auto text-[14px]">Water <input className="small-field !w-[74px]" aria-label="Water to add, litres" inputMode="decimal" value={draft.waterL} placeholder="0" onChange={(e) => bench.change({ waterL: e.target.value })} /> L</label></div>
         {bench.water === null && <p role="alert" className="marked font-semibold text-[14px] mt-1">Type the water as litres, or leave it empty.</p>}
-        {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{mix.litresLoose !== null ? `, ${litresText(mix.litresLoose)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} as it stands` : 'weight not known'}</span></p>}
+        {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{own.every((p) => p.litres !== null) ? `, ${litresText(own.reduce((s, p) => s + p.litres!, 0), view.volume)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} ${building ? 'with what is in it' : 'as it stands'}` : 'weight not known'}</span></p>}
         <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={bench.reset}>{from || (building?.by && !closed) ? 'Back to the recipe' : 'Clear'}</button>}</div>
+        {mix && lines.length > 0 && <a href="#figures" className="lg:hidden sticky z-[5] bottom-0 max-sm:bottom-[64px] -mx-5 max-sm:-mx-4 mt-3 px-5 max-sm:px-4 min-h-[48px] py-1.5 flex flex-wrap gap-x-3 items-center bg-sheet border-t-[1.6px] border-ink text-[14px]" data-testid="in-short"><span>C:N <b>{windowInShort('cn', mix)}</b></span><span>water <b>{windowInShort('moisture', mix)}</b> %</span><span>density <b>{windowInShort('density', mix)}</b></span></a>}
         <Recipes view={view} by={by} />
       </section>
-      <section className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
+      <section id="figures" className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
         <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen && !working ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 1e-9 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
         {mix && <Windows mix={mix} then={then?.mix ?? null} />}
         {chosen && <div className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[50px]" disabled={working} onClick={() => take(chosen)}><Mark name="add" size={20} />Add {measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}{chosen.waterL >= 2.5 ? ` and ${Math.round(chosen.waterL / 5) * 5} L water` : ''}</button>
           {additions.length > 1 && <button type="button" className="btn !min-h-[50px]" disabled={working} onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}>Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead</button>}</div>}
         {!chosen && mix && mix.cn.ok && !working && lines.length > 0 && <p className="q" data-testid="no-addition">Nothing in the store makes it better on its own.{view.items.some((i) => i.inStore) ? '' : ' The store is empty: take in a load, and it is tried here.'}</p>}
         {near.length > 0 && <section className="border-t-[1.6px] border-ink pt-2"><h3>Your own heaps nearest to this mix</h3><ul className="grid sm:grid-cols-2 gap-3 mt-1 text-[13.5px]">{near.map((h) => <li key={h.id}><Link prefetch={false} className="link" href={`/batch/${h.id}`}>{h.name}</Link> C:N {h.cn.toFixed(0)}, {h.moisture.toFixed(0)} % moist<br /><span className="text-ink-2">{h.says}</span></li>)}</ul></section>}
-        {mix && <Schools parts={bench.parts} mix={mix} measure={measure} />}
+        {mix && <Schools parts={bench.parts} mix={mix} measure={measure} volume={view.volume} />}
       </section>
       <aside className="bg-sheet max-xl:lg:col-span-2 px-5 max-sm:px-4 pt-3 pb-5 flex flex-col gap-3 max-xl:border-t-[1.6px] border-ink">
-        {mix && <><Layers parts={building ? bench.parts.slice(already.length) : bench.parts} mix={mix} waterL={building ? (bench.water ?? 0) : bench.waterL} measure={measure} hose={view.hose} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} closed={closed} />
-          <Size litres={mix.litresMixed ?? 0} shape={draft.shape} onShape={(shape) => bench.change({ shape })} leastM3={view.leastM3} stemM={view.stemM} slots={view.slots} />
+        {mix && <><Layers parts={own} mix={mix} waterL={bench.water ?? 0} measure={measure} view={view} highM={size.heightM} wideM={size.widthM} building={building?.name ?? null} closed={closed} />
+          <Size litres={mix.litresMixed ?? 0} shape={draft.shape} onShape={(shape) => bench.change({ shape })} view={view} />
           <Cautions lines={lines.map((l) => l.item)} />
           {mix.shares.length > 0 && <Shares mix={mix} />}</>}
         {closed ? <Link prefetch={false} className="btn key !min-h-[52px]" href={`/batch/${building.id}#add`}><Mark name="add" size={19} />Log what was added to {building.name}</Link>
           : <button type="button" className="btn key !min-h-[52px]" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('lay')}><Mark name="flag" size={19} />{building ? `Build ${building.name} by this` : 'Lay it up'}</button>}
       </aside>
       <Pick open={open === 'pick'} onOpenChange={(o) => setOpen(o ? 'pick' : null)} items={view.items} taken={taken} onPick={(item) => addItem(item)} />
-      <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} measures={view.measures} ask={ask} already={already} alreadyWaterL={building?.waterL ?? 0} />
+      <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} view={view} ask={ask} already={already} alreadyWaterL={building?.waterL ?? 0} />
       {open === 'keep' && <KeepRecipe open onOpenChange={(o) => setOpen(o ? 'keep' : null)} bench={bench} view={view} by={by} onKept={(d) => bench.change(d)} />}
-      <Scale open={open === 'scale'} onOpenChange={(o) => setOpen(o ? 'scale' : null)} bench={bench} />
+      <Scale open={open === 'scale'} onOpenChange={(o) => setOpen(o ? 'scale' : null)} bench={bench} already={already} volume={view.volume} />
       {open === 'lay' && <LayUpIn open onOpenChange={(o) => setOpen(o ? 'lay' : null)} bench={bench} view={view} by={by} heap={building?.id ?? lay} />}
     </div>
   );
@@ -117,7 +119,7 @@ function together(parts: readonly Ingredient[]): Ingredient[] {
 function measuresText(bench: ReturnType<typeof useBench>, view: BenchView): string {
   const sum = new Map<string, number>();
   for (const l of bench.lines) if (typeof l.n === 'number' && l.n > 0) sum.set(l.row.unit, (sum.get(l.row.unit) ?? 0) + l.n);
-  return [...sum].map(([unit, n]) => { const m = view.measures.find((x) => x.id === unit); return m ? measureText(n, m.name, m.many) : unit === 'kg' ? kgText(n) : litresText(n); }).join(', ') || 'nothing yet';
+  return [...sum].map(([unit, n]) => { const m = view.measures.find((x) => x.id === unit); return m ? measureText(n, m.name, m.many) : unit === 'kg' ? kgText(n) : litresText(n, view.volume); }).join(', ') || 'nothing yet';
 }
 
 /** What of the store, in whole measures, makes the mix better: asked a moment after the last change, answered by the worker. */

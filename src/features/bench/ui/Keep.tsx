@@ -4,6 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Recipe } from '@/core/log/store-shapes';
+import type { Ingredient } from '@/core/mix/ingredient';
+import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
+import { litresText } from '@/core/words/amount';
 import { keepAnswered } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
@@ -45,20 +48,24 @@ export function KeepRecipe({ open, onOpenChange, bench, view, by: device, onKept
 }
 
 /** More or less of everything that is not fixed. */
-export function Scale({ open, onOpenChange, bench }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench }) {
+export function Scale({ open, onOpenChange, bench, already, volume }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; already: readonly Ingredient[]; volume: VolumeUnit }) {
   const [to, setTo] = useState('');
-  const now = (bench.mix?.litresLoose ?? 0) / 1000;
-  const m3 = typed(to, 0.01);
-  const factor = typeof m3 === 'number' && now > 0 ? m3 / now : null;
+  const now = bench.mix?.litresLoose ?? null;
+  const many = typed(to, 0.01);
+  // What a heap holds and what is fixed stays; the rest makes up for it.
+  const stays = [...already, ...bench.lines.flatMap((l) => (l.row.fixed && l.ingredient ? [l.ingredient] : []))].reduce((s, p) => s + (p.litres ?? 0), 0);
+  const wanted = typeof many === 'number' ? many * 1000 * M3_OF[volume] : null;
+  const factor = wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
+  const wrong = many === null ? 'Type the volume as a number above 0.' : factor !== null && factor <= 0 ? `What is fixed or in it already comes to ${litresText(stays, volume)}: choose more than that.` : undefined;
   const apply = (): void => {
     bench.change({ rows: bench.draft.rows.map((r) => { const n = typed(r.n); return typeof n === 'number' && r.unit !== 'unknown' && !r.fixed ? { ...r, n: String(Math.round(n * factor! * 100) / 100) } : r; }), waterL: bench.water ? String(Math.round(bench.water * factor!)) : bench.draft.waterL });
     onOpenChange(false);
   };
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Scale it">
-      <p>{now > 0 ? `It is ${now.toFixed(2)} m³ loose now.` : 'A volume is not known, so it cannot be scaled. Count its buckets.'}</p>
-      <Field label="To" unit="m³, loose" inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} problem={m3 === null ? 'Type cubic metres as a number above 0.' : undefined} hint={factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined} />
-      <button type="button" className="btn key !min-h-[52px]" disabled={!factor} onClick={apply}>Scale</button>
+      <p>{now === null ? 'A volume is not known, so it cannot be scaled. Count its buckets.' : now > stays ? `It is ${litresText(now, volume)} loose now.` : 'All of it is fixed, so there is nothing to scale.'}</p>
+      <Field label="To" unit={`${VOLUME_SIGN[volume]}, loose`} inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} problem={wrong} hint={factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined} />
+      <button type="button" className="btn key !min-h-[52px]" disabled={!factor || wrong !== undefined} onClick={apply}>Scale</button>
     </Sheet>
   );
 }
@@ -69,8 +76,9 @@ export function LayUpIn({ open, onOpenChange, bench, view, by: device, heap }: {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const building = view.heaps.filter((h) => h.building);
   const [to, setTo] = useState(building.find((h) => h.id === heap)?.id ?? building[0]?.id ?? '');
-  const name = bench.draft.name || 'from the bench';
-  const save = (): void => keep(() => keepAnswered({ id, batch: to, kind: 'lay-up', at: null, by, data: { recipe: recipeOf(bench, bench.draft.recipe ?? v7(), name), ...(bench.draft.from ? { from: bench.draft.from } : {}) } }, `${building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`), () => router.push(`/batch/${to}/build`));
+  const before = view.heap?.id === to ? view.heap.by : null;
+  const recipe = recipeOf(bench, bench.draft.recipe ?? before?.id ?? v7(), bench.draft.name || before?.name || 'from the bench');
+  const save = (): void => keep(() => keepAnswered({ id, batch: to, kind: 'lay-up', at: null, by, data: { recipe, ...(bench.draft.from ? { from: bench.draft.from } : {}) } }, `${building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`), () => router.push(`/batch/${to}/build`));
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Lay it up">
       {building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}

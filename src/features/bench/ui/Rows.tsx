@@ -1,17 +1,16 @@
 'use client';
 import { Lock, LockOpen, Minus, Plus, X } from 'lucide-react';
 import Link from 'next/link';
-import type { OwnMeasure } from '@/core/log/store-shapes';
 import { litresText } from '@/core/words/amount';
 import { ROLE_WORDS } from '@/core/mix/words';
 import { Tally } from '@/charts/Tally';
-import { litresOfUnit } from '../view';
+import { litresOfUnit, type BenchView } from '../view';
 import type { Bench, Line } from './useBench';
 
 const half = (x: number): string => String(Math.round(x * 100) / 100);
 
 /** One thing that goes in: drawn as it is carried, set by drawing along it, by − and +, or by typing. */
-export function RowOf({ line, bench, measures, then }: { line: Line; bench: Bench; measures: readonly OwnMeasure[]; /** Litres that are advised on top. */ then: number }) {
+export function RowOf({ line, bench, view: { measures, volume }, then }: { line: Line; bench: Bench; view: Pick<BenchView, 'measures' | 'volume'>; /** Litres that are advised on top. */ then: number }) {
   const { row, item, n, ingredient, wrong } = line;
   const { cn, moisture } = item.stuff;
   const unknown = row.unit === 'unknown';
@@ -52,7 +51,7 @@ export function RowOf({ line, bench, measures, then }: { line: Line; bench: Benc
         {item.load && <Link prefetch={false} className="underline" href={`/store/${item.load}#test`}>test it</Link>}
         <button type="button" className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline" onClick={() => bench.change({ rows: bench.draft.rows.filter((r) => r.id !== row.id) })}><X size={13} />take out<span className="sr-only"> {label}</span></button>
       </p>
-      {over && <p className="text-[13px] marked">More than the store has: {litresText(item.hasLitres!)} are left.</p>}
+      {over && <p className="text-[13px] marked">More than the store has: {litresText(item.hasLitres!, volume)} are left.</p>}
       {wrong && <p role="alert" className="marked font-semibold text-[14px]">{wrong}</p>}
     </li>
   );

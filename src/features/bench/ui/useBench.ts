@@ -5,6 +5,8 @@ import type { Part, Recipe } from '@/core/log/store-shapes';
 import { amountTyped } from '@/core/mix/amount';
 import { mixOf, type Mix } from '@/core/mix/mix';
 import type { Ingredient } from '@/core/mix/ingredient';
+import type { VolumeUnit } from '@/core/quantity/units';
+import { litresText } from '@/core/words/amount';
 import type { HeapShape } from '@/core/words/shape';
 import { typed } from '@/ui/number';
 import { ingredientOfRow, partOfRow, rowOfPart, type BenchView, type Item, type Row } from '../view';
@@ -20,10 +22,10 @@ export const draftOf = (recipe: Recipe | null, entry: string | null, view: Bench
 
 /** More of one thing than this is a figure typed too many, L: five lorries. */
 const ABSURD_L = 300_000;
-function wrongOf(item: Item, n: number | null | undefined, unit: string, ingredient: Ingredient | null): string | null {
+function wrongOf(item: Item, n: number | null | undefined, unit: string, ingredient: Ingredient | null, volume: VolumeUnit): string | null {
   if (unit === 'unknown') return null;
   if (n === null) return `${item.name}: type a number that is not negative, or choose ‘not known’.`;
-  if (ingredient?.litres != null && ingredient.litres > ABSURD_L) return `${item.name}: ${Math.round(ingredient.litres / 1000)} m³ in one heap? Look at the number and at its measure.`;
+  if (ingredient?.litres != null && ingredient.litres > ABSURD_L) return `${item.name}: ${litresText(ingredient.litres, volume)} in one heap? Look at the number and at its measure.`;
   return null;
 }
 
@@ -55,8 +57,8 @@ export function useBench(view: BenchView, key: string, first: Draft, already: re
     const n = row.unit === 'unknown' ? undefined : typed(row.n);
     const amount = amountTyped(row.unit !== 'unknown' && n === undefined ? 0 : n, row.unit, row.about, view.measures);
     const ingredient = amount && ingredientOfRow(row, item, amount);
-    return [{ row, item, n, part: amount && (amount.in === 'unknown' || amount.n > 0) ? partOfRow(item, amount) : null, ingredient, wrong: wrongOf(item, n, row.unit, ingredient) }];
-  }), [draft.rows, byKey, view.measures]);
+    return [{ row, item, n, part: amount && (amount.in === 'unknown' || amount.n > 0) ? partOfRow(item, amount) : null, ingredient, wrong: wrongOf(item, n, row.unit, ingredient, view.volume) }];
+  }), [draft.rows, byKey, view.measures, view.volume]);
   const water = typed(draft.waterL);
   const sound = lines.every((l) => l.wrong === null) && water !== null;
   const parts = useMemo(() => [...already, ...lines.flatMap((l) => (l.ingredient ? [l.ingredient] : []))], [already, lines]);

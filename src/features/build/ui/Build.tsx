@@ -3,7 +3,6 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { LayUp } from '@/charts/LayUp';
 import { Mark } from '@/charts/marks';
-import { litresText } from '@/core/words/amount';
 import { keepAnswered } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
@@ -67,7 +66,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-3">
         {view.layers.length > 0 ? <><h2>How it goes up</h2><LayUp layers={view.layers} high={view.high} wide={view.wide} done={done === view.layers.length ? 0 : Math.max(1, done)} label={`${done} of ${view.layers.length} layers are in`} />
-          <ol className="text-[14px]">{view.layers.map((l) => <li key={l.n} className={`flex gap-2 border-b border-rule py-1.5 ${l.n === view.next ? 'font-semibold' : ''}`}><b className="disp w-5 flex-none">{l.n}</b><span className="flex-1">{l.title}<span className="q font-normal">, {litresText(l.litres)}{l.waterL > 0 ? `, ${l.waterL} L water` : ''}</span></span><span className="flex-none">{l.done ? '✓ in' : l.n === view.next ? 'next' : ''}</span></li>)}</ol>{view.planned && <p className="q text-[14px]">{view.planned}</p>}</>
+          <ol className="text-[14px]">{view.layers.map((l) => <li key={l.n} className={`flex gap-2 border-b border-rule py-1.5 ${l.n === view.next ? 'font-semibold' : ''}`}><b className="disp w-5 flex-none">{l.n}</b><span className="flex-1">{l.title}<span className="q font-normal">, {l.room}{l.waterL > 0 ? `, ${l.waterL} L water` : ''}</span></span><span className="flex-none">{l.done ? '✓ in' : l.n === view.next ? 'next' : ''}</span></li>)}</ol>{view.planned && <p className="q text-[14px]">{view.planned}</p>}</>
           : <p>No recipe is laid up here. Put in what there is, or work out a mix on the bench first.</p>}
         <section className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2"><h3>Look out</h3>{view.cautions.map((c) => <p key={c} className="caution">{c}</p>)}{view.materialCautions.map((c) => <p key={c.name} className="caution"><b>{c.name}.</b> {c.says}</p>)}</section>
       </aside>

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { proposePlan } from '@/core/heap/plan';
-import { M3_PER_YD3, toCelsius } from '@/core/quantity/units';
+import { M3_OF, toCelsius, VOLUME_SIGN } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
@@ -71,14 +71,14 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
     if (!from) return;
     setMethod(from.template.kept);
     setTemplateId(from.template.id);
-    setVolume(from.volumeM3 === null ? '' : String(Math.round((from.volumeM3 / (volumeUnit === 'yd3' ? M3_PER_YD3 : 1)) * 10) / 10));
+    setVolume(from.volumeM3 === null ? '' : String(Math.round((from.volumeM3 / M3_OF[volumeUnit]) * 10) / 10));
     if (from.shape === 'dome' || from.shape === 'windrow' || from.shape === 'cube') setShape(from.shape);
     setCore(from.coreDepthM === null ? '' : String(from.coreDepthM));
     setInputs(INPUT_WORDS.map(([input]) => input).filter((i) => from.inputs.includes(i)));
     setByHand(Object.fromEntries(rules.map((r) => [r.id, from.rules.includes(r.id)])));
   };
   const entry = useEntry('opened', site, () => undefined);
-  const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * (volumeUnit === 'yd3' ? M3_PER_YD3 : 1);
+  const m3 = volume.trim() === '' ? null : Number(volume.replace(',', '.')) * M3_OF[volumeUnit];
   const volumeProblem = m3 !== null && !(m3 > 0) ? 'Type the volume as a number, or leave it empty.' : undefined;
   const [coreM, reachM] = [metres(core), metres(reach)];
   const depthProblem = (m: number | null): string | undefined => (m !== null && !(m > 0 && m < 20) ? 'Type metres as a number, or leave it empty.' : undefined);
@@ -121,7 +121,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
         <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} hint="What the crew calls it" />
         <Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} />
       </div>
-      <Field label="How much, about" unit={volumeUnit === 'm3' ? 'm³' : 'yd³'} inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={volumeProblem} hint="Leave empty if you do not know. Under about one cubic metre a heap rarely stays hot." />
+      <Field label="How much, about" unit={VOLUME_SIGN[volumeUnit]} inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={volumeProblem} hint="Leave empty if you do not know. Under about one cubic metre a heap rarely stays hot." />
       <Choices label="What shape is it?" value={shape} onChange={setShape} columns={3} options={[{ value: 'dome', label: 'Heap', hint: 'free-standing' }, { value: 'windrow', label: 'Row', hint: 'long, sloping sides' }, { value: 'cube', label: 'Bay, bin or tub' }]} />
       {shape === 'windrow' && (
         <div><div className="grid grid-cols-[1fr_110px_110px] gap-3"><Field label="Row it shares with others" value={row} maxLength={40} onChange={(e) => setRow(e.target.value)} hint="Leave empty if it lies alone" /><Field label="From" unit="m" inputMode="decimal" value={from} onChange={(e) => setFrom(e.target.value)} /><Field label="To" unit="m" inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} /></div>

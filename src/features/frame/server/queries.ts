@@ -33,7 +33,7 @@ export async function setting(): Promise<Setting> {
   const latest = air.at(-1);
   const last = board.reduce<Digest | null>((a, b) => (a === null || b.lastLogged.at > a.lastLogged.at ? b : a), null);
   return {
-    site, prefs, unit, now: at, locale: { timeZone: site.timeZone, unit, now: at }, board: [...board].sort(byBay), siteState, air,
+    site, prefs, unit, now: at, locale: { timeZone: site.timeZone, unit, now: at, volume: prefs.volume }, board: [...board].sort(byBay), siteState, air,
     airText: latest ? `Air ${tempText(latest.celsius, unit)}, ${ageText((at - latest.at) / MS.hour)} ago` : 'Air not read yet',
     lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${at - last.lastLogged.at < MS.minute ? 'just now' : `${ageText((at - last.lastLogged.at) / MS.hour)} ago`}` : 'Nothing logged yet',
   };
