@@ -103,6 +103,13 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   expect(cn).toBeCloseTo(14, 0);
   await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*wants 8 barrows more brown/);
   expect(await axe(page)).toEqual([]);
+  await press(page, 'yd³');
+  await waitText(page, '[data-testid=schools]', /720 L of greens/);
+  await fill(page, 'Hen-house litter, how much', '16');
+  await waitText(page, '[data-testid=schools]', /1\.9 yd³ of greens/);
+  await press(page, 'm³');
+  await waitText(page, '[data-testid=schools]', /1\.4 m³ of greens/);
+  await fill(page, 'Hen-house litter, how much', '8');
 
   await page.waitForSelector('section > div > .btn.key:not([disabled])');
   await press(page, 'Add ');
@@ -123,6 +130,15 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await page.evaluate(() => { [...document.querySelectorAll<HTMLElement>('[data-testid=row]')].find((r) => r.innerText.includes('Hen-house'))!.querySelector<HTMLElement>('[aria-pressed]')!.click(); });
   await press(page, 'Solve…');
   await fill(page, 'C:N from', '26');
+  const other = (await page.$$eval('[data-testid=row] b', (els) => els.map((el) => el.textContent!)))[1]!;
+  await press(page, 'Limits and prices of each');
+  await fill(page, `${other}, at least`, '3');
+  await fill(page, `${other}, at most`, '0.5');
+  await waitText(page, '[role=dialog]', /at least 3 is more than at most 0\.5/);
+  await fill(page, `${other}, at least`, '0');
+  await pressKey(page, '[role=dialog]');
+  await waitText(page, '[data-testid=solved]', new RegExp(`This is the nearest[^]*${other}: at most \\d+ kg, 45 L was allowed, and it would take`));
+  await fill(page, `${other}, at most`, '400');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=solved]', /This reaches it|This is the nearest/);
   await press(page, 'Take these amounts');

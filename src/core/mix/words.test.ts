@@ -4,7 +4,7 @@ import { amountText, kgText, litresText, measureText } from '../words/amount';
 import { mixOf } from './mix';
 import { schoolsOf } from './schools';
 import { standingOf, WINDOWS, WINDOW_IDS } from './window';
-import { limitText, listText, mixSays, schoolSays, solvedSays, windowSays } from './words';
+import { limitText, listText, mixSays, schoolSays, solvedSays, windowInShort, windowSays } from './words';
 
 const of = (cn: number, wet: number, density: number) => mixOf([plain({ name: 'mix', kg: 1000, wet, n: 50 / cn, c: 50, density })]);
 
@@ -32,6 +32,11 @@ describe('what is said of a mix', () => {
     const mix = mixOf([{ ...plain({ name: 'some manure', kg: 1, wet: 70, n: 2, c: 40 }), kg: null, litres: null }]);
     expect(mixSays(mix)).toBe('Cannot be computed: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.');
     expect(windowSays('cn', mix)).toBe('Cannot be computed: some manure.');
+    expect(windowInShort('cn', mix)).toBe('not known');
+  });
+  test('in short it stands with its unit and in which direction it is off; an empty bench says what is wanted', () => {
+    expect([windowInShort('cn', of(22.2, 55, 450)), windowInShort('moisture', of(27, 55, 450)), windowInShort('density', of(27, 55, 720))]).toEqual(['22.2 low', '55 % ✓', '720 kg/m³ too high']);
+    expect(windowSays('moisture', mixOf([]))).toBe('Wanted 50 to 60; 40 to 65 still works.');
   });
 });
 

@@ -68,10 +68,11 @@ export function mixSays(mix: Mix): string {
 /** `28.7`, `59`: a figure of a window. */
 export const windowFigure = (id: WindowId, value: number): string => value.toFixed(WINDOWS[id].digits);
 const IN_SHORT: Readonly<Record<Exclude<Standing, 'unknown'>, string>> = { preferred: '✓', low: 'low', high: 'high', 'too-low': 'too low', 'too-high': 'too high' };
-/** A figure and how it stands, where there is room for no more: `22.2 low`, `55 ✓`. */
+const UNIT_IN_SHORT: Readonly<Record<WindowId, string>> = { cn: '', moisture: ' %', density: ' kg/m³', air: ' %' };
+/** A figure and how it stands, where there is room for no more: `22.2 low`, `55 % ✓`. */
 export function windowInShort(id: WindowId, mix: Mix): string {
   const e = estOf(mix[id]);
-  return e === null ? 'not known' : `${windowFigure(id, e.value)} ${IN_SHORT[standingOf(WINDOWS[id], e.value)]}`;
+  return e === null ? 'not known' : `${windowFigure(id, e.value)}${UNIT_IN_SHORT[id]} ${IN_SHORT[standingOf(WINDOWS[id], e.value)]}`;
 }
 /** What stands under a window. */
 export function windowSays(id: WindowId, mix: Mix): string {

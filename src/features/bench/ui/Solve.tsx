@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
@@ -80,6 +80,9 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
     const answer = await ask({ do: 'solve', offers, target: { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost! * NESTLE, litres: many == null ? (litresNow > 0 ? litresNow : 1000) : many * 1000 * M3_OF[volume], keep: litresNow > 0 } });
     setResult(answer?.did === 'solve' && answer.solved ? answer.solved : 'failed');
   };
+  const shown = useRef<HTMLElement>(null);
+  // Below the limits it would come where nobody looks.
+  useEffect(() => { if (result !== null) shown.current?.scrollIntoView({ block: 'start' }); }, [result]);
   const solved = result !== null && result !== 'failed' ? result : null;
   const kgOf = new Map(solved?.amounts.map((a) => [a.key, a]) ?? []);
   const rounded = rows.map((l) => {
@@ -112,7 +115,7 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
       <button type="button" className="btn key !min-h-[52px]" disabled={wrong !== null || badRow !== null || short !== null || fixedUnknown.length > 0 || rows.length === 0} onClick={() => void run()}>Solve</button>
       {result === 'failed' && <p role="alert" className="marked font-semibold">The solver found nothing. Loosen a target, or add another material.</p>}
       {solved && after && (
-        <section className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2" data-testid="solved" aria-live="polite">
+        <section ref={shown} className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2" data-testid="solved" aria-live="polite">
           <p className={`font-semibold ${solved.reached ? '' : 'marked'}`}>{solvedSays(solved)}</p>
           {solved.limits.length > 0 && <ul>{solved.limits.slice(0, 4).map((l, i) => <li key={i}>{limitText(l, l.code === 'NOTHING_LIKE' ? null : perLitre(offers.find((o) => o.stuff.key === l.key)?.stuff.density), volume)}.</li>)}</ul>}
           <table className="text-[14.5px]"><thead><tr><th scope="col" className="text-left font-semibold">Material</th><th scope="col" className="text-right font-semibold">Now</th><th scope="col" className="text-right font-semibold">Then</th></tr></thead>
