@@ -5,7 +5,7 @@ import { MATERIAL_LIBRARY } from '@/core/mix/library';
 import { amountOf, stuffOf } from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
 import { schoolsOf } from '@/core/mix/schools';
-import { additionsTo, solveMix } from '@/core/mix/solve';
+import { additionsTo, inSteps, solveMix, type Offer } from '@/core/mix/solve';
 import { loadsDue, stockByRole } from '@/core/mix/stock';
 import { contentsOf } from '@/core/mix/contents';
 import { foldStore } from '@/core/mix/store';
@@ -21,9 +21,11 @@ const timed = (name: string, runs: number, work: () => void): void => {
 const known = MATERIAL_LIBRARY.filter((m) => m.cn && m.moisture && m.density).slice(0, 30);
 const parts = known.map((m, i) => { const s = stuffOf(m, 'fresh'); return { ...s, key: m.id, ...amountOf({ in: 'litres', n: 60 + 40 * (i % 7) }, s.density), about: i % 3 === 0, price: i % 2 ? 0.05 : null }; });
 timed('every figure, band, school and layer of 30 materials', 200, () => { const mix = mixOf(parts, 100); schoolsOf(parts, mix); layersOf(parts, 100, 1.2); });
-const target = { cn: [25, 30], moisturePct: [50, 60], densityMost: 544, litres: 4000, keep: true } as const;
-timed('a solve with 30 materials, stock and costs', 60, () => { solveMix(parts.map((p) => ({ stuff: p, nowKg: p.kg!, fixed: false, leastKg: 0, mostKg: p.kg! * 2 })), target, solveLinear); });
-timed('a solve that cannot be reached, with what binds', 60, () => { solveMix(parts.filter((p) => p.role === 'green').map((p) => ({ stuff: p, nowKg: p.kg!, fixed: false, leastKg: p.kg! / 2, mostKg: p.kg! })), target, solveLinear); });
+const target = { cn: [25, 30], moisturePct: [50, 60], densityMost: 640, litres: 4000, keep: true } as const;
+const solved = (offers: readonly Offer[]): void => { const answer = solveMix(offers, target, solveLinear); if (answer) inSteps(offers, answer, target, new Map(offers.map((o) => [o.stuff.key, 0.045 * o.stuff.density!.usual]))); };
+timed('a solve with 30 materials, stock and costs, to half barrows', 60, () => { solved(parts.map((p) => ({ stuff: p, nowKg: p.kg!, fixed: false, leastKg: 0, mostKg: p.kg! * 2 }))); });
+timed('a solve with 12 materials, to half barrows', 60, () => { solved(parts.slice(0, 12).map((p) => ({ stuff: p, nowKg: p.kg!, fixed: false, leastKg: 0, mostKg: null }))); });
+timed('a solve that cannot be reached, with what binds', 60, () => { solved(parts.filter((p) => p.role === 'green').map((p) => ({ stuff: p, nowKg: p.kg!, fixed: false, leastKg: p.kg! / 2, mostKg: p.kg! }))); });
 timed('what to add, of 30 loads in whole barrows', 30, () => { additionsTo(parts.slice(0, 8), 0, parts.map((p) => ({ stuff: p, litresEach: 90, hasLitres: 5000 }))); });
 
 const LOADS = 3000;

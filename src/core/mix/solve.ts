@@ -37,7 +37,6 @@ export type Solved = {
   /** What the nearest mix still misses. */
   readonly misses: readonly WindowId[];
   readonly limits: readonly Limit[];
-  readonly cost: number | null;
 };
 
 type Known = Offer & { readonly m: number; readonly c: number; readonly n: number; readonly perL: number };
@@ -50,6 +49,8 @@ const known = (o: Offer): Known | null => {
   return { ...o, m: moisture.usual / 100, c, n: inert || cn!.usual <= 0 ? 0 : c / cn!.usual, perL: 1000 / density.usual };
 };
 
+/** Fine stuff lies between coarse, so that a mix is denser than its parts side by side: the programme is held this much under the limit. */
+export const NESTLE = 0.85;
 /** Weight of a missed bound against everything else, and of keeping to what is there. */
 const MISS = 1000;
 const MOVE = 0.01;
@@ -63,7 +64,7 @@ function programme(offers: readonly Known[], t: Target, lifted: Lifted | null): 
   const [wl, wh] = [t.moisturePct[0] / 100, t.moisturePct[1] / 100];
   for (const o of offers) {
     const key = o.stuff.key;
-    const into: [string, number][] = [['cnLow', o.c - t.cn[0] * o.n], ['cnHigh', o.c - t.cn[1] * o.n], ['wetLow', o.m - wl], ['wetHigh', o.m - wh], ['dense', 1 - (t.densityMost / 1000) * o.perL], ['volume', o.perL]];
+    const into: [string, number][] = [['cnLow', o.c - t.cn[0] * o.n], ['cnHigh', o.c - t.cn[1] * o.n], ['wetLow', o.m - wl], ['wetHigh', o.m - wh], ['dense', 1 - ((NESTLE * t.densityMost) / 1000) * o.perL], ['volume', o.perL]];
     const price = o.stuff.price ?? 0;
     const free = lifted?.key === key ? lifted.end : null;
     const fixed = o.fixed && free !== 'fixed';
@@ -127,10 +128,59 @@ export function solveMix(offers: readonly Offer[], t: Target, solve: SolveLinear
       if (off('dense')) limits.push({ code: 'NOTHING_LIKE', lacks: 'structure' });
     }
   }
-  const used = usable.filter((o) => (values.get(`x:${o.stuff.key}`) ?? 0) > NEAR);
-  const cost = used.some((o) => o.stuff.price !== null) ? used.reduce((s, o) => s + (o.stuff.price ?? 0) * values.get(`x:${o.stuff.key}`)!, 0) : null;
-  return { reached, amounts, waterL: values.get('water') ?? 0, misses, limits, cost };
+  return { reached, amounts, waterL: values.get('water') ?? 0, misses, limits };
 }
+
+/** A figure that nothing in the mix gives is further off than any other. */
+const NOWHERE = 1e6;
+/** What of a target a mix lies outside of, and how far in all: 1 is about where it would be noticed. Volume counts, and has no window. */
+function outside(mix: Mix, t: Target): { readonly misses: readonly WindowId[]; readonly by: number } {
+  const over = (id: WindowId, [low, high]: readonly [number, number], noticed: number): readonly [WindowId, number] => { const e = estOf(mix[id]); return [id, e === null ? NOWHERE : Math.max(0, low - e.value, e.value - high) / noticed]; };
+  const by = [over('cn', t.cn, 1), over('moisture', t.moisturePct, 1), over('density', [0, t.densityMost], 20)];
+  const room = t.litres === null || mix.litresLoose === null ? 0 : Math.max(0, t.litres - mix.litresLoose) / (0.05 * t.litres);
+  return { misses: by.flatMap(([id, x]) => (x > NEAR ? [id] : [])), by: by.reduce((s, [, x]) => s + x, room) };
+}
+
+/** By key, kg; `misses` is what of the target the rounding lost or nothing could reach. */
+export type InSteps = { readonly amounts: ReadonlyMap<string, number>; readonly waterL: number; readonly mix: Mix; readonly misses: readonly WindowId[]; /** Of what is put in and priced; null: nothing is. */ readonly cost: number | null };
+const WATER_STEP_L = 5;
+/** Where the water stands among the things that are moved: before all materials. */
+const WATER = -1;
+/** So often at most the mix is bettered by a step; of so many things two at a time are tried as well. */
+const MOST_STEPS = 200;
+const FEW_THINGS = 12;
+
+/**
+ * What was solved, in the amounts in which people carry it: the nearest ones, then one step of one thing or of two at a time
+ * (a material, or water) as long as that brings the mix nearer to the target. What is fixed stays, and no limit is passed.
+ * @param steps kilograms of one step of each, by key
+ */
+export function inSteps(offers: readonly Offer[], s: Solved, t: Target, steps: ReadonlyMap<string, number>): InSteps {
+  const moved = offers.flatMap((o) => { const a = s.amounts.find((x) => x.key === o.stuff.key); return a && !o.fixed ? [{ o, kg: a.kg, step: steps.get(o.stuff.key) ?? 1 }] : []; });
+  const held = offers.filter((o) => o.fixed && o.nowKg > 0).map((o) => withKg(o, o.nowKg));
+  const most = moved.map(({ o, step }) => (o.mostKg === null ? Infinity : Math.floor(o.mostKg / step + NEAR)));
+  const least = moved.map(({ o, step }, i) => Math.min(most[i]!, Math.ceil(o.leastKg / step - NEAR)));
+  const mixAt = (n: readonly number[], water: number): Mix => mixOf([...held, ...moved.map(({ o, step }, i) => withKg(o, n[i]! * step))], water * WATER_STEP_L, false);
+  let n = moved.map(({ kg, step }, i) => Math.min(most[i]!, Math.max(least[i]!, Math.round(kg / step))));
+  let water = Math.round(s.waterL / WATER_STEP_L);
+  let by = outside(mixAt(n, water), t).by;
+  for (let k = 0; k < MOST_STEPS && by > NEAR; k += 1) {
+    const single = [...moved.map((_, i) => i), WATER].flatMap((i) => [{ i, d: 1 }, { i, d: -1 }]);
+    const moves = [...single.map((m) => [m]), ...(moved.length > FEW_THINGS ? [] : single.flatMap((m) => single.filter((o) => o.i > m.i).map((o) => [m, o])))];
+    const best = moves.flatMap((ms) => {
+      const next = n.map((x, i) => x + ms.reduce((sum, m) => sum + (m.i === i ? m.d : 0), 0));
+      const wet = water + ms.reduce((sum, m) => sum + (m.i === WATER ? m.d : 0), 0);
+      return wet >= 0 && next.every((x, i) => x >= least[i]! && x <= most[i]!) ? [{ n: next, water: wet, by: outside(mixAt(next, wet), t).by }] : [];
+    }).reduce((a, b) => (b.by < a.by ? b : a), { n, water, by });
+    if (best.by >= by - NEAR) break;
+    ({ n, water, by } = best);
+  }
+  const mix = mixAt(n, water);
+  const amounts = new Map([...offers.filter((o) => o.fixed).map((o) => [o.stuff.key, o.nowKg] as const), ...moved.map(({ o, step }, i) => [o.stuff.key, n[i]! * step] as const)]);
+  const priced = offers.filter((o) => !o.inHeap && o.stuff.price !== null && (amounts.get(o.stuff.key) ?? 0) > 0);
+  return { amounts, waterL: water * WATER_STEP_L, mix, misses: outside(mix, t).misses, cost: priced.length === 0 ? null : priced.reduce((sum, o) => sum + o.stuff.price! * amounts.get(o.stuff.key)!, 0) };
+}
+const withKg = (o: Offer, kg: number): Ingredient => ({ ...o.stuff, kg, litres: o.stuff.density ? (kg / o.stuff.density.usual) * 1000 : null, about: false });
 
 /** Adding one material in whole measures, with the water that then brings it to the middle of its window. */
 export type Addition = { readonly key: string; readonly n: number; readonly litres: number; readonly waterL: number; readonly before: Mix; readonly after: Mix; readonly miss: number };

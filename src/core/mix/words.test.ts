@@ -56,7 +56,10 @@ test('what limits a solve is told with what there is and what it would take', ()
   expect(limitText({ code: 'LEAST', ...straw, allowedKg: 40, wantsKg: 0 }, null, 'm3')).toBe('Straw: at least 40 kg was asked for, and it would take none');
   expect(limitText({ code: 'FIXED', ...straw, allowedKg: 40, wantsKg: 200 }, 8, 'yd3')).toBe('Straw: fixed at 40 kg, 320 L, and it would take 200 kg, 2.1 yd³');
   expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null, 'm3')).toMatch(/add structure, such as chip/);
-  expect(solvedSays({ reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [], cost: null })).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
+  expect(solvedSays({ reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [] }, { misses: ['cn'] })).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
+  const reached = { reached: true, amounts: [], waterL: 0, misses: [], limits: [] };
+  expect(solvedSays(reached, { misses: [] })).toBe('This reaches it.');
+  expect(solvedSays(reached, { misses: ['density'] })).toMatch(/in these measures it just misses bulk density\.$/);
 });
 
 test('amounts are said as people carry them', () => {

@@ -116,10 +116,11 @@ export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): st
     case 'FIXED': return `${l.name}: fixed at ${amount(l.allowedKg)}, and ${takes}`;
   }
 }
-/** What came of solving, in a sentence. */
-export function solvedSays(s: Solved): string {
-  if (s.reached) return 'This reaches it.';
-  return `It cannot be reached with what there is. This is the nearest: it misses ${listText(s.misses.map((m) => WINDOWS[m].name.toLowerCase())) || 'the amount that was asked for'}.`;
+/** What came of solving, in a sentence. @param inSteps the same in the measures that it is carried in */
+export function solvedSays(s: Solved, inSteps: { readonly misses: readonly WindowId[] }): string {
+  const names = (ids: readonly WindowId[]): string => listText(ids.map((m) => WINDOWS[m].name.toLowerCase()));
+  if (s.reached) return inSteps.misses.length === 0 ? 'This reaches it.' : `To the kilogram it can be reached; in these measures it just misses ${names(inSteps.misses)}.`;
+  return `It cannot be reached with what there is. This is the nearest: it misses ${names(s.misses) || 'the amount that was asked for'}.`;
 }
 
 export const LAYER_WORDS = { base: 'airy base', brown: 'browns', green: 'greens', raw: 'greens, the raw and seeding of them well inside', blanket: 'blanket' } as const;

@@ -2,22 +2,18 @@
 import { useEffect, useRef, useState } from 'react';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
-import { mixOf } from '@/core/mix/mix';
-import { unsolvable, type Offer, type Solved } from '@/core/mix/solve';
+import { unsolvable, type InSteps, type Offer, type Solved, type Target } from '@/core/mix/solve';
 import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
-import { limitText, listText, solvedSays, windowFigure } from '@/core/mix/words';
+import { limitText, listText, solvedSays, windowInShort } from '@/core/mix/words';
 import { M3_OF, VOLUME_SIGN } from '@/core/quantity/units';
 import { volumeText } from '@/core/quantity/format';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
-import { kgOfUnit, litresOfUnit, type BenchView } from '../view';
+import { kgOfUnit, type BenchView } from '../view';
 import type { Bench, Line } from './useBench';
 import type { useSolver } from './useSolver';
-
-/** Fine stuff lies between coarse, so that a mix is denser than its parts side by side: the programme is held this much under the limit. */
-const NESTLE = 0.85;
 
 const heldOffer = (stuff: Ingredient): Offer => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, inHeap: true, leastKg: 0, mostKg: null });
 /** Water as something that is in the heap: it weighs and wets, and takes no room of its own. */
@@ -27,6 +23,8 @@ const waterOf = (litres: number): Ingredient => ({
 /** A density at which a kilogram takes next to no room, kg/m³. */
 const NO_ROOM = 1e9;
 
+/** A half of what is carried, or a whole litre or kilogram. */
+const stepOf = (unit: string): number => (unit === 'L' || unit === 'kg' ? 1 : 0.5);
 const perLitre = (density: Range | null | undefined): number | null => (density ? 1000 / density.usual : null);
 
 /** A row with the ends that it may move between, kg, and its price for a kilogram. What is typed there stands for its own measure. */
@@ -60,7 +58,8 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
   const [dense, setDense] = useState('640');
   const [litres, setLitres] = useState('');
   const [stock, setStock] = useState(true);
-  const [result, setResult] = useState<Solved | 'failed' | null>(null);
+  /** What was asked, and what came of it. */
+  const [result, setResult] = useState<{ of: string; answer: { solved: Solved; inSteps: InSteps } | null } | null>(null);
   const numbers = [...cn, ...wet, dense].map((t) => typed(t, 0.1));
   const many = typed(litres, 0.01);
   const [cnLow, cnHigh, wetLow, wetHigh, densityMost] = numbers as number[];
@@ -76,26 +75,27 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
   const without = unsolvable(offers);
   const fixedUnknown = [...already.filter((p) => p.kg === null).map((p) => p.name), ...offers.filter((o) => o.fixed && without.includes(o.stuff.name)).map((o) => o.stuff.name), ...bench.lines.filter((l) => l.row.unit === 'unknown').map((l) => l.item.name)];
   const litresNow = offers.reduce((s, o) => s + (o.stuff.density ? (o.nowKg / o.stuff.density.usual) * 1000 : 0), 0);
+  const target: Target = { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost!, litres: many == null ? (litresNow > 0 ? litresNow : 1000) : many * 1000 * M3_OF[volume], keep: litresNow > 0 };
+  const steps = new Map(rows.flatMap(({ row, item }) => { const kg = kgOfUnit(row.unit, item, measures); return kg === null ? [] : [[row.id, stepOf(row.unit) * kg] as const]; }));
+  // An answer to what was asked before something was changed is no answer.
+  const asked = JSON.stringify([offers, target]);
   const run = async (): Promise<void> => {
-    const answer = await ask({ do: 'solve', offers, target: { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost! * NESTLE, litres: many == null ? (litresNow > 0 ? litresNow : 1000) : many * 1000 * M3_OF[volume], keep: litresNow > 0 } });
-    setResult(answer?.did === 'solve' && answer.solved ? answer.solved : 'failed');
+    const answer = await ask({ do: 'solve', offers, target, steps });
+    setResult({ of: asked, answer: answer?.did === 'solve' && answer.solved && answer.inSteps ? { solved: answer.solved, inSteps: answer.inSteps } : null });
   };
   const shown = useRef<HTMLElement>(null);
   // Below the limits it would come where nobody looks.
   useEffect(() => { if (result !== null) shown.current?.scrollIntoView({ block: 'start' }); }, [result]);
-  const solved = result !== null && result !== 'failed' ? result : null;
-  const kgOf = new Map(solved?.amounts.map((a) => [a.key, a]) ?? []);
-  const rounded = rows.map((l) => {
-    const a = kgOf.get(l.row.id);
-    const unitL = litresOfUnit(l.row.unit, l.item, measures);
-    const step = l.row.unit === 'L' || l.row.unit === 'kg' ? 1 : 0.5;
-    const n = !a || l.row.fixed || !unitL ? (typeof l.n === 'number' ? l.n : 0) : Math.round(a.litres / unitL / step) * step;
-    return { ...l, next: n, litres: unitL ? n * unitL : 0 };
+  const found = result?.of === asked ? result.answer : null;
+  const then = rows.map((l) => {
+    const kg = found?.inSteps.amounts.get(l.row.id);
+    const each = kgOfUnit(l.row.unit, l.item, measures);
+    const now = typeof l.n === 'number' ? l.n : 0;
+    return { ...l, now, next: kg === undefined || l.row.fixed || each === null ? now : Math.round((kg / each) * 100) / 100 };
   });
-  const water = Math.round((solved?.waterL ?? 0) / 5) * 5;
-  const after = solved ? mixOf([...already, ...rounded.map((r) => ({ ...r.ingredient!, litres: r.litres, kg: r.item.stuff.density ? (r.litres * r.item.stuff.density.usual) / 1000 : null }))], alreadyWaterL + water) : null;
   const take = (): void => {
-    bench.change({ rows: bench.draft.rows.map((row) => { const r = rounded.find((x) => x.row.id === row.id); return r && !row.fixed ? { ...row, n: String(r.next), about: false } : row; }), waterL: water > 0 ? String(water) : '' });
+    const water = found!.inSteps.waterL;
+    bench.change({ rows: bench.draft.rows.map((row) => { const r = then.find((x) => x.row.id === row.id); return r && !row.fixed ? { ...row, n: String(r.next), about: false } : row; }), waterL: water > 0 ? String(water) : '' });
     setResult(null); onOpenChange(false);
   };
   const unitText = (n: number, unit: string): string => { const m = measures.find((x) => x.id === unit); return m ? measureText(n, m.name, m.many) : `${n} ${unit}`; };
@@ -113,14 +113,14 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
       {fixedUnknown.length > 0 && <p role="alert" className="marked font-semibold">Cannot be solved while {listText(fixedUnknown)} {fixedUnknown.length === 1 ? 'is' : 'are'} in it and not known well enough. Count it, test it, or take it out.</p>}
       {wrong && <p role="alert" className="marked font-semibold">{wrong}</p>}
       <button type="button" className="btn key !min-h-[52px]" disabled={wrong !== null || badRow !== null || short !== null || fixedUnknown.length > 0 || rows.length === 0} onClick={() => void run()}>Solve</button>
-      {result === 'failed' && <p role="alert" className="marked font-semibold">The solver found nothing. Loosen a target, or add another material.</p>}
-      {solved && after && (
+      {result?.of === asked && result.answer === null && <p role="alert" className="marked font-semibold">The solver found nothing. Loosen a target, or add another material.</p>}
+      {found && (
         <section ref={shown} className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2" data-testid="solved" aria-live="polite">
-          <p className={`font-semibold ${solved.reached ? '' : 'marked'}`}>{solvedSays(solved)}</p>
-          {solved.limits.length > 0 && <ul>{solved.limits.slice(0, 4).map((l, i) => <li key={i}>{limitText(l, l.code === 'NOTHING_LIKE' ? null : perLitre(offers.find((o) => o.stuff.key === l.key)?.stuff.density), volume)}.</li>)}</ul>}
+          <p className={`font-semibold ${found.solved.reached ? '' : 'marked'}`}>{solvedSays(found.solved, found.inSteps)}</p>
+          {found.solved.limits.length > 0 && <ul>{found.solved.limits.slice(0, 4).map((l, i) => <li key={i}>{limitText(l, l.code === 'NOTHING_LIKE' ? null : perLitre(offers.find((o) => o.stuff.key === l.key)?.stuff.density), volume)}.</li>)}</ul>}
           <table className="text-[14.5px]"><thead><tr><th scope="col" className="text-left font-semibold">Material</th><th scope="col" className="text-right font-semibold">Now</th><th scope="col" className="text-right font-semibold">Then</th></tr></thead>
-            <tbody>{rounded.map((r) => <tr key={r.row.id} className="border-b border-rule"><td className="py-1">{r.item.name}{r.row.fixed ? ', fixed' : ''}</td><td className="text-right">{unitText(typeof r.n === 'number' ? r.n : 0, r.row.unit)}</td><td className="text-right"><b>{unitText(r.next, r.row.unit)}</b></td></tr>)}<tr><td className="py-1">Water</td><td className="text-right">{bench.water ?? 0} L</td><td className="text-right"><b>{water} L</b></td></tr></tbody></table>
-          <p className="hint">To the half measure: {WINDOW_IDS.flatMap((id) => { const e = estOf(after[id]); return e ? [`${WINDOWS[id].name.toLowerCase()} ${windowFigure(id, e.value)}`] : []; }).join(', ')}.{solved.cost !== null ? ` Cost of what is priced: ${solved.cost.toFixed(2)}.` : ''}</p>
+            <tbody>{then.map((r) => <tr key={r.row.id} className="border-b border-rule"><td className="py-1">{r.item.name}{r.row.fixed ? ', fixed' : ''}</td><td className="text-right">{unitText(r.now, r.row.unit)}</td><td className="text-right"><b>{unitText(r.next, r.row.unit)}</b></td></tr>)}<tr><td className="py-1">Water</td><td className="text-right">{bench.water ?? 0} L</td><td className="text-right"><b>{found.inSteps.waterL} L</b></td></tr></tbody></table>
+          <p className="hint">Then: {WINDOW_IDS.flatMap((id) => (estOf(found.inSteps.mix[id]) ? [`${WINDOWS[id].name.toLowerCase()} ${windowInShort(id, found.inSteps.mix)}`] : [])).join(', ')}.{found.inSteps.cost === null ? '' : ` Cost of what is priced: ${found.inSteps.cost.toFixed(2)}.`}</p>
           <button type="button" className="btn key" onClick={take}>Take these amounts</button>
         </section>
       )}
