@@ -54,6 +54,10 @@ describe('loads', () => {
   test('a material’s range that stands on its head is refused, and so is a laboratory’s impossible value', async () => {
     const m = { id: 'our-litter', name: 'Our litter', role: 'green', n: { low: 3, usual: 2, high: 4 }, cn: null, moisture: null, density: null, particle: 'fine', risks: [], sources: {} };
     await refused(/between the lowest and the highest/, 'material', { material: m });
+    const sound = { ...m, n: null };
+    await refused(/percentage between 0 and 99\.5/, 'material', { material: { ...sound, lab: { moisture: { value: 110, at: Date.now() } } } });
+    await refused(/percentage between 0 and 50/, 'material', { material: { ...sound, lab: { n: { value: 62, at: Date.now() } } } });
+    await refused(/between 5 and 3000 kg/, 'material', { material: { ...sound, lab: { density: { value: 0.6, at: Date.now() } } } });
     await ok('material', { material: { ...m, n: { low: 1, usual: 2, high: 4 }, cn: { low: 12, usual: 15, high: 20 }, sources: { n: 'our scales' } } });
     expect((await store()).materials.get('our-litter')!.cn!.usual).toBe(15);
   });

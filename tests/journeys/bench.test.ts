@@ -27,7 +27,9 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await press(page, 'Hen-house litter');
   await waitText(page, 'main', /Accept\.[^]*Raw dung: gloves/);
   await fill(page, 'How much', '-4');
-  await waitText(page, 'main', /Type how much as a number above 0/);
+  await waitText(page, 'main', /Type a number above 0, or choose ‘not known’/);
+  await fill(page, 'How much', '99999');
+  await waitText(page, 'main', /More than 10,000 of them: was a figure typed too many\?/);
   await fill(page, 'How much', '14');
   await sleep(100);
   await press(page, 'they say so');
@@ -84,6 +86,16 @@ test('a load is tested with a bucket, step by step, and the bench reckons with i
   await pressKey(page, '[role=dialog]');
   await waitText(page, '#test', /Bulk density: 80 kg\/m³ .*measured: bucket test/);
   expect(await axe(page)).toEqual([]);
+  // Of the material itself: what no material has is told as it is typed.
+  await open(page, `${app.base}/store/materials`);
+  await fill(page, 'Find a material', 'straw');
+  await press(page, 'Change Straw');
+  await fill(page, 'Moisture, laboratory', '110');
+  await waitText(page, 'main', /Moisture is a share of the wet weight: give a percentage between 0 and 99\.5/);
+  await fill(page, 'Moisture, laboratory', '14');
+  await fill(page, 'Who', 'Jo');
+  await press(page, 'Keep this material');
+  await waitText(page, 'main', /14 laboratory/);
   expect(errors).toEqual([]);
   await close();
 }, 60_000);

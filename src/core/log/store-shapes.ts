@@ -29,9 +29,11 @@ const range = (least: number, most: number, message: string) => z.strictObject({
 export type Range = { readonly low: number; readonly usual: number; readonly high: number };
 
 /** Figures of a material. % N of dry weight; C:N by weight; moisture in % of wet weight; bulk density as it lies, kg/m³. Null: not known. */
-const FIGURES = { n: range(0, 50, PROBLEM.nitrogen).nullable(), cn: range(0, 5000, PROBLEM.cnRatio).nullable(), moisture: range(0, 99.5, PROBLEM.moisturePct).nullable(), density: range(5, 3000, PROBLEM.density).nullable() };
 export const FIGURE_NAMES = ['n', 'cn', 'moisture', 'density'] as const;
 export type FigureName = (typeof FIGURE_NAMES)[number];
+const BOUNDS: Readonly<Record<FigureName, readonly [least: number, most: number, otherwise: string]>> = { n: [0, 50, PROBLEM.nitrogen], cn: [0, 5000, PROBLEM.cnRatio], moisture: [0, 99.5, PROBLEM.moisturePct], density: [5, 3000, PROBLEM.density] };
+const ofEach = <T>(make: (...bounds: (typeof BOUNDS)[FigureName]) => T): Record<FigureName, T> => Object.fromEntries(FIGURE_NAMES.map((k) => [k, make(...BOUNDS[k])])) as Record<FigureName, T>;
+const FIGURES = ofEach((least, most, otherwise) => range(least, most, otherwise).nullable());
 
 export const MaterialSchema = z.looseObject({
   id, name: z.string().trim().min(2, PROBLEM.materialName).max(60), role: z.enum(ROLES), ...FIGURES, particle: z.enum(PARTICLES), risks: z.array(z.enum(RISKS)),
@@ -41,7 +43,7 @@ export const MaterialSchema = z.looseObject({
   /** What is different in another state. */
   states: z.partialRecord(z.enum(LOAD_STATES), z.looseObject({ role: z.enum(ROLES), ...FIGURES })).optional(),
   /** Values measured by a laboratory, with their day: each stands over the table's. */
-  lab: z.partialRecord(z.enum(FIGURE_NAMES), z.strictObject({ value: z.number().min(0).max(5000), at: Moment, words: Words.optional() })).optional(),
+  lab: z.strictObject(ofEach((least, most, otherwise) => z.strictObject({ value: z.number().min(least, otherwise).max(most, otherwise), at: Moment, words: Words.optional() }).optional())).optional(),
 });
 export type Material = z.output<typeof MaterialSchema>;
 

@@ -1,4 +1,5 @@
-import type { Amount, OwnMeasure } from '../log/store-shapes';
+import { AmountSchema, type Amount, type OwnMeasure } from '../log/store-shapes';
+import { asSentence } from '../words/problem';
 
 /**
  * An amount as it was typed. @param n the number; undefined: nothing typed; null: no number @param unit id of a measure, `L`, `kg` or `unknown`
@@ -12,4 +13,12 @@ export function amountTyped(n: number | null | undefined, unit: string, about: b
   if (unit === 'kg') return { in: 'kg', n, ...rest };
   const m = measures.find((x) => x.id === unit);
   return m ? { in: 'measure', n, measure: m.id, name: m.name, litresEach: m.litres, ...rest } : null;
+}
+
+/** What is wrong with an amount as it is typed, by the limits that the log keeps to; undefined: nothing, or nothing typed yet. */
+export function amountProblem(n: number | null | undefined, unit: string, measures: readonly OwnMeasure[]): string | undefined {
+  if (unit === 'unknown' || n === undefined) return undefined;
+  if (n === null || n === 0) return 'Type a number above 0, or choose ‘not known’.';
+  const parsed = AmountSchema.safeParse(amountTyped(n, unit, false, measures));
+  return parsed.success ? undefined : asSentence(parsed.error.issues[0]!.message);
 }

@@ -77,3 +77,6 @@ export const PROBLEM = {
   changedMeanwhile: (what: string, who: string, when: string) => `${what} was changed by ${who} at ${when} while you worked on it. Nothing of yours is lost: keep it as a copy, or as the newest version over theirs, which stays in the log`,
   unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
 } as const;
+
+/** A problem where it stands alone: `Type it again.` */
+export const asSentence = (message: string): string => `${message.charAt(0).toUpperCase()}${message.slice(1)}${/[.!?]$/.test(message) ? '' : '.'}`;

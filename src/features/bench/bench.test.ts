@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { amountTyped } from '@/core/mix/amount';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { foldStore } from '@/core/mix/store';
 import { barrows, entry, idOf, load, LOCALE } from '../../../tests/support/store';
 import { farFrom, heapMixes, ingredientOfRow, itemsOf, litresOfUnit, partOfRow, recipeViews, rowOfPart } from './view';
@@ -37,6 +37,10 @@ describe('a row of the bench', () => {
     expect(amountTyped(null, 'kg', false, s.measures)).toBeNull();
     expect(amountTyped(-1, 'L', false, s.measures)).toBeNull();
     expect(amountTyped(undefined, 'unknown', false, s.measures)).toEqual({ in: 'unknown' });
+    expect([amountProblem(4, 'kg', s.measures), amountProblem(undefined, 'kg', s.measures), amountProblem(null, 'unknown', s.measures)]).toEqual([undefined, undefined, undefined]);
+    expect(amountProblem(0, 'L', s.measures)).toMatch(/^Type a number above 0/);
+    expect(amountProblem(10_000_000, 'kg', s.measures)).toMatch(/^More than 100 t in one load.*\?$/);
+    expect(amountProblem(9_000, 'barrow', s.measures)).toMatch(/^More than 500 m³ in one load/);
   });
 });
 

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { OwnMeasure } from '@/core/log/store-shapes';
-import { amountTyped } from '@/core/mix/amount';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { AmountField } from '@/ui/AmountField';
 import { typed } from '@/ui/number';
 import type { PutRow, Source } from '../view';
@@ -12,8 +12,9 @@ export function usePutIn(first: readonly PutRow[], sources: readonly Source[], m
   const read = rows.map((r) => {
     const source = sources.find((s) => s.key === r.source);
     const n = typed(r.n);
-    const amount = n === 0 ? null : amountTyped(n, r.unit, r.about, measures);
-    return { row: r, source, part: source && amount ? { material: source.material, ...(source.load ? { load: source.load } : {}), amount } : null, wrong: r.unit !== 'unknown' && (n === null || n === 0) ? 'Type a number above 0, or choose ‘not known’.' : undefined };
+    const wrong = amountProblem(n, r.unit, measures);
+    const amount = wrong ? null : amountTyped(n, r.unit, r.about, measures);
+    return { row: r, source, part: source && amount ? { material: source.material, ...(source.load ? { load: source.load } : {}), amount } : null, wrong };
   });
   return { rows, setRows, read, parts: read.flatMap((r) => r.part ?? []), sound: read.every((r) => r.part !== null) };
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { amountTyped } from '@/core/mix/amount';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { CAUTION } from '@/core/words/caution';
 import { keysOf, SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
@@ -111,14 +111,14 @@ export function AddForm({ heap, onDone }: FormProps) {
   const raw = rawTyped || (risk ? (risk.raw ? 'raw' : 'clean') : '');
   const seeds = seedsTyped || (risk ? (risk.seeds ? 'yes' : 'no') : '');
   const how = source ? amountTyped(typed(amount.n), amount.unit, amount.about, heap.store!.measures) : null;
-  const amountWrong = source !== undefined && (how === null || (how.in !== 'unknown' && how.n === 0));
-  const data = raw === '' || amountWrong ? null : { raw: raw === 'raw', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}), ...(source && how ? { parts: [{ material: source.material, ...(source.load ? { load: source.load } : {}), amount: how }] } : {}) };
+  const amountWrong = source ? amountProblem(typed(amount.n), amount.unit, heap.store!.measures) : undefined;
+  const data = raw === '' || amountWrong || (source && how === null) ? null : { raw: raw === 'raw', ...seedsOf(seeds), ...(what.trim() ? { what: what.trim() } : {}), ...(source && how ? { parts: [{ material: source.material, ...(source.load ? { load: source.load } : {}), amount: how }] } : {}) };
   const preview = usePreview(entry, data);
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
       {heap.store && <label className="label">Out of the store?<select className="field mt-1" value={from} onChange={(e) => setFrom(e.target.value)}><option value="">No, or not counted</option>{heap.store.sources.some((s) => s.inStore) && <optgroup label="In the store">{heap.store.sources.filter((s) => s.inStore).map((s) => <option key={s.key} value={s.key}>{s.name}: {s.says}</option>)}</optgroup>}<optgroup label="Of the library">{heap.store.sources.filter((s) => !s.inStore).map((s) => <option key={s.key} value={s.key}>{s.name}</option>)}</optgroup></select></label>}
-      {source && <AmountField label="How much of it" value={amount} measures={heap.store!.measures} onChange={setAmount} problem={amountWrong ? 'Type a number above 0, or choose ‘not known’.' : undefined} />}
+      {source && <AmountField label="How much of it" value={amount} measures={heap.store!.measures} onChange={setAmount} problem={amountWrong} />}
       <Field label="What went in" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="hen-house litter, six barrows" />
       <Choices label="Is it raw?" value={raw} onChange={setRaw} options={[{ value: 'raw', label: 'Raw, or I don’t know', hint: 'manure, food, litter, leachate' }, { value: 'clean', label: 'Clean', hint: 'chip, dry leaves, finished compost' }]} />
       <SeedChoice value={seeds} onChange={setSeeds} />

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { amountTyped } from '@/core/mix/amount';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
 import { STATE_WORDS } from '@/core/mix/words';
 import { LOAD_STATES, type LoadState } from '@/core/log/store-shapes';
@@ -107,7 +107,8 @@ function CountForm({ load, by, onDone }: FormOf) {
   const [amount, setAmount] = useState<AmountTyped>({ n: '', unit: load.measures.find((m) => m.id === 'barrow')?.id ?? 'L', about: true });
   const n = typed(amount.n);
   const how = amountTyped(n, amount.unit, amount.about, load.measures);
-  return <><AmountField label="So much is left" value={amount} measures={load.measures} onChange={setAmount} problem={n === null || n === 0 ? 'Type a number above 0. If nothing is left, say so under ‘Gone’.' : undefined} /><Foot kept={kept} label="Keep the count" ready={how !== null && (n === undefined ? amount.unit === 'unknown' : n !== 0)} onKeep={() => kept.save({ left: how })} /></>;
+  const wrong = n === null || n === 0 ? 'Type a number above 0. If nothing is left, say so under ‘Gone’.' : amountProblem(n, amount.unit, load.measures);
+  return <><AmountField label="So much is left" value={amount} measures={load.measures} onChange={setAmount} problem={amount.unit === 'unknown' ? undefined : wrong} /><Foot kept={kept} label="Keep the count" ready={how !== null && (amount.unit === 'unknown' || !wrong)} onKeep={() => kept.save({ left: how })} /></>;
 }
 
 function GoneForm({ load, by, onDone }: FormOf) {

@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
-import { FIGURE_NAMES, PARTICLES, RISKS, ROLES, type FigureName, type Material, type Particle, type Range, type Risk, type Role } from '@/core/log/store-shapes';
+import { FIGURE_NAMES, MaterialSchema, PARTICLES, RISKS, ROLES, type FigureName, type Material, type Particle, type Range, type Risk, type Role } from '@/core/log/store-shapes';
 import { PARTICLE_WORDS, RISK_WORDS, ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
+import { asSentence } from '@/core/words/problem';
 import { keepAnswered } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
 import { typed } from '@/ui/number';
@@ -53,6 +54,12 @@ function rangeOf(t: Typed): Range | null | undefined {
   return r.low <= r.usual && r.usual <= r.high ? r : undefined;
 }
 
+/** A figure that no material has, such as 110 % of moisture, in a sentence; null: there is none. */
+function outOf(material: unknown): string | null {
+  const issue = MaterialSchema.safeParse(material).error?.issues[0];
+  return issue ? asSentence(issue.message) : null;
+}
+
 function Edit({ from, taken, by: device, today, onDone }: { from: Material | null; taken: readonly string[]; by: string; today: { readonly local: string; readonly ms: number }; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [name, setName] = useState(from?.name ?? '');
@@ -70,15 +77,14 @@ function Edit({ from, taken, by: device, today, onDone }: { from: Material | nul
   const labs = FIGURE_NAMES.map((k) => [k, typed(lab[k])] as const);
   const changed = (k: FigureName): boolean => JSON.stringify(rangeOf(figures[k]) ?? null) !== JSON.stringify(from ? rangeOf(asTyped(from[k])) : null);
   const bad = ranges.find(([, r]) => r === undefined);
-  const wrong = name.trim().length < 2 ? 'Give it a name of two letters at least.' : !from && taken.includes(slug) ? 'There is a material of that name. Change that one, or choose another name.' : bad ? `${FIGURES[bad[0]].name}: type the usual value, between the lowest and the highest; or leave all three empty.` : labs.some(([, v]) => v === null) ? 'Type the laboratory’s values as numbers, or leave them empty.' : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2 ? 'Say where the changed figures come from.' : null;
-  const save = (): void => {
-    const sources = { ...from?.sources };
-    for (const [k, r] of ranges) if (!r) delete sources[k]; else if (changed(k)) sources[k] = source.trim();
-    const values = Object.fromEntries(labs.flatMap(([k, v]) => (typeof v !== 'number' ? [] : [[k, from?.lab?.[k]?.value === v ? from.lab[k] : { value: v, at: Math.min(today.ms, Date.parse(`${labDay}T12:00:00Z`) || today.ms), ...(labWords.trim() ? { words: labWords.trim() } : {}) }]])));
-    const { lab: _lab, caution: _caution, ...rest } = from ?? ({ states: undefined } as Partial<Material>);
-    const material = { ...rest, ...(rest.states ? {} : { states: undefined }), id: from?.id ?? slug, name: name.trim(), role, particle, risks: [...risks], ...Object.fromEntries(ranges.map(([k, r]) => [k, changed(k) || !from ? (r ?? null) : from[k]])), sources, ...(caution.trim() ? { caution: caution.trim() } : {}), ...(Object.keys(values).length > 0 ? { lab: values } : {}) };
-    keep(() => keepAnswered({ id, batch: null, kind: 'material', at: null, by, data: { material: JSON.parse(JSON.stringify(material)) as object } }, `material: ${name.trim()}`), onDone);
-  };
+  const untyped = name.trim().length < 2 ? 'Give it a name of two letters at least.' : !from && taken.includes(slug) ? 'There is a material of that name. Change that one, or choose another name.' : bad ? `${FIGURES[bad[0]].name}: type the usual value, between the lowest and the highest; or leave all three empty.` : labs.some(([, v]) => v === null) ? 'Type the laboratory’s values as numbers, or leave them empty.' : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2 ? 'Say where the changed figures come from.' : null;
+  const sources = { ...from?.sources };
+  for (const [k, r] of ranges) if (!r) delete sources[k]; else if (changed(k)) sources[k] = source.trim();
+  const values = Object.fromEntries(labs.flatMap(([k, v]) => (typeof v !== 'number' ? [] : [[k, from?.lab?.[k]?.value === v ? from.lab[k] : { value: v, at: Math.min(today.ms, Date.parse(`${labDay}T12:00:00Z`) || today.ms), ...(labWords.trim() ? { words: labWords.trim() } : {}) }]])));
+  const { lab: _lab, caution: _caution, ...rest } = from ?? {};
+  const material = { ...rest, id: from?.id ?? slug, name: name.trim(), role, particle, risks: [...risks], ...Object.fromEntries(ranges.map(([k, r]) => [k, changed(k) || !from ? (r ?? null) : from[k]])), sources, ...(caution.trim() ? { caution: caution.trim() } : {}), ...(Object.keys(values).length > 0 ? { lab: values } : {}) };
+  const wrong = untyped ?? outOf(material);
+  const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'material', at: null, by, data: { material } }, `material: ${name.trim()}`), onDone);
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[820px] flex flex-col gap-4">
       <h1>{from ? from.name : 'A new material'}</h1>

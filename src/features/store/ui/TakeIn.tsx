@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { amountTyped } from '@/core/mix/amount';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/words';
 import { LOAD_STATES, type LoadState, type OwnMeasure } from '@/core/log/store-shapes';
 import { keysOf } from '@/core/words/feel';
@@ -53,8 +53,8 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
   const how = amountTyped(n, amount.unit, amount.about, measures);
   const money = typed(cost, -1_000_000);
   const ripeDays = typed(days, 0);
-  const amountWrong = amount.unit !== 'unknown' && (n === null || n === 0) ? 'Type how much as a number above 0, or choose ‘not known’.' : undefined;
-  const wrong = !material ? 'Choose what it is.' : how === null || amountWrong ? 'Say how much, or that it is not known.' : money === null || ripeDays === null ? 'Type cost and days as numbers, or leave them empty.' : given === 'refuse' && done.trim() === '' ? 'Say what was done with the refused load.' : material.asksSpray && sprayed === '' ? 'Say whether it was sprayed, or that it is not known.' : !by.trim() ? 'Say who took it in.' : null;
+  const amountWrong = amountProblem(n, amount.unit, measures);
+  const wrong = !material ? 'Choose what it is.' : how === null ? 'Say how much, or that it is not known.' : amountWrong ? amountWrong : money === null || ripeDays === null ? 'Type cost and days as numbers, or leave them empty.' : given === 'refuse' && done.trim() === '' ? 'Say what was done with the refused load.' : material.asksSpray && sprayed === '' ? 'Say whether it was sprayed, or that it is not known.' : !by.trim() ? 'Say who took it in.' : null;
   const choose = (m: MaterialOption): void => { setMaterial(m.id); setFind(''); setAnswer(''); };
   const addPhoto = async (file: File): Promise<string> => {
     const { blob } = await readyPhoto(file);

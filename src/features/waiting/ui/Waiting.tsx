@@ -5,6 +5,7 @@ import { parseInstant } from '@/core/quantity/instant';
 import { whenText } from '@/core/quantity/format';
 import { tempText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { asSentence } from '@/core/words/problem';
 import type { Item } from '@/outbox/item';
 import { box, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
@@ -57,7 +58,7 @@ function Refused({ item, timeZone, places }: { item: Item; timeZone: string; pla
   return (
     <article className="border-[1.6px] border-ink bg-sheet p-4 flex flex-col gap-3" data-testid="refused">
       <Line item={item} timeZone={timeZone} />
-      {item.problems.map((p) => <p key={p.path + p.message} role="alert" className="marked font-semibold">{p.message.charAt(0).toUpperCase() + p.message.slice(1)}{/[.!?]$/.test(p.message) ? '' : '.'}</p>)}
+      {item.problems.map((p) => <p key={p.path + p.message} role="alert" className="marked font-semibold">{asSentence(p.message)}</p>)}
       {timely && <div><label className="label" htmlFor={`at-${item.id}`}>When it happened</label><input id={`at-${item.id}`} type="datetime-local" className="field" value={at} onChange={(e) => setAt(e.target.value)} /></div>}
       {points.map((i) => <div key={i}><label className="label" htmlFor={`p-${item.id}-${i}`}>Where was {readingsOf(item)[i]?.point} read?</label><select id={`p-${item.id}-${i}`} className="field" value={moved[i] ?? ''} onChange={(e) => setMoved((m) => ({ ...m, [i]: e.target.value }))}><option value="">Choose the place</option>{places.map((p) => <option key={p.id} value={p.id}>{p.label}</option>)}</select></div>)}
       <div className="flex gap-2.5 flex-wrap">
