@@ -67,6 +67,28 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await close();
 }, 120_000);
 
+test('the list of what the site takes is read out by thing and reason, changed, and holds for the next load', async () => {
+  const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
+  await open(page, `${app.base}/store/gate`);
+  await waitText(page, '[data-testid=acceptance]', /Bindweed and couch, with roots\s+Accept, turned heaps, vessels: turned into the hot core\.\s+Ask first: roots at the skin/);
+  await press(page, 'Change the list');
+  await press(page, 'Add a line at the top');
+  await waitText(page, '[data-testid=acceptance]', /Each line wants a reason/);
+  await select(page, 'Line 1, what', 'm:wool');
+  await select(page, 'Line 1, answer', 'refuse');
+  await fill(page, 'Line 1, reason', 'it winds round the turner');
+  await fill(page, 'Who', 'Sam');
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Keep this list');
+  await waitText(page, '[data-testid=acceptance]', /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, turned heaps, vessels/);
+  await open(page, `${app.base}/store/take-in`);
+  await fill(page, 'What is it?', 'wool');
+  await press(page, 'Wool waste');
+  await waitText(page, 'main', /Refuse: it winds round the turner/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
 test('a load is tested with a bucket, step by step, and the bench reckons with it', async () => {
   const straw = load('straw', 3600);
   await write([straw]);

@@ -8,51 +8,74 @@ import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 import { StoreNav } from './StoreNav';
 
-const KEPT = [['', 'every heap'], ['turned', 'turned heaps'], ['static', 'static heaps'], ['vessel', 'closed vessels']] as const;
+type Kept = NonNullable<AcceptLine['kept']>;
+/** For which heaps a line holds: all, or some ways of keeping them. */
+const KEPT: readonly (readonly [Kept | undefined, string])[] = [
+  [undefined, 'every heap'], [['turned'], 'turned heaps'], [['static'], 'static heaps'], [['vessel'], 'closed vessels'], [['turned', 'static'], 'turned and static heaps'], [['turned', 'vessel'], 'turned heaps, vessels'], [['static', 'vessel'], 'static heaps, vessels'],
+];
+const sameKept = (a: Kept | undefined, b: Kept | undefined): boolean => [...(a ?? [])].sort().join() === [...(b ?? [])].sort().join();
+const keptIndex = (l: AcceptLine): number => Math.max(0, KEPT.findIndex(([k]) => sameKept(k, l.kept)));
+type Named = readonly { readonly id: string; readonly name: string }[];
+const subjectOf = (l: AcceptLine, materials: Named): string => (l.material === undefined ? `Whatever may carry ${RISK_WORDS[l.risk!]}` : (materials.find((m) => m.id === l.material)?.name ?? l.material));
 
 /** What the site answers at the gate, and the measures that its crew counts in. */
-export function Gate({ lines, own, materials, measures, by }: { lines: readonly AcceptLine[]; own: boolean; materials: readonly { readonly id: string; readonly name: string }[]; measures: readonly OwnMeasure[]; by: string }) {
+export function Gate({ lines, own, materials, measures, by }: { lines: readonly AcceptLine[]; own: boolean; materials: Named; measures: readonly OwnMeasure[]; by: string }) {
+  const [changing, setChanging] = useState(false);
+  const [said, setSaid] = useState(lines);
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-5 max-w-[1080px]">
       <h1>Store</h1>
       <StoreNav here="At the gate" />
-      <Accept lines={lines} own={own} materials={materials} by={by} />
+      <section className="flex flex-col gap-2" data-testid="acceptance">
+        <div className="flex flex-wrap gap-3 justify-between items-end"><h2 className="!text-[19px]">What the site takes</h2>{!changing && <button type="button" className="btn" onClick={() => setChanging(true)}>Change the list</button>}</div>
+        <p className="hint max-w-[720px]">The first line that fits holds; what no line names is taken in. {own || said !== lines ? '' : 'These lines are the usual ones of the trade, until you keep your own.'} What may be taken at all: check with your local authority.</p>
+        {changing ? <Change lines={said} materials={materials} by={by} onKept={(l) => { setSaid(l); setChanging(false); }} onBack={() => setChanging(false)} /> : <ReadOut lines={said} materials={materials} />}
+      </section>
       <Measures measures={measures} by={by} />
     </div>
   );
 }
 
-const answerTo = (l: AcceptLine): string => (l.kept === undefined ? '' : l.kept.length === 1 ? l.kept[0]! : '');
-function Accept({ lines: first, own, materials, by: device }: { lines: readonly AcceptLine[]; own: boolean; materials: readonly { readonly id: string; readonly name: string }[]; by: string }) {
+/** The list as it is read out at the gate: what is said of each thing, and why. */
+function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials: Named }) {
+  const subjects = [...new Set(lines.map((l) => subjectOf(l, materials)))];
+  return (
+    <dl className="border-t-[1.6px] border-ink">{subjects.map((subject) => (
+      <div key={subject} className="grid grid-cols-[minmax(0,260px)_1fr] max-sm:grid-cols-1 gap-x-4 border-b border-rule py-2 text-[15px] leading-[1.3]">
+        <dt className="font-semibold">{subject}</dt>
+        <dd>{lines.filter((l) => subjectOf(l, materials) === subject).map((l, i) => <p key={i}><b>{ANSWER_WORDS[l.answer].says}</b>{l.kept ? `, ${KEPT[keptIndex(l)]![1]}` : ''}: {l.reason}.</p>)}</dd>
+      </div>))}</dl>
+  );
+}
+
+function Change({ lines: first, materials, by: device, onKept, onBack }: { lines: readonly AcceptLine[]; materials: Named; by: string; onKept: (lines: readonly AcceptLine[]) => void; onBack: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [lines, setLines] = useState<readonly AcceptLine[]>(first);
-  const [saved, setSaved] = useState(false);
-  const set = (i: number, l: AcceptLine): void => { setLines(lines.map((x, k) => (k === i ? l : x))); setSaved(false); };
+  const set = (i: number, l: AcceptLine): void => setLines(lines.map((x, k) => (k === i ? l : x)));
   const what = (l: AcceptLine): string => (l.material !== undefined ? `m:${l.material}` : `r:${l.risk}`);
   const withWhat = (l: AcceptLine, v: string): AcceptLine => { const { material: _m, risk: _r, ...rest } = l; return v.startsWith('m:') ? { ...rest, material: v.slice(2) } : { ...rest, risk: v.slice(2) as Risk }; };
-  const withKept = (l: AcceptLine, v: string): AcceptLine => { const { kept: _k, ...rest } = l; return v === '' ? rest : { ...rest, kept: [v as 'turned'] }; };
+  const withKept = (l: AcceptLine, kept: Kept | undefined): AcceptLine => { const { kept: _k, ...rest } = l; return kept ? { ...rest, kept: [...kept] } : rest; };
   const short = lines.some((l) => l.reason.trim().length < 3);
   return (
-    <section className="flex flex-col gap-2" data-testid="acceptance"><h2 className="!text-[19px]">What the site takes</h2>
-      <p className="hint max-w-[720px]">The first line that fits holds; what no line names is taken in. {own ? '' : 'These lines are the usual ones of the trade, until you keep your own.'} What may be taken at all: check with your local authority.</p>
+    <>
       <ul className="border-t-[1.6px] border-ink">{lines.map((l, i) => (
-        <li key={i} className="grid grid-cols-[minmax(170px,1.1fr)_150px_120px_minmax(200px,2fr)_auto] max-md:grid-cols-2 gap-2 border-b border-rule py-1.5 items-center">
-          <select className="field" aria-label={`Line ${i + 1}, what`} value={what(l)} onChange={(e) => set(i, withWhat(l, e.target.value))}><optgroup label="Whatever may carry">{RISKS.map((r) => <option key={r} value={`r:${r}`}>{RISK_WORDS[r]}</option>)}</optgroup><optgroup label="Materials">{materials.map((m) => <option key={m.id} value={`m:${m.id}`}>{m.name}</option>)}</optgroup></select>
-          <select className="field" aria-label={`Line ${i + 1}, for`} value={answerTo(l)} onChange={(e) => set(i, withKept(l, e.target.value))}>{KEPT.map(([v, w]) => <option key={v} value={v}>{w}</option>)}{l.kept && l.kept.length > 1 && <option value="">{l.kept.join(', ')}</option>}</select>
+        <li key={i} className="grid grid-cols-[minmax(170px,1.1fr)_170px_120px_minmax(200px,2fr)_auto] max-md:grid-cols-2 gap-2 border-b border-rule py-1.5 items-center">
+          <select className="field max-md:col-span-2" aria-label={`Line ${i + 1}, what`} value={what(l)} onChange={(e) => set(i, withWhat(l, e.target.value))}><optgroup label="Whatever may carry">{RISKS.map((r) => <option key={r} value={`r:${r}`}>{RISK_WORDS[r]}</option>)}</optgroup><optgroup label="Materials">{materials.map((m) => <option key={m.id} value={`m:${m.id}`}>{m.name}</option>)}</optgroup></select>
+          <select className="field" aria-label={`Line ${i + 1}, for`} value={keptIndex(l)} onChange={(e) => set(i, withKept(l, KEPT[Number(e.target.value)]![0]))}>{KEPT.map(([, w], k) => <option key={w} value={k}>{w}</option>)}</select>
           <select className="field" aria-label={`Line ${i + 1}, answer`} value={l.answer} onChange={(e) => set(i, { ...l, answer: e.target.value as Answer })}>{ANSWERS.map((a) => <option key={a} value={a}>{ANSWER_WORDS[a].says}</option>)}</select>
-          <input className="field" aria-label={`Line ${i + 1}, reason`} value={l.reason} maxLength={200} onChange={(e) => set(i, { ...l, reason: e.target.value })} />
-          <span className="flex gap-2"><button type="button" className="link min-h-[44px]" disabled={i === 0} onClick={() => { const next = [...lines]; [next[i - 1], next[i]] = [next[i]!, next[i - 1]!]; setLines(next); setSaved(false); }}>Up<span className="sr-only"> line {i + 1}</span></button><button type="button" className="link min-h-[44px]" onClick={() => { setLines(lines.filter((_, k) => k !== i)); setSaved(false); }}>Take out<span className="sr-only"> line {i + 1}</span></button></span></li>))}</ul>
-      <p><button type="button" className="btn" onClick={() => { setLines([{ material: materials[0]!.id, answer: 'ask', reason: '' }, ...lines]); setSaved(false); }}>Add a line at the top</button></p>
+          <input className="field max-md:col-span-2" aria-label={`Line ${i + 1}, reason`} value={l.reason} maxLength={200} placeholder="why, as it is read out" onChange={(e) => set(i, { ...l, reason: e.target.value })} />
+          <span className="flex gap-3"><button type="button" className="link min-h-[44px]" disabled={i === 0} onClick={() => { const next = [...lines]; [next[i - 1], next[i]] = [next[i]!, next[i - 1]!]; setLines(next); }}>Up<span className="sr-only"> line {i + 1}</span></button><button type="button" className="link min-h-[44px]" onClick={() => setLines(lines.filter((_, k) => k !== i))}>Take out<span className="sr-only"> line {i + 1}</span></button></span></li>))}</ul>
+      <p><button type="button" className="btn" onClick={() => setLines([{ material: materials[0]!.id, answer: 'ask', reason: '' }, ...lines])}>Add a line at the top</button></p>
       <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
       {short && <p className="marked font-semibold w-fit">Each line wants a reason: whoever stands at the gate reads it out.</p>}
       <Problems list={problems} />
-      <p className="flex gap-3 items-center"><button type="button" className="btn key" disabled={busy || short || !by.trim()} onClick={() => keep(() => keepAnswered({ id, batch: null, kind: 'acceptance', at: null, by, data: { lines } }, 'what the site takes'), () => setSaved(true))}>Keep this list</button>{saved && <span role="status" className="font-semibold">Kept.</span>}</p>
-    </section>
+      <p className="flex gap-3"><button type="button" className="btn" onClick={onBack}>Leave it as it was</button><button type="button" className="btn key" disabled={busy || short || !by.trim()} onClick={() => keep(() => keepAnswered({ id, batch: null, kind: 'acceptance', at: null, by, data: { lines } }, 'what the site takes'), () => onKept(lines))}>Keep this list</button></p>
+    </>
   );
 }
 
 function Measures({ measures: first, by: device }: { measures: readonly OwnMeasure[]; by: string }) {
-  const { id, by, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [list, setList] = useState(first.map((m) => ({ ...m, litres: String(m.litres) })));
   const [saved, setSaved] = useState(false);
   const set = (i: number, part: Partial<{ name: string; litres: string }>): void => { setList(list.map((m, k) => (k === i ? { ...m, ...part } : m))); setSaved(false); };
@@ -64,6 +87,7 @@ function Measures({ measures: first, by: device }: { measures: readonly OwnMeasu
       <p className="hint max-w-[720px]">Filled level. What was logged before keeps the litres that the measure held then. A bucket on the scales tells it: fill it with water, a kilogram is a litre.</p>
       <ul className="border-t-[1.6px] border-ink max-w-[560px]">{list.map((m, i) => <li key={m.id} className="grid grid-cols-[1fr_130px_auto] gap-3 border-b border-rule py-1.5 items-center"><input className="field" aria-label={`Measure ${i + 1}, name`} value={m.name} maxLength={30} onChange={(e) => set(i, { name: e.target.value })} /><span className="flex items-center gap-2"><input className="field" aria-label={`Measure ${i + 1}, litres`} inputMode="decimal" value={m.litres} onChange={(e) => set(i, { litres: e.target.value })} />L</span><button type="button" className="link min-h-[44px]" onClick={() => { setList(list.filter((_, k) => k !== i)); setSaved(false); }}>Take out<span className="sr-only"> {m.name}</span></button></li>)}</ul>
       <p><button type="button" className="btn" onClick={() => { setList([...list, { id: `m-${id.slice(-6)}-${list.length}`, name: '', litres: '' }]); setSaved(false); }}>Add a measure</button></p>
+      <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
       {wrong && <p className="marked font-semibold w-fit">{wrong}</p>}
       <Problems list={problems} />
       <p className="flex gap-3 items-center"><button type="button" className="btn key" disabled={busy || wrong !== null || !by.trim()} onClick={save}>Keep these measures</button>{saved && <span role="status" className="font-semibold">Kept.</span>}</p>
