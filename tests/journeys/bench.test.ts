@@ -70,7 +70,7 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
 test('the list of what the site takes is read out by thing and reason, changed, and holds for the next load', async () => {
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, `${app.base}/store/gate`);
-  await waitText(page, '[data-testid=acceptance]', /Bindweed and couch, with roots\s+Accept, turned heaps, vessels: turned into the hot core\.\s+Ask first: roots at the skin/);
+  await waitText(page, '[data-testid=acceptance]', /Bindweed and couch, with roots\s+Accept, for turned heaps and vessels: turned into the hot core\.\s+Ask first, otherwise: roots at the skin/);
   await press(page, 'Change the list');
   await press(page, 'Add a line at the top');
   await waitText(page, '[data-testid=acceptance]', /Each line wants a reason/);
@@ -80,7 +80,7 @@ test('the list of what the site takes is read out by thing and reason, changed, 
   await fill(page, 'Who', 'Sam');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Keep this list');
-  await waitText(page, '[data-testid=acceptance]', /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, turned heaps, vessels/);
+  await waitText(page, '[data-testid=acceptance]', /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, for turned heaps and vessels/);
   await open(page, `${app.base}/store/take-in`);
   await fill(page, 'What is it?', 'wool');
   await press(page, 'Wool waste');

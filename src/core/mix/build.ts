@@ -4,7 +4,7 @@ import type { Instant } from '../quantity/instant';
 import { amountOf, type Ingredient } from './ingredient';
 import { layersOf, type Layer } from './layers';
 import { mixOf, type Mix } from './mix';
-import { contentsOf } from './contents';
+import { asIngredients, contentsOf } from './contents';
 import { ingredientsOf, inStock, measured, stuffOfPart, type LayUp, type StockLoad, type StoreState, type WentIn } from './store';
 
 /** Building a heap: what is to go in, what is in, and what comes next. */
@@ -39,16 +39,22 @@ export function builtOf(store: StoreState, batch: string, now: Instant): Built {
   return { since: from, went, mix: mixOf(ingredients, waterL), parts: ingredients, guide: layUp ? guideOf(store, batch, layUp, now) : null, people: new Set(went.map((w) => w.by)).size };
 }
 
-/** What was laid up is what goes in from then on: what a heap held before lies under it, and fills none of its layers. */
-const wentBy = (store: StoreState, batch: string, layUp: LayUp): readonly WentIn[] => (store.went.get(batch) ?? []).filter((w) => w.at >= layUp.at);
+/**
+ * What went in by a lay-up, and what lay under it. What was laid up is what goes in from then on: what was logged before fills
+ * none of its layers. By the order of the log: a layer may be logged with an hour at which nobody had laid it up here yet.
+ */
+function wentBy(store: StoreState, batch: string, layUp: LayUp): { readonly since: readonly WentIn[]; readonly under: readonly WentIn[] } {
+  const went = store.went.get(batch) ?? [];
+  return { since: went.filter((w) => w.seq > layUp.seq), under: went.filter((w) => w.seq < layUp.seq) };
+}
 
 function guideOf(store: StoreState, batch: string, layUp: LayUp, now: Instant): Guide {
   const { parts, waterL = 0, shape = 'dome' } = layUp.recipe;
   const planParts = ingredientsOf(store, parts);
-  const under = contentsOf(store, batch, layUp.at - 1);
-  const plan = mixOf([...under.ingredients, ...planParts], under.waterL + waterL);
+  const { since, under } = wentBy(store, batch, layUp);
+  const plan = mixOf([...under.flatMap((w) => asIngredients(store, w.charge.parts, w.at)), ...planParts], under.reduce((s, w) => s + (w.charge.waterL ?? 0), waterL));
   const size = measuresFor(shape, Math.max(0.05, (plan.litresMixed ?? 1000) / 1000), null);
-  const logged = new Set(wentBy(store, batch, layUp).flatMap((w) => w.charge.layer ?? []));
+  const logged = new Set(since.flatMap((w) => w.charge.layer ?? []));
   const byKey = new Map(planParts.map((p) => [p.key, p]));
   const layers = layersOf(planParts, waterL, size.heightM).map((l, i): GuideLayer => ({
     ...l, n: i + 1, done: logged.has(i + 1),
@@ -67,7 +73,7 @@ export function remainingOf(store: StoreState, batch: string): readonly Part[] {
   const layUp = store.layUps.get(batch);
   if (!layUp) return [];
   const inLitres = new Map<string, number>();
-  for (const w of wentBy(store, batch, layUp)) for (const p of w.charge.parts) inLitres.set(p.material, (inLitres.get(p.material) ?? 0) + (amountOf(p.amount, stuffOfPart(store, p, w.at).stuff.density).litres ?? 0));
+  for (const w of wentBy(store, batch, layUp).since) for (const p of w.charge.parts) inLitres.set(p.material, (inLitres.get(p.material) ?? 0) + (amountOf(p.amount, stuffOfPart(store, p, w.at).stuff.density).litres ?? 0));
   return layUp.recipe.parts.flatMap((p): Part[] => {
     const { litres } = amountOf(p.amount, stuffOfPart(store, p).stuff.density);
     if (litres === null) return [p];

@@ -26,7 +26,7 @@ const shareOf = (h: Held, share: number | null): Held => ({
 });
 
 /** Parts as ingredients, with the figures that their loads had at a moment; null: have now. */
-const asIngredients = (store: StoreState, parts: readonly Part[], at: Instant): Ingredient[] => parts.map((part) => {
+export const asIngredients = (store: StoreState, parts: readonly Part[], at: Instant): Ingredient[] => parts.map((part) => {
   const { stuff, price } = stuffOfPart(store, part, at);
   return { ...ingredientOf('', part, stuff, price), name: store.loadOf.get(part.load ?? '')?.load.what ?? stuff.name };
 });
@@ -56,8 +56,8 @@ function heldBy(store: StoreState, batch: string, until: Instant, within: readon
   return steps.sort((a, b) => a.at - b.at).reduce((h, s) => s.then(h), NOTHING);
 }
 
-/** What is in a heap at a moment, as far as the log tells. */
-export function contentsOf(store: StoreState, batch: string, until: Instant = Infinity): Contents {
-  const { list, waterL } = heldBy(store, batch, until, []);
+/** What is in a heap, as far as the log tells. */
+export function contentsOf(store: StoreState, batch: string): Contents {
+  const { list, waterL } = heldBy(store, batch, Infinity, []);
   return { ingredients: list.map((i, k) => ({ ...i, key: `in:${k}` })), waterL, from: store.went.get(batch)?.[0]?.at ?? null, unlogged: list.filter((i) => i.material === UNLOGGED).map((i) => i.name) };
 }

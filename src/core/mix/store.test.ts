@@ -135,7 +135,8 @@ describe('building', () => {
     expect(guide!.next).toBe(1);
     expect(guide!.plan.litresLoose).toBeCloseTo(11 * 90, 6);
     expect(remainingOf(store, HEAP)).toMatchObject([{ material: 'green-chip', amount: { n: 3 } }, { material: 'horse-manure', amount: { n: 6 } }]);
-    const after = foldStore([layUp, before, again, entry('charge', { parts: [{ material: 'horse-manure', amount: barrows(2) }], layer: 1 }, 2, HEAP)]);
+    const after = foldStore([layUp, before, again, entry('charge', { parts: [{ material: 'horse-manure', amount: barrows(2) }], layer: 1 }, 30, HEAP)]);
+    // Logged after it, with an hour before it: it went in by it all the same.
     expect(builtOf(after, HEAP, NOW).guide!.next).toBe(2);
     expect(remainingOf(after, HEAP)).toMatchObject([{ amount: { n: 3 } }, { amount: { n: 4 } }]);
   });

@@ -69,9 +69,9 @@ export type StockLoad = {
 };
 export type RecipeVersion = { readonly entry: string; readonly at: Instant; readonly by: string; readonly recipe: Recipe; readonly version: number };
 /** What a heap is built by; `from`: the entry of the recipe that it was taken from. */
-export type LayUp = { readonly recipe: Recipe; readonly from: string | null; readonly at: Instant; readonly by: string };
+export type LayUp = { readonly recipe: Recipe; readonly from: string | null; readonly seq: number; readonly at: Instant; readonly by: string };
 /** Something that went into a heap, of a charge or of an addition. */
-export type WentIn = { readonly entry: string; readonly at: Instant; readonly by: string; readonly kind: 'charge' | 'addition'; readonly charge: Charge };
+export type WentIn = { readonly entry: string; /** Its place in the log. */ readonly seq: number; readonly at: Instant; readonly by: string; readonly kind: 'charge' | 'addition'; readonly charge: Charge };
 
 /** How a heap came by what it holds, beside what was put into it out of the store. */
 export type HeapLog = {
@@ -112,7 +112,7 @@ export function foldStore(entries: readonly Entry[]): StoreState {
     if (e.batch === null || (e.kind !== 'charge' && !(e.kind === 'addition' && e.data.parts))) continue;
     const charge: Charge = e.kind === 'charge' ? e.data : { parts: (e.data as DataOf<'addition'>).parts ?? [] };
     const list = went.get(e.batch) ?? [];
-    list.push({ entry: e.id, at: e.at, by: e.by, kind: e.kind, charge });
+    list.push({ entry: e.id, seq: e.seq, at: e.at, by: e.by, kind: e.kind, charge });
     went.set(e.batch, list);
   }
   const acceptance = byId(live, 'acceptance').at(-1)?.data.lines;
@@ -121,7 +121,7 @@ export function foldStore(entries: readonly Entry[]): StoreState {
   return {
     materials, ownMaterials: new Set(own.map((e) => e.data.material.id)), measures: (byId(live, 'measures').at(-1)?.data.measures ?? USUAL_MEASURES).map((m) => ({ ...m, many: m.many ?? manyOf(m.name) })),
     acceptance: acceptance ?? USUAL_ACCEPTANCE, acceptanceOwn: acceptance !== undefined, loads, loadOf: new Map(loads.map((l) => [l.id, l])), recipes,
-    layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, at: e.at, by: e.by }])), went, heaps: heapsOf(live),
+    layUps: new Map(byId(live, 'lay-up').map((e) => [e.batch!, { recipe: e.data.recipe, from: e.data.from ?? null, seq: e.seq, at: e.at, by: e.by }])), went, heaps: heapsOf(live),
     map: map ? { entry: map.id, at: map.at, by: map.by, map: map.data.map } : null,
   };
 }

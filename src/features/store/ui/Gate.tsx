@@ -11,7 +11,7 @@ import { StoreNav } from './StoreNav';
 type Kept = NonNullable<AcceptLine['kept']>;
 /** For which heaps a line holds: all, or some ways of keeping them. */
 const KEPT: readonly (readonly [Kept | undefined, string])[] = [
-  [undefined, 'every heap'], [['turned'], 'turned heaps'], [['static'], 'static heaps'], [['vessel'], 'closed vessels'], [['turned', 'static'], 'turned and static heaps'], [['turned', 'vessel'], 'turned heaps, vessels'], [['static', 'vessel'], 'static heaps, vessels'],
+  [undefined, 'every heap'], [['turned'], 'turned heaps'], [['static'], 'static heaps'], [['vessel'], 'closed vessels'], [['turned', 'static'], 'turned and static heaps'], [['turned', 'vessel'], 'turned heaps and vessels'], [['static', 'vessel'], 'static heaps and vessels'],
 ];
 const sameKept = (a: Kept | undefined, b: Kept | undefined): boolean => [...(a ?? [])].sort().join() === [...(b ?? [])].sort().join();
 const keptIndex = (l: AcceptLine): number => Math.max(0, KEPT.findIndex(([k]) => sameKept(k, l.kept)));
@@ -43,7 +43,7 @@ function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials
     <dl className="border-t-[1.6px] border-ink">{subjects.map((subject) => (
       <div key={subject} className="grid grid-cols-[minmax(0,260px)_1fr] max-sm:grid-cols-1 gap-x-4 border-b border-rule py-2 text-[15px] leading-[1.3]">
         <dt className="font-semibold">{subject}</dt>
-        <dd>{lines.filter((l) => subjectOf(l, materials) === subject).map((l, i) => <p key={i}><b>{ANSWER_WORDS[l.answer].says}</b>{l.kept ? `, ${KEPT[keptIndex(l)]![1]}` : ''}: {l.reason}.</p>)}</dd>
+        <dd>{lines.filter((l) => subjectOf(l, materials) === subject).map((l, i) => <p key={i}><b>{ANSWER_WORDS[l.answer].says}</b>{l.kept ? `, for ${KEPT[keptIndex(l)]![1]}` : i > 0 ? ', otherwise' : ''}: {l.reason}.</p>)}</dd>
       </div>))}</dl>
   );
 }
