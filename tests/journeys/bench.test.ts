@@ -289,6 +289,8 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
   await fill(page, 'Who', 'Mo');
   await press(page, 'Keep this map');
   await waitText(page, '[data-testid=free]', /Free: bay 4/);
+  const [bar, whole] = await Promise.all(['scale-bar', 'map'].map((id) => page.$eval(`[data-testid=${id}]`, (el) => el.clientWidth)));
+  expect(bar! / whole!).toBeCloseTo(5 / 30, 2);
   const [from, to] = await Promise.all(['[data-testid=map-heap][data-heap=K]', '[data-slot=bay-2]'].map((s) => page.waitForSelector(s).then((h) => h!.boundingBox())));
   await page.mouse.move(from!.x + from!.width / 2, from!.y + from!.height / 2);
   await page.mouse.down();

@@ -32,14 +32,19 @@ export type Ingredient = Stuff & {
 const exact = (value: number): Range => ({ low: value, usual: value, high: value });
 /** A single test of a heap of stuff says so much of the whole, as a share of the value (common practice). */
 const TEST_SPREAD = 0.05;
-const around = (value: number, most: number): Range => ({ low: value * (1 - TEST_SPREAD), usual: value, high: Math.min(most, value * (1 + TEST_SPREAD)) });
+/** A squeeze is between these, in points of moisture: a hand is no scale. The widest band of a squeeze is thirteen points (common practice). */
+const SQUEEZE_SPREAD_PCT = 6.5;
+const around = (value: number, by: number, most: number): Range => ({ low: Math.max(0, value - by), usual: value, high: Math.min(most, value + by) });
+/** A test of a load, with its moment. */
+export type LoadTested = Pick<LoadTest, 'how' | 'density' | 'moisturePct' | 'airPct' | 'working'> & { readonly at: Instant };
 
 /**
- * The figures of a material in a state. A laboratory's value stands over the table's, a test of the load over both. Nitrogen
+ * The figures of a material in a state. A laboratory's value stands over the table's, the latest test of the load that tells
+ * of a figure over both. Nitrogen
  * and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %. A laboratory's value is
  * of the material as it comes: where a state has a figure of its own, as dried grass has its moisture, that one holds.
  */
-export function stuffOf(m: Material, state: LoadState, test: { readonly density?: number | undefined; readonly moisturePct?: number | undefined; readonly airPct?: number | undefined; readonly at: Instant; readonly how: LoadTest['how'] } | null = null): Stuff {
+export function stuffOf(m: Material, state: LoadState, tests: readonly LoadTested[] = []): Stuff {
   const s = m.states?.[state];
   const table = { n: s ? s.n : m.n, cn: s ? s.cn : m.cn, moisture: s ? s.moisture : m.moisture, density: s ? s.density : m.density };
   const from: Partial<Record<FigureName, FigureFrom>> = {};
@@ -56,11 +61,12 @@ export function stuffOf(m: Material, state: LoadState, test: { readonly density?
     if (k === 'moisture') moisture = exact(lab.value);
     if (k === 'density') density = exact(lab.value);
   }
-  const tested = (k: 'moisture' | 'density'): void => { from[k] = { by: 'test', words: test!.how, at: test!.at }; };
-  if (test?.moisturePct !== undefined) { moisture = around(test.moisturePct, 99.5); tested('moisture'); }
-  if (test?.density !== undefined) { density = around(test.density, 3000); tested('density'); }
+  const said = (t: LoadTested): FigureFrom => ({ by: 'test', words: t.how, at: t.at });
+  const [wet, dense, air] = (['moisturePct', 'density', 'airPct'] as const).map((k) => tests.findLast((t) => t[k] !== undefined));
+  if (wet) { moisture = around(wet.moisturePct!, wet.how === 'squeeze' ? SQUEEZE_SPREAD_PCT : TEST_SPREAD * wet.moisturePct!, 99.5); from.moisture = said(wet); }
+  if (dense) { density = around(dense.density!, TEST_SPREAD * dense.density!, 3000); from.density = said(dense); }
   const carbonPct = n && cn ? Math.min(labN ? labN.value * cn.usual : (carbon ?? n.usual * cn.usual), MOST_CARBON_PCT) : null;
-  return { material: m.id, name: m.name, role: s?.role ?? m.role, particle: m.particle, risks: m.risks, caution: m.caution ?? null, cn, carbonPct, moisture, density, from, airPct: test?.airPct ?? null };
+  return { material: m.id, name: m.name, role: s?.role ?? m.role, particle: m.particle, risks: m.risks, caution: m.caution ?? null, cn, carbonPct, moisture, density, from, airPct: air?.airPct ?? null };
 }
 
 /** Litres and kilograms of an amount; null where it is not known, or where the density that it takes is not. */

@@ -4,7 +4,7 @@ import { randomOf } from '../../../demo/heat';
 import { amountOf, stuffOf } from './ingredient';
 import { layersOf } from './layers';
 import { MATERIAL_LIBRARY } from './library';
-import { bucketTest, dryingTest } from './measured';
+import { bucketTest, dryingTest, SQUEEZE_PCT } from './measured';
 import { airSpacePct, mixOf, waterToAdd, type Figure } from './mix';
 import { schoolsOf } from './schools';
 
@@ -133,7 +133,15 @@ describe('figures of a material', () => {
     expect([stuffOf(m, 'fresh').moisture, stuffOf(m, 'frozen').moisture]).toEqual([exactly(80), exactly(80)]);
     expect(stuffOf(m, 'dried')).toEqual(stuffOf(grass, 'dried'));
   });
-  test('a test of the load stands over both', () => expect(stuffOf({ ...grass, lab: { moisture: { value: 80, at: 0 } } }, 'fresh', { moisturePct: 60, at: 1, how: 'drying' }).moisture!.usual).toBe(60));
+  test('a test of the load stands over both', () => expect(stuffOf({ ...grass, lab: { moisture: { value: 80, at: 0 } } }, 'fresh', [{ moisturePct: 60, at: 1, how: 'drying' }]).moisture!.usual).toBe(60));
+  test('of several tests each figure keeps its own, and a hand is held to be less sure than scales', () => {
+    const both = stuffOf(grass, 'fresh', [{ density: 300, at: 1, how: 'bucket' }, { moisturePct: 70, at: 2, how: 'drying' }, { moisturePct: 55, at: 3, how: 'squeeze' }]);
+    expect([both.from.density, both.from.moisture]).toEqual([{ by: 'test', words: 'bucket', at: 1 }, { by: 'test', words: 'squeeze', at: 3 }]);
+    expect(both.density).toEqual({ low: 285, usual: 300, high: 315 });
+    expect(both.moisture).toEqual({ low: 48.5, usual: 55, high: 61.5 });
+    // Whatever a squeeze stands for lies within.
+    for (const { lowPct, highPct } of Object.values(SQUEEZE_PCT)) { const m = stuffOf(grass, 'fresh', [{ moisturePct: (lowPct + highPct) / 2, at: 1, how: 'squeeze' }]).moisture!; expect([m.low <= lowPct, m.high >= highPct]).toEqual([true, true]); }
+  });
   test('kilograms and litres by the density; unknown stays unknown', () => {
     expect(amountOf({ in: 'measure', n: 6, measure: 'barrow', name: 'barrow', litresEach: 90 }, exactly(400))).toEqual({ litres: 540, kg: 216 });
     expect(amountOf({ in: 'kg', n: 100 }, exactly(400))).toEqual({ litres: 250, kg: 100 });

@@ -58,7 +58,7 @@ describe('a load', () => {
     const list = [grass, change({ test: { how: 'squeeze', moisturePct: 80 } }, 190), charge(grass.id, barrows(4), 180, 'grass-clippings'), change({ state: 'dried' }, 100), charge(grass.id, barrows(2), 50, 'grass-clippings'), change({ state: 'dried', test: { how: 'bucket', density: 70 } }, 40)];
     const [l] = foldStore(list).loads;
     expect(l!.stages.map((s) => [s.stuff.role, s.stuff.moisture!.usual])).toEqual([['green', 80], ['brown', stuffOf(l!.material, 'dried').moisture!.usual]]);
-    expect(l).toMatchObject({ leftLitres: 360, test: { how: 'bucket', density: 70 } });
+    expect(l).toMatchObject({ leftLitres: 360, tests: [{ how: 'bucket', density: 70 }] });
     const fresh = stuffOf(l!.material, 'fresh').density!.usual;
     expect(l!.kg).toBeCloseTo(0.9 * fresh, 6);
     expect(l!.leftKg).toBeCloseTo(0.36 * 70, 6);

@@ -1,9 +1,9 @@
 import type { DataOf, Entry } from '../log/entry';
-import type { AcceptLine, Amount, Charge, Load, LoadState, LoadTest, Material, OwnMeasure, Part, Recipe, SiteMap } from '../log/store-shapes';
+import type { AcceptLine, Amount, Charge, Load, LoadState, Material, OwnMeasure, Part, Recipe, SiteMap } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import { manyOf } from '../words/amount';
-import { amountOf, ingredientOf, stuffOf, type Ingredient, type Stuff } from './ingredient';
+import { amountOf, ingredientOf, stuffOf, type Ingredient, type Stuff, type LoadTested } from './ingredient';
 import { MATERIAL_LIBRARY } from './library';
 
 /** What lies in the store of a site and what went out of it, as the log tells it. */
@@ -58,7 +58,8 @@ export type StockLoad = {
   /** More went out of it than was in it by its figures: it was more, or it is counted anew. */
   readonly overdrawn: boolean;
   readonly gone: { readonly at: Instant; readonly how: NonNullable<DataOf<'load-change'>['gone']> | 'used' } | null;
-  readonly test: (LoadTest & { readonly at: Instant; readonly by: string }) | null;
+  /** Of the state that it is in, in the order in which they were made. */
+  readonly tests: readonly LoadTested[];
   readonly heats: readonly { readonly at: Instant; readonly c: number; readonly by: string }[];
   readonly went: readonly { readonly batch: string; readonly entry: string; readonly at: Instant; readonly litres: number | null; readonly kg: number | null }[];
   /** For a kilogram, where its cost and its weight are known. */
@@ -168,7 +169,7 @@ function loadsOf(live: readonly Entry[], materials: ReadonlyMap<string, Material
     const own = [...(changes.get(e.id) ?? [])].sort((a, b) => a.at - b.at || a.seq - b.seq);
     const last = <T>(pick: (d: DataOf<'load-change'>) => T | undefined): T | undefined => own.map((c) => pick(c.data)).findLast((x) => x !== undefined);
     const material = materials.get(load.material) ?? lost(load.material);
-    const { stages, state, stateSince, test } = stagesOf(e, own, material);
+    const { stages, state, stateSince, tests } = stagesOf(e, own, material);
     const stuff = stages.at(-1)!.stuff;
     const came = amountOf(load.amount, stages[0]!.stuff.density);
     const counted = own.findLast((c) => c.data.left !== undefined);
@@ -186,23 +187,22 @@ function loadsOf(live: readonly Entry[], materials: ReadonlyMap<string, Material
       id: e.id, at: e.at, by: e.by, load, material, stuff, stages, state, stateSince, where: last((d) => d.where) ?? load.where ?? null, answer: last((d) => d.answer) ?? load.answer,
       readyFrom: own.some((c) => c.data.readyFrom !== undefined) ? (last((d) => d.readyFrom) ?? null) : (load.readyFrom ?? null),
       becomes: last((d) => d.becomes) ?? load.becomes ?? null, ...came, leftLitres: leftLitres === null ? null : Math.max(0, leftLitres), leftKg: leftKg === null ? null : Math.max(0, leftKg), overdrawn: least !== null && least < -CRUMBS * (came.litres ?? came.kg ?? 1),
-      gone: goneBy ? { at: goneBy.at, how: goneBy.data.gone! } : usedUp ? { at: since.at(-1)!.at, how: 'used' } : null, test,
+      gone: goneBy ? { at: goneBy.at, how: goneBy.data.gone! } : usedUp ? { at: since.at(-1)!.at, how: 'used' } : null, tests,
       heats: (heats.get(e.id) ?? []).map((h) => ({ at: h.at, c: toCelsius(h.data.value, h.data.unit), by: h.by })).sort((a, b) => a.at - b.at), went: taken,
       price: priceOf(load, stuff), changes: own, photos: [...(load.photos ?? []), ...own.flatMap((c) => c.data.photos ?? [])],
     };
   });
 }
 
-/** The states that a load went through. A test tells of the state in which it was made; several of one state stand together. */
-function stagesOf(e: Extract<Entry, { kind: 'load' }>, changes: StockLoad['changes'], material: Material): Pick<StockLoad, 'stages' | 'state' | 'stateSince' | 'test'> {
-  const spans: { from: Instant; state: LoadState; test: StockLoad['test'] }[] = [{ from: e.at, state: e.data.state, test: null }];
-  for (const { at, by, data } of changes) {
-    if (data.state !== undefined && data.state !== spans.at(-1)!.state) spans.push({ from: at, state: data.state, test: null });
-    const span = spans.at(-1)!;
-    if (data.test) span.test = { ...span.test, ...data.test, at, by };
+/** The states that a load went through. A test tells of the state in which it was made. */
+function stagesOf(e: Extract<Entry, { kind: 'load' }>, changes: StockLoad['changes'], material: Material): Pick<StockLoad, 'stages' | 'state' | 'stateSince' | 'tests'> {
+  const spans: { from: Instant; state: LoadState; tests: LoadTested[] }[] = [{ from: e.at, state: e.data.state, tests: [] }];
+  for (const { at, data } of changes) {
+    if (data.state !== undefined && data.state !== spans.at(-1)!.state) spans.push({ from: at, state: data.state, tests: [] });
+    if (data.test) spans.at(-1)!.tests.push({ ...data.test, at });
   }
   const now = spans.at(-1)!;
-  return { stages: spans.map((s) => ({ from: s.from, stuff: stuffOf(material, s.state, s.test) })), state: now.state, stateSince: now.from, test: now.test };
+  return { stages: spans.map((s) => ({ from: s.from, stuff: stuffOf(material, s.state, s.tests) })), state: now.state, stateSince: now.from, tests: now.tests };
 }
 const stuffIn = (stages: StockLoad['stages'], at: Instant): Stuff => (stages.findLast((s) => s.from <= at) ?? stages[0]!).stuff;
 /** For a kilogram as it is now: the whole load cost what it did, however it weighs today. */

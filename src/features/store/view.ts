@@ -95,9 +95,15 @@ export function loadPage(l: StockLoad, store: StoreState, board: readonly Digest
     photos: l.photos, answer: l.answer, gone: l.gone ? END_OF_LOAD[l.gone.how] : null,
     ripe: l.becomes && l.readyFrom !== null && l.readyFrom > l.stateSince && l.gone === null ? { state: l.becomes, text: l.readyFrom <= now ? `It should be ${STATE_WORDS[l.becomes]} by now.` : `${RIPENING[l.becomes as keyof typeof RIPENING]?.doing ?? 'Ripening'}: ready from ${dayText(timeZone, l.readyFrom)}.` } : null,
     stack: heat === null ? null : heat.c === null ? 'Fresh stacks of this kind heat up on their own. Read it once a week, deep inside.' : { none: 'The stack is cool enough. Read it once a week while it is fresh.', warn: 'It is warming up: read it every day, and keep it from getting bigger.', act: 'Take it apart in small portions, with water at hand. Opening it feeds air to a smoulder.', danger: 'Keep people back, do not open it blindly, and call the fire service. The fire card says whom.' }[heat.level],
-    test: l.test?.working ?? [], couldGo: l.gone || l.answer === 'refuse' ? [] : board.filter((d) => d.builtAt === null).map((d) => ({ id: d.id, text: receiverText(l, d, store) })), measures: store.measures,
+    test: workingsOf(l), couldGo: l.gone || l.answer === 'refuse' ? [] : board.filter((d) => d.builtAt === null).map((d) => ({ id: d.id, text: receiverText(l, d, store) })), measures: store.measures,
   };
 }
+
+/** The arithmetic of the tests whose figures hold: of each figure the latest. */
+const workingsOf = ({ tests }: StockLoad): string[] => {
+  const held = new Set((['moisturePct', 'density', 'airPct'] as const).flatMap((k) => tests.findLast((t) => t[k] !== undefined) ?? []));
+  return tests.filter((t) => held.has(t)).flatMap((t) => t.working ?? []);
+};
 
 /** What speaks for and against putting a load into a heap: what its place is kept for, and how moist it is so far. */
 function receiverText(l: StockLoad, d: Digest, store: StoreState): string {

@@ -58,7 +58,7 @@ export function MapScreen({ view, by, move }: { view: MapView; by: string; move:
       <DndContext sensors={sensors} onDragOver={({ active, over: at }) => setOver(at ? { slot: String(at.id), ok: view.moves[String(active.id)]?.[String(at.id)]?.to != null } : null)} onDragCancel={() => setOver(null)} onDragEnd={end}>
         <div className="overflow-x-auto px-5 max-sm:px-4"><div className="relative min-w-[860px] bg-paper border-[1.6px] border-ink" style={{ aspectRatio: `${map.widthM} / ${map.depthM}`, maxHeight: '74dvh', width: '100%', maxWidth: `calc(74dvh * ${map.widthM / map.depthM})` }} data-testid="map">
           {view.slots.map((s) => <Place key={s.slot.id} s={s} map={map} over={over?.slot === s.slot.id ? { ok: over.ok } : null} onPress={setPressed} />)}
-          <span className="absolute right-2 bottom-1 text-[12.5px] text-ink-2 flex items-end gap-2"><span className="block border-b-2 border-x-2 border-ink h-2" style={{ width: pctOfMap(5, map.widthM) }} />5 m</span>
+          <span className="absolute inset-x-0 bottom-1 text-[12.5px] text-ink-2 flex justify-end items-end gap-2 pointer-events-none"><span className="block flex-none border-b-2 border-x-2 border-ink h-2" style={{ width: pct(5, map.widthM) }} data-testid="scale-bar" /><span className="mr-2">5 m</span></span>
         </div></div>
       </DndContext>
       {view.nowhere.length > 0 && <section className="px-5 max-sm:px-4 py-3"><h2 className="!text-[17px]">Not on the map</h2><p className="flex flex-wrap gap-2 mt-1">{view.nowhere.map((h) => <button key={h.id} type="button" className="btn" onClick={() => setPressed(h)}>{h.name}: put it somewhere</button>)}</p></section>}
@@ -70,6 +70,3 @@ export function MapScreen({ view, by, move }: { view: MapView; by: string; move:
     </div>
   );
 }
-
-/** Width of a length on the map, for the scale bar: the map is at most as wide as the page. */
-const pctOfMap = (m: number, widthM: number): string => `calc(min(100vw - 40px, 74dvh * 2) * ${m / widthM})`;
