@@ -27,6 +27,7 @@ function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: Build
   const rest = { ...(typeof litres === 'number' && litres > 0 ? { waterL: litres } : {}), ...(base.trim() ? { base: base.trim() } : {}), ...(activator.trim() ? { activator: activator.trim() } : {}), ...(cover.trim() ? { cover: cover.trim() } : {}), ...(words.trim() ? { words: words.trim() } : {}) };
   const ready = put.sound && litres !== null && (put.parts.length > 0 || Object.keys(rest).length > 0) && by.trim() !== '';
   const save = (): void => keep(() => keepAnswered({ id, batch: view.id, kind: 'charge', at, by, data: { parts: put.parts, ...(layer ? { layer: layer.n } : {}), ...(way ? { way } : {}), ...rest } }, `${view.name}: ${layer ? `layer ${layer.n}` : 'went in'}`), onDone);
+  const who = <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />;
   return (
     <>
       <PutIn put={put} sources={view.sources} measures={view.measures} />
@@ -34,9 +35,13 @@ function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: Build
       <Choices label="How" value={way} onChange={setWay} options={[{ value: 'layered', label: 'In layers' }, { value: 'mixed', label: 'Mixed at once' }]} />
       <details><summary className="link min-h-[48px] flex items-center cursor-pointer">Base, activator, cover, note, time</summary><div className="flex flex-col gap-3 mt-2">
         <Field label="Base under it" value={base} maxLength={120} onChange={(e) => setBase(e.target.value)} placeholder="twigs, pallet, wire against rats" /><Field label="Activator" value={activator} maxLength={120} onChange={(e) => setActivator(e.target.value)} placeholder="a bucket of finished compost" /><Field label="Cover over it" value={cover} maxLength={120} onChange={(e) => setCover(e.target.value)} placeholder="fleece, straw, lid" /><Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} /><Field label="When, if not now" type="datetime-local" max={nowLocal} value={at ?? ''} onChange={(e) => setAt(e.target.value || null)} /></div></details>
-      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
-      <Problems list={problems} />
-      <button type="button" className="btn key !min-h-[64px]" disabled={!ready || busy} onClick={save}>{busy ? 'Keeping…' : layer ? `Layer ${layer.n} is in` : 'It is in'}</button>
+      {device && who}
+      {/* In sight however many lines there are: as it was laid up, it takes one tap. */}
+      <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet border-t-[1.6px] border-ink flex flex-col gap-2">
+        {!device && who}
+        <Problems list={problems} />
+        <button type="button" className="btn key !min-h-[72px]" disabled={!ready || busy} onClick={save}>{busy ? 'Keeping…' : layer ? `Layer ${layer.n} is in` : 'It is in'}</button>
+      </div>
     </>
   );
 }

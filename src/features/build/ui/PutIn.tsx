@@ -33,7 +33,7 @@ export function PutIn({ put, sources, measures }: { put: PutInHandle; sources: r
             {store.length > 0 && <optgroup label="In the store">{store.map((s) => <option key={s.key} value={s.key}>{s.name}: {s.says}</option>)}</optgroup>}<optgroup label="Not from the store">{library.map((s) => <option key={s.key} value={s.key}>{s.name}</option>)}</optgroup></select>
           {source?.answer && <p className="marked font-semibold w-fit" role="status">{source.answer}</p>}
           <AmountField label={source?.name ?? 'How much'} value={row} measures={measures} onChange={(v) => set(i, v)} problem={wrong} />
-          <p><button type="button" className="link min-h-[40px] pointer-coarse:min-h-[48px]" onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}>Take this line out</button></p>
+          <p className="-mt-2"><button type="button" className="link min-h-[40px] pointer-coarse:min-h-[48px]" onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}>Take this line out</button></p>
         </div>))}
       <p><button type="button" className="btn" onClick={() => put.setRows([...put.rows, { source: sources[0]?.key ?? '', n: '1', unit: barrow?.id ?? 'L', about: false }])}>{put.rows.length === 0 ? 'Something went in' : 'Something else too'}</button></p>
     </div>
