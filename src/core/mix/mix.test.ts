@@ -90,6 +90,14 @@ describe('what is not known', () => {
     expect(mixOf(parts).cn).toMatchObject({ ok: false, missing: ['straw'] });
     expect(schoolsOf(parts, mixOf(parts)).find((s) => s.school === '1:2')!.says).not.toBe('unknown');
   });
+  test('a liquid weighs and wets like water, and takes no room; alone it has no density', () => {
+    const pond = plain({ name: 'pond water', kg: 200, wet: 99, n: 0.1, c: 0.1, density: 1000, role: 'liquid', particle: 'liquid' });
+    const thin = { ...pond, cn: null, carbonPct: null, moisture: exactly(100) };
+    const [poured, added] = [mixOf([straw, thin]), mixOf([straw], 200)];
+    for (const k of ['massKg', 'waterKg', 'litresLoose', 'litresMixed', 'nitrogenKg'] as const) expect([k, poured[k]]).toEqual([k, added[k]]);
+    for (const k of ['cn', 'moisture', 'density', 'air'] as const) expect([k, poured[k].ok && poured[k].est.value]).toEqual([k, added[k].ok && added[k].est.value]);
+    expect(mixOf([thin]).density).toMatchObject({ ok: false, missing: ['nothing but liquid is in it'] });
+  });
   test('nothing in it, and nothing with nitrogen in it, give no figure', () => {
     expect(mixOf([]).cn.ok).toBe(false);
     const ash = { ...straw, role: 'mineral' as const, cn: null, carbonPct: null };

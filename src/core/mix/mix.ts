@@ -87,18 +87,21 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const parts = all.filter((p) => !(p.kg === 0 || p.litres === 0));
   const noAmount = parts.filter((p) => p.kg === null && p.litres === null).map((p) => p.name);
   const noKg = parts.filter((p) => p.kg === null).map((p) => p.name);
-  const noLitres = parts.filter((p) => p.litres === null).map((p) => p.name);
+  // A liquid fills pores, as water does: it takes no room of its own.
+  const solid = parts.filter((p) => p.particle !== 'liquid');
+  const noLitres = solid.filter((p) => p.litres === null).map((p) => p.name);
   const noWet = parts.filter((p) => p.moisture === null).map((p) => p.name);
   const noCn = parts.filter((p) => !inert(p) && (p.cn === null || p.carbonPct === null)).map((p) => p.name);
   const whole = noKg.length === 0 && noWet.length === 0;
   const flows = !whole ? [] : parts.map((p) => flow(p.kg!, p.moisture!.usual / 100, inert(p) || p.carbonPct === null ? 0 : p.carbonPct, p.cn?.usual ?? 0));
   const sum = (f: (x: Flow) => number): number => flows.reduce((s, x) => s + f(x), 0);
   const massKg = noKg.length > 0 ? null : parts.reduce((s, p) => s + p.kg!, 0) + waterL;
-  const litresLoose = noLitres.length > 0 ? null : parts.reduce((s, p) => s + p.litres!, 0);
-  const litresMixed = litresLoose === null ? null : mixedLitres(parts, litresLoose);
+  const litresLoose = noLitres.length > 0 ? null : solid.reduce((s, p) => s + p.litres!, 0);
+  const litresMixed = litresLoose === null ? null : mixedLitres(solid, litresLoose);
   const waterKg = whole ? sum((f) => f.kg * f.m) + waterL : null;
   const [carbonKg, nitrogenKg] = whole && noCn.length === 0 ? [sum((f) => f.c), sum((f) => f.n)] : [null, null];
   const empty = parts.length === 0 ? ['nothing is in it yet'] : [];
+  const roomless = parts.length > 0 && solid.length === 0 ? ['nothing but liquid is in it'] : [];
   const again = (i: number, change: Partial<Flow> & { readonly cn?: number }): Flow[] => flows.map((f, j) => {
     if (j !== i) return f;
     const p = parts[i]!;
@@ -122,11 +125,11 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
     const w = (fs: readonly Flow[]): number => 100 * wetOf(fs, waterL);
     return spread(w(flows), !bands ? [] : parts.flatMap((p, i) => [[w(again(i, { m: p.moisture!.low / 100 })), w(again(i, { m: p.moisture!.high / 100 }))], masses(p).map((kg) => w(again(i, { kg }))) as [number, number]] as [number, number][]), 0, 100);
   });
-  const density = asFigure([...empty, ...noAmount, ...noKg, ...noLitres], () => {
+  const density = asFigure([...empty, ...roomless, ...noAmount, ...noKg, ...noLitres], () => {
     const value = (massKg! / litresMixed!) * 1000;
     return spread(value, !bands ? [] : parts.map((p) => masses(p).map((kg) => ((massKg! - p.kg! + kg) / litresMixed!) * 1000) as [number, number]), 0, Infinity);
   });
-  const air = asFigure([...empty, ...noAmount, ...noKg, ...noLitres, ...noWet], () => {
+  const air = asFigure([...empty, ...roomless, ...noAmount, ...noKg, ...noLitres, ...noWet], () => {
     const of = (d: number): number => airSpacePct(d, (moisture as { est: Est }).est.value / 100);
     const d = (density as { est: Est }).est;
     return { low: of(d.high), value: of(d.value), high: of(d.low) };
@@ -134,6 +137,6 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const share = (x: number | null | undefined, of: number | null): number | null => (x == null || of === null || of === 0 ? null : x / of);
   return {
     massKg, waterKg, dryKg: whole && massKg !== null && waterKg !== null ? massKg - waterKg : null, carbonKg, nitrogenKg, litresLoose, litresMixed, cn, moisture, density, air,
-    shares: parts.map((p, i) => ({ key: p.key, name: p.name, role: p.role, mass: share(p.kg, massKg), litres: share(p.litres, litresLoose), water: share(whole ? flows[i]!.kg * flows[i]!.m : null, waterKg), carbon: share(flows[i]?.c, carbonKg), nitrogen: share(flows[i]?.n, nitrogenKg) })),
+    shares: parts.map((p, i) => ({ key: p.key, name: p.name, role: p.role, mass: share(p.kg, massKg), litres: p.particle === 'liquid' ? null : share(p.litres, litresLoose), water: share(whole ? flows[i]!.kg * flows[i]!.m : null, waterKg), carbon: share(flows[i]?.c, carbonKg), nitrogen: share(flows[i]?.n, nitrogenKg) })),
   };
 }

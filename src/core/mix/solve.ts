@@ -39,14 +39,15 @@ export type Solved = {
   readonly limits: readonly Limit[];
 };
 
-type Known = Offer & { readonly m: number; readonly c: number; readonly n: number; readonly perL: number };
+/** Per kilogram: water, carbon, nitrogen, litres, and of those what takes room in a mix. */
+type Known = Offer & { readonly m: number; readonly c: number; readonly n: number; readonly perL: number; readonly room: number };
 const known = (o: Offer): Known | null => {
   const { moisture, density, cn, carbonPct, role } = o.stuff;
   const inert = cn === null && (role === 'mineral' || role === 'liquid');
   if (!moisture || !density || (!inert && (!cn || carbonPct === null))) return null;
   const dry = 1 - moisture.usual / 100;
   const c = inert ? 0 : (dry * Math.min(carbonPct!, MOST_CARBON_PCT)) / 100;
-  return { ...o, m: moisture.usual / 100, c, n: inert || cn!.usual <= 0 ? 0 : c / cn!.usual, perL: 1000 / density.usual };
+  return { ...o, m: moisture.usual / 100, c, n: inert || cn!.usual <= 0 ? 0 : c / cn!.usual, perL: 1000 / density.usual, room: o.stuff.particle === 'liquid' ? 0 : 1000 / density.usual };
 };
 
 /** Fine stuff lies between coarse, so that a mix is denser than its parts side by side: the programme is held this much under the limit. */
@@ -64,7 +65,7 @@ function programme(offers: readonly Known[], t: Target, lifted: Lifted | null): 
   const [wl, wh] = [t.moisturePct[0] / 100, t.moisturePct[1] / 100];
   for (const o of offers) {
     const key = o.stuff.key;
-    const into: [string, number][] = [['cnLow', o.c - t.cn[0] * o.n], ['cnHigh', o.c - t.cn[1] * o.n], ['wetLow', o.m - wl], ['wetHigh', o.m - wh], ['dense', 1 - ((NESTLE * t.densityMost) / 1000) * o.perL], ['volume', o.perL]];
+    const into: [string, number][] = [['cnLow', o.c - t.cn[0] * o.n], ['cnHigh', o.c - t.cn[1] * o.n], ['wetLow', o.m - wl], ['wetHigh', o.m - wh], ['dense', 1 - ((NESTLE * t.densityMost) / 1000) * o.room], ['volume', o.room]];
     const price = o.stuff.price ?? 0;
     const free = lifted?.key === key ? lifted.end : null;
     const fixed = o.fixed && free !== 'fixed';

@@ -16,13 +16,11 @@ import type { Bench, Line } from './useBench';
 import type { useSolver } from './useSolver';
 
 const heldOffer = (stuff: Ingredient): Offer => ({ stuff, nowKg: stuff.kg ?? 0, fixed: true, inHeap: true, leastKg: 0, mostKg: null });
-/** Water as something that is in the heap: it weighs and wets, and takes no room of its own. */
+const exactly = (value: number): Range => ({ low: value, usual: value, high: value });
+/** Water that a heap was given: it weighs and wets, and takes no room of its own. */
 const waterOf = (litres: number): Ingredient => ({
-  key: 'in:water', material: 'water', name: 'water', role: 'liquid', particle: 'liquid', risks: [], caution: null, cn: null, carbonPct: null, moisture: { low: 100, usual: 100, high: 100 }, density: { low: NO_ROOM, usual: NO_ROOM, high: NO_ROOM }, from: {}, airPct: null, kg: litres, litres: 0, about: false, price: null,
+  key: 'in:water', material: 'water', name: 'water', role: 'liquid', particle: 'liquid', risks: [], caution: null, cn: null, carbonPct: null, moisture: exactly(100), density: exactly(1000), from: {}, airPct: null, kg: litres, litres, about: false, price: null,
 });
-/** A density at which a kilogram takes next to no room, kg/m³. */
-const NO_ROOM = 1e9;
-
 /** A half of what is carried, or a whole litre or kilogram. */
 const stepOf = (unit: string): number => (unit === 'L' || unit === 'kg' ? 1 : 0.5);
 const perLitre = (density: Range | null | undefined): number | null => (density ? 1000 / density.usual : null);
@@ -74,7 +72,7 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
   const short = offers.find((o) => !o.fixed && o.mostKg !== null && o.leastKg > o.mostKg + 1e-9) ?? null;
   const without = unsolvable(offers);
   const fixedUnknown = [...already.filter((p) => p.kg === null).map((p) => p.name), ...offers.filter((o) => o.fixed && without.includes(o.stuff.name)).map((o) => o.stuff.name), ...bench.lines.filter((l) => l.row.unit === 'unknown').map((l) => l.item.name)];
-  const litresNow = offers.reduce((s, o) => s + (o.stuff.density ? (o.nowKg / o.stuff.density.usual) * 1000 : 0), 0);
+  const litresNow = offers.reduce((s, o) => s + (o.stuff.density && o.stuff.particle !== 'liquid' ? (o.nowKg / o.stuff.density.usual) * 1000 : 0), 0);
   const target: Target = { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost!, litres: many == null ? (litresNow > 0 ? litresNow : 1000) : many * 1000 * M3_OF[volume], keep: litresNow > 0 };
   const steps = new Map(rows.flatMap(({ row, item }) => { const kg = kgOfUnit(row.unit, item, measures); return kg === null ? [] : [[row.id, stepOf(row.unit) * kg] as const]; }));
   // An answer to what was asked before something was changed is no answer.
