@@ -211,9 +211,9 @@ describe('the demo', () => {
     await close();
   }, 60_000);
 
-  test.each(['sun', 'shed'])('axe finds nothing on any screen in the %s, on a laptop and a phone', async (light) => {
-    // Both at once: half of the time a page only waits.
-    const found = await Promise.all([{ width: 1280, height: 800 }, { width: 390, height: 844, phone: true }].map(async (size): Promise<string[]> => {
+  test.each(['sun', 'shed'])('axe finds nothing on any screen in the %s', async (light) => {
+    // Both at once: half of the time a page only waits. The shed changes colours alone: there the laptop shows them.
+    const found = await Promise.all([{ width: 1280, height: 800 }, { width: 390, height: 844, phone: true }].slice(0, light === 'sun' ? 2 : 1).map(async (size): Promise<string[]> => {
       const { page, close } = await app.page(size);
       await page.setCookie({ name: 'zh_light', value: light, url: app.base });
       await open(page, app.base);
@@ -222,8 +222,7 @@ describe('the demo', () => {
       await open(page, `${app.base}/store`);
       const load = await page.$eval('main li a[href^="/store/"]', (el) => (el as HTMLAnchorElement).pathname);
       const wrong: string[] = [];
-      // The shed changes colours alone: some of the heaps show them all.
-      for (const at of ['/', ...batches.filter((_, i) => light === 'sun' || i % 4 === 3), `/round${batches[4]!.replace('/batch/', '#')}`, '/round', `${batches[4]}/places`, '/open', '/bring', '/instruments', '/labels', '/waiting', '/more', '/nowhere',
+      for (const at of ['/', ...batches, `/round${batches[4]!.replace('/batch/', '#')}`, '/round', `${batches[4]}/places`, '/open', '/bring', '/instruments', '/labels', '/waiting', '/more', '/nowhere',
         '/bench', `/bench?heap=${building.split('/')[2]}`, '/store', load, '/store/take-in', '/store/materials', '/store/gate', '/store/suppliers', '/map', `${building}/build`, `${building}/sheet`]) {
         await open(page, app.base + at);
         const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
