@@ -162,7 +162,11 @@ test('on the bench: figures with every change, unknown told as such, added, solv
 
   // Solve round what is fixed.
   await page.evaluate(() => { [...document.querySelectorAll<HTMLElement>('[data-testid=row]')].find((r) => r.innerText.includes('Hen-house'))!.querySelector<HTMLElement>('[aria-pressed]')!.click(); });
+  await press(page, 'Another material');
+  await fill(page, 'Find a material', 'invasive');
+  await press(page, 'Roots of invasive plants');
   await press(page, 'Solve…');
+  await waitText(page, '[role=dialog]', /Taken out, because its figures are not known: Roots of invasive plants\./);
   await fill(page, 'C:N from', '26');
   const other = (await page.$$eval('[data-testid=row] b', (els) => els.map((el) => el.textContent!)))[1]!;
   await press(page, 'Limits and prices of each');
@@ -177,6 +181,9 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await waitText(page, '[data-testid=solved]', /This reaches it|This is the nearest/);
   await press(page, 'Take these amounts');
   expect(await valueOf(page, 'Hen-house litter, how much')).toBe('8');
+  expect(await valueOf(page, 'Roots of invasive plants, how much')).toBe('0');
+  expect(await textOf(page, '[data-testid=says]')).not.toMatch(/Cannot be computed/);
+  await press(page, 'take out Roots of invasive plants');
 
   await press(page, 'Keep as a recipe…');
   await fill(page, 'Name', 'Litter, spring');

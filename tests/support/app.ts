@@ -109,6 +109,8 @@ export async function waitText(page: Page, selector: string, pattern: RegExp): P
 const AXE = fs.readFileSync(path.join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8');
 /** Violations that an axe run finds, each as its rule and the first place. */
 export async function axe(page: Page): Promise<string[]> {
+  // A page that is made anew after an entry is for a moment without its title.
+  await page.waitForFunction(() => document.title !== '', { timeout: 10_000 });
   await page.evaluate(AXE);
   return page.evaluate(async () => {
     const run = (window as unknown as { axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> } }).axe.run;

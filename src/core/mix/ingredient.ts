@@ -40,8 +40,7 @@ export type LoadTested = Pick<LoadTest, 'how' | 'density' | 'moisturePct' | 'air
 
 /**
  * The figures of a material in a state. A laboratory's value stands over the table's, the latest test of the load that tells
- * of a figure over both. Nitrogen
- * and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %. A laboratory's value is
+ * of a figure over both. Nitrogen and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %. A laboratory's value is
  * of the material as it comes: where a state has a figure of its own, as dried grass has its moisture, that one holds.
  */
 export function stuffOf(m: Material, state: LoadState, tests: readonly LoadTested[] = []): Stuff {

@@ -64,6 +64,12 @@ function mixedLitres(parts: readonly Ingredient[], loose: number): number {
   return loose === 0 ? 0 : loose * (1 - (4 * MOST_NESTLING * sum(FILLS) * sum(GAPS)) / loose ** 2);
 }
 
+/** Volume of parts as they lie loose, L. A liquid fills pores, as water does: it takes no room of its own. Null: a volume is not known. */
+export function looseLitres(parts: readonly Pick<Ingredient, 'particle' | 'litres'>[]): number | null {
+  const solid = parts.filter((p) => p.particle !== 'liquid');
+  return solid.some((p) => p.litres === null) ? null : solid.reduce((s, p) => s + p.litres!, 0);
+}
+
 const inert = (p: Ingredient): boolean => INERT.has(p.role) && p.cn === null;
 const cnOf = (flows: readonly Flow[]): number => { const n = flows.reduce((s, f) => s + f.n, 0); return n > 0 ? flows.reduce((s, f) => s + f.c, 0) / n : Infinity; };
 const wetOf = (flows: readonly Flow[], waterKg: number): number => { const kg = flows.reduce((s, f) => s + f.kg, 0) + waterKg; return kg > 0 ? (flows.reduce((s, f) => s + f.kg * f.m, 0) + waterKg) / kg : 0; };
@@ -87,7 +93,6 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const parts = all.filter((p) => !(p.kg === 0 || p.litres === 0));
   const noAmount = parts.filter((p) => p.kg === null && p.litres === null).map((p) => p.name);
   const noKg = parts.filter((p) => p.kg === null).map((p) => p.name);
-  // A liquid fills pores, as water does: it takes no room of its own.
   const solid = parts.filter((p) => p.particle !== 'liquid');
   const noLitres = solid.filter((p) => p.litres === null).map((p) => p.name);
   const noWet = parts.filter((p) => p.moisture === null).map((p) => p.name);
@@ -96,7 +101,7 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const flows = !whole ? [] : parts.map((p) => flow(p.kg!, p.moisture!.usual / 100, inert(p) || p.carbonPct === null ? 0 : p.carbonPct, p.cn?.usual ?? 0));
   const sum = (f: (x: Flow) => number): number => flows.reduce((s, x) => s + f(x), 0);
   const massKg = noKg.length > 0 ? null : parts.reduce((s, p) => s + p.kg!, 0) + waterL;
-  const litresLoose = noLitres.length > 0 ? null : solid.reduce((s, p) => s + p.litres!, 0);
+  const litresLoose = looseLitres(parts);
   const litresMixed = litresLoose === null ? null : mixedLitres(solid, litresLoose);
   const waterKg = whole ? sum((f) => f.kg * f.m) + waterL : null;
   const [carbonKg, nitrogenKg] = whole && noCn.length === 0 ? [sum((f) => f.c), sum((f) => f.n)] : [null, null];

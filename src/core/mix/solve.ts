@@ -108,12 +108,13 @@ export function solveMix(offers: readonly Offer[], t: Target, solve: SolveLinear
   const amounts = usable.map((o) => { const kg = Math.max(0, values.get(`x:${o.stuff.key}`) ?? 0); return { key: o.stuff.key, kg, litres: kg * o.perL }; });
   const off = (...names: string[]): boolean => names.some((n) => (values.get(`miss:${n}`) ?? 0) > NEAR * scale);
   const misses: WindowId[] = [...(off('cnLow', 'cnHigh') ? ['cn' as const] : []), ...(off('wetLow', 'wetHigh') ? ['moisture' as const] : []), ...(off('dense') ? ['density' as const] : [])];
-  const limits: Limit[] = [];
+  let limits: Limit[] = [];
   if (!reached) {
+    const ends: Exclude<Limit, { code: 'NOTHING_LIKE' }>[] = [];
     // What binds is found by lifting each end that is touched: the one that helps is it.
-    const tell = (o: Known, code: Exclude<Limit['code'], 'NOTHING_LIKE'>, end: Lifted['end'], allowedKg: number): void => {
+    const tell = (o: Known, code: (typeof ends)[number]['code'], end: Lifted['end'], allowedKg: number): void => {
       const freed = solve(programme(usable, t, { key: o.stuff.key, end }));
-      if (freed && missSum(freed) < missed - Math.max(NEAR * scale, 0.01 * missed)) limits.push({ code, key: o.stuff.key, name: o.stuff.name, allowedKg, wantsKg: freed.get(`x:${o.stuff.key}`) ?? 0 });
+      if (freed && missSum(freed) < missed - Math.max(NEAR * scale, 0.01 * missed)) ends.push({ code, key: o.stuff.key, name: o.stuff.name, allowedKg, wantsKg: freed.get(`x:${o.stuff.key}`) ?? 0 });
     };
     for (const o of usable) {
       const kg = values.get(`x:${o.stuff.key}`) ?? 0;
@@ -121,7 +122,7 @@ export function solveMix(offers: readonly Offer[], t: Target, solve: SolveLinear
       if (o.mostKg !== null && kg >= o.mostKg - NEAR * scale) tell(o, o.wished ? 'MOST' : 'STOCK', 'most', o.mostKg);
       if (o.leastKg > 0 && kg <= o.leastKg + NEAR * scale) tell(o, 'LEAST', 'least', o.leastKg);
     }
-    limits.sort((x, y) => (x.code === 'NOTHING_LIKE' || y.code === 'NOTHING_LIKE' ? 0 : Math.abs(x.wantsKg - x.allowedKg) - Math.abs(y.wantsKg - y.allowedKg)));
+    limits = ends.sort((x, y) => Math.abs(x.wantsKg - x.allowedKg) - Math.abs(y.wantsKg - y.allowedKg));
     if (limits.length === 0) {
       if (off('cnLow')) limits.push({ code: 'NOTHING_LIKE', lacks: 'carbon' });
       if (off('cnHigh')) limits.push({ code: 'NOTHING_LIKE', lacks: 'nitrogen' });

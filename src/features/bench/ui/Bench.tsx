@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import { measuresFor } from '@/core/heap/form';
-import type { Mix } from '@/core/mix/mix';
+import { looseLitres, type Mix } from '@/core/mix/mix';
 import { ingredientOf, type Ingredient } from '@/core/mix/ingredient';
 import type { Addition } from '@/core/mix/solve';
 import { estOf } from '@/core/mix/window';
@@ -41,7 +41,7 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
   const ask = useSolver();
   const { mix, lines, draft } = bench;
   const own = bench.parts.slice(already.length);
-  const solid = own.filter((p) => p.particle !== 'liquid');
+  const ownLitres = looseLitres(own);
   const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0] ?? { id: 'bucket', name: 'bucket', litres: 12 };
   const { additions, working } = useAdditions(bench, view, ask);
   const chosen = additions[pick] ?? additions[0] ?? null;
@@ -71,7 +71,7 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
         <div className="flex flex-wrap gap-2 mt-3 items-center"><button type="button" className="btn" onClick={() => setOpen('pick')}><Mark name="add" size={19} />Another material</button>
           <label className="flex items-center gap-2 ml-auto text-[14px]">Water <input className="small-field !w-[74px]" aria-label="Water to add, litres" inputMode="decimal" value={draft.waterL} placeholder="0" onChange={(e) => bench.change({ waterL: e.target.value })} /> L</label></div>
         {bench.water === null && <p role="alert" className="marked font-semibold text-[14px] mt-1">Type the water as litres, or leave it empty.</p>}
-        {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{solid.every((p) => p.litres !== null) ? `, ${litresText(solid.reduce((s, p) => s + p.litres!, 0), view.volume)}` : ''}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} ${building ? 'with what is in it' : 'as it stands'}` : 'weight not known'}</span></p>}
+        {mix && lines.length > 0 && <p className="text-right text-[14px] mt-2" data-testid="sum"><b>{measuresText(bench, view)}</b>{ownLitres === null ? '' : `, ${litresText(ownLitres, view.volume)}`}<br /><span className="q">{mix.massKg !== null ? `${kgText(mix.massKg)} ${building ? 'with what is in it' : 'as it stands'}` : 'weight not known'}</span></p>}
         <div className="flex flex-wrap gap-2 mt-3"><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('solve')}>Solve…</button><button type="button" className="btn" disabled={lines.length === 0} onClick={() => setOpen('scale')}>Scale…</button><button type="button" className="btn" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('keep')}>Keep as a recipe…</button>{lines.length > 0 && <button type="button" className="btn" onClick={bench.reset}>{from || (building?.by && !closed) ? 'Back to the recipe' : 'Clear'}</button>}</div>
         {mix && lines.length > 0 && <a href="#figures" className="lg:hidden sticky z-[5] bottom-0 max-sm:bottom-[53px] -mx-5 max-sm:-mx-4 mt-3 px-5 max-sm:px-4 min-h-[48px] py-1.5 flex flex-wrap gap-x-3 items-center bg-sheet border-t-[1.6px] border-ink text-[14px]" data-testid="in-short"><span>C:N <b>{windowInShort('cn', mix)}</b></span><span>water <b>{windowInShort('moisture', mix)}</b></span><span>density <b>{windowInShort('density', mix)}</b></span></a>}
         <Recipes view={view} by={by} />

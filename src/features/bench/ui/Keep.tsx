@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Recipe } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
+import { looseLitres } from '@/core/mix/mix';
 import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import { keepAnswered } from '@/outbox/keep';
@@ -53,7 +54,7 @@ export function Scale({ open, onOpenChange, bench, already, volume }: { open: bo
   const now = bench.mix?.litresLoose ?? null;
   const many = typed(to, 0.01);
   // What a heap holds and what is fixed stays; the rest makes up for it.
-  const stays = [...already, ...bench.lines.flatMap((l) => (l.row.fixed && l.ingredient ? [l.ingredient] : []))].reduce((s, p) => s + (p.litres ?? 0), 0);
+  const stays = looseLitres([...already, ...bench.lines.flatMap((l) => (l.row.fixed && l.ingredient ? [l.ingredient] : []))]) ?? 0;
   const wanted = typeof many === 'number' ? many * 1000 * M3_OF[volume] : null;
   const factor = wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
   const wrong = many === null ? 'Type the volume as a number above 0.' : factor !== null && factor <= 0 ? `What is fixed or in it already comes to ${litresText(stays, volume)}: choose more than that.` : undefined;

@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
+import { looseLitres } from '@/core/mix/mix';
 import { unsolvable, type InSteps, type Offer, type Solved, type Target } from '@/core/mix/solve';
 import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
 import { limitText, listText, solvedSays, windowInShort } from '@/core/mix/words';
@@ -72,7 +73,7 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
   const short = offers.find((o) => !o.fixed && o.mostKg !== null && o.leastKg > o.mostKg + 1e-9) ?? null;
   const without = unsolvable(offers);
   const fixedUnknown = [...already.filter((p) => p.kg === null).map((p) => p.name), ...offers.filter((o) => o.fixed && without.includes(o.stuff.name)).map((o) => o.stuff.name), ...bench.lines.filter((l) => l.row.unit === 'unknown').map((l) => l.item.name)];
-  const litresNow = offers.reduce((s, o) => s + (o.stuff.density && o.stuff.particle !== 'liquid' ? (o.nowKg / o.stuff.density.usual) * 1000 : 0), 0);
+  const litresNow = looseLitres([...already, ...rows.map((r) => r.ingredient!)].filter((p) => !without.includes(p.name))) ?? 0;
   const target: Target = { cn: [cnLow!, cnHigh!], moisturePct: [wetLow!, wetHigh!], densityMost: densityMost!, litres: many == null ? (litresNow > 0 ? litresNow : 1000) : many * 1000 * M3_OF[volume], keep: litresNow > 0 };
   const steps = new Map(rows.flatMap(({ row, item }) => { const kg = kgOfUnit(row.unit, item, measures); return kg === null ? [] : [[row.id, stepOf(row.unit) * kg] as const]; }));
   // An answer to what was asked before something was changed is no answer.
@@ -89,7 +90,8 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
     const kg = found?.inSteps.amounts.get(l.row.id);
     const each = kgOfUnit(l.row.unit, l.item, measures);
     const now = typeof l.n === 'number' ? l.n : 0;
-    return { ...l, now, next: kg === undefined || l.row.fixed || each === null ? now : Math.round((kg / each) * 100) / 100 };
+    // What was left out is taken out: with it nothing could be said of the mix.
+    return { ...l, now, next: l.row.fixed ? now : kg === undefined || each === null ? 0 : Math.round((kg / each) * 100) / 100 };
   });
   const take = (): void => {
     const water = found!.inSteps.waterL;
@@ -104,10 +106,10 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
         <Field label="Moisture from" unit="%" inputMode="decimal" value={wet[0]} onChange={(e) => setWet([e.target.value, wet[1]!])} /><Field label="Moisture to" unit="%" inputMode="decimal" value={wet[1]} onChange={(e) => setWet([wet[0]!, e.target.value])} />
         <Field label="Bulk density at most" unit="kg/m³" inputMode="decimal" value={dense} onChange={(e) => setDense(e.target.value)} /><Field label="Volume at least" unit={`${VOLUME_SIGN[volume]}, loose`} inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} hint={`empty: ${litresNow > 0 ? `as much as now, ${litresText(litresNow, volume)}` : volumeText(1, volume)}`} /></div>
       <label className="flex gap-3 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={stock} onChange={(e) => setStock(e.target.checked)} />No more than the store has</label>
-      <Ends rows={rows} bench={bench} measures={measures} />
+      <Ends rows={rows.filter((r) => !without.includes(r.item.name))} bench={bench} measures={measures} />
       {badRow && <p role="alert" className="marked font-semibold">{badRow}</p>}
       {short && <p role="alert" className="marked font-semibold">{short.stuff.name}: at least {kgText(short.leastKg)} was asked for, and there are {kgText(short.mostKg!)}. Ask for less, or solve beyond the store.</p>}
-      {without.length > 0 && fixedUnknown.length === 0 && <p className="hint">Left out, because its figures are not known: {listText(without)}.</p>}
+      {without.length > 0 && fixedUnknown.length === 0 && <p className="hint">Taken out, because {without.length === 1 ? 'its' : 'their'} figures are not known: {listText(without)}.</p>}
       {fixedUnknown.length > 0 && <p role="alert" className="marked font-semibold">Cannot be solved while {listText(fixedUnknown)} {fixedUnknown.length === 1 ? 'is' : 'are'} in it and not known well enough. Count it, test it, or take it out.</p>}
       {wrong && <p role="alert" className="marked font-semibold">{wrong}</p>}
       <button type="button" className="btn key !min-h-[52px]" disabled={wrong !== null || badRow !== null || short !== null || fixedUnknown.length > 0 || rows.length === 0} onClick={() => void run()}>Solve</button>
