@@ -1,8 +1,9 @@
 import simpson from 'integrate-adaptive-simpson';
 import fc from 'fast-check';
-import { doseAlong, dosesOf, drySpans, HARD_SEED_LINE, heldGaps, hoursAt, PATHOGEN_LINE, pathogenDays, type DeathLine } from '@/core/evidence/doses';
-import { hotShare, hotShareOf, profileOf, temperatureAt, type Profile } from '@/core/evidence/hot-share';
-import { logsOfStages, neverHot, survivors } from '@/core/evidence/mixing';
+import { doseAlong, doseFinding, dosesOf, HARD_SEED_LINE, heldGaps, hoursAt, PATHOGEN_LINE, pathogenDays, type DeathLine } from '@/core/evidence/doses';
+import { hotShare, hotShareOf, isTooWide, mostTellingDepth, profileOf, temperatureAt, type Profile, type Range, type Surface } from '@/core/evidence/hot-share';
+import { logsOfStages, neverHot, overShare, survivors } from '@/core/evidence/mixing';
+import { drySpans } from '@/core/evidence/moisture';
 import { SPECIES } from '@/core/evidence/species';
 import type { BatchEvent, Evidence } from '@/core/evidence/types';
 import { account, prepare } from '@/core/evidence/verdict';
@@ -88,46 +89,90 @@ describe('hot share', () => {
   const POINTS = [{ id: 'a', depthM: 0.3 }, { id: 'b', depthM: 0.6 }, { id: 'c', depthM: 1 }];
   const heap = (values: number[], more: Partial<Evidence> = {}): Evidence =>
     evidence(round(5, ...values), [], {}, { points: POINTS, ambient: [{ at: at(4), value: 10, unit: 'C' }], shape: 'windrow', coreDepthM: 1, ...more });
-  const of = (e: Evidence): number | null => hotShare(prepare(e, at(9)));
+  const of = (e: Evidence): Range | null => hotShare(prepare(e, at(9)));
+  const expectRange = (found: Range | null, low: number, high: number): void => {
+    expect(found![0]).toBeCloseTo(low, 12);
+    expect(found![1]).toBeCloseTo(high, 12);
+  };
 
   test('worked by hand: 55 °C lies half way between 0.3 and 0.6 m, so (1 − 0.45)² of a windrow is hot, and cubed of a cone', () => {
-    expect(of(heap([45, 65, 65]))).toBeCloseTo(0.55 ** 2, 12);
-    expect(of(heap([45, 65, 65], { shape: 'cone' }))).toBeCloseTo(0.55 ** 3, 12);
+    expectRange(of(heap([45, 65, 65])), 0.55 ** 2, 0.55 ** 2);
+    expectRange(of(heap([45, 65, 65], { shape: 'cone' })), 0.55 ** 3, 0.55 ** 3);
   });
-  test('the coldest value of a depth counts, and beyond the deepest the last one holds; the guard band is for verdicts', () => {
-    expect(of(heap([45, 65, 45], { points: [POINTS[0]!, POINTS[1]!, { id: 'c', depthM: 0.6 }] }))).toBe(0);
-    expect(of(heap([45, 65, 65], { points: [POINTS[0]!, { id: 'b', depthM: 0.5 }, { id: 'c', depthM: 0.5 }] }))).toBeCloseTo(0.6 ** 2, 12);
+  test('worked by hand: hot from 0.3 m inwards; above it 55 °C lies at 9/11 of 0.3 m if it falls to 10 °C air, or at the surface', () => {
+    expectRange(of(heap([65, 65, 65])), (1 - (45 / 55) * 0.3) ** 2, 1);
+  });
+  test('one depth is enough for the two bounds, and the air may be warmer than the heap', () => {
+    const one = POINTS.map((p) => ({ id: p.id, depthM: 0.5 }));
+    expectRange(of(heap([65, 66, 67], { points: one })), (1 - (45 / 55) * 0.5) ** 2, 1);
+    expectRange(of(heap([45, 46, 47], { points: one, ambient: [{ at: at(4), value: 65, unit: 'C' }] })), 0, 1 - 0.75 ** 2);
+  });
+  test('the coldest value of a depth counts, a depth beyond the core is the core; the guard band is for verdicts', () => {
+    expectRange(of(heap([45, 65, 45], { points: [POINTS[0]!, POINTS[1]!, { id: 'c', depthM: 0.6 }] })), 0, 0);
+    expectRange(of(heap([45, 65, 65], { points: [POINTS[0]!, { id: 'b', depthM: 0.5 }, { id: 'c', depthM: 0.5 }] })), 0.6 ** 2, 0.6 ** 2);
+    expectRange(of(heap([45, 65, 50], { points: [POINTS[0]!, { id: 'b', depthM: 1 }, { id: 'c', depthM: 1.4 }] })), 0, 0);
     const banded = heap([45, 65, 65]);
-    expect(of({ ...banded, policy: { ...banded.policy, guardBandC: 10 } })).toBe(of(banded));
+    expect(of({ ...banded, policy: { ...banded.policy, guardBandC: 10 } })).toEqual(of(banded));
   });
-  test('not known without air, shape, core depth, a full round, or a second depth', () => {
-    for (const without of [{ ambient: [] }, { shape: undefined }, { coreDepthM: undefined }, { ambient: [{ at: at(10), value: 9, unit: 'C' as const }] }, { points: POINTS.map((p) => ({ id: p.id, depthM: 0.5 })) }, { points: POINTS.map((p) => ({ id: p.id })) }]) expect(of(heap([60, 60, 60], without))).toBeNull();
+  test('not known without air, shape, core depth, a full round, or any depth', () => {
+    for (const without of [{ ambient: [] }, { shape: undefined }, { coreDepthM: undefined }, { ambient: [{ at: at(10), value: 9, unit: 'C' as const }] }, { points: POINTS.map((p) => ({ id: p.id })) }]) expect(of(heap([60, 60, 60], without))).toBeNull();
     expect(of(heap([60, 60]))).toBeNull();
   });
-  test('against Monte Carlo: points thrown into a cube and into the cross-section of a long triangle', () => {
+  test('read at one depth of 60 cm and hot there, the share cannot be told; one more place in the middle of the unread volume can settle it', () => {
+    const deep = heap([65, 65, 65], { points: POINTS.map((p) => ({ id: p.id, depthM: 0.6 })) });
+    const profile = profileOf(prepare(deep, at(9)))!;
+    expect(isTooWide(hotShareOf(profile))).toBe(true);
+    const lambda = mostTellingDepth(profile);
+    expect((1 - lambda) ** 2).toBeCloseTo((1 + 0.4 ** 2) / 2, 12);
+    const readThere = (c: number): Range => hotShareOf({ ...profile, depths: [{ lambda, c }, ...profile.depths] });
+    for (const c of [20, 45, 54, 56, 65]) expect(isTooWide(readThere(c))).toBe(false);
+  });
+  test('against Monte Carlo: points thrown into a cube and into the cross-section of a long triangle, under both surfaces', () => {
     let seed = 12345;
     const random = (): number => { seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0; return seed / 2 ** 32; };
     fc.assert(fc.property(fc.array(fc.integer({ min: 20, max: 75 }), { minLength: 3, maxLength: 3 }), fc.constantFrom('windrow', 'cube'), (values, shape) => {
       const profile = profileOf(prepare(heap(values, { shape }), at(9)))!;
       const n = 20_000;
-      let hot = 0;
-      for (let i = 0; i < n; i += 1) {
-        // Depth to the nearest side over its greatest: in a cube all six sides, across a square row all four.
-        const sides = Array.from({ length: shape === 'cube' ? 3 : 2 }, () => 1 - Math.abs(2 * random() - 1));
-        if (temperatureAt(profile, Math.min(...sides)) >= 55) hot += 1;
-      }
-      expect(Math.abs(hotShareOf(profile) - hot / n)).toBeLessThan(4 * Math.sqrt(0.25 / n));
+      const thrown = (surface: Surface): number => {
+        let hot = 0;
+        for (let i = 0; i < n; i += 1) {
+          // Depth to the nearest side over its greatest: in a cube all six sides, across a square row all four.
+          const sides = Array.from({ length: shape === 'cube' ? 3 : 2 }, () => 1 - Math.abs(2 * random() - 1));
+          if (temperatureAt(profile, Math.min(...sides), surface) >= 55) hot += 1;
+        }
+        return hot / n;
+      };
+      const [low, high] = hotShareOf(profile);
+      const bounds = [thrown('low'), thrown('high')].sort((a, b) => a - b);
+      expect(Math.abs(low - bounds[0]!)).toBeLessThan(4 * Math.sqrt(0.25 / n));
+      expect(Math.abs(high - bounds[1]!)).toBeLessThan(4 * Math.sqrt(0.25 / n));
     }), { numRuns: 25, seed: 2 });
   });
-  test('between 0 and 1, and never less when it is warmer', () => fc.assert(fc.property(fc.array(fc.integer({ min: 20, max: 75 }), { minLength: 3, maxLength: 3 }), (values) => {
-    const share = (up: number): number => of(heap(values.map((v) => v + up)))!;
-    expect(share(0)).toBeGreaterThanOrEqual(0);
-    expect(share(3)).toBeGreaterThanOrEqual(share(0) - 1e-12);
-    expect(share(60)).toBeLessThanOrEqual(1);
+  test('between 0 and 1, the lesser first, and never less when it is warmer', () => fc.assert(fc.property(fc.array(fc.integer({ min: 20, max: 75 }), { minLength: 3, maxLength: 3 }), (values) => {
+    const share = (up: number): Range => of(heap(values.map((v) => v + up)))!;
+    const [before, after] = [share(0), share(3)];
+    for (const i of [0, 1] as const) expect(after[i]).toBeGreaterThanOrEqual(before[i] - 1e-12);
+    expect(before[0]).toBeGreaterThanOrEqual(0);
+    expect(before[1]).toBeGreaterThanOrEqual(before[0]);
+    expect(share(60)[1]).toBeLessThanOrEqual(1);
   }), { seed: 4 }));
   test('a value held exactly at the floor is hot, to the surface where the air is', () => {
     const profile: Profile = { at: 0, airC: 55, k: 2, depths: [{ lambda: 0.5, c: 55 }, { lambda: 0.9, c: 55 }] };
-    expect(hotShareOf(profile)).toBe(1);
+    expect(hotShareOf(profile)).toEqual([1, 1]);
+  });
+  test('what is derived from a range is a range, the lesser first', () => {
+    expect(overShare([0.2, 0.5], (s) => neverHot(s, 1))).toEqual([0.25, (1 - 0.2) ** 2]);
+  });
+});
+
+describe('a dose of nothing', () => {
+  const found = (readings: Evidence['readings'], events: readonly BatchEvent[] = []) => doseFinding(prepare(evidence(readings, events), at(60)), PATHOGEN_LINE, 'germs').code;
+  test('is none where every full check was cool', () => expect(found(steady(0, 48, 12, 40))).toBe('none'));
+  test('is not known where nobody read, a hot check stands alone or is thin, or the clock has just started over', () => {
+    expect(found([])).toBe('unknown');
+    expect(found(flat(5, 66))).toBe('unknown');
+    expect(found([...round(0, 66, 66), ...round(20, 66, 66)])).toBe('unknown');
+    expect(found(steady(0, 48, 12, 66), [add(50, true)])).toBe('unknown');
   });
 });
 

@@ -30,12 +30,13 @@ const steadyArb = fc.record({ every: fc.constantFrom(12, 20, 24, 30), from: fc.i
   }));
 
 const seeds = fc.constantFrom(undefined, true, false);
-const eventArb: fc.Arbitrary<BatchEvent> = fc.tuple(fc.integer({ min: 0, max: SPAN_H * 2 }).map((q) => q / 2), fc.integer({ min: 0, max: 29 }), seeds, fc.uuid()).map(([hour, n, s, id]): BatchEvent => {
+const eventArb: fc.Arbitrary<BatchEvent> = fc.tuple(fc.integer({ min: 0, max: SPAN_H * 2 }).map((q) => q / 2), fc.integer({ min: 0, max: 36 }), seeds, fc.uuid()).map(([hour, n, s, id]): BatchEvent => {
   const base = { id, at: at(hour) };
   const own = s === undefined ? {} : { seeds: s };
   if (n < 23) return { ...base, type: 'turn', full: n > 2 };
   if (n < 25) return { ...base, type: 'add', raw: n === 23, ...own };
   if (n < 27) return { ...base, type: 'water', clean: n > 25, ...own };
+  if (n > 29) return { ...base, type: 'moisture', state: n < 33 ? 'dry' : n < 36 ? 'moist' : 'wet' };
   return n < 28 ? { ...base, type: 'merge', withProven: s !== false, ...own } : { ...base, type: 'note' };
 });
 
@@ -45,8 +46,8 @@ const policyArb = fc.record({
 } as const).map(({ grace, zones, ...p }) => ({ ...p, turnGraceHours: Math.min(grace, p.maxGapHours), ...(zones ? { zones } : {}) }));
 
 const floorArb = fc.constantFrom(50, 55, 60);
-const holdArb: fc.Arbitrary<Hold> = fc.record({ floorC: floorArb, ceiling: fc.integer({ min: 0, max: 3 }), hours: fc.constantFrom(24, 48, 72, 120), consecutive: fc.boolean(), turnings: fc.integer({ min: 0, max: 2 }) })
-  .map(({ ceiling, ...h }) => ({ kind: 'hold', ...h, ...(ceiling === 0 ? { ceilingC: 70 } : {}) }));
+const holdArb: fc.Arbitrary<Hold> = fc.record({ floorC: floorArb, ceiling: fc.integer({ min: 0, max: 3 }), hours: fc.constantFrom(24, 48, 72, 120), consecutive: fc.boolean(), turnings: fc.integer({ min: 0, max: 2 }), moist: fc.boolean() })
+  .map(({ ceiling, moist, ...h }) => ({ kind: 'hold', ...h, ...(ceiling === 0 ? { ceilingC: 70 } : {}), ...(moist ? { moist } : {}) }));
 const plainHoldArb = holdArb.map((h): Hold => ({ ...h, turnings: 0 }));
 const leafArb: fc.Arbitrary<Requirement> = fc.oneof(
   holdArb,

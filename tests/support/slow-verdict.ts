@@ -54,7 +54,19 @@ export function restarts(x: BatchEvent, clock: Clock): boolean {
   return clock === 'seeds' ? x.seeds ?? dirty : dirty;
 }
 
-type Seg = { from: number; rounds: SlowRound[]; full: number[]; opens: number[]; inWindow: (o: number, t: number) => boolean };
+/** Section 4, Moist rules: whether the batch is logged dry at t; the latest state at or before it holds, of several at one moment a dry one. */
+function dryAt(e: Evidence, asOf: number, t: number): boolean {
+  const states = e.events.filter((x) => x.type === 'moisture' && x.at <= asOf && x.at <= t);
+  const last = Math.max(...states.map((x) => x.at));
+  return states.some((x) => x.at === last && x.type === 'moisture' && x.state === 'dry');
+}
+/** Dry time between two moments, looked up from change to change. */
+function dryTime(e: Evidence, asOf: number, from: number, to: number): number {
+  const cuts = [from, ...e.events.filter((x) => x.type === 'moisture' && x.at <= asOf && x.at > from && x.at < to).map((x) => x.at).sort((a, b) => a - b), to];
+  return cuts.slice(1).reduce((sum, cut, i) => sum + (dryAt(e, asOf, cuts[i]!) ? cut - cuts[i]! : 0), 0);
+}
+
+type Seg = { asOf: number; from: number; rounds: SlowRound[]; full: number[]; opens: number[]; inWindow: (o: number, t: number) => boolean };
 /** Section 5: the segment of asOf; windows of section 6. */
 function segment(e: Evidence, clock: Clock, asOf: number): Seg {
   const cuts = e.events.filter((x) => restarts(x, clock) && x.at >= e.builtAt && x.at <= asOf).map((x) => x.at);
@@ -65,10 +77,10 @@ function segment(e: Evidence, clock: Clock, asOf: number): Seg {
   const inWindow = (o: number, t: number): boolean => t > o && t <= o + e.policy.turnGraceHours * H;
   const opens: number[] = [];
   for (const t of full) if (!opens.some((o) => inWindow(o, t))) opens.push(t);
-  return { from, rounds, full, opens, inWindow };
+  return { asOf, from, rounds, full, opens, inWindow };
 }
 
-type Floor = { floorC: number; ceilingC?: number | undefined };
+type Floor = { floorC: number; ceilingC?: number | undefined; moist?: boolean | undefined };
 const kind = (r: SlowRound, h: Floor): 'hot' | 'cold' | 'over' | 'thin' =>
   r.v < h.floorC - EPS ? 'cold' : h.ceilingC !== undefined && r.peak > h.ceilingC + EPS ? 'over' : r.complete ? 'hot' : 'thin';
 
@@ -81,13 +93,13 @@ function walk(e: Evidence, seg: Seg, rounds: readonly SlowRound[], h: Floor) {
   let touched = false;
   for (const r of rounds) {
     const k = kind(r, h);
-    if (k === 'thin') continue;
+    if (k === 'thin' || (k === 'hot' && h.moist && dryAt(e, seg.asOf, r.t))) continue;
     touched = true;
     const open = runs.at(-1)?.ended === false ? runs.at(-1)! : null;
     if (k === 'over') { if (open) open.ended = true; continue; }
     if (k === 'cold') { if (open) { if (bridges(open, [r.t, r.first])) open.excused.push(r); else open.ended = true; } continue; }
     const last = open?.hots.at(-1);
-    if (open && last && open.excused.length === 0 && r.t - last.t <= gap) { open.credits.push(open.credits.at(-1)! + r.t - last.t); open.hots.push(r); }
+    if (open && last && open.excused.length === 0 && r.t - last.t <= gap) { open.credits.push(open.credits.at(-1)! + r.t - last.t - (h.moist ? dryTime(e, seg.asOf, last.t, r.t) : 0)); open.hots.push(r); }
     else if (open && bridges(open, [r.t])) { open.credits.push(open.credits.at(-1)!); open.hots.push(r); open.excused = []; }
     else { if (open) open.ended = true; runs.push({ hots: [r], credits: [0], ended: false, excused: [] }); }
   }
@@ -128,14 +140,14 @@ function liveDays(e: Evidence, seg: Seg, h: Hold, asOf: number): Live {
     const next = day.plus({ days: 1 }).startOf('day');
     const [start, end] = [day.toMillis(), next.toMillis()];
     if (end > asOf) break;
-    const own = seg.rounds.filter((r) => r.t >= start && r.t < end).map((r) => ({ r, k: kind(r, h) })).filter((x) => x.k !== 'thin');
+    const own = seg.rounds.filter((r) => r.t >= start && r.t < end).map((r) => ({ r, k: kind(r, h) })).filter((x) => x.k !== 'thin' && !(x.k === 'hot' && h.moist && dryAt(e, seg.asOf, x.r.t)));
     any ||= own.length > 0;
     const excused = (r: SlowRound): boolean => seg.opens.some((o) => seg.inWindow(o, r.t) && seg.inWindow(o, r.first));
     const bad = own.some((x) => x.k === 'over' || (x.k === 'cold' && !excused(x.r)));
     const cold = own.some((x) => x.k === 'cold');
     const hots = own.filter((x) => x.k === 'hot').map((x) => x.r.t);
     const shares = windows.some(([a, b]) => Math.min(b, end) - Math.max(a, start) > 0);
-    days.push({ i, start, end, hots, kind: bad ? 'cold' : hots.length > 0 && !cold ? (start < seg.from ? 'blank' : 'hot') : cold || shares ? 'paused' : 'blank' });
+    days.push({ i, start, end, hots, kind: bad ? 'cold' : hots.length > 0 && !cold ? (start < seg.from || (h.moist && dryTime(e, seg.asOf, start, end) > 0) ? 'blank' : 'hot') : cold || shares ? 'paused' : 'blank' });
     day = next;
   }
   const base = asOf;

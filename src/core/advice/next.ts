@@ -16,6 +16,7 @@ export type Advice =
   | { readonly code: 'READ_RECOVERING'; readonly due: Instant; readonly valueC: number; readonly floorC: number }
   | { readonly code: 'TURN'; readonly due: Instant; readonly latest: Instant | null; readonly by: School | null; readonly reasons: readonly TurnReason[]; readonly waiting: TurnReason | null; readonly owed: number }
   | { readonly code: 'WATER'; readonly due: Instant; readonly water: Extract<WaterAdvice, { code: 'WATER' }> }
+  | { readonly code: 'SQUEEZE_AGAIN'; readonly due: Instant; readonly drySince: Instant }
   | { readonly code: 'KEEP_READING'; readonly due: Instant; readonly missingHours: number }
   | { readonly code: 'WAIT_FOR_HEAT'; readonly due: Instant; readonly valueC: number | null; readonly floorC: number }
   | { readonly code: 'MEND'; readonly due: Instant; readonly symptom: Symptom; readonly cause: Cause; readonly fix: Fix; readonly coreC: number | null; readonly signs: RankedCause['for']; readonly unseen: RankedCause['unknown'] }
@@ -120,6 +121,7 @@ export function nextAdvice(s: Situation): Advice {
   const dry = water.code === 'WATER' && (s.squeeze?.squeeze === 'crumbles' || proof.status === 'running');
   if (turn && turn.due - s.now < (dry ? TODAY_MS : TURN_SOON_MS)) return turn;
   if (dry) return { code: 'WATER', due: s.now, water };
+  if (s.dryStops !== null) return { code: 'SQUEEZE_AGAIN', due: s.now, drySince: s.dryStops };
   if (mend) return mend;
   const young = s.neverHot && s.builtAt !== null && s.now - s.builtAt < WARMS_WITHIN_MS;
   const read = readNext(s);

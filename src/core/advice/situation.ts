@@ -39,6 +39,8 @@ export type HeapFacts = {
   /** Somebody smelled burning, or said that it may be on fire. */
   readonly burnt: Instant | null;
   readonly inputs: readonly string[] | null;
+  /** Since when it is logged as dry, where that stops a rule that counts moist time only; null: it is not, or nothing asks. */
+  readonly dryStops: Instant | null;
   readonly probe: DiagnosisSituation['probe'];
   /** The last things that were changed to mend it. */
   readonly changes: readonly { readonly at: Instant; readonly what: Fix }[];

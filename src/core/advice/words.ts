@@ -282,6 +282,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     }
     case 'WATER':
       return { mark: 'water', act: waterWords(a.water, locale).heading, why: waterWords(a.water, locale).text, due: a.due, ...calm };
+    case 'SQUEEZE_AGAIN':
+      return { mark: 'squeeze', act: 'Squeeze a handful', why: `It was dry when it was last squeezed, ${by(a.drySince)}. The weed-seed time does not count until a squeeze test says that it is moist again.`, due: a.due, ...calm };
     case 'KEEP_READING':
       return { mark: 'probe', act: readAct(a.due), why: `${missingText(a.missingHours)} more. One round a day keeps the run.`, due: a.due, ...calm };
     case 'WAIT_FOR_HEAT':

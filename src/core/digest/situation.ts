@@ -2,6 +2,8 @@ import { stageOf, type Stage } from '../advice/stage';
 import type { HeapFacts } from '../advice/situation';
 import { usualTemplate } from '../advice/templates';
 import type { RoundHeat } from '../advice/trend';
+import { drySpans } from '../evidence/moisture';
+import { asksMoist } from '../evidence/rule';
 import type { Account } from '../evidence/verdict';
 import { windowAt } from '../evidence/walk';
 import { sizesOfHeap } from '../heap/sizes';
@@ -82,6 +84,13 @@ function airOf(air: readonly { at: Instant; c: number }[], now: Instant): number
   return day.reduce((sum, a) => sum + a.c, 0) / day.length;
 }
 
+/** Since when the batch is dry, where that stops a rule of it that is not met. */
+function dryStops(reckoning: Reckoning | null, now: Instant): Instant | null {
+  const asks = reckoning?.accounts.some(({ rule, account }) => account.verdict.provenAt === null && asksMoist(rule.requirement));
+  const span = asks ? drySpans(reckoning!.prepared.evidence.events, now).at(-1) : undefined;
+  return span && span.to === Infinity ? span.from : null;
+}
+
 /** Everything that advice about a heap looks at. @param peakC hottest of the last round, upper ends of ranges included */
 export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Reckoning | null, peakC: number | null, neverHot: boolean, now: Instant): HeapFacts {
   const lead: Account | null = reckoning?.accounts[0]?.account ?? null;
@@ -113,6 +122,7 @@ export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Re
     pests: latest(state, now, (e) => (e.kind === 'observation' && e.data.pests ? { pests: e.data.pests } : undefined)),
     seepage: latest(state, now, (e) => (e.kind === 'observation' && (e.data.seepage === 'some' || e.data.seepage === 'much') ? {} : undefined))?.at ?? null,
     cover: latest(state, now, (e) => (e.kind === 'observation' && e.data.cover ? { on: e.data.cover === 'on' } : undefined)),
+    dryStops: dryStops(reckoning, now),
     watered: state.events.filter((e) => e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS).map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
     burnt: fire ? Math.max(burnt ?? -Infinity, parseInstant(fire.at)!) : burnt,
     inputs: state.opened.inputs ?? null, probe: hand === undefined ? null : { name: hand, checkedAt: siteState.probes.get(hand)?.at(-1)?.at ?? null },

@@ -1,5 +1,7 @@
 import { MS, type Instant } from '../quantity/instant';
-import type { BatchEvent, Clock } from './types';
+import type { DoseFinding } from '../words/beyond';
+import { drySpans } from './moisture';
+import type { Clock } from './types';
 import type { Prepared } from './verdict';
 
 /**
@@ -80,13 +82,6 @@ function doseOf(gap: HeldGap, line: DeathLine): number {
   }, 0);
 }
 
-/** Spans in which the heap was logged as dry; of several states at one moment a dry one holds. */
-export function drySpans(events: readonly BatchEvent[], asOf: Instant): { from: Instant; to: Instant }[] {
-  const states = events.filter((e) => e.type === 'moisture' && e.at <= asOf)
-    .map((e) => ({ at: e.at, dry: e.type === 'moisture' && e.state === 'dry' })).sort((a, b) => a.at - b.at || Number(a.dry) - Number(b.dry));
-  return states.flatMap(({ at, dry }, i) => (dry ? [{ from: at, to: states[i + 1]?.at ?? Infinity }] : []));
-}
-
 /** What is left of gaps when spans are taken out. */
 const outside = (gaps: readonly HeldGap[], spans: readonly { from: Instant; to: Instant }[]): HeldGap[] =>
   spans.reduce<readonly HeldGap[]>((left, span) => left.flatMap((gap) => [cut(gap, -Infinity, span.from), cut(gap, span.to, Infinity)].filter((g) => g !== null)), gaps) as HeldGap[];
@@ -109,3 +104,15 @@ export const dosesOf = (prepared: Prepared): Doses => ({
   weedSeed: doseAlong(prepared, HARD_SEED_LINE, 'seeds'),
 });
 
+
+/**
+ * A dose of nothing is told as none only where full checks of this segment say so. Where a check was hot but
+ * stands alone, is thin, or is missing, the heat is not known: not known is not none.
+ */
+export function doseFinding(prepared: Prepared, line: DeathLine, clock: Clock): DoseFinding {
+  const dose = doseAlong(prepared, line, clock);
+  if (dose > 0) return { code: 'dose', dose };
+  const rounds = prepared.asOf < prepared.evidence.builtAt ? [] : prepared.on(clock).ground.rounds;
+  const allCool = rounds.some((r) => r.complete) && rounds.every((r) => r.peak < line.minC);
+  return { code: allCool ? 'none' : 'unknown' };
+}

@@ -1,5 +1,6 @@
 import { zoneOf } from '../quantity/calendar';
 import type { Instant } from '../quantity/instant';
+import type { Moisture } from './moisture';
 import type { Round } from './rounds';
 import type { Segment, Turn } from './segments';
 import type { Policy } from './types';
@@ -27,16 +28,16 @@ export type Ground = {
   push(round: Round): void;
 };
 
-export function groundOf(segment: Segment, policy: Policy, timeZone: string): Ground {
+export function groundOf(segment: Segment, policy: Policy, timeZone: string, moisture: Moisture): Ground {
   const rounds = [...segment.rounds];
   const windows = graceWindows(segment.turns, policy);
   const walkers = new Map<string, Walker>();
   const make = (floor: Floor, counting: Policy['counting']): Walker =>
-    counting === 'hours' ? hoursWalker(floor, policy, windows) : daysWalker(floor, policy, windows, zoneOf(timeZone), segment.from);
+    counting === 'hours' ? hoursWalker(floor, policy, windows, moisture) : daysWalker(floor, policy, windows, zoneOf(timeZone), segment.from, moisture);
   return {
     from: segment.from, policy, rounds, turns: segment.turns, full: fullTurns(segment.turns), windows,
     walker(floor, counting) {
-      const key = `${counting} ${floor.floorC} ${floor.ceilingC}`;
+      const key = `${counting} ${floor.floorC} ${floor.ceilingC} ${floor.moist === true}`;
       let walker = walkers.get(key);
       if (!walker) {
         walker = make(floor, counting);

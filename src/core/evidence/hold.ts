@@ -3,7 +3,7 @@ import type { Ground } from './ground';
 import type { Hold } from './rule';
 import { spanOf, statusOf, type Part, type Standing, type Tally } from './standing';
 import { countedTurns, uncountedTurns, type CountedTurn } from './turnings';
-import { aliveRun, creditOf, type Run, type Walk } from './walk';
+import { aliveRun, creditOf, type Floor, type Run, type Walk } from './walk';
 
 type Proof = { readonly at: Instant; readonly creditMs: number; readonly turnings: number; readonly run: Run };
 
@@ -85,5 +85,5 @@ export function holdTally(hold: Hold, ground: Ground, counting = ground.policy.c
 }
 
 /** The standing of the latest run as if nothing could be proven: what requirements with a proof of their own report until then. */
-export const openTally = (floor: { floorC: number; ceilingC?: number | undefined }, ground: Ground): Tally =>
-  holdTally({ kind: 'hold', floorC: floor.floorC, ceilingC: floor.ceilingC, hours: Infinity, consecutive: true, turnings: 0 }, ground, 'hours');
+export const openTally = (floor: Floor, ground: Ground): Tally =>
+  holdTally({ kind: 'hold', floorC: floor.floorC, ceilingC: floor.ceilingC, moist: floor.moist, hours: Infinity, consecutive: true, turnings: 0 }, ground, 'hours');

@@ -1,5 +1,6 @@
 import type { Instant } from '../quantity/instant';
 import { doseAlong, type DeathLine } from './doses';
+import type { Range } from './hot-share';
 import type { Clock } from './types';
 import type { Account, Prepared } from './verdict';
 
@@ -24,6 +25,9 @@ export const LOGS_PER_DOSE = { germs: 3, seeds: 2 } as const satisfies Record<Cl
 /** Times at which a leading rule's counted turnings cut the segment into stages. */
 const stagesOf = (turnings: readonly Instant[]): { from: Instant; to: Instant }[] =>
   [-Infinity, ...turnings].map((from, i) => ({ from, to: turnings[i] ?? Infinity }));
+
+/** A figure that falls as the hot share grows, under both of its bounds. @returns the lesser first */
+export const overShare = ([low, high]: Range, figure: (share: number) => number): Range => [figure(high), figure(low)];
 
 /** log₁₀ reductions of each stage between the counted turnings of the leading rule. */
 export function logsOfStages(prepared: Prepared, lead: Account, line: DeathLine, clock: Clock): number[] {

@@ -4,7 +4,7 @@ import { noteText, type Locale, type Note, type NoteFact } from '../words/note';
 import type { Corrector } from './calibration';
 import type { Ground } from './ground';
 import type { Round } from './rounds';
-import type { Rule } from './rule';
+import { asksMoist, type Rule } from './rule';
 import type { Segments } from './segments';
 import type { Standing } from './standing';
 import type { Evidence, Policy, Reading } from './types';
@@ -40,6 +40,7 @@ function breakNotes(standing: Standing, policy: Policy, asOf: Instant): Draft[] 
   const last = walk.runs.at(-1);
   if (last && walk.latest === 'stale') drafts.push({ fact: { code: 'STALE', since: last.to, lostMs: lostOf(last, asOf) }, at: asOf, from: last.to });
   for (const p of walk.pauses) drafts.push({ fact: { code: 'RECOVERING', valueC: p.value, floorC, until: p.until }, at: p.at, from: p.from });
+  for (const r of walk.dry) drafts.push({ fact: { code: 'DRY_ROUND' }, at: r.time, ...idsOf(r.readings) });
   for (const r of walk.thin) drafts.push({ fact: { code: 'THIN_ROUND', points: r.points, minPoints: policy.minPoints }, at: r.time, ...idsOf(r.readings) });
   return drafts;
 }
@@ -120,7 +121,7 @@ export function notesOf(input: NoteInput): Note[] {
     ...excluded.map((r): Draft => ({ fact: { code: 'EXCLUDED_READING', flag: r.flag!, valueC: toCelsius(r.value, r.unit), point: point(r.point) }, at: r.at, readings: [r.id] })),
     ...input.matters.map((r): Draft => ({ fact: { code: 'EXCLUDED_MATTERS', valueC: toCelsius(r.value, r.unit), point: point(r.point) }, at: r.at, readings: [r.id] })),
     ...(rule.methods.includes(evidence.method) ? [] : [{ fact: { code: 'METHOD_MISMATCH', method: evidence.method }, at: asOf } satisfies Draft]),
-    ...(rule.clock === 'seeds' && !evidence.events.some((e) => e.type === 'moisture' && e.at <= asOf)
+    ...((rule.clock === 'seeds' || asksMoist(rule.requirement)) && !evidence.events.some((e) => e.type === 'moisture' && e.at <= asOf)
       ? [{ fact: { code: 'MOISTURE_UNKNOWN' }, at: asOf } satisfies Draft] : []),
   ];
   const locale: Locale = { timeZone: evidence.timeZone, unit: evidence.unit, now: asOf };

@@ -8,6 +8,8 @@ export type Hold = {
   readonly hours: number;
   readonly consecutive: boolean;
   readonly turnings: number;
+  /** While the batch is logged as dry nothing is earned: dry seeds survive heat that kills moist ones. */
+  readonly moist?: boolean | undefined;
 };
 
 /** A hold before each of several full turnings. */
@@ -42,3 +44,10 @@ export type Rule = {
 
 /** Every single requirement in a rule, alternatives included. */
 export const leavesOf = (r: Requirement): Leaf[] => ('of' in r ? r.of.flatMap(leavesOf) : [r]);
+
+/** Every hold in a rule, nested ones included. */
+export const holdsOf = (r: Requirement): Hold[] =>
+  leavesOf(r).flatMap((leaf) => (leaf.kind === 'hold' ? [leaf] : leaf.kind === 'within' ? [leaf.outer, leaf.inner] : []));
+
+/** Whether a rule looks at how moist the batch was logged. */
+export const asksMoist = (r: Requirement): boolean => holdsOf(r).some((h) => h.moist === true);

@@ -2,6 +2,7 @@ import { MS, type Instant } from '../quantity/instant';
 import type { Note } from '../words/note';
 import { correctorOf, type Corrector } from './calibration';
 import { groundOf, type Ground } from './ground';
+import { moistureOf } from './moisture';
 import { notesOf, roundRemarks } from './notes';
 import { NAMED_ROUND_MS, roundsOf, type Round } from './rounds';
 import type { Rule } from './rule';
@@ -90,8 +91,9 @@ function standpointOf(evidence: Evidence, rounds: readonly Round[], asOf: Instan
   const { policy, builtAt, timeZone } = evidence;
   // Before builtAt there is nothing: one empty segment, waiting.
   const segments = segmentsOf(asOf < builtAt ? [] : rounds, evidence.events.filter((e) => e.at <= asOf), builtAt, Math.max(asOf, builtAt), clock);
-  const ground = groundOf(segments.current, policy, timeZone);
-  const earlier = segments.earlier.map((segment) => groundOf(segment, policy, timeZone));
+  const moisture = moistureOf(evidence.events, asOf);
+  const ground = groundOf(segments.current, policy, timeZone, moisture);
+  const earlier = segments.earlier.map((segment) => groundOf(segment, policy, timeZone, moisture));
   return {
     segments, ground, earlier, remarks: roundRemarks(ground, corrector),
     tally: memo((rule) => tallyOf(rule.requirement, ground)),

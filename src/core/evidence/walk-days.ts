@@ -1,5 +1,6 @@
 import { dayFrom, type LocalDay, type Zone } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
+import type { Moisture } from './moisture';
 import { heatOf, type Heat, type Round } from './rounds';
 import type { Policy } from './types';
 import { creditOf, windowAt, type BreakCode, type Floor, type GraceWindow, type Pause, type Run, type Walk, type Walker } from './walk';
@@ -33,10 +34,11 @@ const touching = (day: LocalDay, windows: readonly GraceWindow[]): GraceWindow[]
  * is over, and each hot day earns 24 hours at the midnight that ends it.
  * @param from when the segment began
  */
-export function daysWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[], zone: Zone, from: Instant): Walker {
+export function daysWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[], zone: Zone, from: Instant, moisture: Moisture): Walker {
   const runs: Run[] = [];
   const pauses: Pause[] = [];
   const thin: Round[] = [];
+  const dry: Round[] = [];
   const hotRounds: Round[] = [];
   let day = dayFrom(zone, from);
   let judged: Judged[] = [];
@@ -80,7 +82,8 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
   };
   const closeDay = (): void => {
     if (judged.length > 0) untouched = false;
-    const kind = kindOf(day, judged, windows, from);
+    const wouldBe = kindOf(day, judged, windows, from);
+    const kind = wouldBe === 'hot' && floor.moist && moisture.dryMs(day.start, day.end) > 0 ? 'blank' : wouldBe;
     if (kind === 'cold') {
       const culprit = judged.find((j) => breaks(j, windows))!;
       end(culprit.heat === 'over' ? 'OVER_CEILING' : 'COLD', culprit.r);
@@ -100,12 +103,13 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
     push(r) {
       while (day.end <= r.time) closeDay();
       const heat = heatOf(r, floor.floorC, floor.ceilingC);
+      if (heat === 'hot' && floor.moist && moisture.isDryAt(r.time)) { dry.push(r); return; }
       if (heat === 'hot') hotRounds.push(r);
       if (heat === 'thin') thin.push(r); else judged.push({ r, heat });
     },
     at(until) {
       while (day.end <= until) closeDay();
-      return { floor, runs, windows, pauses, thin, hotRounds, untouched, latest: latest(), counting: 'days' };
+      return { floor, runs, windows, pauses, thin, dry, hotRounds, untouched, latest: latest(), counting: 'days' };
     },
   };
 }

@@ -1,4 +1,5 @@
 import { hoursToMs, type Instant } from '../quantity/instant';
+import type { Moisture } from './moisture';
 import { heatOf, type Heat, type Round } from './rounds';
 import type { Turn } from './segments';
 import type { Policy } from './types';
@@ -23,7 +24,7 @@ export type Run = {
 /** A cold round that a turn excuses. */
 export type Pause = { readonly at: Instant; readonly from: Instant; readonly value: number; readonly until: Instant };
 
-export type Floor = { readonly floorC: number; readonly ceilingC?: number | undefined };
+export type Floor = { readonly floorC: number; readonly ceilingC?: number | undefined; /** Only moist time earns. */ readonly moist?: boolean | undefined };
 
 export type Walk = {
   readonly floor: Floor;
@@ -32,6 +33,8 @@ export type Walk = {
   readonly pauses: readonly Pause[];
   /** Rounds hot enough but with too few points: they earn nothing. */
   readonly thin: readonly Round[];
+  /** Rounds that would be hot, had the batch not been logged as dry: they earn nothing under a moist rule. */
+  readonly dry: readonly Round[];
   readonly hotRounds: readonly Round[];
   /** Neither hot, cold nor over so far: nothing has been judged yet. */
   readonly untouched: boolean;
@@ -86,15 +89,17 @@ export function windowAt(windows: readonly GraceWindow[], t: Instant): GraceWind
  * Walks rounds against one floor, counting elapsed hours (contract, section 6).
  * Nothing is interpolated: between a hot and a cold round nothing is earned, nor in a gap that a turn bridges.
  */
-export function hoursWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[]): Walker {
+export function hoursWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[], moisture: Moisture): Walker {
   const maxGap = hoursToMs(policy.maxGapHours);
   const runs: Run[] = [];
   const pauses: Pause[] = [];
   const thin: Round[] = [];
+  const dry: Round[] = [];
   const hotRounds: Round[] = [];
   let untouched = true;
   let run: Run | null = null;
   let pausedIn: GraceWindow | undefined;
+  const moistMs = (from: Instant, to: Instant): number => to - from - (floor.moist ? moisture.dryMs(from, to) : 0);
   const end = (code: BreakCode, round: Round): void => {
     if (run) run.ended = { code, round };
     run = null;
@@ -115,7 +120,7 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
     if (current) {
       const credited = !pausedIn && r.time - current.to <= maxGap;
       if (credited || bridge(current.to, r.time)) {
-        current.steps.push({ at: r.time, creditMs: creditOf(current) + (credited ? r.time - current.to : 0) });
+        current.steps.push({ at: r.time, creditMs: creditOf(current) + (credited ? moistMs(current.to, r.time) : 0) });
         current.rounds.push(r);
         (current as { to: Instant }).to = r.time;
         pausedIn = undefined;
@@ -137,11 +142,12 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
     push(r) {
       const heat: Heat = heatOf(r, floor.floorC, floor.ceilingC);
       if (heat === 'thin') { thin.push(r); return; }
+      if (heat === 'hot' && floor.moist && moisture.isDryAt(r.time)) { dry.push(r); return; }
       untouched = false;
       if (heat === 'over') end('OVER_CEILING', r);
       else if (heat === 'hot') { hotRounds.push(r); hot(run, r); }
       else if (run) cold(run, r);
     },
-    at: (at) => ({ floor, runs, windows, pauses, thin, hotRounds, untouched, latest: latestAt(at), counting: 'hours' }),
+    at: (at) => ({ floor, runs, windows, pauses, thin, dry, hotRounds, untouched, latest: latestAt(at), counting: 'hours' }),
   };
 }

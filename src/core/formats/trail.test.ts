@@ -60,7 +60,7 @@ test.each<[string, (f: ReturnType<typeof handedOut>) => void, RegExp]>([
 
 test('a newer rule library, a point that is not listed, a policy that contradicts itself: each by name', () => {
   const problems = (change: object): string => { const p = parseBatchFile({ ...handedOut(), ...change }); return p.ok ? 'fine' : p.problems.map((x) => `${x.path}: ${x.message}`).join('\n'); };
-  expect(problems({ terms: { version: 1, library: 99, rules: [] } })).toMatch(/^terms\.library: kept under edition 99 .* knows edition 1\. Update/);
+  expect(problems({ terms: { version: 1, library: 99, rules: [] } })).toMatch(/^terms\.library: kept under edition 99 .* knows edition 2\. Update/);
   expect(problems({ points: [] })).toMatch(/readings\[0\]\.point: no point with the id/);
   expect(problems({ policy: { maxGapHours: 10, turnGraceHours: 12 } })).toMatch(/policy\.turnGraceHours: must not be longer than maxGapHours/);
 });

@@ -6,7 +6,7 @@ import type { Rule } from '../evidence/rule';
 import { account, latestTime, prepare, type Prepared, type Ruling } from '../evidence/verdict';
 import { findRule, rulesForMethod } from '../rules/library';
 import type { Locale } from '../words/note';
-import { doseText, shareText } from '../words/beyond';
+import { doseText, shareRangeText } from '../words/beyond';
 import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, statusWord, verdictSentence } from '../words/verdict';
@@ -81,6 +81,6 @@ function beyondText(prepared: Prepared): string {
   return [
     'Beyond the rules: information, not compliance',
     `  pathogen dose ${doseText(pathogen)}, weed-seed dose ${doseText(weedSeed)} (1 is the published or usual time at temperature, once)`,
-    `  hot share of the heap at 55 °C: ${share === null ? 'not known' : shareText(share)}`,
+    `  hot share of the heap at 55 °C: ${share === null ? 'not known' : shareRangeText(share)}`,
   ].join('\n');
 }

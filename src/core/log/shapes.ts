@@ -153,7 +153,7 @@ export const PolicySchema = z.looseObject({
 export const SoundPolicySchema = PolicySchema.refine((p) => (p.turnGraceHours ?? 0) <= (p.maxGapHours ?? DEFAULT_MAX_GAP_HOURS), { path: ['turnGraceHours'], message: PROBLEM.graceTooLong });
 
 const HoldSchema = z.looseObject({
-  kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0),
+  kind: z.literal('hold'), floorC: z.number(), ceilingC: z.number().optional(), hours: z.number().positive(), consecutive: z.boolean(), turnings: z.int().min(0), moist: z.boolean().optional(),
 });
 /** Neither half of a time within a time asks for turnings. */
 const PlainHoldSchema = HoldSchema.extend({ turnings: z.literal(0) });

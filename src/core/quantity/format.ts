@@ -74,6 +74,12 @@ export function soonText(timeZone: string, at: Instant, now: Instant): string {
 
 export const volumeText = (m3: number, unit: VolumeUnit): string => `${(m3 / M3_OF[unit]).toFixed(1)} ${VOLUME_SIGN[unit]}`;
 
+/** A depth or a height, to 5 cm: `35 cm`, `1.2 m`. */
+export function lengthText(m: number): string {
+  const cm = Math.max(5, Math.round(m * 20) * 5);
+  return cm < 100 ? `${cm} cm` : `${Number((cm / 100).toFixed(2))} m`;
+}
+
 /** `1 turning`, `2 turnings`. */
 export const countText = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 

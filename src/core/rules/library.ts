@@ -8,7 +8,7 @@ import { UK_RULES } from './uk';
 import { US_RULES } from './us';
 
 /** Counts up when a rule of the library changes, so that a file can say which library it was kept under. */
-export const LIBRARY_EDITION = 1;
+export const LIBRARY_EDITION = 2;
 
 /** Every rule that ships. Check a value with your local authority before relying on it. */
 export const RULE_LIBRARY: readonly Rule[] = [...US_RULES, ...EU_RULES, ...CA_RULES, ...AU_RULES, ...UK_RULES, ...PRACTICE_RULES];

@@ -12,7 +12,7 @@ test('each kind of rule reads as a grower would say it', () => {
   expect(text('us-503-psrp')).toBe('5 days in a row at 40 °C or more, and inside that time 4 hours in all at 55 °C or more');
   expect(text('us-503-var')).toBe('14 days in a row at 40 °C or more, with a mean above 45 °C over that time');
   expect(text('eu-2019-1009-cmc3')).toMatch(/^any one of: 3 days in a row at 70 °C or more; or 5 days .*; or 14 days in a row at 55 °C or more$/);
-  expect(text('practice-weed-seed-week')).toBe('7 days in a row at 54.4 °C or more');
+  expect(text('practice-weed-seed-week')).toBe('7 days in a row at 54.4 °C or more, counted only while the heap is moist');
 });
 test('every rule names its document, and says where a value was written from memory', () => {
   for (const r of RULE_LIBRARY) { expect(sourceText(r).length).toBeGreaterThan(10); expect([r.id, r.fromMemory || r.jurisdiction === 'common practice']).toEqual([r.id, true]); }

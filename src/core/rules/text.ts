@@ -11,7 +11,7 @@ const range = (floorC: number, ceilingC: number | undefined, unit: TempUnit): st
 
 function holdText(h: Hold, unit: TempUnit): string {
   const turned = h.turnings > 0 ? `, with ${countText(h.turnings, 'full turning')} at least in that time` : '';
-  return `${spanText(h.hours)} ${h.consecutive ? 'in a row' : 'in all'} ${range(h.floorC, h.ceilingC, unit)}${turned}`;
+  return `${spanText(h.hours)} ${h.consecutive ? 'in a row' : 'in all'} ${range(h.floorC, h.ceilingC, unit)}${turned}${h.moist ? ', counted only while the heap is moist' : ''}`;
 }
 
 export function requirementText(r: Requirement, unit: TempUnit): string {

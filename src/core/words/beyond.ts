@@ -8,6 +8,15 @@ export function doseText(dose: number): string {
   return String(Number(dose.toPrecision(dose < 1 ? 1 : 2)));
 }
 
+/** What can be said of a dose: a figure; none, where every full check came out too cool; or not known, where nothing tells. */
+export type DoseFinding = { readonly code: 'dose'; readonly dose: number } | { readonly code: 'none' } | { readonly code: 'unknown' };
+
+/** A dose that may not be known. */
+export function doseFindingText(finding: DoseFinding): string {
+  if (finding.code === 'dose') return doseText(finding.dose);
+  return finding.code === 'none' ? 'none' : 'not known';
+}
+
 /** A share of the volume: `about 60 %`; never a round 100 where something is left. */
 export function shareText(share: number): string {
   const percent = share * 100;
@@ -23,3 +32,15 @@ export function oneInText(share: number): string {
   if (share < 1e-6) return 'fewer than 1 in a million';
   return `about 1 in ${Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString('en')}`;
 }
+
+/** Two bounds in words, once where they read alike: `about 20 %`, `10 % to 45 %`, `none to about 30 %`. */
+function rangeText([low, high]: readonly [number, number], textOf: (x: number) => string): string {
+  const [a, b] = [textOf(low), textOf(high)];
+  return a === b ? a : `${a} to ${b}`;
+}
+
+/** A share of the volume between two bounds. */
+export const shareRangeText = (range: readonly [number, number]): string => rangeText(range, shareText);
+
+/** One in so many, between two bounds; the lesser share first. */
+export const oneInRangeText = (range: readonly [number, number]): string => rangeText(range, oneInText);

@@ -9,6 +9,7 @@ export type NoteFact =
   | { code: 'STRADDLES_RESTART' }
   | { code: 'LONG_ROUND' }
   | { code: 'THIN_ROUND'; points: number; minPoints: number }
+  | { code: 'DRY_ROUND' }
   | { code: 'COLD'; valueC: number; floorC: number; lostMs: number }
   | { code: 'OVER_CEILING'; peakC: number; ceilingC: number; lostMs: number }
   | { code: 'RECOVERING'; valueC: number; floorC: number; until: Instant }
@@ -65,6 +66,8 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
       return `The round that ended ${when(at)} took more than 6 hours, so its later readings count as a round of their own.`;
     case 'THIN_ROUND':
       return `Only ${countText(fact.points, 'point')} read on ${when(at)}, ${fact.minPoints} are needed: the round is set aside and earns nothing.`;
+    case 'DRY_ROUND':
+      return `The heap was logged as dry when it was read on ${when(at)}: that heat does not count for seeds until a squeeze test says that it is moist again.`;
     case 'COLD':
       return `The round of ${when(at)} came to ${t(fact.valueC, fact.floorC)}, under ${limit(fact.floorC)}, with no turning to excuse it.${lost(fact.lostMs)}`;
     case 'OVER_CEILING':

@@ -32,6 +32,31 @@ export function Grade({ grade }: { grade: NonNullable<ReturnType<typeof gradeVie
   );
 }
 
+/** The heap cut open, with what can be said of its hot part, and why no more. */
+function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: BeyondView }) {
+  const title = hot.code === 'told' ? `${hot.share} of its volume at ${floor} or more${sectionWhen ? `, ${sectionWhen}` : ''}` : hot.code === 'wide' ? 'cannot be told' : 'not known';
+  return (
+    <section className="md:col-span-2 border-t border-rule pt-2"><h3>Hot part of the heap: {title}</h3>
+      {!section && <p>It takes a full check with the depth of at least one place, an air temperature, the heap’s shape, and the depth of its core.</p>}
+      {section && (
+        <div className="grid sm:grid-cols-[minmax(0,430px)_1fr] gap-x-6 gap-y-2 items-center">
+          <HotSection data={section} />
+          <div>
+            {hot.code === 'wide' && <p>Nobody read nearer to the surface than {hot.shallowest}, and the outer shell holds much of the volume: the share may be anything from {hot.share}. One more place at about {hot.tryAt} would tell most.</p>}
+            {hot.code === 'told' && (
+              <>
+                <p>Worked out from the coldest value of each depth. Above the shallowest place nobody read: the lesser figure takes it to fall to the air at the surface, the greater one to stay as warm. The dashed line is {floor}.</p>
+                <p className="mt-2">After {turnings}, {hot.never} was never in the hot part, if each turning mixes at random. Turning the outside in does better than that.</p>
+                <p className="mt-2">Expected to survive, worked out the same way: {hot.germsLeft} of the germs, {hot.seedsLeft} of hard seeds. One dose is taken for 99.9 % of germs and 99 % of seeds (common practice; mixing after Haug, 1993, from memory).</p>
+              </>
+            )}
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
+
 /** Doses, hot share and survivors: information, labelled as such. */
 export function Beyond({ b }: { b: BeyondView }) {
   return (
@@ -45,13 +70,8 @@ export function Beyond({ b }: { b: BeyondView }) {
           <details className="mt-1"><summary className="link min-h-[44px] flex items-center">By kind of seed</summary>
             <table className="border-collapse w-full"><thead><tr className="text-left border-b-[1.6px] border-ink"><th className={cell}>Seed, moist</th><th className={cell}>Dose</th><th className={cell}>Where the line comes from</th></tr></thead>
               <tbody>{b.species.map((s) => <tr key={s.id} className="border-b border-rule"><td className={cell}>{s.name}{s.latin && <i className="q block">{s.latin}</i>}</td><td className={`${cell} whitespace-nowrap`}>{s.dose}</td><td className={`${cell} q`}>{s.source}</td></tr>)}</tbody></table></details></section>
-        <section className="md:col-span-2 border-t border-rule pt-2"><h3>Hot part of the heap: {b.share === null ? 'not known' : `${b.share} of its volume at ${b.floor} or more${b.sectionWhen ? `, ${b.sectionWhen}` : ''}`}</h3>
-          {b.section ? (
-            <div className="grid sm:grid-cols-[minmax(0,430px)_1fr] gap-x-6 gap-y-2 items-center"><HotSection data={b.section} />
-              <div><p>Reckoned from the coldest value of each depth, with the air at the surface; the dashed line is {b.floor}. The outer shell holds much of the volume, so a hot middle says little of the whole.</p>
-                <p className="mt-2">After {b.turnings}, {b.never} was never in the hot part, if each turning mixes at random. Turning the outside in does better than that.</p>
-                <p className="mt-2">Expected to survive by the same reckoning: {b.germsLeft} of the germs, {b.seedsLeft} of hard seeds. One dose is taken for 99.9 % of germs and 99 % of seeds (common practice; mixing after Haug, 1993, from memory).</p></div></div>
-          ) : <p>It takes a full round with points at two depths or more, an air temperature, the heap’s shape, and the depth of its core.</p>}</section>
+        {b.unknown && <p className="md:col-span-2"><b className="font-semibold">Not known</b> is not none: it takes two full checks in a row that were hot, no further apart than the site allows.</p>}
+        <HotPart b={b} />
       </div>
     </Disclosure>
   );

@@ -13,12 +13,12 @@ import { useKeep, type Keep } from './useKeep';
 type Unit = 'C' | 'F';
 type Kind = 'hold' | 'staged' | 'within' | 'meanAbove';
 type Name = 'floor' | 'ceiling' | 'days' | 'turnings' | 'innerFloor' | 'innerHours' | 'mean';
-type Part = { kind: Kind; row: 'yes' | 'no' } & Record<Name, string>;
+type Part = { kind: Kind; row: 'yes' | 'no'; moist: boolean } & Record<Name, string>;
 type Draft = { id: string | null; title: string; document: string; join: 'anyOf' | 'allOf'; clock: 'germs' | 'seeds'; methods: readonly ('turned' | 'static' | 'vessel')[]; parts: readonly Part[] };
 
 const figure = (n: number): string => String(Number(n.toPrecision(12)));
 const degrees = (celsius: number | undefined, unit: Unit): string => (celsius === undefined ? '' : figure(fromCelsius(celsius, unit)));
-const emptyPart = (unit: Unit): Part => ({ kind: 'hold', row: 'yes', floor: degrees(55, unit), ceiling: '', days: '3', turnings: '0', innerFloor: degrees(55, unit), innerHours: '4', mean: degrees(45, unit) });
+const emptyPart = (unit: Unit): Part => ({ kind: 'hold', row: 'yes', moist: false, floor: degrees(55, unit), ceiling: '', days: '3', turnings: '0', innerFloor: degrees(55, unit), innerHours: '4', mean: degrees(45, unit) });
 const newDraft = (unit: Unit): Draft => ({ id: null, title: '', document: '', join: 'anyOf', clock: 'germs', methods: ['turned', 'static', 'vessel'], parts: [emptyPart(unit)] });
 
 const num = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
@@ -26,11 +26,12 @@ const num = (text: string): number => (text.trim() === '' ? NaN : Number(text.tr
 function requirementOf(p: Part, unit: Unit): Requirement {
   const c = (text: string): number => toCelsius(num(text), unit);
   const ceilingC = p.ceiling.trim() === '' ? {} : { ceilingC: c(p.ceiling) };
-  const base = { kind: 'hold' as const, floorC: c(p.floor), ...ceilingC, hours: num(p.days) * 24, consecutive: p.row === 'yes', turnings: num(p.turnings) };
+  const moist = p.moist ? { moist: true } : {};
+  const base = { kind: 'hold' as const, floorC: c(p.floor), ...ceilingC, hours: num(p.days) * 24, consecutive: p.row === 'yes', turnings: num(p.turnings), ...moist };
   switch (p.kind) {
     case 'hold': return base;
     case 'staged': return { kind: 'staged', floorC: base.floorC, ...ceilingC, holdHours: base.hours, stages: base.turnings };
-    case 'within': return { kind: 'within', outer: { ...base, consecutive: true, turnings: 0 }, inner: { kind: 'hold', floorC: c(p.innerFloor), hours: num(p.innerHours), consecutive: false, turnings: 0 } };
+    case 'within': return { kind: 'within', outer: { ...base, consecutive: true, turnings: 0 }, inner: { kind: 'hold', floorC: c(p.innerFloor), hours: num(p.innerHours), consecutive: false, turnings: 0, ...moist } };
     case 'meanAbove': return { kind: 'meanAbove', floorC: base.floorC, hours: base.hours, meanC: c(p.mean) };
   }
 }
@@ -38,9 +39,9 @@ function requirementOf(p: Part, unit: Unit): Requirement {
 function partOf(r: Requirement, unit: Unit): Part {
   const e = emptyPart(unit);
   switch (r.kind) {
-    case 'hold': return { ...e, floor: degrees(r.floorC, unit), ceiling: degrees(r.ceilingC, unit), days: figure(r.hours / 24), turnings: String(r.turnings), row: r.consecutive ? 'yes' : 'no' };
+    case 'hold': return { ...e, floor: degrees(r.floorC, unit), ceiling: degrees(r.ceilingC, unit), days: figure(r.hours / 24), turnings: String(r.turnings), row: r.consecutive ? 'yes' : 'no', moist: r.moist === true };
     case 'staged': return { ...e, kind: 'staged', floor: degrees(r.floorC, unit), ceiling: degrees(r.ceilingC, unit), days: figure(r.holdHours / 24), turnings: String(r.stages) };
-    case 'within': return { ...e, kind: 'within', floor: degrees(r.outer.floorC, unit), ceiling: degrees(r.outer.ceilingC, unit), days: figure(r.outer.hours / 24), innerFloor: degrees(r.inner.floorC, unit), innerHours: figure(r.inner.hours) };
+    case 'within': return { ...e, kind: 'within', floor: degrees(r.outer.floorC, unit), ceiling: degrees(r.outer.ceilingC, unit), days: figure(r.outer.hours / 24), innerFloor: degrees(r.inner.floorC, unit), innerHours: figure(r.inner.hours), moist: r.outer.moist === true || r.inner.moist === true };
     case 'meanAbove': return { ...e, kind: 'meanAbove', floor: degrees(r.floorC, unit), days: figure(r.hours / 24), mean: degrees(r.meanC, unit) };
     default: return e;
   }
@@ -82,6 +83,12 @@ function PartFields({ part, unit, onChange }: { part: Part; unit: Unit; onChange
         {part.kind === 'within' && <>{number('innerFloor', 'Inside it, at or above', `°${unit}`)}{number('innerHours', 'for, in all', 'h')}</>}
         {part.kind === 'meanAbove' && number('mean', 'Mean above', `°${unit}`)}
       </div>
+      {(part.kind === 'hold' || part.kind === 'within') && (
+        <label className="flex gap-2 items-center min-h-[44px]">
+          <input type="checkbox" className="size-5" checked={part.moist} onChange={(e) => set({ moist: e.target.checked })} />
+          Counts only while the heap is moist <span className="q">(dry seeds survive heat that kills moist ones)</span>
+        </label>
+      )}
       {part.kind === 'hold' && <Choices label="Must the time be in a row?" value={part.row} onChange={(v) => { if (v) set({ row: v }); }} options={[{ value: 'yes', label: 'In a row' }, { value: 'no', label: 'Added up' }]} />}
     </div>
   );
