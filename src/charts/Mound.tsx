@@ -14,6 +14,8 @@ export type MoundProps = {
   /** °C of the hot heart, when it is too hot. */
   readonly heartC?: number | undefined;
   readonly stale?: boolean;
+  /** The leading rule is met: this alone ties the knot. */
+  readonly met: boolean;
 };
 
 type Place = { readonly x: number; readonly base: number; readonly maxW: number; readonly maxH: number; readonly largest: number; readonly small?: boolean; readonly chosen?: boolean; readonly flag?: boolean };
@@ -24,7 +26,6 @@ export function Mound({ heap, place }: { heap: MoundProps; place: Place }) {
   const size = sizeOf(heap.volume, place.largest, place.maxW, place.maxH);
   const frame: Frame = { x0: place.x - size.w / 2, w: size.w, base: place.base, h: heap.state === 'released' ? size.h * 0.6 : size.h, lean: leanOf(heap.id) };
   const line = small ? 1.2 : 1.6;
-  const bound = heap.state === 'proven' || heap.state === 'curing' || heap.state === 'released';
   return (
     <g>
       <path d={`${foldPath(frame, 1)}Z`} fill="var(--color-sheet)" />
@@ -33,7 +34,7 @@ export function Mound({ heap, place }: { heap: MoundProps; place: Place }) {
         : <Strata heap={heap} frame={frame} line={line} small={small} />}
       {place.chosen && <path d={`${foldPath(frame, 1)}Z`} fill="none" stroke="var(--color-ink)" strokeWidth={2.4} />}
       {place.flag !== false && <Flag heap={heap} frame={frame} line={line} small={small} />}
-      {bound && <Twine frame={frame} small={small} />}
+      {heap.met && <Twine frame={frame} small={small} />}
     </g>
   );
 }

@@ -17,9 +17,9 @@ export const calmProof: ProofState = { status: 'running', form: 'other', credite
 
 /** A heap of four cubic metres on its ninth day, hot, running, owing nothing. */
 export const calm: HeapFacts = {
-  stage: { code: 'hot', since: ago(120), reason: null }, kept: 'turned', template: template('by-heat'), limits: template('by-heat').limits, builtAt: ago(200), volumeM3: 4, builtM3: 4.6, proof: calmProof, neverHot: false,
+  stage: { code: 'hot', since: ago(120), reason: null, by: null }, kept: 'turned', template: template('by-heat'), limits: template('by-heat').limits, builtAt: ago(200), volumeM3: 4, builtM3: 4.6, proof: calmProof, neverHot: false,
   turns: [], rounds: [heat(53, 58, 63), heat(29, 58, 63), heat(5, 58, 63)], bayNeededBy: null, airC: 12, squeeze: null, smell: null, growth: null, pests: null, seepage: null, cover: null, watered: [], burnt: null,
-  inputs: null, dryStops: null, probe: null, changes: [], flowLPerMin: 15, bucketL: 10,
+  rules: { asked: 1, met: [] }, lastRead: { at: ago(5), coreC: 63, airC: 12 }, inputs: null, dryStops: null, probe: null, changes: [], flowLPerMin: 15, bucketL: 10,
 };
 export type Change = Partial<Omit<HeapFacts, 'proof'>> & { proof?: Partial<ProofState> };
 export const situation = ({ proof, ...change }: Change = {}): Situation => ({ ...calm, ...change, proof: { ...calmProof, ...proof }, now: NOW });

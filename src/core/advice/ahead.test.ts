@@ -11,7 +11,7 @@ describe('the turnings ahead', () => {
   const fast = card('fast', { template: template('fast'), builtAt: ago(97), proof: { status: 'broken', creditedHours: 0, lastHot: null, requiredHours: 0 } });
   test('day 4, then every two days', () => expect(jobsAhead([fast], days(200), NOW).map((j) => j.best).slice(0, 5)).toEqual([0, 2, 4, 6, 8]));
   test('hours from its proof, proven, curing, asleep, static: none', () => {
-    expect(jobsAhead([card('near', { turns: [ago(60)], proof: { creditedHours: 340, earliestProofAt: NOW + 20 * HOUR } }), card('done', { proof: { status: 'proven' } }), card('cures', { stage: { code: 'curing', since: ago(9), reason: null } }), card('cap', { template: template('cap'), kept: 'static', proof: { status: 'broken', creditedHours: 0, lastHot: null } })], days(200), NOW)).toEqual([]);
+    expect(jobsAhead([card('near', { turns: [ago(60)], proof: { creditedHours: 340, earliestProofAt: NOW + 20 * HOUR } }), card('done', { proof: { status: 'proven' } }), card('cures', { proof: { status: 'proven' }, stage: { code: 'curing', since: ago(9), reason: null, by: null } }), card('cap', { template: template('cap'), kept: 'static', proof: { status: 'broken', creditedHours: 0, lastHot: null } })], days(200), NOW)).toEqual([]);
   });
   test('what a rule owes stands two days apart at least, and ends with the proof', () => {
     const owing = jobsAhead([card('owing', { turns: [ago(72)], proof: { turningsOwed: 2, creditedHours: 290, earliestProofAt: NOW + 3 * DAY } })], days(200), NOW);

@@ -1,7 +1,7 @@
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import { lostItsHeat, mendNext } from './next';
 import { turnMinutes, type HeapCard } from './tasks';
-import { isLive, turnOf, type HeapFacts } from './situation';
+import { isDangerous, isLive, turnOf, type HeapFacts } from './situation';
 import { trendOf } from './trend';
 import { NEAR_PROOF_HOURS } from './turn';
 
@@ -97,7 +97,7 @@ export function outlookOf(f: HeapFacts, turns: readonly Instant[], now: Instant,
 /** The turnings that one heap asks for in the days ahead. */
 function jobsOf({ id, code, name, facts, orders }: HeapCard, days: readonly AheadDay[], now: Instant): Job[] {
   const s = { ...facts, now };
-  if (!isLive(s) || s.stage.code === 'dormant' || s.proof.status === 'proven' || facts.builtAt === null) return [];
+  if (!isLive(s) || isDangerous(s) || s.stage.code === 'dormant' || s.proof.status === 'proven' || facts.builtAt === null) return [];
   const advice = turnOf(s);
   const { template, proof } = s;
   const rule = proof.turningsOwed > 0;
@@ -118,6 +118,8 @@ function jobsOf({ id, code, name, facts, orders }: HeapCard, days: readonly Ahea
   let outlook = outlookOf(facts, [], now, end);
   for (let n = 0; n < MOST_JOBS && at !== null && at <= end; n += 1) {
     const owed = rule && n < proof.turningsOwed;
+    // The method's own calendar ends with its working time.
+    if (!owed && template.trigger === 'calendar' && at > facts.builtAt + (template.activeDays + 0.5) * MS.day) break;
     if (!owed && n === proof.turningsOwed) outlook = outlookOf(facts, jobs.map((j) => days[j.best]!.work), now, end);
     if (!owed && proof.requiredHours > 0 && outlook.proofAt !== null && at >= outlook.proofAt - hoursToMs(NEAR_PROOF_HOURS)) break;
     const every = owed ? owedEvery : template.everyDays;

@@ -30,7 +30,7 @@ describe('the heap most like this one', () => {
 
 describe('with which heap a small one is joined', () => {
   const card = (id: string, change: Change) => ({ id, name: id, facts: situation(change) });
-  const idle = { proof: { status: 'broken' as const, creditedHours: 0, lastHot: null }, stage: { code: 'cooling' as const, since: ago(50), reason: null } };
+  const idle = { proof: { status: 'broken' as const, creditedHours: 0, lastHot: null }, stage: { code: 'cooling' as const, since: ago(50), reason: null, by: null } };
   const own = card('own', { ...idle, volumeM3: 0.6 });
   test('under a cubic metre, unproven and still at work', () => {
     expect(tooSmall(own.facts)).toBe(true);
@@ -38,9 +38,9 @@ describe('with which heap a small one is joined', () => {
     expect(tooSmall(card('x', { volumeM3: 0.6, proof: { status: 'proven' } }).facts)).toBe(false);
   });
   test('never with one that has something to lose, nor with one that would be too big', () => {
-    const others = [card('hot', { volumeM3: 2 }), card('idle', { ...idle, volumeM3: 3 }), card('small', { ...idle, volumeM3: 0.8 }), card('huge', { ...idle, volumeM3: 30 }), card('gone', { ...idle, stage: { code: 'ended', since: ago(3), reason: null }, volumeM3: 1 }), card('proven', { volumeM3: 1, proof: { status: 'proven' } })];
+    const others = [card('hot', { volumeM3: 2 }), card('idle', { ...idle, volumeM3: 3 }), card('small', { ...idle, volumeM3: 0.8 }), card('huge', { ...idle, volumeM3: 30 }), card('gone', { ...idle, stage: { code: 'ended', since: ago(3), reason: null, by: null }, volumeM3: 1 }), card('proven', { volumeM3: 1, proof: { status: 'proven' } })];
     expect(partnersFor(own, others).map((p) => p.id)).toEqual(['small', 'idle']);
-    const cures = card('cures', { volumeM3: 1, proof: { status: 'proven' }, stage: { code: 'curing', since: ago(50), reason: null } });
+    const cures = card('cures', { volumeM3: 1, proof: { status: 'proven' }, stage: { code: 'curing', since: ago(50), reason: null, by: null } });
     expect(partnersFor(cures, others)).toMatchObject([{ id: 'proven', why: 'both-proven' }]);
   });
 });

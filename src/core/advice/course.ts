@@ -10,6 +10,16 @@ export type Course =
   | { readonly code: 'TOO_YOUNG' | 'ON_COURSE' | 'HOTTER' | 'COOLER' | 'JUST_TURNED'; readonly coreC: number; readonly lowC: number; readonly highC: number; readonly ageDays: number; readonly airC: number | null }
   | { readonly code: 'NEAR_END' | 'AT_AIR'; readonly coreC: number; readonly lowC: number; readonly highC: number; readonly ageDays: number; readonly airC: number | null };
 
+/**
+ * Whether staying cool after a turning shows anything: only where the heap was moist, big enough to hold heat, turned, and read
+ * full on the days after (common practice). What is in the way is named, so that it can be put right first.
+ */
+export type ReheatTest =
+  | { readonly code: 'SHOWS_NOTHING'; readonly why: readonly ('small' | 'size-unknown' | 'dry' | 'not-squeezed')[] }
+  | { readonly code: 'NOT_TURNED' }
+  | { readonly code: 'READ_ON'; readonly turnedAt: Instant; readonly until: Instant }
+  | { readonly code: 'STAYED_COOL'; readonly turnedAt: Instant; readonly checks: number };
+
 /** Within so much of the air a core gives off no heat of its own that a thermometer could show, K. */
 const AT_AIR_K = 3;
 /** From here on it is near the end: not much above the air, K. */

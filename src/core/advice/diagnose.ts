@@ -1,4 +1,4 @@
-import type { Fix } from '../log/entry';
+import type { Fix, Pest } from '../log/entry';
 import type { MethodTemplate } from '../log/shapes';
 import { LEAST_HOT_M3 } from '../heap/size';
 import { MS, type Instant } from '../quantity/instant';
@@ -13,7 +13,7 @@ import { FELT_LASTS_MS } from './water';
  * air, cold (common practice).
  */
 export type Symptom = 'NOT_HEATING' | 'COOLED_EARLY' | 'AMMONIA' | 'AIRLESS' | 'DRY' | 'WET' | 'FLIES' | 'RATS';
-export type Cause = 'TOO_SMALL' | 'TOO_DRY' | 'TOO_WET' | 'LITTLE_NITROGEN' | 'MUCH_NITROGEN' | 'NO_AIR' | 'COLD_AIR' | 'UNCOVERED' | 'OPENED_TOO_OFTEN' | 'SPENT' | 'THERMOMETER' | 'BARE_FOOD';
+export type Cause = 'TOO_SMALL' | 'TOO_DRY' | 'TOO_WET' | 'LITTLE_NITROGEN' | 'MUCH_NITROGEN' | 'NO_AIR' | 'COLD_AIR' | 'UNCOVERED' | 'OPENED_TOO_OFTEN' | 'SPENT' | 'THERMOMETER' | 'BARE_FOOD' | 'NEST';
 
 export type Sign =
   | { readonly code: 'SIZE'; readonly m3: number } | { readonly code: 'SIZE_UNKNOWN' }
@@ -26,14 +26,17 @@ export type Sign =
   | { readonly code: 'WATERED'; readonly litres: number; readonly at: Instant }
   | { readonly code: 'COVER'; readonly on: boolean; readonly at: Instant } | { readonly code: 'GROWTH'; readonly growth: 'white' | 'grey'; readonly at: Instant }
   | { readonly code: 'SEEPAGE'; readonly at: Instant } | { readonly code: 'HIGHEST'; readonly c: number; readonly at: Instant }
-  | { readonly code: 'PROBE_CHECKED'; readonly at: Instant } | { readonly code: 'PROBE_UNCHECKED'; readonly probe: string }
+  | { readonly code: 'PROBE_CHECKED'; readonly at: Instant } | { readonly code: 'PROBE_UNCHECKED'; readonly probe: string } | { readonly code: 'PROBE_UNNAMED' } | { readonly code: 'COVER_UNKNOWN' }
   | { readonly code: 'FOOD_IN' } | { readonly code: 'PESTS'; readonly at: Instant };
 
 export type RankedCause = { readonly cause: Cause; readonly fix: Fix; readonly score: number; readonly for: readonly Sign[]; readonly against: readonly Sign[]; readonly unknown: readonly Sign[] };
 
+/** Something that was done to mend a heap; what was added is told in the words of its entry, never guessed. */
+export type Change = { readonly at: Instant; readonly what: Fix | 'added'; readonly said?: string };
+
 /** What was changed at one time, and what became of the heat. */
 export type Trial = {
-  readonly at: Instant; readonly changes: readonly { readonly at: Instant; readonly what: Fix }[];
+  readonly at: Instant; readonly changes: readonly Change[];
   readonly beforeC: number | null; readonly afterC: number | null; readonly afterAt: Instant | null;
   /** `unknown`: several things were changed at once, so nobody can tell which helped. `open`: not read yet. */
   readonly outcome: 'helped' | 'no-change' | 'worse' | 'open'; readonly causeUnknown: boolean;
@@ -53,7 +56,7 @@ export type DiagnosisSituation = {
   readonly squeeze: { readonly squeeze: Squeeze; readonly at: Instant } | null;
   readonly smell: { readonly smell: Smell; readonly at: Instant } | null;
   readonly growth: { readonly growth: 'none' | 'white' | 'grey'; readonly at: Instant } | null;
-  readonly pests: { readonly pests: 'none' | 'flies' | 'rats' | 'other'; readonly at: Instant } | null;
+  readonly pests: { readonly pests: readonly Pest[]; readonly at: Instant } | null;
   readonly seepage: Instant | null;
   readonly cover: { readonly on: boolean; readonly at: Instant } | null;
   readonly watered: readonly { readonly at: Instant; readonly litres: number | null }[];
@@ -70,6 +73,8 @@ const COLD_C = 5;
 const OFTEN = 3;
 /** Left alone for longer than this it may have settled upon its own air. */
 const SETTLES_MS = 7 * MS.day;
+/** Food that was buried so long ago has rotted: it draws nothing any more (common practice). */
+const FOOD_LASTS_DAYS = 30;
 const RICH = new Set(['manure', 'food-waste', 'biosolids']);
 
 type Finding = { for?: readonly Sign[]; against?: readonly Sign[]; unknown?: readonly Sign[] };
@@ -109,16 +114,26 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
     MUCH_NITROGEN: { for: [...only(smells('ammonia') && smelled), ...(rich === true ? [{ code: 'RICH_INPUTS' } as const] : [])], against: only(smell !== null && !smells('ammonia') && smelled), unknown: smell === null ? [{ code: 'NOT_SMELLED' }] : [] },
     NO_AIR: { for: [...(smells('sour', 'rotten') ? [smelled!, smelled!] : []), ...only(is('runs') && felt), ...only(still)], against: [...only(smells('earthy', 'none', 'sweet') && smelled), ...only(turned)], unknown: smell === null ? [{ code: 'NOT_SMELLED' }] : [] },
     COLD_AIR: air === null ? { unknown: [{ code: 'AIR_UNKNOWN' }] } : s.airC! < COLD_C ? { for: [air] } : { against: [air] },
-    UNCOVERED: covered === null ? {} : covered.on ? { against: [covered] } : { for: [covered] },
+    UNCOVERED: covered === null ? { unknown: [{ code: 'COVER_UNKNOWN' }] } : covered.on ? { against: [covered] } : { for: [covered] },
     OPENED_TOO_OFTEN: turned && recent.length >= OFTEN ? { for: [turned] } : { against: only(turned) },
     SPENT: hottest !== null && hottest.peakC >= HOT_C && old ? { for: [age!, highest!] } : { against: only(age) },
-    THERMOMETER: s.probe === null ? {} : s.probe.checkedAt === null ? { for: [{ code: 'PROBE_UNCHECKED', probe: s.probe.name }] } : { against: [{ code: 'PROBE_CHECKED', at: s.probe.checkedAt }] },
-    BARE_FOOD: { for: [...(s.inputs?.includes('food-waste') ? [{ code: 'FOOD_IN' } as const] : []), ...(pests && pests.pests !== 'none' ? [{ code: 'PESTS', at: pests.at } as const] : [])], unknown: s.inputs === null ? [{ code: 'INPUTS_UNKNOWN' }] : [] },
+    THERMOMETER: s.probe === null ? { unknown: [{ code: 'PROBE_UNNAMED' }] } : s.probe.checkedAt === null ? { for: [{ code: 'PROBE_UNCHECKED', probe: s.probe.name }] } : { against: [{ code: 'PROBE_CHECKED', at: s.probe.checkedAt }] },
+    BARE_FOOD: bareFood(s, age, pests),
+    NEST: { for: [...only(still), ...only(is('crumbles', 'holds') && felt)], against: only(turned) },
   };
 }
 
+/** Whether food lies open: only where it went in, and not so long ago that it has rotted. */
+function bareFood({ inputs, builtAt, now }: DiagnosisSituation, age: Sign | null, pests: DiagnosisSituation['pests']): Finding {
+  const old = builtAt !== null && (now - builtAt) / MS.day > FOOD_LASTS_DAYS;
+  const seen: Sign[] = pests && pests.pests.length > 0 ? [{ code: 'PESTS', at: pests.at }] : [];
+  if (inputs === null) return old ? { against: age ? [age] : [] } : { for: seen, unknown: [{ code: 'INPUTS_UNKNOWN' }] };
+  if (!inputs.includes('food-waste')) return {};
+  return old ? { against: age ? [age] : [] } : { for: [{ code: 'FOOD_IN' }, ...seen] };
+}
+
 const FIX_OF: Readonly<Record<Cause, Fix>> = {
-  TOO_SMALL: 'enlarge', TOO_DRY: 'water', TOO_WET: 'structure', LITTLE_NITROGEN: 'nitrogen', MUCH_NITROGEN: 'carbon', NO_AIR: 'turn', COLD_AIR: 'cover', UNCOVERED: 'cover', OPENED_TOO_OFTEN: 'wait', SPENT: 'wait', THERMOMETER: 'thermometer', BARE_FOOD: 'bury',
+  TOO_SMALL: 'enlarge', TOO_DRY: 'water', TOO_WET: 'structure', LITTLE_NITROGEN: 'nitrogen', MUCH_NITROGEN: 'carbon', NO_AIR: 'turn', COLD_AIR: 'cover', UNCOVERED: 'cover', OPENED_TOO_OFTEN: 'wait', SPENT: 'wait', THERMOMETER: 'thermometer', BARE_FOOD: 'bury', NEST: 'turn',
 };
 
 /** Causes of each symptom in the order in which the trade looks at them. */
@@ -130,7 +145,7 @@ const CAUSES: Readonly<Record<Symptom, readonly Cause[]>> = {
   DRY: ['TOO_DRY', 'UNCOVERED'],
   WET: ['TOO_WET', 'UNCOVERED', 'NO_AIR'],
   FLIES: ['BARE_FOOD', 'TOO_WET', 'UNCOVERED'],
-  RATS: ['BARE_FOOD', 'UNCOVERED'],
+  RATS: ['BARE_FOOD', 'NEST', 'UNCOVERED'],
 };
 
 /** The right mix rises within three days; in cold air within five (common practice). */
@@ -158,13 +173,13 @@ export function symptomsOf(s: DiagnosisSituation): { symptom: Symptom; at: Insta
   if (felt?.squeeze === 'crumbles') out.push({ symptom: 'DRY', at: felt.at });
   if (felt?.squeeze === 'runs') out.push({ symptom: 'WET', at: felt.at });
   if (s.pests && fresh(s.pests.at)) {
-    if (s.pests.pests === 'flies') out.push({ symptom: 'FLIES', at: s.pests.at });
-    if (s.pests.pests === 'rats') out.push({ symptom: 'RATS', at: s.pests.at });
+    if (s.pests.pests.includes('flies')) out.push({ symptom: 'FLIES', at: s.pests.at });
+    if (s.pests.pests.includes('rats')) out.push({ symptom: 'RATS', at: s.pests.at });
   }
   return out;
 }
 
-/** Each symptom with its causes, the likeliest first; causes that something speaks against and nothing for come last. */
+/** Each symptom with its causes, the likeliest first; one that nothing in the log speaks for, against or asks about is not named; causes that something speaks against and nothing for come last. */
 export function diagnose(s: DiagnosisSituation): Diagnosis[] {
   const found = signs(s);
   return symptomsOf(s).map(({ symptom, at }) => ({
@@ -175,7 +190,7 @@ export function diagnose(s: DiagnosisSituation): Diagnosis[] {
       const score = yes.length * 2 - against.length * 2 + (CAUSES[symptom].length - i) * 0.15;
       const once = (list: readonly Sign[]): Sign[] => list.filter((x, k) => list.findIndex((y) => JSON.stringify(x) === JSON.stringify(y)) === k);
       return { cause, fix: FIX_OF[cause], score, for: once(yes), against: once(against), unknown };
-    }).sort((a, b) => b.score - a.score),
+    }).filter((c) => c.for.length + c.against.length + c.unknown.length > 0).sort((a, b) => b.score - a.score),
   }));
 }
 
@@ -186,8 +201,8 @@ const TOLD_AFTER_MS = 5 * MS.day;
 const MATTERS_K = 6;
 
 /** What was changed, each with the heat before it and within five days after it. */
-export function trialsOf(changes: readonly { readonly at: Instant; readonly what: Fix }[], rounds: readonly RoundHeat[], now: Instant): Trial[] {
-  const groups: { at: Instant; what: Fix }[][] = [];
+export function trialsOf(changes: readonly Change[], rounds: readonly RoundHeat[], now: Instant): Trial[] {
+  const groups: Change[][] = [];
   for (const c of [...changes].sort((a, b) => a.at - b.at)) {
     const group = groups.at(-1);
     if (group && c.at - group.at(-1)!.at < AT_ONCE_MS) group.push(c); else groups.push([c]);
@@ -200,7 +215,7 @@ export function trialsOf(changes: readonly { readonly at: Instant; readonly what
     const rise = before && after ? after.peakC - before.peakC : null;
     return {
       at: first, changes: group, beforeC: before?.peakC ?? null, afterC: after?.peakC ?? null, afterAt: after?.at ?? null,
-      outcome: rise === null ? 'open' : rise >= MATTERS_K ? 'helped' : rise <= -MATTERS_K ? 'worse' : 'no-change', causeUnknown: new Set(group.map((c) => c.what)).size > 1,
+      outcome: rise === null ? 'open' : rise >= MATTERS_K ? 'helped' : rise <= -MATTERS_K ? 'worse' : 'no-change', causeUnknown: new Set(group.map((c) => `${c.what} ${c.said ?? ''}`)).size > 1,
     };
   });
 }

@@ -2,7 +2,7 @@ import { ago, heat, HOUR, NOW } from '../../../tests/support/situation';
 import { hotAdvice, type HotSituation } from './hot';
 import { hotWords } from './words';
 
-const at = (s: Partial<HotSituation>): HotSituation => ({ now: NOW, limits: { warnC: 65, actC: 70, dangerC: 77 }, kept: 'turned', rounds: [heat(1, 66, 72)], lastTurn: null, volumeM3: 3, dry: false, burnt: null, ...s });
+const at = (s: Partial<HotSituation>): HotSituation => ({ now: NOW, limits: { warnC: 65, actC: 70, dangerC: 77 }, kept: 'turned', rounds: [heat(1, 66, 72)], lastTurn: null, cooledAt: null, volumeM3: 3, dry: false, burnt: null, ...s });
 const words = (s: Partial<HotSituation>) => hotWords(hotAdvice(at(s))!, { timeZone: 'UTC', unit: 'C', now: NOW });
 
 /** Common practice: act at 68–71 °C by turning, splitting, watering; from 80 °C on it may heat itself. */
@@ -36,5 +36,21 @@ describe('too hot', () => {
     expect(words({ rounds: vain.rounds, lastTurn: vain.lastTurn }).escalate).toMatch(/Tell whoever answers for the site/);
     expect(hotAdvice(at({ rounds: [heat(5, 66, 72), heat(1, 66, 72)] }))?.escalate).toBe(false);
   });
-  test('what is three days old says nothing of now', () => expect(hotAdvice(at({ rounds: [heat(80, 66, 79)] }))).toBeNull());
+  test('what was too hot three days ago and was not read since is to be read, not cooled blindly; danger stays danger', () => {
+    expect(hotAdvice(at({ rounds: [heat(80, 66, 72)] }))).toMatchObject({ level: 'act', old: true, choices: ['look-again'], overdue: true });
+    expect(hotAdvice(at({ rounds: [heat(80, 66, 79)] }))).toMatchObject({ level: 'danger', old: true });
+    expect(hotAdvice(at({ rounds: [heat(80, 64, 66)] }))).toBeNull();
+    expect(hotAdvice(at({ rounds: [heat(20 * 24, 66, 72)] }))).toBeNull();
+  });
+  test('a turning and water after the reading have answered it: only reading it is due', () => {
+    const answered = hotAdvice(at({ rounds: [heat(50, 66, 72)], lastTurn: ago(48), cooledAt: ago(48) }))!;
+    expect(answered).toMatchObject({ level: 'act', choices: ['look-again'], answeredAt: ago(48), escalate: false });
+    expect(hotWords(answered, { timeZone: 'UTC', unit: 'C', now: NOW })).toMatchObject({ heading: 'Read it again', choices: [], escalate: null });
+  });
+  test('one round is not every round: nobody else is called for it', () => expect(hotAdvice(at({ rounds: [heat(60, 60, 64), heat(30, 66, 72)] }))!.escalate).toBe(false));
+  test('a smell of burning is danger whatever was read, also where nothing was', () => {
+    expect(hotAdvice(at({ rounds: [heat(3, 50, 55)], burnt: ago(1) }))!.level).toBe('danger');
+    expect(hotAdvice(at({ rounds: [], burnt: ago(1) }))).toMatchObject({ level: 'danger', coreC: null });
+    expect(words({ rounds: [], burnt: ago(1) }).why).toMatch(/^Nobody has read it, and somebody smelled burning/);
+  });
 });

@@ -15,6 +15,8 @@ export type HotSituation = {
   readonly kept: Method;
   readonly rounds: readonly RoundHeat[];
   readonly lastTurn: Instant | null;
+  /** When something was last done that cools it; null: nothing was. */
+  readonly cooledAt: Instant | null;
   readonly volumeM3: number | null;
   readonly dry: boolean;
   /** A smell of burning, or a round whose reader said that it may be on fire. */
@@ -23,10 +25,15 @@ export type HotSituation = {
 
 export type HotAdvice = {
   readonly level: HotLevel;
-  readonly coreC: number;
+  /** As last read; null: never read, somebody smelled burning. */
+  readonly coreC: number | null;
   readonly at: Instant;
   readonly limitC: number;
-  /** Since when every round was over the limit to act, °C. */
+  /** What was done since that reading: it has answered it, and only reading shows whether it was enough. Null: nothing. */
+  readonly answeredAt: Instant | null;
+  /** Read so long ago that it says little of the heat now. */
+  readonly old: boolean;
+  /** Since when every round was over the limit to act. */
   readonly overSince: Instant | null;
   /** It was cooled once and is still too hot, or has been for a day: somebody else must know. */
   readonly escalate: boolean;
@@ -41,30 +48,35 @@ export type HotAdvice = {
 const FOLLOW_UP_H: Readonly<Record<HotLevel, number>> = { warn: 24, act: 4, danger: 1 };
 /** Heaps over this are better halved than turned, m³ (common practice: two smaller heaps shed more heat). */
 const SPLITS_OVER_M3 = 4;
-/** What is older than this says nothing of the heat now. */
+const AT_DANGER: readonly HotChoice[] = ['keep-back', 'do-not-open', 'call', 'look-again'];
+/** A heap that was over the limit to act has cooled by then, read or not (common practice); danger stays until somebody reads it. */
+const FORGOTTEN_MS = 14 * MS.day;
+/** What is older than this says little of the heat now. */
 const STALE_MS = 3 * MS.day;
 
-/** Null: it is not too hot, or nobody has looked in three days. */
+/** Null: it was not too hot when it was last read, and nobody smelled burning. What nobody has read since stays, for nothing says that it cooled. */
 export function hotAdvice(s: HotSituation): HotAdvice | null {
   const last = s.rounds.findLast((r) => r.at <= s.now);
   const burnt = s.burnt !== null && s.burnt > s.now - MS.day;
-  if (!last || s.now - last.at > STALE_MS) return null;
   const { warnC, actC, dangerC } = s.limits;
-  const level: HotLevel | null = last.peakC >= dangerC || (burnt && last.peakC >= warnC) ? 'danger' : last.peakC >= actC ? 'act' : last.peakC >= warnC ? 'warn' : null;
-  if (level === null) return null;
+  if (!last) return burnt ? { level: 'danger', coreC: null, at: s.burnt!, limitC: dangerC, answeredAt: null, old: false, overSince: null, escalate: false, choices: AT_DANGER, followUpAt: s.burnt! + FOLLOW_UP_H.danger * MS.hour, overdue: s.burnt! + FOLLOW_UP_H.danger * MS.hour < s.now, burnt } : null;
+  const level: HotLevel | null = last.peakC >= dangerC || burnt ? 'danger' : last.peakC >= actC ? 'act' : last.peakC >= warnC ? 'warn' : null;
+  const old = s.now - last.at > STALE_MS;
+  if (level === null || (old && level === 'warn') || (level === 'act' && s.now - last.at > FORGOTTEN_MS)) return null;
   const cooler = s.rounds.findLastIndex((r) => r.at <= last.at && r.peakC < actC);
   const overSince = last.peakC >= actC ? s.rounds[cooler + 1]!.at : null;
   const turnedLately = s.lastTurn !== null && s.now - s.lastTurn < APART_MS;
   // A turning that did not cool it will not do so a second time on the same day.
   const turnedInVain = s.lastTurn !== null && overSince !== null && s.lastTurn > overSince;
   const big = (s.volumeM3 ?? 0) > SPLITS_OVER_M3;
-  const choices: HotChoice[] = level === 'danger' ? ['keep-back', 'do-not-open', 'call', 'look-again'] : level === 'warn' ? ['look-again', ...(s.kept === 'static' ? (['cap-off'] as const) : [])] : [
+  const answeredAt = s.cooledAt !== null && s.cooledAt > last.at ? s.cooledAt : null;
+  const choices: readonly HotChoice[] = level === 'danger' ? AT_DANGER : answeredAt !== null || old ? ['look-again'] : level === 'warn' ? ['look-again', ...(s.kept === 'static' ? (['cap-off'] as const) : [])] : [
     ...(s.kept === 'static' ? (['cap-off'] as const) : []), ...(s.dry ? (['wet'] as const) : []), ...(turnedLately || turnedInVain || s.kept === 'vessel' ? [] : (['turn'] as const)),
     ...(s.kept !== 'vessel' && (big || turnedInVain) ? (['split'] as const) : []), ...(s.dry ? [] : (['wet'] as const)), 'look-again',
   ];
-  const followUpAt = last.at + FOLLOW_UP_H[level] * MS.hour;
+  const followUpAt = (answeredAt ?? last.at) + FOLLOW_UP_H[level] * MS.hour;
   return {
-    level, coreC: last.peakC, at: last.at, limitC: level === 'danger' ? dangerC : level === 'act' ? actC : warnC, overSince,
-    escalate: overSince !== null && (turnedInVain || s.now - overSince > MS.day), choices, followUpAt, overdue: followUpAt < s.now, burnt,
+    level, coreC: last.peakC, at: last.at, answeredAt, old, limitC: level === 'danger' ? dangerC : level === 'act' ? actC : warnC, overSince,
+    escalate: overSince !== null && overSince < last.at && (turnedInVain || last.at - overSince > MS.day), choices, followUpAt, overdue: followUpAt < s.now, burnt,
   };
 }

@@ -59,14 +59,15 @@ describe('where a heap is heading', () => {
   });
 });
 
-const life: StageFacts = { now: NOW, openedAt: ago(300), builtAt: ago(290), rawAt: ago(290), curedAt: null, readyAt: null, releasedAt: null, hold: null, ended: null, rounds: [], air: [] };
+const said = (hoursAgo: number) => ({ at: ago(hoursAgo), by: 'Mo' });
+const life: StageFacts = { now: NOW, openedAt: ago(300), builtAt: ago(290), rawAt: ago(290), cured: null, ready: null, released: null, hold: null, ended: null, rounds: [], air: [] };
 describe('stages from dated events', () => {
   test.each<[string, Partial<StageFacts>, string, number]>([
     ['not closed', { builtAt: null }, 'building', ago(300)], ['closed, cold', { rounds: [heat(3, 20, 25)] }, 'heating', ago(290)], ['hot', { rounds: [heat(60, 30, 40), heat(40, 50, 55), heat(3, 60, 63)] }, 'hot', ago(40)],
     ['fallen', { rounds: [heat(60, 55, 60), heat(20, 40, 44), heat(3, 38, 40)] }, 'cooling', ago(20)], ['frozen under frost', { rounds: [heat(60, 30, 40), heat(20, 1, 2)], air: [{ at: ago(10), c: -4 }] }, 'dormant', ago(20)],
-    ['cold under mild air is not frozen', { rounds: [heat(20, 1, 4)], air: [{ at: ago(10), c: 8 }] }, 'heating', ago(290)], ['curing', { curedAt: ago(50) }, 'curing', ago(50)],
-    ['something raw went in after the curing began: a heap again', { curedAt: ago(50), rawAt: ago(20), rounds: [heat(3, 30, 40)] }, 'heating', ago(20)], ['ready', { curedAt: ago(50), readyAt: ago(5) }, 'ready', ago(5)],
-    ['held', { hold: { at: ago(9), on: true, reason: 'no hands' } }, 'on-hold', ago(9)], ['taken up again', { hold: { at: ago(9), on: false, reason: null } }, 'heating', ago(290)], ['at its end', { ended: { at: ago(2), reason: 'gave-up' }, releasedAt: ago(9) }, 'ended', ago(2)],
+    ['cold under mild air is not frozen', { rounds: [heat(20, 1, 4)], air: [{ at: ago(10), c: 8 }] }, 'heating', ago(290)], ['curing', { cured: said(50) }, 'curing', ago(50)],
+    ['something raw went in after the curing began: a heap again', { cured: said(50), rawAt: ago(20), rounds: [heat(3, 30, 40)] }, 'heating', ago(20)], ['ready', { cured: said(50), ready: said(5) }, 'ready', ago(5)],
+    ['held', { hold: { ...said(9), on: true, reason: 'no hands' } }, 'on-hold', ago(9)], ['taken up again', { hold: { ...said(9), on: false, reason: null } }, 'heating', ago(290)], ['at its end', { ended: { ...said(2), reason: 'gave-up' }, released: said(9) }, 'ended', ago(2)],
   ])('%s', (_, facts, code, since) => expect(stageOf({ ...life, ...facts })).toMatchObject({ code, since }));
 });
 
@@ -86,9 +87,9 @@ describe('what is wrong', () => {
     ['frost, else well', { airC: -6, builtAt: ago(140), squeeze: { squeeze: 'drops', at: ago(3) }, smell: { smell: 'earthy', at: ago(3) }, volumeM3: 6 }, 'COLD_AIR'],
   ])('it does not heat: %s', (_, d, first) => expect(causes(d)[0]).toBe(first));
   test('cooled early, ammonia, flies', () => {
-    expect(diagnose({ ...ill, rounds: [heat(60, 55, 60), heat(3, 35, 38)], squeeze: { squeeze: 'crumbles', at: ago(3) } })[0]).toMatchObject({ symptom: 'COOLED_EARLY', causes: [{ cause: 'TOO_DRY', fix: 'water' }, {}, {}, {}, {}, {}, {}, {}, {}, {}] });
-    expect(diagnose({ ...ill, course: null, smell: { smell: 'ammonia', at: ago(3) } })[0]).toMatchObject({ symptom: 'AMMONIA', causes: [{ cause: 'MUCH_NITROGEN', fix: 'carbon' }, {}, {}] });
-    expect(diagnose({ ...ill, course: null, inputs: ['food-waste'], pests: { pests: 'flies', at: ago(3) } })[0]).toMatchObject({ symptom: 'FLIES', causes: [{ cause: 'BARE_FOOD', fix: 'bury' }, {}, {}] });
+    expect(diagnose({ ...ill, rounds: [heat(60, 55, 60), heat(3, 35, 38)], squeeze: { squeeze: 'crumbles', at: ago(3) } })[0]).toMatchObject({ symptom: 'COOLED_EARLY', causes: [{ cause: 'TOO_DRY', fix: 'water' }, {}, {}, {}, {}, {}, {}, {}] });
+    expect(diagnose({ ...ill, course: null, smell: { smell: 'ammonia', at: ago(3) } })[0]).toMatchObject({ symptom: 'AMMONIA', causes: expect.arrayContaining([expect.objectContaining({ cause: 'MUCH_NITROGEN', fix: 'carbon' })]) });
+    expect(diagnose({ ...ill, course: null, inputs: ['food-waste'], pests: { pests: ['flies'], at: ago(3) } })[0]).toMatchObject({ symptom: 'FLIES', causes: expect.arrayContaining([expect.objectContaining({ cause: 'BARE_FOOD', fix: 'bury' })]) });
   });
   test('a heap on course, or two days old, has nothing wrong', () => {
     expect(symptomsOf({ ...ill, course: { ...ill.course!, code: 'ON_COURSE' } })).toEqual([]);

@@ -39,21 +39,22 @@ describe('what to do next', () => {
   });
   test('a young cold heap waits; an old one is looked into, the likeliest cause named with what speaks for it', () => {
     const cold = { proof: { status: 'broken' as const, creditedHours: 0, lastHot: null }, neverHot: true, rounds: [heat(3, 31, 33)] };
-    expect(advise({ ...cold, builtAt: ago(40), stage: { code: 'heating', since: ago(40), reason: null } }).code).toBe('WAIT_FOR_HEAT');
+    expect(advise({ ...cold, builtAt: ago(40), stage: { code: 'heating', since: ago(40), reason: null, by: null } }).code).toBe('WAIT_FOR_HEAT');
     expect(advise({ ...cold, builtAt: ago(100), volumeM3: 0.6 })).toMatchObject({ code: 'MEND', symptom: 'NOT_HEATING', cause: 'TOO_SMALL', fix: 'enlarge' });
     expect(say({ ...cold, builtAt: ago(100), squeeze: { squeeze: 'crumbles', at: ago(3) } })).toMatchObject({ act: 'It does not heat: water it', why: expect.stringMatching(/^Too dry: squeezed .*crumbles\. One change at a time\.$/) });
-    expect(say({ proof: { status: 'waiting' }, rounds: [], stage: { code: 'heating', since: ago(10), reason: null }, builtAt: ago(10) }).why).toMatch(/No round yet/);
+    expect(say({ proof: { status: 'waiting' }, rounds: [], stage: { code: 'heating', since: ago(10), reason: null, by: null }, builtAt: ago(10) }).why).toMatch(/No round yet/);
   });
   test('building, proven, curing, held, asleep and gone', () => {
-    expect((['building', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const).map((code) => advise({ stage: { code, since: ago(5), reason: null } }).code)).toEqual(['CLOSE_WHEN_BUILT', 'LEAVE_TO_CURE', 'READY', 'ON_HOLD', 'NOTHING', 'NOTHING']);
+    const done = { proof: { status: 'proven' as const, lastHot: null } };
+    expect((['building', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const).map((code) => advise({ ...done, stage: { code, since: ago(5), reason: null, by: null } }).code)).toEqual(['CLOSE_WHEN_BUILT', 'LEAVE_TO_CURE', 'READY', 'ON_HOLD', 'NOTHING', 'NOTHING']);
     expect(say({ proof: { status: 'proven', lastHot: null } }).why).toMatch(/Nothing raw goes in any more/);
-    expect(say({ stage: { code: 'dormant', since: ago(90), reason: null }, rounds: [heat(20, 1, 2)], airC: -4, proof: { status: 'broken', creditedHours: 0, lastHot: null } })).toMatchObject({ act: 'Let it sleep until it thaws', urgent: false });
+    expect(say({ stage: { code: 'dormant', since: ago(90), reason: null, by: null }, rounds: [heat(20, 1, 2)], airC: -4, proof: { status: 'broken', creditedHours: 0, lastHot: null } })).toMatchObject({ act: 'Let it sleep until it thaws', urgent: false });
   });
   test('every situation has words in both units, never a hole in them; the same log gives the same advice', () => {
     const at = fc.integer({ min: 0, max: 500 }).map(ago);
     const some = <T>(value: fc.Arbitrary<T>) => fc.option(value);
     fc.assert(fc.property(fc.record({
-      stage: fc.record({ code: fc.constantFrom(...STAGES), since: at, reason: fc.constant(null) }), template: fc.constantFrom(...TEMPLATES), builtAt: some(at), volumeM3: some(fc.double({ min: 0.2, max: 40, noNaN: true })),
+      stage: fc.record({ code: fc.constantFrom(...STAGES), since: at, reason: fc.constant(null), by: fc.constant(null) }), template: fc.constantFrom(...TEMPLATES), builtAt: some(at), volumeM3: some(fc.double({ min: 0.2, max: 40, noNaN: true })),
       turns: fc.array(at, { maxLength: 5 }).map((t) => [...t].sort((a, b) => a - b)), rounds: fc.array(fc.tuple(fc.integer({ min: 0, max: 300 }), fc.integer({ min: -5, max: 74 })), { maxLength: 9 }).map((l) => l.sort((a, b) => b[0] - a[0]).map(([h, c]) => heat(h, c))),
       proof: fc.record({ status: fc.constantFrom('proven', 'waiting', 'running', 'recovering', 'broken', null), form: fc.constantFrom('staged', 'other'), creditedHours: fc.integer({ min: 0, max: 400 }), turningsOwed: fc.integer({ min: 0, max: 5 }), lastHot: some(at), graceUntil: some(fc.integer({ min: 1, max: 40 }).map((h) => NOW + h * H)) } as const),
       airC: some(fc.integer({ min: -15, max: 35 })), neverHot: fc.boolean(), squeeze: some(fc.record({ squeeze: fc.constantFrom('crumbles', 'holds', 'drops', 'runs'), at } as const)), smell: some(fc.record({ smell: fc.constantFrom('none', 'earthy', 'ammonia', 'rotten', 'burnt'), at } as const)),

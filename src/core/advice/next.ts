@@ -2,7 +2,8 @@ import type { Fix } from '../log/entry';
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import type { Cause, RankedCause, Symptom } from './diagnose';
 import type { HotAdvice } from './hot';
-import { diagnosesOf, hotOf, isLive, turnOf, waterOf, type Situation } from './situation';
+import { claimOf, type Claim } from './claim';
+import { courseFor, diagnosesOf, hotOf, isLive, isSaidDone, turnOf, waterOf, type Situation } from './situation';
 import type { StageCode } from './stage';
 import type { School, TurnReason } from './turn';
 import type { WaterAdvice } from './water';
@@ -18,16 +19,17 @@ export type Advice =
   | { readonly code: 'WATER'; readonly due: Instant; readonly water: Extract<WaterAdvice, { code: 'WATER' }> }
   | { readonly code: 'SQUEEZE_AGAIN'; readonly due: Instant; readonly drySince: Instant }
   | { readonly code: 'KEEP_READING'; readonly due: Instant; readonly missingHours: number }
-  | { readonly code: 'WAIT_FOR_HEAT'; readonly due: Instant; readonly valueC: number | null; readonly floorC: number }
+  | { readonly code: 'WAIT_FOR_HEAT'; readonly due: Instant; readonly valueC: number | null; readonly floorC: number; /** Past the week in which the right mix gets hot. */ readonly late: boolean }
+  | { readonly code: 'READ_QUIET'; readonly due: Instant; readonly coreC: number | null }
   | { readonly code: 'MEND'; readonly due: Instant; readonly symptom: Symptom; readonly cause: Cause; readonly fix: Fix; readonly coreC: number | null; readonly signs: RankedCause['for']; readonly unseen: RankedCause['unknown'] }
   | { readonly code: 'FIND_OUT_WHY'; readonly due: Instant; readonly valueC: number; readonly floorC: number }
   | { readonly code: 'PROVEN_MOVE_ON'; readonly valueC: number | null; readonly at: Instant | null }
   | { readonly code: 'ASLEEP'; readonly due: Instant; readonly coreC: number; readonly at: Instant; readonly creditedHours: number }
   | { readonly code: 'READ_RUN_DOWN'; readonly due: Instant; readonly coreC: number | null }
-  | { readonly code: 'LEAVE_TO_CURE' }
+  | { readonly code: 'LEAVE_TO_CURE'; readonly due: Instant; readonly since: Instant; readonly by: string | null; readonly claim: Claim }
   | { readonly code: 'ON_HOLD'; readonly since: Instant; readonly reason: string | null }
-  | { readonly code: 'READY'; readonly since: Instant }
-  | { readonly code: 'NOTHING'; readonly stage: StageCode; readonly reason: string | null };
+  | { readonly code: 'READY'; readonly due: Instant; readonly since: Instant; readonly by: string | null; readonly claim: Claim }
+  | { readonly code: 'NOTHING'; readonly stage: StageCode; readonly reason: string | null; readonly by: string | null; readonly since: Instant; readonly claim: Claim };
 
 /** The right mix rises within three days (common practice); from then on a cold heap wants looking into. */
 const WARMS_WITHIN_MS = 3 * MS.day;
@@ -87,25 +89,32 @@ export function mendNext(s: Situation): Extract<Advice, { code: 'MEND' }> | null
 export const lostItsHeat = (mend: { readonly symptom: Symptom } | null): boolean => mend?.symptom === 'NOT_HEATING' || mend?.symptom === 'COOLED_EARLY';
 
 /** The reading that is due in its turn: daily while it proves something, weekly once it is quiet. */
-export function readNext(s: Situation): Extract<Advice, { code: 'KEEP_READING' | 'WAIT_FOR_HEAT' | 'READ_RUN_DOWN' }> {
+export function readNext(s: Situation): Extract<Advice, { code: 'KEEP_READING' | 'WAIT_FOR_HEAT' | 'READ_RUN_DOWN' | 'READ_QUIET' }> {
   const last = lastRound(s);
   const due = (last?.at ?? s.builtAt ?? s.now) + ROUND_EVERY_MS;
   const { status, floorC, creditedHours, requiredHours } = s.proof;
+  const quiet = { due: (last?.at ?? s.now - QUIET_EVERY_MS) + QUIET_EVERY_MS, coreC: last?.peakC ?? null };
   if (status === 'running' || status === 'recovering') return { code: 'KEEP_READING', due, missingHours: Math.max(0, requiredHours - creditedHours) };
-  if (s.builtAt !== null && s.now - s.builtAt > s.template.activeDays * MS.day) return { code: 'READ_RUN_DOWN', due: (last?.at ?? s.now - QUIET_EVERY_MS) + QUIET_EVERY_MS, coreC: last?.peakC ?? null };
-  return { code: 'WAIT_FOR_HEAT', due, valueC: last?.valueC ?? null, floorC };
+  if (s.builtAt !== null && s.now - s.builtAt > s.template.activeDays * MS.day) return { code: 'READ_RUN_DOWN', ...quiet };
+  // Without a rule to meet no heat is a fault: it is looked at once a week.
+  if (status === null || status === 'proven') return { code: 'READ_QUIET', ...quiet };
+  return { code: 'WAIT_FOR_HEAT', due, valueC: last?.valueC ?? null, floorC, late: s.builtAt !== null && s.now - s.builtAt > QUIET_EVERY_MS };
 }
 
 /** One next act for a heap, the most pressing first. */
 export function nextAdvice(s: Situation): Advice {
   const { stage, proof } = s;
-  if (stage.code === 'released' || stage.code === 'ended') return { code: 'NOTHING', stage: stage.code, reason: stage.reason };
+  if (stage.code === 'released' || stage.code === 'ended') return { code: 'NOTHING', stage: stage.code, reason: stage.reason, by: stage.by, since: stage.since, claim: claimOf(s, s.now) };
   const hot = hotOf(s);
   if (hot && hot.level !== 'warn') return { code: 'TOO_HOT', hot };
   if (stage.code === 'on-hold') return { code: 'ON_HOLD', since: stage.since, reason: stage.reason };
   if (stage.code === 'building') return { code: 'CLOSE_WHEN_BUILT' };
-  if (stage.code === 'curing') return { code: 'LEAVE_TO_CURE' };
-  if (stage.code === 'ready') return { code: 'READY', since: stage.since };
+  if (isSaidDone(s) && !isLive(s)) {
+    const water = waterOf(s);
+    if (water.code === 'WATER') return { code: 'WATER', due: s.now, water };
+    const said = { due: readNext(s).due, since: stage.since, by: stage.by, claim: claimOf(s, s.now) };
+    return stage.code === 'curing' ? { code: 'LEAVE_TO_CURE', ...said } : { code: 'READY', ...said };
+  }
   const losing = readOrLose(s);
   if (losing) return losing;
   const last = lastRound(s);
@@ -125,6 +134,8 @@ export function nextAdvice(s: Situation): Advice {
   if (mend) return mend;
   const young = s.neverHot && s.builtAt !== null && s.now - s.builtAt < WARMS_WITHIN_MS;
   const read = readNext(s);
-  if (proof.status === 'broken' && !young && last && read.code === 'WAIT_FOR_HEAT') return { code: 'FIND_OUT_WHY', due: read.due, valueC: last.valueC, floorC: proof.floorC };
+  // One judgement: what is on course for its method is not asked what is wrong with it.
+  const onCourse = ['ON_COURSE', 'JUST_TURNED', 'TOO_YOUNG'].includes(courseFor(s)?.code ?? '');
+  if (proof.status === 'broken' && !young && !onCourse && last && read.code === 'WAIT_FOR_HEAT') return { code: 'FIND_OUT_WHY', due: read.due, valueC: last.valueC, floorC: proof.floorC };
   return read;
 }

@@ -1,9 +1,9 @@
-import type { Fix } from '../log/entry';
 import type { Limits, MethodTemplate } from '../log/shapes';
 import type { Method } from '../evidence/types';
-import type { Instant } from '../quantity/instant';
-import { courseOf, type Course } from './course';
-import { diagnose, type Diagnosis, type DiagnosisSituation } from './diagnose';
+import { MS, type Instant } from '../quantity/instant';
+import { LEAST_HOT_M3 } from '../heap/size';
+import { courseOf, type Course, type ReheatTest } from './course';
+import { diagnose, SENSES_LAST_MS, type Change, type Diagnosis, type DiagnosisSituation } from './diagnose';
 import { hotAdvice, type HotAdvice } from './hot';
 import type { Stage, StageCode } from './stage';
 import type { RoundHeat } from './trend';
@@ -20,7 +20,11 @@ export type HeapFacts = {
   readonly volumeM3: number | null;
   /** Its volume when it was built. */
   readonly builtM3: number | null;
+  /** Of the rule that is worked on: the leading one, or the first that is still to be met behind it. */
   readonly proof: ProofState;
+  readonly rules: { /** How many rules it is kept under. */ readonly asked: number; readonly met: readonly { readonly title: string; readonly at: Instant }[] };
+  /** Hottest place of the last round, with the air of that day where it was read. */
+  readonly lastRead: { readonly at: Instant; readonly coreC: number; readonly airC: number | null } | null;
   /** No hot round yet since it was built, nor before the clock last started again. */
   readonly neverHot: boolean;
   /** Full turnings by time. */
@@ -43,26 +47,38 @@ export type HeapFacts = {
   readonly dryStops: Instant | null;
   readonly probe: DiagnosisSituation['probe'];
   /** The last things that were changed to mend it. */
-  readonly changes: readonly { readonly at: Instant; readonly what: Fix }[];
+  readonly changes: readonly Change[];
   readonly flowLPerMin: number;
   readonly bucketL: number;
 };
 export type Situation = HeapFacts & { readonly now: Instant };
 
 const LIVE: readonly StageCode[] = ['heating', 'hot', 'cooling', 'dormant'];
-/** Whether it still has its own heat to give: not building, held, curing or at its end. */
-export const isLive = (s: { readonly stage: Stage }): boolean => LIVE.includes(s.stage.code);
+/** Called ready or put to cure by somebody. */
+export const isSaidDone = (s: { readonly stage: Stage }): boolean => s.stage.code === 'curing' || s.stage.code === 'ready';
+/**
+ * Whether it is still worked: not building, held, cured or at its end. A person's word that it is ready or cures switches off
+ * nothing that the readings still ask for: a rule that is not met keeps it live.
+ */
+export const isLive = (s: Pick<HeapFacts, 'stage' | 'proof'>): boolean =>
+  LIVE.includes(s.stage.code) || (isSaidDone(s) && s.proof.status !== null && s.proof.status !== 'proven');
 /** Whether it has left the site or is at its end. */
 export const isGone = (s: { readonly stage: Stage }): boolean => s.stage.code === 'released' || s.stage.code === 'ended';
 
 const dry = (s: Situation): boolean => s.squeeze?.squeeze === 'crumbles' || s.squeeze?.squeeze === 'holds';
 const lastTurn = (s: Situation): Instant | null => s.turns.at(-1) ?? null;
 
+/** What was done last that cools a heap: turned, watered, split, its cover taken off. */
+function cooledAt(s: Situation): Instant | null {
+  const done = [...s.turns, ...s.watered.map((w) => w.at), ...s.changes.filter((c) => c.what === 'shrink' || c.what === 'uncover').map((c) => c.at)].filter((at) => at <= s.now);
+  return done.length > 0 ? Math.max(...done) : null;
+}
+
 export const turnOf = (s: Situation): TurnAdvice => turnAdvice(s);
 
-/** Null: it is not too hot, or is no longer a heap that works. */
-export const hotOf = (s: Situation): HotAdvice | null => (isLive(s) || s.stage.code === 'building' || s.stage.code === 'on-hold'
-  ? hotAdvice({ now: s.now, limits: s.limits, kept: s.kept, rounds: s.rounds, lastTurn: lastTurn(s), volumeM3: s.volumeM3, dry: dry(s), burnt: s.burnt }) : null);
+/** Null: it is not too hot, or is gone. */
+export const hotOf = (s: Situation): HotAdvice | null => (!isGone(s)
+  ? hotAdvice({ now: s.now, limits: s.limits, kept: s.kept, rounds: s.rounds, cooledAt: cooledAt(s), lastTurn: lastTurn(s), volumeM3: s.volumeM3, dry: dry(s), burnt: s.burnt }) : null);
 
 /** What its last reading means; null: nothing read since it was built. */
 export function courseFor(s: Situation): Course | null {
@@ -70,7 +86,30 @@ export function courseFor(s: Situation): Course | null {
   return last && s.builtAt !== null && last.at >= s.builtAt ? courseOf(s.template, s.builtAt, last.peakC, last.at, s.airC, s.turns.findLast((t) => t <= last.at) ?? null) : null;
 }
 
-export const diagnosesOf = (s: Situation): Diagnosis[] => (isLive(s) ? diagnose({ ...s, course: courseFor(s) }) : []);
+/** A heap is read on this many days after the turning that tests it, and at least so often (common practice). */
+const REHEAT_MS = 5 * MS.day;
+const REHEAT_CHECKS = 3;
+/** A turning longer ago than this is no test of the heap as it is now. */
+const TEST_LASTS_MS = 14 * MS.day;
+
+/** What a heap near its end shows by staying cool, or what would make it show something. */
+export function reheatTestOf(s: Situation): ReheatTest {
+  const squeeze = s.squeeze !== null && s.now - s.squeeze.at <= SENSES_LAST_MS ? s.squeeze.squeeze : null;
+  const why = [
+    ...(s.volumeM3 === null ? (['size-unknown'] as const) : s.volumeM3 < LEAST_HOT_M3 ? (['small'] as const) : []),
+    ...(squeeze === null ? (['not-squeezed'] as const) : squeeze === 'crumbles' || squeeze === 'holds' ? (['dry'] as const) : []),
+  ];
+  if (why.length > 0) return { code: 'SHOWS_NOTHING', why };
+  const turnedAt = s.turns.at(-1);
+  if (turnedAt === undefined || s.now - turnedAt > TEST_LASTS_MS) return { code: 'NOT_TURNED' };
+  const checks = s.rounds.filter((r) => r.at > turnedAt && r.at <= turnedAt + REHEAT_MS).length;
+  return checks >= REHEAT_CHECKS ? { code: 'STAYED_COOL', turnedAt, checks } : { code: 'READ_ON', turnedAt, until: turnedAt + REHEAT_MS };
+}
+
+/** Whether danger is on it: then nothing else is advised, not even what others would say. */
+export const isDangerous = (s: Situation): boolean => hotOf(s)?.level === 'danger';
+
+export const diagnosesOf = (s: Situation): Diagnosis[] => (isLive(s) && !isDangerous(s) ? diagnose({ ...s, course: courseFor(s) }) : []);
 
 export function waterOf(s: Situation): WaterAdvice {
   const moisture: WaterSituation['moisture'] = s.squeeze === null ? null : { at: s.squeeze.at, by: 'squeeze', squeeze: s.squeeze.squeeze };

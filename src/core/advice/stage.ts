@@ -5,7 +5,9 @@ import type { RoundHeat } from './trend';
 /** Where a heap stands in its life, from dated events and readings: not a list that it is led through, it may go back. */
 export const STAGES = ['building', 'heating', 'hot', 'cooling', 'dormant', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const;
 export type StageCode = (typeof STAGES)[number];
-export type Stage = { readonly code: StageCode; /** Of the event or the round that began it. */ readonly since: Instant; /** Why it is held or at its end. */ readonly reason: string | null };
+export type Stage = { readonly code: StageCode; /** Of the event or the round that began it. */ readonly since: Instant; /** Why it is held or at its end. */ readonly reason: string | null; /** Whose word it is; null: it follows from readings. */ readonly by: string | null };
+/** Something that a person said, and when. */
+export type Word = { readonly at: Instant; readonly by: string };
 
 export type StageFacts = {
   readonly now: Instant;
@@ -13,11 +15,11 @@ export type StageFacts = {
   readonly builtAt: Instant | null;
   /** When something raw last went in, the last load of building included. */
   readonly rawAt: Instant | null;
-  readonly curedAt: Instant | null;
-  readonly readyAt: Instant | null;
-  readonly releasedAt: Instant | null;
-  readonly hold: { readonly at: Instant; readonly on: boolean; readonly reason: string | null } | null;
-  readonly ended: { readonly at: Instant; readonly reason: EndReason } | null;
+  readonly cured: Word | null;
+  readonly ready: Word | null;
+  readonly released: Word | null;
+  readonly hold: (Word & { readonly on: boolean; readonly reason: string | null }) | null;
+  readonly ended: (Word & { readonly reason: EndReason }) | null;
   readonly rounds: readonly RoundHeat[];
   readonly air: readonly { readonly at: Instant; readonly c: number }[];
 };
@@ -30,15 +32,16 @@ const ASLEEP_AIR_C = 3;
 const AIR_DAYS_MS = 3 * MS.day;
 
 export function stageOf(f: StageFacts): Stage {
-  const stage = (code: StageCode, since: Instant, reason: string | null = null): Stage => ({ code, since, reason });
-  if (f.ended) return stage('ended', f.ended.at, f.ended.reason);
-  if (f.releasedAt !== null) return stage('released', f.releasedAt);
-  if (f.hold?.on) return stage('on-hold', f.hold.at, f.hold.reason);
+  const stage = (code: StageCode, since: Instant): Stage => ({ code, since, reason: null, by: null });
+  const said = (code: StageCode, { at, by }: Word, reason: string | null = null): Stage => ({ code, since: at, reason, by });
+  if (f.ended) return said('ended', f.ended, f.ended.reason);
+  if (f.released) return said('released', f.released);
+  if (f.hold?.on) return said('on-hold', f.hold, f.hold.reason);
   if (f.builtAt === null) return stage('building', f.openedAt);
   // What is raw puts a heap back to where it began.
   const raw = f.rawAt ?? f.builtAt;
-  if (f.readyAt !== null && f.readyAt >= raw) return stage('ready', f.readyAt);
-  if (f.curedAt !== null && f.curedAt >= raw) return stage('curing', f.curedAt);
+  if (f.ready && f.ready.at >= raw) return said('ready', f.ready);
+  if (f.cured && f.cured.at >= raw) return said('curing', f.cured);
   const last = f.rounds.at(-1);
   if (last && last.peakC < ASLEEP_CORE_C) {
     const air = f.air.filter((a) => a.at > f.now - AIR_DAYS_MS && a.at <= f.now);

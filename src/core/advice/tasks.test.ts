@@ -1,3 +1,4 @@
+import type { StageCode } from './stage';
 import fc from 'fast-check';
 import type { Work } from '../log/shapes';
 import { ago, DAY, heat, HOUR, NOW, situation, template, type Change } from '../../../tests/support/situation';
@@ -41,10 +42,12 @@ describe('the day’s list', () => {
     expect(tasksOf([card('dry', { squeeze: { squeeze: 'crumbles', at: ago(3) } })], NONE, NOW).map((t) => t.kind)).toEqual(expect.arrayContaining(['water', 'read']));
     expect(tasksOf([{ ...owing, facts: { ...owing.facts, squeeze: { squeeze: 'crumbles', at: ago(3) } } }], NONE, NOW).map((t) => t.kind)).not.toContain('water');
   });
-  test('curing, ready, held and gone heaps ask for nothing; a building one to be closed', () => {
-    const stages = (['curing', 'ready', 'on-hold', 'released', 'ended'] as const).map((code) => card(code, { stage: { code, since: ago(5), reason: null } }));
-    expect(tasksOf(stages, NONE, NOW)).toEqual([]);
-    expect(tasksOf([card('b', { stage: { code: 'building', since: ago(5), reason: null }, builtAt: null })], NONE, NOW)).toMatchObject([{ kind: 'close' }]);
+  test('held and gone heaps ask for nothing; cured and ready ones to be read once a week; a building one to be closed', () => {
+    const standing = (code: StageCode, readHoursAgo: number) => card(code, { stage: { code, since: ago(5), reason: null, by: null }, proof: { status: 'proven' }, rounds: [heat(readHoursAgo, 20)] });
+    expect(tasksOf((['on-hold', 'released', 'ended'] as const).map((code) => standing(code, 200)), NONE, NOW)).toEqual([]);
+    expect(tasksOf((['curing', 'ready'] as const).map((code) => standing(code, 30)), NONE, NOW)).toEqual([]);
+    expect(tasksOf((['curing', 'ready'] as const).map((code) => standing(code, 200)), NONE, NOW).map((t) => [t.kind, t.advice?.code])).toEqual([['read', 'READ_QUIET'], ['read', 'READ_QUIET']]);
+    expect(tasksOf([card('b', { stage: { code: 'building', since: ago(5), reason: null, by: null }, builtAt: null })], NONE, NOW)).toMatchObject([{ kind: 'close' }]);
   });
   test('in order of its groups, what was put off last, whatever the yard', () => {
     const any = fc.constantFrom(hot, losing, owing, scheduled, calmOne);

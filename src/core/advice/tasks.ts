@@ -4,7 +4,7 @@ import { minutesOfClock } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { lostItsHeat, mendNext, nextAdvice, readNext, turnNext, type Advice } from './next';
 import type { Order } from './orders';
-import { hotOf, isGone, isLive, waterOf, type HeapFacts, type Situation } from './situation';
+import { hotOf, isGone, isLive, isSaidDone, waterOf, type HeapFacts, type Situation } from './situation';
 
 /**
  * The day's work over all heaps as one ordered list: danger first, then runs about to be lost, then what is owed to a proof,
@@ -56,14 +56,14 @@ const SIGHT_MS = 2 * MS.day;
 
 export const turnMinutes = (f: Pick<HeapFacts, 'volumeM3' | 'template'>): number => Math.max(LEAST_TURN_MINUTES, Math.round((f.volumeM3 ?? 3) * f.template.minutesPerM3));
 
-const READS: ReadonlySet<Advice['code']> = new Set(['READ_AFTER_TURN', 'READ_BEFORE_LOST', 'READ_RECOVERING', 'KEEP_READING', 'WAIT_FOR_HEAT', 'READ_RUN_DOWN', 'ASLEEP', 'FIND_OUT_WHY']);
+const READS: ReadonlySet<Advice['code']> = new Set(['READ_AFTER_TURN', 'READ_BEFORE_LOST', 'READ_RECOVERING', 'KEEP_READING', 'WAIT_FOR_HEAT', 'READ_RUN_DOWN', 'READ_QUIET', 'ASLEEP', 'FIND_OUT_WHY']);
 
 type Draft = Pick<Task, 'kind' | 'group' | 'due' | 'latest' | 'minutes' | 'advice'> & Partial<Pick<Task, 'machine' | 'atStakeHours'>>;
 
 /** What one heap asks for. */
 function draftsOf(s: Situation): Draft[] {
   const drafts: Draft[] = [];
-  if (isGone(s) || s.stage.code === 'curing' || s.stage.code === 'ready') return drafts;
+  if (isGone(s)) return drafts;
   const next = nextAdvice(s);
   const hot = hotOf(s);
   if (next.code === 'TOO_HOT' && hot) {
@@ -74,6 +74,11 @@ function draftsOf(s: Situation): Draft[] {
   if (s.stage.code === 'on-hold') return drafts;
   if (s.stage.code === 'building') return [{ kind: 'close', group: 'schedule', due: s.now, latest: null, minutes: LOOK_MINUTES, advice: next }];
   const { proof } = s;
+  if (isSaidDone(s) && !isLive(s)) {
+    const read = readNext(s);
+    if (next.code === 'WATER') drafts.push({ kind: 'water', group: 'schedule', due: s.now, latest: null, minutes: Math.round(next.water.now.minutes) + 5, advice: next });
+    return [...drafts, { kind: 'read', group: 'schedule', due: read.due, latest: null, minutes: ROUND_MINUTES, advice: read }];
+  }
   const read: Advice | null = next.code === 'PROVEN_MOVE_ON' ? null : READS.has(next.code) ? next : readNext(s);
   if (read && 'due' in read) {
     const losing = read.code === 'READ_BEFORE_LOST' || read.code === 'READ_RECOVERING';

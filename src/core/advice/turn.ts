@@ -45,6 +45,7 @@ export type TurnSituation = {
 
 export type TurnReason =
   | { readonly code: 'CALENDAR'; readonly since: Instant; readonly first: boolean; readonly days: number; readonly due: Instant }
+  | { readonly code: 'WORKED_OUT'; readonly activeDays: number; readonly since: Instant }
   | { readonly code: 'PEAKED'; readonly highestC: number; readonly at: Instant; readonly nowC: number }
   | { readonly code: 'FALLING'; readonly perDay: number; readonly nowC: number; readonly rounds: number; readonly from: Instant }
   | { readonly code: 'STEADY'; readonly perDay: number; readonly nowC: number; readonly rounds: number; readonly from: Instant }
@@ -107,6 +108,9 @@ function calendar({ template, builtAt, lastTurn, now }: Ear): Voice {
   const since = lastTurn ?? builtAt ?? now;
   const days = first ? template.firstDay : template.everyDays;
   const due = since + Math.round(days * MS.day);
+  const ends = builtAt === null ? Infinity : builtAt + template.activeDays * MS.day;
+  // A little over: a turning on the last day, at a later hour than it was built, still belongs to it.
+  if (due > ends + MS.day / 2) return { school: 'calendar', says: 'no', at: null, because: { code: 'WORKED_OUT', activeDays: template.activeDays, since: ends } };
   return { school: 'calendar', says: due <= now ? 'now' : 'on', at: due, because: { code: 'CALENDAR', since, first, days, due } };
 }
 

@@ -1,12 +1,13 @@
-import { ageText, countText, dayText, durationText, missingText, soonText, tempBeside, tempText } from '../quantity/format';
+import { ageText, countText, dayText, durationText, listText, missingText, soonText, tempBeside, tempText } from '../quantity/format';
 import { localParts } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { CAUTION } from '../words/caution';
 import { SQUEEZE_WORDS } from '../words/feel';
 import type { DeferReason, EndReason, Fix } from '../log/entry';
 import type { Locale } from '../words/note';
-import type { Course } from './course';
-import type { Cause, Sign, Symptom, Trial } from './diagnose';
+import type { Course, ReheatTest } from './course';
+import type { Claim, Doubt } from './claim';
+import type { Cause, Change, Sign, Symptom, Trial } from './diagnose';
 import type { HotAdvice, HotChoice } from './hot';
 import type { Advice } from './next';
 import type { Stage, StageCode } from './stage';
@@ -34,15 +35,16 @@ export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
   calendar: 'by the calendar', peak: 'at the peak', decline: 'when it falls', low: 'when it is down', hot: 'when too hot', bay: 'when the bay is wanted', never: 'never', rule: 'what the rule owes',
 };
 export const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
-  building: 'Building', heating: 'Heating up', hot: 'Hot', cooling: 'Cooling', dormant: 'Asleep, frozen', curing: 'Curing', ready: 'Ready', 'on-hold': 'On hold', released: 'Gone out', ended: 'At its end',
+  building: 'Building', heating: 'Not hot yet', hot: 'Hot inside', cooling: 'Cooling', dormant: 'Asleep, frozen', curing: 'Put to cure', ready: 'Said to be ready', 'on-hold': 'On hold', released: 'Gone out', ended: 'At its end',
 };
-export const END_WORDS: Readonly<Record<EndReason, string>> = { matured: 'it matured', 'gave-up': 'given up', merged: 'joined to another heap', discarded: 'thrown away', 'used-raw': 'used without a proof' };
+export const END_WORDS: Readonly<Record<EndReason, string>> = { matured: 'said to be mature', 'gave-up': 'given up', merged: 'joined to another heap', discarded: 'thrown away', 'used-raw': 'used unproven' };
 export const FIX_WORDS: Readonly<Record<Fix, string>> = {
   enlarge: 'Make it bigger', water: 'Water it', dry: 'Let it dry', nitrogen: 'Add something rich: greens, manure, litter', carbon: 'Mix in browns', structure: 'Mix in dry, coarse browns', turn: 'Turn it',
   cover: 'Cover it', uncover: 'Take the cover off', shrink: 'Split it', bury: 'Bury the food and cap it with browns', thermometer: 'Check the thermometer', wait: 'Leave it alone',
 };
 /** The same as what was done. */
-export const FIXED_WORDS: Readonly<Record<Fix, string>> = {
+export const FIXED_WORDS: Readonly<Record<Change['what'], string>> = {
+  added: 'something added',
   enlarge: 'made bigger', water: 'watered', dry: 'left to dry', nitrogen: 'something rich added', carbon: 'browns added', structure: 'coarse browns mixed in', turn: 'turned', cover: 'covered', uncover: 'uncovered',
   shrink: 'split', bury: 'food buried', thermometer: 'thermometer checked', wait: 'left alone',
 };
@@ -53,7 +55,7 @@ export const SYMPTOM_WORDS: Readonly<Record<Symptom, string>> = {
 };
 export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
   TOO_SMALL: 'Too small to hold its heat', TOO_DRY: 'Too dry', TOO_WET: 'Too wet', LITTLE_NITROGEN: 'Too little nitrogen', MUCH_NITROGEN: 'Too much nitrogen for its carbon', NO_AIR: 'No air inside',
-  COLD_AIR: 'Cold air outside', UNCOVERED: 'It stands uncovered', OPENED_TOO_OFTEN: 'Opened too often', SPENT: 'It has worked through its food', THERMOMETER: 'The thermometer may be wrong', BARE_FOOD: 'Food lies open',
+  COLD_AIR: 'Cold air outside', UNCOVERED: 'No cover on it', OPENED_TOO_OFTEN: 'Opened too often', SPENT: 'It has worked through its food', THERMOMETER: 'The thermometer may be wrong', BARE_FOOD: 'Food lies open', NEST: 'Rats may nest in it',
 };
 const FIX_CAUTION: Partial<Record<Fix, string>> = { enlarge: CAUTION.lift, nitrogen: CAUTION.raw, turn: CAUTION.spores, carbon: CAUTION.spores, structure: CAUTION.spores, shrink: CAUTION.split, bury: CAUTION.food };
 
@@ -99,16 +101,17 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
   const temp = (c: number): string => tempText(c, unit);
   switch (r.code) {
     case 'CALENDAR': return r.first ? `Its calendar turns it first on day ${Math.round(r.days * 10) / 10}: ${dayText(timeZone, r.due)}.` : `Its calendar turns it every ${countText(r.days, 'day')}; last turned ${at(r.since)}.`;
+    case 'WORKED_OUT': return `Its method works it for ${countText(r.activeDays, 'day')}, and those were over ${at(r.since)}.`;
     case 'PEAKED': return `Peaked ${at(r.at)} at ${temp(r.highestC)}; ${temp(r.nowC)} in its last round.`;
     case 'FALLING': return `${temp(r.nowC)} now and falling ${changeText(r.perDay, unit)} a day over its last ${countText(r.rounds, 'round')}.`;
     case 'STEADY': return `${r.perDay > 0.3 ? `Still rising ${changeText(r.perDay, unit)} a day` : r.perDay < -0.3 ? `Falls only ${changeText(r.perDay, unit)} a day` : 'Holds steady'} over its last ${countText(r.rounds, 'round')}.`;
     case 'TOO_FEW_ROUNDS': return `${r.rounds === 0 ? 'Not read' : `Read ${r.rounds === 1 ? 'once' : `${r.rounds} times`}`} since ${at(r.since)}: too little to tell where it is heading.`;
     case 'LOW': return `Down to ${temp(r.coreC)} at ${at(r.at)}; it is turned again at ${temp(r.lowC)}.`;
     case 'ABOVE_LOW': return `${temp(r.coreC)} at ${at(r.at)}, still above ${temp(r.lowC)}.`;
-    case 'HOT': return `${temp(r.coreC)} inside at ${at(r.at)}: past ${temp(r.actC)} a heap kills its own workers.`;
+    case 'HOT': return `${temp(r.coreC)} inside at ${at(r.at)}: past ${temp(r.actC)} the heat kills what makes compost.`;
     case 'NOT_HOT': return `${temp(r.coreC)} at ${at(r.at)}, under ${temp(r.actC)}.`;
     case 'BAY': return `Its bay is wanted by ${at(r.by)}.`;
-    case 'OWED': return `${countText(r.owed, 'turning')} still owed in the ${durationText(r.missingHours)} that are missing: one each ${durationText(r.apartHours)}, with a hot round between.`;
+    case 'OWED': return `${countText(r.owed, 'turning')} still owed in the ${missingText(r.missingHours)} that are left: about every ${countText(Math.max(1, Math.round(r.apartHours / 24)), 'day')}, with a hot round between.`;
     case 'OWED_NOT_HOT_SINCE': return `${countText(r.owed, 'turning')} still owed, but none counts before a round of ${temp(r.floorC)} or more since ${at(r.turnedAt)}.`;
     case 'STAGE_DONE': return `${durationText(r.heldHours)} hot since its last turning, ${durationText(r.needHours)} were asked for; ${countText(r.owed, 'turning')} still owed. Last hot round ${at(r.at)}.`;
     case 'STAGE_RUNS': return `${missingText(r.missingHours)} more before the next of ${countText(r.owed, 'owed turning')}: a turning now would waste the hours since the last. Last hot round ${at(r.at)}.`;
@@ -155,14 +158,15 @@ const CHOICE_CAUTION: Partial<Record<HotChoice, string>> = { turn: CAUTION.steam
 export type HotWords = { readonly heading: string; readonly why: string; readonly choices: readonly { readonly choice: HotChoice; readonly act: string; readonly caution: string | null }[]; readonly follow: string; readonly urgent: boolean; readonly escalate: string | null };
 
 export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWords {
-  const read = `${tempText(h.coreC, unit)} inside, read ${ageText((now - h.at) / MS.hour)} ago`;
+  const read = h.coreC === null ? 'Nobody has read it' : `${tempText(h.coreC, unit)} inside, read ${ageText((now - h.at) / MS.hour)} ago`;
+  const answered = h.answeredAt === null ? '' : ` It was turned, watered or split since, ${soonText(timeZone, h.answeredAt, now)}: only a reading shows whether that was enough.`;
   const by = soonText(timeZone, h.followUpAt, now);
   return {
-    heading: h.level === 'danger' ? 'Stand back and check it now' : h.level === 'act' ? 'Cool it down' : 'Keep an eye on its heat',
-    why: h.burnt && h.level === 'danger' ? `${read}, and somebody smelled burning or took it for a fire.` : h.level === 'warn' ? `${read}. From ${tempText(h.limitC, unit)} on it begins to harm itself.` : `${read}. ${h.level === 'danger' ? `At ${tempText(h.limitC, unit)} and more it may heat itself further without air or life.` : `Past ${tempText(h.limitC, unit)} a heap kills its own workers.`}`,
+    heading: h.level === 'danger' ? 'Stand back and check it now' : h.level === 'act' ? (h.answeredAt !== null || h.old ? 'Read it again' : 'Cool it down') : 'Keep an eye on its heat',
+    why: h.burnt && h.level === 'danger' ? `${read}, and somebody smelled burning or took it for a fire.` : h.level === 'warn' ? `${read}. From ${tempText(h.limitC, unit)} on it begins to harm itself.` : answered ? `${read}.${answered}` : `${read}. ${h.level === 'danger' ? `At ${tempText(h.limitC, unit)} and more it may heat itself further without air or life.` : `Past ${tempText(h.limitC, unit)} the heat kills what makes compost.`}`,
     choices: h.choices.filter((c) => c !== 'look-again').map((choice) => ({ choice, act: CHOICE_WORDS[choice], caution: CHOICE_CAUTION[choice] ?? null })),
     follow: h.overdue ? `It should have been read again by ${by}. Read it now.` : `Read it again by ${by}.`, urgent: h.level !== 'warn',
-    escalate: h.escalate && h.overSince !== null ? `Too hot since ${soonText(timeZone, h.overSince, now)} in every round. Tell whoever answers for the site; see the fire card.` : null,
+    escalate: h.escalate && h.overSince !== null ? `Too hot in every round since ${soonText(timeZone, h.overSince, now)}. Tell whoever answers for the site; see the fire card.` : null,
   };
 }
 
@@ -217,6 +221,8 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
     case 'SEEPAGE': return `it seeped ${at(s.at)}`;
     case 'HIGHEST': return `was ${tempText(s.c, unit)} ${at(s.at)}`;
     case 'PROBE_CHECKED': return `thermometer checked ${at(s.at)}`;
+    case 'PROBE_UNNAMED': return 'no reading names its thermometer';
+    case 'COVER_UNKNOWN': return 'nobody noted whether it is covered';
     case 'PROBE_UNCHECKED': return `thermometer ${s.probe} was never checked`;
     case 'FOOD_IN': return 'food waste went in';
     case 'PESTS': return `pests seen ${at(s.at)}`;
@@ -226,13 +232,46 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
 /** What came of something that was changed. */
 export function trialText(t: Trial, { timeZone, now, unit }: Locale): string {
   const heat = t.beforeC === null || t.afterC === null ? '' : ` ${tempText(t.beforeC, unit)} before, ${tempText(t.afterC, unit)} within five days.`;
-  if (t.outcome === 'open') return 'Not read since: it cannot be told yet.';
+  if (t.outcome === 'open') return 'No full round since: it cannot be told yet.';
   const came = t.outcome === 'helped' ? 'It warmed' : t.outcome === 'worse' ? 'It cooled' : 'No change';
   return `${came}.${heat}${t.causeUnknown ? ' Cause unknown: several things were changed at once.' : ''}${t.afterAt === null ? '' : ` Read ${soonText(timeZone, t.afterAt, now)}.`}`;
 }
 
+const NO_TEST = { small: 'under a cubic metre', 'size-unknown': 'of a size that nobody measured', dry: 'dry', 'not-squeezed': 'of a moisture that nobody felt lately' } as const;
+const FIRST_PUT_RIGHT = { small: 'add to it or join it', 'size-unknown': 'measure it', dry: 'water it', 'not-squeezed': 'squeeze a handful' } as const;
+
+/** Whether staying cool shows that a heap has worked through, and what would show it. */
+function reheatText(t: ReheatTest, { timeZone, now }: Locale): string {
+  switch (t.code) {
+    case 'SHOWS_NOTHING': return `That it stays cool shows nothing: it is ${listText(t.why.map((w) => NO_TEST[w]))}. To test it, ${listText(t.why.map((w) => FIRST_PUT_RIGHT[w]))}, then turn it and read it on the five days after.`;
+    case 'NOT_TURNED': return 'Turn it once more and read it on the five days after; if it stays cool then, it may be put to cure.';
+    case 'READ_ON': return `Turned ${soonText(timeZone, t.turnedAt, now)}: read it until ${soonText(timeZone, t.until, now)}. If it stays cool, it may be put to cure.`;
+    case 'STAYED_COOL': return `Moist, big enough, turned ${soonText(timeZone, t.turnedAt, now)}, and it did not warm again in ${countText(t.checks, 'reading')}: it may be put to cure.`;
+  }
+}
+
+/** Since when somebody says that it is so, and what the log has to say to that. */
+export function claimText(c: Claim, { timeZone, unit, now }: Locale): string {
+  const met = c.met.length === 0 ? (c.asked === 0 ? 'No rule is claimed.' : 'Not proven.') : c.met.length < c.asked ? `Meets ${c.met.length} of ${c.asked} rules; not all are proven.` : `Proven by ${listText(c.met.map((m) => `${m.title}, ${dayText(timeZone, m.at)}`))}.`;
+  const r = c.lastRead;
+  const over = r === null || r.airC === null ? ', the air was not read' : `, ${Math.round(Math.abs(r.coreC - r.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} ${r.coreC >= r.airC ? 'over' : 'under'} the air`;
+  const read = r === null ? 'Its heat was never read.' : `${tempText(r.coreC, unit)} inside when last read ${soonText(timeZone, r.at, now)}${over}.`;
+  return `${met} Maturity was not tested. ${read}`;
+}
+
+/** Why it should not go out yet, each to be confirmed by whoever lets it go. */
+export function doubtText(d: Doubt, c: Claim, { unit }: Locale): string {
+  const r = c.lastRead;
+  switch (d) {
+    case 'unproven': return c.asked === 0 ? 'No rule is claimed for it, so no kill of germs or seeds is shown.' : c.met.length === 0 ? 'It has not met any rule: germs and weed seeds may be alive in it.' : `It meets ${c.met.length} of the ${c.asked} rules that it is kept under.`;
+    case 'warm': return `It was still warm: ${tempText(r!.coreC, unit)} inside${r!.airC === null ? '' : `, ${tempText(r!.airC, unit)} outside`}. Stacked or bagged warm it can heat up again and catch fire.`;
+    case 'unread': return r === null ? 'Nobody has ever read its heat.' : 'Nobody has read its heat in the last seven days.';
+  }
+}
+
 /** A reading against what is expected of this heap at its age. */
-export function courseText(c: Course, method: string, { unit }: Locale): string {
+export function courseText(c: Course, method: string, locale: Locale, reheat: ReheatTest | null = null): string {
+  const { unit } = locale;
   const day = `day ${Math.floor(c.ageDays) + 1}`;
   const band = `${tempText(c.lowC, unit)} to ${tempText(c.highC, unit)}`;
   const air = c.airC === null ? '' : `, ${Math.round(Math.abs(c.coreC - c.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} ${c.coreC >= c.airC ? 'above' : 'below'} the air`;
@@ -243,13 +282,26 @@ export function courseText(c: Course, method: string, { unit }: Locale): string 
     case 'HOTTER': return `${is}: hotter than the ${band} expected of this method on ${day}.`;
     case 'COOLER': return `${is}: cooler than the ${band} expected of this method on ${day}.`;
     case 'JUST_TURNED': return `${is}, just after its turning. ${band} is expected on ${day}.`;
-    case 'NEAR_END': return `${is}: near its end on ${day}. Turn it once more; if it does not warm again, it may be cured.`;
-    case 'AT_AIR': return `${is}: as the air on ${day}. It gives no heat any more that a thermometer shows.`;
+    case 'NEAR_END': return `${is}: near its end on ${day}. ${reheat ? reheatText(reheat, locale) : ''}`.trim();
+    case 'AT_AIR': return `${is}: as the air on ${day}. ${reheat ? reheatText(reheat, locale) : ''}`.trim();
   }
 }
 
-export const stageText = (s: Stage, { timeZone, now }: Locale): string =>
-  `${STAGE_WORDS[s.code]} since ${soonText(timeZone, s.since, now)}${s.reason === null ? '' : `: ${s.code === 'ended' ? END_WORDS[s.reason as EndReason] : s.reason}`}`;
+/** Where it stands in its life, by the entry or the reading that says so. @param read whether it was read since its clock began */
+export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): string {
+  const since = soonText(timeZone, s.since, now);
+  if (s.code === 'heating') return `${read ? STAGE_WORDS.heating : 'Not read yet'}, its clock runs since ${since}`;
+  if (s.by !== null && (s.code === 'ready' || s.code === 'curing')) return `${STAGE_WORDS[s.code]} by ${s.by}, ${since}`;
+  return `${STAGE_WORDS[s.code]} since ${since}${s.reason === null ? '' : `: ${s.code === 'ended' ? END_WORDS[s.reason as EndReason] : s.reason}`}`;
+}
+
+/** What became of a heap that is gone, and what stands behind it. */
+export function goneText({ stage, reason, by, since, claim }: Pick<Extract<Advice, { code: 'NOTHING' }>, 'stage' | 'reason' | 'by' | 'since' | 'claim'>, locale: Locale): string {
+  const when = `${by === null ? '' : ` by ${by}`}, ${soonText(locale.timeZone, since, locale.now)}`;
+  if (reason === 'merged' || reason === 'discarded' || reason === 'gave-up') return `At its end: ${END_WORDS[reason]}${when}.`;
+  const how = stage === 'released' ? 'Let go out' : reason === null ? 'At its end' : END_WORDS[reason as EndReason].replace(/^./, (c) => c.toUpperCase());
+  return `${how}${when}. ${claimText(claim, locale)}`;
+}
 
 /** The one text of each advice. */
 export function adviceWords(a: Advice, locale: Locale): AdviceWords {
@@ -263,7 +315,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return { mark: 'add', act: 'Fill it, then close it', why: 'The clock starts when the last raw load is in, and not before.', due: null, ...calm };
     case 'TOO_HOT': {
       const w = hotWords(a.hot, locale);
-      return { mark: 'turn', act: a.hot.level === 'danger' ? w.heading : `Cool it: ${a.hot.choices.filter((c) => c !== 'look-again').slice(0, 2).map((c) => ({ turn: 'turn', split: 'split', wet: 'water', 'cap-off': 'cap off' })[c as 'turn']).join(' or ')}`, why: `${w.why} ${w.follow}`, caution: a.hot.level === 'danger' ? CAUTION.danger : CAUTION.steam, due: Math.min(now, a.hot.followUpAt), urgent: true };
+      return { mark: a.hot.level !== 'danger' && a.hot.choices[0] === 'look-again' ? 'probe' : 'turn', act: a.hot.level === 'danger' || a.hot.answeredAt !== null || a.hot.old ? w.heading : `Cool it: ${a.hot.choices.filter((c) => c !== 'look-again').slice(0, 2).map((c) => ({ turn: 'turn', split: 'split', wet: 'water', 'cap-off': 'cap off' })[c as 'turn']).join(' or ')}`, why: `${w.why} ${w.follow}`, caution: a.hot.level === 'danger' ? CAUTION.danger : CAUTION.steam, due: Math.min(now, a.hot.followUpAt), urgent: true };
     }
     case 'READ_AFTER_TURN':
       return {
@@ -287,7 +339,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'KEEP_READING':
       return { mark: 'probe', act: readAct(a.due), why: `${missingText(a.missingHours)} more. One round a day keeps the run.`, due: a.due, ...calm };
     case 'WAIT_FOR_HEAT':
-      return { mark: 'probe', act: readAct(a.due), why: a.valueC === null ? 'No round yet. The right mix warms within three days.' : `${tempBeside(a.valueC, a.floorC, unit)}, not yet ${tempBeside(a.floorC, a.floorC, unit)}. The right mix gets there within a week.`, due: a.due, ...calm };
+      return { mark: 'probe', act: readAct(a.due), why: a.valueC === null ? 'No round yet. The right mix warms within three days.' : `${tempBeside(a.valueC, a.floorC, unit)} in its coldest place, not yet ${tempBeside(a.floorC, a.floorC, unit)}. ${a.late ? 'Nothing counts before that.' : 'The right mix gets there within a week.'}`, due: a.due, ...calm };
     case 'MEND': {
       const why = a.signs.length > 0 ? `${CAUSE_WORDS[a.cause]}: ${a.signs.map((s) => signText(s, locale)).join(', ')}.` : `${CAUSE_WORDS[a.cause]}, perhaps: ${a.unseen.map((s) => signText(s, locale)).join(', ') || 'nothing speaks against it'}.`;
       const look = a.signs.length === 0 && a.unseen.length > 0;
@@ -300,15 +352,17 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return { mark: 'cure', act: 'Let it cool and cure', why: `${a.valueC === null ? '' : `${tempText(a.valueC, unit)} in the last round. `}Nothing raw goes in any more: it would start the clock again.`, due: null, ...calm };
     case 'ASLEEP':
       return { mark: 'note', act: 'Let it sleep until it thaws', why: `${tempText(a.coreC, unit)} inside at ${by(a.at)}, under frost. It has not failed, and it earns nothing: ${a.creditedHours > 0 ? 'its run is broken' : 'no run is on'}.`, due: a.due, ...calm };
+    case 'READ_QUIET':
+      return { mark: 'probe', act: readAct(a.due), why: `${a.coreC === null ? 'Never read' : `${tempText(a.coreC, unit)} in the last round`}. No rule waits for it: once a week is enough.`, due: a.due, ...calm };
     case 'READ_RUN_DOWN':
       return { mark: 'probe', act: readAct(a.due), why: `${a.coreC === null ? 'Never read' : `${tempText(a.coreC, unit)} in the last round`}, and past its working time. Once a week is enough now.`, due: a.due, ...calm };
     case 'LEAVE_TO_CURE':
-      return { mark: 'cure', act: 'Leave it to cure', why: 'Covered and moist. Nothing raw near it.', due: null, ...calm };
+      return { mark: 'cure', act: 'Leave it to cure', why: `Keep it covered and moist, and nothing raw near it. ${claimText(a.claim, locale)}`, due: a.due, ...calm };
     case 'ON_HOLD':
       return { mark: 'note', act: 'On hold', why: `Since ${by(a.since)}${a.reason ? `: ${a.reason}` : ''}.`, due: null, ...calm };
     case 'READY':
-      return { mark: 'check', act: 'Ready to go out', why: `Said so ${by(a.since)}. Covered, and nothing raw near it.`, due: null, ...calm };
+      return { mark: 'note', act: 'Said to be ready', why: `${a.by ?? 'Somebody'} put it down as ready ${by(a.since)}. ${claimText(a.claim, locale)}`, due: a.due, ...calm };
     case 'NOTHING':
-      return { mark: 'check', act: 'Nothing to do', why: a.stage === 'ended' ? `${a.reason === null ? 'At its end' : `At its end: ${END_WORDS[a.reason as EndReason]}`}. Its record stays.` : 'Gone out. Its record stays.', due: null, ...calm };
+      return { mark: 'note', act: 'Nothing to do', why: `${goneText(a, locale)} Its record stays.`, due: null, ...calm };
   }
 }

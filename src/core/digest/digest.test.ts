@@ -74,7 +74,7 @@ describe('the drawing of a mound follows from the log', () => {
 describe('what a drawing says', () => {
   test('for those who do not see it', () => {
     const says = heapPicture(built(100, (l) => hot(l, 60, 12)), NOW, 'F').says;
-    expect(says).toBe('Egret, running, 2 d 0 h of 15 d, 0 of 5 turned, coldest 140 °F, read 12 h ago');
+    expect(says).toBe('Egret, running, 2 d 0 h of 15 d, 0 of 5 turnings count, coldest 140 °F, read 12 h ago');
     expect(heapPicture(built(5), NOW, 'C').says).toMatch(/not read yet$/);
   });
   test('bays in the order that people count them', () => {

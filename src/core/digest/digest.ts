@@ -9,6 +9,7 @@ import type { SiteHead } from '../formats/batch-file-of';
 import type { BatchState, SiteState } from '../log/fold';
 import { kinshipOf, type Kinship } from '../log/lineage';
 import type { Position } from '../log/shapes';
+import { titlesOf } from '../rules/library';
 import type { VerdictFacts } from '../words/verdict';
 import { highestC } from '../words/reading';
 import { fieldOf, type FieldDigest } from './field';
@@ -57,17 +58,20 @@ export type Digest = {
 };
 
 /** Notes that a sentence or a label is made of; the page reads the rest from the log. */
-const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST']);
+const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST', 'RESTART']);
+/** Of these only the last one: a heap read thin for weeks has one for each round. */
+const LAST_ONLY = new Set(['THIN_ROUND', 'DRY_ROUND']);
 
-const ruleDigest = ({ rule, account: acc, terms, present }: BatchRuling): RuleDigest => ({
-  ...factsOf(acc, (note) => KEPT_NOTES.has(note.code)), rule: rule.id, title: rule.title, totalHours: acc.standing.part.totalHours, keptFrom: present === undefined ? null : terms.version,
+const ruleDigest = ({ rule, account: acc, terms, present }: BatchRuling, title: string): RuleDigest => ({
+  ...factsOf(acc, (note) => KEPT_NOTES.has(note.code) || (LAST_ONLY.has(note.code) && acc.verdict.notes.findLast((n) => n.code === note.code) === note)), rule: rule.id, title, totalHours: acc.standing.part.totalHours, keptFrom: present === undefined ? null : terms.version,
 });
 
 function moundState({ stage, limits }: HeapFacts, lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
   if (stage.code === 'ended' || stage.code === 'released') return 'released';
   if (stage.code === 'building') return 'building';
-  if (stage.code === 'curing' || stage.code === 'ready') return 'curing';
+  // Danger is drawn before anybody's word.
   if (latest && latest.peakC >= limits.actC) return 'hot';
+  if (stage.code === 'curing' || stage.code === 'ready') return 'curing';
   if (!lead) return 'waiting';
   const { status, run } = lead.verdict;
   // The last sixth of the allowed gap: six hours of thirty-six.
@@ -83,6 +87,7 @@ const everHot = (lead: Account): boolean => [lead.standing, ...lead.earlier].som
 export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant, reckoning = reckon(state, site, siteState, now)): Digest {
   const first = reckoning?.accounts[0];
   const lead = first?.account ?? null;
+  const titles = titlesOf((reckoning?.accounts ?? []).map(({ rule }) => rule));
   const policy = reckoning?.prepared.evidence.policy;
   const maxGapHours = policy?.maxGapHours ?? 36;
   const round = reckoning?.prepared.rounds.at(-1) ?? null;
@@ -96,7 +101,7 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
     id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.position && 'bay' in state.position ? state.position.bay : null, position: state.position, method: state.opened.method,
     volumeM3: situation.volumeM3, openedAt: state.openedAt, builtAt: state.builtAt,
     state: moundState(situation, lead, latest, now, maxGapHours),
-    rules: (reckoning?.accounts ?? []).map(ruleDigest),
+    rules: (reckoning?.accounts ?? []).map((ruling) => ruleDigest(ruling, titles.get(ruling.rule.id)!)),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
     latest, outcome: outcomeOf(reckoning), lastLogged: { at: last.at, by: last.by }, situation, orders: ordersOf(state), kin: kinshipOf(state.entries, state.id), maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),

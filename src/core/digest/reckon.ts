@@ -4,13 +4,12 @@ import { evidenceOf, ownRulesOf } from '../formats/batch-file';
 import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
 import type { BatchState, SiteState, Terms } from '../log/fold';
 import type { Instant } from '../quantity/instant';
-import { findRule, rulesForMethod } from '../rules/library';
+import { findRule } from '../rules/library';
 
-/** Rules of some terms: those that are known, else all of the batch's method and its own. */
-function rulesOf({ opened }: BatchState, terms: Terms): Rule[] {
+/** Rules of some terms that are known, in the order in which they were chosen; none where no rule is claimed. */
+function rulesOf(terms: Terms): Rule[] {
   const own = ownRulesOf([...terms.ownRules]);
-  const chosen = terms.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
-  return chosen.length > 0 ? chosen : [...rulesForMethod(opened.method), ...own];
+  return terms.rules.map((id) => findRule(id, own)).filter((rule) => rule !== undefined);
 }
 
 /** How a batch stands to one rule. */
@@ -21,7 +20,7 @@ export type BatchRuling = Ruling & {
   readonly present?: Account | null;
 };
 
-/** Everything a batch's page is drawn from, as of now. */
+/** Everything a batch's page is drawn from, as of now: the leading rule first, the others as they were chosen. */
 export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly BatchRuling[] };
 
 /** A batch under one version of its terms. Null while it is building. */
@@ -29,7 +28,7 @@ export function reckonUnder(state: BatchState, terms: Terms, site: SiteHead, sit
   const file = batchFileOf(state, site, siteState, terms);
   if (!file) return null;
   const prepared = prepare(evidenceOf(file), now);
-  return { prepared, accounts: leadingFirst(rulesOf(state, terms).map((rule) => ({ rule, terms, account: account(prepared, rule) }))) };
+  return { prepared, accounts: rulesOf(terms).map((rule) => ({ rule, terms, account: account(prepared, rule) })) };
 }
 
 /**
@@ -49,11 +48,17 @@ export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, 
       rulings.set(earlier.rule.id, { ...earlier, present: shown?.account ?? null });
     }
   });
-  return { ...inForce, accounts: leadingFirst([...rulings.values()]) };
+  return { ...inForce, accounts: [...rulings.values()] };
 }
 
 const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);
 
-/** The leading rule is the one furthest from done: the last to be proven leads, so that a mound never shows more than is sure. */
-const leadingFirst = <T extends { account: Account; rule: Rule }>(accounts: readonly T[]): T[] =>
-  [...accounts].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b) || b.account.verdict.turningsRequired - a.account.verdict.turningsRequired);
+/**
+ * The rule that the work goes by: the leading one until it is met, then of those still to be met the one furthest from done,
+ * germs before seeds. With all met it is the leading one.
+ */
+export function workingRuling<T extends Ruling>(accounts: readonly T[]): T | undefined {
+  const open = accounts.filter(({ account: { verdict } }) => verdict.status !== 'proven');
+  if (open.length === 0 || open[0] === accounts[0]) return accounts[0];
+  return [...open].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b))[0];
+}

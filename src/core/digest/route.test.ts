@@ -10,7 +10,7 @@ function heap({ id, stage = 'hot', status = 'running', hours = 0, age = 10, read
   const latest = read === null ? null : { at: NOW - read * MS.hour, valueC: 60, peakC: 62, points: 5, complete: true };
   return {
     id, code: id, name: id, builtAt: NOW - age * MS.day, state, latest, rules: [{ creditedHours: hours, requiredHours: 360, status }],
-    situation: situation({ stage: { code: stage, since: NOW - MS.day, reason: null }, builtAt: NOW - age * MS.day, rounds: latest ? [latest] : [], proof: { status, creditedHours: hours, lastHot: latest?.at ?? null } }),
+    situation: situation({ stage: { code: stage, since: NOW - MS.day, reason: null, by: null }, builtAt: NOW - age * MS.day, rounds: latest ? [latest] : [], proof: { status, creditedHours: hours, lastHot: latest?.at ?? null } }),
   } as unknown as Digest;
 }
 const ids = (board: Digest[], manual: string[] | null = null): string[] => routeOf(board, manual, NOW).map((s) => s.id);

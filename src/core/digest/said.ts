@@ -5,7 +5,7 @@ import { LIBRARY_EDITION, titlesOf } from '../rules/library';
 import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
 import { noteText, type Locale, type Note } from '../words/note';
 import { policyText } from '../words/policy';
-import { progressText, statusWord, verdictSentence } from '../words/verdict';
+import { progressText, statusWord, turningsText, verdictSentence } from '../words/verdict';
 import type { BatchRuling, Reckoning } from './reckon';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
@@ -30,7 +30,7 @@ export function saidOf(reckoning: Reckoning, versions: number, locale: Locale) {
     return {
       id: rule.id, title: titles.get(rule.id)!, status: v.status, word: statusWord(facts),
       sentence: verdictSentence({ ...facts, notes }, locale),
-      short: v.provenAt !== null ? `Proven ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${v.turningsCounted} of ${v.turningsRequired} turned` : ''}`,
+      short: v.provenAt !== null ? `Met ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
       source: sourceText(rule), asks: requirementText(rule.requirement, locale.unit),
       fromMemory: rule.fromMemory, conditions: rule.conditions, caution: rule.caution ?? null,
       policy: policyText(v.policy, locale.unit), clock: CLOCK_TEXT[rule.clock], version: versionText(ruling, versions, locale), kept: ruling.present !== undefined,

@@ -1,17 +1,18 @@
-import { stageOf, type Stage } from '../advice/stage';
+import { stageOf, type Stage, type Word } from '../advice/stage';
 import type { HeapFacts } from '../advice/situation';
 import { usualTemplate } from '../advice/templates';
 import type { RoundHeat } from '../advice/trend';
 import { drySpans } from '../evidence/moisture';
 import { asksMoist } from '../evidence/rule';
-import type { Account } from '../evidence/verdict';
 import { windowAt } from '../evidence/walk';
 import { sizesOfHeap } from '../heap/sizes';
-import type { Fix } from '../log/entry';
+import type { Change } from '../advice/diagnose';
+import { pestsOf } from '../log/entry';
 import type { BatchState, SiteState } from '../log/fold';
 import { MS, parseInstant, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
-import type { Reckoning } from './reckon';
+import { titlesOf } from '../rules/library';
+import { workingRuling, type Reckoning } from './reckon';
 
 /** As many rounds are kept beside a heap: two weeks at two a day. */
 const MOST_ROUNDS = 28;
@@ -33,13 +34,13 @@ function shortened(heats: readonly RoundHeat[]): RoundHeat[] {
 }
 
 /** What somebody changed at a heap that may have moved its heat, by time. */
-export function changesOf(state: BatchState): { at: Instant; what: Fix }[] {
-  return state.own.flatMap((e): { at: Instant; what: Fix }[] => {
+export function changesOf(state: BatchState): Change[] {
+  return state.own.flatMap((e): Change[] => {
     switch (e.kind) {
       case 'fix': return [{ at: e.at, what: e.data.fix }];
       case 'turn': return e.data.full ? [{ at: e.at, what: 'turn' }] : [];
       case 'water': return [{ at: e.at, what: 'water' }];
-      case 'addition': return [{ at: e.at, what: e.data.raw ? 'nitrogen' : 'carbon' }];
+      case 'addition': return [{ at: e.at, what: 'added', ...(e.data.what === undefined ? {} : { said: e.data.what }) }];
       case 'merge': return [{ at: e.at, what: 'enlarge' }];
       case 'split': return [{ at: e.at, what: 'shrink' }];
       default: return [];
@@ -60,6 +61,16 @@ function latest<T>(state: BatchState, now: Instant, pick: (e: BatchState['events
   return found;
 }
 
+const wordOf = (e: { readonly at: Instant; readonly by: string } | undefined): Word | null => (e ? { at: e.at, by: e.by } : null);
+
+/** Whether it is covered, as of the last entry that says so: seen in a check, done, or logged as what was changed. */
+function coverOf(state: BatchState, now: Instant): HeapFacts['cover'] {
+  const seen = latest(state, now, (e) => (e.kind === 'observation' && e.data.cover ? { on: e.data.cover === 'on' } : e.kind === 'cover' ? { on: true } : undefined));
+  const changed = state.own.findLast((e) => e.kind === 'fix' && (e.data.fix === 'cover' || e.data.fix === 'uncover') && e.at <= now);
+  if (changed?.kind !== 'fix' || (seen !== null && seen.at > changed.at)) return seen;
+  return { on: changed.data.fix === 'cover', at: changed.at };
+}
+
 function stageFor(state: BatchState, heats: readonly RoundHeat[], air: readonly { at: Instant; c: number }[], now: Instant): Stage {
   const live = state.events.filter((e) => !state.struck.has(e.id) && e.at <= now);
   const own = state.own.filter((e) => e.at <= now);
@@ -68,10 +79,9 @@ function stageFor(state: BatchState, heats: readonly RoundHeat[], air: readonly 
   const ended = own.findLast((e) => e.kind === 'ended');
   return stageOf({
     now, openedAt: state.openedAt, builtAt: state.builtAt, rawAt: raw.length > 0 ? Math.max(...raw, state.builtAt ?? -Infinity) : state.builtAt,
-    curedAt: live.findLast((e) => e.kind === 'cure')?.at ?? null, readyAt: own.findLast((e) => e.kind === 'ready')?.at ?? null,
-    releasedAt: live.findLast((e) => e.kind === 'release')?.at ?? null,
-    hold: hold ? { at: hold.at, on: hold.data.on, reason: hold.data.reason ?? null } : null,
-    ended: ended ? { at: ended.at, reason: ended.data.reason } : null, rounds: heats, air,
+    cured: wordOf(live.findLast((e) => e.kind === 'cure')), ready: wordOf(own.findLast((e) => e.kind === 'ready')), released: wordOf(live.findLast((e) => e.kind === 'release')),
+    hold: hold ? { at: hold.at, by: hold.by, on: hold.data.on, reason: hold.data.reason ?? null } : null,
+    ended: ended ? { at: ended.at, by: ended.by, reason: ended.data.reason } : null, rounds: heats, air,
   });
 }
 
@@ -84,6 +94,19 @@ function airOf(air: readonly { at: Instant; c: number }[], now: Instant): number
   return day.reduce((sum, a) => sum + a.c, 0) / day.length;
 }
 
+/** Which of its rules it has met, the leading one first. */
+function rulesMet(reckoning: Reckoning | null): HeapFacts['rules'] {
+  const accounts = reckoning?.accounts ?? [];
+  const titles = titlesOf(accounts.map(({ rule }) => rule));
+  return { asked: accounts.length, met: accounts.flatMap(({ rule, account }) => (account.verdict.provenAt === null ? [] : [{ title: titles.get(rule.id)!, at: account.verdict.provenAt }])) };
+}
+
+/** The last reading of its core, with the air of that day. */
+function lastReadOf(heats: readonly RoundHeat[], air: readonly { at: Instant; c: number }[]): HeapFacts['lastRead'] {
+  const last = heats.at(-1);
+  return last ? { at: last.at, coreC: last.peakC, airC: airOf(air, last.at) } : null;
+}
+
 /** Since when the batch is dry, where that stops a rule of it that is not met. */
 function dryStops(reckoning: Reckoning | null, now: Instant): Instant | null {
   const asks = reckoning?.accounts.some(({ rule, account }) => account.verdict.provenAt === null && asksMoist(rule.requirement));
@@ -93,7 +116,7 @@ function dryStops(reckoning: Reckoning | null, now: Instant): Instant | null {
 
 /** Everything that advice about a heap looks at. @param peakC hottest of the last round, upper ends of ranges included */
 export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Reckoning | null, peakC: number | null, neverHot: boolean, now: Instant): HeapFacts {
-  const lead: Account | null = reckoning?.accounts[0]?.account ?? null;
+  const working = reckoning ? workingRuling(reckoning.accounts)?.account ?? null : null;
   const policy = reckoning?.prepared.evidence.policy;
   const heats = reckoning ? heatsOf(reckoning, peakC) : [];
   const air = siteState.ambient.map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) })).sort((a, b) => a.at - b.at);
@@ -101,7 +124,7 @@ export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Re
   const usual = usualTemplate(kept);
   const template = state.template ?? siteState.templates.get(usual.id) ?? usual;
   const sizes = sizesOfHeap(state).filter((s) => s.at <= now);
-  const verdict = lead?.verdict;
+  const verdict = working?.verdict;
   const hand = state.readings.findLast((r) => r.probe !== undefined && r.flag === undefined)?.probe;
   const fire = state.readings.findLast((r) => r.flag === undefined && (r as { doubts?: { answer: string }[] }).doubts?.some((d) => d.answer === 'emergency'));
   const burnt = latest(state, now, (e) => (e.kind === 'observation' && e.data.smell === 'burnt' ? {} : undefined))?.at ?? null;
@@ -109,19 +132,20 @@ export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Re
     stage: stageFor(state, heats, air, now), kept, template, limits: siteState.work?.limits ?? template.limits, builtAt: state.builtAt, neverHot,
     volumeM3: sizes.at(-1)?.m3 ?? null, builtM3: sizes[0]?.m3 ?? null,
     proof: {
-      status: verdict?.status ?? null, form: lead?.standing.part.of.kind === 'staged' ? 'staged' : 'other', creditedHours: verdict?.creditedHours ?? 0, requiredHours: verdict?.requiredHours ?? 0,
-      turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: lead?.standing.walk.floor.floorC ?? 55,
+      status: verdict?.status ?? null, form: working?.standing.part.of.kind === 'staged' ? 'staged' : 'other', creditedHours: verdict?.creditedHours ?? 0, requiredHours: verdict?.requiredHours ?? 0,
+      turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: working?.standing.walk.floor.floorC ?? 55,
       maxGapHours: policy?.maxGapHours ?? 36, graceHours: policy?.turnGraceHours ?? 36, earliestProofAt: verdict?.earliestProofAt ?? null,
-      lastHot: verdict?.run?.to ?? null, graceUntil: (lead && windowAt(lead.standing.walk.windows, now)?.to) ?? null,
+      lastHot: verdict?.run?.to ?? null, graceUntil: (working && windowAt(working.standing.walk.windows, now)?.to) ?? null,
     },
+    rules: rulesMet(reckoning), lastRead: lastReadOf(heats, air),
     turns: state.events.filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id) && e.at <= now).map((e) => e.at).sort((a, b) => a - b).slice(-12),
     rounds: shortened(heats), bayNeededBy: state.own.findLast((e) => e.kind === 'bay-wanted')?.data.by ?? null, airC: airOf(air, now),
     squeeze: latest(state, now, (e) => (e.kind === 'observation' && e.data.squeeze ? { squeeze: e.data.squeeze } : e.kind === 'moisture' ? { squeeze: SQUEEZE_OF[e.data.state] } : undefined)),
     smell: latest(state, now, (e) => (e.kind === 'observation' && e.data.smell ? { smell: e.data.smell } : undefined)),
     growth: latest(state, now, (e) => (e.kind === 'observation' && e.data.growth ? { growth: e.data.growth } : undefined)),
-    pests: latest(state, now, (e) => (e.kind === 'observation' && e.data.pests ? { pests: e.data.pests } : undefined)),
+    pests: latest(state, now, (e) => (e.kind === 'observation' && e.data.pests ? { pests: pestsOf(e.data.pests) } : undefined)),
     seepage: latest(state, now, (e) => (e.kind === 'observation' && (e.data.seepage === 'some' || e.data.seepage === 'much') ? {} : undefined))?.at ?? null,
-    cover: latest(state, now, (e) => (e.kind === 'observation' && e.data.cover ? { on: e.data.cover === 'on' } : undefined)),
+    cover: coverOf(state, now),
     dryStops: dryStops(reckoning, now),
     watered: state.events.filter((e) => e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS).map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
     burnt: fire ? Math.max(burnt ?? -Infinity, parseInstant(fire.at)!) : burnt,

@@ -24,7 +24,7 @@ test('a proof reached before the terms changed stands, under its own version, wi
   const { of, ids, said } = heap(80)(100);
   expect(ids).toEqual(['uk-pas100-default', STATIC]);
   expect(of(STATIC)).toMatchObject({ terms: { version: 1 }, account: { verdict: { status: 'proven', provenAt: at(74), policy: { guardBandC: 0 } } }, present: { verdict: { status: 'broken', policy: { guardBandC: 2 } } } });
-  expect(said.find((s) => s.id === STATIC)!.version).toMatch(/^Proven under version 1 .*and it stands; under version 2, in force now, it would be ‘not yet hot’\.$/);
+  expect(said.find((s) => s.id === STATIC)!.version).toMatch(/^Proven under version 1 .*and it stands; under version 2, in force now, it would be ‘nothing counts yet’\.$/);
   expect(of('uk-pas100-default').terms.version).toBe(2);
 });
 

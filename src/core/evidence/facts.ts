@@ -14,8 +14,8 @@ function formOf({ of }: Part): VerdictFacts['form'] {
 }
 
 /** A verdict as its sentence needs it. @param keep which notes */
-export const factsOf = ({ verdict: v, standing: { part } }: Account, keep: (note: Note) => boolean = () => true): VerdictFacts => ({
+export const factsOf = ({ verdict: v, standing: { part, walk } }: Account, keep: (note: Note) => boolean = () => true): VerdictFacts => ({
   status: v.status, creditedHours: v.creditedHours, requiredHours: v.requiredHours, turningsCounted: v.turningsCounted, turningsRequired: v.turningsRequired,
   provenAt: v.provenAt, earliestProofAt: v.earliestProofAt, notes: v.notes.filter(keep),
-  floorC: part.floorC, combine: v.policy.combine, consecutive: part.consecutive, form: formOf(part), reachedMeanC: part.meanC ?? null,
+  latestHotAt: walk.hotRounds.at(-1)?.time ?? null, floorC: part.floorC, combine: v.policy.combine, consecutive: part.consecutive, form: formOf(part), reachedMeanC: part.meanC ?? null,
 });

@@ -17,6 +17,11 @@ export const SQUEEZES = Object.keys(SQUEEZE_WORDS) as [Squeeze, ...Squeeze[]];
 export const SMELLS = Object.keys(SMELL_WORDS) as [Smell, ...Smell[]];
 /** What is looked for at a heap beside its heat. `none` was looked for and not found: that is a finding. */
 export const LOOKS = { growth: ['none', 'white', 'grey'], steam: ['none', 'some', 'much'], pests: ['none', 'flies', 'rats', 'other'], seepage: ['none', 'some', 'much'], cover: ['on', 'off'], colour: ['as-built', 'browning', 'dark', 'ashy'] } as const;
+/** Pests that were seen; several may be there at once. */
+export const PESTS = ['flies', 'rats', 'other'] as const;
+export type Pest = (typeof PESTS)[number];
+/** The pests of an observation as a list; none: looked for and not found. */
+export const pestsOf = (pests: (typeof LOOKS.pests)[number] | readonly Pest[]): readonly Pest[] => (typeof pests !== 'string' ? pests : pests === 'none' ? [] : [pests]);
 /** Why a heap or a place was left out of a round. */
 export const SKIPS = Object.keys(SKIP_WORDS) as [SkipReason, ...SkipReason[]];
 /** What goes into a heap, as far as it decides which rules are proposed. */
@@ -96,7 +101,7 @@ export const ENTRY_DATA = {
   moisture: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
   observation: z.looseObject({
     squeeze: z.enum(SQUEEZES).optional(), /** Where the handful came from: a place of the heap, or words. */ sample: z.string().trim().max(120).optional(), smell: z.enum(SMELLS).optional(), words: Words.optional(),
-    growth: z.enum(LOOKS.growth).optional(), steam: z.enum(LOOKS.steam).optional(), pests: z.enum(LOOKS.pests).optional(), seepage: z.enum(LOOKS.seepage).optional(), cover: z.enum(LOOKS.cover).optional(), colour: z.enum(LOOKS.colour).optional(),
+    growth: z.enum(LOOKS.growth).optional(), steam: z.enum(LOOKS.steam).optional(), /** One, or several at once. */ pests: z.union([z.enum(LOOKS.pests), z.array(z.enum(PESTS)).min(1).max(3)]).optional(), seepage: z.enum(LOOKS.seepage).optional(), cover: z.enum(LOOKS.cover).optional(), colour: z.enum(LOOKS.colour).optional(),
     /** How far the top has sunk below its first mark, cm. */
     sunkCm: z.number().min(-100).max(1000).optional(), ...walk, ...origin,
   }),

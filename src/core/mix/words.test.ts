@@ -4,7 +4,8 @@ import { amountText, kgText, litresText, measureText } from '../words/amount';
 import { mixOf } from './mix';
 import { schoolsOf } from './schools';
 import { standingOf, WINDOWS, WINDOW_IDS } from './window';
-import { limitText, listText, mixSays, schoolSays, solvedSays, windowInShort, windowSays } from './words';
+import { listText } from '../quantity/format';
+import { limitText, mixSays, schoolSays, solvedSays, windowInShort, windowSays } from './words';
 
 const of = (cn: number, wet: number, density: number) => mixOf([plain({ name: 'mix', kg: 1000, wet, n: 50 / cn, c: 50, density })]);
 

@@ -1,5 +1,5 @@
 import type { Answer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
-import { ageText, dayText } from '../quantity/format';
+import { ageText, dayText, listText } from '../quantity/format';
 import { MS } from '../quantity/instant';
 import type { VolumeUnit } from '../quantity/units';
 import { kgText, litresText, measureText } from '../words/amount';
@@ -37,8 +37,6 @@ export const stockText = (l: StockLoad, { timeZone, now, volume }: Pick<Locale, 
   l.state === 'fresh' ? null : STATE_WORDS[l.state], l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres, volume)} left`, `${oldText(now - l.at)} old`, l.readyFrom !== null && l.readyFrom > now ? `ready from ${dayText(timeZone, l.readyFrom)}` : null,
 ].filter(Boolean).join(', ');
 
-/** Names in a row: `straw, chip and leaves`. */
-export const listText = (names: readonly string[]): string => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
 
 const SAYS: Readonly<Record<WindowId, Readonly<Record<Exclude<Standing, 'unknown' | 'preferred'>, string>>>> = {
   cn: { 'too-low': 'It would heat, but smell of ammonia: too little carbon for its nitrogen', low: 'A little rich: some of its nitrogen will leave as ammonia', high: 'A little lean: it will heat more slowly', 'too-high': 'It would hardly heat: too little nitrogen for all that carbon' },

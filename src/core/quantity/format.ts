@@ -85,3 +85,6 @@ export const countText = (n: number, one: string, many = `${one}s`): string => `
 
 /** How far a clock is off: `14 min ahead`, `2 h 5 min behind`. */
 export const clockText = (aheadMs: number): string => `${durationText(Math.abs(aheadMs) / MS.hour)} ${aheadMs > 0 ? 'ahead' : 'behind'}`;
+
+/** `a`, `a and b`, `a, b and c`. */
+export const listText = (names: readonly string[]): string => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);

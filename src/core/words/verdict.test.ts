@@ -5,7 +5,7 @@ import { policyText } from './policy';
 
 const NOW = Date.UTC(2026, 4, 18, 7, 40);
 const locale = { timeZone: 'UTC', unit: 'C', now: NOW } as const;
-const facts: VerdictFacts = { status: 'running', creditedHours: 282.5, requiredHours: 360, turningsCounted: 3, turningsRequired: 5, provenAt: null, earliestProofAt: Date.UTC(2026, 4, 21, 13), notes: [], floorC: 55, combine: 'coldest', consecutive: true, form: { kind: 'hold' }, reachedMeanC: null };
+const facts: VerdictFacts = { status: 'running', creditedHours: 282.5, requiredHours: 360, turningsCounted: 3, turningsRequired: 5, provenAt: null, earliestProofAt: Date.UTC(2026, 4, 21, 13), notes: [], latestHotAt: null, floorC: 55, combine: 'coldest', consecutive: true, form: { kind: 'hold' }, reachedMeanC: null };
 const say = (v: Partial<VerdictFacts>, unit: 'C' | 'F' = 'C') => plainText(verdictSentence({ ...facts, ...v }, { ...locale, unit }));
 const note = (fact: NoteFact, at: number): Note => ({ code: fact.code, fact, at, text: noteText(fact, at, locale) });
 
@@ -19,7 +19,7 @@ describe('the verdict as a grower would say it', () => {
   test('proven names when, how long and how often turned', () => {
     expect(say({ status: 'proven', provenAt: Date.UTC(2026, 4, 16, 9), creditedHours: 360, turningsCounted: 6 })).toBe('Proven Sat 16 May 09:00: 15 d 0 h at 55 °C, 6 turnings.');
   });
-  test('waiting says what it takes', () => expect(say({ status: 'waiting' })).toBe('No hot round yet. It needs 15 days at 55 °C in its coldest point and 5 turnings.'));
+  test('waiting says what it takes', () => expect(say({ status: 'waiting' })).toBe('Not read since its clock started. It needs 15 days at 55 °C in its coldest point and 5 turnings.'));
   test('paused says until when', () => {
     const pause = note({ code: 'RECOVERING', valueC: 49, floorC: 55, until: Date.UTC(2026, 4, 19, 4) }, NOW);
     expect(say({ status: 'recovering', creditedHours: 120, notes: [pause] })).toBe('Paused at 5 d 0 h. The round of Mon 18 May 07:40 came to 49 °C after a turning: paused, not broken. It has until Tue 19 May 04:00 to reach 55 °C.');
@@ -27,7 +27,7 @@ describe('the verdict as a grower would say it', () => {
   test('broken says why before what is needed', () => {
     const why = note({ code: 'COLD', valueC: 48, floorC: 55, lostMs: 156 * 3_600_000 }, Date.UTC(2026, 4, 17, 17));
     expect(say({ status: 'broken', creditedHours: 0, turningsCounted: 0, notes: [why] })).toBe('Starts again: The round of Sun 17 May 17:00 came to 48 °C, under 55 °C, with no turning to excuse it. 6 d 12 h of this run no longer count toward days in a row. Needs 15 d 0 h more at 55 °C in its coldest point, and 5 more turnings.');
-    expect(say({ status: 'broken', creditedHours: 0 })).toMatch(/^Not hot enough so far\./);
+    expect(say({ status: 'broken', creditedHours: 0 })).toMatch(/^Its coldest point was never at 55 °C or more so far\. Needs /);
     expect(say({ status: 'broken', consecutive: false, notes: [why] })).toMatch(/^Waits for heat: /);
   });
   test('quantities and dates are the strong pieces', () => {

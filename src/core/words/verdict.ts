@@ -8,7 +8,7 @@ const strong = (text: string): Piece => ({ text, strong: true });
 const plain = (text: string): Piece => ({ text });
 export const plainText = (pieces: readonly Piece[]): string => pieces.map((p) => p.text).join('');
 
-const STATUS_WORD = { proven: 'Proven', waiting: 'Not yet hot', running: 'Running', recovering: 'Paused', broken: 'Starts again' } as const;
+const STATUS_WORD = { proven: 'Proven', waiting: 'Nothing counts yet', running: 'Running', recovering: 'Paused', broken: 'Starts again' } as const;
 
 /** What the sentence needs of a verdict and its rule. */
 export type VerdictFacts = {
@@ -20,6 +20,8 @@ export type VerdictFacts = {
   readonly provenAt: Instant | null;
   readonly earliestProofAt: Instant | null;
   readonly notes: readonly Note[];
+  /** The latest round that counted as hot; null: none. */
+  readonly latestHotAt: Instant | null;
   readonly floorC: number;
   readonly combine: 'coldest' | 'mean' | 'median';
   readonly consecutive: boolean;
@@ -104,6 +106,17 @@ function reached(v: VerdictFacts, locale: Locale): string {
   }
 }
 
+const COLD = { coldest: 'Its coldest point was', mean: 'The mean of its points was', median: 'The median of its points was' } as const;
+
+/** Heat that was read and does not count, with what to do about it; null: the last reading counts, or is cold. */
+export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece[] | null {
+  const last = v.notes.findLast((n) => n.code === 'THIN_ROUND' || n.code === 'DRY_ROUND');
+  if (!last || last.at < (v.latestHotAt ?? -Infinity) || v.notes.some((n) => BREAKS.includes(n.code) && n.code !== 'STALE' && n.at > last.at)) return null;
+  const { fact } = last;
+  if (fact.code === 'THIN_ROUND') return [strong(`Hot, but read at ${fact.points} of ${fact.minPoints} places: that does not count yet. `), plain(`Read ${fact.minPoints} places in one go. `)];
+  return [strong('Hot, but logged as dry: that does not count for seeds. '), plain('Water it, then squeeze a handful again. ')];
+}
+
 /** The verdict as a grower would say it. Credit is rounded down, what is missing up. */
 export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
   const { timeZone, now } = locale;
@@ -111,20 +124,23 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
     case 'proven':
       return [strong(`Proven ${whenText(timeZone, v.provenAt!, now)}`), plain(`: ${reached(v, locale)}.`)];
     case 'waiting':
-      return [plain('No hot round yet. It needs '), ...asked(v, locale), plain('.')];
+      return [...(uncounted(v) ?? [plain(v.notes.some((n) => n.code === 'RESTART') ? 'Not read since its clock started again. ' : 'Not read since its clock started. ')]), plain('It needs '), ...asked(v, locale), plain('.')];
     case 'running':
-      return [...needs(v, locale), ...couldBe(v, locale)];
+      return [...(uncounted(v) ?? []), ...needs(v, locale), ...couldBe(v, locale)];
     case 'recovering': {
       const pause = v.notes.findLast((n) => n.code === 'RECOVERING');
       return [strong(`Paused at ${durationText(v.creditedHours)}`), plain('. '), ...(pause ? [plain(pause.text)] : [plain('A turning excuses the wait; read it soon.')])];
     }
     case 'broken': {
       const why = lastBreak(v.notes);
-      if (!why) return [plain('Not hot enough so far. '), ...needs(v, locale)];
-      return [strong(v.consecutive ? 'Starts again: ' : 'Waits for heat: '), plain(why.text), plain(' '), ...needs(v, locale)];
+      if (!why) return [...(uncounted(v) ?? [plain(`${COLD[v.combine]} never at ${floorText(v.floorC, locale)} or more so far. `)]), ...needs(v, locale)];
+      return [...(uncounted(v) ?? []), strong(v.consecutive ? 'Starts again: ' : 'Waits for heat: '), plain(why.text), plain(' '), ...needs(v, locale)];
     }
   }
 }
+
+/** Turnings that count, of those that are asked for; a turning done is not yet one that counts. */
+export const turningsText = (v: Pick<VerdictFacts, 'turningsCounted' | 'turningsRequired'>): string => `${v.turningsCounted} of ${v.turningsRequired} turnings count`;
 
 /** Progress in a few words for the yard: `11 d 18 h of 15 d`. */
 export const progressText = (v: Pick<VerdictFacts, 'creditedHours' | 'requiredHours'>): string =>

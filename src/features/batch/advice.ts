@@ -1,7 +1,7 @@
 import { trialsOf } from '@/core/advice/diagnose';
 import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
-import { courseFor, diagnosesOf, hotOf, isGone, isLive, turnOf, waterOf, type HeapFacts, type Situation } from '@/core/advice/situation';
+import { courseFor, diagnosesOf, hotOf, isDangerous, isGone, isLive, isSaidDone, reheatTestOf, turnOf, waterOf, type HeapFacts, type Situation } from '@/core/advice/situation';
 import { reboundsOf } from '@/core/advice/trend';
 import {
   adviceWords, CAUSE_WORDS, COUNT_WORDS, courseText, FIX_WORDS, FIXED_WORDS, hotWords, reasonText, SCHOOL_WORDS, signText, stageText, SYMPTOM_WORDS, trialText, turnHeading, voiceText, waterWords, windowText,
@@ -17,10 +17,10 @@ import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 
 /** The advice that can be put off, as the day's list names it; null: it cannot, or is nothing to do. */
-const TASK_OF: Partial<Record<Advice['code'], string>> = { TURN: 'turn', WATER: 'water', MEND: 'mend', CLOSE_WHEN_BUILT: 'close', READ_AFTER_TURN: 'read', READ_RECOVERING: 'read', READ_BEFORE_LOST: 'read', KEEP_READING: 'read', WAIT_FOR_HEAT: 'read', FIND_OUT_WHY: 'read', READ_RUN_DOWN: 'read', ASLEEP: 'read' };
+const TASK_OF: Partial<Record<Advice['code'], string>> = { TURN: 'turn', WATER: 'water', MEND: 'mend', CLOSE_WHEN_BUILT: 'close', READ_AFTER_TURN: 'read', READ_RECOVERING: 'read', READ_BEFORE_LOST: 'read', KEEP_READING: 'read', WAIT_FOR_HEAT: 'read', FIND_OUT_WHY: 'read', READ_RUN_DOWN: 'read', READ_QUIET: 'read', SQUEEZE_AGAIN: 'water', ASLEEP: 'read' };
 
 function turnView(s: Situation, locale: Locale) {
-  if (!isLive(s) || s.proof.status === 'proven') return null;
+  if (!isLive(s) || isDangerous(s) || s.proof.status === 'proven') return null;
   const a = turnOf(s);
   return {
     heading: turnHeading(a, locale), window: windowText(a, locale), reasons: a.reasons.map((r) => reasonText(r, locale)),
@@ -47,21 +47,21 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
   const heats = reckoning ? heatsOf(reckoning, digest.latest?.peakC ?? null) : [];
   const whole: Situation = { ...s, rounds: heats };
   const hot = hotOf(s);
-  const course = courseFor(s);
+  const course = isDangerous(s) ? null : courseFor(s);
   const order = digest.orders.find((o) => o.task === (TASK_OF[next.code] ?? ''));
-  const water = isLive(s) && s.proof.status !== 'proven' ? waterWords(waterOf(s), locale) : null;
+  const water = (isLive(s) && s.proof.status !== 'proven' || isSaidDone(s)) && !isDangerous(s) ? waterWords(waterOf(s), locale) : null;
   const { timeZone, unit, now } = locale;
   return {
     next: adviceWords(next, locale), task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`, order: order?.defer && order.defer.until > now ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.` : null,
-    method: s.template.name, stage: stageText(s.stage, locale), course: course && courseText(course, s.template.name, locale), courseCode: course?.code ?? null,
+    method: s.template.name, stage: stageText(s.stage, locale, s.rounds.length > 0), course: course && courseText(course, s.template.name, locale, reheatTestOf(s)), courseCode: course?.code ?? null,
     hot: hot && hotWords(hot, locale), turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale), water,
     // Dryness that is the likeliest cause of another symptom is not told a second time.
     diagnoses: diagnosesOf(whole).filter((d, _, all) => d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY')).map((d) => ({
       symptom: SYMPTOM_WORDS[d.symptom], code: d.symptom,
       causes: d.causes.slice(0, 5).map((c) => ({ cause: CAUSE_WORDS[c.cause], code: c.cause, fix: FIX_WORDS[c.fix], fixCode: c.fix, for: c.for.map((x) => signText(x, locale)), against: c.against.map((x) => signText(x, locale)), unknown: c.unknown.map((x) => signText(x, locale)) })),
     })),
-    trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix') ? [] : trialsOf(changesOf(state), heats, now)).slice(-5).reverse().map((t) => ({ when: whenText(timeZone, t.at, now), what: [...new Set(t.changes.map((c) => FIXED_WORDS[c.what]))].join(', '), text: trialText(t, locale), unknown: t.causeUnknown && t.outcome !== 'open' })),
-    rebounds: reboundsOf(heats, s.turns).map((r, i) => ({ n: i + 1, when: whenText(timeZone, r.turnedAt, now), before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit), low: r.lowC === null ? '–' : tempText(r.lowC, unit), high: r.highC === null ? 'not read since' : tempText(r.highC, unit), took: r.hours === null ? '–' : durationText(r.hours), counts: countsText(r.turnedAt, reckoning) })),
+    trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix') ? [] : trialsOf(changesOf(state), heats, now)).slice(-5).reverse().map((t) => ({ when: whenText(timeZone, t.at, now), what: [...new Set(t.changes.map((c) => (c.said === undefined ? FIXED_WORDS[c.what] : `${c.said} added`)))].join(', '), text: trialText(t, locale), unknown: t.causeUnknown && t.outcome !== 'open' })),
+    rebounds: reboundsOf(heats, s.turns).map((r, i) => ({ n: i + 1, when: whenText(timeZone, r.turnedAt, now), before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit), low: r.lowC === null ? '–' : tempText(r.lowC, unit), high: r.highC === null ? 'no full round since' : tempText(r.highC, unit), took: r.hours === null ? '–' : durationText(r.hours), counts: countsText(r.turnedAt, reckoning) })),
     size: sizeView(digest.situation, state, digest, board, locale, volume),
   };
 }
@@ -74,13 +74,13 @@ function sizeView(facts: HeapFacts, state: BatchState, digest: Digest, board: re
   const sizes = sizesOfHeap(state).filter((x) => x.at <= now);
   const small = tooSmall(facts);
   const card = (d: Digest) => ({ id: d.id, name: d.name ?? d.code, facts: d.situation });
-  const partners = isGone(facts) || !(small || facts.stage.code === 'curing') ? [] : partnersFor(card(digest), board.map(card)).slice(0, 3);
+  const partners = isGone(facts) || isDangerous({ ...facts, now }) || !(small || facts.stage.code === 'curing') ? [] : partnersFor(card(digest), board.map(card)).slice(0, 3);
   const [first, last] = [sizes[0], sizes.at(-1)];
   return {
     now: last ? volumeText(last.m3, volume) : null,
     shrunk: first && last && last !== first && last.m3 < first.m3 ? `${Math.round((1 - last.m3 / first.m3) * 100)} % less than ${volumeText(first.m3, volume)} when it was built` : null,
     small: small ? `Under ${volumeText(LEAST_HOT_M3, volume)} a heap rarely stays hot.` : null,
-    partners: partners.map((x) => ({ id: x.id, text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither has anything to lose.'}` })),
+    partners: partners.map((x) => ({ id: x.id, text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither is hot or has time counted.'}` })),
     points: sizes.map((x) => ({ at: x.at, m3: x.m3, how: HOW[x.how], when: dayText(timeZone, x.at), text: volumeText(x.m3, volume) })),
   };
 }

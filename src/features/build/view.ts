@@ -3,8 +3,8 @@ import type { Built } from '@/core/mix/build';
 import { carries } from '@/core/mix/ingredient';
 import { answerTo, inStock, type StoreState } from '@/core/mix/store';
 import { estOf } from '@/core/mix/window';
-import { ANSWER_WORDS, BUILD_CAUTION, LAYER_WORDS, liftText, listText, mixSays, stockText, windowFigure } from '@/core/mix/words';
-import { countText, soonText } from '@/core/quantity/format';
+import { ANSWER_WORDS, BUILD_CAUTION, LAYER_WORDS, liftText, mixSays, stockText, windowFigure } from '@/core/mix/words';
+import { countText, soonText, listText } from '@/core/quantity/format';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
 

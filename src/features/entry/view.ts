@@ -1,7 +1,7 @@
 import { clockText, countText, durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { MS, parseInstant } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
-import { CLOCK_TOLERANCE_MS, deviceOf, type DataOf, type Entry } from '@/core/log/entry';
+import { CLOCK_TOLERANCE_MS, deviceOf, pestsOf, type DataOf, type Entry } from '@/core/log/entry';
 import { positionText } from '@/core/heap/row';
 import { readingText } from '@/core/words/reading';
 import { SQUEEZE_WORDS } from '@/core/words/feel';
@@ -61,7 +61,7 @@ function observed(o: DataOf<'observation'>): string {
   return some(
     o.squeeze && `squeezed: ${SQUEEZE_WORDS[o.squeeze].word.toLowerCase()}${SQUEEZE_WORDS[o.squeeze].means.includes(':') ? ', ' : ': '}${SQUEEZE_WORDS[o.squeeze].means}${o.sample ? `, from ${o.sample}` : ''}`, o.smell && `smell: ${o.smell}`,
     o.growth && o.growth !== 'none' && `${o.growth} growth`, o.steam && o.steam !== 'none' && (o.steam === 'much' ? 'much steam' : 'steam'),
-    o.pests && o.pests !== 'none' && (o.pests === 'other' ? 'pests' : o.pests), o.seepage && o.seepage !== 'none' && (o.seepage === 'much' ? 'much seepage' : 'seepage'),
+    o.pests !== undefined && pestsOf(o.pests).map((p) => (p === 'other' ? 'other pests' : p)).join(' and '), o.seepage && o.seepage !== 'none' && (o.seepage === 'much' ? 'much seepage' : 'seepage'),
     o.cover && `cover ${o.cover}`, o.colour && COLOUR_WORDS[o.colour], o.sunkCm !== undefined && `${o.sunkCm} cm below its mark`, looked.length > 0 && looked.join(', '), o.words,
   );
 }

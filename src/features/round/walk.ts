@@ -1,5 +1,5 @@
 import type { DoubtAnswer, DoubtCode } from '@/core/advice/doubt';
-import type { EntryKind } from '@/core/log/entry';
+import type { DataOf, EntryKind } from '@/core/log/entry';
 import type { ReadingMark } from '@/core/log/shapes';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { FAULTY_REASON } from '@/core/words/doubt';
@@ -21,7 +21,7 @@ export type Kept = {
 /** What is noted beside temperatures. */
 export type Feel = {
   readonly squeeze?: Squeeze; readonly sample?: string; readonly smell?: Smell;
-  readonly growth?: 'none' | 'white' | 'grey'; readonly steam?: 'none' | 'some' | 'much'; readonly pests?: 'none' | 'flies' | 'rats' | 'other'; readonly seepage?: 'none' | 'some' | 'much';
+  readonly growth?: 'none' | 'white' | 'grey'; readonly steam?: 'none' | 'some' | 'much'; readonly pests?: DataOf<'observation'>['pests']; readonly seepage?: 'none' | 'some' | 'much';
   readonly cover?: 'on' | 'off'; readonly colour?: 'as-built' | 'browning' | 'dark' | 'ashy'; readonly sunkCm?: number; readonly words?: string;
 };
 export type HeapDraft = {

@@ -37,7 +37,7 @@ describe('a rule of one’s own', () => {
 test('a standing in a cell, and a rule to read', () => {
   const rule = holdRule({ hours: 72, turnings: 2 });
   const prepared = prepare(evidence(steady(0, 30, 10, 58)), at(30));
-  expect(standingCell({ account: account(prepared, rule) }, { timeZone: 'UTC', unit: 'C', now: at(30) })).toEqual({ word: 'Running', proven: false, text: '1 d 6 h of 3 d, 0 of 2 turned' });
-  expect(standingCell({ account: account(prepared, holdRule({ floorC: 65 })) }, { timeZone: 'UTC', unit: 'C', now: at(30) }).word).toBe('Not yet hot'); // nothing was lost
+  expect(standingCell({ account: account(prepared, rule) }, { timeZone: 'UTC', unit: 'C', now: at(30) })).toEqual({ word: 'Running', proven: false, text: '1 d 6 h of 3 d, 0 of 2 turnings count' });
+  expect(standingCell({ account: account(prepared, holdRule({ floorC: 65 })) }, { timeZone: 'UTC', unit: 'C', now: at(30) }).word).toBe('Nothing counts yet'); // nothing was lost
   expect(ruleView(rule, 'F').text).toBe('3 days in a row at 131 °F or more, with 2 full turnings at least in that time');
 });

@@ -5,7 +5,7 @@ import { CLOCK_TEXT, requirementText, sourceText } from '@/core/rules/text';
 import { dayText } from '@/core/quantity/format';
 import type { TempUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
-import { progressText, statusWord } from '@/core/words/verdict';
+import { progressText, statusWord, turningsText } from '@/core/words/verdict';
 
 /** A rule to read. */
 export type RuleView = {
@@ -21,7 +21,7 @@ export const ruleView = (rule: Rule, unit: TempUnit, version: number | null = nu
 /** A standing in a table cell. */
 export function standingCell({ account }: Pick<Ruling, 'account'>, { timeZone }: Locale): { word: string; text: string; proven: boolean } {
   const v = account.verdict;
-  const turned = v.turningsRequired ? `, ${v.turningsCounted} of ${v.turningsRequired} turned` : '';
+  const turned = v.turningsRequired ? `, ${turningsText(v)}` : '';
   return { word: statusWord(factsOf(account)), proven: v.status === 'proven', text: v.provenAt === null ? `${progressText(factsOf(account))}${turned}` : dayText(timeZone, v.provenAt) };
 }
 export type StandingCell = ReturnType<typeof standingCell>;

@@ -2,12 +2,12 @@ import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
 import { positionShort } from '@/core/heap/row';
 import { heapPicture } from '@/core/digest/picture';
-import { ageText, durationText, spanText, tempBeside, tempFigure, tempText, volumeText, whenText, dayText } from '@/core/quantity/format';
+import { ageText, durationText, tempBeside, tempFigure, volumeText, whenText, dayText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
-import { progressText } from '@/core/words/verdict';
+import { progressText, turningsText, uncounted } from '@/core/words/verdict';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
 export type Plot = {
@@ -15,32 +15,46 @@ export type Plot = {
   readonly head: string; readonly sub: string; readonly advice: AdviceWords;
 };
 
-function headOf(d: Digest, { timeZone, now }: Locale): { head: string; sub: string } {
+/** What a rule that leads comes to, in a line. */
+function leadText(d: Digest, lead: Digest['rules'][number], age: string): { head: string; sub: string } {
+  const turned = lead.turningsRequired > 0 ? turningsText(lead) : '';
+  const doubt = uncounted(lead);
+  if (doubt && lead.status !== 'proven') return { head: doubt[0]!.text.replace(/: .*$/, '').trim(), sub: 'does not count yet' };
+  if (lead.status === 'recovering') return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
+  if (d.state === 'broken') return { head: `${progressText(lead)}, again`, sub: d.lostHours > 0 ? `${durationText(d.lostHours)} lost` : turned };
+  return { head: lead.status === 'broken' ? 'Not hot enough so far' : progressText(lead), sub: turned || age };
+}
+
+/** How many of several rules are met; empty: there are not several. */
+const metText = ({ rules: { asked, met } }: Digest['situation']): string => (asked > 1 ? `meets ${met.length} of ${asked} rules` : '');
+
+function headOf(d: Digest, { timeZone, unit, now }: Locale): { head: string; sub: string } {
   const lead = d.rules[0];
-  const turned = lead && lead.turningsRequired > 0 ? `${lead.turningsCounted} of ${lead.turningsRequired} turned` : '';
+  const { stage } = d.situation;
   const age = d.builtAt === null ? '' : `day ${Math.floor((now - d.builtAt) / MS.day) + 1}`;
-  const proof = lead?.provenAt ? `Proven ${dayText(timeZone, lead.provenAt)}` : '';
-  switch (d.state) {
-    case 'building': return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
-    case 'released': return { head: 'Gone out', sub: proof };
-    case 'curing': return { head: d.situation.stage.code === 'ready' ? 'Ready' : 'Curing', sub: [proof, age].filter(Boolean).join(' · ') };
-    case 'proven': return { head: proof, sub: lead ? `${spanText(lead.requiredHours)}${turned ? ` · ${lead.turningsCounted} turnings` : ''}` : '' };
-    case 'waiting': return { head: 'Not yet hot', sub: age };
-    default: {
-      if (!lead) return { head: 'No rule chosen', sub: age };
-      const progress = progressText(lead);
-      if (lead.status === 'recovering') return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
-      if (d.state === 'broken') return { head: `${progress}, again`, sub: d.lostHours > 0 ? `${durationText(d.lostHours)} lost` : turned };
-      return { head: lead.status === 'broken' ? 'Not hot enough' : progress, sub: turned || age };
-    }
-  }
+  const some = (...parts: string[]): string => parts.filter(Boolean).join(' · ');
+  const proof = lead?.provenAt ? `Met ${dayText(timeZone, lead.provenAt)}` : '';
+  const several = metText(d.situation);
+  const standing = proof ? `${proof}: ${lead!.title}` : lead ? 'not proven' : 'no rule claimed';
+  if (d.state === 'building') return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
+  if (stage.code === 'released' || stage.code === 'ended') return { head: 'Gone out', sub: standing };
+  if (stage.code === 'ready' || stage.code === 'curing') return { head: stage.code === 'ready' ? 'Said to be ready' : 'Put to cure', sub: some(standing, several, warmthText(d.situation, unit), age) };
+  if (!lead) return { head: 'No rule claimed', sub: age };
+  if (lead.status === 'proven') return { head: proof, sub: some(lead.title, several) };
+  const { head, sub } = d.state === 'waiting' && !uncounted(lead) ? { head: d.latest ? 'Not hot enough so far' : 'Not read yet', sub: age } : leadText(d, lead, age);
+  return { head, sub: some(sub, several) };
+}
+
+/** How warm it was over the air when it was last read. */
+function warmthText({ lastRead }: Digest['situation'], unit: Locale['unit']): string {
+  if (lastRead === null) return 'never read';
+  return lastRead.airC === null ? 'air not read' : `${Math.round((lastRead.coreC - lastRead.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} over the air`;
 }
 
 /** Age of the last reading once it is over half the gap that the policy allows; before that its value alone. */
 function footOf(d: Digest, { unit, now }: Locale): string {
   if (!d.latest) return 'not read yet';
   const hours = (now - d.latest.at) / MS.hour;
-  if (d.state === 'released' || d.state === 'curing') return tempText(d.latest.valueC, unit);
   return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}`;
 }
 

@@ -47,8 +47,14 @@ export async function batchScreen(id: string, site: Site, board: readonly Digest
     table: reckoning ? tableView(reckoning, state.readings, locale) : null,
     required: digest.rules[0] ? spanText(digest.rules[0].requiredHours) : null,
     adopted: adoptedText(opened.adopted, locale),
-    age: digest.latest ? `Last full round ${ageText((locale.now - digest.latest.at) / MS.hour)} ago.` : null,
+    age: digest.latest ? lastReadText(digest.latest, digest.field.minPoints, locale.now) : null,
   };
+}
+
+/** When it was last read; *full* only where enough places were read for it to count. */
+function lastReadText({ at, points, complete }: NonNullable<Digest['latest']>, minPoints: number, now: number): string {
+  const ago = `${ageText((now - at) / MS.hour)} ago`;
+  return complete ? `Last full round ${ago}.` : `Last read ${ago}, at ${points} of ${minPoints} places: not a full round.`;
 }
 
 /** Eighteen policies are tried on a page: beyond so many readings it would make the page wait. */

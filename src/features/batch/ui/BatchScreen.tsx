@@ -42,13 +42,14 @@ export function BatchScreen(p: BatchScreenProps) {
             <div className="flex flex-wrap items-baseline gap-x-3"><h1 id="heap-name">{p.name}</h1><span className="q text-[13.5px]">{p.facts}</span></div>
             <p className="q text-[13.5px]" data-testid="stage">{p.advice.stage} · {p.advice.method}</p>
             {p.adopted && <p className="text-[14px] border-l-[4px] border-ink pl-2.5 mt-1" data-testid="adopted">{p.adopted}</p>}
-            {lead ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-rule={lead.id} data-status={lead.status}><Pieces pieces={lead.sentence} /></p>
+            {!lead && !p.building ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-status="none">No rule is claimed for it: nothing here has to be proven.</p> : lead ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-rule={lead.id} data-status={lead.status}><Pieces pieces={lead.sentence} /></p>
               : <p className="mt-2 text-[20px] leading-[26px]">Still building. No clock runs until the last raw load is in and you close the heap.</p>}
             {lead && <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">{[lead, ...others].map((v) => (
               <li key={v.id} className="border-t-[1.6px] border-ink pt-1 min-w-[190px] flex-1" data-testid="rule" data-rule={v.id} data-status={v.status}>
                 <b className="font-[650] text-[13.5px] block">{v.title}</b>
                 {v.status === 'proven' ? <span className="text-stamp font-semibold text-[14px] flex items-center gap-1"><svg width="34" height="16" aria-hidden="true"><Knot cx={17} cy={8} r={7.5} /></svg>{v.short}</span> : <span className="q text-[14px]">{v.short}</span>}
               </li>))}</ul>}
+            {p.verdicts.length > 1 && <p className="text-[14px] mt-1.5 font-semibold" data-testid="met">Meets {p.verdicts.filter((v) => v.status === 'proven').length} of {p.verdicts.length} rules.</p>}
             {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}{proven.kept ? ` ${proven.version}` : ''}</p>}
           </div>
         </section>

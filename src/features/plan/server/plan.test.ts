@@ -46,7 +46,7 @@ test('days that are too full are named with by how much; without a crew nothing 
   expect((await viewOf(many, null)).summary).toBe('');
 });
 test('proven, curing, building and held heaps stand there with a word and no turning', async () => {
-  const board = [digest('P', { proof: { status: 'proven' } }), digest('C', { stage: { code: 'curing', since: ago(9), reason: null } }), digest('B', { stage: { code: 'building', since: ago(9), reason: null }, builtAt: null }), digest('G', { stage: { code: 'released', since: ago(9), reason: null } })];
+  const board = [digest('P', { proof: { status: 'proven' } }), digest('C', { proof: { status: 'proven' }, stage: { code: 'curing', since: ago(9), reason: null, by: null } }), digest('B', { stage: { code: 'building', since: ago(9), reason: null, by: null }, builtAt: null }), digest('G', { stage: { code: 'released', since: ago(9), reason: null, by: null } })];
   const view = await viewOf(board);
   expect(view.rows.map((r) => [r.name, r.kind])).toEqual([['P', 'proven'], ['C', 'curing'], ['B', 'building']]);
   expect(view.jobs).toEqual([]);

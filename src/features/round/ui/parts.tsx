@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
 import { CAUTION } from '@/core/words/caution';
+import { pestsOf, type Pest } from '@/core/log/entry';
 import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS, type SkipReason } from '@/core/words/skip';
 import { answerText, doubtText, FIRE_CARD } from '@/core/words/doubt';
@@ -101,10 +102,21 @@ const put = <K extends keyof Feel>(feel: Feel, key: K, value: Feel[K] | undefine
 
 type Seen = { readonly label: string; readonly on: (f: Feel) => boolean; readonly flip: (f: Feel) => Feel };
 const chip = <K extends keyof Feel>(label: string, key: K, value: NonNullable<Feel[K]>): Seen => ({ label, on: (f) => f[key] === value, flip: (f) => put(f, key, f[key] === value ? undefined : value) });
+/** Flies and rats may both be there. */
+const pestChip = (label: string, pest: Pest): Seen => {
+  const seen = (f: Feel): readonly Pest[] => (f.pests === undefined ? [] : pestsOf(f.pests));
+  return {
+    label, on: (f) => seen(f).includes(pest),
+    flip: (f) => {
+      const now = seen(f).includes(pest) ? seen(f).filter((p) => p !== pest) : [...seen(f), pest];
+      return put(f, 'pests', now.length === 0 ? undefined : [...now]);
+    },
+  };
+};
 const LOOKED = ['growth', 'steam', 'pests', 'seepage'] as const;
 const SEEN: readonly Seen[] = [
   { label: 'None of these', on: (f) => LOOKED.every((k) => f[k] === 'none'), flip: (f) => LOOKED.reduce<Feel>((a, k) => put(a, k, LOOKED.every((x) => f[x] === 'none') ? undefined : 'none'), f) },
-  chip('White growth', 'growth', 'white'), chip('Grey growth', 'growth', 'grey'), chip('Steam', 'steam', 'some'), chip('Flies', 'pests', 'flies'), chip('Rats', 'pests', 'rats'), chip('Seepage', 'seepage', 'some'),
+  chip('White growth', 'growth', 'white'), chip('Grey growth', 'growth', 'grey'), chip('Steam', 'steam', 'some'), pestChip('Flies', 'flies'), pestChip('Rats', 'rats'), chip('Seepage', 'seepage', 'some'),
   chip('Cover on', 'cover', 'on'), chip('Cover off', 'cover', 'off'),
 ];
 
