@@ -284,7 +284,7 @@ describe('the demo', () => {
     await waitText(page, 'h1', /Egret/);
     await press(page, 'Added');
     await press(page, 'Raw, or I don’t know');
-    await waitText(page, '[data-testid=effects]', /This costs credit:[^]*Fifteen days at 55 °C, five turnings: 1[0-9] d \d+ h would be lost[^]*proof is lost/);
+    await waitText(page, '[data-testid=effects]', /This costs counted time or a proof:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/);
     await press(page, 'Log it, and start the clock again');
     await waitText(page, '[role=dialog]', /Say who did it/);
     await close();

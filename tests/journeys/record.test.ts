@@ -93,7 +93,7 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   await press(page, 'Clean');
   await press(page, 'Yes');
   const effects = await waitText(page, '[data-testid=effects]', /Weed seeds.*proof is lost: the clock starts again/s);
-  expect(effects).toMatch(/Fifteen days at 55 °C, five turnings: nothing changes/);
+  expect(effects).toMatch(/PFRP windrow: nothing changes/);
   await page.keyboard.press('Escape');
   await press(page, 'Move, join, split');
   await press(page, 'Joined');
@@ -143,7 +143,7 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   await waitText(checker.page, '[data-testid=chain]', /The chain of log entries holds/);
   await fill(checker.page, 'SHA-256 printed on the record', digest);
   await waitText(checker.page, '[data-testid=chain]', /The same: the record was made from this very file/);
-  await waitText(checker.page, 'article', /Fifteen days at 55 °C, five turnings: running/);
+  await waitText(checker.page, 'article', /PFRP windrow: running/);
   expect(await checker.page.$('article svg')).not.toBeNull();
   expect(await axe(checker.page)).toEqual([]);
   await give(checker.page, 'bad.json', batch.replace('"laid into the middle"', '"clean straw"'));

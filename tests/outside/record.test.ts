@@ -55,7 +55,7 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
   if (!parsed.ok) throw new Error('unreadable');
   const verdict = rulingsOf(preparedOf(parsed.file, at(110)), [findRule('us-503-pfrp-static')!])[0]!.account.verdict;
   expect(verdict.status).toBe('proven');
-  expect(raw).toMatch(/Three days at 55 °C: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./);
+  expect(raw).toMatch(/PFRP in-vessel or aerated static: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./);
   expect(raw).toContain('check with your local authority');
   expect(raw).not.toMatch(/\b(sterile|safe)\b/i);
 });

@@ -6,6 +6,7 @@ import { ownRulesOf } from '@/core/formats/batch-file';
 import { templatesOf } from '@/core/advice/templates';
 import { earlierHeaps, proposal } from '@/features/entry/proposal';
 import { OpenForm } from '@/features/entry/ui/OpenForm';
+import { DraftScope } from '@/ui/draft';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
 import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
@@ -19,10 +20,10 @@ export default async function OpenPage({ searchParams }: { searchParams: Promise
   const siteState = await siteStateOf(s.site);
   const own = latestOwn(siteState);
   const terms = siteState.terms.at(-1);
-  const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ id: r.id, title: r.title, methods: r.methods, source: sourceText(r) }));
+  const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ id: r.id, title: r.title, source: sourceText(r), rule: r }));
   return (
     <FrameFor s={s} place="Open a heap">
-      <OpenForm site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} templates={templatesOf(siteState.templates)} earlier={earlierHeaps(s.board)} nowMs={s.now} forBench={wanted === 'bench'} />
+      <DraftScope name="open"><OpenForm timeZone={s.site.timeZone} site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} templates={templatesOf(siteState.templates)} earlier={earlierHeaps(s.board)} nowMs={s.now} forBench={wanted === 'bench'} /></DraftScope>
     </FrameFor>
   );
 }

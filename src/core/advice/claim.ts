@@ -1,4 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
+import type { Doubt } from '../log/entry';
 import type { HeapFacts } from './situation';
 
 /**
@@ -12,10 +13,6 @@ export type Claim = {
   readonly lastRead: HeapFacts['lastRead'];
   readonly doubts: readonly Doubt[];
 };
-
-/** Why it should not go out yet, each asked about again before it does. */
-export const DOUBTS = ['unproven', 'warm', 'unread'] as const;
-export type Doubt = (typeof DOUBTS)[number];
 
 /** Mature compost rises no more than this over the air (self-heating classes IV and V, from memory), K. */
 const WARM_OVER_AIR_K = 10;

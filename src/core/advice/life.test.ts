@@ -87,7 +87,7 @@ describe('what is wrong', () => {
     ['frost, else well', { airC: -6, builtAt: ago(140), squeeze: { squeeze: 'drops', at: ago(3) }, smell: { smell: 'earthy', at: ago(3) }, volumeM3: 6 }, 'COLD_AIR'],
   ])('it does not heat: %s', (_, d, first) => expect(causes(d)[0]).toBe(first));
   test('cooled early, ammonia, flies', () => {
-    expect(diagnose({ ...ill, rounds: [heat(60, 55, 60), heat(3, 35, 38)], squeeze: { squeeze: 'crumbles', at: ago(3) } })[0]).toMatchObject({ symptom: 'COOLED_EARLY', causes: [{ cause: 'TOO_DRY', fix: 'water' }, {}, {}, {}, {}, {}, {}, {}] });
+    expect(diagnose({ ...ill, rounds: [heat(60, 55, 60), heat(3, 35, 38)], squeeze: { squeeze: 'crumbles', at: ago(3) } })[0]).toMatchObject({ symptom: 'COOLED_EARLY', causes: expect.arrayContaining([expect.objectContaining({ cause: 'TOO_DRY', fix: 'water' })]) });
     expect(diagnose({ ...ill, course: null, smell: { smell: 'ammonia', at: ago(3) } })[0]).toMatchObject({ symptom: 'AMMONIA', causes: expect.arrayContaining([expect.objectContaining({ cause: 'MUCH_NITROGEN', fix: 'carbon' })]) });
     expect(diagnose({ ...ill, course: null, inputs: ['food-waste'], pests: { pests: ['flies'], at: ago(3) } })[0]).toMatchObject({ symptom: 'FLIES', causes: expect.arrayContaining([expect.objectContaining({ cause: 'BARE_FOOD', fix: 'bury' })]) });
   });

@@ -45,7 +45,11 @@ export const TEMPLATES: readonly MethodTemplate[] = [
     expect: band([[0, 2, 40], [3, 24, 65], [7, 28, 70], [30, 25, 65], [45, 20, 55], [90, 8, 40]]), minutesPerM3: 20, machine: false, words: 'Left alone for thirty days under a cap of old compost or chip, and worked for about 45.',
   },
   {
-    id: 'tub', name: 'Closed tub with auger and air', kept: 'vessel', trigger: 'calendar', overrides: ['hot'], firstDay: 3, everyDays: 3, lowC: 40, limits: USUAL_LIMITS, moisture: { lowPct: 45, targetPct: 55, highPct: 62 }, activeDays: 70,
+    id: 'aerated', name: 'Aerated static pile', kept: 'static', aerated: true, trigger: 'never', overrides: ['hot'], firstDay: 21, everyDays: 21, lowC: 38, limits: USUAL_LIMITS, moisture: { lowPct: 50, targetPct: 58, highPct: 65 }, activeDays: 30,
+    expect: band([[0, 2, 45], [1, 15, 62], [3, 42, 70], [5, 50, 72], [14, 45, 70], [21, 38, 68], [30, 28, 60], [60, 10, 45]]), minutesPerM3: 20, machine: false, words: 'Air is blown or drawn through it from below, under an insulating cover; not turned for about three weeks.',
+  },
+  {
+    id: 'tub', name: 'Closed tub with auger and air', kept: 'vessel', aerated: true, trigger: 'calendar', overrides: ['hot'], firstDay: 3, everyDays: 3, lowC: 40, limits: USUAL_LIMITS, moisture: { lowPct: 45, targetPct: 55, highPct: 62 }, activeDays: 70,
     expect: band([[0, 2, 45], [2, 25, 65], [5, 42, 70], [30, 38, 70], [60, 22, 60], [90, 10, 45]]), minutesPerM3: 8, machine: false, words: 'Mixed by the auger every third day, air blown in; two months or a little more.',
   },
   {
@@ -53,7 +57,7 @@ export const TEMPLATES: readonly MethodTemplate[] = [
     expect: band([[0, 2, 40], [3, 25, 70], [7, 40, 70], [30, 25, 65], [90, 8, 45]]), minutesPerM3: 20, machine: false, words: 'Forked into the next bay when that bay is free or this one is needed.',
   },
   {
-    id: 'cold', name: 'Slow cold heap', kept: 'static', trigger: 'never', overrides: ['hot'], firstDay: 60, everyDays: 60, lowC: 15, limits: USUAL_LIMITS, moisture: { lowPct: 40, targetPct: 50, highPct: 65 }, activeDays: 365,
+    id: 'cold', name: 'Slow cold heap', kept: 'static', noClaim: true, trigger: 'never', overrides: ['hot'], firstDay: 60, everyDays: 60, lowC: 15, limits: USUAL_LIMITS, moisture: { lowPct: 40, targetPct: 50, highPct: 65 }, activeDays: 365,
     expect: band([[0, 0, 45], [30, 0, 45], [365, -2, 35]]), minutesPerM3: 20, machine: false, words: 'No claim of any kill: it rots in its own time.',
   },
 ];

@@ -26,7 +26,10 @@ export type Requirement = Leaf | { readonly kind: 'anyOf' | 'allOf'; readonly of
 /** A rule is data (contract, section 9). */
 export type Rule = {
   readonly id: string;
+  /** Standard, what it is for, and its figures: no two rules share one. */
   readonly title: string;
+  /** The same in a few words, where there is little room; absent: the title. */
+  readonly short?: string | undefined;
   /** A jurisdiction, or 'common practice'. */
   readonly jurisdiction: string;
   readonly document: string;
@@ -37,7 +40,11 @@ export type Rule = {
   readonly methods: readonly Method[];
   readonly clock: Clock;
   readonly requirement: Requirement;
-  /** What the rule asks for beside temperatures; shown, not reckoned. */
+  /** Written for piles that air is blown or drawn through, or vessels: not for a static pile without air. */
+  readonly needsAir?: boolean | undefined;
+  /** Carbon to nitrogen by weight that the first mix must lie in. */
+  readonly initialCn?: { readonly low: number; readonly high: number } | undefined;
+  /** What the rule asks for beside temperatures and the initial C:N; shown, not judged. */
   readonly conditions: readonly string[];
   readonly caution?: string | undefined;
 };

@@ -46,6 +46,12 @@ const Moment = z.int().min(Date.UTC(2000, 0, 1)).max(Date.UTC(2200, 0, 1));
 /** The single act that an entry is one end of: the id of the entry that a person made. */
 const act = { act: z.uuid().optional() };
 
+/** Why a heap should not go out yet. */
+export const DOUBTS = ['unproven', 'warm', 'unread'] as const;
+export type Doubt = (typeof DOUBTS)[number];
+/** What whoever lets it go was told and said to know: unproven, warm, unread. */
+const knowing = { knowing: z.array(z.enum(DOUBTS)).max(DOUBTS.length).optional() };
+
 export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
 
 /** Which version of the site's rules and policy stands behind a batch's own. */
@@ -130,18 +136,20 @@ export const ENTRY_DATA = {
   /** Put on hold, or taken up again. */
   hold: z.looseObject({ on: z.boolean(), reason: Words.optional() }),
   /** Held to be ready by somebody who says so. */
-  ready: z.looseObject({ words: Words.optional() }),
+  ready: z.looseObject({ words: Words.optional(), ...knowing }),
   /** It is at its end, by decision. */
-  ended: z.looseObject({ reason: z.enum(END_REASONS), into: z.uuid().optional(), words: Words.optional(), ...act }),
+  ended: z.looseObject({ reason: z.enum(END_REASONS), into: z.uuid().optional(), words: Words.optional(), ...knowing, ...act }),
   cover: z.looseObject({ ...origin }),
   screen: z.looseObject({ ...origin }),
   cure: z.looseObject({ ...origin }),
   /** Other rules or another policy for this batch, from when the log took it. What was proven before stays proven under what held then. */
-  terms: z.looseObject({ policy: SoundPolicySchema, rules: z.array(z.string()).min(1), ownRules: z.array(RuleSchema).default([]), siteVersion, words: Words.optional() }),
+  terms: z.looseObject({ policy: SoundPolicySchema, rules: z.array(z.string()), ownRules: z.array(RuleSchema).default([]), siteVersion, words: Words.optional() }),
   /** A named person let it go out. */
   release: z.looseObject({ ...origin }),
   /** Strikes an entry or one reading of it, and may put another value in the reading's place. */
-  correction: z.looseObject({ target: z.uuid(), reading: z.string().optional(), value: z.number().optional(), unit: Unit.optional(), reason: z.string().trim().min(3).max(500) }),
+  correction: z.looseObject({ target: z.uuid(), reading: z.string().optional(), value: z.number().optional(), unit: Unit.optional(), reason: z.string().trim().min(3).max(500),
+    /** What is right instead of the whole entry: its time, what it says. The corrected entry is written beside this one. */
+    instead: z.looseObject({ at: z.string().max(40).optional(), data: z.record(z.string(), z.unknown()) }).optional() }),
   /** A thermometer held against a reference, for the whole site. */
   'probe-check': z.looseObject({ probe: z.string().trim().min(1).max(40), referenceC: z.number(), readC: z.number(), how: z.enum(['ice', 'boil', 'reference']).optional(), altitudeM: z.number().optional() }),
   /** A thermometer of the site as it is now: each entry of a name is a version. */
@@ -178,6 +186,10 @@ export const ENTRY_DATA = {
   /** Air temperature of the site. */
   ambient: z.looseObject({ value: z.number(), unit: Unit, ...walk }),
 } as const;
+
+/** Kinds whose time, amount and kind can be put right; the others are struck and logged anew. */
+export const CORRECTED_KINDS = ['turn', 'water', 'addition', 'built'] as const;
+export type CorrectedKind = (typeof CORRECTED_KINDS)[number];
 
 export type EntryKind = keyof typeof ENTRY_DATA;
 export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];

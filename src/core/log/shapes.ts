@@ -35,6 +35,10 @@ export type Limits = z.output<typeof LimitsSchema>;
 /** A way to keep a heap: when it is turned, what heat is expected of it by age, from where it is too hot, how moist it is kept. */
 export const TemplateSchema = z.looseObject({
   id: z.string().regex(/^[a-z0-9-]{1,40}$/, PROBLEM.templateId), name: z.string().trim().min(3, PROBLEM.templateName).max(60), kept: z.enum(METHODS),
+  /** Air is blown or drawn through it. */
+  aerated: z.boolean().optional(),
+  /** It makes no claim of any kill: no rule is asked of it. */
+  noClaim: z.boolean().optional(),
   trigger: z.enum(TRIGGERS), overrides: z.array(z.enum(TRIGGERS)).default([]),
   /** The calendar: first turning so many days after the last raw load, then one every so many. */
   firstDay: z.number().min(0.5).max(120), everyDays: z.number().min(1).max(120),

@@ -15,9 +15,12 @@ export const RULE_LIBRARY: readonly Rule[] = [...US_RULES, ...EU_RULES, ...CA_RU
 
 export const rulesForMethod = (method: Method): Rule[] => RULE_LIBRARY.filter((rule) => rule.methods.includes(method));
 
-/** Titles that tell rules apart: where two have the same, the jurisdiction stands behind. */
+/** A rule in a few words. */
+export const shortTitle = (rule: Rule): string => rule.short ?? rule.title;
+
+/** Short titles that tell rules apart: where two have the same, as a site's own rules may, where they come from stands behind. */
 export function titlesOf(rules: readonly Rule[]): ReadonlyMap<string, string> {
-  return new Map(rules.map((r) => [r.id, rules.some((other) => other !== r && other.title === r.title) ? `${r.title} (${r.jurisdiction})` : r.title]));
+  return new Map(rules.map((r) => [r.id, rules.some((other) => other !== r && shortTitle(other) === shortTitle(r)) ? `${shortTitle(r)} (${r.document})` : shortTitle(r)]));
 }
 
 export const findRule = (id: string, own: readonly Rule[] = []): Rule | undefined => [...RULE_LIBRARY, ...own].find((rule) => rule.id === id);

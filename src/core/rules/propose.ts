@@ -1,14 +1,17 @@
 import type { Rule } from '../evidence/rule';
 import type { Method } from '../evidence/types';
 import type { INPUTS } from '../log/entry';
+import { countryOf } from './country';
 import { RULE_LIBRARY } from './library';
 
 export type Input = (typeof INPUTS)[number];
 
-/** Rules that speak of treated sewage sludge first of all; others borrow their figures. */
-const SLUDGE_ONLY = new Set(['us-503-psrp', 'us-503-var']);
+/** Rules written for treated sewage sludge; others borrow their figures. */
+const SLUDGE_ONLY = new Set(['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-503-psrp', 'us-503-var']);
 const HIGHER_RISK: readonly Input[] = ['manure', 'food-waste', 'biosolids', 'diseased-plants'];
 const GERMS: readonly Input[] = ['manure', 'food-waste', 'biosolids', 'diseased-plants', 'garden'];
+/** What carries germs that people fall ill from: raw dung, food, sludge. */
+const RAW: readonly Input[] = ['manure', 'food-waste', 'biosolids'];
 
 const WHY: Record<Input, string> = {
   'manure': 'raw dung is in it', 'seeding-weeds': 'seeding weeds or late hay are in it', 'food-waste': 'food waste is in it',
@@ -19,16 +22,50 @@ function asksFor(rule: Rule, inputs: readonly Input[]): Input | undefined {
   if (rule.clock === 'seeds') return inputs.find((i) => i === 'seeding-weeds');
   if (SLUDGE_ONLY.has(rule.id)) return inputs.find((i) => i === 'biosolids');
   if (rule.id === 'au-4454-turned-high-risk') return inputs.find((i) => HIGHER_RISK.includes(i));
+  // The lighter of the two Australian rules is not for what asks for the stricter one.
+  if (rule.id === 'au-4454-turned' && inputs.some((i) => HIGHER_RISK.includes(i))) return undefined;
   return inputs.find((i) => GERMS.includes(i));
 }
 
+/** The way that a heap is kept, as far as it decides which rules are written for it. */
+export type Keeping = { readonly method: Method; /** Air is blown or drawn through it. */ readonly aerated: boolean; /** It makes no claim of any kill. */ readonly noClaim: boolean };
+
+export const keepingOf = (method: Method, template: { readonly aerated?: boolean | undefined; readonly noClaim?: boolean | undefined } | null): Keeping => ({ method, aerated: template?.aerated ?? method === 'vessel', noClaim: template?.noClaim ?? false });
+
+/** Whether a rule is written for a heap that is kept so: one for aerated piles is not offered to a pile without air. */
+export const fits = (rule: Pick<Rule, 'methods' | 'needsAir'>, { method, aerated }: Keeping): boolean => rule.methods.includes(method) && (!rule.needsAir || method === 'vessel' || aerated);
+
+/** What decides which rules are proposed. @param siteRules those the site works to; empty: it has not chosen */
+export type Asked = { readonly keeping: Keeping; readonly inputs: readonly Input[]; readonly siteRules: readonly string[]; readonly timeZone: string; readonly own?: readonly Rule[] };
+
 /**
- * Rules to propose for a heap: of those the site works to (all, where it has not chosen) the ones of its method
- * that its inputs ask for, each with the reason. A proposal only: what must be met, the local authority says.
+ * Rules to propose for a heap, each with the reason: of those the site works to, or, where it has not chosen, of the rules of
+ * the country of its time zone and of common practice, the ones that are written for how it is kept and that its inputs ask
+ * for. A proposal only: what must be met, the local authority says.
  */
-export function proposedRules(method: Method, inputs: readonly Input[], siteRules: readonly string[], own: readonly Rule[] = []): { id: string; why: string }[] {
-  return [...RULE_LIBRARY, ...own].filter((r) => r.methods.includes(method) && (siteRules.length === 0 || siteRules.includes(r.id))).flatMap((rule) => {
-    const input = asksFor(rule, inputs);
-    return input ? [{ id: rule.id, why: WHY[input] }] : [];
+export function proposedRules({ keeping, inputs, siteRules, timeZone, own = [] }: Asked): { id: string; why: string }[] {
+  if (keeping.noClaim) return [];
+  const country = countryOf(timeZone);
+  return [...RULE_LIBRARY, ...own].filter((r) => fits(r, keeping)).flatMap((rule) => {
+    const ours = siteRules.length > 0 ? siteRules.includes(rule.id) : rule.jurisdiction === country || rule.jurisdiction === 'common practice';
+    const input = ours ? asksFor(rule, inputs) : undefined;
+    if (!input) return [];
+    const from = siteRules.length > 0 ? 'the site works to it' : rule.jurisdiction === country ? `${country}, by the site’s time zone` : 'common practice';
+    return [{ id: rule.id, why: `${WHY[input]}; ${from}` }];
   });
+}
+
+/** Why a germ rule is missing from those chosen, with the rules that would cover what goes in; null: none is missing. */
+export type MissingGermRule = { readonly why: string; readonly cover: readonly { readonly id: string; readonly title: string }[] };
+
+export function missingGermRule({ keeping, inputs, timeZone, own = [] }: Omit<Asked, 'siteRules'>, chosen: readonly string[]): MissingGermRule | null {
+  const input = inputs.find((i) => RAW.includes(i));
+  if (keeping.noClaim || !input) return null;
+  const all = [...RULE_LIBRARY, ...own];
+  const covers = (r: Rule): boolean => r.clock === 'germs' && fits(r, keeping) && asksFor(r, inputs) !== undefined;
+  if (all.some((r) => chosen.includes(r.id) && r.clock === 'germs')) return null;
+  const country = countryOf(timeZone);
+  const cover = all.filter(covers);
+  const near = cover.filter((r) => r.jurisdiction === country || own.includes(r));
+  return { why: WHY[input], cover: (near.length > 0 ? near : cover).slice(0, 4).map(({ id, title }) => ({ id, title })) };
 }

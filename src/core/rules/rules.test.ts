@@ -1,6 +1,9 @@
 import { SiteRuleSchema, SoundPolicySchema } from '../log/shapes';
-import { RULE_LIBRARY } from './library';
-import { proposedRules } from './propose';
+import { TEMPLATES } from '../advice/templates';
+import { shortSchedule } from '../advice/schedule';
+import type { Rule } from '../evidence/rule';
+import { RULE_LIBRARY, shortTitle } from './library';
+import { fits, keepingOf, missingGermRule, proposedRules, type Asked, type Keeping } from './propose';
 import { requirementText, sourceText } from './text';
 
 const text = (id: string, unit: 'C' | 'F' = 'C'): string => requirementText(RULE_LIBRARY.find((r) => r.id === id)!.requirement, unit);
@@ -18,14 +21,50 @@ test('every rule names its document, and says where a value was written from mem
   for (const r of RULE_LIBRARY) { expect(sourceText(r).length).toBeGreaterThan(10); expect([r.id, r.fromMemory || r.jurisdiction === 'common practice']).toEqual([r.id, true]); }
 });
 
-const ids = (...args: Parameters<typeof proposedRules>): string[] => proposedRules(...args).map((p) => p.id);
-test('what goes in proposes the rules', () => {
-  expect(ids('turned', ['seeding-weeds'], [])).toEqual(['practice-weed-seed-week']);
-  expect(ids('turned', ['manure'], ['us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'])).toEqual(['us-produce-turned']);
-  expect(ids('static', ['biosolids'], [])).toEqual(expect.arrayContaining(['us-503-pfrp-static', 'us-503-psrp', 'us-503-var']));
-  expect(ids('turned', ['garden'], [])).not.toContain('us-503-psrp');
-  expect(ids('turned', ['food-waste'], ['au-4454-turned-high-risk'])).toEqual(['au-4454-turned-high-risk']);
-  expect(proposedRules('turned', ['manure'], ['us-produce-turned'])[0]!.why).toBe('raw dung is in it');
+const kept = (method: 'turned' | 'static' | 'vessel', more: Partial<Keeping> = {}): Keeping => ({ ...keepingOf(method, null), ...more });
+const ids = (keeping: Keeping, inputs: Asked['inputs'], siteRules: readonly string[] = [], timeZone = 'America/New_York'): string[] => proposedRules({ keeping, inputs, siteRules, timeZone }).map((p) => p.id);
+describe('what is proposed', () => {
+  test('what goes in proposes the rules of the site, each with the reason', () => {
+    expect(ids(kept('turned'), ['seeding-weeds'])).toEqual(['practice-weed-seed-week']);
+    expect(ids(kept('turned'), ['manure'], ['us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'])).toEqual(['us-produce-turned']);
+    expect(ids(kept('turned'), ['food-waste'], ['au-4454-turned-high-risk'])).toEqual(['au-4454-turned-high-risk']);
+    expect(proposedRules({ keeping: kept('turned'), inputs: ['manure'], siteRules: ['us-produce-turned'], timeZone: 'UTC' })[0]!.why).toBe('raw dung is in it; the site works to it');
+  });
+  test('a site that has not chosen is offered the rules of its country, by its time zone, and nothing foreign', () => {
+    expect(ids(kept('turned'), ['manure', 'garden'])).toEqual(['us-organic-turned', 'us-produce-turned']);
+    expect(ids(kept('turned'), ['manure'], [], 'Europe/London')).toEqual(['uk-pas100-default']);
+    expect(ids(kept('turned'), ['manure'], [], 'Europe/Madrid')).toEqual(['eu-2019-1009-cmc3']);
+    expect(ids(kept('turned'), ['manure'], [], 'Australia/Hobart')).toEqual(['au-4454-turned-high-risk']);
+    expect(ids(kept('turned'), ['garden'], [], 'Australia/Hobart')).toEqual(['au-4454-turned']);
+    expect(ids(kept('turned'), ['garden', 'seeding-weeds'], [], 'Africa/Nairobi')).toEqual(['practice-weed-seed-week']);
+  });
+  test('a rule on sewage sludge is proposed for sludge alone', () => {
+    expect(ids(kept('vessel'), ['biosolids'])).toEqual(expect.arrayContaining(['us-503-pfrp-static', 'us-503-psrp', 'us-503-var']));
+    for (const input of ['garden', 'manure', 'food-waste'] as const) expect(ids(kept('turned'), [input]).filter((id) => id.startsWith('us-503'))).toEqual([]);
+  });
+  test('a rule for aerated piles is not offered to a pile without air, nor any to a method that makes no claim', () => {
+    expect(ids(kept('static'), ['manure'])).toEqual([]);
+    expect(ids(kept('static', { aerated: true }), ['manure'])).toEqual(['us-organic-static', 'us-produce-static']);
+    expect(ids(kept('static', { noClaim: true }), ['manure', 'seeding-weeds'])).toEqual([]);
+    expect(fits(RULE_LIBRARY.find((r) => r.id === 'us-503-pfrp-static')!, kept('vessel'))).toBe(true);
+  });
+  test('food or manure with rules of another method only, or of seeds: the missing germ rule is named with what would cover it', () => {
+    const missing = (chosen: string[], inputs: Asked['inputs'] = ['manure'], keeping = kept('vessel')) => missingGermRule({ keeping, inputs, timeZone: 'America/Chicago' }, chosen);
+    expect(missing(['practice-weed-seed-week'])!.cover.map((c) => c.id)).toEqual(['us-organic-static', 'us-produce-static']);
+    expect(missing(['us-produce-static'])).toBeNull();
+    expect(missing([], ['garden'])).toBeNull();
+    expect(missing([], ['manure'], kept('static', { noClaim: true }))).toBeNull();
+  });
+});
+test('five turnings in fifteen days cannot be met by turning every fortnight; every third day they can', () => {
+  const rule = RULE_LIBRARY.find((r) => r.id === 'us-503-pfrp-turned')!;
+  const of = (id: string) => shortSchedule(TEMPLATES.find((t) => t.id === id)!, rule);
+  expect(of('fortnightly')).toEqual({ needed: 5, days: 15, made: 1, everyDays: 3 });
+  expect([of('weekly')?.made, of('fast'), of('row'), of('by-heat')]).toEqual([2, null, null, null]);
+});
+test('no two rules of the library share a name, and each names its standard', () => {
+  for (const name of [(r: Rule) => r.title, shortTitle]) expect(new Set(RULE_LIBRARY.map(name)).size).toBe(RULE_LIBRARY.length);
+  for (const r of RULE_LIBRARY) expect([r.id, /40 CFR|7 CFR|21 CFR|2019\/1009|CCME|AS 4454|PAS 100|common practice/.test(r.title)]).toEqual([r.id, true]);
 });
 
 const hold = { kind: 'hold', floorC: 55, hours: 72, consecutive: true, turnings: 0 };

@@ -8,5 +8,8 @@ export const CAUTION = {
   machine: 'Keep people clear of the loader, and let only a trained driver run it; stop it before anything is cleared by hand.',
   lift: 'Forking is heavy: small loads, two people, rests.',
   food: 'Rats carry disease: gloves, and keep what they touched away from food crops.',
+  unproven: 'Unproven compost may carry germs and live seeds: say so to whoever takes it.',
+  rawOut: 'Unproven, it counts as raw manure where it goes: keep the intervals to harvest that your local authority sets, and keep it off crops that are eaten raw.',
+  warmOut: 'Do not stack or bag it warm: it can heat up again by itself and catch fire. Read it the next day.',
   raw: 'Raw manure and leachate carry germs: gloves, and wash hands and tools before you touch a finished heap.',
 } as const;

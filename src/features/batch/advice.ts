@@ -1,10 +1,11 @@
+import { claimOf, hasRawInputs } from '@/core/advice/claim';
 import { trialsOf } from '@/core/advice/diagnose';
 import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
 import { courseFor, diagnosesOf, hotOf, isDangerous, isGone, isLive, isSaidDone, reheatTestOf, turnOf, waterOf, type HeapFacts, type Situation } from '@/core/advice/situation';
 import { reboundsOf } from '@/core/advice/trend';
 import {
-  adviceWords, CAUSE_WORDS, COUNT_WORDS, courseText, FIX_WORDS, FIXED_WORDS, hotWords, reasonText, SCHOOL_WORDS, signText, stageText, SYMPTOM_WORDS, trialText, turnHeading, voiceText, waterWords, windowText,
+  adviceWords, doubtText, CAUSE_WORDS, COUNT_WORDS, courseText, FIX_WORDS, FIXED_WORDS, hotWords, reasonText, SCHOOL_WORDS, signText, stageText, SYMPTOM_WORDS, trialText, turnHeading, voiceText, waterWords, windowText,
 } from '@/core/advice/words';
 import type { Digest } from '@/core/digest/digest';
 import type { Reckoning } from '@/core/digest/reckon';
@@ -14,6 +15,7 @@ import { LEAST_HOT_M3 } from '@/core/heap/size';
 import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
 import type { VolumeUnit } from '@/core/quantity/units';
+import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 
 /** The advice that can be put off, as the day's list names it; null: it cannot, or is nothing to do. */
@@ -66,6 +68,17 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
   };
 }
 export type AdviceView = ReturnType<typeof adviceView>;
+
+/** What a form says before a heap goes out, and before anybody works on one that is in danger. */
+export function goingOutView({ situation }: Digest, locale: Locale) {
+  const claim = claimOf(situation, locale.now);
+  const s = { ...situation, now: locale.now };
+  const hot = isDangerous(s) ? hotOf(s) : null;
+  return {
+    doubts: claim.doubts.map((doubt) => ({ doubt, text: doubtText(doubt, claim, locale) })), rawIn: hasRawInputs(situation),
+    danger: hot === null ? null : `${hotWords(hot, locale).heading}. ${hotWords(hot, locale).why} ${CAUTION.danger}`,
+  };
+}
 
 const HOW = { built: 'when it was built', measured: 'measured', judged: 'judged by eye', level: 'by its level', joined: 'another heap joined', 'carried-off': 'a part carried off' } as const;
 

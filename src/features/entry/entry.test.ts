@@ -50,7 +50,7 @@ const judged = (log: ReturnType<typeof logOf>) => reckon(foldBatch(log.entries),
 
 describe('what an entry does, said before it is kept', () => {
   const after = (change: (log: ReturnType<typeof logOf>) => void) => { const log = hotLog(); const before = judged(log); change(log); return effectsOf(before, judged(log), 'Egret')[0]!; };
-  test('a raw addition costs what was earned', () => expect(after((l) => l.put('addition', { raw: true }, { at: NOW }))).toEqual({ rule: 'Fifteen days at 55 °C, five turnings', text: '1 d 12 h would be lost: 0 h remain, and the clock starts again.', costs: true }));
+  test('a raw addition costs what was earned', () => expect(after((l) => l.put('addition', { raw: true }, { at: NOW }))).toEqual({ rule: 'PFRP windrow', text: '1 d 12 h would be lost: 0 h remain, and the clock starts again.', costs: true, none: false }));
   test('dated back, what was earned since remains', () => expect(after((l) => l.put('addition', { raw: true }, { at: NOW - 30 * H })).text).toMatch(/^1 d 0 h would be lost: 12 h remain, and the clock starts again/));
   test('a clean one changes nothing', () => expect(after((l) => l.put('addition', { raw: false }, { at: NOW }))).toMatchObject({ text: 'nothing changes.', costs: false }));
   test('a round earns, a cold one costs, a turning may count', () => {

@@ -1,7 +1,8 @@
 import { clockText, countText, durationText, soonText, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { MS, parseInstant } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
-import { CLOCK_TOLERANCE_MS, deviceOf, pestsOf, type DataOf, type Entry } from '@/core/log/entry';
+import { CLOCK_TOLERANCE_MS, deviceOf, pestsOf, type DataOf, type Doubt, type Entry } from '@/core/log/entry';
+import { localInput } from '@/core/quantity/calendar';
 import { positionText } from '@/core/heap/row';
 import { readingText } from '@/core/words/reading';
 import { SQUEEZE_WORDS } from '@/core/words/feel';
@@ -17,7 +18,7 @@ import { titlesOf } from '@/core/rules/library';
 import { statusWord } from '@/core/words/verdict';
 
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
-export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean };
+export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean; /** It changes nothing. */ readonly none: boolean };
 
 const HOUR_SLACK = 1 / 60;
 export const NOTHING_CHANGES = 'nothing changes.';
@@ -25,16 +26,18 @@ export const NOTHING_CHANGES = 'nothing changes.';
 function effect({ account: was }: Ruling, after: Ruling | undefined, name: string, title: string): Effect {
   const before = was.verdict;
   const v = after?.account.verdict;
-  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs });
+  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: text === NOTHING_CHANGES });
   if (!v) return say('can no longer be reckoned.', true);
   if (before.status === 'proven' && v.status !== 'proven') return say(`${name}’s proof is lost: the clock starts again.`, true);
   if (before.status !== 'proven' && v.status === 'proven') return say('is proven with it.', false);
   const lost = before.creditedHours - v.creditedHours;
   if (lost > HOUR_SLACK) return say(`${durationText(lost)} would be lost: ${durationText(v.creditedHours)} remain${v.segmentFrom > before.segmentFrom ? ', and the clock starts again' : ''}.`, true);
-  if (v.segmentFrom > before.segmentFrom) return say('the clock starts again; it has nothing to lose yet.', true);
+  if (v.segmentFrom > before.segmentFrom) return say('the clock starts again; it has nothing to lose yet.', false);
   if (lost < -HOUR_SLACK) return say(`${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`, false);
   if (v.turningsCounted !== before.turningsCounted) return say(`${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
-  if (v.status !== before.status) return say(`goes from ‘${statusWord(factsOf(was)).toLowerCase()}’ to ‘${statusWord(factsOf(after!.account)).toLowerCase()}’.`, v.status === 'broken');
+  const [from, to] = [statusWord(factsOf(was)), statusWord(factsOf(after!.account))];
+  // A change that reads alike is none to anybody who reads it.
+  if (from !== to) return say(`goes from ‘${from.toLowerCase()}’ to ‘${to.toLowerCase()}’.`, v.status === 'broken' && before.creditedHours > 0);
   return say(NOTHING_CHANGES, false);
 }
 
@@ -49,7 +52,28 @@ export type LogLineView = {
   readonly title: string; readonly detail: string; readonly when: string; readonly by: string; readonly late: string | null; readonly clock: string | null; readonly photo: string | null; readonly struck: string | null;
   readonly readings: readonly { readonly id: string; readonly place: string; readonly value: string; readonly struck: string | null }[];
   readonly correctable: boolean;
+  /** What can be put right in it, as it stands; null: it is struck as a whole. */
+  readonly parts: CorrectableParts | null;
 };
+
+/** Time, amount and kind of an entry that can be put right; the time by the site's clock. */
+export type CorrectableParts = { readonly at: string } & (
+  | { readonly kind: 'turn'; readonly full: boolean }
+  | { readonly kind: 'water'; readonly clean: boolean; readonly litres: number | null }
+  | { readonly kind: 'addition'; readonly raw: boolean; readonly seeds: boolean | null; readonly what: string }
+  | { readonly kind: 'built' }
+);
+
+function partsOf(e: Entry, timeZone: string): CorrectableParts | null {
+  const at = localInput(timeZone, e.at);
+  switch (e.kind) {
+    case 'turn': return e.data.act === undefined ? { at, kind: 'turn', full: e.data.full } : null;
+    case 'water': return { at, kind: 'water', clean: e.data.clean, litres: e.data.litres ?? null };
+    case 'addition': return e.data.from === undefined ? { at, kind: 'addition', raw: e.data.raw, seeds: e.data.seeds ?? null, what: e.data.what ?? '' } : null;
+    case 'built': return { at, kind: 'built' };
+    default: return null;
+  }
+}
 
 const RIM_WORDS = { all: 'all of the rim went in', most: 'most of the rim went in', partly: 'the rim went in partly', unsure: 'unsure how far the rim went in' } as const;
 
@@ -90,7 +114,7 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     case 'plan': return { mark: 'probe', title: 'Places of a round', detail: e.data.points.map((p) => [p.label, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ') };
     case 'position': return { mark: 'move', title: 'Stands at', detail: some(positionText(e.data.position), e.data.words) };
     case 'note': return { mark: 'note', title: 'Note', detail: e.data.words || String((e.data as { text?: unknown }).text ?? '') };
-    case 'correction': return { mark: 'note', title: 'Correction', detail: some(e.data.value !== undefined && `now ${tempText(toCelsius(e.data.value, e.data.unit ?? 'C'), unit, 1)}`, e.data.reason) };
+    case 'correction': return { mark: 'note', title: 'Correction', detail: some(e.data.instead !== undefined && 'put right', e.data.value !== undefined && `now ${tempText(toCelsius(e.data.value, e.data.unit ?? 'C'), unit, 1)}`, e.data.reason) };
     case 'move': return { mark: 'move', title: 'Moved', detail: e.data.words ?? '' };
     case 'transfer': return { mark: 'move', title: `${TRANSFER_WORDS[e.data.what].name} taken off`, detail: some(e.data.litres !== undefined && `${e.data.litres} L`, e.data.to && 'into another heap', e.data.words) };
     case 'split': return { mark: 'move', title: 'A part was carried off', detail: `${e.data.volumeM3} m³, a heap of its own now` };
@@ -101,19 +125,22 @@ function wordsOf(e: Entry, own: readonly LoggedReading[], unit: TempUnit): Pick<
     case 'defer': return { mark: 'note', title: e.data.impossible ? 'Not possible' : 'Put off', detail: some(e.data.task, DEFER_WORDS[e.data.reason].toLowerCase(), e.data.words) };
     case 'assign': return { mark: 'walk', title: 'Task', detail: some(e.data.task, e.data.who && `for ${e.data.who}`, e.data.day !== undefined && 'moved to another day') };
     case 'hold': return { mark: 'note', title: e.data.on ? 'Put on hold' : 'Taken up again', detail: e.data.reason ?? '' };
-    case 'ready': return { mark: 'check', title: 'Called ready', detail: e.data.words ?? '' };
-    case 'ended': return { mark: 'check', title: 'At its end', detail: some(END_WORDS[e.data.reason], e.data.words) };
+    case 'ready': return { mark: 'note', title: 'Said to be ready', detail: some(knownText(e.data.knowing), e.data.words) };
+    case 'ended': return { mark: 'note', title: 'At its end', detail: some(END_WORDS[e.data.reason], knownText(e.data.knowing), e.data.words) };
     case 'bay-wanted': return { mark: 'note', title: e.data.by === null ? 'Bay no longer wanted' : 'Bay wanted', detail: e.data.words ?? '' };
     case 'lay-up': return { mark: 'flag', title: 'To be built by', detail: e.data.recipe.name };
     case 'charge': return { mark: 'add', title: 'Went in', detail: some(e.data.layer !== undefined && `layer ${e.data.layer}`, ...e.data.parts.map((p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`), e.data.waterL !== undefined && `${e.data.waterL} L of water`, e.data.base && `base: ${e.data.base}`, e.data.activator && `activator: ${e.data.activator}`, e.data.cover && `cover: ${e.data.cover}`, e.data.way && (e.data.way === 'layered' ? 'in layers' : 'mixed at once'), e.data.words) };
     case 'cover': return { mark: 'cure', title: 'Cover', detail: '' };
     case 'screen': return { mark: 'screen', title: 'Screened', detail: '' };
-    case 'cure': return { mark: 'cure', title: 'Curing began', detail: '' };
-    case 'release': return { mark: 'check', title: 'Gone out', detail: '' };
+    case 'cure': return { mark: 'cure', title: 'Put to cure', detail: '' };
+    case 'release': return { mark: 'note', title: 'Let go out', detail: '' };
     case 'terms': return { mark: 'check', title: 'Rules and policy changed', detail: some(countText(e.data.rules.length, 'rule'), e.data.siteVersion !== undefined && `version ${e.data.siteVersion} of the site`, e.data.words) };
     case 'probe-check': case 'ambient': case 'site-terms': case 'rule': case 'instrument': case 'walk-order': case 'round-settings': case 'template': case 'work': case 'fire-card': case 'chore': case 'material': case 'measures': case 'acceptance': case 'load': case 'load-change': case 'load-heat': case 'recipe': case 'site-map': return { mark: 'probe', title: e.kind, detail: '' };
   }
 }
+
+const KNOWN_WORDS = { unproven: 'not proven', warm: 'still warm', unread: 'not read lately' } as const;
+const knownText = (knowing: readonly Doubt[] | undefined): string => (knowing && knowing.length > 0 ? `knowing that it was ${knowing.map((d) => KNOWN_WORDS[d]).join(' and ')}` : '');
 
 const CORRECTABLE = new Set(['round', 'turn', 'water', 'addition', 'observation', 'note', 'built', 'merge', 'moisture', 'cure', 'skip', 'photo', 'position', 'plan', 'size', 'fix', 'method', 'hold', 'ready', 'ended', 'move', 'transfer', 'split', 'stack', 'charge', 'lay-up']);
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
@@ -140,7 +167,7 @@ export function logLines(state: BatchState, { timeZone, unit, now }: Locale): Lo
       late: lateMs > LATE_MS && e.kind !== 'opened' && e.kind !== 'correction' && !(e.kind === 'round' && e.data.source === 'file') ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}` : null,
       clock: Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS ? null : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`, photo: e.kind === 'photo' ? e.data.sha256 : null,
       struck: strike?.kind === 'correction' ? strike.data.reason : null, readings, // What happened before it was carried off is corrected where it was logged.
-      correctable: CORRECTABLE.has(e.kind) && !strike && e.batch === state.id,
+      correctable: CORRECTABLE.has(e.kind) && !strike && e.batch === state.id, parts: partsOf(e, timeZone),
     };
   });
 }

@@ -26,11 +26,11 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const [{ id }, s] = [await params, await setting()];
   const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
   if (!b) notFound();
-  const { state, digest, ...shown } = b;
+  const { state, digest, goingOut: _goingOut, ...shown } = b;
   const built = await buildingOf(id, s.site.id, s.board, s.locale);
   const heap = {
     id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board), readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
-    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, ...(built ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } } : {}),
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, ...b.goingOut, ...(built ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } } : {}),
   };
   const { task, next } = b.advice;
   const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} />;

@@ -11,7 +11,7 @@ import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
-import { adviceView } from '../advice';
+import { adviceView, goingOutView } from '../advice';
 import { beyondView } from '../beyond';
 import { gradeView, strictnessView } from '../judged';
 import { sectionView, tableView } from '../view';
@@ -45,6 +45,7 @@ export async function batchScreen(id: string, site: Site, board: readonly Digest
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
     section: reckoning ? sectionView(reckoning, locale) : null,
     table: reckoning ? tableView(reckoning, state.readings, locale) : null,
+    goingOut: goingOutView(digest, locale),
     required: digest.rules[0] ? spanText(digest.rules[0].requiredHours) : null,
     adopted: adoptedText(opened.adopted, locale),
     age: digest.latest ? lastReadText(digest.latest, digest.field.minPoints, locale.now) : null,

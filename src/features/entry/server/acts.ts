@@ -1,4 +1,5 @@
-import type { Entry, NewEntry } from '@/core/log/entry';
+import { CORRECTED_KINDS, type Entry, type NewEntry } from '@/core/log/entry';
+import { isoOf } from '@/core/quantity/instant';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
 import { reckonUnder } from '@/core/digest/reckon';
 import { sizesOfHeap } from '@/core/heap/sizes';
@@ -8,7 +9,9 @@ import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
+import { now } from '@/platform/clock';
 import { idFrom } from '@/platform/ids';
+import { parseEntryForm } from '../input';
 
 /** A single act between heaps, as one entry at each of its ends: what a person logs at one end, the door writes at the other in the same step. */
 export type Ends = { readonly ok: true; readonly others: readonly NewEntry[] } | { readonly ok: false; readonly problems: readonly Problem[] };
@@ -89,9 +92,22 @@ export async function otherEnds(db: Db, entry: NewEntry, site: Site): Promise<En
       const mover = below === batch ? batch : entry.data.with;
       return { ok: true, others: [end('stack', entry.data.with, 'stack', { with: batch, layer: entry.data.layer === 'upper' ? 'lower' : 'upper' }), ...(place ? [end('position', mover, 'position', { position: place })] : [])] };
     }
-    case 'correction': return entry.data.reading === undefined ? await strikeWhole(db, entry, end) : { ok: true, others: [] };
+    case 'correction': return entry.data.instead !== undefined ? await replaced(db, entry, site) : entry.data.reading === undefined ? await strikeWhole(db, entry, end) : { ok: true, others: [] };
     default: return { ok: true, others: [] };
   }
+}
+
+/** The entry that stands in the place of a corrected one: by whoever did it, with what was put right; the old one is struck and stays readable. */
+async function replaced(db: Db, entry: Extract<NewEntry, { kind: 'correction' }>, site: Site): Promise<Ends> {
+  const target = await logRepo(db).byId(entry.data.target);
+  const { instead } = entry.data;
+  if (!target || !instead) return refused('data.target', 'The entry to correct is not in this heap’s log.');
+  const kind = CORRECTED_KINDS.find((k) => k === target.kind);
+  const old = target.data as Record<string, unknown>;
+  if (!kind || old.act !== undefined || old.from !== undefined) return refused('data.instead', 'This entry cannot be put right in its parts. Strike it out and log it anew.');
+  const { fileId: _fileId, extra: _extra, device: _device, ...kept } = old;
+  const parsed = parseEntryForm({ id: idFrom(entry.id, 'instead'), batch: target.batch, kind, at: instead.at ?? isoOf(target.at), by: target.by, data: { ...kept, ...instead.data } }, site.timeZone, now());
+  return parsed.ok ? { ok: true, others: [parsed.entry] } : { ok: false, problems: parsed.problems };
 }
 
 /** An act is struck as a whole: at each of its ends. */

@@ -1,5 +1,8 @@
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
-import { foldBatch } from '@/core/log/fold';
+import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
+import { claimOf } from '@/core/advice/claim';
+import { doubtText } from '@/core/advice/words';
+import { digestOf } from '@/core/digest/digest';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
 import { PROBLEM, type Problem } from '@/core/words/problem';
@@ -74,6 +77,20 @@ const whatIs = (e: Entry): string => `${e.kind === 'round' ? `round of ${e.data.
 const picturesOf = (e: NewEntry): readonly string[] => (e.kind === 'photo' ? [e.data.sha256] : e.kind === 'load' || e.kind === 'load-change' ? (e.data.photos ?? []) : []);
 const asRefusal = (problem: Problem | null): Taken | null => (problem ? { ok: false, problems: [problem] } : null);
 
+type GoingOut = Extract<NewEntry, { kind: 'ready' | 'ended' }>;
+/** Whether an entry lets a heap go out, by somebody's word. */
+const goesOut = (entry: NewEntry): entry is GoingOut => entry.kind === 'ready' || (entry.kind === 'ended' && (entry.data.reason === 'matured' || entry.data.reason === 'used-raw'));
+
+/** Nobody lets an unproven, warm or unread heap go without saying that it is known. */
+async function unknowingOf(db: Db, site: Site, state: BatchState, entry: GoingOut): Promise<Taken | null> {
+  const { situation } = digestOf(state, site, foldSite(await logRepo(db).ofSite(site.id)), entry.at);
+  const claim = claimOf(situation, entry.at);
+  const open = claim.doubts.filter((d) => !entry.data.knowing?.includes(d));
+  if (open.length === 0) return null;
+  const locale = { timeZone: site.timeZone, unit: site.unit, now: entry.at };
+  return refused('data.knowing', `${open.map((d) => doubtText(d, claim, locale)).join(' ')} Say on its page that this is known, then log it again.`);
+}
+
 /** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
 async function misplaced(db: Db, site: Site, entry: NewEntry): Promise<Taken | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined) return refused('data.splitFrom', 'A part that was carried off is logged at the heap it came from.');
@@ -98,6 +115,10 @@ async function misplaced(db: Db, site: Site, entry: NewEntry): Promise<Taken | n
     if (again !== undefined) return refused('data.points', PROBLEM.twice(again));
     const moved = entry.data.points.find((p) => { const was = places.get(p.id); return was !== undefined && (was.zone !== undefined && was.zone !== p.zone || was.depthM !== undefined && was.depthM !== p.depthM); });
     if (moved && state.readings.some((r) => r.point === moved.id)) return refused('data.points', PROBLEM.movedPlace(moved.label));
+  }
+  if (goesOut(entry)) {
+    const unknowing = await unknowingOf(db, site, state, entry);
+    if (unknowing) return unknowing;
   }
   if (entry.kind === 'terms') {
     const own = ownRulesOf(entry.data.ownRules);

@@ -94,7 +94,7 @@ function CheckForm({ line, altitudeM, site, onDone }: { line: InstrumentLine; al
       {ready && <p role="status" className={Math.abs(off) > accuracy + 1e-9 ? 'marked font-semibold' : ''}>{Math.abs(off) < 0.05 ? 'It reads right.' : `It reads ${Math.abs(unit === 'F' ? off * 1.8 : off).toFixed(1)} ${unit === 'F' ? '°F' : 'K'} too ${off > 0 ? 'high' : 'low'}`}{Math.abs(off) >= 0.05 ? (Math.abs(off) > accuracy + 1e-9 ? `, more than the ± ${accuracy} K that it may. Check it once more, and take it out of service if it stays.` : `, within its ± ${accuracy} K.`) : ''}{Math.abs(off) > 15 ? ' So far off, is it the right unit?' : ''}</p>}
       <WhenAndWho entry={entry} heap={site} />
       {data && <CheckEffects preview={preview} />}
-      <KeepBar entry={entry} label="Keep this check" ready={ready} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label="Keep this check" missing={ready ? null : 'Type what it read and what it was held against.'} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
@@ -163,7 +163,7 @@ function InstrumentForm({ line, names, site, onDone }: { line: InstrumentLine | 
       </div>
       {bad && <p role="alert" className="marked font-semibold">{bad}</p>}
       <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} autoComplete="name" />
-      <KeepBar entry={entry} label={line ? `Keep what ${line.name} is` : 'Register it'} ready={name.trim() !== '' && !taken && bad === null} onKeep={() => entry.save({ instrument })} />
+      <KeepBar entry={entry} label={line ? `Keep what ${line.name} is` : 'Register it'} missing={name.trim() === '' ? 'Give it a name.' : taken ? 'There is a thermometer of that name already.' : bad !== null ? 'Put right what is marked above.' : null} onKeep={() => entry.save({ instrument })} />
     </>
   );
 }
@@ -175,7 +175,7 @@ function OutForm({ line, site, onDone }: { line: InstrumentLine; site: HeapRef; 
     <>
       <Field label="Why" value={why} onChange={(e) => setWhy(e.target.value)} maxLength={200} hint="Rounds no longer offer it; what was read with it stays as it is" />
       <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} autoComplete="name" />
-      <KeepBar entry={entry} label={`Take ${line.name} out of service`} ready={why.trim() !== ''} onKeep={() => entry.save({ instrument: { ...line.known, out: why.trim() } })} />
+      <KeepBar entry={entry} label={`Take ${line.name} out of service`} missing={why.trim() === '' ? 'Say why.' : null} onKeep={() => entry.save({ instrument: { ...line.known, out: why.trim() } })} />
     </>
   );
 }
@@ -194,7 +194,7 @@ function AltitudeForm({ settings, site }: { settings: Props['settings']; site: H
     <section className="flex flex-col gap-3" aria-labelledby="altitude-title">
       <h2 id="altitude-title">Where water boils here</h2>
       <Field label="Altitude of the site" unit="m" inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} problem={ok ? undefined : 'Metres above the sea, −430 to 6000.'} hint={ok ? `Water boils at ${temp(boilingPointC(metres), site.unit)} there, give or take 1 K with the weather` : undefined} />
-      <KeepBar entry={entry} label="Keep the altitude" ready={ok && metres !== settings.altitudeM} onKeep={() => entry.save({ ...settings, altitudeM: metres })} />
+      <KeepBar entry={entry} label="Keep the altitude" missing={!ok ? 'Type metres as a number.' : metres === settings.altitudeM ? 'That is the altitude it has.' : null} onKeep={() => entry.save({ ...settings, altitudeM: metres })} />
     </section>
   );
 }
@@ -209,7 +209,7 @@ function AirForm({ site }: { site: HeapRef }) {
       <h2 id="air-title">Read the air</h2>
       <Field label="In the shade" unit={`°${site.unit}`} inputMode="decimal" value={value} onChange={(e) => setValue(e.target.value)} />
       <p role="status" className="hint">{done}</p>
-      <KeepBar entry={entry} label="Keep the air" ready={read !== null && Number.isFinite(read)} onKeep={() => entry.save({ value: read, unit: site.unit })} />
+      <KeepBar entry={entry} label="Keep the air" missing={read !== null && Number.isFinite(read) ? null : 'Type the temperature as a number.'} onKeep={() => entry.save({ value: read, unit: site.unit })} />
     </section>
   );
 }

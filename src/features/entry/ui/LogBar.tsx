@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
+import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import { useKeys } from '@/ui/useKeys';
 import { BayForm, FixForm, JoinForm, MethodForm, MoveForm, SizeForm, SplitForm, StackForm, StandingInLife, TransferForm } from './acts';
@@ -62,7 +63,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
         <div className="grid sm:grid-cols-2 gap-2">{MORE.map((n) => <button key={n} type="button" className="btn !min-h-[64px] !justify-start !text-left" onClick={() => { setMore(false); setOpen(n); }}><Mark name={SHEETS[n].mark} /><span><span className="block">{SHEETS[n].label}</span><span className="q font-normal text-[13px]">{SHEETS[n].hint}</span></span></button>)}</div>
       </Sheet>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>
-        {sheet && <sheet.form heap={heap} onDone={() => setOpen(null)} />}
+        {sheet && <DraftScope name={`${heap.id}:${open}`}><sheet.form heap={heap} onDone={() => setOpen(null)} /></DraftScope>}
       </Sheet>
     </div>
   );

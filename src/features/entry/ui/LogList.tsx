@@ -3,7 +3,10 @@ import { useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
 import { useOutbox } from '@/outbox/useOutbox';
 import { Sheet } from '@/ui/Sheet';
-import { CorrectForm, type ReadingRef } from './forms';
+import { DraftScope } from '@/ui/draft';
+import type { CorrectableParts } from '../view';
+import { CorrectForm } from './CorrectForm';
+import type { ReadingRef } from './CorrectForm';
 import type { HeapRef } from './useEntry';
 
 export type LogLine = {
@@ -12,6 +15,7 @@ export type LogLine = {
   readonly struck: string | null;
   readonly readings: readonly (ReadingRef & { readonly struck: string | null })[];
   readonly correctable: boolean;
+  readonly parts: CorrectableParts | null;
 };
 
 /** The heap's log, newest first. Struck entries and readings stay, crossed through, with their reason. */
@@ -21,7 +25,7 @@ export function LogList({ lines, total, heap }: { lines: readonly LogLine[]; tot
   const waits = useOutbox().items.filter((i) => i.form.batch === heap.id);
   return (
     <section aria-labelledby="log-title">
-      <h2 id="log-title" className="!text-[16px] pt-1.5 border-t-[1.6px] border-ink">Log <span className="font-text font-normal text-[13.5px] text-ink-2">{total} entries, none rubbed out</span></h2>
+      <h2 id="log-title" className="!text-[16px] pt-1.5 border-t-[1.6px] border-ink">Log <span className="font-text font-normal text-[13.5px] text-ink-2">{total} entries, all of them kept</span></h2>
       <ol data-testid="log">
         {waits.map((i) => <li key={i.id} className="border-b border-rule py-1.5 flex gap-2 items-start text-[14px]"><Mark name="flag" size={20} /><span className="flex-1"><b className="font-[650]">{i.what.slice(i.what.indexOf(': ') + 2)}</b> {i.state === 'waiting' ? <span className="q">waits on this device</span> : <b className="marked">refused</b>}</span><a className="link text-[13px]" href="/waiting">look</a></li>)}
         {lines.slice(0, shown).map((l) => (
@@ -43,8 +47,8 @@ export function LogList({ lines, total, heap }: { lines: readonly LogLine[]; tot
         ))}
       </ol>
       {shown < lines.length && <button type="button" className="btn mt-2 w-full" onClick={() => setShown(shown + 50)}>Show earlier entries</button>}
-      <Sheet open={line !== null} onOpenChange={(o) => { if (!o) setLine(null); }} title="Put it right" note="Nothing is rubbed out: the old value stays in the log beside the new one.">
-        {line && <CorrectForm heap={heap} onDone={() => setLine(null)} entryId={line.id} title={`${line.title} ${line.detail}, ${line.when}`} readings={line.readings.filter((r) => !r.struck)} />}
+      <Sheet open={line !== null} onOpenChange={(o) => { if (!o) setLine(null); }} title="Put it right" note="The old entry stays in the log, crossed through, beside what is right.">
+        {line && <DraftScope name={`${heap.id}:${line.id}`}><CorrectForm heap={heap} onDone={() => setLine(null)} entryId={line.id} title={`${line.title} ${line.detail}, ${line.when}`} readings={line.readings.filter((r) => !r.struck)} parts={line.parts} /></DraftScope>}
       </Sheet>
     </section>
   );

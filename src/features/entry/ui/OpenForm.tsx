@@ -1,13 +1,14 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useDraftSaved, useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
 import { proposePlan } from '@/core/heap/plan';
 import { M3_OF, toCelsius, VOLUME_SIGN } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
-import { proposedRules, type Input } from '@/core/rules/propose';
+import { fits, keepingOf, proposedRules, type Input } from '@/core/rules/propose';
 import { usualTemplate } from '@/core/advice/templates';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
@@ -15,55 +16,51 @@ import { typed } from '@/ui/number';
 import { remember } from '@/ui/remember';
 import type { EarlierHeap } from '../proposal';
 import { KeepBar } from './parts';
+import { RulesToProve, type RuleOffer } from './RulesToProve';
 import { keepHere, useEntry, type HeapRef } from './useEntry';
 
 type Method = 'turned' | 'static' | 'vessel';
-export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly methods: readonly Method[] };
-
 const INPUT_WORDS: readonly (readonly [Input, string])[] = [
   ['garden', 'Garden and crop waste'], ['seeding-weeds', 'Seeding weeds, late hay'], ['manure', 'Manure, bedding'], ['food-waste', 'Food waste'], ['diseased-plants', 'Diseased plants'], ['biosolids', 'Sewage sludge'],
 ];
-/** Proposed from while the site has not chosen its rules. */
-const USUAL = ['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'];
-
 const metres = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
 /** A new heap: code and name proposed, method, bay, and when the last raw load went in, if it is in. */
-export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit, templates, earlier, nowMs, forBench = false }: { site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3'; templates: readonly MethodTemplate[]; earlier: readonly EarlierHeap[]; nowMs: number; /** A mix waits on the bench for this heap. */ forBench?: boolean }) {
+export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, siteTerms, volumeUnit, templates, earlier, nowMs, timeZone, forBench = false }: { timeZone: string;  site: HeapRef; proposed: { code: string; name: string; bay: string }; codes: readonly string[]; /** Of the site: one set of places for so much row, m. */ stretchM: number; rules: readonly RuleOffer[]; ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[]; siteTerms: { version: number; rules: readonly string[]; policy: object } | null; volumeUnit: 'm3' | 'yd3'; templates: readonly MethodTemplate[]; earlier: readonly EarlierHeap[]; nowMs: number; /** A mix waits on the bench for this heap. */ forBench?: boolean }) {
   const router = useRouter();
-  const [code, setCode] = useState(proposed.code);
-  const [name, setName] = useState(proposed.name);
-  const [bay, setBay] = useState(proposed.bay);
-  const [volume, setVolume] = useState('');
-  const [shape, setShape] = useState<'dome' | 'windrow' | 'cube' | ''>('dome');
-  const [core, setCore] = useState('');
-  const [reach, setReach] = useState('');
-  const [row, setRow] = useState('');
-  const [from, setFrom] = useState('');
-  const [to, setTo] = useState('');
-  const [method, setMethod] = useState<Method | ''>('turned');
+  const [code, setCode] = useTyped('code', proposed.code);
+  const [name, setName] = useTyped('name', proposed.name);
+  const [bay, setBay] = useTyped('bay', proposed.bay);
+  const [volume, setVolume] = useTyped('volume', '');
+  const [shape, setShape] = useTyped<'dome' | 'windrow' | 'cube' | ''>('shape', 'dome');
+  const [core, setCore] = useTyped('core', '');
+  const [reach, setReach] = useTyped('reach', '');
+  const [row, setRow] = useTyped('row', '');
+  const [from, setFrom] = useTyped('from', '');
+  const [to, setTo] = useTyped('to', '');
+  const [method, setMethod] = useTyped<Method | ''>('method', 'turned');
   const kept = templates.filter((t) => t.kept === method);
-  const [templateId, setTemplateId] = useState('');
+  const [templateId, setTemplateId] = useTyped('templateId', '');
   const template = kept.find((t) => t.id === templateId) ?? kept.find((t) => t.id === usualTemplate(method || 'turned').id) ?? kept[0];
-  const [like, setLike] = useState('');
-  const [stage, setStage] = useState<'building' | 'closed' | 'adopted' | ''>('building');
-  const [rawAt, setRawAt] = useState<'known' | 'about' | 'unknown' | ''>('');
-  const [turned, setTurned] = useState('');
-  const [hottest, setHottest] = useState('');
-  const [told, setTold] = useState('');
-  const [builtAt, setBuiltAt] = useState(site.nowLocal);
+  const [like, setLike] = useTyped('like', '');
+  const [stage, setStage] = useTyped<'building' | 'closed' | 'adopted' | ''>('stage', '');
+  const [rawAt, setRawAt] = useTyped<'known' | 'about' | 'unknown' | ''>('rawAt', '');
+  const [turned, setTurned] = useTyped('turned', '');
+  const [hottest, setHottest] = useTyped('hottest', '');
+  const [told, setTold] = useTyped('told', '');
+  const [builtAt, setBuiltAt] = useTyped('builtAt', site.nowLocal);
   const [builtId] = useState(() => v7());
   const [placedId] = useState(() => v7());
-  const offered = rules.filter((r) => method !== '' && r.methods.includes(method));
-  const [inputs, setInputs] = useState<readonly Input[]>(['garden', 'seeding-weeds']);
+  const keeping = keepingOf(method || 'turned', template ?? null);
+  const offered = rules.filter((r) => fits(r.rule, keeping));
+  const [inputs, setInputs] = useTyped<readonly Input[]>('inputs', ['garden', 'seeding-weeds']);
   /** Ticks that a person set or took away stand over what is proposed. */
-  const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
-  const proposedFor = new Map((method === '' ? [] : proposedRules(method, inputs, siteTerms?.rules ?? USUAL, ownRules as unknown as Rule[])).map((p) => [p.id, p.why]));
-  const chosen = offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id));
-  const [first, others] = [offered.filter((r) => proposedFor.has(r.id) || byHand[r.id]), offered.filter((r) => !proposedFor.has(r.id) && !byHand[r.id])];
-  const ruleLine = (r: RuleOffer) => (
-    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={chosen.includes(r)} onChange={(e) => setByHand((h) => ({ ...h, [r.id]: e.target.checked }))} />
-      <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}{proposedFor.has(r.id) ? ` · proposed: ${proposedFor.get(r.id)}` : ''}</span></span></label>
-  );
+  const [byHand, setByHand] = useTyped<Readonly<Record<string, boolean>>>('byHand', {});
+  const proposedFor = new Map(proposedRules({ keeping, inputs, siteRules: siteTerms?.rules ?? [], timeZone, own: ownRules as unknown as Rule[] }).map((p) => [p.id, p.why]));
+  const [leads, setLeads] = useTyped<string | null>('leads', null);
+  // In the site's own order, so that the rule it lets lead comes first.
+  const inOrder = (ids: readonly string[]): string[] => { const order = siteTerms?.rules ?? []; return [...ids].sort((a, b) => (order.indexOf(a) + 1 || 999) - (order.indexOf(b) + 1 || 999)); };
+  const ticked = inOrder(offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id)).map((r) => r.id));
+  const chosen = leads !== null && ticked.includes(leads) ? [leads, ...ticked.filter((id) => id !== leads)] : ticked;
   /** Everything that does not belong to one heap alone is taken from an earlier one; it can be changed below. */
   const copy = (id: string): void => {
     setLike(id);
@@ -91,9 +88,11 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const [turnedN, hottestN] = [typed(turned), typed(hottest, -30)];
   const adoptProblem = stage === 'adopted' && (turnedN === null || hottestN === null) ? 'Type turnings and the hottest reading as numbers, or leave them empty.' : null;
   const adopted = stage !== 'adopted' || rawAt === '' ? {} : { adopted: { from: nowMs, rawAt, ...(typeof turnedN === 'number' ? { turnings: Math.round(turnedN) } : {}), ...(typeof hottestN === 'number' ? { highestC: toCelsius(hottestN, site.unit) } : {}), ...(told.trim() ? { words: told.trim() } : {}) } };
-  const ready = !adoptProblem && !(stage === 'adopted' && rawAt === '') && !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && !rowProblem && shape !== '' && method !== '' && stage !== '' && chosen.length > 0;
+  const ready = !adoptProblem && !(stage === 'adopted' && rawAt === '') && !codeProblem && !volumeProblem && !depthProblem(coreM) && !depthProblem(reachM) && !rowProblem && shape !== '' && method !== '' && stage !== '';
+  const missing = ready ? null : codeProblem ?? volumeProblem ?? depthProblem(coreM) ?? depthProblem(reachM) ?? rowProblem ?? adoptProblem ?? (stage === '' ? 'Say whether the last raw load is in.' : stage === 'adopted' && rawAt === '' ? 'Say when its last raw load went in.' : 'Choose its shape and how it is kept.');
+  const saved = useDraftSaved();
   const keep = async (): Promise<void> => {
-    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen.map((r) => r.id), inputs, ...(template ? { template } : {}), ownRules: ownRules.filter((r) => chosen.some((c) => c.id === r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}), ...adopted };
+    const data = { code: code.trim(), method, ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}), ...(m3 === null ? {} : { volumeM3: m3 }), shape, ...(coreM === null ? {} : { coreDepthM: coreM }), points: places, rules: chosen, inputs, ...(template ? { template } : {}), ownRules: ownRules.filter((r) => chosen.includes(r.id)), ...(siteTerms ? { policy: siteTerms.policy, siteVersion: siteTerms.version } : {}), ...adopted };
     const heapName = name.trim() || code.trim();
     const opened = await keepHere({ ...entry.form(data), at: stage === 'closed' ? builtAt : null }, heapName, 'opened');
     if (!opened.ok) { entry.setProblems(opened.problems); return; }
@@ -107,6 +106,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
       if (!built.ok) { entry.setProblems(built.problems); return; }
     }
     remember('zh_by', entry.by);
+    saved();
     // Its page is made by the hub: without a signal there is none yet.
     if (opened.waiting) { router.push('/waiting'); return; }
     router.push(forBench ? `/bench?lay=${entry.id}` : `/batch/${entry.id}`);
@@ -132,7 +132,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
         <Field label="The thermometer reaches in" unit="m" inputMode="decimal" value={reach} onChange={(e) => setReach(e.target.value)} problem={depthProblem(reachM)} hint={coreM !== null && reachM !== null && reachM < coreM ? `Shorter than the way to the core: ${coreM - reachM < 0.3 ? 'read it from above too' : 'the core will not be read'}.` : 'Its stem, not its handle'} />
       </div>
       {sound(coreM) !== null && <p className="hint -mt-3">Places of a round: {places.map((p) => `${p.label} ${p.depthM} m`).join('; ')}.</p>}
-      <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'aerated, not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
+      <Choices label="How is it kept?" value={method} onChange={setMethod} columns={3} options={[{ value: 'turned', label: 'Turned', hint: 'row, bin or heap' }, { value: 'static', label: 'Static', hint: 'not turned' }, { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' }]} />
       <div className="max-w-[520px]"><label className="label" htmlFor="template">By which method?</label><select id="template" className="field" value={template?.id ?? ''} onChange={(e) => setTemplateId(e.target.value)}>{kept.map((t) => <option key={t.id} value={t.id}>{t.name}</option>)}</select>
         {template && <p className="hint mt-1">{template.words ?? `Turned ${SCHOOL_WORDS[template.trigger]}.`}</p>}</div>
       <Choices label="Is the last raw load in?" value={stage} onChange={setStage} columns={3} options={[{ value: 'building', label: 'Still building', hint: 'no clock runs yet' }, { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' }, { value: 'adopted', label: 'It is under way', hint: 'taken over; its past was not logged here' }]} />
@@ -151,14 +151,9 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
           <label key={input} className="flex gap-3 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={inputs.includes(input)} onChange={(e) => setInputs((all) => (e.target.checked ? [...all, input] : all.filter((x) => x !== input)))} />{word}</label>
         ))}</div>
       </fieldset>
-      <fieldset><legend className="label">Rules to prove</legend>
-        {first.map(ruleLine)}
-        {others.length > 0 && <details><summary className="link min-h-[44px] flex items-center">{others.length} other rules for this kind of heap</summary>{others.map(ruleLine)}</details>}
-        {chosen.length === 0 && <p role="alert" className="font-semibold">Choose one rule at least.</p>}
-        <p className="hint mt-1">Which rule you must meet: check with your local authority. {siteTerms ? `How it is judged: version ${siteTerms.version} of the site’s policy.` : 'How it is judged: the usual policy, until the site has one of its own.'}</p>
-      </fieldset>
+      <RulesToProve offered={offered} chosen={chosen} why={proposedFor} keeping={keeping} inputs={inputs} timeZone={timeZone} template={template ?? null} siteVersion={siteTerms?.version ?? null} onTick={(id, on) => setByHand((h) => ({ ...h, [id]: on }))} onLead={setLeads} />
       <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} autoComplete="name" />
-      <KeepBar entry={entry} label={`Open ${name.trim() || code.trim() || 'the heap'}`} ready={ready} onKeep={() => void keep()} />
+      <KeepBar entry={entry} label={`Open ${name.trim() || code.trim() || 'the heap'}`} missing={missing} onKeep={() => void keep()} />
     </div>
   );
 }

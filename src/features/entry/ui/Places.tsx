@@ -86,7 +86,7 @@ export function Places({ heap, screen, placed }: { heap: HeapRef; screen: Places
           {doubts.length === 0 ? <p>{rows.length} places, core to toe. The coldest decides.</p> : doubts.map((d) => <p key={planDoubtText(d)} className="border-l-4 border-ink pl-2.5 text-[14.5px] leading-[1.35]">{planDoubtText(d)}</p>)}
           {gone.length > 0 && <p className="hint">{gone.map((p) => p.label).join(', ')}: read no more, but the readings stay and count as they did.</p>}
           <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} autoComplete="name" />
-          <KeepBar entry={entry} label={`Keep these ${rows.length} places`} ready={ready} onKeep={() => entry.save({ points })} />
+          <KeepBar entry={entry} label={`Keep these ${rows.length} places`} missing={ready ? null : 'Put right what is marked above.'} onKeep={() => entry.save({ points })} />
         </section>
         <StandForm heap={heap} placed={placed} by={entry.by} />
         <SettingsForm heap={heap} settings={screen.settings} by={entry.by} />

@@ -1,7 +1,8 @@
 'use client';
 import { useId, useState } from 'react';
+import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
-import { END_REASONS, FIXES, TRANSFERS, TRANSFER_KINDS, type EndReason, type Fix, type TransferKind } from '@/core/log/entry';
+import { END_REASONS, FIXES, TRANSFERS, TRANSFER_KINDS, type Doubt, type EndReason, type Fix, type TransferKind } from '@/core/log/entry';
 import { END_WORDS, FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
 import { isShape, volumeOf } from '@/core/heap/size';
 import { positionText } from '@/core/heap/row';
@@ -11,7 +12,7 @@ import { TRANSFER_WORDS } from '@/core/words/transfer';
 import { Choices } from '@/ui/Choices';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
-import { KeepBar, WhenAndWho } from './parts';
+import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { typed } from '@/ui/number';
 import type { PlacedHeap } from '../placed';
 import { StandingFields, useStanding } from './Standing';
@@ -33,7 +34,7 @@ function OtherHeap({ label, heap, value, onChange, elsewhere }: { label: string;
 /** A heap lifted to another place as it is; forked over on the way it is a turning too. */
 export function MoveForm({ heap, onDone }: FormProps) {
   const standing = useStanding(heap, heap.placed ?? []);
-  const [how, setHow] = useState<'forked' | 'lifted' | ''>('');
+  const [how, setHow] = useTyped<'forked' | 'lifted' | ''>('how', '');
   const turn = useEntry('turn', heap, onDone);
   const move = useEntry('move', heap, onDone);
   const entry = how === 'forked' ? turn : move;
@@ -42,13 +43,14 @@ export function MoveForm({ heap, onDone }: FormProps) {
   const keep = (): void => entry.save(data, async () => { const wrong = await standing.keep(entry.by, entry.at); if (wrong.length > 0) entry.setProblems(wrong); else onDone(); });
   return (
     <>
+      <DangerFirst heap={heap} />
       <p className="caution">{CAUTION.steam} {CAUTION.lift}</p>
       <StandingFields standing={standing} />
       <Choices label="How was it moved?" value={how} onChange={setHow} options={[{ value: 'forked', label: 'Forked over whole', hint: 'counts as a full turning' }, { value: 'lifted', label: 'Lifted as it was', hint: 'no turning' }]} />
       <WhenAndWho entry={entry} heap={heap} />
       {how !== '' && <Effects preview={preview} />}
       <p className="hint">It loses heat on the way: read it the same afternoon and the next day.</p>
-      <KeepBar entry={entry} label="Keep this move" ready={how !== '' && standing.changed && standing.effect.overlaps.length === 0} onKeep={keep} />
+      <KeepBar entry={entry} label="Keep this move" missing={!standing.changed ? 'Say where it stands now.' : standing.effect.overlaps.length > 0 ? `It would lie over ${standing.effect.overlaps[0]}.` : how === '' ? 'Choose how it was moved.' : null} onKeep={keep} />
     </>
   );
 }
@@ -56,10 +58,10 @@ export function MoveForm({ heap, onDone }: FormProps) {
 /** Another heap joined to this one: the whole is only as proven as its weakest part, and the other one is at its end. */
 export function JoinForm({ heap, onDone }: FormProps) {
   const entry = useEntry('merge', heap, onDone);
-  const [from, setFrom] = useState('');
-  const [seeds, setSeeds] = useState<'yes' | 'no' | 'unknown' | ''>('');
-  const [proven, setProven] = useState<'yes' | 'no' | ''>('');
-  const [what, setWhat] = useState('');
+  const [from, setFrom] = useTyped('from', '');
+  const [seeds, setSeeds] = useTyped<'yes' | 'no' | 'unknown' | ''>('seeds', '');
+  const [proven, setProven] = useTyped<'yes' | 'no' | ''>('proven', '');
+  const [what, setWhat] = useTyped('what', '');
   const own = heap.placed?.find((h) => h.id === heap.id);
   const other = others(heap).find((h) => h.id === from);
   const met = (rules: readonly string[]): boolean => other !== undefined && rules.length > 0 && rules.every((r) => other.met.includes(r));
@@ -75,12 +77,12 @@ export function JoinForm({ heap, onDone }: FormProps) {
       {foreign && <>
         <Field label="What was it?" value={what} onChange={(e) => setWhat(e.target.value)} maxLength={200} placeholder="half a trailer from the neighbour" />
         <Choices label="Was that heap proven?" value={proven} onChange={setProven} options={[{ value: 'yes', label: 'Yes, proven', hint: 'and nothing raw in it since' }, { value: 'no', label: 'No, or I don’t know', hint: 'the clock starts again' }]} />
-        <Choices label="Live seeds in it?" value={seeds} onChange={setSeeds} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
+        <Choices optional label="Live seeds in it?" value={seeds} onChange={setSeeds} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
       </>}
       <WhenAndWho entry={entry} heap={heap} />
       {data && !data.withProven && <p className="caution">{CAUTION.raw}</p>}
       {data && <Effects preview={preview} />}
-      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this joining'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this joining'} missing={data !== null ? null : from === '' ? 'Choose the other heap.' : 'Choose whether it was proven.'} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
@@ -89,10 +91,10 @@ export function JoinForm({ heap, onDone }: FormProps) {
 export function SplitForm({ heap, onDone }: FormProps) {
   const entry = useEntry('split', heap, onDone);
   const [child] = useState(() => v7());
-  const [code, setCode] = useState('');
-  const [name, setName] = useState('');
-  const [bay, setBay] = useState('');
-  const [volume, setVolume] = useState('');
+  const [code, setCode] = useTyped('code', '');
+  const [name, setName] = useTyped('name', '');
+  const [bay, setBay] = useTyped('bay', '');
+  const [volume, setVolume] = useTyped('volume', '');
   const m3 = typed(volume, 0.01);
   const own = heap.placed?.find((h) => h.id === heap.id)?.m3 ?? null;
   const problem = m3 === null ? 'Type the volume as a number.' : m3 !== undefined && own !== null && m3 >= own ? `Less than the ${own.toFixed(1)} m³ that it has: something must stay.` : undefined;
@@ -100,13 +102,14 @@ export function SplitForm({ heap, onDone }: FormProps) {
   const preview = usePreview(entry, data);
   return (
     <>
+      <DangerFirst heap={heap} />
       <p className="caution">{CAUTION.split} {CAUTION.lift}</p>
       <Field label="How much was carried off" unit="m³" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={problem} hint={own === null ? undefined : `It has about ${own.toFixed(1)} m³ now`} />
       <div className="grid grid-cols-[96px_1fr_96px] gap-3"><Field label="New code" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} /><Field label="New name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} /><Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} /></div>
       <WhenAndWho entry={entry} heap={heap} />
       <p className="hint">Both heaps keep what was read until now. From now on each earns its proof by its own readings: read both.</p>
       {data && <Effects preview={preview} />}
-      <KeepBar entry={entry} label="Keep this split" ready={data !== null} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label="Keep this split" missing={data !== null ? null : problem ?? (typeof m3 !== 'number' ? 'Type how much was carried off.' : 'Give the new heap a code.')} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
@@ -114,8 +117,8 @@ export function SplitForm({ heap, onDone }: FormProps) {
 /** One heap on top of another in the same place: two histories, told apart by depth. */
 export function StackForm({ heap, onDone }: FormProps) {
   const entry = useEntry('stack', heap, onDone);
-  const [other, setOther] = useState('');
-  const [layer, setLayer] = useState<'upper' | 'lower' | ''>('');
+  const [other, setOther] = useTyped('other', '');
+  const [layer, setLayer] = useTyped<'upper' | 'lower' | ''>('layer', '');
   const data = other !== '' && layer !== '' ? { with: other, layer } : null;
   return (
     <>
@@ -123,7 +126,7 @@ export function StackForm({ heap, onDone }: FormProps) {
       <Choices label={`${heap.name} lies`} value={layer} onChange={setLayer} options={[{ value: 'upper', label: 'On top' }, { value: 'lower', label: 'Below' }]} />
       <p className="hint">Put cardboard between them, and set the places of each so that a reading says which one it is of.</p>
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep it" ready={data !== null} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label="Keep it" missing={data !== null ? null : other === '' ? 'Choose the other heap.' : 'Choose whether it lies on top or below.'} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
@@ -131,10 +134,10 @@ export function StackForm({ heap, onDone }: FormProps) {
 /** Something that left this heap: into another one, or for good. Logged once, it stands in both logs. */
 export function TransferForm({ heap, onDone }: FormProps) {
   const entry = useEntry('transfer', heap, onDone);
-  const [what, setWhat] = useState<TransferKind | ''>('');
-  const [to, setTo] = useState('');
-  const [litres, setLitres] = useState('');
-  const [raw, setRaw] = useState<'raw' | 'clean' | ''>('');
+  const [what, setWhat] = useTyped<TransferKind | ''>('what', '');
+  const [to, setTo] = useTyped('to', '');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [raw, setRaw] = useTyped<'raw' | 'clean' | ''>('raw', '');
   const amount = typed(litres, 0.1);
   const usual = what === '' ? null : TRANSFERS[what];
   const isRaw = raw === '' ? (usual?.raw ?? true) : raw === 'raw';
@@ -150,7 +153,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       {isRaw && what !== '' && <p className="caution">{CAUTION.raw} Not into drains or a watercourse: check with your local authority.</p>}
       {data && to !== '' && <Effects preview={preview} />}
-      <KeepBar entry={entry} label={costs ? 'Log it, and start that clock again' : 'Keep it in both logs'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label={costs ? 'Log it, and start that clock again' : 'Keep it in both logs'} missing={data !== null ? null : what === '' ? 'Choose what was taken off.' : 'Type litres as a number, or leave it empty.'} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
@@ -158,10 +161,10 @@ export function TransferForm({ heap, onDone }: FormProps) {
 /** How big it is now, by tape or by eye. */
 export function SizeForm({ heap, onDone }: FormProps) {
   const entry = useEntry('size', heap, onDone);
-  const [length, setLength] = useState('');
-  const [width, setWidth] = useState('');
-  const [height, setHeight] = useState('');
-  const [volume, setVolume] = useState('');
+  const [length, setLength] = useTyped('length', '');
+  const [width, setWidth] = useTyped('width', '');
+  const [height, setHeight] = useTyped('height', '');
+  const [volume, setVolume] = useTyped('volume', '');
   const form = isShape(heap.shape) ? heap.shape : 'dome';
   const [l, w, h, v] = [length, width, height, volume].map((t) => typed(t, 0.01));
   const measures = typeof l === 'number' && typeof w === 'number' && typeof h === 'number' ? { lengthM: l, widthM: w, heightM: h } : null;
@@ -175,7 +178,7 @@ export function SizeForm({ heap, onDone }: FormProps) {
       {wrong && <p role="alert" className="marked font-semibold">Type each as a number above nought, in metres.</p>}
       {m3 !== null && <p className="text-[17px]">{measures ? 'That makes' : 'Judged by eye:'} <b>{m3.toFixed(1)} m³</b>.{m3 < 1 ? ' Under about one cubic metre a heap rarely stays hot.' : ''}</p>}
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep this size" ready={m3 !== null && !wrong} onKeep={() => entry.save(measures ? { measures } : { volumeM3: m3 })} />
+      <KeepBar entry={entry} label="Keep this size" missing={wrong ? 'Put the figures right first.' : m3 === null ? 'Type length, width and height, or the volume.' : null} onKeep={() => entry.save(measures ? { measures } : { volumeM3: m3 })} />
     </>
   );
 }
@@ -183,15 +186,15 @@ export function SizeForm({ heap, onDone }: FormProps) {
 /** One thing that was changed to mend it. */
 export function FixForm({ heap, onDone }: FormProps) {
   const entry = useEntry('fix', heap, onDone);
-  const [fix, setFix] = useState<Fix | ''>('');
-  const [words, setWords] = useState('');
+  const [fix, setFix] = useTyped<Fix | ''>('fix', '');
+  const [words, setWords] = useTyped('words', '');
   return (
     <>
       <p className="hint">One change at a time, then read it for some days: two at once, and nobody knows which helped. Water, a turning or an addition are logged under their own buttons.</p>
       <Choices label="What was changed?" value={fix} onChange={setFix} columns={2} options={FIXES.filter((f) => !['water', 'turn', 'nitrogen', 'carbon', 'thermometer'].includes(f)).map((value) => ({ value, label: FIX_WORDS[value] }))} />
       <Field label="A few words" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep this change" ready={fix !== ''} onKeep={() => entry.save({ fix, ...(words.trim() ? { words: words.trim() } : {}) })} />
+      <KeepBar entry={entry} label="Keep this change" missing={fix === '' ? 'Choose what was changed.' : null} onKeep={() => entry.save({ fix, ...(words.trim() ? { words: words.trim() } : {}) })} />
     </>
   );
 }
@@ -200,7 +203,7 @@ export function FixForm({ heap, onDone }: FormProps) {
 export function MethodForm({ heap, onDone }: FormProps) {
   const entry = useEntry('method', heap, onDone);
   const list = heap.templates ?? [];
-  const [id, setId] = useState(heap.template ?? '');
+  const [id, setId] = useTyped('id', heap.template ?? '');
   const chosen = list.find((t) => t.id === id);
   return (
     <>
@@ -208,29 +211,50 @@ export function MethodForm({ heap, onDone }: FormProps) {
         <button key={t.id} type="button" role="radio" aria-checked={t.id === id} data-state={t.id === id ? 'on' : 'off'} className="choice !items-start !text-left flex-col" onClick={() => setId(t.id)}><span>{t.name}</span><span className="text-[13px] font-normal">Turned {SCHOOL_WORDS[t.trigger]}. {t.words}</span></button>))}</div>
       <p className="hint">It changes what is advised and expected from now on, not what is proven.</p>
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label={chosen ? `Keep it as ‘${chosen.name}’` : 'Keep it'} ready={chosen !== undefined && id !== heap.template} onKeep={() => chosen && entry.save({ template: chosen })} />
+      <KeepBar entry={entry} label={chosen ? `Keep it as ‘${chosen.name}’` : 'Keep it'} missing={chosen === undefined || id === heap.template ? 'Choose another method than it has.' : null} onKeep={() => chosen && entry.save({ template: chosen })} />
     </>
+  );
+}
+
+/** What is doubtful about letting it go, each to be ticked by whoever does. */
+function DoubtTicks({ heap, known, onChange }: { heap: HeapRef; known: readonly Doubt[]; onChange: (known: readonly Doubt[]) => void }) {
+  return (
+    <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
+      <legend className="px-1 font-semibold">Before it goes out</legend>
+      {heap.doubts!.map(({ doubt, text }) => (
+        <label key={doubt} className="flex gap-3 items-start py-1.5 min-h-[44px]">
+          <input type="checkbox" className="size-5 mt-0.5 flex-none" checked={known.includes(doubt)} onChange={(e) => onChange(e.target.checked ? [...known, doubt] : known.filter((d) => d !== doubt))} />
+          <span>{text} <b className="font-semibold">I know that.</b></span>
+        </label>
+      ))}
+      {heap.doubts!.some((d) => d.doubt === 'unproven') && <p className="caution mt-1">{heap.rawIn === false ? CAUTION.unproven : CAUTION.rawOut}</p>}
+      {heap.doubts!.some((d) => d.doubt === 'warm') && <p className="caution mt-1">{CAUTION.warmOut}</p>}
+    </fieldset>
   );
 }
 
 /** Held, taken up again, called ready, or at its end: by decision of somebody. */
 export function StandingInLife({ heap, onDone }: FormProps) {
-  const [what, setWhat] = useState<'hold' | 'ready' | 'ended' | ''>('');
-  const [reason, setReason] = useState<EndReason | ''>('');
-  const [words, setWords] = useState('');
+  const [what, setWhat] = useTyped<'hold' | 'ready' | 'ended' | ''>('what', '');
+  const [reason, setReason] = useTyped<EndReason | ''>('reason', '');
+  const [words, setWords] = useTyped('words', '');
+  const [known, setKnown] = useState<readonly Doubt[]>([]);
   const [hold, ready, ended] = [useEntry('hold', heap, onDone), useEntry('ready', heap, onDone), useEntry('ended', heap, onDone)];
   const entry = what === 'ready' ? ready : what === 'ended' ? ended : hold;
-  const said = words.trim() ? { words: words.trim() } : {};
+  const goesOut = what === 'ready' || (what === 'ended' && (reason === 'matured' || reason === 'used-raw'));
+  const doubts = goesOut ? (heap.doubts ?? []) : [];
+  const said = { ...(words.trim() ? { words: words.trim() } : {}), ...(goesOut && known.length > 0 ? { knowing: known } : {}) };
   const save = (): void => (what === 'hold' ? hold.save({ on: !heap.onHold, ...(words.trim() ? { reason: words.trim() } : {}) }) : what === 'ready' ? ready.save(said) : ended.save({ reason, ...said }));
+  const missing = what === '' ? 'Choose what it is.' : what === 'ended' && reason === '' ? 'Choose why it is at its end.' : doubts.some((d) => !known.includes(d.doubt)) ? 'Tick what stands in the box above, so that nobody lets it go unknowing.' : null;
   return (
     <>
-      <Choices label="What is it?" value={what} onChange={setWhat} columns={3} options={[{ value: 'hold', label: heap.onHold ? 'Taken up again' : 'Put on hold', hint: heap.onHold ? 'its work goes on' : 'no work is asked for' }, { value: 'ready', label: 'Ready', hint: 'somebody says so' }, { value: 'ended', label: 'At its end' }]} />
+      <Choices label="What is it?" value={what} onChange={setWhat} columns={3} options={[{ value: 'hold', label: heap.onHold ? 'Taken up again' : 'Put on hold', hint: heap.onHold ? 'its work goes on' : 'no work is asked for' }, { value: 'ready', label: 'Ready', hint: 'by your word' }, { value: 'ended', label: 'At its end' }]} />
       {what === 'ended' && <Choices label="Why?" value={reason} onChange={setReason} columns={2} options={END_REASONS.filter((r) => r !== 'merged').map((value) => ({ value, label: capital(END_WORDS[value]) }))} />}
-      {what === 'ended' && reason === 'used-raw' && <p className="caution">Without a proof it counts as raw manure where it goes: keep it off crops near harvest, and check with your local authority.</p>}
-      {what === 'ready' && <p className="hint">This is a person’s word. Whether it may go out hangs on its proof and on what it is for.</p>}
+      {doubts.length > 0 && <DoubtTicks heap={heap} known={known} onChange={setKnown} />}
+      {what === 'ready' && <p className="hint">This is your word, and your name stands beside it. It proves nothing and tests no maturity.</p>}
       <Field label="Why, in a few words" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep it" ready={what !== '' && (what !== 'ended' || reason !== '')} onKeep={save} />
+      <KeepBar entry={entry} label="Keep it" missing={missing} onKeep={save} />
     </>
   );
 }
@@ -238,7 +262,7 @@ export function StandingInLife({ heap, onDone }: FormProps) {
 /** Its bay is wanted for another heap. */
 export function BayForm({ heap, onDone }: FormProps) {
   const entry = useEntry('bay-wanted', heap, onDone);
-  const [day, setDay] = useState('');
+  const [day, setDay] = useTyped('day', '');
   const by = day === '' ? null : Date.parse(`${day}T12:00:00Z`);
   return (
     <>

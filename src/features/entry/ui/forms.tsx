@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { CAUTION } from '@/core/words/caution';
@@ -9,7 +10,7 @@ import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
 import { typed } from '@/ui/number';
-import { KeepBar, WhenAndWho } from './parts';
+import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { StandingFields, useStanding } from './Standing';
 import { keepHere, useEntry, usePreview, type HeapRef } from './useEntry';
 
@@ -22,7 +23,7 @@ const SMELLS = keysOf(SMELL_WORDS).map((value) => ({ value, label: SMELL_WORDS[v
 type SeedAnswer = 'yes' | 'no' | 'unknown' | '';
 const seedsOf = (answer: SeedAnswer): { seeds?: boolean } => (answer === '' ? {} : { seeds: answer !== 'no' });
 const SeedChoice = ({ value, onChange }: { value: SeedAnswer; onChange: (v: SeedAnswer) => void }) => (
-  <Choices label="Live seeds in it?" value={value} onChange={onChange} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
+  <Choices optional label="Live seeds in it?" value={value} onChange={onChange} columns={3} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }, { value: 'unknown', label: 'Don’t know' }]} />
 );
 
 /** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. What was felt, added or watered while at it is logged with it. */
@@ -30,15 +31,15 @@ export function TurnForm({ heap, onDone }: FormProps) {
   const standing = useStanding(heap, heap.placed ?? []);
   const inRow = standing.was !== null && 'row' in standing.was;
   const entry = useEntry('turn', heap, onDone);
-  const [full, setFull] = useState<'full' | 'stir' | ''>('full');
-  const [rim, setRim] = useState<'all' | 'most' | 'partly' | 'unsure' | ''>('');
-  const [read, setRead] = useState<'yes' | 'no' | ''>(heap.readLately ? 'yes' : '');
-  const [minutes, setMinutes] = useState('');
-  const [people, setPeople] = useState('');
-  const [machine, setMachine] = useState<'hand' | 'machine' | ''>('');
-  const [litres, setLitres] = useState('');
-  const [squeeze, setSqueeze] = useState<Squeeze | ''>('');
-  const [smell, setSmell] = useState<Smell | ''>('');
+  const [full, setFull] = useTyped<'full' | 'stir' | ''>('full', 'full');
+  const [rim, setRim] = useTyped<'all' | 'most' | 'partly' | 'unsure' | ''>('rim', '');
+  const [read, setRead] = useTyped<'yes' | 'no' | ''>('read', heap.readLately ? 'yes' : '');
+  const [minutes, setMinutes] = useTyped('minutes', '');
+  const [people, setPeople] = useTyped('people', '');
+  const [machine, setMachine] = useTyped<'hand' | 'machine' | ''>('machine', '');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [squeeze, setSqueeze] = useTyped<Squeeze | ''>('squeeze', '');
+  const [smell, setSmell] = useTyped<Smell | ''>('smell', '');
   const [ids] = useState(() => ({ water: v7(), felt: v7() }));
   const [mins, hands, water] = [typed(minutes), typed(people, 1), typed(litres, 0.1)];
   const data = { full: full === 'full', ...(rim ? { rim } : {}), ...(read ? { readFirst: read === 'yes' } : {}), ...(typeof mins === 'number' ? { minutes: mins } : {}), ...(typeof hands === 'number' ? { people: Math.round(hands) } : {}), ...(machine ? { machine: machine === 'machine' } : {}) };
@@ -56,55 +57,57 @@ export function TurnForm({ heap, onDone }: FormProps) {
   const wrong = [mins, hands, water].includes(null);
   return (
     <>
+      <DangerFirst heap={heap} />
       <p className="caution">{CAUTION.steam} {CAUTION.spores}{machine === 'machine' ? ` ${CAUTION.machine}` : ''}</p>
       <Choices label="Was it read before it was opened?" value={read} onChange={setRead} options={[{ value: 'yes', label: 'Yes', hint: heap.readLately ? 'a round of today is in the log' : 'log that round too' }, { value: 'no', label: 'No', hint: 'then what it did cannot be told' }]} />
       <Choices label="How" value={full} onChange={setFull} options={[{ value: 'full', label: 'Full turning', hint: 'rim inside, top to bottom' }, { value: 'stir', label: 'Only stirred', hint: 'does not count for a rule' }]} />
-      <Choices label="How far did the rim get in?" value={rim} onChange={setRim} columns={4} options={[{ value: 'all', label: 'All' }, { value: 'most', label: 'Most' }, { value: 'partly', label: 'Partly' }, { value: 'unsure', label: 'Unsure' }]} />
-      <Choices label="Squeeze a handful from inside" value={squeeze} onChange={setSqueeze} columns={4} options={SQUEEZE.map(({ value, label }) => ({ value, label }))} />
-      <Choices label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
+      <Choices optional label="How far did the rim get in?" value={rim} onChange={setRim} columns={4} options={[{ value: 'all', label: 'All' }, { value: 'most', label: 'Most' }, { value: 'partly', label: 'Partly' }, { value: 'unsure', label: 'Unsure' }]} />
+      <Choices optional label="Squeeze a handful from inside" value={squeeze} onChange={setSqueeze} columns={4} options={SQUEEZE.map(({ value, label }) => ({ value, label }))} />
+      <Choices optional label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <div className="grid grid-cols-3 gap-3"><Field label="Clean water" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} /><Field label="Took" unit="minutes" inputMode="numeric" value={minutes} onChange={(e) => setMinutes(e.target.value)} /><Field label="People" inputMode="numeric" value={people} onChange={(e) => setPeople(e.target.value)} /></div>
       {wrong && <p role="alert" className="marked font-semibold">Type litres, minutes and people as numbers, or leave them empty.</p>}
-      <Choices label="By hand or by machine?" value={machine} onChange={setMachine} options={[{ value: 'hand', label: 'By hand' }, { value: 'machine', label: 'By machine' }]} />
+      <Choices optional label="By hand or by machine?" value={machine} onChange={setMachine} options={[{ value: 'hand', label: 'By hand' }, { value: 'machine', label: 'By machine' }]} />
       {inRow ? <><p className="hint">Where do its flags stand now? A row moves with every turning.</p><StandingFields standing={standing} onlyRow /></>
         : <details><summary className="link min-h-[44px] flex items-center cursor-pointer">It stands in another place now</summary><StandingFields standing={standing} /></details>}
       <WhenAndWho entry={entry} heap={heap} />
       <Effects preview={preview} />
       <p className="hint">Something raw went in as well, or water that was not clean? Log it under its own button: it starts the clock again. Read it the same afternoon and again the next day: the time between a turning and the next hot round earns nothing.</p>
-      <KeepBar entry={entry} label="Keep this turning" ready={full !== '' && !wrong && (!inRow || (standing.problem === null && standing.effect.overlaps.length === 0))} onKeep={() => entry.save(data, after)} />
+      <KeepBar entry={entry} label="Keep this turning" missing={wrong ? 'Put the figures right first.' : inRow && standing.problem !== null ? standing.problem : inRow && standing.effect.overlaps.length > 0 ? `It would lie over ${standing.effect.overlaps[0]}.` : null} onKeep={() => entry.save(data, after)} />
     </>
   );
 }
 
 export function WaterForm({ heap, onDone }: FormProps) {
   const entry = useEntry('water', heap, onDone);
-  const [clean, setClean] = useState<'clean' | 'unclean' | ''>('');
-  const [litres, setLitres] = useState('');
-  const [seeds, setSeeds] = useState<SeedAnswer>('');
+  const [clean, setClean] = useTyped<'clean' | 'unclean' | ''>('clean', '');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
   const amount = typed(litres);
   const problem = amount === null ? 'Type litres as a number, or leave it empty.' : undefined;
   const data = clean === '' ? null : { clean: clean === 'clean', ...(clean === 'unclean' ? seedsOf(seeds) : {}), ...(amount === undefined ? {} : { litres: amount }) };
   const preview = usePreview(entry, problem ? null : data);
   return (
     <>
+      <DangerFirst heap={heap} />
       <Choices label="What water?" value={clean} onChange={setClean} options={[{ value: 'clean', label: 'Clean', hint: 'tap, rain butt with a lid' }, { value: 'unclean', label: 'Not clean, or I don’t know', hint: 'pond, leachate, rinsings' }]} />
       {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
       <Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={problem} hint="Leave empty if you did not measure it" />
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
       {data && !problem && <Effects preview={preview} />}
-      <KeepBar entry={entry} label="Keep this watering" ready={data !== null && !problem} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label="Keep this watering" missing={clean === '' ? 'Choose what water it was.' : problem ?? null} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
 
 export function AddForm({ heap, onDone }: FormProps) {
   const entry = useEntry('addition', heap, onDone);
-  const [rawTyped, setRaw] = useState<'raw' | 'clean' | ''>('');
-  const [seedsTyped, setSeeds] = useState<SeedAnswer>('');
-  const [what, setWhat] = useState('');
-  const [from, setFrom] = useState('');
-  const [amount, setAmount] = useState<AmountTyped>({ n: '1', unit: heap.store?.measures.find((m) => m.id === 'barrow')?.id ?? heap.store?.measures[0]?.id ?? 'L', about: false });
+  const [rawTyped, setRaw] = useTyped<'raw' | 'clean' | ''>('rawTyped', '');
+  const [seedsTyped, setSeeds] = useTyped<SeedAnswer>('seedsTyped', '');
+  const [what, setWhat] = useTyped('what', '');
+  const [from, setFrom] = useTyped('from', '');
+  const [amount, setAmount] = useTyped<AmountTyped>('amount', { n: '1', unit: heap.store?.measures.find((m) => m.id === 'barrow')?.id ?? heap.store?.measures[0]?.id ?? 'L', about: false });
   const source = heap.store?.sources.find((s) => s.key === from);
   const risk = source ? heap.store!.risks[source.material] : undefined;
   // What the material carries is proposed; whoever stands there knows better.
@@ -125,37 +128,37 @@ export function AddForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       {raw === 'raw' && <p className="caution">{CAUTION.raw}</p>}
       {data && <Effects preview={preview} />}
-      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this addition'} ready={data !== null} onKeep={() => data && entry.save(data)} />
+      <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this addition'} missing={raw === '' ? 'Choose whether it is raw.' : amountWrong ?? (source && how === null ? 'Say how much of it went in.' : null)} onKeep={() => data && entry.save(data)} />
     </>
   );
 }
 
 export function ObserveForm({ heap, onDone }: FormProps) {
   const entry = useEntry('observation', heap, onDone);
-  const [squeeze, setSqueeze] = useState<(typeof SQUEEZE)[number]['value'] | ''>('');
-  const [smell, setSmell] = useState<(typeof SMELLS)[number]['value'] | ''>('');
-  const [words, setWords] = useState('');
+  const [squeeze, setSqueeze] = useTyped<(typeof SQUEEZE)[number]['value'] | ''>('squeeze', '');
+  const [smell, setSmell] = useTyped<(typeof SMELLS)[number]['value'] | ''>('smell', '');
+  const [words, setWords] = useTyped('words', '');
   const data = { ...(squeeze ? { squeeze } : {}), ...(smell ? { smell } : {}), ...(words.trim() ? { words: words.trim() } : {}) };
   return (
     <>
-      <Choices label="Squeeze a handful from inside, hard" value={squeeze} onChange={setSqueeze} options={SQUEEZE} />
-      <Choices label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
+      <Choices optional label="Squeeze a handful from inside, hard" value={squeeze} onChange={setSqueeze} options={SQUEEZE} />
+      <Choices optional label="Smell" value={smell} onChange={setSmell} columns={4} options={SMELLS} />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <Field label="Anything else" value={words} onChange={(e) => setWords(e.target.value)} maxLength={2000} />
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep what I saw" ready={Object.keys(data).length > 0} onKeep={() => entry.save(data)} />
+      <KeepBar entry={entry} label="Keep what I saw" missing={Object.keys(data).length > 0 ? null : 'Choose one thing, or write it.'} onKeep={() => entry.save(data)} />
     </>
   );
 }
 
 export function NoteForm({ heap, onDone }: FormProps) {
   const entry = useEntry('note', heap, onDone);
-  const [words, setWords] = useState('');
+  const [words, setWords] = useTyped('words', '');
   return (
     <>
       <div><label className="label" htmlFor="note-words">Note</label><textarea id="note-words" className="field" rows={4} maxLength={2000} value={words} onChange={(e) => setWords(e.target.value)} /></div>
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep this note" ready={words.trim() !== ''} onKeep={() => entry.save({ words: words.trim() })} />
+      <KeepBar entry={entry} label="Keep this note" missing={words.trim() === '' ? 'Write the note.' : null} onKeep={() => entry.save({ words: words.trim() })} />
     </>
   );
 }
@@ -168,39 +171,6 @@ export function CloseForm({ heap, onDone }: FormProps) {
       <p>When did the last raw load go in? {heap.name}’s clock starts then. Anything raw after it starts the clock again.</p>
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar entry={entry} label="Close the heap" onKeep={() => entry.save({})} />
-    </>
-  );
-}
-
-export type ReadingRef = { readonly id: string; readonly place: string; readonly value: string };
-
-/** Puts a reading right, or strikes the whole entry. The old one stays readable in the log. */
-export function CorrectForm({ heap, onDone, entryId, title, readings }: FormProps & { entryId: string; title: string; readings: readonly ReadingRef[] }) {
-  const entry = useEntry('correction', heap, onDone);
-  const [reading, setReading] = useState(readings[0]?.id ?? '');
-  const [how, setHow] = useState<'value' | 'strike' | ''>(readings.length > 0 ? 'value' : 'strike');
-  const [value, setValue] = useState('');
-  const [reason, setReason] = useState('');
-  const number = Number(value.replace(',', '.'));
-  const problem = how === 'value' && value !== '' && !Number.isFinite(number) ? 'Type the temperature as a number.' : undefined;
-  const ready = reason.trim().length >= 3 && (how === 'strike' || (value !== '' && !problem));
-  const data = ready ? { target: entryId, ...(reading ? { reading } : {}), ...(how === 'value' ? { value: number, unit: heap.unit } : {}), reason: reason.trim() } : null;
-  const preview = usePreview(entry, data);
-  return (
-    <>
-      <p className="hint">{title}</p>
-      {readings.length > 0 && (
-        <div><label className="label" htmlFor="which">Which reading</label>
-          <select id="which" className="field" value={reading} onChange={(e) => { setReading(e.target.value); if (e.target.value === '') setHow('strike'); }}>
-            {readings.map((r) => <option key={r.id} value={r.id}>{r.place}: {r.value}</option>)}<option value="">The whole round</option>
-          </select></div>
-      )}
-      {reading !== '' && <Choices label="What is right?" value={how} onChange={setHow} options={[{ value: 'value', label: 'Another value' }, { value: 'strike', label: 'Strike it out', hint: 'no value in its place' }]} />}
-      {how === 'value' && reading !== '' && <Field label="Right value" unit={`°${heap.unit}`} inputMode="decimal" value={value} onChange={(e) => setValue(e.target.value)} problem={problem} />}
-      <Field label="Why" value={reason} onChange={(e) => setReason(e.target.value)} maxLength={500} hint="A few words; they stand in the log beside both values" />
-      <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} maxLength={60} />
-      {data && <Effects preview={preview} />}
-      <KeepBar entry={entry} label={how === 'strike' ? 'Strike it out' : 'Correct it'} ready={ready} onKeep={() => data && entry.save(data)} />
     </>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton } from '@/ui/SaveButton';
 import type { EntryHandle, HeapRef } from './useEntry';
 
 /** When it happened and who did it: this moment and the person on this device, unless said otherwise. */
@@ -12,12 +13,15 @@ export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef 
   );
 }
 
-/** Keep it, or go back; what went wrong stands above. */
-export function KeepBar({ entry, label, onKeep, ready = true }: { entry: EntryHandle; label: string; onKeep: () => void; ready?: boolean }) {
+/** Danger comes before any work on a heap; nothing else is said of it then. */
+export const DangerFirst = ({ heap }: { heap: HeapRef }) => (heap.danger ? <p role="alert" className="caution danger font-semibold" data-testid="danger-first">{heap.danger}</p> : null);
+
+/** Keep it, or go back; what went wrong stands above, what is missing below. */
+export function KeepBar({ entry, label, onKeep, missing = null }: { entry: EntryHandle; label: string; onKeep: () => void; /** What it still takes, as a sentence; null: nothing. */ missing?: string | null }) {
   return (
     <>
       <Problems list={entry.problems} />
-      <button type="button" className="btn key !min-h-[56px] w-full" disabled={entry.busy || !ready} onClick={onKeep}>{entry.busy ? 'Keeping…' : label}</button>
+      <SaveButton label={label} busy={entry.busy} missing={missing ?? (entry.by.trim() === '' ? 'Say who did it.' : null)} onSave={onKeep} />
     </>
   );
 }

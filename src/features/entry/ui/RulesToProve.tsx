@@ -1,0 +1,54 @@
+'use client';
+import { shortSchedule } from '@/core/advice/schedule';
+import type { Rule } from '@/core/evidence/rule';
+import type { MethodTemplate } from '@/core/log/shapes';
+import { missingGermRule, type Input, type Keeping } from '@/core/rules/propose';
+
+export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly rule: Rule };
+type Props = {
+  readonly offered: readonly RuleOffer[];
+  /** Ticked, the leading one first. */
+  readonly chosen: readonly string[];
+  /** Why a rule is proposed, by its id. */
+  readonly why: ReadonlyMap<string, string>;
+  readonly keeping: Keeping; readonly inputs: readonly Input[]; readonly timeZone: string; readonly template: MethodTemplate | null; readonly siteVersion: number | null;
+  onTick(id: string, on: boolean): void; onLead(id: string): void;
+};
+
+/** The rules that a new heap is kept under: proposed ones first with their reason, any may be ticked, none has to be. */
+export function RulesToProve({ offered, chosen, why, keeping, inputs, timeZone, template, siteVersion, onTick, onLead }: Props) {
+  const ticked = new Set(chosen);
+  const [first, others] = [offered.filter((r) => why.has(r.id) || ticked.has(r.id)), offered.filter((r) => !why.has(r.id) && !ticked.has(r.id))];
+  const missing = missingGermRule({ keeping, inputs, timeZone, own: offered.map((r) => r.rule) }, chosen);
+  const short = template ? offered.flatMap((r) => { const s = ticked.has(r.id) ? shortSchedule(template, r.rule) : null; return s ? [{ r, s }] : []; }) : [];
+  const line = (r: RuleOffer) => (
+    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]">
+      <input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.has(r.id)} onChange={(e) => onTick(r.id, e.target.checked)} />
+      <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}{why.has(r.id) ? ` · proposed: ${why.get(r.id)}` : ''}</span></span>
+    </label>
+  );
+  return (
+    <fieldset>
+      <legend className="label">Rules to prove</legend>
+      {keeping.noClaim && <p>This method makes no claim that heat killed anything, so it needs no rule.</p>}
+      {first.map(line)}
+      {others.length > 0 && <details><summary className="link min-h-[44px] flex items-center">{others.length} other rules for this kind of heap</summary>{others.map(line)}</details>}
+      {chosen.length > 1 && (
+        <div className="mt-3 max-w-[520px]"><label className="label" htmlFor="lead">Which rule does the head of the heap tell?</label>
+          <select id="lead" className="field" value={chosen[0]} onChange={(e) => onLead(e.target.value)}>{chosen.map((id) => <option key={id} value={id}>{offered.find((r) => r.id === id)?.title ?? id}</option>)}</select></div>
+      )}
+      {missing && (
+        <div role="alert" className="caution mt-2" data-testid="germ-rule-missing">
+          <p className="font-semibold">No rule on germs is ticked, and {missing.why}.</p>
+          {missing.cover.length > 0 ? <p>These would cover it:</p> : <p>The library has none for a heap that is kept so. Ask your local authority which rule holds.</p>}
+          <ul>{missing.cover.map((c) => <li key={c.id}><button type="button" className="link min-h-[44px] text-left" onClick={() => onTick(c.id, true)}>Tick {c.title}</button></li>)}</ul>
+        </div>
+      )}
+      {short.map(({ r, s }) => (
+        <p key={r.id} role="alert" className="caution mt-2" data-testid="short-schedule">{r.title} asks for {s.needed} turnings in {s.days} days, and {template!.name.toLowerCase()} makes {s.made === 0 ? 'none' : s.made === 1 ? 'one' : s.made}. Turn it about every {s.everyDays} days, or choose another method.</p>
+      ))}
+      {chosen.length === 0 && !keeping.noClaim && <p className="mt-2 font-semibold">No rule is ticked: the heap is kept without a claim that anything was killed.</p>}
+      <p className="hint mt-1">Which rule you must meet: check with your local authority. {siteVersion !== null ? `How it is judged: version ${siteVersion} of the site’s policy.` : 'How it is judged: the usual policy, until the site has one of its own.'}</p>
+    </fieldset>
+  );
+}

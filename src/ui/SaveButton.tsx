@@ -1,0 +1,11 @@
+'use client';
+
+/** Saves what a form holds. Where it cannot yet, it says what is missing beside the button. */
+export function SaveButton({ label, busy, missing, onSave, className = 'btn key !min-h-[56px] w-full' }: { label: string; busy: boolean; /** What stands in the way, as a sentence; null: nothing. */ missing: string | null | undefined; onSave: () => void; className?: string }) {
+  return (
+    <>
+      <button type="button" className={className} disabled={busy || Boolean(missing)} onClick={onSave}>{busy ? 'Keeping…' : label}</button>
+      {missing && !busy && <p className="hint font-semibold" role="status" data-testid="missing">{missing}</p>}
+    </>
+  );
+}
