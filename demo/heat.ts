@@ -13,6 +13,8 @@ export type HeapModel = {
   readonly dryFrom?: number;
   /** Hours in which it dries to the worst, 60 unless said. */
   readonly driesOver?: number;
+  /** Hours since building from which its food runs out: it falls to the air within weeks. */
+  readonly spentFrom?: number;
   /** How much colder the coldest place is than the core once the heap is hot, K. */
   readonly spreadK?: number;
 };
@@ -32,6 +34,8 @@ export function randomOf(seed: number): () => number {
 export const airC = (hour: number): number => 10 + 4.2 * Math.sin(((hour - 9) / 24) * 2 * Math.PI) + 2 * Math.sin(hour / 77);
 
 const STEP_H = 0.5;
+/** Days in which a heap that has worked through its food loses two thirds of its drive. */
+const SPENT_DAYS = 10;
 
 /** A made-up heap that can be played forward, turned and watered. Hours since building; the heap strives for its drive and needs half a day to follow. */
 export function playedHeap(model: Omit<HeapModel, 'turns'>, airAt: (h: number) => number) {
@@ -50,7 +54,8 @@ export function playedHeap(model: Omit<HeapModel, 'turns'>, airAt: (h: number) =
     wet(driesAgainAfterH: number): void { dryFrom = hour + driesAgainAfterH; },
     step(): void {
       const waking = 1 / (1 + Math.exp(-(hour - model.wakesAfter) / 7));
-      const fuel = Math.exp(-hour / 24 / model.lastsDays) + fresh * waking;
+      const spent = model.spentFrom === undefined || hour < model.spentFrom ? 1 : Math.exp(-(hour - model.spentFrom) / 24 / SPENT_DAYS);
+      const fuel = (Math.exp(-hour / 24 / model.lastsDays) + fresh * waking) * spent;
       const strivesFor = airAt(hour) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * this.water;
       t += ((strivesFor - t) * STEP_H) / 11;
       hour += STEP_H;

@@ -26,17 +26,27 @@ const POINTS = [
 /** Clock times of the day's rounds, hours after local midnight. */
 const ROUND_CLOCK_H = [7.2, 17.1];
 
-/** Nobody turns a heap at night: works that fall outside of 8 to 18 o'clock are done at half past nine. */
-function daytime(at: number): number {
+/** Hours of the day between which people are on the site. */
+const [FIRST_H, LAST_H] = [7, 19];
+
+/** The nearest moment that lies between two hours of a day and not after now. */
+function between(at: number, fromH: number, toH: number, now: number): number {
   const day = localDays(zoneOf(TIME_ZONE), at, at)[0]!;
   const hour = (at - day.start) / MS.hour;
-  return hour >= 8 && hour <= 18 ? at : day.start + 9.5 * MS.hour;
+  if (hour >= fromH && hour < toH && at <= now) return at;
+  const before = localDays(zoneOf(TIME_ZONE), day.start - MS.hour, day.start - MS.hour)[0]!;
+  const ends = [before.start + (toH - 0.3) * MS.hour, day.start + (fromH + 0.2) * MS.hour, day.start + (toH - 0.3) * MS.hour].filter((t) => t <= now);
+  return ends.reduce((best, t) => (Math.abs(t - at) < Math.abs(best - at) ? t : best));
 }
 
+/** Nobody works at night. */
+const working = (at: number, now: number): number => between(at, FIRST_H, LAST_H, now);
+
 /** The heap with its works moved to the day, in hours since building. */
-function inDaylight(heap: DemoHeap, builtAt: number): DemoHeap {
-  const move = (hour: number): number => (daytime(builtAt + hour * MS.hour) - builtAt) / MS.hour;
-  const events = heap.events.map((e) => (e.kind === 'turn' || e.kind === 'addition' ? { ...e, hour: move(e.hour) } : e));
+function inDaylight(heap: DemoHeap, builtAt: number, now: number): DemoHeap {
+  // A turning leaves time for the round before it.
+  const move = (hour: number): number => (between(builtAt + hour * MS.hour, FIRST_H + 1, LAST_H - 1, now) - builtAt) / MS.hour;
+  const events = heap.events.map((e) => ({ ...e, hour: move(Math.min(e.hour, heap.ageH - 0.2)) }));
   return { ...heap, events, model: heap.model && movedModel(heap.model, move) };
 }
 
@@ -64,24 +74,43 @@ type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 /** Round times of a heap between building and now, as instants. */
 function roundTimes(heap: DemoHeap, builtAt: number, now: number): number[] {
   const last = now - (heap.unreadFor ?? 0.4) * MS.hour;
-  const daily = localDays(zoneOf(TIME_ZONE), builtAt, now).flatMap((day) => ROUND_CLOCK_H.map((h) => day.start + h * MS.hour));
+  const daily = localDays(zoneOf(TIME_ZONE), builtAt, now).flatMap((day) => ROUND_CLOCK_H.map((h) => working(day.start + h * MS.hour, now)));
   const turned = heap.events.filter((e) => e.kind === 'turn').map((e) => builtAt + e.hour * MS.hour);
   // Somebody reads a heap before it is turned, and again the same afternoon.
-  const around = turned.flatMap((at) => [at - 0.7 * MS.hour, at + 6 * MS.hour]);
-  const regular = [...daily, ...around].filter((at) => at > builtAt + 4 * MS.hour && at < last);
-  const extra = (heap.extraRoundsAgo ?? []).map((h) => now - h * MS.hour);
-  const special = [heap.thinAt, heap.slipAt].flatMap((h) => (h === undefined ? [] : [builtAt + h * MS.hour]));
+  const around = turned.flatMap((at) => [at - 0.7 * MS.hour, working(at + 6 * MS.hour, now)]);
+  const cured = heap.events.find((e) => e.kind === 'cure');
+  // While it cures it is read once a week.
+  const quiet = (at: number): boolean => cured !== undefined && at > builtAt + cured.hour * MS.hour && Math.floor((at - builtAt) / MS.day) % 7 !== 0;
+  const regular = [...daily, ...around].filter((at) => at > builtAt + 4 * MS.hour && at < last && !quiet(at));
+  const extra = (heap.extraRoundsAgo ?? []).map((h) => working(now - h * MS.hour, now));
+  const special = [heap.thinAt, heap.slipAt].flatMap((h) => (h === undefined ? [] : [working(builtAt + h * MS.hour, now)]));
   const times = [...regular, ...extra, ...special].sort((a, b) => a - b);
   const wanted = new Set([...extra, ...special]);
-  return times.filter((at, i) => wanted.has(at) || !times.some((other, j) => j !== i && wanted.has(other) && Math.abs(other - at) < 2 * MS.hour));
+  // Moved to the day, some fall together: nobody reads a heap twice in an hour.
+  return times.filter((at, i) => (wanted.has(at) ? times.indexOf(at) === i : !times.some((other, j) => j !== i && (wanted.has(other) ? Math.abs(other - at) < 2 * MS.hour : j < i && at - other < MS.hour))));
 }
 
-const builtOf = (heap: DemoHeap, now: number): number => Math.round((now - heap.ageH * MS.hour) / MS.minute) * MS.minute;
+/**
+ * A heap whose last round lies in the last sixth of the gap that its policy allows, and in the hours of the day. In the
+ * morning a gap of 36 hours ends at night: that heap then is kept under one of 48.
+ */
+function almostLost(heap: DemoHeap, now: number): { heap: DemoHeap; policy: { maxGapHours?: number } } {
+  if (!heap.almostLost) return { heap, policy: {} };
+  const within = (gap: number): number[] => Array.from({ length: 20 }, (_, i) => gap * (0.86 + (0.11 * i) / 19)).filter((h) => working(now - h * MS.hour, now) === now - h * MS.hour);
+  const usual = within(36);
+  const ago = (usual.length > 0 ? usual : within(48))[0]!;
+  return { heap: { ...heap, unreadFor: ago - 0.3, extraRoundsAgo: [ago] }, policy: usual.length > 0 ? {} : { maxGapHours: 48 } };
+}
 
-function entriesOf(planned: DemoHeap, batch: string, index: number, now: number, airNow: (at: number) => number): Laid[] {
+/** Late enough in the day that it was opened and filled on the same day. */
+const builtOf = (heap: DemoHeap, now: number): number => Math.round(between(now - heap.ageH * MS.hour, FIRST_H + 5.2, LAST_H, now) / MS.minute) * MS.minute;
+
+function entriesOf(asWritten: DemoHeap, batch: string, index: number, now: number, airNow: (at: number) => number): Laid[] {
+  const { heap: planned, policy } = almostLost(asWritten, now);
   const random = randomOf(1000 + index);
   const builtAt = builtOf(planned, now);
-  const heap = inDaylight(planned, builtAt);
+  const ageH = (now - builtAt) / MS.hour;
+  const heap = inDaylight({ ...planned, ageH }, builtAt, now);
   const laid: Laid[] = [];
   const add = (at: number, by: string, kind: NewEntry['kind'], data: unknown, id = newId()): string => {
     laid.push({ entry: { id, batch, at, by, kind, data } as NewEntry, recordedAt: Math.min(now, at + 4 * MS.minute) });
@@ -89,10 +118,10 @@ function entriesOf(planned: DemoHeap, batch: string, index: number, now: number,
   };
   add(builtAt - 5 * MS.hour, 'Mo', 'opened', {
     code: heap.code, name: heap.name, method: 'turned', bay: heap.bay, volumeM3: heap.volumeM3, shape: heap.row ? 'windrow' : 'dome', coreDepthM: 0.9,
-    points: POINTS.map(({ below: _below, ...p }) => p), policy: {}, rules: RULES, ownRules: [], inputs: INPUTS, siteVersion: 1,
+    points: POINTS.map(({ below: _below, ...p }) => p), policy, rules: RULES, ownRules: [], inputs: INPUTS, siteVersion: 1,
   }, batch);
   if (heap.row) add(builtAt - 5 * MS.hour, 'Mo', 'position', { position: heap.row });
-  for (const event of heap.events) addEvent(add, builtAt + Math.min(event.hour, heap.ageH - 0.2) * MS.hour, event);
+  for (const event of heap.events) addEvent(add, builtAt + event.hour * MS.hour, event);
   if (!heap.model) return laid;
   add(builtAt, 'Mo', 'built', {});
   const curve = coreCurve(heap.model, heap.ageH, (h) => airNow(builtAt + h * MS.hour));
@@ -110,7 +139,7 @@ function entriesOf(planned: DemoHeap, batch: string, index: number, now: number,
     });
     add(Math.round(time / 1000) * 1000, index % 3 ? 'Mo' : 'Jo', 'round', { source: 'hand', readings: readings.map(({ truth: _truth, ...r }) => r) }, id);
     if (slip) {
-      add(time + 9 * MS.hour, 'Mo', 'correction', { target: id, reading: readings[3]!.id, value: readings[3]!.truth, unit: 'C', reason: 'Slip of the finger: the paper says otherwise.' });
+      add(working(time + 9 * MS.hour, now), 'Mo', 'correction', { target: id, reading: readings[3]!.id, value: readings[3]!.truth, unit: 'C', reason: 'Slip of the finger: the paper says otherwise.' });
     }
   }
   return laid;
@@ -125,7 +154,8 @@ function addEvent(add: (at: number, by: string, kind: NewEntry['kind'], data: un
 function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
   const laid: Laid[] = [];
   const add = (at: number, kind: NewEntry['kind'], data: object): void => {
-    laid.push({ entry: { id: newId(), batch: null, at, by: 'Mo', kind, data } as NewEntry, recordedAt: Math.min(now, at + MS.minute) });
+    const day = working(at, now);
+    laid.push({ entry: { id: newId(), batch: null, at: day, by: 'Mo', kind, data } as NewEntry, recordedAt: Math.min(now, day + MS.minute) });
   };
   const dial = { kind: 'dial', unit: 'C', minC: -10, maxC: 110, accuracyK: 1, checkDays: 90 };
   add(now - 120 * MS.day, 'instrument', { instrument: { ...dial, name: 'T1', stemM: 0.75, settleS: 45 } });
@@ -142,10 +172,10 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
   // Numbers that are kept for films and books, and reach nobody.
   add(now - 110 * MS.day, 'fire-card', { card: { contacts: [{ who: 'Fire service', phone: '01632 960112' }, { who: 'Mo, answers for the site', phone: '01632 960417' }, { who: 'Neighbour with the water cart', phone: '01632 960883' }], address: 'Hopyard Corner, the lane behind the oast house, second gate', water: 'Hydrant at the gate; hose and butt by bay 6', words: 'Shut the gate behind the engine: sheep.' } });
   add(now - 119 * MS.day, 'round-settings', { stretchM: 5, borderM: 0.5, altitudeM: 120 });
-  for (const day of localDays(zoneOf(TIME_ZONE), now - 20 * MS.day, now)) {
-    for (const h of [6.9, 10, 13, 16.9, 20.5]) {
-      const at = day.start + h * MS.hour;
-      if (at < now) add(at, 'ambient', { value: Math.round(airNow(at) * 10) / 10, unit: 'C' });
+  for (const day of localDays(zoneOf(TIME_ZONE), now - 46 * MS.day, now)) {
+    for (const h of [7.1, 10, 13, 15.9, 18.8]) {
+      const at = working(day.start + h * MS.hour, now);
+      if (day.start + h * MS.hour < now) add(at, 'ambient', { value: Math.round(airNow(at) * 10) / 10, unit: 'C' });
     }
   }
   add(now - 95 * MS.day, 'site-terms', { policy: {}, rules: RULES });
@@ -166,7 +196,7 @@ export async function layUpDemo(db: Db, now: number): Promise<Site> {
   const airNow = (at: number): number => airC((at - zero) / MS.hour);
   const ids = HEAPS.map((h) => idAt(builtOf(h, now) - 5 * MS.hour));
   const stored = HEAPS.map((h, i) => ({ code: h.code, id: ids[i]!, builtAt: builtOf(h, now), volumeM3: h.volumeM3, building: h.model === null }));
-  const laid = [...siteEntries(now, airNow), ...storeEntries(now, stored), ...HEAPS.flatMap((heap, i) => entriesOf(heap, ids[i]!, i, now, airNow))]
+  const laid = [...siteEntries(now, airNow), ...storeEntries(now, stored, (at) => working(at, now)), ...HEAPS.flatMap((heap, i) => entriesOf(heap, ids[i]!, i, now, airNow))]
     .sort((a, b) => a.recordedAt - b.recordedAt || a.entry.at - b.entry.at);
   const recordedAt = new Map(laid.map((l) => [l.entry.id, l.recordedAt]));
   await writeEntries(db, site, laid.map((l) => l.entry), now, (e) => recordedAt.get(e.id)!);

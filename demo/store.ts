@@ -23,12 +23,15 @@ const MIX_OF: Readonly<Record<string, MixName>> = { H: 'rich', F: 'rich', G: 'ri
 const NAMES: Readonly<Record<string, string>> = { 'green-chip': 'Poplar chip, with leaf', 'hen-litter': 'Hen-house litter', 'kitchen-peelings': 'Canteen peelings', bindweed: 'Bindweed clearings' };
 const FROM: Readonly<Record<string, string>> = { 'hop-bines': 'Our own hop garden', 'horse-manure': 'Livery yard', 'green-chip': 'Tree crew', 'hardwood-chip': 'Tree crew', straw: 'Neighbour’s barn', bindweed: 'Our own beds', 'kitchen-peelings': 'School canteen', 'hen-litter': 'Hen field', 'brewery-grain': 'Oast brewery', cardboard: 'Farm shop' };
 
-export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] {
+/** @param working the nearest moment at which people are on the site */
+export function storeEntries(now: number, heaps: readonly StoredHeap[], working: (at: number) => number): Laid[] {
   const laid: Laid[] = [];
-  const add = (at: number, who: string, kind: NewEntry['kind'], data: object, batch: string | null = null, id = idAt(at)): string => { laid.push({ entry: { id, batch, at: Math.round(at), by: who, kind, data } as NewEntry, recordedAt: Math.min(now, at + 3 * MS.minute) }); return id; };
+  const add = (at: number, who: string, kind: NewEntry['kind'], data: object, batch: string | null = null, id = idAt(at)): string => {
+    const day = Math.round(working(at));
+    laid.push({ entry: { id, batch, at: day, by: who, kind, data } as NewEntry, recordedAt: Math.min(now, day + 3 * MS.minute) });
+    return id;
+  };
   const ago = (days: number): number => now - days * MS.day;
-  // Nobody brings a load at night.
-  const byDay = (at: number): number => { const hour = ((at % MS.day) + MS.day) % MS.day / MS.hour; return hour < 8 ? at - (hour + 8) * MS.hour : hour > 17 ? at - (hour - 16) * MS.hour : at; };
   add(ago(121), 'Mo', 'measures', { measures: MEASURES });
   add(ago(121), 'Mo', 'site-map', { map: { widthM: 34, depthM: 18, slots: SLOTS }, from: null });
   const recipe = (id: string, name: string, m3: number, mix: MixName): Recipe => ({ id, name, shape: 'dome', waterL: Math.round(m3 * 30), parts: Object.entries(MIXES[mix]).map(([material, litres]) => ({ material, amount: inMeasure(Math.max(1, Math.round((litres * m3) / 90)), 'barrow') })) });
@@ -47,7 +50,7 @@ export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] 
     const at = Math.min(...for_.map((h) => h.builtAt)) - 1.5 * MS.day - (material.length % 7) * 3 * MS.hour;
     const [unit, each] = litres > 2000 ? (['trailer', 2500] as const) : (['barrow', 90] as const);
     const price = material === 'straw' ? { cost: 60 } : material === 'brewery-grain' ? { cost: 25 } : {};
-    loads.set(key, add(byDay(at), material.length % 2 ? 'Sam' : 'Mo', 'load', { material, ...(NAMES[material] ? { what: NAMES[material] } : {}), supplier: FROM[material], amount: inMeasure(Math.ceil((litres * 1.04) / each * 2) / 2, unit, unit === 'trailer'), state: 'fresh', sprayed: material === 'straw' ? 'unknown' : 'no', where: 'Stock bay A', answer: 'accept', waste: material !== 'straw', ...price }));
+    loads.set(key, add(at, material.length % 2 ? 'Sam' : 'Mo', 'load', { material, ...(NAMES[material] ? { what: NAMES[material] } : {}), supplier: FROM[material], amount: inMeasure(Math.ceil((litres * 1.04) / each * 2) / 2, unit, unit === 'trailer'), state: 'fresh', sprayed: material === 'straw' ? 'unknown' : 'no', where: 'Stock bay A', answer: 'accept', waste: material !== 'straw', ...price }));
   }
   for (const h of heaps) {
     const mix = MIX_OF[h.code] ?? 'usual';
@@ -66,10 +69,11 @@ export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] 
       add(h.builtAt - 0.4 * MS.hour, 'Jo', 'charge', { parts: all.flatMap((m) => part(m, 0.5)), waterL: Math.round(h.volumeM3 * 14), cover: 'fleece' }, h.id);
     }
   }
-  // What was left over of the old loads went onto the path.
-  for (const [key, load] of loads) if (key.startsWith('old')) add(ago(60), 'Sam', 'load-change', { load, gone: 'spread', words: 'the last of it, onto the path' });
+  // What was left over of the old loads went onto the path, after the last heap was built of them.
+  const lastOld = Math.max(...heaps.filter((h) => h.builtAt < ago(30)).map((h) => h.builtAt));
+  for (const [key, load] of loads) if (key.startsWith('old')) add(lastOld + 2 * MS.day, 'Sam', 'load-change', { load, gone: 'spread', words: 'the last of it, onto the path' });
   // What lies there now.
-  const stock = (days: number, who: string, data: object): string => add(byDay(ago(days)), who, 'load', { state: 'fresh', sprayed: 'no', answer: 'accept', waste: true, ...data });
+  const stock = (days: number, who: string, data: object): string => add(ago(days), who, 'load', { state: 'fresh', sprayed: 'no', answer: 'accept', waste: true, ...data });
   stock(3.2, 'Sam', { material: 'bindweed', what: 'Bindweed clearings', supplier: 'Our own beds', amount: inMeasure(9, 'barrow'), seeds: true, where: 'Stock bay B' });
   stock(5.1, 'Mo', { material: 'hop-bines', what: 'Hop bines, chopped', supplier: 'Our own hop garden', amount: inMeasure(1.5, 'trailer', true), where: 'Stock bay A' });
   const litter = stock(6.3, 'Jo', { material: 'hen-litter', supplier: 'Hen field', amount: inMeasure(14, 'barrow'), where: 'Stock bay B' });
@@ -83,7 +87,7 @@ export function storeEntries(now: number, heaps: readonly StoredHeap[]): Laid[] 
   stock(20, 'Mo', { material: 'biochar', what: 'Char in the butt', supplier: 'Our own kiln', amount: { in: 'kg', n: 40 }, becomes: 'charged', readyFrom: Math.round(now - 5 * MS.hour), waste: false, where: 'Dry store' });
   stock(0.3, 'Sam', { material: 'stable-litter', supplier: 'Livery yard', amount: { in: 'unknown', words: 'a heap at the gate' }, sprayed: 'unknown', answer: 'ask', asked: 'which hay they fed, and whether it was sprayed', where: 'At the gate' });
   stock(12, 'Mo', { material: 'treated-wood', what: 'Fence posts, painted', supplier: 'Tree crew', amount: inMeasure(1, 'trailer', true), answer: 'refuse', asked: 'painted and treated', done: 'sent back on the same trailer' });
-  for (const [days, c] of [[10, 41], [6, 55], [3, 58.5], [0.9, 61.5]] as const) add(byDay(ago(days)), 'Mo', 'load-heat', { load: chip, value: c, unit: 'C' });
+  for (const [days, c] of [[10, 41], [6, 55], [3, 58.5], [0.9, 61.5]] as const) add(ago(days), 'Mo', 'load-heat', { load: chip, value: c, unit: 'C' });
   add(ago(5.9), 'Jo', 'load-change', { load: litter, test: { how: 'bucket', density: 460, airPct: 52, working: ['9.8 − 0.6 = what is in it: 9.2 kg', '9.2 kg in 20 L: 460 kg/m³', '10.4 L of water into 20 L: 52 % air'] } });
   return laid;
 }

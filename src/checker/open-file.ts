@@ -1,6 +1,7 @@
 import { latestTime } from '@/core/evidence/verdict';
 import { evidenceOf, readBatchFile, type BatchFile } from '@/core/formats/batch-file';
-import { rulesOfBrought } from '@/core/formats/bring';
+import { rulesNamedIn } from '@/core/formats/bring';
+import { rulesForMethod } from '@/core/rules/library';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { checkTrail, type Sha256, type Told } from '@/core/formats/trail';
 import type { Entry } from '@/core/log/entry';
@@ -28,10 +29,15 @@ function latestOf(file: BatchFile, told: Told | null): Instant {
   return Math.max(latestTime(evidenceOf(file)), logged);
 }
 
+/** Rules that the file names, else every rule of its method: whoever checks a file sees all that may be asked of it. */
+function rulesShown(file: BatchFile): string[] {
+  const named = rulesNamedIn(file);
+  return named.length > 0 ? named : rulesForMethod(file.batch.method).map((r) => r.id);
+}
+
 /** A file without log entries, told to a log that lives in memory alone. */
 function toldByFile(file: BatchFile): Pick<Told, 'state' | 'siteState'> {
-  let n = 0;
-  const entries = entriesOfFile(file, { openedId: 'batch', by: 'the file', rules: rulesOfBrought(file), newId: () => `entry-${(n += 1)}` })
+  const entries = entriesOfFile(file, { openedId: 'batch', by: 'the file', rules: rulesShown(file), idOf: (n) => `entry-${n}` })
     .map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }) as Entry);
   return { state: foldBatch(entries), siteState: foldSite([]) };
 }

@@ -5,9 +5,14 @@ import type { Database } from './schema';
 
 export type Db = Kysely<Database>;
 
+/** Nobody waits longer than this for a connection, a statement or a transaction that does nothing, ms. */
+const CONNECT_MS = 5000;
+const STATEMENT_MS = 120_000;
+const IDLE_MS = 60_000;
+
 /** Opens a pool on a database. `destroy` ends it. */
 export function connect(connectionString: string, max = 10): Db {
-  const pool = new pg.Pool({ connectionString, max });
+  const pool = new pg.Pool({ connectionString, max, connectionTimeoutMillis: CONNECT_MS, statement_timeout: STATEMENT_MS, idle_in_transaction_session_timeout: IDLE_MS, keepAlive: true });
   // A server that goes away must not take the application with it: the next query connects anew.
   pool.on('error', (error) => log.warn({ error: error.message }, 'database connection lost'));
   return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });

@@ -47,7 +47,7 @@ export type BroughtVerdict = { readonly id: string; readonly title: string; read
 /** What a brought-in batch would say, before anything is kept. */
 export type BroughtPreview =
   | { readonly ok: false; readonly problems: readonly Problem[] }
-  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly policy: string; readonly verdicts: readonly BroughtVerdict[] };
+  | { readonly ok: true; readonly code: string; readonly name: string | null; readonly site: string; readonly points: number; readonly readings: number; readonly events: number; readonly from: Instant; readonly to: Instant; readonly timeZone: string; readonly policy: string; readonly verdicts: readonly BroughtVerdict[]; /** Rules that the file says it was kept under. */ readonly named: readonly string[]; readonly method: Method };
 
 /** @param unit in which the sentences speak */
 export function previewBrought(brought: Brought, unit: 'C' | 'F', sha256: Sha256): BroughtPreview {
@@ -62,7 +62,7 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F', sha256: Sha256
   return {
     ok: true, code: file.batch.code, name: file.batch.name ?? null, site: file.site.name, points: file.points.length, readings: file.readings.length, events: file.events.length,
     from: Math.min(first, evidence.builtAt), to: asOf, timeZone: file.site.timeZone,
-    policy: policyText(evidence.policy, unit),
+    policy: policyText(evidence.policy, unit), named: rulesNamedIn(file), method: file.batch.method,
     verdicts: rulingsOf(preparedOf(file), rules).map(({ rule, account: acc }) => ({
       id: rule.id, title: rule.title, source: [rule.jurisdiction, rule.document, rule.section].filter(Boolean).join(', '),
       status: acc.verdict.status, word: statusWord(factsOf(acc)),
@@ -71,9 +71,17 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F', sha256: Sha256
   };
 }
 
-/** Rules that a brought-in batch is kept under: those that it names and that are known, else those of its method and its own. */
-export function rulesOfBrought(file: BatchFile): string[] {
+/** Rules that a file says its batch was kept under, as far as they are known. */
+export function rulesNamedIn(file: BatchFile): string[] {
   const own = ownRulesOf(file.rules);
-  const named = (termsOf(file)?.rules ?? []).filter((id) => findRule(id, own));
-  return named.length > 0 ? named : [...rulesForMethod(file.batch.method), ...own].map((r) => r.id);
+  const named = termsOf(file)?.rules ?? own.map((r) => r.id);
+  return named.filter((id) => findRule(id, own));
+}
+
+/** Rules that a brought-in batch is kept under: those that were chosen, or where nobody chose those that the file names. */
+export function rulesOfBrought(file: BatchFile, chosen?: readonly string[]): { readonly ok: true; readonly rules: string[] } | { readonly ok: false; readonly unknown: string } {
+  if (chosen === undefined) return { ok: true, rules: rulesNamedIn(file) };
+  const own = ownRulesOf(file.rules);
+  const unknown = chosen.find((id) => !findRule(id, own));
+  return unknown === undefined ? { ok: true, rules: [...new Set(chosen)] } : { ok: false, unknown };
 }

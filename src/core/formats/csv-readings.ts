@@ -82,6 +82,9 @@ export function readCsv(rows: readonly (readonly string[])[], options: CsvOption
   return options.shape === 'long' ? readLong(rows, columns as Record<'time' | 'point' | 'value', number> & typeof columns, options) : readWide(rows, columns.time, options);
 }
 
+/** An exported cell that a spreadsheet would take for a formula stands behind an apostrophe, which is no part of it. */
+const unguarded = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
 const blank = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === '');
 
 function readLong(rows: readonly (readonly string[])[], c: Record<'time' | 'point' | 'value', number> & Partial<Record<ColumnName, number>>, options: CsvOptions): CsvReadings {
@@ -92,7 +95,7 @@ function readLong(rows: readonly (readonly string[])[], c: Record<'time' | 'poin
   rows.slice(1).forEach((row, i) => {
     if (blank(row)) return;
     const line = i + 2;
-    const cell = (name: ColumnName): string => (c[name] === undefined ? '' : (row[c[name]!] ?? '').trim());
+    const cell = (name: ColumnName): string => (c[name] === undefined ? '' : unguarded((row[c[name]!] ?? '').trim()));
     const point = cell('point');
     const value = valueOf(cell('value'));
     const at = timeOf(cell('time'), options, last.get(point) ?? -Infinity);

@@ -14,10 +14,14 @@ const without = (record: Record<string, unknown>, keys: readonly string[]): Reco
   Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 
 /** Where a batch that is brought in shall stand. */
-export type BringIn = { readonly openedId: string; readonly by: string; readonly rules: readonly string[]; readonly bay?: string | undefined; readonly newId: () => string };
+export type BringIn = { readonly openedId: string; readonly by: string; readonly rules: readonly string[]; readonly bay?: string | undefined;
+  /** The id of the n-th entry behind the opening one: the same import gives the same ids, so that it can be sent twice. */
+  readonly idOf: (n: number) => string };
 
 /** The entries that tell a batch file to the log; nothing that the file holds is dropped. */
 export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
+  let count = 0;
+  const nextId = (): string => to.idOf((count += 1));
   const builtAt = parseInstant(file.batch.builtAt)!;
   const base = { batch: to.openedId, by: to.by };
   const { batch } = file;
@@ -35,13 +39,13 @@ export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
   const rounds: NewEntry[] = [];
   for (let i = 0; i < file.readings.length; i += READINGS_PER_ENTRY) {
     const readings = file.readings.slice(i, i + READINGS_PER_ENTRY);
-    rounds.push({ ...base, id: to.newId(), at: parseInstant(readings.at(-1)!.at)!, kind: 'round', data: { source: 'file', readings } });
+    rounds.push({ ...base, id: nextId(), at: parseInstant(readings.at(-1)!.at)!, kind: 'round', data: { source: 'file', readings } });
   }
   return [
     opened,
-    { ...base, id: to.newId(), at: builtAt, kind: 'built', data: { as: batch.builtAt } },
+    { ...base, id: nextId(), at: builtAt, kind: 'built', data: { as: batch.builtAt } },
     ...rounds,
-    ...file.events.map((event) => entryOfEvent(event, { ...base, id: to.newId() })),
+    ...file.events.map((event) => entryOfEvent(event, { ...base, id: nextId() })),
   ];
 }
 

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { METHODS } from '../evidence/types';
 import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '../words/feel';
 import { SKIP_WORDS, type SkipReason } from '../words/skip';
+import { isTimeZone } from '../quantity/calendar';
 import { isoOf, MS, type Instant } from '../quantity/instant';
+import { PROBLEM } from '../words/problem';
 import { AcceptLineSchema, AdoptedSchema, ChargeSchema, LoadChangeSchema, LoadSchema, MaterialSchema, OwnMeasureSchema, PartSchema, RecipeSchema, SiteMapSchema } from './store-shapes';
 import { AmbientSchema, FireCardSchema, InstrumentSchema, MeasuresSchema, PlanPointSchema, PointSchema, PolicySchema, PositionSchema, ProbeSchema, ReadingSchema, RuleSchema, SiteRuleSchema, SoundPolicySchema, TemplateSchema, Unit, WorkSchema } from './shapes';
 
@@ -72,7 +74,7 @@ export const ENTRY_DATA = {
     /** Taken over while it was under way. */
     adopted: AdoptedSchema.optional(),
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
-    brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string(), unit: Unit.optional() }).optional(),
+    brought: z.looseObject({ probes: z.array(ProbeSchema), ambient: z.array(AmbientSchema).optional(), extra: z.record(z.string(), z.unknown()), siteName: z.string(), timeZone: z.string().refine(isTimeZone, PROBLEM.noZone), unit: Unit.optional() }).optional(),
   }),
   /** What it is to be built by: a recipe as it was when it was chosen. */
   'lay-up': z.looseObject({ recipe: RecipeSchema, /** The entry that kept that version. */ from: z.uuid().optional() }),

@@ -38,12 +38,15 @@ export const fits = (rule: Pick<Rule, 'methods' | 'needsAir'>, { method, aerated
 /** What decides which rules are proposed. @param siteRules those the site works to; empty: it has not chosen */
 export type Asked = { readonly keeping: Keeping; readonly inputs: readonly Input[]; readonly siteRules: readonly string[]; readonly timeZone: string; readonly own?: readonly Rule[] };
 
+/** A rule to propose: what asks for it, and whose rule it is. */
+export type Proposal = { readonly id: string; readonly input: string; readonly from: string };
+
 /**
  * Rules to propose for a heap, each with the reason: of those the site works to, or, where it has not chosen, of the rules of
  * the country of its time zone and of common practice, the ones that are written for how it is kept and that its inputs ask
  * for. A proposal only: what must be met, the local authority says.
  */
-export function proposedRules({ keeping, inputs, siteRules, timeZone, own = [] }: Asked): { id: string; why: string }[] {
+export function proposedRules({ keeping, inputs, siteRules, timeZone, own = [] }: Asked): Proposal[] {
   if (keeping.noClaim) return [];
   const country = countryOf(timeZone);
   return [...RULE_LIBRARY, ...own].filter((r) => fits(r, keeping)).flatMap((rule) => {
@@ -51,7 +54,7 @@ export function proposedRules({ keeping, inputs, siteRules, timeZone, own = [] }
     const input = ours ? asksFor(rule, inputs) : undefined;
     if (!input) return [];
     const from = siteRules.length > 0 ? 'the site works to it' : rule.jurisdiction === country ? `${country}, by the site’s time zone` : 'common practice';
-    return [{ id: rule.id, why: `${WHY[input]}; ${from}` }];
+    return [{ id: rule.id, input: WHY[input], from }];
   });
 }
 

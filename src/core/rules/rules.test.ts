@@ -28,7 +28,7 @@ describe('what is proposed', () => {
     expect(ids(kept('turned'), ['seeding-weeds'])).toEqual(['practice-weed-seed-week']);
     expect(ids(kept('turned'), ['manure'], ['us-produce-turned', 'us-produce-static', 'practice-weed-seed-week'])).toEqual(['us-produce-turned']);
     expect(ids(kept('turned'), ['food-waste'], ['au-4454-turned-high-risk'])).toEqual(['au-4454-turned-high-risk']);
-    expect(proposedRules({ keeping: kept('turned'), inputs: ['manure'], siteRules: ['us-produce-turned'], timeZone: 'UTC' })[0]!.why).toBe('raw dung is in it; the site works to it');
+    expect(proposedRules({ keeping: kept('turned'), inputs: ['manure'], siteRules: ['us-produce-turned'], timeZone: 'UTC' })[0]).toEqual({ id: 'us-produce-turned', input: 'raw dung is in it', from: 'the site works to it' });
   });
   test('a site that has not chosen is offered the rules of its country, by its time zone, and nothing foreign', () => {
     expect(ids(kept('turned'), ['manure', 'garden'])).toEqual(['us-organic-turned', 'us-produce-turned']);

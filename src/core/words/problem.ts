@@ -14,6 +14,8 @@ export const problemLine = ({ path, message }: Problem): string => `${path}: ${m
 export const PROBLEM = {
   notJson: (why: string) => `not a JSON text (${why}). Export the batch file again and bring in the whole file.`,
   notUtf8: 'not UTF-8 text. Save it as UTF-8 and try again.',
+  unsoundText: (fault: 'nul' | 'half') => (fault === 'nul' ? 'holds a zero byte, which cannot be stored. Take it out and send it again' : 'holds half of a character (a broken emoji, perhaps). Take it out and send it again'),
+  neverWritten: 'The database cannot store something in this entry, so sending it again will not help. Log it anew in other words, or let it go.',
   noTime: 'must be a time such as 2026-05-01T07:30:00Z or 2026-05-01T07:30+02:00',
   noZone: 'must be an IANA time zone such as Europe/Berlin',
   twice: (id: string) => `the id '${id}' stands here a second time; ids must be unique`,

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { sql, type Selectable } from 'kysely';
 import { chainText, GENESIS, STORE_KINDS, STORE_LOG, type Entry, type NewEntry } from '@/core/log/entry';
+import { textFault } from '@/core/log/sound-text';
 import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
@@ -31,6 +32,8 @@ export const logRepo = (db: Db) => ({
     const known = entries.length === 0 ? [] : await db.selectFrom('log_entry').select('id').where('id', 'in', entries.map((e) => e.id)).execute();
     const already = new Set(known.map((row) => row.id));
     const fresh = entries.filter((e) => !already.has(e.id));
+    const unsound = fresh.find((e) => textFault({ by: e.by, data: e.data }) !== null);
+    if (unsound) throw new RangeError(`append: entry ${unsound.id} holds a text that cannot be stored as it is hashed. Check it with textFault at the door.`);
     const last = await db.selectFrom('log_entry').select('hash').where('site', '=', site).orderBy('seq', 'desc').limit(1).executeTakeFirst();
     let hash = last?.hash ?? GENESIS;
     const rows = fresh.map((e) => {
@@ -44,9 +47,20 @@ export const logRepo = (db: Db) => ({
     }
     return { entries: written, already: [...already] };
   },
+  /** When the log last took an entry; null: it is empty. */
+  async lastRecordedAt(site: string): Promise<number | null> {
+    const last = await db.selectFrom('log_entry').select('recorded_at').where('site', '=', site).orderBy('seq', 'desc').limit(1).executeTakeFirst();
+    return last ? last.recorded_at.getTime() : null;
+  },
+
   async byId(id: string): Promise<Entry | null> {
     const row = await db.selectFrom('log_entry').selectAll().where('id', '=', id).executeTakeFirst();
     return row ? toEntry(row) : null;
+  },
+  /** Those of some ids that the log holds. */
+  async ofIds(ids: readonly string[]): Promise<Entry[]> {
+    if (ids.length === 0) return [];
+    return (await db.selectFrom('log_entry').selectAll().where('id', '=', sql<string>`any(${ids}::uuid[])`).execute()).map(toEntry);
   },
   /** All ends of a single act between heaps: the entry that a person made, and those written with it. */
   async ofAct(act: string): Promise<Entry[]> {
@@ -75,6 +89,11 @@ export const logRepo = (db: Db) => ({
       .select((w) => w.selectFrom('log_entry as p').select('p.hash').whereRef('p.site', '=', 'e.site').whereRef('p.seq', '<', 'e.seq').orderBy('p.seq', 'desc').limit(1).as('prev'))
       .where('e.site', '=', site).where((w) => w.or([w('e.id', '=', sql<string>`any(${ids}::uuid[])`), w.and([w('e.batch', 'is', null), w('e.kind', 'not in', STORE_KINDS)])])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
     return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
+  },
+  /** Batches that the log knew at a moment. */
+  async openedBy(site: string, until: number): Promise<ReadonlySet<string>> {
+    const rows = await db.selectFrom('log_entry').select('batch').where('site', '=', site).where('kind', '=', 'opened').where('recorded_at', '<=', new Date(until)).execute();
+    return new Set(rows.map((row) => row.batch!));
   },
   async batchIds(site: string): Promise<string[]> {
     return (await db.selectFrom('log_entry').select('batch').where('site', '=', site).where('kind', '=', 'opened').orderBy('seq').execute()).map((row) => row.batch!);

@@ -12,5 +12,7 @@ const Csv = z.object({
 /** What the page sends to bring a batch in; `openedId` makes a second sending harmless. */
 export const BringInput = z.object({
   openedId: z.uuid(), by: z.string().trim().min(1, 'Say who brings it in.').max(60), bay: z.string().trim().max(40).optional(),
+  /** Rules that it is to be kept under, the leading one first; none: no rule is claimed. Absent: those that the file names. */
+  rules: z.array(z.string().max(80)).max(60).optional(),
   brought: z.discriminatedUnion('kind', [z.object({ kind: z.literal('file'), text: z.string() }), Csv]),
 });

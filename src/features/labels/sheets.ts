@@ -24,8 +24,12 @@ export function placeOfLabel(sheet: LabelSheet, n: number, skip: number): { page
   return { page, x: sheet.left + (i % sheet.columns) * (sheet.width + sheet.gapX), y: sheet.top + Math.floor(i / sheet.columns) * (sheet.height + sheet.gapY) };
 }
 
+/** A longer address makes a code that no phone reads off a flag. */
+const LONGEST_ADDRESS = 120;
+
 /** The base of the addresses on labels, or what is wrong with it. A phone in the yard must reach it. */
 export function baseAddress(text: string): { ok: true; base: string; warning: string | null } | { ok: false; problem: string } {
+  if (text.trim().length > LONGEST_ADDRESS) return { ok: false, problem: `The address has ${text.trim().length} letters; a code on a flag takes ${LONGEST_ADDRESS} at most.` };
   let url: URL;
   try { url = new URL(text.trim()); } catch { return { ok: false, problem: 'Type the address as a phone would, such as https://heap.example.' }; }
   if (!/^https?:$/.test(url.protocol)) return { ok: false, problem: 'The address starts with https:// or http://.' };

@@ -6,6 +6,7 @@ import { v7 } from 'uuid';
 import type { Brought, BroughtPreview } from '@/core/formats/bring';
 import { guessShape, type CsvOptions } from '@/core/formats/csv-readings';
 import { whenText } from '@/core/quantity/format';
+import { keepingOf, proposedRules } from '@/core/rules/propose';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
 import { remember } from '@/ui/remember';
@@ -13,7 +14,15 @@ import { Mark } from '@/charts/marks';
 import type { BringResult, BringTask } from '@/workers/bring.worker';
 
 type Dropped = { readonly name: string } & ({ readonly kind: 'file'; readonly text: string } | { readonly kind: 'csv'; readonly rows: string[][] });
-type Props = { readonly by: string; readonly unit: 'C' | 'F'; readonly timeZone: string; readonly zones: readonly string[]; readonly proposed: { code: string; name: string; bay: string }; readonly nowLocal: string; readonly siteName: string };
+type Props = { readonly by: string; readonly unit: 'C' | 'F'; readonly timeZone: string; readonly zones: readonly string[]; readonly proposed: { code: string; name: string; bay: string }; readonly nowLocal: string; readonly siteName: string; /** Rules that the site works to, the leading one first; and its time zone's country decides where it has none. */ readonly siteRules: readonly string[] };
+
+/** Rules that are ticked at first, each with the reason: those the file names, else those of the site, else of its country. */
+function proposedFor(preview: Extract<BroughtPreview, { ok: true }>, siteRules: readonly string[], timeZone: string): Map<string, string> {
+  if (preview.named.length > 0) return new Map(preview.named.map((id) => [id, 'the file names it']));
+  // What went in is not in the file: any of the usual inputs may have.
+  const keeping = keepingOf(preview.method, { aerated: preview.method !== 'turned' });
+  return new Map(proposedRules({ keeping, inputs: ['garden', 'seeding-weeds'], siteRules, timeZone }).map((r) => [r.id, r.from]));
+}
 
 const ROWS_SHOWN = 6;
 const BAD_SHOWN = 12;
@@ -72,6 +81,12 @@ export function BringIn(p: Props) {
     return batch.builtLocal ? { kind: 'csv', rows: dropped.rows, options, batch: { ...batch, siteName: p.siteName } } : null;
   }, [dropped, options, batch, p.siteName]);
   const { preview, busy } = usePreview(brought, p.unit);
+  // Ticks that a person set stand over what the file names, the site works to, or the country's rules propose.
+  const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
+  const [leads, setLeads] = useState<string | null>(null);
+  const proposed = useMemo(() => (preview?.ok ? proposedFor(preview, p.siteRules, p.timeZone) : new Map<string, string>()), [preview, p.siteRules, p.timeZone]);
+  const ticked = preview?.ok ? preview.verdicts.map((v) => v.id).filter((id) => byHand[id] ?? proposed.has(id)) : [];
+  const chosen = leads !== null && ticked.includes(leads) ? [leads, ...ticked.filter((id) => id !== leads)] : ticked;
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const read = await readDropped(file);
@@ -85,9 +100,9 @@ export function BringIn(p: Props) {
   const drop = (e: DragEvent): void => { e.preventDefault(); setOver(false); void take(e.dataTransfer.files[0]); };
   const keep = async (): Promise<void> => {
     setSending(true);
-    const answer = await fetch('/api/bring', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ openedId, by, ...(bay ? { bay } : {}), brought }) })
+    const answer = await fetch('/api/bring', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ openedId, by, ...(bay ? { bay } : {}), rules: chosen, brought }) })
       .then((r) => r.json() as Promise<{ ok: boolean; problems?: { path: string; message: string }[] }>)
-      .catch(() => ({ ok: false, problems: [{ path: '(form)', message: 'The hub does not answer. Nothing of the file was kept; try again.' }] }));
+      .catch(() => ({ ok: false, problems: [{ path: '(form)', message: 'The hub did not answer, so it may be in or not. Press again: it is kept once, however often it is sent.' }] }));
     if (!answer.ok) { setSending(false); setRefused(answer.problems ?? []); return; } // else it stays busy until the heap's page is there
     remember('zh_by', by);
     router.push(`/batch/${openedId}`);
@@ -136,12 +151,21 @@ export function BringIn(p: Props) {
         {preview?.ok && (
           <>
             <p>{preview.name ? `${preview.name} (${preview.code})` : preview.code} of {preview.site}: <b>{preview.readings.toLocaleString('en')} readings</b> at {preview.points} places, {preview.events} acts, {whenText(preview.timeZone, preview.from)} to {whenText(preview.timeZone, preview.to)}.</p>
-            <ul data-testid="preview-verdicts">{preview.verdicts.map((v) => <li key={v.id} data-rule={v.id} data-status={v.status} className="border-t border-rule py-2"><b className="font-[650]">{v.title}</b><span className="hint block">{v.source}</span>{v.text}</li>)}</ul>
+            <fieldset><legend className="label">Keep it under which rules?</legend>
+              <ul data-testid="preview-verdicts">{preview.verdicts.map((v) => (
+                <li key={v.id} data-rule={v.id} data-status={v.status} className="border-t border-rule py-1">
+                  <label className="flex gap-3 items-start py-1.5 min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.includes(v.id)} onChange={(e) => setByHand((h) => ({ ...h, [v.id]: e.target.checked }))} />
+                    <span><b className="font-[650]">{v.title}</b><span className="hint block">{v.source}{proposed.has(v.id) ? ` · proposed: ${proposed.get(v.id)}` : ''}</span>{v.text}</span></label>
+                </li>))}</ul>
+              {chosen.length > 1 && <div className="mt-2"><label className="label" htmlFor="bring-lead">Which rule does the head of the heap tell?</label><select id="bring-lead" className="field" value={chosen[0]} onChange={(e) => setLeads(e.target.value)}>{chosen.map((id) => <option key={id} value={id}>{preview.verdicts.find((v) => v.id === id)?.title ?? id}</option>)}</select></div>}
+              <p className="hint mt-1">{chosen.length === 0 ? 'None is ticked: it is kept without a claim.' : `It would meet ${preview.verdicts.filter((v) => ticked.includes(v.id) && v.status === 'proven').length} of ${chosen.length}.`} Which rule holds for you: check with your local authority.</p>
+            </fieldset>
             <p className="hint">{preview.policy}</p>
             <Field label="Who brings it in" value={by} onChange={(e) => setBy(e.target.value)} maxLength={60} />
             <Field label="Bay" value={bay} onChange={(e) => setBay(e.target.value)} maxLength={40} hint="If it stands on this site" />
             <Problems list={refused} />
             <button type="button" className="btn key !min-h-[56px]" disabled={sending || by.trim() === ''} onClick={() => void keep()}>{sending ? 'Bringing it in…' : 'Bring it in'}</button>
+            {by.trim() === '' && <p className="hint font-semibold" role="status">Say who brings it in.</p>}
           </>
         )}
       </aside>

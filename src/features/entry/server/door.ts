@@ -5,13 +5,14 @@ import { doubtText } from '@/core/advice/words';
 import { digestOf } from '@/core/digest/digest';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
-import { PROBLEM, type Problem } from '@/core/words/problem';
+import { normalizeTexts, textFault } from '@/core/log/sound-text';
+import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { photoRepo } from '@/db/repositories/photos';
 import type { Site } from '@/db/repositories/site';
-import { inTurn, writeInTurn } from '@/db/write';
+import { ClockSetBack, inTurn, isImpossible, writeInTurn } from '@/db/write';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
@@ -29,14 +30,18 @@ const refused = (path: string, message: string, again = false): Taken => ({ ok: 
  */
 export async function takeIn(form: EntryForm, aheadMs: number | null = null): Promise<Taken> {
   const site = await requireSite();
-  const at = now();
-  const parsed = parseEntryForm(form, site.timeZone, at);
+  const fault = textFault(form);
+  if (fault) return refused(pathText(fault.path), PROBLEM.unsoundText(fault.fault));
+  const typed = normalizeTexts(form);
   try {
     // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
     return await inTurn(theDb(), site, async (trx): Promise<Taken> => {
-      const known = await heldAs(trx, form, site.timeZone);
+      // Asked for within the turn, so that the log's times run in its order.
+      const at = now();
+      const parsed = parseEntryForm(typed, site.timeZone, at);
+      const known = await heldAs(trx, typed, site.timeZone);
       if (known) return known;
-      if (clockMoved(form, aheadMs)) return refused('clock', 'This phone’s clock differs from the hub’s by more than it reckoned with.', true);
+      if (clockMoved(typed, aheadMs)) return refused('clock', 'This phone’s clock differs from the hub’s by more than it reckoned with.', true);
       if (!parsed.ok) return parsed;
       const { entry } = parsed;
       const wrong = await misplaced(trx, site, entry);
@@ -47,7 +52,10 @@ export async function takeIn(form: EntryForm, aheadMs: number | null = null): Pr
       return { ok: true, already: false };
     });
   } catch (error) {
+    if (error instanceof ClockSetBack) return refused('clock', error.message, true);
     log.error({ error: error instanceof Error ? error.message : error, entry: (form as { id?: unknown } | null)?.id }, 'an entry was not written');
+    // What the database can never take is not sent again and again.
+    if (isImpossible(error)) return refused('(form)', PROBLEM.neverWritten);
     return refused('(form)', 'It could not be written just now. What you typed is still here: try again.', true);
   }
 }

@@ -1,3 +1,5 @@
+import { theSite } from '@/db/context';
+import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
 import type { EntryForm } from '../input';
 import { takeIn, type Taken } from './door';
@@ -10,17 +12,15 @@ const MOST_BYTES = 4_000_000;
 const MOST_ENTRIES = 100;
 const no = (status: number, message: string): Response => Response.json({ now: now(), answers: [], problem: message }, { status });
 
-/** Another site's page must not write here with this browser. */
-export const foreign = (request: Request): boolean => !['same-origin', 'none', null].includes(request.headers.get('sec-fetch-site'));
-
 /**
  * Takes entries in the order in which they were made; each is answered for itself, so that one that is refused holds up
  * none behind it. The answer bears the hub's time, by which a phone knows how far its own clock is off.
  */
 export async function receive(request: Request): Promise<Response> {
-  if (foreign(request)) return no(403, 'This came from another site’s page and was not read.');
-  const text = await request.text();
-  if (text.length > MOST_BYTES) return no(413, 'Too many entries at once. Send fewer.');
+  const body = await readBody(request, MOST_BYTES);
+  if (!body.ok) return no(413, 'Too many entries at once. Send fewer.');
+  if (!(await theSite())) return no(409, 'This hub has no site yet. Open it in a browser and name the site first; what you logged waits on the phone.');
+  const text = body.bytes.toString('utf8');
   let sending: Sending;
   try { sending = JSON.parse(text) as Sending; } catch { return no(400, 'What came is not JSON. Open the page anew and send it again.'); }
   if (!Array.isArray(sending?.entries) || sending.entries.length > MOST_ENTRIES) return no(400, `A list of at most ${MOST_ENTRIES} entries is expected.`);

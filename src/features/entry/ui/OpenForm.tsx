@@ -55,7 +55,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const [inputs, setInputs] = useTyped<readonly Input[]>('inputs', ['garden', 'seeding-weeds']);
   /** Ticks that a person set or took away stand over what is proposed. */
   const [byHand, setByHand] = useTyped<Readonly<Record<string, boolean>>>('byHand', {});
-  const proposedFor = new Map(proposedRules({ keeping, inputs, siteRules: siteTerms?.rules ?? [], timeZone, own: ownRules as unknown as Rule[] }).map((p) => [p.id, p.why]));
+  const proposedFor = new Map(proposedRules({ keeping, inputs, siteRules: siteTerms?.rules ?? [], timeZone, own: ownRules as unknown as Rule[] }).map((p) => [p.id, `${p.input}; ${p.from}`]));
   const [leads, setLeads] = useTyped<string | null>('leads', null);
   // In the site's own order, so that the rule it lets lead comes first.
   const inOrder = (ids: readonly string[]): string[] => { const order = siteTerms?.rules ?? []; return [...ids].sort((a, b) => (order.indexOf(a) + 1 || 999) - (order.indexOf(b) + 1 || 999)); };

@@ -15,8 +15,17 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 /** A batch as the log knew it at a moment, with the chained entries that tell it. */
 export type Logged = { readonly state: BatchState; readonly siteState: SiteState; readonly chained: readonly { readonly entry: Entry; readonly prev: string }[] };
 
+/** Waits until whoever writes now is done and the moment is over: then what the log knew at that moment is settled. */
+async function settled(site: Site, until: number): Promise<void> {
+  await theDb().transaction().execute((trx) => logRepo(trx).takeTurn(site.id));
+  const left = until - now();
+  if (left >= 0 && left < MOST_WAIT_MS) await new Promise((done) => { setTimeout(done, left + 2); });
+}
+const MOST_WAIT_MS = 50;
+
 export async function loggedAt(site: Site, id: string, until: number): Promise<Logged | null> {
   if (!UUID.test(id)) return null;
+  await settled(site, until);
   const chained = await logRepo(theDb()).chained(site.id, id, until);
   const own = chained.map((c) => c.entry).filter((e) => e.batch !== null);
   if (!own.some((e) => e.kind === 'opened')) return null;
@@ -67,5 +76,5 @@ export async function readingsResponse(id: string): Promise<Response> {
   const rows = [...state.readings].sort((a, b) => (a.at < b.at ? -1 : 1)).map((r) => ({
     time: r.at, point: r.point, value: r.value, unit: r.unit, probe: r.probe ?? '', round: r.round ?? '', flag: r.flag ?? '', reason: r.flagReason ?? '', id: r.id, high: typeof r.high === 'number' ? r.high : '', marks: Array.isArray(r.marks) ? r.marks.join(' ') : '',
   }));
-  return attachment(`${Papa.unparse(rows, { newline: '\n', columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`, 'text/csv; charset=utf-8', `${safeName(state.opened.code)}-readings.csv`);
+  return attachment(`${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`, 'text/csv; charset=utf-8', `${safeName(state.opened.code)}-readings.csv`);
 }

@@ -5,6 +5,7 @@ import yazl from 'yazl';
 import type { Digest } from '@/core/digest/digest';
 import { isoOf } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
@@ -48,7 +49,8 @@ export async function recordPdfResponse(request: Request, id: string): Promise<R
 const CHECKER = 'check-a-record.html';
 const checkerPath = (): string => path.join(process.cwd(), 'public', CHECKER);
 
-const readme = (site: Site, at: number): string => [
+const readme = (site: Site, at: number, later: readonly string[]): string => [
+  ...(later.length > 0 ? [`Not among them, since they were not in the log at that moment: ${later.join(', ')}.`, ''] : []),
   `Heat-treatment records of ${site.name}, as of ${isoOf(at)}`, '',
   'For each batch: its record (PDF) and the batch file (open JSON) that it was made from.',
   `Open ${CHECKER} in a browser and give it a batch file: it checks the chain of log entries and reckons the verdicts anew, with no network.`,
@@ -70,6 +72,9 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
   if (asked.size > MOST_BATCHES) return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${asked.size}.`, 400);
   const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
   if (batches.length < asked.size) return sorry(NO_HEAP, 404);
+  const there = await logRepo(theDb()).openedBy(site.id, at);
+  const [known, later] = [batches.filter((d) => there.has(d.id)), batches.filter((d) => !there.has(d.id))];
+  if (known.length === 0) return sorry(`None of these heaps was in the log at ${isoOf(at)}. Choose a later moment.`, 404);
   const zip = new yazl.ZipFile();
   const out = new PassThrough();
   zip.on('error', (error) => {
@@ -77,16 +82,16 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
     out.destroy(error instanceof Error ? error : new Error('broken off'));
   });
   zip.outputStream.pipe(out);
-  plan(zip, batches, { site, at, unit: await unitFor(site), paper: paperOf(request) });
+  plan(zip, known, { site, at, later: later.map((d) => d.code), unit: await unitFor(site), paper: paperOf(request) });
   return new Response(Readable.toWeb(out) as ReadableStream, {
-    headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${safeName(site.name)}-records-${isoOf(at).slice(0, 10)}.zip"`, 'cache-control': 'no-store', 'x-records': String(batches.length) },
+    headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${safeName(site.name)}-records-${isoOf(at).slice(0, 10)}.zip"`, 'cache-control': 'no-store', 'x-records': String(known.length) },
   });
 }
 
-type Plan = { readonly site: Site; readonly at: number; readonly unit: 'C' | 'F'; readonly paper: Paper };
+type Plan = { readonly site: Site; /** Codes of batches that were not in the log yet. */ readonly later: readonly string[]; readonly at: number; readonly unit: 'C' | 'F'; readonly paper: Paper };
 
 /** Lays out the ZIP's entries; nothing is made before it is its turn. */
-function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, paper }: Plan): void {
+function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, paper, later }: Plan): void {
   const mtime = new Date(at);
   const taken = new Set<string>();
   const digests: string[] = [];
@@ -102,7 +107,7 @@ function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, p
   const lazy = (name: string, compress: boolean, body: () => Promise<Buffer>): void => {
     zip.addReadStreamLazy(name, { mtime, compress }, (done) => { body().then((bytes) => done(null, Readable.from([bytes])), (error: unknown) => done(error, Readable.from([]))); });
   };
-  zip.addBuffer(Buffer.from(readme(site, at)), 'README.txt', { mtime });
+  zip.addBuffer(Buffer.from(readme(site, at, later)), 'README.txt', { mtime });
   for (const { id, code, builtAt, rules } of batches) {
     const stem = uniqueStem(safeName(code), taken);
     lazy(`${stem}/${stem}-record.pdf`, false, async () => recordPdf((await madeOf(id)).record, paper, null));

@@ -1,0 +1,16 @@
+/** What a request brought, or that it is larger than is taken. */
+export type Body = { readonly ok: true; readonly bytes: Buffer } | { readonly ok: false; readonly size: number };
+
+/** Reads a request's body up to a limit: one that tells its size is refused at once, one that does not is stopped on the way. */
+export async function readBody(request: Request, mostBytes: number): Promise<Body> {
+  const told = Number(request.headers.get('content-length') ?? '0');
+  if (told > mostBytes) return { ok: false, size: told };
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of request.body ?? []) {
+    size += (chunk as Uint8Array).length;
+    if (size > mostBytes) return { ok: false, size };
+    chunks.push(chunk as Uint8Array);
+  }
+  return { ok: true, bytes: Buffer.concat(chunks) };
+}

@@ -1,0 +1,54 @@
+/**
+ * The one guard before every page, route and action. Another site's page must neither write here with this browser, nor read
+ * through a name that was rebound to this machine; and no path reaches a page that cannot be read.
+ */
+export type Refusal = { readonly status: 400 | 403 | 421; readonly message: string };
+
+const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
+const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** The name in a Host header or an origin, without its port; null: it is none. */
+function hostNameOf(host: string): string | null {
+  try {
+    return new URL(host.includes('://') ? host : `http://${host}`).hostname.toLowerCase();
+  } catch {
+    return null;
+  }
+}
+
+const originOf = (text: string): string | null => {
+  try {
+    return new URL(text).host.toLowerCase();
+  } catch {
+    return null;
+  }
+};
+
+/**
+ * @param hosts names that the hub may be reached by beside this machine's own, as ZEALOUS_HOSTS gives them
+ * @returns null: the request may pass
+ */
+export function refusalOf(request: { readonly method: string; readonly url: string; readonly headers: Headers }, hosts: readonly string[]): Refusal | null {
+  const host = request.headers.get('host') ?? '';
+  const name = hostNameOf(host);
+  if (name === null || !(LOCAL.has(name) || hosts.includes(name))) {
+    return { status: 421, message: `This hub does not answer to the name '${name ?? host}'. If phones are to reach it by that name, start it with ZEALOUS_HOSTS=${name ?? 'its.name'}.` };
+  }
+  try {
+    decodeURIComponent(new URL(request.url).pathname);
+  } catch {
+    return { status: 400, message: 'The address holds a per cent sign that stands for nothing. Check the link.' };
+  }
+  if (SAFE_METHODS.has(request.method)) return null;
+  return isForeign(request.headers, host, hosts) ? { status: 403, message: 'This came from another site’s page and was not read.' } : null;
+}
+
+/** A browser says where a request comes from; what no browser sent (a script on this machine) says neither and may pass. */
+function isForeign(headers: Headers, host: string, hosts: readonly string[]): boolean {
+  const site = headers.get('sec-fetch-site');
+  if (site !== null) return site !== 'same-origin' && site !== 'none';
+  const origin = headers.get('origin');
+  if (origin === null) return false;
+  const from = originOf(origin);
+  return from === null || (from !== host.toLowerCase() && !hosts.includes(hostNameOf(origin) ?? ''));
+}
