@@ -49,15 +49,27 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
   const b = batch();
   const { raw } = await printed(b);
   for (const v of b.record().verdicts) {
-    for (const words of [`${v.title}: ${v.word.toLowerCase()}`, v.sentence, v.asks, v.policy, ...v.notes]) expect(raw).toContain(words.replace(/\s+/g, ' '));
+    for (const words of [`${v.full}: ${v.word.toLowerCase()}`, v.sentence, v.asks, v.policy, ...v.notes]) expect(raw).toContain(words.replace(/\s+/g, ' '));
   }
   const parsed = readBatchFile(b.text);
   if (!parsed.ok) throw new Error('unreadable');
   const verdict = rulingsOf(preparedOf(parsed.file, at(110)), [findRule('us-503-pfrp-static')!])[0]!.account.verdict;
   expect(verdict.status).toBe('proven');
-  expect(raw).toMatch(/PFRP in-vessel or aerated static: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./);
+  expect(raw).toMatch(/PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./);
   expect(raw).toContain('check with your local authority');
   expect(raw).not.toMatch(/\b(sterile|safe)\b/i);
+});
+
+test('the record says by whom each round was read, where it stands, and has a place to sign; it is tagged', async () => {
+  const { raw, info } = await printed(batch({ by: 'Łukasz' }));
+  expect(raw).toMatch(/Thermometer Read by Counts as/);
+  expect(raw).toMatch(/57\.04 61\.2 62\.3 not named Mo 57.0 °C hot[^]*not named Mo, Łukasz 59.0 °C hot/);
+  expect(raw).toContain('Address not recorded');
+  expect(raw).toMatch(/Met or not met Met Mon 4 May: PFRP, in-vessel/);
+  expect(raw).toMatch(/Signed for the site Name Signature Date/);
+  expect(raw).toMatch(/Rule texts as held by this program, edition \d+: compare them with the current texts\./);
+  expect(raw).not.toContain('from memory');
+  expect(info).toMatch(/Tagged:\s+yes/);
 });
 
 test('every round with every value as read, corrections with reason and person, works, and what is not covered', async () => {

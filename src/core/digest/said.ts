@@ -3,7 +3,11 @@ import type { BatchState } from '../log/fold';
 import { countText, dayText, tempText, whenText } from '../quantity/format';
 import { LIBRARY_EDITION, titlesOf } from '../rules/library';
 import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
-import { noteText, type Locale, type Note } from '../words/note';
+import { judgeInitialCn } from '../mix/initial-cn';
+import type { Figure } from '../mix/mix';
+import { initialCnText } from '../mix/words';
+import type { Instant } from '../quantity/instant';
+import { noteText, type Locale, type Note, type NoteCode } from '../words/note';
 import { policyText } from '../words/policy';
 import { progressText, statusWord, turningsText, verdictSentence } from '../words/verdict';
 import type { BatchRuling, Reckoning } from './reckon';
@@ -17,18 +21,23 @@ export function versionText({ terms, present }: BatchRuling, versions: number, {
   return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
 }
 
+/** What follows a proof takes nothing from it, and stands under no rule that is met. */
+const ON_RUNS: ReadonlySet<NoteCode> = new Set(['COLD', 'OVER_CEILING', 'RECOVERING', 'SLOW_RECOVERY', 'GAP', 'STALE', 'THIN_ROUND', 'DRY_ROUND', 'TURN_PARTIAL', 'TURN_WITHOUT_HEAT', 'TURN_WITHOUT_HOLD', 'TURN_OUTSIDE_RUN']);
+const followsProof = (n: Note, provenAt: Instant | null): boolean => provenAt !== null && n.at > provenAt && ON_RUNS.has(n.code);
+
 const inUnit = (note: Note, locale: Locale): Note => ({ ...note, text: noteText(note.fact, note.at, locale) });
 
 /** The standing of each rule in words; the leading one's sentence is the verdict. */
-export function saidOf(reckoning: Reckoning, versions: number, locale: Locale) {
+/** @param initialCn of the heap's mix; undefined: nobody looked */
+export function saidOf(reckoning: Reckoning, versions: number, locale: Locale, initialCn?: Figure | null) {
   const titles = titlesOf(reckoning.accounts.map(({ rule }) => rule));
   return reckoning.accounts.map((ruling) => {
     const { rule, account } = ruling;
     const facts = factsOf(account);
     const v = account.verdict;
-    const notes = v.notes.map((n) => inUnit(n, locale));
+    const notes = v.notes.filter((n) => !followsProof(n, v.provenAt)).map((n) => inUnit(n, locale));
     return {
-      id: rule.id, title: titles.get(rule.id)!, status: v.status, word: statusWord(facts),
+      id: rule.id, title: titles.get(rule.id)!, full: rule.title, cn: rule.initialCn === undefined || initialCn === undefined ? null : initialCnText(rule.initialCn, judgeInitialCn(rule.initialCn, initialCn)), status: v.status, word: statusWord(facts),
       sentence: verdictSentence({ ...facts, notes }, locale),
       short: v.provenAt !== null ? `Met ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
       source: sourceText(rule), asks: requirementText(rule.requirement, locale.unit),

@@ -61,28 +61,30 @@ export type SizeEvent =
   | { readonly at: Instant; readonly kind: 'joined' | 'carried-off'; readonly m3: number };
 
 /**
- * A heap's volume over time. A heap settles downward on its own foot, so that its volume goes with its height; the mark that
+ * A heap's volume over time. A heap settles downward on its own foot, so that its volume goes with its height, where that was measured; the mark that
  * a level is read against is that of the last measuring. What is joined or carried off is added and taken from what was
  * there before.
  * @returns by time; empty when its first volume is not known
  */
 export function sizesOf(first: { at: Instant; m3: number | null; heightM: number | null; shape: HeapShape; lengthM: number | null }, events: readonly SizeEvent[]): SizeAt[] {
-  let base = first.m3 === null ? null : { m3: first.m3, heightM: first.heightM ?? usualHeight(first.shape, first.m3, first.lengthM), sunkCm: 0 };
+  let base: { m3: number; heightM: number | null; sunkCm: number } | null = first.m3 === null ? null : { m3: first.m3, heightM: first.heightM, sunkCm: 0 };
   const out: SizeAt[] = base === null ? [] : [{ at: first.at, m3: base.m3, how: 'built' }];
   let sunk = 0;
   for (const e of [...events].sort((a, b) => a.at - b.at)) {
     if (e.kind === 'measured' || e.kind === 'judged') {
-      base = { m3: e.m3, heightM: e.heightM ?? usualHeight(first.shape, e.m3, first.lengthM), sunkCm: sunk };
+      base = { m3: e.m3, heightM: e.heightM, sunkCm: sunk };
       out.push({ at: e.at, m3: e.m3, how: e.kind });
     } else if (base !== null && e.kind === 'level') {
       sunk = e.sunkCm;
+      // How far it sank tells a share only of a height that somebody measured.
+      if (base.heightM === null) continue;
       const left = Math.max(0.05, 1 - (sunk - base.sunkCm) / 100 / base.heightM);
       out.push({ at: e.at, m3: base.m3 * left, how: 'level' });
     } else if (e.kind !== 'level') {
       const was = out.at(-1)?.m3;
       if (was === undefined) continue;
       const m3 = Math.max(0.01, e.kind === 'joined' ? was + e.m3 : was - e.m3);
-      base = { m3, heightM: usualHeight(first.shape, m3, first.lengthM), sunkCm: sunk };
+      base = { m3, heightM: null, sunkCm: sunk };
       out.push({ at: e.at, m3, how: e.kind });
     }
   }

@@ -50,14 +50,17 @@ function heldBy(store: StoreState, batch: string, until: Instant, within: readon
   const logged = went.some((w) => w.kind === 'charge' && w.charge.parts.length > 0);
   if (heap && (heap.adopted || (heap.builtAt !== null && heap.builtAt <= until && !logged && !origin))) steps.push({ at: -Infinity, then: (h) => ({ ...h, list: [...h.list, unlogged(`what ${heap.name} was built of`)] }) });
   for (const w of went) and(w.at, () => ({ list: asIngredients(store, w.charge.parts, w.at), waterL: w.charge.waterL ?? 0 }));
-  for (const a of heap?.others ?? []) and(a.at, () => (a.waterL === null ? { list: [unlogged(a.what)], waterL: 0 } : { list: [], waterL: a.waterL }));
+  for (const a of heap?.others ?? []) and(a.at, () => (a.part !== null ? { list: asIngredients(store, [a.part], a.at), waterL: 0 } : a.waterL === null ? { list: [unlogged(a.what)], waterL: 0 } : { list: [], waterL: a.waterL }));
   for (const j of heap?.joins ?? []) and(j.at, () => heldBy(store, j.from, j.at, inside));
   for (const g of heap?.given ?? []) if (g.at < until) steps.push({ at: g.at, then: (h) => shareOf(h, g.share === null ? null : 1 - g.share) });
   return steps.sort((a, b) => a.at - b.at).reduce((h, s) => s.then(h), NOTHING);
 }
 
 /** What is in a heap, as far as the log tells. */
-export function contentsOf(store: StoreState, batch: string): Contents {
-  const { list, waterL } = heldBy(store, batch, Infinity, []);
+export const contentsOf = (store: StoreState, batch: string): Contents => contentsAt(store, batch, Infinity);
+
+/** What was in a heap at a moment, as far as the log tells. */
+export function contentsAt(store: StoreState, batch: string, until: Instant): Contents {
+  const { list, waterL } = heldBy(store, batch, until, []);
   return { ingredients: list.map((i, k) => ({ ...i, key: `in:${k}` })), waterL, from: store.went.get(batch)?.[0]?.at ?? null, unlogged: list.filter((i) => i.material === UNLOGGED).map((i) => i.name) };
 }

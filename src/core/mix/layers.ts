@@ -16,6 +16,8 @@ const MOST_PAIRS = 6;
 const LEAST_L = 8;
 
 const inside = (p: Ingredient): boolean => { const { raw, seeds } = carries(p.risks); return raw || seeds; };
+/** Leaves paths for air when it lies at the bottom (common practice: chip, twigs, stalks, straw). */
+const isAiry = (p: Ingredient): boolean => (p.role === 'structure' || p.role === 'brown') && (p.particle === 'coarse' || p.particle === 'long');
 const isCarbon = (p: Ingredient): boolean => p.role === 'brown' || p.role === 'structure' || p.role === 'finished';
 
 /**
@@ -27,18 +29,21 @@ export function layersOf(parts: readonly Ingredient[], waterL: number, heightM: 
   if (solid.length === 0 || solid.some((p) => p.litres === null)) return [];
   const clean = solid.filter((p) => isCarbon(p) && !inside(p));
   const cover = clean.some((p) => p.role === 'structure') ? clean.filter((p) => p.role === 'structure') : clean;
-  const covering = new Set(cover.map((p) => p.key));
+  // Only what is coarse or long leaves air under a heap; paper, block and fine compost mat or lie tight.
+  const airy = cover.filter(isAiry);
+  const base = airy.length > 0 ? airy : clean.filter(isAiry);
+  const [below, above] = [new Set(base.map((p) => p.key)), new Set(cover.map((p) => p.key))];
   const pairs = Math.max(1, Math.min(MOST_PAIRS, Math.round(heightM / PAIR_M)));
   const take = (p: Ingredient, share: number) => ({ key: p.key, name: p.name, litres: p.litres! * share });
   const layer = (kind: Layer['kind'], list: Layer['parts']): Omit<Layer, 'waterL'> => ({ kind, parts: list, litres: list.reduce((s, p) => s + p.litres, 0) });
-  const rest = (p: Ingredient): number => (covering.has(p.key) ? 1 - BASE - BLANKET : 1);
+  const rest = (p: Ingredient): number => 1 - (below.has(p.key) ? BASE : 0) - (above.has(p.key) ? BLANKET : 0);
   const browns = solid.filter((p) => isCarbon(p) && !inside(p));
   const outer = solid.filter((p) => !isCarbon(p) && !inside(p));
   const inner = solid.filter(inside);
   // Small amounts go into one layer in the middle, not in handfuls into all.
   const portions = (p: Ingredient): number => Math.max(1, Math.min(pairs, Math.floor((p.litres! * rest(p)) / LEAST_L)));
   const inPair = (p: Ingredient, i: number): number => { const n = portions(p); const first = Math.floor((pairs - n) / 2); return i >= first && i < first + n ? rest(p) / n : 0; };
-  const made: Omit<Layer, 'waterL'>[] = [layer('base', cover.map((p) => take(p, BASE)))];
+  const made: Omit<Layer, 'waterL'>[] = [layer('base', base.map((p) => take(p, BASE)))];
   for (let i = 0; i < pairs; i += 1) {
     const at = (list: readonly Ingredient[]) => list.flatMap((p) => { const share = inPair(p, i); return share > 0 ? [take(p, share)] : []; });
     const greens = [...at(inner), ...at(outer)];

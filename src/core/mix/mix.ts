@@ -17,7 +17,7 @@ export type Share = {
 };
 
 /** A figure of a mix, or the names of what stands in its way. */
-export type Figure = { readonly ok: true; readonly est: Est } | { readonly ok: false; readonly missing: readonly string[] };
+export type Figure = { readonly ok: true; readonly est: Est } | { readonly ok: false; readonly missing: readonly string[]; /** The figure of the part that is known; null: nothing is. */ readonly known: Est | null };
 
 export type Mix = {
   /** As put together with the water that was added; null: an amount or a density is not known. */
@@ -81,7 +81,11 @@ function spread(value: number, moved: readonly (readonly [number, number])[], le
   return { value, low: Math.max(least, value - Math.sqrt(below)), high: Math.min(most, value + Math.sqrt(above)) };
 }
 
-const asFigure = (missing: readonly string[], est: () => Est): Figure => (missing.length > 0 ? { ok: false, missing: [...new Set(missing)] } : { ok: true, est: est() });
+const asFigure = (missing: readonly string[], est: () => Est, known: () => Figure | null): Figure => {
+  if (missing.length === 0) return { ok: true, est: est() };
+  const part = known();
+  return { ok: false, missing: [...new Set(missing)], known: part?.ok ? part.est : null };
+};
 
 /**
  * A mix of ingredients and added water. A figure that hangs on something unknown is not given; what stands in its way is named.
@@ -97,6 +101,14 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const noLitres = solid.filter((p) => p.litres === null).map((p) => p.name);
   const noWet = parts.filter((p) => p.moisture === null).map((p) => p.name);
   const noCn = parts.filter((p) => !inert(p) && (p.cn === null || p.carbonPct === null)).map((p) => p.name);
+  // What of it is known through and through, as a mix of its own: kept in sight where the whole cannot be told.
+  let knownMix: Mix | null | undefined;
+  const ofKnown = (figure: (m: Mix) => Figure) => (): Figure | null => {
+    if (!bands) return null;
+    const known = parts.filter((p) => p.kg !== null && (p.litres !== null || p.particle === 'liquid') && p.moisture !== null && (inert(p) || (p.cn !== null && p.carbonPct !== null)));
+    if (knownMix === undefined) knownMix = known.length > 0 && known.length < parts.length ? mixOf(known, waterL) : null;
+    return knownMix && figure(knownMix);
+  };
   const whole = noKg.length === 0 && noWet.length === 0;
   const flows = !whole ? [] : parts.map((p) => flow(p.kg!, p.moisture!.usual / 100, inert(p) || p.carbonPct === null ? 0 : p.carbonPct, p.cn?.usual ?? 0));
   const sum = (f: (x: Flow) => number): number => flows.reduce((s, x) => s + f(x), 0);
@@ -125,20 +137,20 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
     ]));
     const ends = parts.filter((p) => !inert(p));
     return spread(cnOf(flows), moved, Math.min(...ends.map((p) => p.cn!.low)), Math.max(...ends.map((p) => p.cn!.high)));
-  });
+  }, ofKnown((m) => m.cn));
   const moisture = asFigure([...empty, ...noAmount, ...noKg, ...noWet], () => {
     const w = (fs: readonly Flow[]): number => 100 * wetOf(fs, waterL);
     return spread(w(flows), !bands ? [] : parts.flatMap((p, i) => [[w(again(i, { m: p.moisture!.low / 100 })), w(again(i, { m: p.moisture!.high / 100 }))], masses(p).map((kg) => w(again(i, { kg }))) as [number, number]] as [number, number][]), 0, 100);
-  });
+  }, ofKnown((m) => m.moisture));
   const density = asFigure([...empty, ...roomless, ...noAmount, ...noKg, ...noLitres], () => {
     const value = (massKg! / litresMixed!) * 1000;
     return spread(value, !bands ? [] : parts.map((p) => masses(p).map((kg) => ((massKg! - p.kg! + kg) / litresMixed!) * 1000) as [number, number]), 0, Infinity);
-  });
+  }, ofKnown((m) => m.density));
   const air = asFigure([...empty, ...roomless, ...noAmount, ...noKg, ...noLitres, ...noWet], () => {
     const of = (d: number): number => airSpacePct(d, (moisture as { est: Est }).est.value / 100);
     const d = (density as { est: Est }).est;
     return { low: of(d.high), value: of(d.value), high: of(d.low) };
-  });
+  }, ofKnown((m) => m.air));
   const share = (x: number | null | undefined, of: number | null): number | null => (x == null || of === null || of === 0 ? null : x / of);
   return {
     massKg, waterKg, dryKg: whole && massKg !== null && waterKg !== null ? massKg - waterKg : null, carbonKg, nitrogenKg, litresLoose, litresMixed, cn, moisture, density, air,

@@ -1,7 +1,7 @@
 import { MOST_CARBON_PCT } from './library';
 import type { Ingredient } from './ingredient';
 import { mixOf, waterToAdd, type Mix } from './mix';
-import { estOf, missOf, WINDOWS, type WindowId } from './window';
+import { estOf, missBy, missOf, WINDOW_IDS, WINDOWS, type WindowId } from './window';
 
 /**
  * Amounts that reach a target, as a linear programme: the kilograms of each material and of water are its variables. C:N,
@@ -185,15 +185,28 @@ export function inSteps(offers: readonly Offer[], s: Solved, t: Target, steps: R
 const withKg = (o: Offer, kg: number): Ingredient => ({ ...o.stuff, kg, litres: o.stuff.density ? (kg / o.stuff.density.usual) * 1000 : null, about: false });
 
 /** Adding one material in whole measures, with the water that then brings it to the middle of its window. */
-export type Addition = { readonly key: string; readonly n: number; readonly litres: number; readonly waterL: number; readonly before: Mix; readonly after: Mix; readonly miss: number };
+export type Addition = { readonly key: string; readonly n: number; readonly litres: number; readonly waterL: number; readonly before: Mix; readonly after: Mix; readonly miss: number; /** Figures that it moves further from what is wanted, and by that stay workable. */ readonly costs: readonly WindowId[] };
 /** One material of the stock, and the measure that it is carried in. */
 export type Carried = { readonly stuff: Omit<Ingredient, 'litres' | 'kg' | 'about'>; readonly litresEach: number; /** L; null: not known how much there is. */ readonly hasLitres: number | null };
 
-/** So many measures of one thing are tried; no more than twice the mix, or six where it is small: beyond that it is another mix. */
+/** So many measures of one thing are tried; no more than the mix itself: beyond that it is another mix. */
 const MOST_TRIED = 60;
-const FEW = 6;
+/** A smaller change of a figure than this share of its margin is none. */
+const HARDLY = 0.02;
 /** More of a change than this is worth it: shares of a window's margin. */
 const WORTH = 0.05;
+
+/** How far one figure of a mix lies outside of what is wanted; 0: inside, or not known. */
+function missIn(mix: Mix, id: WindowId): number {
+  const e = estOf(mix[id]);
+  if (!e) return 0;
+  const { preferred, reasonable } = WINDOWS[id];
+  // Loose and airy does no harm while it still works.
+  if ((id === 'density' && e.value < preferred[0] && e.value >= reasonable[0]) || (id === 'air' && e.value > preferred[1] && e.value <= reasonable[1])) return 0;
+  return missBy(WINDOWS[id], e.value);
+}
+/** One that makes nothing worse before one that does; else the nearer one. */
+const isBetter = (a: Pick<Addition, 'miss' | 'costs'>, b: Pick<Addition, 'miss' | 'costs'>): boolean => (a.costs.length > 0) !== (b.costs.length > 0) ? a.costs.length === 0 : a.miss < b.miss - 1e-9;
 
 /**
  * What to add to a mix now: each material of the stock alone, in whole measures, the best number of each; best first. Empty
@@ -206,7 +219,7 @@ export function additionsTo(parts: readonly Ingredient[], waterL: number, stock:
   const target = (WINDOWS.moisture.preferred[0] + WINDOWS.moisture.preferred[1]) / 2;
   const loose = before.litresLoose ?? 0;
   const found = stock.flatMap((s): Addition[] => {
-    const most = Math.min(MOST_TRIED, Math.max(FEW, Math.floor((2 * loose) / s.litresEach)));
+    const most = Math.min(MOST_TRIED, Math.max(1, Math.floor(loose / s.litresEach)));
     let best: Addition | null = null;
     const each = s.stuff.density === null ? 0 : (s.litresEach * s.stuff.density.usual) / 1000;
     for (let n = 1; n <= most && (s.hasLitres === null || n * s.litresEach <= s.hasLitres + 1e-9); n += 1) {
@@ -218,9 +231,12 @@ export function additionsTo(parts: readonly Ingredient[], waterL: number, stock:
       const after = more > 0 ? mixOf([...parts, added], waterL + more, false) : dry;
       const miss = missOf(after);
       if (miss === null) break;
-      if (best === null || miss < best.miss - 1e-9) best = { key: s.stuff.key, n, litres: n * s.litresEach, waterL: more, before, after, miss };
+      const worse = WINDOW_IDS.filter((id) => missIn(after, id) > missIn(before, id) + HARDLY);
+      // What leaves the workable window on the way to another is no help.
+      if (worse.some((id) => missIn(after, id) > 1)) continue;
+      if (best === null || isBetter({ miss, costs: worse }, best)) best = { costs: worse, key: s.stuff.key, n, litres: n * s.litresEach, waterL: more, before, after, miss };
     }
     return best && best.miss < was - WORTH ? [best] : [];
   });
-  return found.sort((a, b) => Math.round((a.miss - b.miss) * 10) || a.litres - b.litres);
+  return found.sort((a, b) => Number(a.costs.length > 0) - Number(b.costs.length > 0) || Math.round((a.miss - b.miss) * 10) || a.litres - b.litres);
 }

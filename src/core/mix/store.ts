@@ -82,7 +82,7 @@ export type HeapLog = {
   readonly given: readonly { readonly at: Instant; readonly share: number | null }[];
   readonly joins: readonly { readonly at: Instant; readonly from: string }[];
   /** What was added without saying of what it is made; litres where it was a thin liquid, else null. */
-  readonly others: readonly { readonly at: Instant; readonly what: string; readonly waterL: number | null }[];
+  readonly others: readonly { readonly at: Instant; readonly what: string; readonly waterL: number | null; /** Of a material that the library knows, with how much; null: neither. */ readonly part: Part | null }[];
 };
 
 export type StoreState = {
@@ -130,6 +130,13 @@ export function foldStore(entries: readonly Entry[]): StoreState {
 /** Leachate and rinse water bring water, and next to nothing else. */
 const LIQUID: ReadonlySet<string> = new Set(['leachate', 'rinsings']);
 
+/** What came out of another heap as a part: overs and char are materials of the library. */
+const TRANSFERRED: Readonly<Record<string, string>> = { overs: 'overs', char: 'biochar' };
+function transferred({ stuff, litres }: DataOf<'addition'>): Part | null {
+  const material = TRANSFERRED[stuff ?? ''];
+  return material === undefined ? null : { material, amount: litres === undefined ? { in: 'unknown' } : { in: 'litres', n: litres } };
+}
+
 function heapsOf(live: readonly Entry[]): Map<string, HeapLog> {
   const opened = byId(live, 'opened');
   const built = new Map(byId(live, 'built').map((e) => [e.batch, e.at]));
@@ -142,8 +149,8 @@ function heapsOf(live: readonly Entry[]): Map<string, HeapLog> {
       name: data.name ?? data.code, adopted: data.adopted !== undefined, builtAt: built.get(batch) ?? null, origin: carried.find((c) => c.to === batch) ?? null, given: given.get(batch!) ?? [],
       joins: joined.flatMap((e) => (e.data.from === undefined ? [] : [{ at: e.at, from: e.data.from }])),
       others: [
-        ...joined.flatMap((e) => (e.data.from === undefined ? [{ at: e.at, what: e.data.what ?? 'what was joined to it', waterL: null }] : [])),
-        ...added.map((e) => ({ at: e.at, what: e.data.what ?? 'what was added to it', waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null })),
+        ...joined.flatMap((e) => (e.data.from === undefined ? [{ at: e.at, what: e.data.what ?? 'what was joined to it', waterL: null, part: null }] : [])),
+        ...added.map((e) => ({ at: e.at, what: e.data.what ?? 'what was added to it', waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null, part: transferred(e.data) })),
       ],
     }];
   }));

@@ -5,7 +5,8 @@ import type { VolumeUnit } from '../quantity/units';
 import { kgText, litresText, measureText } from '../words/amount';
 import type { Locale } from '../words/note';
 import type { FigureFrom } from './ingredient';
-import type { Mix } from './mix';
+import type { CnFinding } from './initial-cn';
+import type { Est, Mix } from './mix';
 import type { MixSchool, SchoolSays } from './schools';
 import type { Limit, Solved } from './solve';
 import type { StockLoad } from './store';
@@ -44,6 +45,8 @@ const SAYS: Readonly<Record<WindowId, Readonly<Record<Exclude<Standing, 'unknown
   density: { 'too-low': 'it is so loose that it would not hold its heat', low: 'it is loose', high: 'it lies rather tight', 'too-high': 'it is too dense to breathe' },
   air: { 'too-low': 'air would not get through it', low: 'it has little air', high: 'it is airy', 'too-high': 'it is so airy that it would cool' },
 };
+/** A little looser or airier than is wanted does no harm that anybody would notice (common practice). */
+const isSlight = (id: WindowId, value: number): boolean => (id === 'air' && value > 60 && value <= 65) || (id === 'density' && value >= 250 && value < 300);
 /** Which is told first. */
 const ORDER: readonly WindowId[] = ['cn', 'moisture', 'density', 'air'];
 const BAD: ReadonlySet<Standing> = new Set<Standing>(['too-low', 'too-high']);
@@ -52,15 +55,26 @@ const BAD: ReadonlySet<Standing> = new Set<Standing>(['too-low', 'too-high']);
 export function mixSays(mix: Mix): string {
   const cn = mix.cn;
   if (mix.shares.length === 0) return 'Nothing is in it yet. Add what you have.';
+  if (!cn.ok && cn.known) return `${knownText('cn', cn.known, cn.missing)} Count the buckets or test a load, and it is told of the whole.`;
   if (!cn.ok) return `Cannot be computed: ${listText(cn.missing)}${cn.missing.every((m) => m.startsWith('nothing')) ? '' : cn.missing.length === 1 ? ' is not known well enough' : ' are not known well enough'}. No figure is made up: ${cn.missing.some((m) => m.startsWith('nothing')) ? 'add something green' : 'count the buckets, test a load, or leave it out'}.`;
-  const at = ORDER.flatMap((id) => { const e = estOf(mix[id]); const s = e ? standingOf(WINDOWS[id], e.value) : 'unknown'; return s === 'unknown' || s === 'preferred' ? [] : [{ id, s }]; });
+  const at = ORDER.flatMap((id) => { const e = estOf(mix[id]); const s = e ? standingOf(WINDOWS[id], e.value) : 'unknown'; return s === 'unknown' || s === 'preferred' || isSlight(id, e!.value) ? [] : [{ id, s }]; });
   // Loose and airy say the same, and so do dense and airless.
   const told = at.filter((x) => !(x.id === 'air' && at.some((y) => y.id === 'density')) && !((x.id === 'density' || x.id === 'air') && (x.s === 'low' || (x.id === 'air' && x.s === 'high'))));
   const worst = [...told.filter((x) => BAD.has(x.s)), ...told.filter((x) => !BAD.has(x.s))].slice(0, 2);
+  if (worst.length === 0 && at.length > 0) return `Carbon, nitrogen and water are right, but ${SAYS[at[0]!.id][at[0]!.s as Exclude<Standing, 'unknown' | 'preferred'>]}: it may dry and cool fast.`;
   if (worst.length === 0) return 'A good mix. Big enough, it should be hot within three days.';
   const [first, second] = worst.map((x) => SAYS[x.id][x.s as Exclude<Standing, 'unknown' | 'preferred'>]);
-  const start = first!.startsWith('it ') ? `The balance of carbon and nitrogen is right, but ${first}` : first!.startsWith('air ') ? `It is too tight: ${first}` : first!;
-  return `${start}${second ? `, and ${second.charAt(0).toLowerCase()}${second.slice(1)}` : ''}.`;
+  const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+  const balanced = !at.some((x) => x.id === 'cn');
+  const start = balanced && first!.startsWith('it ') ? `The balance of carbon and nitrogen is right, but ${first}` : capital(first!);
+  return `${start}${second ? `. ${capital(second)}` : ''}.`;
+}
+
+/** What is known of a mix of which a part is not: the known part with its band, and what is not in it. */
+function knownText(id: WindowId, known: Est, missing: readonly string[]): string {
+  const { low, value, high } = known;
+  const band = high - low > 10 ** -WINDOWS[id].digits ? ` (${windowFigure(id, low)} to ${windowFigure(id, high)})` : '';
+  return `Of what is known: ${windowFigure(id, value)}${band}. Not in that figure: ${listText(missing)}.`;
 }
 
 /** `28.7`, `59`: a figure of a window. */
@@ -76,11 +90,11 @@ export function windowInShort(id: WindowId, mix: Mix): string {
 export function windowSays(id: WindowId, mix: Mix): string {
   const f = mix[id];
   if (mix.shares.length === 0) return `Wanted ${WINDOWS[id].preferred.join(' to ')}; ${WINDOWS[id].reasonable.join(' to ')} still works.`;
-  if (!f.ok) return `Cannot be computed: ${listText(f.missing)}.`;
+  if (!f.ok) return f.known ? knownText(id, f.known, f.missing) : `Cannot be computed: ${listText(f.missing)}.`;
   const { low, value, high } = f.est;
   const s = standingOf(WINDOWS[id], value);
   const band = high - low > 10 ** -WINDOWS[id].digits ? `It may be ${windowFigure(id, low)} to ${windowFigure(id, high)}. ` : '';
-  return `${band}${s === 'preferred' ? NEAR[id] : WHY[id][s.endsWith('low') ? 'low' : 'high']}`;
+  return `${band}${s === 'preferred' || isSlight(id, value) ? NEAR[id] : WHY[id][s.endsWith('low') ? 'low' : 'high']}`;
 }
 const NEAR: Readonly<Record<WindowId, string>> = { cn: 'Where most schools want it.', moisture: 'Like a wrung sponge.', density: 'Loose enough to breathe.', air: 'Air gets through.' };
 const WHY: Readonly<Record<WindowId, { readonly low: string; readonly high: string }>> = {
@@ -119,6 +133,20 @@ export function solvedSays(s: Solved, inSteps: { readonly misses: readonly Windo
   const names = (ids: readonly WindowId[]): string => listText(ids.map((m) => WINDOWS[m].name.toLowerCase()));
   if (s.reached) return inSteps.misses.length === 0 ? 'This reaches it.' : `To the kilogram it can be reached; in these measures it just misses ${names(inSteps.misses)}.`;
   return `It cannot be reached with what there is. This is the nearest: it misses ${names(s.misses) || 'the amount that was asked for'}.`;
+}
+
+const ratio = (x: number): string => `${Math.round(x)}:1`;
+/** What a rule that asks for an initial C:N says of a heap. */
+export function initialCnText(asked: { readonly low: number; readonly high: number }, found: CnFinding): string {
+  const asks = `Initial C:N of ${ratio(asked.low)} to ${ratio(asked.high)}`;
+  if (found.code === 'unknown') return `${asks}: cannot be told, ${found.missing.length === 0 ? 'the heap is still building' : `since this is not known: ${listText(found.missing)}`}.`;
+  const { low, value, high } = found.est;
+  const mix = `its mix came to ${ratio(value)}${Math.round(low) === Math.round(high) ? '' : ` (${Math.round(low)} to ${Math.round(high)})`}`;
+  switch (found.code) {
+    case 'met': return `${asks}: met, ${mix}.`;
+    case 'not-met': return `${asks}: not met, ${mix}.`;
+    case 'unsure': return `${asks}: not sure, ${mix}. A laboratory's figures of its materials would settle it.`;
+  }
 }
 
 export const LAYER_WORDS = { base: 'airy base', brown: 'browns', green: 'greens', raw: 'greens, the raw and seeding of them well inside', blanket: 'blanket' } as const;

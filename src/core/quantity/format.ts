@@ -72,7 +72,17 @@ export function soonText(timeZone: string, at: Instant, now: Instant): string {
   return Math.abs(at - now) < 6.5 * MS.day ? `${p.weekday} ${p.clock}` : `${p.day} ${p.month} ${p.clock}`;
 }
 
-export const volumeText = (m3: number, unit: VolumeUnit): string => `${(m3 / M3_OF[unit]).toFixed(1)} ${VOLUME_SIGN[unit]}`;
+/** Below this a volume is told in litres, or gallons beside cubic yards: a tenth of a cubic metre says too little of it. */
+const SMALL_M3 = 0.3;
+const LITRES_PER_GALLON = 3.785411784;
+
+/** `4.2 m³`; a small one `240 L`. Never rounded to nothing. */
+export function volumeText(m3: number, unit: VolumeUnit): string {
+  if (m3 >= SMALL_M3) return `${(m3 / M3_OF[unit]).toFixed(1)} ${VOLUME_SIGN[unit]}`;
+  const small = unit === 'yd3' ? (m3 * 1000) / LITRES_PER_GALLON : m3 * 1000;
+  const shown = small >= 50 ? Math.round(small / 5) * 5 : Math.max(1, Math.round(small));
+  return `${shown} ${unit === 'yd3' ? 'gal' : 'L'}`;
+}
 
 /** A depth or a height, to 5 cm: `35 cm`, `1.2 m`. */
 export function lengthText(m: number): string {

@@ -34,4 +34,7 @@ export const CLOCK_TEXT = {
   seeds: 'On the clock of seeds: anything with live seeds that goes in starts it again.',
 } as const;
 
+/** On a record: which text of a rule was judged by. */
+export const heldText = (edition: number): string => `Rule texts as held by this program, edition ${edition}: compare them with the current texts.`;
+
 export const MEMORY_TEXT = 'Its values were written down from memory: check with your local authority.';

@@ -73,7 +73,7 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
     case 'OVER_CEILING':
       return `A point read ${t(fact.peakC, fact.ceilingC)} on ${when(at)}, over the rule's ${limit(fact.ceilingC)}.${lost(fact.lostMs)}`;
     case 'RECOVERING':
-      return `The round of ${when(at)} came to ${t(fact.valueC, fact.floorC)} after a turning: paused, not broken. It has until ${when(fact.until)} to reach ${limit(fact.floorC)}.`;
+      return `The round of ${when(at)} came to ${t(fact.valueC, fact.floorC)} after a turning: paused, not broken. ${fact.until < now ? 'It had' : 'It has'} until ${when(fact.until)} to reach ${limit(fact.floorC)}.`;
     case 'SLOW_RECOVERY':
       return `It was hot again by ${when(at)}, but later than the turning excuses.${lost(fact.lostMs)}`;
     case 'GAP':

@@ -1,14 +1,23 @@
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/heap/row';
 import { chartView, type ChartView } from '@/core/digest/chart';
-import type { Digest } from '@/core/digest/digest';
+import { claimOf } from '@/core/advice/claim';
+import { claimText, END_WORDS, stageText } from '@/core/advice/words';
+import { digestOf, type Digest } from '@/core/digest/digest';
+import { gradeOf } from '@/core/evidence/grade';
+import { initialCnOf } from '@/core/mix/initial-cn';
+import type { Figure } from '@/core/mix/mix';
+import { foldStore, type StoreState } from '@/core/mix/store';
+import { LIBRARY_EDITION } from '@/core/rules/library';
+import { heldText } from '@/core/rules/text';
+import { findingText, GRADE_WORD } from '@/core/words/grade';
 import { reckon, type Reckoning } from '@/core/digest/reckon';
 import { adoptedText, saidOf, type Said } from '@/core/digest/said';
 import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
-import type { Entry } from '@/core/log/entry';
+import type { Doubt, Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
-import { dayText, durationText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import { dayText, durationText, listText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
 import { amountText } from '@/core/words/amount';
 import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
@@ -24,6 +33,14 @@ export type RecordDoc = {
   readonly title: string; readonly site: string; readonly code: string; readonly made: string; readonly asOf: Instant;
   readonly identity: readonly (readonly [string, string])[];
   readonly verdicts: readonly (Omit<Said, 'sentence' | 'notes'> & { readonly sentence: string; readonly notes: readonly string[] })[];
+  /** Each standard by its name, met or not, in a line. */
+  readonly outcome: readonly { readonly rule: string; readonly met: boolean; readonly text: string }[];
+  /** How good the evidence is, and each part of it. */
+  readonly quality: readonly string[];
+  /** What the rule texts are. */
+  readonly held: string;
+  /** What is to be filled in by hand and signed. */
+  readonly sign: Row;
   readonly chart: ChartView | null;
   readonly rounds: Table; readonly works: Table; readonly corrections: Table; readonly checks: Table;
   readonly notCovered: readonly string[]; readonly cautions: readonly string[];
@@ -34,27 +51,29 @@ export type RecordDoc = {
 /** A batch file, and the command that gives its verdicts again. */
 type Again = { readonly digest: string; readonly fileName: string; readonly command: string };
 
+const NOT_SAID = 'not recorded: write it here  ________________________________';
 const METHOD_WORD = { turned: 'turned heap', static: 'static heap, aerated and not turned', vessel: 'closed vessel, mixed inside' } as const;
 const INPUT_WORD: Record<string, string> = { 'manure': 'manure', 'seeding-weeds': 'seeding weeds or late hay', 'food-waste': 'food waste', 'biosolids': 'sewage sludge', 'diseased-plants': 'diseased plants', 'garden': 'garden and crop waste' };
 
 export const safeName = (code: string): string => code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
 
-type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteState: SiteState; readonly now: Instant; readonly unit: 'C' | 'F'; readonly file?: AskFile };
+type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteState: SiteState; readonly now: Instant; readonly unit: 'C' | 'F'; readonly file?: AskFile; /** The store, for what went in; left out: as far as the batch's own entries tell. */ readonly store?: StoreState };
 /** What the record's batch file is known by; `earlier`: the digest of the file of each earlier version of the batch's terms. */
 type AskFile = { readonly digest: string; readonly head: string | null; readonly earlier?: ReadonlyMap<number, string> };
 type Page = Ask & { readonly when: (at: Instant) => string; readonly place: (point: string) => string };
 
-function identityOf({ state, site, when, unit, now }: Page): [string, string][] {
+function identityOf({ state, site, siteState, when, unit, now }: Page, cn: string): [string, string][] {
   const { opened } = state;
   const went = [...new Set(state.own.flatMap((e) => (e.kind === 'charge' ? e.data.parts.map((p) => materialName(p.material)) : [])))];
   const rows: [string, string | undefined][] = [
-    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Place', positionText(state.position)],
+    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Address', siteState.fireCard?.address ?? NOT_SAID], ['Place', positionText(state.position)],
     ['Method', METHOD_WORD[opened.method]], ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
     ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
     ['Materials', [...went, ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => {
       const added = e.kind === 'addition' && !state.struck.has(e.id) ? [e.data.what, ...(e.data.parts ?? []).map((p) => materialName(p.material))].filter(Boolean).join(', ') : '';
       return added ? [`${added} (added ${when(e.at)})`] : [];
     })].join('; ') || 'not recorded'],
+    ['Initial C:N', cn],
     ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
     ['Places of a round', state.plan.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
     ['Taken over', adoptedText(opened.adopted, { timeZone: site.timeZone, unit, now }) ?? undefined], ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
@@ -86,6 +105,8 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
   const out = new Map<string, LoggedReading[]>();
   for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
   const unsure = new Map(state.readings.flatMap((x) => { const words = surenessText(x, unit); return words === '' ? [] : [[x.id, `${place(x.point)} ${words}`] as const]; }));
+  const [byEntry, entryOf] = [new Map(state.entries.map((e) => [e.id, e.by])), new Map(state.readings.map((r) => [r.id, r.entry]))];
+  const who = (id: string): string => byEntry.get(entryOf.get(id) ?? '') ?? '';
   const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
     const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
     const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string => cellOf(x, prepared.corrector.correct(x), floor.floorC, page, columns === null);
@@ -93,11 +114,12 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
     const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map((x) => `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`);
     const probes = [...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe])))].join(', ');
     const lateText = late.length > 0 ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later` : '';
-    return [when(r.time), ...values, probes || 'not named', tempBeside(r.value, floor.floorC, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], ...r.readings.flatMap((x) => unsure.get(x.id) ?? []), lateText, ...struck].filter(Boolean).join('; ')];
+    const readers = [...new Set(r.readings.map((x) => who(x.id)).filter(Boolean))].join(', ');
+    return [when(r.time), ...values, probes || 'not named', readers || 'not said', tempBeside(r.value, floor.floorC, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], ...r.readings.flatMap((x) => unsure.get(x.id) ?? []), lateText, ...struck].filter(Boolean).join('; ')];
   });
   const earlier = prepared.rounds.length > MOST_ROUNDS ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`] : [];
   const more = [...(columns ? [`Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`] : []), ...earlier].join(' ');
-  return { head: ['Round', ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : ['Values as read']), 'By', 'Counts as', `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`], rows, none: 'No round was read.', ...(more ? { more } : {}) };
+  return { head: ['Round', ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : ['Values as read']), 'Thermometer', 'Read by', 'Counts as', `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`], rows, none: 'No round was read.', ...(more ? { more } : {}) };
 }
 
 function workWords(e: Entry): string | null {
@@ -112,8 +134,10 @@ function workWords(e: Entry): string | null {
     case 'move': return 'Moved';
     case 'cover': return 'Cover';
     case 'screen': return 'Screened';
-    case 'cure': return 'Curing began';
-    case 'release': return 'Gone out';
+    case 'cure': return 'Put to cure';
+    case 'release': return 'Let go out';
+    case 'ready': return `Said to be ready${knowingText(e.data.knowing)}${e.data.words ? `: ${e.data.words}` : ''}`;
+    case 'ended': return `At its end: ${END_WORDS[e.data.reason]}${knowingText(e.data.knowing)}${e.data.words ? `, ${e.data.words}` : ''}`;
     case 'terms': return `Rules and policy changed: ${e.data.rules.join(', ')}`;
     case 'opened': return e.data.adopted ? 'Taken over under way: not recorded here before' : 'Opened';
     case 'built': return 'Closed: last raw load in';
@@ -123,6 +147,8 @@ function workWords(e: Entry): string | null {
 }
 /** The name of a material in words; one that the library does not have goes by its id. */
 const materialName = (id: string): string => MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
+const KNOWN = { unproven: 'not proven', warm: 'still warm', unread: 'not read lately' } as const;
+const knowingText = (knowing: readonly Doubt[] | undefined): string => (knowing && knowing.length > 0 ? `, knowing that it was ${listText(knowing.map((d) => KNOWN[d]))}` : '');
 const seedWords = (seeds: boolean | undefined): string => (seeds === undefined ? '' : seeds ? ', with live seeds' : ', no live seeds');
 
 function worksTable({ state, when }: Page): Table {
@@ -152,7 +178,8 @@ function correctionsTable({ state, when, place }: Page): Table {
 
 function checksTable({ state, siteState, unit, when }: Page): Table {
   const used = new Set(state.readings.flatMap((r) => (r.probe === undefined ? [] : [r.probe])));
-  const own = [...siteState.probes].filter(([id]) => used.has(id)).map(([id, checks]) => ({ id, checks }));
+  const broughtIds = new Set((state.opened.brought?.probes ?? []).map((p) => p.id));
+  const own = [...used].filter((id) => siteState.probes.has(id) || !broughtIds.has(id)).map((id) => ({ id, checks: siteState.probes.get(id) ?? [] }));
   const brought = (state.opened.brought?.probes ?? []).map((p) => ({ id: p.id, checks: p.checks.map((c) => ({ ...c, at: parseInstant(c.at)! })) }));
   const kelvin = (k: number): string => `${k > 0 ? '+' : ''}${(Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0)} °${unit}`;
   const rows = [...brought, ...own].flatMap(({ id, checks }) => (checks.length === 0 ? [[id, 'never checked', '', '', ''] as Row] : [...checks].sort((a, b) => a.at - b.at).map((c): Row => [id, when(c.at), `${tempFigure(c.referenceC, unit, 1)} °${unit}`, `${tempFigure(c.readC, unit, 1)} °${unit}`, kelvin(c.referenceC - c.readC)])));
@@ -189,6 +216,32 @@ function againOf({ digest, head, earlier }: AskFile, code: string, reckoning: Re
   };
 }
 
+/** The initial C:N of the mix, or why it cannot be told. */
+function cnText(cn: Figure | null): string {
+  if (cn === null) return 'still building';
+  if (!cn.ok) return `not known: ${listText(cn.missing)}`;
+  const { low, value, high } = cn.est;
+  return `${Math.round(value)}:1${Math.round(low) === Math.round(high) ? '' : `, between ${Math.round(low)} and ${Math.round(high)}`}, from what was logged as it was built`;
+}
+
+const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] => said.map((v) => ({ rule: v.full, met: v.status === 'proven', text: v.status === 'proven' ? v.short : `Not met: ${v.short}` }));
+
+/** How good the evidence is, apart from what it says. */
+function qualityOf(reckoning: Reckoning | null): string[] {
+  const lead = reckoning?.accounts[0];
+  const grade = lead ? gradeOf(reckoning!.prepared, lead.account) : null;
+  if (!grade) return ['No round was read since the clock started.'];
+  return [`${GRADE_WORD[grade.grade]} in all; the weakest part weighs most.`, ...grade.findings.map(({ finding, grade: own }) => `${GRADE_WORD[own]}: ${findingText(finding).is}.`)];
+}
+
+/** What somebody said that the heap is, with what stands behind it; none while it is worked. */
+function standingRow({ state, site, siteState, now }: Ask, reckoning: Reckoning | null, locale: Locale): [string, string][] {
+  const { situation } = digestOf(state, site, siteState, now, reckoning);
+  const { stage } = situation;
+  if (stage.by === null) return [];
+  return [['Standing', `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claimOf(situation, now), locale)}`]];
+}
+
 /** @param ask the batch as its log tells it, and the moment it is judged at */
 export function recordDoc(ask: Ask): RecordDoc {
   const { state, site, siteState, now, unit } = ask;
@@ -197,16 +250,18 @@ export function recordDoc(ask: Ask): RecordDoc {
   const labels = new Map(state.points.map((p) => [p.id, p.label?.split(' ')[0] ?? p.id]));
   const page: Page = { ...ask, when: (at) => whenText(timeZone, at), place: (id) => labels.get(id) ?? id };
   const reckoning = reckon(state, site, siteState, now);
-  const said = reckoning ? saidOf(reckoning, state.terms.length, locale) : [];
+  const cn = initialCnOf(ask.store ?? foldStore(state.entries), state.id, state.builtAt);
+  const said = reckoning ? saidOf(reckoning, state.terms.length, locale, cn) : [];
   const { code } = state.opened;
   return {
-    title: 'Heat-treatment record', site: site.name, code, made: whenText(timeZone, now), asOf: now, identity: identityOf(page),
+    title: 'Heat-treatment record', site: site.name, code, made: whenText(timeZone, now), asOf: now, identity: [...identityOf(page, cnText(cn)), ...standingRow(ask, reckoning, locale)],
+    outcome: outcomeOf(said), quality: qualityOf(reckoning), held: heldText(LIBRARY_EDITION), sign: ['Name', 'Signature', 'Date'],
     verdicts: said.map((v) => ({ ...v, sentence: plainText(v.sentence), notes: v.notes.map((n) => n.text) })),
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
     rounds: reckoning ? roundsTable(page, reckoning) : { head: [], rows: [], none: 'No clock has started yet.' },
     works: worksTable(page), corrections: correctionsTable(page), checks: checksTable(page),
     notCovered: notCoveredOf(page, reckoning),
-    cautions: [`${CAUTION.steam} ${CAUTION.spores}`, 'Whether this meets the law where the compost is made, sold or used: check with your local authority. The values of a rule may have been written down from memory, and are marked so.', 'It says which rule was met, when, and on how many readings; it promises no more.'],
+    cautions: [`${CAUTION.steam} ${CAUTION.spores}`, 'Whether this meets the law where the compost is made, sold or used: check with your local authority.', 'It says which rule was met, when, and on how many readings; it promises no more.'],
     again: ask.file ? againOf(ask.file, code, reckoning, now) : null,
   };
 }

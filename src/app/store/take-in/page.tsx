@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { TakeIn } from '@/features/store/ui/TakeIn';
 import { materialOptions } from '@/features/store/view';
+import { DraftScope } from '@/ui/draft';
 import { FrameFor } from '@/features/frame/server/FrameFor';
 import { setting } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
@@ -14,5 +15,5 @@ export default async function TakeInPage() {
   const store = await storeOf(s.site.id);
   const of = (pick: (l: (typeof store.loads)[number]) => string | null | undefined): string[] => [...new Set(store.loads.flatMap((l) => pick(l) ?? []))].sort();
   const places = [...new Set([...of((l) => l.where), ...(store.map?.map.slots ?? []).filter((x) => x.kind === 'store').map((x) => x.name)])];
-  return <FrameFor s={s} place="Store"><TakeIn materials={materialOptions(store)} measures={store.measures} suppliers={of((l) => l.load.supplier)} places={places} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} nowMs={s.now} /></FrameFor>;
+  return <FrameFor s={s} place="Store"><DraftScope name="take-in"><TakeIn materials={materialOptions(store)} measures={store.measures} suppliers={of((l) => l.load.supplier)} places={places} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} nowMs={s.now} /></DraftScope></FrameFor>;
 }

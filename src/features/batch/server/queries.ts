@@ -1,6 +1,9 @@
 import { chartView } from '@/core/digest/chart';
 import { digestOf, type Digest } from '@/core/digest/digest';
-import { reckon } from '@/core/digest/reckon';
+import { reckon, type Reckoning } from '@/core/digest/reckon';
+import { initialCnOf } from '@/core/mix/initial-cn';
+import type { Figure } from '@/core/mix/mix';
+import { foldStore } from '@/core/mix/store';
 import { adoptedText, saidOf } from '@/core/digest/said';
 import { heapPicture } from '@/core/digest/picture';
 import { positionText } from '@/core/heap/row';
@@ -39,7 +42,7 @@ export async function batchScreen(id: string, site: Site, board: readonly Digest
     facts: [positionText(state.position), digest.volumeM3 && volumeText(digest.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
     picture: heapPicture(digest, locale.now, locale.unit, volume), building: state.builtAt === null,
     advice: adviceView(digest, state, reckoning, board, locale, volume), digest,
-    verdicts: reckoning ? saidOf(reckoning, state.terms.length, locale) : [],
+    verdicts: reckoning ? saidOf(reckoning, state.terms.length, locale, await cnFor(reckoning, state, site.id)) : [],
     strictness: reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED ? strictnessView(reckoning, locale) : null,
     grade: reckoning ? gradeView(reckoning) : null, beyond: reckoning ? beyondView(reckoning, locale) : null,
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
@@ -50,6 +53,12 @@ export async function batchScreen(id: string, site: Site, board: readonly Digest
     adopted: adoptedText(opened.adopted, locale),
     age: digest.latest ? lastReadText(digest.latest, digest.field.minPoints, locale.now) : null,
   };
+}
+
+/** The initial C:N, where a rule of the batch asks for it. */
+async function cnFor({ accounts }: Reckoning, state: BatchState, site: string): Promise<Figure | null> {
+  if (!accounts.some(({ rule }) => rule.initialCn !== undefined)) return null;
+  return initialCnOf(foldStore(await logRepo(theDb()).ofStore(site)), state.id, state.builtAt);
 }
 
 /** When it was last read; *full* only where enough places were read for it to count. */

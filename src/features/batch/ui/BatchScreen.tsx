@@ -14,7 +14,7 @@ import type { AdviceView } from '../advice';
 import { Diagnoses, Rebounds, Size, Todo } from './Advice';
 
 type Piece = { readonly text: string; readonly strong?: true };
-type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; caution: string | null; policy: string; clock: string; asks: string; version: string; kept: boolean; notes: readonly { code: string; text: string }[] };
+type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; cn: string | null; full: string; caution: string | null; policy: string; clock: string; asks: string; version: string; kept: boolean; notes: readonly { code: string; text: string }[] };
 export type BatchScreenProps = {
   readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
   readonly advice: AdviceView; readonly age: string | null; readonly adopted: string | null; readonly actions: ReactNode; readonly kin: ReactNode;
@@ -97,11 +97,12 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
     <Disclosure summary="How each rule was judged">
       <ul className="flex flex-col gap-4">{verdicts.map((v) => (
         <li key={v.id} className="text-[14px]">
-          <h3>{v.title}: {v.word.toLowerCase()}</h3>
+          <h3>{v.full}: {v.word.toLowerCase()}</h3>
           <p><Pieces pieces={v.sentence} /></p>
           <p>It asks: {v.asks}.</p>
           <p className="q">{v.clock} {v.version}</p>
           <p className="q">{v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}</p>
+          {v.cn && <p data-testid="initial-cn">{v.cn}</p>}
           {v.conditions.length > 0 && <p className="q">It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.</p>}
           {v.caution && <p className="q">{v.caution}</p>}
           <p className="q">{v.policy}</p>

@@ -6,7 +6,7 @@ import { measuresFor } from '@/core/heap/form';
 import { looseLitres, type Mix } from '@/core/mix/mix';
 import { ingredientOf, type Ingredient } from '@/core/mix/ingredient';
 import type { Addition } from '@/core/mix/solve';
-import { estOf } from '@/core/mix/window';
+import { estOf, missOf, WINDOWS } from '@/core/mix/window';
 import { mixSays, windowInShort } from '@/core/mix/words';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { countText, listText } from '@/core/quantity/format';
@@ -43,7 +43,7 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
   const own = bench.parts.slice(already.length);
   const ownLitres = looseLitres(own);
   const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0] ?? { id: 'bucket', name: 'bucket', litres: 12 };
-  const { additions, working } = useAdditions(bench, view, ask);
+  const { additions, elsewhere, working } = useAdditions(bench, view, ask);
   const chosen = additions[pick] ?? additions[0] ?? null;
   const then = chosen && mix && !working ? { mix: chosen.after, key: chosen.key, litres: chosen.litres } : null;
   const size = measuresFor(draft.shape, Math.max(0.01, (mix?.litresMixed ?? 0) / 1000), null);
@@ -77,11 +77,11 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
         <Recipes view={view} by={by} />
       </section>
       <section id="figures" className="px-5 max-sm:px-4 pt-4 pb-4 xl:border-r border-rule-2 flex flex-col gap-3">
-        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen && !working ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 1e-9 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
+        <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">{mix ? <>{mixSays(mix)}{chosen && !working ? <> <b>{measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}</b> {chosen.miss < 1e-9 ? (chosen.n === 1 ? 'puts it right' : 'put it right') : (chosen.n === 1 ? 'brings it nearer' : 'bring it nearer')}{chosen.costs.length > 0 ? `, but ${listText(chosen.costs.map((id) => `${WINDOWS[id].name.toLowerCase()} goes to ${windowInShort(id, chosen.after)}`))}` : ''}.</> : null}</> : 'Put the marked amounts right, and the mix is worked out again.'}</p>
         {mix && <Windows mix={mix} then={then?.mix ?? null} />}
         {chosen && <div className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[50px]" disabled={working} onClick={() => take(chosen)}><Mark name="add" size={20} />Add {measureText(chosen.n, measure.name, measure.many)} of {nameOf(chosen, bench)}{chosen.waterL >= 2.5 ? ` and ${Math.round(chosen.waterL / 5) * 5} L water` : ''}</button>
           {additions.length > 1 && <button type="button" className="btn !min-h-[50px]" disabled={working} onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}>Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead</button>}</div>}
-        {!chosen && mix && mix.cn.ok && !working && lines.length > 0 && <p className="q" data-testid="no-addition">Nothing in the store makes it better on its own.{view.items.some((i) => i.inStore) ? '' : ' The store is empty: take in a load, and it is tried here.'}</p>}
+        {!chosen && mix && mix.cn.ok && !working && lines.length > 0 && <p className="q" data-testid="no-addition">{view.items.some((i) => i.inStore) ? 'Nothing in the store makes it better on its own.' : 'The store is empty.'} {elsewhere ? <b className="font-semibold text-ink">About {measureText(elsewhere.n, measure.name, measure.many)} of {nameOf(elsewhere, bench)}{elsewhere.waterL >= 2.5 ? ` and ${Math.round(elsewhere.waterL / 5) * 5} L of water` : ''} would.</b> : missOf(mix) === 0 ? '' : 'Nothing of the library does either: take something out, or solve it.'}</p>}
         {near.length > 0 && <section className="border-t-[1.6px] border-ink pt-2"><h3>Your own heaps nearest to this mix</h3><ul className="grid sm:grid-cols-2 gap-3 mt-1 text-[13.5px]">{near.map((h) => <li key={h.id}><Link prefetch={false} className="link" href={`/batch/${h.id}`}>{h.name}</Link> C:N {h.cn.toFixed(0)}, {h.moisture.toFixed(0)} % moist<br /><span className="text-ink-2">{h.says}</span></li>)}</ul></section>}
         {mix && <Schools parts={bench.parts} mix={mix} measure={measure} volume={view.volume} />}
       </section>
@@ -124,23 +124,32 @@ function measuresText(bench: ReturnType<typeof useBench>, view: BenchView): stri
 }
 
 /** What of the store, in whole measures, makes the mix better: asked a moment after the last change, answered by the worker. */
-function useAdditions(bench: ReturnType<typeof useBench>, view: BenchView, ask: ReturnType<typeof useSolver>): { additions: readonly Addition[]; working: boolean } {
-  const [answer, setAnswer] = useState<{ additions: readonly Addition[]; of: Mix | null }>({ additions: [], of: null });
+function useAdditions(bench: ReturnType<typeof useBench>, view: BenchView, ask: ReturnType<typeof useSolver>): { additions: readonly Addition[]; /** Of the library, where nothing of the store helps. */ elsewhere: Addition | null; working: boolean } {
+  const [answer, setAnswer] = useState<{ additions: readonly Addition[]; elsewhere: Addition | null; of: Mix | null }>({ additions: [], elsewhere: null, of: null });
   const { mix, parts, waterL, lines } = bench;
   useEffect(() => {
     if (!mix || parts.length === 0) return undefined;
     let current = true;
     const measure = view.measures.find((m) => m.id === 'barrow') ?? view.measures[0];
     const used = (key: string): number => lines.reduce((s, l) => (l.item.key === key ? s + (l.ingredient?.litres ?? 0) : s), 0);
+    // Seeds, disease and raw dung are not offered to a mix that has none of them.
+    const held = new Set(parts.flatMap((p) => p.risks));
+    const harmless = (i: Item): boolean => i.stuff.risks.every((r) => r !== 'chemical' && ((r !== 'seeds' && r !== 'disease' && r !== 'raw-animal') || held.has(r)));
     // Of several loads of one material the fullest stands for all.
     const fullest = new Map<string, Item>();
-    for (const i of view.items) { const was = fullest.get(i.material); if (i.inStore && i.ready && (!was || (i.hasLitres ?? 0) > (was.hasLitres ?? 0))) fullest.set(i.material, i); }
-    const stock = !measure ? [] : [...fullest.values()].map((i) => ({ stuff: { ...ingredientOf(i.key, { amount: { in: 'litres', n: 1 } }, i.stuff, i.price), name: i.name }, litresEach: measure.litres, hasLitres: i.hasLitres === null ? null : i.hasLitres - used(i.key) }));
-    const timer = setTimeout(() => void ask({ do: 'add', parts, waterL, stock }).then((a) => { if (current) setAnswer({ additions: a?.did === 'add' ? a.additions : [], of: mix }); }), 120);
+    for (const i of view.items) { const was = fullest.get(i.material); if (i.inStore && i.ready && harmless(i) && (!was || (i.hasLitres ?? 0) > (was.hasLitres ?? 0))) fullest.set(i.material, i); }
+    const carried = (items: readonly Item[]) => (!measure ? [] : items.map((i) => ({ stuff: { ...ingredientOf(i.key, { amount: { in: 'litres' as const, n: 1 } }, i.stuff, i.price), name: i.name }, litresEach: measure.litres, hasLitres: i.hasLitres === null ? null : i.hasLitres - used(i.key) })));
+    const additionsOf = async (items: readonly Item[]): Promise<readonly Addition[]> => { const a = await ask({ do: 'add', parts, waterL, stock: carried(items) }); return a?.did === 'add' ? a.additions : []; };
+    const timer = setTimeout(() => void (async () => {
+      const additions = await additionsOf([...fullest.values()]);
+      const elsewhere = additions.length > 0 ? null : ((await additionsOf(view.items.filter((i) => !i.inStore && harmless(i)))).find((a) => a.costs.length === 0) ?? null);
+      if (current) setAnswer({ additions, elsewhere, of: mix });
+    })(), 120);
     return () => { current = false; clearTimeout(timer); };
   }, [mix, parts, waterL, lines, view, ask]);
   // The last answer stays in its place while the next one is worked out, so that nothing moves under the finger.
-  return { additions: mix && parts.length > 0 ? answer.additions : [], working: answer.of !== mix };
+  const there = mix !== null && parts.length > 0;
+  return { additions: there ? answer.additions : [], elsewhere: there ? answer.elsewhere : null, working: answer.of !== mix };
 }
 
 /** Kept recipes, and how the heaps that were built by each did. */

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { findMaterials } from '@/core/mix/find';
 import { ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { ROLES } from '@/core/log/store-shapes';
 import { Sheet } from '@/ui/Sheet';
@@ -8,8 +9,7 @@ import type { Item } from '../view';
 /** Another material: what lies in the store first, then the whole library. */
 export function Pick({ open, onOpenChange, items, taken, onPick }: { open: boolean; onOpenChange: (open: boolean) => void; items: readonly Item[]; taken: ReadonlySet<string>; onPick: (item: Item) => void }) {
   const [find, setFind] = useState('');
-  const wanted = find.trim().toLowerCase();
-  const shown = items.filter((i) => !taken.has(i.key) && (wanted === '' || i.name.toLowerCase().includes(wanted)));
+  const shown = findMaterials(items.filter((i) => !taken.has(i.key)), find, (i) => ({ id: i.material, name: i.name }));
   const group = (inStore: boolean) => ROLES.flatMap((role) => { const list = shown.filter((i) => i.role === role && i.inStore === inStore); return list.length > 0 ? [{ role, list }] : []; });
   const line = (i: Item) => <li key={i.key}><button type="button" className="w-full text-left min-h-[44px] py-1 border-b border-rule flex justify-between gap-3 items-baseline cursor-pointer" onClick={() => { onPick(i); onOpenChange(false); setFind(''); }}><b className="font-[650]">{i.name}</b><span className="text-[13px] text-ink-2 text-right">{i.inStore ? i.says : i.stuff.cn ? `C:N ${Math.round(i.stuff.cn.usual)}` : 'figures not known'}</span></button></li>;
   const [stock, library] = [group(true), group(false)];

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import yazl from 'yazl';
 import type { Digest } from '@/core/digest/digest';
+import { foldStore } from '@/core/mix/store';
 import { isoOf } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -26,7 +27,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
   const earlier = file === null ? [] : logged.state.terms.slice(0, -1).map((terms) => ({ version: terms.version, text: fileTextOf(site, logged, terms)! }));
   const digests = new Map(earlier.map(({ version, text }) => [version, sha256(text)]));
   const about = file === null ? {} : { file: { digest: sha256(file), head: logged.chained.at(-1)!.entry.hash, earlier: digests } };
-  return { file, earlier: new Map(earlier.map(({ version, text }) => [version, text])), record: recordDoc({ state: logged.state, siteState: logged.siteState, site, now: at, unit, ...about }) };
+  return { file, earlier: new Map(earlier.map(({ version, text }) => [version, text])), record: recordDoc({ state: logged.state, siteState: logged.siteState, site, now: at, unit, store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)), ...about }) };
 }
 
 /** The record as a page shows it. Null: there is no such batch. */

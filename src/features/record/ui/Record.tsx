@@ -1,4 +1,3 @@
-import { MEMORY_TEXT } from '@/core/rules/text';
 import { HeatChart } from '@/charts/HeatChart';
 import type { RecordDoc, Table } from '../view';
 
@@ -22,19 +21,28 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
       <h1>{record.title}</h1>
       <p className="q mt-1">{record.site}. Made {record.made}, from what was logged by then.</p>
       <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">{record.identity.map(([k, v]) => <div key={k} className="contents"><dt className="font-semibold">{k}</dt><dd className="max-sm:mb-1">{v}</dd></div>)}</dl>
+      {record.outcome.length > 0 && (
+        <Part title="Met or not met">
+          <ul>{record.outcome.map((o) => <li key={o.rule} className="flex flex-wrap gap-x-3 border-b border-rule py-1"><b className={o.met ? 'text-stamp' : ''}>{o.text}</b><span>{o.rule}</span></li>)}</ul>
+          <p className="q mt-1">{record.held}</p>
+        </Part>
+      )}
+      <Part title="Signed for the site"><dl className="grid grid-cols-[90px_1fr] gap-y-4 mt-2 max-w-[520px]">{record.sign.map((s) => <div key={s} className="contents"><dt>{s}</dt><dd className="border-b border-ink min-h-[22px]" /></div>)}</dl></Part>
       <Part title="Verdict">
         {record.verdicts.length === 0 && <p>The heap is still building. No clock has started, and nothing is proven.</p>}
         <ul className="flex flex-col gap-4">{record.verdicts.map((v) => (
-          <li key={v.id}><h3 className={v.status === 'proven' ? 'text-stamp' : ''}>{v.title}: {v.word.toLowerCase()}</h3>
+          <li key={v.id}><h3 className={v.status === 'proven' ? 'text-stamp' : ''}>{v.full}: {v.word.toLowerCase()}</h3>
             <p className="font-semibold">{v.sentence}</p>
             <p className="q">The rule asks: {v.asks}. {v.clock}</p>
-            <p className="q">{v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}</p>
+            <p className="q">{v.source}.</p>
+            {v.cn && <p>{v.cn}</p>}
             <p className="q">Policy: {v.policy} {v.version}</p>
             {v.conditions.length > 0 && <p className="q">Also asked for, and not judged here: {v.conditions.join('; ')}.</p>}
             {v.caution && <p className="q">{v.caution}</p>}
             {v.notes.length > 0 && <ul className="list-disc pl-5">{v.notes.map((n, i) => <li key={i}>{n}</li>)}</ul>}
           </li>))}</ul>
       </Part>
+      <Part title="How good the evidence is"><ul className="list-disc pl-5">{record.quality.map((x) => <li key={x}>{x}</li>)}</ul></Part>
       {record.chart && <Part title="Heat, every round since it was built"><HeatChart data={record.chart} /></Part>}
       <Part title="Rounds, point by point"><PrintTable table={record.rounds} label="Rounds, point by point" /></Part>
       <Part title="Works on the heap"><PrintTable table={record.works} label="Works on the heap" /></Part>

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { FIGURE_NAMES, MaterialSchema, PARTICLES, RISKS, ROLES, type FigureName, type Material, type Particle, type Range, type Risk, type Role } from '@/core/log/store-shapes';
+import { findMaterials } from '@/core/mix/find';
 import { PARTICLE_WORDS, RISK_WORDS, ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { asSentence } from '@/core/words/problem';
 import { keepAnswered } from '@/outbox/keep';
@@ -19,7 +20,8 @@ export function Materials({ rows, by, today }: { rows: readonly MaterialRow[]; b
   const [find, setFind] = useState('');
   const [edit, setEdit] = useState<Material | 'new' | null>(null);
   const wanted = find.trim().toLowerCase();
-  const shown = rows.filter(({ material: m }) => wanted === '' || m.name.toLowerCase().includes(wanted) || m.risks.some((r) => RISK_WORDS[r].includes(wanted)));
+  const named = findMaterials(rows, find, ({ material }) => material);
+  const shown = wanted === '' ? rows : [...named, ...rows.filter((r) => !named.includes(r) && r.material.risks.some((k) => RISK_WORDS[k].includes(wanted)))];
   if (edit) return <Edit from={edit === 'new' ? null : edit} taken={rows.map((r) => r.material.id)} by={by} today={today} onDone={() => setEdit(null)} />;
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1240px]">
