@@ -67,15 +67,13 @@ export function DraftScope({ name, children }: { name: string; children: ReactNo
 
 function DraftFields({ name, held, children }: { name: string; held: Held | null; children: ReactNode }) {
   const fields = useRef<Record<string, unknown>>({ ...held?.fields });
-  const done = useRef(false);
   const scope = useMemo<Scope>(() => ({
     held,
     put(field, value, changed) {
-      if (done.current) return;
       if (changed) fields.current[field] = value; else delete fields.current[field];
       writeHeld(name, fields.current);
     },
-    clear() { done.current = true; writeHeld(name, {}); found.set(name, null); },
+    clear() { fields.current = {}; writeHeld(name, {}); found.set(name, null); },
   }), [name, held]);
   return <DraftContext value={scope}>{children}</DraftContext>;
 }

@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { v7 } from 'uuid';
+import { useDraftSaved } from './draft';
 import { remember } from './remember';
 
 export type Trouble = { readonly path: string; readonly message: string };
@@ -19,11 +20,13 @@ export function useKept(device: string) {
   const [by, setBy] = useState(device);
   const [problems, setProblems] = useState<readonly Trouble[]>([]);
   const [busy, start] = useTransition();
+  const forgetDraft = useDraftSaved();
   const keep = (write: () => Promise<Kept>, onDone: () => void | Promise<void>): void => start(async () => {
     const answer = await write().catch(unanswered);
     if (!answer.ok) { setProblems(answer.problems); return; }
     remember('zh_by', by);
     setProblems([]);
+    forgetDraft();
     setId(v7());
     // What belongs with it is written before the page is made anew.
     await onDone();

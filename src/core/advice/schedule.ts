@@ -1,5 +1,6 @@
 import { leavesOf, type Rule } from '../evidence/rule';
 import type { MethodTemplate } from '../log/shapes';
+import { countText } from '../quantity/format';
 
 /** A rule that asks for more turnings in a row of hot days than a method's calendar makes. */
 export type ShortSchedule = { readonly needed: number; readonly days: number; readonly made: number; /** Turned so often it would do, days. */ readonly everyDays: number };
@@ -17,4 +18,12 @@ export function shortSchedule(template: Pick<MethodTemplate, 'trigger' | 'firstD
     return made >= leaf.turnings ? [] : [{ needed: leaf.turnings, days, made, everyDays: Math.max(1, Math.floor(days / leaf.turnings)) }];
   });
   return short[0] ?? null;
+}
+
+/** Each rule that the method by its calendar turns too seldom for, in a sentence. @param rules with the names they go by */
+export function shortScheduleTexts(template: Pick<MethodTemplate, 'name' | 'trigger' | 'firstDay' | 'everyDays'>, rules: readonly { readonly title: string; readonly rule: Pick<Rule, 'requirement'> }[]): string[] {
+  return rules.flatMap(({ title, rule }) => {
+    const s = shortSchedule(template, rule);
+    return s ? [`${title} asks for ${countText(s.needed, 'turning')} in ${s.days} days, and ${template.name.toLowerCase()} makes ${s.made === 0 ? 'none' : s.made === 1 ? 'one' : s.made}. Turn it about every ${s.everyDays} days, or choose another method.`] : [];
+  });
 }

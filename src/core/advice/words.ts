@@ -1,4 +1,4 @@
-import { ageText, countText, dayText, durationText, listText, missingText, soonText, tempBeside, tempText } from '../quantity/format';
+import { ageText, countText, dayText, durationText, listText, missingText, soonText, tempBeside, tempText, volumeText } from '../quantity/format';
 import { localParts } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { CAUTION } from '../words/caution';
@@ -116,7 +116,7 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
     case 'STAGE_DONE': return `${durationText(r.heldHours)} hot since its last turning, ${durationText(r.needHours)} were asked for; ${countText(r.owed, 'turning')} still owed. Last hot round ${at(r.at)}.`;
     case 'STAGE_RUNS': return `${missingText(r.missingHours)} more before the next of ${countText(r.owed, 'owed turning')}: a turning now would waste the hours since the last. Last hot round ${at(r.at)}.`;
     case 'RUN_WOULD_END': return `At ${changeText(r.perDay, unit)} a day it falls past ${temp(r.floorC)} ${dayWord(timeZone, r.at, now)} about ${localParts(timeZone, r.at).clock}, and its ${durationText(r.creditedHours)} would be lost.`;
-    case 'NEAR_PROOF': return `${missingText(r.missingHours)} from proof, which could be ${at(r.proofAt)}. A turning now would pause the run for up to ${ageText(r.graceHours)} and owes nothing.`;
+    case 'NEAR_PROOF': return `${missingText(r.missingHours)} from proof: ${at(r.proofAt)} at the earliest. A turning now would pause the run for up to ${ageText(r.graceHours)} and owes nothing.`;
     case 'RECOVERING': return `It is still coming back from its turning: it has until ${at(r.until)} to reach ${temp(r.floorC)}.`;
     case 'TURNED_LATELY': return `Turned ${at(r.at)}. Opened again within a day it only loses heat.`;
     case 'NO_RULE_ASKS': return 'No rule that it is kept under asks for a turning now.';
@@ -201,7 +201,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
 export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (s.code) {
-    case 'SIZE': return `${s.m3.toFixed(1)} m³ now`;
+    case 'SIZE': return `${volumeText(s.m3, 'm3')} now`;
     case 'SIZE_UNKNOWN': return 'its size is not known: measure it';
     case 'SQUEEZE': return `squeezed ${at(s.at)}: ${SQUEEZE_WORDS[s.squeeze].word.toLowerCase()}`;
     case 'NOT_SQUEEZED': return 'nobody squeezed a handful lately';

@@ -66,7 +66,7 @@ export function chartView(state: BatchState, reckoning: Reckoning, locale: Local
       return {
         name: barName(account.standing, rule.clock, unit), spans: spansOf(account),
         needFrom: running ? account.standing.base : null, needTo: running ? v.earliestProofAt : null, provenAt: v.provenAt,
-        label: v.provenAt !== null ? `proven ${whenText(timeZone, v.provenAt, now)}` : running ? (v.creditedHours >= v.requiredHours ? 'time reached' : `could be ${dayText(timeZone, v.earliestProofAt!)}`) : `${missingText(v.requiredHours - v.creditedHours)} missing`,
+        label: v.provenAt !== null ? `proven ${whenText(timeZone, v.provenAt, now)}` : running ? (v.creditedHours >= v.requiredHours ? 'time reached' : `${dayText(timeZone, v.earliestProofAt!)} at the earliest`) : `${missingText(v.requiredHours - v.creditedHours)} missing`,
       };
     }),
     // What came after a proof took nothing from it.

@@ -1,3 +1,4 @@
+import type { Verdict } from '../evidence/verdict';
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { localDays, zoneOf } from '../quantity/calendar';
 import { isLive, type HeapFacts } from '../advice/situation';
@@ -41,8 +42,8 @@ export type Digest = {
   readonly strata: readonly Stratum[];
   readonly lostHours: number;
   readonly latest: { readonly at: Instant; readonly valueC: number; readonly peakC: number; readonly points: number; readonly complete: boolean } | null;
-  /** How it heated: when a place was first read at 55 °C, and the hottest that was read. */
-  readonly outcome: { readonly hotAt: Instant | null; readonly highestC: number | null };
+  /** How it heated: when a place was first read at 55 °C, the hottest that was read, and the best that the leading rule reached at any time, whatever came in later. */
+  readonly outcome: { readonly hotAt: Instant | null; readonly highestC: number | null; readonly best: { readonly provenAt: Instant | null; readonly creditedHours: number } | null };
   readonly lastLogged: { readonly at: Instant; readonly by: string };
   /** What the next advice is worked out from, at the moment of looking. */
   readonly situation: HeapFacts;
@@ -113,7 +114,16 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
 const HOT_C = 55;
 function outcomeOf(reckoning: Reckoning | null): Digest['outcome'] {
   const rounds = reckoning?.prepared.rounds ?? [];
-  return { hotAt: rounds.find((r) => r.peak >= HOT_C)?.time ?? null, highestC: rounds.reduce<number | null>((a, r) => (a === null || r.peak > a ? r.peak : a), null) };
+  return { hotAt: rounds.find((r) => r.peak >= HOT_C)?.time ?? null, highestC: rounds.reduce<number | null>((a, r) => (a === null || r.peak > a ? r.peak : a), null), best: bestOf(reckoning?.accounts[0]?.account.verdict) };
+}
+
+/** The most that a rule reached, now or before something raw started its clock again. */
+function bestOf(verdict: Verdict | undefined): Digest['outcome']['best'] {
+  if (!verdict) return null;
+  const all = [...verdict.segments, { provenAt: verdict.provenAt, creditedHours: verdict.creditedHours }];
+  const proven = all.findLast((s) => s.provenAt !== null);
+  const { provenAt, creditedHours } = proven ?? all.reduce((a, s) => (s.creditedHours > a.creditedHours ? s : a));
+  return { provenAt, creditedHours };
 }
 
 /** The next moment at which time alone changes a standing: a gap used up, a window closed, a day over, a reading dated ahead. */

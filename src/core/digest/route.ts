@@ -5,7 +5,7 @@ import type { Digest } from './digest';
 
 /** Why a heap stands where it stands in a walk; the words are in words/route.ts. */
 export type RouteReason =
-  | { readonly code: 'CURING' } | { readonly code: 'PROVEN' } | { readonly code: 'EARNED'; readonly hours: number } | { readonly code: 'PAUSED'; readonly hours: number }
+  | { readonly code: 'BUILDING' } | { readonly code: 'PROVEN' } | { readonly code: 'EARNED'; readonly hours: number } | { readonly code: 'PAUSED'; readonly hours: number }
   | { readonly code: 'LOST' } | { readonly code: 'NOT_HOT' } | { readonly code: 'NO_RULE' };
 /** Why it need not be read now. */
 export type NotNow = { readonly code: 'GONE' } | { readonly code: 'BUILDING' } | { readonly code: 'READ_LATELY'; readonly at: Instant; readonly due: Instant | null } | { readonly code: 'AFTER_TURN'; readonly due: Instant };
@@ -20,9 +20,11 @@ function standing(d: Digest): { tier: number; share: number; reason: RouteReason
   const lead = d.rules[0];
   const share = lead ? lead.creditedHours / lead.requiredHours : 0;
   const hours = lead?.creditedHours ?? 0;
-  if (d.situation.stage.code === 'curing' || d.situation.stage.code === 'ready') return { tier: 0, share: 1, reason: { code: 'CURING' } };
+  const stage = d.situation.stage.code;
+  if (stage === 'building') return { tier: 3, share: 0, reason: { code: 'BUILDING' } };
   if (!lead) return { tier: 3, share: 0, reason: { code: 'NO_RULE' } };
-  if (lead.status === 'proven') return { tier: 1, share: 1, reason: { code: 'PROVEN' } };
+  // Saying that it is ready makes nothing clean: an unproven one stays where its proof puts it.
+  if (lead.status === 'proven') return { tier: stage === 'curing' || stage === 'ready' ? 0 : 1, share: 1, reason: { code: 'PROVEN' } };
   if (hours > 0) return { tier: 2, share, reason: { code: lead.status === 'recovering' ? 'PAUSED' : 'EARNED', hours } };
   return { tier: 3, share: 0, reason: d.state === 'broken' ? { code: 'LOST' } : { code: 'NOT_HOT' } };
 }

@@ -11,5 +11,6 @@ export const CAUTION = {
   unproven: 'Unproven compost may carry germs and live seeds: say so to whoever takes it.',
   rawOut: 'Unproven, it counts as raw manure where it goes: keep the intervals to harvest that your local authority sets, and keep it off crops that are eaten raw.',
   warmOut: 'Do not stack or bag it warm: it can heat up again by itself and catch fire. Read it the next day.',
+  coldHeap: 'Seeds, roots and plant disease live through a heap that does not get hot. Strip the seed heads and roots off first, or put it into a hot heap instead.',
   raw: 'Raw manure and leachate carry germs: gloves, and wash hands and tools before you touch a finished heap.',
 } as const;

@@ -1,3 +1,4 @@
+import { volumeText } from '../quantity/format';
 /** Something that a file, a form or a call got wrong, as data; the path names the input. */
 export type Problem = { readonly path: string; readonly message: string };
 
@@ -51,7 +52,7 @@ export const PROBLEM = {
   expectOrder: 'the days of the heat expected must go up',
   dayBackwards: 'the working day must end after it begins',
   sameHeap: 'a heap cannot be joined, stacked or sent to itself. Choose the other heap',
-  splitTooMuch: (m3: number) => `the parts must leave something behind: this heap has about ${m3.toFixed(1)} m³`,
+  splitTooMuch: (m3: number) => `the parts must leave something behind: this heap has about ${volumeText(m3, 'm3')}`,
   plainId: 'small letters, figures and hyphens only, such as hop-bines',
   rangeOrder: 'the usual value must lie between the lowest and the highest',
   nitrogen: 'nitrogen is a share of the dry weight: give a percentage between 0 and 50',

@@ -11,9 +11,9 @@ const note = (fact: NoteFact, at: number): Note => ({ code: fact.code, fact, at,
 
 describe('the verdict as a grower would say it', () => {
   test('running: what is missing is rounded up, and could be is said', () => {
-    expect(say({})).toBe('Needs 3 d 6 h more at 55 °C in its coldest point, and 2 more turnings. Could be proven on Thu 21 May.');
-    expect(say({ turningsCounted: 4 }, 'F')).toBe('Needs 3 d 6 h more at 131 °F in its coldest point, and 1 more turning. Could be proven on Thu 21 May.');
-    expect(say({ turningsCounted: 5, combine: 'median' })).toBe('Needs 3 d 6 h more at 55 °C on the median of its points. Could be proven on Thu 21 May.');
+    expect(say({})).toBe('Needs 3 d 6 h more at 55 °C in its coldest point, and 2 more turnings. Could be proven on Thu 21 May at the earliest.');
+    expect(say({ turningsCounted: 4 }, 'F')).toBe('Needs 3 d 6 h more at 131 °F in its coldest point, and 1 more turning. Could be proven on Thu 21 May at the earliest.');
+    expect(say({ turningsCounted: 5, combine: 'median' })).toBe('Needs 3 d 6 h more at 55 °C on the median of its points. Could be proven on Thu 21 May at the earliest.');
     expect(say({ creditedHours: 400 })).toBe('Needs 2 more turnings. The time is reached: it waits for the turning and a hot round after it.');
   });
   test('proven names when, how long and how often turned', () => {

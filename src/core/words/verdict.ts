@@ -92,7 +92,7 @@ const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
   const turns = v.turningsRequired - v.turningsCounted;
   return v.creditedHours >= v.requiredHours && turns > 0 && v.form.kind !== 'staged'
     ? [plain(' The time is reached: it waits for the turning and a hot round after it.')]
-    : [plain(' Could be proven on '), strong(dayText(locale.timeZone, v.earliestProofAt)), plain('.')];
+    : [plain(' Could be proven on '), strong(dayText(locale.timeZone, v.earliestProofAt)), plain(' at the earliest.')];
 };
 
 /** What was reached, behind 'Proven'. */

@@ -11,7 +11,7 @@ import type { Digest } from '@/core/digest/digest';
 import type { Reckoning } from '@/core/digest/reckon';
 import { changesOf, heatsOf } from '@/core/digest/situation';
 import { sizesOfHeap } from '@/core/heap/sizes';
-import { LEAST_HOT_M3 } from '@/core/heap/size';
+import { isShape, LEAST_HOT_M3 } from '@/core/heap/size';
 import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
 import type { VolumeUnit } from '@/core/quantity/units';
@@ -80,7 +80,7 @@ export function goingOutView({ situation }: Digest, locale: Locale) {
   };
 }
 
-const HOW = { built: 'when it was built', measured: 'measured', judged: 'judged by eye', level: 'by its level', joined: 'another heap joined', 'carried-off': 'a part carried off' } as const;
+const HOW = { built: 'when it was built', measured: 'measured', judged: 'judged by eye', level: 'by its level, as if its foot had stayed the same', joined: 'another heap joined', 'carried-off': 'a part carried off' } as const;
 
 /** How big it is and was, whether that is enough, and which heap it might be joined with. */
 function sizeView(facts: HeapFacts, state: BatchState, digest: Digest, board: readonly Digest[], { timeZone, now }: Locale, volume: VolumeUnit) {
@@ -89,8 +89,14 @@ function sizeView(facts: HeapFacts, state: BatchState, digest: Digest, board: re
   const card = (d: Digest) => ({ id: d.id, name: d.name ?? d.code, facts: d.situation });
   const partners = isGone(facts) || isDangerous({ ...facts, now }) || !(small || facts.stage.code === 'curing') ? [] : partnersFor(card(digest), board.map(card)).slice(0, 3);
   const [first, last] = [sizes[0], sizes.at(-1)];
+  const sunk = state.own.findLast((e) => e.kind === 'observation' && e.data.sunkCm !== undefined && e.at <= now);
+  const sunkCm = sunk?.kind === 'observation' && sunk.at > (last?.at ?? -Infinity) ? sunk.data.sunkCm! : null;
   return {
-    now: last ? volumeText(last.m3, volume) : null,
+    now: last ? volumeText(last.m3, volume) : null, isSince: sunkCm !== null && last ? dayText(timeZone, last.at) : null,
+    assumed: [
+      ...(sunkCm !== null ? [`It sank ${sunkCm} cm, and its height was not measured: how much is left of it cannot be told.`] : []),
+      ...(state.opened.measures !== undefined && !isShape(state.opened.shape) ? ['Its shape was not said: it is taken as a dome.'] : []),
+    ],
     shrunk: first && last && last !== first && last.m3 < first.m3 ? `${Math.round((1 - last.m3 / first.m3) * 100)} % less than ${volumeText(first.m3, volume)} when it was built` : null,
     small: small ? `Under ${volumeText(LEAST_HOT_M3, volume)} a heap rarely stays hot.` : null,
     partners: partners.map((x) => ({ id: x.id, text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither is hot or has time counted.'}` })),

@@ -1,6 +1,6 @@
 import type { Digest } from '@/core/digest/digest';
 import type { Kinship } from '@/core/log/lineage';
-import { dayText } from '@/core/quantity/format';
+import { dayText, volumeText } from '@/core/quantity/format';
 
 /** One tie in a heap's lineage as people read it, and the heap at its other end. */
 export type Tie = { readonly depth: number; readonly id: string; readonly name: string; readonly text: string; readonly gone: boolean; readonly at: number };
@@ -8,7 +8,7 @@ export type Ties = { readonly before: readonly Tie[]; readonly after: readonly T
 
 const WORD = { split: 'a part carried off', merge: 'joined', transfer: 'something carried over', stack: 'stacked on it' } as const;
 const text = (k: Kinship, timeZone: string): string => {
-  const amount = k.kind === 'transfer' ? (k.litres === null ? '' : `, ${k.litres} L`) : k.kind === 'stack' ? '' : k.m3 === null ? '' : `, ${k.m3.toFixed(1)} m³`;
+  const amount = k.kind === 'transfer' ? (k.litres === null ? '' : `, ${k.litres} L`) : k.kind === 'stack' ? '' : k.m3 === null ? '' : `, ${volumeText(k.m3, 'm3')}`;
   return `${k.kind === 'transfer' ? k.what : WORD[k.kind]}${amount}${k.kind === 'merge' ? (k.proven ? ', proven' : ', not proven') : ''}, ${dayText(timeZone, k.at)}`;
 };
 

@@ -45,12 +45,11 @@ export function itemsOf(store: StoreState, locale: Locale): Item[] {
 
 /** How a heap did, in three figures. */
 export function didOf(d: Digest, { unit }: Locale): { readonly hot: string; readonly highest: string; readonly proven: string } {
-  const { hotAt, highestC } = d.outcome;
+  const { hotAt, highestC, best } = d.outcome;
   const from = d.builtAt;
-  const lead = d.rules[0];
   return {
     hot: hotAt === null || from === null ? (from === null ? 'still building' : `not at ${tempText(55, unit)} yet`) : `${tempText(55, unit)} after ${durationText(Math.max(0, hotAt - from) / MS.hour)}`,
-    highest: highestC === null ? 'not read yet' : `hottest ${tempText(highestC, unit)}`, proven: !lead ? 'no rule' : lead.provenAt !== null ? `proven, ${durationText(lead.creditedHours)}` : `${durationText(lead.creditedHours)} of heat counted`,
+    highest: highestC === null ? 'not read yet' : `hottest ${tempText(highestC, unit)}`, proven: best === null ? 'no rule' : best.provenAt !== null ? `proven, ${durationText(best.creditedHours)}` : `${durationText(best.creditedHours)} of heat counted`,
   };
 }
 

@@ -6,6 +6,7 @@ import { estOf } from '@/core/mix/window';
 import { ANSWER_WORDS, BUILD_CAUTION, LAYER_WORDS, liftText, mixSays, stockText, windowFigure } from '@/core/mix/words';
 import { countText, soonText, listText } from '@/core/quantity/format';
 import { amountText, kgText, litresText } from '@/core/words/amount';
+import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 
 /** Something of the store, or of the library, that may be put in. */
@@ -25,15 +26,15 @@ export type BuildView = {
 const keyOf = (material: string, load: string | null): string => (load ? `load:${load}` : `material:${material}`);
 
 /** What may be put in: the store first, then the library. */
-function sourcesOf(store: StoreState, kept: 'turned' | 'static' | 'vessel', locale: Locale): Source[] {
-  const answer = (m: Material): string | null => { const a = answerTo(m, kept, store.acceptance); return a.answer === 'accept' ? null : `${ANSWER_WORDS[a.answer].says}${a.reason ? `: ${a.reason}` : ''}.`; };
+function sourcesOf(store: StoreState, { kept, noClaim }: Pick<Heap, 'kept' | 'noClaim'>, locale: Locale): Source[] {
+  const answer = (m: Material): string | null => { if (noClaim && m.risks.some((r) => r === 'seeds' || r === 'disease')) return CAUTION.coldHeap; const a = answerTo(m, kept, store.acceptance); return a.answer === 'accept' ? null : `${ANSWER_WORDS[a.answer].says}${a.reason ? `: ${a.reason}` : ''}.`; };
   return [
   ...inStock(store).filter((l) => l.answer === 'accept').map((l): Source => ({ key: keyOf(l.material.id, l.id), material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, inStore: true, answer: answer(l.material), says: [stockText(l, locale), l.where].filter(Boolean).join(', ') })),
   ...[...store.materials.values()].map((m): Source => ({ key: keyOf(m.id, null), material: m.id, load: null, name: m.name, says: 'not from the store', inStore: false, answer: answer(m) })).sort((a, b) => (a.name < b.name ? -1 : 1)),
   ];
 }
 
-type Heap = { readonly id: string; readonly kept: 'turned' | 'static' | 'vessel'; readonly name: string; readonly place: string; readonly openedAt: number; readonly builtAt: number | null; readonly slot: string | null };
+type Heap = { readonly id: string; readonly kept: 'turned' | 'static' | 'vessel'; /** It does not get hot enough to kill anything, by its method. */ readonly noClaim: boolean; readonly name: string; readonly place: string; readonly openedAt: number; readonly builtAt: number | null; readonly slot: string | null };
 /** The building of a heap as it stands. */
 export function buildView(heap: Heap, built: Built, store: StoreState, locale: Locale): BuildView {
   const { timeZone, now, volume } = locale;
@@ -57,7 +58,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     figures: cn && wet ? `${heap.builtAt === null ? 'So far' : 'When it was built'} C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.` : '', says: went.length === 0 ? '' : mixSays(mix), planned: guide && estOf(guide.plan.cn) ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed, volume)}` : ''}.` : null,
     cautions: [...(raw ? [BUILD_CAUTION.raw] : []), ...(dusty ? [BUILD_CAUTION.dust] : []), ...(kg !== null && kg > 300 ? [liftText(kg, 2)] : [BUILD_CAUTION.lifting])],
     materialCautions: [...new Map(all.flatMap((p) => (p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : []))).values()],
-    sources: sourcesOf(store, heap.kept, locale), measures: store.measures,
+    sources: sourcesOf(store, heap, locale), measures: store.measures,
     risks: Object.fromEntries([...store.materials.values()].map((m) => [m.id, carries(m.risks)])),
     wrongUnit: slot?.only && strangers.length > 0 ? `${slot.name} is kept for ${slot.words ?? listText(slot.only)}: ${listText(strangers)} could go elsewhere.` : null,
   };

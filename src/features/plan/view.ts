@@ -3,7 +3,7 @@ import { isGone, isLive, type HeapFacts } from '@/core/advice/situation';
 import type { HeapCard } from '@/core/advice/tasks';
 import { positionShort } from '@/core/heap/row';
 import type { Digest } from '@/core/digest/digest';
-import { localParts } from '@/core/quantity/calendar';
+import { dayFrom, localParts, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
@@ -21,8 +21,9 @@ function effectText(o: Outlook, planned: Outlook, f: HeapFacts, timeZone: string
   if (o.proofAt === null) return f.proof.status === null || f.proof.status === 'proven' ? { text: 'changes nothing for a proof', costs: false } : { text: planned.proofAt === null ? 'no proof within forty days either way' : 'no proof within forty days', costs: planned.proofAt !== null };
   const day = dayText(timeZone, o.proofAt);
   if (planned.proofAt === null) return { text: `could be proven ${day}`, costs: false };
-  const later = o.proofAt - planned.proofAt;
-  return Math.abs(later) < 12 * MS.hour ? { text: `could be proven ${day}, as planned`, costs: false } : { text: `could be proven ${day} instead of ${dayText(timeZone, planned.proofAt)}`, costs: later > 0 };
+  // Both are told by their day, so what falls on one day is the same.
+  const [then, before] = [dayFrom(zoneOf(timeZone), o.proofAt).start, dayFrom(zoneOf(timeZone), planned.proofAt).start];
+  return then === before ? { text: `could be proven ${day}, as planned`, costs: false } : { text: `could be proven ${day} instead of ${dayText(timeZone, planned.proofAt)}`, costs: then > before };
 }
 
 /** The fourteen days as they are drawn and read. */
@@ -63,8 +64,8 @@ export function planView(plan: Ahead, days: readonly AheadDay[], board: readonly
     const proofAt = kind === 'live' || kind === 'waiting' ? (o?.proofAt ?? null) : null;
     return {
       batch: d.id, code: d.code, name: d.name ?? d.code, place: positionShort(d.position), state: d.state, kind, meanC: d.latest?.valueC ?? 20, turns: isLive(d.situation) ? turnsIn(plan, days, d.id).map(share) : [],
-      proofAt: proofAt === null ? null : share(proofAt), proofText: proofAt === null ? '' : `could be proven ${dayText(timeZone, proofAt)}`, lostAt: o?.lostAt == null ? null : share(o.lostAt), bayBy: by === null || by < first ? null : share(by),
-      note: kind === 'proven' ? 'proven; let it cool and move it' : kind === 'curing' ? (stage.code === 'ready' ? 'ready' : 'curing') : kind === 'building' ? 'building' : stage.code === 'on-hold' ? 'on hold' : stage.code === 'dormant' ? 'asleep' : o?.lostAt != null ? `falls out of its heat ${dayText(timeZone, o.lostAt)}` : '',
+      proofAt: proofAt === null ? null : share(proofAt), proofText: proofAt === null ? '' : `could be proven ${dayText(timeZone, proofAt)} as planned`, lostAt: o?.lostAt == null ? null : share(o.lostAt), bayBy: by === null || by < first ? null : share(by),
+      note: kind === 'proven' ? 'proven; let it cool and move it' : kind === 'curing' ? (stage.code === 'ready' ? 'said to be ready' : 'put to cure') : kind === 'building' ? 'building' : stage.code === 'on-hold' ? 'on hold' : stage.code === 'dormant' ? 'asleep' : o?.lostAt != null ? `falls out of its heat ${dayText(timeZone, o.lostAt)}` : '',
     };
   });
   const shown = days.map((d, i): PlanDay => {

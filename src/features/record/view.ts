@@ -1,3 +1,4 @@
+import { isGone } from '@/core/advice/situation';
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/heap/row';
 import { chartView, type ChartView } from '@/core/digest/chart';
@@ -270,9 +271,9 @@ export function recordDoc(ask: Ask): RecordDoc {
 export const recordRows = (board: readonly Digest[], { timeZone }: Locale) => board.map((d) => {
   const lead = d.rules[0];
   return {
-    id: d.id, code: d.code, name: d.name ?? d.code, building: d.builtAt === null, proven: lead?.status === 'proven',
+    id: d.id, code: d.code, name: d.name ?? d.code, building: d.builtAt === null, gone: isGone(d.situation), proven: lead?.status === 'proven',
     built: d.builtAt === null ? 'still building' : dayText(timeZone, d.builtAt),
-    rule: lead?.title ?? '', says: lead ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}` : 'no clock has started',
+    rule: lead?.title ?? '', says: lead ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}` : d.builtAt === null ? 'no clock has started' : 'no rule claimed',
   };
 });
 export type RecordRow = ReturnType<typeof recordRows>[number];

@@ -1,3 +1,4 @@
+import { isGone } from '@/core/advice/situation';
 import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
 import { positionShort } from '@/core/heap/row';
@@ -66,7 +67,9 @@ export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => (
 /** Everything the yard shows. */
 export function yardScreen(board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
   return {
-    heaps: board.filter((d) => d.situation.stage.code !== 'ended').map((d) => ({ plot: plotOf(d, locale, volume), picture: heapPicture(d, locale.now, locale.unit, volume) })),
+    heaps: board.filter((d) => !isGone(d.situation)).map((d) => ({ plot: plotOf(d, locale, volume), picture: heapPicture(d, locale.now, locale.unit, volume) })),
+    /** Batches that have left the yard. */
+    gone: board.filter((d) => isGone(d.situation)).length,
     figures: [25, 40, 55, 65, 70, 77].map((c) => tempFigure(c, locale.unit)),
   };
 }

@@ -1,3 +1,6 @@
+import { ownRulesOf } from '@/core/formats/batch-file';
+import type { Terms } from '@/core/log/fold';
+import { findRule } from '@/core/rules/library';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
@@ -22,6 +25,9 @@ export const metadata: Metadata = { title: 'Heap' };
 /** A round this fresh was read before the turning that is being logged. */
 const READ_LATELY_MS = 43_200_000;
 
+/** The rules that the heap is kept under, by the names that its page gives them. */
+const rulesInForce = (terms: Terms | undefined) => (terms?.rules ?? []).flatMap((ruleId) => { const rule = findRule(ruleId, ownRulesOf(terms!.ownRules)); return rule ? [{ title: rule.title, rule }] : []; });
+
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
   const [{ id }, s] = [await params, await setting()];
   const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
@@ -30,7 +36,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const built = await buildingOf(id, s.site.id, s.board, s.locale);
   const heap = {
     id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board), readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
-    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, ...b.goingOut, ...(built ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } } : {}),
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, rules: rulesInForce(state.terms.at(-1)), onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, ...b.goingOut, ...(built ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } } : {}),
   };
   const { task, next } = b.advice;
   const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} />;

@@ -5,17 +5,30 @@ import { SizeLine } from '@/charts/SizeLine';
 import { Disclosure } from '@/ui/Disclosure';
 import type { AdviceView } from '../advice';
 
+/** Danger, before anything else of the page: what to do, what never to do, and whom to call. In a form of its own. */
+export function Danger({ a, className }: { a: AdviceView; className: string }) {
+  const { hot, next } = a;
+  if (!hot?.urgent) return null;
+  return (
+    <section aria-label="Danger" className={`danger px-4 py-3 ${className}`} data-testid="danger">
+      <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={24} />{next.act}</h2>
+      <HotChoices hot={hot} />
+      <p className="mt-1"><Link prefetch={false} className="link min-h-[44px] inline-flex items-center" href="/fire">Fire card</Link></p>
+    </section>
+  );
+}
+
 /** What to do next, with its reasons. On a phone it stands above the buttons, on a laptop at the side. */
 export function Todo({ a, age, actions, className }: { a: AdviceView; age: string | null; /** To put it off. */ actions: ReactNode; className: string }) {
   const { next, turn, hot } = a;
   const turning = next.mark === 'turn' && !hot?.urgent && turn;
   return (
     <section aria-label="What to do next" className={className} data-testid="todo">
-      <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={22} /><span className={next.urgent ? 'marked' : ''}>{next.act}</span></h2>
-      {hot?.urgent ? <HotChoices hot={hot} /> : turning ? <Reasons turn={turning} /> : <p className="mt-1.5">{next.why}</p>}
+      {hot?.urgent ? null : <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={22} /><span className={next.urgent ? 'marked' : ''}>{next.act}</span></h2>}
+      {hot?.urgent ? null : turning ? <Reasons turn={turning} /> : <p className="mt-1.5">{next.why}</p>}
       {next.caution && !hot?.urgent && <p className="caution mt-2">{next.caution}</p>}
       {a.order && <p className="mt-1.5 font-semibold">{a.order}</p>}
-      <div className="mt-1 flex flex-wrap gap-x-5 items-center">{actions}{hot?.urgent && <Link prefetch={false} className="link text-[14px] min-h-[44px] inline-flex items-center" href="/fire">Fire card</Link>}</div>
+      <div className="mt-1 flex flex-wrap gap-x-5 items-center">{actions}</div>
       {age && <p className="q text-[13px] mt-1.5">{age}</p>}
       {a.course && <p className="text-[14px] mt-1.5" data-testid="course">{a.course}</p>}
       {turn && !turning && !hot?.urgent && <p className="text-[14px] mt-1.5"><b>{turn.heading}.</b> {turn.reasons[0]}</p>}
@@ -94,11 +107,12 @@ export function Rebounds({ a }: { a: AdviceView }) {
 export function Size({ a }: { a: AdviceView }) {
   const { size } = a;
   return (
-    <Disclosure open={size.small !== null || size.partners.length > 0} summary={size.now === null ? 'Its size is not known' : `${size.now} now${size.shrunk ? `, ${size.shrunk}` : ''}`}>
+    <Disclosure open={size.small !== null || size.partners.length > 0} summary={size.now === null ? 'Its size is not known' : `${size.now} ${size.isSince ? `on ${size.isSince}` : 'now'}${size.shrunk ? `, ${size.shrunk}` : ''}`}>
       {size.small && <p className="font-semibold" data-testid="too-small">{size.small}</p>}
       {size.partners.map((p) => <p key={p.id} className="text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}`}>{p.text}</Link></p>)}
       {size.points.length > 1 && <SizeLine points={size.points} />}
       {size.points.length > 0 && <ul className="text-[14px] mt-1">{size.points.map((p) => <li key={p.at + p.how}>{p.when}: {p.text}, {p.how}</li>)}</ul>}
+      {size.assumed.map((text) => <p key={text} className="text-[14px]">{text}</p>)}
       <p className="hint mt-1">Its level against a mark is read in a round; measures go in under <b>Move, join, split</b>. A falling level shows that it settles, not that it was hot.</p>
     </Disclosure>
   );

@@ -10,6 +10,7 @@ import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import { keepAnswered } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
@@ -41,7 +42,7 @@ export function KeepRecipe({ open, onOpenChange, bench, view, by: device, onKept
           {latest && latest.entry !== bench.draft.from && <button type="button" className="btn !min-h-[52px]" disabled={busy} onClick={() => write(recipeOf(bench, own!, title), latest.entry)}>Keep mine over theirs (version {latest.version} stays in the log)</button>}
         </div>
       ) : (
-        <div className="flex gap-2 flex-wrap"><button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || title.length < 2 || !by.trim()} onClick={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)}>{own ? 'Keep as a new version' : 'Keep'}</button>
+        <div className="flex gap-2 flex-wrap"><SaveButton className="btn key flex-1 !min-h-[52px]" label={own ? 'Keep as a new version' : 'Keep'} busy={busy} missing={title.length < 2 ? 'Give it a name of two letters at least.' : whoIsMissing(by)} onSave={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)} />
           {own && <button type="button" className="btn !min-h-[52px]" disabled={busy || title.length < 2 || !by.trim()} onClick={() => write(recipeOf(bench, v7(), title === bench.draft.name ? `${title}, copy` : title, own), null)}>Keep as a copy</button>}</div>
       )}
     </Sheet>
@@ -66,7 +67,7 @@ export function Scale({ open, onOpenChange, bench, already, volume }: { open: bo
     <Sheet open={open} onOpenChange={onOpenChange} title="Scale it">
       <p>{now === null ? 'A volume is not known, so it cannot be scaled. Count its buckets.' : now > stays ? `It is ${litresText(now, volume)} loose now.` : 'All of it is fixed, so there is nothing to scale.'}</p>
       <Field label="To" unit={`${VOLUME_SIGN[volume]}, loose`} inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} problem={wrong} hint={factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined} />
-      <button type="button" className="btn key !min-h-[52px]" disabled={!factor || wrong !== undefined} onClick={apply}>Scale</button>
+      <SaveButton className="btn key !min-h-[52px]" label="Scale" busy={false} missing={wrong ?? (factor ? null : 'Type the volume it is to have.')} onSave={apply} />
     </Sheet>
   );
 }
@@ -85,7 +86,7 @@ export function LayUpIn({ open, onOpenChange, bench, view, by: device, heap }: {
       {building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
       <Problems list={problems} />
-      <div className="flex gap-2 flex-wrap">{building.length > 0 && <button type="button" className="btn key flex-1 !min-h-[52px]" disabled={busy || to === '' || !by.trim()} onClick={save}>Build {building.find((b) => b.id === to)?.name ?? 'it'} by this</button>}<Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">Open a new heap</Link></div>
+      <div className="flex gap-2 flex-wrap">{building.length > 0 && <SaveButton className="btn key flex-1 !min-h-[52px]" label={`Build ${building.find((b) => b.id === to)?.name ?? 'it'} by this`} busy={busy} missing={to === '' ? 'Choose the heap.' : whoIsMissing(by)} onSave={save} />}<Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">Open a new heap</Link></div>
       <p className="hint">Nothing is logged as put in yet: that is done layer by layer while it goes up.</p>
     </Sheet>
   );

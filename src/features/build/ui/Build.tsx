@@ -6,6 +6,7 @@ import { Mark } from '@/charts/marks';
 import { keepAnswered } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
@@ -25,7 +26,7 @@ function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: Build
   const [at, setAt] = useState<string | null>(null);
   const litres = typed(water);
   const rest = { ...(typeof litres === 'number' && litres > 0 ? { waterL: litres } : {}), ...(base.trim() ? { base: base.trim() } : {}), ...(activator.trim() ? { activator: activator.trim() } : {}), ...(cover.trim() ? { cover: cover.trim() } : {}), ...(words.trim() ? { words: words.trim() } : {}) };
-  const ready = put.sound && litres !== null && (put.parts.length > 0 || Object.keys(rest).length > 0) && by.trim() !== '';
+  const missing = !put.sound ? 'Put right what is marked above.' : litres === null ? 'Type the litres of water as a number, or leave them empty.' : put.parts.length === 0 && Object.keys(rest).length === 0 ? 'Say what went in.' : whoIsMissing(by);
   const save = (): void => keep(() => keepAnswered({ id, batch: view.id, kind: 'charge', at, by, data: { parts: put.parts, ...(layer ? { layer: layer.n } : {}), ...(way ? { way } : {}), ...rest } }, `${view.name}: ${layer ? `layer ${layer.n}` : 'went in'}`), onDone);
   const who = <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />;
   return (
@@ -40,7 +41,7 @@ function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: Build
       <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet border-t-[1.6px] border-ink flex flex-col gap-2">
         {!device && who}
         <Problems list={problems} />
-        <button type="button" className="btn key !min-h-[72px]" disabled={!ready || busy} onClick={save}>{busy ? 'Keeping…' : layer ? `Layer ${layer.n} is in` : 'It is in'}</button>
+        <SaveButton className="btn key !min-h-[72px]" label={layer ? `Layer ${layer.n} is in` : 'It is in'} busy={busy} missing={missing} onSave={save} />
       </div>
     </>
   );

@@ -1,26 +1,34 @@
 'use client';
-import { useState } from 'react';
 import { CAUTION } from '@/core/words/caution';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { Sheet } from '@/ui/Sheet';
 import { useKept } from '@/ui/useKept';
 import type { TodayTask } from '../view';
 
 /** A chore that was done: by whom, and how much came out where something did. */
-export function ChoreDone({ task, by: device, onDone }: { task: TodayTask; by: string; onDone: () => void }) {
+export const ChoreDone = (p: ChoreDoneProps) => (
+  <Sheet open onOpenChange={(o) => { if (!o) p.onDone(); }} title={`${p.task.words.act}: done`}>
+    <DraftScope name={`chore ${p.task.chore!.id}`}><ChoreForm {...p} /></DraftScope>
+  </Sheet>
+);
+type ChoreDoneProps = { readonly task: TodayTask; readonly by: string; readonly onDone: () => void };
+
+function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [litres, setLitres] = useState('');
+  const [litres, setLitres] = useTyped('litres', '');
   const leachate = task.chore?.what === 'leachate';
   const amount = typed(litres);
   const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'chore', at: null, by, data: { chore: task.chore!.id, ...(typeof amount === 'number' ? { litres: amount } : {}) } }, task.words.act), onDone);
   return (
-    <Sheet open onOpenChange={(o) => { if (!o) onDone(); }} title={`${task.words.act}: done`}>
+    <>
       {leachate && <><p className="caution">{CAUTION.raw}</p><Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined} hint="Did it go on a heap? Then log it at the heap it came from, under ‘Taken off’: it starts the other’s clock again." /></>}
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} hint="Your name goes beside it" />
       <Problems list={problems} />
-      <button type="button" className="btn key !min-h-[56px] w-full" disabled={busy || amount === null} onClick={save}>{busy ? 'Keeping…' : 'Keep it'}</button>
-    </Sheet>
+      <SaveButton label="Keep it" busy={busy} missing={amount === null ? 'Type litres as a number, or leave it empty.' : whoIsMissing(by)} onSave={save} />
+    </>
   );
 }

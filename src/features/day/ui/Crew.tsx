@@ -5,7 +5,9 @@ import { CHORE_WORDS } from '@/core/advice/words';
 import { USUAL_LIMITS } from '@/core/advice/templates';
 import { LEAST_HOT_M3 } from '@/core/heap/size';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 
@@ -19,19 +21,22 @@ const Days = ({ label, days, onChange }: { label: string; days: readonly number[
 );
 
 /** Who works when and with what, from where a heap is too hot, and what comes round on its own. */
-export function Crew({ work, by: device }: { work: Work | null; by: string }) {
+export const Crew = (p: CrewProps) => <DraftScope name="crew"><CrewForm {...p} /></DraftScope>;
+type CrewProps = { readonly work: Work | null; readonly by: string };
+
+function CrewForm({ work, by: device }: CrewProps) {
   const at = work ?? AT_FIRST;
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [saved, setSaved] = useState(false);
-  const [{ from, to }, setHours] = useState({ from: at.from, to: at.to });
-  const [days, setDays] = useState<readonly number[]>(at.days);
-  const [crew, setCrew] = useState<readonly Person[]>(at.crew.map((p) => ({ name: p.name, hours: String(p.hoursPerDay), drives: p.drives })));
-  const [machine, setMachine] = useState({ on: at.machine !== null, name: at.machine?.name ?? 'Loader', hours: String(at.machine?.hoursPerDay ?? 4), days: at.machine?.days ?? [1, 2, 3, 4, 5] });
-  const [flow, setFlow] = useState(String(at.flowLPerMin));
-  const [bucket, setBucket] = useState(String(at.bucketL));
-  const [least, setLeast] = useState(String(at.leastM3 ?? LEAST_HOT_M3));
-  const [limits, setLimits] = useState<Record<keyof Limits, string> | null>(at.limits && { warnC: String(at.limits.warnC), actC: String(at.limits.actC), dangerC: String(at.limits.dangerC) });
-  const [chores, setChores] = useState<readonly Chore[]>(at.chores.map((c) => ({ id: c.id, what: c.what, words: c.words ?? '', every: String(c.everyDays), minutes: String(c.minutes) })));
+  const [{ from, to }, setHours] = useTyped('hours', { from: at.from, to: at.to });
+  const [days, setDays] = useTyped<readonly number[]>('days', at.days);
+  const [crew, setCrew] = useTyped<readonly Person[]>('crew', at.crew.map((p) => ({ name: p.name, hours: String(p.hoursPerDay), drives: p.drives })));
+  const [machine, setMachine] = useTyped('machine', { on: at.machine !== null, name: at.machine?.name ?? 'Loader', hours: String(at.machine?.hoursPerDay ?? 4), days: at.machine?.days ?? [1, 2, 3, 4, 5] });
+  const [flow, setFlow] = useTyped('flow', String(at.flowLPerMin));
+  const [bucket, setBucket] = useTyped('bucket', String(at.bucketL));
+  const [least, setLeast] = useTyped('least', String(at.leastM3 ?? LEAST_HOT_M3));
+  const [limits, setLimits] = useTyped<Record<keyof Limits, string> | null>('limits', at.limits && { warnC: String(at.limits.warnC), actC: String(at.limits.actC), dangerC: String(at.limits.dangerC) });
+  const [chores, setChores] = useTyped<readonly Chore[]>('chores', at.chores.map((c) => ({ id: c.id, what: c.what, words: c.words ?? '', every: String(c.everyDays), minutes: String(c.minutes) })));
   const change = <T,>(list: readonly T[], i: number, part: Partial<T>): T[] => list.map((x, k) => (k === i ? { ...x, ...part } : x));
   const numbers = [flow, bucket, least, ...crew.map((p) => p.hours), ...chores.flatMap((c) => [c.every, c.minutes]), ...(machine.on ? [machine.hours] : []), ...(limits ? Object.values(limits) : [])].map((t) => typed(t));
   const wrong = numbers.some((n) => typeof n !== 'number') ? 'Every figure wants a number.' : crew.some((p) => p.name.trim() === '') ? 'Each person wants a name; take the line out if nobody is meant.' : days.length === 0 ? 'Choose one day at least.' : null;
@@ -76,9 +81,8 @@ export function Crew({ work, by: device }: { work: Work | null; by: string }) {
             <button type="button" className="btn mt-6" onClick={() => { setChores(chores.filter((_, k) => k !== i)); setSaved(false); }}>Take out</button></div>))}
         <p><button type="button" className="btn" onClick={() => setChores([...chores, { id: `c${chores.length + 1}-${id.slice(-6)}`, what: 'leachate', words: '', every: '1', minutes: '10' }])}>Add a chore</button></p></section>
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
-      {wrong && <p role="alert" className="marked font-semibold">{wrong}</p>}
       <Problems list={problems} />
-      <button type="button" className="btn key !min-h-[56px]" disabled={busy || wrong !== null} onClick={save}>{busy ? 'Keeping…' : 'Keep all this'}</button>
+      <SaveButton label="Keep all this" busy={busy} missing={wrong ?? whoIsMissing(by)} onSave={save} />
       {saved && <p role="status" className="font-semibold">Kept. Today and the plan go by it from now on.</p>}
     </div>
   );

@@ -6,6 +6,7 @@ import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
 import { boilingPointC } from '@/core/quantity/water';
 import { Drift } from '@/charts/Drift';
 import { Choices } from '@/ui/Choices';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { previewCheck } from '../server/actions';
@@ -54,9 +55,13 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
         <AirForm site={site} />
       </aside>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) close(); }} title={title}>
-        {sheet?.kind === 'check' && <CheckForm line={sheet.line!} altitudeM={altitudeM} site={site} onDone={close} />}
-        {sheet?.kind === 'edit' && <InstrumentForm line={sheet.line} names={list.map((l) => l.name)} site={site} onDone={close} />}
-        {sheet?.kind === 'out' && <OutForm line={sheet.line!} site={site} onDone={close} />}
+        {sheet && (
+          <DraftScope name={`thermometer ${sheet.line?.name ?? 'new'} ${sheet.kind}`}>
+            {sheet.kind === 'check' && <CheckForm line={sheet.line!} altitudeM={altitudeM} site={site} onDone={close} />}
+            {sheet.kind === 'edit' && <InstrumentForm line={sheet.line} names={list.map((l) => l.name)} site={site} onDone={close} />}
+            {sheet.kind === 'out' && <OutForm line={sheet.line!} site={site} onDone={close} />}
+          </DraftScope>
+        )}
       </Sheet>
     </div>
   );
@@ -71,9 +76,9 @@ const STEPS = {
 /** Held against a reference, step by step; what it does to verdicts is said before it is kept. */
 function CheckForm({ line, altitudeM, site, onDone }: { line: InstrumentLine; altitudeM: number; site: HeapRef; onDone: () => void }) {
   const unit = line.known?.unit ?? site.unit;
-  const [how, setHow] = useState<'ice' | 'boil' | 'reference'>('ice');
-  const [reference, setReference] = useState('');
-  const [read, setRead] = useState('');
+  const [how, setHow] = useTyped<'ice' | 'boil' | 'reference'>('how', 'ice');
+  const [reference, setReference] = useTyped('reference', '');
+  const [read, setRead] = useTyped('read', '');
   const referenceC = how === 'ice' ? 0 : how === 'boil' ? boilingPointC(altitudeM) : (() => { const v = number(reference); return v === null ? null : toCelsius(v, unit); })();
   const value = number(read);
   const readC = value === null || !Number.isFinite(value) ? null : toCelsius(value, unit);
@@ -132,16 +137,16 @@ const KINDS = [{ value: 'dial', label: 'Dial' }, { value: 'digital', label: 'Dig
 /** What a thermometer is; its unit is the unit that is typed. */
 function InstrumentForm({ line, names, site, onDone }: { line: InstrumentLine | null; names: readonly string[]; site: HeapRef; onDone: () => void }) {
   const was = line?.known ?? null;
-  const [name, setName] = useState(line?.name ?? '');
-  const [kind, setKind] = useState<Instrument['kind']>(was?.kind ?? 'dial');
-  const [unit, setUnit] = useState<TempUnit>(was?.unit ?? site.unit);
+  const [name, setName] = useTyped('name', line?.name ?? '');
+  const [kind, setKind] = useTyped<Instrument['kind']>('kind', was?.kind ?? 'dial');
+  const [unit, setUnit] = useTyped<TempUnit>('unit', was?.unit ?? site.unit);
   const start = (v: number | undefined): string => (v === undefined ? '' : String(Math.round(v * 10) / 10));
-  const [stem, setStem] = useState(start(was?.stemM === undefined ? undefined : was.stemM * 100));
-  const [min, setMin] = useState(start(was?.minC === undefined ? undefined : fromCelsius(was.minC, unit)));
-  const [max, setMax] = useState(start(was?.maxC === undefined ? undefined : fromCelsius(was.maxC, unit)));
-  const [accuracy, setAccuracy] = useState(start(was?.accuracyK === undefined ? undefined : was.accuracyK * (unit === 'F' ? 1.8 : 1)));
-  const [settle, setSettle] = useState(start(was?.settleS));
-  const [every, setEvery] = useState(start(was?.checkDays));
+  const [stem, setStem] = useTyped('stem', start(was?.stemM === undefined ? undefined : was.stemM * 100));
+  const [min, setMin] = useTyped('min', start(was?.minC === undefined ? undefined : fromCelsius(was.minC, unit)));
+  const [max, setMax] = useTyped('max', start(was?.maxC === undefined ? undefined : fromCelsius(was.maxC, unit)));
+  const [accuracy, setAccuracy] = useTyped('accuracy', start(was?.accuracyK === undefined ? undefined : was.accuracyK * (unit === 'F' ? 1.8 : 1)));
+  const [settle, setSettle] = useTyped('settle', start(was?.settleS));
+  const [every, setEvery] = useTyped('every', start(was?.checkDays));
   const entry = useEntry('instrument', { ...site, id: '', name: name || 'Thermometer' }, onDone);
   const taken = line === null && names.some((n) => n.toLowerCase() === name.trim().toLowerCase());
   const whole = (v: number | null): number | null => (v === null ? null : Math.round(v));
@@ -169,7 +174,7 @@ function InstrumentForm({ line, names, site, onDone }: { line: InstrumentLine | 
 }
 
 function OutForm({ line, site, onDone }: { line: InstrumentLine; site: HeapRef; onDone: () => void }) {
-  const [why, setWhy] = useState('');
+  const [why, setWhy] = useTyped('why', '');
   const entry = useEntry('instrument', { ...site, id: '', name: line.name }, onDone);
   return (
     <>

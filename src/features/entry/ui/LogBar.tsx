@@ -52,19 +52,34 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   });
   const sheet = open ? SHEETS[open] : null;
   return (
+    <>
+    <ThumbBar heap={heap} building={building} open={setOpen} more={() => setMore(true)} />
     <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
-      {building && <Link prefetch={false} href={`/batch/${heap.id}/build`} className="btn key !min-h-[52px] !px-3.5"><Mark name="add" />Build it</Link>}
-      <Link prefetch={false} href={`/round#${heap.id}`} className={`btn ${building ? '' : 'key'} !min-h-[52px] !px-3.5`}><Mark name="probe" />Log a round</Link>
-      {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
-      <button type="button" className="btn !min-h-[52px] !px-3.5" onClick={() => setMore(true)}><Mark name="move" />Move, join, split…</button>
+      {building && <Link prefetch={false} href={`/batch/${heap.id}/build`} className="btn key !min-h-[52px] !px-3.5 max-sm:hidden"><Mark name="add" />Build it</Link>}
+      <Link prefetch={false} href={`/round#${heap.id}`} className={`btn ${building ? '' : 'key'} !min-h-[52px] !px-3.5 ${building ? '' : 'max-sm:hidden'}`}><Mark name="probe" />Log a round</Link>
+      {names.map((n) => <button key={n} type="button" className="btn !min-h-[52px] !px-3.5 max-sm:hidden" onClick={() => setOpen(n)}><Mark name={SHEETS[n].mark} />{SHEETS[n].label}</button>)}
+      <button type="button" className="btn !min-h-[52px] !px-3.5 max-sm:hidden" onClick={() => setMore(true)}><Mark name="move" />Move, join, split…</button>
       <span className="q text-[12.5px] whitespace-nowrap max-lg:hidden">keys R D {names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ')}</span>
       <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-[14px]">Places, and where it stands</Link>
       <Sheet open={more} onOpenChange={setMore} title={`More of ${heap.name}`}>
-        <div className="grid sm:grid-cols-2 gap-2">{MORE.map((n) => <button key={n} type="button" className="btn !min-h-[64px] !justify-start !text-left" onClick={() => { setMore(false); setOpen(n); }}><Mark name={SHEETS[n].mark} /><span><span className="block">{SHEETS[n].label}</span><span className="q font-normal text-[13px]">{SHEETS[n].hint}</span></span></button>)}</div>
+        <div className="grid sm:grid-cols-2 gap-2">{[...names.filter((n) => n !== 'turn' && n !== 'close' && n !== 'water'), ...MORE].map((n) => <button key={n} type="button" className={`btn !min-h-[64px] !justify-start !text-left ${MORE.includes(n) ? '' : 'sm:hidden'}`} onClick={() => { setMore(false); setOpen(n); }}><Mark name={SHEETS[n].mark} /><span><span className="block">{SHEETS[n].label}</span><span className="q font-normal text-[13px]">{SHEETS[n].hint}</span></span></button>)}</div>
       </Sheet>
       <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={sheet?.title(heap.name) ?? ''}>
         {sheet && <DraftScope name={`${heap.id}:${open}`}><sheet.form heap={heap} onDone={() => setOpen(null)} /></DraftScope>}
       </Sheet>
+    </div>
+    </>
+  );
+}
+
+/** On a phone, what is logged most stays within reach of a thumb, however far the page is scrolled. */
+function ThumbBar({ heap, building, open, more }: { heap: HeapRef; building: boolean; open: (name: SheetName) => void; more: () => void }) {
+  const works: readonly SheetName[] = building ? ['close', 'water'] : ['turn', 'water'];
+  return (
+    <div className="sm:hidden fixed inset-x-0 bottom-16 z-10 bg-paper border-t-2 border-ink px-2 py-2 grid grid-cols-[1.25fr_1fr_1fr_0.8fr] gap-1.5" data-testid="thumb-bar">
+      <Link prefetch={false} href={building ? `/batch/${heap.id}/build` : `/round#${heap.id}`} className="btn key !px-1 text-center">{building ? 'Build it' : 'Log a round'}</Link>
+      {works.map((n) => <button key={n} type="button" className="btn !px-1" onClick={() => open(n)}>{n === 'close' ? 'Close it' : SHEETS[n].label}</button>)}
+      <button type="button" className="btn !px-1" onClick={more}>More…</button>
     </div>
   );
 }

@@ -7,7 +7,9 @@ import { depthInZone, freshPlaceId, placeLabel, planDoubts, proposePlan, stretch
 import type { PointZone } from '@/core/evidence/types';
 import type { Side } from '@/core/log/shapes';
 import { planDoubtText } from '@/core/words/plan';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { KeepBar } from './parts';
 import type { PlacedHeap } from '../placed';
 import { StandingFields, useStanding } from './Standing';
@@ -30,13 +32,15 @@ const SIDE_WORDS: readonly Side[] = ['crown', 'left', 'right', 'front', 'back', 
 const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
 
 const rowOf = (p: PlacesScreen['plan'][number]): Row => ({ key: p.id, was: p, zone: p.zone ?? 'middle', side: (p.side ?? '') as Side | '', depth: p.depthM === null ? '' : String(p.depthM), along: p.alongM === null ? '' : String(p.alongM) });
-let fresh = 0;
-const newRow = (zone: PointZone, depthM: number | undefined): Row => ({ key: `new-${(fresh += 1)}`, was: null, zone, side: '', depth: depthM === undefined ? '' : String(depthM), along: '' });
+const newRow = (zone: PointZone, depthM: number | undefined): Row => ({ key: v7(), was: null, zone, side: '', depth: depthM === undefined ? '' : String(depthM), along: '' });
 
 /** Where a heap stands and where a round reads it: drawn, proposed, doubted, and kept as a new plan. */
-export function Places({ heap, screen, placed }: { heap: HeapRef; screen: PlacesScreen; placed: readonly PlacedHeap[] }) {
+export const Places = (p: PlacesProps) => <DraftScope name={`places ${p.heap.id}`}><PlacesForm {...p} /></DraftScope>;
+type PlacesProps = { readonly heap: HeapRef; readonly screen: PlacesScreen; readonly placed: readonly PlacedHeap[] };
+
+function PlacesForm({ heap, screen, placed }: PlacesProps) {
   const router = useRouter();
-  const [rows, setRows] = useState<readonly Row[]>(() => screen.plan.map(rowOf));
+  const [rows, setRows] = useTyped<readonly Row[]>('rows', screen.plan.map(rowOf));
   const entry = useEntry('plan', heap, () => router.push(`/batch/${heap.id}`));
   const rowProblem = (r: Row): string | null => { const [depth, along] = [number(r.depth), number(r.along)]; return depth !== null && !(depth >= 0 && depth <= 20) ? 'A depth in metres, such as 0.6' : along !== null && !(along >= 0 && along <= 5000) ? 'Metres along the row' : null; };
   // A place at another depth or in another zone is another place: its readings must not be taken for those of the old one.
@@ -103,7 +107,7 @@ function StandForm({ heap, placed, by }: { heap: HeapRef; placed: readonly Place
   return (
     <section className="flex flex-col gap-3 border-t-[1.6px] border-ink pt-3" aria-labelledby="stand-title"><h2 id="stand-title">Where it stands</h2>
       <StandingFields standing={standing} /><Problems list={problems} />
-      <button type="button" className="btn" disabled={!standing.changed || standing.effect.overlaps.length > 0} onClick={() => void keep()}>Keep where it stands</button></section>
+      <SaveButton className="btn" label="Keep where it stands" busy={false} missing={!standing.changed ? 'Nothing was changed here.' : standing.effect.overlaps.length > 0 ? 'It stands on another heap there.' : whoIsMissing(by)} onSave={() => void keep()} /></section>
   );
 }
 
@@ -122,6 +126,6 @@ function SettingsForm({ heap, settings, by }: { heap: HeapRef; settings: PlacesS
         <Field label="Keep from a border" unit="m" inputMode="decimal" value={border} onChange={(e) => setBorder(e.target.value)} />
       </div>
       <p role="status" className="hint">{said}</p>
-      <button type="button" className="btn" disabled={!ok || by.trim() === ''} onClick={() => void keep()}>Keep these distances</button></section>
+      <SaveButton className="btn" label="Keep these distances" busy={false} missing={!ok ? 'Metres: 1 to 100 for a stretch, 0 to 10 from a border.' : whoIsMissing(by)} onSave={() => void keep()} /></section>
   );
 }

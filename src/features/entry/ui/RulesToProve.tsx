@@ -1,7 +1,8 @@
 'use client';
-import { shortSchedule } from '@/core/advice/schedule';
+import { shortScheduleTexts } from '@/core/advice/schedule';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
+import { CAUTION } from '@/core/words/caution';
 import { missingGermRule, type Input, type Keeping } from '@/core/rules/propose';
 
 export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly rule: Rule };
@@ -20,7 +21,7 @@ export function RulesToProve({ offered, chosen, why, keeping, inputs, timeZone, 
   const ticked = new Set(chosen);
   const [first, others] = [offered.filter((r) => why.has(r.id) || ticked.has(r.id)), offered.filter((r) => !why.has(r.id) && !ticked.has(r.id))];
   const missing = missingGermRule({ keeping, inputs, timeZone, own: offered.map((r) => r.rule) }, chosen);
-  const short = template ? offered.flatMap((r) => { const s = ticked.has(r.id) ? shortSchedule(template, r.rule) : null; return s ? [{ r, s }] : []; }) : [];
+  const short = template ? shortScheduleTexts(template, offered.filter((r) => ticked.has(r.id))) : [];
   const line = (r: RuleOffer) => (
     <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]">
       <input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.has(r.id)} onChange={(e) => onTick(r.id, e.target.checked)} />
@@ -31,6 +32,7 @@ export function RulesToProve({ offered, chosen, why, keeping, inputs, timeZone, 
     <fieldset>
       <legend className="label">Rules to prove</legend>
       {keeping.noClaim && <p>This method makes no claim that heat killed anything, so it needs no rule.</p>}
+      {keeping.noClaim && (inputs.includes('seeding-weeds') || inputs.includes('diseased-plants')) && <p role="alert" className="caution">{CAUTION.coldHeap}</p>}
       {first.map(line)}
       {others.length > 0 && <details><summary className="link min-h-[44px] flex items-center">{others.length} other rules for this kind of heap</summary>{others.map(line)}</details>}
       {chosen.length > 1 && (
@@ -44,9 +46,7 @@ export function RulesToProve({ offered, chosen, why, keeping, inputs, timeZone, 
           <ul>{missing.cover.map((c) => <li key={c.id}><button type="button" className="link min-h-[44px] text-left" onClick={() => onTick(c.id, true)}>Tick {c.title}</button></li>)}</ul>
         </div>
       )}
-      {short.map(({ r, s }) => (
-        <p key={r.id} role="alert" className="caution mt-2" data-testid="short-schedule">{r.title} asks for {s.needed} turnings in {s.days} days, and {template!.name.toLowerCase()} makes {s.made === 0 ? 'none' : s.made === 1 ? 'one' : s.made}. Turn it about every {s.everyDays} days, or choose another method.</p>
-      ))}
+      {short.map((text) => <p key={text} role="alert" className="caution mt-2" data-testid="short-schedule">{text}</p>)}
       {chosen.length === 0 && !keeping.noClaim && <p className="mt-2 font-semibold">No rule is ticked: the heap is kept without a claim that anything was killed.</p>}
       <p className="hint mt-1">Which rule you must meet: check with your local authority. {siteVersion !== null ? `How it is judged: version ${siteVersion} of the site’s policy.` : 'How it is judged: the usual policy, until the site has one of its own.'}</p>
     </fieldset>

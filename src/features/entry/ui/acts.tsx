@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
 import { END_REASONS, FIXES, TRANSFERS, TRANSFER_KINDS, type Doubt, type EndReason, type Fix, type TransferKind } from '@/core/log/entry';
+import { shortScheduleTexts } from '@/core/advice/schedule';
 import { END_WORDS, FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
 import { isShape, volumeOf } from '@/core/heap/size';
 import { positionText } from '@/core/heap/row';
@@ -11,6 +12,7 @@ import { SHAPE_WORDS } from '@/core/words/shape';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import { Choices } from '@/ui/Choices';
 import { Effects } from '@/ui/Effects';
+import { volumeText } from '@/core/quantity/format';
 import { Field } from '@/ui/Field';
 import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { typed } from '@/ui/number';
@@ -27,7 +29,7 @@ function OtherHeap({ label, heap, value, onChange, elsewhere }: { label: string;
   const id = useId();
   return (
     <div><label className="label" htmlFor={id}>{label}</label>
-      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}><option value="">Choose a heap</option>{others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : `${h.m3.toFixed(1)} m³`].filter(Boolean).join(', ')}</option>)}{elsewhere && <option value={elsewhere.value}>{elsewhere.label}</option>}</select></div>
+      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}><option value="">Choose a heap</option>{others(heap).map((h) => <option key={h.id} value={h.id}>{[h.name, positionText(h.position), h.m3 === null ? '' : volumeText(h.m3, 'm3')].filter(Boolean).join(', ')}</option>)}{elsewhere && <option value={elsewhere.value}>{elsewhere.label}</option>}</select></div>
   );
 }
 
@@ -97,14 +99,14 @@ export function SplitForm({ heap, onDone }: FormProps) {
   const [volume, setVolume] = useTyped('volume', '');
   const m3 = typed(volume, 0.01);
   const own = heap.placed?.find((h) => h.id === heap.id)?.m3 ?? null;
-  const problem = m3 === null ? 'Type the volume as a number.' : m3 !== undefined && own !== null && m3 >= own ? `Less than the ${own.toFixed(1)} m³ that it has: something must stay.` : undefined;
+  const problem = m3 === null ? 'Type the volume as a number.' : m3 !== undefined && own !== null && m3 >= own ? `Less than the ${volumeText(own, 'm3')} that it has: something must stay.` : undefined;
   const data = code.trim() !== '' && typeof m3 === 'number' && !problem ? { to: child, volumeM3: m3, code: code.trim(), ...(name.trim() ? { name: name.trim() } : {}), ...(bay.trim() ? { bay: bay.trim() } : {}) } : null;
   const preview = usePreview(entry, data);
   return (
     <>
       <DangerFirst heap={heap} />
       <p className="caution">{CAUTION.split} {CAUTION.lift}</p>
-      <Field label="How much was carried off" unit="m³" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={problem} hint={own === null ? undefined : `It has about ${own.toFixed(1)} m³ now`} />
+      <Field label="How much was carried off" unit="m³" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} problem={problem} hint={own === null ? undefined : `It has about ${volumeText(own, 'm3')} now`} />
       <div className="grid grid-cols-[96px_1fr_96px] gap-3"><Field label="New code" value={code} maxLength={24} onChange={(e) => setCode(e.target.value)} /><Field label="New name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} /><Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} /></div>
       <WhenAndWho entry={entry} heap={heap} />
       <p className="hint">Both heaps keep what was read until now. From now on each earns its proof by its own readings: read both.</p>
@@ -172,11 +174,11 @@ export function SizeForm({ heap, onDone }: FormProps) {
   const wrong = [l, w, h, v].includes(null);
   return (
     <>
-      <p className="hint">{SHAPE_WORDS[form]}: longest, widest and highest, from ground to top. Or its volume as you judge it.</p>
+      <p className="hint">{isShape(heap.shape) ? SHAPE_WORDS[form] : `Its shape was not said, so it is taken as a ${SHAPE_WORDS[form].toLowerCase()}`}: longest, widest and highest, from ground to top. Or its volume as you judge it.</p>
       <div className="grid grid-cols-3 gap-3"><Field label="Length" unit="m" inputMode="decimal" value={length} onChange={(e) => setLength(e.target.value)} /><Field label="Width" unit="m" inputMode="decimal" value={width} onChange={(e) => setWidth(e.target.value)} /><Field label="Height" unit="m" inputMode="decimal" value={height} onChange={(e) => setHeight(e.target.value)} /></div>
       {!measures && <Field label="Or its volume" unit="m³" inputMode="decimal" value={volume} onChange={(e) => setVolume(e.target.value)} />}
       {wrong && <p role="alert" className="marked font-semibold">Type each as a number above nought, in metres.</p>}
-      {m3 !== null && <p className="text-[17px]">{measures ? 'That makes' : 'Judged by eye:'} <b>{m3.toFixed(1)} m³</b>.{m3 < 1 ? ' Under about one cubic metre a heap rarely stays hot.' : ''}</p>}
+      {m3 !== null && <p className="text-[17px]">{measures ? 'That makes' : 'Judged by eye:'} <b>{volumeText(m3, 'm3')}</b>.{m3 < 1 ? ' Under about one cubic metre a heap rarely stays hot.' : ''}</p>}
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar entry={entry} label="Keep this size" missing={wrong ? 'Put the figures right first.' : m3 === null ? 'Type length, width and height, or the volume.' : null} onKeep={() => entry.save(measures ? { measures } : { volumeM3: m3 })} />
     </>
@@ -209,6 +211,7 @@ export function MethodForm({ heap, onDone }: FormProps) {
     <>
       <div className="flex flex-col gap-2" role="radiogroup" aria-label="Kept by which method?">{list.map((t) => (
         <button key={t.id} type="button" role="radio" aria-checked={t.id === id} data-state={t.id === id ? 'on' : 'off'} className="choice !items-start !text-left flex-col" onClick={() => setId(t.id)}><span>{t.name}</span><span className="text-[13px] font-normal">Turned {SCHOOL_WORDS[t.trigger]}. {t.words}</span></button>))}</div>
+      {chosen && id !== heap.template && shortScheduleTexts(chosen, heap.rules ?? []).map((text) => <p key={text} role="alert" className="caution">{text}</p>)}
       <p className="hint">It changes what is advised and expected from now on, not what is proven.</p>
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar entry={entry} label={chosen ? `Keep it as ‘${chosen.name}’` : 'Keep it'} missing={chosen === undefined || id === heap.template ? 'Choose another method than it has.' : null} onKeep={() => chosen && entry.save({ template: chosen })} />

@@ -110,6 +110,7 @@ export function AddForm({ heap, onDone }: FormProps) {
   const [amount, setAmount] = useTyped<AmountTyped>('amount', { n: '1', unit: heap.store?.measures.find((m) => m.id === 'barrow')?.id ?? heap.store?.measures[0]?.id ?? 'L', about: false });
   const source = heap.store?.sources.find((s) => s.key === from);
   const risk = source ? heap.store!.risks[source.material] : undefined;
+  const isCold = heap.templates?.find((t) => t.id === heap.template)?.noClaim ?? false;
   // What the material carries is proposed; whoever stands there knows better.
   const raw = rawTyped || (risk ? (risk.raw ? 'raw' : 'clean') : '');
   const seeds = seedsTyped || (risk ? (risk.seeds ? 'yes' : 'no') : '');
@@ -127,6 +128,7 @@ export function AddForm({ heap, onDone }: FormProps) {
       <SeedChoice value={seeds} onChange={setSeeds} />
       <WhenAndWho entry={entry} heap={heap} />
       {raw === 'raw' && <p className="caution">{CAUTION.raw}</p>}
+      {seeds === 'yes' && isCold && <p role="alert" className="caution" data-testid="cold-heap">{CAUTION.coldHeap}</p>}
       {data && <Effects preview={preview} />}
       <KeepBar entry={entry} label={costs ? 'Log it, and start the clock again' : 'Keep this addition'} missing={raw === '' ? 'Choose whether it is raw.' : amountWrong ?? (source && how === null ? 'Say how much of it went in.' : null)} onKeep={() => data && entry.save(data)} />
     </>

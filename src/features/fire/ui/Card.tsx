@@ -4,7 +4,9 @@ import { useState } from 'react';
 import type { FireCard } from '@/core/log/shapes';
 import { FIRE_CARD } from '@/core/words/doubt';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { useKept } from '@/ui/useKept';
 
 /** What to do when a heap smokes, whom to call and where the water is: on the wall, on the phone, and with no network. */
@@ -22,17 +24,17 @@ export function Card({ card, site, by, hot }: { card: FireCard | null; site: str
         </section>
       ) : <p className="marked font-semibold">Nobody is named yet. Set up who is called before it is needed: the fire service’s number, who answers for the site, where to send them, where the water is.</p>}
       <p className="hint">{FIRE_CARD.law} Which size and spacing of heaps is allowed: check with your local authority and the fire service.</p>
-      {edit && <Edit card={card} by={by} onDone={() => setEdit(false)} />}
+      {edit && <DraftScope name="fire card"><Edit card={card} by={by} onDone={() => setEdit(false)} /></DraftScope>}
     </div>
   );
 }
 
 function Edit({ card, by: device, onDone }: { card: FireCard | null; by: string; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [contacts, setContacts] = useState(card && card.contacts.length > 0 ? card.contacts : [{ who: 'Fire service', phone: '' }, { who: '', phone: '' }]);
-  const [address, setAddress] = useState(card?.address ?? '');
-  const [water, setWater] = useState(card?.water ?? '');
-  const [words, setWords] = useState(card?.words ?? '');
+  const [contacts, setContacts] = useTyped('contacts', card && card.contacts.length > 0 ? card.contacts : [{ who: 'Fire service', phone: '' }, { who: '', phone: '' }]);
+  const [address, setAddress] = useTyped('address', card?.address ?? '');
+  const [water, setWater] = useTyped('water', card?.water ?? '');
+  const [words, setWords] = useTyped('words', card?.words ?? '');
   const full = contacts.filter((c) => c.who.trim() !== '' && c.phone.trim() !== '');
   const half = contacts.some((c) => (c.who.trim() === '') !== (c.phone.trim() === '') && !(c.who === 'Fire service' && c.phone === ''));
   const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'fire-card', at: null, by, data: { card: { contacts: full.map((c) => ({ who: c.who.trim(), phone: c.phone.trim() })), address: address.trim(), water: water.trim(), words: words.trim() } satisfies FireCard } }, 'fire card'), onDone);
@@ -44,9 +46,8 @@ function Edit({ card, by: device, onDone }: { card: FireCard | null; by: string;
       <Field label="Where the water is" value={water} maxLength={200} onChange={(e) => setWater(e.target.value)} />
       <Field label="Anything else" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
       <Field label="Your name" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
-      {half && <p role="alert" className="marked font-semibold">Each line wants a name and a number.</p>}
       <Problems list={problems} />
-      <button type="button" className="btn key !min-h-[56px]" disabled={busy || half || full.length === 0} onClick={save}>{busy ? 'Keeping…' : 'Keep the card'}</button>
+      <SaveButton label="Keep the card" busy={busy} missing={half ? 'Each line wants a name and a number.' : full.length === 0 ? 'Type one number at least.' : whoIsMissing(by)} onSave={save} />
     </section>
   );
 }

@@ -4,7 +4,9 @@ import { useRef, useState } from 'react';
 import { RISKS, SLOT_KINDS, type Risk, type SiteMap, type Slot } from '@/core/log/store-shapes';
 import { RISK_WORDS } from '@/core/mix/words';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 
@@ -22,11 +24,14 @@ function Box({ slot, map, chosen, onPick }: { slot: Slot; map: { widthM: number;
 }
 
 /** The map as it is drawn: places are added, dragged, and typed to the decimetre. */
-export function EditMap({ map, version, by: device, onDone, first }: { map: SiteMap | null; version: string | null; by: string; onDone: () => void; first: boolean }) {
+export const EditMap = (p: EditMapProps) => <DraftScope name="map"><MapForm {...p} /></DraftScope>;
+type EditMapProps = { readonly map: SiteMap | null; readonly version: string | null; readonly by: string; readonly onDone: () => void; readonly first: boolean };
+
+function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [width, setWidth] = useState(fig(map?.widthM ?? 30));
-  const [depth, setDepth] = useState(fig(map?.depthM ?? 18));
-  const [slots, setSlots] = useState<readonly Typed[]>((map?.slots ?? []).map(typedOf));
+  const [width, setWidth] = useTyped('width', fig(map?.widthM ?? 30));
+  const [depth, setDepth] = useTyped('depth', fig(map?.depthM ?? 18));
+  const [slots, setSlots] = useTyped<readonly Typed[]>('slots', (map?.slots ?? []).map(typedOf));
   const [chosen, setChosen] = useState<string | null>(null);
   const box = useRef<HTMLDivElement>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
@@ -70,9 +75,8 @@ export function EditMap({ map, version, by: device, onDone, first }: { map: Site
         ) : <p className="q">Press a place to type its metres and name.</p>}
       </div>
       <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
-      {wrong && <p role="alert" className="marked font-semibold w-fit">{wrong}</p>}
       <Problems list={problems} />
-      <p className="flex gap-3">{!first && <button type="button" className="btn" onClick={onDone}>Back</button>}<button type="button" className="btn key !min-h-[52px]" disabled={busy || wrong !== null || slots.length === 0 || !by.trim()} onClick={save}>{busy ? 'Keeping…' : 'Keep this map'}</button></p>
+      <div className="flex gap-3 flex-wrap items-center">{!first && <button type="button" className="btn" onClick={onDone}>Back</button>}<SaveButton className="btn key !min-h-[52px]" label="Keep this map" busy={busy} missing={slots.length === 0 ? 'Add a place first.' : (wrong ?? whoIsMissing(by))} onSave={save} /></div>
     </div>
   );
 }

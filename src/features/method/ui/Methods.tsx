@@ -6,7 +6,9 @@ import { keysOf } from '@/core/words/feel';
 import { ExpectBand } from '@/charts/ExpectBand';
 import { keepAnswered } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 
@@ -16,7 +18,7 @@ export type MethodRow = { readonly template: MethodTemplate; readonly ships: boo
 /** The ways to keep a heap: each with its schedule, the heat that is expected, and its limits. They can be copied and changed. */
 export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }) {
   const [edit, setEdit] = useState<{ template: MethodTemplate; copy: boolean } | null>(null);
-  if (edit) return <Edit key={edit.template.id} from={edit.template} copy={edit.copy} taken={rows.map((r) => r.template.id)} by={by} onDone={() => setEdit(null)} />;
+  if (edit) return <DraftScope name={`method ${edit.template.id}${edit.copy ? ', a copy' : ''}`}><Edit key={edit.template.id} from={edit.template} copy={edit.copy} taken={rows.map((r) => r.template.id)} by={by} onDone={() => setEdit(null)} /></DraftScope>;
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-4">
       <h1>Methods</h1>
@@ -37,12 +39,12 @@ const slug = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g,
 
 function Edit({ from, copy, taken, by: device, onDone }: { from: MethodTemplate; copy: boolean; taken: readonly string[]; by: string; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [name, setName] = useState(copy ? `${from.name}, ours` : from.name);
-  const [trigger, setTrigger] = useState<Trigger | ''>(from.trigger);
-  const [overrides, setOverrides] = useState<readonly Trigger[]>(from.overrides);
-  const [f, setF] = useState({ firstDay: String(from.firstDay), everyDays: String(from.everyDays), lowC: String(from.lowC), warnC: String(from.limits.warnC), actC: String(from.limits.actC), dangerC: String(from.limits.dangerC), lowPct: String(from.moisture.lowPct), targetPct: String(from.moisture.targetPct), highPct: String(from.moisture.highPct), activeDays: String(from.activeDays), minutesPerM3: String(from.minutesPerM3) });
-  const [machine, setMachine] = useState(from.machine);
-  const [expect, setExpect] = useState(from.expect.map((e) => ({ day: String(e.day), lowC: String(e.lowC), highC: String(e.highC) })));
+  const [name, setName] = useTyped('name', copy ? `${from.name}, ours` : from.name);
+  const [trigger, setTrigger] = useTyped<Trigger | ''>('trigger', from.trigger);
+  const [overrides, setOverrides] = useTyped<readonly Trigger[]>('overrides', from.overrides);
+  const [f, setF] = useTyped('f', { firstDay: String(from.firstDay), everyDays: String(from.everyDays), lowC: String(from.lowC), warnC: String(from.limits.warnC), actC: String(from.limits.actC), dangerC: String(from.limits.dangerC), lowPct: String(from.moisture.lowPct), targetPct: String(from.moisture.targetPct), highPct: String(from.moisture.highPct), activeDays: String(from.activeDays), minutesPerM3: String(from.minutesPerM3) });
+  const [machine, setMachine] = useTyped('machine', from.machine);
+  const [expect, setExpect] = useTyped('expect', from.expect.map((e) => ({ day: String(e.day), lowC: String(e.lowC), highC: String(e.highC) })));
   const figures = [...Object.values(f), ...expect.flatMap((e) => [e.day, e.lowC, e.highC])].map((t) => typed(t, -20));
   const templateId = copy ? slug(name) : from.id;
   const wrong = figures.some((x) => typeof x !== 'number') ? 'Every figure wants a number.' : copy && taken.includes(templateId) ? 'There is a method of that name. Give it another.' : null;
@@ -67,9 +69,9 @@ function Edit({ from, copy, taken, by: device, onDone }: { from: MethodTemplate;
           <tbody>{expect.map((e, i) => <tr key={i}>{keysOf(e).map((k) => <td key={k} className="pr-3 py-0.5"><input aria-label={`${k === 'day' ? 'Day' : k === 'lowC' ? 'At least' : 'At most'}, line ${i + 1}`} className="field !w-[96px]" inputMode="decimal" value={e[k]} onChange={(x) => setExpect(expect.map((y, j) => (j === i ? { ...y, [k]: x.target.value } : y)))} /></td>)}<td>{expect.length > 2 && <button type="button" className="link min-h-[44px]" onClick={() => setExpect(expect.filter((_, j) => j !== i))}>Take out</button>}</td></tr>)}</tbody></table></div>
         {expect.length < 20 && <p><button type="button" className="btn" onClick={() => setExpect([...expect, { day: String(n(expect.at(-1)!.day) + 10 || ''), lowC: expect.at(-1)!.lowC, highC: expect.at(-1)!.highC }])}>Add a day</button></p>}</section>
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
-      {wrong && <p role="alert" className="marked font-semibold">{wrong}</p>}
       <Problems list={problems} />
-      <div className="flex gap-3"><button type="button" className="btn" onClick={onDone}>Back</button><button type="button" className="btn key flex-1 !min-h-[56px]" disabled={busy || wrong !== null} onClick={save}>{busy ? 'Keeping…' : 'Keep this method'}</button></div>
+      <SaveButton label="Keep this method" busy={busy} missing={wrong ?? (name.trim() === '' ? 'Give it a name.' : whoIsMissing(by))} onSave={save} />
+      <button type="button" className="btn self-start" onClick={onDone}>Back</button>
     </div>
   );
 }

@@ -77,7 +77,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
         return (
           <li key={i} className="border-t-[1.6px] border-ink py-2"><h2 className="!text-[16px] flex justify-between"><span>{d.long}</span><span className="q font-text text-[14px] font-normal">{d.hours} h of work</span></h2>{d.over && <p className="marked font-semibold">{d.over}</p>}
             <ul>{own.map((j) => <li key={j.key}><button type="button" className="btn !min-h-[56px] w-full !justify-start mt-1" onClick={() => setMoving(j)}><Mark name="turn" />{j.name}: turn it<span className="q font-normal ml-auto">{j.minutes}</span></button></li>)}</ul>
-            {view.rows.filter((r) => r.proofAt !== null && Math.floor(r.proofAt) === i).map((r) => <p key={r.batch} className="text-stamp text-[14px] font-semibold">{r.name} could be proven</p>)}</li>);
+            {view.rows.filter((r) => r.proofAt !== null && Math.floor(r.proofAt) === i).map((r) => <p key={r.batch} className="text-stamp text-[14px] font-semibold">{r.name} could be proven, as planned</p>)}</li>);
       })}</ul>
       <p className="px-4 py-3 text-[13.5px] flex flex-wrap gap-x-6 gap-y-1"><span className="q">{view.solvedText}</span><Link prefetch={false} className="link" href="/crew">Crew, machine and hours</Link><a className="link" href={feed}>Calendar for phones</a></p>
       {moving && (

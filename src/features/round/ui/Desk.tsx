@@ -121,6 +121,7 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
         <PhotoButton heap={heap.id} name={heap.name} by={walk.by} walk={walk.single ? null : walk.id} />
         {nudged && open > 0 && <p role="alert" className="marked font-semibold">A value is typed and not kept yet: answer what is asked beside it, or take it out.</p>}
         <button type="button" className="btn key !min-h-[76px] !text-[19px] w-full" disabled={!ready} onClick={keep}>{walk.single ? `Keep this round of ${Math.max(says.length, heap.places.filter((p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '').length)}` : nextName ? `Keep this round, on to ${nextName}` : 'Keep this round'}</button>
+        {!ready && <p role="status" className="hint font-semibold" data-testid="missing">{walk.by.trim() === '' ? 'Type your name: it goes beside what you read.' : 'Type a value first, or what it is like.'}</p>}
         {!walk.single && (leaving ? <SkipChoice title={`Leave ${heap.name} out: why?`} onBack={() => setLeaving(false)} onChoose={(reason) => { const left = leaveHeap(walk, heap, reason, hubNow(), newId); onDone(left.walk, [left.out]); }} /> : <button type="button" className="btn" onClick={() => setLeaving(true)}><Mark name="walk" />Leave {heap.name} out</button>)}
         {!walk.single && notIn.length > 0 && <div><h2 className="!text-[16px]">Not in this round</h2><p className="q text-[13.5px] mt-1">{notIn.map((h, i) => <span key={h.id}>{i > 0 ? ' · ' : ''}<b>{h.name}</b> {h.notNow}</span>)}</p></div>}
       </aside>

@@ -187,6 +187,7 @@ function FeelStep({ handle, sheet, walk, onDone, heap, draft, next, onBack }: Pr
       <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 pt-2 pb-3.5 mt-auto">
         <p className="text-[15px] leading-[1.3] mb-2" aria-live="polite"><b>{says.head}</b> {says.text}</p>
         <button type="button" className="btn key w-full !min-h-[74px] !text-[20px]" disabled={nothing || walk.by.trim() === ''} onClick={done}>{walk.single ? 'Keep this round' : next ? `Done, on to ${next.name}` : 'Done, that was the last'}</button>
+        {(nothing || walk.by.trim() === '') && <p role="status" className="font-semibold text-[15px] mt-1.5" data-testid="missing">{nothing ? 'Nothing is read or felt yet: go back to its places, or say what it is like.' : 'Type your name above: it goes beside what you read.'}</p>}
       </div>
     </div>
   );

@@ -1,9 +1,11 @@
+import { shortScheduleTexts } from '@/core/advice/schedule';
 import { reckon, reckonUnder } from '@/core/digest/reckon';
 import { resolvePolicy } from '@/core/evidence/policy';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { foldBatch, foldSite, type SiteState, type Terms } from '@/core/log/fold';
 import { whenText } from '@/core/quantity/format';
 import { findRule, RULE_LIBRARY, LIBRARY_EDITION } from '@/core/rules/library';
+import { fits, keepingOf } from '@/core/rules/propose';
 import type { Locale } from '@/core/words/note';
 import { policyText } from '@/core/words/policy';
 import { theDb } from '@/db/context';
@@ -54,8 +56,9 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
   const ids = [...new Set(columns.flatMap((t) => t.rules))];
   const ruleOf = (ruleId: string) => findRule(ruleId, ownRulesOf([...columns.at(-1)!.ownRules, ...own.filter((r) => !columns.at(-1)!.ownRules.some((o) => o.id === r.id))]));
   const kept = new Set(reckon(state, site, siteState, locale.now)?.accounts.filter((a) => a.present !== undefined).map((a) => `${a.terms.version} ${a.rule.id}`));
+  const keeping = keepingOf(state.opened.method, state.template);
   return {
-    name: state.opened.name ?? state.opened.code, method: state.opened.method,
+    name: state.opened.name ?? state.opened.code,
     columns: columns.map((t) => ({
       version: t.version, ahead: t === ahead, inForce: t === inForce, policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), locale.unit),
       says: t === ahead ? `Version ${t.siteVersion} of the site, not taken here` : `${t.version === 1 ? 'Opened with it' : `Since ${whenText(locale.timeZone, t.since, locale.now)}`}, ${t.by}`,
@@ -68,7 +71,9 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
         return ruling ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) } : NO_CLOCK;
       }),
     })),
-    offered: [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ ...ruleView(r, locale.unit), chosen: inForce.rules.includes(r.id) })),
+    offered: [...RULE_LIBRARY, ...ownRulesOf(own)].filter((r) => fits(r, keeping) || inForce.rules.includes(r.id)).map((r) => ruleView(r, locale.unit)),
+    rules: inForce.rules,
+    short: state.template ? shortScheduleTexts(state.template, inForce.rules.flatMap((ruleId) => { const rule = ruleOf(ruleId); return rule ? [{ title: rule.title, rule }] : []; })) : [],
     policy: resolvePolicy(inForce.policy as Parameters<typeof resolvePolicy>[0]),
     sitePolicy: siteTerms ? resolvePolicy(siteTerms.policy as Parameters<typeof resolvePolicy>[0]) : null,
     siteVersion: siteTerms?.version ?? null, ownRules: own,

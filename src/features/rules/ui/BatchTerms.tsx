@@ -3,32 +3,36 @@ import { useState } from 'react';
 import Link from 'next/link';
 import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleView, StandingCell } from '../view';
 import { draftOf, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
+import { LeadRule } from './LeadRule';
 import { RuleList } from './RuleList';
 import { useKeep, type Keep } from './useKeep';
 
 export type BatchTermsProps = {
-  readonly id: string; readonly name: string; readonly method: 'turned' | 'static' | 'vessel';
+  readonly id: string; readonly name: string; 
   readonly columns: readonly { version: number; ahead: boolean; inForce: boolean; policy: string; says: string }[];
   readonly rows: readonly { id: string; title: string; cells: readonly ((StandingCell & { kept: boolean }) | null)[] }[];
-  readonly offered: readonly (RuleView & { chosen: boolean })[]; readonly policy: Policy; readonly sitePolicy: Policy | null; readonly siteVersion: number | null; readonly ownRules: readonly { id: string }[];
+  /** Those written for a heap that is kept so, and those it has. */ readonly offered: readonly RuleView[]; /** Those in force, the one that leads first. */ readonly rules: readonly string[]; /** What its method turns too seldom for. */ readonly short: readonly string[]; readonly policy: Policy; readonly sitePolicy: Policy | null; readonly siteVersion: number | null; readonly ownRules: readonly { id: string }[];
   readonly by: string; readonly unit: 'C' | 'F'; readonly keep: Keep;
 };
 
 /** The rules and policy of one heap: how it stands under each version it has had, and under the site's newest. */
-export function BatchTerms(p: BatchTermsProps) {
-  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set(p.offered.filter((r) => r.chosen).map((r) => r.id)));
-  const [draft, setDraft] = useState(() => draftOf(p.policy));
+export const BatchTerms = (p: BatchTermsProps) => <DraftScope name={`rules of ${p.id}`}><Terms {...p} /></DraftScope>;
+
+function Terms(p: BatchTermsProps) {
+  const [rules, setRules] = useTyped<readonly string[]>('rules', p.rules);
+  const [draft, setDraft] = useTyped('policy', draftOf(p.policy));
   const [fromSite, setFromSite] = useState(false);
   const [done, setDone] = useState(false);
   const keeper = useKeep(p.keep, p.by);
   const policy = policyOf(draft);
-  const rules = [...ticked];
   const save = (): void => {
-    if (policy) keeper.save('terms', p.id, { policy, rules, ownRules: p.ownRules.filter((r) => ticked.has(r.id)), ...(fromSite && p.siteVersion ? { siteVersion: p.siteVersion } : {}) }, () => setDone(true));
+    if (policy) keeper.save('terms', p.id, { policy, rules, ownRules: p.ownRules.filter((r) => rules.includes(r.id)), ...(fromSite && p.siteVersion ? { siteVersion: p.siteVersion } : {}) }, () => setDone(true));
   };
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-5">
@@ -45,16 +49,18 @@ export function BatchTerms(p: BatchTermsProps) {
           </tbody>
         </table>
       </div>
+      {p.short.map((text) => <p key={text} className="caution max-w-[75ch]">{text}</p>)}
       <p className="hint max-w-[75ch]">A change holds from now on. What was proven before stays proven under the version it was reached under, unless something raw goes in.</p>
       <Disclosure summary={`Change the rules or the policy of ${p.name}`}>
         <div className="flex flex-col gap-5 pt-1">
           {p.sitePolicy && <button type="button" className="btn self-start" onClick={() => { setDraft(draftOf(p.sitePolicy!)); setFromSite(true); setDone(false); }}>Take over version {p.siteVersion} of the site’s policy</button>}
-          <RuleList rules={p.offered.filter((r) => r.methods.includes(p.method) || r.chosen)} ticked={ticked} onTick={(id, on) => { setDone(false); setTicked((t) => { const n = new Set(t); if (on) n.add(id); else n.delete(id); return n; }); }} />
-          {rules.length === 0 && <p role="alert" className="font-semibold">Choose one rule at least.</p>}
+          <RuleList rules={p.offered} ticked={new Set(rules)} onTick={(id, on) => { setDone(false); setRules(on ? [...rules, id] : rules.filter((r) => r !== id)); }} />
+          <LeadRule rules={rules} named={p.offered} onChange={(to) => { setDone(false); setRules(to); }} />
+          {rules.length === 0 && <p>Without a rule, {p.name} claims nothing: its heat is shown, and no kill is told.</p>}
           <PolicyFields draft={draft} onChange={(d) => { setDraft(d); setFromSite(false); setDone(false); }} unit={p.unit} />
           <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
           <Problems list={keeper.problems} />
-          <button type="button" className="btn key !min-h-[56px]" disabled={!policy || rules.length === 0 || keeper.busy || keeper.by.trim() === ''} onClick={save}>{keeper.busy ? 'Keeping…' : `Keep as version ${p.columns.filter((c) => !c.ahead).length + 1} for ${p.name}`}</button>
+          <SaveButton label={`Keep as version ${p.columns.filter((c) => !c.ahead).length + 1} for ${p.name}`} busy={keeper.busy} missing={!policy ? 'A figure of the policy is not a number.' : whoIsMissing(keeper.by)} onSave={save} />
           <p className="hint" aria-live="polite">{done ? 'Kept: the table above shows both.' : ''}</p>
         </div>
       </Disclosure>

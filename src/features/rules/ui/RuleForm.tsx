@@ -4,7 +4,9 @@ import type { Requirement } from '@/core/evidence/rule';
 import { fromCelsius, toCelsius } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
 import { Disclosure } from '@/ui/Disclosure';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { ruleIdFor, type RuleDraft } from '../input';
 import { previewRule, type RulePreview } from '../server/actions';
 import type { RuleView } from '../view';
@@ -119,11 +121,11 @@ function Past({ past }: { past: RulePreview | null }) {
 }
 
 function Editor({ start, unit, keep, by, taken, onDone }: { start: Draft; unit: Unit; keep: Keep; by: string; taken: readonly string[]; onDone: () => void }) {
-  const [d, setD] = useState(start);
+  const [d, setD] = useTyped('rule', start);
   const rule = ruleOf(d, unit, taken);
   const past = usePast(rule);
   const keeper = useKeep(keep, by);
-  const ready = past?.ok === true && d.methods.length > 0 && keeper.by.trim() !== '';
+  const missing = d.methods.length === 0 ? 'Choose for which heaps it holds.' : past === null ? 'What it would have said is being worked out.' : !past.ok ? 'Put right what is said above.' : whoIsMissing(keeper.by);
   const setPart = (i: number, p: Part): void => setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
   return (
     <div className="flex flex-col gap-4 pb-3">
@@ -146,7 +148,7 @@ function Editor({ start, unit, keep, by, taken, onDone }: { start: Draft; unit: 
       <Past past={past} />
       <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
       <Problems list={keeper.problems} />
-      <button type="button" className="btn key !min-h-[56px]" disabled={!ready || keeper.busy} onClick={() => keeper.save('rule', null, { rule }, onDone)}>{keeper.busy ? 'Keeping…' : d.id ? 'Keep as its next version' : 'Keep this rule'}</button>
+      <SaveButton label={d.id ? 'Keep as its next version' : 'Keep this rule'} busy={keeper.busy} missing={missing} onSave={() => keeper.save('rule', null, { rule }, onDone)} />
     </div>
   );
 }
@@ -161,7 +163,7 @@ export function RuleForm({ own, unit, keep, by, taken }: { own: readonly { draft
           <div key={o.view.id} className="border-b border-rule pb-2"><p><b>{o.view.title}</b>: {o.view.text}.</p><p className="hint">{o.view.id}. {o.versions.join('. ')}.</p>
             <button type="button" className="link min-h-[44px]" onClick={() => setOpen({ key: o.view.id, draft: draftFrom(o.draft, unit) })}>Change it</button></div>
         ))}
-        {open ? <Editor key={open.key} start={open.draft} unit={unit} keep={keep} by={by} taken={[...taken, ...own.map((o) => o.view.id)]} onDone={() => setOpen(null)} />
+        {open ? <DraftScope key={open.key} name={`rule ${open.key}`}><Editor start={open.draft} unit={unit} keep={keep} by={by} taken={[...taken, ...own.map((o) => o.view.id)]} onDone={() => setOpen(null)} /></DraftScope>
           : <button type="button" className="btn self-start" onClick={() => setOpen({ key: 'new', draft: newDraft(unit) })}>Write a rule</button>}
       </div>
     </Disclosure>

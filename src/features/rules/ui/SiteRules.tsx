@@ -2,11 +2,14 @@
 import { useState } from 'react';
 import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleDraft } from '../input';
 import type { RuleView } from '../view';
 import { draftOf, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
+import { LeadRule } from './LeadRule';
 import { RuleForm } from './RuleForm';
 import { RuleList } from './RuleList';
 import { useKeep, type Keep } from './useKeep';
@@ -17,21 +20,24 @@ export type SiteRulesProps = {
 };
 
 /** What the site works to: its rules, its own rules, and how evidence is judged. Each change is a version. */
-export function SiteRules(p: SiteRulesProps) {
+export const SiteRules = (p: SiteRulesProps) => <DraftScope name="rules of the site"><Terms {...p} /></DraftScope>;
+
+function Terms(p: SiteRulesProps) {
   const all = [...p.own.map((o) => o.view), ...p.library];
-  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set(p.chosen ?? []));
-  const [draft, setDraft] = useState(() => draftOf(p.policy));
+  const [rules, setRules] = useTyped<readonly string[]>('rules', p.chosen ?? []);
+  const [draft, setDraft] = useTyped('policy', draftOf(p.policy));
   const [done, setDone] = useState(false);
   const keeper = useKeep(p.keep, p.by);
   const policy = policyOf(draft);
   const next = (p.version ?? 0) + 1;
-  const save = (): void => { if (policy) keeper.save('site-terms', null, { policy, rules: [...ticked] }, () => setDone(true)); };
+  const save = (): void => { if (policy) keeper.save('site-terms', null, { policy, rules }, () => setDone(true)); };
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(340px,470px)]">
       <div className="min-w-0 px-5 py-5 flex flex-col gap-4">
         <div><h1>Rules of this site</h1>
           <p className="mt-2 max-w-[60ch]">Tick what this site must meet. A new heap is offered these, by what goes into it. Which rule holds for you: check with your local authority.</p></div>
-        <RuleList rules={all} ticked={ticked} onTick={(id, on) => { setDone(false); setTicked((t) => { const n = new Set(t); if (on) n.add(id); else n.delete(id); return n; }); }} />
+        <RuleList rules={all} ticked={new Set(rules)} onTick={(id, on) => { setDone(false); setRules(on ? [...rules, id] : rules.filter((r) => r !== id)); }} />
+        <LeadRule rules={rules} named={all} onChange={(to) => { setDone(false); setRules(to); }} />
         <p className="hint">Edition {p.edition} of the library. ‘Above’ or ‘exceeds’ in a published text is treated like ‘at or above’.</p>
         <RuleForm own={p.own} unit={p.unit} keep={p.keep} by={p.by} taken={p.library.map((r) => r.id)} />
       </div>
@@ -40,7 +46,7 @@ export function SiteRules(p: SiteRulesProps) {
         <PolicyFields draft={draft} onChange={(d) => { setDone(false); setDraft(d); }} unit={p.unit} />
         <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
         <Problems list={keeper.problems} />
-        <button type="button" className="btn key !min-h-[56px]" disabled={!policy || keeper.busy || keeper.by.trim() === ''} onClick={save}>{keeper.busy ? 'Keeping…' : `Keep rules and policy as version ${next}`}</button>
+        <SaveButton label={`Keep rules and policy as version ${next}`} busy={keeper.busy} missing={!policy ? 'A figure of the policy is not a number.' : whoIsMissing(keeper.by)} onSave={save} />
         <p className="hint" aria-live="polite">{done ? 'Kept. Heaps opened from now on take it. ' : ''}Heaps under way keep the version they have, and a proof stays as it was reached; on a heap’s page you can look at it under the new version, and take it over.</p>
         {p.versions.length > 0 && (
           <Disclosure summary={`Versions so far: ${p.versions.length}`}>

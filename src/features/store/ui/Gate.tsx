@@ -3,7 +3,9 @@ import { useState } from 'react';
 import { ANSWERS, RISKS, type AcceptLine, type Answer, type OwnMeasure, type Risk } from '@/core/log/store-shapes';
 import { ANSWER_WORDS, RISK_WORDS } from '@/core/mix/words';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 import { StoreNav } from './StoreNav';
@@ -29,9 +31,9 @@ export function Gate({ lines, own, materials, measures, by }: { lines: readonly 
       <section className="flex flex-col gap-2" data-testid="acceptance">
         <div className="flex flex-wrap gap-3 justify-between items-end"><h2 className="!text-[19px]">What the site takes</h2>{!changing && <button type="button" className="btn" onClick={() => setChanging(true)}>Change the list</button>}</div>
         <p className="hint max-w-[720px]">The first line that fits holds; what no line names is taken in. {own || said !== lines ? '' : 'These lines are the usual ones of the trade, until you keep your own.'} What may be taken at all: check with your local authority.</p>
-        {changing ? <Change lines={said} materials={materials} by={by} onKept={(l) => { setSaid(l); setChanging(false); }} onBack={() => setChanging(false)} /> : <ReadOut lines={said} materials={materials} />}
+        {changing ? <DraftScope name="what the site takes"><Change lines={said} materials={materials} by={by} onKept={(l) => { setSaid(l); setChanging(false); }} onBack={() => setChanging(false)} /></DraftScope> : <ReadOut lines={said} materials={materials} />}
       </section>
-      <Measures measures={measures} by={by} />
+      <DraftScope name="measures"><Measures measures={measures} by={by} /></DraftScope>
     </div>
   );
 }
@@ -50,7 +52,7 @@ function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials
 
 function Change({ lines: first, materials, by: device, onKept, onBack }: { lines: readonly AcceptLine[]; materials: Named; by: string; onKept: (lines: readonly AcceptLine[]) => void; onBack: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [lines, setLines] = useState<readonly AcceptLine[]>(first);
+  const [lines, setLines] = useTyped<readonly AcceptLine[]>('lines', first);
   const set = (i: number, l: AcceptLine): void => setLines(lines.map((x, k) => (k === i ? l : x)));
   const what = (l: AcceptLine): string => (l.material !== undefined ? `m:${l.material}` : `r:${l.risk}`);
   const withWhat = (l: AcceptLine, v: string): AcceptLine => { const { material: _m, risk: _r, ...rest } = l; return v.startsWith('m:') ? { ...rest, material: v.slice(2) } : { ...rest, risk: v.slice(2) as Risk }; };
@@ -67,16 +69,15 @@ function Change({ lines: first, materials, by: device, onKept, onBack }: { lines
           <span className="flex gap-3"><button type="button" className="link min-h-[44px]" disabled={i === 0} onClick={() => { const next = [...lines]; [next[i - 1], next[i]] = [next[i]!, next[i - 1]!]; setLines(next); }}>Up<span className="sr-only"> line {i + 1}</span></button><button type="button" className="link min-h-[44px]" onClick={() => setLines(lines.filter((_, k) => k !== i))}>Take out<span className="sr-only"> line {i + 1}</span></button></span></li>))}</ul>
       <p><button type="button" className="btn" onClick={() => setLines([{ material: materials[0]!.id, answer: 'ask', reason: '' }, ...lines])}>Add a line at the top</button></p>
       <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
-      {short && <p className="marked font-semibold w-fit">Each line wants a reason: whoever stands at the gate reads it out.</p>}
       <Problems list={problems} />
-      <p className="flex gap-3"><button type="button" className="btn" onClick={onBack}>Leave it as it was</button><button type="button" className="btn key" disabled={busy || short || !by.trim()} onClick={() => keep(() => keepAnswered({ id, batch: null, kind: 'acceptance', at: null, by, data: { lines } }, 'what the site takes'), () => onKept(lines))}>Keep this list</button></p>
+      <div className="flex gap-3 flex-wrap items-center"><button type="button" className="btn" onClick={onBack}>Leave it as it was</button><SaveButton className="btn key" label="Keep this list" busy={busy} missing={short ? 'Each line wants a reason: whoever stands at the gate reads it out.' : whoIsMissing(by)} onSave={() => keep(() => keepAnswered({ id, batch: null, kind: 'acceptance', at: null, by, data: { lines } }, 'what the site takes'), () => onKept(lines))} /></div>
     </>
   );
 }
 
 function Measures({ measures: first, by: device }: { measures: readonly OwnMeasure[]; by: string }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [list, setList] = useState(first.map((m) => ({ ...m, litres: String(m.litres) })));
+  const [list, setList] = useTyped('list', first.map((m) => ({ ...m, litres: String(m.litres) })));
   const [saved, setSaved] = useState(false);
   const set = (i: number, part: Partial<{ name: string; litres: string }>): void => { setList(list.map((m, k) => (k === i ? { ...m, ...part } : m))); setSaved(false); };
   const litres = list.map((m) => typed(m.litres, 0.05));
@@ -88,9 +89,8 @@ function Measures({ measures: first, by: device }: { measures: readonly OwnMeasu
       <ul className="border-t-[1.6px] border-ink max-w-[560px]">{list.map((m, i) => <li key={m.id} className="grid grid-cols-[1fr_130px_auto] gap-3 border-b border-rule py-1.5 items-center"><input className="field" aria-label={`Measure ${i + 1}, name`} value={m.name} maxLength={30} onChange={(e) => set(i, { name: e.target.value })} /><span className="flex items-center gap-2"><input className="field" aria-label={`Measure ${i + 1}, litres`} inputMode="decimal" value={m.litres} onChange={(e) => set(i, { litres: e.target.value })} />L</span><button type="button" className="link min-h-[44px]" onClick={() => { setList(list.filter((_, k) => k !== i)); setSaved(false); }}>Take out<span className="sr-only"> {m.name}</span></button></li>)}</ul>
       <p><button type="button" className="btn" onClick={() => { setList([...list, { id: `m-${id.slice(-6)}-${list.length}`, name: '', litres: '' }]); setSaved(false); }}>Add a measure</button></p>
       <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
-      {wrong && <p className="marked font-semibold w-fit">{wrong}</p>}
       <Problems list={problems} />
-      <p className="flex gap-3 items-center"><button type="button" className="btn key" disabled={busy || wrong !== null || !by.trim()} onClick={save}>Keep these measures</button>{saved && <span role="status" className="font-semibold">Kept.</span>}</p>
+      <div className="flex gap-3 flex-wrap items-center"><SaveButton className="btn key" label="Keep these measures" busy={busy} missing={wrong ?? whoIsMissing(by)} onSave={save} />{saved && <span role="status" className="font-semibold">Kept.</span>}</div>
     </section>
   );
 }

@@ -12,7 +12,9 @@ import { readyPhoto } from '@/outbox/photo';
 import { sendWaiting } from '@/outbox/store';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { PhotoKey } from '@/ui/PhotoKey';
 import { Sheet } from '@/ui/Sheet';
@@ -27,19 +29,19 @@ function useChange(load: LoadPage, device: string, onDone: () => void) {
   const save = (data: object): void => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'load-change', at: null, by: kept.by, data: { load: load.id, ...data } }, `${load.name}: changed`), onDone);
   return { ...kept, save };
 }
-const Foot = ({ kept, label, ready, onKeep }: { kept: ReturnType<typeof useKept>; label: string; ready: boolean; onKeep: () => void }) => (
-  <><Field label="Who" value={kept.by} maxLength={60} autoComplete="name" onChange={(e) => kept.setBy(e.target.value)} /><Problems list={kept.problems} /><button type="button" className="btn key !min-h-[56px]" disabled={!ready || kept.busy || !kept.by.trim()} onClick={onKeep}>{kept.busy ? 'Keeping…' : label}</button></>
+const Foot = ({ kept, label, missing, onKeep }: { kept: ReturnType<typeof useKept>; label: string; missing: string | null; onKeep: () => void }) => (
+  <><Field label="Who" value={kept.by} maxLength={60} autoComplete="name" onChange={(e) => kept.setBy(e.target.value)} /><Problems list={kept.problems} /><SaveButton label={label} busy={kept.busy} missing={missing ?? whoIsMissing(kept.by)} onSave={onKeep} /></>
 );
 
 function HeatForm({ load, by, unit, onDone }: FormOf) {
   const kept = useKept(by);
-  const [value, setValue] = useState('');
-  const [words, setWords] = useState('');
+  const [value, setValue] = useTyped('value', '');
+  const [words, setWords] = useTyped('words', '');
   const c = typed(value, -60);
   const slip = typeof c === 'number' && c > (unit === 'C' ? 95 : 203);
   return <><Field label="Deep in the stack" unit={`°${unit}`} inputMode="decimal" value={value} onChange={(e) => setValue(e.target.value)} problem={c === null ? 'Type the temperature as a number.' : undefined} hint={slip ? 'Is that the unit of this thermometer? If it is true, keep people back and call the fire service.' : 'As far in as the thermometer reaches'} />
     <Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
-    <Foot kept={kept} label="Keep it" ready={typeof c === 'number'} onKeep={() => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'load-heat', at: null, by: kept.by, data: { load: load.id, value: c as number, unit, ...(words.trim() ? { words: words.trim() } : {}) } }, `${load.name}: ${value} °${unit}`), onDone)} /></>;
+    <Foot kept={kept} label="Keep it" missing={typeof c === 'number' ? null : 'Type the temperature as a number.'} onKeep={() => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'load-heat', at: null, by: kept.by, data: { load: load.id, value: c as number, unit, ...(words.trim() ? { words: words.trim() } : {}) } }, `${load.name}: ${value} °${unit}`), onDone)} /></>;
 }
 
 /** The arithmetic of a test, step by step. */
@@ -48,7 +50,7 @@ const working = (t: Tested): string[] => (t.ok ? t.steps.map((s) => `${s.says}: 
 
 function BucketForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
-  const [v, setV] = useState({ bucketL: '', emptyKg: '', fullKg: '', waterKg: '' });
+  const [v, setV] = useTyped('v', { bucketL: '', emptyKg: '', fullKg: '', waterKg: '' });
   const [bucketL, emptyKg, fullKg, water] = [typed(v.bucketL), typed(v.emptyKg), typed(v.fullKg), typed(v.waterKg)];
   const all = typeof bucketL === 'number' && typeof emptyKg === 'number' && typeof fullKg === 'number' && water !== null;
   const tested = all ? bucketTest({ bucketL, emptyKg, fullKg, waterKg: water ?? null }) : null;
@@ -56,13 +58,13 @@ function BucketForm({ load, by, onDone }: FormOf) {
   return <><p>Fill a bucket in thirds; drop it ten times from a hand’s height after each; fill it up level, and weigh it. Then pour water in to the brim, and weigh or count what goes in.</p>
     <div className="grid grid-cols-2 gap-3"><Field label="The bucket holds" unit="L" inputMode="decimal" value={v.bucketL} onChange={set('bucketL')} /><Field label="Empty bucket" unit="kg" inputMode="decimal" value={v.emptyKg} onChange={set('emptyKg')} /><Field label="Full bucket" unit="kg" inputMode="decimal" value={v.fullKg} onChange={set('fullKg')} /><Field label="Water to the brim" unit="L" inputMode="decimal" value={v.waterKg} onChange={set('waterKg')} hint="leave empty for the density alone" /></div>
     {tested && <Steps tested={tested} />}
-    <Foot kept={kept} label="Use it instead of the table" ready={tested?.ok === true} onKeep={() => tested?.ok && kept.save({ test: { how: 'bucket', ...(tested.density === undefined ? {} : { density: tested.density }), ...(tested.airPct === undefined ? {} : { airPct: tested.airPct }), working: working(tested) } })} /></>;
+    <Foot kept={kept} label="Use it instead of the table" missing={tested?.ok ? null : 'Type the bucket’s litres, and what it weighs empty and full.'} onKeep={() => tested?.ok && kept.save({ test: { how: 'bucket', ...(tested.density === undefined ? {} : { density: tested.density }), ...(tested.airPct === undefined ? {} : { airPct: tested.airPct }), working: working(tested) } })} /></>;
 }
 
 function DryingForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
-  const [dish, setDish] = useState('');
-  const [weights, setWeights] = useState(['', '', '']);
+  const [dish, setDish] = useTyped('dish', '');
+  const [weights, setWeights] = useTyped('weights', ['', '', '']);
   const d = typed(dish);
   const list = weights.filter((w) => w.trim() !== '').map((w) => typed(w));
   const all = typeof d === 'number' && list.length >= 2 && list.every((w) => typeof w === 'number');
@@ -74,49 +76,49 @@ function DryingForm({ load, by, onDone }: FormOf) {
     {weights.length < 8 && <p><button type="button" className="btn" onClick={() => setWeights([...weights, ''])}>Another weighing</button></p>}
     {tested && <Steps tested={tested} />}
     {tested?.ok && tested.still && <p className="marked font-semibold w-fit">It is still losing water: dry on and weigh again. Kept now, it would be told too dry.</p>}
-    <Foot kept={kept} label="Use it instead of the table" ready={tested?.ok === true} onKeep={() => tested?.ok && kept.save({ test: { how: 'drying', moisturePct: tested.moisturePct, working: working(tested) } })} /></>;
+    <Foot kept={kept} label="Use it instead of the table" missing={tested?.ok ? null : 'Type the dish and two weighings at least.'} onKeep={() => tested?.ok && kept.save({ test: { how: 'drying', moisturePct: tested.moisturePct, working: working(tested) } })} /></>;
 }
 
 function SqueezeForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
-  const [squeeze, setSqueeze] = useState<Squeeze | ''>('');
+  const [squeeze, setSqueeze] = useTyped<Squeeze | ''>('squeeze', '');
   const band = squeeze ? SQUEEZE_PCT[squeeze] : null;
   const pct = band && (band.lowPct + band.highPct) / 2;
   return <><Choices label="Squeeze a handful from inside, hard" value={squeeze} onChange={setSqueeze} options={keysOf(SQUEEZE_WORDS).map((value) => ({ value, label: SQUEEZE_WORDS[value].word, hint: SQUEEZE_WORDS[value].means }))} />
     {band && <p>That stands for about <b>{pct} %</b>, between {band.lowPct} and {band.highPct}: a hand is no scale (common practice).</p>}
-    <Foot kept={kept} label="Use it instead of the table" ready={pct !== null} onKeep={() => pct !== null && kept.save({ test: { how: 'squeeze', moisturePct: pct, working: [`${SQUEEZE_WORDS[squeeze as Squeeze].word}: about ${pct} %`] } })} /></>;
+    <Foot kept={kept} label="Use it instead of the table" missing={pct === null ? 'Choose what came out of the hand.' : null} onKeep={() => pct !== null && kept.save({ test: { how: 'squeeze', moisturePct: pct, working: [`${SQUEEZE_WORDS[squeeze as Squeeze].word}: about ${pct} %`] } })} /></>;
 }
 
 function ChangeForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
-  const [state, setState] = useState<LoadState | ''>(load.ripe ? (load.ripe.state as LoadState) : '');
-  const [answer, setAnswer] = useState<'accept' | 'ask' | 'refuse' | ''>('');
-  const [where, setWhere] = useState('');
-  const [words, setWords] = useState('');
-  const [done, setDone] = useState('');
+  const [state, setState] = useTyped<LoadState | ''>('state', load.ripe ? (load.ripe.state as LoadState) : '');
+  const [answer, setAnswer] = useTyped<'accept' | 'ask' | 'refuse' | ''>('answer', '');
+  const [where, setWhere] = useTyped('where', '');
+  const [words, setWords] = useTyped('words', '');
+  const [done, setDone] = useTyped('done', '');
   const data = { ...(state ? { state } : {}), ...(answer ? { answer } : {}), ...(where.trim() ? { where: where.trim() } : {}), ...(words.trim() ? { words: words.trim() } : {}), ...(answer === 'refuse' && done.trim() ? { done: done.trim() } : {}) };
   return <>{load.answer !== 'accept' && <Choices label="What came of asking?" value={answer} onChange={setAnswer} options={[{ value: 'accept', label: 'Take it in' }, { value: 'refuse', label: 'Refuse it' }]} />}
     {answer === 'refuse' && <Field label="What was done with it" value={done} maxLength={300} onChange={(e) => setDone(e.target.value)} />}
     <label className="label">Its state now<select className="field mt-1" value={state} onChange={(e) => setState(e.target.value as LoadState | '')}><option value="">as it was</option>{LOAD_STATES.map((s) => <option key={s} value={s}>{STATE_WORDS[s]}</option>)}</select></label>
     <Field label="Moved to" value={where} maxLength={60} onChange={(e) => setWhere(e.target.value)} /><Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
-    <Foot kept={kept} label="Keep it" ready={Object.keys(data).length > 0 && !(answer === 'refuse' && done.trim() === '')} onKeep={() => kept.save(data)} /></>;
+    <Foot kept={kept} label="Keep it" missing={Object.keys(data).length === 0 ? 'Say what is new of it.' : answer === 'refuse' && done.trim() === '' ? 'Say what was done with it.' : null} onKeep={() => kept.save(data)} /></>;
 }
 
 function CountForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
-  const [amount, setAmount] = useState<AmountTyped>({ n: '', unit: load.measures.find((m) => m.id === 'barrow')?.id ?? 'L', about: true });
+  const [amount, setAmount] = useTyped<AmountTyped>('amount', { n: '', unit: load.measures.find((m) => m.id === 'barrow')?.id ?? 'L', about: true });
   const n = typed(amount.n);
   const how = amountTyped(n, amount.unit, amount.about, load.measures);
   const wrong = n === null || n === 0 ? 'Type a number above 0. If nothing is left, say so under ‘Gone’.' : amountProblem(n, amount.unit, load.measures);
-  return <><AmountField label="So much is left" value={amount} measures={load.measures} onChange={setAmount} problem={amount.unit === 'unknown' ? undefined : wrong} /><Foot kept={kept} label="Keep the count" ready={how !== null && (amount.unit === 'unknown' || !wrong)} onKeep={() => kept.save({ left: how })} /></>;
+  return <><AmountField label="So much is left" value={amount} measures={load.measures} onChange={setAmount} problem={amount.unit === 'unknown' ? undefined : wrong} /><Foot kept={kept} label="Keep the count" missing={amount.unit !== 'unknown' && wrong ? wrong : how === null ? 'Type how much is left.' : null} onKeep={() => kept.save({ left: how })} /></>;
 }
 
 function GoneForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
-  const [gone, setGone] = useState<'discarded' | 'spread' | 'sold' | 'returned' | 'counted-out' | ''>('');
-  const [words, setWords] = useState('');
+  const [gone, setGone] = useTyped<'discarded' | 'spread' | 'sold' | 'returned' | 'counted-out' | ''>('gone', '');
+  const [words, setWords] = useTyped('words', '');
   return <><Choices label="What became of it?" value={gone} onChange={setGone} options={[{ value: 'counted-out', label: 'Used up' }, { value: 'spread', label: 'Spread on land' }, { value: 'discarded', label: 'Thrown away' }, { value: 'returned', label: 'Sent back' }, { value: 'sold', label: 'Sold' }]} /><Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} />
-    <Foot kept={kept} label="It is gone" ready={gone !== ''} onKeep={() => kept.save({ gone, ...(words.trim() ? { words: words.trim() } : {}) })} /></>;
+    <Foot kept={kept} label="It is gone" missing={gone === '' ? 'Choose what became of it.' : null} onKeep={() => kept.save({ gone, ...(words.trim() ? { words: words.trim() } : {}) })} /></>;
 }
 
 function PhotoForm({ load, by, onDone }: FormOf) {
@@ -127,16 +129,16 @@ function PhotoForm({ load, by, onDone }: FormOf) {
     await enqueue([{ form: { id: kept.id, batch: null, kind: 'load-change', at: null, by: kept.by, data: { load: load.id } }, what: `${load.name}: photo`, photo: photo! }]);
     return { ok: true, already: false, waiting: !(await sendWaiting()).reached };
   };
-  return <><PhotoKey of="the load" take={take} /><Foot kept={kept} label="Keep the photo" ready={photo !== null} onKeep={() => kept.keep(send, onDone)} /></>;
+  return <><PhotoKey of="the load" take={take} /><Foot kept={kept} label="Keep the photo" missing={photo === null ? 'Take a photo first.' : null} onKeep={() => kept.keep(send, onDone)} /></>;
 }
 
 /** It never came, or was logged twice: struck with a reason, and left readable in the log. */
 function StrikeForm({ load, by }: FormOf) {
   const router = useRouter();
   const kept = useKept(by);
-  const [reason, setReason] = useState('');
+  const [reason, setReason] = useTyped('reason', '');
   return <><p>It is taken out of the store; the entry stays readable in the log. {load.went.length > 0 ? 'What went out of it into heaps stays there, by the figures of its material.' : ''}</p><Field label="Why" value={reason} maxLength={300} onChange={(e) => setReason(e.target.value)} placeholder="logged twice" />
-    <Foot kept={kept} label="Strike this load" ready={reason.trim().length >= 3} onKeep={() => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'correction', at: null, by: kept.by, data: { target: load.id, reason: reason.trim() } }, `${load.name}: struck`), () => router.push('/store'))} /></>;
+    <Foot kept={kept} label="Strike this load" missing={reason.trim().length >= 3 ? null : 'Say why, in a word or two.'} onKeep={() => kept.keep(() => keepAnswered({ id: kept.id, batch: null, kind: 'correction', at: null, by: kept.by, data: { target: load.id, reason: reason.trim() } }, `${load.name}: struck`), () => router.push('/store'))} /></>;
 }
 
 const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => ReactNode }> = {
@@ -165,7 +167,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
       </div>
       {load.photos.length > 0 && <ul className="flex flex-wrap gap-3">{load.photos.map((p) => <li key={p}><a href={`/api/photo/${p}`}><img src={`/api/photo/${p}?small`} alt={`Photo of ${load.name}`} className="border-[1.5px] border-ink max-h-[180px]" /></a></li>)}</ul>}
       {!load.gone && <p className="flex flex-wrap gap-2 border-t-[1.6px] border-ink pt-3"><button type="button" className="btn" onClick={() => setAct('change')}>State, place, answer…</button><button type="button" className="btn" onClick={() => setAct('count')}>Count it again…</button><button type="button" className="btn" onClick={() => setAct('photo')}>Photo…</button>{!load.stack && <button type="button" className="btn" onClick={() => setAct('heat')}>Log its heat…</button>}<button type="button" className="btn" onClick={() => setAct('gone')}>It is gone…</button><button type="button" className="btn" onClick={() => setAct('strike')}>Logged wrongly…</button></p>}
-      <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setAct(null); }} title={sheet ? `${sheet.title}: ${load.name}` : ''}>{sheet && <sheet.form load={load} by={by} unit={unit} onDone={() => setAct(null)} />}</Sheet>
+      <Sheet open={sheet !== null} onOpenChange={(o) => { if (!o) setAct(null); }} title={sheet ? `${sheet.title}: ${load.name}` : ''}>{sheet && <DraftScope name={`load ${load.id} ${act}`}><sheet.form load={load} by={by} unit={unit} onDone={() => setAct(null)} /></DraftScope>}</Sheet>
     </div>
   );
 }

@@ -5,7 +5,9 @@ import { findMaterials } from '@/core/mix/find';
 import { PARTICLE_WORDS, RISK_WORDS, ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { asSentence } from '@/core/words/problem';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 import { StoreNav } from './StoreNav';
@@ -22,7 +24,7 @@ export function Materials({ rows, by, today }: { rows: readonly MaterialRow[]; b
   const wanted = find.trim().toLowerCase();
   const named = findMaterials(rows, find, ({ material }) => material);
   const shown = wanted === '' ? rows : [...named, ...rows.filter((r) => !named.includes(r) && r.material.risks.some((k) => RISK_WORDS[k].includes(wanted)))];
-  if (edit) return <Edit from={edit === 'new' ? null : edit} taken={rows.map((r) => r.material.id)} by={by} today={today} onDone={() => setEdit(null)} />;
+  if (edit) return <DraftScope name={`material ${edit === 'new' ? 'new' : edit.id}`}><Edit from={edit === 'new' ? null : edit} taken={rows.map((r) => r.material.id)} by={by} today={today} onDone={() => setEdit(null)} /></DraftScope>;
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1240px]">
       <h1>Store</h1>
@@ -64,16 +66,16 @@ function outOf(material: unknown): string | null {
 
 function Edit({ from, taken, by: device, today, onDone }: { from: Material | null; taken: readonly string[]; by: string; today: { readonly local: string; readonly ms: number }; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [name, setName] = useState(from?.name ?? '');
-  const [role, setRole] = useState<Role>(from?.role ?? 'green');
-  const [particle, setParticle] = useState<Particle>(from?.particle ?? 'medium');
-  const [risks, setRisks] = useState<readonly Risk[]>(from?.risks ?? []);
-  const [caution, setCaution] = useState(from?.caution ?? '');
-  const [figures, setFigures] = useState<Record<FigureName, Typed>>({ n: asTyped(from?.n ?? null), cn: asTyped(from?.cn ?? null), moisture: asTyped(from?.moisture ?? null), density: asTyped(from?.density ?? null) });
-  const [source, setSource] = useState('');
-  const [lab, setLab] = useState<Record<FigureName, string>>(Object.fromEntries(FIGURE_NAMES.map((k) => [k, from?.lab?.[k] ? fig(from.lab[k].value) : ''])) as Record<FigureName, string>);
-  const [labDay, setLabDay] = useState(today.local.slice(0, 10));
-  const [labWords, setLabWords] = useState('');
+  const [name, setName] = useTyped('name', from?.name ?? '');
+  const [role, setRole] = useTyped<Role>('role', from?.role ?? 'green');
+  const [particle, setParticle] = useTyped<Particle>('particle', from?.particle ?? 'medium');
+  const [risks, setRisks] = useTyped<readonly Risk[]>('risks', from?.risks ?? []);
+  const [caution, setCaution] = useTyped('caution', from?.caution ?? '');
+  const [figures, setFigures] = useTyped<Record<FigureName, Typed>>('figures', { n: asTyped(from?.n ?? null), cn: asTyped(from?.cn ?? null), moisture: asTyped(from?.moisture ?? null), density: asTyped(from?.density ?? null) });
+  const [source, setSource] = useTyped('source', '');
+  const [lab, setLab] = useTyped<Record<FigureName, string>>('lab', Object.fromEntries(FIGURE_NAMES.map((k) => [k, from?.lab?.[k] ? fig(from.lab[k].value) : ''])) as Record<FigureName, string>);
+  const [labDay, setLabDay] = useTyped('labDay', today.local.slice(0, 10));
+  const [labWords, setLabWords] = useTyped('labWords', '');
   const slug = name.trim().toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 50);
   const ranges = FIGURE_NAMES.map((k) => [k, rangeOf(figures[k])] as const);
   const labs = FIGURE_NAMES.map((k) => [k, typed(lab[k])] as const);
@@ -101,9 +103,9 @@ function Edit({ from, taken, by: device, today, onDone }: { from: Material | nul
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1"><Field label="Where changed figures come from" value={source} maxLength={200} onChange={(e) => setSource(e.target.value)} placeholder="our own scales, spring" /><Field label="Day of the laboratory" type="date" max={today.local.slice(0, 10)} value={labDay} onChange={(e) => setLabDay(e.target.value)} /><Field label="Which laboratory" value={labWords} maxLength={200} onChange={(e) => setLabWords(e.target.value)} /></div>
       <Field label="Look out for" value={caution} maxLength={300} onChange={(e) => setCaution(e.target.value)} />
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
-      {wrong && <p role="alert" className="marked font-semibold w-fit">{wrong}</p>}
       <Problems list={problems} />
-      <div className="flex gap-3"><button type="button" className="btn" onClick={onDone}>Back</button><button type="button" className="btn key flex-1 !min-h-[56px]" disabled={busy || wrong !== null || !by.trim()} onClick={save}>{busy ? 'Keeping…' : 'Keep this material'}</button></div>
+      <SaveButton label="Keep this material" busy={busy} missing={wrong ?? whoIsMissing(by)} onSave={save} />
+      <button type="button" className="btn self-start" onClick={onDone}>Back</button>
     </div>
   );
 }

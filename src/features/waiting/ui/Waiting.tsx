@@ -9,6 +9,7 @@ import { asSentence } from '@/core/words/problem';
 import type { Item } from '@/outbox/item';
 import { box, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
+import { SaveButton } from '@/ui/SaveButton';
 
 type Reading = { readonly point: string; readonly value: number; readonly unit: TempUnit; readonly at?: string };
 const readingsOf = (item: Item): readonly Reading[] => (Array.isArray(item.form.data.readings) ? (item.form.data.readings as Reading[]) : []);
@@ -62,7 +63,7 @@ function Refused({ item, timeZone, places }: { item: Item; timeZone: string; pla
       {timely && <div><label className="label" htmlFor={`at-${item.id}`}>When it happened</label><input id={`at-${item.id}`} type="datetime-local" className="field" value={at} onChange={(e) => setAt(e.target.value)} /></div>}
       {points.map((i) => <div key={i}><label className="label" htmlFor={`p-${item.id}-${i}`}>Where was {readingsOf(item)[i]?.point} read?</label><select id={`p-${item.id}-${i}`} className="field" value={moved[i] ?? ''} onChange={(e) => setMoved((m) => ({ ...m, [i]: e.target.value }))}><option value="">Choose the place</option>{places.map((p) => <option key={p.id} value={p.id}>{p.label}</option>)}</select></div>)}
       <div className="flex gap-2.5 flex-wrap">
-        <button type="button" className="btn key" disabled={(timely && at === '') || points.some((i) => !moved[i])} onClick={() => again(mended())}>{taken ? 'Send it as a new entry' : 'Send it again'}</button>
+        <SaveButton className="btn key" label={taken ? 'Send it as a new entry' : 'Send it again'} busy={false} missing={timely && at === '' ? 'Say when it happened.' : points.some((i) => !moved[i]) ? 'Choose where each value was read.' : null} onSave={() => again(mended())} />
         {sure ? <><button type="button" className="btn" onClick={() => void box.remove(item.id)}>Yes, let it go for good</button><button type="button" className="btn" onClick={() => setSure(false)}>Keep it</button></> : <button type="button" className="btn" onClick={() => setSure(true)}>Let it go</button>}
       </div>
     </article>

@@ -7,13 +7,15 @@ import { HeapPlot, type YardHeap } from './HeapPlot';
 const WORDS: readonly [number, string][] = [[25, 'cold'], [40, 'waking'], [55, 'proving'], [65, 'hot'], [70, 'too hot'], [77, 'danger']];
 
 /** Home: the heaps on their ground, and the day's work beside them. */
-export function Yard({ heaps, figures, today }: { heaps: readonly YardHeap[]; figures: readonly string[]; /** The day's work, beside them. */ today: ReactNode }) {
+export function Yard({ heaps, gone, figures, today }: { heaps: readonly YardHeap[]; /** How many batches have left the yard. */ gone: number; figures: readonly string[]; /** The day's work, beside them. */ today: ReactNode }) {
   const largest = Math.max(...heaps.map((h) => h.picture.volume), 1);
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section aria-labelledby="yard-title" className="min-w-0 flex flex-col">
         <h1 id="yard-title" className="sr-only">Yard</h1>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">{heaps.map((h) => <HeapPlot key={h.plot.id} heap={h} largest={largest} />)}</ul>
+        {heaps.length === 0 && <p className="px-5 py-8 text-[17px]">No heap stands in the yard. <Link href="/open" className="link">Open a heap</Link></p>}
+        {gone > 0 && <p className="px-3.5 py-2 text-[14px]"><Link prefetch={false} href="/records" className="link min-h-[44px] inline-flex items-center">{gone === 1 ? 'One finished batch' : `${gone} finished batches`}: under Records</Link></p>}
         <p className="mt-auto px-3.5 py-3 flex flex-wrap gap-x-6 gap-y-1 text-[12.5px] text-ink-2">
           <span className="flex items-center gap-1.5"><svg width="92" height="14" aria-hidden="true">{WORDS.map(([t], i) => <g key={t}><rect x={i * 15.3 + 0.5} y="1" width="15" height="12" style={{ fill: ember(t) }} stroke="var(--color-ink)" strokeWidth=".8" />{t === 77 && <rect x={i * 15.3} y="1" width="15" height="12" fill="url(#danger-small)" />}</g>)}</svg>
             {WORDS.map(([, word], i) => (i === 0 ? word : `${figures[i]} ${word}`)).join(' · ')}</span>
