@@ -126,12 +126,15 @@ function Readings({ data, scales }: Part) {
 function Now({ data, scales: { x, y }, bottom }: Part & { bottom: number }) {
   const last = data.rounds.at(-1)!;
   const side = x(last.at) > W - 90 ? -62 : 9;
+  // Under the point where the words of the line above would be covered.
+  const covers = x(last.at) + side + 54 > BOX.right - 140 && Math.abs(y(last.c) - y(TOO_HOT_C)) < 28;
+  const top = y(last.c) + (covers ? 8 : -25);
   return (
     <g>
       <line x1={x(data.now)} x2={x(data.now)} y1={BOX.top - 12} y2={bottom} stroke="var(--color-ink)" />
       <text x={x(data.now) + 6} y={BOX.top - 26} fontSize={12.5} fontWeight={700} fill="var(--color-ink)">now</text>
-      <rect x={x(last.at) + side} y={y(last.c) - 25} width={54} height={20} rx={2} fill="var(--color-ink)" />
-      <text x={x(last.at) + side + 27} y={y(last.c) - 10} textAnchor="middle" className="disp" fontSize={14} fontWeight={700} fill="var(--color-sheet)">{data.nowLabel}</text>
+      <rect x={x(last.at) + side} y={top} width={54} height={20} rx={2} fill="var(--color-ink)" />
+      <text x={x(last.at) + side + 27} y={top + 15} textAnchor="middle" className="disp" fontSize={14} fontWeight={700} fill="var(--color-sheet)">{data.nowLabel}</text>
     </g>
   );
 }

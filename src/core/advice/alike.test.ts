@@ -41,6 +41,10 @@ describe('with which heap a small one is joined', () => {
     const others = [card('hot', { volumeM3: 2 }), card('idle', { ...idle, volumeM3: 3 }), card('small', { ...idle, volumeM3: 0.8 }), card('huge', { ...idle, volumeM3: 30 }), card('gone', { ...idle, stage: { code: 'ended', since: ago(3), reason: null, by: null }, volumeM3: 1 }), card('proven', { volumeM3: 1, proof: { status: 'proven' } })];
     expect(partnersFor(own, others).map((p) => p.id)).toEqual(['small', 'idle']);
     const cures = card('cures', { volumeM3: 1, proof: { status: 'proven' }, stage: { code: 'curing', since: ago(50), reason: null, by: null } });
-    expect(partnersFor(cures, others)).toMatchObject([{ id: 'proven', why: 'both-proven' }]);
+    // One that is proven and still cools is left alone, and a word alone makes nothing proven.
+    expect(partnersFor(cures, others)).toEqual([]);
+    const said = { since: ago(40), reason: null, by: 'Mo' } as const;
+    const aside = [card('put-by', { volumeM3: 2, proof: { status: 'proven' }, stage: { code: 'curing', ...said } }), card('word-only', { volumeM3: 2, stage: { code: 'curing', ...said } })];
+    expect(partnersFor(cures, [...others, ...aside])).toMatchObject([{ id: 'put-by', why: 'both-proven' }]);
   });
 });

@@ -1,6 +1,6 @@
 import { LEAST_HOT_M3 } from '../heap/size';
 import type { Situation } from './situation';
-import { isGone, isLive } from './situation';
+import { isGone, isLive, isSaidDone } from './situation';
 
 /** With which heap one that is too small may be joined. */
 export type Partner = { readonly id: string; readonly name: string; readonly m3: number; readonly totalM3: number; /** What the joining does to proofs: nothing, since neither has one; or both were proven. */ readonly why: 'neither-proven' | 'both-proven' };
@@ -19,7 +19,8 @@ const hasNothingToLose = (s: Pick<Situation, 'stage' | 'proof'>): boolean =>
 
 /** What has credit or a proof to lose is not offered; of the rest the one nearest in size, so that a bay is freed with little carrying. */
 export function partnersFor(own: Card, others: readonly Card[]): Partner[] {
-  const done = (c: Card): boolean => c.facts.proof.status === 'proven' || c.facts.stage.code === 'curing';
+  // One that still cools is left alone: only what is proven and was put to cure is laid together.
+  const done = (c: Card): boolean => c.facts.proof.status === 'proven' && isSaidDone(c.facts);
   const idle = (c: Card): boolean => isLive(c.facts) && c.facts.proof.status !== 'proven' && hasNothingToLose(c.facts);
   const m3 = own.facts.volumeM3;
   if (m3 === null) return [];

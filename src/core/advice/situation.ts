@@ -83,7 +83,7 @@ export const hotOf = (s: Situation): HotAdvice | null => (!isGone(s)
 /** What its last reading means; null: nothing read since it was built. */
 export function courseFor(s: Situation): Course | null {
   const last = s.rounds.at(-1);
-  return last && s.builtAt !== null && last.at >= s.builtAt ? courseOf(s.template, s.builtAt, last.peakC, last.at, s.airC, s.turns.findLast((t) => t <= last.at) ?? null) : null;
+  return last && s.builtAt !== null && last.at >= s.builtAt ? courseOf(s.template, s.builtAt, last.peakC, last.at, s.lastRead?.at === last.at ? s.lastRead.airC : s.airC, s.turns.findLast((t) => t <= last.at) ?? null) : null;
 }
 
 /** A heap is read on this many days after the turning that tests it, and at least so often (common practice). */

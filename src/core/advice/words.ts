@@ -19,7 +19,7 @@ import type { Span, WaterAdvice, WaterHint } from './water';
 
 export type MarkName = 'turn' | 'water' | 'add' | 'cure' | 'probe' | 'note' | 'walk' | 'move' | 'flag' | 'check' | 'screen' | 'squeeze' | 'smell';
 /** An imperative, its reason, and when; `urgent` cannot wait today. A caution stands where the work can hurt. */
-export type AdviceWords = { readonly mark: MarkName; readonly act: string; readonly why: string; readonly caution?: string; readonly due: Instant | null; readonly urgent: boolean };
+export type AdviceWords = { readonly mark: MarkName; readonly act: string; readonly why: string; /** Its reason where there is little room. */ readonly brief?: string; readonly caution?: string; readonly due: Instant | null; readonly urgent: boolean; /** Somebody may be hurt: it stands in a form of its own, before everything. */ readonly danger?: boolean };
 
 /** A change of temperature: `1.6 °C`, `2.9 °F`. */
 const changeText = (k: number, unit: 'C' | 'F'): string => `${(Math.abs(k) * (unit === 'F' ? 1.8 : 1)).toFixed(1)} °${unit}`;
@@ -315,7 +315,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return { mark: 'add', act: 'Fill it, then close it', why: 'The clock starts when the last raw load is in, and not before.', due: null, ...calm };
     case 'TOO_HOT': {
       const w = hotWords(a.hot, locale);
-      return { mark: a.hot.level !== 'danger' && a.hot.choices[0] === 'look-again' ? 'probe' : 'turn', act: a.hot.level === 'danger' || a.hot.answeredAt !== null || a.hot.old ? w.heading : `Cool it: ${a.hot.choices.filter((c) => c !== 'look-again').slice(0, 2).map((c) => ({ turn: 'turn', split: 'split', wet: 'water', 'cap-off': 'cap off' })[c as 'turn']).join(' or ')}`, why: `${w.why} ${w.follow}`, caution: a.hot.level === 'danger' ? CAUTION.danger : CAUTION.steam, due: Math.min(now, a.hot.followUpAt), urgent: true };
+      return { mark: a.hot.level !== 'danger' && a.hot.choices[0] === 'look-again' ? 'probe' : 'turn', act: a.hot.level === 'danger' || a.hot.answeredAt !== null || a.hot.old ? w.heading : `Cool it: ${a.hot.choices.filter((c) => c !== 'look-again').slice(0, 2).map((c) => ({ turn: 'turn', split: 'split', wet: 'water', 'cap-off': 'cap off' })[c as 'turn']).join(' or ')}`, why: `${w.why} ${w.follow}`, caution: a.hot.level === 'danger' ? CAUTION.danger : CAUTION.steam, due: Math.min(now, a.hot.followUpAt), urgent: true, danger: w.urgent };
     }
     case 'READ_AFTER_TURN':
       return {
@@ -357,11 +357,11 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'READ_RUN_DOWN':
       return { mark: 'probe', act: readAct(a.due), why: `${a.coreC === null ? 'Never read' : `${tempText(a.coreC, unit)} in the last round`}, and past its working time. Once a week is enough now.`, due: a.due, ...calm };
     case 'LEAVE_TO_CURE':
-      return { mark: 'cure', act: 'Leave it to cure', why: `Keep it covered and moist, and nothing raw near it. ${claimText(a.claim, locale)}`, due: a.due, ...calm };
+      return { mark: 'cure', act: 'Leave it to cure', why: `Keep it covered and moist, and nothing raw near it. ${claimText(a.claim, locale)}`, brief: 'Keep it covered and moist, and nothing raw near it. Maturity was not tested.', due: a.due, ...calm };
     case 'ON_HOLD':
       return { mark: 'note', act: 'On hold', why: `Since ${by(a.since)}${a.reason ? `: ${a.reason}` : ''}.`, due: null, ...calm };
     case 'READY':
-      return { mark: 'note', act: 'Said to be ready', why: `${a.by ?? 'Somebody'} put it down as ready ${by(a.since)}. ${claimText(a.claim, locale)}`, due: a.due, ...calm };
+      return { mark: 'note', act: 'Said to be ready', why: `${a.by ?? 'Somebody'} put it down as ready ${by(a.since)}. ${claimText(a.claim, locale)}`, brief: 'Maturity was not tested.', due: a.due, ...calm };
     case 'NOTHING':
       return { mark: 'note', act: 'Nothing to do', why: `${goneText(a, locale)} Its record stays.`, due: null, ...calm };
   }

@@ -55,7 +55,7 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
   const { timeZone, unit, now } = locale;
   return {
     next: adviceWords(next, locale), task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`, order: order?.defer && order.defer.until > now ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.` : null,
-    method: s.template.name, stage: stageText(s.stage, locale, s.rounds.length > 0), course: course && courseText(course, s.template.name, locale, reheatTestOf(s)), courseCode: course?.code ?? null,
+    method: s.template.name, stage: stageText(s.stage, locale, s.rounds.length > 0), course: course && courseText(course, s.template.name, locale, isSaidDone(s) ? null : reheatTestOf(s)), courseCode: course?.code ?? null,
     hot: hot && hotWords(hot, locale), turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale), water,
     // Dryness that is the likeliest cause of another symptom is not told a second time.
     diagnoses: diagnosesOf(whole).filter((d, _, all) => d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY')).map((d) => ({

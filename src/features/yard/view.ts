@@ -39,12 +39,15 @@ function headOf(d: Digest, { timeZone, unit, now }: Locale): { head: string; sub
   const standing = proof ? `${proof}: ${lead!.title}` : lead ? 'not proven' : 'no rule claimed';
   if (d.state === 'building') return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
   if (stage.code === 'released' || stage.code === 'ended') return { head: 'Gone out', sub: standing };
-  if (stage.code === 'ready' || stage.code === 'curing') return { head: stage.code === 'ready' ? 'Said to be ready' : 'Put to cure', sub: some(standing, several, warmthText(d.situation, unit), age) };
+  if (stage.code === 'ready' || stage.code === 'curing') return { head: stage.code === 'ready' ? 'Said to be ready' : 'Put to cure', sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)) };
   if (!lead) return { head: 'No rule claimed', sub: age };
   if (lead.status === 'proven') return { head: proof, sub: some(lead.title, several) };
   const { head, sub } = d.state === 'waiting' && !uncounted(lead) ? { head: d.latest ? 'Not hot enough so far' : 'Not read yet', sub: age } : leadText(d, lead, age);
   return { head, sub: some(sub, several) };
 }
+
+/** Who said so, and when. */
+const saidBy = ({ by, since }: Digest['situation']['stage'], timeZone: string): string => [by, since === null ? null : dayText(timeZone, since)].filter(Boolean).join(', ');
 
 /** How warm it was over the air when it was last read. */
 function warmthText({ lastRead }: Digest['situation'], unit: Locale['unit']): string {
@@ -59,9 +62,11 @@ function footOf(d: Digest, { unit, now }: Locale): string {
   return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}`;
 }
 
+const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
+
 export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
   id: d.id, name: d.name ?? d.code, place: positionShort(d.position) || 'no bay', volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
-  foot: footOf(d, locale), ...headOf(d, locale), advice: adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale),
+  foot: footOf(d, locale), ...headOf(d, locale), advice: briefly(adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale)),
 });
 
 /** Everything the yard shows. */

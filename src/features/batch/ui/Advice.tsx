@@ -6,12 +6,12 @@ import { Disclosure } from '@/ui/Disclosure';
 import type { AdviceView } from '../advice';
 
 /** Danger, before anything else of the page: what to do, what never to do, and whom to call. In a form of its own. */
-export function Danger({ a, className }: { a: AdviceView; className: string }) {
+export function Danger({ a, name, className }: { a: AdviceView; name: string; className: string }) {
   const { hot, next } = a;
   if (!hot?.urgent) return null;
   return (
-    <section aria-label="Danger" className={`danger px-4 py-3 ${className}`} data-testid="danger">
-      <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={24} />{next.act}</h2>
+    <section aria-label="Danger" className={`danger pl-7 pr-4 py-3 ${className}`} data-testid="danger">
+      <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={24} />{name}: {next.act.charAt(0).toLowerCase()}{next.act.slice(1)}</h2>
       <HotChoices hot={hot} />
       <p className="mt-1"><Link prefetch={false} className="link min-h-[44px] inline-flex items-center" href="/fire">Fire card</Link></p>
     </section>
@@ -32,7 +32,7 @@ export function Todo({ a, age, actions, className }: { a: AdviceView; age: strin
       {age && <p className="q text-[13px] mt-1.5">{age}</p>}
       {a.course && <p className="text-[14px] mt-1.5" data-testid="course">{a.course}</p>}
       {turn && !turning && !hot?.urgent && <p className="text-[14px] mt-1.5"><b>{turn.heading}.</b> {turn.reasons[0]}</p>}
-      {turn && turn.voices.length > 0 && (
+      {turn && turn.voices.length > 0 && !hot?.urgent && (
         <details className="mt-1"><summary className="link text-[14px] min-h-[44px] flex items-center cursor-pointer">What others would say about turning</summary>
           <p className="text-[13.5px] mb-1">{a.method}: its main school turns <b>{turn.trigger}</b>.</p>
           <ul className="text-[13.5px] leading-[1.35] flex flex-col gap-1">{turn.voices.map((v) => <li key={v.school}><b className="font-semibold">{v.school.charAt(0).toUpperCase() + v.school.slice(1)}</b>: {v.text}</li>)}</ul>

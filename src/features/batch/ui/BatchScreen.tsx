@@ -33,7 +33,7 @@ export function BatchScreen(p: BatchScreenProps) {
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,386px)]">
       <div className="min-w-0 px-4 pt-4 pb-5 flex flex-col gap-3">
-        <Danger a={p.advice} className="lg:hidden" />
+        <Danger a={p.advice} name={p.name} className="lg:hidden" />
         <section className="flex gap-6 items-end max-sm:flex-col max-sm:items-start" aria-labelledby="heap-name">
           <svg viewBox="0 -6 210 134" className="w-[210px] flex-none max-sm:w-[150px]" role="img" aria-label={p.picture.says}>
             <Mound heap={p.picture} place={{ x: 104, base: 116, maxW: 196, maxH: 92, largest: p.picture.volume }} />
@@ -76,7 +76,7 @@ export function BatchScreen(p: BatchScreenProps) {
         {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 max-sm:pb-24 flex flex-col gap-4" aria-label="What to do, and the log">
-        <Danger a={p.advice} className="max-lg:hidden" />
+        <Danger a={p.advice} name={p.name} className="max-lg:hidden" />
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />
         {p.section && (
           <section aria-labelledby="inside" className="border-t-[1.6px] border-ink pt-1.5">

@@ -34,7 +34,7 @@ function TaskRow({ task: t, onPutOff, onDone }: { task: TodayTask; onPutOff: () 
   const small = 'link text-[13.5px] min-h-[32px] pointer-coarse:min-h-[48px] inline-flex items-center';
   return (
     <li className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0" data-testid="task" data-task={t.key}>
-      <span className="disp font-semibold text-[14px] leading-[1.3]"><span className={t.urgent ? 'marked' : ''}>{t.when}</span></span>
+      <span className="disp font-semibold text-[14px] leading-[1.3]"><span className={t.words.danger ? 'alarm' : t.urgent ? 'marked' : ''}>{t.when}</span></span>
       <Mark name={t.words.mark} size={20} />
       <div>
         {t.chore ? <span className="font-[650] leading-tight inline-block">{t.words.act}</span> : <Link prefetch={false} href={t.href} className="font-[650] leading-tight inline-block">{t.batch ? `${t.name}: ${t.words.act.charAt(0).toLowerCase()}${t.words.act.slice(1)}` : t.words.act}</Link>}

@@ -76,7 +76,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
 function ThumbBar({ heap, building, open, more }: { heap: HeapRef; building: boolean; open: (name: SheetName) => void; more: () => void }) {
   const works: readonly SheetName[] = building ? ['close', 'water'] : ['turn', 'water'];
   return (
-    <div className="sm:hidden fixed inset-x-0 bottom-16 z-10 bg-paper border-t-2 border-ink px-2 py-2 grid grid-cols-[1.25fr_1fr_1fr_0.8fr] gap-1.5" data-testid="thumb-bar">
+    <div className="sm:hidden fixed inset-x-0 bottom-[54px] z-10 bg-paper border-t-2 border-ink px-2 py-2 grid grid-cols-[1.25fr_1fr_1fr_0.8fr] gap-1.5" data-testid="thumb-bar">
       <Link prefetch={false} href={building ? `/batch/${heap.id}/build` : `/round#${heap.id}`} className="btn key !px-1 text-center">{building ? 'Build it' : 'Log a round'}</Link>
       {works.map((n) => <button key={n} type="button" className="btn !px-1" onClick={() => open(n)}>{n === 'close' ? 'Close it' : SHEETS[n].label}</button>)}
       <button type="button" className="btn !px-1" onClick={more}>More…</button>

@@ -14,7 +14,7 @@ export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef 
 }
 
 /** Danger comes before any work on a heap; nothing else is said of it then. */
-export const DangerFirst = ({ heap }: { heap: HeapRef }) => (heap.danger ? <p role="alert" className="danger px-3 py-2 font-semibold" data-testid="danger-first">{heap.danger}</p> : null);
+export const DangerFirst = ({ heap }: { heap: HeapRef }) => (heap.danger ? <p role="alert" className="danger pl-6 pr-3 py-2 font-semibold" data-testid="danger-first">{heap.danger}</p> : null);
 
 /** Keep it, or go back; what went wrong stands above, what is missing below. */
 export function KeepBar({ entry, label, onKeep, missing = null }: { entry: EntryHandle; label: string; onKeep: () => void; /** What it still takes, as a sentence; null: nothing. */ missing?: string | null }) {

@@ -50,7 +50,7 @@ export function Frame({ site, madeAt, keep, place, sky, right, prefs, bays, whol
           const withinWide = under && (PLACES as readonly Place[]).slice(IN_SOIL).some((m) => m.name === place);
           return (
             <Link key={p.href} prefetch={false} href={p.href} aria-current={p.name === place ? 'page' : undefined}
-              className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[64px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.short === undefined ? 'max-sm:hidden' : ''} ${!under && i >= IN_SOIL ? 'sm:hidden' : ''} ${here || withinWide ? 'bg-paper text-ink font-bold mt-1.5' : within ? 'max-sm:bg-paper max-sm:text-ink max-sm:font-bold max-sm:mt-1.5' : ''}`}><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></Link>
+              className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[48px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.short === undefined ? 'max-sm:hidden' : ''} ${!under && i >= IN_SOIL ? 'sm:hidden' : ''} ${here || withinWide ? 'bg-paper text-ink font-bold mt-1.5' : within ? 'max-sm:bg-paper max-sm:text-ink max-sm:font-bold max-sm:mt-1.5' : ''}`}><span className="max-sm:hidden">{p.name}</span><span className="sm:hidden">{p.short}</span></Link>
           );
         })}
         <span className="flex-1 max-sm:hidden" />

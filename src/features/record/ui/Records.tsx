@@ -59,7 +59,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
       {standing.length > 0 && <section aria-labelledby="standing"><h2 id="standing" className="!text-[18px] pb-1">On the yard</h2><ul className="border-t-[1.6px] border-ink">{standing.map(line)}</ul></section>}
       {finished.length > 0 && <section aria-labelledby="finished"><h2 id="finished" className="!text-[18px] pb-1">Finished batches</h2><ul className="border-t-[1.6px] border-ink">{finished.map(line)}</ul></section>}
       <Problems list={problem === null ? [] : [{ path: '(zip)', message: `${problem} What you ticked is still ticked: try again.` }]} />
-      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[60px] bg-paper border-t-[1.6px] border-ink py-3 -mt-4">
+      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper border-t-[1.6px] border-ink py-3 -mt-4">
         <button type="button" className="btn key !min-h-[56px]" disabled={ticked.size === 0 || busy} onClick={() => void take()}>{busy ? 'Making the records…' : ticked.size === 0 ? 'Tick a batch first' : `Take ${ticked.size === 1 ? 'one record' : `${ticked.size} records`} as a ZIP`}</button>
         <p aria-live="polite" className="hint">{busy && progress ? `${(progress.bytes / 1e6).toFixed(1)} MB so far, ${progress.of} records in all` : done ? 'Done: the browser has kept it.' : ''}</p>
       </div>
