@@ -43,7 +43,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await waitText(page, 'main', /Quail can’t wait\.[^]*Danger[^]*Quail: cool it: turn or split/);
   expect(await page.$eval(`[data-task="${id}:hot"]`, (el) => (el as HTMLElement).innerText)).not.toMatch(/Put off/);
   await open(page, `${app.base}/batch/${id}`);
-  await waitText(page, '[data-testid=todo]', /73 °C inside[^]*Turn it, reading first\.[^]*Split it in two[^]*have water running[^]*Read it again by/);
+  await waitText(page, '[data-testid=danger]', /73 °C inside[^]*Turn it, reading first\.[^]*Split it in two[^]*have water running[^]*Read it again by/);
   await waitText(page, '[data-testid=course]', /hotter than the .* expected of this method on day 7/);
   expect(await axe(page)).toEqual([]);
 
@@ -63,8 +63,8 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await writeEntries(app.database.app, site, [again], Date.now());
   expect(state.events.some((e) => e.kind === 'turn')).toBe(true);
   await page.reload();
-  await waitText(page, '[data-testid=todo]', /Split it in two/);
-  expect(await textOf(page, '[data-testid=todo]')).not.toMatch(/Turn it, reading first/);
+  await waitText(page, '[data-testid=danger]', /Split it in two/);
+  expect(await textOf(page, '[data-testid=danger]')).not.toMatch(/Turn it, reading first/);
   await waitText(page, '[data-testid=escalate]', /Tell whoever answers for the site; see the fire card/);
 
   // The fire card is set up, and stands there with no network.
@@ -133,11 +133,11 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await page.keyboard.press('j');
   await page.select('[role=dialog] select', part);
   await waitText(page, '[role=dialog]', /Tern has not met Sora’s rules: the joined heap is only as proven as its weakest part/);
-  await waitText(page, '[data-testid=effects]', /This costs credit[^]*Sora’s proof is lost/);
+  await waitText(page, '[data-testid=effects]', /This costs counted time or a proof[^]*Sora’s proof is lost/);
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Log it, and start the clock again');
-  await waitText(page, '[data-testid=verdict]', /No hot round yet|Needs|Starts again/);
+  await waitText(page, '[data-testid=verdict]', /Not read since its clock started again\. It needs 3 days/);
   await waitText(page, '[data-testid=kin]', /Went into it[^]*Tern: joined, 1\.2 m³, not proven[^]*at its end/);
   await open(page, `${app.base}/batch/${part}`);
   await waitText(page, '[data-testid=stage]', /At its end since .*: joined to another heap/);

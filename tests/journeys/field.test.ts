@@ -13,7 +13,7 @@ import { logRepo } from '@/db/repositories/log';
 import type { StoreState } from '@/core/mix/store';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
-import { axe, CHROMIUM_FLAGS, closed, fill, open, press, sleep, startApp, textOf, waitText, type App } from '../support/app';
+import { axe, CHROMIUM_FLAGS, closed, fill, open, press, seen, sleep, startApp, textOf, waitText, type App } from '../support/app';
 import { roadTo, type Road } from '../support/road';
 
 /** Rounds in the field: a phone of 390 × 844, touched, four times slower than this machine, on a road that can be cut. */
@@ -55,7 +55,7 @@ async function phone(name: string, options: { clockAheadMs?: number; slow?: bool
 type Phone = Awaited<ReturnType<typeof phone>>;
 /** Taps what has these words; counted. */
 async function tap(p: Phone, words: string): Promise<void> {
-  const handle = (await p.page.waitForSelector(`::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${words}") and not(@disabled)])`, { visible: true, timeout: 15_000 }).catch(() => { throw new Error(`nothing to tap with '${words}'`); })) as ElementHandle<HTMLElement>;
+  const handle = await seen(p.page, `//*[self::button or self::a][contains(normalize-space(.), "${words}") and not(@disabled)]`, 15_000);
   await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
   await handle.tap();
   p.taps += 1;

@@ -52,8 +52,12 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   const built = Math.floor(Date.now() / 60_000) * 60_000 - 50 * H;
   await setTime(page, 'When the last raw load went in', localInput(built));
   await fill(page, 'Who', 'Mo');
+  // Nothing tells the country here, so no rule on germs is proposed: it is chosen.
+  await page.$$eval('fieldset details', (all) => all.forEach((d) => { (d as HTMLDetailsElement).open = true; }));
+  await (await page.waitForSelector('::-p-xpath(//label[contains(., "PFRP, turned windrow")]/input)'))!.click();
+  await page.select('#lead', 'us-503-pfrp-turned');
   await press(page, 'Open Avocet');
-  await waitText(page, 'main', /No hot round yet\. It needs 15 days/);
+  await waitText(page, 'main', /Not read since its clock started\. It needs 15 days/);
   const url = page.url();
 
   // Two rounds, the first of them a day ago, so that a day is earned.
@@ -85,7 +89,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await press(page, 'Added');
   await fill(page, 'What went in', 'hen-house litter');
   await press(page, 'Raw, or I don’t know');
-  await waitText(page, '[data-testid=effects]', /This costs credit:[^]*1 d 0 h would be lost[^]*clock starts again/);
+  await waitText(page, '[data-testid=effects]', /This costs counted time or a proof:[^]*1 d 0 h would be lost[^]*clock starts again/);
   await page.keyboard.press('Escape');
   await page.waitForSelector('[role=dialog]', { hidden: true });
   await press(page, 'Added');
@@ -195,7 +199,11 @@ describe('the demo', () => {
   test('twelve heaps; the verdict on the screen is the core’s; units and light stick', async () => {
     const { page, errors, close } = await app.page();
     await open(page, app.base);
-    expect(await page.$$eval('main ul > li', (els) => els.length)).toBe(12);
+    expect(await page.$$eval('main ul > li', (els) => els.length)).toBe(11);
+    // The twelfth has gone out: its bay is free, and it is found under Records.
+    await press(page, 'One finished batch: under Records');
+    await waitText(page, 'main', /Finished batches[^]*L Lapwing/);
+    await open(page, app.base);
     await press(page, 'Egret');
     await waitText(page, 'h1', /Egret/);
     const file = parseBatchFile(JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())));

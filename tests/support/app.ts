@@ -64,14 +64,21 @@ export async function startSite(): Promise<{ app: App; site: Site }> {
 }
 
 export const open = async (page: Page, url: string): Promise<void> => { await page.goto(url, { waitUntil: 'load' }); await page.waitForSelector('main'); };
+/** The first that can be seen of what an XPath finds, however many stand there for another width of the screen. @throws Error after half a minute */
+export async function seen(page: Page, xpath: string, forMs = 30_000): Promise<ElementHandle<HTMLElement>> {
+  for (const end = Date.now() + forMs; Date.now() < end; await sleep(100)) {
+    for (const handle of await page.$$(`::-p-xpath(${xpath})`).catch(() => [])) if (await handle.isVisible().catch(() => false)) return handle as ElementHandle<HTMLElement>;
+  }
+  throw new Error(`nothing to be seen of ${xpath}`);
+}
 /** Clicks what a person would: the visible button or link with these words. */
 export async function press(page: Page, words: string): Promise<void> {
-  const handle = await page.waitForSelector(`::-p-xpath(//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), "${words}")])`, { visible: true });
+  const handle = await seen(page, `//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), "${words}")]`);
   // What it would do is said before it is kept; until then the form still grows.
   await page.waitForFunction(() => !(document.querySelector<HTMLElement>('[role=dialog]')?.innerText ?? '').includes('Working out what it does'), { timeout: 10_000 });
   // Not under the bar at a phone's foot.
-  await handle!.evaluate((el) => el.scrollIntoView({ block: 'center' }));
-  await handle!.click();
+  await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
+  await handle.click();
 }
 /** The visible field with this label. */
 async function fieldOf(page: Page, label: string): Promise<ElementHandle<HTMLInputElement>> {

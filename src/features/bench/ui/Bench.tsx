@@ -92,6 +92,7 @@ export function Bench({ view, start, lay, by }: { view: BenchView; start: { reci
           {mix.shares.length > 0 && <Shares mix={mix} />}</>}
         {closed ? <Link prefetch={false} className="btn key !min-h-[52px]" href={`/batch/${building.id}#add`}><Mark name="add" size={19} />Log what was added to {building.name}</Link>
           : <button type="button" className="btn key !min-h-[52px]" disabled={lines.length === 0 || !bench.sound} onClick={() => setOpen('lay')}><Mark name="flag" size={19} />{building ? `Build ${building.name} by this` : 'Lay it up'}</button>}
+        {(lines.length === 0 || !bench.sound) && <p role="status" className="hint font-semibold">{lines.length === 0 ? 'Put something on the bench first.' : 'Put right what is marked on the bench first.'}</p>}
       </aside>
       <Pick open={open === 'pick'} onOpenChange={(o) => setOpen(o ? 'pick' : null)} items={view.items} taken={taken} onPick={(item) => addItem(item)} />
       <Solve open={open === 'solve'} onOpenChange={(o) => setOpen(o ? 'solve' : null)} bench={bench} view={view} ask={ask} already={already} alreadyWaterL={building?.waterL ?? 0} />

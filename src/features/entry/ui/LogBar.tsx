@@ -53,7 +53,6 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
   const sheet = open ? SHEETS[open] : null;
   return (
     <>
-    <ThumbBar heap={heap} building={building} open={setOpen} more={() => setMore(true)} />
     <div className="flex flex-wrap gap-2.5 items-center" data-testid="log-bar">
       {building && <Link prefetch={false} href={`/batch/${heap.id}/build`} className="btn key !min-h-[52px] !px-3.5 max-sm:hidden"><Mark name="add" />Build it</Link>}
       <Link prefetch={false} href={`/round#${heap.id}`} className={`btn ${building ? '' : 'key'} !min-h-[52px] !px-3.5 ${building ? '' : 'max-sm:hidden'}`}><Mark name="probe" />Log a round</Link>
@@ -68,6 +67,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
         {sheet && <DraftScope name={`${heap.id}:${open}`}><sheet.form heap={heap} onDone={() => setOpen(null)} /></DraftScope>}
       </Sheet>
     </div>
+    <ThumbBar heap={heap} building={building} open={setOpen} more={() => setMore(true)} />
     </>
   );
 }
