@@ -3,11 +3,11 @@ export type Effect = { readonly rule: string; readonly text: string; readonly co
 export type Preview = { readonly effects: readonly Effect[] | null; readonly problems: readonly { readonly path: string; readonly message: string }[] };
 
 /** What an entry will do to each rule, said before it is kept. */
-export function Effects({ preview, idle = 'No clock is running yet, so it changes no verdict.' }: { preview: Preview | null; idle?: string }) {
+export function Effects({ preview }: { preview: Preview | null }) {
   if (preview?.effects === null) return <p className="hint" aria-live="polite">{preview.problems.map((p) => p.message).join(' ')}</p>;
   const effects = preview?.effects;
   if (effects === undefined) return <p className="hint" aria-live="polite">Working out what it does to each rule…</p>;
-  if (effects.length === 0) return <p className="hint" aria-live="polite">{idle}</p>;
+  if (effects.length === 0) return <p className="hint" aria-live="polite">No rule’s clock is running, so it changes no verdict.</p>;
   // Nothing happens: said once, and quietly.
   if (effects.every((e) => e.none)) return <p className="hint" aria-live="polite" data-testid="effects">It changes no verdict.</p>;
   const costs = effects.some((e) => e.costs);

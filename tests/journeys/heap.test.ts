@@ -95,7 +95,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await press(page, 'Added');
   await fill(page, 'What went in', 'chip');
   await press(page, 'Clean');
-  await waitText(page, '[data-testid=effects]', /nothing changes/);
+  await waitText(page, '[data-testid=effects]', /It changes no verdict/);
   await press(page, 'Keep this addition');
   await waitText(page, '[data-testid=log]', /Clean addition chip/);
 

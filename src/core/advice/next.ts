@@ -93,7 +93,7 @@ export function readNext(s: Situation): Extract<Advice, { code: 'KEEP_READING' |
   const last = lastRound(s);
   const due = (last?.at ?? s.builtAt ?? s.now) + ROUND_EVERY_MS;
   const { status, floorC, creditedHours, requiredHours } = s.proof;
-  const quiet = { due: (last?.at ?? s.now - QUIET_EVERY_MS) + QUIET_EVERY_MS, coreC: last?.peakC ?? null };
+  const quiet = { due: (last?.at ?? s.builtAt ?? s.now - QUIET_EVERY_MS) + QUIET_EVERY_MS, coreC: last?.peakC ?? null };
   if (status === 'running' || status === 'recovering') return { code: 'KEEP_READING', due, missingHours: Math.max(0, requiredHours - creditedHours) };
   if (s.builtAt !== null && s.now - s.builtAt > s.template.activeDays * MS.day) return { code: 'READ_RUN_DOWN', ...quiet };
   // Without a rule to meet no heat is a fault: it is looked at once a week.

@@ -290,7 +290,7 @@ export function courseText(c: Course, method: string, locale: Locale, reheat: Re
 /** Where it stands in its life, by the entry or the reading that says so. @param read whether it was read since its clock began */
 export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): string {
   const since = soonText(timeZone, s.since, now);
-  if (s.code === 'heating') return `${read ? STAGE_WORDS.heating : 'Not read yet'}, its clock runs since ${since}`;
+  if (s.code === 'heating') return `${read ? STAGE_WORDS.heating : 'Not read yet'}, closed ${since}`;
   if (s.by !== null && (s.code === 'ready' || s.code === 'curing')) return `${STAGE_WORDS[s.code]} by ${s.by}, ${since}`;
   return `${STAGE_WORDS[s.code]} since ${since}${s.reason === null ? '' : `: ${s.code === 'ended' ? END_WORDS[s.reason as EndReason] : s.reason}`}`;
 }

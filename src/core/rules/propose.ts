@@ -1,4 +1,4 @@
-import type { Rule } from '../evidence/rule';
+import { leavesOf, type Rule } from '../evidence/rule';
 import type { Method } from '../evidence/types';
 import type { INPUTS } from '../log/entry';
 import { countryOf } from './country';
@@ -65,7 +65,9 @@ export function missingGermRule({ keeping, inputs, timeZone, own = [] }: Omit<As
   const input = inputs.find((i) => RAW.includes(i));
   if (keeping.noClaim || !input) return null;
   const all = [...RULE_LIBRARY, ...own];
-  const covers = (r: Rule): boolean => r.clock === 'germs' && fits(r, keeping) && asksFor(r, inputs) !== undefined;
+  // One that asks for turnings is no help to a heap that is not turned.
+  const turnsEnough = (r: Rule): boolean => keeping.method !== 'static' || leavesOf(r.requirement).some((leaf) => leaf.kind !== 'staged' && (leaf.kind !== 'hold' || leaf.turnings === 0));
+  const covers = (r: Rule): boolean => r.clock === 'germs' && fits(r, keeping) && turnsEnough(r) && asksFor(r, inputs) !== undefined;
   if (all.some((r) => chosen.includes(r.id) && r.clock === 'germs')) return null;
   const country = countryOf(timeZone);
   const cover = all.filter(covers);

@@ -21,12 +21,11 @@ import { statusWord } from '@/core/words/verdict';
 export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean; /** It changes nothing. */ readonly none: boolean };
 
 const HOUR_SLACK = 1 / 60;
-export const NOTHING_CHANGES = 'nothing changes.';
 
 function effect({ account: was }: Ruling, after: Ruling | undefined, name: string, title: string): Effect {
   const before = was.verdict;
   const v = after?.account.verdict;
-  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: text === NOTHING_CHANGES });
+  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: false });
   if (!v) return say('can no longer be reckoned.', true);
   if (before.status === 'proven' && v.status !== 'proven') return say(`${name}’s proof is lost: the clock starts again.`, true);
   if (before.status !== 'proven' && v.status === 'proven') return say('is proven with it.', false);
@@ -38,7 +37,7 @@ function effect({ account: was }: Ruling, after: Ruling | undefined, name: strin
   const [from, to] = [statusWord(factsOf(was)), statusWord(factsOf(after!.account))];
   // A change that reads alike is none to anybody who reads it.
   if (from !== to) return say(`goes from ‘${from.toLowerCase()}’ to ‘${to.toLowerCase()}’.`, v.status === 'broken' && before.creditedHours > 0);
-  return say(NOTHING_CHANGES, false);
+  return { rule: title, text: 'nothing changes.', costs: false, none: true };
 }
 
 export function effectsOf(before: readonly Ruling[], after: readonly Ruling[], name: string): Effect[] {

@@ -8,7 +8,7 @@ import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { now } from '@/platform/clock';
 import { parseEntryForm, timeTyped, type EntryForm } from '../input';
-import { effectsOf, NOTHING_CHANGES, type Effect } from '../view';
+import { effectsOf, type Effect } from '../view';
 import { otherEnds } from './acts';
 import { takeIn, type Taken } from './door';
 import { checkEffects, type CheckPreview } from './instruments';
@@ -47,7 +47,7 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
     const { opened } = foldBatch(entries);
     const name = opened.name ?? opened.code;
     const own = effectsOf(judged(entries), judged([...entries, ...proposed]), name);
-    effects.push(...(batch === entry.batch ? own : own.filter((e) => e.text !== NOTHING_CHANGES).map((e) => ({ ...e, rule: `${name}, ${e.rule}` }))));
+    effects.push(...(batch === entry.batch ? own : own.filter((e) => !e.none).map((e) => ({ ...e, rule: `${name}, ${e.rule}` }))));
   }
   return { effects, problems: [] };
 }

@@ -31,7 +31,7 @@ export type CheckPreview = { readonly since: string | null; readonly counts: rea
 
 type NewCheck = { readonly probe: string; readonly referenceC: number; readonly readC: number; readonly at: number };
 
-const told = (list: readonly Effect[]): Effect[] => list.filter((e) => e.text !== 'nothing changes.');
+const told = (list: readonly Effect[]): Effect[] => list.filter((e) => !e.none);
 
 /** What a check of a thermometer would do to the verdicts of every heap that was read with it. */
 export async function checkEffects(site: Site, check: NewCheck): Promise<CheckPreview> {
