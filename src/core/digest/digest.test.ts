@@ -53,6 +53,13 @@ describe('the drawing of a mound follows from the log', () => {
     expect(built(490, (l) => { proof(l); l.put('cure', {}, { at: ago(10) }); }).state).toBe('curing');
     expect(built(490, (l) => { proof(l); l.put('release', {}, { at: ago(9) }); }).state).toBe('released');
   });
+  test('how it did stays the best that it reached, whatever came in later', () => {
+    const proof = (l: Log): void => { hot(l, 480, 24); for (let i = 0; i < 6; i += 1) l.put('turn', { full: true }, { at: ago(470 - i * 60) }); };
+    const d = built(490, (l) => { proof(l); l.put('addition', { raw: true, what: 'leachate' }, { at: ago(6) }); });
+    expect(d.rules[0]).toMatchObject({ status: 'waiting', creditedHours: 0 });
+    expect(d.outcome.best!.provenAt).toBe(built(490, proof).rules[0]!.provenAt);
+    expect(built(100, (l) => { hot(l, 60, 12); l.put('addition', { raw: true }, { at: ago(6) }); }).outcome.best).toEqual({ provenAt: null, creditedHours: 48 });
+  });
   test('one stratum more than counted turnings, and together the credit', () => {
     const d = built(300, (l) => { hot(l, 288, 12); for (const h of [200, 100]) l.put('turn', { full: true }, { at: ago(h + 1) }); });
     expect(d.strata).toHaveLength(3);

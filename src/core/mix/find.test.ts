@@ -27,3 +27,5 @@ test('synonyms are of materials that there are, and every material of the librar
   for (const id of SYNONYM_IDS) expect(ids).toContain(id);
   for (const id of ids) expect(SYNONYM_IDS).toContain(id);
 });
+
+test('what is called so by the very word stands alone: bran, and no branches', () => expect(found('bran')).toEqual(['bran']));

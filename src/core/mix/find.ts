@@ -126,10 +126,16 @@ export function findScore(material: Pick<Material, 'id' | 'name'>, typed: string
   return phrases.reduce((best, phrase, i) => { const f = fit(query, phrase); return Math.max(best, f === 0 ? 0 : f + (i <= names.length ? 0.5 : 0)); }, across);
 }
 
+/** From this score on a material is called by the very words. */
+const WHOLE = 2;
+
 /** Those that answer to what was typed, the best first; all in their order where nothing was typed. */
 export function findMaterials<T>(all: readonly T[], typed: string, of: (item: T) => Pick<Material, 'id' | 'name'>, names: (item: T) => readonly string[] = () => []): T[] {
   if (plain(typed) === '') return [...all];
-  return all.map((item, i) => ({ item, i, score: findScore(of(item), typed, names(item)) })).filter((x) => x.score > 0).sort((a, b) => b.score - a.score || a.i - b.i).map((x) => x.item);
+  const found = all.map((item, i) => ({ item, i, score: findScore(of(item), typed, names(item)) })).filter((x) => x.score > 0);
+  // Where something is called so, what only begins so is not meant: bran, and no branches.
+  const least = found.some((x) => x.score >= WHOLE) ? WHOLE : 0;
+  return found.filter((x) => x.score >= least).sort((a, b) => b.score - a.score || a.i - b.i).map((x) => x.item);
 }
 
 /** Ids that synonyms are given for: each must be in the library. */
