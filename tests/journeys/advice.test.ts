@@ -165,7 +165,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   const select = await page.waitForSelector('[role=dialog] select');
   await select!.select(veery);
   await waitText(page, '[data-testid=effects]', /Veery, /);
-  await press(page, 'Log it, and start that clock again');
+  await press(page, 'Keep it in both logs');
   await waitText(page, '[data-testid=log]', /Leachate taken off 15 L, into another heap/);
   await open(page, `${app.base}/batch/${veery}`);
   await waitText(page, '[data-testid=log]', /Raw addition Leachate from Sora/);

@@ -153,7 +153,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await fill(page, 'Find a material', 'horse');
   await press(page, 'Horse manure');
   await select(page, 'Horse manure, measure', 'unknown');
-  await waitText(page, '[data-testid=says]', /Cannot be computed: Horse manure is not known well enough\. No figure is made up/);
+  await waitText(page, '[data-testid=says]', /C:N of what is known: \d+\.\d \(\d+\.\d to \d+\.\d\)\. Not in that figure: Horse manure\./);
   expect(await textOf(page, '[data-testid=schools]')).toMatch(/cannot be computed: Horse manure/);
   await press(page, 'take out Horse manure');
   await fill(page, 'Hen-house litter, how much', 'many');

@@ -74,12 +74,13 @@ export function mixSays(mix: Mix): string {
 function knownText(id: WindowId, known: Est, missing: readonly string[]): string {
   const { low, value, high } = known;
   const band = high - low > 10 ** -WINDOWS[id].digits ? ` (${windowFigure(id, low)} to ${windowFigure(id, high)})` : '';
-  return `Of what is known: ${windowFigure(id, value)}${band}. Not in that figure: ${listText(missing)}.`;
+  return `${NAME_IN_SHORT[id]} of what is known: ${windowFigure(id, value)}${UNIT_IN_SHORT[id]}${band}. Not in that figure: ${listText(missing)}.`;
 }
 
 /** `28.7`, `59`: a figure of a window. */
 export const windowFigure = (id: WindowId, value: number): string => value.toFixed(WINDOWS[id].digits);
 const IN_SHORT: Readonly<Record<Exclude<Standing, 'unknown'>, string>> = { preferred: '✓', low: 'low', high: 'high', 'too-low': 'too low', 'too-high': 'too high' };
+const NAME_IN_SHORT: Readonly<Record<WindowId, string>> = { cn: 'C:N', moisture: 'Moisture', density: 'Density', air: 'Air' };
 const UNIT_IN_SHORT: Readonly<Record<WindowId, string>> = { cn: '', moisture: ' %', density: ' kg/m³', air: ' %' };
 /** A figure and how it stands, where there is room for no more: `22.2 low`, `55 % ✓`. */
 export function windowInShort(id: WindowId, mix: Mix): string {
