@@ -21,7 +21,7 @@ function roundSays(r: Round, label: (id: string) => string, prepared: Reckoning[
   const values = r.readings.map((x) => ({ point: label(x.point), c: prepared.corrector.correct(x) }));
   const coldest = values.reduce((a, b) => (b.c < a.c ? b : a));
   const heat = heatOf(r, floorC);
-  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: `thin: ${prepared.evidence.policy.minPoints} points needed` }[heat];
+  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: `hot, but ${prepared.evidence.policy.minPoints} places are needed: does not count yet` }[heat];
   return `${whenText(timeZone, r.time, now)}: coldest ${tempBeside(coldest.c, floorC, unit)} at ${coldest.point}, hottest ${tempText(r.peak, unit)}, ${r.points} ${r.points === 1 ? 'point' : 'points'}, ${word}`;
 }
 
@@ -114,7 +114,7 @@ function breaksOf(notes: readonly Note[], { unit }: Locale) {
       case 'COLD': return f.lostMs > 0 ? [{ at, text: `${lost(f.lostMs)}: ${tempBeside(f.valueC, f.floorC, unit)}` }] : [];
       case 'OVER_CEILING': return [{ at, text: `${lost(f.lostMs)}: ${tempText(f.peakC, unit)}` }];
       case 'GAP': case 'STALE': case 'SLOW_RECOVERY': return f.lostMs > 0 ? [{ at, text: `${lost(f.lostMs)}: not read hot in time` }] : [];
-      case 'THIN_ROUND': return [{ at, text: `thin round, ${f.points} of ${f.minPoints} points` }];
+      case 'THIN_ROUND': return [{ at, text: `read at ${f.points} of ${f.minPoints} places: does not count` }];
       default: return [];
     }
   });

@@ -101,7 +101,7 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
   const { state, unit, when, place } = page;
   const { prepared, accounts } = reckoning;
   const floor = accounts[0]?.account.standing.walk.floor ?? { floorC: 55 };
-  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: 'too few points' };
+  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: 'hot, read at too few places' };
   const columns = state.points.length <= MOST_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
   for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
