@@ -103,7 +103,7 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
     case 'CALENDAR': return r.first ? `Its calendar turns it first on day ${Math.round(r.days * 10) / 10}: ${dayText(timeZone, r.due)}.` : `Its calendar turns it every ${countText(r.days, 'day')}; last turned ${at(r.since)}.`;
     case 'WORKED_OUT': return `Its method works it for ${countText(r.activeDays, 'day')}, and those were over ${at(r.since)}.`;
     case 'PEAKED': return `Peaked ${at(r.at)} at ${temp(r.highestC)}; ${temp(r.nowC)} in its last round.`;
-    case 'FALLING': return `${temp(r.nowC)} now and falling ${changeText(r.perDay, unit)} a day over its last ${countText(r.rounds, 'round')}.`;
+    case 'FALLING': return `It falls ${changeText(r.perDay, unit)} a day over its last ${countText(r.rounds, 'round')}.`;
     case 'STEADY': return `${r.perDay > 0.3 ? `Still rising ${changeText(r.perDay, unit)} a day` : r.perDay < -0.3 ? `Falls only ${changeText(r.perDay, unit)} a day` : 'Holds steady'} over its last ${countText(r.rounds, 'round')}.`;
     case 'TOO_FEW_ROUNDS': return `${r.rounds === 0 ? 'Not read' : `Read ${r.rounds === 1 ? 'once' : `${r.rounds} times`}`} since ${at(r.since)}: too little to tell where it is heading.`;
     case 'LOW': return `Down to ${temp(r.coreC)} at ${at(r.at)}; it is turned again at ${temp(r.lowC)}.`;
