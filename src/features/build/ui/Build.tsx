@@ -5,6 +5,7 @@ import { LayUp } from '@/charts/LayUp';
 import { Mark } from '@/charts/marks';
 import { keepAnswered } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
@@ -17,13 +18,13 @@ import { PutIn, usePutIn } from './PutIn';
 function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: BuildView; layer: LayerView | null; by: string; nowLocal: string; onDone: () => void }) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const put = usePutIn(layer?.put ?? [], view.sources, view.measures);
-  const [water, setWater] = useState(layer && layer.waterL > 0 ? String(layer.waterL) : '');
-  const [way, setWay] = useState<'layered' | 'mixed' | ''>(layer ? 'layered' : '');
-  const [base, setBase] = useState('');
-  const [activator, setActivator] = useState('');
-  const [cover, setCover] = useState('');
-  const [words, setWords] = useState('');
-  const [at, setAt] = useState<string | null>(null);
+  const [water, setWater] = useTyped('water', layer && layer.waterL > 0 ? String(layer.waterL) : '');
+  const [way, setWay] = useTyped<'layered' | 'mixed' | ''>('way', layer ? 'layered' : '');
+  const [base, setBase] = useTyped('base', '');
+  const [activator, setActivator] = useTyped('activator', '');
+  const [cover, setCover] = useTyped('cover', '');
+  const [words, setWords] = useTyped('words', '');
+  const [at, setAt] = useTyped<string | null>('at', null);
   const litres = typed(water);
   const rest = { ...(typeof litres === 'number' && litres > 0 ? { waterL: litres } : {}), ...(base.trim() ? { base: base.trim() } : {}), ...(activator.trim() ? { activator: activator.trim() } : {}), ...(cover.trim() ? { cover: cover.trim() } : {}), ...(words.trim() ? { words: words.trim() } : {}) };
   const missing = !put.sound ? 'Put right what is marked above.' : litres === null ? 'Type the litres of water as a number, or leave them empty.' : put.parts.length === 0 && Object.keys(rest).length === 0 ? 'Say what went in.' : whoIsMissing(by);
@@ -76,7 +77,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
           : <p>No recipe is laid up here. Put in what there is, or work out a mix on the bench first.</p>}
         <section className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2"><h3>Look out</h3>{view.cautions.map((c) => <p key={c} className="caution">{c}</p>)}{view.materialCautions.map((c) => <p key={c.name} className="caution"><b>{c.name}.</b> {c.says}</p>)}</section>
       </aside>
-      <Sheet open={open !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={open === 'layer' && next ? `Layer ${next.n} of ${view.name}` : `Something went into ${view.name}`}>{open && <ChargeForm key={`${open}:${next?.n ?? 0}`} view={view} layer={open === 'layer' ? next : null} by={by} nowLocal={nowLocal} onDone={() => setOpen(null)} />}</Sheet>
+      <Sheet open={open !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={open === 'layer' && next ? `Layer ${next.n} of ${view.name}` : `Something went into ${view.name}`}>{open && <DraftScope key={`${open}:${next?.n ?? 0}`} name={`${view.id}:${open} ${next?.n ?? 0}`}><ChargeForm view={view} layer={open === 'layer' ? next : null} by={by} nowLocal={nowLocal} onDone={() => setOpen(null)} /></DraftScope>}</Sheet>
     </div>
   );
 }

@@ -1,14 +1,14 @@
 'use client';
-import { useState } from 'react';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { AmountField } from '@/ui/AmountField';
+import { useTyped } from '@/ui/draft';
 import { typed } from '@/ui/number';
 import type { PutRow, Source } from '../view';
 
 /** Rows of what was put in, as they are typed, and the parts they make. */
 export function usePutIn(first: readonly PutRow[], sources: readonly Source[], measures: readonly OwnMeasure[]) {
-  const [rows, setRows] = useState<readonly PutRow[]>(first);
+  const [rows, setRows] = useTyped<readonly PutRow[]>('put', first);
   const read = rows.map((r) => {
     const source = sources.find((s) => s.key === r.source);
     const n = typed(r.n);

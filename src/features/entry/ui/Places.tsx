@@ -113,8 +113,8 @@ function StandForm({ heap, placed, by }: { heap: HeapRef; placed: readonly Place
 
 function SettingsForm({ heap, settings, by }: { heap: HeapRef; settings: PlacesScreen['settings']; by: string }) {
   const router = useRouter();
-  const [stretch, setStretch] = useState(String(settings.stretchM));
-  const [border, setBorder] = useState(String(settings.borderM));
+  const [stretch, setStretch] = useTyped('stretch', String(settings.stretchM));
+  const [border, setBorder] = useTyped('border', String(settings.borderM));
   const [said, setSaid] = useState('');
   const [stretchM, borderM] = [number(stretch), number(border)];
   const ok = stretchM !== null && stretchM >= 1 && stretchM <= 100 && borderM !== null && borderM >= 0 && borderM <= 10;

@@ -1,9 +1,9 @@
 'use client';
-import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Position } from '@/core/log/shapes';
 import { movedBorders, positionText, rowOf } from '@/core/heap/row';
 import { Choices } from '@/ui/Choices';
+import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import type { PlacedHeap } from '../placed';
 import { keepHere, type HeapRef } from './useEntry';
@@ -16,7 +16,7 @@ const draftOf = (p: Position | null): Draft => ({ kind: p && 'row' in p ? 'row' 
 /** Where a heap stands, as it is being typed: the position that it makes, what it does to its neighbours, or what is wrong. */
 export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
   const was = placed.find((h) => h.id === heap.id)?.position ?? null;
-  const [d, setD] = useState<Draft>(() => draftOf(heap.to ?? was));
+  const [d, setD] = useTyped<Draft>('standing', draftOf(heap.to ?? was));
   const [from, to] = [metres(d.from), metres(d.to)];
   const problem = d.kind === 'bay' ? null : d.row.trim() === '' ? 'Name the row.' : !(from >= 0) || !(to >= 0) ? 'Type where it starts and ends, in metres from the start of the row.' : to <= from ? 'It must end beyond where it starts.' : null;
   const position: Position | null = problem !== null ? null : d.kind === 'row' ? { row: d.row.trim(), fromM: from, toM: to } : d.bay.trim() === '' ? null : { bay: d.bay.trim() };

@@ -9,6 +9,7 @@ import { asSentence } from '@/core/words/problem';
 import type { Item } from '@/outbox/item';
 import { box, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { SaveButton } from '@/ui/SaveButton';
 
 type Reading = { readonly point: string; readonly value: number; readonly unit: TempUnit; readonly at?: string };
@@ -24,7 +25,7 @@ export function Waiting({ timeZone, places }: { timeZone: string; /** Places of 
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>On this device</h1>
       {looked && items.length === 0 && <p className="text-[16px]">Nothing waits here: the hub has all that was kept on this device.</p>}
-      {refused.length > 0 && <section className="flex flex-col gap-4" aria-labelledby="refused"><h2 id="refused">Refused: look at {refused.length === 1 ? 'it' : 'them'}</h2>{refused.map((i) => <Refused key={i.id} item={i} timeZone={timeZone} places={places[i.form.batch ?? ''] ?? []} />)}</section>}
+      {refused.length > 0 && <section className="flex flex-col gap-4" aria-labelledby="refused"><h2 id="refused">Refused: look at {refused.length === 1 ? 'it' : 'them'}</h2>{refused.map((i) => <DraftScope key={i.id} name={`refused ${i.id}`}><Refused item={i} timeZone={timeZone} places={places[i.form.batch ?? ''] ?? []} /></DraftScope>)}</section>}
       {waiting.length > 0 && (
         <section aria-labelledby="waiting"><h2 id="waiting">Waiting for a signal</h2><p className="q mt-1">They go up by themselves, in this order, each once.</p>
           <ol className="mt-2" data-testid="waiting-list">{waiting.map((i) => <li key={i.id} className="border-b border-rule py-2"><Line item={i} timeZone={timeZone} /></li>)}</ol>
@@ -45,9 +46,9 @@ function Line({ item, timeZone }: { item: Item; timeZone: string }) {
 
 /** One that the hub said no to, with the way to mend it that its reason asks for. */
 function Refused({ item, timeZone, places }: { item: Item; timeZone: string; places: readonly { id: string; label: string }[] }) {
-  const [at, setAt] = useState('');
+  const [at, setAt] = useTyped('at', '');
   const [sure, setSure] = useState(false);
-  const [moved, setMoved] = useState<Record<number, string>>({});
+  const [moved, setMoved] = useTyped<Record<number, string>>('moved', {});
   const paths = item.problems.map((p) => p.path);
   const [timely, taken, points] = [paths.includes('at'), paths.some((p) => p === 'id' || p === 'data.readings'), paths.flatMap((p) => { const m = POINT.exec(p); return m ? [Number(m[1])] : []; })];
   const again = (form: Item['form']): void => { void putMended(item, form).then(() => sendWaiting()); };
