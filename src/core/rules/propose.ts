@@ -74,3 +74,9 @@ export function missingGermRule({ keeping, inputs, timeZone, own = [] }: Omit<As
   const near = cover.filter((r) => r.jurisdiction === country || own.includes(r));
   return { why: WHY[input], cover: (near.length > 0 ? near : cover).slice(0, 4).map(({ id, title }) => ({ id, title })) };
 }
+
+/** Rules in the order of those somebody works to, so that the one they let lead comes first; others follow as they were. */
+export function orderedLike(ids: readonly string[], order: readonly string[]): string[] {
+  const place = (id: string): number => (order.includes(id) ? order.indexOf(id) : order.length);
+  return [...ids].sort((a, b) => place(a) - place(b));
+}

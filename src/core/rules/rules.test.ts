@@ -1,9 +1,9 @@
 import { SiteRuleSchema, SoundPolicySchema } from '../log/shapes';
 import { TEMPLATES } from '../advice/templates';
 import { shortSchedule } from '../advice/schedule';
-import type { Rule } from '../evidence/rule';
-import { RULE_LIBRARY, shortTitle } from './library';
-import { fits, keepingOf, missingGermRule, proposedRules, type Asked, type Keeping } from './propose';
+import { leavesOf, type Rule } from '../evidence/rule';
+import { findRule, RULE_LIBRARY, shortTitle } from './library';
+import { fits, keepingOf, missingGermRule, orderedLike, proposedRules, type Asked, type Keeping } from './propose';
 import { requirementText, sourceText } from './text';
 
 const text = (id: string, unit: 'C' | 'F' = 'C'): string => requirementText(RULE_LIBRARY.find((r) => r.id === id)!.requirement, unit);
@@ -82,4 +82,11 @@ test('a rule of one’s own is refused with the reason when it cannot be meant',
 test('a policy that contradicts itself is refused', () => {
   expect(SoundPolicySchema.safeParse({ turnGraceHours: 40 }).success).toBe(false);
   expect(SoundPolicySchema.safeParse({ turnGraceHours: 40, maxGapHours: 48 }).success).toBe(true);
+});
+
+test('the rule that a site lets lead comes first, what it does not name last and as it was', () => expect(orderedLike(['a', 'x', 'b', 'y', 'c'], ['c', 'b', 'a'])).toEqual(['c', 'b', 'a', 'x', 'y']));
+test('a heap that is not turned is shown no rule of turnings to cover its manure', () => {
+  const missing = missingGermRule({ keeping: kept('static'), inputs: ['manure'], timeZone: 'Europe/London' }, [])!;
+  const rules = missing.cover.map((c) => findRule(c.id)!);
+  expect(rules.every((r) => leavesOf(r.requirement).some((leaf) => leaf.kind === 'hold' ? leaf.turnings === 0 : leaf.kind !== 'staged'))).toBe(true);
 });

@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import type { Brought, BroughtPreview } from '@/core/formats/bring';
 import { guessShape, type CsvOptions } from '@/core/formats/csv-readings';
 import { whenText } from '@/core/quantity/format';
-import { keepingOf, proposedRules } from '@/core/rules/propose';
+import { keepingOf, orderedLike, proposedRules } from '@/core/rules/propose';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
 import { remember } from '@/ui/remember';
@@ -85,7 +85,7 @@ export function BringIn(p: Props) {
   const [byHand, setByHand] = useState<Readonly<Record<string, boolean>>>({});
   const [leads, setLeads] = useState<string | null>(null);
   const proposed = useMemo(() => (preview?.ok ? proposedFor(preview, p.siteRules, p.timeZone) : new Map<string, string>()), [preview, p.siteRules, p.timeZone]);
-  const ticked = preview?.ok ? preview.verdicts.map((v) => v.id).filter((id) => byHand[id] ?? proposed.has(id)) : [];
+  const ticked = preview?.ok ? orderedLike(preview.verdicts.map((v) => v.id).filter((id) => byHand[id] ?? proposed.has(id)), preview.named.length > 0 ? preview.named : p.siteRules) : [];
   const chosen = leads !== null && ticked.includes(leads) ? [leads, ...ticked.filter((id) => id !== leads)] : ticked;
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;

@@ -8,7 +8,7 @@ import { M3_OF, toCelsius, VOLUME_SIGN } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
-import { fits, keepingOf, proposedRules, type Input } from '@/core/rules/propose';
+import { fits, keepingOf, orderedLike, proposedRules, type Input } from '@/core/rules/propose';
 import { usualTemplate } from '@/core/advice/templates';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
@@ -58,8 +58,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const proposedFor = new Map(proposedRules({ keeping, inputs, siteRules: siteTerms?.rules ?? [], timeZone, own: ownRules as unknown as Rule[] }).map((p) => [p.id, `${p.input}; ${p.from}`]));
   const [leads, setLeads] = useTyped<string | null>('leads', null);
   // In the site's own order, so that the rule it lets lead comes first.
-  const inOrder = (ids: readonly string[]): string[] => { const order = siteTerms?.rules ?? []; return [...ids].sort((a, b) => (order.indexOf(a) + 1 || 999) - (order.indexOf(b) + 1 || 999)); };
-  const ticked = inOrder(offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id)).map((r) => r.id));
+  const ticked = orderedLike(offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id)).map((r) => r.id), siteTerms?.rules ?? []);
   const chosen = leads !== null && ticked.includes(leads) ? [leads, ...ticked.filter((id) => id !== leads)] : ticked;
   /** Everything that does not belong to one heap alone is taken from an earlier one; it can be changed below. */
   const copy = (id: string): void => {
