@@ -285,6 +285,64 @@ describe('the demo', () => {
     await close();
   }, 60_000);
 
+  test('what was typed is offered again after Esc and a reload; a lit choice stays; what is missing is said', async () => {
+    const { page, close } = await app.page();
+    await open(page, app.base);
+    await press(page, 'Egret');
+    await waitText(page, 'h1', /Egret/);
+    await press(page, 'Added');
+    await waitText(page, '[role=dialog] [data-testid=missing]', /Choose whether it is raw\./);
+    await fill(page, 'What went in', 'chip, two barrows');
+    await press(page, 'Clean');
+    await press(page, 'Clean');
+    expect(await page.$$eval('[role=dialog] [aria-checked=true]', (all) => all.map((el) => (el as HTMLElement).innerText))).toEqual([expect.stringMatching(/^Clean/)]);
+    await waitText(page, '[role=dialog] [data-testid=missing]', /Say who did it\./);
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('[role=dialog]', { hidden: true });
+    await page.reload();
+    await waitText(page, 'h1', /Egret/);
+    await press(page, 'Added');
+    await waitText(page, '[role=dialog]', /This was typed .* and not saved\./);
+    expect(await valueOf(page, 'What went in')).toBe('chip, two barrows');
+    await press(page, 'Start afresh');
+    expect(await valueOf(page, 'What went in')).toBe('');
+    await close();
+  }, 60_000);
+
+  test('on a phone danger stands before the drawing, and logging within reach of a thumb', async () => {
+    const { page, close } = await app.page({ width: 390, height: 844, phone: true });
+    await open(page, app.base);
+    const path = await page.$$eval('main a[href^="/batch/"]', (all) => (all.find((a) => a.textContent?.startsWith('Goshawk')) as HTMLAnchorElement).pathname);
+    await open(page, `${app.base}${path}`);
+    await waitText(page, '[data-testid=danger]', /Goshawk: cool it/);
+    const tops = await page.evaluate(() => ['[data-testid=danger]', 'h1', '[data-testid=thumb-bar]'].map((q) => document.querySelector(q)!.getBoundingClientRect().top));
+    expect(tops[0]).toBeLessThan(tops[1]!);
+    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+    const bar = await page.$eval('[data-testid=thumb-bar]', (el) => el.getBoundingClientRect().toJSON() as { top: number; bottom: number });
+    expect(bar.top).toBeGreaterThan(500);
+    expect(bar.bottom).toBeLessThanOrEqual(844);
+    expect(await axe(page)).toEqual([]);
+    await press(page, 'More…');
+    await waitText(page, '[role=dialog]', /Added[^]*Felt, smelled[^]*Split/);
+    await close();
+  }, 60_000);
+
+  test('a turning is put right in its kind, with what it does said first', async () => {
+    const { page, close } = await app.page();
+    await open(page, app.base);
+    await press(page, 'Egret');
+    await waitText(page, 'h1', /Egret/);
+    await (await page.waitForSelector('::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])'))!.click();
+    await press(page, 'Only stirred');
+    await fill(page, 'Why', 'the rim stayed out');
+    await fill(page, 'Who', 'Mo');
+    await waitText(page, '[data-testid=effects]', /PFRP windrow: 2 turnings count instead of 3/);
+    await press(page, 'Correct it');
+    await waitText(page, '[data-testid=log]', /the rim stayed out/);
+    await waitText(page, '[data-testid=verdict]', /3 more turnings/);
+    await close();
+  }, 60_000);
+
   test('what an addition costs is said before anybody has typed a name', async () => {
     const { page, close } = await app.page();
     await open(page, app.base);
