@@ -9,6 +9,7 @@ import { looseLitres } from '@/core/mix/mix';
 import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import { keepAnswered } from '@/outbox/keep';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
@@ -23,16 +24,23 @@ export const recipeOf = (bench: Bench, id: string, name: string, copyOf?: string
 });
 
 /** Keeps the mix as a recipe. Somebody else's change meanwhile is told, and both are kept, one way or the other. */
-export function KeepRecipe({ open, onOpenChange, bench, view, by: device, onKept }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; view: BenchView; by: string; onKept: (d: Partial<Draft>) => void }) {
-  const { id, by, setBy, problems, setProblems, busy, keep } = useKept(device);
-  const [name, setName] = useState(bench.draft.name);
+export const KeepRecipe = ({ onOpenChange, ...rest }: { onOpenChange: (open: boolean) => void } & Omit<KeepProps, 'onDone'>) => (
+  <Sheet open onOpenChange={onOpenChange} title={rest.bench.draft.recipe ? 'Keep this recipe' : 'Keep as a recipe'}>
+    <DraftScope name="recipe"><KeepForm {...rest} onDone={() => onOpenChange(false)} /></DraftScope>
+  </Sheet>
+);
+type KeepProps = { readonly bench: Bench; readonly view: BenchView; readonly by: string; readonly onKept: (d: Partial<Draft>) => void; readonly onDone: () => void };
+
+function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
+  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const [name, setName] = useTyped('name', bench.draft.name);
   const clash = problems.some((p) => p.path === 'changed');
   const latest = view.recipes.find((r) => r.id === bench.draft.recipe);
-  const write = (recipe: Recipe, from: string | null): void => keep(() => keepAnswered({ id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } }, `recipe ${recipe.name}`), () => { onKept({ name: recipe.name, recipe: recipe.id, from: id }); onOpenChange(false); });
+  const write = (recipe: Recipe, from: string | null): void => keep(() => keepAnswered({ id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } }, `recipe ${recipe.name}`), () => { onKept({ name: recipe.name, recipe: recipe.id, from: id }); onDone(); });
   const title = name.trim();
   const own = bench.draft.recipe;
   return (
-    <Sheet open={open} onOpenChange={(o) => { setProblems([]); onOpenChange(o); }} title={own ? 'Keep this recipe' : 'Keep as a recipe'}>
+    <>
       <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} placeholder="Litter and chip, spring" problem={title.length === 1 ? 'A longer name, please.' : undefined} />
       <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
       <Problems list={problems} />
@@ -45,7 +53,7 @@ export function KeepRecipe({ open, onOpenChange, bench, view, by: device, onKept
         <div className="flex gap-2 flex-wrap"><SaveButton className="btn key flex-1 !min-h-[52px]" label={own ? 'Keep as a new version' : 'Keep'} busy={busy} missing={title.length < 2 ? 'Give it a name of two letters at least.' : whoIsMissing(by)} onSave={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)} />
           {own && <button type="button" className="btn !min-h-[52px]" disabled={busy || title.length < 2 || !by.trim()} onClick={() => write(recipeOf(bench, v7(), title === bench.draft.name ? `${title}, copy` : title, own), null)}>Keep as a copy</button>}</div>
       )}
-    </Sheet>
+    </>
   );
 }
 

@@ -9,7 +9,9 @@ import { limitText, solvedSays, windowInShort } from '@/core/mix/words';
 import { M3_OF, VOLUME_SIGN } from '@/core/quantity/units';
 import { volumeText, listText } from '@/core/quantity/format';
 import { kgText, litresText, measureText } from '@/core/words/amount';
+import { DraftScope, useDraftSaved, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
+import { SaveButton } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
 import { kgOfUnit, type BenchView } from '../view';
@@ -51,12 +53,19 @@ function Ends({ rows, bench, measures }: { rows: readonly ReturnType<typeof limi
 }
 
 /** Amounts that reach a target with what there is. Fixed rows stay; the rest is worked out, and taken only when it is said so. */
-export function Solve({ open, onOpenChange, bench, view: { measures, volume }, ask, already, alreadyWaterL }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; view: Pick<BenchView, 'measures' | 'volume'>; ask: ReturnType<typeof useSolver>; /** What a heap holds, and the water it was given: both are fixed. */ already: readonly Ingredient[]; alreadyWaterL: number }) {
-  const [cn, setCn] = useState(['25', '30']);
-  const [wet, setWet] = useState(['50', '60']);
-  const [dense, setDense] = useState('640');
-  const [litres, setLitres] = useState('');
-  const [stock, setStock] = useState(true);
+export const Solve = ({ open, onOpenChange, ...rest }: { open: boolean; onOpenChange: (open: boolean) => void } & Omit<SolveProps, 'onDone'>) => (
+  <Sheet open={open} onOpenChange={onOpenChange} title="Solve the amounts">
+    <DraftScope name="solve"><SolveForm {...rest} onDone={() => onOpenChange(false)} /></DraftScope>
+  </Sheet>
+);
+type SolveProps = { readonly bench: Bench; readonly view: Pick<BenchView, 'measures' | 'volume'>; readonly ask: ReturnType<typeof useSolver>; /** What a heap holds, and the water it was given: both are fixed. */ readonly already: readonly Ingredient[]; readonly alreadyWaterL: number; readonly onDone: () => void };
+
+function SolveForm({ bench, view: { measures, volume }, ask, already, alreadyWaterL, onDone }: SolveProps) {
+  const [cn, setCn] = useTyped('cn', ['25', '30']);
+  const [wet, setWet] = useTyped('wet', ['50', '60']);
+  const [dense, setDense] = useTyped('dense', '640');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [stock, setStock] = useTyped('stock', true);
   /** What was asked, and what came of it. */
   const [result, setResult] = useState<{ of: string; answer: { solved: Solved; inSteps: InSteps } | null } | null>(null);
   const numbers = [...cn, ...wet, dense].map((t) => typed(t, 0.1));
@@ -82,6 +91,8 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
     const answer = await ask({ do: 'solve', offers, target, steps });
     setResult({ of: asked, answer: answer?.did === 'solve' && answer.solved && answer.inSteps ? { solved: answer.solved, inSteps: answer.inSteps } : null });
   };
+  const forgetDraft = useDraftSaved();
+  const stuck = wrong !== null || badRow !== null || short !== null || fixedUnknown.length > 0;
   const shown = useRef<HTMLElement>(null);
   // Below the limits it would come where nobody looks.
   useEffect(() => { if (result !== null) shown.current?.scrollIntoView({ block: 'start' }); }, [result]);
@@ -96,11 +107,12 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
   const take = (): void => {
     const water = found!.inSteps.waterL;
     bench.change({ rows: bench.draft.rows.map((row) => { const r = then.find((x) => x.row.id === row.id); return r && !row.fixed ? { ...row, n: String(r.next), about: false } : row; }), waterL: water > 0 ? String(water) : '' });
-    setResult(null); onOpenChange(false);
+    forgetDraft();
+    onDone();
   };
   const unitText = (n: number, unit: string): string => { const m = measures.find((x) => x.id === unit); return m ? measureText(n, m.name, m.many) : `${n} ${unit}`; };
   return (
-    <Sheet open={open} onOpenChange={(o) => { setResult(null); onOpenChange(o); }} title="Solve the amounts">
+    <>
       <p className="hint">Rows that are fixed stay as they are. The others move as little as it takes, or to the cheapest where prices are known.</p>
       <div className="grid grid-cols-2 gap-3"><Field label="C:N from" inputMode="decimal" value={cn[0]} onChange={(e) => setCn([e.target.value, cn[1]!])} /><Field label="C:N to" inputMode="decimal" value={cn[1]} onChange={(e) => setCn([cn[0]!, e.target.value])} />
         <Field label="Moisture from" unit="%" inputMode="decimal" value={wet[0]} onChange={(e) => setWet([e.target.value, wet[1]!])} /><Field label="Moisture to" unit="%" inputMode="decimal" value={wet[1]} onChange={(e) => setWet([wet[0]!, e.target.value])} />
@@ -112,7 +124,7 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
       {without.length > 0 && fixedUnknown.length === 0 && <p className="hint">Taken out, because {without.length === 1 ? 'its' : 'their'} figures are not known: {listText(without)}.</p>}
       {fixedUnknown.length > 0 && <p role="alert" className="marked font-semibold">Cannot be solved while {listText(fixedUnknown)} {fixedUnknown.length === 1 ? 'is' : 'are'} in it and not known well enough. Count it, test it, or take it out.</p>}
       {wrong && <p role="alert" className="marked font-semibold">{wrong}</p>}
-      <button type="button" className="btn key !min-h-[52px]" disabled={wrong !== null || badRow !== null || short !== null || fixedUnknown.length > 0 || rows.length === 0} onClick={() => void run()}>Solve</button>
+      <SaveButton className="btn key !min-h-[52px]" label="Solve" busy={false} missing={rows.length === 0 ? 'Put something with a known amount on the bench first.' : stuck ? 'Put right what is marked above.' : null} onSave={() => void run()} />
       {result?.of === asked && result.answer === null && <p role="alert" className="marked font-semibold">The solver found nothing. Loosen a target, or add another material.</p>}
       {found && (
         <section ref={shown} className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2" data-testid="solved" aria-live="polite">
@@ -124,6 +136,6 @@ export function Solve({ open, onOpenChange, bench, view: { measures, volume }, a
           <button type="button" className="btn key" onClick={take}>Take these amounts</button>
         </section>
       )}
-    </Sheet>
+    </>
   );
 }
