@@ -193,6 +193,13 @@ test('a file that is none is refused with what to do', async () => {
   await close();
 }, 60_000);
 
+/** The page of a heap of the demo with a proof under way, from the yard. */
+async function openEgret(page: import('puppeteer-core').Page): Promise<void> {
+  await open(page, app.base);
+  await press(page, 'Egret');
+  await waitText(page, 'h1', /Egret/);
+}
+
 describe('the demo', () => {
   beforeAll(async () => { await layUpDemo(app.database.admin, Date.now()); }, 60_000);
 
@@ -203,9 +210,7 @@ describe('the demo', () => {
     // The twelfth has gone out: its bay is free, and it is found under Records.
     await press(page, 'One finished batch: under Records');
     await waitText(page, 'main', /Finished batches[^]*L Lapwing/);
-    await open(page, app.base);
-    await press(page, 'Egret');
-    await waitText(page, 'h1', /Egret/);
+    await openEgret(page);
     const file = parseBatchFile(JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())));
     if (!file.ok) throw new Error('refused');
     for (const [rule, status] of Object.entries(await statuses(page, 'main'))) expect([rule, rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status]).toEqual([rule, status]);
@@ -287,9 +292,7 @@ describe('the demo', () => {
 
   test('what was typed is offered again after Esc and a reload; a lit choice stays; what is missing is said', async () => {
     const { page, close } = await app.page();
-    await open(page, app.base);
-    await press(page, 'Egret');
-    await waitText(page, 'h1', /Egret/);
+    await openEgret(page);
     await press(page, 'Added');
     await waitText(page, '[role=dialog] [data-testid=missing]', /Choose whether it is raw\./);
     await fill(page, 'What went in', 'chip, two barrows');
@@ -329,9 +332,7 @@ describe('the demo', () => {
 
   test('a turning is put right in its kind, with what it does said first', async () => {
     const { page, close } = await app.page();
-    await open(page, app.base);
-    await press(page, 'Egret');
-    await waitText(page, 'h1', /Egret/);
+    await openEgret(page);
     await (await page.waitForSelector('::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])'))!.click();
     await press(page, 'Only stirred');
     await fill(page, 'Why', 'the rim stayed out');
@@ -345,9 +346,7 @@ describe('the demo', () => {
 
   test('what an addition costs is said before anybody has typed a name', async () => {
     const { page, close } = await app.page();
-    await open(page, app.base);
-    await press(page, 'Egret');
-    await waitText(page, 'h1', /Egret/);
+    await openEgret(page);
     await press(page, 'Added');
     await press(page, 'Raw, or I don’t know');
     await waitText(page, '[data-testid=effects]', /This costs counted time or a proof:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/);
