@@ -11,4 +11,4 @@ export function SaveButton({ label, busy, missing, onSave, className = 'btn key 
 }
 
 /** What a form says that does not know who fills it in. */
-export const whoIsMissing = (by: string): string | null => (by.trim() === '' ? 'Type your name: it goes beside what is kept.' : null);
+export const whoIsMissing = (by: string): string | null => (by.trim() === '' ? 'Say who did it.' : null);

@@ -40,18 +40,6 @@ function troughAreaM2(w: number, h: number): number {
   return r * r * Math.acos((r - h) / r) - (r - h) * Math.sqrt(2 * r * h - h * h);
 }
 
-/** Height of a heap of a volume where nobody measured it: a dome 0.45 of its width, a row 0.5, a bay as a cube (common practice). */
-export function usualHeight(shape: HeapShape, m3: number, lengthM: number | null): number {
-  switch (shape) {
-    case 'cube': case 'bay': case 'cylinder': case 'tub': return Math.cbrt(m3);
-    case 'cone': return 0.9 * Math.cbrt((3 * m3) / (0.9 * Math.PI));
-    case 'dome': return 0.9 * Math.cbrt((3 * m3) / (2 * 0.9 * Math.PI));
-    case 'triangle': return Math.sqrt(m3 / ((lengthM ?? Math.cbrt(m3) * 1.6)));
-    case 'trapezoid': return Math.sqrt((m3 * 2) / (3 * (lengthM ?? Math.cbrt(m3) * 1.6)));
-    case 'windrow': return Math.sqrt((3 * m3) / (4 * (lengthM ?? Math.cbrt(m3) * 1.6)));
-  }
-}
-
 /** A size at a moment, and how it is known: measured, judged by eye, from the level against the first mark, joined or carried off. */
 export type SizeAt = { readonly at: Instant; readonly m3: number; readonly how: 'built' | 'measured' | 'judged' | 'level' | 'joined' | 'carried-off' };
 
@@ -66,7 +54,7 @@ export type SizeEvent =
  * there before.
  * @returns by time; empty when its first volume is not known
  */
-export function sizesOf(first: { at: Instant; m3: number | null; heightM: number | null; shape: HeapShape; lengthM: number | null }, events: readonly SizeEvent[]): SizeAt[] {
+export function sizesOf(first: { at: Instant; m3: number | null; heightM: number | null }, events: readonly SizeEvent[]): SizeAt[] {
   let base: { m3: number; heightM: number | null; sunkCm: number } | null = first.m3 === null ? null : { m3: first.m3, heightM: first.heightM, sunkCm: 0 };
   const out: SizeAt[] = base === null ? [] : [{ at: first.at, m3: base.m3, how: 'built' }];
   let sunk = 0;

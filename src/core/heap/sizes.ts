@@ -11,9 +11,8 @@ const measured = (shape: HeapShape, m: Measures | undefined, m3: number | undefi
 /** A heap's volume over time, from what its log tells of measures, levels, joining and carrying off. */
 export function sizesOfHeap(state: BatchState): SizeAt[] {
   const shape = shapeOf(state);
-  const { opened, position, own } = state;
+  const { opened, own } = state;
   const first = measured(shape, opened.measures, opened.volumeM3);
-  const lengthM = opened.measures?.lengthM ?? (position && 'row' in position ? position.toM - position.fromM : null);
   const events = own.flatMap((e): SizeEvent[] => {
     switch (e.kind) {
       case 'size': { const m = measured(shape, e.data.measures, e.data.volumeM3); return m ? [{ at: e.at, kind: e.data.measures ? 'measured' : 'judged', ...m }] : []; }
@@ -23,5 +22,5 @@ export function sizesOfHeap(state: BatchState): SizeAt[] {
       default: return [];
     }
   });
-  return sizesOf({ at: state.builtAt ?? state.openedAt, m3: first?.m3 ?? null, heightM: first?.heightM ?? null, shape, lengthM }, events);
+  return sizesOf({ at: state.builtAt ?? state.openedAt, m3: first?.m3 ?? null, heightM: first?.heightM ?? null }, events);
 }

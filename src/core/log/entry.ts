@@ -191,7 +191,6 @@ export const ENTRY_DATA = {
 
 /** Kinds whose time, amount and kind can be put right; the others are struck and logged anew. */
 export const CORRECTED_KINDS = ['turn', 'water', 'addition', 'built'] as const;
-export type CorrectedKind = (typeof CORRECTED_KINDS)[number];
 
 export type EntryKind = keyof typeof ENTRY_DATA;
 export const ENTRY_KINDS = Object.keys(ENTRY_DATA) as EntryKind[];

@@ -39,10 +39,17 @@ export type VerdictFacts = {
 const BREAKS = ['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE'];
 const lastBreak = (notes: readonly Note[]): Note | undefined => notes.findLast((n) => BREAKS.includes(n.code));
 
-/** A standing in a word or two. Nothing starts again where nothing was lost: a heap not hot so far, or hours that add up. */
+/** How a standing is told apart: nothing starts again where nothing was lost, and hours that add up wait for more heat. */
+export type Told = VerdictFacts['status'] | 'adds-up';
+export function toldAs(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): Told {
+  if (v.status !== 'broken') return v.status;
+  return lastBreak(v.notes) ? (v.consecutive ? 'broken' : 'adds-up') : 'waiting';
+}
+
+/** A standing in a word or two. */
 export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
-  if (v.status !== 'broken') return STATUS_WORD[v.status];
-  return lastBreak(v.notes) ? (v.consecutive ? STATUS_WORD.broken : 'Waits for heat') : STATUS_WORD.waiting;
+  const told = toldAs(v);
+  return told === 'adds-up' ? 'Waits for heat' : STATUS_WORD[told];
 }
 
 const WHERE = { coldest: 'in its coldest point', mean: 'on the mean of its points', median: 'on the median of its points' } as const;

@@ -15,7 +15,7 @@ import type { Locale } from '@/core/words/note';
 import { factsOf } from '@/core/evidence/facts';
 import type { Ruling } from '@/core/evidence/verdict';
 import { titlesOf } from '@/core/rules/library';
-import { statusWord } from '@/core/words/verdict';
+import { statusWord, toldAs } from '@/core/words/verdict';
 
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = { readonly rule: string; readonly text: string; readonly costs: boolean; /** It changes nothing. */ readonly none: boolean };
@@ -34,9 +34,9 @@ function effect({ account: was }: Ruling, after: Ruling | undefined, name: strin
   if (v.segmentFrom > before.segmentFrom) return say('the clock starts again; it has nothing to lose yet.', false);
   if (lost < -HOUR_SLACK) return say(`${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`, false);
   if (v.turningsCounted !== before.turningsCounted) return say(`${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`, v.turningsCounted < before.turningsCounted);
-  const [from, to] = [statusWord(factsOf(was)), statusWord(factsOf(after!.account))];
+  const [from, to] = [factsOf(was), factsOf(after!.account)];
   // A change that reads alike is none to anybody who reads it.
-  if (from !== to) return say(`goes from ‘${from.toLowerCase()}’ to ‘${to.toLowerCase()}’.`, v.status === 'broken' && before.creditedHours > 0);
+  if (toldAs(from) !== toldAs(to)) return say(`goes from ‘${statusWord(from).toLowerCase()}’ to ‘${statusWord(to).toLowerCase()}’.`, v.status === 'broken' && before.creditedHours > 0);
   return { rule: title, text: 'nothing changes.', costs: false, none: true };
 }
 

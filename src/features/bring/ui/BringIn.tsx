@@ -5,10 +5,12 @@ import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { v7 } from 'uuid';
 import type { Brought, BroughtPreview } from '@/core/formats/bring';
 import { guessShape, type CsvOptions } from '@/core/formats/csv-readings';
-import { whenText } from '@/core/quantity/format';
+import { countText, whenText } from '@/core/quantity/format';
 import { keepingOf, orderedLike, proposedRules } from '@/core/rules/propose';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
+import { LeadSelect, withLead } from '@/ui/LeadSelect';
+import { SaveButton } from '@/ui/SaveButton';
 import { remember } from '@/ui/remember';
 import { Mark } from '@/charts/marks';
 import type { BringResult, BringTask } from '@/workers/bring.worker';
@@ -86,7 +88,7 @@ export function BringIn(p: Props) {
   const [leads, setLeads] = useState<string | null>(null);
   const proposed = useMemo(() => (preview?.ok ? proposedFor(preview, p.siteRules, p.timeZone) : new Map<string, string>()), [preview, p.siteRules, p.timeZone]);
   const ticked = preview?.ok ? orderedLike(preview.verdicts.map((v) => v.id).filter((id) => byHand[id] ?? proposed.has(id)), preview.named.length > 0 ? preview.named : p.siteRules) : [];
-  const chosen = leads !== null && ticked.includes(leads) ? [leads, ...ticked.filter((id) => id !== leads)] : ticked;
+  const chosen = leads !== null && ticked.includes(leads) ? withLead(ticked, leads) : ticked;
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const read = await readDropped(file);
@@ -150,22 +152,21 @@ export function BringIn(p: Props) {
         )}
         {preview?.ok && (
           <>
-            <p>{preview.name ? `${preview.name} (${preview.code})` : preview.code} of {preview.site}: <b>{preview.readings.toLocaleString('en')} readings</b> at {preview.points} places, {preview.events} acts, {whenText(preview.timeZone, preview.from)} to {whenText(preview.timeZone, preview.to)}.</p>
+            <p>{preview.name ? `${preview.name} (${preview.code})` : preview.code} of {preview.site}: <b>{preview.readings.toLocaleString('en')} {preview.readings === 1 ? 'reading' : 'readings'}</b> at {countText(preview.points, 'place')}, {countText(preview.events, 'act')}, {whenText(preview.timeZone, preview.from)} to {whenText(preview.timeZone, preview.to)}.</p>
             <fieldset><legend className="label">Keep it under which rules?</legend>
               <ul data-testid="preview-verdicts">{preview.verdicts.map((v) => (
                 <li key={v.id} data-rule={v.id} data-status={v.status} className="border-t border-rule py-1">
                   <label className="flex gap-3 items-start py-1.5 min-h-[44px]"><input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.includes(v.id)} onChange={(e) => setByHand((h) => ({ ...h, [v.id]: e.target.checked }))} />
                     <span><b className="font-[650]">{v.title}</b><span className="hint block">{v.source}{proposed.has(v.id) ? ` · proposed: ${proposed.get(v.id)}` : ''}</span>{v.text}</span></label>
                 </li>))}</ul>
-              {chosen.length > 1 && <div className="mt-2"><label className="label" htmlFor="bring-lead">Which rule does the head of the heap tell?</label><select id="bring-lead" className="field" value={chosen[0]} onChange={(e) => setLeads(e.target.value)}>{chosen.map((id) => <option key={id} value={id}>{preview.verdicts.find((v) => v.id === id)?.title ?? id}</option>)}</select></div>}
+              <LeadSelect label="Which rule does the head of the heap tell?" chosen={chosen} named={preview.verdicts} onLead={setLeads} />
               <p className="hint mt-1">{chosen.length === 0 ? 'None is ticked: it is kept without a claim.' : `It would meet ${preview.verdicts.filter((v) => ticked.includes(v.id) && v.status === 'proven').length} of ${chosen.length}.`} Which rule holds for you: check with your local authority.</p>
             </fieldset>
             <p className="hint">{preview.policy}</p>
             <Field label="Who brings it in" value={by} onChange={(e) => setBy(e.target.value)} maxLength={60} />
             <Field label="Bay" value={bay} onChange={(e) => setBay(e.target.value)} maxLength={40} hint="If it stands on this site" />
             <Problems list={refused} />
-            <button type="button" className="btn key !min-h-[56px]" disabled={sending || by.trim() === ''} onClick={() => void keep()}>{sending ? 'Bringing it in…' : 'Bring it in'}</button>
-            {by.trim() === '' && <p className="hint font-semibold" role="status">Say who brings it in.</p>}
+            <SaveButton className="btn key !min-h-[56px]" label="Bring it in" busy={sending} missing={by.trim() === '' ? 'Say who brings it in.' : null} onSave={() => void keep()} />
           </>
         )}
       </aside>

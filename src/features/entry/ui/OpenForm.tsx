@@ -12,6 +12,7 @@ import { fits, keepingOf, orderedLike, proposedRules, type Input } from '@/core/
 import { usualTemplate } from '@/core/advice/templates';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
+import { withLead } from '@/ui/LeadSelect';
 import { typed } from '@/ui/number';
 import { remember } from '@/ui/remember';
 import type { EarlierHeap } from '../proposal';
@@ -59,7 +60,7 @@ export function OpenForm({ site, proposed, codes, stretchM, rules, ownRules, sit
   const [leads, setLeads] = useTyped<string | null>('leads', null);
   // In the site's own order, so that the rule it lets lead comes first.
   const ticked = orderedLike(offered.filter((r) => byHand[r.id] ?? proposedFor.has(r.id)).map((r) => r.id), siteTerms?.rules ?? []);
-  const chosen = leads !== null && ticked.includes(leads) ? [leads, ...ticked.filter((id) => id !== leads)] : ticked;
+  const chosen = leads !== null && ticked.includes(leads) ? withLead(ticked, leads) : ticked;
   /** Everything that does not belong to one heap alone is taken from an earlier one; it can be changed below. */
   const copy = (id: string): void => {
     setLike(id);

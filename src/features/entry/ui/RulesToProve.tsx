@@ -4,6 +4,7 @@ import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { CAUTION } from '@/core/words/caution';
 import { missingGermRule, type Input, type Keeping } from '@/core/rules/propose';
+import { LeadSelect } from '@/ui/LeadSelect';
 
 export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly rule: Rule };
 type Props = {
@@ -35,10 +36,7 @@ export function RulesToProve({ offered, chosen, why, keeping, inputs, timeZone, 
       {keeping.noClaim && (inputs.includes('seeding-weeds') || inputs.includes('diseased-plants')) && <p role="alert" className="caution">{CAUTION.coldHeap}</p>}
       {first.map(line)}
       {others.length > 0 && <details><summary className="link min-h-[44px] flex items-center">{others.length} other rules for this kind of heap</summary>{others.map(line)}</details>}
-      {chosen.length > 1 && (
-        <div className="mt-3 max-w-[520px]"><label className="label" htmlFor="lead">Which rule does the head of the heap tell?</label>
-          <select id="lead" className="field" value={chosen[0]} onChange={(e) => onLead(e.target.value)}>{chosen.map((id) => <option key={id} value={id}>{offered.find((r) => r.id === id)?.title ?? id}</option>)}</select></div>
-      )}
+      <LeadSelect label="Which rule does the head of the heap tell?" chosen={chosen} named={offered} onLead={onLead} />
       {missing && (
         <div role="alert" className="caution mt-2" data-testid="germ-rule-missing">
           <p className="font-semibold">No rule on germs is ticked, and {missing.why}.</p>

@@ -1,6 +1,6 @@
 'use client';
 import { Field, Problems } from '@/ui/Field';
-import { SaveButton } from '@/ui/SaveButton';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { EntryHandle, HeapRef } from './useEntry';
 
 /** When it happened and who did it: this moment and the person on this device, unless said otherwise. */
@@ -21,7 +21,7 @@ export function KeepBar({ entry, label, onKeep, missing = null }: { entry: Entry
   return (
     <>
       <Problems list={entry.problems} />
-      <SaveButton label={label} busy={entry.busy} missing={missing ?? (entry.by.trim() === '' ? 'Say who did it.' : null)} onSave={onKeep} />
+      <SaveButton label={label} busy={entry.busy} missing={missing ?? whoIsMissing(entry.by)} onSave={onKeep} />
     </>
   );
 }

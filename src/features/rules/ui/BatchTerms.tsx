@@ -5,11 +5,11 @@ import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { LeadSelect, withLead } from '@/ui/LeadSelect';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleView, StandingCell } from '../view';
 import { draftOf, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
-import { LeadRule } from './LeadRule';
 import { RuleList } from './RuleList';
 import { useKeep, type Keep } from './useKeep';
 
@@ -55,7 +55,7 @@ function Terms(p: BatchTermsProps) {
         <div className="flex flex-col gap-5 pt-1">
           {p.sitePolicy && <button type="button" className="btn self-start" onClick={() => { setDraft(draftOf(p.sitePolicy!)); setFromSite(true); setDone(false); }}>Take over version {p.siteVersion} of the site’s policy</button>}
           <RuleList rules={p.offered} ticked={new Set(rules)} onTick={(id, on) => { setDone(false); setRules(on ? [...rules, id] : rules.filter((r) => r !== id)); }} />
-          <LeadRule rules={rules} named={p.offered} onChange={(to) => { setDone(false); setRules(to); }} />
+          <LeadSelect label="Which rule does the head of the heap tell?" hint="It is told on the yard too; the others stand below it." chosen={rules} named={p.offered} onLead={(id) => { setDone(false); setRules(withLead(rules, id)); }} />
           {rules.length === 0 && <p>Without a rule, {p.name} claims nothing: its heat is shown, and no kill is told.</p>}
           <PolicyFields draft={draft} onChange={(d) => { setDraft(d); setFromSite(false); setDone(false); }} unit={p.unit} />
           <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />

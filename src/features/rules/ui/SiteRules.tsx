@@ -4,12 +4,12 @@ import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
+import { LeadSelect, withLead } from '@/ui/LeadSelect';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleDraft } from '../input';
 import type { RuleView } from '../view';
 import { draftOf, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
-import { LeadRule } from './LeadRule';
 import { RuleForm } from './RuleForm';
 import { RuleList } from './RuleList';
 import { useKeep, type Keep } from './useKeep';
@@ -37,7 +37,7 @@ function Terms(p: SiteRulesProps) {
         <div><h1>Rules of this site</h1>
           <p className="mt-2 max-w-[60ch]">Tick what this site must meet. A new heap is offered these, by what goes into it. Which rule holds for you: check with your local authority.</p></div>
         <RuleList rules={all} ticked={new Set(rules)} onTick={(id, on) => { setDone(false); setRules(on ? [...rules, id] : rules.filter((r) => r !== id)); }} />
-        <LeadRule rules={rules} named={all} onChange={(to) => { setDone(false); setRules(to); }} />
+        <LeadSelect label="Which rule does the head of the heap tell?" hint="It is told on the yard too; the others stand below it." chosen={rules} named={all} onLead={(id) => { setDone(false); setRules(withLead(rules, id)); }} />
         <p className="hint">Edition {p.edition} of the library. ‘Above’ or ‘exceeds’ in a published text is treated like ‘at or above’.</p>
         <RuleForm own={p.own} unit={p.unit} keep={p.keep} by={p.by} taken={p.library.map((r) => r.id)} />
       </div>

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useDraftSaved, useTyped } from '@/ui/draft';
+import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
 import { findMaterials } from '@/core/mix/find';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
@@ -25,7 +25,6 @@ type Answer = 'accept' | 'ask' | 'refuse';
 /** What was brought to the gate: what the site answers to it stands above what is typed. */
 export function TakeIn({ materials, measures, suppliers, places, by: device, nowLocal, nowMs }: { materials: readonly MaterialOption[]; measures: readonly OwnMeasure[]; suppliers: readonly string[]; places: readonly string[]; by: string; nowLocal: string; nowMs: number }) {
   const router = useRouter();
-  const saved = useDraftSaved();
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [find, setFind] = useTyped('find', '');
   const [materialId, setMaterial] = useTyped('materialId', '');
@@ -74,7 +73,7 @@ export function TakeIn({ materials, measures, suppliers, places, by: device, now
       ...(certificate.trim() ? { certificate: certificate.trim() } : {}), ...(typeof money === 'number' ? { cost: money } : {}), ...(where.trim() ? { where: where.trim() } : {}), answer: given, ...(asked.trim() ? { asked: asked.trim() } : {}), ...(given === 'refuse' ? { done: done.trim() } : {}), waste,
       ...(ripening ? { becomes: ripening, readyFrom: Math.round(arrivedMs + (ripeDays ?? RIPENING[ripening].days) * DAY_MS) } : {}), ...(words.trim() ? { words: words.trim() } : {}),
     },
-  }, `load: ${material!.name}`, photos.map((photo) => ({ form: { id: v7(), batch: null, kind: 'load-change', at: null, by, data: { load: id } }, what: `load: ${material!.name}, photo`, photo }))), () => { saved(); router.push('/store'); });
+  }, `load: ${material!.name}`, photos.map((photo) => ({ form: { id: v7(), batch: null, kind: 'load-change', at: null, by, data: { load: id } }, what: `load: ${material!.name}, photo`, photo }))), () => router.push('/store'));
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>Take in a load</h1>
