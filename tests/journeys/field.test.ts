@@ -88,6 +88,8 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
   await open(p.page, `${road.base}/round`);
   await waitText(p.page, 'main', /Start with/);
   expect(await axe(p.page)).toEqual([]);
+  // At some hours of the day one heap alone is due, and none would be next.
+  await tap(p, 'All (');
   p.taps = 0;
   await tap(p, 'Start with');
   await typeIn(p, '9');
@@ -100,14 +102,15 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
   await p.page.waitForFunction(() => document.documentElement.scrollHeight <= window.innerHeight, { timeout: 5000 });
   expect(await p.page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBeLessThanOrEqual(0);
   expect(await axe(p.page)).toEqual([]);
-  await readFive(p, ['66.2', '63.4', '61', '58.9', '60.3']);
+  const values = await asBefore(name);
+  await readFive(p, values);
   await tap(p, 'A drop or two');
   await tap(p, 'Earthy');
   expect(await axe(p.page)).toEqual([]);
   await tap(p, 'Done, on to');
   expect(p.taps).toBeLessThanOrEqual(12);
   await wait('the round did not arrive', async () => (await since(name, from)).length === 2);
-  expect(await since(name, from)).toMatchObject([{ kind: 'round', by: 'Mo', data: { readings: [{ value: 66.2, probe: 'T2' }, {}, {}, {}, {}] } }, { kind: 'observation', data: { squeeze: 'drops', smell: 'earthy', sample: 'P4 toe, south' } }]);
+  expect(await since(name, from)).toMatchObject([{ kind: 'round', by: 'Mo', data: { readings: [{ value: Number(values[0]), probe: 'T2' }, {}, {}, {}, {}] } }, { kind: 'observation', data: { squeeze: 'drops', smell: 'earthy', sample: 'P4 toe, south' } }]);
   const air = foldSite(await logRepo(app.database.app).ofSite(site.id)).ambient.filter((a) => a.at >= from);
   expect(air).toMatchObject([{ value: 9, unit: 'C' }]);
   fs.writeFileSync(path.join(tmp, 'taps.json'), JSON.stringify({ taps: p.taps, keys: p.keys }));
