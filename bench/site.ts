@@ -10,21 +10,50 @@ import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 
 /** A yard of batches with hourly rounds, 30 of 500 unless told otherwise: how long the board takes, and a log entry until it is acknowledged. */
-const [BATCHES, ROUNDS, H] = [Number(process.env.BENCH_BATCHES ?? 30), Number(process.env.BENCH_ROUNDS ?? 500), 3_600_000];
+const [BATCHES, ROUNDS, H] = [
+  Number(process.env.BENCH_BATCHES ?? 30),
+  Number(process.env.BENCH_ROUNDS ?? 500),
+  3_600_000,
+];
 const admin = process.env.BENCH_ADMIN_URL!;
 const name = `bench_${Date.now()}`;
-const root = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: admin, max: 1 }) }) });
+const root = new Kysely<unknown>({
+  dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: admin, max: 1 }) }),
+});
 await sql`create database ${sql.id(name)}`.execute(root);
 const db = connect(admin.replace(/\/[^/]*$/, `/${name}`));
 await migrate(db);
-const site: Site = { id: newId(), name: 'Bench', timeZone: 'Europe/London', unit: 'C', demoUntil: null };
+const site: Site = {
+  id: newId(),
+  name: 'Bench',
+  timeZone: 'Europe/London',
+  unit: 'C',
+  demoUntil: null,
+};
 await siteRepo(db).create(site);
 const now = Date.now();
 const points = ['P1', 'P2', 'P3', 'P4', 'P5'];
 
 function roundAt(batch: string, at: number, value: number): NewEntry {
   const id = newId();
-  return { id, batch, at, by: 'Mo', kind: 'round', data: { source: 'hand', readings: points.map((point, i) => ({ id: `${id}.${point}`, at: new Date(at).toISOString(), point, value: value + i, unit: 'C' as const, round: id })) } };
+  return {
+    id,
+    batch,
+    at,
+    by: 'Mo',
+    kind: 'round',
+    data: {
+      source: 'hand',
+      readings: points.map((point, i) => ({
+        id: `${id}.${point}`,
+        at: new Date(at).toISOString(),
+        point,
+        value: value + i,
+        unit: 'C' as const,
+        round: id,
+      })),
+    },
+  };
 }
 const ids: string[] = [];
 for (let b = 0; b < BATCHES; b += 1) {
@@ -32,21 +61,47 @@ for (let b = 0; b < BATCHES; b += 1) {
   ids.push(id);
   const start = now - (ROUNDS + 1) * H;
   const entries: NewEntry[] = [
-    { id, batch: id, at: start, by: 'Mo', kind: 'opened', data: { code: `B${b}`, method: 'turned', bay: String(b), volumeM3: 4, points: points.map((p) => ({ id: p })), policy: {}, rules: ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'], ownRules: [] } },
+    {
+      id,
+      batch: id,
+      at: start,
+      by: 'Mo',
+      kind: 'opened',
+      data: {
+        code: `B${b}`,
+        method: 'turned',
+        bay: String(b),
+        volumeM3: 4,
+        points: points.map((p) => ({ id: p })),
+        policy: {},
+        rules: ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'],
+        ownRules: [],
+      },
+    },
     { id: newId(), batch: id, at: start, by: 'Mo', kind: 'built', data: {} },
   ];
-  for (let r = 0; r < ROUNDS; r += 1) entries.push(roundAt(id, start + (r + 1) * H - 60_000, 57 + 4 * Math.sin(r / 30)));
+  for (let r = 0; r < ROUNDS; r += 1)
+    entries.push(roundAt(id, start + (r + 1) * H - 60_000, 57 + 4 * Math.sin(r / 30)));
   await writeEntries(db, site, entries, now, (e) => e.at + 60_000); // recorded as people do, a minute later
 }
-async function timed(n: number, work: (i: number) => Promise<unknown>): Promise<{ medianMs: number; p95Ms: number }> {
+async function timed(
+  n: number,
+  work: (i: number) => Promise<unknown>,
+): Promise<{ medianMs: number; p95Ms: number }> {
   const times: number[] = [];
-  for (let i = 0; i < n; i += 1) { const t = performance.now(); await work(i); times.push(performance.now() - t); }
+  for (let i = 0; i < n; i += 1) {
+    const t = performance.now();
+    await work(i);
+    times.push(performance.now() - t);
+  }
   times.sort((a, b) => a - b);
   return { medianMs: +times[n >> 1]!.toFixed(1), p95Ms: +times[Math.floor(n * 0.95)]!.toFixed(1) };
 }
 const board = await timed(40, () => snapshotRepo(db).board(site, Date.now()));
 const allDue = await timed(3, () => snapshotRepo(db).refresh(site, ids, Date.now()));
-const entry = await timed(40, (i) => writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now()));
+const entry = await timed(40, (i) =>
+  writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now()),
+);
 console.log(JSON.stringify({ board, boardWhenEveryBatchIsDue: allDue, entryAcknowledged: entry }));
 if (process.env.BENCH_KEEP) console.log(`kept as ${name}`);
 await db.destroy();

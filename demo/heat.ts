@@ -31,7 +31,8 @@ export function randomOf(seed: number): () => number {
 }
 
 /** Air over the site: a daily wave on a slow one. */
-export const airC = (hour: number): number => 10 + 4.2 * Math.sin(((hour - 9) / 24) * 2 * Math.PI) + 2 * Math.sin(hour / 77);
+export const airC = (hour: number): number =>
+  10 + 4.2 * Math.sin(((hour - 9) / 24) * 2 * Math.PI) + 2 * Math.sin(hour / 77);
 
 const STEP_H = 0.5;
 /** Days in which a heap that has worked through its food loses two thirds of its drive. */
@@ -44,19 +45,36 @@ export function playedHeap(model: Omit<HeapModel, 'turns'>, airAt: (h: number) =
   let hour = 0;
   let dryFrom = model.dryFrom;
   return {
-    get hour() { return hour; },
-    get coreC() { return t; },
+    get hour() {
+      return hour;
+    },
+    get coreC() {
+      return t;
+    },
     /** 1: moist; down to about half when it lacks water. */
-    get water() { return dryFrom !== undefined && hour > dryFrom ? Math.max(0.55, 1 - (hour - dryFrom) / (model.driesOver ?? 60)) : 1; },
+    get water() {
+      return dryFrom !== undefined && hour > dryFrom
+        ? Math.max(0.55, 1 - (hour - dryFrom) / (model.driesOver ?? 60))
+        : 1;
+    },
     /** Opened to the air: part of the heat goes, the drive comes back a little. */
-    turn(): void { t -= 0.14 * (t - airAt(hour)); fresh = Math.min(0.12, fresh + 0.05); },
+    turn(): void {
+      t -= 0.14 * (t - airAt(hour));
+      fresh = Math.min(0.12, fresh + 0.05);
+    },
     /** Moist again, until it dries anew. */
-    wet(driesAgainAfterH: number): void { dryFrom = hour + driesAgainAfterH; },
+    wet(driesAgainAfterH: number): void {
+      dryFrom = hour + driesAgainAfterH;
+    },
     step(): void {
       const waking = 1 / (1 + Math.exp(-(hour - model.wakesAfter) / 7));
-      const spent = model.spentFrom === undefined || hour < model.spentFrom ? 1 : Math.exp(-(hour - model.spentFrom) / 24 / SPENT_DAYS);
+      const spent =
+        model.spentFrom === undefined || hour < model.spentFrom
+          ? 1
+          : Math.exp(-(hour - model.spentFrom) / 24 / SPENT_DAYS);
       const fuel = (Math.exp(-hour / 24 / model.lastsDays) + fresh * waking) * spent;
-      const strivesFor = airAt(hour) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * this.water;
+      const strivesFor =
+        airAt(hour) + (model.peakC - 10) * waking * Math.min(1.04, fuel) * this.water;
       t += ((strivesFor - t) * STEP_H) / 11;
       hour += STEP_H;
     },
@@ -64,16 +82,24 @@ export function playedHeap(model: Omit<HeapModel, 'turns'>, airAt: (h: number) =
 }
 
 /** Core temperature at half-hour steps from building to `hours`. */
-export function coreCurve(model: HeapModel, hours: number, airAt: (h: number) => number): Float64Array {
+export function coreCurve(
+  model: HeapModel,
+  hours: number,
+  airAt: (h: number) => number,
+): Float64Array {
   const curve = new Float64Array(Math.ceil(hours / STEP_H) + 2);
   const heap = playedHeap(model, airAt);
   let next = 0;
   for (let i = 0; i < curve.length; i += 1) {
-    if (next < model.turns.length && heap.hour >= model.turns[next]!) { heap.turn(); next += 1; }
+    if (next < model.turns.length && heap.hour >= model.turns[next]!) {
+      heap.turn();
+      next += 1;
+    }
     heap.step();
     curve[i] = heap.coreC;
   }
   return curve;
 }
 
-export const atHour = (curve: Float64Array, hour: number): number => curve[Math.max(0, Math.min(curve.length - 1, Math.round(hour / STEP_H)))]!;
+export const atHour = (curve: Float64Array, hour: number): number =>
+  curve[Math.max(0, Math.min(curve.length - 1, Math.round(hour / STEP_H)))]!;

@@ -3,7 +3,9 @@
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 
-const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1]?.split(',') : null;
+const only = process.argv.includes('--only')
+  ? process.argv[process.argv.indexOf('--only') + 1]?.split(',')
+  : null;
 const RESULTS = '.data/jest.json';
 let [passed, failed] = [0, 0];
 
@@ -12,20 +14,40 @@ const node = (args) => spawnSync(process.execPath, args, { stdio: 'inherit' }).s
 /** One check that either holds or not. */
 function check(name, args) {
   console.log(`\n== ${name}`);
-  if (node(args)) { passed += 1; console.log(`ok: ${name}`); } else { failed += 1; console.log(`FAILED: ${name}`); }
+  if (node(args)) {
+    passed += 1;
+    console.log(`ok: ${name}`);
+  } else {
+    failed += 1;
+    console.log(`FAILED: ${name}`);
+  }
 }
 
 if (!only) {
   check('types', ['node_modules/ts7/bin/tsc', '--noEmit']);
-  check('types of the core, which knows no browser and no server', ['node_modules/ts7/bin/tsc', '--noEmit', '-p', 'src/core/tsconfig.json']);
+  check('types of the core, which knows no browser and no server', [
+    'node_modules/ts7/bin/tsc',
+    '--noEmit',
+    '-p',
+    'src/core/tsconfig.json',
+  ]);
   check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0']);
 }
 
 fs.rmSync(RESULTS, { force: true });
 console.log('\n== tests');
-node(['node_modules/jest/bin/jest.js', '--json', `--outputFile=${RESULTS}`, '--silent', '--forceExit', ...(only ? ['--selectProjects', ...only] : [])]);
+node([
+  'node_modules/jest/bin/jest.js',
+  '--json',
+  `--outputFile=${RESULTS}`,
+  '--silent',
+  '--forceExit',
+  ...(only ? ['--selectProjects', ...only] : []),
+]);
 if (fs.existsSync(RESULTS)) {
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(fs.readFileSync(RESULTS, 'utf8'));
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    fs.readFileSync(RESULTS, 'utf8'),
+  );
   passed += numPassedTests;
   failed += numFailedTests + numRuntimeErrorTestSuites;
 } else failed += 1;

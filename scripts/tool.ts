@@ -23,7 +23,9 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       if (site && laidUp !== null && !process.argv.includes('--fresh')) {
         if (now() - laidUp < SETTLE_MS) return;
         if (await logRepo(db).writtenSince(site.id, laidUp)) {
-          console.error('The demo is as you left it, with what you logged. ./zealous demo --fresh lays it up anew for today.');
+          console.error(
+            'The demo is as you left it, with what you logged. ./zealous demo --fresh lays it up anew for today.',
+          );
           return;
         }
       }
@@ -37,10 +39,17 @@ const COMMANDS: Record<string, () => Promise<void>> = {
   async rebuild() {
     await withDb(async (db) => {
       const site = await siteRepo(db).only();
-      if (!site) { console.log('No site yet: nothing to rebuild.'); return; }
+      if (!site) {
+        console.log('No site yet: nothing to rebuild.');
+        return;
+      }
       const chain = await logRepo(db).checkChain(site.id);
-      if (!chain.ok) { console.error(`The log has been changed: entry ${chain.seq} (${chain.id}) does not fit the one before.`); process.exitCode = 1; }
-      else console.log(`The log is whole: ${chain.entries} entries.`);
+      if (!chain.ok) {
+        console.error(
+          `The log has been changed: entry ${chain.seq} (${chain.id}) does not fit the one before.`,
+        );
+        process.exitCode = 1;
+      } else console.log(`The log is whole: ${chain.entries} entries.`);
       const folded = await rebuildSnapshots(db, site, now());
       console.log(`Folded ${folded} ${folded === 1 ? 'batch' : 'batches'} anew.`);
     });
@@ -49,9 +58,19 @@ const COMMANDS: Record<string, () => Promise<void>> = {
 
 async function withDb(work: (db: ReturnType<typeof connect>) => Promise<void>): Promise<void> {
   const db = connect(env.adminDatabaseUrl(), 2);
-  try { await work(db); } finally { await db.destroy(); }
+  try {
+    await work(db);
+  } finally {
+    await db.destroy();
+  }
 }
 
 const command = COMMANDS[process.argv[2] ?? ''];
-if (!command) { console.error(`tool: one of ${Object.keys(COMMANDS).join(', ')}`); process.exit(2); }
-await command().catch((error: unknown) => { console.error(error instanceof Error ? error.message : error); process.exitCode = 1; });
+if (!command) {
+  console.error(`tool: one of ${Object.keys(COMMANDS).join(', ')}`);
+  process.exit(2);
+}
+await command().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exitCode = 1;
+});

@@ -7,6 +7,13 @@ export function proxy(request: NextRequest): Response {
   const refusal = refusalOf(request, env.hosts());
   if (!refusal) return NextResponse.next();
   const { status, message } = refusal;
-  if (request.nextUrl.pathname.startsWith('/api/')) return Response.json({ ok: false, problem: message, problems: [{ path: '(request)', message }], answers: [] }, { status });
-  return new Response(`${message}\n`, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+  if (request.nextUrl.pathname.startsWith('/api/'))
+    return Response.json(
+      { ok: false, problem: message, problems: [{ path: '(request)', message }], answers: [] },
+      { status },
+    );
+  return new Response(`${message}\n`, {
+    status,
+    headers: { 'content-type': 'text/plain; charset=utf-8' },
+  });
 }

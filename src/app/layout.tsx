@@ -6,14 +6,20 @@ import type { ReactNode } from 'react';
 import { Patterns } from '@/features/frame/ui/Patterns';
 import { chosenLight } from '@/features/frame/server/light';
 
-export const metadata: Metadata = { title: { default: 'Zealous Heap', template: '%s · Zealous Heap' }, description: 'From thermometer readings to a proven compost batch.' };
+export const metadata: Metadata = {
+  title: { default: 'Zealous Heap', template: '%s · Zealous Heap' },
+  description: 'From thermometer readings to a proven compost batch.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const light = await chosenLight();
   return (
     <html lang="en" {...(light ? { 'data-light': light } : {})}>
-      <body><Patterns />{children}</body>
+      <body>
+        <Patterns />
+        {children}
+      </body>
     </html>
   );
 }

@@ -17,8 +17,38 @@ export default async function YardPage() {
   const s = await setting();
   const screen = yardScreen(s.board, s.locale, s.prefs.volume);
   const { work } = s.siteState;
-  const tasks = tasksOf(s.board.map(cardOf), { ...roundsOfSite(s.siteState, s.now), loads: await storeDue(s.site.id, s.now) }, s.now);
-  const today = <Today view={todayView(tasks, handsNow(work, s.site.timeZone, s.now), work?.machine?.name ?? null, s.siteState.fireCard !== null, s.locale)} by={s.prefs.by} />;
-  const sky = <AirStrip air={s.air} from={s.now - TWO_DAYS_MS} to={s.now} label={(c) => tempText(c, s.unit)} />;
-  return <FrameFor s={s} place="Yard" sky={sky}>{s.board.length > 0 ? <Yard {...screen} today={today} /> : <EmptyYard today={tasks.length > 0 ? today : null} />}</FrameFor>;
+  const tasks = tasksOf(
+    s.board.map(cardOf),
+    { ...roundsOfSite(s.siteState, s.now), loads: await storeDue(s.site.id, s.now) },
+    s.now,
+  );
+  const today = (
+    <Today
+      view={todayView(
+        tasks,
+        handsNow(work, s.site.timeZone, s.now),
+        work?.machine?.name ?? null,
+        s.siteState.fireCard !== null,
+        s.locale,
+      )}
+      by={s.prefs.by}
+    />
+  );
+  const sky = (
+    <AirStrip
+      air={s.air}
+      from={s.now - TWO_DAYS_MS}
+      to={s.now}
+      label={(c) => tempText(c, s.unit)}
+    />
+  );
+  return (
+    <FrameFor s={s} place="Yard" sky={sky}>
+      {s.board.length > 0 ? (
+        <Yard {...screen} today={today} />
+      ) : (
+        <EmptyYard today={tasks.length > 0 ? today : null} />
+      )}
+    </FrameFor>
+  );
 }

@@ -2,8 +2,16 @@ import { scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3-sca
 import { line } from 'd3-shape';
 
 export type Sample = { readonly at: number; readonly c: number };
-export type Box = { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
-export type Scales = { readonly x: ScaleTime<number, number>; readonly y: ScaleLinear<number, number> };
+export type Box = {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+};
+export type Scales = {
+  readonly x: ScaleTime<number, number>;
+  readonly y: ScaleLinear<number, number>;
+};
 
 /** Lowest and highest temperature that the axis shows, °C; wider where the readings need it. */
 const LOW_C = 5;
@@ -12,11 +20,17 @@ const HIGH_C = 80;
 export function scalesOf(from: number, to: number, values: readonly number[], box: Box): Scales {
   const low = values.reduce((a, b) => Math.min(a, b), LOW_C);
   const high = values.reduce((a, b) => Math.max(a, b), HIGH_C);
-  return { x: scaleTime().domain([from, to]).range([box.left, box.right]), y: scaleLinear().domain([low, high]).range([box.bottom, box.top]) };
+  return {
+    x: scaleTime().domain([from, to]).range([box.left, box.right]),
+    y: scaleLinear().domain([low, high]).range([box.bottom, box.top]),
+  };
 }
 
 /** Cuts a line wherever two samples lie further apart than a rule would credit: never a line over a gap. */
-export function piecesOf<T extends { readonly at: number }>(samples: readonly T[], maxGapMs: number): T[][] {
+export function piecesOf<T extends { readonly at: number }>(
+  samples: readonly T[],
+  maxGapMs: number,
+): T[][] {
   const pieces: T[][] = [];
   for (const s of samples) {
     const open = pieces.at(-1);
@@ -26,10 +40,16 @@ export function piecesOf<T extends { readonly at: number }>(samples: readonly T[
   return pieces;
 }
 
-export const pathOf = ({ x, y }: Scales, samples: readonly Sample[]): string => line<Sample>().x((s) => x(s.at)).y((s) => y(s.c))(samples) ?? '';
+export const pathOf = ({ x, y }: Scales, samples: readonly Sample[]): string =>
+  line<Sample>()
+    .x((s) => x(s.at))
+    .y((s) => y(s.c))(samples) ?? '';
 
 /** Places labels along a line so that none runs into the one before; those without room take the next row. */
-export function rowsFor(labels: readonly { readonly x: number; readonly width: number }[], rows: number): number[] {
+export function rowsFor(
+  labels: readonly { readonly x: number; readonly width: number }[],
+  rows: number,
+): number[] {
   const ends = Array.from({ length: rows }, () => -Infinity);
   return labels.map(({ x, width }) => {
     const row = ends.findIndex((end) => x >= end);

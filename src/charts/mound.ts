@@ -6,7 +6,13 @@ export function profile(u: number, lean: number): number {
   return Math.max(0, 1 - Math.abs(v) ** 2.15) ** 1.22;
 }
 
-export type Frame = { readonly x0: number; readonly w: number; readonly base: number; readonly h: number; readonly lean: number };
+export type Frame = {
+  readonly x0: number;
+  readonly w: number;
+  readonly base: number;
+  readonly h: number;
+  readonly lean: number;
+};
 
 const STEPS = 64;
 
@@ -26,7 +32,10 @@ export function uAt(fraction: number, lean: number): number {
   const heights = Array.from({ length: n }, (_, i) => profile(-1 + (2 * (i + 0.5)) / n, lean));
   const total = heights.reduce((a, b) => a + b, 0);
   let sum = 0;
-  for (let i = 0; i < n; i += 1) { sum += heights[i]!; if (sum / total >= fraction) return -1 + (2 * (i + 1)) / n; }
+  for (let i = 0; i < n; i += 1) {
+    sum += heights[i]!;
+    if (sum / total >= fraction) return -1 + (2 * (i + 1)) / n;
+  }
   return 1;
 }
 
@@ -52,14 +61,33 @@ export function leanOf(id: string): number {
 }
 
 /** Width and height for a volume beside the site's largest. */
-export function sizeOf(volume: number, largest: number, maxW: number, maxH: number): { w: number; h: number } {
+export function sizeOf(
+  volume: number,
+  largest: number,
+  maxW: number,
+  maxH: number,
+): { w: number; h: number } {
   const r = Math.cbrt(Math.max(volume, 0) / largest);
   return { w: Math.max(maxW * r ** 0.92, maxW / 2), h: Math.max(maxH * r ** 1.15, maxH / 2.4) };
 }
 
-export type StratumIn = { readonly hours: number; readonly meanC: number; readonly uncredited: number };
-export type Layer = { readonly from: number; readonly to: number; readonly meanC: number; readonly hatched: number };
-export type Layers = { readonly lostTo: number; readonly layers: readonly Layer[]; readonly filledTo: number; readonly owed: readonly number[] };
+export type StratumIn = {
+  readonly hours: number;
+  readonly meanC: number;
+  readonly uncredited: number;
+};
+export type Layer = {
+  readonly from: number;
+  readonly to: number;
+  readonly meanC: number;
+  readonly hatched: number;
+};
+export type Layers = {
+  readonly lostTo: number;
+  readonly layers: readonly Layer[];
+  readonly filledTo: number;
+  readonly owed: readonly number[];
+};
 
 const THINNEST = 0.045;
 
@@ -67,8 +95,18 @@ const THINNEST = 0.045;
  * Heights of lost, earned and owed parts as fractions of the mound's height. Height is credited time; a heap that
  * has its time but owes turnings is pressed into the lower 90 %, so that the owed folds show in the cap.
  */
-export function layersOf(strata: readonly StratumIn[], requiredHours: number, turningsRequired: number, lostHours: number, recovering: boolean, proven: boolean): Layers {
-  const lostTo = lostHours > 0 && strata.every((s) => s.hours === 0) ? Math.min(0.3, (0.75 * lostHours) / requiredHours) : 0;
+export function layersOf(
+  strata: readonly StratumIn[],
+  requiredHours: number,
+  turningsRequired: number,
+  lostHours: number,
+  recovering: boolean,
+  proven: boolean,
+): Layers {
+  const lostTo =
+    lostHours > 0 && strata.every((s) => s.hours === 0)
+      ? Math.min(0.3, (0.75 * lostHours) / requiredHours)
+      : 0;
   const total = lostTo + strata.reduce((sum, s) => sum + s.hours / requiredHours, 0);
   const owedTurns = proven ? 0 : Math.max(0, turningsRequired - Math.max(0, strata.length - 1));
   const press = proven && total > 0 ? 1 / total : owedTurns > 0 && total > 0.9 ? 0.9 / total : 1;
@@ -81,6 +119,9 @@ export function layersOf(strata: readonly StratumIn[], requiredHours: number, tu
     layers.push({ from: k, to, meanC: s.meanC, hatched: last && recovering ? 1 : s.uncredited });
     k = to;
   });
-  const owed = Array.from({ length: owedTurns }, (_, i) => k + ((1 - k) * (i + 1)) / (owedTurns + 1));
+  const owed = Array.from(
+    { length: owedTurns },
+    (_, i) => k + ((1 - k) * (i + 1)) / (owedTurns + 1),
+  );
   return { lostTo, layers, filledTo: k, owed: 1 - k > 0.02 ? owed : [] };
 }

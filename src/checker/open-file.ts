@@ -12,15 +12,31 @@ import { recordDoc, type RecordDoc } from '@/features/record/view';
 
 /** A batch file that was opened: what it says, and whether its chain of log entries held. */
 export type Opened =
-  | { readonly ok: false; /** Read well, but its log entries do not fit. */ readonly tampered: boolean; readonly problems: readonly string[] }
-  | { readonly ok: true; readonly file: BatchFile; readonly told: Told | null; readonly digest: string; readonly latest: Instant };
+  | {
+      readonly ok: false;
+      /** Read well, but its log entries do not fit. */ readonly tampered: boolean;
+      readonly problems: readonly string[];
+    }
+  | {
+      readonly ok: true;
+      readonly file: BatchFile;
+      readonly told: Told | null;
+      readonly digest: string;
+      readonly latest: Instant;
+    };
 
 export function openFile(text: string, sha256: Sha256): Opened {
   const parsed = readBatchFile(text);
   if (!parsed.ok) return { ok: false, tampered: false, problems: parsed.problems.map(problemLine) };
   const trail = checkTrail(parsed.file, sha256);
   if (!trail.ok) return { ok: false, tampered: true, problems: trail.problems.map(problemLine) };
-  return { ok: true, file: parsed.file, told: trail.told, digest: sha256(text), latest: latestOf(parsed.file, trail.told) };
+  return {
+    ok: true,
+    file: parsed.file,
+    told: trail.told,
+    digest: sha256(text),
+    latest: latestOf(parsed.file, trail.told),
+  };
 }
 
 /** The moment at which the file was taken out, as far as it tells. */
@@ -37,16 +53,31 @@ function rulesShown(file: BatchFile): string[] {
 
 /** A file without log entries, told to a log that lives in memory alone. */
 function toldByFile(file: BatchFile): Pick<Told, 'state' | 'siteState'> {
-  const entries = entriesOfFile(file, { openedId: 'batch', by: 'the file', rules: rulesShown(file), idOf: (n) => `entry-${n}` })
-    .map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }) as Entry);
+  const entries = entriesOfFile(file, {
+    openedId: 'batch',
+    by: 'the file',
+    rules: rulesShown(file),
+    idOf: (n) => `entry-${n}`,
+  }).map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }) as Entry);
   return { state: foldBatch(entries), siteState: foldSite([]) };
 }
 
 /** The record of an opened file at a moment. */
-export function recordOf(opened: Extract<Opened, { ok: true }>, asOf: Instant, unit: 'C' | 'F'): RecordDoc {
+export function recordOf(
+  opened: Extract<Opened, { ok: true }>,
+  asOf: Instant,
+  unit: 'C' | 'F',
+): RecordDoc {
   const { file, told, digest } = opened;
   const { state, siteState } = told ?? toldByFile(file);
-  return recordDoc({ state, siteState, site: { name: file.site.name, timeZone: file.site.timeZone, unit: file.site.unit ?? 'C' }, now: asOf, unit, file: { digest, head: told?.head ?? null } });
+  return recordDoc({
+    state,
+    siteState,
+    site: { name: file.site.name, timeZone: file.site.timeZone, unit: file.site.unit ?? 'C' },
+    now: asOf,
+    unit,
+    file: { digest, head: told?.head ?? null },
+  });
 }
 
 /** The printed digest against the file's own; null while nothing usable was typed. */

@@ -12,7 +12,14 @@ const IDLE_MS = 60_000;
 
 /** Opens a pool on a database. `destroy` ends it. */
 export function connect(connectionString: string, max = 10): Db {
-  const pool = new pg.Pool({ connectionString, max, connectionTimeoutMillis: CONNECT_MS, statement_timeout: STATEMENT_MS, idle_in_transaction_session_timeout: IDLE_MS, keepAlive: true });
+  const pool = new pg.Pool({
+    connectionString,
+    max,
+    connectionTimeoutMillis: CONNECT_MS,
+    statement_timeout: STATEMENT_MS,
+    idle_in_transaction_session_timeout: IDLE_MS,
+    keepAlive: true,
+  });
   // A server that goes away must not take the application with it: the next query connects anew.
   pool.on('error', (error) => log.warn({ error: error.message }, 'database connection lost'));
   return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });

@@ -3,7 +3,13 @@ import type { Digest } from '@/core/digest/digest';
 
 type Stamp = ColumnType<Date, Date, never>;
 
-export type SiteTable = { id: string; name: string; time_zone: string; unit: 'C' | 'F'; demo_until: Date | null };
+export type SiteTable = {
+  id: string;
+  name: string;
+  time_zone: string;
+  unit: 'C' | 'F';
+  demo_until: Date | null;
+};
 
 export type LogEntryTable = {
   seq: Generated<string>;
@@ -25,6 +31,19 @@ export type BatchSnapshotTable = {
   recheck_at: Date | null;
 };
 
-export type PhotoTable = { sha256: string; site: string; bytes: Buffer; small: Buffer; width: number; height: number; recorded_at: Stamp };
+export type PhotoTable = {
+  sha256: string;
+  site: string;
+  bytes: Buffer;
+  small: Buffer;
+  width: number;
+  height: number;
+  recorded_at: Stamp;
+};
 
-export type Database = { site: SiteTable; log_entry: LogEntryTable; batch_snapshot: BatchSnapshotTable; photo: PhotoTable };
+export type Database = {
+  site: SiteTable;
+  log_entry: LogEntryTable;
+  batch_snapshot: BatchSnapshotTable;
+  photo: PhotoTable;
+};

@@ -8,7 +8,8 @@ import type { Site } from './repositories/site';
 export class ClockSetBack extends Error {}
 
 /** Whether the database refuses an entry by what is in it (SQLSTATE classes 22 and 23), so that sending it again cannot help. */
-export const isImpossible = (error: unknown): boolean => /^2[23]/.test((error as { code?: string } | null)?.code ?? '');
+export const isImpossible = (error: unknown): boolean =>
+  /^2[23]/.test((error as { code?: string } | null)?.code ?? '');
 
 /** Clocks are set by a little now and then; within this the log's time simply does not run back, ms. */
 const CLOCK_SLACK_MS = 2000;
@@ -18,28 +19,50 @@ async function takenAt(trx: Db, site: Site, now: number): Promise<number> {
   const last = await logRepo(trx).lastRecordedAt(site.id);
   if (last === null || now >= last) return now;
   if (last - now <= CLOCK_SLACK_MS) return last;
-  throw new ClockSetBack(`The hub’s clock shows ${new Date(now).toISOString().slice(0, 16).replace('T', ' ')} UTC, and the last entry was taken at ${new Date(last).toISOString().slice(0, 16).replace('T', ' ')} UTC. Put the hub’s clock right; nothing was written, and what you typed is kept.`);
+  throw new ClockSetBack(
+    `The hub’s clock shows ${new Date(now).toISOString().slice(0, 16).replace('T', ' ')} UTC, and the last entry was taken at ${new Date(last).toISOString().slice(0, 16).replace('T', ' ')} UTC. Put the hub’s clock right; nothing was written, and what you typed is kept.`,
+  );
 }
 
 /** Work that reads the log and then writes to it, while nobody else of the site writes; all of it or nothing. */
 export const inTurn = <T>(db: Db, site: Site, work: (trx: Db) => Promise<T>): Promise<T> =>
-  db.transaction().execute(async (trx) => { await logRepo(trx).takeTurn(site.id); return work(trx); });
+  db.transaction().execute(async (trx) => {
+    await logRepo(trx).takeTurn(site.id);
+    return work(trx);
+  });
 
 /**
  * The one way in for every write, within the site's turn: entries and the snapshots they change.
  * @param recordedAt when the server took each entry: now, but for a demo that is laid up after the fact
  */
-export async function writeInTurn(trx: Db, site: Site, entries: readonly NewEntry[], now: number, recordedAt?: (entry: NewEntry) => number): Promise<Appended> {
+export async function writeInTurn(
+  trx: Db,
+  site: Site,
+  entries: readonly NewEntry[],
+  now: number,
+  recordedAt?: (entry: NewEntry) => number,
+): Promise<Appended> {
   const taken = recordedAt === undefined ? await takenAt(trx, site, now) : now;
   const appended = await logRepo(trx).append(site.id, entries, recordedAt ?? (() => taken));
-  const wholeSite = appended.entries.some((e) => (SITE_KINDS.includes(e.kind) && !STORE_KINDS.includes(e.kind)) || (e.batch === null && e.kind === 'correction'));
-  const touched = wholeSite ? await logRepo(trx).batchIds(site.id) : [...new Set(appended.entries.flatMap((e) => (e.batch === null ? [] : [e.batch])))];
+  const wholeSite = appended.entries.some(
+    (e) =>
+      (SITE_KINDS.includes(e.kind) && !STORE_KINDS.includes(e.kind)) ||
+      (e.batch === null && e.kind === 'correction'),
+  );
+  const touched = wholeSite
+    ? await logRepo(trx).batchIds(site.id)
+    : [...new Set(appended.entries.flatMap((e) => (e.batch === null ? [] : [e.batch])))];
   await snapshotRepo(trx).refresh(site, touched, now);
   return appended;
 }
 /** The same where nothing is to be read before it. */
-export const writeEntries = (db: Db, site: Site, entries: readonly NewEntry[], now: number, recordedAt?: (entry: NewEntry) => number): Promise<Appended> =>
-  inTurn(db, site, (trx) => writeInTurn(trx, site, entries, now, recordedAt));
+export const writeEntries = (
+  db: Db,
+  site: Site,
+  entries: readonly NewEntry[],
+  now: number,
+  recordedAt?: (entry: NewEntry) => number,
+): Promise<Appended> => inTurn(db, site, (trx) => writeInTurn(trx, site, entries, now, recordedAt));
 
 /** Drops the snapshots and folds them anew from the log. */
 export async function rebuildSnapshots(db: Db, site: Site, now: number): Promise<number> {

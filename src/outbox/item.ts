@@ -2,7 +2,14 @@
 
 export type Trouble = { readonly path: string; readonly message: string };
 /** An entry as the hub's door expects it. */
-export type Form = { readonly id: string; readonly batch: string | null; readonly kind: string; readonly at: string | null; readonly by: string; readonly data: Readonly<Record<string, unknown>> };
+export type Form = {
+  readonly id: string;
+  readonly batch: string | null;
+  readonly kind: string;
+  readonly at: string | null;
+  readonly by: string;
+  readonly data: Readonly<Record<string, unknown>>;
+};
 export type Item = {
   readonly id: string;
   /** Order in which entries were made on this device: they are sent in it. */
@@ -19,12 +26,19 @@ export type Item = {
 
 type Device = { readonly enteredAt: string; readonly clockAheadMs: number };
 const ISO = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/;
-const shifted = (time: unknown, byMs: number): unknown => (typeof time === 'string' && ISO.test(time) ? new Date(Date.parse(time) + byMs).toISOString() : time);
+const shifted = (time: unknown, byMs: number): unknown =>
+  typeof time === 'string' && ISO.test(time)
+    ? new Date(Date.parse(time) + byMs).toISOString()
+    : time;
 
 /** A form with the device's word on its clock. @param now hub's time, as far as the device knows it, ms */
 export const stamped = (form: Form, now: number, clockAheadMs: number): Form => {
   const enteredAt = new Date(now).toISOString();
-  return { ...form, at: form.at ?? enteredAt, data: { ...form.data, device: { enteredAt, clockAheadMs } satisfies Device } };
+  return {
+    ...form,
+    at: form.at ?? enteredAt,
+    data: { ...form.data, device: { enteredAt, clockAheadMs } satisfies Device },
+  };
 };
 
 /** The same form stamped by another error of the clock: times that the device took move; those that a person chose stay. */
@@ -34,10 +48,19 @@ export function restamped(form: Form, clockAheadMs: number): Form {
   const by = device.clockAheadMs - clockAheadMs;
   const readings = form.data.readings;
   return {
-    ...form, at: shifted(form.at, by) as string | null,
+    ...form,
+    at: shifted(form.at, by) as string | null,
     data: {
-      ...form.data, device: { enteredAt: shifted(device.enteredAt, by), clockAheadMs },
-      ...(Array.isArray(readings) ? { readings: readings.map((r: { at?: unknown }) => ({ ...r, ...(r.at === undefined ? {} : { at: shifted(r.at, by) }) })) } : {}),
+      ...form.data,
+      device: { enteredAt: shifted(device.enteredAt, by), clockAheadMs },
+      ...(Array.isArray(readings)
+        ? {
+            readings: readings.map((r: { at?: unknown }) => ({
+              ...r,
+              ...(r.at === undefined ? {} : { at: shifted(r.at, by) }),
+            })),
+          }
+        : {}),
     },
   };
 }

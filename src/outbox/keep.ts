@@ -2,7 +2,10 @@ import { stamped, type Form, type Trouble } from './item';
 import { box, clock, clockKnown, commit, hubNow, items, sendWaiting } from './store';
 
 /** What became of an entry: the hub has it, it waits here, or the hub said no. */
-export type Fate = { readonly fate: 'taken' } | { readonly fate: 'waiting' } | { readonly fate: 'refused'; readonly problems: readonly Trouble[] };
+export type Fate =
+  | { readonly fate: 'taken' }
+  | { readonly fate: 'waiting' }
+  | { readonly fate: 'refused'; readonly problems: readonly Trouble[] };
 
 /** An entry on its way out, with its words and its picture. */
 export type Leaving = { readonly form: Form; readonly what: string; readonly photo?: Blob };
@@ -11,9 +14,19 @@ export type Leaving = { readonly form: Form; readonly what: string; readonly pho
  * Puts entries into the outbox, whether there is a signal or not, and keeps what belongs with them in the same step. Their
  * time is now unless they say another.
  */
-export async function enqueue(leaving: readonly Leaving[], with_: { keep?: readonly (readonly [string, unknown])[]; drop?: readonly string[] } = {}): Promise<void> {
+export async function enqueue(
+  leaving: readonly Leaving[],
+  with_: { keep?: readonly (readonly [string, unknown])[]; drop?: readonly string[] } = {},
+): Promise<void> {
   await clockKnown();
-  const out = leaving.map(({ form, what, photo }) => ({ id: form.id, form: stamped(form, hubNow(), clock.ahead()), what, state: 'waiting' as const, problems: [], ...(photo ? { photo } : {}) }));
+  const out = leaving.map(({ form, what, photo }) => ({
+    id: form.id,
+    form: stamped(form, hubNow(), clock.ahead()),
+    what,
+    state: 'waiting' as const,
+    problems: [],
+    ...(photo ? { photo } : {}),
+  }));
   await commit({ ...with_, out });
   if (out.length > 0) void wakeWorker();
 }
@@ -21,7 +34,9 @@ export async function enqueue(leaving: readonly Leaving[], with_: { keep?: reado
 /** Asks the service worker to send when there is a signal again, also with no page open; where the browser can. */
 async function wakeWorker(): Promise<void> {
   const registration = await navigator.serviceWorker?.getRegistration().catch(() => undefined);
-  await (registration as { sync?: { register(tag: string): Promise<void> } } | undefined)?.sync?.register('zh-outbox').catch(() => undefined);
+  await (registration as { sync?: { register(tag: string): Promise<void> } } | undefined)?.sync
+    ?.register('zh-outbox')
+    .catch(() => undefined);
 }
 
 /** A hub that takes longer is as good as none for whoever stands at a heap. */
@@ -31,13 +46,20 @@ const PATIENCE_MS = 6000;
  * Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it.
  * @param behind entries that mean nothing without it: they go out after it, or come back with it
  */
-export async function keepEntry(form: Form, what: string, behind: readonly Leaving[] = []): Promise<Fate> {
+export async function keepEntry(
+  form: Form,
+  what: string,
+  behind: readonly Leaving[] = [],
+): Promise<Fate> {
   await enqueue([{ form, what }, ...behind]);
-  const patience = new Promise<null>((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
+  const patience = new Promise<null>((resolve) => {
+    setTimeout(() => resolve(null), PATIENCE_MS);
+  });
   if ((await Promise.race([sendWaiting(), patience])) === null) return { fate: 'waiting' };
   let item = (await items()).find((i) => i.id === form.id);
   // A sending that was under way may have begun before this one was put in.
-  if (item?.state === 'waiting' && (await sendWaiting()).reached) item = (await items()).find((i) => i.id === form.id);
+  if (item?.state === 'waiting' && (await sendWaiting()).reached)
+    item = (await items()).find((i) => i.id === form.id);
   if (!item) return { fate: 'taken' };
   if (item.state === 'waiting') return { fate: 'waiting' };
   for (const id of [form.id, ...behind.map((b) => b.form.id)]) await box.remove(id);
@@ -45,7 +67,16 @@ export async function keepEntry(form: Form, what: string, behind: readonly Leavi
 }
 
 /** The same, answered as a form expects it. */
-export async function keepAnswered(form: Form, what: string, behind: readonly Leaving[] = []): Promise<{ readonly ok: true; readonly already: boolean; readonly waiting: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] }> {
+export async function keepAnswered(
+  form: Form,
+  what: string,
+  behind: readonly Leaving[] = [],
+): Promise<
+  | { readonly ok: true; readonly already: boolean; readonly waiting: boolean }
+  | { readonly ok: false; readonly problems: readonly Trouble[] }
+> {
   const kept = await keepEntry(form, what, behind);
-  return kept.fate === 'refused' ? { ok: false, problems: kept.problems } : { ok: true, already: false, waiting: kept.fate === 'waiting' };
+  return kept.fate === 'refused'
+    ? { ok: false, problems: kept.problems }
+    : { ok: true, already: false, waiting: kept.fate === 'waiting' };
 }

@@ -5,18 +5,32 @@ const MOST_BYTES = 35_000_000;
 const LONG_SIDE = 1600;
 
 /** @throws Error whose message says what is wrong with the file and what to do */
-export async function readyPhoto(file: File): Promise<{ blob: Blob; width: number; height: number }> {
-  if (file.size > MOST_BYTES) throw new Error(`‘${file.name}’ is ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that this phone can open. Take it again at a smaller size.`);
+export async function readyPhoto(
+  file: File,
+): Promise<{ blob: Blob; width: number; height: number }> {
+  if (file.size > MOST_BYTES)
+    throw new Error(
+      `‘${file.name}’ is ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that this phone can open. Take it again at a smaller size.`,
+    );
   // Opened with its turn applied; drawing it anew leaves the place and everything else that the camera wrote behind.
-  const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);
-  if (!picture) throw new Error(`‘${file.name}’ is no picture that this phone can open. Choose a photo.`);
+  const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(
+    () => null,
+  );
+  if (!picture)
+    throw new Error(`‘${file.name}’ is no picture that this phone can open. Choose a photo.`);
   const shrink = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
-  const [width, height] = [Math.max(1, Math.round(picture.width * shrink)), Math.max(1, Math.round(picture.height * shrink))];
+  const [width, height] = [
+    Math.max(1, Math.round(picture.width * shrink)),
+    Math.max(1, Math.round(picture.height * shrink)),
+  ];
   const canvas = document.createElement('canvas');
   [canvas.width, canvas.height] = [width, height];
   canvas.getContext('2d')!.drawImage(picture, 0, 0, width, height);
   picture.close();
-  const blob = await new Promise<Blob | null>((resolve) => { canvas.toBlob(resolve, 'image/jpeg', 0.82); });
-  if (!blob) throw new Error(`‘${file.name}’ could not be made smaller on this phone. Take it again.`);
+  const blob = await new Promise<Blob | null>((resolve) => {
+    canvas.toBlob(resolve, 'image/jpeg', 0.82);
+  });
+  if (!blob)
+    throw new Error(`‘${file.name}’ could not be made smaller on this phone. Take it again.`);
   return { blob, width, height };
 }

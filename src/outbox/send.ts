@@ -7,13 +7,32 @@ export type Box = {
   put(item: Item): Promise<void>;
   remove(id: string): Promise<void>;
 };
-export type Answer = { readonly ok: true; readonly already?: boolean } | { readonly ok: false; readonly problems: readonly Trouble[]; readonly again?: boolean };
+export type Answer =
+  | { readonly ok: true; readonly already?: boolean }
+  | { readonly ok: false; readonly problems: readonly Trouble[]; readonly again?: boolean };
 /** The hub, as the outbox speaks to it. Each call rejects when no whole answer came: nothing is known then. */
 export type Hub = {
-  log(sentAt: number, entries: readonly Form[]): Promise<{ readonly now: number; readonly answers: readonly Answer[] }>;
-  photo(bytes: Blob): Promise<{ readonly ok: true; readonly sha256: string; readonly width: number; readonly height: number } | { readonly ok: false; readonly problem: string }>;
+  log(
+    sentAt: number,
+    entries: readonly Form[],
+  ): Promise<{ readonly now: number; readonly answers: readonly Answer[] }>;
+  photo(
+    bytes: Blob,
+  ): Promise<
+    | {
+        readonly ok: true;
+        readonly sha256: string;
+        readonly width: number;
+        readonly height: number;
+      }
+    | { readonly ok: false; readonly problem: string }
+  >;
 };
-export type Clock = { now(): number; /** How far this device is ahead of the hub, ms. */ ahead(): number; learn(aheadMs: number): Promise<void> };
+export type Clock = {
+  now(): number;
+  /** How far this device is ahead of the hub, ms. */ ahead(): number;
+  learn(aheadMs: number): Promise<void>;
+};
 export type Drained = { readonly reached: boolean; readonly taken: number };
 
 const AT_ONCE = 20;
@@ -42,14 +61,27 @@ export async function drain(box: Box, hub: Hub, clock: Clock): Promise<Drained> 
       }
       if (ready.length === 0) continue;
       const sentAt = clock.now();
-      const received = await hub.log(sentAt, ready.map((i) => i.form));
+      const received = await hub.log(
+        sentAt,
+        ready.map((i) => i.form),
+      );
       await clock.learn((sentAt + clock.now()) / 2 - received.now);
       for (const [i, item] of ready.entries()) {
         const answer = received.answers[i];
-        if (!answer) { later.add(item.id); continue; }
-        if (answer.ok) { await box.remove(item.id); taken += 1; }
-        else if (answer.problems.some((p) => p.path === 'clock') && stampings < MOST_STAMPINGS * AT_ONCE) { stampings += 1; await box.put({ ...item, form: restamped(item.form, clock.ahead()) }); }
-        else if (answer.again) later.add(item.id);
+        if (!answer) {
+          later.add(item.id);
+          continue;
+        }
+        if (answer.ok) {
+          await box.remove(item.id);
+          taken += 1;
+        } else if (
+          answer.problems.some((p) => p.path === 'clock') &&
+          stampings < MOST_STAMPINGS * AT_ONCE
+        ) {
+          stampings += 1;
+          await box.put({ ...item, form: restamped(item.form, clock.ahead()) });
+        } else if (answer.again) later.add(item.id);
         else await box.put({ ...item, state: 'refused', problems: answer.problems });
       }
     }
@@ -63,10 +95,29 @@ async function withPhoto(item: Item, box: Box, hub: Hub): Promise<Item | null> {
   if (!item.photo) return item;
   const answer = await hub.photo(item.photo);
   const { photo: _photo, ...rest } = item;
-  if (!answer.ok) { await box.put({ ...item, state: 'refused', problems: [{ path: 'photo', message: answer.problem }] }); return null; }
+  if (!answer.ok) {
+    await box.put({
+      ...item,
+      state: 'refused',
+      problems: [{ path: 'photo', message: answer.problem }],
+    });
+    return null;
+  }
   const { sha256, width, height } = answer;
   const { data } = rest.form;
-  const up = { ...rest, form: { ...rest.form, data: rest.form.kind === 'photo' ? { ...data, sha256, width, height } : { ...data, photos: [...((data.photos as readonly string[] | undefined) ?? []), sha256] } } };
+  const up = {
+    ...rest,
+    form: {
+      ...rest.form,
+      data:
+        rest.form.kind === 'photo'
+          ? { ...data, sha256, width, height }
+          : {
+              ...data,
+              photos: [...((data.photos as readonly string[] | undefined) ?? []), sha256],
+            },
+    },
+  };
   await box.put(up);
   return up;
 }

@@ -8,23 +8,42 @@ interface Device extends DBSchema {
   kept: { key: string; value: unknown };
 }
 let opening: Promise<IDBPDatabase<Device>> | null = null;
-const device = (): Promise<IDBPDatabase<Device>> => (opening ??= openDB<Device>('zealous-heap', 1, {
-  upgrade(db) { db.createObjectStore('outbox', { keyPath: 'id' }).createIndex('order', 'order'); db.createObjectStore('kept'); },
-  terminated() { opening = null; },
-}));
+const device = (): Promise<IDBPDatabase<Device>> =>
+  (opening ??= openDB<Device>('zealous-heap', 1, {
+    upgrade(db) {
+      db.createObjectStore('outbox', { keyPath: 'id' }).createIndex('order', 'order');
+      db.createObjectStore('kept');
+    },
+    terminated() {
+      opening = null;
+    },
+  }));
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('zh-outbox');
 const listeners = new Set<() => void>();
 channel?.addEventListener('message', () => listeners.forEach((f) => f()));
 /** Tells this page and the others on the device that the box has changed. */
-const changed = (): void => { listeners.forEach((f) => f()); channel?.postMessage('changed'); };
-export const onOutbox = (f: () => void): (() => void) => { listeners.add(f); return () => listeners.delete(f); };
+const changed = (): void => {
+  listeners.forEach((f) => f());
+  channel?.postMessage('changed');
+};
+export const onOutbox = (f: () => void): (() => void) => {
+  listeners.add(f);
+  return () => listeners.delete(f);
+};
 
-export const items = async (): Promise<Item[]> => (await device()).getAllFromIndex('outbox', 'order');
+export const items = async (): Promise<Item[]> =>
+  (await device()).getAllFromIndex('outbox', 'order');
 export const box: Box = {
   waiting: async () => (await items()).filter((i) => i.state === 'waiting'),
-  put: async (item) => { await (await device()).put('outbox', item); changed(); },
-  remove: async (id) => { await (await device()).delete('outbox', id); changed(); },
+  put: async (item) => {
+    await (await device()).put('outbox', item);
+    changed();
+  },
+  remove: async (id) => {
+    await (await device()).delete('outbox', id);
+    changed();
+  },
 };
 
 let reachable = true;
@@ -37,11 +56,18 @@ export function noteAnswer(answered: boolean): void {
 }
 
 /** A thing that is kept, and entries that go out, in one step: a phone that dies in between has either both or neither. */
-export async function commit(change: { readonly keep?: readonly (readonly [string, unknown])[]; readonly drop?: readonly string[]; readonly out?: readonly Omit<Item, 'order'>[] }): Promise<void> {
+export async function commit(change: {
+  readonly keep?: readonly (readonly [string, unknown])[];
+  readonly drop?: readonly string[];
+  readonly out?: readonly Omit<Item, 'order'>[];
+}): Promise<void> {
   const tx = (await device()).transaction(['outbox', 'kept'], 'readwrite');
   const [outbox, kept] = [tx.objectStore('outbox'), tx.objectStore('kept')];
   let order = ((await kept.get('order')) as number | undefined) ?? 0;
-  for (const item of change.out ?? []) { order += 1; void outbox.put({ ...item, order }); }
+  for (const item of change.out ?? []) {
+    order += 1;
+    void outbox.put({ ...item, order });
+  }
   void kept.put(order, 'order');
   for (const [name, value] of change.keep ?? []) void kept.put(value, name);
   for (const name of change.drop ?? []) void kept.delete(name);
@@ -60,8 +86,11 @@ export async function putMended(refused: Item, form: Item['form']): Promise<void
 
 /** Small things kept by name. */
 export const kept = {
-  get: async <T>(name: string): Promise<T | undefined> => (await device()).get('kept', name) as Promise<T | undefined>,
-  set: async (name: string, value: unknown): Promise<void> => { await (await device()).put('kept', value, name); },
+  get: async <T>(name: string): Promise<T | undefined> =>
+    (await device()).get('kept', name) as Promise<T | undefined>,
+  set: async (name: string, value: unknown): Promise<void> => {
+    await (await device()).put('kept', value, name);
+  },
 };
 
 /** What the road alone makes of it is not worth telling. */
@@ -78,28 +107,43 @@ export const clock: Clock = {
   },
 };
 /** What was learned of this device's clock when it last spoke to the hub. */
-export const recallClock = async (): Promise<void> => { aheadMs = (await kept.get<number>('clock')) ?? 0; recalled = true; };
+export const recallClock = async (): Promise<void> => {
+  aheadMs = (await kept.get<number>('clock')) ?? 0;
+  recalled = true;
+};
 let recalled = false;
 /** The same where it has not been done yet: nothing may come between a tap and what it keeps. */
-export const clockKnown = async (): Promise<void> => { if (!recalled) await recallClock(); };
+export const clockKnown = async (): Promise<void> => {
+  if (!recalled) await recallClock();
+};
 /** The hub's time as far as this device knows it, ms. */
 export const hubNow = (): number => Date.now() - aheadMs;
 
 const WAIT_MS = 15_000;
 const answerOf = async (response: Response): Promise<unknown> => {
   // A proxy's error page is no answer of the hub.
-  if (!response.headers.get('content-type')?.startsWith('application/json')) throw new Error(`no answer: ${response.status}`);
+  if (!response.headers.get('content-type')?.startsWith('application/json'))
+    throw new Error(`no answer: ${response.status}`);
   return response.json();
 };
 export const hub: Hub = {
   log: async (sentAt, entries) => {
-    const response = await fetch('/api/log', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ sentAt, entries }), signal: AbortSignal.timeout(WAIT_MS) });
+    const response = await fetch('/api/log', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ sentAt, entries }),
+      signal: AbortSignal.timeout(WAIT_MS),
+    });
     const answer = await answerOf(response);
     if (!response.ok) throw new Error(`refused as a whole: ${response.status}`);
     return answer as Awaited<ReturnType<Hub['log']>>;
   },
   photo: async (bytes) => {
-    const response = await fetch('/api/photo', { method: 'POST', body: bytes, signal: AbortSignal.timeout(WAIT_MS * 4) });
+    const response = await fetch('/api/photo', {
+      method: 'POST',
+      body: bytes,
+      signal: AbortSignal.timeout(WAIT_MS * 4),
+    });
     const answer = (await answerOf(response)) as Awaited<ReturnType<Hub['photo']>>;
     if (!response.ok && response.status >= 500) throw new Error(`no answer: ${response.status}`);
     return answer;
@@ -112,9 +156,12 @@ export function sendWaiting(): Promise<Drained> {
   const go = async (): Promise<Drained> => {
     await recallClock();
     const drained = await drain(box, hub, clock);
-    if (!drained.reached) noteAnswer(false); else if (drained.taken > 0) noteAnswer(true);
+    if (!drained.reached) noteAnswer(false);
+    else if (drained.taken > 0) noteAnswer(true);
     return drained;
   };
-  running ??= (navigator.locks ? navigator.locks.request('zh-outbox', go) : go()).finally(() => { running = null; });
+  running ??= (navigator.locks ? navigator.locks.request('zh-outbox', go) : go()).finally(() => {
+    running = null;
+  });
   return running;
 }

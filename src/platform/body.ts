@@ -1,5 +1,6 @@
 /** What a request brought, or that it is larger than is taken. */
-export type Body = { readonly ok: true; readonly bytes: Buffer } | { readonly ok: false; readonly size: number };
+export type Body =
+  { readonly ok: true; readonly bytes: Buffer } | { readonly ok: false; readonly size: number };
 
 /** Reads a request's body up to a limit: one that tells its size is refused at once, one that does not is stopped on the way. */
 export async function readBody(request: Request, mostBytes: number): Promise<Body> {

@@ -3,11 +3,18 @@ export const env = {
   /** The application's own role: it may add to the log, not change it. */
   databaseUrl: (): string => {
     const url = process.env.DATABASE_URL;
-    if (!url) throw new Error('DATABASE_URL is not set. Start the application with ./zealous start or ./zealous demo.');
+    if (!url)
+      throw new Error(
+        'DATABASE_URL is not set. Start the application with ./zealous start or ./zealous demo.',
+      );
     return url;
   },
   /** Names that phones reach the hub by, beside this machine's own; as a list with commas. */
-  hosts: (): readonly string[] => (process.env.ZEALOUS_HOSTS ?? '').split(',').map((h) => h.trim().toLowerCase()).filter(Boolean),
+  hosts: (): readonly string[] =>
+    (process.env.ZEALOUS_HOSTS ?? '')
+      .split(',')
+      .map((h) => h.trim().toLowerCase())
+      .filter(Boolean),
   /** The owner of the tables, for migrations; the same as databaseUrl where there is only one. */
   adminDatabaseUrl: (): string => process.env.DATABASE_ADMIN_URL ?? env.databaseUrl(),
 };

@@ -28,19 +28,30 @@ const originOf = (text: string): string | null => {
  * @param hosts names that the hub may be reached by beside this machine's own, as ZEALOUS_HOSTS gives them
  * @returns null: the request may pass
  */
-export function refusalOf(request: { readonly method: string; readonly url: string; readonly headers: Headers }, hosts: readonly string[]): Refusal | null {
+export function refusalOf(
+  request: { readonly method: string; readonly url: string; readonly headers: Headers },
+  hosts: readonly string[],
+): Refusal | null {
   const host = request.headers.get('host') ?? '';
   const name = hostNameOf(host);
   if (name === null || !(LOCAL.has(name) || hosts.includes(name))) {
-    return { status: 421, message: `This hub does not answer to the name '${name ?? host}'. If phones are to reach it by that name, start it with ZEALOUS_HOSTS=${name ?? 'its.name'}.` };
+    return {
+      status: 421,
+      message: `This hub does not answer to the name '${name ?? host}'. If phones are to reach it by that name, start it with ZEALOUS_HOSTS=${name ?? 'its.name'}.`,
+    };
   }
   try {
     decodeURIComponent(new URL(request.url).pathname);
   } catch {
-    return { status: 400, message: 'The address holds a per cent sign that stands for nothing. Check the link.' };
+    return {
+      status: 400,
+      message: 'The address holds a per cent sign that stands for nothing. Check the link.',
+    };
   }
   if (SAFE_METHODS.has(request.method)) return null;
-  return isForeign(request.headers, host, hosts) ? { status: 403, message: 'This came from another site’s page and was not read.' } : null;
+  return isForeign(request.headers, host, hosts)
+    ? { status: 403, message: 'This came from another site’s page and was not read.' }
+    : null;
 }
 
 /** A browser says where a request comes from; what no browser sent (a script on this machine) says neither and may pass. */
@@ -50,5 +61,7 @@ function isForeign(headers: Headers, host: string, hosts: readonly string[]): bo
   const origin = headers.get('origin');
   if (origin === null) return false;
   const from = originOf(origin);
-  return from === null || (from !== host.toLowerCase() && !hosts.includes(hostNameOf(origin) ?? ''));
+  return (
+    from === null || (from !== host.toLowerCase() && !hosts.includes(hostNameOf(origin) ?? ''))
+  );
 }

@@ -24,14 +24,24 @@ function unpacked(file: Buffer): Buffer {
   const count = file.readUInt16BE(12);
   const entries = Array.from({ length: count }, (_, i) => {
     const at = WOFF_HEAD + i * WOFF_ENTRY;
-    const [offset, packed, length] = [file.readUInt32BE(at + 4), file.readUInt32BE(at + 8), file.readUInt32BE(at + 12)];
+    const [offset, packed, length] = [
+      file.readUInt32BE(at + 4),
+      file.readUInt32BE(at + 8),
+      file.readUInt32BE(at + 12),
+    ];
     const raw = file.subarray(offset, offset + packed);
-    return { tag: file.subarray(at, at + 4), checksum: file.readUInt32BE(at + 16), data: packed < length ? zlib.inflateSync(raw) : raw };
+    return {
+      tag: file.subarray(at, at + 4),
+      checksum: file.readUInt32BE(at + 16),
+      data: packed < length ? zlib.inflateSync(raw) : raw,
+    };
   });
   const power = 2 ** Math.floor(Math.log2(count));
   const head = Buffer.alloc(SFNT_HEAD + count * SFNT_ENTRY);
   file.copy(head, 0, 4, 8);
-  [count, power * 16, Math.log2(power), (count - power) * 16].forEach((n, i) => head.writeUInt16BE(n, 4 + i * 2));
+  [count, power * 16, Math.log2(power), (count - power) * 16].forEach((n, i) =>
+    head.writeUInt16BE(n, 4 + i * 2),
+  );
   const parts: Buffer[] = [head];
   let offset = head.length;
   entries.forEach(({ tag, checksum, data }, i) => {
@@ -49,7 +59,10 @@ function unpacked(file: Buffer): Buffer {
 const held = new Map<string, Buffer>();
 const fontFile = (name: keyof typeof FONTS): Buffer => {
   let bytes = held.get(name);
-  if (!bytes) { bytes = unpacked(fs.readFileSync(path.join(FONT_DIR, FONTS[name]))); held.set(name, bytes); }
+  if (!bytes) {
+    bytes = unpacked(fs.readFileSync(path.join(FONT_DIR, FONTS[name])));
+    held.set(name, bytes);
+  }
   return bytes;
 };
 
@@ -60,12 +73,15 @@ type FontkitHolder = { _font: { font: { hasGlyphForCodePoint(code: number): bool
 export function face(doc: Doc, text: string, which: Face, size: number): Doc {
   doc.font(which).fontSize(size);
   const { font } = (doc as unknown as FontkitHolder)._font;
-  return [...text].every((c) => c < ' ' || font.hasGlyphForCodePoint(c.codePointAt(0)!)) ? doc : doc.font(`${which}-wide`).fontSize(size * 0.92);
+  return [...text].every((c) => c < ' ' || font.hasGlyphForCodePoint(c.codePointAt(0)!))
+    ? doc
+    : doc.font(`${which}-wide`).fontSize(size * 0.92);
 }
 
 /** pdfkit would begin with Helvetica, and open a face given here anew at each change back to it. */
 export const NO_FIRST_FONT = '';
 
 export function registerFonts(doc: Doc): void {
-  for (const name of Object.keys(FONTS) as (keyof typeof FONTS)[]) doc.registerFont(name, fontFile(name));
+  for (const name of Object.keys(FONTS) as (keyof typeof FONTS)[])
+    doc.registerFont(name, fontFile(name));
 }

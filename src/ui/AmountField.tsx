@@ -3,31 +3,113 @@ import { Minus, Plus } from 'lucide-react';
 import { useId } from 'react';
 import { typed } from './number';
 
-export type MeasureOption = { readonly id: string; readonly name: string; readonly many?: string | undefined; readonly litres: number };
+export type MeasureOption = {
+  readonly id: string;
+  readonly name: string;
+  readonly many?: string | undefined;
+  readonly litres: number;
+};
 export type AmountTyped = { readonly n: string; readonly unit: string; readonly about: boolean };
 
 /** How much, in the site's own measures, litres or kilograms; or not known. */
-export function AmountField({ label, value, measures, onChange, problem, mayBeUnknown = true }: { label: string; value: AmountTyped; measures: readonly MeasureOption[]; onChange: (v: AmountTyped) => void; problem?: string | undefined; mayBeUnknown?: boolean }) {
+export function AmountField({
+  label,
+  value,
+  measures,
+  onChange,
+  problem,
+  mayBeUnknown = true,
+}: {
+  label: string;
+  value: AmountTyped;
+  measures: readonly MeasureOption[];
+  onChange: (v: AmountTyped) => void;
+  problem?: string | undefined;
+  mayBeUnknown?: boolean;
+}) {
   const id = useId();
   const unknown = value.unit === 'unknown';
   const n = typed(value.n);
   const each = measures.find((m) => m.id === value.unit);
   const step = value.unit === 'L' || value.unit === 'kg' ? 10 : 1;
-  const set = (x: number): void => onChange({ ...value, n: String(Math.round(Math.max(0, x) * 100) / 100) });
+  const set = (x: number): void =>
+    onChange({ ...value, n: String(Math.round(Math.max(0, x) * 100) / 100) });
   return (
     <div>
-      <label className="label" htmlFor={id}>{label}</label>
+      <label className="label" htmlFor={id}>
+        {label}
+      </label>
       <div className="grid grid-cols-[56px_minmax(70px,110px)_56px_minmax(120px,1fr)] gap-2 max-w-[460px]">
-        <button type="button" className="btn !px-0" aria-label={`Less: ${label}`} disabled={unknown} onClick={() => set((n ?? 0) - step)}><Minus size={18} /></button>
-        <input id={id} className="field text-center" inputMode="decimal" disabled={unknown} value={unknown ? '' : value.n} placeholder={unknown ? '?' : ''} aria-invalid={problem ? true : undefined} onChange={(e) => onChange({ ...value, n: e.target.value })} />
-        <button type="button" className="btn !px-0" aria-label={`More: ${label}`} disabled={unknown} onClick={() => set((n ?? 0) + step)}><Plus size={18} /></button>
-        <select className="field" aria-label={`${label}, measure`} value={value.unit} onChange={(e) => onChange({ ...value, unit: e.target.value })}>
-          {measures.map((m) => <option key={m.id} value={m.id}>{n === 1 ? m.name : (m.many ?? m.name)}</option>)}<option value="L">litres</option><option value="kg">kg</option>{mayBeUnknown && <option value="unknown">not known</option>}
+        <button
+          type="button"
+          className="btn !px-0"
+          aria-label={`Less: ${label}`}
+          disabled={unknown}
+          onClick={() => set((n ?? 0) - step)}
+        >
+          <Minus size={18} />
+        </button>
+        <input
+          id={id}
+          className="field text-center"
+          inputMode="decimal"
+          disabled={unknown}
+          value={unknown ? '' : value.n}
+          placeholder={unknown ? '?' : ''}
+          aria-invalid={problem ? true : undefined}
+          onChange={(e) => onChange({ ...value, n: e.target.value })}
+        />
+        <button
+          type="button"
+          className="btn !px-0"
+          aria-label={`More: ${label}`}
+          disabled={unknown}
+          onClick={() => set((n ?? 0) + step)}
+        >
+          <Plus size={18} />
+        </button>
+        <select
+          className="field"
+          aria-label={`${label}, measure`}
+          value={value.unit}
+          onChange={(e) => onChange({ ...value, unit: e.target.value })}
+        >
+          {measures.map((m) => (
+            <option key={m.id} value={m.id}>
+              {n === 1 ? m.name : (m.many ?? m.name)}
+            </option>
+          ))}
+          <option value="L">litres</option>
+          <option value="kg">kg</option>
+          {mayBeUnknown && <option value="unknown">not known</option>}
         </select>
       </div>
-      {!unknown && <label className="flex gap-2 items-center min-h-[40px] pointer-coarse:min-h-[48px] text-[14px] max-w-[460px]"><input type="checkbox" className="size-5" checked={value.about} onChange={(e) => onChange({ ...value, about: e.target.checked })} />judged by eye{each ? <span className="q ml-auto">1 {each.name} is {each.litres} L</span> : null}</label>}
-      {unknown && <p className="hint mt-1">It stays unknown: what hangs on it is not computed, rather than guessed.</p>}
-      {problem && <p role="alert" className="marked font-semibold mt-1">{problem}</p>}
+      {!unknown && (
+        <label className="flex gap-2 items-center min-h-[40px] pointer-coarse:min-h-[48px] text-[14px] max-w-[460px]">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={value.about}
+            onChange={(e) => onChange({ ...value, about: e.target.checked })}
+          />
+          judged by eye
+          {each ? (
+            <span className="q ml-auto">
+              1 {each.name} is {each.litres} L
+            </span>
+          ) : null}
+        </label>
+      )}
+      {unknown && (
+        <p className="hint mt-1">
+          It stays unknown: what hangs on it is not computed, rather than guessed.
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="marked font-semibold mt-1">
+          {problem}
+        </p>
+      )}
     </div>
   );
 }

@@ -1,14 +1,38 @@
 'use client';
 
 /** Saves what a form holds. Where it cannot yet, it says what is missing beside the button. */
-export function SaveButton({ label, busy, missing, onSave, className = 'btn key !min-h-[56px] w-full' }: { label: string; busy: boolean; /** What stands in the way, as a sentence; null: nothing. */ missing: string | null | undefined; onSave: () => void; className?: string }) {
+export function SaveButton({
+  label,
+  busy,
+  missing,
+  onSave,
+  className = 'btn key !min-h-[56px] w-full',
+}: {
+  label: string;
+  busy: boolean;
+  /** What stands in the way, as a sentence; null: nothing. */ missing: string | null | undefined;
+  onSave: () => void;
+  className?: string;
+}) {
   return (
     <>
-      <button type="button" className={className} disabled={busy || Boolean(missing)} onClick={onSave}>{busy ? 'Keeping…' : label}</button>
-      {missing && !busy && <p className="hint font-semibold" role="status" data-testid="missing">{missing}</p>}
+      <button
+        type="button"
+        className={className}
+        disabled={busy || Boolean(missing)}
+        onClick={onSave}
+      >
+        {busy ? 'Keeping…' : label}
+      </button>
+      {missing && !busy && (
+        <p className="hint font-semibold" role="status" data-testid="missing">
+          {missing}
+        </p>
+      )}
     </>
   );
 }
 
 /** What a form says that does not know who fills it in. */
-export const whoIsMissing = (by: string): string | null => (by.trim() === '' ? 'Say who did it.' : null);
+export const whoIsMissing = (by: string): string | null =>
+  by.trim() === '' ? 'Say who did it.' : null;

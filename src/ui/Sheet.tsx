@@ -4,15 +4,32 @@ import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** A log sheet: in the middle on a laptop, from the bottom on a phone. */
-export function Sheet({ open, onOpenChange, title, note, children }: { open: boolean; onOpenChange: (open: boolean) => void; title: string; note?: string; children: ReactNode }) {
+export function Sheet({
+  open,
+  onOpenChange,
+  title,
+  note,
+  children,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  note?: string;
+  children: ReactNode;
+}) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-[#0b0a06]/50 z-20" />
-        <Dialog.Content {...(note ? {} : { 'aria-describedby': undefined })} className="lift fixed z-30 bg-sheet text-ink border-[1.6px] border-ink w-[min(560px,100vw)] max-h-[92dvh] overflow-y-auto p-5 left-1/2 -translate-x-1/2 bottom-0 sm:bottom-auto sm:top-1/2 sm:-translate-y-1/2">
+        <Dialog.Content
+          {...(note ? {} : { 'aria-describedby': undefined })}
+          className="lift fixed z-30 bg-sheet text-ink border-[1.6px] border-ink w-[min(560px,100vw)] max-h-[92dvh] overflow-y-auto p-5 left-1/2 -translate-x-1/2 bottom-0 sm:bottom-auto sm:top-1/2 sm:-translate-y-1/2"
+        >
           <div className="flex justify-between items-start gap-3">
             <Dialog.Title>{title}</Dialog.Title>
-            <Dialog.Close aria-label="Close without keeping" className="btn !min-h-[40px] !px-2.5"><X size={20} /></Dialog.Close>
+            <Dialog.Close aria-label="Close without keeping" className="btn !min-h-[40px] !px-2.5">
+              <X size={20} />
+            </Dialog.Close>
           </div>
           {note && <Dialog.Description className="hint mt-1">{note}</Dialog.Description>}
           <div className="mt-4 flex flex-col gap-4">{children}</div>

@@ -1,5 +1,17 @@
 'use client';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore, type Dispatch, type ReactNode, type SetStateAction } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type Dispatch,
+  type ReactNode,
+  type SetStateAction,
+} from 'react';
 
 /**
  * What was typed into a form and not saved, kept on this device: Back, Esc and a reload lose nothing. A form inside a
@@ -14,7 +26,9 @@ const KEPT_MS = 14 * 24 * 3_600_000;
 function readHeld(name: string): Held | null {
   try {
     const held = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as Held | null;
-    return held && Date.now() - held.at < KEPT_MS && Object.keys(held.fields).length > 0 ? held : null;
+    return held && Date.now() - held.at < KEPT_MS && Object.keys(held.fields).length > 0
+      ? held
+      : null;
   } catch {
     return null;
   }
@@ -23,7 +37,8 @@ function readHeld(name: string): Held | null {
 function writeHeld(name: string, fields: Readonly<Record<string, unknown>>): void {
   try {
     if (Object.keys(fields).length === 0) localStorage.removeItem(keyOf(name));
-    else localStorage.setItem(keyOf(name), JSON.stringify({ at: Date.now(), fields } satisfies Held));
+    else
+      localStorage.setItem(keyOf(name), JSON.stringify({ at: Date.now(), fields } satisfies Held));
   } catch {
     // A full or closed store takes nothing: the form still works.
   }
@@ -32,7 +47,10 @@ function writeHeld(name: string, fields: Readonly<Record<string, unknown>>): voi
 /** What each open form found when it was opened; looked up once, so that typing does not change it. */
 const found = new Map<string, Held | null>();
 const listeners = new Set<() => void>();
-const subscribe = (listener: () => void): (() => void) => { listeners.add(listener); return () => listeners.delete(listener); };
+const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
 function foundFor(name: string): Held | null {
   if (!found.has(name)) found.set(name, readHeld(name));
   return found.get(name)!;
@@ -43,21 +61,44 @@ function discard(name: string): void {
   for (const listener of listeners) listener();
 }
 
-type Scope = { readonly held: Held | null; put(field: string, value: unknown, changed: boolean): void; clear(): void };
+type Scope = {
+  readonly held: Held | null;
+  put(field: string, value: unknown, changed: boolean): void;
+  clear(): void;
+};
 const DraftContext = createContext<Scope | null>(null);
 
-const CLOCK = new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+const CLOCK = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
 
 /** @param name which form of which thing: a draft is offered again under it */
 export function DraftScope({ name, children }: { name: string; children: ReactNode }) {
-  const held = useSyncExternalStore(subscribe, () => foundFor(name), () => null);
-  useEffect(() => () => { found.delete(name); }, [name]);
+  const held = useSyncExternalStore(
+    subscribe,
+    () => foundFor(name),
+    () => null,
+  );
+  useEffect(
+    () => () => {
+      found.delete(name);
+    },
+    [name],
+  );
   return (
     <DraftFields key={held ? `${name} ${held.at}` : name} name={name} held={held}>
       {held && (
-        <p role="status" className="text-[14px] border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3" data-testid="draft">
+        <p
+          role="status"
+          className="text-[14px] border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3"
+          data-testid="draft"
+        >
           <span>This was typed {CLOCK.format(held.at)} and not saved.</span>
-          <button type="button" className="link min-h-[44px]" onClick={() => discard(name)}>Start afresh</button>
+          <button type="button" className="link min-h-[44px]" onClick={() => discard(name)}>
+            Start afresh
+          </button>
         </p>
       )}
       {children}
@@ -65,16 +106,32 @@ export function DraftScope({ name, children }: { name: string; children: ReactNo
   );
 }
 
-function DraftFields({ name, held, children }: { name: string; held: Held | null; children: ReactNode }) {
+function DraftFields({
+  name,
+  held,
+  children,
+}: {
+  name: string;
+  held: Held | null;
+  children: ReactNode;
+}) {
   const fields = useRef<Record<string, unknown>>({ ...held?.fields });
-  const scope = useMemo<Scope>(() => ({
-    held,
-    put(field, value, changed) {
-      if (changed) fields.current[field] = value; else delete fields.current[field];
-      writeHeld(name, fields.current);
-    },
-    clear() { fields.current = {}; writeHeld(name, {}); found.set(name, null); },
-  }), [name, held]);
+  const scope = useMemo<Scope>(
+    () => ({
+      held,
+      put(field, value, changed) {
+        if (changed) fields.current[field] = value;
+        else delete fields.current[field];
+        writeHeld(name, fields.current);
+      },
+      clear() {
+        fields.current = {};
+        writeHeld(name, {});
+        found.set(name, null);
+      },
+    }),
+    [name, held],
+  );
   return <DraftContext value={scope}>{children}</DraftContext>;
 }
 
@@ -82,10 +139,15 @@ function DraftFields({ name, held, children }: { name: string; held: Held | null
 export function useTyped<T>(field: string, initial: T): [T, Dispatch<SetStateAction<T>>] {
   const scope = useContext(DraftContext);
   const [first] = useState(initial);
-  const [value, setValue] = useState<T>(() => (scope?.held && field in scope.held.fields ? (scope.held.fields[field] as T) : initial));
+  const [value, setValue] = useState<T>(() =>
+    scope?.held && field in scope.held.fields ? (scope.held.fields[field] as T) : initial,
+  );
   const touched = useRef(false);
   useEffect(() => {
-    if (!touched.current) { touched.current = true; return; }
+    if (!touched.current) {
+      touched.current = true;
+      return;
+    }
     scope?.put(field, value, JSON.stringify(value) !== JSON.stringify(first));
   }, [scope, field, value, first]);
   return [value, setValue];

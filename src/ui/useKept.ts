@@ -7,9 +7,14 @@ import { remember } from './remember';
 
 export type Trouble = { readonly path: string; readonly message: string };
 /** What the one door of the log answers; `waiting`: it is kept on this device until there is a signal. */
-export type Kept = { readonly ok: true; readonly already: boolean; readonly waiting?: boolean } | { readonly ok: false; readonly problems: readonly Trouble[] };
+export type Kept =
+  | { readonly ok: true; readonly already: boolean; readonly waiting?: boolean }
+  | { readonly ok: false; readonly problems: readonly Trouble[] };
 
-export const NO_ANSWER: Trouble = { path: '(form)', message: 'The hub does not answer. What you typed is still here; try again when there is signal.' };
+export const NO_ANSWER: Trouble = {
+  path: '(form)',
+  message: 'The hub does not answer. What you typed is still here; try again when there is signal.',
+};
 /** For a door that did not answer at all. */
 export const unanswered = (): Kept => ({ ok: false, problems: [NO_ANSWER] });
 
@@ -21,16 +26,20 @@ export function useKept(device: string) {
   const [problems, setProblems] = useState<readonly Trouble[]>([]);
   const [busy, start] = useTransition();
   const forgetDraft = useDraftSaved();
-  const keep = (write: () => Promise<Kept>, onDone: () => void | Promise<void>): void => start(async () => {
-    const answer = await write().catch(unanswered);
-    if (!answer.ok) { setProblems(answer.problems); return; }
-    remember('zh_by', by);
-    setProblems([]);
-    forgetDraft();
-    setId(v7());
-    // What belongs with it is written before the page is made anew.
-    await onDone();
-    if (!answer.waiting) router.refresh();
-  });
+  const keep = (write: () => Promise<Kept>, onDone: () => void | Promise<void>): void =>
+    start(async () => {
+      const answer = await write().catch(unanswered);
+      if (!answer.ok) {
+        setProblems(answer.problems);
+        return;
+      }
+      remember('zh_by', by);
+      setProblems([]);
+      forgetDraft();
+      setId(v7());
+      // What belongs with it is written before the page is made anew.
+      await onDone();
+      if (!answer.waiting) router.refresh();
+    });
   return { id, by, setBy, problems, setProblems, busy, keep };
 }

@@ -10,8 +10,11 @@ export const switchKeys = (off: boolean): void => localStorage.setItem(OFF, off 
 export function useKeys(onKey: (key: string, event: KeyboardEvent) => void): void {
   useEffect(() => {
     const listen = (e: KeyboardEvent): void => {
-      const busy = e.target instanceof HTMLElement && e.target.closest('input,textarea,select,[role=dialog]') !== null;
-      if (!busy && !e.metaKey && !e.ctrlKey && !e.altKey && !keysOff()) onKey(e.key.toLowerCase(), e);
+      const busy =
+        e.target instanceof HTMLElement &&
+        e.target.closest('input,textarea,select,[role=dialog]') !== null;
+      if (!busy && !e.metaKey && !e.ctrlKey && !e.altKey && !keysOff())
+        onKey(e.key.toLowerCase(), e);
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);

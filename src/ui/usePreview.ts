@@ -3,18 +3,42 @@ import { useEffect, useState } from 'react';
 import type { Preview } from './Effects';
 
 const PAUSE_MS = 250;
-const CANNOT_SAY: Preview = { effects: null, problems: [{ path: '(form)', message: 'The hub does not answer, so what it does to each rule cannot be said now.' }] };
+const CANNOT_SAY: Preview = {
+  effects: null,
+  problems: [
+    {
+      path: '(form)',
+      message: 'The hub does not answer, so what it does to each rule cannot be said now.',
+    },
+  ],
+};
 
 /** What something would do, asked a moment after its last change. @param text what is asked about, as JSON; null: nothing. @returns null: not known yet */
-export function usePreview(text: string | null, ask: (text: string) => Promise<Preview>): Preview | null {
+export function usePreview(
+  text: string | null,
+  ask: (text: string) => Promise<Preview>,
+): Preview | null {
   const [preview, setPreview] = useState<Preview | null>(null);
   useEffect(() => {
     let current = true;
     const timer = setTimeout(() => {
-      if (text === null) { setPreview(null); return; }
-      ask(text).then((p) => { if (current) setPreview(p); }, () => { if (current) setPreview(CANNOT_SAY); });
+      if (text === null) {
+        setPreview(null);
+        return;
+      }
+      ask(text).then(
+        (p) => {
+          if (current) setPreview(p);
+        },
+        () => {
+          if (current) setPreview(CANNOT_SAY);
+        },
+      );
     }, PAUSE_MS);
-    return () => { current = false; clearTimeout(timer); };
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
   }, [text, ask]);
   return preview;
 }

@@ -1,7 +1,11 @@
 import { previewBrought, type Brought, type BroughtPreview } from '@/core/formats/bring';
 import { sha256 } from './sha256';
 
-export type BringTask = { readonly id: number; readonly brought: Brought; readonly unit: 'C' | 'F' };
+export type BringTask = {
+  readonly id: number;
+  readonly brought: Brought;
+  readonly unit: 'C' | 'F';
+};
 export type BringResult = { readonly id: number; readonly preview: BroughtPreview };
 
 /** Half a million readings are read and judged here, so that the page stays awake. */

@@ -1,4 +1,13 @@
-import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, Serwist, StaleWhileRevalidate, type PrecacheEntry, type SerwistPlugin } from 'serwist';
+import {
+  CacheFirst,
+  ExpirationPlugin,
+  NetworkFirst,
+  NetworkOnly,
+  Serwist,
+  StaleWhileRevalidate,
+  type PrecacheEntry,
+  type SerwistPlugin,
+} from 'serwist';
 import { sendWaiting } from '@/outbox/store';
 
 /**
@@ -10,7 +19,14 @@ type Scope = {
   readonly __SW_MANIFEST: (PrecacheEntry | string)[];
   readonly clients: { matchAll(options: object): Promise<readonly { readonly url: string }[]> };
   readonly location: Location;
-  addEventListener(type: string, listener: (event: { waitUntil(p: Promise<unknown>): void; readonly data?: unknown; readonly tag?: string }) => void): void;
+  addEventListener(
+    type: string,
+    listener: (event: {
+      waitUntil(p: Promise<unknown>): void;
+      readonly data?: unknown;
+      readonly tag?: string;
+    }) => void,
+  ): void;
 };
 declare const self: Scope;
 
@@ -19,24 +35,64 @@ const PAGES = 'pages';
 const ALWAYS = ['/', '/round', '/waiting', '/more', '/instruments', '/fire'];
 const DAY_S = 86_400;
 
-const whole: SerwistPlugin = { cacheWillUpdate: async ({ response }) => (response.status === 200 && !response.redirected ? response : null) };
+const whole: SerwistPlugin = {
+  cacheWillUpdate: async ({ response }) =>
+    response.status === 200 && !response.redirected ? response : null,
+};
 const expires = new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY_S });
-const pages = new NetworkFirst({ cacheName: PAGES, networkTimeoutSeconds: 4, matchOptions: { ignoreVary: true, ignoreSearch: false }, plugins: [whole, expires] });
+const pages = new NetworkFirst({
+  cacheName: PAGES,
+  networkTimeoutSeconds: 4,
+  matchOptions: { ignoreVary: true, ignoreSearch: false },
+  plugins: [whole, expires],
+});
 // The round's page is an empty frame round what the device keeps itself: it opens at once, and is made anew behind it.
-const round = new StaleWhileRevalidate({ cacheName: PAGES, matchOptions: { ignoreVary: true }, plugins: [whole, expires] });
-const same = (path: string) => ({ url, sameOrigin }: { url: URL; sameOrigin: boolean }): boolean => sameOrigin && url.pathname.startsWith(path);
+const round = new StaleWhileRevalidate({
+  cacheName: PAGES,
+  matchOptions: { ignoreVary: true },
+  plugins: [whole, expires],
+});
+const same =
+  (path: string) =>
+  ({ url, sameOrigin }: { url: URL; sameOrigin: boolean }): boolean =>
+    sameOrigin && url.pathname.startsWith(path);
 
 const serwist = new Serwist({
-  precacheEntries: self.__SW_MANIFEST, skipWaiting: true, clientsClaim: true, navigationPreload: false, precacheOptions: { cleanupOutdatedCaches: true },
+  precacheEntries: self.__SW_MANIFEST,
+  skipWaiting: true,
+  clientsClaim: true,
+  navigationPreload: false,
+  precacheOptions: { cleanupOutdatedCaches: true },
   runtimeCaching: [
-    { matcher: same('/api/photo/'), handler: new CacheFirst({ cacheName: 'photos', plugins: [whole, new ExpirationPlugin({ maxEntries: 200 })] }) },
+    {
+      matcher: same('/api/photo/'),
+      handler: new CacheFirst({
+        cacheName: 'photos',
+        plugins: [whole, new ExpirationPlugin({ maxEntries: 200 })],
+      }),
+    },
     { matcher: same('/api/'), handler: new NetworkOnly() },
-    { matcher: ({ request, sameOrigin }) => sameOrigin && request.headers.get('RSC') === '1', handler: new NetworkOnly() },
-    { matcher: ({ request, url, sameOrigin }) => sameOrigin && request.mode === 'navigate' && url.pathname === '/round', handler: round },
-    { matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate', handler: pages },
-    { matcher: same('/_next/static/'), handler: new CacheFirst({ cacheName: 'static', plugins: [whole] }) },
+    {
+      matcher: ({ request, sameOrigin }) => sameOrigin && request.headers.get('RSC') === '1',
+      handler: new NetworkOnly(),
+    },
+    {
+      matcher: ({ request, url, sameOrigin }) =>
+        sameOrigin && request.mode === 'navigate' && url.pathname === '/round',
+      handler: round,
+    },
+    {
+      matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',
+      handler: pages,
+    },
+    {
+      matcher: same('/_next/static/'),
+      handler: new CacheFirst({ cacheName: 'static', plugins: [whole] }),
+    },
   ],
-  fallbacks: { entries: [{ url: '/no-signal.html', matcher: ({ request }) => request.mode === 'navigate' }] },
+  fallbacks: {
+    entries: [{ url: '/no-signal.html', matcher: ({ request }) => request.mode === 'navigate' }],
+  },
 });
 serwist.addEventListeners();
 
@@ -44,23 +100,45 @@ async function keepPage(href: string): Promise<void> {
   const url = new URL(href, self.location.origin);
   url.hash = '';
   if (url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return;
-  const response = await fetch(url.href, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(() => null);
-  if (response?.ok && !response.redirected && response.headers.get('content-type')?.startsWith('text/html')) await (await caches.open(PAGES)).put(url.href, response);
+  const response = await fetch(url.href, {
+    credentials: 'same-origin',
+    headers: { accept: 'text/html' },
+  }).catch(() => null);
+  if (
+    response?.ok &&
+    !response.redirected &&
+    response.headers.get('content-type')?.startsWith('text/html')
+  )
+    await (await caches.open(PAGES)).put(url.href, response);
 }
 /** One after the other: a phone at the heap has other things to do with its signal. */
-async function keepPages(list: readonly string[]): Promise<void> { for (const href of list) await keepPage(href); }
+async function keepPages(list: readonly string[]): Promise<void> {
+  for (const href of list) await keepPage(href);
+}
 
-self.addEventListener('activate', (e) => e.waitUntil((async () => {
-  // Pages that were made by an older build point at scripts that are gone.
-  await caches.delete(PAGES);
-  const open = (await self.clients.matchAll({ type: 'window', includeUncontrolled: true })).map((c) => c.url);
-  await keepPages([...new Set([...open, ...ALWAYS])]);
-})()));
+self.addEventListener('activate', (e) =>
+  e.waitUntil(
+    (async () => {
+      // Pages that were made by an older build point at scripts that are gone.
+      await caches.delete(PAGES);
+      const open = (await self.clients.matchAll({ type: 'window', includeUncontrolled: true })).map(
+        (c) => c.url,
+      );
+      await keepPages([...new Set([...open, ...ALWAYS])]);
+    })(),
+  ),
+);
 self.addEventListener('message', (e) => {
   const m = e.data as { type?: string; urls?: readonly string[] } | null;
-  if (m?.type === 'KEEP_PAGES' && Array.isArray(m.urls)) e.waitUntil(keepPages(m.urls.slice(0, 200)));
+  if (m?.type === 'KEEP_PAGES' && Array.isArray(m.urls))
+    e.waitUntil(keepPages(m.urls.slice(0, 200)));
 });
 self.addEventListener('sync', (e) => {
   // Refused by the browser's promise, it is asked again later.
-  if (e.tag === 'zh-outbox') e.waitUntil(sendWaiting().then(({ reached }) => { if (!reached) throw new Error('no signal yet'); }));
+  if (e.tag === 'zh-outbox')
+    e.waitUntil(
+      sendWaiting().then(({ reached }) => {
+        if (!reached) throw new Error('no signal yet');
+      }),
+    );
 });

@@ -17,57 +17,169 @@ let door: Doored['door'];
 let actions: Doored['actions'];
 let site: Site;
 let close: Doored['close'];
-beforeAll(async () => { ({ t, door, actions, site, close } = await doorOnSite()); }, 30_000);
+beforeAll(async () => {
+  ({ t, door, actions, site, close } = await doorOnSite());
+}, 30_000);
 afterAll(() => close(), 30_000);
 
 const H = 3_600_000;
 const iso = (at: number): string => new Date(at).toISOString();
-const log = async (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) => ({ id, answer: await door.takeIn({ id, batch, kind: kind as 'note', at: iso(Date.now() - hoursAgo * H), by: 'Mo', data: data as Record<string, unknown> }) });
-const ok = async (...args: Parameters<typeof log>): Promise<string> => { const { id, answer } = await log(...args); expect(answer).toEqual({ ok: true, already: false }); return id; };
+const log = async (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) => ({
+  id,
+  answer: await door.takeIn({
+    id,
+    batch,
+    kind: kind as 'note',
+    at: iso(Date.now() - hoursAgo * H),
+    by: 'Mo',
+    data: data as Record<string, unknown>,
+  }),
+});
+const ok = async (...args: Parameters<typeof log>): Promise<string> => {
+  const { id, answer } = await log(...args);
+  expect(answer).toEqual({ ok: true, already: false });
+  return id;
+};
 /** A heap built so many hours ago, read every twelve hours at a temperature; proven by the five-day rule when it was hot long enough. */
 async function heap(code: string, hours: number, c: number, more: object = {}): Promise<string> {
   const id = newId();
-  await ok(id, 'opened', { code, name: code, method: 'static', volumeM3: 4, points: ['P1', 'P2', 'P3'].map((p) => ({ id: p, zone: 'core' })), policy: {}, rules: ['us-503-pfrp-static', 'practice-weed-seed-week'], ...more }, hours + 1, id);
+  await ok(
+    id,
+    'opened',
+    {
+      code,
+      name: code,
+      method: 'static',
+      volumeM3: 4,
+      points: ['P1', 'P2', 'P3'].map((p) => ({ id: p, zone: 'core' })),
+      policy: {},
+      rules: ['us-503-pfrp-static', 'practice-weed-seed-week'],
+      ...more,
+    },
+    hours + 1,
+    id,
+  );
   await ok(id, 'built', {}, hours);
   for (let h = hours - 1; h > 1; h -= 12) await round(id, c, h);
   return id;
 }
-const round = (batch: string, c: number, hoursAgo: number): Promise<string> => { const id = newId(); return ok(batch, 'round', { source: 'hand', readings: ['P1', 'P2', 'P3'].map((p) => ({ id: `${id}.${p}`, point: p, value: c, unit: 'C', round: id, at: iso(Date.now() - hoursAgo * H) })) }, hoursAgo, id); };
+const round = (batch: string, c: number, hoursAgo: number): Promise<string> => {
+  const id = newId();
+  return ok(
+    batch,
+    'round',
+    {
+      source: 'hand',
+      readings: ['P1', 'P2', 'P3'].map((p) => ({
+        id: `${id}.${p}`,
+        point: p,
+        value: c,
+        unit: 'C',
+        round: id,
+        at: iso(Date.now() - hoursAgo * H),
+      })),
+    },
+    hoursAgo,
+    id,
+  );
+};
 const stateOf = async (id: string) => foldBatch(await logRepo(t.app).ofBatch(id));
 const siteState = async () => foldSite(await logRepo(t.app).ofSite(site.id));
-const digest = async (id: string) => digestOf(await stateOf(id), site, await siteState(), Date.now());
-const credit = async (id: string): Promise<number> => reckon(await stateOf(id), site, await siteState(), Date.now())!.accounts.find((a) => a.rule.id === 'us-503-pfrp-static')!.account.verdict.creditedHours;
+const digest = async (id: string) =>
+  digestOf(await stateOf(id), site, await siteState(), Date.now());
+const credit = async (id: string): Promise<number> =>
+  reckon(await stateOf(id), site, await siteState(), Date.now())!.accounts.find(
+    (a) => a.rule.id === 'us-503-pfrp-static',
+  )!.account.verdict.creditedHours;
 
 describe('joining', () => {
   test('an unproven heap: the whole starts again, the other is at its end, and both logs say so', async () => {
     const [a, b] = [await heap('A1', 100, 60), await heap('B1', 30, 60)];
     expect((await digest(a)).rules.some((r) => r.status === 'proven')).toBe(true);
-    const preview = await actions.previewEntry({ id: newId(), batch: a, kind: 'merge', at: null, by: 'Mo', data: { from: b, withProven: false, volumeM3: 4 } });
-    expect(preview.effects).toEqual(expect.arrayContaining([expect.objectContaining({ costs: true, text: expect.stringMatching(/proof is lost/) })]));
+    const preview = await actions.previewEntry({
+      id: newId(),
+      batch: a,
+      kind: 'merge',
+      at: null,
+      by: 'Mo',
+      data: { from: b, withProven: false, volumeM3: 4 },
+    });
+    expect(preview.effects).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ costs: true, text: expect.stringMatching(/proof is lost/) }),
+      ]),
+    );
     const id = await ok(a, 'merge', { from: b, withProven: false, volumeM3: 4 });
     expect((await digest(a)).rules.every((r) => r.status !== 'proven')).toBe(true);
     expect((await digest(a)).volumeM3).toBeCloseTo(8, 6);
-    expect(await digest(b)).toMatchObject({ state: 'released', situation: { stage: { code: 'ended', reason: 'merged' } } });
-    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind])).toEqual([[a, 'merge'], [b, 'ended']]);
+    expect(await digest(b)).toMatchObject({
+      state: 'released',
+      situation: { stage: { code: 'ended', reason: 'merged' } },
+    });
+    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind])).toEqual([
+      [a, 'merge'],
+      [b, 'ended'],
+    ]);
   });
   test('nobody may call proven what the log does not; what is proven takes nothing away', async () => {
-    const [a, raw, good] = [await heap('A2', 200, 60), await heap('R2', 20, 60), await heap('G2', 200, 61)];
-    expect((await log(a, 'merge', { from: raw, withProven: true })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.withProven', message: expect.stringMatching(/R2 has not met A2’s rules/) }] });
-    expect((await log(a, 'merge', { from: good, withProven: true, seeds: false })).answer).toMatchObject({ ok: true });
+    const [a, raw, good] = [
+      await heap('A2', 200, 60),
+      await heap('R2', 20, 60),
+      await heap('G2', 200, 61),
+    ];
+    expect((await log(a, 'merge', { from: raw, withProven: true })).answer).toMatchObject({
+      ok: false,
+      problems: [
+        { path: 'data.withProven', message: expect.stringMatching(/R2 has not met A2’s rules/) },
+      ],
+    });
+    expect(
+      (await log(a, 'merge', { from: good, withProven: true, seeds: false })).answer,
+    ).toMatchObject({ ok: true });
     expect((await digest(a)).rules.every((r) => r.status === 'proven')).toBe(true);
-    expect((await log(a, 'merge', { from: a, withProven: true })).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/itself/) }] });
+    expect((await log(a, 'merge', { from: a, withProven: true })).answer).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringMatching(/itself/) }],
+    });
   });
   test('what is at its end is not joined a second time, nor takes anything', async () => {
-    const [a, b, c] = [await heap('A0', 40, 60), await heap('B0', 30, 60), await heap('C0', 30, 60)];
+    const [a, b, c] = [
+      await heap('A0', 40, 60),
+      await heap('B0', 30, 60),
+      await heap('C0', 30, 60),
+    ];
     await ok(a, 'merge', { from: b, withProven: false });
-    expect((await log(c, 'merge', { from: b, withProven: false }, 0.5)).answer).toMatchObject({ ok: false, problems: [{ path: 'data.from', message: expect.stringMatching(/B0 is at its end: joined to another heap/) }] });
-    expect((await log(c, 'transfer', { what: 'leachate', to: b, raw: true, seeds: true }, 0.5)).answer).toMatchObject({ ok: false, problems: [{ path: 'data.to' }] });
+    expect((await log(c, 'merge', { from: b, withProven: false }, 0.5)).answer).toMatchObject({
+      ok: false,
+      problems: [
+        {
+          path: 'data.from',
+          message: expect.stringMatching(/B0 is at its end: joined to another heap/),
+        },
+      ],
+    });
+    expect(
+      (await log(c, 'transfer', { what: 'leachate', to: b, raw: true, seeds: true }, 0.5)).answer,
+    ).toMatchObject({ ok: false, problems: [{ path: 'data.to' }] });
   });
   test('two who join the same heap to two others in the same instant: one is done, the other is told', async () => {
-    const [a, b, c] = [await heap('A6', 40, 60), await heap('B6', 30, 60), await heap('C6', 40, 60)];
-    const answers = (await Promise.all([a, c].map((to) => log(to, 'merge', { from: b, withProven: false })))).map((l) => l.answer);
+    const [a, b, c] = [
+      await heap('A6', 40, 60),
+      await heap('B6', 30, 60),
+      await heap('C6', 40, 60),
+    ];
+    const answers = (
+      await Promise.all([a, c].map((to) => log(to, 'merge', { from: b, withProven: false })))
+    ).map((l) => l.answer);
     expect(answers.filter((x) => x.ok)).toHaveLength(1);
-    expect(answers.find((x) => !x.ok)).toMatchObject({ problems: [{ path: 'data.from', message: expect.stringMatching(/B6 is at its end: joined to another heap/) }] });
+    expect(answers.find((x) => !x.ok)).toMatchObject({
+      problems: [
+        {
+          path: 'data.from',
+          message: expect.stringMatching(/B6 is at its end: joined to another heap/),
+        },
+      ],
+    });
   });
   test('struck, it is struck at both ends', async () => {
     const [a, b] = [await heap('A3', 100, 60), await heap('B3', 30, 60)];
@@ -78,10 +190,17 @@ describe('joining', () => {
   });
   test('the same act sent again is done once', async () => {
     const [a, b] = [await heap('A4', 40, 60), await heap('B4', 30, 60)];
-    const form = { id: newId(), batch: a, kind: 'merge' as const, at: iso(Date.now() - H), by: 'Mo', data: { from: b, withProven: false } };
+    const form = {
+      id: newId(),
+      batch: a,
+      kind: 'merge' as const,
+      at: iso(Date.now() - H),
+      by: 'Mo',
+      data: { from: b, withProven: false },
+    };
     const answers = await Promise.all([door.takeIn(form), door.takeIn(form), door.takeIn(form)]);
     expect(answers.every((x) => x.ok)).toBe(true);
-    expect((await logRepo(t.app).ofAct(form.id))).toHaveLength(2);
+    expect(await logRepo(t.app).ofAct(form.id)).toHaveLength(2);
   });
 });
 
@@ -90,7 +209,12 @@ describe('splitting', () => {
     const a = await heap('A5', 60, 60);
     const child = newId();
     await ok(a, 'split', { to: child, volumeM3: 1.5, code: 'C5', name: 'C5', bay: '9' }, 1.5);
-    expect(await digest(child)).toMatchObject({ name: 'C5', bay: '9', volumeM3: 1.5, builtAt: (await digest(a)).builtAt });
+    expect(await digest(child)).toMatchObject({
+      name: 'C5',
+      bay: '9',
+      volumeM3: 1.5,
+      builtAt: (await digest(a)).builtAt,
+    });
     expect((await digest(a)).volumeM3).toBeCloseTo(2.5, 6);
     expect(await credit(child)).toBeCloseTo(await credit(a), 6);
     await round(a, 40, 0.5);
@@ -99,28 +223,70 @@ describe('splitting', () => {
     // A reading of the shared past that proves wrong is wrong for both.
     const [, early] = (await stateOf(a)).entries.filter((e) => e.kind === 'round');
     const before = await credit(child);
-    expect((await log(child, 'correction', { target: early!.id, reason: 'at the wrong end' }, 0.3)).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/Correct it at the heap it came from/) }] });
+    expect(
+      (await log(child, 'correction', { target: early!.id, reason: 'at the wrong end' }, 0.3))
+        .answer,
+    ).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringMatching(/Correct it at the heap it came from/) }],
+    });
     await ok(a, 'correction', { target: early!.id, reason: 'the wrong heap was read' }, 0.2);
     expect(await credit(child)).toBeLessThanOrEqual(before);
     expect((await stateOf(child)).struck.has(early!.id)).toBe(true);
   });
   test('what went in goes along: a part has its share of it, a joined heap brings all of its own', async () => {
     const parent = newId();
-    await ok(parent, 'opened', { code: 'A7', name: 'A7', method: 'static', volumeM3: 4, points: [{ id: 'P1' }], policy: {}, rules: ['us-503-pfrp-static'] }, 60, parent);
-    const went = (batch: string, material: string, litres: number, hoursAgo: number): Promise<string> => ok(batch, 'charge', { parts: [{ material, amount: { in: 'litres', n: litres } }] }, hoursAgo);
+    await ok(
+      parent,
+      'opened',
+      {
+        code: 'A7',
+        name: 'A7',
+        method: 'static',
+        volumeM3: 4,
+        points: [{ id: 'P1' }],
+        policy: {},
+        rules: ['us-503-pfrp-static'],
+      },
+      60,
+      parent,
+    );
+    const went = (
+      batch: string,
+      material: string,
+      litres: number,
+      hoursAgo: number,
+    ): Promise<string> =>
+      ok(batch, 'charge', { parts: [{ material, amount: { in: 'litres', n: litres } }] }, hoursAgo);
     await went(parent, 'straw', 3600, 58);
     await went(parent, 'horse-manure', 1800, 57);
     await ok(parent, 'built', {}, 55);
     const child = newId();
     await ok(parent, 'split', { to: child, volumeM3: 1, code: 'C7', name: 'C7' }, 20);
-    const litres = async (id: string) => contentsOf(await storeRepo(t.app).state(site.id), id).ingredients.map((i) => [i.material, Math.round(i.litres ?? -1)]);
-    expect(await litres(child)).toEqual([['straw', 900], ['horse-manure', 450]]);
-    expect(await litres(parent)).toEqual([['straw', 2700], ['horse-manure', 1350]]);
+    const litres = async (id: string) =>
+      contentsOf(await storeRepo(t.app).state(site.id), id).ingredients.map((i) => [
+        i.material,
+        Math.round(i.litres ?? -1),
+      ]);
+    expect(await litres(child)).toEqual([
+      ['straw', 900],
+      ['horse-manure', 450],
+    ]);
+    expect(await litres(parent)).toEqual([
+      ['straw', 2700],
+      ['horse-manure', 1350],
+    ]);
     await ok(parent, 'merge', { from: child, withProven: false }, 5);
-    expect((await litres(parent)).filter(([m]) => m === 'straw').reduce((s, [, l]) => s + (l as number), 0)).toBe(3600);
+    expect(
+      (await litres(parent))
+        .filter(([m]) => m === 'straw')
+        .reduce((s, [, l]) => s + (l as number), 0),
+    ).toBe(3600);
     const silent = await heap('S7', 40, 60);
     await ok(parent, 'merge', { from: silent, withProven: false }, 2);
-    expect(contentsOf(await storeRepo(t.app).state(site.id), parent).unlogged).toEqual(['what S7 was built of']);
+    expect(contentsOf(await storeRepo(t.app).state(site.id), parent).unlogged).toEqual([
+      'what S7 was built of',
+    ]);
   });
   test('a part of a part; the file of it carries its past, and its chain holds', async () => {
     const a = await heap('A6', 60, 60);
@@ -129,55 +295,158 @@ describe('splitting', () => {
     await ok(child, 'split', { to: grandchild, volumeM3: 0.5, code: 'D6' }, 3);
     expect((await stateOf(grandchild)).readings.length).toBeGreaterThan(9);
     const chained = await logRepo(t.app).chained(site.id, grandchild, Date.now());
-    const file = batchFileOf(foldBatch(chained.map((c) => c.entry).filter((e) => e.batch !== null)), site, await siteState())!;
-    const checked = checkTrail(JSON.parse(JSON.stringify({ ...file, trail: trailOf(site.id, chained) })), (text) => createHash('sha256').update(text).digest('hex'));
+    const file = batchFileOf(
+      foldBatch(chained.map((c) => c.entry).filter((e) => e.batch !== null)),
+      site,
+      await siteState(),
+    )!;
+    const checked = checkTrail(
+      JSON.parse(JSON.stringify({ ...file, trail: trailOf(site.id, chained) })),
+      (text) => createHash('sha256').update(text).digest('hex'),
+    );
     expect(checked).toMatchObject({ ok: true, told: { state: { opened: { code: 'D6' } } } });
   });
   test('more than it has is refused; a split whose part was read since cannot be struck', async () => {
     const a = await heap('A7', 40, 60);
-    expect((await log(a, 'split', { to: newId(), volumeM3: 9, code: 'X' })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.volumeM3', message: expect.stringMatching(/about 4\.0 m³/) }] });
+    expect((await log(a, 'split', { to: newId(), volumeM3: 9, code: 'X' })).answer).toMatchObject({
+      ok: false,
+      problems: [{ path: 'data.volumeM3', message: expect.stringMatching(/about 4\.0 m³/) }],
+    });
     const child = newId();
     const id = await ok(a, 'split', { to: child, volumeM3: 1, code: 'C7' }, 2);
     await round(child, 60, 1);
-    expect((await log(a, 'correction', { target: id, reason: 'never happened' }, 0.1)).answer).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/entries of its own/) }] });
-    expect((await log(newId(), 'opened', { code: 'Z', method: 'static', points: [{ id: 'P1' }], splitFrom: { batch: a, at: 1 } })).answer).toMatchObject({ ok: false });
+    expect(
+      (await log(a, 'correction', { target: id, reason: 'never happened' }, 0.1)).answer,
+    ).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringMatching(/entries of its own/) }],
+    });
+    expect(
+      (
+        await log(newId(), 'opened', {
+          code: 'Z',
+          method: 'static',
+          points: [{ id: 'P1' }],
+          splitFrom: { batch: a, at: 1 },
+        })
+      ).answer,
+    ).toMatchObject({ ok: false });
   });
 });
 
 describe('carried over', () => {
   test('leachate of one heap is a raw addition to the other: its clock starts again, and both logs have it', async () => {
     const [a, b] = [await heap('A8', 100, 60), await heap('B8', 100, 60)];
-    const preview = await actions.previewEntry({ id: newId(), batch: a, kind: 'transfer', at: null, by: 'Mo', data: { what: 'leachate', to: b, raw: true, seeds: false, litres: 20 } });
-    expect(preview.effects?.filter((e) => e.costs).every((e) => e.rule.startsWith('B8'))).toBe(true);
-    const id = await ok(a, 'transfer', { what: 'leachate', to: b, raw: true, seeds: false, litres: 20 });
+    const preview = await actions.previewEntry({
+      id: newId(),
+      batch: a,
+      kind: 'transfer',
+      at: null,
+      by: 'Mo',
+      data: { what: 'leachate', to: b, raw: true, seeds: false, litres: 20 },
+    });
+    expect(preview.effects?.filter((e) => e.costs).every((e) => e.rule.startsWith('B8'))).toBe(
+      true,
+    );
+    const id = await ok(a, 'transfer', {
+      what: 'leachate',
+      to: b,
+      raw: true,
+      seeds: false,
+      litres: 20,
+    });
     expect(await credit(a)).toBeGreaterThan(60);
     expect(await credit(b)).toBe(0);
-    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind, e.data])).toEqual([[a, 'transfer', expect.anything()], [b, 'addition', expect.objectContaining({ raw: true, seeds: false, what: 'Leachate from A8', from: a, stuff: 'leachate', litres: 20 })]]);
+    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind, e.data])).toEqual([
+      [a, 'transfer', expect.anything()],
+      [
+        b,
+        'addition',
+        expect.objectContaining({
+          raw: true,
+          seeds: false,
+          what: 'Leachate from A8',
+          from: a,
+          stuff: 'leachate',
+          litres: 20,
+        }),
+      ],
+    ]);
     // Leachate brings germs, no seeds: the seeds' clock goes on.
-    expect((await digest(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours).toBeGreaterThan(60);
+    expect(
+      (await digest(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours,
+    ).toBeGreaterThan(60);
   });
   test('stacked: both say so, and the upper one stands where the lower one does', async () => {
     const [a, b] = [await heap('A9', 40, 60, { bay: '1' }), await heap('B9', 40, 60, { bay: '2' })];
     await ok(a, 'stack', { with: b, layer: 'upper' });
     expect((await digest(a)).bay).toBe('2');
-    expect((await stateOf(b)).own.findLast((e) => e.kind === 'stack')).toMatchObject({ data: { with: a, layer: 'lower' } });
-    expect((await digest(a)).kin).toEqual([expect.objectContaining({ kind: 'stack', from: a, to: b })]);
+    expect((await stateOf(b)).own.findLast((e) => e.kind === 'stack')).toMatchObject({
+      data: { with: a, layer: 'lower' },
+    });
+    expect((await digest(a)).kin).toEqual([
+      expect.objectContaining({ kind: 'stack', from: a, to: b }),
+    ]);
   });
   test('a heap that is not there is refused, with what to do', async () => {
     const a = await heap('AX', 40, 60);
-    expect((await log(a, 'transfer', { what: 'leachate', to: newId(), raw: true, seeds: false })).answer).toMatchObject({ ok: false, problems: [{ path: 'data.to', message: expect.stringMatching(/not on this site/) }] });
+    expect(
+      (await log(a, 'transfer', { what: 'leachate', to: newId(), raw: true, seeds: false })).answer,
+    ).toMatchObject({
+      ok: false,
+      problems: [{ path: 'data.to', message: expect.stringMatching(/not on this site/) }],
+    });
   });
 });
 
 describe('what nobody means', () => {
   test.each<[string, string, object, RegExp]>([
-    ['a task put off to the end of time', 'defer', { task: 'turn', until: 1e300, reason: 'weather' }, /data\.until|until/], ['a day that is none', 'assign', { task: 'turn', day: -5 }, /day/], ['no reason', 'defer', { task: 'turn', until: Date.now() + H }, /reason/],
-    ['a heap of minus two cubic metres', 'size', { volumeM3: -2 }, /volumeM3/], ['no size at all', 'size', {}, /volumeM3/], ['a fix that is none', 'fix', { fix: 'prayer' }, /fix/],
-    ['limits that cross', 'method', { template: { id: 'x', name: 'Xyz', kept: 'turned', trigger: 'peak', firstDay: 4, everyDays: 2, lowC: 40, limits: { warnC: 70, actC: 65, dangerC: 77 }, moisture: { lowPct: 50, targetPct: 57, highPct: 62 }, activeDays: 20, expect: [{ day: 0, lowC: 0, highC: 40 }, { day: 9, lowC: 0, highC: 60 }], minutesPerM3: 5, machine: false } }, /actC/],
-    ['an end without a reason', 'ended', {}, /reason/], ['a split into itself', 'split', { to: 'not-a-heap', volumeM3: 1, code: 'Q' }, /to/],
+    [
+      'a task put off to the end of time',
+      'defer',
+      { task: 'turn', until: 1e300, reason: 'weather' },
+      /data\.until|until/,
+    ],
+    ['a day that is none', 'assign', { task: 'turn', day: -5 }, /day/],
+    ['no reason', 'defer', { task: 'turn', until: Date.now() + H }, /reason/],
+    ['a heap of minus two cubic metres', 'size', { volumeM3: -2 }, /volumeM3/],
+    ['no size at all', 'size', {}, /volumeM3/],
+    ['a fix that is none', 'fix', { fix: 'prayer' }, /fix/],
+    [
+      'limits that cross',
+      'method',
+      {
+        template: {
+          id: 'x',
+          name: 'Xyz',
+          kept: 'turned',
+          trigger: 'peak',
+          firstDay: 4,
+          everyDays: 2,
+          lowC: 40,
+          limits: { warnC: 70, actC: 65, dangerC: 77 },
+          moisture: { lowPct: 50, targetPct: 57, highPct: 62 },
+          activeDays: 20,
+          expect: [
+            { day: 0, lowC: 0, highC: 40 },
+            { day: 9, lowC: 0, highC: 60 },
+          ],
+          minutesPerM3: 5,
+          machine: false,
+        },
+      },
+      /actC/,
+    ],
+    ['an end without a reason', 'ended', {}, /reason/],
+    ['a split into itself', 'split', { to: 'not-a-heap', volumeM3: 1, code: 'Q' }, /to/],
   ])('is refused with the field that is wrong: %s', async (_, kind, data, path) => {
     const a = await heap('N1', 10, 60);
     const { answer } = await log(a, kind, data);
-    expect(answer).toMatchObject({ ok: false, problems: expect.arrayContaining([expect.objectContaining({ path: expect.stringMatching(path) })]) });
+    expect(answer).toMatchObject({
+      ok: false,
+      problems: expect.arrayContaining([
+        expect.objectContaining({ path: expect.stringMatching(path) }),
+      ]),
+    });
   });
 });

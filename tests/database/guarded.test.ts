@@ -20,27 +20,64 @@ beforeAll(async () => {
   ({ receive } = await import('@/features/entry/server/receive'));
   ({ bringIn } = await import('@/features/bring/server/bring-in'));
 }, 30_000);
-afterAll(async () => { await (globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }).zealousDb?.destroy(); await t.drop(); }, 30_000);
+afterAll(async () => {
+  await (
+    globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }
+  ).zealousDb?.destroy();
+  await t.drop();
+}, 30_000);
 
 const H = 3_600_000;
 const iso = (at: number): string => new Date(at).toISOString();
-const post = (body: unknown): Request => new Request('http://hub.test/api', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const post = (body: unknown): Request =>
+  new Request('http://hub.test/api', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
 const csv = (openedId: string, more: object = {}) => ({
-  openedId, by: 'Mo', rules: ['practice-weed-seed-week'],
+  openedId,
+  by: 'Mo',
+  rules: ['practice-weed-seed-week'],
   brought: {
-    kind: 'csv', rows: [['time', 'point', 'value'], ...[0, 12, 24].flatMap((h) => ['a', 'b', 'c'].map((p) => [iso(Date.UTC(2026, 4, 2) + h * H).slice(0, 16).replace('T', ' '), p, '60']))],
-    options: { shape: 'long', unit: 'C', timeZone: 'UTC', dateOrder: 'dmy' }, batch: { code: 'BR', name: 'Brambling', method: 'turned', builtLocal: '2026-05-01T12:00', siteName: 'Far field' }, ...more,
+    kind: 'csv',
+    rows: [
+      ['time', 'point', 'value'],
+      ...[0, 12, 24].flatMap((h) =>
+        ['a', 'b', 'c'].map((p) => [
+          iso(Date.UTC(2026, 4, 2) + h * H)
+            .slice(0, 16)
+            .replace('T', ' '),
+          p,
+          '60',
+        ]),
+      ),
+    ],
+    options: { shape: 'long', unit: 'C', timeZone: 'UTC', dateOrder: 'dmy' },
+    batch: {
+      code: 'BR',
+      name: 'Brambling',
+      method: 'turned',
+      builtLocal: '2026-05-01T12:00',
+      siteName: 'Far field',
+    },
+    ...more,
   },
 });
 
 test('before the hub has a site nothing is taken, and the answer says so', async () => {
-  const answers = [await receive(post({ sentAt: Date.now(), entries: [] })), await bringIn(post(csv(newId())))];
+  const answers = [
+    await receive(post({ sentAt: Date.now(), entries: [] })),
+    await bringIn(post(csv(newId()))),
+  ];
   expect(answers.map((a) => a.status)).toEqual([409, 409]);
   expect(JSON.stringify(await answers[0]!.json())).toMatch(/no site yet/);
 });
 
 describe('an import', () => {
-  beforeAll(async () => { await aSite(t.app); });
+  beforeAll(async () => {
+    await aSite(t.app);
+  });
   const id = newId();
   test('sent again and again, also all at one time, is there once, and each answer says that it is done', async () => {
     const answers = await Promise.all(Array.from({ length: 4 }, () => bringIn(post(csv(id)))));
@@ -60,7 +97,9 @@ describe('an import', () => {
     expect(await logRepo(t.app).ofBatch(id)).toEqual(before);
   });
   test('a zone that is none is refused at the door, by its name', async () => {
-    const wrong = csv(newId(), { options: { shape: 'long', unit: 'C', timeZone: 'Mars/Olympus', dateOrder: 'dmy' } });
+    const wrong = csv(newId(), {
+      options: { shape: 'long', unit: 'C', timeZone: 'Mars/Olympus', dateOrder: 'dmy' },
+    });
     const answer = await bringIn(post(wrong));
     expect(answer.status).toBe(400);
     expect(JSON.stringify(await answer.json())).toMatch(/timeZone/);
@@ -69,25 +108,73 @@ describe('an import', () => {
 
 async function aHeap(more: object = {}): Promise<string> {
   const id = newId();
-  expect(await door.takeIn({ id, batch: id, kind: 'opened', at: iso(Date.now() - 300 * H), by: 'Mo', data: { code: `X${id.slice(-6)}`, method: 'turned', points: ['P1', 'P2', 'P3'].map((p) => ({ id: p, label: p })), inputs: ['manure'], rules: ['us-503-pfrp-turned'], ...more } })).toEqual({ ok: true, already: false });
-  expect(await door.takeIn({ id: newId(), batch: id, kind: 'built', at: iso(Date.now() - 299 * H), by: 'Mo', data: {} })).toEqual({ ok: true, already: false });
+  expect(
+    await door.takeIn({
+      id,
+      batch: id,
+      kind: 'opened',
+      at: iso(Date.now() - 300 * H),
+      by: 'Mo',
+      data: {
+        code: `X${id.slice(-6)}`,
+        method: 'turned',
+        points: ['P1', 'P2', 'P3'].map((p) => ({ id: p, label: p })),
+        inputs: ['manure'],
+        rules: ['us-503-pfrp-turned'],
+        ...more,
+      },
+    }),
+  ).toEqual({ ok: true, already: false });
+  expect(
+    await door.takeIn({
+      id: newId(),
+      batch: id,
+      kind: 'built',
+      at: iso(Date.now() - 299 * H),
+      by: 'Mo',
+      data: {},
+    }),
+  ).toEqual({ ok: true, already: false });
   return id;
 }
-const say = (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) => door.takeIn({ id, batch, kind: kind as 'note', at: iso(Date.now() - hoursAgo * H), by: 'Mo', data: data as Record<string, unknown> });
+const say = (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) =>
+  door.takeIn({
+    id,
+    batch,
+    kind: kind as 'note',
+    at: iso(Date.now() - hoursAgo * H),
+    by: 'Mo',
+    data: data as Record<string, unknown>,
+  });
 
 describe('the chain', () => {
   test('half an emoji and a NUL are refused with the place; letters in two spellings are one; the chain holds', async () => {
     const heap = await aHeap();
-    for (const words of ['half \ud83d an emoji', 'a \u0000 in it']) expect(await say(heap, 'note', { words })).toMatchObject({ ok: false, problems: [{ path: 'data.words' }] });
+    for (const words of ['half \ud83d an emoji', 'a \u0000 in it'])
+      expect(await say(heap, 'note', { words })).toMatchObject({
+        ok: false,
+        problems: [{ path: 'data.words' }],
+      });
     expect(await say(heap, 'note', { words: 'Zˇuve\u0307dra 🐦' })).toMatchObject({ ok: true });
-    expect(await logRepo(t.app).checkChain((await siteRepo(t.app).only())!.id)).toMatchObject({ ok: true });
+    expect(await logRepo(t.app).checkChain((await siteRepo(t.app).only())!.id)).toMatchObject({
+      ok: true,
+    });
   });
   test('a clock that was set back writes nothing, and says what to do; two seconds do no harm', async () => {
     const site = (await siteRepo(t.app).only())!;
-    const note = (batch: string, at: number) => ({ id: newId(), batch, at, by: 'Mo', kind: 'note' as const, data: { words: 'here' } });
+    const note = (batch: string, at: number) => ({
+      id: newId(),
+      batch,
+      at,
+      by: 'Mo',
+      kind: 'note' as const,
+      data: { words: 'here' },
+    });
     const heap = await aHeap();
     const last = (await logRepo(t.app).ofBatch(heap)).at(-1)!.recordedAt;
-    await expect(writeEntries(t.app, site, [note(heap, last - 2 * H)], last - H)).rejects.toThrow(ClockSetBack);
+    await expect(writeEntries(t.app, site, [note(heap, last - 2 * H)], last - H)).rejects.toThrow(
+      ClockSetBack,
+    );
     await writeEntries(t.app, site, [note(heap, last - 2 * H)], last - 1500);
     const times = (await logRepo(t.app).ofBatch(heap)).map((e) => e.recordedAt);
     expect(times).toEqual([...times].sort((a, b) => a - b));
@@ -97,9 +184,21 @@ describe('the chain', () => {
 describe('going out', () => {
   test('an unproven, unread heap with manure goes out only by somebody who says that it is known', async () => {
     const heap = await aHeap();
-    expect(await say(heap, 'ready', {})).toMatchObject({ ok: false, problems: [{ path: 'data.knowing', message: expect.stringMatching(/has not met any rule.*Nobody has ever read its heat/) }] });
-    expect(await say(heap, 'ended', { reason: 'matured', knowing: ['unproven'] })).toMatchObject({ ok: false });
-    expect(await say(heap, 'ready', { knowing: ['unproven', 'unread'] })).toMatchObject({ ok: true });
+    expect(await say(heap, 'ready', {})).toMatchObject({
+      ok: false,
+      problems: [
+        {
+          path: 'data.knowing',
+          message: expect.stringMatching(/has not met any rule.*Nobody has ever read its heat/),
+        },
+      ],
+    });
+    expect(await say(heap, 'ended', { reason: 'matured', knowing: ['unproven'] })).toMatchObject({
+      ok: false,
+    });
+    expect(await say(heap, 'ready', { knowing: ['unproven', 'unread'] })).toMatchObject({
+      ok: true,
+    });
   });
   test('given up is no going out: nobody has to know anything', async () => {
     expect(await say(await aHeap(), 'ended', { reason: 'gave-up' })).toMatchObject({ ok: true });
@@ -112,14 +211,28 @@ describe('a work that was logged wrongly', () => {
     const turned = newId();
     await say(heap, 'turn', { full: true, words: 'by fork' }, 100, turned);
     const at = Date.now() - 90 * H;
-    expect(await say(heap, 'correction', { target: turned, reason: 'it was later, and only the half of it', instead: { at: iso(at), data: { full: false, words: 'by fork' } } })).toMatchObject({ ok: true });
+    expect(
+      await say(heap, 'correction', {
+        target: turned,
+        reason: 'it was later, and only the half of it',
+        instead: { at: iso(at), data: { full: false, words: 'by fork' } },
+      }),
+    ).toMatchObject({ ok: true });
     const state = foldBatch(await logRepo(t.app).ofBatch(heap));
     const turns = state.own.filter((e) => e.kind === 'turn');
     expect(turns).toMatchObject([{ at, data: { full: false } }]);
-    expect((await logRepo(t.app).ofBatch(heap)).find((e) => e.id === turned)).toMatchObject({ data: { full: true } });
+    expect((await logRepo(t.app).ofBatch(heap)).find((e) => e.id === turned)).toMatchObject({
+      data: { full: true },
+    });
   });
   test('a round or an opening is not put right that way', async () => {
     const heap = await aHeap();
-    expect(await say(heap, 'correction', { target: heap, reason: 'another code', instead: { data: { code: 'Y' } } })).toMatchObject({ ok: false });
+    expect(
+      await say(heap, 'correction', {
+        target: heap,
+        reason: 'another code',
+        instead: { data: { code: 'Y' } },
+      }),
+    ).toMatchObject({ ok: false });
   });
 });

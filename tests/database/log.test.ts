@@ -19,18 +19,49 @@ import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from '../support/database';
 
 let t: Awaited<ReturnType<typeof freshDatabase>>;
-beforeEach(async () => { t = await freshDatabase(); }, 30_000);
+beforeEach(async () => {
+  t = await freshDatabase();
+}, 30_000);
 afterEach(() => t.drop(), 30_000);
 
 const NOW = Date.UTC(2026, 10, 23, 12);
 const opened = (id: string, at: number): NewEntry => ({
-  id, batch: id, at, by: 'Mo', kind: 'opened',
-  data: { code: 'E', name: 'Egret', method: 'static', points: ['a', 'b', 'c'].map((p) => ({ id: p })), policy: {}, rules: ['us-503-pfrp-static'], ownRules: [] },
+  id,
+  batch: id,
+  at,
+  by: 'Mo',
+  kind: 'opened',
+  data: {
+    code: 'E',
+    name: 'Egret',
+    method: 'static',
+    points: ['a', 'b', 'c'].map((p) => ({ id: p })),
+    policy: {},
+    rules: ['us-503-pfrp-static'],
+    ownRules: [],
+  },
 });
 const H = 3_600_000;
 function hotRound(batch: string, at: number, value = 60): NewEntry {
   const id = newId();
-  return { id, batch, at, by: 'Mo', kind: 'round', data: { source: 'hand', readings: ['a', 'b', 'c'].map((point) => ({ id: `${id}.${point}`, at: new Date(at).toISOString(), point, value, unit: 'C' as const, round: id })) } };
+  return {
+    id,
+    batch,
+    at,
+    by: 'Mo',
+    kind: 'round',
+    data: {
+      source: 'hand',
+      readings: ['a', 'b', 'c'].map((point) => ({
+        id: `${id}.${point}`,
+        at: new Date(at).toISOString(),
+        point,
+        value,
+        unit: 'C' as const,
+        round: id,
+      })),
+    },
+  };
 }
 
 describe('the log', () => {
@@ -38,7 +69,11 @@ describe('the log', () => {
     const site = await aSite(t.app);
     const id = newId();
     await writeEntries(t.app, site, [opened(id, NOW)], NOW);
-    for (const statement of [sql`update log_entry set by = 'x'`, sql`delete from log_entry`, sql`truncate log_entry`]) {
+    for (const statement of [
+      sql`update log_entry set by = 'x'`,
+      sql`delete from log_entry`,
+      sql`truncate log_entry`,
+    ]) {
       await expect(statement.execute(t.app)).rejects.toThrow(/permission denied/);
       await expect(statement.execute(t.admin)).rejects.toThrow(/append-only/);
     }
@@ -50,9 +85,11 @@ describe('the log', () => {
     const id = newId();
     await writeEntries(t.app, site, [opened(id, NOW)], NOW);
     const entry = hotRound(id, NOW - H);
-    const answers = await Promise.all(Array.from({ length: 5 }, () => writeEntries(t.app, site, [entry], NOW)));
+    const answers = await Promise.all(
+      Array.from({ length: 5 }, () => writeEntries(t.app, site, [entry], NOW)),
+    );
     expect(answers.filter((a) => a.entries.length === 1)).toHaveLength(1);
-    expect((await logRepo(t.app).ofBatch(id))).toHaveLength(2);
+    expect(await logRepo(t.app).ofBatch(id)).toHaveLength(2);
   });
 
   test('writers at one time make one chain; a changed history shows', async () => {
@@ -61,14 +98,24 @@ describe('the log', () => {
     await Promise.all(ids.map((id) => writeEntries(t.app, site, [opened(id, NOW)], NOW)));
     expect(await logRepo(t.app).checkChain(site.id)).toEqual({ ok: true, entries: 8 });
     await sql`alter table log_entry disable trigger user`.execute(t.admin);
-    await sql`update log_entry set data = jsonb_set(data, '{name}', '"Other"') where seq = 3`.execute(t.admin);
+    await sql`update log_entry set data = jsonb_set(data, '{name}', '"Other"') where seq = 3`.execute(
+      t.admin,
+    );
     expect(await logRepo(t.app).checkChain(site.id)).toMatchObject({ ok: false, seq: 3 });
   });
 
   test('what fails halfway is not there at all', async () => {
     const site = await aSite(t.app);
     const id = newId();
-    const broken = { ...hotRound(id, NOW), data: { source: 'file', readings: [{ id: 'x\u0000', at: new Date(NOW).toISOString(), point: 'a', value: 1, unit: 'C' }] } } as NewEntry;
+    const broken = {
+      ...hotRound(id, NOW),
+      data: {
+        source: 'file',
+        readings: [
+          { id: 'x\u0000', at: new Date(NOW).toISOString(), point: 'a', value: 1, unit: 'C' },
+        ],
+      },
+    } as NewEntry;
     await expect(writeEntries(t.app, site, [opened(id, NOW), broken], NOW)).rejects.toThrow();
     expect(await logRepo(t.app).batchIds(site.id)).toEqual([]);
   });
@@ -76,17 +123,57 @@ describe('the log', () => {
   test('a correction supersedes: both values stay, the new one counts', async () => {
     const site = await aSite(t.app);
     const id = newId();
-    const built: NewEntry = { id: newId(), batch: id, at: NOW - 50 * H, by: 'Mo', kind: 'built', data: {} };
+    const built: NewEntry = {
+      id: newId(),
+      batch: id,
+      at: NOW - 50 * H,
+      by: 'Mo',
+      kind: 'built',
+      data: {},
+    };
     const [one, two] = [hotRound(id, NOW - 40 * H), hotRound(id, NOW - 20 * H, 40)];
     await writeEntries(t.app, site, [opened(id, NOW - 50 * H), built, one, two], NOW);
     expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]!.status).toBe('broken');
-    const fix = (reading: string): NewEntry => ({ id: newId(), batch: id, at: NOW, by: 'Mo', kind: 'correction', data: { target: two.id, reading, value: 60, unit: 'C', reason: 'read the wrong line' } });
-    await writeEntries(t.app, site, ['a', 'b', 'c'].map((p) => fix(`${two.id}.${p}`)), NOW);
+    const fix = (reading: string): NewEntry => ({
+      id: newId(),
+      batch: id,
+      at: NOW,
+      by: 'Mo',
+      kind: 'correction',
+      data: { target: two.id, reading, value: 60, unit: 'C', reason: 'read the wrong line' },
+    });
+    await writeEntries(
+      t.app,
+      site,
+      ['a', 'b', 'c'].map((p) => fix(`${two.id}.${p}`)),
+      NOW,
+    );
     const state = foldBatch(await logRepo(t.app).ofBatch(id));
-    expect(state.readings.filter((r) => r.flag === 'superseded').map((r) => r.value)).toEqual([40, 40, 40]);
-    expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]).toMatchObject({ status: 'running', creditedHours: 20 });
-    await writeEntries(t.app, site, [{ id: newId(), batch: id, at: NOW, by: 'Mo', kind: 'correction', data: { target: one.id, reason: 'another heap' } }], NOW);
-    expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]).toMatchObject({ creditedHours: 0 });
+    expect(state.readings.filter((r) => r.flag === 'superseded').map((r) => r.value)).toEqual([
+      40, 40, 40,
+    ]);
+    expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]).toMatchObject({
+      status: 'running',
+      creditedHours: 20,
+    });
+    await writeEntries(
+      t.app,
+      site,
+      [
+        {
+          id: newId(),
+          batch: id,
+          at: NOW,
+          by: 'Mo',
+          kind: 'correction',
+          data: { target: one.id, reason: 'another heap' },
+        },
+      ],
+      NOW,
+    );
+    expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]).toMatchObject({
+      creditedHours: 0,
+    });
   });
 
   test('a check of a thermometer corrects every heap it was used on', async () => {
@@ -94,51 +181,113 @@ describe('the log', () => {
     const id = newId();
     const round = hotRound(id, NOW - 2 * H, 54.5);
     if (round.kind === 'round') for (const r of round.data.readings) r.probe = 'T1';
-    await writeEntries(t.app, site, [opened(id, NOW - 9 * H), { id: newId(), batch: id, at: NOW - 9 * H, by: 'Mo', kind: 'built', data: {} }, round], NOW);
+    await writeEntries(
+      t.app,
+      site,
+      [
+        opened(id, NOW - 9 * H),
+        { id: newId(), batch: id, at: NOW - 9 * H, by: 'Mo', kind: 'built', data: {} },
+        round,
+      ],
+      NOW,
+    );
     expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]!.status).toBe('broken');
-    await writeEntries(t.app, site, [{ id: newId(), batch: null, at: NOW - 3 * H, by: 'Mo', kind: 'probe-check', data: { probe: 'T1', referenceC: 0, readC: -0.5 } }], NOW);
+    await writeEntries(
+      t.app,
+      site,
+      [
+        {
+          id: newId(),
+          batch: null,
+          at: NOW - 3 * H,
+          by: 'Mo',
+          kind: 'probe-check',
+          data: { probe: 'T1', referenceC: 0, readC: -0.5 },
+        },
+      ],
+      NOW,
+    );
     expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]!.status).toBe('running');
   });
 });
 
 describe('snapshots and the demo', () => {
-  test.each([0, 2, 5, 7, 9, 12, 15, 17, 19, 21, 23])('laid up at %d o’clock, every drawing of a mound is there; rebuilt snapshots are the same', async (hour) => {
-    const now = Date.UTC(2026, 10, 23, hour, 20);
-    const site = await layUpDemo(t.admin, now);
-    const board = await snapshotRepo(t.app).board(site, now);
-    expect(board.map((d) => `${d.code} ${d.state}`)).not.toContain('D running');
-    expect([...new Set(board.map((d) => d.state))].sort()).toEqual([...MOUND_STATES].sort());
-    expect(board).toHaveLength(12);
-    // A model: nobody works at night, nothing went out warm or unread, and no load is used after the last of it was spread.
-    const all = [...(await logRepo(t.app).ofSite(site.id)), ...(await logRepo(t.app).ofStore(site.id)), ...(await Promise.all(board.map((d) => logRepo(t.app).ofBatch(d.id)))).flat()];
-    const night = all.filter((e) => { const h = localParts(site.timeZone, e.at).clock; return h < '05:45' || h > '20:15'; }).map((e) => `${e.kind} ${localParts(site.timeZone, e.at).clock}`);
-    expect(night).toEqual([]);
-    for (const d of board.filter((x) => x.state === 'released' || x.state === 'curing')) {
-      const out = d.state === 'released' ? d.situation.stage.since : now;
-      expect([d.code, claimOf(d.situation, out).doubts.filter((x) => x !== 'unproven'), d.rules[0]!.provenAt !== null]).toEqual([d.code, [], true]);
-    }
-    const spread = new Map(all.flatMap((e) => (e.kind === 'load-change' && e.data.gone === 'spread' ? [[e.data.load, e.at] as const] : [])));
-    for (const e of all) if (e.kind === 'charge') for (const p of e.data.parts) expect(e.at).toBeLessThan(spread.get(p.load ?? '') ?? Infinity);
-    const before = await snapshotRepo(t.app).all(site.id);
-    await rebuildSnapshots(t.app, site, now);
-    expect(await snapshotRepo(t.app).all(site.id)).toEqual(before);
-    expect((await logRepo(t.app).checkChain(site.id)).ok).toBe(true);
-  }, 60_000);
+  test.each([0, 2, 5, 7, 9, 12, 15, 17, 19, 21, 23])(
+    'laid up at %d o’clock, every drawing of a mound is there; rebuilt snapshots are the same',
+    async (hour) => {
+      const now = Date.UTC(2026, 10, 23, hour, 20);
+      const site = await layUpDemo(t.admin, now);
+      const board = await snapshotRepo(t.app).board(site, now);
+      expect(board.map((d) => `${d.code} ${d.state}`)).not.toContain('D running');
+      expect([...new Set(board.map((d) => d.state))].sort()).toEqual([...MOUND_STATES].sort());
+      expect(board).toHaveLength(12);
+      // A model: nobody works at night, nothing went out warm or unread, and no load is used after the last of it was spread.
+      const all = [
+        ...(await logRepo(t.app).ofSite(site.id)),
+        ...(await logRepo(t.app).ofStore(site.id)),
+        ...(await Promise.all(board.map((d) => logRepo(t.app).ofBatch(d.id)))).flat(),
+      ];
+      const night = all
+        .filter((e) => {
+          const h = localParts(site.timeZone, e.at).clock;
+          return h < '05:45' || h > '20:15';
+        })
+        .map((e) => `${e.kind} ${localParts(site.timeZone, e.at).clock}`);
+      expect(night).toEqual([]);
+      for (const d of board.filter((x) => x.state === 'released' || x.state === 'curing')) {
+        const out = d.state === 'released' ? d.situation.stage.since : now;
+        expect([
+          d.code,
+          claimOf(d.situation, out).doubts.filter((x) => x !== 'unproven'),
+          d.rules[0]!.provenAt !== null,
+        ]).toEqual([d.code, [], true]);
+      }
+      const spread = new Map(
+        all.flatMap((e) =>
+          e.kind === 'load-change' && e.data.gone === 'spread'
+            ? [[e.data.load, e.at] as const]
+            : [],
+        ),
+      );
+      for (const e of all)
+        if (e.kind === 'charge')
+          for (const p of e.data.parts)
+            expect(e.at).toBeLessThan(spread.get(p.load ?? '') ?? Infinity);
+      const before = await snapshotRepo(t.app).all(site.id);
+      await rebuildSnapshots(t.app, site, now);
+      expect(await snapshotRepo(t.app).all(site.id)).toEqual(before);
+      expect((await logRepo(t.app).checkChain(site.id)).ok).toBe(true);
+    },
+    60_000,
+  );
 
   test('time alone ends a run: the board is folded anew when it is due', async () => {
     const now = Date.UTC(2026, 10, 23, 14, 20);
     const site = await layUpDemo(t.admin, now);
-    const dunnock = async (at: number) => (await snapshotRepo(t.app).board(site, at)).find((d) => d.code === 'D')!;
+    const dunnock = async (at: number) =>
+      (await snapshotRepo(t.app).board(site, at)).find((d) => d.code === 'D')!;
     expect((await dunnock(now)).rules[0]!.status).toBe('running');
-    expect((await dunnock(now + 6 * H)).rules[0]).toMatchObject({ status: 'broken', creditedHours: 0 });
+    expect((await dunnock(now + 6 * H)).rules[0]).toMatchObject({
+      status: 'broken',
+      creditedHours: 0,
+    });
   }, 60_000);
 
   test('a snapshot of an older form is folded anew after the migration that says so', async () => {
     const now = Date.UTC(2026, 10, 23, 14, 20);
     const site = await layUpDemo(t.admin, now);
-    await sql`update batch_snapshot set digest = digest - 'rules', recheck_at = null`.execute(t.admin);
+    await sql`update batch_snapshot set digest = digest - 'rules', recheck_at = null`.execute(
+      t.admin,
+    );
     await refold(t.admin as unknown as Kysely<unknown>);
-    expect((await snapshotRepo(t.app).board(site, now)).filter((d) => d.builtAt !== null).every((d) => d.rules.every((r) => r.keptFrom === null && r.totalHours > 0) && d.rules.length > 0)).toBe(true);
+    expect(
+      (await snapshotRepo(t.app).board(site, now))
+        .filter((d) => d.builtAt !== null)
+        .every(
+          (d) =>
+            d.rules.every((r) => r.keptFrom === null && r.totalHours > 0) && d.rules.length > 0,
+        ),
+    ).toBe(true);
   }, 60_000);
 
   test('each entry of a batch is given with the hash before it, so that its chain can be checked elsewhere', async () => {
@@ -162,9 +311,26 @@ describe('snapshots and the demo', () => {
       const parsed = parseBatchFile(JSON.parse(JSON.stringify(file)));
       if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems.slice(0, 3)));
       const openedId = newId();
-      await writeEntries(t.app, site, entriesOfFile(parsed.file, { openedId, by: 'Mo', rules: rulesNamedIn(parsed.file), idOf: () => newId() }), now);
-      const again = batchFileOf(foldBatch(await logRepo(t.app).ofBatch(openedId)), site, siteState)!;
-      const verdicts = (f: typeof file, asOf?: number) => rulingsOf(preparedOf(f, asOf), rulesForMethod(file.batch.method)).map((r) => r.account.verdict);
+      await writeEntries(
+        t.app,
+        site,
+        entriesOfFile(parsed.file, {
+          openedId,
+          by: 'Mo',
+          rules: rulesNamedIn(parsed.file),
+          idOf: () => newId(),
+        }),
+        now,
+      );
+      const again = batchFileOf(
+        foldBatch(await logRepo(t.app).ofBatch(openedId)),
+        site,
+        siteState,
+      )!;
+      const verdicts = (f: typeof file, asOf?: number) =>
+        rulingsOf(preparedOf(f, asOf), rulesForMethod(file.batch.method)).map(
+          (r) => r.account.verdict,
+        );
       expect(verdicts(again, now)).toEqual(verdicts(file, now));
       expect(verdicts(again)).toEqual(verdicts(file));
     }
@@ -172,13 +338,40 @@ describe('snapshots and the demo', () => {
 
   test('unknown fields of a file survive the way through the log', async () => {
     const site = await aSite(t.app);
-    const file = { format: 'zealous-heap/batch', version: 1, moon: 'full', site: { name: 'Elsewhere', timeZone: 'Asia/Kolkata', altitude: 900 }, batch: { code: 'Z', method: 'vessel', builtAt: '2026-05-01T00:00+05:30', colour: 'red' },
-      policy: { minPoints: 1, extra: true }, points: [{ id: 'p', hue: 1 }], probes: [{ id: 'T', maker: 'x', checks: [] }], readings: [{ id: 'r', at: '2026-05-02T00:00:00.123456Z', point: 'p', probe: 'T', value: 60, unit: 'C', cloud: 2 }],
-      events: [{ id: 'n1', at: '2026-05-02T01:00Z', type: 'note', text: 'hello', deep: { er: 1 } }, { id: 'a1', at: '2026-05-02T02:00Z', type: 'add', raw: false, by: 'someone' }] };
+    const file = {
+      format: 'zealous-heap/batch',
+      version: 1,
+      moon: 'full',
+      site: { name: 'Elsewhere', timeZone: 'Asia/Kolkata', altitude: 900 },
+      batch: { code: 'Z', method: 'vessel', builtAt: '2026-05-01T00:00+05:30', colour: 'red' },
+      policy: { minPoints: 1, extra: true },
+      points: [{ id: 'p', hue: 1 }],
+      probes: [{ id: 'T', maker: 'x', checks: [] }],
+      readings: [
+        {
+          id: 'r',
+          at: '2026-05-02T00:00:00.123456Z',
+          point: 'p',
+          probe: 'T',
+          value: 60,
+          unit: 'C',
+          cloud: 2,
+        },
+      ],
+      events: [
+        { id: 'n1', at: '2026-05-02T01:00Z', type: 'note', text: 'hello', deep: { er: 1 } },
+        { id: 'a1', at: '2026-05-02T02:00Z', type: 'add', raw: false, by: 'someone' },
+      ],
+    };
     const parsed = parseBatchFile(file);
     if (!parsed.ok) throw new Error('refused');
     const openedId = newId();
-    await writeEntries(t.app, site, entriesOfFile(parsed.file, { openedId, by: 'Mo', rules: [], idOf: () => newId() }), NOW);
+    await writeEntries(
+      t.app,
+      site,
+      entriesOfFile(parsed.file, { openedId, by: 'Mo', rules: [], idOf: () => newId() }),
+      NOW,
+    );
     const back = batchFileOf(foldBatch(await logRepo(t.app).ofBatch(openedId)), site, foldSite([]));
     expect(back).toMatchObject(file);
   });

@@ -4,47 +4,128 @@ import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { axe, fill, open, press, sleep, startSite, textOf, waitText, type App } from '../support/app';
+import {
+  axe,
+  fill,
+  open,
+  press,
+  sleep,
+  startSite,
+  textOf,
+  waitText,
+  type App,
+} from '../support/app';
 
 /** What to do next, on the screens: a heap that overheats, one that never heats, one that is joined, one that is put off and lost; the plan, the fire card, the methods. */
 let app: App;
 let site: Site;
-beforeAll(async () => { ({ app, site } = await startSite()); }, 120_000);
+beforeAll(async () => {
+  ({ app, site } = await startSite());
+}, 120_000);
 afterAll(() => app?.stop(), 60_000);
 
 const H = 3_600_000;
 const PLACES = ['P1', 'P2', 'P3', 'P4', 'P5'];
 const iso = (at: number): string => new Date(at).toISOString();
-type Made = { id: string; entries: NewEntry[]; round: (hoursAgo: number, coldest: number, core: number) => Made; log: (kind: string, hoursAgo: number, data: object) => Made; keep: () => Promise<string> };
+type Made = {
+  id: string;
+  entries: NewEntry[];
+  round: (hoursAgo: number, coldest: number, core: number) => Made;
+  log: (kind: string, hoursAgo: number, data: object) => Made;
+  keep: () => Promise<string>;
+};
 /** A heap with a past, written as people would have. */
 function heap(name: string, builtHoursAgo: number, more: object = {}): Made {
   const id = newId();
   const now = Date.now();
   const made: Made = {
-    id, entries: [],
-    log(kind, hoursAgo, data) { made.entries.push({ id: kind === 'opened' ? id : newId(), batch: id, at: Math.round(now - hoursAgo * H), by: 'Mo', kind, data } as unknown as NewEntry); return made; },
+    id,
+    entries: [],
+    log(kind, hoursAgo, data) {
+      made.entries.push({
+        id: kind === 'opened' ? id : newId(),
+        batch: id,
+        at: Math.round(now - hoursAgo * H),
+        by: 'Mo',
+        kind,
+        data,
+      } as unknown as NewEntry);
+      return made;
+    },
     round(hoursAgo, coldest, core) {
       const r = newId();
       const at = Math.round(now - hoursAgo * H);
-      made.entries.push({ id: r, batch: id, at, by: 'Mo', kind: 'round', data: { source: 'hand', readings: PLACES.map((p, i) => ({ id: `${r}.${p}`, point: p, value: i === 0 ? core : i === 3 ? coldest : (core + coldest) / 2, unit: 'C' as const, round: r, at: iso(at) })) } } as NewEntry);
+      made.entries.push({
+        id: r,
+        batch: id,
+        at,
+        by: 'Mo',
+        kind: 'round',
+        data: {
+          source: 'hand',
+          readings: PLACES.map((p, i) => ({
+            id: `${r}.${p}`,
+            point: p,
+            value: i === 0 ? core : i === 3 ? coldest : (core + coldest) / 2,
+            unit: 'C' as const,
+            round: r,
+            at: iso(at),
+          })),
+        },
+      } as NewEntry);
       return made;
     },
-    async keep() { await writeEntries(app.database.app, site, made.entries, now, (e) => e.at + 60_000); return id; },
+    async keep() {
+      await writeEntries(app.database.app, site, made.entries, now, (e) => e.at + 60_000);
+      return id;
+    },
   };
-  made.log('opened', builtHoursAgo + 2, { code: name.slice(0, 2).toUpperCase(), name, method: 'turned', volumeM3: 4, points: PLACES.map((p, i) => ({ id: p, label: `${p} ${i === 0 ? 'core' : 'toe'}`, zone: i === 0 ? 'core' : 'edge', depthM: 0.6 })), policy: {}, rules: ['us-503-pfrp-turned'], ownRules: [], inputs: ['manure'], ...more });
+  made.log('opened', builtHoursAgo + 2, {
+    code: name.slice(0, 2).toUpperCase(),
+    name,
+    method: 'turned',
+    volumeM3: 4,
+    points: PLACES.map((p, i) => ({
+      id: p,
+      label: `${p} ${i === 0 ? 'core' : 'toe'}`,
+      zone: i === 0 ? 'core' : 'edge',
+      depthM: 0.6,
+    })),
+    policy: {},
+    rules: ['us-503-pfrp-turned'],
+    ownRules: [],
+    inputs: ['manure'],
+    ...more,
+  });
   return made.log('built', builtHoursAgo, {});
 }
-const daily = (m: Made, from: number, to: number, coldest: number, core: number): Made => { for (let h = from; h >= to; h -= 12) m.round(h, coldest, core); return m; };
+const daily = (m: Made, from: number, to: number, coldest: number, core: number): Made => {
+  for (let h = from; h >= to; h -= 12) m.round(h, coldest, core);
+  return m;
+};
 
 test('a heap that overheats: danger first, choices with their cautions, turned, read again, told on when it does not help', async () => {
-  const id = await daily(heap('Quail', 150, { volumeM3: 6 }), 120, 14, 62, 68).round(6, 66, 71.4).round(1, 66, 73).keep();
+  const id = await daily(heap('Quail', 150, { volumeM3: 6 }), 120, 14, 62, 68)
+    .round(6, 66, 71.4)
+    .round(1, 66, 73)
+    .keep();
   const { page, errors, close } = await app.page();
   await open(page, app.base);
   await waitText(page, 'main', /Quail can’t wait\.[^]*Danger[^]*Quail: cool it: turn or split/);
-  expect(await page.$eval(`[data-task="${id}:hot"]`, (el) => (el as HTMLElement).innerText)).not.toMatch(/Put off/);
+  expect(
+    await page.$eval(`[data-task="${id}:hot"]`, (el) => (el as HTMLElement).innerText),
+  ).not.toMatch(/Put off/);
   await open(page, `${app.base}/batch/${id}`);
-  await waitText(page, '[data-testid=danger]', /73 °C inside[^]*Turn it, reading first\.[^]*Split it in two[^]*have water running[^]*Read it again by/);
-  await waitText(page, '[data-testid=course]', /hotter than the .* expected of this method on day 7/);
+  await waitText(
+    page,
+    '[data-testid=danger]',
+    /73 °C inside[^]*Turn it, reading first\.[^]*Split it in two[^]*have water running[^]*Read it again by/,
+  );
+  await waitText(
+    page,
+    '[data-testid=course]',
+    /hotter than the .* expected of this method on day 7/,
+  );
   expect(await axe(page)).toEqual([]);
 
   await page.keyboard.press('t');
@@ -59,13 +140,34 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
 
   // Read again: still too hot. Nobody turns it twice in a day; it is split, and somebody else is told.
   const state = foldBatch(await logRepo(app.database.app).ofBatch(id));
-  const again: NewEntry = { id: newId(), batch: id, at: Date.now(), by: 'Mo', kind: 'round', data: { source: 'hand', readings: PLACES.map((p) => ({ id: `again.${p}`, point: p, value: 72, unit: 'C' as const, round: 'again', at: iso(Date.now()) })) } };
+  const again: NewEntry = {
+    id: newId(),
+    batch: id,
+    at: Date.now(),
+    by: 'Mo',
+    kind: 'round',
+    data: {
+      source: 'hand',
+      readings: PLACES.map((p) => ({
+        id: `again.${p}`,
+        point: p,
+        value: 72,
+        unit: 'C' as const,
+        round: 'again',
+        at: iso(Date.now()),
+      })),
+    },
+  };
   await writeEntries(app.database.app, site, [again], Date.now());
   expect(state.events.some((e) => e.kind === 'turn')).toBe(true);
   await page.reload();
   await waitText(page, '[data-testid=danger]', /Split it in two/);
   expect(await textOf(page, '[data-testid=danger]')).not.toMatch(/Turn it, reading first/);
-  await waitText(page, '[data-testid=escalate]', /Tell whoever answers for the site; see the fire card/);
+  await waitText(
+    page,
+    '[data-testid=escalate]',
+    /Tell whoever answers for the site; see the fire card/,
+  );
 
   // The fire card is set up, and stands there with no network.
   await open(page, `${app.base}/fire`);
@@ -87,8 +189,16 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   const id = await daily(heap('Rail', 130, { volumeM3: 0.7 }), 118, 4, 17, 21).keep();
   const { page, close } = await app.page();
   await open(page, `${app.base}/batch/${id}`);
-  await waitText(page, '[data-testid=todo]', /It does not heat: make it bigger[^]*Too small to hold its heat: 0\.7 m³ now/);
-  await waitText(page, '[data-testid=diagnosis]', /1\. Too small[^]*For it: 0\.7 m³ now[^]*Too dry[^]*nobody squeezed a handful lately/);
+  await waitText(
+    page,
+    '[data-testid=todo]',
+    /It does not heat: make it bigger[^]*Too small to hold its heat: 0\.7 m³ now/,
+  );
+  await waitText(
+    page,
+    '[data-testid=diagnosis]',
+    /1\. Too small[^]*For it: 0\.7 m³ now[^]*Too dry[^]*nobody squeezed a handful lately/,
+  );
   await waitText(page, '[data-testid=too-small]', /rarely stays hot/);
 
   await page.keyboard.press('s');
@@ -96,16 +206,61 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   await fill(page, 'Who', 'Mo');
   await press(page, 'Keep what I saw');
   await waitText(page, '[data-testid=diagnosis]', /1\. Too dry[^]*squeezed .*crumbles/);
-  await waitText(page, '[data-testid=water-advice]', /Water it: about \d+ L now[^]*minutes? of the hose, or \d+ buckets?\.[^]*Stop when it seeps/);
+  await waitText(
+    page,
+    '[data-testid=water-advice]',
+    /Water it: about \d+ L now[^]*minutes? of the hose, or \d+ buckets?\.[^]*Stop when it seeps/,
+  );
 
   // Two things at once, and it warms: nobody knows which helped.
   const at = Date.now();
-  await writeEntries(app.database.app, site, [
-    { id: newId(), batch: id, at: at - 40 * H, by: 'Jo', kind: 'fix', data: { fix: 'cover' } }, { id: newId(), batch: id, at: at - 39 * H, by: 'Jo', kind: 'water', data: { clean: true, litres: 80 } },
-  ] as NewEntry[], at);
-  await writeEntries(app.database.app, site, [{ id: newId(), batch: id, at: at - H, by: 'Jo', kind: 'round', data: { source: 'hand', readings: PLACES.map((p) => ({ id: `w.${p}`, point: p, value: 34, unit: 'C' as const, round: 'w', at: iso(at - H) })) } }], at);
+  await writeEntries(
+    app.database.app,
+    site,
+    [
+      { id: newId(), batch: id, at: at - 40 * H, by: 'Jo', kind: 'fix', data: { fix: 'cover' } },
+      {
+        id: newId(),
+        batch: id,
+        at: at - 39 * H,
+        by: 'Jo',
+        kind: 'water',
+        data: { clean: true, litres: 80 },
+      },
+    ] as NewEntry[],
+    at,
+  );
+  await writeEntries(
+    app.database.app,
+    site,
+    [
+      {
+        id: newId(),
+        batch: id,
+        at: at - H,
+        by: 'Jo',
+        kind: 'round',
+        data: {
+          source: 'hand',
+          readings: PLACES.map((p) => ({
+            id: `w.${p}`,
+            point: p,
+            value: 34,
+            unit: 'C' as const,
+            round: 'w',
+            at: iso(at - H),
+          })),
+        },
+      },
+    ],
+    at,
+  );
   await page.reload();
-  await waitText(page, '[data-testid=trials]', /Covered, watered[^]*It warmed\. 21 °C before, 34 °C within five days\. Cause unknown: several things were changed at once/);
+  await waitText(
+    page,
+    '[data-testid=trials]',
+    /Covered, watered[^]*It warmed\. 21 °C before, 34 °C within five days\. Cause unknown: several things were changed at once/,
+  );
   expect(await axe(page)).toEqual([]);
 
   await press(page, 'Move, join, split');
@@ -125,26 +280,59 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
 }, 120_000);
 
 test('a heap that is joined: its proof is told to be lost before it is kept, the other is at its end, and the tree shows both', async () => {
-  const whole = await daily(heap('Sora', 24 * 20, { method: 'static', rules: ['us-503-pfrp-static'] }), 24 * 19, 8, 60, 64).keep();
-  const part = await heap('Tern', 60, { method: 'static', rules: ['us-503-pfrp-static'], volumeM3: 1.2 }).round(30, 30, 40).round(6, 33, 42).keep();
+  const whole = await daily(
+    heap('Sora', 24 * 20, { method: 'static', rules: ['us-503-pfrp-static'] }),
+    24 * 19,
+    8,
+    60,
+    64,
+  ).keep();
+  const part = await heap('Tern', 60, {
+    method: 'static',
+    rules: ['us-503-pfrp-static'],
+    volumeM3: 1.2,
+  })
+    .round(30, 30, 40)
+    .round(6, 33, 42)
+    .keep();
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/batch/${whole}`);
   await waitText(page, '[data-testid=verdict]', /Proven/);
   await page.keyboard.press('j');
   await page.select('[role=dialog] select', part);
-  await waitText(page, '[role=dialog]', /Tern has not met Sora’s rules: the joined heap is only as proven as its weakest part/);
-  await waitText(page, '[data-testid=effects]', /This costs counted time or a proof[^]*Sora’s proof is lost/);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /Tern has not met Sora’s rules: the joined heap is only as proven as its weakest part/,
+  );
+  await waitText(
+    page,
+    '[data-testid=effects]',
+    /This costs counted time or a proof[^]*Sora’s proof is lost/,
+  );
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Log it, and start the clock again');
-  await waitText(page, '[data-testid=verdict]', /Not read since its clock started again\. It needs 3 days/);
-  await waitText(page, '[data-testid=kin]', /Went into it[^]*Tern: joined, 1\.2 m³, not proven[^]*at its end/);
+  await waitText(
+    page,
+    '[data-testid=verdict]',
+    /Not read since its clock started again\. It needs 3 days/,
+  );
+  await waitText(
+    page,
+    '[data-testid=kin]',
+    /Went into it[^]*Tern: joined, 1\.2 m³, not proven[^]*at its end/,
+  );
   await open(page, `${app.base}/batch/${part}`);
   await waitText(page, '[data-testid=stage]', /At its end since .*: joined to another heap/);
   await waitText(page, '[data-testid=kin]', /Came out of it[^]*Sora: joined/);
   await open(page, app.base);
   await waitText(page, 'main', /Sora/);
-  expect((await page.$$eval('main h2', (all) => all.map((h) => h.textContent ?? ''))).some((t) => t.startsWith('Tern'))).toBe(false);
+  expect(
+    (await page.$$eval('main h2', (all) => all.map((h) => h.textContent ?? ''))).some((t) =>
+      t.startsWith('Tern'),
+    ),
+  ).toBe(false);
 
   // A part carried off has the past and a future of its own; leachate stands in both logs.
   await open(page, `${app.base}/batch/${whole}`);
@@ -175,10 +363,16 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
 
 test('a reading that is put off and lost: the list says what it costs, who put it off and why, and then that it is gone', async () => {
   // Its last hot round lies so far back that the run is lost within the minute.
-  const id = await daily(heap('Upupa', 200), 170, 47, 60, 64).round(36 - 35 / 3600, 60, 64).keep();
+  const id = await daily(heap('Upupa', 200), 170, 47, 60, 64)
+    .round(36 - 35 / 3600, 60, 64)
+    .keep();
   const { page, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, app.base);
-  await waitText(page, 'main', /Lost if left[^]*Upupa: read by[^]*Past 36 h its \d d \d+ h are lost/);
+  await waitText(
+    page,
+    'main',
+    /Lost if left[^]*Upupa: read by[^]*Past 36 h its \d d \d+ h are lost/,
+  );
   await (await page.waitForSelector(`[data-task="${id}:read"] button`))!.tap();
   await waitText(page, '[data-testid=cost]', /After \d\d:\d\d its .* are lost/);
   await press(page, 'In 4 hours');
@@ -187,7 +381,11 @@ test('a reading that is put off and lost: the list says what it costs, who put i
   await press(page, 'Put it off');
   await waitText(page, 'main', /Put off[^]*Upupa[^]*Put off by Jo until .*: nobody free/);
   expect(await axe(page)).toEqual([]);
-  for (let i = 0; i < 60; i += 1) { await open(page, `${app.base}/batch/${id}`); if (/no longer count/.test(await textOf(page, '[data-testid=verdict]'))) break; await sleep(1000); }
+  for (let i = 0; i < 60; i += 1) {
+    await open(page, `${app.base}/batch/${id}`);
+    if (/no longer count/.test(await textOf(page, '[data-testid=verdict]'))) break;
+    await sleep(1000);
+  }
   await waitText(page, '[data-testid=verdict]', /no longer count/);
   await waitText(page, '[data-testid=log]', /Put off read, nobody free/);
   await close();
@@ -213,7 +411,12 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await waitText(page, '[role=dialog]', /carry germs/);
   await fill(page, 'How much, litres', '12');
   await press(page, 'Keep it');
-  await page.waitForFunction(() => !/Empty the leachate/.test((document.querySelector('[data-task^="chore:"]') as HTMLElement | null)?.innerText ?? ''));
+  await page.waitForFunction(
+    () =>
+      !/Empty the leachate/.test(
+        (document.querySelector('[data-task^="chore:"]') as HTMLElement | null)?.innerText ?? '',
+      ),
+  );
 
   await open(page, `${app.base}/plan`);
   await waitText(page, 'main', /Fourteen days from .*[^]*integer programme/);
@@ -225,7 +428,11 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 + 95, box.y + 6, { steps: 8 });
-  await waitText(page, '[data-testid=plan-effect]', /Wren, turned .*:[^]*(could be proven|no proof|would be lost)/);
+  await waitText(
+    page,
+    '[data-testid=plan-effect]',
+    /Wren, turned .*:[^]*(could be proven|no proof|would be lost)/,
+  );
   await page.mouse.up();
   await waitText(page, '[data-testid=confirm-move]', /Move it to/);
   await press(page, 'Leave it');
@@ -236,13 +443,20 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   const days = await page.$$('[role=dialog] li button:not([disabled])');
   await days[1]!.click();
   await press(page, 'Move it to');
-  await page.waitForFunction((sel, was) => Number((document.querySelector(sel) as HTMLElement | null)?.dataset.day) !== was, {}, mark, before);
+  await page.waitForFunction(
+    (sel, was) => Number((document.querySelector(sel) as HTMLElement | null)?.dataset.day) !== was,
+    {},
+    mark,
+    before,
+  );
   const feed = await page.evaluate(async () => (await fetch('/calendar.ics')).text());
   expect(feed).toMatch(/BEGIN:VCALENDAR[^]*SUMMARY:Wren: turning/);
 
   await open(page, `${app.base}/methods`);
   await waitText(page, 'main', /Fast turned heap[^]*on day 4, then every 2 days/);
-  await (await page.waitForSelector('[data-method=fast] ::-p-xpath(.//button[text()="Copy it"])'))!.click();
+  await (await page.waitForSelector(
+    '[data-method=fast] ::-p-xpath(.//button[text()="Copy it"])',
+  ))!.click();
   await fill(page, 'Name', 'Our fast heap');
   await fill(page, 'Then every, days', '3');
   await fill(page, 'Danger from, °C', '60');
@@ -253,7 +467,9 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await waitText(page, 'main', /Our fast heap[^]*of this site/);
   await open(page, `${app.base}/batch/${id}`);
   await press(page, 'Move, join, split');
-  await (await page.waitForSelector('[role=dialog] ::-p-xpath(.//button[contains(., "Method")])'))!.click();
+  await (await page.waitForSelector(
+    '[role=dialog] ::-p-xpath(.//button[contains(., "Method")])',
+  ))!.click();
   await press(page, 'Our fast heap');
   await press(page, 'Keep it as');
   await waitText(page, '[data-testid=stage]', /Our fast heap/);

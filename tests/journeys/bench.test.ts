@@ -3,21 +3,87 @@ import type { NewEntry } from '@/core/log/entry';
 import type { Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { axe, fill, open, press, sleep, startSite, textOf, valueOf, waitText, type App } from '../support/app';
+import {
+  axe,
+  fill,
+  open,
+  press,
+  sleep,
+  startSite,
+  textOf,
+  valueOf,
+  waitText,
+  type App,
+} from '../support/app';
 
 /** From load to closed heap, as people do it: the gate, the bench, the heap going up on a phone, the map. */
 let app: App;
 let site: Site;
-beforeAll(async () => { ({ app, site } = await startSite()); }, 120_000);
+beforeAll(async () => {
+  ({ app, site } = await startSite());
+}, 120_000);
 afterAll(() => app?.stop(), 60_000);
 
 const H = 3_600_000;
-const write = (entries: NewEntry[]) => writeEntries(app.database.app, site, entries, Date.now(), (e) => e.at + 1000);
-const entry = (kind: string, data: object, hoursAgo: number, batch: string | null = null, id = newId(), by = 'Jo'): NewEntry => ({ id, batch, at: Date.now() - hoursAgo * H, by, kind, data }) as unknown as NewEntry;
-const load = (material: string, litres: number, more: object = {}): NewEntry => entry('load', { material, amount: { in: 'litres', n: litres }, state: 'fresh', sprayed: 'no', answer: 'accept', waste: true, ...more }, 50);
-const heap = (code: string, name: string): { id: string; entries: NewEntry[] } => { const id = newId(); return { id, entries: [entry('opened', { code, name, method: 'turned', bay: '3', volumeM3: 2, shape: 'dome', points: [{ id: 'P1', label: 'P1 core' }], policy: {}, rules: ['us-503-pfrp-turned'], ownRules: [], inputs: ['manure'] }, 9, id, id)] }; };
-const select = async (page: Page, label: string, value: string): Promise<void> => { await page.select(`select[aria-label="${label}"]`, value); };
-const pressKey = async (page: Page, within: string): Promise<void> => { const b = await page.waitForSelector(`${within} .btn.key:not([disabled])`, { visible: true }); await b!.click(); };
+const write = (entries: NewEntry[]) =>
+  writeEntries(app.database.app, site, entries, Date.now(), (e) => e.at + 1000);
+const entry = (
+  kind: string,
+  data: object,
+  hoursAgo: number,
+  batch: string | null = null,
+  id = newId(),
+  by = 'Jo',
+): NewEntry =>
+  ({ id, batch, at: Date.now() - hoursAgo * H, by, kind, data }) as unknown as NewEntry;
+const load = (material: string, litres: number, more: object = {}): NewEntry =>
+  entry(
+    'load',
+    {
+      material,
+      amount: { in: 'litres', n: litres },
+      state: 'fresh',
+      sprayed: 'no',
+      answer: 'accept',
+      waste: true,
+      ...more,
+    },
+    50,
+  );
+const heap = (code: string, name: string): { id: string; entries: NewEntry[] } => {
+  const id = newId();
+  return {
+    id,
+    entries: [
+      entry(
+        'opened',
+        {
+          code,
+          name,
+          method: 'turned',
+          bay: '3',
+          volumeM3: 2,
+          shape: 'dome',
+          points: [{ id: 'P1', label: 'P1 core' }],
+          policy: {},
+          rules: ['us-503-pfrp-turned'],
+          ownRules: [],
+          inputs: ['manure'],
+        },
+        9,
+        id,
+        id,
+      ),
+    ],
+  };
+};
+const select = async (page: Page, label: string, value: string): Promise<void> => {
+  await page.select(`select[aria-label="${label}"]`, value);
+};
+const pressKey = async (page: Page, within: string): Promise<void> => {
+  const b = await page.waitForSelector(`${within} .btn.key:not([disabled])`, { visible: true });
+  await b!.click();
+};
 
 test('at the gate: taken in, held with what is to be asked, refused with what was done; unknown stays unknown', async () => {
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
@@ -70,7 +136,11 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
 test('the list of what the site takes is read out by thing and reason, changed, and holds for the next load', async () => {
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, `${app.base}/store/gate`);
-  await waitText(page, '[data-testid=acceptance]', /Bindweed and couch, with roots\s+Accept, for turned heaps and vessels: turned into the hot core\.\s+Ask first, otherwise: roots at the skin/);
+  await waitText(
+    page,
+    '[data-testid=acceptance]',
+    /Bindweed and couch, with roots\s+Accept, for turned heaps and vessels: turned into the hot core\.\s+Ask first, otherwise: roots at the skin/,
+  );
   await press(page, 'Change the list');
   await press(page, 'Add a line at the top');
   await waitText(page, '[data-testid=acceptance]', /Each line wants a reason/);
@@ -80,7 +150,11 @@ test('the list of what the site takes is read out by thing and reason, changed, 
   await fill(page, 'Who', 'Sam');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Keep this list');
-  await waitText(page, '[data-testid=acceptance]', /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, for turned heaps and vessels/);
+  await waitText(
+    page,
+    '[data-testid=acceptance]',
+    /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, for turned heaps and vessels/,
+  );
   await open(page, `${app.base}/store/take-in`);
   await fill(page, 'What is it?', 'wool');
   await press(page, 'Wool waste');
@@ -103,7 +177,11 @@ test('a load is tested with a bucket, step by step, and the bench reckons with i
   await fill(page, 'Empty bucket, kg', '0,6');
   await fill(page, 'Full bucket, kg', '2.2');
   await fill(page, 'Water to the brim, L', '17');
-  await waitText(page, '[data-testid=steps]', /2\.2 − 0\.6 = what is in it\s*1\.6 kg\s*1\.6 kg in 20 L\s*80 kg\/m³[^]*85 % air/);
+  await waitText(
+    page,
+    '[data-testid=steps]',
+    /2\.2 − 0\.6 = what is in it\s*1\.6 kg\s*1\.6 kg in 20 L\s*80 kg\/m³[^]*85 % air/,
+  );
   await fill(page, 'Who', 'Jo');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '#test', /Bulk density: 80 kg\/m³ .*measured: bucket test/);
@@ -113,7 +191,11 @@ test('a load is tested with a bucket, step by step, and the bench reckons with i
   await fill(page, 'Find a material', 'straw');
   await press(page, 'Change Straw');
   await fill(page, 'Moisture, laboratory', '110');
-  await waitText(page, 'main', /Moisture is a share of the wet weight: give a percentage between 0 and 99\.5/);
+  await waitText(
+    page,
+    'main',
+    /Moisture is a share of the wet weight: give a percentage between 0 and 99\.5/,
+  );
   await fill(page, 'Moisture, laboratory', '14');
   await fill(page, 'Who', 'Jo');
   await press(page, 'Keep this material');
@@ -132,8 +214,16 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await fill(page, 'Find a material', 'hen-house');
   await press(page, 'Hen-house litter');
   await fill(page, 'Hen-house litter, how much', '8');
-  await waitText(page, '[data-testid=says]', /smell of ammonia: too little carbon[^]*barrows of chipped prunings|smell of ammonia[^]*barrows? of /);
-  const cn = Number(/(\d+\.\d)/.exec(await page.$eval('[data-testid=window-cn] svg', (el) => el.getAttribute('aria-label')!))![1]);
+  await waitText(
+    page,
+    '[data-testid=says]',
+    /smell of ammonia: too little carbon[^]*barrows of chipped prunings|smell of ammonia[^]*barrows? of /,
+  );
+  const cn = Number(
+    /(\d+\.\d)/.exec(
+      await page.$eval('[data-testid=window-cn] svg', (el) => el.getAttribute('aria-label')!),
+    )![1],
+  );
   expect(cn).toBeCloseTo(14, 0);
   await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*wants 8 barrows more brown/);
   expect(await axe(page)).toEqual([]);
@@ -147,13 +237,28 @@ test('on the bench: figures with every change, unknown told as such, added, solv
 
   await page.waitForSelector('section > div > .btn.key:not([disabled])');
   await press(page, 'Add ');
-  await page.waitForFunction(() => [...document.querySelectorAll('[data-testid=row]')].length === 2);
-  await page.waitForFunction((was) => Number(/(\d+\.\d)/.exec(document.querySelector('[data-testid=window-cn] svg')!.getAttribute('aria-label')!)![1]) > was, {}, cn + 1);
+  await page.waitForFunction(
+    () => [...document.querySelectorAll('[data-testid=row]')].length === 2,
+  );
+  await page.waitForFunction(
+    (was) =>
+      Number(
+        /(\d+\.\d)/.exec(
+          document.querySelector('[data-testid=window-cn] svg')!.getAttribute('aria-label')!,
+        )![1],
+      ) > was,
+    {},
+    cn + 1,
+  );
   await press(page, 'Another material');
   await fill(page, 'Find a material', 'horse');
   await press(page, 'Horse manure');
   await select(page, 'Horse manure, measure', 'unknown');
-  await waitText(page, '[data-testid=says]', /C:N of what is known: \d+\.\d \(\d+\.\d to \d+\.\d\)\. Not in that figure: Horse manure\./);
+  await waitText(
+    page,
+    '[data-testid=says]',
+    /C:N of what is known: \d+\.\d \(\d+\.\d to \d+\.\d\)\. Not in that figure: Horse manure\./,
+  );
   expect(await textOf(page, '[data-testid=schools]')).toMatch(/cannot be computed: Horse manure/);
   await press(page, 'take out Horse manure');
   await fill(page, 'Hen-house litter, how much', 'many');
@@ -161,21 +266,38 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await fill(page, 'Hen-house litter, how much', '8');
 
   // Solve round what is fixed.
-  await page.evaluate(() => { [...document.querySelectorAll<HTMLElement>('[data-testid=row]')].find((r) => r.innerText.includes('Hen-house'))!.querySelector<HTMLElement>('[aria-pressed]')!.click(); });
+  await page.evaluate(() => {
+    [...document.querySelectorAll<HTMLElement>('[data-testid=row]')]
+      .find((r) => r.innerText.includes('Hen-house'))!
+      .querySelector<HTMLElement>('[aria-pressed]')!
+      .click();
+  });
   await press(page, 'Another material');
   await fill(page, 'Find a material', 'invasive');
   await press(page, 'Roots of invasive plants');
   await press(page, 'Solve…');
-  await waitText(page, '[role=dialog]', /Taken out, because its figures are not known: Roots of invasive plants\./);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /Taken out, because its figures are not known: Roots of invasive plants\./,
+  );
   await fill(page, 'C:N from', '26');
-  const other = (await page.$$eval('[data-testid=row] b', (els) => els.map((el) => el.textContent!)))[1]!;
+  const other = (
+    await page.$$eval('[data-testid=row] b', (els) => els.map((el) => el.textContent!))
+  )[1]!;
   await press(page, 'Limits and prices of each');
   await fill(page, `${other}, at least`, '3');
   await fill(page, `${other}, at most`, '0.5');
   await waitText(page, '[role=dialog]', /at least 3 is more than at most 0\.5/);
   await fill(page, `${other}, at least`, '0');
   await pressKey(page, '[role=dialog]');
-  await waitText(page, '[data-testid=solved]', new RegExp(`This is the nearest[^]*${other}: at most [\\d.]+ kg, 45 L was allowed, and it would take`));
+  await waitText(
+    page,
+    '[data-testid=solved]',
+    new RegExp(
+      `This is the nearest[^]*${other}: at most [\\d.]+ kg, 45 L was allowed, and it would take`,
+    ),
+  );
   await fill(page, `${other}, at most`, '400');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=solved]', /This reaches it|This is the nearest/);
@@ -191,14 +313,34 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=recipes]', /Litter, spring version 1, by Mo/);
   // Somebody else changes it meanwhile.
-  const kept = (await app.database.app.selectFrom('log_entry').selectAll().where('kind', '=', 'recipe').execute())[0]!;
-  await write([entry('recipe', { recipe: { ...(kept.data as { recipe: object }).recipe, waterL: 5 }, from: kept.id }, 0)]);
+  const kept = (
+    await app.database.app
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('kind', '=', 'recipe')
+      .execute()
+  )[0]!;
+  await write([
+    entry(
+      'recipe',
+      { recipe: { ...(kept.data as { recipe: object }).recipe, waterL: 5 }, from: kept.id },
+      0,
+    ),
+  ]);
   await fill(page, 'Water to add, litres', '120');
   await press(page, 'Keep as a recipe…');
   await pressKey(page, '[role=dialog]');
-  await waitText(page, '[role=dialog]', /‘Litter, spring’ was changed by Jo .* Nothing of yours is lost/);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /‘Litter, spring’ was changed by Jo .* Nothing of yours is lost/,
+  );
   await press(page, 'Keep mine as a copy');
-  await waitText(page, '[data-testid=recipes]', /Litter, spring version 2, by Jo[^]*Litter, spring, copy version 1, by Mo/);
+  await waitText(
+    page,
+    '[data-testid=recipes]',
+    /Litter, spring version 2, by Jo[^]*Litter, spring, copy version 1, by Mo/,
+  );
   expect(await valueOf(page, 'Water to add, litres')).toBe('120');
 
   // What lies on the bench is there again after the page was closed.
@@ -215,7 +357,8 @@ test('on the bench: figures with every change, unknown told as such, added, solv
 }, 180_000);
 
 test('going up on a phone: layer by layer, broken off with no signal, taken up again, closed at the last raw load', async () => {
-  const id = (await app.database.app.selectFrom('batch_snapshot').select('batch').execute())[0]!.batch;
+  const id = (await app.database.app.selectFrom('batch_snapshot').select('batch').execute())[0]!
+    .batch;
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, `${app.base}/batch/${id}/build`);
   await press(page, 'Layer 1 is in');
@@ -229,13 +372,18 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await sleep(7000);
   await page.setOfflineMode(false);
   await open(page, `${app.base}/batch/${id}/build`);
-  await waitText(page, '[data-testid=went]', /layer 2/).catch(async () => { await open(page, `${app.base}/batch/${id}/build`); return waitText(page, '[data-testid=went]', /layer 2/); });
+  await waitText(page, '[data-testid=went]', /layer 2/).catch(async () => {
+    await open(page, `${app.base}/batch/${id}/build`);
+    return waitText(page, '[data-testid=went]', /layer 2/);
+  });
   expect(await axe(page)).toEqual([]);
   // The bench lays out what is still to go in, not what it once was; what was changed there by hand is kept, and told as older.
   const bench = await app.page();
   await open(bench.page, `${app.base}/bench?heap=${id}`);
   await waitText(bench.page, 'main', /In it already:[^]*still to go in/);
-  const owed = await bench.page.$$eval('[data-testid=row] input[inputmode=decimal]', (els) => els.map((el) => (el as HTMLInputElement).value));
+  const owed = await bench.page.$$eval('[data-testid=row] input[inputmode=decimal]', (els) =>
+    els.map((el) => (el as HTMLInputElement).value),
+  );
   await fill(bench.page, 'Water to add, litres', '10');
   await press(page, 'Something else went in');
   await press(page, 'Something went in');
@@ -243,7 +391,11 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=went]', /3 times put in/);
   await open(bench.page, `${app.base}/bench?heap=${id}`);
-  await waitText(bench.page, '[data-testid=stale]', /Something went into Knot since you laid this out/);
+  await waitText(
+    bench.page,
+    '[data-testid=stale]',
+    /Something went into Knot since you laid this out/,
+  );
   expect(await valueOf(bench.page, 'Water to add, litres')).toBe('10');
   await press(bench.page, 'Lay it out anew');
   await bench.page.waitForFunction(() => document.querySelector('[data-testid=stale]') === null);
@@ -260,7 +412,9 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await open(page, `${app.base}/batch/${id}/build`);
   await waitText(page, '[data-testid=closed]', /the clock runs from then/);
   expect(await page.$('[data-testid=next-layer]')).toBeNull();
-  expect(errors.filter((e) => !/ERR_INTERNET_DISCONNECTED|Failed to (load|fetch)/.test(e))).toEqual([]);
+  expect(errors.filter((e) => !/ERR_INTERNET_DISCONNECTED|Failed to (load|fetch)/.test(e))).toEqual(
+    [],
+  );
   await close();
 }, 120_000);
 
@@ -275,7 +429,11 @@ test('a heap that is under way is taken over: what is known is told, and that no
   await fill(page, 'What else is known', 'horse manure and chip');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Open Zander');
-  await waitText(page, '[data-testid=adopted]', /not recorded here before[^]*not known: the clock runs from when it was taken over[^]*3 turnings, horse manure and chip\. None of that counts/);
+  await waitText(
+    page,
+    '[data-testid=adopted]',
+    /not recorded here before[^]*not known: the clock runs from when it was taken over[^]*3 turnings, horse manure and chip\. None of that counts/,
+  );
   expect(errors).toEqual([]);
   await close();
 }, 60_000);
@@ -296,9 +454,15 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
   await fill(page, 'Who', 'Mo');
   await press(page, 'Keep this map');
   await waitText(page, '[data-testid=free]', /Free: bay 4/);
-  const [bar, whole] = await Promise.all(['scale-bar', 'map'].map((id) => page.$eval(`[data-testid=${id}]`, (el) => el.clientWidth)));
+  const [bar, whole] = await Promise.all(
+    ['scale-bar', 'map'].map((id) => page.$eval(`[data-testid=${id}]`, (el) => el.clientWidth)),
+  );
   expect(bar! / whole!).toBeCloseTo(5 / 30, 2);
-  const [from, to] = await Promise.all(['[data-testid=map-heap][data-heap=K]', '[data-slot=bay-2]'].map((s) => page.waitForSelector(s).then((h) => h!.boundingBox())));
+  const [from, to] = await Promise.all(
+    ['[data-testid=map-heap][data-heap=K]', '[data-slot=bay-2]'].map((s) =>
+      page.waitForSelector(s).then((h) => h!.boundingBox()),
+    ),
+  );
   await page.mouse.move(from!.x + from!.width / 2, from!.y + from!.height / 2);
   await page.mouse.down();
   await page.mouse.move(to!.x + 20, to!.y + to!.height / 2, { steps: 12 });

@@ -14,7 +14,13 @@ let command: ChildProcess | null = null;
 beforeAll(() => {
   data = fs.mkdtempSync(path.join(os.tmpdir(), 'zealous-'));
   fs.chmodSync(data, 0o755); // the database's user passes through
-  const { DATABASE_URL: _a, DATABASE_ADMIN_URL: _b, PG_DIR: _c, PG_MODE: _d, ...rest } = process.env;
+  const {
+    DATABASE_URL: _a,
+    DATABASE_ADMIN_URL: _b,
+    PG_DIR: _c,
+    PG_MODE: _d,
+    ...rest
+  } = process.env;
   env = { ...rest, ZEALOUS_DATA: data } as NodeJS.ProcessEnv;
 });
 afterAll(() => {
@@ -23,27 +29,59 @@ afterAll(() => {
   fs.rmSync(data, { recursive: true, force: true });
 }, 30_000);
 
-const pidOf = (name: string): number => Number(fs.readFileSync(path.join(data, name), 'utf8').split('\n')[0]);
-const alive = (pid: number): boolean => { try { return !/^State:\s+[ZX]/m.test(fs.readFileSync(`/proc/${pid}/status`, 'utf8')); } catch { return false; } };
-const gone = async (pid: number): Promise<void> => { for (let i = 0; i < 100 && alive(pid); i += 1) await new Promise((r) => { setTimeout(r, 100); }); };
+const pidOf = (name: string): number =>
+  Number(fs.readFileSync(path.join(data, name), 'utf8').split('\n')[0]);
+const alive = (pid: number): boolean => {
+  try {
+    return !/^State:\s+[ZX]/m.test(fs.readFileSync(`/proc/${pid}/status`, 'utf8'));
+  } catch {
+    return false;
+  }
+};
+const gone = async (pid: number): Promise<void> => {
+  for (let i = 0; i < 100 && alive(pid); i += 1)
+    await new Promise((r) => {
+      setTimeout(r, 100);
+    });
+};
 
 /** Waits until it and its database answer again. */
 async function answersAgain(url: string): Promise<void> {
-  await new Promise((r) => { setTimeout(r, 500); });
+  await new Promise((r) => {
+    setTimeout(r, 500);
+  });
   for (let i = 0; i < 300; i += 1) {
-    if (await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(1000) }).then((r) => r.ok, () => false)) return;
-    await new Promise((r) => { setTimeout(r, 200); });
+    if (
+      await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(1000) }).then(
+        (r) => r.ok,
+        () => false,
+      )
+    )
+      return;
+    await new Promise((r) => {
+      setTimeout(r, 200);
+    });
   }
   throw new Error('it does not come up again');
 }
 
 /** Starts it and waits for the one address that it prints. */
 async function start(): Promise<string> {
-  command = spawn(path.join(ROOT, 'zealous'), ['start'], { env, stdio: ['ignore', 'pipe', 'pipe'], detached: true });
+  command = spawn(path.join(ROOT, 'zealous'), ['start'], {
+    env,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+  });
   return new Promise((resolve, reject) => {
     let text = '';
-    command!.stdout!.on('data', (chunk: Buffer) => { text += chunk; const m = /http:\/\/127\.0\.0\.1:\d+/.exec(text); if (m) resolve(m[0]); });
-    command!.stderr!.on('data', (chunk: Buffer) => { text += chunk; });
+    command!.stdout!.on('data', (chunk: Buffer) => {
+      text += chunk;
+      const m = /http:\/\/127\.0\.0\.1:\d+/.exec(text);
+      if (m) resolve(m[0]);
+    });
+    command!.stderr!.on('data', (chunk: Buffer) => {
+      text += chunk;
+    });
     command!.once('exit', () => reject(new Error(`it ended: ${text}`)));
   });
 }
@@ -51,13 +89,27 @@ async function start(): Promise<string> {
 /** What listens on this machine beside loopback, by the kernel's own table, of these processes. */
 function listensBeyondLoopback(port: number): boolean {
   const hex = port.toString(16).toUpperCase().padStart(4, '0');
-  const rows = ['/proc/net/tcp', '/proc/net/tcp6'].flatMap((f) => (fs.existsSync(f) ? fs.readFileSync(f, 'utf8').split('\n') : []));
-  return rows.some((row) => { const [, local, , state] = row.trim().split(/\s+/); return state === '0A' && local?.endsWith(`:${hex}`) === true && local !== `0100007F:${hex}`; });
+  const rows = ['/proc/net/tcp', '/proc/net/tcp6'].flatMap((f) =>
+    fs.existsSync(f) ? fs.readFileSync(f, 'utf8').split('\n') : [],
+  );
+  return rows.some((row) => {
+    const [, local, , state] = row.trim().split(/\s+/);
+    return state === '0A' && local?.endsWith(`:${hex}`) === true && local !== `0100007F:${hex}`;
+  });
 }
 
 test('an empty site; killed server and database come up again with everything; Ctrl-C leaves nothing', async () => {
   const url = await start();
-  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking'] });
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    headless: true,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-dev-shm-usage',
+      '--disable-background-networking',
+    ],
+  });
   const page = await browser.newPage();
   await open(page, url);
   await fill(page, 'Name of the site', 'Hopyard Corner');
@@ -65,7 +117,11 @@ test('an empty site; killed server and database come up again with everything; C
   await waitText(page, 'main', /No heap yet/);
   await open(page, `${url}/open`);
   await press(page, 'Yes, it is closed');
-  await setTime(page, 'When the last raw load went in', new Date(Date.now() - 26 * 3_600_000).toISOString().slice(0, 16));
+  await setTime(
+    page,
+    'When the last raw load went in',
+    new Date(Date.now() - 26 * 3_600_000).toISOString().slice(0, 16),
+  );
   await fill(page, 'Who', 'Mo');
   await press(page, 'Open Avocet');
   await waitText(page, '[data-testid=log]', /Closed/);
@@ -74,7 +130,8 @@ test('an empty site; killed server and database come up again with everything; C
   expect(listensBeyondLoopback(Number(new URL(url).port))).toBe(false);
   expect(listensBeyondLoopback(pidOf('pg/port'))).toBe(false);
 
-  for (const victim of ['pg/data/postmaster.pid', 'run/start.pid']) process.kill(pidOf(victim), 'SIGKILL');
+  for (const victim of ['pg/data/postmaster.pid', 'run/start.pid'])
+    process.kill(pidOf(victim), 'SIGKILL');
   // Nobody does anything: both come up again by themselves, at the same address.
   await answersAgain(url);
   expect(alive(command!.pid!)).toBe(true);
@@ -82,9 +139,18 @@ test('an empty site; killed server and database come up again with everything; C
   expect(await textOf(page, '[data-testid=log]')).toBe(before);
   await browser.close();
 
-  const [server, database, shell] = [pidOf('run/start.pid'), pidOf('pg/data/postmaster.pid'), command!.pid!];
+  const [server, database, shell] = [
+    pidOf('run/start.pid'),
+    pidOf('pg/data/postmaster.pid'),
+    command!.pid!,
+  ];
   process.kill(-shell, 'SIGINT'); // what a terminal's Ctrl-C does: to the whole group
-  for (const pid of [shell, server, database]) { await gone(pid); expect([pid, alive(pid)]).toEqual([pid, false]); }
+  for (const pid of [shell, server, database]) {
+    await gone(pid);
+    expect([pid, alive(pid)]).toEqual([pid, false]);
+  }
   command = null;
-  expect(execFileSync(path.join(ROOT, 'zealous'), ['rebuild'], { env, encoding: 'utf8' })).toMatch(/The log is whole: 2 entries\.\nFolded 1 batch anew\./);
+  expect(execFileSync(path.join(ROOT, 'zealous'), ['rebuild'], { env, encoding: 'utf8' })).toMatch(
+    /The log is whole: 2 entries\.\nFolded 1 batch anew\./,
+  );
 }, 120_000);

@@ -6,7 +6,18 @@ import { layUpDemo } from '../../demo/lay-up';
 import { parseBatchFile } from '@/core/formats/batch-file';
 import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
 import { findRule } from '@/core/rules/library';
-import { axe, fill, open, press, setTime, startApp, textOf, valueOf, waitText, type App } from '../support/app';
+import {
+  axe,
+  fill,
+  open,
+  press,
+  setTime,
+  startApp,
+  textOf,
+  valueOf,
+  waitText,
+  type App,
+} from '../support/app';
 
 /** A new user's way through the product, on the production build. */
 const ROOT = path.resolve(__dirname, '../..');
@@ -16,18 +27,32 @@ beforeAll(async () => {
   app = await startApp();
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'journey-'));
 }, 60_000);
-afterAll(async () => { await app?.stop(); if (tmp) fs.rmSync(tmp, { recursive: true, force: true }); }, 30_000);
+afterAll(async () => {
+  await app?.stop();
+  if (tmp) fs.rmSync(tmp, { recursive: true, force: true });
+}, 30_000);
 
 const H = 3_600_000;
 const localInput = (at: number): string => new Date(at).toISOString().slice(0, 16);
-const drop = async (page: import('puppeteer-core').Page, name: string, text: string): Promise<void> => {
+const drop = async (
+  page: import('puppeteer-core').Page,
+  name: string,
+  text: string,
+): Promise<void> => {
   const file = path.join(tmp, name);
   fs.writeFileSync(file, text);
   const input = await page.waitForSelector('input[type=file]');
   await (input as import('puppeteer-core').ElementHandle<HTMLInputElement>).uploadFile(file);
 };
-const statuses = (page: import('puppeteer-core').Page, list: string): Promise<Record<string, string>> =>
-  page.$$eval(`${list} [data-rule]`, (els) => Object.fromEntries(els.map((el) => [(el as HTMLElement).dataset.rule!, (el as HTMLElement).dataset.status!])));
+const statuses = (
+  page: import('puppeteer-core').Page,
+  list: string,
+): Promise<Record<string, string>> =>
+  page.$$eval(`${list} [data-rule]`, (els) =>
+    Object.fromEntries(
+      els.map((el) => [(el as HTMLElement).dataset.rule!, (el as HTMLElement).dataset.status!]),
+    ),
+  );
 
 test('an empty site is named first, and says what to do', async () => {
   const { page, close } = await app.page();
@@ -53,8 +78,14 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await setTime(page, 'When the last raw load went in', localInput(built));
   await fill(page, 'Who', 'Mo');
   // Nothing tells the country here, so no rule on germs is proposed: it is chosen.
-  await page.$$eval('fieldset details', (all) => all.forEach((d) => { (d as HTMLDetailsElement).open = true; }));
-  await (await page.waitForSelector('::-p-xpath(//label[contains(., "PFRP, turned windrow")]/input)'))!.click();
+  await page.$$eval('fieldset details', (all) =>
+    all.forEach((d) => {
+      (d as HTMLDetailsElement).open = true;
+    }),
+  );
+  await (await page.waitForSelector(
+    '::-p-xpath(//label[contains(., "PFRP, turned windrow")]/input)',
+  ))!.click();
   await page.select('#lead', 'us-503-pfrp-turned');
   await press(page, 'Open Avocet');
   await waitText(page, 'main', /Not read since its clock started\. It needs 15 days/);
@@ -64,14 +95,23 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   for (const hoursAgo of [26, 2]) {
     await press(page, 'Log a round');
     await waitText(page, 'main', /What this round will do/);
-    for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries()) await fill(page, `${['P1 core, crown', 'P2 middle, left', 'P3 middle, right', 'P4 toe, front', 'P5 toe, back'][i]}, now, °C`, value);
+    for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries())
+      await fill(
+        page,
+        `${['P1 core, crown', 'P2 middle, left', 'P3 middle, right', 'P4 toe, front', 'P5 toe, back'][i]}, now, °C`,
+        value,
+      );
     await setTime(page, 'When', localInput(Date.now() - hoursAgo * H));
     await waitText(page, 'aside', /58\.2 °C at P4 toe, front/);
     await press(page, 'Keep this round of 5');
     await page.waitForFunction((u) => location.href === u, {}, url);
     await waitText(page, '[data-testid=log]', /Round of 5/);
   }
-  await waitText(page, '[data-testid=verdict]', /Needs 14 d 0 h more at 55 °C in its coldest point, and 5 more turnings/);
+  await waitText(
+    page,
+    '[data-testid=verdict]',
+    /Needs 14 d 0 h more at 55 °C in its coldest point, and 5 more turnings/,
+  );
 
   await page.keyboard.press('t');
   await waitText(page, '[role=dialog]', /Read it the same afternoon and again the next day/);
@@ -89,7 +129,11 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await press(page, 'Added');
   await fill(page, 'What went in', 'hen-house litter');
   await press(page, 'Raw, or I don’t know');
-  await waitText(page, '[data-testid=effects]', /This costs counted time or a proof:[^]*1 d 0 h would be lost[^]*clock starts again/);
+  await waitText(
+    page,
+    '[data-testid=effects]',
+    /This costs counted time or a proof:[^]*1 d 0 h would be lost[^]*clock starts again/,
+  );
   await page.keyboard.press('Escape');
   await page.waitForSelector('[role=dialog]', { hidden: true });
   await press(page, 'Added');
@@ -105,8 +149,16 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await press(page, 'Keep what I saw');
   await waitText(page, '[data-testid=log]', /squeezed: a drop or two: right, smell: earthy/);
 
-  await (await page.waitForSelector('::-p-xpath(//button[starts-with(@aria-label, "Correct: Round of 5")])'))!.click();
-  await page.select('#which', await page.$eval('#which', (el) => [...(el as HTMLSelectElement).options].find((o) => o.text.startsWith('P4'))!.value));
+  await (await page.waitForSelector(
+    '::-p-xpath(//button[starts-with(@aria-label, "Correct: Round of 5")])',
+  ))!.click();
+  await page.select(
+    '#which',
+    await page.$eval(
+      '#which',
+      (el) => [...(el as HTMLSelectElement).options].find((o) => o.text.startsWith('P4'))!.value,
+    ),
+  );
   await fill(page, 'Right value, °C', '48.2');
   await fill(page, 'Why', 'read the wrong line');
   await waitText(page, '[data-testid=effects]', /would be lost/);
@@ -134,19 +186,37 @@ test('what was acknowledged is there after the server was killed', async () => {
   await close();
 }, 60_000);
 
-const readings = (days: number): { time: string; point: string; value: string }[] => Array.from({ length: days + 1 }, (_, d) => ['P1', 'P2', 'P3'].map((point, i) => ({ time: `2026-05-${String(d + 2).padStart(2, '0')} 08:0${i}`, point, value: String(60 + i) }))).flat();
+const readings = (days: number): { time: string; point: string; value: string }[] =>
+  Array.from({ length: days + 1 }, (_, d) =>
+    ['P1', 'P2', 'P3'].map((point, i) => ({
+      time: `2026-05-${String(d + 2).padStart(2, '0')} 08:0${i}`,
+      point,
+      value: String(60 + i),
+    })),
+  ).flat();
 
 test('a table with bad rows is refused by line, mended it is brought in, and taken out it says the same', async () => {
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/bring`);
   const rows = readings(4).map((r) => `${r.time},${r.point},${r.value}`);
-  await drop(page, 'bad.csv', ['time,point,value', ...rows, '2026-05-07 08:00,P1,warm', 'soon,P2,60'].join('\n'));
+  await drop(
+    page,
+    'bad.csv',
+    ['time,point,value', ...rows, '2026-05-07 08:00,P1,warm', 'soon,P2,60'].join('\n'),
+  );
   await setTime(page, 'When the last raw load went in', '2026-05-01T12:00');
   await press(page, 'Static');
-  await waitText(page, '[data-testid=bad-rows]', /Nothing is brought in: 2 places are wrong\.[^]*Line 17: 'warm' is not a temperature\.[^]*Line 18: 'soon' is not a time/);
+  await waitText(
+    page,
+    '[data-testid=bad-rows]',
+    /Nothing is brought in: 2 places are wrong\.[^]*Line 17: 'warm' is not a temperature\.[^]*Line 18: 'soon' is not a time/,
+  );
   await drop(page, 'good.csv', ['time,point,value', ...rows].join('\n'));
   await waitText(page, '[data-testid=preview-verdicts]', /Proven/);
-  expect(await statuses(page, '[data-testid=preview-verdicts]')).toMatchObject({ 'us-503-pfrp-static': 'proven', 'uk-pas100-default': 'broken' });
+  expect(await statuses(page, '[data-testid=preview-verdicts]')).toMatchObject({
+    'us-503-pfrp-static': 'proven',
+    'uk-pas100-default': 'broken',
+  });
   expect(await axe(page)).toEqual([]);
   await fill(page, 'Who brings it in', 'Mo');
   await press(page, 'Bring it in');
@@ -159,9 +229,22 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   fs.writeFileSync(file, taken);
   const parsed = parseBatchFile(JSON.parse(taken));
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-  for (const [rule, status] of Object.entries(shown)) expect([rule, rulingsOf(preparedOf(parsed.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status]).toEqual([rule, status]);
+  for (const [rule, status] of Object.entries(shown))
+    expect([
+      rule,
+      rulingsOf(preparedOf(parsed.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status,
+    ]).toEqual([rule, status]);
   // The same from the terminal, with no server and no database.
-  const out = JSON.parse(execFileSync(path.join(ROOT, 'zealous'), ['verify', file, '--rule', 'us-503-pfrp-static', '--json'], { encoding: 'utf8', env: { PATH: process.env.PATH, HOME: process.env.HOME } as unknown as NodeJS.ProcessEnv })) as { verdicts: { status: string; provenAt: string }[] };
+  const out = JSON.parse(
+    execFileSync(
+      path.join(ROOT, 'zealous'),
+      ['verify', file, '--rule', 'us-503-pfrp-static', '--json'],
+      {
+        encoding: 'utf8',
+        env: { PATH: process.env.PATH, HOME: process.env.HOME } as unknown as NodeJS.ProcessEnv,
+      },
+    ),
+  ) as { verdicts: { status: string; provenAt: string }[] };
   expect(out.verdicts[0]).toMatchObject({ status: 'proven', provenAt: '2026-05-05T08:02:00.000Z' });
 
   await open(page, `${app.base}/bring`);
@@ -172,11 +255,17 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   await page.waitForFunction(() => location.pathname.startsWith('/batch/'));
   await waitText(page, '[data-testid=log]', /readings brought in/);
   expect(await statuses(page, 'main')).toEqual(shown);
-  const again = parseBatchFile(JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())));
+  const again = parseBatchFile(
+    JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())),
+  );
   if (!again.ok) throw new Error('refused');
   const rules = Object.keys(shown).map((id) => findRule(id)!);
-  expect(rulingsOf(preparedOf(again.file), rules).map((r) => r.account.verdict)).toEqual(rulingsOf(preparedOf(parsed.file), rules).map((r) => r.account.verdict));
-  const csv = await page.evaluate(async () => (await fetch(`${location.pathname}/readings`)).text());
+  expect(rulingsOf(preparedOf(again.file), rules).map((r) => r.account.verdict)).toEqual(
+    rulingsOf(preparedOf(parsed.file), rules).map((r) => r.account.verdict),
+  );
+  const csv = await page.evaluate(async () =>
+    (await fetch(`${location.pathname}/readings`)).text(),
+  );
   expect(csv.split('\n')[0]).toBe('time,point,value,unit,probe,round,flag,reason,id,high,marks');
   expect(csv.trim().split('\n')).toHaveLength(16);
   expect(errors).toEqual([]);
@@ -186,9 +275,20 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
 test('a file that is none is refused with what to do', async () => {
   const { page, close } = await app.page();
   await open(page, `${app.base}/bring`);
-  await drop(page, 'odd.json', '{"format":"zealous-heap/batch","version":1,"points":[{"id":"a"}],"readings":[{"id":"r","at":"2026-05-01T00:00Z","point":"z","value":"hot","unit":"C"}],"site":{"name":"x","timeZone":"UTC"},"batch":{"code":"x","method":"static","builtAt":"2026-05-01T00:00Z"}}');
-  await waitText(page, '[data-testid=bad-rows]', /readings\[0\]\.value: must be a number, not "hot"/);
-  const answer = await page.evaluate(async () => { const r = await fetch('/api/bring', { method: 'POST', body: '{}' }); return [r.status, ((await r.json()) as { ok: boolean }).ok]; });
+  await drop(
+    page,
+    'odd.json',
+    '{"format":"zealous-heap/batch","version":1,"points":[{"id":"a"}],"readings":[{"id":"r","at":"2026-05-01T00:00Z","point":"z","value":"hot","unit":"C"}],"site":{"name":"x","timeZone":"UTC"},"batch":{"code":"x","method":"static","builtAt":"2026-05-01T00:00Z"}}',
+  );
+  await waitText(
+    page,
+    '[data-testid=bad-rows]',
+    /readings\[0\]\.value: must be a number, not "hot"/,
+  );
+  const answer = await page.evaluate(async () => {
+    const r = await fetch('/api/bring', { method: 'POST', body: '{}' });
+    return [r.status, ((await r.json()) as { ok: boolean }).ok];
+  });
   expect(answer).toEqual([400, false]);
   await close();
 }, 60_000);
@@ -201,7 +301,9 @@ async function openEgret(page: import('puppeteer-core').Page): Promise<void> {
 }
 
 describe('the demo', () => {
-  beforeAll(async () => { await layUpDemo(app.database.admin, Date.now()); }, 60_000);
+  beforeAll(async () => {
+    await layUpDemo(app.database.admin, Date.now());
+  }, 60_000);
 
   test('twelve heaps; the verdict on the screen is the core’s; units and light stick', async () => {
     const { page, errors, close } = await app.page();
@@ -211,9 +313,17 @@ describe('the demo', () => {
     await press(page, 'One finished batch: under Records');
     await waitText(page, 'main', /Finished batches[^]*L Lapwing/);
     await openEgret(page);
-    const file = parseBatchFile(JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())));
+    const file = parseBatchFile(
+      JSON.parse(
+        await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text()),
+      ),
+    );
     if (!file.ok) throw new Error('refused');
-    for (const [rule, status] of Object.entries(await statuses(page, 'main'))) expect([rule, rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status]).toEqual([rule, status]);
+    for (const [rule, status] of Object.entries(await statuses(page, 'main')))
+      expect([
+        rule,
+        rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status,
+      ]).toEqual([rule, status]);
     await press(page, '°F');
     await waitText(page, '[data-testid=verdict]', /131 °F/);
     await press(page, 'Shed');
@@ -224,37 +334,84 @@ describe('the demo', () => {
     await close();
   }, 60_000);
 
-  test.each(['sun', 'shed'])('axe finds nothing on any screen in the %s', async (light) => {
-    // Both at once: half of the time a page only waits. The shed changes colours alone: there the laptop shows them.
-    const found = await Promise.all([{ width: 1280, height: 800 }, { width: 390, height: 844, phone: true }].slice(0, light === 'sun' ? 2 : 1).map(async (size): Promise<string[]> => {
-      const { page, close } = await app.page(size);
-      await page.setCookie({ name: 'zh_light', value: light, url: app.base });
-      await open(page, app.base);
-      const batches = await page.$$eval('main ul > li h2 a', (els) => els.map((el) => (el as HTMLAnchorElement).pathname));
-      const building = batches.at(-1)!; // Knot is still going up
-      await open(page, `${app.base}/store`);
-      const load = await page.$eval('main li a[href^="/store/"]', (el) => (el as HTMLAnchorElement).pathname);
-      const wrong: string[] = [];
-      for (const at of ['/', ...batches, `/round${batches[4]!.replace('/batch/', '#')}`, '/round', `${batches[4]}/places`, '/open', '/bring', '/instruments', '/labels', '/waiting', '/more', '/nowhere',
-        '/bench', `/bench?heap=${building.split('/')[2]}`, '/store', load, '/store/take-in', '/store/materials', '/store/gate', '/store/suppliers', '/map', `${building}/build`, `${building}/sheet`]) {
-        await open(page, app.base + at);
-        const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-        if (wide > 0) wrong.push(`${at} at ${size.width}: ${wide} px too wide`);
-        wrong.push(...(await axe(page)).map((v) => `${at} at ${size.width}: ${v}`));
-      }
-      await close();
-      return wrong;
-    }));
-    expect(found.flat()).toEqual([]);
-  }, 240_000);
+  test.each(['sun', 'shed'])(
+    'axe finds nothing on any screen in the %s',
+    async (light) => {
+      // Both at once: half of the time a page only waits. The shed changes colours alone: there the laptop shows them.
+      const found = await Promise.all(
+        [
+          { width: 1280, height: 800 },
+          { width: 390, height: 844, phone: true },
+        ]
+          .slice(0, light === 'sun' ? 2 : 1)
+          .map(async (size): Promise<string[]> => {
+            const { page, close } = await app.page(size);
+            await page.setCookie({ name: 'zh_light', value: light, url: app.base });
+            await open(page, app.base);
+            const batches = await page.$$eval('main ul > li h2 a', (els) =>
+              els.map((el) => (el as HTMLAnchorElement).pathname),
+            );
+            const building = batches.at(-1)!; // Knot is still going up
+            await open(page, `${app.base}/store`);
+            const load = await page.$eval(
+              'main li a[href^="/store/"]',
+              (el) => (el as HTMLAnchorElement).pathname,
+            );
+            const wrong: string[] = [];
+            for (const at of [
+              '/',
+              ...batches,
+              `/round${batches[4]!.replace('/batch/', '#')}`,
+              '/round',
+              `${batches[4]}/places`,
+              '/open',
+              '/bring',
+              '/instruments',
+              '/labels',
+              '/waiting',
+              '/more',
+              '/nowhere',
+              '/bench',
+              `/bench?heap=${building.split('/')[2]}`,
+              '/store',
+              load,
+              '/store/take-in',
+              '/store/materials',
+              '/store/gate',
+              '/store/suppliers',
+              '/map',
+              `${building}/build`,
+              `${building}/sheet`,
+            ]) {
+              await open(page, app.base + at);
+              const wide = await page.evaluate(
+                () => document.documentElement.scrollWidth - window.innerWidth,
+              );
+              if (wide > 0) wrong.push(`${at} at ${size.width}: ${wide} px too wide`);
+              wrong.push(...(await axe(page)).map((v) => `${at} at ${size.width}: ${v}`));
+            }
+            await close();
+            return wrong;
+          }),
+      );
+      expect(found.flat()).toEqual([]);
+    },
+    240_000,
+  );
 
   test('a round on a phone, by the pad', async () => {
     const { page, close } = await app.page({ width: 390, height: 844, phone: true });
     await open(page, app.base);
-    const path = await page.$$eval('main ul > li h2 a', (els) => (els[8] as HTMLAnchorElement).pathname);
+    const path = await page.$$eval(
+      'main ul > li h2 a',
+      (els) => (els[8] as HTMLAnchorElement).pathname,
+    );
     await open(page, `${app.base}${path}/round`);
     for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries()) {
-      for (const key of value) await (await page.waitForSelector(`[data-testid=pad] button[aria-label="${key === '.' ? 'Point' : key}"]`))!.tap();
+      for (const key of value)
+        await (await page.waitForSelector(
+          `[data-testid=pad] button[aria-label="${key === '.' ? 'Point' : key}"]`,
+        ))!.tap();
       await press(page, i < 4 ? `Keep ${value}, go to` : `Keep ${value}, then feel`);
     }
     await fill(page, 'Who', 'Zoë 100%');
@@ -285,7 +442,9 @@ describe('the demo', () => {
     await page.keyboard.press('Escape');
     await page.waitForSelector('[role=dialog]', { hidden: true });
     await page.keyboard.press('5');
-    await new Promise((r) => { setTimeout(r, 600); });
+    await new Promise((r) => {
+      setTimeout(r, 600);
+    });
     expect(new URL(page.url()).pathname).toBe('/');
     await close();
   }, 60_000);
@@ -298,7 +457,11 @@ describe('the demo', () => {
     await fill(page, 'What went in', 'chip, two barrows');
     await press(page, 'Clean');
     await press(page, 'Clean');
-    expect(await page.$$eval('[role=dialog] [aria-checked=true]', (all) => all.map((el) => (el as HTMLElement).innerText))).toEqual([expect.stringMatching(/^Clean/)]);
+    expect(
+      await page.$$eval('[role=dialog] [aria-checked=true]', (all) =>
+        all.map((el) => (el as HTMLElement).innerText),
+      ),
+    ).toEqual([expect.stringMatching(/^Clean/)]);
     await waitText(page, '[role=dialog] [data-testid=missing]', /Say who did it\./);
     await page.keyboard.press('Escape');
     await page.waitForSelector('[role=dialog]', { hidden: true });
@@ -315,13 +478,24 @@ describe('the demo', () => {
   test('on a phone danger stands before the drawing, and logging within reach of a thumb', async () => {
     const { page, close } = await app.page({ width: 390, height: 844, phone: true });
     await open(page, app.base);
-    const path = await page.$$eval('main a[href^="/batch/"]', (all) => (all.find((a) => a.textContent?.startsWith('Goshawk')) as HTMLAnchorElement).pathname);
+    const path = await page.$$eval(
+      'main a[href^="/batch/"]',
+      (all) =>
+        (all.find((a) => a.textContent?.startsWith('Goshawk')) as HTMLAnchorElement).pathname,
+    );
     await open(page, `${app.base}${path}`);
     await waitText(page, '[data-testid=danger]', /Goshawk: cool it/);
-    const tops = await page.evaluate(() => ['[data-testid=danger]', 'h1', '[data-testid=thumb-bar]'].map((q) => document.querySelector(q)!.getBoundingClientRect().top));
+    const tops = await page.evaluate(() =>
+      ['[data-testid=danger]', 'h1', '[data-testid=thumb-bar]'].map(
+        (q) => document.querySelector(q)!.getBoundingClientRect().top,
+      ),
+    );
     expect(tops[0]).toBeLessThan(tops[1]!);
     await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
-    const bar = await page.$eval('[data-testid=thumb-bar]', (el) => el.getBoundingClientRect().toJSON() as { top: number; bottom: number });
+    const bar = await page.$eval(
+      '[data-testid=thumb-bar]',
+      (el) => el.getBoundingClientRect().toJSON() as { top: number; bottom: number },
+    );
     expect(bar.top).toBeGreaterThan(500);
     expect(bar.bottom).toBeLessThanOrEqual(844);
     expect(await axe(page)).toEqual([]);
@@ -333,7 +507,9 @@ describe('the demo', () => {
   test('a turning is put right in its kind, with what it does said first', async () => {
     const { page, close } = await app.page();
     await openEgret(page);
-    await (await page.waitForSelector('::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])'))!.click();
+    await (await page.waitForSelector(
+      '::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])',
+    ))!.click();
     await press(page, 'Only stirred');
     await fill(page, 'Why', 'the rim stayed out');
     await fill(page, 'Who', 'Mo');
@@ -349,7 +525,11 @@ describe('the demo', () => {
     await openEgret(page);
     await press(page, 'Added');
     await press(page, 'Raw, or I don’t know');
-    await waitText(page, '[data-testid=effects]', /This costs counted time or a proof:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/);
+    await waitText(
+      page,
+      '[data-testid=effects]',
+      /This costs counted time or a proof:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/,
+    );
     await press(page, 'Log it, and start the clock again');
     await waitText(page, '[role=dialog]', /Say who did it/);
     await close();
@@ -358,11 +538,18 @@ describe('the demo', () => {
   test('a value that cannot be is asked about, and kept as it was typed', async () => {
     const { page, close } = await app.page();
     await open(page, app.base);
-    const path = await page.$$eval('main ul > li h2 a', (els) => (els[8] as HTMLAnchorElement).pathname);
+    const path = await page.$$eval(
+      'main ul > li h2 a',
+      (els) => (els[8] as HTMLAnchorElement).pathname,
+    );
     await open(page, `${app.base}${path}/round`);
     await fill(page, 'P1 core, crown, now, °C', '572');
     await page.keyboard.press('Enter');
-    await waitText(page, 'table', /That reads 572 °C \(1062 °F\)\. Wrong unit, faulty thermometer, or an emergency\?[^]*What you typed is kept/);
+    await waitText(
+      page,
+      'table',
+      /That reads 572 °C \(1062 °F\)\. Wrong unit, faulty thermometer, or an emergency\?[^]*What you typed is kept/,
+    );
     expect(await valueOf(page, 'P1 core, crown, now, °C')).toBe('572');
     await press(page, 'Thermometer is faulty');
     await fill(page, 'P2 middle, west, now, °C', '55-59');
@@ -370,7 +557,11 @@ describe('the demo', () => {
     await waitText(page, 'aside', /55\.0–59\.0 °C at P2 middle, west is the coldest so far/);
     await fill(page, 'Who', 'Mo');
     await press(page, 'Keep this round of 1');
-    await waitText(page, '[data-testid=log]', /P1 core, crown 572\.0 °C rejected: The thermometer was faulty, said at entry\./);
+    await waitText(
+      page,
+      '[data-testid=log]',
+      /P1 core, crown 572\.0 °C rejected: The thermometer was faulty, said at entry\./,
+    );
     await close();
   }, 60_000);
 });

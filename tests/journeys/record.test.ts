@@ -17,16 +17,27 @@ beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'record-'));
-  const rows = await app.database.app.selectFrom('batch_snapshot').select(['batch', 'digest']).execute();
+  const rows = await app.database.app
+    .selectFrom('batch_snapshot')
+    .select(['batch', 'digest'])
+    .execute();
   for (const { batch, digest } of rows) ids[digest.code] = batch;
 }, 90_000);
-afterAll(async () => { await app?.stop(); if (tmp) fs.rmSync(tmp, { recursive: true, force: true }); }, 30_000);
+afterAll(async () => {
+  await app?.stop();
+  if (tmp) fs.rmSync(tmp, { recursive: true, force: true });
+}, 30_000);
 
 const give = async (page: Page, name: string, text: string): Promise<void> => {
   fs.writeFileSync(path.join(tmp, name), text);
-  await ((await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(path.join(tmp, name));
+  await (
+    (await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>
+  ).uploadFile(path.join(tmp, name));
 };
-const bytesOf = async (url: string): Promise<{ response: Response; bytes: Buffer }> => { const response = await fetch(url); return { response, bytes: Buffer.from(await response.arrayBuffer()) }; };
+const bytesOf = async (url: string): Promise<{ response: Response; bytes: Buffer }> => {
+  const response = await fetch(url);
+  return { response, bytes: Buffer.from(await response.arrayBuffer()) };
+};
 
 test('a rule of one’s own: what it would have said is shown before it is kept; a change is its next version', async () => {
   const { page, errors, close } = await app.page();
@@ -69,17 +80,33 @@ test('another policy for a proven heap: the proof stands under its version, the 
   await waitText(page, 'table', /This proof stands: it was reached before the change\./);
   await open(page, `${app.base}/batch/${ids.B}`);
   await waitText(page, '[data-testid=verdict]', /Proven/);
-  await waitText(page, 'main', /Proven under version 1 of this heap’s rules and policy, and it stands; under version 2, in force now, it would be/);
+  await waitText(
+    page,
+    'main',
+    /Proven under version 1 of this heap’s rules and policy, and it stands; under version 2, in force now, it would be/,
+  );
 
   // The record gives the kept proof again, out of the file of its version.
   await open(page, `${app.base}/batch/${ids.B}/record`);
-  const text = await waitText(page, 'article', /A proof was kept from version 1 of this heap’s rules and policy/);
-  const href = await page.$$eval('a.btn', (all) => all.map((a) => (a as HTMLAnchorElement).href).find((l) => l.includes('version=1'))!);
+  const text = await waitText(
+    page,
+    'article',
+    /A proof was kept from version 1 of this heap’s rules and policy/,
+  );
+  const href = await page.$$eval('a.btn', (all) =>
+    all.map((a) => (a as HTMLAnchorElement).href).find((l) => l.includes('version=1'))!,
+  );
   const file = (await bytesOf(href)).bytes.toString('utf8');
   expect(text).toContain(sha256(file));
   fs.writeFileSync(path.join(tmp, 'B-v1.zealous-heap.json'), file);
   const command = /verify B-v1\.zealous-heap\.json (.+?--as-of \S+)/.exec(text)![1]!;
-  expect(spawnSync(path.join(ROOT, 'zealous'), ['verify', path.join(tmp, 'B-v1.zealous-heap.json'), ...command.split(' ')], { encoding: 'utf8' })).toMatchObject({ status: 0, stderr: '' });
+  expect(
+    spawnSync(
+      path.join(ROOT, 'zealous'),
+      ['verify', path.join(tmp, 'B-v1.zealous-heap.json'), ...command.split(' ')],
+      { encoding: 'utf8' },
+    ),
+  ).toMatchObject({ status: 0, stderr: '' });
   expect((await bytesOf(`${app.base}/batch/${ids.B}/file?version=9`)).response.status).toBe(404);
   expect(errors).toEqual([]);
   await close();
@@ -92,7 +119,11 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   await fill(page, 'What went in', 'late hay');
   await press(page, 'Clean');
   await press(page, 'Yes');
-  const effects = await waitText(page, '[data-testid=effects]', /Weed-seed week.*proof is lost: the clock starts again/s);
+  const effects = await waitText(
+    page,
+    '[data-testid=effects]',
+    /Weed-seed week.*proof is lost: the clock starts again/s,
+  );
   expect(effects).toMatch(/PFRP windrow: nothing changes/);
   await page.keyboard.press('Escape');
   await press(page, 'Move, join, split');
@@ -107,9 +138,20 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
 test('grade, strictness and what lies beyond the rule stand on the heap’s page', async () => {
   const { page, close } = await app.page();
   await open(page, `${app.base}/batch/${ids.E}`);
-  await page.$$eval('details', (all) => all.forEach((d) => { (d as HTMLDetailsElement).open = true; }));
+  await page.$$eval('details', (all) =>
+    all.forEach((d) => {
+      (d as HTMLDetailsElement).open = true;
+    }),
+  );
   const text = await textOf(page, 'main');
-  for (const words of [/How good the evidence is: (thin|fair|good|strong)/, /Framed: the policy in force/, /Information, not compliance/, /Hot part of the heap: (cannot be told|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/, /was never in the hot part|One more place at about/]) expect(text).toMatch(words);
+  for (const words of [
+    /How good the evidence is: (thin|fair|good|strong)/,
+    /Framed: the policy in force/,
+    /Information, not compliance/,
+    /Hot part of the heap: (cannot be told|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/,
+    /was never in the hot part|One more place at about/,
+  ])
+    expect(text).toMatch(words);
   expect(await axe(page)).toEqual([]);
   await close();
 }, 60_000);
@@ -120,19 +162,33 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   expect(await axe(page)).toEqual([]);
   const text = await textOf(page, 'article');
   const links = await page.$$eval('a.btn', (all) => all.map((a) => (a as HTMLAnchorElement).href));
-  const [pdf, file] = [links.find((l) => l.includes('record.pdf?paper=a4'))!, links.find((l) => l.includes('/file?as-of='))!];
+  const [pdf, file] = [
+    links.find((l) => l.includes('record.pdf?paper=a4'))!,
+    links.find((l) => l.includes('/file?as-of='))!,
+  ];
   const printed = await bytesOf(pdf);
-  expect([printed.response.status, printed.response.headers.get('content-type'), printed.bytes.subarray(0, 5).toString()]).toEqual([200, 'application/pdf', '%PDF-']);
+  expect([
+    printed.response.status,
+    printed.response.headers.get('content-type'),
+    printed.bytes.subarray(0, 5).toString(),
+  ]).toEqual([200, 'application/pdf', '%PDF-']);
   const batch = (await bytesOf(file)).bytes.toString('utf8');
   const digest = sha256(batch);
   expect(text).toContain(digest);
   fs.writeFileSync(path.join(tmp, 'E.zealous-heap.json'), batch);
   const command = /\.\/zealous verify \S+ (.+?--as-of \S+)/.exec(text)![1]!;
-  const answer = spawnSync(path.join(ROOT, 'zealous'), ['verify', path.join(tmp, 'E.zealous-heap.json'), ...command.split(' ')], { encoding: 'utf8' });
+  const answer = spawnSync(
+    path.join(ROOT, 'zealous'),
+    ['verify', path.join(tmp, 'E.zealous-heap.json'), ...command.split(' ')],
+    { encoding: 'utf8' },
+  );
   expect(answer.stdout).toContain(digest);
   expect(answer.stdout).toMatch(/their chain checked/);
-  for (const [, word] of text.matchAll(/five turnings: (\w+)/g)) expect(answer.stdout).toContain(`us-503-pfrp-turned  ${word}`);
-  expect((await bytesOf(`${app.base}/batch/${ids.E}/record.pdf?as-of=noon`)).response.status).toBe(400);
+  for (const [, word] of text.matchAll(/five turnings: (\w+)/g))
+    expect(answer.stdout).toContain(`us-503-pfrp-turned  ${word}`);
+  expect((await bytesOf(`${app.base}/batch/${ids.E}/record.pdf?as-of=noon`)).response.status).toBe(
+    400,
+  );
   expect((await bytesOf(`${app.base}/batch/${ids.K}/file`)).response.status).toBe(409);
   expect(errors).toEqual([]);
 
@@ -142,15 +198,33 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   await give(checker.page, 'good.json', batch);
   await waitText(checker.page, '[data-testid=chain]', /The chain of log entries holds/);
   await fill(checker.page, 'SHA-256 printed on the record', digest);
-  await waitText(checker.page, '[data-testid=chain]', /The same: the record was made from this very file/);
-  await waitText(checker.page, 'article', /PFRP, turned windrow \(40 CFR 503\): 55 °C for 15 days, 5 turnings: running/);
+  await waitText(
+    checker.page,
+    '[data-testid=chain]',
+    /The same: the record was made from this very file/,
+  );
+  await waitText(
+    checker.page,
+    'article',
+    /PFRP, turned windrow \(40 CFR 503\): 55 °C for 15 days, 5 turnings: running/,
+  );
   expect(await checker.page.$('article svg')).not.toBeNull();
   expect(await axe(checker.page)).toEqual([]);
   await give(checker.page, 'bad.json', batch.replace('"laid into the middle"', '"clean straw"'));
-  await waitText(checker.page, '[role=alert]', /cannot be trusted as it is.*(does not fit its hash|something else)/s);
+  await waitText(
+    checker.page,
+    '[role=alert]',
+    /cannot be trusted as it is.*(does not fit its hash|something else)/s,
+  );
   fs.writeFileSync(path.join(tmp, 'record.pdf'), printed.bytes);
-  await ((await checker.page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(path.join(tmp, 'record.pdf'));
-  await waitText(checker.page, '[role=alert]', /record\.pdf cannot be read as a batch file.*ends with \.zealous-heap\.json/s);
+  await (
+    (await checker.page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>
+  ).uploadFile(path.join(tmp, 'record.pdf'));
+  await waitText(
+    checker.page,
+    '[role=alert]',
+    /record\.pdf cannot be read as a batch file.*ends with \.zealous-heap\.json/s,
+  );
   expect([...checker.hosts]).toEqual([]);
   expect(checker.errors).toEqual([]);
   await checker.close();
@@ -162,17 +236,30 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
   await open(page, `${app.base}/records`);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Tick the proven');
-  const many = /Take (\d+) records as a ZIP/.exec(await waitText(page, 'main', /Take \d+ records as a ZIP/))![1]!;
+  const many = /Take (\d+) records as a ZIP/.exec(
+    await waitText(page, 'main', /Take \d+ records as a ZIP/),
+  )![1]!;
   await press(page, `Take ${many} records`);
   await waitText(page, 'main', /Done: the browser has kept it/);
-  const ten = Object.entries(ids).filter(([code]) => code !== 'K').slice(0, 10).map(([, id]) => `batch=${id}`).join('&');
+  const ten = Object.entries(ids)
+    .filter(([code]) => code !== 'K')
+    .slice(0, 10)
+    .map(([, id]) => `batch=${id}`)
+    .join('&');
   const { response, bytes } = await bytesOf(`${app.base}/records/zip?paper=letter&${ten}`);
   expect([response.status, response.headers.get('x-records')]).toEqual([200, '10']);
   fs.writeFileSync(path.join(tmp, 'records.zip'), bytes);
   await extract(path.join(tmp, 'records.zip'), { dir: path.join(tmp, 'zip') });
-  const sums = spawnSync('sha256sum', ['-c', 'digests.txt'], { cwd: path.join(tmp, 'zip'), encoding: 'utf8' });
+  const sums = spawnSync('sha256sum', ['-c', 'digests.txt'], {
+    cwd: path.join(tmp, 'zip'),
+    encoding: 'utf8',
+  });
   expect([sums.status, sums.stdout.trim().split('\n').length]).toEqual([0, 11]); // Bittern's kept proof brings the file of its version
-  expect(fs.readdirSync(path.join(tmp, 'zip'), { recursive: true }).filter((f) => String(f).endsWith('-record.pdf'))).toHaveLength(10);
+  expect(
+    fs
+      .readdirSync(path.join(tmp, 'zip'), { recursive: true })
+      .filter((f) => String(f).endsWith('-record.pdf')),
+  ).toHaveLength(10);
   expect((await bytesOf(`${app.base}/records/zip`)).response.status).toBe(400);
   expect(errors).toEqual([]);
   await close();

@@ -6,7 +6,17 @@ import { layUpDemo } from '../../demo/lay-up';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
 import { siteRepo, type Site } from '@/db/repositories/site';
-import { axe, fill, open, press, startApp, textOf, valueOf, waitText, type App } from '../support/app';
+import {
+  axe,
+  fill,
+  open,
+  press,
+  startApp,
+  textOf,
+  valueOf,
+  waitText,
+  type App,
+} from '../support/app';
 
 /** What a round needs around it: thermometers, places, rows and flags, an order that sticks, a thing on the home screen. */
 let app: App;
@@ -16,12 +26,22 @@ beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
   site = (await siteRepo(app.database.app).only())!;
-  for (const id of await logRepo(app.database.app).batchIds(site.id)) heaps[foldBatch(await logRepo(app.database.app).ofBatch(id)).opened.name!] = id;
+  for (const id of await logRepo(app.database.app).batchIds(site.id))
+    heaps[foldBatch(await logRepo(app.database.app).ofBatch(id)).opened.name!] = id;
 }, 120_000);
 afterAll(() => app?.stop(), 60_000);
-const state = async (name: string) => foldBatch(await logRepo(app.database.app).ofBatch(heaps[name]!));
+const state = async (name: string) =>
+  foldBatch(await logRepo(app.database.app).ofBatch(heaps[name]!));
 const siteState = async () => foldSite(await logRepo(app.database.app).ofSite(site.id));
-const until = async (what: string, is: () => Promise<boolean>): Promise<void> => { for (let i = 0; i < 100; i += 1) { if (await is()) return; await new Promise((r) => { setTimeout(r, 100); }); } throw new Error(`waited in vain: ${what}`); };
+const until = async (what: string, is: () => Promise<boolean>): Promise<void> => {
+  for (let i = 0; i < 100; i += 1) {
+    if (await is()) return;
+    await new Promise((r) => {
+      setTimeout(r, 100);
+    });
+  }
+  throw new Error(`waited in vain: ${what}`);
+};
 
 test('a thermometer is registered, checked in ice water with its effect said first, and taken out of service', async () => {
   const { page, errors, close } = await app.page();
@@ -30,7 +50,9 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   await fill(page, 'Name on it', 'T2');
   await waitText(page, '[role=dialog]', /There is a T2 already/);
   await fill(page, 'Name on it', 'T7');
-  await (await page.waitForSelector('::-p-xpath(//*[@role="dialog"]//button[normalize-space(.)="°F"])'))!.click();
+  await (await page.waitForSelector(
+    '::-p-xpath(//*[@role="dialog"]//button[normalize-space(.)="°F"])',
+  ))!.click();
   await fill(page, 'Stem, cm', '60');
   await fill(page, 'Scale from, °F', '220');
   await fill(page, 'to, °F', '20');
@@ -40,13 +62,27 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Register it');
-  await waitText(page, 'main', /T7[^]*0\.6 m · reads °F · scale 20\.0 °F to 220\.0 °F[^]*Never checked/);
+  await waitText(
+    page,
+    'main',
+    /T7[^]*0\.6 m · reads °F · scale 20\.0 °F to 220\.0 °F[^]*Never checked/,
+  );
 
   // T2 reads every heap: 1.5 K off puts verdicts in doubt.
-  await (await page.waitForSelector('::-p-xpath(//li[.//h2[text()="T2"]]//button[text()="Check it"])'))!.click();
+  await (await page.waitForSelector(
+    '::-p-xpath(//li[.//h2[text()="T2"]]//button[text()="Check it"])',
+  ))!.click();
   await fill(page, 'It read, °C', '3');
-  await waitText(page, '[role=dialog]', /It reads 3\.0 K too high, more than the ± 0\.5 K that it may/);
-  const effects = await waitText(page, '[data-testid=check-effects]', /Kept as it is, it corrects readings from now on; no verdict so far changes\.[^]*If it was as far off ever since/);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /It reads 3\.0 K too high, more than the ± 0\.5 K that it may/,
+  );
+  const effects = await waitText(
+    page,
+    '[data-testid=check-effects]',
+    /Kept as it is, it corrects readings from now on; no verdict so far changes\.[^]*If it was as far off ever since/,
+  );
   expect(effects).toMatch(/Finch: [^]*would be lost/);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Boiling water');
@@ -54,10 +90,16 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   await fill(page, 'It read, °C', '99.9');
   await waitText(page, '[role=dialog]', /It reads 0\.3 K too high, within its ± 0\.5 K/);
   await press(page, 'Keep this check');
-  await until('the check', async () => (await siteState()).probes.get('T2')!.some((c) => c.readC === 99.9 && Date.now() - c.at < 60_000));
+  await until('the check', async () =>
+    (await siteState()).probes
+      .get('T2')!
+      .some((c) => c.readC === 99.9 && Date.now() - c.at < 60_000),
+  );
   await page.waitForSelector('[role=dialog]', { hidden: true });
 
-  await (await page.waitForSelector('::-p-xpath(//li[.//h2[text()="T7"]]//button[text()="Out of service"])'))!.click();
+  await (await page.waitForSelector(
+    '::-p-xpath(//li[.//h2[text()="T7"]]//button[text()="Out of service"])',
+  ))!.click();
   await fill(page, 'Why', 'fell off the cart');
   await press(page, 'Take T7 out of service');
   await waitText(page, 'main', /Out of service: fell off the cart\./);
@@ -73,11 +115,25 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await waitText(page, 'main', /6\.5 m of row/);
   await press(page, 'Propose a set for each of 2 stretches');
   await waitText(page, 'table', /P6[^]*P7|P6/);
-  const along = await page.$$eval('input[aria-label$="metres along the row"]', (els) => els.map((el) => (el as HTMLInputElement).value));
+  const along = await page.$$eval('input[aria-label$="metres along the row"]', (els) =>
+    els.map((el) => (el as HTMLInputElement).value),
+  );
   expect(along).toHaveLength(6);
-  await fill(page, await page.$eval('input[aria-label$="metres along the row"]', (el) => el.getAttribute('aria-label')!), '6.3');
+  await fill(
+    page,
+    await page.$eval('input[aria-label$="metres along the row"]', (el) =>
+      el.getAttribute('aria-label')!,
+    ),
+    '6.3',
+  );
   await waitText(page, 'aside', /lies 0\.2 m from Knot: it reads the neighbour’s heat too/);
-  await fill(page, await page.$eval('input[aria-label$="metres along the row"]', (el) => el.getAttribute('aria-label')!), '1.5');
+  await fill(
+    page,
+    await page.$eval('input[aria-label$="metres along the row"]', (el) =>
+      el.getAttribute('aria-label')!,
+    ),
+    '1.5',
+  );
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Keep these 6 places');
@@ -95,7 +151,11 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await fill(page, 'To, m', '5.5');
   await waitText(page, '[role=dialog]', /Knot’s border moves with it: row South, 5\.5–10 m\./);
   await press(page, 'Keep this turning');
-  await until('the border', async () => (await state('Knot')).entries.some((e) => e.kind === 'position' && e.data.words === 'border with Jackdaw moved'));
+  await until('the border', async () =>
+    (await state('Knot')).entries.some(
+      (e) => e.kind === 'position' && e.data.words === 'border with Jackdaw moved',
+    ),
+  );
   expect((await state('Knot')).position).toEqual({ row: 'South', fromM: 5.5, toM: 10 });
   expect((await state('Jackdaw')).position).toEqual({ row: 'South', fromM: 0, toM: 5.5 });
   await open(page, `${app.base}/batch/${heaps.Jackdaw}`);
@@ -109,7 +169,10 @@ test('an order that is set by hand sticks, also on another device, until the cle
   await open(a.page, `${app.base}/round`);
   await fill(a.page, 'Who reads', 'Mo');
   await press(a.page, 'All (');
-  const order = (p: typeof a.page): Promise<string[]> => p.$$eval('[data-testid=route] li b', (els) => els.map((el) => el.textContent!).filter((t) => t !== 'too hot'));
+  const order = (p: typeof a.page): Promise<string[]> =>
+    p.$$eval('[data-testid=route] li b', (els) =>
+      els.map((el) => el.textContent!).filter((t) => t !== 'too hot'),
+    );
   const before = await order(a.page);
   expect(before.slice(0, 2)).toEqual(['Avocet', 'Bittern']); // curing, then proven
   await press(a.page, 'Change the order');
@@ -139,10 +202,19 @@ test('a heap is left out with a reason, and a place is read again with one', asy
   await press(page, 'Stop');
   await press(page, `Leave ${first} out`);
   await press(page, 'Just turned');
-  await page.waitForFunction((was) => !document.querySelector('h1')?.textContent?.startsWith(was), {}, first);
-  await until('the skip', async () => (await state(first)).entries.some((e) => e.kind === 'skip' && e.data.reason === 'just-turned'));
+  await page.waitForFunction(
+    (was) => !document.querySelector('h1')?.textContent?.startsWith(was),
+    {},
+    first,
+  );
+  await until('the skip', async () =>
+    (await state(first)).entries.some((e) => e.kind === 'skip' && e.data.reason === 'just-turned'),
+  );
   const second = (await textOf(page, 'h1')).split(/\s/)[0]!;
-  const type = async (v: string): Promise<void> => { for (const k of v) await (await page.waitForSelector(`[data-testid=pad] button[aria-label="${k}"]`))!.tap(); };
+  const type = async (v: string): Promise<void> => {
+    for (const k of v)
+      await (await page.waitForSelector(`[data-testid=pad] button[aria-label="${k}"]`))!.tap();
+  };
   await type('60');
   await press(page, 'Keep 60, go to P2');
   await press(page, '1 of 5');
@@ -155,9 +227,17 @@ test('a heap is left out with a reason, and a place is read again with one', asy
   await press(page, 'No more places');
   await waitText(page, 'main', /A thin round\. 1 of the 3 places/);
   await press(page, 'Done, on to');
-  await until('the round', async () => (await state(second)).readings.some((r) => r.value === 60 && r.flag === 'superseded' && r.flagReason === 'Slip of the finger.'));
+  await until('the round', async () =>
+    (await state(second)).readings.some(
+      (r) => r.value === 60 && r.flag === 'superseded' && r.flagReason === 'Slip of the finger.',
+    ),
+  );
   await open(page, `${app.base}/batch/${heaps[second]}`);
-  await waitText(page, '[data-testid=log]', /P1 core, crown 60\.0 °C superseded: Slip of the finger\./);
+  await waitText(
+    page,
+    '[data-testid=log]',
+    /P1 core, crown 60\.0 °C superseded: Slip of the finger\./,
+  );
   await close();
 }, 90_000);
 
@@ -171,12 +251,24 @@ test('flags come as a PDF for the heaps that were chosen', async () => {
   await fill(page, 'Address that phones reach', 'https://heap.example');
   expect(await axe(page)).toEqual([]);
   const href = await page.$eval('aside a.btn', (el) => (el as HTMLAnchorElement).href);
-  const pdf = Buffer.from(await page.evaluate(async (u) => [...new Uint8Array(await (await fetch(u)).arrayBuffer())], href));
+  const pdf = Buffer.from(
+    await page.evaluate(
+      async (u) => [...new Uint8Array(await (await fetch(u)).arrayBuffer())],
+      href,
+    ),
+  );
   const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'flag-')), 'f.pdf');
   fs.writeFileSync(file, pdf);
-  expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toMatch(/E\s+Egret\s+since \d+ [A-Z][a-z]+ 20\d\d\s+bay 5/);
+  expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toMatch(
+    /E\s+Egret\s+since \d+ [A-Z][a-z]+ 20\d\d\s+bay 5/,
+  );
   fs.rmSync(path.dirname(file), { recursive: true });
-  expect(await page.evaluate(async () => { const r = await fetch('/labels.pdf?sheet=a4-8&base=https://x.example&skip=99'); return [r.status, await r.text()]; })).toEqual([400, expect.stringMatching(/number of used labels/)]);
+  expect(
+    await page.evaluate(async () => {
+      const r = await fetch('/labels.pdf?sheet=a4-8&base=https://x.example&skip=99');
+      return [r.status, await r.text()];
+    }),
+  ).toEqual([400, expect.stringMatching(/number of used labels/)]);
   expect(errors.filter((e) => !e.includes('400'))).toEqual([]);
   await close();
 }, 60_000);
@@ -184,14 +276,26 @@ test('flags come as a PDF for the heaps that were chosen', async () => {
 test('it can be put on a home screen', async () => {
   const { page, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, `${app.base}/round`);
-  await page.evaluate(async () => { await navigator.serviceWorker.ready; });
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
   const session = await page.createCDPSession();
   const { installabilityErrors } = await session.send('Page.getInstallabilityErrors');
   // A window of its own without a memory, as the test has it, is the one thing that a browser may object to.
-  expect(installabilityErrors.map((e) => e.errorId).filter((id) => id !== 'in-incognito')).toEqual([]);
-  const manifest = await page.evaluate(async () => (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')!.href)).json()) as { start_url: string; icons: { src: string }[] };
+  expect(installabilityErrors.map((e) => e.errorId).filter((id) => id !== 'in-incognito')).toEqual(
+    [],
+  );
+  const manifest = (await page.evaluate(async () =>
+    (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')!.href)).json(),
+  )) as { start_url: string; icons: { src: string }[] };
   expect(manifest.start_url).toBe('/round');
-  for (const { src } of manifest.icons) expect(await page.evaluate(async (u) => { const r = await fetch(u); return [r.status, r.headers.get('content-type')]; }, src)).toEqual([200, 'image/png']);
+  for (const { src } of manifest.icons)
+    expect(
+      await page.evaluate(async (u) => {
+        const r = await fetch(u);
+        return [r.status, r.headers.get('content-type')];
+      }, src),
+    ).toEqual([200, 'image/png']);
   expect(await valueOf(page, 'Who reads')).toBe('');
   await close();
 }, 60_000);

@@ -6,16 +6,31 @@ import { at, DAY0, evidence, flat, holdRule, verdictOf } from '../support/eviden
 
 /** Calendar days against two general date libraries (luxon, date-fns), across clock changes on both hemispheres. */
 const CASES = [
-  ['Europe/London', '2026-03-26', '2026-04-02'], ['Europe/London', '2026-10-22', '2026-10-29'], ['America/New_York', '2026-03-05', '2026-03-12'], ['America/New_York', '2026-10-29', '2026-11-05'],
-  ['Australia/Lord_Howe', '2026-04-02', '2026-04-08'], ['Australia/Sydney', '2026-10-01', '2026-10-08'], ['Asia/Kolkata', '2026-06-01', '2026-06-05'], ['America/St_Johns', '2026-11-01', '2026-11-03'],
-  ['Asia/Beirut', '2026-03-27', '2026-03-31'], ['Pacific/Apia', '2011-12-27', '2012-01-02'], ['Africa/Cairo', '2026-04-22', '2026-04-26'],
+  ['Europe/London', '2026-03-26', '2026-04-02'],
+  ['Europe/London', '2026-10-22', '2026-10-29'],
+  ['America/New_York', '2026-03-05', '2026-03-12'],
+  ['America/New_York', '2026-10-29', '2026-11-05'],
+  ['Australia/Lord_Howe', '2026-04-02', '2026-04-08'],
+  ['Australia/Sydney', '2026-10-01', '2026-10-08'],
+  ['Asia/Kolkata', '2026-06-01', '2026-06-05'],
+  ['America/St_Johns', '2026-11-01', '2026-11-03'],
+  ['Asia/Beirut', '2026-03-27', '2026-03-31'],
+  ['Pacific/Apia', '2011-12-27', '2012-01-02'],
+  ['Africa/Cairo', '2026-04-22', '2026-04-26'],
 ] as const;
 
 test.each(CASES)('days in %s from %s', (zone, from, to) => {
-  const [start, end] = [from, to].map((d) => DateTime.fromISO(d, { zone }).startOf('day').toMillis()) as [number, number];
+  const [start, end] = [from, to].map((d) =>
+    DateTime.fromISO(d, { zone }).startOf('day').toMillis(),
+  ) as [number, number];
   const days = localDays(zoneOf(zone), start, end);
   const expected: string[] = [];
-  for (let d = DateTime.fromMillis(start, { zone }); d.startOf('day').toMillis() <= end; d = d.plus({ days: 1 })) expected.push(d.toISODate()!);
+  for (
+    let d = DateTime.fromMillis(start, { zone });
+    d.startOf('day').toMillis() <= end;
+    d = d.plus({ days: 1 })
+  )
+    expected.push(d.toISODate()!);
   // Samoa had no 30 December 2011: luxon steps over it by date, so the missing day is taken out here.
   const real = expected.filter((d) => DateTime.fromISO(d, { zone }).toISODate() === d);
   expect(days.map((d) => d.date)).toEqual([...new Set(real)]);
@@ -29,7 +44,13 @@ test.each(CASES)('days in %s from %s', (zone, from, to) => {
 test('clock and weekday agree with luxon through a year', () => {
   for (let t = Date.UTC(2026, 0, 1); t < Date.UTC(2027, 0, 1); t += 7.3 * 3_600_000) {
     const d = DateTime.fromMillis(t, { zone: 'America/St_Johns', locale: 'en' });
-    expect(localParts('America/St_Johns', t)).toEqual({ weekday: d.weekdayShort, day: d.day, month: d.monthShort, year: d.year, clock: d.toFormat('HH:mm') });
+    expect(localParts('America/St_Johns', t)).toEqual({
+      weekday: d.weekdayShort,
+      day: d.day,
+      month: d.monthShort,
+      year: d.year,
+      clock: d.toFormat('HH:mm'),
+    });
   }
 });
 
@@ -38,7 +59,11 @@ test('a day of 23 or 25 hours earns 24 like any other', () => {
   const builtAt = Date.UTC(2026, 2, 27);
   const hours = (builtAt - DAY0) / 3_600_000;
   const readings = [0, 24, 48, 72].flatMap((h) => flat(hours + h + 10, 60));
-  const v = verdictOf(evidence(readings, [], { counting: 'days' }, { timeZone: 'Europe/London', builtAt }), holdRule(), at(hours + 90));
+  const v = verdictOf(
+    evidence(readings, [], { counting: 'days' }, { timeZone: 'Europe/London', builtAt }),
+    holdRule(),
+    at(hours + 90),
+  );
   expect(v).toMatchObject({ creditedHours: 72, status: 'proven' });
   expect(v.provenAt).toBe(DateTime.fromISO('2026-03-30', { zone: 'Europe/London' }).toMillis()); // 71 hours after the first midnight
 });

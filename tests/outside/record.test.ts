@@ -20,42 +20,104 @@ import { sha256 } from '../support/sha256';
 const SITE = { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C' as const };
 const RULES = ['us-503-pfrp-static', 'uk-pas100-default', 'practice-weed-seed-week'];
 let dir: string;
-beforeAll(() => { dir = fs.mkdtempSync(path.join(os.tmpdir(), 'record-')); });
+beforeAll(() => {
+  dir = fs.mkdtempSync(path.join(os.tmpdir(), 'record-'));
+});
 afterAll(() => fs.rmSync(dir, { recursive: true, force: true }));
 
 function batch(names: { name?: string; by?: string } = {}) {
-  const log = logOf(DAY0 - H, { method: 'static', rules: RULES, inputs: ['manure'], name: names.name ?? 'Egret', coreDepthM: 1.2, shape: 'windrow' });
+  const log = logOf(DAY0 - H, {
+    method: 'static',
+    rules: RULES,
+    inputs: ['manure'],
+    name: names.name ?? 'Egret',
+    coreDepthM: 1.2,
+    shape: 'windrow',
+  });
   const by = names.by ?? 'Mo';
   log.put('built', {}, { at: DAY0, by });
   let last = '';
   for (let h = 2; h <= 98; h += 12) last = log.round(at(h), 57 + h / 50, 61.2, 62.3);
   log.put('turn', { full: true, rim: 'most' }, { at: at(99), by });
-  log.put('addition', { raw: false, seeds: true, what: 'late hay, two barrows' }, { at: at(100), by });
-  log.put('correction', { target: last, reading: `${last}.2`, value: 64.4, unit: 'C', reason: 'The paper says otherwise.' }, { at: at(101), by });
-  const [state, siteState] = [foldBatch(log.entries), { ...foldSite([]), probes: new Map() } as SiteState];
+  log.put(
+    'addition',
+    { raw: false, seeds: true, what: 'late hay, two barrows' },
+    { at: at(100), by },
+  );
+  log.put(
+    'correction',
+    {
+      target: last,
+      reading: `${last}.2`,
+      value: 64.4,
+      unit: 'C',
+      reason: 'The paper says otherwise.',
+    },
+    { at: at(101), by },
+  );
+  const [state, siteState] = [
+    foldBatch(log.entries),
+    { ...foldSite([]), probes: new Map() } as SiteState,
+  ];
   const file = batchFileOf(state, SITE, siteState)!;
   const text = `${JSON.stringify({ ...file, trail: trailOf('s', chainOf('s', log.entries)) }, null, 1)}\n`;
-  return { state, siteState, text, record: (unit: 'C' | 'F' = 'C') => recordDoc({ state, siteState, site: SITE, now: at(110), unit, file: { digest: sha256(text), head: 'f'.repeat(64) } }) };
+  return {
+    state,
+    siteState,
+    text,
+    record: (unit: 'C' | 'F' = 'C') =>
+      recordDoc({
+        state,
+        siteState,
+        site: SITE,
+        now: at(110),
+        unit,
+        file: { digest: sha256(text), head: 'f'.repeat(64) },
+      }),
+  };
 }
-const run = (tool: string, ...args: string[]): string => { const r = spawnSync(tool, args, { encoding: 'utf8' }); if (r.status !== 0) throw new Error(r.stderr || `${tool} is missing`); return r.stdout; };
-async function printed(b: ReturnType<typeof batch>, paper: 'a4' | 'letter' = 'a4', unit: 'C' | 'F' = 'C') {
+const run = (tool: string, ...args: string[]): string => {
+  const r = spawnSync(tool, args, { encoding: 'utf8' });
+  if (r.status !== 0) throw new Error(r.stderr || `${tool} is missing`);
+  return r.stdout;
+};
+async function printed(
+  b: ReturnType<typeof batch>,
+  paper: 'a4' | 'letter' = 'a4',
+  unit: 'C' | 'F' = 'C',
+) {
   const pdf = path.join(dir, `${Math.random()}.pdf`);
   fs.writeFileSync(pdf, await recordPdf(b.record(unit), paper, b.text));
   // One line, one space between words: where lines break is the printer's affair.
-  return { pdf, text: run('pdftotext', '-layout', pdf, '-').replace(/\s+/g, ' '), raw: run('pdftotext', '-raw', pdf, '-').replace(/\s+/g, ' '), info: run('pdfinfo', pdf) };
+  return {
+    pdf,
+    text: run('pdftotext', '-layout', pdf, '-').replace(/\s+/g, ' '),
+    raw: run('pdftotext', '-raw', pdf, '-').replace(/\s+/g, ' '),
+    info: run('pdfinfo', pdf),
+  };
 }
 
 test('the PDF says what the verdict says: sentence, rule text, source, policy, notes', async () => {
   const b = batch();
   const { raw } = await printed(b);
   for (const v of b.record().verdicts) {
-    for (const words of [`${v.full}: ${v.word.toLowerCase()}`, v.sentence, v.asks, v.policy, ...v.notes]) expect(raw).toContain(words.replace(/\s+/g, ' '));
+    for (const words of [
+      `${v.full}: ${v.word.toLowerCase()}`,
+      v.sentence,
+      v.asks,
+      v.policy,
+      ...v.notes,
+    ])
+      expect(raw).toContain(words.replace(/\s+/g, ' '));
   }
   const parsed = readBatchFile(b.text);
   if (!parsed.ok) throw new Error('unreadable');
-  const verdict = rulingsOf(preparedOf(parsed.file, at(110)), [findRule('us-503-pfrp-static')!])[0]!.account.verdict;
+  const verdict = rulingsOf(preparedOf(parsed.file, at(110)), [findRule('us-503-pfrp-static')!])[0]!
+    .account.verdict;
   expect(verdict.status).toBe('proven');
-  expect(raw).toMatch(/PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./);
+  expect(raw).toMatch(
+    /PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./,
+  );
   expect(raw).toContain('check with your local authority');
   expect(raw).not.toMatch(/\b(sterile|safe)\b/i);
 });
@@ -63,11 +125,15 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
 test('the record says by whom each round was read, where it stands, and has a place to sign; it is tagged', async () => {
   const { raw, info } = await printed(batch({ by: 'Łukasz' }));
   expect(raw).toMatch(/Thermometer Read by Counts as/);
-  expect(raw).toMatch(/57\.04 61\.2 62\.3 not named Mo 57.0 °C hot[^]*not named Mo, Łukasz 59.0 °C hot/);
+  expect(raw).toMatch(
+    /57\.04 61\.2 62\.3 not named Mo 57.0 °C hot[^]*not named Mo, Łukasz 59.0 °C hot/,
+  );
   expect(raw).toContain('Address not recorded');
   expect(raw).toMatch(/Met or not met Met Mon 4 May: PFRP, in-vessel/);
   expect(raw).toMatch(/Signed for the site Name Signature Date/);
-  expect(raw).toMatch(/Rule texts as held by this program, edition \d+: compare them with the current texts\./);
+  expect(raw).toMatch(
+    /Rule texts as held by this program, edition \d+: compare them with the current texts\./,
+  );
   expect(raw).not.toContain('from memory');
   expect(info).toMatch(/Tagged:\s+yes/);
 });
@@ -76,7 +142,18 @@ test('every round with every value as read, corrections with reason and person, 
   const b = batch();
   const { text, raw } = await printed(b);
   for (let h = 2; h <= 98; h += 12) expect(text).toContain(`${57 + h / 50}`);
-  for (const words of ['64.4', 'The paper says otherwise.', 'late hay, two barrows, with live seeds', 'most of the rim went in', 'Not covered by this record', 'No reading names its thermometer', 'Materials', 'manure', 'superseded']) expect(raw).toContain(words);
+  for (const words of [
+    '64.4',
+    'The paper says otherwise.',
+    'late hay, two barrows, with live seeds',
+    'most of the rim went in',
+    'Not covered by this record',
+    'No reading names its thermometer',
+    'Materials',
+    'manure',
+    'superseded',
+  ])
+    expect(raw).toContain(words);
 });
 
 test('page x of y, the paper that was asked for, a title, the batch file inside', async () => {
@@ -99,9 +176,14 @@ test('its digest and command give the same verdicts again', async () => {
   expect(raw.replace(/ /g, '')).toContain(digest);
   expect(raw).toContain(command.split(' --as-of')[0]!);
   const rules = [...command.matchAll(/--rule (\S+)/g)].map((m) => m[1]!);
-  const answer = answerVerify(b.text, { rules, asOf: /--as-of (\S+)/.exec(command)![1], json: false }, sha256);
+  const answer = answerVerify(
+    b.text,
+    { rules, asOf: /--as-of (\S+)/.exec(command)![1], json: false },
+    sha256,
+  );
   expect(answer.out).toContain(`file SHA-256 ${digest}`);
-  for (const v of b.record().verdicts) expect(answer.out).toContain(`${v.id}  ${v.word.toLowerCase()}\n`);
+  for (const v of b.record().verdicts)
+    expect(answer.out).toContain(`${v.id}  ${v.word.toLowerCase()}\n`);
 });
 
 test('in °F the record keeps what was typed and says the rest in °F', async () => {
@@ -123,16 +205,31 @@ test('the self-checking page makes the same record from the file alone, and from
   expect({ ...again, again: null }).toEqual({ ...own, again: null });
   expect(sameDigest(` ${own.again!.digest.toUpperCase()} `, opened.digest)).toBe(true);
   expect(sameDigest('abc', opened.digest)).toBe(false);
-  const foreign = openFile(fs.readFileSync(path.resolve(__dirname, '../../docs/example.zealous-heap.json'), 'utf8'), sha256);
+  const foreign = openFile(
+    fs.readFileSync(path.resolve(__dirname, '../../docs/example.zealous-heap.json'), 'utf8'),
+    sha256,
+  );
   if (!foreign.ok) throw new Error(foreign.problems.join());
   expect(foreign.told).toBeNull();
   const verdicts = recordOf(foreign, foreign.latest, 'C').verdicts;
-  for (const v of verdicts) expect(v.status).toBe(rulingsOf(preparedOf(foreign.file, foreign.latest), [findRule(v.id)!])[0]!.account.verdict.status);
+  for (const v of verdicts)
+    expect(v.status).toBe(
+      rulingsOf(preparedOf(foreign.file, foreign.latest), [findRule(v.id)!])[0]!.account.verdict
+        .status,
+    );
   expect(verdicts.length).toBeGreaterThan(3);
 });
 
 test('a file that was tampered with is refused by the page, with the place named', () => {
   const opened = openFile(batch().text.replace('61.2', '71.2'), sha256);
-  expect(opened).toMatchObject({ ok: false, tampered: true, problems: [expect.stringMatching(/^(readings|trail).*(something else|does not fit its hash)/)] });
-  expect(openFile('time,point,value\n', sha256)).toMatchObject({ ok: false, tampered: false, problems: [expect.stringMatching(/^\(file\): not a JSON text/)] });
+  expect(opened).toMatchObject({
+    ok: false,
+    tampered: true,
+    problems: [expect.stringMatching(/^(readings|trail).*(something else|does not fit its hash)/)],
+  });
+  expect(openFile('time,point,value\n', sha256)).toMatchObject({
+    ok: false,
+    tampered: false,
+    problems: [expect.stringMatching(/^\(file\): not a JSON text/)],
+  });
 });

@@ -12,7 +12,11 @@ type Violation = { rule: { name: string }; from: string; to: string };
 function cruise(cwd: string): Violation[] {
   let out: string;
   try {
-    out = execFileSync(process.execPath, [CRUISE, 'src', '--config', CONFIG, '--output-type', 'json'], { cwd, encoding: 'utf8', maxBuffer: 1e8 });
+    out = execFileSync(
+      process.execPath,
+      [CRUISE, 'src', '--config', CONFIG, '--output-type', 'json'],
+      { cwd, encoding: 'utf8', maxBuffer: 1e8 },
+    );
   } catch (error) {
     out = (error as { stdout: string }).stdout;
   }
@@ -24,9 +28,14 @@ const BREACHES: Record<string, [string, string]> = {
   'core-alone': ['src/core/evidence/alone.ts', "import '@/platform/clock';"],
   'core-packages': ['src/core/evidence/packages.ts', "import 'zod';"],
   'core-doors': ['src/core/formats/doors.ts', "import 'papaparse';"],
-  'core-quantity': ['src/core/quantity/x.ts', "import '../words/leaf';"], 'core-words': ['src/core/words/x.ts', "import '../evidence/leaf';"],
-  'core-evidence': ['src/core/evidence/x.ts', "import '../log/leaf';"], 'core-log': ['src/core/log/x.ts', "import '../rules/leaf';"],
-  'core-mix': ['src/core/mix/x.ts', "import '../rules/leaf';"], 'core-heap': ['src/core/heap/x.ts', "import '../rules/leaf';"], 'core-rules': ['src/core/rules/x.ts', "import '../advice/leaf';"], 'core-advice': ['src/core/advice/x.ts', "import '../formats/leaf';"],
+  'core-quantity': ['src/core/quantity/x.ts', "import '../words/leaf';"],
+  'core-words': ['src/core/words/x.ts', "import '../evidence/leaf';"],
+  'core-evidence': ['src/core/evidence/x.ts', "import '../log/leaf';"],
+  'core-log': ['src/core/log/x.ts', "import '../rules/leaf';"],
+  'core-mix': ['src/core/mix/x.ts', "import '../rules/leaf';"],
+  'core-heap': ['src/core/heap/x.ts', "import '../rules/leaf';"],
+  'core-rules': ['src/core/rules/x.ts', "import '../advice/leaf';"],
+  'core-advice': ['src/core/advice/x.ts', "import '../formats/leaf';"],
   'core-formats': ['src/core/formats/x.ts', "import '../digest/leaf';"],
   'platform-packages': ['src/platform/x.ts', "import '@/core/quantity/leaf';"],
   'db-below': ['src/db/x.ts', "import '@/ui/leaf';"],
@@ -42,15 +51,45 @@ const BREACHES: Record<string, [string, string]> = {
   'app-routes': ['src/app/x.ts', "import '@/db/leaf';"],
   'nobody-imports-app': ['src/features/batch/appy.ts', "import '@/app/leaf';"],
 };
-const LEAVES = ['core/words', 'core/evidence', 'core/log', 'core/rules', 'core/advice', 'core/formats', 'core/digest', 'core/quantity', 'ui', 'db', 'charts', 'app', 'features/batch'];
+const LEAVES = [
+  'core/words',
+  'core/evidence',
+  'core/log',
+  'core/rules',
+  'core/advice',
+  'core/formats',
+  'core/digest',
+  'core/quantity',
+  'ui',
+  'db',
+  'charts',
+  'app',
+  'features/batch',
+];
 
-test('the tree keeps the law', () => expect(cruise(ROOT).map((v) => `${v.rule.name}: ${v.from} → ${v.to}`)).toEqual([]), 60_000);
+test(
+  'the tree keeps the law',
+  () => expect(cruise(ROOT).map((v) => `${v.rule.name}: ${v.from} → ${v.to}`)).toEqual([]),
+  60_000,
+);
 
 test('each rule of the law catches its planted breach', () => {
   const dir = fs.mkdtempSync(path.join(os.tmpdir(), 'law-'));
   try {
-    const write = (file: string, text: string): void => { fs.mkdirSync(path.dirname(path.join(dir, file)), { recursive: true }); fs.writeFileSync(path.join(dir, file), text); };
-    write('tsconfig.json', JSON.stringify({ compilerOptions: { paths: { '@/*': ['./src/*'] }, moduleResolution: 'bundler', module: 'esnext' } }));
+    const write = (file: string, text: string): void => {
+      fs.mkdirSync(path.dirname(path.join(dir, file)), { recursive: true });
+      fs.writeFileSync(path.join(dir, file), text);
+    };
+    write(
+      'tsconfig.json',
+      JSON.stringify({
+        compilerOptions: {
+          paths: { '@/*': ['./src/*'] },
+          moduleResolution: 'bundler',
+          module: 'esnext',
+        },
+      }),
+    );
     fs.symlinkSync(path.join(ROOT, 'node_modules'), path.join(dir, 'node_modules'));
     fs.copyFileSync(path.join(ROOT, 'package.json'), path.join(dir, 'package.json'));
     for (const leaf of LEAVES) write(`src/${leaf}/leaf.ts`, 'export const leaf = 1;');
@@ -62,7 +101,11 @@ test('each rule of the law catches its planted breach', () => {
     const config = require(CONFIG) as { forbidden: { name: string }[] };
     const names = config.forbidden.map((r) => r.name).sort();
     expect(Object.keys(BREACHES).sort()).toEqual(names);
-    for (const [rule, [file]] of Object.entries(BREACHES)) expect([rule, caught.some((v) => v.rule.name === rule && v.from === file)]).toEqual([rule, true]);
+    for (const [rule, [file]] of Object.entries(BREACHES))
+      expect([rule, caught.some((v) => v.rule.name === rule && v.from === file)]).toEqual([
+        rule,
+        true,
+      ]);
   } finally {
     fs.rmSync(dir, { recursive: true, force: true });
   }

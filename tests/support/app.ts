@@ -7,13 +7,35 @@ import { siteRepo, type Site } from '@/db/repositories/site';
 import { aSite, freshDatabase } from './database';
 
 const ROOT = path.resolve(__dirname, '../..');
-export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run', '--no-default-browser-check', '--disable-background-networking',
-  '--disable-component-update', '--disable-sync', '--disable-default-apps', '--disable-extensions', '--metrics-recording-only', '--mute-audio', '--hide-scrollbars', '--force-color-profile=srgb'];
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-dev-shm-usage',
+  '--disable-quic',
+  '--no-first-run',
+  '--no-default-browser-check',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-default-apps',
+  '--disable-extensions',
+  '--metrics-recording-only',
+  '--mute-audio',
+  '--hide-scrollbars',
+  '--force-color-profile=srgb',
+];
 
-export const freePort = (): Promise<number> => new Promise((resolve) => {
-  const server = net.createServer().listen(0, '127.0.0.1', () => { const { port } = server.address() as net.AddressInfo; server.close(() => resolve(port)); });
-});
-export const sleep = (ms: number): Promise<void> => new Promise((resolve) => { setTimeout(resolve, ms); });
+export const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = net.createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as net.AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+export const sleep = (ms: number): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 
 /** Ends a browser; one whose workers keep it busy is not waited for. */
 export async function closed(browser: Browser): Promise<void> {
@@ -30,29 +52,82 @@ export async function startApp() {
   const base = `http://127.0.0.1:${port}`;
   let server: ChildProcess;
   const start = async (): Promise<void> => {
-    server = spawn(process.execPath, ['.next/standalone/server.js'], { cwd: ROOT, stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production', PORT: String(port), HOSTNAME: '127.0.0.1', DATABASE_URL: database.appUrl } });
-    for (let i = 0; i < 150; i += 1) { if (await fetch(`${base}/api/health`).then((r) => r.ok, () => false)) return; await sleep(100); }
+    server = spawn(process.execPath, ['.next/standalone/server.js'], {
+      cwd: ROOT,
+      stdio: 'ignore',
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        PORT: String(port),
+        HOSTNAME: '127.0.0.1',
+        DATABASE_URL: database.appUrl,
+      },
+    });
+    for (let i = 0; i < 150; i += 1) {
+      if (
+        await fetch(`${base}/api/health`).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        return;
+      await sleep(100);
+    }
     throw new Error('the application did not answer within 15 s');
   };
-  const gone = (): Promise<void> => new Promise((resolve) => { if (server.exitCode !== null || server.signalCode !== null) resolve(); else server.once('exit', () => resolve()); });
+  const gone = (): Promise<void> =>
+    new Promise((resolve) => {
+      if (server.exitCode !== null || server.signalCode !== null) resolve();
+      else server.once('exit', () => resolve());
+    });
   await start();
-  const browser: Browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', headless: true, args: CHROMIUM_FLAGS });
+  const browser: Browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    headless: true,
+    args: CHROMIUM_FLAGS,
+  });
   return {
-    database, base, port, browser, start,
-    kill: async (): Promise<void> => { server.kill('SIGKILL'); await gone(); },
+    database,
+    base,
+    port,
+    browser,
+    start,
+    kill: async (): Promise<void> => {
+      server.kill('SIGKILL');
+      await gone();
+    },
     /** A page that remembers where it fetched from and what went wrong on it. */
-    async page(size: { width: number; height: number; phone?: boolean } = { width: 1280, height: 800 }) {
+    async page(
+      size: { width: number; height: number; phone?: boolean } = { width: 1280, height: 800 },
+    ) {
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
-      await page.setViewport({ width: size.width, height: size.height, hasTouch: size.phone ?? false, isMobile: size.phone ?? false });
+      await page.setViewport({
+        width: size.width,
+        height: size.height,
+        hasTouch: size.phone ?? false,
+        isMobile: size.phone ?? false,
+      });
       const hosts = new Set<string>();
       const errors: string[] = [];
-      page.on('request', (r) => { const u = new URL(r.url()); if (u.protocol.startsWith('http')) hosts.add(u.host); });
+      page.on('request', (r) => {
+        const u = new URL(r.url());
+        if (u.protocol.startsWith('http')) hosts.add(u.host);
+      });
       page.on('pageerror', (e) => errors.push((e as Error).message));
-      page.on('console', (m) => { if (m.type() === 'error') errors.push(m.text()); });
+      page.on('console', (m) => {
+        if (m.type() === 'error') errors.push(m.text());
+      });
       return { page, hosts, errors, close: () => context.close() };
     },
-    async stop(): Promise<void> { await closed(browser); server.kill('SIGTERM'); for (let i = 0; i < 50 && server.exitCode === null && server.signalCode === null; i += 1) await sleep(100); server.kill('SIGKILL'); await database.drop(); },
+    async stop(): Promise<void> {
+      await closed(browser);
+      server.kill('SIGTERM');
+      for (let i = 0; i < 50 && server.exitCode === null && server.signalCode === null; i += 1)
+        await sleep(100);
+      server.kill('SIGKILL');
+      await database.drop();
+    },
   };
 }
 
@@ -63,27 +138,52 @@ export async function startSite(): Promise<{ app: App; site: Site }> {
   return { app, site: (await siteRepo(app.database.app).only())! };
 }
 
-export const open = async (page: Page, url: string): Promise<void> => { await page.goto(url, { waitUntil: 'load' }); await page.waitForSelector('main'); };
+export const open = async (page: Page, url: string): Promise<void> => {
+  await page.goto(url, { waitUntil: 'load' });
+  await page.waitForSelector('main');
+};
 /** The first that can be seen of what an XPath finds, however many stand there for another width of the screen. @throws Error after half a minute */
-export async function seen(page: Page, xpath: string, forMs = 30_000): Promise<ElementHandle<HTMLElement>> {
+export async function seen(
+  page: Page,
+  xpath: string,
+  forMs = 30_000,
+): Promise<ElementHandle<HTMLElement>> {
   for (const end = Date.now() + forMs; Date.now() < end; await sleep(100)) {
-    for (const handle of await page.$$(`::-p-xpath(${xpath})`).catch(() => [])) if (await handle.isVisible().catch(() => false)) return handle as ElementHandle<HTMLElement>;
+    for (const handle of await page.$$(`::-p-xpath(${xpath})`).catch(() => []))
+      if (await handle.isVisible().catch(() => false)) return handle as ElementHandle<HTMLElement>;
   }
   throw new Error(`nothing to be seen of ${xpath}`);
 }
 /** Clicks what a person would: the visible button or link with these words. */
 export async function press(page: Page, words: string): Promise<void> {
-  const handle = await seen(page, `//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), "${words}")]`);
+  const handle = await seen(
+    page,
+    `//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), "${words}")]`,
+  );
   // What it would do is said before it is kept; until then the form still grows.
-  await page.waitForFunction(() => !(document.querySelector<HTMLElement>('[role=dialog]')?.innerText ?? '').includes('Working out what it does'), { timeout: 10_000 });
+  await page.waitForFunction(
+    () =>
+      !(document.querySelector<HTMLElement>('[role=dialog]')?.innerText ?? '').includes(
+        'Working out what it does',
+      ),
+    { timeout: 10_000 },
+  );
   // Not under the bar at a phone's foot.
   await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
   await handle.click();
 }
 /** The visible field with this label. */
 async function fieldOf(page: Page, label: string): Promise<ElementHandle<HTMLInputElement>> {
-  const handle = await page.waitForFunction((wanted: string) => [...document.querySelectorAll<HTMLInputElement>('input, textarea')].find((el) =>
-    el.getClientRects().length > 0 && (el.getAttribute('aria-label') ?? el.labels?.[0]?.innerText ?? '').trim() === wanted), {}, label);
+  const handle = await page.waitForFunction(
+    (wanted: string) =>
+      [...document.querySelectorAll<HTMLInputElement>('input, textarea')].find(
+        (el) =>
+          el.getClientRects().length > 0 &&
+          (el.getAttribute('aria-label') ?? el.labels?.[0]?.innerText ?? '').trim() === wanted,
+      ),
+    {},
+    label,
+  );
   return handle as ElementHandle<HTMLInputElement>;
 }
 /** Types into the field with this label. */
@@ -101,8 +201,10 @@ export async function setTime(page: Page, label: string, local: string): Promise
     el.dispatchEvent(new Event('input', { bubbles: true }));
   }, local);
 }
-export const valueOf = async (page: Page, label: string): Promise<string> => (await fieldOf(page, label)).evaluate((el) => el.value);
-export const textOf = (page: Page, selector: string): Promise<string> => page.$eval(selector, (el) => (el as HTMLElement).innerText);
+export const valueOf = async (page: Page, label: string): Promise<string> =>
+  (await fieldOf(page, label)).evaluate((el) => el.value);
+export const textOf = (page: Page, selector: string): Promise<string> =>
+  page.$eval(selector, (el) => (el as HTMLElement).innerText);
 /** Waits until an element's text matches, and gives it; else says what stood there. */
 export async function waitText(page: Page, selector: string, pattern: RegExp): Promise<string> {
   for (let i = 0; i < 100; i += 1) {
@@ -110,7 +212,9 @@ export async function waitText(page: Page, selector: string, pattern: RegExp): P
     if (pattern.test(text)) return text;
     await sleep(100);
   }
-  throw new Error(`${selector} never showed ${pattern}; it shows: ${(await textOf(page, selector).catch(() => '(not there)')).slice(0, 600)}`);
+  throw new Error(
+    `${selector} never showed ${pattern}; it shows: ${(await textOf(page, selector).catch(() => '(not there)')).slice(0, 600)}`,
+  );
 }
 
 const AXE = fs.readFileSync(path.join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8');
@@ -120,7 +224,18 @@ export async function axe(page: Page): Promise<string[]> {
   await page.waitForFunction(() => document.title !== '', { timeout: 10_000 });
   await page.evaluate(AXE);
   return page.evaluate(async () => {
-    const run = (window as unknown as { axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> } }).axe.run;
-    return (await run()).violations.map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} — ${v.nodes[0]!.failureSummary ?? ''} (${v.nodes.length})`);
+    const run = (
+      window as unknown as {
+        axe: {
+          run: () => Promise<{
+            violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[];
+          }>;
+        };
+      }
+    ).axe.run;
+    return (await run()).violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes[0]!.html.slice(0, 160)} — ${v.nodes[0]!.failureSummary ?? ''} (${v.nodes.length})`,
+    );
   });
 }

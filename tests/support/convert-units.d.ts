@@ -1,3 +1,5 @@
 declare module 'convert-units' {
-  export default function convert(value: number): { from(unit: string): { to(unit: string): number } };
+  export default function convert(value: number): {
+    from(unit: string): { to(unit: string): number };
+  };
 }

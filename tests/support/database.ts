@@ -13,19 +13,51 @@ const need = (name: string): string => {
 const onDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`);
 
 /** A fresh, migrated database of its own, as owner and as the application's role. */
-export async function freshDatabase(): Promise<{ name: string; admin: Db; app: Db; adminUrl: string; appUrl: string; drop: () => Promise<void> }> {
+export async function freshDatabase(): Promise<{
+  name: string;
+  admin: Db;
+  app: Db;
+  adminUrl: string;
+  appUrl: string;
+  drop: () => Promise<void>;
+}> {
   const name = `t_${newId().replaceAll('-', '')}`;
-  const root = new Kysely<unknown>({ dialect: new PostgresDialect({ pool: new pg.Pool({ connectionString: need('TEST_ADMIN_URL'), max: 1 }) }) });
+  const root = new Kysely<unknown>({
+    dialect: new PostgresDialect({
+      pool: new pg.Pool({ connectionString: need('TEST_ADMIN_URL'), max: 1 }),
+    }),
+  });
   await sql`create database ${sql.id(name)}`.execute(root);
-  const [adminUrl, appUrl] = [onDatabase(need('TEST_ADMIN_URL'), name), onDatabase(need('TEST_APP_URL'), name)];
+  const [adminUrl, appUrl] = [
+    onDatabase(need('TEST_ADMIN_URL'), name),
+    onDatabase(need('TEST_APP_URL'), name),
+  ];
   const [admin, app] = [connect(adminUrl, 2), connect(appUrl, 6)];
   await migrate(admin);
   await sql`select 1`.execute(app);
-  return { name, admin, app, adminUrl, appUrl, drop: async () => { await admin.destroy(); await app.destroy(); await sql`drop database ${sql.id(name)} with (force)`.execute(root); await root.destroy(); } };
+  return {
+    name,
+    admin,
+    app,
+    adminUrl,
+    appUrl,
+    drop: async () => {
+      await admin.destroy();
+      await app.destroy();
+      await sql`drop database ${sql.id(name)} with (force)`.execute(root);
+      await root.destroy();
+    },
+  };
 }
 
 export async function aSite(db: Db): Promise<Site> {
-  const site: Site = { id: newId(), name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C', demoUntil: null };
+  const site: Site = {
+    id: newId(),
+    name: 'Hopyard Corner',
+    timeZone: 'Europe/London',
+    unit: 'C',
+    demoUntil: null,
+  };
   await siteRepo(db).create(site);
   return site;
 }

@@ -8,8 +8,16 @@ export async function doorOnSite() {
   await aSite(t.app);
   const site: Site = (await siteRepo(t.app).only())!;
   return {
-    t, site, door: await import('@/features/entry/server/door'), actions: await import('@/features/entry/server/actions'),
-    close: async (): Promise<void> => { await (globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }).zealousDb?.destroy(); await t.drop(); },
+    t,
+    site,
+    door: await import('@/features/entry/server/door'),
+    actions: await import('@/features/entry/server/actions'),
+    close: async (): Promise<void> => {
+      await (
+        globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }
+      ).zealousDb?.destroy();
+      await t.drop();
+    },
   };
 }
 export type Doored = Awaited<ReturnType<typeof doorOnSite>>;

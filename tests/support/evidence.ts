@@ -13,7 +13,14 @@ export const POINTS = ['a', 'b', 'c'].map((id) => ({ id }));
 
 /** A round of its own id: one value at each point. */
 export function round(hours: number, ...values: number[]): Reading[] {
-  return values.map((value, i) => ({ id: `${String(hours).padStart(8, '0')}-${i}`, at: at(hours), point: POINTS[i]?.id ?? `p${i}`, value, unit: 'C', round: `r${hours}` }));
+  return values.map((value, i) => ({
+    id: `${String(hours).padStart(8, '0')}-${i}`,
+    at: at(hours),
+    point: POINTS[i]?.id ?? `p${i}`,
+    value,
+    unit: 'C',
+    round: `r${hours}`,
+  }));
 }
 /** A complete round at one temperature. */
 export const flat = (hours: number, value: number): Reading[] => round(hours, value, value, value);
@@ -24,20 +31,59 @@ export const steady = (from: number, to: number, step: number, value: number): R
   return readings;
 };
 let serial = 0;
-export const turn = (hours: number, full = true): BatchEvent => ({ id: `t${(serial += 1)}`, at: at(hours), type: 'turn', full });
-export const add = (hours: number, raw: boolean, seeds?: boolean): BatchEvent => ({ id: `x${(serial += 1)}`, at: at(hours), type: 'add', raw, ...(seeds === undefined ? {} : { seeds }) });
+export const turn = (hours: number, full = true): BatchEvent => ({
+  id: `t${(serial += 1)}`,
+  at: at(hours),
+  type: 'turn',
+  full,
+});
+export const add = (hours: number, raw: boolean, seeds?: boolean): BatchEvent => ({
+  id: `x${(serial += 1)}`,
+  at: at(hours),
+  type: 'add',
+  raw,
+  ...(seeds === undefined ? {} : { seeds }),
+});
 
-export const evidence = (readings: readonly Reading[], events: readonly BatchEvent[] = [], policy: PolicyInput = {}, more: Partial<Evidence> = {}): Evidence => ({
-  timeZone: 'UTC', unit: 'C', method: 'turned', builtAt: DAY0, policy: resolvePolicy(policy), points: POINTS, probes: [], readings, events, ambient: [], ...more,
+export const evidence = (
+  readings: readonly Reading[],
+  events: readonly BatchEvent[] = [],
+  policy: PolicyInput = {},
+  more: Partial<Evidence> = {},
+): Evidence => ({
+  timeZone: 'UTC',
+  unit: 'C',
+  method: 'turned',
+  builtAt: DAY0,
+  policy: resolvePolicy(policy),
+  points: POINTS,
+  probes: [],
+  readings,
+  events,
+  ambient: [],
+  ...more,
 });
 
 export const holdRule = (hold: Partial<Hold> = {}, more: Partial<Rule> = {}): Rule => ({
-  id: 'test', title: 'Test', jurisdiction: 'none', document: 'none', fromMemory: false, methods: ['turned', 'static', 'vessel'], clock: 'germs', conditions: [],
-  requirement: { kind: 'hold', floorC: 55, hours: 72, consecutive: true, turnings: 0, ...hold }, ...more,
+  id: 'test',
+  title: 'Test',
+  jurisdiction: 'none',
+  document: 'none',
+  fromMemory: false,
+  methods: ['turned', 'static', 'vessel'],
+  clock: 'germs',
+  conditions: [],
+  requirement: { kind: 'hold', floorC: 55, hours: 72, consecutive: true, turnings: 0, ...hold },
+  ...more,
 });
 
 /** A rule of any kind on the clock of germs. */
-export const ruleOf = (requirement: Requirement, more: Partial<Rule> = {}): Rule => ({ ...holdRule(), requirement, ...more });
+export const ruleOf = (requirement: Requirement, more: Partial<Rule> = {}): Rule => ({
+  ...holdRule(),
+  requirement,
+  ...more,
+});
 
-export const verdictOf = (e: Evidence, rule: Rule = holdRule(), asOf = latestTime(e)): Verdict => judge(prepare(e, asOf), rule);
+export const verdictOf = (e: Evidence, rule: Rule = holdRule(), asOf = latestTime(e)): Verdict =>
+  judge(prepare(e, asOf), rule);
 export const codes = (v: Verdict): string[] => v.notes.map((n) => n.code);

@@ -6,22 +6,56 @@ export type RoadState = 'clear' | 'down' | 'lose-answers';
 
 /** The road between a phone and the hub, which can be cut. Requests of the service worker take it too. */
 export async function roadTo(port: number) {
-  const road = { state: 'clear' as RoadState, /** Whether the service worker may be had: a clock that a test sets for a page does not reach it. */ worker: true, lost: 0, base: '', close: (): void => undefined };
+  const road = {
+    state: 'clear' as RoadState,
+    /** Whether the service worker may be had: a clock that a test sets for a page does not reach it. */ worker: true,
+    lost: 0,
+    base: '',
+    close: (): void => undefined,
+  };
   const server = http.createServer((request, response) => {
-    if (!road.worker && request.url === '/sw.js') { response.writeHead(404).end(); return; }
-    if (road.state === 'down') { request.socket.destroy(); return; }
-    const loses = road.state === 'lose-answers' && request.method === 'POST' && request.url === '/api/log';
-    const onward = http.request({ host: '127.0.0.1', port, method: request.method, path: request.url, headers: request.headers }, (answer) => {
-      if (loses) { answer.resume(); answer.on('end', () => { road.lost += 1; request.socket.destroy(); }); return; }
-      response.writeHead(answer.statusCode ?? 502, answer.headers);
-      answer.pipe(response);
-    });
+    if (!road.worker && request.url === '/sw.js') {
+      response.writeHead(404).end();
+      return;
+    }
+    if (road.state === 'down') {
+      request.socket.destroy();
+      return;
+    }
+    const loses =
+      road.state === 'lose-answers' && request.method === 'POST' && request.url === '/api/log';
+    const onward = http.request(
+      {
+        host: '127.0.0.1',
+        port,
+        method: request.method,
+        path: request.url,
+        headers: request.headers,
+      },
+      (answer) => {
+        if (loses) {
+          answer.resume();
+          answer.on('end', () => {
+            road.lost += 1;
+            request.socket.destroy();
+          });
+          return;
+        }
+        response.writeHead(answer.statusCode ?? 502, answer.headers);
+        answer.pipe(response);
+      },
+    );
     onward.on('error', () => request.socket.destroy());
     request.pipe(onward);
   });
-  await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', resolve); });
+  await new Promise<void>((resolve) => {
+    server.listen(0, '127.0.0.1', resolve);
+  });
   road.base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  road.close = () => { server.closeAllConnections(); server.close(); };
+  road.close = () => {
+    server.closeAllConnections();
+    server.close();
+  };
   return road;
 }
 export type Road = Awaited<ReturnType<typeof roadTo>>;

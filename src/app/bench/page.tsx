@@ -7,8 +7,22 @@ import { setting } from '@/features/frame/server/queries';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Bench' };
 
-export default async function BenchPage({ searchParams }: { searchParams: Promise<{ heap?: string; recipe?: string; lay?: string }> }) {
+export default async function BenchPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ heap?: string; recipe?: string; lay?: string }>;
+}) {
   const [{ heap, recipe, lay }, s] = [await searchParams, await setting()];
   const view = await benchView(s.site.id, s.board, heap ?? null, s.siteState, s.locale);
-  return <FrameFor s={s} place="Bench" {...(heap ? { active: heap } : {})}><Bench key={heap ?? recipe ?? 'new'} view={view} start={recipe ? { recipe } : null} lay={lay ?? null} by={s.prefs.by} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Bench" {...(heap ? { active: heap } : {})}>
+      <Bench
+        key={heap ?? recipe ?? 'new'}
+        view={view}
+        start={recipe ? { recipe } : null}
+        lay={lay ?? null}
+        by={s.prefs.by}
+      />
+    </FrameFor>
+  );
 }

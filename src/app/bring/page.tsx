@@ -10,5 +10,18 @@ export const metadata: Metadata = { title: 'Bring in' };
 
 export default async function BringPage() {
   const s = await setting();
-  return <FrameFor s={s} place="Bring in"><BringIn by={s.prefs.by} unit={s.unit} timeZone={s.site.timeZone} zones={Intl.supportedValuesOf('timeZone')} proposed={proposal(s.board)} nowLocal={localInput(s.site.timeZone, s.now)} siteName={s.site.name} siteRules={s.siteState.terms.at(-1)?.rules ?? []} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Bring in">
+      <BringIn
+        by={s.prefs.by}
+        unit={s.unit}
+        timeZone={s.site.timeZone}
+        zones={Intl.supportedValuesOf('timeZone')}
+        proposed={proposal(s.board)}
+        nowLocal={localInput(s.site.timeZone, s.now)}
+        siteName={s.site.name}
+        siteRules={s.siteState.terms.at(-1)?.rules ?? []}
+      />
+    </FrameFor>
+  );
 }

@@ -9,5 +9,12 @@ export const metadata: Metadata = { title: 'Calendar for phones' };
 
 export default async function CalendarPage() {
   const [s, head] = [await setting(), await headers()];
-  return <FrameFor s={s} place="Plan"><Feeds host={head.get('host') ?? ''} people={(s.siteState.work?.crew ?? []).map((p) => p.name)} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Plan">
+      <Feeds
+        host={head.get('host') ?? ''}
+        people={(s.siteState.work?.crew ?? []).map((p) => p.name)}
+      />
+    </FrameFor>
+  );
 }

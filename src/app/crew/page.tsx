@@ -8,5 +8,9 @@ export const metadata: Metadata = { title: 'Crew' };
 
 export default async function CrewPage() {
   const s = await setting();
-  return <FrameFor s={s} place="Crew"><Crew work={s.siteState.work} by={s.prefs.by} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Crew">
+      <Crew work={s.siteState.work} by={s.prefs.by} />
+    </FrameFor>
+  );
 }

@@ -10,6 +10,15 @@ export const metadata: Metadata = { title: 'Fire card' };
 
 export default async function FirePage() {
   const s = await setting();
-  const hot = s.board.flatMap((d) => { const h = hotOf({ ...d.situation, now: s.now }); return h && h.level !== 'warn' ? [{ name: d.name ?? d.code, text: hotWords(h, s.locale).why }] : []; });
-  return <FrameFor s={s} place="Fire card"><Card card={s.siteState.fireCard} site={s.site.name} by={s.prefs.by} hot={hot} /></FrameFor>;
+  const hot = s.board.flatMap((d) => {
+    const h = hotOf({ ...d.situation, now: s.now });
+    return h && h.level !== 'warn'
+      ? [{ name: d.name ?? d.code, text: hotWords(h, s.locale).why }]
+      : [];
+  });
+  return (
+    <FrameFor s={s} place="Fire card">
+      <Card card={s.siteState.fireCard} site={s.site.name} by={s.prefs.by} hot={hot} />
+    </FrameFor>
+  );
 }

@@ -10,6 +10,16 @@ export const metadata: Metadata = { title: 'Instruments' };
 
 export default async function InstrumentsPage() {
   const s = await setting();
-  const site = { id: '', name: s.site.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
-  return <FrameFor s={s} place="Instruments"><Instruments {...await instrumentScreen(s.site, s.locale)} site={site} now={s.now} /></FrameFor>;
+  const site = {
+    id: '',
+    name: s.site.name,
+    by: s.prefs.by,
+    nowLocal: localInput(s.site.timeZone, s.now),
+    unit: s.unit,
+  };
+  return (
+    <FrameFor s={s} place="Instruments">
+      <Instruments {...await instrumentScreen(s.site, s.locale)} site={site} now={s.now} />
+    </FrameFor>
+  );
 }

@@ -13,9 +13,23 @@ export const metadata: Metadata = { title: 'Flags' };
 export default async function LabelsPage() {
   const [s, head] = [await setting(), await headers()];
   const origin = `${head.get('x-forwarded-proto') ?? 'http'}://${head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'}`;
-  const flags = s.board.filter((d) => d.state !== 'released').map((d) => ({
-    id: d.id, code: d.code, name: d.name ?? d.code, picture: heapPicture(d, s.now, s.unit, s.prefs.volume),
-    line: [positionText(d.position), d.builtAt === null ? 'still building' : `since ${dayText(s.site.timeZone, d.builtAt)}`].filter(Boolean).join(' · '),
-  }));
-  return <FrameFor s={s} place="Flags"><Labels flags={flags} origin={origin} /></FrameFor>;
+  const flags = s.board
+    .filter((d) => d.state !== 'released')
+    .map((d) => ({
+      id: d.id,
+      code: d.code,
+      name: d.name ?? d.code,
+      picture: heapPicture(d, s.now, s.unit, s.prefs.volume),
+      line: [
+        positionText(d.position),
+        d.builtAt === null ? 'still building' : `since ${dayText(s.site.timeZone, d.builtAt)}`,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    }));
+  return (
+    <FrameFor s={s} place="Flags">
+      <Labels flags={flags} origin={origin} />
+    </FrameFor>
+  );
 }

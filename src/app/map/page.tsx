@@ -12,5 +12,18 @@ export const metadata: Metadata = { title: 'Map' };
 export default async function MapPage() {
   const s = await setting();
   const view = await mapOf(s.site.id, s.board, s.locale, s.prefs.volume);
-  return <FrameFor s={s} place="Map"><MapBoard key={view.version ?? 'first'} view={view} heap={{ by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board) }} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Map">
+      <MapBoard
+        key={view.version ?? 'first'}
+        view={view}
+        heap={{
+          by: s.prefs.by,
+          nowLocal: localInput(s.site.timeZone, s.now),
+          unit: s.unit,
+          placed: placedHeaps(s.board),
+        }}
+      />
+    </FrameFor>
+  );
 }

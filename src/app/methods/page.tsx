@@ -12,8 +12,14 @@ export default async function MethodsPage() {
   const s = await setting();
   const live = s.board.filter((d) => !isGone(d.situation));
   const rows = templatesOf(s.siteState.templates).map((template) => ({
-    template, ships: TEMPLATES.some((t) => t.id === template.id), changed: TEMPLATES.some((t) => t.id === template.id) && s.siteState.templates.has(template.id),
+    template,
+    ships: TEMPLATES.some((t) => t.id === template.id),
+    changed: TEMPLATES.some((t) => t.id === template.id) && s.siteState.templates.has(template.id),
     heaps: live.filter((d) => d.situation.template.id === template.id).map((d) => d.name ?? d.code),
   }));
-  return <FrameFor s={s} place="Methods"><Methods rows={rows} by={s.prefs.by} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Methods">
+      <Methods rows={rows} by={s.prefs.by} />
+    </FrameFor>
+  );
 }

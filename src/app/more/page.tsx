@@ -11,8 +11,19 @@ export default async function MorePage() {
   const s = await setting();
   return (
     <FrameFor s={s} place="More">
-      <div className="px-4 py-5 max-w-[560px] flex flex-col gap-2.5"><h1>More</h1>
-        {MORE.map((p) => <Link key={p.href} prefetch={false} href={p.href} className="btn !min-h-[64px] !justify-between"><span>{p.name}</span><span className="q font-normal text-[14px]">{p.what}</span></Link>)}
+      <div className="px-4 py-5 max-w-[560px] flex flex-col gap-2.5">
+        <h1>More</h1>
+        {MORE.map((p) => (
+          <Link
+            key={p.href}
+            prefetch={false}
+            href={p.href}
+            className="btn !min-h-[64px] !justify-between"
+          >
+            <span>{p.name}</span>
+            <span className="q font-normal text-[14px]">{p.what}</span>
+          </Link>
+        ))}
       </div>
     </FrameFor>
   );

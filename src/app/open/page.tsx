@@ -14,16 +14,49 @@ import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Open a heap' };
 
-export default async function OpenPage({ searchParams }: { searchParams: Promise<{ for?: string }> }) {
+export default async function OpenPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ for?: string }>;
+}) {
   const [{ for: wanted }, s] = [await searchParams, await setting()];
-  const site = { id: '', name: s.site.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
+  const site = {
+    id: '',
+    name: s.site.name,
+    by: s.prefs.by,
+    nowLocal: localInput(s.site.timeZone, s.now),
+    unit: s.unit,
+  };
   const siteState = await siteStateOf(s.site);
   const own = latestOwn(siteState);
   const terms = siteState.terms.at(-1);
-  const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({ id: r.id, title: r.title, source: sourceText(r), rule: r }));
+  const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({
+    id: r.id,
+    title: r.title,
+    source: sourceText(r),
+    rule: r,
+  }));
   return (
     <FrameFor s={s} place="Open a heap">
-      <DraftScope name="open"><OpenForm timeZone={s.site.timeZone} site={site} proposed={proposal(s.board)} codes={s.board.map((d) => d.code.toUpperCase())} stretchM={siteState.settings.stretchM} rules={rules} ownRules={own} siteTerms={terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null} volumeUnit={s.prefs.volume} templates={templatesOf(siteState.templates)} earlier={earlierHeaps(s.board)} nowMs={s.now} forBench={wanted === 'bench'} /></DraftScope>
+      <DraftScope name="open">
+        <OpenForm
+          timeZone={s.site.timeZone}
+          site={site}
+          proposed={proposal(s.board)}
+          codes={s.board.map((d) => d.code.toUpperCase())}
+          stretchM={siteState.settings.stretchM}
+          rules={rules}
+          ownRules={own}
+          siteTerms={
+            terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null
+          }
+          volumeUnit={s.prefs.volume}
+          templates={templatesOf(siteState.templates)}
+          earlier={earlierHeaps(s.board)}
+          nowMs={s.now}
+          forBench={wanted === 'bench'}
+        />
+      </DraftScope>
     </FrameFor>
   );
 }

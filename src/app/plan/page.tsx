@@ -12,5 +12,13 @@ export default async function PlanPage() {
   const s = await setting();
   const { work } = s.siteState;
   const { plan, days, cards } = await planOf(s.board, work, s.site.timeZone, s.now);
-  return <FrameFor s={s} place="Plan"><Plan view={planView(plan, days, s.board, cards, (work?.crew.length ?? 0) > 0, s.locale)} by={s.prefs.by} feed="/calendar" /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Plan">
+      <Plan
+        view={planView(plan, days, s.board, cards, (work?.crew.length ?? 0) > 0, s.locale)}
+        by={s.prefs.by}
+        feed="/calendar"
+      />
+    </FrameFor>
+  );
 }

@@ -9,5 +9,9 @@ export const metadata: Metadata = { title: 'Records' };
 
 export default async function RecordsPage() {
   const s = await setting();
-  return <FrameFor s={s} place="Records"><Records rows={recordRows(s.board, s.locale)} paper={s.unit === 'F' ? 'letter' : 'a4'} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Records">
+      <Records rows={recordRows(s.board, s.locale)} paper={s.unit === 'F' ? 'letter' : 'a4'} />
+    </FrameFor>
+  );
 }

@@ -13,5 +13,21 @@ export const metadata: Metadata = { title: 'Round' };
 
 export default async function RoundPage() {
   const [s, sheet] = [await setting(), await sheetNow()];
-  return <FrameFor s={s} place="Round" wholeOnPhone sky={<AirStrip air={s.air} from={s.now - TWO_DAYS_MS} to={s.now} label={(c) => tempText(c, s.unit)} />}><RoundApp initial={sheet} preview={previewEntry} /></FrameFor>;
+  return (
+    <FrameFor
+      s={s}
+      place="Round"
+      wholeOnPhone
+      sky={
+        <AirStrip
+          air={s.air}
+          from={s.now - TWO_DAYS_MS}
+          to={s.now}
+          label={(c) => tempText(c, s.unit)}
+        />
+      }
+    >
+      <RoundApp initial={sheet} preview={previewEntry} />
+    </FrameFor>
+  );
 }

@@ -11,5 +11,9 @@ export const metadata: Metadata = { title: 'Rules' };
 export default async function RulesPage() {
   const s = await setting();
   const screen = await siteRulesScreen(s.site, s.locale);
-  return <FrameFor s={s} place="Rules"><SiteRules key={screen.version} {...screen} by={s.prefs.by} unit={s.unit} keep={logEntry} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Rules">
+      <SiteRules key={screen.version} {...screen} by={s.prefs.by} unit={s.unit} keep={logEntry} />
+    </FrameFor>
+  );
 }

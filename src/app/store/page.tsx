@@ -10,5 +10,9 @@ export const metadata: Metadata = { title: 'Store' };
 
 export default async function StorePage() {
   const s = await setting();
-  return <FrameFor s={s} place="Store"><Stock view={stockView(await storeOf(s.site.id), s.locale)} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Store">
+      <Stock view={stockView(await storeOf(s.site.id), s.locale)} />
+    </FrameFor>
+  );
 }

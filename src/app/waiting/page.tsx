@@ -8,6 +8,12 @@ export const metadata: Metadata = { title: 'On this device' };
 
 export default async function WaitingPage() {
   const s = await setting();
-  const places = Object.fromEntries(s.board.map((d) => [d.id, d.field.places.map((p) => ({ id: p.id, label: p.label ?? p.id }))]));
-  return <FrameFor s={s} place="Round"><Waiting timeZone={s.site.timeZone} places={places} /></FrameFor>;
+  const places = Object.fromEntries(
+    s.board.map((d) => [d.id, d.field.places.map((p) => ({ id: p.id, label: p.label ?? p.id }))]),
+  );
+  return (
+    <FrameFor s={s} place="Round">
+      <Waiting timeZone={s.site.timeZone} places={places} />
+    </FrameFor>
+  );
 }

@@ -4,15 +4,27 @@ import type { RoundHeat } from './trend';
 
 /** Which heap of the site was most like this one at its age, and how that one went on. */
 export type Life = {
-  readonly id: string; readonly name: string; readonly builtAt: Instant | null; readonly kept: Method; readonly m3: number | null; readonly inputs: readonly string[] | null;
-  readonly rounds: readonly RoundHeat[]; readonly turns: readonly Instant[]; readonly provenAt: Instant | null;
+  readonly id: string;
+  readonly name: string;
+  readonly builtAt: Instant | null;
+  readonly kept: Method;
+  readonly m3: number | null;
+  readonly inputs: readonly string[] | null;
+  readonly rounds: readonly RoundHeat[];
+  readonly turns: readonly Instant[];
+  readonly provenAt: Instant | null;
 };
 export type Alike = {
-  readonly id: string; readonly name: string;
+  readonly id: string;
+  readonly name: string;
   /** Root mean square of the difference of their hottest places by day, K, over so many days. */
-  readonly apartK: number; readonly days: number;
+  readonly apartK: number;
+  readonly days: number;
   /** From the age of this heap on: when it was proven, how often it was turned, its heat after a week. */
-  readonly ageDays: number; readonly provenDay: number | null; readonly turnsAfter: number; readonly weekLaterC: number | null;
+  readonly ageDays: number;
+  readonly provenDay: number | null;
+  readonly turnsAfter: number;
+  readonly weekLaterC: number | null;
 };
 
 /** A difference of size, of method or of what went in weighs like so many K. */
@@ -35,7 +47,9 @@ export function byDay({ rounds, builtAt }: Pick<Life, 'rounds' | 'builtAt'>): Ma
 /** Share of what went in that two heaps have in common (Jaccard). */
 function common(a: readonly string[], b: readonly string[]): number {
   const all = new Set([...a, ...b]);
-  return all.size === 0 ? 1 : [...all].filter((x) => a.includes(x) && b.includes(x)).length / all.size;
+  return all.size === 0
+    ? 1
+    : [...all].filter((x) => a.includes(x) && b.includes(x)).length / all.size;
 }
 
 /** The others, most alike first: those that are older, so that they show how it may go on. */
@@ -43,20 +57,41 @@ export function alikeOf(own: Life, others: readonly Life[], now: Instant): Alike
   if (own.builtAt === null) return [];
   const age = (now - own.builtAt) / MS.day;
   const mine = byDay(own);
-  return others.flatMap((o): { alike: Alike; unlike: number }[] => {
-    if (o.id === own.id || o.builtAt === null || (now - o.builtAt) / MS.day <= age + 1) return [];
-    const theirs = byDay(o);
-    const shared = [...mine].filter(([day]) => theirs.has(day));
-    if (shared.length < LEAST_DAYS) return [];
-    const rms = Math.sqrt(shared.reduce((sum, [day, c]) => sum + (c - theirs.get(day)!) ** 2, 0) / shared.length);
-    const size = own.m3 === null || o.m3 === null ? 0 : Math.abs(Math.log2(own.m3 / o.m3)) * SIZE_K;
-    const inputs = own.inputs === null || o.inputs === null ? 0 : (1 - common(own.inputs, o.inputs)) * INPUTS_K;
-    const unlike = rms + size + inputs + (own.kept === o.kept ? 0 : KEPT_K);
-    if (unlike > MOST_K) return [];
-    const then = o.builtAt + age * MS.day;
-    return [{ unlike, alike: {
-      id: o.id, name: o.name, apartK: rms, days: shared.length, ageDays: age, provenDay: o.provenAt === null ? null : (o.provenAt - o.builtAt) / MS.day,
-      turnsAfter: o.turns.filter((t) => t > then && (o.provenAt === null || t <= o.provenAt)).length, weekLaterC: theirs.get(Math.floor(age) + 7) ?? null,
-    } }];
-  }).sort((a, b) => a.unlike - b.unlike).map(({ alike }) => alike);
+  return others
+    .flatMap((o): { alike: Alike; unlike: number }[] => {
+      if (o.id === own.id || o.builtAt === null || (now - o.builtAt) / MS.day <= age + 1) return [];
+      const theirs = byDay(o);
+      const shared = [...mine].filter(([day]) => theirs.has(day));
+      if (shared.length < LEAST_DAYS) return [];
+      const rms = Math.sqrt(
+        shared.reduce((sum, [day, c]) => sum + (c - theirs.get(day)!) ** 2, 0) / shared.length,
+      );
+      const size =
+        own.m3 === null || o.m3 === null ? 0 : Math.abs(Math.log2(own.m3 / o.m3)) * SIZE_K;
+      const inputs =
+        own.inputs === null || o.inputs === null
+          ? 0
+          : (1 - common(own.inputs, o.inputs)) * INPUTS_K;
+      const unlike = rms + size + inputs + (own.kept === o.kept ? 0 : KEPT_K);
+      if (unlike > MOST_K) return [];
+      const then = o.builtAt + age * MS.day;
+      return [
+        {
+          unlike,
+          alike: {
+            id: o.id,
+            name: o.name,
+            apartK: rms,
+            days: shared.length,
+            ageDays: age,
+            provenDay: o.provenAt === null ? null : (o.provenAt - o.builtAt) / MS.day,
+            turnsAfter: o.turns.filter((t) => t > then && (o.provenAt === null || t <= o.provenAt))
+              .length,
+            weekLaterC: theirs.get(Math.floor(age) + 7) ?? null,
+          },
+        },
+      ];
+    })
+    .sort((a, b) => a.unlike - b.unlike)
+    .map(({ alike }) => alike);
 }

@@ -24,17 +24,27 @@ const READ_LASTS_MS = 7 * MS.day;
 /** Whether its core was warmer than finished compost when it was last read. */
 export function isWarm({ lastRead }: Pick<HeapFacts, 'lastRead'>): boolean {
   if (lastRead === null) return false;
-  return lastRead.airC === null ? lastRead.coreC > WARM_C : lastRead.coreC - lastRead.airC > WARM_OVER_AIR_K;
+  return lastRead.airC === null
+    ? lastRead.coreC > WARM_C
+    : lastRead.coreC - lastRead.airC > WARM_OVER_AIR_K;
 }
 
 export function claimOf(f: Pick<HeapFacts, 'rules' | 'lastRead'>, now: Instant): Claim {
   const unread = f.lastRead === null || now - f.lastRead.at > READ_LASTS_MS;
   return {
-    met: f.rules.met, asked: f.rules.asked, lastRead: f.lastRead,
-    doubts: [...(f.rules.asked === 0 || f.rules.met.length < f.rules.asked ? (['unproven'] as const) : []), ...(isWarm(f) ? (['warm'] as const) : []), ...(unread ? (['unread'] as const) : [])],
+    met: f.rules.met,
+    asked: f.rules.asked,
+    lastRead: f.lastRead,
+    doubts: [
+      ...(f.rules.asked === 0 || f.rules.met.length < f.rules.asked ? (['unproven'] as const) : []),
+      ...(isWarm(f) ? (['warm'] as const) : []),
+      ...(unread ? (['unread'] as const) : []),
+    ],
   };
 }
 
 /** Whether raw manure, food or sludge went in, as far as it was said: raw manure has intervals to harvest of its own. */
 export const hasRawInputs = ({ inputs }: Pick<HeapFacts, 'inputs'>): boolean | null =>
-  inputs === null ? null : inputs.some((i) => i === 'manure' || i === 'food-waste' || i === 'biosolids');
+  inputs === null
+    ? null
+    : inputs.some((i) => i === 'manure' || i === 'food-waste' || i === 'biosolids');

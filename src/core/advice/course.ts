@@ -7,15 +7,32 @@ import { expectedAt } from './templates';
  * in a static heap, an alarm on day 5 of a fast one, and near the end in month three (common practice).
  */
 export type Course =
-  | { readonly code: 'TOO_YOUNG' | 'ON_COURSE' | 'HOTTER' | 'COOLER' | 'JUST_TURNED'; readonly coreC: number; readonly lowC: number; readonly highC: number; readonly ageDays: number; readonly airC: number | null }
-  | { readonly code: 'NEAR_END' | 'AT_AIR'; readonly coreC: number; readonly lowC: number; readonly highC: number; readonly ageDays: number; readonly airC: number | null };
+  | {
+      readonly code: 'TOO_YOUNG' | 'ON_COURSE' | 'HOTTER' | 'COOLER' | 'JUST_TURNED';
+      readonly coreC: number;
+      readonly lowC: number;
+      readonly highC: number;
+      readonly ageDays: number;
+      readonly airC: number | null;
+    }
+  | {
+      readonly code: 'NEAR_END' | 'AT_AIR';
+      readonly coreC: number;
+      readonly lowC: number;
+      readonly highC: number;
+      readonly ageDays: number;
+      readonly airC: number | null;
+    };
 
 /**
  * Whether staying cool after a turning shows anything: only where the heap was moist, big enough to hold heat, turned, and read
  * full on the days after (common practice). What is in the way is named, so that it can be put right first.
  */
 export type ReheatTest =
-  | { readonly code: 'SHOWS_NOTHING'; readonly why: readonly ('small' | 'size-unknown' | 'dry' | 'not-squeezed')[] }
+  | {
+      readonly code: 'SHOWS_NOTHING';
+      readonly why: readonly ('small' | 'size-unknown' | 'dry' | 'not-squeezed')[];
+    }
   | { readonly code: 'NOT_TURNED' }
   | { readonly code: 'READ_ON'; readonly turnedAt: Instant; readonly until: Instant }
   | { readonly code: 'STAYED_COOL'; readonly turnedAt: Instant; readonly checks: number };
@@ -33,15 +50,34 @@ const COLD_FACTOR = 1.5;
 const AFTER_TURN_MS = MS.day;
 
 /** @param coreC hottest place of the latest round; @param at when it was read */
-export function courseOf(template: MethodTemplate, builtAt: Instant, coreC: number, at: Instant, airC: number | null, lastTurn: Instant | null): Course {
+export function courseOf(
+  template: MethodTemplate,
+  builtAt: Instant,
+  coreC: number,
+  at: Instant,
+  airC: number | null,
+  lastTurn: Instant | null,
+): Course {
   const ageDays = (at - builtAt) / MS.day;
   const slow = airC !== null && airC < COLD_AIR_C && ageDays < 10 ? COLD_FACTOR : 1;
   const { lowC, highC } = expectedAt(template, ageDays / slow);
   const facts = { coreC, lowC, highC, ageDays, airC };
   if (ageDays < TOO_YOUNG_DAYS) return { code: 'TOO_YOUNG', ...facts };
   if (coreC > highC) return { code: 'HOTTER', ...facts };
-  if (airC !== null && ageDays > template.activeDays && coreC - airC <= AT_AIR_K) return { code: 'AT_AIR', ...facts };
-  if (ageDays > template.activeDays && coreC < 45 && (airC === null || coreC - airC <= NEAR_AIR_K || coreC < lowC + 10)) return { code: 'NEAR_END', ...facts };
+  if (airC !== null && ageDays > template.activeDays && coreC - airC <= AT_AIR_K)
+    return { code: 'AT_AIR', ...facts };
+  if (
+    ageDays > template.activeDays &&
+    coreC < 45 &&
+    (airC === null || coreC - airC <= NEAR_AIR_K || coreC < lowC + 10)
+  )
+    return { code: 'NEAR_END', ...facts };
   if (coreC >= lowC) return { code: 'ON_COURSE', ...facts };
-  return { code: lastTurn !== null && at - lastTurn < AFTER_TURN_MS && at >= lastTurn ? 'JUST_TURNED' : 'COOLER', ...facts };
+  return {
+    code:
+      lastTurn !== null && at - lastTurn < AFTER_TURN_MS && at >= lastTurn
+        ? 'JUST_TURNED'
+        : 'COOLER',
+    ...facts,
+  };
 }

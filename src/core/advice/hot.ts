@@ -7,7 +7,8 @@ import type { RoundHeat } from './trend';
 /** What to do with a heap that is too hot: by the site's own limits, else those of its method. */
 export type HotLevel = 'warn' | 'act' | 'danger';
 /** A way out, the gentlest that may still help first; at danger, what comes before anything else. */
-export type HotChoice = 'turn' | 'split' | 'wet' | 'cap-off' | 'look-again' | 'keep-back' | 'do-not-open' | 'call';
+export type HotChoice =
+  'turn' | 'split' | 'wet' | 'cap-off' | 'look-again' | 'keep-back' | 'do-not-open' | 'call';
 
 export type HotSituation = {
   readonly now: Instant;
@@ -59,10 +60,38 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
   const last = s.rounds.findLast((r) => r.at <= s.now);
   const burnt = s.burnt !== null && s.burnt > s.now - MS.day;
   const { warnC, actC, dangerC } = s.limits;
-  if (!last) return burnt ? { level: 'danger', coreC: null, at: s.burnt!, limitC: dangerC, answeredAt: null, old: false, overSince: null, escalate: false, choices: AT_DANGER, followUpAt: s.burnt! + FOLLOW_UP_H.danger * MS.hour, overdue: s.burnt! + FOLLOW_UP_H.danger * MS.hour < s.now, burnt } : null;
-  const level: HotLevel | null = last.peakC >= dangerC || burnt ? 'danger' : last.peakC >= actC ? 'act' : last.peakC >= warnC ? 'warn' : null;
+  if (!last)
+    return burnt
+      ? {
+          level: 'danger',
+          coreC: null,
+          at: s.burnt!,
+          limitC: dangerC,
+          answeredAt: null,
+          old: false,
+          overSince: null,
+          escalate: false,
+          choices: AT_DANGER,
+          followUpAt: s.burnt! + FOLLOW_UP_H.danger * MS.hour,
+          overdue: s.burnt! + FOLLOW_UP_H.danger * MS.hour < s.now,
+          burnt,
+        }
+      : null;
+  const level: HotLevel | null =
+    last.peakC >= dangerC || burnt
+      ? 'danger'
+      : last.peakC >= actC
+        ? 'act'
+        : last.peakC >= warnC
+          ? 'warn'
+          : null;
   const old = s.now - last.at > STALE_MS;
-  if (level === null || (old && level === 'warn') || (level === 'act' && s.now - last.at > FORGOTTEN_MS)) return null;
+  if (
+    level === null ||
+    (old && level === 'warn') ||
+    (level === 'act' && s.now - last.at > FORGOTTEN_MS)
+  )
+    return null;
   const cooler = s.rounds.findLastIndex((r) => r.at <= last.at && r.peakC < actC);
   const overSince = last.peakC >= actC ? s.rounds[cooler + 1]!.at : null;
   const turnedLately = s.lastTurn !== null && s.now - s.lastTurn < APART_MS;
@@ -70,13 +99,35 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
   const turnedInVain = s.lastTurn !== null && overSince !== null && s.lastTurn > overSince;
   const big = (s.volumeM3 ?? 0) > SPLITS_OVER_M3;
   const answeredAt = s.cooledAt !== null && s.cooledAt > last.at ? s.cooledAt : null;
-  const choices: readonly HotChoice[] = level === 'danger' ? AT_DANGER : answeredAt !== null || old ? ['look-again'] : level === 'warn' ? ['look-again', ...(s.kept === 'static' ? (['cap-off'] as const) : [])] : [
-    ...(s.kept === 'static' ? (['cap-off'] as const) : []), ...(s.dry ? (['wet'] as const) : []), ...(turnedLately || turnedInVain || s.kept === 'vessel' ? [] : (['turn'] as const)),
-    ...(s.kept !== 'vessel' && (big || turnedInVain) ? (['split'] as const) : []), ...(s.dry ? [] : (['wet'] as const)), 'look-again',
-  ];
+  const choices: readonly HotChoice[] =
+    level === 'danger'
+      ? AT_DANGER
+      : answeredAt !== null || old
+        ? ['look-again']
+        : level === 'warn'
+          ? ['look-again', ...(s.kept === 'static' ? (['cap-off'] as const) : [])]
+          : [
+              ...(s.kept === 'static' ? (['cap-off'] as const) : []),
+              ...(s.dry ? (['wet'] as const) : []),
+              ...(turnedLately || turnedInVain || s.kept === 'vessel' ? [] : (['turn'] as const)),
+              ...(s.kept !== 'vessel' && (big || turnedInVain) ? (['split'] as const) : []),
+              ...(s.dry ? [] : (['wet'] as const)),
+              'look-again',
+            ];
   const followUpAt = (answeredAt ?? last.at) + FOLLOW_UP_H[level] * MS.hour;
   return {
-    level, coreC: last.peakC, at: last.at, answeredAt, old, limitC: level === 'danger' ? dangerC : level === 'act' ? actC : warnC, overSince,
-    escalate: overSince !== null && overSince < last.at && (turnedInVain || last.at - overSince > MS.day), choices, followUpAt, overdue: followUpAt < s.now, burnt,
+    level,
+    coreC: last.peakC,
+    at: last.at,
+    answeredAt,
+    old,
+    limitC: level === 'danger' ? dangerC : level === 'act' ? actC : warnC,
+    overSince,
+    escalate:
+      overSince !== null && overSince < last.at && (turnedInVain || last.at - overSince > MS.day),
+    choices,
+    followUpAt,
+    overdue: followUpAt < s.now,
+    burnt,
   };
 }

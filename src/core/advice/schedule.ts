@@ -3,27 +3,52 @@ import type { MethodTemplate } from '../log/shapes';
 import { countText } from '../quantity/format';
 
 /** A rule that asks for more turnings in a row of hot days than a method's calendar makes. */
-export type ShortSchedule = { readonly needed: number; readonly days: number; readonly made: number; /** Turned so often it would do, days. */ readonly everyDays: number };
+export type ShortSchedule = {
+  readonly needed: number;
+  readonly days: number;
+  readonly made: number;
+  /** Turned so often it would do, days. */ readonly everyDays: number;
+};
 
 /**
  * Whether a method by its own calendar turns too seldom for a rule; null: it does not, or it turns by heat and not by days.
  * Time that need not be in a row can be stretched until the turnings are in, so only rules in a row are asked.
  */
-export function shortSchedule(template: Pick<MethodTemplate, 'trigger' | 'firstDay' | 'everyDays'>, rule: Pick<Rule, 'requirement'>): ShortSchedule | null {
-  if (template.trigger !== 'calendar' && template.trigger !== 'never' && template.trigger !== 'bay') return null;
+export function shortSchedule(
+  template: Pick<MethodTemplate, 'trigger' | 'firstDay' | 'everyDays'>,
+  rule: Pick<Rule, 'requirement'>,
+): ShortSchedule | null {
+  if (template.trigger !== 'calendar' && template.trigger !== 'never' && template.trigger !== 'bay')
+    return null;
   const short = leavesOf(rule.requirement).flatMap((leaf): ShortSchedule[] => {
     if (leaf.kind !== 'hold' || !leaf.consecutive || leaf.turnings === 0) return [];
     const days = leaf.hours / 24;
     const made = template.trigger === 'never' ? 0 : Math.floor(days / template.everyDays);
-    return made >= leaf.turnings ? [] : [{ needed: leaf.turnings, days, made, everyDays: Math.max(1, Math.floor(days / leaf.turnings)) }];
+    return made >= leaf.turnings
+      ? []
+      : [
+          {
+            needed: leaf.turnings,
+            days,
+            made,
+            everyDays: Math.max(1, Math.floor(days / leaf.turnings)),
+          },
+        ];
   });
   return short[0] ?? null;
 }
 
 /** Each rule that the method by its calendar turns too seldom for, in a sentence. @param rules with the names they go by */
-export function shortScheduleTexts(template: Pick<MethodTemplate, 'name' | 'trigger' | 'firstDay' | 'everyDays'>, rules: readonly { readonly title: string; readonly rule: Pick<Rule, 'requirement'> }[]): string[] {
+export function shortScheduleTexts(
+  template: Pick<MethodTemplate, 'name' | 'trigger' | 'firstDay' | 'everyDays'>,
+  rules: readonly { readonly title: string; readonly rule: Pick<Rule, 'requirement'> }[],
+): string[] {
   return rules.flatMap(({ title, rule }) => {
     const s = shortSchedule(template, rule);
-    return s ? [`${title} asks for ${countText(s.needed, 'turning')} in ${s.days} days, and ${template.name.toLowerCase()} makes ${s.made === 0 ? 'none' : s.made === 1 ? 'one' : s.made}. Turn it about every ${s.everyDays} days, or choose another method.`] : [];
+    return s
+      ? [
+          `${title} asks for ${countText(s.needed, 'turning')} in ${s.days} days, and ${template.name.toLowerCase()} makes ${s.made === 0 ? 'none' : s.made === 1 ? 'one' : s.made}. Turn it about every ${s.everyDays} days, or choose another method.`,
+        ]
+      : [];
   });
 }

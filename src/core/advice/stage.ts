@@ -3,9 +3,25 @@ import { MS, type Instant } from '../quantity/instant';
 import type { RoundHeat } from './trend';
 
 /** Where a heap stands in its life, from dated events and readings: not a list that it is led through, it may go back. */
-export const STAGES = ['building', 'heating', 'hot', 'cooling', 'dormant', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const;
+export const STAGES = [
+  'building',
+  'heating',
+  'hot',
+  'cooling',
+  'dormant',
+  'curing',
+  'ready',
+  'on-hold',
+  'released',
+  'ended',
+] as const;
 export type StageCode = (typeof STAGES)[number];
-export type Stage = { readonly code: StageCode; /** Of the event or the round that began it. */ readonly since: Instant; /** Why it is held or at its end. */ readonly reason: string | null; /** Whose word it is; null: it follows from readings. */ readonly by: string | null };
+export type Stage = {
+  readonly code: StageCode;
+  /** Of the event or the round that began it. */ readonly since: Instant;
+  /** Why it is held or at its end. */ readonly reason: string | null;
+  /** Whose word it is; null: it follows from readings. */ readonly by: string | null;
+};
 /** Something that a person said, and when. */
 export type Word = { readonly at: Instant; readonly by: string };
 
@@ -32,8 +48,18 @@ const ASLEEP_AIR_C = 3;
 const AIR_DAYS_MS = 3 * MS.day;
 
 export function stageOf(f: StageFacts): Stage {
-  const stage = (code: StageCode, since: Instant): Stage => ({ code, since, reason: null, by: null });
-  const said = (code: StageCode, { at, by }: Word, reason: string | null = null): Stage => ({ code, since: at, reason, by });
+  const stage = (code: StageCode, since: Instant): Stage => ({
+    code,
+    since,
+    reason: null,
+    by: null,
+  });
+  const said = (code: StageCode, { at, by }: Word, reason: string | null = null): Stage => ({
+    code,
+    since: at,
+    reason,
+    by,
+  });
   if (f.ended) return said('ended', f.ended, f.ended.reason);
   if (f.released) return said('released', f.released);
   if (f.hold?.on) return said('on-hold', f.hold, f.hold.reason);
@@ -45,11 +71,21 @@ export function stageOf(f: StageFacts): Stage {
   const last = f.rounds.at(-1);
   if (last && last.peakC < ASLEEP_CORE_C) {
     const air = f.air.filter((a) => a.at > f.now - AIR_DAYS_MS && a.at <= f.now);
-    if (air.length > 0 && air.reduce((sum, a) => sum + a.c, 0) / air.length < ASLEEP_AIR_C) return stage('dormant', begin(f.rounds, (r) => r.peakC < ASLEEP_CORE_C));
+    if (air.length > 0 && air.reduce((sum, a) => sum + a.c, 0) / air.length < ASLEEP_AIR_C)
+      return stage(
+        'dormant',
+        begin(f.rounds, (r) => r.peakC < ASLEEP_CORE_C),
+      );
   }
-  if (last && last.peakC >= HOT_C) return stage('hot', begin(f.rounds, (r) => r.peakC >= HOT_C));
+  if (last && last.peakC >= HOT_C)
+    return stage(
+      'hot',
+      begin(f.rounds, (r) => r.peakC >= HOT_C),
+    );
   const wasHot = f.rounds.findLast((r) => r.peakC >= HOT_C && r.at >= raw);
-  return wasHot ? stage('cooling', f.rounds.find((r) => r.at > wasHot.at)?.at ?? wasHot.at) : stage('heating', Math.max(raw, f.builtAt));
+  return wasHot
+    ? stage('cooling', f.rounds.find((r) => r.at > wasHot.at)?.at ?? wasHot.at)
+    : stage('heating', Math.max(raw, f.builtAt));
 }
 
 /** When the last unbroken run of rounds that are so began. */

@@ -4,7 +4,13 @@ import { MS, type Instant } from '../quantity/instant';
 export type RoundHeat = { readonly at: Instant; readonly valueC: number; readonly peakC: number };
 
 /** Where a value is heading: K a day, from so many rounds, as of the last of them. */
-export type Trend = { readonly perDay: number; readonly rounds: number; readonly from: Instant; readonly to: Instant; readonly nowC: number };
+export type Trend = {
+  readonly perDay: number;
+  readonly rounds: number;
+  readonly from: Instant;
+  readonly to: Instant;
+  readonly nowC: number;
+};
 
 /** A trend looks this far back: long enough for three rounds of a day apart, short enough to be of now. */
 const LOOKS_BACK_MS = 3.5 * MS.day;
@@ -26,9 +32,14 @@ const median = (values: readonly number[]): number => {
  * @param points times in ms, values in any unit; two at least with different times
  * @returns slope in units a day, and the line's value at the last point's time; null: no two times differ
  */
-export function theilSen(points: readonly { readonly at: Instant; readonly c: number }[]): { perDay: number; atEnd: number } | null {
+export function theilSen(
+  points: readonly { readonly at: Instant; readonly c: number }[],
+): { perDay: number; atEnd: number } | null {
   const slopes: number[] = [];
-  points.forEach((p, i) => { for (const q of points.slice(i + 1)) if (q.at !== p.at) slopes.push((q.c - p.c) / ((q.at - p.at) / MS.day)); });
+  points.forEach((p, i) => {
+    for (const q of points.slice(i + 1))
+      if (q.at !== p.at) slopes.push((q.c - p.c) / ((q.at - p.at) / MS.day));
+  });
   if (slopes.length === 0) return null;
   const perDay = median(slopes);
   const end = Math.max(...points.map((p) => p.at));
@@ -36,13 +47,29 @@ export function theilSen(points: readonly { readonly at: Instant; readonly c: nu
 }
 
 /** Where a heap is heading: over the last days, since it came back from its last turning. Null: too few rounds to say. */
-export function trendOf(rounds: readonly RoundHeat[], turns: readonly Instant[], now: Instant, of: 'valueC' | 'peakC' = 'valueC'): Trend | null {
+export function trendOf(
+  rounds: readonly RoundHeat[],
+  turns: readonly Instant[],
+  now: Instant,
+  of: 'valueC' | 'peakC' = 'valueC',
+): Trend | null {
   const turned = turns.findLast((t) => t <= now) ?? -Infinity;
-  const recent = rounds.filter((r) => r.at <= now && r.at > now - LOOKS_BACK_MS && r.at >= turned + REBOUND_MS);
+  const recent = rounds.filter(
+    (r) => r.at <= now && r.at > now - LOOKS_BACK_MS && r.at >= turned + REBOUND_MS,
+  );
   const [first, last] = [recent[0], recent.at(-1)];
-  if (!first || !last || recent.length < LEAST_ROUNDS || last.at - first.at < LEAST_SPAN_MS) return null;
+  if (!first || !last || recent.length < LEAST_ROUNDS || last.at - first.at < LEAST_SPAN_MS)
+    return null;
   const line = theilSen(recent.map((r) => ({ at: r.at, c: r[of] })));
-  return line && { perDay: line.perDay, rounds: recent.length, from: first.at, to: last.at, nowC: line.atEnd };
+  return (
+    line && {
+      perDay: line.perDay,
+      rounds: recent.length,
+      from: first.at,
+      to: last.at,
+      nowC: line.atEnd,
+    }
+  );
 }
 
 /** When a falling value passes a floor, if it goes on as it does; null: it does not fall, or is below it already. */
@@ -52,7 +79,13 @@ export function passesBelow(trend: Trend | null, floorC: number): Instant | null
 }
 
 /** What a turning did: how low it went, how high it came back within five days and how fast. Null parts: not read. */
-export type Rebound = { readonly turnedAt: Instant; readonly beforeC: number | null; readonly lowC: number | null; readonly highC: number | null; /** Time to within 1 K of that. */ readonly hours: number | null };
+export type Rebound = {
+  readonly turnedAt: Instant;
+  readonly beforeC: number | null;
+  readonly lowC: number | null;
+  readonly highC: number | null;
+  /** Time to within 1 K of that. */ readonly hours: number | null;
+};
 
 const AFTER_MS = 5 * MS.day;
 
@@ -60,11 +93,16 @@ const AFTER_MS = 5 * MS.day;
 export function reboundsOf(rounds: readonly RoundHeat[], turns: readonly Instant[]): Rebound[] {
   return turns.map((turnedAt, i) => {
     const before = rounds.findLast((r) => r.at <= turnedAt && r.at > turnedAt - 2 * MS.day);
-    const after = rounds.filter((r) => r.at > turnedAt && r.at <= Math.min(turnedAt + AFTER_MS, turns[i + 1] ?? Infinity));
+    const after = rounds.filter(
+      (r) => r.at > turnedAt && r.at <= Math.min(turnedAt + AFTER_MS, turns[i + 1] ?? Infinity),
+    );
     const highC = after.length > 0 ? Math.max(...after.map((r) => r.peakC)) : null;
     const there = highC === null ? undefined : after.find((r) => r.peakC >= highC - 1);
     return {
-      turnedAt, beforeC: before?.peakC ?? null, lowC: after.length > 0 ? Math.min(...after.map((r) => r.peakC)) : null, highC,
+      turnedAt,
+      beforeC: before?.peakC ?? null,
+      lowC: after.length > 0 ? Math.min(...after.map((r) => r.peakC)) : null,
+      highC,
       hours: there ? (there.at - turnedAt) / MS.hour : null,
     };
   });

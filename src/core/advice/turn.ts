@@ -44,31 +44,102 @@ export type TurnSituation = {
 };
 
 export type TurnReason =
-  | { readonly code: 'CALENDAR'; readonly since: Instant; readonly first: boolean; readonly days: number; readonly due: Instant }
+  | {
+      readonly code: 'CALENDAR';
+      readonly since: Instant;
+      readonly first: boolean;
+      readonly days: number;
+      readonly due: Instant;
+    }
   | { readonly code: 'WORKED_OUT'; readonly activeDays: number; readonly since: Instant }
-  | { readonly code: 'PEAKED'; readonly highestC: number; readonly at: Instant; readonly nowC: number }
-  | { readonly code: 'FALLING'; readonly perDay: number; readonly nowC: number; readonly rounds: number; readonly from: Instant }
-  | { readonly code: 'STEADY'; readonly perDay: number; readonly nowC: number; readonly rounds: number; readonly from: Instant }
+  | {
+      readonly code: 'PEAKED';
+      readonly highestC: number;
+      readonly at: Instant;
+      readonly nowC: number;
+    }
+  | {
+      readonly code: 'FALLING';
+      readonly perDay: number;
+      readonly nowC: number;
+      readonly rounds: number;
+      readonly from: Instant;
+    }
+  | {
+      readonly code: 'STEADY';
+      readonly perDay: number;
+      readonly nowC: number;
+      readonly rounds: number;
+      readonly from: Instant;
+    }
   | { readonly code: 'TOO_FEW_ROUNDS'; readonly rounds: number; readonly since: Instant }
   | { readonly code: 'LOW'; readonly coreC: number; readonly lowC: number; readonly at: Instant }
-  | { readonly code: 'ABOVE_LOW'; readonly coreC: number; readonly lowC: number; readonly at: Instant }
+  | {
+      readonly code: 'ABOVE_LOW';
+      readonly coreC: number;
+      readonly lowC: number;
+      readonly at: Instant;
+    }
   | { readonly code: 'HOT'; readonly coreC: number; readonly actC: number; readonly at: Instant }
-  | { readonly code: 'NOT_HOT'; readonly coreC: number; readonly actC: number; readonly at: Instant }
+  | {
+      readonly code: 'NOT_HOT';
+      readonly coreC: number;
+      readonly actC: number;
+      readonly at: Instant;
+    }
   | { readonly code: 'BAY'; readonly by: Instant }
   | { readonly code: 'BAY_FREE'; readonly since: Instant }
-  | { readonly code: 'OWED'; readonly owed: number; readonly missingHours: number; readonly since: Instant; readonly apartHours: number }
-  | { readonly code: 'OWED_NOT_HOT_SINCE'; readonly owed: number; readonly turnedAt: Instant; readonly floorC: number }
-  | { readonly code: 'STAGE_DONE'; readonly heldHours: number; readonly needHours: number; readonly owed: number; readonly at: Instant }
-  | { readonly code: 'STAGE_RUNS'; readonly missingHours: number; readonly owed: number; readonly at: Instant }
-  | { readonly code: 'RUN_WOULD_END'; readonly at: Instant; readonly creditedHours: number; readonly floorC: number; readonly perDay: number }
-  | { readonly code: 'NEAR_PROOF'; readonly missingHours: number; readonly proofAt: Instant; readonly graceHours: number }
+  | {
+      readonly code: 'OWED';
+      readonly owed: number;
+      readonly missingHours: number;
+      readonly since: Instant;
+      readonly apartHours: number;
+    }
+  | {
+      readonly code: 'OWED_NOT_HOT_SINCE';
+      readonly owed: number;
+      readonly turnedAt: Instant;
+      readonly floorC: number;
+    }
+  | {
+      readonly code: 'STAGE_DONE';
+      readonly heldHours: number;
+      readonly needHours: number;
+      readonly owed: number;
+      readonly at: Instant;
+    }
+  | {
+      readonly code: 'STAGE_RUNS';
+      readonly missingHours: number;
+      readonly owed: number;
+      readonly at: Instant;
+    }
+  | {
+      readonly code: 'RUN_WOULD_END';
+      readonly at: Instant;
+      readonly creditedHours: number;
+      readonly floorC: number;
+      readonly perDay: number;
+    }
+  | {
+      readonly code: 'NEAR_PROOF';
+      readonly missingHours: number;
+      readonly proofAt: Instant;
+      readonly graceHours: number;
+    }
   | { readonly code: 'RECOVERING'; readonly until: Instant; readonly floorC: number }
   | { readonly code: 'TURNED_LATELY'; readonly at: Instant; readonly earliest: Instant }
   | { readonly code: 'NO_RULE_ASKS'; readonly at: Instant }
   | { readonly code: 'LEFT_ALONE'; readonly since: Instant };
 
 /** What one school would say now. `now`: turn; `on`: turn then; `wait`: not yet, nobody knows when; `no`: not at all. */
-export type Voice = { readonly school: School; readonly says: 'now' | 'on' | 'wait' | 'no'; readonly at: Instant | null; readonly because: TurnReason };
+export type Voice = {
+  readonly school: School;
+  readonly says: 'now' | 'on' | 'wait' | 'no';
+  readonly at: Instant | null;
+  readonly because: TurnReason;
+};
 
 export type TurnAdvice = {
   /** `turn`: within the window; `wait`: a turning now would cost something; `none`: nothing asks for one. */
@@ -101,7 +172,13 @@ const HOT_EDGE_C = 50;
 /** A run about to fall out of its heat is turned so long before it does. */
 const BEFORE_FLOOR_MS = 12 * MS.hour;
 
-type Ear = TurnSituation & { readonly last: RoundHeat | null; readonly lastTurn: Instant | null; readonly since: Instant; readonly trend: Trend | null; readonly missingHours: number };
+type Ear = TurnSituation & {
+  readonly last: RoundHeat | null;
+  readonly lastTurn: Instant | null;
+  readonly since: Instant;
+  readonly trend: Trend | null;
+  readonly missingHours: number;
+};
 
 function calendar({ template, builtAt, lastTurn, now }: Ear): Voice {
   const first = lastTurn === null;
@@ -110,70 +187,183 @@ function calendar({ template, builtAt, lastTurn, now }: Ear): Voice {
   const due = since + Math.round(days * MS.day);
   const ends = builtAt === null ? Infinity : builtAt + template.activeDays * MS.day;
   // A little over: a turning on the last day, at a later hour than it was built, still belongs to it.
-  if (due > ends + MS.day / 2) return { school: 'calendar', says: 'no', at: null, because: { code: 'WORKED_OUT', activeDays: template.activeDays, since: ends } };
-  return { school: 'calendar', says: due <= now ? 'now' : 'on', at: due, because: { code: 'CALENDAR', since, first, days, due } };
+  if (due > ends + MS.day / 2)
+    return {
+      school: 'calendar',
+      says: 'no',
+      at: null,
+      because: { code: 'WORKED_OUT', activeDays: template.activeDays, since: ends },
+    };
+  return {
+    school: 'calendar',
+    says: due <= now ? 'now' : 'on',
+    at: due,
+    because: { code: 'CALENDAR', since, first, days, due },
+  };
 }
 
-const few = (school: School, { rounds, since }: Ear): Voice => ({ school, says: 'wait', at: null, because: { code: 'TOO_FEW_ROUNDS', rounds: rounds.filter((r) => r.at >= since).length, since } });
+const few = (school: School, { rounds, since }: Ear): Voice => ({
+  school,
+  says: 'wait',
+  at: null,
+  because: { code: 'TOO_FEW_ROUNDS', rounds: rounds.filter((r) => r.at >= since).length, since },
+});
 
 function peak(ear: Ear): Voice {
   const { rounds, since, last, trend } = ear;
   const risen = rounds.filter((r) => r.at >= since + (ear.lastTurn === null ? 0 : REBOUND_MS / 2));
   if (!last || risen.length < 2) return few('peak', ear);
   const top = risen.reduce((a, r) => (r.peakC >= a.peakC ? r : a));
-  if (top.peakC >= HOT_EDGE_C && last.peakC <= top.peakC - PEAKED_K && last.at - top.at >= PEAKED_MS) return { school: 'peak', says: 'now', at: last.at, because: { code: 'PEAKED', highestC: top.peakC, at: top.at, nowC: last.peakC } };
-  return { school: 'peak', says: 'wait', at: null, because: trend ? { code: 'STEADY', perDay: trend.perDay, nowC: trend.nowC, rounds: trend.rounds, from: trend.from } : { code: 'NOT_HOT', coreC: last.peakC, actC: HOT_EDGE_C, at: last.at } };
+  if (
+    top.peakC >= HOT_EDGE_C &&
+    last.peakC <= top.peakC - PEAKED_K &&
+    last.at - top.at >= PEAKED_MS
+  )
+    return {
+      school: 'peak',
+      says: 'now',
+      at: last.at,
+      because: { code: 'PEAKED', highestC: top.peakC, at: top.at, nowC: last.peakC },
+    };
+  return {
+    school: 'peak',
+    says: 'wait',
+    at: null,
+    because: trend
+      ? {
+          code: 'STEADY',
+          perDay: trend.perDay,
+          nowC: trend.nowC,
+          rounds: trend.rounds,
+          from: trend.from,
+        }
+      : { code: 'NOT_HOT', coreC: last.peakC, actC: HOT_EDGE_C, at: last.at },
+  };
 }
 
 function decline(ear: Ear): Voice {
   const { trend } = ear;
   if (!trend) return few('decline', ear);
   const facts = { perDay: trend.perDay, nowC: trend.nowC, rounds: trend.rounds, from: trend.from };
-  return trend.perDay <= -FALLS_K && trend.nowC >= 40 ? { school: 'decline', says: 'now', at: trend.to, because: { code: 'FALLING', ...facts } } : { school: 'decline', says: 'wait', at: null, because: { code: 'STEADY', ...facts } };
+  return trend.perDay <= -FALLS_K && trend.nowC >= 40
+    ? { school: 'decline', says: 'now', at: trend.to, because: { code: 'FALLING', ...facts } }
+    : { school: 'decline', says: 'wait', at: null, because: { code: 'STEADY', ...facts } };
 }
 
 function low(ear: Ear): Voice {
-  const { last, template: { lowC }, rounds, since } = ear;
+  const {
+    last,
+    template: { lowC },
+    rounds,
+    since,
+  } = ear;
   if (!last) return few('low', ear);
   const wasHot = rounds.some((r) => r.at >= since && r.peakC > lowC);
   const facts = { coreC: last.peakC, lowC, at: last.at };
-  if (wasHot && last.peakC <= lowC) return { school: 'low', says: 'now', at: last.at, because: { code: 'LOW', ...facts } };
+  if (wasHot && last.peakC <= lowC)
+    return { school: 'low', says: 'now', at: last.at, because: { code: 'LOW', ...facts } };
   const at = passesBelow(trendOf(rounds, ear.turns, ear.now, 'peakC'), lowC);
-  return { school: 'low', says: at === null ? 'wait' : 'on', at, because: { code: 'ABOVE_LOW', ...facts } };
+  return {
+    school: 'low',
+    says: at === null ? 'wait' : 'on',
+    at,
+    because: { code: 'ABOVE_LOW', ...facts },
+  };
 }
 
 function hot(ear: Ear): Voice {
-  const { last, limits: { actC } } = ear;
+  const {
+    last,
+    limits: { actC },
+  } = ear;
   if (!last) return few('hot', ear);
   const facts = { coreC: last.peakC, actC, at: last.at };
-  return last.peakC >= actC ? { school: 'hot', says: 'now', at: last.at, because: { code: 'HOT', ...facts } } : { school: 'hot', says: 'no', at: null, because: { code: 'NOT_HOT', ...facts } };
+  return last.peakC >= actC
+    ? { school: 'hot', says: 'now', at: last.at, because: { code: 'HOT', ...facts } }
+    : { school: 'hot', says: 'no', at: null, because: { code: 'NOT_HOT', ...facts } };
 }
 
-const bay = ({ bayNeededBy, now, since }: Ear): Voice => (bayNeededBy === null
-  ? { school: 'bay', says: 'wait', at: null, because: { code: 'BAY_FREE', since } }
-  : { school: 'bay', says: bayNeededBy - now < MS.day ? 'now' : 'on', at: bayNeededBy, because: { code: 'BAY', by: bayNeededBy } });
+const bay = ({ bayNeededBy, now, since }: Ear): Voice =>
+  bayNeededBy === null
+    ? { school: 'bay', says: 'wait', at: null, because: { code: 'BAY_FREE', since } }
+    : {
+        school: 'bay',
+        says: bayNeededBy - now < MS.day ? 'now' : 'on',
+        at: bayNeededBy,
+        because: { code: 'BAY', by: bayNeededBy },
+      };
 
 /** What the rule that is being proven asks for. */
 function rule(ear: Ear): Voice {
   const { proof: p, now, lastTurn, since, missingHours } = ear;
-  const say = (says: Voice['says'], at: Instant | null, because: TurnReason): Voice => ({ school: 'rule', says, at, because });
-  if (p.status === null || p.status === 'proven' || p.turningsOwed === 0) return say('no', null, { code: 'NO_RULE_ASKS', at: p.lastHot ?? since });
-  if (p.status !== 'running' || p.lastHot === null) return say('wait', null, { code: 'OWED_NOT_HOT_SINCE', owed: p.turningsOwed, turnedAt: lastTurn ?? since, floorC: p.floorC });
+  const say = (says: Voice['says'], at: Instant | null, because: TurnReason): Voice => ({
+    school: 'rule',
+    says,
+    at,
+    because,
+  });
+  if (p.status === null || p.status === 'proven' || p.turningsOwed === 0)
+    return say('no', null, { code: 'NO_RULE_ASKS', at: p.lastHot ?? since });
+  if (p.status !== 'running' || p.lastHot === null)
+    return say('wait', null, {
+      code: 'OWED_NOT_HOT_SINCE',
+      owed: p.turningsOwed,
+      turnedAt: lastTurn ?? since,
+      floorC: p.floorC,
+    });
   if (p.form === 'staged') {
-    return missingHours <= 0 ? say('now', now, { code: 'STAGE_DONE', heldHours: p.creditedHours, needHours: p.requiredHours, owed: p.turningsOwed, at: p.lastHot })
-      : say('on', p.lastHot + hoursToMs(missingHours), { code: 'STAGE_RUNS', missingHours, owed: p.turningsOwed, at: p.lastHot });
+    return missingHours <= 0
+      ? say('now', now, {
+          code: 'STAGE_DONE',
+          heldHours: p.creditedHours,
+          needHours: p.requiredHours,
+          owed: p.turningsOwed,
+          at: p.lastHot,
+        })
+      : say('on', p.lastHot + hoursToMs(missingHours), {
+          code: 'STAGE_RUNS',
+          missingHours,
+          owed: p.turningsOwed,
+          at: p.lastHot,
+        });
   }
   // Without a hot round between two turnings only one of them counts.
-  if (lastTurn !== null && p.lastHot <= lastTurn) return say('wait', null, { code: 'OWED_NOT_HOT_SINCE', owed: p.turningsOwed, turnedAt: lastTurn, floorC: p.floorC });
+  if (lastTurn !== null && p.lastHot <= lastTurn)
+    return say('wait', null, {
+      code: 'OWED_NOT_HOT_SINCE',
+      owed: p.turningsOwed,
+      turnedAt: lastTurn,
+      floorC: p.floorC,
+    });
   // Spread over what is missing, so that the last turning still leaves time to be read hot behind it.
   const apart = Math.max(RULE_APART_MS, hoursToMs(missingHours) / (p.turningsOwed + 1));
   const at = (lastTurn ?? since) + apart;
-  return say(at <= now ? 'now' : 'on', at, { code: 'OWED', owed: p.turningsOwed, missingHours, since: lastTurn ?? since, apartHours: apart / MS.hour });
+  return say(at <= now ? 'now' : 'on', at, {
+    code: 'OWED',
+    owed: p.turningsOwed,
+    missingHours,
+    since: lastTurn ?? since,
+    apartHours: apart / MS.hour,
+  });
 }
 
-const never = ({ since }: Ear): Voice => ({ school: 'never', says: 'no', at: null, because: { code: 'LEFT_ALONE', since } });
+const never = ({ since }: Ear): Voice => ({
+  school: 'never',
+  says: 'no',
+  at: null,
+  because: { code: 'LEFT_ALONE', since },
+});
 
-const SCHOOLS: Readonly<Record<School, (ear: Ear) => Voice>> = { calendar, peak, decline, low, hot, bay, never, rule };
+const SCHOOLS: Readonly<Record<School, (ear: Ear) => Voice>> = {
+  calendar,
+  peak,
+  decline,
+  low,
+  hot,
+  bay,
+  never,
+  rule,
+};
 const ALL = Object.keys(SCHOOLS) as School[];
 
 /** Turnings owed to a plain time must fit in before it is over, two days apart, the last with a hot round behind it. */
@@ -189,8 +379,14 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
   const lastTurn = past.at(-1) ?? null;
   const known = s.rounds.filter((r) => r.at <= s.now);
   const ear: Ear = {
-    ...s, turns: past, rounds: known, last: known.at(-1) ?? null, lastTurn, since: lastTurn ?? s.builtAt ?? s.now,
-    trend: trendOf(known, past, s.now), missingHours: Math.max(0, s.proof.requiredHours - s.proof.creditedHours),
+    ...s,
+    turns: past,
+    rounds: known,
+    last: known.at(-1) ?? null,
+    lastTurn,
+    since: lastTurn ?? s.builtAt ?? s.now,
+    trend: trendOf(known, past, s.now),
+    missingHours: Math.max(0, s.proof.requiredHours - s.proof.creditedHours),
   };
   const voices = ALL.map((school) => SCHOOLS[school](ear));
   const voice = (school: School): Voice => voices.find((v) => v.school === school)!;
@@ -198,43 +394,140 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
   const notBefore = lastTurn === null ? -Infinity : lastTurn + APART_MS;
   const running = p.status === 'running' && p.creditedHours > 0;
   const ends = running ? passesBelow(ear.trend, p.floorC) : null;
-  const wouldEnd: TurnReason | null = ends === null ? null : { code: 'RUN_WOULD_END', at: ends, creditedHours: p.creditedHours, floorC: p.floorC, perDay: ear.trend!.perDay };
-  const answer = (act: TurnAdvice['act'], by: School | null, when: Partial<Pick<TurnAdvice, 'earliest' | 'due' | 'latest' | 'waiting'>>, reasons: readonly TurnReason[]): TurnAdvice =>
-    ({ act, by, earliest: null, due: null, latest: null, waiting: null, ...when, reasons: reasons.slice(0, 3), voices });
+  const wouldEnd: TurnReason | null =
+    ends === null
+      ? null
+      : {
+          code: 'RUN_WOULD_END',
+          at: ends,
+          creditedHours: p.creditedHours,
+          floorC: p.floorC,
+          perDay: ear.trend!.perDay,
+        };
+  const answer = (
+    act: TurnAdvice['act'],
+    by: School | null,
+    when: Partial<Pick<TurnAdvice, 'earliest' | 'due' | 'latest' | 'waiting'>>,
+    reasons: readonly TurnReason[],
+  ): TurnAdvice => ({
+    act,
+    by,
+    earliest: null,
+    due: null,
+    latest: null,
+    waiting: null,
+    ...when,
+    reasons: reasons.slice(0, 3),
+    voices,
+  });
 
-  if (now < notBefore) return answer('wait', null, { earliest: notBefore }, [{ code: 'TURNED_LATELY', at: lastTurn!, earliest: notBefore }]);
-  const heard = (school: School): boolean => template.trigger === school || (template.overrides as readonly School[]).includes(school) || school === 'rule';
+  if (now < notBefore)
+    return answer('wait', null, { earliest: notBefore }, [
+      { code: 'TURNED_LATELY', at: lastTurn!, earliest: notBefore },
+    ]);
+  const heard = (school: School): boolean =>
+    template.trigger === school ||
+    (template.overrides as readonly School[]).includes(school) ||
+    school === 'rule';
   // Danger is another matter: nobody opens a heap that may smoulder.
   if (heard('hot') && voice('hot').says === 'now') {
-    if (ear.last!.peakC >= s.limits.dangerC) return answer('wait', 'hot', {}, [voice('hot').because]);
-    return answer('turn', 'hot', { earliest: now, due: now, latest: now + 12 * MS.hour, waiting: wouldEnd }, [voice('hot').because, ...(p.turningsOwed > 0 ? [voice('rule').because] : [])]);
+    if (ear.last!.peakC >= s.limits.dangerC)
+      return answer('wait', 'hot', {}, [voice('hot').because]);
+    return answer(
+      'turn',
+      'hot',
+      { earliest: now, due: now, latest: now + 12 * MS.hour, waiting: wouldEnd },
+      [voice('hot').because, ...(p.turningsOwed > 0 ? [voice('rule').because] : [])],
+    );
   }
-  if (p.status === 'recovering' && p.graceUntil !== null) return answer('wait', 'rule', { earliest: p.graceUntil }, [{ code: 'RECOVERING', until: p.graceUntil, floorC: p.floorC }]);
+  if (p.status === 'recovering' && p.graceUntil !== null)
+    return answer('wait', 'rule', { earliest: p.graceUntil }, [
+      { code: 'RECOVERING', until: p.graceUntil, floorC: p.floorC },
+    ]);
   // Hours from proof and no turning owed: whatever the school, the run is let through, unless it would not get there.
-  if (running && p.turningsOwed === 0 && p.form !== 'staged' && ear.missingHours <= NEAR_PROOF_HOURS && p.earliestProofAt !== null && (ends === null || ends > p.earliestProofAt)) {
-    return answer('wait', 'rule', { earliest: p.earliestProofAt }, [{ code: 'NEAR_PROOF', missingHours: ear.missingHours, proofAt: p.earliestProofAt, graceHours: p.graceHours }, voice(template.trigger).because]);
+  if (
+    running &&
+    p.turningsOwed === 0 &&
+    p.form !== 'staged' &&
+    ear.missingHours <= NEAR_PROOF_HOURS &&
+    p.earliestProofAt !== null &&
+    (ends === null || ends > p.earliestProofAt)
+  ) {
+    return answer('wait', 'rule', { earliest: p.earliestProofAt }, [
+      {
+        code: 'NEAR_PROOF',
+        missingHours: ear.missingHours,
+        proofAt: p.earliestProofAt,
+        graceHours: p.graceHours,
+      },
+      voice(template.trigger).because,
+    ]);
   }
   // A stage of a staged rule that is not over yet would be wasted.
   const stage = voice('rule');
-  if (p.form === 'staged' && running && stage.says === 'on' && stage.at !== null && (ends === null || ends > stage.at)) {
-    return answer('wait', 'rule', { earliest: stage.at, due: stage.at }, [stage.because, voice(template.trigger).because]);
+  if (
+    p.form === 'staged' &&
+    running &&
+    stage.says === 'on' &&
+    stage.at !== null &&
+    (ends === null || ends > stage.at)
+  ) {
+    return answer('wait', 'rule', { earliest: stage.at, due: stage.at }, [
+      stage.because,
+      voice(template.trigger).because,
+    ]);
   }
-  const asking = voices.filter((v) => heard(v.school) && (v.says === 'now' || v.says === 'on') && v.at !== null);
+  const asking = voices.filter(
+    (v) => heard(v.school) && (v.says === 'now' || v.says === 'on') && v.at !== null,
+  );
   // Falling out of its heat within two days is a reason whatever the school, where turning is done at all.
   const saved = ends !== null && template.trigger !== 'never' && ends - now < 2 * MS.day;
   const ripe = asking.filter((v) => v.says === 'now');
-  const latest = Math.min(latestForRule(ear) ?? Infinity, ends === null ? Infinity : Math.max(now, ends - BEFORE_FLOOR_MS));
+  const latest = Math.min(
+    latestForRule(ear) ?? Infinity,
+    ends === null ? Infinity : Math.max(now, ends - BEFORE_FLOOR_MS),
+  );
   const bound = latest === Infinity ? null : Math.max(latest, notBefore);
   if (ripe.length > 0 || saved) {
-    const by = ripe.find((v) => v.school === template.trigger)?.school ?? ripe[0]?.school ?? 'decline';
+    const by =
+      ripe.find((v) => v.school === template.trigger)?.school ?? ripe[0]?.school ?? 'decline';
     const due = saved && ripe.length === 0 ? Math.max(now, ends! - BEFORE_FLOOR_MS) : now;
-    const reasons = [...(saved ? [wouldEnd!] : []), ...(ripe.length > 0 ? ripe.map((v) => v.because) : [voice('decline').because]), ...(p.turningsOwed > 0 && stage.says === 'on' ? [stage.because] : [])];
-    return answer('turn', by, { earliest: Math.max(now, notBefore), due, latest: bound, waiting: wouldEnd ?? (stage.says === 'now' ? stage.because : null) }, reasons);
+    const reasons = [
+      ...(saved ? [wouldEnd!] : []),
+      ...(ripe.length > 0 ? ripe.map((v) => v.because) : [voice('decline').because]),
+      ...(p.turningsOwed > 0 && stage.says === 'on' ? [stage.because] : []),
+    ];
+    return answer(
+      'turn',
+      by,
+      {
+        earliest: Math.max(now, notBefore),
+        due,
+        latest: bound,
+        waiting: wouldEnd ?? (stage.says === 'now' ? stage.because : null),
+      },
+      reasons,
+    );
   }
   const next = asking.reduce<Voice | null>((a, v) => (a === null || v.at! < a.at! ? v : a), null);
   if (next) {
     const due = Math.max(next.at!, notBefore);
-    return answer('turn', next.school, { earliest: Math.max(now, notBefore), due: bound === null ? due : Math.min(due, bound), latest: bound, waiting: wouldEnd }, [next.because, ...(next.school !== template.trigger ? [voice(template.trigger).because] : [])]);
+    return answer(
+      'turn',
+      next.school,
+      {
+        earliest: Math.max(now, notBefore),
+        due: bound === null ? due : Math.min(due, bound),
+        latest: bound,
+        waiting: wouldEnd,
+      },
+      [
+        next.because,
+        ...(next.school !== template.trigger ? [voice(template.trigger).because] : []),
+      ],
+    );
   }
-  return answer('none', null, { earliest: Math.max(now, notBefore) }, [voice(template.trigger).because]);
+  return answer('none', null, { earliest: Math.max(now, notBefore) }, [
+    voice(template.trigger).because,
+  ]);
 }

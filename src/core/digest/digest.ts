@@ -18,11 +18,28 @@ import { reckon, type BatchRuling, type Reckoning } from './reckon';
 import { heapFacts } from './situation';
 
 /** The ten drawings of a mound. */
-export const MOUND_STATES = ['building', 'waiting', 'running', 'recovering', 'broken', 'hot', 'stale', 'proven', 'curing', 'released'] as const;
+export const MOUND_STATES = [
+  'building',
+  'waiting',
+  'running',
+  'recovering',
+  'broken',
+  'hot',
+  'stale',
+  'proven',
+  'curing',
+  'released',
+] as const;
 export type MoundState = (typeof MOUND_STATES)[number];
 
 /** One rule's standing, small enough to keep beside the batch. */
-export type RuleDigest = VerdictFacts & { readonly rule: string; readonly title: string; /** Hours in all, every stage counted. */ readonly totalHours: number; /** Version of the terms that a proof was kept from; null where those in force hold. */ readonly keptFrom: number | null };
+export type RuleDigest = VerdictFacts & {
+  readonly rule: string;
+  readonly title: string;
+  /** Hours in all, every stage counted. */ readonly totalHours: number;
+  /** Version of the terms that a proof was kept from; null where those in force hold. */ readonly keptFrom:
+    number | null;
+};
 
 /** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
 export type Digest = {
@@ -41,9 +58,19 @@ export type Digest = {
   readonly rules: readonly RuleDigest[];
   readonly strata: readonly Stratum[];
   readonly lostHours: number;
-  readonly latest: { readonly at: Instant; readonly valueC: number; readonly peakC: number; readonly points: number; readonly complete: boolean } | null;
+  readonly latest: {
+    readonly at: Instant;
+    readonly valueC: number;
+    readonly peakC: number;
+    readonly points: number;
+    readonly complete: boolean;
+  } | null;
   /** How it heated: when a place was first read at 55 °C, the hottest that was read, and the best that the leading rule reached at any time, whatever came in later. */
-  readonly outcome: { readonly hotAt: Instant | null; readonly highestC: number | null; readonly best: { readonly provenAt: Instant | null; readonly creditedHours: number } | null };
+  readonly outcome: {
+    readonly hotAt: Instant | null;
+    readonly highestC: number | null;
+    readonly best: { readonly provenAt: Instant | null; readonly creditedHours: number } | null;
+  };
   readonly lastLogged: { readonly at: Instant; readonly by: string };
   /** What the next advice is worked out from, at the moment of looking. */
   readonly situation: HeapFacts;
@@ -59,15 +86,43 @@ export type Digest = {
 };
 
 /** Notes that a sentence or a label is made of; the page reads the rest from the log. */
-const KEPT_NOTES = new Set(['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE', 'RECOVERING', 'PROOF_LOST', 'RESTART']);
+const KEPT_NOTES = new Set([
+  'COLD',
+  'OVER_CEILING',
+  'GAP',
+  'SLOW_RECOVERY',
+  'STALE',
+  'RECOVERING',
+  'PROOF_LOST',
+  'RESTART',
+]);
 /** Of these only the last one: a heap read thin for weeks has one for each round. */
 const LAST_ONLY = new Set(['THIN_ROUND', 'DRY_ROUND']);
 
-const ruleDigest = ({ rule, account: acc, terms, present }: BatchRuling, title: string): RuleDigest => ({
-  ...factsOf(acc, (note) => KEPT_NOTES.has(note.code) || (LAST_ONLY.has(note.code) && acc.verdict.notes.findLast((n) => n.code === note.code) === note)), rule: rule.id, title, totalHours: acc.standing.part.totalHours, keptFrom: present === undefined ? null : terms.version,
+const ruleDigest = (
+  { rule, account: acc, terms, present }: BatchRuling,
+  title: string,
+): RuleDigest => ({
+  ...factsOf(
+    acc,
+    (note) =>
+      KEPT_NOTES.has(note.code) ||
+      (LAST_ONLY.has(note.code) &&
+        acc.verdict.notes.findLast((n) => n.code === note.code) === note),
+  ),
+  rule: rule.id,
+  title,
+  totalHours: acc.standing.part.totalHours,
+  keptFrom: present === undefined ? null : terms.version,
 });
 
-function moundState({ stage, limits }: HeapFacts, lead: Account | null, latest: Digest['latest'], now: Instant, maxGapHours: number): MoundState {
+function moundState(
+  { stage, limits }: HeapFacts,
+  lead: Account | null,
+  latest: Digest['latest'],
+  now: Instant,
+  maxGapHours: number,
+): MoundState {
   if (stage.code === 'ended' || stage.code === 'released') return 'released';
   if (stage.code === 'building') return 'building';
   // Danger is drawn before anybody's word.
@@ -76,16 +131,30 @@ function moundState({ stage, limits }: HeapFacts, lead: Account | null, latest: 
   if (!lead) return 'waiting';
   const { status, run } = lead.verdict;
   // The last sixth of the allowed gap: six hours of thirty-six.
-  if (status === 'running' && run && now - lead.standing.base > hoursToMs((maxGapHours * 5) / 6)) return 'stale';
+  if (status === 'running' && run && now - lead.standing.base > hoursToMs((maxGapHours * 5) / 6))
+    return 'stale';
   if (status === 'broken' && everHot(lead) === false) return 'waiting'; // cold so far, and nothing lost: closed, not yet hot
-  if (status === 'running' && run && lead.standing.creditMs === 0 && lead.standing.walk.runs.length > 1) return 'broken';
+  if (
+    status === 'running' &&
+    run &&
+    lead.standing.creditMs === 0 &&
+    lead.standing.walk.runs.length > 1
+  )
+    return 'broken';
   return status;
 }
 
-const everHot = (lead: Account): boolean => [lead.standing, ...lead.earlier].some(({ walk }) => walk.runs.length > 0);
+const everHot = (lead: Account): boolean =>
+  [lead.standing, ...lead.earlier].some(({ walk }) => walk.runs.length > 0);
 
 /** The digest of a batch at a moment. @param reckoning of the same state and moment, where it is there already */
-export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant, reckoning = reckon(state, site, siteState, now)): Digest {
+export function digestOf(
+  state: BatchState,
+  site: SiteHead,
+  siteState: SiteState,
+  now: Instant,
+  reckoning = reckon(state, site, siteState, now),
+): Digest {
   const first = reckoning?.accounts[0];
   const lead = first?.account ?? null;
   const titles = titlesOf((reckoning?.accounts ?? []).map(({ rule }) => rule));
@@ -94,18 +163,46 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
   const round = reckoning?.prepared.rounds.at(-1) ?? null;
   // The upper end of a range warns; its lower end counts.
   const inRound = new Set(round?.readings.map((r) => r.id));
-  const peakC = state.readings.reduce((a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a), round?.peak ?? 0);
-  const latest = round ? { at: round.time, valueC: round.value, peakC, points: round.points, complete: round.complete } : null;
-  const situation = heapFacts(state, siteState, reckoning, latest && peakC, !lead || !everHot(lead), now);
+  const peakC = state.readings.reduce(
+    (a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a),
+    round?.peak ?? 0,
+  );
+  const latest = round
+    ? { at: round.time, valueC: round.value, peakC, points: round.points, complete: round.complete }
+    : null;
+  const situation = heapFacts(
+    state,
+    siteState,
+    reckoning,
+    latest && peakC,
+    !lead || !everHot(lead),
+    now,
+  );
   const last = state.entries.findLast((e) => e.batch === state.id)!;
   return {
-    id: state.id, code: state.opened.code, name: state.opened.name ?? null, bay: state.position && 'bay' in state.position ? state.position.bay : null, position: state.position, method: state.opened.method,
-    volumeM3: situation.volumeM3, openedAt: state.openedAt, builtAt: state.builtAt,
+    id: state.id,
+    code: state.opened.code,
+    name: state.opened.name ?? null,
+    bay: state.position && 'bay' in state.position ? state.position.bay : null,
+    position: state.position,
+    method: state.opened.method,
+    volumeM3: situation.volumeM3,
+    openedAt: state.openedAt,
+    builtAt: state.builtAt,
     state: moundState(situation, lead, latest, now, maxGapHours),
-    rules: (reckoning?.accounts ?? []).map((ruling) => ruleDigest(ruling, titles.get(ruling.rule.id)!)),
+    rules: (reckoning?.accounts ?? []).map((ruling) =>
+      ruleDigest(ruling, titles.get(ruling.rule.id)!),
+    ),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
-    latest, outcome: outcomeOf(reckoning), lastLogged: { at: last.at, by: last.by }, situation, orders: ordersOf(state), kin: kinshipOf(state.entries, state.id), maxGapHours, field: fieldOf(state, policy?.minPoints ?? 3),
+    latest,
+    outcome: outcomeOf(reckoning),
+    lastLogged: { at: last.at, by: last.by },
+    situation,
+    orders: ordersOf(state),
+    kin: kinshipOf(state.entries, state.id),
+    maxGapHours,
+    field: fieldOf(state, policy?.minPoints ?? 3),
     recheckAt: reckoning && isLive(situation) ? nextChange(reckoning, now) : null,
   };
 }
@@ -114,15 +211,23 @@ export function digestOf(state: BatchState, site: SiteHead, siteState: SiteState
 const HOT_C = 55;
 function outcomeOf(reckoning: Reckoning | null): Digest['outcome'] {
   const rounds = reckoning?.prepared.rounds ?? [];
-  return { hotAt: rounds.find((r) => r.peak >= HOT_C)?.time ?? null, highestC: rounds.reduce<number | null>((a, r) => (a === null || r.peak > a ? r.peak : a), null), best: bestOf(reckoning?.accounts[0]?.account.verdict) };
+  return {
+    hotAt: rounds.find((r) => r.peak >= HOT_C)?.time ?? null,
+    highestC: rounds.reduce<number | null>((a, r) => (a === null || r.peak > a ? r.peak : a), null),
+    best: bestOf(reckoning?.accounts[0]?.account.verdict),
+  };
 }
 
 /** The most that a rule reached, now or before something raw started its clock again. */
 function bestOf(verdict: Verdict | undefined): Digest['outcome']['best'] {
   if (!verdict) return null;
-  const all = [...verdict.segments, { provenAt: verdict.provenAt, creditedHours: verdict.creditedHours }];
+  const all = [
+    ...verdict.segments,
+    { provenAt: verdict.provenAt, creditedHours: verdict.creditedHours },
+  ];
   const proven = all.findLast((s) => s.provenAt !== null);
-  const { provenAt, creditedHours } = proven ?? all.reduce((a, s) => (s.creditedHours > a.creditedHours ? s : a));
+  const { provenAt, creditedHours } =
+    proven ?? all.reduce((a, s) => (s.creditedHours > a.creditedHours ? s : a));
   return { provenAt, creditedHours };
 }
 

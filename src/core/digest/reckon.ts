@@ -24,18 +24,32 @@ export type BatchRuling = Ruling & {
 export type Reckoning = { readonly prepared: Prepared; readonly accounts: readonly BatchRuling[] };
 
 /** A batch under one version of its terms. Null while it is building. */
-export function reckonUnder(state: BatchState, terms: Terms, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+export function reckonUnder(
+  state: BatchState,
+  terms: Terms,
+  site: SiteHead,
+  siteState: SiteState,
+  now: Instant,
+): Reckoning | null {
   const file = batchFileOf(state, site, siteState, terms);
   if (!file) return null;
   const prepared = prepare(evidenceOf(file), now);
-  return { prepared, accounts: rulesOf(terms).map((rule) => ({ rule, terms, account: account(prepared, rule) })) };
+  return {
+    prepared,
+    accounts: rulesOf(terms).map((rule) => ({ rule, terms, account: account(prepared, rule) })),
+  };
 }
 
 /**
  * A batch under the terms in force; but a proof that was reached under earlier ones before they changed, and
  * that nothing raw has undone since, stands as it was reached.
  */
-export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, now: Instant): Reckoning | null {
+export function reckon(
+  state: BatchState,
+  site: SiteHead,
+  siteState: SiteState,
+  now: Instant,
+): Reckoning | null {
   const inForce = reckonUnder(state, state.terms.at(-1)!, site, siteState, now);
   if (!inForce || state.terms.length === 1) return inForce;
   const rulings = new Map(inForce.accounts.map((r) => [r.rule.id, r]));
@@ -51,7 +65,8 @@ export function reckon(state: BatchState, site: SiteHead, siteState: SiteState, 
   return { ...inForce, accounts: [...rulings.values()] };
 }
 
-const share = ({ account: { verdict: v } }: { account: Account }): number => (v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours);
+const share = ({ account: { verdict: v } }: { account: Account }): number =>
+  v.status === 'proven' ? 2 : v.creditedHours / v.requiredHours;
 
 /**
  * The rule that the work goes by: the leading one until it is met, then of those still to be met the one furthest from done,
@@ -60,5 +75,8 @@ const share = ({ account: { verdict: v } }: { account: Account }): number => (v.
 export function workingRuling<T extends Ruling>(accounts: readonly T[]): T | undefined {
   const open = accounts.filter(({ account: { verdict } }) => verdict.status !== 'proven');
   if (open.length === 0 || open[0] === accounts[0]) return accounts[0];
-  return [...open].sort((a, b) => Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b))[0];
+  return [...open].sort(
+    (a, b) =>
+      Number(a.rule.clock === 'seeds') - Number(b.rule.clock === 'seeds') || share(a) - share(b),
+  )[0];
 }

@@ -5,11 +5,25 @@ import type { Digest } from './digest';
 
 /** Why a heap stands where it stands in a walk; the words are in words/route.ts. */
 export type RouteReason =
-  | { readonly code: 'BUILDING' } | { readonly code: 'PROVEN' } | { readonly code: 'EARNED'; readonly hours: number } | { readonly code: 'PAUSED'; readonly hours: number }
-  | { readonly code: 'LOST' } | { readonly code: 'NOT_HOT' } | { readonly code: 'NO_RULE' };
+  | { readonly code: 'BUILDING' }
+  | { readonly code: 'PROVEN' }
+  | { readonly code: 'EARNED'; readonly hours: number }
+  | { readonly code: 'PAUSED'; readonly hours: number }
+  | { readonly code: 'LOST' }
+  | { readonly code: 'NOT_HOT' }
+  | { readonly code: 'NO_RULE' };
 /** Why it need not be read now. */
-export type NotNow = { readonly code: 'GONE' } | { readonly code: 'BUILDING' } | { readonly code: 'READ_LATELY'; readonly at: Instant; readonly due: Instant | null } | { readonly code: 'AFTER_TURN'; readonly due: Instant };
-export type Stop = { readonly id: string; readonly reason: RouteReason; readonly due: boolean; readonly notNow: NotNow | null };
+export type NotNow =
+  | { readonly code: 'GONE' }
+  | { readonly code: 'BUILDING' }
+  | { readonly code: 'READ_LATELY'; readonly at: Instant; readonly due: Instant | null }
+  | { readonly code: 'AFTER_TURN'; readonly due: Instant };
+export type Stop = {
+  readonly id: string;
+  readonly reason: RouteReason;
+  readonly due: boolean;
+  readonly notNow: NotNow | null;
+};
 
 /** A heap that cures or is proven is read once a week (common practice). */
 const WEEK_MS = 7 * MS.day;
@@ -24,21 +38,50 @@ function standing(d: Digest): { tier: number; share: number; reason: RouteReason
   if (stage === 'building') return { tier: 3, share: 0, reason: { code: 'BUILDING' } };
   if (!lead) return { tier: 3, share: 0, reason: { code: 'NO_RULE' } };
   // Saying that it is ready makes nothing clean: an unproven one stays where its proof puts it.
-  if (lead.status === 'proven') return { tier: stage === 'curing' || stage === 'ready' ? 0 : 1, share: 1, reason: { code: 'PROVEN' } };
-  if (hours > 0) return { tier: 2, share, reason: { code: lead.status === 'recovering' ? 'PAUSED' : 'EARNED', hours } };
-  return { tier: 3, share: 0, reason: d.state === 'broken' ? { code: 'LOST' } : { code: 'NOT_HOT' } };
+  if (lead.status === 'proven')
+    return {
+      tier: stage === 'curing' || stage === 'ready' ? 0 : 1,
+      share: 1,
+      reason: { code: 'PROVEN' },
+    };
+  if (hours > 0)
+    return {
+      tier: 2,
+      share,
+      reason: { code: lead.status === 'recovering' ? 'PAUSED' : 'EARNED', hours },
+    };
+  return {
+    tier: 3,
+    share: 0,
+    reason: d.state === 'broken' ? { code: 'LOST' } : { code: 'NOT_HOT' },
+  };
 }
 
 /** Whether a heap is due in a walk now, and why not otherwise. */
 function dueOf(d: Digest, now: Instant): NotNow | null {
-  const { stage: { code: stage }, proof: { status } } = d.situation;
+  const {
+    stage: { code: stage },
+    proof: { status },
+  } = d.situation;
   if (isGone(d.situation)) return { code: 'GONE' };
   if (stage === 'building') return { code: 'BUILDING' };
   const read = d.latest?.at ?? null;
-  if (stage === 'curing' || stage === 'ready' || stage === 'on-hold' || status === 'proven') return read !== null && now - read < WEEK_MS - SOON_MS ? { code: 'READ_LATELY', at: read, due: read + WEEK_MS } : null;
+  if (stage === 'curing' || stage === 'ready' || stage === 'on-hold' || status === 'proven')
+    return read !== null && now - read < WEEK_MS - SOON_MS
+      ? { code: 'READ_LATELY', at: read, due: read + WEEK_MS }
+      : null;
   const advice = nextAdvice({ ...d.situation, now });
-  if (advice.code === 'READ_AFTER_TURN' && advice.due - now > SOON_MS) return { code: 'AFTER_TURN', due: advice.due };
-  const due = advice.code === 'TOO_HOT' ? Math.min(now, advice.hot.followUpAt) : advice.code.startsWith('READ_') || advice.code === 'KEEP_READING' || advice.code === 'WAIT_FOR_HEAT' || advice.code === 'ASLEEP' ? (advice as { due: Instant }).due : (read ?? 0) + MS.day;
+  if (advice.code === 'READ_AFTER_TURN' && advice.due - now > SOON_MS)
+    return { code: 'AFTER_TURN', due: advice.due };
+  const due =
+    advice.code === 'TOO_HOT'
+      ? Math.min(now, advice.hot.followUpAt)
+      : advice.code.startsWith('READ_') ||
+          advice.code === 'KEEP_READING' ||
+          advice.code === 'WAIT_FOR_HEAT' ||
+          advice.code === 'ASLEEP'
+        ? (advice as { due: Instant }).due
+        : (read ?? 0) + MS.day;
   return read !== null && due - now > SOON_MS ? { code: 'READ_LATELY', at: read, due } : null;
 }
 
@@ -47,9 +90,23 @@ function dueOf(d: Digest, now: Instant): NotNow | null {
  * a finished heap (common practice). Among those that are as far, the older first. A manual order goes before it; a heap
  * that it does not name comes where hygiene puts it, before the first named one that is rawer.
  */
-export function routeOf(board: readonly Digest[], manual: readonly string[] | null, now: Instant): Stop[] {
-  const ranked = board.filter((d) => !isGone(d.situation)).map((d) => ({ d, ...standing(d) }))
-    .sort((a, b) => Number(a.d.situation.stage.code === 'building') - Number(b.d.situation.stage.code === 'building') || a.tier - b.tier || b.share - a.share || (a.d.builtAt ?? now) - (b.d.builtAt ?? now) || (a.d.code < b.d.code ? -1 : 1));
+export function routeOf(
+  board: readonly Digest[],
+  manual: readonly string[] | null,
+  now: Instant,
+): Stop[] {
+  const ranked = board
+    .filter((d) => !isGone(d.situation))
+    .map((d) => ({ d, ...standing(d) }))
+    .sort(
+      (a, b) =>
+        Number(a.d.situation.stage.code === 'building') -
+          Number(b.d.situation.stage.code === 'building') ||
+        a.tier - b.tier ||
+        b.share - a.share ||
+        (a.d.builtAt ?? now) - (b.d.builtAt ?? now) ||
+        (a.d.code < b.d.code ? -1 : 1),
+    );
   const place = new Map(ranked.map((r, i) => [r.d.id, i]));
   const order = (manual ?? []).filter((id) => place.has(id));
   for (const { d } of ranked) {

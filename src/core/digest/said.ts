@@ -13,23 +13,54 @@ import { progressText, statusWord, turningsText, verdictSentence } from '../word
 import type { BatchRuling, Reckoning } from './reckon';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
-export function versionText({ terms, present }: BatchRuling, versions: number, { timeZone }: Locale): string {
+export function versionText(
+  { terms, present }: BatchRuling,
+  versions: number,
+  { timeZone }: Locale,
+): string {
   const site = terms.siteVersion === null ? '' : `, version ${terms.siteVersion} of the site’s`;
-  if (present === undefined) return `Version ${terms.version} of this heap’s rules and policy${site}; edition ${LIBRARY_EDITION} of the library.`;
-  const now = present === null ? 'the rules in force do not ask for it any more' : present.verdict.provenAt !== null
-    ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}` : `under version ${versions}, in force now, it would be ‘${statusWord(factsOf(present)).toLowerCase()}’`;
+  if (present === undefined)
+    return `Version ${terms.version} of this heap’s rules and policy${site}; edition ${LIBRARY_EDITION} of the library.`;
+  const now =
+    present === null
+      ? 'the rules in force do not ask for it any more'
+      : present.verdict.provenAt !== null
+        ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}`
+        : `under version ${versions}, in force now, it would be ‘${statusWord(factsOf(present)).toLowerCase()}’`;
   return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
 }
 
 /** What follows a proof takes nothing from it, and stands under no rule that is met. */
-const ON_RUNS: ReadonlySet<NoteCode> = new Set(['COLD', 'OVER_CEILING', 'RECOVERING', 'SLOW_RECOVERY', 'GAP', 'STALE', 'THIN_ROUND', 'DRY_ROUND', 'TURN_PARTIAL', 'TURN_WITHOUT_HEAT', 'TURN_WITHOUT_HOLD', 'TURN_OUTSIDE_RUN']);
-const followsProof = (n: Note, provenAt: Instant | null): boolean => provenAt !== null && n.at > provenAt && ON_RUNS.has(n.code);
+const ON_RUNS: ReadonlySet<NoteCode> = new Set([
+  'COLD',
+  'OVER_CEILING',
+  'RECOVERING',
+  'SLOW_RECOVERY',
+  'GAP',
+  'STALE',
+  'THIN_ROUND',
+  'DRY_ROUND',
+  'TURN_PARTIAL',
+  'TURN_WITHOUT_HEAT',
+  'TURN_WITHOUT_HOLD',
+  'TURN_OUTSIDE_RUN',
+]);
+const followsProof = (n: Note, provenAt: Instant | null): boolean =>
+  provenAt !== null && n.at > provenAt && ON_RUNS.has(n.code);
 
-const inUnit = (note: Note, locale: Locale): Note => ({ ...note, text: noteText(note.fact, note.at, locale) });
+const inUnit = (note: Note, locale: Locale): Note => ({
+  ...note,
+  text: noteText(note.fact, note.at, locale),
+});
 
 /** The standing of each rule in words; the leading one's sentence is the verdict. */
 /** @param initialCn of the heap's mix; undefined: nobody looked */
-export function saidOf(reckoning: Reckoning, versions: number, locale: Locale, initialCn?: Figure | null) {
+export function saidOf(
+  reckoning: Reckoning,
+  versions: number,
+  locale: Locale,
+  initialCn?: Figure | null,
+) {
   const titles = titlesOf(reckoning.accounts.map(({ rule }) => rule));
   return reckoning.accounts.map((ruling) => {
     const { rule, account } = ruling;
@@ -37,12 +68,29 @@ export function saidOf(reckoning: Reckoning, versions: number, locale: Locale, i
     const v = account.verdict;
     const notes = v.notes.filter((n) => !followsProof(n, v.provenAt)).map((n) => inUnit(n, locale));
     return {
-      id: rule.id, title: titles.get(rule.id)!, full: rule.title, cn: rule.initialCn === undefined || initialCn === undefined ? null : initialCnText(rule.initialCn, judgeInitialCn(rule.initialCn, initialCn)), status: v.status, word: statusWord(facts),
+      id: rule.id,
+      title: titles.get(rule.id)!,
+      full: rule.title,
+      cn:
+        rule.initialCn === undefined || initialCn === undefined
+          ? null
+          : initialCnText(rule.initialCn, judgeInitialCn(rule.initialCn, initialCn)),
+      status: v.status,
+      word: statusWord(facts),
       sentence: verdictSentence({ ...facts, notes }, locale),
-      short: v.provenAt !== null ? `Met ${dayText(locale.timeZone, v.provenAt)}` : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
-      source: sourceText(rule), asks: requirementText(rule.requirement, locale.unit),
-      fromMemory: rule.fromMemory, conditions: rule.conditions, caution: rule.caution ?? null,
-      policy: policyText(v.policy, locale.unit), clock: CLOCK_TEXT[rule.clock], version: versionText(ruling, versions, locale), kept: ruling.present !== undefined,
+      short:
+        v.provenAt !== null
+          ? `Met ${dayText(locale.timeZone, v.provenAt)}`
+          : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
+      source: sourceText(rule),
+      asks: requirementText(rule.requirement, locale.unit),
+      fromMemory: rule.fromMemory,
+      conditions: rule.conditions,
+      caution: rule.caution ?? null,
+      policy: policyText(v.policy, locale.unit),
+      clock: CLOCK_TEXT[rule.clock],
+      version: versionText(ruling, versions, locale),
+      kept: ruling.present !== undefined,
       notes: notes.map((n) => ({ code: n.code, text: n.text })),
     };
   });
@@ -51,9 +99,23 @@ export function saidOf(reckoning: Reckoning, versions: number, locale: Locale, i
 export type Said = ReturnType<typeof saidOf>[number];
 
 /** What is known of a heap that was taken over under way, and from when on it was recorded here. */
-export function adoptedText(a: BatchState['opened']['adopted'], { timeZone, unit, now }: Locale): string | null {
+export function adoptedText(
+  a: BatchState['opened']['adopted'],
+  { timeZone, unit, now }: Locale,
+): string | null {
   if (!a) return null;
-  const told = [a.turnings !== undefined && countText(a.turnings, 'turning'), a.highestC !== undefined && `${tempText(a.highestC, unit)} at most`, a.words].filter(Boolean).join(', ');
-  const raw = { known: '', about: ' The time of its last raw load was told from memory.', unknown: ' When the last raw load went in is not known: the clock runs from when it was taken over.' }[a.rawAt];
+  const told = [
+    a.turnings !== undefined && countText(a.turnings, 'turning'),
+    a.highestC !== undefined && `${tempText(a.highestC, unit)} at most`,
+    a.words,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const raw = {
+    known: '',
+    about: ' The time of its last raw load was told from memory.',
+    unknown:
+      ' When the last raw load went in is not known: the clock runs from when it was taken over.',
+  }[a.rawAt];
   return `Taken over ${whenText(timeZone, a.from, now)}: not recorded here before.${raw}${told ? ` As they tell it: ${told}. None of that counts for a rule.` : ''}`;
 }

@@ -24,34 +24,61 @@ export const USUAL_BUCKET = 10;
 
 /** The rounds of a heap as heat, by time. Of thin ones only the last: a mean of two places is no trend. @param peakC of the last round, upper ends of ranges included */
 export function heatsOf({ prepared: { rounds } }: Reckoning, peakC: number | null): RoundHeat[] {
-  return rounds.filter((r, i) => r.complete || i === rounds.length - 1).map((r) => ({ at: r.time, valueC: r.value, peakC: r === rounds.at(-1) && peakC !== null ? peakC : r.peak }));
+  return rounds
+    .filter((r, i) => r.complete || i === rounds.length - 1)
+    .map((r) => ({
+      at: r.time,
+      valueC: r.value,
+      peakC: r === rounds.at(-1) && peakC !== null ? peakC : r.peak,
+    }));
 }
 
 function shortened(heats: readonly RoundHeat[]): RoundHeat[] {
   const last = heats.slice(-MOST_ROUNDS);
-  const hottest = heats.slice(0, -MOST_ROUNDS).reduce<RoundHeat | null>((a, r) => (a === null || r.peakC > a.peakC ? r : a), null);
+  const hottest = heats
+    .slice(0, -MOST_ROUNDS)
+    .reduce<RoundHeat | null>((a, r) => (a === null || r.peakC > a.peakC ? r : a), null);
   return hottest ? [hottest, ...last] : last;
 }
 
 /** What somebody changed at a heap that may have moved its heat, by time. */
 export function changesOf(state: BatchState): Change[] {
-  return state.own.flatMap((e): Change[] => {
-    switch (e.kind) {
-      case 'fix': return [{ at: e.at, what: e.data.fix }];
-      case 'turn': return e.data.full ? [{ at: e.at, what: 'turn' }] : [];
-      case 'water': return [{ at: e.at, what: 'water' }];
-      case 'addition': return [{ at: e.at, what: 'added', ...(e.data.what === undefined ? {} : { said: e.data.what }) }];
-      case 'merge': return [{ at: e.at, what: 'enlarge' }];
-      case 'split': return [{ at: e.at, what: 'shrink' }];
-      default: return [];
-    }
-  }).sort((a, b) => a.at - b.at);
+  return state.own
+    .flatMap((e): Change[] => {
+      switch (e.kind) {
+        case 'fix':
+          return [{ at: e.at, what: e.data.fix }];
+        case 'turn':
+          return e.data.full ? [{ at: e.at, what: 'turn' }] : [];
+        case 'water':
+          return [{ at: e.at, what: 'water' }];
+        case 'addition':
+          return [
+            {
+              at: e.at,
+              what: 'added',
+              ...(e.data.what === undefined ? {} : { said: e.data.what }),
+            },
+          ];
+        case 'merge':
+          return [{ at: e.at, what: 'enlarge' }];
+        case 'split':
+          return [{ at: e.at, what: 'shrink' }];
+        default:
+          return [];
+      }
+    })
+    .sort((a, b) => a.at - b.at);
 }
 
 const SQUEEZE_OF = { dry: 'crumbles', moist: 'drops', wet: 'runs' } as const;
 
 /** The latest of a kind of sign; null: never. */
-function latest<T>(state: BatchState, now: Instant, pick: (e: BatchState['events'][number]) => T | undefined): (T & { at: Instant }) | null {
+function latest<T>(
+  state: BatchState,
+  now: Instant,
+  pick: (e: BatchState['events'][number]) => T | undefined,
+): (T & { at: Instant }) | null {
   let found: (T & { at: Instant }) | null = null;
   for (const e of state.events) {
     if (state.struck.has(e.id) || e.at > now || (found !== null && e.at < found.at)) continue;
@@ -61,27 +88,57 @@ function latest<T>(state: BatchState, now: Instant, pick: (e: BatchState['events
   return found;
 }
 
-const wordOf = (e: { readonly at: Instant; readonly by: string } | undefined): Word | null => (e ? { at: e.at, by: e.by } : null);
+const wordOf = (e: { readonly at: Instant; readonly by: string } | undefined): Word | null =>
+  e ? { at: e.at, by: e.by } : null;
 
 /** Whether it is covered, as of the last entry that says so: seen in a check, done, or logged as what was changed. */
 function coverOf(state: BatchState, now: Instant): HeapFacts['cover'] {
-  const seen = latest(state, now, (e) => (e.kind === 'observation' && e.data.cover ? { on: e.data.cover === 'on' } : e.kind === 'cover' ? { on: true } : undefined));
-  const changed = state.own.findLast((e) => e.kind === 'fix' && (e.data.fix === 'cover' || e.data.fix === 'uncover') && e.at <= now);
+  const seen = latest(state, now, (e) =>
+    e.kind === 'observation' && e.data.cover
+      ? { on: e.data.cover === 'on' }
+      : e.kind === 'cover'
+        ? { on: true }
+        : undefined,
+  );
+  const changed = state.own.findLast(
+    (e) => e.kind === 'fix' && (e.data.fix === 'cover' || e.data.fix === 'uncover') && e.at <= now,
+  );
   if (changed?.kind !== 'fix' || (seen !== null && seen.at > changed.at)) return seen;
   return { on: changed.data.fix === 'cover', at: changed.at };
 }
 
-function stageFor(state: BatchState, heats: readonly RoundHeat[], air: readonly { at: Instant; c: number }[], now: Instant): Stage {
+function stageFor(
+  state: BatchState,
+  heats: readonly RoundHeat[],
+  air: readonly { at: Instant; c: number }[],
+  now: Instant,
+): Stage {
   const live = state.events.filter((e) => !state.struck.has(e.id) && e.at <= now);
   const own = state.own.filter((e) => e.at <= now);
-  const raw = live.filter((e) => (e.kind === 'addition' && e.data.raw) || (e.kind === 'merge' && !e.data.withProven) || (e.kind === 'water' && !e.data.clean)).map((e) => e.at);
+  const raw = live
+    .filter(
+      (e) =>
+        (e.kind === 'addition' && e.data.raw) ||
+        (e.kind === 'merge' && !e.data.withProven) ||
+        (e.kind === 'water' && !e.data.clean),
+    )
+    .map((e) => e.at);
   const hold = own.findLast((e) => e.kind === 'hold');
   const ended = own.findLast((e) => e.kind === 'ended');
   return stageOf({
-    now, openedAt: state.openedAt, builtAt: state.builtAt, rawAt: raw.length > 0 ? Math.max(...raw, state.builtAt ?? -Infinity) : state.builtAt,
-    cured: wordOf(live.findLast((e) => e.kind === 'cure')), ready: wordOf(own.findLast((e) => e.kind === 'ready')), released: wordOf(live.findLast((e) => e.kind === 'release')),
-    hold: hold ? { at: hold.at, by: hold.by, on: hold.data.on, reason: hold.data.reason ?? null } : null,
-    ended: ended ? { at: ended.at, by: ended.by, reason: ended.data.reason } : null, rounds: heats, air,
+    now,
+    openedAt: state.openedAt,
+    builtAt: state.builtAt,
+    rawAt: raw.length > 0 ? Math.max(...raw, state.builtAt ?? -Infinity) : state.builtAt,
+    cured: wordOf(live.findLast((e) => e.kind === 'cure')),
+    ready: wordOf(own.findLast((e) => e.kind === 'ready')),
+    released: wordOf(live.findLast((e) => e.kind === 'release')),
+    hold: hold
+      ? { at: hold.at, by: hold.by, on: hold.data.on, reason: hold.data.reason ?? null }
+      : null,
+    ended: ended ? { at: ended.at, by: ended.by, reason: ended.data.reason } : null,
+    rounds: heats,
+    air,
   });
 }
 
@@ -98,58 +155,134 @@ function airOf(air: readonly { at: Instant; c: number }[], now: Instant): number
 function rulesMet(reckoning: Reckoning | null): HeapFacts['rules'] {
   const accounts = reckoning?.accounts ?? [];
   const titles = titlesOf(accounts.map(({ rule }) => rule));
-  return { asked: accounts.length, met: accounts.flatMap(({ rule, account }) => (account.verdict.provenAt === null ? [] : [{ title: titles.get(rule.id)!, at: account.verdict.provenAt }])) };
+  return {
+    asked: accounts.length,
+    met: accounts.flatMap(({ rule, account }) =>
+      account.verdict.provenAt === null
+        ? []
+        : [{ title: titles.get(rule.id)!, at: account.verdict.provenAt }],
+    ),
+  };
 }
 
 /** The last reading of its core, with the air of that day. */
-function lastReadOf(heats: readonly RoundHeat[], air: readonly { at: Instant; c: number }[]): HeapFacts['lastRead'] {
+function lastReadOf(
+  heats: readonly RoundHeat[],
+  air: readonly { at: Instant; c: number }[],
+): HeapFacts['lastRead'] {
   const last = heats.at(-1);
   return last ? { at: last.at, coreC: last.peakC, airC: airOf(air, last.at) } : null;
 }
 
 /** Since when the batch is dry, where that stops a rule of it that is not met. */
 function dryStops(reckoning: Reckoning | null, now: Instant): Instant | null {
-  const asks = reckoning?.accounts.some(({ rule, account }) => account.verdict.provenAt === null && asksMoist(rule.requirement));
+  const asks = reckoning?.accounts.some(
+    ({ rule, account }) => account.verdict.provenAt === null && asksMoist(rule.requirement),
+  );
   const span = asks ? drySpans(reckoning!.prepared.evidence.events, now).at(-1) : undefined;
   return span && span.to === Infinity ? span.from : null;
 }
 
 /** Everything that advice about a heap looks at. @param peakC hottest of the last round, upper ends of ranges included */
-export function heapFacts(state: BatchState, siteState: SiteState, reckoning: Reckoning | null, peakC: number | null, neverHot: boolean, now: Instant): HeapFacts {
-  const working = reckoning ? workingRuling(reckoning.accounts)?.account ?? null : null;
+export function heapFacts(
+  state: BatchState,
+  siteState: SiteState,
+  reckoning: Reckoning | null,
+  peakC: number | null,
+  neverHot: boolean,
+  now: Instant,
+): HeapFacts {
+  const working = reckoning ? (workingRuling(reckoning.accounts)?.account ?? null) : null;
   const policy = reckoning?.prepared.evidence.policy;
   const heats = reckoning ? heatsOf(reckoning, peakC) : [];
-  const air = siteState.ambient.map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) })).sort((a, b) => a.at - b.at);
+  const air = siteState.ambient
+    .map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) }))
+    .sort((a, b) => a.at - b.at);
   const kept = state.opened.method;
   const usual = usualTemplate(kept);
   const template = state.template ?? siteState.templates.get(usual.id) ?? usual;
   const sizes = sizesOfHeap(state).filter((s) => s.at <= now);
   const verdict = working?.verdict;
   const hand = state.readings.findLast((r) => r.probe !== undefined && r.flag === undefined)?.probe;
-  const fire = state.readings.findLast((r) => r.flag === undefined && (r as { doubts?: { answer: string }[] }).doubts?.some((d) => d.answer === 'emergency'));
-  const burnt = latest(state, now, (e) => (e.kind === 'observation' && e.data.smell === 'burnt' ? {} : undefined))?.at ?? null;
+  const fire = state.readings.findLast(
+    (r) =>
+      r.flag === undefined &&
+      (r as { doubts?: { answer: string }[] }).doubts?.some((d) => d.answer === 'emergency'),
+  );
+  const burnt =
+    latest(state, now, (e) =>
+      e.kind === 'observation' && e.data.smell === 'burnt' ? {} : undefined,
+    )?.at ?? null;
   return {
-    stage: stageFor(state, heats, air, now), kept, template, limits: siteState.work?.limits ?? template.limits, builtAt: state.builtAt, neverHot,
-    volumeM3: sizes.at(-1)?.m3 ?? null, builtM3: sizes[0]?.m3 ?? null,
+    stage: stageFor(state, heats, air, now),
+    kept,
+    template,
+    limits: siteState.work?.limits ?? template.limits,
+    builtAt: state.builtAt,
+    neverHot,
+    volumeM3: sizes.at(-1)?.m3 ?? null,
+    builtM3: sizes[0]?.m3 ?? null,
     proof: {
-      status: verdict?.status ?? null, form: working?.standing.part.of.kind === 'staged' ? 'staged' : 'other', creditedHours: verdict?.creditedHours ?? 0, requiredHours: verdict?.requiredHours ?? 0,
-      turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)), floorC: working?.standing.walk.floor.floorC ?? 55,
-      maxGapHours: policy?.maxGapHours ?? 36, graceHours: policy?.turnGraceHours ?? 36, earliestProofAt: verdict?.earliestProofAt ?? null,
-      lastHot: verdict?.run?.to ?? null, graceUntil: (working && windowAt(working.standing.walk.windows, now)?.to) ?? null,
+      status: verdict?.status ?? null,
+      form: working?.standing.part.of.kind === 'staged' ? 'staged' : 'other',
+      creditedHours: verdict?.creditedHours ?? 0,
+      requiredHours: verdict?.requiredHours ?? 0,
+      turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)),
+      floorC: working?.standing.walk.floor.floorC ?? 55,
+      maxGapHours: policy?.maxGapHours ?? 36,
+      graceHours: policy?.turnGraceHours ?? 36,
+      earliestProofAt: verdict?.earliestProofAt ?? null,
+      lastHot: verdict?.run?.to ?? null,
+      graceUntil: (working && windowAt(working.standing.walk.windows, now)?.to) ?? null,
     },
-    rules: rulesMet(reckoning), lastRead: lastReadOf(heats, air),
-    turns: state.events.filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id) && e.at <= now).map((e) => e.at).sort((a, b) => a - b).slice(-12),
-    rounds: shortened(heats), bayNeededBy: state.own.findLast((e) => e.kind === 'bay-wanted')?.data.by ?? null, airC: airOf(air, now),
-    squeeze: latest(state, now, (e) => (e.kind === 'observation' && e.data.squeeze ? { squeeze: e.data.squeeze } : e.kind === 'moisture' ? { squeeze: SQUEEZE_OF[e.data.state] } : undefined)),
-    smell: latest(state, now, (e) => (e.kind === 'observation' && e.data.smell ? { smell: e.data.smell } : undefined)),
-    growth: latest(state, now, (e) => (e.kind === 'observation' && e.data.growth ? { growth: e.data.growth } : undefined)),
-    pests: latest(state, now, (e) => (e.kind === 'observation' && e.data.pests ? { pests: pestsOf(e.data.pests) } : undefined)),
-    seepage: latest(state, now, (e) => (e.kind === 'observation' && (e.data.seepage === 'some' || e.data.seepage === 'much') ? {} : undefined))?.at ?? null,
+    rules: rulesMet(reckoning),
+    lastRead: lastReadOf(heats, air),
+    turns: state.events
+      .filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id) && e.at <= now)
+      .map((e) => e.at)
+      .sort((a, b) => a - b)
+      .slice(-12),
+    rounds: shortened(heats),
+    bayNeededBy: state.own.findLast((e) => e.kind === 'bay-wanted')?.data.by ?? null,
+    airC: airOf(air, now),
+    squeeze: latest(state, now, (e) =>
+      e.kind === 'observation' && e.data.squeeze
+        ? { squeeze: e.data.squeeze }
+        : e.kind === 'moisture'
+          ? { squeeze: SQUEEZE_OF[e.data.state] }
+          : undefined,
+    ),
+    smell: latest(state, now, (e) =>
+      e.kind === 'observation' && e.data.smell ? { smell: e.data.smell } : undefined,
+    ),
+    growth: latest(state, now, (e) =>
+      e.kind === 'observation' && e.data.growth ? { growth: e.data.growth } : undefined,
+    ),
+    pests: latest(state, now, (e) =>
+      e.kind === 'observation' && e.data.pests ? { pests: pestsOf(e.data.pests) } : undefined,
+    ),
+    seepage:
+      latest(state, now, (e) =>
+        e.kind === 'observation' && (e.data.seepage === 'some' || e.data.seepage === 'much')
+          ? {}
+          : undefined,
+      )?.at ?? null,
     cover: coverOf(state, now),
     dryStops: dryStops(reckoning, now),
-    watered: state.events.filter((e) => e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS).map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
+    watered: state.events
+      .filter(
+        (e) =>
+          e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS,
+      )
+      .map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
     burnt: fire ? Math.max(burnt ?? -Infinity, parseInstant(fire.at)!) : burnt,
-    inputs: state.opened.inputs ?? null, probe: hand === undefined ? null : { name: hand, checkedAt: siteState.probes.get(hand)?.at(-1)?.at ?? null },
-    changes: changesOf(state).slice(-MOST_CHANGES), flowLPerMin: siteState.work?.flowLPerMin ?? USUAL_FLOW, bucketL: siteState.work?.bucketL ?? USUAL_BUCKET,
+    inputs: state.opened.inputs ?? null,
+    probe:
+      hand === undefined
+        ? null
+        : { name: hand, checkedAt: siteState.probes.get(hand)?.at(-1)?.at ?? null },
+    changes: changesOf(state).slice(-MOST_CHANGES),
+    flowLPerMin: siteState.work?.flowLPerMin ?? USUAL_FLOW,
+    bucketL: siteState.work?.bucketL ?? USUAL_BUCKET,
   };
 }

@@ -3,7 +3,12 @@ import { toCelsius } from '../quantity/units';
 import type { Probe, ProbeCheck, Reading } from './types';
 
 /** corrected = a + b · value, from one group of checks. */
-export type Calibration = { readonly at: Instant; readonly a: number; readonly b: number; readonly poor: boolean };
+export type Calibration = {
+  readonly at: Instant;
+  readonly a: number;
+  readonly b: number;
+  readonly poor: boolean;
+};
 
 /**
  * Checks of one probe at most 2 hours after the first of the group are one calibration, dated by its last
@@ -22,7 +27,8 @@ export function calibrationsOf(checks: readonly ProbeCheck[], asOf: Instant): Ca
 
 function calibrationFrom(group: readonly ProbeCheck[]): Calibration {
   const at = group.at(-1)!.at;
-  const mean = (f: (check: ProbeCheck) => number): number => group.reduce((sum, check) => sum + f(check), 0) / group.length;
+  const mean = (f: (check: ProbeCheck) => number): number =>
+    group.reduce((sum, check) => sum + f(check), 0) / group.length;
   const offset = { at, a: mean((c) => c.referenceC - c.readC), b: 1, poor: false };
   if (new Set(group.map((c) => c.readC)).size < 2) return offset;
   const [x, y] = [mean((c) => c.readC), mean((c) => c.referenceC)];
@@ -44,16 +50,27 @@ function latestBy<T>(list: readonly T[], t: Instant, timeOf: (item: T) => Instan
   let [low, high] = [0, list.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (timeOf(list[middle]!) <= t) low = middle + 1; else high = middle;
+    if (timeOf(list[middle]!) <= t) low = middle + 1;
+    else high = middle;
   }
   return list[low - 1];
 }
 
 export function correctorOf(probes: readonly Probe[], asOf: Instant): Corrector {
   const calibrations = new Map(probes.map((p) => [p.id, calibrationsOf(p.checks, asOf)]));
-  const checkTimes = new Map(probes.map((p) => [p.id, p.checks.map((c) => c.at).filter((at) => at <= asOf).sort((a, b) => a - b)]));
+  const checkTimes = new Map(
+    probes.map((p) => [
+      p.id,
+      p.checks
+        .map((c) => c.at)
+        .filter((at) => at <= asOf)
+        .sort((a, b) => a - b),
+    ]),
+  );
   const calibrationFor = (r: Reading): Calibration | undefined =>
-    r.probe === undefined ? undefined : latestBy(calibrations.get(r.probe) ?? [], r.at, (c) => c.at);
+    r.probe === undefined
+      ? undefined
+      : latestBy(calibrations.get(r.probe) ?? [], r.at, (c) => c.at);
   return {
     calibrationFor,
     correct(r) {

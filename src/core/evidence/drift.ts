@@ -3,24 +3,44 @@ import { calibrationsOf } from './calibration';
 import type { ProbeCheck } from './types';
 
 /** What one group of checks says of a thermometer: K to be added to what it reads, at ice and in a hot heap. */
-export type DriftPoint = { readonly at: Instant; readonly atIceK: number; readonly atHotK: number; /** One point only: the same is added all along the scale. */ readonly single: boolean; readonly poor: boolean };
+export type DriftPoint = {
+  readonly at: Instant;
+  readonly atIceK: number;
+  readonly atHotK: number;
+  /** One point only: the same is added all along the scale. */ readonly single: boolean;
+  readonly poor: boolean;
+};
 
 /** Where the hot end of a heap lies, °C. */
 export const HOT_C = 60;
 
 /** How a thermometer's error has moved, one point for each calibration (contract, section 3). */
 export const driftOf = (checks: readonly ProbeCheck[], asOf: Instant): DriftPoint[] =>
-  calibrationsOf(checks, asOf).map(({ at, a, b, poor }) => ({ at, atIceK: a, atHotK: a + (b - 1) * HOT_C, single: b === 1, poor }));
+  calibrationsOf(checks, asOf).map(({ at, a, b, poor }) => ({
+    at,
+    atIceK: a,
+    atHotK: a + (b - 1) * HOT_C,
+    single: b === 1,
+    poor,
+  }));
 
 /** Twice a year where the instrument says nothing (common practice). */
 export const CHECK_EVERY_DAYS = 180;
 
 /** When the next check is due; null: it was never checked, so now. */
-export const checkDue = (checks: readonly ProbeCheck[], everyDays: number | undefined): Instant | null =>
-  checks.length === 0 ? null : Math.max(...checks.map((c) => c.at)) + (everyDays ?? CHECK_EVERY_DAYS) * MS.day;
+export const checkDue = (
+  checks: readonly ProbeCheck[],
+  everyDays: number | undefined,
+): Instant | null =>
+  checks.length === 0
+    ? null
+    : Math.max(...checks.map((c) => c.at)) + (everyDays ?? CHECK_EVERY_DAYS) * MS.day;
 
 /**
  * Whether a check is out of what the thermometer's maker promises. Without a promise 1 K is taken: a dial is read to
  * about that (common practice).
  */
-export const isOff = (check: Pick<ProbeCheck, 'referenceC' | 'readC'>, accuracyK: number | undefined): boolean => Math.abs(check.readC - check.referenceC) > (accuracyK ?? 1) + 1e-9;
+export const isOff = (
+  check: Pick<ProbeCheck, 'referenceC' | 'readC'>,
+  accuracyK: number | undefined,
+): boolean => Math.abs(check.readC - check.referenceC) > (accuracyK ?? 1) + 1e-9;

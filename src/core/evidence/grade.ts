@@ -13,12 +13,16 @@ export type Grade = (typeof GRADES)[number];
 export type Graded = { readonly finding: Finding; readonly grade: Grade };
 export type EvidenceGrade = { readonly grade: Grade; readonly findings: readonly Graded[] };
 
-const gradeBy = (value: number, [fair, good, strong]: readonly [number, number, number]): Grade => (value >= strong ? 'strong' : value >= good ? 'good' : value >= fair ? 'fair' : 'thin');
+const gradeBy = (value: number, [fair, good, strong]: readonly [number, number, number]): Grade =>
+  value >= strong ? 'strong' : value >= good ? 'good' : value >= fair ? 'fair' : 'thin';
 const UNKNOWN_DEPTH: Grade = 'fair';
 
 /** The rounds that a verdict rests on: those of its run, or all of the segment. */
 function basis({ verdict, standing }: Account, prepared: Prepared): { from: Instant; to: Instant } {
-  return { from: verdict.run?.from ?? verdict.segmentFrom, to: verdict.provenAt ?? standing.run?.to ?? prepared.asOf };
+  return {
+    from: verdict.run?.from ?? verdict.segmentFrom,
+    to: verdict.provenAt ?? standing.run?.to ?? prepared.asOf,
+  };
 }
 
 /** @param acc of the leading rule; null where nothing has been read since the clock started */
@@ -29,26 +33,56 @@ export function gradeOf(prepared: Prepared, acc: Account): EvidenceGrade | null 
   if (rounds.length === 0) return null;
   const readings = rounds.flatMap((r) => r.readings);
   // From the first round to the last; a single one says nothing of how often.
-  const perDay = rounds.length < 2 ? 0 : (rounds.length - 1) / ((rounds.at(-1)!.time - rounds[0]!.time) / MS.day);
+  const perDay =
+    rounds.length < 2
+      ? 0
+      : (rounds.length - 1) / ((rounds.at(-1)!.time - rounds[0]!.time) / MS.day);
   const places = new Set(readings.map((r) => r.point));
-  const depths = evidence.points.filter((p) => places.has(p.id) && p.depthM !== undefined).map((p) => p.depthM!);
+  const depths = evidence.points
+    .filter((p) => places.has(p.id) && p.depthM !== undefined)
+    .map((p) => p.depthM!);
   const deepestM = depths.length > 0 ? Math.max(...depths) : null;
   const coreM = evidence.coreDepthM ?? null;
   const gaps = rounds.slice(1).map((r, i) => (r.time - rounds[i]!.time) / MS.hour);
   const hours = gaps.length > 0 ? gaps.reduce((a, b) => Math.max(a, b)) : null;
   const named = readings.filter((r) => r.probe !== undefined);
-  const unchecked = named.filter((r) => prepared.corrector.unchecked(r, evidence.policy.calibrationDays ?? 180)).length;
-  const late = readings.filter((r) => r.recordedAt !== undefined && r.recordedAt - r.at > MS.day).length;
+  const unchecked = named.filter((r) =>
+    prepared.corrector.unchecked(r, evidence.policy.calibrationDays ?? 180),
+  ).length;
+  const late = readings.filter(
+    (r) => r.recordedAt !== undefined && r.recordedAt - r.at > MS.day,
+  ).length;
   const checkedShare = (named.length - unchecked) / readings.length;
   const findings: Graded[] = [
-    { finding: { code: 'ROUNDS', count: rounds.length, perDay }, grade: rounds.length < 3 ? 'thin' : gradeBy(perDay, [0.5, 0.8, 1.5]) },
+    {
+      finding: { code: 'ROUNDS', count: rounds.length, perDay },
+      grade: rounds.length < 3 ? 'thin' : gradeBy(perDay, [0.5, 0.8, 1.5]),
+    },
     { finding: { code: 'PLACES', count: places.size }, grade: gradeBy(places.size, [2, 4, 5]) },
-    { finding: { code: 'DEPTH', deepestM, coreM }, grade: deepestM === null || coreM === null ? UNKNOWN_DEPTH : gradeBy(deepestM / coreM, [0.5, 0.75, 0.95]) },
-    { finding: { code: 'GAP', hours, maxGapHours: evidence.policy.maxGapHours }, grade: hours === null ? 'thin' : gradeBy(-hours, [-evidence.policy.maxGapHours, -30, -13]) },
-    { finding: { code: 'INSTRUMENT', unchecked, named: named.length, total: readings.length }, grade: gradeBy(checkedShare, [0.01, 0.9, 1]) },
-    { finding: { code: 'LATE', count: late, total: readings.length }, grade: gradeBy(-late / readings.length, [-0.5, -0.1, 0]) },
+    {
+      finding: { code: 'DEPTH', deepestM, coreM },
+      grade:
+        deepestM === null || coreM === null
+          ? UNKNOWN_DEPTH
+          : gradeBy(deepestM / coreM, [0.5, 0.75, 0.95]),
+    },
+    {
+      finding: { code: 'GAP', hours, maxGapHours: evidence.policy.maxGapHours },
+      grade: hours === null ? 'thin' : gradeBy(-hours, [-evidence.policy.maxGapHours, -30, -13]),
+    },
+    {
+      finding: { code: 'INSTRUMENT', unchecked, named: named.length, total: readings.length },
+      grade: gradeBy(checkedShare, [0.01, 0.9, 1]),
+    },
+    {
+      finding: { code: 'LATE', count: late, total: readings.length },
+      grade: gradeBy(-late / readings.length, [-0.5, -0.1, 0]),
+    },
   ];
   // As with the heap itself: the weakest part rules, one step of mercy where it stands alone.
   const ranks = findings.map(({ grade }) => GRADES.indexOf(grade)).sort((a, b) => a - b);
-  return { grade: GRADES[ranks[0] === ranks[1] ? ranks[0]! : Math.min(ranks[0]! + 1, ranks[1]!)]!, findings };
+  return {
+    grade: GRADES[ranks[0] === ranks[1] ? ranks[0]! : Math.min(ranks[0]! + 1, ranks[1]!)]!,
+    findings,
+  };
 }

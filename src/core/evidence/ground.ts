@@ -4,7 +4,14 @@ import type { Moisture } from './moisture';
 import type { Round } from './rounds';
 import type { Segment, Turn } from './segments';
 import type { Policy } from './types';
-import { fullTurns, graceWindows, hoursWalker, type Floor, type GraceWindow, type Walker } from './walk';
+import {
+  fullTurns,
+  graceWindows,
+  hoursWalker,
+  type Floor,
+  type GraceWindow,
+  type Walker,
+} from './walk';
 import { daysWalker } from './walk-days';
 
 /**
@@ -28,14 +35,26 @@ export type Ground = {
   push(round: Round): void;
 };
 
-export function groundOf(segment: Segment, policy: Policy, timeZone: string, moisture: Moisture): Ground {
+export function groundOf(
+  segment: Segment,
+  policy: Policy,
+  timeZone: string,
+  moisture: Moisture,
+): Ground {
   const rounds = [...segment.rounds];
   const windows = graceWindows(segment.turns, policy);
   const walkers = new Map<string, Walker>();
   const make = (floor: Floor, counting: Policy['counting']): Walker =>
-    counting === 'hours' ? hoursWalker(floor, policy, windows, moisture) : daysWalker(floor, policy, windows, zoneOf(timeZone), segment.from, moisture);
+    counting === 'hours'
+      ? hoursWalker(floor, policy, windows, moisture)
+      : daysWalker(floor, policy, windows, zoneOf(timeZone), segment.from, moisture);
   return {
-    from: segment.from, policy, rounds, turns: segment.turns, full: fullTurns(segment.turns), windows,
+    from: segment.from,
+    policy,
+    rounds,
+    turns: segment.turns,
+    full: fullTurns(segment.turns),
+    windows,
     walker(floor, counting) {
       const key = `${counting} ${floor.floorC} ${floor.ceilingC} ${floor.moist === true}`;
       let walker = walkers.get(key);

@@ -5,7 +5,12 @@ import { spanOf, statusOf, type Part, type Standing, type Tally } from './standi
 import { countedTurns, uncountedTurns, type CountedTurn } from './turnings';
 import { aliveRun, creditOf, type Floor, type Run, type Walk } from './walk';
 
-type Proof = { readonly at: Instant; readonly creditMs: number; readonly turnings: number; readonly run: Run };
+type Proof = {
+  readonly at: Instant;
+  readonly creditMs: number;
+  readonly turnings: number;
+  readonly run: Run;
+};
 
 /** Counted turns of the runs of a segment; those of a run that has ended are reckoned once. */
 export function turnCounter(ground: Ground): (run: Run) => readonly CountedTurn[] {
@@ -23,7 +28,10 @@ export function turnCounter(ground: Ground): (run: Run) => readonly CountedTurn[
  * Looks for the first round time (hours) or local midnight (days) with credit and counted turnings both
  * reached: in one run if consecutive, over all runs so far if not. Goes on where it stopped.
  */
-function proofSeeker(hold: Hold, countsOf: (run: Run) => readonly CountedTurn[]): (walk: Walk) => Proof | null {
+function proofSeeker(
+  hold: Hold,
+  countsOf: (run: Run) => readonly CountedTurn[],
+): (walk: Walk) => Proof | null {
   const need = hoursToMs(hold.hours);
   let [runAt, stepAt, creditBefore, turnsBefore] = [0, 0, 0, 0];
   let proof: Proof | null = null;
@@ -42,7 +50,10 @@ function proofSeeker(hold: Hold, countsOf: (run: Run) => readonly CountedTurn[])
       const counted = countsOf(run);
       alongRun(run, counted);
       if (proof || runAt === runs.length - 1) break; // the latest run may still grow
-      if (!hold.consecutive) { creditBefore += creditOf(run); turnsBefore += counted.length; }
+      if (!hold.consecutive) {
+        creditBefore += creditOf(run);
+        turnsBefore += counted.length;
+      }
       runAt += 1;
       stepAt = 0;
     }
@@ -56,29 +67,50 @@ export function holdTally(hold: Hold, ground: Ground, counting = ground.policy.c
   const countsOf = turnCounter(ground);
   const seek = proofSeeker(hold, countsOf);
   const requiredMs = hoursToMs(hold.hours);
-  const part: Part = { of: hold, floorC: hold.floorC, consecutive: hold.consecutive, totalHours: hold.hours };
+  const part: Part = {
+    of: hold,
+    floorC: hold.floorC,
+    consecutive: hold.consecutive,
+    totalHours: hold.hours,
+  };
   return {
     standing(at): Standing {
       const walk = walker.at(at);
       const proof = seek(walk);
       const alive = aliveRun(walk);
       const shared = {
-        requiredMs, turningsRequired: hold.turnings, base: walk.latest === 'running' ? alive!.to : at, furtherMs: 0, part, walk,
+        requiredMs,
+        turningsRequired: hold.turnings,
+        base: walk.latest === 'running' ? alive!.to : at,
+        furtherMs: 0,
+        part,
+        walk,
         uncounted: () => uncountedTurns(walk, countsOf, ground.turns),
       };
       if (proof) {
         const own = hold.consecutive ? [proof.run] : walk.runs;
         return {
-          ...shared, status: 'proven', creditMs: proof.creditMs, turningsCounted: proof.turnings, provenAt: proof.at,
-          run: hold.consecutive ? spanOf(proof.run, proof.at) : null, reported: proof.run,
+          ...shared,
+          status: 'proven',
+          creditMs: proof.creditMs,
+          turningsCounted: proof.turnings,
+          provenAt: proof.at,
+          run: hold.consecutive ? spanOf(proof.run, proof.at) : null,
+          reported: proof.run,
           counted: own.flatMap(countsOf).filter(({ from }) => from <= proof.at),
         };
       }
       const runs = hold.consecutive ? (alive ? [alive] : []) : walk.runs;
       const counted = runs.flatMap(countsOf);
       return {
-        ...shared, status: statusOf(walk), creditMs: runs.reduce((sum, run) => sum + creditOf(run), 0), turningsCounted: counted.length,
-        run: spanOf(alive), provenAt: null, reported: alive, counted,
+        ...shared,
+        status: statusOf(walk),
+        creditMs: runs.reduce((sum, run) => sum + creditOf(run), 0),
+        turningsCounted: counted.length,
+        run: spanOf(alive),
+        provenAt: null,
+        reported: alive,
+        counted,
       };
     },
   };
@@ -86,4 +118,16 @@ export function holdTally(hold: Hold, ground: Ground, counting = ground.policy.c
 
 /** The standing of the latest run as if nothing could be proven: what requirements with a proof of their own report until then. */
 export const openTally = (floor: Floor, ground: Ground): Tally =>
-  holdTally({ kind: 'hold', floorC: floor.floorC, ceilingC: floor.ceilingC, moist: floor.moist, hours: Infinity, consecutive: true, turnings: 0 }, ground, 'hours');
+  holdTally(
+    {
+      kind: 'hold',
+      floorC: floor.floorC,
+      ceilingC: floor.ceilingC,
+      moist: floor.moist,
+      hours: Infinity,
+      consecutive: true,
+      turnings: 0,
+    },
+    ground,
+    'hours',
+  );

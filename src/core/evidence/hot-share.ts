@@ -55,11 +55,22 @@ export function profileOf(prepared: Prepared, at: Instant = prepared.asOf): Prof
   const { evidence, rounds } = prepared;
   const { shape, coreDepthM } = evidence;
   const round = rounds.findLast((r) => r.complete && r.time <= at);
-  const air = evidence.ambient.filter((a) => a.at <= at).reduce<(typeof evidence.ambient)[number] | null>((latest, a) => (latest === null || a.at >= latest.at ? a : latest), null);
-  if (!round || !air || shape === undefined || coreDepthM === undefined || coreDepthM <= 0) return null;
+  const air = evidence.ambient
+    .filter((a) => a.at <= at)
+    .reduce<(typeof evidence.ambient)[number] | null>(
+      (latest, a) => (latest === null || a.at >= latest.at ? a : latest),
+      null,
+    );
+  if (!round || !air || shape === undefined || coreDepthM === undefined || coreDepthM <= 0)
+    return null;
   const depths = coldestByDepth(round, prepared, coreDepthM);
   if (depths.length === 0) return null;
-  return { at: round.time, airC: toCelsius(air.value, air.unit), k: shape === 'windrow' ? 2 : 3, depths };
+  return {
+    at: round.time,
+    airC: toCelsius(air.value, air.unit),
+    k: shape === 'windrow' ? 2 : 3,
+    depths,
+  };
 }
 
 /** The line of temperatures from the surface to the core; the deepest value holds to the core. */
@@ -84,24 +95,37 @@ export function temperatureAt(profile: Profile, lambda: number, surface: Surface
 const between = (from: number, to: number, k: number): number => (1 - from) ** k - (1 - to) ** k;
 
 /** Spans of normalised depth at or above a floor, from the surface inwards. */
-export function hotDepths(profile: Profile, surface: Surface, floorC = HOT_SHARE_FLOOR_C): { from: number; to: number }[] {
+export function hotDepths(
+  profile: Profile,
+  surface: Surface,
+  floorC = HOT_SHARE_FLOOR_C,
+): { from: number; to: number }[] {
   const knots = knotsOf(profile, surface);
   const spans = knots.slice(1).flatMap((b, i) => {
     const a = knots[i]!;
     const [hotA, hotB] = [a, b].map(({ c }) => c >= floorC - TEMP_TOLERANCE_C);
     if (!hotA && !hotB) return [];
-    const crossing = Math.min(b.lambda, Math.max(a.lambda, a.lambda + ((floorC - a.c) / (b.c - a.c)) * (b.lambda - a.lambda)));
+    const crossing = Math.min(
+      b.lambda,
+      Math.max(a.lambda, a.lambda + ((floorC - a.c) / (b.c - a.c)) * (b.lambda - a.lambda)),
+    );
     return [{ from: hotA ? a.lambda : crossing, to: hotB ? b.lambda : crossing }];
   });
   return spans.reduce<{ from: number; to: number }[]>((joined, span) => {
     const last = joined.at(-1);
-    return last && last.to === span.from ? [...joined.slice(0, -1), { from: last.from, to: span.to }] : [...joined, span];
+    return last && last.to === span.from
+      ? [...joined.slice(0, -1), { from: last.from, to: span.to }]
+      : [...joined, span];
   }, []);
 }
 
 /** Share of the volume at or above a floor under each of the two surfaces, the lesser first. */
 export function hotShareOf(profile: Profile, floorC = HOT_SHARE_FLOOR_C): Range {
-  const shareUnder = (surface: Surface): number => hotDepths(profile, surface, floorC).reduce((sum, { from, to }) => sum + between(from, to, profile.k), 0);
+  const shareUnder = (surface: Surface): number =>
+    hotDepths(profile, surface, floorC).reduce(
+      (sum, { from, to }) => sum + between(from, to, profile.k),
+      0,
+    );
   const [a, b] = [shareUnder('low'), shareUnder('high')];
   return a <= b ? [a, b] : [b, a];
 }

@@ -6,26 +6,58 @@ import { strictness } from './strictness';
 import { account, prepare } from './verdict';
 import type { Reading } from './types';
 
-const graded = (readings: Reading[], more: Parameters<typeof evidence>[3] = {}) => { const p = prepare(evidence(readings, [], {}, more), at(200)); return gradeOf(p, account(p, holdRule({ hours: 72 }))); };
-const five = (hours: number): Reading[] => [60, 61, 62, 63, 64].map((value, i) => ({ id: `${hours}-${i}`, at: at(hours), point: `p${i}`, probe: 'T', value, unit: 'C', round: `r${hours}` }));
+const graded = (readings: Reading[], more: Parameters<typeof evidence>[3] = {}) => {
+  const p = prepare(evidence(readings, [], {}, more), at(200));
+  return gradeOf(p, account(p, holdRule({ hours: 72 })));
+};
+const five = (hours: number): Reading[] =>
+  [60, 61, 62, 63, 64].map((value, i) => ({
+    id: `${hours}-${i}`,
+    at: at(hours),
+    point: `p${i}`,
+    probe: 'T',
+    value,
+    unit: 'C',
+    round: `r${hours}`,
+  }));
 const FIVE = Array.from({ length: 5 }, (_, i) => ({ id: `p${i}`, depthM: 0.5 + i * 0.125 }));
 const CHECKED = [{ id: 'T', checks: [{ at: at(-10), referenceC: 0, readC: 0 }] }];
 
 test('five places twice a day by a checked thermometer to the core is strong', () => {
-  expect(graded([0, 12, 24, 36, 48, 60, 72].flatMap(five), { points: FIVE, probes: CHECKED, coreDepthM: 1 })).toMatchObject({ grade: 'strong' });
+  expect(
+    graded([0, 12, 24, 36, 48, 60, 72].flatMap(five), {
+      points: FIVE,
+      probes: CHECKED,
+      coreDepthM: 1,
+    }),
+  ).toMatchObject({ grade: 'strong' });
 });
 test('one weak part brings it down a step, two bring it all the way', () => {
   const rounds = [0, 12, 24, 36, 48, 60, 72].flatMap(five);
   expect(graded(rounds, { points: FIVE, probes: CHECKED, coreDepthM: 3 })!.grade).toBe('fair'); // a short thermometer in a big heap
-  expect(graded(rounds.map((r) => ({ ...r, probe: undefined })), { points: FIVE, coreDepthM: 3 })!.grade).toBe('thin');
+  expect(
+    graded(
+      rounds.map((r) => ({ ...r, probe: undefined })),
+      { points: FIVE, coreDepthM: 3 },
+    )!.grade,
+  ).toBe('thin');
 });
 test('nothing read gives no grade; one round is thin', () => {
   expect(graded([])).toBeNull();
   expect(graded(flat(3, 60))!.grade).toBe('thin');
 });
 test('what would raise it is said where something would', () => {
-  const findings = graded([...flat(0, 60), ...flat(36, 60), ...flat(72, 60)])!.findings.map(({ finding }) => findingText(finding));
-  expect(findings.map((f) => f.is)).toEqual(['3 rounds, one every 36 h', '3 places read', 'how deep the heap is was not given', 'longest time between rounds 36 h', 'no reading says which thermometer took it', 'nothing entered later than a day']);
+  const findings = graded([...flat(0, 60), ...flat(36, 60), ...flat(72, 60)])!.findings.map(
+    ({ finding }) => findingText(finding),
+  );
+  expect(findings.map((f) => f.is)).toEqual([
+    '3 rounds, one every 36 h',
+    '3 places read',
+    'how deep the heap is was not given',
+    'longest time between rounds 36 h',
+    'no reading says which thermometer took it',
+    'nothing entered later than a day',
+  ]);
   expect(findings.at(-1)!.better).toBeNull();
 });
 
@@ -35,14 +67,41 @@ test('the table of strictness: coldest is never kinder than the mean, nor a wide
   const cells = strictness(p, holdRule());
   expect(cells).toHaveLength(18);
   expect(cells.filter((c) => c.own)).toHaveLength(1);
-  const of = (combine: string, counting: string, guardBandC: number) => cells.find((c) => c.combine === combine && c.counting === counting && c.guardBandC === guardBandC)!.account.verdict;
+  const of = (combine: string, counting: string, guardBandC: number) =>
+    cells.find(
+      (c) => c.combine === combine && c.counting === counting && c.guardBandC === guardBandC,
+    )!.account.verdict;
   expect(of('mean', 'hours', 0).status).toBe('proven');
   expect(of('coldest', 'hours', 0)).toMatchObject({ status: 'running', creditedHours: 60 });
-  for (const counting of ['hours', 'days']) for (const combine of ['coldest', 'mean', 'median']) expect(of(combine, counting, 2).creditedHours).toBeLessThanOrEqual(of(combine, counting, 0).creditedHours);
+  for (const counting of ['hours', 'days'])
+    for (const combine of ['coldest', 'mean', 'median'])
+      expect(of(combine, counting, 2).creditedHours).toBeLessThanOrEqual(
+        of(combine, counting, 0).creditedHours,
+      );
 });
 
 test('figures beyond the rules carry no false digits', () => {
-  expect([0, 0.004, 0.27, 3.456, 46.2, 2222].map(doseText)).toEqual(['none', 'under 0.01', '0.3', '3.5', '46', 'over 1000']);
-  expect([0, 0.004, 0.042, 0.334, 0.97, 0.995, 1].map(shareText)).toEqual(['none', 'under 1 %', 'about 4 %', 'about 35 %', 'about 97 %', 'over 99 %', 'all of it']);
-  expect([0.9, 0.2, 0.0301, 1e-9].map(oneInText)).toEqual(['more than half', 'about 1 in 5', 'about 1 in 33', 'fewer than 1 in a million']);
+  expect([0, 0.004, 0.27, 3.456, 46.2, 2222].map(doseText)).toEqual([
+    'none',
+    'under 0.01',
+    '0.3',
+    '3.5',
+    '46',
+    'over 1000',
+  ]);
+  expect([0, 0.004, 0.042, 0.334, 0.97, 0.995, 1].map(shareText)).toEqual([
+    'none',
+    'under 1 %',
+    'about 4 %',
+    'about 35 %',
+    'about 97 %',
+    'over 99 %',
+    'all of it',
+  ]);
+  expect([0.9, 0.2, 0.0301, 1e-9].map(oneInText)).toEqual([
+    'more than half',
+    'about 1 in 5',
+    'about 1 in 33',
+    'fewer than 1 in a million',
+  ]);
 });

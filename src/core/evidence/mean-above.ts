@@ -28,10 +28,20 @@ export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
     for (let i = excess.length; !proof && i < run.steps.length; i += 1) {
       const gapMs = i === 0 ? 0 : run.steps[i]!.creditMs - run.steps[i - 1]!.creditMs;
       // A mean within the tolerance of its bound counts as equal to it, and equal is not above.
-      excess.push(i === 0 ? 0 : excess[i - 1]! + gapMs * ((run.rounds[i - 1]!.value + run.rounds[i]!.value) / 2 - rule.meanC - TEMP_TOLERANCE_C));
+      excess.push(
+        i === 0
+          ? 0
+          : excess[i - 1]! +
+              gapMs *
+                ((run.rounds[i - 1]!.value + run.rounds[i]!.value) / 2 -
+                  rule.meanC -
+                  TEMP_TOLERANCE_C),
+      );
       const far = run.steps[i]!.creditMs - needMs;
-      for (; starts < i && run.steps[starts]!.creditMs <= far; starts += 1) leastStart = Math.min(leastStart, excess[starts]!);
-      if (leastStart < excess[i]!) proof = { run, from: excess.findIndex((g) => g < excess[i]!), to: i };
+      for (; starts < i && run.steps[starts]!.creditMs <= far; starts += 1)
+        leastStart = Math.min(leastStart, excess[starts]!);
+      if (leastStart < excess[i]!)
+        proof = { run, from: excess.findIndex((g) => g < excess[i]!), to: i };
     }
   };
   const catchUp = (runs: readonly Run[]): void => {
@@ -41,10 +51,18 @@ export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
       [excess, starts, leastStart] = [[], 0, Infinity];
     }
   };
-  const part = (meanC?: number): Part => ({ of: rule, floorC: rule.floorC, consecutive: true, totalHours: rule.hours, meanC });
+  const part = (meanC?: number): Part => ({
+    of: rule,
+    floorC: rule.floorC,
+    consecutive: true,
+    totalHours: rule.hours,
+    meanC,
+  });
   const meanOf = (run: Run, from: number, to: number): number | undefined => {
     const creditMs = run.steps[to]!.creditMs - run.steps[from]!.creditMs;
-    return creditMs > 0 ? rule.meanC + TEMP_TOLERANCE_C + (excess[to]! - excess[from]!) / creditMs : undefined;
+    return creditMs > 0
+      ? rule.meanC + TEMP_TOLERANCE_C + (excess[to]! - excess[from]!) / creditMs
+      : undefined;
   };
   return {
     standing(at: Instant): Standing {
@@ -52,17 +70,27 @@ export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
       const standing = open.standing(at);
       if (!proof) {
         const live = standing.reported;
-        return { ...standing, requiredMs: needMs, part: part(live ? meanOf(live, 0, live.steps.length - 1) : undefined) };
+        return {
+          ...standing,
+          requiredMs: needMs,
+          part: part(live ? meanOf(live, 0, live.steps.length - 1) : undefined),
+        };
       }
       const { run, from, to } = proof;
       const rounds = run.rounds.slice(from, to + 1);
       const counted = countedTurns(rounds, ground.full);
       return {
-        ...standing, status: 'proven', creditMs: run.steps[to]!.creditMs - run.steps[from]!.creditMs, requiredMs: needMs,
-        provenAt: rounds.at(-1)!.time, run: { from: rounds[0]!.time, to: rounds.at(-1)!.time }, reported: run,
-        counted, turningsCounted: counted.length, part: part(meanOf(run, from, to)),
+        ...standing,
+        status: 'proven',
+        creditMs: run.steps[to]!.creditMs - run.steps[from]!.creditMs,
+        requiredMs: needMs,
+        provenAt: rounds.at(-1)!.time,
+        run: { from: rounds[0]!.time, to: rounds.at(-1)!.time },
+        reported: run,
+        counted,
+        turningsCounted: counted.length,
+        part: part(meanOf(run, from, to)),
       };
     },
   };
 }
-

@@ -10,7 +10,8 @@ import type { Account, Prepared } from './verdict';
  */
 
 /** Share of the material that was never in the hot part: (1 − s)^(N + 1). */
-export const neverHot = (hotShare: number, turnings: number): number => (1 - hotShare) ** (turnings + 1);
+export const neverHot = (hotShare: number, turnings: number): number =>
+  (1 - hotShare) ** (turnings + 1);
 
 /** Expected survivors per seed or organism: the product over the stages of (1 − s) + s · 10^(−d). */
 export const survivors = (hotShare: number, logsOfStages: readonly number[]): number =>
@@ -27,9 +28,19 @@ const stagesOf = (turnings: readonly Instant[]): { from: Instant; to: Instant }[
   [-Infinity, ...turnings].map((from, i) => ({ from, to: turnings[i] ?? Infinity }));
 
 /** A figure that falls as the hot share grows, under both of its bounds. @returns the lesser first */
-export const overShare = ([low, high]: Range, figure: (share: number) => number): Range => [figure(high), figure(low)];
+export const overShare = ([low, high]: Range, figure: (share: number) => number): Range => [
+  figure(high),
+  figure(low),
+];
 
 /** log₁₀ reductions of each stage between the counted turnings of the leading rule. */
-export function logsOfStages(prepared: Prepared, lead: Account, line: DeathLine, clock: Clock): number[] {
-  return stagesOf(lead.standing.counted.map(({ turn }) => turn.at)).map((stage) => LOGS_PER_DOSE[clock] * doseAlong(prepared, line, clock, stage));
+export function logsOfStages(
+  prepared: Prepared,
+  lead: Account,
+  line: DeathLine,
+  clock: Clock,
+): number[] {
+  return stagesOf(lead.standing.counted.map(({ turn }) => turn.at)).map(
+    (stage) => LOGS_PER_DOSE[clock] * doseAlong(prepared, line, clock, stage),
+  );
 }

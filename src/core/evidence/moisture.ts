@@ -10,7 +10,9 @@ export function drySpans(events: readonly BatchEvent[], asOf: Instant): TimeSpan
     .filter((e) => e.type === 'moisture' && e.at <= asOf)
     .map((e) => ({ at: e.at, dry: e.type === 'moisture' && e.state === 'dry' }))
     .sort((a, b) => a.at - b.at || Number(a.dry) - Number(b.dry));
-  const spans = states.flatMap(({ at, dry }, i) => (dry ? [{ from: at, to: states[i + 1]?.at ?? Infinity }] : []));
+  const spans = states.flatMap(({ at, dry }, i) =>
+    dry ? [{ from: at, to: states[i + 1]?.at ?? Infinity }] : [],
+  );
   return spans.filter((span) => span.to > span.from);
 }
 
@@ -31,6 +33,10 @@ export function moistureOf(events: readonly BatchEvent[], asOf: Instant): Moistu
     known: events.some((e) => e.type === 'moisture' && e.at <= asOf),
     dry,
     isDryAt: (t) => dry.some((span) => span.from <= t && t < span.to),
-    dryMs: (from, to) => dry.reduce((sum, span) => sum + Math.max(0, Math.min(span.to, to) - Math.max(span.from, from)), 0),
+    dryMs: (from, to) =>
+      dry.reduce(
+        (sum, span) => sum + Math.max(0, Math.min(span.to, to) - Math.max(span.from, from)),
+        0,
+      ),
   };
 }

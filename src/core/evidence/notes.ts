@@ -13,35 +13,62 @@ import { aliveRun, creditOf, type Run } from './walk';
 /** Above this many the ids are left out of a note; its text and span still name them. */
 const MOST_IDS = 50;
 
-type Draft = { readonly fact: NoteFact; readonly at: Instant; readonly from?: Instant; readonly to?: Instant; readonly readings?: readonly string[] };
+type Draft = {
+  readonly fact: NoteFact;
+  readonly at: Instant;
+  readonly from?: Instant;
+  readonly to?: Instant;
+  readonly readings?: readonly string[];
+};
 
 const idsOf = (readings: readonly Reading[]): { readings?: readonly string[] } =>
   readings.length <= MOST_IDS ? { readings: readings.map((r) => r.id) } : {};
 
 /** Whether the hours of a run that broke are lost to the requirement. */
-const losesRuns = ({ part }: Standing): boolean => (part.of.kind === 'hold' ? part.of.consecutive : part.of.kind !== 'staged');
+const losesRuns = ({ part }: Standing): boolean =>
+  part.of.kind === 'hold' ? part.of.consecutive : part.of.kind !== 'staged';
 
 function breakNotes(standing: Standing, policy: Policy, asOf: Instant): Draft[] {
   const { walk } = standing;
   const { floorC, ceilingC } = walk.floor;
   // What follows a proof takes nothing from it.
-  const lostOf = (run: Run, at: Instant): number => (losesRuns(standing) && at <= (standing.provenAt ?? Infinity) ? creditOf(run) : 0);
+  const lostOf = (run: Run, at: Instant): number =>
+    losesRuns(standing) && at <= (standing.provenAt ?? Infinity) ? creditOf(run) : 0;
   const drafts: Draft[] = walk.runs.flatMap((run): Draft[] => {
     if (!run.ended) return [];
     const { code, round } = run.ended;
     const lostMs = lostOf(run, round.time);
     const fact: NoteFact =
-      code === 'COLD' ? { code, valueC: round.value, floorC, lostMs }
-      : code === 'OVER_CEILING' ? { code, peakC: round.peak, ceilingC: ceilingC!, lostMs }
-      : code === 'GAP' ? { code, gapMs: round.time - run.to, maxGapHours: policy.maxGapHours, lostMs }
-      : { code, lostMs };
+      code === 'COLD'
+        ? { code, valueC: round.value, floorC, lostMs }
+        : code === 'OVER_CEILING'
+          ? { code, peakC: round.peak, ceilingC: ceilingC!, lostMs }
+          : code === 'GAP'
+            ? { code, gapMs: round.time - run.to, maxGapHours: policy.maxGapHours, lostMs }
+            : { code, lostMs };
     return [{ fact, at: round.time, from: run.to, ...idsOf(round.readings) }];
   });
   const last = walk.runs.at(-1);
-  if (last && walk.latest === 'stale') drafts.push({ fact: { code: 'STALE', since: last.to, lostMs: lostOf(last, asOf) }, at: asOf, from: last.to });
-  for (const p of walk.pauses) drafts.push({ fact: { code: 'RECOVERING', valueC: p.value, floorC, until: p.until }, at: p.at, from: p.from });
-  for (const r of walk.dry) drafts.push({ fact: { code: 'DRY_ROUND' }, at: r.time, ...idsOf(r.readings) });
-  for (const r of walk.thin) drafts.push({ fact: { code: 'THIN_ROUND', points: r.points, minPoints: policy.minPoints }, at: r.time, ...idsOf(r.readings) });
+  if (last && walk.latest === 'stale')
+    drafts.push({
+      fact: { code: 'STALE', since: last.to, lostMs: lostOf(last, asOf) },
+      at: asOf,
+      from: last.to,
+    });
+  for (const p of walk.pauses)
+    drafts.push({
+      fact: { code: 'RECOVERING', valueC: p.value, floorC, until: p.until },
+      at: p.at,
+      from: p.from,
+    });
+  for (const r of walk.dry)
+    drafts.push({ fact: { code: 'DRY_ROUND' }, at: r.time, ...idsOf(r.readings) });
+  for (const r of walk.thin)
+    drafts.push({
+      fact: { code: 'THIN_ROUND', points: r.points, minPoints: policy.minPoints },
+      at: r.time,
+      ...idsOf(r.readings),
+    });
   return drafts;
 }
 
@@ -56,17 +83,34 @@ export function roundRemarks(ground: Ground, corrector: Corrector): () => Draft[
     if (r.probe === undefined) return;
     if (policy.calibrationDays !== null && corrector.unchecked(r, policy.calibrationDays)) {
       const list = unchecked.get(r.probe);
-      if (list) list.push(r); else unchecked.set(r.probe, [r]);
+      if (list) list.push(r);
+      else unchecked.set(r.probe, [r]);
     }
     const calibration = corrector.calibrationFor(r);
-    if (calibration?.poor && !poor.has(calibration)) poor.set(calibration, { fact: { code: 'CALIBRATION_POOR', probe: r.probe }, at: calibration.at });
+    if (calibration?.poor && !poor.has(calibration))
+      poor.set(calibration, {
+        fact: { code: 'CALIBRATION_POOR', probe: r.probe },
+        at: calibration.at,
+      });
   };
   const onRound = (r: Round): void => {
-    if (r.long) drafts.push({ fact: { code: 'LONG_ROUND' }, at: r.time, from: r.first, ...idsOf(r.readings) });
-    const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
+    if (r.long)
+      drafts.push({
+        fact: { code: 'LONG_ROUND' },
+        at: r.time,
+        from: r.first,
+        ...idsOf(r.readings),
+      });
+    const late = r.readings.filter(
+      (x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day,
+    );
     if (late.length > 0) {
       const hours = late.reduce((most, x) => Math.max(most, (x.recordedAt! - x.at) / MS.hour), 0);
-      drafts.push({ fact: { code: 'LATE_ENTRY', count: late.length, hours }, at: r.time, ...idsOf(late) });
+      drafts.push({
+        fact: { code: 'LATE_ENTRY', count: late.length, hours },
+        at: r.time,
+        ...idsOf(late),
+      });
     }
     r.readings.forEach(onProbe);
   };
@@ -74,7 +118,10 @@ export function roundRemarks(ground: Ground, corrector: Corrector): () => Draft[
     for (; next < ground.rounds.length; next += 1) onRound(ground.rounds[next]!);
     const probes = [...unchecked].map(([probe, list]): Draft => ({
       fact: { code: 'UNCHECKED_PROBE', probe, count: list.length, days: policy.calibrationDays! },
-      at: list[0]!.at, from: list[0]!.at, to: list.at(-1)!.at, ...idsOf(list),
+      at: list[0]!.at,
+      from: list[0]!.at,
+      to: list.at(-1)!.at,
+      ...idsOf(list),
     }));
     return [...drafts, ...probes, ...poor.values()];
   };
@@ -84,7 +131,10 @@ function turnNotes(standing: Standing): Draft[] {
   const alive = aliveRun(standing.walk);
   return standing.uncounted().map(({ turn, code }): Draft => ({
     // After the last hot round of a living run: the next one is all that is missing.
-    fact: code === 'TURN_OUTSIDE_RUN' ? { code, mayStill: alive !== null && turn.at > alive.rounds.at(-1)!.time } : { code },
+    fact:
+      code === 'TURN_OUTSIDE_RUN'
+        ? { code, mayStill: alive !== null && turn.at > alive.rounds.at(-1)!.time }
+        : { code },
     at: turn.at,
   }));
 }
@@ -110,20 +160,58 @@ export function notesOf(input: NoteInput): Note[] {
   const { current } = segments;
   const point = (id: string): string => evidence.points.find((p) => p.id === id)?.label ?? id;
   // A reading at the very time of a restart belongs to the segment before it.
-  const excluded = input.excluded.filter((r) => (segments.earlier.length > 0 ? r.at > current.from : r.at >= current.from) && r.at <= asOf);
+  const excluded = input.excluded.filter(
+    (r) =>
+      (segments.earlier.length > 0 ? r.at > current.from : r.at >= current.from) && r.at <= asOf,
+  );
   const drafts: Draft[] = [
-    ...segments.restarts.map((e): Draft => ({ fact: { code: 'RESTART', what: e.type as 'add' | 'water' | 'merge', clock: rule.clock }, at: e.at })),
-    ...input.lostProofs.map(({ at, provenAt }): Draft => ({ fact: { code: 'PROOF_LOST', provenAt }, at })),
-    ...segments.straddling.map((r): Draft => ({ fact: { code: 'STRADDLES_RESTART' }, at: r.time, from: r.first, ...idsOf(r.readings) })),
+    ...segments.restarts.map((e): Draft => ({
+      fact: { code: 'RESTART', what: e.type as 'add' | 'water' | 'merge', clock: rule.clock },
+      at: e.at,
+    })),
+    ...input.lostProofs.map(({ at, provenAt }): Draft => ({
+      fact: { code: 'PROOF_LOST', provenAt },
+      at,
+    })),
+    ...segments.straddling.map((r): Draft => ({
+      fact: { code: 'STRADDLES_RESTART' },
+      at: r.time,
+      from: r.first,
+      ...idsOf(r.readings),
+    })),
     ...breakNotes(standing, evidence.policy, asOf),
     ...input.remarks,
     ...(standing.turningsRequired > 0 ? turnNotes(standing) : []),
-    ...excluded.map((r): Draft => ({ fact: { code: 'EXCLUDED_READING', flag: r.flag!, valueC: toCelsius(r.value, r.unit), point: point(r.point) }, at: r.at, readings: [r.id] })),
-    ...input.matters.map((r): Draft => ({ fact: { code: 'EXCLUDED_MATTERS', valueC: toCelsius(r.value, r.unit), point: point(r.point) }, at: r.at, readings: [r.id] })),
-    ...(rule.methods.includes(evidence.method) ? [] : [{ fact: { code: 'METHOD_MISMATCH', method: evidence.method }, at: asOf } satisfies Draft]),
-    ...((rule.clock === 'seeds' || asksMoist(rule.requirement)) && !evidence.events.some((e) => e.type === 'moisture' && e.at <= asOf)
-      ? [{ fact: { code: 'MOISTURE_UNKNOWN' }, at: asOf } satisfies Draft] : []),
+    ...excluded.map((r): Draft => ({
+      fact: {
+        code: 'EXCLUDED_READING',
+        flag: r.flag!,
+        valueC: toCelsius(r.value, r.unit),
+        point: point(r.point),
+      },
+      at: r.at,
+      readings: [r.id],
+    })),
+    ...input.matters.map((r): Draft => ({
+      fact: { code: 'EXCLUDED_MATTERS', valueC: toCelsius(r.value, r.unit), point: point(r.point) },
+      at: r.at,
+      readings: [r.id],
+    })),
+    ...(rule.methods.includes(evidence.method)
+      ? []
+      : [{ fact: { code: 'METHOD_MISMATCH', method: evidence.method }, at: asOf } satisfies Draft]),
+    ...((rule.clock === 'seeds' || asksMoist(rule.requirement)) &&
+    !evidence.events.some((e) => e.type === 'moisture' && e.at <= asOf)
+      ? [{ fact: { code: 'MOISTURE_UNKNOWN' }, at: asOf } satisfies Draft]
+      : []),
   ];
   const locale: Locale = { timeZone: evidence.timeZone, unit: evidence.unit, now: asOf };
-  return drafts.sort((x, y) => x.at - y.at).map(({ fact, ...rest }) => ({ code: fact.code, fact, ...rest, text: noteText(fact, rest.at, locale) }));
+  return drafts
+    .sort((x, y) => x.at - y.at)
+    .map(({ fact, ...rest }) => ({
+      code: fact.code,
+      fact,
+      ...rest,
+      text: noteText(fact, rest.at, locale),
+    }));
 }

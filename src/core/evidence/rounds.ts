@@ -28,10 +28,12 @@ export type Heat = 'hot' | 'cold' | 'over' | 'thin';
 /** Longest time within one named round. */
 export const NAMED_ROUND_MS = 6 * MS.hour;
 
-const byTimeThenId = (x: Reading, y: Reading): number => x.at - y.at || (x.id < y.id ? -1 : x.id > y.id ? 1 : 0);
+const byTimeThenId = (x: Reading, y: Reading): number =>
+  x.at - y.at || (x.id < y.id ? -1 : x.id > y.id ? 1 : 0);
 
 function inOrder(readings: readonly Reading[]): boolean {
-  for (let i = 1; i < readings.length; i += 1) if (byTimeThenId(readings[i - 1]!, readings[i]!) > 0) return false;
+  for (let i = 1; i < readings.length; i += 1)
+    if (byTimeThenId(readings[i - 1]!, readings[i]!) > 0) return false;
   return true;
 }
 
@@ -39,7 +41,12 @@ function inOrder(readings: readonly Reading[]): boolean {
  * Groups readings into rounds, ordered by time.
  * @param readings those that take part: not excluded, at or before asOf, of points in the policy's zones
  */
-export function roundsOf(readings: readonly Reading[], points: readonly Point[], policy: Policy, corrector: Corrector): Round[] {
+export function roundsOf(
+  readings: readonly Reading[],
+  points: readonly Point[],
+  policy: Policy,
+  corrector: Corrector,
+): Round[] {
   const sorted = inOrder(readings) ? readings : [...readings].sort(byTimeThenId);
   const finish = roundMaker(points, policy, corrector);
   const rounds: Round[] = [];
@@ -50,7 +57,10 @@ export function roundsOf(readings: readonly Reading[], points: readonly Point[],
   for (const r of sorted) {
     if (r.round !== undefined) {
       const group = named.get(r.round);
-      if (group && r.at - group.members[0]!.at <= NAMED_ROUND_MS) { group.members.push(r); continue; }
+      if (group && r.at - group.members[0]!.at <= NAMED_ROUND_MS) {
+        group.members.push(r);
+        continue;
+      }
       if (group) rounds.push(finish(group.members, group.long));
       named.set(r.round, { members: [r], long: group !== undefined });
       continue;
@@ -81,16 +91,31 @@ function roundMaker(points: readonly Point[], policy: Policy, corrector: Correct
     for (const r of members) {
       const value = corrector.correct(r);
       const i = index.get(r.point)!;
-      if (seenIn[i] !== serial) { seenIn[i] = serial; coldest[i] = value; seen.push(i); }
-      else if (value < coldest[i]!) coldest[i] = value; // a point read twice counts with its colder value
+      if (seenIn[i] !== serial) {
+        seenIn[i] = serial;
+        coldest[i] = value;
+        seen.push(i);
+      } else if (value < coldest[i]!) coldest[i] = value; // a point read twice counts with its colder value
       if (value > peak) peak = value;
       if (r.id < key) key = r.id;
     }
     serial += 1;
     const values = seen.map((i) => coldest[i]!);
     const complete = seen.length >= policy.minPoints;
-    const value = (complete ? combined(values, policy.combine) : combined(values, 'coldest')) - policy.guardBandC;
-    return { time: members.at(-1)!.at, first: members[0]!.at, key, readings: members, points: seen.length, complete, value, peak, long };
+    const value =
+      (complete ? combined(values, policy.combine) : combined(values, 'coldest')) -
+      policy.guardBandC;
+    return {
+      time: members.at(-1)!.at,
+      first: members[0]!.at,
+      key,
+      readings: members,
+      points: seen.length,
+      complete,
+      value,
+      peak,
+      long,
+    };
   };
 }
 

@@ -13,15 +13,27 @@ export type Hold = {
 };
 
 /** A hold before each of several full turnings. */
-export type Staged = { readonly kind: 'staged'; readonly floorC: number; readonly ceilingC?: number | undefined; readonly holdHours: number; readonly stages: number };
+export type Staged = {
+  readonly kind: 'staged';
+  readonly floorC: number;
+  readonly ceilingC?: number | undefined;
+  readonly holdHours: number;
+  readonly stages: number;
+};
 /** Inner hours inside a run of the outer hold; neither asks for turnings. */
 export type Within = { readonly kind: 'within'; readonly outer: Hold; readonly inner: Hold };
 /** Hours at a floor with a time-weighted mean above another figure. */
-export type MeanAbove = { readonly kind: 'meanAbove'; readonly floorC: number; readonly hours: number; readonly meanC: number };
+export type MeanAbove = {
+  readonly kind: 'meanAbove';
+  readonly floorC: number;
+  readonly hours: number;
+  readonly meanC: number;
+};
 /** A requirement that is not made of alternatives. */
 export type Leaf = Hold | Staged | Within | MeanAbove;
 
-export type Requirement = Leaf | { readonly kind: 'anyOf' | 'allOf'; readonly of: readonly Requirement[] };
+export type Requirement =
+  Leaf | { readonly kind: 'anyOf' | 'allOf'; readonly of: readonly Requirement[] };
 
 /** A rule is data (contract, section 9). */
 export type Rule = {
@@ -54,7 +66,9 @@ export const leavesOf = (r: Requirement): Leaf[] => ('of' in r ? r.of.flatMap(le
 
 /** Every hold in a rule, nested ones included. */
 export const holdsOf = (r: Requirement): Hold[] =>
-  leavesOf(r).flatMap((leaf) => (leaf.kind === 'hold' ? [leaf] : leaf.kind === 'within' ? [leaf.outer, leaf.inner] : []));
+  leavesOf(r).flatMap((leaf) =>
+    leaf.kind === 'hold' ? [leaf] : leaf.kind === 'within' ? [leaf.outer, leaf.inner] : [],
+  );
 
 /** Whether a rule looks at how moist the batch was logged. */
 export const asksMoist = (r: Requirement): boolean => holdsOf(r).some((h) => h.moist === true);

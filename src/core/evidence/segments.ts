@@ -30,14 +30,21 @@ export function recontaminates(event: BatchEvent, clock: Clock): boolean {
   return event.type === 'add' ? event.raw : !event.withProven;
 }
 
-const byTimeThenId = (x: BatchEvent, y: BatchEvent): number => x.at - y.at || (x.id < y.id ? -1 : 1);
+const byTimeThenId = (x: BatchEvent, y: BatchEvent): number =>
+  x.at - y.at || (x.id < y.id ? -1 : 1);
 
 /**
  * Cuts the evidence at each restart (contract, section 5). At one and the same time readings come before
  * events; a round timed at builtAt itself counts.
  * @param rounds by time; asOf not before builtAt
  */
-export function segmentsOf(rounds: readonly Round[], events: readonly BatchEvent[], builtAt: Instant, asOf: Instant, clock: Clock): Segments {
+export function segmentsOf(
+  rounds: readonly Round[],
+  events: readonly BatchEvent[],
+  builtAt: Instant,
+  asOf: Instant,
+  clock: Clock,
+): Segments {
   const known = events.filter((e) => e.at >= builtAt && e.at <= asOf).sort(byTimeThenId);
   const restarts = known.filter((e) => recontaminates(e, clock));
   const turns = known.filter((e): e is Turn => e.type === 'turn' && e.at > builtAt);
@@ -53,8 +60,12 @@ export function segmentsOf(rounds: readonly Round[], events: readonly BatchEvent
     const to = bounds[i + 1]!;
     const first = i === 0;
     return {
-      from, to,
-      rounds: cuts.length === 0 ? sound : sound.filter((r) => (first ? r.time >= from : r.time > from) && r.time <= to),
+      from,
+      to,
+      rounds:
+        cuts.length === 0
+          ? sound
+          : sound.filter((r) => (first ? r.time >= from : r.time > from) && r.time <= to),
       turns: turns.filter((t) => t.at > from && t.at <= to),
     };
   });

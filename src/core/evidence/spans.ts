@@ -5,24 +5,44 @@ import type { Account } from './verdict';
 import { creditOf } from './walk';
 
 /** A stretch of a run between two hot rounds, or one hot day: what it earned and its mean value in °C. */
-export type Stretch = { readonly from: Instant; readonly to: Instant; readonly creditMs: number; readonly meanC: number };
+export type Stretch = {
+  readonly from: Instant;
+  readonly to: Instant;
+  readonly creditMs: number;
+  readonly meanC: number;
+};
 
 export type SpanKind = 'credited' | 'uncredited' | 'lost';
 /** For the bars of the chart: credited, elapsed in a run without credit, or earned and lost. */
 export type Span = { readonly from: Instant; readonly to: Instant; readonly kind: SpanKind };
 
 /** One fold of the mound: what one stage between counted turnings earned. */
-export type Stratum = { readonly hours: number; readonly meanC: number; readonly lowestC: number; /** Share of its time that earned nothing. */ readonly uncredited: number };
+export type Stratum = {
+  readonly hours: number;
+  readonly meanC: number;
+  readonly lowestC: number;
+  /** Share of its time that earned nothing. */ readonly uncredited: number;
+};
 
 export function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
   if (counting === 'days') {
     return run.steps.map(({ at }) => {
-      const values = run.rounds.filter((r) => r.time < at && r.time >= at - 25 * MS.hour).map((r) => r.value);
-      return { from: at - MS.day, to: at, creditMs: MS.day, meanC: values.reduce((a, b) => a + b, 0) / (values.length || 1) };
+      const values = run.rounds
+        .filter((r) => r.time < at && r.time >= at - 25 * MS.hour)
+        .map((r) => r.value);
+      return {
+        from: at - MS.day,
+        to: at,
+        creditMs: MS.day,
+        meanC: values.reduce((a, b) => a + b, 0) / (values.length || 1),
+      };
     });
   }
   return run.rounds.slice(1).map((r, i) => ({
-    from: run.rounds[i]!.time, to: r.time, creditMs: run.steps[i + 1]!.creditMs - run.steps[i]!.creditMs, meanC: (run.rounds[i]!.value + r.value) / 2,
+    from: run.rounds[i]!.time,
+    to: r.time,
+    creditMs: run.steps[i + 1]!.creditMs - run.steps[i]!.creditMs,
+    meanC: (run.rounds[i]!.value + r.value) / 2,
   }));
 }
 
@@ -36,7 +56,8 @@ function joined(spans: readonly Span[]): Span[] {
   const out: Span[] = [];
   for (const s of spans) {
     const last = out.at(-1);
-    if (last && last.kind === s.kind && last.to === s.from) out[out.length - 1] = { ...last, to: s.to };
+    if (last && last.kind === s.kind && last.to === s.from)
+      out[out.length - 1] = { ...last, to: s.to };
     else if (s.to > s.from) out.push(s);
   }
   return out;
@@ -47,9 +68,19 @@ export function spansOf(acc: Account): Span[] {
   const kept = new Set<Run>(reportedRuns(acc));
   const until = acc.verdict.provenAt ?? Infinity;
   const walks = [...acc.earlier.map((s) => s.walk), acc.standing.walk];
-  return joined(walks.flatMap((walk) => walk.runs.flatMap((run) => stretchesOf(run, walk.counting)
-    .filter((s) => s.from < until)
-    .map((s): Span => ({ from: s.from, to: s.to, kind: kept.has(run) ? (s.creditMs > 0 ? 'credited' : 'uncredited') : 'lost' })))));
+  return joined(
+    walks.flatMap((walk) =>
+      walk.runs.flatMap((run) =>
+        stretchesOf(run, walk.counting)
+          .filter((s) => s.from < until)
+          .map((s): Span => ({
+            from: s.from,
+            to: s.to,
+            kind: kept.has(run) ? (s.creditMs > 0 ? 'credited' : 'uncredited') : 'lost',
+          })),
+      ),
+    ),
+  );
 }
 
 /** The strata of the folded mound, from the ground up: one more than there are counted turnings. */
@@ -59,15 +90,26 @@ export function strataOf(acc: Account): Stratum[] {
   const until = acc.verdict.provenAt ?? Infinity;
   const folds = acc.standing.counted.map(({ turn }) => turn.at);
   const stages: Stretch[][] = Array.from({ length: folds.length + 1 }, () => []);
-  const stretches = runs.flatMap((run) => stretchesOf(run, acc.standing.walk.counting)).filter((s) => s.to <= until);
+  const stretches = runs
+    .flatMap((run) => stretchesOf(run, acc.standing.walk.counting))
+    .filter((s) => s.to <= until);
   for (const s of stretches) stages[folds.filter((at) => at < (s.from + s.to) / 2).length]!.push(s);
   const last = runs.at(-1)!.rounds.at(-1)!;
   return stages.map((stage) => {
     const credit = stage.reduce((sum, s) => sum + s.creditMs, 0);
     const elapsed = stage.reduce((sum, s) => sum + (s.to - s.from), 0);
-    const meanC = credit > 0 ? stage.reduce((sum, s) => sum + s.meanC * s.creditMs, 0) / credit : last.value;
-    const lowestC = stage.length > 0 ? Math.min(...stage.filter((s) => s.creditMs > 0).map((s) => s.meanC), meanC) : last.value;
-    return { hours: credit / MS.hour, meanC, lowestC, uncredited: elapsed > 0 ? 1 - credit / Math.max(credit, elapsed) : 0 };
+    const meanC =
+      credit > 0 ? stage.reduce((sum, s) => sum + s.meanC * s.creditMs, 0) / credit : last.value;
+    const lowestC =
+      stage.length > 0
+        ? Math.min(...stage.filter((s) => s.creditMs > 0).map((s) => s.meanC), meanC)
+        : last.value;
+    return {
+      hours: credit / MS.hour,
+      meanC,
+      lowestC,
+      uncredited: elapsed > 0 ? 1 - credit / Math.max(credit, elapsed) : 0,
+    };
   });
 }
 
@@ -78,5 +120,7 @@ export function lostHours({ standing, earlier }: Account): number {
   if (ended) return creditOf(ended) / MS.hour;
   const before = earlier.at(-1);
   const last = before?.walk.runs.at(-1);
-  return (before && before.provenAt !== null ? before.creditMs : last ? creditOf(last) : 0) / MS.hour;
+  return (
+    (before && before.provenAt !== null ? before.creditMs : last ? creditOf(last) : 0) / MS.hour
+  );
 }

@@ -5,7 +5,10 @@ import { spanOf, statusOf, type Part, type Tally } from './standing';
 import type { Turn } from './segments';
 import { aliveRun, creditOf, greatestRun, type Run } from './walk';
 
-type Stage = { readonly turn: Turn; /** The run that held long enough before the turn. */ readonly held: Run | null };
+type Stage = {
+  readonly turn: Turn;
+  /** The run that held long enough before the turn. */ readonly held: Run | null;
+};
 
 /**
  * A hold before each of several turnings (contract, section 9): for each full turn only the rounds since the
@@ -14,7 +17,12 @@ type Stage = { readonly turn: Turn; /** The run that held long enough before the
 export function stagedTally(staged: Staged, ground: Ground): Tally {
   const walker = ground.walker(staged, 'hours');
   const needMs = hoursToMs(staged.holdHours);
-  const part: Part = { of: staged, floorC: staged.floorC, consecutive: false, totalHours: staged.holdHours * staged.stages };
+  const part: Part = {
+    of: staged,
+    floorC: staged.floorC,
+    consecutive: false,
+    totalHours: staged.holdHours * staged.stages,
+  };
   const ended: Stage[] = [];
   let since = ground.freshWalker(staged);
   let next = 0;
@@ -22,7 +30,12 @@ export function stagedTally(staged: Staged, ground: Ground): Tally {
   const catchUp = (at: number): void => {
     for (;;) {
       const turn = ground.full[ended.length];
-      for (; next < ground.rounds.length && (!turn || ground.rounds[next]!.time <= turn.at); next += 1) since.push(ground.rounds[next]!);
+      for (
+        ;
+        next < ground.rounds.length && (!turn || ground.rounds[next]!.time <= turn.at);
+        next += 1
+      )
+        since.push(ground.rounds[next]!);
       if (!turn || turn.at > at) return;
       const best = greatestRun(since.at(turn.at));
       ended.push({ turn, held: best && creditOf(best) >= needMs ? best : null });
@@ -36,21 +49,45 @@ export function stagedTally(staged: Staged, ground: Ground): Tally {
       const complete = ended.filter(({ held }) => held !== null);
       const counted = complete.slice(0, staged.stages).map(({ turn }) => ({ turn, from: turn.at }));
       const shared = {
-        requiredMs: needMs, turningsCounted: counted.length, turningsRequired: staged.stages, part, walk, counted,
+        requiredMs: needMs,
+        turningsCounted: counted.length,
+        turningsRequired: staged.stages,
+        part,
+        walk,
+        counted,
         uncounted: () => [
-          ...ground.turns.filter((turn) => !turn.full).map((turn) => ({ turn, code: 'TURN_PARTIAL' as const })),
-          ...ended.filter(({ held }) => held === null).map(({ turn }) => ({ turn, code: 'TURN_WITHOUT_HOLD' as const })),
+          ...ground.turns
+            .filter((turn) => !turn.full)
+            .map((turn) => ({ turn, code: 'TURN_PARTIAL' as const })),
+          ...ended
+            .filter(({ held }) => held === null)
+            .map(({ turn }) => ({ turn, code: 'TURN_WITHOUT_HOLD' as const })),
         ],
       };
       const last = complete[staged.stages - 1];
       if (last) {
-        return { ...shared, status: 'proven', creditMs: creditOf(last.held!), run: spanOf(last.held), provenAt: last.turn.at, base: at, furtherMs: 0, reported: last.held };
+        return {
+          ...shared,
+          status: 'proven',
+          creditMs: creditOf(last.held!),
+          run: spanOf(last.held),
+          provenAt: last.turn.at,
+          base: at,
+          furtherMs: 0,
+          reported: last.held,
+        };
       }
       const present = since.at(at);
       const [best, alive] = [greatestRun(present), aliveRun(present)];
       return {
-        ...shared, status: statusOf(walk), creditMs: best ? creditOf(best) : 0, run: spanOf(alive), provenAt: null,
-        base: present.latest === 'running' ? alive!.to : at, furtherMs: needMs * (staged.stages - counted.length - 1), reported: aliveRun(walk),
+        ...shared,
+        status: statusOf(walk),
+        creditMs: best ? creditOf(best) : 0,
+        run: spanOf(alive),
+        provenAt: null,
+        base: present.latest === 'running' ? alive!.to : at,
+        furtherMs: needMs * (staged.stages - counted.length - 1),
+        reported: aliveRun(walk),
       };
     },
   };

@@ -52,7 +52,11 @@ export function statusOf(walk: Walk): Status {
   return walk.latest === 'running' || walk.latest === 'recovering' ? walk.latest : 'broken';
 }
 
-export const spanOf = (run: Run | null, to = run?.to): Standing['run'] => (run && to !== undefined ? { from: run.from, to } : null);
+export const spanOf = (run: Run | null, to = run?.to): Standing['run'] =>
+  run && to !== undefined ? { from: run.from, to } : null;
 
 /** How far a standing has come: credited hours over required ones. */
-export const shareOf = ({ creditMs, requiredMs }: Pick<Standing, 'creditMs' | 'requiredMs'>): number => creditMs / requiredMs;
+export const shareOf = ({
+  creditMs,
+  requiredMs,
+}: Pick<Standing, 'creditMs' | 'requiredMs'>): number => creditMs / requiredMs;

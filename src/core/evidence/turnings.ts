@@ -3,7 +3,10 @@ import type { Round } from './rounds';
 import type { Turn } from './segments';
 import { fullTurns, type Run, type Walk } from './walk';
 
-export type UncountedTurn = { readonly turn: Turn; readonly code: 'TURN_PARTIAL' | 'TURN_WITHOUT_HEAT' | 'TURN_OUTSIDE_RUN' | 'TURN_WITHOUT_HOLD' };
+export type UncountedTurn = {
+  readonly turn: Turn;
+  readonly code: 'TURN_PARTIAL' | 'TURN_WITHOUT_HEAT' | 'TURN_OUTSIDE_RUN' | 'TURN_WITHOUT_HOLD';
+};
 
 /** A full turn that counts in a run, and the hot round from which on it does. */
 export type CountedTurn = { readonly turn: Turn; readonly from: Instant };
@@ -13,7 +16,8 @@ function firstAtOrAfter(rounds: readonly Round[], t: Instant): number {
   let [low, high] = [0, rounds.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (rounds[middle]!.time >= t) high = middle; else low = middle + 1;
+    if (rounds[middle]!.time >= t) high = middle;
+    else low = middle + 1;
   }
   return low;
 }
@@ -37,11 +41,24 @@ export function countedTurns(rounds: readonly Round[], full: readonly Turn[]): C
 }
 
 /** Turns of a segment that no run counts, each with the first code that fits. */
-export function uncountedTurns(walk: Walk, counted: (run: Run) => readonly CountedTurn[], turns: readonly Turn[]): UncountedTurn[] {
+export function uncountedTurns(
+  walk: Walk,
+  counted: (run: Run) => readonly CountedTurn[],
+  turns: readonly Turn[],
+): UncountedTurn[] {
   const taken = new Set(walk.runs.flatMap((run) => counted(run).map(({ turn }) => turn)));
-  const before = new Map(fullTurns(turns).map((turn, i, full) => [turn, full[i - 1]?.at ?? -Infinity]));
-  return turns.filter((turn) => !taken.has(turn)).map((turn) => {
-    if (!turn.full) return { turn, code: 'TURN_PARTIAL' };
-    return { turn, code: anyIn(walk.hotRounds, before.get(turn)!, turn.at) ? 'TURN_OUTSIDE_RUN' : 'TURN_WITHOUT_HEAT' };
-  });
+  const before = new Map(
+    fullTurns(turns).map((turn, i, full) => [turn, full[i - 1]?.at ?? -Infinity]),
+  );
+  return turns
+    .filter((turn) => !taken.has(turn))
+    .map((turn) => {
+      if (!turn.full) return { turn, code: 'TURN_PARTIAL' };
+      return {
+        turn,
+        code: anyIn(walk.hotRounds, before.get(turn)!, turn.at)
+          ? 'TURN_OUTSIDE_RUN'
+          : 'TURN_WITHOUT_HEAT',
+      };
+    });
 }

@@ -8,10 +8,19 @@ export type Method = (typeof METHODS)[number];
 export const POINT_ZONES = ['core', 'middle', 'edge'] as const;
 export type PointZone = (typeof POINT_ZONES)[number];
 
-export type Point = { readonly id: string; readonly label?: string | undefined; readonly depthM?: number | undefined; readonly zone?: PointZone | undefined };
+export type Point = {
+  readonly id: string;
+  readonly label?: string | undefined;
+  readonly depthM?: number | undefined;
+  readonly zone?: PointZone | undefined;
+};
 
 /** A thermometer held against a reference: °C both. */
-export type ProbeCheck = { readonly at: Instant; readonly referenceC: number; readonly readC: number };
+export type ProbeCheck = {
+  readonly at: Instant;
+  readonly referenceC: number;
+  readonly readC: number;
+};
 export type Probe = { readonly id: string; readonly checks: readonly ProbeCheck[] };
 
 /** One value at one place, as it was typed. */
@@ -33,9 +42,24 @@ type EventBase = { readonly id: string; readonly at: Instant };
 /** What was done to a heap. Types that a verdict does not look at share one shape. */
 export type BatchEvent =
   | (EventBase & { readonly type: 'turn'; readonly full: boolean })
-  | (EventBase & { readonly type: 'add'; readonly raw: boolean; readonly seeds?: boolean | undefined; readonly what?: string | undefined })
-  | (EventBase & { readonly type: 'water'; readonly clean: boolean; readonly seeds?: boolean | undefined; readonly litres?: number | undefined })
-  | (EventBase & { readonly type: 'merge'; readonly withProven: boolean; readonly seeds?: boolean | undefined; readonly what?: string | undefined })
+  | (EventBase & {
+      readonly type: 'add';
+      readonly raw: boolean;
+      readonly seeds?: boolean | undefined;
+      readonly what?: string | undefined;
+    })
+  | (EventBase & {
+      readonly type: 'water';
+      readonly clean: boolean;
+      readonly seeds?: boolean | undefined;
+      readonly litres?: number | undefined;
+    })
+  | (EventBase & {
+      readonly type: 'merge';
+      readonly withProven: boolean;
+      readonly seeds?: boolean | undefined;
+      readonly what?: string | undefined;
+    })
   | (EventBase & { readonly type: 'moisture'; readonly state: (typeof MOISTURE_STATES)[number] })
   | (EventBase & { readonly type: 'note' | 'move' | 'cover' | 'screen' | 'cure' });
 
@@ -72,5 +96,9 @@ export type Evidence = {
   readonly probes: readonly Probe[];
   readonly readings: readonly Reading[];
   readonly events: readonly BatchEvent[];
-  readonly ambient: readonly { readonly at: Instant; readonly value: number; readonly unit: TempUnit }[];
+  readonly ambient: readonly {
+    readonly at: Instant;
+    readonly value: number;
+    readonly unit: TempUnit;
+  }[];
 };

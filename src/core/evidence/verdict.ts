@@ -70,8 +70,13 @@ export type Prepared = {
 /** Latest time in the evidence of any kind: the default of asOf. */
 export function latestTime(evidence: Evidence): Instant {
   let latest = evidence.builtAt;
-  const see = (at: Instant | undefined): void => { if (at !== undefined && at > latest) latest = at; };
-  for (const r of evidence.readings) { see(r.at); see(r.recordedAt); }
+  const see = (at: Instant | undefined): void => {
+    if (at !== undefined && at > latest) latest = at;
+  };
+  for (const r of evidence.readings) {
+    see(r.at);
+    see(r.recordedAt);
+  }
   for (const e of evidence.events) see(e.at);
   for (const p of evidence.probes) for (const c of p.checks) see(c.at);
   for (const a of evidence.ambient) see(a.at);
@@ -82,22 +87,42 @@ const memo = <K, V>(make: (key: K) => V): ((key: K) => V) => {
   const known = new Map<K, V>();
   return (key) => {
     let value = known.get(key);
-    if (value === undefined) { value = make(key); known.set(key, value); }
+    if (value === undefined) {
+      value = make(key);
+      known.set(key, value);
+    }
     return value;
   };
 };
 
-function standpointOf(evidence: Evidence, rounds: readonly Round[], asOf: Instant, corrector: Corrector, clock: Clock): Standpoint {
+function standpointOf(
+  evidence: Evidence,
+  rounds: readonly Round[],
+  asOf: Instant,
+  corrector: Corrector,
+  clock: Clock,
+): Standpoint {
   const { policy, builtAt, timeZone } = evidence;
   // Before builtAt there is nothing: one empty segment, waiting.
-  const segments = segmentsOf(asOf < builtAt ? [] : rounds, evidence.events.filter((e) => e.at <= asOf), builtAt, Math.max(asOf, builtAt), clock);
+  const segments = segmentsOf(
+    asOf < builtAt ? [] : rounds,
+    evidence.events.filter((e) => e.at <= asOf),
+    builtAt,
+    Math.max(asOf, builtAt),
+    clock,
+  );
   const moisture = moistureOf(evidence.events, asOf);
   const ground = groundOf(segments.current, policy, timeZone, moisture);
   const earlier = segments.earlier.map((segment) => groundOf(segment, policy, timeZone, moisture));
   return {
-    segments, ground, earlier, remarks: roundRemarks(ground, corrector),
+    segments,
+    ground,
+    earlier,
+    remarks: roundRemarks(ground, corrector),
     tally: memo((rule) => tallyOf(rule.requirement, ground)),
-    earlierStandings: memo((rule) => earlier.map((g, i) => tallyOf(rule.requirement, g).standing(segments.earlier[i]!.to))),
+    earlierStandings: memo((rule) =>
+      earlier.map((g, i) => tallyOf(rule.requirement, g).standing(segments.earlier[i]!.to)),
+    ),
   };
 }
 
@@ -105,20 +130,35 @@ function standpointOf(evidence: Evidence, rounds: readonly Round[], asOf: Instan
 export function prepare(evidence: Evidence, asOf: Instant): Prepared {
   const corrector = correctorOf(evidence.probes, asOf);
   const zones = new Set<string>(evidence.policy.zones);
-  const out = new Set(evidence.points.filter((p) => p.zone !== undefined && !zones.has(p.zone)).map((p) => p.id));
+  const out = new Set(
+    evidence.points.filter((p) => p.zone !== undefined && !zones.has(p.zone)).map((p) => p.id),
+  );
   const takesPart = (r: Reading): boolean => r.flag === undefined && !out.has(r.point);
-  const rounds = roundsOf(evidence.readings.filter((r) => r.at <= asOf && takesPart(r)), evidence.points, evidence.policy, corrector);
+  const rounds = roundsOf(
+    evidence.readings.filter((r) => r.at <= asOf && takesPart(r)),
+    evidence.points,
+    evidence.policy,
+    corrector,
+  );
   const standpoints = new Map<Clock, Standpoint>();
   const trials = new Map<string, Prepared>();
   const added: Reading[] = [];
   let now = asOf;
   const newcomer = memo((_: 'once') => newcomerTest(evidence, asOf));
   return {
-    evidence, get asOf() { return now; }, corrector, rounds,
+    evidence,
+    get asOf() {
+      return now;
+    },
+    corrector,
+    rounds,
     excluded: evidence.readings.filter((r) => r.flag !== undefined),
     on(clock) {
       let standpoint = standpoints.get(clock);
-      if (!standpoint) { standpoint = standpointOf(evidence, rounds, now, corrector, clock); standpoints.set(clock, standpoint); }
+      if (!standpoint) {
+        standpoint = standpointOf(evidence, rounds, now, corrector, clock);
+        standpoints.set(clock, standpoint);
+      }
       return standpoint;
     },
     trial(back) {
@@ -126,7 +166,16 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
       let trial = trials.get(key);
       if (!trial) {
         const again = new Set(back);
-        trial = prepare({ ...evidence, readings: [...evidence.readings.map((r) => (again.has(r) ? { ...r, flag: undefined } : r)), ...added] }, now);
+        trial = prepare(
+          {
+            ...evidence,
+            readings: [
+              ...evidence.readings.map((r) => (again.has(r) ? { ...r, flag: undefined } : r)),
+              ...added,
+            ],
+          },
+          now,
+        );
         trials.set(key, trial);
       }
       return trial;
@@ -135,7 +184,12 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
       newcomer('once')(readings, at);
       now = at;
       added.push(...readings);
-      for (const round of roundsOf(readings.filter(takesPart), evidence.points, evidence.policy, corrector)) {
+      for (const round of roundsOf(
+        readings.filter(takesPart),
+        evidence.points,
+        evidence.policy,
+        corrector,
+      )) {
         rounds.push(round);
         for (const { ground } of standpoints.values()) ground.push(round);
       }
@@ -145,24 +199,42 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
 }
 
 /** Refuses what {@link Prepared.add} cannot add: only a round of its own, later than all that is known, leaves the past as it is. */
-function newcomerTest(evidence: Evidence, asOf: Instant): (readings: readonly Reading[], at: Instant) => void {
+function newcomerTest(
+  evidence: Evidence,
+  asOf: Instant,
+): (readings: readonly Reading[], at: Instant) => void {
   const used = new Set(evidence.readings.map((r) => r.round));
-  const beyond = evidence.readings.some((r) => r.at > asOf) || evidence.events.some((e) => e.at > asOf) || evidence.probes.some((p) => p.checks.some((c) => c.at > asOf));
+  const beyond =
+    evidence.readings.some((r) => r.at > asOf) ||
+    evidence.events.some((e) => e.at > asOf) ||
+    evidence.probes.some((p) => p.checks.some((c) => c.at > asOf));
   let last = Math.max(asOf, evidence.builtAt);
   return (readings, at) => {
     const times = readings.map((r) => r.at);
     const id = readings[0]?.round;
     const [first, latest] = [Math.min(...times), Math.max(...times)];
-    if (beyond) throw new RangeError('add: the evidence holds something later than asOf. Prepare it anew.');
-    if (id === undefined || used.has(id) || readings.some((r) => r.round !== id) || latest - first > NAMED_ROUND_MS) throw new RangeError(`add: the readings are not one round with a new id (${id ?? 'none'}).`);
-    if (first <= last || at < latest) throw new RangeError('add: a reading lies at or before what is known, or after asOf.');
+    if (beyond)
+      throw new RangeError('add: the evidence holds something later than asOf. Prepare it anew.');
+    if (
+      id === undefined ||
+      used.has(id) ||
+      readings.some((r) => r.round !== id) ||
+      latest - first > NAMED_ROUND_MS
+    )
+      throw new RangeError(`add: the readings are not one round with a new id (${id ?? 'none'}).`);
+    if (first <= last || at < latest)
+      throw new RangeError('add: a reading lies at or before what is known, or after asOf.');
     used.add(id);
     last = at;
   };
 }
 
 /** A verdict with what stands behind it, for drawings. */
-export type Account = { readonly verdict: Verdict; readonly standing: Standing; readonly earlier: readonly Standing[] };
+export type Account = {
+  readonly verdict: Verdict;
+  readonly standing: Standing;
+  readonly earlier: readonly Standing[];
+};
 
 /** A rule with what the evidence says of it. */
 export type Ruling = { readonly rule: Rule; readonly account: Account };
@@ -178,18 +250,42 @@ export function account(prepared: Prepared, rule: Rule): Account {
   const earlier = earlierStandings(rule);
   const summaries = earlier.map((s, i): SegmentSummary => {
     const { from, to } = segments.earlier[i]!;
-    return { from, to, creditedHours: s.creditMs / MS.hour, turningsCounted: s.turningsCounted, provenAt: s.provenAt };
+    return {
+      from,
+      to,
+      creditedHours: s.creditMs / MS.hour,
+      turningsCounted: s.turningsCounted,
+      provenAt: s.provenAt,
+    };
   });
   const notes = notesOf({
-    evidence, rule, segments, standing, remarks: remarks(), asOf, excluded: prepared.excluded,
-    lostProofs: summaries.flatMap((s) => (s.provenAt === null ? [] : [{ at: s.to, provenAt: s.provenAt }])),
+    evidence,
+    rule,
+    segments,
+    standing,
+    remarks: remarks(),
+    asOf,
+    excluded: prepared.excluded,
+    lostProofs: summaries.flatMap((s) =>
+      s.provenAt === null ? [] : [{ at: s.to, provenAt: s.provenAt }],
+    ),
     matters: worseWith(prepared, rule, segments.current.from, standing),
   });
   const verdict: Verdict = {
-    rule: rule.id, status: standing.status, asOf, policy, segmentFrom: segments.current.from, segments: summaries,
-    creditedHours: standing.creditMs / MS.hour, requiredHours: standing.requiredMs / MS.hour,
-    turningsCounted: standing.turningsCounted, turningsRequired: standing.turningsRequired,
-    run: standing.run, provenAt: standing.provenAt, earliestProofAt: earliestProof(standing, asOf, builtAt), notes,
+    rule: rule.id,
+    status: standing.status,
+    asOf,
+    policy,
+    segmentFrom: segments.current.from,
+    segments: summaries,
+    creditedHours: standing.creditMs / MS.hour,
+    requiredHours: standing.requiredMs / MS.hour,
+    turningsCounted: standing.turningsCounted,
+    turningsRequired: standing.turningsRequired,
+    run: standing.run,
+    provenAt: standing.provenAt,
+    earliestProofAt: earliestProof(standing, asOf, builtAt),
+    notes,
   };
   return { verdict, standing, earlier };
 }
@@ -205,10 +301,24 @@ function earliestProof(s: Standing, asOf: Instant, builtAt: Instant): Instant | 
 const MOST_READ_ANEW = 5_000_000;
 
 /** Rejected readings of the current segment with which the verdict would be worse (contract, section 3). */
-function worseWith(prepared: Prepared, rule: Rule, segmentFrom: Instant, standing: Standing): Reading[] {
+function worseWith(
+  prepared: Prepared,
+  rule: Rule,
+  segmentFrom: Instant,
+  standing: Standing,
+): Reading[] {
   const { evidence, asOf } = prepared;
-  const rejected = prepared.excluded.filter((r) => r.flag === 'rejected' && r.at >= segmentFrom - NAMED_ROUND_MS && r.at <= asOf);
+  const rejected = prepared.excluded.filter(
+    (r) => r.flag === 'rejected' && r.at >= segmentFrom - NAMED_ROUND_MS && r.at <= asOf,
+  );
   if (rejected.length === 0 || asOf < evidence.builtAt) return [];
-  const trials = rejected.length * evidence.readings.length <= MOST_READ_ANEW ? rejected.map((r) => [r]) : [rejected];
-  return trials.filter((back) => isWorse(standing, prepared.trial(back).on(rule.clock).tally(rule).standing(asOf))).flat();
+  const trials =
+    rejected.length * evidence.readings.length <= MOST_READ_ANEW
+      ? rejected.map((r) => [r])
+      : [rejected];
+  return trials
+    .filter((back) =>
+      isWorse(standing, prepared.trial(back).on(rule.clock).tally(rule).standing(asOf)),
+    )
+    .flat();
 }

@@ -3,7 +3,17 @@ import { MS, type Instant } from '../quantity/instant';
 import type { Moisture } from './moisture';
 import { heatOf, type Heat, type Round } from './rounds';
 import type { Policy } from './types';
-import { creditOf, windowAt, type BreakCode, type Floor, type GraceWindow, type Pause, type Run, type Walk, type Walker } from './walk';
+import {
+  creditOf,
+  windowAt,
+  type BreakCode,
+  type Floor,
+  type GraceWindow,
+  type Pause,
+  type Run,
+  type Walk,
+  type Walker,
+} from './walk';
 
 export type DayKind = 'cold' | 'hot' | 'paused' | 'blank';
 type Judged = { readonly r: Round; readonly heat: Heat };
@@ -14,15 +24,23 @@ const excused = (r: Round, windows: readonly GraceWindow[]): boolean => {
   return w !== undefined && windowAt(windows, r.first) === w;
 };
 
-const breaks = ({ r, heat }: Judged, windows: readonly GraceWindow[]): boolean => heat === 'over' || (heat === 'cold' && !excused(r, windows));
+const breaks = ({ r, heat }: Judged, windows: readonly GraceWindow[]): boolean =>
+  heat === 'over' || (heat === 'cold' && !excused(r, windows));
 
-function kindOf(day: LocalDay, judged: readonly Judged[], windows: readonly GraceWindow[], segmentFrom: Instant): DayKind {
+function kindOf(
+  day: LocalDay,
+  judged: readonly Judged[],
+  windows: readonly GraceWindow[],
+  segmentFrom: Instant,
+): DayKind {
   if (judged.some((j) => breaks(j, windows))) return 'cold';
   const anyCold = judged.some(({ heat }) => heat === 'cold');
   const anyHot = judged.some(({ heat }) => heat === 'hot');
   if (anyHot && !anyCold) return day.start < segmentFrom ? 'blank' : 'hot';
   if (anyCold) return 'paused';
-  return windows.some((w) => Math.min(w.to, day.end) > Math.max(w.at, day.start)) ? 'paused' : 'blank';
+  return windows.some((w) => Math.min(w.to, day.end) > Math.max(w.at, day.start))
+    ? 'paused'
+    : 'blank';
 }
 
 /** Windows (at, to] that have an instant in common with a day. */
@@ -34,7 +52,14 @@ const touching = (day: LocalDay, windows: readonly GraceWindow[]): GraceWindow[]
  * is over, and each hot day earns 24 hours at the midnight that ends it.
  * @param from when the segment began
  */
-export function daysWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[], zone: Zone, from: Instant, moisture: Moisture): Walker {
+export function daysWalker(
+  floor: Floor,
+  policy: Policy,
+  windows: readonly GraceWindow[],
+  zone: Zone,
+  from: Instant,
+  moisture: Moisture,
+): Walker {
   const runs: Run[] = [];
   const pauses: Pause[] = [];
   const thin: Round[] = [];
@@ -48,7 +73,11 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
   /** Windows that all paused days since the last hot day touch; null: no paused day yet. */
   let shared: GraceWindow[] | null = null;
   let pausedHot: Round[] = [];
-  const fresh = (): void => { blanks = 0; shared = null; pausedHot = []; };
+  const fresh = (): void => {
+    blanks = 0;
+    shared = null;
+    pausedHot = [];
+  };
   const broken = (): BreakCode | null => {
     if (shared?.length === 0) return 'SLOW_RECOVERY';
     return blanks > policy.maxBlankDays ? (shared ? 'SLOW_RECOVERY' : 'GAP') : null;
@@ -63,7 +92,13 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
     shared = shared === null ? touched : shared.filter((w) => touched.includes(w));
     for (const { r, heat } of judged) {
       if (heat === 'hot') pausedHot.push(r);
-      else if (last) pauses.push({ at: r.time, from: last.to, value: r.value, until: windowAt(windows, r.time)!.to });
+      else if (last)
+        pauses.push({
+          at: r.time,
+          from: last.to,
+          value: r.value,
+          until: windowAt(windows, r.time)!.to,
+        });
     }
   };
   const earn = (ownHot: readonly Round[]): void => {
@@ -75,7 +110,13 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
       current.steps.push({ at: day.end, creditMs: creditOf(current) + MS.day });
       (current as { to: Instant }).to = day.end;
     } else {
-      run = { from: day.start, to: day.end, rounds: [...ownHot], steps: [{ at: day.end, creditMs: MS.day }], ended: null };
+      run = {
+        from: day.start,
+        to: day.end,
+        rounds: [...ownHot],
+        steps: [{ at: day.end, creditMs: MS.day }],
+        ended: null,
+      };
       runs.push(run);
     }
     fresh();
@@ -83,7 +124,10 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
   const closeDay = (): void => {
     if (judged.length > 0) untouched = false;
     const wouldBe = kindOf(day, judged, windows, from);
-    const kind = wouldBe === 'hot' && floor.moist && moisture.dryMs(day.start, day.end) > 0 ? 'blank' : wouldBe;
+    const kind =
+      wouldBe === 'hot' && floor.moist && moisture.dryMs(day.start, day.end) > 0
+        ? 'blank'
+        : wouldBe;
     if (kind === 'cold') {
       const culprit = judged.find((j) => breaks(j, windows))!;
       end(culprit.heat === 'over' ? 'OVER_CEILING' : 'COLD', culprit.r);
@@ -103,13 +147,28 @@ export function daysWalker(floor: Floor, policy: Policy, windows: readonly Grace
     push(r) {
       while (day.end <= r.time) closeDay();
       const heat = heatOf(r, floor.floorC, floor.ceilingC);
-      if (heat === 'hot' && floor.moist && moisture.isDryAt(r.time)) { dry.push(r); return; }
+      if (heat === 'hot' && floor.moist && moisture.isDryAt(r.time)) {
+        dry.push(r);
+        return;
+      }
       if (heat === 'hot') hotRounds.push(r);
-      if (heat === 'thin') thin.push(r); else judged.push({ r, heat });
+      if (heat === 'thin') thin.push(r);
+      else judged.push({ r, heat });
     },
     at(until) {
       while (day.end <= until) closeDay();
-      return { floor, runs, windows, pauses, thin, dry, hotRounds, untouched, latest: latest(), counting: 'days' };
+      return {
+        floor,
+        runs,
+        windows,
+        pauses,
+        thin,
+        dry,
+        hotRounds,
+        untouched,
+        latest: latest(),
+        counting: 'days',
+      };
     },
   };
 }

@@ -22,9 +22,18 @@ export type Run = {
 };
 
 /** A cold round that a turn excuses. */
-export type Pause = { readonly at: Instant; readonly from: Instant; readonly value: number; readonly until: Instant };
+export type Pause = {
+  readonly at: Instant;
+  readonly from: Instant;
+  readonly value: number;
+  readonly until: Instant;
+};
 
-export type Floor = { readonly floorC: number; readonly ceilingC?: number | undefined; /** Only moist time earns. */ readonly moist?: boolean | undefined };
+export type Floor = {
+  readonly floorC: number;
+  readonly ceilingC?: number | undefined;
+  /** Only moist time earns. */ readonly moist?: boolean | undefined;
+};
 
 export type Walk = {
   readonly floor: Floor;
@@ -54,12 +63,16 @@ export type Walker = {
 };
 
 export const creditOf = (run: Run): number => run.steps.at(-1)!.creditMs;
-export const isAlive = (walk: Walk): boolean => walk.latest === 'running' || walk.latest === 'recovering';
+export const isAlive = (walk: Walk): boolean =>
+  walk.latest === 'running' || walk.latest === 'recovering';
 /** The latest run while it runs or recovers. */
 export const aliveRun = (walk: Walk): Run | null => (isAlive(walk) ? walk.runs.at(-1)! : null);
 /** The run with the most credit, the earliest of several. */
 export const greatestRun = (walk: Walk): Run | null =>
-  walk.runs.reduce<Run | null>((best, run) => (best === null || creditOf(run) > creditOf(best) ? run : best), null);
+  walk.runs.reduce<Run | null>(
+    (best, run) => (best === null || creditOf(run) > creditOf(best) ? run : best),
+    null,
+  );
 
 export const fullTurns = (turns: readonly Turn[]): Turn[] => turns.filter((t) => t.full);
 
@@ -79,7 +92,8 @@ export function windowAt(windows: readonly GraceWindow[], t: Instant): GraceWind
   let [low, high] = [0, windows.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (windows[middle]!.at < t) low = middle + 1; else high = middle;
+    if (windows[middle]!.at < t) low = middle + 1;
+    else high = middle;
   }
   const w = windows[low - 1];
   return w && t <= w.to ? w : undefined;
@@ -89,7 +103,12 @@ export function windowAt(windows: readonly GraceWindow[], t: Instant): GraceWind
  * Walks rounds against one floor, counting elapsed hours (contract, section 6).
  * Nothing is interpolated: between a hot and a cold round nothing is earned, nor in a gap that a turn bridges.
  */
-export function hoursWalker(floor: Floor, policy: Policy, windows: readonly GraceWindow[], moisture: Moisture): Walker {
+export function hoursWalker(
+  floor: Floor,
+  policy: Policy,
+  windows: readonly GraceWindow[],
+  moisture: Moisture,
+): Walker {
   const maxGap = hoursToMs(policy.maxGapHours);
   const runs: Run[] = [];
   const pauses: Pause[] = [];
@@ -99,7 +118,8 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
   let untouched = true;
   let run: Run | null = null;
   let pausedIn: GraceWindow | undefined;
-  const moistMs = (from: Instant, to: Instant): number => to - from - (floor.moist ? moisture.dryMs(from, to) : 0);
+  const moistMs = (from: Instant, to: Instant): number =>
+    to - from - (floor.moist ? moisture.dryMs(from, to) : 0);
   const end = (code: BreakCode, round: Round): void => {
     if (run) run.ended = { code, round };
     run = null;
@@ -112,7 +132,10 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
   };
   const cold = (current: Run, r: Round): void => {
     const w = bridge(current.to, r.time);
-    if (!w || windowAt(windows, r.first) !== w) { end('COLD', r); return; }
+    if (!w || windowAt(windows, r.first) !== w) {
+      end('COLD', r);
+      return;
+    }
     pausedIn = w;
     pauses.push({ at: r.time, from: current.to, value: r.value, until: w.to });
   };
@@ -120,7 +143,10 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
     if (current) {
       const credited = !pausedIn && r.time - current.to <= maxGap;
       if (credited || bridge(current.to, r.time)) {
-        current.steps.push({ at: r.time, creditMs: creditOf(current) + (credited ? moistMs(current.to, r.time) : 0) });
+        current.steps.push({
+          at: r.time,
+          creditMs: creditOf(current) + (credited ? moistMs(current.to, r.time) : 0),
+        });
         current.rounds.push(r);
         (current as { to: Instant }).to = r.time;
         pausedIn = undefined;
@@ -128,7 +154,13 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
       }
       end(pausedIn ? 'SLOW_RECOVERY' : 'GAP', r);
     }
-    run = { from: r.time, to: r.time, rounds: [r], steps: [{ at: r.time, creditMs: 0 }], ended: null };
+    run = {
+      from: r.time,
+      to: r.time,
+      rounds: [r],
+      steps: [{ at: r.time, creditMs: 0 }],
+      ended: null,
+    };
     runs.push(run);
   };
   const latestAt = (at: Instant): Walk['latest'] => {
@@ -141,13 +173,32 @@ export function hoursWalker(floor: Floor, policy: Policy, windows: readonly Grac
   return {
     push(r) {
       const heat: Heat = heatOf(r, floor.floorC, floor.ceilingC);
-      if (heat === 'thin') { thin.push(r); return; }
-      if (heat === 'hot' && floor.moist && moisture.isDryAt(r.time)) { dry.push(r); return; }
+      if (heat === 'thin') {
+        thin.push(r);
+        return;
+      }
+      if (heat === 'hot' && floor.moist && moisture.isDryAt(r.time)) {
+        dry.push(r);
+        return;
+      }
       untouched = false;
       if (heat === 'over') end('OVER_CEILING', r);
-      else if (heat === 'hot') { hotRounds.push(r); hot(run, r); }
-      else if (run) cold(run, r);
+      else if (heat === 'hot') {
+        hotRounds.push(r);
+        hot(run, r);
+      } else if (run) cold(run, r);
     },
-    at: (at) => ({ floor, runs, windows, pauses, thin, dry, hotRounds, untouched, latest: latestAt(at), counting: 'hours' }),
+    at: (at) => ({
+      floor,
+      runs,
+      windows,
+      pauses,
+      thin,
+      dry,
+      hotRounds,
+      untouched,
+      latest: latestAt(at),
+      counting: 'hours',
+    }),
   };
 }

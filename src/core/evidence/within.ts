@@ -15,7 +15,11 @@ function totalOf(walker: Walker): (at: Instant) => number {
   };
 }
 
-type Half = { readonly which: 'outer' | 'inner'; readonly creditMs: number; readonly metAt: Instant | null };
+type Half = {
+  readonly which: 'outer' | 'inner';
+  readonly creditMs: number;
+  readonly metAt: Instant | null;
+};
 
 /** A shorter, hotter time inside a longer one (contract, section 9). Always counts hours. */
 export function withinTally(within: Within, ground: Ground): Tally {
@@ -27,19 +31,34 @@ export function withinTally(within: Within, ground: Ground): Tally {
   let inner: { walker: Walker; total: (at: Instant) => number } | null = null;
   let halves: { outer: Half; inner: Half } | null = null;
   let proof: { at: Instant; run: Run; outer: Half; inner: Half } | null = null;
-  const fresh = () => { const own = ground.freshWalker(within.inner); return { walker: own, total: totalOf(own) }; };
-  const half = (which: Half['which'], creditMs: number, at: Instant): Half =>
-    ({ which, creditMs, metAt: halves?.[which].metAt ?? (creditMs >= needMs[which] ? at : null) });
+  const fresh = () => {
+    const own = ground.freshWalker(within.inner);
+    return { walker: own, total: totalOf(own) };
+  };
+  const half = (which: Half['which'], creditMs: number, at: Instant): Half => ({
+    which,
+    creditMs,
+    metAt: halves?.[which].metAt ?? (creditMs >= needMs[which] ? at : null),
+  });
   const catchUp = (runs: readonly Run[]): void => {
     for (; !proof && next < ground.rounds.length; next += 1) {
       const r = ground.rounds[next]!;
-      if (runs[runAt + 1]?.rounds[0] === r) { runAt += 1; stepAt = 0; inner = fresh(); halves = null; }
+      if (runs[runAt + 1]?.rounds[0] === r) {
+        runAt += 1;
+        stepAt = 0;
+        inner = fresh();
+        halves = null;
+      }
       inner?.walker.push(r);
       const run = runs[runAt];
       if (run?.rounds[stepAt] !== r) continue;
-      halves = { outer: half('outer', run.steps[stepAt]!.creditMs, r.time), inner: half('inner', inner!.total(r.time), r.time) };
+      halves = {
+        outer: half('outer', run.steps[stepAt]!.creditMs, r.time),
+        inner: half('inner', inner!.total(r.time), r.time),
+      };
       stepAt += 1;
-      if (halves.outer.metAt !== null && halves.inner.metAt !== null) proof = { at: r.time, run, ...halves };
+      if (halves.outer.metAt !== null && halves.inner.metAt !== null)
+        proof = { at: r.time, run, ...halves };
     }
   };
   const partOf = (which: Half['which']): Part => {
@@ -56,16 +75,31 @@ export function withinTally(within: Within, ground: Ground): Tally {
         const late = hot.metAt! > outer.metAt! ? hot : outer;
         const counted = countsOf(run).filter(({ from }) => from <= proof!.at);
         return {
-          ...standing, status: 'proven', creditMs: late.creditMs, requiredMs: needMs[late.which], part: partOf(late.which), provenAt: proof.at,
-          run: spanOf(run, proof.at), reported: run, counted, turningsCounted: counted.length,
+          ...standing,
+          status: 'proven',
+          creditMs: late.creditMs,
+          requiredMs: needMs[late.which],
+          part: partOf(late.which),
+          provenAt: proof.at,
+          run: spanOf(run, proof.at),
+          reported: run,
+          counted,
+          turningsCounted: counted.length,
         };
       }
       // A run that has ended has no credit left; then both shares are 0 and the outer one is told.
       const alive = standing.reported !== null && halves !== null;
       const [outerMs, innerMs] = alive ? [halves!.outer.creditMs, halves!.inner.creditMs] : [0, 0];
-      const innerFurther = innerMs < needMs.inner && (outerMs >= needMs.outer || innerMs / needMs.inner < outerMs / needMs.outer);
+      const innerFurther =
+        innerMs < needMs.inner &&
+        (outerMs >= needMs.outer || innerMs / needMs.inner < outerMs / needMs.outer);
       const which = innerFurther ? 'inner' : 'outer';
-      return { ...standing, creditMs: innerFurther ? innerMs : outerMs, requiredMs: needMs[which], part: partOf(which) };
+      return {
+        ...standing,
+        creditMs: innerFurther ? innerMs : outerMs,
+        requiredMs: needMs[which],
+        part: partOf(which),
+      };
     },
   };
 }

@@ -4,7 +4,18 @@ import { parseInstant } from '../quantity/instant';
 import { resolvePolicy, type PolicyInput } from '../evidence/policy';
 import type { Rule } from '../evidence/rule';
 import { METHODS, type BatchEvent, type Evidence } from '../evidence/types';
-import { AmbientSchema, EVENT_TYPES, EventSchema, PointSchema, PolicySchema, ProbeSchema, ReadingSchema, RuleSchema, Time, Unit } from '../log/shapes';
+import {
+  AmbientSchema,
+  EVENT_TYPES,
+  EventSchema,
+  PointSchema,
+  PolicySchema,
+  ProbeSchema,
+  ReadingSchema,
+  RuleSchema,
+  Time,
+  Unit,
+} from '../log/shapes';
 import { LIBRARY_EDITION, RULE_LIBRARY } from '../rules/library';
 import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
 
@@ -13,9 +24,18 @@ import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
 const BatchFileShape = z.looseObject({
   format: z.literal('zealous-heap/batch'),
   version: z.literal(1),
-  site: z.looseObject({ name: z.string(), timeZone: z.string().refine(isTimeZone, PROBLEM.noZone), unit: Unit.optional() }),
+  site: z.looseObject({
+    name: z.string(),
+    timeZone: z.string().refine(isTimeZone, PROBLEM.noZone),
+    unit: Unit.optional(),
+  }),
   batch: z.looseObject({
-    code: z.string(), name: z.string().optional(), method: z.enum(METHODS), builtAt: Time, shape: z.string().optional(), coreDepthM: z.number().optional(),
+    code: z.string(),
+    name: z.string().optional(),
+    method: z.enum(METHODS),
+    builtAt: Time,
+    shape: z.string().optional(),
+    coreDepthM: z.number().optional(),
   }),
   policy: PolicySchema.default({}),
   points: z.array(PointSchema),
@@ -28,7 +48,8 @@ const BatchFileShape = z.looseObject({
 export type BatchFile = z.output<typeof BatchFileShape>;
 
 export const BatchFileSchema = BatchFileShape.superRefine((file, ctx) => {
-  for (const { path, message } of crossProblems(file)) ctx.addIssue({ code: 'custom', path: [...path], message });
+  for (const { path, message } of crossProblems(file))
+    ctx.addIssue({ code: 'custom', path: [...path], message });
 });
 type Located = { path: readonly PropertyKey[]; message: string };
 
@@ -37,47 +58,100 @@ function crossProblems(file: BatchFile): Located[] {
   const problems: Located[] = [];
   const unique = (list: string, ids: readonly string[]): Set<string> => {
     const seen = new Set<string>();
-    ids.forEach((id, i) => { if (seen.has(id)) problems.push({ path: [list, i, 'id'], message: PROBLEM.twice(id) }); else seen.add(id); });
+    ids.forEach((id, i) => {
+      if (seen.has(id)) problems.push({ path: [list, i, 'id'], message: PROBLEM.twice(id) });
+      else seen.add(id);
+    });
     return seen;
   };
-  const points = unique('points', file.points.map((p) => p.id));
-  const probes = unique('probes', file.probes.map((p) => p.id));
-  unique('readings', file.readings.map((r) => r.id));
-  unique('events', file.events.map((e) => e.id));
-  unique('rules', (file.rules ?? []).map((r) => r.id));
+  const points = unique(
+    'points',
+    file.points.map((p) => p.id),
+  );
+  const probes = unique(
+    'probes',
+    file.probes.map((p) => p.id),
+  );
+  unique(
+    'readings',
+    file.readings.map((r) => r.id),
+  );
+  unique(
+    'events',
+    file.events.map((e) => e.id),
+  );
+  unique(
+    'rules',
+    (file.rules ?? []).map((r) => r.id),
+  );
   file.readings.forEach((r, i) => {
-    if (!points.has(r.point)) problems.push({ path: ['readings', i, 'point'], message: PROBLEM.unlisted('point', r.point) });
-    if (r.probe !== undefined && !probes.has(r.probe)) problems.push({ path: ['readings', i, 'probe'], message: PROBLEM.unlisted('probe', r.probe) });
+    if (!points.has(r.point))
+      problems.push({
+        path: ['readings', i, 'point'],
+        message: PROBLEM.unlisted('point', r.point),
+      });
+    if (r.probe !== undefined && !probes.has(r.probe))
+      problems.push({
+        path: ['readings', i, 'probe'],
+        message: PROBLEM.unlisted('probe', r.probe),
+      });
   });
   (file.rules ?? []).forEach((r, i) => {
-    if (RULE_LIBRARY.some((own) => own.id === r.id)) problems.push({ path: ['rules', i, 'id'], message: PROBLEM.libraryId(r.id) });
+    if (RULE_LIBRARY.some((own) => own.id === r.id))
+      problems.push({ path: ['rules', i, 'id'], message: PROBLEM.libraryId(r.id) });
   });
   const edition = termsOf(file)?.library;
-  if (edition !== undefined && edition > LIBRARY_EDITION) problems.push({ path: ['terms', 'library'], message: PROBLEM.newerLibrary(edition, LIBRARY_EDITION) });
+  if (edition !== undefined && edition > LIBRARY_EDITION)
+    problems.push({
+      path: ['terms', 'library'],
+      message: PROBLEM.newerLibrary(edition, LIBRARY_EDITION),
+    });
   const policy = resolvePolicy(file.policy as PolicyInput);
-  if (policy.turnGraceHours > policy.maxGapHours) problems.push({ path: ['policy', 'turnGraceHours'], message: PROBLEM.graceTooLong });
+  if (policy.turnGraceHours > policy.maxGapHours)
+    problems.push({ path: ['policy', 'turnGraceHours'], message: PROBLEM.graceTooLong });
   return problems;
 }
 
-export type ParsedFile = { readonly ok: true; readonly file: BatchFile } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type ParsedFile =
+  | { readonly ok: true; readonly file: BatchFile }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** Checks a JSON value against the contract; every problem is named, none is repaired. */
 export function parseBatchFile(value: unknown): ParsedFile {
   const result = BatchFileSchema.safeParse(value, { error: issueText });
   if (result.success) return { ok: true, file: result.data };
-  return { ok: false, problems: result.error.issues.map((issue) => ({ path: pathText(issue.path), message: issue.message })) };
+  return {
+    ok: false,
+    problems: result.error.issues.map((issue) => ({
+      path: pathText(issue.path),
+      message: issue.message,
+    })),
+  };
 }
 
 /** Words for the checks whose own words a grower would not say. */
-function issueText(issue: { code?: string | undefined; input?: unknown; expected?: unknown; values?: unknown; path?: PropertyKey[] | undefined }): string | undefined {
+function issueText(issue: {
+  code?: string | undefined;
+  input?: unknown;
+  expected?: unknown;
+  values?: unknown;
+  path?: PropertyKey[] | undefined;
+}): string | undefined {
   if (issue.input === undefined && issue.code !== 'custom') return 'is missing';
-  if (issue.code === 'invalid_type') return `must be ${articled(String(issue.expected))}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
-  if (issue.code === 'invalid_value' && Array.isArray(issue.values)) return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
+  if (issue.code === 'invalid_type')
+    return `must be ${articled(String(issue.expected))}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
+  if (issue.code === 'invalid_value' && Array.isArray(issue.values))
+    return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
   if (issue.code === 'invalid_union') return `must be one of ${EVENT_TYPES.join(', ')}`;
   return undefined;
 }
 
-const articled = (expected: string): string => (/^[aeiou]/.test(expected) ? `an ${expected}` : expected === 'int' ? 'a whole number' : `a ${expected}`);
+const articled = (expected: string): string =>
+  /^[aeiou]/.test(expected)
+    ? `an ${expected}`
+    : expected === 'int'
+      ? 'a whole number'
+      : `a ${expected}`;
 
 /** Reads the text of a batch file. */
 export function readBatchFile(text: string): ParsedFile {
@@ -101,9 +175,19 @@ export function evidenceOf(file: BatchFile): Evidence {
     coreDepthM: file.batch.coreDepthM,
     policy: resolvePolicy(pick(file.policy)),
     points: file.points,
-    probes: file.probes.map((p) => ({ id: p.id, checks: p.checks.map((c) => ({ at: at(c.at), referenceC: c.referenceC, readC: c.readC })) })),
+    probes: file.probes.map((p) => ({
+      id: p.id,
+      checks: p.checks.map((c) => ({ at: at(c.at), referenceC: c.referenceC, readC: c.readC })),
+    })),
     readings: file.readings.map((r) => ({
-      id: r.id, at: at(r.at), point: r.point, probe: r.probe, value: r.value, unit: r.unit, round: r.round, flag: r.flag,
+      id: r.id,
+      at: at(r.at),
+      point: r.point,
+      probe: r.probe,
+      value: r.value,
+      unit: r.unit,
+      round: r.round,
+      flag: r.flag,
       recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
     })),
     events: file.events.map((e) => ({ ...e, at: at(e.at) }) as BatchEvent),
@@ -117,22 +201,43 @@ function pick(policy: z.output<typeof PolicySchema>): PolicyInput {
   return Object.fromEntries(known.map((key) => [key, policy[key]])) as PolicyInput;
 }
 
-const TermsSchema = z.looseObject({ version: z.int().min(1), library: z.int().min(1), rules: z.array(z.string()) });
+const TermsSchema = z.looseObject({
+  version: z.int().min(1),
+  library: z.int().min(1),
+  rules: z.array(z.string()),
+});
 /** What a file that was taken out here says of the rules it was kept under; undefined in others. */
-export function termsOf(file: { readonly [field: string]: unknown }): z.output<typeof TermsSchema> | undefined {
+export function termsOf(file: {
+  readonly [field: string]: unknown;
+}): z.output<typeof TermsSchema> | undefined {
   const parsed = TermsSchema.safeParse(file.terms);
   return parsed.success ? parsed.data : undefined;
 }
 
 /** A rule that the site wrote carries its version, which is named wherever its source is. */
-const documentOf = (r: { readonly document?: string | undefined; readonly version?: unknown }): string =>
+const documentOf = (r: {
+  readonly document?: string | undefined;
+  readonly version?: unknown;
+}): string =>
   `${r.document ?? 'the site’s own rule'}${typeof r.version === 'number' ? `, version ${r.version}` : ''}`;
 
 /** A file's own rules, in the form of the library. */
-export const ownRulesOf = (rules: BatchFile['rules'] = []): Rule[] => rules.map((r) => ({
-  id: r.id, title: r.title ?? r.id, jurisdiction: r.jurisdiction ?? 'this site', document: documentOf(r), section: r.section, year: r.year,
-  fromMemory: r.fromMemory ?? false, methods: r.methods ?? METHODS, clock: r.clock ?? 'germs', requirement: r.requirement, conditions: r.conditions ?? [], caution: r.caution,
-}));
+export const ownRulesOf = (rules: BatchFile['rules'] = []): Rule[] =>
+  rules.map((r) => ({
+    id: r.id,
+    title: r.title ?? r.id,
+    jurisdiction: r.jurisdiction ?? 'this site',
+    document: documentOf(r),
+    section: r.section,
+    year: r.year,
+    fromMemory: r.fromMemory ?? false,
+    methods: r.methods ?? METHODS,
+    clock: r.clock ?? 'germs',
+    requirement: r.requirement,
+    conditions: r.conditions ?? [],
+    caution: r.caution,
+  }));
 
 /** JSON Schema of the file, draft 2020-12; references between fields are checked by {@link parseBatchFile} alone. */
-export const batchFileJsonSchema = (): object => z.toJSONSchema(BatchFileSchema, { io: 'input', unrepresentable: 'any' });
+export const batchFileJsonSchema = (): object =>
+  z.toJSONSchema(BatchFileSchema, { io: 'input', unrepresentable: 'any' });

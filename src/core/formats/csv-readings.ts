@@ -7,21 +7,55 @@ import type { Point } from '../evidence/types';
 export type CsvShape = 'long' | 'wide';
 /** Order of day, month and year where a date is not written year first. */
 export type DateOrder = 'dmy' | 'mdy';
-export type CsvOptions = { readonly shape: CsvShape; readonly unit: 'C' | 'F'; readonly timeZone: string; readonly dateOrder: DateOrder };
+export type CsvOptions = {
+  readonly shape: CsvShape;
+  readonly unit: 'C' | 'F';
+  readonly timeZone: string;
+  readonly dateOrder: DateOrder;
+};
 
 /** A row that cannot be read, by its line in the file (the header is line 1). */
 export type BadRow = { readonly line: number; readonly reason: string };
-export type CsvReadings = { readonly points: readonly Point[]; readonly readings: readonly FileReading[]; readonly bad: readonly BadRow[] };
+export type CsvReadings = {
+  readonly points: readonly Point[];
+  readonly readings: readonly FileReading[];
+  readonly bad: readonly BadRow[];
+};
 
 const NAMES = {
   time: ['time', 'at', 'when', 'timestamp', 'datetime', 'date', 'date time'],
   point: ['point', 'place', 'sensor', 'position', 'location', 'channel'],
-  value: ['value', 'temp', 'temperature', 'reading', 'temp c', 'temp f', 'temperature c', 'temperature f', '°c', '°f'],
-  unit: ['unit'], probe: ['probe', 'thermometer'], round: ['round'], flag: ['flag'], reason: ['reason', 'flagreason'], id: ['id'], high: ['high', 'upper end'], marks: ['marks'],
+  value: [
+    'value',
+    'temp',
+    'temperature',
+    'reading',
+    'temp c',
+    'temp f',
+    'temperature c',
+    'temperature f',
+    '°c',
+    '°f',
+  ],
+  unit: ['unit'],
+  probe: ['probe', 'thermometer'],
+  round: ['round'],
+  flag: ['flag'],
+  reason: ['reason', 'flagreason'],
+  id: ['id'],
+  high: ['high', 'upper end'],
+  marks: ['marks'],
 } as const;
 type ColumnName = keyof typeof NAMES;
 
-const tidy = (text: string): string => text.replace(/^\uFEFF/, '').trim().toLowerCase().replace(/[_\-()[\]]+/g, ' ').replace(/\s+/g, ' ').trim();
+const tidy = (text: string): string =>
+  text
+    .replace(/^\uFEFF/, '')
+    .trim()
+    .toLowerCase()
+    .replace(/[_\-()[\]]+/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 function columnsOf(header: readonly string[]): Partial<Record<ColumnName, number>> {
   const tidied = header.map(tidy);
@@ -43,9 +77,15 @@ const pad = (n: string | undefined): string => (n ?? '0').padStart(2, '0');
 
 /** A date and time without an offset as `YYYY-MM-DDTHH:MM:SS`, or null. */
 function localOf(text: string, order: DateOrder): string | null {
-  const m = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?$/.exec(text);
+  const m =
+    /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?$/.exec(
+      text,
+    );
   if (m) return stamp(m[1]!, m[2]!, m[3]!, m);
-  const d = /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4}),?[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?$/.exec(text);
+  const d =
+    /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4}),?[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?$/.exec(
+      text,
+    );
   if (!d) return null;
   return order === 'dmy' ? stamp(d[3]!, d[2]!, d[1]!, d) : stamp(d[3]!, d[1]!, d[2]!, d);
 }
@@ -56,13 +96,19 @@ function stamp(year: string, month: string, day: string, m: RegExpExecArray): st
 }
 
 /** Reads a time; `after` tells the second pass of an hour that the clock repeats from the first. */
-function timeOf(text: string, { timeZone, dateOrder }: CsvOptions, after: Instant): Instant | string {
+function timeOf(
+  text: string,
+  { timeZone, dateOrder }: CsvOptions,
+  after: Instant,
+): Instant | string {
   const whole = parseInstant(text.replace(' ', 'T'));
   if (whole !== null) return whole;
   const local = localOf(text, dateOrder);
-  if (local === null) return `'${text}' is not a time such as 2026-05-01 07:30 or 2026-05-01T07:30+02:00`;
+  if (local === null)
+    return `'${text}' is not a time such as 2026-05-01 07:30 or 2026-05-01T07:30+02:00`;
   const passes = instantsOfLocal(timeZone, local);
-  if (passes.length === 0) return `the clock in ${timeZone} never showed ${text}: it was put forward`;
+  if (passes.length === 0)
+    return `the clock in ${timeZone} never showed ${text}: it was put forward`;
   return passes.find((at) => at > after) ?? passes[0]!;
 }
 
@@ -76,10 +122,29 @@ function valueOf(text: string): number | null {
 export function readCsv(rows: readonly (readonly string[])[], options: CsvOptions): CsvReadings {
   const header = rows[0] ?? [];
   const columns = columnsOf(header);
-  const fail = (reason: string): CsvReadings => ({ points: [], readings: [], bad: [{ line: 1, reason }] });
-  if (columns.time === undefined) return fail(`no column is called time (found: ${header.map((h) => h.trim()).filter(Boolean).join(', ') || 'nothing'})`);
-  if (options.shape === 'long' && (columns.point === undefined || columns.value === undefined)) return fail('the long form needs the columns time, point and value');
-  return options.shape === 'long' ? readLong(rows, columns as Record<'time' | 'point' | 'value', number> & typeof columns, options) : readWide(rows, columns.time, options);
+  const fail = (reason: string): CsvReadings => ({
+    points: [],
+    readings: [],
+    bad: [{ line: 1, reason }],
+  });
+  if (columns.time === undefined)
+    return fail(
+      `no column is called time (found: ${
+        header
+          .map((h) => h.trim())
+          .filter(Boolean)
+          .join(', ') || 'nothing'
+      })`,
+    );
+  if (options.shape === 'long' && (columns.point === undefined || columns.value === undefined))
+    return fail('the long form needs the columns time, point and value');
+  return options.shape === 'long'
+    ? readLong(
+        rows,
+        columns as Record<'time' | 'point' | 'value', number> & typeof columns,
+        options,
+      )
+    : readWide(rows, columns.time, options);
 }
 
 /** An exported cell that a spreadsheet would take for a formula stands behind an apostrophe, which is no part of it. */
@@ -87,7 +152,11 @@ const unguarded = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.s
 
 const blank = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === '');
 
-function readLong(rows: readonly (readonly string[])[], c: Record<'time' | 'point' | 'value', number> & Partial<Record<ColumnName, number>>, options: CsvOptions): CsvReadings {
+function readLong(
+  rows: readonly (readonly string[])[],
+  c: Record<'time' | 'point' | 'value', number> & Partial<Record<ColumnName, number>>,
+  options: CsvOptions,
+): CsvReadings {
   const readings: FileReading[] = [];
   const bad: BadRow[] = [];
   const last = new Map<string, Instant>();
@@ -95,32 +164,76 @@ function readLong(rows: readonly (readonly string[])[], c: Record<'time' | 'poin
   rows.slice(1).forEach((row, i) => {
     if (blank(row)) return;
     const line = i + 2;
-    const cell = (name: ColumnName): string => (c[name] === undefined ? '' : unguarded((row[c[name]!] ?? '').trim()));
+    const cell = (name: ColumnName): string =>
+      c[name] === undefined ? '' : unguarded((row[c[name]!] ?? '').trim());
     const point = cell('point');
     const value = valueOf(cell('value'));
     const at = timeOf(cell('time'), options, last.get(point) ?? -Infinity);
     const unit = cell('unit').replace('°', '').toUpperCase() || options.unit;
     const flag = cell('flag').toLowerCase();
     const id = cell('id') || `L${line}`;
-    const reason = typeof at === 'string' ? at : point === '' ? 'the point is empty' : value === null ? `'${cell('value')}' is not a temperature`
-      : unit !== 'C' && unit !== 'F' ? `the unit '${unit}' is neither C nor F` : flag !== '' && flag !== 'superseded' && flag !== 'rejected' ? `the flag '${flag}' is neither superseded nor rejected`
-      : ids.has(id) ? `the id '${id}' stands in an earlier row too` : null;
-    if (reason !== null || typeof at === 'string' || value === null) { bad.push({ line, reason: reason ?? 'cannot be read' }); return; }
+    const reason =
+      typeof at === 'string'
+        ? at
+        : point === ''
+          ? 'the point is empty'
+          : value === null
+            ? `'${cell('value')}' is not a temperature`
+            : unit !== 'C' && unit !== 'F'
+              ? `the unit '${unit}' is neither C nor F`
+              : flag !== '' && flag !== 'superseded' && flag !== 'rejected'
+                ? `the flag '${flag}' is neither superseded nor rejected`
+                : ids.has(id)
+                  ? `the id '${id}' stands in an earlier row too`
+                  : null;
+    if (reason !== null || typeof at === 'string' || value === null) {
+      bad.push({ line, reason: reason ?? 'cannot be read' });
+      return;
+    }
     last.set(point, at);
     ids.add(id);
     const extra = { probe: cell('probe'), round: cell('round'), flag, flagReason: cell('reason') };
     // How unsure a value is comes back as it went out: a range's upper end, and marks such as about.
     const [high, marks] = [valueOf(cell('high')), cell('marks').split(/\s+/).filter(Boolean)];
-    readings.push({ id, at: isoOf(at), point, value, unit: unit as 'C' | 'F', ...Object.fromEntries(Object.entries(extra).filter(([, v]) => v !== '')), ...(high === null ? {} : { high }), ...(marks.length > 0 ? { marks } : {}) } as FileReading);
+    readings.push({
+      id,
+      at: isoOf(at),
+      point,
+      value,
+      unit: unit as 'C' | 'F',
+      ...Object.fromEntries(Object.entries(extra).filter(([, v]) => v !== '')),
+      ...(high === null ? {} : { high }),
+      ...(marks.length > 0 ? { marks } : {}),
+    } as FileReading);
   });
-  return { points: [...new Set(readings.map((r) => r.point))].map((id) => ({ id })), readings, bad };
+  return {
+    points: [...new Set(readings.map((r) => r.point))].map((id) => ({ id })),
+    readings,
+    bad,
+  };
 }
 
-function readWide(rows: readonly (readonly string[])[], timeColumn: number, options: CsvOptions): CsvReadings {
+function readWide(
+  rows: readonly (readonly string[])[],
+  timeColumn: number,
+  options: CsvOptions,
+): CsvReadings {
   const header = rows[0]!.map((h) => h.replace(/^\uFEFF/, '').trim());
-  const places = header.map((name, i) => ({ name, i })).filter(({ name, i }) => i !== timeColumn && name !== '');
-  if (places.length === 0) return { points: [], readings: [], bad: [{ line: 1, reason: 'there is no column beside the time' }] };
-  if (new Set(places.map((p) => p.name)).size < places.length) return { points: [], readings: [], bad: [{ line: 1, reason: 'two columns have the same name; every point needs its own' }] };
+  const places = header
+    .map((name, i) => ({ name, i }))
+    .filter(({ name, i }) => i !== timeColumn && name !== '');
+  if (places.length === 0)
+    return {
+      points: [],
+      readings: [],
+      bad: [{ line: 1, reason: 'there is no column beside the time' }],
+    };
+  if (new Set(places.map((p) => p.name)).size < places.length)
+    return {
+      points: [],
+      readings: [],
+      bad: [{ line: 1, reason: 'two columns have the same name; every point needs its own' }],
+    };
   const readings: FileReading[] = [];
   const bad: BadRow[] = [];
   let last = -Infinity;
@@ -128,13 +241,31 @@ function readWide(rows: readonly (readonly string[])[], timeColumn: number, opti
     if (blank(row)) return;
     const line = i + 2;
     const at = timeOf((row[timeColumn] ?? '').trim(), options, last);
-    if (typeof at === 'string') { bad.push({ line, reason: at }); return; }
-    const wrong = places.find(({ i: k }) => (row[k] ?? '').trim() !== '' && valueOf(row[k]!) === null);
-    if (wrong) { bad.push({ line, reason: `'${row[wrong.i]!.trim()}' under ${wrong.name} is not a temperature` }); return; }
+    if (typeof at === 'string') {
+      bad.push({ line, reason: at });
+      return;
+    }
+    const wrong = places.find(
+      ({ i: k }) => (row[k] ?? '').trim() !== '' && valueOf(row[k]!) === null,
+    );
+    if (wrong) {
+      bad.push({
+        line,
+        reason: `'${row[wrong.i]!.trim()}' under ${wrong.name} is not a temperature`,
+      });
+      return;
+    }
     last = at;
     for (const { name, i: k } of places) {
       const value = valueOf(row[k] ?? '');
-      if (value !== null) readings.push({ id: `L${line}.${name}`, at: isoOf(at), point: name, value, unit: options.unit });
+      if (value !== null)
+        readings.push({
+          id: `L${line}.${name}`,
+          at: isoOf(at),
+          point: name,
+          value,
+          unit: options.unit,
+        });
     }
   });
   return { points: places.map(({ name }) => ({ id: name })), readings, bad };

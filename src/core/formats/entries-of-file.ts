@@ -8,15 +8,37 @@ const READINGS_PER_ENTRY = 1000;
 
 const SITE_FIELDS = ['name', 'timeZone', 'unit'];
 const BATCH_FIELDS = ['code', 'name', 'method', 'builtAt', 'shape', 'coreDepthM'];
-const FILE_FIELDS = ['format', 'version', 'site', 'batch', 'policy', 'points', 'probes', 'readings', 'ambient', 'rules', 'events', 'terms', 'trail'];
+const FILE_FIELDS = [
+  'format',
+  'version',
+  'site',
+  'batch',
+  'policy',
+  'points',
+  'probes',
+  'readings',
+  'ambient',
+  'rules',
+  'events',
+  'terms',
+  'trail',
+];
 
-const without = (record: Record<string, unknown>, keys: readonly string[]): Record<string, unknown> =>
+const without = (
+  record: Record<string, unknown>,
+  keys: readonly string[],
+): Record<string, unknown> =>
   Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 
 /** Where a batch that is brought in shall stand. */
-export type BringIn = { readonly openedId: string; readonly by: string; readonly rules: readonly string[]; readonly bay?: string | undefined;
+export type BringIn = {
+  readonly openedId: string;
+  readonly by: string;
+  readonly rules: readonly string[];
+  readonly bay?: string | undefined;
   /** The id of the n-th entry behind the opening one: the same import gives the same ids, so that it can be sent twice. */
-  readonly idOf: (n: number) => string };
+  readonly idOf: (n: number) => string;
+};
 
 /** The entries that tell a batch file to the log; nothing that the file holds is dropped. */
 export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
@@ -26,20 +48,45 @@ export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
   const base = { batch: to.openedId, by: to.by };
   const { batch } = file;
   const opened: NewEntry = {
-    ...base, id: to.openedId, at: builtAt, kind: 'opened',
+    ...base,
+    id: to.openedId,
+    at: builtAt,
+    kind: 'opened',
     data: {
-      code: batch.code, name: batch.name, method: batch.method, bay: to.bay, shape: batch.shape, coreDepthM: batch.coreDepthM,
-      points: file.points, policy: file.policy, rules: [...to.rules], ownRules: file.rules ?? [],
+      code: batch.code,
+      name: batch.name,
+      method: batch.method,
+      bay: to.bay,
+      shape: batch.shape,
+      coreDepthM: batch.coreDepthM,
+      points: file.points,
+      policy: file.policy,
+      rules: [...to.rules],
+      ownRules: file.rules ?? [],
       brought: {
-        probes: file.probes, ambient: file.ambient, siteName: file.site.name, timeZone: file.site.timeZone, unit: file.site.unit,
-        extra: { ...without(file, FILE_FIELDS), site: without(file.site, SITE_FIELDS), batch: without(batch, BATCH_FIELDS) },
+        probes: file.probes,
+        ambient: file.ambient,
+        siteName: file.site.name,
+        timeZone: file.site.timeZone,
+        unit: file.site.unit,
+        extra: {
+          ...without(file, FILE_FIELDS),
+          site: without(file.site, SITE_FIELDS),
+          batch: without(batch, BATCH_FIELDS),
+        },
       },
     },
   };
   const rounds: NewEntry[] = [];
   for (let i = 0; i < file.readings.length; i += READINGS_PER_ENTRY) {
     const readings = file.readings.slice(i, i + READINGS_PER_ENTRY);
-    rounds.push({ ...base, id: nextId(), at: parseInstant(readings.at(-1)!.at)!, kind: 'round', data: { source: 'file', readings } });
+    rounds.push({
+      ...base,
+      id: nextId(),
+      at: parseInstant(readings.at(-1)!.at)!,
+      kind: 'round',
+      data: { source: 'file', readings },
+    });
   }
   return [
     opened,
@@ -50,11 +97,35 @@ export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
 }
 
 function entryOfEvent(event: FileEvent, base: { id: string; batch: string; by: string }): NewEntry {
-  const { id: fileId, at, type, by, kind: was, ...data } = event as FileEvent & { kind?: unknown; by?: unknown };
-  const kind: EntryKind = type === 'add' ? 'addition' : type === 'note' && (was === 'observation' || was === 'release') ? was : type;
+  const {
+    id: fileId,
+    at,
+    type,
+    by,
+    kind: was,
+    ...data
+  } = event as FileEvent & { kind?: unknown; by?: unknown };
+  const kind: EntryKind =
+    type === 'add'
+      ? 'addition'
+      : type === 'note' && (was === 'observation' || was === 'release')
+        ? was
+        : type;
   const words = kind === 'note' && !('words' in data) ? { words: '' } : {};
   return {
-    ...base, by: typeof by === 'string' && by ? by : base.by, at: parseInstant(at)!, kind,
-    data: { ...words, ...data, fileId, extra: { at, ...(by === undefined ? {} : { by }), ...(kind === was || was === undefined ? {} : { kind: was }) } },
+    ...base,
+    by: typeof by === 'string' && by ? by : base.by,
+    at: parseInstant(at)!,
+    kind,
+    data: {
+      ...words,
+      ...data,
+      fileId,
+      extra: {
+        at,
+        ...(by === undefined ? {} : { by }),
+        ...(kind === was || was === undefined ? {} : { kind: was }),
+      },
+    },
   } as NewEntry;
 }

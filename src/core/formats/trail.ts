@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { canonicalJson, chainText, ENTRY_DATA, ENTRY_KINDS, SITE_KINDS, type Entry, type EntryKind } from '../log/entry';
+import {
+  canonicalJson,
+  chainText,
+  ENTRY_DATA,
+  ENTRY_KINDS,
+  SITE_KINDS,
+  type Entry,
+  type EntryKind,
+} from '../log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '../log/fold';
 import { isoOf, parseInstant } from '../quantity/instant';
 import { Time } from '../log/shapes';
@@ -14,8 +22,16 @@ import { parseBatchFile, termsOf, type BatchFile } from './batch-file';
  */
 const Hash = z.string().regex(/^[0-9a-f]{64}$/, PROBLEM.noHash);
 const LinkSchema = z.looseObject({
-  seq: z.int().min(1), prev: Hash, hash: Hash, id: z.string(), batch: z.string().nullable(), at: Time, recordedAt: Time, by: z.string(),
-  kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]), data: z.record(z.string(), z.unknown()),
+  seq: z.int().min(1),
+  prev: Hash,
+  hash: Hash,
+  id: z.string(),
+  batch: z.string().nullable(),
+  at: Time,
+  recordedAt: Time,
+  by: z.string(),
+  kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]),
+  data: z.record(z.string(), z.unknown()),
 });
 const TrailSchema = z.looseObject({ site: z.string(), entries: z.array(LinkSchema).min(1) });
 export type Trail = z.output<typeof TrailSchema>;
@@ -23,25 +39,56 @@ export type Trail = z.output<typeof TrailSchema>;
 export type Sha256 = (text: string) => string;
 
 /** The trail of a batch, from its entries and the site's own in the order of the log. */
-export const trailOf = (site: string, chained: readonly { readonly entry: Entry; readonly prev: string }[]): Trail => ({
-  site, entries: chained.map(({ entry: { seq, id, batch, at, recordedAt, by, kind, data, hash }, prev }) => ({
-    seq, prev, hash, id, batch, at: isoOf(at), recordedAt: isoOf(recordedAt), by, kind, data: data as Record<string, unknown>,
-  })),
+export const trailOf = (
+  site: string,
+  chained: readonly { readonly entry: Entry; readonly prev: string }[],
+): Trail => ({
+  site,
+  entries: chained.map(
+    ({ entry: { seq, id, batch, at, recordedAt, by, kind, data, hash }, prev }) => ({
+      seq,
+      prev,
+      hash,
+      id,
+      batch,
+      at: isoOf(at),
+      recordedAt: isoOf(recordedAt),
+      by,
+      kind,
+      data: data as Record<string, unknown>,
+    }),
+  ),
 });
 
 /** What a file's trail tells. */
-export type Told = { readonly state: BatchState; readonly siteState: SiteState; readonly head: string; readonly entries: number };
-export type CheckedTrail = { readonly ok: true; readonly told: Told | null } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Told = {
+  readonly state: BatchState;
+  readonly siteState: SiteState;
+  readonly head: string;
+  readonly entries: number;
+};
+export type CheckedTrail =
+  | { readonly ok: true; readonly told: Told | null }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
-const at = (path: readonly PropertyKey[], message: string): Problem => ({ path: pathText(['trail', ...path]), message });
+const at = (path: readonly PropertyKey[], message: string): Problem => ({
+  path: pathText(['trail', ...path]),
+  message,
+});
 
 function linkProblems(trail: Trail, sha256: Sha256): Problem[] {
   return trail.entries.flatMap((link, i) => {
     const before = trail.entries[i - 1];
-    const entry = { ...link, at: parseInstant(link.at)!, recordedAt: parseInstant(link.recordedAt)! } as unknown as Entry;
-    if (sha256(link.prev + chainText(trail.site, entry)) !== link.hash) return [at(['entries', i], PROBLEM.changedEntry(link.kind, link.at))];
+    const entry = {
+      ...link,
+      at: parseInstant(link.at)!,
+      recordedAt: parseInstant(link.recordedAt)!,
+    } as unknown as Entry;
+    if (sha256(link.prev + chainText(trail.site, entry)) !== link.hash)
+      return [at(['entries', i], PROBLEM.changedEntry(link.kind, link.at))];
     if (before && link.seq <= before.seq) return [at(['entries', i, 'seq'], PROBLEM.outOfOrder)];
-    if (before && link.seq === before.seq + 1 && link.prev !== before.hash) return [at(['entries', i, 'prev'], PROBLEM.brokenChain(link.kind, link.at))];
+    if (before && link.seq === before.seq + 1 && link.prev !== before.hash)
+      return [at(['entries', i, 'prev'], PROBLEM.brokenChain(link.kind, link.at))];
     return [];
   });
 }
@@ -50,19 +97,44 @@ function entriesIn(trail: Trail): Entry[] | Problem {
   const entries: Entry[] = [];
   for (const [i, { prev: _prev, ...link }] of trail.entries.entries()) {
     const data = ENTRY_DATA[link.kind].safeParse(link.data);
-    if (!data.success) return at(['entries', i, 'data', ...data.error.issues[0]!.path], data.error.issues[0]!.message);
-    entries.push({ ...link, at: parseInstant(link.at)!, recordedAt: parseInstant(link.recordedAt)!, data: data.data } as unknown as Entry);
+    if (!data.success)
+      return at(
+        ['entries', i, 'data', ...data.error.issues[0]!.path],
+        data.error.issues[0]!.message,
+      );
+    entries.push({
+      ...link,
+      at: parseInstant(link.at)!,
+      recordedAt: parseInstant(link.recordedAt)!,
+      data: data.data,
+    } as unknown as Entry);
   }
   return entries;
 }
 
 /** The first place at which two JSON values differ; null: nowhere. */
-function difference(a: unknown, b: unknown, path: readonly PropertyKey[] = []): readonly PropertyKey[] | null {
+function difference(
+  a: unknown,
+  b: unknown,
+  path: readonly PropertyKey[] = [],
+): readonly PropertyKey[] | null {
   if (canonicalJson(a) === canonicalJson(b)) return null;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return path;
-  const keys = Array.isArray(a) ? Array.from({ length: Math.max(a.length, (b as unknown[]).length) }, (_, i) => i) : [...new Set([...Object.keys(a), ...Object.keys(b)])];
+  if (
+    typeof a !== 'object' ||
+    typeof b !== 'object' ||
+    a === null ||
+    b === null ||
+    Array.isArray(a) !== Array.isArray(b)
+  )
+    return path;
+  const keys = Array.isArray(a)
+    ? Array.from({ length: Math.max(a.length, (b as unknown[]).length) }, (_, i) => i)
+    : [...new Set([...Object.keys(a), ...Object.keys(b)])];
   for (const key of keys) {
-    const [x, y] = [(a as Record<PropertyKey, unknown>)[key], (b as Record<PropertyKey, unknown>)[key]];
+    const [x, y] = [
+      (a as Record<PropertyKey, unknown>)[key],
+      (b as Record<PropertyKey, unknown>)[key],
+    ];
     const found = canonicalJson(x) === canonicalJson(y) ? null : difference(x, y, [...path, key]);
     if (found) return found;
   }
@@ -76,22 +148,36 @@ function difference(a: unknown, b: unknown, path: readonly PropertyKey[] = []): 
 export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   const { trail: carried, ...rest } = file as BatchFile & { trail?: unknown };
   // Another program may use the name for something else: without a list of entries it is none of ours.
-  if (!Array.isArray((carried as { entries?: unknown } | null | undefined)?.entries)) return { ok: true, told: null };
+  if (!Array.isArray((carried as { entries?: unknown } | null | undefined)?.entries))
+    return { ok: true, told: null };
   const parsed = TrailSchema.safeParse(carried);
-  if (!parsed.success) return { ok: false, problems: parsed.error.issues.map((i) => at(i.path, i.message)) };
+  if (!parsed.success)
+    return { ok: false, problems: parsed.error.issues.map((i) => at(i.path, i.message)) };
   const problems = linkProblems(parsed.data, sha256);
   if (problems.length > 0) return { ok: false, problems };
   const entries = entriesIn(parsed.data);
   if (!Array.isArray(entries)) return { ok: false, problems: [entries] };
   const own = entries.filter((e) => e.batch !== null);
-  if (!own.some((e) => e.kind === 'opened')) return { ok: false, problems: [at([], PROBLEM.noOpening)] };
-  const [state, siteState] = [foldBatch(own), foldSite(entries.filter((e) => e.batch === null || SITE_KINDS.includes(e.kind)))];
+  if (!own.some((e) => e.kind === 'opened'))
+    return { ok: false, problems: [at([], PROBLEM.noOpening)] };
+  const [state, siteState] = [
+    foldBatch(own),
+    foldSite(entries.filter((e) => e.batch === null || SITE_KINDS.includes(e.kind))),
+  ];
   const terms = state.terms.find((t) => t.version === (termsOf(rest)?.version ?? 1));
-  const head: SiteHead = { name: rest.site.name, timeZone: rest.site.timeZone, unit: rest.site.unit ?? 'C' };
+  const head: SiteHead = {
+    name: rest.site.name,
+    timeZone: rest.site.timeZone,
+    unit: rest.site.unit ?? 'C',
+  };
   const folded = terms && batchFileOf(state, head, siteState, terms);
   const again = folded && parseBatchFile(JSON.parse(JSON.stringify(folded)));
   if (!again || !again.ok) return { ok: false, problems: [at([], PROBLEM.noOpening)] };
   const differs = difference(rest, again.file);
-  if (differs) return { ok: false, problems: [{ path: pathText(differs), message: PROBLEM.notAsLogged }] };
-  return { ok: true, told: { state, siteState, head: entries.at(-1)!.hash, entries: entries.length } };
+  if (differs)
+    return { ok: false, problems: [{ path: pathText(differs), message: PROBLEM.notAsLogged }] };
+  return {
+    ok: true,
+    told: { state, siteState, head: entries.at(-1)!.hash, entries: entries.length },
+  };
 }

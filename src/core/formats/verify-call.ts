@@ -15,12 +15,24 @@ import { checkTrail, type Sha256, type Told } from './trail';
 import { verdictJson } from './verdict-json';
 
 /** What `zealous verify` was asked. */
-export type VerifyCall = { readonly rules: readonly string[]; readonly asOf?: string | undefined; readonly json: boolean };
+export type VerifyCall = {
+  readonly rules: readonly string[];
+  readonly asOf?: string | undefined;
+  readonly json: boolean;
+};
 
 /** What it answers: text for standard output, lines for standard error, exit status. */
-export type VerifyAnswer = { readonly out: string; readonly errors: readonly string[]; readonly status: 0 | 1 | 2 };
+export type VerifyAnswer = {
+  readonly out: string;
+  readonly errors: readonly string[];
+  readonly status: 0 | 1 | 2;
+};
 
-const refused = (problems: readonly Problem[]): VerifyAnswer => ({ out: '', errors: problems.map(problemLine), status: 2 });
+const refused = (problems: readonly Problem[]): VerifyAnswer => ({
+  out: '',
+  errors: problems.map(problemLine),
+  status: 2,
+});
 
 /** The evidence of a parsed file as of a moment, the latest it holds unless another is named. */
 export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {
@@ -28,7 +40,8 @@ export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {
   return prepare(evidence, asOf ?? latestTime(evidence));
 }
 
-export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): Ruling[] => rules.map((rule) => ({ rule, account: account(prepared, rule) }));
+export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): Ruling[] =>
+  rules.map((rule) => ({ rule, account: account(prepared, rule) }));
 
 /**
  * The command on a file's text (contract, section 10, 'The command').
@@ -37,7 +50,8 @@ export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): Ruling[] 
 export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): VerifyAnswer {
   const problems: Problem[] = [];
   const asOf = call.asOf === undefined ? undefined : parseInstant(call.asOf);
-  if (asOf === null) problems.push({ path: '--as-of', message: `${PROBLEM.noTime}, not '${call.asOf}'` });
+  if (asOf === null)
+    problems.push({ path: '--as-of', message: `${PROBLEM.noTime}, not '${call.asOf}'` });
   const parsed = readBatchFile(text);
   if (!parsed.ok) return refused([...problems, ...parsed.problems]);
   const trail = checkTrail(parsed.file, sha256);
@@ -54,13 +68,34 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   const prepared = preparedOf(parsed.file, asOf);
   const rulings = rulingsOf(prepared, asked);
   const out = call.json
-    ? JSON.stringify({ verdicts: rulings.map((r) => verdictJson(r.account.verdict)), doses: dosesOf(prepared), hotShare: hotShare(prepared) }, null, 2)
-    : [fileText(text, trail.told, sha256), ...rulings.map((r) => report(r, parsed.file)), beyondText(prepared)].join('\n\n');
-  return { out, errors: [], status: rulings.every((r) => r.account.verdict.status === 'proven') ? 0 : 1 };
+    ? JSON.stringify(
+        {
+          verdicts: rulings.map((r) => verdictJson(r.account.verdict)),
+          doses: dosesOf(prepared),
+          hotShare: hotShare(prepared),
+        },
+        null,
+        2,
+      )
+    : [
+        fileText(text, trail.told, sha256),
+        ...rulings.map((r) => report(r, parsed.file)),
+        beyondText(prepared),
+      ].join('\n\n');
+  return {
+    out,
+    errors: [],
+    status: rulings.every((r) => r.account.verdict.status === 'proven') ? 0 : 1,
+  };
 }
 
 const fileText = (text: string, told: Told | null, sha256: Sha256): string =>
-  [`file SHA-256 ${sha256(text)}`, told ? `  ${told.entries} log entries, their chain checked; it ends with ${told.head}` : '  it carries no log entries: nothing shows whether it was changed'].join('\n');
+  [
+    `file SHA-256 ${sha256(text)}`,
+    told
+      ? `  ${told.entries} log entries, their chain checked; it ends with ${told.head}`
+      : '  it carries no log entries: nothing shows whether it was changed',
+  ].join('\n');
 
 function report({ rule, account: acc }: Ruling, file: BatchFile): string {
   const { verdict: v } = acc;

@@ -11,7 +11,8 @@ export const LEAST_HOT_M3 = 1;
  * level. `bay`: three walls, open in front, where it slopes down. `tub`: lying, round below and straight above.
  */
 export { SHAPES, type HeapShape } from '../words/shape';
-export const isShape = (s: string | null | undefined): s is HeapShape => SHAPES.includes(s as HeapShape);
+export const isShape = (s: string | null | undefined): s is HeapShape =>
+  SHAPES.includes(s as HeapShape);
 
 /**
  * Volume by outer measures. Cross-sections of a row: triangle b·h/2, parabola 2·b·h/3 (a row that has settled), trapezoid
@@ -19,17 +20,29 @@ export const isShape = (s: string | null | undefined): s is HeapShape => SHAPES.
  * straight sides above. Source: geometry; the row's sections as composting handbooks give them (handbook, section 5).
  * @param topWidthM of a trapezoid the width of its top; of a bay, how far its top reaches from the back wall; absent: half the foot, or to the front
  */
-export function volumeOf(shape: HeapShape, { lengthM: l, widthM: w, heightM: h, topWidthM }: Measures): number {
+export function volumeOf(
+  shape: HeapShape,
+  { lengthM: l, widthM: w, heightM: h, topWidthM }: Measures,
+): number {
   switch (shape) {
-    case 'cube': return l * w * h;
-    case 'cylinder': return Math.PI * (l / 2) * (w / 2) * h;
-    case 'bay': return ((l + Math.min(l, topWidthM ?? l)) / 2) * w * h;
-    case 'tub': return troughAreaM2(w, h) * l;
-    case 'cone': return (Math.PI * (l / 2) * (w / 2) * h) / 3;
-    case 'dome': return (2 / 3) * Math.PI * (l / 2) * (w / 2) * h;
-    case 'triangle': return ((w * h) / 2) * l;
-    case 'trapezoid': return (((topWidthM ?? w / 2) + w) / 2) * h * l;
-    case 'windrow': return ((2 * w * h) / 3) * l;
+    case 'cube':
+      return l * w * h;
+    case 'cylinder':
+      return Math.PI * (l / 2) * (w / 2) * h;
+    case 'bay':
+      return ((l + Math.min(l, topWidthM ?? l)) / 2) * w * h;
+    case 'tub':
+      return troughAreaM2(w, h) * l;
+    case 'cone':
+      return (Math.PI * (l / 2) * (w / 2) * h) / 3;
+    case 'dome':
+      return (2 / 3) * Math.PI * (l / 2) * (w / 2) * h;
+    case 'triangle':
+      return ((w * h) / 2) * l;
+    case 'trapezoid':
+      return (((topWidthM ?? w / 2) + w) / 2) * h * l;
+    case 'windrow':
+      return ((2 * w * h) / 3) * l;
   }
 }
 
@@ -41,10 +54,19 @@ function troughAreaM2(w: number, h: number): number {
 }
 
 /** A size at a moment, and how it is known: measured, judged by eye, from the level against the first mark, joined or carried off. */
-export type SizeAt = { readonly at: Instant; readonly m3: number; readonly how: 'built' | 'measured' | 'judged' | 'level' | 'joined' | 'carried-off' };
+export type SizeAt = {
+  readonly at: Instant;
+  readonly m3: number;
+  readonly how: 'built' | 'measured' | 'judged' | 'level' | 'joined' | 'carried-off';
+};
 
 export type SizeEvent =
-  | { readonly at: Instant; readonly kind: 'measured' | 'judged'; readonly m3: number; readonly heightM: number | null }
+  | {
+      readonly at: Instant;
+      readonly kind: 'measured' | 'judged';
+      readonly m3: number;
+      readonly heightM: number | null;
+    }
   | { readonly at: Instant; readonly kind: 'level'; readonly sunkCm: number }
   | { readonly at: Instant; readonly kind: 'joined' | 'carried-off'; readonly m3: number };
 
@@ -54,8 +76,12 @@ export type SizeEvent =
  * there before.
  * @returns by time; empty when its first volume is not known
  */
-export function sizesOf(first: { at: Instant; m3: number | null; heightM: number | null }, events: readonly SizeEvent[]): SizeAt[] {
-  let base: { m3: number; heightM: number | null; sunkCm: number } | null = first.m3 === null ? null : { m3: first.m3, heightM: first.heightM, sunkCm: 0 };
+export function sizesOf(
+  first: { at: Instant; m3: number | null; heightM: number | null },
+  events: readonly SizeEvent[],
+): SizeAt[] {
+  let base: { m3: number; heightM: number | null; sunkCm: number } | null =
+    first.m3 === null ? null : { m3: first.m3, heightM: first.heightM, sunkCm: 0 };
   const out: SizeAt[] = base === null ? [] : [{ at: first.at, m3: base.m3, how: 'built' }];
   let sunk = 0;
   for (const e of [...events].sort((a, b) => a.at - b.at)) {

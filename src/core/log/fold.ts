@@ -6,10 +6,30 @@ import type { Point } from '../evidence/types';
 
 /** A reading with the entry that brought it. */
 export type LoggedReading = FileReading & { readonly entry: string };
-export type LoggedEvent = Extract<Entry, { kind: 'turn' | 'water' | 'addition' | 'merge' | 'moisture' | 'observation' | 'note' | 'move' | 'cover' | 'screen' | 'cure' | 'release' }>;
+export type LoggedEvent = Extract<
+  Entry,
+  {
+    kind:
+      | 'turn'
+      | 'water'
+      | 'addition'
+      | 'merge'
+      | 'moisture'
+      | 'observation'
+      | 'note'
+      | 'move'
+      | 'cover'
+      | 'screen'
+      | 'cure'
+      | 'release';
+  }
+>;
 
 /** A place where a round reads: with its side, and how far along a row, where that is known. */
-export type PlanPlace = Point & { readonly side?: string | undefined; readonly alongM?: number | undefined };
+export type PlanPlace = Point & {
+  readonly side?: string | undefined;
+  readonly alongM?: number | undefined;
+};
 
 /** The rules and policy that a batch is judged under, from a moment on. */
 export type Terms = {
@@ -53,15 +73,28 @@ export type BatchState = {
 
 export type SiteTerms = Pick<Terms, 'version' | 'since' | 'by' | 'policy' | 'rules'>;
 /** Distances and heights that rounds go by: a set of places for each stretch of a row, how near a border a place reads its neighbour's heat, how high the site lies. */
-export type RoundSettings = { readonly stretchM: number; readonly borderM: number; readonly altitudeM: number };
+export type RoundSettings = {
+  readonly stretchM: number;
+  readonly borderM: number;
+  readonly altitudeM: number;
+};
 export const USUAL_SETTINGS: RoundSettings = { stretchM: 5, borderM: 0.5, altitudeM: 0 };
 
-export type RuleVersion = { readonly version: number; readonly since: Instant; readonly by: string; readonly rule: DataOf<'rule'>['rule'] };
+export type RuleVersion = {
+  readonly version: number;
+  readonly since: Instant;
+  readonly by: string;
+  readonly rule: DataOf<'rule'>['rule'];
+};
 
 /** What the site's own entries say: thermometers, air, rules and policy. */
 export type SiteState = {
   readonly probes: ReadonlyMap<string, readonly ProbeCheck[]>;
-  readonly ambient: readonly { readonly at: Instant; readonly value: number; readonly unit: 'C' | 'F' }[];
+  readonly ambient: readonly {
+    readonly at: Instant;
+    readonly value: number;
+    readonly unit: 'C' | 'F';
+  }[];
   /** By version; empty until the site has chosen. */
   readonly terms: readonly SiteTerms[];
   /** Its own rules, each with its versions in order. */
@@ -80,7 +113,20 @@ export type SiteState = {
   readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
 };
 
-const EVENTS = new Set(['turn', 'water', 'addition', 'merge', 'moisture', 'observation', 'note', 'move', 'cover', 'screen', 'cure', 'release']);
+const EVENTS = new Set([
+  'turn',
+  'water',
+  'addition',
+  'merge',
+  'moisture',
+  'observation',
+  'note',
+  'move',
+  'cover',
+  'screen',
+  'cure',
+  'release',
+]);
 const isEvent = (entry: Entry): entry is LoggedEvent => EVENTS.has(entry.kind);
 
 /**
@@ -89,20 +135,39 @@ const isEvent = (entry: Entry): entry is LoggedEvent => EVENTS.has(entry.kind);
  */
 export function foldBatch(entries: readonly Entry[]): BatchState {
   // What was inherited from another heap stands before the entry that opened this one.
-  const opened = entries.findLast((e): e is Extract<Entry, { kind: 'opened' }> => e.kind === 'opened');
-  if (!opened) throw new RangeError('foldBatch: the entries hold none that opens the batch. Were all of its entries read?');
+  const opened = entries.findLast(
+    (e): e is Extract<Entry, { kind: 'opened' }> => e.kind === 'opened',
+  );
+  if (!opened)
+    throw new RangeError(
+      'foldBatch: the entries hold none that opens the batch. Were all of its entries read?',
+    );
   const struck = new Map<string, Entry>();
-  const corrections = entries.filter((e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction');
+  const corrections = entries.filter(
+    (e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction',
+  );
   for (const c of corrections) if (c.data.reading === undefined) struck.set(c.data.target, c);
   const live = entries.filter((e) => !struck.has(e.id));
   const own = live.filter((e) => e.batch === opened.batch);
   const built = live.findLast((e): e is Extract<Entry, { kind: 'built' }> => e.kind === 'built');
   return {
-    id: opened.id, opened: opened.data, openedAt: opened.at,
-    builtAt: built?.at ?? null, builtAs: built?.data.as ?? null,
-    terms: termsOf(opened, own), readings: readingsOf(entries, corrections, struck),
-    ...placesOf(opened, own), position: own.findLast((e) => e.kind === 'position')?.data.position ?? (opened.data.bay === undefined ? null : { bay: opened.data.bay }),
-    events: entries.filter(isEvent), template: own.findLast((e) => e.kind === 'method')?.data.template ?? opened.data.template ?? null, own, struck, entries,
+    id: opened.id,
+    opened: opened.data,
+    openedAt: opened.at,
+    builtAt: built?.at ?? null,
+    builtAs: built?.data.as ?? null,
+    terms: termsOf(opened, own),
+    readings: readingsOf(entries, corrections, struck),
+    ...placesOf(opened, own),
+    position:
+      own.findLast((e) => e.kind === 'position')?.data.position ??
+      (opened.data.bay === undefined ? null : { bay: opened.data.bay }),
+    events: entries.filter(isEvent),
+    template:
+      own.findLast((e) => e.kind === 'method')?.data.template ?? opened.data.template ?? null,
+    own,
+    struck,
+    entries,
   };
 }
 
@@ -110,37 +175,71 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
 function termsOf(opened: Extract<Entry, { kind: 'opened' }>, live: readonly Entry[]): Terms[] {
   const changes = live.filter((e): e is Extract<Entry, { kind: 'terms' }> => e.kind === 'terms');
   return [opened, ...changes].map(({ data, by, recordedAt }, i) => ({
-    version: i + 1, since: recordedAt, by, policy: data.policy, rules: data.rules, ownRules: data.ownRules, siteVersion: data.siteVersion ?? null,
+    version: i + 1,
+    since: recordedAt,
+    by,
+    policy: data.policy,
+    rules: data.rules,
+    ownRules: data.ownRules,
+    siteVersion: data.siteVersion ?? null,
   }));
 }
 
 /** The plan in force, and every place that ever was in one: a reading at a place that was given up is still a reading. */
-function placesOf(opened: Extract<Entry, { kind: 'opened' }>, live: readonly Entry[]): Pick<BatchState, 'plan' | 'points'> {
-  const plans: (readonly PlanPlace[])[] = [opened.data.points, ...live.flatMap((e) => (e.kind === 'plan' ? [e.data.points] : []))];
+function placesOf(
+  opened: Extract<Entry, { kind: 'opened' }>,
+  live: readonly Entry[],
+): Pick<BatchState, 'plan' | 'points'> {
+  const plans: (readonly PlanPlace[])[] = [
+    opened.data.points,
+    ...live.flatMap((e) => (e.kind === 'plan' ? [e.data.points] : [])),
+  ];
   const plan = plans.at(-1)!;
   const points = new Map(plan.map((p) => [p.id, p]));
   for (const p of plans.flat()) if (!points.has(p.id)) points.set(p.id, p);
   return { plan, points: [...points.values()] };
 }
 
-function readingsOf(entries: readonly Entry[], corrections: readonly Extract<Entry, { kind: 'correction' }>[], struck: ReadonlyMap<string, Entry>): LoggedReading[] {
+function readingsOf(
+  entries: readonly Entry[],
+  corrections: readonly Extract<Entry, { kind: 'correction' }>[],
+  struck: ReadonlyMap<string, Entry>,
+): LoggedReading[] {
   const readings = new Map<string, LoggedReading>();
   for (const e of entries) {
     if (e.kind !== 'round') continue;
     const gone = struck.get(e.id);
     const recorded = e.data.source === 'hand' ? { recordedAt: isoOf(e.recordedAt) } : {};
     for (const r of e.data.readings) {
-      readings.set(r.id, { ...recorded, ...r, entry: e.id, ...(gone?.kind === 'correction' ? { flag: 'rejected' as const, flagReason: gone.data.reason } : {}) });
+      readings.set(r.id, {
+        ...recorded,
+        ...r,
+        entry: e.id,
+        ...(gone?.kind === 'correction'
+          ? { flag: 'rejected' as const, flagReason: gone.data.reason }
+          : {}),
+      });
     }
   }
   for (const c of corrections) {
     const old = c.data.reading === undefined ? undefined : readings.get(c.data.reading);
     if (!old) continue;
     const replaced = c.data.value !== undefined;
-    readings.set(old.id, { ...old, flag: replaced ? 'superseded' : 'rejected', flagReason: c.data.reason });
+    readings.set(old.id, {
+      ...old,
+      flag: replaced ? 'superseded' : 'rejected',
+      flagReason: c.data.reason,
+    });
     if (!replaced) continue;
     const { flag: _flag, flagReason: _reason, ...kept } = old;
-    readings.set(c.id, { ...kept, id: c.id, value: c.data.value!, unit: c.data.unit ?? old.unit, recordedAt: isoOf(c.recordedAt), entry: c.id });
+    readings.set(c.id, {
+      ...kept,
+      id: c.id,
+      value: c.data.value!,
+      unit: c.data.unit ?? old.unit,
+      recordedAt: isoOf(c.recordedAt),
+      entry: c.id,
+    });
   }
   return [...readings.values()];
 }
@@ -162,10 +261,20 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   for (const e of entries) {
     if (struck.has(e.id)) continue;
     const { by, recordedAt: since } = e;
-    if (e.kind === 'site-terms') terms.push({ version: terms.length + 1, since, by, policy: e.data.policy, rules: e.data.rules });
+    if (e.kind === 'site-terms')
+      terms.push({
+        version: terms.length + 1,
+        since,
+        by,
+        policy: e.data.policy,
+        rules: e.data.rules,
+      });
     if (e.kind === 'rule') {
       const versions = rules.get(e.data.rule.id) ?? [];
-      rules.set(e.data.rule.id, [...versions, { version: versions.length + 1, since, by, rule: e.data.rule }]);
+      rules.set(e.data.rule.id, [
+        ...versions,
+        { version: versions.length + 1, since, by, rule: e.data.rule },
+      ]);
     }
     if (e.kind === 'instrument') instruments.set(e.data.instrument.name, e.data.instrument);
     if (e.kind === 'walk-order') walkOrder = e.data.batches.length > 0 ? e.data.batches : null;
@@ -173,14 +282,28 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     if (e.kind === 'template') templates.set(e.data.template.id, e.data.template);
     if (e.kind === 'work') work = e.data.work;
     if (e.kind === 'fire-card') fireCard = e.data.card;
-    if (e.kind === 'chore' && e.at >= (chores.get(e.data.chore)?.at ?? -Infinity)) chores.set(e.data.chore, { at: e.at, by });
+    if (e.kind === 'chore' && e.at >= (chores.get(e.data.chore)?.at ?? -Infinity))
+      chores.set(e.data.chore, { at: e.at, by });
     if (e.kind === 'probe-check') {
       if (!instruments.has(e.data.probe)) instruments.set(e.data.probe, null);
       const check = { at: e.at, referenceC: e.data.referenceC, readC: e.data.readC };
       const list = probes.get(e.data.probe);
-      if (list) list.push(check); else probes.set(e.data.probe, [check]);
+      if (list) list.push(check);
+      else probes.set(e.data.probe, [check]);
     }
     if (e.kind === 'ambient') ambient.push({ at: e.at, value: e.data.value, unit: e.data.unit });
   }
-  return { probes, ambient, terms, rules, instruments, walkOrder, settings, templates, work, fireCard, chores };
+  return {
+    probes,
+    ambient,
+    terms,
+    rules,
+    instruments,
+    walkOrder,
+    settings,
+    templates,
+    work,
+    fireCard,
+    chores,
+  };
 }

@@ -3,7 +3,25 @@ import type { Entry } from './entry';
 /** Heaps that came out of one another: a part that was carried off shares the past of the heap it came from, not its future. */
 
 /** Kinds that speak of the parent as a heap of its own, not of the matter that went along. */
-const OWN = new Set<Entry['kind']>(['opened', 'terms', 'plan', 'position', 'method', 'size', 'defer', 'assign', 'split', 'transfer', 'hold', 'ready', 'ended', 'release', 'skip', 'photo', 'stack']);
+const OWN = new Set<Entry['kind']>([
+  'opened',
+  'terms',
+  'plan',
+  'position',
+  'method',
+  'size',
+  'defer',
+  'assign',
+  'split',
+  'transfer',
+  'hold',
+  'ready',
+  'ended',
+  'release',
+  'skip',
+  'photo',
+  'stack',
+]);
 
 /**
  * What a part that was carried off at a moment has of the heap it came from: what had happened to the matter until then. A
@@ -11,31 +29,88 @@ const OWN = new Set<Entry['kind']>(['opened', 'terms', 'plan', 'position', 'meth
  * @param parent entries of the heap it came from, with what that one had inherited, in the order of the log
  */
 export function inheritedFrom(parent: readonly Entry[], at: number): Entry[] {
-  const shared = new Set(parent.filter((e) => !OWN.has(e.kind) && e.kind !== 'correction' && e.at <= at).map((e) => e.id));
-  return parent.filter((e) => shared.has(e.id) || (e.kind === 'correction' && shared.has(e.data.target)));
+  const shared = new Set(
+    parent
+      .filter((e) => !OWN.has(e.kind) && e.kind !== 'correction' && e.at <= at)
+      .map((e) => e.id),
+  );
+  return parent.filter(
+    (e) => shared.has(e.id) || (e.kind === 'correction' && shared.has(e.data.target)),
+  );
 }
 
 /** From which heap, and when, a heap was carried off; null: it was built. */
-export function splitFromOf(entries: readonly Entry[], batch: string): { batch: string; at: number } | null {
+export function splitFromOf(
+  entries: readonly Entry[],
+  batch: string,
+): { batch: string; at: number } | null {
   const opened = entries.find((e) => e.kind === 'opened' && e.batch === batch);
   return opened?.kind === 'opened' ? (opened.data.splitFrom ?? null) : null;
 }
 
 /** How heaps hang together. `share`: of the receiver's volume, where both were known. */
 export type Kinship =
-  | { readonly kind: 'split'; readonly from: string; readonly to: string; readonly at: number; readonly m3: number }
-  | { readonly kind: 'merge'; readonly from: string; readonly to: string; readonly at: number; readonly proven: boolean; readonly m3: number | null }
-  | { readonly kind: 'transfer'; readonly from: string; readonly to: string; readonly at: number; readonly what: string; readonly litres: number | null }
+  | {
+      readonly kind: 'split';
+      readonly from: string;
+      readonly to: string;
+      readonly at: number;
+      readonly m3: number;
+    }
+  | {
+      readonly kind: 'merge';
+      readonly from: string;
+      readonly to: string;
+      readonly at: number;
+      readonly proven: boolean;
+      readonly m3: number | null;
+    }
+  | {
+      readonly kind: 'transfer';
+      readonly from: string;
+      readonly to: string;
+      readonly at: number;
+      readonly what: string;
+      readonly litres: number | null;
+    }
   | { readonly kind: 'stack'; readonly from: string; readonly to: string; readonly at: number };
 
 /** The ties that a heap's own live entries tell of; each act is told once, by the end it left. */
 export function kinshipOf(entries: readonly Entry[], batch: string): Kinship[] {
-  const gone = new Set(entries.flatMap((e) => (e.kind === 'correction' && e.data.reading === undefined ? [e.data.target] : [])));
-  return entries.filter((e) => e.batch === batch && !gone.has(e.id)).flatMap((e): Kinship[] => {
-    if (e.kind === 'split') return [{ kind: 'split', from: batch, to: e.data.to, at: e.at, m3: e.data.volumeM3 }];
-    if (e.kind === 'merge' && e.data.from !== undefined) return [{ kind: 'merge', from: e.data.from, to: batch, at: e.at, proven: e.data.withProven, m3: e.data.volumeM3 ?? null }];
-    if (e.kind === 'transfer' && e.data.to !== undefined) return [{ kind: 'transfer', from: batch, to: e.data.to, at: e.at, what: e.data.what, litres: e.data.litres ?? null }];
-    if (e.kind === 'stack' && e.data.layer === 'upper') return [{ kind: 'stack', from: batch, to: e.data.with, at: e.at }];
-    return [];
-  });
+  const gone = new Set(
+    entries.flatMap((e) =>
+      e.kind === 'correction' && e.data.reading === undefined ? [e.data.target] : [],
+    ),
+  );
+  return entries
+    .filter((e) => e.batch === batch && !gone.has(e.id))
+    .flatMap((e): Kinship[] => {
+      if (e.kind === 'split')
+        return [{ kind: 'split', from: batch, to: e.data.to, at: e.at, m3: e.data.volumeM3 }];
+      if (e.kind === 'merge' && e.data.from !== undefined)
+        return [
+          {
+            kind: 'merge',
+            from: e.data.from,
+            to: batch,
+            at: e.at,
+            proven: e.data.withProven,
+            m3: e.data.volumeM3 ?? null,
+          },
+        ];
+      if (e.kind === 'transfer' && e.data.to !== undefined)
+        return [
+          {
+            kind: 'transfer',
+            from: batch,
+            to: e.data.to,
+            at: e.at,
+            what: e.data.what,
+            litres: e.data.litres ?? null,
+          },
+        ];
+      if (e.kind === 'stack' && e.data.layer === 'upper')
+        return [{ kind: 'stack', from: batch, to: e.data.with, at: e.at }];
+      return [];
+    });
 }

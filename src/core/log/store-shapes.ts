@@ -10,10 +10,21 @@ const id = z.string().regex(/^[a-z0-9-]{1,60}$/, PROBLEM.plainId);
 const Words = z.string().trim().max(500);
 /** Pictures by the hash under which the hub keeps them. */
 const Photos = z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12);
-const Moment = z.int().min(Date.UTC(2000, 0, 1)).max(Date.UTC(2200, 0, 1));
+const Moment = z
+  .int()
+  .min(Date.UTC(2000, 0, 1))
+  .max(Date.UTC(2200, 0, 1));
 
 /** What a material does in a heap. Greens bring nitrogen, browns carbon, structure keeps air paths open. */
-export const ROLES = ['green', 'brown', 'structure', 'activator', 'mineral', 'finished', 'liquid'] as const;
+export const ROLES = [
+  'green',
+  'brown',
+  'structure',
+  'activator',
+  'mineral',
+  'finished',
+  'liquid',
+] as const;
 export type Role = (typeof ROLES)[number];
 /** What a material may bring in. None: clean. */
 export const RISKS = ['raw-animal', 'food', 'seeds', 'disease', 'chemical', 'sharps'] as const;
@@ -21,101 +32,258 @@ export type Risk = (typeof RISKS)[number];
 export const PARTICLES = ['paste', 'fine', 'medium', 'coarse', 'long', 'liquid'] as const;
 export type Particle = (typeof PARTICLES)[number];
 /** The state of a load: the same grass is green when fresh and brown when dry. */
-export const LOAD_STATES = ['fresh', 'dried', 'frozen', 'fermenting', 'soaked', 'aged', 'charged'] as const;
+export const LOAD_STATES = [
+  'fresh',
+  'dried',
+  'frozen',
+  'fermenting',
+  'soaked',
+  'aged',
+  'charged',
+] as const;
 export type LoadState = (typeof LOAD_STATES)[number];
 
-const range = (least: number, most: number, message: string) => z.strictObject({ low: z.number().min(least, message).max(most, message), usual: z.number().min(least, message).max(most, message), high: z.number().min(least, message).max(most, message) })
-  .refine((r) => r.low <= r.usual && r.usual <= r.high, { path: ['usual'], message: PROBLEM.rangeOrder });
+const range = (least: number, most: number, message: string) =>
+  z
+    .strictObject({
+      low: z.number().min(least, message).max(most, message),
+      usual: z.number().min(least, message).max(most, message),
+      high: z.number().min(least, message).max(most, message),
+    })
+    .refine((r) => r.low <= r.usual && r.usual <= r.high, {
+      path: ['usual'],
+      message: PROBLEM.rangeOrder,
+    });
 export type Range = { readonly low: number; readonly usual: number; readonly high: number };
 
 /** Figures of a material. % N of dry weight; C:N by weight; moisture in % of wet weight; bulk density as it lies, kg/m³. Null: not known. */
 export const FIGURE_NAMES = ['n', 'cn', 'moisture', 'density'] as const;
 export type FigureName = (typeof FIGURE_NAMES)[number];
-const BOUNDS: Readonly<Record<FigureName, readonly [least: number, most: number, otherwise: string]>> = { n: [0, 50, PROBLEM.nitrogen], cn: [0, 5000, PROBLEM.cnRatio], moisture: [0, 99.5, PROBLEM.moisturePct], density: [5, 3000, PROBLEM.density] };
-const ofEach = <T>(make: (...bounds: (typeof BOUNDS)[FigureName]) => T): Record<FigureName, T> => Object.fromEntries(FIGURE_NAMES.map((k) => [k, make(...BOUNDS[k])])) as Record<FigureName, T>;
+const BOUNDS: Readonly<
+  Record<FigureName, readonly [least: number, most: number, otherwise: string]>
+> = {
+  n: [0, 50, PROBLEM.nitrogen],
+  cn: [0, 5000, PROBLEM.cnRatio],
+  moisture: [0, 99.5, PROBLEM.moisturePct],
+  density: [5, 3000, PROBLEM.density],
+};
+const ofEach = <T>(make: (...bounds: (typeof BOUNDS)[FigureName]) => T): Record<FigureName, T> =>
+  Object.fromEntries(FIGURE_NAMES.map((k) => [k, make(...BOUNDS[k])])) as Record<FigureName, T>;
 const FIGURES = ofEach((least, most, otherwise) => range(least, most, otherwise).nullable());
 
 export const MaterialSchema = z.looseObject({
-  id, name: z.string().trim().min(2, PROBLEM.materialName).max(60), role: z.enum(ROLES), ...FIGURES, particle: z.enum(PARTICLES), risks: z.array(z.enum(RISKS)),
+  id,
+  name: z.string().trim().min(2, PROBLEM.materialName).max(60),
+  role: z.enum(ROLES),
+  ...FIGURES,
+  particle: z.enum(PARTICLES),
+  risks: z.array(z.enum(RISKS)),
   caution: Words.optional(),
   /** Where each figure comes from, in words. */
   sources: z.partialRecord(z.enum(FIGURE_NAMES), z.string().trim().min(2).max(200)),
   /** What is different in another state. */
-  states: z.partialRecord(z.enum(LOAD_STATES), z.looseObject({ role: z.enum(ROLES), ...FIGURES })).optional(),
+  states: z
+    .partialRecord(z.enum(LOAD_STATES), z.looseObject({ role: z.enum(ROLES), ...FIGURES }))
+    .optional(),
   /** Values measured by a laboratory, with their day: each stands over the table's. */
-  lab: z.strictObject(ofEach((least, most, otherwise) => z.strictObject({ value: z.number().min(least, otherwise).max(most, otherwise), at: Moment, words: Words.optional() }).optional())).optional(),
+  lab: z
+    .strictObject(
+      ofEach((least, most, otherwise) =>
+        z
+          .strictObject({
+            value: z.number().min(least, otherwise).max(most, otherwise),
+            at: Moment,
+            words: Words.optional(),
+          })
+          .optional(),
+      ),
+    )
+    .optional(),
 });
 export type Material = z.output<typeof MaterialSchema>;
 
-export const OwnMeasureSchema = z.strictObject({ id, name: z.string().trim().min(1, PROBLEM.measureName).max(30), many: z.string().trim().min(1).max(30).optional(), litres: z.number(PROBLEM.litres).min(0.05, PROBLEM.litres).max(60_000, PROBLEM.litres) });
+export const OwnMeasureSchema = z.strictObject({
+  id,
+  name: z.string().trim().min(1, PROBLEM.measureName).max(30),
+  many: z.string().trim().min(1).max(30).optional(),
+  litres: z.number(PROBLEM.litres).min(0.05, PROBLEM.litres).max(60_000, PROBLEM.litres),
+});
 export type OwnMeasure = z.output<typeof OwnMeasureSchema>;
 
 const about = z.boolean().optional();
 /** How much: in a measure of the site with the litres that it held then, in litres, in kg, or not known. Unknown stays unknown. */
-export const AmountSchema = z.discriminatedUnion('in', [
-  z.strictObject({ in: z.literal('measure'), n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(10_000, PROBLEM.amountMany), measure: id, name: z.string().max(30), litresEach: z.number().positive().max(60_000), about }),
-  z.strictObject({ in: z.literal('litres'), n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(500_000, PROBLEM.litresMost), about }),
-  z.strictObject({ in: z.literal('kg'), n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(100_000, PROBLEM.kgMost), about }),
-  z.strictObject({ in: z.literal('unknown'), words: Words.optional() }),
-]).refine((a) => a.in !== 'measure' || a.n * a.litresEach <= 500_000, { path: ['n'], message: PROBLEM.litresMost });
+export const AmountSchema = z
+  .discriminatedUnion('in', [
+    z.strictObject({
+      in: z.literal('measure'),
+      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(10_000, PROBLEM.amountMany),
+      measure: id,
+      name: z.string().max(30),
+      litresEach: z.number().positive().max(60_000),
+      about,
+    }),
+    z.strictObject({
+      in: z.literal('litres'),
+      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(500_000, PROBLEM.litresMost),
+      about,
+    }),
+    z.strictObject({
+      in: z.literal('kg'),
+      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(100_000, PROBLEM.kgMost),
+      about,
+    }),
+    z.strictObject({ in: z.literal('unknown'), words: Words.optional() }),
+  ])
+  .refine((a) => a.in !== 'measure' || a.n * a.litresEach <= 500_000, {
+    path: ['n'],
+    message: PROBLEM.litresMost,
+  });
 export type Amount = z.output<typeof AmountSchema>;
 
 /** One thing that went, or is to go, into a heap. */
-export const PartSchema = z.looseObject({ material: id, load: z.uuid().optional(), amount: AmountSchema });
+export const PartSchema = z.looseObject({
+  material: id,
+  load: z.uuid().optional(),
+  amount: AmountSchema,
+});
 export type Part = z.output<typeof PartSchema>;
 
 export const ANSWERS = ['accept', 'ask', 'refuse'] as const;
 export type Answer = (typeof ANSWERS)[number];
 /** What the site takes: one line for a material or for a risk, for all methods or some. The first that fits holds. */
-export const AcceptLineSchema = z.strictObject({ material: id.optional(), risk: z.enum(RISKS).optional(), kept: z.array(z.enum(METHODS)).min(1).optional(), answer: z.enum(ANSWERS), reason: z.string().trim().min(3, PROBLEM.reason).max(200) })
-  .refine((l) => (l.material === undefined) !== (l.risk === undefined), { path: ['material'], message: PROBLEM.acceptWhat });
+export const AcceptLineSchema = z
+  .strictObject({
+    material: id.optional(),
+    risk: z.enum(RISKS).optional(),
+    kept: z.array(z.enum(METHODS)).min(1).optional(),
+    answer: z.enum(ANSWERS),
+    reason: z.string().trim().min(3, PROBLEM.reason).max(200),
+  })
+  .refine((l) => (l.material === undefined) !== (l.risk === undefined), {
+    path: ['material'],
+    message: PROBLEM.acceptWhat,
+  });
 export type AcceptLine = z.output<typeof AcceptLineSchema>;
 
 /** A figure of one load that was measured instead of taken from the table. */
-export const LoadTestSchema = z.looseObject({ how: z.enum(['bucket', 'drying', 'squeeze', 'laboratory']), density: z.number().min(5, PROBLEM.density).max(3000, PROBLEM.density).optional(), airPct: z.number().min(0).max(100).optional(), moisturePct: z.number().min(0, PROBLEM.moisturePct).max(99.5, PROBLEM.moisturePct).optional(), working: z.array(z.string().max(300)).max(12).optional() });
+export const LoadTestSchema = z.looseObject({
+  how: z.enum(['bucket', 'drying', 'squeeze', 'laboratory']),
+  density: z.number().min(5, PROBLEM.density).max(3000, PROBLEM.density).optional(),
+  airPct: z.number().min(0).max(100).optional(),
+  moisturePct: z.number().min(0, PROBLEM.moisturePct).max(99.5, PROBLEM.moisturePct).optional(),
+  working: z.array(z.string().max(300)).max(12).optional(),
+});
 export type LoadTest = z.output<typeof LoadTestSchema>;
 
 export const LOAD_ENDS = ['discarded', 'spread', 'sold', 'returned', 'counted-out'] as const;
 export const LoadSchema = z.looseObject({
-  material: id, what: z.string().trim().max(80).optional(), supplier: z.string().trim().max(80).optional(), amount: AmountSchema, state: z.enum(LOAD_STATES),
-  sprayed: z.enum(['no', 'yes', 'unknown']), /** Live seeds or roots in it, where somebody knows better than the table. */ seeds: z.boolean().optional(),
-  certificate: z.string().trim().max(120).optional(), cost: z.number().min(-1_000_000).max(1_000_000).optional(), where: z.string().trim().max(60).optional(),
-  answer: z.enum(ANSWERS), /** What was asked, or why it was refused. */ asked: Words.optional(), /** What was done with a refused load. */ done: Words.optional(),
+  material: id,
+  what: z.string().trim().max(80).optional(),
+  supplier: z.string().trim().max(80).optional(),
+  amount: AmountSchema,
+  state: z.enum(LOAD_STATES),
+  sprayed: z.enum(['no', 'yes', 'unknown']),
+  /** Live seeds or roots in it, where somebody knows better than the table. */ seeds: z
+    .boolean()
+    .optional(),
+  certificate: z.string().trim().max(120).optional(),
+  cost: z.number().min(-1_000_000).max(1_000_000).optional(),
+  where: z.string().trim().max(60).optional(),
+  answer: z.enum(ANSWERS),
+  /** What was asked, or why it was refused. */ asked: Words.optional(),
+  /** What was done with a refused load. */ done: Words.optional(),
   /** It would else have gone to waste. */
-  waste: z.boolean(), readyFrom: Moment.optional(), /** What it will be by then. */ becomes: z.enum(LOAD_STATES).optional(), photos: Photos.optional(), words: Words.optional(),
+  waste: z.boolean(),
+  readyFrom: Moment.optional(),
+  /** What it will be by then. */ becomes: z.enum(LOAD_STATES).optional(),
+  photos: Photos.optional(),
+  words: Words.optional(),
 });
 export type Load = z.output<typeof LoadSchema>;
 
 export const LoadChangeSchema = z.looseObject({
-  load: z.uuid(), state: z.enum(LOAD_STATES).optional(), readyFrom: Moment.nullable().optional(), becomes: z.enum(LOAD_STATES).optional(), where: z.string().trim().max(60).optional(), answer: z.enum(ANSWERS).optional(), done: Words.optional(),
+  load: z.uuid(),
+  state: z.enum(LOAD_STATES).optional(),
+  readyFrom: Moment.nullable().optional(),
+  becomes: z.enum(LOAD_STATES).optional(),
+  where: z.string().trim().max(60).optional(),
+  answer: z.enum(ANSWERS).optional(),
+  done: Words.optional(),
   /** Counted again: so much is left. */
-  left: AmountSchema.optional(), gone: z.enum(LOAD_ENDS).optional(), test: LoadTestSchema.optional(), photos: Photos.optional(), words: Words.optional(),
+  left: AmountSchema.optional(),
+  gone: z.enum(LOAD_ENDS).optional(),
+  test: LoadTestSchema.optional(),
+  photos: Photos.optional(),
+  words: Words.optional(),
 });
 
 export const RecipeSchema = z.looseObject({
-  id: z.uuid(), name: z.string().trim().min(2, PROBLEM.recipeName).max(60), parts: z.array(PartSchema).max(60), waterL: z.number(PROBLEM.litres).min(0, PROBLEM.litres).max(100_000, PROBLEM.litres).optional(),
-  shape: z.enum(SHAPES).optional(), measures: MeasuresSchema.optional(), words: Words.optional(), /** Of which it is a copy. */ copyOf: z.uuid().optional(), away: z.boolean().optional(),
+  id: z.uuid(),
+  name: z.string().trim().min(2, PROBLEM.recipeName).max(60),
+  parts: z.array(PartSchema).max(60),
+  waterL: z.number(PROBLEM.litres).min(0, PROBLEM.litres).max(100_000, PROBLEM.litres).optional(),
+  shape: z.enum(SHAPES).optional(),
+  measures: MeasuresSchema.optional(),
+  words: Words.optional(),
+  /** Of which it is a copy. */ copyOf: z.uuid().optional(),
+  away: z.boolean().optional(),
 });
 export type Recipe = z.output<typeof RecipeSchema>;
 
 /** Something that went into a heap that is still building. */
-export const ChargeSchema = z.looseObject({
-  parts: z.array(PartSchema).max(60), waterL: z.number(PROBLEM.litres).min(0, PROBLEM.litres).max(100_000, PROBLEM.litres).optional(), /** Which layer of the lay-up this was, from 1 at the ground. */ layer: z.int().min(1).max(60).optional(),
-  way: z.enum(['layered', 'mixed']).optional(), activator: Words.optional(), base: Words.optional(), cover: Words.optional(), words: Words.optional(),
-}).refine((c) => c.parts.length > 0 || [c.waterL, c.activator, c.base, c.cover, c.words].some((x) => x !== undefined), { path: ['parts'], message: PROBLEM.nothingIn });
+export const ChargeSchema = z
+  .looseObject({
+    parts: z.array(PartSchema).max(60),
+    waterL: z.number(PROBLEM.litres).min(0, PROBLEM.litres).max(100_000, PROBLEM.litres).optional(),
+    /** Which layer of the lay-up this was, from 1 at the ground. */ layer: z
+      .int()
+      .min(1)
+      .max(60)
+      .optional(),
+    way: z.enum(['layered', 'mixed']).optional(),
+    activator: Words.optional(),
+    base: Words.optional(),
+    cover: Words.optional(),
+    words: Words.optional(),
+  })
+  .refine(
+    (c) =>
+      c.parts.length > 0 ||
+      [c.waterL, c.activator, c.base, c.cover, c.words].some((x) => x !== undefined),
+    { path: ['parts'], message: PROBLEM.nothingIn },
+  );
 export type Charge = z.output<typeof ChargeSchema>;
 
 /** A heap that was under way before its log began here. What is not known is left out. */
-export const AdoptedSchema = z.looseObject({ /** Before this nothing was recorded here. */ from: Moment, rawAt: z.enum(['known', 'about', 'unknown']), turnings: z.int().min(0).max(200).optional(), highestC: z.number().min(-30).max(110).optional(), words: Words.optional() });
+export const AdoptedSchema = z.looseObject({
+  /** Before this nothing was recorded here. */ from: Moment,
+  rawAt: z.enum(['known', 'about', 'unknown']),
+  turnings: z.int().min(0).max(200).optional(),
+  highestC: z.number().min(-30).max(110).optional(),
+  words: Words.optional(),
+});
 
 export const SLOT_KINDS = ['bay', 'bin', 'tub', 'row', 'pad', 'store'] as const;
 /** A bay, bin, tub, row or stock place on the site's map. Metres; x to the right and y down from the map's corner; a row runs along its length. */
 export const SlotSchema = z.looseObject({
-  id, name: z.string().trim().min(1, PROBLEM.slotName).max(40), kind: z.enum(SLOT_KINDS), xM: z.number().min(0).max(2000), yM: z.number().min(0).max(2000),
-  lengthM: z.number().positive(PROBLEM.metres).max(1000, PROBLEM.metres), widthM: z.number().positive(PROBLEM.metres).max(100, PROBLEM.metres), heightM: z.number().positive(PROBLEM.metres).max(10, PROBLEM.metres), base: z.string().trim().max(80).optional(), air: z.string().trim().max(80).optional(),
+  id,
+  name: z.string().trim().min(1, PROBLEM.slotName).max(40),
+  kind: z.enum(SLOT_KINDS),
+  xM: z.number().min(0).max(2000),
+  yM: z.number().min(0).max(2000),
+  lengthM: z.number().positive(PROBLEM.metres).max(1000, PROBLEM.metres),
+  widthM: z.number().positive(PROBLEM.metres).max(100, PROBLEM.metres),
+  heightM: z.number().positive(PROBLEM.metres).max(10, PROBLEM.metres),
+  base: z.string().trim().max(80).optional(),
+  air: z.string().trim().max(80).optional(),
   /** What this unit may hold. Absent: all that the site takes. */
-  only: z.array(z.enum(RISKS)).optional(), words: Words.optional(),
+  only: z.array(z.enum(RISKS)).optional(),
+  words: Words.optional(),
 });
 export type Slot = z.output<typeof SlotSchema>;
-export const SiteMapSchema = z.looseObject({ widthM: z.number().positive(PROBLEM.metres).max(2000, PROBLEM.metres), depthM: z.number().positive(PROBLEM.metres).max(2000, PROBLEM.metres), slots: z.array(SlotSchema).max(200) });
+export const SiteMapSchema = z.looseObject({
+  widthM: z.number().positive(PROBLEM.metres).max(2000, PROBLEM.metres),
+  depthM: z.number().positive(PROBLEM.metres).max(2000, PROBLEM.metres),
+  slots: z.array(SlotSchema).max(200),
+});
 export type SiteMap = z.output<typeof SiteMapSchema>;

@@ -8,7 +8,12 @@ export type MixSchool = (typeof MIX_SCHOOLS)[number];
 
 export type SchoolSays =
   | { readonly school: MixSchool; readonly says: 'fits' }
-  | { readonly school: MixSchool; readonly says: 'more-brown' | 'more-green'; /** So many litres of it, as the school counts; null: it names no amount. */ readonly litres: number | null }
+  | {
+      readonly school: MixSchool;
+      readonly says: 'more-brown' | 'more-green';
+      /** So many litres of it, as the school counts; null: it names no amount. */ readonly litres:
+        number | null;
+    }
   | { readonly school: MixSchool; readonly says: 'unknown'; readonly missing: readonly string[] };
 
 /** Litres of browns for a litre of greens that each bucket school asks for. */
@@ -19,17 +24,30 @@ const CONTENT = 0.15;
 const COVER = 0.5;
 
 /** Greens and browns of a mix by volume, L. Structure and finished compost count as brown, liquids and minerals as neither; null: a volume is not known. */
-export function tally(parts: readonly Ingredient[]): { readonly green: number; readonly brown: number; readonly missing: readonly string[] } {
+export function tally(parts: readonly Ingredient[]): {
+  readonly green: number;
+  readonly brown: number;
+  readonly missing: readonly string[];
+} {
   const green = parts.filter((p) => p.role === 'green' || p.role === 'activator');
-  const brown = parts.filter((p) => p.role === 'brown' || p.role === 'structure' || p.role === 'finished');
-  const sum = (list: readonly Ingredient[]): number => list.reduce((s, p) => s + (p.litres ?? 0), 0);
-  return { green: sum(green), brown: sum(brown), missing: [...green, ...brown].filter((p) => p.litres === null).map((p) => p.name) };
+  const brown = parts.filter(
+    (p) => p.role === 'brown' || p.role === 'structure' || p.role === 'finished',
+  );
+  const sum = (list: readonly Ingredient[]): number =>
+    list.reduce((s, p) => s + (p.litres ?? 0), 0);
+  return {
+    green: sum(green),
+    brown: sum(brown),
+    missing: [...green, ...brown].filter((p) => p.litres === null).map((p) => p.name),
+  };
 }
 
 function byBucket(school: keyof typeof BUCKETS, green: number, brown: number): SchoolSays {
   const wanted = BUCKETS[school] * green;
   if (green > 0 && Math.abs(brown - wanted) <= CONTENT * wanted) return { school, says: 'fits' };
-  return brown < wanted ? { school, says: 'more-brown', litres: wanted - brown } : { school, says: 'more-green', litres: brown / BUCKETS[school] - green };
+  return brown < wanted
+    ? { school, says: 'more-brown', litres: wanted - brown }
+    : { school, says: 'more-green', litres: brown / BUCKETS[school] - green };
 }
 
 /** What each school says of a mix. */
@@ -39,10 +57,27 @@ export function schoolsOf(parts: readonly Ingredient[], mix: Mix): SchoolSays[] 
   const weigh = (): SchoolSays => {
     if (!mix.cn.ok) return { school: 'by-weight', says: 'unknown', missing: mix.cn.missing };
     const at = standingOf(WINDOWS.cn, cn!.value);
-    return at === 'preferred' ? { school: 'by-weight', says: 'fits' } : { school: 'by-weight', says: at.endsWith('low') ? 'more-brown' : 'more-green', litres: null };
+    return at === 'preferred'
+      ? { school: 'by-weight', says: 'fits' }
+      : {
+          school: 'by-weight',
+          says: at.endsWith('low') ? 'more-brown' : 'more-green',
+          litres: null,
+        };
   };
   const none = parts.length === 0 ? ['nothing is in it yet'] : missing;
-  const counted: SchoolSays[] = none.length > 0 ? (['1:1', '1:2', '1:3', 'cover'] as const).map((school) => ({ school, says: 'unknown', missing: [...new Set(none)] }))
-    : [...(['1:1', '1:2', '1:3'] as const).map((s) => byBucket(s, green, brown)), brown >= COVER * green ? { school: 'cover', says: 'fits' } : { school: 'cover', says: 'more-brown', litres: COVER * green - brown }];
+  const counted: SchoolSays[] =
+    none.length > 0
+      ? (['1:1', '1:2', '1:3', 'cover'] as const).map((school) => ({
+          school,
+          says: 'unknown',
+          missing: [...new Set(none)],
+        }))
+      : [
+          ...(['1:1', '1:2', '1:3'] as const).map((s) => byBucket(s, green, brown)),
+          brown >= COVER * green
+            ? { school: 'cover', says: 'fits' }
+            : { school: 'cover', says: 'more-brown', litres: COVER * green - brown },
+        ];
   return [weigh(), ...counted];
 }

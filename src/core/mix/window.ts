@@ -1,7 +1,16 @@
 import type { Est, Figure, Mix } from './mix';
 
 /** Where a figure of a mix is wanted: best between the inner bounds, workable between the outer ones. */
-export type Window = { readonly id: WindowId; readonly name: string; readonly unit: string; readonly preferred: readonly [number, number]; readonly reasonable: readonly [number, number]; readonly scale: readonly [number, number]; readonly digits: number; readonly source: string };
+export type Window = {
+  readonly id: WindowId;
+  readonly name: string;
+  readonly unit: string;
+  readonly preferred: readonly [number, number];
+  readonly reasonable: readonly [number, number];
+  readonly scale: readonly [number, number];
+  readonly digits: number;
+  readonly source: string;
+};
 export const WINDOW_IDS = ['cn', 'moisture', 'density', 'air'] as const;
 export type WindowId = (typeof WINDOW_IDS)[number];
 
@@ -9,10 +18,46 @@ const NRAES = 'On-Farm Composting Handbook, NRAES-54 (1992), from memory';
 
 /** Preferred and reasonable conditions of a hot heap. */
 export const WINDOWS: Readonly<Record<WindowId, Window>> = {
-  cn: { id: 'cn', name: 'Carbon to nitrogen', unit: 'C:N', preferred: [25, 30], reasonable: [20, 40], scale: [10, 55], digits: 1, source: NRAES },
-  moisture: { id: 'moisture', name: 'Moisture', unit: '% of weight', preferred: [50, 60], reasonable: [40, 65], scale: [25, 80], digits: 0, source: NRAES },
-  density: { id: 'density', name: 'Bulk density', unit: 'kg per m³, loose', preferred: [300, 550], reasonable: [200, 640], scale: [100, 900], digits: 0, source: `upper end ${NRAES}, the rest common practice` },
-  air: { id: 'air', name: 'Air space', unit: '% of volume', preferred: [35, 60], reasonable: [30, 75], scale: [0, 100], digits: 0, source: 'common practice: under about a third, air no longer moves through' },
+  cn: {
+    id: 'cn',
+    name: 'Carbon to nitrogen',
+    unit: 'C:N',
+    preferred: [25, 30],
+    reasonable: [20, 40],
+    scale: [10, 55],
+    digits: 1,
+    source: NRAES,
+  },
+  moisture: {
+    id: 'moisture',
+    name: 'Moisture',
+    unit: '% of weight',
+    preferred: [50, 60],
+    reasonable: [40, 65],
+    scale: [25, 80],
+    digits: 0,
+    source: NRAES,
+  },
+  density: {
+    id: 'density',
+    name: 'Bulk density',
+    unit: 'kg per m³, loose',
+    preferred: [300, 550],
+    reasonable: [200, 640],
+    scale: [100, 900],
+    digits: 0,
+    source: `upper end ${NRAES}, the rest common practice`,
+  },
+  air: {
+    id: 'air',
+    name: 'Air space',
+    unit: '% of volume',
+    preferred: [35, 60],
+    reasonable: [30, 75],
+    scale: [0, 100],
+    digits: 0,
+    source: 'common practice: under about a third, air no longer moves through',
+  },
 };
 
 export type Standing = 'unknown' | 'preferred' | 'low' | 'high' | 'too-low' | 'too-high';
@@ -29,13 +74,26 @@ export const estOf = (f: Figure): Est | null => (f.ok ? f.est : null);
 
 /** How far a value lies outside of the preferred window, in widths of the reasonable margin on that side: 1 is its edge. */
 export function missBy(w: Window, value: number): number {
-  if (value < w.preferred[0]) return (w.preferred[0] - value) / Math.max(1e-9, w.preferred[0] - w.reasonable[0]);
-  return value > w.preferred[1] ? (value - w.preferred[1]) / Math.max(1e-9, w.reasonable[1] - w.preferred[1]) : 0;
+  if (value < w.preferred[0])
+    return (w.preferred[0] - value) / Math.max(1e-9, w.preferred[0] - w.reasonable[0]);
+  return value > w.preferred[1]
+    ? (value - w.preferred[1]) / Math.max(1e-9, w.reasonable[1] - w.preferred[1])
+    : 0;
 }
 
 /** How far a mix is from what is preferred, all figures taken together; null: C:N or moisture cannot be told. */
 export function missOf(mix: Mix): number | null {
-  const [cn, wet, dense, air] = [estOf(mix.cn), estOf(mix.moisture), estOf(mix.density), estOf(mix.air)];
+  const [cn, wet, dense, air] = [
+    estOf(mix.cn),
+    estOf(mix.moisture),
+    estOf(mix.density),
+    estOf(mix.air),
+  ];
   if (!cn || !wet) return null;
-  return missBy(WINDOWS.cn, cn.value) + missBy(WINDOWS.moisture, wet.value) + (dense ? missBy(WINDOWS.density, Math.max(dense.value, WINDOWS.density.preferred[0])) : 0) + (air ? missBy(WINDOWS.air, Math.min(air.value, WINDOWS.air.preferred[1])) : 0);
+  return (
+    missBy(WINDOWS.cn, cn.value) +
+    missBy(WINDOWS.moisture, wet.value) +
+    (dense ? missBy(WINDOWS.density, Math.max(dense.value, WINDOWS.density.preferred[0])) : 0) +
+    (air ? missBy(WINDOWS.air, Math.min(air.value, WINDOWS.air.preferred[1])) : 0)
+  );
 }

@@ -7,7 +7,8 @@ import { standingOf, WINDOWS, WINDOW_IDS } from './window';
 import { listText } from '../quantity/format';
 import { limitText, mixSays, schoolSays, solvedSays, windowInShort, windowSays } from './words';
 
-const of = (cn: number, wet: number, density: number) => mixOf([plain({ name: 'mix', kg: 1000, wet, n: 50 / cn, c: 50, density })]);
+const of = (cn: number, wet: number, density: number) =>
+  mixOf([plain({ name: 'mix', kg: 1000, wet, n: 50 / cn, c: 50, density })]);
 
 describe('what is said of a mix', () => {
   test.each([
@@ -15,35 +16,65 @@ describe('what is said of a mix', () => {
     [15, 55, 450, /^It would heat, but smell of ammonia: too little carbon for its nitrogen\.$/],
     [23, 55, 450, /^A little rich: some of its nitrogen will leave as ammonia\.$/],
     [60, 55, 450, /^It would hardly heat: too little nitrogen/],
-    [27, 72, 450, /^The balance of carbon and nitrogen is right, but it is too wet and would go sour\.$/],
+    [
+      27,
+      72,
+      450,
+      /^The balance of carbon and nitrogen is right, but it is too wet and would go sour\.$/,
+    ],
     [15, 30, 450, /smell of ammonia.*\. It is too dry to work\.$/],
     [27, 55, 720, /too dense to breathe\.$/],
     [27, 55, 150, /so loose that it would not hold its heat\.$/],
-  ])('C:N %i, %i %% moist, %i kg/m³', (cn, wet, density, says) => expect(mixSays(of(cn, wet, density))).toMatch(says));
+  ])('C:N %i, %i %% moist, %i kg/m³', (cn, wet, density, says) =>
+    expect(mixSays(of(cn, wet, density))).toMatch(says),
+  );
   test('no sentence ever holds a figure that is none, and each ends as one', () => {
-    fc.assert(fc.property(anyMix(6), (parts) => {
-      const mix = mixOf(parts);
-      for (const text of [mixSays(mix), ...WINDOW_IDS.map((id) => windowSays(id, mix)), ...schoolsOf(parts, mix).map((s) => `${schoolSays(s, { name: 'barrow', litres: 90 })}.`)]) {
-        expect(text).not.toMatch(/NaN|Infinity|undefined|null/);
-        expect(text).toMatch(/[.]$/);
-      }
-    }));
+    fc.assert(
+      fc.property(anyMix(6), (parts) => {
+        const mix = mixOf(parts);
+        for (const text of [
+          mixSays(mix),
+          ...WINDOW_IDS.map((id) => windowSays(id, mix)),
+          ...schoolsOf(parts, mix).map((s) => `${schoolSays(s, { name: 'barrow', litres: 90 })}.`),
+        ]) {
+          expect(text).not.toMatch(/NaN|Infinity|undefined|null/);
+          expect(text).toMatch(/[.]$/);
+        }
+      }),
+    );
   });
   test('what stands in the way is named, and nothing is made up', () => {
-    const mix = mixOf([{ ...plain({ name: 'some manure', kg: 1, wet: 70, n: 2, c: 40 }), kg: null, litres: null }]);
-    expect(mixSays(mix)).toBe('Cannot be computed: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.');
+    const mix = mixOf([
+      { ...plain({ name: 'some manure', kg: 1, wet: 70, n: 2, c: 40 }), kg: null, litres: null },
+    ]);
+    expect(mixSays(mix)).toBe(
+      'Cannot be computed: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.',
+    );
     expect(windowSays('cn', mix)).toBe('Cannot be computed: some manure.');
     expect(windowInShort('cn', mix)).toBe('not known');
   });
   test('in short it stands with its unit and in which direction it is off; an empty bench says what is wanted', () => {
-    expect([windowInShort('cn', of(22.2, 55, 450)), windowInShort('moisture', of(27, 55, 450)), windowInShort('density', of(27, 55, 720))]).toEqual(['22.2 low', '55 % ✓', '720 kg/m³ too high']);
+    expect([
+      windowInShort('cn', of(22.2, 55, 450)),
+      windowInShort('moisture', of(27, 55, 450)),
+      windowInShort('density', of(27, 55, 720)),
+    ]).toEqual(['22.2 low', '55 % ✓', '720 kg/m³ too high']);
     expect(windowSays('moisture', mixOf([]))).toBe('Wanted 50 to 60; 40 to 65 still works.');
   });
 });
 
 test('each window knows below, within and above; its bounds belong to it', () => {
   for (const w of Object.values(WINDOWS)) {
-    expect([w.reasonable[0], w.preferred[0], w.preferred[1], w.reasonable[1]].map((v) => standingOf(w, v))).toEqual([w.reasonable[0] < w.preferred[0] ? 'low' : 'preferred', 'preferred', 'preferred', w.reasonable[1] > w.preferred[1] ? 'high' : 'preferred']);
+    expect(
+      [w.reasonable[0], w.preferred[0], w.preferred[1], w.reasonable[1]].map((v) =>
+        standingOf(w, v),
+      ),
+    ).toEqual([
+      w.reasonable[0] < w.preferred[0] ? 'low' : 'preferred',
+      'preferred',
+      'preferred',
+      w.reasonable[1] > w.preferred[1] ? 'high' : 'preferred',
+    ]);
     expect(standingOf(w, w.reasonable[0] - 0.001)).toBe('too-low');
     expect(standingOf(w, w.reasonable[1] + 0.001)).toBe('too-high');
   }
@@ -51,24 +82,68 @@ test('each window knows below, within and above; its bounds belong to it', () =>
 
 test('what limits a solve is told with what there is and what it would take', () => {
   const straw = { key: 'x', name: 'Straw' };
-  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8, 'm3')).toBe('Straw: there are 10 kg, 80 L, and it would take 1.4 t, 11 m³');
-  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null, 'm3')).toBe('Straw: there is none, and it would take 40 kg');
-  expect(limitText({ code: 'MOST', ...straw, allowedKg: 10, wantsKg: 40 }, null, 'm3')).toBe('Straw: at most 10 kg was allowed, and it would take 40 kg');
-  expect(limitText({ code: 'LEAST', ...straw, allowedKg: 40, wantsKg: 0 }, null, 'm3')).toBe('Straw: at least 40 kg was asked for, and it would take none');
-  expect(limitText({ code: 'FIXED', ...straw, allowedKg: 40, wantsKg: 200 }, 8, 'yd3')).toBe('Straw: fixed at 40 kg, 320 L, and it would take 200 kg, 2.1 yd³');
-  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null, 'm3')).toMatch(/add structure, such as chip/);
-  expect(solvedSays({ reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [] }, { misses: ['cn'] })).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
+  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8, 'm3')).toBe(
+    'Straw: there are 10 kg, 80 L, and it would take 1.4 t, 11 m³',
+  );
+  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null, 'm3')).toBe(
+    'Straw: there is none, and it would take 40 kg',
+  );
+  expect(limitText({ code: 'MOST', ...straw, allowedKg: 10, wantsKg: 40 }, null, 'm3')).toBe(
+    'Straw: at most 10 kg was allowed, and it would take 40 kg',
+  );
+  expect(limitText({ code: 'LEAST', ...straw, allowedKg: 40, wantsKg: 0 }, null, 'm3')).toBe(
+    'Straw: at least 40 kg was asked for, and it would take none',
+  );
+  expect(limitText({ code: 'FIXED', ...straw, allowedKg: 40, wantsKg: 200 }, 8, 'yd3')).toBe(
+    'Straw: fixed at 40 kg, 320 L, and it would take 200 kg, 2.1 yd³',
+  );
+  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null, 'm3')).toMatch(
+    /add structure, such as chip/,
+  );
+  expect(
+    solvedSays(
+      { reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [] },
+      { misses: ['cn'] },
+    ),
+  ).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
   const reached = { reached: true, amounts: [], waterL: 0, misses: [], limits: [] };
   expect(solvedSays(reached, { misses: [] })).toBe('This reaches it.');
-  expect(solvedSays(reached, { misses: ['density'] })).toMatch(/in these measures it just misses bulk density\.$/);
+  expect(solvedSays(reached, { misses: ['density'] })).toMatch(
+    /in these measures it just misses bulk density\.$/,
+  );
 });
 
 test('amounts are said as people carry them', () => {
-  expect([measureText(1, 'bucket'), measureText(2.5, 'barrow'), measureText(3, 'pallet box'), measureText(0.5, 'scoop')]).toEqual(['1 bucket', '2.5 barrows', '3 pallet boxes', '0.5 scoops']);
-  expect([litresText(8.25), litresText(640), litresText(2500), litresText(13_000)]).toEqual(['8.25 L', '640 L', '2.5 m³', '13 m³']);
-  expect([litresText(640, 'yd3'), litresText(800, 'yd3'), litresText(13_000, 'yd3')]).toEqual(['640 L', '1.0 yd³', '17 yd³']);
-  expect([kgText(0.5), kgText(999), kgText(1450), kgText(24_000)]).toEqual(['0.5 kg', '999 kg', '1.4 t', '24 t']);
+  expect([
+    measureText(1, 'bucket'),
+    measureText(2.5, 'barrow'),
+    measureText(3, 'pallet box'),
+    measureText(0.5, 'scoop'),
+  ]).toEqual(['1 bucket', '2.5 barrows', '3 pallet boxes', '0.5 scoops']);
+  expect([litresText(8.25), litresText(640), litresText(2500), litresText(13_000)]).toEqual([
+    '8.25 L',
+    '640 L',
+    '2.5 m³',
+    '13 m³',
+  ]);
+  expect([litresText(640, 'yd3'), litresText(800, 'yd3'), litresText(13_000, 'yd3')]).toEqual([
+    '640 L',
+    '1.0 yd³',
+    '17 yd³',
+  ]);
+  expect([kgText(0.5), kgText(999), kgText(1450), kgText(24_000)]).toEqual([
+    '0.5 kg',
+    '999 kg',
+    '1.4 t',
+    '24 t',
+  ]);
   expect(amountText({ in: 'measure', n: 6, name: 'barrow', about: true })).toBe('about 6 barrows');
-  expect(amountText({ in: 'unknown', words: 'a heap at the gate' })).toBe('amount not known (a heap at the gate)');
-  expect([listText([]), listText(['a']), listText(['a', 'b', 'c'])]).toEqual(['', 'a', 'a, b and c']);
+  expect(amountText({ in: 'unknown', words: 'a heap at the gate' })).toBe(
+    'amount not known (a heap at the gate)',
+  );
+  expect([listText([]), listText(['a']), listText(['a', 'b', 'c'])]).toEqual([
+    '',
+    'a',
+    'a, b and c',
+  ]);
 });

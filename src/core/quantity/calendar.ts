@@ -18,8 +18,15 @@ function formatterOf(timeZone: string): Intl.DateTimeFormat {
   let format = formatters.get(timeZone);
   if (!format) {
     format = new Intl.DateTimeFormat('en-US', {
-      timeZone, hourCycle: 'h23', era: 'short', year: 'numeric', month: 'numeric', day: 'numeric',
-      hour: 'numeric', minute: 'numeric', second: 'numeric',
+      timeZone,
+      hourCycle: 'h23',
+      era: 'short',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
     });
     formatters.set(timeZone, format);
   }
@@ -44,7 +51,12 @@ function localClockMs(format: Intl.DateTimeFormat, at: Instant): number {
   const year = p.era === 'BC' ? 1 - Number(p.year) : Number(p.year);
   const date = new Date(0);
   date.setUTCFullYear(year, Number(p.month) - 1, Number(p.day));
-  return date.getTime() + Number(p.hour) * MS.hour + Number(p.minute) * MS.minute + Number(p.second) * MS.second;
+  return (
+    date.getTime() +
+    Number(p.hour) * MS.hour +
+    Number(p.minute) * MS.minute +
+    Number(p.second) * MS.second
+  );
 }
 
 /**
@@ -62,10 +74,14 @@ export function zoneOf(name: string): Zone {
     return near[0] === near[1] ? day * MS.day - near[0]! : firstInstantOf(dayNumber, day);
   };
   return {
-    name, dayNumber,
+    name,
+    dayNumber,
     startOfDay(day) {
       let start = starts.get(day);
-      if (start === undefined) { start = findStart(day); starts.set(day, start); }
+      if (start === undefined) {
+        start = findStart(day);
+        starts.set(day, start);
+      }
       return start;
     },
   };
@@ -80,11 +96,16 @@ function firstInstantOf(dayNumber: (at: Instant) => number, day: number): Instan
   let after = day * MS.day + 26 * MS.hour;
   // Quarter hours first: going forward in steps finds the first crossing even where midnight comes twice.
   for (let at = before; at <= after; at += 15 * MS.minute) {
-    if (dayNumber(at) >= day) { after = at; before = at - 15 * MS.minute; break; }
+    if (dayNumber(at) >= day) {
+      after = at;
+      before = at - 15 * MS.minute;
+      break;
+    }
   }
   while (after - before > 1) {
     const middle = Math.floor((before + after) / 2);
-    if (dayNumber(middle) >= day) after = middle; else before = middle;
+    if (dayNumber(middle) >= day) after = middle;
+    else before = middle;
   }
   return after;
 }
@@ -96,7 +117,11 @@ function firstInstantOf(dayNumber: (at: Instant) => number, day: number): Instan
 export function dayFrom(zone: Zone, at: Instant): LocalDay {
   let day = zone.dayNumber(at);
   while (zone.startOfDay(day + 1) <= at) day += 1;
-  return { date: new Date(day * MS.day).toISOString().slice(0, 10), start: zone.startOfDay(day), end: zone.startOfDay(day + 1) };
+  return {
+    date: new Date(day * MS.day).toISOString().slice(0, 10),
+    start: zone.startOfDay(day),
+    end: zone.startOfDay(day + 1),
+  };
 }
 
 /** The local days that touch [from, to], in order. */
@@ -106,7 +131,13 @@ export function localDays(zone: Zone, from: Instant, to: Instant): LocalDay[] {
   return days;
 }
 
-export type LocalParts = { readonly weekday: string; readonly day: number; readonly month: string; readonly year: number; readonly clock: string };
+export type LocalParts = {
+  readonly weekday: string;
+  readonly day: number;
+  readonly month: string;
+  readonly year: number;
+  readonly clock: string;
+};
 
 /** Notes are said again with each round that comes in; a clock read once need not be read again. */
 const known = new Map<string, LocalParts>();
@@ -129,7 +160,10 @@ function readParts(timeZone: string, at: Instant): LocalParts {
   return {
     weekday: ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'][shifted.getUTCDay()] ?? '',
     day: shifted.getUTCDate(),
-    month: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][shifted.getUTCMonth()] ?? '',
+    month:
+      ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][
+        shifted.getUTCMonth()
+      ] ?? '',
     year: shifted.getUTCFullYear(),
     clock: `${pad(shifted.getUTCHours())}:${pad(shifted.getUTCMinutes())}`,
   };
@@ -143,8 +177,13 @@ export function instantsOfLocal(timeZone: string, local: string): Instant[] {
   const wall = Date.parse(`${local}Z`);
   if (!Number.isFinite(wall)) return [];
   const format = formatterOf(timeZone);
-  const offsets = [-25, 25].map((h) => { const at = wall + h * MS.hour; return localClockMs(format, at) - Math.floor(at / 1000) * 1000; });
-  const found = offsets.map((offset) => wall - offset).filter((at) => localClockMs(format, at) === Math.floor(wall / 1000) * 1000);
+  const offsets = [-25, 25].map((h) => {
+    const at = wall + h * MS.hour;
+    return localClockMs(format, at) - Math.floor(at / 1000) * 1000;
+  });
+  const found = offsets
+    .map((offset) => wall - offset)
+    .filter((at) => localClockMs(format, at) === Math.floor(wall / 1000) * 1000);
   return [...new Set(found)].sort((a, b) => a - b);
 }
 
@@ -157,7 +196,8 @@ export function offsetText(timeZone: string, at: Instant): string {
 }
 
 /** The site's clock as a form's field shows it: `YYYY-MM-DDTHH:MM`. */
-export const localInput = (timeZone: string, at: Instant): string => new Date(localClockMs(formatterOf(timeZone), at)).toISOString().slice(0, 16);
+export const localInput = (timeZone: string, at: Instant): string =>
+  new Date(localClockMs(formatterOf(timeZone), at)).toISOString().slice(0, 16);
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 /** The weekday of a moment in a zone, 1 Monday to 7 Sunday, and how many minutes its clock is past midnight. */
@@ -166,4 +206,5 @@ export function weekdayOf(timeZone: string, at: Instant): { weekday: number; min
   return { weekday: WEEKDAYS.indexOf(p.weekday) + 1, minute: minutesOfClock(p.clock) };
 }
 /** `07:30` as minutes past midnight. */
-export const minutesOfClock = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
+export const minutesOfClock = (clock: string): number =>
+  Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));

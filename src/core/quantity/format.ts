@@ -33,16 +33,20 @@ export function durationText(hours: number): string {
   const minutes = Math.floor(hours * 60 + 1e-6);
   if (minutes < 60) return minutes === 0 ? '0 h' : `${minutes} min`;
   const whole = Math.floor(minutes / 60);
-  if (whole < 24) return minutes % 60 && whole < 6 ? `${whole} h ${minutes % 60} min` : `${whole} h`;
+  if (whole < 24)
+    return minutes % 60 && whole < 6 ? `${whole} h ${minutes % 60} min` : `${whole} h`;
   return `${Math.floor(whole / 24)} d ${whole % 24} h`;
 }
 
 /** An age or a limit: in hours up to two days, so that 34 h stands beside 36 h. */
-export const ageText = (hours: number): string => (hours >= 6 && hours < 48 ? `${Math.floor(hours + 1e-6)} h` : durationText(hours));
+export const ageText = (hours: number): string =>
+  hours >= 6 && hours < 48 ? `${Math.floor(hours + 1e-6)} h` : durationText(hours);
 
 /** What is still missing, rounded up to the hour: never less than it is. */
 export function missingText(hours: number): string {
-  return hours <= 0 ? '0 h' : durationText(hours < 1 ? Math.ceil(hours * 60 - 1e-6) / 60 : Math.ceil(hours - 1e-6));
+  return hours <= 0
+    ? '0 h'
+    : durationText(hours < 1 ? Math.ceil(hours * 60 - 1e-6) / 60 : Math.ceil(hours - 1e-6));
 }
 
 /** A span in the words of a rule: `15 days`, `3 days`, `60 hours`. */
@@ -69,7 +73,9 @@ export function soonText(timeZone: string, at: Instant, now: Instant): string {
   const p = localParts(timeZone, at);
   const today = localParts(timeZone, now);
   if (Math.abs(at - now) < MS.day && p.day === today.day) return p.clock;
-  return Math.abs(at - now) < 6.5 * MS.day ? `${p.weekday} ${p.clock}` : `${p.day} ${p.month} ${p.clock}`;
+  return Math.abs(at - now) < 6.5 * MS.day
+    ? `${p.weekday} ${p.clock}`
+    : `${p.day} ${p.month} ${p.clock}`;
 }
 
 /** Below this a volume is told in litres, or gallons beside cubic yards: a tenth of a cubic metre says too little of it. */
@@ -91,10 +97,13 @@ export function lengthText(m: number): string {
 }
 
 /** `1 turning`, `2 turnings`. */
-export const countText = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+export const countText = (n: number, one: string, many = `${one}s`): string =>
+  `${n} ${n === 1 ? one : many}`;
 
 /** How far a clock is off: `14 min ahead`, `2 h 5 min behind`. */
-export const clockText = (aheadMs: number): string => `${durationText(Math.abs(aheadMs) / MS.hour)} ${aheadMs > 0 ? 'ahead' : 'behind'}`;
+export const clockText = (aheadMs: number): string =>
+  `${durationText(Math.abs(aheadMs) / MS.hour)} ${aheadMs > 0 ? 'ahead' : 'behind'}`;
 
 /** `a`, `a and b`, `a, b and c`. */
-export const listText = (names: readonly string[]): string => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`);
+export const listText = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;

@@ -20,7 +20,14 @@ export function parseInstant(text: string): Instant | null {
   const m = STAMP.exec(text);
   if (!m) return null;
   const part = (i: number): number => Number(m[i] ?? 0);
-  const [year, month, day, hour, minute, second] = [part(1), part(2), part(3), part(4), part(5), part(6)];
+  const [year, month, day, hour, minute, second] = [
+    part(1),
+    part(2),
+    part(3),
+    part(4),
+    part(5),
+    part(6),
+  ];
   if (hour > 23 || minute > 59 || second > 59 || part(9) > 23 || part(10) > 59) return null;
   const ms = Number((m[7] ?? '').padEnd(3, '0').slice(0, 3));
   const date = new Date(0);

@@ -1,5 +1,8 @@
 /** Keeps the coldest of each of at most `most` equal spans of time, so that a million readings draw as one honest line. */
-export function thinToColdest<T extends { readonly at: number; readonly c: number }>(samples: readonly T[], most: number): T[] {
+export function thinToColdest<T extends { readonly at: number; readonly c: number }>(
+  samples: readonly T[],
+  most: number,
+): T[] {
   if (samples.length <= most) return [...samples];
   const [from, to] = [samples[0]!.at, samples.at(-1)!.at];
   const spans = new Map<number, T>();

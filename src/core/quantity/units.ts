@@ -12,5 +12,7 @@ export const VOLUME_SIGN: Readonly<Record<VolumeUnit, string>> = { m3: 'm³', yd
 
 export const fahrenheitToCelsius = (f: number): number => ((f - 32) * 5) / 9;
 export const celsiusToFahrenheit = (c: number): number => (c * 9) / 5 + 32;
-export const toCelsius = (value: number, unit: TempUnit): number => (unit === 'F' ? fahrenheitToCelsius(value) : value);
-export const fromCelsius = (celsius: number, unit: TempUnit): number => (unit === 'F' ? celsiusToFahrenheit(celsius) : celsius);
+export const toCelsius = (value: number, unit: TempUnit): number =>
+  unit === 'F' ? fahrenheitToCelsius(value) : value;
+export const fromCelsius = (celsius: number, unit: TempUnit): number =>
+  unit === 'F' ? celsiusToFahrenheit(celsius) : celsius;

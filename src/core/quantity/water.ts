@@ -12,10 +12,14 @@ const SEA_LEVEL_PA = 101_325;
  * The weather moves it by about 3 % either way, 1 K of boiling point.
  * @param altitudeM metres above sea level, −500 to 11,000
  */
-export const pressurePa = (altitudeM: number): number => SEA_LEVEL_PA * (1 - (0.0065 * altitudeM) / 288.15) ** 5.25588;
+export const pressurePa = (altitudeM: number): number =>
+  SEA_LEVEL_PA * (1 - (0.0065 * altitudeM) / 288.15) ** 5.25588;
 
 /** Coefficients of the saturation line, n1 to n10. */
-const N = [1167.0521452767, -724213.16703206, -17.073846940092, 12020.82470247, -3232555.0322333, 14.91510861353, -4823.2657361591, 405113.40542057, -0.23855557567849, 650.17534844798] as const;
+const N = [
+  1167.0521452767, -724213.16703206, -17.073846940092, 12020.82470247, -3232555.0322333,
+  14.91510861353, -4823.2657361591, 405113.40542057, -0.23855557567849, 650.17534844798,
+] as const;
 
 /**
  * Temperature at which water boils under a pressure, °C. Backward equation of region 4 of the industrial formulation

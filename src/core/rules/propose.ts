@@ -7,15 +7,24 @@ import { RULE_LIBRARY } from './library';
 export type Input = (typeof INPUTS)[number];
 
 /** Rules written for treated sewage sludge; others borrow their figures. */
-const SLUDGE_ONLY = new Set(['us-503-pfrp-turned', 'us-503-pfrp-static', 'us-503-psrp', 'us-503-var']);
+const SLUDGE_ONLY = new Set([
+  'us-503-pfrp-turned',
+  'us-503-pfrp-static',
+  'us-503-psrp',
+  'us-503-var',
+]);
 const HIGHER_RISK: readonly Input[] = ['manure', 'food-waste', 'biosolids', 'diseased-plants'];
 const GERMS: readonly Input[] = ['manure', 'food-waste', 'biosolids', 'diseased-plants', 'garden'];
 /** What carries germs that people fall ill from: raw dung, food, sludge. */
 const RAW: readonly Input[] = ['manure', 'food-waste', 'biosolids'];
 
 const WHY: Record<Input, string> = {
-  'manure': 'raw dung is in it', 'seeding-weeds': 'seeding weeds or late hay are in it', 'food-waste': 'food waste is in it',
-  'biosolids': 'sewage sludge is in it', 'diseased-plants': 'diseased plants are in it', 'garden': 'plant waste may carry germs too',
+  manure: 'raw dung is in it',
+  'seeding-weeds': 'seeding weeds or late hay are in it',
+  'food-waste': 'food waste is in it',
+  biosolids: 'sewage sludge is in it',
+  'diseased-plants': 'diseased plants are in it',
+  garden: 'plant waste may carry germs too',
 };
 
 function asksFor(rule: Rule, inputs: readonly Input[]): Input | undefined {
@@ -28,15 +37,38 @@ function asksFor(rule: Rule, inputs: readonly Input[]): Input | undefined {
 }
 
 /** The way that a heap is kept, as far as it decides which rules are written for it. */
-export type Keeping = { readonly method: Method; /** Air is blown or drawn through it. */ readonly aerated: boolean; /** It makes no claim of any kill. */ readonly noClaim: boolean };
+export type Keeping = {
+  readonly method: Method;
+  /** Air is blown or drawn through it. */ readonly aerated: boolean;
+  /** It makes no claim of any kill. */ readonly noClaim: boolean;
+};
 
-export const keepingOf = (method: Method, template: { readonly aerated?: boolean | undefined; readonly noClaim?: boolean | undefined } | null): Keeping => ({ method, aerated: template?.aerated ?? method === 'vessel', noClaim: template?.noClaim ?? false });
+export const keepingOf = (
+  method: Method,
+  template: {
+    readonly aerated?: boolean | undefined;
+    readonly noClaim?: boolean | undefined;
+  } | null,
+): Keeping => ({
+  method,
+  aerated: template?.aerated ?? method === 'vessel',
+  noClaim: template?.noClaim ?? false,
+});
 
 /** Whether a rule is written for a heap that is kept so: one for aerated piles is not offered to a pile without air. */
-export const fits = (rule: Pick<Rule, 'methods' | 'needsAir'>, { method, aerated }: Keeping): boolean => rule.methods.includes(method) && (!rule.needsAir || method === 'vessel' || aerated);
+export const fits = (
+  rule: Pick<Rule, 'methods' | 'needsAir'>,
+  { method, aerated }: Keeping,
+): boolean => rule.methods.includes(method) && (!rule.needsAir || method === 'vessel' || aerated);
 
 /** What decides which rules are proposed. @param siteRules those the site works to; empty: it has not chosen */
-export type Asked = { readonly keeping: Keeping; readonly inputs: readonly Input[]; readonly siteRules: readonly string[]; readonly timeZone: string; readonly own?: readonly Rule[] };
+export type Asked = {
+  readonly keeping: Keeping;
+  readonly inputs: readonly Input[];
+  readonly siteRules: readonly string[];
+  readonly timeZone: string;
+  readonly own?: readonly Rule[];
+};
 
 /** A rule to propose: what asks for it, and whose rule it is. */
 export type Proposal = { readonly id: string; readonly input: string; readonly from: string };
@@ -46,33 +78,63 @@ export type Proposal = { readonly id: string; readonly input: string; readonly f
  * the country of its time zone and of common practice, the ones that are written for how it is kept and that its inputs ask
  * for. A proposal only: what must be met, the local authority says.
  */
-export function proposedRules({ keeping, inputs, siteRules, timeZone, own = [] }: Asked): Proposal[] {
+export function proposedRules({
+  keeping,
+  inputs,
+  siteRules,
+  timeZone,
+  own = [],
+}: Asked): Proposal[] {
   if (keeping.noClaim) return [];
   const country = countryOf(timeZone);
-  return [...RULE_LIBRARY, ...own].filter((r) => fits(r, keeping)).flatMap((rule) => {
-    const ours = siteRules.length > 0 ? siteRules.includes(rule.id) : rule.jurisdiction === country || rule.jurisdiction === 'common practice';
-    const input = ours ? asksFor(rule, inputs) : undefined;
-    if (!input) return [];
-    const from = siteRules.length > 0 ? 'the site works to it' : rule.jurisdiction === country ? `${country}, by the site’s time zone` : 'common practice';
-    return [{ id: rule.id, input: WHY[input], from }];
-  });
+  return [...RULE_LIBRARY, ...own]
+    .filter((r) => fits(r, keeping))
+    .flatMap((rule) => {
+      const ours =
+        siteRules.length > 0
+          ? siteRules.includes(rule.id)
+          : rule.jurisdiction === country || rule.jurisdiction === 'common practice';
+      const input = ours ? asksFor(rule, inputs) : undefined;
+      if (!input) return [];
+      const from =
+        siteRules.length > 0
+          ? 'the site works to it'
+          : rule.jurisdiction === country
+            ? `${country}, by the site’s time zone`
+            : 'common practice';
+      return [{ id: rule.id, input: WHY[input], from }];
+    });
 }
 
 /** Why a germ rule is missing from those chosen, with the rules that would cover what goes in; null: none is missing. */
-export type MissingGermRule = { readonly why: string; readonly cover: readonly { readonly id: string; readonly title: string }[] };
+export type MissingGermRule = {
+  readonly why: string;
+  readonly cover: readonly { readonly id: string; readonly title: string }[];
+};
 
-export function missingGermRule({ keeping, inputs, timeZone, own = [] }: Omit<Asked, 'siteRules'>, chosen: readonly string[]): MissingGermRule | null {
+export function missingGermRule(
+  { keeping, inputs, timeZone, own = [] }: Omit<Asked, 'siteRules'>,
+  chosen: readonly string[],
+): MissingGermRule | null {
   const input = inputs.find((i) => RAW.includes(i));
   if (keeping.noClaim || !input) return null;
   const all = [...RULE_LIBRARY, ...own];
   // One that asks for turnings is no help to a heap that is not turned.
-  const turnsEnough = (r: Rule): boolean => keeping.method !== 'static' || leavesOf(r.requirement).some((leaf) => leaf.kind !== 'staged' && (leaf.kind !== 'hold' || leaf.turnings === 0));
-  const covers = (r: Rule): boolean => r.clock === 'germs' && fits(r, keeping) && turnsEnough(r) && asksFor(r, inputs) !== undefined;
+  const turnsEnough = (r: Rule): boolean =>
+    keeping.method !== 'static' ||
+    leavesOf(r.requirement).some(
+      (leaf) => leaf.kind !== 'staged' && (leaf.kind !== 'hold' || leaf.turnings === 0),
+    );
+  const covers = (r: Rule): boolean =>
+    r.clock === 'germs' && fits(r, keeping) && turnsEnough(r) && asksFor(r, inputs) !== undefined;
   if (all.some((r) => chosen.includes(r.id) && r.clock === 'germs')) return null;
   const country = countryOf(timeZone);
   const cover = all.filter(covers);
   const near = cover.filter((r) => r.jurisdiction === country || own.includes(r));
-  return { why: WHY[input], cover: (near.length > 0 ? near : cover).slice(0, 4).map(({ id, title }) => ({ id, title })) };
+  return {
+    why: WHY[input],
+    cover: (near.length > 0 ? near : cover).slice(0, 4).map(({ id, title }) => ({ id, title })),
+  };
 }
 
 /** Rules in the order of those somebody works to, so that the one they let lead comes first; others follow as they were. */

@@ -9,7 +9,10 @@ export function doseText(dose: number): string {
 }
 
 /** What can be said of a dose: a figure; none, where every full check came out too cool; or not known, where nothing tells. */
-export type DoseFinding = { readonly code: 'dose'; readonly dose: number } | { readonly code: 'none' } | { readonly code: 'unknown' };
+export type DoseFinding =
+  | { readonly code: 'dose'; readonly dose: number }
+  | { readonly code: 'none' }
+  | { readonly code: 'unknown' };
 
 /** A dose that may not be known. */
 export function doseFindingText(finding: DoseFinding): string {
@@ -40,7 +43,9 @@ function rangeText([low, high]: readonly [number, number], textOf: (x: number) =
 }
 
 /** A share of the volume between two bounds. */
-export const shareRangeText = (range: readonly [number, number]): string => rangeText(range, shareText);
+export const shareRangeText = (range: readonly [number, number]): string =>
+  rangeText(range, shareText);
 
 /** One in so many, between two bounds; the lesser share first. */
-export const oneInRangeText = (range: readonly [number, number]): string => rangeText(range, oneInText);
+export const oneInRangeText = (range: readonly [number, number]): string =>
+  rangeText(range, oneInText);

@@ -1,11 +1,23 @@
 /** A handful after a hard squeeze, in four steps: what it does, and what that means (common practice). */
 export const SQUEEZE_WORDS = {
-  crumbles: { word: 'Crumbles', means: 'too dry' }, holds: { word: 'Holds', means: 'no drop: a little dry' }, drops: { word: 'A drop or two', means: 'right' }, runs: { word: 'Runs out', means: 'too wet' },
+  crumbles: { word: 'Crumbles', means: 'too dry' },
+  holds: { word: 'Holds', means: 'no drop: a little dry' },
+  drops: { word: 'A drop or two', means: 'right' },
+  runs: { word: 'Runs out', means: 'too wet' },
 } as const;
 export type Squeeze = keyof typeof SQUEEZE_WORDS;
 
 /** What a heap smells of; none is a finding too. */
-export const SMELL_WORDS = { none: 'None', earthy: 'Earthy', sweet: 'Sweet', ammonia: 'Ammonia', sour: 'Sour', rotten: 'Rotten', burnt: 'Burnt' } as const;
+export const SMELL_WORDS = {
+  none: 'None',
+  earthy: 'Earthy',
+  sweet: 'Sweet',
+  ammonia: 'Ammonia',
+  sour: 'Sour',
+  rotten: 'Rotten',
+  burnt: 'Burnt',
+} as const;
 export type Smell = keyof typeof SMELL_WORDS;
 
-export const keysOf = <T extends object>(words: T): (keyof T & string)[] => Object.keys(words) as (keyof T & string)[];
+export const keysOf = <T extends object>(words: T): (keyof T & string)[] =>
+  Object.keys(words) as (keyof T & string)[];

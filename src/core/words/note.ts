@@ -1,4 +1,11 @@
-import { ageText, countText, durationText, spanText, tempBeside, whenText } from '../quantity/format';
+import {
+  ageText,
+  countText,
+  durationText,
+  spanText,
+  tempBeside,
+  whenText,
+} from '../quantity/format';
 import { MS, type Instant } from '../quantity/instant';
 import type { TempUnit, VolumeUnit } from '../quantity/units';
 
@@ -43,12 +50,26 @@ export type Note = {
 };
 
 /** Where and how a text is read; volumes in m³ unless said. */
-export type Locale = { readonly timeZone: string; readonly unit: TempUnit; readonly now: Instant; readonly volume?: VolumeUnit };
+export type Locale = {
+  readonly timeZone: string;
+  readonly unit: TempUnit;
+  readonly now: Instant;
+  readonly volume?: VolumeUnit;
+};
 
-const RESTART_WHAT = { add: 'Something raw went in', water: 'Unclean water went in', merge: 'It was joined with a heap that is not proven' };
-const SEED_WHAT = { add: 'Something with live seeds went in', water: 'Water with live seeds went in', merge: 'It was joined with a heap whose seeds are not proven dead' };
+const RESTART_WHAT = {
+  add: 'Something raw went in',
+  water: 'Unclean water went in',
+  merge: 'It was joined with a heap that is not proven',
+};
+const SEED_WHAT = {
+  add: 'Something with live seeds went in',
+  water: 'Water with live seeds went in',
+  merge: 'It was joined with a heap whose seeds are not proven dead',
+};
 
-const lost = (ms: number): string => (ms > 0 ? ` ${durationText(ms / MS.hour)} of this run no longer count toward days in a row.` : '');
+const lost = (ms: number): string =>
+  ms > 0 ? ` ${durationText(ms / MS.hour)} of this run no longer count toward days in a row.` : '';
 
 /** The one text of each note. No default: a new code does not compile until it has a sentence. */
 export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: Locale): string {

@@ -2,7 +2,12 @@ import { tempFigure, tempText } from '../quantity/format';
 import { toCelsius, type TempUnit } from '../quantity/units';
 
 /** A reading with what its writer said of its certainty; a file from elsewhere may hold anything under these names. */
-type Said = { readonly value: number; readonly unit: TempUnit; readonly marks?: unknown; readonly high?: unknown };
+type Said = {
+  readonly value: number;
+  readonly unit: TempUnit;
+  readonly marks?: unknown;
+  readonly high?: unknown;
+};
 
 const has = (marks: unknown, mark: string): boolean => Array.isArray(marks) && marks.includes(mark);
 
@@ -10,7 +15,8 @@ const has = (marks: unknown, mark: string): boolean => Array.isArray(marks) && m
 export function readingText(r: Said, unit: TempUnit, digits = 1): string {
   const c = toCelsius(r.value, r.unit);
   const low = tempText(c, unit, digits);
-  if (typeof r.high === 'number' && r.high > r.value) return `${tempFigure(c, unit, digits)}–${tempText(toCelsius(r.high, r.unit), unit, digits)}`;
+  if (typeof r.high === 'number' && r.high > r.value)
+    return `${tempFigure(c, unit, digits)}–${tempText(toCelsius(r.high, r.unit), unit, digits)}`;
   if (has(r.marks, 'rising')) return `at least ${low}, still rising`;
   if (has(r.marks, 'atLeast')) return `at least ${low}`;
   return has(r.marks, 'about') ? `about ${low}` : low;
@@ -18,9 +24,17 @@ export function readingText(r: Said, unit: TempUnit, digits = 1): string {
 
 /** How unsure a reading is, beside its figure; empty: as exact as it stands. */
 export function surenessText(r: Said, unit: TempUnit): string {
-  if (typeof r.high === 'number' && r.high > r.value) return `up to ${tempText(toCelsius(r.high, r.unit), unit, 1)}`;
-  return has(r.marks, 'rising') ? 'at least, still rising' : has(r.marks, 'atLeast') ? 'at least' : has(r.marks, 'about') ? 'about' : '';
+  if (typeof r.high === 'number' && r.high > r.value)
+    return `up to ${tempText(toCelsius(r.high, r.unit), unit, 1)}`;
+  return has(r.marks, 'rising')
+    ? 'at least, still rising'
+    : has(r.marks, 'atLeast')
+      ? 'at least'
+      : has(r.marks, 'about')
+        ? 'about'
+        : '';
 }
 
 /** The hottest that a reading may mean, °C: the upper end of a range. */
-export const highestC = (r: Said): number => toCelsius(typeof r.high === 'number' && r.high > r.value ? r.high : r.value, r.unit);
+export const highestC = (r: Said): number =>
+  toCelsius(typeof r.high === 'number' && r.high > r.value ? r.high : r.value, r.unit);

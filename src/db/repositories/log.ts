@@ -1,6 +1,13 @@
 import { createHash } from 'node:crypto';
 import { sql, type Selectable } from 'kysely';
-import { chainText, GENESIS, STORE_KINDS, STORE_LOG, type Entry, type NewEntry } from '@/core/log/entry';
+import {
+  chainText,
+  GENESIS,
+  STORE_KINDS,
+  STORE_LOG,
+  type Entry,
+  type NewEntry,
+} from '@/core/log/entry';
 import { textFault } from '@/core/log/sound-text';
 import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
 import type { Db } from '../client';
@@ -12,63 +19,150 @@ type Hashed = NewEntry & { readonly recordedAt: number };
 export const entryHash = (previous: string, site: string, entry: Hashed): string =>
   createHash('sha256').update(previous).update(chainText(site, entry)).digest('hex');
 
-const toEntry = (row: Selectable<LogEntryTable>): Entry => ({
-  seq: Number(row.seq), id: row.id, batch: row.batch, at: row.at.getTime(), recordedAt: row.recorded_at.getTime(), by: row.by,
-  kind: row.kind, data: row.data, hash: row.hash,
-}) as unknown as Entry;
+const toEntry = (row: Selectable<LogEntryTable>): Entry =>
+  ({
+    seq: Number(row.seq),
+    id: row.id,
+    batch: row.batch,
+    at: row.at.getTime(),
+    recordedAt: row.recorded_at.getTime(),
+    by: row.by,
+    kind: row.kind,
+    data: row.data,
+    hash: row.hash,
+  }) as unknown as Entry;
 
-export type Appended = { readonly entries: readonly Entry[]; /** Ids that the log held already: done, once. */ readonly already: readonly string[] };
+export type Appended = {
+  readonly entries: readonly Entry[];
+  /** Ids that the log held already: done, once. */ readonly already: readonly string[];
+};
 
-export type ChainReport = { readonly ok: true; readonly entries: number } | { readonly ok: false; readonly seq: number; readonly id: string };
+export type ChainReport =
+  | { readonly ok: true; readonly entries: number }
+  | { readonly ok: false; readonly seq: number; readonly id: string };
 
 export const logRepo = (db: Db) => ({
   /** Waits until no other transaction writes to the site's log, and keeps them waiting until the caller's ends. */
-  async takeTurn(site: string): Promise<void> { await sql`select pg_advisory_xact_lock(hashtextextended(${site}, 0))`.execute(db); },
+  async takeTurn(site: string): Promise<void> {
+    await sql`select pg_advisory_xact_lock(hashtextextended(${site}, 0))`.execute(db);
+  },
   /**
    * Adds entries in order, in a transaction that has taken its turn: the chain has one end.
    * An id that the log holds already is left out.
    */
-  async append(site: string, entries: readonly NewEntry[], recordedAt: (entry: NewEntry) => number): Promise<Appended> {
-    const known = entries.length === 0 ? [] : await db.selectFrom('log_entry').select('id').where('id', 'in', entries.map((e) => e.id)).execute();
+  async append(
+    site: string,
+    entries: readonly NewEntry[],
+    recordedAt: (entry: NewEntry) => number,
+  ): Promise<Appended> {
+    const known =
+      entries.length === 0
+        ? []
+        : await db
+            .selectFrom('log_entry')
+            .select('id')
+            .where(
+              'id',
+              'in',
+              entries.map((e) => e.id),
+            )
+            .execute();
     const already = new Set(known.map((row) => row.id));
     const fresh = entries.filter((e) => !already.has(e.id));
     const unsound = fresh.find((e) => textFault({ by: e.by, data: e.data }) !== null);
-    if (unsound) throw new RangeError(`append: entry ${unsound.id} holds a text that cannot be stored as it is hashed. Check it with textFault at the door.`);
-    const last = await db.selectFrom('log_entry').select('hash').where('site', '=', site).orderBy('seq', 'desc').limit(1).executeTakeFirst();
+    if (unsound)
+      throw new RangeError(
+        `append: entry ${unsound.id} holds a text that cannot be stored as it is hashed. Check it with textFault at the door.`,
+      );
+    const last = await db
+      .selectFrom('log_entry')
+      .select('hash')
+      .where('site', '=', site)
+      .orderBy('seq', 'desc')
+      .limit(1)
+      .executeTakeFirst();
     let hash = last?.hash ?? GENESIS;
     const rows = fresh.map((e) => {
       const recorded = recordedAt(e);
       hash = entryHash(hash, site, { ...e, recordedAt: recorded });
-      return { id: e.id, site, batch: e.batch, at: new Date(e.at), recorded_at: new Date(recorded), by: e.by, kind: e.kind, data: JSON.stringify(e.data), hash };
+      return {
+        id: e.id,
+        site,
+        batch: e.batch,
+        at: new Date(e.at),
+        recorded_at: new Date(recorded),
+        by: e.by,
+        kind: e.kind,
+        data: JSON.stringify(e.data),
+        hash,
+      };
     });
     const written: Entry[] = [];
     for (let i = 0; i < rows.length; i += 200) {
-      written.push(...(await db.insertInto('log_entry').values(rows.slice(i, i + 200)).returningAll().execute()).map(toEntry));
+      written.push(
+        ...(
+          await db
+            .insertInto('log_entry')
+            .values(rows.slice(i, i + 200))
+            .returningAll()
+            .execute()
+        ).map(toEntry),
+      );
     }
     return { entries: written, already: [...already] };
   },
   /** When the log last took an entry; null: it is empty. */
   async lastRecordedAt(site: string): Promise<number | null> {
-    const last = await db.selectFrom('log_entry').select('recorded_at').where('site', '=', site).orderBy('seq', 'desc').limit(1).executeTakeFirst();
+    const last = await db
+      .selectFrom('log_entry')
+      .select('recorded_at')
+      .where('site', '=', site)
+      .orderBy('seq', 'desc')
+      .limit(1)
+      .executeTakeFirst();
     return last ? last.recorded_at.getTime() : null;
   },
 
   async byId(id: string): Promise<Entry | null> {
-    const row = await db.selectFrom('log_entry').selectAll().where('id', '=', id).executeTakeFirst();
+    const row = await db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('id', '=', id)
+      .executeTakeFirst();
     return row ? toEntry(row) : null;
   },
   /** Those of some ids that the log holds. */
   async ofIds(ids: readonly string[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
-    return (await db.selectFrom('log_entry').selectAll().where('id', '=', sql<string>`any(${ids}::uuid[])`).execute()).map(toEntry);
+    return (
+      await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where('id', '=', sql<string>`any(${ids}::uuid[])`)
+        .execute()
+    ).map(toEntry);
   },
   /** All ends of a single act between heaps: the entry that a person made, and those written with it. */
   async ofAct(act: string): Promise<Entry[]> {
-    return (await db.selectFrom('log_entry').selectAll().where((w) => w.or([w('id', '=', act), w(sql<string>`data->>'act'`, '=', act)])).orderBy('seq').execute()).map(toEntry);
+    return (
+      await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where((w) => w.or([w('id', '=', act), w(sql<string>`data->>'act'`, '=', act)]))
+        .orderBy('seq')
+        .execute()
+    ).map(toEntry);
   },
   /** A batch's entries, behind what it has inherited from the heap it was carried off from; in the order of the log. */
   async ofBatch(batch: string): Promise<Entry[]> {
-    const own = (await db.selectFrom('log_entry').selectAll().where('batch', '=', batch).orderBy('seq').execute()).map(toEntry);
+    const own = (
+      await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where('batch', '=', batch)
+        .orderBy('seq')
+        .execute()
+    ).map(toEntry);
     const from = splitFromOf(own, batch);
     if (from === null || from.batch === batch) return own;
     const parent = await this.ofBatch(from.batch);
@@ -76,31 +170,110 @@ export const logRepo = (db: Db) => ({
   },
   /** Entries that speak of the whole site: thermometer checks, air, and corrections of those; not what lies in its store. */
   async ofSite(site: string): Promise<Entry[]> {
-    return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('batch', 'is', null).where('kind', 'not in', STORE_KINDS).orderBy('seq').execute()).map(toEntry);
+    return (
+      await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where('site', '=', site)
+        .where('batch', 'is', null)
+        .where('kind', 'not in', STORE_KINDS)
+        .orderBy('seq')
+        .execute()
+    ).map(toEntry);
   },
   /** What the store is folded from: its own entries, what went out of it into heaps, and their corrections. */
   async ofStore(site: string): Promise<Entry[]> {
-    return (await db.selectFrom('log_entry').selectAll().where('site', '=', site).where((w) => w.or([w('kind', 'in', STORE_LOG), w.and([w('kind', '=', 'correction'), w(sql<string>`data->>'target'`, 'in', w.selectFrom('log_entry as t').select(sql<string>`t.id::text`.as('id')).where('t.site', '=', site).where('t.kind', 'in', STORE_LOG))])])).orderBy('seq').execute()).map(toEntry);
+    return (
+      await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where('site', '=', site)
+        .where((w) =>
+          w.or([
+            w('kind', 'in', STORE_LOG),
+            w.and([
+              w('kind', '=', 'correction'),
+              w(
+                sql<string>`data->>'target'`,
+                'in',
+                w
+                  .selectFrom('log_entry as t')
+                  .select(sql<string>`t.id::text`.as('id'))
+                  .where('t.site', '=', site)
+                  .where('t.kind', 'in', STORE_LOG),
+              ),
+            ]),
+          ]),
+        )
+        .orderBy('seq')
+        .execute()
+    ).map(toEntry);
   },
   /** A batch's entries, what it inherited, and the site's own, each with the hash of the entry before it in the site's chain. */
-  async chained(site: string, batch: string, until: number): Promise<{ entry: Entry; prev: string }[]> {
+  async chained(
+    site: string,
+    batch: string,
+    until: number,
+  ): Promise<{ entry: Entry; prev: string }[]> {
     const ids = (await this.ofBatch(batch)).map((e) => e.id);
-    const rows = await db.selectFrom('log_entry as e').selectAll('e')
-      .select((w) => w.selectFrom('log_entry as p').select('p.hash').whereRef('p.site', '=', 'e.site').whereRef('p.seq', '<', 'e.seq').orderBy('p.seq', 'desc').limit(1).as('prev'))
-      .where('e.site', '=', site).where((w) => w.or([w('e.id', '=', sql<string>`any(${ids}::uuid[])`), w.and([w('e.batch', 'is', null), w('e.kind', 'not in', STORE_KINDS)])])).where('e.recorded_at', '<=', new Date(until)).orderBy('e.seq').execute();
+    const rows = await db
+      .selectFrom('log_entry as e')
+      .selectAll('e')
+      .select((w) =>
+        w
+          .selectFrom('log_entry as p')
+          .select('p.hash')
+          .whereRef('p.site', '=', 'e.site')
+          .whereRef('p.seq', '<', 'e.seq')
+          .orderBy('p.seq', 'desc')
+          .limit(1)
+          .as('prev'),
+      )
+      .where('e.site', '=', site)
+      .where((w) =>
+        w.or([
+          w('e.id', '=', sql<string>`any(${ids}::uuid[])`),
+          w.and([w('e.batch', 'is', null), w('e.kind', 'not in', STORE_KINDS)]),
+        ]),
+      )
+      .where('e.recorded_at', '<=', new Date(until))
+      .orderBy('e.seq')
+      .execute();
     return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
   },
   /** Batches that the log knew at a moment. */
   async openedBy(site: string, until: number): Promise<ReadonlySet<string>> {
-    const rows = await db.selectFrom('log_entry').select('batch').where('site', '=', site).where('kind', '=', 'opened').where('recorded_at', '<=', new Date(until)).execute();
+    const rows = await db
+      .selectFrom('log_entry')
+      .select('batch')
+      .where('site', '=', site)
+      .where('kind', '=', 'opened')
+      .where('recorded_at', '<=', new Date(until))
+      .execute();
     return new Set(rows.map((row) => row.batch!));
   },
   async batchIds(site: string): Promise<string[]> {
-    return (await db.selectFrom('log_entry').select('batch').where('site', '=', site).where('kind', '=', 'opened').orderBy('seq').execute()).map((row) => row.batch!);
+    return (
+      await db
+        .selectFrom('log_entry')
+        .select('batch')
+        .where('site', '=', site)
+        .where('kind', '=', 'opened')
+        .orderBy('seq')
+        .execute()
+    ).map((row) => row.batch!);
   },
   /** Whether a person has written here since a moment. */
   async writtenSince(site: string, moment: number): Promise<boolean> {
-    return (await db.selectFrom('log_entry').select('seq').where('site', '=', site).where('recorded_at', '>', new Date(moment)).limit(1).executeTakeFirst()) !== undefined;
+    return (
+      (await db
+        .selectFrom('log_entry')
+        .select('seq')
+        .where('site', '=', site)
+        .where('recorded_at', '>', new Date(moment))
+        .limit(1)
+        .executeTakeFirst()) !== undefined
+    );
   },
   /** Walks the whole chain and names the first entry that does not fit. */
   async checkChain(site: string): Promise<ChainReport> {
@@ -108,10 +281,18 @@ export const logRepo = (db: Db) => ({
     let after = '0';
     let entries = 0;
     for (;;) {
-      const rows = await db.selectFrom('log_entry').selectAll().where('site', '=', site).where('seq', '>', after).orderBy('seq').limit(500).execute();
+      const rows = await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where('site', '=', site)
+        .where('seq', '>', after)
+        .orderBy('seq')
+        .limit(500)
+        .execute();
       for (const row of rows) {
         const entry = toEntry(row);
-        if (entryHash(previous, site, entry) !== row.hash) return { ok: false, seq: entry.seq, id: entry.id };
+        if (entryHash(previous, site, entry) !== row.hash)
+          return { ok: false, seq: entry.seq, id: entry.id };
         previous = row.hash;
       }
       entries += rows.length;

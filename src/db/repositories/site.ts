@@ -7,10 +7,27 @@ export const siteRepo = (db: Db) => ({
   /** The site of this database, or null before the first start has named one. */
   async only(): Promise<Site | null> {
     const row = await db.selectFrom('site').selectAll().limit(1).executeTakeFirst();
-    return row ? { id: row.id, name: row.name, timeZone: row.time_zone, unit: row.unit, demoUntil: row.demo_until?.getTime() ?? null } : null;
+    return row
+      ? {
+          id: row.id,
+          name: row.name,
+          timeZone: row.time_zone,
+          unit: row.unit,
+          demoUntil: row.demo_until?.getTime() ?? null,
+        }
+      : null;
   },
   async create(site: Site): Promise<void> {
     const demo_until = site.demoUntil === null ? null : new Date(site.demoUntil);
-    await db.insertInto('site').values({ id: site.id, name: site.name, time_zone: site.timeZone, unit: site.unit, demo_until }).execute();
+    await db
+      .insertInto('site')
+      .values({
+        id: site.id,
+        name: site.name,
+        time_zone: site.timeZone,
+        unit: site.unit,
+        demo_until,
+      })
+      .execute();
   },
 });

@@ -5,11 +5,22 @@ import { logRepo } from './log';
 import type { Site } from './site';
 
 export const snapshotRepo = (db: Db) => {
-  const write = async (site: Site, siteState: SiteState, batch: string, now: number): Promise<Digest> => {
+  const write = async (
+    site: Site,
+    siteState: SiteState,
+    batch: string,
+    now: number,
+  ): Promise<Digest> => {
     const digest = digestOf(foldBatch(await logRepo(db).ofBatch(batch)), site, siteState, now);
-    const row = { digest: JSON.stringify(digest), recheck_at: digest.recheckAt === null ? null : new Date(digest.recheckAt) };
-    await db.insertInto('batch_snapshot').values({ batch, site: site.id, ...row })
-      .onConflict((c) => c.column('batch').doUpdateSet(row)).execute();
+    const row = {
+      digest: JSON.stringify(digest),
+      recheck_at: digest.recheckAt === null ? null : new Date(digest.recheckAt),
+    };
+    await db
+      .insertInto('batch_snapshot')
+      .values({ batch, site: site.id, ...row })
+      .onConflict((c) => c.column('batch').doUpdateSet(row))
+      .execute();
     return digest;
   };
   return {
@@ -22,14 +33,27 @@ export const snapshotRepo = (db: Db) => {
     },
     /** All batches of a site as of now. Those whose standing time alone has changed are folded anew first. */
     async board(site: Site, now: number): Promise<Digest[]> {
-      const rows = await db.selectFrom('batch_snapshot').select(['batch', 'digest', 'recheck_at']).where('site', '=', site.id).execute();
-      const due = rows.filter((row) => row.recheck_at !== null && row.recheck_at.getTime() <= now).map((row) => row.batch);
+      const rows = await db
+        .selectFrom('batch_snapshot')
+        .select(['batch', 'digest', 'recheck_at'])
+        .where('site', '=', site.id)
+        .execute();
+      const due = rows
+        .filter((row) => row.recheck_at !== null && row.recheck_at.getTime() <= now)
+        .map((row) => row.batch);
       const fresh = due.length > 0 ? await this.refresh(site, due, now) : [];
       const byId = new Map(fresh.map((d) => [d.id, d]));
       return rows.map((row) => byId.get(row.batch) ?? row.digest);
     },
     async all(site: string): Promise<Digest[]> {
-      return (await db.selectFrom('batch_snapshot').select('digest').where('site', '=', site).orderBy('batch').execute()).map((row) => row.digest);
+      return (
+        await db
+          .selectFrom('batch_snapshot')
+          .select('digest')
+          .where('site', '=', site)
+          .orderBy('batch')
+          .execute()
+      ).map((row) => row.digest);
     },
     async dropAll(site: string): Promise<void> {
       await db.deleteFrom('batch_snapshot').where('site', '=', site).execute();

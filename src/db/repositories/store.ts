@@ -4,5 +4,7 @@ import { logRepo } from './log';
 
 /** The store of a site as its log tells it. */
 export const storeRepo = (db: Db) => ({
-  async state(site: string): Promise<StoreState> { return foldStore(await logRepo(db).ofStore(site)); },
+  async state(site: string): Promise<StoreState> {
+    return foldStore(await logRepo(db).ofStore(site));
+  },
 });

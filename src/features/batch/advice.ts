@@ -2,10 +2,40 @@ import { claimOf, hasRawInputs } from '@/core/advice/claim';
 import { trialsOf } from '@/core/advice/diagnose';
 import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
-import { courseFor, diagnosesOf, hotOf, isDangerous, isGone, isLive, isSaidDone, reheatTestOf, turnOf, waterOf, type HeapFacts, type Situation } from '@/core/advice/situation';
+import {
+  courseFor,
+  diagnosesOf,
+  hotOf,
+  isDangerous,
+  isGone,
+  isLive,
+  isSaidDone,
+  reheatTestOf,
+  turnOf,
+  waterOf,
+  type HeapFacts,
+  type Situation,
+} from '@/core/advice/situation';
 import { reboundsOf } from '@/core/advice/trend';
 import {
-  adviceWords, doubtText, CAUSE_WORDS, COUNT_WORDS, courseText, FIX_WORDS, FIXED_WORDS, hotWords, reasonText, SCHOOL_WORDS, signText, stageText, SYMPTOM_WORDS, trialText, turnHeading, voiceText, waterWords, windowText,
+  adviceWords,
+  doubtText,
+  CAUSE_WORDS,
+  COUNT_WORDS,
+  courseText,
+  FIX_WORDS,
+  FIXED_WORDS,
+  hotWords,
+  reasonText,
+  SCHOOL_WORDS,
+  signText,
+  stageText,
+  SYMPTOM_WORDS,
+  trialText,
+  turnHeading,
+  voiceText,
+  waterWords,
+  windowText,
 } from '@/core/advice/words';
 import type { Digest } from '@/core/digest/digest';
 import type { Reckoning } from '@/core/digest/reckon';
@@ -19,15 +49,40 @@ import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 
 /** The advice that can be put off, as the day's list names it; null: it cannot, or is nothing to do. */
-const TASK_OF: Partial<Record<Advice['code'], string>> = { TURN: 'turn', WATER: 'water', MEND: 'mend', CLOSE_WHEN_BUILT: 'close', READ_AFTER_TURN: 'read', READ_RECOVERING: 'read', READ_BEFORE_LOST: 'read', KEEP_READING: 'read', WAIT_FOR_HEAT: 'read', FIND_OUT_WHY: 'read', READ_RUN_DOWN: 'read', READ_QUIET: 'read', SQUEEZE_AGAIN: 'water', ASLEEP: 'read' };
+const TASK_OF: Partial<Record<Advice['code'], string>> = {
+  TURN: 'turn',
+  WATER: 'water',
+  MEND: 'mend',
+  CLOSE_WHEN_BUILT: 'close',
+  READ_AFTER_TURN: 'read',
+  READ_RECOVERING: 'read',
+  READ_BEFORE_LOST: 'read',
+  KEEP_READING: 'read',
+  WAIT_FOR_HEAT: 'read',
+  FIND_OUT_WHY: 'read',
+  READ_RUN_DOWN: 'read',
+  READ_QUIET: 'read',
+  SQUEEZE_AGAIN: 'water',
+  ASLEEP: 'read',
+};
 
 function turnView(s: Situation, locale: Locale) {
   if (!isLive(s) || isDangerous(s) || s.proof.status === 'proven') return null;
   const a = turnOf(s);
   return {
-    heading: turnHeading(a, locale), window: windowText(a, locale), reasons: a.reasons.map((r) => reasonText(r, locale)),
-    by: a.by === null ? null : SCHOOL_WORDS[a.by], waiting: a.waiting && !a.reasons.some((r) => r.code === a.waiting!.code) ? reasonText(a.waiting, locale) : null,
-    voices: a.voices.filter((v) => v.school !== s.template.trigger && (v.school !== 'never' || s.kept === 'static')).map((v) => ({ school: SCHOOL_WORDS[v.school], says: v.says, text: voiceText(v, locale) })),
+    heading: turnHeading(a, locale),
+    window: windowText(a, locale),
+    reasons: a.reasons.map((r) => reasonText(r, locale)),
+    by: a.by === null ? null : SCHOOL_WORDS[a.by],
+    waiting:
+      a.waiting && !a.reasons.some((r) => r.code === a.waiting!.code)
+        ? reasonText(a.waiting, locale)
+        : null,
+    voices: a.voices
+      .filter(
+        (v) => v.school !== s.template.trigger && (v.school !== 'never' || s.kept === 'static'),
+      )
+      .map((v) => ({ school: SCHOOL_WORDS[v.school], says: v.says, text: voiceText(v, locale) })),
     trigger: SCHOOL_WORDS[s.template.trigger],
   };
 }
@@ -39,11 +94,24 @@ function countsText(at: number, reckoning: Reckoning | null): string {
   if (lead.standing.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
   const not = lead.standing.uncounted().find((u) => u.turn.at === at);
   const awaited = lead.verdict.status !== 'broken' && at > (lead.verdict.run?.to ?? Infinity);
-  return awaited ? COUNT_WORDS.AWAITED : not ? COUNT_WORDS[not.code] : at < lead.verdict.segmentFrom ? COUNT_WORDS.EARLIER : COUNT_WORDS.TURN_OUTSIDE_RUN;
+  return awaited
+    ? COUNT_WORDS.AWAITED
+    : not
+      ? COUNT_WORDS[not.code]
+      : at < lead.verdict.segmentFrom
+        ? COUNT_WORDS.EARLIER
+        : COUNT_WORDS.TURN_OUTSIDE_RUN;
 }
 
 /** Everything that is advised about a heap, in words. */
-export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoning | null, board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
+export function adviceView(
+  digest: Digest,
+  state: BatchState,
+  reckoning: Reckoning | null,
+  board: readonly Digest[],
+  locale: Locale,
+  volume: VolumeUnit,
+) {
   const s: Situation = { ...digest.situation, now: locale.now };
   const next = nextAdvice(s);
   const heats = reckoning ? heatsOf(reckoning, digest.latest?.peakC ?? null) : [];
@@ -51,19 +119,72 @@ export function adviceView(digest: Digest, state: BatchState, reckoning: Reckoni
   const hot = hotOf(s);
   const course = isDangerous(s) ? null : courseFor(s);
   const order = digest.orders.find((o) => o.task === (TASK_OF[next.code] ?? ''));
-  const water = (isLive(s) && s.proof.status !== 'proven' || isSaidDone(s)) && !isDangerous(s) ? waterWords(waterOf(s), locale) : null;
+  const water =
+    ((isLive(s) && s.proof.status !== 'proven') || isSaidDone(s)) && !isDangerous(s)
+      ? waterWords(waterOf(s), locale)
+      : null;
   const { timeZone, unit, now } = locale;
   return {
-    next: adviceWords(next, locale), task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`, order: order?.defer && order.defer.until > now ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.` : null,
-    method: s.template.name, stage: stageText(s.stage, locale, s.rounds.length > 0), course: course && courseText(course, s.template.name, locale, isSaidDone(s) ? null : reheatTestOf(s)), courseCode: course?.code ?? null,
-    hot: hot && hotWords(hot, locale), turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale), water,
+    next: adviceWords(next, locale),
+    task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`,
+    order:
+      order?.defer && order.defer.until > now
+        ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.`
+        : null,
+    method: s.template.name,
+    stage: stageText(s.stage, locale, s.rounds.length > 0),
+    course:
+      course && courseText(course, s.template.name, locale, isSaidDone(s) ? null : reheatTestOf(s)),
+    courseCode: course?.code ?? null,
+    hot: hot && hotWords(hot, locale),
+    turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale),
+    water,
     // Dryness that is the likeliest cause of another symptom is not told a second time.
-    diagnoses: diagnosesOf(whole).filter((d, _, all) => d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY')).map((d) => ({
-      symptom: SYMPTOM_WORDS[d.symptom], code: d.symptom,
-      causes: d.causes.slice(0, 5).map((c) => ({ cause: CAUSE_WORDS[c.cause], code: c.cause, fix: FIX_WORDS[c.fix], fixCode: c.fix, for: c.for.map((x) => signText(x, locale)), against: c.against.map((x) => signText(x, locale)), unknown: c.unknown.map((x) => signText(x, locale)) })),
+    diagnoses: diagnosesOf(whole)
+      .filter(
+        (d, _, all) =>
+          d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY'),
+      )
+      .map((d) => ({
+        symptom: SYMPTOM_WORDS[d.symptom],
+        code: d.symptom,
+        causes: d.causes
+          .slice(0, 5)
+          .map((c) => ({
+            cause: CAUSE_WORDS[c.cause],
+            code: c.cause,
+            fix: FIX_WORDS[c.fix],
+            fixCode: c.fix,
+            for: c.for.map((x) => signText(x, locale)),
+            against: c.against.map((x) => signText(x, locale)),
+            unknown: c.unknown.map((x) => signText(x, locale)),
+          })),
+      })),
+    trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix')
+      ? []
+      : trialsOf(changesOf(state), heats, now)
+    )
+      .slice(-5)
+      .reverse()
+      .map((t) => ({
+        when: whenText(timeZone, t.at, now),
+        what: [
+          ...new Set(
+            t.changes.map((c) => (c.said === undefined ? FIXED_WORDS[c.what] : `${c.said} added`)),
+          ),
+        ].join(', '),
+        text: trialText(t, locale),
+        unknown: t.causeUnknown && t.outcome !== 'open',
+      })),
+    rebounds: reboundsOf(heats, s.turns).map((r, i) => ({
+      n: i + 1,
+      when: whenText(timeZone, r.turnedAt, now),
+      before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit),
+      low: r.lowC === null ? '–' : tempText(r.lowC, unit),
+      high: r.highC === null ? 'no full round since' : tempText(r.highC, unit),
+      took: r.hours === null ? '–' : durationText(r.hours),
+      counts: countsText(r.turnedAt, reckoning),
     })),
-    trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix') ? [] : trialsOf(changesOf(state), heats, now)).slice(-5).reverse().map((t) => ({ when: whenText(timeZone, t.at, now), what: [...new Set(t.changes.map((c) => (c.said === undefined ? FIXED_WORDS[c.what] : `${c.said} added`)))].join(', '), text: trialText(t, locale), unknown: t.causeUnknown && t.outcome !== 'open' })),
-    rebounds: reboundsOf(heats, s.turns).map((r, i) => ({ n: i + 1, when: whenText(timeZone, r.turnedAt, now), before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit), low: r.lowC === null ? '–' : tempText(r.lowC, unit), high: r.highC === null ? 'no full round since' : tempText(r.highC, unit), took: r.hours === null ? '–' : durationText(r.hours), counts: countsText(r.turnedAt, reckoning) })),
     size: sizeView(digest.situation, state, digest, board, locale, volume),
   };
 }
@@ -75,31 +196,74 @@ export function goingOutView({ situation }: Digest, locale: Locale) {
   const s = { ...situation, now: locale.now };
   const hot = isDangerous(s) ? hotOf(s) : null;
   return {
-    doubts: claim.doubts.map((doubt) => ({ doubt, text: doubtText(doubt, claim, locale) })), rawIn: hasRawInputs(situation),
-    danger: hot === null ? null : `${hotWords(hot, locale).heading}. ${hotWords(hot, locale).why} ${CAUTION.danger}`,
+    doubts: claim.doubts.map((doubt) => ({ doubt, text: doubtText(doubt, claim, locale) })),
+    rawIn: hasRawInputs(situation),
+    danger:
+      hot === null
+        ? null
+        : `${hotWords(hot, locale).heading}. ${hotWords(hot, locale).why} ${CAUTION.danger}`,
   };
 }
 
-const HOW = { built: 'when it was built', measured: 'measured', judged: 'judged by eye', level: 'by its level, as if its foot had stayed the same', joined: 'another heap joined', 'carried-off': 'a part carried off' } as const;
+const HOW = {
+  built: 'when it was built',
+  measured: 'measured',
+  judged: 'judged by eye',
+  level: 'by its level, as if its foot had stayed the same',
+  joined: 'another heap joined',
+  'carried-off': 'a part carried off',
+} as const;
 
 /** How big it is and was, whether that is enough, and which heap it might be joined with. */
-function sizeView(facts: HeapFacts, state: BatchState, digest: Digest, board: readonly Digest[], { timeZone, now }: Locale, volume: VolumeUnit) {
+function sizeView(
+  facts: HeapFacts,
+  state: BatchState,
+  digest: Digest,
+  board: readonly Digest[],
+  { timeZone, now }: Locale,
+  volume: VolumeUnit,
+) {
   const sizes = sizesOfHeap(state).filter((x) => x.at <= now);
   const small = tooSmall(facts);
   const card = (d: Digest) => ({ id: d.id, name: d.name ?? d.code, facts: d.situation });
-  const partners = isGone(facts) || isDangerous({ ...facts, now }) || !(small || facts.stage.code === 'curing') ? [] : partnersFor(card(digest), board.map(card)).slice(0, 3);
+  const partners =
+    isGone(facts) || isDangerous({ ...facts, now }) || !(small || facts.stage.code === 'curing')
+      ? []
+      : partnersFor(card(digest), board.map(card)).slice(0, 3);
   const [first, last] = [sizes[0], sizes.at(-1)];
-  const sunk = state.own.findLast((e) => e.kind === 'observation' && e.data.sunkCm !== undefined && e.at <= now);
-  const sunkCm = sunk?.kind === 'observation' && sunk.at > (last?.at ?? -Infinity) ? sunk.data.sunkCm! : null;
+  const sunk = state.own.findLast(
+    (e) => e.kind === 'observation' && e.data.sunkCm !== undefined && e.at <= now,
+  );
+  const sunkCm =
+    sunk?.kind === 'observation' && sunk.at > (last?.at ?? -Infinity) ? sunk.data.sunkCm! : null;
   return {
-    now: last ? volumeText(last.m3, volume) : null, isSince: sunkCm !== null && last ? dayText(timeZone, last.at) : null,
+    now: last ? volumeText(last.m3, volume) : null,
+    isSince: sunkCm !== null && last ? dayText(timeZone, last.at) : null,
     assumed: [
-      ...(sunkCm !== null ? [`It sank ${sunkCm} cm, and its height was not measured: how much is left of it cannot be told.`] : []),
-      ...(state.opened.measures !== undefined && !isShape(state.opened.shape) ? ['Its shape was not said: it is taken as a dome.'] : []),
+      ...(sunkCm !== null
+        ? [
+            `It sank ${sunkCm} cm, and its height was not measured: how much is left of it cannot be told.`,
+          ]
+        : []),
+      ...(state.opened.measures !== undefined && !isShape(state.opened.shape)
+        ? ['Its shape was not said: it is taken as a dome.']
+        : []),
     ],
-    shrunk: first && last && last !== first && last.m3 < first.m3 ? `${Math.round((1 - last.m3 / first.m3) * 100)} % less than ${volumeText(first.m3, volume)} when it was built` : null,
+    shrunk:
+      first && last && last !== first && last.m3 < first.m3
+        ? `${Math.round((1 - last.m3 / first.m3) * 100)} % less than ${volumeText(first.m3, volume)} when it was built`
+        : null,
     small: small ? `Under ${volumeText(LEAST_HOT_M3, volume)} a heap rarely stays hot.` : null,
-    partners: partners.map((x) => ({ id: x.id, text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither is hot or has time counted.'}` })),
-    points: sizes.map((x) => ({ at: x.at, m3: x.m3, how: HOW[x.how], when: dayText(timeZone, x.at), text: volumeText(x.m3, volume) })),
+    partners: partners.map((x) => ({
+      id: x.id,
+      text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither is hot or has time counted.'}`,
+    })),
+    points: sizes.map((x) => ({
+      at: x.at,
+      m3: x.m3,
+      how: HOW[x.how],
+      when: dayText(timeZone, x.at),
+      text: volumeText(x.m3, volume),
+    })),
   };
 }

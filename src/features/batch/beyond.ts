@@ -1,6 +1,16 @@
 import type { Reckoning } from '@/core/digest/reckon';
 import { doseFinding, HARD_SEED_LINE, PATHOGEN_LINE, type DeathLine } from '@/core/evidence/doses';
-import { HOT_SHARE_FLOOR_C, hotDepths, hotShareOf, isTooWide, mostTellingDepth, profileOf, temperatureAt, type Profile, type Range } from '@/core/evidence/hot-share';
+import {
+  HOT_SHARE_FLOOR_C,
+  hotDepths,
+  hotShareOf,
+  isTooWide,
+  mostTellingDepth,
+  profileOf,
+  temperatureAt,
+  type Profile,
+  type Range,
+} from '@/core/evidence/hot-share';
 import { logsOfStages, neverHot, overShare, survivors } from '@/core/evidence/mixing';
 import { drySpans } from '@/core/evidence/moisture';
 import { SPECIES } from '@/core/evidence/species';
@@ -12,31 +22,57 @@ import type { Locale } from '@/core/words/note';
 const STEPS = 28;
 
 function sectionOf(profile: Profile, share: Range, coreM: number, unit: TempUnit) {
-  const steps = Array.from({ length: STEPS }, (_, i) => ({ lambda: i / STEPS, c: temperatureAt(profile, (i + 0.5) / STEPS, 'low') }));
+  const steps = Array.from({ length: STEPS }, (_, i) => ({
+    lambda: i / STEPS,
+    c: temperatureAt(profile, (i + 0.5) / STEPS, 'low'),
+  }));
   const labels = [
     { lambda: 0, figure: tempText(profile.airC, unit), name: 'air, surface' },
-    ...profile.depths.filter((d) => d.lambda > 0).map((d) => ({ lambda: d.lambda, figure: tempText(d.c, unit), name: `${Math.round(d.lambda * coreM * 100) / 100} m deep` })),
+    ...profile.depths
+      .filter((d) => d.lambda > 0)
+      .map((d) => ({
+        lambda: d.lambda,
+        figure: tempText(d.c, unit),
+        name: `${Math.round(d.lambda * coreM * 100) / 100} m deep`,
+      })),
   ];
-  const said = isTooWide(share) ? 'how much of it is hot cannot be told' : `${shareRangeText(share)} at ${tempText(HOT_SHARE_FLOOR_C, unit)} or more`;
+  const said = isTooWide(share)
+    ? 'how much of it is hot cannot be told'
+    : `${shareRangeText(share)} at ${tempText(HOT_SHARE_FLOOR_C, unit)} or more`;
   return {
-    steps, hot: hotDepths(profile, 'low'), unreadTo: profile.depths[0]!.lambda, labels,
+    steps,
+    hot: hotDepths(profile, 'low'),
+    unreadTo: profile.depths[0]!.lambda,
+    labels,
     says: `Cut open: ${labels.map((l) => `${l.figure} at ${l.name}`).join(', ')}; nobody read nearer to the surface; ${said}`,
   };
 }
 
 /** What can be said of the hot part of the heap: bounds, why it cannot be told, or what is missing. */
-function hotPart(profile: Profile | null, coreM: number | undefined, logsOf: (line: DeathLine, clock: 'germs' | 'seeds') => readonly number[], turnings: number) {
+function hotPart(
+  profile: Profile | null,
+  coreM: number | undefined,
+  logsOf: (line: DeathLine, clock: 'germs' | 'seeds') => readonly number[],
+  turnings: number,
+) {
   if (!profile || coreM === undefined) return { code: 'unknown' as const };
   const share = hotShareOf(profile);
   if (isTooWide(share)) {
     return {
-      code: 'wide' as const, shallowest: lengthText(profile.depths[0]!.lambda * coreM), tryAt: lengthText(mostTellingDepth(profile) * coreM), share: shareRangeText(share),
+      code: 'wide' as const,
+      shallowest: lengthText(profile.depths[0]!.lambda * coreM),
+      tryAt: lengthText(mostTellingDepth(profile) * coreM),
+      share: shareRangeText(share),
     };
   }
-  const left = (line: DeathLine, clock: 'germs' | 'seeds'): string => oneInRangeText(overShare(share, (s) => survivors(s, logsOf(line, clock))));
+  const left = (line: DeathLine, clock: 'germs' | 'seeds'): string =>
+    oneInRangeText(overShare(share, (s) => survivors(s, logsOf(line, clock))));
   return {
-    code: 'told' as const, share: shareRangeText(share), never: shareRangeText(overShare(share, (s) => neverHot(s, turnings))),
-    germsLeft: left(PATHOGEN_LINE, 'germs'), seedsLeft: left(HARD_SEED_LINE, 'seeds'),
+    code: 'told' as const,
+    share: shareRangeText(share),
+    never: shareRangeText(overShare(share, (s) => neverHot(s, turnings))),
+    germsLeft: left(PATHOGEN_LINE, 'germs'),
+    seedsLeft: left(HARD_SEED_LINE, 'seeds'),
   };
 }
 
@@ -44,23 +80,39 @@ function hotPart(profile: Profile | null, coreM: number | undefined, logsOf: (li
 export function beyondView({ prepared, accounts }: Reckoning, { timeZone, unit, now }: Locale) {
   const lead = accounts[0];
   if (!lead || prepared.rounds.length === 0) return null;
-  const findings = { germs: doseFinding(prepared, PATHOGEN_LINE, 'germs'), seeds: doseFinding(prepared, HARD_SEED_LINE, 'seeds') };
+  const findings = {
+    germs: doseFinding(prepared, PATHOGEN_LINE, 'germs'),
+    seeds: doseFinding(prepared, HARD_SEED_LINE, 'seeds'),
+  };
   // After a proof a heap cools: what its hot part was, the last hot round of the run tells.
   const until = lead.account.verdict.provenAt ?? Infinity;
   const hot = lead.account.standing.reported?.rounds.findLast((r) => r.time <= until);
   const profile = profileOf(prepared, hot?.time);
   const turnings = lead.account.verdict.turningsCounted;
   const { events, coreDepthM } = prepared.evidence;
-  const logsOf = (line: DeathLine, clock: 'germs' | 'seeds'): readonly number[] => logsOfStages(prepared, lead.account, line, clock);
+  const logsOf = (line: DeathLine, clock: 'germs' | 'seeds'): readonly number[] =>
+    logsOfStages(prepared, lead.account, line, clock);
   return {
-    pathogen: doseFindingText(findings.germs), seed: doseFindingText(findings.seeds),
+    pathogen: doseFindingText(findings.germs),
+    seed: doseFindingText(findings.seeds),
     unknown: findings.germs.code === 'unknown' || findings.seeds.code === 'unknown',
-    moisture: !events.some((e) => e.type === 'moisture') ? 'No squeeze test was logged, so it is taken as moist: dry seeds survive heat that kills moist ones.'
-      : drySpans(events, now).length > 0 ? 'While it was logged as dry, nothing is counted.' : 'It was logged as moist.',
-    species: SPECIES.map((s) => ({ id: s.id, name: s.name, latin: s.latin ?? null, dose: doseFindingText(doseFinding(prepared, s.line, 'seeds')), source: s.source })),
-    section: profile && coreDepthM ? sectionOf(profile, hotShareOf(profile), coreDepthM, unit) : null,
+    moisture: !events.some((e) => e.type === 'moisture')
+      ? 'No squeeze test was logged, so it is taken as moist: dry seeds survive heat that kills moist ones.'
+      : drySpans(events, now).length > 0
+        ? 'While it was logged as dry, nothing is counted.'
+        : 'It was logged as moist.',
+    species: SPECIES.map((s) => ({
+      id: s.id,
+      name: s.name,
+      latin: s.latin ?? null,
+      dose: doseFindingText(doseFinding(prepared, s.line, 'seeds')),
+      source: s.source,
+    })),
+    section:
+      profile && coreDepthM ? sectionOf(profile, hotShareOf(profile), coreDepthM, unit) : null,
     sectionWhen: profile ? soonText(timeZone, profile.at, now) : null,
-    hot: hotPart(profile, coreDepthM, logsOf, turnings), floor: tempText(HOT_SHARE_FLOOR_C, unit),
+    hot: hotPart(profile, coreDepthM, logsOf, turnings),
+    floor: tempText(HOT_SHARE_FLOOR_C, unit),
     turnings: countText(turnings, 'counted turning'),
   };
 }

@@ -14,24 +14,43 @@ export function strictnessView({ prepared, accounts }: Reckoning, { timeZone, un
   const lead = accounts[0];
   if (!lead) return null;
   const cells = strictness(prepared, lead.rule);
-  const band = (k: number): string => (k === 0 ? 'as read' : `less ${unit === 'F' ? (k * 1.8).toFixed(1) : k} °${unit}`);
+  const band = (k: number): string =>
+    k === 0 ? 'as read' : `less ${unit === 'F' ? (k * 1.8).toFixed(1) : k} °${unit}`;
   return {
     title: lead.rule.title,
-    rows: (['hours', 'days'] as const).flatMap((counting) => GUARD_BANDS_C.map((k) => ({
-      name: `${COUNTS[counting]}, ${band(k)}`,
-      cells: cells.filter((c) => c.counting === counting && c.guardBandC === k).map(({ account, own }) => {
-        const v = account.verdict;
-        return { word: statusWord(factsOf(account)), text: v.provenAt === null ? progressText(factsOf(account)) : dayText(timeZone, v.provenAt), proven: v.provenAt !== null, own };
-      }),
-    }))),
+    rows: (['hours', 'days'] as const).flatMap((counting) =>
+      GUARD_BANDS_C.map((k) => ({
+        name: `${COUNTS[counting]}, ${band(k)}`,
+        cells: cells
+          .filter((c) => c.counting === counting && c.guardBandC === k)
+          .map(({ account, own }) => {
+            const v = account.verdict;
+            return {
+              word: statusWord(factsOf(account)),
+              text:
+                v.provenAt === null
+                  ? progressText(factsOf(account))
+                  : dayText(timeZone, v.provenAt),
+              proven: v.provenAt !== null,
+              own,
+            };
+          }),
+      })),
+    ),
   };
 }
 
 /** How good the evidence is, apart from what it says. */
 export function gradeView({ prepared, accounts }: Reckoning) {
   const grade = accounts[0] ? gradeOf(prepared, accounts[0].account) : null;
-  return grade && {
-    word: GRADE_WORD[grade.grade],
-    findings: grade.findings.map(({ finding, grade: own }) => ({ code: finding.code, word: GRADE_WORD[own], ...findingText(finding) })),
-  };
+  return (
+    grade && {
+      word: GRADE_WORD[grade.grade],
+      findings: grade.findings.map(({ finding, grade: own }) => ({
+        code: finding.code,
+        word: GRADE_WORD[own],
+        ...findingText(finding),
+      })),
+    }
+  );
 }

@@ -3,12 +3,33 @@ import type { Kinship } from '@/core/log/lineage';
 import { dayText, volumeText } from '@/core/quantity/format';
 
 /** One tie in a heap's lineage as people read it, and the heap at its other end. */
-export type Tie = { readonly depth: number; readonly id: string; readonly name: string; readonly text: string; readonly gone: boolean; readonly at: number };
+export type Tie = {
+  readonly depth: number;
+  readonly id: string;
+  readonly name: string;
+  readonly text: string;
+  readonly gone: boolean;
+  readonly at: number;
+};
 export type Ties = { readonly before: readonly Tie[]; readonly after: readonly Tie[] };
 
-const WORD = { split: 'a part carried off', merge: 'joined', transfer: 'something carried over', stack: 'stacked on it' } as const;
+const WORD = {
+  split: 'a part carried off',
+  merge: 'joined',
+  transfer: 'something carried over',
+  stack: 'stacked on it',
+} as const;
 const text = (k: Kinship, timeZone: string): string => {
-  const amount = k.kind === 'transfer' ? (k.litres === null ? '' : `, ${k.litres} L`) : k.kind === 'stack' ? '' : k.m3 === null ? '' : `, ${volumeText(k.m3, 'm3')}`;
+  const amount =
+    k.kind === 'transfer'
+      ? k.litres === null
+        ? ''
+        : `, ${k.litres} L`
+      : k.kind === 'stack'
+        ? ''
+        : k.m3 === null
+          ? ''
+          : `, ${volumeText(k.m3, 'm3')}`;
   return `${k.kind === 'transfer' ? k.what : WORD[k.kind]}${amount}${k.kind === 'merge' ? (k.proven ? ', proven' : ', not proven') : ''}, ${dayText(timeZone, k.at)}`;
 };
 
@@ -19,11 +40,41 @@ const DEEPEST = 6;
 export function kinOf(id: string, board: readonly Digest[], timeZone: string): Ties {
   const all = board.flatMap((d) => d.kin);
   const byId = new Map(board.map((d) => [d.id, d]));
-  const follow = (from: string, end: 'from' | 'to', seen: ReadonlySet<string>, depth: number, until: number): Tie[] => (depth > DEEPEST ? [] : all
-    .filter((k) => k[end === 'from' ? 'to' : 'from'] === from && (end === 'from' ? k.at <= until : k.at >= until)).sort((a, b) => a.at - b.at).flatMap((k) => {
-      const other = byId.get(k[end]);
-      if (!other || seen.has(other.id)) return [];
-      return [{ depth, id: other.id, name: other.name ?? other.code, text: text(k, timeZone), gone: other.situation.stage.code === 'ended' || other.situation.stage.code === 'released', at: k.at }, ...follow(other.id, end, new Set([...seen, other.id]), depth + 1, k.at)];
-    }));
-  return { before: follow(id, 'from', new Set([id]), 0, Infinity), after: follow(id, 'to', new Set([id]), 0, -Infinity) };
+  const follow = (
+    from: string,
+    end: 'from' | 'to',
+    seen: ReadonlySet<string>,
+    depth: number,
+    until: number,
+  ): Tie[] =>
+    depth > DEEPEST
+      ? []
+      : all
+          .filter(
+            (k) =>
+              k[end === 'from' ? 'to' : 'from'] === from &&
+              (end === 'from' ? k.at <= until : k.at >= until),
+          )
+          .sort((a, b) => a.at - b.at)
+          .flatMap((k) => {
+            const other = byId.get(k[end]);
+            if (!other || seen.has(other.id)) return [];
+            return [
+              {
+                depth,
+                id: other.id,
+                name: other.name ?? other.code,
+                text: text(k, timeZone),
+                gone:
+                  other.situation.stage.code === 'ended' ||
+                  other.situation.stage.code === 'released',
+                at: k.at,
+              },
+              ...follow(other.id, end, new Set([...seen, other.id]), depth + 1, k.at),
+            ];
+          });
+  return {
+    before: follow(id, 'from', new Set([id]), 0, Infinity),
+    after: follow(id, 'to', new Set([id]), 0, -Infinity),
+  };
 }

@@ -18,27 +18,54 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
   const deepest = deepestOf(evidence.points);
   return {
     when: soonText(timeZone, round.time, now),
-    unread: evidence.points.filter((p) => !latest.some((l) => l.p.id === p.id)).map((p) => p.label ?? p.id),
+    unread: evidence.points
+      .filter((p) => !latest.some((l) => l.p.id === p.id))
+      .map((p) => p.label ?? p.id),
     coldest: `${tempText(coldest.c, unit, 1)} at ${coldest.p.label ?? coldest.p.id}`,
     points: latest.map(({ p, c }) => ({
-      id: p.id, label: (p.label ?? p.id).split(' ')[0]!.slice(0, 4), name: p.label ?? p.id, c, figure: tempFigure(c, unit), coldest: p === coldest.p,
+      id: p.id,
+      label: (p.label ?? p.id).split(' ')[0]!.slice(0, 4),
+      name: p.label ?? p.id,
+      c,
+      figure: tempFigure(c, unit),
+      coldest: p === coldest.p,
       depth: depthOf(p, deepest),
     })),
   };
 }
 
 /** The readings of each round as a table, newest first: what stands behind the picture. */
-export function tableView({ prepared, accounts }: Reckoning, readings: BatchState['readings'], { timeZone, unit, now }: Locale) {
-  const unsure = new Map(readings.flatMap((r) => { const words = surenessText(r, unit); return words === '' ? [] : [[r.id, words] as const]; }));
+export function tableView(
+  { prepared, accounts }: Reckoning,
+  readings: BatchState['readings'],
+  { timeZone, unit, now }: Locale,
+) {
+  const unsure = new Map(
+    readings.flatMap((r) => {
+      const words = surenessText(r, unit);
+      return words === '' ? [] : [[r.id, words] as const];
+    }),
+  );
   const { evidence, corrector, rounds } = prepared;
   const points = evidence.points.slice(0, 12);
   const floorC = accounts[0]?.account.standing.walk.floor.floorC ?? 55;
   return {
     points: points.map((p) => p.label ?? p.id),
-    rows: rounds.slice(-120).reverse().map((r) => ({
-      when: whenText(timeZone, r.time, now), value: tempBeside(r.value, floorC, unit, 1),
-      cells: points.map((p) => { const x = r.readings.find((y) => y.point === p.id); return x ? [tempFigure(corrector.correct(x), unit, 1), unsure.get(x.id)].filter(Boolean).join(' ') : '–'; }),
-    })),
+    rows: rounds
+      .slice(-120)
+      .reverse()
+      .map((r) => ({
+        when: whenText(timeZone, r.time, now),
+        value: tempBeside(r.value, floorC, unit, 1),
+        cells: points.map((p) => {
+          const x = r.readings.find((y) => y.point === p.id);
+          return x
+            ? [tempFigure(corrector.correct(x), unit, 1), unsure.get(x.id)]
+                .filter(Boolean)
+                .join(' ')
+            : '–';
+        }),
+      })),
     more: Math.max(0, rounds.length - 120),
   };
 }

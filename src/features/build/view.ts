@@ -3,38 +3,130 @@ import type { Built } from '@/core/mix/build';
 import { carries } from '@/core/mix/ingredient';
 import { answerTo, inStock, type StoreState } from '@/core/mix/store';
 import { estOf } from '@/core/mix/window';
-import { ANSWER_WORDS, BUILD_CAUTION, LAYER_WORDS, liftText, mixSays, stockText, windowFigure } from '@/core/mix/words';
+import {
+  ANSWER_WORDS,
+  BUILD_CAUTION,
+  LAYER_WORDS,
+  liftText,
+  mixSays,
+  stockText,
+  windowFigure,
+} from '@/core/mix/words';
 import { countText, soonText, listText } from '@/core/quantity/format';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 
 /** Something of the store, or of the library, that may be put in. */
-export type Source = { readonly key: string; readonly material: string; readonly load: string | null; readonly name: string; readonly says: string; readonly inStore: boolean; /** What the site answers to it for this heap, where it is not a plain yes. */ readonly answer: string | null };
-export type PutRow = { readonly source: string; readonly n: string; readonly unit: string; readonly about: boolean };
-export type LayerView = { readonly n: number; readonly kind: 'base' | 'brown' | 'green' | 'raw' | 'blanket'; readonly title: string; readonly says: string; readonly litres: number; /** Its litres, said. */ readonly room: string; readonly waterL: number; readonly done: boolean; readonly put: readonly PutRow[] };
+export type Source = {
+  readonly key: string;
+  readonly material: string;
+  readonly load: string | null;
+  readonly name: string;
+  readonly says: string;
+  readonly inStore: boolean;
+  /** What the site answers to it for this heap, where it is not a plain yes. */ readonly answer:
+    string | null;
+};
+export type PutRow = {
+  readonly source: string;
+  readonly n: string;
+  readonly unit: string;
+  readonly about: boolean;
+};
+export type LayerView = {
+  readonly n: number;
+  readonly kind: 'base' | 'brown' | 'green' | 'raw' | 'blanket';
+  readonly title: string;
+  readonly says: string;
+  readonly litres: number;
+  /** Its litres, said. */ readonly room: string;
+  readonly waterL: number;
+  readonly done: boolean;
+  readonly put: readonly PutRow[];
+};
 export type BuildView = {
-  readonly id: string; readonly name: string; readonly place: string; readonly since: string; readonly closed: string | null; readonly recipe: string | null;
-  readonly layers: readonly LayerView[]; readonly next: number | null; readonly high: string; readonly wide: string;
-  readonly went: readonly { readonly id: string; readonly when: string; readonly by: string; readonly text: string }[];
-  readonly total: string; readonly figures: string; readonly says: string; readonly planned: string | null; readonly cautions: readonly string[]; readonly materialCautions: readonly { readonly name: string; readonly says: string }[];
-  readonly sources: readonly Source[]; readonly measures: readonly OwnMeasure[]; readonly wrongUnit: string | null;
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly since: string;
+  readonly closed: string | null;
+  readonly recipe: string | null;
+  readonly layers: readonly LayerView[];
+  readonly next: number | null;
+  readonly high: string;
+  readonly wide: string;
+  readonly went: readonly {
+    readonly id: string;
+    readonly when: string;
+    readonly by: string;
+    readonly text: string;
+  }[];
+  readonly total: string;
+  readonly figures: string;
+  readonly says: string;
+  readonly planned: string | null;
+  readonly cautions: readonly string[];
+  readonly materialCautions: readonly { readonly name: string; readonly says: string }[];
+  readonly sources: readonly Source[];
+  readonly measures: readonly OwnMeasure[];
+  readonly wrongUnit: string | null;
   /** What a material carries: for the clocks of an addition. */
   readonly risks: Readonly<Record<string, { readonly raw: boolean; readonly seeds: boolean }>>;
 };
 
-const keyOf = (material: string, load: string | null): string => (load ? `load:${load}` : `material:${material}`);
+const keyOf = (material: string, load: string | null): string =>
+  load ? `load:${load}` : `material:${material}`;
 
 /** What may be put in: the store first, then the library. */
-function sourcesOf(store: StoreState, { kept, noClaim }: Pick<Heap, 'kept' | 'noClaim'>, locale: Locale): Source[] {
-  const answer = (m: Material): string | null => { if (noClaim && m.risks.some((r) => r === 'seeds' || r === 'disease')) return CAUTION.coldHeap; const a = answerTo(m, kept, store.acceptance); return a.answer === 'accept' ? null : `${ANSWER_WORDS[a.answer].says}${a.reason ? `: ${a.reason}` : ''}.`; };
+function sourcesOf(
+  store: StoreState,
+  { kept, noClaim }: Pick<Heap, 'kept' | 'noClaim'>,
+  locale: Locale,
+): Source[] {
+  const answer = (m: Material): string | null => {
+    if (noClaim && m.risks.some((r) => r === 'seeds' || r === 'disease')) return CAUTION.coldHeap;
+    const a = answerTo(m, kept, store.acceptance);
+    return a.answer === 'accept'
+      ? null
+      : `${ANSWER_WORDS[a.answer].says}${a.reason ? `: ${a.reason}` : ''}.`;
+  };
   return [
-  ...inStock(store).filter((l) => l.answer === 'accept').map((l): Source => ({ key: keyOf(l.material.id, l.id), material: l.material.id, load: l.id, name: l.load.what ?? l.material.name, inStore: true, answer: answer(l.material), says: [stockText(l, locale), l.where].filter(Boolean).join(', ') })),
-  ...[...store.materials.values()].map((m): Source => ({ key: keyOf(m.id, null), material: m.id, load: null, name: m.name, says: 'not from the store', inStore: false, answer: answer(m) })).sort((a, b) => (a.name < b.name ? -1 : 1)),
+    ...inStock(store)
+      .filter((l) => l.answer === 'accept')
+      .map((l): Source => ({
+        key: keyOf(l.material.id, l.id),
+        material: l.material.id,
+        load: l.id,
+        name: l.load.what ?? l.material.name,
+        inStore: true,
+        answer: answer(l.material),
+        says: [stockText(l, locale), l.where].filter(Boolean).join(', '),
+      })),
+    ...[...store.materials.values()]
+      .map((m): Source => ({
+        key: keyOf(m.id, null),
+        material: m.id,
+        load: null,
+        name: m.name,
+        says: 'not from the store',
+        inStore: false,
+        answer: answer(m),
+      }))
+      .sort((a, b) => (a.name < b.name ? -1 : 1)),
   ];
 }
 
-type Heap = { readonly id: string; readonly kept: 'turned' | 'static' | 'vessel'; /** It does not get hot enough to kill anything, by its method. */ readonly noClaim: boolean; readonly name: string; readonly place: string; readonly openedAt: number; readonly builtAt: number | null; readonly slot: string | null };
+type Heap = {
+  readonly id: string;
+  readonly kept: 'turned' | 'static' | 'vessel';
+  /** It does not get hot enough to kill anything, by its method. */ readonly noClaim: boolean;
+  readonly name: string;
+  readonly place: string;
+  readonly openedAt: number;
+  readonly builtAt: number | null;
+  readonly slot: string | null;
+};
 /** The building of a heap as it stands. */
 export function buildView(heap: Heap, built: Built, store: StoreState, locale: Locale): BuildView {
   const { timeZone, now, volume } = locale;
@@ -45,24 +137,98 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
   const raw = all.some((p) => carries(p.risks).raw);
   const kg = guide?.plan.massKg ?? mix.massKg;
   const slot = store.map?.map.slots.find((s) => s.name === heap.slot || s.id === heap.slot);
-  const strangers = slot?.only ? [...new Set(all.filter((p) => p.risks.every((r) => !slot.only!.includes(r)) && (p.role === 'green')).map((p) => p.name))] : [];
+  const strangers = slot?.only
+    ? [
+        ...new Set(
+          all
+            .filter((p) => p.risks.every((r) => !slot.only!.includes(r)) && p.role === 'green')
+            .map((p) => p.name),
+        ),
+      ]
+    : [];
   return {
-    id: heap.id, name: heap.name, place: heap.place, since: soonText(timeZone, built.since ?? heap.openedAt, now), closed: heap.builtAt === null ? null : soonText(timeZone, heap.builtAt, now), recipe: store.layUps.get(heap.id)?.recipe.name ?? null,
-    layers: (guide?.layers ?? []).map((l) => ({ n: l.n, kind: l.kind, title: `${l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; ')}`, says: LAYER_WORDS[l.kind], litres: l.litres, room: litresText(l.litres, volume), waterL: Math.round(l.waterL / 5) * 5, done: l.done, put: l.put.map((p) => ({ source: keyOf(p.material, p.load), n: String((p.amount as { n: number }).n), unit: p.amount.in === 'measure' ? p.amount.measure : 'L', about: false })) })),
-    next: guide?.next ?? null, high: guide ? `${guide.heightM.toFixed(1)} m` : '', wide: guide ? `${guide.widthM.toFixed(1)} m wide` : '',
-    went: [...went].reverse().map((w) => ({
-      id: w.entry, when: soonText(timeZone, w.at, now), by: w.by,
-      text: [w.charge.layer !== undefined && `layer ${w.charge.layer}`, ...w.charge.parts.map((p) => `${nameOf(store, p.load, p.material)}, ${amountText(p.amount)}`), w.charge.waterL !== undefined && `${w.charge.waterL} L of water`, w.charge.base && `base: ${w.charge.base}`, w.charge.activator && `activator: ${w.charge.activator}`, w.charge.cover && `cover: ${w.charge.cover}`, w.charge.words, w.kind === 'addition' && 'after it was closed'].filter(Boolean).join('; '),
+    id: heap.id,
+    name: heap.name,
+    place: heap.place,
+    since: soonText(timeZone, built.since ?? heap.openedAt, now),
+    closed: heap.builtAt === null ? null : soonText(timeZone, heap.builtAt, now),
+    recipe: store.layUps.get(heap.id)?.recipe.name ?? null,
+    layers: (guide?.layers ?? []).map((l) => ({
+      n: l.n,
+      kind: l.kind,
+      title: `${l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; ')}`,
+      says: LAYER_WORDS[l.kind],
+      litres: l.litres,
+      room: litresText(l.litres, volume),
+      waterL: Math.round(l.waterL / 5) * 5,
+      done: l.done,
+      put: l.put.map((p) => ({
+        source: keyOf(p.material, p.load),
+        n: String((p.amount as { n: number }).n),
+        unit: p.amount.in === 'measure' ? p.amount.measure : 'L',
+        about: false,
+      })),
     })),
-    total: went.length === 0 ? (heap.builtAt === null ? 'Nothing is in it yet.' : 'What went in was not logged.') : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose, volume)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
-    figures: cn && wet ? `${heap.builtAt === null ? 'So far' : 'When it was built'} C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.` : '', says: went.length === 0 ? '' : mixSays(mix), planned: guide && estOf(guide.plan.cn) ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed, volume)}` : ''}.` : null,
-    cautions: [...(raw ? [BUILD_CAUTION.raw] : []), ...(dusty ? [BUILD_CAUTION.dust] : []), ...(kg !== null && kg > 300 ? [liftText(kg, 2)] : [BUILD_CAUTION.lifting])],
-    materialCautions: [...new Map(all.flatMap((p) => (p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : []))).values()],
-    sources: sourcesOf(store, heap, locale), measures: store.measures,
+    next: guide?.next ?? null,
+    high: guide ? `${guide.heightM.toFixed(1)} m` : '',
+    wide: guide ? `${guide.widthM.toFixed(1)} m wide` : '',
+    went: [...went].reverse().map((w) => ({
+      id: w.entry,
+      when: soonText(timeZone, w.at, now),
+      by: w.by,
+      text: [
+        w.charge.layer !== undefined && `layer ${w.charge.layer}`,
+        ...w.charge.parts.map(
+          (p) => `${nameOf(store, p.load, p.material)}, ${amountText(p.amount)}`,
+        ),
+        w.charge.waterL !== undefined && `${w.charge.waterL} L of water`,
+        w.charge.base && `base: ${w.charge.base}`,
+        w.charge.activator && `activator: ${w.charge.activator}`,
+        w.charge.cover && `cover: ${w.charge.cover}`,
+        w.charge.words,
+        w.kind === 'addition' && 'after it was closed',
+      ]
+        .filter(Boolean)
+        .join('; '),
+    })),
+    total:
+      went.length === 0
+        ? heap.builtAt === null
+          ? 'Nothing is in it yet.'
+          : 'What went in was not logged.'
+        : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose, volume)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
+    figures:
+      cn && wet
+        ? `${heap.builtAt === null ? 'So far' : 'When it was built'} C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.`
+        : '',
+    says: went.length === 0 ? '' : mixSays(mix),
+    planned:
+      guide && estOf(guide.plan.cn)
+        ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed, volume)}` : ''}.`
+        : null,
+    cautions: [
+      ...(raw ? [BUILD_CAUTION.raw] : []),
+      ...(dusty ? [BUILD_CAUTION.dust] : []),
+      ...(kg !== null && kg > 300 ? [liftText(kg, 2)] : [BUILD_CAUTION.lifting]),
+    ],
+    materialCautions: [
+      ...new Map(
+        all.flatMap((p) =>
+          p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : [],
+        ),
+      ).values(),
+    ],
+    sources: sourcesOf(store, heap, locale),
+    measures: store.measures,
     risks: Object.fromEntries([...store.materials.values()].map((m) => [m.id, carries(m.risks)])),
-    wrongUnit: slot?.only && strangers.length > 0 ? `${slot.name} is kept for ${slot.words ?? listText(slot.only)}: ${listText(strangers)} could go elsewhere.` : null,
+    wrongUnit:
+      slot?.only && strangers.length > 0
+        ? `${slot.name} is kept for ${slot.words ?? listText(slot.only)}: ${listText(strangers)} could go elsewhere.`
+        : null,
   };
 }
 
-const nameOf = (store: StoreState, load: string | undefined, material: string): string => { const l = load === undefined ? undefined : store.loadOf.get(load); return l?.load.what ?? store.materials.get(material)?.name ?? material; };
-
+const nameOf = (store: StoreState, load: string | undefined, material: string): string => {
+  const l = load === undefined ? undefined : store.loadOf.get(load);
+  return l?.load.what ?? store.materials.get(material)?.name ?? material;
+};

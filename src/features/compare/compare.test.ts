@@ -7,24 +7,42 @@ const H = 3_600_000;
 const NOW = Date.UTC(2026, 4, 18, 12);
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
 function told(name: string, ageH: number, c: (h: number) => number, turnedAt: number[] = []): Told {
-  const log = logOf(NOW - (ageH + 2) * H, { code: name, name, rules: ['us-503-pfrp-static'], method: 'static', volumeM3: 4 });
+  const log = logOf(NOW - (ageH + 2) * H, {
+    code: name,
+    name,
+    rules: ['us-503-pfrp-static'],
+    method: 'static',
+    volumeM3: 4,
+  });
   log.put('built', {}, { at: NOW - ageH * H });
   for (let h = 12; h <= ageH; h += 12) log.round(NOW - (ageH - h) * H, c(h), c(h), c(h) + 2);
   for (const h of turnedAt) log.put('turn', { full: true }, { at: NOW - (ageH - h) * H });
   const state = foldBatch(log.entries);
-  return { state, reckoning: reckon(state, { name: 'T', timeZone: 'UTC', unit: 'C' }, foldSite([]), NOW) };
+  return {
+    state,
+    reckoning: reckon(state, { name: 'T', timeZone: 'UTC', unit: 'C' }, foldSite([]), NOW),
+  };
 }
 const warm = (h: number): number => Math.min(62, 10 + h);
 
 test('heaps by age with what was done to them; the one most alike and how it went on', () => {
-  const [own, older, cold] = [told('Own', 96, warm, [60]), told('Older', 400, warm, [70, 200]), told('Cold', 300, () => 15)];
+  const [own, older, cold] = [
+    told('Own', 96, warm, [60]),
+    told('Older', 400, warm, [70, 200]),
+    told('Cold', 300, () => 15),
+  ];
   const view = compareView([own, older], [own, older, cold], LOCALE);
-  expect(view.curves.map((c) => [c.name, c.points.length])).toEqual([['Own', 8], ['Older', 33]]);
+  expect(view.curves.map((c) => [c.name, c.points.length])).toEqual([
+    ['Own', 8],
+    ['Older', 33],
+  ]);
   expect(view.curves[0]!.points[0]).toEqual({ day: 0.5, c: 24 });
   expect(view.curves[0]!.marks).toEqual([{ day: 2.5, kind: 'turn', says: 'turned' }]);
   expect(view.curves[1]!.marks.map((m) => m.kind)).toContain('proven');
   expect(view.alike).toHaveLength(1);
-  expect(view.alike[0]!.text).toMatch(/^Older: 0\.0 °C apart over \d days\. It was proven on day \d+.*A week on it stood at 64 °C\.$/);
+  expect(view.alike[0]!.text).toMatch(
+    /^Older: 0\.0 °C apart over \d days\. It was proven on day \d+.*A week on it stood at 64 °C\.$/,
+  );
   expect(view.table[0]).toEqual({ day: 0, cells: ['24 °C', '24 °C'] });
 });
 test('nothing chosen, a heap still building: an empty chart, no guess', () => {

@@ -1,49 +1,174 @@
 import type { Work } from '@/core/log/shapes';
 import { tasksOf, handsOf, type HeapCard } from '@/core/advice/tasks';
-import { ago, DAY, heat, HOUR, NOW, situation, type Change } from '../../../tests/support/situation';
+import {
+  ago,
+  DAY,
+  heat,
+  HOUR,
+  NOW,
+  situation,
+  type Change,
+} from '../../../tests/support/situation';
 import { handsNow, roundsOfSite, todayView } from './view';
 import { foldSite } from '@/core/log/fold';
 
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
-const card = (id: string, change: Change, orders: HeapCard['orders'] = []): HeapCard => { const { now: _now, ...facts } = situation(change); return { id, code: id, name: id, facts, orders }; };
-const work: Work = { from: '08:00', to: '16:00', days: [1, 2, 3, 4, 5], crew: [{ name: 'Mo', hoursPerDay: 1, drives: true }], machine: null, flowLPerMin: 15, bucketL: 10, limits: null, chores: [{ id: 'c', what: 'covers', everyDays: 3, minutes: 15 }] };
+const card = (id: string, change: Change, orders: HeapCard['orders'] = []): HeapCard => {
+  const { now: _now, ...facts } = situation(change);
+  return { id, code: id, name: id, facts, orders };
+};
+const work: Work = {
+  from: '08:00',
+  to: '16:00',
+  days: [1, 2, 3, 4, 5],
+  crew: [{ name: 'Mo', hoursPerDay: 1, drives: true }],
+  machine: null,
+  flowLPerMin: 15,
+  bucketL: 10,
+  limits: null,
+  chores: [{ id: 'c', what: 'covers', everyDays: 3, minutes: 15 }],
+};
 const hot = card('Goshawk', { rounds: [heat(2, 66, 73)] });
-const owing = card('Egret', { turns: [ago(72)], proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY } });
+const owing = card('Egret', {
+  turns: [ago(72)],
+  proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY },
+});
 
 test('the day in words: what cannot wait, how much there is, what does not fit and what that costs', () => {
-  const view = todayView(tasksOf([hot, owing], { chores: [], probes: [] }, NOW), handsOf(work, 1, 12 * 60), null, true, LOCALE);
-  expect(view).toMatchObject({ day: 'Mon 18 May', clock: '12:00', urgent: ['Goshawk'], crew: ['Mo'], askCrew: false, fireCard: true });
-  expect(view.load).toBe('About 2 h 50 min of work; the crew has 30 min left. One does not fit: Egret, turning.');
-  expect(view.groups.map((g) => [g.title, g.tasks.map((t) => t.name)])).toEqual([['Danger', ['Goshawk']], ['Owed to a proof', ['Egret']], ['Tomorrow', ['Egret']]]);
-  expect(view.groups[0]!.tasks[0]).toMatchObject({ when: 'now', who: 'Mo', mayWait: false, lacks: null, href: '/batch/Goshawk' });
-  expect(view.groups[1]!.tasks[0]).toMatchObject({ mayWait: true, lacks: 'does not fit into today', href: '/batch/Egret#turn', cost: expect.stringMatching(/Its proof comes later: 2 turnings still owed/) });
+  const view = todayView(
+    tasksOf([hot, owing], { chores: [], probes: [] }, NOW),
+    handsOf(work, 1, 12 * 60),
+    null,
+    true,
+    LOCALE,
+  );
+  expect(view).toMatchObject({
+    day: 'Mon 18 May',
+    clock: '12:00',
+    urgent: ['Goshawk'],
+    crew: ['Mo'],
+    askCrew: false,
+    fireCard: true,
+  });
+  expect(view.load).toBe(
+    'About 2 h 50 min of work; the crew has 30 min left. One does not fit: Egret, turning.',
+  );
+  expect(view.groups.map((g) => [g.title, g.tasks.map((t) => t.name)])).toEqual([
+    ['Danger', ['Goshawk']],
+    ['Owed to a proof', ['Egret']],
+    ['Tomorrow', ['Egret']],
+  ]);
+  expect(view.groups[0]!.tasks[0]).toMatchObject({
+    when: 'now',
+    who: 'Mo',
+    mayWait: false,
+    lacks: null,
+    href: '/batch/Goshawk',
+  });
+  expect(view.groups[1]!.tasks[0]).toMatchObject({
+    mayWait: true,
+    lacks: 'does not fit into today',
+    href: '/batch/Egret#turn',
+    cost: expect.stringMatching(/Its proof comes later: 2 turnings still owed/),
+  });
 });
 test('put off stays in sight with who, until when and why', () => {
-  const off = card('Egret', { turns: [ago(72)], proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY } }, [{ task: 'turn', who: null, day: null, defer: { at: ago(1), until: NOW + 5 * HOUR, reason: 'weather', words: 'storm', by: 'Jo', impossible: true } }]);
-  const view = todayView(tasksOf([off], { chores: [], probes: [] }, NOW), null, null, false, LOCALE);
-  expect(view.groups.find((g) => g.title === 'Put off')!.tasks[0]!.putOff).toBe('Not possible by Jo until 17:00: weather, storm');
+  const off = card(
+    'Egret',
+    {
+      turns: [ago(72)],
+      proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY },
+    },
+    [
+      {
+        task: 'turn',
+        who: null,
+        day: null,
+        defer: {
+          at: ago(1),
+          until: NOW + 5 * HOUR,
+          reason: 'weather',
+          words: 'storm',
+          by: 'Jo',
+          impossible: true,
+        },
+      },
+    ],
+  );
+  const view = todayView(
+    tasksOf([off], { chores: [], probes: [] }, NOW),
+    null,
+    null,
+    false,
+    LOCALE,
+  );
+  expect(view.groups.find((g) => g.title === 'Put off')!.tasks[0]!.putOff).toBe(
+    'Not possible by Jo until 17:00: weather, storm',
+  );
   expect(view.askCrew).toBe(true);
 });
 test('after hours nothing is said not to fit; on a day off nobody is there', () => {
   expect(handsNow(work, 'UTC', Date.UTC(2026, 4, 18, 16))).toBe('over');
-  expect(handsNow(work, 'UTC', Date.UTC(2026, 4, 17, 12))).toEqual({ people: [], machineMinutes: 0 });
+  expect(handsNow(work, 'UTC', Date.UTC(2026, 4, 17, 12))).toEqual({
+    people: [],
+    machineMinutes: 0,
+  });
   expect(handsNow(null, 'UTC', NOW)).toBeNull();
   // By the site's clock, not by that of the server: 15:30 UTC is 16:30 in Paris.
   expect(handsNow(work, 'Europe/Paris', Date.UTC(2026, 4, 18, 15, 30))).toBe('over');
-  const view = todayView(tasksOf([owing], { chores: [], probes: [] }, NOW), 'over', null, true, LOCALE);
+  const view = todayView(
+    tasksOf([owing], { chores: [], probes: [] }, NOW),
+    'over',
+    null,
+    true,
+    LOCALE,
+  );
   expect(view.load).toMatch(/^The working day is over; about 1 h 20 min of work is left\.$/);
   expect(view.groups.flatMap((g) => g.tasks).every((t) => t.lacks === null)).toBe(true);
 });
 test('chores and thermometer checks come round by when they were last done', () => {
   const site = foldSite([
-    { id: 'w', batch: null, at: ago(300), by: 'Mo', kind: 'work', data: { work }, seq: 1, recordedAt: ago(300), hash: '' }, { id: 'd', batch: null, at: ago(80), by: 'Mo', kind: 'chore', data: { chore: 'c' }, seq: 2, recordedAt: ago(80), hash: '' },
-    { id: 'p', batch: null, at: ago(200 * 24), by: 'Mo', kind: 'probe-check', data: { probe: 'T1', referenceC: 0, readC: 0.2 }, seq: 3, recordedAt: ago(200 * 24), hash: '' },
+    {
+      id: 'w',
+      batch: null,
+      at: ago(300),
+      by: 'Mo',
+      kind: 'work',
+      data: { work },
+      seq: 1,
+      recordedAt: ago(300),
+      hash: '',
+    },
+    {
+      id: 'd',
+      batch: null,
+      at: ago(80),
+      by: 'Mo',
+      kind: 'chore',
+      data: { chore: 'c' },
+      seq: 2,
+      recordedAt: ago(80),
+      hash: '',
+    },
+    {
+      id: 'p',
+      batch: null,
+      at: ago(200 * 24),
+      by: 'Mo',
+      kind: 'probe-check',
+      data: { probe: 'T1', referenceC: 0, readC: 0.2 },
+      seq: 3,
+      recordedAt: ago(200 * 24),
+      hash: '',
+    },
   ] as never);
   const rounds = roundsOfSite(site, NOW);
   expect(rounds.chores).toMatchObject([{ id: 'c', doneAt: ago(80) }]);
   const tasks = tasksOf([], rounds, NOW);
   expect(tasks.map((t) => t.key).sort()).toEqual(['chore:c', 'probe:T1']);
-  const [covers] = todayView(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter((t) => t.chore);
+  const [covers] = todayView(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter(
+    (t) => t.chore,
+  );
   expect(covered(covers!.words)).toBe('Look at the covers. Every 3 days; last done Fri 04:00.');
 });
 const covered = (w: { act: string; why: string }): string => `${w.act}. ${w.why}`;

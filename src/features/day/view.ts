@@ -1,5 +1,12 @@
 import { handsOf, shareOut, type Hands, type Task, type TaskKind } from '@/core/advice/tasks';
-import { costText, DEFER_WORDS, GROUP_WORDS, TASK_WORDS, taskWords, type AdviceWords } from '@/core/advice/words';
+import {
+  costText,
+  DEFER_WORDS,
+  GROUP_WORDS,
+  TASK_WORDS,
+  taskWords,
+  type AdviceWords,
+} from '@/core/advice/words';
 import { checkDue } from '@/core/evidence/drift';
 import type { SiteState } from '@/core/log/fold';
 import type { Work } from '@/core/log/shapes';
@@ -11,27 +18,88 @@ import type { Locale } from '@/core/words/note';
 /** What comes round on its own: chores, and thermometers whose check is due. */
 export function roundsOfSite({ work, chores, instruments, probes }: SiteState, now: number) {
   return {
-    chores: (work?.chores ?? []).map((c) => ({ id: c.id, what: c.what, words: c.words ?? null, everyDays: c.everyDays, minutes: c.minutes, doneAt: chores.get(c.id)?.at ?? null })),
-    probes: [...instruments].flatMap(([name, i]) => (i?.out === undefined ? [{ name, due: checkDue(probes.get(name) ?? [], i?.checkDays) ?? now }] : [])),
+    chores: (work?.chores ?? []).map((c) => ({
+      id: c.id,
+      what: c.what,
+      words: c.words ?? null,
+      everyDays: c.everyDays,
+      minutes: c.minutes,
+      doneAt: chores.get(c.id)?.at ?? null,
+    })),
+    probes: [...instruments].flatMap(([name, i]) =>
+      i?.out === undefined
+        ? [{ name, due: checkDue(probes.get(name) ?? [], i?.checkDays) ?? now }]
+        : [],
+    ),
   };
 }
 
 export type TodayTask = {
-  readonly key: string; readonly kind: TaskKind; readonly batch: string | null; readonly name: string; readonly words: AdviceWords; readonly when: string; readonly urgent: boolean;
+  readonly key: string;
+  readonly kind: TaskKind;
+  readonly batch: string | null;
+  readonly name: string;
+  readonly words: AdviceWords;
+  readonly when: string;
+  readonly urgent: boolean;
   /** `Mo · 25 min · loader`, and what it lacks. */
-  readonly who: string | null; readonly minutes: string; readonly machine: string | null; readonly lacks: string | null; readonly cost: string;
-  readonly putOff: string | null; readonly href: string; readonly chore: { readonly id: string; readonly what: string } | null; readonly mayWait: boolean;
+  readonly who: string | null;
+  readonly minutes: string;
+  readonly machine: string | null;
+  readonly lacks: string | null;
+  readonly cost: string;
+  readonly putOff: string | null;
+  readonly href: string;
+  readonly chore: { readonly id: string; readonly what: string } | null;
+  readonly mayWait: boolean;
 };
-export type TodayView = { readonly day: string; readonly clock: string; readonly urgent: readonly string[]; readonly load: string; readonly groups: readonly { readonly title: string; /** Not of today: folded away. */ readonly later: boolean; readonly tasks: readonly TodayTask[] }[]; readonly crew: readonly string[]; readonly askCrew: boolean; readonly fireCard: boolean };
+export type TodayView = {
+  readonly day: string;
+  readonly clock: string;
+  readonly urgent: readonly string[];
+  readonly load: string;
+  readonly groups: readonly {
+    readonly title: string;
+    /** Not of today: folded away. */ readonly later: boolean;
+    readonly tasks: readonly TodayTask[];
+  }[];
+  readonly crew: readonly string[];
+  readonly askCrew: boolean;
+  readonly fireCard: boolean;
+};
 
-const LACKS = { time: 'does not fit into today', machine: 'the machine has no time left today', driver: 'nobody who drives is there today' } as const;
-const hrefOf = ({ kind, batch, name, load }: Task): string => (kind === 'load' ? `/store/${load!.id}` : kind === 'probe-check' ? `/instruments#${encodeURIComponent(name)}` : batch === null ? '/' : kind === 'read' ? `/round#${batch}` : kind === 'hot' ? `/batch/${batch}` : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`);
+const LACKS = {
+  time: 'does not fit into today',
+  machine: 'the machine has no time left today',
+  driver: 'nobody who drives is there today',
+} as const;
+const hrefOf = ({ kind, batch, name, load }: Task): string =>
+  kind === 'load'
+    ? `/store/${load!.id}`
+    : kind === 'probe-check'
+      ? `/instruments#${encodeURIComponent(name)}`
+      : batch === null
+        ? '/'
+        : kind === 'read'
+          ? `/round#${batch}`
+          : kind === 'hot'
+            ? `/batch/${batch}`
+            : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`;
 
 /** Today's list. @param hands who is there today; `over`: the working day is; null: nobody said who works here */
-export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, machineName: string | null, fireCard: boolean, locale: Locale): TodayView {
+export function todayView(
+  tasks: readonly Task[],
+  hands: Hands | 'over' | null,
+  machineName: string | null,
+  fireCard: boolean,
+  locale: Locale,
+): TodayView {
   const { timeZone, now } = locale;
   const p = localParts(timeZone, now);
-  const isToday = (at: number): boolean => { const q = localParts(timeZone, at); return at <= now || (q.day === p.day && at - now < MS.day); };
+  const isToday = (at: number): boolean => {
+    const q = localParts(timeZone, at);
+    return at <= now || (q.day === p.day && at - now < MS.day);
+  };
   const today = tasks.filter((t) => !t.deferred && isToday(t.due));
   const there = hands === 'over' ? null : hands;
   const placed = new Map((there ? shareOut(today, there) : []).map((x) => [x.key, x]));
@@ -40,29 +108,79 @@ export function todayView(tasks: readonly Task[], hands: Hands | 'over' | null, 
     const place = placed.get(t.key);
     const off = t.order?.defer;
     return {
-      key: t.key, kind: t.kind, batch: t.batch, name: t.name, words, urgent: t.group === 'danger' || t.group === 'losing',
-      when: t.due <= now ? (t.overdue && now - t.due > MS.day && t.group !== 'chore' ? `since ${soonText(timeZone, t.due, now)}` : 'now') : `by ${soonText(timeZone, t.due, now)}`,
-      who: place?.who ?? t.who, minutes: durationText(t.minutes / 60), machine: t.machine ? (machineName ?? 'machine') : null, lacks: place?.lacks ? LACKS[place.lacks].replace('the machine', machineName ?? 'the machine') : null, cost: costText(t, locale),
-      putOff: off ? `${off.impossible ? 'Not possible' : 'Put off'} by ${off.by} ${off.until > now ? `until ${soonText(timeZone, off.until, now)}` : `until ${soonText(timeZone, off.until, now)}, and that is over`}: ${DEFER_WORDS[off.reason].toLowerCase()}${off.words ? `, ${off.words}` : ''}` : null,
-      href: hrefOf(t), chore: t.chore && { id: t.chore.id, what: t.chore.what }, mayWait: t.group !== 'danger' && (t.batch !== null),
+      key: t.key,
+      kind: t.kind,
+      batch: t.batch,
+      name: t.name,
+      words,
+      urgent: t.group === 'danger' || t.group === 'losing',
+      when:
+        t.due <= now
+          ? t.overdue && now - t.due > MS.day && t.group !== 'chore'
+            ? `since ${soonText(timeZone, t.due, now)}`
+            : 'now'
+          : `by ${soonText(timeZone, t.due, now)}`,
+      who: place?.who ?? t.who,
+      minutes: durationText(t.minutes / 60),
+      machine: t.machine ? (machineName ?? 'machine') : null,
+      lacks: place?.lacks
+        ? LACKS[place.lacks].replace('the machine', machineName ?? 'the machine')
+        : null,
+      cost: costText(t, locale),
+      putOff: off
+        ? `${off.impossible ? 'Not possible' : 'Put off'} by ${off.by} ${off.until > now ? `until ${soonText(timeZone, off.until, now)}` : `until ${soonText(timeZone, off.until, now)}, and that is over`}: ${DEFER_WORDS[off.reason].toLowerCase()}${off.words ? `, ${off.words}` : ''}`
+        : null,
+      href: hrefOf(t),
+      chore: t.chore && { id: t.chore.id, what: t.chore.what },
+      mayWait: t.group !== 'danger' && t.batch !== null,
     };
   };
   const groups = [
-    ...(['danger', 'losing', 'owed', 'schedule', 'chore'] as const).map((g) => ({ title: GROUP_WORDS[g] as string, later: false, tasks: today.filter((t) => t.group === g) })),
-    { title: 'Put off', later: false, tasks: tasks.filter((t) => t.deferred) }, { title: 'Tomorrow', later: true, tasks: tasks.filter((t) => !t.deferred && !isToday(t.due)) },
-  ].filter((g) => g.tasks.length > 0).map((g) => ({ title: g.title, later: g.later, tasks: g.tasks.map(show) }));
-  const urgent = [...new Set(today.filter((t) => t.group === 'danger' || t.group === 'losing').map((t) => t.name))];
+    ...(['danger', 'losing', 'owed', 'schedule', 'chore'] as const).map((g) => ({
+      title: GROUP_WORDS[g] as string,
+      later: false,
+      tasks: today.filter((t) => t.group === g),
+    })),
+    { title: 'Put off', later: false, tasks: tasks.filter((t) => t.deferred) },
+    { title: 'Tomorrow', later: true, tasks: tasks.filter((t) => !t.deferred && !isToday(t.due)) },
+  ]
+    .filter((g) => g.tasks.length > 0)
+    .map((g) => ({ title: g.title, later: g.later, tasks: g.tasks.map(show) }));
+  const urgent = [
+    ...new Set(
+      today.filter((t) => t.group === 'danger' || t.group === 'losing').map((t) => t.name),
+    ),
+  ];
   const minutes = today.reduce((sum, t) => sum + t.minutes, 0);
   const lacking = today.filter((t) => placed.get(t.key)?.lacks);
   const has = there?.people.reduce((sum, q) => sum + q.minutes, 0) ?? 0;
-  const load = today.length === 0 ? '' : hands === 'over' ? `The working day is over; about ${durationText(minutes / 60)} of work is left.` : hands === null ? `About ${durationText(minutes / 60)} of work.` : hands.people.length === 0 ? `About ${durationText(minutes / 60)} of work, and nobody works today.`
-    : `About ${durationText(minutes / 60)} of work; the crew has ${durationText(has / 60)} left.${lacking.length > 0 ? ` ${lacking.length === 1 ? 'One does' : `${lacking.length} do`} not fit: ${[...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))].slice(0, 3).join('; ')}.` : ''}`;
-  return { day: `${p.weekday} ${p.day} ${p.month}`, clock: p.clock, urgent, load, groups, crew: there?.people.map((q) => q.name) ?? [], askCrew: hands === null, fireCard };
+  const load =
+    today.length === 0
+      ? ''
+      : hands === 'over'
+        ? `The working day is over; about ${durationText(minutes / 60)} of work is left.`
+        : hands === null
+          ? `About ${durationText(minutes / 60)} of work.`
+          : hands.people.length === 0
+            ? `About ${durationText(minutes / 60)} of work, and nobody works today.`
+            : `About ${durationText(minutes / 60)} of work; the crew has ${durationText(has / 60)} left.${lacking.length > 0 ? ` ${lacking.length === 1 ? 'One does' : `${lacking.length} do`} not fit: ${[...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))].slice(0, 3).join('; ')}.` : ''}`;
+  return {
+    day: `${p.weekday} ${p.day} ${p.month}`,
+    clock: p.clock,
+    urgent,
+    load,
+    groups,
+    crew: there?.people.map((q) => q.name) ?? [],
+    askCrew: hands === null,
+    fireCard,
+  };
 }
 
 /** Who is there for the rest of the day. */
 export function handsNow(work: Work | null, timeZone: string, now: number): Hands | 'over' | null {
   if (!work) return null;
   const { weekday, minute } = weekdayOf(timeZone, now);
-  return work.days.includes(weekday) && minute >= minutesOfClock(work.to) ? 'over' : handsOf(work, weekday, minute);
+  return work.days.includes(weekday) && minute >= minutesOfClock(work.to)
+    ? 'over'
+    : handsOf(work, weekday, minute);
 }

@@ -1,5 +1,11 @@
 import { z } from 'zod';
-import { DeviceSchema, ENTRY_DATA, ENTRY_KINDS, type EntryKind, type NewEntry } from '@/core/log/entry';
+import {
+  DeviceSchema,
+  ENTRY_DATA,
+  ENTRY_KINDS,
+  type EntryKind,
+  type NewEntry,
+} from '@/core/log/entry';
 import { HandReadingSchema } from '@/core/log/shapes';
 import { instantsOfLocal } from '@/core/quantity/calendar';
 import { isoOf, MS, parseInstant } from '@/core/quantity/instant';
@@ -7,8 +13,12 @@ import { pathText, type Problem } from '@/core/words/problem';
 
 /** What a device sends: an instant, the time as the site's clock shows it, or null for this moment. */
 const Frame = z.object({
-  id: z.uuid(), batch: z.uuid().nullable(), kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]),
-  at: z.string().max(40).nullable(), by: z.string().trim().min(1, 'Say who did it.').max(60, 'A shorter name, please.'), data: z.record(z.string(), z.unknown()),
+  id: z.uuid(),
+  batch: z.uuid().nullable(),
+  kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]),
+  at: z.string().max(40).nullable(),
+  by: z.string().trim().min(1, 'Say who did it.').max(60, 'A shorter name, please.'),
+  data: z.record(z.string(), z.unknown()),
 });
 export type EntryForm = z.input<typeof Frame>;
 
@@ -17,26 +27,41 @@ const CLOCK_SLACK_MS = 5 * MS.minute;
 /** A year typed with a missing figure lies before this. */
 const EARLIEST = Date.UTC(2000, 0, 1);
 
-export type ParsedEntry = { readonly ok: true; readonly entry: NewEntry } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type ParsedEntry =
+  | { readonly ok: true; readonly entry: NewEntry }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
-const failed = (path: string, message: string): ParsedEntry => ({ ok: false, problems: [{ path, message }] });
+const failed = (path: string, message: string): ParsedEntry => ({
+  ok: false,
+  problems: [{ path, message }],
+});
 
-const noSuchTime = (sent: string): string => `‘${sent.replace('T', ' ')}’ is no time that a clock shows. Choose the day and the hour when it happened.`;
+const noSuchTime = (sent: string): string =>
+  `‘${sent.replace('T', ' ')}’ is no time that a clock shows. Choose the day and the hour when it happened.`;
 
 /** The instant of a time typed by the site's clock. The hour that a clock change repeats is read as its first pass. */
 export function timeTyped(local: string, timeZone: string, now: number): number | string {
   if (parseInstant(`${local}Z`) === null) return noSuchTime(local);
   const [at] = instantsOfLocal(timeZone, local);
-  if (at === undefined) return `The clock never showed ${local.replace('T', ' ')} here: it was put forward. Choose another time.`;
-  return at > now + CLOCK_SLACK_MS ? 'That is still to come. Choose the time when it happened.' : Math.min(at, now);
+  if (at === undefined)
+    return `The clock never showed ${local.replace('T', ' ')} here: it was put forward. Choose another time.`;
+  return at > now + CLOCK_SLACK_MS
+    ? 'That is still to come. Choose the time when it happened.'
+    : Math.min(at, now);
 }
 
 /** The instant of a time that was sent: as it stands, or by the site's clock. A little ahead becomes now, so that no verdict overlooks it. */
 function instantOf(sent: string, timeZone: string, now: number): number | string {
   const at = parseInstant(sent);
-  if (at === null) return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent) ? timeTyped(sent, timeZone, now) : noSuchTime(sent);
-  if (at < EARLIEST) return `${sent.slice(0, 10)} is long before this site. Choose the day when it happened.`;
-  return at > now + CLOCK_SLACK_MS ? 'That is still to come. Choose the time when it happened.' : Math.min(at, now);
+  if (at === null)
+    return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent)
+      ? timeTyped(sent, timeZone, now)
+      : noSuchTime(sent);
+  if (at < EARLIEST)
+    return `${sent.slice(0, 10)} is long before this site. Choose the day when it happened.`;
+  return at > now + CLOCK_SLACK_MS
+    ? 'That is still to come. Choose the time when it happened.'
+    : Math.min(at, now);
 }
 
 /**
@@ -44,21 +69,53 @@ function instantOf(sent: string, timeZone: string, now: number): number | string
  */
 export function parseEntryForm(input: unknown, timeZone: string, now: number): ParsedEntry {
   const frame = Frame.safeParse(input);
-  if (!frame.success) return { ok: false, problems: frame.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })) };
+  if (!frame.success)
+    return {
+      ok: false,
+      problems: frame.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),
+    };
   const { at: typed, kind, data, ...rest } = frame.data;
   const at = typed === null ? now : instantOf(typed, timeZone, now);
   if (typeof at === 'string') return failed('at', at);
   // A reading without a time of its own was taken at the round's.
-  const whole = kind === 'round' && Array.isArray(data.readings) ? { ...data, readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })) } : data;
-  const byHand = kind === 'round' && whole.source === 'hand' ? z.looseObject({ readings: z.array(HandReadingSchema) }).safeParse(whole) : null;
-  if (byHand?.success === false) return { ok: false, problems: byHand.error.issues.map((i) => ({ path: pathText(['data', ...i.path]), message: i.message })) };
-  if (data.device !== undefined && !DeviceSchema.safeParse(data.device).success) return failed('data.device', 'What the phone says of its clock cannot be read. Open the page anew and send it again.');
+  const whole =
+    kind === 'round' && Array.isArray(data.readings)
+      ? {
+          ...data,
+          readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })),
+        }
+      : data;
+  const byHand =
+    kind === 'round' && whole.source === 'hand'
+      ? z.looseObject({ readings: z.array(HandReadingSchema) }).safeParse(whole)
+      : null;
+  if (byHand?.success === false)
+    return {
+      ok: false,
+      problems: byHand.error.issues.map((i) => ({
+        path: pathText(['data', ...i.path]),
+        message: i.message,
+      })),
+    };
+  if (data.device !== undefined && !DeviceSchema.safeParse(data.device).success)
+    return failed(
+      'data.device',
+      'What the phone says of its clock cannot be read. Open the page anew and send it again.',
+    );
   const parsed = ENTRY_DATA[kind].safeParse(whole);
-  if (!parsed.success) return { ok: false, problems: parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })) };
+  if (!parsed.success)
+    return {
+      ok: false,
+      problems: parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),
+    };
   if (kind === 'round') {
     for (const r of (parsed.data as { readings: { at: string }[] }).readings) {
       const ahead = parseInstant(r.at)! - now;
-      if (ahead > CLOCK_SLACK_MS) return failed('at', 'This device’s clock runs ahead of the hub’s. Set the clock, or choose when the round was taken.');
+      if (ahead > CLOCK_SLACK_MS)
+        return failed(
+          'at',
+          'This device’s clock runs ahead of the hub’s. Set the clock, or choose when the round was taken.',
+        );
       if (ahead > 0) r.at = isoOf(now);
     }
   }

@@ -3,7 +3,34 @@ import { volumeText } from '@/core/quantity/format';
 import type { MethodTemplate } from '@/core/log/shapes';
 
 /** Friendly names for heaps, one for each letter: birds. */
-const BIRDS = ['Avocet', 'Bittern', 'Curlew', 'Dunnock', 'Egret', 'Finch', 'Goshawk', 'Heron', 'Ibis', 'Jackdaw', 'Knot', 'Lapwing', 'Mallard', 'Nightjar', 'Osprey', 'Plover', 'Quail', 'Redstart', 'Siskin', 'Teal', 'Upupa', 'Vireo', 'Wagtail', 'Xenops', 'Yaffle', 'Zitting'] as const;
+const BIRDS = [
+  'Avocet',
+  'Bittern',
+  'Curlew',
+  'Dunnock',
+  'Egret',
+  'Finch',
+  'Goshawk',
+  'Heron',
+  'Ibis',
+  'Jackdaw',
+  'Knot',
+  'Lapwing',
+  'Mallard',
+  'Nightjar',
+  'Osprey',
+  'Plover',
+  'Quail',
+  'Redstart',
+  'Siskin',
+  'Teal',
+  'Upupa',
+  'Vireo',
+  'Wagtail',
+  'Xenops',
+  'Yaffle',
+  'Zitting',
+] as const;
 
 type Known = { readonly code: string; readonly bay: string | null; readonly state: string };
 
@@ -16,16 +43,44 @@ export function proposal(heaps: readonly Known[]): { code: string; name: string;
   for (let lap = 1; ; lap += 1) {
     for (const bird of BIRDS) {
       const code = lap === 1 ? bird[0]! : `${bird[0]}${lap}`;
-      if (!codes.has(code)) return { code, name: lap === 1 ? bird : `${bird} ${lap}`, bay: String(bay) };
+      if (!codes.has(code))
+        return { code, name: lap === 1 ? bird : `${bird} ${lap}`, bay: String(bay) };
     }
   }
 }
 
 /** A heap that a new one may be opened like. */
-export type EarlierHeap = { readonly id: string; readonly name: string; readonly template: MethodTemplate; readonly volumeM3: number | null; readonly shape: string | null; readonly coreDepthM: number | null; readonly inputs: readonly string[]; readonly rules: readonly string[]; readonly says: string };
+export type EarlierHeap = {
+  readonly id: string;
+  readonly name: string;
+  readonly template: MethodTemplate;
+  readonly volumeM3: number | null;
+  readonly shape: string | null;
+  readonly coreDepthM: number | null;
+  readonly inputs: readonly string[];
+  readonly rules: readonly string[];
+  readonly says: string;
+};
 
 /** Heaps that a new one may be opened like, the latest first. */
-export const earlierHeaps = (board: readonly Digest[]): EarlierHeap[] => [...board].sort((a, b) => b.openedAt - a.openedAt).slice(0, 40).map((d) => ({
-  id: d.id, name: d.name ?? d.code, template: d.situation.template, volumeM3: d.situation.builtM3, shape: d.field.shape, coreDepthM: d.field.coreDepthM, inputs: d.situation.inputs ?? [], rules: d.rules.map((r) => r.rule),
-  says: [d.situation.template.name.toLowerCase(), d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3, 'm3'), d.rules[0]?.provenAt ? 'proven' : ''].filter(Boolean).join(', '),
-}));
+export const earlierHeaps = (board: readonly Digest[]): EarlierHeap[] =>
+  [...board]
+    .sort((a, b) => b.openedAt - a.openedAt)
+    .slice(0, 40)
+    .map((d) => ({
+      id: d.id,
+      name: d.name ?? d.code,
+      template: d.situation.template,
+      volumeM3: d.situation.builtM3,
+      shape: d.field.shape,
+      coreDepthM: d.field.coreDepthM,
+      inputs: d.situation.inputs ?? [],
+      rules: d.rules.map((r) => r.rule),
+      says: [
+        d.situation.template.name.toLowerCase(),
+        d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3, 'm3'),
+        d.rules[0]?.provenAt ? 'proven' : '',
+      ]
+        .filter(Boolean)
+        .join(', '),
+    }));

@@ -1,38 +1,154 @@
 /** Sheets of labels and cards as stationers sell them; lengths in mm (common practice). */
 export type LabelSheet = {
-  readonly id: string; readonly title: string; readonly paper: 'A4' | 'LETTER';
-  readonly columns: number; readonly rows: number; readonly width: number; readonly height: number;
-  readonly left: number; readonly top: number; readonly gapX: number; readonly gapY: number;
+  readonly id: string;
+  readonly title: string;
+  readonly paper: 'A4' | 'LETTER';
+  readonly columns: number;
+  readonly rows: number;
+  readonly width: number;
+  readonly height: number;
+  readonly left: number;
+  readonly top: number;
+  readonly gapX: number;
+  readonly gapY: number;
 };
 const IN = 25.4;
 export const LABEL_SHEETS: readonly LabelSheet[] = [
-  { id: 'a4-4', title: 'A4, four cards of 105 × 148.5 mm (A6)', paper: 'A4', columns: 2, rows: 2, width: 105, height: 148.5, left: 0, top: 0, gapX: 0, gapY: 0 },
-  { id: 'a4-8', title: 'A4, eight labels of 99.1 × 67.7 mm', paper: 'A4', columns: 2, rows: 4, width: 99.1, height: 67.7, left: 4.65, top: 13.1, gapX: 2.5, gapY: 0 },
-  { id: 'a4-21', title: 'A4, twenty-one labels of 63.5 × 38.1 mm', paper: 'A4', columns: 3, rows: 7, width: 63.5, height: 38.1, left: 7.2, top: 15.15, gapX: 2.55, gapY: 0 },
-  { id: 'letter-4', title: 'Letter, four cards of 4¼ × 5½ in', paper: 'LETTER', columns: 2, rows: 2, width: 4.25 * IN, height: 5.5 * IN, left: 0, top: 0, gapX: 0, gapY: 0 },
-  { id: 'letter-6', title: 'Letter, six labels of 4 × 3⅓ in', paper: 'LETTER', columns: 2, rows: 3, width: 4 * IN, height: (10 / 3) * IN, left: 0.156 * IN, top: 0.5 * IN, gapX: 0.188 * IN, gapY: 0 },
-  { id: 'letter-10', title: 'Letter, ten labels of 4 × 2 in', paper: 'LETTER', columns: 2, rows: 5, width: 4 * IN, height: 2 * IN, left: 0.156 * IN, top: 0.5 * IN, gapX: 0.188 * IN, gapY: 0 },
+  {
+    id: 'a4-4',
+    title: 'A4, four cards of 105 × 148.5 mm (A6)',
+    paper: 'A4',
+    columns: 2,
+    rows: 2,
+    width: 105,
+    height: 148.5,
+    left: 0,
+    top: 0,
+    gapX: 0,
+    gapY: 0,
+  },
+  {
+    id: 'a4-8',
+    title: 'A4, eight labels of 99.1 × 67.7 mm',
+    paper: 'A4',
+    columns: 2,
+    rows: 4,
+    width: 99.1,
+    height: 67.7,
+    left: 4.65,
+    top: 13.1,
+    gapX: 2.5,
+    gapY: 0,
+  },
+  {
+    id: 'a4-21',
+    title: 'A4, twenty-one labels of 63.5 × 38.1 mm',
+    paper: 'A4',
+    columns: 3,
+    rows: 7,
+    width: 63.5,
+    height: 38.1,
+    left: 7.2,
+    top: 15.15,
+    gapX: 2.55,
+    gapY: 0,
+  },
+  {
+    id: 'letter-4',
+    title: 'Letter, four cards of 4¼ × 5½ in',
+    paper: 'LETTER',
+    columns: 2,
+    rows: 2,
+    width: 4.25 * IN,
+    height: 5.5 * IN,
+    left: 0,
+    top: 0,
+    gapX: 0,
+    gapY: 0,
+  },
+  {
+    id: 'letter-6',
+    title: 'Letter, six labels of 4 × 3⅓ in',
+    paper: 'LETTER',
+    columns: 2,
+    rows: 3,
+    width: 4 * IN,
+    height: (10 / 3) * IN,
+    left: 0.156 * IN,
+    top: 0.5 * IN,
+    gapX: 0.188 * IN,
+    gapY: 0,
+  },
+  {
+    id: 'letter-10',
+    title: 'Letter, ten labels of 4 × 2 in',
+    paper: 'LETTER',
+    columns: 2,
+    rows: 5,
+    width: 4 * IN,
+    height: 2 * IN,
+    left: 0.156 * IN,
+    top: 0.5 * IN,
+    gapX: 0.188 * IN,
+    gapY: 0,
+  },
 ];
 
 /** One label: a large letter that is seen from afar, what a hand wants to know, and the address behind the code. */
-export type Label = { readonly code: string; readonly name: string; readonly started: string; readonly place: string; readonly url: string };
+export type Label = {
+  readonly code: string;
+  readonly name: string;
+  readonly started: string;
+  readonly place: string;
+  readonly url: string;
+};
 
 /** Where the n-th label of a run lies: page, and its corner in mm. @param skip labels of the first sheet that are used up */
-export function placeOfLabel(sheet: LabelSheet, n: number, skip: number): { page: number; x: number; y: number } {
+export function placeOfLabel(
+  sheet: LabelSheet,
+  n: number,
+  skip: number,
+): { page: number; x: number; y: number } {
   const each = sheet.columns * sheet.rows;
   const [page, i] = [Math.floor((n + skip) / each), (n + skip) % each];
-  return { page, x: sheet.left + (i % sheet.columns) * (sheet.width + sheet.gapX), y: sheet.top + Math.floor(i / sheet.columns) * (sheet.height + sheet.gapY) };
+  return {
+    page,
+    x: sheet.left + (i % sheet.columns) * (sheet.width + sheet.gapX),
+    y: sheet.top + Math.floor(i / sheet.columns) * (sheet.height + sheet.gapY),
+  };
 }
 
 /** A longer address makes a code that no phone reads off a flag. */
 const LONGEST_ADDRESS = 120;
 
 /** The base of the addresses on labels, or what is wrong with it. A phone in the yard must reach it. */
-export function baseAddress(text: string): { ok: true; base: string; warning: string | null } | { ok: false; problem: string } {
-  if (text.trim().length > LONGEST_ADDRESS) return { ok: false, problem: `The address has ${text.trim().length} letters; a code on a flag takes ${LONGEST_ADDRESS} at most.` };
+export function baseAddress(
+  text: string,
+): { ok: true; base: string; warning: string | null } | { ok: false; problem: string } {
+  if (text.trim().length > LONGEST_ADDRESS)
+    return {
+      ok: false,
+      problem: `The address has ${text.trim().length} letters; a code on a flag takes ${LONGEST_ADDRESS} at most.`,
+    };
   let url: URL;
-  try { url = new URL(text.trim()); } catch { return { ok: false, problem: 'Type the address as a phone would, such as https://heap.example.' }; }
-  if (!/^https?:$/.test(url.protocol)) return { ok: false, problem: 'The address starts with https:// or http://.' };
+  try {
+    url = new URL(text.trim());
+  } catch {
+    return {
+      ok: false,
+      problem: 'Type the address as a phone would, such as https://heap.example.',
+    };
+  }
+  if (!/^https?:$/.test(url.protocol))
+    return { ok: false, problem: 'The address starts with https:// or http://.' };
   const local = /^(localhost|127\.|\[::1\])/.test(url.host);
-  return { ok: true, base: url.origin, warning: local ? 'This address is this machine’s own: a phone will not reach it. Type the one that phones use.' : url.protocol === 'http:' ? 'Without https a phone can read and log, but keeps no pages for when there is no signal.' : null };
+  return {
+    ok: true,
+    base: url.origin,
+    warning: local
+      ? 'This address is this machine’s own: a phone will not reach it. Type the one that phones use.'
+      : url.protocol === 'http:'
+        ? 'Without https a phone can read and log, but keeps no pages for when there is no signal.'
+        : null,
+  };
 }

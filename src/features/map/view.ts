@@ -13,42 +13,151 @@ import type { VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
 
-export type MapHeap = { readonly id: string; readonly name: string; readonly code: string; readonly says: string; readonly picture: HeapPicture; /** Metres along a row. */ readonly fromM: number | null; readonly toM: number | null };
-export type MapSlot = { readonly slot: Slot; readonly title: string; readonly room: string; readonly full: boolean; readonly heaps: readonly MapHeap[]; readonly only: string | null };
+export type MapHeap = {
+  readonly id: string;
+  readonly name: string;
+  readonly code: string;
+  readonly says: string;
+  readonly picture: HeapPicture;
+  /** Metres along a row. */ readonly fromM: number | null;
+  readonly toM: number | null;
+};
+export type MapSlot = {
+  readonly slot: Slot;
+  readonly title: string;
+  readonly room: string;
+  readonly full: boolean;
+  readonly heaps: readonly MapHeap[];
+  readonly only: string | null;
+};
 export type MapView = {
-  readonly map: SiteMap | null; readonly version: string | null; readonly slots: readonly MapSlot[]; readonly nowhere: readonly MapHeap[]; readonly free: string;
+  readonly map: SiteMap | null;
+  readonly version: string | null;
+  readonly slots: readonly MapSlot[];
+  readonly nowhere: readonly MapHeap[];
+  readonly free: string;
   /** Heap id → place id → where it would stand, or that it does not fit. */
-  readonly moves: Readonly<Record<string, Readonly<Record<string, { readonly to: Position | null; readonly says: string }>>>>;
+  readonly moves: Readonly<
+    Record<
+      string,
+      Readonly<Record<string, { readonly to: Position | null; readonly says: string }>>
+    >
+  >;
 };
 
-const KIND = { bay: 'Bay', bin: 'Bin', tub: 'Tub', row: 'Row', pad: 'Pad', store: 'Stock' } as const;
-const titleOf = (s: Slot): string => (s.kind === 'store' || s.kind === 'pad' || s.name.toLowerCase().startsWith(s.kind) ? s.name : `${KIND[s.kind]} ${s.name}`);
+const KIND = {
+  bay: 'Bay',
+  bin: 'Bin',
+  tub: 'Tub',
+  row: 'Row',
+  pad: 'Pad',
+  store: 'Stock',
+} as const;
+const titleOf = (s: Slot): string =>
+  s.kind === 'store' || s.kind === 'pad' || s.name.toLowerCase().startsWith(s.kind)
+    ? s.name
+    : `${KIND[s.kind]} ${s.name}`;
 
 /** The map with what stands on it and what room is left. */
-export function mapView(store: StoreState, board: readonly Digest[], locale: Locale, volume: VolumeUnit): MapView {
+export function mapView(
+  store: StoreState,
+  board: readonly Digest[],
+  locale: Locale,
+  volume: VolumeUnit,
+): MapView {
   const live = board.filter((d) => !isGone(d.situation));
   const byId = new Map(live.map((d) => [d.id, d]));
-  const standing = live.map((d) => ({ id: d.id, name: d.name ?? d.code, position: d.position, m3: d.volumeM3 }));
+  const standing = live.map((d) => ({
+    id: d.id,
+    name: d.name ?? d.code,
+    position: d.position,
+    m3: d.volumeM3,
+  }));
   const { uses, nowhere } = usesOf(store.map?.map.slots ?? [], standing);
-  const heap = (id: string, fromM: number | null, toM: number | null): MapHeap => { const d = byId.get(id)!; const picture = heapPicture(d, locale.now, locale.unit, volume); return { id, name: d.name ?? d.code, code: d.code, says: picture.says, picture, fromM, toM }; };
+  const heap = (id: string, fromM: number | null, toM: number | null): MapHeap => {
+    const d = byId.get(id)!;
+    const picture = heapPicture(d, locale.now, locale.unit, volume);
+    return { id, name: d.name ?? d.code, code: d.code, says: picture.says, picture, fromM, toM };
+  };
   const stock = new Map<string, { litres: number; names: string[] }>();
-  for (const l of inStock(store)) if (l.where) { const s = stock.get(l.where.toLowerCase()) ?? { litres: 0, names: [] }; s.litres += l.leftLitres ?? 0; s.names.push(l.load.what ?? l.material.name); stock.set(l.where.toLowerCase(), s); }
+  for (const l of inStock(store))
+    if (l.where) {
+      const s = stock.get(l.where.toLowerCase()) ?? { litres: 0, names: [] };
+      s.litres += l.leftLitres ?? 0;
+      s.names.push(l.load.what ?? l.material.name);
+      stock.set(l.where.toLowerCase(), s);
+    }
   const slots = uses.map((u): MapSlot => {
     const lies = stock.get(u.slot.name.toLowerCase());
     const gap = Math.max(0, ...u.gaps.map((g) => g.toM - g.fromM));
-    const room = u.slot.kind === 'store' ? (lies ? `${litresText(lies.litres, volume)} of ${[...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase()}${new Set(lies.names).size > 2 ? ' and more' : ''}` : 'empty')
-      : u.slot.kind === 'row' ? (gap > 0 ? `${u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1)} of ${u.slot.lengthM} m free` : 'full') : u.heaps.length === 0 ? `free, holds ${volumeText(u.holdsM3, volume)}` : u.freeM3 < 0.3 ? 'full' : `room for ${volumeText(u.freeM3, volume)}`;
-    return { slot: u.slot, title: titleOf(u.slot), room, full: room === 'full', only: u.slot.only ? `only ${listText(u.slot.only.map((r) => RISK_WORDS[r]))}` : null, heaps: u.heaps.map((h) => heap(h.id, h.fromM, h.toM)) };
+    const room =
+      u.slot.kind === 'store'
+        ? lies
+          ? `${litresText(lies.litres, volume)} of ${[...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase()}${new Set(lies.names).size > 2 ? ' and more' : ''}`
+          : 'empty'
+        : u.slot.kind === 'row'
+          ? gap > 0
+            ? `${u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1)} of ${u.slot.lengthM} m free`
+            : 'full'
+          : u.heaps.length === 0
+            ? `free, holds ${volumeText(u.holdsM3, volume)}`
+            : u.freeM3 < 0.3
+              ? 'full'
+              : `room for ${volumeText(u.freeM3, volume)}`;
+    return {
+      slot: u.slot,
+      title: titleOf(u.slot),
+      room,
+      full: room === 'full',
+      only: u.slot.only ? `only ${listText(u.slot.only.map((r) => RISK_WORDS[r]))}` : null,
+      heaps: u.heaps.map((h) => heap(h.id, h.fromM, h.toM)),
+    };
   });
-  const empty = uses.filter((u) => u.slot.kind !== 'store' && u.slot.kind !== 'row' && u.heaps.length === 0);
-  const rowFree = uses.filter((u) => u.slot.kind === 'row').reduce((s, u) => s + u.gaps.reduce((t, g) => t + g.toM - g.fromM, 0), 0);
-  const moves = Object.fromEntries(standing.map((h) => [h.id, Object.fromEntries(uses.filter((u) => u.slot.kind !== 'store' && !u.heaps.some((x) => x.id === h.id)).map((u) => {
-    const to = positionIn(u, h);
-    const over = u.slot.kind !== 'row' && h.m3 !== null && u.freeM3 < h.m3;
-    return [u.slot.id, { to, says: to === null ? `${titleOf(u.slot)} has no stretch that is long enough.` : `${positionText(to)}${over ? `: it has room for ${volumeText(u.freeM3, volume)}, and ${h.name} is ${volumeText(h.m3!, volume)}` : u.heaps.length > 0 && u.slot.kind !== 'row' ? `, beside ${listText(u.heaps.map((x) => x.name))}` : ''}` }] as const;
-  }))]));
+  const empty = uses.filter(
+    (u) => u.slot.kind !== 'store' && u.slot.kind !== 'row' && u.heaps.length === 0,
+  );
+  const rowFree = uses
+    .filter((u) => u.slot.kind === 'row')
+    .reduce((s, u) => s + u.gaps.reduce((t, g) => t + g.toM - g.fromM, 0), 0);
+  const moves = Object.fromEntries(
+    standing.map((h) => [
+      h.id,
+      Object.fromEntries(
+        uses
+          .filter((u) => u.slot.kind !== 'store' && !u.heaps.some((x) => x.id === h.id))
+          .map((u) => {
+            const to = positionIn(u, h);
+            const over = u.slot.kind !== 'row' && h.m3 !== null && u.freeM3 < h.m3;
+            return [
+              u.slot.id,
+              {
+                to,
+                says:
+                  to === null
+                    ? `${titleOf(u.slot)} has no stretch that is long enough.`
+                    : `${positionText(to)}${over ? `: it has room for ${volumeText(u.freeM3, volume)}, and ${h.name} is ${volumeText(h.m3!, volume)}` : u.heaps.length > 0 && u.slot.kind !== 'row' ? `, beside ${listText(u.heaps.map((x) => x.name))}` : ''}`,
+              },
+            ] as const;
+          }),
+      ),
+    ]),
+  );
   return {
-    map: store.map?.map ?? null, version: store.map?.entry ?? null, slots, nowhere: nowhere.map((h) => heap(h.id, null, null)), moves,
-    free: [empty.length > 0 ? `Free: ${listText(empty.map((u) => titleOf(u.slot).toLowerCase()))}, ${volumeText(empty.reduce((s, u) => s + u.holdsM3, 0), volume)} in all` : 'No bay is free', rowFree > 0.5 ? `${rowFree.toFixed(1)} m of row` : ''].filter(Boolean).join('; '),
+    map: store.map?.map ?? null,
+    version: store.map?.entry ?? null,
+    slots,
+    nowhere: nowhere.map((h) => heap(h.id, null, null)),
+    moves,
+    free: [
+      empty.length > 0
+        ? `Free: ${listText(empty.map((u) => titleOf(u.slot).toLowerCase()))}, ${volumeText(
+            empty.reduce((s, u) => s + u.holdsM3, 0),
+            volume,
+          )} in all`
+        : 'No bay is free',
+      rowFree > 0.5 ? `${rowFree.toFixed(1)} m of row` : '',
+    ]
+      .filter(Boolean)
+      .join('; '),
   };
 }

@@ -1,4 +1,11 @@
-import { outlookOf, OUTLOOK_MS, turnsIn, type Ahead, type AheadDay, type Outlook } from '@/core/advice/ahead';
+import {
+  outlookOf,
+  OUTLOOK_MS,
+  turnsIn,
+  type Ahead,
+  type AheadDay,
+  type Outlook,
+} from '@/core/advice/ahead';
 import { isGone, isLive, type HeapFacts } from '@/core/advice/situation';
 import type { HeapCard } from '@/core/advice/tasks';
 import { positionShort } from '@/core/heap/row';
@@ -8,80 +15,283 @@ import { dayText, durationText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
 
-export type PlanJob = { readonly key: string; readonly batch: string; readonly task: string; readonly name: string; readonly day: number; readonly best: number; readonly pinned: boolean; readonly minutes: string; readonly machine: boolean; readonly says: string; /** What it does if it is done on another day, by day; null: it cannot be. */ readonly effects: readonly ({ readonly text: string; readonly costs: boolean } | null)[] };
-export type PlanRow = { readonly batch: string; readonly code: string; readonly name: string; readonly place: string; readonly state: Digest['state']; readonly kind: 'live' | 'building' | 'proven' | 'curing' | 'waiting'; readonly meanC: number; /** Days from the first, with a share of one. */ readonly proofAt: number | null; readonly proofText: string; readonly lostAt: number | null; readonly bayBy: number | null; readonly note: string; readonly turns: readonly number[] };
-export type PlanDay = { readonly figure: string; readonly weekday: string; readonly long: string; readonly weekend: boolean; readonly hours: string; readonly hoursNumber: number; readonly capHours: number; readonly turns: number; readonly over: string | null; readonly noon: number };
-export type PlanView = { readonly title: string; readonly summary: string; readonly solvedText: string; readonly days: readonly PlanDay[]; readonly rows: readonly PlanRow[]; readonly jobs: readonly PlanJob[]; readonly nowShare: number };
+export type PlanJob = {
+  readonly key: string;
+  readonly batch: string;
+  readonly task: string;
+  readonly name: string;
+  readonly day: number;
+  readonly best: number;
+  readonly pinned: boolean;
+  readonly minutes: string;
+  readonly machine: boolean;
+  readonly says: string;
+  /** What it does if it is done on another day, by day; null: it cannot be. */ readonly effects: readonly ({
+    readonly text: string;
+    readonly costs: boolean;
+  } | null)[];
+};
+export type PlanRow = {
+  readonly batch: string;
+  readonly code: string;
+  readonly name: string;
+  readonly place: string;
+  readonly state: Digest['state'];
+  readonly kind: 'live' | 'building' | 'proven' | 'curing' | 'waiting';
+  readonly meanC: number;
+  /** Days from the first, with a share of one. */ readonly proofAt: number | null;
+  readonly proofText: string;
+  readonly lostAt: number | null;
+  readonly bayBy: number | null;
+  readonly note: string;
+  readonly turns: readonly number[];
+};
+export type PlanDay = {
+  readonly figure: string;
+  readonly weekday: string;
+  readonly long: string;
+  readonly weekend: boolean;
+  readonly hours: string;
+  readonly hoursNumber: number;
+  readonly capHours: number;
+  readonly turns: number;
+  readonly over: string | null;
+  readonly noon: number;
+};
+export type PlanView = {
+  readonly title: string;
+  readonly summary: string;
+  readonly solvedText: string;
+  readonly days: readonly PlanDay[];
+  readonly rows: readonly PlanRow[];
+  readonly jobs: readonly PlanJob[];
+  readonly nowShare: number;
+};
 
 const hoursText = (minutes: number): string => (minutes / 60).toFixed(1).replace('.0', '');
 
 /** What a heap's outlook comes to in words, against the one that is planned. */
-function effectText(o: Outlook, planned: Outlook, f: HeapFacts, timeZone: string): { text: string; costs: boolean } {
-  if (o.lostAt !== null) return { text: `falls past its floor ${dayText(timeZone, o.lostAt)}: ${durationText(o.lostHours)} would be lost`, costs: true };
-  if (o.proofAt === null) return f.proof.status === null || f.proof.status === 'proven' ? { text: 'changes nothing for a proof', costs: false } : { text: planned.proofAt === null ? 'no proof within forty days either way' : 'no proof within forty days', costs: planned.proofAt !== null };
+function effectText(
+  o: Outlook,
+  planned: Outlook,
+  f: HeapFacts,
+  timeZone: string,
+): { text: string; costs: boolean } {
+  if (o.lostAt !== null)
+    return {
+      text: `falls past its floor ${dayText(timeZone, o.lostAt)}: ${durationText(o.lostHours)} would be lost`,
+      costs: true,
+    };
+  if (o.proofAt === null)
+    return f.proof.status === null || f.proof.status === 'proven'
+      ? { text: 'changes nothing for a proof', costs: false }
+      : {
+          text:
+            planned.proofAt === null
+              ? 'no proof within forty days either way'
+              : 'no proof within forty days',
+          costs: planned.proofAt !== null,
+        };
   const day = dayText(timeZone, o.proofAt);
   if (planned.proofAt === null) return { text: `could be proven ${day}`, costs: false };
   // Both are told by their day, so what falls on one day is the same.
-  const [then, before] = [dayFrom(zoneOf(timeZone), o.proofAt).start, dayFrom(zoneOf(timeZone), planned.proofAt).start];
-  return then === before ? { text: `could be proven ${day}, as planned`, costs: false } : { text: `could be proven ${day} instead of ${dayText(timeZone, planned.proofAt)}`, costs: then > before };
+  const [then, before] = [
+    dayFrom(zoneOf(timeZone), o.proofAt).start,
+    dayFrom(zoneOf(timeZone), planned.proofAt).start,
+  ];
+  return then === before
+    ? { text: `could be proven ${day}, as planned`, costs: false }
+    : {
+        text: `could be proven ${day} instead of ${dayText(timeZone, planned.proofAt)}`,
+        costs: then > before,
+      };
 }
 
 /** The fourteen days as they are drawn and read. */
-export function planView(plan: Ahead, days: readonly AheadDay[], board: readonly Digest[], cards: readonly HeapCard[], hasCrew: boolean, locale: Locale): PlanView {
+export function planView(
+  plan: Ahead,
+  days: readonly AheadDay[],
+  board: readonly Digest[],
+  cards: readonly HeapCard[],
+  hasCrew: boolean,
+  locale: Locale,
+): PlanView {
   const { timeZone, now } = locale;
   const first = days[0]!.start;
-  const share = (at: number): number => { const i = Math.max(0, days.findLastIndex((d) => d.start <= at)); const next = days[i + 1]?.start ?? days[i]!.start + MS.day; return i + (at - days[i]!.start) / (next - days[i]!.start); };
+  const share = (at: number): number => {
+    const i = Math.max(
+      0,
+      days.findLastIndex((d) => d.start <= at),
+    );
+    const next = days[i + 1]?.start ?? days[i]!.start + MS.day;
+    return i + (at - days[i]!.start) / (next - days[i]!.start);
+  };
   const facts = new Map(cards.map((c) => [c.id, c.facts]));
   const until = now + OUTLOOK_MS;
   const beyond = (f: HeapFacts, turns: readonly number[]): number[] => {
     // After the fourteen days the turnings are taken to go on as they did.
     const last = turns.at(-1);
-    const every = turns.length > 1 ? (last! - turns[0]!) / (turns.length - 1) : f.template.everyDays * MS.day;
-    return last === undefined ? [...turns] : [...turns, ...Array.from({ length: 12 }, (_, i) => last + Math.max(2 * MS.day, every) * (i + 1))];
+    const every =
+      turns.length > 1 ? (last! - turns[0]!) / (turns.length - 1) : f.template.everyDays * MS.day;
+    return last === undefined
+      ? [...turns]
+      : [
+          ...turns,
+          ...Array.from({ length: 12 }, (_, i) => last + Math.max(2 * MS.day, every) * (i + 1)),
+        ];
   };
-  const outlooks = new Map(cards.map((c) => [c.id, outlookOf(c.facts, beyond(c.facts, turnsIn(plan, days, c.id)), now, until)]));
+  const outlooks = new Map(
+    cards.map((c) => [
+      c.id,
+      outlookOf(c.facts, beyond(c.facts, turnsIn(plan, days, c.id)), now, until),
+    ]),
+  );
   const jobs = plan.jobs.map((j): PlanJob => {
     const f = facts.get(j.batch)!;
     const others = plan.jobs.filter((o) => o.batch === j.batch && o !== j);
     const planned = outlooks.get(j.batch)!;
     const effects = days.map((d, day) => {
-      const [before, after] = [others.filter((o) => o.n < j.n).map((o) => o.day), others.filter((o) => o.n > j.n).map((o) => o.day)];
+      const [before, after] = [
+        others.filter((o) => o.n < j.n).map((o) => o.day),
+        others.filter((o) => o.n > j.n).map((o) => o.day),
+      ];
       if (before.some((x) => x >= day) || after.some((x) => x <= day) || d.work < now) return null;
-      const e = effectText(outlookOf(f, beyond(f, [...others.map((o) => days[o.day]!.work), d.work].sort((a, b) => a - b)), now, until), planned, f, timeZone);
+      const e = effectText(
+        outlookOf(
+          f,
+          beyond(
+            f,
+            [...others.map((o) => days[o.day]!.work), d.work].sort((a, b) => a - b),
+          ),
+          now,
+          until,
+        ),
+        planned,
+        f,
+        timeZone,
+      );
       const near = others.some((o) => Math.abs(o.day - day) < j.apart);
       const load = plan.load[day]!;
       const free = d.crewMinutes - load.minutes - (day === j.day ? 0 : j.minutes);
-      const over = hasCrew && day !== j.day && free < 0 ? `; ${durationText(-free / 60)} more than the crew has` : '';
-      return { text: `${e.text}${near ? '; too near its other turning: both count only with a hot round between' : ''}${over}`, costs: e.costs || near };
+      const over =
+        hasCrew && day !== j.day && free < 0
+          ? `; ${durationText(-free / 60)} more than the crew has`
+          : '';
+      return {
+        text: `${e.text}${near ? '; too near its other turning: both count only with a hot round between' : ''}${over}`,
+        costs: e.costs || near,
+      };
     });
-    return { key: j.key, batch: j.batch, task: j.key.split(':')[1]!, name: j.name, day: j.day, best: j.best, pinned: j.pinned !== null, minutes: durationText(j.minutes / 60), machine: j.machine, says: `${j.name}: turning ${dayText(timeZone, days[j.day]!.work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`, effects };
-  });
-  const rows = board.filter((d) => !isGone(d.situation)).map((d): PlanRow => {
-    const o = outlooks.get(d.id);
-    const { stage, proof } = d.situation;
-    const kind = stage.code === 'building' ? 'building' : stage.code === 'curing' || stage.code === 'ready' ? 'curing' : proof.status === 'proven' ? 'proven' : proof.status === 'running' || proof.status === 'recovering' ? 'live' : 'waiting';
-    const by = d.situation.bayNeededBy;
-    const proofAt = kind === 'live' || kind === 'waiting' ? (o?.proofAt ?? null) : null;
     return {
-      batch: d.id, code: d.code, name: d.name ?? d.code, place: positionShort(d.position), state: d.state, kind, meanC: d.latest?.valueC ?? 20, turns: isLive(d.situation) ? turnsIn(plan, days, d.id).map(share) : [],
-      proofAt: proofAt === null ? null : share(proofAt), proofText: proofAt === null ? '' : `could be proven ${dayText(timeZone, proofAt)} as planned`, lostAt: o?.lostAt == null ? null : share(o.lostAt), bayBy: by === null || by < first ? null : share(by),
-      note: kind === 'proven' ? 'proven; let it cool and move it' : kind === 'curing' ? (stage.code === 'ready' ? 'said to be ready' : 'put to cure') : kind === 'building' ? 'building' : stage.code === 'on-hold' ? 'on hold' : stage.code === 'dormant' ? 'asleep' : o?.lostAt != null ? `falls out of its heat ${dayText(timeZone, o.lostAt)}` : '',
+      key: j.key,
+      batch: j.batch,
+      task: j.key.split(':')[1]!,
+      name: j.name,
+      day: j.day,
+      best: j.best,
+      pinned: j.pinned !== null,
+      minutes: durationText(j.minutes / 60),
+      machine: j.machine,
+      says: `${j.name}: turning ${dayText(timeZone, days[j.day]!.work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`,
+      effects,
     };
   });
+  const rows = board
+    .filter((d) => !isGone(d.situation))
+    .map((d): PlanRow => {
+      const o = outlooks.get(d.id);
+      const { stage, proof } = d.situation;
+      const kind =
+        stage.code === 'building'
+          ? 'building'
+          : stage.code === 'curing' || stage.code === 'ready'
+            ? 'curing'
+            : proof.status === 'proven'
+              ? 'proven'
+              : proof.status === 'running' || proof.status === 'recovering'
+                ? 'live'
+                : 'waiting';
+      const by = d.situation.bayNeededBy;
+      const proofAt = kind === 'live' || kind === 'waiting' ? (o?.proofAt ?? null) : null;
+      return {
+        batch: d.id,
+        code: d.code,
+        name: d.name ?? d.code,
+        place: positionShort(d.position),
+        state: d.state,
+        kind,
+        meanC: d.latest?.valueC ?? 20,
+        turns: isLive(d.situation) ? turnsIn(plan, days, d.id).map(share) : [],
+        proofAt: proofAt === null ? null : share(proofAt),
+        proofText:
+          proofAt === null ? '' : `could be proven ${dayText(timeZone, proofAt)} as planned`,
+        lostAt: o?.lostAt == null ? null : share(o.lostAt),
+        bayBy: by === null || by < first ? null : share(by),
+        note:
+          kind === 'proven'
+            ? 'proven; let it cool and move it'
+            : kind === 'curing'
+              ? stage.code === 'ready'
+                ? 'said to be ready'
+                : 'put to cure'
+              : kind === 'building'
+                ? 'building'
+                : stage.code === 'on-hold'
+                  ? 'on hold'
+                  : stage.code === 'dormant'
+                    ? 'asleep'
+                    : o?.lostAt != null
+                      ? `falls out of its heat ${dayText(timeZone, o.lostAt)}`
+                      : '',
+      };
+    });
   const shown = days.map((d, i): PlanDay => {
     const p = localParts(timeZone, d.work);
     const l = plan.load[i]!;
-    const over = !hasCrew ? null : l.overMinutes > 0 ? `+${durationText(l.overMinutes / 60)}` : l.overMachineMinutes > 0 ? `machine +${durationText(l.overMachineMinutes / 60)}` : null;
-    return { figure: String(p.day), weekday: p.weekday, long: dayText(timeZone, d.work), weekend: p.weekday === 'Sat' || p.weekday === 'Sun', hours: hoursText(l.minutes), hoursNumber: l.minutes / 60, capHours: d.crewMinutes / 60, turns: l.turns, over, noon: d.work };
+    const over = !hasCrew
+      ? null
+      : l.overMinutes > 0
+        ? `+${durationText(l.overMinutes / 60)}`
+        : l.overMachineMinutes > 0
+          ? `machine +${durationText(l.overMachineMinutes / 60)}`
+          : null;
+    return {
+      figure: String(p.day),
+      weekday: p.weekday,
+      long: dayText(timeZone, d.work),
+      weekend: p.weekday === 'Sat' || p.weekday === 'Sun',
+      hours: hoursText(l.minutes),
+      hoursNumber: l.minutes / 60,
+      capHours: d.crewMinutes / 60,
+      turns: l.turns,
+      over,
+      noon: d.work,
+    };
   });
   const heavy = shown.filter((d) => d.over !== null);
   const lost = rows.filter((r) => r.lostAt !== null && r.lostAt < days.length);
   const summary = [
-    hasCrew ? (heavy.length > 0 ? `More work than hands: ${heavy.slice(0, 4).map((d) => `${d.long} by ${d.over!.replace('+', '')}`).join(', ')}.` : 'Every day fits.') : '',
+    hasCrew
+      ? heavy.length > 0
+        ? `More work than hands: ${heavy
+            .slice(0, 4)
+            .map((d) => `${d.long} by ${d.over!.replace('+', '')}`)
+            .join(', ')}.`
+        : 'Every day fits.'
+      : '',
     lost.length > 0 ? `At risk: ${lost.map((r) => r.name).join(', ')}.` : '',
-  ].filter(Boolean).join(' ');
+  ]
+    .filter(Boolean)
+    .join(' ');
   return {
-    title: `Fourteen days from ${dayText(timeZone, days[0]!.work)}`, summary, days: shown, rows, jobs, nowShare: share(now),
-    solvedText: plan.solved ? 'Turnings were moved within their windows by an integer programme: as little off their best day as the hours allow, what a proof waits for first.' : 'There were too many turnings to weigh them all in time: each stands on the least loaded day of its window.',
+    title: `Fourteen days from ${dayText(timeZone, days[0]!.work)}`,
+    summary,
+    days: shown,
+    rows,
+    jobs,
+    nowShare: share(now),
+    solvedText: plan.solved
+      ? 'Turnings were moved within their windows by an integer programme: as little off their best day as the hours allow, what a proof waits for first.'
+      : 'There were too many turnings to weigh them all in time: each stands on the least loaded day of its window.',
   };
 }

@@ -18,7 +18,15 @@ import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
 import type { Doubt, Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
-import { dayText, durationText, listText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
+import {
+  dayText,
+  durationText,
+  listText,
+  tempBeside,
+  tempFigure,
+  tempText,
+  whenText,
+} from '@/core/quantity/format';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
 import { amountText } from '@/core/words/amount';
 import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
@@ -29,13 +37,29 @@ import { plainText, progressText, statusWord } from '@/core/words/verdict';
 
 /** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
 export type Row = readonly string[];
-export type Table = { readonly head: Row; readonly rows: readonly Row[]; readonly none: string; readonly more?: string };
+export type Table = {
+  readonly head: Row;
+  readonly rows: readonly Row[];
+  readonly none: string;
+  readonly more?: string;
+};
 export type RecordDoc = {
-  readonly title: string; readonly site: string; readonly code: string; readonly made: string; readonly asOf: Instant;
+  readonly title: string;
+  readonly site: string;
+  readonly code: string;
+  readonly made: string;
+  readonly asOf: Instant;
   readonly identity: readonly (readonly [string, string])[];
-  readonly verdicts: readonly (Omit<Said, 'sentence' | 'notes'> & { readonly sentence: string; readonly notes: readonly string[] })[];
+  readonly verdicts: readonly (Omit<Said, 'sentence' | 'notes'> & {
+    readonly sentence: string;
+    readonly notes: readonly string[];
+  })[];
   /** Each standard by its name, met or not, in a line. */
-  readonly outcome: readonly { readonly rule: string; readonly met: boolean; readonly text: string }[];
+  readonly outcome: readonly {
+    readonly rule: string;
+    readonly met: boolean;
+    readonly text: string;
+  }[];
   /** How good the evidence is, and each part of it. */
   readonly quality: readonly string[];
   /** What the rule texts are. */
@@ -43,41 +67,126 @@ export type RecordDoc = {
   /** What is to be filled in by hand and signed. */
   readonly sign: Row;
   readonly chart: ChartView | null;
-  readonly rounds: Table; readonly works: Table; readonly corrections: Table; readonly checks: Table;
-  readonly notCovered: readonly string[]; readonly cautions: readonly string[];
+  readonly rounds: Table;
+  readonly works: Table;
+  readonly corrections: Table;
+  readonly checks: Table;
+  readonly notCovered: readonly string[];
+  readonly cautions: readonly string[];
   /** How anyone gets the same again. Null: the file is not at hand. */
-  readonly again: (Omit<Again, 'command'> & { /** Null: every verdict shown was kept from an earlier version. */ readonly command: string | null; readonly head: string | null; /** Proofs kept from earlier rules and policies, each in a file of its own. */ readonly earlier: readonly (Again & { readonly version: number })[] }) | null;
+  readonly again:
+    | (Omit<Again, 'command'> & {
+        /** Null: every verdict shown was kept from an earlier version. */ readonly command:
+          string | null;
+        readonly head: string | null;
+        /** Proofs kept from earlier rules and policies, each in a file of its own. */ readonly earlier: readonly (Again & {
+          readonly version: number;
+        })[];
+      })
+    | null;
 };
 
 /** A batch file, and the command that gives its verdicts again. */
 type Again = { readonly digest: string; readonly fileName: string; readonly command: string };
 
 const NOT_SAID = 'not recorded: write it here  ________________________________';
-const METHOD_WORD = { turned: 'turned heap', static: 'static heap, aerated and not turned', vessel: 'closed vessel, mixed inside' } as const;
-const INPUT_WORD: Record<string, string> = { 'manure': 'manure', 'seeding-weeds': 'seeding weeds or late hay', 'food-waste': 'food waste', 'biosolids': 'sewage sludge', 'diseased-plants': 'diseased plants', 'garden': 'garden and crop waste' };
+const METHOD_WORD = {
+  turned: 'turned heap',
+  static: 'static heap, aerated and not turned',
+  vessel: 'closed vessel, mixed inside',
+} as const;
+const INPUT_WORD: Record<string, string> = {
+  manure: 'manure',
+  'seeding-weeds': 'seeding weeds or late hay',
+  'food-waste': 'food waste',
+  biosolids: 'sewage sludge',
+  'diseased-plants': 'diseased plants',
+  garden: 'garden and crop waste',
+};
 
-export const safeName = (code: string): string => code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
+export const safeName = (code: string): string =>
+  code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
 
-type Ask = { readonly state: BatchState; readonly site: SiteHead; readonly siteState: SiteState; readonly now: Instant; readonly unit: 'C' | 'F'; readonly file?: AskFile; /** The store, for what went in; left out: as far as the batch's own entries tell. */ readonly store?: StoreState };
+type Ask = {
+  readonly state: BatchState;
+  readonly site: SiteHead;
+  readonly siteState: SiteState;
+  readonly now: Instant;
+  readonly unit: 'C' | 'F';
+  readonly file?: AskFile;
+  /** The store, for what went in; left out: as far as the batch's own entries tell. */ readonly store?: StoreState;
+};
 /** What the record's batch file is known by; `earlier`: the digest of the file of each earlier version of the batch's terms. */
-type AskFile = { readonly digest: string; readonly head: string | null; readonly earlier?: ReadonlyMap<number, string> };
-type Page = Ask & { readonly when: (at: Instant) => string; readonly place: (point: string) => string };
+type AskFile = {
+  readonly digest: string;
+  readonly head: string | null;
+  readonly earlier?: ReadonlyMap<number, string>;
+};
+type Page = Ask & {
+  readonly when: (at: Instant) => string;
+  readonly place: (point: string) => string;
+};
 
-function identityOf({ state, site, siteState, when, unit, now }: Page, cn: string): [string, string][] {
+function identityOf(
+  { state, site, siteState, when, unit, now }: Page,
+  cn: string,
+): [string, string][] {
   const { opened } = state;
-  const went = [...new Set(state.own.flatMap((e) => (e.kind === 'charge' ? e.data.parts.map((p) => materialName(p.material)) : [])))];
+  const went = [
+    ...new Set(
+      state.own.flatMap((e) =>
+        e.kind === 'charge' ? e.data.parts.map((p) => materialName(p.material)) : [],
+      ),
+    ),
+  ];
   const rows: [string, string | undefined][] = [
-    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`], ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name], ['Address', siteState.fireCard?.address ?? NOT_SAID], ['Place', positionText(state.position)],
-    ['Method', METHOD_WORD[opened.method]], ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
-    ['Shape', opened.shape && `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`],
-    ['Materials', [...went, ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i), ...state.events.flatMap((e) => {
-      const added = e.kind === 'addition' && !state.struck.has(e.id) ? [e.data.what, ...(e.data.parts ?? []).map((p) => materialName(p.material))].filter(Boolean).join(', ') : '';
-      return added ? [`${added} (added ${when(e.at)})`] : [];
-    })].join('; ') || 'not recorded'],
+    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`],
+    ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name],
+    ['Address', siteState.fireCard?.address ?? NOT_SAID],
+    ['Place', positionText(state.position)],
+    ['Method', METHOD_WORD[opened.method]],
+    ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
+    [
+      'Shape',
+      opened.shape &&
+        `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`,
+    ],
+    [
+      'Materials',
+      [
+        ...went,
+        ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i),
+        ...state.events.flatMap((e) => {
+          const added =
+            e.kind === 'addition' && !state.struck.has(e.id)
+              ? [e.data.what, ...(e.data.parts ?? []).map((p) => materialName(p.material))]
+                  .filter(Boolean)
+                  .join(', ')
+              : '';
+          return added ? [`${added} (added ${when(e.at)})`] : [];
+        }),
+      ].join('; ') || 'not recorded',
+    ],
     ['Initial C:N', cn],
-    ['Last raw load in', state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt)],
-    ['Places of a round', state.plan.map((p) => [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' ')).join('; ')],
-    ['Taken over', adoptedText(opened.adopted, { timeZone: site.timeZone, unit, now }) ?? undefined], ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
+    [
+      'Last raw load in',
+      state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt),
+    ],
+    [
+      'Places of a round',
+      state.plan
+        .map((p) =>
+          [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`]
+            .filter(Boolean)
+            .join(' '),
+        )
+        .join('; '),
+    ],
+    [
+      'Taken over',
+      adoptedText(opened.adopted, { timeZone: site.timeZone, unit, now }) ?? undefined,
+    ],
+    ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
   ];
   return rows.filter((row): row is [string, string] => Boolean(row[1]));
 }
@@ -89,7 +198,13 @@ const MOST_ROUNDS = 1500;
 const MOST_COLUMNS = 7;
 
 /** A reading as it was typed; behind it what the thermometer's checks make of it, where they change it. */
-function cellOf(r: LoggedOrRead, corrected: number, floorC: number, { unit, place }: Page, named: boolean): string {
+function cellOf(
+  r: LoggedOrRead,
+  corrected: number,
+  floorC: number,
+  { unit, place }: Page,
+  named: boolean,
+): string {
   const typed = r.unit === unit && !named ? `${r.value}` : `${r.value} °${r.unit}`;
   const same = Math.abs(toCelsius(r.value, r.unit) - corrected) < 1e-9;
   const right = tempBeside(corrected, floorC, unit, 1);
@@ -101,96 +216,271 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
   const { state, unit, when, place } = page;
   const { prepared, accounts } = reckoning;
   const floor = accounts[0]?.account.standing.walk.floor ?? { floorC: 55 };
-  const word = { hot: 'hot', cold: 'not hot', over: 'too hot', thin: 'hot, read at too few places' };
+  const word = {
+    hot: 'hot',
+    cold: 'not hot',
+    over: 'too hot',
+    thin: 'hot, read at too few places',
+  };
   const columns = state.points.length <= MOST_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
-  for (const r of state.readings) if (r.flag !== undefined && r.round !== undefined) out.set(r.round, [...(out.get(r.round) ?? []), r]);
-  const unsure = new Map(state.readings.flatMap((x) => { const words = surenessText(x, unit); return words === '' ? [] : [[x.id, `${place(x.point)} ${words}`] as const]; }));
-  const [byEntry, entryOf] = [new Map(state.entries.map((e) => [e.id, e.by])), new Map(state.readings.map((r) => [r.id, r.entry]))];
+  for (const r of state.readings)
+    if (r.flag !== undefined && r.round !== undefined)
+      out.set(r.round, [...(out.get(r.round) ?? []), r]);
+  const unsure = new Map(
+    state.readings.flatMap((x) => {
+      const words = surenessText(x, unit);
+      return words === '' ? [] : [[x.id, `${place(x.point)} ${words}`] as const];
+    }),
+  );
+  const [byEntry, entryOf] = [
+    new Map(state.entries.map((e) => [e.id, e.by])),
+    new Map(state.readings.map((r) => [r.id, r.entry])),
+  ];
   const who = (id: string): string => byEntry.get(entryOf.get(id) ?? '') ?? '';
   const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
-    const late = r.readings.filter((x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day);
-    const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string => cellOf(x, prepared.corrector.correct(x), floor.floorC, page, columns === null);
-    const values = columns ? columns.map((id) => r.readings.filter((x) => x.point === id).map(cell).join('; ') || '–') : [r.readings.map(cell).join('; ')];
-    const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map((x) => `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`);
-    const probes = [...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe])))].join(', ');
-    const lateText = late.length > 0 ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later` : '';
+    const late = r.readings.filter(
+      (x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day,
+    );
+    const cell = (x: LoggedOrRead & Parameters<typeof prepared.corrector.correct>[0]): string =>
+      cellOf(x, prepared.corrector.correct(x), floor.floorC, page, columns === null);
+    const values = columns
+      ? columns.map(
+          (id) =>
+            r.readings
+              .filter((x) => x.point === id)
+              .map(cell)
+              .join('; ') || '–',
+        )
+      : [r.readings.map(cell).join('; ')];
+    const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map(
+      (x) =>
+        `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`,
+    );
+    const probes = [
+      ...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe]))),
+    ].join(', ');
+    const lateText =
+      late.length > 0
+        ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later`
+        : '';
     const readers = [...new Set(r.readings.map((x) => who(x.id)).filter(Boolean))].join(', ');
-    return [when(r.time), ...values, probes || 'not named', readers || 'not said', tempBeside(r.value, floor.floorC, unit, 1), [word[heatOf(r, floor.floorC, floor.ceilingC)], ...r.readings.flatMap((x) => unsure.get(x.id) ?? []), lateText, ...struck].filter(Boolean).join('; ')];
+    return [
+      when(r.time),
+      ...values,
+      probes || 'not named',
+      readers || 'not said',
+      tempBeside(r.value, floor.floorC, unit, 1),
+      [
+        word[heatOf(r, floor.floorC, floor.ceilingC)],
+        ...r.readings.flatMap((x) => unsure.get(x.id) ?? []),
+        lateText,
+        ...struck,
+      ]
+        .filter(Boolean)
+        .join('; '),
+    ];
   });
-  const earlier = prepared.rounds.length > MOST_ROUNDS ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`] : [];
-  const more = [...(columns ? [`Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`] : []), ...earlier].join(' ');
-  return { head: ['Round', ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : ['Values as read']), 'Thermometer', 'Read by', 'Counts as', `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`], rows, none: 'No round was read.', ...(more ? { more } : {}) };
+  const earlier =
+    prepared.rounds.length > MOST_ROUNDS
+      ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`]
+      : [];
+  const more = [
+    ...(columns
+      ? [
+          `Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`,
+        ]
+      : []),
+    ...earlier,
+  ].join(' ');
+  return {
+    head: [
+      'Round',
+      ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : ['Values as read']),
+      'Thermometer',
+      'Read by',
+      'Counts as',
+      `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`,
+    ],
+    rows,
+    none: 'No round was read.',
+    ...(more ? { more } : {}),
+  };
 }
 
 function workWords(e: Entry): string | null {
   switch (e.kind) {
-    case 'turn': return e.data.full ? `Full turning${e.data.rim ? `, ${{ all: 'all of the rim', most: 'most of the rim', partly: 'part of the rim', unsure: 'unsure how much of the rim' }[e.data.rim]} went in` : ''}` : 'Stirred only: not a full turning';
-    case 'water': return `Watered${e.data.litres === undefined ? '' : `, ${e.data.litres} L`}, ${e.data.clean ? 'clean' : 'not clean'}${seedWords(e.data.seeds)}`;
-    case 'addition': return `${e.data.raw ? 'Raw addition' : 'Clean addition'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
-    case 'merge': return `Joined with a heap that was ${e.data.withProven ? 'proven' : 'not proven'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
-    case 'moisture': return `Moisture: ${e.data.state}`;
-    case 'observation': return [e.data.squeeze && `squeeze test: ${e.data.squeeze}`, e.data.smell && `smell: ${e.data.smell}`, e.data.words].filter(Boolean).join(', ') || null;
-    case 'note': return e.data.words || null;
-    case 'move': return 'Moved';
-    case 'cover': return 'Cover';
-    case 'screen': return 'Screened';
-    case 'cure': return 'Put to cure';
-    case 'release': return 'Let go out';
-    case 'ready': return `Said to be ready${knowingText(e.data.knowing)}${e.data.words ? `: ${e.data.words}` : ''}`;
-    case 'ended': return `At its end: ${END_WORDS[e.data.reason]}${knowingText(e.data.knowing)}${e.data.words ? `, ${e.data.words}` : ''}`;
-    case 'terms': return `Rules and policy changed: ${e.data.rules.join(', ')}`;
-    case 'opened': return e.data.adopted ? 'Taken over under way: not recorded here before' : 'Opened';
-    case 'built': return 'Closed: last raw load in';
-    case 'charge': return `Went in: ${[...e.data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`), e.data.waterL === undefined ? '' : `${e.data.waterL} L of water`].filter(Boolean).join('; ') || (e.data.words ?? 'no material')}`;
-    default: return null;
+    case 'turn':
+      return e.data.full
+        ? `Full turning${e.data.rim ? `, ${{ all: 'all of the rim', most: 'most of the rim', partly: 'part of the rim', unsure: 'unsure how much of the rim' }[e.data.rim]} went in` : ''}`
+        : 'Stirred only: not a full turning';
+    case 'water':
+      return `Watered${e.data.litres === undefined ? '' : `, ${e.data.litres} L`}, ${e.data.clean ? 'clean' : 'not clean'}${seedWords(e.data.seeds)}`;
+    case 'addition':
+      return `${e.data.raw ? 'Raw addition' : 'Clean addition'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
+    case 'merge':
+      return `Joined with a heap that was ${e.data.withProven ? 'proven' : 'not proven'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
+    case 'moisture':
+      return `Moisture: ${e.data.state}`;
+    case 'observation':
+      return (
+        [
+          e.data.squeeze && `squeeze test: ${e.data.squeeze}`,
+          e.data.smell && `smell: ${e.data.smell}`,
+          e.data.words,
+        ]
+          .filter(Boolean)
+          .join(', ') || null
+      );
+    case 'note':
+      return e.data.words || null;
+    case 'move':
+      return 'Moved';
+    case 'cover':
+      return 'Cover';
+    case 'screen':
+      return 'Screened';
+    case 'cure':
+      return 'Put to cure';
+    case 'release':
+      return 'Let go out';
+    case 'ready':
+      return `Said to be ready${knowingText(e.data.knowing)}${e.data.words ? `: ${e.data.words}` : ''}`;
+    case 'ended':
+      return `At its end: ${END_WORDS[e.data.reason]}${knowingText(e.data.knowing)}${e.data.words ? `, ${e.data.words}` : ''}`;
+    case 'terms':
+      return `Rules and policy changed: ${e.data.rules.join(', ')}`;
+    case 'opened':
+      return e.data.adopted ? 'Taken over under way: not recorded here before' : 'Opened';
+    case 'built':
+      return 'Closed: last raw load in';
+    case 'charge':
+      return `Went in: ${[...e.data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`), e.data.waterL === undefined ? '' : `${e.data.waterL} L of water`].filter(Boolean).join('; ') || (e.data.words ?? 'no material')}`;
+    default:
+      return null;
   }
 }
 /** The name of a material in words; one that the library does not have goes by its id. */
-const materialName = (id: string): string => MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
+const materialName = (id: string): string =>
+  MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
 const KNOWN = { unproven: 'not proven', warm: 'still warm', unread: 'not read lately' } as const;
-const knowingText = (knowing: readonly Doubt[] | undefined): string => (knowing && knowing.length > 0 ? `, knowing that it was ${listText(knowing.map((d) => KNOWN[d]))}` : '');
-const seedWords = (seeds: boolean | undefined): string => (seeds === undefined ? '' : seeds ? ', with live seeds' : ', no live seeds');
+const knowingText = (knowing: readonly Doubt[] | undefined): string =>
+  knowing && knowing.length > 0
+    ? `, knowing that it was ${listText(knowing.map((d) => KNOWN[d]))}`
+    : '';
+const seedWords = (seeds: boolean | undefined): string =>
+  seeds === undefined ? '' : seeds ? ', with live seeds' : ', no live seeds';
 
 function worksTable({ state, when }: Page): Table {
-  const rows = [...state.entries].sort((a, b) => a.at - b.at || a.seq - b.seq).flatMap((e): Row[] => {
-    const words = workWords(e);
-    const strike = state.struck.get(e.id);
-    if (words === null) return [];
-    const late = e.recordedAt - e.at > MS.day && e.kind !== 'opened' ? `; entered ${when(e.recordedAt)}` : '';
-    return [[when(e.at), `${words}${strike?.kind === 'correction' ? ` — struck: ${strike.data.reason}` : ''}${late}`, e.by]];
-  });
-  return { head: ['When', 'Turnings, water, additions and what else was done', 'Who'], rows, none: 'Nothing but readings was logged.' };
+  const rows = [...state.entries]
+    .sort((a, b) => a.at - b.at || a.seq - b.seq)
+    .flatMap((e): Row[] => {
+      const words = workWords(e);
+      const strike = state.struck.get(e.id);
+      if (words === null) return [];
+      const late =
+        e.recordedAt - e.at > MS.day && e.kind !== 'opened'
+          ? `; entered ${when(e.recordedAt)}`
+          : '';
+      return [
+        [
+          when(e.at),
+          `${words}${strike?.kind === 'correction' ? ` — struck: ${strike.data.reason}` : ''}${late}`,
+          e.by,
+        ],
+      ];
+    });
+  return {
+    head: ['When', 'Turnings, water, additions and what else was done', 'Who'],
+    rows,
+    none: 'Nothing but readings was logged.',
+  };
 }
 
 function correctionsTable({ state, when, place }: Page): Table {
   const readings = new Map(state.readings.map((r) => [r.id, r]));
-  const corrections = state.entries.filter((e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction');
+  const corrections = state.entries.filter(
+    (e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction',
+  );
   const logged = corrections.map((c): Row => {
     const old = c.data.reading === undefined ? undefined : readings.get(c.data.reading);
     const target = state.entries.find((e) => e.id === c.data.target);
-    const was = old ? `${place(old.point)} ${old.value} °${old.unit}, ${when(parseInstant(old.at)!)}` : target ? `${target.kind} of ${when(target.at)}` : 'an entry';
-    return [when(c.recordedAt), was, c.data.value === undefined ? 'struck out' : `${c.data.value} °${c.data.unit ?? old?.unit ?? 'C'}`, c.data.reason, c.by];
+    const was = old
+      ? `${place(old.point)} ${old.value} °${old.unit}, ${when(parseInstant(old.at)!)}`
+      : target
+        ? `${target.kind} of ${when(target.at)}`
+        : 'an entry';
+    return [
+      when(c.recordedAt),
+      was,
+      c.data.value === undefined
+        ? 'struck out'
+        : `${c.data.value} °${c.data.unit ?? old?.unit ?? 'C'}`,
+      c.data.reason,
+      c.by,
+    ];
   });
   const ids = new Set(corrections.map((c) => c.data.reading));
-  const brought = state.readings.filter((r) => r.flag !== undefined && !ids.has(r.id) && !state.struck.has(r.entry)).map((r): Row => [when(parseInstant(r.at)!), `${place(r.point)} ${r.value} °${r.unit}`, r.flag!, r.flagReason ?? 'no reason given', 'as the file says']);
-  return { head: ['When', 'Was', 'Became', 'Why', 'Who'], rows: [...logged, ...brought], none: 'Nothing was corrected.' };
+  const brought = state.readings
+    .filter((r) => r.flag !== undefined && !ids.has(r.id) && !state.struck.has(r.entry))
+    .map((r): Row => [
+      when(parseInstant(r.at)!),
+      `${place(r.point)} ${r.value} °${r.unit}`,
+      r.flag!,
+      r.flagReason ?? 'no reason given',
+      'as the file says',
+    ]);
+  return {
+    head: ['When', 'Was', 'Became', 'Why', 'Who'],
+    rows: [...logged, ...brought],
+    none: 'Nothing was corrected.',
+  };
 }
 
 function checksTable({ state, siteState, unit, when }: Page): Table {
   const used = new Set(state.readings.flatMap((r) => (r.probe === undefined ? [] : [r.probe])));
   const broughtIds = new Set((state.opened.brought?.probes ?? []).map((p) => p.id));
-  const own = [...used].filter((id) => siteState.probes.has(id) || !broughtIds.has(id)).map((id) => ({ id, checks: siteState.probes.get(id) ?? [] }));
-  const brought = (state.opened.brought?.probes ?? []).map((p) => ({ id: p.id, checks: p.checks.map((c) => ({ ...c, at: parseInstant(c.at)! })) }));
-  const kelvin = (k: number): string => `${k > 0 ? '+' : ''}${(Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0)} °${unit}`;
-  const rows = [...brought, ...own].flatMap(({ id, checks }) => (checks.length === 0 ? [[id, 'never checked', '', '', ''] as Row] : [...checks].sort((a, b) => a.at - b.at).map((c): Row => [id, when(c.at), `${tempFigure(c.referenceC, unit, 1)} °${unit}`, `${tempFigure(c.readC, unit, 1)} °${unit}`, kelvin(c.referenceC - c.readC)])));
-  return { head: ['Thermometer', 'Checked', 'Held against', 'It read', 'Correction'], rows, none: 'No reading names its thermometer, so no check stands behind it.' };
+  const own = [...used]
+    .filter((id) => siteState.probes.has(id) || !broughtIds.has(id))
+    .map((id) => ({ id, checks: siteState.probes.get(id) ?? [] }));
+  const brought = (state.opened.brought?.probes ?? []).map((p) => ({
+    id: p.id,
+    checks: p.checks.map((c) => ({ ...c, at: parseInstant(c.at)! })),
+  }));
+  const kelvin = (k: number): string =>
+    `${k > 0 ? '+' : ''}${Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0} °${unit}`;
+  const rows = [...brought, ...own].flatMap(({ id, checks }) =>
+    checks.length === 0
+      ? [[id, 'never checked', '', '', ''] as Row]
+      : [...checks]
+          .sort((a, b) => a.at - b.at)
+          .map((c): Row => [
+            id,
+            when(c.at),
+            `${tempFigure(c.referenceC, unit, 1)} °${unit}`,
+            `${tempFigure(c.readC, unit, 1)} °${unit}`,
+            kelvin(c.referenceC - c.readC),
+          ]),
+  );
+  return {
+    head: ['Thermometer', 'Checked', 'Held against', 'It read', 'Correction'],
+    rows,
+    none: 'No reading names its thermometer, so no check stands behind it.',
+  };
 }
 
 /** What nobody may read out of a record. */
 function notCoveredOf({ state }: Page, reckoning: Reckoning | null): string[] {
-  const conditions = [...new Set((reckoning?.accounts ?? []).flatMap(({ rule }) => rule.conditions.map((c) => `${c} (${rule.title}): asked for by the rule, not judged here.`)))];
-  const unread = state.points.filter((p) => !state.readings.some((r) => r.point === p.id)).map((p) => p.label ?? p.id);
+  const conditions = [
+    ...new Set(
+      (reckoning?.accounts ?? []).flatMap(({ rule }) =>
+        rule.conditions.map((c) => `${c} (${rule.title}): asked for by the rule, not judged here.`),
+      ),
+    ),
+  ];
+  const unread = state.points
+    .filter((p) => !state.readings.some((r) => r.point === p.id))
+    .map((p) => p.label ?? p.id);
   return [
     'Places between the points read: a record speaks of the readings in it, not of every handful.',
     'Herbicide residue, metals, salts, plastic and stones, maturity: heat does not change them.',
@@ -201,18 +491,42 @@ function notCoveredOf({ state }: Page, reckoning: Reckoning | null): string[] {
   ];
 }
 
-export const fileNameOf = (code: string, version?: number): string => `${safeName(code)}${version === undefined ? '' : `-v${version}`}.zealous-heap.json`;
+export const fileNameOf = (code: string, version?: number): string =>
+  `${safeName(code)}${version === undefined ? '' : `-v${version}`}.zealous-heap.json`;
 
-function againOf({ digest, head, earlier }: AskFile, code: string, reckoning: Reckoning | null, now: Instant): RecordDoc['again'] {
+function againOf(
+  { digest, head, earlier }: AskFile,
+  code: string,
+  reckoning: Reckoning | null,
+  now: Instant,
+): RecordDoc['again'] {
   const rulings = reckoning?.accounts ?? [];
-  const commandOf = (fileName: string, of: typeof rulings): string => `./zealous verify ${fileName}${of.map((r) => ` --rule ${r.rule.id}`).join('')} --as-of ${isoOf(now)}`;
+  const commandOf = (fileName: string, of: typeof rulings): string =>
+    `./zealous verify ${fileName}${of.map((r) => ` --rule ${r.rule.id}`).join('')} --as-of ${isoOf(now)}`;
   const kept = rulings.filter((r) => r.present !== undefined);
   const versions = [...new Set(kept.map((r) => r.terms.version))].filter((v) => earlier?.has(v));
   return {
-    digest, head, fileName: fileNameOf(code), command: rulings.length > 0 && kept.length === rulings.length ? null : commandOf(fileNameOf(code), rulings.filter((r) => r.present === undefined)),
+    digest,
+    head,
+    fileName: fileNameOf(code),
+    command:
+      rulings.length > 0 && kept.length === rulings.length
+        ? null
+        : commandOf(
+            fileNameOf(code),
+            rulings.filter((r) => r.present === undefined),
+          ),
     earlier: versions.map((version) => {
       const fileName = fileNameOf(code, version);
-      return { version, digest: earlier!.get(version)!, fileName, command: commandOf(fileName, kept.filter((r) => r.terms.version === version)) };
+      return {
+        version,
+        digest: earlier!.get(version)!,
+        fileName,
+        command: commandOf(
+          fileName,
+          kept.filter((r) => r.terms.version === version),
+        ),
+      };
     }),
   };
 }
@@ -225,22 +539,41 @@ function cnText(cn: Figure | null): string {
   return `${Math.round(value)}:1${Math.round(low) === Math.round(high) ? '' : `, between ${Math.round(low)} and ${Math.round(high)}`}, from what was logged as it was built`;
 }
 
-const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] => said.map((v) => ({ rule: v.full, met: v.status === 'proven', text: v.status === 'proven' ? v.short : `Not met: ${v.short}` }));
+const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
+  said.map((v) => ({
+    rule: v.full,
+    met: v.status === 'proven',
+    text: v.status === 'proven' ? v.short : `Not met: ${v.short}`,
+  }));
 
 /** How good the evidence is, apart from what it says. */
 function qualityOf(reckoning: Reckoning | null): string[] {
   const lead = reckoning?.accounts[0];
   const grade = lead ? gradeOf(reckoning!.prepared, lead.account) : null;
   if (!grade) return ['No round was read since the clock started.'];
-  return [`${GRADE_WORD[grade.grade]} in all; the weakest part weighs most.`, ...grade.findings.map(({ finding, grade: own }) => `${GRADE_WORD[own]}: ${findingText(finding).is}.`)];
+  return [
+    `${GRADE_WORD[grade.grade]} in all; the weakest part weighs most.`,
+    ...grade.findings.map(
+      ({ finding, grade: own }) => `${GRADE_WORD[own]}: ${findingText(finding).is}.`,
+    ),
+  ];
 }
 
 /** What somebody said that the heap is, with what stands behind it; none while it is worked. */
-function standingRow({ state, site, siteState, now }: Ask, reckoning: Reckoning | null, locale: Locale): [string, string][] {
+function standingRow(
+  { state, site, siteState, now }: Ask,
+  reckoning: Reckoning | null,
+  locale: Locale,
+): [string, string][] {
   const { situation } = digestOf(state, site, siteState, now, reckoning);
   const { stage } = situation;
   if (stage.by === null) return [];
-  return [['Standing', `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claimOf(situation, now), locale)}`]];
+  return [
+    [
+      'Standing',
+      `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claimOf(situation, now), locale)}`,
+    ],
+  ];
 }
 
 /** @param ask the batch as its log tells it, and the moment it is judged at */
@@ -249,31 +582,66 @@ export function recordDoc(ask: Ask): RecordDoc {
   const timeZone = state.opened.brought?.timeZone ?? site.timeZone;
   const locale = { timeZone, unit, now };
   const labels = new Map(state.points.map((p) => [p.id, p.label?.split(' ')[0] ?? p.id]));
-  const page: Page = { ...ask, when: (at) => whenText(timeZone, at), place: (id) => labels.get(id) ?? id };
+  const page: Page = {
+    ...ask,
+    when: (at) => whenText(timeZone, at),
+    place: (id) => labels.get(id) ?? id,
+  };
   const reckoning = reckon(state, site, siteState, now);
   const cn = initialCnOf(ask.store ?? foldStore(state.entries), state.id, state.builtAt);
   const said = reckoning ? saidOf(reckoning, state.terms.length, locale, cn) : [];
   const { code } = state.opened;
   return {
-    title: 'Heat-treatment record', site: site.name, code, made: whenText(timeZone, now), asOf: now, identity: [...identityOf(page, cnText(cn)), ...standingRow(ask, reckoning, locale)],
-    outcome: outcomeOf(said), quality: qualityOf(reckoning), held: heldText(LIBRARY_EDITION), sign: ['Name', 'Signature', 'Date'],
-    verdicts: said.map((v) => ({ ...v, sentence: plainText(v.sentence), notes: v.notes.map((n) => n.text) })),
+    title: 'Heat-treatment record',
+    site: site.name,
+    code,
+    made: whenText(timeZone, now),
+    asOf: now,
+    identity: [...identityOf(page, cnText(cn)), ...standingRow(ask, reckoning, locale)],
+    outcome: outcomeOf(said),
+    quality: qualityOf(reckoning),
+    held: heldText(LIBRARY_EDITION),
+    sign: ['Name', 'Signature', 'Date'],
+    verdicts: said.map((v) => ({
+      ...v,
+      sentence: plainText(v.sentence),
+      notes: v.notes.map((n) => n.text),
+    })),
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
-    rounds: reckoning ? roundsTable(page, reckoning) : { head: [], rows: [], none: 'No clock has started yet.' },
-    works: worksTable(page), corrections: correctionsTable(page), checks: checksTable(page),
+    rounds: reckoning
+      ? roundsTable(page, reckoning)
+      : { head: [], rows: [], none: 'No clock has started yet.' },
+    works: worksTable(page),
+    corrections: correctionsTable(page),
+    checks: checksTable(page),
     notCovered: notCoveredOf(page, reckoning),
-    cautions: [`${CAUTION.steam} ${CAUTION.spores}`, 'Whether this meets the law where the compost is made, sold or used: check with your local authority.', 'It says which rule was met, when, and on how many readings; it promises no more.'],
+    cautions: [
+      `${CAUTION.steam} ${CAUTION.spores}`,
+      'Whether this meets the law where the compost is made, sold or used: check with your local authority.',
+      'It says which rule was met, when, and on how many readings; it promises no more.',
+    ],
     again: ask.file ? againOf(ask.file, code, reckoning, now) : null,
   };
 }
 
 /** The batches that a record can be made of, for the page of records. */
-export const recordRows = (board: readonly Digest[], { timeZone }: Locale) => board.map((d) => {
-  const lead = d.rules[0];
-  return {
-    id: d.id, code: d.code, name: d.name ?? d.code, building: d.builtAt === null, gone: isGone(d.situation), proven: lead?.status === 'proven',
-    built: d.builtAt === null ? 'still building' : dayText(timeZone, d.builtAt),
-    rule: lead?.title ?? '', says: lead ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}` : d.builtAt === null ? 'no clock has started' : 'no rule claimed',
-  };
-});
+export const recordRows = (board: readonly Digest[], { timeZone }: Locale) =>
+  board.map((d) => {
+    const lead = d.rules[0];
+    return {
+      id: d.id,
+      code: d.code,
+      name: d.name ?? d.code,
+      building: d.builtAt === null,
+      gone: isGone(d.situation),
+      proven: lead?.status === 'proven',
+      built: d.builtAt === null ? 'still building' : dayText(timeZone, d.builtAt),
+      rule: lead?.title ?? '',
+      says: lead
+        ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}`
+        : d.builtAt === null
+          ? 'no clock has started'
+          : 'no rule claimed',
+    };
+  });
 export type RecordRow = ReturnType<typeof recordRows>[number];

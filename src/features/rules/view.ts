@@ -9,19 +9,47 @@ import { progressText, statusWord, turningsText } from '@/core/words/verdict';
 
 /** A rule to read. */
 export type RuleView = {
-  readonly id: string; readonly title: string; readonly jurisdiction: string; readonly text: string; readonly source: string; readonly fromMemory: boolean; readonly clock: string;
-  readonly methods: readonly ('turned' | 'static' | 'vessel')[]; readonly conditions: readonly string[]; readonly caution: string | null; readonly version: number | null;
+  readonly id: string;
+  readonly title: string;
+  readonly jurisdiction: string;
+  readonly text: string;
+  readonly source: string;
+  readonly fromMemory: boolean;
+  readonly clock: string;
+  readonly methods: readonly ('turned' | 'static' | 'vessel')[];
+  readonly conditions: readonly string[];
+  readonly caution: string | null;
+  readonly version: number | null;
 };
 
 export const ruleView = (rule: Rule, unit: TempUnit, version: number | null = null): RuleView => ({
-  id: rule.id, title: rule.title, jurisdiction: rule.jurisdiction, text: requirementText(rule.requirement, unit), source: sourceText(rule), fromMemory: rule.fromMemory,
-  clock: CLOCK_TEXT[rule.clock], methods: rule.methods, conditions: rule.conditions, caution: rule.caution ?? null, version,
+  id: rule.id,
+  title: rule.title,
+  jurisdiction: rule.jurisdiction,
+  text: requirementText(rule.requirement, unit),
+  source: sourceText(rule),
+  fromMemory: rule.fromMemory,
+  clock: CLOCK_TEXT[rule.clock],
+  methods: rule.methods,
+  conditions: rule.conditions,
+  caution: rule.caution ?? null,
+  version,
 });
 
 /** A standing in a table cell. */
-export function standingCell({ account }: Pick<Ruling, 'account'>, { timeZone }: Locale): { word: string; text: string; proven: boolean } {
+export function standingCell(
+  { account }: Pick<Ruling, 'account'>,
+  { timeZone }: Locale,
+): { word: string; text: string; proven: boolean } {
   const v = account.verdict;
   const turned = v.turningsRequired ? `, ${turningsText(v)}` : '';
-  return { word: statusWord(factsOf(account)), proven: v.status === 'proven', text: v.provenAt === null ? `${progressText(factsOf(account))}${turned}` : dayText(timeZone, v.provenAt) };
+  return {
+    word: statusWord(factsOf(account)),
+    proven: v.status === 'proven',
+    text:
+      v.provenAt === null
+        ? `${progressText(factsOf(account))}${turned}`
+        : dayText(timeZone, v.provenAt),
+  };
 }
 export type StandingCell = ReturnType<typeof standingCell>;

@@ -3,7 +3,15 @@ import type { Digest } from '@/core/digest/digest';
 import { nextAdvice } from '@/core/advice/next';
 import { positionShort } from '@/core/heap/row';
 import { heapPicture } from '@/core/digest/picture';
-import { ageText, durationText, tempBeside, tempFigure, volumeText, whenText, dayText } from '@/core/quantity/format';
+import {
+  ageText,
+  durationText,
+  tempBeside,
+  tempFigure,
+  volumeText,
+  whenText,
+  dayText,
+} from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
@@ -12,22 +20,42 @@ import { progressText, turningsText, uncounted } from '@/core/words/verdict';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
 export type Plot = {
-  readonly id: string; readonly name: string; readonly place: string; readonly volume: string; readonly foot: string;
-  readonly head: string; readonly sub: string; readonly advice: AdviceWords;
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly volume: string;
+  readonly foot: string;
+  readonly head: string;
+  readonly sub: string;
+  readonly advice: AdviceWords;
 };
 
 /** What a rule that leads comes to, in a line. */
-function leadText(d: Digest, lead: Digest['rules'][number], age: string): { head: string; sub: string } {
+function leadText(
+  d: Digest,
+  lead: Digest['rules'][number],
+  age: string,
+): { head: string; sub: string } {
   const turned = lead.turningsRequired > 0 ? turningsText(lead) : '';
   const doubt = uncounted(lead);
-  if (doubt && lead.status !== 'proven') return { head: doubt[0]!.text.replace(/: .*$/, '').trim(), sub: 'does not count yet' };
-  if (lead.status === 'recovering') return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
-  if (d.state === 'broken') return { head: `${progressText(lead)}, again`, sub: d.lostHours > 0 ? `${durationText(d.lostHours)} lost` : turned };
-  return { head: lead.status === 'broken' ? 'Not hot enough so far' : progressText(lead), sub: turned || age };
+  if (doubt && lead.status !== 'proven')
+    return { head: doubt[0]!.text.replace(/: .*$/, '').trim(), sub: 'does not count yet' };
+  if (lead.status === 'recovering')
+    return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
+  if (d.state === 'broken')
+    return {
+      head: `${progressText(lead)}, again`,
+      sub: d.lostHours > 0 ? `${durationText(d.lostHours)} lost` : turned,
+    };
+  return {
+    head: lead.status === 'broken' ? 'Not hot enough so far' : progressText(lead),
+    sub: turned || age,
+  };
 }
 
 /** How many of several rules are met; empty: there are not several. */
-const metText = ({ rules: { asked, met } }: Digest['situation']): string => (asked > 1 ? `meets ${met.length} of ${asked} rules` : '');
+const metText = ({ rules: { asked, met } }: Digest['situation']): string =>
+  asked > 1 ? `meets ${met.length} of ${asked} rules` : '';
 
 function headOf(d: Digest, { timeZone, unit, now }: Locale): { head: string; sub: string } {
   const lead = d.rules[0];
@@ -37,42 +65,66 @@ function headOf(d: Digest, { timeZone, unit, now }: Locale): { head: string; sub
   const proof = lead?.provenAt ? `Met ${dayText(timeZone, lead.provenAt)}` : '';
   const several = metText(d.situation);
   const standing = proof ? `${proof}: ${lead!.title}` : lead ? 'not proven' : 'no rule claimed';
-  if (d.state === 'building') return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
-  if (stage.code === 'released' || stage.code === 'ended') return { head: 'Gone out', sub: standing };
-  if (stage.code === 'ready' || stage.code === 'curing') return { head: stage.code === 'ready' ? 'Said to be ready' : 'Put to cure', sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)) };
+  if (d.state === 'building')
+    return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
+  if (stage.code === 'released' || stage.code === 'ended')
+    return { head: 'Gone out', sub: standing };
+  if (stage.code === 'ready' || stage.code === 'curing')
+    return {
+      head: stage.code === 'ready' ? 'Said to be ready' : 'Put to cure',
+      sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)),
+    };
   if (!lead) return { head: 'No rule claimed', sub: age };
   if (lead.status === 'proven') return { head: proof, sub: some(lead.title, several) };
-  const { head, sub } = d.state === 'waiting' && !uncounted(lead) ? { head: d.latest ? 'Not hot enough so far' : 'Not read yet', sub: age } : leadText(d, lead, age);
+  const { head, sub } =
+    d.state === 'waiting' && !uncounted(lead)
+      ? { head: d.latest ? 'Not hot enough so far' : 'Not read yet', sub: age }
+      : leadText(d, lead, age);
   return { head, sub: some(sub, several) };
 }
 
 /** Who said so, and when. */
-const saidBy = ({ by, since }: Digest['situation']['stage'], timeZone: string): string => [by, since === null ? null : dayText(timeZone, since)].filter(Boolean).join(', ');
+const saidBy = ({ by, since }: Digest['situation']['stage'], timeZone: string): string =>
+  [by, since === null ? null : dayText(timeZone, since)].filter(Boolean).join(', ');
 
 /** How warm it was over the air when it was last read. */
 function warmthText({ lastRead }: Digest['situation'], unit: Locale['unit']): string {
   if (lastRead === null) return 'never read';
-  return lastRead.airC === null ? 'air not read' : `${Math.round((lastRead.coreC - lastRead.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} over the air`;
+  return lastRead.airC === null
+    ? 'air not read'
+    : `${Math.round((lastRead.coreC - lastRead.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} over the air`;
 }
 
 /** Age of the last reading once it is over half the gap that the policy allows; before that its value alone. */
 function footOf(d: Digest, { unit, now }: Locale): string {
   if (!d.latest) return 'not read yet';
   const hours = (now - d.latest.at) / MS.hour;
-  return hours > d.maxGapHours / 2 ? `${ageText(hours)} unread` : `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}`;
+  return hours > d.maxGapHours / 2
+    ? `${ageText(hours)} unread`
+    : `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}`;
 }
 
 const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
 
 export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
-  id: d.id, name: d.name ?? d.code, place: positionShort(d.position) || 'no bay', volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
-  foot: footOf(d, locale), ...headOf(d, locale), advice: briefly(adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale)),
+  id: d.id,
+  name: d.name ?? d.code,
+  place: positionShort(d.position) || 'no bay',
+  volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
+  foot: footOf(d, locale),
+  ...headOf(d, locale),
+  advice: briefly(adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale)),
 });
 
 /** Everything the yard shows. */
 export function yardScreen(board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
   return {
-    heaps: board.filter((d) => !isGone(d.situation)).map((d) => ({ plot: plotOf(d, locale, volume), picture: heapPicture(d, locale.now, locale.unit, volume) })),
+    heaps: board
+      .filter((d) => !isGone(d.situation))
+      .map((d) => ({
+        plot: plotOf(d, locale, volume),
+        picture: heapPicture(d, locale.now, locale.unit, volume),
+      })),
     /** Batches that have left the yard. */
     gone: board.filter((d) => isGone(d.situation)).length,
     figures: [25, 40, 55, 65, 70, 77].map((c) => tempFigure(c, locale.unit)),

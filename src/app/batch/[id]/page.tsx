@@ -26,7 +26,11 @@ export const metadata: Metadata = { title: 'Heap' };
 const READ_LATELY_MS = 43_200_000;
 
 /** The rules that the heap is kept under, by the names that its page gives them. */
-const rulesInForce = (terms: Terms | undefined) => (terms?.rules ?? []).flatMap((ruleId) => { const rule = findRule(ruleId, ownRulesOf(terms!.ownRules)); return rule ? [{ title: rule.title, rule }] : []; });
+const rulesInForce = (terms: Terms | undefined) =>
+  (terms?.rules ?? []).flatMap((ruleId) => {
+    const rule = findRule(ruleId, ownRulesOf(terms!.ownRules));
+    return rule ? [{ title: rule.title, rule }] : [];
+  });
 
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
   const [{ id }, s] = [await params, await setting()];
@@ -35,14 +39,47 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
   const { state, digest, goingOut: _goingOut, ...shown } = b;
   const built = await buildingOf(id, s.site.id, s.board, s.locale);
   const heap = {
-    id, name: b.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit, placed: placedHeaps(s.board), readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
-    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method), template: digest.situation.template.id, rules: rulesInForce(state.terms.at(-1)), onHold: digest.situation.stage.code === 'on-hold', shape: state.opened.shape ?? null, ...b.goingOut, ...(built ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } } : {}),
+    id,
+    name: b.name,
+    by: s.prefs.by,
+    nowLocal: localInput(s.site.timeZone, s.now),
+    unit: s.unit,
+    placed: placedHeaps(s.board),
+    readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method),
+    template: digest.situation.template.id,
+    rules: rulesInForce(state.terms.at(-1)),
+    onHold: digest.situation.stage.code === 'on-hold',
+    shape: state.opened.shape ?? null,
+    ...b.goingOut,
+    ...(built
+      ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } }
+      : {}),
   };
   const { task, next } = b.advice;
-  const actions = task && <PutOffButton task={{ key: task, batch: id, name: b.name, words: next, cost: '' }} by={s.prefs.by} />;
+  const actions = task && (
+    <PutOffButton
+      task={{ key: task, batch: id, name: b.name, words: next, cost: '' }}
+      by={s.prefs.by}
+    />
+  );
   return (
     <FrameFor s={s} place="Yard" active={id}>
-      <BatchScreen {...shown} id={id} actions={actions} went={built && <WentIn view={built} />} kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />} logBar={<LogBar heap={heap} building={b.building} />} log={<LogList lines={logLines(state, s.locale).slice(0, 400)} total={state.entries.length} heap={heap} />} />
+      <BatchScreen
+        {...shown}
+        id={id}
+        actions={actions}
+        went={built && <WentIn view={built} />}
+        kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
+        logBar={<LogBar heap={heap} building={b.building} />}
+        log={
+          <LogList
+            lines={logLines(state, s.locale).slice(0, 400)}
+            total={state.entries.length}
+            heap={heap}
+          />
+        }
+      />
     </FrameFor>
   );
 }

@@ -12,5 +12,9 @@ export default async function LoadPage({ params }: { params: Promise<{ id: strin
   const [{ id }, s] = [await params, await setting()];
   const load = await loadOf(id, s.site.id, s.board, s.locale);
   if (!load) notFound();
-  return <FrameFor s={s} place="Store"><LoadScreen load={load} by={s.prefs.by} unit={s.unit} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Store">
+      <LoadScreen load={load} by={s.prefs.by} unit={s.unit} />
+    </FrameFor>
+  );
 }

@@ -10,6 +10,18 @@ export const metadata: Metadata = { title: 'At the gate' };
 export default async function GatePage() {
   const s = await setting();
   const store = await storeOf(s.site.id);
-  const materials = [...store.materials.values()].map(({ id, name }) => ({ id, name })).sort((a, b) => (a.name < b.name ? -1 : 1));
-  return <FrameFor s={s} place="Store"><Gate lines={store.acceptance} own={store.acceptanceOwn} materials={materials} measures={store.measures} by={s.prefs.by} /></FrameFor>;
+  const materials = [...store.materials.values()]
+    .map(({ id, name }) => ({ id, name }))
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+  return (
+    <FrameFor s={s} place="Store">
+      <Gate
+        lines={store.acceptance}
+        own={store.acceptanceOwn}
+        materials={materials}
+        measures={store.measures}
+        by={s.prefs.by}
+      />
+    </FrameFor>
+  );
 }

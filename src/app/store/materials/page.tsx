@@ -11,6 +11,17 @@ export const metadata: Metadata = { title: 'Materials' };
 export default async function MaterialsPage() {
   const s = await setting();
   const store = await storeOf(s.site.id);
-  const rows = [...store.materials.values()].map((material) => ({ material, own: store.ownMaterials.has(material.id) }));
-  return <FrameFor s={s} place="Store"><Materials rows={rows} by={s.prefs.by} today={{ local: localInput(s.site.timeZone, s.now), ms: s.now }} /></FrameFor>;
+  const rows = [...store.materials.values()].map((material) => ({
+    material,
+    own: store.ownMaterials.has(material.id),
+  }));
+  return (
+    <FrameFor s={s} place="Store">
+      <Materials
+        rows={rows}
+        by={s.prefs.by}
+        today={{ local: localInput(s.site.timeZone, s.now), ms: s.now }}
+      />
+    </FrameFor>
+  );
 }

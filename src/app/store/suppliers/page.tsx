@@ -10,8 +10,25 @@ export const metadata: Metadata = { title: 'Suppliers' };
 
 const DAY_MS = 86_400_000;
 
-export default async function SuppliersPage({ searchParams }: { searchParams: Promise<{ days?: string }> }) {
+export default async function SuppliersPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ days?: string }>;
+}) {
   const [{ days: asked }, s] = [await searchParams, await setting()];
   const days = Math.min(36_500, Math.max(1, Math.round(Number(asked)) || 365));
-  return <FrameFor s={s} place="Store"><Suppliers view={suppliersView(await storeOf(s.site.id), s.board, s.now - days * DAY_MS, s.now + 1, s.locale)} days={days} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Store">
+      <Suppliers
+        view={suppliersView(
+          await storeOf(s.site.id),
+          s.board,
+          s.now - days * DAY_MS,
+          s.now + 1,
+          s.locale,
+        )}
+        days={days}
+      />
+    </FrameFor>
+  );
 }

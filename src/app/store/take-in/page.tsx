@@ -13,7 +13,27 @@ export const metadata: Metadata = { title: 'Take in a load' };
 export default async function TakeInPage() {
   const s = await setting();
   const store = await storeOf(s.site.id);
-  const of = (pick: (l: (typeof store.loads)[number]) => string | null | undefined): string[] => [...new Set(store.loads.flatMap((l) => pick(l) ?? []))].sort();
-  const places = [...new Set([...of((l) => l.where), ...(store.map?.map.slots ?? []).filter((x) => x.kind === 'store').map((x) => x.name)])];
-  return <FrameFor s={s} place="Store"><DraftScope name="take-in"><TakeIn materials={materialOptions(store)} measures={store.measures} suppliers={of((l) => l.load.supplier)} places={places} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} nowMs={s.now} /></DraftScope></FrameFor>;
+  const of = (pick: (l: (typeof store.loads)[number]) => string | null | undefined): string[] =>
+    [...new Set(store.loads.flatMap((l) => pick(l) ?? []))].sort();
+  const places = [
+    ...new Set([
+      ...of((l) => l.where),
+      ...(store.map?.map.slots ?? []).filter((x) => x.kind === 'store').map((x) => x.name),
+    ]),
+  ];
+  return (
+    <FrameFor s={s} place="Store">
+      <DraftScope name="take-in">
+        <TakeIn
+          materials={materialOptions(store)}
+          measures={store.measures}
+          suppliers={of((l) => l.load.supplier)}
+          places={places}
+          by={s.prefs.by}
+          nowLocal={localInput(s.site.timeZone, s.now)}
+          nowMs={s.now}
+        />
+      </DraftScope>
+    </FrameFor>
+  );
 }

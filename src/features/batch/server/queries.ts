@@ -28,23 +28,52 @@ export async function batchState(id: string): Promise<BatchState | null> {
 }
 
 /** All that a heap's page shows. Null: there is no such heap. */
-export async function batchScreen(id: string, site: Site, board: readonly Digest[], locale: Locale, volume: 'm3' | 'yd3') {
+export async function batchScreen(
+  id: string,
+  site: Site,
+  board: readonly Digest[],
+  locale: Locale,
+  volume: 'm3' | 'yd3',
+) {
   const state = await batchState(id);
   if (!state) return null;
   const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
   const reckoning = reckon(state, site, siteState, locale.now);
   const digest = digestOf(state, site, siteState, locale.now, reckoning);
   const { opened } = state;
-  const zone = opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
-  const age = state.builtAt === null ? 'still building' : `day ${Math.floor((locale.now - state.builtAt) / MS.day) + 1}`;
+  const zone =
+    opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
+  const age =
+    state.builtAt === null
+      ? 'still building'
+      : `day ${Math.floor((locale.now - state.builtAt) / MS.day) + 1}`;
   return {
-    state, name: opened.name ?? opened.code, code: opened.code,
-    facts: [positionText(state.position), digest.volumeM3 && volumeText(digest.volumeM3, volume), METHOD_WORD[opened.method], age, opened.brought && `kept at ${opened.brought.siteName}`, zone && `days counted in ${zone}`].filter(Boolean).join(' · '),
-    picture: heapPicture(digest, locale.now, locale.unit, volume), building: state.builtAt === null,
-    advice: adviceView(digest, state, reckoning, board, locale, volume), digest,
-    verdicts: reckoning ? saidOf(reckoning, state.terms.length, locale, await cnFor(reckoning, state, site.id)) : [],
-    strictness: reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED ? strictnessView(reckoning, locale) : null,
-    grade: reckoning ? gradeView(reckoning) : null, beyond: reckoning ? beyondView(reckoning, locale) : null,
+    state,
+    name: opened.name ?? opened.code,
+    code: opened.code,
+    facts: [
+      positionText(state.position),
+      digest.volumeM3 && volumeText(digest.volumeM3, volume),
+      METHOD_WORD[opened.method],
+      age,
+      opened.brought && `kept at ${opened.brought.siteName}`,
+      zone && `days counted in ${zone}`,
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    picture: heapPicture(digest, locale.now, locale.unit, volume),
+    building: state.builtAt === null,
+    advice: adviceView(digest, state, reckoning, board, locale, volume),
+    digest,
+    verdicts: reckoning
+      ? saidOf(reckoning, state.terms.length, locale, await cnFor(reckoning, state, site.id))
+      : [],
+    strictness:
+      reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED
+        ? strictnessView(reckoning, locale)
+        : null,
+    grade: reckoning ? gradeView(reckoning) : null,
+    beyond: reckoning ? beyondView(reckoning, locale) : null,
     chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
     section: reckoning ? sectionView(reckoning, locale) : null,
     table: reckoning ? tableView(reckoning, state.readings, locale) : null,
@@ -56,18 +85,32 @@ export async function batchScreen(id: string, site: Site, board: readonly Digest
 }
 
 /** The initial C:N, where a rule of the batch asks for it. */
-async function cnFor({ accounts }: Reckoning, state: BatchState, site: string): Promise<Figure | null> {
+async function cnFor(
+  { accounts }: Reckoning,
+  state: BatchState,
+  site: string,
+): Promise<Figure | null> {
   if (!accounts.some(({ rule }) => rule.initialCn !== undefined)) return null;
   return initialCnOf(foldStore(await logRepo(theDb()).ofStore(site)), state.id, state.builtAt);
 }
 
 /** When it was last read; *full* only where enough places were read for it to count. */
-function lastReadText({ at, points, complete }: NonNullable<Digest['latest']>, minPoints: number, now: number): string {
+function lastReadText(
+  { at, points, complete }: NonNullable<Digest['latest']>,
+  minPoints: number,
+  now: number,
+): string {
   const ago = `${ageText((now - at) / MS.hour)} ago`;
-  return complete ? `Last full round ${ago}.` : `Last read ${ago}, at ${points} of ${minPoints} places: not a full round.`;
+  return complete
+    ? `Last full round ${ago}.`
+    : `Last read ${ago}, at ${points} of ${minPoints} places: not a full round.`;
 }
 
 /** Eighteen policies are tried on a page: beyond so many readings it would make the page wait. */
 const MOST_RETRIED = 20_000;
 
-const METHOD_WORD = { turned: 'turned heap', static: 'static heap', vessel: 'closed vessel' } as const;
+const METHOD_WORD = {
+  turned: 'turned heap',
+  static: 'static heap',
+  vessel: 'closed vessel',
+} as const;

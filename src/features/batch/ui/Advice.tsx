@@ -10,39 +10,102 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
   const { hot, next } = a;
   if (!hot?.urgent) return null;
   return (
-    <section aria-label="Danger" className={`danger pl-7 pr-4 py-3 ${className}`} data-testid="danger">
-      <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={24} />{name}: {next.act.charAt(0).toLowerCase()}{next.act.slice(1)}</h2>
+    <section
+      aria-label="Danger"
+      className={`danger pl-7 pr-4 py-3 ${className}`}
+      data-testid="danger"
+    >
+      <h2 className="flex gap-2 items-center">
+        <Mark name={next.mark} size={24} />
+        {name}: {next.act.charAt(0).toLowerCase()}
+        {next.act.slice(1)}
+      </h2>
       <HotChoices hot={hot} />
-      <p className="mt-1"><Link prefetch={false} className="link min-h-[44px] inline-flex items-center" href="/fire">Fire card</Link></p>
+      <p className="mt-1">
+        <Link prefetch={false} className="link min-h-[44px] inline-flex items-center" href="/fire">
+          Fire card
+        </Link>
+      </p>
     </section>
   );
 }
 
 /** What to do next, with its reasons. On a phone it stands above the buttons, on a laptop at the side. */
-export function Todo({ a, age, actions, className }: { a: AdviceView; age: string | null; /** To put it off. */ actions: ReactNode; className: string }) {
+export function Todo({
+  a,
+  age,
+  actions,
+  className,
+}: {
+  a: AdviceView;
+  age: string | null;
+  /** To put it off. */ actions: ReactNode;
+  className: string;
+}) {
   const { next, turn, hot } = a;
   const turning = next.mark === 'turn' && !hot?.urgent && turn;
   return (
     <section aria-label="What to do next" className={className} data-testid="todo">
-      {hot?.urgent ? null : <h2 className="flex gap-2 items-center"><Mark name={next.mark} size={22} /><span className={next.urgent ? 'marked' : ''}>{next.act}</span></h2>}
-      {hot?.urgent ? null : turning ? <Reasons turn={turning} /> : <p className="mt-1.5">{next.why}</p>}
+      {hot?.urgent ? null : (
+        <h2 className="flex gap-2 items-center">
+          <Mark name={next.mark} size={22} />
+          <span className={next.urgent ? 'marked' : ''}>{next.act}</span>
+        </h2>
+      )}
+      {hot?.urgent ? null : turning ? (
+        <Reasons turn={turning} />
+      ) : (
+        <p className="mt-1.5">{next.why}</p>
+      )}
       {next.caution && !hot?.urgent && <p className="caution mt-2">{next.caution}</p>}
       {a.order && <p className="mt-1.5 font-semibold">{a.order}</p>}
       <div className="mt-1 flex flex-wrap gap-x-5 items-center">{actions}</div>
       {age && <p className="q text-[13px] mt-1.5">{age}</p>}
-      {a.course && <p className="text-[14px] mt-1.5" data-testid="course">{a.course}</p>}
-      {turn && !turning && !hot?.urgent && <p className="text-[14px] mt-1.5"><b>{turn.heading}.</b> {turn.reasons[0]}</p>}
+      {a.course && (
+        <p className="text-[14px] mt-1.5" data-testid="course">
+          {a.course}
+        </p>
+      )}
+      {turn && !turning && !hot?.urgent && (
+        <p className="text-[14px] mt-1.5">
+          <b>{turn.heading}.</b> {turn.reasons[0]}
+        </p>
+      )}
       {turn && turn.voices.length > 0 && !hot?.urgent && (
-        <details className="mt-1"><summary className="link text-[14px] min-h-[44px] flex items-center cursor-pointer">What others would say about turning</summary>
-          <p className="text-[13.5px] mb-1">{a.method}: its main school turns <b>{turn.trigger}</b>.</p>
-          <ul className="text-[13.5px] leading-[1.35] flex flex-col gap-1">{turn.voices.map((v) => <li key={v.school}><b className="font-semibold">{v.school.charAt(0).toUpperCase() + v.school.slice(1)}</b>: {v.text}</li>)}</ul>
+        <details className="mt-1">
+          <summary className="link text-[14px] min-h-[44px] flex items-center cursor-pointer">
+            What others would say about turning
+          </summary>
+          <p className="text-[13.5px] mb-1">
+            {a.method}: its main school turns <b>{turn.trigger}</b>.
+          </p>
+          <ul className="text-[13.5px] leading-[1.35] flex flex-col gap-1">
+            {turn.voices.map((v) => (
+              <li key={v.school}>
+                <b className="font-semibold">
+                  {v.school.charAt(0).toUpperCase() + v.school.slice(1)}
+                </b>
+                : {v.text}
+              </li>
+            ))}
+          </ul>
         </details>
       )}
       {a.water && a.water.heading.startsWith('Water') && (
         <div className="mt-2 border-t border-rule pt-1.5 text-[14px]" data-testid="water-advice">
-          <h3 className="!text-[15px] flex gap-1.5 items-center"><Mark name="water" size={18} />{a.water.heading}</h3>
-          <p>{a.water.text} {a.water.stop}</p>{a.water.heat && <p className="q">{a.water.heat}</p>}
-          {a.water.hints.map((h) => <p key={h} className="q">{h}</p>)}
+          <h3 className="!text-[15px] flex gap-1.5 items-center">
+            <Mark name="water" size={18} />
+            {a.water.heading}
+          </h3>
+          <p>
+            {a.water.text} {a.water.stop}
+          </p>
+          {a.water.heat && <p className="q">{a.water.heat}</p>}
+          {a.water.hints.map((h) => (
+            <p key={h} className="q">
+              {h}
+            </p>
+          ))}
         </div>
       )}
     </section>
@@ -52,9 +115,24 @@ export function Todo({ a, age, actions, className }: { a: AdviceView; age: strin
 function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
   return (
     <>
-      {turn.window && <p className="mt-1 font-semibold text-[14px]">{turn.window.charAt(0).toUpperCase() + turn.window.slice(1)}.</p>}
-      <ul className="mt-1.5 flex flex-col gap-1.5">{turn.reasons.map((r) => <li key={r} className="flex gap-2"><span aria-hidden="true">–</span><span>{r}</span></li>)}</ul>
-      {turn.waiting && <p className="mt-1.5"><b>Waiting costs:</b> {turn.waiting}</p>}
+      {turn.window && (
+        <p className="mt-1 font-semibold text-[14px]">
+          {turn.window.charAt(0).toUpperCase() + turn.window.slice(1)}.
+        </p>
+      )}
+      <ul className="mt-1.5 flex flex-col gap-1.5">
+        {turn.reasons.map((r) => (
+          <li key={r} className="flex gap-2">
+            <span aria-hidden="true">–</span>
+            <span>{r}</span>
+          </li>
+        ))}
+      </ul>
+      {turn.waiting && (
+        <p className="mt-1.5">
+          <b>Waiting costs:</b> {turn.waiting}
+        </p>
+      )}
       <p className="q text-[13px] mt-1">Read it first, and again the same afternoon.</p>
     </>
   );
@@ -64,9 +142,20 @@ function HotChoices({ hot }: { hot: NonNullable<AdviceView['hot']> }) {
   return (
     <>
       <p className="mt-1.5">{hot.why}</p>
-      <ul className="mt-1.5 flex flex-col gap-1">{hot.choices.map((c) => <li key={c.choice} className="leading-[1.3]"><b className="font-semibold">{c.act}.</b>{c.caution && <span className="q text-[13.5px]"> {c.caution}</span>}</li>)}</ul>
+      <ul className="mt-1.5 flex flex-col gap-1">
+        {hot.choices.map((c) => (
+          <li key={c.choice} className="leading-[1.3]">
+            <b className="font-semibold">{c.act}.</b>
+            {c.caution && <span className="q text-[13.5px]"> {c.caution}</span>}
+          </li>
+        ))}
+      </ul>
       <p className="mt-1.5 font-semibold">{hot.follow}</p>
-      {hot.escalate && <p className="marked mt-1.5 font-semibold" data-testid="escalate">{hot.escalate}</p>}
+      {hot.escalate && (
+        <p className="marked mt-1.5 font-semibold" data-testid="escalate">
+          {hot.escalate}
+        </p>
+      )}
     </>
   );
 }
@@ -75,20 +164,60 @@ function HotChoices({ hot }: { hot: NonNullable<AdviceView['hot']> }) {
 export function Diagnoses({ a }: { a: AdviceView }) {
   if (a.diagnoses.length === 0 && a.trials.length === 0) return null;
   return (
-    <Disclosure open={a.diagnoses.length > 0} summary={a.diagnoses.length > 0 ? `${a.diagnoses.map((d, i) => (i === 0 ? d.symptom : d.symptom.charAt(0).toLowerCase() + d.symptom.slice(1))).join('; ')}: why, and what helps` : 'What was changed, and what came of it'}>
+    <Disclosure
+      open={a.diagnoses.length > 0}
+      summary={
+        a.diagnoses.length > 0
+          ? `${a.diagnoses.map((d, i) => (i === 0 ? d.symptom : d.symptom.charAt(0).toLowerCase() + d.symptom.slice(1))).join('; ')}: why, and what helps`
+          : 'What was changed, and what came of it'
+      }
+    >
       {a.diagnoses.map((d) => (
         <div key={d.code} className="mb-3" data-testid="diagnosis" data-symptom={d.code}>
           {a.diagnoses.length > 1 && <h3 className="!text-[15px]">{d.symptom}</h3>}
-          <ol className="flex flex-col">{d.causes.map((c, i) => (
-            <li key={c.code} className={`grid sm:grid-cols-[200px_1fr_200px] gap-x-4 gap-y-0.5 py-1.5 border-b border-rule last:border-b-0 text-[14px] leading-[1.35] ${i > 0 && c.for.length === 0 ? 'text-ink-2' : ''}`}>
-              <b className="font-semibold">{i + 1}. {c.cause}</b>
-              <span>{c.for.length > 0 && <>For it: {c.for.join('; ')}. </>}{c.against.length > 0 && <>Against it: {c.against.join('; ')}. </>}{c.unknown.length > 0 && <span className="q">Not known: {c.unknown.join('; ')}.</span>}{c.for.length + c.against.length + c.unknown.length === 0 && <span className="q">Nothing logged speaks for or against it.</span>}</span>
-              <span>{c.fix}</span>
-            </li>))}</ol>
-          <p className="q text-[13.5px] mt-1">One change at a time: log it under <b>Changed</b>, and read it on the next days. Two at once, and nobody knows which helped.</p>
+          <ol className="flex flex-col">
+            {d.causes.map((c, i) => (
+              <li
+                key={c.code}
+                className={`grid sm:grid-cols-[200px_1fr_200px] gap-x-4 gap-y-0.5 py-1.5 border-b border-rule last:border-b-0 text-[14px] leading-[1.35] ${i > 0 && c.for.length === 0 ? 'text-ink-2' : ''}`}
+              >
+                <b className="font-semibold">
+                  {i + 1}. {c.cause}
+                </b>
+                <span>
+                  {c.for.length > 0 && <>For it: {c.for.join('; ')}. </>}
+                  {c.against.length > 0 && <>Against it: {c.against.join('; ')}. </>}
+                  {c.unknown.length > 0 && (
+                    <span className="q">Not known: {c.unknown.join('; ')}.</span>
+                  )}
+                  {c.for.length + c.against.length + c.unknown.length === 0 && (
+                    <span className="q">Nothing logged speaks for or against it.</span>
+                  )}
+                </span>
+                <span>{c.fix}</span>
+              </li>
+            ))}
+          </ol>
+          <p className="q text-[13.5px] mt-1">
+            One change at a time: log it under <b>Changed</b>, and read it on the next days. Two at
+            once, and nobody knows which helped.
+          </p>
         </div>
       ))}
-      {a.trials.length > 0 && <ul className="flex flex-col" data-testid="trials">{a.trials.map((t) => <li key={t.when + t.what} className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-[14px] border-b border-rule last:border-b-0"><span className="q">{t.when}</span><b className="font-semibold">{t.what.charAt(0).toUpperCase() + t.what.slice(1)}</b><span>{t.text}</span></li>)}</ul>}
+      {a.trials.length > 0 && (
+        <ul className="flex flex-col" data-testid="trials">
+          {a.trials.map((t) => (
+            <li
+              key={t.when + t.what}
+              className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-[14px] border-b border-rule last:border-b-0"
+            >
+              <span className="q">{t.when}</span>
+              <b className="font-semibold">{t.what.charAt(0).toUpperCase() + t.what.slice(1)}</b>
+              <span>{t.text}</span>
+            </li>
+          ))}
+        </ul>
+      )}
     </Disclosure>
   );
 }
@@ -97,8 +226,44 @@ export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
     <Disclosure summary="What each turning did to its heat">
-      <div className="overflow-x-auto"><table className="text-[14px] w-full"><thead><tr>{['Turning', 'Before', 'Lowest after', 'Highest within 5 d', 'That took', 'Does it count?'].map((h) => <th key={h} scope="col" className="text-left font-semibold pr-4 py-1 border-b border-rule-2">{h}</th>)}</tr></thead>
-        <tbody>{a.rebounds.map((r) => <tr key={r.n}><th scope="row" className="text-left font-normal pr-4 py-1">{r.n}, {r.when}</th><td className="pr-4">{r.before}</td><td className="pr-4">{r.low}</td><td className="pr-4">{r.high}</td><td className="pr-4">{r.took}</td><td>{r.counts}</td></tr>)}</tbody></table></div>
+      <div className="overflow-x-auto">
+        <table className="text-[14px] w-full">
+          <thead>
+            <tr>
+              {[
+                'Turning',
+                'Before',
+                'Lowest after',
+                'Highest within 5 d',
+                'That took',
+                'Does it count?',
+              ].map((h) => (
+                <th
+                  key={h}
+                  scope="col"
+                  className="text-left font-semibold pr-4 py-1 border-b border-rule-2"
+                >
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {a.rebounds.map((r) => (
+              <tr key={r.n}>
+                <th scope="row" className="text-left font-normal pr-4 py-1">
+                  {r.n}, {r.when}
+                </th>
+                <td className="pr-4">{r.before}</td>
+                <td className="pr-4">{r.low}</td>
+                <td className="pr-4">{r.high}</td>
+                <td className="pr-4">{r.took}</td>
+                <td>{r.counts}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className="hint mt-1">Hottest place of each round.</p>
     </Disclosure>
   );
@@ -107,13 +272,45 @@ export function Rebounds({ a }: { a: AdviceView }) {
 export function Size({ a }: { a: AdviceView }) {
   const { size } = a;
   return (
-    <Disclosure open={size.small !== null || size.partners.length > 0} summary={size.now === null ? 'Its size is not known' : `${size.now} ${size.isSince ? `on ${size.isSince}` : 'now'}${size.shrunk ? `, ${size.shrunk}` : ''}`}>
-      {size.small && <p className="font-semibold" data-testid="too-small">{size.small}</p>}
-      {size.partners.map((p) => <p key={p.id} className="text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}`}>{p.text}</Link></p>)}
+    <Disclosure
+      open={size.small !== null || size.partners.length > 0}
+      summary={
+        size.now === null
+          ? 'Its size is not known'
+          : `${size.now} ${size.isSince ? `on ${size.isSince}` : 'now'}${size.shrunk ? `, ${size.shrunk}` : ''}`
+      }
+    >
+      {size.small && (
+        <p className="font-semibold" data-testid="too-small">
+          {size.small}
+        </p>
+      )}
+      {size.partners.map((p) => (
+        <p key={p.id} className="text-[14px]">
+          <Link prefetch={false} className="link" href={`/batch/${p.id}`}>
+            {p.text}
+          </Link>
+        </p>
+      ))}
       {size.points.length > 1 && <SizeLine points={size.points} />}
-      {size.points.length > 0 && <ul className="text-[14px] mt-1">{size.points.map((p) => <li key={p.at + p.how}>{p.when}: {p.text}, {p.how}</li>)}</ul>}
-      {size.assumed.map((text) => <p key={text} className="text-[14px]">{text}</p>)}
-      <p className="hint mt-1">Its level against a mark is read in a round; measures go in under <b>Move, join, split</b>. A falling level shows that it settles, not that it was hot.</p>
+      {size.points.length > 0 && (
+        <ul className="text-[14px] mt-1">
+          {size.points.map((p) => (
+            <li key={p.at + p.how}>
+              {p.when}: {p.text}, {p.how}
+            </li>
+          ))}
+        </ul>
+      )}
+      {size.assumed.map((text) => (
+        <p key={text} className="text-[14px]">
+          {text}
+        </p>
+      ))}
+      <p className="hint mt-1">
+        Its level against a mark is read in a round; measures go in under <b>Move, join, split</b>.
+        A falling level shows that it settles, not that it was hot.
+      </p>
     </Disclosure>
   );
 }

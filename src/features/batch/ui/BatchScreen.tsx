@@ -14,15 +14,52 @@ import type { AdviceView } from '../advice';
 import { Danger, Diagnoses, Rebounds, Size, Todo } from './Advice';
 
 type Piece = { readonly text: string; readonly strong?: true };
-type VerdictView = { id: string; title: string; status: string; word: string; sentence: readonly Piece[]; short: string; source: string; fromMemory: boolean; conditions: readonly string[]; cn: string | null; full: string; caution: string | null; policy: string; clock: string; asks: string; version: string; kept: boolean; notes: readonly { code: string; text: string }[] };
+type VerdictView = {
+  id: string;
+  title: string;
+  status: string;
+  word: string;
+  sentence: readonly Piece[];
+  short: string;
+  source: string;
+  fromMemory: boolean;
+  conditions: readonly string[];
+  cn: string | null;
+  full: string;
+  caution: string | null;
+  policy: string;
+  clock: string;
+  asks: string;
+  version: string;
+  kept: boolean;
+  notes: readonly { code: string; text: string }[];
+};
 export type BatchScreenProps = {
-  readonly id: string; readonly name: string; readonly facts: string; readonly picture: MoundProps & { says: string }; readonly building: boolean;
-  readonly advice: AdviceView; readonly age: string | null; readonly adopted: string | null; readonly actions: ReactNode; readonly kin: ReactNode;
-  readonly verdicts: readonly VerdictView[]; readonly chart: HeatChartData | null;
-  readonly section: { when: string; unread: readonly string[]; coldest: string; points: readonly (SectionPoint & { name: string })[] } | null;
+  readonly id: string;
+  readonly name: string;
+  readonly facts: string;
+  readonly picture: MoundProps & { says: string };
+  readonly building: boolean;
+  readonly advice: AdviceView;
+  readonly age: string | null;
+  readonly adopted: string | null;
+  readonly actions: ReactNode;
+  readonly kin: ReactNode;
+  readonly verdicts: readonly VerdictView[];
+  readonly chart: HeatChartData | null;
+  readonly section: {
+    when: string;
+    unread: readonly string[];
+    coldest: string;
+    points: readonly (SectionPoint & { name: string })[];
+  } | null;
   readonly table: ReadingsTable | null;
-  readonly strictness: ReturnType<typeof strictnessView>; readonly grade: ReturnType<typeof gradeView>; readonly beyond: BeyondView | null;
-  readonly logBar: ReactNode; readonly log: ReactNode; /** What went into it. */ readonly went: ReactNode;
+  readonly strictness: ReturnType<typeof strictnessView>;
+  readonly grade: ReturnType<typeof gradeView>;
+  readonly beyond: BeyondView | null;
+  readonly logBar: ReactNode;
+  readonly log: ReactNode;
+  /** What went into it. */ readonly went: ReactNode;
 };
 
 /** One heap: the verdict in a sentence, the evidence drawn, what to do, and the log. */
@@ -34,55 +71,214 @@ export function BatchScreen(p: BatchScreenProps) {
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,386px)]">
       <div className="min-w-0 px-4 pt-4 pb-5 flex flex-col gap-3">
         <Danger a={p.advice} name={p.name} className="lg:hidden" />
-        <section className="flex gap-6 items-end max-sm:flex-col max-sm:items-start" aria-labelledby="heap-name">
-          <svg viewBox="0 -6 210 134" className="w-[210px] flex-none max-sm:w-[150px]" role="img" aria-label={p.picture.says}>
-            <Mound heap={p.picture} place={{ x: 104, base: 116, maxW: 196, maxH: 92, largest: p.picture.volume }} />
-            <rect x="0" y="116" width="210" height="5" fill="var(--color-soil)" /><path d="M0 116H210" stroke="var(--color-ink)" strokeWidth="1.8" />
+        <section
+          className="flex gap-6 items-end max-sm:flex-col max-sm:items-start"
+          aria-labelledby="heap-name"
+        >
+          <svg
+            viewBox="0 -6 210 134"
+            className="w-[210px] flex-none max-sm:w-[150px]"
+            role="img"
+            aria-label={p.picture.says}
+          >
+            <Mound
+              heap={p.picture}
+              place={{ x: 104, base: 116, maxW: 196, maxH: 92, largest: p.picture.volume }}
+            />
+            <rect x="0" y="116" width="210" height="5" fill="var(--color-soil)" />
+            <path d="M0 116H210" stroke="var(--color-ink)" strokeWidth="1.8" />
           </svg>
           <div className="min-w-0 flex-1">
-            <div className="flex flex-wrap items-baseline gap-x-3"><h1 id="heap-name">{p.name}</h1><span className="q text-[13.5px]">{p.facts}</span></div>
-            <p className="q text-[13.5px]" data-testid="stage">{p.advice.stage} · {p.advice.method}</p>
-            {p.adopted && <p className="text-[14px] border-l-[4px] border-ink pl-2.5 mt-1" data-testid="adopted">{p.adopted}</p>}
-            {!lead && !p.building ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-status="none">No rule is claimed for it: nothing here has to be proven.</p> : lead ? <p className="mt-2 text-[20px] leading-[26px]" data-testid="verdict" data-rule={lead.id} data-status={lead.status}><Pieces pieces={lead.sentence} /></p>
-              : <p className="mt-2 text-[20px] leading-[26px]">Still building. No clock runs until the last raw load is in and you close the heap.</p>}
-            {lead && <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">{[lead, ...others].map((v) => (
-              <li key={v.id} className="border-t-[1.6px] border-ink pt-1 min-w-[190px] flex-1" data-testid="rule" data-rule={v.id} data-status={v.status}>
-                <b className="font-[650] text-[13.5px] block">{v.title}</b>
-                {v.status === 'proven' ? <span className="text-stamp font-semibold text-[14px] flex items-center gap-1"><svg width="34" height="16" aria-hidden="true"><Knot cx={17} cy={8} r={7.5} /></svg>{v.short}</span> : <span className="q text-[14px]">{v.short}</span>}
-              </li>))}</ul>}
-            {p.verdicts.length > 1 && <p className="text-[14px] mt-1.5 font-semibold" data-testid="met">Meets {p.verdicts.filter((v) => v.status === 'proven').length} of {p.verdicts.length} rules.</p>}
-            {proven && <p className="q text-[13px] leading-[1.3] mt-1.5">{proven.policy}{proven.kept ? ` ${proven.version}` : ''}</p>}
+            <div className="flex flex-wrap items-baseline gap-x-3">
+              <h1 id="heap-name">{p.name}</h1>
+              <span className="q text-[13.5px]">{p.facts}</span>
+            </div>
+            <p className="q text-[13.5px]" data-testid="stage">
+              {p.advice.stage} · {p.advice.method}
+            </p>
+            {p.adopted && (
+              <p
+                className="text-[14px] border-l-[4px] border-ink pl-2.5 mt-1"
+                data-testid="adopted"
+              >
+                {p.adopted}
+              </p>
+            )}
+            {!lead && !p.building ? (
+              <p
+                className="mt-2 text-[20px] leading-[26px]"
+                data-testid="verdict"
+                data-status="none"
+              >
+                No rule is claimed for it: nothing here has to be proven.
+              </p>
+            ) : lead ? (
+              <p
+                className="mt-2 text-[20px] leading-[26px]"
+                data-testid="verdict"
+                data-rule={lead.id}
+                data-status={lead.status}
+              >
+                <Pieces pieces={lead.sentence} />
+              </p>
+            ) : (
+              <p className="mt-2 text-[20px] leading-[26px]">
+                Still building. No clock runs until the last raw load is in and you close the heap.
+              </p>
+            )}
+            {lead && (
+              <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">
+                {[lead, ...others].map((v) => (
+                  <li
+                    key={v.id}
+                    className="border-t-[1.6px] border-ink pt-1 min-w-[190px] flex-1"
+                    data-testid="rule"
+                    data-rule={v.id}
+                    data-status={v.status}
+                  >
+                    <b className="font-[650] text-[13.5px] block">{v.title}</b>
+                    {v.status === 'proven' ? (
+                      <span className="text-stamp font-semibold text-[14px] flex items-center gap-1">
+                        <svg width="34" height="16" aria-hidden="true">
+                          <Knot cx={17} cy={8} r={7.5} />
+                        </svg>
+                        {v.short}
+                      </span>
+                    ) : (
+                      <span className="q text-[14px]">{v.short}</span>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {p.verdicts.length > 1 && (
+              <p className="text-[14px] mt-1.5 font-semibold" data-testid="met">
+                Meets {p.verdicts.filter((v) => v.status === 'proven').length} of{' '}
+                {p.verdicts.length} rules.
+              </p>
+            )}
+            {proven && (
+              <p className="q text-[13px] leading-[1.3] mt-1.5">
+                {proven.policy}
+                {proven.kept ? ` ${proven.version}` : ''}
+              </p>
+            )}
           </div>
         </section>
-        <Todo a={p.advice} age={p.age} actions={p.actions} className="lg:hidden border-t-[1.6px] border-ink pt-2" />
+        <Todo
+          a={p.advice}
+          age={p.age}
+          actions={p.actions}
+          className="lg:hidden border-t-[1.6px] border-ink pt-2"
+        />
         {p.logBar}
         {p.building && p.went}
         {p.chart && (
           <section aria-labelledby="heat-title">
-            <div className="flex flex-wrap justify-between items-baseline gap-x-4"><h2 id="heat-title" className="!text-[19px]">Heat, every round since it was built</h2>
-              <p className="text-[13px] q flex gap-4 flex-wrap"><span className="whitespace-nowrap"><svg className="inline" width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" /></svg> coldest point</span><span className="whitespace-nowrap"><svg className="inline" width="26" height="8" aria-hidden="true"><path d="M0 4h26" stroke="var(--color-ink-3)" /></svg> the others</span><span className="whitespace-nowrap"><svg className="inline" width="10" height="10" aria-hidden="true"><circle cx="5" cy="5" r="3" fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth="1.4" /></svg> below the floor</span><span className="whitespace-nowrap"><svg className="inline" width="16" height="12" aria-hidden="true"><rect x=".5" y=".5" width="15" height="11" fill="var(--color-prove-wash)" stroke="var(--color-rule-2)" /></svg> {p.chart.floorLabel}</span></p></div>
+            <div className="flex flex-wrap justify-between items-baseline gap-x-4">
+              <h2 id="heat-title" className="!text-[19px]">
+                Heat, every round since it was built
+              </h2>
+              <p className="text-[13px] q flex gap-4 flex-wrap">
+                <span className="whitespace-nowrap">
+                  <svg className="inline" width="26" height="8" aria-hidden="true">
+                    <path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" />
+                  </svg>{' '}
+                  coldest point
+                </span>
+                <span className="whitespace-nowrap">
+                  <svg className="inline" width="26" height="8" aria-hidden="true">
+                    <path d="M0 4h26" stroke="var(--color-ink-3)" />
+                  </svg>{' '}
+                  the others
+                </span>
+                <span className="whitespace-nowrap">
+                  <svg className="inline" width="10" height="10" aria-hidden="true">
+                    <circle
+                      cx="5"
+                      cy="5"
+                      r="3"
+                      fill="var(--color-sheet)"
+                      stroke="var(--color-ink)"
+                      strokeWidth="1.4"
+                    />
+                  </svg>{' '}
+                  below the floor
+                </span>
+                <span className="whitespace-nowrap">
+                  <svg className="inline" width="16" height="12" aria-hidden="true">
+                    <rect
+                      x=".5"
+                      y=".5"
+                      width="15"
+                      height="11"
+                      fill="var(--color-prove-wash)"
+                      stroke="var(--color-rule-2)"
+                    />
+                  </svg>{' '}
+                  {p.chart.floorLabel}
+                </span>
+              </p>
+            </div>
             <HeatChart data={p.chart} />
           </section>
         )}
         <Diagnoses a={p.advice} />
         {p.table && <DataTable table={p.table} />}
-        {!p.building && <><Rebounds a={p.advice} /><Size a={p.advice} /></>}
+        {!p.building && (
+          <>
+            <Rebounds a={p.advice} />
+            <Size a={p.advice} />
+          </>
+        )}
         {p.kin}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
         {p.grade && <Grade grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
         {p.beyond && <Beyond b={p.beyond} />}
         {!p.building && <Disclosure summary="What went into it">{p.went}</Disclosure>}
-        {!p.building && <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3"><Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>Heat-treatment record</Link><p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>Rules and policy of this heap</Link><Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>Compare it with others</Link><span className="q">Take it out:</span><a className="link" href={`/batch/${p.id}/file`}>batch file (open JSON)</a><a className="link" href={`/batch/${p.id}/readings`}>readings (CSV)</a></p></div>}
+        {!p.building && (
+          <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3">
+            <Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>
+              Heat-treatment record
+            </Link>
+            <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]">
+              <Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>
+                Rules and policy of this heap
+              </Link>
+              <Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>
+                Compare it with others
+              </Link>
+              <span className="q">Take it out:</span>
+              <a className="link" href={`/batch/${p.id}/file`}>
+                batch file (open JSON)
+              </a>
+              <a className="link" href={`/batch/${p.id}/readings`}>
+                readings (CSV)
+              </a>
+            </p>
+          </div>
+        )}
       </div>
-      <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 max-sm:pb-24 flex flex-col gap-4" aria-label="What to do, and the log">
+      <aside
+        className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 max-sm:pb-24 flex flex-col gap-4"
+        aria-label="What to do, and the log"
+      >
         <Danger a={p.advice} name={p.name} className="max-lg:hidden" />
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />
         {p.section && (
           <section aria-labelledby="inside" className="border-t-[1.6px] border-ink pt-1.5">
-            <h2 id="inside" className="!text-[16px]">Inside it, {p.section.when}</h2>
-            <Section points={p.section.points} says={p.section.points.map((x) => `${x.name} ${x.figure}`).join(', ')} />
-            <p className="text-[14px]"><b>{p.section.coldest}</b> is the coldest and decides.{p.section.unread.length > 0 ? ` Not read: ${p.section.unread.join(', ')}.` : ''}</p>
+            <h2 id="inside" className="!text-[16px]">
+              Inside it, {p.section.when}
+            </h2>
+            <Section
+              points={p.section.points}
+              says={p.section.points.map((x) => `${x.name} ${x.figure}`).join(', ')}
+            />
+            <p className="text-[14px]">
+              <b>{p.section.coldest}</b> is the coldest and decides.
+              {p.section.unread.length > 0 ? ` Not read: ${p.section.unread.join(', ')}.` : ''}
+            </p>
           </section>
         )}
         {p.log}
@@ -91,25 +287,52 @@ export function BatchScreen(p: BatchScreenProps) {
   );
 }
 
-const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => <>{pieces.map((piece, i) => (piece.strong ? <b key={i}>{piece.text}</b> : <span key={i}>{piece.text}</span>))}</>;
+const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => (
+  <>
+    {pieces.map((piece, i) =>
+      piece.strong ? <b key={i}>{piece.text}</b> : <span key={i}>{piece.text}</span>,
+    )}
+  </>
+);
 
 /** Each rule's own words: where it comes from, how it was judged, and every reason. */
 function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
   return (
     <Disclosure summary="How each rule was judged">
-      <ul className="flex flex-col gap-4">{verdicts.map((v) => (
-        <li key={v.id} className="text-[14px]">
-          <h3>{v.full}: {v.word.toLowerCase()}</h3>
-          <p><Pieces pieces={v.sentence} /></p>
-          <p>It asks: {v.asks}.</p>
-          <p className="q">{v.clock} {v.version}</p>
-          <p className="q">{v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}</p>
-          {v.cn && <p data-testid="initial-cn">{v.cn}</p>}
-          {v.conditions.length > 0 && <p className="q">It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.</p>}
-          {v.caution && <p className="q">{v.caution}</p>}
-          <p className="q">{v.policy}</p>
-          {v.notes.length > 0 && <ul className="list-disc pl-5 mt-1">{v.notes.slice(-40).map((n, i) => <li key={i}>{n.text}</li>)}</ul>}
-        </li>))}</ul>
+      <ul className="flex flex-col gap-4">
+        {verdicts.map((v) => (
+          <li key={v.id} className="text-[14px]">
+            <h3>
+              {v.full}: {v.word.toLowerCase()}
+            </h3>
+            <p>
+              <Pieces pieces={v.sentence} />
+            </p>
+            <p>It asks: {v.asks}.</p>
+            <p className="q">
+              {v.clock} {v.version}
+            </p>
+            <p className="q">
+              {v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}
+            </p>
+            {v.cn && <p data-testid="initial-cn">{v.cn}</p>}
+            {v.conditions.length > 0 && (
+              <p className="q">
+                It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.
+              </p>
+            )}
+            {v.caution && <p className="q">{v.caution}</p>}
+            <p className="q">{v.policy}</p>
+            {v.notes.length > 0 && (
+              <ul className="list-disc pl-5 mt-1">
+                {v.notes.slice(-40).map((n, i) => (
+                  <li key={i}>{n.text}</li>
+                ))}
+              </ul>
+            )}
+          </li>
+        ))}
+      </ul>
     </Disclosure>
   );
 }

@@ -2,23 +2,64 @@
 import { useState } from 'react';
 import { useKeys } from '@/ui/useKeys';
 
-export type ReadingsTable = { readonly points: readonly string[]; readonly rows: readonly { readonly when: string; readonly value: string; readonly cells: readonly string[] }[]; readonly more: number };
+export type ReadingsTable = {
+  readonly points: readonly string[];
+  readonly rows: readonly {
+    readonly when: string;
+    readonly value: string;
+    readonly cells: readonly string[];
+  }[];
+  readonly more: number;
+};
 
 /** What stands behind the picture; the key D opens and closes it. */
 export function DataTable({ table }: { table: ReadingsTable }) {
   const [open, setOpen] = useState(false);
-  useKeys((key) => { if (key === 'd') setOpen((was) => !was); });
+  useKeys((key) => {
+    if (key === 'd') setOpen((was) => !was);
+  });
   return (
-    <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)} className="border-t-[1.6px] border-ink pt-2" data-testid="data-table">
-      <summary className="cursor-pointer min-h-[44px] flex items-center"><h2 className="!text-[16px]">The readings as a table</h2></summary>
+    <details
+      open={open}
+      onToggle={(e) => setOpen(e.currentTarget.open)}
+      className="border-t-[1.6px] border-ink pt-2"
+      data-testid="data-table"
+    >
+      <summary className="cursor-pointer min-h-[44px] flex items-center">
+        <h2 className="!text-[16px]">The readings as a table</h2>
+      </summary>
       {/* A wide table scrolls by itself, and by keyboard. */}
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Readings by round">
         <table className="text-[13.5px] border-collapse min-w-full">
-          <thead><tr className="border-b-[1.6px] border-ink text-left"><th className="pr-4 py-1">Round</th><th className="pr-4">Counts as</th>{table.points.map((x) => <th key={x} className="pr-4">{x}</th>)}</tr></thead>
-          <tbody>{table.rows.map((r) => <tr key={r.when} className="border-b border-rule"><th className="pr-4 py-1 text-left font-medium whitespace-nowrap">{r.when}</th><td className="pr-4 whitespace-nowrap font-semibold">{r.value}</td>{r.cells.map((c, i) => <td key={i} className="pr-4">{c}</td>)}</tr>)}</tbody>
+          <thead>
+            <tr className="border-b-[1.6px] border-ink text-left">
+              <th className="pr-4 py-1">Round</th>
+              <th className="pr-4">Counts as</th>
+              {table.points.map((x) => (
+                <th key={x} className="pr-4">
+                  {x}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {table.rows.map((r) => (
+              <tr key={r.when} className="border-b border-rule">
+                <th className="pr-4 py-1 text-left font-medium whitespace-nowrap">{r.when}</th>
+                <td className="pr-4 whitespace-nowrap font-semibold">{r.value}</td>
+                {r.cells.map((c, i) => (
+                  <td key={i} className="pr-4">
+                    {c}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
         </table>
       </div>
-      {table.more > 0 && <p className="q text-[13px] mt-1">{table.more} earlier rounds are in the CSV.</p>}
+      {table.more > 0 && (
+        <p className="q text-[13px] mt-1">{table.more} earlier rounds are in the CSV.</p>
+      )}
     </details>
   );
 }

@@ -2,13 +2,40 @@ import Link from 'next/link';
 import { Disclosure } from '@/ui/Disclosure';
 import type { Tie, Ties } from '../kin';
 
-const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) => (ties.length === 0 ? null : (
-  <div><h3 className="!text-[15px]">{title}</h3>
-    <ul className="text-[14px]">{ties.map((t, i) => <li key={`${t.id}${i}`} className="py-0.5 flex gap-2" style={{ paddingLeft: t.depth * 22 }}>{t.depth > 0 && <span aria-hidden="true">└</span>}<span><Link prefetch={false} className="link" href={`/batch/${t.id}`}>{t.name}</Link>: {t.text}{t.gone ? ' · at its end' : ''}</span></li>)}</ul></div>
-));
+const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
+  ties.length === 0 ? null : (
+    <div>
+      <h3 className="!text-[15px]">{title}</h3>
+      <ul className="text-[14px]">
+        {ties.map((t, i) => (
+          <li
+            key={`${t.id}${i}`}
+            className="py-0.5 flex gap-2"
+            style={{ paddingLeft: t.depth * 22 }}
+          >
+            {t.depth > 0 && <span aria-hidden="true">└</span>}
+            <span>
+              <Link prefetch={false} className="link" href={`/batch/${t.id}`}>
+                {t.name}
+              </Link>
+              : {t.text}
+              {t.gone ? ' · at its end' : ''}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
 
 /** The heaps that this one came out of and went into. */
 export function Kin({ ties }: { ties: Ties }) {
   if (ties.before.length + ties.after.length === 0) return null;
-  return <Disclosure open summary="Where it comes from, where it went"><div className="grid sm:grid-cols-2 gap-4" data-testid="kin"><Branch title="Went into it" ties={ties.before} /><Branch title="Came out of it" ties={ties.after} /></div></Disclosure>;
+  return (
+    <Disclosure open summary="Where it comes from, where it went">
+      <div className="grid sm:grid-cols-2 gap-4" data-testid="kin">
+        <Branch title="Went into it" ties={ties.before} />
+        <Branch title="Came out of it" ties={ties.after} />
+      </div>
+    </Disclosure>
+  );
 }

@@ -12,15 +12,53 @@ import { storeRepo } from '@/db/repositories/store';
 import { heapMixes, itemsOf, recipeViews, type BenchHeap, type BenchView } from '../view';
 
 /** Everything that the bench works with. @param heapId the heap in hand, if any */
-export async function benchView(site: string, board: readonly Digest[], heapId: string | null, { work, instruments }: SiteState, locale: Locale): Promise<BenchView> {
+export async function benchView(
+  site: string,
+  board: readonly Digest[],
+  heapId: string | null,
+  { work, instruments }: SiteState,
+  locale: Locale,
+): Promise<BenchView> {
   const store = await storeRepo(theDb()).state(site);
-  const stems = [...instruments.values()].flatMap((i) => (i?.stemM !== undefined && i.out === undefined ? [i.stemM] : []));
-  const heaps = board.filter((d) => !isGone(d.situation)).map((d): BenchHeap => ({ id: d.id, building: d.builtAt === null, name: d.name ?? d.code, place: d.position ? positionText(d.position) : '' }));
+  const stems = [...instruments.values()].flatMap((i) =>
+    i?.stemM !== undefined && i.out === undefined ? [i.stemM] : [],
+  );
+  const heaps = board
+    .filter((d) => !isGone(d.situation))
+    .map((d): BenchHeap => ({
+      id: d.id,
+      building: d.builtAt === null,
+      name: d.name ?? d.code,
+      place: d.position ? positionText(d.position) : '',
+    }));
   const [heap, digest] = [heaps.find((h) => h.id === heapId), board.find((d) => d.id === heapId)];
   return {
-    items: itemsOf(store, locale), measures: store.measures, recipes: recipeViews(store, board, locale), near: heapMixes(store, board, locale),
-    heaps, heap: heap ? { ...heap, ...contentsOf(store, heap.id), shape: digest!.field.shape, by: store.layUps.get(heap.id)?.recipe ?? null, owed: remainingOf(store, heap.id) } : null,
-    slots: (store.map?.map.slots ?? []).filter((s) => s.kind !== 'store').map(({ name, kind, lengthM, widthM, heightM }) => ({ name, kind, lengthM, widthM, heightM })),
-    hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET }, leastM3: work?.leastM3 ?? LEAST_HOT_M3, stemM: stems.length > 0 ? Math.max(...stems) : null, volume: locale.volume ?? 'm3',
+    items: itemsOf(store, locale),
+    measures: store.measures,
+    recipes: recipeViews(store, board, locale),
+    near: heapMixes(store, board, locale),
+    heaps,
+    heap: heap
+      ? {
+          ...heap,
+          ...contentsOf(store, heap.id),
+          shape: digest!.field.shape,
+          by: store.layUps.get(heap.id)?.recipe ?? null,
+          owed: remainingOf(store, heap.id),
+        }
+      : null,
+    slots: (store.map?.map.slots ?? [])
+      .filter((s) => s.kind !== 'store')
+      .map(({ name, kind, lengthM, widthM, heightM }) => ({
+        name,
+        kind,
+        lengthM,
+        widthM,
+        heightM,
+      })),
+    hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET },
+    leastM3: work?.leastM3 ?? LEAST_HOT_M3,
+    stemM: stems.length > 0 ? Math.max(...stems) : null,
+    volume: locale.volume ?? 'm3',
   };
 }

@@ -13,13 +13,49 @@ import { Mark } from '@/charts/marks';
 import type { BenchView } from '../view';
 
 /** The same mix by every school, side by side: none of them rejects it. */
-export function Schools({ parts, mix, measure, volume }: { parts: readonly Ingredient[]; mix: Mix; measure: OwnMeasure; volume: VolumeUnit }) {
+export function Schools({
+  parts,
+  mix,
+  measure,
+  volume,
+}: {
+  parts: readonly Ingredient[];
+  mix: Mix;
+  measure: OwnMeasure;
+  volume: VolumeUnit;
+}) {
   const { green, brown, missing } = tally(parts);
   return (
     <section className="border-t-[1.6px] border-ink pt-2" data-testid="schools">
       <h3>What the schools say of it</h3>
-      <p className="text-[13.5px] text-ink-2">{missing.length > 0 ? 'A volume is not known.' : parts.length === 0 ? 'Put something in, and each says what it thinks of it. None of them forbids a mix.' : green + brown === 0 ? 'Neither green nor brown is in it.' : <>By volume 1 green : {green > 0 ? (brown / green).toFixed(1) : '–'} brown: {litresText(green, volume)} of greens, {litresText(brown, volume)} of browns and structure.</>}</p>
-      {parts.length > 0 && <dl className="grid grid-cols-[minmax(120px,auto)_1fr] gap-x-3 text-[14px] mt-1">{schoolsOf(parts, mix).map((s) => <div key={s.school} className="contents"><dt className="font-[650] py-0.5 border-b border-rule">{SCHOOL_NAMES[s.school]}</dt><dd className="py-0.5 border-b border-rule">{s.says === 'fits' ? '✓ ' : ''}{schoolSays(s, measure)}</dd></div>)}</dl>}
+      <p className="text-[13.5px] text-ink-2">
+        {missing.length > 0 ? (
+          'A volume is not known.'
+        ) : parts.length === 0 ? (
+          'Put something in, and each says what it thinks of it. None of them forbids a mix.'
+        ) : green + brown === 0 ? (
+          'Neither green nor brown is in it.'
+        ) : (
+          <>
+            By volume 1 green : {green > 0 ? (brown / green).toFixed(1) : '–'} brown:{' '}
+            {litresText(green, volume)} of greens, {litresText(brown, volume)} of browns and
+            structure.
+          </>
+        )}
+      </p>
+      {parts.length > 0 && (
+        <dl className="grid grid-cols-[minmax(120px,auto)_1fr] gap-x-3 text-[14px] mt-1">
+          {schoolsOf(parts, mix).map((s) => (
+            <div key={s.school} className="contents">
+              <dt className="font-[650] py-0.5 border-b border-rule">{SCHOOL_NAMES[s.school]}</dt>
+              <dd className="py-0.5 border-b border-rule">
+                {s.says === 'fits' ? '✓ ' : ''}
+                {schoolSays(s, measure)}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
     </section>
   );
 }
@@ -30,28 +66,142 @@ export function Shares({ mix }: { mix: Mix }) {
   return (
     <section className="border-t-[1.6px] border-ink pt-2" data-testid="shares">
       <h3>What brings what</h3>
-      <div className="overflow-x-auto"><table className="w-full text-[13.5px]"><thead><tr>{['', 'weight', 'room', 'water', 'carbon', 'nitrogen'].map((h) => <th key={h} scope="col" className={`font-semibold py-1 ${h ? 'text-right pl-2.5' : 'text-left'}`}>{h || <span className="sr-only">Material</span>}</th>)}</tr></thead>
-        <tbody>{mix.shares.map((s) => <tr key={s.key} className="border-t border-rule"><th scope="row" className="text-left font-normal py-1">{s.name}</th>{[s.mass, s.litres, s.water, s.carbon, s.nitrogen].map((x, i) => <td key={i} className="text-right whitespace-nowrap pl-2.5">{pct(x)}</td>)}</tr>)}</tbody></table></div>
+      <div className="overflow-x-auto">
+        <table className="w-full text-[13.5px]">
+          <thead>
+            <tr>
+              {['', 'weight', 'room', 'water', 'carbon', 'nitrogen'].map((h) => (
+                <th
+                  key={h}
+                  scope="col"
+                  className={`font-semibold py-1 ${h ? 'text-right pl-2.5' : 'text-left'}`}
+                >
+                  {h || <span className="sr-only">Material</span>}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {mix.shares.map((s) => (
+              <tr key={s.key} className="border-t border-rule">
+                <th scope="row" className="text-left font-normal py-1">
+                  {s.name}
+                </th>
+                {[s.mass, s.litres, s.water, s.carbon, s.nitrogen].map((x, i) => (
+                  <td key={i} className="text-right whitespace-nowrap pl-2.5">
+                    {pct(x)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }
 
 /** How it is laid up, from the ground: drawn, listed in the site's own measure, with the water for each layer. */
-export function Layers({ parts, mix, waterL, measure, view: { hose, volume }, highM, wideM, building, closed }: { parts: readonly Ingredient[]; mix: Mix; waterL: number; measure: OwnMeasure; view: Pick<BenchView, 'hose' | 'volume'>; highM: number; wideM: number; building: string | null; /** Something is added to it: there are no layers to lay. */ closed: boolean }) {
+export function Layers({
+  parts,
+  mix,
+  waterL,
+  measure,
+  view: { hose, volume },
+  highM,
+  wideM,
+  building,
+  closed,
+}: {
+  parts: readonly Ingredient[];
+  mix: Mix;
+  waterL: number;
+  measure: OwnMeasure;
+  view: Pick<BenchView, 'hose' | 'volume'>;
+  highM: number;
+  wideM: number;
+  building: string | null;
+  /** Something is added to it: there are no layers to lay. */ closed: boolean;
+}) {
   const layers = closed ? [] : layersOf(parts, waterL, highM);
   const wet = estOf(mix.moisture);
   const [lo, hi] = WINDOWS.moisture.preferred;
-  const more = wet && mix.massKg !== null && wet.value < lo ? waterToAdd(mix.massKg, wet.value, (lo + hi) / 2) : 0;
-  const portion = (litres: number): string => { const n = Math.round((litres / measure.litres) * 2) / 2; return n > 0 ? measureText(n, measure.name, measure.many) : litresText(litres); };
+  const more =
+    wet && mix.massKg !== null && wet.value < lo
+      ? waterToAdd(mix.massKg, wet.value, (lo + hi) / 2)
+      : 0;
+  const portion = (litres: number): string => {
+    const n = Math.round((litres / measure.litres) * 2) / 2;
+    return n > 0 ? measureText(n, measure.name, measure.many) : litresText(litres);
+  };
   return (
     <section data-testid="layers">
-      <h2 className="!text-[21px] mb-1">{closed ? 'With what is added' : building ? 'How to lay up the rest' : 'How to lay it up'}</h2>
-      {closed ? null : layers.length === 0 ? <p className="q">{parts.length === 0 ? 'Put something on the bench, and its layers stand here.' : 'A volume is not known, so no layers can be told. Count its buckets.'}</p> : <>
-        <LayUp layers={layers} high={`${highM.toFixed(1)} m`} wide={`${wideM.toFixed(1)} m wide`} label={`Layers from the ground: ${layers.map((l) => LAYER_WORDS[l.kind]).join(', ')}`} />
-        <ol className="sm:columns-2 gap-4 mt-2 text-[14px] leading-[1.2]">{layers.map((l, i) => <li key={i} className="flex gap-2 py-1 break-inside-avoid"><b className="disp w-4 flex-none">{i + 1}</b><span>{l.parts.map((p) => `${p.name}, ${portion(p.litres)}`).join('; ')}{l.kind === 'base' || l.kind === 'blanket' ? <span className="q"> as {LAYER_WORDS[l.kind]}</span> : null}</span></li>)}</ol>
-      </>}
-      {mix.shares.length > 0 && <p className="flex gap-2 border-t border-rule pt-2 mt-2 text-[14.5px]" data-testid="water-says"><Mark name="water" size={19} /><span>{!wet ? 'How much water it takes cannot be computed.' : waterL > 0 || more > 0 ? <><b>{Math.round((waterL + more) / 5) * 5} L of water</b>{more > 0 ? ` bring it to ${(lo + hi) / 2} %` : ''}: {measureText(Math.ceil((waterL + more) / hose.bucketL), 'can')} of {hose.bucketL} L, or {Math.max(1, Math.round((waterL + more) / hose.flowLPerMin))} min of hose. {layers.length > 1 ? `About ${Math.max(1, Math.round((waterL + more) / Math.max(1, layers.length - 1)))} L on every layer but the blanket.` : ''}</> : wet.value > hi ? 'No water: it is wet enough. Lay something dry under it.' : 'No water is needed. Squeeze a handful as you go.'}</span></p>}
-      {mix.massKg !== null && mix.litresMixed !== null && mix.shares.length > 0 && <p className="text-[14px] mt-1" data-testid="totals"><b>{kgText(mix.massKg)}</b> in all, {litresText(mix.litresLoose!, volume)} loose, about {litresText(mix.litresMixed, volume)} when mixed{building ? `, with what ${building} holds already` : ''}.</p>}
+      <h2 className="!text-[21px] mb-1">
+        {closed ? 'With what is added' : building ? 'How to lay up the rest' : 'How to lay it up'}
+      </h2>
+      {closed ? null : layers.length === 0 ? (
+        <p className="q">
+          {parts.length === 0
+            ? 'Put something on the bench, and its layers stand here.'
+            : 'A volume is not known, so no layers can be told. Count its buckets.'}
+        </p>
+      ) : (
+        <>
+          <LayUp
+            layers={layers}
+            high={`${highM.toFixed(1)} m`}
+            wide={`${wideM.toFixed(1)} m wide`}
+            label={`Layers from the ground: ${layers.map((l) => LAYER_WORDS[l.kind]).join(', ')}`}
+          />
+          <ol className="sm:columns-2 gap-4 mt-2 text-[14px] leading-[1.2]">
+            {layers.map((l, i) => (
+              <li key={i} className="flex gap-2 py-1 break-inside-avoid">
+                <b className="disp w-4 flex-none">{i + 1}</b>
+                <span>
+                  {l.parts.map((p) => `${p.name}, ${portion(p.litres)}`).join('; ')}
+                  {l.kind === 'base' || l.kind === 'blanket' ? (
+                    <span className="q"> as {LAYER_WORDS[l.kind]}</span>
+                  ) : null}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+      {mix.shares.length > 0 && (
+        <p
+          className="flex gap-2 border-t border-rule pt-2 mt-2 text-[14.5px]"
+          data-testid="water-says"
+        >
+          <Mark name="water" size={19} />
+          <span>
+            {!wet ? (
+              'How much water it takes cannot be computed.'
+            ) : waterL > 0 || more > 0 ? (
+              <>
+                <b>{Math.round((waterL + more) / 5) * 5} L of water</b>
+                {more > 0 ? ` bring it to ${(lo + hi) / 2} %` : ''}:{' '}
+                {measureText(Math.ceil((waterL + more) / hose.bucketL), 'can')} of {hose.bucketL} L,
+                or {Math.max(1, Math.round((waterL + more) / hose.flowLPerMin))} min of hose.{' '}
+                {layers.length > 1
+                  ? `About ${Math.max(1, Math.round((waterL + more) / Math.max(1, layers.length - 1)))} L on every layer but the blanket.`
+                  : ''}
+              </>
+            ) : wet.value > hi ? (
+              'No water: it is wet enough. Lay something dry under it.'
+            ) : (
+              'No water is needed. Squeeze a handful as you go.'
+            )}
+          </span>
+        </p>
+      )}
+      {mix.massKg !== null && mix.litresMixed !== null && mix.shares.length > 0 && (
+        <p className="text-[14px] mt-1" data-testid="totals">
+          <b>{kgText(mix.massKg)}</b> in all, {litresText(mix.litresLoose!, volume)} loose, about{' '}
+          {litresText(mix.litresMixed, volume)} when mixed
+          {building ? `, with what ${building} holds already` : ''}.
+        </p>
+      )}
     </section>
   );
 }

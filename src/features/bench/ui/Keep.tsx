@@ -20,82 +20,289 @@ import type { Bench, Draft } from './useBench';
 
 /** What lies on the bench as a recipe. */
 export const recipeOf = (bench: Bench, id: string, name: string, copyOf?: string): Recipe => ({
-  id, name, parts: bench.lines.flatMap((l) => (l.part ? [l.part] : [])), ...(typeof bench.water === 'number' && bench.water > 0 ? { waterL: bench.water } : {}), shape: bench.draft.shape, ...(copyOf ? { copyOf } : {}),
+  id,
+  name,
+  parts: bench.lines.flatMap((l) => (l.part ? [l.part] : [])),
+  ...(typeof bench.water === 'number' && bench.water > 0 ? { waterL: bench.water } : {}),
+  shape: bench.draft.shape,
+  ...(copyOf ? { copyOf } : {}),
 });
 
 /** Keeps the mix as a recipe. Somebody else's change meanwhile is told, and both are kept, one way or the other. */
-export const KeepRecipe = ({ onOpenChange, ...rest }: { onOpenChange: (open: boolean) => void } & Omit<KeepProps, 'onDone'>) => (
-  <Sheet open onOpenChange={onOpenChange} title={rest.bench.draft.recipe ? 'Keep this recipe' : 'Keep as a recipe'}>
-    <DraftScope name="recipe"><KeepForm {...rest} onDone={() => onOpenChange(false)} /></DraftScope>
+export const KeepRecipe = ({
+  onOpenChange,
+  ...rest
+}: { onOpenChange: (open: boolean) => void } & Omit<KeepProps, 'onDone'>) => (
+  <Sheet
+    open
+    onOpenChange={onOpenChange}
+    title={rest.bench.draft.recipe ? 'Keep this recipe' : 'Keep as a recipe'}
+  >
+    <DraftScope name="recipe">
+      <KeepForm {...rest} onDone={() => onOpenChange(false)} />
+    </DraftScope>
   </Sheet>
 );
-type KeepProps = { readonly bench: Bench; readonly view: BenchView; readonly by: string; readonly onKept: (d: Partial<Draft>) => void; readonly onDone: () => void };
+type KeepProps = {
+  readonly bench: Bench;
+  readonly view: BenchView;
+  readonly by: string;
+  readonly onKept: (d: Partial<Draft>) => void;
+  readonly onDone: () => void;
+};
 
 function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [name, setName] = useTyped('name', bench.draft.name);
   const clash = problems.some((p) => p.path === 'changed');
   const latest = view.recipes.find((r) => r.id === bench.draft.recipe);
-  const write = (recipe: Recipe, from: string | null): void => keep(() => keepAnswered({ id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } }, `recipe ${recipe.name}`), () => { onKept({ name: recipe.name, recipe: recipe.id, from: id }); onDone(); });
+  const write = (recipe: Recipe, from: string | null): void =>
+    keep(
+      () =>
+        keepAnswered(
+          { id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } },
+          `recipe ${recipe.name}`,
+        ),
+      () => {
+        onKept({ name: recipe.name, recipe: recipe.id, from: id });
+        onDone();
+      },
+    );
   const title = name.trim();
   const own = bench.draft.recipe;
   return (
     <>
-      <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} placeholder="Litter and chip, spring" problem={title.length === 1 ? 'A longer name, please.' : undefined} />
-      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
+      <Field
+        label="Name"
+        value={name}
+        maxLength={60}
+        onChange={(e) => setName(e.target.value)}
+        placeholder="Litter and chip, spring"
+        problem={title.length === 1 ? 'A longer name, please.' : undefined}
+      />
+      <Field
+        label="Who"
+        value={by}
+        maxLength={60}
+        autoComplete="name"
+        onChange={(e) => setBy(e.target.value)}
+      />
       <Problems list={problems} />
       {clash ? (
         <div className="flex flex-col gap-2">
-          <button type="button" className="btn key !min-h-[52px]" disabled={busy} onClick={() => write(recipeOf(bench, v7(), `${title}, copy`, own!), null)}>Keep mine as a copy</button>
-          {latest && latest.entry !== bench.draft.from && <button type="button" className="btn !min-h-[52px]" disabled={busy} onClick={() => write(recipeOf(bench, own!, title), latest.entry)}>Keep mine over theirs (version {latest.version} stays in the log)</button>}
+          <button
+            type="button"
+            className="btn key !min-h-[52px]"
+            disabled={busy}
+            onClick={() => write(recipeOf(bench, v7(), `${title}, copy`, own!), null)}
+          >
+            Keep mine as a copy
+          </button>
+          {latest && latest.entry !== bench.draft.from && (
+            <button
+              type="button"
+              className="btn !min-h-[52px]"
+              disabled={busy}
+              onClick={() => write(recipeOf(bench, own!, title), latest.entry)}
+            >
+              Keep mine over theirs (version {latest.version} stays in the log)
+            </button>
+          )}
         </div>
       ) : (
-        <div className="flex gap-2 flex-wrap"><SaveButton className="btn key flex-1 !min-h-[52px]" label={own ? 'Keep as a new version' : 'Keep'} busy={busy} missing={title.length < 2 ? 'Give it a name of two letters at least.' : whoIsMissing(by)} onSave={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)} />
-          {own && <button type="button" className="btn !min-h-[52px]" disabled={busy || title.length < 2 || !by.trim()} onClick={() => write(recipeOf(bench, v7(), title === bench.draft.name ? `${title}, copy` : title, own), null)}>Keep as a copy</button>}</div>
+        <div className="flex gap-2 flex-wrap">
+          <SaveButton
+            className="btn key flex-1 !min-h-[52px]"
+            label={own ? 'Keep as a new version' : 'Keep'}
+            busy={busy}
+            missing={
+              title.length < 2 ? 'Give it a name of two letters at least.' : whoIsMissing(by)
+            }
+            onSave={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)}
+          />
+          {own && (
+            <button
+              type="button"
+              className="btn !min-h-[52px]"
+              disabled={busy || title.length < 2 || !by.trim()}
+              onClick={() =>
+                write(
+                  recipeOf(bench, v7(), title === bench.draft.name ? `${title}, copy` : title, own),
+                  null,
+                )
+              }
+            >
+              Keep as a copy
+            </button>
+          )}
+        </div>
       )}
     </>
   );
 }
 
 /** More or less of everything that is not fixed. */
-export function Scale({ open, onOpenChange, bench, already, volume }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; already: readonly Ingredient[]; volume: VolumeUnit }) {
+export function Scale({
+  open,
+  onOpenChange,
+  bench,
+  already,
+  volume,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  bench: Bench;
+  already: readonly Ingredient[];
+  volume: VolumeUnit;
+}) {
   const [to, setTo] = useState('');
   const now = bench.mix?.litresLoose ?? null;
   const many = typed(to, 0.01);
   // What a heap holds and what is fixed stays; the rest makes up for it.
-  const stays = looseLitres([...already, ...bench.lines.flatMap((l) => (l.row.fixed && l.ingredient ? [l.ingredient] : []))]) ?? 0;
+  const stays =
+    looseLitres([
+      ...already,
+      ...bench.lines.flatMap((l) => (l.row.fixed && l.ingredient ? [l.ingredient] : [])),
+    ]) ?? 0;
   const wanted = typeof many === 'number' ? many * 1000 * M3_OF[volume] : null;
-  const factor = wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
-  const wrong = many === null ? 'Type the volume as a number above 0.' : factor !== null && factor <= 0 ? `What is fixed or in it already comes to ${litresText(stays, volume)}: choose more than that.` : undefined;
+  const factor =
+    wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
+  const wrong =
+    many === null
+      ? 'Type the volume as a number above 0.'
+      : factor !== null && factor <= 0
+        ? `What is fixed or in it already comes to ${litresText(stays, volume)}: choose more than that.`
+        : undefined;
   const apply = (): void => {
-    bench.change({ rows: bench.draft.rows.map((r) => { const n = typed(r.n); return typeof n === 'number' && r.unit !== 'unknown' && !r.fixed ? { ...r, n: String(Math.round(n * factor! * 100) / 100) } : r; }), waterL: bench.water ? String(Math.round(bench.water * factor!)) : bench.draft.waterL });
+    bench.change({
+      rows: bench.draft.rows.map((r) => {
+        const n = typed(r.n);
+        return typeof n === 'number' && r.unit !== 'unknown' && !r.fixed
+          ? { ...r, n: String(Math.round(n * factor! * 100) / 100) }
+          : r;
+      }),
+      waterL: bench.water ? String(Math.round(bench.water * factor!)) : bench.draft.waterL,
+    });
     onOpenChange(false);
   };
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Scale it">
-      <p>{now === null ? 'A volume is not known, so it cannot be scaled. Count its buckets.' : now > stays ? `It is ${litresText(now, volume)} loose now.` : 'All of it is fixed, so there is nothing to scale.'}</p>
-      <Field label="To" unit={`${VOLUME_SIGN[volume]}, loose`} inputMode="decimal" value={to} onChange={(e) => setTo(e.target.value)} problem={wrong} hint={factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined} />
-      <SaveButton className="btn key !min-h-[52px]" label="Scale" busy={false} missing={wrong ?? (factor ? null : 'Type the volume it is to have.')} onSave={apply} />
+      <p>
+        {now === null
+          ? 'A volume is not known, so it cannot be scaled. Count its buckets.'
+          : now > stays
+            ? `It is ${litresText(now, volume)} loose now.`
+            : 'All of it is fixed, so there is nothing to scale.'}
+      </p>
+      <Field
+        label="To"
+        unit={`${VOLUME_SIGN[volume]}, loose`}
+        inputMode="decimal"
+        value={to}
+        onChange={(e) => setTo(e.target.value)}
+        problem={wrong}
+        hint={
+          factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined
+        }
+      />
+      <SaveButton
+        className="btn key !min-h-[52px]"
+        label="Scale"
+        busy={false}
+        missing={wrong ?? (factor ? null : 'Type the volume it is to have.')}
+        onSave={apply}
+      />
     </Sheet>
   );
 }
 
 /** Where it is laid up: a heap that is building, or a new one. */
-export function LayUpIn({ open, onOpenChange, bench, view, by: device, heap }: { open: boolean; onOpenChange: (open: boolean) => void; bench: Bench; view: BenchView; by: string; heap: string | null }) {
+export function LayUpIn({
+  open,
+  onOpenChange,
+  bench,
+  view,
+  by: device,
+  heap,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  bench: Bench;
+  view: BenchView;
+  by: string;
+  heap: string | null;
+}) {
   const router = useRouter();
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const building = view.heaps.filter((h) => h.building);
   const [to, setTo] = useState(building.find((h) => h.id === heap)?.id ?? building[0]?.id ?? '');
   const before = view.heap?.id === to ? view.heap.by : null;
-  const recipe = recipeOf(bench, bench.draft.recipe ?? before?.id ?? v7(), bench.draft.name || before?.name || 'from the bench');
-  const save = (): void => keep(() => keepAnswered({ id, batch: to, kind: 'lay-up', at: null, by, data: { recipe, ...(bench.draft.from ? { from: bench.draft.from } : {}) } }, `${building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`), () => router.push(`/batch/${to}/build`));
+  const recipe = recipeOf(
+    bench,
+    bench.draft.recipe ?? before?.id ?? v7(),
+    bench.draft.name || before?.name || 'from the bench',
+  );
+  const save = (): void =>
+    keep(
+      () =>
+        keepAnswered(
+          {
+            id,
+            batch: to,
+            kind: 'lay-up',
+            at: null,
+            by,
+            data: { recipe, ...(bench.draft.from ? { from: bench.draft.from } : {}) },
+          },
+          `${building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`,
+        ),
+      () => router.push(`/batch/${to}/build`),
+    );
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Lay it up">
-      {building.length > 0 ? <label className="label">Heap that is building<select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>{building.map((b) => <option key={b.id} value={b.id}>{b.name}{b.place ? `, ${b.place}` : ''}</option>)}</select></label> : <p>No heap is building just now. Open one, then lay this up in it: what lies on the bench stays here.</p>}
-      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
+      {building.length > 0 ? (
+        <label className="label">
+          Heap that is building
+          <select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>
+            {building.map((b) => (
+              <option key={b.id} value={b.id}>
+                {b.name}
+                {b.place ? `, ${b.place}` : ''}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : (
+        <p>
+          No heap is building just now. Open one, then lay this up in it: what lies on the bench
+          stays here.
+        </p>
+      )}
+      <Field
+        label="Who"
+        value={by}
+        maxLength={60}
+        autoComplete="name"
+        onChange={(e) => setBy(e.target.value)}
+      />
       <Problems list={problems} />
-      <div className="flex gap-2 flex-wrap">{building.length > 0 && <SaveButton className="btn key flex-1 !min-h-[52px]" label={`Build ${building.find((b) => b.id === to)?.name ?? 'it'} by this`} busy={busy} missing={to === '' ? 'Choose the heap.' : whoIsMissing(by)} onSave={save} />}<Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">Open a new heap</Link></div>
-      <p className="hint">Nothing is logged as put in yet: that is done layer by layer while it goes up.</p>
+      <div className="flex gap-2 flex-wrap">
+        {building.length > 0 && (
+          <SaveButton
+            className="btn key flex-1 !min-h-[52px]"
+            label={`Build ${building.find((b) => b.id === to)?.name ?? 'it'} by this`}
+            busy={busy}
+            missing={to === '' ? 'Choose the heap.' : whoIsMissing(by)}
+            onSave={save}
+          />
+        )}
+        <Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">
+          Open a new heap
+        </Link>
+      </div>
+      <p className="hint">
+        Nothing is logged as put in yet: that is done layer by layer while it goes up.
+      </p>
     </Sheet>
   );
 }

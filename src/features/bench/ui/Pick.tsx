@@ -7,17 +7,88 @@ import { Sheet } from '@/ui/Sheet';
 import type { Item } from '../view';
 
 /** Another material: what lies in the store first, then the whole library. */
-export function Pick({ open, onOpenChange, items, taken, onPick }: { open: boolean; onOpenChange: (open: boolean) => void; items: readonly Item[]; taken: ReadonlySet<string>; onPick: (item: Item) => void }) {
+export function Pick({
+  open,
+  onOpenChange,
+  items,
+  taken,
+  onPick,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  items: readonly Item[];
+  taken: ReadonlySet<string>;
+  onPick: (item: Item) => void;
+}) {
   const [find, setFind] = useState('');
-  const shown = findMaterials(items.filter((i) => !taken.has(i.key)), find, (i) => ({ id: i.material, name: i.name }));
-  const group = (inStore: boolean) => ROLES.flatMap((role) => { const list = shown.filter((i) => i.role === role && i.inStore === inStore); return list.length > 0 ? [{ role, list }] : []; });
-  const line = (i: Item) => <li key={i.key}><button type="button" className="w-full text-left min-h-[44px] py-1 border-b border-rule flex justify-between gap-3 items-baseline cursor-pointer" onClick={() => { onPick(i); onOpenChange(false); setFind(''); }}><b className="font-[650]">{i.name}</b><span className="text-[13px] text-ink-2 text-right">{i.inStore ? i.says : i.stuff.cn ? `C:N ${Math.round(i.stuff.cn.usual)}` : 'figures not known'}</span></button></li>;
+  const shown = findMaterials(
+    items.filter((i) => !taken.has(i.key)),
+    find,
+    (i) => ({ id: i.material, name: i.name }),
+  );
+  const group = (inStore: boolean) =>
+    ROLES.flatMap((role) => {
+      const list = shown.filter((i) => i.role === role && i.inStore === inStore);
+      return list.length > 0 ? [{ role, list }] : [];
+    });
+  const line = (i: Item) => (
+    <li key={i.key}>
+      <button
+        type="button"
+        className="w-full text-left min-h-[44px] py-1 border-b border-rule flex justify-between gap-3 items-baseline cursor-pointer"
+        onClick={() => {
+          onPick(i);
+          onOpenChange(false);
+          setFind('');
+        }}
+      >
+        <b className="font-[650]">{i.name}</b>
+        <span className="text-[13px] text-ink-2 text-right">
+          {i.inStore
+            ? i.says
+            : i.stuff.cn
+              ? `C:N ${Math.round(i.stuff.cn.usual)}`
+              : 'figures not known'}
+        </span>
+      </button>
+    </li>
+  );
   const [stock, library] = [group(true), group(false)];
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="What goes in?">
-      <input className="field" aria-label="Find a material" placeholder="Find: straw, litter, peelings…" value={find} onChange={(e) => setFind(e.target.value)} />
-      {stock.length > 0 && <section><h3>In the store</h3>{stock.map(({ role, list }) => <div key={role} className="mt-2"><p className="q text-[13px]">{ROLE_WORDS[role].many}: {ROLE_MEANS[role]}</p><ul>{list.map(line)}</ul></div>)}</section>}
-      {library.length > 0 && <section><h3>From the library, by table figures</h3>{library.map(({ role, list }) => <div key={role} className="mt-2"><p className="q text-[13px]">{ROLE_WORDS[role].many}: {ROLE_MEANS[role]}</p><ul>{list.map(line)}</ul></div>)}</section>}
+      <input
+        className="field"
+        aria-label="Find a material"
+        placeholder="Find: straw, litter, peelings…"
+        value={find}
+        onChange={(e) => setFind(e.target.value)}
+      />
+      {stock.length > 0 && (
+        <section>
+          <h3>In the store</h3>
+          {stock.map(({ role, list }) => (
+            <div key={role} className="mt-2">
+              <p className="q text-[13px]">
+                {ROLE_WORDS[role].many}: {ROLE_MEANS[role]}
+              </p>
+              <ul>{list.map(line)}</ul>
+            </div>
+          ))}
+        </section>
+      )}
+      {library.length > 0 && (
+        <section>
+          <h3>From the library, by table figures</h3>
+          {library.map(({ role, list }) => (
+            <div key={role} className="mt-2">
+              <p className="q text-[13px]">
+                {ROLE_WORDS[role].many}: {ROLE_MEANS[role]}
+              </p>
+              <ul>{list.map(line)}</ul>
+            </div>
+          ))}
+        </section>
+      )}
       {shown.length === 0 && <p>No material is called so. Add it under Store, Materials.</p>}
     </Sheet>
   );

@@ -10,7 +10,17 @@ import type { Bench, Line } from './useBench';
 const half = (x: number): string => String(Math.round(x * 100) / 100);
 
 /** One thing that goes in: drawn as it is carried, set by drawing along it, by − and +, or by typing. */
-export function RowOf({ line, bench, view: { measures, volume }, then }: { line: Line; bench: Bench; view: Pick<BenchView, 'measures' | 'volume'>; /** Litres that are advised on top. */ then: number }) {
+export function RowOf({
+  line,
+  bench,
+  view: { measures, volume },
+  then,
+}: {
+  line: Line;
+  bench: Bench;
+  view: Pick<BenchView, 'measures' | 'volume'>;
+  /** Litres that are advised on top. */ then: number;
+}) {
   const { row, item, n, ingredient, wrong } = line;
   const { cn, moisture } = item.stuff;
   const unknown = row.unit === 'unknown';
@@ -20,39 +30,142 @@ export function RowOf({ line, bench, view: { measures, volume }, then }: { line:
   // The track grows with what is set, so that the hand always has room to the right.
   const most = Math.max(8 * each, Math.ceil((value + (unitL ? then / unitL : 0)) * 1.25));
   const set = (x: number): void => bench.setRow(row.id, { n: half(Math.max(0, x)) });
-  const over = item.hasLitres !== null && ingredient?.litres != null && ingredient.litres > item.hasLitres + 0.5;
+  const over =
+    item.hasLitres !== null &&
+    ingredient?.litres != null &&
+    ingredient.litres > item.hasLitres + 0.5;
   const label = item.name;
   return (
     <li className="border-b border-rule py-1.5" data-testid="row">
       <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 items-center">
         <div className="min-w-0">
-          <p className="flex gap-x-2 items-baseline flex-wrap leading-[1.25]"><b className="font-[650] text-[14.5px]">{label}</b><span className="text-[12.5px] text-ink-2">{cn && moisture ? `C:N ${cn.usual >= 100 ? Math.round(cn.usual) : half(Math.round(cn.usual * 10) / 10)}, ${Math.round(moisture.usual)} % water` : `${ROLE_WORDS[item.role].one}, figures not known`}</span></p>
+          <p className="flex gap-x-2 items-baseline flex-wrap leading-[1.25]">
+            <b className="font-[650] text-[14.5px]">{label}</b>
+            <span className="text-[12.5px] text-ink-2">
+              {cn && moisture
+                ? `C:N ${cn.usual >= 100 ? Math.round(cn.usual) : half(Math.round(cn.usual * 10) / 10)}, ${Math.round(moisture.usual)} % water`
+                : `${ROLE_WORDS[item.role].one}, figures not known`}
+            </span>
+          </p>
           <div className="relative mt-1 max-w-[210px] min-h-[22px]">
-            {unknown ? <span className="q text-[13px]">how much is not known</span> : <>
-              <Tally n={value / each} small={(unitL ?? 1) < 40} then={unitL ? then / unitL / each : 0} most={most / each} />
-              <input type="range" className="slide" aria-label={`${label}, drawn`} min={0} max={most} step={each === 1 ? 0.5 : 1} value={Math.min(most, value)} onChange={(e) => set(Number(e.target.value))} /></>}
+            {unknown ? (
+              <span className="q text-[13px]">how much is not known</span>
+            ) : (
+              <>
+                <Tally
+                  n={value / each}
+                  small={(unitL ?? 1) < 40}
+                  then={unitL ? then / unitL / each : 0}
+                  most={most / each}
+                />
+                <input
+                  type="range"
+                  className="slide"
+                  aria-label={`${label}, drawn`}
+                  min={0}
+                  max={most}
+                  step={each === 1 ? 0.5 : 1}
+                  value={Math.min(most, value)}
+                  onChange={(e) => set(Number(e.target.value))}
+                />
+              </>
+            )}
           </div>
         </div>
         <div className="grid grid-cols-[40px_84px_40px] gap-1 items-center">
-          <button type="button" className="btn !px-0" aria-label={`Less ${label}`} disabled={unknown || value <= 0} onClick={() => set(value - each)}><Minus size={18} /></button>
+          <button
+            type="button"
+            className="btn !px-0"
+            aria-label={`Less ${label}`}
+            disabled={unknown || value <= 0}
+            onClick={() => set(value - each)}
+          >
+            <Minus size={18} />
+          </button>
           <span className="flex flex-col">
-            <input className="small-field !min-h-[26px] !border-b-0 !rounded-b-none disp" aria-label={`${label}, how much`} inputMode="decimal" disabled={unknown} aria-invalid={wrong ? true : undefined} value={unknown ? '?' : row.n} onChange={(e) => bench.setRow(row.id, { n: e.target.value })} />
-            <select className="border-[1.5px] border-ink rounded-b text-[12.5px] min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet" aria-label={`${label}, measure`} value={row.unit} onChange={(e) => bench.setRow(row.id, { unit: e.target.value, n: row.n === '' ? '1' : row.n })}>
-              {measures.map((m) => <option key={m.id} value={m.id}>{value === 1 ? m.name : (m.many ?? m.name)}</option>)}<option value="L">litres</option><option value="kg">kg</option><option value="unknown">not known</option>
+            <input
+              className="small-field !min-h-[26px] !border-b-0 !rounded-b-none disp"
+              aria-label={`${label}, how much`}
+              inputMode="decimal"
+              disabled={unknown}
+              aria-invalid={wrong ? true : undefined}
+              value={unknown ? '?' : row.n}
+              onChange={(e) => bench.setRow(row.id, { n: e.target.value })}
+            />
+            <select
+              className="border-[1.5px] border-ink rounded-b text-[12.5px] min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet"
+              aria-label={`${label}, measure`}
+              value={row.unit}
+              onChange={(e) =>
+                bench.setRow(row.id, { unit: e.target.value, n: row.n === '' ? '1' : row.n })
+              }
+            >
+              {measures.map((m) => (
+                <option key={m.id} value={m.id}>
+                  {value === 1 ? m.name : (m.many ?? m.name)}
+                </option>
+              ))}
+              <option value="L">litres</option>
+              <option value="kg">kg</option>
+              <option value="unknown">not known</option>
             </select>
           </span>
-          <button type="button" className="btn !px-0" aria-label={`More ${label}`} disabled={unknown} onClick={() => set(value + each)}><Plus size={18} /></button>
+          <button
+            type="button"
+            className="btn !px-0"
+            aria-label={`More ${label}`}
+            disabled={unknown}
+            onClick={() => set(value + each)}
+          >
+            <Plus size={18} />
+          </button>
         </div>
       </div>
       <p className="flex flex-wrap gap-x-3 items-center text-[12.5px] text-ink-2">
         <span>{item.inStore ? item.says : 'table figures, not from the store'}</span>
-        {!unknown && <label className="flex gap-1 items-center min-h-[28px]"><input type="checkbox" checked={row.about} onChange={(e) => bench.setRow(row.id, { about: e.target.checked })} />by eye</label>}
-        <button type="button" className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline" aria-pressed={row.fixed} onClick={() => bench.setRow(row.id, { fixed: !row.fixed })}>{row.fixed ? <Lock size={13} /> : <LockOpen size={13} />}{row.fixed ? 'fixed' : 'fix it'}</button>
-        {item.load && <Link prefetch={false} className="underline" href={`/store/${item.load}#test`}>test it</Link>}
-        <button type="button" className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline" onClick={() => bench.change({ rows: bench.draft.rows.filter((r) => r.id !== row.id) })}><X size={13} />take out<span className="sr-only"> {label}</span></button>
+        {!unknown && (
+          <label className="flex gap-1 items-center min-h-[28px]">
+            <input
+              type="checkbox"
+              checked={row.about}
+              onChange={(e) => bench.setRow(row.id, { about: e.target.checked })}
+            />
+            by eye
+          </label>
+        )}
+        <button
+          type="button"
+          className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline"
+          aria-pressed={row.fixed}
+          onClick={() => bench.setRow(row.id, { fixed: !row.fixed })}
+        >
+          {row.fixed ? <Lock size={13} /> : <LockOpen size={13} />}
+          {row.fixed ? 'fixed' : 'fix it'}
+        </button>
+        {item.load && (
+          <Link prefetch={false} className="underline" href={`/store/${item.load}#test`}>
+            test it
+          </Link>
+        )}
+        <button
+          type="button"
+          className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline"
+          onClick={() => bench.change({ rows: bench.draft.rows.filter((r) => r.id !== row.id) })}
+        >
+          <X size={13} />
+          take out<span className="sr-only"> {label}</span>
+        </button>
       </p>
-      {over && <p className="text-[13px] marked">More than the store has: {litresText(item.hasLitres!, volume)} are left.</p>}
-      {wrong && <p role="alert" className="marked font-semibold text-[14px]">{wrong}</p>}
+      {over && (
+        <p className="text-[13px] marked">
+          More than the store has: {litresText(item.hasLitres!, volume)} are left.
+        </p>
+      )}
+      {wrong && (
+        <p role="alert" className="marked font-semibold text-[14px]">
+          {wrong}
+        </p>
+      )}
     </li>
   );
 }

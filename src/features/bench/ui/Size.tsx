@@ -1,6 +1,14 @@
 'use client';
 import { useState } from 'react';
-import { coreWayM, fits, footM2, measuresFor, rainLitres, rowLengthM, surfaceM2 } from '@/core/heap/form';
+import {
+  coreWayM,
+  fits,
+  footM2,
+  measuresFor,
+  rainLitres,
+  rowLengthM,
+  surfaceM2,
+} from '@/core/heap/form';
 import { volumeOf } from '@/core/heap/size';
 import { volumeText } from '@/core/quantity/format';
 import { litresText } from '@/core/words/amount';
@@ -14,7 +22,17 @@ const m = (x: number): string => `${x.toFixed(1)} m`;
 const THIN_SURFACE = 5.5;
 
 /** How big the mix will lie, whether it holds its heat, fits its place, and lets the thermometer reach its core. */
-export function Size({ litres, shape, onShape, view: { leastM3, stemM, slots, volume } }: { litres: number; shape: HeapShape; onShape: (s: HeapShape) => void; view: Pick<BenchView, 'leastM3' | 'stemM' | 'slots' | 'volume'> }) {
+export function Size({
+  litres,
+  shape,
+  onShape,
+  view: { leastM3, stemM, slots, volume },
+}: {
+  litres: number;
+  shape: HeapShape;
+  onShape: (s: HeapShape) => void;
+  view: Pick<BenchView, 'leastM3' | 'stemM' | 'slots' | 'volume'>;
+}) {
   const [slotName, setSlot] = useState('');
   const [length, setLength] = useState('');
   const [rain, setRain] = useState('');
@@ -24,25 +42,141 @@ export function Size({ litres, shape, onShape, view: { leastM3, stemM, slots, vo
   const slot = slots.find((s) => s.name === slotName) ?? null;
   const long = typed(length, 0.3);
   const walls = slot !== null && (shape === 'bay' || shape === 'cube' || shape === 'tub');
-  const size = measuresFor(shape, Math.max(m3, 0.01), typeof long === 'number' ? long : null, walls ? slot : null);
+  const size = measuresFor(
+    shape,
+    Math.max(m3, 0.01),
+    typeof long === 'number' ? long : null,
+    walls ? slot : null,
+  );
   const surface = surfaceM2(shape, size);
   const ratio = surface / Math.max(1e-6, volumeOf(shape, size));
   const way = coreWayM(shape, size);
   const fit = slot ? fits(size, slot) : null;
-  const over = fit ? [fit.overM.length > 0.005 && `${m(fit.overM.length)} too long`, fit.overM.width > 0.005 && `${m(fit.overM.width)} too wide`, fit.overM.height > 0.005 && `${m(fit.overM.height)} too high`].filter(Boolean) : [];
+  const over = fit
+    ? [
+        fit.overM.length > 0.005 && `${m(fit.overM.length)} too long`,
+        fit.overM.width > 0.005 && `${m(fit.overM.width)} too wide`,
+        fit.overM.height > 0.005 && `${m(fit.overM.height)} too high`,
+      ].filter(Boolean)
+    : [];
   const mm = typed(rain);
   return (
-    <section className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2 text-[14px]" data-testid="size">
+    <section
+      className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2 text-[14px]"
+      data-testid="size"
+    >
       <h3>Big enough to hold its heat?</h3>
-      <p data-testid="size-says">{m3 < 0.005 ? 'Nothing lies on the bench yet.' : <>Settles to <b>{litresText(litres, volume)}</b>, {m(size.heightM)} high, {m(size.lengthM)} by {m(size.widthM)}. {m3 < leastM3 ? <span className="marked">Under {least} it rarely stays hot: add more, or pack straw round it.</span> : ratio > THIN_SURFACE ? <span className="marked">It has {ratio.toFixed(1)} m² of surface for each m³: flat and long, it cools. Make it higher, or cover it.</span> : <>Yes: {least} is the least, and it has {ratio.toFixed(1)} m² of surface for each m³.</>}</>}</p>
+      <p data-testid="size-says">
+        {m3 < 0.005 ? (
+          'Nothing lies on the bench yet.'
+        ) : (
+          <>
+            Settles to <b>{litresText(litres, volume)}</b>, {m(size.heightM)} high,{' '}
+            {m(size.lengthM)} by {m(size.widthM)}.{' '}
+            {m3 < leastM3 ? (
+              <span className="marked">
+                Under {least} it rarely stays hot: add more, or pack straw round it.
+              </span>
+            ) : ratio > THIN_SURFACE ? (
+              <span className="marked">
+                It has {ratio.toFixed(1)} m² of surface for each m³: flat and long, it cools. Make
+                it higher, or cover it.
+              </span>
+            ) : (
+              <>
+                Yes: {least} is the least, and it has {ratio.toFixed(1)} m² of surface for each m³.
+              </>
+            )}
+          </>
+        )}
+      </p>
       <div className="grid grid-cols-2 gap-2">
-        <label className="label !mb-0">Shape<select className="field mt-1" value={shape} onChange={(e) => onShape(e.target.value as HeapShape)}>{SHAPES.map((s) => <option key={s} value={s}>{SHAPE_WORDS[s]}</option>)}</select></label>
-        {slots.length > 0 ? <label className="label !mb-0">Into<select className="field mt-1" value={slotName} onChange={(e) => setSlot(e.target.value)}><option value="">no place chosen</option>{slots.map((s) => <option key={s.name} value={s.name}>{s.kind} {s.name}</option>)}</select></label> : <p className="hint self-end">Draw your bays on the map to see whether it fits.</p>}
+        <label className="label !mb-0">
+          Shape
+          <select
+            className="field mt-1"
+            value={shape}
+            onChange={(e) => onShape(e.target.value as HeapShape)}
+          >
+            {SHAPES.map((s) => (
+              <option key={s} value={s}>
+                {SHAPE_WORDS[s]}
+              </option>
+            ))}
+          </select>
+        </label>
+        {slots.length > 0 ? (
+          <label className="label !mb-0">
+            Into
+            <select
+              className="field mt-1"
+              value={slotName}
+              onChange={(e) => setSlot(e.target.value)}
+            >
+              <option value="">no place chosen</option>
+              {slots.map((s) => (
+                <option key={s.name} value={s.name}>
+                  {s.kind} {s.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        ) : (
+          <p className="hint self-end">Draw your bays on the map to see whether it fits.</p>
+        )}
       </div>
-      {slot && m3 > 0.005 && <p className={fit!.ok ? '' : 'marked'}>{fit!.ok ? `It fits ${slot.kind} ${slot.name} (${m(slot.lengthM)} by ${m(slot.widthM)}, ${m(slot.heightM)} high).` : `It does not fit ${slot.kind} ${slot.name}: ${over.join(', ')}.`}{walls && !fit!.ok ? ` Level, it holds ${volumeText(slot.lengthM * slot.widthM * slot.heightM, volume)}.` : ''}</p>}
-      {row && <Field label="Row length" unit="m" inputMode="decimal" value={length} onChange={(e) => setLength(e.target.value)} problem={long === null ? 'Type metres as a number, or leave it empty.' : undefined} hint={slot && slot.kind === 'row' && m3 > 0 ? `At ${m(slot.widthM)} wide and ${m(slot.heightM)} high it takes ${m(rowLengthM(shape, m3, { widthM: slot.widthM, heightM: slot.heightM, ...(shape === 'trapezoid' ? { topWidthM: slot.widthM / 3 } : {}) }))} of ${slot.name}.` : 'empty: as it falls'} />}
-      {m3 > 0.005 && <p>{stemM === null ? `Its core lies ${m(way)} in; no thermometer has its length noted under Instruments.` : stemM >= way ? `Its core lies ${m(way)} in: your longest thermometer, ${m(stemM)}, reaches it.` : <span className="marked">Its core lies {m(way)} in, and your longest thermometer is {m(stemM)}: the core would not be read.</span>}</p>}
-      <Field label="Rain on it if it lies open" unit="mm expected" inputMode="decimal" value={rain} onChange={(e) => setRain(e.target.value)} problem={mm === null ? 'Type millimetres as a number, or leave it empty.' : undefined} hint={typeof mm === 'number' && m3 > 0.005 ? `At most ${Math.round(rainLitres(mm, footM2(shape, size)))} L fall on its ${footM2(shape, size).toFixed(1)} m². Covered, none of it.` : '1 mm on 1 m² is 1 L'} />
+      {slot && m3 > 0.005 && (
+        <p className={fit!.ok ? '' : 'marked'}>
+          {fit!.ok
+            ? `It fits ${slot.kind} ${slot.name} (${m(slot.lengthM)} by ${m(slot.widthM)}, ${m(slot.heightM)} high).`
+            : `It does not fit ${slot.kind} ${slot.name}: ${over.join(', ')}.`}
+          {walls && !fit!.ok
+            ? ` Level, it holds ${volumeText(slot.lengthM * slot.widthM * slot.heightM, volume)}.`
+            : ''}
+        </p>
+      )}
+      {row && (
+        <Field
+          label="Row length"
+          unit="m"
+          inputMode="decimal"
+          value={length}
+          onChange={(e) => setLength(e.target.value)}
+          problem={long === null ? 'Type metres as a number, or leave it empty.' : undefined}
+          hint={
+            slot && slot.kind === 'row' && m3 > 0
+              ? `At ${m(slot.widthM)} wide and ${m(slot.heightM)} high it takes ${m(rowLengthM(shape, m3, { widthM: slot.widthM, heightM: slot.heightM, ...(shape === 'trapezoid' ? { topWidthM: slot.widthM / 3 } : {}) }))} of ${slot.name}.`
+              : 'empty: as it falls'
+          }
+        />
+      )}
+      {m3 > 0.005 && (
+        <p>
+          {stemM === null ? (
+            `Its core lies ${m(way)} in; no thermometer has its length noted under Instruments.`
+          ) : stemM >= way ? (
+            `Its core lies ${m(way)} in: your longest thermometer, ${m(stemM)}, reaches it.`
+          ) : (
+            <span className="marked">
+              Its core lies {m(way)} in, and your longest thermometer is {m(stemM)}: the core would
+              not be read.
+            </span>
+          )}
+        </p>
+      )}
+      <Field
+        label="Rain on it if it lies open"
+        unit="mm expected"
+        inputMode="decimal"
+        value={rain}
+        onChange={(e) => setRain(e.target.value)}
+        problem={mm === null ? 'Type millimetres as a number, or leave it empty.' : undefined}
+        hint={
+          typeof mm === 'number' && m3 > 0.005
+            ? `At most ${Math.round(rainLitres(mm, footM2(shape, size)))} L fall on its ${footM2(shape, size).toFixed(1)} m². Covered, none of it.`
+            : '1 mm on 1 m² is 1 L'
+        }
+      />
     </section>
   );
 }

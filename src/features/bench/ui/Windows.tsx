@@ -12,18 +12,43 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
         const w = WINDOWS[id];
         const e = estOf(mix[id]);
         const after = then ? estOf(then[id]) : null;
-        const moved = after && e && windowFigure(id, after.value) !== windowFigure(id, e.value) ? after.value : null;
+        const moved =
+          after && e && windowFigure(id, after.value) !== windowFigure(id, e.value)
+            ? after.value
+            : null;
         const says = windowSays(id, mix);
         return (
           <section key={id} data-testid={`window-${id}`}>
-            <h3>{w.name} <span className="font-normal text-[13px] text-ink-2">{w.unit}</span></h3>
-            <Trench scale={w.scale} preferred={w.preferred} reasonable={w.reasonable} value={e?.value ?? null} band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null} then={moved} text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))} label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`} />
+            <h3>
+              {w.name} <span className="font-normal text-[13px] text-ink-2">{w.unit}</span>
+            </h3>
+            <Trench
+              scale={w.scale}
+              preferred={w.preferred}
+              reasonable={w.reasonable}
+              value={e?.value ?? null}
+              band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null}
+              then={moved}
+              text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))}
+              label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`}
+            />
             <p className="text-[14px] text-ink-2">{says}</p>
           </section>
         );
       })}
-      <details className="text-[13px] text-ink-2"><summary className="cursor-pointer min-h-[32px] pointer-coarse:min-h-[44px] flex items-center underline">Where these windows come from</summary>
-        <ul>{WINDOW_IDS.map((id) => <li key={id}>{WINDOWS[id].name}: wanted {WINDOWS[id].preferred.join(' to ')}, workable {WINDOWS[id].reasonable.join(' to ')}. {WINDOWS[id].source}.</li>)}</ul></details>
+      <details className="text-[13px] text-ink-2">
+        <summary className="cursor-pointer min-h-[32px] pointer-coarse:min-h-[44px] flex items-center underline">
+          Where these windows come from
+        </summary>
+        <ul>
+          {WINDOW_IDS.map((id) => (
+            <li key={id}>
+              {WINDOWS[id].name}: wanted {WINDOWS[id].preferred.join(' to ')}, workable{' '}
+              {WINDOWS[id].reasonable.join(' to ')}. {WINDOWS[id].source}.
+            </li>
+          ))}
+        </ul>
+      </details>
     </div>
   );
 }

@@ -15,52 +15,86 @@ import { idFrom } from '@/platform/ids';
 import { log } from '@/platform/log';
 import { BringInput } from '../input';
 
-const refuse = (problems: readonly Problem[], status = 422): Response => Response.json({ ok: false, problems }, { status });
-const refuseFile = (message: string, status = 422): Response => refuse([{ path: '(file)', message }], status);
+const refuse = (problems: readonly Problem[], status = 422): Response =>
+  Response.json({ ok: false, problems }, { status });
+const refuseFile = (message: string, status = 422): Response =>
+  refuse([{ path: '(file)', message }], status);
 /** Half a million readings are about this large. */
 const MOST_BYTES = 80_000_000;
 
 type Kept = { readonly ok: true } | { readonly ok: false; readonly message: string };
-const content = ({ batch, at, by, kind, data }: NewEntry): string => canonicalJson({ batch, at, by, kind, data });
+const content = ({ batch, at, by, kind, data }: NewEntry): string =>
+  canonicalJson({ batch, at, by, kind, data });
 
 /** What the log holds of an import: nothing yet, all of it, or something else under its ids. */
 async function heldOf(db: Db, entries: readonly NewEntry[]): Promise<'nothing' | 'all' | 'other'> {
   const held = await logRepo(db).ofIds(entries.map((e) => e.id));
-  if (held.length === 0) return (await logRepo(db).ofBatch(entries[0]!.batch!)).length === 0 ? 'nothing' : 'other';
+  if (held.length === 0)
+    return (await logRepo(db).ofBatch(entries[0]!.batch!)).length === 0 ? 'nothing' : 'other';
   if (held.length < entries.length) return 'other';
   const byId = new Map(held.map((e) => [e.id, content(e)]));
   // What the log holds went through JSON: fields left undefined are not there.
-  return entries.every((e) => byId.get(e.id) === content(JSON.parse(JSON.stringify(e)) as NewEntry)) ? 'all' : 'other';
+  return entries.every((e) => byId.get(e.id) === content(JSON.parse(JSON.stringify(e)) as NewEntry))
+    ? 'all'
+    : 'other';
 }
 
 /** Brings a batch in whole or not at all, and once: the same import sent again is answered as done. */
 export async function bringIn(request: Request): Promise<Response> {
   const body = await readBody(request, MOST_BYTES);
-  if (!body.ok) return refuseFile(`The file is ${Math.round(body.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that is taken. Split it by batch or by time.`, 413);
+  if (!body.ok)
+    return refuseFile(
+      `The file is ${Math.round(body.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that is taken. Split it by batch or by time.`,
+      413,
+    );
   const parsed = BringInput.safeParse(jsonOf(body.bytes));
-  if (!parsed.success) return refuse(parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })), 400);
+  if (!parsed.success)
+    return refuse(
+      parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),
+      400,
+    );
   const { openedId, by, bay, brought, rules } = parsed.data;
   const site = await theSite();
   if (!site) return refuseFile('This hub has no site yet. Name the site first.', 409);
   const file = fileOfBrought(brought, sha256);
   if (!file.ok) return refuse(file.problems);
   const fault = textFault(file.file) ?? textFault({ by, bay });
-  if (fault) return refuse([{ path: pathText(fault.path), message: PROBLEM.unsoundText(fault.fault) }]);
+  if (fault)
+    return refuse([{ path: pathText(fault.path), message: PROBLEM.unsoundText(fault.fault) }]);
   const chosen = rulesOfBrought(file.file, rules);
   if (!chosen.ok) return refuse([{ path: 'rules', message: PROBLEM.unknownRule(chosen.unknown) }]);
-  const entries = entriesOfFile(file.file, { openedId, by, bay, rules: chosen.rules, idOf: (n) => idFrom(openedId, `entry ${n}`) });
+  const entries = entriesOfFile(file.file, {
+    openedId,
+    by,
+    bay,
+    rules: chosen.rules,
+    idOf: (n) => idFrom(openedId, `entry ${n}`),
+  });
   try {
     const kept = await inTurn(theDb(), site, async (trx): Promise<Kept> => {
       const held = await heldOf(trx, entries);
-      if (held === 'other') return { ok: false, message: 'A batch is in the log under this import’s id already, with other content. Nothing was written. Open the import page anew and choose the file again.' };
+      if (held === 'other')
+        return {
+          ok: false,
+          message:
+            'A batch is in the log under this import’s id already, with other content. Nothing was written. Open the import page anew and choose the file again.',
+        };
       if (held === 'nothing') await writeInTurn(trx, site, entries, now());
       return { ok: true };
     });
     if (!kept.ok) return refuseFile(kept.message, 409);
   } catch (error) {
     if (error instanceof ClockSetBack) return refuseFile(error.message, 503);
-    log.error({ error: error instanceof Error ? error.message : error }, 'a batch was not brought in');
-    return isImpossible(error) ? refuseFile(PROBLEM.neverWritten) : refuseFile('It could not be written just now, and nothing of it was kept. Try again: it is kept once, however often it is sent.', 503);
+    log.error(
+      { error: error instanceof Error ? error.message : error },
+      'a batch was not brought in',
+    );
+    return isImpossible(error)
+      ? refuseFile(PROBLEM.neverWritten)
+      : refuseFile(
+          'It could not be written just now, and nothing of it was kept. Try again: it is kept once, however often it is sent.',
+          503,
+        );
   }
   revalidatePath('/', 'layout');
   return Response.json({ ok: true, batch: openedId });

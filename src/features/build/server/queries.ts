@@ -7,9 +7,28 @@ import { storeRepo } from '@/db/repositories/store';
 import { buildView, type BuildView } from '../view';
 
 /** The building of a heap; null: there is no such heap. */
-export async function buildingOf(id: string, site: string, board: readonly Digest[], locale: Locale): Promise<BuildView | null> {
+export async function buildingOf(
+  id: string,
+  site: string,
+  board: readonly Digest[],
+  locale: Locale,
+): Promise<BuildView | null> {
   const d = board.find((x) => x.id === id);
   if (!d) return null;
   const store = await storeRepo(theDb()).state(site);
-  return buildView({ id, kept: d.method as 'turned' | 'static' | 'vessel', noClaim: d.situation.template.noClaim ?? false, name: d.name ?? d.code, place: d.position ? positionText(d.position) : '', openedAt: d.openedAt, builtAt: d.builtAt, slot: d.position && 'row' in d.position ? d.position.row : (d.bay ?? null) }, builtOf(store, id, locale.now), store, locale);
+  return buildView(
+    {
+      id,
+      kept: d.method as 'turned' | 'static' | 'vessel',
+      noClaim: d.situation.template.noClaim ?? false,
+      name: d.name ?? d.code,
+      place: d.position ? positionText(d.position) : '',
+      openedAt: d.openedAt,
+      builtAt: d.builtAt,
+      slot: d.position && 'row' in d.position ? d.position.row : (d.bay ?? null),
+    },
+    builtOf(store, id, locale.now),
+    store,
+    locale,
+  );
 }

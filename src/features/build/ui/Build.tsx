@@ -15,10 +15,25 @@ import type { BuildView, LayerView } from '../view';
 import { PutIn, usePutIn } from './PutIn';
 
 /** One layer, or whatever went in: with its water, base, activator, cover, and who did it. */
-function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: BuildView; layer: LayerView | null; by: string; nowLocal: string; onDone: () => void }) {
+function ChargeForm({
+  view,
+  layer,
+  by: device,
+  nowLocal,
+  onDone,
+}: {
+  view: BuildView;
+  layer: LayerView | null;
+  by: string;
+  nowLocal: string;
+  onDone: () => void;
+}) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const put = usePutIn(layer?.put ?? [], view.sources, view.measures);
-  const [water, setWater] = useTyped('water', layer && layer.waterL > 0 ? String(layer.waterL) : '');
+  const [water, setWater] = useTyped(
+    'water',
+    layer && layer.waterL > 0 ? String(layer.waterL) : '',
+  );
   const [way, setWay] = useTyped<'layered' | 'mixed' | ''>('way', layer ? 'layered' : '');
   const [base, setBase] = useTyped('base', '');
   const [activator, setActivator] = useTyped('activator', '');
@@ -26,23 +41,123 @@ function ChargeForm({ view, layer, by: device, nowLocal, onDone }: { view: Build
   const [words, setWords] = useTyped('words', '');
   const [at, setAt] = useTyped<string | null>('at', null);
   const litres = typed(water);
-  const rest = { ...(typeof litres === 'number' && litres > 0 ? { waterL: litres } : {}), ...(base.trim() ? { base: base.trim() } : {}), ...(activator.trim() ? { activator: activator.trim() } : {}), ...(cover.trim() ? { cover: cover.trim() } : {}), ...(words.trim() ? { words: words.trim() } : {}) };
-  const missing = !put.sound ? 'Put right what is marked above.' : litres === null ? 'Type the litres of water as a number, or leave them empty.' : put.parts.length === 0 && Object.keys(rest).length === 0 ? 'Say what went in.' : whoIsMissing(by);
-  const save = (): void => keep(() => keepAnswered({ id, batch: view.id, kind: 'charge', at, by, data: { parts: put.parts, ...(layer ? { layer: layer.n } : {}), ...(way ? { way } : {}), ...rest } }, `${view.name}: ${layer ? `layer ${layer.n}` : 'went in'}`), onDone);
-  const who = <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />;
+  const rest = {
+    ...(typeof litres === 'number' && litres > 0 ? { waterL: litres } : {}),
+    ...(base.trim() ? { base: base.trim() } : {}),
+    ...(activator.trim() ? { activator: activator.trim() } : {}),
+    ...(cover.trim() ? { cover: cover.trim() } : {}),
+    ...(words.trim() ? { words: words.trim() } : {}),
+  };
+  const missing = !put.sound
+    ? 'Put right what is marked above.'
+    : litres === null
+      ? 'Type the litres of water as a number, or leave them empty.'
+      : put.parts.length === 0 && Object.keys(rest).length === 0
+        ? 'Say what went in.'
+        : whoIsMissing(by);
+  const save = (): void =>
+    keep(
+      () =>
+        keepAnswered(
+          {
+            id,
+            batch: view.id,
+            kind: 'charge',
+            at,
+            by,
+            data: {
+              parts: put.parts,
+              ...(layer ? { layer: layer.n } : {}),
+              ...(way ? { way } : {}),
+              ...rest,
+            },
+          },
+          `${view.name}: ${layer ? `layer ${layer.n}` : 'went in'}`,
+        ),
+      onDone,
+    );
+  const who = (
+    <Field
+      label="Who"
+      value={by}
+      maxLength={60}
+      autoComplete="name"
+      onChange={(e) => setBy(e.target.value)}
+    />
+  );
   return (
     <>
       <PutIn put={put} sources={view.sources} measures={view.measures} />
-      <Field label="Water with it" unit="litres, clean" inputMode="decimal" value={water} onChange={(e) => setWater(e.target.value)} problem={litres === null ? 'Type litres as a number, or leave it empty.' : undefined} />
-      <Choices label="How" value={way} onChange={setWay} options={[{ value: 'layered', label: 'In layers' }, { value: 'mixed', label: 'Mixed at once' }]} />
-      <details><summary className="link min-h-[48px] flex items-center cursor-pointer">Base, activator, cover, note, time</summary><div className="flex flex-col gap-3 mt-2">
-        <Field label="Base under it" value={base} maxLength={120} onChange={(e) => setBase(e.target.value)} placeholder="twigs, pallet, wire against rats" /><Field label="Activator" value={activator} maxLength={120} onChange={(e) => setActivator(e.target.value)} placeholder="a bucket of finished compost" /><Field label="Cover over it" value={cover} maxLength={120} onChange={(e) => setCover(e.target.value)} placeholder="fleece, straw, lid" /><Field label="Note" value={words} maxLength={300} onChange={(e) => setWords(e.target.value)} /><Field label="When, if not now" type="datetime-local" max={nowLocal} value={at ?? ''} onChange={(e) => setAt(e.target.value || null)} /></div></details>
+      <Field
+        label="Water with it"
+        unit="litres, clean"
+        inputMode="decimal"
+        value={water}
+        onChange={(e) => setWater(e.target.value)}
+        problem={litres === null ? 'Type litres as a number, or leave it empty.' : undefined}
+      />
+      <Choices
+        label="How"
+        value={way}
+        onChange={setWay}
+        options={[
+          { value: 'layered', label: 'In layers' },
+          { value: 'mixed', label: 'Mixed at once' },
+        ]}
+      />
+      <details>
+        <summary className="link min-h-[48px] flex items-center cursor-pointer">
+          Base, activator, cover, note, time
+        </summary>
+        <div className="flex flex-col gap-3 mt-2">
+          <Field
+            label="Base under it"
+            value={base}
+            maxLength={120}
+            onChange={(e) => setBase(e.target.value)}
+            placeholder="twigs, pallet, wire against rats"
+          />
+          <Field
+            label="Activator"
+            value={activator}
+            maxLength={120}
+            onChange={(e) => setActivator(e.target.value)}
+            placeholder="a bucket of finished compost"
+          />
+          <Field
+            label="Cover over it"
+            value={cover}
+            maxLength={120}
+            onChange={(e) => setCover(e.target.value)}
+            placeholder="fleece, straw, lid"
+          />
+          <Field
+            label="Note"
+            value={words}
+            maxLength={300}
+            onChange={(e) => setWords(e.target.value)}
+          />
+          <Field
+            label="When, if not now"
+            type="datetime-local"
+            max={nowLocal}
+            value={at ?? ''}
+            onChange={(e) => setAt(e.target.value || null)}
+          />
+        </div>
+      </details>
       {device && who}
       {/* In sight however many lines there are: as it was laid up, it takes one tap. */}
       <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet border-t-[1.6px] border-ink flex flex-col gap-2">
         {!device && who}
         <Problems list={problems} />
-        <SaveButton className="btn key !min-h-[72px]" label={layer ? `Layer ${layer.n} is in` : 'It is in'} busy={busy} missing={missing} onSave={save} />
+        <SaveButton
+          className="btn key !min-h-[72px]"
+          label={layer ? `Layer ${layer.n} is in` : 'It is in'}
+          busy={busy}
+          missing={missing}
+          onSave={save}
+        />
       </div>
     </>
   );
@@ -56,28 +171,218 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
   return (
     <div className="grid lg:grid-cols-[minmax(0,1fr)_400px] flex-1">
       <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4">
-        <div><p><Link prefetch={false} className="link" href={`/batch/${view.id}`}>{view.name}</Link></p><h1 className="mt-1">Building {view.name}</h1><p className="q mt-1">{[view.place, `building since ${view.since}`, view.recipe ? `by ‘${view.recipe}’` : null].filter(Boolean).join(', ')}</p></div>
-        {view.closed ? <p className="font-semibold" data-testid="closed">Closed {view.closed}: the clock runs from then. What goes in now is logged as added, on <Link prefetch={false} className="link" href={`/batch/${view.id}#add`}>the heap’s page</Link>: raw, it starts the clock again.</p>
-          : <p className="text-[17px]" data-testid="no-clock">No clock runs yet. It starts when the heap is closed, at the last raw load, and at nothing else.</p>}
+        <div>
+          <p>
+            <Link prefetch={false} className="link" href={`/batch/${view.id}`}>
+              {view.name}
+            </Link>
+          </p>
+          <h1 className="mt-1">Building {view.name}</h1>
+          <p className="q mt-1">
+            {[
+              view.place,
+              `building since ${view.since}`,
+              view.recipe ? `by ‘${view.recipe}’` : null,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+          </p>
+        </div>
+        {view.closed ? (
+          <p className="font-semibold" data-testid="closed">
+            Closed {view.closed}: the clock runs from then. What goes in now is logged as added, on{' '}
+            <Link prefetch={false} className="link" href={`/batch/${view.id}#add`}>
+              the heap’s page
+            </Link>
+            : raw, it starts the clock again.
+          </p>
+        ) : (
+          <p className="text-[17px]" data-testid="no-clock">
+            No clock runs yet. It starts when the heap is closed, at the last raw load, and at
+            nothing else.
+          </p>
+        )}
         {view.wrongUnit && <p className="marked font-semibold w-fit">{view.wrongUnit}</p>}
         {!view.closed && next && (
-          <section className="border-t-[1.6px] border-b-[1.6px] border-ink py-3 flex flex-col gap-2" data-testid="next-layer"><h2>Layer {next.n} of {view.layers.length}: {next.says}</h2><p className="text-[18px] leading-[1.35]">{next.title}.{next.waterL > 0 ? ` Then ${next.waterL} L of water over it.` : ' No water on it.'}</p>
-            <p className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[64px] max-sm:w-full" onClick={() => setOpen('layer')}><Mark name="check" />Layer {next.n} is in…</button><button type="button" className="btn !min-h-[64px] max-sm:w-full" onClick={() => setOpen('free')}>Something else went in…</button></p></section>
+          <section
+            className="border-t-[1.6px] border-b-[1.6px] border-ink py-3 flex flex-col gap-2"
+            data-testid="next-layer"
+          >
+            <h2>
+              Layer {next.n} of {view.layers.length}: {next.says}
+            </h2>
+            <p className="text-[18px] leading-[1.35]">
+              {next.title}.
+              {next.waterL > 0 ? ` Then ${next.waterL} L of water over it.` : ' No water on it.'}
+            </p>
+            <p className="flex flex-wrap gap-2">
+              <button
+                type="button"
+                className="btn key !min-h-[64px] max-sm:w-full"
+                onClick={() => setOpen('layer')}
+              >
+                <Mark name="check" />
+                Layer {next.n} is in…
+              </button>
+              <button
+                type="button"
+                className="btn !min-h-[64px] max-sm:w-full"
+                onClick={() => setOpen('free')}
+              >
+                Something else went in…
+              </button>
+            </p>
+          </section>
         )}
-        {!view.closed && !next && <p className="flex flex-wrap gap-2"><button type="button" className="btn key !min-h-[64px] max-sm:w-full" onClick={() => setOpen('free')}><Mark name="add" />Something went in…</button>{!view.recipe && <Link prefetch={false} className="btn !min-h-[64px] max-sm:w-full" href={`/bench?heap=${view.id}`}>Work out a mix on the bench</Link>}</p>}
-        {view.layers.length > 0 && !next && !view.closed && <p className="font-semibold">Every layer is in. Was that the last raw load? Then close it.</p>}
-        <section data-testid="went"><h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What is in it</h2><p className="py-1.5" data-testid="total"><b>{view.total}</b> {view.figures} {view.says}</p>
-          <ul>{view.went.map((w) => <li key={w.id} className="border-t border-rule py-1.5"><span className="q text-[13.5px]">{w.when}, {w.by}: </span>{w.text}</li>)}</ul>
-          {view.went.length > 0 && <p className="hint mt-1">Something wrong here? Strike it in the log on the heap’s page; it stays readable.</p>}</section>
-        {!view.closed && <p className="flex flex-wrap gap-2"><Link prefetch={false} href={`/batch/${view.id}#close`} className="btn key !min-h-[64px] max-sm:w-full"><Mark name="flag" />Close {view.name}…</Link><Link prefetch={false} href={`/batch/${view.id}/sheet`} className="btn !min-h-[64px] max-sm:w-full">Sheet to print</Link><Link prefetch={false} href={`/bench?heap=${view.id}`} className="btn !min-h-[64px] max-sm:w-full">On the bench</Link></p>}
+        {!view.closed && !next && (
+          <p className="flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn key !min-h-[64px] max-sm:w-full"
+              onClick={() => setOpen('free')}
+            >
+              <Mark name="add" />
+              Something went in…
+            </button>
+            {!view.recipe && (
+              <Link
+                prefetch={false}
+                className="btn !min-h-[64px] max-sm:w-full"
+                href={`/bench?heap=${view.id}`}
+              >
+                Work out a mix on the bench
+              </Link>
+            )}
+          </p>
+        )}
+        {view.layers.length > 0 && !next && !view.closed && (
+          <p className="font-semibold">
+            Every layer is in. Was that the last raw load? Then close it.
+          </p>
+        )}
+        <section data-testid="went">
+          <h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What is in it</h2>
+          <p className="py-1.5" data-testid="total">
+            <b>{view.total}</b> {view.figures} {view.says}
+          </p>
+          <ul>
+            {view.went.map((w) => (
+              <li key={w.id} className="border-t border-rule py-1.5">
+                <span className="q text-[13.5px]">
+                  {w.when}, {w.by}:{' '}
+                </span>
+                {w.text}
+              </li>
+            ))}
+          </ul>
+          {view.went.length > 0 && (
+            <p className="hint mt-1">
+              Something wrong here? Strike it in the log on the heap’s page; it stays readable.
+            </p>
+          )}
+        </section>
+        {!view.closed && (
+          <p className="flex flex-wrap gap-2">
+            <Link
+              prefetch={false}
+              href={`/batch/${view.id}#close`}
+              className="btn key !min-h-[64px] max-sm:w-full"
+            >
+              <Mark name="flag" />
+              Close {view.name}…
+            </Link>
+            <Link
+              prefetch={false}
+              href={`/batch/${view.id}/sheet`}
+              className="btn !min-h-[64px] max-sm:w-full"
+            >
+              Sheet to print
+            </Link>
+            <Link
+              prefetch={false}
+              href={`/bench?heap=${view.id}`}
+              className="btn !min-h-[64px] max-sm:w-full"
+            >
+              On the bench
+            </Link>
+          </p>
+        )}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-3">
-        {view.layers.length > 0 ? <><h2>How it goes up</h2><LayUp layers={view.layers} high={view.high} wide={view.wide} done={done === view.layers.length ? 0 : Math.max(1, done)} label={`${done} of ${view.layers.length} layers are in`} />
-          <ol className="text-[14px]">{view.layers.map((l) => <li key={l.n} className={`flex gap-2 border-b border-rule py-1.5 ${l.n === view.next ? 'font-semibold' : ''}`}><b className="disp w-5 flex-none">{l.n}</b><span className="flex-1">{l.title}<span className="q font-normal">, {l.room}{l.waterL > 0 ? `, ${l.waterL} L water` : ''}</span></span><span className="flex-none">{l.done ? '✓ in' : l.n === view.next ? 'next' : ''}</span></li>)}</ol>{view.planned && <p className="q text-[14px]">{view.planned}</p>}</>
-          : <p>No recipe is laid up here. Put in what there is, or work out a mix on the bench first.</p>}
-        <section className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2"><h3>Look out</h3>{view.cautions.map((c) => <p key={c} className="caution">{c}</p>)}{view.materialCautions.map((c) => <p key={c.name} className="caution"><b>{c.name}.</b> {c.says}</p>)}</section>
+        {view.layers.length > 0 ? (
+          <>
+            <h2>How it goes up</h2>
+            <LayUp
+              layers={view.layers}
+              high={view.high}
+              wide={view.wide}
+              done={done === view.layers.length ? 0 : Math.max(1, done)}
+              label={`${done} of ${view.layers.length} layers are in`}
+            />
+            <ol className="text-[14px]">
+              {view.layers.map((l) => (
+                <li
+                  key={l.n}
+                  className={`flex gap-2 border-b border-rule py-1.5 ${l.n === view.next ? 'font-semibold' : ''}`}
+                >
+                  <b className="disp w-5 flex-none">{l.n}</b>
+                  <span className="flex-1">
+                    {l.title}
+                    <span className="q font-normal">
+                      , {l.room}
+                      {l.waterL > 0 ? `, ${l.waterL} L water` : ''}
+                    </span>
+                  </span>
+                  <span className="flex-none">
+                    {l.done ? '✓ in' : l.n === view.next ? 'next' : ''}
+                  </span>
+                </li>
+              ))}
+            </ol>
+            {view.planned && <p className="q text-[14px]">{view.planned}</p>}
+          </>
+        ) : (
+          <p>
+            No recipe is laid up here. Put in what there is, or work out a mix on the bench first.
+          </p>
+        )}
+        <section className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2">
+          <h3>Look out</h3>
+          {view.cautions.map((c) => (
+            <p key={c} className="caution">
+              {c}
+            </p>
+          ))}
+          {view.materialCautions.map((c) => (
+            <p key={c.name} className="caution">
+              <b>{c.name}.</b> {c.says}
+            </p>
+          ))}
+        </section>
       </aside>
-      <Sheet open={open !== null} onOpenChange={(o) => { if (!o) setOpen(null); }} title={open === 'layer' && next ? `Layer ${next.n} of ${view.name}` : `Something went into ${view.name}`}>{open && <DraftScope key={`${open}:${next?.n ?? 0}`} name={`${view.id}:${open} ${next?.n ?? 0}`}><ChargeForm view={view} layer={open === 'layer' ? next : null} by={by} nowLocal={nowLocal} onDone={() => setOpen(null)} /></DraftScope>}</Sheet>
+      <Sheet
+        open={open !== null}
+        onOpenChange={(o) => {
+          if (!o) setOpen(null);
+        }}
+        title={
+          open === 'layer' && next
+            ? `Layer ${next.n} of ${view.name}`
+            : `Something went into ${view.name}`
+        }
+      >
+        {open && (
+          <DraftScope key={`${open}:${next?.n ?? 0}`} name={`${view.id}:${open} ${next?.n ?? 0}`}>
+            <ChargeForm
+              view={view}
+              layer={open === 'layer' ? next : null}
+              by={by}
+              nowLocal={nowLocal}
+              onDone={() => setOpen(null)}
+            />
+          </DraftScope>
+        )}
+      </Sheet>
     </div>
   );
 }

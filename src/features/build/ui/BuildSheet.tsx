@@ -8,15 +8,100 @@ import type { BuildView } from '../view';
 export function BuildSheet({ view, site, day }: { view: BuildView; site: string; day: string }) {
   return (
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-4">
-      <p className="flex justify-between gap-3 print:hidden"><Link prefetch={false} className="link" href={`/batch/${view.id}/build`}>Building {view.name}</Link><button type="button" className="btn" onClick={() => window.print()}><Printer size={18} />Print it</button></p>
-      <div className="flex justify-between items-baseline gap-4"><h1>Lay up {view.name}</h1><p className="q">{[site, view.place, day].filter(Boolean).join(', ')}</p></div>
-      {view.recipe && <p>By ‘{view.recipe}’. {view.planned}</p>}
-      {view.layers.length === 0 ? <p>No recipe is laid up in this heap. Work one out on the bench, and it stands here layer by layer.</p> : <div className="grid grid-cols-[300px_1fr] max-sm:grid-cols-1 gap-5 items-start"><LayUp layers={view.layers} high={view.high} wide={view.wide} label="The layers from the ground up" />
-        <table className="w-full text-[14.5px]" data-testid="sheet"><thead><tr className="border-b-[1.6px] border-ink">{['', 'Layer, from the ground', 'Water', 'In'].map((h, i) => <th key={i} scope="col" className="text-left font-semibold py-1 pr-2">{h || <span className="sr-only">Number</span>}</th>)}</tr></thead>
-          <tbody>{view.layers.map((l) => <tr key={l.n} className="border-b border-rule align-top"><th scope="row" className="disp text-left py-1.5 pr-2">{l.n}</th><td className="py-1.5 pr-3">{l.title}<span className="block q text-[13px]">{l.says}</span></td><td className="py-1.5 pr-3 whitespace-nowrap">{l.waterL > 0 ? `${l.waterL} L` : '–'}</td><td className="py-1.5">{l.done ? '✓' : <span role="img" className="inline-block w-5 h-5 border-[1.5px] border-ink" aria-label="not in yet" />}</td></tr>)}</tbody></table></div>}
-      <section className="flex flex-col gap-1.5">{view.cautions.map((c) => <p key={c} className="caution">{c}</p>)}{view.materialCautions.map((c) => <p key={c.name} className="caution"><b>{c.name}.</b> {c.says}</p>)}</section>
-      <p className="grid grid-cols-3 gap-6 mt-4 text-[14px]">{['Built by', 'Last raw load, day and hour', 'Covered with'].map((w) => <span key={w} className="border-t-[1.4px] border-ink pt-1 mt-8">{w}</span>)}</p>
-      <p className="hint">The clock of the heap starts at the last raw load: write down the hour, and close the heap in the log.</p>
+      <p className="flex justify-between gap-3 print:hidden">
+        <Link prefetch={false} className="link" href={`/batch/${view.id}/build`}>
+          Building {view.name}
+        </Link>
+        <button type="button" className="btn" onClick={() => window.print()}>
+          <Printer size={18} />
+          Print it
+        </button>
+      </p>
+      <div className="flex justify-between items-baseline gap-4">
+        <h1>Lay up {view.name}</h1>
+        <p className="q">{[site, view.place, day].filter(Boolean).join(', ')}</p>
+      </div>
+      {view.recipe && (
+        <p>
+          By ‘{view.recipe}’. {view.planned}
+        </p>
+      )}
+      {view.layers.length === 0 ? (
+        <p>
+          No recipe is laid up in this heap. Work one out on the bench, and it stands here layer by
+          layer.
+        </p>
+      ) : (
+        <div className="grid grid-cols-[300px_1fr] max-sm:grid-cols-1 gap-5 items-start">
+          <LayUp
+            layers={view.layers}
+            high={view.high}
+            wide={view.wide}
+            label="The layers from the ground up"
+          />
+          <table className="w-full text-[14.5px]" data-testid="sheet">
+            <thead>
+              <tr className="border-b-[1.6px] border-ink">
+                {['', 'Layer, from the ground', 'Water', 'In'].map((h, i) => (
+                  <th key={i} scope="col" className="text-left font-semibold py-1 pr-2">
+                    {h || <span className="sr-only">Number</span>}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {view.layers.map((l) => (
+                <tr key={l.n} className="border-b border-rule align-top">
+                  <th scope="row" className="disp text-left py-1.5 pr-2">
+                    {l.n}
+                  </th>
+                  <td className="py-1.5 pr-3">
+                    {l.title}
+                    <span className="block q text-[13px]">{l.says}</span>
+                  </td>
+                  <td className="py-1.5 pr-3 whitespace-nowrap">
+                    {l.waterL > 0 ? `${l.waterL} L` : '–'}
+                  </td>
+                  <td className="py-1.5">
+                    {l.done ? (
+                      '✓'
+                    ) : (
+                      <span
+                        role="img"
+                        className="inline-block w-5 h-5 border-[1.5px] border-ink"
+                        aria-label="not in yet"
+                      />
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <section className="flex flex-col gap-1.5">
+        {view.cautions.map((c) => (
+          <p key={c} className="caution">
+            {c}
+          </p>
+        ))}
+        {view.materialCautions.map((c) => (
+          <p key={c.name} className="caution">
+            <b>{c.name}.</b> {c.says}
+          </p>
+        ))}
+      </section>
+      <p className="grid grid-cols-3 gap-6 mt-4 text-[14px]">
+        {['Built by', 'Last raw load, day and hour', 'Covered with'].map((w) => (
+          <span key={w} className="border-t-[1.4px] border-ink pt-1 mt-8">
+            {w}
+          </span>
+        ))}
+      </p>
+      <p className="hint">
+        The clock of the heap starts at the last raw load: write down the hour, and close the heap
+        in the log.
+      </p>
     </div>
   );
 }

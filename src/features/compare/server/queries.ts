@@ -9,7 +9,12 @@ import type { Told } from '../view';
 const MOST_TOLD = 60;
 
 /** Heaps with all that is known of them. */
-export async function toldOf(ids: readonly string[], site: Site, siteState: SiteState, now: number): Promise<Told[]> {
+export async function toldOf(
+  ids: readonly string[],
+  site: Site,
+  siteState: SiteState,
+  now: number,
+): Promise<Told[]> {
   const told: Told[] = [];
   for (const id of ids.slice(-MOST_TOLD)) {
     const state = foldBatch(await logRepo(theDb()).ofBatch(id));

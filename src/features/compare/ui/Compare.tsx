@@ -6,21 +6,118 @@ import { Disclosure } from '@/ui/Disclosure';
 import type { CompareView } from '../view';
 
 /** Heaps side by side by their age: what was different about the good one? */
-export function Compare({ heaps, chosen, view, unit }: { heaps: readonly { readonly id: string; readonly name: string; readonly gone: boolean }[]; chosen: readonly string[]; view: CompareView; unit: string }) {
+export function Compare({
+  heaps,
+  chosen,
+  view,
+  unit,
+}: {
+  heaps: readonly { readonly id: string; readonly name: string; readonly gone: boolean }[];
+  chosen: readonly string[];
+  view: CompareView;
+  unit: string;
+}) {
   const router = useRouter();
-  const go = (ids: readonly string[]): void => router.replace(`/compare?${ids.map((id) => `h=${id}`).join('&')}`, { scroll: false });
+  const go = (ids: readonly string[]): void =>
+    router.replace(`/compare?${ids.map((id) => `h=${id}`).join('&')}`, { scroll: false });
   return (
     <div className="px-5 py-4 flex flex-col gap-4 max-w-[1180px]">
       <h1>Heaps by their age</h1>
-      <fieldset><legend className="label">Which heaps, six at most? The first is the one that others are likened to</legend>
-        <div className="flex flex-wrap gap-2">{heaps.map((h) => { const at = chosen.indexOf(h.id); return <button key={h.id} type="button" aria-pressed={at >= 0} data-state={at >= 0 ? 'on' : 'off'} className="choice !min-h-[44px] !px-3" disabled={at < 0 && chosen.length >= 6} onClick={() => go(at >= 0 ? chosen.filter((x) => x !== h.id) : [...chosen, h.id])}>{at === 0 ? `1. ${h.name}` : h.name}{h.gone ? ' (gone)' : ''}</button>; })}</div></fieldset>
-      {view.curves.length === 0 ? <p>Choose heaps that have been read.</p> : <>
-        <p className="q text-[13.5px]">Hottest place of each round, counted from the last raw load. Marks below: what was done to each.</p>
-        <Ages curves={view.curves} days={view.days} ticks={view.ticks} unit={unit} />
-        <section aria-labelledby="alike"><h2 id="alike" className="!text-[19px]">Most like {view.curves[0]!.name} at its age</h2>
-          {view.alike.length === 0 ? <p className="q">No older heap was alike so far.</p> : <ul data-testid="alike">{view.alike.map((a) => <li key={a.id} className="border-t border-rule py-2"><Link prefetch={false} className="link" href={`/batch/${a.id}`}>{a.text.split(':')[0]}</Link>:{a.text.slice(a.text.indexOf(':') + 1)} {!chosen.includes(a.id) && chosen.length < 6 && <button type="button" className="link min-h-[44px]" onClick={() => go([...chosen, a.id])}>Draw it too</button>}</li>)}</ul>}</section>
-        <Disclosure summary="The same as a table"><div className="overflow-x-auto"><table className="text-[14px]"><thead><tr><th scope="col" className="text-left pr-4">Day</th>{view.curves.map((c) => <th key={c.id} scope="col" className="text-left pr-4">{c.name}</th>)}</tr></thead><tbody>{view.table.map((r) => <tr key={r.day}><th scope="row" className="text-left font-normal pr-4">{r.day + 1}</th>{r.cells.map((c, i) => <td key={i} className="pr-4">{c}</td>)}</tr>)}</tbody></table></div></Disclosure>
-      </>}
+      <fieldset>
+        <legend className="label">
+          Which heaps, six at most? The first is the one that others are likened to
+        </legend>
+        <div className="flex flex-wrap gap-2">
+          {heaps.map((h) => {
+            const at = chosen.indexOf(h.id);
+            return (
+              <button
+                key={h.id}
+                type="button"
+                aria-pressed={at >= 0}
+                data-state={at >= 0 ? 'on' : 'off'}
+                className="choice !min-h-[44px] !px-3"
+                disabled={at < 0 && chosen.length >= 6}
+                onClick={() => go(at >= 0 ? chosen.filter((x) => x !== h.id) : [...chosen, h.id])}
+              >
+                {at === 0 ? `1. ${h.name}` : h.name}
+                {h.gone ? ' (gone)' : ''}
+              </button>
+            );
+          })}
+        </div>
+      </fieldset>
+      {view.curves.length === 0 ? (
+        <p>Choose heaps that have been read.</p>
+      ) : (
+        <>
+          <p className="q text-[13.5px]">
+            Hottest place of each round, counted from the last raw load. Marks below: what was done
+            to each.
+          </p>
+          <Ages curves={view.curves} days={view.days} ticks={view.ticks} unit={unit} />
+          <section aria-labelledby="alike">
+            <h2 id="alike" className="!text-[19px]">
+              Most like {view.curves[0]!.name} at its age
+            </h2>
+            {view.alike.length === 0 ? (
+              <p className="q">No older heap was alike so far.</p>
+            ) : (
+              <ul data-testid="alike">
+                {view.alike.map((a) => (
+                  <li key={a.id} className="border-t border-rule py-2">
+                    <Link prefetch={false} className="link" href={`/batch/${a.id}`}>
+                      {a.text.split(':')[0]}
+                    </Link>
+                    :{a.text.slice(a.text.indexOf(':') + 1)}{' '}
+                    {!chosen.includes(a.id) && chosen.length < 6 && (
+                      <button
+                        type="button"
+                        className="link min-h-[44px]"
+                        onClick={() => go([...chosen, a.id])}
+                      >
+                        Draw it too
+                      </button>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            )}
+          </section>
+          <Disclosure summary="The same as a table">
+            <div className="overflow-x-auto">
+              <table className="text-[14px]">
+                <thead>
+                  <tr>
+                    <th scope="col" className="text-left pr-4">
+                      Day
+                    </th>
+                    {view.curves.map((c) => (
+                      <th key={c.id} scope="col" className="text-left pr-4">
+                        {c.name}
+                      </th>
+                    ))}
+                  </tr>
+                </thead>
+                <tbody>
+                  {view.table.map((r) => (
+                    <tr key={r.day}>
+                      <th scope="row" className="text-left font-normal pr-4">
+                        {r.day + 1}
+                      </th>
+                      {r.cells.map((c, i) => (
+                        <td key={i} className="pr-4">
+                          {c}
+                        </td>
+                      ))}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          </Disclosure>
+        </>
+      )}
     </div>
   );
 }

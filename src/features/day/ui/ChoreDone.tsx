@@ -11,24 +11,79 @@ import type { TodayTask } from '../view';
 
 /** A chore that was done: by whom, and how much came out where something did. */
 export const ChoreDone = (p: ChoreDoneProps) => (
-  <Sheet open onOpenChange={(o) => { if (!o) p.onDone(); }} title={`${p.task.words.act}: done`}>
-    <DraftScope name={`chore ${p.task.chore!.id}`}><ChoreForm {...p} /></DraftScope>
+  <Sheet
+    open
+    onOpenChange={(o) => {
+      if (!o) p.onDone();
+    }}
+    title={`${p.task.words.act}: done`}
+  >
+    <DraftScope name={`chore ${p.task.chore!.id}`}>
+      <ChoreForm {...p} />
+    </DraftScope>
   </Sheet>
 );
-type ChoreDoneProps = { readonly task: TodayTask; readonly by: string; readonly onDone: () => void };
+type ChoreDoneProps = {
+  readonly task: TodayTask;
+  readonly by: string;
+  readonly onDone: () => void;
+};
 
 function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [litres, setLitres] = useTyped('litres', '');
   const leachate = task.chore?.what === 'leachate';
   const amount = typed(litres);
-  const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'chore', at: null, by, data: { chore: task.chore!.id, ...(typeof amount === 'number' ? { litres: amount } : {}) } }, task.words.act), onDone);
+  const save = (): void =>
+    keep(
+      () =>
+        keepAnswered(
+          {
+            id,
+            batch: null,
+            kind: 'chore',
+            at: null,
+            by,
+            data: {
+              chore: task.chore!.id,
+              ...(typeof amount === 'number' ? { litres: amount } : {}),
+            },
+          },
+          task.words.act,
+        ),
+      onDone,
+    );
   return (
     <>
-      {leachate && <><p className="caution">{CAUTION.raw}</p><Field label="How much" unit="litres" inputMode="decimal" value={litres} onChange={(e) => setLitres(e.target.value)} problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined} hint="Did it go on a heap? Then log it at the heap it came from, under ‘Taken off’: it starts the other’s clock again." /></>}
-      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} hint="Your name goes beside it" />
+      {leachate && (
+        <>
+          <p className="caution">{CAUTION.raw}</p>
+          <Field
+            label="How much"
+            unit="litres"
+            inputMode="decimal"
+            value={litres}
+            onChange={(e) => setLitres(e.target.value)}
+            problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined}
+            hint="Did it go on a heap? Then log it at the heap it came from, under ‘Taken off’: it starts the other’s clock again."
+          />
+        </>
+      )}
+      <Field
+        label="Who"
+        value={by}
+        maxLength={60}
+        autoComplete="name"
+        onChange={(e) => setBy(e.target.value)}
+        hint="Your name goes beside it"
+      />
       <Problems list={problems} />
-      <SaveButton label="Keep it" busy={busy} missing={amount === null ? 'Type litres as a number, or leave it empty.' : whoIsMissing(by)} onSave={save} />
+      <SaveButton
+        label="Keep it"
+        busy={busy}
+        missing={amount === null ? 'Type litres as a number, or leave it empty.' : whoIsMissing(by)}
+        onSave={save}
+      />
     </>
   );
 }

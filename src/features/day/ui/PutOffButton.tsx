@@ -7,7 +7,13 @@ export function PutOffButton({ task, by }: { task: PutOffTask; by: string }) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" className="link text-[14px] min-h-[44px] inline-flex items-center" onClick={() => setOpen(true)}>Put it off</button>
+      <button
+        type="button"
+        className="link text-[14px] min-h-[44px] inline-flex items-center"
+        onClick={() => setOpen(true)}
+      >
+        Put it off
+      </button>
       {open && <PutOff task={task} by={by} onDone={() => setOpen(false)} />}
     </>
   );

@@ -13,38 +13,129 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
   const [off, setOff] = useState<TodayTask | null>(null);
   const [done, setDone] = useState<TodayTask | null>(null);
   return (
-    <section aria-labelledby="today" className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-b-[1.6px] max-lg:order-first px-5 pt-3.5 pb-4 flex flex-col">
-      <header className="flex justify-between items-baseline"><h2 id="today" className="!text-[23px]">{view.day}</h2><span className="text-ink-3">{view.clock}</span></header>
-      <p className="text-[15px] mt-0.5">{view.urgent.length > 0 ? <><b>{LIST.format(view.urgent)}</b> can’t wait.</> : 'Nothing that cannot wait.'}</p>
-      {view.load && <p className="q text-[13.5px] mb-1" data-testid="load">{view.load} {view.askCrew && <Link prefetch={false} className="link" href="/crew">Say who works here</Link>}</p>}
+    <section
+      aria-labelledby="today"
+      className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-b-[1.6px] max-lg:order-first px-5 pt-3.5 pb-4 flex flex-col"
+    >
+      <header className="flex justify-between items-baseline">
+        <h2 id="today" className="!text-[23px]">
+          {view.day}
+        </h2>
+        <span className="text-ink-3">{view.clock}</span>
+      </header>
+      <p className="text-[15px] mt-0.5">
+        {view.urgent.length > 0 ? (
+          <>
+            <b>{LIST.format(view.urgent)}</b> can’t wait.
+          </>
+        ) : (
+          'Nothing that cannot wait.'
+        )}
+      </p>
+      {view.load && (
+        <p className="q text-[13.5px] mb-1" data-testid="load">
+          {view.load}{' '}
+          {view.askCrew && (
+            <Link prefetch={false} className="link" href="/crew">
+              Say who works here
+            </Link>
+          )}
+        </p>
+      )}
       {view.groups.map((g) => {
-        const rows = <ol>{g.tasks.map((t) => <TaskRow key={t.key} task={t} onPutOff={() => setOff(t)} onDone={() => setDone(t)} />)}</ol>;
+        const rows = (
+          <ol>
+            {g.tasks.map((t) => (
+              <TaskRow key={t.key} task={t} onPutOff={() => setOff(t)} onDone={() => setDone(t)} />
+            ))}
+          </ol>
+        );
         const head = 'text-[14px] font-semibold text-ink-2 border-b-[1.6px] border-ink pb-0.5 mt-2';
-        return g.later ? <details key={g.title}><summary className={`${head} min-h-[44px] flex items-end cursor-pointer`}>{g.title}: {g.tasks.length} {g.tasks.length === 1 ? 'task' : 'tasks'}</summary>{rows}</details> : <div key={g.title}><h3 className={`!font-semibold font-text ${head} !text-[14px]`}>{g.title}</h3>{rows}</div>;
+        return g.later ? (
+          <details key={g.title}>
+            <summary className={`${head} min-h-[44px] flex items-end cursor-pointer`}>
+              {g.title}: {g.tasks.length} {g.tasks.length === 1 ? 'task' : 'tasks'}
+            </summary>
+            {rows}
+          </details>
+        ) : (
+          <div key={g.title}>
+            <h3 className={`!font-semibold font-text ${head} !text-[14px]`}>{g.title}</h3>
+            {rows}
+          </div>
+        );
       })}
       {view.groups.length === 0 && <p className="q mt-2">Nothing due before tomorrow.</p>}
-      <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[14px]"><Link prefetch={false} className="link" href="/plan">The next fourteen days</Link><Link prefetch={false} className="link" href="/fire">{view.fireCard ? 'Fire card' : 'Fire card: nobody is named yet'}</Link></p>
+      <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[14px]">
+        <Link prefetch={false} className="link" href="/plan">
+          The next fourteen days
+        </Link>
+        <Link prefetch={false} className="link" href="/fire">
+          {view.fireCard ? 'Fire card' : 'Fire card: nobody is named yet'}
+        </Link>
+      </p>
       {done && <ChoreDone key={done.key} task={done} by={by} onDone={() => setDone(null)} />}
-      {off && <PutOff key={off.key} task={off} by={by} crew={view.crew} onDone={() => setOff(null)} />}
+      {off && (
+        <PutOff key={off.key} task={off} by={by} crew={view.crew} onDone={() => setOff(null)} />
+      )}
     </section>
   );
 }
 
-function TaskRow({ task: t, onPutOff, onDone }: { task: TodayTask; onPutOff: () => void; onDone: () => void }) {
-  const small = 'link text-[13.5px] min-h-[32px] pointer-coarse:min-h-[48px] inline-flex items-center';
+function TaskRow({
+  task: t,
+  onPutOff,
+  onDone,
+}: {
+  task: TodayTask;
+  onPutOff: () => void;
+  onDone: () => void;
+}) {
+  const small =
+    'link text-[13.5px] min-h-[32px] pointer-coarse:min-h-[48px] inline-flex items-center';
   return (
-    <li className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0" data-testid="task" data-task={t.key}>
-      <span className="disp font-semibold text-[14px] leading-[1.3]"><span className={t.words.danger ? 'alarm' : t.urgent ? 'marked' : ''}>{t.when}</span></span>
+    <li
+      className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0"
+      data-testid="task"
+      data-task={t.key}
+    >
+      <span className="disp font-semibold text-[14px] leading-[1.3]">
+        <span className={t.words.danger ? 'alarm' : t.urgent ? 'marked' : ''}>{t.when}</span>
+      </span>
       <Mark name={t.words.mark} size={20} />
       <div>
-        {t.chore ? <span className="font-[650] leading-tight inline-block">{t.words.act}</span> : <Link prefetch={false} href={t.href} className="font-[650] leading-tight inline-block">{t.batch ? `${t.name}: ${t.words.act.charAt(0).toLowerCase()}${t.words.act.slice(1)}` : t.words.act}</Link>}
+        {t.chore ? (
+          <span className="font-[650] leading-tight inline-block">{t.words.act}</span>
+        ) : (
+          <Link prefetch={false} href={t.href} className="font-[650] leading-tight inline-block">
+            {t.batch
+              ? `${t.name}: ${t.words.act.charAt(0).toLowerCase()}${t.words.act.slice(1)}`
+              : t.words.act}
+          </Link>
+        )}
         <p className="q text-[13px] leading-[1.3]">{t.words.why}</p>
         {t.putOff && <p className="text-[13px] leading-[1.3] font-semibold">{t.putOff}</p>}
-        {t.lacks && <p className="text-[13px] leading-[1.3]"><b>{t.lacks.charAt(0).toUpperCase() + t.lacks.slice(1)}.</b> {t.cost}</p>}
+        {t.lacks && (
+          <p className="text-[13px] leading-[1.3]">
+            <b>{t.lacks.charAt(0).toUpperCase() + t.lacks.slice(1)}.</b> {t.cost}
+          </p>
+        )}
         <p className="text-[13px] text-ink-2 flex flex-wrap items-center gap-x-3">
           <span>{[t.who, t.minutes, t.machine].filter(Boolean).join(' · ')}</span>
-          {t.chore && <button type="button" className={small} onClick={onDone}>Done<span className="sr-only">: {t.words.act}</span></button>}
-          {t.mayWait && <button type="button" className={small} onClick={onPutOff}>Put off, give<span className="sr-only"> {t.name}: {t.words.act}</span></button>}
+          {t.chore && (
+            <button type="button" className={small} onClick={onDone}>
+              Done<span className="sr-only">: {t.words.act}</span>
+            </button>
+          )}
+          {t.mayWait && (
+            <button type="button" className={small} onClick={onPutOff}>
+              Put off, give
+              <span className="sr-only">
+                {' '}
+                {t.name}: {t.words.act}
+              </span>
+            </button>
+          )}
         </p>
       </div>
     </li>

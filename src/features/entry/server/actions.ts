@@ -14,7 +14,10 @@ import { takeIn, type Taken } from './door';
 import { checkEffects, type CheckPreview } from './instruments';
 
 export type { CheckEffect, CheckPreview } from './instruments';
-export type Preview = { readonly effects: readonly Effect[] | null; readonly problems: readonly Problem[] };
+export type Preview = {
+  readonly effects: readonly Effect[] | null;
+  readonly problems: readonly Problem[];
+};
 /** The door for a form of its own action; forms that may be filled in without a signal go through the outbox. */
 export async function logEntry(form: EntryForm): Promise<Taken> {
   const taken = await takeIn(form);
@@ -37,26 +40,44 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
   const ends = await otherEnds(theDb(), entry, site);
   if (!ends.ok) return { effects: null, problems: ends.problems };
   const all = [entry, ...ends.others];
-  const judged = (list: readonly Entry[]) => reckon(foldBatch(list), site, siteState, at)?.accounts ?? [];
+  const judged = (list: readonly Entry[]) =>
+    reckon(foldBatch(list), site, siteState, at)?.accounts ?? [];
   const effects: Effect[] = [];
   // Each heap that the act touches; one that it opens has nothing to lose yet.
-  for (const batch of new Set(all.flatMap((e) => (e.batch === null || e.kind === 'opened' ? [] : [e.batch])))) {
+  for (const batch of new Set(
+    all.flatMap((e) => (e.batch === null || e.kind === 'opened' ? [] : [e.batch])),
+  )) {
     const entries = await logRepo(theDb()).ofBatch(batch);
     if (entries.length === 0) continue;
-    const proposed = all.filter((e) => e.batch === batch).map((e, i) => ({ ...e, seq: Number.MAX_SAFE_INTEGER - 100 + i, recordedAt: at, hash: '' }) as Entry);
+    const proposed = all
+      .filter((e) => e.batch === batch)
+      .map(
+        (e, i) =>
+          ({ ...e, seq: Number.MAX_SAFE_INTEGER - 100 + i, recordedAt: at, hash: '' }) as Entry,
+      );
     const { opened } = foldBatch(entries);
     const name = opened.name ?? opened.code;
     const own = effectsOf(judged(entries), judged([...entries, ...proposed]), name);
-    effects.push(...(batch === entry.batch ? own : own.filter((e) => !e.none).map((e) => ({ ...e, rule: `${name}, ${e.rule}` }))));
+    effects.push(
+      ...(batch === entry.batch
+        ? own
+        : own.filter((e) => !e.none).map((e) => ({ ...e, rule: `${name}, ${e.rule}` }))),
+    );
   }
   return { effects, problems: [] };
 }
 
 /** What a check of a thermometer would do to past and present verdicts, reckoned and not kept. Null: its time cannot be. */
-export async function previewCheck(check: { probe: string; referenceC: number; readC: number; at: string | null }): Promise<CheckPreview | null> {
+export async function previewCheck(check: {
+  probe: string;
+  referenceC: number;
+  readC: number;
+  at: string | null;
+}): Promise<CheckPreview | null> {
   const site = await requireSite();
   const moment = now();
   const at = check.at === null ? moment : timeTyped(check.at, site.timeZone, moment);
-  if (typeof at === 'string' || ![check.referenceC, check.readC].every(Number.isFinite)) return null;
+  if (typeof at === 'string' || ![check.referenceC, check.readC].every(Number.isFinite))
+    return null;
   return checkEffects(site, { ...check, at });
 }

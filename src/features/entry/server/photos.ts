@@ -12,7 +12,8 @@ const MOST_PIXELS = 50_000_000;
 const FORMATS = new Set(['jpeg', 'png', 'webp']);
 const [LONG_SIDE, SMALL_SIDE] = [1600, 400];
 
-const no = (status: number, message: string): Response => Response.json({ ok: false, problem: message }, { status });
+const no = (status: number, message: string): Response =>
+  Response.json({ ok: false, problem: message }, { status });
 
 /** Pictures are worked on one after the other, so that many phones at once do not fill the memory. */
 let last: Promise<unknown> = Promise.resolve();
@@ -23,12 +24,22 @@ function inTurnOne<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /** @throws where it is no photo that a camera makes */
-async function madeSmaller(bytes: Buffer): Promise<{ data: Buffer; small: Buffer; width: number; height: number }> {
+async function madeSmaller(
+  bytes: Buffer,
+): Promise<{ data: Buffer; small: Buffer; width: number; height: number }> {
   const { format } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
   if (!FORMATS.has(format)) throw new TypeError(`madeSmaller: a photo is expected, got ${format}`);
   const upright = sharp(bytes, { limitInputPixels: MOST_PIXELS }).autoOrient();
-  const { data, info } = await upright.clone().resize(LONG_SIDE, LONG_SIDE, { fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer({ resolveWithObject: true });
-  const small = await upright.clone().resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 72 }).toBuffer();
+  const { data, info } = await upright
+    .clone()
+    .resize(LONG_SIDE, LONG_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 80 })
+    .toBuffer({ resolveWithObject: true });
+  const small = await upright
+    .clone()
+    .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 72 })
+    .toBuffer();
   return { data, small, width: info.width, height: info.height };
 }
 
@@ -38,7 +49,11 @@ async function madeSmaller(bytes: Buffer): Promise<{ data: Buffer; small: Buffer
  */
 export async function takePhoto(request: Request): Promise<Response> {
   const body = await readBody(request, MOST_BYTES);
-  if (!body.ok) return no(413, `The picture is ${Math.round(body.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that the hub takes. Take it again at a smaller size.`);
+  if (!body.ok)
+    return no(
+      413,
+      `The picture is ${Math.round(body.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that the hub takes. Take it again at a smaller size.`,
+    );
   const site = await theSite();
   if (!site) return no(409, 'This hub has no site yet. Name the site first.');
   try {
@@ -47,13 +62,27 @@ export async function takePhoto(request: Request): Promise<Response> {
     await photoRepo(theDb()).put(site.id, { sha256, bytes: data, small, width, height }, now());
     return Response.json({ ok: true, sha256, width, height });
   } catch {
-    return no(415, 'This is no picture that can be read. Send a photo as the camera makes it: JPEG, PNG or WebP, of 50 megapixels at most.');
+    return no(
+      415,
+      'This is no picture that can be read. Send a photo as the camera makes it: JPEG, PNG or WebP, of 50 megapixels at most.',
+    );
   }
 }
 
 /** A picture by its hash; `?small` for the one that stands in the log. */
 export async function servePhoto(request: Request, sha256: string): Promise<Response> {
-  const bytes = /^[0-9a-f]{64}$/.test(sha256) ? await photoRepo(theDb()).get(sha256, new URL(request.url).searchParams.has('small') ? 'small' : 'bytes') : null;
+  const bytes = /^[0-9a-f]{64}$/.test(sha256)
+    ? await photoRepo(theDb()).get(
+        sha256,
+        new URL(request.url).searchParams.has('small') ? 'small' : 'bytes',
+      )
+    : null;
   if (!bytes) return new Response('There is no such picture.', { status: 404 });
-  return new Response(new Uint8Array(bytes), { headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=31536000, immutable', 'content-security-policy': "default-src 'none'" } });
+  return new Response(new Uint8Array(bytes), {
+    headers: {
+      'content-type': 'image/jpeg',
+      'cache-control': 'private, max-age=31536000, immutable',
+      'content-security-policy': "default-src 'none'",
+    },
+  });
 }

@@ -9,31 +9,61 @@ import type { PlacesScreen } from '../ui/Places';
 import type { PlacedHeap } from '../placed';
 
 /** Where a heap is read and where it stands. Null: no such heap. */
-export async function placesScreen(id: string, site: Site, board: readonly Digest[]): Promise<{ name: string; screen: PlacesScreen; placed: PlacedHeap[] } | null> {
+export async function placesScreen(
+  id: string,
+  site: Site,
+  board: readonly Digest[],
+): Promise<{ name: string; screen: PlacesScreen; placed: PlacedHeap[] } | null> {
   if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
   const entries = await logRepo(theDb()).ofBatch(id);
   if (entries.length === 0) return null;
   const state = foldBatch(entries);
   const { instruments, settings } = foldSite(await logRepo(theDb()).ofSite(site.id));
-  const stems = [...instruments.values()].flatMap((i) => (i && i.out === undefined && i.stemM !== undefined ? [i.stemM] : []));
+  const stems = [...instruments.values()].flatMap((i) =>
+    i && i.out === undefined && i.stemM !== undefined ? [i.stemM] : [],
+  );
   const placed = placedHeaps(board);
   const field = board.find((d) => d.id === id)?.field;
   return {
-    name: state.opened.name ?? state.opened.code, placed,
+    name: state.opened.name ?? state.opened.code,
+    placed,
     screen: {
-      plan: state.plan.map((p) => ({ id: p.id, label: p.label ?? p.id, zone: p.zone ?? null, side: p.side ?? null, depthM: p.depthM ?? null, alongM: p.alongM ?? null })),
-      taken: state.points.map((p) => p.id), withReadings: [...new Set(state.readings.map((r) => r.point))],
-      shape: state.opened.shape ?? null, coreDepthM: state.opened.coreDepthM ?? null, lengthM: field?.lengthM ?? null, minPoints: field?.minPoints ?? 3,
-      stemM: stems.length > 0 ? Math.max(...stems) : null, borders: bordersOf(placed, id), settings,
+      plan: state.plan.map((p) => ({
+        id: p.id,
+        label: p.label ?? p.id,
+        zone: p.zone ?? null,
+        side: p.side ?? null,
+        depthM: p.depthM ?? null,
+        alongM: p.alongM ?? null,
+      })),
+      taken: state.points.map((p) => p.id),
+      withReadings: [...new Set(state.readings.map((r) => r.point))],
+      shape: state.opened.shape ?? null,
+      coreDepthM: state.opened.coreDepthM ?? null,
+      lengthM: field?.lengthM ?? null,
+      minPoints: field?.minPoints ?? 3,
+      stemM: stems.length > 0 ? Math.max(...stems) : null,
+      borders: bordersOf(placed, id),
+      settings,
     },
   };
 }
 
 /** Heaps that still stand on the site, with where, and what they have met. */
-export const placedHeaps = (board: readonly Digest[]): PlacedHeap[] => board.filter((d) => d.state !== 'released').map((d) => {
-  const seeds = new Set(d.rules.map((r) => r.rule).filter((id) => findRule(id)?.clock === 'seeds'));
-  return {
-    id: d.id, name: d.name ?? d.code, position: d.position, m3: d.volumeM3, met: d.rules.filter((r) => r.status === 'proven').map((r) => r.rule),
-    germRules: d.rules.filter((r) => !seeds.has(r.rule)).map((r) => r.rule), seedRules: d.rules.filter((r) => seeds.has(r.rule)).map((r) => r.rule),
-  };
-});
+export const placedHeaps = (board: readonly Digest[]): PlacedHeap[] =>
+  board
+    .filter((d) => d.state !== 'released')
+    .map((d) => {
+      const seeds = new Set(
+        d.rules.map((r) => r.rule).filter((id) => findRule(id)?.clock === 'seeds'),
+      );
+      return {
+        id: d.id,
+        name: d.name ?? d.code,
+        position: d.position,
+        m3: d.volumeM3,
+        met: d.rules.filter((r) => r.status === 'proven').map((r) => r.rule),
+        germRules: d.rules.filter((r) => !seeds.has(r.rule)).map((r) => r.rule),
+        seedRules: d.rules.filter((r) => seeds.has(r.rule)).map((r) => r.rule),
+      };
+    });

@@ -10,7 +10,8 @@ export type Received = { readonly now: number; readonly answers: readonly Taken[
 
 const MOST_BYTES = 4_000_000;
 const MOST_ENTRIES = 100;
-const no = (status: number, message: string): Response => Response.json({ now: now(), answers: [], problem: message }, { status });
+const no = (status: number, message: string): Response =>
+  Response.json({ now: now(), answers: [], problem: message }, { status });
 
 /**
  * Takes entries in the order in which they were made; each is answered for itself, so that one that is refused holds up
@@ -19,12 +20,24 @@ const no = (status: number, message: string): Response => Response.json({ now: n
 export async function receive(request: Request): Promise<Response> {
   const body = await readBody(request, MOST_BYTES);
   if (!body.ok) return no(413, 'Too many entries at once. Send fewer.');
-  if (!(await theSite())) return no(409, 'This hub has no site yet. Open it in a browser and name the site first; what you logged waits on the phone.');
+  if (!(await theSite()))
+    return no(
+      409,
+      'This hub has no site yet. Open it in a browser and name the site first; what you logged waits on the phone.',
+    );
   const text = body.bytes.toString('utf8');
   let sending: Sending;
-  try { sending = JSON.parse(text) as Sending; } catch { return no(400, 'What came is not JSON. Open the page anew and send it again.'); }
-  if (!Array.isArray(sending?.entries) || sending.entries.length > MOST_ENTRIES) return no(400, `A list of at most ${MOST_ENTRIES} entries is expected.`);
+  try {
+    sending = JSON.parse(text) as Sending;
+  } catch {
+    return no(400, 'What came is not JSON. Open the page anew and send it again.');
+  }
+  if (!Array.isArray(sending?.entries) || sending.entries.length > MOST_ENTRIES)
+    return no(400, `A list of at most ${MOST_ENTRIES} entries is expected.`);
   const answers: Taken[] = [];
-  for (const form of sending.entries) answers.push(await takeIn(form, Number.isFinite(sending.sentAt) ? sending.sentAt - now() : null));
+  for (const form of sending.entries)
+    answers.push(
+      await takeIn(form, Number.isFinite(sending.sentAt) ? sending.sentAt - now() : null),
+    );
   return Response.json({ now: now(), answers } satisfies Received);
 }

@@ -6,47 +6,142 @@ import { CAUTION } from '@/core/words/caution';
 import { missingGermRule, type Input, type Keeping } from '@/core/rules/propose';
 import { LeadSelect } from '@/ui/LeadSelect';
 
-export type RuleOffer = { readonly id: string; readonly title: string; readonly source: string; readonly rule: Rule };
+export type RuleOffer = {
+  readonly id: string;
+  readonly title: string;
+  readonly source: string;
+  readonly rule: Rule;
+};
 type Props = {
   readonly offered: readonly RuleOffer[];
   /** Ticked, the leading one first. */
   readonly chosen: readonly string[];
   /** Why a rule is proposed, by its id. */
   readonly why: ReadonlyMap<string, string>;
-  readonly keeping: Keeping; readonly inputs: readonly Input[]; readonly timeZone: string; readonly template: MethodTemplate | null; readonly siteVersion: number | null;
-  onTick(id: string, on: boolean): void; onLead(id: string): void;
+  readonly keeping: Keeping;
+  readonly inputs: readonly Input[];
+  readonly timeZone: string;
+  readonly template: MethodTemplate | null;
+  readonly siteVersion: number | null;
+  onTick(id: string, on: boolean): void;
+  onLead(id: string): void;
 };
 
 /** The rules that a new heap is kept under: proposed ones first with their reason, any may be ticked, none has to be. */
-export function RulesToProve({ offered, chosen, why, keeping, inputs, timeZone, template, siteVersion, onTick, onLead }: Props) {
+export function RulesToProve({
+  offered,
+  chosen,
+  why,
+  keeping,
+  inputs,
+  timeZone,
+  template,
+  siteVersion,
+  onTick,
+  onLead,
+}: Props) {
   const ticked = new Set(chosen);
-  const [first, others] = [offered.filter((r) => why.has(r.id) || ticked.has(r.id)), offered.filter((r) => !why.has(r.id) && !ticked.has(r.id))];
-  const missing = missingGermRule({ keeping, inputs, timeZone, own: offered.map((r) => r.rule) }, chosen);
-  const short = template ? shortScheduleTexts(template, offered.filter((r) => ticked.has(r.id))) : [];
+  const [first, others] = [
+    offered.filter((r) => why.has(r.id) || ticked.has(r.id)),
+    offered.filter((r) => !why.has(r.id) && !ticked.has(r.id)),
+  ];
+  const missing = missingGermRule(
+    { keeping, inputs, timeZone, own: offered.map((r) => r.rule) },
+    chosen,
+  );
+  const short = template
+    ? shortScheduleTexts(
+        template,
+        offered.filter((r) => ticked.has(r.id)),
+      )
+    : [];
   const line = (r: RuleOffer) => (
     <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]">
-      <input type="checkbox" className="size-5 mt-0.5 flex-none" checked={ticked.has(r.id)} onChange={(e) => onTick(r.id, e.target.checked)} />
-      <span><b className="font-[650]">{r.title}</b><br /><span className="hint">{r.source}{why.has(r.id) ? ` · proposed: ${why.get(r.id)}` : ''}</span></span>
+      <input
+        type="checkbox"
+        className="size-5 mt-0.5 flex-none"
+        checked={ticked.has(r.id)}
+        onChange={(e) => onTick(r.id, e.target.checked)}
+      />
+      <span>
+        <b className="font-[650]">{r.title}</b>
+        <br />
+        <span className="hint">
+          {r.source}
+          {why.has(r.id) ? ` · proposed: ${why.get(r.id)}` : ''}
+        </span>
+      </span>
     </label>
   );
   return (
     <fieldset>
       <legend className="label">Rules to prove</legend>
-      {keeping.noClaim && <p>This method makes no claim that heat killed anything, so it needs no rule.</p>}
-      {keeping.noClaim && (inputs.includes('seeding-weeds') || inputs.includes('diseased-plants')) && <p role="alert" className="caution">{CAUTION.coldHeap}</p>}
+      {keeping.noClaim && (
+        <p>This method makes no claim that heat killed anything, so it needs no rule.</p>
+      )}
+      {keeping.noClaim &&
+        (inputs.includes('seeding-weeds') || inputs.includes('diseased-plants')) && (
+          <p role="alert" className="caution">
+            {CAUTION.coldHeap}
+          </p>
+        )}
       {first.map(line)}
-      {others.length > 0 && <details><summary className="link min-h-[44px] flex items-center">{others.length} other rules for this kind of heap</summary>{others.map(line)}</details>}
-      <LeadSelect label="Which rule does the head of the heap tell?" chosen={chosen} named={offered} onLead={onLead} />
+      {others.length > 0 && (
+        <details>
+          <summary className="link min-h-[44px] flex items-center">
+            {others.length} other rules for this kind of heap
+          </summary>
+          {others.map(line)}
+        </details>
+      )}
+      <LeadSelect
+        label="Which rule does the head of the heap tell?"
+        chosen={chosen}
+        named={offered}
+        onLead={onLead}
+      />
       {missing && (
         <div role="alert" className="caution mt-2" data-testid="germ-rule-missing">
           <p className="font-semibold">No rule on germs is ticked, and {missing.why}.</p>
-          {missing.cover.length > 0 ? <p>These would cover it:</p> : <p>The library has none for a heap that is kept so. Ask your local authority which rule holds.</p>}
-          <ul>{missing.cover.map((c) => <li key={c.id}><button type="button" className="link min-h-[44px] text-left" onClick={() => onTick(c.id, true)}>Tick {c.title}</button></li>)}</ul>
+          {missing.cover.length > 0 ? (
+            <p>These would cover it:</p>
+          ) : (
+            <p>
+              The library has none for a heap that is kept so. Ask your local authority which rule
+              holds.
+            </p>
+          )}
+          <ul>
+            {missing.cover.map((c) => (
+              <li key={c.id}>
+                <button
+                  type="button"
+                  className="link min-h-[44px] text-left"
+                  onClick={() => onTick(c.id, true)}
+                >
+                  Tick {c.title}
+                </button>
+              </li>
+            ))}
+          </ul>
         </div>
       )}
-      {short.map((text) => <p key={text} role="alert" className="caution mt-2" data-testid="short-schedule">{text}</p>)}
-      {chosen.length === 0 && !keeping.noClaim && <p className="mt-2 font-semibold">No rule is ticked: the heap is kept without a claim that anything was killed.</p>}
-      <p className="hint mt-1">Which rule you must meet: check with your local authority. {siteVersion !== null ? `How it is judged: version ${siteVersion} of the site’s policy.` : 'How it is judged: the usual policy, until the site has one of its own.'}</p>
+      {short.map((text) => (
+        <p key={text} role="alert" className="caution mt-2" data-testid="short-schedule">
+          {text}
+        </p>
+      ))}
+      {chosen.length === 0 && !keeping.noClaim && (
+        <p className="mt-2 font-semibold">
+          No rule is ticked: the heap is kept without a claim that anything was killed.
+        </p>
+      )}
+      <p className="hint mt-1">
+        Which rule you must meet: check with your local authority.{' '}
+        {siteVersion !== null
+          ? `How it is judged: version ${siteVersion} of the site’s policy.`
+          : 'How it is judged: the usual policy, until the site has one of its own.'}
+      </p>
     </fieldset>
   );
 }

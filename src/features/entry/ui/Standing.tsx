@@ -8,48 +8,172 @@ import { Field } from '@/ui/Field';
 import type { PlacedHeap } from '../placed';
 import { keepHere, type HeapRef } from './useEntry';
 
-type Draft = { readonly kind: 'bay' | 'row'; readonly bay: string; readonly row: string; readonly from: string; readonly to: string };
+type Draft = {
+  readonly kind: 'bay' | 'row';
+  readonly bay: string;
+  readonly row: string;
+  readonly from: string;
+  readonly to: string;
+};
 
-const metres = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
-const draftOf = (p: Position | null): Draft => ({ kind: p && 'row' in p ? 'row' : 'bay', bay: p && 'bay' in p ? p.bay : '', row: p && 'row' in p ? p.row : '', from: p && 'row' in p ? String(p.fromM) : '', to: p && 'row' in p ? String(p.toM) : '' });
+const metres = (text: string): number =>
+  text.trim() === '' ? NaN : Number(text.replace(',', '.'));
+const draftOf = (p: Position | null): Draft => ({
+  kind: p && 'row' in p ? 'row' : 'bay',
+  bay: p && 'bay' in p ? p.bay : '',
+  row: p && 'row' in p ? p.row : '',
+  from: p && 'row' in p ? String(p.fromM) : '',
+  to: p && 'row' in p ? String(p.toM) : '',
+});
 
 /** Where a heap stands, as it is being typed: the position that it makes, what it does to its neighbours, or what is wrong. */
 export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
   const was = placed.find((h) => h.id === heap.id)?.position ?? null;
   const [d, setD] = useTyped<Draft>('standing', draftOf(heap.to ?? was));
   const [from, to] = [metres(d.from), metres(d.to)];
-  const problem = d.kind === 'bay' ? null : d.row.trim() === '' ? 'Name the row.' : !(from >= 0) || !(to >= 0) ? 'Type where it starts and ends, in metres from the start of the row.' : to <= from ? 'It must end beyond where it starts.' : null;
-  const position: Position | null = problem !== null ? null : d.kind === 'row' ? { row: d.row.trim(), fromM: from, toM: to } : d.bay.trim() === '' ? null : { bay: d.bay.trim() };
+  const problem =
+    d.kind === 'bay'
+      ? null
+      : d.row.trim() === ''
+        ? 'Name the row.'
+        : !(from >= 0) || !(to >= 0)
+          ? 'Type where it starts and ends, in metres from the start of the row.'
+          : to <= from
+            ? 'It must end beyond where it starts.'
+            : null;
+  const position: Position | null =
+    problem !== null
+      ? null
+      : d.kind === 'row'
+        ? { row: d.row.trim(), fromM: from, toM: to }
+        : d.bay.trim() === ''
+          ? null
+          : { bay: d.bay.trim() };
   const changed = position !== null && JSON.stringify(position) !== JSON.stringify(was);
-  const effect = position && 'row' in position && was && 'row' in was && was.row === position.row ? movedBorders(placed, heap.id, position) : { moved: [], overlaps: position && 'row' in position ? rowOf(placed, position.row).filter((h) => h.id !== heap.id && h.fromM < position.toM && h.toM > position.fromM).map((h) => h.name) : [] };
+  const effect =
+    position && 'row' in position && was && 'row' in was && was.row === position.row
+      ? movedBorders(placed, heap.id, position)
+      : {
+          moved: [],
+          overlaps:
+            position && 'row' in position
+              ? rowOf(placed, position.row)
+                  .filter(
+                    (h) => h.id !== heap.id && h.fromM < position.toM && h.toM > position.fromM,
+                  )
+                  .map((h) => h.name)
+              : [],
+        };
   /** Writes the new position, and those of the neighbours whose border it moved. */
-  const keep = async (by: string, at: string | null): Promise<readonly { path: string; message: string }[]> => {
+  const keep = async (
+    by: string,
+    at: string | null,
+  ): Promise<readonly { path: string; message: string }[]> => {
     if (!changed || position === null) return [];
     for (const h of [{ id: heap.id, name: heap.name, position }, ...effect.moved]) {
-      const kept = await keepHere({ id: v7(), batch: h.id, kind: 'position', at, by, data: { position: h.position, ...(h.id === heap.id ? {} : { words: `border with ${heap.name} moved` }) } }, h.name, 'position');
+      const kept = await keepHere(
+        {
+          id: v7(),
+          batch: h.id,
+          kind: 'position',
+          at,
+          by,
+          data: {
+            position: h.position,
+            ...(h.id === heap.id ? {} : { words: `border with ${heap.name} moved` }),
+          },
+        },
+        h.name,
+        'position',
+      );
       if (!kept.ok) return kept.problems;
     }
     return [];
   };
-  return { d, set: (change: Partial<Draft>) => setD((x) => ({ ...x, ...change })), problem, position, changed, effect, keep, was };
+  return {
+    d,
+    set: (change: Partial<Draft>) => setD((x) => ({ ...x, ...change })),
+    problem,
+    position,
+    changed,
+    effect,
+    keep,
+    was,
+  };
 }
 export type StandingHandle = ReturnType<typeof useStanding>;
 
-export function StandingFields({ standing, onlyRow = false }: { standing: StandingHandle; onlyRow?: boolean }) {
+export function StandingFields({
+  standing,
+  onlyRow = false,
+}: {
+  standing: StandingHandle;
+  onlyRow?: boolean;
+}) {
   const { d, set, problem, effect, changed } = standing;
   return (
     <>
-      {!onlyRow && <Choices label="It stands" value={d.kind} onChange={(kind) => { if (kind) set({ kind }); }} options={[{ value: 'bay', label: 'In a bay or bin' }, { value: 'row', label: 'In a shared row', hint: 'end to end with others' }]} />}
-      {d.kind === 'bay' ? <Field label="Bay" value={d.bay} maxLength={40} onChange={(e) => set({ bay: e.target.value })} /> : (
+      {!onlyRow && (
+        <Choices
+          label="It stands"
+          value={d.kind}
+          onChange={(kind) => {
+            if (kind) set({ kind });
+          }}
+          options={[
+            { value: 'bay', label: 'In a bay or bin' },
+            { value: 'row', label: 'In a shared row', hint: 'end to end with others' },
+          ]}
+        />
+      )}
+      {d.kind === 'bay' ? (
+        <Field
+          label="Bay"
+          value={d.bay}
+          maxLength={40}
+          onChange={(e) => set({ bay: e.target.value })}
+        />
+      ) : (
         <div className="grid grid-cols-[1fr_96px_96px] gap-3">
-          <Field label="Row" value={d.row} maxLength={40} onChange={(e) => set({ row: e.target.value })} />
-          <Field label="From" unit="m" inputMode="decimal" value={d.from} onChange={(e) => set({ from: e.target.value })} />
-          <Field label="To" unit="m" inputMode="decimal" value={d.to} onChange={(e) => set({ to: e.target.value })} />
+          <Field
+            label="Row"
+            value={d.row}
+            maxLength={40}
+            onChange={(e) => set({ row: e.target.value })}
+          />
+          <Field
+            label="From"
+            unit="m"
+            inputMode="decimal"
+            value={d.from}
+            onChange={(e) => set({ from: e.target.value })}
+          />
+          <Field
+            label="To"
+            unit="m"
+            inputMode="decimal"
+            value={d.to}
+            onChange={(e) => set({ to: e.target.value })}
+          />
         </div>
       )}
-      {d.kind === 'row' && problem && (d.row || d.from || d.to) && <p role="alert" className="marked font-semibold">{problem}</p>}
-      {changed && effect.moved.map((m) => <p key={m.id} className="hint">{m.name}’s border moves with it: {positionText(m.position)}.</p>)}
-      {changed && effect.overlaps.map((name) => <p key={name} role="alert" className="marked font-semibold">It would lie over {name}. Check the flags, or move {name} first.</p>)}
+      {d.kind === 'row' && problem && (d.row || d.from || d.to) && (
+        <p role="alert" className="marked font-semibold">
+          {problem}
+        </p>
+      )}
+      {changed &&
+        effect.moved.map((m) => (
+          <p key={m.id} className="hint">
+            {m.name}’s border moves with it: {positionText(m.position)}.
+          </p>
+        ))}
+      {changed &&
+        effect.overlaps.map((name) => (
+          <p key={name} role="alert" className="marked font-semibold">
+            It would lie over {name}. Check the flags, or move {name} first.
+          </p>
+        ))}
     </>
   );
 }

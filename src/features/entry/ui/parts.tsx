@@ -7,21 +7,55 @@ import type { EntryHandle, HeapRef } from './useEntry';
 export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef }) {
   return (
     <div className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] gap-3">
-      <Field label="When" type="datetime-local" value={entry.at ?? heap.nowLocal} max={heap.nowLocal} onChange={(e) => entry.setAt(e.target.value || null)} hint={entry.at === null ? 'Just now' : 'Later entry: the log shows both times'} />
-      <Field label="Who" value={entry.by} onChange={(e) => entry.setBy(e.target.value)} autoComplete="name" maxLength={60} hint="Your name goes beside it" />
+      <Field
+        label="When"
+        type="datetime-local"
+        value={entry.at ?? heap.nowLocal}
+        max={heap.nowLocal}
+        onChange={(e) => entry.setAt(e.target.value || null)}
+        hint={entry.at === null ? 'Just now' : 'Later entry: the log shows both times'}
+      />
+      <Field
+        label="Who"
+        value={entry.by}
+        onChange={(e) => entry.setBy(e.target.value)}
+        autoComplete="name"
+        maxLength={60}
+        hint="Your name goes beside it"
+      />
     </div>
   );
 }
 
 /** Danger comes before any work on a heap; nothing else is said of it then. */
-export const DangerFirst = ({ heap }: { heap: HeapRef }) => (heap.danger ? <p role="alert" className="danger pl-6 pr-3 py-2 font-semibold" data-testid="danger-first">{heap.danger}</p> : null);
+export const DangerFirst = ({ heap }: { heap: HeapRef }) =>
+  heap.danger ? (
+    <p role="alert" className="danger pl-6 pr-3 py-2 font-semibold" data-testid="danger-first">
+      {heap.danger}
+    </p>
+  ) : null;
 
 /** Keep it, or go back; what went wrong stands above, what is missing below. */
-export function KeepBar({ entry, label, onKeep, missing = null }: { entry: EntryHandle; label: string; onKeep: () => void; /** What it still takes, as a sentence; null: nothing. */ missing?: string | null }) {
+export function KeepBar({
+  entry,
+  label,
+  onKeep,
+  missing = null,
+}: {
+  entry: EntryHandle;
+  label: string;
+  onKeep: () => void;
+  /** What it still takes, as a sentence; null: nothing. */ missing?: string | null;
+}) {
   return (
     <>
       <Problems list={entry.problems} />
-      <SaveButton label={label} busy={entry.busy} missing={missing ?? whoIsMissing(entry.by)} onSave={onKeep} />
+      <SaveButton
+        label={label}
+        busy={entry.busy}
+        missing={missing ?? whoIsMissing(entry.by)}
+        onSave={onKeep}
+      />
     </>
   );
 }

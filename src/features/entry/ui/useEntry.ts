@@ -15,23 +15,102 @@ import { usePreview as useAsked } from '@/ui/usePreview';
 import { previewEntry } from '../server/actions';
 
 /** What may be put into a heap: the store first, then the library; and the measures it is counted in. */
-export type StoreRef = { readonly sources: readonly { readonly key: string; readonly material: string; readonly load: string | null; readonly name: string; readonly says: string; readonly inStore: boolean }[]; readonly measures: readonly OwnMeasure[]; readonly risks: Readonly<Record<string, { readonly raw: boolean; readonly seeds: boolean }>> };
+export type StoreRef = {
+  readonly sources: readonly {
+    readonly key: string;
+    readonly material: string;
+    readonly load: string | null;
+    readonly name: string;
+    readonly says: string;
+    readonly inStore: boolean;
+  }[];
+  readonly measures: readonly OwnMeasure[];
+  readonly risks: Readonly<Record<string, { readonly raw: boolean; readonly seeds: boolean }>>;
+};
 /** The heap and the device that a form speaks for. */
-export type HeapRef = { readonly id: string; readonly name: string; readonly by: string; readonly nowLocal: string; readonly unit: 'C' | 'F'; /** Where the heaps of the site stand, where a form asks for neighbours. */ readonly placed?: readonly PlacedHeap[]; /** Whether its last round is fresh enough to count as read before a turning. */ readonly readLately?: boolean; /** What the site goes by. */ readonly templates?: readonly MethodTemplate[]; readonly template?: string; /** The rules it is kept under. */ readonly rules?: readonly { readonly title: string; readonly rule: Rule }[]; readonly onHold?: boolean; /** Why it should not go out yet, each in a sentence. */ readonly doubts?: readonly { readonly doubt: Doubt; readonly text: string }[]; /** Whether raw manure, food or sludge went in; null: nobody said. */ readonly rawIn?: boolean | null; /** It is in danger: what its page says comes before any work on it. */ readonly danger?: string | null; readonly store?: StoreRef; /** Where it is to stand, where that was said already. */ readonly to?: Position | null; readonly shape?: string | null };
+export type HeapRef = {
+  readonly id: string;
+  readonly name: string;
+  readonly by: string;
+  readonly nowLocal: string;
+  readonly unit: 'C' | 'F';
+  /** Where the heaps of the site stand, where a form asks for neighbours. */ readonly placed?: readonly PlacedHeap[];
+  /** Whether its last round is fresh enough to count as read before a turning. */ readonly readLately?: boolean;
+  /** What the site goes by. */ readonly templates?: readonly MethodTemplate[];
+  readonly template?: string;
+  /** The rules it is kept under. */ readonly rules?: readonly {
+    readonly title: string;
+    readonly rule: Rule;
+  }[];
+  readonly onHold?: boolean;
+  /** Why it should not go out yet, each in a sentence. */ readonly doubts?: readonly {
+    readonly doubt: Doubt;
+    readonly text: string;
+  }[];
+  /** Whether raw manure, food or sludge went in; null: nobody said. */ readonly rawIn?:
+    boolean | null;
+  /** It is in danger: what its page says comes before any work on it. */ readonly danger?:
+    string | null;
+  readonly store?: StoreRef;
+  /** Where it is to stand, where that was said already. */ readonly to?: Position | null;
+  readonly shape?: string | null;
+};
 
 /** One entry of a kind, from the form to the log. */
 export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   const { id, by, setBy, problems, setProblems, busy, keep } = useKept(heap.by);
   const [at, setAt] = useTyped<string | null>('at', null);
-  const form = useCallback((data: object): EntryForm => ({ id, batch: kind === 'opened' ? id : heap.id === '' ? null : heap.id, kind, at, by, data: data as Record<string, unknown> }), [id, kind, heap.id, at, by]);
-  const save = (data: object, then: () => void | Promise<void> = onDone): void => keep(() => keepHere(form(data), heap.name, kind), then);
+  const form = useCallback(
+    (data: object): EntryForm => ({
+      id,
+      batch: kind === 'opened' ? id : heap.id === '' ? null : heap.id,
+      kind,
+      at,
+      by,
+      data: data as Record<string, unknown>,
+    }),
+    [id, kind, heap.id, at, by],
+  );
+  const save = (data: object, then: () => void | Promise<void> = onDone): void =>
+    keep(() => keepHere(form(data), heap.name, kind), then);
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 
-const WORDS: Partial<Record<EntryKind, string>> = { turn: 'turned', water: 'watered', addition: 'added', merge: 'joined', split: 'part carried off', stack: 'stacked', transfer: 'taken off', move: 'moved', size: 'size', fix: 'changed', method: 'method', hold: 'hold', ready: 'ready', ended: 'ended', 'bay-wanted': 'bay wanted', observation: 'felt, smelled', note: 'note', built: 'closed', charge: 'went in', 'lay-up': 'what it is built by', correction: 'correction', 'probe-check': 'check of a thermometer', ambient: 'air', opened: 'opened', round: 'round', plan: 'places', position: 'where it stands', 'round-settings': 'distances', instrument: 'thermometer' };
+const WORDS: Partial<Record<EntryKind, string>> = {
+  turn: 'turned',
+  water: 'watered',
+  addition: 'added',
+  merge: 'joined',
+  split: 'part carried off',
+  stack: 'stacked',
+  transfer: 'taken off',
+  move: 'moved',
+  size: 'size',
+  fix: 'changed',
+  method: 'method',
+  hold: 'hold',
+  ready: 'ready',
+  ended: 'ended',
+  'bay-wanted': 'bay wanted',
+  observation: 'felt, smelled',
+  note: 'note',
+  built: 'closed',
+  charge: 'went in',
+  'lay-up': 'what it is built by',
+  correction: 'correction',
+  'probe-check': 'check of a thermometer',
+  ambient: 'air',
+  opened: 'opened',
+  round: 'round',
+  plan: 'places',
+  position: 'where it stands',
+  'round-settings': 'distances',
+  instrument: 'thermometer',
+};
 
 /** Through the outbox: what the hub cannot take now waits on this device. */
-export const keepHere = (form: EntryForm, name: string, kind: EntryKind): Promise<Kept> => keepAnswered(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
+export const keepHere = (form: EntryForm, name: string, kind: EntryKind): Promise<Kept> =>
+  keepAnswered(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
 export type EntryHandle = ReturnType<typeof useEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */

@@ -8,11 +8,58 @@ import type { Setting } from './queries';
 const MOST_KEPT = 60;
 
 /** The frame with the skyline in its sky, or what the page puts there instead. */
-export function FrameFor({ s, place, active, sky, wholeOnPhone, children }: { s: Setting; place: PlaceName; active?: string; sky?: ReactNode; wholeOnPhone?: boolean; children: ReactNode }) {
-  const heaps = s.board.filter((d) => d.state !== 'released' || d.id === active).map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume));
+export function FrameFor({
+  s,
+  place,
+  active,
+  sky,
+  wholeOnPhone,
+  children,
+}: {
+  s: Setting;
+  place: PlaceName;
+  active?: string;
+  sky?: ReactNode;
+  wholeOnPhone?: boolean;
+  children: ReactNode;
+}) {
+  const heaps = s.board
+    .filter((d) => d.state !== 'released' || d.id === active)
+    .map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume));
   return (
-    <Frame site={s.site.name} madeAt={s.now} keep={['/', '/round', '/waiting', '/more', '/fire', '/store', '/store/take-in', ...s.board.filter((d) => d.state === 'building').map((d) => `/batch/${d.id}/build`), ...s.board.filter((d) => d.state !== 'released').slice(0, MOST_KEPT).map((d) => `/batch/${d.id}`)]} place={place} sky={sky ?? <Skyline heaps={heaps} {...(active ? { active } : {})} />}
-      right={<><b className="disp">{s.airText}</b><br /><span className="q">{s.lastText}</span></>}
-      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }} bays={Object.fromEntries(s.board.filter((d) => d.bay !== null && d.state !== 'released').map((d) => [d.bay, d.id]))} {...(wholeOnPhone ? { wholeOnPhone } : {})}>{children}</Frame>
+    <Frame
+      site={s.site.name}
+      madeAt={s.now}
+      keep={[
+        '/',
+        '/round',
+        '/waiting',
+        '/more',
+        '/fire',
+        '/store',
+        '/store/take-in',
+        ...s.board.filter((d) => d.state === 'building').map((d) => `/batch/${d.id}/build`),
+        ...s.board
+          .filter((d) => d.state !== 'released')
+          .slice(0, MOST_KEPT)
+          .map((d) => `/batch/${d.id}`),
+      ]}
+      place={place}
+      sky={sky ?? <Skyline heaps={heaps} {...(active ? { active } : {})} />}
+      right={
+        <>
+          <b className="disp">{s.airText}</b>
+          <br />
+          <span className="q">{s.lastText}</span>
+        </>
+      }
+      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }}
+      bays={Object.fromEntries(
+        s.board.filter((d) => d.bay !== null && d.state !== 'released').map((d) => [d.bay, d.id]),
+      )}
+      {...(wholeOnPhone ? { wholeOnPhone } : {})}
+    >
+      {children}
+    </Frame>
   );
 }

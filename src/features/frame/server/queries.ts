@@ -13,11 +13,18 @@ import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
-
 export type AirPoint = { readonly at: number; readonly celsius: number };
 export type Setting = {
-  readonly site: Site; readonly prefs: Prefs; readonly unit: TempUnit; readonly now: number; readonly locale: Locale;
-  readonly board: readonly Digest[]; readonly siteState: SiteState; readonly air: readonly AirPoint[]; readonly airText: string; readonly lastText: string;
+  readonly site: Site;
+  readonly prefs: Prefs;
+  readonly unit: TempUnit;
+  readonly now: number;
+  readonly locale: Locale;
+  readonly board: readonly Digest[];
+  readonly siteState: SiteState;
+  readonly air: readonly AirPoint[];
+  readonly airText: string;
+  readonly lastText: string;
 };
 
 /** What every page needs: the site, this device's choices, all heaps, the air. Sends a new site to be named first. */
@@ -26,15 +33,35 @@ export async function setting(): Promise<Setting> {
   if (!site) redirect('/site');
   const [prefs, at] = [await readPrefs(), now()];
   const db = theDb();
-  const [board, siteEntries] = await Promise.all([snapshotRepo(db).board(site, at), logRepo(db).ofSite(site.id)]);
+  const [board, siteEntries] = await Promise.all([
+    snapshotRepo(db).board(site, at),
+    logRepo(db).ofSite(site.id),
+  ]);
   const unit = prefs.unit ?? site.unit;
   const siteState = foldSite(siteEntries);
-  const air = siteState.ambient.map((a) => ({ at: a.at, celsius: toCelsius(a.value, a.unit) })).filter((a) => a.at <= at).sort((a, b) => a.at - b.at);
+  const air = siteState.ambient
+    .map((a) => ({ at: a.at, celsius: toCelsius(a.value, a.unit) }))
+    .filter((a) => a.at <= at)
+    .sort((a, b) => a.at - b.at);
   const latest = air.at(-1);
-  const last = board.reduce<Digest | null>((a, b) => (a === null || b.lastLogged.at > a.lastLogged.at ? b : a), null);
+  const last = board.reduce<Digest | null>(
+    (a, b) => (a === null || b.lastLogged.at > a.lastLogged.at ? b : a),
+    null,
+  );
   return {
-    site, prefs, unit, now: at, locale: { timeZone: site.timeZone, unit, now: at, volume: prefs.volume }, board: [...board].sort(byBay), siteState, air,
-    airText: latest ? `Air ${tempText(latest.celsius, unit)}, ${ageText((at - latest.at) / MS.hour)} ago` : 'Air not read yet',
-    lastText: last ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${at - last.lastLogged.at < MS.minute ? 'just now' : `${ageText((at - last.lastLogged.at) / MS.hour)} ago`}` : 'Nothing logged yet',
+    site,
+    prefs,
+    unit,
+    now: at,
+    locale: { timeZone: site.timeZone, unit, now: at, volume: prefs.volume },
+    board: [...board].sort(byBay),
+    siteState,
+    air,
+    airText: latest
+      ? `Air ${tempText(latest.celsius, unit)}, ${ageText((at - latest.at) / MS.hour)} ago`
+      : 'Air not read yet',
+    lastText: last
+      ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${at - last.lastLogged.at < MS.minute ? 'just now' : `${ageText((at - last.lastLogged.at) / MS.hour)} ago`}`
+      : 'Nothing logged yet',
   };
 }

@@ -14,18 +14,32 @@ const AFTER_MS = 1000;
 const SLOW_MS = 4000;
 
 /** What this device has not told the hub yet, and whether it can: one line over every page, or nothing. */
-export function DeviceBar({ madeAt, keep }: { madeAt: number; /** Pages to keep on this device for when there is no signal. */ keep: readonly string[] }) {
+export function DeviceBar({
+  madeAt,
+  keep,
+}: {
+  madeAt: number;
+  /** Pages to keep on this device for when there is no signal. */ keep: readonly string[];
+}) {
   const router = useRouter();
   const refresh = useCallback(() => router.refresh(), [router]);
   const { items, online } = useOutbox(refresh);
   const [ahead, setAhead] = useState(0);
   useEffect(() => {
-    const look = (): void => { void recallClock().then(() => setAhead(clock.ahead()), () => undefined); };
+    const look = (): void => {
+      void recallClock().then(
+        () => setAhead(clock.ahead()),
+        () => undefined,
+      );
+    };
     look();
     return onOutbox(look);
   }, []);
   useEffect(() => {
-    const timer = setTimeout(() => { registerWorker(); keepPages(keep); }, AFTER_MS);
+    const timer = setTimeout(() => {
+      registerWorker();
+      keepPages(keep);
+    }, AFTER_MS);
     return () => clearTimeout(timer);
   }, [keep]);
   const held = items.filter((i) => i.state === 'waiting').length;
@@ -41,32 +55,73 @@ export function DeviceBar({ madeAt, keep }: { madeAt: number; /** Pages to keep 
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
   if (online && waiting === 0 && refused === 0 && !off) return null;
   return (
-    <div role="status" className="bg-soil text-soil-text text-[14.5px] leading-[1.25] px-4 py-2 flex items-center gap-2 flex-wrap min-h-[38px] print:hidden" data-testid="device-bar">
+    <div
+      role="status"
+      className="bg-soil text-soil-text text-[14.5px] leading-[1.25] px-4 py-2 flex items-center gap-2 flex-wrap min-h-[38px] print:hidden"
+      data-testid="device-bar"
+    >
       <Mark name="flag" size={17} />
       {!online && <b>No signal.</b>}
       {!online && <AsOf at={madeAt} />}
-      {waiting > 0 && <span>{countText(waiting, 'entry waits', 'entries wait')} on this device{online ? ' and will go up by themselves' : ''}.</span>}
+      {waiting > 0 && (
+        <span>
+          {countText(waiting, 'entry waits', 'entries wait')} on this device
+          {online ? ' and will go up by themselves' : ''}.
+        </span>
+      )}
       {refused > 0 && <b>{countText(refused, 'entry was', 'entries were')} refused.</b>}
-      {off && <span>This device’s clock is {clockText(ahead)}: its times are put right, and the log says so.</span>}
-      {waiting + refused > 0 && <a href="/waiting" className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center">Look at {waiting + refused === 1 ? 'it' : 'them'}</a>}
+      {off && (
+        <span>
+          This device’s clock is {clockText(ahead)}: its times are put right, and the log says so.
+        </span>
+      )}
+      {waiting + refused > 0 && (
+        <a
+          href="/waiting"
+          className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center"
+        >
+          Look at {waiting + refused === 1 ? 'it' : 'them'}
+        </a>
+      )}
     </div>
   );
 }
 
 /** When the page was made: without a signal it may be of yesterday. */
 function AsOf({ at }: { at: number }) {
-  return <span suppressHydrationWarning>This page is as of {new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' }).format(at)}.</span>;
+  return (
+    <span suppressHydrationWarning>
+      This page is as of{' '}
+      {new Intl.DateTimeFormat('en-GB', {
+        weekday: 'short',
+        hour: '2-digit',
+        minute: '2-digit',
+      }).format(at)}
+      .
+    </span>
+  );
 }
 
 /** The worker keeps pages for when there is no signal; browsers allow it on https and on this machine alone. */
 function registerWorker(): void {
-  if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js', { scope: '/', updateViaCache: 'none' }).catch(() => undefined);
+  if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator)
+    void navigator.serviceWorker
+      .register('/sw.js', { scope: '/', updateViaCache: 'none' })
+      .catch(() => undefined);
 }
 
 const KEPT_AT = 'zh_pages_kept';
 const KEEP_EVERY_MS = 20 * 60_000;
 /** Asks the worker to keep these pages as they are now, at most every twenty minutes. */
 function keepPages(urls: readonly string[]): void {
-  if (!('serviceWorker' in navigator) || !navigator.onLine || Date.now() - Number(localStorage.getItem(KEPT_AT) ?? 0) < KEEP_EVERY_MS) return;
-  void navigator.serviceWorker.ready.then((r) => { r.active?.postMessage({ type: 'KEEP_PAGES', urls }); localStorage.setItem(KEPT_AT, String(Date.now())); });
+  if (
+    !('serviceWorker' in navigator) ||
+    !navigator.onLine ||
+    Date.now() - Number(localStorage.getItem(KEPT_AT) ?? 0) < KEEP_EVERY_MS
+  )
+    return;
+  void navigator.serviceWorker.ready.then((r) => {
+    r.active?.postMessage({ type: 'KEEP_PAGES', urls });
+    localStorage.setItem(KEPT_AT, String(Date.now()));
+  });
 }

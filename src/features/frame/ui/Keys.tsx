@@ -6,11 +6,32 @@ import { Sheet } from '@/ui/Sheet';
 import { keysOff, switchKeys, useKeys } from '@/ui/useKeys';
 
 const LIST = [
-  ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'], ['G, then Y R B P K M O L E I F', 'Yard, Round, Bench, Plan, Store, Map, Open a heap, Rules, Records, Instruments, Flags'], ['U', '°C or °F'], ['?', 'this list'],
-  ['R T W A J S N', 'on a heap: a round, turned, watered, added, joined, felt and smelled, a note'], ['C', 'on a heap that is building: close it'], ['D', 'on a heap: the readings as a table'],
-  ['← →', 'on the chart: from round to round'], ['Esc', 'back, without keeping'],
+  ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'],
+  [
+    'G, then Y R B P K M O L E I F',
+    'Yard, Round, Bench, Plan, Store, Map, Open a heap, Rules, Records, Instruments, Flags',
+  ],
+  ['U', '°C or °F'],
+  ['?', 'this list'],
+  ['R T W A J S N', 'on a heap: a round, turned, watered, added, joined, felt and smelled, a note'],
+  ['C', 'on a heap that is building: close it'],
+  ['D', 'on a heap: the readings as a table'],
+  ['← →', 'on the chart: from round to round'],
+  ['Esc', 'back, without keeping'],
 ] as const;
-const PLACES: Record<string, string> = { y: '/', r: '/round', o: '/open', l: '/rules', e: '/records', b: '/bench', p: '/plan', k: '/store', m: '/map', i: '/instruments', f: '/labels' };
+const PLACES: Record<string, string> = {
+  y: '/',
+  r: '/round',
+  o: '/open',
+  l: '/rules',
+  e: '/records',
+  b: '/bench',
+  p: '/plan',
+  k: '/store',
+  m: '/map',
+  i: '/instruments',
+  f: '/labels',
+};
 /** How long G waits for its second letter. */
 const WAIT_MS = 1500;
 
@@ -22,16 +43,36 @@ export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; u
   useKeys((key) => {
     const place = PLACES[key];
     if (key === 'g') asked.current = performance.now();
-    else if (place && performance.now() - asked.current < WAIT_MS) { asked.current = 0; router.push(place); }
-    else if (key === 'u') { remember('zh_unit', unit === 'C' ? 'F' : 'C'); router.refresh(); }
-    else if (key === '?') setOpen(true);
-    else if (/^[0-9]$/.test(key)) { const heap = bays[key === '0' ? '10' : key]; if (heap) router.push(`/batch/${heap}`); }
+    else if (place && performance.now() - asked.current < WAIT_MS) {
+      asked.current = 0;
+      router.push(place);
+    } else if (key === 'u') {
+      remember('zh_unit', unit === 'C' ? 'F' : 'C');
+      router.refresh();
+    } else if (key === '?') setOpen(true);
+    else if (/^[0-9]$/.test(key)) {
+      const heap = bays[key === '0' ? '10' : key];
+      if (heap) router.push(`/batch/${heap}`);
+    }
   });
   return (
     <>
-      <button type="button" className="text-[13px] text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text" onClick={() => setOpen(true)}>Keys</button>
+      <button
+        type="button"
+        className="text-[13px] text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text"
+        onClick={() => setOpen(true)}
+      >
+        Keys
+      </button>
       <Sheet open={open} onOpenChange={setOpen} title="Keys">
-        <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">{LIST.map(([key, what]) => <div key={key} className="contents"><dt className="disp font-bold whitespace-nowrap">{key}</dt><dd>{what}</dd></div>)}</dl>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
+          {LIST.map(([key, what]) => (
+            <div key={key} className="contents">
+              <dt className="disp font-bold whitespace-nowrap">{key}</dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
         <OffSwitch />
       </Sheet>
     </>
@@ -40,5 +81,18 @@ export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; u
 
 function OffSwitch() {
   const [on, setOn] = useState(() => !keysOff());
-  return <label className="flex items-center gap-3 min-h-[44px] font-semibold"><input type="checkbox" className="size-5" checked={on} onChange={(e) => { setOn(e.target.checked); switchKeys(!e.target.checked); }} />Single keys do something on this device</label>;
+  return (
+    <label className="flex items-center gap-3 min-h-[44px] font-semibold">
+      <input
+        type="checkbox"
+        className="size-5"
+        checked={on}
+        onChange={(e) => {
+          setOn(e.target.checked);
+          switchKeys(!e.target.checked);
+        }}
+      />
+      Single keys do something on this device
+    </label>
+  );
 }

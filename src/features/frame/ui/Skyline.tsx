@@ -15,11 +15,37 @@ export function Skyline({ heaps, active }: { heaps: readonly SkylineHeap[]; acti
           const chosen = heap.id === active;
           const x = 10 + step * (i + 0.5);
           return (
-            <Link key={heap.id} prefetch={false} href={`/batch/${heap.id}`} aria-label={heap.says} aria-current={chosen ? 'page' : undefined}>
+            <Link
+              key={heap.id}
+              prefetch={false}
+              href={`/batch/${heap.id}`}
+              aria-label={heap.says}
+              aria-current={chosen ? 'page' : undefined}
+            >
               <title>{heap.says}</title>
               <rect x={x - step / 2} y={0} width={step} height={94} fill="transparent" />
-              {chosen && <path d={`M${x - 33} 94h66`} stroke="var(--color-ink)" strokeWidth={1.4} strokeDasharray="3 3" />}
-              <g className={chosen ? 'lift' : undefined}><Mound heap={heap} place={{ x, base: chosen ? 87 : 94, maxW: step - 4, maxH: 44, largest, small: true, chosen }} /></g>
+              {chosen && (
+                <path
+                  d={`M${x - 33} 94h66`}
+                  stroke="var(--color-ink)"
+                  strokeWidth={1.4}
+                  strokeDasharray="3 3"
+                />
+              )}
+              <g className={chosen ? 'lift' : undefined}>
+                <Mound
+                  heap={heap}
+                  place={{
+                    x,
+                    base: chosen ? 87 : 94,
+                    maxW: step - 4,
+                    maxH: 44,
+                    largest,
+                    small: true,
+                    chosen,
+                  }}
+                />
+              </g>
             </Link>
           );
         })}

@@ -5,25 +5,89 @@ import { remember } from '@/ui/remember';
 
 type Option = { readonly value: string; readonly label: string };
 
-function Switch({ label, cookie, value, options, onChange }: { label: string; cookie: 'zh_unit' | 'zh_volume' | 'zh_light'; value: string; options: readonly Option[]; onChange?: (v: string) => void }) {
+function Switch({
+  label,
+  cookie,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  cookie: 'zh_unit' | 'zh_volume' | 'zh_light';
+  value: string;
+  options: readonly Option[];
+  onChange?: (v: string) => void;
+}) {
   const router = useRouter();
-  const choose = (next: string): void => { if (!next) return; remember(cookie, next); onChange?.(next); router.refresh(); };
+  const choose = (next: string): void => {
+    if (!next) return;
+    remember(cookie, next);
+    onChange?.(next);
+    router.refresh();
+  };
   return (
-    <ToggleGroup.Root type="single" value={value} onValueChange={choose} aria-label={label} className="flex border border-soil-dim rounded-[3px]">
+    <ToggleGroup.Root
+      type="single"
+      value={value}
+      onValueChange={choose}
+      aria-label={label}
+      className="flex border border-soil-dim rounded-[3px]"
+    >
       {options.map((o) => (
-        <ToggleGroup.Item key={o.value} value={o.value} className="px-2.5 min-h-[26px] pointer-coarse:min-h-[44px] pointer-coarse:px-3.5 text-[13px] font-medium text-soil-text data-[state=on]:bg-soil-text data-[state=on]:text-soil data-[state=on]:font-bold focus-visible:outline-soil-text cursor-pointer">{o.label}</ToggleGroup.Item>
+        <ToggleGroup.Item
+          key={o.value}
+          value={o.value}
+          className="px-2.5 min-h-[26px] pointer-coarse:min-h-[44px] pointer-coarse:px-3.5 text-[13px] font-medium text-soil-text data-[state=on]:bg-soil-text data-[state=on]:text-soil data-[state=on]:font-bold focus-visible:outline-soil-text cursor-pointer"
+        >
+          {o.label}
+        </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>
   );
 }
 
 /** °C or °F, m³ or yd³, Sun or Shed: each sticks on this device. */
-export function Switches({ unit, volume, light }: { unit: string; volume: string; light: string | null }) {
+export function Switches({
+  unit,
+  volume,
+  light,
+}: {
+  unit: string;
+  volume: string;
+  light: string | null;
+}) {
   return (
     <div className="flex items-center gap-3 flex-wrap">
-      <Switch label="Temperatures in" cookie="zh_unit" value={unit} options={[{ value: 'C', label: '°C' }, { value: 'F', label: '°F' }]} />
-      <Switch label="Volumes in" cookie="zh_volume" value={volume} options={[{ value: 'm3', label: 'm³' }, { value: 'yd3', label: 'yd³' }]} />
-      <Switch label="Light" cookie="zh_light" value={light ?? ''} options={[{ value: 'sun', label: 'Sun' }, { value: 'shed', label: 'Shed' }]} onChange={(v) => { document.documentElement.dataset.light = v; }} />
+      <Switch
+        label="Temperatures in"
+        cookie="zh_unit"
+        value={unit}
+        options={[
+          { value: 'C', label: '°C' },
+          { value: 'F', label: '°F' },
+        ]}
+      />
+      <Switch
+        label="Volumes in"
+        cookie="zh_volume"
+        value={volume}
+        options={[
+          { value: 'm3', label: 'm³' },
+          { value: 'yd3', label: 'yd³' },
+        ]}
+      />
+      <Switch
+        label="Light"
+        cookie="zh_light"
+        value={light ?? ''}
+        options={[
+          { value: 'sun', label: 'Sun' },
+          { value: 'shed', label: 'Shed' },
+        ]}
+        onChange={(v) => {
+          document.documentElement.dataset.light = v;
+        }}
+      />
     </div>
   );
 }

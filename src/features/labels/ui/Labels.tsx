@@ -5,7 +5,13 @@ import { Mound, type MoundProps } from '@/charts/Mound';
 import { Field } from '@/ui/Field';
 import { baseAddress, LABEL_SHEETS } from '../sheets';
 
-export type Flag = { readonly id: string; readonly code: string; readonly name: string; readonly line: string; readonly picture: MoundProps };
+export type Flag = {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string;
+  readonly line: string;
+  readonly picture: MoundProps;
+};
 
 /** Flags to print: which heaps, on which sheet, with an address that a phone in the yard reaches. */
 export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: string }) {
@@ -16,48 +22,178 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
   const sheet = LABEL_SHEETS.find((s) => s.id === sheetId)!;
   const each = sheet.columns * sheet.rows;
   const used = Number(skip);
-  const skipProblem = Number.isInteger(used) && used >= 0 && used < each && skip.trim() !== '' ? undefined : `A whole number from 0 to ${each - 1}.`;
+  const skipProblem =
+    Number.isInteger(used) && used >= 0 && used < each && skip.trim() !== ''
+      ? undefined
+      : `A whole number from 0 to ${each - 1}.`;
   const address = baseAddress(base);
   const largest = Math.max(...flags.map((f) => f.picture.volume), 1);
   const ready = chosen.length > 0 && address.ok && !skipProblem;
-  const href = ready ? `/labels.pdf?${new URLSearchParams({ sheet: sheetId, base: address.base, heaps: chosen.join(','), skip: String(used) })}` : undefined;
+  const href = ready
+    ? `/labels.pdf?${new URLSearchParams({ sheet: sheetId, base: address.base, heaps: chosen.join(','), skip: String(used) })}`
+    : undefined;
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="flags-title">
         <h1 id="flags-title">Flags</h1>
-        <p className="q mt-2 max-w-[620px]">A flag in each heap: its letter, its name, since when, and a code that opens its log on a phone. Print, cut, and put it behind something that sheds rain.</p>
+        <p className="q mt-2 max-w-[620px]">
+          A flag in each heap: its letter, its name, since when, and a code that opens its log on a
+          phone. Print, cut, and put it behind something that sheds rain.
+        </p>
         {flags.length === 0 && <p className="mt-4">No heap stands here yet. Open one first.</p>}
-        <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-6">{flags.map((f) => (
-          <li key={f.id} className="border-b border-rule"><label className="flex items-center gap-3 min-h-[60px] cursor-pointer">
-            <input type="checkbox" className="size-6" checked={chosen.includes(f.id)} onChange={(e) => setChosen((all) => (e.target.checked ? flags.map((x) => x.id).filter((id) => id === f.id || all.includes(id)) : all.filter((id) => id !== f.id)))} />
-            <svg width={56} height={42} viewBox="0 0 74 54" aria-hidden="true"><Mound heap={f.picture} place={{ x: 34, base: 52, maxW: 66, maxH: 32, largest, small: true }} /><path d="M0 52H74" stroke="var(--color-ink)" strokeWidth={1.8} /></svg>
-            <span className="leading-[1.25]"><b className="disp text-[16px]">{f.name}</b><span className="q block text-[13.5px]">{f.line}</span></span>
-          </label></li>
-        ))}</ul>
-        {flags.length > 0 && <p className="mt-3 flex gap-2"><button type="button" className="btn" onClick={() => setChosen(flags.map((f) => f.id))}>All</button><button type="button" className="btn" onClick={() => setChosen([])}>None</button></p>}
+        <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-6">
+          {flags.map((f) => (
+            <li key={f.id} className="border-b border-rule">
+              <label className="flex items-center gap-3 min-h-[60px] cursor-pointer">
+                <input
+                  type="checkbox"
+                  className="size-6"
+                  checked={chosen.includes(f.id)}
+                  onChange={(e) =>
+                    setChosen((all) =>
+                      e.target.checked
+                        ? flags.map((x) => x.id).filter((id) => id === f.id || all.includes(id))
+                        : all.filter((id) => id !== f.id),
+                    )
+                  }
+                />
+                <svg width={56} height={42} viewBox="0 0 74 54" aria-hidden="true">
+                  <Mound
+                    heap={f.picture}
+                    place={{ x: 34, base: 52, maxW: 66, maxH: 32, largest, small: true }}
+                  />
+                  <path d="M0 52H74" stroke="var(--color-ink)" strokeWidth={1.8} />
+                </svg>
+                <span className="leading-[1.25]">
+                  <b className="disp text-[16px]">{f.name}</b>
+                  <span className="q block text-[13.5px]">{f.line}</span>
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+        {flags.length > 0 && (
+          <p className="mt-3 flex gap-2">
+            <button type="button" className="btn" onClick={() => setChosen(flags.map((f) => f.id))}>
+              All
+            </button>
+            <button type="button" className="btn" onClick={() => setChosen([])}>
+              None
+            </button>
+          </p>
+        )}
       </section>
-      <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-4" aria-label="How to print them">
+      <aside
+        className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-4"
+        aria-label="How to print them"
+      >
         <h2>Print</h2>
-        <div><label className="label" htmlFor="sheet">Sheet</label><select id="sheet" className="field" value={sheetId} onChange={(e) => setSheetId(e.target.value)}>{LABEL_SHEETS.map((s) => <option key={s.id} value={s.id}>{s.title}</option>)}</select></div>
-        <SheetPicture columns={sheet.columns} rows={sheet.rows} used={skipProblem ? 0 : used} filled={chosen.length} paper={sheet.paper} />
-        <Field label="Labels used up on the first sheet" inputMode="numeric" value={skip} onChange={(e) => setSkip(e.target.value)} problem={skipProblem} />
-        <Field label="Address that phones reach" value={base} inputMode="url" onChange={(e) => setBase(e.target.value)} problem={address.ok ? undefined : address.problem} hint={address.ok && address.warning === null ? 'The code on each flag opens the heap there' : undefined} />
-        {address.ok && address.warning && <p role="status" className="marked font-semibold">{address.warning}</p>}
+        <div>
+          <label className="label" htmlFor="sheet">
+            Sheet
+          </label>
+          <select
+            id="sheet"
+            className="field"
+            value={sheetId}
+            onChange={(e) => setSheetId(e.target.value)}
+          >
+            {LABEL_SHEETS.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.title}
+              </option>
+            ))}
+          </select>
+        </div>
+        <SheetPicture
+          columns={sheet.columns}
+          rows={sheet.rows}
+          used={skipProblem ? 0 : used}
+          filled={chosen.length}
+          paper={sheet.paper}
+        />
+        <Field
+          label="Labels used up on the first sheet"
+          inputMode="numeric"
+          value={skip}
+          onChange={(e) => setSkip(e.target.value)}
+          problem={skipProblem}
+        />
+        <Field
+          label="Address that phones reach"
+          value={base}
+          inputMode="url"
+          onChange={(e) => setBase(e.target.value)}
+          problem={address.ok ? undefined : address.problem}
+          hint={
+            address.ok && address.warning === null
+              ? 'The code on each flag opens the heap there'
+              : undefined
+          }
+        />
+        {address.ok && address.warning && (
+          <p role="status" className="marked font-semibold">
+            {address.warning}
+          </p>
+        )}
         <p className="q text-[13.5px]">Print at 100 %, not ‘fit to page’.</p>
-        {href ? <a className="btn key !min-h-[60px]" href={href} target="_blank" rel="noreferrer"><Printer size={20} aria-hidden="true" />Make {chosen.length} {chosen.length === 1 ? 'flag' : 'flags'} (PDF)</a> : <button type="button" className="btn key !min-h-[60px]" disabled>Choose a heap first</button>}
+        {href ? (
+          <a className="btn key !min-h-[60px]" href={href} target="_blank" rel="noreferrer">
+            <Printer size={20} aria-hidden="true" />
+            Make {chosen.length} {chosen.length === 1 ? 'flag' : 'flags'} (PDF)
+          </a>
+        ) : (
+          <button type="button" className="btn key !min-h-[60px]" disabled>
+            Choose a heap first
+          </button>
+        )}
       </aside>
     </div>
   );
 }
 
 /** The first sheet as it will come out: what is used up, what is printed. */
-function SheetPicture({ columns, rows, used, filled, paper }: { columns: number; rows: number; used: number; filled: number; paper: string }) {
+function SheetPicture({
+  columns,
+  rows,
+  used,
+  filled,
+  paper,
+}: {
+  columns: number;
+  rows: number;
+  used: number;
+  filled: number;
+  paper: string;
+}) {
   const [w, h] = paper === 'A4' ? [105, 148] : [108, 140];
   const [cw, ch] = [w / columns, h / rows];
   return (
-    <svg viewBox={`-1 -1 ${w + 2} ${h + 2}`} className="w-[130px]" role="img" aria-label={`${columns * rows} labels on a sheet, ${used} of them used up`}>
-      <rect width={w} height={h} fill="var(--color-paper)" stroke="var(--color-ink)" strokeWidth={1.4} />
-      {Array.from({ length: columns * rows }, (_, i) => <rect key={i} x={(i % columns) * cw + 2} y={Math.floor(i / columns) * ch + 2} width={cw - 4} height={ch - 4} fill={i < used ? 'url(#hatch-small)' : i < used + filled ? 'var(--color-ink)' : 'none'} stroke="var(--color-rule-2)" strokeDasharray={i < used + filled ? undefined : '2 2'} />)}
+    <svg
+      viewBox={`-1 -1 ${w + 2} ${h + 2}`}
+      className="w-[130px]"
+      role="img"
+      aria-label={`${columns * rows} labels on a sheet, ${used} of them used up`}
+    >
+      <rect
+        width={w}
+        height={h}
+        fill="var(--color-paper)"
+        stroke="var(--color-ink)"
+        strokeWidth={1.4}
+      />
+      {Array.from({ length: columns * rows }, (_, i) => (
+        <rect
+          key={i}
+          x={(i % columns) * cw + 2}
+          y={Math.floor(i / columns) * ch + 2}
+          width={cw - 4}
+          height={ch - 4}
+          fill={i < used ? 'url(#hatch-small)' : i < used + filled ? 'var(--color-ink)' : 'none'}
+          stroke="var(--color-rule-2)"
+          strokeDasharray={i < used + filled ? undefined : '2 2'}
+        />
+      ))}
     </svg>
   );
 }

@@ -6,4 +6,9 @@ import { storeRepo } from '@/db/repositories/store';
 import { mapView, type MapView } from '../view';
 
 /** The map of the site as it stands. */
-export const mapOf = async (site: string, board: readonly Digest[], locale: Locale, volume: VolumeUnit): Promise<MapView> => mapView(await storeRepo(theDb()).state(site), board, locale, volume);
+export const mapOf = async (
+  site: string,
+  board: readonly Digest[],
+  locale: Locale,
+  volume: VolumeUnit,
+): Promise<MapView> => mapView(await storeRepo(theDb()).state(site), board, locale, volume);

@@ -1,5 +1,12 @@
 import loadHighs from 'highs';
-import { jobsAhead, planAhead, type AheadDay, type Constraint, type Programme, type Solve } from '@/core/advice/ahead';
+import {
+  jobsAhead,
+  planAhead,
+  type AheadDay,
+  type Constraint,
+  type Programme,
+  type Solve,
+} from '@/core/advice/ahead';
 import { isLive } from '@/core/advice/situation';
 import { handsOf, ROUND_MINUTES } from '@/core/advice/tasks';
 import { cardOf } from '@/core/digest/card';
@@ -18,11 +25,26 @@ let loaded: ReturnType<typeof loadHighs> | null = null;
 /** The programme in the LP text that solvers read, with short names. */
 function lpText({ variables, constraints }: Programme, name: (v: string) => string): string {
   const rows = new Map(constraints.map((c) => [c.name, [] as string[]]));
-  for (const v of variables) for (const [c, k] of v.in) if (k !== 0) rows.get(c)!.push(`${k < 0 ? '-' : '+'} ${Math.abs(k)} ${name(v.name)}`);
-  const bound = (c: Constraint): string => (c.equal !== undefined ? `= ${c.equal}` : c.max !== undefined ? `<= ${c.max}` : `>= ${c.min ?? 0}`);
+  for (const v of variables)
+    for (const [c, k] of v.in)
+      if (k !== 0) rows.get(c)!.push(`${k < 0 ? '-' : '+'} ${Math.abs(k)} ${name(v.name)}`);
+  const bound = (c: Constraint): string =>
+    c.equal !== undefined
+      ? `= ${c.equal}`
+      : c.max !== undefined
+        ? `<= ${c.max}`
+        : `>= ${c.min ?? 0}`;
   return [
-    'Minimize', ` obj: ${variables.map((v) => `+ ${v.cost} ${name(v.name)}`).join('\n ')}`, 'Subject To',
-    ...constraints.flatMap((c, i) => (rows.get(c.name)!.length > 0 ? [` c${i}: ${rows.get(c.name)!.join(' ')} ${bound(c)}`] : [])), 'Binary', ...variables.flatMap((v) => (v.binary ? [` ${name(v.name)}`] : [])), 'End', '',
+    'Minimize',
+    ` obj: ${variables.map((v) => `+ ${v.cost} ${name(v.name)}`).join('\n ')}`,
+    'Subject To',
+    ...constraints.flatMap((c, i) =>
+      rows.get(c.name)!.length > 0 ? [` c${i}: ${rows.get(c.name)!.join(' ')} ${bound(c)}`] : [],
+    ),
+    'Binary',
+    ...variables.flatMap((v) => (v.binary ? [` ${name(v.name)}`] : [])),
+    'End',
+    '',
   ].join('\n');
 }
 
@@ -31,14 +53,25 @@ export const solve: Solve = async (programme) => {
   const names = new Map(programme.variables.map((v, i) => [v.name, `v${i}`]));
   try {
     const highs = await (loaded ??= loadHighs());
-    const solution = highs.solve(lpText(programme, (v) => names.get(v)!), { time_limit: PATIENCE_MS / 1000, mip_rel_gap: GAP, output_flag: false });
+    const solution = highs.solve(
+      lpText(programme, (v) => names.get(v)!),
+      { time_limit: PATIENCE_MS / 1000, mip_rel_gap: GAP, output_flag: false },
+    );
     if (solution.Status !== 'Optimal' && solution.Status !== 'Time limit reached') return null;
     const values = new Map<string, number>();
-    for (const [v, short] of names) { const value = (solution.Columns as Record<string, { Primal?: number }>)[short]?.Primal ?? 0; if (Math.abs(value) > 1e-6) values.set(v, value); }
-    return programme.constraints.filter((c) => c.name.startsWith('once:')).length > values.size ? null : values;
+    for (const [v, short] of names) {
+      const value = (solution.Columns as Record<string, { Primal?: number }>)[short]?.Primal ?? 0;
+      if (Math.abs(value) > 1e-6) values.set(v, value);
+    }
+    return programme.constraints.filter((c) => c.name.startsWith('once:')).length > values.size
+      ? null
+      : values;
   } catch (error) {
     loaded = null; // its memory is in no state to be used again
-    log.warn({ error: error instanceof Error ? error.message : error }, 'the plan was not solved; the least loaded days are taken');
+    log.warn(
+      { error: error instanceof Error ? error.message : error },
+      'the plan was not solved; the least loaded days are taken',
+    );
     return null;
   }
 };
@@ -50,21 +83,44 @@ const USUAL_START_MIN = 9.5 * 60;
 
 /** The days ahead with what the crew and the machine have on each. */
 export function daysAhead(work: Work | null, timeZone: string, now: number): AheadDay[] {
-  const days = localDays(zoneOf(timeZone), now, now + (DAYS_AHEAD + 1) * MS.day).slice(0, DAYS_AHEAD);
+  const days = localDays(zoneOf(timeZone), now, now + (DAYS_AHEAD + 1) * MS.day).slice(
+    0,
+    DAYS_AHEAD,
+  );
   const start = work ? minutesOfClock(work.from) + 60 : USUAL_START_MIN;
   return days.map((d, i) => {
     const at = d.start + start * MS.minute;
-    const hands = work ? handsOf(work, weekdayOf(timeZone, at).weekday, i === 0 ? weekdayOf(timeZone, now).minute : null) : { people: [], machineMinutes: 0 };
+    const hands = work
+      ? handsOf(
+          work,
+          weekdayOf(timeZone, at).weekday,
+          i === 0 ? weekdayOf(timeZone, now).minute : null,
+        )
+      : { people: [], machineMinutes: 0 };
     // What is left of today is planned from now on.
-    return { start: d.start, work: i === 0 ? Math.max(at, Math.min(now, d.end - 1)) : at, crewMinutes: hands.people.reduce((sum, q) => sum + q.minutes, 0), machineMinutes: hands.machineMinutes };
+    return {
+      start: d.start,
+      work: i === 0 ? Math.max(at, Math.min(now, d.end - 1)) : at,
+      crewMinutes: hands.people.reduce((sum, q) => sum + q.minutes, 0),
+      machineMinutes: hands.machineMinutes,
+    };
   });
 }
 
 /** The plan of the site as it stands. */
-export async function planOf(board: readonly Digest[], work: Work | null, timeZone: string, now: number) {
+export async function planOf(
+  board: readonly Digest[],
+  work: Work | null,
+  timeZone: string,
+  now: number,
+) {
   const days = daysAhead(work, timeZone, now);
   const cards = board.map(cardOf);
   const rounds = board.filter((d) => isLive(d.situation)).length * ROUND_MINUTES;
   const chores = (work?.chores ?? []).reduce((sum, c) => sum + c.minutes / c.everyDays, 0);
-  return { days, cards, plan: await planAhead(jobsAhead(cards, days, now), days, Math.round(rounds + chores), solve) };
+  return {
+    days,
+    cards,
+    plan: await planAhead(jobsAhead(cards, days, now), days, Math.round(rounds + chores), solve),
+  };
 }

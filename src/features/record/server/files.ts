@@ -13,13 +13,22 @@ import { fileNameOf, safeName } from '../view';
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** A batch as the log knew it at a moment, with the chained entries that tell it. */
-export type Logged = { readonly state: BatchState; readonly siteState: SiteState; readonly chained: readonly { readonly entry: Entry; readonly prev: string }[] };
+export type Logged = {
+  readonly state: BatchState;
+  readonly siteState: SiteState;
+  readonly chained: readonly { readonly entry: Entry; readonly prev: string }[];
+};
 
 /** Waits until whoever writes now is done and the moment is over: then what the log knew at that moment is settled. */
 async function settled(site: Site, until: number): Promise<void> {
-  await theDb().transaction().execute((trx) => logRepo(trx).takeTurn(site.id));
+  await theDb()
+    .transaction()
+    .execute((trx) => logRepo(trx).takeTurn(site.id));
   const left = until - now();
-  if (left >= 0 && left < MOST_WAIT_MS) await new Promise((done) => { setTimeout(done, left + 2); });
+  if (left >= 0 && left < MOST_WAIT_MS)
+    await new Promise((done) => {
+      setTimeout(done, left + 2);
+    });
 }
 const MOST_WAIT_MS = 50;
 
@@ -29,21 +38,39 @@ export async function loggedAt(site: Site, id: string, until: number): Promise<L
   const chained = await logRepo(theDb()).chained(site.id, id, until);
   const own = chained.map((c) => c.entry).filter((e) => e.batch !== null);
   if (!own.some((e) => e.kind === 'opened')) return null;
-  return { chained, state: foldBatch(own), siteState: foldSite(chained.map((c) => c.entry).filter((e) => e.batch === null)) };
+  return {
+    chained,
+    state: foldBatch(own),
+    siteState: foldSite(chained.map((c) => c.entry).filter((e) => e.batch === null)),
+  };
 }
 
 /**
  * The batch file's text with its trail: always the same bytes for one moment. Null while it is building.
  * @param terms the version of its rules and policy; those in force, unless another is asked for
  */
-export function fileTextOf(site: Site, { state, siteState, chained }: Logged, terms?: Terms): string | null {
+export function fileTextOf(
+  site: Site,
+  { state, siteState, chained }: Logged,
+  terms?: Terms,
+): string | null {
   const file = batchFileOf(state, site, siteState, terms);
   return file && `${JSON.stringify({ ...file, trail: trailOf(site.id, chained) }, null, 1)}\n`;
 }
 
 export const attachment = (body: BodyInit, type: string, name: string): Response =>
-  new Response(body, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' } });
-export const sorry = (message: string, status: number): Response => new Response(`${message}\n`, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+  new Response(body, {
+    headers: {
+      'content-type': type,
+      'content-disposition': `attachment; filename="${name}"`,
+      'cache-control': 'no-store',
+    },
+  });
+export const sorry = (message: string, status: number): Response =>
+  new Response(`${message}\n`, {
+    status,
+    headers: { 'content-type': 'text/plain; charset=utf-8' },
+  });
 export const NO_HEAP = 'There is no such heap on this site.';
 
 /** The moment that a link names, else this one. Null: what it names is not a time. */
@@ -61,10 +88,22 @@ export async function batchFileResponse(request: Request, id: string): Promise<R
   const version = new URL(request.url).searchParams.get('version');
   const { terms, opened } = logged.state;
   const asked = version === null ? undefined : terms.find((t) => String(t.version) === version);
-  if (version !== null && !asked) return sorry(`This heap has no version '${version}' of its rules and policy; it has 1 to ${terms.length}.`, 404);
+  if (version !== null && !asked)
+    return sorry(
+      `This heap has no version '${version}' of its rules and policy; it has 1 to ${terms.length}.`,
+      404,
+    );
   const text = fileTextOf(site, logged, asked);
-  if (!text) return sorry('This heap is still building: no clock has started, so there is no batch file yet. Close it first.', 409);
-  return attachment(text, 'application/json; charset=utf-8', fileNameOf(opened.code, asked?.version));
+  if (!text)
+    return sorry(
+      'This heap is still building: no clock has started, so there is no batch file yet. Close it first.',
+      409,
+    );
+  return attachment(
+    text,
+    'application/json; charset=utf-8',
+    fileNameOf(opened.code, asked?.version),
+  );
 }
 
 /** Every reading as a row, in the long form that can be brought in again; struck ones keep their flag. */
@@ -73,8 +112,24 @@ export async function readingsResponse(id: string): Promise<Response> {
   const logged = await loggedAt(site, id, now());
   if (!logged) return sorry(NO_HEAP, 404);
   const { state } = logged;
-  const rows = [...state.readings].sort((a, b) => (a.at < b.at ? -1 : 1)).map((r) => ({
-    time: r.at, point: r.point, value: r.value, unit: r.unit, probe: r.probe ?? '', round: r.round ?? '', flag: r.flag ?? '', reason: r.flagReason ?? '', id: r.id, high: typeof r.high === 'number' ? r.high : '', marks: Array.isArray(r.marks) ? r.marks.join(' ') : '',
-  }));
-  return attachment(`${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`, 'text/csv; charset=utf-8', `${safeName(state.opened.code)}-readings.csv`);
+  const rows = [...state.readings]
+    .sort((a, b) => (a.at < b.at ? -1 : 1))
+    .map((r) => ({
+      time: r.at,
+      point: r.point,
+      value: r.value,
+      unit: r.unit,
+      probe: r.probe ?? '',
+      round: r.round ?? '',
+      flag: r.flag ?? '',
+      reason: r.flagReason ?? '',
+      id: r.id,
+      high: typeof r.high === 'number' ? r.high : '',
+      marks: Array.isArray(r.marks) ? r.marks.join(' ') : '',
+    }));
+  return attachment(
+    `${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`,
+    'text/csv; charset=utf-8',
+    `${safeName(state.opened.code)}-readings.csv`,
+  );
 }

@@ -23,7 +23,14 @@ type Element = ReturnType<Doc['struct']>;
 type Pen = { readonly doc: Doc; readonly into: Element };
 
 /** Something of the document, told for what it is. */
-const tagged = ({ doc, into }: Pen, role: Role, draw: () => void, options: { alt?: string } = {}): void => { into.add(doc.struct(role, options, draw)); };
+const tagged = (
+  { doc, into }: Pen,
+  role: Role,
+  draw: () => void,
+  options: { alt?: string } = {},
+): void => {
+  into.add(doc.struct(role, options, draw));
+};
 
 /** A part that holds others: a table its rows, a list its items. */
 function within({ doc, into }: Pen, role: Role, draw: (pen: Pen) => void): void {
@@ -38,15 +45,29 @@ function room(doc: Doc, height: number): void {
   if (doc.y + height > bottom(doc)) doc.addPage();
 }
 
-function para(pen: Pen, text: string, { size = 9.5, which = 'text' as Face, color = INK, gap = 3, role = 'P' as Role } = {}): void {
+function para(
+  pen: Pen,
+  text: string,
+  { size = 9.5, which = 'text' as Face, color = INK, gap = 3, role = 'P' as Role } = {},
+): void {
   const { doc } = pen;
   room(doc, size * 1.4);
-  tagged(pen, role, () => face(doc, text, which, size).fillColor(color).text(text, MARGIN.left, doc.y, { width: width(doc), lineGap: 1.2 }));
+  tagged(pen, role, () =>
+    face(doc, text, which, size)
+      .fillColor(color)
+      .text(text, MARGIN.left, doc.y, { width: width(doc), lineGap: 1.2 }),
+  );
   doc.y += gap;
 }
 
 /** A line between parts: for the eye alone. */
-function rule(doc: Doc, weight: number, color: string, toX = MARGIN.left + width(doc), fromX = MARGIN.left): void {
+function rule(
+  doc: Doc,
+  weight: number,
+  color: string,
+  toX = MARGIN.left + width(doc),
+  fromX = MARGIN.left,
+): void {
   doc.markContent('Artifact', { type: 'Layout' });
   doc.moveTo(fromX, doc.y).lineTo(toX, doc.y).lineWidth(weight).strokeColor(color).stroke();
   doc.endMarkedContent();
@@ -70,7 +91,10 @@ function list(pen: Pen, items: readonly string[], size = 9): void {
       const y = doc.y;
       tagged(inner, 'LI', () => {
         doc.fillColor(INK).text('·', MARGIN.left + 2, y, { width: 8 });
-        face(doc, item, 'text', size).text(item, MARGIN.left + 12, y, { width: width(doc) - 12, lineGap: 1 });
+        face(doc, item, 'text', size).text(item, MARGIN.left + 12, y, {
+          width: width(doc) - 12,
+          lineGap: 1,
+        });
       });
       doc.y += 1.5;
     }
@@ -78,18 +102,33 @@ function list(pen: Pen, items: readonly string[], size = 9): void {
 }
 
 function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly number[]): void {
-  if (rows.length === 0) { para(pen, none, { color: DIM }); return; }
+  if (rows.length === 0) {
+    para(pen, none, { color: DIM });
+    return;
+  }
   const { doc } = pen;
   const total = shares.reduce((a, b) => a + b, 0);
   const widths = shares.map((s) => (width(doc) * s) / total);
   const line = (table: Pen, cells: readonly string[], which: Face): void => {
-    const heights = cells.map((c, i) => face(doc, c, which, 8).heightOfString(c || ' ', { width: widths[i]! - 6 }));
+    const heights = cells.map((c, i) =>
+      face(doc, c, which, 8).heightOfString(c || ' ', { width: widths[i]! - 6 }),
+    );
     const height = Math.max(...heights) + 4;
-    if (doc.y + height > bottom(doc)) { doc.addPage(); if (which === 'text') line(table, head, 'bold'); }
+    if (doc.y + height > bottom(doc)) {
+      doc.addPage();
+      if (which === 'text') line(table, head, 'bold');
+    }
     const y = doc.y;
     within(table, 'TR', (row) => {
       let x = MARGIN.left;
-      cells.forEach((c, i) => { tagged(row, which === 'bold' ? 'TH' : 'TD', () => face(doc, c, which, 8).fillColor(INK).text(c, x, y + 2, { width: widths[i]! - 6 })); x += widths[i]!; });
+      cells.forEach((c, i) => {
+        tagged(row, which === 'bold' ? 'TH' : 'TD', () =>
+          face(doc, c, which, 8)
+            .fillColor(INK)
+            .text(c, x, y + 2, { width: widths[i]! - 6 }),
+        );
+        x += widths[i]!;
+      });
     });
     doc.y = y + height;
     rule(doc, which === 'bold' ? 0.9 : 0.35, which === 'bold' ? INK : '#8b8a76');
@@ -107,7 +146,8 @@ function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly n
 function outcome(pen: Pen, record: RecordDoc): void {
   if (record.outcome.length === 0) return;
   heading(pen, 'Met or not met');
-  for (const o of record.outcome) para(pen, `${o.text}: ${o.rule}`, { size: 10.5, which: o.met ? 'bold' : 'text', gap: 1.5 });
+  for (const o of record.outcome)
+    para(pen, `${o.text}: ${o.rule}`, { size: 10.5, which: o.met ? 'bold' : 'text', gap: 1.5 });
   para(pen, record.held, { color: DIM });
 }
 
@@ -127,16 +167,31 @@ function signature(pen: Pen, record: RecordDoc): void {
 function verdicts(pen: Pen, record: RecordDoc): void {
   const { doc } = pen;
   heading(pen, 'Verdict');
-  if (record.verdicts.length === 0) para(pen, record.outcome.length === 0 && record.chart ? 'No rule is claimed for this batch.' : 'The heap is still building. No clock has started, and nothing is proven.');
+  if (record.verdicts.length === 0)
+    para(
+      pen,
+      record.outcome.length === 0 && record.chart
+        ? 'No rule is claimed for this batch.'
+        : 'The heap is still building. No clock has started, and nothing is proven.',
+    );
   for (const v of record.verdicts) {
     room(doc, 90);
-    para(pen, `${v.full}: ${v.word.toLowerCase()}`, { size: 11, which: 'bold', gap: 1, role: 'H3' });
+    para(pen, `${v.full}: ${v.word.toLowerCase()}`, {
+      size: 11,
+      which: 'bold',
+      gap: 1,
+      role: 'H3',
+    });
     para(pen, v.sentence, { size: 10 });
     para(pen, `The rule asks: ${v.asks}. ${v.clock}`, { color: DIM, gap: 1 });
     para(pen, `${v.source}.`, { color: DIM, gap: 1 });
     if (v.cn) para(pen, v.cn, { gap: 1 });
     para(pen, `Policy: ${v.policy} ${v.version}`, { color: DIM, gap: 1 });
-    if (v.conditions.length > 0) para(pen, `Also asked for, and not judged here: ${v.conditions.join('; ')}.`, { color: DIM, gap: 1 });
+    if (v.conditions.length > 0)
+      para(pen, `Also asked for, and not judged here: ${v.conditions.join('; ')}.`, {
+        color: DIM,
+        gap: 1,
+      });
     if (v.caution) para(pen, v.caution, { color: DIM, gap: 1 });
     if (v.notes.length > 0) list(pen, v.notes, 8.5);
     doc.y += 5;
@@ -147,35 +202,71 @@ function checkAgain(pen: Pen, record: RecordDoc): void {
   if (!record.again) return;
   const { digest, head, fileName, command, earlier } = record.again;
   heading(pen, 'To check it again');
-  para(pen, `This record was made from the batch file ${fileName}.${command ? ' Whoever has that file gets the same verdicts, with no network and no account:' : ''}`);
+  para(
+    pen,
+    `This record was made from the batch file ${fileName}.${command ? ' Whoever has that file gets the same verdicts, with no network and no account:' : ''}`,
+  );
   if (command) para(pen, command, { size: 8.5, which: 'bold' });
   para(pen, `SHA-256 of the file: ${digest}`, { size: 8.5 });
   if (head) para(pen, `The chain of log entries in it ends with: ${head}`, { size: 8.5 });
   for (const e of earlier) {
-    para(pen, `A proof was kept from version ${e.version} of this heap’s rules and policy. It is in the batch file of that version, ${e.fileName}:`);
+    para(
+      pen,
+      `A proof was kept from version ${e.version} of this heap’s rules and policy. It is in the batch file of that version, ${e.fileName}:`,
+    );
     para(pen, e.command, { size: 8.5, which: 'bold' });
     para(pen, `SHA-256 of that file: ${e.digest}`, { size: 8.5 });
   }
-  para(pen, 'The self-checking record (one HTML file, from the same site) opens the batch file in any browser, checks the chain, and works the verdicts out anew.', { color: DIM });
+  para(
+    pen,
+    'The self-checking record (one HTML file, from the same site) opens the batch file in any browser, checks the chain, and works the verdicts out anew.',
+    { color: DIM },
+  );
 }
 
 /** The record as a tagged PDF. @param file the batch file's text, put inside as an attachment where it is not too large */
 export function recordPdf(record: RecordDoc, paper: Paper, file: string | null): Promise<Buffer> {
   const doc = new PDFDocument({
-    size: PAPERS[paper], margins: { top: MARGIN.top, bottom: MARGIN.bottom, left: MARGIN.left, right: MARGIN.right }, bufferPages: true, lang: 'en', displayTitle: true, pdfVersion: '1.7', tagged: true, font: NO_FIRST_FONT,
-    info: { Title: `${record.title}, ${record.code}, ${record.site}`, Author: record.site, Creator: 'Zealous Heap', CreationDate: new Date(record.asOf) },
+    size: PAPERS[paper],
+    margins: { top: MARGIN.top, bottom: MARGIN.bottom, left: MARGIN.left, right: MARGIN.right },
+    bufferPages: true,
+    lang: 'en',
+    displayTitle: true,
+    pdfVersion: '1.7',
+    tagged: true,
+    font: NO_FIRST_FONT,
+    info: {
+      Title: `${record.title}, ${record.code}, ${record.site}`,
+      Author: record.site,
+      Creator: 'Zealous Heap',
+      CreationDate: new Date(record.asOf),
+    },
   });
   registerFonts(doc);
   const chunks: Buffer[] = [];
   doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const done = new Promise<Buffer>((resolve, reject) => { doc.on('end', () => resolve(Buffer.concat(chunks))); doc.on('error', reject); });
+  const done = new Promise<Buffer>((resolve, reject) => {
+    doc.on('end', () => resolve(Buffer.concat(chunks)));
+    doc.on('error', reject);
+  });
   const root = doc.struct('Document');
   doc.addStructure(root);
   const pen: Pen = { doc, into: root };
 
   para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
-  para(pen, `${record.site}. Made ${record.made}, from what was logged by then.`, { color: DIM, gap: 6 });
-  tableOf(pen, { head: ['Batch', record.identity[0]?.[1] ?? record.code], rows: record.identity.slice(1), none: '' }, [1, 4.4]);
+  para(pen, `${record.site}. Made ${record.made}, from what was logged by then.`, {
+    color: DIM,
+    gap: 6,
+  });
+  tableOf(
+    pen,
+    {
+      head: ['Batch', record.identity[0]?.[1] ?? record.code],
+      rows: record.identity.slice(1),
+      none: '',
+    },
+    [1, 4.4],
+  );
   outcome(pen, record);
   signature(pen, record);
   verdicts(pen, record);
@@ -184,7 +275,14 @@ export function recordPdf(record: RecordDoc, paper: Paper, file: string | null):
   if (record.chart) {
     heading(pen, 'Heat, every round since it was built');
     room(doc, 230);
-    tagged(pen, 'Figure', () => drawChart(doc, record.chart!, { x: MARGIN.left, y: doc.y, w: width(doc) }), { alt: 'Temperatures of every round over time; the table of rounds below holds the same values.' });
+    tagged(
+      pen,
+      'Figure',
+      () => drawChart(doc, record.chart!, { x: MARGIN.left, y: doc.y, w: width(doc) }),
+      {
+        alt: 'Temperatures of every round over time; the table of rounds below holds the same values.',
+      },
+    );
   }
   heading(pen, 'Rounds, point by point');
   tableOf(pen, record.rounds, roundShares(record.rounds.head.length));
@@ -200,14 +298,22 @@ export function recordPdf(record: RecordDoc, paper: Paper, file: string | null):
   list(pen, record.cautions);
   checkAgain(pen, record);
   root.end();
-  if (file && file.length <= MOST_ATTACHED) doc.file(Buffer.from(file), { name: record.again?.fileName ?? 'batch.zealous-heap.json', type: 'application/json', description: 'The batch file that this record was made from' });
+  if (file && file.length <= MOST_ATTACHED)
+    doc.file(Buffer.from(file), {
+      name: record.again?.fileName ?? 'batch.zealous-heap.json',
+      type: 'application/json',
+      description: 'The batch file that this record was made from',
+    });
   numberPages(doc, record);
   doc.end();
   return done;
 }
 
 /** Column shares of the rounds: when, the values in one column or several, thermometer, who read, what it counts as, the judgement. */
-const roundShares = (columns: number): number[] => (columns === 6 ? [1.7, 3.6, 0.9, 0.7, 0.9, 1.3] : [1.6, ...Array.from({ length: columns - 5 }, () => 0.9), 1.05, 0.7, 0.85, 1.25]);
+const roundShares = (columns: number): number[] =>
+  columns === 6
+    ? [1.7, 3.6, 0.9, 0.7, 0.9, 1.3]
+    : [1.6, ...Array.from({ length: columns - 5 }, () => 0.9), 1.05, 0.7, 0.85, 1.25];
 
 function numberPages(doc: Doc, record: RecordDoc): void {
   const { count } = doc.bufferedPageRange();
@@ -217,8 +323,22 @@ function numberPages(doc: Doc, record: RecordDoc): void {
     doc.page.margins.bottom = 0; // else a line in the margin opens a page of its own
     const y = doc.page.height - 34;
     const left = `${record.title}, batch ${record.code}, ${record.site}`;
-    face(doc, left, 'text', 8).fillColor(DIM).text(left, MARGIN.left, y, { width: width(doc) * 0.75, height: 10, ellipsis: true, lineBreak: false });
-    doc.font('text').fontSize(8).text(`page ${i + 1} of ${count}`, MARGIN.left + width(doc) * 0.75, y, { width: width(doc) * 0.25, align: 'right', lineBreak: false });
+    face(doc, left, 'text', 8)
+      .fillColor(DIM)
+      .text(left, MARGIN.left, y, {
+        width: width(doc) * 0.75,
+        height: 10,
+        ellipsis: true,
+        lineBreak: false,
+      });
+    doc
+      .font('text')
+      .fontSize(8)
+      .text(`page ${i + 1} of ${count}`, MARGIN.left + width(doc) * 0.75, y, {
+        width: width(doc) * 0.25,
+        align: 'right',
+        lineBreak: false,
+      });
     doc.endMarkedContent();
   }
 }

@@ -18,22 +18,57 @@ import { attachment, fileTextOf, loggedAt, momentOf, NO_HEAP, sorry } from './fi
 import { PAPERS, recordPdf, type Paper } from './pdf';
 
 /** A record with the batch file that it was made from. */
-type Made = { readonly record: RecordDoc; readonly file: string | null; /** The file of each earlier version of its rules and policy. */ readonly earlier: ReadonlyMap<number, string> };
+type Made = {
+  readonly record: RecordDoc;
+  readonly file: string | null;
+  /** The file of each earlier version of its rules and policy. */ readonly earlier: ReadonlyMap<
+    number,
+    string
+  >;
+};
 
 async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promise<Made | null> {
   const logged = await loggedAt(site, id, at);
   if (!logged) return null;
   const file = fileTextOf(site, logged);
-  const earlier = file === null ? [] : logged.state.terms.slice(0, -1).map((terms) => ({ version: terms.version, text: fileTextOf(site, logged, terms)! }));
+  const earlier =
+    file === null
+      ? []
+      : logged.state.terms
+          .slice(0, -1)
+          .map((terms) => ({ version: terms.version, text: fileTextOf(site, logged, terms)! }));
   const digests = new Map(earlier.map(({ version, text }) => [version, sha256(text)]));
-  const about = file === null ? {} : { file: { digest: sha256(file), head: logged.chained.at(-1)!.entry.hash, earlier: digests } };
-  return { file, earlier: new Map(earlier.map(({ version, text }) => [version, text])), record: recordDoc({ state: logged.state, siteState: logged.siteState, site, now: at, unit, store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)), ...about }) };
+  const about =
+    file === null
+      ? {}
+      : {
+          file: { digest: sha256(file), head: logged.chained.at(-1)!.entry.hash, earlier: digests },
+        };
+  return {
+    file,
+    earlier: new Map(earlier.map(({ version, text }) => [version, text])),
+    record: recordDoc({
+      state: logged.state,
+      siteState: logged.siteState,
+      site,
+      now: at,
+      unit,
+      store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)),
+      ...about,
+    }),
+  };
 }
 
 /** The record as a page shows it. Null: there is no such batch. */
-export const recordScreen = async (site: Site, id: string, at: number, unit: 'C' | 'F'): Promise<RecordDoc | null> => (await make(site, id, at, unit))?.record ?? null;
+export const recordScreen = async (
+  site: Site,
+  id: string,
+  at: number,
+  unit: 'C' | 'F',
+): Promise<RecordDoc | null> => (await make(site, id, at, unit))?.record ?? null;
 
-const paperOf = (request: Request): Paper => (new URL(request.url).searchParams.get('paper') === 'letter' ? 'letter' : 'a4');
+const paperOf = (request: Request): Paper =>
+  new URL(request.url).searchParams.get('paper') === 'letter' ? 'letter' : 'a4';
 const unitFor = async (site: Site): Promise<'C' | 'F'> => (await readPrefs()).unit ?? site.unit;
 
 /** One batch's record as a PDF, A4 or Letter. */
@@ -44,19 +79,28 @@ export async function recordPdfResponse(request: Request, id: string): Promise<R
   if (!made) return sorry(NO_HEAP, 404);
   const paper = paperOf(request);
   const pdf = await recordPdf(made.record, paper, made.file);
-  return attachment(new Uint8Array(pdf), 'application/pdf', `${safeName(made.record.code)}-record-${PAPERS[paper].toLowerCase()}.pdf`);
+  return attachment(
+    new Uint8Array(pdf),
+    'application/pdf',
+    `${safeName(made.record.code)}-record-${PAPERS[paper].toLowerCase()}.pdf`,
+  );
 }
 
 const CHECKER = 'check-a-record.html';
 const checkerPath = (): string => path.join(process.cwd(), 'public', CHECKER);
 
-const readme = (site: Site, at: number, later: readonly string[]): string => [
-  ...(later.length > 0 ? [`Not among them, since they were not in the log at that moment: ${later.join(', ')}.`, ''] : []),
-  `Heat-treatment records of ${site.name}, as of ${isoOf(at)}`, '',
-  'For each batch: its record (PDF) and the batch file (open JSON) that it was made from.',
-  `Open ${CHECKER} in a browser and give it a batch file: it checks the chain of log entries and reckons the verdicts anew, with no network.`,
-  'digests.txt holds the SHA-256 of every batch file, as it is printed on the record: sha256sum -c digests.txt', '',
-].join('\n');
+const readme = (site: Site, at: number, later: readonly string[]): string =>
+  [
+    ...(later.length > 0
+      ? [`Not among them, since they were not in the log at that moment: ${later.join(', ')}.`, '']
+      : []),
+    `Heat-treatment records of ${site.name}, as of ${isoOf(at)}`,
+    '',
+    'For each batch: its record (PDF) and the batch file (open JSON) that it was made from.',
+    `Open ${CHECKER} in a browser and give it a batch file: it checks the chain of log entries and reckons the verdicts anew, with no network.`,
+    'digests.txt holds the SHA-256 of every batch file, as it is printed on the record: sha256sum -c digests.txt',
+    '',
+  ].join('\n');
 
 /** The most batches of one ZIP. */
 const MOST_BATCHES = 500;
@@ -70,29 +114,58 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
   if (at === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
   const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
   if (asked.size === 0) return sorry('Choose one batch at least.', 400);
-  if (asked.size > MOST_BATCHES) return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${asked.size}.`, 400);
+  if (asked.size > MOST_BATCHES)
+    return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${asked.size}.`, 400);
   const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
   if (batches.length < asked.size) return sorry(NO_HEAP, 404);
   const there = await logRepo(theDb()).openedBy(site.id, at);
-  const [known, later] = [batches.filter((d) => there.has(d.id)), batches.filter((d) => !there.has(d.id))];
-  if (known.length === 0) return sorry(`None of these heaps was in the log at ${isoOf(at)}. Choose a later moment.`, 404);
+  const [known, later] = [
+    batches.filter((d) => there.has(d.id)),
+    batches.filter((d) => !there.has(d.id)),
+  ];
+  if (known.length === 0)
+    return sorry(`None of these heaps was in the log at ${isoOf(at)}. Choose a later moment.`, 404);
   const zip = new yazl.ZipFile();
   const out = new PassThrough();
   zip.on('error', (error) => {
-    log.error({ error: error instanceof Error ? error.message : error }, 'a ZIP of records was broken off');
+    log.error(
+      { error: error instanceof Error ? error.message : error },
+      'a ZIP of records was broken off',
+    );
     out.destroy(error instanceof Error ? error : new Error('broken off'));
   });
   zip.outputStream.pipe(out);
-  plan(zip, known, { site, at, later: later.map((d) => d.code), unit: await unitFor(site), paper: paperOf(request) });
+  plan(zip, known, {
+    site,
+    at,
+    later: later.map((d) => d.code),
+    unit: await unitFor(site),
+    paper: paperOf(request),
+  });
   return new Response(Readable.toWeb(out) as ReadableStream, {
-    headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${safeName(site.name)}-records-${isoOf(at).slice(0, 10)}.zip"`, 'cache-control': 'no-store', 'x-records': String(known.length) },
+    headers: {
+      'content-type': 'application/zip',
+      'content-disposition': `attachment; filename="${safeName(site.name)}-records-${isoOf(at).slice(0, 10)}.zip"`,
+      'cache-control': 'no-store',
+      'x-records': String(known.length),
+    },
   });
 }
 
-type Plan = { readonly site: Site; /** Codes of batches that were not in the log yet. */ readonly later: readonly string[]; readonly at: number; readonly unit: 'C' | 'F'; readonly paper: Paper };
+type Plan = {
+  readonly site: Site;
+  /** Codes of batches that were not in the log yet. */ readonly later: readonly string[];
+  readonly at: number;
+  readonly unit: 'C' | 'F';
+  readonly paper: Paper;
+};
 
 /** Lays out the ZIP's entries; nothing is made before it is its turn. */
-function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, paper, later }: Plan): void {
+function plan(
+  zip: yazl.ZipFile,
+  batches: readonly Digest[],
+  { site, at, unit, paper, later }: Plan,
+): void {
   const mtime = new Date(at);
   const taken = new Set<string>();
   const digests: string[] = [];
@@ -106,12 +179,19 @@ function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, p
     return made;
   };
   const lazy = (name: string, compress: boolean, body: () => Promise<Buffer>): void => {
-    zip.addReadStreamLazy(name, { mtime, compress }, (done) => { body().then((bytes) => done(null, Readable.from([bytes])), (error: unknown) => done(error, Readable.from([]))); });
+    zip.addReadStreamLazy(name, { mtime, compress }, (done) => {
+      body().then(
+        (bytes) => done(null, Readable.from([bytes])),
+        (error: unknown) => done(error, Readable.from([])),
+      );
+    });
   };
   zip.addBuffer(Buffer.from(readme(site, at, later)), 'README.txt', { mtime });
   for (const { id, code, builtAt, rules } of batches) {
     const stem = uniqueStem(safeName(code), taken);
-    lazy(`${stem}/${stem}-record.pdf`, false, async () => recordPdf((await madeOf(id)).record, paper, null));
+    lazy(`${stem}/${stem}-record.pdf`, false, async () =>
+      recordPdf((await madeOf(id)).record, paper, null),
+    );
     if (builtAt === null) continue;
     const name = `${stem}/${fileNameOf(code)}`;
     lazy(name, true, async () => {
@@ -120,7 +200,9 @@ function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, p
       return Buffer.from(file ?? '');
     });
     // Where a proof was kept from an earlier version, the file of that version goes along.
-    for (const version of [...new Set(rules.flatMap((r) => (r.keptFrom === null ? [] : [r.keptFrom])))]) {
+    for (const version of [
+      ...new Set(rules.flatMap((r) => (r.keptFrom === null ? [] : [r.keptFrom]))),
+    ]) {
       const own = `${stem}/${fileNameOf(code, version)}`;
       lazy(own, true, async () => {
         const text = (await madeOf(id)).earlier.get(version) ?? '';
@@ -137,6 +219,9 @@ function plan(zip: yazl.ZipFile, batches: readonly Digest[], { site, at, unit, p
 function uniqueStem(stem: string, taken: Set<string>): string {
   for (let n = 1; ; n += 1) {
     const name = n === 1 ? stem : `${stem}-${n}`;
-    if (!taken.has(name)) { taken.add(name); return name; }
+    if (!taken.has(name)) {
+      taken.add(name);
+      return name;
+    }
   }
 }

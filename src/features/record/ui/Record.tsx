@@ -4,61 +4,182 @@ import type { RecordDoc, Table } from '../view';
 function PrintTable({ table, label }: { table: Table; label: string }) {
   if (table.rows.length === 0) return <p className="q">{table.none}</p>;
   return (
-    <div className="overflow-x-auto print:overflow-visible" tabIndex={0} role="group" aria-label={label}>
-      <table className="text-[13px] border-collapse w-full"><thead><tr className="text-left border-b-[1.6px] border-ink">{table.head.map((h) => <th key={h} className="py-1 pr-3 align-bottom">{h}</th>)}</tr></thead>
-        <tbody>{table.rows.map((row, i) => <tr key={i} className="border-b border-rule align-top break-inside-avoid">{row.map((c, j) => <td key={j} className={`py-1 pr-3 ${j === 0 ? 'whitespace-nowrap' : ''}`}>{c}</td>)}</tr>)}</tbody></table>
+    <div
+      className="overflow-x-auto print:overflow-visible"
+      tabIndex={0}
+      role="group"
+      aria-label={label}
+    >
+      <table className="text-[13px] border-collapse w-full">
+        <thead>
+          <tr className="text-left border-b-[1.6px] border-ink">
+            {table.head.map((h) => (
+              <th key={h} className="py-1 pr-3 align-bottom">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row, i) => (
+            <tr key={i} className="border-b border-rule align-top break-inside-avoid">
+              {row.map((c, j) => (
+                <td key={j} className={`py-1 pr-3 ${j === 0 ? 'whitespace-nowrap' : ''}`}>
+                  {c}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
       {table.more && <p className="hint mt-1">{table.more}</p>}
     </div>
   );
 }
 
-const Part = ({ title, children }: { title: string; children: React.ReactNode }) => <section className="border-t-[1.6px] border-ink pt-2 mt-5"><h2 className="!text-[17px] mb-1.5">{title}</h2>{children}</section>;
+const Part = ({ title, children }: { title: string; children: React.ReactNode }) => (
+  <section className="border-t-[1.6px] border-ink pt-2 mt-5">
+    <h2 className="!text-[17px] mb-1.5">{title}</h2>
+    {children}
+  </section>
+);
 
 /** The record as a page, on the screen and on paper. */
 export function HeatRecord({ record }: { record: RecordDoc }) {
   return (
     <article className="text-[14px] record">
       <h1>{record.title}</h1>
-      <p className="q mt-1">{record.site}. Made {record.made}, from what was logged by then.</p>
-      <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">{record.identity.map(([k, v]) => <div key={k} className="contents"><dt className="font-semibold">{k}</dt><dd className="max-sm:mb-1">{v}</dd></div>)}</dl>
+      <p className="q mt-1">
+        {record.site}. Made {record.made}, from what was logged by then.
+      </p>
+      <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">
+        {record.identity.map(([k, v]) => (
+          <div key={k} className="contents">
+            <dt className="font-semibold">{k}</dt>
+            <dd className="max-sm:mb-1">{v}</dd>
+          </div>
+        ))}
+      </dl>
       {record.outcome.length > 0 && (
         <Part title="Met or not met">
-          <ul>{record.outcome.map((o) => <li key={o.rule} className="flex flex-wrap gap-x-3 border-b border-rule py-1"><b className={o.met ? 'text-stamp' : ''}>{o.text}</b><span>{o.rule}</span></li>)}</ul>
+          <ul>
+            {record.outcome.map((o) => (
+              <li key={o.rule} className="flex flex-wrap gap-x-3 border-b border-rule py-1">
+                <b className={o.met ? 'text-stamp' : ''}>{o.text}</b>
+                <span>{o.rule}</span>
+              </li>
+            ))}
+          </ul>
           <p className="q mt-1">{record.held}</p>
         </Part>
       )}
-      <Part title="Signed for the site"><dl className="grid grid-cols-[90px_1fr] gap-y-4 mt-2 max-w-[520px]">{record.sign.map((s) => <div key={s} className="contents"><dt>{s}</dt><dd className="border-b border-ink min-h-[22px]" /></div>)}</dl></Part>
-      <Part title="Verdict">
-        {record.verdicts.length === 0 && <p>The heap is still building. No clock has started, and nothing is proven.</p>}
-        <ul className="flex flex-col gap-4">{record.verdicts.map((v) => (
-          <li key={v.id}><h3 className={v.status === 'proven' ? 'text-stamp' : ''}>{v.full}: {v.word.toLowerCase()}</h3>
-            <p className="font-semibold">{v.sentence}</p>
-            <p className="q">The rule asks: {v.asks}. {v.clock}</p>
-            <p className="q">{v.source}.</p>
-            {v.cn && <p>{v.cn}</p>}
-            <p className="q">Policy: {v.policy} {v.version}</p>
-            {v.conditions.length > 0 && <p className="q">Also asked for, and not judged here: {v.conditions.join('; ')}.</p>}
-            {v.caution && <p className="q">{v.caution}</p>}
-            {v.notes.length > 0 && <ul className="list-disc pl-5">{v.notes.map((n, i) => <li key={i}>{n}</li>)}</ul>}
-          </li>))}</ul>
+      <Part title="Signed for the site">
+        <dl className="grid grid-cols-[90px_1fr] gap-y-4 mt-2 max-w-[520px]">
+          {record.sign.map((s) => (
+            <div key={s} className="contents">
+              <dt>{s}</dt>
+              <dd className="border-b border-ink min-h-[22px]" />
+            </div>
+          ))}
+        </dl>
       </Part>
-      <Part title="How good the evidence is"><ul className="list-disc pl-5">{record.quality.map((x) => <li key={x}>{x}</li>)}</ul></Part>
-      {record.chart && <Part title="Heat, every round since it was built"><HeatChart data={record.chart} /></Part>}
-      <Part title="Rounds, point by point"><PrintTable table={record.rounds} label="Rounds, point by point" /></Part>
-      <Part title="Works on the heap"><PrintTable table={record.works} label="Works on the heap" /></Part>
-      <Part title="Corrections"><PrintTable table={record.corrections} label="Corrections" /></Part>
-      <Part title="Thermometers"><PrintTable table={record.checks} label="Thermometers" /></Part>
-      <Part title="Not covered by this record"><ul className="list-disc pl-5">{record.notCovered.map((x) => <li key={x}>{x}</li>)}</ul></Part>
-      <Part title="Cautions"><ul className="list-disc pl-5">{record.cautions.map((x) => <li key={x}>{x}</li>)}</ul></Part>
+      <Part title="Verdict">
+        {record.verdicts.length === 0 && (
+          <p>The heap is still building. No clock has started, and nothing is proven.</p>
+        )}
+        <ul className="flex flex-col gap-4">
+          {record.verdicts.map((v) => (
+            <li key={v.id}>
+              <h3 className={v.status === 'proven' ? 'text-stamp' : ''}>
+                {v.full}: {v.word.toLowerCase()}
+              </h3>
+              <p className="font-semibold">{v.sentence}</p>
+              <p className="q">
+                The rule asks: {v.asks}. {v.clock}
+              </p>
+              <p className="q">{v.source}.</p>
+              {v.cn && <p>{v.cn}</p>}
+              <p className="q">
+                Policy: {v.policy} {v.version}
+              </p>
+              {v.conditions.length > 0 && (
+                <p className="q">Also asked for, and not judged here: {v.conditions.join('; ')}.</p>
+              )}
+              {v.caution && <p className="q">{v.caution}</p>}
+              {v.notes.length > 0 && (
+                <ul className="list-disc pl-5">
+                  {v.notes.map((n, i) => (
+                    <li key={i}>{n}</li>
+                  ))}
+                </ul>
+              )}
+            </li>
+          ))}
+        </ul>
+      </Part>
+      <Part title="How good the evidence is">
+        <ul className="list-disc pl-5">
+          {record.quality.map((x) => (
+            <li key={x}>{x}</li>
+          ))}
+        </ul>
+      </Part>
+      {record.chart && (
+        <Part title="Heat, every round since it was built">
+          <HeatChart data={record.chart} />
+        </Part>
+      )}
+      <Part title="Rounds, point by point">
+        <PrintTable table={record.rounds} label="Rounds, point by point" />
+      </Part>
+      <Part title="Works on the heap">
+        <PrintTable table={record.works} label="Works on the heap" />
+      </Part>
+      <Part title="Corrections">
+        <PrintTable table={record.corrections} label="Corrections" />
+      </Part>
+      <Part title="Thermometers">
+        <PrintTable table={record.checks} label="Thermometers" />
+      </Part>
+      <Part title="Not covered by this record">
+        <ul className="list-disc pl-5">
+          {record.notCovered.map((x) => (
+            <li key={x}>{x}</li>
+          ))}
+        </ul>
+      </Part>
+      <Part title="Cautions">
+        <ul className="list-disc pl-5">
+          {record.cautions.map((x) => (
+            <li key={x}>{x}</li>
+          ))}
+        </ul>
+      </Part>
       {record.again && (
         <Part title="To check it again">
-          <p>Made from the batch file {record.again.fileName}.{record.again.command && ' Whoever has that file gets the same verdicts, with no network and no account:'}</p>
-          {record.again.command && <p className="font-semibold break-all mt-1">{record.again.command}</p>}
+          <p>
+            Made from the batch file {record.again.fileName}.
+            {record.again.command &&
+              ' Whoever has that file gets the same verdicts, with no network and no account:'}
+          </p>
+          {record.again.command && (
+            <p className="font-semibold break-all mt-1">{record.again.command}</p>
+          )}
           <p className="break-all mt-1">SHA-256 of the file: {record.again.digest}</p>
-          {record.again.head && <p className="break-all">The chain of log entries in it ends with: {record.again.head}</p>}
+          {record.again.head && (
+            <p className="break-all">
+              The chain of log entries in it ends with: {record.again.head}
+            </p>
+          )}
           {record.again.earlier.map((e) => (
-            <div key={e.version} className="mt-2"><p>A proof was kept from version {e.version} of this heap’s rules and policy. It is in the batch file of that version, {e.fileName}:</p>
-              <p className="font-semibold break-all mt-1">{e.command}</p><p className="break-all">SHA-256 of that file: {e.digest}</p></div>
+            <div key={e.version} className="mt-2">
+              <p>
+                A proof was kept from version {e.version} of this heap’s rules and policy. It is in
+                the batch file of that version, {e.fileName}:
+              </p>
+              <p className="font-semibold break-all mt-1">{e.command}</p>
+              <p className="break-all">SHA-256 of that file: {e.digest}</p>
+            </div>
           ))}
         </Part>
       )}

@@ -5,18 +5,52 @@ import type { RecordDoc } from '../view';
 import { HeatRecord } from './Record';
 
 /** The record with what can be taken along: PDF, print, batch file, and the page that checks them. */
-export function RecordScreen({ record, id, paper }: { record: RecordDoc; id: string; paper: 'a4' | 'letter' }) {
+export function RecordScreen({
+  record,
+  id,
+  paper,
+}: {
+  record: RecordDoc;
+  id: string;
+  paper: 'a4' | 'letter';
+}) {
   const asOf = `as-of=${isoOf(record.asOf)}`;
   const papers = paper === 'a4' ? (['a4', 'letter'] as const) : (['letter', 'a4'] as const);
   return (
     <div className="px-5 py-5 max-w-[980px] print:p-0 print:max-w-none">
       <div className="print:hidden flex flex-wrap gap-2.5 items-center mb-5 border-b-[1.6px] border-ink pb-4">
-        {papers.map((p, i) => <a key={p} className={`btn ${i === 0 ? 'key' : ''}`} href={`/batch/${id}/record.pdf?paper=${p}&${asOf}`}>PDF, {p === 'a4' ? 'A4' : 'Letter'}</a>)}
-        <button type="button" className="btn" onClick={() => window.print()}>Print this page</button>
-        {record.again && <a className="btn" href={`/batch/${id}/file?${asOf}`}>Batch file (JSON)</a>}
-        {record.again?.earlier.map((e) => <a key={e.version} className="btn" href={`/batch/${id}/file?version=${e.version}&${asOf}`}>Batch file, version {e.version}</a>)}
-        <a className="btn" href="/check-a-record.html" download>Self-checking page (HTML)</a>
-        <Link prefetch={false} className="link" href={`/batch/${id}`}>Back to the heap</Link>
+        {papers.map((p, i) => (
+          <a
+            key={p}
+            className={`btn ${i === 0 ? 'key' : ''}`}
+            href={`/batch/${id}/record.pdf?paper=${p}&${asOf}`}
+          >
+            PDF, {p === 'a4' ? 'A4' : 'Letter'}
+          </a>
+        ))}
+        <button type="button" className="btn" onClick={() => window.print()}>
+          Print this page
+        </button>
+        {record.again && (
+          <a className="btn" href={`/batch/${id}/file?${asOf}`}>
+            Batch file (JSON)
+          </a>
+        )}
+        {record.again?.earlier.map((e) => (
+          <a
+            key={e.version}
+            className="btn"
+            href={`/batch/${id}/file?version=${e.version}&${asOf}`}
+          >
+            Batch file, version {e.version}
+          </a>
+        ))}
+        <a className="btn" href="/check-a-record.html" download>
+          Self-checking page (HTML)
+        </a>
+        <Link prefetch={false} className="link" href={`/batch/${id}`}>
+          Back to the heap
+        </Link>
       </div>
       <HeatRecord record={record} />
     </div>

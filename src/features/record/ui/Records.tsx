@@ -7,11 +7,20 @@ import type { RecordRow } from '../view';
 type Progress = { readonly bytes: number; readonly of: number } | null;
 
 /** Fetches the ZIP piece by piece, so that the page can tell how far it is, and hands it to the browser to keep. */
-async function fetchZip(ids: readonly string[], paper: string, onProgress: (p: Progress) => void): Promise<void> {
-  const response = await fetch(`/records/zip?paper=${paper}&${ids.map((id) => `batch=${id}`).join('&')}`);
-  if (!response.ok || !response.body) throw new Error((await response.text()).trim() || 'The hub did not answer.');
+async function fetchZip(
+  ids: readonly string[],
+  paper: string,
+  onProgress: (p: Progress) => void,
+): Promise<void> {
+  const response = await fetch(
+    `/records/zip?paper=${paper}&${ids.map((id) => `batch=${id}`).join('&')}`,
+  );
+  if (!response.ok || !response.body)
+    throw new Error((await response.text()).trim() || 'The hub did not answer.');
   const of = Number(response.headers.get('x-records') ?? ids.length);
-  const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? 'records.zip';
+  const name =
+    /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ??
+    'records.zip';
   const parts: BlobPart[] = [];
   let bytes = 0;
   for (const reader = response.body.getReader(); ;) {
@@ -36,32 +45,148 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
   const [problem, setProblem] = useState<string | null>(null);
   const can = rows.filter((r) => !r.building);
   const [standing, finished] = [rows.filter((r) => !r.gone), rows.filter((r) => r.gone)];
-  const tick = (id: string, on: boolean): void => { setDone(false); setTicked((t) => { const n = new Set(t); if (on) n.add(id); else n.delete(id); return n; }); };
+  const tick = (id: string, on: boolean): void => {
+    setDone(false);
+    setTicked((t) => {
+      const n = new Set(t);
+      if (on) n.add(id);
+      else n.delete(id);
+      return n;
+    });
+  };
   const take = async (): Promise<void> => {
-    setBusy(true); setProblem(null); setDone(false); setProgress(null);
-    try { await fetchZip([...ticked], paper, setProgress); setDone(true); }
-    catch (error) { setProblem(error instanceof Error ? error.message : 'It could not be made.'); }
-    finally { setBusy(false); }
+    setBusy(true);
+    setProblem(null);
+    setDone(false);
+    setProgress(null);
+    try {
+      await fetchZip([...ticked], paper, setProgress);
+      setDone(true);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'It could not be made.');
+    } finally {
+      setBusy(false);
+    }
   };
   const line = (r: RecordRow) => (
     <li key={r.id} className="border-b border-rule flex items-center gap-3 min-h-[52px]">
-      <label className="flex gap-3 items-center flex-1 min-h-[52px] min-w-0"><input type="checkbox" className="size-5 flex-none" disabled={r.building} checked={ticked.has(r.id)} onChange={(e) => tick(r.id, e.target.checked)} />
-        <span className="min-w-0"><b className="font-[650]">{r.code} {r.name}</b> <span className="hint">{r.building ? 'still building: no record yet' : `built ${r.built}`}</span>
-          {!r.building && <span className="block text-[14px]"><b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`}>{r.says}</b> <span className="q">{r.rule}</span></span>}</span></label>
-      {!r.building && <Link prefetch={false} className="link min-h-[44px] flex items-center" href={`/batch/${r.id}/record`}>Record</Link>}
+      <label className="flex gap-3 items-center flex-1 min-h-[52px] min-w-0">
+        <input
+          type="checkbox"
+          className="size-5 flex-none"
+          disabled={r.building}
+          checked={ticked.has(r.id)}
+          onChange={(e) => tick(r.id, e.target.checked)}
+        />
+        <span className="min-w-0">
+          <b className="font-[650]">
+            {r.code} {r.name}
+          </b>{' '}
+          <span className="hint">
+            {r.building ? 'still building: no record yet' : `built ${r.built}`}
+          </span>
+          {!r.building && (
+            <span className="block text-[14px]">
+              <b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`}>{r.says}</b>{' '}
+              <span className="q">{r.rule}</span>
+            </span>
+          )}
+        </span>
+      </label>
+      {!r.building && (
+        <Link
+          prefetch={false}
+          className="link min-h-[44px] flex items-center"
+          href={`/batch/${r.id}/record`}
+        >
+          Record
+        </Link>
+      )}
     </li>
   );
   return (
     <div className="px-5 py-5 max-w-[980px] flex flex-col gap-4">
-      <div><h1>Records</h1><p className="mt-2 max-w-[65ch]">A record says which rule was met, when, and on how many readings, with every value behind it. Tick batches to take their records along as one file: PDF and batch file of each, and a page that checks them again in any browser.</p></div>
-      {rows.length === 0 && <p>No heap yet. <Link prefetch={false} className="link" href="/open">Open one</Link>, and its record begins.</p>}
-      {can.length > 1 && <div className="flex gap-5"><button type="button" className="link min-h-[44px]" onClick={() => setTicked(new Set(can.map((r) => r.id)))}>Tick all</button><button type="button" className="link min-h-[44px]" onClick={() => setTicked(new Set(can.filter((r) => r.proven).map((r) => r.id)))}>Tick the proven</button><button type="button" className="link min-h-[44px]" onClick={() => setTicked(new Set())}>Tick none</button></div>}
-      {standing.length > 0 && <section aria-labelledby="standing"><h2 id="standing" className="!text-[18px] pb-1">On the yard</h2><ul className="border-t-[1.6px] border-ink">{standing.map(line)}</ul></section>}
-      {finished.length > 0 && <section aria-labelledby="finished"><h2 id="finished" className="!text-[18px] pb-1">Finished batches</h2><ul className="border-t-[1.6px] border-ink">{finished.map(line)}</ul></section>}
-      <Problems list={problem === null ? [] : [{ path: '(zip)', message: `${problem} What you ticked is still ticked: try again.` }]} />
+      <div>
+        <h1>Records</h1>
+        <p className="mt-2 max-w-[65ch]">
+          A record says which rule was met, when, and on how many readings, with every value behind
+          it. Tick batches to take their records along as one file: PDF and batch file of each, and
+          a page that checks them again in any browser.
+        </p>
+      </div>
+      {rows.length === 0 && (
+        <p>
+          No heap yet.{' '}
+          <Link prefetch={false} className="link" href="/open">
+            Open one
+          </Link>
+          , and its record begins.
+        </p>
+      )}
+      {can.length > 1 && (
+        <div className="flex gap-5">
+          <button
+            type="button"
+            className="link min-h-[44px]"
+            onClick={() => setTicked(new Set(can.map((r) => r.id)))}
+          >
+            Tick all
+          </button>
+          <button
+            type="button"
+            className="link min-h-[44px]"
+            onClick={() => setTicked(new Set(can.filter((r) => r.proven).map((r) => r.id)))}
+          >
+            Tick the proven
+          </button>
+          <button type="button" className="link min-h-[44px]" onClick={() => setTicked(new Set())}>
+            Tick none
+          </button>
+        </div>
+      )}
+      {standing.length > 0 && (
+        <section aria-labelledby="standing">
+          <h2 id="standing" className="!text-[18px] pb-1">
+            On the yard
+          </h2>
+          <ul className="border-t-[1.6px] border-ink">{standing.map(line)}</ul>
+        </section>
+      )}
+      {finished.length > 0 && (
+        <section aria-labelledby="finished">
+          <h2 id="finished" className="!text-[18px] pb-1">
+            Finished batches
+          </h2>
+          <ul className="border-t-[1.6px] border-ink">{finished.map(line)}</ul>
+        </section>
+      )}
+      <Problems
+        list={
+          problem === null
+            ? []
+            : [{ path: '(zip)', message: `${problem} What you ticked is still ticked: try again.` }]
+        }
+      />
       <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper border-t-[1.6px] border-ink py-3 -mt-4">
-        <button type="button" className="btn key !min-h-[56px]" disabled={ticked.size === 0 || busy} onClick={() => void take()}>{busy ? 'Making the records…' : ticked.size === 0 ? 'Tick a batch first' : `Take ${ticked.size === 1 ? 'one record' : `${ticked.size} records`} as a ZIP`}</button>
-        <p aria-live="polite" className="hint">{busy && progress ? `${(progress.bytes / 1e6).toFixed(1)} MB so far, ${progress.of} records in all` : done ? 'Done: the browser has kept it.' : ''}</p>
+        <button
+          type="button"
+          className="btn key !min-h-[56px]"
+          disabled={ticked.size === 0 || busy}
+          onClick={() => void take()}
+        >
+          {busy
+            ? 'Making the records…'
+            : ticked.size === 0
+              ? 'Tick a batch first'
+              : `Take ${ticked.size === 1 ? 'one record' : `${ticked.size} records`} as a ZIP`}
+        </button>
+        <p aria-live="polite" className="hint">
+          {busy && progress
+            ? `${(progress.bytes / 1e6).toFixed(1)} MB so far, ${progress.of} records in all`
+            : done
+              ? 'Done: the browser has kept it.'
+              : ''}
+        </p>
       </div>
     </div>
   );

@@ -12,11 +12,24 @@ export async function sheetNow(): Promise<FieldSheet | null> {
   const site = await theSite();
   if (!site) return null;
   const [prefs, at, db] = [await readPrefs(), now(), theDb()];
-  const [board, entries] = await Promise.all([snapshotRepo(db).board(site, at), logRepo(db).ofSite(site.id)]);
-  return fieldSheet(site, board, foldSite(entries), prefs.by, { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at }, prefs.volume, (after) => v5(`walk after ${after}`, site.id));
+  const [board, entries] = await Promise.all([
+    snapshotRepo(db).board(site, at),
+    logRepo(db).ofSite(site.id),
+  ]);
+  return fieldSheet(
+    site,
+    board,
+    foldSite(entries),
+    prefs.by,
+    { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at },
+    prefs.volume,
+    (after) => v5(`walk after ${after}`, site.id),
+  );
 }
 
 export async function serveSheet(): Promise<Response> {
   const sheet = await sheetNow();
-  return sheet ? Response.json(sheet, { headers: { 'cache-control': 'no-store' } }) : Response.json({ problem: 'No site has been named yet.' }, { status: 404 });
+  return sheet
+    ? Response.json(sheet, { headers: { 'cache-control': 'no-store' } })
+    : Response.json({ problem: 'No site has been named yet.' }, { status: 404 });
 }

@@ -16,14 +16,36 @@ import { useKeys } from '@/ui/useKeys';
 import { usePreview } from '@/ui/usePreview';
 import type { FieldHeap, FieldInstrument, FieldSheet } from '../sheet';
 import { numberIn, rangeIn } from '../pad';
-import { entriesOf, finishHeap, isDone, keepAir, keepReading, leavePlace, leaveHeap, nextPlace, readSoFar, setFeel, standing, type HeapDraft, type Out, type Walk } from '../walk';
+import {
+  entriesOf,
+  finishHeap,
+  isDone,
+  keepAir,
+  keepReading,
+  leavePlace,
+  leaveHeap,
+  nextPlace,
+  readSoFar,
+  setFeel,
+  standing,
+  type HeapDraft,
+  type Out,
+  type Walk,
+} from '../walk';
 import { changeText, FeelFields, figure, Marks, Question, SkipChoice } from './parts';
 import { PhotoButton } from './PhotoButton';
 import { partOfDay, Resume, stopText } from './Start';
 import { airNow, leftTyped, useReading } from './useReading';
 import { hubNow, newId, type AskEffects, type WalkHandle } from './useWalk';
 
-type Props = { readonly handle: WalkHandle; readonly sheet: FieldSheet; readonly walk: Walk; readonly preview: AskEffects; readonly onHeap: (id: string | null) => void; readonly onDone: (after: Walk, out: readonly Out[]) => void };
+type Props = {
+  readonly handle: WalkHandle;
+  readonly sheet: FieldSheet;
+  readonly walk: Walk;
+  readonly preview: AskEffects;
+  readonly onHeap: (id: string | null) => void;
+  readonly onDone: (after: Walk, out: readonly Out[]) => void;
+};
 
 /** The round at a laptop: the walk as a line of heaps, one of them open as a table, and what its round will do. */
 export function Desk({ heapId, ...props }: Props & { heapId: string | null }) {
@@ -32,36 +54,125 @@ export function Desk({ heapId, ...props }: Props & { heapId: string | null }) {
   return (
     <div className="flex-1 flex flex-col min-w-0">
       {!walk.single && <Route sheet={sheet} walk={walk} current={heapId} onHeap={onHeap} />}
-      {heap && walk.heaps[heap.id] ? <DeskHeap key={walk.heaps[heap.id]!.ids.round} {...props} heap={heap} /> : <Resume handle={props.handle} sheet={sheet} walk={walk} onHeap={onHeap} />}
+      {heap && walk.heaps[heap.id] ? (
+        <DeskHeap key={walk.heaps[heap.id]!.ids.round} {...props} heap={heap} />
+      ) : (
+        <Resume handle={props.handle} sheet={sheet} walk={walk} onHeap={onHeap} />
+      )}
     </div>
   );
 }
 
 const STEP = 142;
-function Route({ sheet, walk, current, onHeap }: { sheet: FieldSheet; walk: Walk; current: string | null; onHeap: (id: string) => void }) {
-  const heaps = walk.order.flatMap((id) => { const h = sheet.heaps.find((x) => x.id === id); return h ? [h] : []; });
+function Route({
+  sheet,
+  walk,
+  current,
+  onHeap,
+}: {
+  sheet: FieldSheet;
+  walk: Walk;
+  current: string | null;
+  onHeap: (id: string) => void;
+}) {
+  const heaps = walk.order.flatMap((id) => {
+    const h = sheet.heaps.find((x) => x.id === id);
+    return h ? [h] : [];
+  });
   const largest = Math.max(...heaps.map((h) => h.picture.volume), 1);
   return (
     <section aria-labelledby="walk-title" className="border-b-[1.6px] border-ink">
-      <div className="px-5 pt-3 flex items-baseline gap-4 flex-wrap"><h2 id="walk-title" className="!text-[23px]">{partOfDay(sheet)}</h2><span className="q text-[13.5px]">{sheet.manualOrder ? 'In the order that was set by hand.' : ROUTE_WHY}</span></div>
-      <ol className="flex overflow-x-auto px-5" data-testid="route">{heaps.map((h, i) => {
-        const [on, done] = [h.id === current, isDone(walk, sheet, h.id)];
-        return (
-          <li key={h.id} className="flex-none" style={{ width: STEP }}>
-            <button type="button" onClick={() => onHeap(h.id)} aria-current={on ? 'step' : undefined} className="block w-full text-center cursor-pointer pb-2">
-              <svg viewBox={`0 0 ${STEP} 124`} className="block w-full" aria-hidden="true">
-                <rect x={0} y={84} width={STEP} height={40} fill="var(--color-soil)" /><rect x={0} y={84} width={STEP} height={40} fill="url(#stones)" />
-                <g className={on ? 'lift' : undefined}><Mound heap={h.picture} place={{ x: STEP / 2, base: on ? 78 : 84, maxW: 112, maxH: 50, largest, small: true, chosen: on }} /></g>
-                <path d={`M0 84H${STEP}`} stroke="var(--color-ink)" strokeWidth={1.8} />
-                {i > 0 && <path d={`M0 104H${STEP / 2 - 15}`} stroke="var(--color-soil-text)" strokeWidth={1.4} strokeDasharray={done ? undefined : '2 4'} />}{i < heaps.length - 1 && <path d={`M${STEP / 2 + 15} 104H${STEP}`} stroke="var(--color-soil-text)" strokeWidth={1.4} strokeDasharray={done ? undefined : '2 4'} />}
-                <circle cx={STEP / 2} cy={104} r={12} fill={done || on ? 'var(--color-soil-text)' : 'none'} stroke="var(--color-soil-text)" strokeWidth={1.4} />
-                {done ? <path d="M64.500 104l4.500 4.500 9-10" fill="none" stroke="var(--color-soil)" strokeWidth={2.4} /> : <text x={STEP / 2} y={109.500} textAnchor="middle" className="disp" fontSize={14} fontWeight={700} fill={on ? 'var(--color-soil)' : 'var(--color-soil-text)'}>{i + 1}</text>}
-              </svg>
-              <span className="disp block text-[16px] font-[650] mt-1">{h.name}</span><span className="q block text-[13px] px-1 leading-[1.25]">{stopText(walk, sheet, h)}</span>
-            </button>
-          </li>
-        );
-      })}</ol>
+      <div className="px-5 pt-3 flex items-baseline gap-4 flex-wrap">
+        <h2 id="walk-title" className="!text-[23px]">
+          {partOfDay(sheet)}
+        </h2>
+        <span className="q text-[13.5px]">
+          {sheet.manualOrder ? 'In the order that was set by hand.' : ROUTE_WHY}
+        </span>
+      </div>
+      <ol className="flex overflow-x-auto px-5" data-testid="route">
+        {heaps.map((h, i) => {
+          const [on, done] = [h.id === current, isDone(walk, sheet, h.id)];
+          return (
+            <li key={h.id} className="flex-none" style={{ width: STEP }}>
+              <button
+                type="button"
+                onClick={() => onHeap(h.id)}
+                aria-current={on ? 'step' : undefined}
+                className="block w-full text-center cursor-pointer pb-2"
+              >
+                <svg viewBox={`0 0 ${STEP} 124`} className="block w-full" aria-hidden="true">
+                  <rect x={0} y={84} width={STEP} height={40} fill="var(--color-soil)" />
+                  <rect x={0} y={84} width={STEP} height={40} fill="url(#stones)" />
+                  <g className={on ? 'lift' : undefined}>
+                    <Mound
+                      heap={h.picture}
+                      place={{
+                        x: STEP / 2,
+                        base: on ? 78 : 84,
+                        maxW: 112,
+                        maxH: 50,
+                        largest,
+                        small: true,
+                        chosen: on,
+                      }}
+                    />
+                  </g>
+                  <path d={`M0 84H${STEP}`} stroke="var(--color-ink)" strokeWidth={1.8} />
+                  {i > 0 && (
+                    <path
+                      d={`M0 104H${STEP / 2 - 15}`}
+                      stroke="var(--color-soil-text)"
+                      strokeWidth={1.4}
+                      strokeDasharray={done ? undefined : '2 4'}
+                    />
+                  )}
+                  {i < heaps.length - 1 && (
+                    <path
+                      d={`M${STEP / 2 + 15} 104H${STEP}`}
+                      stroke="var(--color-soil-text)"
+                      strokeWidth={1.4}
+                      strokeDasharray={done ? undefined : '2 4'}
+                    />
+                  )}
+                  <circle
+                    cx={STEP / 2}
+                    cy={104}
+                    r={12}
+                    fill={done || on ? 'var(--color-soil-text)' : 'none'}
+                    stroke="var(--color-soil-text)"
+                    strokeWidth={1.4}
+                  />
+                  {done ? (
+                    <path
+                      d="M64.500 104l4.500 4.500 9-10"
+                      fill="none"
+                      stroke="var(--color-soil)"
+                      strokeWidth={2.4}
+                    />
+                  ) : (
+                    <text
+                      x={STEP / 2}
+                      y={109.5}
+                      textAnchor="middle"
+                      className="disp"
+                      fontSize={14}
+                      fontWeight={700}
+                      fill={on ? 'var(--color-soil)' : 'var(--color-soil-text)'}
+                    >
+                      {i + 1}
+                    </text>
+                  )}
+                </svg>
+                <span className="disp block text-[16px] font-[650] mt-1">{h.name}</span>
+                <span className="q block text-[13px] px-1 leading-[1.25]">
+                  {stopText(walk, sheet, h)}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
     </section>
   );
 }
@@ -86,79 +197,402 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
   const [nudged, setNudged] = useState(false);
   const ready = (open > 0 || out.length > 0) && walk.by.trim() !== '';
   // On the way to this button the field in hand was left, and its value kept; what is still open waits for an answer.
-  const keep = (): void => (open > 0 ? setNudged(true) : onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow())));
+  const keep = (): void =>
+    open > 0
+      ? setNudged(true)
+      : onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
   const notIn = sheet.heaps.filter((h) => !walk.order.includes(h.id) && h.notNow);
-  useKeys((k) => { if (k === 'k' && ready) keep(); });
-  const nextName = sheet.heaps.find((h) => h.id === walk.order.find((id) => id !== heap.id && !isDone(walk, sheet, id)))?.name;
+  useKeys((k) => {
+    if (k === 'k' && ready) keep();
+  });
+  const nextName = sheet.heaps.find(
+    (h) => h.id === walk.order.find((id) => id !== heap.id && !isDone(walk, sheet, id)),
+  )?.name;
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="min-w-0 px-5 py-4 flex flex-col gap-5" aria-labelledby="round-title">
-        <div className="flex justify-between items-start gap-3"><div><h1 id="round-title">{heap.name}{walk.single ? ', a round' : ''}</h1>
-          <p className="q mt-1.5">{[heap.place, `needs at least ${heap.minPoints} places, you read ${says.length}`, instrument ? `thermometer ${instrument.name}, ${instrument.checked ? `checked ${instrument.checked}` : 'never checked'}` : 'no thermometer noted'].filter(Boolean).join(' · ')}</p></div>
-          <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn">Stop</Link></div>
-        {heap.doubts.map((d) => <p key={d} className="caution -mt-2">{d}</p>)}
+        <div className="flex justify-between items-start gap-3">
+          <div>
+            <h1 id="round-title">
+              {heap.name}
+              {walk.single ? ', a round' : ''}
+            </h1>
+            <p className="q mt-1.5">
+              {[
+                heap.place,
+                `needs at least ${heap.minPoints} places, you read ${says.length}`,
+                instrument
+                  ? `thermometer ${instrument.name}, ${instrument.checked ? `checked ${instrument.checked}` : 'never checked'}`
+                  : 'no thermometer noted',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          </div>
+          <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn">
+            Stop
+          </Link>
+        </div>
+        {heap.doubts.map((d) => (
+          <p key={d} className="caution -mt-2">
+            {d}
+          </p>
+        ))}
         <div className="grid xl:grid-cols-[minmax(260px,380px)_minmax(0,1fr)] gap-5 items-start">
-          <div className="max-w-[400px]"><Schematic shape={heap.shape} current={heap.places[at]?.id ?? null} says={`Where the places of ${heap.name} are`} places={heap.places.slice(0, 12).map((p) => { const s = standing(draft, p.id); return { id: p.id, zone: p.zone, side: p.side, short: (p.label ?? p.id).split(' ')[0]!.slice(0, 4), read: s ? { figure: String(s.value), c: toCelsius(s.value, s.unit) } : null, left: draft.left[p.id] !== undefined }; })} /></div>
+          <div className="max-w-[400px]">
+            <Schematic
+              shape={heap.shape}
+              current={heap.places[at]?.id ?? null}
+              says={`Where the places of ${heap.name} are`}
+              places={heap.places.slice(0, 12).map((p) => {
+                const s = standing(draft, p.id);
+                return {
+                  id: p.id,
+                  zone: p.zone,
+                  side: p.side,
+                  short: (p.label ?? p.id).split(' ')[0]!.slice(0, 4),
+                  read: s ? { figure: String(s.value), c: toCelsius(s.value, s.unit) } : null,
+                  left: draft.left[p.id] !== undefined,
+                };
+              })}
+            />
+          </div>
           <table className="w-full border-collapse">
-            <thead><tr className="text-left text-[13px] q border-b-[1.6px] border-ink"><th className="py-1 font-medium">Place</th><th className="font-medium">Last time</th><th className="font-medium">Now, °{unit}</th><th className="font-medium">Change</th></tr></thead>
-            <tbody>{heap.places.map((p, i) => <Row key={p.id} {...{ handle, sheet, walk, heap, draft, instrument, unit }} index={i} current={i === at} onFocus={() => setAt(i)} onPending={(text) => setPending((all) => ({ ...all, [p.id]: text }))} />)}</tbody>
+            <thead>
+              <tr className="text-left text-[13px] q border-b-[1.6px] border-ink">
+                <th className="py-1 font-medium">Place</th>
+                <th className="font-medium">Last time</th>
+                <th className="font-medium">Now, °{unit}</th>
+                <th className="font-medium">Change</th>
+              </tr>
+            </thead>
+            <tbody>
+              {heap.places.map((p, i) => (
+                <Row
+                  key={p.id}
+                  {...{ handle, sheet, walk, heap, draft, instrument, unit }}
+                  index={i}
+                  current={i === at}
+                  onFocus={() => setAt(i)}
+                  onPending={(text) => setPending((all) => ({ ...all, [p.id]: text }))}
+                />
+              ))}
+            </tbody>
           </table>
         </div>
-        <p className="hint -mt-3">Push the probe all the way in and wait half a minute until it stands still. Enter keeps a value and moves on; 55-59 is kept as a range. Nothing is lost if you close this page.</p>
-        <div className="grid md:grid-cols-2 gap-5"><FeelFields feel={draft.feel} places={heap.places.map((p) => p.label ?? p.id)} coldest={coldest?.label ?? null} onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))} /></div>
+        <p className="hint -mt-3">
+          Push the probe all the way in and wait half a minute until it stands still. Enter keeps a
+          value and moves on; 55-59 is kept as a range. Nothing is lost if you close this page.
+        </p>
+        <div className="grid md:grid-cols-2 gap-5">
+          <FeelFields
+            feel={draft.feel}
+            places={heap.places.map((p) => p.label ?? p.id)}
+            coldest={coldest?.label ?? null}
+            onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))}
+          />
+        </div>
       </section>
-      <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-4 flex flex-col gap-4" aria-label="What this round will do">
+      <aside
+        className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-4 flex flex-col gap-4"
+        aria-label="What this round will do"
+      >
         <h2>What this round will do</h2>
-        {coldest ? <p className="text-[17px] leading-[1.32] flex items-start gap-2"><span className="inline-block size-4 mt-1 border border-ink rounded-plate flex-none" style={{ background: plateOf(coldest.c).fill }} aria-hidden="true" /><span><b>{readingText(coldest.kept, unit)} at {coldest.label}</b> is the coldest so far, and the coldest decides.</span></p> : <p className="q">Nothing read yet.</p>}
-        {says.length > 0 && says.length < heap.minPoints && <p className="font-semibold">{says.length} of {heap.minPoints} places: a thin round. It can show that the heap is cold, but earns nothing.</p>}
+        {coldest ? (
+          <p className="text-[17px] leading-[1.32] flex items-start gap-2">
+            <span
+              className="inline-block size-4 mt-1 border border-ink rounded-plate flex-none"
+              style={{ background: plateOf(coldest.c).fill }}
+              aria-hidden="true"
+            />
+            <span>
+              <b>
+                {readingText(coldest.kept, unit)} at {coldest.label}
+              </b>{' '}
+              is the coldest so far, and the coldest decides.
+            </span>
+          </p>
+        ) : (
+          <p className="q">Nothing read yet.</p>
+        )}
+        {says.length > 0 && says.length < heap.minPoints && (
+          <p className="font-semibold">
+            {says.length} of {heap.minPoints} places: a thin round. It can show that the heap is
+            cold, but earns nothing.
+          </p>
+        )}
         {round && <Effects preview={effects} />}
         {!walk.airAsked && <AirField handle={handle} walk={walk} unit={unit} />}
-        <div><label className="label" htmlFor="desk-probe">Thermometer</label><select id="desk-probe" className="field" value={walk.probe ?? ''} onChange={(e) => handle.step({ ...walk, probe: e.target.value || null })}><option value="">Not noted</option>{sheet.instruments.map((i) => <option key={i.name} value={i.name} disabled={i.out !== undefined}>{i.name}, °{i.unit}{i.out ? ', out of service' : ''}</option>)}</select></div>
-        <div className="grid grid-cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3">
-          <Field label="When" type="datetime-local" value={when ?? localInput(sheet.site.timeZone, hubNow())} max={localInput(sheet.site.timeZone, hubNow())} onChange={(e) => setWhen(e.target.value || null)} hint={when === null ? 'As each value is typed' : 'Later entry: the log shows both times, and marks it when it is a day late'} />
-          <Field label="Who" value={walk.by} onChange={(e) => handle.step({ ...walk, by: e.target.value })} autoComplete="name" maxLength={60} hint="Your name goes beside it" />
+        <div>
+          <label className="label" htmlFor="desk-probe">
+            Thermometer
+          </label>
+          <select
+            id="desk-probe"
+            className="field"
+            value={walk.probe ?? ''}
+            onChange={(e) => handle.step({ ...walk, probe: e.target.value || null })}
+          >
+            <option value="">Not noted</option>
+            {sheet.instruments.map((i) => (
+              <option key={i.name} value={i.name} disabled={i.out !== undefined}>
+                {i.name}, °{i.unit}
+                {i.out ? ', out of service' : ''}
+              </option>
+            ))}
+          </select>
         </div>
-        <PhotoButton heap={heap.id} name={heap.name} by={walk.by} walk={walk.single ? null : walk.id} />
-        {nudged && open > 0 && <p role="alert" className="marked font-semibold">A value is typed and not kept yet: answer what is asked beside it, or take it out.</p>}
-        <button type="button" className="btn key !min-h-[76px] !text-[19px] w-full" disabled={!ready} onClick={keep}>{walk.single ? `Keep this round of ${Math.max(says.length, heap.places.filter((p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '').length)}` : nextName ? `Keep this round, on to ${nextName}` : 'Keep this round'}</button>
-        {!ready && <p role="status" className="hint font-semibold" data-testid="missing">{walk.by.trim() === '' ? 'Type your name: it goes beside what you read.' : 'Type a value first, or what it is like.'}</p>}
-        {!walk.single && (leaving ? <SkipChoice title={`Leave ${heap.name} out: why?`} onBack={() => setLeaving(false)} onChoose={(reason) => { const left = leaveHeap(walk, heap, reason, hubNow(), newId); onDone(left.walk, [left.out]); }} /> : <button type="button" className="btn" onClick={() => setLeaving(true)}><Mark name="walk" />Leave {heap.name} out</button>)}
-        {!walk.single && notIn.length > 0 && <div><h2 className="!text-[16px]">Not in this round</h2><p className="q text-[13.5px] mt-1">{notIn.map((h, i) => <span key={h.id}>{i > 0 ? ' · ' : ''}<b>{h.name}</b> {h.notNow}</span>)}</p></div>}
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3">
+          <Field
+            label="When"
+            type="datetime-local"
+            value={when ?? localInput(sheet.site.timeZone, hubNow())}
+            max={localInput(sheet.site.timeZone, hubNow())}
+            onChange={(e) => setWhen(e.target.value || null)}
+            hint={
+              when === null
+                ? 'As each value is typed'
+                : 'Later entry: the log shows both times, and marks it when it is a day late'
+            }
+          />
+          <Field
+            label="Who"
+            value={walk.by}
+            onChange={(e) => handle.step({ ...walk, by: e.target.value })}
+            autoComplete="name"
+            maxLength={60}
+            hint="Your name goes beside it"
+          />
+        </div>
+        <PhotoButton
+          heap={heap.id}
+          name={heap.name}
+          by={walk.by}
+          walk={walk.single ? null : walk.id}
+        />
+        {nudged && open > 0 && (
+          <p role="alert" className="marked font-semibold">
+            A value is typed and not kept yet: answer what is asked beside it, or take it out.
+          </p>
+        )}
+        <button
+          type="button"
+          className="btn key !min-h-[76px] !text-[19px] w-full"
+          disabled={!ready}
+          onClick={keep}
+        >
+          {walk.single
+            ? `Keep this round of ${Math.max(says.length, heap.places.filter((p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '').length)}`
+            : nextName
+              ? `Keep this round, on to ${nextName}`
+              : 'Keep this round'}
+        </button>
+        {!ready && (
+          <p role="status" className="hint font-semibold" data-testid="missing">
+            {walk.by.trim() === ''
+              ? 'Type your name: it goes beside what you read.'
+              : 'Type a value first, or what it is like.'}
+          </p>
+        )}
+        {!walk.single &&
+          (leaving ? (
+            <SkipChoice
+              title={`Leave ${heap.name} out: why?`}
+              onBack={() => setLeaving(false)}
+              onChoose={(reason) => {
+                const left = leaveHeap(walk, heap, reason, hubNow(), newId);
+                onDone(left.walk, [left.out]);
+              }}
+            />
+          ) : (
+            <button type="button" className="btn" onClick={() => setLeaving(true)}>
+              <Mark name="walk" />
+              Leave {heap.name} out
+            </button>
+          ))}
+        {!walk.single && notIn.length > 0 && (
+          <div>
+            <h2 className="!text-[16px]">Not in this round</h2>
+            <p className="q text-[13.5px] mt-1">
+              {notIn.map((h, i) => (
+                <span key={h.id}>
+                  {i > 0 ? ' · ' : ''}
+                  <b>{h.name}</b> {h.notNow}
+                </span>
+              ))}
+            </p>
+          </div>
+        )}
       </aside>
     </div>
   );
 }
 
 /** One place as a row: typed, asked about, kept with Enter or on leaving the field. */
-function Row({ handle, sheet, walk, heap, draft, instrument, unit, index, current, onFocus, onPending }: { handle: WalkHandle; sheet: FieldSheet; walk: Walk; heap: FieldHeap; draft: HeapDraft; instrument: FieldInstrument | null; unit: TempUnit; index: number; current: boolean; onFocus: () => void; onPending: (text: string) => void }) {
+function Row({
+  handle,
+  sheet,
+  walk,
+  heap,
+  draft,
+  instrument,
+  unit,
+  index,
+  current,
+  onFocus,
+  onPending,
+}: {
+  handle: WalkHandle;
+  sheet: FieldSheet;
+  walk: Walk;
+  heap: FieldHeap;
+  draft: HeapDraft;
+  instrument: FieldInstrument | null;
+  unit: TempUnit;
+  index: number;
+  current: boolean;
+  onFocus: () => void;
+  onPending: (text: string) => void;
+}) {
   const place = heap.places[index]!;
   const label = place.label ?? place.id;
   const kept = standing(draft, place.id);
   const [bad, setBad] = useState<string | null>(null);
-  const reading = useReading({ unit, instrument, airC: airNow(sheet, walk.air), heap, draft, placeIndex: index, onKeep: (r) => { handle.step(keepReading(walk, heap.id, place.id, r, kept ? 'Typed again.' : null)); onPending(''); } });
-  const shown = reading.text !== '' || reading.low !== null ? reading.text : kept ? (kept.high === undefined ? String(kept.value) : `${kept.value}-${kept.high}`) : '';
+  const reading = useReading({
+    unit,
+    instrument,
+    airC: airNow(sheet, walk.air),
+    heap,
+    draft,
+    placeIndex: index,
+    onKeep: (r) => {
+      handle.step(keepReading(walk, heap.id, place.id, r, kept ? 'Typed again.' : null));
+      onPending('');
+    },
+  });
+  const shown =
+    reading.text !== '' || reading.low !== null
+      ? reading.text
+      : kept
+        ? kept.high === undefined
+          ? String(kept.value)
+          : `${kept.value}-${kept.high}`
+        : '';
   const keep = (text: string): void => {
     if (text.trim() === '' || reading.text === '') return;
     const range = rangeIn(text);
-    if (range) { reading.keepRange(range.low, range.high); setBad(null); return; }
-    if (numberIn(text) === null) { setBad(`‘${text}’ is not a number. Type the temperature, such as 57.2, or a range such as 55-59.`); return; }
+    if (range) {
+      reading.keepRange(range.low, range.high);
+      setBad(null);
+      return;
+    }
+    if (numberIn(text) === null) {
+      setBad(
+        `‘${text}’ is not a number. Type the temperature, such as 57.2, or a range such as 55-59.`,
+      );
+      return;
+    }
     setBad(null);
     reading.keep();
   };
-  const valueC = reading.value !== null && reading.text !== '' ? toCelsius(reading.value, reading.unit) : kept ? toCelsius(kept.value, kept.unit) : null;
+  const valueC =
+    reading.value !== null && reading.text !== ''
+      ? toCelsius(reading.value, reading.unit)
+      : kept
+        ? toCelsius(kept.value, kept.unit)
+        : null;
   return (
     <>
       <tr className={`border-b border-rule ${current ? 'bg-sheet' : ''}`}>
-        <th className="text-left font-[650] py-1.5 pr-3">{label}{place.depthM === undefined ? '' : <span className="q font-normal text-[13px]"> {Math.round(place.depthM * 100)} cm</span>}</th>
-        <td className="pr-3 q whitespace-nowrap text-[13.5px]">{place.last === null ? 'not read yet' : `${readingText(place.last, unit)}, ${soonText(sheet.site.timeZone, place.last.at, hubNow())}`}</td>
-        <td className="pr-3"><input aria-label={`${label}, now, °${unit}`} className="field !w-[104px] disp !text-[20px] font-bold" inputMode="decimal" value={shown} onFocus={onFocus} onChange={(e) => { reading.type(e.target.value); onPending(e.target.value); }}
-          onBlur={(e) => keep(e.target.value)} onKeyDown={(e) => { if (e.key === 'Enter') { e.preventDefault(); keep(e.currentTarget.value); const fields = [...(e.currentTarget.closest('tbody')?.querySelectorAll('input') ?? [])]; fields[fields.indexOf(e.currentTarget) + 1]?.focus(); } }} /></td>
-        <td className="whitespace-nowrap">{valueC !== null && place.last && <b className="disp font-semibold">{changeText(valueC - place.last.c, unit)} °{unit}</b>}{kept && kept.marks.length > 0 && <span className="q block text-[13px]">{kept.marks[0] === 'rising' ? 'still rising' : kept.marks[0] === 'about' ? 'about' : 'at least'}</span>}{draft.left[place.id] && <span className="q text-[13px]">left out</span>}
-          {!kept && !draft.left[place.id] && current && <button type="button" className="link text-[13px] min-h-[28px]" onClick={() => handle.step(leavePlace(walk, heap.id, place.id, 'other'))}>leave out</button>}</td>
+        <th className="text-left font-[650] py-1.5 pr-3">
+          {label}
+          {place.depthM === undefined ? (
+            ''
+          ) : (
+            <span className="q font-normal text-[13px]"> {Math.round(place.depthM * 100)} cm</span>
+          )}
+        </th>
+        <td className="pr-3 q whitespace-nowrap text-[13.5px]">
+          {place.last === null
+            ? 'not read yet'
+            : `${readingText(place.last, unit)}, ${soonText(sheet.site.timeZone, place.last.at, hubNow())}`}
+        </td>
+        <td className="pr-3">
+          <input
+            aria-label={`${label}, now, °${unit}`}
+            className="field !w-[104px] disp !text-[20px] font-bold"
+            inputMode="decimal"
+            value={shown}
+            onFocus={onFocus}
+            onChange={(e) => {
+              reading.type(e.target.value);
+              onPending(e.target.value);
+            }}
+            onBlur={(e) => keep(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') {
+                e.preventDefault();
+                keep(e.currentTarget.value);
+                const fields = [
+                  ...(e.currentTarget.closest('tbody')?.querySelectorAll('input') ?? []),
+                ];
+                fields[fields.indexOf(e.currentTarget) + 1]?.focus();
+              }
+            }}
+          />
+        </td>
+        <td className="whitespace-nowrap">
+          {valueC !== null && place.last && (
+            <b className="disp font-semibold">
+              {changeText(valueC - place.last.c, unit)} °{unit}
+            </b>
+          )}
+          {kept && kept.marks.length > 0 && (
+            <span className="q block text-[13px]">
+              {kept.marks[0] === 'rising'
+                ? 'still rising'
+                : kept.marks[0] === 'about'
+                  ? 'about'
+                  : 'at least'}
+            </span>
+          )}
+          {draft.left[place.id] && <span className="q text-[13px]">left out</span>}
+          {!kept && !draft.left[place.id] && current && (
+            <button
+              type="button"
+              className="link text-[13px] min-h-[28px]"
+              onClick={() => handle.step(leavePlace(walk, heap.id, place.id, 'other'))}
+            >
+              leave out
+            </button>
+          )}
+        </td>
       </tr>
-      {current && reading.text !== '' && !reading.asking && <tr><td colSpan={4} className="py-1.5"><div className="max-w-[420px] ml-auto"><Marks reading={reading} height="min-h-[36px]" /></div></td></tr>}
-      {(reading.asking || reading.fire) && <tr><td colSpan={4} className="py-2"><Question reading={reading} /></td></tr>}
-      {bad && <tr><td colSpan={4} className="py-1"><p role="alert" className="marked font-semibold">{bad}</p></td></tr>}
+      {current && reading.text !== '' && !reading.asking && (
+        <tr>
+          <td colSpan={4} className="py-1.5">
+            <div className="max-w-[420px] ml-auto">
+              <Marks reading={reading} height="min-h-[36px]" />
+            </div>
+          </td>
+        </tr>
+      )}
+      {(reading.asking || reading.fire) && (
+        <tr>
+          <td colSpan={4} className="py-2">
+            <Question reading={reading} />
+          </td>
+        </tr>
+      )}
+      {bad && (
+        <tr>
+          <td colSpan={4} className="py-1">
+            <p role="alert" className="marked font-semibold">
+              {bad}
+            </p>
+          </td>
+        </tr>
+      )}
     </>
   );
 }
@@ -169,8 +603,28 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: Walk; unit
   const odd = value !== null && (toCelsius(value, unit) > 55 || toCelsius(value, unit) < -45);
   return (
     <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
-      <Field label="Air in the shade" unit={`°${unit}`} inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} problem={odd ? `No air reads ${figure(toCelsius(value!, unit), unit)} °${unit}.` : undefined} hint="Once for each round" />
-      <button type="button" className="btn mb-6" disabled={value === null || odd} onClick={() => { const { walk: w, out } = keepAir(walk, value!, unit, hubNow(), newId); handle.step(w, [out]); }}>Keep the air</button>
+      <Field
+        label="Air in the shade"
+        unit={`°${unit}`}
+        inputMode="decimal"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        problem={
+          odd ? `No air reads ${figure(toCelsius(value!, unit), unit)} °${unit}.` : undefined
+        }
+        hint="Once for each round"
+      />
+      <button
+        type="button"
+        className="btn mb-6"
+        disabled={value === null || odd}
+        onClick={() => {
+          const { walk: w, out } = keepAir(walk, value!, unit, hubNow(), newId);
+          handle.step(w, [out]);
+        }}
+      >
+        Keep the air
+      </button>
     </div>
   );
 }

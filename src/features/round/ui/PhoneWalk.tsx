@@ -12,9 +12,33 @@ import type { SkipReason } from '@/core/words/skip';
 import { Field } from '@/ui/Field';
 import type { FieldHeap, FieldSheet } from '../sheet';
 import { numberIn, typed } from '../pad';
-import { entriesOf, finishHeap, keepAir, keepReading, leaveHeap, leavePlace, nextPlace, readSoFar, setFeel, standing, takeBack, type HeapDraft, type Out, type Walk } from '../walk';
+import {
+  entriesOf,
+  finishHeap,
+  keepAir,
+  keepReading,
+  leaveHeap,
+  leavePlace,
+  nextPlace,
+  readSoFar,
+  setFeel,
+  standing,
+  takeBack,
+  type HeapDraft,
+  type Out,
+  type Walk,
+} from '../walk';
 import { Pad } from './Pad';
-import { changeText, FeelFields, figure, Marks, otherUnitText, Question, Settle, SkipChoice } from './parts';
+import {
+  changeText,
+  FeelFields,
+  figure,
+  Marks,
+  otherUnitText,
+  Question,
+  Settle,
+  SkipChoice,
+} from './parts';
 import { PhotoButton } from './PhotoButton';
 import { airNow, useReading } from './useReading';
 import { hubNow, newId, type WalkHandle } from './useWalk';
@@ -24,28 +48,98 @@ const short = (label: string): string => label.split(' ')[0]!.slice(0, 4);
 const rest = (label: string): string => label.slice(label.indexOf(' ') + 1);
 
 /** Name, place and progress of the heap in hand, and the one way out. */
-function Head({ heap, line, button, onButton }: { heap: FieldHeap; line: string; button: string; onButton: () => void }) {
+function Head({
+  heap,
+  line,
+  button,
+  onButton,
+}: {
+  heap: FieldHeap;
+  line: string;
+  button: string;
+  onButton: () => void;
+}) {
   return (
     <header className="flex items-end gap-3 px-4 pt-2">
-      <svg width={66} height={54} viewBox="0 0 74 58" aria-hidden="true" className="flex-none"><Mound heap={heap.picture} place={{ x: 34, base: 54, maxW: 68, maxH: 34, largest: heap.picture.volume, small: true }} /><path d="M0 54H74" stroke="var(--color-ink)" strokeWidth={1.8} /></svg>
-      <div className="min-w-0 flex-1 pb-0.5"><h1 className="!text-[25px] truncate">{heap.name} <span className="font-text font-normal text-[15px] q">{heap.place}</span></h1><p className="q text-[15px] mt-1 truncate">{line}</p></div>
-      <button type="button" className="btn !min-h-[52px] !px-3.5" onClick={onButton}>{button}</button>
+      <svg width={66} height={54} viewBox="0 0 74 58" aria-hidden="true" className="flex-none">
+        <Mound
+          heap={heap.picture}
+          place={{ x: 34, base: 54, maxW: 68, maxH: 34, largest: heap.picture.volume, small: true }}
+        />
+        <path d="M0 54H74" stroke="var(--color-ink)" strokeWidth={1.8} />
+      </svg>
+      <div className="min-w-0 flex-1 pb-0.5">
+        <h1 className="!text-[25px] truncate">
+          {heap.name} <span className="font-text font-normal text-[15px] q">{heap.place}</span>
+        </h1>
+        <p className="q text-[15px] mt-1 truncate">{line}</p>
+      </div>
+      <button type="button" className="btn !min-h-[52px] !px-3.5" onClick={onButton}>
+        {button}
+      </button>
     </header>
   );
 }
 
-type Props = { readonly handle: WalkHandle; readonly sheet: FieldSheet; readonly walk: Walk; /** The heap is done with: what the walk has become, and what the hub is to be told. */ readonly onDone: (after: Walk, out: readonly Out[]) => void };
+type Props = {
+  readonly handle: WalkHandle;
+  readonly sheet: FieldSheet;
+  readonly walk: Walk;
+  /** The heap is done with: what the walk has become, and what the hub is to be told. */ readonly onDone: (
+    after: Walk,
+    out: readonly Out[],
+  ) => void;
+};
 
 /** One heap at a time: its places, then what it is like. */
-export function PhoneHeap({ handle, sheet, walk, onDone, heap, next }: Props & { readonly heap: FieldHeap; readonly next: FieldHeap | null }) {
+export function PhoneHeap({
+  handle,
+  sheet,
+  walk,
+  onDone,
+  heap,
+  next,
+}: Props & { readonly heap: FieldHeap; readonly next: FieldHeap | null }) {
   const draft = walk.heaps[heap.id]!;
   const [feeling, setFeeling] = useState(nextPlace(heap, draft) === null);
   const back = (): void => setFeeling(false);
-  if (feeling) return <FeelStep handle={handle} sheet={sheet} walk={walk} onDone={onDone} heap={heap} draft={draft} next={next} onBack={back} />;
-  return <ReadStep handle={handle} sheet={sheet} walk={walk} onDone={onDone} heap={heap} draft={draft} next={next} onRead={() => setFeeling(true)} />;
+  if (feeling)
+    return (
+      <FeelStep
+        handle={handle}
+        sheet={sheet}
+        walk={walk}
+        onDone={onDone}
+        heap={heap}
+        draft={draft}
+        next={next}
+        onBack={back}
+      />
+    );
+  return (
+    <ReadStep
+      handle={handle}
+      sheet={sheet}
+      walk={walk}
+      onDone={onDone}
+      heap={heap}
+      draft={draft}
+      next={next}
+      onRead={() => setFeeling(true)}
+    />
+  );
 }
 
-function ReadStep({ handle, sheet, walk, onDone, heap, draft, next, onRead }: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onRead: () => void }) {
+function ReadStep({
+  handle,
+  sheet,
+  walk,
+  onDone,
+  heap,
+  draft,
+  next,
+  onRead,
+}: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onRead: () => void }) {
   const [at, setAt] = useState(() => nextPlace(heap, draft) ?? 0);
   const [asking, setAsking] = useState<'place' | 'stop' | 'heap' | 'list' | null>(null);
   const [again, setAgain] = useState<string | null>(null);
@@ -54,9 +148,20 @@ function ReadStep({ handle, sheet, walk, onDone, heap, draft, next, onRead }: Pr
   const unit: TempUnit = instrument?.unit ?? sheet.unit;
   const place = heap.places[at]!;
   const label = place.label ?? place.id;
-  const go = (from: HeapDraft): void => { const i = nextPlace(heap, from, at); setAgain(null); setAsking(null); if (i === null) onRead(); else setAt(i); };
+  const go = (from: HeapDraft): void => {
+    const i = nextPlace(heap, from, at);
+    setAgain(null);
+    setAsking(null);
+    if (i === null) onRead();
+    else setAt(i);
+  };
   const reading = useReading({
-    unit, instrument, airC: airNow(sheet, walk.air), heap, draft, placeIndex: at,
+    unit,
+    instrument,
+    airC: airNow(sheet, walk.air),
+    heap,
+    draft,
+    placeIndex: at,
     onKeep: (r) => {
       const after = keepReading(walk, heap.id, place.id, r, again);
       handle.step(after);
@@ -69,58 +174,215 @@ function ReadStep({ handle, sheet, walk, onDone, heap, draft, next, onRead }: Pr
   const valueC = reading.value === null ? null : toCelsius(reading.value, reading.unit);
   const nextIndex = nextPlace(heap, { ...draft, left: { ...draft.left, [place.id]: 'other' } }, at);
   const i = walk.order.indexOf(heap.id) + 1;
-  const leave = (reason: SkipReason): void => { const after = leavePlace(walk, heap.id, place.id, reason); handle.step(after); go(after.heaps[heap.id]!); };
+  const leave = (reason: SkipReason): void => {
+    const after = leavePlace(walk, heap.id, place.id, reason);
+    handle.step(after);
+    go(after.heaps[heap.id]!);
+  };
   const shown = reading.low === null ? reading.text || '–' : `${reading.low}–${reading.text}`;
   return (
     <div className="flex-1 flex flex-col">
-      <Head heap={heap} line={walk.single ? `${heap.places.length} places` : `${ordinal(i)} of ${walk.order.length}${next ? ` · then ${next.name}` : ' · the last'}`} button="Stop" onButton={() => setAsking('stop')} />
+      <Head
+        heap={heap}
+        line={
+          walk.single
+            ? `${heap.places.length} places`
+            : `${ordinal(i)} of ${walk.order.length}${next ? ` · then ${next.name}` : ' · the last'}`
+        }
+        button="Stop"
+        onButton={() => setAsking('stop')}
+      />
       <div className="relative h-[132px] mt-1.5">
-        <Schematic shape={heap.shape} current={place.id} says={`${heap.name}: ${readSoFar(heap, draft).length} of ${heap.places.length} places read, now ${label}`}
-          places={stretchOf(heap, at).map((p) => { const s = standing(draft, p.id); return { id: p.id, zone: p.zone, side: p.side, short: short(p.label ?? p.id), read: s ? { figure: String(s.value), c: toCelsius(s.value, s.unit) } : null, left: draft.left[p.id] !== undefined }; })} />
-        <button type="button" className="absolute right-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]" onClick={() => setAsking('list')}>{readSoFar(heap, draft).length} of {heap.places.length}</button>
-        {undo && hubNow() - undo.at < UNDO_MS && <button type="button" className="absolute left-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]" onClick={() => { handle.step(takeBack(walk, heap.id, undo.place)); setAt(heap.places.findIndex((p) => p.id === undo.place)); setAgain('Taken back at once.'); setUndo(null); }}>Take {undo.label} back</button>}
+        <Schematic
+          shape={heap.shape}
+          current={place.id}
+          says={`${heap.name}: ${readSoFar(heap, draft).length} of ${heap.places.length} places read, now ${label}`}
+          places={stretchOf(heap, at).map((p) => {
+            const s = standing(draft, p.id);
+            return {
+              id: p.id,
+              zone: p.zone,
+              side: p.side,
+              short: short(p.label ?? p.id),
+              read: s ? { figure: String(s.value), c: toCelsius(s.value, s.unit) } : null,
+              left: draft.left[p.id] !== undefined,
+            };
+          })}
+        />
+        <button
+          type="button"
+          className="absolute right-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]"
+          onClick={() => setAsking('list')}
+        >
+          {readSoFar(heap, draft).length} of {heap.places.length}
+        </button>
+        {undo && hubNow() - undo.at < UNDO_MS && (
+          <button
+            type="button"
+            className="absolute left-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]"
+            onClick={() => {
+              handle.step(takeBack(walk, heap.id, undo.place));
+              setAt(heap.places.findIndex((p) => p.id === undo.place));
+              setAgain('Taken back at once.');
+              setUndo(null);
+            }}
+          >
+            Take {undo.label} back
+          </button>
+        )}
       </div>
       <div className="px-4 pb-3.5 pt-1 flex-1 flex flex-col gap-[7px]">
-        {asking === 'place' ? <SkipChoice title={`Leave ${short(label)} out: why?`} onChoose={leave} onBack={() => setAsking(null)} />
-          : asking === 'heap' ? <SkipChoice title={`Leave ${heap.name} out: why?`} onBack={() => setAsking(null)} onChoose={(reason) => { const { walk: w, out } = leaveHeap(walk, heap, reason, hubNow(), newId); onDone(w, [out]); }} />
-          : asking === 'stop' ? (
-            <div className="flex flex-col gap-2.5"><h2>Stop here?</h2><p className="q text-[15px]">What you kept stays on this phone; you can go on where you stopped.</p>
-              <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn key !min-h-[72px]">Stop, go on later</Link>
-              {!walk.single && <button type="button" className="btn !min-h-[64px]" onClick={() => setAsking('heap')}>Leave {heap.name} out</button>}
-              <button type="button" className="btn !min-h-[64px]" onClick={onRead}>No more places: squeeze and smell</button>
-              <button type="button" className="btn !min-h-[56px]" onClick={() => setAsking(null)}>Back to {short(label)}</button></div>
-          ) : asking === 'list' ? (
-            <div className="flex flex-col gap-2"><h2>Places of {heap.name}</h2>
-              {heap.doubts.map((d) => <p key={d} className="caution">{d}</p>)}
-              <ul className="flex flex-col gap-1.5">{heap.places.map((p, n) => {
+        {asking === 'place' ? (
+          <SkipChoice
+            title={`Leave ${short(label)} out: why?`}
+            onChoose={leave}
+            onBack={() => setAsking(null)}
+          />
+        ) : asking === 'heap' ? (
+          <SkipChoice
+            title={`Leave ${heap.name} out: why?`}
+            onBack={() => setAsking(null)}
+            onChoose={(reason) => {
+              const { walk: w, out } = leaveHeap(walk, heap, reason, hubNow(), newId);
+              onDone(w, [out]);
+            }}
+          />
+        ) : asking === 'stop' ? (
+          <div className="flex flex-col gap-2.5">
+            <h2>Stop here?</h2>
+            <p className="q text-[15px]">
+              What you kept stays on this phone; you can go on where you stopped.
+            </p>
+            <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn key !min-h-[72px]">
+              Stop, go on later
+            </Link>
+            {!walk.single && (
+              <button type="button" className="btn !min-h-[64px]" onClick={() => setAsking('heap')}>
+                Leave {heap.name} out
+              </button>
+            )}
+            <button type="button" className="btn !min-h-[64px]" onClick={onRead}>
+              No more places: squeeze and smell
+            </button>
+            <button type="button" className="btn !min-h-[56px]" onClick={() => setAsking(null)}>
+              Back to {short(label)}
+            </button>
+          </div>
+        ) : asking === 'list' ? (
+          <div className="flex flex-col gap-2">
+            <h2>Places of {heap.name}</h2>
+            {heap.doubts.map((d) => (
+              <p key={d} className="caution">
+                {d}
+              </p>
+            ))}
+            <ul className="flex flex-col gap-1.5">
+              {heap.places.map((p, n) => {
                 const s = standing(draft, p.id);
-                return <li key={p.id}><button type="button" className="btn w-full !min-h-[56px] !justify-between" onClick={() => { setAt(n); setAgain(s ? 'Read again.' : null); setAsking(null); }}><span className="truncate">{p.label ?? p.id}</span><span className="disp font-bold whitespace-nowrap">{s ? `${readingText(s, s.unit)} · read again` : draft.left[p.id] ? 'left out' : 'not read'}</span></button></li>;
-              })}</ul>
-              <button type="button" className="btn !min-h-[56px]" onClick={() => setAsking(null)}>Back to {short(label)}</button></div>
-          ) : (
-            <>
-              <div className="flex justify-between items-center gap-2 min-h-[58px]">
-                <p className="text-[16px] leading-[1.3] min-w-0"><b className="disp text-[20px]">{short(label)}</b> {rest(label)}{place.depthM === undefined ? '' : `, ${Math.round(place.depthM * 100)} cm`}<br />
-                  <span className="q">{place.last === null ? 'Not read yet' : `${readingText(place.last, unit)} last time, ${soonText(sheet.site.timeZone, place.last.at, hubNow())}`}</span></p>
-                {!reading.asking && !reading.fire && <Settle since={reading.since} seconds={instrument?.settleS ?? 30} />}
-              </div>
-              {again !== null && <AgainReason value={again} onChange={setAgain} />}
-              <output aria-label={`${label}, typed`} className="border-2 border-ink rounded-[5px] bg-sheet h-[70px] flex-none flex items-center justify-between gap-2 px-3.5">
-                <span className={`disp font-bold leading-none whitespace-nowrap ${shown.length > 6 ? 'text-[36px]' : 'text-[54px]'}`}>{shown}<span className="text-[22px] font-medium ml-1">°{reading.unit}</span></span>
-                <span className="text-[14.5px] leading-[1.3] text-right">{valueC !== null && place.last && <><b className="disp text-[16px]">{changeText(valueC - place.last.c, unit)}</b> since then<br /></>}{valueC !== null && <span className="q"><Pip c={valueC} />{otherUnitText(reading.value!, reading.unit)} · {wordFor(valueC, heap.floorC, unit)}</span>}</span>
-              </output>
-              {reading.asking || reading.fire ? <Question reading={reading} /> : (
-                <>
-                  <Marks reading={reading} height="min-h-[50px]" />
-                  <Pad onKey={reading.press} />
-                  <div className="grid grid-cols-[84px_1fr] gap-2">
-                    <button type="button" className="btn !min-h-[74px] !px-1" onClick={() => setAsking('place')}>Skip point</button>
-                    <button type="button" className="btn key !min-h-[74px] !text-[20px] !px-2" disabled={reading.value === null} onClick={reading.keep}>{reading.value === null ? `Type ${short(label)}` : nextIndex === null ? `Keep ${shown}, then feel` : `Keep ${shown}, go to ${short(heap.places[nextIndex]!.label ?? heap.places[nextIndex]!.id)}`}</button>
-                  </div>
-                </>
+                return (
+                  <li key={p.id}>
+                    <button
+                      type="button"
+                      className="btn w-full !min-h-[56px] !justify-between"
+                      onClick={() => {
+                        setAt(n);
+                        setAgain(s ? 'Read again.' : null);
+                        setAsking(null);
+                      }}
+                    >
+                      <span className="truncate">{p.label ?? p.id}</span>
+                      <span className="disp font-bold whitespace-nowrap">
+                        {s
+                          ? `${readingText(s, s.unit)} · read again`
+                          : draft.left[p.id]
+                            ? 'left out'
+                            : 'not read'}
+                      </span>
+                    </button>
+                  </li>
+                );
+              })}
+            </ul>
+            <button type="button" className="btn !min-h-[56px]" onClick={() => setAsking(null)}>
+              Back to {short(label)}
+            </button>
+          </div>
+        ) : (
+          <>
+            <div className="flex justify-between items-center gap-2 min-h-[58px]">
+              <p className="text-[16px] leading-[1.3] min-w-0">
+                <b className="disp text-[20px]">{short(label)}</b> {rest(label)}
+                {place.depthM === undefined ? '' : `, ${Math.round(place.depthM * 100)} cm`}
+                <br />
+                <span className="q">
+                  {place.last === null
+                    ? 'Not read yet'
+                    : `${readingText(place.last, unit)} last time, ${soonText(sheet.site.timeZone, place.last.at, hubNow())}`}
+                </span>
+              </p>
+              {!reading.asking && !reading.fire && (
+                <Settle since={reading.since} seconds={instrument?.settleS ?? 30} />
               )}
-            </>
-          )}
+            </div>
+            {again !== null && <AgainReason value={again} onChange={setAgain} />}
+            <output
+              aria-label={`${label}, typed`}
+              className="border-2 border-ink rounded-[5px] bg-sheet h-[70px] flex-none flex items-center justify-between gap-2 px-3.5"
+            >
+              <span
+                className={`disp font-bold leading-none whitespace-nowrap ${shown.length > 6 ? 'text-[36px]' : 'text-[54px]'}`}
+              >
+                {shown}
+                <span className="text-[22px] font-medium ml-1">°{reading.unit}</span>
+              </span>
+              <span className="text-[14.5px] leading-[1.3] text-right">
+                {valueC !== null && place.last && (
+                  <>
+                    <b className="disp text-[16px]">{changeText(valueC - place.last.c, unit)}</b>{' '}
+                    since then
+                    <br />
+                  </>
+                )}
+                {valueC !== null && (
+                  <span className="q">
+                    <Pip c={valueC} />
+                    {otherUnitText(reading.value!, reading.unit)} ·{' '}
+                    {wordFor(valueC, heap.floorC, unit)}
+                  </span>
+                )}
+              </span>
+            </output>
+            {reading.asking || reading.fire ? (
+              <Question reading={reading} />
+            ) : (
+              <>
+                <Marks reading={reading} height="min-h-[50px]" />
+                <Pad onKey={reading.press} />
+                <div className="grid grid-cols-[84px_1fr] gap-2">
+                  <button
+                    type="button"
+                    className="btn !min-h-[74px] !px-1"
+                    onClick={() => setAsking('place')}
+                  >
+                    Skip point
+                  </button>
+                  <button
+                    type="button"
+                    className="btn key !min-h-[74px] !text-[20px] !px-2"
+                    disabled={reading.value === null}
+                    onClick={reading.keep}
+                  >
+                    {reading.value === null
+                      ? `Type ${short(label)}`
+                      : nextIndex === null
+                        ? `Keep ${shown}, then feel`
+                        : `Keep ${shown}, go to ${short(heap.places[nextIndex]!.label ?? heap.places[nextIndex]!.id)}`}
+                  </button>
+                </div>
+              </>
+            )}
+          </>
+        )}
       </div>
     </div>
   );
@@ -129,34 +391,83 @@ function ReadStep({ handle, sheet, walk, onDone, heap, draft, next, onRead }: Pr
 /** Of a row only the stretch in hand is drawn: its set of places. */
 function stretchOf(heap: FieldHeap, at: number): FieldHeap['places'] {
   const along = heap.places[at]!.alongM;
-  return along === undefined ? heap.places.slice(0, 9) : heap.places.filter((p) => p.alongM === along);
+  return along === undefined
+    ? heap.places.slice(0, 9)
+    : heap.places.filter((p) => p.alongM === along);
 }
 
 const AGAIN = ['Slip of the finger', 'It was still rising', 'The probe had moved'] as const;
 function AgainReason({ value, onChange }: { value: string; onChange: (v: string) => void }) {
-  return <div className="grid grid-cols-3 gap-[7px]" role="group" aria-label="Why it is read again">{AGAIN.map((r) => <button key={r} type="button" aria-pressed={value === `${r}.`} onClick={() => onChange(`${r}.`)} className={`border-[1.5px] border-ink rounded-glove min-h-[50px] px-1 text-[14px] leading-[1.1] font-semibold ${value === `${r}.` ? 'bg-ink text-sheet' : 'bg-paper'}`}>{r}</button>)}</div>;
+  return (
+    <div className="grid grid-cols-3 gap-[7px]" role="group" aria-label="Why it is read again">
+      {AGAIN.map((r) => (
+        <button
+          key={r}
+          type="button"
+          aria-pressed={value === `${r}.`}
+          onClick={() => onChange(`${r}.`)}
+          className={`border-[1.5px] border-ink rounded-glove min-h-[50px] px-1 text-[14px] leading-[1.1] font-semibold ${value === `${r}.` ? 'bg-ink text-sheet' : 'bg-paper'}`}
+        >
+          {r}
+        </button>
+      ))}
+    </div>
+  );
 }
 
-const Pip = ({ c }: { c: number }) => <span className="inline-block size-3.5 align-[-2px] mr-1 border border-ink rounded-plate" style={{ background: plateOf(c).fill }} aria-hidden="true" />;
+const Pip = ({ c }: { c: number }) => (
+  <span
+    className="inline-block size-3.5 align-[-2px] mr-1 border border-ink rounded-plate"
+    style={{ background: plateOf(c).fill }}
+    aria-hidden="true"
+  />
+);
 /** How a value stands to the floor of the heap's leading rule. */
 function wordFor(c: number, floorC: number, unit: TempUnit): string {
   const by = Math.abs(c - floorC) * (unit === 'F' ? 1.8 : 1);
-  return c >= 77 ? 'danger' : c >= 70 ? 'too hot' : c >= floorC ? `${by.toFixed(1)} to spare` : `${by.toFixed(1)} short`;
+  return c >= 77
+    ? 'danger'
+    : c >= 70
+      ? 'too hot'
+      : c >= floorC
+        ? `${by.toFixed(1)} to spare`
+        : `${by.toFixed(1)} short`;
 }
-const ordinal = (n: number): string => `${n}${n % 100 > 10 && n % 100 < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th')}`;
+const ordinal = (n: number): string =>
+  `${n}${n % 100 > 10 && n % 100 < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th')}`;
 
 /** What the round came to, in a sentence: what decides, and whether it is whole. */
-export function roundSentence(heap: FieldHeap, draft: HeapDraft, unit: TempUnit): { head: string; text: string } {
+export function roundSentence(
+  heap: FieldHeap,
+  draft: HeapDraft,
+  unit: TempUnit,
+): { head: string; text: string } {
   const read = readSoFar(heap, draft);
-  if (read.length === 0) return { head: 'Nothing read.', text: 'Only what you felt and saw is kept.' };
+  if (read.length === 0)
+    return { head: 'Nothing read.', text: 'Only what you felt and saw is kept.' };
   const coldest = read.reduce((a, b) => (b.c < a.c ? b : a));
   const cold = `Coldest ${readingText(coldest.kept, unit)} at ${short(coldest.label)}`;
-  if (read.length < heap.minPoints) return { head: 'A thin round.', text: `${read.length} of the ${heap.minPoints} places that a round needs. ${cold}; it can show that the heap is cold, but earns nothing.` };
+  if (read.length < heap.minPoints)
+    return {
+      head: 'A thin round.',
+      text: `${read.length} of the ${heap.minPoints} places that a round needs. ${cold}; it can show that the heap is cold, but earns nothing.`,
+    };
   const floor = `${figure(heap.floorC, unit)} °${unit}`;
-  return coldest.c < heap.floorC ? { head: 'Not hot all through.', text: `${cold}, under ${floor}.` } : { head: 'Good round.', text: `${cold}, over ${floor} at ${read.length} places.` };
+  return coldest.c < heap.floorC
+    ? { head: 'Not hot all through.', text: `${cold}, under ${floor}.` }
+    : { head: 'Good round.', text: `${cold}, over ${floor} at ${read.length} places.` };
 }
 
-function FeelStep({ handle, sheet, walk, onDone, heap, draft, next, onBack }: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onBack: () => void }) {
+function FeelStep({
+  handle,
+  sheet,
+  walk,
+  onDone,
+  heap,
+  draft,
+  next,
+  onBack,
+}: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onBack: () => void }) {
   const [noting, setNoting] = useState(draft.feel.words !== undefined);
   // A device that has no name yet is asked once, here, where both hands are free again.
   const [nameless] = useState(walk.by.trim() === '');
@@ -168,33 +479,140 @@ function FeelStep({ handle, sheet, walk, onDone, heap, draft, next, onBack }: Pr
   const nothing = read.length === 0 && Object.keys(draft.feel).length === 0;
   /** Null: as each value was typed. */
   const [when, setWhen] = useState<string | null>(null);
-  const done = (): void => onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
+  const done = (): void =>
+    onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
   return (
     <div className="flex-1 flex flex-col">
-      <Head heap={heap} line={read.length > 0 ? `${read.length} ${read.length === 1 ? 'place' : 'places'} read: ${figure(Math.min(...read.map((r) => r.c)), unit)} to ${figure(hottest!, unit)} °${unit}` : 'No place read'} button="Back" onButton={onBack} />
+      <Head
+        heap={heap}
+        line={
+          read.length > 0
+            ? `${read.length} ${read.length === 1 ? 'place' : 'places'} read: ${figure(Math.min(...read.map((r) => r.c)), unit)} to ${figure(hottest!, unit)} °${unit}`
+            : 'No place read'
+        }
+        button="Back"
+        onButton={onBack}
+      />
       <div className="px-4 pt-4 flex flex-col gap-4 pb-4">
-        <FeelFields feel={draft.feel} places={heap.places.map((p) => p.label ?? p.id)} coldest={coldest} onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))} />
+        <FeelFields
+          feel={draft.feel}
+          places={heap.places.map((p) => p.label ?? p.id)}
+          coldest={coldest}
+          onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))}
+        />
         <div className="grid grid-cols-3 gap-2 items-start">
-          <PhotoButton heap={heap.id} name={heap.name} by={walk.by} walk={walk.single ? null : walk.id} />
-          <button type="button" className="btn !min-h-[56px]" aria-expanded={noting} onClick={() => setNoting(!noting)}>Note</button>
-          <button type="button" className="btn !min-h-[56px] !px-1" aria-expanded={when !== null} onClick={() => setWhen(when === null ? localInput(sheet.site.timeZone, hubNow()) : null)}>Read earlier</button>
+          <PhotoButton
+            heap={heap.id}
+            name={heap.name}
+            by={walk.by}
+            walk={walk.single ? null : walk.id}
+          />
+          <button
+            type="button"
+            className="btn !min-h-[56px]"
+            aria-expanded={noting}
+            onClick={() => setNoting(!noting)}
+          >
+            Note
+          </button>
+          <button
+            type="button"
+            className="btn !min-h-[56px] !px-1"
+            aria-expanded={when !== null}
+            onClick={() =>
+              setWhen(when === null ? localInput(sheet.site.timeZone, hubNow()) : null)
+            }
+          >
+            Read earlier
+          </button>
         </div>
-        {when !== null && <Field label="When it was read" type="datetime-local" value={when} max={localInput(sheet.site.timeZone, hubNow())} onChange={(e) => setWhen(e.target.value || null)} hint="The log shows both times; what comes in more than a day later is marked late" />}
-        {noting && <div><label className="label" htmlFor="feel-words">Note</label><textarea id="feel-words" className="field" rows={3} maxLength={2000} value={draft.feel.words ?? ''} onChange={(e) => { const { words: _words, ...others } = draft.feel; handle.step(setFeel(walk, heap.id, e.target.value === '' ? others : { ...draft.feel, words: e.target.value })); }} /></div>}
-        {nameless && <Field label="Who" value={walk.by} maxLength={60} autoComplete="name" hint="Your name goes beside what you read" onChange={(e) => handle.step({ ...walk, by: e.target.value })} />}
-        <p className="caution">Wash your hands before you eat, and rinse the thermometer before you go back to a cleaner heap.</p>
+        {when !== null && (
+          <Field
+            label="When it was read"
+            type="datetime-local"
+            value={when}
+            max={localInput(sheet.site.timeZone, hubNow())}
+            onChange={(e) => setWhen(e.target.value || null)}
+            hint="The log shows both times; what comes in more than a day later is marked late"
+          />
+        )}
+        {noting && (
+          <div>
+            <label className="label" htmlFor="feel-words">
+              Note
+            </label>
+            <textarea
+              id="feel-words"
+              className="field"
+              rows={3}
+              maxLength={2000}
+              value={draft.feel.words ?? ''}
+              onChange={(e) => {
+                const { words: _words, ...others } = draft.feel;
+                handle.step(
+                  setFeel(
+                    walk,
+                    heap.id,
+                    e.target.value === '' ? others : { ...draft.feel, words: e.target.value },
+                  ),
+                );
+              }}
+            />
+          </div>
+        )}
+        {nameless && (
+          <Field
+            label="Who"
+            value={walk.by}
+            maxLength={60}
+            autoComplete="name"
+            hint="Your name goes beside what you read"
+            onChange={(e) => handle.step({ ...walk, by: e.target.value })}
+          />
+        )}
+        <p className="caution">
+          Wash your hands before you eat, and rinse the thermometer before you go back to a cleaner
+          heap.
+        </p>
       </div>
       <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 pt-2 pb-3.5 mt-auto">
-        <p className="text-[15px] leading-[1.3] mb-2" aria-live="polite"><b>{says.head}</b> {says.text}</p>
-        <button type="button" className="btn key w-full !min-h-[74px] !text-[20px]" disabled={nothing || walk.by.trim() === ''} onClick={done}>{walk.single ? 'Keep this round' : next ? `Done, on to ${next.name}` : 'Done, that was the last'}</button>
-        {(nothing || walk.by.trim() === '') && <p role="status" className="font-semibold text-[15px] mt-1.5" data-testid="missing">{nothing ? 'Nothing is read or felt yet: go back to its places, or say what it is like.' : 'Type your name above: it goes beside what you read.'}</p>}
+        <p className="text-[15px] leading-[1.3] mb-2" aria-live="polite">
+          <b>{says.head}</b> {says.text}
+        </p>
+        <button
+          type="button"
+          className="btn key w-full !min-h-[74px] !text-[20px]"
+          disabled={nothing || walk.by.trim() === ''}
+          onClick={done}
+        >
+          {walk.single
+            ? 'Keep this round'
+            : next
+              ? `Done, on to ${next.name}`
+              : 'Done, that was the last'}
+        </button>
+        {(nothing || walk.by.trim() === '') && (
+          <p role="status" className="font-semibold text-[15px] mt-1.5" data-testid="missing">
+            {nothing
+              ? 'Nothing is read or felt yet: go back to its places, or say what it is like.'
+              : 'Type your name above: it goes beside what you read.'}
+          </p>
+        )}
       </div>
     </div>
   );
 }
 
 /** The air, once for each walk: a heap that reads below it is asked about. */
-export function AirStep({ handle, sheet, walk }: { handle: WalkHandle; sheet: FieldSheet; walk: Walk }) {
+export function AirStep({
+  handle,
+  sheet,
+  walk,
+}: {
+  handle: WalkHandle;
+  sheet: FieldSheet;
+  walk: Walk;
+}) {
   const [text, setText] = useState('');
   const unit = sheet.instruments.find((i) => i.name === walk.probe)?.unit ?? sheet.unit;
   const value = numberIn(text);
@@ -202,13 +620,47 @@ export function AirStep({ handle, sheet, walk }: { handle: WalkHandle; sheet: Fi
   return (
     <div className="flex-1 flex flex-col px-4 pt-4 pb-3.5 gap-3">
       <h1>Air in the shade</h1>
-      <p className="q text-[15px]">Once for each round. {sheet.air ? `Last read ${figure(sheet.air.c, unit)} °${unit}, ${soonText(sheet.site.timeZone, sheet.air.at, hubNow())}.` : ''}</p>
-      <output aria-label="Air, typed" className="border-2 border-ink rounded-[5px] bg-sheet h-[70px] flex items-center justify-between px-3.5"><span className="disp font-bold text-[54px] leading-none">{text || '–'}<span className="text-[22px] font-medium ml-1">°{unit}</span></span>{value !== null && <span className="q">{otherUnitText(value, unit)}</span>}</output>
-      {odd && <p role="alert" className="marked font-semibold">No air reads {value} °{unit}. Is it the other unit, or the heap?</p>}
+      <p className="q text-[15px]">
+        Once for each round.{' '}
+        {sheet.air
+          ? `Last read ${figure(sheet.air.c, unit)} °${unit}, ${soonText(sheet.site.timeZone, sheet.air.at, hubNow())}.`
+          : ''}
+      </p>
+      <output
+        aria-label="Air, typed"
+        className="border-2 border-ink rounded-[5px] bg-sheet h-[70px] flex items-center justify-between px-3.5"
+      >
+        <span className="disp font-bold text-[54px] leading-none">
+          {text || '–'}
+          <span className="text-[22px] font-medium ml-1">°{unit}</span>
+        </span>
+        {value !== null && <span className="q">{otherUnitText(value, unit)}</span>}
+      </output>
+      {odd && (
+        <p role="alert" className="marked font-semibold">
+          No air reads {value} °{unit}. Is it the other unit, or the heap?
+        </p>
+      )}
       <Pad onKey={(k) => setText(typed(text, k))} sign />
       <div className="grid grid-cols-[84px_1fr] gap-2 mt-auto">
-        <button type="button" className="btn !min-h-[74px] !px-1" onClick={() => handle.step({ ...walk, airAsked: true })}>Skip air</button>
-        <button type="button" className="btn key !min-h-[74px] !text-[20px]" disabled={value === null || odd} onClick={() => { const { walk: w, out } = keepAir(walk, value!, unit, hubNow(), newId); handle.step(w, [out]); }}>{value === null ? 'Type the air' : `Keep ${text} °${unit}`}</button>
+        <button
+          type="button"
+          className="btn !min-h-[74px] !px-1"
+          onClick={() => handle.step({ ...walk, airAsked: true })}
+        >
+          Skip air
+        </button>
+        <button
+          type="button"
+          className="btn key !min-h-[74px] !text-[20px]"
+          disabled={value === null || odd}
+          onClick={() => {
+            const { walk: w, out } = keepAir(walk, value!, unit, hubNow(), newId);
+            handle.step(w, [out]);
+          }}
+        >
+          {value === null ? 'Type the air' : `Keep ${text} °${unit}`}
+        </button>
       </div>
     </div>
   );

@@ -6,10 +6,35 @@ import { PhotoKey } from '@/ui/PhotoKey';
 import { newId } from './useWalk';
 
 /** Takes a picture of the heap; it waits on the phone until there is a signal. */
-export function PhotoButton({ heap, name, by, walk, className = '' }: { heap: string; name: string; by: string; walk: string | null; className?: string }) {
+export function PhotoButton({
+  heap,
+  name,
+  by,
+  walk,
+  className = '',
+}: {
+  heap: string;
+  name: string;
+  by: string;
+  walk: string | null;
+  className?: string;
+}) {
   const take = async (file: File): Promise<string> => {
     const { blob, width, height } = await readyPhoto(file);
-    await enqueue([{ form: { id: newId(), batch: heap, kind: 'photo', at: null, by, data: { sha256: '', width, height, ...(walk ? { walk } : {}) } }, what: `${name}: photo`, photo: blob }]);
+    await enqueue([
+      {
+        form: {
+          id: newId(),
+          batch: heap,
+          kind: 'photo',
+          at: null,
+          by,
+          data: { sha256: '', width, height, ...(walk ? { walk } : {}) },
+        },
+        what: `${name}: photo`,
+        photo: blob,
+      },
+    ]);
     void sendWaiting();
     return `Photo kept (${Math.round(blob.size / 1000)} kB).`;
   };

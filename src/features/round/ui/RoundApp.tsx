@@ -8,18 +8,39 @@ import { AirStep, PhoneHeap } from './PhoneWalk';
 import { Resume, Start } from './Start';
 import { hubNow, newId, useWalk, type AskEffects } from './useWalk';
 
-const onPhone = (f: () => void): (() => void) => { const m = matchMedia('(max-width: 640px)'); m.addEventListener('change', f); return () => m.removeEventListener('change', f); };
-const onHash = (f: () => void): (() => void) => { window.addEventListener('hashchange', f); return () => window.removeEventListener('hashchange', f); };
+const onPhone = (f: () => void): (() => void) => {
+  const m = matchMedia('(max-width: 640px)');
+  m.addEventListener('change', f);
+  return () => m.removeEventListener('change', f);
+};
+const onHash = (f: () => void): (() => void) => {
+  window.addEventListener('hashchange', f);
+  return () => window.removeEventListener('hashchange', f);
+};
 
 /**
  * The round over the site. Behind a `#` stands one heap that is read alone. All that it shows comes out of the device's own
  * store, so that it is the same with and without a network.
  */
-export function RoundApp({ initial, preview }: { initial: FieldSheet | null; preview: AskEffects }) {
+export function RoundApp({
+  initial,
+  preview,
+}: {
+  initial: FieldSheet | null;
+  preview: AskEffects;
+}) {
   const router = useRouter();
   const handle = useWalk(initial);
-  const phone = useSyncExternalStore(onPhone, () => matchMedia('(max-width: 640px)').matches, () => true);
-  const only = useSyncExternalStore(onHash, () => location.hash.slice(1), () => '');
+  const phone = useSyncExternalStore(
+    onPhone,
+    () => matchMedia('(max-width: 640px)').matches,
+    () => true,
+  );
+  const only = useSyncExternalStore(
+    onHash,
+    () => location.hash.slice(1),
+    () => '',
+  );
   const { sheet, walk, step } = handle;
   const [chosen, setHeapId] = useState<string | null>(null);
   const single = only !== '' && sheet?.heaps.some((h) => h.id === only) ? only : null;
@@ -28,31 +49,91 @@ export function RoundApp({ initial, preview }: { initial: FieldSheet | null; pre
   const leaving = useRef(false);
 
   useEffect(() => {
-    if (!sheet || single === null || leaving.current || (walk?.order.includes(single) && walk.heaps[single]?.done === null)) return;
+    if (
+      !sheet ||
+      single === null ||
+      leaving.current ||
+      (walk?.order.includes(single) && walk.heaps[single]?.done === null)
+    )
+      return;
     const heap = sheet.heaps.find((h) => h.id === single)!;
     const probe = heap.probe ?? sheet.instruments.find((i) => i.out === undefined)?.name ?? null;
     // A walk that is under way takes the heap in; else it is read alone.
-    const base: Walk = walk && !walk.single ? { ...walk, order: walk.order.includes(single) ? walk.order : [...walk.order, single] }
-      : startWalk(sheet, hubNow(), { order: [single], probe, by: sheet.by, single: true, ended: [] }, newId);
+    const base: Walk =
+      walk && !walk.single
+        ? { ...walk, order: walk.order.includes(single) ? walk.order : [...walk.order, single] }
+        : startWalk(
+            sheet,
+            hubNow(),
+            { order: [single], probe, by: sheet.by, single: true, ended: [] },
+            newId,
+          );
     // Another heap that was begun alone goes in as far as it was read.
-    void step(openHeap(base, single, newId), walk?.single && walk.order[0] !== single ? unfinished(walk, sheet, hubNow()) : []);
+    void step(
+      openHeap(base, single, newId),
+      walk?.single && walk.order[0] !== single ? unfinished(walk, sheet, hubNow()) : [],
+    );
   }, [sheet, single, walk, step]);
 
-  if (!sheet) return <p className="p-5" role="status">{initial === null ? 'Nothing for a round is kept on this device yet: open this page once with a signal.' : 'Looking for what is kept on this device…'}</p>;
-  if (sheet.heaps.length === 0) return <p className="p-5">No heap stands on this site yet. Open one first.</p>;
-  const go = (w: Walk, id: string | null, out: readonly Out[] = []): void => { void step(id === null ? w : openHeap(w, id, newId), out); setHeapId(id); };
+  if (!sheet)
+    return (
+      <p className="p-5" role="status">
+        {initial === null
+          ? 'Nothing for a round is kept on this device yet: open this page once with a signal.'
+          : 'Looking for what is kept on this device…'}
+      </p>
+    );
+  if (sheet.heaps.length === 0)
+    return <p className="p-5">No heap stands on this site yet. Open one first.</p>;
+  const go = (w: Walk, id: string | null, out: readonly Out[] = []): void => {
+    void step(id === null ? w : openHeap(w, id, newId), out);
+    setHeapId(id);
+  };
   const done = (after: Walk, out: readonly Out[]): void => {
-    if (single === null) { go(after, nextHeap(after, sheet), out); return; }
+    if (single === null) {
+      go(after, nextHeap(after, sheet), out);
+      return;
+    }
     leaving.current = true;
     void step(after.single ? null : after, out).then(() => router.push(`/batch/${single}`));
   };
-  if (!walk && single !== null) return <p className="p-5" role="status">One moment…</p>;
+  if (!walk && single !== null)
+    return (
+      <p className="p-5" role="status">
+        One moment…
+      </p>
+    );
   // One heap that was opened alone and not begun stands in no way.
-  if (!walk || (walk.single && single === null && unfinished(walk, sheet, hubNow()).length === 0)) return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;
-  if (!phone) return <Desk handle={handle} sheet={sheet} walk={walk} heapId={heapId} preview={preview} onHeap={(id) => go(walk, id)} onDone={done} />;
+  if (!walk || (walk.single && single === null && unfinished(walk, sheet, hubNow()).length === 0))
+    return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;
+  if (!phone)
+    return (
+      <Desk
+        handle={handle}
+        sheet={sheet}
+        walk={walk}
+        heapId={heapId}
+        preview={preview}
+        onHeap={(id) => go(walk, id)}
+        onDone={done}
+      />
+    );
   if (!walk.airAsked) return <AirStep handle={handle} sheet={sheet} walk={walk} />;
   const heap = sheet.heaps.find((h) => h.id === heapId);
-  if (!heap || !walk.heaps[heap.id]) return <Resume handle={handle} sheet={sheet} walk={walk} onHeap={(id) => go(walk, id)} />;
-  const nextId = walk.order.find((id) => id !== heap.id && nextHeap({ ...walk, order: [id] }, sheet) !== null);
-  return <PhoneHeap key={`${heap.id} ${walk.heaps[heap.id]!.ids.round}`} handle={handle} sheet={sheet} walk={walk} heap={heap} next={sheet.heaps.find((h) => h.id === nextId) ?? null} onDone={done} />;
+  if (!heap || !walk.heaps[heap.id])
+    return <Resume handle={handle} sheet={sheet} walk={walk} onHeap={(id) => go(walk, id)} />;
+  const nextId = walk.order.find(
+    (id) => id !== heap.id && nextHeap({ ...walk, order: [id] }, sheet) !== null,
+  );
+  return (
+    <PhoneHeap
+      key={`${heap.id} ${walk.heaps[heap.id]!.ids.round}`}
+      handle={handle}
+      sheet={sheet}
+      walk={walk}
+      heap={heap}
+      next={sheet.heaps.find((h) => h.id === nextId) ?? null}
+      onDone={done}
+    />
+  );
 }

@@ -15,38 +15,109 @@ import { stopwatch, type ReadingHandle } from './useReading';
 
 /** `57.2 °C` in a unit, and the other unit beside it. */
 export const figure = (c: number, unit: TempUnit): string => tempFigure(c, unit, 1);
-export const otherUnitText = (value: number, unit: TempUnit): string => (unit === 'C' ? `${celsiusToFahrenheit(value).toFixed(0)} °F` : `${toCelsius(value, 'F').toFixed(1)} °C`);
-export const changeText = (by: number, unit: TempUnit): string => `${by > 0 ? '+' : by < 0 ? '−' : '±'}${Math.abs(unit === 'F' ? by * 1.8 : by).toFixed(1)}`;
+export const otherUnitText = (value: number, unit: TempUnit): string =>
+  unit === 'C'
+    ? `${celsiusToFahrenheit(value).toFixed(0)} °F`
+    : `${toCelsius(value, 'F').toFixed(1)} °C`;
+export const changeText = (by: number, unit: TempUnit): string =>
+  `${by > 0 ? '+' : by < 0 ? '−' : '±'}${Math.abs(unit === 'F' ? by * 1.8 : by).toFixed(1)}`;
 
 /** Seconds since the probe came to this place, as a ring that closes when the instrument has had its time. */
 export function Settle({ since, seconds }: { since: number; seconds: number }) {
   const [now, setNow] = useState(since);
-  useEffect(() => { const tick = (): void => setNow(stopwatch()); tick(); const timer = setInterval(tick, 500); return () => clearInterval(timer); }, [since]);
+  useEffect(() => {
+    const tick = (): void => setNow(stopwatch());
+    tick();
+    const timer = setInterval(tick, 500);
+    return () => clearInterval(timer);
+  }, [since]);
   const gone = Math.max(0, Math.floor((now - since) / 1000));
   const left = Math.max(0, seconds - gone);
   const c = 2 * Math.PI * 23;
   return (
-    <div className="flex items-center gap-1.5" role="timer" aria-label={left > 0 ? `${left} seconds to settle` : 'settled'}>
+    <div
+      className="flex items-center gap-1.5"
+      role="timer"
+      aria-label={left > 0 ? `${left} seconds to settle` : 'settled'}
+    >
       <svg width={56} height={56} viewBox="0 0 56 56" aria-hidden="true">
         <circle cx={28} cy={28} r={23} fill="none" stroke="var(--color-rule)" strokeWidth={6} />
-        <circle cx={28} cy={28} r={23} fill="none" stroke="var(--color-ink)" strokeWidth={6} strokeDasharray={`${c * Math.min(1, gone / seconds)} ${c}`} transform="rotate(-90 28 28)" />
-        <text x={28} y={33.5} textAnchor="middle" className="disp" fontSize={15.5} fontWeight={700} fill="var(--color-ink)">{left > 0 ? `${left} s` : 'ok'}</text>
+        <circle
+          cx={28}
+          cy={28}
+          r={23}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth={6}
+          strokeDasharray={`${c * Math.min(1, gone / seconds)} ${c}`}
+          transform="rotate(-90 28 28)"
+        />
+        <text
+          x={28}
+          y={33.5}
+          textAnchor="middle"
+          className="disp"
+          fontSize={15.5}
+          fontWeight={700}
+          fill="var(--color-ink)"
+        >
+          {left > 0 ? `${left} s` : 'ok'}
+        </text>
       </svg>
-      <span className="text-[14px] leading-[1.2] q">{left > 0 ? <>let it<br />settle</> : <>stands<br />still?</>}</span>
+      <span className="text-[14px] leading-[1.2] q">
+        {left > 0 ? (
+          <>
+            let it
+            <br />
+            settle
+          </>
+        ) : (
+          <>
+            stands
+            <br />
+            still?
+          </>
+        )}
+      </span>
     </div>
   );
 }
 
-const MARKS: readonly { readonly mark: ReadingMark; readonly label: string }[] = [{ mark: 'rising', label: 'Still rising' }, { mark: 'atLeast', label: 'At least' }, { mark: 'about', label: 'About' }];
+const MARKS: readonly { readonly mark: ReadingMark; readonly label: string }[] = [
+  { mark: 'rising', label: 'Still rising' },
+  { mark: 'atLeast', label: 'At least' },
+  { mark: 'about', label: 'About' },
+];
 /** How sure the value is. Kept as it is said, never made exact. */
 export function Marks({ reading, height }: { reading: ReadingHandle; height: string }) {
-  const button = (label: string, on: boolean, press: () => void, disabled = false): React.ReactNode => (
-    <button key={label} type="button" aria-pressed={on} disabled={disabled} onClick={press} className={`border-[1.5px] border-ink rounded-glove px-1 text-[14.5px] leading-[1.1] font-semibold ${height} ${on ? 'bg-ink text-sheet' : 'bg-paper'} disabled:border-dashed disabled:text-ink-3`}>{label}</button>
+  const button = (
+    label: string,
+    on: boolean,
+    press: () => void,
+    disabled = false,
+  ): React.ReactNode => (
+    <button
+      key={label}
+      type="button"
+      aria-pressed={on}
+      disabled={disabled}
+      onClick={press}
+      className={`border-[1.5px] border-ink rounded-glove px-1 text-[14.5px] leading-[1.1] font-semibold ${height} ${on ? 'bg-ink text-sheet' : 'bg-paper'} disabled:border-dashed disabled:text-ink-3`}
+    >
+      {label}
+    </button>
   );
   return (
     <div className="grid grid-cols-4 gap-[7px]" role="group" aria-label="How sure">
-      {MARKS.map(({ mark, label }) => button(label, reading.marks.includes(mark), () => reading.mark(mark)))}
-      {button('Range', reading.low !== null, reading.range, reading.low === null && reading.value === null)}
+      {MARKS.map(({ mark, label }) =>
+        button(label, reading.marks.includes(mark), () => reading.mark(mark)),
+      )}
+      {button(
+        'Range',
+        reading.low !== null,
+        reading.range,
+        reading.low === null && reading.value === null,
+      )}
     </div>
   );
 }
@@ -54,59 +125,139 @@ export function Marks({ reading, height }: { reading: ReadingHandle; height: str
 /** What is odd about the value, asked before it is kept. */
 export function Question({ reading }: { reading: ReadingHandle }) {
   const { asking, value } = reading;
-  if (reading.fire) return (
-    <div role="alert" className="border-2 border-ink bg-marker p-4 flex flex-col gap-3">
-      <h2>{FIRE_CARD.title}</h2>
-      <ul className="list-disc pl-5 text-[16px] leading-[1.35] flex flex-col gap-1">{FIRE_CARD.steps.map((s) => <li key={s}>{s}</li>)}</ul>
-      <p className="text-[14px]">{FIRE_CARD.law}</p>
-      <button type="button" className="btn key !min-h-[72px]" onClick={reading.keepAnyway}>Keep {value} °{reading.unit} as it was read</button>
-      <button type="button" className="btn !min-h-[56px]" onClick={reading.retype}>It was a slip: type it again</button>
-    </div>
-  );
+  if (reading.fire)
+    return (
+      <div role="alert" className="border-2 border-ink bg-marker p-4 flex flex-col gap-3">
+        <h2>{FIRE_CARD.title}</h2>
+        <ul className="list-disc pl-5 text-[16px] leading-[1.35] flex flex-col gap-1">
+          {FIRE_CARD.steps.map((s) => (
+            <li key={s}>{s}</li>
+          ))}
+        </ul>
+        <p className="text-[14px]">{FIRE_CARD.law}</p>
+        <button type="button" className="btn key !min-h-[72px]" onClick={reading.keepAnyway}>
+          Keep {value} °{reading.unit} as it was read
+        </button>
+        <button type="button" className="btn !min-h-[56px]" onClick={reading.retype}>
+          It was a slip: type it again
+        </button>
+      </div>
+    );
   if (!asking || value === null) return null;
   return (
     <div role="alert" className="border-2 border-ink bg-marker p-4 flex flex-col gap-2.5">
-      <p className="text-[17px] leading-[1.3] font-semibold">{doubtText(asking, value, reading.unit)}</p>
-      {asking.answers.map((a) => <button key={a} type="button" className="btn !min-h-[64px] !text-[17px]" onClick={() => reading.answer(a)}>{answerText(a, value, reading.unit)}</button>)}
-      <button type="button" className="btn !min-h-[56px]" onClick={reading.retype}>Type it again</button>
+      <p className="text-[17px] leading-[1.3] font-semibold">
+        {doubtText(asking, value, reading.unit)}
+      </p>
+      {asking.answers.map((a) => (
+        <button
+          key={a}
+          type="button"
+          className="btn !min-h-[64px] !text-[17px]"
+          onClick={() => reading.answer(a)}
+        >
+          {answerText(a, value, reading.unit)}
+        </button>
+      ))}
+      <button type="button" className="btn !min-h-[56px]" onClick={reading.retype}>
+        Type it again
+      </button>
       <p className="text-[14px]">What you typed is kept beside the answer.</p>
     </div>
   );
 }
 
 /** Why something is left out, one tap each. */
-export function SkipChoice({ title, onChoose, onBack }: { title: string; onChoose: (reason: SkipReason) => void; onBack: () => void }) {
+export function SkipChoice({
+  title,
+  onChoose,
+  onBack,
+}: {
+  title: string;
+  onChoose: (reason: SkipReason) => void;
+  onBack: () => void;
+}) {
   return (
     <div className="flex flex-col gap-2.5">
       <h2>{title}</h2>
-      <div className="grid grid-cols-2 gap-2">{keysOf(SKIP_WORDS).map((r) => <button key={r} type="button" className="btn !min-h-[64px]" onClick={() => onChoose(r)}>{SKIP_WORDS[r].charAt(0).toUpperCase() + SKIP_WORDS[r].slice(1)}</button>)}</div>
-      <button type="button" className="btn !min-h-[56px]" onClick={onBack}>Back</button>
+      <div className="grid grid-cols-2 gap-2">
+        {keysOf(SKIP_WORDS).map((r) => (
+          <button key={r} type="button" className="btn !min-h-[64px]" onClick={() => onChoose(r)}>
+            {SKIP_WORDS[r].charAt(0).toUpperCase() + SKIP_WORDS[r].slice(1)}
+          </button>
+        ))}
+      </div>
+      <button type="button" className="btn !min-h-[56px]" onClick={onBack}>
+        Back
+      </button>
     </div>
   );
 }
 
 const SMELLS = keysOf(SMELL_WORDS).map((v) => [v, SMELL_WORDS[v]] as const);
-const COLOURS = [['as-built', 'As built'], ['browning', 'Browning'], ['dark', 'Dark brown'], ['ashy', 'Grey, ashy']] as const;
+const COLOURS = [
+  ['as-built', 'As built'],
+  ['browning', 'Browning'],
+  ['dark', 'Dark brown'],
+  ['ashy', 'Grey, ashy'],
+] as const;
 
 type Pick<T extends string> = readonly (readonly [T, string])[];
-function Pick<T extends string>({ label, value, options, columns, onChange }: { label: string; value: T | undefined; options: Pick<T>; columns: string; onChange: (v: T | undefined) => void }) {
+function Pick<T extends string>({
+  label,
+  value,
+  options,
+  columns,
+  onChange,
+}: {
+  label: string;
+  value: T | undefined;
+  options: Pick<T>;
+  columns: string;
+  onChange: (v: T | undefined) => void;
+}) {
   return (
-    <ToggleGroup.Root type="single" value={value ?? ''} onValueChange={(v) => onChange(v === '' ? undefined : (v as T))} aria-label={label} className={`grid gap-2 ${columns}`}>
-      {options.map(([v, words]) => <ToggleGroup.Item key={v} value={v} className="choice !min-h-[56px] !px-1 !text-[15.5px] !rounded-glove">{words}</ToggleGroup.Item>)}
+    <ToggleGroup.Root
+      type="single"
+      value={value ?? ''}
+      onValueChange={(v) => onChange(v === '' ? undefined : (v as T))}
+      aria-label={label}
+      className={`grid gap-2 ${columns}`}
+    >
+      {options.map(([v, words]) => (
+        <ToggleGroup.Item
+          key={v}
+          value={v}
+          className="choice !min-h-[56px] !px-1 !text-[15.5px] !rounded-glove"
+        >
+          {words}
+        </ToggleGroup.Item>
+      ))}
     </ToggleGroup.Root>
   );
 }
 
-const without = <K extends keyof Feel>(feel: Feel, key: K): Feel => Object.fromEntries(Object.entries(feel).filter(([k]) => k !== key));
-const put = <K extends keyof Feel>(feel: Feel, key: K, value: Feel[K] | undefined): Feel => (value === undefined ? without(feel, key) : { ...feel, [key]: value });
+const without = <K extends keyof Feel>(feel: Feel, key: K): Feel =>
+  Object.fromEntries(Object.entries(feel).filter(([k]) => k !== key));
+const put = <K extends keyof Feel>(feel: Feel, key: K, value: Feel[K] | undefined): Feel =>
+  value === undefined ? without(feel, key) : { ...feel, [key]: value };
 
-type Seen = { readonly label: string; readonly on: (f: Feel) => boolean; readonly flip: (f: Feel) => Feel };
-const chip = <K extends keyof Feel>(label: string, key: K, value: NonNullable<Feel[K]>): Seen => ({ label, on: (f) => f[key] === value, flip: (f) => put(f, key, f[key] === value ? undefined : value) });
+type Seen = {
+  readonly label: string;
+  readonly on: (f: Feel) => boolean;
+  readonly flip: (f: Feel) => Feel;
+};
+const chip = <K extends keyof Feel>(label: string, key: K, value: NonNullable<Feel[K]>): Seen => ({
+  label,
+  on: (f) => f[key] === value,
+  flip: (f) => put(f, key, f[key] === value ? undefined : value),
+});
 /** Flies and rats may both be there. */
 const pestChip = (label: string, pest: Pest): Seen => {
   const seen = (f: Feel): readonly Pest[] => (f.pests === undefined ? [] : pestsOf(f.pests));
   return {
-    label, on: (f) => seen(f).includes(pest),
+    label,
+    on: (f) => seen(f).includes(pest),
     flip: (f) => {
       const now = seen(f).includes(pest) ? seen(f).filter((p) => p !== pest) : [...seen(f), pest];
       return put(f, 'pests', now.length === 0 ? undefined : [...now]);
@@ -115,46 +266,155 @@ const pestChip = (label: string, pest: Pest): Seen => {
 };
 const LOOKED = ['growth', 'steam', 'pests', 'seepage'] as const;
 const SEEN: readonly Seen[] = [
-  { label: 'None of these', on: (f) => LOOKED.every((k) => f[k] === 'none'), flip: (f) => LOOKED.reduce<Feel>((a, k) => put(a, k, LOOKED.every((x) => f[x] === 'none') ? undefined : 'none'), f) },
-  chip('White growth', 'growth', 'white'), chip('Grey growth', 'growth', 'grey'), chip('Steam', 'steam', 'some'), pestChip('Flies', 'flies'), pestChip('Rats', 'rats'), chip('Seepage', 'seepage', 'some'),
-  chip('Cover on', 'cover', 'on'), chip('Cover off', 'cover', 'off'),
+  {
+    label: 'None of these',
+    on: (f) => LOOKED.every((k) => f[k] === 'none'),
+    flip: (f) =>
+      LOOKED.reduce<Feel>(
+        (a, k) => put(a, k, LOOKED.every((x) => f[x] === 'none') ? undefined : 'none'),
+        f,
+      ),
+  },
+  chip('White growth', 'growth', 'white'),
+  chip('Grey growth', 'growth', 'grey'),
+  chip('Steam', 'steam', 'some'),
+  pestChip('Flies', 'flies'),
+  pestChip('Rats', 'rats'),
+  chip('Seepage', 'seepage', 'some'),
+  chip('Cover on', 'cover', 'on'),
+  chip('Cover off', 'cover', 'off'),
 ];
 
 /** Squeeze, smell, colour, and what is seen: one tap each, and none of them asked for. */
-export function FeelFields({ feel, places, coldest, onChange }: { feel: Feel; places: readonly string[]; coldest: string | null; onChange: (feel: Feel) => void }) {
+export function FeelFields({
+  feel,
+  places,
+  coldest,
+  onChange,
+}: {
+  feel: Feel;
+  places: readonly string[];
+  coldest: string | null;
+  onChange: (feel: Feel) => void;
+}) {
   const section = 'flex flex-col gap-2';
   return (
     <>
       <section className={section} aria-labelledby="squeeze-title">
         <h2 id="squeeze-title">Squeeze a handful hard</h2>
-        <ToggleGroup.Root type="single" value={feel.squeeze ?? ''} onValueChange={(v) => onChange(v === '' ? without(without(feel, 'squeeze'), 'sample') : { ...put(feel, 'squeeze', v as NonNullable<Feel['squeeze']>), ...(feel.sample === undefined && coldest !== null ? { sample: coldest } : {}) })} aria-labelledby="squeeze-title" className="grid grid-cols-2 gap-2">
+        <ToggleGroup.Root
+          type="single"
+          value={feel.squeeze ?? ''}
+          onValueChange={(v) =>
+            onChange(
+              v === ''
+                ? without(without(feel, 'squeeze'), 'sample')
+                : {
+                    ...put(feel, 'squeeze', v as NonNullable<Feel['squeeze']>),
+                    ...(feel.sample === undefined && coldest !== null ? { sample: coldest } : {}),
+                  },
+            )
+          }
+          aria-labelledby="squeeze-title"
+          className="grid grid-cols-2 gap-2"
+        >
           {keysOf(SQUEEZE_WORDS).map((v) => (
-            <ToggleGroup.Item key={v} value={v} className="choice !min-h-[74px] !px-2 gap-2 !justify-start !text-left !rounded-glove">
-              <Hand state={v} chosen={feel.squeeze === v} /><span className="leading-[1.2]"><b className="block text-[16px] font-[650]">{SQUEEZE_WORDS[v].word}</b><span className="font-normal text-[14px]">{SQUEEZE_WORDS[v].means}</span></span>
+            <ToggleGroup.Item
+              key={v}
+              value={v}
+              className="choice !min-h-[74px] !px-2 gap-2 !justify-start !text-left !rounded-glove"
+            >
+              <Hand state={v} chosen={feel.squeeze === v} />
+              <span className="leading-[1.2]">
+                <b className="block text-[16px] font-[650]">{SQUEEZE_WORDS[v].word}</b>
+                <span className="font-normal text-[14px]">{SQUEEZE_WORDS[v].means}</span>
+              </span>
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
-        <div className="flex items-center gap-2 text-[14.5px]"><label htmlFor="sample" className="q whitespace-nowrap">Arm’s depth, at</label>
-          <select id="sample" className="field !min-h-[48px]" value={feel.sample ?? coldest ?? ''} onChange={(e) => onChange(put(feel, 'sample', e.target.value))}>{places.map((p) => <option key={p} value={p}>{p}{p === coldest ? ' (coldest)' : ''}</option>)}</select></div>
+        <div className="flex items-center gap-2 text-[14.5px]">
+          <label htmlFor="sample" className="q whitespace-nowrap">
+            Arm’s depth, at
+          </label>
+          <select
+            id="sample"
+            className="field !min-h-[48px]"
+            value={feel.sample ?? coldest ?? ''}
+            onChange={(e) => onChange(put(feel, 'sample', e.target.value))}
+          >
+            {places.map((p) => (
+              <option key={p} value={p}>
+                {p}
+                {p === coldest ? ' (coldest)' : ''}
+              </option>
+            ))}
+          </select>
+        </div>
       </section>
-      <section className={section} aria-labelledby="smell-title"><h2 id="smell-title">Smell</h2>
-        <Pick label="Smell" value={feel.smell} options={SMELLS} columns="grid-cols-4" onChange={(v) => onChange(put(feel, 'smell', v))} />
+      <section className={section} aria-labelledby="smell-title">
+        <h2 id="smell-title">Smell</h2>
+        <Pick
+          label="Smell"
+          value={feel.smell}
+          options={SMELLS}
+          columns="grid-cols-4"
+          onChange={(v) => onChange(put(feel, 'smell', v))}
+        />
         {feel.smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       </section>
-      <section className={section} aria-labelledby="seen-title"><h2 id="seen-title">Seen</h2>
-        <div className="grid grid-cols-3 gap-2" role="group" aria-labelledby="seen-title">{SEEN.map((s) => (
-          <button key={s.label} type="button" aria-pressed={s.on(feel)} onClick={() => onChange(s.flip(feel))} className={`choice !min-h-[56px] !px-1 !text-[15px] !rounded-glove ${s.on(feel) ? '!bg-ink !text-sheet' : ''}`}>{s.label}</button>
-        ))}</div>
-        {feel.growth === 'grey' && <p className="caution">Grey, dusty growth throws spores: do not breathe it in, damp it down before you turn.</p>}
+      <section className={section} aria-labelledby="seen-title">
+        <h2 id="seen-title">Seen</h2>
+        <div className="grid grid-cols-3 gap-2" role="group" aria-labelledby="seen-title">
+          {SEEN.map((s) => (
+            <button
+              key={s.label}
+              type="button"
+              aria-pressed={s.on(feel)}
+              onClick={() => onChange(s.flip(feel))}
+              className={`choice !min-h-[56px] !px-1 !text-[15px] !rounded-glove ${s.on(feel) ? '!bg-ink !text-sheet' : ''}`}
+            >
+              {s.label}
+            </button>
+          ))}
+        </div>
+        {feel.growth === 'grey' && (
+          <p className="caution">
+            Grey, dusty growth throws spores: do not breathe it in, damp it down before you turn.
+          </p>
+        )}
       </section>
-      <section className={section} aria-labelledby="colour-title"><h2 id="colour-title">Colour inside</h2>
-        <Pick label="Colour inside" value={feel.colour} options={COLOURS} columns="grid-cols-2 sm:grid-cols-4" onChange={(v) => onChange(put(feel, 'colour', v))} />
+      <section className={section} aria-labelledby="colour-title">
+        <h2 id="colour-title">Colour inside</h2>
+        <Pick
+          label="Colour inside"
+          value={feel.colour}
+          options={COLOURS}
+          columns="grid-cols-2 sm:grid-cols-4"
+          onChange={(v) => onChange(put(feel, 'colour', v))}
+        />
       </section>
-      <section className={section} aria-labelledby="level-title"><h2 id="level-title">Level, below its first mark</h2>
+      <section className={section} aria-labelledby="level-title">
+        <h2 id="level-title">Level, below its first mark</h2>
         <div className="grid grid-cols-[72px_1fr_72px] gap-2 items-center">
-          <button type="button" className="btn !min-h-[56px] !text-[22px]" aria-label="5 cm higher" onClick={() => onChange(put(feel, 'sunkCm', Math.max(0, (feel.sunkCm ?? 0) - 5)))}>−</button>
-          <output className="disp text-[22px] font-bold text-center">{feel.sunkCm === undefined ? 'not measured' : `${feel.sunkCm} cm`}</output>
-          <button type="button" className="btn !min-h-[56px] !text-[22px]" aria-label="5 cm lower" onClick={() => onChange(put(feel, 'sunkCm', (feel.sunkCm ?? 0) + 5))}>+</button>
+          <button
+            type="button"
+            className="btn !min-h-[56px] !text-[22px]"
+            aria-label="5 cm higher"
+            onClick={() => onChange(put(feel, 'sunkCm', Math.max(0, (feel.sunkCm ?? 0) - 5)))}
+          >
+            −
+          </button>
+          <output className="disp text-[22px] font-bold text-center">
+            {feel.sunkCm === undefined ? 'not measured' : `${feel.sunkCm} cm`}
+          </output>
+          <button
+            type="button"
+            className="btn !min-h-[56px] !text-[22px]"
+            aria-label="5 cm lower"
+            onClick={() => onChange(put(feel, 'sunkCm', (feel.sunkCm ?? 0) + 5))}
+          >
+            +
+          </button>
         </div>
       </section>
     </>

@@ -16,7 +16,9 @@ const PATIENCE_MS = 4000;
 /** Asks the hub what an entry would do to each rule. */
 export type AskEffects = (form: Out['form']) => Promise<Preview>;
 export type WalkHandle = {
-  readonly sheet: FieldSheet | null; readonly walk: Walk | null; readonly ended: readonly string[];
+  readonly sheet: FieldSheet | null;
+  readonly walk: Walk | null;
+  readonly ended: readonly string[];
   /** Puts the next state of the walk in its place, and gives what it has to tell the hub to the outbox. Ends when the hub has it, or it is known to wait. */
   readonly step: (next: Walk | null, out?: readonly Out[]) => Promise<void>;
   readonly refresh: () => void;
@@ -31,18 +33,32 @@ export function useWalk(initial: FieldSheet | null): WalkHandle {
   const fetchSheet = useCallback(async (): Promise<void> => {
     asked.current = Date.now();
     const before = Date.now();
-    const response = await fetch('/api/field', { cache: 'no-store', signal: AbortSignal.timeout(10_000) });
-    if (!response.ok || !response.headers.get('content-type')?.startsWith('application/json')) return;
+    const response = await fetch('/api/field', {
+      cache: 'no-store',
+      signal: AbortSignal.timeout(10_000),
+    });
+    if (!response.ok || !response.headers.get('content-type')?.startsWith('application/json'))
+      return;
     const fresh = (await response.json()) as FieldSheet;
     await clock.learn((before + Date.now()) / 2 - fresh.now);
     await kept.set('sheet', fresh);
     setSheet(fresh);
   }, []);
-  const refresh = useCallback((): void => { void fetchSheet().then(() => noteAnswer(true), () => noteAnswer(false)); }, [fetchSheet]);
+  const refresh = useCallback((): void => {
+    void fetchSheet().then(
+      () => noteAnswer(true),
+      () => noteAnswer(false),
+    );
+  }, [fetchSheet]);
   useEffect(() => {
     let current = true;
     void (async () => {
-      const [old, going, over] = await Promise.all([kept.get<FieldSheet>('sheet'), kept.get<Walk>('walk'), kept.get<string[]>('ended'), recallClock()]).catch(() => [undefined, undefined, undefined] as const);
+      const [old, going, over] = await Promise.all([
+        kept.get<FieldSheet>('sheet'),
+        kept.get<Walk>('walk'),
+        kept.get<string[]>('ended'),
+        recallClock(),
+      ]).catch(() => [undefined, undefined, undefined] as const);
       if (!current) return;
       // The page out of the cache may be older than what the device holds.
       setSheet(old && (!initial || old.now >= initial.now) ? old : initial);
@@ -51,25 +67,48 @@ export function useWalk(initial: FieldSheet | null): WalkHandle {
       // First what can be tapped, then what is new.
       setTimeout(refresh, SETTLED_MS);
     })();
-    const look = (): void => { if (document.visibilityState === 'visible' && Date.now() - asked.current > FRESH_MS) refresh(); };
+    const look = (): void => {
+      if (document.visibilityState === 'visible' && Date.now() - asked.current > FRESH_MS)
+        refresh();
+    };
     document.addEventListener('visibilitychange', look);
     window.addEventListener('online', refresh);
-    return () => { current = false; document.removeEventListener('visibilitychange', look); window.removeEventListener('online', refresh); };
+    return () => {
+      current = false;
+      document.removeEventListener('visibilitychange', look);
+      window.removeEventListener('online', refresh);
+    };
   }, [initial, refresh]);
   const latest = useRef<Walk | null>(null);
-  useEffect(() => { latest.current = walk; }, [walk]);
-  const step = useCallback(async (next: Walk | null, out: readonly Out[] = []): Promise<void> => {
-    const before = latest.current;
-    latest.current = next;
-    setWalk(next);
-    const over = next === null && before && !before.single ? [before.id, ...((await kept.get<string[]>('ended')) ?? [])].slice(0, ENDED_KEPT) : null;
-    await enqueue(out, { keep: [...(next ? [['walk', next] as const] : []), ...(over ? [['ended', over] as const] : [])], drop: next ? [] : ['walk'] });
-    if (next) remember('zh_by', next.by);
-    if (over) setEnded(over);
-    if (out.length === 0) return;
-    const patience = new Promise<null>((resolve) => { setTimeout(() => resolve(null), PATIENCE_MS); });
-    if (((await Promise.race([sendWaiting(), patience]))?.taken ?? 0) > 0) refresh();
-  }, [refresh]);
+  useEffect(() => {
+    latest.current = walk;
+  }, [walk]);
+  const step = useCallback(
+    async (next: Walk | null, out: readonly Out[] = []): Promise<void> => {
+      const before = latest.current;
+      latest.current = next;
+      setWalk(next);
+      const over =
+        next === null && before && !before.single
+          ? [before.id, ...((await kept.get<string[]>('ended')) ?? [])].slice(0, ENDED_KEPT)
+          : null;
+      await enqueue(out, {
+        keep: [
+          ...(next ? [['walk', next] as const] : []),
+          ...(over ? [['ended', over] as const] : []),
+        ],
+        drop: next ? [] : ['walk'],
+      });
+      if (next) remember('zh_by', next.by);
+      if (over) setEnded(over);
+      if (out.length === 0) return;
+      const patience = new Promise<null>((resolve) => {
+        setTimeout(() => resolve(null), PATIENCE_MS);
+      });
+      if (((await Promise.race([sendWaiting(), patience]))?.taken ?? 0) > 0) refresh();
+    },
+    [refresh],
+  );
   return { sheet, walk, ended, step, refresh };
 }
 

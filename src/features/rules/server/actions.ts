@@ -12,7 +12,15 @@ import { ruleView, standingCell, type StandingCell } from '../view';
 import { siteStateOf } from './queries';
 
 export type RulePreview =
-  | { readonly ok: true; readonly text: string; readonly batches: readonly ({ readonly code: string; readonly name: string } & StandingCell)[]; readonly fits: number }
+  | {
+      readonly ok: true;
+      readonly text: string;
+      readonly batches: readonly ({
+        readonly code: string;
+        readonly name: string;
+      } & StandingCell)[];
+      readonly fits: number;
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** What a rule would have said about the site's batches, reckoned and not kept. */
@@ -28,7 +36,14 @@ export async function previewRule(draft: RuleDraft): Promise<RulePreview> {
     if (!parsed.rule.methods.includes(state.opened.method)) continue;
     const reckoning = reckon(state, site, siteState, at);
     if (!reckoning) continue;
-    batches.push({ code: state.opened.code, name: state.opened.name ?? state.opened.code, ...standingCell({ account: account(reckoning.prepared, parsed.rule) }, { timeZone: site.timeZone, unit, now: at }) });
+    batches.push({
+      code: state.opened.code,
+      name: state.opened.name ?? state.opened.code,
+      ...standingCell(
+        { account: account(reckoning.prepared, parsed.rule) },
+        { timeZone: site.timeZone, unit, now: at },
+      ),
+    });
   }
   return { ok: true, text: ruleView(parsed.rule, unit).text, batches, fits: batches.length };
 }

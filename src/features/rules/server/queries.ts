@@ -14,12 +14,14 @@ import type { Site } from '@/db/repositories/site';
 import { ruleView, standingCell } from '../view';
 
 /** The site's own rules as they stand now, each with its version on it. */
-export const latestOwn = (siteState: SiteState) => [...siteState.rules.values()].map((versions) => {
-  const last = versions.at(-1)!;
-  return { ...last.rule, version: last.version };
-});
+export const latestOwn = (siteState: SiteState) =>
+  [...siteState.rules.values()].map((versions) => {
+    const last = versions.at(-1)!;
+    return { ...last.rule, version: last.version };
+  });
 
-export const siteStateOf = async (site: Site): Promise<SiteState> => foldSite(await logRepo(theDb()).ofSite(site.id));
+export const siteStateOf = async (site: Site): Promise<SiteState> =>
+  foldSite(await logRepo(theDb()).ofSite(site.id));
 
 /** What the site works to: rules, own rules with their versions, policy with its versions. */
 export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Locale) {
@@ -29,11 +31,25 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
   return {
     edition: LIBRARY_EDITION,
     library: RULE_LIBRARY.map((r) => ruleView(r, unit)),
-    own: own.map((r) => ({ draft: r, view: ruleView(ownRulesOf([r])[0]!, unit, r.version), versions: state.rules.get(r.id)!.map((v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`) })),
+    own: own.map((r) => ({
+      draft: r,
+      view: ruleView(ownRulesOf([r])[0]!, unit, r.version),
+      versions: state.rules
+        .get(r.id)!
+        .map((v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`),
+    })),
     chosen: terms ? [...terms.rules] : null,
     policy: resolvePolicy(terms?.policy as Parameters<typeof resolvePolicy>[0]),
     version: terms?.version ?? null,
-    versions: [...state.terms].reverse().map((t) => ({ version: t.version, when: whenText(timeZone, t.since, now), by: t.by, policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), unit), rules: t.rules.length })),
+    versions: [...state.terms]
+      .reverse()
+      .map((t) => ({
+        version: t.version,
+        when: whenText(timeZone, t.since, now),
+        by: t.by,
+        policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), unit),
+        rules: t.rules.length,
+      })),
   };
 }
 
@@ -49,33 +65,79 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
   const own = latestOwn(siteState);
   const inForce = state.terms.at(-1)!;
   const siteTerms = siteState.terms.at(-1);
-  const ahead: Terms | null = siteTerms && siteTerms.version !== inForce.siteVersion
-    ? { version: inForce.version + 1, since: locale.now, by: '', policy: siteTerms.policy, rules: inForce.rules, ownRules: own, siteVersion: siteTerms.version } : null;
+  const ahead: Terms | null =
+    siteTerms && siteTerms.version !== inForce.siteVersion
+      ? {
+          version: inForce.version + 1,
+          since: locale.now,
+          by: '',
+          policy: siteTerms.policy,
+          rules: inForce.rules,
+          ownRules: own,
+          siteVersion: siteTerms.version,
+        }
+      : null;
   const columns = [...state.terms, ...(ahead ? [ahead] : [])];
   const reckonings = columns.map((terms) => reckonUnder(state, terms, site, siteState, locale.now));
   const ids = [...new Set(columns.flatMap((t) => t.rules))];
-  const ruleOf = (ruleId: string) => findRule(ruleId, ownRulesOf([...columns.at(-1)!.ownRules, ...own.filter((r) => !columns.at(-1)!.ownRules.some((o) => o.id === r.id))]));
-  const kept = new Set(reckon(state, site, siteState, locale.now)?.accounts.filter((a) => a.present !== undefined).map((a) => `${a.terms.version} ${a.rule.id}`));
+  const ruleOf = (ruleId: string) =>
+    findRule(
+      ruleId,
+      ownRulesOf([
+        ...columns.at(-1)!.ownRules,
+        ...own.filter((r) => !columns.at(-1)!.ownRules.some((o) => o.id === r.id)),
+      ]),
+    );
+  const kept = new Set(
+    reckon(state, site, siteState, locale.now)
+      ?.accounts.filter((a) => a.present !== undefined)
+      .map((a) => `${a.terms.version} ${a.rule.id}`),
+  );
   const keeping = keepingOf(state.opened.method, state.template);
   return {
     name: state.opened.name ?? state.opened.code,
     columns: columns.map((t) => ({
-      version: t.version, ahead: t === ahead, inForce: t === inForce, policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), locale.unit),
-      says: t === ahead ? `Version ${t.siteVersion} of the site, not taken here` : `${t.version === 1 ? 'Opened with it' : `Since ${whenText(locale.timeZone, t.since, locale.now)}`}, ${t.by}`,
+      version: t.version,
+      ahead: t === ahead,
+      inForce: t === inForce,
+      policy: policyText(
+        resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]),
+        locale.unit,
+      ),
+      says:
+        t === ahead
+          ? `Version ${t.siteVersion} of the site, not taken here`
+          : `${t.version === 1 ? 'Opened with it' : `Since ${whenText(locale.timeZone, t.since, locale.now)}`}, ${t.by}`,
     })),
     rows: ids.map((ruleId) => ({
-      id: ruleId, title: ruleOf(ruleId)?.title ?? ruleId,
+      id: ruleId,
+      title: ruleOf(ruleId)?.title ?? ruleId,
       cells: columns.map((t, i) => {
         if (!t.rules.includes(ruleId)) return null;
         const ruling = reckonings[i]?.accounts.find((a) => a.rule.id === ruleId);
-        return ruling ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) } : NO_CLOCK;
+        return ruling
+          ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) }
+          : NO_CLOCK;
       }),
     })),
-    offered: [...RULE_LIBRARY, ...ownRulesOf(own)].filter((r) => fits(r, keeping) || inForce.rules.includes(r.id)).map((r) => ruleView(r, locale.unit)),
+    offered: [...RULE_LIBRARY, ...ownRulesOf(own)]
+      .filter((r) => fits(r, keeping) || inForce.rules.includes(r.id))
+      .map((r) => ruleView(r, locale.unit)),
     rules: inForce.rules,
-    short: state.template ? shortScheduleTexts(state.template, inForce.rules.flatMap((ruleId) => { const rule = ruleOf(ruleId); return rule ? [{ title: rule.title, rule }] : []; })) : [],
+    short: state.template
+      ? shortScheduleTexts(
+          state.template,
+          inForce.rules.flatMap((ruleId) => {
+            const rule = ruleOf(ruleId);
+            return rule ? [{ title: rule.title, rule }] : [];
+          }),
+        )
+      : [],
     policy: resolvePolicy(inForce.policy as Parameters<typeof resolvePolicy>[0]),
-    sitePolicy: siteTerms ? resolvePolicy(siteTerms.policy as Parameters<typeof resolvePolicy>[0]) : null,
-    siteVersion: siteTerms?.version ?? null, ownRules: own,
+    sitePolicy: siteTerms
+      ? resolvePolicy(siteTerms.policy as Parameters<typeof resolvePolicy>[0])
+      : null,
+    siteVersion: siteTerms?.version ?? null,
+    ownRules: own,
   };
 }

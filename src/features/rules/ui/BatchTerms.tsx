@@ -14,15 +14,38 @@ import { RuleList } from './RuleList';
 import { useKeep, type Keep } from './useKeep';
 
 export type BatchTermsProps = {
-  readonly id: string; readonly name: string; 
-  readonly columns: readonly { version: number; ahead: boolean; inForce: boolean; policy: string; says: string }[];
-  readonly rows: readonly { id: string; title: string; cells: readonly ((StandingCell & { kept: boolean }) | null)[] }[];
-  /** Those written for a heap that is kept so, and those it has. */ readonly offered: readonly RuleView[]; /** Those in force, the one that leads first. */ readonly rules: readonly string[]; /** What its method turns too seldom for. */ readonly short: readonly string[]; readonly policy: Policy; readonly sitePolicy: Policy | null; readonly siteVersion: number | null; readonly ownRules: readonly { id: string }[];
-  readonly by: string; readonly unit: 'C' | 'F'; readonly keep: Keep;
+  readonly id: string;
+  readonly name: string;
+  readonly columns: readonly {
+    version: number;
+    ahead: boolean;
+    inForce: boolean;
+    policy: string;
+    says: string;
+  }[];
+  readonly rows: readonly {
+    id: string;
+    title: string;
+    cells: readonly ((StandingCell & { kept: boolean }) | null)[];
+  }[];
+  /** Those written for a heap that is kept so, and those it has. */ readonly offered: readonly RuleView[];
+  /** Those in force, the one that leads first. */ readonly rules: readonly string[];
+  /** What its method turns too seldom for. */ readonly short: readonly string[];
+  readonly policy: Policy;
+  readonly sitePolicy: Policy | null;
+  readonly siteVersion: number | null;
+  readonly ownRules: readonly { id: string }[];
+  readonly by: string;
+  readonly unit: 'C' | 'F';
+  readonly keep: Keep;
 };
 
 /** The rules and policy of one heap: how it stands under each version it has had, and under the site's newest. */
-export const BatchTerms = (p: BatchTermsProps) => <DraftScope name={`rules of ${p.id}`}><Terms {...p} /></DraftScope>;
+export const BatchTerms = (p: BatchTermsProps) => (
+  <DraftScope name={`rules of ${p.id}`}>
+    <Terms {...p} />
+  </DraftScope>
+);
 
 function Terms(p: BatchTermsProps) {
   const [rules, setRules] = useTyped<readonly string[]>('rules', p.rules);
@@ -32,36 +55,170 @@ function Terms(p: BatchTermsProps) {
   const keeper = useKeep(p.keep, p.by);
   const policy = policyOf(draft);
   const save = (): void => {
-    if (policy) keeper.save('terms', p.id, { policy, rules, ownRules: p.ownRules.filter((r) => rules.includes(r.id)), ...(fromSite && p.siteVersion ? { siteVersion: p.siteVersion } : {}) }, () => setDone(true));
+    if (policy)
+      keeper.save(
+        'terms',
+        p.id,
+        {
+          policy,
+          rules,
+          ownRules: p.ownRules.filter((r) => rules.includes(r.id)),
+          ...(fromSite && p.siteVersion ? { siteVersion: p.siteVersion } : {}),
+        },
+        () => setDone(true),
+      );
   };
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-5">
-      <div><h1>Rules of {p.name}</h1><p className="mt-2"><Link prefetch={false} className="link" href={`/batch/${p.id}`}>Back to {p.name}</Link></p></div>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Standing under each version">
+      <div>
+        <h1>Rules of {p.name}</h1>
+        <p className="mt-2">
+          <Link prefetch={false} className="link" href={`/batch/${p.id}`}>
+            Back to {p.name}
+          </Link>
+        </p>
+      </div>
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="group"
+        aria-label="Standing under each version"
+      >
         <table className="text-left border-collapse w-full text-[14.5px]">
-          <thead><tr className="border-b-[1.6px] border-ink align-bottom"><th scope="col" className="py-1.5 pr-3 min-w-[120px] sm:min-w-[190px]">Rule</th>
-            {p.columns.map((c) => <th scope="col" key={`${c.version}${c.ahead}`} className={`py-1.5 px-3 min-w-[190px] font-normal ${c.inForce ? 'bg-sheet' : ''}`}><b>{c.ahead ? 'The site’s newest' : `Version ${c.version}${c.inForce ? ', in force' : ''}`}</b><span className="block hint">{c.says}</span></th>)}</tr></thead>
-          <tbody>{p.rows.map((r) => (
-            <tr key={r.id} className="border-b border-rule align-top"><th scope="row" className="py-1.5 pr-3 font-semibold">{r.title}</th>
-              {r.cells.map((c, i) => <td key={i} className={`py-1.5 px-3 ${p.columns[i]!.inForce ? 'bg-sheet' : ''}`}>{c ? <><b className={c.proven ? 'text-stamp' : ''}>{c.word}</b> <span className="q">{c.text}</span>{c.kept && <span className="block text-[13px]">This proof stands: it was reached before the change.</span>}</> : <span className="q">not asked</span>}</td>)}
-            </tr>))}
-            <tr className="align-top"><th scope="row" className="py-1.5 pr-3 font-semibold">Policy</th>{p.columns.map((c) => <td key={`${c.version}${c.ahead}`} className={`py-1.5 px-3 hint ${c.inForce ? 'bg-sheet' : ''}`}>{c.policy}</td>)}</tr>
+          <thead>
+            <tr className="border-b-[1.6px] border-ink align-bottom">
+              <th scope="col" className="py-1.5 pr-3 min-w-[120px] sm:min-w-[190px]">
+                Rule
+              </th>
+              {p.columns.map((c) => (
+                <th
+                  scope="col"
+                  key={`${c.version}${c.ahead}`}
+                  className={`py-1.5 px-3 min-w-[190px] font-normal ${c.inForce ? 'bg-sheet' : ''}`}
+                >
+                  <b>
+                    {c.ahead
+                      ? 'The site’s newest'
+                      : `Version ${c.version}${c.inForce ? ', in force' : ''}`}
+                  </b>
+                  <span className="block hint">{c.says}</span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {p.rows.map((r) => (
+              <tr key={r.id} className="border-b border-rule align-top">
+                <th scope="row" className="py-1.5 pr-3 font-semibold">
+                  {r.title}
+                </th>
+                {r.cells.map((c, i) => (
+                  <td key={i} className={`py-1.5 px-3 ${p.columns[i]!.inForce ? 'bg-sheet' : ''}`}>
+                    {c ? (
+                      <>
+                        <b className={c.proven ? 'text-stamp' : ''}>{c.word}</b>{' '}
+                        <span className="q">{c.text}</span>
+                        {c.kept && (
+                          <span className="block text-[13px]">
+                            This proof stands: it was reached before the change.
+                          </span>
+                        )}
+                      </>
+                    ) : (
+                      <span className="q">not asked</span>
+                    )}
+                  </td>
+                ))}
+              </tr>
+            ))}
+            <tr className="align-top">
+              <th scope="row" className="py-1.5 pr-3 font-semibold">
+                Policy
+              </th>
+              {p.columns.map((c) => (
+                <td
+                  key={`${c.version}${c.ahead}`}
+                  className={`py-1.5 px-3 hint ${c.inForce ? 'bg-sheet' : ''}`}
+                >
+                  {c.policy}
+                </td>
+              ))}
+            </tr>
           </tbody>
         </table>
       </div>
-      {p.short.map((text) => <p key={text} className="caution max-w-[75ch]">{text}</p>)}
-      <p className="hint max-w-[75ch]">A change holds from now on. What was proven before stays proven under the version it was reached under, unless something raw goes in.</p>
+      {p.short.map((text) => (
+        <p key={text} className="caution max-w-[75ch]">
+          {text}
+        </p>
+      ))}
+      <p className="hint max-w-[75ch]">
+        A change holds from now on. What was proven before stays proven under the version it was
+        reached under, unless something raw goes in.
+      </p>
       <Disclosure summary={`Change the rules or the policy of ${p.name}`}>
         <div className="flex flex-col gap-5 pt-1">
-          {p.sitePolicy && <button type="button" className="btn self-start" onClick={() => { setDraft(draftOf(p.sitePolicy!)); setFromSite(true); setDone(false); }}>Take over version {p.siteVersion} of the site’s policy</button>}
-          <RuleList rules={p.offered} ticked={new Set(rules)} onTick={(id, on) => { setDone(false); setRules(on ? [...rules, id] : rules.filter((r) => r !== id)); }} />
-          <LeadSelect label="Which rule does the head of the heap tell?" hint="It is told on the yard too; the others stand below it." chosen={rules} named={p.offered} onLead={(id) => { setDone(false); setRules(withLead(rules, id)); }} />
-          {rules.length === 0 && <p>Without a rule, {p.name} claims nothing: its heat is shown, and no kill is told.</p>}
-          <PolicyFields draft={draft} onChange={(d) => { setDraft(d); setFromSite(false); setDone(false); }} unit={p.unit} />
-          <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
+          {p.sitePolicy && (
+            <button
+              type="button"
+              className="btn self-start"
+              onClick={() => {
+                setDraft(draftOf(p.sitePolicy!));
+                setFromSite(true);
+                setDone(false);
+              }}
+            >
+              Take over version {p.siteVersion} of the site’s policy
+            </button>
+          )}
+          <RuleList
+            rules={p.offered}
+            ticked={new Set(rules)}
+            onTick={(id, on) => {
+              setDone(false);
+              setRules(on ? [...rules, id] : rules.filter((r) => r !== id));
+            }}
+          />
+          <LeadSelect
+            label="Which rule does the head of the heap tell?"
+            hint="It is told on the yard too; the others stand below it."
+            chosen={rules}
+            named={p.offered}
+            onLead={(id) => {
+              setDone(false);
+              setRules(withLead(rules, id));
+            }}
+          />
+          {rules.length === 0 && (
+            <p>Without a rule, {p.name} claims nothing: its heat is shown, and no kill is told.</p>
+          )}
+          <PolicyFields
+            draft={draft}
+            onChange={(d) => {
+              setDraft(d);
+              setFromSite(false);
+              setDone(false);
+            }}
+            unit={p.unit}
+          />
+          <Field
+            label="Who"
+            value={keeper.by}
+            onChange={(e) => keeper.setBy(e.target.value)}
+            maxLength={60}
+            autoComplete="name"
+            hint="Your name goes beside the version"
+          />
           <Problems list={keeper.problems} />
-          <SaveButton label={`Keep as version ${p.columns.filter((c) => !c.ahead).length + 1} for ${p.name}`} busy={keeper.busy} missing={!policy ? 'A figure of the policy is not a number.' : whoIsMissing(keeper.by)} onSave={save} />
-          <p className="hint" aria-live="polite">{done ? 'Kept: the table above shows both.' : ''}</p>
+          <SaveButton
+            label={`Keep as version ${p.columns.filter((c) => !c.ahead).length + 1} for ${p.name}`}
+            busy={keeper.busy}
+            missing={!policy ? 'A figure of the policy is not a number.' : whoIsMissing(keeper.by)}
+            onSave={save}
+          />
+          <p className="hint" aria-live="polite">
+            {done ? 'Kept: the table above shows both.' : ''}
+          </p>
         </div>
       </Disclosure>
     </div>

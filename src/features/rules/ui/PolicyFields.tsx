@@ -5,25 +5,89 @@ import { Field } from '@/ui/Field';
 import { POLICY_NUMBERS, policyOf, problemOf, type PolicyDraft } from '../policy-draft';
 
 /** The evidence policy, field by field, with the sentence that it will print beside every verdict. */
-export function PolicyFields({ draft, onChange, unit }: { draft: PolicyDraft; onChange: (d: PolicyDraft) => void; unit: 'C' | 'F' }) {
+export function PolicyFields({
+  draft,
+  onChange,
+  unit,
+}: {
+  draft: PolicyDraft;
+  onChange: (d: PolicyDraft) => void;
+  unit: 'C' | 'F';
+}) {
   const set = (change: Partial<PolicyDraft>): void => onChange({ ...draft, ...change });
   const policy = policyOf(draft);
   return (
     <div className="flex flex-col gap-4">
-      <Choices label="A round is worth" value={draft.combine} columns={3} onChange={(v) => { if (v) set({ combine: v }); }} options={[{ value: 'coldest', label: 'Coldest point', hint: 'the careful one' }, { value: 'median', label: 'Median' }, { value: 'mean', label: 'Mean', hint: 'hides a cold side' }]} />
-      <Choices label="Time is counted in" value={draft.counting} onChange={(v) => { if (v) set({ counting: v }); }} options={[{ value: 'hours', label: 'Hours', hint: 'as they pass' }, { value: 'days', label: 'Calendar days', hint: 'each day read hot' }]} />
+      <Choices
+        label="A round is worth"
+        value={draft.combine}
+        columns={3}
+        onChange={(v) => {
+          if (v) set({ combine: v });
+        }}
+        options={[
+          { value: 'coldest', label: 'Coldest point', hint: 'the careful one' },
+          { value: 'median', label: 'Median' },
+          { value: 'mean', label: 'Mean', hint: 'hides a cold side' },
+        ]}
+      />
+      <Choices
+        label="Time is counted in"
+        value={draft.counting}
+        onChange={(v) => {
+          if (v) set({ counting: v });
+        }}
+        options={[
+          { value: 'hours', label: 'Hours', hint: 'as they pass' },
+          { value: 'days', label: 'Calendar days', hint: 'each day read hot' },
+        ]}
+      />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(215px,1fr))] gap-x-4 gap-y-2 items-start">
-        {POLICY_NUMBERS.filter((f) => f.key !== 'maxBlankDays' || draft.counting === 'days').map((f) => (
-          <Field key={f.key} label={f.label} unit={f.unit} inputMode="decimal" value={draft[f.key]} hint={f.hint} problem={problemOf(f, draft)} onChange={(e) => set({ [f.key]: e.target.value } as Partial<PolicyDraft>)} />
-        ))}
+        {POLICY_NUMBERS.filter((f) => f.key !== 'maxBlankDays' || draft.counting === 'days').map(
+          (f) => (
+            <Field
+              key={f.key}
+              label={f.label}
+              unit={f.unit}
+              inputMode="decimal"
+              value={draft[f.key]}
+              hint={f.hint}
+              problem={problemOf(f, draft)}
+              onChange={(e) => set({ [f.key]: e.target.value } as Partial<PolicyDraft>)}
+            />
+          ),
+        )}
       </div>
-      <fieldset><legend className="label">Places that take part</legend>
-        <div className="flex gap-5 flex-wrap">{(['core', 'middle', 'edge'] as const).map((z) => (
-          <label key={z} className="flex gap-2 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={draft.zones.includes(z)} onChange={(e) => set({ zones: e.target.checked ? [...draft.zones, z] : draft.zones.filter((x) => x !== z) })} />{z}</label>
-        ))}</div>
-        <p className="hint">A place that names no zone always takes part. The others are recorded and shown.</p>
+      <fieldset>
+        <legend className="label">Places that take part</legend>
+        <div className="flex gap-5 flex-wrap">
+          {(['core', 'middle', 'edge'] as const).map((z) => (
+            <label key={z} className="flex gap-2 items-center min-h-[44px]">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={draft.zones.includes(z)}
+                onChange={(e) =>
+                  set({
+                    zones: e.target.checked
+                      ? [...draft.zones, z]
+                      : draft.zones.filter((x) => x !== z),
+                  })
+                }
+              />
+              {z}
+            </label>
+          ))}
+        </div>
+        <p className="hint">
+          A place that names no zone always takes part. The others are recorded and shown.
+        </p>
       </fieldset>
-      <p className="border-l-4 border-ink pl-3" aria-live="polite">{policy ? policyText(policy, unit) : 'Put the marked figures right, and this says how a heap is judged.'}</p>
+      <p className="border-l-4 border-ink pl-3" aria-live="polite">
+        {policy
+          ? policyText(policy, unit)
+          : 'Put the marked figures right, and this says how a heap is judged.'}
+      </p>
     </div>
   );
 }

@@ -16,82 +16,249 @@ type Unit = 'C' | 'F';
 type Kind = 'hold' | 'staged' | 'within' | 'meanAbove';
 type Name = 'floor' | 'ceiling' | 'days' | 'turnings' | 'innerFloor' | 'innerHours' | 'mean';
 type Part = { kind: Kind; row: 'yes' | 'no'; moist: boolean } & Record<Name, string>;
-type Draft = { id: string | null; title: string; document: string; join: 'anyOf' | 'allOf'; clock: 'germs' | 'seeds'; methods: readonly ('turned' | 'static' | 'vessel')[]; parts: readonly Part[] };
+type Draft = {
+  id: string | null;
+  title: string;
+  document: string;
+  join: 'anyOf' | 'allOf';
+  clock: 'germs' | 'seeds';
+  methods: readonly ('turned' | 'static' | 'vessel')[];
+  parts: readonly Part[];
+};
 
 const figure = (n: number): string => String(Number(n.toPrecision(12)));
-const degrees = (celsius: number | undefined, unit: Unit): string => (celsius === undefined ? '' : figure(fromCelsius(celsius, unit)));
-const emptyPart = (unit: Unit): Part => ({ kind: 'hold', row: 'yes', moist: false, floor: degrees(55, unit), ceiling: '', days: '3', turnings: '0', innerFloor: degrees(55, unit), innerHours: '4', mean: degrees(45, unit) });
-const newDraft = (unit: Unit): Draft => ({ id: null, title: '', document: '', join: 'anyOf', clock: 'germs', methods: ['turned', 'static', 'vessel'], parts: [emptyPart(unit)] });
+const degrees = (celsius: number | undefined, unit: Unit): string =>
+  celsius === undefined ? '' : figure(fromCelsius(celsius, unit));
+const emptyPart = (unit: Unit): Part => ({
+  kind: 'hold',
+  row: 'yes',
+  moist: false,
+  floor: degrees(55, unit),
+  ceiling: '',
+  days: '3',
+  turnings: '0',
+  innerFloor: degrees(55, unit),
+  innerHours: '4',
+  mean: degrees(45, unit),
+});
+const newDraft = (unit: Unit): Draft => ({
+  id: null,
+  title: '',
+  document: '',
+  join: 'anyOf',
+  clock: 'germs',
+  methods: ['turned', 'static', 'vessel'],
+  parts: [emptyPart(unit)],
+});
 
-const num = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
+const num = (text: string): number =>
+  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 
 function requirementOf(p: Part, unit: Unit): Requirement {
   const c = (text: string): number => toCelsius(num(text), unit);
   const ceilingC = p.ceiling.trim() === '' ? {} : { ceilingC: c(p.ceiling) };
   const moist = p.moist ? { moist: true } : {};
-  const base = { kind: 'hold' as const, floorC: c(p.floor), ...ceilingC, hours: num(p.days) * 24, consecutive: p.row === 'yes', turnings: num(p.turnings), ...moist };
+  const base = {
+    kind: 'hold' as const,
+    floorC: c(p.floor),
+    ...ceilingC,
+    hours: num(p.days) * 24,
+    consecutive: p.row === 'yes',
+    turnings: num(p.turnings),
+    ...moist,
+  };
   switch (p.kind) {
-    case 'hold': return base;
-    case 'staged': return { kind: 'staged', floorC: base.floorC, ...ceilingC, holdHours: base.hours, stages: base.turnings };
-    case 'within': return { kind: 'within', outer: { ...base, consecutive: true, turnings: 0 }, inner: { kind: 'hold', floorC: c(p.innerFloor), hours: num(p.innerHours), consecutive: false, turnings: 0, ...moist } };
-    case 'meanAbove': return { kind: 'meanAbove', floorC: base.floorC, hours: base.hours, meanC: c(p.mean) };
+    case 'hold':
+      return base;
+    case 'staged':
+      return {
+        kind: 'staged',
+        floorC: base.floorC,
+        ...ceilingC,
+        holdHours: base.hours,
+        stages: base.turnings,
+      };
+    case 'within':
+      return {
+        kind: 'within',
+        outer: { ...base, consecutive: true, turnings: 0 },
+        inner: {
+          kind: 'hold',
+          floorC: c(p.innerFloor),
+          hours: num(p.innerHours),
+          consecutive: false,
+          turnings: 0,
+          ...moist,
+        },
+      };
+    case 'meanAbove':
+      return { kind: 'meanAbove', floorC: base.floorC, hours: base.hours, meanC: c(p.mean) };
   }
 }
 
 function partOf(r: Requirement, unit: Unit): Part {
   const e = emptyPart(unit);
   switch (r.kind) {
-    case 'hold': return { ...e, floor: degrees(r.floorC, unit), ceiling: degrees(r.ceilingC, unit), days: figure(r.hours / 24), turnings: String(r.turnings), row: r.consecutive ? 'yes' : 'no', moist: r.moist === true };
-    case 'staged': return { ...e, kind: 'staged', floor: degrees(r.floorC, unit), ceiling: degrees(r.ceilingC, unit), days: figure(r.holdHours / 24), turnings: String(r.stages) };
-    case 'within': return { ...e, kind: 'within', floor: degrees(r.outer.floorC, unit), ceiling: degrees(r.outer.ceilingC, unit), days: figure(r.outer.hours / 24), innerFloor: degrees(r.inner.floorC, unit), innerHours: figure(r.inner.hours), moist: r.outer.moist === true || r.inner.moist === true };
-    case 'meanAbove': return { ...e, kind: 'meanAbove', floor: degrees(r.floorC, unit), days: figure(r.hours / 24), mean: degrees(r.meanC, unit) };
-    default: return e;
+    case 'hold':
+      return {
+        ...e,
+        floor: degrees(r.floorC, unit),
+        ceiling: degrees(r.ceilingC, unit),
+        days: figure(r.hours / 24),
+        turnings: String(r.turnings),
+        row: r.consecutive ? 'yes' : 'no',
+        moist: r.moist === true,
+      };
+    case 'staged':
+      return {
+        ...e,
+        kind: 'staged',
+        floor: degrees(r.floorC, unit),
+        ceiling: degrees(r.ceilingC, unit),
+        days: figure(r.holdHours / 24),
+        turnings: String(r.stages),
+      };
+    case 'within':
+      return {
+        ...e,
+        kind: 'within',
+        floor: degrees(r.outer.floorC, unit),
+        ceiling: degrees(r.outer.ceilingC, unit),
+        days: figure(r.outer.hours / 24),
+        innerFloor: degrees(r.inner.floorC, unit),
+        innerHours: figure(r.inner.hours),
+        moist: r.outer.moist === true || r.inner.moist === true,
+      };
+    case 'meanAbove':
+      return {
+        ...e,
+        kind: 'meanAbove',
+        floor: degrees(r.floorC, unit),
+        days: figure(r.hours / 24),
+        mean: degrees(r.meanC, unit),
+      };
+    default:
+      return e;
   }
 }
 
 const draftFrom = (rule: RuleDraft, unit: Unit): Draft => ({
-  id: rule.id, title: rule.title, document: rule.document ?? '', clock: rule.clock ?? 'germs', methods: rule.methods ?? ['turned', 'static', 'vessel'], join: rule.requirement.kind === 'allOf' ? 'allOf' : 'anyOf',
-  parts: ('of' in rule.requirement ? rule.requirement.of : [rule.requirement]).map((r) => partOf(r, unit)),
+  id: rule.id,
+  title: rule.title,
+  document: rule.document ?? '',
+  clock: rule.clock ?? 'germs',
+  methods: rule.methods ?? ['turned', 'static', 'vessel'],
+  join: rule.requirement.kind === 'allOf' ? 'allOf' : 'anyOf',
+  parts: ('of' in rule.requirement ? rule.requirement.of : [rule.requirement]).map((r) =>
+    partOf(r, unit),
+  ),
 });
 
 function ruleOf(d: Draft, unit: Unit, taken: readonly string[]): RuleDraft {
   const parts = d.parts.map((p) => requirementOf(p, unit));
   return {
-    id: d.id ?? ruleIdFor(d.title, taken), title: d.title.trim(), jurisdiction: 'this site', document: d.document.trim() || 'the site’s own rule', fromMemory: false, clock: d.clock, methods: [...d.methods], conditions: [],
+    id: d.id ?? ruleIdFor(d.title, taken),
+    title: d.title.trim(),
+    jurisdiction: 'this site',
+    document: d.document.trim() || 'the site’s own rule',
+    fromMemory: false,
+    clock: d.clock,
+    methods: [...d.methods],
+    conditions: [],
     requirement: parts.length === 1 ? parts[0]! : { kind: d.join, of: parts },
   };
 }
 
 const FIELD_TEXT: Record<Kind, { days: string; turnings: string | null }> = {
-  hold: { days: 'For', turnings: 'Full turnings in that time' }, staged: { days: 'Held before each turning', turnings: 'Full turnings' }, within: { days: 'For, in a row', turnings: null }, meanAbove: { days: 'For, in a row', turnings: null },
+  hold: { days: 'For', turnings: 'Full turnings in that time' },
+  staged: { days: 'Held before each turning', turnings: 'Full turnings' },
+  within: { days: 'For, in a row', turnings: null },
+  meanAbove: { days: 'For, in a row', turnings: null },
 };
 
-function PartFields({ part, unit, onChange }: { part: Part; unit: Unit; onChange: (p: Part) => void }) {
+function PartFields({
+  part,
+  unit,
+  onChange,
+}: {
+  part: Part;
+  unit: Unit;
+  onChange: (p: Part) => void;
+}) {
   const set = (change: Partial<Part>): void => onChange({ ...part, ...change });
   const text = FIELD_TEXT[part.kind];
   const number = (key: Name, label: string, of: string | undefined, placeholder?: string) => {
     const wrong = part[key].trim() === '' ? key !== 'ceiling' : !Number.isFinite(num(part[key]));
-    return <Field label={label} {...(of ? { unit: of } : {})} inputMode="decimal" value={part[key]} onChange={(e) => set({ [key]: e.target.value } as Partial<Part>)} problem={wrong ? 'Type a number.' : undefined} {...(placeholder ? { placeholder } : {})} />;
+    return (
+      <Field
+        label={label}
+        {...(of ? { unit: of } : {})}
+        inputMode="decimal"
+        value={part[key]}
+        onChange={(e) => set({ [key]: e.target.value } as Partial<Part>)}
+        problem={wrong ? 'Type a number.' : undefined}
+        {...(placeholder ? { placeholder } : {})}
+      />
+    );
   };
   return (
     <div className="flex flex-col gap-3">
-      <Choices label="What it asks" value={part.kind} columns={4} onChange={(v) => { if (v) set({ kind: v, ...(v === 'staged' && num(part.turnings) < 1 ? { turnings: '3' } : {}) }); }}
-        options={[{ value: 'hold', label: 'Time at heat' }, { value: 'staged', label: 'Time before each turning' }, { value: 'within', label: 'A hotter time inside' }, { value: 'meanAbove', label: 'Time with a mean' }]} />
+      <Choices
+        label="What it asks"
+        value={part.kind}
+        columns={4}
+        onChange={(v) => {
+          if (v)
+            set({
+              kind: v,
+              ...(v === 'staged' && num(part.turnings) < 1 ? { turnings: '3' } : {}),
+            });
+        }}
+        options={[
+          { value: 'hold', label: 'Time at heat' },
+          { value: 'staged', label: 'Time before each turning' },
+          { value: 'within', label: 'A hotter time inside' },
+          { value: 'meanAbove', label: 'Time with a mean' },
+        ]}
+      />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(150px,1fr))] gap-x-4 items-start">
         {number('floor', 'At or above', `°${unit}`)}
         {part.kind !== 'meanAbove' && number('ceiling', 'Never above', `°${unit}`, 'no limit')}
         {number('days', text.days, 'days')}
         {text.turnings && number('turnings', text.turnings, undefined)}
-        {part.kind === 'within' && <>{number('innerFloor', 'Inside it, at or above', `°${unit}`)}{number('innerHours', 'for, in all', 'h')}</>}
+        {part.kind === 'within' && (
+          <>
+            {number('innerFloor', 'Inside it, at or above', `°${unit}`)}
+            {number('innerHours', 'for, in all', 'h')}
+          </>
+        )}
         {part.kind === 'meanAbove' && number('mean', 'Mean above', `°${unit}`)}
       </div>
       {(part.kind === 'hold' || part.kind === 'within') && (
         <label className="flex gap-2 items-center min-h-[44px]">
-          <input type="checkbox" className="size-5" checked={part.moist} onChange={(e) => set({ moist: e.target.checked })} />
-          Counts only while the heap is moist <span className="q">(dry seeds survive heat that kills moist ones)</span>
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={part.moist}
+            onChange={(e) => set({ moist: e.target.checked })}
+          />
+          Counts only while the heap is moist{' '}
+          <span className="q">(dry seeds survive heat that kills moist ones)</span>
         </label>
       )}
-      {part.kind === 'hold' && <Choices label="Must the time be in a row?" value={part.row} onChange={(v) => { if (v) set({ row: v }); }} options={[{ value: 'yes', label: 'In a row' }, { value: 'no', label: 'Added up' }]} />}
+      {part.kind === 'hold' && (
+        <Choices
+          label="Must the time be in a row?"
+          value={part.row}
+          onChange={(v) => {
+            if (v) set({ row: v });
+          }}
+          options={[
+            { value: 'yes', label: 'In a row' },
+            { value: 'no', label: 'Added up' },
+          ]}
+        />
+      )}
     </div>
   );
 }
@@ -102,69 +269,259 @@ function usePast(rule: RuleDraft): RulePreview | null {
   const text = JSON.stringify(rule);
   useEffect(() => {
     let current = true;
-    const timer = setTimeout(() => { previewRule(JSON.parse(text) as RuleDraft).then((p) => { if (current) setPast(p); }, () => { if (current) setPast(null); }); }, 400);
-    return () => { current = false; clearTimeout(timer); };
+    const timer = setTimeout(() => {
+      previewRule(JSON.parse(text) as RuleDraft).then(
+        (p) => {
+          if (current) setPast(p);
+        },
+        () => {
+          if (current) setPast(null);
+        },
+      );
+    }, 400);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
   }, [text]);
   return past;
 }
 
 function Past({ past }: { past: RulePreview | null }) {
-  if (past === null) return <p className="hint" aria-live="polite">Working out what it would have said…</p>;
-  if (!past.ok) return <p className="hint" aria-live="polite">{past.problems.map((x) => x.message).join('; ')}.</p>;
+  if (past === null)
+    return (
+      <p className="hint" aria-live="polite">
+        Working out what it would have said…
+      </p>
+    );
+  if (!past.ok)
+    return (
+      <p className="hint" aria-live="polite">
+        {past.problems.map((x) => x.message).join('; ')}.
+      </p>
+    );
   return (
     <div aria-live="polite" data-testid="past" className="border-[1.6px] border-ink px-3 py-2">
-      <p><b>Reads:</b> {past.text}.</p>
+      <p>
+        <b>Reads:</b> {past.text}.
+      </p>
       <p className="font-semibold mt-1.5">It would say of the heaps here:</p>
-      {past.batches.length === 0 ? <p>No heap of these methods is closed yet.</p> : <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-5 text-[14px]">{past.batches.map((b) => <li key={b.code} className="flex justify-between gap-3 border-b border-rule py-0.5"><span>{b.code} {b.name}</span><span className="text-right"><b className="font-semibold">{b.word}</b> <span className="q">{b.text}</span></span></li>)}</ul>}
+      {past.batches.length === 0 ? (
+        <p>No heap of these methods is closed yet.</p>
+      ) : (
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-5 text-[14px]">
+          {past.batches.map((b) => (
+            <li key={b.code} className="flex justify-between gap-3 border-b border-rule py-0.5">
+              <span>
+                {b.code} {b.name}
+              </span>
+              <span className="text-right">
+                <b className="font-semibold">{b.word}</b> <span className="q">{b.text}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   );
 }
 
-function Editor({ start, unit, keep, by, taken, onDone }: { start: Draft; unit: Unit; keep: Keep; by: string; taken: readonly string[]; onDone: () => void }) {
+function Editor({
+  start,
+  unit,
+  keep,
+  by,
+  taken,
+  onDone,
+}: {
+  start: Draft;
+  unit: Unit;
+  keep: Keep;
+  by: string;
+  taken: readonly string[];
+  onDone: () => void;
+}) {
   const [d, setD] = useTyped('rule', start);
   const rule = ruleOf(d, unit, taken);
   const past = usePast(rule);
   const keeper = useKeep(keep, by);
-  const missing = d.methods.length === 0 ? 'Choose for which heaps it holds.' : past === null ? 'What it would have said is being worked out.' : !past.ok ? 'Put right what is said above.' : whoIsMissing(keeper.by);
-  const setPart = (i: number, p: Part): void => setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
+  const missing =
+    d.methods.length === 0
+      ? 'Choose for which heaps it holds.'
+      : past === null
+        ? 'What it would have said is being worked out.'
+        : !past.ok
+          ? 'Put right what is said above.'
+          : whoIsMissing(keeper.by);
+  const setPart = (i: number, p: Part): void =>
+    setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
   return (
     <div className="flex flex-col gap-4 pb-3">
       <div className="grid sm:grid-cols-2 gap-x-4">
-        <Field label="Title" value={d.title} maxLength={120} onChange={(e) => setD({ ...d, title: e.target.value })} hint="As the crew would say it" />
-        <Field label="Where it comes from" value={d.document} maxLength={300} onChange={(e) => setD({ ...d, document: e.target.value })} hint="A permit, a buyer, a hazard analysis" />
+        <Field
+          label="Title"
+          value={d.title}
+          maxLength={120}
+          onChange={(e) => setD({ ...d, title: e.target.value })}
+          hint="As the crew would say it"
+        />
+        <Field
+          label="Where it comes from"
+          value={d.document}
+          maxLength={300}
+          onChange={(e) => setD({ ...d, document: e.target.value })}
+          hint="A permit, a buyer, a hazard analysis"
+        />
       </div>
       {d.parts.map((p, i) => (
-        <fieldset key={i} className="border-[1.5px] border-rule-2 px-3 pb-3"><legend className="px-1 font-semibold">{d.parts.length === 1 ? 'Requirement' : `Part ${i + 1}`}</legend>
+        <fieldset key={i} className="border-[1.5px] border-rule-2 px-3 pb-3">
+          <legend className="px-1 font-semibold">
+            {d.parts.length === 1 ? 'Requirement' : `Part ${i + 1}`}
+          </legend>
           <PartFields part={p} unit={unit} onChange={(x) => setPart(i, x)} />
-          {d.parts.length > 1 && <button type="button" className="link mt-2 min-h-[44px]" onClick={() => setD({ ...d, parts: d.parts.filter((_, j) => j !== i) })}>Take part {i + 1} away</button>}
+          {d.parts.length > 1 && (
+            <button
+              type="button"
+              className="link mt-2 min-h-[44px]"
+              onClick={() => setD({ ...d, parts: d.parts.filter((_, j) => j !== i) })}
+            >
+              Take part {i + 1} away
+            </button>
+          )}
         </fieldset>
       ))}
-      {d.parts.length > 1 && <Choices label="Of these parts" value={d.join} onChange={(v) => { if (v) setD({ ...d, join: v }); }} options={[{ value: 'anyOf', label: 'Any one is enough' }, { value: 'allOf', label: 'All are needed' }]} />}
-      <button type="button" className="btn self-start" onClick={() => setD({ ...d, parts: [...d.parts, emptyPart(unit)] })}>Add another part</button>
-      <Choices label="What starts its clock again?" value={d.clock} onChange={(v) => { if (v) setD({ ...d, clock: v }); }} options={[{ value: 'germs', label: 'Anything raw', hint: 'a rule on germs' }, { value: 'seeds', label: 'Live seeds', hint: 'a rule on weed seeds' }]} />
-      <fieldset><legend className="label">For heaps kept as</legend><div className="flex gap-5 flex-wrap">{(['turned', 'static', 'vessel'] as const).map((m) => (
-        <label key={m} className="flex gap-2 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={d.methods.includes(m)} onChange={(e) => setD({ ...d, methods: e.target.checked ? [...d.methods, m] : d.methods.filter((x) => x !== m) })} />{m === 'vessel' ? 'closed vessel' : m}</label>
-      ))}</div></fieldset>
+      {d.parts.length > 1 && (
+        <Choices
+          label="Of these parts"
+          value={d.join}
+          onChange={(v) => {
+            if (v) setD({ ...d, join: v });
+          }}
+          options={[
+            { value: 'anyOf', label: 'Any one is enough' },
+            { value: 'allOf', label: 'All are needed' },
+          ]}
+        />
+      )}
+      <button
+        type="button"
+        className="btn self-start"
+        onClick={() => setD({ ...d, parts: [...d.parts, emptyPart(unit)] })}
+      >
+        Add another part
+      </button>
+      <Choices
+        label="What starts its clock again?"
+        value={d.clock}
+        onChange={(v) => {
+          if (v) setD({ ...d, clock: v });
+        }}
+        options={[
+          { value: 'germs', label: 'Anything raw', hint: 'a rule on germs' },
+          { value: 'seeds', label: 'Live seeds', hint: 'a rule on weed seeds' },
+        ]}
+      />
+      <fieldset>
+        <legend className="label">For heaps kept as</legend>
+        <div className="flex gap-5 flex-wrap">
+          {(['turned', 'static', 'vessel'] as const).map((m) => (
+            <label key={m} className="flex gap-2 items-center min-h-[44px]">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={d.methods.includes(m)}
+                onChange={(e) =>
+                  setD({
+                    ...d,
+                    methods: e.target.checked
+                      ? [...d.methods, m]
+                      : d.methods.filter((x) => x !== m),
+                  })
+                }
+              />
+              {m === 'vessel' ? 'closed vessel' : m}
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <Past past={past} />
-      <Field label="Who" value={keeper.by} onChange={(e) => keeper.setBy(e.target.value)} maxLength={60} autoComplete="name" hint="Your name goes beside the version" />
+      <Field
+        label="Who"
+        value={keeper.by}
+        onChange={(e) => keeper.setBy(e.target.value)}
+        maxLength={60}
+        autoComplete="name"
+        hint="Your name goes beside the version"
+      />
       <Problems list={keeper.problems} />
-      <SaveButton label={d.id ? 'Keep as its next version' : 'Keep this rule'} busy={keeper.busy} missing={missing} onSave={() => keeper.save('rule', null, { rule }, onDone)} />
+      <SaveButton
+        label={d.id ? 'Keep as its next version' : 'Keep this rule'}
+        busy={keeper.busy}
+        missing={missing}
+        onSave={() => keeper.save('rule', null, { rule }, onDone)}
+      />
     </div>
   );
 }
 
 /** Rules that the site wrote itself, in the form of the library; each change is a version. */
-export function RuleForm({ own, unit, keep, by, taken }: { own: readonly { draft: RuleDraft; view: RuleView; versions: readonly string[] }[]; unit: Unit; keep: Keep; by: string; taken: readonly string[] }) {
+export function RuleForm({
+  own,
+  unit,
+  keep,
+  by,
+  taken,
+}: {
+  own: readonly { draft: RuleDraft; view: RuleView; versions: readonly string[] }[];
+  unit: Unit;
+  keep: Keep;
+  by: string;
+  taken: readonly string[];
+}) {
   const [open, setOpen] = useState<{ key: string; draft: Draft } | null>(null);
   return (
-    <Disclosure summary={`Rules of your own: ${own.length === 0 ? 'none yet' : own.length}`} open={own.length > 0}>
+    <Disclosure
+      summary={`Rules of your own: ${own.length === 0 ? 'none yet' : own.length}`}
+      open={own.length > 0}
+    >
       <div className="flex flex-col gap-3">
         {own.map((o) => (
-          <div key={o.view.id} className="border-b border-rule pb-2"><p><b>{o.view.title}</b>: {o.view.text}.</p><p className="hint">{o.view.id}. {o.versions.join('. ')}.</p>
-            <button type="button" className="link min-h-[44px]" onClick={() => setOpen({ key: o.view.id, draft: draftFrom(o.draft, unit) })}>Change it</button></div>
+          <div key={o.view.id} className="border-b border-rule pb-2">
+            <p>
+              <b>{o.view.title}</b>: {o.view.text}.
+            </p>
+            <p className="hint">
+              {o.view.id}. {o.versions.join('. ')}.
+            </p>
+            <button
+              type="button"
+              className="link min-h-[44px]"
+              onClick={() => setOpen({ key: o.view.id, draft: draftFrom(o.draft, unit) })}
+            >
+              Change it
+            </button>
+          </div>
         ))}
-        {open ? <DraftScope key={open.key} name={`rule ${open.key}`}><Editor start={open.draft} unit={unit} keep={keep} by={by} taken={[...taken, ...own.map((o) => o.view.id)]} onDone={() => setOpen(null)} /></DraftScope>
-          : <button type="button" className="btn self-start" onClick={() => setOpen({ key: 'new', draft: newDraft(unit) })}>Write a rule</button>}
+        {open ? (
+          <DraftScope key={open.key} name={`rule ${open.key}`}>
+            <Editor
+              start={open.draft}
+              unit={unit}
+              keep={keep}
+              by={by}
+              taken={[...taken, ...own.map((o) => o.view.id)]}
+              onDone={() => setOpen(null)}
+            />
+          </DraftScope>
+        ) : (
+          <button
+            type="button"
+            className="btn self-start"
+            onClick={() => setOpen({ key: 'new', draft: newDraft(unit) })}
+          >
+            Write a rule
+          </button>
+        )}
       </div>
     </Disclosure>
   );

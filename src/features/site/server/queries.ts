@@ -2,7 +2,10 @@ import { theSite } from '@/db/context';
 import { log } from '@/platform/log';
 
 const ANSWER_MS = 800;
-const late = (): Promise<never> => new Promise((_, reject) => { setTimeout(() => reject(new Error(`no answer within ${ANSWER_MS} ms`)), ANSWER_MS).unref(); });
+const late = (): Promise<never> =>
+  new Promise((_, reject) => {
+    setTimeout(() => reject(new Error(`no answer within ${ANSWER_MS} ms`)), ANSWER_MS).unref();
+  });
 
 /** Answers within a second, whatever the database does. */
 export async function health(): Promise<Response> {
@@ -10,7 +13,10 @@ export async function health(): Promise<Response> {
     await Promise.race([theSite(), late()]);
     return Response.json({ ok: true });
   } catch (error) {
-    log.error({ error: error instanceof Error ? error.message : error }, 'the database does not answer');
+    log.error(
+      { error: error instanceof Error ? error.message : error },
+      'the database does not answer',
+    );
     return Response.json({ ok: false, message: 'The database does not answer.' }, { status: 503 });
   }
 }

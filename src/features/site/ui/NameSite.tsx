@@ -8,21 +8,76 @@ const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 /** The first page of a new site. */
 export function NameSite() {
   const [answer, act, busy] = useActionState(nameSite, { problems: {}, typed: {} });
-  const proposed = useSyncExternalStore(() => () => undefined, ownZone, () => 'UTC');
+  const proposed = useSyncExternalStore(
+    () => () => undefined,
+    ownZone,
+    () => 'UTC',
+  );
   return (
     <main className="max-w-[560px] mx-auto px-5 py-10">
       <h1>Where is your compost?</h1>
-      <p className="hint mt-3 mb-6">Days are counted by this site’s clock. The name and the unit go on its records.</p>
+      <p className="hint mt-3 mb-6">
+        Days are counted by this site’s clock. The name and the unit go on its records.
+      </p>
       <form action={act} className="flex flex-col gap-5">
-        <div><label className="label" htmlFor="name">Name of the site</label><input className="field" id="name" name="name" defaultValue={answer.typed.name} autoComplete="off" aria-describedby="name-p" />
-          <p id="name-p" role="alert" className="font-semibold">{answer.problems.name}</p></div>
-        <div><label className="label" htmlFor="timeZone">Time zone</label>
-          <input className="field" id="timeZone" name="timeZone" list="zones" key={proposed} defaultValue={answer.typed.timeZone ?? proposed} aria-describedby="zone-p" />
-          <datalist id="zones">{ZONES.map((z) => <option key={z} value={z} />)}</datalist>
-          <p id="zone-p" role="alert" className="font-semibold">{answer.problems.timeZone}</p></div>
-        <fieldset><legend className="label">Thermometers read in</legend>
-          <div className="flex gap-5">{(['C', 'F'] as const).map((u) => <label key={u} className="flex items-center gap-2 min-h-[44px]"><input type="radio" name="unit" value={u} defaultChecked={u === (answer.typed.unit ?? 'C')} className="size-5" />°{u}</label>)}</div></fieldset>
-        <button className="btn key" disabled={busy}>{busy ? 'Keeping…' : 'Go to the yard'}</button>
+        <div>
+          <label className="label" htmlFor="name">
+            Name of the site
+          </label>
+          <input
+            className="field"
+            id="name"
+            name="name"
+            defaultValue={answer.typed.name}
+            autoComplete="off"
+            aria-describedby="name-p"
+          />
+          <p id="name-p" role="alert" className="font-semibold">
+            {answer.problems.name}
+          </p>
+        </div>
+        <div>
+          <label className="label" htmlFor="timeZone">
+            Time zone
+          </label>
+          <input
+            className="field"
+            id="timeZone"
+            name="timeZone"
+            list="zones"
+            key={proposed}
+            defaultValue={answer.typed.timeZone ?? proposed}
+            aria-describedby="zone-p"
+          />
+          <datalist id="zones">
+            {ZONES.map((z) => (
+              <option key={z} value={z} />
+            ))}
+          </datalist>
+          <p id="zone-p" role="alert" className="font-semibold">
+            {answer.problems.timeZone}
+          </p>
+        </div>
+        <fieldset>
+          <legend className="label">Thermometers read in</legend>
+          <div className="flex gap-5">
+            {(['C', 'F'] as const).map((u) => (
+              <label key={u} className="flex items-center gap-2 min-h-[44px]">
+                <input
+                  type="radio"
+                  name="unit"
+                  value={u}
+                  defaultChecked={u === (answer.typed.unit ?? 'C')}
+                  className="size-5"
+                />
+                °{u}
+              </label>
+            ))}
+          </div>
+        </fieldset>
+        <button className="btn key" disabled={busy}>
+          {busy ? 'Keeping…' : 'Go to the yard'}
+        </button>
       </form>
     </main>
   );

@@ -8,10 +8,16 @@ import { loadPage, type LoadPage } from '../view';
 
 export const storeOf = (site: string): Promise<StoreState> => storeRepo(theDb()).state(site);
 /** Loads that today's list speaks of. */
-export const storeDue = async (site: string, now: number): Promise<LoadDue[]> => loadsDue(await storeOf(site), now);
+export const storeDue = async (site: string, now: number): Promise<LoadDue[]> =>
+  loadsDue(await storeOf(site), now);
 
 /** One load; null: there is none of that id. */
-export async function loadOf(id: string, site: string, board: readonly Digest[], locale: Locale): Promise<LoadPage | null> {
+export async function loadOf(
+  id: string,
+  site: string,
+  board: readonly Digest[],
+  locale: Locale,
+): Promise<LoadPage | null> {
   const store = await storeOf(site);
   const load = store.loadOf.get(id);
   return load ? loadPage(load, store, board, locale) : null;

@@ -1,6 +1,13 @@
 'use client';
 import { useState } from 'react';
-import { ANSWERS, RISKS, type AcceptLine, type Answer, type OwnMeasure, type Risk } from '@/core/log/store-shapes';
+import {
+  ANSWERS,
+  RISKS,
+  type AcceptLine,
+  type Answer,
+  type OwnMeasure,
+  type Risk,
+} from '@/core/log/store-shapes';
 import { ANSWER_WORDS, RISK_WORDS } from '@/core/mix/words';
 import { keepAnswered } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -13,15 +20,41 @@ import { StoreNav } from './StoreNav';
 type Kept = NonNullable<AcceptLine['kept']>;
 /** For which heaps a line holds: all, or some ways of keeping them. */
 const KEPT: readonly (readonly [Kept | undefined, string])[] = [
-  [undefined, 'every heap'], [['turned'], 'turned heaps'], [['static'], 'static heaps'], [['vessel'], 'closed vessels'], [['turned', 'static'], 'turned and static heaps'], [['turned', 'vessel'], 'turned heaps and vessels'], [['static', 'vessel'], 'static heaps and vessels'],
+  [undefined, 'every heap'],
+  [['turned'], 'turned heaps'],
+  [['static'], 'static heaps'],
+  [['vessel'], 'closed vessels'],
+  [['turned', 'static'], 'turned and static heaps'],
+  [['turned', 'vessel'], 'turned heaps and vessels'],
+  [['static', 'vessel'], 'static heaps and vessels'],
 ];
-const sameKept = (a: Kept | undefined, b: Kept | undefined): boolean => [...(a ?? [])].sort().join() === [...(b ?? [])].sort().join();
-const keptIndex = (l: AcceptLine): number => Math.max(0, KEPT.findIndex(([k]) => sameKept(k, l.kept)));
+const sameKept = (a: Kept | undefined, b: Kept | undefined): boolean =>
+  [...(a ?? [])].sort().join() === [...(b ?? [])].sort().join();
+const keptIndex = (l: AcceptLine): number =>
+  Math.max(
+    0,
+    KEPT.findIndex(([k]) => sameKept(k, l.kept)),
+  );
 type Named = readonly { readonly id: string; readonly name: string }[];
-const subjectOf = (l: AcceptLine, materials: Named): string => (l.material === undefined ? `Whatever may carry ${RISK_WORDS[l.risk!]}` : (materials.find((m) => m.id === l.material)?.name ?? l.material));
+const subjectOf = (l: AcceptLine, materials: Named): string =>
+  l.material === undefined
+    ? `Whatever may carry ${RISK_WORDS[l.risk!]}`
+    : (materials.find((m) => m.id === l.material)?.name ?? l.material);
 
 /** What the site answers at the gate, and the measures that its crew counts in. */
-export function Gate({ lines, own, materials, measures, by }: { lines: readonly AcceptLine[]; own: boolean; materials: Named; measures: readonly OwnMeasure[]; by: string }) {
+export function Gate({
+  lines,
+  own,
+  materials,
+  measures,
+  by,
+}: {
+  lines: readonly AcceptLine[];
+  own: boolean;
+  materials: Named;
+  measures: readonly OwnMeasure[];
+  by: string;
+}) {
   const [changing, setChanging] = useState(false);
   const [said, setSaid] = useState(lines);
   return (
@@ -29,11 +62,41 @@ export function Gate({ lines, own, materials, measures, by }: { lines: readonly 
       <h1>Store</h1>
       <StoreNav here="At the gate" />
       <section className="flex flex-col gap-2" data-testid="acceptance">
-        <div className="flex flex-wrap gap-3 justify-between items-end"><h2 className="!text-[19px]">What the site takes</h2>{!changing && <button type="button" className="btn" onClick={() => setChanging(true)}>Change the list</button>}</div>
-        <p className="hint max-w-[720px]">The first line that fits holds; what no line names is taken in. {own || said !== lines ? '' : 'These lines are the usual ones of the trade, until you keep your own.'} What may be taken at all: check with your local authority.</p>
-        {changing ? <DraftScope name="what the site takes"><Change lines={said} materials={materials} by={by} onKept={(l) => { setSaid(l); setChanging(false); }} onBack={() => setChanging(false)} /></DraftScope> : <ReadOut lines={said} materials={materials} />}
+        <div className="flex flex-wrap gap-3 justify-between items-end">
+          <h2 className="!text-[19px]">What the site takes</h2>
+          {!changing && (
+            <button type="button" className="btn" onClick={() => setChanging(true)}>
+              Change the list
+            </button>
+          )}
+        </div>
+        <p className="hint max-w-[720px]">
+          The first line that fits holds; what no line names is taken in.{' '}
+          {own || said !== lines
+            ? ''
+            : 'These lines are the usual ones of the trade, until you keep your own.'}{' '}
+          What may be taken at all: check with your local authority.
+        </p>
+        {changing ? (
+          <DraftScope name="what the site takes">
+            <Change
+              lines={said}
+              materials={materials}
+              by={by}
+              onKept={(l) => {
+                setSaid(l);
+                setChanging(false);
+              }}
+              onBack={() => setChanging(false)}
+            />
+          </DraftScope>
+        ) : (
+          <ReadOut lines={said} materials={materials} />
+        )}
       </section>
-      <DraftScope name="measures"><Measures measures={measures} by={by} /></DraftScope>
+      <DraftScope name="measures">
+        <Measures measures={measures} by={by} />
+      </DraftScope>
     </div>
   );
 }
@@ -42,55 +105,318 @@ export function Gate({ lines, own, materials, measures, by }: { lines: readonly 
 function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials: Named }) {
   const subjects = [...new Set(lines.map((l) => subjectOf(l, materials)))];
   return (
-    <dl className="border-t-[1.6px] border-ink">{subjects.map((subject) => (
-      <div key={subject} className="grid grid-cols-[minmax(0,260px)_1fr] max-sm:grid-cols-1 gap-x-4 border-b border-rule py-2 text-[15px] leading-[1.3]">
-        <dt className="font-semibold">{subject}</dt>
-        <dd>{lines.filter((l) => subjectOf(l, materials) === subject).map((l, i) => <p key={i}><b>{ANSWER_WORDS[l.answer].says}</b>{l.kept ? `, for ${KEPT[keptIndex(l)]![1]}` : i > 0 ? ', otherwise' : ''}: {l.reason}.</p>)}</dd>
-      </div>))}</dl>
+    <dl className="border-t-[1.6px] border-ink">
+      {subjects.map((subject) => (
+        <div
+          key={subject}
+          className="grid grid-cols-[minmax(0,260px)_1fr] max-sm:grid-cols-1 gap-x-4 border-b border-rule py-2 text-[15px] leading-[1.3]"
+        >
+          <dt className="font-semibold">{subject}</dt>
+          <dd>
+            {lines
+              .filter((l) => subjectOf(l, materials) === subject)
+              .map((l, i) => (
+                <p key={i}>
+                  <b>{ANSWER_WORDS[l.answer].says}</b>
+                  {l.kept ? `, for ${KEPT[keptIndex(l)]![1]}` : i > 0 ? ', otherwise' : ''}:{' '}
+                  {l.reason}.
+                </p>
+              ))}
+          </dd>
+        </div>
+      ))}
+    </dl>
   );
 }
 
-function Change({ lines: first, materials, by: device, onKept, onBack }: { lines: readonly AcceptLine[]; materials: Named; by: string; onKept: (lines: readonly AcceptLine[]) => void; onBack: () => void }) {
+function Change({
+  lines: first,
+  materials,
+  by: device,
+  onKept,
+  onBack,
+}: {
+  lines: readonly AcceptLine[];
+  materials: Named;
+  by: string;
+  onKept: (lines: readonly AcceptLine[]) => void;
+  onBack: () => void;
+}) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [lines, setLines] = useTyped<readonly AcceptLine[]>('lines', first);
   const set = (i: number, l: AcceptLine): void => setLines(lines.map((x, k) => (k === i ? l : x)));
-  const what = (l: AcceptLine): string => (l.material !== undefined ? `m:${l.material}` : `r:${l.risk}`);
-  const withWhat = (l: AcceptLine, v: string): AcceptLine => { const { material: _m, risk: _r, ...rest } = l; return v.startsWith('m:') ? { ...rest, material: v.slice(2) } : { ...rest, risk: v.slice(2) as Risk }; };
-  const withKept = (l: AcceptLine, kept: Kept | undefined): AcceptLine => { const { kept: _k, ...rest } = l; return kept ? { ...rest, kept: [...kept] } : rest; };
+  const what = (l: AcceptLine): string =>
+    l.material !== undefined ? `m:${l.material}` : `r:${l.risk}`;
+  const withWhat = (l: AcceptLine, v: string): AcceptLine => {
+    const { material: _m, risk: _r, ...rest } = l;
+    return v.startsWith('m:')
+      ? { ...rest, material: v.slice(2) }
+      : { ...rest, risk: v.slice(2) as Risk };
+  };
+  const withKept = (l: AcceptLine, kept: Kept | undefined): AcceptLine => {
+    const { kept: _k, ...rest } = l;
+    return kept ? { ...rest, kept: [...kept] } : rest;
+  };
   const short = lines.some((l) => l.reason.trim().length < 3);
   return (
     <>
-      <ul className="border-t-[1.6px] border-ink">{lines.map((l, i) => (
-        <li key={i} className="grid grid-cols-[minmax(170px,1.1fr)_170px_120px_minmax(200px,2fr)_auto] max-md:grid-cols-2 gap-2 border-b border-rule py-1.5 items-center">
-          <select className="field max-md:col-span-2" aria-label={`Line ${i + 1}, what`} value={what(l)} onChange={(e) => set(i, withWhat(l, e.target.value))}><optgroup label="Whatever may carry">{RISKS.map((r) => <option key={r} value={`r:${r}`}>{RISK_WORDS[r]}</option>)}</optgroup><optgroup label="Materials">{materials.map((m) => <option key={m.id} value={`m:${m.id}`}>{m.name}</option>)}</optgroup></select>
-          <select className="field" aria-label={`Line ${i + 1}, for`} value={keptIndex(l)} onChange={(e) => set(i, withKept(l, KEPT[Number(e.target.value)]![0]))}>{KEPT.map(([, w], k) => <option key={w} value={k}>{w}</option>)}</select>
-          <select className="field" aria-label={`Line ${i + 1}, answer`} value={l.answer} onChange={(e) => set(i, { ...l, answer: e.target.value as Answer })}>{ANSWERS.map((a) => <option key={a} value={a}>{ANSWER_WORDS[a].says}</option>)}</select>
-          <input className="field max-md:col-span-2" aria-label={`Line ${i + 1}, reason`} value={l.reason} maxLength={200} placeholder="why, as it is read out" onChange={(e) => set(i, { ...l, reason: e.target.value })} />
-          <span className="flex gap-3"><button type="button" className="link min-h-[44px]" disabled={i === 0} onClick={() => { const next = [...lines]; [next[i - 1], next[i]] = [next[i]!, next[i - 1]!]; setLines(next); }}>Up<span className="sr-only"> line {i + 1}</span></button><button type="button" className="link min-h-[44px]" onClick={() => setLines(lines.filter((_, k) => k !== i))}>Take out<span className="sr-only"> line {i + 1}</span></button></span></li>))}</ul>
-      <p><button type="button" className="btn" onClick={() => setLines([{ material: materials[0]!.id, answer: 'ask', reason: '' }, ...lines])}>Add a line at the top</button></p>
-      <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
+      <ul className="border-t-[1.6px] border-ink">
+        {lines.map((l, i) => (
+          <li
+            key={i}
+            className="grid grid-cols-[minmax(170px,1.1fr)_170px_120px_minmax(200px,2fr)_auto] max-md:grid-cols-2 gap-2 border-b border-rule py-1.5 items-center"
+          >
+            <select
+              className="field max-md:col-span-2"
+              aria-label={`Line ${i + 1}, what`}
+              value={what(l)}
+              onChange={(e) => set(i, withWhat(l, e.target.value))}
+            >
+              <optgroup label="Whatever may carry">
+                {RISKS.map((r) => (
+                  <option key={r} value={`r:${r}`}>
+                    {RISK_WORDS[r]}
+                  </option>
+                ))}
+              </optgroup>
+              <optgroup label="Materials">
+                {materials.map((m) => (
+                  <option key={m.id} value={`m:${m.id}`}>
+                    {m.name}
+                  </option>
+                ))}
+              </optgroup>
+            </select>
+            <select
+              className="field"
+              aria-label={`Line ${i + 1}, for`}
+              value={keptIndex(l)}
+              onChange={(e) => set(i, withKept(l, KEPT[Number(e.target.value)]![0]))}
+            >
+              {KEPT.map(([, w], k) => (
+                <option key={w} value={k}>
+                  {w}
+                </option>
+              ))}
+            </select>
+            <select
+              className="field"
+              aria-label={`Line ${i + 1}, answer`}
+              value={l.answer}
+              onChange={(e) => set(i, { ...l, answer: e.target.value as Answer })}
+            >
+              {ANSWERS.map((a) => (
+                <option key={a} value={a}>
+                  {ANSWER_WORDS[a].says}
+                </option>
+              ))}
+            </select>
+            <input
+              className="field max-md:col-span-2"
+              aria-label={`Line ${i + 1}, reason`}
+              value={l.reason}
+              maxLength={200}
+              placeholder="why, as it is read out"
+              onChange={(e) => set(i, { ...l, reason: e.target.value })}
+            />
+            <span className="flex gap-3">
+              <button
+                type="button"
+                className="link min-h-[44px]"
+                disabled={i === 0}
+                onClick={() => {
+                  const next = [...lines];
+                  [next[i - 1], next[i]] = [next[i]!, next[i - 1]!];
+                  setLines(next);
+                }}
+              >
+                Up<span className="sr-only"> line {i + 1}</span>
+              </button>
+              <button
+                type="button"
+                className="link min-h-[44px]"
+                onClick={() => setLines(lines.filter((_, k) => k !== i))}
+              >
+                Take out<span className="sr-only"> line {i + 1}</span>
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p>
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            setLines([{ material: materials[0]!.id, answer: 'ask', reason: '' }, ...lines])
+          }
+        >
+          Add a line at the top
+        </button>
+      </p>
+      <div className="max-w-[320px]">
+        <Field
+          label="Who"
+          value={by}
+          maxLength={60}
+          autoComplete="name"
+          onChange={(e) => setBy(e.target.value)}
+        />
+      </div>
       <Problems list={problems} />
-      <div className="flex gap-3 flex-wrap items-center"><button type="button" className="btn" onClick={onBack}>Leave it as it was</button><SaveButton className="btn key" label="Keep this list" busy={busy} missing={short ? 'Each line wants a reason: whoever stands at the gate reads it out.' : whoIsMissing(by)} onSave={() => keep(() => keepAnswered({ id, batch: null, kind: 'acceptance', at: null, by, data: { lines } }, 'what the site takes'), () => onKept(lines))} /></div>
+      <div className="flex gap-3 flex-wrap items-center">
+        <button type="button" className="btn" onClick={onBack}>
+          Leave it as it was
+        </button>
+        <SaveButton
+          className="btn key"
+          label="Keep this list"
+          busy={busy}
+          missing={
+            short
+              ? 'Each line wants a reason: whoever stands at the gate reads it out.'
+              : whoIsMissing(by)
+          }
+          onSave={() =>
+            keep(
+              () =>
+                keepAnswered(
+                  { id, batch: null, kind: 'acceptance', at: null, by, data: { lines } },
+                  'what the site takes',
+                ),
+              () => onKept(lines),
+            )
+          }
+        />
+      </div>
     </>
   );
 }
 
-function Measures({ measures: first, by: device }: { measures: readonly OwnMeasure[]; by: string }) {
+function Measures({
+  measures: first,
+  by: device,
+}: {
+  measures: readonly OwnMeasure[];
+  by: string;
+}) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
-  const [list, setList] = useTyped('list', first.map((m) => ({ ...m, litres: String(m.litres) })));
+  const [list, setList] = useTyped(
+    'list',
+    first.map((m) => ({ ...m, litres: String(m.litres) })),
+  );
   const [saved, setSaved] = useState(false);
-  const set = (i: number, part: Partial<{ name: string; litres: string }>): void => { setList(list.map((m, k) => (k === i ? { ...m, ...part } : m))); setSaved(false); };
+  const set = (i: number, part: Partial<{ name: string; litres: string }>): void => {
+    setList(list.map((m, k) => (k === i ? { ...m, ...part } : m)));
+    setSaved(false);
+  };
   const litres = list.map((m) => typed(m.litres, 0.05));
-  const wrong = litres.some((l) => typeof l !== 'number') ? 'Each measure wants its litres as a number.' : list.some((m) => m.name.trim() === '') ? 'Each measure wants a name.' : null;
-  const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'measures', at: null, by, data: { measures: list.map((m, i) => ({ id: m.id, name: m.name.trim(), litres: litres[i] as number })) } }, 'own measures'), () => setSaved(true));
+  const wrong = litres.some((l) => typeof l !== 'number')
+    ? 'Each measure wants its litres as a number.'
+    : list.some((m) => m.name.trim() === '')
+      ? 'Each measure wants a name.'
+      : null;
+  const save = (): void =>
+    keep(
+      () =>
+        keepAnswered(
+          {
+            id,
+            batch: null,
+            kind: 'measures',
+            at: null,
+            by,
+            data: {
+              measures: list.map((m, i) => ({
+                id: m.id,
+                name: m.name.trim(),
+                litres: litres[i] as number,
+              })),
+            },
+          },
+          'own measures',
+        ),
+      () => setSaved(true),
+    );
   return (
-    <section className="flex flex-col gap-2" data-testid="measures"><h2 className="!text-[19px]">Your own measures</h2>
-      <p className="hint max-w-[720px]">Filled level. What was logged before keeps the litres that the measure held then. A bucket on the scales tells it: fill it with water, a kilogram is a litre.</p>
-      <ul className="border-t-[1.6px] border-ink max-w-[560px]">{list.map((m, i) => <li key={m.id} className="grid grid-cols-[1fr_130px_auto] gap-3 border-b border-rule py-1.5 items-center"><input className="field" aria-label={`Measure ${i + 1}, name`} value={m.name} maxLength={30} onChange={(e) => set(i, { name: e.target.value })} /><span className="flex items-center gap-2"><input className="field" aria-label={`Measure ${i + 1}, litres`} inputMode="decimal" value={m.litres} onChange={(e) => set(i, { litres: e.target.value })} />L</span><button type="button" className="link min-h-[44px]" onClick={() => { setList(list.filter((_, k) => k !== i)); setSaved(false); }}>Take out<span className="sr-only"> {m.name}</span></button></li>)}</ul>
-      <p><button type="button" className="btn" onClick={() => { setList([...list, { id: `m-${id.slice(-6)}-${list.length}`, name: '', litres: '' }]); setSaved(false); }}>Add a measure</button></p>
-      <div className="max-w-[320px]"><Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} /></div>
+    <section className="flex flex-col gap-2" data-testid="measures">
+      <h2 className="!text-[19px]">Your own measures</h2>
+      <p className="hint max-w-[720px]">
+        Filled level. What was logged before keeps the litres that the measure held then. A bucket
+        on the scales tells it: fill it with water, a kilogram is a litre.
+      </p>
+      <ul className="border-t-[1.6px] border-ink max-w-[560px]">
+        {list.map((m, i) => (
+          <li
+            key={m.id}
+            className="grid grid-cols-[1fr_130px_auto] gap-3 border-b border-rule py-1.5 items-center"
+          >
+            <input
+              className="field"
+              aria-label={`Measure ${i + 1}, name`}
+              value={m.name}
+              maxLength={30}
+              onChange={(e) => set(i, { name: e.target.value })}
+            />
+            <span className="flex items-center gap-2">
+              <input
+                className="field"
+                aria-label={`Measure ${i + 1}, litres`}
+                inputMode="decimal"
+                value={m.litres}
+                onChange={(e) => set(i, { litres: e.target.value })}
+              />
+              L
+            </span>
+            <button
+              type="button"
+              className="link min-h-[44px]"
+              onClick={() => {
+                setList(list.filter((_, k) => k !== i));
+                setSaved(false);
+              }}
+            >
+              Take out<span className="sr-only"> {m.name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            setList([...list, { id: `m-${id.slice(-6)}-${list.length}`, name: '', litres: '' }]);
+            setSaved(false);
+          }}
+        >
+          Add a measure
+        </button>
+      </p>
+      <div className="max-w-[320px]">
+        <Field
+          label="Who"
+          value={by}
+          maxLength={60}
+          autoComplete="name"
+          onChange={(e) => setBy(e.target.value)}
+        />
+      </div>
       <Problems list={problems} />
-      <div className="flex gap-3 flex-wrap items-center"><SaveButton className="btn key" label="Keep these measures" busy={busy} missing={wrong ?? whoIsMissing(by)} onSave={save} />{saved && <span role="status" className="font-semibold">Kept.</span>}</div>
+      <div className="flex gap-3 flex-wrap items-center">
+        <SaveButton
+          className="btn key"
+          label="Keep these measures"
+          busy={busy}
+          missing={wrong ?? whoIsMissing(by)}
+          onSave={save}
+        />
+        {saved && (
+          <span role="status" className="font-semibold">
+            Kept.
+          </span>
+        )}
+      </div>
     </section>
   );
 }

@@ -1,6 +1,18 @@
 'use client';
 import { useState } from 'react';
-import { FIGURE_NAMES, MaterialSchema, PARTICLES, RISKS, ROLES, type FigureName, type Material, type Particle, type Range, type Risk, type Role } from '@/core/log/store-shapes';
+import {
+  FIGURE_NAMES,
+  MaterialSchema,
+  PARTICLES,
+  RISKS,
+  ROLES,
+  type FigureName,
+  type Material,
+  type Particle,
+  type Range,
+  type Risk,
+  type Role,
+} from '@/core/log/store-shapes';
 import { findMaterials } from '@/core/mix/find';
 import { PARTICLE_WORDS, RISK_WORDS, ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { asSentence } from '@/core/words/problem';
@@ -12,43 +24,172 @@ import { typed } from '@/ui/number';
 import { useKept } from '@/ui/useKept';
 import { StoreNav } from './StoreNav';
 
-const FIGURES: Readonly<Record<FigureName, { readonly name: string; readonly unit: string }>> = { n: { name: 'Nitrogen', unit: '% of dry weight' }, cn: { name: 'C:N', unit: 'by weight' }, moisture: { name: 'Moisture', unit: '% of wet weight' }, density: { name: 'Bulk density', unit: 'kg/m³' } };
+const FIGURES: Readonly<Record<FigureName, { readonly name: string; readonly unit: string }>> = {
+  n: { name: 'Nitrogen', unit: '% of dry weight' },
+  cn: { name: 'C:N', unit: 'by weight' },
+  moisture: { name: 'Moisture', unit: '% of wet weight' },
+  density: { name: 'Bulk density', unit: 'kg/m³' },
+};
 const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(x * 100) / 100);
-const rangeText = (r: Range | null): string => (r === null ? 'not known' : r.low === r.high ? fig(r.usual) : `${fig(r.usual)} (${fig(r.low)}–${fig(r.high)})`);
+const rangeText = (r: Range | null): string =>
+  r === null
+    ? 'not known'
+    : r.low === r.high
+      ? fig(r.usual)
+      : `${fig(r.usual)} (${fig(r.low)}–${fig(r.high)})`;
 export type MaterialRow = { readonly material: Material; readonly own: boolean };
 
 /** The library of materials: figures with their sources; a site may change each, and set a laboratory’s value over it. */
-export function Materials({ rows, by, today }: { rows: readonly MaterialRow[]; by: string; today: { readonly local: string; readonly ms: number } }) {
+export function Materials({
+  rows,
+  by,
+  today,
+}: {
+  rows: readonly MaterialRow[];
+  by: string;
+  today: { readonly local: string; readonly ms: number };
+}) {
   const [find, setFind] = useState('');
   const [edit, setEdit] = useState<Material | 'new' | null>(null);
   const wanted = find.trim().toLowerCase();
   const named = findMaterials(rows, find, ({ material }) => material);
-  const shown = wanted === '' ? rows : [...named, ...rows.filter((r) => !named.includes(r) && r.material.risks.some((k) => RISK_WORDS[k].includes(wanted)))];
-  if (edit) return <DraftScope name={`material ${edit === 'new' ? 'new' : edit.id}`}><Edit from={edit === 'new' ? null : edit} taken={rows.map((r) => r.material.id)} by={by} today={today} onDone={() => setEdit(null)} /></DraftScope>;
+  const shown =
+    wanted === ''
+      ? rows
+      : [
+          ...named,
+          ...rows.filter(
+            (r) =>
+              !named.includes(r) && r.material.risks.some((k) => RISK_WORDS[k].includes(wanted)),
+          ),
+        ];
+  if (edit)
+    return (
+      <DraftScope name={`material ${edit === 'new' ? 'new' : edit.id}`}>
+        <Edit
+          from={edit === 'new' ? null : edit}
+          taken={rows.map((r) => r.material.id)}
+          by={by}
+          today={today}
+          onDone={() => setEdit(null)}
+        />
+      </DraftScope>
+    );
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1240px]">
       <h1>Store</h1>
       <StoreNav here="Materials" />
-      <div className="flex flex-wrap gap-3 items-end"><div className="w-[320px] max-w-full"><Field label="Find a material" value={find} onChange={(e) => setFind(e.target.value)} placeholder="straw, raw animal…" /></div><button type="button" className="btn mb-1" onClick={() => setEdit('new')}>Add a material</button></div>
+      <div className="flex flex-wrap gap-3 items-end">
+        <div className="w-[320px] max-w-full">
+          <Field
+            label="Find a material"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+            placeholder="straw, raw animal…"
+          />
+        </div>
+        <button type="button" className="btn mb-1" onClick={() => setEdit('new')}>
+          Add a material
+        </button>
+      </div>
       {ROLES.map((role) => {
         const list = shown.filter((r) => r.material.role === role);
         if (list.length === 0) return null;
         return (
-          <section key={role}><h2 className="!text-[18px]">{ROLE_WORDS[role].many} <span className="font-normal text-[13.5px] text-ink-2">{ROLE_MEANS[role]}</span></h2>
-            <div className="overflow-x-auto"><table className="w-full text-[14px] min-w-[760px]"><thead><tr className="border-b-[1.6px] border-ink">{['Material', 'N, % dry', 'C:N', 'Moisture, %', 'kg/m³', 'May carry', ''].map((h, i) => <th key={i} scope="col" className="text-left font-semibold py-1 pr-3">{h || <span className="sr-only">Change</span>}</th>)}</tr></thead>
-              <tbody>{list.map(({ material: m, own }) => (
-                <tr key={m.id} className="border-b border-rule align-top" data-testid="material"><th scope="row" className="text-left font-[650] py-1 pr-3">{m.name}{own && <span className="q font-normal"> · yours</span>}{m.states && <span className="block q font-normal text-[13px]">{Object.entries(m.states).filter(([, s]) => s && s.role !== m.role).map(([s, v]) => `${s}: ${ROLE_WORDS[v!.role].one}`).join(', ')}</span>}</th>
-                  {FIGURE_NAMES.map((k) => <td key={k} className="py-1 pr-3">{m.lab?.[k] ? <><b>{fig(m.lab[k].value)}</b> <span className="q text-[12.5px]">laboratory</span></> : <span title={m.sources[k] ?? 'no source'}>{rangeText(m[k])}{m.sources[k] ? <sup className="text-[10.5px]">{m.sources[k]!.startsWith('On-Farm') ? ' 1' : m.sources[k] === 'common practice' ? ' 2' : ' 3'}</sup> : null}</span>}</td>)}
-                  <td className="py-1 pr-3">{m.risks.map((r) => RISK_WORDS[r]).join(', ') || 'clean'}</td><td className="py-1"><button type="button" className="link min-h-[32px] pointer-coarse:min-h-[44px]" onClick={() => setEdit(m)}>Change<span className="sr-only"> {m.name}</span></button></td></tr>))}</tbody></table></div></section>
+          <section key={role}>
+            <h2 className="!text-[18px]">
+              {ROLE_WORDS[role].many}{' '}
+              <span className="font-normal text-[13.5px] text-ink-2">{ROLE_MEANS[role]}</span>
+            </h2>
+            <div className="overflow-x-auto">
+              <table className="w-full text-[14px] min-w-[760px]">
+                <thead>
+                  <tr className="border-b-[1.6px] border-ink">
+                    {['Material', 'N, % dry', 'C:N', 'Moisture, %', 'kg/m³', 'May carry', ''].map(
+                      (h, i) => (
+                        <th key={i} scope="col" className="text-left font-semibold py-1 pr-3">
+                          {h || <span className="sr-only">Change</span>}
+                        </th>
+                      ),
+                    )}
+                  </tr>
+                </thead>
+                <tbody>
+                  {list.map(({ material: m, own }) => (
+                    <tr
+                      key={m.id}
+                      className="border-b border-rule align-top"
+                      data-testid="material"
+                    >
+                      <th scope="row" className="text-left font-[650] py-1 pr-3">
+                        {m.name}
+                        {own && <span className="q font-normal"> · yours</span>}
+                        {m.states && (
+                          <span className="block q font-normal text-[13px]">
+                            {Object.entries(m.states)
+                              .filter(([, s]) => s && s.role !== m.role)
+                              .map(([s, v]) => `${s}: ${ROLE_WORDS[v!.role].one}`)
+                              .join(', ')}
+                          </span>
+                        )}
+                      </th>
+                      {FIGURE_NAMES.map((k) => (
+                        <td key={k} className="py-1 pr-3">
+                          {m.lab?.[k] ? (
+                            <>
+                              <b>{fig(m.lab[k].value)}</b>{' '}
+                              <span className="q text-[12.5px]">laboratory</span>
+                            </>
+                          ) : (
+                            <span title={m.sources[k] ?? 'no source'}>
+                              {rangeText(m[k])}
+                              {m.sources[k] ? (
+                                <sup className="text-[10.5px]">
+                                  {m.sources[k]!.startsWith('On-Farm')
+                                    ? ' 1'
+                                    : m.sources[k] === 'common practice'
+                                      ? ' 2'
+                                      : ' 3'}
+                                </sup>
+                              ) : null}
+                            </span>
+                          )}
+                        </td>
+                      ))}
+                      <td className="py-1 pr-3">
+                        {m.risks.map((r) => RISK_WORDS[r]).join(', ') || 'clean'}
+                      </td>
+                      <td className="py-1">
+                        <button
+                          type="button"
+                          className="link min-h-[32px] pointer-coarse:min-h-[44px]"
+                          onClick={() => setEdit(m)}
+                        >
+                          Change<span className="sr-only"> {m.name}</span>
+                        </button>
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          </section>
         );
       })}
-      <p className="hint">1 On-Farm Composting Handbook, NRAES-54 (1992), appendix A, from memory. 2 Common practice. 3 From memory, or as the site says. In brackets the range; a test of your own load stands over all of them.</p>
+      <p className="hint">
+        1 On-Farm Composting Handbook, NRAES-54 (1992), appendix A, from memory. 2 Common practice.
+        3 From memory, or as the site says. In brackets the range; a test of your own load stands
+        over all of them.
+      </p>
     </div>
   );
 }
 
 type Typed = { low: string; usual: string; high: string };
-const asTyped = (r: Range | null): Typed => (r === null ? { low: '', usual: '', high: '' } : { low: fig(r.low), usual: fig(r.usual), high: fig(r.high) });
+const asTyped = (r: Range | null): Typed =>
+  r === null
+    ? { low: '', usual: '', high: '' }
+    : { low: fig(r.low), usual: fig(r.usual), high: fig(r.high) };
 /** A range as typed: the usual value alone stands for itself. undefined: it is none. */
 function rangeOf(t: Typed): Range | null | undefined {
   const [low, usual, high] = [typed(t.low), typed(t.usual), typed(t.high)];
@@ -64,48 +205,249 @@ function outOf(material: unknown): string | null {
   return issue ? asSentence(issue.message) : null;
 }
 
-function Edit({ from, taken, by: device, today, onDone }: { from: Material | null; taken: readonly string[]; by: string; today: { readonly local: string; readonly ms: number }; onDone: () => void }) {
+function Edit({
+  from,
+  taken,
+  by: device,
+  today,
+  onDone,
+}: {
+  from: Material | null;
+  taken: readonly string[];
+  by: string;
+  today: { readonly local: string; readonly ms: number };
+  onDone: () => void;
+}) {
   const { id, by, setBy, problems, busy, keep } = useKept(device);
   const [name, setName] = useTyped('name', from?.name ?? '');
   const [role, setRole] = useTyped<Role>('role', from?.role ?? 'green');
   const [particle, setParticle] = useTyped<Particle>('particle', from?.particle ?? 'medium');
   const [risks, setRisks] = useTyped<readonly Risk[]>('risks', from?.risks ?? []);
   const [caution, setCaution] = useTyped('caution', from?.caution ?? '');
-  const [figures, setFigures] = useTyped<Record<FigureName, Typed>>('figures', { n: asTyped(from?.n ?? null), cn: asTyped(from?.cn ?? null), moisture: asTyped(from?.moisture ?? null), density: asTyped(from?.density ?? null) });
+  const [figures, setFigures] = useTyped<Record<FigureName, Typed>>('figures', {
+    n: asTyped(from?.n ?? null),
+    cn: asTyped(from?.cn ?? null),
+    moisture: asTyped(from?.moisture ?? null),
+    density: asTyped(from?.density ?? null),
+  });
   const [source, setSource] = useTyped('source', '');
-  const [lab, setLab] = useTyped<Record<FigureName, string>>('lab', Object.fromEntries(FIGURE_NAMES.map((k) => [k, from?.lab?.[k] ? fig(from.lab[k].value) : ''])) as Record<FigureName, string>);
+  const [lab, setLab] = useTyped<Record<FigureName, string>>(
+    'lab',
+    Object.fromEntries(
+      FIGURE_NAMES.map((k) => [k, from?.lab?.[k] ? fig(from.lab[k].value) : '']),
+    ) as Record<FigureName, string>,
+  );
   const [labDay, setLabDay] = useTyped('labDay', today.local.slice(0, 10));
   const [labWords, setLabWords] = useTyped('labWords', '');
-  const slug = name.trim().toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 50);
+  const slug = name
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 50);
   const ranges = FIGURE_NAMES.map((k) => [k, rangeOf(figures[k])] as const);
   const labs = FIGURE_NAMES.map((k) => [k, typed(lab[k])] as const);
-  const changed = (k: FigureName): boolean => JSON.stringify(rangeOf(figures[k]) ?? null) !== JSON.stringify(from ? rangeOf(asTyped(from[k])) : null);
+  const changed = (k: FigureName): boolean =>
+    JSON.stringify(rangeOf(figures[k]) ?? null) !==
+    JSON.stringify(from ? rangeOf(asTyped(from[k])) : null);
   const bad = ranges.find(([, r]) => r === undefined);
-  const untyped = name.trim().length < 2 ? 'Give it a name of two letters at least.' : !from && taken.includes(slug) ? 'There is a material of that name. Change that one, or choose another name.' : bad ? `${FIGURES[bad[0]].name}: type the usual value, between the lowest and the highest; or leave all three empty.` : labs.some(([, v]) => v === null) ? 'Type the laboratory’s values as numbers, or leave them empty.' : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2 ? 'Say where the changed figures come from.' : null;
+  const untyped =
+    name.trim().length < 2
+      ? 'Give it a name of two letters at least.'
+      : !from && taken.includes(slug)
+        ? 'There is a material of that name. Change that one, or choose another name.'
+        : bad
+          ? `${FIGURES[bad[0]].name}: type the usual value, between the lowest and the highest; or leave all three empty.`
+          : labs.some(([, v]) => v === null)
+            ? 'Type the laboratory’s values as numbers, or leave them empty.'
+            : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2
+              ? 'Say where the changed figures come from.'
+              : null;
   const sources = { ...from?.sources };
-  for (const [k, r] of ranges) if (!r) delete sources[k]; else if (changed(k)) sources[k] = source.trim();
-  const values = Object.fromEntries(labs.flatMap(([k, v]) => (typeof v !== 'number' ? [] : [[k, from?.lab?.[k]?.value === v ? from.lab[k] : { value: v, at: Math.min(today.ms, Date.parse(`${labDay}T12:00:00Z`) || today.ms), ...(labWords.trim() ? { words: labWords.trim() } : {}) }]])));
+  for (const [k, r] of ranges)
+    if (!r) delete sources[k];
+    else if (changed(k)) sources[k] = source.trim();
+  const values = Object.fromEntries(
+    labs.flatMap(([k, v]) =>
+      typeof v !== 'number'
+        ? []
+        : [
+            [
+              k,
+              from?.lab?.[k]?.value === v
+                ? from.lab[k]
+                : {
+                    value: v,
+                    at: Math.min(today.ms, Date.parse(`${labDay}T12:00:00Z`) || today.ms),
+                    ...(labWords.trim() ? { words: labWords.trim() } : {}),
+                  },
+            ],
+          ],
+    ),
+  );
   const { lab: _lab, caution: _caution, ...rest } = from ?? {};
-  const material = { ...rest, id: from?.id ?? slug, name: name.trim(), role, particle, risks: [...risks], ...Object.fromEntries(ranges.map(([k, r]) => [k, changed(k) || !from ? (r ?? null) : from[k]])), sources, ...(caution.trim() ? { caution: caution.trim() } : {}), ...(Object.keys(values).length > 0 ? { lab: values } : {}) };
+  const material = {
+    ...rest,
+    id: from?.id ?? slug,
+    name: name.trim(),
+    role,
+    particle,
+    risks: [...risks],
+    ...Object.fromEntries(ranges.map(([k, r]) => [k, changed(k) || !from ? (r ?? null) : from[k]])),
+    sources,
+    ...(caution.trim() ? { caution: caution.trim() } : {}),
+    ...(Object.keys(values).length > 0 ? { lab: values } : {}),
+  };
   const wrong = untyped ?? outOf(material);
-  const save = (): void => keep(() => keepAnswered({ id, batch: null, kind: 'material', at: null, by, data: { material } }, `material: ${name.trim()}`), onDone);
+  const save = (): void =>
+    keep(
+      () =>
+        keepAnswered(
+          { id, batch: null, kind: 'material', at: null, by, data: { material } },
+          `material: ${name.trim()}`,
+        ),
+      onDone,
+    );
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[820px] flex flex-col gap-4">
       <h1>{from ? from.name : 'A new material'}</h1>
-      <div className="grid grid-cols-[1fr_180px_160px] gap-3 max-sm:grid-cols-1"><Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} />
-        <label className="label">What it does<select className="field mt-1" value={role} onChange={(e) => setRole(e.target.value as Role)}>{ROLES.map((r) => <option key={r} value={r}>{ROLE_WORDS[r].one}: {ROLE_MEANS[r]}</option>)}</select></label>
-        <label className="label">Pieces<select className="field mt-1" value={particle} onChange={(e) => setParticle(e.target.value as Particle)}>{PARTICLES.map((p) => <option key={p} value={p}>{PARTICLE_WORDS[p]}</option>)}</select></label></div>
-      <fieldset><legend className="label">What it may carry</legend><div className="flex flex-wrap gap-x-5">{RISKS.map((r) => <label key={r} className="flex gap-2 items-center min-h-[44px]"><input type="checkbox" className="size-5" checked={risks.includes(r)} onChange={(e) => setRisks(e.target.checked ? [...risks, r] : risks.filter((x) => x !== r))} />{RISK_WORDS[r]}</label>)}</div></fieldset>
-      <table className="text-[14.5px]"><thead><tr>{['Figure', 'Lowest', 'Usual', 'Highest', 'Laboratory'].map((h) => <th key={h} scope="col" className="text-left font-semibold pb-1 pr-2">{h}</th>)}</tr></thead>
-        <tbody>{FIGURE_NAMES.map((k) => <tr key={k}><th scope="row" className="text-left font-normal pr-3 py-1">{FIGURES[k].name}<span className="block q text-[12.5px]">{FIGURES[k].unit}</span></th>
-          {(['low', 'usual', 'high'] as const).map((e) => <td key={e} className="pr-2 py-1"><input className="field !w-[92px]" aria-label={`${FIGURES[k].name}, ${e === 'low' ? 'lowest' : e === 'usual' ? 'usual' : 'highest'}`} inputMode="decimal" value={figures[k][e]} onChange={(x) => setFigures({ ...figures, [k]: { ...figures[k], [e]: x.target.value } })} /></td>)}
-          <td className="py-1"><input className="field !w-[92px]" aria-label={`${FIGURES[k].name}, laboratory`} inputMode="decimal" value={lab[k]} onChange={(x) => setLab({ ...lab, [k]: x.target.value })} /></td></tr>)}</tbody></table>
-      <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1"><Field label="Where changed figures come from" value={source} maxLength={200} onChange={(e) => setSource(e.target.value)} placeholder="our own scales, spring" /><Field label="Day of the laboratory" type="date" max={today.local.slice(0, 10)} value={labDay} onChange={(e) => setLabDay(e.target.value)} /><Field label="Which laboratory" value={labWords} maxLength={200} onChange={(e) => setLabWords(e.target.value)} /></div>
-      <Field label="Look out for" value={caution} maxLength={300} onChange={(e) => setCaution(e.target.value)} />
-      <Field label="Who" value={by} maxLength={60} autoComplete="name" onChange={(e) => setBy(e.target.value)} />
+      <div className="grid grid-cols-[1fr_180px_160px] gap-3 max-sm:grid-cols-1">
+        <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} />
+        <label className="label">
+          What it does
+          <select
+            className="field mt-1"
+            value={role}
+            onChange={(e) => setRole(e.target.value as Role)}
+          >
+            {ROLES.map((r) => (
+              <option key={r} value={r}>
+                {ROLE_WORDS[r].one}: {ROLE_MEANS[r]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="label">
+          Pieces
+          <select
+            className="field mt-1"
+            value={particle}
+            onChange={(e) => setParticle(e.target.value as Particle)}
+          >
+            {PARTICLES.map((p) => (
+              <option key={p} value={p}>
+                {PARTICLE_WORDS[p]}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <fieldset>
+        <legend className="label">What it may carry</legend>
+        <div className="flex flex-wrap gap-x-5">
+          {RISKS.map((r) => (
+            <label key={r} className="flex gap-2 items-center min-h-[44px]">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={risks.includes(r)}
+                onChange={(e) =>
+                  setRisks(e.target.checked ? [...risks, r] : risks.filter((x) => x !== r))
+                }
+              />
+              {RISK_WORDS[r]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <table className="text-[14.5px]">
+        <thead>
+          <tr>
+            {['Figure', 'Lowest', 'Usual', 'Highest', 'Laboratory'].map((h) => (
+              <th key={h} scope="col" className="text-left font-semibold pb-1 pr-2">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {FIGURE_NAMES.map((k) => (
+            <tr key={k}>
+              <th scope="row" className="text-left font-normal pr-3 py-1">
+                {FIGURES[k].name}
+                <span className="block q text-[12.5px]">{FIGURES[k].unit}</span>
+              </th>
+              {(['low', 'usual', 'high'] as const).map((e) => (
+                <td key={e} className="pr-2 py-1">
+                  <input
+                    className="field !w-[92px]"
+                    aria-label={`${FIGURES[k].name}, ${e === 'low' ? 'lowest' : e === 'usual' ? 'usual' : 'highest'}`}
+                    inputMode="decimal"
+                    value={figures[k][e]}
+                    onChange={(x) =>
+                      setFigures({ ...figures, [k]: { ...figures[k], [e]: x.target.value } })
+                    }
+                  />
+                </td>
+              ))}
+              <td className="py-1">
+                <input
+                  className="field !w-[92px]"
+                  aria-label={`${FIGURES[k].name}, laboratory`}
+                  inputMode="decimal"
+                  value={lab[k]}
+                  onChange={(x) => setLab({ ...lab, [k]: x.target.value })}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
+        <Field
+          label="Where changed figures come from"
+          value={source}
+          maxLength={200}
+          onChange={(e) => setSource(e.target.value)}
+          placeholder="our own scales, spring"
+        />
+        <Field
+          label="Day of the laboratory"
+          type="date"
+          max={today.local.slice(0, 10)}
+          value={labDay}
+          onChange={(e) => setLabDay(e.target.value)}
+        />
+        <Field
+          label="Which laboratory"
+          value={labWords}
+          maxLength={200}
+          onChange={(e) => setLabWords(e.target.value)}
+        />
+      </div>
+      <Field
+        label="Look out for"
+        value={caution}
+        maxLength={300}
+        onChange={(e) => setCaution(e.target.value)}
+      />
+      <Field
+        label="Who"
+        value={by}
+        maxLength={60}
+        autoComplete="name"
+        onChange={(e) => setBy(e.target.value)}
+      />
       <Problems list={problems} />
-      <SaveButton label="Keep this material" busy={busy} missing={wrong ?? whoIsMissing(by)} onSave={save} />
-      <button type="button" className="btn self-start" onClick={onDone}>Back</button>
+      <SaveButton
+        label="Keep this material"
+        busy={busy}
+        missing={wrong ?? whoIsMissing(by)}
+        onSave={save}
+      />
+      <button type="button" className="btn self-start" onClick={onDone}>
+        Back
+      </button>
     </div>
   );
 }

@@ -8,17 +8,112 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1080px]">
       <h1>Store</h1>
       <StoreNav here="Suppliers" />
-      <p className="flex flex-wrap gap-x-4 gap-y-1 items-center">Since {view.from}:{[30, 92, 365, 3650].map((d) => <Link key={d} prefetch={false} aria-current={d === days ? 'true' : undefined} className={`inline-flex items-center min-h-[44px] ${d === days ? 'font-bold border-b-[3px] border-ink' : 'link'}`} href={`/store/suppliers?days=${d}`}>{d === 30 ? 'a month' : d === 92 ? 'three months' : d === 365 ? 'a year' : 'ever'}</Link>)}</p>
-      <section data-testid="diverted"><h2 className="!text-[19px] border-b-[1.6px] border-ink pb-1">Kept from waste: {view.diverted.total}</h2>
-        {view.diverted.by.length > 0 && <table className="text-[14.5px] mt-1"><tbody>{view.diverted.by.map((m) => <tr key={m.name} className="border-b border-rule"><th scope="row" className="text-left font-normal py-1 pr-6">{m.name}</th><td className="text-right pr-6">{m.loads} {m.loads === 1 ? 'load' : 'loads'}</td><td className="text-right font-semibold">{m.kg}</td></tr>)}</tbody></table>}
-        {view.diverted.months.length > 1 && <table className="text-[14.5px] mt-2"><caption className="text-left font-semibold">By month</caption><tbody>{view.diverted.months.map((m) => <tr key={m.name}><th scope="row" className="text-left font-normal pr-4 py-0.5">{m.name}</th><td><span className="inline-block h-[12px] bg-humus align-middle" style={{ width: `${Math.max(2, m.share * 260)}px` }} /> <b>{m.kg}</b></td></tr>)}</tbody></table>}
-        <p className="hint mt-1">Weights are those told at the gate, or the volume by the figures of its material. Refused, returned and thrown away loads are not in it.</p></section>
-      <section><h2 className="!text-[19px] border-b-[1.6px] border-ink pb-1">Who brought it</h2>
+      <p className="flex flex-wrap gap-x-4 gap-y-1 items-center">
+        Since {view.from}:
+        {[30, 92, 365, 3650].map((d) => (
+          <Link
+            key={d}
+            prefetch={false}
+            aria-current={d === days ? 'true' : undefined}
+            className={`inline-flex items-center min-h-[44px] ${d === days ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
+            href={`/store/suppliers?days=${d}`}
+          >
+            {d === 30 ? 'a month' : d === 92 ? 'three months' : d === 365 ? 'a year' : 'ever'}
+          </Link>
+        ))}
+      </p>
+      <section data-testid="diverted">
+        <h2 className="!text-[19px] border-b-[1.6px] border-ink pb-1">
+          Kept from waste: {view.diverted.total}
+        </h2>
+        {view.diverted.by.length > 0 && (
+          <table className="text-[14.5px] mt-1">
+            <tbody>
+              {view.diverted.by.map((m) => (
+                <tr key={m.name} className="border-b border-rule">
+                  <th scope="row" className="text-left font-normal py-1 pr-6">
+                    {m.name}
+                  </th>
+                  <td className="text-right pr-6">
+                    {m.loads} {m.loads === 1 ? 'load' : 'loads'}
+                  </td>
+                  <td className="text-right font-semibold">{m.kg}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        {view.diverted.months.length > 1 && (
+          <table className="text-[14.5px] mt-2">
+            <caption className="text-left font-semibold">By month</caption>
+            <tbody>
+              {view.diverted.months.map((m) => (
+                <tr key={m.name}>
+                  <th scope="row" className="text-left font-normal pr-4 py-0.5">
+                    {m.name}
+                  </th>
+                  <td>
+                    <span
+                      className="inline-block h-[12px] bg-humus align-middle"
+                      style={{ width: `${Math.max(2, m.share * 260)}px` }}
+                    />{' '}
+                    <b>{m.kg}</b>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <p className="hint mt-1">
+          Weights are those told at the gate, or the volume by the figures of its material. Refused,
+          returned and thrown away loads are not in it.
+        </p>
+      </section>
+      <section>
+        <h2 className="!text-[19px] border-b-[1.6px] border-ink pb-1">Who brought it</h2>
         {view.lines.length === 0 && <p className="py-2">Nobody brought anything in this span.</p>}
-        <ul>{view.lines.map((s) => (
-          <li key={s.name} className="border-b border-rule py-2" data-testid="supplier"><p><b className="text-[16px]">{s.name}</b> <span className="q">{s.says}</span></p>
-            {s.heaps.length > 0 && <p className="text-[14px]">Went into {s.heaps.map((h, i) => <span key={h.id}>{i > 0 ? '; ' : ''}<Link prefetch={false} className="underline" href={`/batch/${h.id}`}>{h.text}</Link></span>)}.</p>}
-            <details><summary className="link min-h-[40px] flex items-center cursor-pointer text-[14px]">Its loads</summary><ul>{s.loads.map((l) => <li key={l.id} className="text-[14px]"><Link prefetch={false} className="underline inline-flex items-center min-h-[32px]" href={`/store/${l.id}`}>{l.text}</Link></li>)}</ul></details></li>))}</ul></section>
+        <ul>
+          {view.lines.map((s) => (
+            <li key={s.name} className="border-b border-rule py-2" data-testid="supplier">
+              <p>
+                <b className="text-[16px]">{s.name}</b> <span className="q">{s.says}</span>
+              </p>
+              {s.heaps.length > 0 && (
+                <p className="text-[14px]">
+                  Went into{' '}
+                  {s.heaps.map((h, i) => (
+                    <span key={h.id}>
+                      {i > 0 ? '; ' : ''}
+                      <Link prefetch={false} className="underline" href={`/batch/${h.id}`}>
+                        {h.text}
+                      </Link>
+                    </span>
+                  ))}
+                  .
+                </p>
+              )}
+              <details>
+                <summary className="link min-h-[40px] flex items-center cursor-pointer text-[14px]">
+                  Its loads
+                </summary>
+                <ul>
+                  {s.loads.map((l) => (
+                    <li key={l.id} className="text-[14px]">
+                      <Link
+                        prefetch={false}
+                        className="underline inline-flex items-center min-h-[32px]"
+                        href={`/store/${l.id}`}
+                      >
+                        {l.text}
+                      </Link>
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            </li>
+          ))}
+        </ul>
+      </section>
     </div>
   );
 }

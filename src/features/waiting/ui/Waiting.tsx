@@ -12,24 +12,62 @@ import { useOutbox } from '@/outbox/useOutbox';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { SaveButton } from '@/ui/SaveButton';
 
-type Reading = { readonly point: string; readonly value: number; readonly unit: TempUnit; readonly at?: string };
-const readingsOf = (item: Item): readonly Reading[] => (Array.isArray(item.form.data.readings) ? (item.form.data.readings as Reading[]) : []);
+type Reading = {
+  readonly point: string;
+  readonly value: number;
+  readonly unit: TempUnit;
+  readonly at?: string;
+};
+const readingsOf = (item: Item): readonly Reading[] =>
+  Array.isArray(item.form.data.readings) ? (item.form.data.readings as Reading[]) : [];
 const POINT = /^data\.readings\[(\d+)\]\.point$/;
 
 /** What this device has not been able to hand over: what waits, and what was refused and why. Nothing leaves here unseen. */
-export function Waiting({ timeZone, places }: { timeZone: string; /** Places of each heap, as the hub last told them. */ places: Readonly<Record<string, readonly { id: string; label: string }[]>> }) {
+export function Waiting({
+  timeZone,
+  places,
+}: {
+  timeZone: string;
+  /** Places of each heap, as the hub last told them. */ places: Readonly<
+    Record<string, readonly { id: string; label: string }[]>
+  >;
+}) {
   const { items, looked, online } = useOutbox();
   const refused = items.filter((i) => i.state === 'refused');
   const waiting = items.filter((i) => i.state === 'waiting');
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>On this device</h1>
-      {looked && items.length === 0 && <p className="text-[16px]">Nothing waits here: the hub has all that was kept on this device.</p>}
-      {refused.length > 0 && <section className="flex flex-col gap-4" aria-labelledby="refused"><h2 id="refused">Refused: look at {refused.length === 1 ? 'it' : 'them'}</h2>{refused.map((i) => <DraftScope key={i.id} name={`refused ${i.id}`}><Refused item={i} timeZone={timeZone} places={places[i.form.batch ?? ''] ?? []} /></DraftScope>)}</section>}
+      {looked && items.length === 0 && (
+        <p className="text-[16px]">
+          Nothing waits here: the hub has all that was kept on this device.
+        </p>
+      )}
+      {refused.length > 0 && (
+        <section className="flex flex-col gap-4" aria-labelledby="refused">
+          <h2 id="refused">Refused: look at {refused.length === 1 ? 'it' : 'them'}</h2>
+          {refused.map((i) => (
+            <DraftScope key={i.id} name={`refused ${i.id}`}>
+              <Refused item={i} timeZone={timeZone} places={places[i.form.batch ?? ''] ?? []} />
+            </DraftScope>
+          ))}
+        </section>
+      )}
       {waiting.length > 0 && (
-        <section aria-labelledby="waiting"><h2 id="waiting">Waiting for a signal</h2><p className="q mt-1">They go up by themselves, in this order, each once.</p>
-          <ol className="mt-2" data-testid="waiting-list">{waiting.map((i) => <li key={i.id} className="border-b border-rule py-2"><Line item={i} timeZone={timeZone} /></li>)}</ol>
-          <button type="button" className="btn mt-3" onClick={() => void sendWaiting()}>{online ? 'Send now' : 'Try now'}</button></section>
+        <section aria-labelledby="waiting">
+          <h2 id="waiting">Waiting for a signal</h2>
+          <p className="q mt-1">They go up by themselves, in this order, each once.</p>
+          <ol className="mt-2" data-testid="waiting-list">
+            {waiting.map((i) => (
+              <li key={i.id} className="border-b border-rule py-2">
+                <Line item={i} timeZone={timeZone} />
+              </li>
+            ))}
+          </ol>
+          <button type="button" className="btn mt-3" onClick={() => void sendWaiting()}>
+            {online ? 'Send now' : 'Try now'}
+          </button>
+        </section>
       )}
     </div>
   );
@@ -39,33 +77,135 @@ function Line({ item, timeZone }: { item: Item; timeZone: string }) {
   const at = item.form.at === null ? null : parseInstant(item.form.at);
   const readings = readingsOf(item);
   return (
-    <div className="text-[15px] leading-[1.35]"><b>{item.what}</b> <span className="q">{at === null ? item.form.at?.replace('T', ' ') : whenText(timeZone, at)}, {item.form.by}</span>
-      {readings.length > 0 && <span className="block q">{readings.map((r) => `${r.point} ${tempText(toCelsius(r.value, r.unit), r.unit, 1)}`).join(' · ')}</span>}</div>
+    <div className="text-[15px] leading-[1.35]">
+      <b>{item.what}</b>{' '}
+      <span className="q">
+        {at === null ? item.form.at?.replace('T', ' ') : whenText(timeZone, at)}, {item.form.by}
+      </span>
+      {readings.length > 0 && (
+        <span className="block q">
+          {readings
+            .map((r) => `${r.point} ${tempText(toCelsius(r.value, r.unit), r.unit, 1)}`)
+            .join(' · ')}
+        </span>
+      )}
+    </div>
   );
 }
 
 /** One that the hub said no to, with the way to mend it that its reason asks for. */
-function Refused({ item, timeZone, places }: { item: Item; timeZone: string; places: readonly { id: string; label: string }[] }) {
+function Refused({
+  item,
+  timeZone,
+  places,
+}: {
+  item: Item;
+  timeZone: string;
+  places: readonly { id: string; label: string }[];
+}) {
   const [at, setAt] = useTyped('at', '');
   const [sure, setSure] = useState(false);
   const [moved, setMoved] = useTyped<Record<number, string>>('moved', {});
   const paths = item.problems.map((p) => p.path);
-  const [timely, taken, points] = [paths.includes('at'), paths.some((p) => p === 'id' || p === 'data.readings'), paths.flatMap((p) => { const m = POINT.exec(p); return m ? [Number(m[1])] : []; })];
-  const again = (form: Item['form']): void => { void putMended(item, form).then(() => sendWaiting()); };
+  const [timely, taken, points] = [
+    paths.includes('at'),
+    paths.some((p) => p === 'id' || p === 'data.readings'),
+    paths.flatMap((p) => {
+      const m = POINT.exec(p);
+      return m ? [Number(m[1])] : [];
+    }),
+  ];
+  const again = (form: Item['form']): void => {
+    void putMended(item, form).then(() => sendWaiting());
+  };
   const mended = (): Item['form'] => {
     const id = taken ? v7() : item.form.id;
-    const readings = readingsOf(item).map((r, i) => ({ ...r, ...(moved[i] ? { point: moved[i] } : {}), ...(timely && at ? { at: undefined } : {}), ...(taken ? { id: `${id}.${r.point}` } : {}) }));
-    return { ...item.form, id, ...(timely && at ? { at } : {}), data: { ...item.form.data, ...(readings.length > 0 ? { readings } : {}) } };
+    const readings = readingsOf(item).map((r, i) => ({
+      ...r,
+      ...(moved[i] ? { point: moved[i] } : {}),
+      ...(timely && at ? { at: undefined } : {}),
+      ...(taken ? { id: `${id}.${r.point}` } : {}),
+    }));
+    return {
+      ...item.form,
+      id,
+      ...(timely && at ? { at } : {}),
+      data: { ...item.form.data, ...(readings.length > 0 ? { readings } : {}) },
+    };
   };
   return (
-    <article className="border-[1.6px] border-ink bg-sheet p-4 flex flex-col gap-3" data-testid="refused">
+    <article
+      className="border-[1.6px] border-ink bg-sheet p-4 flex flex-col gap-3"
+      data-testid="refused"
+    >
       <Line item={item} timeZone={timeZone} />
-      {item.problems.map((p) => <p key={p.path + p.message} role="alert" className="marked font-semibold">{asSentence(p.message)}</p>)}
-      {timely && <div><label className="label" htmlFor={`at-${item.id}`}>When it happened</label><input id={`at-${item.id}`} type="datetime-local" className="field" value={at} onChange={(e) => setAt(e.target.value)} /></div>}
-      {points.map((i) => <div key={i}><label className="label" htmlFor={`p-${item.id}-${i}`}>Where was {readingsOf(item)[i]?.point} read?</label><select id={`p-${item.id}-${i}`} className="field" value={moved[i] ?? ''} onChange={(e) => setMoved((m) => ({ ...m, [i]: e.target.value }))}><option value="">Choose the place</option>{places.map((p) => <option key={p.id} value={p.id}>{p.label}</option>)}</select></div>)}
+      {item.problems.map((p) => (
+        <p key={p.path + p.message} role="alert" className="marked font-semibold">
+          {asSentence(p.message)}
+        </p>
+      ))}
+      {timely && (
+        <div>
+          <label className="label" htmlFor={`at-${item.id}`}>
+            When it happened
+          </label>
+          <input
+            id={`at-${item.id}`}
+            type="datetime-local"
+            className="field"
+            value={at}
+            onChange={(e) => setAt(e.target.value)}
+          />
+        </div>
+      )}
+      {points.map((i) => (
+        <div key={i}>
+          <label className="label" htmlFor={`p-${item.id}-${i}`}>
+            Where was {readingsOf(item)[i]?.point} read?
+          </label>
+          <select
+            id={`p-${item.id}-${i}`}
+            className="field"
+            value={moved[i] ?? ''}
+            onChange={(e) => setMoved((m) => ({ ...m, [i]: e.target.value }))}
+          >
+            <option value="">Choose the place</option>
+            {places.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.label}
+              </option>
+            ))}
+          </select>
+        </div>
+      ))}
       <div className="flex gap-2.5 flex-wrap">
-        <SaveButton className="btn key" label={taken ? 'Send it as a new entry' : 'Send it again'} busy={false} missing={timely && at === '' ? 'Say when it happened.' : points.some((i) => !moved[i]) ? 'Choose where each value was read.' : null} onSave={() => again(mended())} />
-        {sure ? <><button type="button" className="btn" onClick={() => void box.remove(item.id)}>Yes, let it go for good</button><button type="button" className="btn" onClick={() => setSure(false)}>Keep it</button></> : <button type="button" className="btn" onClick={() => setSure(true)}>Let it go</button>}
+        <SaveButton
+          className="btn key"
+          label={taken ? 'Send it as a new entry' : 'Send it again'}
+          busy={false}
+          missing={
+            timely && at === ''
+              ? 'Say when it happened.'
+              : points.some((i) => !moved[i])
+                ? 'Choose where each value was read.'
+                : null
+          }
+          onSave={() => again(mended())}
+        />
+        {sure ? (
+          <>
+            <button type="button" className="btn" onClick={() => void box.remove(item.id)}>
+              Yes, let it go for good
+            </button>
+            <button type="button" className="btn" onClick={() => setSure(false)}>
+              Keep it
+            </button>
+          </>
+        ) : (
+          <button type="button" className="btn" onClick={() => setSure(true)}>
+            Let it go
+          </button>
+        )}
       </div>
     </article>
   );

@@ -4,23 +4,105 @@ import { Mark } from '@/charts/marks';
 import type { ReactNode } from 'react';
 import { HeapPlot, type YardHeap } from './HeapPlot';
 
-const WORDS: readonly [number, string][] = [[25, 'cold'], [40, 'waking'], [55, 'proving'], [65, 'hot'], [70, 'too hot'], [77, 'danger']];
+const WORDS: readonly [number, string][] = [
+  [25, 'cold'],
+  [40, 'waking'],
+  [55, 'proving'],
+  [65, 'hot'],
+  [70, 'too hot'],
+  [77, 'danger'],
+];
 
 /** Home: the heaps on their ground, and the day's work beside them. */
-export function Yard({ heaps, gone, figures, today }: { heaps: readonly YardHeap[]; /** How many batches have left the yard. */ gone: number; figures: readonly string[]; /** The day's work, beside them. */ today: ReactNode }) {
+export function Yard({
+  heaps,
+  gone,
+  figures,
+  today,
+}: {
+  heaps: readonly YardHeap[];
+  /** How many batches have left the yard. */ gone: number;
+  figures: readonly string[];
+  /** The day's work, beside them. */ today: ReactNode;
+}) {
   const largest = Math.max(...heaps.map((h) => h.picture.volume), 1);
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section aria-labelledby="yard-title" className="min-w-0 flex flex-col">
-        <h1 id="yard-title" className="sr-only">Yard</h1>
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">{heaps.map((h) => <HeapPlot key={h.plot.id} heap={h} largest={largest} />)}</ul>
-        {heaps.length === 0 && <p className="px-5 py-8 text-[17px]">No heap stands in the yard. <Link href="/open" className="link">Open a heap</Link></p>}
-        {gone > 0 && <p className="px-3.5 py-2 text-[14px]"><Link prefetch={false} href="/records" className="link min-h-[44px] inline-flex items-center">{gone === 1 ? 'One finished batch' : `${gone} finished batches`}: under Records</Link></p>}
+        <h1 id="yard-title" className="sr-only">
+          Yard
+        </h1>
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">
+          {heaps.map((h) => (
+            <HeapPlot key={h.plot.id} heap={h} largest={largest} />
+          ))}
+        </ul>
+        {heaps.length === 0 && (
+          <p className="px-5 py-8 text-[17px]">
+            No heap stands in the yard.{' '}
+            <Link href="/open" className="link">
+              Open a heap
+            </Link>
+          </p>
+        )}
+        {gone > 0 && (
+          <p className="px-3.5 py-2 text-[14px]">
+            <Link
+              prefetch={false}
+              href="/records"
+              className="link min-h-[44px] inline-flex items-center"
+            >
+              {gone === 1 ? 'One finished batch' : `${gone} finished batches`}: under Records
+            </Link>
+          </p>
+        )}
         <p className="mt-auto px-3.5 py-3 flex flex-wrap gap-x-6 gap-y-1 text-[12.5px] text-ink-2">
-          <span className="flex items-center gap-1.5"><svg width="92" height="14" aria-hidden="true">{WORDS.map(([t], i) => <g key={t}><rect x={i * 15.3 + 0.5} y="1" width="15" height="12" style={{ fill: ember(t) }} stroke="var(--color-ink)" strokeWidth=".8" />{t === 77 && <rect x={i * 15.3} y="1" width="15" height="12" fill="url(#danger-small)" />}</g>)}</svg>
-            {WORDS.map(([, word], i) => (i === 0 ? word : `${figures[i]} ${word}`)).join(' · ')}</span>
-          <span className="flex items-center gap-1.5"><svg width="26" height="14" aria-hidden="true"><rect x=".5" y=".5" width="25" height="12" fill="url(#hatch-small)" stroke="var(--color-ink)" strokeWidth=".8" /></svg>time not credited</span>
-          <span className="flex items-center gap-1.5"><svg width="26" height="14" aria-hidden="true"><path d="M1 12Q13-6 25 12" fill="none" stroke="var(--color-ink)" strokeDasharray="2 2.5" /></svg>turning still owed</span>
+          <span className="flex items-center gap-1.5">
+            <svg width="92" height="14" aria-hidden="true">
+              {WORDS.map(([t], i) => (
+                <g key={t}>
+                  <rect
+                    x={i * 15.3 + 0.5}
+                    y="1"
+                    width="15"
+                    height="12"
+                    style={{ fill: ember(t) }}
+                    stroke="var(--color-ink)"
+                    strokeWidth=".8"
+                  />
+                  {t === 77 && (
+                    <rect x={i * 15.3} y="1" width="15" height="12" fill="url(#danger-small)" />
+                  )}
+                </g>
+              ))}
+            </svg>
+            {WORDS.map(([, word], i) => (i === 0 ? word : `${figures[i]} ${word}`)).join(' · ')}
+          </span>
+          <span className="flex items-center gap-1.5">
+            <svg width="26" height="14" aria-hidden="true">
+              <rect
+                x=".5"
+                y=".5"
+                width="25"
+                height="12"
+                fill="url(#hatch-small)"
+                stroke="var(--color-ink)"
+                strokeWidth=".8"
+              />
+            </svg>
+            time not credited
+          </span>
+          <span className="flex items-center gap-1.5">
+            <svg width="26" height="14" aria-hidden="true">
+              <path
+                d="M1 12Q13-6 25 12"
+                fill="none"
+                stroke="var(--color-ink)"
+                strokeDasharray="2 2.5"
+              />
+            </svg>
+            turning still owed
+          </span>
         </p>
       </section>
       {today}
@@ -34,8 +116,25 @@ export function EmptyYard({ today }: { today: ReactNode }) {
     <div className={today ? 'grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,400px)] flex-1' : ''}>
       <section className="max-w-[620px] px-5 py-10 flex flex-col gap-4">
         <h1>No heap yet</h1>
-        <p className="text-[16px]">Open one that you are building or that is already hot, work out a mix on the bench, or bring in the readings of a batch that was kept elsewhere.</p>
-        <p className="flex gap-3 flex-wrap"><Link href="/open" className="btn key"><Mark name="flag" />Open a heap</Link><Link href="/bench" className="btn">Work out a mix</Link><Link href="/store/take-in" className="btn">Take in a load</Link><Link href="/bring" className="btn">Bring in a file</Link></p>
+        <p className="text-[16px]">
+          Open one that you are building or that is already hot, work out a mix on the bench, or
+          bring in the readings of a batch that was kept elsewhere.
+        </p>
+        <p className="flex gap-3 flex-wrap">
+          <Link href="/open" className="btn key">
+            <Mark name="flag" />
+            Open a heap
+          </Link>
+          <Link href="/bench" className="btn">
+            Work out a mix
+          </Link>
+          <Link href="/store/take-in" className="btn">
+            Take in a load
+          </Link>
+          <Link href="/bring" className="btn">
+            Bring in a file
+          </Link>
+        </p>
       </section>
       {today}
     </div>

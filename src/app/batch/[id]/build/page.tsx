@@ -13,5 +13,9 @@ export default async function BuildPage({ params }: { params: Promise<{ id: stri
   const [{ id }, s] = [await params, await setting()];
   const view = await buildingOf(id, s.site.id, s.board, s.locale);
   if (!view) notFound();
-  return <FrameFor s={s} place="Yard" active={id}><Build view={view} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Yard" active={id}>
+      <Build view={view} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} />
+    </FrameFor>
+  );
 }

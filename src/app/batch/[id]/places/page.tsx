@@ -13,6 +13,16 @@ export default async function PlacesPage({ params }: { params: Promise<{ id: str
   const [{ id }, s] = [await params, await setting()];
   const p = await placesScreen(id, s.site, s.board);
   if (!p) notFound();
-  const heap = { id, name: p.name, by: s.prefs.by, nowLocal: localInput(s.site.timeZone, s.now), unit: s.unit };
-  return <FrameFor s={s} place="Yard" active={id}><Places key={JSON.stringify(p)} heap={heap} screen={p.screen} placed={p.placed} /></FrameFor>;
+  const heap = {
+    id,
+    name: p.name,
+    by: s.prefs.by,
+    nowLocal: localInput(s.site.timeZone, s.now),
+    unit: s.unit,
+  };
+  return (
+    <FrameFor s={s} place="Yard" active={id}>
+      <Places key={JSON.stringify(p)} heap={heap} screen={p.screen} placed={p.placed} />
+    </FrameFor>
+  );
 }

@@ -1,3 +1,6 @@
 import { recordPdfResponse } from '@/features/record/server/records';
 
-export const GET = async (request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> => recordPdfResponse(request, (await params).id);
+export const GET = async (
+  request: Request,
+  { params }: { params: Promise<{ id: string }> },
+): Promise<Response> => recordPdfResponse(request, (await params).id);

@@ -12,5 +12,9 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   const [{ id }, s] = [await params, await setting()];
   const record = await recordScreen(s.site, id, s.now, s.unit);
   if (!record) notFound();
-  return <FrameFor s={s} place="Records" active={id}><RecordScreen record={record} id={id} paper={s.unit === 'F' ? 'letter' : 'a4'} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Records" active={id}>
+      <RecordScreen record={record} id={id} paper={s.unit === 'F' ? 'letter' : 'a4'} />
+    </FrameFor>
+  );
 }

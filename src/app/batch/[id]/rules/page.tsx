@@ -13,5 +13,16 @@ export default async function BatchTermsPage({ params }: { params: Promise<{ id:
   const [{ id }, s] = [await params, await setting()];
   const screen = await batchTermsScreen(id, s.site, s.locale);
   if (!screen) notFound();
-  return <FrameFor s={s} place="Yard" active={id}><BatchTerms key={screen.columns.length} {...screen} id={id} by={s.prefs.by} unit={s.unit} keep={logEntry} /></FrameFor>;
+  return (
+    <FrameFor s={s} place="Yard" active={id}>
+      <BatchTerms
+        key={screen.columns.length}
+        {...screen}
+        id={id}
+        by={s.prefs.by}
+        unit={s.unit}
+        keep={logEntry}
+      />
+    </FrameFor>
+  );
 }
