@@ -24,6 +24,7 @@ function check(name, args) {
 }
 
 if (!only) {
+  check('formatting', ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level=warn', '.']);
   check('types', ['node_modules/ts7/bin/tsc', '--noEmit']);
   check('types of the core, which knows no browser and no server', [
     'node_modules/ts7/bin/tsc',
