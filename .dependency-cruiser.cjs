@@ -9,7 +9,7 @@ const CORE_LEVELS = [
   'rules',
   'advice',
   'formats',
-  'digest',
+  'snapshot',
 ];
 const npm = (names) => ({ path: `(^|/)node_modules/(${names})(/|$)` });
 

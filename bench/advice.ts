@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks';
 import { nextAdvice } from '@/core/advice/next';
 import { tasksOf } from '@/core/advice/tasks';
-import { cardOf } from '@/core/digest/card';
+import { cardOf } from '@/core/snapshot/card';
 import { DAY, play, START, type Outcome, type School } from './play';
 
 /** How many made-up heaps are proven by a fixed calendar and by the advice; then how long the advice and the day's list take over them. */

@@ -1,10 +1,10 @@
 import { performance } from 'node:perf_hooks';
 import type { Entry } from '@/core/log/entry';
-import { layersOf } from '@/core/mix/layers';
+import { planLayers } from '@/core/mix/layers';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
-import { amountOf, stuffOf } from '@/core/mix/ingredient';
+import { amountOf, resolveMaterialProperties } from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
-import { schoolsOf } from '@/core/mix/schools';
+import { compareApproaches } from '@/core/mix/approaches';
 import { additionsTo, inSteps, solveMix, type Offer } from '@/core/mix/solve';
 import { loadsDue, stockByRole } from '@/core/mix/stock';
 import { contentsOf } from '@/core/mix/contents';
@@ -30,7 +30,7 @@ const timed = (name: string, runs: number, work: () => void): void => {
 };
 const known = MATERIAL_LIBRARY.filter((m) => m.cn && m.moisture && m.density).slice(0, 30);
 const parts = known.map((m, i) => {
-  const s = stuffOf(m, 'fresh');
+  const s = resolveMaterialProperties(m, 'fresh');
   return {
     ...s,
     key: m.id,
@@ -41,8 +41,8 @@ const parts = known.map((m, i) => {
 });
 timed('every figure, band, school and layer of 30 materials', 200, () => {
   const mix = mixOf(parts, 100);
-  schoolsOf(parts, mix);
-  layersOf(parts, 100, 1.2);
+  compareApproaches(parts, mix);
+  planLayers(parts, 100, 1.2);
 });
 const target = {
   cn: [25, 30],

@@ -1,6 +1,6 @@
 import { nextAdvice } from '@/core/advice/next';
 import { turnOf, type Situation } from '@/core/advice/situation';
-import { digestOf, type Digest } from '@/core/digest/digest';
+import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Entry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { airC, playedHeap, randomOf } from '../demo/heat';
@@ -26,7 +26,7 @@ export type Outcome = {
   readonly day: number;
   readonly turns: number;
   readonly hotDays: number;
-  readonly digest: Digest;
+  readonly digest: BatchSnapshot;
 };
 
 /**
@@ -80,7 +80,8 @@ export function play(seed: number, school: School): Outcome {
   });
   log('built', START, {});
   const air: Entry[] = [];
-  const digest = (now: number): Digest => digestOf(foldBatch(entries), SITE, foldSite(air), now);
+  const snapshot = (now: number): BatchSnapshot =>
+    createBatchSnapshot(foldBatch(entries), SITE, foldSite(air), now);
   const read = (now: number): void => {
     const heat = Math.max(0, Math.min(1, (heap.coreC - 20) / 35));
     log('round', now, {
@@ -138,7 +139,7 @@ export function play(seed: number, school: School): Outcome {
       if (school === 'calendar') {
         if (day >= 4 && now - turnedAt >= 3 * DAY - H) turn(now + H / 2);
       } else {
-        const s: Situation = { ...digest(now).situation, now };
+        const s: Situation = { ...snapshot(now).situation, now };
         const advice = turnOf(s);
         const next = nextAdvice(s);
         // What it says is to be done today is done at half past eight.
@@ -156,7 +157,7 @@ export function play(seed: number, school: School): Outcome {
     }
     if (hour === 17 && now - turnedAt < 16 * H) read(now);
     if (hour === 17.5) {
-      const d = digest(now);
+      const d = snapshot(now);
       if (d.rules[0]?.status === 'proven')
         return {
           proven: true,
@@ -167,5 +168,5 @@ export function play(seed: number, school: School): Outcome {
         };
     }
   }
-  return { proven: false, day: DAYS, turns, hotDays, digest: digest(START + DAYS * DAY) };
+  return { proven: false, day: DAYS, turns, hotDays, digest: snapshot(START + DAYS * DAY) };
 }

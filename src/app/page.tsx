@@ -1,10 +1,10 @@
 import { tasksOf } from '@/core/advice/tasks';
-import { cardOf } from '@/core/digest/card';
+import { cardOf } from '@/core/snapshot/card';
 import { tempText } from '@/core/quantity/format';
 import { Today } from '@/features/day/ui/Today';
-import { handsNow, roundsOfSite, todayView } from '@/features/day/view';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { availableLabourNow, roundsOfSite, todayView } from '@/features/day/view';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { AirStrip } from '@/features/yard/ui/AirStrip';
 import { EmptyYard, Yard } from '@/features/yard/ui/Yard';
 import { storeDue } from '@/features/store/server/queries';
@@ -14,7 +14,7 @@ export const dynamic = 'force-dynamic';
 const TWO_DAYS_MS = 172_800_000;
 
 export default async function YardPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const screen = yardScreen(s.board, s.locale, s.prefs.volume);
   const { work } = s.siteState;
   const tasks = tasksOf(
@@ -26,7 +26,7 @@ export default async function YardPage() {
     <Today
       view={todayView(
         tasks,
-        handsNow(work, s.site.timeZone, s.now),
+        availableLabourNow(work, s.site.timeZone, s.now),
         work?.machine?.name ?? null,
         s.siteState.fireCard !== null,
         s.locale,
@@ -43,12 +43,12 @@ export default async function YardPage() {
     />
   );
   return (
-    <FrameFor s={s} place="Yard" sky={sky}>
+    <PageShell s={s} place="Yard" sky={sky}>
       {s.board.length > 0 ? (
         <Yard {...screen} today={today} />
       ) : (
         <EmptyYard today={tasks.length > 0 ? today : null} />
       )}
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -6,7 +6,7 @@ import {
   piecesOf,
   rowsFor,
   scalesOf,
-  type Box,
+  type ChartBox,
   type Sample,
   type Scales,
 } from './heat-geometry';
@@ -55,7 +55,7 @@ export type HeatChartData = {
 };
 
 const W = 862;
-const BOX: Box = { left: 50, right: W - 14, top: 40, bottom: 254 };
+const BOX: ChartBox = { left: 50, right: W - 14, top: 40, bottom: 254 };
 const TOO_HOT_C = 70;
 const DANGER_C = 77;
 

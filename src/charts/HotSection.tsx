@@ -1,5 +1,5 @@
 import { ember } from './ember';
-import { foldPath, type Frame } from './mound';
+import { foldPath, type MoundFrame } from './mound';
 
 /** Temperature at a normalised depth: 0 at the surface, 1 at the core. */
 export type DepthStop = { readonly lambda: number; readonly c: number };
@@ -18,9 +18,9 @@ export type HotSectionData = {
   readonly says: string;
 };
 
-const FRAME: Frame = { x0: 10, w: 236, base: 136, h: 118, lean: 0.02 };
+const FRAME: MoundFrame = { x0: 10, w: 236, base: 136, h: 118, lean: 0.02 };
 /** The outline shrunk towards the core, which lies on the ground line's middle. */
-const inside = (lambda: number): Frame => {
+const inside = (lambda: number): MoundFrame => {
   const k = 1 - lambda;
   return { ...FRAME, x0: FRAME.x0 + (FRAME.w * (1 - k)) / 2, w: FRAME.w * k, h: FRAME.h * k };
 };

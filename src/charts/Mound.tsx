@@ -4,11 +4,11 @@ import {
   bandPath,
   crestOf,
   foldPath,
-  layersOf,
+  moundLayersOf,
   leanOf,
   profile,
   sizeOf,
-  type Frame,
+  type MoundFrame,
   type StratumIn,
 } from './mound';
 
@@ -53,7 +53,7 @@ type Place = {
 export function Mound({ heap, place }: { heap: MoundProps; place: Place }) {
   const { small = false } = place;
   const size = sizeOf(heap.volume, place.largest, place.maxW, place.maxH);
-  const frame: Frame = {
+  const frame: MoundFrame = {
     x0: place.x - size.w / 2,
     w: size.w,
     base: place.base,
@@ -91,7 +91,7 @@ export function Mound({ heap, place }: { heap: MoundProps; place: Place }) {
   );
 }
 
-type Part = { readonly frame: Frame; readonly line: number; readonly small?: boolean };
+type Part = { readonly frame: MoundFrame; readonly line: number; readonly small?: boolean };
 
 function Building({ frame, line }: Part) {
   return (
@@ -105,7 +105,7 @@ function Building({ frame, line }: Part) {
 
 function Humus({ frame, line, small, folds, blanket }: Part & { folds: number; blanket: boolean }) {
   const gap = small ? 4 : 7;
-  const over: Frame = { ...frame, x0: frame.x0 - 4, w: frame.w + 8, h: frame.h + gap };
+  const over: MoundFrame = { ...frame, x0: frame.x0 - 4, w: frame.w + 8, h: frame.h + gap };
   return (
     <g fill="none">
       <path d={`${foldPath(frame, 1)}Z`} fill="var(--color-humus)" />
@@ -131,7 +131,7 @@ function Humus({ frame, line, small, folds, blanket }: Part & { folds: number; b
 }
 
 function Strata({ heap, frame, line, small }: Part & { heap: MoundProps }) {
-  const { lostTo, layers, filledTo, owed } = layersOf(
+  const { lostTo, layers, filledTo, owed } = moundLayersOf(
     heap.strata,
     heap.requiredHours,
     heap.turningsRequired,
@@ -211,7 +211,7 @@ function Crack({ frame, line, small }: Part) {
 }
 
 function Heart({ frame, line, small, celsius }: Part & { celsius: number }) {
-  const heart: Frame = {
+  const heart: MoundFrame = {
     ...frame,
     x0: frame.x0 + frame.w * 0.3,
     w: frame.w * 0.4,
@@ -280,7 +280,7 @@ function Flag({ heap, frame, line, small }: Part & { heap: MoundProps }) {
   );
 }
 
-function Twine({ frame, small }: { frame: Frame; small: boolean }) {
+function Twine({ frame, small }: { frame: MoundFrame; small: boolean }) {
   const k = 0.46;
   let left = -1;
   while (profile(left, frame.lean) < k) left += 0.005;

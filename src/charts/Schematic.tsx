@@ -1,5 +1,5 @@
 import { plateOf } from './ember';
-import { foldPath, type Frame } from './mound';
+import { foldPath, type MoundFrame } from './mound';
 import { spotsOf, type SchemPlace } from './schematic';
 
 export type SchematicPlace = SchemPlace & {
@@ -12,7 +12,7 @@ export type SchematicPlace = SchemPlace & {
 };
 
 const SIZE = { w: 390, h: 138 };
-const FRAME: Frame = { x0: 14, w: 362, base: 126, h: 100, lean: 0.03 };
+const FRAME: MoundFrame = { x0: 14, w: 362, base: 126, h: 100, lean: 0.03 };
 
 /** The heap cut open with the places of a round: read ones with their value, the one in hand with the probe in it. */
 export function Schematic({
@@ -27,7 +27,7 @@ export function Schematic({
   says: string;
 }) {
   const boxed = shape === 'cube';
-  const box: Frame = { ...FRAME, x0: 60, w: 270 };
+  const box: MoundFrame = { ...FRAME, x0: 60, w: 270 };
   const frame = boxed ? box : FRAME;
   const spots = spotsOf(places, frame, boxed);
   return (

@@ -1,5 +1,5 @@
 import { ember } from './ember';
-import { foldPath, profile, type Frame } from './mound';
+import { foldPath, profile, type MoundFrame } from './mound';
 
 export type SectionPoint = {
   readonly id: string;
@@ -10,7 +10,7 @@ export type SectionPoint = {
   readonly coldest: boolean;
 };
 
-const FRAME: Frame = { x0: 14, w: 318, base: 150, h: 120, lean: 0.03 };
+const FRAME: MoundFrame = { x0: 14, w: 318, base: 150, h: 120, lean: 0.03 };
 
 /** The heap cut open: where each point was read in the latest round, the coldest ringed. A place is drawn by its depth, sides in turn. */
 export function Section({ points, says }: { points: readonly SectionPoint[]; says: string }) {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ember, emberOn } from './ember';
-import { bandPath, crestOf, layersOf, leanOf, profile, sizeOf, uAt } from './mound';
+import { bandPath, crestOf, moundLayersOf, leanOf, profile, sizeOf, uAt } from './mound';
 import { pathOf, piecesOf, rowsFor, scalesOf } from './heat-geometry';
 
 /** Relative luminance and contrast by the published formulas of WCAG 2.2. */
@@ -78,7 +78,7 @@ describe('the mound', () => {
     expect(sizeOf(0.1, 7, 138, 92).w).toBe(69);
   });
   test('height is credited time; a young stratum still shows', () => {
-    const { layers, owed } = layersOf(
+    const { layers, owed } = moundLayersOf(
       [
         { hours: 180, meanC: 60, uncredited: 0 },
         { hours: 1, meanC: 58, uncredited: 0 },
@@ -95,9 +95,9 @@ describe('the mound', () => {
   });
   test('time full but turnings owed is pressed into nine tenths; proven is full to the crest and owes nothing', () => {
     expect(
-      layersOf([{ hours: 400, meanC: 60, uncredited: 0 }], 360, 5, 0, false, false).filledTo,
+      moundLayersOf([{ hours: 400, meanC: 60, uncredited: 0 }], 360, 5, 0, false, false).filledTo,
     ).toBeCloseTo(0.9, 9);
-    const proven = layersOf(
+    const proven = moundLayersOf(
       [200, 160].map((hours) => ({ hours, meanC: 60, uncredited: 0 })),
       360,
       5,
@@ -109,10 +109,10 @@ describe('the mound', () => {
     expect(proven.owed).toEqual([]);
   });
   test('a lost run lies hatched at the bottom, three tenths at the most', () => {
-    expect(layersOf([], 360, 5, 120, false, false).lostTo).toBeCloseTo(0.25, 9);
-    expect(layersOf([], 360, 5, 350, false, false).lostTo).toBe(0.3);
+    expect(moundLayersOf([], 360, 5, 120, false, false).lostTo).toBeCloseTo(0.25, 9);
+    expect(moundLayersOf([], 360, 5, 350, false, false).lostTo).toBe(0.3);
     expect(
-      layersOf([{ hours: 5, meanC: 60, uncredited: 0 }], 360, 5, 120, false, false).lostTo,
+      moundLayersOf([{ hours: 5, meanC: 60, uncredited: 0 }], 360, 5, 120, false, false).lostTo,
     ).toBe(0);
   });
   test('whatever is laid in, nothing stands above the crest', () => {
@@ -129,7 +129,7 @@ describe('the mound', () => {
         fc.boolean(),
         fc.boolean(),
         (strata, turns, lost, recovering, proven) => {
-          const { layers, filledTo, owed, lostTo } = layersOf(
+          const { layers, filledTo, owed, lostTo } = moundLayersOf(
             strata,
             360,
             turns,

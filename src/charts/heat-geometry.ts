@@ -2,7 +2,7 @@ import { scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3-sca
 import { line } from 'd3-shape';
 
 export type Sample = { readonly at: number; readonly c: number };
-export type Box = {
+export type ChartBox = {
   readonly left: number;
   readonly right: number;
   readonly top: number;
@@ -17,7 +17,12 @@ export type Scales = {
 const LOW_C = 5;
 const HIGH_C = 80;
 
-export function scalesOf(from: number, to: number, values: readonly number[], box: Box): Scales {
+export function scalesOf(
+  from: number,
+  to: number,
+  values: readonly number[],
+  box: ChartBox,
+): Scales {
   const low = values.reduce((a, b) => Math.min(a, b), LOW_C);
   const high = values.reduce((a, b) => Math.max(a, b), HIGH_C);
   return {

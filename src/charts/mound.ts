@@ -6,7 +6,7 @@ export function profile(u: number, lean: number): number {
   return Math.max(0, 1 - Math.abs(v) ** 2.15) ** 1.22;
 }
 
-export type Frame = {
+export type MoundFrame = {
   readonly x0: number;
   readonly w: number;
   readonly base: number;
@@ -16,7 +16,7 @@ export type Frame = {
 
 const STEPS = 64;
 
-function edge({ x0, w, base, h, lean }: Frame, k: number, from = -1, to = 1): string[] {
+function edge({ x0, w, base, h, lean }: MoundFrame, k: number, from = -1, to = 1): string[] {
   const n = Math.max(4, Math.round((STEPS * (to - from)) / 2));
   return Array.from({ length: n + 1 }, (_, i) => {
     const u = from + ((to - from) * i) / n;
@@ -40,14 +40,14 @@ export function uAt(fraction: number, lean: number): number {
 }
 
 /** The stratum between the fold lines k0 and k1, from fraction f0 to f1 of its area. */
-export function bandPath(frame: Frame, k0: number, k1: number, f0 = 0, f1 = 1): string {
+export function bandPath(frame: MoundFrame, k0: number, k1: number, f0 = 0, f1 = 1): string {
   const [from, to] = [uAt(f0, frame.lean), uAt(f1, frame.lean)];
   return `M${edge(frame, k1, from, to).join('L')}L${edge(frame, k0, from, to).reverse().join('L')}Z`;
 }
 
-export const foldPath = (frame: Frame, k: number): string => `M${edge(frame, k).join('L')}`;
+export const foldPath = (frame: MoundFrame, k: number): string => `M${edge(frame, k).join('L')}`;
 
-export function crestOf({ x0, w, base, h, lean }: Frame): { x: number; y: number } {
+export function crestOf({ x0, w, base, h, lean }: MoundFrame): { x: number; y: number } {
   let best = 0;
   for (let u = -0.5; u <= 0.5; u += 0.01) if (profile(u, lean) > profile(best, lean)) best = u;
   return { x: x0 + (w * (best + 1)) / 2, y: base - h * profile(best, lean) };
@@ -76,15 +76,15 @@ export type StratumIn = {
   readonly meanC: number;
   readonly uncredited: number;
 };
-export type Layer = {
+export type MoundLayer = {
   readonly from: number;
   readonly to: number;
   readonly meanC: number;
   readonly hatched: number;
 };
-export type Layers = {
+export type MoundLayers = {
   readonly lostTo: number;
-  readonly layers: readonly Layer[];
+  readonly layers: readonly MoundLayer[];
   readonly filledTo: number;
   readonly owed: readonly number[];
 };
@@ -95,14 +95,14 @@ const THINNEST = 0.045;
  * Heights of lost, earned and owed parts as fractions of the mound's height. Height is credited time; a heap that
  * has its time but owes turnings is pressed into the lower 90 %, so that the owed folds show in the cap.
  */
-export function layersOf(
+export function moundLayersOf(
   strata: readonly StratumIn[],
   requiredHours: number,
   turningsRequired: number,
   lostHours: number,
   recovering: boolean,
   proven: boolean,
-): Layers {
+): MoundLayers {
   const lostTo =
     lostHours > 0 && strata.every((s) => s.hours === 0)
       ? Math.min(0.3, (0.75 * lostHours) / requiredHours)
@@ -110,7 +110,7 @@ export function layersOf(
   const total = lostTo + strata.reduce((sum, s) => sum + s.hours / requiredHours, 0);
   const owedTurns = proven ? 0 : Math.max(0, turningsRequired - Math.max(0, strata.length - 1));
   const press = proven && total > 0 ? 1 / total : owedTurns > 0 && total > 0.9 ? 0.9 / total : 1;
-  const layers: Layer[] = [];
+  const layers: MoundLayer[] = [];
   let k = lostTo;
   strata.forEach((s, i) => {
     const last = i === strata.length - 1;

@@ -1,4 +1,4 @@
-import { profile, type Frame } from './mound';
+import { profile, type MoundFrame } from './mound';
 
 /** Where the places of a round lie on a drawing of the heap. Lengths in px. */
 export type SchemPlace = {
@@ -39,7 +39,7 @@ function sideOf(p: SchemPlace, taken: Map<string, number>): number {
  * Spots for the places inside a heap: by zone and side under a mound's outline, or within the walls of a bay.
  * Those that would lie on each other are moved apart.
  */
-export function spotsOf(places: readonly SchemPlace[], frame: Frame, boxed: boolean): Spot[] {
+export function spotsOf(places: readonly SchemPlace[], frame: MoundFrame, boxed: boolean): Spot[] {
   const taken = new Map<string, number>();
   const spots: Spot[] = [];
   for (const p of places) {

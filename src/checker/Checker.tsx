@@ -4,14 +4,14 @@ import { isoOf } from '@/core/quantity/instant';
 import { HeatRecord } from '@/features/record/ui/Record';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
-import { sha256 } from '@/workers/sha256';
+import { sha256InWorker } from '@/workers/sha256';
 import { momentTyped, openFile, recordOf, sameDigest, type Opened } from './open-file';
 
 async function readAll(file: File): Promise<Opened> {
   try {
     return openFile(
       new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer()),
-      sha256,
+      sha256InWorker,
     );
   } catch {
     return {

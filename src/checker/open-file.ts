@@ -3,7 +3,7 @@ import { evidenceOf, readBatchFile, type BatchFile } from '@/core/formats/batch-
 import { rulesNamedIn } from '@/core/formats/bring';
 import { rulesForMethod } from '@/core/rules/library';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
-import { checkTrail, type Sha256, type Told } from '@/core/formats/trail';
+import { checkTrail, type Sha256, type BatchHistory } from '@/core/formats/trail';
 import type { Entry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseInstant, type Instant } from '@/core/quantity/instant';
@@ -20,7 +20,7 @@ export type Opened =
   | {
       readonly ok: true;
       readonly file: BatchFile;
-      readonly told: Told | null;
+      readonly told: BatchHistory | null;
       readonly digest: string;
       readonly latest: Instant;
     };
@@ -40,7 +40,7 @@ export function openFile(text: string, sha256: Sha256): Opened {
 }
 
 /** The moment at which the file was taken out, as far as it tells. */
-function latestOf(file: BatchFile, told: Told | null): Instant {
+function latestOf(file: BatchFile, told: BatchHistory | null): Instant {
   const logged = told?.state.entries.reduce((latest, e) => Math.max(latest, e.recordedAt), 0) ?? 0;
   return Math.max(latestTime(evidenceOf(file)), logged);
 }
@@ -52,7 +52,7 @@ function rulesShown(file: BatchFile): string[] {
 }
 
 /** A file without log entries, told to a log that lives in memory alone. */
-function toldByFile(file: BatchFile): Pick<Told, 'state' | 'siteState'> {
+function toldByFile(file: BatchFile): Pick<BatchHistory, 'state' | 'siteState'> {
   const entries = entriesOfFile(file, {
     openedId: 'batch',
     by: 'the file',

@@ -1,5 +1,5 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
 type Stamp = ColumnType<Date, Date, never>;
 
@@ -27,7 +27,7 @@ export type LogEntryTable = {
 export type BatchSnapshotTable = {
   batch: string;
   site: string;
-  digest: JSONColumnType<Digest>;
+  digest: JSONColumnType<BatchSnapshot>;
   recheck_at: Date | null;
 };
 

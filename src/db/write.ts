@@ -25,7 +25,7 @@ async function takenAt(trx: Db, site: Site, now: number): Promise<number> {
 }
 
 /** Work that reads the log and then writes to it, while nobody else of the site writes; all of it or nothing. */
-export const inTurn = <T>(db: Db, site: Site, work: (trx: Db) => Promise<T>): Promise<T> =>
+export const withSiteLock = <T>(db: Db, site: Site, work: (trx: Db) => Promise<T>): Promise<T> =>
   db.transaction().execute(async (trx) => {
     await logRepo(trx).takeTurn(site.id);
     return work(trx);
@@ -35,7 +35,7 @@ export const inTurn = <T>(db: Db, site: Site, work: (trx: Db) => Promise<T>): Pr
  * The one way in for every write, within the site's turn: entries and the snapshots they change.
  * @param recordedAt when the server took each entry: now, but for a demo that is laid up after the fact
  */
-export async function writeInTurn(
+export async function appendUnderLock(
   trx: Db,
   site: Site,
   entries: readonly NewEntry[],
@@ -62,7 +62,8 @@ export const writeEntries = (
   entries: readonly NewEntry[],
   now: number,
   recordedAt?: (entry: NewEntry) => number,
-): Promise<Appended> => inTurn(db, site, (trx) => writeInTurn(trx, site, entries, now, recordedAt));
+): Promise<Appended> =>
+  withSiteLock(db, site, (trx) => appendUnderLock(trx, site, entries, now, recordedAt));
 
 /** Drops the snapshots and folds them anew from the log. */
 export async function rebuildSnapshots(db: Db, site: Site, now: number): Promise<number> {

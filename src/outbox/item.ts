@@ -1,6 +1,6 @@
 /** What waits on a device until the hub has taken it. */
 
-export type Trouble = { readonly path: string; readonly message: string };
+export type FieldProblem = { readonly path: string; readonly message: string };
 /** An entry as the hub's door expects it. */
 export type Form = {
   readonly id: string;
@@ -10,7 +10,7 @@ export type Form = {
   readonly by: string;
   readonly data: Readonly<Record<string, unknown>>;
 };
-export type Item = {
+export type OutboxItem = {
   readonly id: string;
   /** Order in which entries were made on this device: they are sent in it. */
   readonly order: number;
@@ -19,7 +19,7 @@ export type Item = {
   readonly what: string;
   /** `refused`: the hub said no; it stays here with the reason until it is mended or let go. */
   readonly state: 'waiting' | 'refused';
-  readonly problems: readonly Trouble[];
+  readonly problems: readonly FieldProblem[];
   /** A picture of the entry that has not gone up yet. */
   readonly photo?: Blob;
 };

@@ -1,11 +1,19 @@
-import { stamped, type Form, type Trouble } from './item';
-import { box, clock, clockKnown, commit, hubNow, items, sendWaiting } from './store';
+import { stamped, type Form, type FieldProblem } from './item';
+import {
+  outboxStore,
+  deviceClock,
+  ensureClockKnown,
+  commit,
+  serverNow,
+  listOutbox,
+  sendWaiting,
+} from './store';
 
 /** What became of an entry: the hub has it, it waits here, or the hub said no. */
-export type Fate =
+export type SubmitFate =
   | { readonly fate: 'taken' }
   | { readonly fate: 'waiting' }
-  | { readonly fate: 'refused'; readonly problems: readonly Trouble[] };
+  | { readonly fate: 'refused'; readonly problems: readonly FieldProblem[] };
 
 /** An entry on its way out, with its words and its picture. */
 export type Leaving = { readonly form: Form; readonly what: string; readonly photo?: Blob };
@@ -18,10 +26,10 @@ export async function enqueue(
   leaving: readonly Leaving[],
   with_: { keep?: readonly (readonly [string, unknown])[]; drop?: readonly string[] } = {},
 ): Promise<void> {
-  await clockKnown();
+  await ensureClockKnown();
   const out = leaving.map(({ form, what, photo }) => ({
     id: form.id,
-    form: stamped(form, hubNow(), clock.ahead()),
+    form: stamped(form, serverNow(), deviceClock.ahead()),
     what,
     state: 'waiting' as const,
     problems: [],
@@ -46,36 +54,36 @@ const PATIENCE_MS = 6000;
  * Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it.
  * @param behind entries that mean nothing without it: they go out after it, or come back with it
  */
-export async function keepEntry(
+export async function queueAndSend(
   form: Form,
   what: string,
   behind: readonly Leaving[] = [],
-): Promise<Fate> {
+): Promise<SubmitFate> {
   await enqueue([{ form, what }, ...behind]);
   const patience = new Promise<null>((resolve) => {
     setTimeout(() => resolve(null), PATIENCE_MS);
   });
   if ((await Promise.race([sendWaiting(), patience])) === null) return { fate: 'waiting' };
-  let item = (await items()).find((i) => i.id === form.id);
+  let item = (await listOutbox()).find((i) => i.id === form.id);
   // A sending that was under way may have begun before this one was put in.
   if (item?.state === 'waiting' && (await sendWaiting()).reached)
-    item = (await items()).find((i) => i.id === form.id);
+    item = (await listOutbox()).find((i) => i.id === form.id);
   if (!item) return { fate: 'taken' };
   if (item.state === 'waiting') return { fate: 'waiting' };
-  for (const id of [form.id, ...behind.map((b) => b.form.id)]) await box.remove(id);
+  for (const id of [form.id, ...behind.map((b) => b.form.id)]) await outboxStore.remove(id);
   return { fate: 'refused', problems: item.problems };
 }
 
 /** The same, answered as a form expects it. */
-export async function keepAnswered(
+export async function submitOrQueue(
   form: Form,
   what: string,
   behind: readonly Leaving[] = [],
 ): Promise<
   | { readonly ok: true; readonly already: boolean; readonly waiting: boolean }
-  | { readonly ok: false; readonly problems: readonly Trouble[] }
+  | { readonly ok: false; readonly problems: readonly FieldProblem[] }
 > {
-  const kept = await keepEntry(form, what, behind);
+  const kept = await queueAndSend(form, what, behind);
   return kept.fate === 'refused'
     ? { ok: false, problems: kept.problems }
     : { ok: true, already: false, waiting: kept.fate === 'waiting' };

@@ -1,6 +1,12 @@
 import fc from 'fast-check';
-import { restamped, stamped, type Form, type Item } from './item';
-import { drain, type Answer, type Box, type Clock, type Hub } from './send';
+import { restamped, stamped, type Form, type OutboxItem } from './item';
+import {
+  drain,
+  type ServerAnswer,
+  type OutboxStore,
+  type DeviceClock,
+  type ServerPort,
+} from './send';
 
 const HOUR = 3_600_000;
 const form = (id: string, data: Record<string, unknown> = {}): Form => ({
@@ -12,7 +18,7 @@ const form = (id: string, data: Record<string, unknown> = {}): Form => ({
   data,
 });
 
-function boxOf(start: readonly Item[]): Box & { all: () => Item[] } {
+function boxOf(start: readonly OutboxItem[]): OutboxStore & { all: () => OutboxItem[] } {
   const held = new Map(start.map((i) => [i.id, i]));
   return {
     waiting: async () =>
@@ -26,7 +32,7 @@ function boxOf(start: readonly Item[]): Box & { all: () => Item[] } {
     all: () => [...held.values()],
   };
 }
-const itemsOf = (ids: readonly string[], now = 0, ahead = 0): Item[] =>
+const itemsOf = (ids: readonly string[], now = 0, ahead = 0): OutboxItem[] =>
   ids.map((id, order) => ({
     id,
     order,
@@ -43,11 +49,11 @@ function hubOf(
   now = 0,
 ) {
   const log: Form[] = [];
-  const hub: Hub = {
+  const server: ServerPort = {
     async log(_sentAt, entries) {
       const road = mishap();
       if (road === 'lost-before') throw new Error('no signal');
-      const answers: Answer[] = [];
+      const answers: ServerAnswer[] = [];
       for (const e of entries) {
         if (road === 'cut-short' && answers.length >= Math.ceil(entries.length / 2)) break;
         if (refuses(e.id)) {
@@ -65,9 +71,9 @@ function hubOf(
       return { ok: true, sha256: 'a'.repeat(64), width: 10, height: 20 };
     },
   };
-  return { hub, log };
+  return { hub: server, log };
 }
-const still: Clock = { now: () => 0, ahead: () => 0, learn: async () => undefined };
+const still: DeviceClock = { now: () => 0, ahead: () => 0, learn: async () => undefined };
 
 describe('sending what waits', () => {
   test('whatever the road loses, each entry arrives exactly once and in order', async () => {
@@ -87,13 +93,13 @@ describe('sending what waits', () => {
           const ids = Array.from({ length: count }, (_, i) => `e${i}`);
           const box = boxOf(itemsOf(ids));
           const mishaps = [...road];
-          const { hub, log } = hubOf(() => mishaps.shift() ?? 'none');
+          const { hub: server, log } = hubOf(() => mishaps.shift() ?? 'none');
           for (
             let tries = 0;
             tries < road.length + 3 && (await box.waiting()).length > 0;
             tries += 1
           )
-            await drain(box, hub, still);
+            await drain(box, server, still);
           expect(log.map((e) => e.id)).toEqual(ids);
           expect(box.all()).toEqual([]);
         },
@@ -206,7 +212,7 @@ describe('a phone whose clock is off', () => {
   test('a hub that sees another error has the entry stamped anew, once', async () => {
     const box = boxOf(itemsOf(['a'], at, 0));
     let ahead = 0;
-    const clock: Clock = {
+    const clock: DeviceClock = {
       now: () => at + HOUR,
       ahead: () => ahead,
       learn: async (ms) => {
@@ -215,12 +221,12 @@ describe('a phone whose clock is off', () => {
     };
     const log: Form[] = [];
     let calls = 0;
-    const hub: Hub = {
+    const server: ServerPort = {
       async log(_sentAt, entries) {
         calls += 1;
         return {
           now: at,
-          answers: entries.map((e): Answer => {
+          answers: entries.map((e): ServerAnswer => {
             if (Math.abs((e.data.device as { clockAheadMs: number }).clockAheadMs - HOUR) > 120_000)
               return { ok: false, again: true, problems: [{ path: 'clock', message: '' }] };
             log.push(e);
@@ -232,13 +238,13 @@ describe('a phone whose clock is off', () => {
         throw new Error('none');
       },
     };
-    expect(await drain(box, hub, clock)).toEqual({ reached: true, taken: 1 });
+    expect(await drain(box, server, clock)).toEqual({ reached: true, taken: 1 });
     expect([calls, log[0]!.at]).toEqual([2, '2026-11-23T08:00:00.000Z']);
   });
   test('a clock that runs about does not keep it sending for ever', async () => {
     const box = boxOf(itemsOf(['a', 'b']));
     let calls = 0;
-    const hub: Hub = {
+    const hub: ServerPort = {
       async log(_s, entries) {
         calls += 1;
         if (calls > 200) throw new Error('for ever');

@@ -1,16 +1,16 @@
 /** A picture made fit for the road: upright, smaller, and without what the camera wrote beside it. */
 
 /** Beyond this a phone runs out of memory while it opens it. */
-const MOST_BYTES = 35_000_000;
+const MAX_BYTES = 35_000_000;
 const LONG_SIDE = 1600;
 
 /** @throws Error whose message says what is wrong with the file and what to do */
 export async function readyPhoto(
   file: File,
 ): Promise<{ blob: Blob; width: number; height: number }> {
-  if (file.size > MOST_BYTES)
+  if (file.size > MAX_BYTES)
     throw new Error(
-      `‘${file.name}’ is ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that this phone can open. Take it again at a smaller size.`,
+      `‘${file.name}’ is ${Math.round(file.size / 1e6)} MB; ${MAX_BYTES / 1e6} MB is the most that this phone can open. Take it again at a smaller size.`,
     );
   // Opened with its turn applied; drawing it anew leaves the place and everything else that the camera wrote behind.
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(

@@ -1,24 +1,22 @@
-import { restamped, type Form, type Item, type Trouble } from './item';
+import { restamped, type Form, type OutboxItem, type FieldProblem } from './item';
 
 /** Where items lie between being made and being taken. */
-export type Box = {
+export type OutboxStore = {
   /** Those that wait, in the order in which they were made. */
-  waiting(): Promise<Item[]>;
-  put(item: Item): Promise<void>;
+  waiting(): Promise<OutboxItem[]>;
+  put(item: OutboxItem): Promise<void>;
   remove(id: string): Promise<void>;
 };
-export type Answer =
+export type ServerAnswer =
   | { readonly ok: true; readonly already?: boolean }
-  | { readonly ok: false; readonly problems: readonly Trouble[]; readonly again?: boolean };
+  | { readonly ok: false; readonly problems: readonly FieldProblem[]; readonly again?: boolean };
 /** The hub, as the outbox speaks to it. Each call rejects when no whole answer came: nothing is known then. */
-export type Hub = {
+export type ServerPort = {
   log(
     sentAt: number,
     entries: readonly Form[],
-  ): Promise<{ readonly now: number; readonly answers: readonly Answer[] }>;
-  photo(
-    bytes: Blob,
-  ): Promise<
+  ): Promise<{ readonly now: number; readonly answers: readonly ServerAnswer[] }>;
+  photo(bytes: Blob): Promise<
     | {
         readonly ok: true;
         readonly sha256: string;
@@ -28,7 +26,7 @@ export type Hub = {
     | { readonly ok: false; readonly problem: string }
   >;
 };
-export type Clock = {
+export type DeviceClock = {
   now(): number;
   /** How far this device is ahead of the hub, ms. */ ahead(): number;
   learn(aheadMs: number): Promise<void>;
@@ -37,31 +35,35 @@ export type Drained = { readonly reached: boolean; readonly taken: number };
 
 const AT_ONCE = 20;
 /** A second stamping settles it; a third would mean that the clock runs about. */
-const MOST_STAMPINGS = 3;
+const MAX_RESTAMPS = 3;
 
 /**
  * Sends what waits, in order. An item leaves the box only when the hub has said that it holds it, so a lost answer means
  * that it is sent again under its own id, which the hub knows. One that is refused stays, with the reason, and holds up none
  * behind it.
  */
-export async function drain(box: Box, hub: Hub, clock: Clock): Promise<Drained> {
+export async function drain(
+  box: OutboxStore,
+  server: ServerPort,
+  clock: DeviceClock,
+): Promise<Drained> {
   let taken = 0;
-  let stampings = 0;
+  let restamps = 0;
   const later = new Set<string>();
   try {
     for (;;) {
       const items = (await box.waiting()).filter((i) => !later.has(i.id)).slice(0, AT_ONCE);
       if (items.length === 0) return { reached: true, taken };
-      const ready: Item[] = [];
+      const ready: OutboxItem[] = [];
       for (const item of items) {
         // A picture takes long on a weak signal: what was logged before it does not wait for it.
         if (item.photo && ready.length > 0) break;
-        const r = await withPhoto(item, box, hub);
+        const r = await withPhoto(item, box, server);
         if (r) ready.push(r);
       }
       if (ready.length === 0) continue;
       const sentAt = clock.now();
-      const received = await hub.log(
+      const received = await server.log(
         sentAt,
         ready.map((i) => i.form),
       );
@@ -77,9 +79,9 @@ export async function drain(box: Box, hub: Hub, clock: Clock): Promise<Drained> 
           taken += 1;
         } else if (
           answer.problems.some((p) => p.path === 'clock') &&
-          stampings < MOST_STAMPINGS * AT_ONCE
+          restamps < MAX_RESTAMPS * AT_ONCE
         ) {
-          stampings += 1;
+          restamps += 1;
           await box.put({ ...item, form: restamped(item.form, clock.ahead()) });
         } else if (answer.again) later.add(item.id);
         else await box.put({ ...item, state: 'refused', problems: answer.problems });
@@ -91,9 +93,13 @@ export async function drain(box: Box, hub: Hub, clock: Clock): Promise<Drained> 
 }
 
 /** An item whose picture is up; null: the picture was refused. What the hub made of it is kept first, so that it goes up once. */
-async function withPhoto(item: Item, box: Box, hub: Hub): Promise<Item | null> {
+async function withPhoto(
+  item: OutboxItem,
+  box: OutboxStore,
+  server: ServerPort,
+): Promise<OutboxItem | null> {
   if (!item.photo) return item;
-  const answer = await hub.photo(item.photo);
+  const answer = await server.photo(item.photo);
   const { photo: _photo, ...rest } = item;
   if (!answer.ok) {
     await box.put({

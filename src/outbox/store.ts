@@ -1,10 +1,10 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Item } from './item';
-import { drain, type Box, type Clock, type Drained, type Hub } from './send';
+import type { OutboxItem } from './item';
+import { drain, type OutboxStore, type DeviceClock, type Drained, type ServerPort } from './send';
 
 /** What a device keeps of its own: entries that wait, and what a round needs with no network. */
 interface Device extends DBSchema {
-  outbox: { key: string; value: Item; indexes: { order: number } };
+  outbox: { key: string; value: OutboxItem; indexes: { order: number } };
   kept: { key: string; value: unknown };
 }
 let opening: Promise<IDBPDatabase<Device>> | null = null;
@@ -27,15 +27,15 @@ const changed = (): void => {
   listeners.forEach((f) => f());
   channel?.postMessage('changed');
 };
-export const onOutbox = (f: () => void): (() => void) => {
+export const subscribeToOutbox = (f: () => void): (() => void) => {
   listeners.add(f);
   return () => listeners.delete(f);
 };
 
-export const items = async (): Promise<Item[]> =>
+export const listOutbox = async (): Promise<OutboxItem[]> =>
   (await device()).getAllFromIndex('outbox', 'order');
-export const box: Box = {
-  waiting: async () => (await items()).filter((i) => i.state === 'waiting'),
+export const outboxStore: OutboxStore = {
+  waiting: async () => (await listOutbox()).filter((i) => i.state === 'waiting'),
   put: async (item) => {
     await (await device()).put('outbox', item);
     changed();
@@ -48,7 +48,7 @@ export const box: Box = {
 
 let reachable = true;
 /** Whether the hub answered when it was last spoken to. */
-export const hubAnswers = (): boolean => reachable;
+export const isServerReachable = (): boolean => reachable;
 export function noteAnswer(answered: boolean): void {
   if (answered === reachable) return;
   reachable = answered;
@@ -59,7 +59,7 @@ export function noteAnswer(answered: boolean): void {
 export async function commit(change: {
   readonly keep?: readonly (readonly [string, unknown])[];
   readonly drop?: readonly string[];
-  readonly out?: readonly Omit<Item, 'order'>[];
+  readonly out?: readonly Omit<OutboxItem, 'order'>[];
 }): Promise<void> {
   const tx = (await device()).transaction(['outbox', 'kept'], 'readwrite');
   const [outbox, kept] = [tx.objectStore('outbox'), tx.objectStore('kept')];
@@ -76,7 +76,7 @@ export async function commit(change: {
 }
 
 /** A refused entry as it was mended, in its place: a phone that dies in between has the one or the other, and no page sees neither. */
-export async function putMended(refused: Item, form: Item['form']): Promise<void> {
+export async function putMended(refused: OutboxItem, form: OutboxItem['form']): Promise<void> {
   const tx = (await device()).transaction('outbox', 'readwrite');
   void tx.store.delete(refused.id);
   void tx.store.put({ ...refused, id: form.id, form, state: 'waiting', problems: [] });
@@ -85,7 +85,7 @@ export async function putMended(refused: Item, form: Item['form']): Promise<void
 }
 
 /** Small things kept by name. */
-export const kept = {
+export const deviceStore = {
   get: async <T>(name: string): Promise<T | undefined> =>
     (await device()).get('kept', name) as Promise<T | undefined>,
   set: async (name: string, value: unknown): Promise<void> => {
@@ -96,28 +96,28 @@ export const kept = {
 /** What the road alone makes of it is not worth telling. */
 const CLOCK_STEP_MS = 10_000;
 let aheadMs = 0;
-export const clock: Clock = {
+export const deviceClock: DeviceClock = {
   now: () => Date.now(),
   ahead: () => aheadMs,
   learn: async (ms) => {
     const before = aheadMs;
     aheadMs = Math.round(ms);
-    await kept.set('clock', aheadMs);
+    await deviceStore.set('clock', aheadMs);
     if (Math.abs(before - aheadMs) > CLOCK_STEP_MS) changed();
   },
 };
 /** What was learned of this device's clock when it last spoke to the hub. */
 export const recallClock = async (): Promise<void> => {
-  aheadMs = (await kept.get<number>('clock')) ?? 0;
+  aheadMs = (await deviceStore.get<number>('clock')) ?? 0;
   recalled = true;
 };
 let recalled = false;
 /** The same where it has not been done yet: nothing may come between a tap and what it keeps. */
-export const clockKnown = async (): Promise<void> => {
+export const ensureClockKnown = async (): Promise<void> => {
   if (!recalled) await recallClock();
 };
 /** The hub's time as far as this device knows it, ms. */
-export const hubNow = (): number => Date.now() - aheadMs;
+export const serverNow = (): number => Date.now() - aheadMs;
 
 const WAIT_MS = 15_000;
 const answerOf = async (response: Response): Promise<unknown> => {
@@ -126,7 +126,7 @@ const answerOf = async (response: Response): Promise<unknown> => {
     throw new Error(`no answer: ${response.status}`);
   return response.json();
 };
-export const hub: Hub = {
+export const server: ServerPort = {
   log: async (sentAt, entries) => {
     const response = await fetch('/api/log', {
       method: 'POST',
@@ -136,7 +136,7 @@ export const hub: Hub = {
     });
     const answer = await answerOf(response);
     if (!response.ok) throw new Error(`refused as a whole: ${response.status}`);
-    return answer as Awaited<ReturnType<Hub['log']>>;
+    return answer as Awaited<ReturnType<ServerPort['log']>>;
   },
   photo: async (bytes) => {
     const response = await fetch('/api/photo', {
@@ -144,7 +144,7 @@ export const hub: Hub = {
       body: bytes,
       signal: AbortSignal.timeout(WAIT_MS * 4),
     });
-    const answer = (await answerOf(response)) as Awaited<ReturnType<Hub['photo']>>;
+    const answer = (await answerOf(response)) as Awaited<ReturnType<ServerPort['photo']>>;
     if (!response.ok && response.status >= 500) throw new Error(`no answer: ${response.status}`);
     return answer;
   },
@@ -155,7 +155,7 @@ let running: Promise<Drained> | null = null;
 export function sendWaiting(): Promise<Drained> {
   const go = async (): Promise<Drained> => {
     await recallClock();
-    const drained = await drain(box, hub, clock);
+    const drained = await drain(outboxStore, server, deviceClock);
     if (!drained.reached) noteAnswer(false);
     else if (drained.taken > 0) noteAnswer(true);
     return drained;

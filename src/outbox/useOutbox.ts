@@ -1,11 +1,11 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Item } from './item';
-import { hubAnswers, items, noteAnswer, onOutbox, sendWaiting } from './store';
+import type { OutboxItem } from './item';
+import { isServerReachable, listOutbox, noteAnswer, subscribeToOutbox, sendWaiting } from './store';
 
 const TRY_AGAIN_MS = 20_000;
 export type Outbox = {
-  readonly items: readonly Item[];
+  readonly items: readonly OutboxItem[];
   /** Whether the device’s memory was read yet: until then no items says nothing. */ readonly looked: boolean;
   readonly online: boolean;
 };
@@ -16,9 +16,9 @@ export function useOutbox(onTaken?: () => void): Outbox {
   useEffect(() => {
     let current = true;
     let asked = false;
-    const online = (): boolean => navigator.onLine && hubAnswers();
+    const online = (): boolean => navigator.onLine && isServerReachable();
     const look = (): void => {
-      void items().then(
+      void listOutbox().then(
         (list) => {
           if (current) setState({ items: list, looked: true, online: online() });
         },
@@ -26,10 +26,10 @@ export function useOutbox(onTaken?: () => void): Outbox {
       );
     };
     const attempt = async (): Promise<void> => {
-      const waits = (await items().catch(() => [])).some((i) => i.state === 'waiting');
+      const waits = (await listOutbox().catch(() => [])).some((i) => i.state === 'waiting');
       if (navigator.onLine && waits && (await sendWaiting()).taken > 0 && current) onTaken?.();
       // With nothing to send, only asking shows that this page came out of the cache, or that a hub that was away is back.
-      else if (navigator.onLine && !waits && (!asked || !hubAnswers()))
+      else if (navigator.onLine && !waits && (!asked || !isServerReachable()))
         noteAnswer(
           await fetch('/api/health', { cache: 'no-store' }).then(
             (r) => r.ok,
@@ -42,7 +42,7 @@ export function useOutbox(onTaken?: () => void): Outbox {
     const go = (): void => {
       void attempt();
     };
-    const off = onOutbox(look);
+    const off = subscribeToOutbox(look);
     const timer = setInterval(go, TRY_AGAIN_MS);
     const visible = (): void => {
       if (document.visibilityState === 'visible') go();

@@ -1,17 +1,17 @@
-export type Effect = {
+export type EffectLine = {
   readonly rule: string;
   readonly text: string;
   readonly costs: boolean;
   /** It changes nothing. */ readonly none: boolean;
 };
 /** Null effects: it cannot be said, for the reasons beside. Empty: no clock is running. */
-export type Preview = {
-  readonly effects: readonly Effect[] | null;
+export type EntryPreview = {
+  readonly effects: readonly EffectLine[] | null;
   readonly problems: readonly { readonly path: string; readonly message: string }[];
 };
 
 /** What an entry will do to each rule, said before it is kept. */
-export function Effects({ preview }: { preview: Preview | null }) {
+export function Effects({ preview }: { preview: EntryPreview | null }) {
   if (preview?.effects === null)
     return (
       <p className="hint" aria-live="polite">

@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Preview } from './Effects';
+import type { EntryPreview } from './Effects';
 
 const PAUSE_MS = 250;
-const CANNOT_SAY: Preview = {
+const CANNOT_SAY: EntryPreview = {
   effects: null,
   problems: [
     {
@@ -16,9 +16,9 @@ const CANNOT_SAY: Preview = {
 /** What something would do, asked a moment after its last change. @param text what is asked about, as JSON; null: nothing. @returns null: not known yet */
 export function usePreview(
   text: string | null,
-  ask: (text: string) => Promise<Preview>,
-): Preview | null {
-  const [preview, setPreview] = useState<Preview | null>(null);
+  ask: (text: string) => Promise<EntryPreview>,
+): EntryPreview | null {
+  const [preview, setPreview] = useState<EntryPreview | null>(null);
   useEffect(() => {
     let current = true;
     const timer = setTimeout(() => {

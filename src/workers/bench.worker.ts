@@ -6,7 +6,7 @@ import {
   type Carried,
   type InSteps,
   type Offer,
-  type Solved,
+  type SolvedMix,
   type Target,
 } from '@/core/mix/solve';
 import type { Ingredient } from '@/core/mix/ingredient';
@@ -29,7 +29,7 @@ export type BenchTask = { readonly id: number } & (
 export type BenchAnswer = { readonly id: number } & (
   | {
       readonly did: 'solve';
-      readonly solved: Solved | null;
+      readonly solved: SolvedMix | null;
       /** The same as people carry it. */ readonly inSteps: InSteps | null;
     }
   | { readonly did: 'add'; readonly additions: readonly Addition[] }

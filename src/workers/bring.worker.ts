@@ -1,5 +1,5 @@
 import { previewBrought, type Brought, type BroughtPreview } from '@/core/formats/bring';
-import { sha256 } from './sha256';
+import { sha256InWorker } from './sha256';
 
 export type BringTask = {
   readonly id: number;
@@ -10,5 +10,8 @@ export type BringResult = { readonly id: number; readonly preview: BroughtPrevie
 
 /** Half a million readings are read and judged here, so that the page stays awake. */
 self.onmessage = ({ data: { id, brought, unit } }: MessageEvent<BringTask>) => {
-  self.postMessage({ id, preview: previewBrought(brought, unit, sha256) } satisfies BringResult);
+  self.postMessage({
+    id,
+    preview: previewBrought(brought, unit, sha256InWorker),
+  } satisfies BringResult);
 };

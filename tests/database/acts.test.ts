@@ -1,6 +1,6 @@
-import { digestOf } from '@/core/digest/digest';
+import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch, foldSite } from '@/core/log/fold';
-import { reckon } from '@/core/digest/reckon';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import { checkTrail, trailOf } from '@/core/formats/trail';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { createHash } from 'node:crypto';
@@ -26,7 +26,7 @@ const H = 3_600_000;
 const iso = (at: number): string => new Date(at).toISOString();
 const log = async (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) => ({
   id,
-  answer: await door.takeIn({
+  answer: await door.ingestEntry({
     id,
     batch,
     kind: kind as 'note',
@@ -85,17 +85,17 @@ const round = (batch: string, c: number, hoursAgo: number): Promise<string> => {
 };
 const stateOf = async (id: string) => foldBatch(await logRepo(t.app).ofBatch(id));
 const siteState = async () => foldSite(await logRepo(t.app).ofSite(site.id));
-const digest = async (id: string) =>
-  digestOf(await stateOf(id), site, await siteState(), Date.now());
+const snapshot = async (id: string) =>
+  createBatchSnapshot(await stateOf(id), site, await siteState(), Date.now());
 const credit = async (id: string): Promise<number> =>
-  reckon(await stateOf(id), site, await siteState(), Date.now())!.accounts.find(
+  assessBatch(await stateOf(id), site, await siteState(), Date.now())!.rules.find(
     (a) => a.rule.id === 'us-503-pfrp-static',
-  )!.account.verdict.creditedHours;
+  )!.assessment.verdict.creditedHours;
 
 describe('joining', () => {
   test('an unproven heap: the whole starts again, the other is at its end, and both logs say so', async () => {
     const [a, b] = [await heap('A1', 100, 60), await heap('B1', 30, 60)];
-    expect((await digest(a)).rules.some((r) => r.status === 'proven')).toBe(true);
+    expect((await snapshot(a)).rules.some((r) => r.status === 'proven')).toBe(true);
     const preview = await actions.previewEntry({
       id: newId(),
       batch: a,
@@ -110,9 +110,9 @@ describe('joining', () => {
       ]),
     );
     const id = await ok(a, 'merge', { from: b, withProven: false, volumeM3: 4 });
-    expect((await digest(a)).rules.every((r) => r.status !== 'proven')).toBe(true);
-    expect((await digest(a)).volumeM3).toBeCloseTo(8, 6);
-    expect(await digest(b)).toMatchObject({
+    expect((await snapshot(a)).rules.every((r) => r.status !== 'proven')).toBe(true);
+    expect((await snapshot(a)).volumeM3).toBeCloseTo(8, 6);
+    expect(await snapshot(b)).toMatchObject({
       state: 'released',
       situation: { stage: { code: 'ended', reason: 'merged' } },
     });
@@ -136,7 +136,7 @@ describe('joining', () => {
     expect(
       (await log(a, 'merge', { from: good, withProven: true, seeds: false })).answer,
     ).toMatchObject({ ok: true });
-    expect((await digest(a)).rules.every((r) => r.status === 'proven')).toBe(true);
+    expect((await snapshot(a)).rules.every((r) => r.status === 'proven')).toBe(true);
     expect((await log(a, 'merge', { from: a, withProven: true })).answer).toMatchObject({
       ok: false,
       problems: [{ message: expect.stringMatching(/itself/) }],
@@ -185,8 +185,8 @@ describe('joining', () => {
     const [a, b] = [await heap('A3', 100, 60), await heap('B3', 30, 60)];
     const id = await ok(a, 'merge', { from: b, withProven: false });
     await ok(a, 'correction', { target: id, reason: 'it was another heap' }, 0.5);
-    expect((await digest(a)).rules.some((r) => r.status === 'proven')).toBe(true);
-    expect((await digest(b)).situation.stage.code).not.toBe('ended');
+    expect((await snapshot(a)).rules.some((r) => r.status === 'proven')).toBe(true);
+    expect((await snapshot(b)).situation.stage.code).not.toBe('ended');
   });
   test('the same act sent again is done once', async () => {
     const [a, b] = [await heap('A4', 40, 60), await heap('B4', 30, 60)];
@@ -198,7 +198,11 @@ describe('joining', () => {
       by: 'Mo',
       data: { from: b, withProven: false },
     };
-    const answers = await Promise.all([door.takeIn(form), door.takeIn(form), door.takeIn(form)]);
+    const answers = await Promise.all([
+      door.ingestEntry(form),
+      door.ingestEntry(form),
+      door.ingestEntry(form),
+    ]);
     expect(answers.every((x) => x.ok)).toBe(true);
     expect(await logRepo(t.app).ofAct(form.id)).toHaveLength(2);
   });
@@ -209,17 +213,17 @@ describe('splitting', () => {
     const a = await heap('A5', 60, 60);
     const child = newId();
     await ok(a, 'split', { to: child, volumeM3: 1.5, code: 'C5', name: 'C5', bay: '9' }, 1.5);
-    expect(await digest(child)).toMatchObject({
+    expect(await snapshot(child)).toMatchObject({
       name: 'C5',
       bay: '9',
       volumeM3: 1.5,
-      builtAt: (await digest(a)).builtAt,
+      builtAt: (await snapshot(a)).builtAt,
     });
-    expect((await digest(a)).volumeM3).toBeCloseTo(2.5, 6);
+    expect((await snapshot(a)).volumeM3).toBeCloseTo(2.5, 6);
     expect(await credit(child)).toBeCloseTo(await credit(a), 6);
     await round(a, 40, 0.5);
-    expect((await digest(a)).latest?.valueC).toBe(40);
-    expect((await digest(child)).latest?.valueC).toBe(60);
+    expect((await snapshot(a)).latest?.valueC).toBe(40);
+    expect((await snapshot(child)).latest?.valueC).toBe(60);
     // A reading of the shared past that proves wrong is wrong for both.
     const [, early] = (await stateOf(a)).entries.filter((e) => e.kind === 'round');
     const before = await credit(child);
@@ -374,17 +378,17 @@ describe('carried over', () => {
     ]);
     // Leachate brings germs, no seeds: the seeds' clock goes on.
     expect(
-      (await digest(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours,
+      (await snapshot(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours,
     ).toBeGreaterThan(60);
   });
   test('stacked: both say so, and the upper one stands where the lower one does', async () => {
     const [a, b] = [await heap('A9', 40, 60, { bay: '1' }), await heap('B9', 40, 60, { bay: '2' })];
     await ok(a, 'stack', { with: b, layer: 'upper' });
-    expect((await digest(a)).bay).toBe('2');
+    expect((await snapshot(a)).bay).toBe('2');
     expect((await stateOf(b)).own.findLast((e) => e.kind === 'stack')).toMatchObject({
       data: { with: a, layer: 'lower' },
     });
-    expect((await digest(a)).kin).toEqual([
+    expect((await snapshot(a)).kin).toEqual([
       expect.objectContaining({ kind: 'stack', from: a, to: b }),
     ]);
   });

@@ -8,14 +8,14 @@ import { aSite, freshDatabase } from '../support/database';
 
 /** What the hub's door takes, what it refuses, and what a repeat is. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
-let door: typeof import('@/features/entry/server/door');
+let door: typeof import('@/features/entry/server/ingest-entry');
 let receive: typeof import('@/features/entry/server/receive').receive;
 let photos: typeof import('@/features/entry/server/photos');
 beforeAll(async () => {
   t = await freshDatabase();
   process.env.DATABASE_URL = t.appUrl;
   await aSite(t.app);
-  door = await import('@/features/entry/server/door');
+  door = await import('@/features/entry/server/ingest-entry');
   ({ receive } = await import('@/features/entry/server/receive'));
   photos = await import('@/features/entry/server/photos');
 }, 30_000);
@@ -37,7 +37,7 @@ const point = (id: string, zone = 'core', depthM = 0.9) => ({
 async function aHeap(): Promise<string> {
   const id = newId();
   expect(
-    await door.takeIn({
+    await door.ingestEntry({
       id,
       batch: id,
       kind: 'opened',
@@ -84,7 +84,7 @@ describe('the same entry again', () => {
   test('is done, once, whenever and however often it is sent, also all at one time', async () => {
     const heap = await aHeap();
     const form = round(heap, { P1: 60, P2: 58, P3: 57 });
-    const answers = await Promise.all(Array.from({ length: 6 }, () => door.takeIn(form)));
+    const answers = await Promise.all(Array.from({ length: 6 }, () => door.ingestEntry(form)));
     expect(answers.filter((a) => a.ok && !a.already)).toHaveLength(1);
     expect(answers.every((a) => a.ok)).toBe(true);
     expect(await logRepo(t.app).ofBatch(heap)).toHaveLength(2);
@@ -92,21 +92,21 @@ describe('the same entry again', () => {
   test('stamped a little ahead, it is still known again', async () => {
     const heap = await aHeap();
     const form = round(heap, { P1: 60 }, {}, Date.now() + 60_000);
-    expect(await door.takeIn(form)).toEqual({ ok: true, already: false });
+    expect(await door.ingestEntry(form)).toEqual({ ok: true, already: false });
     await new Promise((r) => {
       setTimeout(r, 30);
     });
-    expect(await door.takeIn(form)).toEqual({ ok: true, already: true });
+    expect(await door.ingestEntry(form)).toEqual({ ok: true, already: true });
   });
   test('with other content under its id it is refused, and what the log holds stays', async () => {
     const heap = await aHeap();
     const form = round(heap, { P1: 60 });
-    await door.takeIn(form);
+    await door.ingestEntry(form);
     const other = {
       ...form,
       data: { ...form.data, readings: form.data.readings.map((r) => ({ ...r, value: 66 })) },
     };
-    const answer = await door.takeIn(other);
+    const answer = await door.ingestEntry(other);
     expect(answer).toMatchObject({
       ok: false,
       problems: [
@@ -118,7 +118,7 @@ describe('the same entry again', () => {
         },
       ],
     });
-    expect(await door.takeIn({ ...form, by: 'Jo' })).toMatchObject({ ok: false });
+    expect(await door.ingestEntry({ ...form, by: 'Jo' })).toMatchObject({ ok: false });
     expect(foldBatch(await logRepo(t.app).ofBatch(heap)).readings.map((r) => r.value)).toEqual([
       60,
     ]);
@@ -126,8 +126,8 @@ describe('the same entry again', () => {
   test('the ids of its readings are its own too', async () => {
     const heap = await aHeap();
     const form = round(heap, { P1: 60 });
-    await door.takeIn(form);
-    expect(await door.takeIn({ ...form, id: newId() })).toMatchObject({
+    await door.ingestEntry(form);
+    expect(await door.ingestEntry({ ...form, id: newId() })).toMatchObject({
       ok: false,
       problems: [{ path: 'data.readings' }],
     });
@@ -138,7 +138,7 @@ describe('places', () => {
   test('a place that was given up while a phone had no signal still takes its reading; one that never was does not', async () => {
     const heap = await aHeap();
     expect(
-      await door.takeIn({
+      await door.ingestEntry({
         id: newId(),
         batch: heap,
         kind: 'plan',
@@ -147,7 +147,7 @@ describe('places', () => {
         data: { points: [point('P1'), point('P2', 'middle', 0.6)] },
       }),
     ).toMatchObject({ ok: true });
-    expect(await door.takeIn(round(heap, { P1: 60, P3: 51 }))).toMatchObject({ ok: true });
+    expect(await door.ingestEntry(round(heap, { P1: 60, P3: 51 }))).toMatchObject({ ok: true });
     const state = foldBatch(await logRepo(t.app).ofBatch(heap));
     expect([
       state.plan.map((p) => p.id),
@@ -158,7 +158,7 @@ describe('places', () => {
       ['P1', 'P2', 'P3'],
       ['P1', 'P3'],
     ]);
-    expect(await door.takeIn(round(heap, { P9: 51 }))).toMatchObject({
+    expect(await door.ingestEntry(round(heap, { P9: 51 }))).toMatchObject({
       ok: false,
       problems: [
         { path: 'data.readings[0].point', message: expect.stringMatching(/no place ‘P9’/) },
@@ -167,9 +167,16 @@ describe('places', () => {
   });
   test('a place with readings cannot become another place', async () => {
     const heap = await aHeap();
-    await door.takeIn(round(heap, { P1: 60 }));
+    await door.ingestEntry(round(heap, { P1: 60 }));
     const plan = (points: object[]) =>
-      door.takeIn({ id: newId(), batch: heap, kind: 'plan', at: null, by: 'Mo', data: { points } });
+      door.ingestEntry({
+        id: newId(),
+        batch: heap,
+        kind: 'plan',
+        at: null,
+        by: 'Mo',
+        data: { points },
+      });
     expect(await plan([point('P1', 'edge', 0.9)])).toMatchObject({
       ok: false,
       problems: [{ message: expect.stringMatching(/is a new place/) }],
@@ -190,7 +197,7 @@ describe('impossible input', () => {
     ['2026-03-29T01:30', /never showed/],
   ])('a time of %s', async (at, says) => {
     const heap = await aHeap();
-    expect(await door.takeIn({ ...round(heap, { P1: 60 }), at })).toMatchObject({
+    expect(await door.ingestEntry({ ...round(heap, { P1: 60 }), at })).toMatchObject({
       ok: false,
       problems: [{ path: 'at', message: expect.stringMatching(says) }],
     });
@@ -199,7 +206,7 @@ describe('impossible input', () => {
     const heap = await aHeap();
     const form = round(heap, { P1: 60 });
     const withReading = (more: object) =>
-      door.takeIn({
+      door.ingestEntry({
         ...form,
         id: newId(),
         data: { ...form.data, readings: [{ ...form.data.readings[0]!, ...more }] },
@@ -211,7 +218,7 @@ describe('impossible input', () => {
     });
     expect(await withReading({ value: Number.NaN })).toMatchObject({ ok: false });
     expect(
-      await door.takeIn({
+      await door.ingestEntry({
         id: newId(),
         batch: heap,
         kind: 'position',
@@ -221,7 +228,7 @@ describe('impossible input', () => {
       }),
     ).toMatchObject({ ok: false });
     for (const junk of [null, 'x', 7, {}, { id: 'x' }, { id: newId(), kind: 'delete' }])
-      expect(await door.takeIn(junk as never)).toMatchObject({ ok: false });
+      expect(await door.ingestEntry(junk as never)).toMatchObject({ ok: false });
   });
 });
 
@@ -299,7 +306,7 @@ describe('a check of a thermometer', () => {
       id = newId(),
     ): Promise<string> => {
       expect(
-        await door.takeIn({
+        await door.ingestEntry({
           id,
           batch: kind === 'opened' ? id : batch,
           kind: kind as never,
@@ -450,8 +457,8 @@ describe('photos', () => {
       by: 'Mo',
       data: { sha256, width: 10, height: 10 },
     });
-    expect(await door.takeIn(entry('0'.repeat(64)))).toMatchObject({ ok: false, again: true });
-    expect(await door.takeIn(entry((await put(await lying())).answer.sha256))).toMatchObject({
+    expect(await door.ingestEntry(entry('0'.repeat(64)))).toMatchObject({ ok: false, again: true });
+    expect(await door.ingestEntry(entry((await put(await lying())).answer.sha256))).toMatchObject({
       ok: true,
     });
   });
@@ -473,13 +480,13 @@ describe('photos', () => {
       },
     });
     const up = (await put(await lying())).answer.sha256;
-    expect(await door.takeIn(load([up, '0'.repeat(64)]))).toMatchObject({
+    expect(await door.ingestEntry(load([up, '0'.repeat(64)]))).toMatchObject({
       ok: false,
       again: true,
       problems: [{ path: 'data.photos' }],
     });
     const kept = load([up]);
-    expect(await door.takeIn(kept)).toEqual({ ok: true, already: false });
+    expect(await door.ingestEntry(kept)).toEqual({ ok: true, already: false });
     const change = {
       id: newId(),
       batch: null,
@@ -488,8 +495,8 @@ describe('photos', () => {
       by: 'Mo',
       data: { load: kept.id, photos: ['0'.repeat(64)] },
     };
-    expect(await door.takeIn(change)).toMatchObject({ ok: false, again: true });
-    expect(await door.takeIn({ ...change, data: { load: kept.id, photos: [up] } })).toEqual({
+    expect(await door.ingestEntry(change)).toMatchObject({ ok: false, again: true });
+    expect(await door.ingestEntry({ ...change, data: { load: kept.id, photos: [up] } })).toEqual({
       ok: true,
       already: false,
     });

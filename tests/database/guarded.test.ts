@@ -10,13 +10,13 @@ jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
 /** What must never come twice, never break the log, and never go out unknowing. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
-let door: typeof import('@/features/entry/server/door');
+let door: typeof import('@/features/entry/server/ingest-entry');
 let receive: typeof import('@/features/entry/server/receive').receive;
 let bringIn: typeof import('@/features/bring/server/bring-in').bringIn;
 beforeAll(async () => {
   t = await freshDatabase();
   process.env.DATABASE_URL = t.appUrl;
-  door = await import('@/features/entry/server/door');
+  door = await import('@/features/entry/server/ingest-entry');
   ({ receive } = await import('@/features/entry/server/receive'));
   ({ bringIn } = await import('@/features/bring/server/bring-in'));
 }, 30_000);
@@ -109,7 +109,7 @@ describe('an import', () => {
 async function aHeap(more: object = {}): Promise<string> {
   const id = newId();
   expect(
-    await door.takeIn({
+    await door.ingestEntry({
       id,
       batch: id,
       kind: 'opened',
@@ -126,7 +126,7 @@ async function aHeap(more: object = {}): Promise<string> {
     }),
   ).toEqual({ ok: true, already: false });
   expect(
-    await door.takeIn({
+    await door.ingestEntry({
       id: newId(),
       batch: id,
       kind: 'built',
@@ -138,7 +138,7 @@ async function aHeap(more: object = {}): Promise<string> {
   return id;
 }
 const say = (batch: string, kind: string, data: object, hoursAgo = 1, id = newId()) =>
-  door.takeIn({
+  door.ingestEntry({
     id,
     batch,
     kind: kind as 'note',

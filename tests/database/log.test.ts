@@ -2,7 +2,7 @@ import { sql, type Kysely } from 'kysely';
 import { claimOf } from '@/core/advice/claim';
 import { localParts } from '@/core/quantity/calendar';
 import { layUpDemo } from '../../demo/lay-up';
-import { MOUND_STATES } from '@/core/digest/digest';
+import { MOUND_STATES } from '@/core/snapshot/batch-snapshot';
 import type { NewEntry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { batchFileOf } from '@/core/formats/batch-file-of';
@@ -329,7 +329,7 @@ describe('snapshots and the demo', () => {
       )!;
       const verdicts = (f: typeof file, asOf?: number) =>
         rulingsOf(preparedOf(f, asOf), rulesForMethod(file.batch.method)).map(
-          (r) => r.account.verdict,
+          (r) => r.assessment.verdict,
         );
       expect(verdicts(again, now)).toEqual(verdicts(file, now));
       expect(verdicts(again)).toEqual(verdicts(file));

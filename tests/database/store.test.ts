@@ -1,4 +1,4 @@
-import { digestOf } from '@/core/digest/digest';
+import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { trailOf, checkTrail } from '@/core/formats/trail';
@@ -27,7 +27,7 @@ const log = async (
   { batch = null as string | null, hoursAgo = 1, id = newId(), by = 'Mo' } = {},
 ) => ({
   id,
-  answer: await door.takeIn({
+  answer: await door.ingestEntry({
     id,
     batch,
     kind: kind as 'note',
@@ -226,7 +226,7 @@ describe('building', () => {
       { batch, hoursAgo: 2 },
     );
     expect((await store()).loads.find((l) => l.id === dung)!.leftLitres).toBe(1620);
-    const d = digestOf(
+    const d = createBatchSnapshot(
       foldBatch(await logRepo(t.app).ofBatch(batch)),
       site,
       foldSite(await logRepo(t.app).ofSite(site.id)),
@@ -261,7 +261,7 @@ describe('building', () => {
       { batch: id, id },
     );
     await ok('built', {}, { batch: id, hoursAgo: 240 });
-    const d = digestOf(
+    const d = createBatchSnapshot(
       foldBatch(await logRepo(t.app).ofBatch(id)),
       site,
       foldSite(await logRepo(t.app).ofSite(site.id)),

@@ -7,7 +7,7 @@ import { layUpDemo } from '../../demo/lay-up';
 import type { Entry } from '@/core/log/entry';
 import { foldSite } from '@/core/log/fold';
 import { toCelsius } from '@/core/quantity/units';
-import { digestOf } from '@/core/digest/digest';
+import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
 import type { StoreState } from '@/core/mix/store';
@@ -27,17 +27,17 @@ import {
   waitText,
   type App,
 } from '../support/app';
-import { roadTo, type Road } from '../support/road';
+import { startFlakyProxy, type FlakyProxy } from '../support/flaky-proxy';
 
 /** Rounds in the field: a phone of 390 × 844, touched, four times slower than this machine, on a road that can be cut. */
 let app: App;
-let road: Road;
+let proxy: FlakyProxy;
 let tmp: string;
 let site: Site;
 const heaps: Record<string, string> = {};
 beforeAll(async () => {
   app = await startApp();
-  road = await roadTo(app.port);
+  proxy = await startFlakyProxy(app.port);
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'field-'));
   await layUpDemo(app.database.admin, Date.now());
   site = (await siteRepo(app.database.app).only())!;
@@ -47,15 +47,15 @@ beforeAll(async () => {
   }
 }, 120_000);
 afterAll(async () => {
-  road?.close();
+  proxy?.close();
   await app?.stop();
   if (tmp) fs.rmSync(tmp, { recursive: true, force: true });
 }, 60_000);
 /** Phones of a test that failed are put out, lest they send what they hold into the next. */
 const phones: { browser: Browser }[] = [];
 afterEach(async () => {
-  road.state = 'clear';
-  road.worker = true;
+  proxy.state = 'clear';
+  proxy.worker = true;
   for (const p of phones.splice(0)) await closed(p.browser);
 }, 60_000);
 
@@ -78,7 +78,7 @@ async function phone(name: string, options: { clockAheadMs?: number; slow?: bool
       deviceScaleFactor: 2,
     });
     if (options.slow ?? true) await page.emulateCPUThrottling(4);
-    await page.setCookie({ name: 'zh_by', value: name, url: road.base });
+    await page.setCookie({ name: 'zh_by', value: name, url: proxy.base });
     if (options.clockAheadMs)
       await page.evaluateOnNewDocument((ms) => {
         const real = Date.now.bind(Date);
@@ -187,7 +187,7 @@ const kept = (p: Phone): Promise<void> =>
 test('a round of five places with squeeze and smell takes at most 12 taps beyond the digits, and nothing scrolls away under the finger', async () => {
   const p = await phone('Mo');
   const from = Date.now();
-  await open(p.page, `${road.base}/round`);
+  await open(p.page, `${proxy.base}/round`);
   await waitText(p.page, 'main', /Start with/);
   expect(await axe(p.page)).toEqual([]);
   // At some hours of the day one heap alone is due, and none would be next.
@@ -238,18 +238,18 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
 
 test('offline: a round of three heaps, the browser closed and opened, the network back: everything is there, once', async () => {
   const p = await phone('Ana');
-  await open(p.page, road.base);
+  await open(p.page, proxy.base);
   await kept(p);
-  road.state = 'down';
+  proxy.state = 'down';
   const from = Date.now();
 
   // With nothing to send yet, a page out of the cache says that it is one.
-  await open(p.page, `${road.base}/batch/${heaps.Curlew}`);
+  await open(p.page, `${proxy.base}/batch/${heaps.Curlew}`);
   await waitText(p.page, '[data-testid=device-bar]', /No signal\.\s+This page is as of/);
   // Whom to call stands there too.
-  await open(p.page, `${road.base}/fire`);
+  await open(p.page, `${proxy.base}/fire`);
   await waitText(p.page, 'main', /Keep people back[^]*Fire service[^]*01632 960112/);
-  await open(p.page, `${road.base}/round`);
+  await open(p.page, `${proxy.base}/round`);
   await tap(p, 'All (');
   await tap(p, 'Start with');
   await tap(p, 'Skip air');
@@ -278,12 +278,12 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   await p.restart();
 
   // The yard, a heap and the round open with nothing behind them; what was kept is there.
-  await open(p.page, road.base);
+  await open(p.page, proxy.base);
   await waitText(p.page, 'main', /can’t wait/);
   await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*as of[^]*4 entries wait/);
-  await open(p.page, `${road.base}/batch/${heaps.Egret}`);
+  await open(p.page, `${proxy.base}/batch/${heaps.Egret}`);
   await waitText(p.page, 'h1', /Egret/);
-  await open(p.page, `${road.base}/round`);
+  await open(p.page, `${proxy.base}/round`);
   await tap(p, `Go on with ${read[2]}`);
   await waitText(p.page, 'main', new RegExp(`1 of 5[^]*Keep ${third[1]![0]}, go to P3`));
   await typeIn(p, third[1]!.slice(1));
@@ -294,7 +294,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   }
   await tap(p, 'Done, on to');
   await waitText(p.page, 'main', /Type P1/);
-  await open(p.page, `${road.base}/waiting`);
+  await open(p.page, `${proxy.base}/waiting`);
   await waitText(
     p.page,
     '[data-testid=waiting-list]',
@@ -305,7 +305,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   expect(await axe(p.page)).toEqual([]);
   expect(await since(read[0]!, from)).toEqual([]);
 
-  road.state = 'clear';
+  proxy.state = 'clear';
   await press(p.page, 'Try now');
   await waitText(p.page, 'main', /Nothing waits here/);
   expect(await waiting(p)).toBe(0);
@@ -320,7 +320,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
     expect(round!.at).toBeLessThan(round!.recordedAt);
     expect(round!.kind === 'round' && round!.data.readings.length).toBe(5);
   }
-  await open(p.page, `${road.base}/batch/${heaps[read[0]!]}`);
+  await open(p.page, `${proxy.base}/batch/${heaps[read[0]!]}`);
   await waitText(
     p.page,
     '[data-testid=log]',
@@ -330,21 +330,21 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
 
 test('answers that are lost on the way: sent again until it is known, kept once', async () => {
   const p = await phone('Bea');
-  await open(p.page, `${road.base}/round#${heaps.Ibis}`);
+  await open(p.page, `${proxy.base}/round#${heaps.Ibis}`);
   await waitText(p.page, 'main', /Type P1/);
   const from = Date.now();
-  road.state = 'lose-answers';
+  proxy.state = 'lose-answers';
   await readFive(p, ['61', '62.5', '60', '57', '59']);
   await tap(p, 'Sour');
   await tap(p, 'Keep this round');
-  await wait('no answer was lost', async () => road.lost >= 1);
+  await wait('no answer was lost', async () => proxy.lost >= 1);
   expect(await since('Ibis', from)).toHaveLength(2);
   await wait('it does not wait', async () => (await waiting(p)) === 2);
   // The page is closed without having heard; the worker or the next page sends it again.
   await p.restart();
-  await open(p.page, road.base);
-  await wait('it was not sent again', async () => road.lost >= 2, 60);
-  road.state = 'clear';
+  await open(p.page, proxy.base);
+  await wait('it was not sent again', async () => proxy.lost >= 2, 60);
+  proxy.state = 'clear';
   await p.page.reload();
   await wait('it still waits', async () => (await waiting(p)) === 0, 60);
   expect((await since('Ibis', from)).map((e) => e.kind)).toEqual(['round', 'observation']);
@@ -355,7 +355,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
   const [a, b] = [await phone('Kit', { slow: false }), await phone('Lou', { slow: false })];
   const from = Date.now();
   for (const p of [a, b]) {
-    await open(p.page, `${road.base}/round`);
+    await open(p.page, `${proxy.base}/round`);
     await tap(p, 'All (');
     await tap(p, 'Start with');
     await tap(p, 'Skip air');
@@ -386,14 +386,14 @@ test('two phones on one round: the second joins, each reads its part, and what t
     async () => (await since(name, from)).filter((e) => e.kind === 'round').length === 2,
   );
   const entries = await logOf(name);
-  const digest = digestOf(
+  const snapshot = createBatchSnapshot(
     foldBatch(entries),
     site,
     foldSite(await logRepo(app.database.app).ofSite(site.id)),
     Date.now(),
   );
-  expect(digest.latest).toMatchObject({ points: 5, complete: true });
-  expect(digest.latest!.valueC).toBeCloseTo(Number(values[3]), 0); // less what T2 was found to be off
+  expect(snapshot.latest).toMatchObject({ points: 5, complete: true });
+  expect(snapshot.latest!.valueC).toBeCloseTo(Number(values[3]), 0); // less what T2 was found to be off
   // The first goes on; the second sees it and goes past.
   const second = await heapName(a);
   await readFive(a, await asBefore(second));
@@ -402,7 +402,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
     'the second heap did not arrive',
     async () => (await since(second, from)).length === 1,
   );
-  await open(b.page, `${road.base}/round`);
+  await open(b.page, `${proxy.base}/round`);
   await waitText(
     b.page,
     '[data-testid=route]',
@@ -412,9 +412,9 @@ test('two phones on one round: the second joins, each reads its part, and what t
 }, 180_000);
 
 test('a phone whose clock is twenty minutes ahead: its times are put right, and the log says so', async () => {
-  road.worker = false;
+  proxy.worker = false;
   const p = await phone('Gus', { clockAheadMs: 20 * 60_000, slow: false });
-  await open(p.page, `${road.base}/round#${heaps.Finch}`);
+  await open(p.page, `${proxy.base}/round#${heaps.Finch}`);
   await waitText(
     p.page,
     '[data-testid=device-bar]',
@@ -436,7 +436,7 @@ test('a phone whose clock is twenty minutes ahead: its times are put right, and 
 
 test('an id that the log holds with other content is refused, shown, and never overwritten; mended it goes up', async () => {
   const p = await phone('Ivy', { slow: false });
-  await open(p.page, `${road.base}/waiting`);
+  await open(p.page, `${proxy.base}/waiting`);
   // Only now has the page laid up its store on this phone.
   await waitText(p.page, 'main', /Nothing waits here/);
   const held = (await logOf('Heron')).findLast((e) => e.kind === 'round')!;
@@ -485,7 +485,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   expect(await axe(p.page)).toEqual([]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
   // With no signal the mended one waits here: at no moment is neither of the two on the phone.
-  road.state = 'down';
+  proxy.state = 'down';
   await p.page.evaluate(() => {
     const said = new Set<string>();
     Object.assign(window, { said });
@@ -505,7 +505,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   ).toEqual([]);
   expect(await waiting(p)).toBe(1);
   expect(await since('Heron', from)).toEqual([]);
-  road.state = 'clear';
+  proxy.state = 'clear';
   await wait('it did not go up by itself', async () => (await waiting(p)) === 0);
   await waitText(p.page, 'main', /Nothing waits here/);
   expect(await since('Heron', from)).toMatchObject([
@@ -517,7 +517,7 @@ test('an id that the log holds with other content is refused, shown, and never o
 test('°F on a °C thermometer, a fire, a photo, a text that is none, forty megabytes', async () => {
   const p = await phone('Noa', { slow: false });
   const from = Date.now();
-  await open(p.page, `${road.base}/round#${heaps.Goshawk}`);
+  await open(p.page, `${proxy.base}/round#${heaps.Goshawk}`);
   await waitText(p.page, 'main', /Type P1/);
   await typeIn(p, '160');
   await tap(p, 'Keep 160, go to');
@@ -596,7 +596,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
 
 test('at the gate with no signal: a load and its two photos wait together, and lie in the store when there is one', async () => {
   const p = await phone('Ada', { slow: false });
-  await open(p.page, `${road.base}/store/take-in`);
+  await open(p.page, `${proxy.base}/store/take-in`);
   await kept(p);
   await wait(
     'the gate was not kept',
@@ -608,8 +608,8 @@ test('at the gate with no signal: a load and its two photos wait together, and l
       ),
     90,
   );
-  road.state = 'down';
-  await p.page.goto(`${road.base}/store/take-in`);
+  proxy.state = 'down';
+  await p.page.goto(`${proxy.base}/store/take-in`);
   await waitText(p.page, 'h1', /Take in a load/);
   await fill(p.page, 'What is it?', 'hen-house');
   await tap(p, 'Hen-house litter');
@@ -639,7 +639,7 @@ test('at the gate with no signal: a load and its two photos wait together, and l
   await tap(p, 'Log this load');
   await wait('it does not wait on the phone', async () => (await waiting(p)) === 3);
   expect((await store()).loads.filter((l) => l.by === 'Ada')).toEqual([]);
-  road.state = 'clear';
+  proxy.state = 'clear';
   await wait('not all went up', async () => (await waiting(p)) === 0, 60);
   const [load] = (await store()).loads.filter((l) => l.by === 'Ada');
   expect(load).toMatchObject({
@@ -647,7 +647,7 @@ test('at the gate with no signal: a load and its two photos wait together, and l
     photos: [expect.stringMatching(/^[0-9a-f]{64}$/), expect.stringMatching(/^[0-9a-f]{64}$/)],
   });
   expect(new Set(load!.photos).size).toBe(2);
-  await open(p.page, `${road.base}/store/${load!.id}`);
+  await open(p.page, `${proxy.base}/store/${load!.id}`);
   await wait('the photos are not shown', () =>
     p.page.$$eval(
       'main img',

@@ -232,7 +232,8 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   for (const [rule, status] of Object.entries(shown))
     expect([
       rule,
-      rulingsOf(preparedOf(parsed.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status,
+      rulingsOf(preparedOf(parsed.file, Date.now()), [findRule(rule)!])[0]!.assessment.verdict
+        .status,
     ]).toEqual([rule, status]);
   // The same from the terminal, with no server and no database.
   const out = JSON.parse(
@@ -260,8 +261,8 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   );
   if (!again.ok) throw new Error('refused');
   const rules = Object.keys(shown).map((id) => findRule(id)!);
-  expect(rulingsOf(preparedOf(again.file), rules).map((r) => r.account.verdict)).toEqual(
-    rulingsOf(preparedOf(parsed.file), rules).map((r) => r.account.verdict),
+  expect(rulingsOf(preparedOf(again.file), rules).map((r) => r.assessment.verdict)).toEqual(
+    rulingsOf(preparedOf(parsed.file), rules).map((r) => r.assessment.verdict),
   );
   const csv = await page.evaluate(async () =>
     (await fetch(`${location.pathname}/readings`)).text(),
@@ -322,7 +323,8 @@ describe('the demo', () => {
     for (const [rule, status] of Object.entries(await statuses(page, 'main')))
       expect([
         rule,
-        rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.account.verdict.status,
+        rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.assessment.verdict
+          .status,
       ]).toEqual([rule, status]);
     await press(page, '°F');
     await waitText(page, '[data-testid=verdict]', /131 °F/);

@@ -21,7 +21,7 @@ beforeAll(async () => {
     .selectFrom('batch_snapshot')
     .select(['batch', 'digest'])
     .execute();
-  for (const { batch, digest } of rows) ids[digest.code] = batch;
+  for (const { batch, digest: snapshot } of rows) ids[snapshot.code] = batch;
 }, 90_000);
 afterAll(async () => {
   await app?.stop();

@@ -19,14 +19,14 @@ import {
   profileOf,
   temperatureAt,
   type Profile,
-  type Range,
+  type ShareRange,
   type Surface,
 } from '@/core/evidence/hot-share';
 import { logsOfStages, neverHot, overShare, survivors } from '@/core/evidence/mixing';
 import { drySpans } from '@/core/evidence/moisture';
 import { SPECIES } from '@/core/evidence/species';
 import type { BatchEvent, Evidence } from '@/core/evidence/types';
-import { account, prepare } from '@/core/evidence/verdict';
+import { assessRule, prepare } from '@/core/evidence/verdict';
 import { add, at, evidence, flat, H, holdRule, round, steady, turn } from '../support/evidence';
 
 /** D(T) of 40 CFR 503.32(a)(3)(ii)(A), 7 % solids or more, worked by hand from 131 700 000 / 10^(0.1400·T); equation from memory. */
@@ -188,8 +188,8 @@ describe('hot share', () => {
         ...more,
       },
     );
-  const of = (e: Evidence): Range | null => hotShare(prepare(e, at(9)));
-  const expectRange = (found: Range | null, low: number, high: number): void => {
+  const of = (e: Evidence): ShareRange | null => hotShare(prepare(e, at(9)));
+  const expectRange = (found: ShareRange | null, low: number, high: number): void => {
     expect(found![0]).toBeCloseTo(low, 12);
     expect(found![1]).toBeCloseTo(high, 12);
   };
@@ -254,7 +254,7 @@ describe('hot share', () => {
     expect(isTooWide(hotShareOf(profile))).toBe(true);
     const lambda = mostTellingDepth(profile);
     expect((1 - lambda) ** 2).toBeCloseTo((1 + 0.4 ** 2) / 2, 12);
-    const readThere = (c: number): Range =>
+    const readThere = (c: number): ShareRange =>
       hotShareOf({ ...profile, depths: [{ lambda, c }, ...profile.depths] });
     for (const c of [20, 45, 54, 56, 65]) expect(isTooWide(readThere(c))).toBe(false);
   });
@@ -297,7 +297,7 @@ describe('hot share', () => {
       fc.property(
         fc.array(fc.integer({ min: 20, max: 75 }), { minLength: 3, maxLength: 3 }),
         (values) => {
-          const share = (up: number): Range => of(heap(values.map((v) => v + up)))!;
+          const share = (up: number): ShareRange => of(heap(values.map((v) => v + up)))!;
           const [before, after] = [share(0), share(3)];
           for (const i of [0, 1] as const)
             expect(after[i]).toBeGreaterThanOrEqual(before[i] - 1e-12);
@@ -362,7 +362,7 @@ describe('mixing', () => {
     const prepared = prepare(e, at(96));
     const stages = logsOfStages(
       prepared,
-      account(prepared, holdRule({ hours: 400 })),
+      assessRule(prepared, holdRule({ hours: 400 })),
       PATHOGEN_LINE,
       'germs',
     );

@@ -3,12 +3,12 @@ import ICAL from 'ical.js';
 import { TheilSenRegression } from 'ml-regression-theil-sen';
 import { solve as yalps, type Constraint } from 'yalps';
 import {
-  planAhead,
-  programmeOf,
-  type AheadDay,
+  scheduleTurnings,
+  buildProgramme,
+  type WorkDay,
   type Job,
   type Programme,
-} from '@/core/advice/ahead';
+} from '@/core/advice/scheduler';
 import { theilSen } from '@/core/advice/trend';
 import { feedText, type FeedItem } from '@/features/plan/server/feed';
 import { solve } from '@/features/plan/server/queries';
@@ -16,7 +16,7 @@ import { solve } from '@/features/plan/server/queries';
 /** The plan against another solver and against trying everything; the slope and the calendar against other libraries. */
 const DAY = 86_400_000;
 const START = Date.UTC(2026, 4, 18);
-const days = (n: number, crew: number, machine: number): AheadDay[] =>
+const days = (n: number, crew: number, machine: number): WorkDay[] =>
   Array.from({ length: n }, (_, i) => ({
     start: START + i * DAY,
     work: START + i * DAY + DAY / 2,
@@ -79,7 +79,7 @@ const jobsOf = (
 function costOf(
   jobs: readonly Job[],
   chosen: readonly number[],
-  all: readonly AheadDay[],
+  all: readonly WorkDay[],
   base: number,
 ): number {
   let cost = 0;
@@ -101,7 +101,7 @@ function costOf(
   });
   return cost;
 }
-function cheapest(jobs: readonly Job[], all: readonly AheadDay[], base: number): number {
+function cheapest(jobs: readonly Job[], all: readonly WorkDay[], base: number): number {
   let best = Infinity;
   const walk = (i: number, chosen: number[]): void => {
     if (i === jobs.length) {
@@ -137,7 +137,7 @@ test('the plan costs what the cheapest of all plans costs, tried one by one; and
       fc.integer({ min: 0, max: 120 }),
       async (list, crew, machine) => {
         const [jobs, all] = [jobsOf(list), days(7, crew, machine)];
-        const plan = await planAhead(jobs, all, 20, solve);
+        const plan = await scheduleTurnings(jobs, all, 20, solve);
         expect(plan.solved).toBe(true);
         const chosen = plan.jobs.map((j) => j.day);
         plan.jobs.forEach((j, i) => {
@@ -149,7 +149,7 @@ test('the plan costs what the cheapest of all plans costs, tried one by one; and
         const best = cheapest(jobs, all, 20);
         // The solver stops a hundredth from the best.
         expect(costOf(jobs, chosen, all, 20)).toBeLessThanOrEqual(best * 1.0101 + 1e-6);
-        expect(byYalps(programmeOf(jobs, all, 20))).toBeCloseTo(best, 5);
+        expect(byYalps(buildProgramme(jobs, all, 20))).toBeCloseTo(best, 5);
       },
     ),
     { seed: 9, numRuns: 60 },

@@ -113,7 +113,7 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
   const parsed = readBatchFile(b.text);
   if (!parsed.ok) throw new Error('unreadable');
   const verdict = rulingsOf(preparedOf(parsed.file, at(110)), [findRule('us-503-pfrp-static')!])[0]!
-    .account.verdict;
+    .assessment.verdict;
   expect(verdict.status).toBe('proven');
   expect(raw).toMatch(
     /PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./,
@@ -214,7 +214,7 @@ test('the self-checking page makes the same record from the file alone, and from
   const verdicts = recordOf(foreign, foreign.latest, 'C').verdicts;
   for (const v of verdicts)
     expect(v.status).toBe(
-      rulingsOf(preparedOf(foreign.file, foreign.latest), [findRule(v.id)!])[0]!.account.verdict
+      rulingsOf(preparedOf(foreign.file, foreign.latest), [findRule(v.id)!])[0]!.assessment.verdict
         .status,
     );
   expect(verdicts.length).toBeGreaterThan(3);

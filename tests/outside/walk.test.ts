@@ -6,8 +6,8 @@ import { foldBatch, foldSite } from '@/core/log/fold';
 import { prepare } from '@/core/evidence/verdict';
 import { parseEntryForm, type EntryForm } from '@/features/entry/input';
 import { logLines } from '@/features/entry/view';
-import { numberIn, rangeIn, typed } from '@/features/round/pad';
-import type { FieldHeap, FieldSheet } from '@/features/round/sheet';
+import { numberIn, rangeIn, appendKey } from '@/features/round/pad';
+import type { RoundHeap, OfflineRoundData } from '@/features/round/offline-round-data';
 import {
   doneElsewhere,
   entriesOf,
@@ -26,10 +26,10 @@ import {
   startWalk,
   takeBack,
   unfinished,
-  type Kept,
+  type KeptReading,
   type Out,
-  type Walk,
-} from '@/features/round/walk';
+  type RoundWalk,
+} from '@/features/round/round-walk';
 import { v7 } from 'uuid';
 
 /** The walk over a site as a phone keeps it, and what the hub makes of what it sends. */
@@ -42,7 +42,7 @@ const places = (['core', 'middle', 'middle', 'edge', 'edge'] as const).map((zone
   zone,
   last: null,
 }));
-const heap = (id: string, name: string, more: Partial<FieldHeap> = {}): FieldHeap => ({
+const heap = (id: string, name: string, more: Partial<RoundHeap> = {}): RoundHeap => ({
   id,
   code: name[0]!,
   name,
@@ -50,7 +50,7 @@ const heap = (id: string, name: string, more: Partial<FieldHeap> = {}): FieldHea
   reason: '',
   due: true,
   notNow: null,
-  picture: {} as FieldHeap['picture'],
+  picture: {} as RoundHeap['picture'],
   shape: 'dome',
   coreDepthM: 0.9,
   lengthM: null,
@@ -63,7 +63,7 @@ const heap = (id: string, name: string, more: Partial<FieldHeap> = {}): FieldHea
   hot: false,
   ...more,
 });
-const sheet: FieldSheet = {
+const data: OfflineRoundData = {
   now: NOW,
   site: { name: 'Hopyard Corner', timeZone: 'Europe/London' },
   unit: 'C',
@@ -74,14 +74,21 @@ const sheet: FieldSheet = {
   instruments: [],
   air: null,
 };
-const begin = (more: Partial<Parameters<typeof startWalk>[2]> = {}, now = NOW, s = sheet): Walk =>
+const begin = (
+  more: Partial<Parameters<typeof startWalk>[2]> = {},
+  now = NOW,
+  s = data,
+): RoundWalk =>
   startWalk(
     s,
     now,
     { order: [A, E, L], probe: 'T2', by: 'Mo', single: false, ended: [], ...more },
     v7,
   );
-const read = (value: number, more: Partial<Kept> = {}): Omit<Kept, 'id' | 'out' | 'probe'> => ({
+const read = (
+  value: number,
+  more: Partial<KeptReading> = {},
+): Omit<KeptReading, 'id' | 'out' | 'probe'> => ({
   value,
   unit: 'C',
   at: NOW + MIN,
@@ -90,7 +97,7 @@ const read = (value: number, more: Partial<Kept> = {}): Omit<Kept, 'id' | 'out' 
   doubts: [],
   ...more,
 });
-const withFive = (walk: Walk, id: string, values: readonly number[]): Walk =>
+const withFive = (walk: RoundWalk, id: string, values: readonly number[]): RoundWalk =>
   values.reduce(
     (w, v, i) => keepReading(w, id, `P${i + 1}`, read(v, { at: NOW + i * MIN }), null),
     openHeap(walk, id, v7),
@@ -132,12 +139,12 @@ describe('a walk', () => {
   });
   test('goes from heap to heap, past those that another phone on the same walk has done', () => {
     const other = {
-      ...sheet,
-      heaps: sheet.heaps.map((h) =>
+      ...data,
+      heaps: data.heaps.map((h) =>
         h.id === A ? { ...h, walk: { id: 'w1', at: NOW, by: 'Jo', done: 'read' as const } } : h,
       ),
     };
-    expect([nextHeap(begin(), sheet), nextHeap(begin(), other)]).toEqual([A, E]);
+    expect([nextHeap(begin(), data), nextHeap(begin(), other)]).toEqual([A, E]);
     expect(doneElsewhere(begin(), other, A)?.by).toBe('Jo');
     expect(isDone(begin({ ended: ['w1'] }), other, A)).toBe(false);
   });
@@ -180,7 +187,7 @@ describe('a walk', () => {
     );
   });
   test('two phones on one walk make one round of a heap; two that never met make two', () => {
-    const half = (walk: Walk, from: number, to: number): Out[] =>
+    const half = (walk: RoundWalk, from: number, to: number): Out[] =>
       entriesOf(
         [1, 2, 3, 4, 5]
           .slice(from, to)
@@ -287,7 +294,7 @@ describe('a walk', () => {
   });
   test('a heap that is left out says why; nothing read and nothing felt is nothing to tell', () => {
     const { walk, out } = leaveHeap(begin(), heap(E, 'Egret'), 'just-turned', NOW, v7);
-    expect([out.form.kind, out.form.data, isDone(walk, sheet, E)]).toEqual([
+    expect([out.form.kind, out.form.data, isDone(walk, data, E)]).toEqual([
       'skip',
       { reason: 'just-turned', walk: 'w1' },
       true,
@@ -296,7 +303,7 @@ describe('a walk', () => {
   });
   test('an ended walk still tells of the heaps that were begun', () => {
     const w = finishHeap(withFive(withFive(begin(), E, [60, 61]), A, [50, 51, 52, 53, 54]), A);
-    expect(unfinished(w, sheet, NOW).map((o) => o.what)).toEqual(['Egret: round of 2']);
+    expect(unfinished(w, data, NOW).map((o) => o.what)).toEqual(['Egret: round of 2']);
   });
   test('a time that a person chose holds for every reading of the round', () => {
     const out = entriesOf(
@@ -374,9 +381,9 @@ describe('the pad', () => {
     ['57.', 57],
   ])('‘%s’ is %p', (text, n) => expect(numberIn(text)).toBe(n));
   test('one point, six signs, back', () => {
-    expect([...'57..2'].reduce((t, k) => typed(t, k as '5'), '')).toBe('57.2');
-    expect([...'1234567'].reduce((t, k) => typed(t, k as '1'), '')).toBe('123456');
-    expect(typed('57', 'back')).toBe('5');
+    expect([...'57..2'].reduce((t, k) => appendKey(t, k as '5'), '')).toBe('57.2');
+    expect([...'1234567'].reduce((t, k) => appendKey(t, k as '1'), '')).toBe('123456');
+    expect(appendKey('57', 'back')).toBe('5');
   });
   test.each([
     ['55-59', { low: 55, high: 59 }],

@@ -10,7 +10,7 @@ export async function doorOnSite() {
   return {
     t,
     site,
-    door: await import('@/features/entry/server/door'),
+    door: await import('@/features/entry/server/ingest-entry'),
     actions: await import('@/features/entry/server/actions'),
     close: async (): Promise<void> => {
       await (

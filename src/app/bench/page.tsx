@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { benchView } from '@/features/bench/server/queries';
 import { Bench } from '@/features/bench/ui/Bench';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Bench' };
@@ -12,10 +12,10 @@ export default async function BenchPage({
 }: {
   searchParams: Promise<{ heap?: string; recipe?: string; lay?: string }>;
 }) {
-  const [{ heap, recipe, lay }, s] = [await searchParams, await setting()];
+  const [{ heap, recipe, lay }, s] = [await searchParams, await loadPageContext()];
   const view = await benchView(s.site.id, s.board, heap ?? null, s.siteState, s.locale);
   return (
-    <FrameFor s={s} place="Bench" {...(heap ? { active: heap } : {})}>
+    <PageShell s={s} place="Bench" {...(heap ? { active: heap } : {})}>
       <Bench
         key={heap ?? recipe ?? 'new'}
         view={view}
@@ -23,6 +23,6 @@ export default async function BenchPage({
         lay={lay ?? null}
         by={s.prefs.by}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

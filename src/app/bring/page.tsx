@@ -2,16 +2,16 @@ import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { BringIn } from '@/features/bring/ui/BringIn';
 import { proposal } from '@/features/entry/proposal';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Bring in' };
 
 export default async function BringPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   return (
-    <FrameFor s={s} place="Bring in">
+    <PageShell s={s} place="Bring in">
       <BringIn
         by={s.prefs.by}
         unit={s.unit}
@@ -22,6 +22,6 @@ export default async function BringPage() {
         siteName={s.site.name}
         siteRules={s.siteState.terms.at(-1)?.rules ?? []}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,9 +1,9 @@
 import { roundsOfSite } from '@/features/day/view';
-import { setting } from '@/features/frame/server/queries';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { feedItems, feedText } from '@/features/plan/server/feed';
 
 export async function GET(request: Request): Promise<Response> {
-  const s = await setting();
+  const s = await loadPageContext();
   const who = new URL(request.url).searchParams.get('who');
   const items = await feedItems(s.board, s.siteState, roundsOfSite(s.siteState, s.now), s.locale);
   return new Response(feedText(items, s.site, who || null, s.now), {

@@ -3,8 +3,8 @@ import { isGone } from '@/core/advice/situation';
 import { toldOf } from '@/features/compare/server/queries';
 import { Compare } from '@/features/compare/ui/Compare';
 import { compareView } from '@/features/compare/view';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Compare' };
@@ -14,7 +14,7 @@ export default async function ComparePage({
 }: {
   searchParams: Promise<{ h?: string | string[] }>;
 }) {
-  const [{ h }, s] = [await searchParams, await setting()];
+  const [{ h }, s] = [await searchParams, await loadPageContext()];
   const read = s.board.filter((d) => d.latest !== null);
   const asked = (Array.isArray(h) ? h : h === undefined ? [] : [h]).filter((id) =>
     read.some((d) => d.id === id),
@@ -36,13 +36,13 @@ export default async function ComparePage({
   );
   const pick = chosen.flatMap((id) => told.filter((t) => t.state.id === id));
   return (
-    <FrameFor s={s} place="Compare">
+    <PageShell s={s} place="Compare">
       <Compare
         heaps={read.map((d) => ({ id: d.id, name: d.name ?? d.code, gone: isGone(d.situation) }))}
         chosen={chosen}
         view={compareView(pick, told, s.locale)}
         unit={`°${s.unit}`}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,16 +1,16 @@
 import type { Metadata } from 'next';
 import { Crew } from '@/features/day/ui/Crew';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Crew' };
 
 export default async function CrewPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   return (
-    <FrameFor s={s} place="Crew">
+    <PageShell s={s} place="Crew">
       <Crew work={s.siteState.work} by={s.prefs.by} />
-    </FrameFor>
+    </PageShell>
   );
 }

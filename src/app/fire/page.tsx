@@ -2,14 +2,14 @@ import type { Metadata } from 'next';
 import { hotOf } from '@/core/advice/situation';
 import { hotWords } from '@/core/advice/words';
 import { Card } from '@/features/fire/ui/Card';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Fire card' };
 
 export default async function FirePage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const hot = s.board.flatMap((d) => {
     const h = hotOf({ ...d.situation, now: s.now });
     return h && h.level !== 'warn'
@@ -17,8 +17,8 @@ export default async function FirePage() {
       : [];
   });
   return (
-    <FrameFor s={s} place="Fire card">
+    <PageShell s={s} place="Fire card">
       <Card card={s.siteState.fireCard} site={s.site.name} by={s.prefs.by} hot={hot} />
-    </FrameFor>
+    </PageShell>
   );
 }

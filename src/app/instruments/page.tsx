@@ -2,14 +2,14 @@ import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { instrumentScreen } from '@/features/entry/server/instruments';
 import { Instruments } from '@/features/entry/ui/Instruments';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Instruments' };
 
 export default async function InstrumentsPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const site = {
     id: '',
     name: s.site.name,
@@ -18,8 +18,8 @@ export default async function InstrumentsPage() {
     unit: s.unit,
   };
   return (
-    <FrameFor s={s} place="Instruments">
+    <PageShell s={s} place="Instruments">
       <Instruments {...await instrumentScreen(s.site, s.locale)} site={site} now={s.now} />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,17 +1,17 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import { heapPicture } from '@/core/digest/picture';
+import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/heap/row';
 import { dayText } from '@/core/quantity/format';
 import { Labels } from '@/features/labels/ui/Labels';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Flags' };
 
 export default async function LabelsPage() {
-  const [s, head] = [await setting(), await headers()];
+  const [s, head] = [await loadPageContext(), await headers()];
   const origin = `${head.get('x-forwarded-proto') ?? 'http'}://${head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'}`;
   const flags = s.board
     .filter((d) => d.state !== 'released')
@@ -28,8 +28,8 @@ export default async function LabelsPage() {
         .join(' · '),
     }));
   return (
-    <FrameFor s={s} place="Flags">
+    <PageShell s={s} place="Flags">
       <Labels flags={flags} origin={origin} />
-    </FrameFor>
+    </PageShell>
   );
 }

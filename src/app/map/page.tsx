@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { placedHeaps } from '@/features/entry/server/queries';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { mapOf } from '@/features/map/server/queries';
 import { MapBoard } from './MapBoard';
 
@@ -10,10 +10,10 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Map' };
 
 export default async function MapPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const view = await mapOf(s.site.id, s.board, s.locale, s.prefs.volume);
   return (
-    <FrameFor s={s} place="Map">
+    <PageShell s={s} place="Map">
       <MapBoard
         key={view.version ?? 'first'}
         view={view}
@@ -24,6 +24,6 @@ export default async function MapPage() {
           placed: placedHeaps(s.board),
         }}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,15 +1,15 @@
 import type { Metadata } from 'next';
 import { TEMPLATES, templatesOf } from '@/core/advice/templates';
 import { isGone } from '@/core/advice/situation';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { Methods } from '@/features/method/ui/Methods';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Methods' };
 
 export default async function MethodsPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const live = s.board.filter((d) => !isGone(d.situation));
   const rows = templatesOf(s.siteState.templates).map((template) => ({
     template,
@@ -18,8 +18,8 @@ export default async function MethodsPage() {
     heaps: live.filter((d) => d.situation.template.id === template.id).map((d) => d.name ?? d.code),
   }));
   return (
-    <FrameFor s={s} place="Methods">
+    <PageShell s={s} place="Methods">
       <Methods rows={rows} by={s.prefs.by} />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,16 +1,16 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
-import { MORE } from '@/features/frame/ui/Frame';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+import { MORE } from '@/features/frame/ui/AppShell';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'More' };
 
 export default async function MorePage() {
-  const s = await setting();
+  const s = await loadPageContext();
   return (
-    <FrameFor s={s} place="More">
+    <PageShell s={s} place="More">
       <div className="px-4 py-5 max-w-[560px] flex flex-col gap-2.5">
         <h1>More</h1>
         {MORE.map((p) => (
@@ -25,6 +25,6 @@ export default async function MorePage() {
           </Link>
         ))}
       </div>
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -7,8 +7,8 @@ import { templatesOf } from '@/core/advice/templates';
 import { earlierHeaps, proposal } from '@/features/entry/proposal';
 import { OpenForm } from '@/features/entry/ui/OpenForm';
 import { DraftScope } from '@/ui/draft';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
 
 export const dynamic = 'force-dynamic';
@@ -19,7 +19,7 @@ export default async function OpenPage({
 }: {
   searchParams: Promise<{ for?: string }>;
 }) {
-  const [{ for: wanted }, s] = [await searchParams, await setting()];
+  const [{ for: wanted }, s] = [await searchParams, await loadPageContext()];
   const site = {
     id: '',
     name: s.site.name,
@@ -37,7 +37,7 @@ export default async function OpenPage({
     rule: r,
   }));
   return (
-    <FrameFor s={s} place="Open a heap">
+    <PageShell s={s} place="Open a heap">
       <DraftScope name="open">
         <OpenForm
           timeZone={s.site.timeZone}
@@ -57,6 +57,6 @@ export default async function OpenPage({
           forBench={wanted === 'bench'}
         />
       </DraftScope>
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { recordRows } from '@/features/record/view';
 import { Records } from '@/features/record/ui/Records';
 
@@ -8,10 +8,10 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Records' };
 
 export default async function RecordsPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   return (
-    <FrameFor s={s} place="Records">
+    <PageShell s={s} place="Records">
       <Records rows={recordRows(s.board, s.locale)} paper={s.unit === 'F' ? 'letter' : 'a4'} />
-    </FrameFor>
+    </PageShell>
   );
 }

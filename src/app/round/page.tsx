@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { tempText } from '@/core/quantity/format';
 import { previewEntry } from '@/features/entry/server/actions';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
-import { sheetNow } from '@/features/round/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+import { loadOfflineRoundData } from '@/features/round/server/queries';
 import { AirStrip } from '@/features/yard/ui/AirStrip';
 import { RoundApp } from '@/features/round/ui/RoundApp';
 
@@ -12,9 +12,9 @@ const TWO_DAYS_MS = 172_800_000;
 export const metadata: Metadata = { title: 'Round' };
 
 export default async function RoundPage() {
-  const [s, sheet] = [await setting(), await sheetNow()];
+  const [s, data] = [await loadPageContext(), await loadOfflineRoundData()];
   return (
-    <FrameFor
+    <PageShell
       s={s}
       place="Round"
       wholeOnPhone
@@ -27,7 +27,7 @@ export default async function RoundPage() {
         />
       }
     >
-      <RoundApp initial={sheet} preview={previewEntry} />
-    </FrameFor>
+      <RoundApp initial={data} preview={previewEntry} />
+    </PageShell>
   );
 }

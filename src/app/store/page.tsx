@@ -1,18 +1,18 @@
 import type { Metadata } from 'next';
 import { Stock } from '@/features/store/ui/Stock';
 import { stockView } from '@/features/store/view';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Store' };
 
 export default async function StorePage() {
-  const s = await setting();
+  const s = await loadPageContext();
   return (
-    <FrameFor s={s} place="Store">
+    <PageShell s={s} place="Store">
       <Stock view={stockView(await storeOf(s.site.id), s.locale)} />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,19 +1,19 @@
 import type { Metadata } from 'next';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { Waiting } from '@/features/waiting/ui/Waiting';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'On this device' };
 
 export default async function WaitingPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const places = Object.fromEntries(
     s.board.map((d) => [d.id, d.field.places.map((p) => ({ id: p.id, label: p.label ?? p.id }))]),
   );
   return (
-    <FrameFor s={s} place="Round">
+    <PageShell s={s} place="Round">
       <Waiting timeZone={s.site.timeZone} places={places} />
-    </FrameFor>
+    </PageShell>
   );
 }

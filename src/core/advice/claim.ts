@@ -1,5 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
-import type { Doubt } from '../log/entry';
+import type { ReleaseDoubt } from '../log/entry';
 import type { HeapFacts } from './situation';
 
 /**
@@ -11,7 +11,7 @@ export type Claim = {
   readonly met: HeapFacts['rules']['met'];
   readonly asked: number;
   readonly lastRead: HeapFacts['lastRead'];
-  readonly doubts: readonly Doubt[];
+  readonly doubts: readonly ReleaseDoubt[];
 };
 
 /** Mature compost rises no more than this over the air (self-heating classes IV and V, from memory), K. */

@@ -1,6 +1,6 @@
 import type { Fix, Pest } from '../log/entry';
 import type { MethodTemplate } from '../log/shapes';
-import { LEAST_HOT_M3 } from '../heap/size';
+import { MIN_HOT_M3 } from '../heap/size';
 import { MS, type Instant } from '../quantity/instant';
 import type { Smell, Squeeze } from '../words/feel';
 import type { Course } from './course';
@@ -183,7 +183,7 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
     TOO_SMALL:
       size === null
         ? { unknown: [{ code: 'SIZE_UNKNOWN' }] }
-        : s.volumeM3! < LEAST_HOT_M3 * 1.2
+        : s.volumeM3! < MIN_HOT_M3 * 1.2
           ? { for: [size] }
           : { against: [size] },
     TOO_DRY:

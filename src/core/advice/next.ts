@@ -14,7 +14,7 @@ import {
   type Situation,
 } from './situation';
 import type { StageCode } from './stage';
-import type { School, TurnReason } from './turn';
+import type { TurnStrategy, TurnReason } from './turn';
 import type { WaterAdvice } from './water';
 
 /** What to do next with a heap, as data; the words are in words/advice.ts. */
@@ -44,7 +44,7 @@ export type Advice =
       readonly code: 'TURN';
       readonly due: Instant;
       readonly latest: Instant | null;
-      readonly by: School | null;
+      readonly by: TurnStrategy | null;
       readonly reasons: readonly TurnReason[];
       readonly waiting: TurnReason | null;
       readonly owed: number;

@@ -1,4 +1,4 @@
-import { LEAST_HOT_M3 } from '../heap/size';
+import { MIN_HOT_M3 } from '../heap/size';
 import type { Situation } from './situation';
 import { isGone, isLive, isSaidDone } from './situation';
 
@@ -14,12 +14,12 @@ export type Partner = {
 type Card = { readonly id: string; readonly name: string; readonly facts: Omit<Situation, 'now'> };
 
 /** More than this in one heap is no longer turned by hand (common practice). */
-const MOST_M3 = 12;
+const MAX_M3 = 12;
 
 /** Whether a heap has shrunk below what holds its heat. */
 export const tooSmall = (s: Pick<Situation, 'volumeM3' | 'stage' | 'proof' | 'kept'>): boolean =>
   s.volumeM3 !== null &&
-  s.volumeM3 < LEAST_HOT_M3 &&
+  s.volumeM3 < MIN_HOT_M3 &&
   s.kept !== 'vessel' &&
   isLive(s) &&
   s.proof.status !== 'proven' &&
@@ -46,7 +46,7 @@ export function partnersFor(own: Card, others: readonly Card[]): Partner[] {
         o.id !== own.id &&
         !isGone(o.facts) &&
         o.facts.volumeM3 !== null &&
-        m3 + o.facts.volumeM3 <= MOST_M3 &&
+        m3 + o.facts.volumeM3 <= MAX_M3 &&
         ((done(own) && done(o)) || (!done(own) && idle(own) && idle(o))),
     )
     .map((o): Partner => ({

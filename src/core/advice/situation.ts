@@ -1,7 +1,7 @@
 import type { Limits, MethodTemplate } from '../log/shapes';
 import type { Method } from '../evidence/types';
 import { MS, type Instant } from '../quantity/instant';
-import { LEAST_HOT_M3 } from '../heap/size';
+import { MIN_HOT_M3 } from '../heap/size';
 import { courseOf, type Course, type ReheatTest } from './course';
 import {
   diagnose,
@@ -141,7 +141,7 @@ export function reheatTestOf(s: Situation): ReheatTest {
   const why = [
     ...(s.volumeM3 === null
       ? (['size-unknown'] as const)
-      : s.volumeM3 < LEAST_HOT_M3
+      : s.volumeM3 < MIN_HOT_M3
         ? (['small'] as const)
         : []),
     ...(squeeze === null

@@ -12,7 +12,7 @@ import {
   type Change,
 } from '../../../tests/support/situation';
 import { ordersOf, type Order } from './orders';
-import { GROUPS, handsOf, shareOut, tasksOf, type HeapCard, type Task } from './tasks';
+import { GROUPS, availableLabourAt, shareOut, tasksOf, type HeapCard, type Task } from './tasks';
 import { costText, taskWords } from './words';
 
 const NONE = { chores: [], probes: [] };
@@ -238,24 +238,24 @@ describe('who does it, and what does not fit', () => {
     ...more,
   });
   test('hands by the day and the hour', () => {
-    expect(handsOf(work, 1, null)).toEqual({
+    expect(availableLabourAt(work, 1, null)).toEqual({
       people: [
         { name: 'Mo', minutes: 120, drives: true },
         { name: 'Jo', minutes: 60, drives: false },
       ],
       machineMinutes: 60,
     });
-    expect(handsOf(work, 2, 12 * 60)).toMatchObject({
+    expect(availableLabourAt(work, 2, 12 * 60)).toMatchObject({
       people: [{ minutes: 60 }, { minutes: 30 }],
       machineMinutes: 0,
     });
-    expect(handsOf(work, 7, null)).toEqual({ people: [], machineMinutes: 0 });
+    expect(availableLabourAt(work, 7, null)).toEqual({ people: [], machineMinutes: 0 });
   });
   test('to whoever is named, else to whoever has most time; the rest is told', () => {
     expect(
       shareOut(
         [task('a', 60), task('b', 50, { who: 'Jo' }), task('c', 40), task('d', 30)],
-        handsOf(work, 1, null),
+        availableLabourAt(work, 1, null),
       ),
     ).toEqual([
       { key: 'a', who: 'Mo', lacks: null },
@@ -268,7 +268,7 @@ describe('who does it, and what does not fit', () => {
     expect(
       shareOut(
         [task('a', 40, { machine: true }), task('b', 40, { machine: true })],
-        handsOf(work, 1, null),
+        availableLabourAt(work, 1, null),
       ),
     ).toEqual([
       { key: 'a', who: 'Mo', lacks: null },
@@ -282,13 +282,13 @@ describe('who does it, and what does not fit', () => {
     ).toMatchObject([{ lacks: 'driver' }]);
   });
   test('danger is given to somebody though nobody has time; nobody is given more than they have, else', () => {
-    expect(shareOut([task('a', 200, { group: 'danger' })], handsOf(work, 1, null))).toMatchObject([
-      { who: 'Mo', lacks: null },
-    ]);
+    expect(
+      shareOut([task('a', 200, { group: 'danger' })], availableLabourAt(work, 1, null)),
+    ).toMatchObject([{ who: 'Mo', lacks: null }]);
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 5, max: 90 }), { maxLength: 12 }), (minutes) => {
         const tasks = minutes.map((m, i) => task(String(i), m));
-        const placed = shareOut(tasks, handsOf(work, 1, null));
+        const placed = shareOut(tasks, availableLabourAt(work, 1, null));
         for (const [who, most] of [
           ['Mo', 120],
           ['Jo', 60],

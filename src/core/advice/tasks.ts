@@ -81,12 +81,12 @@ export type Task = {
 export const ROUND_MINUTES = 6;
 const LOOK_MINUTES = 10;
 const CHECK_MINUTES = 10;
-const LEAST_TURN_MINUTES = 10;
+const MIN_TURN_MINUTES = 10;
 /** Further off than this it is not of today or tomorrow. */
 const SIGHT_MS = 2 * MS.day;
 
 export const turnMinutes = (f: Pick<HeapFacts, 'volumeM3' | 'template'>): number =>
-  Math.max(LEAST_TURN_MINUTES, Math.round((f.volumeM3 ?? 3) * f.template.minutesPerM3));
+  Math.max(MIN_TURN_MINUTES, Math.round((f.volumeM3 ?? 3) * f.template.minutesPerM3));
 
 const READS: ReadonlySet<Advice['code']> = new Set([
   'READ_AFTER_TURN',
@@ -325,7 +325,7 @@ export function tasksOf(
 }
 
 /** Who is there today, until when, and how much of it is left. */
-export type Hands = {
+export type AvailableLabour = {
   readonly people: readonly {
     readonly name: string;
     readonly minutes: number;
@@ -346,10 +346,10 @@ export type Placed = {
  */
 export function shareOut(
   tasks: readonly Pick<Task, 'key' | 'group' | 'minutes' | 'machine' | 'who'>[],
-  hands: Hands,
+  labour: AvailableLabour,
 ): Placed[] {
-  const left = hands.people.map((p) => ({ ...p }));
-  let machine = hands.machineMinutes;
+  const left = labour.people.map((p) => ({ ...p }));
+  let machine = labour.machineMinutes;
   return tasks.map((t): Placed => {
     if (t.machine && t.group !== 'danger' && machine < t.minutes)
       return { key: t.key, who: null, lacks: 'machine' };
@@ -369,7 +369,11 @@ export function shareOut(
 /**
  * The hands of a day. @param weekday 1 Monday to 7 Sunday @param minuteOfDay how far the day is, for the day that runs; null: a day to come
  */
-export function handsOf(work: Work, weekday: number, minuteOfDay: number | null): Hands {
+export function availableLabourAt(
+  work: Work,
+  weekday: number,
+  minuteOfDay: number | null,
+): AvailableLabour {
   if (!work.days.includes(weekday)) return { people: [], machineMinutes: 0 };
   const [from, to] = [minutesOfClock(work.from), minutesOfClock(work.to)];
   const share =

@@ -17,8 +17,8 @@ const LOOKS_BACK_MS = 3.5 * MS.day;
 /** For so long after a turning a heap climbs back: rounds of that time say nothing of where it is heading. */
 export const REBOUND_MS = 20 * MS.hour;
 /** Fewer rounds, or a shorter time, and noise would speak. */
-const LEAST_ROUNDS = 3;
-const LEAST_SPAN_MS = 20 * MS.hour;
+const MIN_ROUNDS = 3;
+const MIN_SPAN_MS = 20 * MS.hour;
 
 const median = (values: readonly number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);
@@ -58,7 +58,7 @@ export function trendOf(
     (r) => r.at <= now && r.at > now - LOOKS_BACK_MS && r.at >= turned + REBOUND_MS,
   );
   const [first, last] = [recent[0], recent.at(-1)];
-  if (!first || !last || recent.length < LEAST_ROUNDS || last.at - first.at < LEAST_SPAN_MS)
+  if (!first || !last || recent.length < MIN_ROUNDS || last.at - first.at < MIN_SPAN_MS)
     return null;
   const line = theilSen(recent.map((r) => ({ at: r.at, c: r[of] })));
   return (

@@ -194,7 +194,7 @@ describe('whether to turn', () => {
       rounds: falling(1.6, 60),
       proof: { turningsOwed: 5 },
     });
-    expect(Object.fromEntries(a.voices.map((v) => [v.school, v.says]))).toEqual({
+    expect(Object.fromEntries(a.voices.map((v) => [v.strategy, v.says]))).toEqual({
       calendar: 'now',
       peak: 'now',
       decline: 'now',

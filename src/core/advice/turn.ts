@@ -8,7 +8,7 @@ import { passesBelow, REBOUND_MS, trendOf, type RoundHeat, type Trend } from './
  * being proven still owes stands beside them all.
  */
 
-export type School = Trigger | 'rule';
+export type TurnStrategy = Trigger | 'rule';
 
 /** What is being proven, as far as a turning touches it. */
 export type ProofState = {
@@ -134,8 +134,8 @@ export type TurnReason =
   | { readonly code: 'LEFT_ALONE'; readonly since: Instant };
 
 /** What one school would say now. `now`: turn; `on`: turn then; `wait`: not yet, nobody knows when; `no`: not at all. */
-export type Voice = {
-  readonly school: School;
+export type StrategyOpinion = {
+  readonly strategy: TurnStrategy;
   readonly says: 'now' | 'on' | 'wait' | 'no';
   readonly at: Instant | null;
   readonly because: TurnReason;
@@ -149,11 +149,11 @@ export type TurnAdvice = {
   readonly due: Instant | null;
   readonly latest: Instant | null;
   /** The school that decided; null: none. */
-  readonly by: School | null;
+  readonly by: TurnStrategy | null;
   readonly reasons: readonly TurnReason[];
   /** What waiting longer than that costs. */
   readonly waiting: TurnReason | null;
-  readonly voices: readonly Voice[];
+  readonly voices: readonly StrategyOpinion[];
 };
 
 /** A heap that was opened is left alone for a day, whatever anybody says. */
@@ -172,7 +172,7 @@ const HOT_EDGE_C = 50;
 /** A run about to fall out of its heat is turned so long before it does. */
 const BEFORE_FLOOR_MS = 12 * MS.hour;
 
-type Ear = TurnSituation & {
+type TurnInputs = TurnSituation & {
   readonly last: RoundHeat | null;
   readonly lastTurn: Instant | null;
   readonly since: Instant;
@@ -180,7 +180,7 @@ type Ear = TurnSituation & {
   readonly missingHours: number;
 };
 
-function calendar({ template, builtAt, lastTurn, now }: Ear): Voice {
+function calendar({ template, builtAt, lastTurn, now }: TurnInputs): StrategyOpinion {
   const first = lastTurn === null;
   const since = lastTurn ?? builtAt ?? now;
   const days = first ? template.firstDay : template.everyDays;
@@ -189,30 +189,32 @@ function calendar({ template, builtAt, lastTurn, now }: Ear): Voice {
   // A little over: a turning on the last day, at a later hour than it was built, still belongs to it.
   if (due > ends + MS.day / 2)
     return {
-      school: 'calendar',
+      strategy: 'calendar',
       says: 'no',
       at: null,
       because: { code: 'WORKED_OUT', activeDays: template.activeDays, since: ends },
     };
   return {
-    school: 'calendar',
+    strategy: 'calendar',
     says: due <= now ? 'now' : 'on',
     at: due,
     because: { code: 'CALENDAR', since, first, days, due },
   };
 }
 
-const few = (school: School, { rounds, since }: Ear): Voice => ({
-  school,
+const few = (school: TurnStrategy, { rounds, since }: TurnInputs): StrategyOpinion => ({
+  strategy: school,
   says: 'wait',
   at: null,
   because: { code: 'TOO_FEW_ROUNDS', rounds: rounds.filter((r) => r.at >= since).length, since },
 });
 
-function peak(ear: Ear): Voice {
-  const { rounds, since, last, trend } = ear;
-  const risen = rounds.filter((r) => r.at >= since + (ear.lastTurn === null ? 0 : REBOUND_MS / 2));
-  if (!last || risen.length < 2) return few('peak', ear);
+function peak(inputs: TurnInputs): StrategyOpinion {
+  const { rounds, since, last, trend } = inputs;
+  const risen = rounds.filter(
+    (r) => r.at >= since + (inputs.lastTurn === null ? 0 : REBOUND_MS / 2),
+  );
+  if (!last || risen.length < 2) return few('peak', inputs);
   const top = risen.reduce((a, r) => (r.peakC >= a.peakC ? r : a));
   if (
     top.peakC >= HOT_EDGE_C &&
@@ -220,13 +222,13 @@ function peak(ear: Ear): Voice {
     last.at - top.at >= PEAKED_MS
   )
     return {
-      school: 'peak',
+      strategy: 'peak',
       says: 'now',
       at: last.at,
       because: { code: 'PEAKED', highestC: top.peakC, at: top.at, nowC: last.peakC },
     };
   return {
-    school: 'peak',
+    strategy: 'peak',
     says: 'wait',
     at: null,
     because: trend
@@ -241,63 +243,67 @@ function peak(ear: Ear): Voice {
   };
 }
 
-function decline(ear: Ear): Voice {
-  const { trend } = ear;
-  if (!trend) return few('decline', ear);
+function decline(inputs: TurnInputs): StrategyOpinion {
+  const { trend } = inputs;
+  if (!trend) return few('decline', inputs);
   const facts = { perDay: trend.perDay, nowC: trend.nowC, rounds: trend.rounds, from: trend.from };
   return trend.perDay <= -FALLS_K && trend.nowC >= 40
-    ? { school: 'decline', says: 'now', at: trend.to, because: { code: 'FALLING', ...facts } }
-    : { school: 'decline', says: 'wait', at: null, because: { code: 'STEADY', ...facts } };
+    ? { strategy: 'decline', says: 'now', at: trend.to, because: { code: 'FALLING', ...facts } }
+    : { strategy: 'decline', says: 'wait', at: null, because: { code: 'STEADY', ...facts } };
 }
 
-function low(ear: Ear): Voice {
+function low(inputs: TurnInputs): StrategyOpinion {
   const {
     last,
     template: { lowC },
     rounds,
     since,
-  } = ear;
-  if (!last) return few('low', ear);
+  } = inputs;
+  if (!last) return few('low', inputs);
   const wasHot = rounds.some((r) => r.at >= since && r.peakC > lowC);
   const facts = { coreC: last.peakC, lowC, at: last.at };
   if (wasHot && last.peakC <= lowC)
-    return { school: 'low', says: 'now', at: last.at, because: { code: 'LOW', ...facts } };
-  const at = passesBelow(trendOf(rounds, ear.turns, ear.now, 'peakC'), lowC);
+    return { strategy: 'low', says: 'now', at: last.at, because: { code: 'LOW', ...facts } };
+  const at = passesBelow(trendOf(rounds, inputs.turns, inputs.now, 'peakC'), lowC);
   return {
-    school: 'low',
+    strategy: 'low',
     says: at === null ? 'wait' : 'on',
     at,
     because: { code: 'ABOVE_LOW', ...facts },
   };
 }
 
-function hot(ear: Ear): Voice {
+function hot(inputs: TurnInputs): StrategyOpinion {
   const {
     last,
     limits: { actC },
-  } = ear;
-  if (!last) return few('hot', ear);
+  } = inputs;
+  if (!last) return few('hot', inputs);
   const facts = { coreC: last.peakC, actC, at: last.at };
   return last.peakC >= actC
-    ? { school: 'hot', says: 'now', at: last.at, because: { code: 'HOT', ...facts } }
-    : { school: 'hot', says: 'no', at: null, because: { code: 'NOT_HOT', ...facts } };
+    ? { strategy: 'hot', says: 'now', at: last.at, because: { code: 'HOT', ...facts } }
+    : { strategy: 'hot', says: 'no', at: null, because: { code: 'NOT_HOT', ...facts } };
 }
 
-const bay = ({ bayNeededBy, now, since }: Ear): Voice =>
+const bay = ({ bayNeededBy, now, since }: TurnInputs): StrategyOpinion =>
   bayNeededBy === null
-    ? { school: 'bay', says: 'wait', at: null, because: { code: 'BAY_FREE', since } }
+    ? { strategy: 'bay', says: 'wait', at: null, because: { code: 'BAY_FREE', since } }
     : {
-        school: 'bay',
+        strategy: 'bay',
         says: bayNeededBy - now < MS.day ? 'now' : 'on',
         at: bayNeededBy,
         because: { code: 'BAY', by: bayNeededBy },
       };
 
 /** What the rule that is being proven asks for. */
-function rule(ear: Ear): Voice {
-  const { proof: p, now, lastTurn, since, missingHours } = ear;
-  const say = (says: Voice['says'], at: Instant | null, because: TurnReason): Voice => ({
-    school: 'rule',
+function rule(inputs: TurnInputs): StrategyOpinion {
+  const { proof: p, now, lastTurn, since, missingHours } = inputs;
+  const say = (
+    says: StrategyOpinion['says'],
+    at: Instant | null,
+    because: TurnReason,
+  ): StrategyOpinion => ({
+    strategy: 'rule',
     says,
     at,
     because,
@@ -347,14 +353,14 @@ function rule(ear: Ear): Voice {
   });
 }
 
-const never = ({ since }: Ear): Voice => ({
-  school: 'never',
+const never = ({ since }: TurnInputs): StrategyOpinion => ({
+  strategy: 'never',
   says: 'no',
   at: null,
   because: { code: 'LEFT_ALONE', since },
 });
 
-const SCHOOLS: Readonly<Record<School, (ear: Ear) => Voice>> = {
+const SCHOOLS: Readonly<Record<TurnStrategy, (ear: TurnInputs) => StrategyOpinion>> = {
   calendar,
   peak,
   decline,
@@ -364,10 +370,16 @@ const SCHOOLS: Readonly<Record<School, (ear: Ear) => Voice>> = {
   never,
   rule,
 };
-const ALL = Object.keys(SCHOOLS) as School[];
+const ALL = Object.keys(SCHOOLS) as TurnStrategy[];
 
 /** Turnings owed to a plain time must fit in before it is over, two days apart, the last with a hot round behind it. */
-function latestForRule({ proof: p, missingHours, lastTurn, since, now }: Ear): Instant | null {
+function latestForRule({
+  proof: p,
+  missingHours,
+  lastTurn,
+  since,
+  now,
+}: TurnInputs): Instant | null {
   if (p.form === 'staged' || p.turningsOwed === 0 || p.status !== 'running') return null;
   const end = (p.earliestProofAt ?? now + hoursToMs(missingHours)) - MS.day;
   return Math.max(end - (p.turningsOwed - 1) * RULE_APART_MS, (lastTurn ?? since) + APART_MS);
@@ -378,7 +390,7 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
   const past = s.turns.filter((t) => t <= s.now);
   const lastTurn = past.at(-1) ?? null;
   const known = s.rounds.filter((r) => r.at <= s.now);
-  const ear: Ear = {
+  const inputs: TurnInputs = {
     ...s,
     turns: past,
     rounds: known,
@@ -388,12 +400,13 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
     trend: trendOf(known, past, s.now),
     missingHours: Math.max(0, s.proof.requiredHours - s.proof.creditedHours),
   };
-  const voices = ALL.map((school) => SCHOOLS[school](ear));
-  const voice = (school: School): Voice => voices.find((v) => v.school === school)!;
+  const opinions = ALL.map((school) => SCHOOLS[school](inputs));
+  const opinion = (school: TurnStrategy): StrategyOpinion =>
+    opinions.find((v) => v.strategy === school)!;
   const { proof: p, template, now } = s;
   const notBefore = lastTurn === null ? -Infinity : lastTurn + APART_MS;
   const running = p.status === 'running' && p.creditedHours > 0;
-  const ends = running ? passesBelow(ear.trend, p.floorC) : null;
+  const ends = running ? passesBelow(inputs.trend, p.floorC) : null;
   const wouldEnd: TurnReason | null =
     ends === null
       ? null
@@ -402,11 +415,11 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
           at: ends,
           creditedHours: p.creditedHours,
           floorC: p.floorC,
-          perDay: ear.trend!.perDay,
+          perDay: inputs.trend!.perDay,
         };
   const answer = (
     act: TurnAdvice['act'],
-    by: School | null,
+    by: TurnStrategy | null,
     when: Partial<Pick<TurnAdvice, 'earliest' | 'due' | 'latest' | 'waiting'>>,
     reasons: readonly TurnReason[],
   ): TurnAdvice => ({
@@ -418,26 +431,26 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
     waiting: null,
     ...when,
     reasons: reasons.slice(0, 3),
-    voices,
+    voices: opinions,
   });
 
   if (now < notBefore)
     return answer('wait', null, { earliest: notBefore }, [
       { code: 'TURNED_LATELY', at: lastTurn!, earliest: notBefore },
     ]);
-  const heard = (school: School): boolean =>
+  const heard = (school: TurnStrategy): boolean =>
     template.trigger === school ||
-    (template.overrides as readonly School[]).includes(school) ||
+    (template.overrides as readonly TurnStrategy[]).includes(school) ||
     school === 'rule';
   // Danger is another matter: nobody opens a heap that may smoulder.
-  if (heard('hot') && voice('hot').says === 'now') {
-    if (ear.last!.peakC >= s.limits.dangerC)
-      return answer('wait', 'hot', {}, [voice('hot').because]);
+  if (heard('hot') && opinion('hot').says === 'now') {
+    if (inputs.last!.peakC >= s.limits.dangerC)
+      return answer('wait', 'hot', {}, [opinion('hot').because]);
     return answer(
       'turn',
       'hot',
       { earliest: now, due: now, latest: now + 12 * MS.hour, waiting: wouldEnd },
-      [voice('hot').because, ...(p.turningsOwed > 0 ? [voice('rule').because] : [])],
+      [opinion('hot').because, ...(p.turningsOwed > 0 ? [opinion('rule').because] : [])],
     );
   }
   if (p.status === 'recovering' && p.graceUntil !== null)
@@ -449,22 +462,22 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
     running &&
     p.turningsOwed === 0 &&
     p.form !== 'staged' &&
-    ear.missingHours <= NEAR_PROOF_HOURS &&
+    inputs.missingHours <= NEAR_PROOF_HOURS &&
     p.earliestProofAt !== null &&
     (ends === null || ends > p.earliestProofAt)
   ) {
     return answer('wait', 'rule', { earliest: p.earliestProofAt }, [
       {
         code: 'NEAR_PROOF',
-        missingHours: ear.missingHours,
+        missingHours: inputs.missingHours,
         proofAt: p.earliestProofAt,
         graceHours: p.graceHours,
       },
-      voice(template.trigger).because,
+      opinion(template.trigger).because,
     ]);
   }
   // A stage of a staged rule that is not over yet would be wasted.
-  const stage = voice('rule');
+  const stage = opinion('rule');
   if (
     p.form === 'staged' &&
     running &&
@@ -474,27 +487,27 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
   ) {
     return answer('wait', 'rule', { earliest: stage.at, due: stage.at }, [
       stage.because,
-      voice(template.trigger).because,
+      opinion(template.trigger).because,
     ]);
   }
-  const asking = voices.filter(
-    (v) => heard(v.school) && (v.says === 'now' || v.says === 'on') && v.at !== null,
+  const asking = opinions.filter(
+    (v) => heard(v.strategy) && (v.says === 'now' || v.says === 'on') && v.at !== null,
   );
   // Falling out of its heat within two days is a reason whatever the school, where turning is done at all.
   const saved = ends !== null && template.trigger !== 'never' && ends - now < 2 * MS.day;
   const ripe = asking.filter((v) => v.says === 'now');
   const latest = Math.min(
-    latestForRule(ear) ?? Infinity,
+    latestForRule(inputs) ?? Infinity,
     ends === null ? Infinity : Math.max(now, ends - BEFORE_FLOOR_MS),
   );
   const bound = latest === Infinity ? null : Math.max(latest, notBefore);
   if (ripe.length > 0 || saved) {
     const by =
-      ripe.find((v) => v.school === template.trigger)?.school ?? ripe[0]?.school ?? 'decline';
+      ripe.find((v) => v.strategy === template.trigger)?.strategy ?? ripe[0]?.strategy ?? 'decline';
     const due = saved && ripe.length === 0 ? Math.max(now, ends! - BEFORE_FLOOR_MS) : now;
     const reasons = [
       ...(saved ? [wouldEnd!] : []),
-      ...(ripe.length > 0 ? ripe.map((v) => v.because) : [voice('decline').because]),
+      ...(ripe.length > 0 ? ripe.map((v) => v.because) : [opinion('decline').because]),
       ...(p.turningsOwed > 0 && stage.says === 'on' ? [stage.because] : []),
     ];
     return answer(
@@ -509,12 +522,15 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
       reasons,
     );
   }
-  const next = asking.reduce<Voice | null>((a, v) => (a === null || v.at! < a.at! ? v : a), null);
+  const next = asking.reduce<StrategyOpinion | null>(
+    (a, v) => (a === null || v.at! < a.at! ? v : a),
+    null,
+  );
   if (next) {
     const due = Math.max(next.at!, notBefore);
     return answer(
       'turn',
-      next.school,
+      next.strategy,
       {
         earliest: Math.max(now, notBefore),
         due: bound === null ? due : Math.min(due, bound),
@@ -523,11 +539,11 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
       },
       [
         next.because,
-        ...(next.school !== template.trigger ? [voice(template.trigger).because] : []),
+        ...(next.strategy !== template.trigger ? [opinion(template.trigger).because] : []),
       ],
     );
   }
   return answer('none', null, { earliest: Math.max(now, notBefore) }, [
-    voice(template.trigger).because,
+    opinion(template.trigger).because,
   ]);
 }

@@ -39,24 +39,24 @@ export type WaterSituation = {
   readonly bucketL: number;
 };
 
-export type Span = { readonly low: number; readonly high: number };
+export type PercentRange = { readonly low: number; readonly high: number };
 export type WaterAdvice =
   | { readonly code: 'NOT_FELT' }
   | { readonly code: 'FELT_LONG_AGO'; readonly felt: Instant }
-  | { readonly code: 'MOIST_ENOUGH'; readonly at: Instant; readonly pct: Span }
+  | { readonly code: 'MOIST_ENOUGH'; readonly at: Instant; readonly pct: PercentRange }
   | {
       readonly code: 'TOO_WET';
       readonly at: Instant;
-      readonly pct: Span;
-      readonly looseL: Span | null;
+      readonly pct: PercentRange;
+      readonly looseL: PercentRange | null;
     }
-  | { readonly code: 'NO_SIZE'; readonly at: Instant; readonly pct: Span }
+  | { readonly code: 'NO_SIZE'; readonly at: Instant; readonly pct: PercentRange }
   | {
       readonly code: 'WATER';
       readonly at: Instant;
-      readonly pct: Span;
+      readonly pct: PercentRange;
       readonly targetPct: number;
-      readonly litres: Span;
+      readonly litres: PercentRange;
       /** What is given in one go, L, and as hose minutes and buckets. */
       readonly now: { readonly litres: number; readonly minutes: number; readonly buckets: number };
       /** How far that lowers the heap's mean, K; null: its heat is not known. */
@@ -72,7 +72,7 @@ const waterTemperature = (airC: number | null): number => Math.min(18, Math.max(
 /** A hot heap dries by the day: what was felt longer ago says nothing of its water now (common practice). */
 export const FELT_LASTS_MS = 4 * MS.day;
 /** More than this much of its mass at once runs through instead of soaking in (common practice). */
-const MOST_AT_ONCE = 0.12;
+const MAX_AT_ONCE = 0.12;
 
 /** What to do about water. The heap's mass is that of its dry matter with the water it has; the span of the litres is the span of what is known. */
 export function waterAdvice(s: WaterSituation): WaterAdvice {
@@ -119,7 +119,7 @@ export function waterAdvice(s: WaterSituation): WaterAdvice {
   };
   const mass = massAt('usual', mid);
   const lacking = waterToAdd(mass, mid, aim.targetPct);
-  const most = mass * MOST_AT_ONCE;
+  const most = mass * MAX_AT_ONCE;
   const now = Math.min(lacking, most);
   const waterC = waterTemperature(s.airC);
   const hints: WaterHint[] = [

@@ -14,7 +14,7 @@ import { localParts } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
 import { CAUTION } from '../words/caution';
 import { SQUEEZE_WORDS } from '../words/feel';
-import type { DeferReason, Doubt, EndReason, Fix } from '../log/entry';
+import type { DeferReason, ReleaseDoubt, EndReason, Fix } from '../log/entry';
 import type { Locale } from '../words/note';
 import type { Course, ReheatTest } from './course';
 import type { Claim } from './claim';
@@ -22,13 +22,13 @@ import type { Cause, Change, Sign, Symptom, Trial } from './diagnose';
 import type { HotAdvice, HotChoice } from './hot';
 import type { Advice } from './next';
 import type { Stage, StageCode } from './stage';
-import type { School, TurnAdvice, TurnReason, Voice } from './turn';
+import type { TurnStrategy, TurnAdvice, TurnReason, StrategyOpinion } from './turn';
 import type { Group, Task, TaskKind } from './tasks';
-import type { Span, WaterAdvice, WaterHint } from './water';
+import type { PercentRange, WaterAdvice, WaterHint } from './water';
 
 /** The one text of everything that is advised. Every sentence names what it rests on. */
 
-export type MarkName =
+export type AdviceMark =
   | 'turn'
   | 'water'
   | 'add'
@@ -44,7 +44,7 @@ export type MarkName =
   | 'smell';
 /** An imperative, its reason, and when; `urgent` cannot wait today. A caution stands where the work can hurt. */
 export type AdviceWords = {
-  readonly mark: MarkName;
+  readonly mark: AdviceMark;
   readonly act: string;
   readonly why: string;
   /** Its reason where there is little room. */ readonly brief?: string;
@@ -71,7 +71,7 @@ function dayWord(timeZone: string, at: number, now: number): string {
         : `on ${p.day} ${p.month}`;
 }
 
-export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
+export const SCHOOL_WORDS: Readonly<Record<TurnStrategy, string>> = {
   calendar: 'by the calendar',
   peak: 'at the peak',
   decline: 'when it falls',
@@ -343,7 +343,7 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
 }
 
 /** What a school says, in a few words: `turn now`, `wait`, `turn on Thu`. */
-export function voiceText(v: Voice, locale: Locale): string {
+export function voiceText(v: StrategyOpinion, locale: Locale): string {
   const act =
     v.says === 'now'
       ? 'turn now'
@@ -475,7 +475,7 @@ export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWord
 
 const round5 = (x: number): number =>
   x < 20 ? Math.round(x) : x < 200 ? Math.round(x / 5) * 5 : Math.round(x / 10) * 10;
-const span = ({ low, high }: Span, one: string, many = one): string => {
+const span = ({ low, high }: PercentRange, one: string, many = one): string => {
   const [a, b] = [round5(low), round5(high)];
   return a === b ? `${b} ${b === 1 ? one : many}` : `${a}–${b} ${many}`;
 };
@@ -485,7 +485,8 @@ const HINT_WORDS: Readonly<Record<WaterHint, string>> = {
   SHEDS: 'Dry straw sheds water at first: wet it slowly, layer by layer, best while it is turned.',
   TWO_GOES: 'More at once would run through: feel it again the next day, then give the rest.',
 };
-const pctText = ({ low, high }: Span): string => `${Math.round(low)}–${Math.round(high)} % moist`;
+const pctText = ({ low, high }: PercentRange): string =>
+  `${Math.round(low)}–${Math.round(high)} % moist`;
 
 export type WaterWords = {
   readonly heading: string;
@@ -672,7 +673,7 @@ export function claimText(c: Claim, { timeZone, unit, now }: Locale): string {
 }
 
 /** Why it should not go out yet, each to be confirmed by whoever lets it go. */
-export function doubtText(d: Doubt, c: Claim, { unit }: Locale): string {
+export function readingDoubtText(d: ReleaseDoubt, c: Claim, { unit }: Locale): string {
   const r = c.lastRead;
   switch (d) {
     case 'unproven':

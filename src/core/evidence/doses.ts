@@ -68,7 +68,7 @@ export function heldGaps(prepared: Prepared, clock: Clock, floorC: number): Held
   if (prepared.asOf < prepared.evidence.builtAt) return [];
   return prepared
     .on(clock)
-    .ground.walker({ floorC }, 'hours')
+    .context.scanner({ floorC }, 'hours')
     .at(prepared.asOf)
     .runs.flatMap((run) =>
       run.rounds.slice(1).flatMap((r, i): HeldGap[] => {
@@ -160,7 +160,7 @@ export const dosesOf = (prepared: Prepared): Doses => ({
 export function doseFinding(prepared: Prepared, line: DeathLine, clock: Clock): DoseFinding {
   const dose = doseAlong(prepared, line, clock);
   if (dose > 0) return { code: 'dose', dose };
-  const rounds = prepared.asOf < prepared.evidence.builtAt ? [] : prepared.on(clock).ground.rounds;
+  const rounds = prepared.asOf < prepared.evidence.builtAt ? [] : prepared.on(clock).context.rounds;
   const allCool = rounds.some((r) => r.complete) && rounds.every((r) => r.peak < line.minC);
   return { code: allCool ? 'none' : 'unknown' };
 }

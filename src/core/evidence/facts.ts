@@ -1,10 +1,10 @@
 import type { Note } from '../words/note';
 import type { VerdictFacts } from '../words/verdict';
-import type { Part } from './standing';
-import type { Account } from './verdict';
+import type { ReportedRequirement } from './rule-progress';
+import type { RuleAssessment } from './verdict';
 
 /** What a part asks beside hours and turnings, for words. */
-function formOf({ of }: Part): VerdictFacts['form'] {
+function formOf({ of }: ReportedRequirement): VerdictFacts['form'] {
   switch (of.kind) {
     case 'hold':
       return { kind: 'hold' };
@@ -25,7 +25,7 @@ function formOf({ of }: Part): VerdictFacts['form'] {
 
 /** A verdict as its sentence needs it. @param keep which notes */
 export const factsOf = (
-  { verdict: v, standing: { part, walk } }: Account,
+  { verdict: v, progress: { part, scan } }: RuleAssessment,
   keep: (note: Note) => boolean = () => true,
 ): VerdictFacts => ({
   status: v.status,
@@ -36,7 +36,7 @@ export const factsOf = (
   provenAt: v.provenAt,
   earliestProofAt: v.earliestProofAt,
   notes: v.notes.filter(keep),
-  latestHotAt: walk.hotRounds.at(-1)?.time ?? null,
+  latestHotAt: scan.hotRounds.at(-1)?.time ?? null,
   floorC: part.floorC,
   combine: v.policy.combine,
   consecutive: part.consecutive,

@@ -1,6 +1,6 @@
 import { MS, type Instant } from '../quantity/instant';
 import type { Finding } from '../words/grade';
-import type { Account, Prepared } from './verdict';
+import type { RuleAssessment, Prepared } from './verdict';
 
 /**
  * How good the evidence itself is, apart from what it says: a proof on three readings of one place is a proof
@@ -18,17 +18,20 @@ const gradeBy = (value: number, [fair, good, strong]: readonly [number, number, 
 const UNKNOWN_DEPTH: Grade = 'fair';
 
 /** The rounds that a verdict rests on: those of its run, or all of the segment. */
-function basis({ verdict, standing }: Account, prepared: Prepared): { from: Instant; to: Instant } {
+function basis(
+  { verdict, progress }: RuleAssessment,
+  prepared: Prepared,
+): { from: Instant; to: Instant } {
   return {
     from: verdict.run?.from ?? verdict.segmentFrom,
-    to: verdict.provenAt ?? standing.run?.to ?? prepared.asOf,
+    to: verdict.provenAt ?? progress.run?.to ?? prepared.asOf,
   };
 }
 
-/** @param acc of the leading rule; null where nothing has been read since the clock started */
-export function gradeOf(prepared: Prepared, acc: Account): EvidenceGrade | null {
+/** @param assessment of the leading rule; null where nothing has been read since the clock started */
+export function gradeOf(prepared: Prepared, assessment: RuleAssessment): EvidenceGrade | null {
   const { evidence } = prepared;
-  const { from, to } = basis(acc, prepared);
+  const { from, to } = basis(assessment, prepared);
   const rounds = prepared.rounds.filter((r) => r.time >= from && r.time <= to);
   if (rounds.length === 0) return null;
   const readings = rounds.flatMap((r) => r.readings);

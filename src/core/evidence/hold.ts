@@ -1,9 +1,15 @@
 import { hoursToMs, type Instant } from '../quantity/instant';
-import type { Ground } from './ground';
+import type { SegmentContext } from './segment-context';
 import type { Hold } from './rule';
-import { spanOf, statusOf, type Part, type Standing, type Tally } from './standing';
+import {
+  spanOf,
+  statusOf,
+  type ReportedRequirement,
+  type RuleProgress,
+  type RuleEvaluator,
+} from './rule-progress';
 import { countedTurns, uncountedTurns, type CountedTurn } from './turnings';
-import { aliveRun, creditOf, type Floor, type Run, type Walk } from './walk';
+import { aliveRun, creditOf, type Floor, type Run, type RunScan } from './run-scan';
 
 type Proof = {
   readonly at: Instant;
@@ -13,12 +19,12 @@ type Proof = {
 };
 
 /** Counted turns of the runs of a segment; those of a run that has ended are reckoned once. */
-export function turnCounter(ground: Ground): (run: Run) => readonly CountedTurn[] {
+export function turnCounter(context: SegmentContext): (run: Run) => readonly CountedTurn[] {
   const done = new Map<Run, readonly CountedTurn[]>();
   return (run) => {
     const known = done.get(run);
     if (known) return known;
-    const counted = countedTurns(run.rounds, ground.full);
+    const counted = countedTurns(run.rounds, context.full);
     if (run.ended) done.set(run, counted);
     return counted;
   };
@@ -31,7 +37,7 @@ export function turnCounter(ground: Ground): (run: Run) => readonly CountedTurn[
 function proofSeeker(
   hold: Hold,
   countsOf: (run: Run) => readonly CountedTurn[],
-): (walk: Walk) => Proof | null {
+): (scan: RunScan) => Proof | null {
   const need = hoursToMs(hold.hours);
   let [runAt, stepAt, creditBefore, turnsBefore] = [0, 0, 0, 0];
   let proof: Proof | null = null;
@@ -62,33 +68,37 @@ function proofSeeker(
 }
 
 /** A hold on a segment (contract, sections 6 to 10). */
-export function holdTally(hold: Hold, ground: Ground, counting = ground.policy.counting): Tally {
-  const walker = ground.walker(hold, counting);
-  const countsOf = turnCounter(ground);
+export function createHoldEvaluator(
+  hold: Hold,
+  context: SegmentContext,
+  counting = context.policy.counting,
+): RuleEvaluator {
+  const scanner = context.scanner(hold, counting);
+  const countsOf = turnCounter(context);
   const seek = proofSeeker(hold, countsOf);
   const requiredMs = hoursToMs(hold.hours);
-  const part: Part = {
+  const part: ReportedRequirement = {
     of: hold,
     floorC: hold.floorC,
     consecutive: hold.consecutive,
     totalHours: hold.hours,
   };
   return {
-    standing(at): Standing {
-      const walk = walker.at(at);
-      const proof = seek(walk);
-      const alive = aliveRun(walk);
+    progress(at): RuleProgress {
+      const scan = scanner.at(at);
+      const proof = seek(scan);
+      const alive = aliveRun(scan);
       const shared = {
         requiredMs,
         turningsRequired: hold.turnings,
-        base: walk.latest === 'running' ? alive!.to : at,
+        base: scan.latest === 'running' ? alive!.to : at,
         furtherMs: 0,
         part,
-        walk,
-        uncounted: () => uncountedTurns(walk, countsOf, ground.turns),
+        scan,
+        uncounted: () => uncountedTurns(scan, countsOf, context.turns),
       };
       if (proof) {
-        const own = hold.consecutive ? [proof.run] : walk.runs;
+        const own = hold.consecutive ? [proof.run] : scan.runs;
         return {
           ...shared,
           status: 'proven',
@@ -100,11 +110,11 @@ export function holdTally(hold: Hold, ground: Ground, counting = ground.policy.c
           counted: own.flatMap(countsOf).filter(({ from }) => from <= proof.at),
         };
       }
-      const runs = hold.consecutive ? (alive ? [alive] : []) : walk.runs;
+      const runs = hold.consecutive ? (alive ? [alive] : []) : scan.runs;
       const counted = runs.flatMap(countsOf);
       return {
         ...shared,
-        status: statusOf(walk),
+        status: statusOf(scan),
         creditMs: runs.reduce((sum, run) => sum + creditOf(run), 0),
         turningsCounted: counted.length,
         run: spanOf(alive),
@@ -117,8 +127,8 @@ export function holdTally(hold: Hold, ground: Ground, counting = ground.policy.c
 }
 
 /** The standing of the latest run as if nothing could be proven: what requirements with a proof of their own report until then. */
-export const openTally = (floor: Floor, ground: Ground): Tally =>
-  holdTally(
+export const openTally = (floor: Floor, context: SegmentContext): RuleEvaluator =>
+  createHoldEvaluator(
     {
       kind: 'hold',
       floorC: floor.floorC,
@@ -128,6 +138,6 @@ export const openTally = (floor: Floor, ground: Ground): Tally =>
       consecutive: true,
       turnings: 0,
     },
-    ground,
+    context,
     'hours',
   );

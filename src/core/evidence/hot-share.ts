@@ -23,7 +23,7 @@ export type Profile = {
 export type Surface = 'low' | 'high';
 
 /** Two bounds, the lesser first. */
-export type Range = readonly [low: number, high: number];
+export type ShareRange = readonly [low: number, high: number];
 
 /** Against this the hot share is told, °C (contract, section 12). */
 export const HOT_SHARE_FLOOR_C = 55;
@@ -120,7 +120,7 @@ export function hotDepths(
 }
 
 /** Share of the volume at or above a floor under each of the two surfaces, the lesser first. */
-export function hotShareOf(profile: Profile, floorC = HOT_SHARE_FLOOR_C): Range {
+export function hotShareOf(profile: Profile, floorC = HOT_SHARE_FLOOR_C): ShareRange {
   const shareUnder = (surface: Surface): number =>
     hotDepths(profile, surface, floorC).reduce(
       (sum, { from, to }) => sum + between(from, to, profile.k),
@@ -130,13 +130,13 @@ export function hotShareOf(profile: Profile, floorC = HOT_SHARE_FLOOR_C): Range 
   return a <= b ? [a, b] : [b, a];
 }
 
-export const hotShare = (prepared: Prepared): Range | null => {
+export const hotShare = (prepared: Prepared): ShareRange | null => {
   const profile = profileOf(prepared);
   return profile && hotShareOf(profile);
 };
 
 /** Whether the two bounds lie too far apart to say anything (contract, section 12). */
-export const isTooWide = ([low, high]: Range): boolean => high - low > WIDEST_HOT_SHARE;
+export const isTooWide = ([low, high]: ShareRange): boolean => high - low > WIDEST_HOT_SHARE;
 
 /**
  * The normalised depth at which one more point would tell most: it halves the volume between the surface and

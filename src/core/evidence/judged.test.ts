@@ -3,12 +3,12 @@ import { findingText } from '../words/grade';
 import { doseText, oneInText, shareText } from '../words/beyond';
 import { gradeOf } from './grade';
 import { strictness } from './strictness';
-import { account, prepare } from './verdict';
+import { assessRule, prepare } from './verdict';
 import type { Reading } from './types';
 
 const graded = (readings: Reading[], more: Parameters<typeof evidence>[3] = {}) => {
   const p = prepare(evidence(readings, [], {}, more), at(200));
-  return gradeOf(p, account(p, holdRule({ hours: 72 })));
+  return gradeOf(p, assessRule(p, holdRule({ hours: 72 })));
 };
 const five = (hours: number): Reading[] =>
   [60, 61, 62, 63, 64].map((value, i) => ({

@@ -1,11 +1,11 @@
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { TEMP_TOLERANCE_C } from '../quantity/units';
-import type { Ground } from './ground';
+import type { SegmentContext } from './segment-context';
 import { openTally } from './hold';
 import type { MeanAbove } from './rule';
-import type { Part, Standing, Tally } from './standing';
+import type { ReportedRequirement, RuleProgress, RuleEvaluator } from './rule-progress';
 import { countedTurns } from './turnings';
-import type { Run } from './walk';
+import type { Run } from './run-scan';
 
 type Proof = { readonly run: Run; readonly from: number; readonly to: number };
 
@@ -15,9 +15,9 @@ type Proof = { readonly run: Run; readonly from: number; readonly to: number };
  * With g the area of the credited gaps over the mean asked for, a stretch from u to t fits when
  * g(t) − g(u) > 0: so the least g among the starts that lie far enough back decides, and one pass finds it.
  */
-export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
-  const walker = ground.walker(rule, 'hours');
-  const open = openTally(rule, ground);
+export function createMeanAboveEvaluator(rule: MeanAbove, context: SegmentContext): RuleEvaluator {
+  const scanner = context.scanner(rule, 'hours');
+  const open = openTally(rule, context);
   const needMs = hoursToMs(rule.hours);
   let runAt = 0;
   /** g after each hot round of the run that is looked at, °C·ms. */
@@ -51,7 +51,7 @@ export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
       [excess, starts, leastStart] = [[], 0, Infinity];
     }
   };
-  const part = (meanC?: number): Part => ({
+  const part = (meanC?: number): ReportedRequirement => ({
     of: rule,
     floorC: rule.floorC,
     consecutive: true,
@@ -65,22 +65,22 @@ export function meanAboveTally(rule: MeanAbove, ground: Ground): Tally {
       : undefined;
   };
   return {
-    standing(at: Instant): Standing {
-      catchUp(walker.at(at).runs);
-      const standing = open.standing(at);
+    progress(at: Instant): RuleProgress {
+      catchUp(scanner.at(at).runs);
+      const progress = open.progress(at);
       if (!proof) {
-        const live = standing.reported;
+        const live = progress.reported;
         return {
-          ...standing,
+          ...progress,
           requiredMs: needMs,
           part: part(live ? meanOf(live, 0, live.steps.length - 1) : undefined),
         };
       }
       const { run, from, to } = proof;
       const rounds = run.rounds.slice(from, to + 1);
-      const counted = countedTurns(rounds, ground.full);
+      const counted = countedTurns(rounds, context.full);
       return {
-        ...standing,
+        ...progress,
         status: 'proven',
         creditMs: run.steps[to]!.creditMs - run.steps[from]!.creditMs,
         requiredMs: needMs,

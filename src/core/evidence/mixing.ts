@@ -1,8 +1,8 @@
 import type { Instant } from '../quantity/instant';
 import { doseAlong, type DeathLine } from './doses';
-import type { Range } from './hot-share';
+import type { ShareRange } from './hot-share';
 import type { Clock } from './types';
-import type { Account, Prepared } from './verdict';
+import type { RuleAssessment, Prepared } from './verdict';
 
 /**
  * What turning does for the part that was not hot, with random mixing (Haug, The Practical Handbook of Compost
@@ -28,19 +28,19 @@ const stagesOf = (turnings: readonly Instant[]): { from: Instant; to: Instant }[
   [-Infinity, ...turnings].map((from, i) => ({ from, to: turnings[i] ?? Infinity }));
 
 /** A figure that falls as the hot share grows, under both of its bounds. @returns the lesser first */
-export const overShare = ([low, high]: Range, figure: (share: number) => number): Range => [
-  figure(high),
-  figure(low),
-];
+export const overShare = (
+  [low, high]: ShareRange,
+  figure: (share: number) => number,
+): ShareRange => [figure(high), figure(low)];
 
 /** log₁₀ reductions of each stage between the counted turnings of the leading rule. */
 export function logsOfStages(
   prepared: Prepared,
-  lead: Account,
+  lead: RuleAssessment,
   line: DeathLine,
   clock: Clock,
 ): number[] {
-  return stagesOf(lead.standing.counted.map(({ turn }) => turn.at)).map(
+  return stagesOf(lead.progress.counted.map(({ turn }) => turn.at)).map(
     (stage) => LOGS_PER_DOSE[clock] * doseAlong(prepared, line, clock, stage),
   );
 }

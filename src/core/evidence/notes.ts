@@ -2,16 +2,16 @@ import { MS, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import { noteText, type Locale, type Note, type NoteFact } from '../words/note';
 import type { Corrector } from './calibration';
-import type { Ground } from './ground';
+import type { SegmentContext } from './segment-context';
 import type { Round } from './rounds';
 import { asksMoist, type Rule } from './rule';
 import type { Segments } from './segments';
-import type { Standing } from './standing';
+import type { RuleProgress } from './rule-progress';
 import type { Evidence, Policy, Reading } from './types';
-import { aliveRun, creditOf, type Run } from './walk';
+import { aliveRun, creditOf, type Run } from './run-scan';
 
 /** Above this many the ids are left out of a note; its text and span still name them. */
-const MOST_IDS = 50;
+const MAX_IDS = 50;
 
 type Draft = {
   readonly fact: NoteFact;
@@ -22,19 +22,19 @@ type Draft = {
 };
 
 const idsOf = (readings: readonly Reading[]): { readings?: readonly string[] } =>
-  readings.length <= MOST_IDS ? { readings: readings.map((r) => r.id) } : {};
+  readings.length <= MAX_IDS ? { readings: readings.map((r) => r.id) } : {};
 
 /** Whether the hours of a run that broke are lost to the requirement. */
-const losesRuns = ({ part }: Standing): boolean =>
+const losesRuns = ({ part }: RuleProgress): boolean =>
   part.of.kind === 'hold' ? part.of.consecutive : part.of.kind !== 'staged';
 
-function breakNotes(standing: Standing, policy: Policy, asOf: Instant): Draft[] {
-  const { walk } = standing;
-  const { floorC, ceilingC } = walk.floor;
+function breakNotes(progress: RuleProgress, policy: Policy, asOf: Instant): Draft[] {
+  const { scan } = progress;
+  const { floorC, ceilingC } = scan.floor;
   // What follows a proof takes nothing from it.
   const lostOf = (run: Run, at: Instant): number =>
-    losesRuns(standing) && at <= (standing.provenAt ?? Infinity) ? creditOf(run) : 0;
-  const drafts: Draft[] = walk.runs.flatMap((run): Draft[] => {
+    losesRuns(progress) && at <= (progress.provenAt ?? Infinity) ? creditOf(run) : 0;
+  const drafts: Draft[] = scan.runs.flatMap((run): Draft[] => {
     if (!run.ended) return [];
     const { code, round } = run.ended;
     const lostMs = lostOf(run, round.time);
@@ -48,22 +48,22 @@ function breakNotes(standing: Standing, policy: Policy, asOf: Instant): Draft[] 
             : { code, lostMs };
     return [{ fact, at: round.time, from: run.to, ...idsOf(round.readings) }];
   });
-  const last = walk.runs.at(-1);
-  if (last && walk.latest === 'stale')
+  const last = scan.runs.at(-1);
+  if (last && scan.latest === 'stale')
     drafts.push({
       fact: { code: 'STALE', since: last.to, lostMs: lostOf(last, asOf) },
       at: asOf,
       from: last.to,
     });
-  for (const p of walk.pauses)
+  for (const p of scan.pauses)
     drafts.push({
       fact: { code: 'RECOVERING', valueC: p.value, floorC, until: p.until },
       at: p.at,
       from: p.from,
     });
-  for (const r of walk.dry)
+  for (const r of scan.dry)
     drafts.push({ fact: { code: 'DRY_ROUND' }, at: r.time, ...idsOf(r.readings) });
-  for (const r of walk.thin)
+  for (const r of scan.thin)
     drafts.push({
       fact: { code: 'THIN_ROUND', points: r.points, minPoints: policy.minPoints },
       at: r.time,
@@ -73,8 +73,8 @@ function breakNotes(standing: Standing, policy: Policy, asOf: Instant): Draft[] 
 }
 
 /** Remarks on rounds and thermometers, the same for every rule of a clock. Goes on where it stopped when rounds are added. */
-export function roundRemarks(ground: Ground, corrector: Corrector): () => Draft[] {
-  const { policy } = ground;
+export function noteRounds(context: SegmentContext, corrector: Corrector): () => Draft[] {
+  const { policy } = context;
   const drafts: Draft[] = [];
   const unchecked = new Map<string, Reading[]>();
   const poor = new Map<unknown, Draft>();
@@ -115,7 +115,7 @@ export function roundRemarks(ground: Ground, corrector: Corrector): () => Draft[
     r.readings.forEach(onProbe);
   };
   return () => {
-    for (; next < ground.rounds.length; next += 1) onRound(ground.rounds[next]!);
+    for (; next < context.rounds.length; next += 1) onRound(context.rounds[next]!);
     const probes = [...unchecked].map(([probe, list]): Draft => ({
       fact: { code: 'UNCHECKED_PROBE', probe, count: list.length, days: policy.calibrationDays! },
       at: list[0]!.at,
@@ -127,9 +127,9 @@ export function roundRemarks(ground: Ground, corrector: Corrector): () => Draft[
   };
 }
 
-function turnNotes(standing: Standing): Draft[] {
-  const alive = aliveRun(standing.walk);
-  return standing.uncounted().map(({ turn, code }): Draft => ({
+function turnNotes(progress: RuleProgress): Draft[] {
+  const alive = aliveRun(progress.scan);
+  return progress.uncounted().map(({ turn, code }): Draft => ({
     // After the last hot round of a living run: the next one is all that is missing.
     fact:
       code === 'TURN_OUTSIDE_RUN'
@@ -143,10 +143,10 @@ export type NoteInput = {
   readonly evidence: Evidence;
   readonly rule: Rule;
   readonly segments: Segments;
-  readonly standing: Standing;
+  readonly progress: RuleProgress;
   readonly lostProofs: readonly { readonly at: Instant; readonly provenAt: Instant }[];
-  /** Of rounds and thermometers: {@link roundRemarks}. */
-  readonly remarks: readonly Draft[];
+  /** Of rounds and thermometers: {@link noteRounds}. */
+  readonly roundNotes: readonly Draft[];
   readonly asOf: Instant;
   /** Readings that take no part. */
   readonly excluded: readonly Reading[];
@@ -156,7 +156,7 @@ export type NoteInput = {
 
 /** Every remark that section 10 asks for, on the current segment, by time. */
 export function notesOf(input: NoteInput): Note[] {
-  const { evidence, rule, segments, standing, asOf } = input;
+  const { evidence, rule, segments, progress, asOf } = input;
   const { current } = segments;
   const point = (id: string): string => evidence.points.find((p) => p.id === id)?.label ?? id;
   // A reading at the very time of a restart belongs to the segment before it.
@@ -179,9 +179,9 @@ export function notesOf(input: NoteInput): Note[] {
       from: r.first,
       ...idsOf(r.readings),
     })),
-    ...breakNotes(standing, evidence.policy, asOf),
-    ...input.remarks,
-    ...(standing.turningsRequired > 0 ? turnNotes(standing) : []),
+    ...breakNotes(progress, evidence.policy, asOf),
+    ...input.roundNotes,
+    ...(progress.turningsRequired > 0 ? turnNotes(progress) : []),
     ...excluded.map((r): Draft => ({
       fact: {
         code: 'EXCLUDED_READING',

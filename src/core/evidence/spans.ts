@@ -1,8 +1,8 @@
 import { MS, type Instant } from '../quantity/instant';
 import type { Policy } from './types';
-import type { Run } from './walk';
-import type { Account } from './verdict';
-import { creditOf } from './walk';
+import type { Run } from './run-scan';
+import type { RuleAssessment } from './verdict';
+import { creditOf } from './run-scan';
 
 /** A stretch of a run between two hot rounds, or one hot day: what it earned and its mean value in °C. */
 export type Stretch = {
@@ -47,8 +47,8 @@ export function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
 }
 
 /** The runs that the verdict reports: the proving or latest one, or all of a rule that adds them up. */
-function reportedRuns({ standing: { part, reported, walk } }: Account): readonly Run[] {
-  if (!part.consecutive && part.of.kind !== 'within') return walk.runs;
+function reportedRuns({ progress: { part, reported, scan } }: RuleAssessment): readonly Run[] {
+  if (!part.consecutive && part.of.kind !== 'within') return scan.runs;
   return reported ? [reported] : [];
 }
 
@@ -64,14 +64,14 @@ function joined(spans: readonly Span[]): Span[] {
 }
 
 /** All stretches of all segments, by time, for one rule's bar. */
-export function spansOf(acc: Account): Span[] {
-  const kept = new Set<Run>(reportedRuns(acc));
-  const until = acc.verdict.provenAt ?? Infinity;
-  const walks = [...acc.earlier.map((s) => s.walk), acc.standing.walk];
+export function spansOf(assessment: RuleAssessment): Span[] {
+  const kept = new Set<Run>(reportedRuns(assessment));
+  const until = assessment.verdict.provenAt ?? Infinity;
+  const walks = [...assessment.earlier.map((s) => s.scan), assessment.progress.scan];
   return joined(
-    walks.flatMap((walk) =>
-      walk.runs.flatMap((run) =>
-        stretchesOf(run, walk.counting)
+    walks.flatMap((scan) =>
+      scan.runs.flatMap((run) =>
+        stretchesOf(run, scan.counting)
           .filter((s) => s.from < until)
           .map((s): Span => ({
             from: s.from,
@@ -84,14 +84,14 @@ export function spansOf(acc: Account): Span[] {
 }
 
 /** The strata of the folded mound, from the ground up: one more than there are counted turnings. */
-export function strataOf(acc: Account): Stratum[] {
-  const runs = reportedRuns(acc);
+export function strataOf(assessment: RuleAssessment): Stratum[] {
+  const runs = reportedRuns(assessment);
   if (runs.length === 0) return [];
-  const until = acc.verdict.provenAt ?? Infinity;
-  const folds = acc.standing.counted.map(({ turn }) => turn.at);
+  const until = assessment.verdict.provenAt ?? Infinity;
+  const folds = assessment.progress.counted.map(({ turn }) => turn.at);
   const stages: Stretch[][] = Array.from({ length: folds.length + 1 }, () => []);
   const stretches = runs
-    .flatMap((run) => stretchesOf(run, acc.standing.walk.counting))
+    .flatMap((run) => stretchesOf(run, assessment.progress.scan.counting))
     .filter((s) => s.to <= until);
   for (const s of stretches) stages[folds.filter((at) => at < (s.from + s.to) / 2).length]!.push(s);
   const last = runs.at(-1)!.rounds.at(-1)!;
@@ -114,12 +114,12 @@ export function strataOf(acc: Account): Stratum[] {
 }
 
 /** Credit of the latest run that was broken or cut off by a restart, in hours; 0 when nothing was lost. */
-export function lostHours({ standing, earlier }: Account): number {
-  if (!standing.part.consecutive || standing.reported) return 0;
-  const ended = standing.walk.runs.at(-1);
+export function lostHours({ progress, earlier }: RuleAssessment): number {
+  if (!progress.part.consecutive || progress.reported) return 0;
+  const ended = progress.scan.runs.at(-1);
   if (ended) return creditOf(ended) / MS.hour;
   const before = earlier.at(-1);
-  const last = before?.walk.runs.at(-1);
+  const last = before?.scan.runs.at(-1);
   return (
     (before && before.provenAt !== null ? before.creditMs : last ? creditOf(last) : 0) / MS.hour
   );

@@ -1,9 +1,9 @@
 import { hoursToMs } from '../quantity/instant';
-import type { Ground } from './ground';
+import type { SegmentContext } from './segment-context';
 import type { Staged } from './rule';
-import { spanOf, statusOf, type Part, type Tally } from './standing';
+import { spanOf, statusOf, type ReportedRequirement, type RuleEvaluator } from './rule-progress';
 import type { Turn } from './segments';
-import { aliveRun, creditOf, greatestRun, type Run } from './walk';
+import { aliveRun, creditOf, greatestRun, type Run } from './run-scan';
 
 type Stage = {
   readonly turn: Turn;
@@ -14,38 +14,38 @@ type Stage = {
  * A hold before each of several turnings (contract, section 9): for each full turn only the rounds since the
  * full turn before are walked. Always counts hours.
  */
-export function stagedTally(staged: Staged, ground: Ground): Tally {
-  const walker = ground.walker(staged, 'hours');
+export function createStagedEvaluator(staged: Staged, context: SegmentContext): RuleEvaluator {
+  const scanner = context.scanner(staged, 'hours');
   const needMs = hoursToMs(staged.holdHours);
-  const part: Part = {
+  const part: ReportedRequirement = {
     of: staged,
     floorC: staged.floorC,
     consecutive: false,
     totalHours: staged.holdHours * staged.stages,
   };
   const ended: Stage[] = [];
-  let since = ground.freshWalker(staged);
+  let since = context.freshScanner(staged);
   let next = 0;
   /** Gives each round to the stage that it lies in; a turn closes its stage once the moment asked for has reached it. */
   const catchUp = (at: number): void => {
     for (;;) {
-      const turn = ground.full[ended.length];
+      const turn = context.full[ended.length];
       for (
         ;
-        next < ground.rounds.length && (!turn || ground.rounds[next]!.time <= turn.at);
+        next < context.rounds.length && (!turn || context.rounds[next]!.time <= turn.at);
         next += 1
       )
-        since.push(ground.rounds[next]!);
+        since.push(context.rounds[next]!);
       if (!turn || turn.at > at) return;
       const best = greatestRun(since.at(turn.at));
       ended.push({ turn, held: best && creditOf(best) >= needMs ? best : null });
-      since = ground.freshWalker(staged);
+      since = context.freshScanner(staged);
     }
   };
   return {
-    standing(at) {
+    progress(at) {
       catchUp(at);
-      const walk = walker.at(at);
+      const scan = scanner.at(at);
       const complete = ended.filter(({ held }) => held !== null);
       const counted = complete.slice(0, staged.stages).map(({ turn }) => ({ turn, from: turn.at }));
       const shared = {
@@ -53,10 +53,10 @@ export function stagedTally(staged: Staged, ground: Ground): Tally {
         turningsCounted: counted.length,
         turningsRequired: staged.stages,
         part,
-        walk,
+        scan,
         counted,
         uncounted: () => [
-          ...ground.turns
+          ...context.turns
             .filter((turn) => !turn.full)
             .map((turn) => ({ turn, code: 'TURN_PARTIAL' as const })),
           ...ended
@@ -81,13 +81,13 @@ export function stagedTally(staged: Staged, ground: Ground): Tally {
       const [best, alive] = [greatestRun(present), aliveRun(present)];
       return {
         ...shared,
-        status: statusOf(walk),
+        status: statusOf(scan),
         creditMs: best ? creditOf(best) : 0,
         run: spanOf(alive),
         provenAt: null,
         base: present.latest === 'running' ? alive!.to : at,
         furtherMs: needMs * (staged.stages - counted.length - 1),
-        reported: aliveRun(walk),
+        reported: aliveRun(scan),
       };
     },
   };

@@ -1,5 +1,5 @@
 import type { Policy } from './types';
-import { account, prepare, type Account, type Prepared } from './verdict';
+import { assessRule, prepare, type RuleAssessment, type Prepared } from './verdict';
 import type { Rule } from './rule';
 
 /** One cell of the table that shows how a verdict hangs on its policy. */
@@ -7,7 +7,7 @@ export type StrictCell = {
   readonly combine: Policy['combine'];
   readonly counting: Policy['counting'];
   readonly guardBandC: number;
-  readonly account: Account;
+  readonly account: RuleAssessment;
   /** The policy in force. */ readonly own: boolean;
 };
 
@@ -31,8 +31,8 @@ export function strictness(prepared: Prepared, rule: Rule): StrictCell[] {
           guardBandC,
           own,
           account: own
-            ? account(prepared, rule)
-            : account(
+            ? assessRule(prepared, rule)
+            : assessRule(
                 prepare(
                   { ...evidence, policy: { ...evidence.policy, combine, counting, guardBandC } },
                   asOf,

@@ -1,7 +1,7 @@
 import type { Instant } from '../quantity/instant';
 import type { Round } from './rounds';
 import type { Turn } from './segments';
-import { fullTurns, type Run, type Walk } from './walk';
+import { fullTurns, type Run, type RunScan } from './run-scan';
 
 export type UncountedTurn = {
   readonly turn: Turn;
@@ -42,11 +42,11 @@ export function countedTurns(rounds: readonly Round[], full: readonly Turn[]): C
 
 /** Turns of a segment that no run counts, each with the first code that fits. */
 export function uncountedTurns(
-  walk: Walk,
+  scan: RunScan,
   counted: (run: Run) => readonly CountedTurn[],
   turns: readonly Turn[],
 ): UncountedTurn[] {
-  const taken = new Set(walk.runs.flatMap((run) => counted(run).map(({ turn }) => turn)));
+  const taken = new Set(scan.runs.flatMap((run) => counted(run).map(({ turn }) => turn)));
   const before = new Map(
     fullTurns(turns).map((turn, i, full) => [turn, full[i - 1]?.at ?? -Infinity]),
   );
@@ -56,7 +56,7 @@ export function uncountedTurns(
       if (!turn.full) return { turn, code: 'TURN_PARTIAL' };
       return {
         turn,
-        code: anyIn(walk.hotRounds, before.get(turn)!, turn.at)
+        code: anyIn(scan.hotRounds, before.get(turn)!, turn.at)
           ? 'TURN_OUTSIDE_RUN'
           : 'TURN_WITHOUT_HEAT',
       };

@@ -1,14 +1,14 @@
 import { MS, type Instant } from '../quantity/instant';
 import type { Note } from '../words/note';
 import { correctorOf, type Corrector } from './calibration';
-import { groundOf, type Ground } from './ground';
+import { createSegmentContext, type SegmentContext } from './segment-context';
 import { moistureOf } from './moisture';
-import { notesOf, roundRemarks } from './notes';
+import { notesOf, noteRounds } from './notes';
 import { NAMED_ROUND_MS, roundsOf, type Round } from './rounds';
 import type { Rule } from './rule';
 import { segmentsOf, type Segments } from './segments';
-import type { Standing, Status, Tally } from './standing';
-import { isWorse, tallyOf } from './tally';
+import type { RuleProgress, Status, RuleEvaluator } from './rule-progress';
+import { isWorse, createRuleEvaluator } from './rule-evaluator';
 import type { Clock, Evidence, Policy, Reading } from './types';
 
 export type SegmentSummary = {
@@ -38,13 +38,13 @@ export type Verdict = {
 };
 
 /** The evidence on one clock: its segments, what rules on the current one share, and the tallies made so far. */
-type Standpoint = {
+type ClockEvaluation = {
   readonly segments: Segments;
-  readonly ground: Ground;
-  readonly earlier: readonly Ground[];
-  readonly remarks: ReturnType<typeof roundRemarks>;
-  tally(rule: Rule): Tally;
-  earlierStandings(rule: Rule): readonly Standing[];
+  readonly context: SegmentContext;
+  readonly earlier: readonly SegmentContext[];
+  readonly roundNotes: ReturnType<typeof noteRounds>;
+  evaluator(rule: Rule): RuleEvaluator;
+  earlierProgress(rule: Rule): readonly RuleProgress[];
 };
 
 /** Evidence as of a moment, corrected and grouped once for all rules. */
@@ -55,7 +55,7 @@ export type Prepared = {
   readonly rounds: readonly Round[];
   /** Superseded and rejected readings. */
   readonly excluded: readonly Reading[];
-  on(clock: Clock): Standpoint;
+  on(clock: Clock): ClockEvaluation;
   /** The same evidence with some rejected readings in. */
   trial(back: readonly Reading[]): Prepared;
   /**
@@ -95,13 +95,13 @@ const memo = <K, V>(make: (key: K) => V): ((key: K) => V) => {
   };
 };
 
-function standpointOf(
+function evaluateClock(
   evidence: Evidence,
   rounds: readonly Round[],
   asOf: Instant,
   corrector: Corrector,
   clock: Clock,
-): Standpoint {
+): ClockEvaluation {
   const { policy, builtAt, timeZone } = evidence;
   // Before builtAt there is nothing: one empty segment, waiting.
   const segments = segmentsOf(
@@ -112,16 +112,20 @@ function standpointOf(
     clock,
   );
   const moisture = moistureOf(evidence.events, asOf);
-  const ground = groundOf(segments.current, policy, timeZone, moisture);
-  const earlier = segments.earlier.map((segment) => groundOf(segment, policy, timeZone, moisture));
+  const context = createSegmentContext(segments.current, policy, timeZone, moisture);
+  const earlier = segments.earlier.map((segment) =>
+    createSegmentContext(segment, policy, timeZone, moisture),
+  );
   return {
     segments,
-    ground,
+    context: context,
     earlier,
-    remarks: roundRemarks(ground, corrector),
-    tally: memo((rule) => tallyOf(rule.requirement, ground)),
-    earlierStandings: memo((rule) =>
-      earlier.map((g, i) => tallyOf(rule.requirement, g).standing(segments.earlier[i]!.to)),
+    roundNotes: noteRounds(context, corrector),
+    evaluator: memo((rule) => createRuleEvaluator(rule.requirement, context)),
+    earlierProgress: memo((rule) =>
+      earlier.map((g, i) =>
+        createRuleEvaluator(rule.requirement, g).progress(segments.earlier[i]!.to),
+      ),
     ),
   };
 }
@@ -140,7 +144,7 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
     evidence.policy,
     corrector,
   );
-  const standpoints = new Map<Clock, Standpoint>();
+  const clocks = new Map<Clock, ClockEvaluation>();
   const trials = new Map<string, Prepared>();
   const added: Reading[] = [];
   let now = asOf;
@@ -154,10 +158,10 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
     rounds,
     excluded: evidence.readings.filter((r) => r.flag !== undefined),
     on(clock) {
-      let standpoint = standpoints.get(clock);
+      let standpoint = clocks.get(clock);
       if (!standpoint) {
-        standpoint = standpointOf(evidence, rounds, now, corrector, clock);
-        standpoints.set(clock, standpoint);
+        standpoint = evaluateClock(evidence, rounds, now, corrector, clock);
+        clocks.set(clock, standpoint);
       }
       return standpoint;
     },
@@ -191,7 +195,7 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
         corrector,
       )) {
         rounds.push(round);
-        for (const { ground } of standpoints.values()) ground.push(round);
+        for (const { context } of clocks.values()) context.push(round);
       }
       for (const trial of trials.values()) trial.add(readings, at);
     },
@@ -230,24 +234,25 @@ function newcomerTest(
 }
 
 /** A verdict with what stands behind it, for drawings. */
-export type Account = {
+export type RuleAssessment = {
   readonly verdict: Verdict;
-  readonly standing: Standing;
-  readonly earlier: readonly Standing[];
+  readonly progress: RuleProgress;
+  readonly earlier: readonly RuleProgress[];
 };
 
 /** A rule with what the evidence says of it. */
-export type Ruling = { readonly rule: Rule; readonly account: Account };
+export type AssessedRule = { readonly rule: Rule; readonly assessment: RuleAssessment };
 
 /** The verdict of one rule on prepared evidence. */
-export const judge = (prepared: Prepared, rule: Rule): Verdict => account(prepared, rule).verdict;
+export const judge = (prepared: Prepared, rule: Rule): Verdict =>
+  assessRule(prepared, rule).verdict;
 
-export function account(prepared: Prepared, rule: Rule): Account {
+export function assessRule(prepared: Prepared, rule: Rule): RuleAssessment {
   const { evidence, asOf } = prepared;
   const { policy, builtAt } = evidence;
-  const { segments, remarks, tally, earlierStandings } = prepared.on(rule.clock);
-  const standing = tally(rule).standing(Math.max(asOf, builtAt));
-  const earlier = earlierStandings(rule);
+  const { segments, roundNotes, evaluator, earlierProgress } = prepared.on(rule.clock);
+  const progress = evaluator(rule).progress(Math.max(asOf, builtAt));
+  const earlier = earlierProgress(rule);
   const summaries = earlier.map((s, i): SegmentSummary => {
     const { from, to } = segments.earlier[i]!;
     return {
@@ -262,50 +267,50 @@ export function account(prepared: Prepared, rule: Rule): Account {
     evidence,
     rule,
     segments,
-    standing,
-    remarks: remarks(),
+    progress,
+    roundNotes: roundNotes(),
     asOf,
     excluded: prepared.excluded,
     lostProofs: summaries.flatMap((s) =>
       s.provenAt === null ? [] : [{ at: s.to, provenAt: s.provenAt }],
     ),
-    matters: worseWith(prepared, rule, segments.current.from, standing),
+    matters: worseWith(prepared, rule, segments.current.from, progress),
   });
   const verdict: Verdict = {
     rule: rule.id,
-    status: standing.status,
+    status: progress.status,
     asOf,
     policy,
     segmentFrom: segments.current.from,
     segments: summaries,
-    creditedHours: standing.creditMs / MS.hour,
-    requiredHours: standing.requiredMs / MS.hour,
-    turningsCounted: standing.turningsCounted,
-    turningsRequired: standing.turningsRequired,
-    run: standing.run,
-    provenAt: standing.provenAt,
-    earliestProofAt: earliestProof(standing, asOf, builtAt),
+    creditedHours: progress.creditMs / MS.hour,
+    requiredHours: progress.requiredMs / MS.hour,
+    turningsCounted: progress.turningsCounted,
+    turningsRequired: progress.turningsRequired,
+    run: progress.run,
+    provenAt: progress.provenAt,
+    earliestProofAt: earliestProof(progress, asOf, builtAt),
     notes,
   };
-  return { verdict, standing, earlier };
+  return { verdict, progress, earlier };
 }
 
 /** Never before asOf; missing turnings do not move it (contract, section 10). */
-function earliestProof(s: Standing, asOf: Instant, builtAt: Instant): Instant | null {
+function earliestProof(s: RuleProgress, asOf: Instant, builtAt: Instant): Instant | null {
   if (s.provenAt !== null) return null;
   const base = asOf < builtAt ? asOf : s.base;
   return Math.max(asOf, base + Math.max(0, s.requiredMs - s.creditMs) + s.furtherMs);
 }
 
 /** Each trial reads everything anew: above this many readings read in all, the rejected ones are tried together instead of one by one. */
-const MOST_READ_ANEW = 5_000_000;
+const MAX_READ_ANEW = 5_000_000;
 
 /** Rejected readings of the current segment with which the verdict would be worse (contract, section 3). */
 function worseWith(
   prepared: Prepared,
   rule: Rule,
   segmentFrom: Instant,
-  standing: Standing,
+  progress: RuleProgress,
 ): Reading[] {
   const { evidence, asOf } = prepared;
   const rejected = prepared.excluded.filter(
@@ -313,12 +318,12 @@ function worseWith(
   );
   if (rejected.length === 0 || asOf < evidence.builtAt) return [];
   const trials =
-    rejected.length * evidence.readings.length <= MOST_READ_ANEW
+    rejected.length * evidence.readings.length <= MAX_READ_ANEW
       ? rejected.map((r) => [r])
       : [rejected];
   return trials
     .filter((back) =>
-      isWorse(standing, prepared.trial(back).on(rule.clock).tally(rule).standing(asOf)),
+      isWorse(progress, prepared.trial(back).on(rule.clock).evaluator(rule).progress(asOf)),
     )
     .flat();
 }

@@ -1,15 +1,20 @@
 import { hoursToMs, type Instant } from '../quantity/instant';
-import type { Ground } from './ground';
+import type { SegmentContext } from './segment-context';
 import { openTally, turnCounter } from './hold';
 import type { Within } from './rule';
-import { spanOf, type Part, type Standing, type Tally } from './standing';
-import { creditOf, type Run, type Walker } from './walk';
+import {
+  spanOf,
+  type ReportedRequirement,
+  type RuleProgress,
+  type RuleEvaluator,
+} from './rule-progress';
+import { creditOf, type Run, type RunScanner } from './run-scan';
 
 /** Credit of all runs of a walk that grows, added up without reading its past again. */
-function totalOf(walker: Walker): (at: Instant) => number {
+function totalOf(scanner: RunScanner): (at: Instant) => number {
   let [before, ended] = [0, 0];
   return (at) => {
-    const { runs } = walker.at(at);
+    const { runs } = scanner.at(at);
     for (; ended < runs.length - 1; ended += 1) before += creditOf(runs[ended]!);
     return runs.length === 0 ? 0 : before + creditOf(runs.at(-1)!);
   };
@@ -22,18 +27,18 @@ type Half = {
 };
 
 /** A shorter, hotter time inside a longer one (contract, section 9). Always counts hours. */
-export function withinTally(within: Within, ground: Ground): Tally {
-  const walker = ground.walker(within.outer, 'hours');
-  const open = openTally(within.outer, ground);
-  const countsOf = turnCounter(ground);
+export function createWithinEvaluator(within: Within, context: SegmentContext): RuleEvaluator {
+  const scanner = context.scanner(within.outer, 'hours');
+  const open = openTally(within.outer, context);
+  const countsOf = turnCounter(context);
   const needMs = { outer: hoursToMs(within.outer.hours), inner: hoursToMs(within.inner.hours) };
   let [next, runAt, stepAt] = [0, -1, 0];
-  let inner: { walker: Walker; total: (at: Instant) => number } | null = null;
+  let inner: { scanner: RunScanner; total: (at: Instant) => number } | null = null;
   let halves: { outer: Half; inner: Half } | null = null;
   let proof: { at: Instant; run: Run; outer: Half; inner: Half } | null = null;
   const fresh = () => {
-    const own = ground.freshWalker(within.inner);
-    return { walker: own, total: totalOf(own) };
+    const own = context.freshScanner(within.inner);
+    return { scanner: own, total: totalOf(own) };
   };
   const half = (which: Half['which'], creditMs: number, at: Instant): Half => ({
     which,
@@ -41,15 +46,15 @@ export function withinTally(within: Within, ground: Ground): Tally {
     metAt: halves?.[which].metAt ?? (creditMs >= needMs[which] ? at : null),
   });
   const catchUp = (runs: readonly Run[]): void => {
-    for (; !proof && next < ground.rounds.length; next += 1) {
-      const r = ground.rounds[next]!;
+    for (; !proof && next < context.rounds.length; next += 1) {
+      const r = context.rounds[next]!;
       if (runs[runAt + 1]?.rounds[0] === r) {
         runAt += 1;
         stepAt = 0;
         inner = fresh();
         halves = null;
       }
-      inner?.walker.push(r);
+      inner?.scanner.push(r);
       const run = runs[runAt];
       if (run?.rounds[stepAt] !== r) continue;
       halves = {
@@ -61,21 +66,21 @@ export function withinTally(within: Within, ground: Ground): Tally {
         proof = { at: r.time, run, ...halves };
     }
   };
-  const partOf = (which: Half['which']): Part => {
+  const partOf = (which: Half['which']): ReportedRequirement => {
     const { floorC, hours } = within[which];
     return { of: within, floorC, consecutive: which === 'outer', totalHours: hours };
   };
   return {
-    standing(at): Standing {
-      const walk = walker.at(at);
-      catchUp(walk.runs);
-      const standing = open.standing(at);
+    progress(at): RuleProgress {
+      const scan = scanner.at(at);
+      catchUp(scan.runs);
+      const progress = open.progress(at);
       if (proof) {
         const { outer, inner: hot, run } = proof;
         const late = hot.metAt! > outer.metAt! ? hot : outer;
         const counted = countsOf(run).filter(({ from }) => from <= proof!.at);
         return {
-          ...standing,
+          ...progress,
           status: 'proven',
           creditMs: late.creditMs,
           requiredMs: needMs[late.which],
@@ -88,14 +93,14 @@ export function withinTally(within: Within, ground: Ground): Tally {
         };
       }
       // A run that has ended has no credit left; then both shares are 0 and the outer one is told.
-      const alive = standing.reported !== null && halves !== null;
+      const alive = progress.reported !== null && halves !== null;
       const [outerMs, innerMs] = alive ? [halves!.outer.creditMs, halves!.inner.creditMs] : [0, 0];
       const innerFurther =
         innerMs < needMs.inner &&
         (outerMs >= needMs.outer || innerMs / needMs.inner < outerMs / needMs.outer);
       const which = innerFurther ? 'inner' : 'outer';
       return {
-        ...standing,
+        ...progress,
         creditMs: innerFurther ? innerMs : outerMs,
         requiredMs: needMs[which],
         part: partOf(which),

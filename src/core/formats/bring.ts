@@ -139,14 +139,14 @@ export function previewBrought(brought: Brought, unit: 'C' | 'F', sha256: Sha256
     policy: policyText(evidence.policy, unit),
     named: rulesNamedIn(file),
     method: file.batch.method,
-    verdicts: rulingsOf(preparedOf(file), rules).map(({ rule, account: acc }) => ({
+    verdicts: rulingsOf(preparedOf(file), rules).map(({ rule, assessment }) => ({
       id: rule.id,
       title: rule.title,
       source: [rule.jurisdiction, rule.document, rule.section].filter(Boolean).join(', '),
-      status: acc.verdict.status,
-      word: statusWord(factsOf(acc)),
+      status: assessment.verdict.status,
+      word: statusWord(factsOf(assessment)),
       text: plainText(
-        verdictSentence(factsOf(acc), { timeZone: file.site.timeZone, unit, now: asOf }),
+        verdictSentence(factsOf(assessment), { timeZone: file.site.timeZone, unit, now: asOf }),
       ),
     })),
   };

@@ -31,7 +31,7 @@ const without = (
   Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 
 /** Where a batch that is brought in shall stand. */
-export type BringIn = {
+export type BringInChoices = {
   readonly openedId: string;
   readonly by: string;
   readonly rules: readonly string[];
@@ -41,7 +41,7 @@ export type BringIn = {
 };
 
 /** The entries that tell a batch file to the log; nothing that the file holds is dropped. */
-export function entriesOfFile(file: BatchFile, to: BringIn): NewEntry[] {
+export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
   let count = 0;
   const nextId = (): string => to.idOf((count += 1));
   const builtAt = parseInstant(file.batch.builtAt)!;

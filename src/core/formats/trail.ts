@@ -61,14 +61,14 @@ export const trailOf = (
 });
 
 /** What a file's trail tells. */
-export type Told = {
+export type BatchHistory = {
   readonly state: BatchState;
   readonly siteState: SiteState;
   readonly head: string;
   readonly entries: number;
 };
 export type CheckedTrail =
-  | { readonly ok: true; readonly told: Told | null }
+  | { readonly ok: true; readonly told: BatchHistory | null }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 const at = (path: readonly PropertyKey[], message: string): Problem => ({

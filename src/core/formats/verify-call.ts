@@ -3,7 +3,13 @@ import { dosesOf } from '../evidence/doses';
 import { factsOf } from '../evidence/facts';
 import { hotShare } from '../evidence/hot-share';
 import type { Rule } from '../evidence/rule';
-import { account, latestTime, prepare, type Prepared, type Ruling } from '../evidence/verdict';
+import {
+  assessRule,
+  latestTime,
+  prepare,
+  type Prepared,
+  type AssessedRule,
+} from '../evidence/verdict';
 import { findRule, rulesForMethod } from '../rules/library';
 import type { Locale } from '../words/note';
 import { doseText, shareRangeText } from '../words/beyond';
@@ -11,7 +17,7 @@ import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, statusWord, verdictSentence } from '../words/verdict';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
-import { checkTrail, type Sha256, type Told } from './trail';
+import { checkTrail, type Sha256, type BatchHistory } from './trail';
 import { verdictJson } from './verdict-json';
 
 /** What `zealous verify` was asked. */
@@ -40,8 +46,8 @@ export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {
   return prepare(evidence, asOf ?? latestTime(evidence));
 }
 
-export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): Ruling[] =>
-  rules.map((rule) => ({ rule, account: account(prepared, rule) }));
+export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): AssessedRule[] =>
+  rules.map((rule) => ({ rule, assessment: assessRule(prepared, rule) }));
 
 /**
  * The command on a file's text (contract, section 10, 'The command').
@@ -66,11 +72,11 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   if (problems.length > 0 || asOf === null) return refused(problems);
   const asked = call.rules.length > 0 ? named : rulesForMethod(parsed.file.batch.method);
   const prepared = preparedOf(parsed.file, asOf);
-  const rulings = rulingsOf(prepared, asked);
+  const assessed = rulingsOf(prepared, asked);
   const out = call.json
     ? JSON.stringify(
         {
-          verdicts: rulings.map((r) => verdictJson(r.account.verdict)),
+          verdicts: assessed.map((r) => verdictJson(r.assessment.verdict)),
           doses: dosesOf(prepared),
           hotShare: hotShare(prepared),
         },
@@ -79,17 +85,17 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
       )
     : [
         fileText(text, trail.told, sha256),
-        ...rulings.map((r) => report(r, parsed.file)),
+        ...assessed.map((r) => report(r, parsed.file)),
         beyondText(prepared),
       ].join('\n\n');
   return {
     out,
     errors: [],
-    status: rulings.every((r) => r.account.verdict.status === 'proven') ? 0 : 1,
+    status: assessed.every((r) => r.assessment.verdict.status === 'proven') ? 0 : 1,
   };
 }
 
-const fileText = (text: string, told: Told | null, sha256: Sha256): string =>
+const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): string =>
   [
     `file SHA-256 ${sha256(text)}`,
     told
@@ -97,13 +103,13 @@ const fileText = (text: string, told: Told | null, sha256: Sha256): string =>
       : '  it carries no log entries: nothing shows whether it was changed',
   ].join('\n');
 
-function report({ rule, account: acc }: Ruling, file: BatchFile): string {
-  const { verdict: v } = acc;
+function report({ rule, assessment }: AssessedRule, file: BatchFile): string {
+  const { verdict: v } = assessment;
   const locale: Locale = { timeZone: file.site.timeZone, unit: file.site.unit ?? 'C', now: v.asOf };
   return [
-    `${rule.id}  ${statusWord(factsOf(acc)).toLowerCase()}`,
+    `${rule.id}  ${statusWord(factsOf(assessment)).toLowerCase()}`,
     `  ${rule.title} (${rule.document}${rule.section ? `, ${rule.section}` : ''}${rule.fromMemory ? '; value from memory, check with your local authority' : ''})`,
-    `  ${plainText(verdictSentence(factsOf(acc), locale))}`,
+    `  ${plainText(verdictSentence(factsOf(assessment), locale))}`,
     `  ${policyText(v.policy, locale.unit)}`,
     ...v.notes.map((n) => `  - ${n.code}: ${n.text}`),
   ].join('\n');

@@ -155,7 +155,7 @@ export type SlotSize = {
   readonly heightM: number;
 };
 /** Whether a heap fits into a bay, and by how much it does not, m. Turned by a quarter where that helps. */
-export function fits(
+export function fitsForm(
   m: Measures,
   slot: SlotSize,
 ): {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { deepestOf } from './places';
-import { depthInZone, freshPlaceId, planDoubts, proposePlan, stretchesOf } from './plan';
+import { depthInZone, freshPlaceId, planDoubts, proposePlan, rowStretchesOf } from './plan';
 import { bordersOf, movedBorders, neighboursOf, positionText, rowOf } from './row';
 import type { Position } from '../log/shapes';
 
@@ -38,7 +38,7 @@ describe('a plan that is proposed', () => {
     [23, 5, 15],
     [100, 20, 60],
   ])('%d m of row, 5 m each: %d sets, %d places', (lengthM, sets, places) => {
-    expect(stretchesOf(lengthM, 5)).toBe(sets);
+    expect(rowStretchesOf(lengthM, 5)).toBe(sets);
     expect(proposePlan({ shape: 'windrow', coreDepthM: 0.8, lengthM }, 5, null)).toHaveLength(
       places,
     );

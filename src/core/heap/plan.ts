@@ -76,7 +76,7 @@ export const depthInZone = (
     : cm(Math.min(reachM ?? Infinity, coreDepthM * SHARE_OF_DEPTH[zone]));
 
 /** How many sets of places a row of a length has: one for each stretch. */
-export const stretchesOf = (lengthM: number | null, stretchM: number): number =>
+export const rowStretchesOf = (lengthM: number | null, stretchM: number): number =>
   lengthM === null ? 1 : Math.max(1, Math.ceil(lengthM / stretchM - 1e-9));
 
 /**
@@ -89,7 +89,7 @@ export function proposePlan(
   stretchM: number,
   reachM: number | null,
 ): (PlanPlace & { id: string; label: string; zone: PointZone })[] {
-  const sets = shape === 'windrow' ? stretchesOf(lengthM, stretchM) : 1;
+  const sets = shape === 'windrow' ? rowStretchesOf(lengthM, stretchM) : 1;
   const spots =
     sets === 1
       ? (shape === 'cube' ? FIVE_IN_BAY : FIVE).map((s) => ({ ...s, alongM: undefined }))

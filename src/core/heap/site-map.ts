@@ -4,7 +4,7 @@ import { rowLengthM } from './form';
 import { rowOf } from './row';
 
 /** What stands where on the site's map, and what room is left. Lengths in metres, volumes in m³. */
-export type Standing = {
+export type PlacedBatch = {
   readonly id: string;
   readonly name: string;
   readonly position: Position | null;
@@ -52,8 +52,8 @@ const named = (slot: Slot, bay: string): boolean =>
 /** Each place of the map with what stands in it; and the heaps that stand on none of them. */
 export function usesOf(
   slots: readonly Slot[],
-  heaps: readonly Standing[],
-): { readonly uses: readonly SlotUse[]; readonly nowhere: readonly Standing[] } {
+  heaps: readonly PlacedBatch[],
+): { readonly uses: readonly SlotUse[]; readonly nowhere: readonly PlacedBatch[] } {
   const uses = slots.map((slot): SlotUse => {
     const rows = slot.kind === 'row' ? rowOf(heaps, slot.name) : [];
     const own =
@@ -86,7 +86,7 @@ export function usesOf(
  */
 export function positionIn(
   { slot, gaps }: Pick<SlotUse, 'slot' | 'gaps'>,
-  heap: Pick<Standing, 'm3' | 'position'>,
+  heap: Pick<PlacedBatch, 'm3' | 'position'>,
 ): Position | null {
   if (slot.kind !== 'row') return { bay: slot.name };
   const now =

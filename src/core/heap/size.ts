@@ -5,7 +5,7 @@ import type { Instant } from '../quantity/instant';
 /** How big a heap is and how it shrinks. Lengths in metres, volumes in m³. */
 
 /** Least size of a free-standing heap that stays hot: about one cubic metre (common practice; one cubic yard is 0.765 m³ and is less). */
-export const LEAST_HOT_M3 = 1;
+export const MIN_HOT_M3 = 1;
 /**
  * Shapes that a heap is drawn and measured as. Rows: `triangle`, `windrow` (a parabola), `trapezoid`. `cube`: a bin filled
  * level. `bay`: three walls, open in front, where it slopes down. `tub`: lying, round below and straight above.

@@ -126,10 +126,10 @@ const Moment = z
 const act = { act: z.uuid().optional() };
 
 /** Why a heap should not go out yet. */
-export const DOUBTS = ['unproven', 'warm', 'unread'] as const;
-export type Doubt = (typeof DOUBTS)[number];
+export const RELEASE_DOUBTS = ['unproven', 'warm', 'unread'] as const;
+export type ReleaseDoubt = (typeof RELEASE_DOUBTS)[number];
 /** What whoever lets it go was told and said to know: unproven, warm, unread. */
-const knowing = { knowing: z.array(z.enum(DOUBTS)).max(DOUBTS.length).optional() };
+const knowing = { knowing: z.array(z.enum(RELEASE_DOUBTS)).max(RELEASE_DOUBTS.length).optional() };
 
 export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
 

@@ -149,7 +149,7 @@ export const PartSchema = z.looseObject({
 export type Part = z.output<typeof PartSchema>;
 
 export const ANSWERS = ['accept', 'ask', 'refuse'] as const;
-export type Answer = (typeof ANSWERS)[number];
+export type AcceptanceAnswer = (typeof ANSWERS)[number];
 /** What the site takes: one line for a material or for a risk, for all methods or some. The first that fits holds. */
 export const AcceptLineSchema = z
   .strictObject({

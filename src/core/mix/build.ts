@@ -2,18 +2,18 @@ import { measuresFor } from '../heap/form';
 import type { Amount, OwnMeasure, Part } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
 import { amountOf, type Ingredient } from './ingredient';
-import { layersOf, type Layer } from './layers';
+import { planLayers, type Layer } from './layers';
 import { mixOf, type Mix } from './mix';
 import { asIngredients, contentsOf } from './contents';
 import {
   ingredientsOf,
   inStock,
   measured,
-  stuffOfPart,
-  type LayUp,
+  resolvePartProperties,
+  type BuildPlan,
   type StockLoad,
   type StoreState,
-  type WentIn,
+  type FeedstockAdded,
 } from './store';
 
 /** Building a heap: what is to go in, what is in, and what comes next. */
@@ -41,7 +41,7 @@ export type Guide = {
 };
 export type Built = {
   readonly since: Instant | null;
-  readonly went: readonly WentIn[];
+  readonly went: readonly FeedstockAdded[];
   readonly mix: Mix;
   readonly parts: readonly Ingredient[];
   readonly guide: Guide | null;
@@ -109,8 +109,8 @@ export function builtOf(store: StoreState, batch: string, now: Instant): Built {
 function wentBy(
   store: StoreState,
   batch: string,
-  layUp: LayUp,
-): { readonly since: readonly WentIn[]; readonly under: readonly WentIn[] } {
+  layUp: BuildPlan,
+): { readonly since: readonly FeedstockAdded[]; readonly under: readonly FeedstockAdded[] } {
   const went = store.went.get(batch) ?? [];
   return {
     since: went.filter((w) => w.seq > layUp.seq),
@@ -118,7 +118,7 @@ function wentBy(
   };
 }
 
-function guideOf(store: StoreState, batch: string, layUp: LayUp, now: Instant): Guide {
+function guideOf(store: StoreState, batch: string, layUp: BuildPlan, now: Instant): Guide {
   const { parts, waterL = 0, shape = 'dome' } = layUp.recipe;
   const planParts = ingredientsOf(store, parts);
   const { since, under } = wentBy(store, batch, layUp);
@@ -129,7 +129,7 @@ function guideOf(store: StoreState, batch: string, layUp: LayUp, now: Instant): 
   const size = measuresFor(shape, Math.max(0.05, (plan.litresMixed ?? 1000) / 1000), null);
   const logged = new Set(since.flatMap((w) => w.charge.layer ?? []));
   const byKey = new Map(planParts.map((p) => [p.key, p]));
-  const layers = layersOf(planParts, waterL, size.heightM).map((l, i): GuideLayer => ({
+  const layers = planLayers(planParts, waterL, size.heightM).map((l, i): GuideLayer => ({
     ...l,
     n: i + 1,
     done: logged.has(i + 1),
@@ -169,10 +169,10 @@ export function remainingOf(store: StoreState, batch: string): readonly Part[] {
       inLitres.set(
         p.material,
         (inLitres.get(p.material) ?? 0) +
-          (amountOf(p.amount, stuffOfPart(store, p, w.at).stuff.density).litres ?? 0),
+          (amountOf(p.amount, resolvePartProperties(store, p, w.at).stuff.density).litres ?? 0),
       );
   return layUp.recipe.parts.flatMap((p): Part[] => {
-    const { litres } = amountOf(p.amount, stuffOfPart(store, p).stuff.density);
+    const { litres } = amountOf(p.amount, resolvePartProperties(store, p).stuff.density);
     if (litres === null) return [p];
     const used = Math.min(litres, inLitres.get(p.material) ?? 0);
     inLitres.set(p.material, (inLitres.get(p.material) ?? 0) - used);

@@ -3,7 +3,7 @@ import { barrows, entry, idOf, load, NOW } from '../../../tests/support/store';
 import type { Entry } from '../log/entry';
 import { MS } from '../quantity/instant';
 import { contentsOf } from './contents';
-import { stuffOf } from './ingredient';
+import { resolveMaterialProperties } from './ingredient';
 import { mixOf } from './mix';
 import { foldStore } from './store';
 import { estOf } from './window';
@@ -64,7 +64,7 @@ describe('what a heap holds', () => {
     ];
     const store = foldStore(list);
     expect(store.loads[0]!.gone).toMatchObject({ how: 'used' });
-    const dried = stuffOf(store.materials.get('grass-clippings')!, 'dried');
+    const dried = resolveMaterialProperties(store.materials.get('grass-clippings')!, 'dried');
     expect(contentsOf(store, A).ingredients).toMatchObject([
       { name: 'Cricket field', role: 'green', litres: 450 },
       { name: 'Cricket field', role: 'brown', litres: 450, moisture: dried.moisture },

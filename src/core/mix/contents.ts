@@ -1,7 +1,7 @@
 import type { Part } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
-import { ingredientOf, stuffOf, type Ingredient } from './ingredient';
-import { stuffOfPart, type StoreState } from './store';
+import { ingredientOf, resolveMaterialProperties, type Ingredient } from './ingredient';
+import { resolvePartProperties, type StoreState } from './store';
 
 /** What a heap holds as it was put together: what it lost, took up or burnt since is not in it. */
 export type Contents = {
@@ -22,7 +22,7 @@ const unlogged = (name: string): Ingredient => ({
   ...ingredientOf(
     '',
     { amount: { in: 'unknown' } },
-    stuffOf(
+    resolveMaterialProperties(
       {
         id: UNLOGGED,
         name,
@@ -57,10 +57,10 @@ export const asIngredients = (
   at: Instant,
 ): Ingredient[] =>
   parts.map((part) => {
-    const { stuff, price } = stuffOfPart(store, part, at);
+    const { stuff: properties, price } = resolvePartProperties(store, part, at);
     return {
-      ...ingredientOf('', part, stuff, price),
-      name: store.loadOf.get(part.load ?? '')?.load.what ?? stuff.name,
+      ...ingredientOf('', part, properties, price),
+      name: store.loadOf.get(part.load ?? '')?.load.what ?? properties.name,
     };
   });
 

@@ -12,7 +12,7 @@ import type {
   Role,
 } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
-import { MOST_CARBON_PCT } from './library';
+import { MAX_CARBON_PCT } from './library';
 
 /** Why a figure is what it is: the table, a laboratory, a test of the load. */
 export type FigureFrom = {
@@ -21,7 +21,7 @@ export type FigureFrom = {
   readonly at: Instant | null;
 };
 /** A material in one state, with every figure that is known of it or of the load. */
-export type Stuff = {
+export type MaterialProperties = {
   readonly material: string;
   readonly name: string;
   readonly role: Role;
@@ -41,7 +41,7 @@ export type Stuff = {
 };
 
 /** One thing in a mix, with how much of it there is. Null: not known. */
-export type Ingredient = Stuff & {
+export type Ingredient = MaterialProperties & {
   /** What it is told apart by in this mix. */
   readonly key: string;
   readonly litres: number | null;
@@ -73,7 +73,11 @@ export type LoadTested = Pick<
  * of a figure over both. Nitrogen and C:N are one figure seen twice: the carbon of the dry matter is nitrogen times C:N, at most 55 %. A laboratory's value is
  * of the material as it comes: where a state has a figure of its own, as dried grass has its moisture, that one holds.
  */
-export function stuffOf(m: Material, state: LoadState, tests: readonly LoadTested[] = []): Stuff {
+export function resolveMaterialProperties(
+  m: Material,
+  state: LoadState,
+  tests: readonly LoadTested[] = [],
+): MaterialProperties {
   const s = m.states?.[state];
   const table = {
     n: s ? s.n : m.n,
@@ -85,7 +89,7 @@ export function stuffOf(m: Material, state: LoadState, tests: readonly LoadTeste
   for (const k of ['n', 'cn', 'moisture', 'density'] as const)
     if (table[k]) from[k] = { by: 'table', words: m.sources[k] ?? 'not said', at: null };
   let { n, cn, moisture, density } = table;
-  const carbon = n && cn ? Math.min(n.usual * cn.usual, MOST_CARBON_PCT) : null;
+  const carbon = n && cn ? Math.min(n.usual * cn.usual, MAX_CARBON_PCT) : null;
   const ofState = (k: FigureName): boolean =>
     s !== undefined && JSON.stringify(s[k]) !== JSON.stringify(m[k]);
   const labs = (
@@ -126,7 +130,7 @@ export function stuffOf(m: Material, state: LoadState, tests: readonly LoadTeste
   }
   const carbonPct =
     n && cn
-      ? Math.min(labN ? labN.value * cn.usual : (carbon ?? n.usual * cn.usual), MOST_CARBON_PCT)
+      ? Math.min(labN ? labN.value * cn.usual : (carbon ?? n.usual * cn.usual), MAX_CARBON_PCT)
       : null;
   return {
     material: m.id,
@@ -168,12 +172,12 @@ export const aboutOf = (amount: Amount): boolean =>
 export const ingredientOf = (
   key: string,
   part: Pick<Part, 'amount'>,
-  stuff: Stuff,
+  properties: MaterialProperties,
   price: number | null = null,
 ): Ingredient => ({
-  ...stuff,
+  ...properties,
   key,
-  ...amountOf(part.amount, stuff.density),
+  ...amountOf(part.amount, properties.density),
   about: aboutOf(part.amount),
   price,
 });

@@ -20,9 +20,9 @@ const BASE = 0.2;
 const BLANKET = 0.2;
 /** A pair of layers is about so thick, m; more pairs than this are not followed at a heap (common practice). */
 const PAIR_M = 0.3;
-const MOST_PAIRS = 6;
+const MAX_PAIRS = 6;
 /** A part is not carried in portions smaller than this, L: half a bucket. */
-const LEAST_L = 8;
+const MIN_L = 8;
 
 const inside = (p: Ingredient): boolean => {
   const { raw, seeds } = carries(p.risks);
@@ -39,7 +39,7 @@ const isCarbon = (p: Ingredient): boolean =>
  * @param heightM of the heap when it is done
  * @returns from the ground up; every litre of every part is in one layer. Empty where an amount is not known
  */
-export function layersOf(parts: readonly Ingredient[], waterL: number, heightM: number): Layer[] {
+export function planLayers(parts: readonly Ingredient[], waterL: number, heightM: number): Layer[] {
   const solid = parts.filter((p) => p.role !== 'liquid' && p.litres !== 0);
   if (solid.length === 0 || solid.some((p) => p.litres === null)) return [];
   const clean = solid.filter((p) => isCarbon(p) && !inside(p));
@@ -50,7 +50,7 @@ export function layersOf(parts: readonly Ingredient[], waterL: number, heightM: 
   const airy = cover.filter(isAiry);
   const base = airy.length > 0 ? airy : clean.filter(isAiry);
   const [below, above] = [new Set(base.map((p) => p.key)), new Set(cover.map((p) => p.key))];
-  const pairs = Math.max(1, Math.min(MOST_PAIRS, Math.round(heightM / PAIR_M)));
+  const pairs = Math.max(1, Math.min(MAX_PAIRS, Math.round(heightM / PAIR_M)));
   const take = (p: Ingredient, share: number) => ({
     key: p.key,
     name: p.name,
@@ -68,7 +68,7 @@ export function layersOf(parts: readonly Ingredient[], waterL: number, heightM: 
   const inner = solid.filter(inside);
   // Small amounts go into one layer in the middle, not in handfuls into all.
   const portions = (p: Ingredient): number =>
-    Math.max(1, Math.min(pairs, Math.floor((p.litres! * rest(p)) / LEAST_L)));
+    Math.max(1, Math.min(pairs, Math.floor((p.litres! * rest(p)) / MIN_L)));
   const inPair = (p: Ingredient, i: number): number => {
     const n = portions(p);
     const first = Math.floor((pairs - n) / 2);

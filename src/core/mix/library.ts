@@ -43,7 +43,7 @@ const lb = (low: number, usual: number, high: number): Figure => [
   ...([low, usual, high].map((x) => Math.round(x * KG_M3_PER_LB_YD3)) as [number, number, number]),
 ];
 /** Carbon is taken as at most this share of the dry weight, %: the table's mean nitrogen and mean C:N come from different samples, and multiplied would give more. */
-export const MOST_CARBON_PCT = 55;
+export const MAX_CARBON_PCT = 55;
 
 function material(
   id: string,

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { anyIngredient, anyMix, exactly, plain } from '../../../tests/support/mix';
 import { randomOf } from '../../../demo/heat';
-import { amountOf, stuffOf } from './ingredient';
-import { layersOf } from './layers';
+import { amountOf, resolveMaterialProperties } from './ingredient';
+import { planLayers } from './layers';
 import { MATERIAL_LIBRARY } from './library';
 import { bucketTest, dryingTest, SQUEEZE_PCT } from './measured';
 import { airSpacePct, mixOf, waterToAdd, type Figure } from './mix';
-import { schoolsOf } from './schools';
+import { compareApproaches } from './approaches';
 
 const value = (f: Figure): number => (f.ok ? f.est.value : NaN);
 
@@ -82,8 +82,8 @@ describe('the band', () => {
     const random = randomOf(7);
     const within = (r: { low: number; high: number }): number =>
       r.low + random() * (r.high - r.low);
-    const stuff = (id: string) =>
-      stuffOf(
+    const properties = (id: string) =>
+      resolveMaterialProperties(
         MATERIAL_LIBRARY.find((m) => m.id === id)!,
         'fresh',
       );
@@ -93,7 +93,7 @@ describe('the band', () => {
       ['vegetable-waste', 300],
       ['green-chip', 400],
     ].map(([id, litres]) => {
-      const s = stuff(id as string);
+      const s = properties(id as string);
       return {
         ...s,
         key: id as string,
@@ -134,7 +134,7 @@ describe('what is not known', () => {
     for (const f of [mix.cn, mix.moisture, mix.density, mix.air])
       expect(f).toMatchObject({ ok: false, missing: ['some manure'] });
     expect([mix.massKg, mix.litresLoose, mix.nitrogenKg]).toEqual([null, null, null]);
-    expect(schoolsOf([straw, some], mix).every((s) => s.says === 'unknown')).toBe(true);
+    expect(compareApproaches([straw, some], mix).every((s) => s.says === 'unknown')).toBe(true);
   });
   test('a volume without a weight leaves the buckets countable', () => {
     const parts = [
@@ -142,7 +142,7 @@ describe('what is not known', () => {
       plain({ name: 'peelings', kg: 50, wet: 80, n: 2.4, c: 45 }),
     ];
     expect(mixOf(parts).cn).toMatchObject({ ok: false, missing: ['straw'] });
-    expect(schoolsOf(parts, mixOf(parts)).find((s) => s.school === '1:2')!.says).not.toBe(
+    expect(compareApproaches(parts, mixOf(parts)).find((s) => s.school === '1:2')!.says).not.toBe(
       'unknown',
     );
   });
@@ -181,7 +181,7 @@ describe('what is not known', () => {
 test('the buckets’ schools count the same mix, each by its own ratio', () => {
   const at = (green: number, brown: number) =>
     Object.fromEntries(
-      schoolsOf(
+      compareApproaches(
         ...(() => {
           const parts = [
             plain({ name: 'g', kg: green, wet: 80, n: 3, c: 45, density: 1000 }),
@@ -220,7 +220,7 @@ describe('layers', () => {
             ['grass-clippings', grass],
             ['horse-manure', dung],
           ].map(([id, litres]) => {
-            const s = stuffOf(
+            const s = resolveMaterialProperties(
               MATERIAL_LIBRARY.find((m) => m.id === id)!,
               'fresh',
             );
@@ -232,7 +232,7 @@ describe('layers', () => {
               price: null,
             };
           });
-          const layers = layersOf(made, 90, high);
+          const layers = planLayers(made, 90, high);
           for (const p of made)
             expect(
               layers.reduce(
@@ -258,34 +258,39 @@ describe('layers', () => {
 describe('figures of a material', () => {
   const grass = MATERIAL_LIBRARY.find((m) => m.id === 'grass-clippings')!;
   test('the same grass is green when fresh and brown when dry', () =>
-    expect([stuffOf(grass, 'fresh').role, stuffOf(grass, 'dried').role]).toEqual([
-      'green',
-      'brown',
-    ]));
+    expect([
+      resolveMaterialProperties(grass, 'fresh').role,
+      resolveMaterialProperties(grass, 'dried').role,
+    ]).toEqual(['green', 'brown']));
   test('a laboratory stands over the table: of nitrogen alone it moves the C:N with it', () => {
-    const lab = stuffOf({ ...grass, lab: { n: { value: 2.5, at: 0 } } }, 'fresh');
+    const lab = resolveMaterialProperties({ ...grass, lab: { n: { value: 2.5, at: 0 } } }, 'fresh');
     expect(lab.from.cn!.by).toBe('laboratory');
-    expect(lab.cn!.usual).toBeCloseTo(stuffOf(grass, 'fresh').carbonPct! / 2.5, 9);
-    expect(stuffOf({ ...grass, lab: { cn: { value: 15, at: 0 } } }, 'fresh').cn).toEqual(
-      exactly(15),
+    expect(lab.cn!.usual).toBeCloseTo(
+      resolveMaterialProperties(grass, 'fresh').carbonPct! / 2.5,
+      9,
     );
+    expect(
+      resolveMaterialProperties({ ...grass, lab: { cn: { value: 15, at: 0 } } }, 'fresh').cn,
+    ).toEqual(exactly(15));
   });
   test('a laboratory’s value of the fresh stuff says nothing of it dried, where that has figures of its own', () => {
     const m = { ...grass, lab: { moisture: { value: 80, at: 0 }, n: { value: 2.5, at: 0 } } };
-    expect([stuffOf(m, 'fresh').moisture, stuffOf(m, 'frozen').moisture]).toEqual([
-      exactly(80),
-      exactly(80),
-    ]);
-    expect(stuffOf(m, 'dried')).toEqual(stuffOf(grass, 'dried'));
+    expect([
+      resolveMaterialProperties(m, 'fresh').moisture,
+      resolveMaterialProperties(m, 'frozen').moisture,
+    ]).toEqual([exactly(80), exactly(80)]);
+    expect(resolveMaterialProperties(m, 'dried')).toEqual(
+      resolveMaterialProperties(grass, 'dried'),
+    );
   });
   test('a test of the load stands over both', () =>
     expect(
-      stuffOf({ ...grass, lab: { moisture: { value: 80, at: 0 } } }, 'fresh', [
+      resolveMaterialProperties({ ...grass, lab: { moisture: { value: 80, at: 0 } } }, 'fresh', [
         { moisturePct: 60, at: 1, how: 'drying' },
       ]).moisture!.usual,
     ).toBe(60));
   test('of several tests each figure keeps its own, and a hand is held to be less sure than scales', () => {
-    const both = stuffOf(grass, 'fresh', [
+    const both = resolveMaterialProperties(grass, 'fresh', [
       { density: 300, at: 1, how: 'bucket' },
       { moisturePct: 70, at: 2, how: 'drying' },
       { moisturePct: 55, at: 3, how: 'squeeze' },
@@ -298,7 +303,7 @@ describe('figures of a material', () => {
     expect(both.moisture).toEqual({ low: 48.5, usual: 55, high: 61.5 });
     // Whatever a squeeze stands for lies within.
     for (const { lowPct, highPct } of Object.values(SQUEEZE_PCT)) {
-      const m = stuffOf(grass, 'fresh', [
+      const m = resolveMaterialProperties(grass, 'fresh', [
         { moisturePct: (lowPct + highPct) / 2, at: 1, how: 'squeeze' },
       ]).moisture!;
       expect([m.low <= lowPct, m.high >= highPct]).toEqual([true, true]);

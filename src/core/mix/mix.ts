@@ -51,7 +51,7 @@ export type Mix = {
 /** An amount told by eye may be off by so much, as a share (common practice). */
 const ABOUT = 0.2;
 /** Half fine and half coarse by volume lose so much when mixed, as a share; the more alike, the less (common practice: a tenth to a fifth is usual). */
-const MOST_NESTLING = 0.2;
+const MAX_PACKING = 0.2;
 /** Density of the solid matter, kg/m³: organic 1,600 (van Ginkel and others, 1999; from memory); water 1,000. */
 const SOLID_KG_M3 = 1600;
 /** Soil, ash and stone bring no carbon and no nitrogen to speak of; neither do thin liquids. */
@@ -98,7 +98,7 @@ const GAPS: Readonly<Record<Particle, number>> = {
 function mixedLitres(parts: readonly Ingredient[], loose: number): number {
   const sum = (by: Readonly<Record<Particle, number>>): number =>
     parts.reduce((s, p) => s + by[p.particle] * p.litres!, 0);
-  return loose === 0 ? 0 : loose * (1 - (4 * MOST_NESTLING * sum(FILLS) * sum(GAPS)) / loose ** 2);
+  return loose === 0 ? 0 : loose * (1 - (4 * MAX_PACKING * sum(FILLS) * sum(GAPS)) / loose ** 2);
 }
 
 /** Volume of parts as they lie loose, L. A liquid fills pores, as water does: it takes no room of its own. Null: a volume is not known. */

@@ -6,7 +6,7 @@ import { mixOf, type Figure } from './mix';
 import {
   additionsTo,
   inSteps,
-  NESTLE,
+  PACKING_FACTOR,
   solveMix,
   unsolvable,
   type Linear,
@@ -182,7 +182,7 @@ function bruteMiss(offers: readonly Offer[], t: Target): number {
           4 * (Math.max(0, t.cn[0] * n - c) + Math.max(0, c - t.cn[1] * n)) +
           Math.max(0, (t.moisturePct[0] / 100) * (mass + water) - wet - water) +
           Math.max(0, wet + water - (t.moisturePct[1] / 100) * (mass + water)) +
-          0.3 * Math.max(0, mass + water - ((NESTLE * t.densityMost) / 1000) * litres) +
+          0.3 * Math.max(0, mass + water - ((PACKING_FACTOR * t.densityMost) / 1000) * litres) +
           Math.max(0, (t.litres ?? 0) - litres);
         best = Math.min(best, miss);
       }

@@ -1,7 +1,14 @@
-import { MOST_CARBON_PCT } from './library';
+import { MAX_CARBON_PCT } from './library';
 import type { Ingredient } from './ingredient';
 import { mixOf, waterToAdd, type Mix } from './mix';
-import { estOf, missBy, missOf, WINDOW_IDS, WINDOWS, type WindowId } from './window';
+import {
+  estOf,
+  distanceFromPreferred,
+  mixDistanceFromPreferred,
+  WINDOW_IDS,
+  WINDOWS,
+  type WindowId,
+} from './window';
 
 /**
  * Amounts that reach a target, as a linear programme: the kilograms of each material and of water are its variables. C:N,
@@ -58,7 +65,7 @@ export type Limit =
       readonly wantsKg: number;
     }
   | { readonly code: 'NOTHING_LIKE'; readonly lacks: 'carbon' | 'nitrogen' | 'dry' | 'structure' };
-export type Solved = {
+export type SolvedMix = {
   readonly reached: boolean;
   readonly amounts: readonly {
     readonly key: string;
@@ -84,7 +91,7 @@ const known = (o: Offer): Known | null => {
   const inert = cn === null && (role === 'mineral' || role === 'liquid');
   if (!moisture || !density || (!inert && (!cn || carbonPct === null))) return null;
   const dry = 1 - moisture.usual / 100;
-  const c = inert ? 0 : (dry * Math.min(carbonPct!, MOST_CARBON_PCT)) / 100;
+  const c = inert ? 0 : (dry * Math.min(carbonPct!, MAX_CARBON_PCT)) / 100;
   return {
     ...o,
     m: moisture.usual / 100,
@@ -96,7 +103,7 @@ const known = (o: Offer): Known | null => {
 };
 
 /** Fine stuff lies between coarse, so that a mix is denser than its parts side by side: the programme is held this much under the limit. */
-export const NESTLE = 0.85;
+export const PACKING_FACTOR = 0.85;
 /** Weight of a missed bound against everything else, and of keeping to what is there. */
 const MISS = 1000;
 const MOVE = 0.01;
@@ -122,7 +129,7 @@ function programme(offers: readonly Known[], t: Target, lifted: Lifted | null): 
       ['cnHigh', o.c - t.cn[1] * o.n],
       ['wetLow', o.m - wl],
       ['wetHigh', o.m - wh],
-      ['dense', 1 - ((NESTLE * t.densityMost) / 1000) * o.room],
+      ['dense', 1 - ((PACKING_FACTOR * t.densityMost) / 1000) * o.room],
       ['volume', o.room],
     ];
     const price = o.stuff.price ?? 0;
@@ -189,7 +196,11 @@ export const unsolvable = (offers: readonly Offer[]): string[] =>
  * nothing can be solved.
  * @returns null where the solver found nothing
  */
-export function solveMix(offers: readonly Offer[], t: Target, solve: SolveLinear): Solved | null {
+export function solveMix(
+  offers: readonly Offer[],
+  t: Target,
+  solve: SolveLinear,
+): SolvedMix | null {
   const usable = offers.flatMap((o) => known(o) ?? []);
   const values = solve(programme(usable, t, null));
   if (!values) return null;
@@ -295,8 +306,8 @@ const WATER_STEP_L = 5;
 /** Where the water stands among the things that are moved: before all materials. */
 const WATER = -1;
 /** So often at most the mix is bettered by a step; of so many things two at a time are tried as well. */
-const MOST_STEPS = 200;
-const FEW_THINGS = 12;
+const MAX_STEPS = 200;
+const FEW_INGREDIENTS = 12;
 
 /**
  * What was solved, in the amounts in which people carry it: the nearest ones, then one step of one thing or of two at a time
@@ -305,7 +316,7 @@ const FEW_THINGS = 12;
  */
 export function inSteps(
   offers: readonly Offer[],
-  s: Solved,
+  s: SolvedMix,
   t: Target,
   steps: ReadonlyMap<string, number>,
 ): InSteps {
@@ -331,14 +342,14 @@ export function inSteps(
   );
   let water = Math.round(s.waterL / WATER_STEP_L);
   let by = outside(mixAt(n, water), t).by;
-  for (let k = 0; k < MOST_STEPS && by > NEAR; k += 1) {
+  for (let k = 0; k < MAX_STEPS && by > NEAR; k += 1) {
     const single = [...moved.map((_, i) => i), WATER].flatMap((i) => [
       { i, d: 1 },
       { i, d: -1 },
     ]);
     const moves = [
       ...single.map((m) => [m]),
-      ...(moved.length > FEW_THINGS
+      ...(moved.length > FEW_INGREDIENTS
         ? []
         : single.flatMap((m) => single.filter((o) => o.i > m.i).map((o) => [m, o]))),
     ];
@@ -399,7 +410,7 @@ export type Carried = {
 };
 
 /** So many measures of one thing are tried; no more than the mix itself: beyond that it is another mix. */
-const MOST_TRIED = 60;
+const MAX_TRIED = 60;
 /** A smaller change of a figure than this share of its margin is none. */
 const HARDLY = 0.02;
 /** More of a change than this is worth it: shares of a window's margin. */
@@ -416,7 +427,7 @@ function missIn(mix: Mix, id: WindowId): number {
     (id === 'air' && e.value > preferred[1] && e.value <= reasonable[1])
   )
     return 0;
-  return missBy(WINDOWS[id], e.value);
+  return distanceFromPreferred(WINDOWS[id], e.value);
 }
 /** One that makes nothing worse before one that does; else the nearer one. */
 const isBetter = (
@@ -435,12 +446,12 @@ export function additionsTo(
   stock: readonly Carried[],
 ): Addition[] {
   const before = mixOf(parts, waterL);
-  const was = missOf(before);
+  const was = mixDistanceFromPreferred(before);
   if (was === null) return [];
   const target = (WINDOWS.moisture.preferred[0] + WINDOWS.moisture.preferred[1]) / 2;
   const loose = before.litresLoose ?? 0;
   const found = stock.flatMap((s): Addition[] => {
-    const most = Math.min(MOST_TRIED, Math.max(1, Math.floor(loose / s.litresEach)));
+    const most = Math.min(MAX_TRIED, Math.max(1, Math.floor(loose / s.litresEach)));
     let best: Addition | null = null;
     const each = s.stuff.density === null ? 0 : (s.litresEach * s.stuff.density.usual) / 1000;
     for (
@@ -460,7 +471,7 @@ export function additionsTo(
       const more =
         wet.value < WINDOWS.moisture.preferred[0] ? waterToAdd(dry.massKg, wet.value, target) : 0;
       const after = more > 0 ? mixOf([...parts, added], waterL + more, false) : dry;
-      const miss = missOf(after);
+      const miss = mixDistanceFromPreferred(after);
       if (miss === null) break;
       const worse = WINDOW_IDS.filter((id) => missIn(after, id) > missIn(before, id) + HARDLY);
       // What leaves the workable window on the way to another is no help.

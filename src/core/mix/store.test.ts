@@ -6,7 +6,7 @@ import type { Amount, Recipe, Slot } from '../log/store-shapes';
 import { MS } from '../quantity/instant';
 import { builtOf, inCrewMeasure, remainingOf } from './build';
 import { diverted, greensOutrun, loadsDue, stackHeat, stockByRole, suppliersOf } from './stock';
-import { stuffOf } from './ingredient';
+import { resolveMaterialProperties } from './ingredient';
 import { answerTo, foldStore, inStock, USUAL_ACCEPTANCE, USUAL_MEASURES } from './store';
 
 const HEAP = '0190aaaa-0000-7000-8000-000000000001';
@@ -104,10 +104,10 @@ describe('a load', () => {
     const [l] = foldStore(list).loads;
     expect(l!.stages.map((s) => [s.stuff.role, s.stuff.moisture!.usual])).toEqual([
       ['green', 80],
-      ['brown', stuffOf(l!.material, 'dried').moisture!.usual],
+      ['brown', resolveMaterialProperties(l!.material, 'dried').moisture!.usual],
     ]);
     expect(l).toMatchObject({ leftLitres: 360, tests: [{ how: 'bucket', density: 70 }] });
-    const fresh = stuffOf(l!.material, 'fresh').density!.usual;
+    const fresh = resolveMaterialProperties(l!.material, 'fresh').density!.usual;
     expect(l!.kg).toBeCloseTo(0.9 * fresh, 6);
     expect(l!.leftKg).toBeCloseTo(0.36 * 70, 6);
     expect(l!.went.map((w) => Math.round(w.kg! * 1e6))).toEqual(

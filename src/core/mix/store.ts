@@ -17,9 +17,9 @@ import { manyOf } from '../words/amount';
 import {
   amountOf,
   ingredientOf,
-  stuffOf,
+  resolveMaterialProperties,
   type Ingredient,
-  type Stuff,
+  type MaterialProperties,
   type LoadTested,
 } from './ingredient';
 import { MATERIAL_LIBRARY } from './library';
@@ -137,8 +137,8 @@ export type StockLoad = {
   readonly load: Load;
   readonly material: Material;
   /** As it is now, and as it was before by the moment from which it was so: what went into a heap fresh is not dried with the rest. */
-  readonly stuff: Stuff;
-  readonly stages: readonly { readonly from: Instant; readonly stuff: Stuff }[];
+  readonly stuff: MaterialProperties;
+  readonly stages: readonly { readonly from: Instant; readonly stuff: MaterialProperties }[];
   readonly state: LoadState;
   readonly stateSince: Instant;
   readonly readyFrom: Instant | null;
@@ -181,7 +181,7 @@ export type RecipeVersion = {
   readonly version: number;
 };
 /** What a heap is built by; `from`: the entry of the recipe that it was taken from. */
-export type LayUp = {
+export type BuildPlan = {
   readonly recipe: Recipe;
   readonly from: string | null;
   readonly seq: number;
@@ -189,7 +189,7 @@ export type LayUp = {
   readonly by: string;
 };
 /** Something that went into a heap, of a charge or of an addition. */
-export type WentIn = {
+export type FeedstockAdded = {
   readonly entry: string;
   /** Its place in the log. */ readonly seq: number;
   readonly at: Instant;
@@ -229,8 +229,8 @@ export type StoreState = {
   readonly loads: readonly StockLoad[];
   readonly loadOf: ReadonlyMap<string, StockLoad>;
   readonly recipes: ReadonlyMap<string, readonly RecipeVersion[]>;
-  readonly layUps: ReadonlyMap<string, LayUp>;
-  readonly went: ReadonlyMap<string, readonly WentIn[]>;
+  readonly layUps: ReadonlyMap<string, BuildPlan>;
+  readonly went: ReadonlyMap<string, readonly FeedstockAdded[]>;
   readonly heaps: ReadonlyMap<string, HeapLog>;
   readonly map: {
     readonly entry: string;
@@ -263,7 +263,7 @@ export function foldStore(entries: readonly Entry[]): StoreState {
       { entry: e.id, at: e.at, by: e.by, recipe: e.data.recipe, version: list.length + 1 },
     ]);
   }
-  const went = new Map<string, WentIn[]>();
+  const went = new Map<string, FeedstockAdded[]>();
   for (const e of live) {
     if (e.batch === null || (e.kind !== 'charge' && !(e.kind === 'addition' && e.data.parts)))
       continue;
@@ -402,7 +402,7 @@ const CRUMBS = 0.02;
 function loadsOf(
   live: readonly Entry[],
   materials: ReadonlyMap<string, Material>,
-  went: ReadonlyMap<string, readonly WentIn[]>,
+  went: ReadonlyMap<string, readonly FeedstockAdded[]>,
 ): StockLoad[] {
   const changes = grouped(byId(live, 'load-change'), (e) => e.data.load);
   const heats = grouped(byId(live, 'load-heat'), (e) => e.data.load);
@@ -421,7 +421,7 @@ function loadsOf(
       own.map((c) => pick(c.data)).findLast((x) => x !== undefined);
     const material = materials.get(load.material) ?? lost(load.material);
     const { stages, state, stateSince, tests } = stagesOf(e, own, material);
-    const stuff = stages.at(-1)!.stuff;
+    const properties = stages.at(-1)!.stuff;
     const came = amountOf(load.amount, stages[0]!.stuff.density);
     const counted = own.findLast((c) => c.data.left !== undefined);
     const from = counted ? amountOf(counted.data.left!, stuffIn(stages, counted.at).density) : came;
@@ -442,7 +442,7 @@ function loadsOf(
       stateSince > (counted?.at ?? e.at)
         ? leftLitres === null
           ? null
-          : amountOf({ in: 'litres', n: leftLitres }, stuff.density).kg
+          : amountOf({ in: 'litres', n: leftLitres }, properties.density).kg
         : left('kg');
     const least = leftLitres ?? leftKg;
     const goneBy = own.findLast((c) => c.data.gone !== undefined);
@@ -454,7 +454,7 @@ function loadsOf(
       by: e.by,
       load,
       material,
-      stuff,
+      stuff: properties,
       stages,
       state,
       stateSince,
@@ -478,7 +478,7 @@ function loadsOf(
         .map((h) => ({ at: h.at, c: toCelsius(h.data.value, h.data.unit), by: h.by }))
         .sort((a, b) => a.at - b.at),
       went: taken,
-      price: priceOf(load, stuff),
+      price: priceOf(load, properties),
       changes: own,
       photos: [...(load.photos ?? []), ...own.flatMap((c) => c.data.photos ?? [])],
     };
@@ -501,17 +501,20 @@ function stagesOf(
   }
   const now = spans.at(-1)!;
   return {
-    stages: spans.map((s) => ({ from: s.from, stuff: stuffOf(material, s.state, s.tests) })),
+    stages: spans.map((s) => ({
+      from: s.from,
+      stuff: resolveMaterialProperties(material, s.state, s.tests),
+    })),
     state: now.state,
     stateSince: now.from,
     tests: now.tests,
   };
 }
-const stuffIn = (stages: StockLoad['stages'], at: Instant): Stuff =>
+const stuffIn = (stages: StockLoad['stages'], at: Instant): MaterialProperties =>
   (stages.findLast((s) => s.from <= at) ?? stages[0]!).stuff;
 /** For a kilogram as it is now: the whole load cost what it did, however it weighs today. */
-const priceOf = ({ cost, amount }: Load, stuff: Stuff): number | null => {
-  const { kg } = amountOf(amount, stuff.density);
+const priceOf = ({ cost, amount }: Load, properties: MaterialProperties): number | null => {
+  const { kg } = amountOf(amount, properties.density);
   return cost !== undefined && kg ? cost / kg : null;
 };
 
@@ -520,16 +523,19 @@ export const inStock = (store: StoreState): StockLoad[] =>
   store.loads.filter((l) => l.answer !== 'refuse' && l.gone === null);
 
 /** What a part of a recipe, charge or addition is made of: the load's own figures where it names one, as they were at a moment. */
-export function stuffOfPart(
+export function resolvePartProperties(
   store: StoreState,
   part: Part,
   at: Instant = Infinity,
-): { readonly stuff: Stuff; readonly price: number | null } {
+): { readonly stuff: MaterialProperties; readonly price: number | null } {
   const load = part.load === undefined ? undefined : store.loadOf.get(part.load);
   return load
     ? { stuff: stuffIn(load.stages, at), price: load.price }
     : {
-        stuff: stuffOf(store.materials.get(part.material) ?? lost(part.material), 'fresh'),
+        stuff: resolveMaterialProperties(
+          store.materials.get(part.material) ?? lost(part.material),
+          'fresh',
+        ),
         price: null,
       };
 }
@@ -537,8 +543,8 @@ export function stuffOfPart(
 /** Parts as ingredients; the key is that of the load, or of the material, and its place in the list. */
 export const ingredientsOf = (store: StoreState, parts: readonly Part[]): Ingredient[] =>
   parts.map((part, i) => {
-    const { stuff, price } = stuffOfPart(store, part);
-    return ingredientOf(`${i}:${part.load ?? part.material}`, part, stuff, price);
+    const { stuff: properties, price } = resolvePartProperties(store, part);
+    return ingredientOf(`${i}:${part.load ?? part.material}`, part, properties, price);
   });
 
 /** `amount` of a part that takes so many of a measure. */

@@ -60,10 +60,10 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
   },
 };
 
-export type Standing = 'unknown' | 'preferred' | 'low' | 'high' | 'too-low' | 'too-high';
+export type WindowPosition = 'unknown' | 'preferred' | 'low' | 'high' | 'too-low' | 'too-high';
 
 /** Where a value stands in its window. */
-export function standingOf(w: Window, value: number): Exclude<Standing, 'unknown'> {
+export function windowPositionOf(w: Window, value: number): Exclude<WindowPosition, 'unknown'> {
   if (value < w.reasonable[0]) return 'too-low';
   if (value > w.reasonable[1]) return 'too-high';
   if (value < w.preferred[0]) return 'low';
@@ -73,7 +73,7 @@ export function standingOf(w: Window, value: number): Exclude<Standing, 'unknown
 export const estOf = (f: Figure): Est | null => (f.ok ? f.est : null);
 
 /** How far a value lies outside of the preferred window, in widths of the reasonable margin on that side: 1 is its edge. */
-export function missBy(w: Window, value: number): number {
+export function distanceFromPreferred(w: Window, value: number): number {
   if (value < w.preferred[0])
     return (w.preferred[0] - value) / Math.max(1e-9, w.preferred[0] - w.reasonable[0]);
   return value > w.preferred[1]
@@ -82,7 +82,7 @@ export function missBy(w: Window, value: number): number {
 }
 
 /** How far a mix is from what is preferred, all figures taken together; null: C:N or moisture cannot be told. */
-export function missOf(mix: Mix): number | null {
+export function mixDistanceFromPreferred(mix: Mix): number | null {
   const [cn, wet, dense, air] = [
     estOf(mix.cn),
     estOf(mix.moisture),
@@ -91,9 +91,11 @@ export function missOf(mix: Mix): number | null {
   ];
   if (!cn || !wet) return null;
   return (
-    missBy(WINDOWS.cn, cn.value) +
-    missBy(WINDOWS.moisture, wet.value) +
-    (dense ? missBy(WINDOWS.density, Math.max(dense.value, WINDOWS.density.preferred[0])) : 0) +
-    (air ? missBy(WINDOWS.air, Math.min(air.value, WINDOWS.air.preferred[1])) : 0)
+    distanceFromPreferred(WINDOWS.cn, cn.value) +
+    distanceFromPreferred(WINDOWS.moisture, wet.value) +
+    (dense
+      ? distanceFromPreferred(WINDOWS.density, Math.max(dense.value, WINDOWS.density.preferred[0]))
+      : 0) +
+    (air ? distanceFromPreferred(WINDOWS.air, Math.min(air.value, WINDOWS.air.preferred[1])) : 0)
   );
 }

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { anyMix, plain } from '../../../tests/support/mix';
 import { amountText, kgText, litresText, measureText } from '../words/amount';
 import { mixOf } from './mix';
-import { schoolsOf } from './schools';
-import { standingOf, WINDOWS, WINDOW_IDS } from './window';
+import { compareApproaches } from './approaches';
+import { windowPositionOf, WINDOWS, WINDOW_IDS } from './window';
 import { listText } from '../quantity/format';
 import { limitText, mixSays, schoolSays, solvedSays, windowInShort, windowSays } from './words';
 
@@ -35,7 +35,9 @@ describe('what is said of a mix', () => {
         for (const text of [
           mixSays(mix),
           ...WINDOW_IDS.map((id) => windowSays(id, mix)),
-          ...schoolsOf(parts, mix).map((s) => `${schoolSays(s, { name: 'barrow', litres: 90 })}.`),
+          ...compareApproaches(parts, mix).map(
+            (s) => `${schoolSays(s, { name: 'barrow', litres: 90 })}.`,
+          ),
         ]) {
           expect(text).not.toMatch(/NaN|Infinity|undefined|null/);
           expect(text).toMatch(/[.]$/);
@@ -67,7 +69,7 @@ test('each window knows below, within and above; its bounds belong to it', () =>
   for (const w of Object.values(WINDOWS)) {
     expect(
       [w.reasonable[0], w.preferred[0], w.preferred[1], w.reasonable[1]].map((v) =>
-        standingOf(w, v),
+        windowPositionOf(w, v),
       ),
     ).toEqual([
       w.reasonable[0] < w.preferred[0] ? 'low' : 'preferred',
@@ -75,8 +77,8 @@ test('each window knows below, within and above; its bounds belong to it', () =>
       'preferred',
       w.reasonable[1] > w.preferred[1] ? 'high' : 'preferred',
     ]);
-    expect(standingOf(w, w.reasonable[0] - 0.001)).toBe('too-low');
-    expect(standingOf(w, w.reasonable[1] + 0.001)).toBe('too-high');
+    expect(windowPositionOf(w, w.reasonable[0] - 0.001)).toBe('too-low');
+    expect(windowPositionOf(w, w.reasonable[1] + 0.001)).toBe('too-high');
   }
 });
 

@@ -1,4 +1,4 @@
-import type { Answer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
+import type { AcceptanceAnswer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
 import { ageText, dayText, listText } from '../quantity/format';
 import { MS } from '../quantity/instant';
 import type { VolumeUnit } from '../quantity/units';
@@ -7,10 +7,10 @@ import type { Locale } from '../words/note';
 import type { FigureFrom } from './ingredient';
 import type { CnFinding } from './initial-cn';
 import type { Est, Mix } from './mix';
-import type { MixSchool, SchoolSays } from './schools';
-import type { Limit, Solved } from './solve';
+import type { MixApproach, ApproachAdvice } from './approaches';
+import type { Limit, SolvedMix } from './solve';
 import type { StockLoad } from './store';
-import { estOf, standingOf, WINDOWS, type Standing, type WindowId } from './window';
+import { estOf, windowPositionOf, WINDOWS, type WindowPosition, type WindowId } from './window';
 
 /** The texts of materials, mixes and building. */
 
@@ -59,7 +59,7 @@ export const PARTICLE_WORDS: Readonly<Record<Particle, string>> = {
   liquid: 'liquid',
 };
 export const ANSWER_WORDS: Readonly<
-  Record<Answer, { readonly says: string; readonly mark: string }>
+  Record<AcceptanceAnswer, { readonly says: string; readonly mark: string }>
 > = {
   accept: { says: 'Accept', mark: 'taken in' },
   ask: { says: 'Ask first', mark: 'held until it is asked' },
@@ -116,7 +116,7 @@ export const stockText = (
     .join(', ');
 
 const SAYS: Readonly<
-  Record<WindowId, Readonly<Record<Exclude<Standing, 'unknown' | 'preferred'>, string>>>
+  Record<WindowId, Readonly<Record<Exclude<WindowPosition, 'unknown' | 'preferred'>, string>>>
 > = {
   cn: {
     'too-low': 'It would heat, but smell of ammonia: too little carbon for its nitrogen',
@@ -148,7 +148,7 @@ const isSlight = (id: WindowId, value: number): boolean =>
   (id === 'air' && value > 60 && value <= 65) || (id === 'density' && value >= 250 && value < 300);
 /** Which is told first. */
 const ORDER: readonly WindowId[] = ['cn', 'moisture', 'density', 'air'];
-const BAD: ReadonlySet<Standing> = new Set<Standing>(['too-low', 'too-high']);
+const BAD: ReadonlySet<WindowPosition> = new Set<WindowPosition>(['too-low', 'too-high']);
 
 /** What is to be thought of a mix, in a sentence or two. */
 export function mixSays(mix: Mix): string {
@@ -160,7 +160,7 @@ export function mixSays(mix: Mix): string {
     return `Cannot be computed: ${listText(cn.missing)}${cn.missing.every((m) => m.startsWith('nothing')) ? '' : cn.missing.length === 1 ? ' is not known well enough' : ' are not known well enough'}. No figure is made up: ${cn.missing.some((m) => m.startsWith('nothing')) ? 'add something green' : 'count the buckets, test a load, or leave it out'}.`;
   const at = ORDER.flatMap((id) => {
     const e = estOf(mix[id]);
-    const s = e ? standingOf(WINDOWS[id], e.value) : 'unknown';
+    const s = e ? windowPositionOf(WINDOWS[id], e.value) : 'unknown';
     return s === 'unknown' || s === 'preferred' || isSlight(id, e!.value) ? [] : [{ id, s }];
   });
   // Loose and airy say the same, and so do dense and airless.
@@ -177,10 +177,10 @@ export function mixSays(mix: Mix): string {
     2,
   );
   if (worst.length === 0 && at.length > 0)
-    return `Carbon, nitrogen and water are right, but ${SAYS[at[0]!.id][at[0]!.s as Exclude<Standing, 'unknown' | 'preferred'>]}: it may dry and cool fast.`;
+    return `Carbon, nitrogen and water are right, but ${SAYS[at[0]!.id][at[0]!.s as Exclude<WindowPosition, 'unknown' | 'preferred'>]}: it may dry and cool fast.`;
   if (worst.length === 0) return 'A good mix. Big enough, it should be hot within three days.';
   const [first, second] = worst.map(
-    (x) => SAYS[x.id][x.s as Exclude<Standing, 'unknown' | 'preferred'>],
+    (x) => SAYS[x.id][x.s as Exclude<WindowPosition, 'unknown' | 'preferred'>],
   );
   const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
   const balanced = !at.some((x) => x.id === 'cn');
@@ -204,7 +204,7 @@ function knownText(id: WindowId, known: Est, missing: readonly string[]): string
 /** `28.7`, `59`: a figure of a window. */
 export const windowFigure = (id: WindowId, value: number): string =>
   value.toFixed(WINDOWS[id].digits);
-const IN_SHORT: Readonly<Record<Exclude<Standing, 'unknown'>, string>> = {
+const IN_SHORT: Readonly<Record<Exclude<WindowPosition, 'unknown'>, string>> = {
   preferred: '✓',
   low: 'low',
   high: 'high',
@@ -228,7 +228,7 @@ export function windowInShort(id: WindowId, mix: Mix): string {
   const e = estOf(mix[id]);
   return e === null
     ? 'not known'
-    : `${windowFigure(id, e.value)}${UNIT_IN_SHORT[id]} ${IN_SHORT[standingOf(WINDOWS[id], e.value)]}`;
+    : `${windowFigure(id, e.value)}${UNIT_IN_SHORT[id]} ${IN_SHORT[windowPositionOf(WINDOWS[id], e.value)]}`;
 }
 /** What stands under a window. */
 export function windowSays(id: WindowId, mix: Mix): string {
@@ -240,7 +240,7 @@ export function windowSays(id: WindowId, mix: Mix): string {
       ? knownText(id, f.known, f.missing)
       : `Cannot be computed: ${listText(f.missing)}.`;
   const { low, value, high } = f.est;
-  const s = standingOf(WINDOWS[id], value);
+  const s = windowPositionOf(WINDOWS[id], value);
   const band =
     high - low > 10 ** -WINDOWS[id].digits
       ? `It may be ${windowFigure(id, low)} to ${windowFigure(id, high)}. `
@@ -263,14 +263,14 @@ const WHY: Readonly<Record<WindowId, { readonly low: string; readonly high: stri
   air: { low: 'Under a third, air stands still.', high: 'Very open: it dries and cools.' },
 };
 
-export const SCHOOL_NAMES: Readonly<Record<MixSchool, string>> = {
+export const SCHOOL_NAMES: Readonly<Record<MixApproach, string>> = {
   'by-weight': 'C:N by weight',
   '1:1': '1 green : 1 brown',
   '1:2': '1 green : 2 brown',
   '1:3': '1 green : 3 brown',
   cover: 'Cover and smell',
 };
-const SCHOOL_FITS: Readonly<Record<MixSchool, string>> = {
+const SCHOOL_FITS: Readonly<Record<MixApproach, string>> = {
   'by-weight': 'fits: 25 to 30',
   '1:1': 'fits',
   '1:2': 'fits',
@@ -279,7 +279,7 @@ const SCHOOL_FITS: Readonly<Record<MixSchool, string>> = {
 };
 /** What a school says of the mix. @param measure that amounts are told in */
 export function schoolSays(
-  s: SchoolSays,
+  s: ApproachAdvice,
   measure: { readonly name: string; readonly many?: string | undefined; readonly litres: number },
 ): string {
   if (s.says === 'unknown') return `cannot be computed: ${listText(s.missing)}`;
@@ -317,7 +317,10 @@ export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): st
   }
 }
 /** What came of solving, in a sentence. @param inSteps the same in the measures that it is carried in */
-export function solvedSays(s: Solved, inSteps: { readonly misses: readonly WindowId[] }): string {
+export function solvedSays(
+  s: SolvedMix,
+  inSteps: { readonly misses: readonly WindowId[] },
+): string {
   const names = (ids: readonly WindowId[]): string =>
     listText(ids.map((m) => WINDOWS[m].name.toLowerCase()));
   if (s.reached)

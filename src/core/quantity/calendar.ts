@@ -141,14 +141,14 @@ export type LocalParts = {
 
 /** Notes are said again with each round that comes in; a clock read once need not be read again. */
 const known = new Map<string, LocalParts>();
-const MOST_KNOWN = 50_000;
+const MAX_KNOWN = 50_000;
 
 /** Local day and clock for people: `{ weekday: 'Thu', day: 21, month: 'May', year: 2026, clock: '07:40' }`. */
 export function localParts(timeZone: string, at: Instant): LocalParts {
   const key = `${timeZone} ${at}`;
   const before = known.get(key);
   if (before) return before;
-  if (known.size >= MOST_KNOWN) known.clear();
+  if (known.size >= MAX_KNOWN) known.clear();
   const parts = readParts(timeZone, at);
   known.set(key, parts);
   return parts;

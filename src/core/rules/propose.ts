@@ -56,7 +56,7 @@ export const keepingOf = (
 });
 
 /** Whether a rule is written for a heap that is kept so: one for aerated piles is not offered to a pile without air. */
-export const fits = (
+export const fitsBatch = (
   rule: Pick<Rule, 'methods' | 'needsAir'>,
   { method, aerated }: Keeping,
 ): boolean => rule.methods.includes(method) && (!rule.needsAir || method === 'vessel' || aerated);
@@ -88,7 +88,7 @@ export function proposedRules({
   if (keeping.noClaim) return [];
   const country = countryOf(timeZone);
   return [...RULE_LIBRARY, ...own]
-    .filter((r) => fits(r, keeping))
+    .filter((r) => fitsBatch(r, keeping))
     .flatMap((rule) => {
       const ours =
         siteRules.length > 0
@@ -126,7 +126,10 @@ export function missingGermRule(
       (leaf) => leaf.kind !== 'staged' && (leaf.kind !== 'hold' || leaf.turnings === 0),
     );
   const covers = (r: Rule): boolean =>
-    r.clock === 'germs' && fits(r, keeping) && turnsEnough(r) && asksFor(r, inputs) !== undefined;
+    r.clock === 'germs' &&
+    fitsBatch(r, keeping) &&
+    turnsEnough(r) &&
+    asksFor(r, inputs) !== undefined;
   if (all.some((r) => chosen.includes(r.id) && r.clock === 'germs')) return null;
   const country = countryOf(timeZone);
   const cover = all.filter(covers);

@@ -4,7 +4,7 @@ import { shortSchedule } from '../advice/schedule';
 import { leavesOf, type Rule } from '../evidence/rule';
 import { findRule, RULE_LIBRARY, shortTitle } from './library';
 import {
-  fits,
+  fitsBatch,
   keepingOf,
   missingGermRule,
   orderedLike,
@@ -111,7 +111,7 @@ describe('what is proposed', () => {
     ]);
     expect(ids(kept('static', { noClaim: true }), ['manure', 'seeding-weeds'])).toEqual([]);
     expect(
-      fits(
+      fitsBatch(
         RULE_LIBRARY.find((r) => r.id === 'us-503-pfrp-static')!,
         kept('vessel'),
       ),

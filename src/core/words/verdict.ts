@@ -62,15 +62,17 @@ const lastBreak = (notes: readonly Note[]): Note | undefined =>
   notes.findLast((n) => BREAKS.includes(n.code));
 
 /** How a standing is told apart: nothing starts again where nothing was lost, and hours that add up wait for more heat. */
-export type Told = VerdictFacts['status'] | 'adds-up';
-export function toldAs(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): Told {
+export type DisplayStatus = VerdictFacts['status'] | 'adds-up';
+export function displayStatusOf(
+  v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>,
+): DisplayStatus {
   if (v.status !== 'broken') return v.status;
   return lastBreak(v.notes) ? (v.consecutive ? 'broken' : 'adds-up') : 'waiting';
 }
 
 /** A standing in a word or two. */
 export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
-  const told = toldAs(v);
+  const told = displayStatusOf(v);
   return told === 'adds-up' ? 'Waits for heat' : STATUS_WORD[told];
 }
 

@@ -1,4 +1,4 @@
-import { digestOf, type Digest } from '@/core/digest/digest';
+import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch, foldSite, type SiteState } from '@/core/log/fold';
 import type { Db } from '../client';
 import { logRepo } from './log';
@@ -10,29 +10,34 @@ export const snapshotRepo = (db: Db) => {
     siteState: SiteState,
     batch: string,
     now: number,
-  ): Promise<Digest> => {
-    const digest = digestOf(foldBatch(await logRepo(db).ofBatch(batch)), site, siteState, now);
+  ): Promise<BatchSnapshot> => {
+    const snapshot = createBatchSnapshot(
+      foldBatch(await logRepo(db).ofBatch(batch)),
+      site,
+      siteState,
+      now,
+    );
     const row = {
-      digest: JSON.stringify(digest),
-      recheck_at: digest.recheckAt === null ? null : new Date(digest.recheckAt),
+      digest: JSON.stringify(snapshot),
+      recheck_at: snapshot.recheckAt === null ? null : new Date(snapshot.recheckAt),
     };
     await db
       .insertInto('batch_snapshot')
       .values({ batch, site: site.id, ...row })
       .onConflict((c) => c.column('batch').doUpdateSet(row))
       .execute();
-    return digest;
+    return snapshot;
   };
   return {
     /** Folds these batches anew; in the transaction of the entry that made it needful. */
-    async refresh(site: Site, batches: readonly string[], now: number): Promise<Digest[]> {
+    async refresh(site: Site, batches: readonly string[], now: number): Promise<BatchSnapshot[]> {
       const siteState = foldSite(await logRepo(db).ofSite(site.id));
-      const digests: Digest[] = [];
-      for (const batch of batches) digests.push(await write(site, siteState, batch, now));
-      return digests;
+      const snapshots: BatchSnapshot[] = [];
+      for (const batch of batches) snapshots.push(await write(site, siteState, batch, now));
+      return snapshots;
     },
     /** All batches of a site as of now. Those whose standing time alone has changed are folded anew first. */
-    async board(site: Site, now: number): Promise<Digest[]> {
+    async board(site: Site, now: number): Promise<BatchSnapshot[]> {
       const rows = await db
         .selectFrom('batch_snapshot')
         .select(['batch', 'digest', 'recheck_at'])
@@ -45,7 +50,7 @@ export const snapshotRepo = (db: Db) => {
       const byId = new Map(fresh.map((d) => [d.id, d]));
       return rows.map((row) => byId.get(row.batch) ?? row.digest);
     },
-    async all(site: string): Promise<Digest[]> {
+    async all(site: string): Promise<BatchSnapshot[]> {
       return (
         await db
           .selectFrom('batch_snapshot')

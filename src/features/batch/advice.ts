@@ -19,7 +19,7 @@ import {
 import { reboundsOf } from '@/core/advice/trend';
 import {
   adviceWords,
-  doubtText,
+  readingDoubtText,
   CAUSE_WORDS,
   COUNT_WORDS,
   courseText,
@@ -37,11 +37,11 @@ import {
   waterWords,
   windowText,
 } from '@/core/advice/words';
-import type { Digest } from '@/core/digest/digest';
-import type { Reckoning } from '@/core/digest/reckon';
-import { changesOf, heatsOf } from '@/core/digest/situation';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import type { BatchAssessment } from '@/core/snapshot/assess-batch';
+import { changesOf, heatsOf } from '@/core/snapshot/situation';
 import { sizesOfHeap } from '@/core/heap/sizes';
-import { isShape, LEAST_HOT_M3 } from '@/core/heap/size';
+import { isShape, MIN_HOT_M3 } from '@/core/heap/size';
 import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
 import type { VolumeUnit } from '@/core/quantity/units';
@@ -80,19 +80,19 @@ function turnView(s: Situation, locale: Locale) {
         : null,
     voices: a.voices
       .filter(
-        (v) => v.school !== s.template.trigger && (v.school !== 'never' || s.kept === 'static'),
+        (v) => v.strategy !== s.template.trigger && (v.strategy !== 'never' || s.kept === 'static'),
       )
-      .map((v) => ({ school: SCHOOL_WORDS[v.school], says: v.says, text: voiceText(v, locale) })),
+      .map((v) => ({ school: SCHOOL_WORDS[v.strategy], says: v.says, text: voiceText(v, locale) })),
     trigger: SCHOOL_WORDS[s.template.trigger],
   };
 }
 
 /** Whether the leading rule counts a turning, and why not. */
-function countsText(at: number, reckoning: Reckoning | null): string {
-  const lead = reckoning?.accounts[0]?.account;
+function countsText(at: number, assessment: BatchAssessment | null): string {
+  const lead = assessment?.rules[0]?.assessment;
   if (!lead || lead.verdict.turningsRequired === 0) return 'No rule asks for turnings';
-  if (lead.standing.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
-  const not = lead.standing.uncounted().find((u) => u.turn.at === at);
+  if (lead.progress.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
+  const not = lead.progress.uncounted().find((u) => u.turn.at === at);
   const awaited = lead.verdict.status !== 'broken' && at > (lead.verdict.run?.to ?? Infinity);
   return awaited
     ? COUNT_WORDS.AWAITED
@@ -105,20 +105,20 @@ function countsText(at: number, reckoning: Reckoning | null): string {
 
 /** Everything that is advised about a heap, in words. */
 export function adviceView(
-  digest: Digest,
+  snapshot: BatchSnapshot,
   state: BatchState,
-  reckoning: Reckoning | null,
-  board: readonly Digest[],
+  assessment: BatchAssessment | null,
+  board: readonly BatchSnapshot[],
   locale: Locale,
   volume: VolumeUnit,
 ) {
-  const s: Situation = { ...digest.situation, now: locale.now };
+  const s: Situation = { ...snapshot.situation, now: locale.now };
   const next = nextAdvice(s);
-  const heats = reckoning ? heatsOf(reckoning, digest.latest?.peakC ?? null) : [];
+  const heats = assessment ? heatsOf(assessment, snapshot.latest?.peakC ?? null) : [];
   const whole: Situation = { ...s, rounds: heats };
   const hot = hotOf(s);
   const course = isDangerous(s) ? null : courseFor(s);
-  const order = digest.orders.find((o) => o.task === (TASK_OF[next.code] ?? ''));
+  const order = snapshot.orders.find((o) => o.task === (TASK_OF[next.code] ?? ''));
   const water =
     ((isLive(s) && s.proof.status !== 'proven') || isSaidDone(s)) && !isDangerous(s)
       ? waterWords(waterOf(s), locale)
@@ -126,7 +126,7 @@ export function adviceView(
   const { timeZone, unit, now } = locale;
   return {
     next: adviceWords(next, locale),
-    task: TASK_OF[next.code] === undefined ? null : `${digest.id}:${TASK_OF[next.code]}`,
+    task: TASK_OF[next.code] === undefined ? null : `${snapshot.id}:${TASK_OF[next.code]}`,
     order:
       order?.defer && order.defer.until > now
         ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.`
@@ -148,17 +148,15 @@ export function adviceView(
       .map((d) => ({
         symptom: SYMPTOM_WORDS[d.symptom],
         code: d.symptom,
-        causes: d.causes
-          .slice(0, 5)
-          .map((c) => ({
-            cause: CAUSE_WORDS[c.cause],
-            code: c.cause,
-            fix: FIX_WORDS[c.fix],
-            fixCode: c.fix,
-            for: c.for.map((x) => signText(x, locale)),
-            against: c.against.map((x) => signText(x, locale)),
-            unknown: c.unknown.map((x) => signText(x, locale)),
-          })),
+        causes: d.causes.slice(0, 5).map((c) => ({
+          cause: CAUSE_WORDS[c.cause],
+          code: c.cause,
+          fix: FIX_WORDS[c.fix],
+          fixCode: c.fix,
+          for: c.for.map((x) => signText(x, locale)),
+          against: c.against.map((x) => signText(x, locale)),
+          unknown: c.unknown.map((x) => signText(x, locale)),
+        })),
       })),
     trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix')
       ? []
@@ -183,20 +181,20 @@ export function adviceView(
       low: r.lowC === null ? '–' : tempText(r.lowC, unit),
       high: r.highC === null ? 'no full round since' : tempText(r.highC, unit),
       took: r.hours === null ? '–' : durationText(r.hours),
-      counts: countsText(r.turnedAt, reckoning),
+      counts: countsText(r.turnedAt, assessment),
     })),
-    size: sizeView(digest.situation, state, digest, board, locale, volume),
+    size: sizeView(snapshot.situation, state, snapshot, board, locale, volume),
   };
 }
 export type AdviceView = ReturnType<typeof adviceView>;
 
 /** What a form says before a heap goes out, and before anybody works on one that is in danger. */
-export function goingOutView({ situation }: Digest, locale: Locale) {
+export function goingOutView({ situation }: BatchSnapshot, locale: Locale) {
   const claim = claimOf(situation, locale.now);
   const s = { ...situation, now: locale.now };
   const hot = isDangerous(s) ? hotOf(s) : null;
   return {
-    doubts: claim.doubts.map((doubt) => ({ doubt, text: doubtText(doubt, claim, locale) })),
+    doubts: claim.doubts.map((doubt) => ({ doubt, text: readingDoubtText(doubt, claim, locale) })),
     rawIn: hasRawInputs(situation),
     danger:
       hot === null
@@ -218,18 +216,18 @@ const HOW = {
 function sizeView(
   facts: HeapFacts,
   state: BatchState,
-  digest: Digest,
-  board: readonly Digest[],
+  snapshot: BatchSnapshot,
+  board: readonly BatchSnapshot[],
   { timeZone, now }: Locale,
   volume: VolumeUnit,
 ) {
   const sizes = sizesOfHeap(state).filter((x) => x.at <= now);
   const small = tooSmall(facts);
-  const card = (d: Digest) => ({ id: d.id, name: d.name ?? d.code, facts: d.situation });
+  const card = (d: BatchSnapshot) => ({ id: d.id, name: d.name ?? d.code, facts: d.situation });
   const partners =
     isGone(facts) || isDangerous({ ...facts, now }) || !(small || facts.stage.code === 'curing')
       ? []
-      : partnersFor(card(digest), board.map(card)).slice(0, 3);
+      : partnersFor(card(snapshot), board.map(card)).slice(0, 3);
   const [first, last] = [sizes[0], sizes.at(-1)];
   const sunk = state.own.findLast(
     (e) => e.kind === 'observation' && e.data.sunkCm !== undefined && e.at <= now,
@@ -253,7 +251,7 @@ function sizeView(
       first && last && last !== first && last.m3 < first.m3
         ? `${Math.round((1 - last.m3 / first.m3) * 100)} % less than ${volumeText(first.m3, volume)} when it was built`
         : null,
-    small: small ? `Under ${volumeText(LEAST_HOT_M3, volume)} a heap rarely stays hot.` : null,
+    small: small ? `Under ${volumeText(MIN_HOT_M3, volume)} a heap rarely stays hot.` : null,
     partners: partners.map((x) => ({
       id: x.id,
       text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither is hot or has time counted.'}`,

@@ -1,4 +1,4 @@
-import type { Reckoning } from '@/core/digest/reckon';
+import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { doseFinding, HARD_SEED_LINE, PATHOGEN_LINE, type DeathLine } from '@/core/evidence/doses';
 import {
   HOT_SHARE_FLOOR_C,
@@ -9,7 +9,7 @@ import {
   profileOf,
   temperatureAt,
   type Profile,
-  type Range,
+  type ShareRange,
 } from '@/core/evidence/hot-share';
 import { logsOfStages, neverHot, overShare, survivors } from '@/core/evidence/mixing';
 import { drySpans } from '@/core/evidence/moisture';
@@ -21,7 +21,7 @@ import type { Locale } from '@/core/words/note';
 
 const STEPS = 28;
 
-function sectionOf(profile: Profile, share: Range, coreM: number, unit: TempUnit) {
+function sectionOf(profile: Profile, share: ShareRange, coreM: number, unit: TempUnit) {
   const steps = Array.from({ length: STEPS }, (_, i) => ({
     lambda: i / STEPS,
     c: temperatureAt(profile, (i + 0.5) / STEPS, 'low'),
@@ -77,7 +77,10 @@ function hotPart(
 }
 
 /** What goes beyond the rules: how far, and for how much of the heap. Null before anything is reckoned. */
-export function beyondView({ prepared, accounts }: Reckoning, { timeZone, unit, now }: Locale) {
+export function beyondView(
+  { prepared, rules: accounts }: BatchAssessment,
+  { timeZone, unit, now }: Locale,
+) {
   const lead = accounts[0];
   if (!lead || prepared.rounds.length === 0) return null;
   const findings = {
@@ -85,13 +88,13 @@ export function beyondView({ prepared, accounts }: Reckoning, { timeZone, unit, 
     seeds: doseFinding(prepared, HARD_SEED_LINE, 'seeds'),
   };
   // After a proof a heap cools: what its hot part was, the last hot round of the run tells.
-  const until = lead.account.verdict.provenAt ?? Infinity;
-  const hot = lead.account.standing.reported?.rounds.findLast((r) => r.time <= until);
+  const until = lead.assessment.verdict.provenAt ?? Infinity;
+  const hot = lead.assessment.progress.reported?.rounds.findLast((r) => r.time <= until);
   const profile = profileOf(prepared, hot?.time);
-  const turnings = lead.account.verdict.turningsCounted;
+  const turnings = lead.assessment.verdict.turningsCounted;
   const { events, coreDepthM } = prepared.evidence;
   const logsOf = (line: DeathLine, clock: 'germs' | 'seeds'): readonly number[] =>
-    logsOfStages(prepared, lead.account, line, clock);
+    logsOfStages(prepared, lead.assessment, line, clock);
   return {
     pathogen: doseFindingText(findings.germs),
     seed: doseFindingText(findings.seeds),

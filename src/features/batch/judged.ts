@@ -1,4 +1,4 @@
-import type { Reckoning } from '@/core/digest/reckon';
+import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { factsOf } from '@/core/evidence/facts';
 import { gradeOf } from '@/core/evidence/grade';
 import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';
@@ -10,7 +10,10 @@ import { progressText, statusWord } from '@/core/words/verdict';
 const COUNTS = { hours: 'Hours', days: 'Calendar days' } as const;
 
 /** How the leading verdict hangs on its policy: coldest, median, mean; hours, days; three guard bands. */
-export function strictnessView({ prepared, accounts }: Reckoning, { timeZone, unit }: Locale) {
+export function strictnessView(
+  { prepared, rules: accounts }: BatchAssessment,
+  { timeZone, unit }: Locale,
+) {
   const lead = accounts[0];
   if (!lead) return null;
   const cells = strictness(prepared, lead.rule);
@@ -23,13 +26,13 @@ export function strictnessView({ prepared, accounts }: Reckoning, { timeZone, un
         name: `${COUNTS[counting]}, ${band(k)}`,
         cells: cells
           .filter((c) => c.counting === counting && c.guardBandC === k)
-          .map(({ account, own }) => {
-            const v = account.verdict;
+          .map(({ account: assessment, own }) => {
+            const v = assessment.verdict;
             return {
-              word: statusWord(factsOf(account)),
+              word: statusWord(factsOf(assessment)),
               text:
                 v.provenAt === null
-                  ? progressText(factsOf(account))
+                  ? progressText(factsOf(assessment))
                   : dayText(timeZone, v.provenAt),
               proven: v.provenAt !== null,
               own,
@@ -41,8 +44,8 @@ export function strictnessView({ prepared, accounts }: Reckoning, { timeZone, un
 }
 
 /** How good the evidence is, apart from what it says. */
-export function gradeView({ prepared, accounts }: Reckoning) {
-  const grade = accounts[0] ? gradeOf(prepared, accounts[0].account) : null;
+export function gradeView({ prepared, rules: accounts }: BatchAssessment) {
+  const grade = accounts[0] ? gradeOf(prepared, accounts[0].assessment) : null;
   return (
     grade && {
       word: GRADE_WORD[grade.grade],

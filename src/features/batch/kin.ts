@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Kinship } from '@/core/log/lineage';
 import { dayText, volumeText } from '@/core/quantity/format';
 
@@ -37,7 +37,7 @@ const text = (k: Kinship, timeZone: string): string => {
 const DEEPEST = 6;
 
 /** What went into a heap, and what came out of it, through every heap between; each heap once, a loop is not followed round. */
-export function kinOf(id: string, board: readonly Digest[], timeZone: string): Ties {
+export function kinOf(id: string, board: readonly BatchSnapshot[], timeZone: string): Ties {
   const all = board.flatMap((d) => d.kin);
   const byId = new Map(board.map((d) => [d.id, d]));
   const follow = (

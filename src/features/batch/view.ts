@@ -1,4 +1,4 @@
-import type { Reckoning } from '@/core/digest/reckon';
+import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { deepestOf, depthOf } from '@/core/heap/places';
 import type { BatchState } from '@/core/log/fold';
@@ -6,7 +6,7 @@ import { surenessText } from '@/core/words/reading';
 import type { Locale } from '@/core/words/note';
 
 /** The latest round, place by place. */
-export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Locale) {
+export function sectionView({ prepared }: BatchAssessment, { timeZone, unit, now }: Locale) {
   const round = prepared.rounds.at(-1);
   if (!round) return null;
   const { evidence, corrector } = prepared;
@@ -36,7 +36,7 @@ export function sectionView({ prepared }: Reckoning, { timeZone, unit, now }: Lo
 
 /** The readings of each round as a table, newest first: what stands behind the picture. */
 export function tableView(
-  { prepared, accounts }: Reckoning,
+  { prepared, rules: accounts }: BatchAssessment,
   readings: BatchState['readings'],
   { timeZone, unit, now }: Locale,
 ) {
@@ -48,7 +48,7 @@ export function tableView(
   );
   const { evidence, corrector, rounds } = prepared;
   const points = evidence.points.slice(0, 12);
-  const floorC = accounts[0]?.account.standing.walk.floor.floorC ?? 55;
+  const floorC = accounts[0]?.assessment.progress.scan.floor.floorC ?? 55;
   return {
     points: points.map((p) => p.label ?? p.id),
     rows: rounds

@@ -1,6 +1,11 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
-import { stuffOf, ingredientOf, type Ingredient, type Stuff } from '@/core/mix/ingredient';
+import {
+  resolveMaterialProperties,
+  ingredientOf,
+  type Ingredient,
+  type MaterialProperties,
+} from '@/core/mix/ingredient';
 import { mixOf } from '@/core/mix/mix';
 import { contentsOf, type Contents } from '@/core/mix/contents';
 import { inStock, type StoreState } from '@/core/mix/store';
@@ -12,7 +17,7 @@ import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 
 /** Something that can go into a mix: a load of the store, or a material of the library that is not there. */
-export type Item = {
+export type BenchItem = {
   /** `load:` or `material:` and its id. */
   readonly key: string;
   readonly material: string;
@@ -21,7 +26,7 @@ export type Item = {
   readonly role: Role;
   /** `9 barrows, 12 d old, bay 3`. */
   readonly says: string;
-  readonly stuff: Stuff;
+  readonly stuff: MaterialProperties;
   readonly price: number | null;
   /** What is left of it, L; null: not known, or not in the store. */
   readonly hasLitres: number | null;
@@ -74,7 +79,7 @@ export type SlotView = {
   readonly heightM: number;
 };
 export type BenchView = {
-  readonly items: readonly Item[];
+  readonly items: readonly BenchItem[];
   readonly measures: readonly OwnMeasure[];
   readonly recipes: readonly RecipeView[];
   readonly heaps: readonly BenchHeap[];
@@ -88,10 +93,10 @@ export type BenchView = {
 };
 
 /** Loads first, by role and age; then the rest of the library. */
-export function itemsOf(store: StoreState, locale: Locale): Item[] {
+export function itemsOf(store: StoreState, locale: Locale): BenchItem[] {
   const loads = inStock(store)
     .filter((l) => l.answer === 'accept')
-    .map((l): Item => {
+    .map((l): BenchItem => {
       return {
         key: `load:${l.id}`,
         material: l.material.id,
@@ -106,14 +111,14 @@ export function itemsOf(store: StoreState, locale: Locale): Item[] {
         ready: l.readyFrom === null || l.readyFrom <= locale.now,
       };
     });
-  const rest = [...store.materials.values()].map((m): Item => ({
+  const rest = [...store.materials.values()].map((m): BenchItem => ({
     key: `material:${m.id}`,
     material: m.id,
     load: null,
     name: m.name,
     role: m.role,
     says: 'not from the store',
-    stuff: stuffOf(m, 'fresh'),
+    stuff: resolveMaterialProperties(m, 'fresh'),
     price: null,
     hasLitres: null,
     inStore: false,
@@ -124,7 +129,7 @@ export function itemsOf(store: StoreState, locale: Locale): Item[] {
 
 /** How a heap did, in three figures. */
 export function didOf(
-  d: Digest,
+  d: BatchSnapshot,
   { unit }: Locale,
 ): { readonly hot: string; readonly highest: string; readonly proven: string } {
   const { hotAt, highestC, best } = d.outcome;
@@ -147,7 +152,11 @@ export function didOf(
 }
 
 /** Heaps of the site whose mix can be told, with what came of them. */
-export const heapMixes = (store: StoreState, board: readonly Digest[], locale: Locale): HeapMix[] =>
+export const heapMixes = (
+  store: StoreState,
+  board: readonly BatchSnapshot[],
+  locale: Locale,
+): HeapMix[] =>
   board.flatMap((d) => {
     const { ingredients, waterL } = contentsOf(store, d.id);
     if (ingredients.length === 0 || d.builtAt === null) return [];
@@ -171,7 +180,7 @@ export const heapMixes = (store: StoreState, board: readonly Digest[], locale: L
 /** Recipes that are not put away, the latest first, with the heaps that were built by each. */
 export const recipeViews = (
   store: StoreState,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
 ): RecipeView[] =>
   [...store.recipes.values()]
@@ -202,7 +211,7 @@ export const farFrom = (
 ): number => Math.hypot((a.cn - b.cn) / 5, (a.moisture - b.moisture) / 6);
 
 /** A row of the bench: what is typed stays as it was typed. */
-export type Row = {
+export type BenchRow = {
   readonly id: string;
   readonly item: string;
   readonly n: string;
@@ -214,14 +223,14 @@ export type Row = {
   readonly price?: string;
 };
 
-export const ingredientOfRow = (row: Row, item: Item, amount: Amount): Ingredient => ({
+export const ingredientOfRow = (row: BenchRow, item: BenchItem, amount: Amount): Ingredient => ({
   ...ingredientOf(row.id, { amount }, item.stuff, item.price),
   name: item.name,
 });
 /** Litres of one unit of a row; null where it has no volume of its own. */
 export const litresOfUnit = (
   unit: string,
-  item: Item,
+  item: BenchItem,
   measures: readonly OwnMeasure[],
 ): number | null => {
   if (unit === 'L') return 1;
@@ -231,7 +240,7 @@ export const litresOfUnit = (
 /** Kilograms of one unit of a row; null: its density is not known. */
 export const kgOfUnit = (
   unit: string,
-  item: Item,
+  item: BenchItem,
   measures: readonly OwnMeasure[],
 ): number | null => {
   const litres = litresOfUnit(unit, item, measures);
@@ -242,7 +251,7 @@ export const kgOfUnit = (
       : null;
 };
 /** The load of the store that a part comes from: the one it names while there is enough of it, else the oldest with enough, else the fullest. */
-function itemOfPart(p: Part, items: readonly Item[]): string {
+function itemOfPart(p: Part, items: readonly BenchItem[]): string {
   const own = items.filter((i) => i.inStore && i.material === p.material);
   const litres =
     p.amount.in === 'measure'
@@ -250,7 +259,8 @@ function itemOfPart(p: Part, items: readonly Item[]): string {
       : p.amount.in === 'litres'
         ? p.amount.n
         : 0;
-  const enough = (i: Item): boolean => i.ready && (i.hasLitres === null || i.hasLitres >= litres);
+  const enough = (i: BenchItem): boolean =>
+    i.ready && (i.hasLitres === null || i.hasLitres >= litres);
   const named = own.find((i) => i.load === p.load);
   const best =
     named && enough(named)
@@ -263,8 +273,8 @@ export const rowOfPart = (
   id: string,
   p: Part,
   measures: readonly OwnMeasure[],
-  items: readonly Item[],
-): Row => {
+  items: readonly BenchItem[],
+): BenchRow => {
   const a = p.amount;
   const known =
     a.in !== 'measure' ||
@@ -289,7 +299,7 @@ export const rowOfPart = (
         unit: 'L',
       };
 };
-export const partOfRow = (item: Item, amount: Amount): Part => ({
+export const partOfRow = (item: BenchItem, amount: Amount): Part => ({
   material: item.material,
   ...(item.load ? { load: item.load } : {}),
   amount,

@@ -1,12 +1,17 @@
 import { logOf } from '../../../tests/support/log';
-import { reckon } from '@/core/digest/reckon';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch, foldSite } from '@/core/log/fold';
-import { compareView, type Told } from './view';
+import { compareView, type ComparedBatch } from './view';
 
 const H = 3_600_000;
 const NOW = Date.UTC(2026, 4, 18, 12);
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
-function told(name: string, ageH: number, c: (h: number) => number, turnedAt: number[] = []): Told {
+function told(
+  name: string,
+  ageH: number,
+  c: (h: number) => number,
+  turnedAt: number[] = [],
+): ComparedBatch {
   const log = logOf(NOW - (ageH + 2) * H, {
     code: name,
     name,
@@ -20,7 +25,7 @@ function told(name: string, ageH: number, c: (h: number) => number, turnedAt: nu
   const state = foldBatch(log.entries);
   return {
     state,
-    reckoning: reckon(state, { name: 'T', timeZone: 'UTC', unit: 'C' }, foldSite([]), NOW),
+    reckoning: assessBatch(state, { name: 'T', timeZone: 'UTC', unit: 'C' }, foldSite([]), NOW),
   };
 }
 const warm = (h: number): number => Math.min(62, 10 + h);
@@ -47,7 +52,7 @@ test('heaps by age with what was done to them; the one most alike and how it wen
 });
 test('nothing chosen, a heap still building: an empty chart, no guess', () => {
   const log = logOf(NOW - 5 * H, { code: 'B', name: 'B' });
-  const building: Told = { state: foldBatch(log.entries), reckoning: null };
+  const building: ComparedBatch = { state: foldBatch(log.entries), reckoning: null };
   expect(compareView([], [building], LOCALE)).toMatchObject({ curves: [], alike: [] });
   expect(compareView([building], [building], LOCALE)).toMatchObject({ curves: [], alike: [] });
 });

@@ -1,16 +1,22 @@
-import { alikeOf, type Life } from '@/core/advice/alike';
-import { heatsOf } from '@/core/digest/situation';
-import type { Reckoning } from '@/core/digest/reckon';
+import { findSimilarBatches, type ComparableBatch } from '@/core/advice/similarity';
+import { heatsOf } from '@/core/snapshot/situation';
+import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { countText, tempFigure, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { BatchState } from '@/core/log/fold';
 import { sizesOfHeap } from '@/core/heap/sizes';
 import type { Locale } from '@/core/words/note';
 
-export type Told = { readonly state: BatchState; readonly reckoning: Reckoning | null };
+export type ComparedBatch = {
+  readonly state: BatchState;
+  readonly reckoning: BatchAssessment | null;
+};
 
 /** A heap's life as far as it is compared. */
-export function lifeOf({ state, reckoning }: Told): Life {
+export function toComparableBatch({
+  state,
+  reckoning: assessment,
+}: ComparedBatch): ComparableBatch {
   return {
     id: state.id,
     name: state.opened.name ?? state.opened.code,
@@ -18,12 +24,12 @@ export function lifeOf({ state, reckoning }: Told): Life {
     kept: state.opened.method,
     m3: sizesOfHeap(state)[0]?.m3 ?? null,
     inputs: state.opened.inputs ?? null,
-    rounds: reckoning ? heatsOf(reckoning, null) : [],
+    rounds: assessment ? heatsOf(assessment, null) : [],
     turns: state.events
       .filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id))
       .map((e) => e.at)
       .sort((a, b) => a - b),
-    provenAt: reckoning?.accounts[0]?.account.verdict.provenAt ?? null,
+    provenAt: assessment?.rules[0]?.assessment.verdict.provenAt ?? null,
   };
 }
 
@@ -50,7 +56,7 @@ export type CompareView = {
 };
 
 /** What was done to a heap, by its age. */
-function marksOf({ state }: Told, life: Life): Curve['marks'] {
+function marksOf({ state }: ComparedBatch, life: ComparableBatch): Curve['marks'] {
   const day = (at: number): number => (at - life.builtAt!) / MS.day;
   const done = state.events
     .filter((e) => !state.struck.has(e.id) && e.at >= life.builtAt!)
@@ -79,13 +85,13 @@ function marksOf({ state }: Told, life: Life): Curve['marks'] {
 
 /** The chosen heaps by age, and what may be learned for the first of them. */
 export function compareView(
-  chosen: readonly Told[],
-  all: readonly Told[],
+  chosen: readonly ComparedBatch[],
+  all: readonly ComparedBatch[],
   { now, unit }: Locale,
 ): CompareView {
-  const lives = all.map(lifeOf);
+  const lives = all.map(toComparableBatch);
   const curves = chosen.flatMap((t): Curve[] => {
-    const life = lifeOf(t);
+    const life = toComparableBatch(t);
     return life.builtAt === null
       ? []
       : [
@@ -99,14 +105,14 @@ export function compareView(
           },
         ];
   });
-  const first = chosen[0] && lifeOf(chosen[0]);
+  const first = chosen[0] && toComparableBatch(chosen[0]);
   const days = Math.max(7, ...curves.map((c) => c.points.at(-1)?.day ?? 0));
   return {
     curves,
     days,
     ticks: [20, 40, 55, 70].map((c) => ({ c, label: `${tempFigure(c, unit)}`, strong: c === 55 })),
     alike: first
-      ? alikeOf(first, lives, now)
+      ? findSimilarBatches(first, lives, now)
           .slice(0, 3)
           .map((a) => ({
             id: a.id,

@@ -1,5 +1,5 @@
 import type { Work } from '@/core/log/shapes';
-import { tasksOf, handsOf, type HeapCard } from '@/core/advice/tasks';
+import { tasksOf, availableLabourAt, type HeapCard } from '@/core/advice/tasks';
 import {
   ago,
   DAY,
@@ -9,7 +9,7 @@ import {
   situation,
   type Change,
 } from '../../../tests/support/situation';
-import { handsNow, roundsOfSite, todayView } from './view';
+import { availableLabourNow, roundsOfSite, todayView } from './view';
 import { foldSite } from '@/core/log/fold';
 
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
@@ -37,7 +37,7 @@ const owing = card('Egret', {
 test('the day in words: what cannot wait, how much there is, what does not fit and what that costs', () => {
   const view = todayView(
     tasksOf([hot, owing], { chores: [], probes: [] }, NOW),
-    handsOf(work, 1, 12 * 60),
+    availableLabourAt(work, 1, 12 * 60),
     null,
     true,
     LOCALE,
@@ -108,14 +108,14 @@ test('put off stays in sight with who, until when and why', () => {
   expect(view.askCrew).toBe(true);
 });
 test('after hours nothing is said not to fit; on a day off nobody is there', () => {
-  expect(handsNow(work, 'UTC', Date.UTC(2026, 4, 18, 16))).toBe('over');
-  expect(handsNow(work, 'UTC', Date.UTC(2026, 4, 17, 12))).toEqual({
+  expect(availableLabourNow(work, 'UTC', Date.UTC(2026, 4, 18, 16))).toBe('over');
+  expect(availableLabourNow(work, 'UTC', Date.UTC(2026, 4, 17, 12))).toEqual({
     people: [],
     machineMinutes: 0,
   });
-  expect(handsNow(null, 'UTC', NOW)).toBeNull();
+  expect(availableLabourNow(null, 'UTC', NOW)).toBeNull();
   // By the site's clock, not by that of the server: 15:30 UTC is 16:30 in Paris.
-  expect(handsNow(work, 'Europe/Paris', Date.UTC(2026, 4, 18, 15, 30))).toBe('over');
+  expect(availableLabourNow(work, 'Europe/Paris', Date.UTC(2026, 4, 18, 15, 30))).toBe('over');
   const view = todayView(
     tasksOf([owing], { chores: [], probes: [] }, NOW),
     'over',

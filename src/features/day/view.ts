@@ -1,4 +1,10 @@
-import { handsOf, shareOut, type Hands, type Task, type TaskKind } from '@/core/advice/tasks';
+import {
+  availableLabourAt,
+  shareOut,
+  type AvailableLabour,
+  type Task,
+  type TaskKind,
+} from '@/core/advice/tasks';
 import {
   costText,
   DEFER_WORDS,
@@ -86,10 +92,10 @@ const hrefOf = ({ kind, batch, name, load }: Task): string =>
             ? `/batch/${batch}`
             : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`;
 
-/** Today's list. @param hands who is there today; `over`: the working day is; null: nobody said who works here */
+/** Today's list. @param labour who is there today; `over`: the working day is; null: nobody said who works here */
 export function todayView(
   tasks: readonly Task[],
-  hands: Hands | 'over' | null,
+  labour: AvailableLabour | 'over' | null,
   machineName: string | null,
   fireCard: boolean,
   locale: Locale,
@@ -101,7 +107,7 @@ export function todayView(
     return at <= now || (q.day === p.day && at - now < MS.day);
   };
   const today = tasks.filter((t) => !t.deferred && isToday(t.due));
-  const there = hands === 'over' ? null : hands;
+  const there = labour === 'over' ? null : labour;
   const placed = new Map((there ? shareOut(today, there) : []).map((x) => [x.key, x]));
   const show = (t: Task): TodayTask => {
     const words = taskWords(t, locale);
@@ -157,11 +163,11 @@ export function todayView(
   const load =
     today.length === 0
       ? ''
-      : hands === 'over'
+      : labour === 'over'
         ? `The working day is over; about ${durationText(minutes / 60)} of work is left.`
-        : hands === null
+        : labour === null
           ? `About ${durationText(minutes / 60)} of work.`
-          : hands.people.length === 0
+          : labour.people.length === 0
             ? `About ${durationText(minutes / 60)} of work, and nobody works today.`
             : `About ${durationText(minutes / 60)} of work; the crew has ${durationText(has / 60)} left.${lacking.length > 0 ? ` ${lacking.length === 1 ? 'One does' : `${lacking.length} do`} not fit: ${[...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))].slice(0, 3).join('; ')}.` : ''}`;
   return {
@@ -171,16 +177,20 @@ export function todayView(
     load,
     groups,
     crew: there?.people.map((q) => q.name) ?? [],
-    askCrew: hands === null,
+    askCrew: labour === null,
     fireCard,
   };
 }
 
 /** Who is there for the rest of the day. */
-export function handsNow(work: Work | null, timeZone: string, now: number): Hands | 'over' | null {
+export function availableLabourNow(
+  work: Work | null,
+  timeZone: string,
+  now: number,
+): AvailableLabour | 'over' | null {
   if (!work) return null;
   const { weekday, minute } = weekdayOf(timeZone, now);
   return work.days.includes(weekday) && minute >= minutesOfClock(work.to)
     ? 'over'
-    : handsOf(work, weekday, minute);
+    : availableLabourAt(work, weekday, minute);
 }

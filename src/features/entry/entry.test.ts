@@ -1,5 +1,5 @@
 import { logOf } from '../../../tests/support/log';
-import { reckon } from '@/core/digest/reckon';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseEntryForm } from './input';
 import { proposal } from './proposal';
@@ -93,7 +93,7 @@ function hotLog() {
   return log;
 }
 const judged = (log: ReturnType<typeof logOf>) =>
-  reckon(foldBatch(log.entries), SITE, foldSite([]), NOW)!.accounts;
+  assessBatch(foldBatch(log.entries), SITE, foldSite([]), NOW)!.rules;
 
 describe('what an entry does, said before it is kept', () => {
   const after = (change: (log: ReturnType<typeof logOf>) => void) => {

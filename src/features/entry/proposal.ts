@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { volumeText } from '@/core/quantity/format';
 import type { MethodTemplate } from '@/core/log/shapes';
 
@@ -63,7 +63,7 @@ export type EarlierHeap = {
 };
 
 /** Heaps that a new one may be opened like, the latest first. */
-export const earlierHeaps = (board: readonly Digest[]): EarlierHeap[] =>
+export const earlierHeaps = (board: readonly BatchSnapshot[]): EarlierHeap[] =>
   [...board]
     .sort((a, b) => b.openedAt - a.openedAt)
     .slice(0, 40)

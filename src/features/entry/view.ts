@@ -14,7 +14,7 @@ import {
   deviceOf,
   pestsOf,
   type DataOf,
-  type Doubt,
+  type ReleaseDoubt,
   type Entry,
 } from '@/core/log/entry';
 import { localInput } from '@/core/quantity/calendar';
@@ -28,9 +28,9 @@ import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { BatchState, LoggedReading } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
 import { factsOf } from '@/core/evidence/facts';
-import type { Ruling } from '@/core/evidence/verdict';
+import type { AssessedRule } from '@/core/evidence/verdict';
 import { titlesOf } from '@/core/rules/library';
-import { statusWord, toldAs } from '@/core/words/verdict';
+import { statusWord, displayStatusOf } from '@/core/words/verdict';
 
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = {
@@ -43,13 +43,13 @@ export type Effect = {
 const HOUR_SLACK = 1 / 60;
 
 function effect(
-  { account: was }: Ruling,
-  after: Ruling | undefined,
+  { assessment: was }: AssessedRule,
+  after: AssessedRule | undefined,
   name: string,
   title: string,
 ): Effect {
   const before = was.verdict;
-  const v = after?.account.verdict;
+  const v = after?.assessment.verdict;
   const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: false });
   if (!v) return say('can no longer be reckoned.', true);
   if (before.status === 'proven' && v.status !== 'proven')
@@ -73,9 +73,9 @@ function effect(
       `${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`,
       v.turningsCounted < before.turningsCounted,
     );
-  const [from, to] = [factsOf(was), factsOf(after!.account)];
+  const [from, to] = [factsOf(was), factsOf(after!.assessment)];
   // A change that reads alike is none to anybody who reads it.
-  if (toldAs(from) !== toldAs(to))
+  if (displayStatusOf(from) !== displayStatusOf(to))
     return say(
       `goes from ‘${statusWord(from).toLowerCase()}’ to ‘${statusWord(to).toLowerCase()}’.`,
       v.status === 'broken' && before.creditedHours > 0,
@@ -84,8 +84,8 @@ function effect(
 }
 
 export function effectsOf(
-  before: readonly Ruling[],
-  after: readonly Ruling[],
+  before: readonly AssessedRule[],
+  after: readonly AssessedRule[],
   name: string,
 ): Effect[] {
   const titles = titlesOf(before.map(({ rule }) => rule));
@@ -500,7 +500,7 @@ const KNOWN_WORDS = {
   warm: 'still warm',
   unread: 'not read lately',
 } as const;
-const knownText = (knowing: readonly Doubt[] | undefined): string =>
+const knownText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
   knowing && knowing.length > 0
     ? `knowing that it was ${knowing.map((d) => KNOWN_WORDS[d]).join(' and ')}`
     : '';
@@ -534,7 +534,7 @@ const CORRECTABLE = new Set([
   'lay-up',
 ]);
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
-const MOST_READINGS = 60;
+const MAX_READINGS = 60;
 const LATE_MS = 24 * MS.hour;
 
 /** The log, newest first by when it happened. */
@@ -552,7 +552,7 @@ export function logLines(state: BatchState, { timeZone, unit, now }: Locale): Lo
       const strike = state.struck.get(e.id);
       const own = byEntry.get(e.id) ?? [];
       const readings =
-        e.kind !== 'round' || e.data.readings.length > MOST_READINGS
+        e.kind !== 'round' || e.data.readings.length > MAX_READINGS
           ? []
           : own.map((r) => ({
               id: r.id,

@@ -1,5 +1,5 @@
-import type { Digest } from '@/core/digest/digest';
-import { heapPicture, type HeapPicture } from '@/core/digest/picture';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { heapPicture, type HeapPicture } from '@/core/snapshot/picture';
 import { isGone } from '@/core/advice/situation';
 import { positionIn, usesOf } from '@/core/heap/site-map';
 import { positionText } from '@/core/heap/row';
@@ -61,7 +61,7 @@ const titleOf = (s: Slot): string =>
 /** The map with what stands on it and what room is left. */
 export function mapView(
   store: StoreState,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
   volume: VolumeUnit,
 ): MapView {

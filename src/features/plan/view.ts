@@ -1,15 +1,15 @@
 import {
-  outlookOf,
+  forecastTurnings,
   OUTLOOK_MS,
   turnsIn,
-  type Ahead,
-  type AheadDay,
+  type WorkSchedule,
+  type WorkDay,
   type Outlook,
-} from '@/core/advice/ahead';
+} from '@/core/advice/scheduler';
 import { isGone, isLive, type HeapFacts } from '@/core/advice/situation';
 import type { HeapCard } from '@/core/advice/tasks';
 import { positionShort } from '@/core/heap/row';
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { dayFrom, localParts, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
@@ -36,7 +36,7 @@ export type PlanRow = {
   readonly code: string;
   readonly name: string;
   readonly place: string;
-  readonly state: Digest['state'];
+  readonly state: BatchSnapshot['state'];
   readonly kind: 'live' | 'building' | 'proven' | 'curing' | 'waiting';
   readonly meanC: number;
   /** Days from the first, with a share of one. */ readonly proofAt: number | null;
@@ -109,9 +109,9 @@ function effectText(
 
 /** The fourteen days as they are drawn and read. */
 export function planView(
-  plan: Ahead,
-  days: readonly AheadDay[],
-  board: readonly Digest[],
+  plan: WorkSchedule,
+  days: readonly WorkDay[],
+  board: readonly BatchSnapshot[],
   cards: readonly HeapCard[],
   hasCrew: boolean,
   locale: Locale,
@@ -143,7 +143,7 @@ export function planView(
   const outlooks = new Map(
     cards.map((c) => [
       c.id,
-      outlookOf(c.facts, beyond(c.facts, turnsIn(plan, days, c.id)), now, until),
+      forecastTurnings(c.facts, beyond(c.facts, turnsIn(plan, days, c.id)), now, until),
     ]),
   );
   const jobs = plan.jobs.map((j): PlanJob => {
@@ -157,7 +157,7 @@ export function planView(
       ];
       if (before.some((x) => x >= day) || after.some((x) => x <= day) || d.work < now) return null;
       const e = effectText(
-        outlookOf(
+        forecastTurnings(
           f,
           beyond(
             f,

@@ -1,10 +1,10 @@
 import { isGone } from '@/core/advice/situation';
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/heap/row';
-import { chartView, type ChartView } from '@/core/digest/chart';
+import { chartView, type ChartView } from '@/core/snapshot/chart';
 import { claimOf } from '@/core/advice/claim';
 import { claimText, END_WORDS, stageText } from '@/core/advice/words';
-import { digestOf, type Digest } from '@/core/digest/digest';
+import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { gradeOf } from '@/core/evidence/grade';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
@@ -12,11 +12,11 @@ import { foldStore, type StoreState } from '@/core/mix/store';
 import { LIBRARY_EDITION } from '@/core/rules/library';
 import { heldText } from '@/core/rules/text';
 import { findingText, GRADE_WORD } from '@/core/words/grade';
-import { reckon, type Reckoning } from '@/core/digest/reckon';
-import { adoptedText, saidOf, type Said } from '@/core/digest/said';
+import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
+import { adoptedText, saidOf, type Said } from '@/core/snapshot/said';
 import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
-import type { Doubt, Entry } from '@/core/log/entry';
+import type { ReleaseDoubt, Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
 import {
   dayText,
@@ -36,10 +36,10 @@ import type { Locale } from '@/core/words/note';
 import { plainText, progressText, statusWord } from '@/core/words/verdict';
 
 /** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
-export type Row = readonly string[];
+type TableRow = readonly string[];
 export type Table = {
-  readonly head: Row;
-  readonly rows: readonly Row[];
+  readonly head: TableRow;
+  readonly rows: readonly TableRow[];
   readonly none: string;
   readonly more?: string;
 };
@@ -65,7 +65,7 @@ export type RecordDoc = {
   /** What the rule texts are. */
   readonly held: string;
   /** What is to be filled in by hand and signed. */
-  readonly sign: Row;
+  readonly sign: TableRow;
   readonly chart: ChartView | null;
   readonly rounds: Table;
   readonly works: Table;
@@ -192,10 +192,10 @@ function identityOf(
 }
 
 /** As many rounds are printed; of more the record says how many, and the file holds all. */
-const MOST_ROUNDS = 1500;
+const MAX_ROUNDS = 1500;
 
 /** Up to so many places stand in columns of their own. */
-const MOST_COLUMNS = 7;
+const MAX_COLUMNS = 7;
 
 /** A reading as it was typed; behind it what the thermometer's checks make of it, where they change it. */
 function cellOf(
@@ -212,17 +212,17 @@ function cellOf(
 }
 type LoggedOrRead = Pick<LoggedReading, 'point' | 'value' | 'unit'>;
 
-function roundsTable(page: Page, reckoning: Reckoning): Table {
+function roundsTable(page: Page, assessment: BatchAssessment): Table {
   const { state, unit, when, place } = page;
-  const { prepared, accounts } = reckoning;
-  const floor = accounts[0]?.account.standing.walk.floor ?? { floorC: 55 };
+  const { prepared, rules: accounts } = assessment;
+  const floor = accounts[0]?.assessment.progress.scan.floor ?? { floorC: 55 };
   const word = {
     hot: 'hot',
     cold: 'not hot',
     over: 'too hot',
     thin: 'hot, read at too few places',
   };
-  const columns = state.points.length <= MOST_COLUMNS ? state.points.map((p) => p.id) : null;
+  const columns = state.points.length <= MAX_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
   for (const r of state.readings)
     if (r.flag !== undefined && r.round !== undefined)
@@ -238,7 +238,7 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
     new Map(state.readings.map((r) => [r.id, r.entry])),
   ];
   const who = (id: string): string => byEntry.get(entryOf.get(id) ?? '') ?? '';
-  const rows = prepared.rounds.slice(-MOST_ROUNDS).map((r): Row => {
+  const rows = prepared.rounds.slice(-MAX_ROUNDS).map((r): TableRow => {
     const late = r.readings.filter(
       (x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day,
     );
@@ -282,8 +282,8 @@ function roundsTable(page: Page, reckoning: Reckoning): Table {
     ];
   });
   const earlier =
-    prepared.rounds.length > MOST_ROUNDS
-      ? [`${prepared.rounds.length - MOST_ROUNDS} earlier rounds are in the batch file.`]
+    prepared.rounds.length > MAX_ROUNDS
+      ? [`${prepared.rounds.length - MAX_ROUNDS} earlier rounds are in the batch file.`]
       : [];
   const more = [
     ...(columns
@@ -364,7 +364,7 @@ function workWords(e: Entry): string | null {
 const materialName = (id: string): string =>
   MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
 const KNOWN = { unproven: 'not proven', warm: 'still warm', unread: 'not read lately' } as const;
-const knowingText = (knowing: readonly Doubt[] | undefined): string =>
+const knowingText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
   knowing && knowing.length > 0
     ? `, knowing that it was ${listText(knowing.map((d) => KNOWN[d]))}`
     : '';
@@ -374,7 +374,7 @@ const seedWords = (seeds: boolean | undefined): string =>
 function worksTable({ state, when }: Page): Table {
   const rows = [...state.entries]
     .sort((a, b) => a.at - b.at || a.seq - b.seq)
-    .flatMap((e): Row[] => {
+    .flatMap((e): TableRow[] => {
       const words = workWords(e);
       const strike = state.struck.get(e.id);
       if (words === null) return [];
@@ -402,7 +402,7 @@ function correctionsTable({ state, when, place }: Page): Table {
   const corrections = state.entries.filter(
     (e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction',
   );
-  const logged = corrections.map((c): Row => {
+  const logged = corrections.map((c): TableRow => {
     const old = c.data.reading === undefined ? undefined : readings.get(c.data.reading);
     const target = state.entries.find((e) => e.id === c.data.target);
     const was = old
@@ -423,7 +423,7 @@ function correctionsTable({ state, when, place }: Page): Table {
   const ids = new Set(corrections.map((c) => c.data.reading));
   const brought = state.readings
     .filter((r) => r.flag !== undefined && !ids.has(r.id) && !state.struck.has(r.entry))
-    .map((r): Row => [
+    .map((r): TableRow => [
       when(parseInstant(r.at)!),
       `${place(r.point)} ${r.value} °${r.unit}`,
       r.flag!,
@@ -451,10 +451,10 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
     `${k > 0 ? '+' : ''}${Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0} °${unit}`;
   const rows = [...brought, ...own].flatMap(({ id, checks }) =>
     checks.length === 0
-      ? [[id, 'never checked', '', '', ''] as Row]
+      ? [[id, 'never checked', '', '', ''] as TableRow]
       : [...checks]
           .sort((a, b) => a.at - b.at)
-          .map((c): Row => [
+          .map((c): TableRow => [
             id,
             when(c.at),
             `${tempFigure(c.referenceC, unit, 1)} °${unit}`,
@@ -470,10 +470,10 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
 }
 
 /** What nobody may read out of a record. */
-function notCoveredOf({ state }: Page, reckoning: Reckoning | null): string[] {
+function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): string[] {
   const conditions = [
     ...new Set(
-      (reckoning?.accounts ?? []).flatMap(({ rule }) =>
+      (assessment?.rules ?? []).flatMap(({ rule }) =>
         rule.conditions.map((c) => `${c} (${rule.title}): asked for by the rule, not judged here.`),
       ),
     ),
@@ -497,24 +497,24 @@ export const fileNameOf = (code: string, version?: number): string =>
 function againOf(
   { digest, head, earlier }: AskFile,
   code: string,
-  reckoning: Reckoning | null,
+  assessment: BatchAssessment | null,
   now: Instant,
 ): RecordDoc['again'] {
-  const rulings = reckoning?.accounts ?? [];
-  const commandOf = (fileName: string, of: typeof rulings): string =>
+  const assessed = assessment?.rules ?? [];
+  const commandOf = (fileName: string, of: typeof assessed): string =>
     `./zealous verify ${fileName}${of.map((r) => ` --rule ${r.rule.id}`).join('')} --as-of ${isoOf(now)}`;
-  const kept = rulings.filter((r) => r.present !== undefined);
+  const kept = assessed.filter((r) => r.present !== undefined);
   const versions = [...new Set(kept.map((r) => r.terms.version))].filter((v) => earlier?.has(v));
   return {
     digest,
     head,
     fileName: fileNameOf(code),
     command:
-      rulings.length > 0 && kept.length === rulings.length
+      assessed.length > 0 && kept.length === assessed.length
         ? null
         : commandOf(
             fileNameOf(code),
-            rulings.filter((r) => r.present === undefined),
+            assessed.filter((r) => r.present === undefined),
           ),
     earlier: versions.map((version) => {
       const fileName = fileNameOf(code, version);
@@ -547,9 +547,9 @@ const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
   }));
 
 /** How good the evidence is, apart from what it says. */
-function qualityOf(reckoning: Reckoning | null): string[] {
-  const lead = reckoning?.accounts[0];
-  const grade = lead ? gradeOf(reckoning!.prepared, lead.account) : null;
+function qualityOf(assessment: BatchAssessment | null): string[] {
+  const lead = assessment?.rules[0];
+  const grade = lead ? gradeOf(assessment!.prepared, lead.assessment) : null;
   if (!grade) return ['No round was read since the clock started.'];
   return [
     `${GRADE_WORD[grade.grade]} in all; the weakest part weighs most.`,
@@ -562,10 +562,10 @@ function qualityOf(reckoning: Reckoning | null): string[] {
 /** What somebody said that the heap is, with what stands behind it; none while it is worked. */
 function standingRow(
   { state, site, siteState, now }: Ask,
-  reckoning: Reckoning | null,
+  assessment: BatchAssessment | null,
   locale: Locale,
 ): [string, string][] {
-  const { situation } = digestOf(state, site, siteState, now, reckoning);
+  const { situation } = createBatchSnapshot(state, site, siteState, now, assessment);
   const { stage } = situation;
   if (stage.by === null) return [];
   return [
@@ -587,9 +587,9 @@ export function recordDoc(ask: Ask): RecordDoc {
     when: (at) => whenText(timeZone, at),
     place: (id) => labels.get(id) ?? id,
   };
-  const reckoning = reckon(state, site, siteState, now);
+  const assessment = assessBatch(state, site, siteState, now);
   const cn = initialCnOf(ask.store ?? foldStore(state.entries), state.id, state.builtAt);
-  const said = reckoning ? saidOf(reckoning, state.terms.length, locale, cn) : [];
+  const said = assessment ? saidOf(assessment, state.terms.length, locale, cn) : [];
   const { code } = state.opened;
   return {
     title: 'Heat-treatment record',
@@ -597,9 +597,9 @@ export function recordDoc(ask: Ask): RecordDoc {
     code,
     made: whenText(timeZone, now),
     asOf: now,
-    identity: [...identityOf(page, cnText(cn)), ...standingRow(ask, reckoning, locale)],
+    identity: [...identityOf(page, cnText(cn)), ...standingRow(ask, assessment, locale)],
     outcome: outcomeOf(said),
-    quality: qualityOf(reckoning),
+    quality: qualityOf(assessment),
     held: heldText(LIBRARY_EDITION),
     sign: ['Name', 'Signature', 'Date'],
     verdicts: said.map((v) => ({
@@ -607,25 +607,25 @@ export function recordDoc(ask: Ask): RecordDoc {
       sentence: plainText(v.sentence),
       notes: v.notes.map((n) => n.text),
     })),
-    chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
-    rounds: reckoning
-      ? roundsTable(page, reckoning)
+    chart: assessment && state.readings.length > 0 ? chartView(state, assessment, locale) : null,
+    rounds: assessment
+      ? roundsTable(page, assessment)
       : { head: [], rows: [], none: 'No clock has started yet.' },
     works: worksTable(page),
     corrections: correctionsTable(page),
     checks: checksTable(page),
-    notCovered: notCoveredOf(page, reckoning),
+    notCovered: notCoveredOf(page, assessment),
     cautions: [
       `${CAUTION.steam} ${CAUTION.spores}`,
       'Whether this meets the law where the compost is made, sold or used: check with your local authority.',
       'It says which rule was met, when, and on how many readings; it promises no more.',
     ],
-    again: ask.file ? againOf(ask.file, code, reckoning, now) : null,
+    again: ask.file ? againOf(ask.file, code, assessment, now) : null,
   };
 }
 
 /** The batches that a record can be made of, for the page of records. */
-export const recordRows = (board: readonly Digest[], { timeZone }: Locale) =>
+export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale) =>
   board.map((d) => {
     const lead = d.rules[0];
     return {

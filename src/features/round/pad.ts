@@ -1,14 +1,14 @@
 /** What the keys of the pad make of a text. */
 
 export type Key = '0' | '1' | '2' | '3' | '4' | '5' | '6' | '7' | '8' | '9' | '.' | '-' | 'back';
-const MOST = 6;
+const MAX_DIGITS = 6;
 
 /** The text after a key: one point, one sign in front, at most six signs. */
-export function typed(text: string, key: Key): string {
+export function appendKey(text: string, key: Key): string {
   if (key === 'back') return text.slice(0, -1);
   if (key === '-') return text.startsWith('-') ? text.slice(1) : `-${text}`;
   if (key === '.' && (text.includes('.') || text.includes(','))) return text;
-  return text.length >= MOST ? text : text + key;
+  return text.length >= MAX_DIGITS ? text : text + key;
 }
 
 /** The number that a text says; null: none. A comma is a point. */

@@ -83,7 +83,7 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
   },
 ];
 
-export const draftOf = (p: Policy): PolicyDraft => ({
+export const createPolicyDraft = (p: Policy): PolicyDraft => ({
   combine: p.combine,
   counting: p.counting,
   zones: p.zones,

@@ -1,12 +1,12 @@
 import { resolvePolicy } from '@/core/evidence/policy';
-import { account, prepare } from '@/core/evidence/verdict';
+import { assessRule, prepare } from '@/core/evidence/verdict';
 import { at, evidence, holdRule, steady } from '../../../tests/support/evidence';
 import { parseRule, ruleIdFor } from './input';
-import { draftOf, policyOf } from './policy-draft';
+import { createPolicyDraft, policyOf } from './policy-draft';
 import { ruleView, standingCell } from './view';
 
 describe('a policy while it is typed', () => {
-  const usual = draftOf(resolvePolicy());
+  const usual = createPolicyDraft(resolvePolicy());
   test('what stands in the fields is what stood in the policy', () => {
     for (const p of [
       resolvePolicy(),
@@ -18,7 +18,7 @@ describe('a policy while it is typed', () => {
         guardBandC: 1.5,
       }),
     ])
-      expect(policyOf(draftOf(p))).toEqual(p);
+      expect(policyOf(createPolicyDraft(p))).toEqual(p);
   });
   test('a comma is a decimal point; an empty check age turns the note off', () => {
     expect(policyOf({ ...usual, guardBandC: '1,5', calibrationDays: ' ' })).toMatchObject({
@@ -71,11 +71,14 @@ test('a standing in a cell, and a rule to read', () => {
   const rule = holdRule({ hours: 72, turnings: 2 });
   const prepared = prepare(evidence(steady(0, 30, 10, 58)), at(30));
   expect(
-    standingCell({ account: account(prepared, rule) }, { timeZone: 'UTC', unit: 'C', now: at(30) }),
+    standingCell(
+      { assessment: assessRule(prepared, rule) },
+      { timeZone: 'UTC', unit: 'C', now: at(30) },
+    ),
   ).toEqual({ word: 'Running', proven: false, text: '1 d 6 h of 3 d, 0 of 2 turnings count' });
   expect(
     standingCell(
-      { account: account(prepared, holdRule({ floorC: 65 })) },
+      { assessment: assessRule(prepared, holdRule({ floorC: 65 })) },
       { timeZone: 'UTC', unit: 'C', now: at(30) },
     ).word,
   ).toBe('Nothing counts yet'); // nothing was lost

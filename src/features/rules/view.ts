@@ -1,6 +1,6 @@
 import { factsOf } from '@/core/evidence/facts';
 import type { Rule } from '@/core/evidence/rule';
-import type { Ruling } from '@/core/evidence/verdict';
+import type { AssessedRule } from '@/core/evidence/verdict';
 import { CLOCK_TEXT, requirementText, sourceText } from '@/core/rules/text';
 import { dayText } from '@/core/quantity/format';
 import type { TempUnit } from '@/core/quantity/units';
@@ -38,17 +38,17 @@ export const ruleView = (rule: Rule, unit: TempUnit, version: number | null = nu
 
 /** A standing in a table cell. */
 export function standingCell(
-  { account }: Pick<Ruling, 'account'>,
+  { assessment }: Pick<AssessedRule, 'assessment'>,
   { timeZone }: Locale,
 ): { word: string; text: string; proven: boolean } {
-  const v = account.verdict;
+  const v = assessment.verdict;
   const turned = v.turningsRequired ? `, ${turningsText(v)}` : '';
   return {
-    word: statusWord(factsOf(account)),
+    word: statusWord(factsOf(assessment)),
     proven: v.status === 'proven',
     text:
       v.provenAt === null
-        ? `${progressText(factsOf(account))}${turned}`
+        ? `${progressText(factsOf(assessment))}${turned}`
         : dayText(timeZone, v.provenAt),
   };
 }

@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure } from '@/core/log/store-shapes';
 import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/core/mix/stock';
 import { mixOf } from '@/core/mix/mix';
@@ -201,7 +201,7 @@ const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(
 export function loadPage(
   l: StockLoad,
   store: StoreState,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
 ): LoadPage {
   const { timeZone, now, unit, volume } = locale;
@@ -272,12 +272,10 @@ export function loadPage(
     heats: [...l.heats]
       .reverse()
       .map((h) => ({ when: when(h.at), text: tempText(h.c, unit), by: h.by })),
-    changes: [...l.changes]
-      .reverse()
-      .map((c) => ({
-        id: c.id,
-        text: `${when(c.at)}, ${c.by}: ${[c.data.state && `now ${STATE_WORDS[c.data.state]}`, c.data.answer && ANSWER_WORDS[c.data.answer].mark, c.data.where && `moved to ${c.data.where}`, c.data.left && `counted: ${said(c.data.left)} left`, c.data.gone && END_OF_LOAD[c.data.gone], c.data.test && 'tested', c.data.photos && (c.data.photos.length === 1 ? 'a photo' : `${c.data.photos.length} photos`), c.data.readyFrom != null && `ready from ${dayText(timeZone, c.data.readyFrom)}`, c.data.done, c.data.words].filter(Boolean).join(', ') || 'changed'}`,
-      })),
+    changes: [...l.changes].reverse().map((c) => ({
+      id: c.id,
+      text: `${when(c.at)}, ${c.by}: ${[c.data.state && `now ${STATE_WORDS[c.data.state]}`, c.data.answer && ANSWER_WORDS[c.data.answer].mark, c.data.where && `moved to ${c.data.where}`, c.data.left && `counted: ${said(c.data.left)} left`, c.data.gone && END_OF_LOAD[c.data.gone], c.data.test && 'tested', c.data.photos && (c.data.photos.length === 1 ? 'a photo' : `${c.data.photos.length} photos`), c.data.readyFrom != null && `ready from ${dayText(timeZone, c.data.readyFrom)}`, c.data.done, c.data.words].filter(Boolean).join(', ') || 'changed'}`,
+    })),
     photos: l.photos,
     answer: l.answer,
     gone: l.gone ? END_OF_LOAD[l.gone.how] : null,
@@ -325,7 +323,7 @@ const workingsOf = ({ tests }: StockLoad): string[] => {
 };
 
 /** What speaks for and against putting a load into a heap: what its place is kept for, and how moist it is so far. */
-function receiverText(l: StockLoad, d: Digest, store: StoreState): string {
+function receiverText(l: StockLoad, d: BatchSnapshot, store: StoreState): string {
   const slot = store.map?.map.slots.find(
     (s) =>
       d.position !== null && s.name === ('row' in d.position ? d.position.row : d.position.bay),
@@ -365,7 +363,7 @@ const sinceText = (timeZone: string, at: number): string => {
 /** Who brought what in a span, and what came of it. */
 export function suppliersView(
   store: StoreState,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   from: number,
   to: number,
   locale: Locale,

@@ -1,8 +1,8 @@
 import { isGone } from '@/core/advice/situation';
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { nextAdvice } from '@/core/advice/next';
 import { positionShort } from '@/core/heap/row';
-import { heapPicture } from '@/core/digest/picture';
+import { heapPicture } from '@/core/snapshot/picture';
 import {
   ageText,
   durationText,
@@ -32,8 +32,8 @@ export type Plot = {
 
 /** What a rule that leads comes to, in a line. */
 function leadText(
-  d: Digest,
-  lead: Digest['rules'][number],
+  d: BatchSnapshot,
+  lead: BatchSnapshot['rules'][number],
   age: string,
 ): { head: string; sub: string } {
   const turned = lead.turningsRequired > 0 ? turningsText(lead) : '';
@@ -54,10 +54,10 @@ function leadText(
 }
 
 /** How many of several rules are met; empty: there are not several. */
-const metText = ({ rules: { asked, met } }: Digest['situation']): string =>
+const metText = ({ rules: { asked, met } }: BatchSnapshot['situation']): string =>
   asked > 1 ? `meets ${met.length} of ${asked} rules` : '';
 
-function headOf(d: Digest, { timeZone, unit, now }: Locale): { head: string; sub: string } {
+function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: string; sub: string } {
   const lead = d.rules[0];
   const { stage } = d.situation;
   const age = d.builtAt === null ? '' : `day ${Math.floor((now - d.builtAt) / MS.day) + 1}`;
@@ -84,11 +84,11 @@ function headOf(d: Digest, { timeZone, unit, now }: Locale): { head: string; sub
 }
 
 /** Who said so, and when. */
-const saidBy = ({ by, since }: Digest['situation']['stage'], timeZone: string): string =>
+const saidBy = ({ by, since }: BatchSnapshot['situation']['stage'], timeZone: string): string =>
   [by, since === null ? null : dayText(timeZone, since)].filter(Boolean).join(', ');
 
 /** How warm it was over the air when it was last read. */
-function warmthText({ lastRead }: Digest['situation'], unit: Locale['unit']): string {
+function warmthText({ lastRead }: BatchSnapshot['situation'], unit: Locale['unit']): string {
   if (lastRead === null) return 'never read';
   return lastRead.airC === null
     ? 'air not read'
@@ -96,7 +96,7 @@ function warmthText({ lastRead }: Digest['situation'], unit: Locale['unit']): st
 }
 
 /** Age of the last reading once it is over half the gap that the policy allows; before that its value alone. */
-function footOf(d: Digest, { unit, now }: Locale): string {
+function footOf(d: BatchSnapshot, { unit, now }: Locale): string {
   if (!d.latest) return 'not read yet';
   const hours = (now - d.latest.at) / MS.hour;
   return hours > d.maxGapHours / 2
@@ -106,7 +106,7 @@ function footOf(d: Digest, { unit, now }: Locale): string {
 
 const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
 
-export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => ({
+export const plotOf = (d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Plot => ({
   id: d.id,
   name: d.name ?? d.code,
   place: positionShort(d.position) || 'no bay',
@@ -117,7 +117,7 @@ export const plotOf = (d: Digest, locale: Locale, volume: VolumeUnit): Plot => (
 });
 
 /** Everything the yard shows. */
-export function yardScreen(board: readonly Digest[], locale: Locale, volume: VolumeUnit) {
+export function yardScreen(board: readonly BatchSnapshot[], locale: Locale, volume: VolumeUnit) {
   return {
     heaps: board
       .filter((d) => !isGone(d.situation))

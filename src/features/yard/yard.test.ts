@@ -1,5 +1,5 @@
 import { logOf } from '../../../tests/support/log';
-import { digestOf } from '@/core/digest/digest';
+import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { yardScreen } from './view';
 
@@ -12,7 +12,7 @@ const heap = (fill: (log: Log) => void = () => undefined) => {
   const log = logOf(ago(490));
   log.put('built', {}, { at: ago(490) });
   fill(log);
-  return digestOf(
+  return createBatchSnapshot(
     foldBatch(log.entries),
     { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C' },
     foldSite([]),

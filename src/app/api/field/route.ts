@@ -1,4 +1,4 @@
-import { serveSheet } from '@/features/round/server/queries';
+import { serveOfflineRoundData } from '@/features/round/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const GET = serveSheet;
+export const GET = serveOfflineRoundData;

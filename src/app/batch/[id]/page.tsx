@@ -6,7 +6,7 @@ import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { templatesOf } from '@/core/advice/templates';
 import { buildingOf } from '@/features/build/server/queries';
-import { WentIn } from '@/features/build/ui/WentIn';
+import { FeedstockAddedList } from '@/features/build/ui/FeedstockAddedList';
 import { kinOf } from '@/features/batch/kin';
 import { batchScreen } from '@/features/batch/server/queries';
 import { BatchScreen } from '@/features/batch/ui/BatchScreen';
@@ -16,8 +16,8 @@ import { LogBar } from '@/features/entry/ui/LogBar';
 import { LogList } from '@/features/entry/ui/LogList';
 import { placedHeaps } from '@/features/entry/server/queries';
 import { logLines } from '@/features/entry/view';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Heap' };
@@ -33,10 +33,10 @@ const rulesInForce = (terms: Terms | undefined) =>
   });
 
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
   if (!b) notFound();
-  const { state, digest, goingOut: _goingOut, ...shown } = b;
+  const { state, digest: snapshot, goingOut: _goingOut, ...shown } = b;
   const built = await buildingOf(id, s.site.id, s.board, s.locale);
   const heap = {
     id,
@@ -45,11 +45,11 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     nowLocal: localInput(s.site.timeZone, s.now),
     unit: s.unit,
     placed: placedHeaps(s.board),
-    readLately: digest.latest !== null && s.now - digest.latest.at < READ_LATELY_MS,
+    readLately: snapshot.latest !== null && s.now - snapshot.latest.at < READ_LATELY_MS,
     templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method),
-    template: digest.situation.template.id,
+    template: snapshot.situation.template.id,
     rules: rulesInForce(state.terms.at(-1)),
-    onHold: digest.situation.stage.code === 'on-hold',
+    onHold: snapshot.situation.stage.code === 'on-hold',
     shape: state.opened.shape ?? null,
     ...b.goingOut,
     ...(built
@@ -64,12 +64,12 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     />
   );
   return (
-    <FrameFor s={s} place="Yard" active={id}>
+    <PageShell s={s} place="Yard" active={id}>
       <BatchScreen
         {...shown}
         id={id}
         actions={actions}
-        went={built && <WentIn view={built} />}
+        went={built && <FeedstockAddedList view={built} />}
         kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
         logBar={<LogBar heap={heap} building={b.building} />}
         log={
@@ -80,6 +80,6 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
           />
         }
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { loadOf } from '@/features/store/server/queries';
 import { LoadScreen } from '@/features/store/ui/LoadScreen';
 
@@ -9,12 +9,12 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A load' };
 
 export default async function LoadPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const load = await loadOf(id, s.site.id, s.board, s.locale);
   if (!load) notFound();
   return (
-    <FrameFor s={s} place="Store">
+    <PageShell s={s} place="Store">
       <LoadScreen load={load} by={s.prefs.by} unit={s.unit} />
-    </FrameFor>
+    </PageShell>
   );
 }

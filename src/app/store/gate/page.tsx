@@ -1,20 +1,20 @@
 import type { Metadata } from 'next';
 import { Gate } from '@/features/store/ui/Gate';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'At the gate' };
 
 export default async function GatePage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const store = await storeOf(s.site.id);
   const materials = [...store.materials.values()]
     .map(({ id, name }) => ({ id, name }))
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   return (
-    <FrameFor s={s} place="Store">
+    <PageShell s={s} place="Store">
       <Gate
         lines={store.acceptance}
         own={store.acceptanceOwn}
@@ -22,6 +22,6 @@ export default async function GatePage() {
         measures={store.measures}
         by={s.prefs.by}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

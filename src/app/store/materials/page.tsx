@@ -1,27 +1,27 @@
 import type { Metadata } from 'next';
 import { localInput } from '@/core/quantity/calendar';
 import { Materials } from '@/features/store/ui/Materials';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Materials' };
 
 export default async function MaterialsPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const store = await storeOf(s.site.id);
   const rows = [...store.materials.values()].map((material) => ({
     material,
     own: store.ownMaterials.has(material.id),
   }));
   return (
-    <FrameFor s={s} place="Store">
+    <PageShell s={s} place="Store">
       <Materials
         rows={rows}
         by={s.prefs.by}
         today={{ local: localInput(s.site.timeZone, s.now), ms: s.now }}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { Suppliers } from '@/features/store/ui/Suppliers';
 import { suppliersView } from '@/features/store/view';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
@@ -15,10 +15,10 @@ export default async function SuppliersPage({
 }: {
   searchParams: Promise<{ days?: string }>;
 }) {
-  const [{ days: asked }, s] = [await searchParams, await setting()];
+  const [{ days: asked }, s] = [await searchParams, await loadPageContext()];
   const days = Math.min(36_500, Math.max(1, Math.round(Number(asked)) || 365));
   return (
-    <FrameFor s={s} place="Store">
+    <PageShell s={s} place="Store">
       <Suppliers
         view={suppliersView(
           await storeOf(s.site.id),
@@ -29,6 +29,6 @@ export default async function SuppliersPage({
         )}
         days={days}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -3,15 +3,15 @@ import { localInput } from '@/core/quantity/calendar';
 import { TakeIn } from '@/features/store/ui/TakeIn';
 import { materialOptions } from '@/features/store/view';
 import { DraftScope } from '@/ui/draft';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Take in a load' };
 
 export default async function TakeInPage() {
-  const s = await setting();
+  const s = await loadPageContext();
   const store = await storeOf(s.site.id);
   const of = (pick: (l: (typeof store.loads)[number]) => string | null | undefined): string[] =>
     [...new Set(store.loads.flatMap((l) => pick(l) ?? []))].sort();
@@ -22,7 +22,7 @@ export default async function TakeInPage() {
     ]),
   ];
   return (
-    <FrameFor s={s} place="Store">
+    <PageShell s={s} place="Store">
       <DraftScope name="take-in">
         <TakeIn
           materials={materialOptions(store)}
@@ -34,6 +34,6 @@ export default async function TakeInPage() {
           nowMs={s.now}
         />
       </DraftScope>
-    </FrameFor>
+    </PageShell>
   );
 }

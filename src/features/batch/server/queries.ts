@@ -1,11 +1,11 @@
-import { chartView } from '@/core/digest/chart';
-import { digestOf, type Digest } from '@/core/digest/digest';
-import { reckon, type Reckoning } from '@/core/digest/reckon';
+import { chartView } from '@/core/snapshot/chart';
+import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
 import { foldStore } from '@/core/mix/store';
-import { adoptedText, saidOf } from '@/core/digest/said';
-import { heapPicture } from '@/core/digest/picture';
+import { adoptedText, saidOf } from '@/core/snapshot/said';
+import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/heap/row';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
@@ -31,15 +31,15 @@ export async function batchState(id: string): Promise<BatchState | null> {
 export async function batchScreen(
   id: string,
   site: Site,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
   volume: 'm3' | 'yd3',
 ) {
   const state = await batchState(id);
   if (!state) return null;
   const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
-  const reckoning = reckon(state, site, siteState, locale.now);
-  const digest = digestOf(state, site, siteState, locale.now, reckoning);
+  const assessment = assessBatch(state, site, siteState, locale.now);
+  const snapshot = createBatchSnapshot(state, site, siteState, locale.now, assessment);
   const { opened } = state;
   const zone =
     opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
@@ -53,7 +53,7 @@ export async function batchScreen(
     code: opened.code,
     facts: [
       positionText(state.position),
-      digest.volumeM3 && volumeText(digest.volumeM3, volume),
+      snapshot.volumeM3 && volumeText(snapshot.volumeM3, volume),
       METHOD_WORD[opened.method],
       age,
       opened.brought && `kept at ${opened.brought.siteName}`,
@@ -61,32 +61,34 @@ export async function batchScreen(
     ]
       .filter(Boolean)
       .join(' · '),
-    picture: heapPicture(digest, locale.now, locale.unit, volume),
+    picture: heapPicture(snapshot, locale.now, locale.unit, volume),
     building: state.builtAt === null,
-    advice: adviceView(digest, state, reckoning, board, locale, volume),
-    digest,
-    verdicts: reckoning
-      ? saidOf(reckoning, state.terms.length, locale, await cnFor(reckoning, state, site.id))
+    advice: adviceView(snapshot, state, assessment, board, locale, volume),
+    digest: snapshot,
+    verdicts: assessment
+      ? saidOf(assessment, state.terms.length, locale, await cnFor(assessment, state, site.id))
       : [],
     strictness:
-      reckoning && state.readings.length > 0 && state.readings.length <= MOST_RETRIED
-        ? strictnessView(reckoning, locale)
+      assessment && state.readings.length > 0 && state.readings.length <= MAX_RETRIED
+        ? strictnessView(assessment, locale)
         : null,
-    grade: reckoning ? gradeView(reckoning) : null,
-    beyond: reckoning ? beyondView(reckoning, locale) : null,
-    chart: reckoning && state.readings.length > 0 ? chartView(state, reckoning, locale) : null,
-    section: reckoning ? sectionView(reckoning, locale) : null,
-    table: reckoning ? tableView(reckoning, state.readings, locale) : null,
-    goingOut: goingOutView(digest, locale),
-    required: digest.rules[0] ? spanText(digest.rules[0].requiredHours) : null,
+    grade: assessment ? gradeView(assessment) : null,
+    beyond: assessment ? beyondView(assessment, locale) : null,
+    chart: assessment && state.readings.length > 0 ? chartView(state, assessment, locale) : null,
+    section: assessment ? sectionView(assessment, locale) : null,
+    table: assessment ? tableView(assessment, state.readings, locale) : null,
+    goingOut: goingOutView(snapshot, locale),
+    required: snapshot.rules[0] ? spanText(snapshot.rules[0].requiredHours) : null,
     adopted: adoptedText(opened.adopted, locale),
-    age: digest.latest ? lastReadText(digest.latest, digest.field.minPoints, locale.now) : null,
+    age: snapshot.latest
+      ? lastReadText(snapshot.latest, snapshot.field.minPoints, locale.now)
+      : null,
   };
 }
 
 /** The initial C:N, where a rule of the batch asks for it. */
 async function cnFor(
-  { accounts }: Reckoning,
+  { rules: accounts }: BatchAssessment,
   state: BatchState,
   site: string,
 ): Promise<Figure | null> {
@@ -96,7 +98,7 @@ async function cnFor(
 
 /** When it was last read; *full* only where enough places were read for it to count. */
 function lastReadText(
-  { at, points, complete }: NonNullable<Digest['latest']>,
+  { at, points, complete }: NonNullable<BatchSnapshot['latest']>,
   minPoints: number,
   now: number,
 ): string {
@@ -107,7 +109,7 @@ function lastReadText(
 }
 
 /** Eighteen policies are tried on a page: beyond so many readings it would make the page wait. */
-const MOST_RETRIED = 20_000;
+const MAX_RETRIED = 20_000;
 
 const METHOD_WORD = {
   turned: 'turned heap',

@@ -269,7 +269,7 @@ export function Rebounds({ a }: { a: AdviceView }) {
   );
 }
 
-export function Size({ a }: { a: AdviceView }) {
+export function SizeAdvice({ a }: { a: AdviceView }) {
   const { size } = a;
   return (
     <Disclosure

@@ -9,9 +9,9 @@ import { Section, type SectionPoint } from '@/charts/Section';
 import { Disclosure } from '@/ui/Disclosure';
 import type { BeyondView } from '../beyond';
 import type { gradeView, strictnessView } from '../judged';
-import { Beyond, Grade, Strictness } from './Judged';
+import { Beyond, GradeLine, Strictness } from './Judged';
 import type { AdviceView } from '../advice';
-import { Danger, Diagnoses, Rebounds, Size, Todo } from './Advice';
+import { Danger, Diagnoses, Rebounds, SizeAdvice, Todo } from './Advice';
 
 type Piece = { readonly text: string; readonly strong?: true };
 type VerdictView = {
@@ -228,12 +228,12 @@ export function BatchScreen(p: BatchScreenProps) {
         {!p.building && (
           <>
             <Rebounds a={p.advice} />
-            <Size a={p.advice} />
+            <SizeAdvice a={p.advice} />
           </>
         )}
         {p.kin}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
-        {p.grade && <Grade grade={p.grade} />}
+        {p.grade && <GradeLine grade={p.grade} />}
         {p.strictness && <Strictness table={p.strictness} />}
         {p.beyond && <Beyond b={p.beyond} />}
         {!p.building && <Disclosure summary="What went into it">{p.went}</Disclosure>}

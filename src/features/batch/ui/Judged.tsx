@@ -52,7 +52,7 @@ export function Strictness({ table }: { table: NonNullable<ReturnType<typeof str
 }
 
 /** How good the evidence is, in words, with what would raise it. */
-export function Grade({ grade }: { grade: NonNullable<ReturnType<typeof gradeView>> }) {
+export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof gradeView>> }) {
   return (
     <Disclosure summary={`How good the evidence is: ${grade.word.toLowerCase()}`}>
       <p className="text-[14px] max-w-[70ch]">

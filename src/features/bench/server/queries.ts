@@ -1,7 +1,7 @@
 import { isGone } from '@/core/advice/situation';
-import type { Digest } from '@/core/digest/digest';
-import { USUAL_BUCKET, USUAL_FLOW } from '@/core/digest/situation';
-import { LEAST_HOT_M3 } from '@/core/heap/size';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { USUAL_BUCKET, USUAL_FLOW } from '@/core/snapshot/situation';
+import { MIN_HOT_M3 } from '@/core/heap/size';
 import { positionText } from '@/core/heap/row';
 import type { SiteState } from '@/core/log/fold';
 import { remainingOf } from '@/core/mix/build';
@@ -14,7 +14,7 @@ import { heapMixes, itemsOf, recipeViews, type BenchHeap, type BenchView } from 
 /** Everything that the bench works with. @param heapId the heap in hand, if any */
 export async function benchView(
   site: string,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   heapId: string | null,
   { work, instruments }: SiteState,
   locale: Locale,
@@ -31,7 +31,7 @@ export async function benchView(
       name: d.name ?? d.code,
       place: d.position ? positionText(d.position) : '',
     }));
-  const [heap, digest] = [heaps.find((h) => h.id === heapId), board.find((d) => d.id === heapId)];
+  const [heap, snapshot] = [heaps.find((h) => h.id === heapId), board.find((d) => d.id === heapId)];
   return {
     items: itemsOf(store, locale),
     measures: store.measures,
@@ -42,7 +42,7 @@ export async function benchView(
       ? {
           ...heap,
           ...contentsOf(store, heap.id),
-          shape: digest!.field.shape,
+          shape: snapshot!.field.shape,
           by: store.layUps.get(heap.id)?.recipe ?? null,
           owed: remainingOf(store, heap.id),
         }
@@ -57,7 +57,7 @@ export async function benchView(
         heightM,
       })),
     hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET },
-    leastM3: work?.leastM3 ?? LEAST_HOT_M3,
+    leastM3: work?.leastM3 ?? MIN_HOT_M3,
     stemM: stems.length > 0 ? Math.max(...stems) : null,
     volume: locale.volume ?? 'm3',
   };

@@ -6,23 +6,23 @@ import { measuresFor } from '@/core/heap/form';
 import { looseLitres, type Mix } from '@/core/mix/mix';
 import { ingredientOf, type Ingredient } from '@/core/mix/ingredient';
 import type { Addition } from '@/core/mix/solve';
-import { estOf, missOf, WINDOWS } from '@/core/mix/window';
+import { estOf, mixDistanceFromPreferred, WINDOWS } from '@/core/mix/window';
 import { mixSays, windowInShort } from '@/core/mix/words';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { countText, listText } from '@/core/quantity/format';
 import { isShape } from '@/core/heap/size';
 import { Mark } from '@/charts/marks';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { Problems } from '@/ui/Field';
-import { useKept } from '@/ui/useKept';
-import { farFrom, rowOfPart, type BenchView, type Item } from '../view';
-import { Layers, Schools, Shares } from './Beside';
-import { KeepRecipe, LayUpIn, Scale } from './Keep';
+import { useSubmit } from '@/ui/useSubmit';
+import { farFrom, rowOfPart, type BenchView, type BenchItem } from '../view';
+import { LayersPanel, Schools, Shares } from './Beside';
+import { KeepRecipe, BuildFromRecipe, Scale } from './Keep';
 import { Pick } from './Pick';
 import { RowOf } from './Rows';
-import { Size } from './Size';
-import { Solve } from './Solve';
-import { draftOf, useBench, type Draft } from './useBench';
+import { BenchSize } from './Size';
+import { SolvePanel } from './Solve';
+import { createBenchDraft, useBench, type Draft } from './useBench';
 import { useSolver } from './useSolver';
 import { Windows } from './Windows';
 
@@ -52,7 +52,7 @@ export function Bench({
   );
   const first: Draft = useMemo(
     () => ({
-      ...draftOf(from?.recipe ?? null, from?.entry ?? null, view),
+      ...createBenchDraft(from?.recipe ?? null, from?.entry ?? null, view),
       ...(building
         ? {
             held: building.ingredients.length,
@@ -88,7 +88,7 @@ export function Bench({
       : null;
   const size = measuresFor(draft.shape, Math.max(0.01, (mix?.litresMixed ?? 0) / 1000), null);
   const taken = new Set(draft.rows.map((r) => r.item));
-  const addItem = (item: Item, n = '1', unit = measure.id): void =>
+  const addItem = (item: BenchItem, n = '1', unit = measure.id): void =>
     bench.change({
       rows: [...draft.rows, { id: v7(), item: item.key, n, unit, about: false, fixed: false }],
     });
@@ -358,7 +358,7 @@ export function Bench({
                   : ''}{' '}
                 would.
               </b>
-            ) : missOf(mix) === 0 ? (
+            ) : mixDistanceFromPreferred(mix) === 0 ? (
               ''
             ) : (
               'Nothing of the library does either: take something out, or solve it.'
@@ -387,7 +387,7 @@ export function Bench({
       <aside className="bg-sheet max-xl:lg:col-span-2 px-5 max-sm:px-4 pt-3 pb-5 flex flex-col gap-3 max-xl:border-t-[1.6px] border-ink">
         {mix && (
           <>
-            <Layers
+            <LayersPanel
               parts={own}
               mix={mix}
               waterL={bench.water ?? 0}
@@ -398,7 +398,7 @@ export function Bench({
               building={building?.name ?? null}
               closed={closed}
             />
-            <Size
+            <BenchSize
               litres={mix.litresMixed ?? 0}
               shape={draft.shape}
               onShape={(shape) => bench.change({ shape })}
@@ -443,7 +443,7 @@ export function Bench({
         taken={taken}
         onPick={(item) => addItem(item)}
       />
-      <Solve
+      <SolvePanel
         open={open === 'solve'}
         onOpenChange={(o) => setOpen(o ? 'solve' : null)}
         bench={bench}
@@ -469,7 +469,7 @@ export function Bench({
         volume={view.volume}
       />
       {open === 'lay' && (
-        <LayUpIn
+        <BuildFromRecipe
           open
           onOpenChange={(o) => setOpen(o ? 'lay' : null)}
           bench={bench}
@@ -482,7 +482,7 @@ export function Bench({
   );
 }
 
-const nameOf = (a: Addition, bench: { byKey: ReadonlyMap<string, Item> }): string =>
+const nameOf = (a: Addition, bench: { byKey: ReadonlyMap<string, BenchItem> }): string =>
   (bench.byKey.get(a.key)?.name ?? a.key).replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
 
 /** The same stuff put in several times, as one; what went in fresh and what went in dried stay apart. */
@@ -551,14 +551,14 @@ function useAdditions(
       lines.reduce((s, l) => (l.item.key === key ? s + (l.ingredient?.litres ?? 0) : s), 0);
     // Seeds, disease and raw dung are not offered to a mix that has none of them.
     const held = new Set(parts.flatMap((p) => p.risks));
-    const harmless = (i: Item): boolean =>
+    const harmless = (i: BenchItem): boolean =>
       i.stuff.risks.every(
         (r) =>
           r !== 'chemical' &&
           ((r !== 'seeds' && r !== 'disease' && r !== 'raw-animal') || held.has(r)),
       );
     // Of several loads of one material the fullest stands for all.
-    const fullest = new Map<string, Item>();
+    const fullest = new Map<string, BenchItem>();
     for (const i of view.items) {
       const was = fullest.get(i.material);
       if (
@@ -569,7 +569,7 @@ function useAdditions(
       )
         fullest.set(i.material, i);
     }
-    const carried = (items: readonly Item[]) =>
+    const carried = (items: readonly BenchItem[]) =>
       !measure
         ? []
         : items.map((i) => ({
@@ -580,7 +580,7 @@ function useAdditions(
             litresEach: measure.litres,
             hasLitres: i.hasLitres === null ? null : i.hasLitres - used(i.key),
           }));
-    const additionsOf = async (items: readonly Item[]): Promise<readonly Addition[]> => {
+    const additionsOf = async (items: readonly BenchItem[]): Promise<readonly Addition[]> => {
       const a = await ask({ do: 'add', parts, waterL, stock: carried(items) });
       return a?.did === 'add' ? a.additions : [];
     };
@@ -614,11 +614,11 @@ function useAdditions(
 
 /** Kept recipes, and how the heaps that were built by each did. */
 function Recipes({ view, by }: { view: BenchView; by: string }) {
-  const { id, problems, busy, keep } = useKept(by);
+  const { id, problems, busy, keep } = useSubmit(by);
   const putAway = (r: BenchView['recipes'][number]): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,
@@ -683,7 +683,7 @@ function Recipes({ view, by }: { view: BenchView; by: string }) {
 }
 
 /** What to look out for with what lies on the bench. */
-function Cautions({ lines }: { lines: readonly Item[] }) {
+function Cautions({ lines }: { lines: readonly BenchItem[] }) {
   const said = [
     ...new Map(
       lines.flatMap((i) =>

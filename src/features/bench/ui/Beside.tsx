@@ -1,14 +1,14 @@
 'use client';
-import { layersOf } from '@/core/mix/layers';
+import { planLayers } from '@/core/mix/layers';
 import { waterToAdd, type Mix } from '@/core/mix/mix';
 import type { Ingredient } from '@/core/mix/ingredient';
-import { schoolsOf, tally } from '@/core/mix/schools';
+import { compareApproaches, sumParts } from '@/core/mix/approaches';
 import { estOf, WINDOWS } from '@/core/mix/window';
 import { LAYER_WORDS, SCHOOL_NAMES, schoolSays } from '@/core/mix/words';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { kgText, litresText, measureText } from '@/core/words/amount';
-import { LayUp } from '@/charts/LayUp';
+import { LayeredHeap } from '@/charts/LayeredHeap';
 import { Mark } from '@/charts/marks';
 import type { BenchView } from '../view';
 
@@ -24,7 +24,7 @@ export function Schools({
   measure: OwnMeasure;
   volume: VolumeUnit;
 }) {
-  const { green, brown, missing } = tally(parts);
+  const { green, brown, missing } = sumParts(parts);
   return (
     <section className="border-t-[1.6px] border-ink pt-2" data-testid="schools">
       <h3>What the schools say of it</h3>
@@ -45,7 +45,7 @@ export function Schools({
       </p>
       {parts.length > 0 && (
         <dl className="grid grid-cols-[minmax(120px,auto)_1fr] gap-x-3 text-[14px] mt-1">
-          {schoolsOf(parts, mix).map((s) => (
+          {compareApproaches(parts, mix).map((s) => (
             <div key={s.school} className="contents">
               <dt className="font-[650] py-0.5 border-b border-rule">{SCHOOL_NAMES[s.school]}</dt>
               <dd className="py-0.5 border-b border-rule">
@@ -102,7 +102,7 @@ export function Shares({ mix }: { mix: Mix }) {
 }
 
 /** How it is laid up, from the ground: drawn, listed in the site's own measure, with the water for each layer. */
-export function Layers({
+export function LayersPanel({
   parts,
   mix,
   waterL,
@@ -123,7 +123,7 @@ export function Layers({
   building: string | null;
   /** Something is added to it: there are no layers to lay. */ closed: boolean;
 }) {
-  const layers = closed ? [] : layersOf(parts, waterL, highM);
+  const layers = closed ? [] : planLayers(parts, waterL, highM);
   const wet = estOf(mix.moisture);
   const [lo, hi] = WINDOWS.moisture.preferred;
   const more =
@@ -147,7 +147,7 @@ export function Layers({
         </p>
       ) : (
         <>
-          <LayUp
+          <LayeredHeap
             layers={layers}
             high={`${highM.toFixed(1)} m`}
             wide={`${wideM.toFixed(1)} m wide`}

@@ -8,18 +8,23 @@ import type { Ingredient } from '@/core/mix/ingredient';
 import { looseLitres } from '@/core/mix/mix';
 import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import type { BenchView } from '../view';
-import type { Bench, Draft } from './useBench';
+import type { BenchHandle, Draft } from './useBench';
 
 /** What lies on the bench as a recipe. */
-export const recipeOf = (bench: Bench, id: string, name: string, copyOf?: string): Recipe => ({
+export const recipeOf = (
+  bench: BenchHandle,
+  id: string,
+  name: string,
+  copyOf?: string,
+): Recipe => ({
   id,
   name,
   parts: bench.lines.flatMap((l) => (l.part ? [l.part] : [])),
@@ -44,7 +49,7 @@ export const KeepRecipe = ({
   </Sheet>
 );
 type KeepProps = {
-  readonly bench: Bench;
+  readonly bench: BenchHandle;
   readonly view: BenchView;
   readonly by: string;
   readonly onKept: (d: Partial<Draft>) => void;
@@ -52,14 +57,14 @@ type KeepProps = {
 };
 
 function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [name, setName] = useTyped('name', bench.draft.name);
   const clash = problems.some((p) => p.path === 'changed');
   const latest = view.recipes.find((r) => r.id === bench.draft.recipe);
   const write = (recipe: Recipe, from: string | null): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           { id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } },
           `recipe ${recipe.name}`,
         ),
@@ -151,7 +156,7 @@ export function Scale({
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
-  bench: Bench;
+  bench: BenchHandle;
   already: readonly Ingredient[];
   volume: VolumeUnit;
 }) {
@@ -217,7 +222,7 @@ export function Scale({
 }
 
 /** Where it is laid up: a heap that is building, or a new one. */
-export function LayUpIn({
+export function BuildFromRecipe({
   open,
   onOpenChange,
   bench,
@@ -227,13 +232,13 @@ export function LayUpIn({
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
-  bench: Bench;
+  bench: BenchHandle;
   view: BenchView;
   by: string;
   heap: string | null;
 }) {
   const router = useRouter();
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const building = view.heaps.filter((h) => h.building);
   const [to, setTo] = useState(building.find((h) => h.id === heap)?.id ?? building[0]?.id ?? '');
   const before = view.heap?.id === to ? view.heap.by : null;
@@ -245,7 +250,7 @@ export function LayUpIn({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: to,

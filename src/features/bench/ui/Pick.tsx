@@ -4,7 +4,7 @@ import { findMaterials } from '@/core/mix/find';
 import { ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { ROLES } from '@/core/log/store-shapes';
 import { Sheet } from '@/ui/Sheet';
-import type { Item } from '../view';
+import type { BenchItem } from '../view';
 
 /** Another material: what lies in the store first, then the whole library. */
 export function Pick({
@@ -16,9 +16,9 @@ export function Pick({
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
-  items: readonly Item[];
+  items: readonly BenchItem[];
   taken: ReadonlySet<string>;
-  onPick: (item: Item) => void;
+  onPick: (item: BenchItem) => void;
 }) {
   const [find, setFind] = useState('');
   const shown = findMaterials(
@@ -31,7 +31,7 @@ export function Pick({
       const list = shown.filter((i) => i.role === role && i.inStore === inStore);
       return list.length > 0 ? [{ role, list }] : [];
     });
-  const line = (i: Item) => (
+  const line = (i: BenchItem) => (
     <li key={i.key}>
       <button
         type="button"

@@ -3,9 +3,9 @@ import { Lock, LockOpen, Minus, Plus, X } from 'lucide-react';
 import Link from 'next/link';
 import { litresText } from '@/core/words/amount';
 import { ROLE_WORDS } from '@/core/mix/words';
-import { Tally } from '@/charts/Tally';
+import { HoursBar } from '@/charts/HoursBar';
 import { litresOfUnit, type BenchView } from '../view';
-import type { Bench, Line } from './useBench';
+import type { BenchHandle, Line } from './useBench';
 
 const half = (x: number): string => String(Math.round(x * 100) / 100);
 
@@ -17,7 +17,7 @@ export function RowOf({
   then,
 }: {
   line: Line;
-  bench: Bench;
+  bench: BenchHandle;
   view: Pick<BenchView, 'measures' | 'volume'>;
   /** Litres that are advised on top. */ then: number;
 }) {
@@ -52,7 +52,7 @@ export function RowOf({
               <span className="q text-[13px]">how much is not known</span>
             ) : (
               <>
-                <Tally
+                <HoursBar
                   n={value / each}
                   small={(unitL ?? 1) < 40}
                   then={unitL ? then / unitL / each : 0}

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import {
   coreWayM,
-  fits,
+  fitsForm,
   footM2,
   measuresFor,
   rainLitres,
@@ -22,7 +22,7 @@ const m = (x: number): string => `${x.toFixed(1)} m`;
 const THIN_SURFACE = 5.5;
 
 /** How big the mix will lie, whether it holds its heat, fits its place, and lets the thermometer reach its core. */
-export function Size({
+export function BenchSize({
   litres,
   shape,
   onShape,
@@ -51,7 +51,7 @@ export function Size({
   const surface = surfaceM2(shape, size);
   const ratio = surface / Math.max(1e-6, volumeOf(shape, size));
   const way = coreWayM(shape, size);
-  const fit = slot ? fits(size, slot) : null;
+  const fit = slot ? fitsForm(size, slot) : null;
   const over = fit
     ? [
         fit.overM.length > 0.005 && `${m(fit.overM.length)} too long`,

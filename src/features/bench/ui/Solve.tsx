@@ -3,7 +3,13 @@ import { useEffect, useRef, useState } from 'react';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { looseLitres } from '@/core/mix/mix';
-import { unsolvable, type InSteps, type Offer, type Solved, type Target } from '@/core/mix/solve';
+import {
+  unsolvable,
+  type InSteps,
+  type Offer,
+  type SolvedMix,
+  type Target,
+} from '@/core/mix/solve';
 import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
 import { limitText, solvedSays, windowInShort } from '@/core/mix/words';
 import { M3_OF, VOLUME_SIGN } from '@/core/quantity/units';
@@ -15,7 +21,7 @@ import { SaveButton } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
 import { kgOfUnit, type BenchView } from '../view';
-import type { Bench, Line } from './useBench';
+import type { BenchHandle, Line } from './useBench';
 import type { useSolver } from './useSolver';
 
 const heldOffer = (stuff: Ingredient): Offer => ({
@@ -84,7 +90,7 @@ function Ends({
   measures,
 }: {
   rows: readonly ReturnType<typeof limited>[];
-  bench: Bench;
+  bench: BenchHandle;
   measures: readonly OwnMeasure[];
 }) {
   const cell = (
@@ -152,7 +158,7 @@ function Ends({
 }
 
 /** Amounts that reach a target with what there is. Fixed rows stay; the rest is worked out, and taken only when it is said so. */
-export const Solve = ({
+export const SolvePanel = ({
   open,
   onOpenChange,
   ...rest
@@ -164,7 +170,7 @@ export const Solve = ({
   </Sheet>
 );
 type SolveProps = {
-  readonly bench: Bench;
+  readonly bench: BenchHandle;
   readonly view: Pick<BenchView, 'measures' | 'volume'>;
   readonly ask: ReturnType<typeof useSolver>;
   /** What a heap holds, and the water it was given: both are fixed. */ readonly already: readonly Ingredient[];
@@ -188,7 +194,7 @@ function SolveForm({
   /** What was asked, and what came of it. */
   const [result, setResult] = useState<{
     of: string;
-    answer: { solved: Solved; inSteps: InSteps } | null;
+    answer: { solved: SolvedMix; inSteps: InSteps } | null;
   } | null>(null);
   const numbers = [...cn, ...wet, dense].map((t) => typed(t, 0.1));
   const many = typed(litres, 0.01);

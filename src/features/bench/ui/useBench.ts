@@ -14,14 +14,14 @@ import {
   partOfRow,
   rowOfPart,
   type BenchView,
-  type Item,
-  type Row,
+  type BenchItem,
+  type BenchRow,
 } from '../view';
 
 /** What lies on the bench. It is kept on this device under the recipe or heap it belongs to, so that nothing typed is lost. */
 export type Draft = {
   readonly name: string;
-  readonly rows: readonly Row[];
+  readonly rows: readonly BenchRow[];
   readonly waterL: string;
   readonly shape: HeapShape;
   readonly from: string | null;
@@ -29,8 +29,8 @@ export type Draft = {
   /** So many parts were in the heap when this was laid out. */ readonly held: number;
 };
 export type Line = {
-  readonly row: Row;
-  readonly item: Item;
+  readonly row: BenchRow;
+  readonly item: BenchItem;
   readonly n: number | null | undefined;
   readonly part: Part | null;
   readonly ingredient: Ingredient | null;
@@ -46,7 +46,11 @@ const EMPTY: Draft = {
   recipe: null,
   held: 0,
 };
-export const draftOf = (recipe: Recipe | null, entry: string | null, view: BenchView): Draft =>
+export const createBenchDraft = (
+  recipe: Recipe | null,
+  entry: string | null,
+  view: BenchView,
+): Draft =>
   recipe === null
     ? EMPTY
     : {
@@ -62,7 +66,7 @@ export const draftOf = (recipe: Recipe | null, entry: string | null, view: Bench
 /** More of one thing than this is a figure typed too many, L: five lorries. */
 const ABSURD_L = 300_000;
 function wrongOf(
-  item: Item,
+  item: BenchItem,
   n: number | null | undefined,
   unit: string,
   ingredient: Ingredient | null,
@@ -156,7 +160,7 @@ export function useBench(
   );
   const edit = (make: (d: Draft) => Draft): void => setDraft((d) => make(d ?? first));
   const change = (part: Partial<Draft>): void => edit((d) => ({ ...d, ...part }));
-  const setRow = (id: string, part: Partial<Row>): void =>
+  const setRow = (id: string, part: Partial<BenchRow>): void =>
     edit((d) => ({ ...d, rows: d.rows.map((r) => (r.id === id ? { ...r, ...part } : r)) }));
   return {
     draft,
@@ -173,4 +177,4 @@ export function useBench(
     byKey,
   };
 }
-export type Bench = ReturnType<typeof useBench>;
+export type BenchHandle = ReturnType<typeof useBench>;

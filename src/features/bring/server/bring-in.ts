@@ -7,7 +7,7 @@ import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
-import { ClockSetBack, inTurn, isImpossible, writeInTurn } from '@/db/write';
+import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/write';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
 import { sha256 } from '@/platform/hash';
@@ -20,7 +20,7 @@ const refuse = (problems: readonly Problem[], status = 422): Response =>
 const refuseFile = (message: string, status = 422): Response =>
   refuse([{ path: '(file)', message }], status);
 /** Half a million readings are about this large. */
-const MOST_BYTES = 80_000_000;
+const MAX_BYTES = 80_000_000;
 
 type Kept = { readonly ok: true } | { readonly ok: false; readonly message: string };
 const content = ({ batch, at, by, kind, data }: NewEntry): string =>
@@ -41,10 +41,10 @@ async function heldOf(db: Db, entries: readonly NewEntry[]): Promise<'nothing' |
 
 /** Brings a batch in whole or not at all, and once: the same import sent again is answered as done. */
 export async function bringIn(request: Request): Promise<Response> {
-  const body = await readBody(request, MOST_BYTES);
+  const body = await readBody(request, MAX_BYTES);
   if (!body.ok)
     return refuseFile(
-      `The file is ${Math.round(body.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that is taken. Split it by batch or by time.`,
+      `The file is ${Math.round(body.size / 1e6)} MB; ${MAX_BYTES / 1e6} MB is the most that is taken. Split it by batch or by time.`,
       413,
     );
   const parsed = BringInput.safeParse(jsonOf(body.bytes));
@@ -71,7 +71,7 @@ export async function bringIn(request: Request): Promise<Response> {
     idOf: (n) => idFrom(openedId, `entry ${n}`),
   });
   try {
-    const kept = await inTurn(theDb(), site, async (trx): Promise<Kept> => {
+    const kept = await withSiteLock(theDb(), site, async (trx): Promise<Kept> => {
       const held = await heldOf(trx, entries);
       if (held === 'other')
         return {
@@ -79,7 +79,7 @@ export async function bringIn(request: Request): Promise<Response> {
           message:
             'A batch is in the log under this import’s id already, with other content. Nothing was written. Open the import page anew and choose the file again.',
         };
-      if (held === 'nothing') await writeInTurn(trx, site, entries, now());
+      if (held === 'nothing') await appendUnderLock(trx, site, entries, now());
       return { ok: true };
     });
     if (!kept.ok) return refuseFile(kept.message, 409);

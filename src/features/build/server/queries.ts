@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { positionText } from '@/core/heap/row';
 import { builtOf } from '@/core/mix/build';
 import type { Locale } from '@/core/words/note';
@@ -10,7 +10,7 @@ import { buildView, type BuildView } from '../view';
 export async function buildingOf(
   id: string,
   site: string,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
 ): Promise<BuildView | null> {
   const d = board.find((x) => x.id === id);

@@ -1,16 +1,16 @@
 'use client';
 import Link from 'next/link';
 import { useState } from 'react';
-import { LayUp } from '@/charts/LayUp';
+import { LayeredHeap } from '@/charts/LayeredHeap';
 import { Mark } from '@/charts/marks';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import type { BuildView, LayerView } from '../view';
 import { PutIn, usePutIn } from './PutIn';
 
@@ -28,7 +28,7 @@ function ChargeForm({
   nowLocal: string;
   onDone: () => void;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const put = usePutIn(layer?.put ?? [], view.sources, view.measures);
   const [water, setWater] = useTyped(
     'water',
@@ -58,7 +58,7 @@ function ChargeForm({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: view.id,
@@ -312,7 +312,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
         {view.layers.length > 0 ? (
           <>
             <h2>How it goes up</h2>
-            <LayUp
+            <LayeredHeap
               layers={view.layers}
               high={view.high}
               wide={view.wide}

@@ -1,7 +1,7 @@
 'use client';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
-import { LayUp } from '@/charts/LayUp';
+import { LayeredHeap } from '@/charts/LayeredHeap';
 import type { BuildView } from '../view';
 
 /** How a heap is laid up, on paper: ticked with a pencil at the heap, logged afterwards. */
@@ -33,7 +33,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
         </p>
       ) : (
         <div className="grid grid-cols-[300px_1fr] max-sm:grid-cols-1 gap-5 items-start">
-          <LayUp
+          <LayeredHeap
             layers={view.layers}
             high={view.high}
             wide={view.wide}

@@ -1,12 +1,12 @@
-import { reckon } from '@/core/digest/reckon';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch, type SiteState } from '@/core/log/fold';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
-import type { Told } from '../view';
+import type { ComparedBatch } from '../view';
 
 /** So many heaps are looked through for one that is alike: the last opened. */
-const MOST_TOLD = 60;
+const MAX_TOLD = 60;
 
 /** Heaps with all that is known of them. */
 export async function toldOf(
@@ -14,11 +14,11 @@ export async function toldOf(
   site: Site,
   siteState: SiteState,
   now: number,
-): Promise<Told[]> {
-  const told: Told[] = [];
-  for (const id of ids.slice(-MOST_TOLD)) {
+): Promise<ComparedBatch[]> {
+  const told: ComparedBatch[] = [];
+  for (const id of ids.slice(-MAX_TOLD)) {
     const state = foldBatch(await logRepo(theDb()).ofBatch(id));
-    told.push({ state, reckoning: reckon(state, site, siteState, now) });
+    told.push({ state, reckoning: assessBatch(state, site, siteState, now) });
   }
   return told;
 }

@@ -1,12 +1,12 @@
 'use client';
 import { CAUTION } from '@/core/words/caution';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { Sheet } from '@/ui/Sheet';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import type { TodayTask } from '../view';
 
 /** A chore that was done: by whom, and how much came out where something did. */
@@ -30,14 +30,14 @@ type ChoreDoneProps = {
 };
 
 function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [litres, setLitres] = useTyped('litres', '');
   const leachate = task.chore?.what === 'leachate';
   const amount = typed(litres);
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,

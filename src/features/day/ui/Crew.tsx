@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { CHORES, type Limits, type Work } from '@/core/log/shapes';
 import { CHORE_WORDS } from '@/core/advice/words';
 import { USUAL_LIMITS } from '@/core/advice/templates';
-import { LEAST_HOT_M3 } from '@/core/heap/size';
-import { keepAnswered } from '@/outbox/keep';
+import { MIN_HOT_M3 } from '@/core/heap/size';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 type Person = { name: string; hours: string; drives: boolean };
@@ -71,7 +71,7 @@ type CrewProps = { readonly work: Work | null; readonly by: string };
 
 function CrewForm({ work, by: device }: CrewProps) {
   const at = work ?? AT_FIRST;
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [saved, setSaved] = useState(false);
   const [{ from, to }, setHours] = useTyped('hours', { from: at.from, to: at.to });
   const [days, setDays] = useTyped<readonly number[]>('days', at.days);
@@ -87,7 +87,7 @@ function CrewForm({ work, by: device }: CrewProps) {
   });
   const [flow, setFlow] = useTyped('flow', String(at.flowLPerMin));
   const [bucket, setBucket] = useTyped('bucket', String(at.bucketL));
-  const [least, setLeast] = useTyped('least', String(at.leastM3 ?? LEAST_HOT_M3));
+  const [least, setLeast] = useTyped('least', String(at.leastM3 ?? MIN_HOT_M3));
   const [limits, setLimits] = useTyped<Record<keyof Limits, string> | null>(
     'limits',
     at.limits && {
@@ -128,7 +128,7 @@ function CrewForm({ work, by: device }: CrewProps) {
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,

@@ -2,13 +2,13 @@
 import type { DeferReason } from '@/core/log/entry';
 import { DEFER_WORDS } from '@/core/advice/words';
 import { keysOf } from '@/core/words/feel';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 
 const HOUR = 3_600_000;
 const LATER = [
@@ -50,7 +50,7 @@ type PutOffProps = {
 const nameOf = (task: PutOffTask): string => task.key.split(':')[1]!;
 
 function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [reason, setReason] = useTyped<DeferReason | ''>('reason', '');
   const [later, setLater] = useTyped<Later | ''>('later', '24');
   const [impossible, setImpossible] = useTyped<'no' | 'yes' | ''>('impossible', 'no');
@@ -60,7 +60,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
   const give = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           { id, batch: task.batch, kind: 'assign', at: null, by, data: { task: name, who: to } },
           `${task.name}: given to ${to}`,
         ),
@@ -69,7 +69,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: task.batch,

@@ -1,6 +1,6 @@
 'use server';
 import { revalidatePath } from 'next/cache';
-import { reckon } from '@/core/digest/reckon';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import type { Entry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import type { Problem } from '@/core/words/problem';
@@ -9,8 +9,8 @@ import { logRepo } from '@/db/repositories/log';
 import { now } from '@/platform/clock';
 import { parseEntryForm, timeTyped, type EntryForm } from '../input';
 import { effectsOf, type Effect } from '../view';
-import { otherEnds } from './acts';
-import { takeIn, type Taken } from './door';
+import { createLinkedEntries } from './linked-entries';
+import { ingestEntry, type IngestResult } from './ingest-entry';
 import { checkEffects, type CheckPreview } from './instruments';
 
 export type { CheckEffect, CheckPreview } from './instruments';
@@ -19,8 +19,8 @@ export type Preview = {
   readonly problems: readonly Problem[];
 };
 /** The door for a form of its own action; forms that may be filled in without a signal go through the outbox. */
-export async function logEntry(form: EntryForm): Promise<Taken> {
-  const taken = await takeIn(form);
+export async function logEntry(form: EntryForm): Promise<IngestResult> {
+  const taken = await ingestEntry(form);
   if (taken.ok) revalidatePath('/', 'layout');
   return taken;
 }
@@ -37,11 +37,11 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
   const { entry } = parsed;
   if (entry.batch === null) return { effects: [], problems: [] };
   const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
-  const ends = await otherEnds(theDb(), entry, site);
+  const ends = await createLinkedEntries(theDb(), entry, site);
   if (!ends.ok) return { effects: null, problems: ends.problems };
   const all = [entry, ...ends.others];
   const judged = (list: readonly Entry[]) =>
-    reckon(foldBatch(list), site, siteState, at)?.accounts ?? [];
+    assessBatch(foldBatch(list), site, siteState, at)?.rules ?? [];
   const effects: Effect[] = [];
   // Each heap that the act touches; one that it opens has nothing to lose yet.
   for (const batch of new Set(

@@ -1,6 +1,6 @@
 import { driftOf, checkDue, isOff } from '@/core/evidence/drift';
-import type { BatchRuling } from '@/core/digest/reckon';
-import { reckon } from '@/core/digest/reckon';
+import type { BatchRule } from '@/core/snapshot/assess-batch';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
 import { soonText, dayText } from '@/core/quantity/format';
 import { boilingPointC } from '@/core/quantity/water';
@@ -90,12 +90,12 @@ export async function checkEffects(site: Site, check: NewCheck): Promise<CheckPr
     const state: BatchState = foldBatch(await repo.ofBatch(id));
     if (!state.readings.some((r) => r.probe === check.probe)) continue;
     heaps += 1;
-    const rulings = (s: SiteState): readonly BatchRuling[] =>
-      reckon(state, site, s, at)?.accounts ?? [];
-    const [was, heap] = [rulings(siteState), state.opened.name ?? state.opened.code];
+    const assessed = (s: SiteState): readonly BatchRule[] =>
+      assessBatch(state, site, s, at)?.rules ?? [];
+    const [was, heap] = [assessed(siteState), state.opened.name ?? state.opened.code];
     const [now, since] = [
-      told(effectsOf(was, rulings(asDated), heap)),
-      told(effectsOf(was, rulings(everSince), heap)),
+      told(effectsOf(was, assessed(asDated), heap)),
+      told(effectsOf(was, assessed(everSince), heap)),
     ];
     if (now.length > 0) counts.push({ heap, effects: now });
     if (since.length > 0) doubts.push({ heap, effects: since });

@@ -6,9 +6,9 @@ import { photoRepo } from '@/db/repositories/photos';
 import { now } from '@/platform/clock';
 
 /** A phone sends pictures that it has made smaller already: more than this is none of them. */
-const MOST_BYTES = 12_000_000;
+const MAX_BYTES = 12_000_000;
 /** A picture is unpacked into memory whole: four bytes a pixel, one picture at a time. */
-const MOST_PIXELS = 50_000_000;
+const MAX_PIXELS = 50_000_000;
 const FORMATS = new Set(['jpeg', 'png', 'webp']);
 const [LONG_SIDE, SMALL_SIDE] = [1600, 400];
 
@@ -27,9 +27,9 @@ function inTurnOne<T>(work: () => Promise<T>): Promise<T> {
 async function madeSmaller(
   bytes: Buffer,
 ): Promise<{ data: Buffer; small: Buffer; width: number; height: number }> {
-  const { format } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
+  const { format } = await sharp(bytes, { limitInputPixels: MAX_PIXELS }).metadata();
   if (!FORMATS.has(format)) throw new TypeError(`madeSmaller: a photo is expected, got ${format}`);
-  const upright = sharp(bytes, { limitInputPixels: MOST_PIXELS }).autoOrient();
+  const upright = sharp(bytes, { limitInputPixels: MAX_PIXELS }).autoOrient();
   const { data, info } = await upright
     .clone()
     .resize(LONG_SIDE, LONG_SIDE, { fit: 'inside', withoutEnlargement: true })
@@ -48,11 +48,11 @@ async function madeSmaller(
  * place where it was taken among it. The same bytes give the same picture, so sending it twice keeps it once.
  */
 export async function takePhoto(request: Request): Promise<Response> {
-  const body = await readBody(request, MOST_BYTES);
+  const body = await readBody(request, MAX_BYTES);
   if (!body.ok)
     return no(
       413,
-      `The picture is ${Math.round(body.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the most that the hub takes. Take it again at a smaller size.`,
+      `The picture is ${Math.round(body.size / 1e6)} MB; ${MAX_BYTES / 1e6} MB is the most that the hub takes. Take it again at a smaller size.`,
     );
   const site = await theSite();
   if (!site) return no(409, 'This hub has no site yet. Name the site first.');

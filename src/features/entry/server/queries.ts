@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { bordersOf } from '@/core/heap/row';
 import { findRule } from '@/core/rules/library';
 import { foldBatch, foldSite } from '@/core/log/fold';
@@ -12,7 +12,7 @@ import type { PlacedHeap } from '../placed';
 export async function placesScreen(
   id: string,
   site: Site,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
 ): Promise<{ name: string; screen: PlacesScreen; placed: PlacedHeap[] } | null> {
   if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
   const entries = await logRepo(theDb()).ofBatch(id);
@@ -50,7 +50,7 @@ export async function placesScreen(
 }
 
 /** Heaps that still stand on the site, with where, and what they have met. */
-export const placedHeaps = (board: readonly Digest[]): PlacedHeap[] =>
+export const placedHeaps = (board: readonly BatchSnapshot[]): PlacedHeap[] =>
   board
     .filter((d) => d.state !== 'released')
     .map((d) => {

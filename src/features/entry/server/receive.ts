@@ -2,14 +2,14 @@ import { theSite } from '@/db/context';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
 import type { EntryForm } from '../input';
-import { takeIn, type Taken } from './door';
+import { ingestEntry, type IngestResult } from './ingest-entry';
 
 /** Entries as a device's outbox sends them; `sentAt` is that device's clock. */
 export type Sending = { readonly sentAt: number; readonly entries: readonly EntryForm[] };
-export type Received = { readonly now: number; readonly answers: readonly Taken[] };
+export type Received = { readonly now: number; readonly answers: readonly IngestResult[] };
 
-const MOST_BYTES = 4_000_000;
-const MOST_ENTRIES = 100;
+const MAX_BYTES = 4_000_000;
+const MAX_ENTRIES = 100;
 const no = (status: number, message: string): Response =>
   Response.json({ now: now(), answers: [], problem: message }, { status });
 
@@ -18,7 +18,7 @@ const no = (status: number, message: string): Response =>
  * none behind it. The answer bears the hub's time, by which a phone knows how far its own clock is off.
  */
 export async function receive(request: Request): Promise<Response> {
-  const body = await readBody(request, MOST_BYTES);
+  const body = await readBody(request, MAX_BYTES);
   if (!body.ok) return no(413, 'Too many entries at once. Send fewer.');
   if (!(await theSite()))
     return no(
@@ -32,12 +32,12 @@ export async function receive(request: Request): Promise<Response> {
   } catch {
     return no(400, 'What came is not JSON. Open the page anew and send it again.');
   }
-  if (!Array.isArray(sending?.entries) || sending.entries.length > MOST_ENTRIES)
-    return no(400, `A list of at most ${MOST_ENTRIES} entries is expected.`);
-  const answers: Taken[] = [];
+  if (!Array.isArray(sending?.entries) || sending.entries.length > MAX_ENTRIES)
+    return no(400, `A list of at most ${MAX_ENTRIES} entries is expected.`);
+  const answers: IngestResult[] = [];
   for (const form of sending.entries)
     answers.push(
-      await takeIn(form, Number.isFinite(sending.sentAt) ? sending.sentAt - now() : null),
+      await ingestEntry(form, Number.isFinite(sending.sentAt) ? sending.sentAt - now() : null),
     );
   return Response.json({ now: now(), answers } satisfies Received);
 }

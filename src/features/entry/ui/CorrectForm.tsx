@@ -6,7 +6,7 @@ import { Field } from '@/ui/Field';
 import { typed } from '@/ui/number';
 import type { CorrectableParts } from '../view';
 import { KeepBar } from './parts';
-import { useEntry, usePreview, type HeapRef } from './useEntry';
+import { useEntry, useEntryPreview, type HeapRef } from './useEntry';
 
 export type ReadingRef = { readonly id: string; readonly place: string; readonly value: string };
 type Props = {
@@ -208,7 +208,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
             : {}),
           reason: reason.trim(),
         };
-  const preview = usePreview(entry, data);
+  const preview = useEntryPreview(entry, data);
   return (
     <>
       <p className="hint">{title}</p>

@@ -8,7 +8,7 @@ import { M3_OF, toCelsius, VOLUME_SIGN } from '@/core/quantity/units';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
-import { fits, keepingOf, orderedLike, proposedRules, type Input } from '@/core/rules/propose';
+import { fitsBatch, keepingOf, orderedLike, proposedRules, type Input } from '@/core/rules/propose';
 import { usualTemplate } from '@/core/advice/templates';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
@@ -18,7 +18,7 @@ import { remember } from '@/ui/remember';
 import type { EarlierHeap } from '../proposal';
 import { KeepBar } from './parts';
 import { RulesToProve, type RuleOffer } from './RulesToProve';
-import { keepHere, useEntry, type HeapRef } from './useEntry';
+import { submitEntry, useEntry, type HeapRef } from './useEntry';
 
 type Method = 'turned' | 'static' | 'vessel';
 const INPUT_WORDS: readonly (readonly [Input, string])[] = [
@@ -89,7 +89,7 @@ export function OpenForm({
   const [builtId] = useState(() => v7());
   const [placedId] = useState(() => v7());
   const keeping = keepingOf(method || 'turned', template ?? null);
-  const offered = rules.filter((r) => fits(r.rule, keeping));
+  const offered = rules.filter((r) => fitsBatch(r.rule, keeping));
   const [inputs, setInputs] = useTyped<readonly Input[]>('inputs', ['garden', 'seeding-weeds']);
   /** Ticks that a person set or took away stand over what is proposed. */
   const [byHand, setByHand] = useTyped<Readonly<Record<string, boolean>>>('byHand', {});
@@ -216,7 +216,7 @@ export function OpenForm({
       ...adopted,
     };
     const heapName = name.trim() || code.trim();
-    const opened = await keepHere(
+    const opened = await submitEntry(
       { ...entry.form(data), at: stage === 'closed' ? builtAt : null },
       heapName,
       'opened',
@@ -226,7 +226,7 @@ export function OpenForm({
       return;
     }
     if (inRow) {
-      const placed = await keepHere(
+      const placed = await submitEntry(
         {
           id: placedId,
           batch: entry.id,
@@ -245,7 +245,7 @@ export function OpenForm({
     }
     if (stage === 'closed' || stage === 'adopted') {
       // Of a heap whose last raw load nobody knows, the clock runs from when it was taken over: it cannot have been later.
-      const built = await keepHere(
+      const built = await submitEntry(
         {
           id: builtId,
           batch: entry.id,

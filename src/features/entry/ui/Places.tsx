@@ -9,7 +9,7 @@ import {
   placeLabel,
   planDoubts,
   proposePlan,
-  stretchesOf,
+  rowStretchesOf,
   type Border,
 } from '@/core/heap/plan';
 import type { PointZone } from '@/core/evidence/types';
@@ -21,7 +21,7 @@ import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { KeepBar } from './parts';
 import type { PlacedHeap } from '../placed';
 import { StandingFields, useStanding } from './Standing';
-import { keepHere, useEntry, type HeapRef } from './useEntry';
+import { submitEntry, useEntry, type HeapRef } from './useEntry';
 import { v7 } from 'uuid';
 
 export type PlacesScreen = {
@@ -183,7 +183,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
       }),
     );
   const sets =
-    screen.shape === 'windrow' ? stretchesOf(screen.lengthM, screen.settings.stretchM) : 1;
+    screen.shape === 'windrow' ? rowStretchesOf(screen.lengthM, screen.settings.stretchM) : 1;
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section
@@ -461,7 +461,7 @@ function SettingsForm({
     borderM >= 0 &&
     borderM <= 10;
   const keep = async (): Promise<void> => {
-    const kept = await keepHere(
+    const kept = await submitEntry(
       {
         id: v7(),
         batch: null,

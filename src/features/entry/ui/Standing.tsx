@@ -6,7 +6,7 @@ import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import type { PlacedHeap } from '../placed';
-import { keepHere, type HeapRef } from './useEntry';
+import { submitEntry, type HeapRef } from './useEntry';
 
 type Draft = {
   readonly kind: 'bay' | 'row';
@@ -71,7 +71,7 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
   ): Promise<readonly { path: string; message: string }[]> => {
     if (!changed || position === null) return [];
     for (const h of [{ id: heap.id, name: heap.name, position }, ...effect.moved]) {
-      const kept = await keepHere(
+      const kept = await submitEntry(
         {
           id: v7(),
           batch: h.id,

@@ -7,7 +7,7 @@ import {
   FIXES,
   TRANSFERS,
   TRANSFER_KINDS,
-  type Doubt,
+  type ReleaseDoubt,
   type EndReason,
   type Fix,
   type TransferKind,
@@ -27,7 +27,7 @@ import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { typed } from '@/ui/number';
 import type { PlacedHeap } from '../placed';
 import { StandingFields, useStanding } from './Standing';
-import { useEntry, usePreview, type HeapRef } from './useEntry';
+import { useEntry, useEntryPreview, type HeapRef } from './useEntry';
 
 /** Acts that change what a heap is, or that two heaps share: moved, joined, split, stacked, something carried over. */
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
@@ -86,7 +86,7 @@ export function MoveForm({ heap, onDone }: FormProps) {
           words: `moved${standing.position ? ` to ${positionText(standing.position)}` : ''}`,
         }
       : { ...(standing.position ? { words: `to ${positionText(standing.position)}` } : {}) };
-  const preview = usePreview(entry, how === '' ? null : data);
+  const preview = useEntryPreview(entry, how === '' ? null : data);
   const keep = (): void =>
     entry.save(data, async () => {
       const wrong = await standing.keep(entry.by, entry.at);
@@ -157,7 +157,7 @@ export function JoinForm({ heap, onDone }: FormProps) {
           ...(what.trim() ? { what: what.trim() } : {}),
         }
       : null;
-  const preview = usePreview(entry, data);
+  const preview = useEntryPreview(entry, data);
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
@@ -253,7 +253,7 @@ export function SplitForm({ heap, onDone }: FormProps) {
           ...(bay.trim() ? { bay: bay.trim() } : {}),
         }
       : null;
-  const preview = usePreview(entry, data);
+  const preview = useEntryPreview(entry, data);
   return (
     <>
       <DangerFirst heap={heap} />
@@ -366,7 +366,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
           ...(amount === undefined ? {} : { litres: amount }),
         }
       : null;
-  const preview = usePreview(entry, data);
+  const preview = useEntryPreview(entry, data);
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>
@@ -609,8 +609,8 @@ function DoubtTicks({
   onChange,
 }: {
   heap: HeapRef;
-  known: readonly Doubt[];
-  onChange: (known: readonly Doubt[]) => void;
+  known: readonly ReleaseDoubt[];
+  onChange: (known: readonly ReleaseDoubt[]) => void;
 }) {
   return (
     <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
@@ -645,7 +645,7 @@ export function StandingInLife({ heap, onDone }: FormProps) {
   const [what, setWhat] = useTyped<'hold' | 'ready' | 'ended' | ''>('what', '');
   const [reason, setReason] = useTyped<EndReason | ''>('reason', '');
   const [words, setWords] = useTyped('words', '');
-  const [known, setKnown] = useState<readonly Doubt[]>([]);
+  const [known, setKnown] = useState<readonly ReleaseDoubt[]>([]);
   const [hold, ready, ended] = [
     useEntry('hold', heap, onDone),
     useEntry('ready', heap, onDone),

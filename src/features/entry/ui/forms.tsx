@@ -12,7 +12,7 @@ import { Effects } from '@/ui/Effects';
 import { typed } from '@/ui/number';
 import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { StandingFields, useStanding } from './Standing';
-import { keepHere, useEntry, usePreview, type HeapRef } from './useEntry';
+import { submitEntry, useEntry, useEntryPreview, type HeapRef } from './useEntry';
 
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
 
@@ -72,7 +72,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
     ...(typeof hands === 'number' ? { people: Math.round(hands) } : {}),
     ...(machine ? { machine: machine === 'machine' } : {}),
   };
-  const preview = usePreview(entry, full === '' ? null : data);
+  const preview = useEntryPreview(entry, full === '' ? null : data);
   // Each turning moves a row along: its flags go with it, and a border is the neighbour's too.
   const after = async (): Promise<void> => {
     const also = [
@@ -90,7 +90,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         : []),
     ];
     for (const e of also) {
-      const kept = await keepHere(
+      const kept = await submitEntry(
         { ...e, batch: heap.id, at: entry.at, by: entry.by },
         heap.name,
         e.kind,
@@ -254,7 +254,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
           ...(clean === 'unclean' ? seedsOf(seeds) : {}),
           ...(amount === undefined ? {} : { litres: amount }),
         };
-  const preview = usePreview(entry, problem ? null : data);
+  const preview = useEntryPreview(entry, problem ? null : data);
   return (
     <>
       <DangerFirst heap={heap} />
@@ -337,7 +337,7 @@ export function AddForm({ heap, onDone }: FormProps) {
               }
             : {}),
         };
-  const preview = usePreview(entry, data);
+  const preview = useEntryPreview(entry, data);
   const costs = preview?.effects?.some((e) => e.costs) ?? false;
   return (
     <>

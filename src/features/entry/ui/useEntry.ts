@@ -2,15 +2,15 @@
 import { useCallback } from 'react';
 import { useTyped } from '@/ui/draft';
 import type { Rule } from '@/core/evidence/rule';
-import type { Doubt, EntryKind } from '@/core/log/entry';
+import type { ReleaseDoubt, EntryKind } from '@/core/log/entry';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { PlacedHeap } from '../placed';
 import type { Form } from '@/outbox/item';
-import { keepAnswered } from '@/outbox/keep';
-import { useKept, type Kept } from '@/ui/useKept';
+import { submitOrQueue } from '@/outbox/keep';
+import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { EntryForm } from '../input';
-import type { Preview } from '@/ui/Effects';
+import type { EntryPreview } from '@/ui/Effects';
 import { usePreview as useAsked } from '@/ui/usePreview';
 import { previewEntry } from '../server/actions';
 
@@ -44,7 +44,7 @@ export type HeapRef = {
   }[];
   readonly onHold?: boolean;
   /** Why it should not go out yet, each in a sentence. */ readonly doubts?: readonly {
-    readonly doubt: Doubt;
+    readonly doubt: ReleaseDoubt;
     readonly text: string;
   }[];
   /** Whether raw manure, food or sludge went in; null: nobody said. */ readonly rawIn?:
@@ -58,7 +58,7 @@ export type HeapRef = {
 
 /** One entry of a kind, from the form to the log. */
 export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
-  const { id, by, setBy, problems, setProblems, busy, keep } = useKept(heap.by);
+  const { id, by, setBy, problems, setProblems, busy, keep } = useSubmit(heap.by);
   const [at, setAt] = useTyped<string | null>('at', null);
   const form = useCallback(
     (data: object): EntryForm => ({
@@ -72,7 +72,7 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
     [id, kind, heap.id, at, by],
   );
   const save = (data: object, then: () => void | Promise<void> = onDone): void =>
-    keep(() => keepHere(form(data), heap.name, kind), then);
+    keep(() => submitEntry(form(data), heap.name, kind), then);
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 
@@ -109,12 +109,15 @@ const WORDS: Partial<Record<EntryKind, string>> = {
 };
 
 /** Through the outbox: what the hub cannot take now waits on this device. */
-export const keepHere = (form: EntryForm, name: string, kind: EntryKind): Promise<Kept> =>
-  keepAnswered(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
+export const submitEntry = (
+  form: EntryForm,
+  name: string,
+  kind: EntryKind,
+): Promise<SubmitResult> => submitOrQueue(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
 export type EntryHandle = ReturnType<typeof useEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */
-export function usePreview(entry: EntryHandle, data: object | null): Preview | null {
+export function useEntryPreview(entry: EntryHandle, data: object | null): EntryPreview | null {
   const { form } = entry;
   const ask = useCallback((text: string) => previewEntry(form(JSON.parse(text) as object)), [form]);
   return useAsked(data === null ? null : JSON.stringify(data), ask);

@@ -3,11 +3,11 @@ import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { FireCard } from '@/core/log/shapes';
 import { FIRE_CARD } from '@/core/words/doubt';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 
 /** What to do when a heap smokes, whom to call and where the water is: on the wall, on the phone, and with no network. */
 export function Card({
@@ -110,7 +110,7 @@ function Edit({
   by: string;
   onDone: () => void;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [contacts, setContacts] = useTyped(
     'contacts',
     card && card.contacts.length > 0
@@ -132,7 +132,7 @@ function Edit({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,

@@ -7,20 +7,20 @@ import { foldSite, type SiteState } from '@/core/log/fold';
 import { ageText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
-import type { Digest } from '@/core/digest/digest';
-import { byBay } from '@/core/digest/picture';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { byBay } from '@/core/snapshot/picture';
 import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
 export type AirPoint = { readonly at: number; readonly celsius: number };
-export type Setting = {
+export type PageContext = {
   readonly site: Site;
   readonly prefs: Prefs;
   readonly unit: TempUnit;
   readonly now: number;
   readonly locale: Locale;
-  readonly board: readonly Digest[];
+  readonly board: readonly BatchSnapshot[];
   readonly siteState: SiteState;
   readonly air: readonly AirPoint[];
   readonly airText: string;
@@ -28,7 +28,7 @@ export type Setting = {
 };
 
 /** What every page needs: the site, this device's choices, all heaps, the air. Sends a new site to be named first. */
-export async function setting(): Promise<Setting> {
+export async function loadPageContext(): Promise<PageContext> {
   const site = await theSite();
   if (!site) redirect('/site');
   const [prefs, at] = [await readPrefs(), now()];
@@ -44,7 +44,7 @@ export async function setting(): Promise<Setting> {
     .filter((a) => a.at <= at)
     .sort((a, b) => a.at - b.at);
   const latest = air.at(-1);
-  const last = board.reduce<Digest | null>(
+  const last = board.reduce<BatchSnapshot | null>(
     (a, b) => (a === null || b.lastLogged.at > a.lastLogged.at ? b : a),
     null,
   );

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
 import { clockText, countText } from '@/core/quantity/format';
-import { clock, onOutbox, recallClock } from '@/outbox/store';
+import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
 
 /** Clocks that differ by more are told of. */
@@ -28,12 +28,12 @@ export function DeviceBar({
   useEffect(() => {
     const look = (): void => {
       void recallClock().then(
-        () => setAhead(clock.ahead()),
+        () => setAhead(deviceClock.ahead()),
         () => undefined,
       );
     };
     look();
-    return onOutbox(look);
+    return subscribeToOutbox(look);
   }, []);
   useEffect(() => {
     const timer = setTimeout(() => {

@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import qrcode from 'qrcode';
-import { byBay } from '@/core/digest/picture';
+import { byBay } from '@/core/snapshot/picture';
 import { positionText } from '@/core/heap/row';
 import { localParts } from '@/core/quantity/calendar';
 import { theDb, theSite } from '@/db/context';

@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
@@ -8,7 +8,7 @@ import { mapView, type MapView } from '../view';
 /** The map of the site as it stands. */
 export const mapOf = async (
   site: string,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
   volume: VolumeUnit,
 ): Promise<MapView> => mapView(await storeRepo(theDb()).state(site), board, locale, volume);

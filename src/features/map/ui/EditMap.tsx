@@ -10,12 +10,12 @@ import {
 import { useRef, useState } from 'react';
 import { RISKS, SLOT_KINDS, type Risk, type SiteMap, type Slot } from '@/core/log/store-shapes';
 import { RISK_WORDS } from '@/core/mix/words';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 
 type Typed = {
   readonly id: string;
@@ -108,7 +108,7 @@ type EditMapProps = {
 };
 
 function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [width, setWidth] = useTyped('width', fig(map?.widthM ?? 30));
   const [depth, setDepth] = useTyped('depth', fig(map?.depthM ?? 18));
   const [slots, setSlots] = useTyped<readonly Typed[]>('slots', (map?.slots ?? []).map(typedOf));
@@ -187,7 +187,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,

@@ -4,13 +4,13 @@ import { TRIGGERS, type MethodTemplate, type Trigger } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
 import { keysOf } from '@/core/words/feel';
 import { ExpectBand } from '@/charts/ExpectBand';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 
 const KEPT = { turned: 'Turned', static: 'Static', vessel: 'Closed vessel' } as const;
 export type MethodRow = {
@@ -119,7 +119,7 @@ function Edit({
   by: string;
   onDone: () => void;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [name, setName] = useTyped('name', copy ? `${from.name}, ours` : from.name);
   const [trigger, setTrigger] = useTyped<Trigger | ''>('trigger', from.trigger);
   const [overrides, setOverrides] = useTyped<readonly Trigger[]>('overrides', from.overrides);
@@ -170,7 +170,7 @@ function Edit({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           { id, batch: null, kind: 'template', at: null, by, data: { template: template() } },
           `method ${name}`,
         ),

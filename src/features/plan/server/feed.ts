@@ -1,8 +1,8 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
-import { tasksOf, shareOut, handsOf, type Task } from '@/core/advice/tasks';
+import { tasksOf, shareOut, availableLabourAt, type Task } from '@/core/advice/tasks';
 import { taskWords, TASK_WORDS } from '@/core/advice/words';
-import { cardOf } from '@/core/digest/card';
-import type { Digest } from '@/core/digest/digest';
+import { cardOf } from '@/core/snapshot/card';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { SiteState } from '@/core/log/fold';
 import { weekdayOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
@@ -25,7 +25,7 @@ type Sundries = {
 
 /** What is to be done: today's tasks at their time, turnings on the days of the plan, each with who is to do it. */
 export async function feedItems(
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   siteState: SiteState,
   sundries: Sundries,
   locale: Locale,
@@ -38,10 +38,9 @@ export async function feedItems(
   );
   const today = work
     ? new Map(
-        shareOut(tasks, handsOf(work, weekdayOf(timeZone, now).weekday, null)).map((p) => [
-          p.key,
-          p.who,
-        ]),
+        shareOut(tasks, availableLabourAt(work, weekdayOf(timeZone, now).weekday, null)).map(
+          (p) => [p.key, p.who],
+        ),
       )
     : new Map<string, string | null>();
   const at = (t: Task): number => Math.max(now, t.due);
@@ -58,11 +57,11 @@ export async function feedItems(
   });
   const turning = days.flatMap((d, i) => {
     const own = plan.jobs.filter((j) => j.day === i);
-    const hands = work && handsOf(work, weekdayOf(timeZone, d.work).weekday, null);
-    const placed = hands
+    const labour = work && availableLabourAt(work, weekdayOf(timeZone, d.work).weekday, null);
+    const placed = labour
       ? shareOut(
           own.map((j) => ({ ...j, group: 'schedule' as const, who: null })),
-          hands,
+          labour,
         )
       : [];
     return own.map((j): FeedItem => ({

@@ -1,6 +1,6 @@
-import { jobsAhead, planAhead } from '@/core/advice/ahead';
-import { cardOf } from '@/core/digest/card';
-import type { Digest } from '@/core/digest/digest';
+import { listJobs, scheduleTurnings } from '@/core/advice/scheduler';
+import { cardOf } from '@/core/snapshot/card';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Work } from '@/core/log/shapes';
 import {
   ago,
@@ -27,7 +27,7 @@ const work: Work = {
   limits: null,
   chores: [],
 };
-const digest = (id: string, change: Change): Digest => {
+const snapshot = (id: string, change: Change): BatchSnapshot => {
   const { now: _now, ...facts } = situation(change);
   return {
     id,
@@ -39,17 +39,17 @@ const digest = (id: string, change: Change): Digest => {
     situation: facts,
     orders: [],
     kin: [],
-  } as unknown as Digest;
+  } as unknown as BatchSnapshot;
 };
-const owing = digest('Egret', {
+const owing = snapshot('Egret', {
   turns: [ago(72)],
   proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY },
 });
-async function viewOf(board: Digest[], w: Work | null = work) {
+async function viewOf(board: BatchSnapshot[], w: Work | null = work) {
   const days = daysAhead(w, 'UTC', NOW);
   const cards = board.map(cardOf);
   return planView(
-    await planAhead(jobsAhead(cards, days, NOW), days, 10, solve),
+    await scheduleTurnings(listJobs(cards, days, NOW), days, 10, solve),
     days,
     board,
     cards,
@@ -91,7 +91,7 @@ test('a heap with its turnings, its proof, and what another day would do', async
   expect(first!.effects[second!.day - 1]!.text).toMatch(/too near its other turning/);
 });
 test('a heap that falls is said to be lost without its turning in time', async () => {
-  const falling = digest('Heron', {
+  const falling = snapshot('Heron', {
     rounds: [77, 65, 53, 41, 29, 17, 5].map((h) => heat(h, 56.5 + (2 * (h - 5)) / 24)),
     proof: { creditedHours: 200 },
   });
@@ -103,7 +103,7 @@ test('a heap that falls is said to be lost without its turning in time', async (
 });
 test('days that are too full are named with by how much; without a crew nothing is said of it', async () => {
   const many = Array.from({ length: 5 }, (_, i) =>
-    digest(`H${i}`, {
+    snapshot(`H${i}`, {
       template: template('fast'),
       builtAt: ago(97),
       volumeM3: 8,
@@ -115,16 +115,16 @@ test('days that are too full are named with by how much; without a crew nothing 
 });
 test('proven, curing, building and held heaps stand there with a word and no turning', async () => {
   const board = [
-    digest('P', { proof: { status: 'proven' } }),
-    digest('C', {
+    snapshot('P', { proof: { status: 'proven' } }),
+    snapshot('C', {
       proof: { status: 'proven' },
       stage: { code: 'curing', since: ago(9), reason: null, by: null },
     }),
-    digest('B', {
+    snapshot('B', {
       stage: { code: 'building', since: ago(9), reason: null, by: null },
       builtAt: null,
     }),
-    digest('G', { stage: { code: 'released', since: ago(9), reason: null, by: null } }),
+    snapshot('G', { stage: { code: 'released', since: ago(9), reason: null, by: null } }),
   ];
   const view = await viewOf(board);
   expect(view.rows.map((r) => [r.name, r.kind])).toEqual([

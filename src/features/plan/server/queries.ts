@@ -1,16 +1,16 @@
 import loadHighs from 'highs';
 import {
-  jobsAhead,
-  planAhead,
-  type AheadDay,
+  listJobs,
+  scheduleTurnings,
+  type WorkDay,
   type Constraint,
   type Programme,
-  type Solve,
-} from '@/core/advice/ahead';
+  type SolveProgramme,
+} from '@/core/advice/scheduler';
 import { isLive } from '@/core/advice/situation';
-import { handsOf, ROUND_MINUTES } from '@/core/advice/tasks';
-import { cardOf } from '@/core/digest/card';
-import type { Digest } from '@/core/digest/digest';
+import { availableLabourAt, ROUND_MINUTES } from '@/core/advice/tasks';
+import { cardOf } from '@/core/snapshot/card';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Work } from '@/core/log/shapes';
 import { localDays, minutesOfClock, weekdayOf, zoneOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
@@ -49,7 +49,7 @@ function lpText({ variables, constraints }: Programme, name: (v: string) => stri
 }
 
 /** The integer programme by branch and cut (HiGHS). A programme that it cannot do in time is answered with null. */
-export const solve: Solve = async (programme) => {
+export const solve: SolveProgramme = async (programme) => {
   const names = new Map(programme.variables.map((v, i) => [v.name, `v${i}`]));
   try {
     const highs = await (loaded ??= loadHighs());
@@ -82,7 +82,7 @@ export const DAYS_AHEAD = 14;
 const USUAL_START_MIN = 9.5 * 60;
 
 /** The days ahead with what the crew and the machine have on each. */
-export function daysAhead(work: Work | null, timeZone: string, now: number): AheadDay[] {
+export function daysAhead(work: Work | null, timeZone: string, now: number): WorkDay[] {
   const days = localDays(zoneOf(timeZone), now, now + (DAYS_AHEAD + 1) * MS.day).slice(
     0,
     DAYS_AHEAD,
@@ -90,8 +90,8 @@ export function daysAhead(work: Work | null, timeZone: string, now: number): Ahe
   const start = work ? minutesOfClock(work.from) + 60 : USUAL_START_MIN;
   return days.map((d, i) => {
     const at = d.start + start * MS.minute;
-    const hands = work
-      ? handsOf(
+    const labour = work
+      ? availableLabourAt(
           work,
           weekdayOf(timeZone, at).weekday,
           i === 0 ? weekdayOf(timeZone, now).minute : null,
@@ -101,15 +101,15 @@ export function daysAhead(work: Work | null, timeZone: string, now: number): Ahe
     return {
       start: d.start,
       work: i === 0 ? Math.max(at, Math.min(now, d.end - 1)) : at,
-      crewMinutes: hands.people.reduce((sum, q) => sum + q.minutes, 0),
-      machineMinutes: hands.machineMinutes,
+      crewMinutes: labour.people.reduce((sum, q) => sum + q.minutes, 0),
+      machineMinutes: labour.machineMinutes,
     };
   });
 }
 
 /** The plan of the site as it stands. */
 export async function planOf(
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   work: Work | null,
   timeZone: string,
   now: number,
@@ -121,6 +121,11 @@ export async function planOf(
   return {
     days,
     cards,
-    plan: await planAhead(jobsAhead(cards, days, now), days, Math.round(rounds + chores), solve),
+    plan: await scheduleTurnings(
+      listJobs(cards, days, now),
+      days,
+      Math.round(rounds + chores),
+      solve,
+    ),
   };
 }

@@ -14,10 +14,10 @@ import { useState } from 'react';
 import { Knot } from '@/charts/Knot';
 import { Mark } from '@/charts/marks';
 import { Ridge } from '@/charts/Ridge';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import type { PlanJob, PlanView } from '../view';
 
 const [LEFT, WIDTH, ROW, TOP, PIT] = [132, 1240, 40, 46, 22];
@@ -454,11 +454,11 @@ function Confirm({
   by: string;
   onDone: () => void;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: job.batch,

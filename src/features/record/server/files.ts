@@ -25,12 +25,12 @@ async function settled(site: Site, until: number): Promise<void> {
     .transaction()
     .execute((trx) => logRepo(trx).takeTurn(site.id));
   const left = until - now();
-  if (left >= 0 && left < MOST_WAIT_MS)
+  if (left >= 0 && left < MAX_WAIT_MS)
     await new Promise((done) => {
       setTimeout(done, left + 2);
     });
 }
-const MOST_WAIT_MS = 50;
+const MAX_WAIT_MS = 50;
 
 export async function loggedAt(site: Site, id: string, until: number): Promise<Logged | null> {
   if (!UUID.test(id)) return null;

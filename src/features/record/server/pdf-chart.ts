@@ -1,5 +1,5 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
-import type { ChartView } from '@/core/digest/chart';
+import type { ChartView } from '@/core/snapshot/chart';
 import { face, type Doc } from '@/platform/pdf-face';
 
 type Sample = { readonly at: number; readonly c: number };

@@ -9,7 +9,7 @@ export type Paper = keyof typeof PAPERS;
 /** Margins in points: 15 mm at the sides, room for the page's number below. */
 const MARGIN = { left: 42, right: 42, top: 46, bottom: 54 };
 /** Larger batch files are not put inside the PDF, which would be slow to open. */
-const MOST_ATTACHED = 4_000_000;
+const MAX_ATTACHED = 4_000_000;
 
 const INK = '#1a1912';
 const DIM = '#434136';
@@ -298,7 +298,7 @@ export function recordPdf(record: RecordDoc, paper: Paper, file: string | null):
   list(pen, record.cautions);
   checkAgain(pen, record);
   root.end();
-  if (file && file.length <= MOST_ATTACHED)
+  if (file && file.length <= MAX_ATTACHED)
     doc.file(Buffer.from(file), {
       name: record.again?.fileName ?? 'batch.zealous-heap.json',
       type: 'application/json',

@@ -2,7 +2,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import yazl from 'yazl';
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldStore } from '@/core/mix/store';
 import { isoOf } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
@@ -103,7 +103,7 @@ const readme = (site: Site, at: number, later: readonly string[]): string =>
   ].join('\n');
 
 /** The most batches of one ZIP. */
-const MOST_BATCHES = 500;
+const MAX_BATCHES = 500;
 
 /**
  * Records of many batches as one ZIP, each made when its turn to be sent has come: one record is in memory at
@@ -114,8 +114,8 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
   if (at === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
   const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
   if (asked.size === 0) return sorry('Choose one batch at least.', 400);
-  if (asked.size > MOST_BATCHES)
-    return sorry(`At most ${MOST_BATCHES} batches at a time; these are ${asked.size}.`, 400);
+  if (asked.size > MAX_BATCHES)
+    return sorry(`At most ${MAX_BATCHES} batches at a time; these are ${asked.size}.`, 400);
   const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
   if (batches.length < asked.size) return sorry(NO_HEAP, 404);
   const there = await logRepo(theDb()).openedBy(site.id, at);
@@ -163,7 +163,7 @@ type Plan = {
 /** Lays out the ZIP's entries; nothing is made before it is its turn. */
 function plan(
   zip: yazl.ZipFile,
-  batches: readonly Digest[],
+  batches: readonly BatchSnapshot[],
   { site, at, unit, paper, later }: Plan,
 ): void {
   const mtime = new Date(at);

@@ -5,10 +5,10 @@ import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
 import { readPrefs } from '@/platform/prefs';
-import { fieldSheet, type FieldSheet } from '../sheet';
+import { createOfflineRoundData, type OfflineRoundData } from '../offline-round-data';
 
 /** The sheet for a round as of now, for this device. Null: no site has been named yet. */
-export async function sheetNow(): Promise<FieldSheet | null> {
+export async function loadOfflineRoundData(): Promise<OfflineRoundData | null> {
   const site = await theSite();
   if (!site) return null;
   const [prefs, at, db] = [await readPrefs(), now(), theDb()];
@@ -16,7 +16,7 @@ export async function sheetNow(): Promise<FieldSheet | null> {
     snapshotRepo(db).board(site, at),
     logRepo(db).ofSite(site.id),
   ]);
-  return fieldSheet(
+  return createOfflineRoundData(
     site,
     board,
     foldSite(entries),
@@ -27,9 +27,9 @@ export async function sheetNow(): Promise<FieldSheet | null> {
   );
 }
 
-export async function serveSheet(): Promise<Response> {
-  const sheet = await sheetNow();
-  return sheet
-    ? Response.json(sheet, { headers: { 'cache-control': 'no-store' } })
+export async function serveOfflineRoundData(): Promise<Response> {
+  const data = await loadOfflineRoundData();
+  return data
+    ? Response.json(data, { headers: { 'cache-control': 'no-store' } })
     : Response.json({ problem: 'No site has been named yet.' }, { status: 404 });
 }

@@ -14,7 +14,7 @@ import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
 import { useKeys } from '@/ui/useKeys';
 import { usePreview } from '@/ui/usePreview';
-import type { FieldHeap, FieldInstrument, FieldSheet } from '../sheet';
+import type { RoundHeap, RoundInstrument, OfflineRoundData } from '../offline-round-data';
 import { numberIn, rangeIn } from '../pad';
 import {
   entriesOf,
@@ -30,34 +30,34 @@ import {
   standing,
   type HeapDraft,
   type Out,
-  type Walk,
-} from '../walk';
+  type RoundWalk,
+} from '../round-walk';
 import { changeText, FeelFields, figure, Marks, Question, SkipChoice } from './parts';
 import { PhotoButton } from './PhotoButton';
 import { partOfDay, Resume, stopText } from './Start';
 import { airNow, leftTyped, useReading } from './useReading';
-import { hubNow, newId, type AskEffects, type WalkHandle } from './useWalk';
+import { serverNow, createId, type AskEffects, type WalkHandle } from './useRoundWalk';
 
 type Props = {
   readonly handle: WalkHandle;
-  readonly sheet: FieldSheet;
-  readonly walk: Walk;
+  readonly sheet: OfflineRoundData;
+  readonly walk: RoundWalk;
   readonly preview: AskEffects;
   readonly onHeap: (id: string | null) => void;
-  readonly onDone: (after: Walk, out: readonly Out[]) => void;
+  readonly onDone: (after: RoundWalk, out: readonly Out[]) => void;
 };
 
 /** The round at a laptop: the walk as a line of heaps, one of them open as a table, and what its round will do. */
 export function Desk({ heapId, ...props }: Props & { heapId: string | null }) {
-  const { sheet, walk, onHeap } = props;
-  const heap = sheet.heaps.find((h) => h.id === heapId) ?? null;
+  const { sheet: data, walk, onHeap } = props;
+  const heap = data.heaps.find((h) => h.id === heapId) ?? null;
   return (
     <div className="flex-1 flex flex-col min-w-0">
-      {!walk.single && <Route sheet={sheet} walk={walk} current={heapId} onHeap={onHeap} />}
+      {!walk.single && <Route sheet={data} walk={walk} current={heapId} onHeap={onHeap} />}
       {heap && walk.heaps[heap.id] ? (
         <DeskHeap key={walk.heaps[heap.id]!.ids.round} {...props} heap={heap} />
       ) : (
-        <Resume handle={props.handle} sheet={sheet} walk={walk} onHeap={onHeap} />
+        <Resume handle={props.handle} sheet={data} walk={walk} onHeap={onHeap} />
       )}
     </div>
   );
@@ -65,18 +65,18 @@ export function Desk({ heapId, ...props }: Props & { heapId: string | null }) {
 
 const STEP = 142;
 function Route({
-  sheet,
+  sheet: data,
   walk,
   current,
   onHeap,
 }: {
-  sheet: FieldSheet;
-  walk: Walk;
+  sheet: OfflineRoundData;
+  walk: RoundWalk;
   current: string | null;
   onHeap: (id: string) => void;
 }) {
   const heaps = walk.order.flatMap((id) => {
-    const h = sheet.heaps.find((x) => x.id === id);
+    const h = data.heaps.find((x) => x.id === id);
     return h ? [h] : [];
   });
   const largest = Math.max(...heaps.map((h) => h.picture.volume), 1);
@@ -84,15 +84,15 @@ function Route({
     <section aria-labelledby="walk-title" className="border-b-[1.6px] border-ink">
       <div className="px-5 pt-3 flex items-baseline gap-4 flex-wrap">
         <h2 id="walk-title" className="!text-[23px]">
-          {partOfDay(sheet)}
+          {partOfDay(data)}
         </h2>
         <span className="q text-[13.5px]">
-          {sheet.manualOrder ? 'In the order that was set by hand.' : ROUTE_WHY}
+          {data.manualOrder ? 'In the order that was set by hand.' : ROUTE_WHY}
         </span>
       </div>
       <ol className="flex overflow-x-auto px-5" data-testid="route">
         {heaps.map((h, i) => {
-          const [on, done] = [h.id === current, isDone(walk, sheet, h.id)];
+          const [on, done] = [h.id === current, isDone(walk, data, h.id)];
           return (
             <li key={h.id} className="flex-none" style={{ width: STEP }}>
               <button
@@ -166,7 +166,7 @@ function Route({
                 </svg>
                 <span className="disp block text-[16px] font-[650] mt-1">{h.name}</span>
                 <span className="q block text-[13px] px-1 leading-[1.25]">
-                  {stopText(walk, sheet, h)}
+                  {stopText(walk, data, h)}
                 </span>
               </button>
             </li>
@@ -177,15 +177,15 @@ function Route({
   );
 }
 
-type Open = Props & { readonly heap: FieldHeap };
+type Open = Props & { readonly heap: RoundHeap };
 
-function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
+function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
   const draft = walk.heaps[heap.id]!;
   const [at, setAt] = useState(() => nextPlace(heap, draft) ?? 0);
   const [when, setWhen] = useState<string | null>(null);
   const [leaving, setLeaving] = useState(false);
-  const instrument = sheet.instruments.find((i) => i.name === walk.probe) ?? null;
-  const unit: TempUnit = instrument?.unit ?? sheet.unit;
+  const instrument = data.instruments.find((i) => i.name === walk.probe) ?? null;
+  const unit: TempUnit = instrument?.unit ?? data.unit;
   const says = readSoFar(heap, draft);
   const out = entriesOf(walk, heap, when ?? 0);
   const round = out.find((o) => o.form.kind === 'round')?.form;
@@ -200,13 +200,13 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
   const keep = (): void =>
     open > 0
       ? setNudged(true)
-      : onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
-  const notIn = sheet.heaps.filter((h) => !walk.order.includes(h.id) && h.notNow);
+      : onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? serverNow()));
+  const notIn = data.heaps.filter((h) => !walk.order.includes(h.id) && h.notNow);
   useKeys((k) => {
     if (k === 'k' && ready) keep();
   });
-  const nextName = sheet.heaps.find(
-    (h) => h.id === walk.order.find((id) => id !== heap.id && !isDone(walk, sheet, id)),
+  const nextName = data.heaps.find(
+    (h) => h.id === walk.order.find((id) => id !== heap.id && !isDone(walk, data, id)),
   )?.name;
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
@@ -270,7 +270,7 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
               {heap.places.map((p, i) => (
                 <Row
                   key={p.id}
-                  {...{ handle, sheet, walk, heap, draft, instrument, unit }}
+                  {...{ handle, sheet: data, walk, heap, draft, instrument, unit }}
                   index={i}
                   current={i === at}
                   onFocus={() => setAt(i)}
@@ -334,7 +334,7 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
             onChange={(e) => handle.step({ ...walk, probe: e.target.value || null })}
           >
             <option value="">Not noted</option>
-            {sheet.instruments.map((i) => (
+            {data.instruments.map((i) => (
               <option key={i.name} value={i.name} disabled={i.out !== undefined}>
                 {i.name}, °{i.unit}
                 {i.out ? ', out of service' : ''}
@@ -346,8 +346,8 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
           <Field
             label="When"
             type="datetime-local"
-            value={when ?? localInput(sheet.site.timeZone, hubNow())}
-            max={localInput(sheet.site.timeZone, hubNow())}
+            value={when ?? localInput(data.site.timeZone, serverNow())}
+            max={localInput(data.site.timeZone, serverNow())}
             onChange={(e) => setWhen(e.target.value || null)}
             hint={
               when === null
@@ -400,7 +400,7 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
               title={`Leave ${heap.name} out: why?`}
               onBack={() => setLeaving(false)}
               onChoose={(reason) => {
-                const left = leaveHeap(walk, heap, reason, hubNow(), newId);
+                const left = leaveHeap(walk, heap, reason, serverNow(), createId);
                 onDone(left.walk, [left.out]);
               }}
             />
@@ -431,7 +431,7 @@ function DeskHeap({ handle, sheet, walk, preview, onDone, heap }: Open) {
 /** One place as a row: typed, asked about, kept with Enter or on leaving the field. */
 function Row({
   handle,
-  sheet,
+  sheet: data,
   walk,
   heap,
   draft,
@@ -443,11 +443,11 @@ function Row({
   onPending,
 }: {
   handle: WalkHandle;
-  sheet: FieldSheet;
-  walk: Walk;
-  heap: FieldHeap;
+  sheet: OfflineRoundData;
+  walk: RoundWalk;
+  heap: RoundHeap;
   draft: HeapDraft;
-  instrument: FieldInstrument | null;
+  instrument: RoundInstrument | null;
   unit: TempUnit;
   index: number;
   current: boolean;
@@ -461,7 +461,7 @@ function Row({
   const reading = useReading({
     unit,
     instrument,
-    airC: airNow(sheet, walk.air),
+    airC: airNow(data, walk.air),
     heap,
     draft,
     placeIndex: index,
@@ -515,7 +515,7 @@ function Row({
         <td className="pr-3 q whitespace-nowrap text-[13.5px]">
           {place.last === null
             ? 'not read yet'
-            : `${readingText(place.last, unit)}, ${soonText(sheet.site.timeZone, place.last.at, hubNow())}`}
+            : `${readingText(place.last, unit)}, ${soonText(data.site.timeZone, place.last.at, serverNow())}`}
         </td>
         <td className="pr-3">
           <input
@@ -597,7 +597,7 @@ function Row({
   );
 }
 
-function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: Walk; unit: TempUnit }) {
+function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk; unit: TempUnit }) {
   const [text, setText] = useState('');
   const value = numberIn(text);
   const odd = value !== null && (toCelsius(value, unit) > 55 || toCelsius(value, unit) < -45);
@@ -619,7 +619,7 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: Walk; unit
         className="btn mb-6"
         disabled={value === null || odd}
         onClick={() => {
-          const { walk: w, out } = keepAir(walk, value!, unit, hubNow(), newId);
+          const { walk: w, out } = keepAir(walk, value!, unit, serverNow(), createId);
           handle.step(w, [out]);
         }}
       >

@@ -10,8 +10,8 @@ import { readingText } from '@/core/words/reading';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import type { SkipReason } from '@/core/words/skip';
 import { Field } from '@/ui/Field';
-import type { FieldHeap, FieldSheet } from '../sheet';
-import { numberIn, typed } from '../pad';
+import type { RoundHeap, OfflineRoundData } from '../offline-round-data';
+import { numberIn, appendKey } from '../pad';
 import {
   entriesOf,
   finishHeap,
@@ -26,8 +26,8 @@ import {
   takeBack,
   type HeapDraft,
   type Out,
-  type Walk,
-} from '../walk';
+  type RoundWalk,
+} from '../round-walk';
 import { Pad } from './Pad';
 import {
   changeText,
@@ -41,7 +41,7 @@ import {
 } from './parts';
 import { PhotoButton } from './PhotoButton';
 import { airNow, useReading } from './useReading';
-import { hubNow, newId, type WalkHandle } from './useWalk';
+import { serverNow, createId, type WalkHandle } from './useRoundWalk';
 
 const UNDO_MS = 10_000;
 const short = (label: string): string => label.split(' ')[0]!.slice(0, 4);
@@ -54,7 +54,7 @@ function Head({
   button,
   onButton,
 }: {
-  heap: FieldHeap;
+  heap: RoundHeap;
   line: string;
   button: string;
   onButton: () => void;
@@ -83,10 +83,10 @@ function Head({
 
 type Props = {
   readonly handle: WalkHandle;
-  readonly sheet: FieldSheet;
-  readonly walk: Walk;
+  readonly sheet: OfflineRoundData;
+  readonly walk: RoundWalk;
   /** The heap is done with: what the walk has become, and what the hub is to be told. */ readonly onDone: (
-    after: Walk,
+    after: RoundWalk,
     out: readonly Out[],
   ) => void;
 };
@@ -94,12 +94,12 @@ type Props = {
 /** One heap at a time: its places, then what it is like. */
 export function PhoneHeap({
   handle,
-  sheet,
+  sheet: data,
   walk,
   onDone,
   heap,
   next,
-}: Props & { readonly heap: FieldHeap; readonly next: FieldHeap | null }) {
+}: Props & { readonly heap: RoundHeap; readonly next: RoundHeap | null }) {
   const draft = walk.heaps[heap.id]!;
   const [feeling, setFeeling] = useState(nextPlace(heap, draft) === null);
   const back = (): void => setFeeling(false);
@@ -107,7 +107,7 @@ export function PhoneHeap({
     return (
       <FeelStep
         handle={handle}
-        sheet={sheet}
+        sheet={data}
         walk={walk}
         onDone={onDone}
         heap={heap}
@@ -119,7 +119,7 @@ export function PhoneHeap({
   return (
     <ReadStep
       handle={handle}
-      sheet={sheet}
+      sheet={data}
       walk={walk}
       onDone={onDone}
       heap={heap}
@@ -132,20 +132,20 @@ export function PhoneHeap({
 
 function ReadStep({
   handle,
-  sheet,
+  sheet: data,
   walk,
   onDone,
   heap,
   draft,
   next,
   onRead,
-}: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onRead: () => void }) {
+}: Props & { heap: RoundHeap; draft: HeapDraft; next: RoundHeap | null; onRead: () => void }) {
   const [at, setAt] = useState(() => nextPlace(heap, draft) ?? 0);
   const [asking, setAsking] = useState<'place' | 'stop' | 'heap' | 'list' | null>(null);
   const [again, setAgain] = useState<string | null>(null);
   const [undo, setUndo] = useState<{ place: string; label: string; at: number } | null>(null);
-  const instrument = sheet.instruments.find((i) => i.name === walk.probe) ?? null;
-  const unit: TempUnit = instrument?.unit ?? sheet.unit;
+  const instrument = data.instruments.find((i) => i.name === walk.probe) ?? null;
+  const unit: TempUnit = instrument?.unit ?? data.unit;
   const place = heap.places[at]!;
   const label = place.label ?? place.id;
   const go = (from: HeapDraft): void => {
@@ -158,14 +158,14 @@ function ReadStep({
   const reading = useReading({
     unit,
     instrument,
-    airC: airNow(sheet, walk.air),
+    airC: airNow(data, walk.air),
     heap,
     draft,
     placeIndex: at,
     onKeep: (r) => {
       const after = keepReading(walk, heap.id, place.id, r, again);
       handle.step(after);
-      const stamp = hubNow();
+      const stamp = serverNow();
       setUndo({ place: place.id, label: short(label), at: stamp });
       setTimeout(() => setUndo((u) => (u?.at === stamp ? null : u)), UNDO_MS);
       if (!r.faulty) go(after.heaps[heap.id]!);
@@ -216,7 +216,7 @@ function ReadStep({
         >
           {readSoFar(heap, draft).length} of {heap.places.length}
         </button>
-        {undo && hubNow() - undo.at < UNDO_MS && (
+        {undo && serverNow() - undo.at < UNDO_MS && (
           <button
             type="button"
             className="absolute left-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]"
@@ -243,7 +243,7 @@ function ReadStep({
             title={`Leave ${heap.name} out: why?`}
             onBack={() => setAsking(null)}
             onChoose={(reason) => {
-              const { walk: w, out } = leaveHeap(walk, heap, reason, hubNow(), newId);
+              const { walk: w, out } = leaveHeap(walk, heap, reason, serverNow(), createId);
               onDone(w, [out]);
             }}
           />
@@ -317,7 +317,7 @@ function ReadStep({
                 <span className="q">
                   {place.last === null
                     ? 'Not read yet'
-                    : `${readingText(place.last, unit)} last time, ${soonText(sheet.site.timeZone, place.last.at, hubNow())}`}
+                    : `${readingText(place.last, unit)} last time, ${soonText(data.site.timeZone, place.last.at, serverNow())}`}
                 </span>
               </p>
               {!reading.asking && !reading.fire && (
@@ -389,7 +389,7 @@ function ReadStep({
 }
 
 /** Of a row only the stretch in hand is drawn: its set of places. */
-function stretchOf(heap: FieldHeap, at: number): FieldHeap['places'] {
+function stretchOf(heap: RoundHeap, at: number): RoundHeap['places'] {
   const along = heap.places[at]!.alongM;
   return along === undefined
     ? heap.places.slice(0, 9)
@@ -438,7 +438,7 @@ const ordinal = (n: number): string =>
 
 /** What the round came to, in a sentence: what decides, and whether it is whole. */
 export function roundSentence(
-  heap: FieldHeap,
+  heap: RoundHeap,
   draft: HeapDraft,
   unit: TempUnit,
 ): { head: string; text: string } {
@@ -460,27 +460,27 @@ export function roundSentence(
 
 function FeelStep({
   handle,
-  sheet,
+  sheet: data,
   walk,
   onDone,
   heap,
   draft,
   next,
   onBack,
-}: Props & { heap: FieldHeap; draft: HeapDraft; next: FieldHeap | null; onBack: () => void }) {
+}: Props & { heap: RoundHeap; draft: HeapDraft; next: RoundHeap | null; onBack: () => void }) {
   const [noting, setNoting] = useState(draft.feel.words !== undefined);
   // A device that has no name yet is asked once, here, where both hands are free again.
   const [nameless] = useState(walk.by.trim() === '');
   const read = readSoFar(heap, draft);
   const coldest = read.length > 0 ? read.reduce((a, b) => (b.c < a.c ? b : a)).label : null;
-  const unit = read[0]?.kept.unit ?? sheet.unit;
+  const unit = read[0]?.kept.unit ?? data.unit;
   const hottest = read.reduce<number | null>((a, r) => (a === null || r.c > a ? r.c : a), null);
   const says = roundSentence(heap, draft, unit);
   const nothing = read.length === 0 && Object.keys(draft.feel).length === 0;
   /** Null: as each value was typed. */
   const [when, setWhen] = useState<string | null>(null);
   const done = (): void =>
-    onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? hubNow()));
+    onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? serverNow()));
   return (
     <div className="flex-1 flex flex-col">
       <Head
@@ -520,7 +520,7 @@ function FeelStep({
             className="btn !min-h-[56px] !px-1"
             aria-expanded={when !== null}
             onClick={() =>
-              setWhen(when === null ? localInput(sheet.site.timeZone, hubNow()) : null)
+              setWhen(when === null ? localInput(data.site.timeZone, serverNow()) : null)
             }
           >
             Read earlier
@@ -531,7 +531,7 @@ function FeelStep({
             label="When it was read"
             type="datetime-local"
             value={when}
-            max={localInput(sheet.site.timeZone, hubNow())}
+            max={localInput(data.site.timeZone, serverNow())}
             onChange={(e) => setWhen(e.target.value || null)}
             hint="The log shows both times; what comes in more than a day later is marked late"
           />
@@ -606,15 +606,15 @@ function FeelStep({
 /** The air, once for each walk: a heap that reads below it is asked about. */
 export function AirStep({
   handle,
-  sheet,
+  sheet: data,
   walk,
 }: {
   handle: WalkHandle;
-  sheet: FieldSheet;
-  walk: Walk;
+  sheet: OfflineRoundData;
+  walk: RoundWalk;
 }) {
   const [text, setText] = useState('');
-  const unit = sheet.instruments.find((i) => i.name === walk.probe)?.unit ?? sheet.unit;
+  const unit = data.instruments.find((i) => i.name === walk.probe)?.unit ?? data.unit;
   const value = numberIn(text);
   const odd = value !== null && (toCelsius(value, unit) > 55 || toCelsius(value, unit) < -45);
   return (
@@ -622,8 +622,8 @@ export function AirStep({
       <h1>Air in the shade</h1>
       <p className="q text-[15px]">
         Once for each round.{' '}
-        {sheet.air
-          ? `Last read ${figure(sheet.air.c, unit)} °${unit}, ${soonText(sheet.site.timeZone, sheet.air.at, hubNow())}.`
+        {data.air
+          ? `Last read ${figure(data.air.c, unit)} °${unit}, ${soonText(data.site.timeZone, data.air.at, serverNow())}.`
           : ''}
       </p>
       <output
@@ -641,7 +641,7 @@ export function AirStep({
           No air reads {value} °{unit}. Is it the other unit, or the heap?
         </p>
       )}
-      <Pad onKey={(k) => setText(typed(text, k))} sign />
+      <Pad onKey={(k) => setText(appendKey(text, k))} sign />
       <div className="grid grid-cols-[84px_1fr] gap-2 mt-auto">
         <button
           type="button"
@@ -655,7 +655,7 @@ export function AirStep({
           className="btn key !min-h-[74px] !text-[20px]"
           disabled={value === null || odd}
           onClick={() => {
-            const { walk: w, out } = keepAir(walk, value!, unit, hubNow(), newId);
+            const { walk: w, out } = keepAir(walk, value!, unit, serverNow(), createId);
             handle.step(w, [out]);
           }}
         >

@@ -3,7 +3,7 @@ import { enqueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
 import { sendWaiting } from '@/outbox/store';
 import { PhotoKey } from '@/ui/PhotoKey';
-import { newId } from './useWalk';
+import { createId } from './useRoundWalk';
 
 /** Takes a picture of the heap; it waits on the phone until there is a signal. */
 export function PhotoButton({
@@ -24,7 +24,7 @@ export function PhotoButton({
     await enqueue([
       {
         form: {
-          id: newId(),
+          id: createId(),
           batch: heap,
           kind: 'photo',
           at: null,

@@ -1,12 +1,12 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import type { FieldSheet } from '../sheet';
-import { nextHeap, openHeap, startWalk, unfinished, type Out, type Walk } from '../walk';
+import type { OfflineRoundData } from '../offline-round-data';
+import { nextHeap, openHeap, startWalk, unfinished, type Out, type RoundWalk } from '../round-walk';
 import { Desk } from './Desk';
 import { AirStep, PhoneHeap } from './PhoneWalk';
 import { Resume, Start } from './Start';
-import { hubNow, newId, useWalk, type AskEffects } from './useWalk';
+import { serverNow, createId, useRoundWalk, type AskEffects } from './useRoundWalk';
 
 const onPhone = (f: () => void): (() => void) => {
   const m = matchMedia('(max-width: 640px)');
@@ -26,11 +26,11 @@ export function RoundApp({
   initial,
   preview,
 }: {
-  initial: FieldSheet | null;
+  initial: OfflineRoundData | null;
   preview: AskEffects;
 }) {
   const router = useRouter();
-  const handle = useWalk(initial);
+  const handle = useRoundWalk(initial);
   const phone = useSyncExternalStore(
     onPhone,
     () => matchMedia('(max-width: 640px)').matches,
@@ -41,41 +41,41 @@ export function RoundApp({
     () => location.hash.slice(1),
     () => '',
   );
-  const { sheet, walk, step } = handle;
+  const { sheet: data, walk, step } = handle;
   const [chosen, setHeapId] = useState<string | null>(null);
-  const single = only !== '' && sheet?.heaps.some((h) => h.id === only) ? only : null;
+  const single = only !== '' && data?.heaps.some((h) => h.id === only) ? only : null;
   const heapId = single ?? chosen;
 
   const leaving = useRef(false);
 
   useEffect(() => {
     if (
-      !sheet ||
+      !data ||
       single === null ||
       leaving.current ||
       (walk?.order.includes(single) && walk.heaps[single]?.done === null)
     )
       return;
-    const heap = sheet.heaps.find((h) => h.id === single)!;
-    const probe = heap.probe ?? sheet.instruments.find((i) => i.out === undefined)?.name ?? null;
+    const heap = data.heaps.find((h) => h.id === single)!;
+    const probe = heap.probe ?? data.instruments.find((i) => i.out === undefined)?.name ?? null;
     // A walk that is under way takes the heap in; else it is read alone.
-    const base: Walk =
+    const base: RoundWalk =
       walk && !walk.single
         ? { ...walk, order: walk.order.includes(single) ? walk.order : [...walk.order, single] }
         : startWalk(
-            sheet,
-            hubNow(),
-            { order: [single], probe, by: sheet.by, single: true, ended: [] },
-            newId,
+            data,
+            serverNow(),
+            { order: [single], probe, by: data.by, single: true, ended: [] },
+            createId,
           );
     // Another heap that was begun alone goes in as far as it was read.
     void step(
-      openHeap(base, single, newId),
-      walk?.single && walk.order[0] !== single ? unfinished(walk, sheet, hubNow()) : [],
+      openHeap(base, single, createId),
+      walk?.single && walk.order[0] !== single ? unfinished(walk, data, serverNow()) : [],
     );
-  }, [sheet, single, walk, step]);
+  }, [data, single, walk, step]);
 
-  if (!sheet)
+  if (!data)
     return (
       <p className="p-5" role="status">
         {initial === null
@@ -83,15 +83,15 @@ export function RoundApp({
           : 'Looking for what is kept on this device…'}
       </p>
     );
-  if (sheet.heaps.length === 0)
+  if (data.heaps.length === 0)
     return <p className="p-5">No heap stands on this site yet. Open one first.</p>;
-  const go = (w: Walk, id: string | null, out: readonly Out[] = []): void => {
-    void step(id === null ? w : openHeap(w, id, newId), out);
+  const go = (w: RoundWalk, id: string | null, out: readonly Out[] = []): void => {
+    void step(id === null ? w : openHeap(w, id, createId), out);
     setHeapId(id);
   };
-  const done = (after: Walk, out: readonly Out[]): void => {
+  const done = (after: RoundWalk, out: readonly Out[]): void => {
     if (single === null) {
-      go(after, nextHeap(after, sheet), out);
+      go(after, nextHeap(after, data), out);
       return;
     }
     leaving.current = true;
@@ -104,13 +104,13 @@ export function RoundApp({
       </p>
     );
   // One heap that was opened alone and not begun stands in no way.
-  if (!walk || (walk.single && single === null && unfinished(walk, sheet, hubNow()).length === 0))
-    return <Start handle={handle} sheet={sheet} onStart={(w) => go(w, nextHeap(w, sheet))} />;
+  if (!walk || (walk.single && single === null && unfinished(walk, data, serverNow()).length === 0))
+    return <Start handle={handle} sheet={data} onStart={(w) => go(w, nextHeap(w, data))} />;
   if (!phone)
     return (
       <Desk
         handle={handle}
-        sheet={sheet}
+        sheet={data}
         walk={walk}
         heapId={heapId}
         preview={preview}
@@ -118,21 +118,21 @@ export function RoundApp({
         onDone={done}
       />
     );
-  if (!walk.airAsked) return <AirStep handle={handle} sheet={sheet} walk={walk} />;
-  const heap = sheet.heaps.find((h) => h.id === heapId);
+  if (!walk.airAsked) return <AirStep handle={handle} sheet={data} walk={walk} />;
+  const heap = data.heaps.find((h) => h.id === heapId);
   if (!heap || !walk.heaps[heap.id])
-    return <Resume handle={handle} sheet={sheet} walk={walk} onHeap={(id) => go(walk, id)} />;
+    return <Resume handle={handle} sheet={data} walk={walk} onHeap={(id) => go(walk, id)} />;
   const nextId = walk.order.find(
-    (id) => id !== heap.id && nextHeap({ ...walk, order: [id] }, sheet) !== null,
+    (id) => id !== heap.id && nextHeap({ ...walk, order: [id] }, data) !== null,
   );
   return (
     <PhoneHeap
       key={`${heap.id} ${walk.heaps[heap.id]!.ids.round}`}
       handle={handle}
-      sheet={sheet}
+      sheet={data}
       walk={walk}
       heap={heap}
-      next={sheet.heaps.find((h) => h.id === nextId) ?? null}
+      next={data.heaps.find((h) => h.id === nextId) ?? null}
       onDone={done}
     />
   );

@@ -10,17 +10,17 @@ import { enqueue } from '@/outbox/keep';
 import { sendWaiting } from '@/outbox/store';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
-import type { FieldHeap, FieldSheet } from '../sheet';
-import { isDone, nextHeap, startWalk, unfinished, type Walk } from '../walk';
-import { hubNow, newId, type WalkHandle } from './useWalk';
+import type { RoundHeap, OfflineRoundData } from '../offline-round-data';
+import { isDone, nextHeap, startWalk, unfinished, type RoundWalk } from '../round-walk';
+import { serverNow, createId, type WalkHandle } from './useRoundWalk';
 
-export const partOfDay = (sheet: FieldSheet): string => {
+export const partOfDay = (data: OfflineRoundData): string => {
   const hour = Number(
     new Intl.DateTimeFormat('en-GB', {
       hour: '2-digit',
       hourCycle: 'h23',
-      timeZone: sheet.site.timeZone,
-    }).format(hubNow()),
+      timeZone: data.site.timeZone,
+    }).format(serverNow()),
   );
   return hour < 12 ? 'Morning round' : hour < 17 ? 'Afternoon round' : 'Evening round';
 };
@@ -28,35 +28,35 @@ export const partOfDay = (sheet: FieldSheet): string => {
 /** Where a round starts: which heaps, in what order, with which thermometer. */
 export function Start({
   handle,
-  sheet,
+  sheet: data,
   onStart,
 }: {
   handle: WalkHandle;
-  sheet: FieldSheet;
-  onStart: (walk: Walk) => void;
+  sheet: OfflineRoundData;
+  onStart: (walk: RoundWalk) => void;
 }) {
-  const [all, setAll] = useState(sheet.heaps.every((h) => !h.due));
+  const [all, setAll] = useState(data.heaps.every((h) => !h.due));
   const [ordering, setOrdering] = useState(false);
   const [order, setOrder] = useState<readonly string[] | null>(null);
-  const [by, setBy] = useState(sheet.by);
-  const serving = sheet.instruments.filter((i) => i.out === undefined);
+  const [by, setBy] = useState(data.by);
+  const serving = data.instruments.filter((i) => i.out === undefined);
   const usual =
-    sheet.heaps.find((h) => h.probe !== null && serving.some((i) => i.name === h.probe))?.probe ??
+    data.heaps.find((h) => h.probe !== null && serving.some((i) => i.name === h.probe))?.probe ??
     serving[0]?.name ??
     null;
   const [probe, setProbe] = useState<string | null>(usual);
-  const heaps = (order ?? sheet.heaps.map((h) => h.id)).flatMap((id) => {
-    const h = sheet.heaps.find((x) => x.id === id);
+  const heaps = (order ?? data.heaps.map((h) => h.id)).flatMap((id) => {
+    const h = data.heaps.find((x) => x.id === id);
     return h ? [h] : [];
   });
   const chosen = ordering ? heaps : heaps.filter((h) => all || h.due);
   const notNow = heaps.filter((h) => !h.due);
-  const largest = Math.max(...sheet.heaps.map((h) => h.picture.volume), 1);
+  const largest = Math.max(...data.heaps.map((h) => h.picture.volume), 1);
   const begin = (): void =>
     onStart(
       startWalk(
-        sheet,
-        hubNow(),
+        data,
+        serverNow(),
         {
           order: chosen.map((h) => h.id),
           probe,
@@ -64,7 +64,7 @@ export function Start({
           single: false,
           ended: handle.ended,
         },
-        newId,
+        createId,
       ),
     );
   const move = (i: number, by: -1 | 1): void => {
@@ -76,7 +76,7 @@ export function Start({
     void enqueue([
       {
         form: {
-          id: newId(),
+          id: createId(),
           batch: null,
           kind: 'walk-order',
           at: null,
@@ -91,13 +91,13 @@ export function Start({
     if (ids.length === 0) setOrder(null);
     setOrdering(false);
   };
-  const joined = sheet.walk.openSince !== null && !handle.ended.includes(sheet.walk.id);
+  const joined = data.walk.openSince !== null && !handle.ended.includes(data.walk.id);
   return (
     <div className="flex-1 flex flex-col w-full lg:grid lg:grid-cols-[minmax(0,1fr)_minmax(320px,392px)]">
       <div className="min-w-0">
         <div className="px-4 sm:px-5 pt-4 flex flex-col gap-3">
           <div className="flex justify-between items-start gap-3">
-            <h1>{partOfDay(sheet)}</h1>
+            <h1>{partOfDay(data)}</h1>
             <Link href="/" className="btn !min-h-[48px] sm:hidden">
               Yard
             </Link>
@@ -105,14 +105,14 @@ export function Start({
           <p className="q text-[14.5px]">
             {ordering
               ? 'Set the order by hand; it stays for every phone until you change it.'
-              : sheet.manualOrder
+              : data.manualOrder
                 ? 'In the order that was set by hand. To go back to a cleaner heap, rinse the thermometer first.'
                 : ROUTE_WHY}
           </p>
           {joined && (
             <p className="marked font-semibold">
               A round is under way since{' '}
-              {soonText(sheet.site.timeZone, sheet.walk.openSince!, hubNow())}: yours joins it.
+              {soonText(data.site.timeZone, data.walk.openSince!, serverNow())}: yours joins it.
             </p>
           )}
           {!ordering && notNow.length > 0 && notNow.length < heaps.length && (
@@ -224,7 +224,7 @@ export function Start({
                   <Mark name="walk" />
                   Change the order
                 </button>
-                {sheet.manualOrder && (
+                {data.manualOrder && (
                   <button type="button" className="btn" onClick={() => keepOrder([])}>
                     Cleanest first again
                   </button>
@@ -256,7 +256,7 @@ export function Start({
             <span className="label" id="probe-label">
               Thermometer
             </span>
-            {sheet.instruments.length === 0 ? (
+            {data.instruments.length === 0 ? (
               <p className="hint">
                 None is registered, so none is noted and nothing is corrected.{' '}
                 <Link className="link" href="/instruments">
@@ -265,7 +265,7 @@ export function Start({
               </p>
             ) : (
               <div role="group" aria-labelledby="probe-label" className="grid grid-cols-2 gap-2">
-                {sheet.instruments.map((i) => (
+                {data.instruments.map((i) => (
                   <button
                     key={i.name}
                     type="button"
@@ -335,23 +335,23 @@ export function Start({
 /** A walk that was begun: go on, or end it. */
 export function Resume({
   handle,
-  sheet,
+  sheet: data,
   walk,
   onHeap,
 }: {
   handle: WalkHandle;
-  sheet: FieldSheet;
-  walk: Walk;
+  sheet: OfflineRoundData;
+  walk: RoundWalk;
   onHeap: (id: string) => void;
 }) {
-  const next = nextHeap(walk, sheet);
+  const next = nextHeap(walk, data);
   const heaps = walk.order.flatMap((id) => {
-    const h = sheet.heaps.find((x) => x.id === id);
+    const h = data.heaps.find((x) => x.id === id);
     return h ? [h] : [];
   });
-  const done = heaps.filter((h) => isDone(walk, sheet, h.id)).length;
+  const done = heaps.filter((h) => isDone(walk, data, h.id)).length;
   const name = next ? heaps.find((h) => h.id === next)?.name : null;
-  const end = (): void => void handle.step(null, unfinished(walk, sheet, hubNow()));
+  const end = (): void => void handle.step(null, unfinished(walk, data, serverNow()));
   return (
     <div className="flex-1 flex flex-col max-w-[760px] w-full">
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-2">
@@ -362,22 +362,22 @@ export function Resume({
           </Link>
         </div>
         <p className="text-[15px] q">
-          Begun {soonText(sheet.site.timeZone, walk.startedAt, hubNow())}; {done} of {heaps.length}{' '}
-          {heaps.length === 1 ? 'heap' : 'heaps'} done.
+          Begun {soonText(data.site.timeZone, walk.startedAt, serverNow())}; {done} of{' '}
+          {heaps.length} {heaps.length === 1 ? 'heap' : 'heaps'} done.
         </p>
       </div>
       <ol className="px-4 sm:px-5 mt-2" data-testid="route">
         {heaps.map((h, i) => (
           <li key={h.id} className="flex items-center gap-3 border-b border-rule min-h-[60px] py-1">
             <span className="disp font-bold text-[16px] w-7 text-right">
-              {isDone(walk, sheet, h.id) ? <Mark name="check" size={20} /> : i + 1}
+              {isDone(walk, data, h.id) ? <Mark name="check" size={20} /> : i + 1}
             </span>
             <span className="flex-1 min-w-0 leading-[1.25]">
               <b className="disp text-[16px]">{h.name}</b>{' '}
-              <span className="q text-[14px] block">{stopText(walk, sheet, h)}</span>
+              <span className="q text-[14px] block">{stopText(walk, data, h)}</span>
             </span>
             <button type="button" className="btn !min-h-[52px]" onClick={() => onHeap(h.id)}>
-              {isDone(walk, sheet, h.id) ? 'Again' : 'Read'}
+              {isDone(walk, data, h.id) ? 'Again' : 'Read'}
             </button>
           </li>
         ))}
@@ -411,13 +411,13 @@ export function Resume({
 }
 
 /** How a heap stands in the walk, for lists. */
-export function stopText(walk: Walk, sheet: FieldSheet, h: FieldHeap): string {
+export function stopText(walk: RoundWalk, data: OfflineRoundData, h: RoundHeap): string {
   const draft = walk.heaps[h.id];
   if (draft?.done === 'left') return 'left out';
   if (draft?.done === 'read') return `read by you`;
   const read = Object.keys(draft?.kept ?? {}).length;
   if (read > 0) return `${read} of ${h.places.length} places`;
   if (h.walk && h.walk.id === walk.id)
-    return `${h.walk.done === 'read' ? 'read' : 'left out'} ${soonText(sheet.site.timeZone, h.walk.at, hubNow())} by ${h.walk.by}`;
+    return `${h.walk.done === 'read' ? 'read' : 'left out'} ${soonText(data.site.timeZone, h.walk.at, serverNow())} by ${h.walk.by}`;
   return [h.place, h.reason].filter(Boolean).join(' · ');
 }

@@ -10,7 +10,7 @@ import { celsiusToFahrenheit, toCelsius, type TempUnit } from '@/core/quantity/u
 import { tempFigure } from '@/core/quantity/format';
 import type { ReadingMark } from '@/core/log/shapes';
 import { Hand } from '@/charts/Hand';
-import type { Feel } from '../walk';
+import type { Feel } from '../round-walk';
 import { stopwatch, type ReadingHandle } from './useReading';
 
 /** `57.2 °C` in a unit, and the other unit beside it. */

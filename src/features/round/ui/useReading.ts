@@ -9,10 +9,10 @@ import {
 } from '@/core/advice/doubt';
 import type { ReadingMark } from '@/core/log/shapes';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
-import { numberIn, typed, type Key } from '../pad';
-import type { FieldHeap, FieldInstrument, FieldSheet } from '../sheet';
-import { readSoFar, type HeapDraft, type Kept } from '../walk';
-import { hubNow } from './useWalk';
+import { numberIn, appendKey, type Key } from '../pad';
+import type { RoundHeap, RoundInstrument, OfflineRoundData } from '../offline-round-data';
+import { readSoFar, type HeapDraft, type KeptReading } from '../round-walk';
+import { serverNow } from './useRoundWalk';
 
 /** Time that no clock's being set can move, ms. */
 export const stopwatch = (): number => performance.now();
@@ -32,7 +32,9 @@ type Draft = {
   readonly unit: TempUnit;
   readonly fire: boolean;
 };
-export type ReadingToKeep = Omit<Kept, 'id' | 'out' | 'probe'> & { readonly faulty?: boolean };
+export type ReadingToKeep = Omit<KeptReading, 'id' | 'out' | 'probe'> & {
+  readonly faulty?: boolean;
+};
 
 /** What is half typed stays on the device too: a phone that goes dark at the third digit loses none. */
 const halfTyped = {
@@ -46,10 +48,10 @@ const halfTyped = {
   drop: (key: string): void => localStorage.removeItem(`zh_typed ${key}`),
 };
 
-const keyOf = (heap: FieldHeap, draft: HeapDraft | undefined, place: string): string =>
+const keyOf = (heap: RoundHeap, draft: HeapDraft | undefined, place: string): string =>
   `${draft?.ids.round ?? heap.id}/${place}`;
 /** Texts that were left half typed at a heap's places. */
-export const leftTyped = (heap: FieldHeap, draft: HeapDraft | undefined): Record<string, string> =>
+export const leftTyped = (heap: RoundHeap, draft: HeapDraft | undefined): Record<string, string> =>
   Object.fromEntries(
     heap.places.map((p) => [p.id, halfTyped.of(keyOf(heap, draft, p.id))?.text ?? '']),
   );
@@ -57,13 +59,13 @@ export const leftTyped = (heap: FieldHeap, draft: HeapDraft | undefined): Record
 /** Air that was read so long ago says nothing of the air now. */
 const AIR_HOLDS_MS = 6 * 3_600_000;
 export const airNow = (
-  sheet: FieldSheet,
+  data: OfflineRoundData,
   walkAir: { value: number; unit: TempUnit } | null,
 ): number | null =>
   walkAir
     ? toCelsius(walkAir.value, walkAir.unit)
-    : sheet.air && hubNow() - sheet.air.at < AIR_HOLDS_MS
-      ? sheet.air.c
+    : data.air && serverNow() - data.air.at < AIR_HOLDS_MS
+      ? data.air.c
       : null;
 
 /** One place's reading from the first key to the moment it is kept: marks, ranges, and the questions that an odd value raises. */
@@ -77,9 +79,9 @@ export function useReading({
   onKeep,
 }: {
   unit: TempUnit;
-  instrument: FieldInstrument | null;
+  instrument: RoundInstrument | null;
   airC: number | null;
-  heap: FieldHeap;
+  heap: RoundHeap;
   draft: HeapDraft | undefined;
   placeIndex: number;
   onKeep: (reading: ReadingToKeep) => void;
@@ -126,7 +128,7 @@ export function useReading({
     onKeep({
       value: least,
       unit: state.unit,
-      at: hubNow(),
+      at: serverNow(),
       settledS: Math.round((stopwatch() - since) / 1000),
       marks: state.marks,
       doubts: state.answers,
@@ -156,7 +158,7 @@ export function useReading({
     since,
     place,
     press: (k: Key): void =>
-      set({ text: typed(d.text, k), asking: null, answers: [], first: null, unit }),
+      set({ text: appendKey(d.text, k), asking: null, answers: [], first: null, unit }),
     type: (text: string): void => set({ text, asking: null, answers: [], first: null, unit }),
     mark: (m: ReadingMark): void => set({ marks: d.marks.includes(m) ? [] : [m] }),
     range: (): void => {

@@ -1,6 +1,6 @@
 'use server';
-import { account } from '@/core/evidence/verdict';
-import { reckon } from '@/core/digest/reckon';
+import { assessRule } from '@/core/evidence/verdict';
+import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch } from '@/core/log/fold';
 import type { Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
@@ -34,13 +34,13 @@ export async function previewRule(draft: RuleDraft): Promise<RulePreview> {
   for (const id of await logRepo(theDb()).batchIds(site.id)) {
     const state = foldBatch(await logRepo(theDb()).ofBatch(id));
     if (!parsed.rule.methods.includes(state.opened.method)) continue;
-    const reckoning = reckon(state, site, siteState, at);
-    if (!reckoning) continue;
+    const assessment = assessBatch(state, site, siteState, at);
+    if (!assessment) continue;
     batches.push({
       code: state.opened.code,
       name: state.opened.name ?? state.opened.code,
       ...standingCell(
-        { account: account(reckoning.prepared, parsed.rule) },
+        { assessment: assessRule(assessment.prepared, parsed.rule) },
         { timeZone: site.timeZone, unit, now: at },
       ),
     });

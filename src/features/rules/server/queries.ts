@@ -1,11 +1,11 @@
 import { shortScheduleTexts } from '@/core/advice/schedule';
-import { reckon, reckonUnder } from '@/core/digest/reckon';
+import { assessBatch, assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { resolvePolicy } from '@/core/evidence/policy';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { foldBatch, foldSite, type SiteState, type Terms } from '@/core/log/fold';
 import { whenText } from '@/core/quantity/format';
 import { findRule, RULE_LIBRARY, LIBRARY_EDITION } from '@/core/rules/library';
-import { fits, keepingOf } from '@/core/rules/propose';
+import { fitsBatch, keepingOf } from '@/core/rules/propose';
 import type { Locale } from '@/core/words/note';
 import { policyText } from '@/core/words/policy';
 import { theDb } from '@/db/context';
@@ -41,15 +41,13 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
     chosen: terms ? [...terms.rules] : null,
     policy: resolvePolicy(terms?.policy as Parameters<typeof resolvePolicy>[0]),
     version: terms?.version ?? null,
-    versions: [...state.terms]
-      .reverse()
-      .map((t) => ({
-        version: t.version,
-        when: whenText(timeZone, t.since, now),
-        by: t.by,
-        policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), unit),
-        rules: t.rules.length,
-      })),
+    versions: [...state.terms].reverse().map((t) => ({
+      version: t.version,
+      when: whenText(timeZone, t.since, now),
+      by: t.by,
+      policy: policyText(resolvePolicy(t.policy as Parameters<typeof resolvePolicy>[0]), unit),
+      rules: t.rules.length,
+    })),
   };
 }
 
@@ -78,7 +76,9 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
         }
       : null;
   const columns = [...state.terms, ...(ahead ? [ahead] : [])];
-  const reckonings = columns.map((terms) => reckonUnder(state, terms, site, siteState, locale.now));
+  const reckonings = columns.map((terms) =>
+    assessUnderTerms(state, terms, site, siteState, locale.now),
+  );
   const ids = [...new Set(columns.flatMap((t) => t.rules))];
   const ruleOf = (ruleId: string) =>
     findRule(
@@ -89,8 +89,8 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
       ]),
     );
   const kept = new Set(
-    reckon(state, site, siteState, locale.now)
-      ?.accounts.filter((a) => a.present !== undefined)
+    assessBatch(state, site, siteState, locale.now)
+      ?.rules.filter((a) => a.present !== undefined)
       .map((a) => `${a.terms.version} ${a.rule.id}`),
   );
   const keeping = keepingOf(state.opened.method, state.template);
@@ -114,14 +114,14 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
       title: ruleOf(ruleId)?.title ?? ruleId,
       cells: columns.map((t, i) => {
         if (!t.rules.includes(ruleId)) return null;
-        const ruling = reckonings[i]?.accounts.find((a) => a.rule.id === ruleId);
-        return ruling
-          ? { ...standingCell(ruling, locale), kept: kept.has(`${t.version} ${ruleId}`) }
+        const assessed = reckonings[i]?.rules.find((a) => a.rule.id === ruleId);
+        return assessed
+          ? { ...standingCell(assessed, locale), kept: kept.has(`${t.version} ${ruleId}`) }
           : NO_CLOCK;
       }),
     })),
     offered: [...RULE_LIBRARY, ...ownRulesOf(own)]
-      .filter((r) => fits(r, keeping) || inForce.rules.includes(r.id))
+      .filter((r) => fitsBatch(r, keeping) || inForce.rules.includes(r.id))
       .map((r) => ruleView(r, locale.unit)),
     rules: inForce.rules,
     short: state.template

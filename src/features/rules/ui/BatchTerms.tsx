@@ -8,10 +8,10 @@ import { Field, Problems } from '@/ui/Field';
 import { LeadSelect, withLead } from '@/ui/LeadSelect';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleView, StandingCell } from '../view';
-import { draftOf, policyOf } from '../policy-draft';
+import { createPolicyDraft, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
 import { RuleList } from './RuleList';
-import { useKeep, type Keep } from './useKeep';
+import { useSubmitTerms, type Keep } from './useSubmitTerms';
 
 export type BatchTermsProps = {
   readonly id: string;
@@ -49,10 +49,10 @@ export const BatchTerms = (p: BatchTermsProps) => (
 
 function Terms(p: BatchTermsProps) {
   const [rules, setRules] = useTyped<readonly string[]>('rules', p.rules);
-  const [draft, setDraft] = useTyped('policy', draftOf(p.policy));
+  const [draft, setDraft] = useTyped('policy', createPolicyDraft(p.policy));
   const [fromSite, setFromSite] = useState(false);
   const [done, setDone] = useState(false);
-  const keeper = useKeep(p.keep, p.by);
+  const keeper = useSubmitTerms(p.keep, p.by);
   const policy = policyOf(draft);
   const save = (): void => {
     if (policy)
@@ -163,7 +163,7 @@ function Terms(p: BatchTermsProps) {
               type="button"
               className="btn self-start"
               onClick={() => {
-                setDraft(draftOf(p.sitePolicy!));
+                setDraft(createPolicyDraft(p.sitePolicy!));
                 setFromSite(true);
                 setDone(false);
               }}

@@ -10,7 +10,7 @@ import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { ruleIdFor, type RuleDraft } from '../input';
 import { previewRule, type RulePreview } from '../server/actions';
 import type { RuleView } from '../view';
-import { useKeep, type Keep } from './useKeep';
+import { useSubmitTerms, type Keep } from './useSubmitTerms';
 
 type Unit = 'C' | 'F';
 type Kind = 'hold' | 'staged' | 'within' | 'meanAbove';
@@ -344,7 +344,7 @@ function Editor({
   const [d, setD] = useTyped('rule', start);
   const rule = ruleOf(d, unit, taken);
   const past = usePast(rule);
-  const keeper = useKeep(keep, by);
+  const keeper = useSubmitTerms(keep, by);
   const missing =
     d.methods.length === 0
       ? 'Choose for which heaps it holds.'

@@ -8,11 +8,11 @@ import { LeadSelect, withLead } from '@/ui/LeadSelect';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleDraft } from '../input';
 import type { RuleView } from '../view';
-import { draftOf, policyOf } from '../policy-draft';
+import { createPolicyDraft, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
 import { RuleForm } from './RuleForm';
 import { RuleList } from './RuleList';
-import { useKeep, type Keep } from './useKeep';
+import { useSubmitTerms, type Keep } from './useSubmitTerms';
 
 export type SiteRulesProps = {
   readonly edition: number;
@@ -43,9 +43,9 @@ export const SiteRules = (p: SiteRulesProps) => (
 function Terms(p: SiteRulesProps) {
   const all = [...p.own.map((o) => o.view), ...p.library];
   const [rules, setRules] = useTyped<readonly string[]>('rules', p.chosen ?? []);
-  const [draft, setDraft] = useTyped('policy', draftOf(p.policy));
+  const [draft, setDraft] = useTyped('policy', createPolicyDraft(p.policy));
   const [done, setDone] = useState(false);
-  const keeper = useKeep(p.keep, p.by);
+  const keeper = useSubmitTerms(p.keep, p.by);
   const policy = policyOf(draft);
   const next = (p.version ?? 0) + 1;
   const save = (): void => {

@@ -1,4 +1,4 @@
-import type { Digest } from '@/core/digest/digest';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { loadsDue, type LoadDue } from '@/core/mix/stock';
 import type { StoreState } from '@/core/mix/store';
 import type { Locale } from '@/core/words/note';
@@ -15,7 +15,7 @@ export const storeDue = async (site: string, now: number): Promise<LoadDue[]> =>
 export async function loadOf(
   id: string,
   site: string,
-  board: readonly Digest[],
+  board: readonly BatchSnapshot[],
   locale: Locale,
 ): Promise<LoadPage | null> {
   const store = await storeOf(site);

@@ -4,17 +4,17 @@ import {
   ANSWERS,
   RISKS,
   type AcceptLine,
-  type Answer,
+  type AcceptanceAnswer,
   type OwnMeasure,
   type Risk,
 } from '@/core/log/store-shapes';
 import { ANSWER_WORDS, RISK_WORDS } from '@/core/mix/words';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import { StoreNav } from './StoreNav';
 
 type Kept = NonNullable<AcceptLine['kept']>;
@@ -142,7 +142,7 @@ function Change({
   onKept: (lines: readonly AcceptLine[]) => void;
   onBack: () => void;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [lines, setLines] = useTyped<readonly AcceptLine[]>('lines', first);
   const set = (i: number, l: AcceptLine): void => setLines(lines.map((x, k) => (k === i ? l : x)));
   const what = (l: AcceptLine): string =>
@@ -203,7 +203,7 @@ function Change({
               className="field"
               aria-label={`Line ${i + 1}, answer`}
               value={l.answer}
-              onChange={(e) => set(i, { ...l, answer: e.target.value as Answer })}
+              onChange={(e) => set(i, { ...l, answer: e.target.value as AcceptanceAnswer })}
             >
               {ANSWERS.map((a) => (
                 <option key={a} value={a}>
@@ -280,7 +280,7 @@ function Change({
           onSave={() =>
             keep(
               () =>
-                keepAnswered(
+                submitOrQueue(
                   { id, batch: null, kind: 'acceptance', at: null, by, data: { lines } },
                   'what the site takes',
                 ),
@@ -300,7 +300,7 @@ function Measures({
   measures: readonly OwnMeasure[];
   by: string;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [list, setList] = useTyped(
     'list',
     first.map((m) => ({ ...m, litres: String(m.litres) })),
@@ -319,7 +319,7 @@ function Measures({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,

@@ -7,7 +7,7 @@ import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/mea
 import { STATE_WORDS } from '@/core/mix/words';
 import { LOAD_STATES, type LoadState } from '@/core/log/store-shapes';
 import { keysOf, SQUEEZE_WORDS, type Squeeze } from '@/core/words/feel';
-import { enqueue, keepAnswered } from '@/outbox/keep';
+import { enqueue, submitOrQueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
 import { sendWaiting } from '@/outbox/store';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
@@ -18,7 +18,7 @@ import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
 import { PhotoKey } from '@/ui/PhotoKey';
 import { Sheet } from '@/ui/Sheet';
-import { useKept, type Kept } from '@/ui/useKept';
+import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { LoadPage } from '../view';
 
 type Act =
@@ -35,11 +35,11 @@ type Act =
 type FormOf = { load: LoadPage; by: string; unit: 'C' | 'F'; onDone: () => void };
 
 function useChange(load: LoadPage, device: string, onDone: () => void) {
-  const kept = useKept(device);
+  const kept = useSubmit(device);
   const save = (data: object): void =>
     kept.keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id: kept.id,
             batch: null,
@@ -60,7 +60,7 @@ const Foot = ({
   missing,
   onKeep,
 }: {
-  kept: ReturnType<typeof useKept>;
+  kept: ReturnType<typeof useSubmit>;
   label: string;
   missing: string | null;
   onKeep: () => void;
@@ -84,7 +84,7 @@ const Foot = ({
 );
 
 function HeatForm({ load, by, unit, onDone }: FormOf) {
-  const kept = useKept(by);
+  const kept = useSubmit(by);
   const [value, setValue] = useTyped('value', '');
   const [words, setWords] = useTyped('words', '');
   const c = typed(value, -60);
@@ -117,7 +117,7 @@ function HeatForm({ load, by, unit, onDone }: FormOf) {
         onKeep={() =>
           kept.keep(
             () =>
-              keepAnswered(
+              submitOrQueue(
                 {
                   id: kept.id,
                   batch: null,
@@ -499,14 +499,14 @@ function GoneForm({ load, by, onDone }: FormOf) {
 }
 
 function PhotoForm({ load, by, onDone }: FormOf) {
-  const kept = useKept(by);
+  const kept = useSubmit(by);
   const [photo, setPhoto] = useState<Blob | null>(null);
   const take = async (file: File): Promise<string> => {
     const { blob } = await readyPhoto(file);
     setPhoto(blob);
     return `Taken (${Math.round(blob.size / 1000)} kB). Keep it, or take another in its place.`;
   };
-  const send = async (): Promise<Kept> => {
+  const send = async (): Promise<SubmitResult> => {
     await enqueue([
       {
         form: {
@@ -539,7 +539,7 @@ function PhotoForm({ load, by, onDone }: FormOf) {
 /** It never came, or was logged twice: struck with a reason, and left readable in the log. */
 function StrikeForm({ load, by }: FormOf) {
   const router = useRouter();
-  const kept = useKept(by);
+  const kept = useSubmit(by);
   const [reason, setReason] = useTyped('reason', '');
   return (
     <>
@@ -563,7 +563,7 @@ function StrikeForm({ load, by }: FormOf) {
         onKeep={() =>
           kept.keep(
             () =>
-              keepAnswered(
+              submitOrQueue(
                 {
                   id: kept.id,
                   batch: null,

@@ -16,12 +16,12 @@ import {
 import { findMaterials } from '@/core/mix/find';
 import { PARTICLE_WORDS, RISK_WORDS, ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { asSentence } from '@/core/words/problem';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/ui/number';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import { StoreNav } from './StoreNav';
 
 const FIGURES: Readonly<Record<FigureName, { readonly name: string; readonly unit: string }>> = {
@@ -218,7 +218,7 @@ function Edit({
   today: { readonly local: string; readonly ms: number };
   onDone: () => void;
 }) {
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [name, setName] = useTyped('name', from?.name ?? '');
   const [role, setRole] = useTyped<Role>('role', from?.role ?? 'green');
   const [particle, setParticle] = useTyped<Particle>('particle', from?.particle ?? 'medium');
@@ -302,7 +302,7 @@ function Edit({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           { id, batch: null, kind: 'material', at: null, by, data: { material } },
           `material: ${name.trim()}`,
         ),

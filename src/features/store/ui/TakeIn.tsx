@@ -8,7 +8,7 @@ import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/words';
 import { LOAD_STATES, type LoadState, type OwnMeasure } from '@/core/log/store-shapes';
 import { keysOf } from '@/core/words/feel';
-import { keepAnswered } from '@/outbox/keep';
+import { submitOrQueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
@@ -16,7 +16,7 @@ import { Field, Problems } from '@/ui/Field';
 import { typed } from '@/ui/number';
 import { SaveButton } from '@/ui/SaveButton';
 import { PhotoKey } from '@/ui/PhotoKey';
-import { useKept } from '@/ui/useKept';
+import { useSubmit } from '@/ui/useSubmit';
 import type { MaterialOption } from '../view';
 
 const DAY_MS = 86_400_000;
@@ -41,7 +41,7 @@ export function TakeIn({
   nowMs: number;
 }) {
   const router = useRouter();
-  const { id, by, setBy, problems, busy, keep } = useKept(device);
+  const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [find, setFind] = useTyped('find', '');
   const [materialId, setMaterial] = useTyped('materialId', '');
   const [what, setWhat] = useTyped('what', '');
@@ -114,7 +114,7 @@ export function TakeIn({
   const save = (): void =>
     keep(
       () =>
-        keepAnswered(
+        submitOrQueue(
           {
             id,
             batch: null,

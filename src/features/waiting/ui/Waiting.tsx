@@ -6,8 +6,8 @@ import { whenText } from '@/core/quantity/format';
 import { tempText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { asSentence } from '@/core/words/problem';
-import type { Item } from '@/outbox/item';
-import { box, putMended, sendWaiting } from '@/outbox/store';
+import type { OutboxItem } from '@/outbox/item';
+import { outboxStore, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { SaveButton } from '@/ui/SaveButton';
@@ -18,7 +18,7 @@ type Reading = {
   readonly unit: TempUnit;
   readonly at?: string;
 };
-const readingsOf = (item: Item): readonly Reading[] =>
+const readingsOf = (item: OutboxItem): readonly Reading[] =>
   Array.isArray(item.form.data.readings) ? (item.form.data.readings as Reading[]) : [];
 const POINT = /^data\.readings\[(\d+)\]\.point$/;
 
@@ -73,7 +73,7 @@ export function Waiting({
   );
 }
 
-function Line({ item, timeZone }: { item: Item; timeZone: string }) {
+function Line({ item, timeZone }: { item: OutboxItem; timeZone: string }) {
   const at = item.form.at === null ? null : parseInstant(item.form.at);
   const readings = readingsOf(item);
   return (
@@ -99,7 +99,7 @@ function Refused({
   timeZone,
   places,
 }: {
-  item: Item;
+  item: OutboxItem;
   timeZone: string;
   places: readonly { id: string; label: string }[];
 }) {
@@ -115,10 +115,10 @@ function Refused({
       return m ? [Number(m[1])] : [];
     }),
   ];
-  const again = (form: Item['form']): void => {
+  const again = (form: OutboxItem['form']): void => {
     void putMended(item, form).then(() => sendWaiting());
   };
-  const mended = (): Item['form'] => {
+  const mended = (): OutboxItem['form'] => {
     const id = taken ? v7() : item.form.id;
     const readings = readingsOf(item).map((r, i) => ({
       ...r,
@@ -194,7 +194,7 @@ function Refused({
         />
         {sure ? (
           <>
-            <button type="button" className="btn" onClick={() => void box.remove(item.id)}>
+            <button type="button" className="btn" onClick={() => void outboxStore.remove(item.id)}>
               Yes, let it go for good
             </button>
             <button type="button" className="btn" onClick={() => setSure(false)}>

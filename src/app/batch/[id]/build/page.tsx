@@ -3,19 +3,19 @@ import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { buildingOf } from '@/features/build/server/queries';
 import { Build } from '@/features/build/ui/Build';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Building' };
 
 export default async function BuildPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const view = await buildingOf(id, s.site.id, s.board, s.locale);
   if (!view) notFound();
   return (
-    <FrameFor s={s} place="Yard" active={id}>
+    <PageShell s={s} place="Yard" active={id}>
       <Build view={view} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -3,14 +3,14 @@ import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { placesScreen } from '@/features/entry/server/queries';
 import { Places } from '@/features/entry/ui/Places';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Places of a round' };
 
 export default async function PlacesPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const p = await placesScreen(id, s.site, s.board);
   if (!p) notFound();
   const heap = {
@@ -21,8 +21,8 @@ export default async function PlacesPage({ params }: { params: Promise<{ id: str
     unit: s.unit,
   };
   return (
-    <FrameFor s={s} place="Yard" active={id}>
+    <PageShell s={s} place="Yard" active={id}>
       <Places key={JSON.stringify(p)} heap={heap} screen={p.screen} placed={p.placed} />
-    </FrameFor>
+    </PageShell>
   );
 }

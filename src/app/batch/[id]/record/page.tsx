@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { recordScreen } from '@/features/record/server/records';
 import { RecordScreen } from '@/features/record/ui/RecordScreen';
 
@@ -9,12 +9,12 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Heat-treatment record' };
 
 export default async function RecordPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const record = await recordScreen(s.site, id, s.now, s.unit);
   if (!record) notFound();
   return (
-    <FrameFor s={s} place="Records" active={id}>
+    <PageShell s={s} place="Records" active={id}>
       <RecordScreen record={record} id={id} paper={s.unit === 'F' ? 'letter' : 'a4'} />
-    </FrameFor>
+    </PageShell>
   );
 }

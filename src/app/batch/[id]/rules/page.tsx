@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { logEntry } from '@/features/entry/server/actions';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 import { batchTermsScreen } from '@/features/rules/server/queries';
 import { BatchTerms } from '@/features/rules/ui/BatchTerms';
 
@@ -10,11 +10,11 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Rules of a heap' };
 
 export default async function BatchTermsPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const screen = await batchTermsScreen(id, s.site, s.locale);
   if (!screen) notFound();
   return (
-    <FrameFor s={s} place="Yard" active={id}>
+    <PageShell s={s} place="Yard" active={id}>
       <BatchTerms
         key={screen.columns.length}
         {...screen}
@@ -23,6 +23,6 @@ export default async function BatchTermsPage({ params }: { params: Promise<{ id:
         unit={s.unit}
         keep={logEntry}
       />
-    </FrameFor>
+    </PageShell>
   );
 }

@@ -3,19 +3,19 @@ import { notFound } from 'next/navigation';
 import { dayText } from '@/core/quantity/format';
 import { buildingOf } from '@/features/build/server/queries';
 import { BuildSheet } from '@/features/build/ui/BuildSheet';
-import { FrameFor } from '@/features/frame/server/FrameFor';
-import { setting } from '@/features/frame/server/queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Sheet to build by' };
 
 export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await setting()];
+  const [{ id }, s] = [await params, await loadPageContext()];
   const view = await buildingOf(id, s.site.id, s.board, s.locale);
   if (!view) notFound();
   return (
-    <FrameFor s={s} place="Yard" active={id}>
+    <PageShell s={s} place="Yard" active={id}>
       <BuildSheet view={view} site={s.site.name} day={dayText(s.site.timeZone, s.now)} />
-    </FrameFor>
+    </PageShell>
   );
 }

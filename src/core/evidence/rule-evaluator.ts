@@ -1,0 +1,75 @@
+import type { SegmentContext } from './segment-context';
+import { createHoldEvaluator } from './hold';
+import { createMeanAboveEvaluator } from './mean-above';
+import type { Requirement } from './rule';
+import { createStagedEvaluator } from './staged';
+import { shareOf, type RuleProgress, type Status, type RuleEvaluator } from './rule-progress';
+import { createWithinEvaluator } from './within';
+
+/** Of the two, the order in which alternatives of equal share are told. */
+const RANK: Record<Status, number> = {
+  proven: 4,
+  running: 3,
+  recovering: 2,
+  waiting: 1,
+  broken: 0,
+};
+
+/** The first of those that no other one beats. */
+const firstBest = (
+  all: readonly RuleProgress[],
+  beats: (a: RuleProgress, b: RuleProgress) => boolean,
+): RuleProgress => all.reduce((best, s) => (beats(s, best) ? s : best));
+
+/** Met first, else furthest along. */
+function ofAny(all: readonly RuleProgress[]): RuleProgress {
+  const met = all.filter((s) => s.provenAt !== null);
+  if (met.length > 0) return firstBest(met, (a, b) => a.provenAt! < b.provenAt!);
+  return firstBest(
+    all,
+    (a, b) =>
+      shareOf(a) > shareOf(b) || (shareOf(a) === shareOf(b) && RANK[a.status] > RANK[b.status]),
+  );
+}
+
+/** Furthest from done among those not met, else met last. */
+function ofAll(all: readonly RuleProgress[]): RuleProgress {
+  const open = all.filter((s) => s.provenAt === null);
+  return open.length > 0
+    ? firstBest(open, (a, b) => shareOf(a) < shareOf(b))
+    : firstBest(all, (a, b) => a.provenAt! > b.provenAt!);
+}
+
+/** Reckons any requirement on a segment (contract, section 9). */
+export function createRuleEvaluator(
+  requirement: Requirement,
+  context: SegmentContext,
+): RuleEvaluator {
+  switch (requirement.kind) {
+    case 'hold':
+      return createHoldEvaluator(requirement, context);
+    case 'staged':
+      return createStagedEvaluator(requirement, context);
+    case 'within':
+      return createWithinEvaluator(requirement, context);
+    case 'meanAbove':
+      return createMeanAboveEvaluator(requirement, context);
+    case 'anyOf':
+    case 'allOf': {
+      const parts = requirement.of.map((part) => createRuleEvaluator(part, context));
+      const choose = requirement.kind === 'anyOf' ? ofAny : ofAll;
+      return { progress: (at) => choose(parts.map((part) => part.progress(at))) };
+    }
+  }
+}
+
+/** Whether the second of two standings, of the same requirement, says less of the heap than the first. */
+export function isWorse(than: RuleProgress, other: RuleProgress): boolean {
+  if (than.provenAt !== null) return other.provenAt === null || other.provenAt > than.provenAt;
+  return (
+    other.provenAt === null &&
+    (shareOf(other) < shareOf(than) ||
+      other.turningsCounted < than.turningsCounted ||
+      RANK[other.status] < RANK[than.status])
+  );
+}

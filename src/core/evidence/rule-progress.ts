@@ -1,0 +1,62 @@
+import type { Instant } from '../quantity/instant';
+import type { Leaf } from './rule';
+import type { CountedTurn, UncountedTurn } from './turnings';
+import type { Run, RunScan } from './run-scan';
+
+export const STATUSES = ['proven', 'waiting', 'running', 'recovering', 'broken'] as const;
+export type Status = (typeof STATUSES)[number];
+
+/** What a segment has reached against a requirement, at a moment (contract, section 10). */
+export type RuleProgress = {
+  readonly status: Status;
+  readonly creditMs: number;
+  readonly requiredMs: number;
+  readonly turningsCounted: number;
+  readonly turningsRequired: number;
+  readonly run: { readonly from: Instant; readonly to: Instant } | null;
+  readonly provenAt: Instant | null;
+  /** From where the missing hours would run on. */
+  readonly base: Instant;
+  /** Time that must follow the missing hours: the stages after the present one. */
+  readonly furtherMs: number;
+  /** The part that is reported: of alternatives one, of nested limits the one furthest from done. */
+  readonly part: ReportedRequirement;
+  /** The walk that gives the status. */
+  readonly scan: RunScan;
+  /** The run that was reported, if any: the proving one, or the latest while it lives. */
+  readonly reported: Run | null;
+  /** Counted turns of the part reported. */
+  readonly counted: readonly CountedTurn[];
+  /** Turns that do not count, each with the first code that fits. */
+  uncounted(): readonly UncountedTurn[];
+};
+
+/** The requirement that is reported, with the figures that words and drawings need. */
+export type ReportedRequirement = {
+  readonly of: Leaf;
+  /** Floor that the reported hours were held at, °C. */
+  readonly floorC: number;
+  /** Whether one run must hold it all. */
+  readonly consecutive: boolean;
+  /** Hours in all, every stage counted: the whole height of a mound. */
+  readonly totalHours: number;
+  /** Time-weighted mean of the reported run, °C, where a mean is asked for and something was credited. */
+  readonly meanC?: number | undefined;
+};
+
+/** Reckons a requirement on a segment whose rounds may still grow. Ask for later and later moments only. */
+export type RuleEvaluator = { progress(at: Instant): RuleProgress };
+
+export function statusOf(scan: RunScan): Status {
+  if (scan.untouched) return 'waiting';
+  return scan.latest === 'running' || scan.latest === 'recovering' ? scan.latest : 'broken';
+}
+
+export const spanOf = (run: Run | null, to = run?.to): RuleProgress['run'] =>
+  run && to !== undefined ? { from: run.from, to } : null;
+
+/** How far it has come: credited hours over required ones. */
+export const shareOf = ({
+  creditMs,
+  requiredMs,
+}: Pick<RuleProgress, 'creditMs' | 'requiredMs'>): number => creditMs / requiredMs;

@@ -1,0 +1,246 @@
+import type { Verdict } from '../evidence/verdict';
+import { hoursToMs, type Instant } from '../quantity/instant';
+import { localDays, zoneOf } from '../quantity/calendar';
+import { isLive, type HeapFacts } from '../advice/situation';
+import { ordersOf, type Order } from '../advice/orders';
+import { lostHours, strataOf, type Stratum } from '../evidence/spans';
+import { factsOf } from '../evidence/facts';
+import type { RuleAssessment } from '../evidence/verdict';
+import type { SiteHead } from '../formats/batch-file-of';
+import type { BatchState, SiteState } from '../log/fold';
+import { kinshipOf, type Kinship } from '../log/lineage';
+import type { Position } from '../log/shapes';
+import { titlesOf } from '../rules/library';
+import type { VerdictFacts } from '../words/verdict';
+import { highestC } from '../words/reading';
+import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
+import { assessBatch, type BatchRule, type BatchAssessment } from './assess-batch';
+import { heapFacts } from './situation';
+
+/** The ten drawings of a mound. */
+export const MOUND_STATES = [
+  'building',
+  'waiting',
+  'running',
+  'recovering',
+  'broken',
+  'hot',
+  'stale',
+  'proven',
+  'curing',
+  'released',
+] as const;
+export type MoundState = (typeof MOUND_STATES)[number];
+
+/** One rule's standing, small enough to keep beside the batch. */
+export type RuleSnapshot = VerdictFacts & {
+  readonly rule: string;
+  readonly title: string;
+  /** Hours in all, every stage counted. */ readonly totalHours: number;
+  /** Version of the terms that a proof was kept from; null where those in force hold. */ readonly keptFrom:
+    number | null;
+};
+
+/** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
+export type BatchSnapshot = {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string | null;
+  readonly bay: string | null;
+  /** A bay, or a stretch of a row. */
+  readonly position: Position | null;
+  readonly method: string;
+  readonly volumeM3: number | null;
+  readonly openedAt: Instant;
+  readonly builtAt: Instant | null;
+  readonly state: MoundState;
+  /** Chosen rules, the leading one first. */
+  readonly rules: readonly RuleSnapshot[];
+  readonly strata: readonly Stratum[];
+  readonly lostHours: number;
+  readonly latest: {
+    readonly at: Instant;
+    readonly valueC: number;
+    readonly peakC: number;
+    readonly points: number;
+    readonly complete: boolean;
+  } | null;
+  /** How it heated: when a place was first read at 55 °C, the hottest that was read, and the best that the leading rule reached at any time, whatever came in later. */
+  readonly outcome: {
+    readonly hotAt: Instant | null;
+    readonly highestC: number | null;
+    readonly best: { readonly provenAt: Instant | null; readonly creditedHours: number } | null;
+  };
+  readonly lastLogged: { readonly at: Instant; readonly by: string };
+  /** What the next advice is worked out from, at the moment of looking. */
+  readonly situation: HeapFacts;
+  /** What was last put off, given to somebody or moved to another day, by task. */
+  readonly orders: readonly Order[];
+  /** How it hangs together with other heaps, told by the end that something left. */
+  readonly kin: readonly Kinship[];
+  readonly maxGapHours: number;
+  /** What a round over the site needs to know of it. */
+  readonly field: RoundSnapshot;
+  /** Until then nothing here changes without a new entry; null: never. */
+  readonly recheckAt: Instant | null;
+};
+
+/** Notes that a sentence or a label is made of; the page reads the rest from the log. */
+const KEPT_NOTES = new Set([
+  'COLD',
+  'OVER_CEILING',
+  'GAP',
+  'SLOW_RECOVERY',
+  'STALE',
+  'RECOVERING',
+  'PROOF_LOST',
+  'RESTART',
+]);
+/** Of these only the last one: a heap read thin for weeks has one for each round. */
+const LAST_ONLY = new Set(['THIN_ROUND', 'DRY_ROUND']);
+
+const createRuleSnapshot = (
+  { rule, assessment, terms, present }: BatchRule,
+  title: string,
+): RuleSnapshot => ({
+  ...factsOf(
+    assessment,
+    (note) =>
+      KEPT_NOTES.has(note.code) ||
+      (LAST_ONLY.has(note.code) &&
+        assessment.verdict.notes.findLast((n) => n.code === note.code) === note),
+  ),
+  rule: rule.id,
+  title,
+  totalHours: assessment.progress.part.totalHours,
+  keptFrom: present === undefined ? null : terms.version,
+});
+
+function moundState(
+  { stage, limits }: HeapFacts,
+  lead: RuleAssessment | null,
+  latest: BatchSnapshot['latest'],
+  now: Instant,
+  maxGapHours: number,
+): MoundState {
+  if (stage.code === 'ended' || stage.code === 'released') return 'released';
+  if (stage.code === 'building') return 'building';
+  // Danger is drawn before anybody's word.
+  if (latest && latest.peakC >= limits.actC) return 'hot';
+  if (stage.code === 'curing' || stage.code === 'ready') return 'curing';
+  if (!lead) return 'waiting';
+  const { status, run } = lead.verdict;
+  // The last sixth of the allowed gap: six hours of thirty-six.
+  if (status === 'running' && run && now - lead.progress.base > hoursToMs((maxGapHours * 5) / 6))
+    return 'stale';
+  if (status === 'broken' && everHot(lead) === false) return 'waiting'; // cold so far, and nothing lost: closed, not yet hot
+  if (
+    status === 'running' &&
+    run &&
+    lead.progress.creditMs === 0 &&
+    lead.progress.scan.runs.length > 1
+  )
+    return 'broken';
+  return status;
+}
+
+const everHot = (lead: RuleAssessment): boolean =>
+  [lead.progress, ...lead.earlier].some(({ scan }) => scan.runs.length > 0);
+
+/** The digest of a batch at a moment. @param assessment of the same state and moment, where it is there already */
+export function createBatchSnapshot(
+  state: BatchState,
+  site: SiteHead,
+  siteState: SiteState,
+  now: Instant,
+  assessment = assessBatch(state, site, siteState, now),
+): BatchSnapshot {
+  const first = assessment?.rules[0];
+  const lead = first?.assessment ?? null;
+  const titles = titlesOf((assessment?.rules ?? []).map(({ rule }) => rule));
+  const policy = assessment?.prepared.evidence.policy;
+  const maxGapHours = policy?.maxGapHours ?? 36;
+  const round = assessment?.prepared.rounds.at(-1) ?? null;
+  // The upper end of a range warns; its lower end counts.
+  const inRound = new Set(round?.readings.map((r) => r.id));
+  const peakC = state.readings.reduce(
+    (a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a),
+    round?.peak ?? 0,
+  );
+  const latest = round
+    ? { at: round.time, valueC: round.value, peakC, points: round.points, complete: round.complete }
+    : null;
+  const situation = heapFacts(
+    state,
+    siteState,
+    assessment,
+    latest && peakC,
+    !lead || !everHot(lead),
+    now,
+  );
+  const last = state.entries.findLast((e) => e.batch === state.id)!;
+  return {
+    id: state.id,
+    code: state.opened.code,
+    name: state.opened.name ?? null,
+    bay: state.position && 'bay' in state.position ? state.position.bay : null,
+    position: state.position,
+    method: state.opened.method,
+    volumeM3: situation.volumeM3,
+    openedAt: state.openedAt,
+    builtAt: state.builtAt,
+    state: moundState(situation, lead, latest, now, maxGapHours),
+    rules: (assessment?.rules ?? []).map((assessed) =>
+      createRuleSnapshot(assessed, titles.get(assessed.rule.id)!),
+    ),
+    strata: lead ? strataOf(lead) : [],
+    lostHours: lead ? lostHours(lead) : 0,
+    latest,
+    outcome: outcomeOf(assessment),
+    lastLogged: { at: last.at, by: last.by },
+    situation,
+    orders: ordersOf(state),
+    kin: kinshipOf(state.entries, state.id),
+    maxGapHours,
+    field: createRoundSnapshot(state, policy?.minPoints ?? 3),
+    recheckAt: assessment && isLive(situation) ? nextChange(assessment, now) : null,
+  };
+}
+
+/** Where most rules of heat begin, °C. */
+const HOT_C = 55;
+function outcomeOf(assessment: BatchAssessment | null): BatchSnapshot['outcome'] {
+  const rounds = assessment?.prepared.rounds ?? [];
+  return {
+    hotAt: rounds.find((r) => r.peak >= HOT_C)?.time ?? null,
+    highestC: rounds.reduce<number | null>((a, r) => (a === null || r.peak > a ? r.peak : a), null),
+    best: bestOf(assessment?.rules[0]?.assessment.verdict),
+  };
+}
+
+/** The most that a rule reached, now or before something raw started its clock again. */
+function bestOf(verdict: Verdict | undefined): BatchSnapshot['outcome']['best'] {
+  if (!verdict) return null;
+  const all = [
+    ...verdict.segments,
+    { provenAt: verdict.provenAt, creditedHours: verdict.creditedHours },
+  ];
+  const proven = all.findLast((s) => s.provenAt !== null);
+  const { provenAt, creditedHours } =
+    proven ?? all.reduce((a, s) => (s.creditedHours > a.creditedHours ? s : a));
+  return { provenAt, creditedHours };
+}
+
+/** The next moment at which time alone changes a standing: a gap used up, a window closed, a day over, a reading dated ahead. */
+function nextChange({ prepared, rules: accounts }: BatchAssessment, now: Instant): Instant | null {
+  const { policy, timeZone } = prepared.evidence;
+  const moments = accounts.flatMap(({ assessment: { progress } }) => [
+    progress.base + hoursToMs(policy.maxGapHours) + 1,
+    progress.base + hoursToMs((policy.maxGapHours * 5) / 6) + 1,
+    ...progress.scan.windows.map((w) => w.to + 1),
+  ]);
+  if (policy.counting === 'days') moments.push(localDays(zoneOf(timeZone), now, now)[0]!.end);
+  const asked = prepared.evidence.readings.filter((r) => r.at > now).map((r) => r.at);
+  const ahead = [...moments, ...asked.slice(0, 1000)].filter((at) => at > now);
+  return ahead.length > 0 ? Math.min(...ahead) : null;
+}

@@ -1,0 +1,121 @@
+import { factsOf } from '../evidence/facts';
+import type { BatchState } from '../log/fold';
+import { countText, dayText, tempText, whenText } from '../quantity/format';
+import { LIBRARY_EDITION, titlesOf } from '../rules/library';
+import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
+import { judgeInitialCn } from '../mix/initial-cn';
+import type { Figure } from '../mix/mix';
+import { initialCnText } from '../mix/words';
+import type { Instant } from '../quantity/instant';
+import { noteText, type Locale, type Note, type NoteCode } from '../words/note';
+import { policyText } from '../words/policy';
+import { progressText, statusWord, turningsText, verdictSentence } from '../words/verdict';
+import type { BatchRule, BatchAssessment } from './assess-batch';
+
+/** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
+export function versionText(
+  { terms, present }: BatchRule,
+  versions: number,
+  { timeZone }: Locale,
+): string {
+  const site = terms.siteVersion === null ? '' : `, version ${terms.siteVersion} of the site’s`;
+  if (present === undefined)
+    return `Version ${terms.version} of this heap’s rules and policy${site}; edition ${LIBRARY_EDITION} of the library.`;
+  const now =
+    present === null
+      ? 'the rules in force do not ask for it any more'
+      : present.verdict.provenAt !== null
+        ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}`
+        : `under version ${versions}, in force now, it would be ‘${statusWord(factsOf(present)).toLowerCase()}’`;
+  return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
+}
+
+/** What follows a proof takes nothing from it, and stands under no rule that is met. */
+const ON_RUNS: ReadonlySet<NoteCode> = new Set([
+  'COLD',
+  'OVER_CEILING',
+  'RECOVERING',
+  'SLOW_RECOVERY',
+  'GAP',
+  'STALE',
+  'THIN_ROUND',
+  'DRY_ROUND',
+  'TURN_PARTIAL',
+  'TURN_WITHOUT_HEAT',
+  'TURN_WITHOUT_HOLD',
+  'TURN_OUTSIDE_RUN',
+]);
+const followsProof = (n: Note, provenAt: Instant | null): boolean =>
+  provenAt !== null && n.at > provenAt && ON_RUNS.has(n.code);
+
+const inUnit = (note: Note, locale: Locale): Note => ({
+  ...note,
+  text: noteText(note.fact, note.at, locale),
+});
+
+/** The standing of each rule in words; the leading one's sentence is the verdict. */
+/** @param initialCn of the heap's mix; undefined: nobody looked */
+export function saidOf(
+  batchAssessment: BatchAssessment,
+  versions: number,
+  locale: Locale,
+  initialCn?: Figure | null,
+) {
+  const titles = titlesOf(batchAssessment.rules.map(({ rule }) => rule));
+  return batchAssessment.rules.map((assessed) => {
+    const { rule, assessment } = assessed;
+    const facts = factsOf(assessment);
+    const v = assessment.verdict;
+    const notes = v.notes.filter((n) => !followsProof(n, v.provenAt)).map((n) => inUnit(n, locale));
+    return {
+      id: rule.id,
+      title: titles.get(rule.id)!,
+      full: rule.title,
+      cn:
+        rule.initialCn === undefined || initialCn === undefined
+          ? null
+          : initialCnText(rule.initialCn, judgeInitialCn(rule.initialCn, initialCn)),
+      status: v.status,
+      word: statusWord(facts),
+      sentence: verdictSentence({ ...facts, notes }, locale),
+      short:
+        v.provenAt !== null
+          ? `Met ${dayText(locale.timeZone, v.provenAt)}`
+          : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
+      source: sourceText(rule),
+      asks: requirementText(rule.requirement, locale.unit),
+      fromMemory: rule.fromMemory,
+      conditions: rule.conditions,
+      caution: rule.caution ?? null,
+      policy: policyText(v.policy, locale.unit),
+      clock: CLOCK_TEXT[rule.clock],
+      version: versionText(assessed, versions, locale),
+      kept: assessed.present !== undefined,
+      notes: notes.map((n) => ({ code: n.code, text: n.text })),
+    };
+  });
+}
+
+export type Said = ReturnType<typeof saidOf>[number];
+
+/** What is known of a heap that was taken over under way, and from when on it was recorded here. */
+export function adoptedText(
+  a: BatchState['opened']['adopted'],
+  { timeZone, unit, now }: Locale,
+): string | null {
+  if (!a) return null;
+  const told = [
+    a.turnings !== undefined && countText(a.turnings, 'turning'),
+    a.highestC !== undefined && `${tempText(a.highestC, unit)} at most`,
+    a.words,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const raw = {
+    known: '',
+    about: ' The time of its last raw load was told from memory.',
+    unknown:
+      ' When the last raw load went in is not known: the clock runs from when it was taken over.',
+  }[a.rawAt];
+  return `Taken over ${whenText(timeZone, a.from, now)}: not recorded here before.${raw}${told ? ` As they tell it: ${told}. None of that counts for a rule.` : ''}`;
+}

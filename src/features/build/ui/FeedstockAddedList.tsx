@@ -1,0 +1,51 @@
+import Link from 'next/link';
+import type { BuildView } from '../view';
+
+/** What a heap holds, and what goes in next, in short: on its own page. */
+export function FeedstockAddedList({ view }: { view: BuildView }) {
+  const next = view.layers.find((l) => l.n === view.next);
+  return (
+    <section className="flex flex-col gap-1.5 max-w-[720px]" data-testid="went-in">
+      {!view.closed && (
+        <h2 className="!text-[19px] border-t-[1.6px] border-ink pt-2">What is in it</h2>
+      )}
+      <p>
+        <b>{view.total}</b> {view.figures} {view.says}
+      </p>
+      {!view.closed && next && (
+        <p>
+          Next, layer {next.n} of {view.layers.length}: {next.title}
+          {next.waterL > 0 ? `, and ${next.waterL} L of water` : ''}.
+        </p>
+      )}
+      {view.went.length > 0 && (
+        <ul className="text-[14px]">
+          {view.went.slice(0, 8).map((w) => (
+            <li key={w.id} className="border-t border-rule py-1">
+              <span className="q">
+                {w.when}, {w.by}:{' '}
+              </span>
+              {w.text}
+            </li>
+          ))}
+        </ul>
+      )}
+      <p>
+        <Link
+          prefetch={false}
+          className="link inline-flex items-center min-h-[44px]"
+          href={`/batch/${view.id}/build`}
+        >
+          {view.closed ? 'How it was built' : 'Build it, layer by layer'}
+        </Link>{' '}
+        <Link
+          prefetch={false}
+          className="link inline-flex items-center min-h-[44px] ml-4"
+          href={`/bench?heap=${view.id}`}
+        >
+          {view.closed ? 'What to add to it now' : 'On the bench'}
+        </Link>
+      </p>
+    </section>
+  );
+}

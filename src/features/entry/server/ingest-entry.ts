@@ -1,0 +1,227 @@
+import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
+import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
+import { claimOf } from '@/core/advice/claim';
+import { readingDoubtText } from '@/core/advice/words';
+import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { ownRulesOf } from '@/core/formats/batch-file';
+import { findRule } from '@/core/rules/library';
+import { normalizeTexts, textFault } from '@/core/log/sound-text';
+import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
+import type { Db } from '@/db/client';
+import { requireSite, theDb } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import { photoRepo } from '@/db/repositories/photos';
+import type { Site } from '@/db/repositories/site';
+import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/write';
+import { now } from '@/platform/clock';
+import { log } from '@/platform/log';
+import { parseEntryForm, type EntryForm } from '../input';
+import { createLinkedEntries } from './linked-entries';
+import { validateStoreReferences } from './validate-store';
+
+/** `again`: nothing is wrong with it, it may be sent again later. */
+export type IngestResult =
+  | { readonly ok: true; readonly already: boolean }
+  | { readonly ok: false; readonly problems: readonly Problem[]; readonly again?: boolean };
+const refused = (path: string, message: string, again = false): IngestResult => ({
+  ok: false,
+  problems: [{ path, message }],
+  ...(again ? { again } : {}),
+});
+
+/**
+ * The one door for what a person logs. The same entry twice is answered as done, once; another entry under an id that the
+ * log holds is refused, and what the log holds stays.
+ * @param aheadMs how far the sender's clock is ahead of the hub's now; null: not known
+ */
+export async function ingestEntry(
+  form: EntryForm,
+  aheadMs: number | null = null,
+): Promise<IngestResult> {
+  const site = await requireSite();
+  const fault = textFault(form);
+  if (fault) return refused(pathText(fault.path), PROBLEM.unsoundText(fault.fault));
+  const typed = normalizeTexts(form);
+  try {
+    // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
+    return await withSiteLock(theDb(), site, async (trx): Promise<IngestResult> => {
+      // Asked for within the turn, so that the log's times run in its order.
+      const at = now();
+      const parsed = parseEntryForm(typed, site.timeZone, at);
+      const known = await heldAs(trx, typed, site.timeZone);
+      if (known) return known;
+      if (clockMoved(typed, aheadMs))
+        return refused(
+          'clock',
+          'This phone’s clock differs from the hub’s by more than it reckoned with.',
+          true,
+        );
+      if (!parsed.ok) return parsed;
+      const { entry } = parsed;
+      const wrong = await validateReferences(trx, site, entry);
+      if (wrong) return wrong;
+      const ends = await createLinkedEntries(trx, entry, site);
+      if (!ends.ok) return ends;
+      await appendUnderLock(trx, site, [entry, ...ends.others], at);
+      return { ok: true, already: false };
+    });
+  } catch (error) {
+    if (error instanceof ClockSetBack) return refused('clock', error.message, true);
+    log.error(
+      {
+        error: error instanceof Error ? error.message : error,
+        entry: (form as { id?: unknown } | null)?.id,
+      },
+      'an entry was not written',
+    );
+    // What the database can never take is not sent again and again.
+    if (isImpossible(error)) return refused('(form)', PROBLEM.neverWritten);
+    return refused(
+      '(form)',
+      'It could not be written just now. What you typed is still here: try again.',
+      true,
+    );
+  }
+}
+
+/** Whether a phone stamped an entry by another error of its clock than it shows now: the entry goes back to be stamped anew. */
+function clockMoved(form: EntryForm, aheadMs: number | null): boolean {
+  const reckoned = (form?.data?.device as { clockAheadMs?: unknown } | undefined)?.clockAheadMs;
+  return (
+    typeof reckoned === 'number' &&
+    aheadMs !== null &&
+    Math.abs(aheadMs - reckoned) > CLOCK_TOLERANCE_MS
+  );
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+const content = ({ batch, at, by, kind, data }: NewEntry): string =>
+  canonicalJson({ batch, at, by, kind, data });
+
+/** What the log holds under the form's id: done already, or something else; null: nothing. Read as of when the log took it, the same form gives the same entry. */
+async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<IngestResult | null> {
+  const id: unknown = (form as { id?: unknown } | null)?.id;
+  if (typeof id !== 'string' || !UUID.test(id)) return null;
+  const held = await logRepo(db).byId(id);
+  if (!held) return null;
+  const then = parseEntryForm(form, timeZone, held.recordedAt);
+  if (then.ok && content(then.entry) === content(held)) return { ok: true, already: true };
+  return refused('id', PROBLEM.idTaken(whatIs(held)));
+}
+
+const whatIs = (e: Entry): string =>
+  `${e.kind === 'round' ? `round of ${e.data.readings.length}` : e.kind} by ${e.by}`;
+
+const picturesOf = (e: NewEntry): readonly string[] =>
+  e.kind === 'photo'
+    ? [e.data.sha256]
+    : e.kind === 'load' || e.kind === 'load-change'
+      ? (e.data.photos ?? [])
+      : [];
+const asRefusal = (problem: Problem | null): IngestResult | null =>
+  problem ? { ok: false, problems: [problem] } : null;
+
+type GoingOut = Extract<NewEntry, { kind: 'ready' | 'ended' }>;
+/** Whether an entry lets a heap go out, by somebody's word. */
+const goesOut = (entry: NewEntry): entry is GoingOut =>
+  entry.kind === 'ready' ||
+  (entry.kind === 'ended' && (entry.data.reason === 'matured' || entry.data.reason === 'used-raw'));
+
+/** Nobody lets an unproven, warm or unread heap go without saying that it is known. */
+async function unknowingOf(
+  db: Db,
+  site: Site,
+  state: BatchState,
+  entry: GoingOut,
+): Promise<IngestResult | null> {
+  const { situation } = createBatchSnapshot(
+    state,
+    site,
+    foldSite(await logRepo(db).ofSite(site.id)),
+    entry.at,
+  );
+  const claim = claimOf(situation, entry.at);
+  const open = claim.doubts.filter((d) => !entry.data.knowing?.includes(d));
+  if (open.length === 0) return null;
+  const locale = { timeZone: site.timeZone, unit: site.unit, now: entry.at };
+  return refused(
+    'data.knowing',
+    `${open.map((d) => readingDoubtText(d, claim, locale)).join(' ')} Say on its page that this is known, then log it again.`,
+  );
+}
+
+/** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
+async function validateReferences(
+  db: Db,
+  site: Site,
+  entry: NewEntry,
+): Promise<IngestResult | null> {
+  if (entry.kind === 'opened' && entry.data.splitFrom !== undefined)
+    return refused(
+      'data.splitFrom',
+      'A part that was carried off is logged at the heap it came from.',
+    );
+  if (entry.kind === 'opened')
+    return entry.batch === entry.id
+      ? null
+      : refused('batch', 'A new heap takes the id of the entry that opens it.');
+  for (const sha256 of picturesOf(entry))
+    if (!(await photoRepo(db).has(sha256)))
+      return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
+  if (entry.batch === null) return asRefusal(await validateStoreReferences(db, site, entry, null));
+  const entries = await logRepo(db).ofBatch(entry.batch);
+  if (entries.length === 0) return refused('batch', 'There is no such heap on this site.');
+  const state = foldBatch(entries);
+  // A place that was given up meanwhile is still one where it was read.
+  const places = new Map(state.points.map((p) => [p.id, p]));
+  if (entry.kind === 'round') {
+    const i = entry.data.readings.findIndex((r) => !places.has(r.point));
+    if (i >= 0)
+      return refused(`data.readings[${i}].point`, PROBLEM.noPlace(entry.data.readings[i]!.point));
+    const ids = new Set(state.readings.map((r) => r.id));
+    const twice = entry.data.readings.find((r) => ids.has(r.id));
+    if (twice) return refused('data.readings', PROBLEM.idTaken(`reading ${twice.id}`));
+  }
+  if (entry.kind === 'plan') {
+    const ids = entry.data.points.map((p) => p.id);
+    const again = ids.find((id, i) => ids.indexOf(id) !== i);
+    if (again !== undefined) return refused('data.points', PROBLEM.twice(again));
+    const moved = entry.data.points.find((p) => {
+      const was = places.get(p.id);
+      return (
+        was !== undefined &&
+        ((was.zone !== undefined && was.zone !== p.zone) ||
+          (was.depthM !== undefined && was.depthM !== p.depthM))
+      );
+    });
+    if (moved && state.readings.some((r) => r.point === moved.id))
+      return refused('data.points', PROBLEM.movedPlace(moved.label));
+  }
+  if (goesOut(entry)) {
+    const unknowing = await unknowingOf(db, site, state, entry);
+    if (unknowing) return unknowing;
+  }
+  if (entry.kind === 'terms') {
+    const own = ownRulesOf(entry.data.ownRules);
+    const unknown = entry.data.rules.find((id) => !findRule(id, own));
+    if (unknown !== undefined) return refused('data.rules', PROBLEM.unknownRule(unknown));
+  }
+  const wrongStuff = asRefusal(await validateStoreReferences(db, site, entry, state));
+  if (wrongStuff) return wrongStuff;
+  if (entry.kind === 'correction') {
+    const { target, reading } = entry.data;
+    const wrong = entries.find((e) => e.id === target);
+    if (!wrong) return refused('data.target', 'The entry to correct is not in this heap’s log.');
+    if (wrong.batch !== entry.batch)
+      return refused(
+        'data.target',
+        'That happened before this heap was carried off. Correct it at the heap it came from; it counts here too.',
+      );
+    if (
+      reading !== undefined &&
+      !state.readings.some((r) => r.id === reading && r.flag === undefined)
+    )
+      return refused('data.reading', 'That reading is not there, or is struck already.');
+  }
+  return null;
+}

@@ -1,0 +1,254 @@
+import { CORRECTED_KINDS, type Entry, type NewEntry } from '@/core/log/entry';
+import { isoOf } from '@/core/quantity/instant';
+import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
+import { assessUnderTerms } from '@/core/snapshot/assess-batch';
+import { sizesOfHeap } from '@/core/heap/sizes';
+import { END_WORDS } from '@/core/advice/words';
+import { PROBLEM, type Problem } from '@/core/words/problem';
+import { TRANSFER_WORDS } from '@/core/words/transfer';
+import type { Db } from '@/db/client';
+import { logRepo } from '@/db/repositories/log';
+import type { Site } from '@/db/repositories/site';
+import { now } from '@/platform/clock';
+import { idFrom } from '@/platform/ids';
+import { parseEntryForm } from '../input';
+
+/** A single act between heaps, as one entry at each of its ends: what a person logs at one end, the door writes at the other in the same step. */
+export type LinkedEntries =
+  | { readonly ok: true; readonly others: readonly NewEntry[] }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+const refused = (path: string, message: string): LinkedEntries => ({
+  ok: false,
+  problems: [{ path, message }],
+});
+const NO_HEAP = 'The other heap is not on this site. Choose one of its heaps.';
+
+async function heapOf(db: Db, id: string): Promise<BatchState | null> {
+  const entries = await logRepo(db).ofBatch(id);
+  return entries.length === 0 ? null : foldBatch(entries);
+}
+/** A heap at its end gives and takes nothing any more. */
+const atEnd = (path: string, s: BatchState): LinkedEntries | null => {
+  const end = s.own.find((e) => e.kind === 'ended');
+  return end
+    ? refused(
+        path,
+        `${nameOf(s)} is at its end: ${END_WORDS[end.data.reason]}. Choose a heap that still stands, or strike that entry first.`,
+      )
+    : null;
+};
+const nameOf = (s: BatchState): string => s.opened.name ?? s.opened.code;
+
+/** Whether all of one heap met each rule that another is kept under, by a moment. */
+function metRulesOf(
+  part: BatchState,
+  whole: BatchState,
+  site: Site,
+  siteState: SiteState,
+  at: number,
+): { germs: boolean; seeds: boolean } {
+  const assessed = assessUnderTerms(part, whole.terms.at(-1)!, site, siteState, at)?.rules ?? [];
+  const met = (clock: 'germs' | 'seeds'): boolean =>
+    assessed.length > 0 &&
+    assessed
+      .filter((r) => r.rule.clock === clock)
+      .every((r) => r.assessment.verdict.status === 'proven');
+  return { germs: met('germs'), seeds: met('seeds') };
+}
+
+/** What the act writes at its other ends. Entries that are no act between heaps have none. */
+export async function createLinkedEntries(
+  db: Db,
+  entry: NewEntry,
+  site: Site,
+): Promise<LinkedEntries> {
+  const { id, at, by, batch } = entry;
+  const heap = (of: string): Promise<BatchState | null> => heapOf(db, of);
+  const end = (role: string, to: string | null, kind: NewEntry['kind'], data: object): NewEntry =>
+    ({
+      id: idFrom(id, role),
+      batch: to,
+      at,
+      by,
+      kind,
+      data: { ...data, act: id },
+    }) as unknown as NewEntry;
+  switch (entry.kind) {
+    case 'merge': {
+      const { from, withProven, seeds } = entry.data;
+      if (from === undefined) return { ok: true, others: [] };
+      if (from === batch) return refused('data.from', PROBLEM.sameHeap);
+      const [part, whole] = [await heap(from), await heap(batch!)];
+      if (!part || !whole) return refused('data.from', NO_HEAP);
+      const gone = atEnd('data.from', part) ?? atEnd('batch', whole);
+      if (gone) return gone;
+      const met = metRulesOf(part, whole, site, foldSite(await logRepo(db).ofSite(site.id)), at);
+      // The weakest part rules: nobody may call proven what the log does not.
+      if (withProven && !met.germs)
+        return refused(
+          'data.withProven',
+          `${nameOf(part)} has not met ${nameOf(whole)}’s rules by then, so the joined heap is not proven either. Log it as not proven.`,
+        );
+      if (seeds === false && !met.seeds)
+        return refused(
+          'data.seeds',
+          `${nameOf(part)}’s seeds have not met ${nameOf(whole)}’s rules by then. Log it as with live seeds.`,
+        );
+      return { ok: true, others: [end('ended', from, 'ended', { reason: 'merged', into: batch })] };
+    }
+    case 'split': {
+      const { to, volumeM3, code, name, bay } = entry.data;
+      const parent = await heap(batch!);
+      if (!parent) return refused('data.to', NO_HEAP);
+      const gone = atEnd('batch', parent);
+      if (gone) return gone;
+      if ((await logRepo(db).ofBatch(to)).length > 0)
+        return refused('data.to', PROBLEM.idTaken('another heap'));
+      const m3 = sizesOfHeap(parent).at(-1)?.m3;
+      if (m3 !== undefined && volumeM3 >= m3)
+        return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
+      const terms = parent.terms.at(-1)!;
+      const { brought, method, shape, coreDepthM, inputs } = parent.opened;
+      const child = {
+        code,
+        ...(name === undefined ? {} : { name }),
+        ...(bay === undefined ? {} : { bay }),
+        method,
+        volumeM3,
+        ...(shape === undefined ? {} : { shape }),
+        ...(coreDepthM === undefined ? {} : { coreDepthM }),
+        ...(inputs === undefined ? {} : { inputs }),
+        ...(brought === undefined ? {} : { brought }),
+        points: parent.plan,
+        policy: terms.policy,
+        rules: terms.rules,
+        ownRules: terms.ownRules,
+        ...(terms.siteVersion === null ? {} : { siteVersion: terms.siteVersion }),
+        ...(parent.template ? { template: parent.template } : {}),
+        splitFrom: { batch, at, ...(m3 === undefined ? {} : { share: volumeM3 / m3 }) },
+        act: id,
+      };
+      return {
+        ok: true,
+        others: [{ id: to, batch: to, at, by, kind: 'opened', data: child } as unknown as NewEntry],
+      };
+    }
+    case 'transfer': {
+      const { what, to, raw, seeds, litres } = entry.data;
+      if (to === undefined) return { ok: true, others: [] };
+      if (to === batch) return refused('data.to', PROBLEM.sameHeap);
+      const [source, target] = [await heap(batch!), await heap(to)];
+      if (!source || !target) return refused('data.to', NO_HEAP);
+      const gone = atEnd('data.to', target);
+      if (gone) return gone;
+      return {
+        ok: true,
+        others: [
+          end('addition', to, 'addition', {
+            raw,
+            seeds,
+            what: `${TRANSFER_WORDS[what].name} from ${nameOf(source)}`,
+            from: batch,
+            stuff: what,
+            ...(litres === undefined ? {} : { litres }),
+          }),
+        ],
+      };
+    }
+    case 'stack': {
+      if (entry.data.with === batch) return refused('data.with', PROBLEM.sameHeap);
+      const other = await heap(entry.data.with);
+      if (!other) return refused('data.with', NO_HEAP);
+      const gone = atEnd('data.with', other);
+      if (gone) return gone;
+      const below = entry.data.layer === 'upper' ? batch : entry.data.with;
+      const place = entry.data.layer === 'upper' ? other.position : (await heap(batch!))?.position;
+      const mover = below === batch ? batch : entry.data.with;
+      return {
+        ok: true,
+        others: [
+          end('stack', entry.data.with, 'stack', {
+            with: batch,
+            layer: entry.data.layer === 'upper' ? 'lower' : 'upper',
+          }),
+          ...(place ? [end('position', mover, 'position', { position: place })] : []),
+        ],
+      };
+    }
+    case 'correction':
+      return entry.data.instead !== undefined
+        ? await replaced(db, entry, site)
+        : entry.data.reading === undefined
+          ? await strikeWhole(db, entry, end)
+          : { ok: true, others: [] };
+    default:
+      return { ok: true, others: [] };
+  }
+}
+
+/** The entry that stands in the place of a corrected one: by whoever did it, with what was put right; the old one is struck and stays readable. */
+async function replaced(
+  db: Db,
+  entry: Extract<NewEntry, { kind: 'correction' }>,
+  site: Site,
+): Promise<LinkedEntries> {
+  const target = await logRepo(db).byId(entry.data.target);
+  const { instead } = entry.data;
+  if (!target || !instead)
+    return refused('data.target', 'The entry to correct is not in this heap’s log.');
+  const kind = CORRECTED_KINDS.find((k) => k === target.kind);
+  const old = target.data as Record<string, unknown>;
+  if (!kind || old.act !== undefined || old.from !== undefined)
+    return refused(
+      'data.instead',
+      'This entry cannot be put right in its parts. Strike it out and log it anew.',
+    );
+  const { fileId: _fileId, extra: _extra, device: _device, ...kept } = old;
+  const parsed = parseEntryForm(
+    {
+      id: idFrom(entry.id, 'instead'),
+      batch: target.batch,
+      kind,
+      at: instead.at ?? isoOf(target.at),
+      by: target.by,
+      data: { ...kept, ...instead.data },
+    },
+    site.timeZone,
+    now(),
+  );
+  return parsed.ok
+    ? { ok: true, others: [parsed.entry] }
+    : { ok: false, problems: parsed.problems };
+}
+
+/** An act is struck as a whole: at each of its ends. */
+async function strikeWhole(
+  db: Db,
+  entry: Extract<NewEntry, { kind: 'correction' }>,
+  end: (role: string, to: string | null, kind: NewEntry['kind'], data: object) => NewEntry,
+): Promise<LinkedEntries> {
+  const target = await logRepo(db).byId(entry.data.target);
+  if (!target) return { ok: true, others: [] };
+  const act = (target.data as { act?: string }).act ?? target.id;
+  const ends = (await logRepo(db).ofAct(act)).filter((e) => e.id !== target.id);
+  const others: NewEntry[] = [];
+  for (const e of ends) {
+    if (e.kind === 'opened') {
+      const own = (await logRepo(db).ofBatch(e.batch!)).filter(
+        (x: Entry) => x.batch === e.batch && x.id !== e.id,
+      );
+      if (own.length > 0)
+        return refused(
+          'data.target',
+          `${e.data.name ?? e.data.code} has entries of its own since then, so the carrying off cannot be struck. Join the two again instead.`,
+        );
+      others.push(
+        end(`strike:${e.id}`, e.batch, 'ended', { reason: 'discarded', words: entry.data.reason }),
+      );
+    } else
+      others.push(
+        end(`strike:${e.id}`, e.batch, 'correction', { target: e.id, reason: entry.data.reason }),
+      );
+  }
+  return { ok: true, others };
+}

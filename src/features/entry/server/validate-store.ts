@@ -1,0 +1,114 @@
+import type { DataOf, NewEntry } from '@/core/log/entry';
+import type { BatchState } from '@/core/log/fold';
+import type { Part } from '@/core/log/store-shapes';
+import { foldStore, type StoreState } from '@/core/mix/store';
+import { whenText } from '@/core/quantity/format';
+import { PROBLEM, type Problem } from '@/core/words/problem';
+import type { Db } from '@/db/client';
+import { logRepo } from '@/db/repositories/log';
+import type { Site } from '@/db/repositories/site';
+import { now } from '@/platform/clock';
+
+const wrong = (path: string, message: string): Problem => ({ path, message });
+
+const KINDS = new Set<NewEntry['kind']>([
+  'charge',
+  'addition',
+  'lay-up',
+  'built',
+  'load',
+  'load-change',
+  'load-heat',
+  'recipe',
+  'site-map',
+  'acceptance',
+]);
+
+/** What of an entry about the store, or about building, does not fit what the log holds; null: it fits. @param heap that it speaks of */
+export async function validateStoreReferences(
+  db: Db,
+  site: Site,
+  entry: NewEntry,
+  heap: BatchState | null,
+): Promise<Problem | null> {
+  if (!KINDS.has(entry.kind) || (entry.kind === 'addition' && !entry.data.parts)) return null;
+  const when = (at: number): string => whenText(site.timeZone, at, now());
+  if (entry.kind === 'built' && heap) {
+    const last = heap.own
+      .filter((e) => e.kind === 'charge')
+      .reduce((a, e) => Math.max(a, e.at), -Infinity);
+    return last > entry.at ? wrong('at', PROBLEM.chargedLater(when(last))) : null;
+  }
+  const store = foldStore(await logRepo(db).ofStore(site.id));
+  switch (entry.kind) {
+    case 'charge': {
+      if (heap?.builtAt != null && entry.at > heap.builtAt)
+        return wrong('(form)', PROBLEM.closedAlready);
+      return wrongParts(entry.data.parts, store, 'data.parts');
+    }
+    case 'addition':
+      return wrongParts(entry.data.parts ?? [], store, 'data.parts');
+    case 'lay-up':
+      return wrongParts(entry.data.recipe.parts, store, 'data.recipe.parts');
+    case 'load':
+      return store.materials.has(entry.data.material)
+        ? null
+        : wrong('data.material', PROBLEM.noMaterial(entry.data.material));
+    case 'load-change':
+    case 'load-heat':
+      return store.loadOf.has(entry.data.load) ? null : wrong('data.load', PROBLEM.noLoad);
+    case 'acceptance': {
+      const i = entry.data.lines.findIndex(
+        (l) => l.material !== undefined && !store.materials.has(l.material),
+      );
+      return i < 0
+        ? null
+        : wrong(`data.lines[${i}].material`, PROBLEM.noMaterial(entry.data.lines[i]!.material!));
+    }
+    case 'recipe': {
+      const latest = store.recipes.get(entry.data.recipe.id)?.at(-1);
+      if ((latest?.entry ?? null) !== entry.data.from)
+        return latest
+          ? wrong(
+              'changed',
+              PROBLEM.changedMeanwhile(`‘${latest.recipe.name}’`, latest.by, when(latest.at)),
+            )
+          : wrong('data.from', PROBLEM.unlisted('version of the recipe', entry.data.from!));
+      return wrongParts(entry.data.recipe.parts, store, 'data.recipe.parts');
+    }
+    case 'site-map': {
+      if ((store.map?.entry ?? null) !== entry.data.from)
+        return wrong(
+          'changed',
+          PROBLEM.changedMeanwhile(
+            'the map',
+            store.map?.by ?? 'somebody',
+            when(store.map?.at ?? entry.at),
+          ),
+        );
+      return wrongMap(entry.data.map);
+    }
+    default:
+      return null;
+  }
+}
+
+function wrongParts(parts: readonly Part[], store: StoreState, path: string): Problem | null {
+  for (const [i, p] of parts.entries()) {
+    if (!store.materials.has(p.material))
+      return wrong(`${path}[${i}].material`, PROBLEM.noMaterial(p.material));
+    if (p.load !== undefined && !store.loadOf.has(p.load))
+      return wrong(`${path}[${i}].load`, PROBLEM.noLoad);
+  }
+  return null;
+}
+
+function wrongMap(map: DataOf<'site-map'>['map']): Problem | null {
+  const ids = map.slots.map((s) => s.id);
+  const again = ids.find((id, i) => ids.indexOf(id) !== i);
+  if (again !== undefined) return wrong('data.map.slots', PROBLEM.twice(again));
+  const out = map.slots.find(
+    (s) => s.xM + s.lengthM > map.widthM + 1e-6 || s.yM + s.widthM > map.depthM + 1e-6,
+  );
+  return out ? wrong('data.map.slots', PROBLEM.slotOut(out.name)) : null;
+}
