@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { heapPicture } from '@/core/snapshot/picture';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { dayText } from '@/core/quantity/format';
 import { Labels } from '@/features/labels/ui/Labels';
 import { PageShell } from '@/features/frame/server/PageShell';

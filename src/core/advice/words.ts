@@ -12,13 +12,14 @@ import {
 } from '../quantity/format';
 import { localParts } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
+import { END_WORDS } from '../words/acts';
 import { CAUTION } from '../words/caution';
 import { SQUEEZE_WORDS } from '../words/feel';
-import type { DeferReason, ReleaseDoubt, EndReason, Fix } from '../log/entry';
+import type { ReleaseDoubt, EndReason, Fix } from '../log/entry';
 import type { Locale } from '../words/note';
 import type { Course, ReheatTest } from './course';
 import type { Claim } from './claim';
-import type { Cause, Change, Sign, Symptom, Trial } from './diagnose';
+import type { Cause, Sign, Symptom, Trial } from './diagnose';
 import type { HotAdvice, HotChoice } from './hot';
 import type { Advice } from './next';
 import type { Stage, StageCode } from './stage';
@@ -93,13 +94,6 @@ export const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   released: 'Gone out',
   ended: 'At its end',
 };
-export const END_WORDS: Readonly<Record<EndReason, string>> = {
-  matured: 'said to be mature',
-  'gave-up': 'given up',
-  merged: 'joined to another heap',
-  discarded: 'thrown away',
-  'used-raw': 'used unproven',
-};
 export const FIX_WORDS: Readonly<Record<Fix, string>> = {
   enlarge: 'Make it bigger',
   water: 'Water it',
@@ -114,32 +108,6 @@ export const FIX_WORDS: Readonly<Record<Fix, string>> = {
   bury: 'Bury the food and cap it with browns',
   thermometer: 'Check the thermometer',
   wait: 'Leave it alone',
-};
-/** The same as what was done. */
-export const FIXED_WORDS: Readonly<Record<Change['what'], string>> = {
-  added: 'something added',
-  enlarge: 'made bigger',
-  water: 'watered',
-  dry: 'left to dry',
-  nitrogen: 'something rich added',
-  carbon: 'browns added',
-  structure: 'coarse browns mixed in',
-  turn: 'turned',
-  cover: 'covered',
-  uncover: 'uncovered',
-  shrink: 'split',
-  bury: 'food buried',
-  thermometer: 'thermometer checked',
-  wait: 'left alone',
-};
-export const DEFER_WORDS: Readonly<Record<DeferReason, string>> = {
-  weather: 'Weather',
-  'no-time': 'No time',
-  'no-hands': 'Nobody free',
-  'no-machine': 'No machine',
-  'no-water': 'No water',
-  'heap-fine': 'It looks fine',
-  other: 'Something else',
 };
 
 export const SYMPTOM_WORDS: Readonly<Record<Symptom, string>> = {

@@ -1,5 +1,6 @@
 import { isoOf } from '../quantity/instant';
 import type { BatchState, LoggedEvent, SiteState, Terms } from '../log/fold';
+import { getKindDescription, kindOfFileEvent } from '../log/entry';
 import type { FileEvent } from '../log/shapes';
 import { LIBRARY_EDITION } from '../rules/library';
 import type { BatchFile } from './batch-file';
@@ -11,14 +12,11 @@ export type SiteHead = {
   readonly unit: 'C' | 'F';
 };
 
-/** The file's event types for entry kinds that it names otherwise. */
-const FILE_TYPE = { addition: 'add', observation: 'note', release: 'note' } as const;
-
 function eventOf({ id, at, kind, data, by }: LoggedEvent): FileEvent {
   const { fileId, extra, ...rest } = data;
-  const type = kind in FILE_TYPE ? FILE_TYPE[kind as keyof typeof FILE_TYPE] : kind;
+  const type = getKindDescription(kind).fileEvent!;
   // An observation or a release travels as a note that still says what it was.
-  const was = kind === 'observation' || kind === 'release' ? { kind } : {};
+  const was = kindOfFileEvent(type) === kind ? {} : { kind };
   return {
     by,
     ...was,

@@ -1,5 +1,5 @@
 import { parseInstant } from '../quantity/instant';
-import type { EntryKind, NewEntry } from '../log/entry';
+import { kindOfFileEvent, type NewEntry } from '../log/entry';
 import type { FileEvent } from '../log/shapes';
 import type { BatchFile } from './batch-file';
 
@@ -105,12 +105,7 @@ function entryOfEvent(event: FileEvent, base: { id: string; batch: string; by: s
     kind: was,
     ...data
   } = event as FileEvent & { kind?: unknown; by?: unknown };
-  const kind: EntryKind =
-    type === 'add'
-      ? 'addition'
-      : type === 'note' && (was === 'observation' || was === 'release')
-        ? was
-        : type;
+  const kind = kindOfFileEvent(type, was);
   const words = kind === 'note' && !('words' in data) ? { words: '' } : {};
   return {
     ...base,

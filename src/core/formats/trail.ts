@@ -2,11 +2,10 @@ import { z } from 'zod';
 import {
   canonicalJson,
   chainText,
-  ENTRY_DATA,
+  getKindDescription,
   ENTRY_KINDS,
   SITE_KINDS,
   type Entry,
-  type EntryKind,
 } from '../log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '../log/fold';
 import { isoOf, parseInstant } from '../quantity/instant';
@@ -30,7 +29,7 @@ const LinkSchema = z.looseObject({
   at: Time,
   recordedAt: Time,
   by: z.string(),
-  kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]),
+  kind: z.enum(ENTRY_KINDS),
   data: z.record(z.string(), z.unknown()),
 });
 const TrailSchema = z.looseObject({ site: z.string(), entries: z.array(LinkSchema).min(1) });
@@ -96,7 +95,7 @@ function linkProblems(trail: Trail, sha256: Sha256): Problem[] {
 function entriesIn(trail: Trail): Entry[] | Problem {
   const entries: Entry[] = [];
   for (const [i, { prev: _prev, ...link }] of trail.entries.entries()) {
-    const data = ENTRY_DATA[link.kind].safeParse(link.data);
+    const data = getKindDescription(link.kind).schema.safeParse(link.data);
     if (!data.success)
       return at(
         ['entries', i, 'data', ...data.error.issues[0]!.path],

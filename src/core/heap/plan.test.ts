@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { deepestOf } from './places';
 import { depthInZone, freshPlaceId, planDoubts, proposePlan, rowStretchesOf } from './plan';
-import { bordersOf, movedBorders, neighboursOf, positionText, rowOf } from './row';
+import { bordersOf, movedBorders, neighboursOf, rowOf } from './row';
+import { positionText } from '../words/position';
 import type { Position } from '../log/shapes';
 
 const known = {

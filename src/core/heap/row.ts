@@ -73,11 +73,3 @@ export function movedBorders(
       overlaps.push(h.name);
   return { moved, overlaps };
 }
-
-/** `bay 5`, `row South, 4–11.5 m`, or nothing. */
-export const positionText = (p: Position | null): string =>
-  p === null ? '' : 'row' in p ? `row ${p.row}, ${p.fromM}–${p.toM} m` : `bay ${p.bay}`;
-
-/** The same where there is room for a word or two: `row South`. */
-export const positionShort = (p: Position | null): string =>
-  p !== null && 'row' in p ? `row ${p.row}` : positionText(p);

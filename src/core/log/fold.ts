@@ -1,29 +1,12 @@
 import { isoOf, type Instant } from '../quantity/instant';
 import type { ProbeCheck } from '../evidence/types';
-import type { DataOf, Entry } from './entry';
+import { isFileEvent, type DataOf, type Entry, type FileEventKind } from './entry';
 import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
 import type { Point } from '../evidence/types';
 
 /** A reading with the entry that brought it. */
 export type LoggedReading = FileReading & { readonly entry: string };
-export type LoggedEvent = Extract<
-  Entry,
-  {
-    kind:
-      | 'turn'
-      | 'water'
-      | 'addition'
-      | 'merge'
-      | 'moisture'
-      | 'observation'
-      | 'note'
-      | 'move'
-      | 'cover'
-      | 'screen'
-      | 'cure'
-      | 'release';
-  }
->;
+export type LoggedEvent = Extract<Entry, { kind: FileEventKind }>;
 
 /** A place where a round reads: with its side, and how far along a row, where that is known. */
 export type PlanPlace = Point & {
@@ -113,21 +96,7 @@ export type SiteState = {
   readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
 };
 
-const EVENTS = new Set([
-  'turn',
-  'water',
-  'addition',
-  'merge',
-  'moisture',
-  'observation',
-  'note',
-  'move',
-  'cover',
-  'screen',
-  'cure',
-  'release',
-]);
-const isEvent = (entry: Entry): entry is LoggedEvent => EVENTS.has(entry.kind);
+const isEvent = (entry: Entry): entry is LoggedEvent => isFileEvent(entry.kind);
 
 /**
  * Folds a batch's entries, in the order of the log, to its state.

@@ -1,27 +1,6 @@
-import type { Entry } from './entry';
+import { getKindDescription, type Entry } from './entry';
 
 /** Heaps that came out of one another: a part that was carried off shares the past of the heap it came from, not its future. */
-
-/** Kinds that speak of the parent as a heap of its own, not of the matter that went along. */
-const OWN = new Set<Entry['kind']>([
-  'opened',
-  'terms',
-  'plan',
-  'position',
-  'method',
-  'size',
-  'defer',
-  'assign',
-  'split',
-  'transfer',
-  'hold',
-  'ready',
-  'ended',
-  'release',
-  'skip',
-  'photo',
-  'stack',
-]);
 
 /**
  * What a part that was carried off at a moment has of the heap it came from: what had happened to the matter until then. A
@@ -31,7 +10,7 @@ const OWN = new Set<Entry['kind']>([
 export function inheritedFrom(parent: readonly Entry[], at: number): Entry[] {
   const shared = new Set(
     parent
-      .filter((e) => !OWN.has(e.kind) && e.kind !== 'correction' && e.at <= at)
+      .filter((e) => getKindDescription(e.kind).inherited && e.kind !== 'correction' && e.at <= at)
       .map((e) => e.id),
   );
   return parent.filter(

@@ -107,3 +107,7 @@ export const clockText = (aheadMs: number): string =>
 /** `a`, `a and b`, `a, b and c`. */
 export const listText = (names: readonly string[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+
+/** What there is to say of several things, in order, parted by commas; what is left out says nothing. */
+export const joinParts = (...parts: (string | false | null | undefined)[]): string =>
+  parts.filter((part): part is string => Boolean(part)).join(', ');

@@ -1,6 +1,6 @@
 import type { BatchSnapshot } from './batch-snapshot';
 import { ageText, tempBeside, volumeText } from '../quantity/format';
-import { positionText } from '../heap/row';
+import { positionText } from '../words/position';
 import type { TempUnit, VolumeUnit } from '../quantity/units';
 import { MS } from '../quantity/instant';
 import { progressText, statusWord, turningsText } from '../words/verdict';

@@ -24,7 +24,6 @@ import {
   COUNT_WORDS,
   courseText,
   FIX_WORDS,
-  FIXED_WORDS,
   hotWords,
   reasonText,
   SCHOOL_WORDS,
@@ -37,6 +36,7 @@ import {
   waterWords,
   windowText,
 } from '@/core/advice/words';
+import { FIXED_WORDS } from '@/core/words/acts';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { changesOf, heatsOf } from '@/core/snapshot/situation';

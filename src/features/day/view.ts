@@ -7,12 +7,12 @@ import {
 } from '@/core/advice/tasks';
 import {
   costText,
-  DEFER_WORDS,
   GROUP_WORDS,
   TASK_WORDS,
   taskWords,
   type AdviceWords,
 } from '@/core/advice/words';
+import { DEFER_WORDS } from '@/core/words/acts';
 import { checkDue } from '@/core/evidence/drift';
 import type { SiteState } from '@/core/log/fold';
 import type { Work } from '@/core/log/shapes';

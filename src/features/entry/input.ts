@@ -1,11 +1,5 @@
 import { z } from 'zod';
-import {
-  DeviceSchema,
-  ENTRY_DATA,
-  ENTRY_KINDS,
-  type EntryKind,
-  type NewEntry,
-} from '@/core/log/entry';
+import { DeviceSchema, getKindDescription, ENTRY_KINDS, type NewEntry } from '@/core/log/entry';
 import { HandReadingSchema } from '@/core/log/shapes';
 import { instantsOfLocal } from '@/core/quantity/calendar';
 import { isoOf, MS, parseInstant } from '@/core/quantity/instant';
@@ -15,7 +9,7 @@ import { pathText, type Problem } from '@/core/words/problem';
 const Frame = z.object({
   id: z.uuid(),
   batch: z.uuid().nullable(),
-  kind: z.enum(ENTRY_KINDS as [EntryKind, ...EntryKind[]]),
+  kind: z.enum(ENTRY_KINDS),
   at: z.string().max(40).nullable(),
   by: z.string().trim().min(1, 'Say who did it.').max(60, 'A shorter name, please.'),
   data: z.record(z.string(), z.unknown()),
@@ -102,7 +96,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
       'data.device',
       'What the phone says of its clock cannot be read. Open the page anew and send it again.',
     );
-  const parsed = ENTRY_DATA[kind].safeParse(whole);
+  const parsed = getKindDescription(kind).schema.safeParse(whole);
   if (!parsed.success)
     return {
       ok: false,

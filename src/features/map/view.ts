@@ -2,7 +2,7 @@ import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { heapPicture, type HeapPicture } from '@/core/snapshot/picture';
 import { isGone } from '@/core/advice/situation';
 import { positionIn, usesOf } from '@/core/heap/site-map';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import type { Position } from '@/core/log/shapes';
 import type { SiteMap, Slot } from '@/core/log/store-shapes';
 import type { StoreState } from '@/core/mix/store';

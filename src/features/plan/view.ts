@@ -8,7 +8,7 @@ import {
 } from '@/core/advice/scheduler';
 import { isGone, isLive, type HeapFacts } from '@/core/advice/situation';
 import type { HeapCard } from '@/core/advice/tasks';
-import { positionShort } from '@/core/heap/row';
+import { positionShort } from '@/core/words/position';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { dayFrom, localParts, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText } from '@/core/quantity/format';

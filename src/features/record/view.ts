@@ -1,9 +1,9 @@
 import { isGone } from '@/core/advice/situation';
 import { surenessText } from '@/core/words/reading';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { chartView, type ChartView } from '@/core/snapshot/chart';
 import { claimOf } from '@/core/advice/claim';
-import { claimText, END_WORDS, stageText } from '@/core/advice/words';
+import { claimText, stageText } from '@/core/advice/words';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { gradeOf } from '@/core/evidence/grade';
 import { initialCnOf } from '@/core/mix/initial-cn';
@@ -16,7 +16,7 @@ import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch'
 import { adoptedText, saidOf, type Said } from '@/core/snapshot/said';
 import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
-import type { ReleaseDoubt, Entry } from '@/core/log/entry';
+import { recordEntry, type Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
 import {
   dayText,
@@ -28,7 +28,6 @@ import {
   whenText,
 } from '@/core/quantity/format';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
-import { amountText } from '@/core/words/amount';
 import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
 import { toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/caution';
@@ -308,74 +307,14 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
   };
 }
 
-function workWords(e: Entry): string | null {
-  switch (e.kind) {
-    case 'turn':
-      return e.data.full
-        ? `Full turning${e.data.rim ? `, ${{ all: 'all of the rim', most: 'most of the rim', partly: 'part of the rim', unsure: 'unsure how much of the rim' }[e.data.rim]} went in` : ''}`
-        : 'Stirred only: not a full turning';
-    case 'water':
-      return `Watered${e.data.litres === undefined ? '' : `, ${e.data.litres} L`}, ${e.data.clean ? 'clean' : 'not clean'}${seedWords(e.data.seeds)}`;
-    case 'addition':
-      return `${e.data.raw ? 'Raw addition' : 'Clean addition'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
-    case 'merge':
-      return `Joined with a heap that was ${e.data.withProven ? 'proven' : 'not proven'}${e.data.what ? `: ${e.data.what}` : ''}${seedWords(e.data.seeds)}`;
-    case 'moisture':
-      return `Moisture: ${e.data.state}`;
-    case 'observation':
-      return (
-        [
-          e.data.squeeze && `squeeze test: ${e.data.squeeze}`,
-          e.data.smell && `smell: ${e.data.smell}`,
-          e.data.words,
-        ]
-          .filter(Boolean)
-          .join(', ') || null
-      );
-    case 'note':
-      return e.data.words || null;
-    case 'move':
-      return 'Moved';
-    case 'cover':
-      return 'Cover';
-    case 'screen':
-      return 'Screened';
-    case 'cure':
-      return 'Put to cure';
-    case 'release':
-      return 'Let go out';
-    case 'ready':
-      return `Said to be ready${knowingText(e.data.knowing)}${e.data.words ? `: ${e.data.words}` : ''}`;
-    case 'ended':
-      return `At its end: ${END_WORDS[e.data.reason]}${knowingText(e.data.knowing)}${e.data.words ? `, ${e.data.words}` : ''}`;
-    case 'terms':
-      return `Rules and policy changed: ${e.data.rules.join(', ')}`;
-    case 'opened':
-      return e.data.adopted ? 'Taken over under way: not recorded here before' : 'Opened';
-    case 'built':
-      return 'Closed: last raw load in';
-    case 'charge':
-      return `Went in: ${[...e.data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`), e.data.waterL === undefined ? '' : `${e.data.waterL} L of water`].filter(Boolean).join('; ') || (e.data.words ?? 'no material')}`;
-    default:
-      return null;
-  }
-}
 /** The name of a material in words; one that the library does not have goes by its id. */
 const materialName = (id: string): string =>
   MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
-const KNOWN = { unproven: 'not proven', warm: 'still warm', unread: 'not read lately' } as const;
-const knowingText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
-  knowing && knowing.length > 0
-    ? `, knowing that it was ${listText(knowing.map((d) => KNOWN[d]))}`
-    : '';
-const seedWords = (seeds: boolean | undefined): string =>
-  seeds === undefined ? '' : seeds ? ', with live seeds' : ', no live seeds';
-
 function worksTable({ state, when }: Page): Table {
   const rows = [...state.entries]
     .sort((a, b) => a.at - b.at || a.seq - b.seq)
     .flatMap((e): TableRow[] => {
-      const words = workWords(e);
+      const words = recordEntry(e, { materialName });
       const strike = state.struck.get(e.id);
       if (words === null) return [];
       const late =

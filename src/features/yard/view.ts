@@ -1,7 +1,7 @@
 import { isGone } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { nextAdvice } from '@/core/advice/next';
-import { positionShort } from '@/core/heap/row';
+import { positionShort } from '@/core/words/position';
 import { heapPicture } from '@/core/snapshot/picture';
 import {
   ageText,

@@ -6,7 +6,7 @@ import type { Figure } from '@/core/mix/mix';
 import { foldStore } from '@/core/mix/store';
 import { adoptedText, saidOf } from '@/core/snapshot/said';
 import { heapPicture } from '@/core/snapshot/picture';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';

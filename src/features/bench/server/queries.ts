@@ -2,7 +2,7 @@ import { isGone } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { USUAL_BUCKET, USUAL_FLOW } from '@/core/snapshot/situation';
 import { MIN_HOT_M3 } from '@/core/heap/size';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import type { SiteState } from '@/core/log/fold';
 import { remainingOf } from '@/core/mix/build';
 import { contentsOf } from '@/core/mix/contents';

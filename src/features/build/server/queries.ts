@@ -1,5 +1,5 @@
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { builtOf } from '@/core/mix/build';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';

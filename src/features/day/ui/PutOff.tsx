@@ -1,6 +1,6 @@
 'use client';
 import type { DeferReason } from '@/core/log/entry';
-import { DEFER_WORDS } from '@/core/advice/words';
+import { DEFER_WORDS } from '@/core/words/acts';
 import { keysOf } from '@/core/words/feel';
 import { submitOrQueue } from '@/outbox/keep';
 import { Choices } from '@/ui/Choices';

@@ -1,9 +1,9 @@
-import { CORRECTED_KINDS, type Entry, type NewEntry } from '@/core/log/entry';
+import { isCorrectedInPlace, type Entry, type NewEntry } from '@/core/log/entry';
 import { isoOf } from '@/core/quantity/instant';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
 import { assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { sizesOfHeap } from '@/core/heap/sizes';
-import { END_WORDS } from '@/core/advice/words';
+import { END_WORDS } from '@/core/words/acts';
 import { PROBLEM, type Problem } from '@/core/words/problem';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { Db } from '@/db/client';
@@ -196,9 +196,8 @@ async function replaced(
   const { instead } = entry.data;
   if (!target || !instead)
     return refused('data.target', 'The entry to correct is not in this heap’s log.');
-  const kind = CORRECTED_KINDS.find((k) => k === target.kind);
   const old = target.data as Record<string, unknown>;
-  if (!kind || old.act !== undefined || old.from !== undefined)
+  if (!isCorrectedInPlace(target.kind) || old.act !== undefined || old.from !== undefined)
     return refused(
       'data.instead',
       'This entry cannot be put right in its parts. Strike it out and log it anew.',
@@ -208,7 +207,7 @@ async function replaced(
     {
       id: idFrom(entry.id, 'instead'),
       batch: target.batch,
-      kind,
+      kind: target.kind,
       at: instead.at ?? isoOf(target.at),
       by: target.by,
       data: { ...kept, ...instead.data },

@@ -1,7 +1,8 @@
 'use client';
 import { v7 } from 'uuid';
 import type { Position } from '@/core/log/shapes';
-import { movedBorders, positionText, rowOf } from '@/core/heap/row';
+import { movedBorders, rowOf } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';

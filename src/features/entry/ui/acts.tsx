@@ -13,9 +13,10 @@ import {
   type TransferKind,
 } from '@/core/log/entry';
 import { shortScheduleTexts } from '@/core/advice/schedule';
-import { END_WORDS, FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
+import { FIX_WORDS, SCHOOL_WORDS } from '@/core/advice/words';
+import { END_WORDS } from '@/core/words/acts';
 import { isShape, volumeOf } from '@/core/heap/size';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { CAUTION } from '@/core/words/caution';
 import { SHAPE_WORDS } from '@/core/words/shape';
 import { TRANSFER_WORDS } from '@/core/words/transfer';

@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit';
 import qrcode from 'qrcode';
 import { byBay } from '@/core/snapshot/picture';
-import { positionText } from '@/core/heap/row';
+import { positionText } from '@/core/words/position';
 import { localParts } from '@/core/quantity/calendar';
 import { theDb, theSite } from '@/db/context';
 import { snapshotRepo } from '@/db/repositories/snapshots';

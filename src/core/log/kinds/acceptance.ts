@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { countText } from '../../quantity/format';
+import { AcceptLineSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** What the site takes, asks about and refuses. */
+export const acceptance = describeKind({
+  schema: z.looseObject({ lines: z.array(AcceptLineSchema).max(200) }),
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'check',
+  tell: (data) => ({ title: 'What the site takes', detail: countText(data.lines.length, 'line') }),
+  record: () => null,
+});

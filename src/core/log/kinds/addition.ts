@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { amountText } from '../../words/amount';
+import { PartSchema } from '../store-shapes';
+import { describeKind } from './kind';
+import { Words, seeds, origin, act } from './shared';
+import { TRANSFER_KINDS } from './vocabulary';
+import { seedText } from './text';
+
+export const addition = describeKind({
+  schema: z.looseObject({
+    raw: z.boolean(),
+    seeds,
+    what: Words.optional(),
+    litres: z.number().positive().max(1_000_000).optional(),
+    /** Out of the store. */ parts: z.array(PartSchema).max(60).optional(),
+    /** The heap that it came out of, and as what. */ from: z.uuid().optional(),
+    stuff: z.enum(TRANSFER_KINDS).optional(),
+    ...act,
+    ...origin,
+  }),
+  scope: 'batch',
+  drawsOnStore: true,
+  correction: 'in-place',
+  inherited: true,
+  fileEvent: 'add',
+  clocks: 'may-restart',
+  mark: 'add',
+  tell: (data) => ({
+    title: data.raw ? 'Raw addition' : 'Clean addition',
+    detail: joinParts(
+      data.what,
+      ...(data.parts ?? []).map(
+        (p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`,
+      ),
+      data.raw && 'starts the clock again',
+      data.seeds !== undefined && (data.seeds ? 'with live seeds' : 'no live seeds'),
+    ),
+  }),
+  record: (data) =>
+    `${data.raw ? 'Raw addition' : 'Clean addition'}${data.what ? `: ${data.what}` : ''}${seedText(data.seeds)}`,
+});

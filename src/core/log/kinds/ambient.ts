@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { tempText } from '../../quantity/format';
+import { toCelsius } from '../../quantity/units';
+import { Unit } from '../shapes';
+import { describeKind } from './kind';
+import { walk } from './shared';
+
+/** Air temperature of the site. */
+export const ambient = describeKind({
+  schema: z.looseObject({ value: z.number(), unit: Unit, ...walk }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'probe',
+  tell: (data, { unit }) => ({
+    title: 'Air',
+    detail: tempText(toCelsius(data.value, data.unit), unit),
+  }),
+  record: () => null,
+});

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { Words, Moment } from './shared';
+
+/** Its bay is wanted for another heap by then; null: no longer. */
+export const bayWanted = describeKind({
+  schema: z.looseObject({ by: Moment.nullable(), words: Words.optional() }),
+  scope: 'batch',
+  correction: 'none',
+  inherited: true,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: (data) => ({
+    title: data.by === null ? 'Bay no longer wanted' : 'Bay wanted',
+    detail: data.words ?? '',
+  }),
+  record: () => null,
+});

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+
+/** The last raw load went in: the clock starts at the entry's time. */
+export const built = describeKind({
+  schema: z.looseObject({ /** The time as a file wrote it. */ as: z.string().optional() }),
+  scope: 'batch',
+  drawsOnStore: true,
+  correction: 'in-place',
+  inherited: true,
+  fileEvent: null,
+  clocks: 'starts',
+  mark: 'check',
+  tell: () => ({ title: 'Closed', detail: 'last raw load in; the clock starts' }),
+  record: () => 'Closed: last raw load in',
+});

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { describeKind } from './kind';
+import { Words } from './shared';
+
+/** A chore was done. */
+export const chore = describeKind({
+  schema: z.looseObject({
+    chore: z.string().min(1).max(40),
+    litres: z.number().min(0).max(1_000_000).optional(),
+    words: Words.optional(),
+  }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'walk',
+  tell: (data) => ({
+    title: 'Chore done',
+    detail: joinParts(
+      data.chore.replaceAll('-', ' '),
+      data.litres !== undefined && `${data.litres} L`,
+      data.words,
+    ),
+  }),
+  record: () => null,
+});

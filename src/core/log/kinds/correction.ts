@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { joinParts, tempText } from '../../quantity/format';
+import { toCelsius } from '../../quantity/units';
+import { Unit } from '../shapes';
+import { describeKind } from './kind';
+
+/** Strikes an entry or one reading of it, and may put another value in the reading's place. */
+export const correction = describeKind({
+  schema: z.looseObject({
+    target: z.uuid(),
+    reading: z.string().optional(),
+    value: z.number().optional(),
+    unit: Unit.optional(),
+    reason: z.string().trim().min(3).max(500),
+    /** What is right instead of the whole entry: its time, what it says. The corrected entry is written beside this one. */
+    instead: z
+      .looseObject({ at: z.string().max(40).optional(), data: z.record(z.string(), z.unknown()) })
+      .optional(),
+  }),
+  scope: 'batch',
+  correction: 'none',
+  inherited: true,
+  fileEvent: null,
+  clocks: 'evidence',
+  mark: 'note',
+  tell: (data, { unit }) => ({
+    title: 'Correction',
+    detail: joinParts(
+      data.instead !== undefined && 'put right',
+      data.value !== undefined &&
+        `now ${tempText(toCelsius(data.value, data.unit ?? 'C'), unit, 1)}`,
+      data.reason,
+    ),
+  }),
+  record: () => null,
+});

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { origin } from './shared';
+
+export const cover = describeKind({
+  schema: z.looseObject({ ...origin }),
+  scope: 'batch',
+  correction: 'none',
+  inherited: true,
+  fileEvent: 'cover',
+  clocks: 'none',
+  mark: 'cure',
+  tell: () => ({ title: 'Cover', detail: '' }),
+  record: () => 'Cover',
+});

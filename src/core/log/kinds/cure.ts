@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { origin } from './shared';
+
+export const cure = describeKind({
+  schema: z.looseObject({ ...origin }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: true,
+  fileEvent: 'cure',
+  clocks: 'none',
+  mark: 'cure',
+  tell: () => ({ title: 'Put to cure', detail: '' }),
+  record: () => 'Put to cure',
+});

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { END_WORDS } from '../../words/acts';
+import { describeKind } from './kind';
+import { Words, act, knowing } from './shared';
+import { END_REASONS } from './vocabulary';
+import { knowingText, knowingLogText } from './text';
+
+/** It is at its end, by decision. */
+export const ended = describeKind({
+  schema: z.looseObject({
+    reason: z.enum(END_REASONS),
+    into: z.uuid().optional(),
+    words: Words.optional(),
+    ...knowing,
+    ...act,
+  }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: (data) => ({
+    title: 'At its end',
+    detail: joinParts(END_WORDS[data.reason], knowingLogText(data.knowing), data.words),
+  }),
+  record: (data) =>
+    `At its end: ${END_WORDS[data.reason]}${knowingText(data.knowing)}${data.words ? `, ${data.words}` : ''}`,
+});

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { FireCardSchema } from '../shapes';
+import { describeKind } from './kind';
+
+export const fireCard = describeKind({
+  schema: z.looseObject({ card: FireCardSchema }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'flag',
+  tell: () => ({ title: 'Fire card', detail: '' }),
+  record: () => null,
+});

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { Words } from './shared';
+
+/** Put on hold, or taken up again. */
+export const hold = describeKind({
+  schema: z.looseObject({ on: z.boolean(), reason: Words.optional() }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: (data) => ({
+    title: data.on ? 'Put on hold' : 'Taken up again',
+    detail: data.reason ?? '',
+  }),
+  record: () => null,
+});

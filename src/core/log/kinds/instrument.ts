@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { InstrumentSchema } from '../shapes';
+import { describeKind } from './kind';
+
+/** A thermometer of the site as it is now: each entry of a name is a version. */
+export const instrument = describeKind({
+  schema: z.looseObject({ instrument: InstrumentSchema }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'probe',
+  tell: (data) => ({ title: 'Thermometer', detail: data.instrument.name }),
+  record: () => null,
+});

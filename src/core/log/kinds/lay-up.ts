@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { RecipeSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** What it is to be built by: a recipe as it was when it was chosen. */
+export const layUp = describeKind({
+  schema: z.looseObject({
+    recipe: RecipeSchema,
+    /** The entry that kept that version. */ from: z.uuid().optional(),
+  }),
+  scope: 'batch',
+  drawsOnStore: true,
+  correction: 'strike',
+  inherited: true,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'flag',
+  tell: (data) => ({ title: 'To be built by', detail: data.recipe.name }),
+  record: () => null,
+});

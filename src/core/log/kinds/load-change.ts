@@ -1,0 +1,15 @@
+import { LoadChangeSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** What became of a load: ripened, moved, counted, tested, gone. */
+export const loadChange = describeKind({
+  schema: LoadChangeSchema,
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: () => ({ title: 'Change of a load', detail: '' }),
+  record: () => null,
+});

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { tempText } from '../../quantity/format';
+import { toCelsius } from '../../quantity/units';
+import { Unit } from '../shapes';
+import { describeKind } from './kind';
+import { Words } from './shared';
+
+/** Temperature of a stock heap. */
+export const loadHeat = describeKind({
+  schema: z.looseObject({
+    load: z.uuid(),
+    value: z.number().min(-60).max(400),
+    unit: Unit,
+    words: Words.optional(),
+  }),
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'probe',
+  tell: (data, { unit }) => ({
+    title: 'Heat of a load',
+    detail: tempText(toCelsius(data.value, data.unit), unit),
+  }),
+  record: () => null,
+});

@@ -1,0 +1,15 @@
+import { LoadSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** Something was brought to the gate; the entry's id is the load's. */
+export const load = describeKind({
+  schema: LoadSchema,
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'add',
+  tell: (data) => ({ title: 'Load taken in', detail: data.material.replaceAll('-', ' ') }),
+  record: () => null,
+});

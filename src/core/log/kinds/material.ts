@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { MaterialSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** A material of the site's library: each entry of an id is a version. */
+export const material = describeKind({
+  schema: z.looseObject({ material: MaterialSchema }),
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'add',
+  tell: (data) => ({ title: 'Material', detail: data.material.name }),
+  record: () => null,
+});

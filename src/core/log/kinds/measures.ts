@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { OwnMeasureSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** The site's own measures. */
+export const measures = describeKind({
+  schema: z.looseObject({ measures: z.array(OwnMeasureSchema).max(40) }),
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'add',
+  tell: () => ({ title: 'Measures of the site', detail: '' }),
+  record: () => null,
+});

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { describeKind } from './kind';
+import { seeds, origin, act } from './shared';
+import { seedText } from './text';
+
+export const merge = describeKind({
+  schema: z.looseObject({
+    withProven: z.boolean(),
+    seeds,
+    what: z.string().optional(),
+    /** The heap that was joined to this one. */ from: z.uuid().optional(),
+    volumeM3: z.number().positive().max(100_000).optional(),
+    ...act,
+    ...origin,
+  }),
+  scope: 'batch',
+  drawsOnStore: true,
+  correction: 'strike',
+  inherited: true,
+  fileEvent: 'merge',
+  clocks: 'may-restart',
+  mark: 'move',
+  tell: (data) => ({
+    title: 'Joined',
+    detail: joinParts(data.what, data.withProven ? 'with a proven heap' : 'with an unproven heap'),
+  }),
+  record: (data) =>
+    `Joined with a heap that was ${data.withProven ? 'proven' : 'not proven'}${data.what ? `: ${data.what}` : ''}${seedText(data.seeds)}`,
+});

@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { TemplateSchema } from '../shapes';
+import { describeKind } from './kind';
+import { Words } from './shared';
+
+/** The method that it is kept by, from now on. */
+export const method = describeKind({
+  schema: z.looseObject({ template: TemplateSchema, words: Words.optional() }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'flag',
+  tell: (data) => ({ title: 'Method', detail: joinParts(data.template.name, data.words) }),
+  record: () => null,
+});

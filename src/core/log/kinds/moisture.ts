@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { origin } from './shared';
+
+export const moisture = describeKind({
+  schema: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: true,
+  fileEvent: 'moisture',
+  clocks: 'evidence',
+  mark: 'squeeze',
+  tell: (data) => ({ title: 'Moisture', detail: data.state }),
+  record: (data) => `Moisture: ${data.state}`,
+});

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { Words, origin, act } from './shared';
+
+export const move = describeKind({
+  schema: z.looseObject({ words: Words.optional(), ...act, ...origin }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: true,
+  fileEvent: 'move',
+  clocks: 'none',
+  mark: 'move',
+  tell: (data) => ({ title: 'Moved', detail: data.words ?? '' }),
+  record: () => 'Moved',
+});

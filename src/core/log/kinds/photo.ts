@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { Words, walk } from './shared';
+
+/** A picture; its bytes lie beside the log under their SHA-256. */
+export const photo = describeKind({
+  schema: z.looseObject({
+    sha256: z.string().regex(/^[0-9a-f]{64}$/),
+    width: z.int().positive(),
+    height: z.int().positive(),
+    words: Words.optional(),
+    ...walk,
+  }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: (data) => ({ title: 'Photo', detail: data.words ?? '' }),
+  record: () => null,
+});

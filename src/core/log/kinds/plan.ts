@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { PlanPointSchema } from '../shapes';
+import { describeKind } from './kind';
+
+/** Where a round reads this heap, from now on. Places that are no longer named stay with their readings. */
+export const plan = describeKind({
+  schema: z.looseObject({ points: z.array(PlanPointSchema).min(1).max(60) }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'evidence',
+  mark: 'probe',
+  tell: (data) => ({
+    title: 'Places of a round',
+    detail: data.points
+      .map((p) =>
+        [p.label, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' '),
+      )
+      .join('; '),
+  }),
+  record: () => null,
+});

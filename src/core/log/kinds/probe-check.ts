@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+
+/** A thermometer held against a reference, for the whole site. */
+export const probeCheck = describeKind({
+  schema: z.looseObject({
+    probe: z.string().trim().min(1).max(40),
+    referenceC: z.number(),
+    readC: z.number(),
+    how: z.enum(['ice', 'boil', 'reference']).optional(),
+    altitudeM: z.number().optional(),
+  }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'evidence',
+  mark: 'check',
+  tell: (data) => ({ title: 'Thermometer checked', detail: data.probe }),
+  record: () => null,
+});

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { RecipeSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** A recipe: each entry of an id is a version. `from`: the version that it was changed from. */
+export const recipe = describeKind({
+  schema: z.looseObject({ recipe: RecipeSchema, from: z.uuid().nullable() }),
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: (data) => ({ title: 'Recipe', detail: data.recipe.name }),
+  record: () => null,
+});

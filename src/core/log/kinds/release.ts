@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { origin } from './shared';
+
+/** A named person let it go out. */
+export const release = describeKind({
+  schema: z.looseObject({ ...origin }),
+  scope: 'batch',
+  correction: 'none',
+  inherited: false,
+  fileEvent: 'note',
+  clocks: 'none',
+  mark: 'note',
+  tell: () => ({ title: 'Let go out', detail: '' }),
+  record: () => 'Let go out',
+});

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+
+/** Distances and heights that the rounds of the site go by. */
+export const roundSettings = describeKind({
+  schema: z.looseObject({
+    stretchM: z.number().min(1).max(100),
+    borderM: z.number().min(0).max(10),
+    altitudeM: z.number().min(-430).max(6000),
+  }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'probe',
+  tell: () => ({ title: 'Distances of a round', detail: '' }),
+  record: () => null,
+});

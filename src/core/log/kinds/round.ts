@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { countText, joinParts, tempFigure, tempText } from '../../quantity/format';
+import { toCelsius } from '../../quantity/units';
+import { ReadingSchema } from '../shapes';
+import { describeKind, type LogContext, type LogText } from './kind';
+import { Words, walk } from './shared';
+import { SKIPS } from './vocabulary';
+
+const schema = z.looseObject({
+  source: z.enum(['hand', 'file']),
+  readings: z.array(ReadingSchema).min(1),
+  words: Words.optional(),
+  ...walk,
+  /** Places that were left out, and why. */
+  left: z.array(z.looseObject({ point: z.string(), reason: z.enum(SKIPS) })).optional(),
+});
+type RoundData = z.output<typeof schema>;
+
+function tellRound(data: RoundData, { unit, readings }: LogContext): LogText {
+  const live = readings.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
+  const range =
+    live.length === 0
+      ? 'all struck'
+      : `${tempFigure(least(live), unit)}–${tempText(most(live), unit)}`;
+  return {
+    title:
+      data.source === 'file'
+        ? `${data.readings.length} readings brought in`
+        : `Round of ${new Set(data.readings.map((r) => r.point)).size}`,
+    detail: joinParts(
+      range,
+      data.left && data.left.length > 0 && `${countText(data.left.length, 'place')} left out`,
+      data.words,
+    ),
+  };
+}
+// A block brought in from a file is too long to be spread into Math.min.
+const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b));
+const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b));
+
+/** Readings of one walk round the heap, or a block of them brought in from a file. */
+export const round = describeKind({
+  schema,
+  scope: 'batch',
+  correction: 'strike',
+  inherited: true,
+  fileEvent: null,
+  clocks: 'evidence',
+  mark: 'probe',
+  tell: (data, context) => tellRound(data, context),
+  record: () => null,
+});

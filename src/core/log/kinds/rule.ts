@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { SiteRuleSchema } from '../shapes';
+import { describeKind } from './kind';
+
+/** A rule that the site wrote itself: each entry of an id is a version of it. */
+export const rule = describeKind({
+  schema: z.looseObject({ rule: SiteRuleSchema }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'check',
+  tell: (data) => ({ title: 'Rule of the site', detail: data.rule.title }),
+  record: () => null,
+});

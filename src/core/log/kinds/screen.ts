@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { origin } from './shared';
+
+export const screen = describeKind({
+  schema: z.looseObject({ ...origin }),
+  scope: 'batch',
+  correction: 'none',
+  inherited: true,
+  fileEvent: 'screen',
+  clocks: 'none',
+  mark: 'screen',
+  tell: () => ({ title: 'Screened', detail: '' }),
+  record: () => 'Screened',
+});

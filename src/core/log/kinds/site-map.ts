@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { SiteMapSchema } from '../store-shapes';
+import { describeKind } from './kind';
+
+/** Where bays, bins and rows lie. */
+export const siteMap = describeKind({
+  schema: z.looseObject({ map: SiteMapSchema, from: z.uuid().nullable() }),
+  scope: 'store',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'move',
+  tell: () => ({ title: 'Map of the site', detail: '' }),
+  record: () => null,
+});

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { MeasuresSchema } from '../shapes';
+import { describeKind } from './kind';
+import { Words, act } from './shared';
+
+/** Its size, measured again: by outer measures, or as somebody judges it. */
+export const size = describeKind({
+  schema: z
+    .looseObject({
+      measures: MeasuresSchema.optional(),
+      volumeM3: z.number().positive().max(100_000).optional(),
+      words: Words.optional(),
+      ...act,
+    })
+    .refine((s) => s.measures !== undefined || s.volumeM3 !== undefined, {
+      path: ['volumeM3'],
+      message: 'Give measures or a volume.',
+    }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'note',
+  tell: (data) => ({
+    title: 'Size',
+    detail: joinParts(
+      data.measures &&
+        `${data.measures.lengthM} × ${data.measures.widthM} × ${data.measures.heightM} m`,
+      data.volumeM3 !== undefined && `${data.volumeM3} m³`,
+      data.words,
+    ),
+  }),
+  record: () => null,
+});

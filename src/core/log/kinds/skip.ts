@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { SKIP_WORDS } from '../../words/skip';
+import { describeKind } from './kind';
+import { Words, walk } from './shared';
+import { SKIPS } from './vocabulary';
+
+/** A heap was left out of a walk over the site. */
+export const skip = describeKind({
+  schema: z.looseObject({ reason: z.enum(SKIPS), words: Words.optional(), ...walk }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'walk',
+  tell: (data) => ({
+    title: 'Left out of a round',
+    detail: joinParts(SKIP_WORDS[data.reason], data.words),
+  }),
+  record: () => null,
+});

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { act } from './shared';
+
+/** A part of this heap was carried off and is a heap of its own from now on. */
+export const split = describeKind({
+  schema: z.looseObject({
+    to: z.uuid(),
+    volumeM3: z.number().positive().max(100_000),
+    /** What the part is called from now on, and where it stands. */ code: z
+      .string()
+      .trim()
+      .min(1)
+      .max(24),
+    name: z.string().trim().max(60).optional(),
+    bay: z.string().trim().max(40).optional(),
+    ...act,
+  }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'move',
+  tell: (data) => ({
+    title: 'A part was carried off',
+    detail: `${data.volumeM3} m³, a heap of its own now`,
+  }),
+  record: () => null,
+});

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+import { act } from './shared';
+
+/** One stands on top of the other in the same bay, something between them. */
+export const stack = describeKind({
+  schema: z.looseObject({ with: z.uuid(), layer: z.enum(['upper', 'lower']), ...act }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'move',
+  tell: (data) => ({
+    title: data.layer === 'upper' ? 'Stands on another heap' : 'Another heap stands on it',
+    detail: '',
+  }),
+  record: () => null,
+});

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { TemplateSchema } from '../shapes';
+import { describeKind } from './kind';
+
+/** A method template of the site: each entry of an id is a version of it. */
+export const template = describeKind({
+  schema: z.looseObject({ template: TemplateSchema }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'flag',
+  tell: (data) => ({ title: 'Method of the site', detail: data.template.name }),
+  record: () => null,
+});

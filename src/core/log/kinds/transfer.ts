@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { joinParts } from '../../quantity/format';
+import { TRANSFER_WORDS } from '../../words/transfer';
+import { describeKind } from './kind';
+import { Words, act } from './shared';
+import { TRANSFER_KINDS } from './vocabulary';
+
+/** Something left this heap: for another one, or for good. */
+export const transfer = describeKind({
+  schema: z.looseObject({
+    what: z.enum(TRANSFER_KINDS),
+    to: z.uuid().optional(),
+    /** Whether it carries germs, and seeds, with it. */ raw: z.boolean(),
+    seeds: z.boolean(),
+    litres: z.number().positive().max(1_000_000).optional(),
+    words: Words.optional(),
+    ...act,
+  }),
+  scope: 'batch',
+  correction: 'strike',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'move',
+  tell: (data) => ({
+    title: `${TRANSFER_WORDS[data.what].name} taken off`,
+    detail: joinParts(
+      data.litres !== undefined && `${data.litres} L`,
+      data.to && 'into another heap',
+      data.words,
+    ),
+  }),
+  record: () => null,
+});

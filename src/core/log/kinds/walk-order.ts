@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { describeKind } from './kind';
+
+/** The order of the walk over the site, set by hand. Empty: the hygienic order again. */
+export const walkOrder = describeKind({
+  schema: z.looseObject({ batches: z.array(z.uuid()) }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'walk',
+  tell: () => ({ title: 'Order of the round', detail: '' }),
+  record: () => null,
+});

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { WorkSchema } from '../shapes';
+import { describeKind } from './kind';
+
+/** Crew, machine, hours, hose, limits, chores. */
+export const work = describeKind({
+  schema: z.looseObject({ work: WorkSchema }),
+  scope: 'site',
+  correction: 'none',
+  inherited: false,
+  fileEvent: null,
+  clocks: 'none',
+  mark: 'walk',
+  tell: () => ({ title: 'Crew and hours', detail: '' }),
+  record: () => null,
+});
