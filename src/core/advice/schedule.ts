@@ -1,4 +1,5 @@
-import { leavesOf, type Rule } from '../evidence/rule';
+import { holdsOf } from '../evidence/requirements';
+import type { Rule } from '../evidence/rule';
 import type { MethodTemplate } from '../log/shapes';
 import { countText } from '../quantity/format';
 
@@ -20,18 +21,18 @@ export function shortSchedule(
 ): ShortSchedule | null {
   if (template.trigger !== 'calendar' && template.trigger !== 'never' && template.trigger !== 'bay')
     return null;
-  const short = leavesOf(rule.requirement).flatMap((leaf): ShortSchedule[] => {
-    if (leaf.kind !== 'hold' || !leaf.consecutive || leaf.turnings === 0) return [];
-    const days = leaf.hours / 24;
+  const short = holdsOf(rule.requirement).flatMap((hold): ShortSchedule[] => {
+    if (!hold.consecutive || hold.turnings === 0) return [];
+    const days = hold.hours / 24;
     const made = template.trigger === 'never' ? 0 : Math.floor(days / template.everyDays);
-    return made >= leaf.turnings
+    return made >= hold.turnings
       ? []
       : [
           {
-            needed: leaf.turnings,
+            needed: hold.turnings,
             days,
             made,
-            everyDays: Math.max(1, Math.floor(days / leaf.turnings)),
+            everyDays: Math.max(1, Math.floor(days / hold.turnings)),
           },
         ];
   });

@@ -1,27 +1,7 @@
 import type { Note } from '../words/note';
-import type { VerdictFacts } from '../words/verdict';
-import type { ReportedRequirement } from './rule-progress';
+import { getRequirementDescription } from './requirements';
+import type { VerdictFacts } from './verdict-facts';
 import type { RuleAssessment } from './verdict';
-
-/** What a part asks beside hours and turnings, for words. */
-function formOf({ of }: ReportedRequirement): VerdictFacts['form'] {
-  switch (of.kind) {
-    case 'hold':
-      return { kind: 'hold' };
-    case 'staged':
-      return { kind: 'staged', stageHours: of.holdHours };
-    case 'within':
-      return {
-        kind: 'within',
-        outerHours: of.outer.hours,
-        outerFloorC: of.outer.floorC,
-        innerHours: of.inner.hours,
-        innerFloorC: of.inner.floorC,
-      };
-    case 'meanAbove':
-      return { kind: 'meanAbove', meanC: of.meanC };
-  }
-}
 
 /** A verdict as its sentence needs it. @param keep which notes */
 export const factsOf = (
@@ -40,6 +20,6 @@ export const factsOf = (
   floorC: part.floorC,
   combine: v.policy.combine,
   consecutive: part.consecutive,
-  form: formOf(part),
+  form: getRequirementDescription(part.of.kind).facts(part.of),
   reachedMeanC: part.meanC ?? null,
 });

@@ -4,7 +4,8 @@ import { noteText, type Locale, type Note, type NoteFact } from '../words/note';
 import type { Corrector } from './calibration';
 import type { SegmentContext } from './segment-context';
 import type { Round } from './rounds';
-import { asksMoist, type Rule } from './rule';
+import { asksMoist, getRequirementDescription } from './requirements';
+import type { Rule } from './rule';
 import type { Segments } from './segments';
 import type { RuleProgress } from './rule-progress';
 import type { Evidence, Policy, Reading } from './types';
@@ -26,7 +27,7 @@ const idsOf = (readings: readonly Reading[]): { readings?: readonly string[] } =
 
 /** Whether the hours of a run that broke are lost to the requirement. */
 const losesRuns = ({ part }: RuleProgress): boolean =>
-  part.of.kind === 'hold' ? part.of.consecutive : part.of.kind !== 'staged';
+  getRequirementDescription(part.of.kind).losesBrokenRuns(part.of);
 
 function breakNotes(progress: RuleProgress, policy: Policy, asOf: Instant): Draft[] {
   const { scan } = progress;

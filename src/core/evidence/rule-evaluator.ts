@@ -1,10 +1,7 @@
 import type { SegmentContext } from './segment-context';
-import { createHoldEvaluator } from './hold';
-import { createMeanAboveEvaluator } from './mean-above';
+import { getRequirementDescription } from './requirements';
 import type { Requirement } from './rule';
-import { createStagedEvaluator } from './staged';
 import { shareOf, type RuleProgress, type Status, type RuleEvaluator } from './rule-progress';
-import { createWithinEvaluator } from './within';
 
 /** Of the two, the order in which alternatives of equal share are told. */
 const RANK: Record<Status, number> = {
@@ -45,22 +42,11 @@ export function createRuleEvaluator(
   requirement: Requirement,
   context: SegmentContext,
 ): RuleEvaluator {
-  switch (requirement.kind) {
-    case 'hold':
-      return createHoldEvaluator(requirement, context);
-    case 'staged':
-      return createStagedEvaluator(requirement, context);
-    case 'within':
-      return createWithinEvaluator(requirement, context);
-    case 'meanAbove':
-      return createMeanAboveEvaluator(requirement, context);
-    case 'anyOf':
-    case 'allOf': {
-      const parts = requirement.of.map((part) => createRuleEvaluator(part, context));
-      const choose = requirement.kind === 'anyOf' ? ofAny : ofAll;
-      return { progress: (at) => choose(parts.map((part) => part.progress(at))) };
-    }
-  }
+  if (!('of' in requirement))
+    return getRequirementDescription(requirement.kind).createEvaluator(requirement, context);
+  const parts = requirement.of.map((part) => createRuleEvaluator(part, context));
+  const choose = requirement.kind === 'anyOf' ? ofAny : ofAll;
+  return { progress: (at) => choose(parts.map((part) => part.progress(at))) };
 }
 
 /** Whether the second of two standings, of the same requirement, says less of the heap than the first. */

@@ -63,12 +63,3 @@ export type Rule = {
 
 /** Every single requirement in a rule, alternatives included. */
 export const leavesOf = (r: Requirement): Leaf[] => ('of' in r ? r.of.flatMap(leavesOf) : [r]);
-
-/** Every hold in a rule, nested ones included. */
-export const holdsOf = (r: Requirement): Hold[] =>
-  leavesOf(r).flatMap((leaf) =>
-    leaf.kind === 'hold' ? [leaf] : leaf.kind === 'within' ? [leaf.outer, leaf.inner] : [],
-  );
-
-/** Whether a rule looks at how moist the batch was logged. */
-export const asksMoist = (r: Requirement): boolean => holdsOf(r).some((h) => h.moist === true);

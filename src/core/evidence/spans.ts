@@ -1,3 +1,4 @@
+import { getRequirementDescription } from './requirements';
 import { MS, type Instant } from '../quantity/instant';
 import type { Policy } from './types';
 import type { Run } from './run-scan';
@@ -48,7 +49,7 @@ export function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
 
 /** The runs that the verdict reports: the proving or latest one, or all of a rule that adds them up. */
 function reportedRuns({ progress: { part, reported, scan } }: RuleAssessment): readonly Run[] {
-  if (!part.consecutive && part.of.kind !== 'within') return scan.runs;
+  if (!part.consecutive && !getRequirementDescription(part.of.kind).reportsOneRun) return scan.runs;
   return reported ? [reported] : [];
 }
 

@@ -6,7 +6,7 @@ import type { Method } from '../evidence/types';
 import { findRule, rulesForMethod } from '../rules/library';
 import { policyText } from '../words/policy';
 import { PROBLEM, type Problem } from '../words/problem';
-import { plainText, statusWord, verdictSentence } from '../words/verdict';
+import { plainText, statusWord, verdictSentence } from '../evidence/verdict-words';
 import {
   evidenceOf,
   ownRulesOf,

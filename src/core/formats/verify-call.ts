@@ -15,7 +15,7 @@ import type { Locale } from '../words/note';
 import { doseText, shareRangeText } from '../words/beyond';
 import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
-import { plainText, statusWord, verdictSentence } from '../words/verdict';
+import { plainText, statusWord, verdictSentence } from '../evidence/verdict-words';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
 import { checkTrail, type Sha256, type BatchHistory } from './trail';
 import { verdictJson } from './verdict-json';

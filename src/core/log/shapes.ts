@@ -1,5 +1,11 @@
 import { z } from 'zod';
-import { leavesOf, type Requirement } from '../evidence/rule';
+import {
+  findRequirementSlip,
+  getRequirementDescription,
+  LEAF_KINDS,
+} from '../evidence/requirements';
+import type { FieldType, RequirementSlip } from '../evidence/requirements/description';
+import type { Leaf, Requirement } from '../evidence/rule';
 import { DEFAULT_MAX_GAP_HOURS } from '../evidence/policy';
 import { METHODS, MOISTURE_STATES, POINT_ZONES } from '../evidence/types';
 import { parseInstant, STAMP } from '../quantity/instant';
@@ -317,37 +323,41 @@ export const SoundPolicySchema = PolicySchema.refine(
   { path: ['turnGraceHours'], message: PROBLEM.graceTooLong },
 );
 
-const HoldSchema = z.looseObject({
-  kind: z.literal('hold'),
-  floorC: z.number(),
-  ceilingC: z.number().optional(),
-  hours: z.number().positive(),
-  consecutive: z.boolean(),
-  turnings: z.int().min(0),
-  moist: z.boolean().optional(),
+/** A shape of each type of field. */
+const FIELD_SHAPES: { readonly [T in FieldType]: () => z.ZodType } = {
+  celsius: () => z.number(),
+  'optional-celsius': () => z.number().optional(),
+  'positive-hours': () => z.number().positive(),
+  'yes-no': () => z.boolean(),
+  'optional-yes-no': () => z.boolean().optional(),
+  count: () => z.int().min(0),
+  'count-from-1': () => z.int().min(1),
+  'plain-hold': () => leafSchema('hold').extend({ turnings: z.literal(0) }),
+};
+const leafSchema = (kind: Leaf['kind']) =>
+  z.looseObject({
+    kind: z.literal(kind),
+    ...Object.fromEntries(
+      Object.entries<FieldType>(getRequirementDescription(kind).fields).map(([name, type]) => [
+        name,
+        FIELD_SHAPES[type](),
+      ]),
+    ),
+  });
+const RequirementSchema: z.ZodType<Requirement> = z.lazy(() => {
+  const [hold, staged, ...others] = LEAF_KINDS.map(leafSchema);
+  const group = z.looseObject({
+    kind: z.enum(['anyOf', 'allOf']),
+    of: z.array(RequirementSchema).min(1),
+  });
+  // The published schema lists them in this order.
+  return z.discriminatedUnion('kind', [
+    hold!,
+    staged!,
+    group,
+    ...others,
+  ]) as unknown as z.ZodType<Requirement>;
 });
-/** Neither half of a time within a time asks for turnings. */
-const PlainHoldSchema = HoldSchema.extend({ turnings: z.literal(0) });
-const RequirementSchema: z.ZodType<Requirement> = z.lazy(() =>
-  z.discriminatedUnion('kind', [
-    HoldSchema,
-    z.looseObject({
-      kind: z.literal('staged'),
-      floorC: z.number(),
-      ceilingC: z.number().optional(),
-      holdHours: z.number().positive(),
-      stages: z.int().min(1),
-    }),
-    z.looseObject({ kind: z.enum(['anyOf', 'allOf']), of: z.array(RequirementSchema).min(1) }),
-    z.looseObject({ kind: z.literal('within'), outer: PlainHoldSchema, inner: PlainHoldSchema }),
-    z.looseObject({
-      kind: z.literal('meanAbove'),
-      floorC: z.number(),
-      hours: z.number().positive(),
-      meanC: z.number(),
-    }),
-  ]),
-);
 export const RuleSchema = z.looseObject({
   id: z.string().min(1),
   title: z.string().optional(),
@@ -363,30 +373,24 @@ export const RuleSchema = z.looseObject({
   caution: z.string().optional(),
 });
 
-/** Temperatures of a rule that a person may write, °C: a typing slip lies outside. */
-const FLOORS_C = [20, 90] as const;
-
-function slipOf(requirement: Requirement): string | null {
-  for (const leaf of leavesOf(requirement)) {
-    const holds = leaf.kind === 'within' ? [leaf.outer, leaf.inner] : [leaf];
-    for (const h of holds) {
-      if (h.floorC < FLOORS_C[0] || h.floorC > FLOORS_C[1]) return PROBLEM.floorOut(h.floorC);
-      if ('ceilingC' in h && h.ceilingC !== undefined && h.ceilingC <= h.floorC)
-        return PROBLEM.ceilingLow(h.ceilingC, h.floorC);
-    }
-    if (leaf.kind === 'within' && leaf.inner.hours > leaf.outer.hours) return PROBLEM.innerLonger;
-    if (leaf.kind === 'meanAbove' && leaf.meanC < leaf.floorC) return PROBLEM.meanLow;
-  }
-  return null;
-}
+const SLIP_TEXT: {
+  readonly [C in RequirementSlip['code']]: (slip: Extract<RequirementSlip, { code: C }>) => string;
+} = {
+  'floor-out': (s) => PROBLEM.floorOut(s.floorC),
+  'ceiling-low': (s) => PROBLEM.ceilingLow(s.ceilingC, s.floorC),
+  'inner-longer': () => PROBLEM.innerLonger,
+  'mean-low': () => PROBLEM.meanLow,
+};
 
 /** A rule that the site wrote itself. */
 export const SiteRuleSchema = RuleSchema.extend({
   id: z.string().regex(/^site-[a-z0-9-]{1,40}$/, PROBLEM.siteRuleId),
   title: z.string().trim().min(3, PROBLEM.ruleTitle).max(120),
 }).superRefine((rule, ctx) => {
-  const slip = slipOf(rule.requirement);
-  if (slip) ctx.addIssue({ code: 'custom', path: ['requirement'], message: slip });
+  const slip = findRequirementSlip(rule.requirement);
+  // Each code's text takes the slip of its own code.
+  const text = slip && (SLIP_TEXT[slip.code] as (s: RequirementSlip) => string)(slip);
+  if (text) ctx.addIssue({ code: 'custom', path: ['requirement'], message: text });
 });
 
 export type FileReading = z.output<typeof ReadingSchema>;

@@ -1,3 +1,4 @@
+import { getRequirementDescription } from '../evidence/requirements';
 import { leavesOf, type Rule } from '../evidence/rule';
 import type { Method } from '../evidence/types';
 import type { INPUTS } from '../log/entry';
@@ -123,7 +124,7 @@ export function missingGermRule(
   const turnsEnough = (r: Rule): boolean =>
     keeping.method !== 'static' ||
     leavesOf(r.requirement).some(
-      (leaf) => leaf.kind !== 'staged' && (leaf.kind !== 'hold' || leaf.turnings === 0),
+      (leaf) => !getRequirementDescription(leaf.kind).asksTurnings(leaf),
     );
   const covers = (r: Rule): boolean =>
     r.clock === 'germs' &&

@@ -1,37 +1,15 @@
-import type { Hold, Requirement, Rule } from '../evidence/rule';
-import { countText, spanText, tempBeside } from '../quantity/format';
+import { getRequirementDescription } from '../evidence/requirements';
+import type { Requirement, Rule } from '../evidence/rule';
 import type { TempUnit } from '../quantity/units';
 
 /** A rule in plain words, from its data: what is reckoned is what is read. */
 
-const at = (celsius: number, unit: TempUnit): string => tempBeside(celsius, celsius, unit);
-
-const range = (floorC: number, ceilingC: number | undefined, unit: TempUnit): string =>
-  ceilingC === undefined
-    ? `at ${at(floorC, unit)} or more`
-    : `between ${at(floorC, unit)} and ${at(ceilingC, unit)}`;
-
-function holdText(h: Hold, unit: TempUnit): string {
-  const turned =
-    h.turnings > 0 ? `, with ${countText(h.turnings, 'full turning')} at least in that time` : '';
-  return `${spanText(h.hours)} ${h.consecutive ? 'in a row' : 'in all'} ${range(h.floorC, h.ceilingC, unit)}${turned}${h.moist ? ', counted only while the heap is moist' : ''}`;
-}
-
 export function requirementText(r: Requirement, unit: TempUnit): string {
-  switch (r.kind) {
-    case 'hold':
-      return holdText(r, unit);
-    case 'staged':
-      return `${spanText(r.holdHours)} in a row ${range(r.floorC, r.ceilingC, unit)} before each of ${countText(r.stages, 'full turning')}`;
-    case 'within':
-      return `${holdText({ ...r.outer, consecutive: true }, unit)}, and inside that time ${spanText(r.inner.hours)} in all ${range(r.inner.floorC, r.inner.ceilingC, unit)}`;
-    case 'meanAbove':
-      return `${spanText(r.hours)} in a row ${range(r.floorC, undefined, unit)}, with a mean above ${at(r.meanC, unit)} over that time`;
-    case 'anyOf':
-      return `any one of: ${r.of.map((x) => requirementText(x, unit)).join('; or ')}`;
-    case 'allOf':
-      return `all of: ${r.of.map((x) => requirementText(x, unit)).join('; and ')}`;
-  }
+  if (!('of' in r)) return getRequirementDescription(r.kind).text(r, unit);
+  const parts = r.of.map((x) => requirementText(x, unit));
+  return r.kind === 'anyOf'
+    ? `any one of: ${parts.join('; or ')}`
+    : `all of: ${parts.join('; and ')}`;
 }
 
 /** `United States, 40 CFR Part 503, Appendix B, 1993`. */

@@ -11,7 +11,7 @@ import type { BatchState, SiteState } from '../log/fold';
 import { kinshipOf, type Kinship } from '../log/lineage';
 import type { Position } from '../log/shapes';
 import { titlesOf } from '../rules/library';
-import type { VerdictFacts } from '../words/verdict';
+import type { VerdictFacts } from '../evidence/verdict-facts';
 import { highestC } from '../words/reading';
 import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
 import { assessBatch, type BatchRule, type BatchAssessment } from './assess-batch';

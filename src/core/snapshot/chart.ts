@@ -1,3 +1,4 @@
+import { getRequirementDescription } from '../evidence/requirements';
 import { spansOf } from '../evidence/spans';
 import type { RuleProgress } from '../evidence/rule-progress';
 import { heatOf, type Round } from '../evidence/rounds';
@@ -184,15 +185,9 @@ function barName(
   clock: string,
   unit: 'C' | 'F',
 ): string {
-  const seeds = clock === 'seeds' ? 'Seeds, ' : '';
-  const span = (hours: number): string => durationText(hours).replace(' 0 h', '');
-  const { of } = part;
-  if (of.kind === 'staged') return `${seeds}${turns} × ${span(of.holdHours)}, then a turn`;
-  if (of.kind === 'within')
-    return `${seeds}${span(of.outer.hours)} with ${span(of.inner.hours)} inside`;
-  if (of.kind === 'meanAbove')
-    return `${seeds}${span(of.hours)}, mean ${tempBeside(of.meanC, of.meanC, unit)}`;
-  return `${seeds}${span(of.hours)}${part.consecutive ? '' : ' in all'}${turns ? `, ${turns} turns` : seeds ? '' : ` at ${tempBeside(of.floorC, of.floorC, unit)}`}`;
+  const seeds = clock === 'seeds';
+  const { barText } = getRequirementDescription(part.of.kind);
+  return `${seeds ? 'Seeds, ' : ''}${barText(part.of, { part, turns, unit, roomy: !seeds })}`;
 }
 
 function otherLines({ rounds, corrector, evidence }: BatchAssessment['prepared']) {

@@ -3,7 +3,7 @@ import { ageText, tempBeside, volumeText } from '../quantity/format';
 import { positionText } from '../words/position';
 import type { TempUnit, VolumeUnit } from '../quantity/units';
 import { MS } from '../quantity/instant';
-import { progressText, statusWord, turningsText } from '../words/verdict';
+import { progressText, statusWord, turningsText } from '../evidence/verdict-words';
 
 /** What a drawn heap needs; structural, so that charts know no batch. */
 export type HeapPicture = {

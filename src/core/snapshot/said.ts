@@ -9,7 +9,7 @@ import { initialCnText } from '../mix/words';
 import type { Instant } from '../quantity/instant';
 import { noteText, type Locale, type Note, type NoteCode } from '../words/note';
 import { policyText } from '../words/policy';
-import { progressText, statusWord, turningsText, verdictSentence } from '../words/verdict';
+import { progressText, statusWord, turningsText, verdictSentence } from '../evidence/verdict-words';
 import type { BatchRule, BatchAssessment } from './assess-batch';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */

@@ -3,7 +3,7 @@ import type { HeapFacts } from '../advice/situation';
 import { usualTemplate } from '../advice/templates';
 import type { RoundHeat } from '../advice/trend';
 import { drySpans } from '../evidence/moisture';
-import { asksMoist } from '../evidence/rule';
+import { asksMoist, turningsEndStages } from '../evidence/requirements';
 import { windowAt } from '../evidence/run-scan';
 import { sizesOfHeap } from '../heap/sizes';
 import type { Change } from '../advice/diagnose';
@@ -227,7 +227,7 @@ export function heapFacts(
     builtM3: sizes[0]?.m3 ?? null,
     proof: {
       status: verdict?.status ?? null,
-      form: working?.progress.part.of.kind === 'staged' ? 'staged' : 'other',
+      form: working && turningsEndStages(working.progress.part.of) ? 'staged' : 'other',
       creditedHours: verdict?.creditedHours ?? 0,
       requiredHours: verdict?.requiredHours ?? 0,
       turningsOwed: Math.max(0, (verdict?.turningsRequired ?? 0) - (verdict?.turningsCounted ?? 0)),

@@ -5,7 +5,7 @@ import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';
 import { dayText } from '@/core/quantity/format';
 import { findingText, GRADE_WORD } from '@/core/words/grade';
 import type { Locale } from '@/core/words/note';
-import { progressText, statusWord } from '@/core/words/verdict';
+import { progressText, statusWord } from '@/core/evidence/verdict-words';
 
 const COUNTS = { hours: 'Hours', days: 'Calendar days' } as const;
 

@@ -18,7 +18,7 @@ import type { Locale } from '@/core/words/note';
 import { factsOf } from '@/core/evidence/facts';
 import type { AssessedRule } from '@/core/evidence/verdict';
 import { titlesOf } from '@/core/rules/library';
-import { statusWord, displayStatusOf } from '@/core/words/verdict';
+import { statusWord, displayStatusOf } from '@/core/evidence/verdict-words';
 
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = {

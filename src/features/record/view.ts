@@ -32,7 +32,7 @@ import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
 import { toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
-import { plainText, progressText, statusWord } from '@/core/words/verdict';
+import { plainText, progressText, statusWord } from '@/core/evidence/verdict-words';
 
 /** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
 type TableRow = readonly string[];

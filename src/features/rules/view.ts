@@ -5,7 +5,7 @@ import { CLOCK_TEXT, requirementText, sourceText } from '@/core/rules/text';
 import { dayText } from '@/core/quantity/format';
 import type { TempUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
-import { progressText, statusWord, turningsText } from '@/core/words/verdict';
+import { progressText, statusWord, turningsText } from '@/core/evidence/verdict-words';
 
 /** A rule to read. */
 export type RuleView = {

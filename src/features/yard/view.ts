@@ -16,7 +16,7 @@ import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
-import { progressText, turningsText, uncounted } from '@/core/words/verdict';
+import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
 export type Plot = {

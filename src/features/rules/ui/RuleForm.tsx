@@ -1,180 +1,55 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Requirement } from '@/core/evidence/rule';
-import { fromCelsius, toCelsius } from '@/core/quantity/units';
+import { getRequirementDescription, LEAF_KINDS } from '@/core/evidence/requirements';
+import type { FormInput } from '@/core/evidence/requirements/description';
+import type { TempUnit } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
 import { Disclosure } from '@/ui/Disclosure';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { ruleIdFor, type RuleDraft } from '../input';
+import type { RuleDraft } from '../input';
 import { previewRule, type RulePreview } from '../server/actions';
+import {
+  draftFrom,
+  emptyPart,
+  isMistyped,
+  newDraft,
+  ruleOf,
+  withKind,
+  type Draft,
+  type Part,
+} from '../rule-draft';
 import type { RuleView } from '../view';
 import { useSubmitTerms, type Keep } from './useSubmitTerms';
 
-type Unit = 'C' | 'F';
-type Kind = 'hold' | 'staged' | 'within' | 'meanAbove';
-type Name = 'floor' | 'ceiling' | 'days' | 'turnings' | 'innerFloor' | 'innerHours' | 'mean';
-type Part = { kind: Kind; row: 'yes' | 'no'; moist: boolean } & Record<Name, string>;
-type Draft = {
-  id: string | null;
-  title: string;
-  document: string;
-  join: 'anyOf' | 'allOf';
-  clock: 'germs' | 'seeds';
-  methods: readonly ('turned' | 'static' | 'vessel')[];
-  parts: readonly Part[];
-};
+const unitSign = (input: FormInput, unit: TempUnit): string | undefined =>
+  ({ temperature: `°${unit}`, days: 'days', hours: 'h', count: undefined })[input.unit];
 
-const figure = (n: number): string => String(Number(n.toPrecision(12)));
-const degrees = (celsius: number | undefined, unit: Unit): string =>
-  celsius === undefined ? '' : figure(fromCelsius(celsius, unit));
-const emptyPart = (unit: Unit): Part => ({
-  kind: 'hold',
-  row: 'yes',
-  moist: false,
-  floor: degrees(55, unit),
-  ceiling: '',
-  days: '3',
-  turnings: '0',
-  innerFloor: degrees(55, unit),
-  innerHours: '4',
-  mean: degrees(45, unit),
-});
-const newDraft = (unit: Unit): Draft => ({
-  id: null,
-  title: '',
-  document: '',
-  join: 'anyOf',
-  clock: 'germs',
-  methods: ['turned', 'static', 'vessel'],
-  parts: [emptyPart(unit)],
-});
-
-const num = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
-
-function requirementOf(p: Part, unit: Unit): Requirement {
-  const c = (text: string): number => toCelsius(num(text), unit);
-  const ceilingC = p.ceiling.trim() === '' ? {} : { ceilingC: c(p.ceiling) };
-  const moist = p.moist ? { moist: true } : {};
-  const base = {
-    kind: 'hold' as const,
-    floorC: c(p.floor),
-    ...ceilingC,
-    hours: num(p.days) * 24,
-    consecutive: p.row === 'yes',
-    turnings: num(p.turnings),
-    ...moist,
-  };
-  switch (p.kind) {
-    case 'hold':
-      return base;
-    case 'staged':
-      return {
-        kind: 'staged',
-        floorC: base.floorC,
-        ...ceilingC,
-        holdHours: base.hours,
-        stages: base.turnings,
-      };
-    case 'within':
-      return {
-        kind: 'within',
-        outer: { ...base, consecutive: true, turnings: 0 },
-        inner: {
-          kind: 'hold',
-          floorC: c(p.innerFloor),
-          hours: num(p.innerHours),
-          consecutive: false,
-          turnings: 0,
-          ...moist,
-        },
-      };
-    case 'meanAbove':
-      return { kind: 'meanAbove', floorC: base.floorC, hours: base.hours, meanC: c(p.mean) };
-  }
+function PartInput({
+  input,
+  part,
+  unit,
+  onChange,
+}: {
+  input: FormInput;
+  part: Part;
+  unit: TempUnit;
+  onChange: (change: Partial<Part>) => void;
+}) {
+  const sign = unitSign(input, unit);
+  return (
+    <Field
+      label={input.label}
+      {...(sign ? { unit: sign } : {})}
+      inputMode="decimal"
+      value={part[input.key]}
+      onChange={(e) => onChange({ [input.key]: e.target.value })}
+      problem={isMistyped(part, input) ? 'Type a number.' : undefined}
+      {...(input.empty ? { placeholder: input.empty } : {})}
+    />
+  );
 }
-
-function partOf(r: Requirement, unit: Unit): Part {
-  const e = emptyPart(unit);
-  switch (r.kind) {
-    case 'hold':
-      return {
-        ...e,
-        floor: degrees(r.floorC, unit),
-        ceiling: degrees(r.ceilingC, unit),
-        days: figure(r.hours / 24),
-        turnings: String(r.turnings),
-        row: r.consecutive ? 'yes' : 'no',
-        moist: r.moist === true,
-      };
-    case 'staged':
-      return {
-        ...e,
-        kind: 'staged',
-        floor: degrees(r.floorC, unit),
-        ceiling: degrees(r.ceilingC, unit),
-        days: figure(r.holdHours / 24),
-        turnings: String(r.stages),
-      };
-    case 'within':
-      return {
-        ...e,
-        kind: 'within',
-        floor: degrees(r.outer.floorC, unit),
-        ceiling: degrees(r.outer.ceilingC, unit),
-        days: figure(r.outer.hours / 24),
-        innerFloor: degrees(r.inner.floorC, unit),
-        innerHours: figure(r.inner.hours),
-        moist: r.outer.moist === true || r.inner.moist === true,
-      };
-    case 'meanAbove':
-      return {
-        ...e,
-        kind: 'meanAbove',
-        floor: degrees(r.floorC, unit),
-        days: figure(r.hours / 24),
-        mean: degrees(r.meanC, unit),
-      };
-    default:
-      return e;
-  }
-}
-
-const draftFrom = (rule: RuleDraft, unit: Unit): Draft => ({
-  id: rule.id,
-  title: rule.title,
-  document: rule.document ?? '',
-  clock: rule.clock ?? 'germs',
-  methods: rule.methods ?? ['turned', 'static', 'vessel'],
-  join: rule.requirement.kind === 'allOf' ? 'allOf' : 'anyOf',
-  parts: ('of' in rule.requirement ? rule.requirement.of : [rule.requirement]).map((r) =>
-    partOf(r, unit),
-  ),
-});
-
-function ruleOf(d: Draft, unit: Unit, taken: readonly string[]): RuleDraft {
-  const parts = d.parts.map((p) => requirementOf(p, unit));
-  return {
-    id: d.id ?? ruleIdFor(d.title, taken),
-    title: d.title.trim(),
-    jurisdiction: 'this site',
-    document: d.document.trim() || 'the site’s own rule',
-    fromMemory: false,
-    clock: d.clock,
-    methods: [...d.methods],
-    conditions: [],
-    requirement: parts.length === 1 ? parts[0]! : { kind: d.join, of: parts },
-  };
-}
-
-const FIELD_TEXT: Record<Kind, { days: string; turnings: string | null }> = {
-  hold: { days: 'For', turnings: 'Full turnings in that time' },
-  staged: { days: 'Held before each turning', turnings: 'Full turnings' },
-  within: { days: 'For, in a row', turnings: null },
-  meanAbove: { days: 'For, in a row', turnings: null },
-};
 
 function PartFields({
   part,
@@ -182,25 +57,11 @@ function PartFields({
   onChange,
 }: {
   part: Part;
-  unit: Unit;
+  unit: TempUnit;
   onChange: (p: Part) => void;
 }) {
   const set = (change: Partial<Part>): void => onChange({ ...part, ...change });
-  const text = FIELD_TEXT[part.kind];
-  const number = (key: Name, label: string, of: string | undefined, placeholder?: string) => {
-    const wrong = part[key].trim() === '' ? key !== 'ceiling' : !Number.isFinite(num(part[key]));
-    return (
-      <Field
-        label={label}
-        {...(of ? { unit: of } : {})}
-        inputMode="decimal"
-        value={part[key]}
-        onChange={(e) => set({ [key]: e.target.value } as Partial<Part>)}
-        problem={wrong ? 'Type a number.' : undefined}
-        {...(placeholder ? { placeholder } : {})}
-      />
-    );
-  };
+  const { inputs, asksInARow, asksMoist } = getRequirementDescription(part.kind).form;
   return (
     <div className="flex flex-col gap-3">
       <Choices
@@ -208,33 +69,19 @@ function PartFields({
         value={part.kind}
         columns={4}
         onChange={(v) => {
-          if (v)
-            set({
-              kind: v,
-              ...(v === 'staged' && num(part.turnings) < 1 ? { turnings: '3' } : {}),
-            });
+          if (v) onChange(withKind(part, v));
         }}
-        options={[
-          { value: 'hold', label: 'Time at heat' },
-          { value: 'staged', label: 'Time before each turning' },
-          { value: 'within', label: 'A hotter time inside' },
-          { value: 'meanAbove', label: 'Time with a mean' },
-        ]}
+        options={LEAF_KINDS.map((value) => ({
+          value,
+          label: getRequirementDescription(value).form.label,
+        }))}
       />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(150px,1fr))] gap-x-4 items-start">
-        {number('floor', 'At or above', `°${unit}`)}
-        {part.kind !== 'meanAbove' && number('ceiling', 'Never above', `°${unit}`, 'no limit')}
-        {number('days', text.days, 'days')}
-        {text.turnings && number('turnings', text.turnings, undefined)}
-        {part.kind === 'within' && (
-          <>
-            {number('innerFloor', 'Inside it, at or above', `°${unit}`)}
-            {number('innerHours', 'for, in all', 'h')}
-          </>
-        )}
-        {part.kind === 'meanAbove' && number('mean', 'Mean above', `°${unit}`)}
+        {inputs.map((input) => (
+          <PartInput key={input.key} input={input} part={part} unit={unit} onChange={set} />
+        ))}
       </div>
-      {(part.kind === 'hold' || part.kind === 'within') && (
+      {asksMoist && (
         <label className="flex gap-2 items-center min-h-[44px]">
           <input
             type="checkbox"
@@ -246,7 +93,7 @@ function PartFields({
           <span className="q">(dry seeds survive heat that kills moist ones)</span>
         </label>
       )}
-      {part.kind === 'hold' && (
+      {asksInARow && (
         <Choices
           label="Must the time be in a row?"
           value={part.row}
@@ -335,7 +182,7 @@ function Editor({
   onDone,
 }: {
   start: Draft;
-  unit: Unit;
+  unit: TempUnit;
   keep: Keep;
   by: string;
   taken: readonly string[];
@@ -473,7 +320,7 @@ export function RuleForm({
   taken,
 }: {
   own: readonly { draft: RuleDraft; view: RuleView; versions: readonly string[] }[];
-  unit: Unit;
+  unit: TempUnit;
   keep: Keep;
   by: string;
   taken: readonly string[];

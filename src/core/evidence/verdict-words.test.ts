@@ -1,7 +1,8 @@
-import { noteText, type Note, type NoteFact } from './note';
-import { plainText, progressText, verdictSentence, type VerdictFacts } from './verdict';
-import { problemLine } from './problem';
-import { policyText } from './policy';
+import { noteText, type Note, type NoteFact } from '../words/note';
+import type { VerdictFacts } from './verdict-facts';
+import { plainText, progressText, verdictSentence } from './verdict-words';
+import { problemLine } from '../words/problem';
+import { policyText } from '../words/policy';
 
 const NOW = Date.UTC(2026, 4, 18, 7, 40);
 const locale = { timeZone: 'UTC', unit: 'C', now: NOW } as const;

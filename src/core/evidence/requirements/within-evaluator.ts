@@ -1,14 +1,14 @@
-import { hoursToMs, type Instant } from '../quantity/instant';
-import type { SegmentContext } from './segment-context';
-import { openTally, turnCounter } from './hold';
-import type { Within } from './rule';
+import { hoursToMs, type Instant } from '../../quantity/instant';
+import type { SegmentContext } from '../segment-context';
+import { createOpenRunEvaluator, turnCounter } from './hold-evaluator';
+import type { Within } from '../rule';
 import {
   spanOf,
   type ReportedRequirement,
   type RuleProgress,
   type RuleEvaluator,
-} from './rule-progress';
-import { creditOf, type Run, type RunScanner } from './run-scan';
+} from '../rule-progress';
+import { creditOf, type Run, type RunScanner } from '../run-scan';
 
 /** Credit of all runs of a walk that grows, added up without reading its past again. */
 function totalOf(scanner: RunScanner): (at: Instant) => number {
@@ -29,7 +29,7 @@ type Half = {
 /** A shorter, hotter time inside a longer one (contract, section 9). Always counts hours. */
 export function createWithinEvaluator(within: Within, context: SegmentContext): RuleEvaluator {
   const scanner = context.scanner(within.outer, 'hours');
-  const open = openTally(within.outer, context);
+  const open = createOpenRunEvaluator(within.outer, context);
   const countsOf = turnCounter(context);
   const needMs = { outer: hoursToMs(within.outer.hours), inner: hoursToMs(within.inner.hours) };
   let [next, runAt, stepAt] = [0, -1, 0];

@@ -1,15 +1,15 @@
-import { hoursToMs, type Instant } from '../quantity/instant';
-import type { SegmentContext } from './segment-context';
-import type { Hold } from './rule';
+import { hoursToMs, type Instant } from '../../quantity/instant';
+import type { SegmentContext } from '../segment-context';
+import type { Hold } from '../rule';
 import {
   spanOf,
   statusOf,
   type ReportedRequirement,
   type RuleProgress,
   type RuleEvaluator,
-} from './rule-progress';
-import { countedTurns, uncountedTurns, type CountedTurn } from './turnings';
-import { aliveRun, creditOf, type Floor, type Run, type RunScan } from './run-scan';
+} from '../rule-progress';
+import { countedTurns, uncountedTurns, type CountedTurn } from '../turnings';
+import { aliveRun, creditOf, type Floor, type Run, type RunScan } from '../run-scan';
 
 type Proof = {
   readonly at: Instant;
@@ -127,7 +127,7 @@ export function createHoldEvaluator(
 }
 
 /** The standing of the latest run as if nothing could be proven: what requirements with a proof of their own report until then. */
-export const openTally = (floor: Floor, context: SegmentContext): RuleEvaluator =>
+export const createOpenRunEvaluator = (floor: Floor, context: SegmentContext): RuleEvaluator =>
   createHoldEvaluator(
     {
       kind: 'hold',

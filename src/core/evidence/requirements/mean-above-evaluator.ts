@@ -1,11 +1,11 @@
-import { hoursToMs, type Instant } from '../quantity/instant';
-import { TEMP_TOLERANCE_C } from '../quantity/units';
-import type { SegmentContext } from './segment-context';
-import { openTally } from './hold';
-import type { MeanAbove } from './rule';
-import type { ReportedRequirement, RuleProgress, RuleEvaluator } from './rule-progress';
-import { countedTurns } from './turnings';
-import type { Run } from './run-scan';
+import { hoursToMs, type Instant } from '../../quantity/instant';
+import { TEMP_TOLERANCE_C } from '../../quantity/units';
+import type { SegmentContext } from '../segment-context';
+import { createOpenRunEvaluator } from './hold-evaluator';
+import type { MeanAbove } from '../rule';
+import type { ReportedRequirement, RuleProgress, RuleEvaluator } from '../rule-progress';
+import { countedTurns } from '../turnings';
+import type { Run } from '../run-scan';
 
 type Proof = { readonly run: Run; readonly from: number; readonly to: number };
 
@@ -17,7 +17,7 @@ type Proof = { readonly run: Run; readonly from: number; readonly to: number };
  */
 export function createMeanAboveEvaluator(rule: MeanAbove, context: SegmentContext): RuleEvaluator {
   const scanner = context.scanner(rule, 'hours');
-  const open = openTally(rule, context);
+  const open = createOpenRunEvaluator(rule, context);
   const needMs = hoursToMs(rule.hours);
   let runAt = 0;
   /** g after each hot round of the run that is looked at, °C·ms. */

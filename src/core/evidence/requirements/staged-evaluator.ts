@@ -1,9 +1,9 @@
-import { hoursToMs } from '../quantity/instant';
-import type { SegmentContext } from './segment-context';
-import type { Staged } from './rule';
-import { spanOf, statusOf, type ReportedRequirement, type RuleEvaluator } from './rule-progress';
-import type { Turn } from './segments';
-import { aliveRun, creditOf, greatestRun, type Run } from './run-scan';
+import { hoursToMs } from '../../quantity/instant';
+import type { SegmentContext } from '../segment-context';
+import type { Staged } from '../rule';
+import { spanOf, statusOf, type ReportedRequirement, type RuleEvaluator } from '../rule-progress';
+import type { Turn } from '../segments';
+import { aliveRun, creditOf, greatestRun, type Run } from '../run-scan';
 
 type Stage = {
   readonly turn: Turn;

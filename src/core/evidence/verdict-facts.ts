@@ -1,0 +1,65 @@
+import { tempBeside } from '../quantity/format';
+import type { Instant } from '../quantity/instant';
+import type { Locale, Note } from '../words/note';
+
+/** What a requirement asks beside hours and turnings, as a snapshot keeps it. */
+export type RequirementFacts =
+  | { readonly kind: 'hold' }
+  | { readonly kind: 'staged'; readonly stageHours: number }
+  | {
+      readonly kind: 'within';
+      readonly outerHours: number;
+      readonly outerFloorC: number;
+      readonly innerHours: number;
+      readonly innerFloorC: number;
+    }
+  | { readonly kind: 'meanAbove'; readonly meanC: number };
+/** The facts of a verdict on one kind of requirement. */
+export type FactsOf<K extends RequirementFacts['kind']> = VerdictFacts & {
+  readonly form: Extract<RequirementFacts, { readonly kind: K }>;
+};
+
+/** A sentence in pieces; strong ones are quantities and dates. */
+export type Piece = { readonly text: string; readonly strong?: true };
+export const strong = (text: string): Piece => ({ text, strong: true });
+export const plain = (text: string): Piece => ({ text });
+
+export const STATUS_WORD = {
+  proven: 'Proven',
+  waiting: 'Nothing counts yet',
+  running: 'Running',
+  recovering: 'Paused',
+  broken: 'Starts again',
+} as const;
+
+/** What the sentence needs of a verdict and its rule. */
+export type VerdictFacts = {
+  readonly status: keyof typeof STATUS_WORD;
+  readonly creditedHours: number;
+  readonly requiredHours: number;
+  readonly turningsCounted: number;
+  readonly turningsRequired: number;
+  readonly provenAt: Instant | null;
+  readonly earliestProofAt: Instant | null;
+  readonly notes: readonly Note[];
+  /** The latest round that counted as hot; null: none. */
+  readonly latestHotAt: Instant | null;
+  readonly floorC: number;
+  readonly combine: 'coldest' | 'mean' | 'median';
+  readonly consecutive: boolean;
+  /** What the rule asks beside these hours and turnings. */
+  readonly form: RequirementFacts;
+  /** Mean of the run so far, where a mean is asked for. */
+  readonly reachedMeanC: number | null;
+};
+
+/** Which value of a round is held against the floor. */
+export const WHERE = {
+  coldest: 'in its coldest point',
+  mean: 'on the mean of its points',
+  median: 'on the median of its points',
+} as const;
+
+/** A floor as it stands in a rule. */
+export const floorText = (celsius: number, { unit }: Locale): string =>
+  tempBeside(celsius, celsius, unit);

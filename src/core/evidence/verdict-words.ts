@@ -1,0 +1,182 @@
+import { dayText, durationText, missingText, whenText } from '../quantity/format';
+import type { Locale, Note } from '../words/note';
+import { getRequirementDescription } from './requirements';
+import {
+  floorText,
+  plain,
+  STATUS_WORD,
+  strong,
+  WHERE,
+  type Piece,
+  type VerdictFacts,
+} from './verdict-facts';
+
+/** Verdicts in words: the sentence of a batch's page, its status, its progress. */
+
+export const plainText = (pieces: readonly Piece[]): string => pieces.map((p) => p.text).join('');
+const describeFacts = (v: VerdictFacts) => getRequirementDescription(v.form.kind);
+
+/** Notes that say how a run was lost. */
+const BREAKS = ['COLD', 'OVER_CEILING', 'GAP', 'SLOW_RECOVERY', 'STALE'];
+const lastBreak = (notes: readonly Note[]): Note | undefined =>
+  notes.findLast((n) => BREAKS.includes(n.code));
+
+/** How a standing is told apart: nothing starts again where nothing was lost, and hours that add up wait for more heat. */
+export type DisplayStatus = VerdictFacts['status'] | 'adds-up';
+export function displayStatusOf(
+  v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>,
+): DisplayStatus {
+  if (v.status !== 'broken') return v.status;
+  return lastBreak(v.notes) ? (v.consecutive ? 'broken' : 'adds-up') : 'waiting';
+}
+
+/** A standing in a word or two. */
+export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
+  const told = displayStatusOf(v);
+  return told === 'adds-up' ? 'Waits for heat' : STATUS_WORD[told];
+}
+
+const joined = (parts: readonly (readonly Piece[])[]): Piece[] =>
+  parts
+    .filter((p) => p.length > 0)
+    .flatMap((part, i, all) => [
+      ...(i === 0 ? [] : [plain(i === all.length - 1 ? ', and ' : ', ')]),
+      ...part,
+    ]);
+
+function needs(v: VerdictFacts, locale: Locale): Piece[] {
+  const missingHours = v.requiredHours - v.creditedHours;
+  const turns = v.turningsRequired - v.turningsCounted;
+  const kind = describeFacts(v);
+  const inside = kind.insideText?.(v, locale) ?? '';
+  const time =
+    missingHours > 0
+      ? [
+          strong(missingText(missingHours)),
+          plain(` more at ${floorText(v.floorC, locale)} ${WHERE[v.combine]}${inside}`),
+        ]
+      : [];
+  return [
+    plain('Needs '),
+    ...joined([
+      time,
+      turnsOwed(v, turns, time.length > 0),
+      kind.otherwiseOwed?.(v, locale, time.length > 0) ?? [],
+    ]),
+    plain('.'),
+  ];
+}
+
+function turnsOwed(v: VerdictFacts, turns: number, timeMissing: boolean): Piece[] {
+  if (turns <= 0) return [];
+  return (
+    describeFacts(v).turnsOwed?.(v, turns, timeMissing) ?? [
+      strong(`${turns} more ${turns === 1 ? 'turning' : 'turnings'}`),
+    ]
+  );
+}
+
+const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
+  if (v.earliestProofAt === null) return [];
+  const { turningsEndStages, waitsBeyondHours } = describeFacts(v);
+  const timeReached = v.creditedHours >= v.requiredHours;
+  if (timeReached && waitsBeyondHours) return [];
+  const turns = v.turningsRequired - v.turningsCounted;
+  return timeReached && turns > 0 && !turningsEndStages
+    ? [plain(' The time is reached: it waits for the turning and a hot round after it.')]
+    : [
+        plain(' Could be proven on '),
+        strong(dayText(locale.timeZone, v.earliestProofAt)),
+        plain(' at the earliest.'),
+      ];
+};
+
+const COLD = {
+  coldest: 'Its coldest point was',
+  mean: 'The mean of its points was',
+  median: 'The median of its points was',
+} as const;
+
+/** Heat that was read and does not count, with what to do about it; null: the last reading counts, or is cold. */
+export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece[] | null {
+  const last = v.notes.findLast((n) => n.code === 'THIN_ROUND' || n.code === 'DRY_ROUND');
+  if (
+    !last ||
+    last.at < (v.latestHotAt ?? -Infinity) ||
+    v.notes.some((n) => BREAKS.includes(n.code) && n.code !== 'STALE' && n.at > last.at)
+  )
+    return null;
+  const { fact } = last;
+  if (fact.code === 'THIN_ROUND')
+    return [
+      strong(
+        `Hot, but read at ${fact.points} of ${fact.minPoints} places: that does not count yet. `,
+      ),
+      plain(`Read ${fact.minPoints} places in one go. `),
+    ];
+  return [
+    strong('Hot, but logged as dry: that does not count for seeds. '),
+    plain('Water it, then squeeze a handful again. '),
+  ];
+}
+
+/** The verdict as a grower would say it. Credit is rounded down, what is missing up. */
+export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
+  const { timeZone, now } = locale;
+  switch (v.status) {
+    case 'proven':
+      return [
+        strong(`Proven ${whenText(timeZone, v.provenAt!, now)}`),
+        plain(`: ${describeFacts(v).reachedText(v, locale)}.`),
+      ];
+    case 'waiting':
+      return [
+        ...(uncounted(v) ?? [
+          plain(
+            v.notes.some((n) => n.code === 'RESTART')
+              ? 'Not read since its clock started again. '
+              : 'Not read since its clock started. ',
+          ),
+        ]),
+        plain('It needs '),
+        ...describeFacts(v).askedText(v, locale),
+        plain('.'),
+      ];
+    case 'running':
+      return [...(uncounted(v) ?? []), ...needs(v, locale), ...couldBe(v, locale)];
+    case 'recovering': {
+      const pause = v.notes.findLast((n) => n.code === 'RECOVERING');
+      return [
+        strong(`Paused at ${durationText(v.creditedHours)}`),
+        plain('. '),
+        ...(pause ? [plain(pause.text)] : [plain('A turning excuses the wait; read it soon.')]),
+      ];
+    }
+    case 'broken': {
+      const why = lastBreak(v.notes);
+      if (!why)
+        return [
+          ...(uncounted(v) ?? [
+            plain(`${COLD[v.combine]} never at ${floorText(v.floorC, locale)} or more so far. `),
+          ]),
+          ...needs(v, locale),
+        ];
+      return [
+        ...(uncounted(v) ?? []),
+        strong(v.consecutive ? 'Starts again: ' : 'Waits for heat: '),
+        plain(why.text),
+        plain(' '),
+        ...needs(v, locale),
+      ];
+    }
+  }
+}
+
+/** Turnings that count, of those that are asked for; a turning done is not yet one that counts. */
+export const turningsText = (
+  v: Pick<VerdictFacts, 'turningsCounted' | 'turningsRequired'>,
+): string => `${v.turningsCounted} of ${v.turningsRequired} turnings count`;
+
+/** Progress in a few words for the yard: `11 d 18 h of 15 d`. */
+export const progressText = (v: Pick<VerdictFacts, 'creditedHours' | 'requiredHours'>): string =>
+  `${durationText(v.creditedHours)} of ${durationText(v.requiredHours).replace(/ 0 h$/, '')}`;
