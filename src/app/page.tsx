@@ -43,7 +43,7 @@ export default async function YardPage() {
     />
   );
   return (
-    <PageShell s={s} place="Yard" sky={sky}>
+    <PageShell s={s} place="yard" sky={sky}>
       {s.board.length > 0 ? (
         <Yard {...screen} today={today} />
       ) : (

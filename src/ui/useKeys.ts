@@ -6,8 +6,12 @@ const OFF = 'zh_keys_off';
 export const keysOff = (): boolean => localStorage.getItem(OFF) === '1';
 export const switchKeys = (off: boolean): void => localStorage.setItem(OFF, off ? '1' : '0');
 
-/** Single keys. They rest while a field or a sheet has the focus, with a modifier held, and when they are switched off. */
-export function useKeys(onKey: (key: string, event: KeyboardEvent) => void): void {
+/** How long G waits for the letter of a place. */
+const WAIT_MS = 1500;
+/** Until when the next letter names a place; other keys rest meanwhile. */
+let placeUntil = -Infinity;
+
+function useKeydown(onKey: (key: string, event: KeyboardEvent) => void): void {
   useEffect(() => {
     const listen = (e: KeyboardEvent): void => {
       const busy =
@@ -20,3 +24,21 @@ export function useKeys(onKey: (key: string, event: KeyboardEvent) => void): voi
     return () => window.removeEventListener('keydown', listen);
   });
 }
+
+/** Single keys. They rest while a field or a sheet has the focus, with a modifier held, and when they are switched off. */
+export const useKeys = (onKey: (key: string, event: KeyboardEvent) => void): void =>
+  useKeydown((key, event) => {
+    if (event.timeStamp > placeUntil) onKey(key, event);
+  });
+
+/** The letter behind G. */
+export const usePlaceKeys = (onKey: (key: string) => void): void =>
+  useKeydown((key, { timeStamp }) => {
+    if (timeStamp > placeUntil) {
+      if (key === 'g') placeUntil = timeStamp + WAIT_MS;
+      return;
+    }
+    // The others that hear the same key must still find it taken.
+    placeUntil = timeStamp;
+    onKey(key);
+  });

@@ -8,6 +8,7 @@ import {
   type PrecacheEntry,
   type SerwistPlugin,
 } from 'serwist';
+import { alwaysOffline } from '@/core/words/places';
 import { sendWaiting } from '@/outbox/store';
 
 /**
@@ -31,8 +32,6 @@ type Scope = {
 declare const self: Scope;
 
 const PAGES = 'pages';
-/** The pages that open with no network though nobody has opened them on this device yet. */
-const ALWAYS = ['/', '/round', '/waiting', '/more', '/instruments', '/fire'];
 const DAY_S = 86_400;
 
 const whole: SerwistPlugin = {
@@ -124,7 +123,7 @@ self.addEventListener('activate', (e) =>
       const open = (await self.clients.matchAll({ type: 'window', includeUncontrolled: true })).map(
         (c) => c.url,
       );
-      await keepPages([...new Set([...open, ...ALWAYS])]);
+      await keepPages([...new Set([...open, ...alwaysOffline()])]);
     })(),
   ),
 );

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { localInput } from '@/core/quantity/calendar';
 import { BringIn } from '@/features/bring/ui/BringIn';
 import { proposal } from '@/features/entry/proposal';
@@ -6,12 +7,12 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Bring in' };
+export const metadata: Metadata = { title: PLACES.bring.name };
 
 export default async function BringPage() {
   const s = await loadPageContext();
   return (
-    <PageShell s={s} place="Bring in">
+    <PageShell s={s} place="bring">
       <BringIn
         by={s.prefs.by}
         unit={s.unit}

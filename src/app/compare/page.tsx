@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { isGone } from '@/core/advice/situation';
 import { toldOf } from '@/features/compare/server/queries';
 import { Compare } from '@/features/compare/ui/Compare';
@@ -7,7 +8,7 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Compare' };
+export const metadata: Metadata = { title: PLACES.compare.name };
 
 export default async function ComparePage({
   searchParams,
@@ -36,7 +37,7 @@ export default async function ComparePage({
   );
   const pick = chosen.flatMap((id) => told.filter((t) => t.state.id === id));
   return (
-    <PageShell s={s} place="Compare">
+    <PageShell s={s} place="compare">
       <Compare
         heaps={read.map((d) => ({ id: d.id, name: d.name ?? d.code, gone: isGone(d.situation) }))}
         chosen={chosen}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { hotOf } from '@/core/advice/situation';
 import { hotWords } from '@/core/advice/words';
 import { Card } from '@/features/fire/ui/Card';
@@ -6,7 +7,7 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Fire card' };
+export const metadata: Metadata = { title: PLACES.fire.name };
 
 export default async function FirePage() {
   const s = await loadPageContext();
@@ -17,7 +18,7 @@ export default async function FirePage() {
       : [];
   });
   return (
-    <PageShell s={s} place="Fire card">
+    <PageShell s={s} place="fire">
       <Card card={s.siteState.fireCard} site={s.site.name} by={s.prefs.by} hot={hot} />
     </PageShell>
   );

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { localInput } from '@/core/quantity/calendar';
 import { instrumentScreen } from '@/features/entry/server/instruments';
 import { Instruments } from '@/features/entry/ui/Instruments';
@@ -6,7 +7,7 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Instruments' };
+export const metadata: Metadata = { title: PLACES.instruments.name };
 
 export default async function InstrumentsPage() {
   const s = await loadPageContext();
@@ -18,7 +19,7 @@ export default async function InstrumentsPage() {
     unit: s.unit,
   };
   return (
-    <PageShell s={s} place="Instruments">
+    <PageShell s={s} place="instruments">
       <Instruments {...await instrumentScreen(s.site, s.locale)} site={site} now={s.now} />
     </PageShell>
   );

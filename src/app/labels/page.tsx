@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { headers } from 'next/headers';
 import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
@@ -8,7 +9,7 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Flags' };
+export const metadata: Metadata = { title: PLACES.labels.name };
 
 export default async function LabelsPage() {
   const [s, head] = [await loadPageContext(), await headers()];
@@ -28,7 +29,7 @@ export default async function LabelsPage() {
         .join(' · '),
     }));
   return (
-    <PageShell s={s} place="Flags">
+    <PageShell s={s} place="labels">
       <Labels flags={flags} origin={origin} />
     </PageShell>
   );

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { TEMPLATES, templatesOf } from '@/core/advice/templates';
 import { isGone } from '@/core/advice/situation';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -6,7 +7,7 @@ import { loadPageContext } from '@/features/frame/server/queries';
 import { Methods } from '@/features/method/ui/Methods';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Methods' };
+export const metadata: Metadata = { title: PLACES.methods.name };
 
 export default async function MethodsPage() {
   const s = await loadPageContext();
@@ -18,7 +19,7 @@ export default async function MethodsPage() {
     heaps: live.filter((d) => d.situation.template.id === template.id).map((d) => d.name ?? d.code),
   }));
   return (
-    <PageShell s={s} place="Methods">
+    <PageShell s={s} place="methods">
       <Methods rows={rows} by={s.prefs.by} />
     </PageShell>
   );

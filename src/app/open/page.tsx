@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
 import { sourceText } from '@/core/rules/text';
@@ -12,7 +13,7 @@ import { loadPageContext } from '@/features/frame/server/queries';
 import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Open a heap' };
+export const metadata: Metadata = { title: PLACES.open.name };
 
 export default async function OpenPage({
   searchParams,
@@ -37,7 +38,7 @@ export default async function OpenPage({
     rule: r,
   }));
   return (
-    <PageShell s={s} place="Open a heap">
+    <PageShell s={s} place="open">
       <DraftScope name="open">
         <OpenForm
           timeZone={s.site.timeZone}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { tempText } from '@/core/quantity/format';
 import { previewEntry } from '@/features/entry/server/actions';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -9,14 +10,14 @@ import { RoundApp } from '@/features/round/ui/RoundApp';
 
 export const dynamic = 'force-dynamic';
 const TWO_DAYS_MS = 172_800_000;
-export const metadata: Metadata = { title: 'Round' };
+export const metadata: Metadata = { title: PLACES.round.name };
 
 export default async function RoundPage() {
   const [s, data] = [await loadPageContext(), await loadOfflineRoundData()];
   return (
     <PageShell
       s={s}
-      place="Round"
+      place="round"
       wholeOnPhone
       sky={
         <AirStrip

@@ -64,7 +64,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     />
   );
   return (
-    <PageShell s={s} place="Yard" active={id}>
+    <PageShell s={s} place="yard" active={id}>
       <BatchScreen
         {...shown}
         id={id}

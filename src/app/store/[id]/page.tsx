@@ -13,7 +13,7 @@ export default async function LoadPage({ params }: { params: Promise<{ id: strin
   const load = await loadOf(id, s.site.id, s.board, s.locale);
   if (!load) notFound();
   return (
-    <PageShell s={s} place="Store">
+    <PageShell s={s} place="store">
       <LoadScreen load={load} by={s.prefs.by} unit={s.unit} />
     </PageShell>
   );

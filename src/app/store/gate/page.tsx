@@ -1,11 +1,12 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { Gate } from '@/features/store/ui/Gate';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'At the gate' };
+export const metadata: Metadata = { title: PLACES.gate.name };
 
 export default async function GatePage() {
   const s = await loadPageContext();
@@ -14,7 +15,7 @@ export default async function GatePage() {
     .map(({ id, name }) => ({ id, name }))
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   return (
-    <PageShell s={s} place="Store">
+    <PageShell s={s} place="store">
       <Gate
         lines={store.acceptance}
         own={store.acceptanceOwn}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { localInput } from '@/core/quantity/calendar';
 import { Materials } from '@/features/store/ui/Materials';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -6,7 +7,7 @@ import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Materials' };
+export const metadata: Metadata = { title: PLACES.materials.name };
 
 export default async function MaterialsPage() {
   const s = await loadPageContext();
@@ -16,7 +17,7 @@ export default async function MaterialsPage() {
     own: store.ownMaterials.has(material.id),
   }));
   return (
-    <PageShell s={s} place="Store">
+    <PageShell s={s} place="store">
       <Materials
         rows={rows}
         by={s.prefs.by}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { Suppliers } from '@/features/store/ui/Suppliers';
 import { suppliersView } from '@/features/store/view';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -6,7 +7,7 @@ import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Suppliers' };
+export const metadata: Metadata = { title: PLACES.suppliers.name };
 
 const DAY_MS = 86_400_000;
 
@@ -18,7 +19,7 @@ export default async function SuppliersPage({
   const [{ days: asked }, s] = [await searchParams, await loadPageContext()];
   const days = Math.min(36_500, Math.max(1, Math.round(Number(asked)) || 365));
   return (
-    <PageShell s={s} place="Store">
+    <PageShell s={s} place="store">
       <Suppliers
         view={suppliersView(
           await storeOf(s.site.id),

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 import { localInput } from '@/core/quantity/calendar';
 import { TakeIn } from '@/features/store/ui/TakeIn';
 import { materialOptions } from '@/features/store/view';
@@ -8,7 +9,7 @@ import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '@/features/store/server/queries';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Take in a load' };
+export const metadata: Metadata = { title: PLACES['take-in'].name };
 
 export default async function TakeInPage() {
   const s = await loadPageContext();
@@ -22,7 +23,7 @@ export default async function TakeInPage() {
     ]),
   ];
   return (
-    <PageShell s={s} place="Store">
+    <PageShell s={s} place="store">
       <DraftScope name="take-in">
         <TakeIn
           materials={materialOptions(store)}

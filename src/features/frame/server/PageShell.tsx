@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { heapPicture } from '@/core/snapshot/picture';
-import { AppShell, type PlaceName } from '../ui/AppShell';
+import { keptOffline, type PlaceId } from '@/core/words/places';
+import { AppShell } from '../ui/AppShell';
 import { Skyline } from '../ui/Skyline';
 import type { PageContext } from './queries';
 
@@ -17,7 +18,7 @@ export function PageShell({
   children,
 }: {
   s: PageContext;
-  place: PlaceName;
+  place: PlaceId;
   active?: string;
   sky?: ReactNode;
   wholeOnPhone?: boolean;
@@ -31,13 +32,7 @@ export function PageShell({
       site={s.site.name}
       madeAt={s.now}
       keep={[
-        '/',
-        '/round',
-        '/waiting',
-        '/more',
-        '/fire',
-        '/store',
-        '/store/take-in',
+        ...keptOffline(),
         ...s.board.filter((d) => d.state === 'building').map((d) => `/batch/${d.id}/build`),
         ...s.board
           .filter((d) => d.state !== 'released')

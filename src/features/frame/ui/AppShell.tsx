@@ -1,42 +1,50 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { foldPath } from '@/charts/mound';
+import { navigationPlaces, PLACES, type Place, type PlaceId } from '@/core/words/places';
 import { DeviceBar } from './DeviceBar';
 import { Keys } from './Keys';
 import { Switches } from './Switches';
 
 const LOGO = { x0: 3, w: 24, base: 25, h: 19, lean: 0.05 };
 
-type Place = {
-  readonly href: string;
-  readonly name: string;
-  /** On a phone's bar, under this word. */ readonly short?: string;
-  readonly what?: string;
-};
-const PLACES = [
-  { href: '/', name: 'Yard', short: 'Yard' },
-  { href: '/round', name: 'Round', short: 'Round' },
-  { href: '/bench', name: 'Bench', short: 'Bench' },
-  { href: '/plan', name: 'Plan', short: 'Plan' },
-  { href: '/store', name: 'Store', what: 'loads, materials, suppliers' },
-  { href: '/map', name: 'Map', what: 'bays and rows, what stands where' },
-  { href: '/records', name: 'Records', what: 'what was proven' },
-  { href: '/instruments', name: 'Instruments', what: 'thermometers and checks' },
-  { href: '/open', name: 'Open a heap', what: 'new, or already under way' },
-  { href: '/compare', name: 'Compare', what: 'heaps side by side, by age' },
-  { href: '/rules', name: 'Rules', what: 'what must be proven' },
-  { href: '/methods', name: 'Methods', what: 'when heaps are turned' },
-  { href: '/crew', name: 'Crew', what: 'who, machine, limits, chores' },
-  { href: '/fire', name: 'Fire card', what: 'whom to call' },
-  { href: '/bring', name: 'Bring in', what: 'files of readings' },
-  { href: '/labels', name: 'Flags', what: 'labels to print' },
-] as const satisfies readonly Place[];
-/** Places that a phone's bar has no room for. */
-export const MORE = (PLACES as readonly Place[]).filter((p) => p.short === undefined);
-const MORE_PLACE = { href: '/more', name: 'More', short: 'More' } as const;
-/** So many places stand in the soil of a laptop; the rest is under More there too. */
-const IN_SOIL = 8;
-export type PlaceName = (typeof PLACES)[number]['name'] | 'More';
+/** Not on a phone's bar, or not on a laptop's: it is behind More there. */
+const behindMore = (width: 'phone' | 'wide', p: Pick<Place, 'nav'>): boolean =>
+  p.nav === 'more' || (width === 'phone' && p.nav === 'bar');
+
+/** A place in the soil. `within`: the page that is shown is behind this one, on a phone or at any width. */
+function PlaceLink({
+  href,
+  name,
+  onPhone,
+  wide,
+  here,
+  within,
+}: {
+  href: string;
+  name: string;
+  onPhone: boolean;
+  wide: boolean;
+  here: boolean;
+  within: 'no' | 'phone' | 'wide';
+}) {
+  const lit =
+    here || within === 'wide'
+      ? 'bg-paper text-ink font-bold mt-1.5'
+      : within === 'phone'
+        ? 'max-sm:bg-paper max-sm:text-ink max-sm:font-bold max-sm:mt-1.5'
+        : '';
+  return (
+    <Link
+      prefetch={false}
+      href={href}
+      aria-current={here ? 'page' : undefined}
+      className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[48px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${onPhone ? '' : 'max-sm:hidden'} ${wide ? '' : 'sm:hidden'} ${lit}`}
+    >
+      {name}
+    </Link>
+  );
+}
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
 export function AppShell({
@@ -54,7 +62,7 @@ export function AppShell({
   site: string;
   /** When the page was made. */ madeAt: number;
   keep: readonly string[];
-  place: PlaceName;
+  place: PlaceId;
   sky: ReactNode;
   right: ReactNode;
   prefs: { unit: string; volume: string; light: string | null };
@@ -118,26 +126,31 @@ export function AppShell({
         >
           <rect width="100%" height="100%" fill="url(#stones)" />
         </svg>
-        {[...(PLACES as readonly Place[]), MORE_PLACE].map((p, i) => {
-          const under = p === MORE_PLACE;
-          const here = p.name === place;
-          // On a phone more of them are under More than on a laptop.
-          const within = under && MORE.some((m) => m.name === place);
-          const withinWide =
-            under && (PLACES as readonly Place[]).slice(IN_SOIL).some((m) => m.name === place);
-          return (
-            <Link
-              key={p.href}
-              prefetch={false}
-              href={p.href}
-              aria-current={p.name === place ? 'page' : undefined}
-              className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[48px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${p.short === undefined ? 'max-sm:hidden' : ''} ${!under && i >= IN_SOIL ? 'sm:hidden' : ''} ${here || withinWide ? 'bg-paper text-ink font-bold mt-1.5' : within ? 'max-sm:bg-paper max-sm:text-ink max-sm:font-bold max-sm:mt-1.5' : ''}`}
-            >
-              <span className="max-sm:hidden">{p.name}</span>
-              <span className="sm:hidden">{p.short}</span>
-            </Link>
-          );
-        })}
+        {navigationPlaces().map((p) => (
+          <PlaceLink
+            key={p.id}
+            href={p.href}
+            name={p.name}
+            onPhone={!behindMore('phone', p)}
+            wide={!behindMore('wide', p)}
+            here={p.id === place}
+            within="no"
+          />
+        ))}
+        <PlaceLink
+          href={PLACES.more.href}
+          name={PLACES.more.name}
+          onPhone
+          wide
+          here={place === 'more'}
+          within={
+            behindMore('wide', PLACES[place])
+              ? 'wide'
+              : behindMore('phone', PLACES[place])
+                ? 'phone'
+                : 'no'
+          }
+        />
         <span className="flex-1 max-sm:hidden" />
         <div className="relative self-center py-1 max-sm:hidden flex items-center gap-3">
           <Switches {...prefs} />

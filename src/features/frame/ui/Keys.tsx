@@ -1,16 +1,15 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { keyHelp, placeByKey } from '@/core/words/places';
 import { remember } from '@/ui/remember';
 import { Sheet } from '@/ui/Sheet';
-import { keysOff, switchKeys, useKeys } from '@/ui/useKeys';
+import { keysOff, switchKeys, useKeys, usePlaceKeys } from '@/ui/useKeys';
 
+const PLACE_KEYS = keyHelp();
 const LIST = [
   ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'],
-  [
-    'G, then Y R B P K M O L E I F',
-    'Yard, Round, Bench, Plan, Store, Map, Open a heap, Rules, Records, Instruments, Flags',
-  ],
+  [PLACE_KEYS.keys, PLACE_KEYS.names],
   ['U', '°C or °F'],
   ['?', 'this list'],
   ['R T W A J S N', 'on a heap: a round, turned, watered, added, joined, felt and smelled, a note'],
@@ -19,34 +18,16 @@ const LIST = [
   ['← →', 'on the chart: from round to round'],
   ['Esc', 'back, without keeping'],
 ] as const;
-const PLACES: Record<string, string> = {
-  y: '/',
-  r: '/round',
-  o: '/open',
-  l: '/rules',
-  e: '/records',
-  b: '/bench',
-  p: '/plan',
-  k: '/store',
-  m: '/map',
-  i: '/instruments',
-  f: '/labels',
-};
-/** How long G waits for its second letter. */
-const WAIT_MS = 1500;
-
 /** Keys that work on every page, and the sheet that names them all. */
 export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; unit: string }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  const asked = useRef(0);
+  usePlaceKeys((key) => {
+    const place = placeByKey(key);
+    if (place) router.push(place.href);
+  });
   useKeys((key) => {
-    const place = PLACES[key];
-    if (key === 'g') asked.current = performance.now();
-    else if (place && performance.now() - asked.current < WAIT_MS) {
-      asked.current = 0;
-      router.push(place);
-    } else if (key === 'u') {
+    if (key === 'u') {
       remember('zh_unit', unit === 'C' ? 'F' : 'C');
       router.refresh();
     } else if (key === '?') setOpen(true);

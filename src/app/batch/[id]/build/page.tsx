@@ -14,7 +14,7 @@ export default async function BuildPage({ params }: { params: Promise<{ id: stri
   const view = await buildingOf(id, s.site.id, s.board, s.locale);
   if (!view) notFound();
   return (
-    <PageShell s={s} place="Yard" active={id}>
+    <PageShell s={s} place="yard" active={id}>
       <Build view={view} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} />
     </PageShell>
   );

@@ -21,7 +21,7 @@ export default async function PlacesPage({ params }: { params: Promise<{ id: str
     unit: s.unit,
   };
   return (
-    <PageShell s={s} place="Yard" active={id}>
+    <PageShell s={s} place="yard" active={id}>
       <Places key={JSON.stringify(p)} heap={heap} screen={p.screen} placed={p.placed} />
     </PageShell>
   );

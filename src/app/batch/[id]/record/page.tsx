@@ -13,7 +13,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   const record = await recordScreen(s.site, id, s.now, s.unit);
   if (!record) notFound();
   return (
-    <PageShell s={s} place="Records" active={id}>
+    <PageShell s={s} place="records" active={id}>
       <RecordScreen record={record} id={id} paper={s.unit === 'F' ? 'letter' : 'a4'} />
     </PageShell>
   );

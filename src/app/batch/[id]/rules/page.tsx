@@ -14,7 +14,7 @@ export default async function BatchTermsPage({ params }: { params: Promise<{ id:
   const screen = await batchTermsScreen(id, s.site, s.locale);
   if (!screen) notFound();
   return (
-    <PageShell s={s} place="Yard" active={id}>
+    <PageShell s={s} place="yard" active={id}>
       <BatchTerms
         key={screen.columns.length}
         {...screen}
