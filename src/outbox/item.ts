@@ -1,3 +1,5 @@
+import type { ItemName } from '@/core/words/waiting';
+
 /** What waits on a device until the hub has taken it. */
 
 export type FieldProblem = { readonly path: string; readonly message: string };
@@ -10,13 +12,11 @@ export type Form = {
   readonly by: string;
   readonly data: Readonly<Record<string, unknown>>;
 };
-export type OutboxItem = {
+export type OutboxItem = ItemName & {
   readonly id: string;
   /** Order in which entries were made on this device: they are sent in it. */
   readonly order: number;
   readonly form: Form;
-  /** What it is, in words: `Egret: round of 5`. */
-  readonly what: string;
   /** `refused`: the hub said no; it stays here with the reason until it is mended or let go. */
   readonly state: 'waiting' | 'refused';
   readonly problems: readonly FieldProblem[];

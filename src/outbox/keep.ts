@@ -1,4 +1,5 @@
-import { stamped, type Form, type FieldProblem } from './item';
+import type { ItemName } from '@/core/words/waiting';
+import { stamped, type FieldProblem, type Form } from './item';
 import {
   outboxStore,
   deviceClock,
@@ -16,7 +17,7 @@ export type SubmitFate =
   | { readonly fate: 'refused'; readonly problems: readonly FieldProblem[] };
 
 /** An entry on its way out, with its words and its picture. */
-export type Leaving = { readonly form: Form; readonly what: string; readonly photo?: Blob };
+export type Leaving = ItemName & { readonly form: Form; readonly photo?: Blob };
 
 /**
  * Puts entries into the outbox, whether there is a signal or not, and keeps what belongs with them in the same step. Their
@@ -27,10 +28,11 @@ export async function enqueue(
   with_: { keep?: readonly (readonly [string, unknown])[]; drop?: readonly string[] } = {},
 ): Promise<void> {
   await ensureClockKnown();
-  const out = leaving.map(({ form, what, photo }) => ({
+  const out = leaving.map(({ form, what, short, photo }) => ({
     id: form.id,
     form: stamped(form, serverNow(), deviceClock.ahead()),
     what,
+    ...(short === undefined ? {} : { short }),
     state: 'waiting' as const,
     problems: [],
     ...(photo ? { photo } : {}),
@@ -56,10 +58,10 @@ const PATIENCE_MS = 6000;
  */
 export async function queueAndSend(
   form: Form,
-  what: string,
+  name: string | ItemName,
   behind: readonly Leaving[] = [],
 ): Promise<SubmitFate> {
-  await enqueue([{ form, what }, ...behind]);
+  await enqueue([{ form, ...(typeof name === 'string' ? { what: name } : name) }, ...behind]);
   const patience = new Promise<null>((resolve) => {
     setTimeout(() => resolve(null), PATIENCE_MS);
   });
@@ -77,13 +79,13 @@ export async function queueAndSend(
 /** The same, answered as a form expects it. */
 export async function submitOrQueue(
   form: Form,
-  what: string,
+  name: string | ItemName,
   behind: readonly Leaving[] = [],
 ): Promise<
   | { readonly ok: true; readonly already: boolean; readonly waiting: boolean }
   | { readonly ok: false; readonly problems: readonly FieldProblem[] }
 > {
-  const kept = await queueAndSend(form, what, behind);
+  const kept = await queueAndSend(form, name, behind);
   return kept.fate === 'refused'
     ? { ok: false, problems: kept.problems }
     : { ok: true, already: false, waiting: kept.fate === 'waiting' };

@@ -40,6 +40,8 @@ export type Job = {
 };
 
 export type Constraint = {
+  /** What it keeps: the hours of a day's crew or machine, one day for each turning, days between turnings. */
+  readonly kind: 'crew' | 'machine' | 'once' | 'apart';
   readonly name: string;
   readonly min?: number;
   readonly max?: number;
@@ -296,8 +298,8 @@ export function buildProgramme(
   const variables: Variable[] = [];
   days.forEach((d, i) => {
     constraints.push(
-      { name: `crew${i}`, max: freeMinutes(d, base) },
-      { name: `machine${i}`, max: d.machineMinutes },
+      { kind: 'crew', name: `crew${i}`, max: freeMinutes(d, base) },
+      { kind: 'machine', name: `machine${i}`, max: d.machineMinutes },
     );
     variables.push(
       { name: `over${i}`, cost: HOUR_OVER_COST / 60, binary: false, in: [[`crew${i}`, -1]] },
@@ -311,13 +313,13 @@ export function buildProgramme(
   });
   const byHeap = new Map<string, Job[]>();
   for (const j of jobs) byHeap.set(j.batch, [...(byHeap.get(j.batch) ?? []), j]);
-  for (const j of jobs) constraints.push({ name: `once:${j.key}`, equal: 1 });
+  for (const j of jobs) constraints.push({ kind: 'once', name: `once:${j.key}`, equal: 1 });
   for (const list of byHeap.values())
     list.slice(1).forEach((j, i) => {
       if (j.pinned === null || list[i]!.pinned === null)
-        constraints.push({ name: `apart:${j.key}`, min: j.apart });
+        constraints.push({ kind: 'apart', name: `apart:${j.key}`, min: j.apart });
     });
-  const apart = new Set(constraints.filter((c) => c.name.startsWith('apart:')).map((c) => c.name));
+  const apart = new Set(constraints.filter((c) => c.kind === 'apart').map((c) => c.name));
   for (const list of byHeap.values()) {
     list.forEach((j, i) => {
       const [own, next] = [`apart:${j.key}`, list[i + 1] && `apart:${list[i + 1]!.key}`];

@@ -8,6 +8,7 @@ import {
   soonText,
   tempBeside,
   tempText,
+  upperFirst,
   volumeText,
 } from '../quantity/format';
 import { localParts } from '../quantity/calendar';
@@ -457,6 +458,7 @@ const pctText = ({ low, high }: PercentRange): string =>
   `${Math.round(low)}–${Math.round(high)} % moist`;
 
 export type WaterWords = {
+  /** Water is to go in now. */ readonly now: boolean;
   readonly heading: string;
   readonly text: string;
   readonly stop: string | null;
@@ -471,6 +473,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
   switch (w.code) {
     case 'NOT_FELT':
       return {
+        now: false,
         heading: 'Squeeze a handful first',
         text: 'Nobody has squeezed a handful yet, so it cannot be told what it lacks. Take it from inside, not from the rim.',
         stop: null,
@@ -479,6 +482,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
       };
     case 'FELT_LONG_AGO':
       return {
+        now: false,
         heading: 'Squeeze a handful again',
         text: `The last was felt ${soonText(timeZone, w.felt, now)}: too long ago to tell what it lacks now.`,
         stop: null,
@@ -487,6 +491,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
       };
     case 'MOIST_ENOUGH':
       return {
+        now: false,
         heading: 'No water now',
         text: `${felt}: that is right.`,
         stop: null,
@@ -495,6 +500,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
       };
     case 'TOO_WET':
       return {
+        now: false,
         heading: 'No water: it is too wet',
         text: `${felt}. ${w.looseL ? `It has about ${span(w.looseL, 'L')} too much. ` : ''}Turn it with dry, coarse browns, and cover it against rain.`,
         stop: null,
@@ -503,6 +509,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
       };
     case 'NO_SIZE':
       return {
+        now: true,
         heading: 'Water it, until a squeeze gives a drop',
         text: `${felt}. How much cannot be reckoned: its size is not known. Measure it.`,
         stop: 'Stop when it seeps at the foot.',
@@ -511,6 +518,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
       };
     case 'WATER':
       return {
+        now: true,
         heading: `Water it: about ${round5(w.now.litres)} L now`,
         text: `${felt}; ${w.targetPct} % is aimed at: ${span(w.litres, 'L')} in all. ${round5(w.now.litres)} L are ${countText(Math.max(1, round5(w.now.minutes)), 'minute')} of the hose, or ${countText(Math.max(1, round5(w.now.buckets)), 'bucket')}.`,
         stop: 'Stop when it seeps at the foot, or a squeeze gives a drop or two.',
@@ -721,7 +729,7 @@ export function goneText(
       ? 'Let go out'
       : reason === null
         ? 'At its end'
-        : END_WORDS[reason as EndReason].replace(/^./, (c) => c.toUpperCase());
+        : upperFirst(END_WORDS[reason as EndReason]);
   return `${how}${when}. ${claimText(claim, locale)}`;
 }
 

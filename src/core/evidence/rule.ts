@@ -35,6 +35,9 @@ export type Leaf = Hold | Staged | Within | MeanAbove;
 export type Requirement =
   Leaf | { readonly kind: 'anyOf' | 'allOf'; readonly of: readonly Requirement[] };
 
+/** The jurisdiction of what no law asks for, and the trade does. */
+export const COMMON_PRACTICE = 'common practice';
+
 /** A rule is data (contract, section 9). */
 export type Rule = {
   readonly id: string;
@@ -42,7 +45,7 @@ export type Rule = {
   readonly title: string;
   /** The same in a few words, where there is little room; absent: the title. */
   readonly short?: string | undefined;
-  /** A jurisdiction, or 'common practice'. */
+  /** A jurisdiction, or {@link COMMON_PRACTICE}. */
   readonly jurisdiction: string;
   readonly document: string;
   readonly section?: string | undefined;

@@ -52,10 +52,17 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
   if (bad.length > 0)
     return {
       ok: false,
-      problems: bad.map((b): Problem => ({ path: `line ${b.line}`, message: badRowText(b) })),
+      problems: bad.map((b): Problem => ({
+        path: `line ${b.line}`,
+        line: b.line,
+        message: badRowText(b),
+      })),
     };
   if (readings.length === 0)
-    return { ok: false, problems: [{ path: 'line 1', message: 'There is no reading in it.' }] };
+    return {
+      ok: false,
+      problems: [{ path: 'line 1', line: 1, message: 'There is no reading in it.' }],
+    };
   const { timeZone, unit } = brought.options;
   const { code, name, method, builtLocal, siteName } = brought.batch;
   const [built] = instantsOfLocal(timeZone, builtLocal);

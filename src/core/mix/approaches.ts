@@ -1,6 +1,6 @@
 import type { Ingredient } from './ingredient';
-import type { Mix } from './mix';
-import { estOf, windowPositionOf, WINDOWS } from './window';
+import { LACKS, type Mix } from './mix';
+import { estOf, windowPositionOf, WINDOWS, isBelow } from './window';
 
 /** The schools of green to brown, side by side for the same mix (handbook, section 4). None rejects a recipe. */
 export const MIX_APPROACHES = ['by-weight', '1:1', '1:2', '1:3', 'cover'] as const;
@@ -61,11 +61,11 @@ export function compareApproaches(parts: readonly Ingredient[], mix: Mix): Appro
       ? { school: 'by-weight', says: 'fits' }
       : {
           school: 'by-weight',
-          says: at.endsWith('low') ? 'more-brown' : 'more-green',
+          says: isBelow(at) ? 'more-brown' : 'more-green',
           litres: null,
         };
   };
-  const none = parts.length === 0 ? ['nothing is in it yet'] : missing;
+  const none = parts.length === 0 ? [LACKS.everything] : missing;
   const counted: ApproachAdvice[] =
     none.length > 0
       ? (['1:1', '1:2', '1:3', 'cover'] as const).map((school) => ({

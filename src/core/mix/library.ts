@@ -21,6 +21,9 @@ const PRACTICE = 'common practice';
 const MEMORY = 'from memory';
 const SOURCES = { t: TABLE, p: PRACTICE, m: MEMORY } as const;
 type From = keyof typeof SOURCES;
+/** Which of the library's sources a figure of a material names; null: another one. */
+export const librarySourceOf = (words: string): 'table' | 'practice' | null =>
+  words === TABLE ? 'table' : words === PRACTICE ? 'practice' : null;
 
 type Figure = readonly [from: From, low: number, usual: number, high: number] | null;
 type Figures = {

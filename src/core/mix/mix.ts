@@ -23,6 +23,16 @@ export type Share = {
 };
 
 /** A figure of a mix, or the names of what stands in its way. */
+/** What a mix as a whole may lack, where otherwise the parts stand whose figures are not known. */
+export const LACKS = {
+  everything: 'nothing is in it yet',
+  solids: 'nothing but liquid is in it',
+  nitrogen: 'nothing in it holds nitrogen',
+} as const;
+const LACKING: ReadonlySet<string> = new Set(Object.values(LACKS));
+/** Whether what is missing is something to be put in, and not a figure to be found out. */
+export const isLacking = (missing: string): boolean => LACKING.has(missing);
+
 export type Figure =
   | { readonly ok: true; readonly est: Est }
   | {
@@ -197,8 +207,8 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const waterKg = whole ? sum((f) => f.kg * f.m) + waterL : null;
   const [carbonKg, nitrogenKg] =
     whole && noCn.length === 0 ? [sum((f) => f.c), sum((f) => f.n)] : [null, null];
-  const empty = parts.length === 0 ? ['nothing is in it yet'] : [];
-  const roomless = parts.length > 0 && solid.length === 0 ? ['nothing but liquid is in it'] : [];
+  const empty = parts.length === 0 ? [LACKS.everything] : [];
+  const roomless = parts.length > 0 && solid.length === 0 ? [LACKS.solids] : [];
   const again = (i: number, change: Partial<Flow> & { readonly cn?: number }): Flow[] =>
     flows.map((f, j) => {
       if (j !== i) return f;
@@ -222,14 +232,7 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   };
   const carbonless = flows.length > 0 && noCn.length === 0 && sum((f) => f.n) === 0;
   const cn = asFigure(
-    [
-      ...empty,
-      ...noAmount,
-      ...noKg,
-      ...noWet,
-      ...noCn,
-      ...(carbonless ? ['nothing in it holds nitrogen'] : []),
-    ],
+    [...empty, ...noAmount, ...noKg, ...noWet, ...noCn, ...(carbonless ? [LACKS.nitrogen] : [])],
     () => {
       const moved = !bands
         ? []

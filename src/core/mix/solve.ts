@@ -106,6 +106,10 @@ const known = (o: Offer): Known | null => {
 export const PACKING_FACTOR = 0.85;
 /** Weight of a missed bound against everything else, and of keeping to what is there. */
 const MISS = 1000;
+/** What a mix may miss of what is wanted. */
+const MISSES = ['cnLow', 'cnHigh', 'wetLow', 'wetHigh', 'dense', 'volume'] as const;
+type MissName = (typeof MISSES)[number];
+const missKey = (name: MissName): string => `miss:${name}`;
 const MOVE = 0.01;
 
 /** An end of one material that is lifted, to see whether it is what binds. */
@@ -168,8 +172,8 @@ function programme(offers: readonly Known[], t: Target, lifted: Lifted | null): 
       ['dense', 1],
     ],
   });
-  const miss = (name: string, row: string, k: number, cost: number): void => {
-    variables.push({ name: `miss:${name}`, cost: cost * MISS, max: null, in: [[row, k]] });
+  const miss = (name: MissName, row: string, k: number, cost: number): void => {
+    variables.push({ name: missKey(name), cost: cost * MISS, max: null, in: [[row, k]] });
   };
   // Carbon is half of a heap's dry weight and nitrogen a fiftieth: weighed so that a unit of each miss hurts about alike.
   miss('cnLow', 'cnLow', 1, 4);
@@ -182,7 +186,7 @@ function programme(offers: readonly Known[], t: Target, lifted: Lifted | null): 
 }
 
 const missSum = (values: ReadonlyMap<string, number>): number =>
-  [...values].reduce((s, [k, v]) => (k.startsWith('miss:') ? s + v : s), 0);
+  MISSES.reduce((sum, name) => sum + (values.get(missKey(name)) ?? 0), 0);
 const NEAR = 1e-6;
 
 /** Names of what stands in the way: figures that are not known. */

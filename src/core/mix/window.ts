@@ -62,6 +62,10 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
 
 export type WindowPosition = 'unknown' | 'preferred' | 'low' | 'high' | 'too-low' | 'too-high';
 
+/** Under what is preferred, by a little or by much. */
+export const isBelow = (position: WindowPosition): boolean =>
+  position === 'low' || position === 'too-low';
+
 /** Where a value stands in its window. */
 export function windowPositionOf(w: Window, value: number): Exclude<WindowPosition, 'unknown'> {
   if (value < w.reasonable[0]) return 'too-low';

@@ -1,16 +1,23 @@
 import type { AcceptanceAnswer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
-import { ageText, dayText, listText } from '../quantity/format';
+import { ageText, dayText, listText, upperFirst } from '../quantity/format';
 import { MS } from '../quantity/instant';
 import type { VolumeUnit } from '../quantity/units';
 import { kgText, litresText, measureText } from '../words/amount';
 import type { Locale } from '../words/note';
 import type { FigureFrom } from './ingredient';
 import type { CnFinding } from './initial-cn';
-import type { Est, Mix } from './mix';
+import { isLacking, type Est, type Mix } from './mix';
 import type { MixApproach, ApproachAdvice } from './approaches';
 import type { Limit, SolvedMix } from './solve';
 import type { StockLoad } from './store';
-import { estOf, windowPositionOf, WINDOWS, type WindowPosition, type WindowId } from './window';
+import {
+  estOf,
+  windowPositionOf,
+  WINDOWS,
+  type WindowPosition,
+  type WindowId,
+  isBelow,
+} from './window';
 
 /** The texts of materials, mixes and building. */
 
@@ -157,7 +164,7 @@ export function mixSays(mix: Mix): string {
   if (!cn.ok && cn.known)
     return `${knownText('cn', cn.known, cn.missing)} Count the buckets or test a load, and it is told of the whole.`;
   if (!cn.ok)
-    return `Cannot be computed: ${listText(cn.missing)}${cn.missing.every((m) => m.startsWith('nothing')) ? '' : cn.missing.length === 1 ? ' is not known well enough' : ' are not known well enough'}. No figure is made up: ${cn.missing.some((m) => m.startsWith('nothing')) ? 'add something green' : 'count the buckets, test a load, or leave it out'}.`;
+    return `Cannot be computed: ${listText(cn.missing)}${cn.missing.every(isLacking) ? '' : cn.missing.length === 1 ? ' is not known well enough' : ' are not known well enough'}. No figure is made up: ${cn.missing.some(isLacking) ? 'add something green' : 'count the buckets, test a load, or leave it out'}.`;
   const at = ORDER.flatMap((id) => {
     const e = estOf(mix[id]);
     const s = e ? windowPositionOf(WINDOWS[id], e.value) : 'unknown';
@@ -182,13 +189,15 @@ export function mixSays(mix: Mix): string {
   const [first, second] = worst.map(
     (x) => SAYS[x.id][x.s as Exclude<WindowPosition, 'unknown' | 'preferred'>],
   );
-  const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
   const balanced = !at.some((x) => x.id === 'cn');
+  const [{ id, s }] = worst as [(typeof worst)[number]];
+  // All but this one speak of the mix itself, and can stand behind 'but'.
+  const speaksOfAir = id === 'air' && s === 'too-low';
   const start =
-    balanced && first!.startsWith('it ')
+    balanced && !speaksOfAir
       ? `The balance of carbon and nitrogen is right, but ${first}`
-      : capital(first!);
-  return `${start}${second ? `. ${capital(second)}` : ''}.`;
+      : upperFirst(first!);
+  return `${start}${second ? `. ${upperFirst(second)}` : ''}.`;
 }
 
 /** What is known of a mix of which a part is not: the known part with its band, and what is not in it. */
@@ -245,7 +254,7 @@ export function windowSays(id: WindowId, mix: Mix): string {
     high - low > 10 ** -WINDOWS[id].digits
       ? `It may be ${windowFigure(id, low)} to ${windowFigure(id, high)}. `
       : '';
-  return `${band}${s === 'preferred' || isSlight(id, value) ? NEAR[id] : WHY[id][s.endsWith('low') ? 'low' : 'high']}`;
+  return `${band}${s === 'preferred' || isSlight(id, value) ? NEAR[id] : WHY[id][isBelow(s) ? 'low' : 'high']}`;
 }
 const NEAR: Readonly<Record<WindowId, string>> = {
   cn: 'Where most schools want it.',

@@ -199,11 +199,15 @@ export function offsetText(timeZone: string, at: Instant): string {
 export const localInput = (timeZone: string, at: Instant): string =>
   new Date(localClockMs(formatterOf(timeZone), at)).toISOString().slice(0, 16);
 
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+export const SATURDAY = 6;
+const SUNDAY = 7;
 /** The weekday of a moment in a zone, 1 Monday to 7 Sunday, and how many minutes its clock is past midnight. */
 export function weekdayOf(timeZone: string, at: Instant): { weekday: number; minute: number } {
-  const p = localParts(timeZone, at);
-  return { weekday: WEEKDAYS.indexOf(p.weekday) + 1, minute: minutesOfClock(p.clock) };
+  const clock = new Date(localClockMs(formatterOf(timeZone), at));
+  return {
+    weekday: clock.getUTCDay() || SUNDAY,
+    minute: clock.getUTCHours() * 60 + clock.getUTCMinutes(),
+  };
 }
 /** `07:30` as minutes past midnight. */
 export const minutesOfClock = (clock: string): number =>

@@ -111,3 +111,8 @@ export const listText = (names: readonly string[]): string =>
 /** What there is to say of several things, in order, parted by commas; what is left out says nothing. */
 export const joinParts = (...parts: (string | false | null | undefined)[]): string =>
   parts.filter((part): part is string => Boolean(part)).join(', ');
+
+/** The same text with a capital in front. */
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** The same text to go on with behind a colon. */
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import type { Rule } from '../evidence/rule';
+import { COMMON_PRACTICE, type Rule } from '../evidence/rule';
 import { ALL_METHODS, hold } from './shared';
 
 export const PRACTICE_RULES: readonly Rule[] = [
@@ -6,7 +6,7 @@ export const PRACTICE_RULES: readonly Rule[] = [
     id: 'practice-weed-seed-week',
     title: 'Weed seeds (common practice): 130 °F (54.4 °C) for a moist week',
     short: 'Weed-seed week',
-    jurisdiction: 'common practice',
+    jurisdiction: COMMON_PRACTICE,
     document: 'Common practice of the trade: 130 °F for a week',
     fromMemory: false,
     methods: ALL_METHODS,

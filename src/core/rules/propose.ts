@@ -1,5 +1,5 @@
 import { getRequirementDescription } from '../evidence/requirements';
-import { leavesOf, type Rule } from '../evidence/rule';
+import { COMMON_PRACTICE, leavesOf, type Rule } from '../evidence/rule';
 import type { Method } from '../evidence/types';
 import type { INPUTS } from '../log/entry';
 import { countryOf } from './country';
@@ -94,7 +94,7 @@ export function proposedRules({
       const ours =
         siteRules.length > 0
           ? siteRules.includes(rule.id)
-          : rule.jurisdiction === country || rule.jurisdiction === 'common practice';
+          : rule.jurisdiction === country || rule.jurisdiction === COMMON_PRACTICE;
       const input = ours ? asksFor(rule, inputs) : undefined;
       if (!input) return [];
       const from =
@@ -102,7 +102,7 @@ export function proposedRules({
           ? 'the site works to it'
           : rule.jurisdiction === country
             ? `${country}, by the site’s time zone`
-            : 'common practice';
+            : COMMON_PRACTICE;
       return [{ id: rule.id, input: WHY[input], from }];
     });
 }

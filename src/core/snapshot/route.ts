@@ -1,4 +1,4 @@
-import { nextAdvice } from '../advice/next';
+import { nextAdvice, type Advice } from '../advice/next';
 import { isGone } from '../advice/situation';
 import { MS, type Instant } from '../quantity/instant';
 import type { BatchSnapshot } from './batch-snapshot';
@@ -57,6 +57,25 @@ function standing(d: BatchSnapshot): { tier: number; share: number; reason: Rout
   };
 }
 
+/** When a heap is to be read next: when its advice says, or a day after it was read last. */
+function readingDue(advice: Advice, read: Instant | null, now: Instant): Instant {
+  switch (advice.code) {
+    case 'TOO_HOT':
+      return Math.min(now, advice.hot.followUpAt);
+    case 'READ_AFTER_TURN':
+    case 'READ_BEFORE_LOST':
+    case 'READ_RECOVERING':
+    case 'READ_QUIET':
+    case 'READ_RUN_DOWN':
+    case 'KEEP_READING':
+    case 'WAIT_FOR_HEAT':
+    case 'ASLEEP':
+      return advice.due;
+    default:
+      return (read ?? 0) + MS.day;
+  }
+}
+
 /** Whether a heap is due in a walk now, and why not otherwise. */
 function dueOf(d: BatchSnapshot, now: Instant): NotNow | null {
   const {
@@ -73,15 +92,7 @@ function dueOf(d: BatchSnapshot, now: Instant): NotNow | null {
   const advice = nextAdvice({ ...d.situation, now });
   if (advice.code === 'READ_AFTER_TURN' && advice.due - now > SOON_MS)
     return { code: 'AFTER_TURN', due: advice.due };
-  const due =
-    advice.code === 'TOO_HOT'
-      ? Math.min(now, advice.hot.followUpAt)
-      : advice.code.startsWith('READ_') ||
-          advice.code === 'KEEP_READING' ||
-          advice.code === 'WAIT_FOR_HEAT' ||
-          advice.code === 'ASLEEP'
-        ? (advice as { due: Instant }).due
-        : (read ?? 0) + MS.day;
+  const due = readingDue(advice, read, now);
   return read !== null && due - now > SOON_MS ? { code: 'READ_LATELY', at: read, due } : null;
 }
 

@@ -1,9 +1,9 @@
 /** A handful after a hard squeeze, in four steps: what it does, and what that means (common practice). */
 export const SQUEEZE_WORDS = {
-  crumbles: { word: 'Crumbles', means: 'too dry' },
-  holds: { word: 'Holds', means: 'no drop: a little dry' },
-  drops: { word: 'A drop or two', means: 'right' },
-  runs: { word: 'Runs out', means: 'too wet' },
+  crumbles: { word: 'Crumbles', means: 'too dry', log: 'crumbles: too dry' },
+  holds: { word: 'Holds', means: 'no drop: a little dry', log: 'holds, no drop: a little dry' },
+  drops: { word: 'A drop or two', means: 'right', log: 'a drop or two: right' },
+  runs: { word: 'Runs out', means: 'too wet', log: 'runs out: too wet' },
 } as const;
 export type Squeeze = keyof typeof SQUEEZE_WORDS;
 

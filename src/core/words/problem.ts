@@ -1,6 +1,10 @@
-import { volumeText } from '../quantity/format';
+import { upperFirst, volumeText } from '../quantity/format';
 /** Something that a file, a form or a call got wrong, as data; the path names the input. */
-export type Problem = { readonly path: string; readonly message: string };
+export type Problem = {
+  readonly path: string;
+  readonly message: string;
+  /** The line of a text file that it stands in; the message names it. */ readonly line?: number;
+};
 
 export const FILE_PATH = '(file)';
 
@@ -110,4 +114,4 @@ export const PROBLEM = {
 
 /** A problem where it stands alone: `Type it again.` */
 export const asSentence = (message: string): string =>
-  `${message.charAt(0).toUpperCase()}${message.slice(1)}${/[.!?]$/.test(message) ? '' : '.'}`;
+  `${upperFirst(message)}${/[.!?]$/.test(message) ? '' : '.'}`;

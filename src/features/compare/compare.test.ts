@@ -45,8 +45,9 @@ test('heaps by age with what was done to them; the one most alike and how it wen
   expect(view.curves[0]!.marks).toEqual([{ day: 2.5, kind: 'turn', says: 'turned' }]);
   expect(view.curves[1]!.marks.map((m) => m.kind)).toContain('proven');
   expect(view.alike).toHaveLength(1);
+  expect(view.alike[0]!.name).toBe('Older');
   expect(view.alike[0]!.text).toMatch(
-    /^Older: 0\.0 °C apart over \d days\. It was proven on day \d+.*A week on it stood at 64 °C\.$/,
+    /^0\.0 °C apart over \d days\. It was proven on day \d+.*A week on it stood at 64 °C\.$/,
   );
   expect(view.table[0]).toEqual({ day: 0, cells: ['24 °C', '24 °C'] });
 });

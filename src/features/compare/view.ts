@@ -51,7 +51,7 @@ export type CompareView = {
     readonly label: string;
     readonly strong: boolean;
   }[];
-  readonly alike: readonly { readonly id: string; readonly text: string }[];
+  readonly alike: readonly { readonly id: string; readonly name: string; readonly text: string }[];
   readonly table: readonly { readonly day: number; readonly cells: readonly string[] }[];
 };
 
@@ -116,7 +116,8 @@ export function compareView(
           .slice(0, 3)
           .map((a) => ({
             id: a.id,
-            text: `${a.name}: ${(a.apartK * (unit === 'F' ? 1.8 : 1)).toFixed(1)} °${unit} apart over ${countText(a.days, 'day')}. ${a.provenDay === null ? 'It was not proven.' : `It was proven on day ${Math.floor(a.provenDay) + 1}${a.provenDay > a.ageDays ? `, ${countText(Math.max(1, Math.round(a.provenDay - a.ageDays)), 'day')} after the age that ${first.name} has now, with ${countText(a.turnsAfter, 'more turning')}` : ''}.`}${a.weekLaterC === null ? '' : ` A week on it stood at ${tempText(a.weekLaterC, unit)}.`}`,
+            name: a.name,
+            text: `${(a.apartK * (unit === 'F' ? 1.8 : 1)).toFixed(1)} °${unit} apart over ${countText(a.days, 'day')}. ${a.provenDay === null ? 'It was not proven.' : `It was proven on day ${Math.floor(a.provenDay) + 1}${a.provenDay > a.ageDays ? `, ${countText(Math.max(1, Math.round(a.provenDay - a.ageDays)), 'day')} after the age that ${first.name} has now, with ${countText(a.turnsAfter, 'more turning')}` : ''}.`}${a.weekLaterC === null ? '' : ` A week on it stood at ${tempText(a.weekLaterC, unit)}.`}`,
           }))
       : [],
     table: Array.from({ length: Math.min(120, Math.ceil(days) + 1) }, (_, day) => ({

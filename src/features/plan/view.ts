@@ -10,7 +10,7 @@ import { isGone, isLive, type HeapFacts } from '@/core/advice/situation';
 import type { HeapCard } from '@/core/advice/tasks';
 import { positionShort } from '@/core/words/position';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { dayFrom, localParts, zoneOf } from '@/core/quantity/calendar';
+import { dayFrom, localParts, zoneOf, SATURDAY, weekdayOf } from '@/core/quantity/calendar';
 import { dayText, durationText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
@@ -259,7 +259,7 @@ export function planView(
       figure: String(p.day),
       weekday: p.weekday,
       long: dayText(timeZone, d.work),
-      weekend: p.weekday === 'Sat' || p.weekday === 'Sun',
+      weekend: weekdayOf(timeZone, d.work).weekday >= SATURDAY,
       hours: hoursText(l.minutes),
       hoursNumber: l.minutes / 60,
       capHours: d.crewMinutes / 60,

@@ -1,3 +1,4 @@
+import { nameForHeap } from '@/core/words/waiting';
 import type { DoubtAnswer, DoubtCode } from '@/core/advice/doubt';
 import type { DataOf, EntryKind } from '@/core/log/entry';
 import type { ReadingMark } from '@/core/log/shapes';
@@ -80,6 +81,7 @@ export type Out = {
     readonly data: Readonly<Record<string, unknown>>;
   };
   readonly what: string;
+  readonly short?: string;
 };
 
 const iso = (ms: number): string => new Date(ms).toISOString();
@@ -279,7 +281,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(Math.max(...kept.map(({ k }) => k.at))),
         data: { source: 'hand', readings, ...mark, ...(left.length > 0 ? { left } : {}) },
       },
-      what: `${heap.name}: round of ${places}`,
+      ...nameForHeap(heap.name, `round of ${places}`),
     });
   }
   if (Object.keys(feel).length > 0)
@@ -291,7 +293,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(at as number),
         data: { ...feel, ...mark },
       },
-      what: `${heap.name}: felt, smelled`,
+      ...nameForHeap(heap.name, 'felt, smelled'),
     });
   return out;
 }
@@ -326,7 +328,7 @@ export function leaveHeap(
         at: iso(at),
         data: { reason, walk: walk.id },
       },
-      what: `${heap.name}: left out`,
+      ...nameForHeap(heap.name, 'left out'),
     },
   };
 }

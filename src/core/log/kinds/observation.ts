@@ -45,8 +45,7 @@ const COLOUR_WORDS = {
 
 function squeezeText({ squeeze, sample }: ObservationData): string | undefined {
   if (squeeze === undefined) return undefined;
-  const { word, means } = SQUEEZE_WORDS[squeeze];
-  return `squeezed: ${word.toLowerCase()}${means.includes(':') ? ', ' : ': '}${means}${sample ? `, from ${sample}` : ''}`;
+  return `squeezed: ${SQUEEZE_WORDS[squeeze].log}${sample ? `, from ${sample}` : ''}`;
 }
 
 /** What was seen, and what was looked for and not found. */

@@ -1,3 +1,4 @@
+import { lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Mark } from '@/charts/marks';
@@ -17,8 +18,7 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
     >
       <h2 className="flex gap-2 items-center">
         <Mark name={next.mark} size={24} />
-        {name}: {next.act.charAt(0).toLowerCase()}
-        {next.act.slice(1)}
+        {name}: {lowerFirst(next.act)}
       </h2>
       <HotChoices hot={hot} />
       <p className="mt-1">
@@ -82,16 +82,13 @@ export function Todo({
           <ul className="text-[13.5px] leading-[1.35] flex flex-col gap-1">
             {turn.voices.map((v) => (
               <li key={v.school}>
-                <b className="font-semibold">
-                  {v.school.charAt(0).toUpperCase() + v.school.slice(1)}
-                </b>
-                : {v.text}
+                <b className="font-semibold">{upperFirst(v.school)}</b>: {v.text}
               </li>
             ))}
           </ul>
         </details>
       )}
-      {a.water && a.water.heading.startsWith('Water') && (
+      {a.water?.now && (
         <div className="mt-2 border-t border-rule pt-1.5 text-[14px]" data-testid="water-advice">
           <h3 className="!text-[15px] flex gap-1.5 items-center">
             <Mark name="water" size={18} />
@@ -115,11 +112,7 @@ export function Todo({
 function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
   return (
     <>
-      {turn.window && (
-        <p className="mt-1 font-semibold text-[14px]">
-          {turn.window.charAt(0).toUpperCase() + turn.window.slice(1)}.
-        </p>
-      )}
+      {turn.window && <p className="mt-1 font-semibold text-[14px]">{upperFirst(turn.window)}.</p>}
       <ul className="mt-1.5 flex flex-col gap-1.5">
         {turn.reasons.map((r) => (
           <li key={r} className="flex gap-2">
@@ -212,7 +205,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
               className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-[14px] border-b border-rule last:border-b-0"
             >
               <span className="q">{t.when}</span>
-              <b className="font-semibold">{t.what.charAt(0).toUpperCase() + t.what.slice(1)}</b>
+              <b className="font-semibold">{upperFirst(t.what)}</b>
               <span>{t.text}</span>
             </li>
           ))}

@@ -1,3 +1,4 @@
+import { upperFirst } from '@/core/quantity/format';
 import { HotSection } from '@/charts/HotSection';
 import { Disclosure } from '@/ui/Disclosure';
 import type { BeyondView } from '../beyond';
@@ -63,8 +64,7 @@ export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof grad
           <li key={f.code} className="grid grid-cols-[64px_1fr] gap-2 border-b border-rule py-1">
             <b className="font-semibold">{f.word}</b>
             <span>
-              {f.is[0]!.toUpperCase()}
-              {f.is.slice(1)}.{f.better && <span className="q"> {f.better}</span>}
+              {upperFirst(f.is)}.{f.better && <span className="q"> {f.better}</span>}
             </span>
           </li>
         ))}

@@ -354,7 +354,7 @@ export function BringIn(p: Props) {
             <ul className="mt-1.5 text-[14px] list-disc pl-5">
               {preview.problems.slice(0, BAD_SHOWN).map((b, i) => (
                 <li key={i}>
-                  {b.path.startsWith('line') || b.path === 'builtAt'
+                  {b.line !== undefined || b.path === 'builtAt'
                     ? b.message
                     : `${b.path}: ${b.message}`}
                 </li>

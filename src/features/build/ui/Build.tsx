@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { nameForHeap } from '@/core/words/waiting';
 import { useState } from 'react';
 import { LayeredHeap } from '@/charts/LayeredHeap';
 import { Mark } from '@/charts/marks';
@@ -72,7 +73,7 @@ function ChargeForm({
               ...rest,
             },
           },
-          `${view.name}: ${layer ? `layer ${layer.n}` : 'went in'}`,
+          nameForHeap(view.name, layer ? `layer ${layer.n}` : 'went in'),
         ),
       onDone,
     );

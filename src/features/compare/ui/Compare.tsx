@@ -67,9 +67,9 @@ export function Compare({
                 {view.alike.map((a) => (
                   <li key={a.id} className="border-t border-rule py-2">
                     <Link prefetch={false} className="link" href={`/batch/${a.id}`}>
-                      {a.text.split(':')[0]}
+                      {a.name}
                     </Link>
-                    :{a.text.slice(a.text.indexOf(':') + 1)}{' '}
+                    : {a.text}{' '}
                     {!chosen.includes(a.id) && chosen.length < 6 && (
                       <button
                         type="button"

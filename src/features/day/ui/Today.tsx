@@ -1,4 +1,5 @@
 'use client';
+import { lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';
@@ -108,16 +109,14 @@ function TaskRow({
           <span className="font-[650] leading-tight inline-block">{t.words.act}</span>
         ) : (
           <Link prefetch={false} href={t.href} className="font-[650] leading-tight inline-block">
-            {t.batch
-              ? `${t.name}: ${t.words.act.charAt(0).toLowerCase()}${t.words.act.slice(1)}`
-              : t.words.act}
+            {t.batch ? `${t.name}: ${lowerFirst(t.words.act)}` : t.words.act}
           </Link>
         )}
         <p className="q text-[13px] leading-[1.3]">{t.words.why}</p>
         {t.putOff && <p className="text-[13px] leading-[1.3] font-semibold">{t.putOff}</p>}
         {t.lacks && (
           <p className="text-[13px] leading-[1.3]">
-            <b>{t.lacks.charAt(0).toUpperCase() + t.lacks.slice(1)}.</b> {t.cost}
+            <b>{upperFirst(t.lacks)}.</b> {t.cost}
           </p>
         )}
         <p className="text-[13px] text-ink-2 flex flex-wrap items-center gap-x-3">

@@ -52,7 +52,7 @@ export function LogList({
           <li key={i.id} className="border-b border-rule py-1.5 flex gap-2 items-start text-[14px]">
             <Mark name="flag" size={20} />
             <span className="flex-1">
-              <b className="font-[650]">{i.what.slice(i.what.indexOf(': ') + 2)}</b>{' '}
+              <b className="font-[650]">{i.short ?? i.what}</b>{' '}
               {i.state === 'waiting' ? (
                 <span className="q">waits on this device</span>
               ) : (

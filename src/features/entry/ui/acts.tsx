@@ -22,7 +22,7 @@ import { SHAPE_WORDS } from '@/core/words/shape';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import { Choices } from '@/ui/Choices';
 import { Effects } from '@/ui/Effects';
-import { volumeText } from '@/core/quantity/format';
+import { upperFirst, volumeText } from '@/core/quantity/format';
 import { Field } from '@/ui/Field';
 import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { typed } from '@/ui/number';
@@ -34,7 +34,6 @@ import { useEntry, useEntryPreview, type HeapRef } from './useEntry';
 type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
 const others = (heap: HeapRef): readonly PlacedHeap[] =>
   (heap.placed ?? []).filter((h) => h.id !== heap.id);
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 function OtherHeap({
   label,
@@ -699,7 +698,7 @@ export function StandingInLife({ heap, onDone }: FormProps) {
           columns={2}
           options={END_REASONS.filter((r) => r !== 'merged').map((value) => ({
             value,
-            label: capital(END_WORDS[value]),
+            label: upperFirst(END_WORDS[value]),
           }))}
         />
       )}

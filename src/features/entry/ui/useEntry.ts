@@ -6,7 +6,8 @@ import type { ReleaseDoubt, EntryKind } from '@/core/log/entry';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { PlacedHeap } from '../placed';
-import type { Form } from '@/outbox/item';
+import { nameForHeap } from '@/core/words/waiting';
+import { type Form } from '@/outbox/item';
 import { submitOrQueue } from '@/outbox/keep';
 import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { EntryForm } from '../input';
@@ -76,7 +77,8 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
 }
 
-const WORDS: Partial<Record<EntryKind, string>> = {
+/** Each kind in a word or two, for the list of what waits on this device. */
+const WAITING_WORDS: Readonly<Record<EntryKind, string>> = {
   turn: 'turned',
   water: 'watered',
   addition: 'added',
@@ -106,6 +108,31 @@ const WORDS: Partial<Record<EntryKind, string>> = {
   position: 'where it stands',
   'round-settings': 'distances',
   instrument: 'thermometer',
+  skip: 'left out of a round',
+  photo: 'photo',
+  moisture: 'moisture',
+  defer: 'put off',
+  assign: 'task',
+  cover: 'cover',
+  screen: 'screened',
+  cure: 'put to cure',
+  release: 'let go out',
+  terms: 'rules and policy',
+  'walk-order': 'order of the round',
+  'site-terms': 'rules of the site',
+  rule: 'rule',
+  template: 'method',
+  work: 'crew',
+  'fire-card': 'fire card',
+  chore: 'chore',
+  material: 'material',
+  measures: 'measures',
+  acceptance: 'what the site takes',
+  load: 'load',
+  'load-change': 'change of a load',
+  'load-heat': 'heat of a load',
+  recipe: 'recipe',
+  'site-map': 'map',
 };
 
 /** Through the outbox: what the hub cannot take now waits on this device. */
@@ -113,7 +140,7 @@ export const submitEntry = (
   form: EntryForm,
   name: string,
   kind: EntryKind,
-): Promise<SubmitResult> => submitOrQueue(form as Form, `${name}: ${WORDS[kind] ?? kind}`);
+): Promise<SubmitResult> => submitOrQueue(form as Form, nameForHeap(name, WAITING_WORDS[kind]));
 export type EntryHandle = ReturnType<typeof useEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */

@@ -101,6 +101,9 @@ export function Card({
   );
 }
 
+/** Stands there to be filled in: without a number it is no contact that was left half typed. */
+const SUGGESTED_CONTACT = { who: 'Fire service', phone: '' } as const;
+
 function Edit({
   card,
   by: device,
@@ -115,10 +118,7 @@ function Edit({
     'contacts',
     card && card.contacts.length > 0
       ? card.contacts
-      : [
-          { who: 'Fire service', phone: '' },
-          { who: '', phone: '' },
-        ],
+      : [{ ...SUGGESTED_CONTACT }, { who: '', phone: '' }],
   );
   const [address, setAddress] = useTyped('address', card?.address ?? '');
   const [water, setWater] = useTyped('water', card?.water ?? '');
@@ -127,7 +127,7 @@ function Edit({
   const half = contacts.some(
     (c) =>
       (c.who.trim() === '') !== (c.phone.trim() === '') &&
-      !(c.who === 'Fire service' && c.phone === ''),
+      !(c.who === SUGGESTED_CONTACT.who && c.phone === ''),
   );
   const save = (): void =>
     keep(

@@ -1,4 +1,5 @@
 'use client';
+import { upperFirst } from '@/core/quantity/format';
 import {
   DndContext,
   PointerSensor,
@@ -170,10 +171,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
       ...slots,
       {
         id: key,
-        name:
-          kind === 'bay' || kind === 'bin'
-            ? String(n)
-            : `${KIND_WORDS[kind].replace(/^./, (c) => c.toUpperCase())} ${n}`,
+        name: kind === 'bay' || kind === 'bin' ? String(n) : `${upperFirst(KIND_WORDS[kind])} ${n}`,
         kind,
         xM: '0.5',
         yM: '0.5',

@@ -1,4 +1,5 @@
 'use client';
+import { upperFirst } from '@/core/quantity/format';
 import { useState } from 'react';
 import { TRIGGERS, type MethodTemplate, type Trigger } from '@/core/log/shapes';
 import { SCHOOL_WORDS } from '@/core/advice/words';
@@ -198,7 +199,7 @@ function Edit({
         columns={2}
         options={TRIGGERS.map((value) => ({
           value,
-          label: SCHOOL_WORDS[value].charAt(0).toUpperCase() + SCHOOL_WORDS[value].slice(1),
+          label: upperFirst(SCHOOL_WORDS[value]),
         }))}
       />
       <fieldset>

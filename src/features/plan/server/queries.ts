@@ -20,6 +20,8 @@ import { log } from '@/platform/log';
 const PATIENCE_MS = 1500;
 /** Near enough to the best: a hundredth. */
 const GAP = 0.01;
+/** How the solver says that it has found a plan: the best, or the best so far when its time was up. */
+const USABLE: ReadonlySet<string> = new Set(['Optimal', 'Time limit reached']);
 let loaded: ReturnType<typeof loadHighs> | null = null;
 
 /** The programme in the LP text that solvers read, with short names. */
@@ -57,13 +59,13 @@ export const solve: SolveProgramme = async (programme) => {
       lpText(programme, (v) => names.get(v)!),
       { time_limit: PATIENCE_MS / 1000, mip_rel_gap: GAP, output_flag: false },
     );
-    if (solution.Status !== 'Optimal' && solution.Status !== 'Time limit reached') return null;
+    if (!USABLE.has(solution.Status)) return null;
     const values = new Map<string, number>();
     for (const [v, short] of names) {
       const value = (solution.Columns as Record<string, { Primal?: number }>)[short]?.Primal ?? 0;
       if (Math.abs(value) > 1e-6) values.set(v, value);
     }
-    return programme.constraints.filter((c) => c.name.startsWith('once:')).length > values.size
+    return programme.constraints.filter((c) => c.kind === 'once').length > values.size
       ? null
       : values;
   } catch (error) {

@@ -1,4 +1,5 @@
 'use client';
+import { nameForHeap } from '@/core/words/waiting';
 import { enqueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
 import { sendWaiting } from '@/outbox/store';
@@ -31,7 +32,7 @@ export function PhotoButton({
           by,
           data: { sha256: '', width, height, ...(walk ? { walk } : {}) },
         },
-        what: `${name}: photo`,
+        ...nameForHeap(name, 'photo'),
         photo: blob,
       },
     ]);

@@ -7,7 +7,7 @@ import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS, type SkipReason } from '@/core/words/skip';
 import { answerText, doubtText, FIRE_CARD } from '@/core/words/doubt';
 import { celsiusToFahrenheit, toCelsius, type TempUnit } from '@/core/quantity/units';
-import { tempFigure } from '@/core/quantity/format';
+import { tempFigure, upperFirst } from '@/core/quantity/format';
 import type { ReadingMark } from '@/core/log/shapes';
 import { Hand } from '@/charts/Hand';
 import type { Feel } from '../round-walk';
@@ -183,7 +183,7 @@ export function SkipChoice({
       <div className="grid grid-cols-2 gap-2">
         {keysOf(SKIP_WORDS).map((r) => (
           <button key={r} type="button" className="btn !min-h-[64px]" onClick={() => onChoose(r)}>
-            {SKIP_WORDS[r].charAt(0).toUpperCase() + SKIP_WORDS[r].slice(1)}
+            {upperFirst(SKIP_WORDS[r])}
           </button>
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { upperFirst } from '@/core/quantity/format';
 import { MEMORY_TEXT } from '@/core/rules/text';
 import type { RuleView } from '../view';
 
@@ -49,10 +50,7 @@ export function RuleList({
                     <summary className="link min-h-[44px] flex items-center justify-end max-sm:justify-start">
                       Read it
                     </summary>
-                    <p>
-                      {r.text[0]!.toUpperCase()}
-                      {r.text.slice(1)}.
-                    </p>
+                    <p>{upperFirst(r.text)}.</p>
                     <p className="q mt-1">
                       {r.source}.{r.fromMemory && ` ${MEMORY_TEXT}`}
                     </p>

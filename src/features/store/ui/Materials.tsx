@@ -14,6 +14,7 @@ import {
   type Role,
 } from '@/core/log/store-shapes';
 import { findMaterials } from '@/core/mix/find';
+import { librarySourceOf } from '@/core/mix/library';
 import { PARTICLE_WORDS, RISK_WORDS, ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
 import { asSentence } from '@/core/words/problem';
 import { submitOrQueue } from '@/outbox/keep';
@@ -38,6 +39,9 @@ const rangeText = (r: Range | null): string =>
       ? fig(r.usual)
       : `${fig(r.usual)} (${fig(r.low)}–${fig(r.high)})`;
 export type MaterialRow = { readonly material: Material; readonly own: boolean };
+
+/** Which footnote of the table says where a figure comes from. */
+const SOURCE_FOOTNOTE = { table: 1, practice: 2, other: 3 } as const;
 
 /** The library of materials: figures with their sources; a site may change each, and set a laboratory’s value over it. */
 export function Materials({
@@ -145,11 +149,7 @@ export function Materials({
                               {rangeText(m[k])}
                               {m.sources[k] ? (
                                 <sup className="text-[10.5px]">
-                                  {m.sources[k]!.startsWith('On-Farm')
-                                    ? ' 1'
-                                    : m.sources[k] === 'common practice'
-                                      ? ' 2'
-                                      : ' 3'}
+                                  {` ${SOURCE_FOOTNOTE[librarySourceOf(m.sources[k]!) ?? 'other']}`}
                                 </sup>
                               ) : null}
                             </span>
