@@ -24,7 +24,12 @@ function check(name, args) {
 }
 
 if (!only) {
-  check('formatting', ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level=warn', '.']);
+  check('formatting', [
+    'node_modules/prettier/bin/prettier.cjs',
+    '--check',
+    '--log-level=warn',
+    '.',
+  ]);
   check('types', ['node_modules/ts7/bin/tsc', '--noEmit']);
   check('types of the core, which knows no browser and no server', [
     'node_modules/ts7/bin/tsc',
@@ -32,7 +37,7 @@ if (!only) {
     '-p',
     'src/core/tsconfig.json',
   ]);
-  check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings=0']);
+  check('lint', ['scripts/lint.mjs']);
 }
 
 fs.rmSync(RESULTS, { force: true });

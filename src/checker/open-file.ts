@@ -4,7 +4,6 @@ import { rulesNamedIn } from '@/core/formats/bring';
 import { rulesForMethod } from '@/core/rules/library';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { checkTrail, type Sha256, type BatchHistory } from '@/core/formats/trail';
-import type { Entry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseInstant, type Instant } from '@/core/quantity/instant';
 import { problemLine } from '@/core/words/problem';
@@ -58,7 +57,7 @@ function toldByFile(file: BatchFile): Pick<BatchHistory, 'state' | 'siteState'> 
     by: 'the file',
     rules: rulesShown(file),
     idOf: (n) => `entry-${n}`,
-  }).map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }) as Entry);
+  }).map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }));
   return { state: foldBatch(entries), siteState: foldSite([]) };
 }
 

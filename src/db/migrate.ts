@@ -11,20 +11,21 @@ export async function migrate(db: Db): Promise<void> {
   const migrator = new Migrator({
     db,
     provider: {
-      getMigrations: async () => ({
-        '0001-log': log,
-        '0002-refold': refold,
-        '0003-photos': photos,
-        '0004-advice': advice,
-        '0005-store': store,
-        '0006-refold': refold,
-      }),
+      getMigrations: () =>
+        Promise.resolve({
+          '0001-log': log,
+          '0002-refold': refold,
+          '0003-photos': photos,
+          '0004-advice': advice,
+          '0005-store': store,
+          '0006-refold': refold,
+        }),
     },
   });
   const { error, results } = await migrator.migrateToLatest();
   const failed = results?.find((r) => r.status === 'Error');
   if (error)
     throw new Error(
-      `migration ${failed?.migrationName ?? '(none begun)'} failed: ${error instanceof Error ? error.message : String(error)}`,
+      `migration ${failed?.migrationName ?? '(none begun)'} failed: ${error instanceof Error ? error.message : 'for an unknown reason'}`,
     );
 }

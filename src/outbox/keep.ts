@@ -43,7 +43,9 @@ export async function enqueue(
 
 /** Asks the service worker to send when there is a signal again, also with no page open; where the browser can. */
 async function wakeWorker(): Promise<void> {
-  const registration = await navigator.serviceWorker?.getRegistration().catch(() => undefined);
+  // A browser has none where the page came without https.
+  const { serviceWorker } = navigator as { serviceWorker?: ServiceWorkerContainer };
+  const registration = await serviceWorker?.getRegistration().catch(() => undefined);
   await (registration as { sync?: { register(tag: string): Promise<void> } } | undefined)?.sync
     ?.register('zh-outbox')
     .catch(() => undefined);

@@ -3,10 +3,10 @@ import type { OutboxItem } from './item';
 import { drain, type OutboxStore, type DeviceClock, type Drained, type ServerPort } from './send';
 
 /** What a device keeps of its own: entries that wait, and what a round needs with no network. */
-interface Device extends DBSchema {
+type Device = {
   outbox: { key: string; value: OutboxItem; indexes: { order: number } };
   kept: { key: string; value: unknown };
-}
+} & DBSchema;
 let opening: Promise<IDBPDatabase<Device>> | null = null;
 const device = (): Promise<IDBPDatabase<Device>> =>
   (opening ??= openDB<Device>('zealous-heap', 1, {
@@ -160,7 +160,9 @@ export function sendWaiting(): Promise<Drained> {
     else if (drained.taken > 0) noteAnswer(true);
     return drained;
   };
-  running ??= (navigator.locks ? navigator.locks.request('zh-outbox', go) : go()).finally(() => {
+  // A browser has none where the page came without https.
+  const { locks } = navigator as { locks?: LockManager };
+  running ??= (locks ? locks.request('zh-outbox', go) : go()).finally(() => {
     running = null;
   });
   return running;

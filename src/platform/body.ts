@@ -11,7 +11,7 @@ export async function readBody(request: Request, mostBytes: number): Promise<Bod
   for await (const chunk of request.body ?? []) {
     size += (chunk as Uint8Array).length;
     if (size > mostBytes) return { ok: false, size };
-    chunks.push(chunk as Uint8Array);
+    chunks.push(chunk);
   }
   return { ok: true, bytes: Buffer.concat(chunks) };
 }

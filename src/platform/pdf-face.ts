@@ -73,7 +73,7 @@ type FontkitHolder = { _font: { font: { hasGlyphForCodePoint(code: number): bool
 export function face(doc: Doc, text: string, which: Face, size: number): Doc {
   doc.font(which).fontSize(size);
   const { font } = (doc as unknown as FontkitHolder)._font;
-  return [...text].every((c) => c < ' ' || font.hasGlyphForCodePoint(c.codePointAt(0)!))
+  return Array.from(text).every((c) => c < ' ' || font.hasGlyphForCodePoint(c.codePointAt(0)!))
     ? doc
     : doc.font(`${which}-wide`).fontSize(size * 0.92);
 }

@@ -120,8 +120,8 @@ function DraftFields({
     () => ({
       held,
       put(field, value, changed) {
-        if (changed) fields.current[field] = value;
-        else delete fields.current[field];
+        const { [field]: _before, ...others } = fields.current;
+        fields.current = changed ? { ...others, [field]: value } : others;
         writeHeld(name, fields.current);
       },
       clear() {

@@ -35,8 +35,8 @@ const PAGES = 'pages';
 const DAY_S = 86_400;
 
 const whole: SerwistPlugin = {
-  cacheWillUpdate: async ({ response }) =>
-    response.status === 200 && !response.redirected ? response : null,
+  cacheWillUpdate: ({ response }) =>
+    Promise.resolve(response.status === 200 && !response.redirected ? response : null),
 };
 const expires = new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY_S });
 const pages = new NetworkFirst({

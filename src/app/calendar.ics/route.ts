@@ -6,7 +6,7 @@ export async function GET(request: Request): Promise<Response> {
   const s = await loadPageContext();
   const who = new URL(request.url).searchParams.get('who');
   const items = await feedItems(s.board, s.siteState, roundsOfSite(s.siteState, s.now), s.locale);
-  return new Response(feedText(items, s.site, who || null, s.now), {
+  return new Response(feedText(items, s.site, who === '' ? null : who, s.now), {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',
       'content-disposition': 'inline; filename="tasks.ics"',

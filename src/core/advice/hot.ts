@@ -65,15 +65,15 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
       ? {
           level: 'danger',
           coreC: null,
-          at: s.burnt!,
+          at: s.burnt,
           limitC: dangerC,
           answeredAt: null,
           old: false,
           overSince: null,
           escalate: false,
           choices: AT_DANGER,
-          followUpAt: s.burnt! + FOLLOW_UP_H.danger * MS.hour,
-          overdue: s.burnt! + FOLLOW_UP_H.danger * MS.hour < s.now,
+          followUpAt: s.burnt + FOLLOW_UP_H.danger * MS.hour,
+          overdue: s.burnt + FOLLOW_UP_H.danger * MS.hour < s.now,
           burnt,
         }
       : null;

@@ -384,9 +384,8 @@ export function availableLabourAt(
       minutes: Math.round(p.hoursPerDay * 60 * share),
       drives: p.drives,
     })),
-    machineMinutes:
-      work.machine && work.machine.days.includes(weekday)
-        ? Math.round(work.machine.hoursPerDay * 60 * share)
-        : 0,
+    machineMinutes: work.machine?.days.includes(weekday)
+      ? Math.round(work.machine.hoursPerDay * 60 * share)
+      : 0,
   };
 }

@@ -504,7 +504,7 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
   if (ripe.length > 0 || saved) {
     const by =
       ripe.find((v) => v.strategy === template.trigger)?.strategy ?? ripe[0]?.strategy ?? 'decline';
-    const due = saved && ripe.length === 0 ? Math.max(now, ends! - BEFORE_FLOOR_MS) : now;
+    const due = saved && ripe.length === 0 ? Math.max(now, ends - BEFORE_FLOOR_MS) : now;
     const reasons = [
       ...(saved ? [wouldEnd!] : []),
       ...(ripe.length > 0 ? ripe.map((v) => v.because) : [opinion('decline').because]),

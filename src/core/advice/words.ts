@@ -638,7 +638,7 @@ export function claimText(c: Claim, { timeZone, unit, now }: Locale): string {
         : `Proven by ${listText(c.met.map((m) => `${m.title}, ${dayText(timeZone, m.at)}`))}.`;
   const r = c.lastRead;
   const over =
-    r === null || r.airC === null
+    r?.airC == null
       ? ', the air was not read'
       : `, ${Math.round(Math.abs(r.coreC - r.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} ${r.coreC >= r.airC ? 'over' : 'under'} the air`;
   const read =

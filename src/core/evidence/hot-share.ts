@@ -113,7 +113,7 @@ export function hotDepths(
   });
   return spans.reduce<{ from: number; to: number }[]>((joined, span) => {
     const last = joined.at(-1);
-    return last && last.to === span.from
+    return last?.to === span.from
       ? [...joined.slice(0, -1), { from: last.from, to: span.to }]
       : [...joined, span];
   }, []);

@@ -57,8 +57,7 @@ function joined(spans: readonly Span[]): Span[] {
   const out: Span[] = [];
   for (const s of spans) {
     const last = out.at(-1);
-    if (last && last.kind === s.kind && last.to === s.from)
-      out[out.length - 1] = { ...last, to: s.to };
+    if (last?.kind === s.kind && last.to === s.from) out[out.length - 1] = { ...last, to: s.to };
     else if (s.to > s.from) out.push(s);
   }
   return out;

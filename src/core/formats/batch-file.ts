@@ -3,7 +3,7 @@ import { isTimeZone } from '../quantity/calendar';
 import { parseInstant } from '../quantity/instant';
 import { resolvePolicy, type PolicyInput } from '../evidence/policy';
 import type { Rule } from '../evidence/rule';
-import { METHODS, type BatchEvent, type Evidence } from '../evidence/types';
+import { METHODS, type Evidence } from '../evidence/types';
 import {
   AmbientSchema,
   EVENT_TYPES,
@@ -106,7 +106,7 @@ function crossProblems(file: BatchFile): Located[] {
       path: ['terms', 'library'],
       message: PROBLEM.newerLibrary(edition, LIBRARY_EDITION),
     });
-  const policy = resolvePolicy(file.policy as PolicyInput);
+  const policy = resolvePolicy(file.policy);
   if (policy.turnGraceHours > policy.maxGapHours)
     problems.push({ path: ['policy', 'turnGraceHours'], message: PROBLEM.graceTooLong });
   return problems;
@@ -129,6 +129,10 @@ export function parseBatchFile(value: unknown): ParsedFile {
   };
 }
 
+/** What stood there, cut short; nothing at all where JSON has no word for it. */
+const shownInput = (input: unknown): string | undefined =>
+  (JSON.stringify(input) as string | undefined)?.slice(0, 60);
+
 /** Words for the checks whose own words a grower would not say. */
 function issueText(issue: {
   code?: string | undefined;
@@ -139,9 +143,9 @@ function issueText(issue: {
 }): string | undefined {
   if (issue.input === undefined && issue.code !== 'custom') return 'is missing';
   if (issue.code === 'invalid_type')
-    return `must be ${articled(String(issue.expected))}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
+    return `must be ${articled(String(issue.expected))}, not ${shownInput(issue.input)}`;
   if (issue.code === 'invalid_value' && Array.isArray(issue.values))
-    return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}, not ${JSON.stringify(issue.input)?.slice(0, 60)}`;
+    return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}, not ${shownInput(issue.input)}`;
   if (issue.code === 'invalid_union') return `must be one of ${EVENT_TYPES.join(', ')}`;
   return undefined;
 }
@@ -190,7 +194,7 @@ export function evidenceOf(file: BatchFile): Evidence {
       flag: r.flag,
       recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
     })),
-    events: file.events.map((e) => ({ ...e, at: at(e.at) }) as BatchEvent),
+    events: file.events.map((e) => ({ ...e, at: at(e.at) })),
     ambient: (file.ambient ?? []).map((a) => ({ at: at(a.at), value: a.value, unit: a.unit })),
   };
 }
@@ -198,7 +202,7 @@ export function evidenceOf(file: BatchFile): Evidence {
 /** Policy fields without what a file may carry beside them. */
 function pick(policy: z.output<typeof PolicySchema>): PolicyInput {
   const known = Object.keys(PolicySchema.shape) as (keyof PolicyInput)[];
-  return Object.fromEntries(known.map((key) => [key, policy[key]])) as PolicyInput;
+  return Object.fromEntries(known.map((key) => [key, policy[key]]));
 }
 
 const TermsSchema = z.looseObject({
@@ -207,9 +211,9 @@ const TermsSchema = z.looseObject({
   rules: z.array(z.string()),
 });
 /** What a file that was taken out here says of the rules it was kept under; undefined in others. */
-export function termsOf(file: {
-  readonly [field: string]: unknown;
-}): z.output<typeof TermsSchema> | undefined {
+export function termsOf(
+  file: Readonly<Record<string, unknown>>,
+): z.output<typeof TermsSchema> | undefined {
   const parsed = TermsSchema.safeParse(file.terms);
   return parsed.success ? parsed.data : undefined;
 }

@@ -165,7 +165,7 @@ function readLong(
     if (blank(row)) return;
     const line = i + 2;
     const cell = (name: ColumnName): string =>
-      c[name] === undefined ? '' : unguarded((row[c[name]!] ?? '').trim());
+      c[name] === undefined ? '' : unguarded((row[c[name]] ?? '').trim());
     const point = cell('point');
     const value = valueOf(cell('value'));
     const at = timeOf(cell('time'), options, last.get(point) ?? -Infinity);
@@ -204,7 +204,7 @@ function readLong(
       ...Object.fromEntries(Object.entries(extra).filter(([, v]) => v !== '')),
       ...(high === null ? {} : { high }),
       ...(marks.length > 0 ? { marks } : {}),
-    } as FileReading);
+    });
   });
   return {
     points: [...new Set(readings.map((r) => r.point))].map((id) => ({ id })),

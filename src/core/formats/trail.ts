@@ -54,7 +54,7 @@ export const trailOf = (
       recordedAt: isoOf(recordedAt),
       by,
       kind,
-      data: data as Record<string, unknown>,
+      data: data,
     }),
   ),
 });
@@ -171,7 +171,7 @@ export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   };
   const folded = terms && batchFileOf(state, head, siteState, terms);
   const again = folded && parseBatchFile(JSON.parse(JSON.stringify(folded)));
-  if (!again || !again.ok) return { ok: false, problems: [at([], PROBLEM.noOpening)] };
+  if (!again?.ok) return { ok: false, problems: [at([], PROBLEM.noOpening)] };
   const differs = difference(rest, again.file);
   if (differs)
     return { ok: false, problems: [{ path: pathText(differs), message: PROBLEM.notAsLogged }] };

@@ -58,7 +58,7 @@ export const PositionSchema = z.union([
       fromM: z.number().min(0).max(5000),
       toM: z.number().max(5000),
     })
-    .refine((p) => p.toM > p.fromM, { path: ['toM'], message: PROBLEM.rowBackwards }),
+    .refine((p) => p.toM > p.fromM, { path: ['toM'], error: PROBLEM.rowBackwards }),
 ]);
 export type Position = z.output<typeof PositionSchema>;
 
@@ -74,7 +74,7 @@ export const LimitsSchema = z
   })
   .refine((l) => l.warnC < l.actC && l.actC < l.dangerC, {
     path: ['actC'],
-    message: PROBLEM.limitsOrder,
+    error: PROBLEM.limitsOrder,
   });
 export type Limits = z.output<typeof LimitsSchema>;
 /** A way to keep a heap: when it is turned, what heat is expected of it by age, from where it is too hot, how moist it is kept. */
@@ -103,7 +103,7 @@ export const TemplateSchema = z.looseObject({
     })
     .refine((m) => m.lowPct < m.targetPct && m.targetPct < m.highPct, {
       path: ['targetPct'],
-      message: PROBLEM.moistureOrder,
+      error: PROBLEM.moistureOrder,
     }),
   /** How long it works before it is expected to run down, days. */
   activeDays: z.number().min(5).max(730),
@@ -116,7 +116,7 @@ export const TemplateSchema = z.looseObject({
           lowC: z.number().min(-5).max(80),
           highC: z.number().min(0).max(85),
         })
-        .refine((e) => e.lowC < e.highC, { path: ['highC'], message: PROBLEM.expectBand }),
+        .refine((e) => e.lowC < e.highC, { path: ['highC'], error: PROBLEM.expectBand }),
     )
     .min(2)
     .max(20)
@@ -185,7 +185,7 @@ export const WorkSchema = z
       )
       .max(30),
   })
-  .refine((w) => w.from < w.to, { path: ['to'], message: PROBLEM.dayBackwards });
+  .refine((w) => w.from < w.to, { path: ['to'], error: PROBLEM.dayBackwards });
 export type Work = z.output<typeof WorkSchema>;
 /** What a person needs in their hand when a heap smokes. */
 export const FireCardSchema = z.looseObject({
@@ -226,7 +226,7 @@ export const InstrumentSchema = z
   })
   .refine((i) => i.minC === undefined || i.maxC === undefined || i.maxC > i.minC, {
     path: ['maxC'],
-    message: PROBLEM.scaleBackwards,
+    error: PROBLEM.scaleBackwards,
   });
 export type Instrument = z.output<typeof InstrumentSchema>;
 
@@ -262,7 +262,7 @@ export const HandReadingSchema = ReadingSchema.extend({
   settledS: z.number().min(0).optional(),
 }).refine((r) => r.high === undefined || r.high >= r.value, {
   path: ['high'],
-  message: PROBLEM.rangeBackwards,
+  error: PROBLEM.rangeBackwards,
 });
 export const AmbientSchema = z.looseObject({ at: Time, value: z.number(), unit: Unit });
 
@@ -320,11 +320,11 @@ export const PolicySchema = z.looseObject({
 /** As a site or a batch may put it in force: it does not contradict itself. */
 export const SoundPolicySchema = PolicySchema.refine(
   (p) => (p.turnGraceHours ?? 0) <= (p.maxGapHours ?? DEFAULT_MAX_GAP_HOURS),
-  { path: ['turnGraceHours'], message: PROBLEM.graceTooLong },
+  { path: ['turnGraceHours'], error: PROBLEM.graceTooLong },
 );
 
 /** A shape of each type of field. */
-const FIELD_SHAPES: { readonly [T in FieldType]: () => z.ZodType } = {
+const FIELD_SHAPES: Readonly<Record<FieldType, () => z.ZodType>> = {
   celsius: () => z.number(),
   'optional-celsius': () => z.number().optional(),
   'positive-hours': () => z.number().positive(),

@@ -52,7 +52,7 @@ const range = (least: number, most: number, message: string) =>
     })
     .refine((r) => r.low <= r.usual && r.usual <= r.high, {
       path: ['usual'],
-      message: PROBLEM.rangeOrder,
+      error: PROBLEM.rangeOrder,
     });
 export type Range = { readonly low: number; readonly usual: number; readonly high: number };
 
@@ -136,7 +136,7 @@ export const AmountSchema = z
   ])
   .refine((a) => a.in !== 'measure' || a.n * a.litresEach <= 500_000, {
     path: ['n'],
-    message: PROBLEM.litresMost,
+    error: PROBLEM.litresMost,
   });
 export type Amount = z.output<typeof AmountSchema>;
 
@@ -161,7 +161,7 @@ export const AcceptLineSchema = z
   })
   .refine((l) => (l.material === undefined) !== (l.risk === undefined), {
     path: ['material'],
-    message: PROBLEM.acceptWhat,
+    error: PROBLEM.acceptWhat,
   });
 export type AcceptLine = z.output<typeof AcceptLineSchema>;
 
@@ -250,7 +250,7 @@ export const ChargeSchema = z
     (c) =>
       c.parts.length > 0 ||
       [c.waterL, c.activator, c.base, c.cover, c.words].some((x) => x !== undefined),
-    { path: ['parts'], message: PROBLEM.nothingIn },
+    { path: ['parts'], error: PROBLEM.nothingIn },
   );
 export type Charge = z.output<typeof ChargeSchema>;
 

@@ -224,7 +224,7 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const masses = (p: Ingredient): readonly [number, number] => {
     const byVolume = p.density !== null && p.litres !== null;
     const [lo, hi] = byVolume
-      ? [p.density!.low / p.density!.usual, p.density!.high / p.density!.usual]
+      ? [p.density.low / p.density.usual, p.density.high / p.density.usual]
       : [1, 1];
     return p.about
       ? [p.kg! * lo * (1 - ABOUT), p.kg! * hi * (1 + ABOUT)]

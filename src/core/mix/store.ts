@@ -267,8 +267,7 @@ export function foldStore(entries: readonly Entry[]): StoreState {
   for (const e of live) {
     if (e.batch === null || (e.kind !== 'charge' && !(e.kind === 'addition' && e.data.parts)))
       continue;
-    const charge: Charge =
-      e.kind === 'charge' ? e.data : { parts: (e.data as DataOf<'addition'>).parts ?? [] };
+    const charge: Charge = e.kind === 'charge' ? e.data : { parts: e.data.parts ?? [] };
     const list = went.get(e.batch) ?? [];
     list.push({ entry: e.id, seq: e.seq, at: e.at, by: e.by, kind: e.kind, charge });
     went.set(e.batch, list);
@@ -435,7 +434,7 @@ function loadsOf(
     const left = (k: 'litres' | 'kg'): number | null =>
       from[k] === null || since.some((t) => t[k] === null)
         ? null
-        : from[k]! - since.reduce((s, t) => s + t[k]!, 0);
+        : from[k] - since.reduce((s, t) => s + t[k]!, 0);
     const leftLitres = left('litres');
     // Dried or soaked it weighs something else in the same room.
     const leftKg =

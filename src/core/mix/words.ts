@@ -76,7 +76,7 @@ export const fromText = ({ by, words }: FigureFrom): string =>
   by === 'table'
     ? words
     : by === 'test'
-      ? `measured: ${TEST_WORDS[words as keyof typeof TEST_WORDS] ?? words}`
+      ? `measured: ${(TEST_WORDS as Partial<Record<string, string>>)[words] ?? words}`
       : `laboratory${words === 'laboratory' ? '' : `, ${words}`}`;
 export const TEST_WORDS = {
   bucket: 'bucket test',
@@ -184,11 +184,9 @@ export function mixSays(mix: Mix): string {
     2,
   );
   if (worst.length === 0 && at.length > 0)
-    return `Carbon, nitrogen and water are right, but ${SAYS[at[0]!.id][at[0]!.s as Exclude<WindowPosition, 'unknown' | 'preferred'>]}: it may dry and cool fast.`;
+    return `Carbon, nitrogen and water are right, but ${SAYS[at[0]!.id][at[0]!.s]}: it may dry and cool fast.`;
   if (worst.length === 0) return 'A good mix. Big enough, it should be hot within three days.';
-  const [first, second] = worst.map(
-    (x) => SAYS[x.id][x.s as Exclude<WindowPosition, 'unknown' | 'preferred'>],
-  );
+  const [first, second] = worst.map((x) => SAYS[x.id][x.s]);
   const balanced = !at.some((x) => x.id === 'cn');
   const [{ id, s }] = worst as [(typeof worst)[number]];
   // All but this one speak of the mix itself, and can stand behind 'but'.

@@ -133,7 +133,7 @@ function moundState(
   // The last sixth of the allowed gap: six hours of thirty-six.
   if (status === 'running' && run && now - lead.progress.base > hoursToMs((maxGapHours * 5) / 6))
     return 'stale';
-  if (status === 'broken' && everHot(lead) === false) return 'waiting'; // cold so far, and nothing lost: closed, not yet hot
+  if (status === 'broken' && !everHot(lead)) return 'waiting'; // cold so far, and nothing lost: closed, not yet hot
   if (
     status === 'running' &&
     run &&

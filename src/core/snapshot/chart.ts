@@ -154,7 +154,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
             : running
               ? v.creditedHours >= v.requiredHours
                 ? 'time reached'
-                : `${dayText(timeZone, v.earliestProofAt!)} at the earliest`
+                : `${dayText(timeZone, v.earliestProofAt)} at the earliest`
               : `${missingText(v.requiredHours - v.creditedHours)} missing`,
       };
     }),

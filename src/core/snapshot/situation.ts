@@ -183,7 +183,7 @@ function dryStops(batchAssessment: BatchAssessment | null, now: Instant): Instan
     ({ rule, assessment }) => assessment.verdict.provenAt === null && asksMoist(rule.requirement),
   );
   const span = asks ? drySpans(batchAssessment!.prepared.evidence.events, now).at(-1) : undefined;
-  return span && span.to === Infinity ? span.from : null;
+  return span?.to === Infinity ? span.from : null;
 }
 
 /** Everything that advice about a heap looks at. @param peakC hottest of the last round, upper ends of ranges included */

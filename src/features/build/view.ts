@@ -156,7 +156,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     layers: (guide?.layers ?? []).map((l) => ({
       n: l.n,
       kind: l.kind,
-      title: `${l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; ')}`,
+      title: l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; '),
       says: LAYER_WORDS[l.kind],
       litres: l.litres,
       room: litresText(l.litres, volume),

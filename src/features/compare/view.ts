@@ -110,7 +110,7 @@ export function compareView(
   return {
     curves,
     days,
-    ticks: [20, 40, 55, 70].map((c) => ({ c, label: `${tempFigure(c, unit)}`, strong: c === 55 })),
+    ticks: [20, 40, 55, 70].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 })),
     alike: first
       ? findSimilarBatches(first, lives, now)
           .slice(0, 3)

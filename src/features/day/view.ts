@@ -143,7 +143,7 @@ export function todayView(
   };
   const groups = [
     ...(['danger', 'losing', 'owed', 'schedule', 'chore'] as const).map((g) => ({
-      title: GROUP_WORDS[g] as string,
+      title: GROUP_WORDS[g],
       later: false,
       tasks: today.filter((t) => t.group === g),
     })),

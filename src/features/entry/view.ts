@@ -61,7 +61,7 @@ function effect(
       `${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`,
       v.turningsCounted < before.turningsCounted,
     );
-  const [from, to] = [factsOf(was), factsOf(after!.assessment)];
+  const [from, to] = [factsOf(was), factsOf(after.assessment)];
   // A change that reads alike is none to anybody who reads it.
   if (displayStatusOf(from) !== displayStatusOf(to))
     return say(

@@ -488,7 +488,7 @@ const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
 /** How good the evidence is, apart from what it says. */
 function qualityOf(assessment: BatchAssessment | null): string[] {
   const lead = assessment?.rules[0];
-  const grade = lead ? gradeOf(assessment!.prepared, lead.assessment) : null;
+  const grade = lead ? gradeOf(assessment.prepared, lead.assessment) : null;
   if (!grade) return ['No round was read since the clock started.'];
   return [
     `${GRADE_WORD[grade.grade]} in all; the weakest part weighs most.`,

@@ -130,7 +130,7 @@ const freshDraft = (walk: RoundWalk, newId: NewId, again: boolean): HeapDraft =>
 /** Opens a heap: its draft as it stands, or a fresh one. A heap that is done is read anew, as a round of its own. */
 export function openHeap(walk: RoundWalk, heap: string, newId: NewId): RoundWalk {
   const draft = walk.heaps[heap];
-  if (draft && draft.done === null) return walk;
+  if (draft?.done === null) return walk;
   return {
     ...walk,
     heaps: { ...walk.heaps, [heap]: freshDraft(walk, newId, draft !== undefined) },
@@ -222,8 +222,7 @@ export const doneElsewhere = (
   id: string,
 ): RoundHeap['walk'] => {
   const w = data.heaps.find((h) => h.id === id)?.walk ?? null;
-  return w &&
-    w.id === walk.id &&
+  return w?.id === walk.id &&
     walk.heaps[id]?.done == null &&
     Object.keys(walk.heaps[id]?.kept ?? {}).length === 0
     ? w

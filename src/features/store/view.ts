@@ -11,6 +11,7 @@ import {
   fromText,
   oldText,
   RIPENING,
+  type Ripening,
   RISK_WORDS,
   ROLE_MEANS,
   ROLE_WORDS,
@@ -21,6 +22,9 @@ import { countText, dayText, tempText, whenText, listText } from '@/core/quantit
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
+
+const ripening = (becomes: string | null | undefined) =>
+  (RIPENING as Partial<Record<string, (typeof RIPENING)[Ripening]>>)[becomes ?? ''];
 
 export type LoadLine = {
   readonly id: string;
@@ -60,7 +64,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
       l.readyFrom <= now
         ? { text: `ripe since ${dayText(timeZone, l.readyFrom)}: say so on its page`, urgent: true }
         : {
-            text: `${l.becomes ? (RIPENING[l.becomes as keyof typeof RIPENING]?.doing.toLowerCase() ?? 'ripening') : 'ripening'}, ready from ${dayText(timeZone, l.readyFrom)}`,
+            text: `${l.becomes ? (ripening(l.becomes)?.doing.toLowerCase() ?? 'ripening') : 'ripening'}, ready from ${dayText(timeZone, l.readyFrom)}`,
             urgent: false,
           },
     );
@@ -286,7 +290,7 @@ export function loadPage(
             text:
               l.readyFrom <= now
                 ? `It should be ${STATE_WORDS[l.becomes]} by now.`
-                : `${RIPENING[l.becomes as keyof typeof RIPENING]?.doing ?? 'Ripening'}: ready from ${dayText(timeZone, l.readyFrom)}.`,
+                : `${ripening(l.becomes)?.doing ?? 'Ripening'}: ready from ${dayText(timeZone, l.readyFrom)}.`,
           }
         : null,
     stack:

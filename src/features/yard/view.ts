@@ -85,7 +85,7 @@ function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: stri
 
 /** Who said so, and when. */
 const saidBy = ({ by, since }: BatchSnapshot['situation']['stage'], timeZone: string): string =>
-  [by, since === null ? null : dayText(timeZone, since)].filter(Boolean).join(', ');
+  [by, dayText(timeZone, since)].filter(Boolean).join(', ');
 
 /** How warm it was over the air when it was last read. */
 function warmthText({ lastRead }: BatchSnapshot['situation'], unit: Locale['unit']): string {

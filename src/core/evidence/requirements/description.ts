@@ -65,7 +65,7 @@ export type BarContext = {
 
 /** Everything that the core knows of one kind of requirement that is not made of others. */
 export type RequirementDescription<R extends Leaf = Leaf> = {
-  readonly fields: { readonly [F in Exclude<keyof R, 'kind'>]-?: FieldType };
+  readonly fields: Readonly<Required<Record<Exclude<keyof R, 'kind'>, FieldType>>>;
   /** Follows it on a segment (contract, section 9). */
   createEvaluator(requirement: R, context: SegmentContext): RuleEvaluator;
   /** The holds that it is made of. */

@@ -55,6 +55,8 @@ function proofSeeker(
       const run = runs[runAt]!;
       const counted = countsOf(run);
       alongRun(run, counted);
+      // Set by alongRun, which the compiler does not see.
+      // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition
       if (proof || runAt === runs.length - 1) break; // the latest run may still grow
       if (!hold.consecutive) {
         creditBefore += creditOf(run);

@@ -47,6 +47,8 @@ export function createMeanAboveEvaluator(rule: MeanAbove, context: SegmentContex
   const catchUp = (runs: readonly Run[]): void => {
     for (; !proof && runAt < runs.length; runAt += 1) {
       alongRun(runs[runAt]!);
+      // Set by alongRun, which the compiler does not see.
+      // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition
       if (proof || runAt === runs.length - 1) return; // the latest run may still grow
       [excess, starts, leastStart] = [[], 0, Infinity];
     }

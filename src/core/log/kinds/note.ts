@@ -2,6 +2,10 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words, origin } from './shared';
 
+/** Some files call the words of a note `text`. */
+const textOf = (data: Readonly<Record<string, unknown>>): string =>
+  typeof data.text === 'string' ? data.text : '';
+
 export const note = describeKind({
   schema: z.looseObject({ words: Words, ...origin }),
   scope: 'batch',
@@ -12,7 +16,7 @@ export const note = describeKind({
   mark: 'note',
   tell: (data) => ({
     title: 'Note',
-    detail: data.words || String((data as { text?: unknown }).text ?? ''),
+    detail: data.words || textOf(data),
   }),
   record: (data) => data.words || null,
 });

@@ -15,7 +15,7 @@ export const size = describeKind({
     })
     .refine((s) => s.measures !== undefined || s.volumeM3 !== undefined, {
       path: ['volumeM3'],
-      message: 'Give measures or a volume.',
+      error: 'Give measures or a volume.',
     }),
   scope: 'batch',
   correction: 'strike',

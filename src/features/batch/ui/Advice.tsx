@@ -289,7 +289,7 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
       {size.points.length > 0 && (
         <ul className="text-[14px] mt-1">
           {size.points.map((p) => (
-            <li key={p.at + p.how}>
+            <li key={`${p.at} ${p.how}`}>
               {p.when}: {p.text}, {p.how}
             </li>
           ))}

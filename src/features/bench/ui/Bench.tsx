@@ -193,7 +193,7 @@ export function Bench({
               line={line}
               bench={bench}
               view={view}
-              then={then && line.row.item === then.key ? then.litres : 0}
+              then={then?.key === line.row.item ? then.litres : 0}
             />
           ))}
         </ul>

@@ -245,7 +245,7 @@ export function BuildFromRecipe({
   const recipe = recipeOf(
     bench,
     bench.draft.recipe ?? before?.id ?? v7(),
-    bench.draft.name || before?.name || 'from the bench',
+    [bench.draft.name, before?.name].find(Boolean) ?? 'from the bench',
   );
   const save = (): void =>
     keep(

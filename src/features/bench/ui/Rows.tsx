@@ -158,7 +158,7 @@ export function RowOf({
       </p>
       {over && (
         <p className="text-[13px] marked">
-          More than the store has: {litresText(item.hasLitres!, volume)} are left.
+          More than the store has: {litresText(item.hasLitres, volume)} are left.
         </p>
       )}
       {wrong && (

@@ -144,7 +144,7 @@ export function BenchSize({
           onChange={(e) => setLength(e.target.value)}
           problem={long === null ? 'Type metres as a number, or leave it empty.' : undefined}
           hint={
-            slot && slot.kind === 'row' && m3 > 0
+            slot?.kind === 'row' && m3 > 0
               ? `At ${m(slot.widthM)} wide and ${m(slot.heightM)} high it takes ${m(rowLengthM(shape, m3, { widthM: slot.widthM, heightM: slot.heightM, ...(shape === 'trapezoid' ? { topWidthM: slot.widthM / 3 } : {}) }))} of ${slot.name}.`
               : 'empty: as it falls'
           }

@@ -95,11 +95,13 @@ export function useBench(
     queueMicrotask(() => {
       try {
         const kept = JSON.parse(localStorage.getItem(`zh_bench:${key}`) ?? 'null') as Draft | null;
-        if (kept && Array.isArray(kept.rows))
+        if (Array.isArray(kept?.rows))
           setDraft({
             ...first,
             ...kept,
-            rows: kept.rows.filter((r) => view.items.some((i) => i.key === r.item)),
+            rows: (kept.rows as Draft['rows']).filter((r) =>
+              view.items.some((i) => i.key === r.item),
+            ),
           });
       } catch {
         /* an older form of it: begin anew */

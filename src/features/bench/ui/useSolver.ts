@@ -37,7 +37,7 @@ export function useSolver(): (task: Ask) => Promise<BenchAnswer | null> {
         }
         count.current += 1;
         waiting.current.set(count.current, resolve);
-        worker.current.postMessage({ ...task, id: count.current } as BenchTask);
+        worker.current.postMessage({ ...task, id: count.current });
       }),
     [],
   );

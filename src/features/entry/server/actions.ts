@@ -51,10 +51,7 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
     if (entries.length === 0) continue;
     const proposed = all
       .filter((e) => e.batch === batch)
-      .map(
-        (e, i) =>
-          ({ ...e, seq: Number.MAX_SAFE_INTEGER - 100 + i, recordedAt: at, hash: '' }) as Entry,
-      );
+      .map((e, i) => ({ ...e, seq: Number.MAX_SAFE_INTEGER - 100 + i, recordedAt: at, hash: '' }));
     const { opened } = foldBatch(entries);
     const name = opened.name ?? opened.code;
     const own = effectsOf(judged(entries), judged([...entries, ...proposed]), name);

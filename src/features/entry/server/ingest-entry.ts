@@ -85,8 +85,9 @@ export async function ingestEntry(
 }
 
 /** Whether a phone stamped an entry by another error of its clock than it shows now: the entry goes back to be stamped anew. */
-function clockMoved(form: EntryForm, aheadMs: number | null): boolean {
-  const reckoned = (form?.data?.device as { clockAheadMs?: unknown } | undefined)?.clockAheadMs;
+function clockMoved(form: unknown, aheadMs: number | null): boolean {
+  const { data } = (form ?? {}) as { data?: { device?: { clockAheadMs?: unknown } } | null };
+  const reckoned = data?.device?.clockAheadMs;
   return (
     typeof reckoned === 'number' &&
     aheadMs !== null &&

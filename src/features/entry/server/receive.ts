@@ -26,18 +26,20 @@ export async function receive(request: Request): Promise<Response> {
       'This hub has no site yet. Open it in a browser and name the site first; what you logged waits on the phone.',
     );
   const text = body.bytes.toString('utf8');
-  let sending: Sending;
+  let sending: Partial<Sending> | null;
   try {
-    sending = JSON.parse(text) as Sending;
+    sending = JSON.parse(text) as Partial<Sending> | null;
   } catch {
     return no(400, 'What came is not JSON. Open the page anew and send it again.');
   }
-  if (!Array.isArray(sending?.entries) || sending.entries.length > MAX_ENTRIES)
+  const entries = sending?.entries;
+  if (!Array.isArray(entries) || entries.length > MAX_ENTRIES)
     return no(400, `A list of at most ${MAX_ENTRIES} entries is expected.`);
   const answers: IngestResult[] = [];
-  for (const form of sending.entries)
-    answers.push(
-      await ingestEntry(form, Number.isFinite(sending.sentAt) ? sending.sentAt - now() : null),
-    );
+  for (const form of entries as readonly EntryForm[]) {
+    const sentAt = sending?.sentAt;
+    const aheadMs = sentAt !== undefined && Number.isFinite(sentAt) ? sentAt - now() : null;
+    answers.push(await ingestEntry(form, aheadMs));
+  }
   return Response.json({ now: now(), answers } satisfies Received);
 }

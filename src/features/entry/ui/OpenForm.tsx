@@ -53,7 +53,7 @@ export function OpenForm({
   codes: readonly string[];
   /** Of the site: one set of places for so much row, m. */ stretchM: number;
   rules: readonly RuleOffer[];
-  ownRules: readonly (Pick<Rule, 'id'> & { readonly [field: string]: unknown })[];
+  ownRules: readonly (Pick<Rule, 'id'> & Readonly<Record<string, unknown>>)[];
   siteTerms: { version: number; rules: readonly string[]; policy: object } | null;
   volumeUnit: 'm3' | 'yd3';
   templates: readonly MethodTemplate[];

@@ -70,7 +70,7 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
     by: string,
     at: string | null,
   ): Promise<readonly { path: string; message: string }[]> => {
-    if (!changed || position === null) return [];
+    if (!changed) return [];
     for (const h of [{ id: heap.id, name: heap.name, position }, ...effect.moved]) {
       const kept = await submitEntry(
         {

@@ -7,7 +7,6 @@ import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { PlacedHeap } from '../placed';
 import { nameForHeap } from '@/core/words/waiting';
-import { type Form } from '@/outbox/item';
 import { submitOrQueue } from '@/outbox/keep';
 import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { EntryForm } from '../input';
@@ -140,7 +139,7 @@ export const submitEntry = (
   form: EntryForm,
   name: string,
   kind: EntryKind,
-): Promise<SubmitResult> => submitOrQueue(form as Form, nameForHeap(name, WAITING_WORDS[kind]));
+): Promise<SubmitResult> => submitOrQueue(form, nameForHeap(name, WAITING_WORDS[kind]));
 export type EntryHandle = ReturnType<typeof useEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */

@@ -50,7 +50,9 @@ export function PageShell({
       }
       prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }}
       bays={Object.fromEntries(
-        s.board.filter((d) => d.bay !== null && d.state !== 'released').map((d) => [d.bay, d.id]),
+        s.board.flatMap((d) =>
+          d.bay !== null && d.state !== 'released' ? [[d.bay, d.id] as const] : [],
+        ),
       )}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >

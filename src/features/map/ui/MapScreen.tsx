@@ -145,7 +145,7 @@ export function MapScreen({
   );
   const put = (heap: MapHeap, slot: string): void => {
     const m = view.moves[heap.id]?.[slot];
-    setSaid(m && m.to === null ? m.says : null);
+    setSaid(m?.to === null ? m.says : null);
     if (m?.to) setMoving({ heap, to: m.to });
   };
   const end = ({ active, over: at }: DragEndEvent): void => {

@@ -151,7 +151,7 @@ function Edit({
     : copy && taken.includes(templateId)
       ? 'There is a method of that name. Give it another.'
       : null;
-  const n = (t: string): number => typed(t, -20) as number;
+  const n = (t: string): number => typed(t, -20)!;
   const template = (): MethodTemplate => ({
     ...from,
     id: templateId,

@@ -48,7 +48,13 @@ function room(doc: Doc, height: number): void {
 function para(
   pen: Pen,
   text: string,
-  { size = 9.5, which = 'text' as Face, color = INK, gap = 3, role = 'P' as Role } = {},
+  {
+    size = 9.5,
+    which = 'text',
+    color = INK,
+    gap = 3,
+    role = 'P',
+  }: { size?: number; which?: Face; color?: string; gap?: number; role?: Role } = {},
 ): void {
   const { doc } = pen;
   room(doc, size * 1.4);

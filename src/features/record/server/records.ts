@@ -211,7 +211,7 @@ function plan(
       });
     }
   }
-  lazy('digests.txt', true, async () => Buffer.from(digests.join('')));
+  lazy('digests.txt', true, () => Promise.resolve(Buffer.from(digests.join(''))));
   lazy(CHECKER, true, () => fs.readFile(checkerPath()));
   zip.end();
 }

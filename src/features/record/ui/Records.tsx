@@ -26,7 +26,7 @@ async function fetchZip(
   for (const reader = response.body.getReader(); ;) {
     const { done, value } = await reader.read();
     if (done) break;
-    parts.push(value as BlobPart);
+    parts.push(value);
     bytes += value.length;
     onProgress({ bytes, of });
   }

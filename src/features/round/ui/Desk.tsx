@@ -289,7 +289,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             feel={draft.feel}
             places={heap.places.map((p) => p.label ?? p.id)}
             coldest={coldest?.label ?? null}
-            onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))}
+            onChange={(feel) => void handle.step(setFeel(walk, heap.id, feel))}
           />
         </div>
       </section>
@@ -331,7 +331,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             id="desk-probe"
             className="field"
             value={walk.probe ?? ''}
-            onChange={(e) => handle.step({ ...walk, probe: e.target.value || null })}
+            onChange={(e) => void handle.step({ ...walk, probe: e.target.value || null })}
           >
             <option value="">Not noted</option>
             {data.instruments.map((i) => (
@@ -358,7 +358,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           <Field
             label="Who"
             value={walk.by}
-            onChange={(e) => handle.step({ ...walk, by: e.target.value })}
+            onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
             autoComplete="name"
             maxLength={60}
             hint="Your name goes beside it"
@@ -466,7 +466,7 @@ function Row({
     draft,
     placeIndex: index,
     onKeep: (r) => {
-      handle.step(keepReading(walk, heap.id, place.id, r, kept ? 'Typed again.' : null));
+      void handle.step(keepReading(walk, heap.id, place.id, r, kept ? 'Typed again.' : null));
       onPending('');
     },
   });
@@ -561,7 +561,7 @@ function Row({
             <button
               type="button"
               className="link text-[13px] min-h-[28px]"
-              onClick={() => handle.step(leavePlace(walk, heap.id, place.id, 'other'))}
+              onClick={() => void handle.step(leavePlace(walk, heap.id, place.id, 'other'))}
             >
               leave out
             </button>
@@ -577,7 +577,7 @@ function Row({
           </td>
         </tr>
       )}
-      {(reading.asking || reading.fire) && (
+      {(reading.asking !== null || reading.fire) && (
         <tr>
           <td colSpan={4} className="py-2">
             <Question reading={reading} />
@@ -609,9 +609,7 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
         inputMode="decimal"
         value={text}
         onChange={(e) => setText(e.target.value)}
-        problem={
-          odd ? `No air reads ${figure(toCelsius(value!, unit), unit)} °${unit}.` : undefined
-        }
+        problem={odd ? `No air reads ${figure(toCelsius(value, unit), unit)} °${unit}.` : undefined}
         hint="Once for each round"
       />
       <button
@@ -620,7 +618,7 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
         disabled={value === null || odd}
         onClick={() => {
           const { walk: w, out } = keepAir(walk, value!, unit, serverNow(), createId);
-          handle.step(w, [out]);
+          void handle.step(w, [out]);
         }}
       >
         Keep the air

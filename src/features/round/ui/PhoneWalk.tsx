@@ -164,7 +164,7 @@ function ReadStep({
     placeIndex: at,
     onKeep: (r) => {
       const after = keepReading(walk, heap.id, place.id, r, again);
-      handle.step(after);
+      void handle.step(after);
       const stamp = serverNow();
       setUndo({ place: place.id, label: short(label), at: stamp });
       setTimeout(() => setUndo((u) => (u?.at === stamp ? null : u)), UNDO_MS);
@@ -176,7 +176,7 @@ function ReadStep({
   const i = walk.order.indexOf(heap.id) + 1;
   const leave = (reason: SkipReason): void => {
     const after = leavePlace(walk, heap.id, place.id, reason);
-    handle.step(after);
+    void handle.step(after);
     go(after.heaps[heap.id]!);
   };
   const shown = reading.low === null ? reading.text || '–' : `${reading.low}–${reading.text}`;
@@ -221,7 +221,7 @@ function ReadStep({
             type="button"
             className="absolute left-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]"
             onClick={() => {
-              handle.step(takeBack(walk, heap.id, undo.place));
+              void handle.step(takeBack(walk, heap.id, undo.place));
               setAt(heap.places.findIndex((p) => p.id === undo.place));
               setAgain('Taken back at once.');
               setUndo(null);
@@ -498,7 +498,7 @@ function FeelStep({
           feel={draft.feel}
           places={heap.places.map((p) => p.label ?? p.id)}
           coldest={coldest}
-          onChange={(feel) => handle.step(setFeel(walk, heap.id, feel))}
+          onChange={(feel) => void handle.step(setFeel(walk, heap.id, feel))}
         />
         <div className="grid grid-cols-3 gap-2 items-start">
           <PhotoButton
@@ -549,7 +549,7 @@ function FeelStep({
               value={draft.feel.words ?? ''}
               onChange={(e) => {
                 const { words: _words, ...others } = draft.feel;
-                handle.step(
+                void handle.step(
                   setFeel(
                     walk,
                     heap.id,
@@ -567,7 +567,7 @@ function FeelStep({
             maxLength={60}
             autoComplete="name"
             hint="Your name goes beside what you read"
-            onChange={(e) => handle.step({ ...walk, by: e.target.value })}
+            onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
           />
         )}
         <p className="caution">
@@ -646,7 +646,7 @@ export function AirStep({
         <button
           type="button"
           className="btn !min-h-[74px] !px-1"
-          onClick={() => handle.step({ ...walk, airAsked: true })}
+          onClick={() => void handle.step({ ...walk, airAsked: true })}
         >
           Skip air
         </button>
@@ -656,7 +656,7 @@ export function AirStep({
           disabled={value === null || odd}
           onClick={() => {
             const { walk: w, out } = keepAir(walk, value!, unit, serverNow(), createId);
-            handle.step(w, [out]);
+            void handle.step(w, [out]);
           }}
         >
           {value === null ? 'Type the air' : `Keep ${text} °${unit}`}

@@ -112,7 +112,7 @@ export function Start({
           {joined && (
             <p className="marked font-semibold">
               A round is under way since{' '}
-              {soonText(data.site.timeZone, data.walk.openSince!, serverNow())}: yours joins it.
+              {soonText(data.site.timeZone, data.walk.openSince, serverNow())}: yours joins it.
             </p>
           )}
           {!ordering && notNow.length > 0 && notNow.length < heaps.length && (
@@ -417,7 +417,7 @@ export function stopText(walk: RoundWalk, data: OfflineRoundData, h: RoundHeap):
   if (draft?.done === 'read') return `read by you`;
   const read = Object.keys(draft?.kept ?? {}).length;
   if (read > 0) return `${read} of ${h.places.length} places`;
-  if (h.walk && h.walk.id === walk.id)
+  if (h.walk?.id === walk.id)
     return `${h.walk.done === 'read' ? 'read' : 'left out'} ${soonText(data.site.timeZone, h.walk.at, serverNow())} by ${h.walk.by}`;
   return [h.place, h.reason].filter(Boolean).join(' · ');
 }

@@ -237,7 +237,7 @@ function Pick<T extends string>({
   );
 }
 
-const without = <K extends keyof Feel>(feel: Feel, key: K): Feel =>
+const without = (feel: Feel, key: keyof Feel): Feel =>
   Object.fromEntries(Object.entries(feel).filter(([k]) => k !== key));
 const put = <K extends keyof Feel>(feel: Feel, key: K, value: Feel[K] | undefined): Feel =>
   value === undefined ? without(feel, key) : { ...feel, [key]: value };

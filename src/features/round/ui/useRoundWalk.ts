@@ -66,6 +66,8 @@ export function useRoundWalk(initial: OfflineRoundData | null): WalkHandle {
         deviceStore.get<string[]>('ended'),
         recallClock(),
       ]).catch(() => [undefined, undefined, undefined] as const);
+      // The effect may have ended while the device was asked.
+      // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition
       if (!current) return;
       // The page out of the cache may be older than what the device holds.
       setSheet(old && (!initial || old.now >= initial.now) ? old : initial);

@@ -39,7 +39,7 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
         .map((v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`),
     })),
     chosen: terms ? [...terms.rules] : null,
-    policy: resolvePolicy(terms?.policy as Parameters<typeof resolvePolicy>[0]),
+    policy: resolvePolicy(terms?.policy),
     version: terms?.version ?? null,
     versions: [...state.terms].reverse().map((t) => ({
       version: t.version,
@@ -133,10 +133,8 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
           }),
         )
       : [],
-    policy: resolvePolicy(inForce.policy as Parameters<typeof resolvePolicy>[0]),
-    sitePolicy: siteTerms
-      ? resolvePolicy(siteTerms.policy as Parameters<typeof resolvePolicy>[0])
-      : null,
+    policy: resolvePolicy(inForce.policy),
+    sitePolicy: siteTerms ? resolvePolicy(siteTerms.policy) : null,
     siteVersion: siteTerms?.version ?? null,
     ownRules: own,
   };

@@ -53,7 +53,7 @@ export function PolicyFields({
               value={draft[f.key]}
               hint={f.hint}
               problem={problemOf(f, draft)}
-              onChange={(e) => set({ [f.key]: e.target.value } as Partial<PolicyDraft>)}
+              onChange={(e) => set({ [f.key]: e.target.value })}
             />
           ),
         )}

@@ -330,7 +330,7 @@ function Measures({
               measures: list.map((m, i) => ({
                 id: m.id,
                 name: m.name.trim(),
-                litres: litres[i] as number,
+                litres: litres[i]!,
               })),
             },
           },

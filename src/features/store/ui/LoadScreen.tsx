@@ -126,7 +126,7 @@ function HeatForm({ load, by, unit, onDone }: FormOf) {
                   by: kept.by,
                   data: {
                     load: load.id,
-                    value: c as number,
+                    value: c!,
                     unit,
                     ...(words.trim() ? { words: words.trim() } : {}),
                   },
@@ -244,7 +244,7 @@ function DryingForm({ load, by, onDone }: FormOf) {
   const d = typed(dish);
   const list = weights.filter((w) => w.trim() !== '').map((w) => typed(w));
   const all = typeof d === 'number' && list.length >= 2 && list.every((w) => typeof w === 'number');
-  const tested = all ? dryingTest(d, list as number[]) : null;
+  const tested = all ? dryingTest(d, list) : null;
   return (
     <>
       <p>

@@ -131,8 +131,8 @@ export function Materials({
                         {m.states && (
                           <span className="block q font-normal text-[13px]">
                             {Object.entries(m.states)
-                              .filter(([, s]) => s && s.role !== m.role)
-                              .map(([s, v]) => `${s}: ${ROLE_WORDS[v!.role].one}`)
+                              .filter(([, s]) => s.role !== m.role)
+                              .map(([s, v]) => `${s}: ${ROLE_WORDS[v.role].one}`)
                               .join(', ')}
                           </span>
                         )}
@@ -149,7 +149,7 @@ export function Materials({
                               {rangeText(m[k])}
                               {m.sources[k] ? (
                                 <sup className="text-[10.5px]">
-                                  {` ${SOURCE_FOOTNOTE[librarySourceOf(m.sources[k]!) ?? 'other']}`}
+                                  {` ${SOURCE_FOOTNOTE[librarySourceOf(m.sources[k]) ?? 'other']}`}
                                 </sup>
                               ) : null}
                             </span>
@@ -263,10 +263,14 @@ function Edit({
             : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2
               ? 'Say where the changed figures come from.'
               : null;
-  const sources = { ...from?.sources };
-  for (const [k, r] of ranges)
-    if (!r) delete sources[k];
-    else if (changed(k)) sources[k] = source.trim();
+  const sources = {
+    ...from?.sources,
+    ...Object.fromEntries(
+      ranges
+        .filter(([k, r]) => !r || changed(k))
+        .map(([k, r]) => [k, r ? source.trim() : undefined]),
+    ),
+  };
   const values = Object.fromEntries(
     labs.flatMap(([k, v]) =>
       typeof v !== 'number'

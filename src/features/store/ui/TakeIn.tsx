@@ -87,9 +87,8 @@ export function TakeIn({
     ? 'Choose what it is.'
     : how === null
       ? 'Say how much, or that it is not known.'
-      : amountWrong
-        ? amountWrong
-        : money === null || ripeDays === null
+      : (amountWrong ??
+        (money === null || ripeDays === null
           ? 'Type cost and days as numbers, or leave them empty.'
           : given === 'refuse' && done.trim() === ''
             ? 'Say what was done with the refused load.'
@@ -97,7 +96,7 @@ export function TakeIn({
               ? 'Say whether it was sprayed, or that it is not known.'
               : !by.trim()
                 ? 'Say who took it in.'
-                : null;
+                : null));
   // What ripens ripens from when it came, not from when somebody wrote it down.
   const arrivedMs =
     at === null ? nowMs : nowMs - (Date.parse(`${nowLocal}Z`) - Date.parse(`${at}Z`));
