@@ -9,7 +9,7 @@ import { plain } from '../support/mix';
 
 /** The arithmetic of a recipe against published worked examples, tables, geometry added up by columns, and a unit library. */
 
-describe('worked examples of Richard and Trautmann (Cornell Composting, C/N and moisture pages; figures from memory, by the handbook’s section 5)', () => {
+describe('worked examples of Richard and Trautmann (Cornell Composting, C/N and moisture pages; figures from memory, trade facts, section 3)', () => {
   const grass = plain({ name: 'grass', kg: 10, wet: 77, n: 2.4, c: 45 });
   const leaves = (kg: number) => plain({ name: 'leaves', kg, wet: 35, n: 0.75, c: 50 });
   const est = (f: ReturnType<typeof mixOf>['cn']): number => (f.ok ? f.est.value : NaN);
@@ -21,7 +21,7 @@ describe('worked examples of Richard and Trautmann (Cornell Composting, C/N and 
     expect(waterToAdd(1000, 45, 58)).toBeCloseTo(309.5, 1));
 });
 
-test('the table of NRAES-54 stands in the library as the handbook gives it (from memory): N %, C:N, moisture %, lb/yd³', () => {
+test('the table of NRAES-54 stands in the library (from memory): N %, C:N, moisture %, lb/yd³', () => {
   const table: Readonly<Record<string, readonly (number | null)[]>> = {
     'vegetable-waste': [2.7, 19, 87, 1585],
     'apple-pomace': [1.1, 48, 88, 1559],
@@ -74,7 +74,7 @@ test('units as a general unit library has them (convert-units): yards, pounds, l
     convert(1).from('lb').to('kg') / convert(1).from('yd3').to('m3'),
     4,
   );
-  expect(KG_M3_PER_LB_YD3).toBeCloseTo(0.5933, 4); // the handbook's figure
+  expect(KG_M3_PER_LB_YD3).toBeCloseTo(0.5933, 4); // trade facts, section 3
   expect(convert(1).from('m3').to('l')).toBe(1000);
 });
 

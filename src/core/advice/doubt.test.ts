@@ -131,5 +131,6 @@ describe('a value as it is typed', () => {
       ),
     );
   });
-  test('the limit is the handbook’s', () => expect(EMERGENCY_C).toBe(90));
+  test('the limit is that of runaway heat (trade facts, section 1)', () =>
+    expect(EMERGENCY_C).toBe(90));
 });

@@ -20,7 +20,7 @@ const falling = (perDay: number, now = 60): ReturnType<typeof heat>[] =>
   );
 const flat = (c: number): ReturnType<typeof heat>[] => falling(0, c);
 
-/** Situations and what the schools of the trade do in them (handbook, sections 3 and 4: common practice). */
+/** Situations and what the schools of the trade do in them (trade facts, sections 1 and 2: common practice). */
 const TABLE: [
   what: string,
   change: Change,

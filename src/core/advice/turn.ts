@@ -4,7 +4,7 @@ import { passesBelow, REBOUND_MS, trendOf, type RoundHeat, type Trend } from './
 
 /**
  * Whether and when to turn a heap, with reasons that name the readings behind them. Every school that a crew may belong to is
- * asked (handbook, section 4); the heap's method decides which one rules, which may override it, and what the rule that is
+ * asked (trade facts, section 2); the heap's method decides which one rules, which may override it, and what the rule that is
  * being proven still owes stands beside them all.
  */
 

@@ -17,7 +17,7 @@ export const isShape = (s: string | null | undefined): s is HeapShape =>
 /**
  * Volume by outer measures. Cross-sections of a row: triangle b·h/2, parabola 2·b·h/3 (a row that has settled), trapezoid
  * (a + b)·h/2; cone π·r²·h/3; a dome is taken as half an ellipsoid, 2/3·π·a·b·h; a tub is half a cylinder of its width with
- * straight sides above. Source: geometry; the row's sections as composting handbooks give them (handbook, section 5).
+ * straight sides above. Source: geometry; the row's sections as composting handbooks give them (trade facts, section 3).
  * @param topWidthM of a trapezoid the width of its top; of a bay, how far its top reaches from the back wall; absent: half the foot, or to the front
  */
 export function volumeOf(

@@ -62,7 +62,7 @@ export const PositionSchema = z.union([
 ]);
 export type Position = z.output<typeof PositionSchema>;
 
-/** What may move a crew to turn a heap (handbook, section 4). One is the main trigger of a method, others may override it. */
+/** What may move a crew to turn a heap (trade facts, section 2). One is the main trigger of a method, others may override it. */
 export const TRIGGERS = ['calendar', 'peak', 'decline', 'low', 'hot', 'bay', 'never'] as const;
 export type Trigger = (typeof TRIGGERS)[number];
 /** From where a heap is too hot, °C: look at it, act, danger. Danger is never set above 80 °C. */

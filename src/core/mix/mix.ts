@@ -80,7 +80,7 @@ export const airSpacePct = (density: number, moisture: number): number =>
 
 /**
  * Water that brings a mass from one wet-basis moisture to another: m·(T − M)/(1 − T). 1000 kg from 45 % to 58 %: 309.5 kg
- * (mass balance; handbook, section 5).
+ * (mass balance; trade facts, section 3).
  * @param massKg wet mass @param pct now, % @param targetPct wanted, %
  * @returns kg, which is litres; negative: it must lose that much
  */

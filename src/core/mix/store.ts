@@ -35,7 +35,7 @@ export const USUAL_MEASURES: readonly OwnMeasure[] = [
   { id: 'trailer', name: 'trailer', litres: 2500 },
 ];
 
-/** What the site takes until it says otherwise (handbook, sections 4 and 7). What is named by no line is accepted. */
+/** What the site takes until it says otherwise (trade facts, sections 2 and 4). What is named by no line is accepted. */
 export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
   { material: 'treated-wood', answer: 'refuse', reason: 'copper, arsenic and glue do not rot' },
   { material: 'printed-paper', answer: 'refuse', reason: 'inks and coatings' },

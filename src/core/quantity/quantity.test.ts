@@ -42,7 +42,7 @@ describe('units', () => {
     expect(fahrenheitToCelsius(170)).toBeCloseTo(76.6667, 4);
     expect(celsiusToFahrenheit(54.4)).toBeCloseTo(129.92, 10);
   });
-  test('a cubic yard is 0.765 m³ (handbook, section 3)', () =>
+  test('a cubic yard is 0.765 m³ (trade facts, section 1)', () =>
     expect(M3_PER_YD3).toBeCloseTo(0.765, 3));
 });
 
