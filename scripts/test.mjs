@@ -30,6 +30,7 @@ if (!only) {
     '--log-level=warn',
     '.',
   ]);
+  check('nothing unused', ['node_modules/knip/bin/knip.js', '--no-config-hints']);
   check('types', ['node_modules/ts7/bin/tsc', '--noEmit']);
   check('types of the core, which knows no browser and no server', [
     'node_modules/ts7/bin/tsc',

@@ -13,13 +13,13 @@ import {
 import { Knot } from './Knot';
 import { MarkAt, type MarkName } from './marks';
 
-export type HeatRound = {
+type HeatRound = {
   readonly at: number;
   readonly c: number;
   readonly heat: 'hot' | 'cold' | 'over' | 'thin';
   readonly says: string;
 };
-export type HeatBar = {
+type HeatBar = {
   readonly name: string;
   readonly spans: readonly { from: number; to: number; kind: 'credited' | 'uncredited' | 'lost' }[];
   readonly needFrom: number | null;

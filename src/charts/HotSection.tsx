@@ -2,7 +2,7 @@ import { ember } from './ember';
 import { foldPath, type MoundFrame } from './mound';
 
 /** Temperature at a normalised depth: 0 at the surface, 1 at the core. */
-export type DepthStop = { readonly lambda: number; readonly c: number };
+type DepthStop = { readonly lambda: number; readonly c: number };
 export type HotSectionData = {
   readonly steps: readonly DepthStop[];
   /** Spans of normalised depth at or above the floor. */ readonly hot: readonly {

@@ -11,11 +11,7 @@ export type RidgeOf = {
 };
 
 /** Height of the heat in [0, 1] at a day; a drawing of what is expected, not a forecast of degrees. */
-export function ridgeAt(
-  { kind, turns, proofAt, lostAt }: RidgeOf,
-  day: number,
-  now: number,
-): number {
+function ridgeAt({ kind, turns, proofAt, lostAt }: RidgeOf, day: number, now: number): number {
   if (kind === 'building') return 0.3;
   const cool = (since: number, from: number): number =>
     0.22 + (from - 0.22) * Math.exp(-Math.max(0, day - since) / 4);

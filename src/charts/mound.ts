@@ -76,7 +76,7 @@ export type StratumIn = {
   readonly meanC: number;
   readonly uncredited: number;
 };
-export type MoundLayer = {
+type MoundLayer = {
   readonly from: number;
   readonly to: number;
   readonly meanC: number;

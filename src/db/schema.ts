@@ -3,7 +3,7 @@ import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
 type Stamp = ColumnType<Date, Date, never>;
 
-export type SiteTable = {
+type SiteTable = {
   id: string;
   name: string;
   time_zone: string;
@@ -24,14 +24,14 @@ export type LogEntryTable = {
   hash: string;
 };
 
-export type BatchSnapshotTable = {
+type BatchSnapshotTable = {
   batch: string;
   site: string;
   digest: JSONColumnType<BatchSnapshot>;
   recheck_at: Date | null;
 };
 
-export type PhotoTable = {
+type PhotoTable = {
   sha256: string;
   site: string;
   bytes: Buffer;

@@ -11,7 +11,7 @@ import {
 } from './store';
 
 /** What became of an entry: the hub has it, it waits here, or the hub said no. */
-export type SubmitFate =
+type SubmitFate =
   | { readonly fate: 'taken' }
   | { readonly fate: 'waiting' }
   | { readonly fate: 'refused'; readonly problems: readonly FieldProblem[] };
@@ -58,7 +58,7 @@ const PATIENCE_MS = 6000;
  * Keeps an entry and tries to send it at once. One that the hub refuses is taken back out: the form still holds it.
  * @param behind entries that mean nothing without it: they go out after it, or come back with it
  */
-export async function queueAndSend(
+async function queueAndSend(
   form: Form,
   name: string | ItemName,
   behind: readonly Leaving[] = [],

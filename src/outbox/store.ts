@@ -126,7 +126,7 @@ const answerOf = async (response: Response): Promise<unknown> => {
     throw new Error(`no answer: ${response.status}`);
   return response.json();
 };
-export const server: ServerPort = {
+const server: ServerPort = {
   log: async (sentAt, entries) => {
     const response = await fetch('/api/log', {
       method: 'POST',

@@ -2,7 +2,7 @@
 import { ToggleGroup } from 'radix-ui';
 import { useId } from 'react';
 
-export type Choice<T extends string> = {
+type Choice<T extends string> = {
   readonly value: T;
   readonly label: string;
   readonly hint?: string;

@@ -1,4 +1,4 @@
-export type EffectLine = {
+type EffectLine = {
   readonly rule: string;
   readonly text: string;
   readonly costs: boolean;

@@ -11,12 +11,12 @@ export type SubmitResult =
   | { readonly ok: true; readonly already: boolean; readonly waiting?: boolean }
   | { readonly ok: false; readonly problems: readonly FormProblem[] };
 
-export const NO_ANSWER: FormProblem = {
+const NO_ANSWER: FormProblem = {
   path: '(form)',
   message: 'The hub does not answer. What you typed is still here; try again when there is signal.',
 };
 /** For a door that did not answer at all. */
-export const unanswered = (): SubmitResult => ({ ok: false, problems: [NO_ANSWER] });
+const unanswered = (): SubmitResult => ({ ok: false, problems: [NO_ANSWER] });
 
 /** Keeps one entry under one id until it is acknowledged, so that a second tap or a lost answer writes it once. */
 export function useSubmit(device: string) {

@@ -25,7 +25,7 @@ export const CHROMIUM_FLAGS = [
   '--force-color-profile=srgb',
 ];
 
-export const freePort = (): Promise<number> =>
+const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const server = net.createServer().listen(0, '127.0.0.1', () => {
       const { port } = server.address() as net.AddressInfo;

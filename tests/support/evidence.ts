@@ -9,7 +9,7 @@ export const H = 3_600_000;
 /** Hours after DAY0 as an instant. */
 export const at = (hours: number): number => DAY0 + Math.round(hours * H);
 
-export const POINTS = ['a', 'b', 'c'].map((id) => ({ id }));
+const POINTS = ['a', 'b', 'c'].map((id) => ({ id }));
 
 /** A round of its own id: one value at each point. */
 export function round(hours: number, ...values: number[]): Reading[] {

@@ -2,7 +2,7 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 
 /** `clear`; `down`: nothing gets through; `lose-answers`: what is posted to the log arrives, its answer does not. */
-export type RoadState = 'clear' | 'down' | 'lose-answers';
+type RoadState = 'clear' | 'down' | 'lose-answers';
 
 /** The road between a phone and the hub, which can be cut. Requests of the service worker take it too. */
 export async function startFlakyProxy(port: number) {

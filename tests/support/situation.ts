@@ -17,7 +17,7 @@ export const heat = (hoursAgo: number, valueC: number, peakC = valueC + 5): Roun
 });
 export const template = (id: string) => TEMPLATES.find((t) => t.id === id)!;
 
-export const calmProof: ProofState = {
+const calmProof: ProofState = {
   status: 'running',
   form: 'other',
   creditedHours: 100,
@@ -32,7 +32,7 @@ export const calmProof: ProofState = {
 };
 
 /** A heap of four cubic metres on its ninth day, hot, running, owing nothing. */
-export const calm: HeapFacts = {
+const calm: HeapFacts = {
   stage: { code: 'hot', since: ago(120), reason: null, by: null },
   kept: 'turned',
   template: template('by-heat'),

@@ -16,7 +16,7 @@ type SlowRound = {
   complete: boolean;
 };
 type SlowRun = { hots: SlowRound[]; credits: number[]; ended: boolean; excused: SlowRound[] };
-export type SlowStatus = 'proven' | 'waiting' | 'running' | 'recovering' | 'broken';
+type SlowStatus = 'proven' | 'waiting' | 'running' | 'recovering' | 'broken';
 export type Slow = {
   status: SlowStatus;
   credit: number;
@@ -92,7 +92,7 @@ const slowRounds = (e: Evidence, asOf: number): SlowRound[] =>
     .sort((a, b) => a.t - b.t || (a.key < b.key ? -1 : 1));
 
 /** Section 1, 'Two clocks'. */
-export function restarts(x: BatchEvent, clock: Clock): boolean {
+function restarts(x: BatchEvent, clock: Clock): boolean {
   if (x.type !== 'add' && x.type !== 'water' && x.type !== 'merge') return false;
   const dirty = x.type === 'add' ? x.raw : x.type === 'water' ? !x.clean : !x.withProven;
   return clock === 'seeds' ? (x.seeds ?? dirty) : dirty;

@@ -22,7 +22,7 @@ const WARM_C = 30;
 const READ_LASTS_MS = 7 * MS.day;
 
 /** Whether its core was warmer than finished compost when it was last read. */
-export function isWarm({ lastRead }: Pick<HeapFacts, 'lastRead'>): boolean {
+function isWarm({ lastRead }: Pick<HeapFacts, 'lastRead'>): boolean {
   if (lastRead === null) return false;
   return lastRead.airC === null
     ? lastRead.coreC > WARM_C

@@ -6,11 +6,11 @@ import { toCelsius, type TempUnit } from '../quantity/units';
  */
 
 /** Change since the last reading at a place beyond which it is asked about, K. */
-export const JUMP_K = 25;
+const JUMP_K = 25;
 /** Above this: the wrong unit, a faulty instrument, or an emergency. */
 export const EMERGENCY_C = 90;
 /** So many equal values in one round are more likely a stuck needle. */
-export const SAME_TIMES = 5;
+const SAME_TIMES = 5;
 /** How near the last value the other unit must come to be offered, K. */
 const NEAR_LAST_K = 12;
 /** A heap is not colder than the air but for the thermometer's own error, K. */

@@ -5,7 +5,7 @@ import { APART_MS } from './turn';
 import type { RoundHeat } from './trend';
 
 /** What to do with a heap that is too hot: by the site's own limits, else those of its method. */
-export type HotLevel = 'warn' | 'act' | 'danger';
+type HotLevel = 'warn' | 'act' | 'danger';
 /** A way out, the gentlest that may still help first; at danger, what comes before anything else. */
 export type HotChoice =
   'turn' | 'split' | 'wet' | 'cap-off' | 'look-again' | 'keep-back' | 'do-not-open' | 'call';

@@ -47,7 +47,7 @@ export type Constraint = {
   readonly max?: number;
   readonly equal?: number;
 };
-export type Variable = {
+type Variable = {
   readonly name: string;
   readonly cost: number;
   readonly binary: boolean;
@@ -85,7 +85,7 @@ const dayOf = (days: readonly WorkDay[], at: Instant): number =>
   days.findLastIndex((d) => d.start <= at);
 
 /** How long this heap took to be read hot again after its turnings, as a rule, h. */
-export function reboundHours(f: HeapFacts): number {
+function reboundHours(f: HeapFacts): number {
   const took = f.turns
     .flatMap((turn, i) => {
       const back = f.rounds.find(

@@ -20,7 +20,7 @@ import {
  */
 export const GROUPS = ['danger', 'losing', 'owed', 'schedule', 'chore'] as const;
 export type Group = (typeof GROUPS)[number];
-export const TASKS = [
+const TASKS = [
   'hot',
   'read',
   'turn',

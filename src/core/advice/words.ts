@@ -30,7 +30,7 @@ import type { PercentRange, WaterAdvice, WaterHint } from './water';
 
 /** The one text of everything that is advised. Every sentence names what it rests on. */
 
-export type AdviceMark =
+type AdviceMark =
   | 'turn'
   | 'water'
   | 'add'
@@ -83,7 +83,7 @@ export const SCHOOL_WORDS: Readonly<Record<TurnStrategy, string>> = {
   never: 'never',
   rule: 'what the rule owes',
 };
-export const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
+const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   building: 'Building',
   heating: 'Not hot yet',
   hot: 'Hot inside',
@@ -711,7 +711,7 @@ export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): s
 }
 
 /** What became of a heap that is gone, and what stands behind it. */
-export function goneText(
+function goneText(
   {
     stage,
     reason,

@@ -12,7 +12,7 @@ export type DriftPoint = {
 };
 
 /** Where the hot end of a heap lies, °C. */
-export const HOT_C = 60;
+const HOT_C = 60;
 
 /** How a thermometer's error has moved, one point for each calibration (contract, section 3). */
 export const driftOf = (checks: readonly ProbeCheck[], asOf: Instant): DriftPoint[] =>
@@ -25,7 +25,7 @@ export const driftOf = (checks: readonly ProbeCheck[], asOf: Instant): DriftPoin
   }));
 
 /** Twice a year where the instrument says nothing (common practice). */
-export const CHECK_EVERY_DAYS = 180;
+const CHECK_EVERY_DAYS = 180;
 
 /** When the next check is due; null: it was never checked, so now. */
 export const checkDue = (

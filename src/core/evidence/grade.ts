@@ -6,11 +6,11 @@ import type { RuleAssessment, Prepared } from './verdict';
  * How good the evidence itself is, apart from what it says: a proof on three readings of one place is a proof
  * by the rule, and thin all the same. Limits are common practice: five places, a round a day, a check each half year.
  */
-export const GRADES = ['thin', 'fair', 'good', 'strong'] as const;
-export type Grade = (typeof GRADES)[number];
+const GRADES = ['thin', 'fair', 'good', 'strong'] as const;
+type Grade = (typeof GRADES)[number];
 
 /** A finding with its own grade. */
-export type Graded = { readonly finding: Finding; readonly grade: Grade };
+type Graded = { readonly finding: Finding; readonly grade: Grade };
 export type EvidenceGrade = { readonly grade: Grade; readonly findings: readonly Graded[] };
 
 const gradeBy = (value: number, [fair, good, strong]: readonly [number, number, number]): Grade =>

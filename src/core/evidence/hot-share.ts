@@ -4,7 +4,7 @@ import type { Round } from './rounds';
 import type { Prepared } from './verdict';
 
 /** A temperature at a normalised depth: 0 at the surface, 1 at the core. */
-export type Depth = { readonly lambda: number; readonly c: number };
+type Depth = { readonly lambda: number; readonly c: number };
 
 /** The latest complete round as temperatures at depths, and the air at the surface. */
 export type Profile = {
@@ -29,7 +29,7 @@ export type ShareRange = readonly [low: number, high: number];
 export const HOT_SHARE_FLOOR_C = 55;
 
 /** Above this width of the two bounds the hot share cannot be told (contract, section 12). */
-export const WIDEST_HOT_SHARE = 0.5;
+const WIDEST_HOT_SHARE = 0.5;
 
 /**
  * The coldest corrected value of each normalised depth of a round, by depth. A depth beyond the core counts as

@@ -21,7 +21,7 @@ export const survivors = (hotShare: number, logsOfStages: readonly number[]): nu
  * log₁₀ reductions that one dose is taken for here: a dose is a time that is said to kill, not a number of
  * logs. 99.9 % of germs, 99 % of seeds; common practice, and on the careful side.
  */
-export const LOGS_PER_DOSE = { germs: 3, seeds: 2 } as const satisfies Record<Clock, number>;
+const LOGS_PER_DOSE = { germs: 3, seeds: 2 } as const satisfies Record<Clock, number>;
 
 /** Times at which a leading rule's counted turnings cut the segment into stages. */
 const stagesOf = (turnings: readonly Instant[]): { from: Instant; to: Instant }[] =>

@@ -120,7 +120,7 @@ function roundMaker(points: readonly Point[], policy: Policy, corrector: Correct
 }
 
 /** Coldest, mean or median; the median of an even number is the mean of the middle two. */
-export function combined(values: readonly number[], how: Policy['combine']): number {
+function combined(values: readonly number[], how: Policy['combine']): number {
   if (how === 'coldest') return values.reduce((a, b) => Math.min(a, b));
   if (how === 'mean') return values.reduce((a, b) => a + b, 0) / values.length;
   const sorted = [...values].sort((a, b) => a - b);

@@ -15,7 +15,7 @@ import {
   type RunScanner,
 } from './run-scan';
 
-export type DayKind = 'cold' | 'hot' | 'paused' | 'blank';
+type DayKind = 'cold' | 'hot' | 'paused' | 'blank';
 type Judged = { readonly r: Round; readonly heat: Heat };
 
 /** A cold round is excused only when its first reading too lies in the window. */

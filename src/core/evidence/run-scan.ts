@@ -63,7 +63,7 @@ export type RunScanner = {
 };
 
 export const creditOf = (run: Run): number => run.steps.at(-1)!.creditMs;
-export const isAlive = (scan: RunScan): boolean =>
+const isAlive = (scan: RunScan): boolean =>
   scan.latest === 'running' || scan.latest === 'recovering';
 /** The latest run while it runs or recovers. */
 export const aliveRun = (scan: RunScan): Run | null => (isAlive(scan) ? scan.runs.at(-1)! : null);

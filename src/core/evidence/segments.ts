@@ -23,7 +23,7 @@ export type Segments = {
 };
 
 /** Whether an event starts the clock again: raw or unclean for germs, unless it speaks of seeds for the clock of seeds. */
-export function recontaminates(event: BatchEvent, clock: Clock): boolean {
+function recontaminates(event: BatchEvent, clock: Clock): boolean {
   if (event.type !== 'water' && event.type !== 'add' && event.type !== 'merge') return false;
   if (clock === 'seeds' && event.seeds !== undefined) return event.seeds;
   if (event.type === 'water') return !event.clean;

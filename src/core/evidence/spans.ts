@@ -6,14 +6,14 @@ import type { RuleAssessment } from './verdict';
 import { creditOf } from './run-scan';
 
 /** A stretch of a run between two hot rounds, or one hot day: what it earned and its mean value in °C. */
-export type Stretch = {
+type Stretch = {
   readonly from: Instant;
   readonly to: Instant;
   readonly creditMs: number;
   readonly meanC: number;
 };
 
-export type SpanKind = 'credited' | 'uncredited' | 'lost';
+type SpanKind = 'credited' | 'uncredited' | 'lost';
 /** For the bars of the chart: credited, elapsed in a run without credit, or earned and lost. */
 export type Span = { readonly from: Instant; readonly to: Instant; readonly kind: SpanKind };
 
@@ -25,7 +25,7 @@ export type Stratum = {
   /** Share of its time that earned nothing. */ readonly uncredited: number;
 };
 
-export function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
+function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
   if (counting === 'days') {
     return run.steps.map(({ at }) => {
       const values = run.rounds

@@ -11,7 +11,7 @@ import type { RuleProgress, Status, RuleEvaluator } from './rule-progress';
 import { isWorse, createRuleEvaluator } from './rule-evaluator';
 import type { Clock, Evidence, Policy, Reading } from './types';
 
-export type SegmentSummary = {
+type SegmentSummary = {
   readonly from: Instant;
   readonly to: Instant;
   readonly creditedHours: number;

@@ -47,7 +47,7 @@ const BatchFileShape = z.looseObject({
 });
 export type BatchFile = z.output<typeof BatchFileShape>;
 
-export const BatchFileSchema = BatchFileShape.superRefine((file, ctx) => {
+const BatchFileSchema = BatchFileShape.superRefine((file, ctx) => {
   for (const { path, message } of crossProblems(file))
     ctx.addIssue({ code: 'custom', path: [...path], message });
 });

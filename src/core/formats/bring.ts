@@ -21,7 +21,7 @@ import { checkTrail, type Sha256 } from './trail';
 import { preparedOf, rulingsOf } from './verify-call';
 
 /** What a CSV does not say of its batch; `builtLocal` as the clock of its zone showed it. */
-export type CsvBatch = {
+type CsvBatch = {
   readonly code: string;
   readonly name?: string | undefined;
   readonly method: Method;
@@ -39,7 +39,7 @@ export type Brought =
       readonly batch: CsvBatch;
     };
 
-export const badRowText = ({ line, reason }: BadRow): string => `Line ${line}: ${reason}.`;
+const badRowText = ({ line, reason }: BadRow): string => `Line ${line}: ${reason}.`;
 
 /** A batch file from either; every problem named, nothing repaired. The log entries that a file carries must fit. */
 export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
@@ -91,7 +91,7 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
   });
 }
 
-export type BroughtVerdict = {
+type BroughtVerdict = {
   readonly id: string;
   readonly title: string;
   readonly source: string;

@@ -6,7 +6,7 @@ import type { Point } from '../evidence/types';
 /** Long: time, point, value in each row. Wide: time, and one column for each point. */
 export type CsvShape = 'long' | 'wide';
 /** Order of day, month and year where a date is not written year first. */
-export type DateOrder = 'dmy' | 'mdy';
+type DateOrder = 'dmy' | 'mdy';
 export type CsvOptions = {
   readonly shape: CsvShape;
   readonly unit: 'C' | 'F';

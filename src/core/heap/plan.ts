@@ -5,7 +5,7 @@ import type { Side } from '../log/shapes';
 /** Where a round reads a heap: proposals by shape and size, and what is doubtful about a plan. Lengths in metres. */
 
 /** How far in each zone is read: the core all the way, the middle two thirds, the toe one third of it (common practice). */
-export const SHARE_OF_DEPTH: Readonly<Record<PointZone, number>> = {
+const SHARE_OF_DEPTH: Readonly<Record<PointZone, number>> = {
   core: 1,
   middle: 2 / 3,
   edge: 1 / 3,

@@ -29,7 +29,7 @@ export type SlotUse = {
 };
 
 /** A bay or bin filled level; a row as a rounded one, two thirds of its box. */
-export const holdsM3 = ({ kind, lengthM, widthM, heightM }: Slot): number =>
+const holdsM3 = ({ kind, lengthM, widthM, heightM }: Slot): number =>
   kind === 'row' ? ((2 * widthM * heightM) / 3) * lengthM : lengthM * widthM * heightM;
 
 /** Stretches of a row where no heap lies, from its start on. */

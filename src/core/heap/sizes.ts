@@ -3,7 +3,7 @@ import type { Measures } from '../log/shapes';
 import { isShape, sizesOf, volumeOf, type HeapShape, type SizeAt, type SizeEvent } from './size';
 
 /** The shape that a heap is reckoned as; one of unknown shape as a dome. */
-export const shapeOf = (state: BatchState): HeapShape =>
+const shapeOf = (state: BatchState): HeapShape =>
   isShape(state.opened.shape) ? state.opened.shape : 'dome';
 
 const measured = (

@@ -54,16 +54,16 @@ export type BatchState = {
   readonly entries: readonly Entry[];
 };
 
-export type SiteTerms = Pick<Terms, 'version' | 'since' | 'by' | 'policy' | 'rules'>;
+type SiteTerms = Pick<Terms, 'version' | 'since' | 'by' | 'policy' | 'rules'>;
 /** Distances and heights that rounds go by: a set of places for each stretch of a row, how near a border a place reads its neighbour's heat, how high the site lies. */
-export type RoundSettings = {
+type RoundSettings = {
   readonly stretchM: number;
   readonly borderM: number;
   readonly altitudeM: number;
 };
-export const USUAL_SETTINGS: RoundSettings = { stretchM: 5, borderM: 0.5, altitudeM: 0 };
+const USUAL_SETTINGS: RoundSettings = { stretchM: 5, borderM: 0.5, altitudeM: 0 };
 
-export type RuleVersion = {
+type RuleVersion = {
   readonly version: number;
   readonly since: Instant;
   readonly by: string;

@@ -27,7 +27,7 @@ export const PointSchema = z.looseObject({
   zone: z.enum(POINT_ZONES).optional(),
 });
 /** Sides of a heap as its crew calls them. */
-export const SIDES = [
+const SIDES = [
   'crown',
   'left',
   'right',
@@ -48,7 +48,7 @@ export const PlanPointSchema = PointSchema.extend({
   side: z.enum(SIDES).optional(),
   alongM: z.number().min(0).max(5000).optional(),
 });
-export type PlanPoint = z.output<typeof PlanPointSchema>;
+type PlanPoint = z.output<typeof PlanPointSchema>;
 
 export const PositionSchema = z.union([
   z.strictObject({ bay: z.string().trim().min(1).max(40) }),
@@ -66,7 +66,7 @@ export type Position = z.output<typeof PositionSchema>;
 export const TRIGGERS = ['calendar', 'peak', 'decline', 'low', 'hot', 'bay', 'never'] as const;
 export type Trigger = (typeof TRIGGERS)[number];
 /** From where a heap is too hot, °C: look at it, act, danger. Danger is never set above 80 °C. */
-export const LimitsSchema = z
+const LimitsSchema = z
   .strictObject({
     warnC: z.number().min(50).max(80),
     actC: z.number().min(50).max(80),
@@ -203,7 +203,7 @@ export const FireCardSchema = z.looseObject({
 });
 export type FireCard = z.output<typeof FireCardSchema>;
 
-export const INSTRUMENT_KINDS = ['dial', 'digital', 'wireless', 'glass'] as const;
+const INSTRUMENT_KINDS = ['dial', 'digital', 'wireless', 'glass'] as const;
 export const InstrumentSchema = z
   .looseObject({
     name: z.string().trim().min(1, PROBLEM.instrumentName).max(40),
@@ -249,7 +249,7 @@ export const ReadingSchema = z.looseObject({
   recordedAt: Time.optional(),
 });
 /** How sure a value is: the needle was still rising, it is at least that, it is about that. */
-export const READING_MARKS = ['rising', 'atLeast', 'about'] as const;
+const READING_MARKS = ['rising', 'atLeast', 'about'] as const;
 export type ReadingMark = (typeof READING_MARKS)[number];
 /** What a reading by hand may say beside its value. A range counts with its lower end, `value`; `high` is the upper. */
 export const HandReadingSchema = ReadingSchema.extend({

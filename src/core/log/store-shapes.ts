@@ -166,7 +166,7 @@ export const AcceptLineSchema = z
 export type AcceptLine = z.output<typeof AcceptLineSchema>;
 
 /** A figure of one load that was measured instead of taken from the table. */
-export const LoadTestSchema = z.looseObject({
+const LoadTestSchema = z.looseObject({
   how: z.enum(['bucket', 'drying', 'squeeze', 'laboratory']),
   density: z.number().min(5, PROBLEM.density).max(3000, PROBLEM.density).optional(),
   airPct: z.number().min(0).max(100).optional(),
@@ -175,7 +175,7 @@ export const LoadTestSchema = z.looseObject({
 });
 export type LoadTest = z.output<typeof LoadTestSchema>;
 
-export const LOAD_ENDS = ['discarded', 'spread', 'sold', 'returned', 'counted-out'] as const;
+const LOAD_ENDS = ['discarded', 'spread', 'sold', 'returned', 'counted-out'] as const;
 export const LoadSchema = z.looseObject({
   material: id,
   what: z.string().trim().max(80).optional(),
@@ -265,7 +265,7 @@ export const AdoptedSchema = z.looseObject({
 
 export const SLOT_KINDS = ['bay', 'bin', 'tub', 'row', 'pad', 'store'] as const;
 /** A bay, bin, tub, row or stock place on the site's map. Metres; x to the right and y down from the map's corner; a row runs along its length. */
-export const SlotSchema = z.looseObject({
+const SlotSchema = z.looseObject({
   id,
   name: z.string().trim().min(1, PROBLEM.slotName).max(40),
   kind: z.enum(SLOT_KINDS),

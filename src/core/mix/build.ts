@@ -19,19 +19,19 @@ import {
 /** Building a heap: what is to go in, what is in, and what comes next. */
 
 /** A part of a layer as it is to be put in: from which load, and how much, in the measure of the crew. */
-export type ToPutIn = {
+type ToPutIn = {
   readonly material: string;
   readonly name: string;
   readonly load: string | null;
   readonly litres: number;
   readonly amount: Amount;
 };
-export type GuideLayer = Layer & {
+type GuideLayer = Layer & {
   readonly n: number;
   readonly done: boolean;
   readonly put: readonly ToPutIn[];
 };
-export type Guide = {
+type Guide = {
   readonly layers: readonly GuideLayer[];
   /** From 1; null: all are in. */ readonly next: number | null;
   readonly plan: Mix;
@@ -65,7 +65,7 @@ export function inCrewMeasure(litres: number, measures: readonly OwnMeasure[]): 
 }
 
 /** The load of the store that so much of a material is taken from: the oldest that is ripe, taken in, and has enough left; else the fullest. */
-export function loadFor(
+function loadFor(
   store: StoreState,
   material: string,
   litres: number,

@@ -284,7 +284,7 @@ const phrasesOf = (
  * How well a material answers to what was typed: 0 not at all, more is better; its own name weighs more than a synonym.
  * @param typed as it was typed, in any spelling, singular or plural
  */
-export function findScore(
+function findScore(
   material: Pick<Material, 'id' | 'name'>,
   typed: string,
   names: readonly string[] = [],

@@ -165,8 +165,7 @@ export function amountOf(
   return { litres, kg: density ? (litres! * density.usual) / 1000 : null };
 }
 
-export const aboutOf = (amount: Amount): boolean =>
-  amount.in !== 'unknown' && amount.about === true;
+const aboutOf = (amount: Amount): boolean => amount.in !== 'unknown' && amount.about === true;
 
 /** A part of a recipe or a charge as an ingredient. */
 export const ingredientOf = (

@@ -1,7 +1,7 @@
 import type { Squeeze } from '../words/feel';
 
 /** Tests of a load with a bucket, scales and an oven, with their arithmetic step by step. Volumes in L, weights in kg. */
-export type Step = { readonly says: string; readonly value: number; readonly unit: string };
+type Step = { readonly says: string; readonly value: number; readonly unit: string };
 export type Tested =
   | {
       readonly ok: true;

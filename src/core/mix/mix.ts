@@ -10,7 +10,7 @@ import type { Ingredient } from './ingredient';
 /** A value and how far it may be off, for all that is known of its parts. */
 export type Est = { readonly low: number; readonly value: number; readonly high: number };
 
-export type Share = {
+type Share = {
   readonly key: string;
   readonly name: string;
   readonly role: Role;

@@ -53,7 +53,7 @@ const STACK_L = 3000;
 const STACK_DAYS = 60;
 const READ_DAYS = 7;
 /** From here a stack is read again the next day; from here it is taken apart; here people are kept back. °C, common practice: hay is taken out from about 60 to 65, fire from about 80. */
-export const STACK_LIMITS = { warnC: 60, actC: 70, dangerC: 77 } as const;
+const STACK_LIMITS = { warnC: 60, actC: 70, dangerC: 77 } as const;
 
 export type StackHeat = {
   readonly at: Instant | null;

@@ -173,7 +173,7 @@ export type StockLoad = {
   /** Hashes of its pictures, those taken at the gate first. */
   readonly photos: readonly string[];
 };
-export type RecipeVersion = {
+type RecipeVersion = {
   readonly entry: string;
   readonly at: Instant;
   readonly by: string;
@@ -199,7 +199,7 @@ export type FeedstockAdded = {
 };
 
 /** How a heap came by what it holds, beside what was put into it out of the store. */
-export type HeapLog = {
+type HeapLog = {
   readonly name: string;
   /** It was under way before its log began here. */ readonly adopted: boolean;
   readonly builtAt: Instant | null;

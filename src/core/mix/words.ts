@@ -78,7 +78,7 @@ export const fromText = ({ by, words }: FigureFrom): string =>
     : by === 'test'
       ? `measured: ${(TEST_WORDS as Partial<Record<string, string>>)[words] ?? words}`
       : `laboratory${words === 'laboratory' ? '' : `, ${words}`}`;
-export const TEST_WORDS = {
+const TEST_WORDS = {
   bucket: 'bucket test',
   drying: 'drying test',
   squeeze: 'squeeze test',

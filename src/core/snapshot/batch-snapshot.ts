@@ -30,10 +30,10 @@ export const MOUND_STATES = [
   'curing',
   'released',
 ] as const;
-export type MoundState = (typeof MOUND_STATES)[number];
+type MoundState = (typeof MOUND_STATES)[number];
 
 /** One rule's standing, small enough to keep beside the batch. */
-export type RuleSnapshot = VerdictFacts & {
+type RuleSnapshot = VerdictFacts & {
   readonly rule: string;
   readonly title: string;
   /** Hours in all, every stage counted. */ readonly totalHours: number;

@@ -4,7 +4,7 @@ import type { BatchState, PlanPlace } from '../log/fold';
 import type { HeapSize } from '../heap/plan';
 
 /** The last value at a place, as it was read. */
-export type LastRead = {
+type LastRead = {
   readonly at: Instant;
   readonly c: number;
   readonly value: number;

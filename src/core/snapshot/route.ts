@@ -4,7 +4,7 @@ import { MS, type Instant } from '../quantity/instant';
 import type { BatchSnapshot } from './batch-snapshot';
 
 /** Why a heap stands where it stands in a walk; the words are in words/route.ts. */
-export type RouteReason =
+type RouteReason =
   | { readonly code: 'BUILDING' }
   | { readonly code: 'PROVEN' }
   | { readonly code: 'EARNED'; readonly hours: number }
@@ -13,7 +13,7 @@ export type RouteReason =
   | { readonly code: 'NOT_HOT' }
   | { readonly code: 'NO_RULE' };
 /** Why it need not be read now. */
-export type NotNow =
+type NotNow =
   | { readonly code: 'GONE' }
   | { readonly code: 'BUILDING' }
   | { readonly code: 'READ_LATELY'; readonly at: Instant; readonly due: Instant | null }

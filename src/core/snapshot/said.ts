@@ -13,7 +13,7 @@ import { progressText, statusWord, turningsText, verdictSentence } from '../evid
 import type { BatchRule, BatchAssessment } from './assess-batch';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
-export function versionText(
+function versionText(
   { terms, present }: BatchRule,
   versions: number,
   { timeZone }: Locale,

@@ -65,13 +65,13 @@ export type BenchHeap = {
   readonly place: string;
 };
 /** The heap in hand, with what it holds already, what it is built by, and what of that is not in yet. */
-export type HeapInHand = BenchHeap &
+type HeapInHand = BenchHeap &
   Contents & {
     readonly shape: string | null;
     readonly by: Pick<Recipe, 'id' | 'name'> | null;
     readonly owed: readonly Part[];
   };
-export type SlotView = {
+type SlotView = {
   readonly name: string;
   readonly kind: string;
   readonly lengthM: number;
@@ -128,7 +128,7 @@ export function itemsOf(store: StoreState, locale: Locale): BenchItem[] {
 }
 
 /** How a heap did, in three figures. */
-export function didOf(
+function didOf(
   d: BatchSnapshot,
   { unit }: Locale,
 ): { readonly hot: string; readonly highest: string; readonly proven: string } {

@@ -13,10 +13,7 @@ export type ComparedBatch = {
 };
 
 /** A heap's life as far as it is compared. */
-export function toComparableBatch({
-  state,
-  reckoning: assessment,
-}: ComparedBatch): ComparableBatch {
+function toComparableBatch({ state, reckoning: assessment }: ComparedBatch): ComparableBatch {
   return {
     id: state.id,
     name: state.opened.name ?? state.opened.code,
@@ -33,7 +30,7 @@ export function toComparableBatch({
   };
 }
 
-export type Curve = {
+type Curve = {
   readonly id: string;
   readonly name: string;
   readonly points: readonly { readonly day: number; readonly c: number }[];

@@ -31,7 +31,7 @@ export type PlanJob = {
     readonly costs: boolean;
   } | null)[];
 };
-export type PlanRow = {
+type PlanRow = {
   readonly batch: string;
   readonly code: string;
   readonly name: string;
@@ -46,7 +46,7 @@ export type PlanRow = {
   readonly note: string;
   readonly turns: readonly number[];
 };
-export type PlanDay = {
+type PlanDay = {
   readonly figure: string;
   readonly weekday: string;
   readonly long: string;

@@ -68,7 +68,7 @@ export type RoundInstrument = Pick<
 };
 
 /** Half a minute, or more by the instrument (common practice). */
-export const SETTLE_S = 30;
+const SETTLE_S = 30;
 /** A walk that somebody began is joined within so long. */
 const JOIN_MS = 3 * MS.hour;
 

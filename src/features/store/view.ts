@@ -53,7 +53,7 @@ export type StockView = {
   readonly empty: boolean;
 };
 
-export const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
+const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
 
 function lineOf(l: StockLoad, locale: Locale): LoadLine {
   const { timeZone, now, unit, volume } = locale;

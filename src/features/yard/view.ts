@@ -106,7 +106,7 @@ function footOf(d: BatchSnapshot, { unit, now }: Locale): string {
 
 const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
 
-export const plotOf = (d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Plot => ({
+const plotOf = (d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Plot => ({
   id: d.id,
   name: d.name ?? d.code,
   place: positionShort(d.position) || 'no bay',

@@ -36,7 +36,7 @@ export type FormInput = {
   /** What is meant where nothing is typed; absent: it must be typed. */
   readonly empty?: string;
 };
-export type RequirementForm<R> = {
+type RequirementForm<R> = {
   readonly label: string;
   readonly inputs: readonly FormInput[];
   readonly asksInARow?: boolean;
@@ -54,7 +54,7 @@ export type RequirementSlip =
   | { readonly code: 'inner-longer' }
   | { readonly code: 'mean-low' };
 
-export type BarContext = {
+type BarContext = {
   readonly part: ReportedRequirement;
   /** Full turnings asked for. */
   readonly turns: number;

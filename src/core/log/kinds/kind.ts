@@ -15,7 +15,7 @@ export type FileEventType =
  * What a kind does to the clocks of the rules: it starts them, turns the batch, may start them again (by what its data say),
  * is evidence that a verdict reads, or changes the rules themselves. With `none` no verdict can differ with and without it.
  */
-export type ClockEffect = 'starts' | 'turns' | 'may-restart' | 'evidence' | 'rules' | 'none';
+type ClockEffect = 'starts' | 'turns' | 'may-restart' | 'evidence' | 'rules' | 'none';
 
 /** The drawing beside an entry in a log. */
 export type EntryMark =

@@ -21,7 +21,7 @@ import { sectionView, tableView } from '../view';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
-export async function batchState(id: string): Promise<BatchState | null> {
+async function batchState(id: string): Promise<BatchState | null> {
   if (!UUID.test(id)) return null;
   const entries = await logRepo(theDb()).ofBatch(id);
   return entries.length === 0 ? null : foldBatch(entries);

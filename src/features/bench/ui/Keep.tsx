@@ -19,12 +19,7 @@ import type { BenchView } from '../view';
 import type { BenchHandle, Draft } from './useBench';
 
 /** What lies on the bench as a recipe. */
-export const recipeOf = (
-  bench: BenchHandle,
-  id: string,
-  name: string,
-  copyOf?: string,
-): Recipe => ({
+const recipeOf = (bench: BenchHandle, id: string, name: string, copyOf?: string): Recipe => ({
   id,
   name,
   parts: bench.lines.flatMap((l) => (l.part ? [l.part] : [])),

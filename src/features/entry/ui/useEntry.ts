@@ -15,7 +15,7 @@ import { usePreview as useAsked } from '@/ui/usePreview';
 import { previewEntry } from '../server/actions';
 
 /** What may be put into a heap: the store first, then the library; and the measures it is counted in. */
-export type StoreRef = {
+type StoreRef = {
   readonly sources: readonly {
     readonly key: string;
     readonly material: string;

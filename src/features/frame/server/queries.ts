@@ -13,7 +13,7 @@ import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
-export type AirPoint = { readonly at: number; readonly celsius: number };
+type AirPoint = { readonly at: number; readonly celsius: number };
 export type PageContext = {
   readonly site: Site;
   readonly prefs: Prefs;

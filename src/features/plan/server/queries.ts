@@ -78,7 +78,7 @@ export const solve: SolveProgramme = async (programme) => {
   }
 };
 
-export const DAYS_AHEAD = 14;
+const DAYS_AHEAD = 14;
 
 /** Work is taken to begin an hour into the day where nobody said when it begins. */
 const USUAL_START_MIN = 9.5 * 60;

@@ -437,7 +437,7 @@ const ordinal = (n: number): string =>
   `${n}${n % 100 > 10 && n % 100 < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th')}`;
 
 /** What the round came to, in a sentence: what decides, and whether it is whole. */
-export function roundSentence(
+function roundSentence(
   heap: RoundHeap,
   draft: HeapDraft,
   unit: TempUnit,
