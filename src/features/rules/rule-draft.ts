@@ -6,25 +6,25 @@ import { ruleIdFor, type RuleDraft } from './input';
 
 /** A rule as it is typed: texts, in the unit of whoever types. */
 
-export type Part = { kind: Leaf['kind']; row: 'yes' | 'no'; moist: boolean } & Record<
+export type RequirementDraft = { kind: Leaf['kind']; row: 'yes' | 'no'; moist: boolean } & Record<
   FormInput['key'],
   string
 >;
-export type Draft = {
+export type TypedRule = {
   id: string | null;
   title: string;
   document: string;
   join: 'anyOf' | 'allOf';
   clock: 'germs' | 'seeds';
   methods: readonly ('turned' | 'static' | 'vessel')[];
-  parts: readonly Part[];
+  parts: readonly RequirementDraft[];
 };
 
 const figure = (n: number): string => String(Number(n.toPrecision(12)));
 const degrees = (celsius: number | undefined, unit: TempUnit): string =>
   celsius === undefined ? '' : figure(fromCelsius(celsius, unit));
 
-export const emptyPart = (unit: TempUnit): Part => ({
+export const emptyPart = (unit: TempUnit): RequirementDraft => ({
   kind: 'hold',
   row: 'yes',
   moist: false,
@@ -36,7 +36,7 @@ export const emptyPart = (unit: TempUnit): Part => ({
   innerHours: '4',
   mean: degrees(45, unit),
 });
-export const newDraft = (unit: TempUnit): Draft => ({
+export const newDraft = (unit: TempUnit): TypedRule => ({
   id: null,
   title: '',
   document: '',
@@ -50,11 +50,11 @@ const num = (text: string): number =>
   text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 
 /** Whether what stands in a field is no number, where one is asked for. */
-export const isMistyped = (part: Part, { key, empty }: FormInput): boolean =>
+export const isMistyped = (part: RequirementDraft, { key, empty }: FormInput): boolean =>
   part[key].trim() === '' ? empty === undefined : !Number.isFinite(num(part[key]));
 
 /** A part turned into another kind: it keeps what was typed, and asks for the turnings that the kind cannot be without. */
-export function withKind(part: Part, kind: Part['kind']): Part {
+export function withKind(part: RequirementDraft, kind: RequirementDraft['kind']): RequirementDraft {
   const { minTurnings } = getRequirementDescription(kind).form;
   return {
     ...part,
@@ -63,7 +63,7 @@ export function withKind(part: Part, kind: Part['kind']): Part {
   };
 }
 
-function typedOf(p: Part, unit: TempUnit): TypedRequirement {
+function typedOf(p: RequirementDraft, unit: TempUnit): TypedRequirement {
   const celsius = (text: string): number => toCelsius(num(text), unit);
   return {
     floor: celsius(p.floor),
@@ -78,13 +78,13 @@ function typedOf(p: Part, unit: TempUnit): TypedRequirement {
   };
 }
 
-const requirementOf = (p: Part, unit: TempUnit): Leaf =>
+const requirementOf = (p: RequirementDraft, unit: TempUnit): Leaf =>
   getRequirementDescription(p.kind).form.read(typedOf(p, unit));
 
 const TEMPERATURES = ['floor', 'ceiling', 'innerFloor', 'mean'] as const;
 const COUNTS = ['days', 'turnings', 'innerHours'] as const;
 
-function partOf(r: Requirement, unit: TempUnit): Part {
+function partOf(r: Requirement, unit: TempUnit): RequirementDraft {
   const empty = emptyPart(unit);
   if ('of' in r) return empty;
   const written = getRequirementDescription(r.kind).form.write(r);
@@ -97,7 +97,7 @@ function partOf(r: Requirement, unit: TempUnit): Part {
       const value = written[key];
       return value === undefined ? [] : [[key, figure(value)]];
     }),
-  ]) as Partial<Part>;
+  ]) as Partial<RequirementDraft>;
   return {
     ...empty,
     ...texts,
@@ -107,7 +107,7 @@ function partOf(r: Requirement, unit: TempUnit): Part {
   };
 }
 
-export const draftFrom = (rule: RuleDraft, unit: TempUnit): Draft => ({
+export const draftFrom = (rule: RuleDraft, unit: TempUnit): TypedRule => ({
   id: rule.id,
   title: rule.title,
   document: rule.document ?? '',
@@ -119,7 +119,7 @@ export const draftFrom = (rule: RuleDraft, unit: TempUnit): Draft => ({
   ),
 });
 
-export function ruleOf(d: Draft, unit: TempUnit, taken: readonly string[]): RuleDraft {
+export function ruleOf(d: TypedRule, unit: TempUnit, taken: readonly string[]): RuleDraft {
   const parts = d.parts.map((p) => requirementOf(p, unit));
   return {
     id: d.id ?? ruleIdFor(d.title, taken),

@@ -5,7 +5,7 @@ import type { RequirementDescription } from './description';
 import { createHoldEvaluator } from './hold-evaluator';
 import { at, holdText, shortSpan } from './text';
 
-export const hold: RequirementDescription<Hold> = {
+export const holdRequirement: RequirementDescription<Hold> = {
   fields: {
     floorC: 'celsius',
     ceilingC: 'optional-celsius',

@@ -5,7 +5,7 @@ import type { RequirementDescription } from './description';
 import { createMeanAboveEvaluator } from './mean-above-evaluator';
 import { at, rangeText, shortSpan } from './text';
 
-export const meanAbove: RequirementDescription<MeanAbove> = {
+export const meanAboveRequirement: RequirementDescription<MeanAbove> = {
   fields: { floorC: 'celsius', hours: 'positive-hours', meanC: 'celsius' },
   createEvaluator: createMeanAboveEvaluator,
   holds: () => [],

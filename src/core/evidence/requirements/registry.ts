@@ -1,9 +1,9 @@
 import type { Leaf } from '../rule';
 import type { RequirementDescription } from './description';
-import { hold } from './hold';
-import { meanAbove } from './mean-above';
-import { staged } from './staged';
-import { within } from './within';
+import { holdRequirement } from './hold';
+import { meanAboveRequirement } from './mean-above';
+import { stagedRequirement } from './staged';
+import { withinRequirement } from './within';
 
 /**
  * The one registry of what a rule may ask for. A new kind is a file beside this one, its type in `rule.ts` and a line here:
@@ -11,4 +11,9 @@ import { within } from './within';
  */
 export const REQUIREMENT_REGISTRY: {
   readonly [K in Leaf['kind']]: RequirementDescription<Extract<Leaf, { readonly kind: K }>>;
-} = { hold, staged, within, meanAbove };
+} = {
+  hold: holdRequirement,
+  staged: stagedRequirement,
+  within: withinRequirement,
+  meanAbove: meanAboveRequirement,
+};

@@ -5,7 +5,7 @@ import type { RequirementDescription } from './description';
 import { createStagedEvaluator } from './staged-evaluator';
 import { rangeText, shortSpan } from './text';
 
-export const staged: RequirementDescription<Staged> = {
+export const stagedRequirement: RequirementDescription<Staged> = {
   fields: {
     floorC: 'celsius',
     ceilingC: 'optional-celsius',

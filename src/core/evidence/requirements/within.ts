@@ -5,7 +5,7 @@ import type { RequirementDescription } from './description';
 import { holdText, rangeText, shortSpan } from './text';
 import { createWithinEvaluator } from './within-evaluator';
 
-export const within: RequirementDescription<Within> = {
+export const withinRequirement: RequirementDescription<Within> = {
   fields: { outer: 'plain-hold', inner: 'plain-hold' },
   createEvaluator: createWithinEvaluator,
   holds: (r) => [r.outer, r.inner],

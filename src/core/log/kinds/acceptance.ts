@@ -4,7 +4,7 @@ import { AcceptLineSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** What the site takes, asks about and refuses. */
-export const acceptance = describeKind({
+export const acceptanceKind = describeKind({
   schema: z.looseObject({ lines: z.array(AcceptLineSchema).max(200) }),
   scope: 'store',
   correction: 'none',

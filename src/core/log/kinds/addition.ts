@@ -7,7 +7,7 @@ import { Words, seeds, origin, act } from './shared';
 import { TRANSFER_KINDS } from './vocabulary';
 import { seedText } from './text';
 
-export const addition = describeKind({
+export const additionKind = describeKind({
   schema: z.looseObject({
     raw: z.boolean(),
     seeds,

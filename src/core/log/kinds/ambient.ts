@@ -6,7 +6,7 @@ import { describeKind } from './kind';
 import { walk } from './shared';
 
 /** Air temperature of the site. */
-export const ambient = describeKind({
+export const ambientKind = describeKind({
   schema: z.looseObject({ value: z.number(), unit: Unit, ...walk }),
   scope: 'site',
   correction: 'none',

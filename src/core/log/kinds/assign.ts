@@ -4,7 +4,7 @@ import { describeKind } from './kind';
 import { Moment } from './shared';
 
 /** A task is given to somebody, or to a day. */
-export const assign = describeKind({
+export const assignKind = describeKind({
   schema: z.looseObject({
     task: z.string().min(1).max(120),
     who: z.string().trim().max(60).optional(),

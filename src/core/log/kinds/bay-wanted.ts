@@ -3,7 +3,7 @@ import { describeKind } from './kind';
 import { Words, Moment } from './shared';
 
 /** Its bay is wanted for another heap by then; null: no longer. */
-export const bayWanted = describeKind({
+export const bayWantedKind = describeKind({
   schema: z.looseObject({ by: Moment.nullable(), words: Words.optional() }),
   scope: 'batch',
   correction: 'none',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 
 /** The last raw load went in: the clock starts at the entry's time. */
-export const built = describeKind({
+export const builtKind = describeKind({
   schema: z.looseObject({ /** The time as a file wrote it. */ as: z.string().optional() }),
   scope: 'batch',
   drawsOnStore: true,

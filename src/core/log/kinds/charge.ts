@@ -23,7 +23,7 @@ function tellCharge(data: ChargeData): LogText {
 }
 
 /** Something went in while it is still building. */
-export const charge = describeKind({
+export const chargeKind = describeKind({
   schema: ChargeSchema,
   scope: 'batch',
   drawsOnStore: true,

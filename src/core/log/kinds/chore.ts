@@ -4,7 +4,7 @@ import { describeKind } from './kind';
 import { Words } from './shared';
 
 /** A chore was done. */
-export const chore = describeKind({
+export const choreKind = describeKind({
   schema: z.looseObject({
     chore: z.string().min(1).max(40),
     litres: z.number().min(0).max(1_000_000).optional(),

@@ -5,7 +5,7 @@ import { Unit } from '../shapes';
 import { describeKind } from './kind';
 
 /** Strikes an entry or one reading of it, and may put another value in the reading's place. */
-export const correction = describeKind({
+export const correctionKind = describeKind({
   schema: z.looseObject({
     target: z.uuid(),
     reading: z.string().optional(),

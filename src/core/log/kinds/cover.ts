@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
 
-export const cover = describeKind({
+export const coverKind = describeKind({
   schema: z.looseObject({ ...origin }),
   scope: 'batch',
   correction: 'none',

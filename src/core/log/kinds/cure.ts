@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
 
-export const cure = describeKind({
+export const cureKind = describeKind({
   schema: z.looseObject({ ...origin }),
   scope: 'batch',
   correction: 'strike',

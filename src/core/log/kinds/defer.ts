@@ -6,7 +6,7 @@ import { Words, Moment } from './shared';
 import { DEFER_REASONS } from './vocabulary';
 
 /** An advised act is put off: until when it is looked at again, and why. */
-export const defer = describeKind({
+export const deferKind = describeKind({
   schema: z.looseObject({
     task: z.string().min(1).max(120),
     until: Moment,

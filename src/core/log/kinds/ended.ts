@@ -7,7 +7,7 @@ import { END_REASONS } from './vocabulary';
 import { knowingText, knowingLogText } from './text';
 
 /** It is at its end, by decision. */
-export const ended = describeKind({
+export const endedKind = describeKind({
   schema: z.looseObject({
     reason: z.enum(END_REASONS),
     into: z.uuid().optional(),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { FireCardSchema } from '../shapes';
 import { describeKind } from './kind';
 
-export const fireCard = describeKind({
+export const fireCardKind = describeKind({
   schema: z.looseObject({ card: FireCardSchema }),
   scope: 'site',
   correction: 'none',

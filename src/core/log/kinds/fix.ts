@@ -6,7 +6,7 @@ import { Words } from './shared';
 import { FIXES } from './vocabulary';
 
 /** One thing that was changed to mend it. */
-export const fix = describeKind({
+export const fixKind = describeKind({
   schema: z.looseObject({
     fix: z.enum(FIXES),
     against: z.string().max(40).optional(),

@@ -3,7 +3,7 @@ import { describeKind } from './kind';
 import { Words } from './shared';
 
 /** Put on hold, or taken up again. */
-export const hold = describeKind({
+export const holdKind = describeKind({
   schema: z.looseObject({ on: z.boolean(), reason: Words.optional() }),
   scope: 'batch',
   correction: 'strike',

@@ -1,115 +1,115 @@
-import { acceptance } from './acceptance';
-import { addition } from './addition';
-import { ambient } from './ambient';
-import { assign } from './assign';
-import { bayWanted } from './bay-wanted';
-import { built } from './built';
-import { charge } from './charge';
-import { chore } from './chore';
-import { correction } from './correction';
-import { cover } from './cover';
-import { cure } from './cure';
-import { defer } from './defer';
-import { ended } from './ended';
-import { fireCard } from './fire-card';
-import { fix } from './fix';
-import { hold } from './hold';
-import { instrument } from './instrument';
-import { layUp } from './lay-up';
-import { load } from './load';
-import { loadChange } from './load-change';
-import { loadHeat } from './load-heat';
-import { material } from './material';
-import { measures } from './measures';
-import { merge } from './merge';
-import { method } from './method';
-import { moisture } from './moisture';
-import { move } from './move';
-import { note } from './note';
-import { observation } from './observation';
-import { opened } from './opened';
-import { photo } from './photo';
-import { plan } from './plan';
-import { position } from './position';
-import { probeCheck } from './probe-check';
-import { ready } from './ready';
-import { recipe } from './recipe';
-import { release } from './release';
-import { round } from './round';
-import { roundSettings } from './round-settings';
-import { rule } from './rule';
-import { screen } from './screen';
-import { siteMap } from './site-map';
-import { siteTerms } from './site-terms';
-import { size } from './size';
-import { skip } from './skip';
-import { split } from './split';
-import { stack } from './stack';
-import { template } from './template';
-import { terms } from './terms';
-import { transfer } from './transfer';
-import { turn } from './turn';
-import { walkOrder } from './walk-order';
-import { water } from './water';
-import { work } from './work';
+import { acceptanceKind } from './acceptance';
+import { additionKind } from './addition';
+import { ambientKind } from './ambient';
+import { assignKind } from './assign';
+import { bayWantedKind } from './bay-wanted';
+import { builtKind } from './built';
+import { chargeKind } from './charge';
+import { choreKind } from './chore';
+import { correctionKind } from './correction';
+import { coverKind } from './cover';
+import { cureKind } from './cure';
+import { deferKind } from './defer';
+import { endedKind } from './ended';
+import { fireCardKind } from './fire-card';
+import { fixKind } from './fix';
+import { holdKind } from './hold';
+import { instrumentKind } from './instrument';
+import { layUpKind } from './lay-up';
+import { loadKind } from './load';
+import { loadChangeKind } from './load-change';
+import { loadHeatKind } from './load-heat';
+import { materialKind } from './material';
+import { measuresKind } from './measures';
+import { mergeKind } from './merge';
+import { methodKind } from './method';
+import { moistureKind } from './moisture';
+import { moveKind } from './move';
+import { noteKind } from './note';
+import { observationKind } from './observation';
+import { openedKind } from './opened';
+import { photoKind } from './photo';
+import { planKind } from './plan';
+import { positionKind } from './position';
+import { probeCheckKind } from './probe-check';
+import { readyKind } from './ready';
+import { recipeKind } from './recipe';
+import { releaseKind } from './release';
+import { roundKind } from './round';
+import { roundSettingsKind } from './round-settings';
+import { ruleKind } from './rule';
+import { screenKind } from './screen';
+import { siteMapKind } from './site-map';
+import { siteTermsKind } from './site-terms';
+import { sizeKind } from './size';
+import { skipKind } from './skip';
+import { splitKind } from './split';
+import { stackKind } from './stack';
+import { templateKind } from './template';
+import { termsKind } from './terms';
+import { transferKind } from './transfer';
+import { turnKind } from './turn';
+import { walkOrderKind } from './walk-order';
+import { waterKind } from './water';
+import { workKind } from './work';
 
 /**
  * The one registry of what may stand in the log. A new kind is a file beside this one and a line here: lists, forms, texts and
  * the printed record come from it.
  */
 export const ENTRY_KIND_REGISTRY = {
-  opened,
-  'lay-up': layUp,
-  charge,
-  built,
-  round,
-  skip,
-  photo,
-  plan,
-  position,
-  turn,
-  water,
-  addition,
-  merge,
-  moisture,
-  observation,
-  note,
-  move,
-  transfer,
-  split,
-  stack,
-  size,
-  method,
-  fix,
-  defer,
-  assign,
-  'bay-wanted': bayWanted,
-  chore,
-  hold,
-  ready,
-  ended,
-  cover,
-  screen,
-  cure,
-  terms,
-  release,
-  correction,
-  'probe-check': probeCheck,
-  instrument,
-  'walk-order': walkOrder,
-  'round-settings': roundSettings,
-  'site-terms': siteTerms,
-  rule,
-  template,
-  work,
-  'fire-card': fireCard,
-  material,
-  measures,
-  acceptance,
-  load,
-  'load-change': loadChange,
-  'load-heat': loadHeat,
-  recipe,
-  'site-map': siteMap,
-  ambient,
+  opened: openedKind,
+  'lay-up': layUpKind,
+  charge: chargeKind,
+  built: builtKind,
+  round: roundKind,
+  skip: skipKind,
+  photo: photoKind,
+  plan: planKind,
+  position: positionKind,
+  turn: turnKind,
+  water: waterKind,
+  addition: additionKind,
+  merge: mergeKind,
+  moisture: moistureKind,
+  observation: observationKind,
+  note: noteKind,
+  move: moveKind,
+  transfer: transferKind,
+  split: splitKind,
+  stack: stackKind,
+  size: sizeKind,
+  method: methodKind,
+  fix: fixKind,
+  defer: deferKind,
+  assign: assignKind,
+  'bay-wanted': bayWantedKind,
+  chore: choreKind,
+  hold: holdKind,
+  ready: readyKind,
+  ended: endedKind,
+  cover: coverKind,
+  screen: screenKind,
+  cure: cureKind,
+  terms: termsKind,
+  release: releaseKind,
+  correction: correctionKind,
+  'probe-check': probeCheckKind,
+  instrument: instrumentKind,
+  'walk-order': walkOrderKind,
+  'round-settings': roundSettingsKind,
+  'site-terms': siteTermsKind,
+  rule: ruleKind,
+  template: templateKind,
+  work: workKind,
+  'fire-card': fireCardKind,
+  material: materialKind,
+  measures: measuresKind,
+  acceptance: acceptanceKind,
+  load: loadKind,
+  'load-change': loadChangeKind,
+  'load-heat': loadHeatKind,
+  recipe: recipeKind,
+  'site-map': siteMapKind,
+  ambient: ambientKind,
 } as const;

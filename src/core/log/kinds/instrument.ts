@@ -3,7 +3,7 @@ import { InstrumentSchema } from '../shapes';
 import { describeKind } from './kind';
 
 /** A thermometer of the site as it is now: each entry of a name is a version. */
-export const instrument = describeKind({
+export const instrumentKind = describeKind({
   schema: z.looseObject({ instrument: InstrumentSchema }),
   scope: 'site',
   correction: 'none',

@@ -3,7 +3,7 @@ import { RecipeSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** What it is to be built by: a recipe as it was when it was chosen. */
-export const layUp = describeKind({
+export const layUpKind = describeKind({
   schema: z.looseObject({
     recipe: RecipeSchema,
     /** The entry that kept that version. */ from: z.uuid().optional(),

@@ -2,7 +2,7 @@ import { LoadChangeSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** What became of a load: ripened, moved, counted, tested, gone. */
-export const loadChange = describeKind({
+export const loadChangeKind = describeKind({
   schema: LoadChangeSchema,
   scope: 'store',
   correction: 'none',

@@ -6,7 +6,7 @@ import { describeKind } from './kind';
 import { Words } from './shared';
 
 /** Temperature of a stock heap. */
-export const loadHeat = describeKind({
+export const loadHeatKind = describeKind({
   schema: z.looseObject({
     load: z.uuid(),
     value: z.number().min(-60).max(400),

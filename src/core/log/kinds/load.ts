@@ -2,7 +2,7 @@ import { LoadSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** Something was brought to the gate; the entry's id is the load's. */
-export const load = describeKind({
+export const loadKind = describeKind({
   schema: LoadSchema,
   scope: 'store',
   correction: 'none',

@@ -3,7 +3,7 @@ import { MaterialSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** A material of the site's library: each entry of an id is a version. */
-export const material = describeKind({
+export const materialKind = describeKind({
   schema: z.looseObject({ material: MaterialSchema }),
   scope: 'store',
   correction: 'none',

@@ -3,7 +3,7 @@ import { OwnMeasureSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** The site's own measures. */
-export const measures = describeKind({
+export const measuresKind = describeKind({
   schema: z.looseObject({ measures: z.array(OwnMeasureSchema).max(40) }),
   scope: 'store',
   correction: 'none',

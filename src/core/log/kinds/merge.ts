@@ -4,7 +4,7 @@ import { describeKind } from './kind';
 import { seeds, origin, act } from './shared';
 import { seedText } from './text';
 
-export const merge = describeKind({
+export const mergeKind = describeKind({
   schema: z.looseObject({
     withProven: z.boolean(),
     seeds,

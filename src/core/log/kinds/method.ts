@@ -5,7 +5,7 @@ import { describeKind } from './kind';
 import { Words } from './shared';
 
 /** The method that it is kept by, from now on. */
-export const method = describeKind({
+export const methodKind = describeKind({
   schema: z.looseObject({ template: TemplateSchema, words: Words.optional() }),
   scope: 'batch',
   correction: 'strike',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
 
-export const moisture = describeKind({
+export const moistureKind = describeKind({
   schema: z.looseObject({ state: z.enum(['dry', 'moist', 'wet']), ...origin }),
   scope: 'batch',
   correction: 'strike',

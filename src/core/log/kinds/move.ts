@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words, origin, act } from './shared';
 
-export const move = describeKind({
+export const moveKind = describeKind({
   schema: z.looseObject({ words: Words.optional(), ...act, ...origin }),
   scope: 'batch',
   correction: 'strike',

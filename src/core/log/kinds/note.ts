@@ -6,7 +6,7 @@ import { Words, origin } from './shared';
 const textOf = (data: Readonly<Record<string, unknown>>): string =>
   typeof data.text === 'string' ? data.text : '';
 
-export const note = describeKind({
+export const noteKind = describeKind({
   schema: z.looseObject({ words: Words, ...origin }),
   scope: 'batch',
   correction: 'strike',

@@ -71,7 +71,7 @@ function observed(data: ObservationData): string {
   );
 }
 
-export const observation = describeKind({
+export const observationKind = describeKind({
   schema,
   scope: 'batch',
   correction: 'strike',

@@ -19,7 +19,7 @@ import { act, Moment, siteVersion } from './shared';
 import { INPUTS } from './vocabulary';
 
 /** A batch gets its name and place; it may still be building. */
-export const opened = describeKind({
+export const openedKind = describeKind({
   schema: z.looseObject({
     code: z.string().trim().min(1).max(24),
     name: z.string().trim().max(60).optional(),

@@ -3,7 +3,7 @@ import { describeKind } from './kind';
 import { Words, walk } from './shared';
 
 /** A picture; its bytes lie beside the log under their SHA-256. */
-export const photo = describeKind({
+export const photoKind = describeKind({
   schema: z.looseObject({
     sha256: z.string().regex(/^[0-9a-f]{64}$/),
     width: z.int().positive(),

@@ -3,7 +3,7 @@ import { PlanPointSchema } from '../shapes';
 import { describeKind } from './kind';
 
 /** Where a round reads this heap, from now on. Places that are no longer named stay with their readings. */
-export const plan = describeKind({
+export const planKind = describeKind({
   schema: z.looseObject({ points: z.array(PlanPointSchema).min(1).max(60) }),
   scope: 'batch',
   correction: 'strike',

@@ -6,7 +6,7 @@ import { describeKind } from './kind';
 import { Words } from './shared';
 
 /** A bay, or from where to where along a shared row. */
-export const position = describeKind({
+export const positionKind = describeKind({
   schema: z.looseObject({ position: PositionSchema, words: Words.optional() }),
   scope: 'batch',
   correction: 'strike',

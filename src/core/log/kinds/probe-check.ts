@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 
 /** A thermometer held against a reference, for the whole site. */
-export const probeCheck = describeKind({
+export const probeCheckKind = describeKind({
   schema: z.looseObject({
     probe: z.string().trim().min(1).max(40),
     referenceC: z.number(),

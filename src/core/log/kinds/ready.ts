@@ -5,7 +5,7 @@ import { Words, knowing } from './shared';
 import { knowingText, knowingLogText } from './text';
 
 /** Held to be ready by somebody who says so. */
-export const ready = describeKind({
+export const readyKind = describeKind({
   schema: z.looseObject({ words: Words.optional(), ...knowing }),
   scope: 'batch',
   correction: 'strike',

@@ -3,7 +3,7 @@ import { RecipeSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** A recipe: each entry of an id is a version. `from`: the version that it was changed from. */
-export const recipe = describeKind({
+export const recipeKind = describeKind({
   schema: z.looseObject({ recipe: RecipeSchema, from: z.uuid().nullable() }),
   scope: 'store',
   correction: 'none',

@@ -3,7 +3,7 @@ import { describeKind } from './kind';
 import { origin } from './shared';
 
 /** A named person let it go out. */
-export const release = describeKind({
+export const releaseKind = describeKind({
   schema: z.looseObject({ ...origin }),
   scope: 'batch',
   correction: 'none',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 
 /** Distances and heights that the rounds of the site go by. */
-export const roundSettings = describeKind({
+export const roundSettingsKind = describeKind({
   schema: z.looseObject({
     stretchM: z.number().min(1).max(100),
     borderM: z.number().min(0).max(10),

@@ -39,7 +39,7 @@ const least = (values: readonly number[]): number => values.reduce((a, b) => Mat
 const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b));
 
 /** Readings of one walk round the heap, or a block of them brought in from a file. */
-export const round = describeKind({
+export const roundKind = describeKind({
   schema,
   scope: 'batch',
   correction: 'strike',

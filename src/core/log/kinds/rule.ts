@@ -3,7 +3,7 @@ import { SiteRuleSchema } from '../shapes';
 import { describeKind } from './kind';
 
 /** A rule that the site wrote itself: each entry of an id is a version of it. */
-export const rule = describeKind({
+export const ruleKind = describeKind({
   schema: z.looseObject({ rule: SiteRuleSchema }),
   scope: 'site',
   correction: 'none',

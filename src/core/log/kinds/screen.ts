@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
 
-export const screen = describeKind({
+export const screenKind = describeKind({
   schema: z.looseObject({ ...origin }),
   scope: 'batch',
   correction: 'none',

@@ -3,7 +3,7 @@ import { SiteMapSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** Where bays, bins and rows lie. */
-export const siteMap = describeKind({
+export const siteMapKind = describeKind({
   schema: z.looseObject({ map: SiteMapSchema, from: z.uuid().nullable() }),
   scope: 'store',
   correction: 'none',

@@ -5,7 +5,7 @@ import { describeKind } from './kind';
 import { Words } from './shared';
 
 /** The rules and the evidence policy that the site works to: each entry is a version. */
-export const siteTerms = describeKind({
+export const siteTermsKind = describeKind({
   schema: z.looseObject({
     policy: SoundPolicySchema,
     rules: z.array(z.string()),

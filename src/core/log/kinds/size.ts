@@ -5,7 +5,7 @@ import { describeKind } from './kind';
 import { Words, act } from './shared';
 
 /** Its size, measured again: by outer measures, or as somebody judges it. */
-export const size = describeKind({
+export const sizeKind = describeKind({
   schema: z
     .looseObject({
       measures: MeasuresSchema.optional(),

@@ -6,7 +6,7 @@ import { Words, walk } from './shared';
 import { SKIPS } from './vocabulary';
 
 /** A heap was left out of a walk over the site. */
-export const skip = describeKind({
+export const skipKind = describeKind({
   schema: z.looseObject({ reason: z.enum(SKIPS), words: Words.optional(), ...walk }),
   scope: 'batch',
   correction: 'strike',

@@ -3,7 +3,7 @@ import { describeKind } from './kind';
 import { act } from './shared';
 
 /** A part of this heap was carried off and is a heap of its own from now on. */
-export const split = describeKind({
+export const splitKind = describeKind({
   schema: z.looseObject({
     to: z.uuid(),
     volumeM3: z.number().positive().max(100_000),

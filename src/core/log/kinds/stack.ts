@@ -3,7 +3,7 @@ import { describeKind } from './kind';
 import { act } from './shared';
 
 /** One stands on top of the other in the same bay, something between them. */
-export const stack = describeKind({
+export const stackKind = describeKind({
   schema: z.looseObject({ with: z.uuid(), layer: z.enum(['upper', 'lower']), ...act }),
   scope: 'batch',
   correction: 'strike',

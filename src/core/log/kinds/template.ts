@@ -3,7 +3,7 @@ import { TemplateSchema } from '../shapes';
 import { describeKind } from './kind';
 
 /** A method template of the site: each entry of an id is a version of it. */
-export const template = describeKind({
+export const templateKind = describeKind({
   schema: z.looseObject({ template: TemplateSchema }),
   scope: 'site',
   correction: 'none',

@@ -5,7 +5,7 @@ import { describeKind } from './kind';
 import { Words, siteVersion } from './shared';
 
 /** Other rules or another policy for this batch, from when the log took it. What was proven before stays proven under what held then. */
-export const terms = describeKind({
+export const termsKind = describeKind({
   schema: z.looseObject({
     policy: SoundPolicySchema,
     rules: z.array(z.string()),

@@ -6,7 +6,7 @@ import { Words, act } from './shared';
 import { TRANSFER_KINDS } from './vocabulary';
 
 /** Something left this heap: for another one, or for good. */
-export const transfer = describeKind({
+export const transferKind = describeKind({
   schema: z.looseObject({
     what: z.enum(TRANSFER_KINDS),
     to: z.uuid().optional(),

@@ -11,7 +11,7 @@ const RIM_WORDS = {
   unsure: { log: 'unsure how far the rim went in', record: 'unsure how much of the rim' },
 } as const;
 
-export const turn = describeKind({
+export const turnKind = describeKind({
   schema: z.looseObject({
     full: z.boolean(),
     rim: z.enum(RIMS).optional(),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { describeKind } from './kind';
 
 /** The order of the walk over the site, set by hand. Empty: the hygienic order again. */
-export const walkOrder = describeKind({
+export const walkOrderKind = describeKind({
   schema: z.looseObject({ batches: z.array(z.uuid()) }),
   scope: 'site',
   correction: 'none',

@@ -4,7 +4,7 @@ import { describeKind } from './kind';
 import { Words, seeds, origin } from './shared';
 import { seedText } from './text';
 
-export const water = describeKind({
+export const waterKind = describeKind({
   schema: z.looseObject({
     litres: z.number().min(0).max(1_000_000).optional(),
     clean: z.boolean(),

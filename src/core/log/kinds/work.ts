@@ -3,7 +3,7 @@ import { WorkSchema } from '../shapes';
 import { describeKind } from './kind';
 
 /** Crew, machine, hours, hose, limits, chores. */
-export const work = describeKind({
+export const workKind = describeKind({
   schema: z.looseObject({ work: WorkSchema }),
   scope: 'site',
   correction: 'none',

@@ -17,8 +17,8 @@ import {
   newDraft,
   ruleOf,
   withKind,
-  type Draft,
-  type Part,
+  type TypedRule,
+  type RequirementDraft,
 } from '../rule-draft';
 import type { RuleView } from '../view';
 import { useSubmitTerms, type Keep } from './useSubmitTerms';
@@ -33,9 +33,9 @@ function PartInput({
   onChange,
 }: {
   input: FormInput;
-  part: Part;
+  part: RequirementDraft;
   unit: TempUnit;
-  onChange: (change: Partial<Part>) => void;
+  onChange: (change: Partial<RequirementDraft>) => void;
 }) {
   const sign = unitSign(input, unit);
   return (
@@ -56,11 +56,11 @@ function PartFields({
   unit,
   onChange,
 }: {
-  part: Part;
+  part: RequirementDraft;
   unit: TempUnit;
-  onChange: (p: Part) => void;
+  onChange: (p: RequirementDraft) => void;
 }) {
-  const set = (change: Partial<Part>): void => onChange({ ...part, ...change });
+  const set = (change: Partial<RequirementDraft>): void => onChange({ ...part, ...change });
   const { inputs, asksInARow, asksMoist } = getRequirementDescription(part.kind).form;
   return (
     <div className="flex flex-col gap-3">
@@ -181,7 +181,7 @@ function Editor({
   taken,
   onDone,
 }: {
-  start: Draft;
+  start: TypedRule;
   unit: TempUnit;
   keep: Keep;
   by: string;
@@ -200,7 +200,7 @@ function Editor({
         : !past.ok
           ? 'Put right what is said above.'
           : whoIsMissing(keeper.by);
-  const setPart = (i: number, p: Part): void =>
+  const setPart = (i: number, p: RequirementDraft): void =>
     setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
   return (
     <div className="flex flex-col gap-4 pb-3">
@@ -325,7 +325,7 @@ export function RuleForm({
   by: string;
   taken: readonly string[];
 }) {
-  const [open, setOpen] = useState<{ key: string; draft: Draft } | null>(null);
+  const [open, setOpen] = useState<{ key: string; draft: TypedRule } | null>(null);
   return (
     <Disclosure
       summary={`Rules of your own: ${own.length === 0 ? 'none yet' : own.length}`}
