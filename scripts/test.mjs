@@ -1,11 +1,14 @@
 // Runs every check in turn and ends with a line `N passed, N failed`. Called by `./zealous test`, which sets up what is needed.
-// `--only unit,database,journeys` runs some of the Jest projects and leaves the rest out.
+// `--only unit,database,journeys` runs some of the Jest projects and leaves the rest out; paths run the tests below them alone.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
+import { parseArgs } from 'node:util';
 
-const only = process.argv.includes('--only')
-  ? process.argv[process.argv.indexOf('--only') + 1]?.split(',')
-  : null;
+const { values, positionals: paths } = parseArgs({
+  allowPositionals: true,
+  options: { only: { type: 'string' } },
+});
+const only = values.only?.split(',') ?? null;
 const RESULTS = '.data/jest.json';
 let [passed, failed] = [0, 0];
 
@@ -14,16 +17,17 @@ const node = (args) => spawnSync(process.execPath, args, { stdio: 'inherit' }).s
 /** One check that either holds or not. */
 function check(name, args) {
   console.log(`\n== ${name}`);
+  const start = Date.now();
   if (node(args)) {
     passed += 1;
-    console.log(`ok: ${name}`);
+    console.log(`ok: ${name}, ${Math.round((Date.now() - start) / 1000)} s`);
   } else {
     failed += 1;
     console.log(`FAILED: ${name}`);
   }
 }
 
-if (!only) {
+if (!only && paths.length === 0) {
   check('formatting', [
     'node_modules/prettier/bin/prettier.cjs',
     '--check',
@@ -47,9 +51,10 @@ node([
   'node_modules/jest/bin/jest.js',
   '--json',
   `--outputFile=${RESULTS}`,
-  '--silent',
   '--forceExit',
+  ...(paths.length > 0 ? [] : ['--silent']),
   ...(only ? ['--selectProjects', ...only] : []),
+  ...(paths.length > 0 ? ['--testPathPatterns', ...paths] : []),
 ]);
 if (fs.existsSync(RESULTS)) {
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(

@@ -9,7 +9,12 @@ const CITATION = /\b(contract|trade facts), sections? ([\d ,and/to]*\d)/g;
 
 const tracked = execFileSync(
   'git',
-  ['ls-files', '-co', '--exclude-standard', 'src', 'tests', 'demo', 'bench', 'scripts', 'docs'],
+  [
+    'ls-files',
+    '-co',
+    '--exclude-standard',
+    ...'src tests demo bench scripts docs README.md CONTRIBUTING.md'.split(' '),
+  ],
   { cwd: ROOT, encoding: 'utf8' },
 )
   .split('\n')
@@ -60,4 +65,12 @@ test('links between the documents lead somewhere', () => {
         .map((target) => `${file} → ${target}`),
     );
   expect(broken).toEqual([]);
+});
+
+test('every file that CONTRIBUTING.md and docs/architecture.md name is there', () => {
+  const named = ['CONTRIBUTING.md', 'docs/architecture.md'].flatMap((file) =>
+    [...textOf(file).matchAll(/`((?:src|tests|scripts|docs)\/[\w./[\]-]+)`/g)].map((m) => m[1]!),
+  );
+  expect(named.length).toBeGreaterThan(30);
+  expect(named.filter((file) => !fs.existsSync(path.join(ROOT, file)))).toEqual([]);
 });
