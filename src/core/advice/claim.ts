@@ -29,6 +29,7 @@ function isWarm({ lastRead }: Pick<HeapFacts, 'lastRead'>): boolean {
     : lastRead.coreC - lastRead.airC > WARM_OVER_AIR_K;
 }
 
+/** What stands behind a word that a heap is ready or ended: rules met, how warm it was read, and each doubt. */
 export function claimOf(f: Pick<HeapFacts, 'rules' | 'lastRead'>, now: Instant): Claim {
   const unread = f.lastRead === null || now - f.lastRead.at > READ_LASTS_MS;
   return {

@@ -269,6 +269,7 @@ function listJobsOfHeap(
   return jobs;
 }
 
+/** The turnings ahead of all heaps, each with the days on which it may be done. */
 export const listJobs = (
   heaps: readonly HeapCard[],
   days: readonly WorkDay[],

@@ -95,6 +95,7 @@ function cooledAt(s: Situation): Instant | null {
   return done.length > 0 ? Math.max(...done) : null;
 }
 
+/** Whether and when to turn it. */
 export const turnOf = (s: Situation): TurnAdvice => turnAdvice(s);
 
 /** Null: it is not too hot, or is gone. */
@@ -162,9 +163,11 @@ export function reheatTestOf(s: Situation): ReheatTest {
 /** Whether danger is on it: then nothing else is advised, not even what others would say. */
 export const isDangerous = (s: Situation): boolean => hotOf(s)?.level === 'danger';
 
+/** What is wrong with it, and what may help; none where it is gone or dangerous. */
 export const diagnosesOf = (s: Situation): Diagnosis[] =>
   isLive(s) && !isDangerous(s) ? diagnose({ ...s, course: courseFor(s) }) : [];
 
+/** How much water it wants, by the last squeeze and what was watered since. */
 export function waterOf(s: Situation): WaterAdvice {
   const moisture: WaterSituation['moisture'] =
     s.squeeze === null ? null : { at: s.squeeze.at, by: 'squeeze', squeeze: s.squeeze.squeeze };

@@ -47,6 +47,7 @@ const ASLEEP_CORE_C = 5;
 const ASLEEP_AIR_C = 3;
 const AIR_DAYS_MS = 3 * MS.day;
 
+/** How far a heap is: what somebody said of it, else what its readings show. */
 export function stageOf(f: StageFacts): Stage {
   const stage = (code: StageCode, since: Instant): Stage => ({
     code,

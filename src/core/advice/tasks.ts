@@ -85,6 +85,7 @@ const MIN_TURN_MINUTES = 10;
 /** Further off than this it is not of today or tomorrow. */
 const SIGHT_MS = 2 * MS.day;
 
+/** A person's minutes that turning it takes, by its volume and method; 3 m³ where its size is not known. */
 export const turnMinutes = (f: Pick<HeapFacts, 'volumeM3' | 'template'>): number =>
   Math.max(MIN_TURN_MINUTES, Math.round((f.volumeM3 ?? 3) * f.template.minutesPerM3));
 

@@ -397,6 +397,7 @@ export type HotWords = {
   readonly escalate: string | null;
 };
 
+/** Heading, reason and choices for a heap that is too hot. */
 export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWords {
   const read =
     h.coreC === null
@@ -465,6 +466,7 @@ export type WaterWords = {
   readonly heat: string | null;
   readonly hints: readonly string[];
 };
+/** Heading and reasons of a water advice. Litres of loose water. */
 export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): WaterWords {
   const felt =
     'at' in w
@@ -531,6 +533,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
   }
 }
 
+/** What a diagnosis rests on, in a clause. */
 export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (s.code) {

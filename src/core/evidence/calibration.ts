@@ -56,6 +56,10 @@ function latestBy<T>(list: readonly T[], t: Instant, timeOf: (item: T) => Instan
   return list[low - 1];
 }
 
+/**
+ * Corrects readings by the checks of their thermometers that are known at a moment (contract, section 3). Temperatures
+ * in °C.
+ */
 export function correctorOf(probes: readonly Probe[], asOf: Instant): Corrector {
   const calibrations = new Map(probes.map((p) => [p.id, calibrationsOf(p.checks, asOf)]));
   const checkTimes = new Map(

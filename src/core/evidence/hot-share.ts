@@ -130,6 +130,10 @@ export function hotShareOf(profile: Profile, floorC = HOT_SHARE_FLOOR_C): ShareR
   return a <= b ? [a, b] : [b, a];
 }
 
+/**
+ * Share of the volume at 55 °C or more in the latest complete round, 0 to 1, as two bounds (contract, section 12).
+ * Null: not known.
+ */
 export const hotShare = (prepared: Prepared): ShareRange | null => {
   const profile = profileOf(prepared);
   return profile && hotShareOf(profile);

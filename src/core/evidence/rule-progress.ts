@@ -47,11 +47,13 @@ export type ReportedRequirement = {
 /** Reckons a requirement on a segment whose rounds may still grow. Ask for later and later moments only. */
 export type RuleEvaluator = { progress(at: Instant): RuleProgress };
 
+/** The status that a scan shows while nothing is proven (contract, section 10). */
 export function statusOf(scan: RunScan): Status {
   if (scan.untouched) return 'waiting';
   return scan.latest === 'running' || scan.latest === 'recovering' ? scan.latest : 'broken';
 }
 
+/** From the first to the latest hot round of a run, or to another moment; null: no run. */
 export const spanOf = (run: Run | null, to = run?.to): RuleProgress['run'] =>
   run && to !== undefined ? { from: run.from, to } : null;
 

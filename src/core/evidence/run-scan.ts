@@ -62,6 +62,7 @@ export type RunScanner = {
   at(end: Instant): RunScan;
 };
 
+/** Credit of a run so far, ms. */
 export const creditOf = (run: Run): number => run.steps.at(-1)!.creditMs;
 const isAlive = (scan: RunScan): boolean =>
   scan.latest === 'running' || scan.latest === 'recovering';
@@ -74,6 +75,7 @@ export const greatestRun = (scan: RunScan): Run | null =>
     null,
   );
 
+/** Turnings that moved the whole heap. */
 export const fullTurns = (turns: readonly Turn[]): Turn[] => turns.filter((t) => t.full);
 
 /** A full turn inside an open window opens none, so that a chain of turns cannot keep a cold heap alive. */

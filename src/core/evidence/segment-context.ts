@@ -35,6 +35,7 @@ export type SegmentContext = {
   push(round: Round): void;
 };
 
+/** What the rules on a segment share. @param timeZone IANA name, for counting days */
 export function createSegmentContext(
   segment: Segment,
   policy: Policy,

@@ -21,7 +21,9 @@ export type FactsOf<K extends RequirementFacts['kind']> = VerdictFacts & {
 
 /** A sentence in pieces; strong ones are quantities and dates. */
 export type Piece = { readonly text: string; readonly strong?: true };
+/** A quantity or a date. */
 export const strong = (text: string): Piece => ({ text, strong: true });
+/** The words between them. */
 export const plain = (text: string): Piece => ({ text });
 
 export const STATUS_WORD = {

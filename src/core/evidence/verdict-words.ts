@@ -23,6 +23,7 @@ const lastBreak = (notes: readonly Note[]): Note | undefined =>
 
 /** How a standing is told apart: nothing starts again where nothing was lost, and hours that add up wait for more heat. */
 export type DisplayStatus = VerdictFacts['status'] | 'adds-up';
+/** The status as it is shown. */
 export function displayStatusOf(
   v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>,
 ): DisplayStatus {

@@ -247,6 +247,7 @@ export type AssessedRule = { readonly rule: Rule; readonly assessment: RuleAsses
 export const judge = (prepared: Prepared, rule: Rule): Verdict =>
   assessRule(prepared, rule).verdict;
 
+/** The verdict of one rule with what stands behind it (contract, section 10). */
 export function assessRule(prepared: Prepared, rule: Rule): RuleAssessment {
   const { evidence, asOf } = prepared;
   const { policy, builtAt } = evidence;

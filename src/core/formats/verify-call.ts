@@ -46,6 +46,7 @@ export function preparedOf(file: BatchFile, asOf?: Instant): Prepared {
   return prepare(evidence, asOf ?? latestTime(evidence));
 }
 
+/** Each rule with what the evidence says of it, in the order asked for. */
 export const rulingsOf = (prepared: Prepared, rules: readonly Rule[]): AssessedRule[] =>
   rules.map((rule) => ({ rule, assessment: assessRule(prepared, rule) }));
 

@@ -11,6 +11,7 @@ export const MIN_HOT_M3 = 1;
  * level. `bay`: three walls, open in front, where it slopes down. `tub`: lying, round below and straight above.
  */
 export { SHAPES, type HeapShape } from '../words/shape';
+/** Whether a text of a form or a file names a shape. */
 export const isShape = (s: string | null | undefined): s is HeapShape =>
   SHAPES.includes(s as HeapShape);
 

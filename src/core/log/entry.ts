@@ -25,7 +25,7 @@ type KindsWith<F extends keyof EntryKindDescription, V> = {
 }[EntryKind];
 
 export const ENTRY_KINDS = Object.keys(ENTRY_KIND_REGISTRY) as [EntryKind, ...EntryKind[]];
-// The union of all descriptions cannot be called with data of its own kind; each can.
+/** What is known of a kind: the one that its data fit. */
 export const getKindDescription = (kind: EntryKind): EntryKindDescription =>
   ENTRY_KIND_REGISTRY[kind];
 const kindsThat = (test: (d: EntryKindDescription) => boolean): readonly EntryKind[] =>
@@ -35,6 +35,7 @@ const kindsThat = (test: (d: EntryKindDescription) => boolean): readonly EntryKi
 export type BatchKind = KindsWith<'scope', 'batch'>;
 /** Kinds whose time, amount and kind can be put right; the others are struck and logged anew. */
 export type InPlaceKind = KindsWith<'correction', 'in-place'>;
+/** Whether an entry of a kind can be put right in its parts. */
 export const isCorrectedInPlace = (kind: EntryKind): kind is InPlaceKind =>
   getKindDescription(kind).correction === 'in-place';
 /** Kinds that can be struck out. */
@@ -48,6 +49,7 @@ export const STORE_KINDS = kindsThat((d) => d.scope === 'store');
 export const STORE_LOG = kindsThat((d) => d.scope === 'store' || d.drawsOnStore === true);
 /** Kinds that a batch file carries as events. */
 export type FileEventKind = Exclude<EntryKind, KindsWith<'fileEvent', null>>;
+/** Whether a batch file carries a kind as an event. */
 export const isFileEvent = (kind: EntryKind): kind is FileEventKind =>
   getKindDescription(kind).fileEvent !== null;
 
@@ -77,6 +79,7 @@ export const DeviceSchema = z.looseObject({
 });
 /** Clocks that differ by less are the same clock. */
 export const CLOCK_TOLERANCE_MS = 2 * MS.minute;
+/** What the phone that wrote an entry says of itself; null: nothing. */
 export const deviceOf = (data: object): z.output<typeof DeviceSchema> | null =>
   DeviceSchema.safeParse((data as { device?: unknown }).device).data ?? null;
 

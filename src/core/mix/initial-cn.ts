@@ -19,6 +19,7 @@ export type CnFinding =
   | { readonly code: 'met' | 'not-met' | 'unsure'; readonly est: Est }
   | { readonly code: 'unknown'; readonly missing: readonly string[] };
 
+/** Whether the first mix lay within a rule’s C:N, and how surely. @param cn null: nothing is known of it */
 export function judgeInitialCn(
   asked: { readonly low: number; readonly high: number },
   cn: Figure | null,

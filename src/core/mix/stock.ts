@@ -140,6 +140,7 @@ export type SupplierLine = {
   readonly cost: number | null;
   readonly heaps: readonly string[];
 };
+/** Who brought what from a moment on, up to another: loads, litres, cost, heaps that it went into. */
 export function suppliersOf(store: StoreState, from: Instant, to: Instant): SupplierLine[] {
   const by = new Map<string, StockLoad[]>();
   for (const l of store.loads)

@@ -74,6 +74,7 @@ export function windowPositionOf(w: Window, value: number): Exclude<WindowPositi
   return value > w.preferred[1] ? 'high' : 'preferred';
 }
 
+/** The estimate of a figure; null: it cannot be told. */
 export const estOf = (f: Figure): Est | null => (f.ok ? f.est : null);
 
 /** How far a value lies outside of the preferred window, in widths of the reasonable margin on that side: 1 is its edge. */

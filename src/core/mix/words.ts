@@ -72,6 +72,7 @@ export const ANSWER_WORDS: Readonly<
   ask: { says: 'Ask first', mark: 'held until it is asked' },
   refuse: { says: 'Refuse', mark: 'refused' },
 };
+/** Where a figure of a material comes from. */
 export const fromText = ({ by, words }: FigureFrom): string =>
   by === 'table'
     ? words

@@ -5,6 +5,7 @@ export const MS = { second: 1_000, minute: 60_000, hour: 3_600_000, day: 86_400_
 
 /** Hours or minutes of a policy as whole milliseconds, so that a limit is compared without float noise. */
 export const hoursToMs = (hours: number): number => Math.round(hours * MS.hour);
+/** Minutes as whole milliseconds. */
 export const minutesToMs = (minutes: number): number => Math.round(minutes * MS.minute);
 
 /** The form of a time in a batch file. */

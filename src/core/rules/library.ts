@@ -20,6 +20,7 @@ export const RULE_LIBRARY: readonly Rule[] = [
   ...PRACTICE_RULES,
 ];
 
+/** Rules of the library that are written for a method. */
 export const rulesForMethod = (method: Method): Rule[] =>
   RULE_LIBRARY.filter((rule) => rule.methods.includes(method));
 
@@ -38,5 +39,6 @@ export function titlesOf(rules: readonly Rule[]): ReadonlyMap<string, string> {
   );
 }
 
+/** A rule of the library by its id. */
 export const findRule = (id: string, own: readonly Rule[] = []): Rule | undefined =>
   [...RULE_LIBRARY, ...own].find((rule) => rule.id === id);

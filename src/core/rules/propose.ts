@@ -44,6 +44,7 @@ export type Keeping = {
   /** It makes no claim of any kill. */ readonly noClaim: boolean;
 };
 
+/** How a heap is kept, as far as rules ask about it. */
 export const keepingOf = (
   method: Method,
   template: {
@@ -113,6 +114,7 @@ export type MissingGermRule = {
   readonly cover: readonly { readonly id: string; readonly title: string }[];
 };
 
+/** A rule on germs that raw inputs ask for and that was not chosen; null: one was, or none is asked for. */
 export function missingGermRule(
   { keeping, inputs, timeZone, own = [] }: Omit<Asked, 'siteRules'>,
   chosen: readonly string[],

@@ -25,6 +25,7 @@ export type HeapPicture = {
 
 const DEFAULT_VOLUME_M3 = 3;
 
+/** A heap as the skyline and its card draw it. Volumes in m³ or yd³ by the choice of the device. */
 export function heapPicture(
   d: BatchSnapshot,
   now: number,

@@ -29,6 +29,10 @@ export type RoundSnapshot = HeapSize & {
   } | null;
 };
 
+/**
+ * What a round needs of a heap: its places and what they read last. @param minPoints places that a round needs to be
+ * complete
+ */
 export function createRoundSnapshot(state: BatchState, minPoints: number): RoundSnapshot {
   const last = new Map<string, LastRead>();
   for (const r of state.readings) {

@@ -19,5 +19,6 @@ export const SMELL_WORDS = {
 } as const;
 export type Smell = keyof typeof SMELL_WORDS;
 
+/** The keys of a table of words, in its order. */
 export const keysOf = <T extends object>(words: T): (keyof T & string)[] =>
   Object.keys(words) as (keyof T & string)[];

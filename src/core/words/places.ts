@@ -98,6 +98,7 @@ export type PlaceId = keyof typeof PLACES;
 /** A table of places, each with its id. */
 type Table = Readonly<Record<string, Place>>;
 export type NamedPlace = Place & { readonly id: string };
+/** Every place with its id, in the order of the table. */
 export const listPlaces = (table: Table = PLACES): NamedPlace[] =>
   Object.entries(table).map(([id, place]) => ({ id, ...place }));
 

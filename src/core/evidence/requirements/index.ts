@@ -5,6 +5,7 @@ import { REQUIREMENT_REGISTRY } from './registry';
 
 export const LEAF_KINDS = Object.keys(REQUIREMENT_REGISTRY) as Leaf['kind'][];
 // Each description takes requirements of its own kind, which is where it was looked up by.
+/** What is known of a kind of requirement. */
 export const getRequirementDescription = (kind: Leaf['kind']): RequirementDescription =>
   REQUIREMENT_REGISTRY[kind];
 const describeLeaf = (leaf: Leaf): RequirementDescription => getRequirementDescription(leaf.kind);
