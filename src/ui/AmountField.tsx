@@ -1,7 +1,7 @@
 'use client';
 import { Minus, Plus } from 'lucide-react';
 import { useId } from 'react';
-import { typed } from './number';
+import { typed } from '@/core/quantity/typed-number';
 
 export type MeasureOption = {
   readonly id: string;

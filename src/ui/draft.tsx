@@ -153,6 +153,27 @@ export function useTyped<T>(field: string, initial: T): [T, Dispatch<SetStateAct
   return [value, setValue];
 }
 
+/** The same for a form of many fields, held as one value: each is kept by its own name while it differs from how it opened. */
+export function useTypedFields<T extends object>(
+  initial: T,
+): [fields: T, set: (change: Partial<T>) => void] {
+  const scope = useContext(DraftContext);
+  const [first] = useState(initial);
+  const [fields, setFields] = useState<T>(() => {
+    const held = Object.entries(scope?.held?.fields ?? {}).filter(([name]) => name in initial);
+    return { ...initial, ...Object.fromEntries(held) };
+  });
+  const set = useCallback(
+    (change: Partial<T>) => {
+      setFields((before) => ({ ...before, ...change }));
+      for (const [name, value] of Object.entries(change))
+        scope?.put(name, value, JSON.stringify(value) !== JSON.stringify(first[name as keyof T]));
+    },
+    [scope, first],
+  );
+  return [fields, set];
+}
+
 /** Forgets the draft of the form: it was saved. */
 export function useDraftSaved(): () => void {
   const scope = useContext(DraftContext);

@@ -13,7 +13,7 @@ import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 import type { BenchView } from '../view';
 import type { BenchHandle, Draft } from './useBench';

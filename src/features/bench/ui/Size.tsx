@@ -14,7 +14,7 @@ import { volumeText } from '@/core/quantity/format';
 import { litresText } from '@/core/words/amount';
 import { SHAPE_WORDS, SHAPES, type HeapShape } from '@/core/words/shape';
 import { Field } from '@/ui/Field';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import type { BenchView } from '../view';
 
 const m = (x: number): string => `${x.toFixed(1)} m`;

@@ -19,7 +19,7 @@ import { DraftScope, useDraftSaved, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { SaveButton } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { kgOfUnit, type BenchView } from '../view';
 import type { BenchHandle, Line } from './useBench';
 import type { useSolver } from './useSolver';

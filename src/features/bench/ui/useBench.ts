@@ -8,7 +8,7 @@ import type { Ingredient } from '@/core/mix/ingredient';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import type { HeapShape } from '@/core/words/shape';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import {
   ingredientOfRow,
   partOfRow,

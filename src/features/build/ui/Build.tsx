@@ -10,7 +10,7 @@ import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 import type { BuildView, LayerView } from '../view';
 import { PutIn, usePutIn } from './PutIn';

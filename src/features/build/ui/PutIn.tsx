@@ -3,7 +3,7 @@ import type { OwnMeasure } from '@/core/log/store-shapes';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { AmountField } from '@/ui/AmountField';
 import { useTyped } from '@/ui/draft';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import type { PutRow, Source } from '../view';
 
 /** Rows of what was put in, as they are typed, and the parts they make. */

@@ -4,7 +4,7 @@ import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { Sheet } from '@/ui/Sheet';
 import { useSubmit } from '@/ui/useSubmit';
 import type { TodayTask } from '../view';

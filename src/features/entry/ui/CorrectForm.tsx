@@ -3,7 +3,7 @@ import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import type { CorrectableParts } from '../view';
 import { KeepBar } from './parts';
 import { useEntry, useEntryPreview, type HeapRef } from './useEntry';

@@ -25,7 +25,7 @@ import { Effects } from '@/ui/Effects';
 import { upperFirst, volumeText } from '@/core/quantity/format';
 import { Field } from '@/ui/Field';
 import { DangerFirst, KeepBar, WhenAndWho } from './parts';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import type { PlacedHeap } from '../placed';
 import { StandingFields, useStanding } from './Standing';
 import { useEntry, useEntryPreview, type HeapRef } from './useEntry';

@@ -9,7 +9,7 @@ import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { DangerFirst, KeepBar, WhenAndWho } from './parts';
 import { StandingFields, useStanding } from './Standing';
 import { submitEntry, useEntry, useEntryPreview, type HeapRef } from './useEntry';

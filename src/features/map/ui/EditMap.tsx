@@ -15,7 +15,7 @@ import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 
 type Typed = {

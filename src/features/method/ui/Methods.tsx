@@ -10,7 +10,7 @@ import { Choices } from '@/ui/Choices';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 
 const KEPT = { turned: 'Turned', static: 'Static', vessel: 'Closed vessel' } as const;

@@ -15,7 +15,7 @@ import { Choices } from '@/ui/Choices';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { PhotoKey } from '@/ui/PhotoKey';
 import { Sheet } from '@/ui/Sheet';
 import { useSubmit, type SubmitResult } from '@/ui/useSubmit';

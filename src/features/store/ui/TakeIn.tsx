@@ -13,7 +13,7 @@ import { readyPhoto } from '@/outbox/photo';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
 import { Field, Problems } from '@/ui/Field';
-import { typed } from '@/ui/number';
+import { typed } from '@/core/quantity/typed-number';
 import { SaveButton } from '@/ui/SaveButton';
 import { PhotoKey } from '@/ui/PhotoKey';
 import { useSubmit } from '@/ui/useSubmit';
