@@ -1,0 +1,152 @@
+import type { Amount, LoadState, OwnMeasure } from '@/core/log/store-shapes';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
+import { RIPENING, type Ripening } from '@/core/mix/words';
+import { MS } from '@/core/quantity/instant';
+import { typed } from '@/core/quantity/typed-number';
+import type { MaterialOption } from './view';
+
+/** A load as it is typed at the gate, and what follows from it. Pure: the form only shows it. */
+
+export type LoadAnswer = 'accept' | 'ask' | 'refuse';
+export type TakeInDraft = {
+  readonly find: string;
+  readonly materialId: string;
+  readonly what: string;
+  readonly amount: { readonly n: string; readonly unit: string; readonly about: boolean };
+  readonly state: LoadState | '';
+  readonly supplier: string;
+  readonly sprayed: 'no' | 'yes' | 'unknown' | '';
+  readonly seeds: 'yes' | 'no' | '';
+  readonly certificate: string;
+  readonly cost: string;
+  readonly where: string;
+  readonly waste: boolean;
+  /** '': as the site's list answers. */
+  readonly answer: LoadAnswer | '';
+  readonly asked: string;
+  readonly done: string;
+  readonly ripening: Ripening | '';
+  readonly days: string;
+  readonly words: string;
+  /** Local time it came; null: now. */
+  readonly at: string | null;
+};
+
+export const newTakeInDraft = (measures: readonly Pick<OwnMeasure, 'id'>[]): TakeInDraft => ({
+  find: '',
+  materialId: '',
+  what: '',
+  amount: {
+    n: '',
+    unit: measures.find((m) => m.id === 'barrow')?.id ?? measures[0]?.id ?? 'L',
+    about: false,
+  },
+  state: 'fresh',
+  supplier: '',
+  sprayed: '',
+  seeds: '',
+  certificate: '',
+  cost: '',
+  where: '',
+  waste: true,
+  answer: '',
+  asked: '',
+  done: '',
+  ripening: '',
+  days: '',
+  words: '',
+  at: null,
+});
+
+/** The site's answers to a material for its kinds of heaps, as one: refused only where all refuse it. */
+export function strictestAnswer(answers: MaterialOption['answers']): LoadAnswer {
+  const refusals = answers.filter((a) => a.answer === 'refuse').length;
+  if (refusals > 0) return refusals === answers.length ? 'refuse' : 'ask';
+  return answers.some((a) => a.answer === 'ask') ? 'ask' : 'accept';
+}
+
+/** What follows from a draft. */
+export type TakeInReading = {
+  readonly material: MaterialOption | null;
+  readonly given: LoadAnswer | '';
+  readonly amount: Amount | null;
+  readonly amountProblem: string | undefined;
+  /** Why it cannot be logged yet; null: it can. */
+  readonly missing: string | null;
+};
+
+/** Reads a draft. @param by who takes it in, as typed */
+export function readTakeIn(
+  d: TakeInDraft,
+  materials: readonly MaterialOption[],
+  measures: readonly OwnMeasure[],
+  by: string,
+): TakeInReading {
+  const material = materials.find((m) => m.id === d.materialId) ?? null;
+  const n = typed(d.amount.n);
+  const given: LoadAnswer | '' = d.answer || (material ? strictestAnswer(material.answers) : '');
+  const reading = {
+    material,
+    given,
+    amount: amountTyped(n, d.amount.unit, d.amount.about, measures),
+    amountProblem: amountProblem(n, d.amount.unit, measures),
+  };
+  return { ...reading, missing: missingOf(d, reading, by) };
+}
+
+function missingOf(
+  d: TakeInDraft,
+  { material, given, amount, amountProblem: wrong }: Omit<TakeInReading, 'missing'>,
+  by: string,
+): string | null {
+  if (!material) return 'Choose what it is.';
+  if (amount === null) return 'Say how much, or that it is not known.';
+  if (wrong !== undefined) return wrong;
+  if (typed(d.cost, -1_000_000) === null || typed(d.days) === null)
+    return 'Type cost and days as numbers, or leave them empty.';
+  if (given === 'refuse' && d.done.trim() === '') return 'Say what was done with the refused load.';
+  if (material.asksSpray && d.sprayed === '')
+    return 'Say whether it was sprayed, or that it is not known.';
+  return by.trim() ? null : 'Say who took it in.';
+}
+
+type TextField = 'what' | 'supplier' | 'certificate' | 'where' | 'asked' | 'words';
+/** Texts that say something, under their names; what was left empty is left out. */
+const said = (d: TakeInDraft, ...names: readonly TextField[]): Partial<Record<TextField, string>> =>
+  Object.fromEntries(
+    names.filter((name) => d[name].trim() !== '').map((name) => [name, d[name].trim()]),
+  );
+
+/** When it is ready, of what ripens first: from when it came, not from when somebody wrote it down. @param arrivedMs when it came */
+function ripeningData(d: TakeInDraft, arrivedMs: number): object {
+  if (!d.ripening) return {};
+  const days = typed(d.days) ?? RIPENING[d.ripening].days;
+  return { becomes: d.ripening, readyFrom: Math.round(arrivedMs + days * MS.day) };
+}
+
+/** The data of the load's entry. @param clock now, ms, and the same by the site's clock */
+export function loadData(
+  d: TakeInDraft,
+  { material, given, amount }: TakeInReading,
+  clock: { readonly nowMs: number; readonly nowLocal: string },
+): Record<string, unknown> {
+  const agoMs = d.at === null ? 0 : Date.parse(`${clock.nowLocal}Z`) - Date.parse(`${d.at}Z`);
+  const cost = typed(d.cost, -1_000_000);
+  return {
+    material: material?.id,
+    ...said(d, 'what', 'supplier'),
+    amount,
+    state: d.state || 'fresh',
+    sprayed: d.sprayed || 'unknown',
+    ...(d.seeds ? { seeds: d.seeds === 'yes' } : {}),
+    ...said(d, 'certificate'),
+    ...(typeof cost === 'number' ? { cost } : {}),
+    ...said(d, 'where'),
+    answer: given,
+    ...said(d, 'asked'),
+    ...(given === 'refuse' ? { done: d.done.trim() } : {}),
+    waste: d.waste,
+    ...ripeningData(d, clock.nowMs - agoMs),
+    ...said(d, 'words'),
+  };
+}

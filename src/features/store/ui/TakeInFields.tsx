@@ -1,0 +1,342 @@
+'use client';
+import { LOAD_STATES, type LoadState } from '@/core/log/store-shapes';
+import { findMaterials } from '@/core/mix/find';
+import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/words';
+import { keysOf } from '@/core/words/feel';
+import { readyPhoto } from '@/outbox/photo';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { PhotoKey } from '@/ui/PhotoKey';
+import type { TakeInDraft, TakeInReading } from '../take-in-draft';
+import type { MaterialOption } from '../view';
+
+/** The parts of the form that takes a load in, in its order. */
+type Section = {
+  readonly draft: TakeInDraft;
+  readonly reading: TakeInReading;
+  readonly set: (change: Partial<TakeInDraft>) => void;
+};
+
+const SHOWN = 12;
+
+function MaterialSearch({
+  draft,
+  set,
+  materials,
+}: Omit<Section, 'reading'> & { materials: readonly MaterialOption[] }) {
+  const wanted = draft.find.trim();
+  const shown = wanted === '' ? [] : findMaterials(materials, wanted, (m) => m).slice(0, SHOWN);
+  return (
+    <>
+      <Field
+        label="What is it?"
+        value={draft.find}
+        onChange={(e) => set({ find: e.target.value })}
+        placeholder="straw, horse manure, peelings…"
+        autoComplete="off"
+        hint={`${materials.length} materials; type what you call it`}
+      />
+      {wanted !== '' && (
+        <ul className="border-t-[1.6px] border-ink">
+          {shown.map((m) => (
+            <li key={m.id}>
+              <button
+                type="button"
+                className="w-full text-left border-b border-rule min-h-[48px] pointer-coarse:min-h-[60px] flex justify-between items-center gap-3 cursor-pointer"
+                onClick={() => set({ materialId: m.id, find: '', answer: '' })}
+              >
+                <b className="font-[650]">{m.name}</b>
+                <span className="q text-[13.5px]">{m.role}</span>
+              </button>
+            </li>
+          ))}
+          {shown.length === 0 && (
+            <li className="py-2">No material is called so. Add it under Materials first.</li>
+          )}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** What it is, and what the site answers to it. */
+export function MaterialFields({
+  draft,
+  reading: { material },
+  set,
+  materials,
+}: Section & { materials: readonly MaterialOption[] }) {
+  if (!material)
+    return (
+      <section className="flex flex-col gap-2">
+        <MaterialSearch draft={draft} set={set} materials={materials} />
+      </section>
+    );
+  return (
+    <section className="flex flex-col gap-2">
+      <p className="flex flex-wrap gap-3 items-center text-[18px]">
+        <b>{material.name}</b>
+        <button type="button" className="btn" onClick={() => set({ materialId: '' })}>
+          Another one
+        </button>
+      </p>
+      {material.answers.map((a) => (
+        <p
+          key={a.kept}
+          className={a.answer === 'accept' ? 'font-semibold' : 'marked font-semibold'}
+          data-testid="answer"
+        >
+          {ANSWER_WORDS[a.answer].says}
+          {a.kept === 'all' ? '' : ` for ${a.kept}`}
+          {a.reason ? `: ${a.reason}` : ''}.
+        </p>
+      ))}
+      {material.caution && <p className="caution">{material.caution}</p>}
+      <Field
+        label="What you call it"
+        value={draft.what}
+        maxLength={80}
+        onChange={(e) => set({ what: e.target.value })}
+        hint="Leave empty to call it by its material"
+        placeholder="grass from the cricket field"
+      />
+    </section>
+  );
+}
+
+const Suggestions = ({ id, list }: { id: string; list: readonly string[] }) => (
+  <datalist id={id}>
+    {list.map((s) => (
+      <option key={s} value={s} />
+    ))}
+  </datalist>
+);
+
+/** From whom, where to, and in what state. */
+export function OriginFields({
+  draft,
+  set,
+  suppliers,
+  places,
+}: Section & { suppliers: readonly string[]; places: readonly string[] }) {
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+        <Field
+          label="From whom"
+          value={draft.supplier}
+          maxLength={80}
+          list="suppliers"
+          onChange={(e) => set({ supplier: e.target.value })}
+        />
+        <Field
+          label="Where it lies"
+          value={draft.where}
+          maxLength={60}
+          list="places"
+          onChange={(e) => set({ where: e.target.value })}
+        />
+      </div>
+      <Suggestions id="suppliers" list={suppliers} />
+      <Suggestions id="places" list={places} />
+      <label className="label max-w-[340px]">
+        Its state
+        <select
+          className="field mt-1"
+          value={draft.state}
+          onChange={(e) => set({ state: e.target.value as LoadState })}
+        >
+          {LOAD_STATES.map((s) => (
+            <option key={s} value={s}>
+              {STATE_WORDS[s]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Choices
+        label="Sprayed with weedkiller?"
+        value={draft.sprayed}
+        onChange={(sprayed) => set({ sprayed })}
+        columns={3}
+        options={[
+          { value: 'no', label: 'No', hint: 'they say so' },
+          { value: 'yes', label: 'Yes' },
+          { value: 'unknown', label: 'Not known' },
+        ]}
+      />
+    </>
+  );
+}
+
+/** Whether it is taken, held or refused. */
+export function AnswerFields({ draft, reading: { given }, set }: Section) {
+  return (
+    <>
+      <Choices
+        label="What do you do with it?"
+        value={given}
+        onChange={(answer) => set({ answer })}
+        columns={3}
+        options={[
+          { value: 'accept', label: 'Take it in' },
+          { value: 'ask', label: 'Hold it', hint: 'until it is asked' },
+          { value: 'refuse', label: 'Refuse it' },
+        ]}
+      />
+      {(given === 'ask' || given === 'refuse') && (
+        <Field
+          label={given === 'ask' ? 'What is to be asked, and whom' : 'Why'}
+          value={draft.asked}
+          maxLength={300}
+          onChange={(e) => set({ asked: e.target.value })}
+        />
+      )}
+      {given === 'refuse' && (
+        <Field
+          label="What was done with it"
+          value={draft.done}
+          maxLength={300}
+          onChange={(e) => set({ done: e.target.value })}
+          placeholder="sent back on the same trailer"
+        />
+      )}
+    </>
+  );
+}
+
+function RipeningFields({ draft, set }: Omit<Section, 'reading'>) {
+  return (
+    <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+      <label className="label">
+        Does it ripen first?
+        <select
+          className="field mt-1"
+          value={draft.ripening}
+          onChange={(e) => set({ ripening: e.target.value as Ripening | '' })}
+        >
+          <option value="">No, it can be used</option>
+          {keysOf(RIPENING).map((r) => (
+            <option key={r} value={r}>
+              {RIPENING[r].doing}
+            </option>
+          ))}
+        </select>
+      </label>
+      {draft.ripening && (
+        <Field
+          label="Ready in"
+          unit="days"
+          inputMode="decimal"
+          value={draft.days}
+          placeholder={String(RIPENING[draft.ripening].days)}
+          onChange={(e) => set({ days: e.target.value })}
+          hint={`${RIPENING[draft.ripening].days} is usual; it then stands in today’s list`}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What came with it, what it cost, and whether it was waste. */
+function PaperFields({ draft, set }: Omit<Section, 'reading'>) {
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+        <Field
+          label="Certificate or delivery note"
+          value={draft.certificate}
+          maxLength={120}
+          onChange={(e) => set({ certificate: e.target.value })}
+        />
+        <Field
+          label="Cost"
+          unit="minus: you were paid"
+          inputMode="text"
+          value={draft.cost}
+          onChange={(e) => set({ cost: e.target.value })}
+        />
+      </div>
+      <label className="flex gap-3 items-center min-h-[48px]">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={draft.waste}
+          onChange={(e) => set({ waste: e.target.checked })}
+        />
+        It would else have gone to waste
+      </label>
+    </>
+  );
+}
+
+type Photos = {
+  readonly photos: readonly Blob[];
+  readonly onPhotos: (change: (before: readonly Blob[]) => readonly Blob[]) => void;
+};
+
+function PhotoFields({ photos, onPhotos }: Photos) {
+  const add = async (file: File): Promise<string> => {
+    const { blob } = await readyPhoto(file);
+    onPhotos((before) => [...before, blob]);
+    return `Taken (${Math.round(blob.size / 1000)} kB).`;
+  };
+  const one = photos.length === 1;
+  return (
+    <>
+      <PhotoKey of="the load" take={add} className="max-w-[340px]" />
+      {photos.length > 0 && (
+        <p className="flex flex-wrap gap-3 items-center -mt-2">
+          <span>{one ? 'One photo goes' : `${photos.length} photos go`} with the load.</span>
+          <button type="button" className="btn" onClick={() => onPhotos(() => [])}>
+            Leave {one ? 'it' : 'them'} out
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+/** What is asked only where somebody wants to say it. */
+export function MoreFields({
+  draft,
+  set,
+  nowLocal,
+  photos,
+  onPhotos,
+}: Section & Photos & { nowLocal: string }) {
+  return (
+    <details>
+      <summary className="link min-h-[48px] flex items-center cursor-pointer">
+        Seeds, certificate, cost, ripening, photos, note
+      </summary>
+      <div className="flex flex-col gap-4 mt-2">
+        <Choices
+          optional
+          label="Live seeds or roots in it?"
+          value={draft.seeds}
+          onChange={(seeds) => set({ seeds })}
+          options={[
+            { value: 'yes', label: 'Yes' },
+            { value: 'no', label: 'No, I looked' },
+          ]}
+        />
+        <PaperFields draft={draft} set={set} />
+        <RipeningFields draft={draft} set={set} />
+        <PhotoFields photos={photos} onPhotos={onPhotos} />
+        <Field
+          label="Note"
+          value={draft.words}
+          maxLength={300}
+          onChange={(e) => set({ words: e.target.value })}
+        />
+        <Field
+          label="When, if not now"
+          type="datetime-local"
+          max={nowLocal}
+          value={draft.at ?? ''}
+          onChange={(e) => set({ at: e.target.value || null })}
+        />
+      </div>
+    </details>
+  );
+}
