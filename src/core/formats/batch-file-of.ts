@@ -1,7 +1,7 @@
-import { isoOf } from '../quantity/instant';
+import { isoOf, type Instant } from '../quantity/instant';
 import type { BatchState, LoggedEvent, SiteState, Terms } from '../log/fold';
 import { getKindDescription, kindOfFileEvent } from '../log/entry';
-import type { FileEvent } from '../log/shapes';
+import type { FileEvent, FileReading } from '../log/shapes';
 import { LIBRARY_EDITION } from '../rules/library';
 import type { BatchFile } from './batch-file';
 
@@ -46,9 +46,38 @@ function moistureOf(e: LoggedEvent): FileEvent[] {
   ];
 }
 
+/** Readings of a batch under the names that its thermometers have beside those of a file that was brought in. */
+export function readingsOfState(state: BatchState): {
+  readonly readings: readonly FileReading[];
+  /** Thermometers of this site that it was read with: the name here, and the name beside the brought-in ones. */
+  readonly siteProbes: readonly { readonly id: string; readonly name: string }[];
+} {
+  const own = new Set((state.opened.brought?.probes ?? []).map((p) => p.id));
+  // A thermometer of this site whose id the brought-in file uses for another one is told apart.
+  const siteProbe = (id: string): string => (own.has(id) ? `${id} (site)` : id);
+  const used = new Set<string>();
+  const hand = new Set(
+    state.entries.filter((e) => e.kind === 'round' && e.data.source === 'hand').map((e) => e.id),
+  );
+  const readings = state.readings.map(({ entry, ...r }): FileReading => {
+    if (r.probe === undefined || !hand.has(entry)) return r;
+    used.add(r.probe);
+    return { ...r, probe: siteProbe(r.probe) };
+  });
+  return { readings, siteProbes: [...used].map((id) => ({ id, name: siteProbe(id) })) };
+}
+
+/** Events that stand, as a batch file names them, each with its moment. */
+export const eventsOfState = (
+  state: BatchState,
+): readonly { readonly at: Instant; readonly event: FileEvent }[] =>
+  state.events
+    .filter((e) => !state.struck.has(e.id))
+    .flatMap((e) => [eventOf(e), ...moistureOf(e)].map((event) => ({ at: e.at, event })));
+
 /**
- * The batch as an open file: the one way from the log to evidence, so that a verdict on the screen and one
- * reckoned from the exported file cannot differ. Null while the batch is building: no clock has started.
+ * The batch as an open file. Evidence is made from the state directly (`evidence-of-state.ts`); that both say the same is held by
+ * a test. Null while the batch is building: no clock has started.
  * @param terms the rules and policy to carry: those in force, unless an earlier version is asked for
  */
 export function batchFileOf(
@@ -58,29 +87,17 @@ export function batchFileOf(
   terms: Terms = state.terms.at(-1)!,
 ): BatchFile | null {
   if (state.builtAt === null) return null;
-  const { opened } = state;
+  const { opened, builtAt } = state;
   const brought = opened.brought;
-  const own = new Set((brought?.probes ?? []).map((p) => p.id));
-  // A thermometer of this site whose id the brought-in file uses for another one is told apart.
-  const siteProbe = (id: string): string => (own.has(id) ? `${id} (site)` : id);
-  const used = new Set<string>();
-  const hand = new Set(
-    state.entries.filter((e) => e.kind === 'round' && e.data.source === 'hand').map((e) => e.id),
-  );
-  const readings = state.readings.map(({ entry, ...r }) => {
-    if (r.probe === undefined || !hand.has(entry)) return r;
-    used.add(r.probe);
-    return { ...r, probe: siteProbe(r.probe) };
-  });
-  const siteProbes = [...used].map((id) => ({
-    id: siteProbe(id),
+  const { readings, siteProbes: used } = readingsOfState(state);
+  const siteProbes = used.map(({ id, name }) => ({
+    id: name,
     checks: (siteState.probes.get(id) ?? []).map((c) => ({
       at: isoOf(c.at),
       referenceC: c.referenceC,
       readC: c.readC,
     })),
   }));
-  const builtAt = state.builtAt;
   const ambient = brought
     ? brought.ambient
     : siteState.ambient
@@ -110,7 +127,7 @@ export function batchFileOf(
     policy: terms.policy,
     points: state.points as BatchFile['points'],
     probes: [...(brought?.probes ?? []), ...siteProbes],
-    readings,
+    readings: [...readings],
     ...(ambient ? { ambient } : {}),
     ...(terms.ownRules.length > 0 ? { rules: [...terms.ownRules] } : {}),
     ...(brought && terms.version === 1
@@ -124,9 +141,7 @@ export function batchFileOf(
             rules: terms.rules,
           },
         }),
-    events: state.events
-      .filter((e) => !state.struck.has(e.id))
-      .flatMap((e) => [eventOf(e), ...moistureOf(e)]),
+    events: eventsOfState(state).map(({ event }) => event),
   };
 }
 

@@ -3,7 +3,7 @@ import { isTimeZone } from '../quantity/calendar';
 import { parseInstant } from '../quantity/instant';
 import { resolvePolicy, type PolicyInput } from '../evidence/policy';
 import type { Rule } from '../evidence/rule';
-import { METHODS, type Evidence } from '../evidence/types';
+import { METHODS, type Evidence, type Policy } from '../evidence/types';
 import {
   AmbientSchema,
   EVENT_TYPES,
@@ -177,7 +177,7 @@ export function evidenceOf(file: BatchFile): Evidence {
     builtAt: at(file.batch.builtAt),
     shape: file.batch.shape,
     coreDepthM: file.batch.coreDepthM,
-    policy: resolvePolicy(pick(file.policy)),
+    policy: resolveFilePolicy(file.policy),
     points: file.points,
     probes: file.probes.map((p) => ({
       id: p.id,
@@ -199,10 +199,10 @@ export function evidenceOf(file: BatchFile): Evidence {
   };
 }
 
-/** Policy fields without what a file may carry beside them. */
-function pick(policy: z.output<typeof PolicySchema>): PolicyInput {
+/** A policy with its defaults filled in, and without what a file may carry beside its fields. */
+export function resolveFilePolicy(policy: z.output<typeof PolicySchema>): Policy {
   const known = Object.keys(PolicySchema.shape) as (keyof PolicyInput)[];
-  return Object.fromEntries(known.map((key) => [key, policy[key]]));
+  return resolvePolicy(Object.fromEntries(known.map((key) => [key, policy[key]])));
 }
 
 const TermsSchema = z.looseObject({

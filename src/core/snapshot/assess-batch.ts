@@ -6,8 +6,9 @@ import {
   type AssessedRule,
 } from '../evidence/verdict';
 import type { Rule } from '../evidence/rule';
-import { evidenceOf, ownRulesOf } from '../formats/batch-file';
-import { batchFileOf, type SiteHead } from '../formats/batch-file-of';
+import { ownRulesOf } from '../formats/batch-file';
+import type { SiteHead } from '../formats/batch-file-of';
+import { evidenceOfState } from '../formats/evidence-of-state';
 import type { BatchState, SiteState, Terms } from '../log/fold';
 import type { Instant } from '../quantity/instant';
 import { findRule } from '../rules/library';
@@ -37,9 +38,9 @@ export function assessUnderTerms(
   siteState: SiteState,
   now: Instant,
 ): BatchAssessment | null {
-  const file = batchFileOf(state, site, siteState, terms);
-  if (!file) return null;
-  const prepared = prepare(evidenceOf(file), now);
+  const evidence = evidenceOfState(state, site, siteState, terms);
+  if (!evidence) return null;
+  const prepared = prepare(evidence, now);
   return {
     prepared,
     rules: rulesOf(terms).map((rule) => ({ rule, terms, assessment: assessRule(prepared, rule) })),

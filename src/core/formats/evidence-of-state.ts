@@ -1,0 +1,64 @@
+import type { Evidence, Probe } from '../evidence/types';
+import type { BatchState, SiteState, Terms } from '../log/fold';
+import { parseInstant, type Instant } from '../quantity/instant';
+import { resolveFilePolicy } from './batch-file';
+import { eventsOfState, readingsOfState, type SiteHead } from './batch-file-of';
+
+/** A moment that was parsed when it came in, and so can be read. */
+const at = (text: string): Instant => parseInstant(text)!;
+
+/** Thermometers with their checks: those of a file that was brought in, then the site's own that it was read with. */
+const probesOfState = (
+  state: BatchState,
+  siteState: SiteState,
+  used: readonly { readonly id: string; readonly name: string }[],
+): Probe[] => [
+  ...(state.opened.brought?.probes ?? []).map((p) => ({
+    id: p.id,
+    checks: p.checks.map((c) => ({ at: at(c.at), referenceC: c.referenceC, readC: c.readC })),
+  })),
+  ...used.map(({ id, name }) => ({ id: name, checks: siteState.probes.get(id) ?? [] })),
+];
+
+/**
+ * What the log of a batch says, as evidence; the same that its exported file says, without a file between. Null while the batch is
+ * building: no clock has started.
+ * @param terms the policy that it is judged by
+ */
+export function evidenceOfState(
+  state: BatchState,
+  site: SiteHead,
+  siteState: SiteState,
+  terms: Terms,
+): Evidence | null {
+  const { builtAt, opened } = state;
+  if (builtAt === null) return null;
+  const { brought } = opened;
+  const { readings, siteProbes } = readingsOfState(state);
+  return {
+    timeZone: brought?.timeZone ?? site.timeZone,
+    unit: (brought ? brought.unit : site.unit) ?? 'C',
+    method: opened.method,
+    builtAt,
+    shape: opened.shape,
+    coreDepthM: opened.coreDepthM,
+    policy: resolveFilePolicy(terms.policy),
+    points: state.points,
+    probes: probesOfState(state, siteState, siteProbes),
+    readings: readings.map((r) => ({
+      id: r.id,
+      at: at(r.at),
+      point: r.point,
+      probe: r.probe,
+      value: r.value,
+      unit: r.unit,
+      round: r.round,
+      flag: r.flag,
+      recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
+    })),
+    events: eventsOfState(state).map(({ at: moment, event }) => ({ ...event, at: moment })),
+    ambient: brought
+      ? (brought.ambient ?? []).map((a) => ({ at: at(a.at), value: a.value, unit: a.unit }))
+      : siteState.ambient.filter((a) => a.at >= builtAt),
+  };
+}
