@@ -20,18 +20,8 @@ import {
  */
 export const GROUPS = ['danger', 'losing', 'owed', 'schedule', 'chore'] as const;
 export type Group = (typeof GROUPS)[number];
-const TASKS = [
-  'hot',
-  'read',
-  'turn',
-  'water',
-  'mend',
-  'close',
-  'chore',
-  'probe-check',
-  'load',
-] as const;
-export type TaskKind = (typeof TASKS)[number];
+export type TaskKind =
+  'hot' | 'read' | 'turn' | 'water' | 'mend' | 'close' | 'chore' | 'probe-check' | 'load';
 
 export type HeapCard = {
   readonly id: string;

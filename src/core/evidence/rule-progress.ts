@@ -3,8 +3,7 @@ import type { Leaf } from './rule';
 import type { CountedTurn, UncountedTurn } from './turnings';
 import type { Run, RunScan } from './run-scan';
 
-const STATUSES = ['proven', 'waiting', 'running', 'recovering', 'broken'] as const;
-export type Status = (typeof STATUSES)[number];
+export type Status = 'proven' | 'waiting' | 'running' | 'recovering' | 'broken';
 
 /** What a segment has reached against a requirement, at a moment (contract, section 10). */
 export type RuleProgress = {

@@ -48,7 +48,6 @@ export const PlanPointSchema = PointSchema.extend({
   side: z.enum(SIDES).optional(),
   alongM: z.number().min(0).max(5000).optional(),
 });
-type PlanPoint = z.output<typeof PlanPointSchema>;
 
 export const PositionSchema = z.union([
   z.strictObject({ bay: z.string().trim().min(1).max(40) }),

@@ -3,8 +3,7 @@ import { LACKS, type Mix } from './mix';
 import { estOf, windowPositionOf, WINDOWS, isBelow } from './window';
 
 /** The schools of green to brown, side by side for the same mix (trade facts, section 2). None rejects a recipe. */
-const MIX_APPROACHES = ['by-weight', '1:1', '1:2', '1:3', 'cover'] as const;
-export type MixApproach = (typeof MIX_APPROACHES)[number];
+export type MixApproach = 'by-weight' | '1:1' | '1:2' | '1:3' | 'cover';
 
 export type ApproachAdvice =
   | { readonly school: MixApproach; readonly says: 'fits' }

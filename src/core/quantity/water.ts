@@ -1,8 +1,5 @@
 /** Points of water that a thermometer is held against. */
 
-/** Ice and water together, well stirred, °C. */
-const ICE_POINT_C = 0;
-
 /** Air pressure at sea level in the standard atmosphere, Pa. */
 const SEA_LEVEL_PA = 101_325;
 
