@@ -68,9 +68,7 @@ test('rules go by what goes in and how it is kept; a tick by hand stands, and on
   const led = read({ inputs: ['manure'], leads: lead });
   expect(led.chosen[0]).toBe(lead);
   expect([...led.chosen].sort()).toEqual([...manure.chosen].sort());
-  expect(read({ method: 'static', inputs: ['manure'] }).offered).not.toContain(
-    'us-organic-turned',
-  );
+  expect(read({ method: 'static', inputs: ['manure'] }).offered).not.toContain('us-organic-turned');
 });
 
 test('its clock: none while it is building, then as told, from now where nobody knows', () => {

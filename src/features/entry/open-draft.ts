@@ -17,7 +17,7 @@ import type { EarlierHeap } from './proposal';
 /** A new heap as it is typed, and what follows from it. Pure: the form only shows it. */
 
 type Method = 'turned' | 'static' | 'vessel';
-export type OpenShape = 'dome' | 'windrow' | 'cube';
+type OpenShape = 'dome' | 'windrow' | 'cube';
 const SHAPES: readonly OpenShape[] = ['dome', 'windrow', 'cube'];
 
 /** Every field of the form, as it stands in it; '' where nothing was chosen. */
@@ -144,7 +144,7 @@ function stretchOf(d: OpenDraft): { row: string; fromM: number; toM: number } | 
 }
 
 /** What is wrong with each field. */
-export type OpenProblems = {
+type OpenProblems = {
   readonly code: string | undefined;
   readonly volume: string | undefined;
   readonly core: string | undefined;
@@ -192,7 +192,7 @@ function missingOf(d: OpenDraft, problems: OpenProblems): string | null {
 }
 
 /** Which rules are offered, proposed and chosen, the leading one first. */
-export type ChosenRules = {
+type ChosenRules = {
   readonly keeping: Keeping;
   readonly offered: readonly string[];
   /** Why a rule is proposed, by its id. */
