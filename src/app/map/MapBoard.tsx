@@ -1,5 +1,5 @@
 'use client';
-import { MoveForm } from '@/features/entry/ui/acts';
+import { MoveForm } from '@/features/entry/ui/MoveForm';
 import type { HeapRef } from '@/features/entry/ui/useEntry';
 import { MapScreen } from '@/features/map/ui/MapScreen';
 import type { MapView } from '@/features/map/view';

@@ -6,19 +6,22 @@ import { Mark, type MarkName } from '@/charts/marks';
 import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import { useKeys } from '@/ui/useKeys';
-import {
-  BayForm,
-  FixForm,
-  JoinForm,
-  MethodForm,
-  MoveForm,
-  SizeForm,
-  SplitForm,
-  StackForm,
-  StandingInLife,
-  TransferForm,
-} from './acts';
-import { AddForm, CloseForm, NoteForm, ObserveForm, TurnForm, WaterForm } from './forms';
+import { AddForm } from './AddForm';
+import { BayForm } from './BayForm';
+import { CloseForm } from './CloseForm';
+import { FixForm } from './FixForm';
+import { JoinForm } from './JoinForm';
+import { MethodForm } from './MethodForm';
+import { MoveForm } from './MoveForm';
+import { NoteForm } from './NoteForm';
+import { ObserveForm } from './ObserveForm';
+import { SizeForm } from './SizeForm';
+import { SplitForm } from './SplitForm';
+import { StackForm } from './StackForm';
+import { StandingInLife } from './StandingInLife';
+import { TransferForm } from './TransferForm';
+import { TurnForm } from './TurnForm';
+import { WaterForm } from './WaterForm';
 import type { HeapRef } from './useEntry';
 
 type SheetName =

@@ -3,6 +3,9 @@ import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { EntryHandle, HeapRef } from './useEntry';
 
+/** What each form of a heap's log bar is given. */
+export type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
+
 /** When it happened and who did it: this moment and the person on this device, unless said otherwise. */
 export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef }) {
   return (

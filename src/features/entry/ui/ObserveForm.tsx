@@ -1,0 +1,61 @@
+'use client';
+import { useTyped } from '@/ui/draft';
+import { CAUTION } from '@/core/words/caution';
+import { keysOf, SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { KeepBar, WhenAndWho, type FormProps } from './parts';
+import { useEntry } from './useEntry';
+
+export const SQUEEZE = keysOf(SQUEEZE_WORDS).map((value) => ({
+  value,
+  label: SQUEEZE_WORDS[value].word,
+  hint: SQUEEZE_WORDS[value].means,
+}));
+
+export const SMELLS = keysOf(SMELL_WORDS).map((value) => ({ value, label: SMELL_WORDS[value] }));
+
+export function ObserveForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('observation', heap, onDone);
+  const [squeeze, setSqueeze] = useTyped<(typeof SQUEEZE)[number]['value'] | ''>('squeeze', '');
+  const [smell, setSmell] = useTyped<(typeof SMELLS)[number]['value'] | ''>('smell', '');
+  const [words, setWords] = useTyped('words', '');
+  const data = {
+    ...(squeeze ? { squeeze } : {}),
+    ...(smell ? { smell } : {}),
+    ...(words.trim() ? { words: words.trim() } : {}),
+  };
+  return (
+    <>
+      <Choices
+        optional
+        label="Squeeze a handful from inside, hard"
+        value={squeeze}
+        onChange={setSqueeze}
+        options={SQUEEZE}
+      />
+      <Choices
+        optional
+        label="Smell"
+        value={smell}
+        onChange={setSmell}
+        columns={4}
+        options={SMELLS}
+      />
+      {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
+      <Field
+        label="Anything else"
+        value={words}
+        onChange={(e) => setWords(e.target.value)}
+        maxLength={2000}
+      />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar
+        entry={entry}
+        label="Keep what I saw"
+        missing={Object.keys(data).length > 0 ? null : 'Choose one thing, or write it.'}
+        onKeep={() => entry.save(data)}
+      />
+    </>
+  );
+}

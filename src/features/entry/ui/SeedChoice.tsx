@@ -1,0 +1,29 @@
+'use client';
+import { Choices } from '@/ui/Choices';
+
+/** The clock of seeds asks a question of its own; 'I don't know' means that there are some. */
+export type SeedAnswer = 'yes' | 'no' | 'unknown' | '';
+
+export const seedsOf = (answer: SeedAnswer): { seeds?: boolean } =>
+  answer === '' ? {} : { seeds: answer !== 'no' };
+
+export const SeedChoice = ({
+  value,
+  onChange,
+}: {
+  value: SeedAnswer;
+  onChange: (v: SeedAnswer) => void;
+}) => (
+  <Choices
+    optional
+    label="Live seeds in it?"
+    value={value}
+    onChange={onChange}
+    columns={3}
+    options={[
+      { value: 'yes', label: 'Yes' },
+      { value: 'no', label: 'No' },
+      { value: 'unknown', label: 'Don’t know' },
+    ]}
+  />
+);
