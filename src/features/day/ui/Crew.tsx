@@ -13,7 +13,7 @@ import {
   LimitFields,
   MachineFields,
   PeopleFields,
-  SizeFields,
+  LeastSizeFields,
   WaterFields,
 } from './CrewFields';
 
@@ -50,7 +50,7 @@ function CrewForm({ work, by: device }: CrewProps) {
       <PeopleFields {...section} />
       <MachineFields {...section} />
       <WaterFields {...section} />
-      <SizeFields {...section} />
+      <LeastSizeFields {...section} />
       <LimitFields {...section} />
       <ChoreFields {...section} mark={id.slice(-6)} />
       <Field

@@ -213,7 +213,7 @@ export function WaterFields({ draft, set }: Section) {
   );
 }
 
-export function SizeFields({ draft, set }: Section) {
+export function LeastSizeFields({ draft, set }: Section) {
   return (
     <Part title="Size">
       <div className="max-w-[200px]">

@@ -1,24 +1,19 @@
 'use client';
+import { SMELL_OPTIONS, SQUEEZE_OPTIONS } from './feelOptions';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
-import { keysOf, SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhenAndWho, type FormProps } from './parts';
 import { useEntry } from './useEntry';
 
-export const SQUEEZE = keysOf(SQUEEZE_WORDS).map((value) => ({
-  value,
-  label: SQUEEZE_WORDS[value].word,
-  hint: SQUEEZE_WORDS[value].means,
-}));
-
-export const SMELLS = keysOf(SMELL_WORDS).map((value) => ({ value, label: SMELL_WORDS[value] }));
-
 export function ObserveForm({ heap, onDone }: FormProps) {
   const entry = useEntry('observation', heap, onDone);
-  const [squeeze, setSqueeze] = useTyped<(typeof SQUEEZE)[number]['value'] | ''>('squeeze', '');
-  const [smell, setSmell] = useTyped<(typeof SMELLS)[number]['value'] | ''>('smell', '');
+  const [squeeze, setSqueeze] = useTyped<(typeof SQUEEZE_OPTIONS)[number]['value'] | ''>(
+    'squeeze',
+    '',
+  );
+  const [smell, setSmell] = useTyped<(typeof SMELL_OPTIONS)[number]['value'] | ''>('smell', '');
   const [words, setWords] = useTyped('words', '');
   const data = {
     ...(squeeze ? { squeeze } : {}),
@@ -32,7 +27,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
         label="Squeeze a handful from inside, hard"
         value={squeeze}
         onChange={setSqueeze}
-        options={SQUEEZE}
+        options={SQUEEZE_OPTIONS}
       />
       <Choices
         optional
@@ -40,7 +35,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
         value={smell}
         onChange={setSmell}
         columns={4}
-        options={SMELLS}
+        options={SMELL_OPTIONS}
       />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <Field

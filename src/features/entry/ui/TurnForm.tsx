@@ -11,7 +11,7 @@ import { typed } from '@/core/quantity/typed-number';
 import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from './parts';
 import { StandingFields, useStanding } from './Standing';
 import { submitEntry, useEntry, useEntryPreview } from './useEntry';
-import { SQUEEZE, SMELLS } from './ObserveForm';
+import { SMELL_OPTIONS, SQUEEZE_OPTIONS } from './feelOptions';
 
 /** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. What was felt, added or watered while at it is logged with it. */
 export function TurnForm({ heap, onDone }: FormProps) {
@@ -118,7 +118,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         value={squeeze}
         onChange={setSqueeze}
         columns={4}
-        options={SQUEEZE.map(({ value, label }) => ({ value, label }))}
+        options={SQUEEZE_OPTIONS.map(({ value, label }) => ({ value, label }))}
       />
       <Choices
         optional
@@ -126,7 +126,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         value={smell}
         onChange={setSmell}
         columns={4}
-        options={SMELLS}
+        options={SMELL_OPTIONS}
       />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <div className="grid grid-cols-3 gap-3">
