@@ -1,6 +1,6 @@
-// Runs every check in turn and ends with a line `N passed, N failed`. Called by `./zealous test`, which sets up what is needed.
+// Runs every check and ends with a line `N passed, N failed`. Called by `./zealous test`, which sets up what is needed.
 // `--only unit,database,journeys` runs some of the Jest projects and leaves the rest out; paths run the tests below them alone.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { parseArgs } from 'node:util';
 
@@ -12,22 +12,60 @@ const only = values.only?.split(',') ?? null;
 const RESULTS = '.data/jest.json';
 let [passed, failed] = [0, 0];
 
-const node = (args) => spawnSync(process.execPath, args, { stdio: 'inherit' }).status === 0;
+/** Counts one check that either holds or not, with the time it took. */
+function count(name, holds, start) {
+  if (holds) passed += 1;
+  else failed += 1;
+  const seconds = Math.round((Date.now() - start) / 1000);
+  console.log(`${holds ? 'ok' : 'FAILED'}: ${name}, ${seconds} s`);
+}
 
-/** One check that either holds or not. */
 function check(name, args) {
   console.log(`\n== ${name}`);
   const start = Date.now();
-  if (node(args)) {
-    passed += 1;
-    console.log(`ok: ${name}, ${Math.round((Date.now() - start) / 1000)} s`);
-  } else {
-    failed += 1;
-    console.log(`FAILED: ${name}`);
-  }
+  count(name, spawnSync(process.execPath, args, { stdio: 'inherit' }).status === 0, start);
 }
 
-if (!only && paths.length === 0) {
+/** The same beside what follows: what it prints comes when it has ended. */
+function checkBeside(name, args) {
+  const start = Date.now();
+  const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+  const chunks = [];
+  child.stdout.on('data', (chunk) => chunks.push(chunk));
+  child.stderr.on('data', (chunk) => chunks.push(chunk));
+  return new Promise((resolve) => {
+    child.on('close', (status) => {
+      console.log(`\n== ${name}\n${Buffer.concat(chunks).toString().trimEnd()}`);
+      count(name, status === 0, start);
+      resolve();
+    });
+  });
+}
+
+/** Runs Jest beside whatever else runs, and counts its tests. */
+function runJest(name, args) {
+  console.log(`\n== ${name}`);
+  fs.rmSync(RESULTS, { force: true });
+  const jest = [
+    'node_modules/jest/bin/jest.js',
+    '--json',
+    `--outputFile=${RESULTS}`,
+    '--forceExit',
+  ];
+  const child = spawn(process.execPath, [...jest, ...args], { stdio: 'inherit' });
+  return new Promise((resolve) => {
+    child.on('close', () => {
+      const results = fs.existsSync(RESULTS) ? JSON.parse(fs.readFileSync(RESULTS, 'utf8')) : null;
+      passed += results?.numPassedTests ?? 0;
+      failed += results ? results.numFailedTests + results.numRuntimeErrorTestSuites : 1;
+      resolve();
+    });
+  });
+}
+
+if (paths.length > 0) await runJest('tests', ['--testPathPatterns', ...paths]);
+else if (only) await runJest('tests', ['--silent', '--selectProjects', ...only]);
+else {
   check('formatting', [
     'node_modules/prettier/bin/prettier.cjs',
     '--check',
@@ -42,27 +80,12 @@ if (!only && paths.length === 0) {
     '-p',
     'src/core/tsconfig.json',
   ]);
-  check('lint', ['scripts/lint.mjs']);
+  // The linter takes minutes, and the unit tests leave a core to it; the journeys in the browser want both.
+  const lint = checkBeside('lint', ['scripts/lint.mjs']);
+  await runJest('unit and database tests', ['--silent', '--selectProjects', 'unit', 'database']);
+  await lint;
+  await runJest('journeys', ['--silent', '--selectProjects', 'journeys']);
 }
-
-fs.rmSync(RESULTS, { force: true });
-console.log('\n== tests');
-node([
-  'node_modules/jest/bin/jest.js',
-  '--json',
-  `--outputFile=${RESULTS}`,
-  '--forceExit',
-  ...(paths.length > 0 ? [] : ['--silent']),
-  ...(only ? ['--selectProjects', ...only] : []),
-  ...(paths.length > 0 ? ['--testPathPatterns', ...paths] : []),
-]);
-if (fs.existsSync(RESULTS)) {
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
-    fs.readFileSync(RESULTS, 'utf8'),
-  );
-  passed += numPassedTests;
-  failed += numFailedTests + numRuntimeErrorTestSuites;
-} else failed += 1;
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 ? 1 : 0);

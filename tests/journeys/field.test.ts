@@ -105,7 +105,7 @@ async function tap(p: Phone, words: string): Promise<void> {
   const handle = await seen(
     p.page,
     `//*[self::button or self::a][contains(normalize-space(.), "${words}") and not(@disabled)]`,
-    15_000,
+    30_000,
   );
   await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
   await handle.tap();
