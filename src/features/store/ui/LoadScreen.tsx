@@ -3,7 +3,6 @@ import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { STATE_WORDS } from '@/core/mix/words';
 import { type LoadState } from '@/core/log/store-shapes';
-import { type Squeeze } from '@/core/words/feel';
 import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import type { LoadPage } from '../view';
