@@ -117,11 +117,10 @@ export const keptOffline = (table?: Table): string[] =>
 export const placeByKey = (key: string, table?: Table): NamedPlace | undefined =>
   listPlaces(table).find((p) => p.key === key);
 
-/** The letters behind G and the places that they go to, in the same order. */
-export function keyHelp(table?: Table): { keys: string; names: string } {
-  const places = listPlaces(table).filter((p) => p.key !== undefined);
-  return {
-    keys: `G, then ${places.map((p) => p.key!.toUpperCase()).join(' ')}`,
-    names: places.map((p) => p.name).join(', '),
-  };
+/** What G and a letter do, for the list of keys: each letter beside its place. */
+export function keyHelp(table?: Table): { keys: string; places: string } {
+  const places = listPlaces(table).flatMap((p) =>
+    p.key === undefined ? [] : [`${p.key.toUpperCase()} ${p.name}`],
+  );
+  return { keys: 'G, then a letter', places: places.join(', ') };
 }

@@ -9,7 +9,7 @@ import { keysOff, switchKeys, useKeys, usePlaceKeys } from '@/ui/useKeys';
 const PLACE_KEYS = keyHelp();
 const LIST = [
   ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'],
-  [PLACE_KEYS.keys, PLACE_KEYS.names],
+  [PLACE_KEYS.keys, PLACE_KEYS.places],
   ['U', '°C or °F'],
   ['?', 'this list'],
   ['R T W A J S N', 'on a heap: a round, turned, watered, added, joined, felt and smelled, a note'],
