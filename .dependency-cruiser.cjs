@@ -5,6 +5,13 @@
 const LAW = require('./import-law.json');
 
 const escape = (text) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+/** What stands deeper goes by its own line of the law, not by the line of the folder around it. */
+function withoutOwnLines(folder) {
+  const within = LAW.map((line) => line.folder)
+    .filter((name) => name.startsWith(`${folder}/`))
+    .map((name) => name.slice(folder.length + 1));
+  return within.length > 0 ? `(?!(?:${within.join('|')})/)` : '';
+}
 /** Files of a folder, as a pattern; a star stands for one feature, remembered as $1 where it is the importer's own. */
 function filesOf(name, feature = '[^/]+') {
   const own = name.endsWith(' (own)');
@@ -12,9 +19,8 @@ function filesOf(name, feature = '[^/]+') {
   const star = own ? '$1' : feature;
   if (folder === 'core') return '^src/core/';
   if (folder === 'proxy.ts') return '^src/proxy[.]ts$';
-  if (folder === 'features/*') return `^src/features/${star}/[^/]+$`;
   if (folder.endsWith('/actions')) return `^src/${folder.replace('*', star)}[.]ts$`;
-  return `^src/${folder.replace('*', star)}/`;
+  return `^src/${folder.replace('*', star)}/${withoutOwnLines(folder)}`;
 }
 /** A package, or a module of Node itself. */
 const npm = (name) =>

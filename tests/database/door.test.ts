@@ -1,23 +1,23 @@
 import sharp from 'sharp';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
-import { logLines } from '@/features/entry/view';
+import { logLines } from '@/features/log/view';
 import { siteRepo } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from '../support/database';
 
 /** What the hub's door takes, what it refuses, and what a repeat is. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
-let door: typeof import('@/features/entry/server/ingest-entry');
-let receive: typeof import('@/features/entry/server/receive').receive;
-let photos: typeof import('@/features/entry/server/photos');
+let door: typeof import('@/entry/server/ingest-entry');
+let receive: typeof import('@/entry/server/receive').receive;
+let photos: typeof import('@/entry/server/photos');
 beforeAll(async () => {
   t = await freshDatabase();
   process.env.DATABASE_URL = t.appUrl;
   await aSite(t.app);
-  door = await import('@/features/entry/server/ingest-entry');
-  ({ receive } = await import('@/features/entry/server/receive'));
-  photos = await import('@/features/entry/server/photos');
+  door = await import('@/entry/server/ingest-entry');
+  ({ receive } = await import('@/entry/server/receive'));
+  photos = await import('@/entry/server/photos');
 }, 30_000);
 afterAll(async () => {
   await (
@@ -295,7 +295,7 @@ describe('what a phone sends', () => {
 describe('a check of a thermometer', () => {
   /** Four days at 55.6 °C, read with T8, which was right when it was last checked. */
   test('what it does from now on, and what it puts in doubt behind, is said before it is kept', async () => {
-    const { checkEffects } = await import('@/features/entry/server/instruments');
+    const { checkEffects } = await import('@/features/instruments/server/queries');
     const site = (await siteRepo(t.app).only())!;
     const start = Date.now() - 100 * H;
     const take = async (

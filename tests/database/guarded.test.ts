@@ -10,14 +10,14 @@ jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
 /** What must never come twice, never break the log, and never go out unknowing. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
-let door: typeof import('@/features/entry/server/ingest-entry');
-let receive: typeof import('@/features/entry/server/receive').receive;
+let door: typeof import('@/entry/server/ingest-entry');
+let receive: typeof import('@/entry/server/receive').receive;
 let bringIn: typeof import('@/features/bring/server/bring-in').bringIn;
 beforeAll(async () => {
   t = await freshDatabase();
   process.env.DATABASE_URL = t.appUrl;
-  door = await import('@/features/entry/server/ingest-entry');
-  ({ receive } = await import('@/features/entry/server/receive'));
+  door = await import('@/entry/server/ingest-entry');
+  ({ receive } = await import('@/entry/server/receive'));
   ({ bringIn } = await import('@/features/bring/server/bring-in'));
 }, 30_000);
 afterAll(async () => {

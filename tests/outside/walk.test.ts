@@ -4,8 +4,8 @@ import { batchFileOf } from '@/core/formats/batch-file-of';
 import type { Entry } from '@/core/log/entry';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { prepare } from '@/core/evidence/verdict';
-import { parseEntryForm, type EntryForm } from '@/features/entry/input';
-import { logLines } from '@/features/entry/view';
+import { parseEntryForm, type EntryForm } from '@/entry/input';
+import { logLines } from '@/features/log/view';
 import { numberIn, rangeIn, appendKey } from '@/features/round/pad';
 import type { RoundHeap, OfflineRoundData } from '@/features/round/offline-round-data';
 import {

@@ -20,8 +20,8 @@ import type { BatchFile } from '@/core/formats/batch-file';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { checkTrail, trailOf } from '@/core/formats/trail';
 import { assessBatch } from '@/core/snapshot/assess-batch';
-import { parseEntryForm } from '@/features/entry/input';
-import { logLines } from '@/features/entry/view';
+import { parseEntryForm } from '@/entry/input';
+import { logLines } from '@/features/log/view';
 import { recordDoc } from '@/features/record/view';
 import { usualTemplate } from '@/core/advice/templates';
 import { chainOf } from '../support/chain';
@@ -43,6 +43,7 @@ jest.mock('@/core/log/kinds', () => {
         inherited: true,
         fileEvent: null,
         clocks: 'none',
+        waiting: 'sniffed',
         mark: 'note',
         tell: (data: { of: string }) => ({ title: 'Sniffed', detail: data.of }),
         record: (data: { of: string }) => `Sniffed: ${data.of}`,

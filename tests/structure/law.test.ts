@@ -53,11 +53,13 @@ function plantBreaches(): [string, string, string][] {
         folder,
       ]);
     const others = folder.startsWith('features/')
-      ? FOLDERS.filter((f) => f.startsWith('features/')).map((f, n): [string, string, string] => [
-          fileIn(folder, `other-${i}-${n}`),
-          fileIn(f, 'leaf', 'batch'),
-          folder,
-        ])
+      ? FOLDERS.filter((f) => f.startsWith('features/') && !may.includes(f)).map(
+          (f, n): [string, string, string] => [
+            fileIn(folder, `other-${i}-${n}`),
+            fileIn(f, 'leaf', 'batch'),
+            folder,
+          ],
+        )
       : [];
     const packaged: [string, string, string] = [
       fileIn(folder, `package-${i}`),

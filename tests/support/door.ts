@@ -10,8 +10,8 @@ export async function doorOnSite() {
   return {
     t,
     site,
-    door: await import('@/features/entry/server/ingest-entry'),
-    actions: await import('@/features/entry/server/actions'),
+    door: await import('@/entry/server/ingest-entry'),
+    actions: await import('@/entry/server/actions'),
     close: async (): Promise<void> => {
       await (
         globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }

@@ -1,28 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { localInput } from '@/core/quantity/calendar';
-import { BringIn } from '@/features/bring/ui/BringIn';
-import { proposal } from '@/features/entry/proposal';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
 
+export { BringInPage as default } from '@/features/bring/server/pages/BringInPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.bring.name };
-
-export default async function BringPage() {
-  const s = await loadPageContext();
-  return (
-    <PageShell s={s} place="bring">
-      <BringIn
-        by={s.prefs.by}
-        unit={s.unit}
-        timeZone={s.site.timeZone}
-        zones={Intl.supportedValuesOf('timeZone')}
-        proposed={proposal(s.board)}
-        nowLocal={localInput(s.site.timeZone, s.now)}
-        siteName={s.site.name}
-        siteRules={s.siteState.terms.at(-1)?.rules ?? []}
-      />
-    </PageShell>
-  );
-}

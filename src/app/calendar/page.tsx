@@ -1,21 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { headers } from 'next/headers';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { Feeds } from '@/features/plan/ui/Feeds';
 
+export { CalendarPage as default } from '@/features/plan/server/pages/CalendarPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.calendar.name };
-
-export default async function CalendarPage() {
-  const [s, head] = [await loadPageContext(), await headers()];
-  return (
-    <PageShell s={s} place="plan">
-      <Feeds
-        host={head.get('host') ?? ''}
-        people={(s.siteState.work?.crew ?? []).map((p) => p.name)}
-      />
-    </PageShell>
-  );
-}

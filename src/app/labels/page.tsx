@@ -1,36 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { headers } from 'next/headers';
-import { heapPicture } from '@/core/snapshot/picture';
-import { positionText } from '@/core/words/position';
-import { dayText } from '@/core/quantity/format';
-import { Labels } from '@/features/labels/ui/Labels';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
 
+export { LabelsPage as default } from '@/features/labels/server/pages/LabelsPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.labels.name };
-
-export default async function LabelsPage() {
-  const [s, head] = [await loadPageContext(), await headers()];
-  const origin = `${head.get('x-forwarded-proto') ?? 'http'}://${head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'}`;
-  const flags = s.board
-    .filter((d) => d.state !== 'released')
-    .map((d) => ({
-      id: d.id,
-      code: d.code,
-      name: d.name ?? d.code,
-      picture: heapPicture(d, s.now, s.unit, s.prefs.volume),
-      line: [
-        positionText(d.position),
-        d.builtAt === null ? 'still building' : `since ${dayText(s.site.timeZone, d.builtAt)}`,
-      ]
-        .filter(Boolean)
-        .join(' · '),
-    }));
-  return (
-    <PageShell s={s} place="labels">
-      <Labels flags={flags} origin={origin} />
-    </PageShell>
-  );
-}

@@ -1,26 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { TEMPLATES, templatesOf } from '@/core/advice/templates';
-import { isGone } from '@/core/advice/situation';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { Methods } from '@/features/method/ui/Methods';
 
+export { MethodsPage as default } from '@/features/methods/server/pages/MethodsPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.methods.name };
-
-export default async function MethodsPage() {
-  const s = await loadPageContext();
-  const live = s.board.filter((d) => !isGone(d.situation));
-  const rows = templatesOf(s.siteState.templates).map((template) => ({
-    template,
-    ships: TEMPLATES.some((t) => t.id === template.id),
-    changed: TEMPLATES.some((t) => t.id === template.id) && s.siteState.templates.has(template.id),
-    heaps: live.filter((d) => d.situation.template.id === template.id).map((d) => d.name ?? d.code),
-  }));
-  return (
-    <PageShell s={s} place="methods">
-      <Methods rows={rows} by={s.prefs.by} />
-    </PageShell>
-  );
-}

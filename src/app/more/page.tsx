@@ -1,32 +1,6 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { navigationPlaces, PLACES } from '@/core/words/places';
+import { PLACES } from '@/core/words/places';
 
+export { MorePage as default } from '@/features/frame/server/pages/MorePage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.more.name };
-
-export default async function MorePage() {
-  const s = await loadPageContext();
-  return (
-    <PageShell s={s} place="more">
-      <div className="px-4 py-5 max-w-[560px] flex flex-col gap-2.5">
-        <h1>More</h1>
-        {navigationPlaces()
-          .filter((p) => p.nav !== 'phone-bar')
-          .map((p) => (
-            <Link
-              key={p.href}
-              prefetch={false}
-              href={p.href}
-              className="btn !min-h-[64px] !justify-between"
-            >
-              <span>{p.name}</span>
-              <span className="q font-normal text-[14px]">{p.about}</span>
-            </Link>
-          ))}
-      </div>
-    </PageShell>
-  );
-}

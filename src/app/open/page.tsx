@@ -1,63 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { localInput } from '@/core/quantity/calendar';
-import { RULE_LIBRARY } from '@/core/rules/library';
-import { sourceText } from '@/core/rules/text';
-import { ownRulesOf } from '@/core/formats/batch-file';
-import { templatesOf } from '@/core/advice/templates';
-import { earlierHeaps, proposal } from '@/features/entry/proposal';
-import { OpenForm } from '@/features/entry/ui/OpenForm';
-import { DraftScope } from '@/ui/draft';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { latestOwn, siteStateOf } from '@/features/rules/server/queries';
 
+export { OpenPage as default } from '@/features/open/server/pages/OpenPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.open.name };
-
-export default async function OpenPage({
-  searchParams,
-}: {
-  searchParams: Promise<{ for?: string }>;
-}) {
-  const [{ for: wanted }, s] = [await searchParams, await loadPageContext()];
-  const site = {
-    id: '',
-    name: s.site.name,
-    by: s.prefs.by,
-    nowLocal: localInput(s.site.timeZone, s.now),
-    unit: s.unit,
-  };
-  const siteState = await siteStateOf(s.site);
-  const own = latestOwn(siteState);
-  const terms = siteState.terms.at(-1);
-  const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({
-    id: r.id,
-    title: r.title,
-    source: sourceText(r),
-    rule: r,
-  }));
-  return (
-    <PageShell s={s} place="open">
-      <DraftScope name="open">
-        <OpenForm
-          timeZone={s.site.timeZone}
-          site={site}
-          proposed={proposal(s.board)}
-          codes={s.board.map((d) => d.code.toUpperCase())}
-          stretchM={siteState.settings.stretchM}
-          rules={rules}
-          ownRules={own}
-          siteTerms={
-            terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null
-          }
-          volumeUnit={s.prefs.volume}
-          templates={templatesOf(siteState.templates)}
-          earlier={earlierHeaps(s.board)}
-          nowMs={s.now}
-          forBench={wanted === 'bench'}
-        />
-      </DraftScope>
-    </PageShell>
-  );
-}

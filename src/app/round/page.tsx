@@ -1,34 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { tempText } from '@/core/quantity/format';
-import { previewEntry } from '@/features/entry/server/actions';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { loadOfflineRoundData } from '@/features/round/server/queries';
-import { AirStrip } from '@/features/yard/ui/AirStrip';
-import { RoundApp } from '@/features/round/ui/RoundApp';
 
+export { RoundPage as default } from '@/features/round/server/pages/RoundPage';
 export const dynamic = 'force-dynamic';
-const TWO_DAYS_MS = 172_800_000;
 export const metadata: Metadata = { title: PLACES.round.name };
-
-export default async function RoundPage() {
-  const [s, data] = [await loadPageContext(), await loadOfflineRoundData()];
-  return (
-    <PageShell
-      s={s}
-      place="round"
-      wholeOnPhone
-      sky={
-        <AirStrip
-          air={s.air}
-          from={s.now - TWO_DAYS_MS}
-          to={s.now}
-          label={(c) => tempText(c, s.unit)}
-        />
-      }
-    >
-      <RoundApp initial={data} preview={previewEntry} />
-    </PageShell>
-  );
-}

@@ -1,20 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { Waiting } from '@/features/waiting/ui/Waiting';
 
+export { WaitingPage as default } from '@/features/waiting/server/pages/WaitingPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.waiting.name };
-
-export default async function WaitingPage() {
-  const s = await loadPageContext();
-  const places = Object.fromEntries(
-    s.board.map((d) => [d.id, d.field.places.map((p) => ({ id: p.id, label: p.label ?? p.id }))]),
-  );
-  return (
-    <PageShell s={s} place="round">
-      <Waiting timeZone={s.site.timeZone} places={places} />
-    </PageShell>
-  );
-}

@@ -1,3 +1,3 @@
-import { receive } from '@/features/entry/server/receive';
+import { receive } from '@/entry/server/receive';
 
 export const POST = receive;

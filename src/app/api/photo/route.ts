@@ -1,3 +1,3 @@
-import { takePhoto } from '@/features/entry/server/photos';
+import { takePhoto } from '@/entry/server/photos';
 
 export const POST = takePhoto;

@@ -1,20 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { loadOf } from '@/features/store/server/queries';
-import { LoadScreen } from '@/features/store/ui/LoadScreen';
 
+export { StoreLoadPage as default } from '@/features/store/server/pages/StoreLoadPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A load' };
-
-export default async function LoadPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
-  const load = await loadOf(id, s.site.id, s.board, s.locale);
-  if (!load) notFound();
-  return (
-    <PageShell s={s} place="store">
-      <LoadScreen load={load} by={s.prefs.by} unit={s.unit} />
-    </PageShell>
-  );
-}

@@ -1,28 +1,6 @@
 import type { Metadata } from 'next';
 import { PLACES } from '@/core/words/places';
-import { Gate } from '@/features/store/ui/Gate';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { storeOf } from '@/features/store/server/queries';
 
+export { GatePage as default } from '@/features/store/server/pages/GatePage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: PLACES.gate.name };
-
-export default async function GatePage() {
-  const s = await loadPageContext();
-  const store = await storeOf(s.site.id);
-  const materials = [...store.materials.values()]
-    .map(({ id, name }) => ({ id, name }))
-    .sort((a, b) => (a.name < b.name ? -1 : 1));
-  return (
-    <PageShell s={s} place="store">
-      <Gate
-        lines={store.acceptance}
-        own={store.acceptanceOwn}
-        materials={materials}
-        measures={store.measures}
-        by={s.prefs.by}
-      />
-    </PageShell>
-  );
-}

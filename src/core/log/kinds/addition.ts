@@ -25,6 +25,7 @@ export const additionKind = describeKind({
   inherited: true,
   fileEvent: 'add',
   clocks: 'may-restart',
+  waiting: 'added',
   mark: 'add',
   tell: (data) => ({
     title: data.raw ? 'Raw addition' : 'Clean addition',

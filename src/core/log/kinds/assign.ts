@@ -15,6 +15,7 @@ export const assignKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'task',
   mark: 'walk',
   tell: (data) => ({
     title: 'Task',

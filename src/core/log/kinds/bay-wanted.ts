@@ -10,6 +10,7 @@ export const bayWantedKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'bay wanted',
   mark: 'note',
   tell: (data) => ({
     title: data.by === null ? 'Bay no longer wanted' : 'Bay wanted',

@@ -10,6 +10,7 @@ export const builtKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'starts',
+  waiting: 'closed',
   mark: 'check',
   tell: () => ({ title: 'Closed', detail: 'last raw load in; the clock starts' }),
   record: () => 'Closed: last raw load in',

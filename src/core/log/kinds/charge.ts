@@ -31,6 +31,7 @@ export const chargeKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'went in',
   mark: 'add',
   tell: (data) => tellCharge(data),
   record: (data, { materialName }) =>

@@ -22,6 +22,7 @@ export const correctionKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'evidence',
+  waiting: 'correction',
   mark: 'note',
   tell: (data, { unit }) => ({
     title: 'Correction',

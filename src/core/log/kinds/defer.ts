@@ -19,6 +19,7 @@ export const deferKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'put off',
   mark: 'note',
   tell: (data) => ({
     title: data.impossible ? 'Not possible' : 'Put off',

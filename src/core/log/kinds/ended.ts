@@ -20,6 +20,7 @@ export const endedKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'ended',
   mark: 'note',
   tell: (data) => ({
     title: 'At its end',

@@ -10,6 +10,7 @@ export const holdKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'hold',
   mark: 'note',
   tell: (data) => ({
     title: data.on ? 'Put on hold' : 'Taken up again',

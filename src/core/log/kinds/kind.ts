@@ -63,6 +63,8 @@ export type EntryKindDescription<
   /** Null: a batch file says it elsewhere, or not at all. */
   readonly fileEvent: F;
   readonly clocks: ClockEffect;
+  /** Its name in the list of what waits on a device. */
+  readonly waiting: string;
   readonly mark: EntryMark;
   /** How it is told in a log. */
   tell(data: z.output<S>, context: LogContext): LogText;

@@ -18,6 +18,7 @@ export const loadHeatKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'heat of a load',
   mark: 'probe',
   tell: (data, { unit }) => ({
     title: 'Heat of a load',

@@ -20,6 +20,7 @@ export const mergeKind = describeKind({
   inherited: true,
   fileEvent: 'merge',
   clocks: 'may-restart',
+  waiting: 'joined',
   mark: 'move',
   tell: (data) => ({
     title: 'Joined',

@@ -12,6 +12,7 @@ export const methodKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'method',
   mark: 'flag',
   tell: (data) => ({ title: 'Method', detail: joinParts(data.template.name, data.words) }),
   record: () => null,

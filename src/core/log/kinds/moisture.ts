@@ -9,6 +9,7 @@ export const moistureKind = describeKind({
   inherited: true,
   fileEvent: 'moisture',
   clocks: 'evidence',
+  waiting: 'moisture',
   mark: 'squeeze',
   tell: (data) => ({ title: 'Moisture', detail: data.state }),
   record: (data) => `Moisture: ${data.state}`,

@@ -70,6 +70,7 @@ export const openedKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'rules',
+  waiting: 'opened',
   mark: 'flag',
   tell: (data) => ({
     title: data.adopted ? 'Taken over under way' : 'Opened',

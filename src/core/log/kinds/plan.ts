@@ -10,6 +10,7 @@ export const planKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'evidence',
+  waiting: 'places',
   mark: 'probe',
   tell: (data) => ({
     title: 'Places of a round',

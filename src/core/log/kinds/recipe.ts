@@ -10,6 +10,7 @@ export const recipeKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'recipe',
   mark: 'note',
   tell: (data) => ({ title: 'Recipe', detail: data.recipe.name }),
   record: () => null,

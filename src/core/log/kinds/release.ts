@@ -10,6 +10,7 @@ export const releaseKind = describeKind({
   inherited: false,
   fileEvent: 'note',
   clocks: 'none',
+  waiting: 'let go out',
   mark: 'note',
   tell: () => ({ title: 'Let go out', detail: '' }),
   record: () => 'Let go out',

@@ -10,6 +10,7 @@ export const siteMapKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'map',
   mark: 'move',
   tell: () => ({ title: 'Map of the site', detail: '' }),
   record: () => null,

@@ -16,6 +16,7 @@ export const siteTermsKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'rules of the site',
   mark: 'check',
   tell: (data) => ({
     title: 'Rules and policy of the site',

@@ -22,6 +22,7 @@ export const sizeKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'size',
   mark: 'note',
   tell: (data) => ({
     title: 'Size',

@@ -13,6 +13,7 @@ export const skipKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'left out of a round',
   mark: 'walk',
   tell: (data) => ({
     title: 'Left out of a round',

@@ -21,6 +21,7 @@ export const splitKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'part carried off',
   mark: 'move',
   tell: (data) => ({
     title: 'A part was carried off',

@@ -10,6 +10,7 @@ export const stackKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'stacked',
   mark: 'move',
   tell: (data) => ({
     title: data.layer === 'upper' ? 'Stands on another heap' : 'Another heap stands on it',

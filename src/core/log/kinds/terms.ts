@@ -18,6 +18,7 @@ export const termsKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'rules',
+  waiting: 'rules and policy',
   mark: 'check',
   tell: (data) => ({
     title: 'Rules and policy changed',

@@ -21,6 +21,7 @@ export const transferKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'taken off',
   mark: 'move',
   tell: (data) => ({
     title: `${TRANSFER_WORDS[data.what].name} taken off`,

@@ -30,6 +30,7 @@ export const turnKind = describeKind({
   inherited: true,
   fileEvent: 'turn',
   clocks: 'turns',
+  waiting: 'turned',
   mark: 'turn',
   tell: (data) => ({
     title: data.full ? 'Turned' : 'Stirred only',

@@ -9,6 +9,7 @@ export const walkOrderKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  waiting: 'order of the round',
   mark: 'walk',
   tell: () => ({ title: 'Order of the round', detail: '' }),
   record: () => null,

@@ -1,4 +1,4 @@
-import { servePhoto } from '@/features/entry/server/photos';
+import { servePhoto } from '@/entry/server/photos';
 
 export const GET = async (request: Request, { params }: { params: Promise<{ sha: string }> }) =>
   servePhoto(request, (await params).sha);

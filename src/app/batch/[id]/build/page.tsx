@@ -1,21 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { localInput } from '@/core/quantity/calendar';
-import { buildingOf } from '@/features/build/server/queries';
-import { Build } from '@/features/build/ui/Build';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
 
+export { BuildPage as default } from '@/features/build/server/pages/BuildPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Building' };
-
-export default async function BuildPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
-  const view = await buildingOf(id, s.site.id, s.board, s.locale);
-  if (!view) notFound();
-  return (
-    <PageShell s={s} place="yard" active={id}>
-      <Build view={view} by={s.prefs.by} nowLocal={localInput(s.site.timeZone, s.now)} />
-    </PageShell>
-  );
-}

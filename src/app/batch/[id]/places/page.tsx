@@ -1,28 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { localInput } from '@/core/quantity/calendar';
-import { placesScreen } from '@/features/entry/server/queries';
-import { Places } from '@/features/entry/ui/Places';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
 
+export { PlacesPage as default } from '@/features/places/server/pages/PlacesPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Places of a round' };
-
-export default async function PlacesPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
-  const p = await placesScreen(id, s.site, s.board);
-  if (!p) notFound();
-  const heap = {
-    id,
-    name: p.name,
-    by: s.prefs.by,
-    nowLocal: localInput(s.site.timeZone, s.now),
-    unit: s.unit,
-  };
-  return (
-    <PageShell s={s} place="yard" active={id}>
-      <Places key={JSON.stringify(p)} heap={heap} screen={p.screen} placed={p.placed} />
-    </PageShell>
-  );
-}

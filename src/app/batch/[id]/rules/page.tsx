@@ -1,28 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { logEntry } from '@/features/entry/server/actions';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
-import { batchTermsScreen } from '@/features/rules/server/queries';
-import { BatchTerms } from '@/features/rules/ui/BatchTerms';
 
+export { BatchRulesPage as default } from '@/features/rules/server/pages/BatchRulesPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Rules of a heap' };
-
-export default async function BatchTermsPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
-  const screen = await batchTermsScreen(id, s.site, s.locale);
-  if (!screen) notFound();
-  return (
-    <PageShell s={s} place="yard" active={id}>
-      <BatchTerms
-        key={screen.columns.length}
-        {...screen}
-        id={id}
-        by={s.prefs.by}
-        unit={s.unit}
-        keep={logEntry}
-      />
-    </PageShell>
-  );
-}

@@ -1,21 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { dayText } from '@/core/quantity/format';
-import { buildingOf } from '@/features/build/server/queries';
-import { BuildSheet } from '@/features/build/ui/BuildSheet';
-import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
 
+export { SheetPage as default } from '@/features/build/server/pages/SheetPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Sheet to build by' };
-
-export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
-  const view = await buildingOf(id, s.site.id, s.board, s.locale);
-  if (!view) notFound();
-  return (
-    <PageShell s={s} place="yard" active={id}>
-      <BuildSheet view={view} site={s.site.name} day={dayText(s.site.timeZone, s.now)} />
-    </PageShell>
-  );
-}

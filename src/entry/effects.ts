@@ -1,0 +1,73 @@
+import { factsOf } from '@/core/evidence/facts';
+import type { AssessedRule } from '@/core/evidence/verdict';
+import { displayStatusOf, statusWord } from '@/core/evidence/verdict-words';
+import { countText, durationText } from '@/core/quantity/format';
+import { titlesOf } from '@/core/rules/library';
+
+/** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
+export type Effect = {
+  readonly rule: string;
+  readonly text: string;
+  readonly costs: boolean;
+  /** It changes nothing. */ readonly none: boolean;
+};
+
+const HOUR_SLACK = 1 / 60;
+
+function effect(
+  { assessment: was }: AssessedRule,
+  after: AssessedRule | undefined,
+  name: string,
+  title: string,
+): Effect {
+  const before = was.verdict;
+  const v = after?.assessment.verdict;
+  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: false });
+  if (!v) return say('can no longer be reckoned.', true);
+  if (before.status === 'proven' && v.status !== 'proven')
+    return say(`${name}’s proof is lost: the clock starts again.`, true);
+  if (before.status !== 'proven' && v.status === 'proven') return say('is proven with it.', false);
+  const lost = before.creditedHours - v.creditedHours;
+  if (lost > HOUR_SLACK)
+    return say(
+      `${durationText(lost)} would be lost: ${durationText(v.creditedHours)} remain${v.segmentFrom > before.segmentFrom ? ', and the clock starts again' : ''}.`,
+      true,
+    );
+  if (v.segmentFrom > before.segmentFrom)
+    return say('the clock starts again; it has nothing to lose yet.', false);
+  if (lost < -HOUR_SLACK)
+    return say(
+      `${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`,
+      false,
+    );
+  if (v.turningsCounted !== before.turningsCounted)
+    return say(
+      `${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`,
+      v.turningsCounted < before.turningsCounted,
+    );
+  const [from, to] = [factsOf(was), factsOf(after.assessment)];
+  // A change that reads alike is none to anybody who reads it.
+  if (displayStatusOf(from) !== displayStatusOf(to))
+    return say(
+      `goes from ‘${statusWord(from).toLowerCase()}’ to ‘${statusWord(to).toLowerCase()}’.`,
+      v.status === 'broken' && before.creditedHours > 0,
+    );
+  return { rule: title, text: 'nothing changes.', costs: false, none: true };
+}
+
+/** What a change of a batch's log does to each rule it is kept under, as assessed before and after it. */
+export function effectsOf(
+  before: readonly AssessedRule[],
+  after: readonly AssessedRule[],
+  name: string,
+): Effect[] {
+  const titles = titlesOf(before.map(({ rule }) => rule));
+  return before.map((b) =>
+    effect(
+      b,
+      after.find((a) => a.rule.id === b.rule.id),
+      name,
+      titles.get(b.rule.id)!,
+    ),
+  );
+}

@@ -1,0 +1,81 @@
+import { ownRulesOf } from '@/core/formats/batch-file';
+import type { Terms } from '@/core/log/fold';
+import { findRule } from '@/core/rules/library';
+import { notFound } from 'next/navigation';
+import { localInput } from '@/core/quantity/calendar';
+import { templatesOf } from '@/core/advice/templates';
+import { buildingOf } from '@/features/build/server/queries';
+import { FeedstockAddedList } from '@/features/build/ui/FeedstockAddedList';
+import { kinOf } from '../../kin';
+import { batchScreen } from '../queries';
+import { BatchScreen } from '../../ui/BatchScreen';
+import { Kin } from '../../ui/Kin';
+import { PutOffButton } from '@/features/day/ui/PutOffButton';
+import { LogBar } from '@/features/log/ui/LogBar';
+import { LogList } from '@/features/log/ui/LogList';
+import { placedHeaps } from '@/entry/placed';
+import { logLines } from '@/features/log/view';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+
+/** A round this fresh was read before the turning that is being logged. */
+const READ_LATELY_MS = 43_200_000;
+
+/** The rules that the heap is kept under, by the names that its page gives them. */
+const rulesInForce = (terms: Terms | undefined) =>
+  (terms?.rules ?? []).flatMap((ruleId) => {
+    const rule = findRule(ruleId, ownRulesOf(terms!.ownRules));
+    return rule ? [{ title: rule.title, rule }] : [];
+  });
+
+export async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
+  const [{ id }, s] = [await params, await loadPageContext()];
+  const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
+  if (!b) notFound();
+  const { state, digest: snapshot, goingOut: _goingOut, ...shown } = b;
+  const built = await buildingOf(id, s.site.id, s.board, s.locale);
+  const heap = {
+    id,
+    name: b.name,
+    by: s.prefs.by,
+    nowLocal: localInput(s.site.timeZone, s.now),
+    unit: s.unit,
+    placed: placedHeaps(s.board),
+    readLately: snapshot.latest !== null && s.now - snapshot.latest.at < READ_LATELY_MS,
+    templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method),
+    template: snapshot.situation.template.id,
+    rules: rulesInForce(state.terms.at(-1)),
+    onHold: snapshot.situation.stage.code === 'on-hold',
+    shape: state.opened.shape ?? null,
+    ...b.goingOut,
+    ...(built
+      ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } }
+      : {}),
+  };
+  const { task, next } = b.advice;
+  const actions = task && (
+    <PutOffButton
+      task={{ key: task, batch: id, name: b.name, words: next, cost: '' }}
+      by={s.prefs.by}
+    />
+  );
+  return (
+    <PageShell s={s} place="yard" active={id}>
+      <BatchScreen
+        {...shown}
+        id={id}
+        actions={actions}
+        went={built && <FeedstockAddedList view={built} />}
+        kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
+        logBar={<LogBar heap={heap} building={b.building} />}
+        log={
+          <LogList
+            lines={logLines(state, s.locale).slice(0, 400)}
+            total={state.entries.length}
+            heap={heap}
+          />
+        }
+      />
+    </PageShell>
+  );
+}

@@ -1,0 +1,44 @@
+import { isGone } from '@/core/advice/situation';
+import { toldOf } from '../queries';
+import { Compare } from '../../ui/Compare';
+import { compareView } from '../../view';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+
+export async function ComparePage({
+  searchParams,
+}: {
+  searchParams: Promise<{ h?: string | string[] }>;
+}) {
+  const [{ h }, s] = [await searchParams, await loadPageContext()];
+  const read = s.board.filter((d) => d.latest !== null);
+  const asked = (Array.isArray(h) ? h : h === undefined ? [] : [h]).filter((id) =>
+    read.some((d) => d.id === id),
+  );
+  // At first sight: the two that are furthest on among those that are hot.
+  const chosen =
+    h === undefined
+      ? [...read]
+          .filter((d) => d.situation.stage.code === 'hot')
+          .sort((a, b) => (a.builtAt ?? 0) - (b.builtAt ?? 0))
+          .slice(0, 3)
+          .map((d) => d.id)
+      : asked.slice(0, 6);
+  const told = await toldOf(
+    read.map((d) => d.id),
+    s.site,
+    s.siteState,
+    s.now,
+  );
+  const pick = chosen.flatMap((id) => told.filter((t) => t.state.id === id));
+  return (
+    <PageShell s={s} place="compare">
+      <Compare
+        heaps={read.map((d) => ({ id: d.id, name: d.name ?? d.code, gone: isGone(d.situation) }))}
+        chosen={chosen}
+        view={compareView(pick, told, s.locale)}
+        unit={`°${s.unit}`}
+      />
+    </PageShell>
+  );
+}

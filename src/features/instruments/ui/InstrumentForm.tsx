@@ -1,0 +1,194 @@
+'use client';
+import type { Instrument } from '@/core/log/shapes';
+import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
+import { Choices } from '@/ui/Choices';
+import { useTyped } from '@/ui/draft';
+import { Field } from '@/ui/Field';
+import { KeepBar } from '@/entry/ui/parts';
+import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
+import { type InstrumentLine, number } from './instrumentParts';
+
+const KINDS = [
+  { value: 'dial', label: 'Dial' },
+  { value: 'digital', label: 'Digital' },
+  { value: 'wireless', label: 'Wireless' },
+  { value: 'glass', label: 'Glass' },
+] as const;
+
+/** What a thermometer is; its unit is the unit that is typed. */
+export function InstrumentForm({
+  line,
+  names,
+  site,
+  onDone,
+}: {
+  line: InstrumentLine | null;
+  names: readonly string[];
+  site: HeapRef;
+  onDone: () => void;
+}) {
+  const was = line?.known ?? null;
+  const [name, setName] = useTyped('name', line?.name ?? '');
+  const [kind, setKind] = useTyped<Instrument['kind']>('kind', was?.kind ?? 'dial');
+  const [unit, setUnit] = useTyped<TempUnit>('unit', was?.unit ?? site.unit);
+  const start = (v: number | undefined): string =>
+    v === undefined ? '' : String(Math.round(v * 10) / 10);
+  const [stem, setStem] = useTyped(
+    'stem',
+    start(was?.stemM === undefined ? undefined : was.stemM * 100),
+  );
+  const [min, setMin] = useTyped(
+    'min',
+    start(was?.minC === undefined ? undefined : fromCelsius(was.minC, unit)),
+  );
+  const [max, setMax] = useTyped(
+    'max',
+    start(was?.maxC === undefined ? undefined : fromCelsius(was.maxC, unit)),
+  );
+  const [accuracy, setAccuracy] = useTyped(
+    'accuracy',
+    start(was?.accuracyK === undefined ? undefined : was.accuracyK * (unit === 'F' ? 1.8 : 1)),
+  );
+  const [settle, setSettle] = useTyped('settle', start(was?.settleS));
+  const [every, setEvery] = useTyped('every', start(was?.checkDays));
+  const entry = useEntry('instrument', { ...site, id: '', name: name || 'Thermometer' }, onDone);
+  const taken = line === null && names.some((n) => n.toLowerCase() === name.trim().toLowerCase());
+  const whole = (v: number | null): number | null => (v === null ? null : Math.round(v));
+  const [stemM, minC, maxC, accuracyK, settleS, checkDays] = [
+    number(stem),
+    number(min),
+    number(max),
+    number(accuracy),
+    whole(number(settle)),
+    whole(number(every)),
+  ];
+  const bad = [stemM, minC, maxC, accuracyK, settleS, checkDays].some(
+    (v) => v !== null && !Number.isFinite(v),
+  )
+    ? 'A figure is not a number.'
+    : stemM !== null && (stemM < 5 || stemM > 500)
+      ? 'A stem is 5 to 500 cm long.'
+      : minC !== null && maxC !== null && maxC <= minC
+        ? 'The top of the scale must lie above its bottom.'
+        : null;
+  const optional = (field: string, v: number | null): object => (v === null ? {} : { [field]: v });
+  const instrument = {
+    name: name.trim(),
+    kind,
+    unit,
+    ...optional('stemM', stemM === null ? null : stemM / 100),
+    ...optional('minC', minC === null ? null : toCelsius(minC, unit)),
+    ...optional('maxC', maxC === null ? null : toCelsius(maxC, unit)),
+    ...optional('accuracyK', accuracyK === null ? null : accuracyK / (unit === 'F' ? 1.8 : 1)),
+    ...optional('settleS', settleS),
+    ...optional('checkDays', checkDays),
+    ...(was?.out === undefined ? {} : { out: was.out }),
+  };
+  return (
+    <>
+      <Field
+        label="Name on it"
+        value={name}
+        readOnly={line !== null}
+        maxLength={40}
+        onChange={(e) => setName(e.target.value)}
+        problem={taken ? `There is a ${name.trim()} already.` : undefined}
+        hint="Write it on the handle, such as T1"
+      />
+      <Choices
+        label="Kind"
+        value={kind}
+        onChange={(v) => {
+          if (v) setKind(v);
+        }}
+        columns={4}
+        options={KINDS}
+      />
+      <Choices
+        label="It shows"
+        value={unit}
+        onChange={(v) => {
+          if (v) setUnit(v);
+        }}
+        options={[
+          { value: 'C', label: '°C' },
+          { value: 'F', label: '°F' },
+        ]}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <Field
+          label="Stem"
+          unit="cm"
+          inputMode="decimal"
+          value={stem}
+          onChange={(e) => setStem(e.target.value)}
+          hint="Without the handle"
+        />
+        <Field
+          label="Stands still after"
+          unit="seconds"
+          inputMode="numeric"
+          value={settle}
+          onChange={(e) => setSettle(e.target.value)}
+          hint="30 unless you say"
+        />
+        <Field
+          label="Scale from"
+          unit={`°${unit}`}
+          inputMode="decimal"
+          value={min}
+          onChange={(e) => setMin(e.target.value)}
+        />
+        <Field
+          label="to"
+          unit={`°${unit}`}
+          inputMode="decimal"
+          value={max}
+          onChange={(e) => setMax(e.target.value)}
+        />
+        <Field
+          label="Right to within ±"
+          unit={unit === 'F' ? '°F' : 'K'}
+          inputMode="decimal"
+          value={accuracy}
+          onChange={(e) => setAccuracy(e.target.value)}
+          hint="As its maker says"
+        />
+        <Field
+          label="Check it every"
+          unit="days"
+          inputMode="numeric"
+          value={every}
+          onChange={(e) => setEvery(e.target.value)}
+          hint="180 unless you say"
+        />
+      </div>
+      {bad && (
+        <p role="alert" className="marked font-semibold">
+          {bad}
+        </p>
+      )}
+      <Field
+        label="Who"
+        value={entry.by}
+        onChange={(e) => entry.setBy(e.target.value)}
+        maxLength={60}
+        autoComplete="name"
+      />
+      <KeepBar
+        entry={entry}
+        label={line ? `Keep what ${line.name} is` : 'Register it'}
+        missing={
+          name.trim() === ''
+            ? 'Give it a name.'
+            : taken
+              ? 'There is a thermometer of that name already.'
+              : bad !== null
+                ? 'Put right what is marked above.'
+                : null
+        }
+        onKeep={() => entry.save({ instrument })}
+      />
+    </>
+  );
+}

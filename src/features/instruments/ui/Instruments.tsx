@@ -1,0 +1,230 @@
+'use client';
+import { useState } from 'react';
+import { Drift } from '@/charts/Drift';
+import { DraftScope, useTyped } from '@/ui/draft';
+import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
+import { KeepBar } from '@/entry/ui/parts';
+import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
+import { InstrumentForm } from './InstrumentForm';
+import { CheckForm } from './CheckForm';
+import { AltitudeForm, AirForm } from './SiteAirForms';
+import { type InstrumentLine, type Props, temp, day, facts } from './instrumentParts';
+
+/** Thermometers with their checks and how their error moves, and the air: what belongs to the site and not to one heap. */
+export function Instruments({ list, altitudeM, settings, site, now }: Props) {
+  const [sheet, setSheet] = useState<{
+    kind: 'check' | 'edit' | 'out';
+    line: InstrumentLine | null;
+  } | null>(null);
+  const close = (): void => setSheet(null);
+  const title =
+    sheet?.kind === 'check'
+      ? `Check ${sheet.line!.name}`
+      : sheet?.kind === 'out'
+        ? `${sheet.line!.name} out of service`
+        : sheet?.line
+          ? `What ${sheet.line.name} is`
+          : 'A new thermometer';
+  return (
+    <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
+      <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="probes-title">
+        <div className="flex justify-between items-start gap-3 flex-wrap">
+          <h1 id="probes-title">Thermometers</h1>
+          <button
+            type="button"
+            className="btn key"
+            onClick={() => setSheet({ kind: 'edit', line: null })}
+          >
+            New thermometer
+          </button>
+        </div>
+        <p className="q mt-2 max-w-[640px]">
+          What a check finds is taken off every reading from the check on. Check each in ice water
+          and, for the hot end, in boiling water.
+        </p>
+        {list.length === 0 && (
+          <p className="mt-5">None yet. Register the one that you read with.</p>
+        )}
+        <ul className="mt-4">
+          {list.map((line) => (
+            <li key={line.name} className="border-t-[1.6px] border-ink py-3 flex flex-col gap-2">
+              <div className="flex justify-between gap-3 flex-wrap">
+                <div>
+                  <h2>{line.name}</h2>
+                  <p className="q text-[13.5px]">{facts(line.known)}</p>
+                </div>
+                <div className="flex gap-2 flex-wrap">
+                  <button
+                    type="button"
+                    className="btn"
+                    onClick={() => setSheet({ kind: 'check', line })}
+                  >
+                    Check it
+                  </button>
+                  <button
+                    type="button"
+                    className="btn"
+                    onClick={() => setSheet({ kind: 'edit', line })}
+                  >
+                    {line.known ? 'Change' : 'Describe'}
+                  </button>
+                  {line.known &&
+                    (line.known.out === undefined ? (
+                      <button
+                        type="button"
+                        className="btn"
+                        onClick={() => setSheet({ kind: 'out', line })}
+                      >
+                        Out of service
+                      </button>
+                    ) : (
+                      <BackButton line={line} site={site} />
+                    ))}
+                </div>
+              </div>
+              {line.known?.out !== undefined && (
+                <p>
+                  <b className="marked">Out of service: {line.known.out}.</b>
+                </p>
+              )}
+              <p>
+                {line.due === null ? (
+                  <b className="marked">Never checked.</b>
+                ) : line.due.late ? (
+                  <b className="marked">Check it again: it was due on {line.due.text}.</b>
+                ) : (
+                  <>Next check by {line.due.text}.</>
+                )}
+                {line.checks[0]?.off && (
+                  <>
+                    {' '}
+                    <b className="marked">The last check was out of its range.</b>
+                  </>
+                )}
+              </p>
+              {line.drift.length > 0 && (
+                <div>
+                  <p className="q text-[13px]">
+                    Added to what it reads, {site.unit === 'F' ? '°F' : 'K'}: ○ in ice water
+                    {line.drift.some((d) => !d.single) ? ', ■ at 60 °C' : ''}; the band is what its
+                    maker promises
+                  </p>
+                  <Drift
+                    dots={line.drift}
+                    accuracyK={line.known?.accuracyK ?? 1}
+                    from={now - 120 * 86_400_000}
+                    to={now}
+                    unit={site.unit}
+                    label={day}
+                  />
+                </div>
+              )}
+              {line.checks.length > 0 && (
+                <details>
+                  <summary className="link text-[14px] min-h-[36px] flex items-center">
+                    {line.checks.length} checks
+                  </summary>
+                  <ul className="q text-[13.5px]">
+                    {line.checks.map((c, i) => (
+                      <li key={i}>
+                        {c.when}: read {temp(c.readC, line.known?.unit ?? site.unit)} at{' '}
+                        {temp(c.referenceC, line.known?.unit ?? site.unit)}
+                        {c.off ? ', out of its range' : ''}
+                      </li>
+                    ))}
+                  </ul>
+                </details>
+              )}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <aside
+        className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-7"
+        aria-label="Altitude and air"
+      >
+        <AltitudeForm key={altitudeM} settings={settings} site={site} />
+        <AirForm site={site} />
+      </aside>
+      <Sheet
+        open={sheet !== null}
+        onOpenChange={(o) => {
+          if (!o) close();
+        }}
+        title={title}
+      >
+        {sheet && (
+          <DraftScope name={`thermometer ${sheet.line?.name ?? 'new'} ${sheet.kind}`}>
+            {sheet.kind === 'check' && (
+              <CheckForm line={sheet.line!} altitudeM={altitudeM} site={site} onDone={close} />
+            )}
+            {sheet.kind === 'edit' && (
+              <InstrumentForm
+                line={sheet.line}
+                names={list.map((l) => l.name)}
+                site={site}
+                onDone={close}
+              />
+            )}
+            {sheet.kind === 'out' && <OutForm line={sheet.line!} site={site} onDone={close} />}
+          </DraftScope>
+        )}
+      </Sheet>
+    </div>
+  );
+}
+
+function OutForm({
+  line,
+  site,
+  onDone,
+}: {
+  line: InstrumentLine;
+  site: HeapRef;
+  onDone: () => void;
+}) {
+  const [why, setWhy] = useTyped('why', '');
+  const entry = useEntry('instrument', { ...site, id: '', name: line.name }, onDone);
+  return (
+    <>
+      <Field
+        label="Why"
+        value={why}
+        onChange={(e) => setWhy(e.target.value)}
+        maxLength={200}
+        hint="Rounds no longer offer it; what was read with it stays as it is"
+      />
+      <Field
+        label="Who"
+        value={entry.by}
+        onChange={(e) => entry.setBy(e.target.value)}
+        maxLength={60}
+        autoComplete="name"
+      />
+      <KeepBar
+        entry={entry}
+        label={`Take ${line.name} out of service`}
+        missing={why.trim() === '' ? 'Say why.' : null}
+        onKeep={() => entry.save({ instrument: { ...line.known, out: why.trim() } })}
+      />
+    </>
+  );
+}
+
+function BackButton({ line, site }: { line: InstrumentLine; site: HeapRef }) {
+  const entry = useEntry('instrument', { ...site, id: '', name: line.name }, () => undefined);
+  return (
+    <button
+      type="button"
+      className="btn"
+      disabled={entry.busy}
+      onClick={() => {
+        const { out: _out, ...rest } = line.known!;
+        entry.save({ instrument: rest });
+      }}
+    >
+      Back in service
+    </button>
+  );
+}

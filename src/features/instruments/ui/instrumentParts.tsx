@@ -1,0 +1,63 @@
+'use client';
+import type { DriftPoint } from '@/core/evidence/drift';
+import type { Instrument } from '@/core/log/shapes';
+import { fromCelsius, type TempUnit } from '@/core/quantity/units';
+import { type HeapRef } from '@/entry/ui/useEntry';
+
+export type InstrumentLine = {
+  readonly name: string;
+  readonly known: Instrument | null;
+  readonly due: { readonly text: string; readonly late: boolean } | null;
+  readonly drift: readonly DriftPoint[];
+  readonly checks: readonly {
+    readonly when: string;
+    readonly referenceC: number;
+    readonly readC: number;
+    readonly off: boolean;
+  }[];
+};
+
+export type Props = {
+  readonly list: readonly InstrumentLine[];
+  readonly altitudeM: number;
+  readonly settings: {
+    readonly stretchM: number;
+    readonly borderM: number;
+    readonly altitudeM: number;
+  };
+  readonly site: HeapRef;
+  readonly now: number;
+};
+
+export const number = (text: string): number | null =>
+  text.trim() === '' ? null : Number(text.replace(',', '.'));
+
+const KIND_WORD = {
+  dial: 'dial',
+  digital: 'digital',
+  wireless: 'wireless probe',
+  glass: 'glass',
+} as const;
+
+export const temp = (c: number, unit: TempUnit): string =>
+  `${fromCelsius(c, unit).toFixed(1)} °${unit}`;
+
+export const day = (at: number): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(at);
+
+/** What a thermometer is, in a line. */
+export const facts = (i: Instrument | null): string =>
+  i === null
+    ? 'not described yet'
+    : [
+        KIND_WORD[i.kind],
+        i.stemM && `${i.stemM} m`,
+        `reads °${i.unit}`,
+        i.minC !== undefined &&
+          i.maxC !== undefined &&
+          `scale ${temp(i.minC, i.unit)} to ${temp(i.maxC, i.unit)}`,
+        i.accuracyK !== undefined && `± ${i.accuracyK} K`,
+        i.settleS && `settles in ${i.settleS} s`,
+      ]
+        .filter(Boolean)
+        .join(' · ');

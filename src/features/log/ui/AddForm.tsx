@@ -1,0 +1,135 @@
+'use client';
+import { useTyped } from '@/ui/draft';
+import { amountProblem, amountTyped } from '@/core/mix/amount';
+import { CAUTION } from '@/core/words/caution';
+import { AmountField, type AmountTyped } from '@/ui/AmountField';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { Effects } from '@/ui/Effects';
+import { typed } from '@/core/quantity/typed-number';
+import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
+import { type SeedAnswer, seedsOf, SeedChoice } from './SeedChoice';
+
+export function AddForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('addition', heap, onDone);
+  const [rawTyped, setRaw] = useTyped<'raw' | 'clean' | ''>('rawTyped', '');
+  const [seedsTyped, setSeeds] = useTyped<SeedAnswer>('seedsTyped', '');
+  const [what, setWhat] = useTyped('what', '');
+  const [from, setFrom] = useTyped('from', '');
+  const [amount, setAmount] = useTyped<AmountTyped>('amount', {
+    n: '1',
+    unit:
+      heap.store?.measures.find((m) => m.id === 'barrow')?.id ?? heap.store?.measures[0]?.id ?? 'L',
+    about: false,
+  });
+  const source = heap.store?.sources.find((s) => s.key === from);
+  const risk = source ? heap.store!.risks[source.material] : undefined;
+  const isCold = heap.templates?.find((t) => t.id === heap.template)?.noClaim ?? false;
+  // What the material carries is proposed; whoever stands there knows better.
+  const raw = rawTyped || (risk ? (risk.raw ? 'raw' : 'clean') : '');
+  const seeds = seedsTyped || (risk ? (risk.seeds ? 'yes' : 'no') : '');
+  const how = source
+    ? amountTyped(typed(amount.n), amount.unit, amount.about, heap.store!.measures)
+    : null;
+  const amountWrong = source
+    ? amountProblem(typed(amount.n), amount.unit, heap.store!.measures)
+    : undefined;
+  const data =
+    raw === '' || amountWrong || (source && how === null)
+      ? null
+      : {
+          raw: raw === 'raw',
+          ...seedsOf(seeds),
+          ...(what.trim() ? { what: what.trim() } : {}),
+          ...(source && how
+            ? {
+                parts: [
+                  {
+                    material: source.material,
+                    ...(source.load ? { load: source.load } : {}),
+                    amount: how,
+                  },
+                ],
+              }
+            : {}),
+        };
+  const preview = useEntryPreview(entry, data);
+  const costs = preview?.effects?.some((e) => e.costs) ?? false;
+  return (
+    <>
+      {heap.store && (
+        <label className="label">
+          Out of the store?
+          <select className="field mt-1" value={from} onChange={(e) => setFrom(e.target.value)}>
+            <option value="">No, or not counted</option>
+            {heap.store.sources.some((s) => s.inStore) && (
+              <optgroup label="In the store">
+                {heap.store.sources
+                  .filter((s) => s.inStore)
+                  .map((s) => (
+                    <option key={s.key} value={s.key}>
+                      {s.name}: {s.says}
+                    </option>
+                  ))}
+              </optgroup>
+            )}
+            <optgroup label="Of the library">
+              {heap.store.sources
+                .filter((s) => !s.inStore)
+                .map((s) => (
+                  <option key={s.key} value={s.key}>
+                    {s.name}
+                  </option>
+                ))}
+            </optgroup>
+          </select>
+        </label>
+      )}
+      {source && (
+        <AmountField
+          label="How much of it"
+          value={amount}
+          measures={heap.store!.measures}
+          onChange={setAmount}
+          problem={amountWrong}
+        />
+      )}
+      <Field
+        label="What went in"
+        value={what}
+        onChange={(e) => setWhat(e.target.value)}
+        maxLength={200}
+        placeholder="hen-house litter, six barrows"
+      />
+      <Choices
+        label="Is it raw?"
+        value={raw}
+        onChange={setRaw}
+        options={[
+          { value: 'raw', label: 'Raw, or I don’t know', hint: 'manure, food, litter, leachate' },
+          { value: 'clean', label: 'Clean', hint: 'chip, dry leaves, finished compost' },
+        ]}
+      />
+      <SeedChoice value={seeds} onChange={setSeeds} />
+      <WhenAndWho entry={entry} heap={heap} />
+      {raw === 'raw' && <p className="caution">{CAUTION.raw}</p>}
+      {seeds === 'yes' && isCold && (
+        <p role="alert" className="caution" data-testid="cold-heap">
+          {CAUTION.coldHeap}
+        </p>
+      )}
+      {data && <Effects preview={preview} />}
+      <KeepBar
+        entry={entry}
+        label={costs ? 'Log it, and start the clock again' : 'Keep this addition'}
+        missing={
+          raw === ''
+            ? 'Choose whether it is raw.'
+            : (amountWrong ?? (source && how === null ? 'Say how much of it went in.' : null))
+        }
+        onKeep={() => data && entry.save(data)}
+      />
+    </>
+  );
+}

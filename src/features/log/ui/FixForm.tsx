@@ -1,0 +1,45 @@
+'use client';
+import { useTyped } from '@/ui/draft';
+import { FIXES, type Fix } from '@/core/log/entry';
+import { FIX_WORDS } from '@/core/advice/words';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { useEntry } from '@/entry/ui/useEntry';
+
+/** One thing that was changed to mend it. */
+export function FixForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('fix', heap, onDone);
+  const [fix, setFix] = useTyped<Fix | ''>('fix', '');
+  const [words, setWords] = useTyped('words', '');
+  return (
+    <>
+      <p className="hint">
+        One change at a time, then read it for some days: two at once, and nobody knows which
+        helped. Water, a turning or an addition are logged under their own buttons.
+      </p>
+      <Choices
+        label="What was changed?"
+        value={fix}
+        onChange={setFix}
+        columns={2}
+        options={FIXES.filter(
+          (f) => !['water', 'turn', 'nitrogen', 'carbon', 'thermometer'].includes(f),
+        ).map((value) => ({ value, label: FIX_WORDS[value] }))}
+      />
+      <Field
+        label="A few words"
+        value={words}
+        maxLength={300}
+        onChange={(e) => setWords(e.target.value)}
+      />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar
+        entry={entry}
+        label="Keep this change"
+        missing={fix === '' ? 'Choose what was changed.' : null}
+        onKeep={() => entry.save({ fix, ...(words.trim() ? { words: words.trim() } : {}) })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+import { useState } from 'react';
+import { Mark, type MarkName } from '@/charts/marks';
+import { useOutbox } from '@/outbox/useOutbox';
+import { Sheet } from '@/ui/Sheet';
+import { DraftScope } from '@/ui/draft';
+import type { CorrectableParts } from '../view';
+import { CorrectForm } from './CorrectForm';
+import type { ReadingRef } from './CorrectForm';
+import type { HeapRef } from '@/entry/ui/useEntry';
+
+export type LogLine = {
+  readonly id: string;
+  readonly mark: MarkName;
+  readonly title: string;
+  readonly detail: string;
+  readonly when: string;
+  readonly by: string;
+  readonly late: string | null;
+  readonly clock: string | null;
+  readonly photo: string | null;
+  /** Why the whole entry was struck. */
+  readonly struck: string | null;
+  readonly readings: readonly (ReadingRef & { readonly struck: string | null })[];
+  readonly correctable: boolean;
+  readonly parts: CorrectableParts | null;
+};
+
+/** The heap's log, newest first. Struck entries and readings stay, crossed through, with their reason. */
+export function LogList({
+  lines,
+  total,
+  heap,
+}: {
+  lines: readonly LogLine[];
+  total: number;
+  heap: HeapRef;
+}) {
+  const [line, setLine] = useState<LogLine | null>(null);
+  const [shown, setShown] = useState(12);
+  const waits = useOutbox().items.filter((i) => i.form.batch === heap.id);
+  return (
+    <section aria-labelledby="log-title">
+      <h2 id="log-title" className="!text-[16px] pt-1.5 border-t-[1.6px] border-ink">
+        Log{' '}
+        <span className="font-text font-normal text-[13.5px] text-ink-2">
+          {total} entries, all of them kept
+        </span>
+      </h2>
+      <ol data-testid="log">
+        {waits.map((i) => (
+          <li key={i.id} className="border-b border-rule py-1.5 flex gap-2 items-start text-[14px]">
+            <Mark name="flag" size={20} />
+            <span className="flex-1">
+              <b className="font-[650]">{i.short ?? i.what}</b>{' '}
+              {i.state === 'waiting' ? (
+                <span className="q">waits on this device</span>
+              ) : (
+                <b className="marked">refused</b>
+              )}
+            </span>
+            <a className="link text-[13px]" href="/waiting">
+              look
+            </a>
+          </li>
+        ))}
+        {lines.slice(0, shown).map((l) => (
+          <li key={l.id} className="border-b border-rule py-1.5">
+            <div className="flex gap-2 items-start">
+              <Mark name={l.mark} size={20} />
+              <div className="min-w-0 flex-1 text-[14px] leading-[1.3]">
+                <span className={l.struck ? 'line-through' : ''}>
+                  <b className="font-[650]">{l.title}</b> <span className="q">{l.detail}</span>
+                </span>
+                {l.struck && <span className="block">struck: {l.struck}</span>}
+                {l.readings
+                  .filter((r) => r.struck)
+                  .map((r) => (
+                    <span key={r.id} className="block text-[13.5px]">
+                      <s>
+                        {r.place} {r.value}
+                      </s>{' '}
+                      {r.struck}
+                    </span>
+                  ))}
+                {l.late && <span className="block q text-[13px]">{l.late}</span>}
+                {l.clock && <span className="block q text-[13px]">{l.clock}</span>}
+                {l.photo && (
+                  <a href={`/api/photo/${l.photo}`} className="block mt-1">
+                    <img
+                      src={`/api/photo/${l.photo}?small`}
+                      alt={`Photo, ${l.when}`}
+                      loading="lazy"
+                      className="max-h-40 border border-ink"
+                    />
+                  </a>
+                )}
+              </div>
+              <div className="text-[13px] q text-right whitespace-nowrap">
+                {l.when} {l.by}
+                {l.correctable && (
+                  <>
+                    {' '}
+                    <button
+                      type="button"
+                      className="link text-[13px] min-h-[24px]"
+                      onClick={() => setLine(l)}
+                      aria-label={`Correct: ${l.title}, ${l.when}`}
+                    >
+                      correct
+                    </button>
+                  </>
+                )}
+              </div>
+            </div>
+          </li>
+        ))}
+      </ol>
+      {shown < lines.length && (
+        <button type="button" className="btn mt-2 w-full" onClick={() => setShown(shown + 50)}>
+          Show earlier entries
+        </button>
+      )}
+      <Sheet
+        open={line !== null}
+        onOpenChange={(o) => {
+          if (!o) setLine(null);
+        }}
+        title="Put it right"
+        note="The old entry stays in the log, crossed through, beside what is right."
+      >
+        {line && (
+          <DraftScope name={`${heap.id}:${line.id}`}>
+            <CorrectForm
+              heap={heap}
+              onDone={() => setLine(null)}
+              entryId={line.id}
+              title={`${line.title} ${line.detail}, ${line.when}`}
+              readings={line.readings.filter((r) => !r.struck)}
+              parts={line.parts}
+            />
+          </DraftScope>
+        )}
+      </Sheet>
+    </section>
+  );
+}

@@ -1,0 +1,55 @@
+'use client';
+import { useTyped } from '@/ui/draft';
+import { shortScheduleTexts } from '@/core/advice/schedule';
+import { SCHOOL_WORDS } from '@/core/advice/words';
+import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { useEntry } from '@/entry/ui/useEntry';
+
+/** The method that it is kept by, from now on. */
+export function MethodForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('method', heap, onDone);
+  const list = heap.templates ?? [];
+  const [id, setId] = useTyped('id', heap.template ?? '');
+  const chosen = list.find((t) => t.id === id);
+  return (
+    <>
+      <div className="flex flex-col gap-2" role="radiogroup" aria-label="Kept by which method?">
+        {list.map((t) => (
+          <button
+            key={t.id}
+            type="button"
+            role="radio"
+            aria-checked={t.id === id}
+            data-state={t.id === id ? 'on' : 'off'}
+            className="choice !items-start !text-left flex-col"
+            onClick={() => setId(t.id)}
+          >
+            <span>{t.name}</span>
+            <span className="text-[13px] font-normal">
+              Turned {SCHOOL_WORDS[t.trigger]}. {t.words}
+            </span>
+          </button>
+        ))}
+      </div>
+      {chosen &&
+        id !== heap.template &&
+        shortScheduleTexts(chosen, heap.rules ?? []).map((text) => (
+          <p key={text} role="alert" className="caution">
+            {text}
+          </p>
+        ))}
+      <p className="hint">
+        It changes what is advised and expected from now on, not what is proven.
+      </p>
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar
+        entry={entry}
+        label={chosen ? `Keep it as ‘${chosen.name}’` : 'Keep it'}
+        missing={
+          chosen === undefined || id === heap.template ? 'Choose another method than it has.' : null
+        }
+        onKeep={() => chosen && entry.save({ template: chosen })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,130 @@
+'use client';
+import { useState } from 'react';
+import { useTyped } from '@/ui/draft';
+import { END_REASONS, type ReleaseDoubt, type EndReason } from '@/core/log/entry';
+import { END_WORDS } from '@/core/words/acts';
+import { CAUTION } from '@/core/words/caution';
+import { Choices } from '@/ui/Choices';
+import { upperFirst } from '@/core/quantity/format';
+import { Field } from '@/ui/Field';
+import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
+
+/** What is doubtful about letting it go, each to be ticked by whoever does. */
+function DoubtTicks({
+  heap,
+  known,
+  onChange,
+}: {
+  heap: HeapRef;
+  known: readonly ReleaseDoubt[];
+  onChange: (known: readonly ReleaseDoubt[]) => void;
+}) {
+  return (
+    <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
+      <legend className="px-1 font-semibold">Before it goes out</legend>
+      {heap.doubts!.map(({ doubt, text }) => (
+        <label key={doubt} className="flex gap-3 items-start py-1.5 min-h-[44px]">
+          <input
+            type="checkbox"
+            className="size-5 mt-0.5 flex-none"
+            checked={known.includes(doubt)}
+            onChange={(e) =>
+              onChange(e.target.checked ? [...known, doubt] : known.filter((d) => d !== doubt))
+            }
+          />
+          <span>
+            {text} <b className="font-semibold">I know that.</b>
+          </span>
+        </label>
+      ))}
+      {heap.doubts!.some((d) => d.doubt === 'unproven') && (
+        <p className="caution mt-1">{heap.rawIn === false ? CAUTION.unproven : CAUTION.rawOut}</p>
+      )}
+      {heap.doubts!.some((d) => d.doubt === 'warm') && (
+        <p className="caution mt-1">{CAUTION.warmOut}</p>
+      )}
+    </fieldset>
+  );
+}
+
+/** Held, taken up again, called ready, or at its end: by decision of somebody. */
+export function StandingInLife({ heap, onDone }: FormProps) {
+  const [what, setWhat] = useTyped<'hold' | 'ready' | 'ended' | ''>('what', '');
+  const [reason, setReason] = useTyped<EndReason | ''>('reason', '');
+  const [words, setWords] = useTyped('words', '');
+  const [known, setKnown] = useState<readonly ReleaseDoubt[]>([]);
+  const [hold, ready, ended] = [
+    useEntry('hold', heap, onDone),
+    useEntry('ready', heap, onDone),
+    useEntry('ended', heap, onDone),
+  ];
+  const entry = what === 'ready' ? ready : what === 'ended' ? ended : hold;
+  const goesOut =
+    what === 'ready' || (what === 'ended' && (reason === 'matured' || reason === 'used-raw'));
+  const doubts = goesOut ? (heap.doubts ?? []) : [];
+  const said = {
+    ...(words.trim() ? { words: words.trim() } : {}),
+    ...(goesOut && known.length > 0 ? { knowing: known } : {}),
+  };
+  const save = (): void =>
+    what === 'hold'
+      ? hold.save({ on: !heap.onHold, ...(words.trim() ? { reason: words.trim() } : {}) })
+      : what === 'ready'
+        ? ready.save(said)
+        : ended.save({ reason, ...said });
+  const missing =
+    what === ''
+      ? 'Choose what it is.'
+      : what === 'ended' && reason === ''
+        ? 'Choose why it is at its end.'
+        : doubts.some((d) => !known.includes(d.doubt))
+          ? 'Tick what stands in the box above, so that nobody lets it go unknowing.'
+          : null;
+  return (
+    <>
+      <Choices
+        label="What is it?"
+        value={what}
+        onChange={setWhat}
+        columns={3}
+        options={[
+          {
+            value: 'hold',
+            label: heap.onHold ? 'Taken up again' : 'Put on hold',
+            hint: heap.onHold ? 'its work goes on' : 'no work is asked for',
+          },
+          { value: 'ready', label: 'Ready', hint: 'by your word' },
+          { value: 'ended', label: 'At its end' },
+        ]}
+      />
+      {what === 'ended' && (
+        <Choices
+          label="Why?"
+          value={reason}
+          onChange={setReason}
+          columns={2}
+          options={END_REASONS.filter((r) => r !== 'merged').map((value) => ({
+            value,
+            label: upperFirst(END_WORDS[value]),
+          }))}
+        />
+      )}
+      {doubts.length > 0 && <DoubtTicks heap={heap} known={known} onChange={setKnown} />}
+      {what === 'ready' && (
+        <p className="hint">
+          This is your word, and your name stands beside it. It proves nothing and tests no
+          maturity.
+        </p>
+      )}
+      <Field
+        label="Why, in a few words"
+        value={words}
+        maxLength={300}
+        onChange={(e) => setWords(e.target.value)}
+      />
+      <WhenAndWho entry={entry} heap={heap} />
+      <KeepBar entry={entry} label="Keep it" missing={missing} onKeep={save} />
+    </>
+  );
+}

@@ -1,0 +1,99 @@
+'use client';
+import { useTyped } from '@/ui/draft';
+import { TRANSFERS, TRANSFER_KINDS, type TransferKind } from '@/core/log/entry';
+import { CAUTION } from '@/core/words/caution';
+import { TRANSFER_WORDS } from '@/core/words/transfer';
+import { Choices } from '@/ui/Choices';
+import { Effects } from '@/ui/Effects';
+import { Field } from '@/ui/Field';
+import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { typed } from '@/core/quantity/typed-number';
+import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
+import { OtherHeap } from './OtherHeap';
+
+/** Something that left this heap: into another one, or for good. Logged once, it stands in both logs. */
+export function TransferForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('transfer', heap, onDone);
+  const [what, setWhat] = useTyped<TransferKind | ''>('what', '');
+  const [to, setTo] = useTyped('to', '');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [raw, setRaw] = useTyped<'raw' | 'clean' | ''>('raw', '');
+  const amount = typed(litres, 0.1);
+  const usual = what === '' ? null : TRANSFERS[what];
+  const isRaw = raw === '' ? (usual?.raw ?? true) : raw === 'raw';
+  const data =
+    what !== '' && amount !== null
+      ? {
+          what,
+          raw: isRaw,
+          seeds: isRaw ? (usual?.seeds ?? true) : false,
+          ...(to === '' ? {} : { to }),
+          ...(amount === undefined ? {} : { litres: amount }),
+        }
+      : null;
+  const preview = useEntryPreview(entry, data);
+  const costs = preview?.effects?.some((e) => e.costs) ?? false;
+  return (
+    <>
+      <Choices
+        label="What was taken off?"
+        value={what}
+        onChange={(v) => {
+          setWhat(v);
+          setRaw('');
+        }}
+        columns={2}
+        options={TRANSFER_KINDS.map((value) => ({
+          value,
+          label: TRANSFER_WORDS[value].name,
+          hint: TRANSFER_WORDS[value].hint,
+        }))}
+      />
+      <Field
+        label="How much"
+        unit="litres"
+        inputMode="decimal"
+        value={litres}
+        onChange={(e) => setLitres(e.target.value)}
+        problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined}
+        hint="A bucket holds about 10"
+      />
+      <OtherHeap
+        label="Into which heap? Leave empty if into none"
+        heap={heap}
+        value={to}
+        onChange={setTo}
+      />
+      {what !== '' && to !== '' && (
+        <Choices
+          label="Is it raw?"
+          value={raw === '' ? (usual!.raw ? 'raw' : 'clean') : raw}
+          onChange={setRaw}
+          options={[
+            { value: 'raw', label: 'Raw, or I don’t know' },
+            { value: 'clean', label: 'Clean', hint: 'it met the rules itself, or was never raw' },
+          ]}
+        />
+      )}
+      <WhenAndWho entry={entry} heap={heap} />
+      {isRaw && what !== '' && (
+        <p className="caution">
+          {CAUTION.raw} Not into drains or a watercourse: check with your local authority.
+        </p>
+      )}
+      {data && to !== '' && <Effects preview={preview} />}
+      <KeepBar
+        entry={entry}
+        label={costs ? 'Log it, and start that clock again' : 'Keep it in both logs'}
+        missing={
+          data !== null
+            ? null
+            : what === ''
+              ? 'Choose what was taken off.'
+              : 'Type litres as a number, or leave it empty.'
+        }
+        onKeep={() => data && entry.save(data)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,205 @@
+'use client';
+import { useState } from 'react';
+import { useTyped } from '@/ui/draft';
+import { v7 } from 'uuid';
+import { CAUTION } from '@/core/words/caution';
+import { type Smell, type Squeeze } from '@/core/words/feel';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { Effects } from '@/ui/Effects';
+import { typed } from '@/core/quantity/typed-number';
+import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { StandingFields, useStanding } from '@/entry/ui/Standing';
+import { submitEntry, useEntry, useEntryPreview } from '@/entry/ui/useEntry';
+import { SMELL_OPTIONS, SQUEEZE_OPTIONS } from './feelOptions';
+
+/** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. What was felt, added or watered while at it is logged with it. */
+export function TurnForm({ heap, onDone }: FormProps) {
+  const standing = useStanding(heap, heap.placed ?? []);
+  const inRow = standing.was !== null && 'row' in standing.was;
+  const entry = useEntry('turn', heap, onDone);
+  const [full, setFull] = useTyped<'full' | 'stir' | ''>('full', 'full');
+  const [rim, setRim] = useTyped<'all' | 'most' | 'partly' | 'unsure' | ''>('rim', '');
+  const [read, setRead] = useTyped<'yes' | 'no' | ''>('read', heap.readLately ? 'yes' : '');
+  const [minutes, setMinutes] = useTyped('minutes', '');
+  const [people, setPeople] = useTyped('people', '');
+  const [machine, setMachine] = useTyped<'hand' | 'machine' | ''>('machine', '');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [squeeze, setSqueeze] = useTyped<Squeeze | ''>('squeeze', '');
+  const [smell, setSmell] = useTyped<Smell | ''>('smell', '');
+  const [ids] = useState(() => ({ water: v7(), felt: v7() }));
+  const [mins, hands, water] = [typed(minutes), typed(people, 1), typed(litres, 0.1)];
+  const data = {
+    full: full === 'full',
+    ...(rim ? { rim } : {}),
+    ...(read ? { readFirst: read === 'yes' } : {}),
+    ...(typeof mins === 'number' ? { minutes: mins } : {}),
+    ...(typeof hands === 'number' ? { people: Math.round(hands) } : {}),
+    ...(machine ? { machine: machine === 'machine' } : {}),
+  };
+  const preview = useEntryPreview(entry, full === '' ? null : data);
+  // Each turning moves a row along: its flags go with it, and a border is the neighbour's too.
+  const after = async (): Promise<void> => {
+    const also = [
+      ...(typeof water === 'number'
+        ? [{ id: ids.water, kind: 'water' as const, data: { clean: true, litres: water } }]
+        : []),
+      ...(squeeze || smell
+        ? [
+            {
+              id: ids.felt,
+              kind: 'observation' as const,
+              data: { ...(squeeze ? { squeeze } : {}), ...(smell ? { smell } : {}) },
+            },
+          ]
+        : []),
+    ];
+    for (const e of also) {
+      const kept = await submitEntry(
+        { ...e, batch: heap.id, at: entry.at, by: entry.by },
+        heap.name,
+        e.kind,
+      );
+      if (!kept.ok) {
+        entry.setProblems(kept.problems);
+        return;
+      }
+    }
+    const wrong = await standing.keep(entry.by, entry.at);
+    if (wrong.length > 0) entry.setProblems(wrong);
+    else onDone();
+  };
+  const wrong = [mins, hands, water].includes(null);
+  return (
+    <>
+      <DangerFirst heap={heap} />
+      <p className="caution">
+        {CAUTION.steam} {CAUTION.spores}
+        {machine === 'machine' ? ` ${CAUTION.machine}` : ''}
+      </p>
+      <Choices
+        label="Was it read before it was opened?"
+        value={read}
+        onChange={setRead}
+        options={[
+          {
+            value: 'yes',
+            label: 'Yes',
+            hint: heap.readLately ? 'a round of today is in the log' : 'log that round too',
+          },
+          { value: 'no', label: 'No', hint: 'then what it did cannot be told' },
+        ]}
+      />
+      <Choices
+        label="How"
+        value={full}
+        onChange={setFull}
+        options={[
+          { value: 'full', label: 'Full turning', hint: 'rim inside, top to bottom' },
+          { value: 'stir', label: 'Only stirred', hint: 'does not count for a rule' },
+        ]}
+      />
+      <Choices
+        optional
+        label="How far did the rim get in?"
+        value={rim}
+        onChange={setRim}
+        columns={4}
+        options={[
+          { value: 'all', label: 'All' },
+          { value: 'most', label: 'Most' },
+          { value: 'partly', label: 'Partly' },
+          { value: 'unsure', label: 'Unsure' },
+        ]}
+      />
+      <Choices
+        optional
+        label="Squeeze a handful from inside"
+        value={squeeze}
+        onChange={setSqueeze}
+        columns={4}
+        options={SQUEEZE_OPTIONS.map(({ value, label }) => ({ value, label }))}
+      />
+      <Choices
+        optional
+        label="Smell"
+        value={smell}
+        onChange={setSmell}
+        columns={4}
+        options={SMELL_OPTIONS}
+      />
+      {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
+      <div className="grid grid-cols-3 gap-3">
+        <Field
+          label="Clean water"
+          unit="litres"
+          inputMode="decimal"
+          value={litres}
+          onChange={(e) => setLitres(e.target.value)}
+        />
+        <Field
+          label="Took"
+          unit="minutes"
+          inputMode="numeric"
+          value={minutes}
+          onChange={(e) => setMinutes(e.target.value)}
+        />
+        <Field
+          label="People"
+          inputMode="numeric"
+          value={people}
+          onChange={(e) => setPeople(e.target.value)}
+        />
+      </div>
+      {wrong && (
+        <p role="alert" className="marked font-semibold">
+          Type litres, minutes and people as numbers, or leave them empty.
+        </p>
+      )}
+      <Choices
+        optional
+        label="By hand or by machine?"
+        value={machine}
+        onChange={setMachine}
+        options={[
+          { value: 'hand', label: 'By hand' },
+          { value: 'machine', label: 'By machine' },
+        ]}
+      />
+      {inRow ? (
+        <>
+          <p className="hint">Where do its flags stand now? A row moves with every turning.</p>
+          <StandingFields standing={standing} onlyRow />
+        </>
+      ) : (
+        <details>
+          <summary className="link min-h-[44px] flex items-center cursor-pointer">
+            It stands in another place now
+          </summary>
+          <StandingFields standing={standing} />
+        </details>
+      )}
+      <WhenAndWho entry={entry} heap={heap} />
+      <Effects preview={preview} />
+      <p className="hint">
+        Something raw went in as well, or water that was not clean? Log it under its own button: it
+        starts the clock again. Read it the same afternoon and again the next day: the time between
+        a turning and the next hot round earns nothing.
+      </p>
+      <KeepBar
+        entry={entry}
+        label="Keep this turning"
+        missing={
+          wrong
+            ? 'Put the figures right first.'
+            : inRow && standing.problem !== null
+              ? standing.problem
+              : inRow && standing.effect.overlaps.length > 0
+                ? `It would lie over ${standing.effect.overlaps[0]}.`
+                : null
+        }
+        onKeep={() => entry.save(data, after)}
+      />
+    </>
+  );
+}

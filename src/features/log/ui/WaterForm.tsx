@@ -1,0 +1,65 @@
+'use client';
+import { useTyped } from '@/ui/draft';
+import { CAUTION } from '@/core/words/caution';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { Effects } from '@/ui/Effects';
+import { typed } from '@/core/quantity/typed-number';
+import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
+import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
+import { type SeedAnswer, seedsOf, SeedChoice } from './SeedChoice';
+
+export function WaterForm({ heap, onDone }: FormProps) {
+  const entry = useEntry('water', heap, onDone);
+  const [clean, setClean] = useTyped<'clean' | 'unclean' | ''>('clean', '');
+  const [litres, setLitres] = useTyped('litres', '');
+  const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
+  const amount = typed(litres);
+  const problem = amount === null ? 'Type litres as a number, or leave it empty.' : undefined;
+  const data =
+    clean === ''
+      ? null
+      : {
+          clean: clean === 'clean',
+          ...(clean === 'unclean' ? seedsOf(seeds) : {}),
+          ...(amount === undefined ? {} : { litres: amount }),
+        };
+  const preview = useEntryPreview(entry, problem ? null : data);
+  return (
+    <>
+      <DangerFirst heap={heap} />
+      <Choices
+        label="What water?"
+        value={clean}
+        onChange={setClean}
+        options={[
+          { value: 'clean', label: 'Clean', hint: 'tap, rain butt with a lid' },
+          {
+            value: 'unclean',
+            label: 'Not clean, or I don’t know',
+            hint: 'pond, leachate, rinsings',
+          },
+        ]}
+      />
+      {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
+      <Field
+        label="How much"
+        unit="litres"
+        inputMode="decimal"
+        value={litres}
+        onChange={(e) => setLitres(e.target.value)}
+        problem={problem}
+        hint="Leave empty if you did not measure it"
+      />
+      <WhenAndWho entry={entry} heap={heap} />
+      {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
+      {data && !problem && <Effects preview={preview} />}
+      <KeepBar
+        entry={entry}
+        label="Keep this watering"
+        missing={clean === '' ? 'Choose what water it was.' : (problem ?? null)}
+        onKeep={() => data && entry.save(data)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,131 @@
+import { clockText, durationText, soonText, whenText } from '@/core/quantity/format';
+import { MS, parseInstant } from '@/core/quantity/instant';
+import {
+  CLOCK_TOLERANCE_MS,
+  deviceOf,
+  isCorrectable,
+  isCorrectedInPlace,
+  tellEntry,
+  type DataOf,
+  type Entry,
+  type InPlaceKind,
+} from '@/core/log/entry';
+import { localInput } from '@/core/quantity/calendar';
+import { readingText } from '@/core/words/reading';
+import type { EntryMark } from '@/core/log/kinds/kind';
+import type { BatchState, LoggedReading } from '@/core/log/fold';
+import type { Locale } from '@/core/words/note';
+
+/** A line of the log as people read it. */
+export type LogLineView = {
+  readonly id: string;
+  readonly mark: EntryMark;
+  readonly title: string;
+  readonly detail: string;
+  readonly when: string;
+  readonly by: string;
+  readonly late: string | null;
+  readonly clock: string | null;
+  readonly photo: string | null;
+  readonly struck: string | null;
+  readonly readings: readonly {
+    readonly id: string;
+    readonly place: string;
+    readonly value: string;
+    readonly struck: string | null;
+  }[];
+  readonly correctable: boolean;
+  /** What can be put right in it, as it stands; null: it is struck as a whole. */
+  readonly parts: CorrectableParts | null;
+};
+
+/** Time, amount and kind of an entry that can be put right; the time by the site's clock. */
+export type CorrectableParts = { readonly at: string } & (
+  | { readonly kind: 'turn'; readonly full: boolean }
+  | { readonly kind: 'water'; readonly clean: boolean; readonly litres: number | null }
+  | {
+      readonly kind: 'addition';
+      readonly raw: boolean;
+      readonly seeds: boolean | null;
+      readonly what: string;
+    }
+  | { readonly kind: 'built' }
+);
+
+/** What can be put right in each kind, out of its data; null: it is one end of an act that touches another heap. */
+const PARTS: {
+  readonly [K in InPlaceKind]: (
+    data: DataOf<K>,
+  ) => Omit<Extract<CorrectableParts, { kind: K }>, 'at' | 'kind'> | null;
+} = {
+  turn: (data) => (data.act === undefined ? { full: data.full } : null),
+  water: (data) => ({ clean: data.clean, litres: data.litres ?? null }),
+  addition: (data) =>
+    data.from === undefined
+      ? { raw: data.raw, seeds: data.seeds ?? null, what: data.what ?? '' }
+      : null,
+  built: () => ({}),
+};
+
+function partsOf(e: Entry, timeZone: string): CorrectableParts | null {
+  if (!isCorrectedInPlace(e.kind)) return null;
+  // Each kind's reader takes the data of its own kind.
+  const parts = (PARTS[e.kind] as (data: Entry['data']) => object | null)(e.data);
+  return parts && ({ at: localInput(timeZone, e.at), kind: e.kind, ...parts } as CorrectableParts);
+}
+
+/** Above this many readings an entry is a block from a file: it is struck as a whole. */
+const MAX_READINGS = 60;
+const LATE_MS = 24 * MS.hour;
+
+/** The log, newest first by when it happened. */
+export function logLines(state: BatchState, { timeZone, unit, now }: Locale): LogLineView[] {
+  const label = new Map(state.points.map((p) => [p.id, p.label ?? p.id]));
+  const byEntry = new Map<string, LoggedReading[]>();
+  for (const r of state.readings) {
+    const list = byEntry.get(r.entry);
+    if (list) list.push(r);
+    else byEntry.set(r.entry, [r]);
+  }
+  return [...state.entries]
+    .sort((a, b) => b.at - a.at || b.seq - a.seq)
+    .map((e): LogLineView => {
+      const strike = state.struck.get(e.id);
+      const own = byEntry.get(e.id) ?? [];
+      const readings =
+        e.kind !== 'round' || e.data.readings.length > MAX_READINGS
+          ? []
+          : own.map((r) => ({
+              id: r.id,
+              place: label.get(r.point) ?? r.point,
+              value: readingText(r, unit),
+              struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
+            }));
+      const lateMs = e.recordedAt - e.at;
+      const device = deviceOf(e.data);
+      const enteredAt = device ? parseInstant(device.enteredAt) : null;
+      const waited = enteredAt !== null && enteredAt - e.at < LATE_MS;
+      return {
+        id: e.id,
+        ...tellEntry(e, { unit, readings: own }),
+        when: soonText(timeZone, e.at, now),
+        by: e.by,
+        late:
+          lateMs > LATE_MS &&
+          e.kind !== 'opened' &&
+          e.kind !== 'correction' &&
+          !(e.kind === 'round' && e.data.source === 'file')
+            ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}`
+            : null,
+        clock:
+          Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS
+            ? null
+            : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`,
+        photo: e.kind === 'photo' ? e.data.sha256 : null,
+        struck: strike?.kind === 'correction' ? strike.data.reason : null,
+        readings, // What happened before it was carried off is corrected where it was logged.
+        correctable: isCorrectable(e.kind) && !strike && e.batch === state.id,
+        parts: partsOf(e, timeZone),
+      };
+    });
+}

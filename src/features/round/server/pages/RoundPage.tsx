@@ -1,0 +1,30 @@
+import { tempText } from '@/core/quantity/format';
+import { previewEntry } from '@/entry/server/actions';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+import { loadOfflineRoundData } from '../queries';
+import { AirStrip } from '@/features/yard/ui/AirStrip';
+import { RoundApp } from '../../ui/RoundApp';
+
+const TWO_DAYS_MS = 172_800_000;
+
+export async function RoundPage() {
+  const [s, data] = [await loadPageContext(), await loadOfflineRoundData()];
+  return (
+    <PageShell
+      s={s}
+      place="round"
+      wholeOnPhone
+      sky={
+        <AirStrip
+          air={s.air}
+          from={s.now - TWO_DAYS_MS}
+          to={s.now}
+          label={(c) => tempText(c, s.unit)}
+        />
+      }
+    >
+      <RoundApp initial={data} preview={previewEntry} />
+    </PageShell>
+  );
+}

@@ -1,0 +1,24 @@
+import { notFound } from 'next/navigation';
+import { logEntry } from '@/entry/server/actions';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+import { batchTermsScreen } from '../queries';
+import { BatchTerms } from '../../ui/BatchTerms';
+
+export async function BatchRulesPage({ params }: { params: Promise<{ id: string }> }) {
+  const [{ id }, s] = [await params, await loadPageContext()];
+  const screen = await batchTermsScreen(id, s.site, s.locale);
+  if (!screen) notFound();
+  return (
+    <PageShell s={s} place="yard" active={id}>
+      <BatchTerms
+        key={screen.columns.length}
+        {...screen}
+        id={id}
+        by={s.prefs.by}
+        unit={s.unit}
+        keep={logEntry}
+      />
+    </PageShell>
+  );
+}

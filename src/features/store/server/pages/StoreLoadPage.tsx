@@ -1,0 +1,16 @@
+import { notFound } from 'next/navigation';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+import { loadOf } from '../queries';
+import { LoadScreen } from '../../ui/LoadScreen';
+
+export async function StoreLoadPage({ params }: { params: Promise<{ id: string }> }) {
+  const [{ id }, s] = [await params, await loadPageContext()];
+  const load = await loadOf(id, s.site.id, s.board, s.locale);
+  if (!load) notFound();
+  return (
+    <PageShell s={s} place="store">
+      <LoadScreen load={load} by={s.prefs.by} unit={s.unit} />
+    </PageShell>
+  );
+}
