@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Mark } from './marks';
+import { itemAt } from '@/core/quantity/present';
 
 type AgeCurve = {
   readonly id: string;
@@ -114,7 +115,7 @@ export function Ages({
           />
         ))}
         {ends.map(({ i, y: ey }) => {
-          const c = curves[i]!;
+          const c = itemAt(curves, i);
           const last = c.points.at(-1);
           return (
             last && (

@@ -1,5 +1,6 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
+import { firstOf } from '@/core/quantity/present';
 
 export type DriftDot = {
   readonly at: number;
@@ -30,7 +31,7 @@ export function Drift({
     Math.max(accuracyK * 1.6, ...dots.flatMap((d) => [Math.abs(d.atIceK), Math.abs(d.atHotK)])) *
     1.25;
   const x = scaleTime()
-    .domain([Math.min(from, dots[0]!.at), to])
+    .domain([Math.min(from, firstOf(dots).at), to])
     .range([44, 384]);
   const y = scaleLinear().domain([-most, most]).range([112, 8]);
   const path = line<DriftDot>().x((d) => x(d.at));
@@ -100,7 +101,7 @@ export function Drift({
         </g>
       ))}
       <text x={44} y={133} fontSize={13} fill="var(--color-ink-2)">
-        {label(Math.min(from, dots[0]!.at))}
+        {label(Math.min(from, firstOf(dots).at))}
       </text>
       <text x={384} y={133} fontSize={13} textAnchor="end" fill="var(--color-ink-2)">
         now

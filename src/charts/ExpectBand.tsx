@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
+import { lastOf } from '@/core/quantity/present';
 
 type Band = { readonly day: number; readonly lowC: number; readonly highC: number };
 const [W, H, LEFT, BOTTOM] = [440, 92, 34, 16];
@@ -12,7 +13,7 @@ export function ExpectBand({
   expect: readonly Band[];
   limits: { readonly actC: number };
 }) {
-  const last = expect.at(-1)!.day;
+  const last = lastOf(expect).day;
   const x = scaleLinear([0, Math.max(last, 1)], [LEFT, W - 14]);
   const y = scaleLinear([0, 80], [H - BOTTOM, 4]);
   const band =

@@ -12,6 +12,7 @@ import {
 } from './heat-geometry';
 import { Knot } from './Knot';
 import { MarkAt, type MarkName } from './marks';
+import { firstOf, itemAt, lastOf } from '@/core/quantity/present';
 
 type HeatRound = {
   readonly at: number;
@@ -77,7 +78,7 @@ export function HeatChart({ data }: { data: HeatChartData }) {
     const at = scales.x.invert(((e.clientX - rect.left) / rect.width) * W).getTime();
     let best = 0;
     data.rounds.forEach((r, i) => {
-      if (Math.abs(r.at - at) < Math.abs(data.rounds[best]!.at - at)) best = i;
+      if (Math.abs(r.at - at) < Math.abs(itemAt(data.rounds, best).at - at)) best = i;
     });
     if (data.rounds.length > 0) setChosen(best);
   };
@@ -245,7 +246,7 @@ function EventRow({ data, scales: { x } }: Part) {
     data.events.map((e) => ({ x: x(e.at) - 9, width: 22 + e.label.length * 6.4 })),
     2,
   );
-  const y = (i: number): number => BOX.top - 9 - Math.max(0, rows[i]!) * 19;
+  const y = (i: number): number => BOX.top - 9 - Math.max(0, itemAt(rows, i)) * 19;
   return (
     <g>
       {data.events.map((e, i) => (
@@ -254,10 +255,10 @@ function EventRow({ data, scales: { x } }: Part) {
             name={e.mark}
             x={x(e.at)}
             y={y(i)}
-            size={rows[i]! < 0 ? 15 : 19}
+            size={itemAt(rows, i) < 0 ? 15 : 19}
             title={e.title}
           />
-          {rows[i]! >= 0 && e.label && x(e.at) + 12 + e.label.length * 6.4 < W && (
+          {itemAt(rows, i) >= 0 && e.label && x(e.at) + 12 + e.label.length * 6.4 < W && (
             <text
               x={x(e.at) + 12}
               y={y(i) + 4}
@@ -280,12 +281,12 @@ function Readings({ data, scales }: Part) {
   return (
     <g fill="none">
       {piecesOf(data.air, 86_400_000).map((p) => (
-        <path key={p[0]!.at} d={pathOf(scales, p)} stroke="var(--color-rule-2)" />
+        <path key={firstOf(p).at} d={pathOf(scales, p)} stroke="var(--color-rule-2)" />
       ))}
       {data.air.length > 0 && (
         <text
-          x={x(data.air[0]!.at) + 4}
-          y={y(data.air[0]!.c) - 6}
+          x={x(firstOf(data.air).at) + 4}
+          y={y(firstOf(data.air).c) - 6}
           fontSize={12.5}
           fill="var(--color-ink-3)"
           stroke="none"
@@ -296,7 +297,7 @@ function Readings({ data, scales }: Part) {
       {data.others.flatMap((o, i) =>
         piecesOf(o, data.maxGapMs).map((p) => (
           <path
-            key={`${i}-${p[0]!.at}`}
+            key={`${i}-${firstOf(p).at}`}
             d={pathOf(scales, p)}
             stroke="var(--color-ink-3)"
             opacity={0.8}
@@ -304,7 +305,7 @@ function Readings({ data, scales }: Part) {
         )),
       )}
       {piecesOf(data.rounds, data.maxGapMs).map((p) => (
-        <g key={p[0]!.at} strokeLinejoin="round">
+        <g key={firstOf(p).at} strokeLinejoin="round">
           <path d={pathOf(scales, p)} stroke="var(--color-sheet)" strokeWidth={5} />
           <path d={pathOf(scales, p)} stroke="var(--color-ink)" strokeWidth={2.5} />
         </g>
@@ -337,7 +338,7 @@ function Readings({ data, scales }: Part) {
 }
 
 function Now({ data, scales: { x, y }, bottom }: Part & { bottom: number }) {
-  const last = data.rounds.at(-1)!;
+  const last = lastOf(data.rounds);
   const side = x(last.at) > W - 90 ? -62 : 9;
   // Under the point where the words of the line above would be covered.
   const covers =
@@ -379,7 +380,7 @@ function Now({ data, scales: { x, y }, bottom }: Part & { bottom: number }) {
 
 function Bar({ bar, y, scales: { x } }: { bar: HeatBar; y: number; scales: Scales }) {
   const ends = [...bar.spans.map((s) => s.to), bar.needTo ?? 0, bar.provenAt ?? 0];
-  const end = x(Math.max(...ends, x.domain()[0]!.getTime()));
+  const end = x(Math.max(...ends, firstOf(x.domain()).getTime()));
   const clear = Math.min(end, BOX.right);
   const knot = bar.provenAt !== null;
   const before = clear + bar.label.length * 6.7 + (knot ? 33 : 6) > W;
@@ -447,18 +448,18 @@ function Breaks({ data, scales: { x }, y }: Part & { y: number }) {
   return (
     <g>
       {placed.map((b, i) =>
-        rows[i]! < 0 ? null : (
+        itemAt(rows, i) < 0 ? null : (
           <g key={i}>
             <line
               x1={x(b.at)}
               x2={x(b.at)}
               y1={y - 6}
-              y2={y + rows[i]! * 16}
+              y2={y + itemAt(rows, i) * 16}
               stroke="var(--color-ink)"
             />
             <text
               x={b.x}
-              y={y + 12 + rows[i]! * 16}
+              y={y + 12 + itemAt(rows, i) * 16}
               fontSize={12.5}
               fill="var(--color-ink)"
               stroke="var(--color-paper)"

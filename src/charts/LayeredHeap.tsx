@@ -1,4 +1,5 @@
 import { foldPath } from './mound';
+import { itemAt } from '@/core/quantity/present';
 
 const [W, BASE, TALL] = [346, 182, 158];
 const FRAME = { x0: 8, w: 330, base: BASE, h: TALL, lean: 0.03 };
@@ -64,7 +65,7 @@ export function LayeredHeap({
       </defs>
       <g clipPath="url(#lay-heap)">
         {layers.map((l, i) => {
-          const [from, to] = [BASE - TALL * (tops[i - 1] ?? 0), BASE - TALL * tops[i]!];
+          const [from, to] = [BASE - TALL * (tops[i - 1] ?? 0), BASE - TALL * itemAt(tops, i)];
           const d = `M0 ${from}Q${W / 2} ${from - (i > 0 ? 10 : 0)} ${W} ${from}V${to}Q${W / 2} ${to - 10} 0 ${to}Z`;
           const pale = done > 0 && i >= done;
           return (
@@ -91,8 +92,8 @@ export function LayeredHeap({
       <rect x="0" y={BASE} width={W} height="6" fill="var(--color-soil)" />
       <path d={`M0 ${BASE}H${W}`} stroke="var(--color-ink)" strokeWidth="1.8" />
       {layers.map((_, i) => {
-        const y = BASE - (TALL * ((tops[i - 1] ?? 0) + tops[i]!)) / 2 - (i > 0 ? 8 : 4);
-        const thin = TALL * (tops[i]! - (tops[i - 1] ?? 0)) < 12;
+        const y = BASE - (TALL * ((tops[i - 1] ?? 0) + itemAt(tops, i))) / 2 - (i > 0 ? 8 : 4);
+        const thin = TALL * (itemAt(tops, i) - (tops[i - 1] ?? 0)) < 12;
         const x = W / 2 + (thin ? (i % 2 ? 26 : -26) : 0);
         return (
           <g key={i}>

@@ -1,6 +1,7 @@
 import { plateOf } from './ember';
 import { foldPath, type MoundFrame } from './mound';
 import { spotsOf, type SchemPlace } from './schematic';
+import { itemAt } from '@/core/quantity/present';
 
 export type SchematicPlace = SchemPlace & {
   readonly short: string;
@@ -83,7 +84,7 @@ export function Schematic({
       <rect x={0} y={126} width={SIZE.w} height={6} fill="var(--color-soil)" />
       <path d={`M0 126H${SIZE.w}`} stroke="var(--color-ink)" strokeWidth={2} />
       {places.map((p, i) => {
-        const { x, y } = spots[i]!;
+        const { x, y } = itemAt(spots, i);
         // Labels on the inner side at the toes, where there is no room outside, on the outer side further in.
         const right = x >= SIZE.w / 2 - 4;
         const before = right ? x > SIZE.w * 0.74 : x > SIZE.w * 0.26;

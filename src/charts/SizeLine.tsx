@@ -1,5 +1,6 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
+import { firstOf, lastOf } from '@/core/quantity/present';
 
 type SizePoint = {
   readonly at: number;
@@ -12,7 +13,7 @@ const [W, H, PAD] = [420, 96, 8];
 /** A heap's volume over time: what is known stands as dots, joined straight. */
 export function SizeLine({ points }: { points: readonly SizePoint[] }) {
   const x = scaleTime(
-    [points[0]!.at, Math.max(points.at(-1)!.at, points[0]!.at + 1)],
+    [firstOf(points).at, Math.max(lastOf(points).at, firstOf(points).at + 1)],
     [PAD, W - PAD],
   );
   const y = scaleLinear([0, Math.max(...points.map((p) => p.m3))], [H - 18, PAD + 12]);
@@ -20,7 +21,7 @@ export function SizeLine({ points }: { points: readonly SizePoint[] }) {
     line<SizePoint>()
       .x((p) => x(p.at))
       .y((p) => y(p.m3))(points) ?? '';
-  const last = points.at(-1)!;
+  const last = lastOf(points);
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -34,19 +35,19 @@ export function SizeLine({ points }: { points: readonly SizePoint[] }) {
         <circle key={p.at} cx={x(p.at)} cy={y(p.m3)} r="3.5" fill="var(--color-ink)" />
       ))}
       <text x={PAD} y={H - 4} fontSize="12.5" fill="var(--color-ink-2)">
-        {points[0]!.when}
+        {firstOf(points).when}
       </text>
       <text x={W - PAD} y={H - 4} fontSize="12.5" textAnchor="end" fill="var(--color-ink-2)">
         {last.when}
       </text>
       <text
         x={PAD + 6}
-        y={y(points[0]!.m3) - 6}
+        y={y(firstOf(points).m3) - 6}
         fontSize="13"
         fontWeight="600"
         fill="var(--color-ink)"
       >
-        {points[0]!.text}
+        {firstOf(points).text}
       </text>
       <text
         x={W - PAD}

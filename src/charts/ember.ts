@@ -1,3 +1,5 @@
+import { firstOf, itemAt, lastOf } from '@/core/quantity/present';
+
 /** The ember scale: temperature as lightness, one scale for the sun and one for the shed. */
 const SUN: readonly [number, string][] = [
   [10, '#DCE4E0'],
@@ -57,12 +59,14 @@ function fromLab([L, a, b]: Triple): string {
 export function emberOn(scale: 'sun' | 'shed', celsius: number): string {
   const stops = scale === 'sun' ? SUN : SHED;
   const above = stops.findIndex(([t]) => celsius <= t);
-  if (above === 0) return stops[0]![1];
-  if (above < 0) return stops.at(-1)![1];
-  const [t0, c0] = stops[above - 1]!;
-  const [t1, c1] = stops[above]!;
+  if (above === 0) return firstOf(stops)[1];
+  if (above < 0) return lastOf(stops)[1];
+  const [t0, c0] = itemAt(stops, above - 1);
+  const [t1, c1] = itemAt(stops, above);
   const [from, to] = [toLab(c0), toLab(c1)];
-  return fromLab(from.map((v, i) => v + (to[i]! - v) * ((celsius - t0) / (t1 - t0))) as Triple);
+  return fromLab(
+    from.map((v, i) => v + (itemAt(to, i) - v) * ((celsius - t0) / (t1 - t0))) as Triple,
+  );
 }
 
 /** The colour for both lights; the page's colour scheme chooses. */

@@ -1,5 +1,6 @@
 import { scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
+import { lastOf } from '@/core/quantity/present';
 
 export type Sample = { readonly at: number; readonly c: number };
 export type ChartBox = {
@@ -39,7 +40,7 @@ export function piecesOf<T extends { readonly at: number }>(
   const pieces: T[][] = [];
   for (const s of samples) {
     const open = pieces.at(-1);
-    if (open && s.at - open.at(-1)!.at <= maxGapMs) open.push(s);
+    if (open && s.at - lastOf(open).at <= maxGapMs) open.push(s);
     else pieces.push([s]);
   }
   return pieces;

@@ -1,3 +1,5 @@
+import { itemAt } from '@/core/quantity/present';
+
 /** Geometry of the folded mound. u runs from -1 to 1 across the foot; lean moves the crest. Lengths in px. */
 
 /** Profile height in [0, 1]. */
@@ -33,7 +35,7 @@ export function uAt(fraction: number, lean: number): number {
   const total = heights.reduce((a, b) => a + b, 0);
   let sum = 0;
   for (let i = 0; i < n; i += 1) {
-    sum += heights[i]!;
+    sum += itemAt(heights, i);
     if (sum / total >= fraction) return -1 + (2 * (i + 1)) / n;
   }
   return 1;

@@ -3,6 +3,7 @@ import type { AssessedRule } from '@/core/evidence/verdict';
 import { displayStatusOf, statusWord } from '@/core/evidence/verdict-words';
 import { countText, durationText } from '@/core/quantity/format';
 import { titlesOf } from '@/core/rules/library';
+import { valueAt } from '@/core/quantity/present';
 
 /** What an entry does to one rule, said before it is saved. `costs`: credit or a proof goes. */
 export type Effect = {
@@ -67,7 +68,7 @@ export function effectsOf(
       b,
       after.find((a) => a.rule.id === b.rule.id),
       name,
-      titles.get(b.rule.id)!,
+      valueAt(titles, b.rule.id),
     ),
   );
 }

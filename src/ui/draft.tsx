@@ -12,6 +12,7 @@ import {
   type ReactNode,
   type SetStateAction,
 } from 'react';
+import { valueAt } from '@/core/quantity/present';
 
 /**
  * What was typed into a form and not saved, kept on this device: Back, Esc and a reload lose nothing. A form inside a
@@ -53,7 +54,7 @@ const subscribe = (listener: () => void): (() => void) => {
 };
 function foundFor(name: string): Held | null {
   if (!found.has(name)) found.set(name, readHeld(name));
-  return found.get(name)!;
+  return valueAt(found, name);
 }
 function discard(name: string): void {
   writeHeld(name, {});

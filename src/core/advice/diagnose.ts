@@ -6,6 +6,7 @@ import type { Smell, Squeeze } from '../words/feel';
 import type { Course } from './course';
 import type { RoundHeat } from './trend';
 import { FELT_LASTS_MS } from './water';
+import { firstOf, lastOf } from '../quantity/present';
 
 /**
  * What is wrong with a heap and why: symptoms from what was logged, causes ranked by what speaks for and against each, one
@@ -150,7 +151,7 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
   const recent = s.turns.filter((t) => t > s.now - 6 * MS.day && t <= s.now);
   const turned: Sign | null =
     recent.length > 0
-      ? { code: 'TURNED', times: recent.length, days: 6, last: recent.at(-1)! }
+      ? { code: 'TURNED', times: recent.length, days: 6, last: lastOf(recent) }
       : null;
   const opened = s.turns.at(-1) ?? s.builtAt;
   const still: Sign | null =
@@ -165,7 +166,7 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
   const litres = wet.reduce((sum, w) => sum + (w.litres ?? 0), 0);
   const drenched: Sign | null =
     wet.length > 0 && s.volumeM3 !== null && litres / s.volumeM3 > 60
-      ? { code: 'WATERED', litres, at: wet.at(-1)!.at }
+      ? { code: 'WATERED', litres, at: lastOf(wet).at }
       : null;
   const white =
     growth && growth.growth !== 'none'
@@ -406,11 +407,11 @@ export function trialsOf(
   const groups: Change[][] = [];
   for (const c of [...changes].sort((a, b) => a.at - b.at)) {
     const group = groups.at(-1);
-    if (group && c.at - group.at(-1)!.at < AT_ONCE_MS) group.push(c);
+    if (group && c.at - lastOf(group).at < AT_ONCE_MS) group.push(c);
     else groups.push([c]);
   }
   return groups.map((group, i) => {
-    const [first, last] = [group[0]!.at, group.at(-1)!.at];
+    const [first, last] = [firstOf(group).at, lastOf(group).at];
     const until = Math.min(last + TOLD_AFTER_MS, groups[i + 1]?.[0]!.at ?? Infinity, now);
     const before = rounds.findLast((r) => r.at <= first);
     const after = rounds

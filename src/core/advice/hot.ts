@@ -3,6 +3,7 @@ import type { Method } from '../evidence/types';
 import { MS, type Instant } from '../quantity/instant';
 import { APART_MS } from './turn';
 import type { RoundHeat } from './trend';
+import { itemAt } from '../quantity/present';
 
 /** What to do with a heap that is too hot: by the site's own limits, else those of its method. */
 type HotLevel = 'warn' | 'act' | 'danger';
@@ -93,7 +94,7 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
   )
     return null;
   const cooler = s.rounds.findLastIndex((r) => r.at <= last.at && r.peakC < actC);
-  const overSince = last.peakC >= actC ? s.rounds[cooler + 1]!.at : null;
+  const overSince = last.peakC >= actC ? itemAt(s.rounds, cooler + 1).at : null;
   const turnedLately = s.lastTurn !== null && s.now - s.lastTurn < APART_MS;
   // A turning that did not cool it will not do so a second time on the same day.
   const turnedInVain = s.lastTurn !== null && overSince !== null && s.lastTurn > overSince;

@@ -1,6 +1,7 @@
 import type { DeferReason } from '../log/entry';
 import type { BatchState } from '../log/fold';
 import type { Instant } from '../quantity/instant';
+import { valueAt } from '../quantity/present';
 
 /** What people said about a task of a heap: put off with a reason, not possible, given to somebody, moved to a day. */
 export type Order = {
@@ -36,7 +37,7 @@ export function ordersOf({ own }: BatchState): Order[] {
     // The turning after the next is the next one now.
     if (e.kind === 'turn')
       for (let n = 1; orders.has(`turn+${n}`); n += 1) {
-        const order = orders.get(`turn+${n}`)!;
+        const order = valueAt(orders, `turn+${n}`);
         orders.delete(`turn+${n}`);
         const task = n === 1 ? 'turn' : `turn+${n - 1}`;
         orders.set(task, { ...order, task });

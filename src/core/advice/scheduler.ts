@@ -4,6 +4,7 @@ import { turnMinutes, type HeapCard } from './tasks';
 import { isDangerous, isLive, turnOf, type HeapFacts } from './situation';
 import { trendOf } from './trend';
 import { NEAR_PROOF_HOURS } from './turn';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /**
  * The turnings of the days ahead, each moved within its window so that the crew's and the machine's hours hold out. It is put
@@ -94,7 +95,7 @@ function reboundHours(f: HeapFacts): number {
       return back ? [Math.min((back.at - turn) / MS.hour, f.proof.graceHours)] : [];
     })
     .sort((a, b) => a - b);
-  return took.length === 0 ? USUAL_REBOUND_H : took[took.length >> 1]!;
+  return took.length === 0 ? USUAL_REBOUND_H : itemAt(took, took.length >> 1);
 }
 
 /** When a heap could be proven if it is turned at these moments, and what would be lost on the way. */
@@ -131,8 +132,8 @@ export function forecastTurnings(
   // A heap that is not hot yet is taken to be so in a day, and not before three days after it was built.
   const warm = started ? now : Math.max(now + MS.day, (f.builtAt ?? now) + 3 * MS.day);
   for (let t = now; t <= until; t += MS.hour) {
-    for (; turned < turns.length && turns[turned]! <= t; turned += 1) {
-      lastTurn = turns[turned]!;
+    for (; turned < turns.length && itemAt(turns, turned) <= t; turned += 1) {
+      lastTurn = itemAt(turns, turned);
       if (!started || owed === 0) continue;
       // A hold before each turning: one that comes too early counts for nothing, and each begins the next stage.
       if (!staged || credit >= p.requiredHours) owed -= 1;
@@ -192,7 +193,7 @@ function listJobsOfHeap(
             Math.max(0, proof.requiredHours - proof.creditedHours) / 24 / (proof.turningsOwed + 1),
           ),
         );
-  const end = days.at(-1)!.work;
+  const end = lastOf(days).work;
   const jobs: Job[] = [];
   let at: Instant | null =
     advice.act === 'turn'
@@ -221,7 +222,7 @@ function listJobsOfHeap(
     if (!owed && n === proof.turningsOwed)
       outlook = forecastTurnings(
         facts,
-        jobs.map((j) => days[j.best]!.work),
+        jobs.map((j) => itemAt(days, j.best).work),
         now,
         end,
       );
@@ -244,7 +245,7 @@ function listJobsOfHeap(
         : Math.max(0, best - Math.max(0, Math.floor(every / 2) - 1));
     const order = orders.find((o) => o.task === (n === 0 ? 'turn' : `turn+${n}`));
     const pinned =
-      order?.day != null && order.day >= days[0]!.start
+      order?.day != null && order.day >= firstOf(days).start
         ? Math.min(days.length - 1, dayOf(days, order.day))
         : null;
     const day = pinned ?? best;
@@ -264,7 +265,7 @@ function listJobsOfHeap(
       pinned,
       apart: owed ? owedApart : 1,
     });
-    at = days[day]!.work + every * MS.day;
+    at = itemAt(days, day).work + every * MS.day;
   }
   return jobs;
 }
@@ -317,13 +318,13 @@ export function buildProgramme(
   for (const j of jobs) constraints.push({ kind: 'once', name: `once:${j.key}`, equal: 1 });
   for (const list of byHeap.values())
     list.slice(1).forEach((j, i) => {
-      if (j.pinned === null || list[i]!.pinned === null)
+      if (j.pinned === null || itemAt(list, i).pinned === null)
         constraints.push({ kind: 'apart', name: `apart:${j.key}`, min: j.apart });
     });
   const apart = new Set(constraints.filter((c) => c.kind === 'apart').map((c) => c.name));
   for (const list of byHeap.values()) {
     list.forEach((j, i) => {
-      const [own, next] = [`apart:${j.key}`, list[i + 1] && `apart:${list[i + 1]!.key}`];
+      const [own, next] = [`apart:${j.key}`, list[i + 1] && `apart:${itemAt(list, i + 1).key}`];
       for (const day of choices(j)) {
         variables.push({
           name: `x:${j.key}:${day}`,
@@ -358,7 +359,8 @@ function greedy(
       able.length > 0 ? able : [Math.min(days.length - 1, Math.max(j.best, before + j.apart))]
     ).reduce((a, d) => {
       const over = (x: number): number =>
-        Math.max(0, used[x]! + j.minutes - freeMinutes(days[x]!, base)) * (HOUR_OVER_COST / 60) +
+        Math.max(0, itemAt(used, x) + j.minutes - freeMinutes(itemAt(days, x), base)) *
+          (HOUR_OVER_COST / 60) +
         costOf(j, x);
       return over(d) < over(a) ? d : a;
     });
@@ -407,7 +409,7 @@ export const turnsIn = (
 ): Instant[] =>
   plan.jobs
     .filter((j) => j.batch === batch)
-    .map((j) => days[j.day]!.work)
+    .map((j) => itemAt(days, j.day).work)
     .sort((a, b) => a - b);
 
 /** So far an outlook is played. */

@@ -1,6 +1,7 @@
 import type { Method } from '../evidence/types';
 import { MS, type Instant } from '../quantity/instant';
 import type { RoundHeat } from './trend';
+import { valueAt } from '../quantity/present';
 
 /** Which heap of the site was most like this one at its age, and how that one went on. */
 export type ComparableBatch = {
@@ -71,7 +72,7 @@ export function findSimilarBatches(
       const shared = [...mine].filter(([day]) => theirs.has(day));
       if (shared.length < MIN_DAYS) return [];
       const rms = Math.sqrt(
-        shared.reduce((sum, [day, c]) => sum + (c - theirs.get(day)!) ** 2, 0) / shared.length,
+        shared.reduce((sum, [day, c]) => sum + (c - valueAt(theirs, day)) ** 2, 0) / shared.length,
       );
       const size =
         own.m3 === null || o.m3 === null ? 0 : Math.abs(Math.log2(own.m3 / o.m3)) * SIZE_K;

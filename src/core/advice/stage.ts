@@ -1,6 +1,7 @@
 import type { EndReason } from '../log/entry';
 import { MS, type Instant } from '../quantity/instant';
 import type { RoundHeat } from './trend';
+import { itemAt } from '../quantity/present';
 
 /** Where a heap stands in its life, from dated events and readings: not a list that it is led through, it may go back. */
 export const STAGES = [
@@ -92,5 +93,5 @@ export function stageOf(f: StageFacts): Stage {
 /** When the last unbroken run of rounds that are so began. */
 function begin(rounds: readonly RoundHeat[], is: (r: RoundHeat) => boolean): Instant {
   const before = rounds.findLastIndex((r) => !is(r));
-  return rounds[before + 1]!.at;
+  return itemAt(rounds, before + 1).at;
 }

@@ -1,5 +1,6 @@
 import type { MethodTemplate } from '../log/shapes';
 import type { Method } from '../evidence/types';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /**
  * The ways to keep a heap that ship with the product, as data: a site copies and edits them. Schedules, lower limit and hot
@@ -283,10 +284,10 @@ export function expectedAt(
   const after = expect.findIndex((e) => e.day >= ageDays);
   const [a, b] =
     after === 0
-      ? [expect[0]!, expect[0]!]
+      ? [firstOf(expect), firstOf(expect)]
       : after < 0
-        ? [expect.at(-1)!, expect.at(-1)!]
-        : [expect[after - 1]!, expect[after]!];
+        ? [lastOf(expect), lastOf(expect)]
+        : [itemAt(expect, after - 1), itemAt(expect, after)];
   const f = b.day > a.day ? (ageDays - a.day) / (b.day - a.day) : 0;
   return { lowC: a.lowC + f * (b.lowC - a.lowC), highC: a.highC + f * (b.highC - a.highC) };
 }

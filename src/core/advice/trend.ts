@@ -1,4 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
+import { itemAt } from '../quantity/present';
 
 /** A round, short: its combined value (that of the policy) and its hottest place, °C. */
 export type RoundHeat = { readonly at: Instant; readonly valueC: number; readonly peakC: number };
@@ -23,7 +24,9 @@ const MIN_SPAN_MS = 20 * MS.hour;
 const median = (values: readonly number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);
   const mid = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[mid]! : (sorted[mid - 1]! + sorted[mid]!) / 2;
+  return sorted.length % 2
+    ? itemAt(sorted, mid)
+    : (itemAt(sorted, mid - 1) + itemAt(sorted, mid)) / 2;
 };
 
 /**

@@ -1,6 +1,7 @@
 import { MS, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import type { Probe, ProbeCheck, Reading } from './types';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /** corrected = a + b · value, from one group of checks. */
 export type Calibration = {
@@ -19,14 +20,14 @@ export function calibrationsOf(checks: readonly ProbeCheck[], asOf: Instant): Ca
   const groups: ProbeCheck[][] = [];
   for (const check of known) {
     const open = groups.at(-1);
-    if (open && check.at - open[0]!.at <= 2 * MS.hour) open.push(check);
+    if (open && check.at - firstOf(open).at <= 2 * MS.hour) open.push(check);
     else groups.push([check]);
   }
   return groups.map(calibrationFrom);
 }
 
 function calibrationFrom(group: readonly ProbeCheck[]): Calibration {
-  const at = group.at(-1)!.at;
+  const at = lastOf(group).at;
   const mean = (f: (check: ProbeCheck) => number): number =>
     group.reduce((sum, check) => sum + f(check), 0) / group.length;
   const offset = { at, a: mean((c) => c.referenceC - c.readC), b: 1, poor: false };
@@ -50,7 +51,7 @@ function latestBy<T>(list: readonly T[], t: Instant, timeOf: (item: T) => Instan
   let [low, high] = [0, list.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (timeOf(list[middle]!) <= t) low = middle + 1;
+    if (timeOf(itemAt(list, middle)) <= t) low = middle + 1;
     else high = middle;
   }
   return list[low - 1];

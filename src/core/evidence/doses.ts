@@ -3,6 +3,7 @@ import type { DoseFinding } from '../words/beyond';
 import { drySpans } from './moisture';
 import type { Clock } from './types';
 import type { Prepared } from './verdict';
+import { itemAt } from '../quantity/present';
 
 /**
  * How beyond a rule's yes or no the heat went: information, not compliance (contract, section 11).
@@ -72,8 +73,8 @@ export function heldGaps(prepared: Prepared, clock: Clock, floorC: number): Held
     .at(prepared.asOf)
     .runs.flatMap((run) =>
       run.rounds.slice(1).flatMap((r, i): HeldGap[] => {
-        const before = run.rounds[i]!;
-        return run.steps[i + 1]!.creditMs > run.steps[i]!.creditMs
+        const before = itemAt(run.rounds, i);
+        return itemAt(run.steps, i + 1).creditMs > itemAt(run.steps, i).creditMs
           ? [{ from: before.time, to: r.time, fromC: before.value, toC: r.value }]
           : [];
       }),

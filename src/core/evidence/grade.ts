@@ -1,6 +1,7 @@
 import { MS, type Instant } from '../quantity/instant';
 import type { Finding } from '../words/grade';
 import type { RuleAssessment, Prepared } from './verdict';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /**
  * How good the evidence itself is, apart from what it says: a proof on three readings of one place is a proof
@@ -39,14 +40,14 @@ export function gradeOf(prepared: Prepared, assessment: RuleAssessment): Evidenc
   const perDay =
     rounds.length < 2
       ? 0
-      : (rounds.length - 1) / ((rounds.at(-1)!.time - rounds[0]!.time) / MS.day);
+      : (rounds.length - 1) / ((lastOf(rounds).time - firstOf(rounds).time) / MS.day);
   const places = new Set(readings.map((r) => r.point));
   const depths = evidence.points
     .filter((p) => places.has(p.id) && p.depthM !== undefined)
     .map((p) => p.depthM!);
   const deepestM = depths.length > 0 ? Math.max(...depths) : null;
   const coreM = evidence.coreDepthM ?? null;
-  const gaps = rounds.slice(1).map((r, i) => (r.time - rounds[i]!.time) / MS.hour);
+  const gaps = rounds.slice(1).map((r, i) => (r.time - itemAt(rounds, i).time) / MS.hour);
   const hours = gaps.length > 0 ? gaps.reduce((a, b) => Math.max(a, b)) : null;
   const named = readings.filter((r) => r.probe !== undefined);
   const unchecked = named.filter((r) =>
@@ -85,7 +86,10 @@ export function gradeOf(prepared: Prepared, assessment: RuleAssessment): Evidenc
   // As with the heap itself: the weakest part rules, one step of mercy where it stands alone.
   const ranks = findings.map(({ grade }) => GRADES.indexOf(grade)).sort((a, b) => a - b);
   return {
-    grade: GRADES[ranks[0] === ranks[1] ? ranks[0]! : Math.min(ranks[0]! + 1, ranks[1]!)]!,
+    grade:
+      GRADES[
+        ranks[0] === ranks[1] ? firstOf(ranks) : Math.min(firstOf(ranks) + 1, itemAt(ranks, 1))
+      ]!,
     findings,
   };
 }

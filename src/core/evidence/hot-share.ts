@@ -2,6 +2,7 @@ import type { Instant } from '../quantity/instant';
 import { TEMP_TOLERANCE_C, toCelsius } from '../quantity/units';
 import type { Round } from './rounds';
 import type { Prepared } from './verdict';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /** A temperature at a normalised depth: 0 at the surface, 1 at the core. */
 type Depth = { readonly lambda: number; readonly c: number };
@@ -75,7 +76,7 @@ export function profileOf(prepared: Prepared, at: Instant = prepared.asOf): Prof
 
 /** The line of temperatures from the surface to the core; the deepest value holds to the core. */
 function knotsOf({ airC, depths }: Profile, surface: Surface): Depth[] {
-  const [first, last] = [depths[0]!, depths.at(-1)!];
+  const [first, last] = [firstOf(depths), lastOf(depths)];
   return [
     ...(first.lambda > 0 ? [{ lambda: 0, c: surface === 'low' ? airC : first.c }] : []),
     ...depths,
@@ -87,7 +88,7 @@ function knotsOf({ airC, depths }: Profile, surface: Surface): Depth[] {
 export function temperatureAt(profile: Profile, lambda: number, surface: Surface): number {
   const knots = knotsOf(profile, surface);
   const i = knots.findIndex((k) => k.lambda >= lambda);
-  const [b, a] = [knots[i] ?? knots.at(-1)!, knots[i - 1]];
+  const [b, a] = [knots[i] ?? lastOf(knots), knots[i - 1]];
   return a ? a.c + ((b.c - a.c) * (lambda - a.lambda)) / (b.lambda - a.lambda) : b.c;
 }
 
@@ -102,7 +103,7 @@ export function hotDepths(
 ): { from: number; to: number }[] {
   const knots = knotsOf(profile, surface);
   const spans = knots.slice(1).flatMap((b, i) => {
-    const a = knots[i]!;
+    const a = itemAt(knots, i);
     const [hotA, hotB] = [a, b].map(({ c }) => c >= floorC - TEMP_TOLERANCE_C);
     if (!hotA && !hotB) return [];
     const crossing = Math.min(
@@ -147,6 +148,6 @@ export const isTooWide = ([low, high]: ShareRange): boolean => high - low > WIDE
  * the shallowest point, of which nothing was read.
  */
 export function mostTellingDepth({ depths, k }: Profile): number {
-  const unreadVolume = between(0, depths[0]!.lambda, k);
+  const unreadVolume = between(0, firstOf(depths).lambda, k);
   return 1 - (1 - unreadVolume / 2) ** (1 / k);
 }

@@ -10,6 +10,7 @@ import type { Segments } from './segments';
 import type { RuleProgress } from './rule-progress';
 import type { Evidence, Policy, Reading } from './types';
 import { aliveRun, creditOf, type Run } from './run-scan';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /** Above this many the ids are left out of a note; its text and span still name them. */
 const MAX_IDS = 50;
@@ -116,12 +117,12 @@ export function noteRounds(context: SegmentContext, corrector: Corrector): () =>
     r.readings.forEach(onProbe);
   };
   return () => {
-    for (; next < context.rounds.length; next += 1) onRound(context.rounds[next]!);
+    for (; next < context.rounds.length; next += 1) onRound(itemAt(context.rounds, next));
     const probes = [...unchecked].map(([probe, list]): Draft => ({
       fact: { code: 'UNCHECKED_PROBE', probe, count: list.length, days: policy.calibrationDays! },
-      at: list[0]!.at,
-      from: list[0]!.at,
-      to: list.at(-1)!.at,
+      at: firstOf(list).at,
+      from: firstOf(list).at,
+      to: lastOf(list).at,
       ...idsOf(list),
     }));
     return [...drafts, ...probes, ...poor.values()];
@@ -134,7 +135,7 @@ function turnNotes(progress: RuleProgress): Draft[] {
     // After the last hot round of a living run: the next one is all that is missing.
     fact:
       code === 'TURN_OUTSIDE_RUN'
-        ? { code, mayStill: alive !== null && turn.at > alive.rounds.at(-1)!.time }
+        ? { code, mayStill: alive !== null && turn.at > lastOf(alive.rounds).time }
         : { code },
     at: turn.at,
   }));

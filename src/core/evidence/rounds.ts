@@ -2,6 +2,7 @@ import { MS, minutesToMs, type Instant } from '../quantity/instant';
 import { TEMP_TOLERANCE_C } from '../quantity/units';
 import type { Corrector } from './calibration';
 import type { Policy, Point, Reading } from './types';
+import { firstOf, itemAt, lastOf, valueAt } from '../quantity/present';
 
 /** One walk round the heap, or one sweep of a set of wireless probes (contract, section 4). */
 export type Round = {
@@ -33,7 +34,7 @@ const byTimeThenId = (x: Reading, y: Reading): number =>
 
 function inOrder(readings: readonly Reading[]): boolean {
   for (let i = 1; i < readings.length; i += 1)
-    if (byTimeThenId(readings[i - 1]!, readings[i]!) > 0) return false;
+    if (byTimeThenId(itemAt(readings, i - 1), itemAt(readings, i)) > 0) return false;
   return true;
 }
 
@@ -57,7 +58,7 @@ export function roundsOf(
   for (const r of sorted) {
     if (r.round !== undefined) {
       const group = named.get(r.round);
-      if (group && r.at - group.members[0]!.at <= NAMED_ROUND_MS) {
+      if (group && r.at - firstOf(group.members).at <= NAMED_ROUND_MS) {
         group.members.push(r);
         continue;
       }
@@ -65,7 +66,7 @@ export function roundsOf(
       named.set(r.round, { members: [r], long: group !== undefined });
       continue;
     }
-    if (open.length > 0 && (r.at - open[0]!.at > spanMs || openPoints.has(r.point))) {
+    if (open.length > 0 && (r.at - firstOf(open).at > spanMs || openPoints.has(r.point))) {
       rounds.push(finish(open, false));
       open = [];
       openPoints.clear();
@@ -87,27 +88,27 @@ function roundMaker(points: readonly Point[], policy: Policy, corrector: Correct
   return (members: readonly Reading[], long: boolean): Round => {
     const seen: number[] = [];
     let peak = -Infinity;
-    let key = members[0]!.id;
+    let key = firstOf(members).id;
     for (const r of members) {
       const value = corrector.correct(r);
-      const i = index.get(r.point)!;
+      const i = valueAt(index, r.point);
       if (seenIn[i] !== serial) {
         seenIn[i] = serial;
         coldest[i] = value;
         seen.push(i);
-      } else if (value < coldest[i]!) coldest[i] = value; // a point read twice counts with its colder value
+      } else if (value < itemAt(coldest, i)) coldest[i] = value; // a point read twice counts with its colder value
       if (value > peak) peak = value;
       if (r.id < key) key = r.id;
     }
     serial += 1;
-    const values = seen.map((i) => coldest[i]!);
+    const values = seen.map((i) => itemAt(coldest, i));
     const complete = seen.length >= policy.minPoints;
     const value =
       (complete ? combined(values, policy.combine) : combined(values, 'coldest')) -
       policy.guardBandC;
     return {
-      time: members.at(-1)!.at,
-      first: members[0]!.at,
+      time: lastOf(members).at,
+      first: firstOf(members).at,
       key,
       readings: members,
       points: seen.length,
@@ -125,7 +126,9 @@ function combined(values: readonly number[], how: Policy['combine']): number {
   if (how === 'mean') return values.reduce((a, b) => a + b, 0) / values.length;
   const sorted = [...values].sort((a, b) => a - b);
   const half = Math.floor(sorted.length / 2);
-  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
+  return sorted.length % 2
+    ? itemAt(sorted, half)
+    : (itemAt(sorted, half - 1) + itemAt(sorted, half)) / 2;
 }
 
 /** A round against one floor and ceiling, °C. */

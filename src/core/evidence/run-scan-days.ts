@@ -14,6 +14,7 @@ import {
   type RunScan,
   type RunScanner,
 } from './run-scan';
+import { firstOf } from '../quantity/present';
 
 type DayKind = 'cold' | 'hot' | 'paused' | 'blank';
 type Judged = { readonly r: Round; readonly heat: Heat };
@@ -103,7 +104,7 @@ export function createDaysScanner(
   };
   const earn = (ownHot: readonly Round[]): void => {
     const code = broken();
-    if (run && code) end(code, ownHot[0]!);
+    if (run && code) end(code, firstOf(ownHot));
     const current: Run | null = run; // the compiler does not follow `end` through the closure
     if (current) {
       current.rounds.push(...pausedHot, ...ownHot);

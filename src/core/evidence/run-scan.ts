@@ -3,6 +3,7 @@ import type { Moisture } from './moisture';
 import { heatOf, type Heat, type Round } from './rounds';
 import type { Turn } from './segments';
 import type { Policy } from './types';
+import { itemAt, lastOf } from '../quantity/present';
 
 /** (at, to]: opened by a full turn, during which a cold round pauses a run instead of breaking it. */
 export type GraceWindow = { readonly at: Instant; readonly to: Instant };
@@ -63,11 +64,11 @@ export type RunScanner = {
 };
 
 /** Credit of a run so far, ms. */
-export const creditOf = (run: Run): number => run.steps.at(-1)!.creditMs;
+export const creditOf = (run: Run): number => lastOf(run.steps).creditMs;
 const isAlive = (scan: RunScan): boolean =>
   scan.latest === 'running' || scan.latest === 'recovering';
 /** The latest run while it runs or recovers. */
-export const aliveRun = (scan: RunScan): Run | null => (isAlive(scan) ? scan.runs.at(-1)! : null);
+export const aliveRun = (scan: RunScan): Run | null => (isAlive(scan) ? lastOf(scan.runs) : null);
 /** The run with the most credit, the earliest of several. */
 export const greatestRun = (scan: RunScan): Run | null =>
   scan.runs.reduce<Run | null>(
@@ -94,7 +95,7 @@ export function windowAt(windows: readonly GraceWindow[], t: Instant): GraceWind
   let [low, high] = [0, windows.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (windows[middle]!.at < t) low = middle + 1;
+    if (itemAt(windows, middle).at < t) low = middle + 1;
     else high = middle;
   }
   const w = windows[low - 1];

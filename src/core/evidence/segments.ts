@@ -1,6 +1,7 @@
 import type { Instant } from '../quantity/instant';
 import type { Round } from './rounds';
 import type { BatchEvent, Clock } from './types';
+import { itemAt, lastOf } from '../quantity/present';
 
 export type Turn = Extract<BatchEvent, { type: 'turn' }>;
 
@@ -57,7 +58,7 @@ export function segmentsOf(
 
   const bounds = [builtAt, ...cuts, asOf];
   const segments = bounds.slice(0, -1).map((from, i): Segment => {
-    const to = bounds[i + 1]!;
+    const to = itemAt(bounds, i + 1);
     const first = i === 0;
     return {
       from,
@@ -69,5 +70,5 @@ export function segmentsOf(
       turns: turns.filter((t) => t.at > from && t.at <= to),
     };
   });
-  return { earlier: segments.slice(0, -1), current: segments.at(-1)!, restarts, straddling };
+  return { earlier: segments.slice(0, -1), current: lastOf(segments), restarts, straddling };
 }

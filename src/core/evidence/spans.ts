@@ -4,6 +4,7 @@ import type { Policy } from './types';
 import type { Run } from './run-scan';
 import type { RuleAssessment } from './verdict';
 import { creditOf } from './run-scan';
+import { itemAt, lastOf } from '../quantity/present';
 
 /** A stretch of a run between two hot rounds, or one hot day: what it earned and its mean value in °C. */
 type Stretch = {
@@ -40,10 +41,10 @@ function stretchesOf(run: Run, counting: Policy['counting']): Stretch[] {
     });
   }
   return run.rounds.slice(1).map((r, i) => ({
-    from: run.rounds[i]!.time,
+    from: itemAt(run.rounds, i).time,
     to: r.time,
-    creditMs: run.steps[i + 1]!.creditMs - run.steps[i]!.creditMs,
-    meanC: (run.rounds[i]!.value + r.value) / 2,
+    creditMs: itemAt(run.steps, i + 1).creditMs - itemAt(run.steps, i).creditMs,
+    meanC: (itemAt(run.rounds, i).value + r.value) / 2,
   }));
 }
 
@@ -93,8 +94,9 @@ export function strataOf(assessment: RuleAssessment): Stratum[] {
   const stretches = runs
     .flatMap((run) => stretchesOf(run, assessment.progress.scan.counting))
     .filter((s) => s.to <= until);
-  for (const s of stretches) stages[folds.filter((at) => at < (s.from + s.to) / 2).length]!.push(s);
-  const last = runs.at(-1)!.rounds.at(-1)!;
+  for (const s of stretches)
+    itemAt(stages, folds.filter((at) => at < (s.from + s.to) / 2).length).push(s);
+  const last = lastOf(lastOf(runs).rounds);
   return stages.map((stage) => {
     const credit = stage.reduce((sum, s) => sum + s.creditMs, 0);
     const elapsed = stage.reduce((sum, s) => sum + (s.to - s.from), 0);

@@ -2,6 +2,7 @@ import type { Instant } from '../quantity/instant';
 import type { Round } from './rounds';
 import type { Turn } from './segments';
 import { fullTurns, type Run, type RunScan } from './run-scan';
+import { itemAt, valueAt } from '../quantity/present';
 
 export type UncountedTurn = {
   readonly turn: Turn;
@@ -16,7 +17,7 @@ function firstAtOrAfter(rounds: readonly Round[], t: Instant): number {
   let [low, high] = [0, rounds.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (rounds[middle]!.time >= t) high = middle;
+    if (itemAt(rounds, middle).time >= t) high = middle;
     else low = middle + 1;
   }
   return low;
@@ -56,7 +57,7 @@ export function uncountedTurns(
       if (!turn.full) return { turn, code: 'TURN_PARTIAL' };
       return {
         turn,
-        code: anyIn(scan.hotRounds, before.get(turn)!, turn.at)
+        code: anyIn(scan.hotRounds, valueAt(before, turn), turn.at)
           ? 'TURN_OUTSIDE_RUN'
           : 'TURN_WITHOUT_HEAT',
       };

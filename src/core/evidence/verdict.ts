@@ -10,6 +10,7 @@ import { segmentsOf, type Segments } from './segments';
 import type { RuleProgress, Status, RuleEvaluator } from './rule-progress';
 import { isWorse, createRuleEvaluator } from './rule-evaluator';
 import type { Clock, Evidence, Policy, Reading } from './types';
+import { itemAt } from '../quantity/present';
 
 type SegmentSummary = {
   readonly from: Instant;
@@ -124,7 +125,7 @@ function evaluateClock(
     evaluator: memo((rule) => createRuleEvaluator(rule.requirement, context)),
     earlierProgress: memo((rule) =>
       earlier.map((g, i) =>
-        createRuleEvaluator(rule.requirement, g).progress(segments.earlier[i]!.to),
+        createRuleEvaluator(rule.requirement, g).progress(itemAt(segments.earlier, i).to),
       ),
     ),
   };
@@ -255,7 +256,7 @@ export function assessRule(prepared: Prepared, rule: Rule): RuleAssessment {
   const progress = evaluator(rule).progress(Math.max(asOf, builtAt));
   const earlier = earlierProgress(rule);
   const summaries = earlier.map((s, i): SegmentSummary => {
-    const { from, to } = segments.earlier[i]!;
+    const { from, to } = itemAt(segments.earlier, i);
     return {
       from,
       to,

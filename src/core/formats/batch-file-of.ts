@@ -4,6 +4,7 @@ import { getKindDescription, kindOfFileEvent } from '../log/entry';
 import type { FileEvent, FileReading } from '../log/shapes';
 import { LIBRARY_EDITION } from '../rules/library';
 import type { BatchFile } from './batch-file';
+import { lastOf } from '../quantity/present';
 
 /** The site as a batch file names it. */
 export type SiteHead = {
@@ -84,7 +85,7 @@ export function batchFileOf(
   state: BatchState,
   site: SiteHead,
   siteState: SiteState,
-  terms: Terms = state.terms.at(-1)!,
+  terms: Terms = lastOf(state.terms),
 ): BatchFile | null {
   if (state.builtAt === null) return null;
   const { opened, builtAt } = state;

@@ -2,6 +2,7 @@ import { instantsOfLocal } from '../quantity/calendar';
 import { isoOf, parseInstant, type Instant } from '../quantity/instant';
 import type { FileReading } from '../log/shapes';
 import type { Point } from '../evidence/types';
+import { firstOf, itemAt } from '../quantity/present';
 
 /** Long: time, point, value in each row. Wide: time, and one column for each point. */
 export type CsvShape = 'long' | 'wide';
@@ -109,7 +110,7 @@ function timeOf(
   const passes = instantsOfLocal(timeZone, local);
   if (passes.length === 0)
     return `the clock in ${timeZone} never showed ${text}: it was put forward`;
-  return passes.find((at) => at > after) ?? passes[0]!;
+  return passes.find((at) => at > after) ?? firstOf(passes);
 }
 
 /** A number with point or comma; units and degree signs beside it are dropped. */
@@ -218,7 +219,7 @@ function readWide(
   timeColumn: number,
   options: CsvOptions,
 ): CsvReadings {
-  const header = rows[0]!.map((h) => h.replace(/^\uFEFF/, '').trim());
+  const header = firstOf(rows).map((h) => h.replace(/^\uFEFF/, '').trim());
   const places = header
     .map((name, i) => ({ name, i }))
     .filter(({ name, i }) => i !== timeColumn && name !== '');
@@ -246,12 +247,12 @@ function readWide(
       return;
     }
     const wrong = places.find(
-      ({ i: k }) => (row[k] ?? '').trim() !== '' && valueOf(row[k]!) === null,
+      ({ i: k }) => (row[k] ?? '').trim() !== '' && valueOf(itemAt(row, k)) === null,
     );
     if (wrong) {
       bad.push({
         line,
-        reason: `'${row[wrong.i]!.trim()}' under ${wrong.name} is not a temperature`,
+        reason: `'${itemAt(row, wrong.i).trim()}' under ${wrong.name} is not a temperature`,
       });
       return;
     }

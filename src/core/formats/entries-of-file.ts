@@ -2,6 +2,7 @@ import { parseInstant } from '../quantity/instant';
 import { kindOfFileEvent, type NewEntry } from '../log/entry';
 import type { FileEvent } from '../log/shapes';
 import type { BatchFile } from './batch-file';
+import { lastOf } from '../quantity/present';
 
 /** As many readings go into one entry; the log stays readable and no row grows without bound. */
 const READINGS_PER_ENTRY = 1000;
@@ -83,7 +84,7 @@ export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
     rounds.push({
       ...base,
       id: nextId(),
-      at: parseInstant(readings.at(-1)!.at)!,
+      at: parseInstant(lastOf(readings).at)!,
       kind: 'round',
       data: { source: 'file', readings },
     });

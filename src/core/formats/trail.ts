@@ -13,6 +13,7 @@ import { Time } from '../log/shapes';
 import { PROBLEM, pathText, type Problem } from '../words/problem';
 import { batchFileOf, type SiteHead } from './batch-file-of';
 import { parseBatchFile, termsOf, type BatchFile } from './batch-file';
+import { firstOf, lastOf } from '../quantity/present';
 
 /**
  * The log entries that a batch file was folded from, chained: each with its hash and the hash of the entry
@@ -98,8 +99,8 @@ function entriesIn(trail: Trail): Entry[] | Problem {
     const data = getKindDescription(link.kind).schema.safeParse(link.data);
     if (!data.success)
       return at(
-        ['entries', i, 'data', ...data.error.issues[0]!.path],
-        data.error.issues[0]!.message,
+        ['entries', i, 'data', ...firstOf(data.error.issues).path],
+        firstOf(data.error.issues).message,
       );
     entries.push({
       ...link,
@@ -177,6 +178,6 @@ export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
     return { ok: false, problems: [{ path: pathText(differs), message: PROBLEM.notAsLogged }] };
   return {
     ok: true,
-    told: { state, siteState, head: entries.at(-1)!.hash, entries: entries.length },
+    told: { state, siteState, head: lastOf(entries).hash, entries: entries.length },
   };
 }

@@ -1,6 +1,7 @@
 import type { PointZone } from '../evidence/types';
 import type { PlanPlace } from '../log/fold';
 import type { Side } from '../log/shapes';
+import { itemAt } from '../quantity/present';
 
 /** Where a round reads a heap: proposals by shape and size, and what is doubtful about a plan. Lengths in metres. */
 
@@ -94,7 +95,7 @@ export function proposePlan(
     sets === 1
       ? (shape === 'cube' ? FIVE_IN_BAY : FIVE).map((s) => ({ ...s, alongM: undefined }))
       : Array.from({ length: sets }, (_, k) =>
-          STRETCH[k % 2]!.map((s) => ({
+          itemAt(STRETCH, k % 2).map((s) => ({
             ...s,
             alongM: Math.round(((lengthM! * (k + 0.5)) / sets) * 2) / 2,
           })),

@@ -9,6 +9,7 @@ import type {
   LogText,
   RecordContext,
 } from './kinds/kind';
+import { firstOf } from '../quantity/present';
 
 export * from './kinds/vocabulary';
 
@@ -58,7 +59,7 @@ export function kindOfFileEvent(type: FileEventType, was?: unknown): FileEventKi
   const kinds = ENTRY_KINDS.filter(isFileEvent).filter(
     (k) => getKindDescription(k).fileEvent === type,
   );
-  return kinds.find((k) => k === was) ?? kinds.find((k) => k === type) ?? kinds[0]!;
+  return kinds.find((k) => k === was) ?? kinds.find((k) => k === type) ?? firstOf(kinds);
 }
 
 /** How an entry is told in a log. */

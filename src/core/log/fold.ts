@@ -3,6 +3,7 @@ import type { ProbeCheck } from '../evidence/types';
 import { isFileEvent, type DataOf, type Entry, type FileEventKind } from './entry';
 import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
 import type { Point } from '../evidence/types';
+import { lastOf } from '../quantity/present';
 
 /** A reading with the entry that brought it. */
 export type LoggedReading = FileReading & { readonly entry: string };
@@ -163,7 +164,7 @@ function placesOf(
     opened.data.points,
     ...live.flatMap((e) => (e.kind === 'plan' ? [e.data.points] : [])),
   ];
-  const plan = plans.at(-1)!;
+  const plan = lastOf(plans);
   const points = new Map(plan.map((p) => [p.id, p]));
   for (const p of plans.flat()) if (!points.has(p.id)) points.set(p.id, p);
   return { plan, points: [...points.values()] };

@@ -10,6 +10,7 @@ import { DEFAULT_MAX_GAP_HOURS } from '../evidence/policy';
 import { METHODS, MOISTURE_STATES, POINT_ZONES } from '../evidence/types';
 import { parseInstant, STAMP } from '../quantity/instant';
 import { PROBLEM } from '../words/problem';
+import { itemAt } from '../quantity/present';
 
 /** Shapes that the log and the batch file share (contract, section 1). Loose: what is not named here is kept. */
 
@@ -120,7 +121,7 @@ export const TemplateSchema = z.looseObject({
     .min(2)
     .max(20)
     .refine(
-      (list) => list.every((e, i) => i === 0 || e.day > list[i - 1]!.day),
+      (list) => list.every((e, i) => i === 0 || e.day > itemAt(list, i - 1).day),
       PROBLEM.expectOrder,
     ),
   /** Work of one turning: a person's minutes for each cubic metre, and whether it takes the machine. */

@@ -1,5 +1,6 @@
 import { AmountSchema, type Amount, type OwnMeasure } from '../log/store-shapes';
 import { asSentence } from '../words/problem';
+import { firstOf } from '../quantity/present';
 
 /**
  * An amount as it was typed. @param n the number; undefined: nothing typed; null: no number @param unit id of a measure, `L`, `kg` or `unknown`
@@ -31,5 +32,5 @@ export function amountProblem(
   if (unit === 'unknown' || n === undefined) return undefined;
   if (n === null || n === 0) return 'Type a number above 0, or choose ‘not known’.';
   const parsed = AmountSchema.safeParse(amountTyped(n, unit, false, measures));
-  return parsed.success ? undefined : asSentence(parsed.error.issues[0]!.message);
+  return parsed.success ? undefined : asSentence(firstOf(parsed.error.issues).message);
 }

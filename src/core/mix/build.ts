@@ -15,6 +15,7 @@ import {
   type StoreState,
   type FeedstockAdded,
 } from './store';
+import { firstOf, valueAt } from '../quantity/present';
 
 /** Building a heap: what is to go in, what is in, and what comes next. */
 
@@ -58,7 +59,8 @@ export function inCrewMeasure(litres: number, measures: readonly OwnMeasure[]): 
   const fit =
     barrow && litres >= barrow.litres / 2
       ? barrow
-      : (sorted.findLast((m) => m.litres <= Math.max(litres * 2, sorted[0]!.litres)) ?? sorted[0]);
+      : (sorted.findLast((m) => m.litres <= Math.max(litres * 2, firstOf(sorted).litres)) ??
+        sorted[0]);
   if (!fit) return { in: 'litres', n: Math.max(1, Math.round(litres)) };
   const n = Math.round((litres / fit.litres) * 2) / 2;
   return n > 0 ? measured(n, fit) : { in: 'litres', n: Math.max(1, Math.round(litres)) };
@@ -134,7 +136,7 @@ function guideOf(store: StoreState, batch: string, layUp: BuildPlan, now: Instan
     n: i + 1,
     done: logged.has(i + 1),
     put: l.parts.map((p) => {
-      const { material, name } = byKey.get(p.key)!;
+      const { material, name } = valueAt(byKey, p.key);
       const told = parts[Number(p.key.split(':')[0])]?.load;
       const load =
         told !== undefined && store.loadOf.get(told)?.gone === null

@@ -1,4 +1,5 @@
 import type { Squeeze } from '../words/feel';
+import { itemAt, lastOf } from '../quantity/present';
 
 /** Tests of a load with a bucket, scales and an oven, with their arithmetic step by step. Volumes in L, weights in kg. */
 type Step = { readonly says: string; readonly value: number; readonly unit: string };
@@ -77,13 +78,13 @@ export function dryingTest(
     return { ok: false, wrong: 'Weigh it wet, and once more at least when it has dried.' };
   if (!(wet > dishG))
     return { ok: false, wrong: 'The dish with the sample must weigh more than the dish alone.' };
-  const up = dried.findIndex((g, i) => g > (i === 0 ? wet : dried[i - 1]!) + 1e-9);
+  const up = dried.findIndex((g, i) => g > (i === 0 ? wet : itemAt(dried, i - 1)) + 1e-9);
   if (up >= 0)
     return {
       ok: false,
       wrong: `Weighing ${up + 2} is heavier than the one before: it cannot have gained water while drying.`,
     };
-  const dry = dried.at(-1)!;
+  const dry = lastOf(dried);
   if (!(dry > dishG))
     return {
       ok: false,

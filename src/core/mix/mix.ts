@@ -1,5 +1,6 @@
 import type { Particle, Role } from '../log/store-shapes';
 import type { Ingredient } from './ingredient';
+import { itemAt } from '../quantity/present';
 
 /**
  * What comes of things put together: mass, water, carbon and nitrogen are conserved; volumes are not, since small pieces lie
@@ -212,7 +213,7 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
   const again = (i: number, change: Partial<Flow> & { readonly cn?: number }): Flow[] =>
     flows.map((f, j) => {
       if (j !== i) return f;
-      const p = parts[i]!;
+      const p = itemAt(parts, i);
       return flow(
         change.kg ?? f.kg,
         change.m ?? f.m,
@@ -332,7 +333,7 @@ export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix
       role: p.role,
       mass: share(p.kg, massKg),
       litres: p.particle === 'liquid' ? null : share(p.litres, litresLoose),
-      water: share(whole ? flows[i]!.kg * flows[i]!.m : null, waterKg),
+      water: share(whole ? itemAt(flows, i).kg * itemAt(flows, i).m : null, waterKg),
       carbon: share(flows[i]?.c, carbonKg),
       nitrogen: share(flows[i]?.n, nitrogenKg),
     })),

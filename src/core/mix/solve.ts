@@ -9,6 +9,7 @@ import {
   WINDOWS,
   type WindowId,
 } from './window';
+import { itemAt, valueAt } from '../quantity/present';
 
 /**
  * Amounts that reach a target, as a linear programme: the kilograms of each material and of water are its variables. C:N,
@@ -333,16 +334,16 @@ export function inSteps(
     o.mostKg === null ? Infinity : Math.floor(o.mostKg / step + NEAR),
   );
   const least = moved.map(({ o, step }, i) =>
-    Math.min(most[i]!, Math.ceil(o.leastKg / step - NEAR)),
+    Math.min(itemAt(most, i), Math.ceil(o.leastKg / step - NEAR)),
   );
   const mixAt = (n: readonly number[], water: number): Mix =>
     mixOf(
-      [...held, ...moved.map(({ o, step }, i) => withKg(o, n[i]! * step))],
+      [...held, ...moved.map(({ o, step }, i) => withKg(o, itemAt(n, i) * step))],
       water * WATER_STEP_L,
       false,
     );
   let n = moved.map(({ kg, step }, i) =>
-    Math.min(most[i]!, Math.max(least[i]!, Math.round(kg / step))),
+    Math.min(itemAt(most, i), Math.max(itemAt(least, i), Math.round(kg / step))),
   );
   let water = Math.round(s.waterL / WATER_STEP_L);
   let by = outside(mixAt(n, water), t).by;
@@ -361,7 +362,7 @@ export function inSteps(
       .flatMap((ms) => {
         const next = n.map((x, i) => x + ms.reduce((sum, m) => sum + (m.i === i ? m.d : 0), 0));
         const wet = water + ms.reduce((sum, m) => sum + (m.i === WATER ? m.d : 0), 0);
-        return wet >= 0 && next.every((x, i) => x >= least[i]! && x <= most[i]!)
+        return wet >= 0 && next.every((x, i) => x >= itemAt(least, i) && x <= itemAt(most, i))
           ? [{ n: next, water: wet, by: outside(mixAt(next, wet), t).by }]
           : [];
       })
@@ -372,7 +373,7 @@ export function inSteps(
   const mix = mixAt(n, water);
   const amounts = new Map([
     ...offers.filter((o) => o.fixed).map((o) => [o.stuff.key, o.nowKg] as const),
-    ...moved.map(({ o, step }, i) => [o.stuff.key, n[i]! * step] as const),
+    ...moved.map(({ o, step }, i) => [o.stuff.key, itemAt(n, i) * step] as const),
   ]);
   const priced = offers.filter(
     (o) => !o.inHeap && o.stuff.price !== null && (amounts.get(o.stuff.key) ?? 0) > 0,
@@ -385,7 +386,7 @@ export function inSteps(
     cost:
       priced.length === 0
         ? null
-        : priced.reduce((sum, o) => sum + o.stuff.price! * amounts.get(o.stuff.key)!, 0),
+        : priced.reduce((sum, o) => sum + o.stuff.price! * valueAt(amounts, o.stuff.key), 0),
   };
 }
 const withKg = (o: Offer, kg: number): Ingredient => ({

@@ -23,6 +23,7 @@ import {
   type LoadTested,
 } from './ingredient';
 import { MATERIAL_LIBRARY } from './library';
+import { firstOf, lastOf } from '../quantity/present';
 
 /** What lies in the store of a site and what went out of it, as the log tells it. */
 
@@ -125,7 +126,7 @@ export function answerTo(
     return { answer, reason, but: [] };
   }
   const all = (['turned', 'static', 'vessel'] as const).map(under);
-  const { answer, reason } = all[0]!;
+  const { answer, reason } = firstOf(all);
   return { answer, reason, but: all.filter((a) => a.answer !== answer) };
 }
 
@@ -420,8 +421,8 @@ function loadsOf(
       own.map((c) => pick(c.data)).findLast((x) => x !== undefined);
     const material = materials.get(load.material) ?? lost(load.material);
     const { stages, state, stateSince, tests } = stagesOf(e, own, material);
-    const properties = stages.at(-1)!.stuff;
-    const came = amountOf(load.amount, stages[0]!.stuff.density);
+    const properties = lastOf(stages).stuff;
+    const came = amountOf(load.amount, firstOf(stages).stuff.density);
     const counted = own.findLast((c) => c.data.left !== undefined);
     const from = counted ? amountOf(counted.data.left!, stuffIn(stages, counted.at).density) : came;
     const taken = (out.get(e.id) ?? []).map(({ batch, w, part }) => ({
@@ -470,7 +471,7 @@ function loadsOf(
       gone: goneBy
         ? { at: goneBy.at, how: goneBy.data.gone! }
         : usedUp
-          ? { at: since.at(-1)!.at, how: 'used' }
+          ? { at: lastOf(since).at, how: 'used' }
           : null,
       tests,
       heats: (heats.get(e.id) ?? [])
@@ -494,11 +495,11 @@ function stagesOf(
     { from: e.at, state: e.data.state, tests: [] },
   ];
   for (const { at, data } of changes) {
-    if (data.state !== undefined && data.state !== spans.at(-1)!.state)
+    if (data.state !== undefined && data.state !== lastOf(spans).state)
       spans.push({ from: at, state: data.state, tests: [] });
-    if (data.test) spans.at(-1)!.tests.push({ ...data.test, at });
+    if (data.test) lastOf(spans).tests.push({ ...data.test, at });
   }
-  const now = spans.at(-1)!;
+  const now = lastOf(spans);
   return {
     stages: spans.map((s) => ({
       from: s.from,
@@ -510,7 +511,7 @@ function stagesOf(
   };
 }
 const stuffIn = (stages: StockLoad['stages'], at: Instant): MaterialProperties =>
-  (stages.findLast((s) => s.from <= at) ?? stages[0]!).stuff;
+  (stages.findLast((s) => s.from <= at) ?? firstOf(stages)).stuff;
 /** For a kilogram as it is now: the whole load cost what it did, however it weighs today. */
 const priceOf = ({ cost, amount }: Load, properties: MaterialProperties): number | null => {
   const { kg } = amountOf(amount, properties.density);

@@ -18,6 +18,7 @@ import {
   type WindowId,
   isBelow,
 } from './window';
+import { firstOf } from '../quantity/present';
 
 /** The texts of materials, mixes and building. */
 
@@ -185,7 +186,7 @@ export function mixSays(mix: Mix): string {
     2,
   );
   if (worst.length === 0 && at.length > 0)
-    return `Carbon, nitrogen and water are right, but ${SAYS[at[0]!.id][at[0]!.s]}: it may dry and cool fast.`;
+    return `Carbon, nitrogen and water are right, but ${SAYS[firstOf(at).id][firstOf(at).s]}: it may dry and cool fast.`;
   if (worst.length === 0) return 'A good mix. Big enough, it should be hot within three days.';
   const [first, second] = worst.map((x) => SAYS[x.id][x.s]);
   const balanced = !at.some((x) => x.id === 'cn');

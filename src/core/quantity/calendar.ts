@@ -1,4 +1,5 @@
 import { MS, type Instant } from './instant';
+import { firstOf } from './present';
 
 /** A local calendar day: its ISO date, and the half-open span [start, end) of instants that it covers. */
 export type LocalDay = { readonly date: string; readonly start: Instant; readonly end: Instant };
@@ -71,7 +72,7 @@ export function zoneOf(name: string): Zone {
   const findStart = (day: number): Instant => {
     // Where the clock is the same a day before and a day after, midnight is where it is expected.
     const near = [day * MS.day - 26 * MS.hour, day * MS.day + 26 * MS.hour].map(offsetAt);
-    return near[0] === near[1] ? day * MS.day - near[0]! : firstInstantOf(dayNumber, day);
+    return near[0] === near[1] ? day * MS.day - firstOf(near) : firstInstantOf(dayNumber, day);
   };
   return {
     name,

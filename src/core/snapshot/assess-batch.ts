@@ -12,6 +12,7 @@ import { evidenceOfState } from '../formats/evidence-of-state';
 import type { BatchState, SiteState, Terms } from '../log/fold';
 import type { Instant } from '../quantity/instant';
 import { findRule } from '../rules/library';
+import { itemAt, lastOf } from '../quantity/present';
 
 /** Rules of some terms that are known, in the order in which they were chosen; none where no rule is claimed. */
 function rulesOf(terms: Terms): Rule[] {
@@ -57,11 +58,11 @@ export function assessBatch(
   siteState: SiteState,
   now: Instant,
 ): BatchAssessment | null {
-  const inForce = assessUnderTerms(state, state.terms.at(-1)!, site, siteState, now);
+  const inForce = assessUnderTerms(state, lastOf(state.terms), site, siteState, now);
   if (!inForce || state.terms.length === 1) return inForce;
   const assessed = new Map(inForce.rules.map((r) => [r.rule.id, r]));
   state.terms.slice(0, -1).forEach((terms, i) => {
-    const until = state.terms[i + 1]!.since;
+    const until = itemAt(state.terms, i + 1).since;
     for (const earlier of assessUnderTerms(state, terms, site, siteState, now)?.rules ?? []) {
       const { provenAt } = earlier.assessment.verdict;
       const shown = assessed.get(earlier.rule.id);

@@ -16,6 +16,7 @@ import { highestC } from '../words/reading';
 import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
 import { assessBatch, type BatchRule, type BatchAssessment } from './assess-batch';
 import { heapFacts } from './situation';
+import { firstOf, valueAt } from '../quantity/present';
 
 /** The ten drawings of a mound. */
 export const MOUND_STATES = [
@@ -191,7 +192,7 @@ export function createBatchSnapshot(
     builtAt: state.builtAt,
     state: moundState(situation, lead, latest, now, maxGapHours),
     rules: (assessment?.rules ?? []).map((assessed) =>
-      createRuleSnapshot(assessed, titles.get(assessed.rule.id)!),
+      createRuleSnapshot(assessed, valueAt(titles, assessed.rule.id)),
     ),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
@@ -239,7 +240,7 @@ function nextChange({ prepared, rules: accounts }: BatchAssessment, now: Instant
     progress.base + hoursToMs((policy.maxGapHours * 5) / 6) + 1,
     ...progress.scan.windows.map((w) => w.to + 1),
   ]);
-  if (policy.counting === 'days') moments.push(localDays(zoneOf(timeZone), now, now)[0]!.end);
+  if (policy.counting === 'days') moments.push(firstOf(localDays(zoneOf(timeZone), now, now)).end);
   const asked = prepared.evidence.readings.filter((r) => r.at > now).map((r) => r.at);
   const ahead = [...moments, ...asked.slice(0, 1000)].filter((at) => at > now);
   return ahead.length > 0 ? Math.min(...ahead) : null;

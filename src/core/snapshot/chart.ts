@@ -18,6 +18,7 @@ import { thinToColdest } from '../quantity/thin';
 import { toCelsius } from '../quantity/units';
 import type { Locale, Note } from '../words/note';
 import type { BatchAssessment } from './assess-batch';
+import { lastOf } from '../quantity/present';
 
 /** The heat chart as data: drawn by the page, by the printed record and by the record that checks itself. */
 
@@ -174,7 +175,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
       strong: c === 55 || c === 70,
     })),
     days: dayTicks(from, end, timeZone, now),
-    nowLabel: live && rounds.length > 0 ? tempBeside(rounds.at(-1)!.value, floorC, unit) : null,
+    nowLabel: live && rounds.length > 0 ? tempBeside(lastOf(rounds).value, floorC, unit) : null,
     floorLabel: `${floor} and up: time is credited`,
     hotLabel: `above ${tempText(70, unit)}, too hot`,
   };

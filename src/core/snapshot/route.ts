@@ -2,6 +2,7 @@ import { nextAdvice, type Advice } from '../advice/next';
 import { isGone } from '../advice/situation';
 import { MS, type Instant } from '../quantity/instant';
 import type { BatchSnapshot } from './batch-snapshot';
+import { valueAt } from '../quantity/present';
 
 /** Why a heap stands where it stands in a walk; the words are in words/route.ts. */
 type RouteReason =
@@ -122,11 +123,11 @@ export function routeOf(
   const order = (manual ?? []).filter((id) => place.has(id));
   for (const { d } of ranked) {
     if (order.includes(d.id)) continue;
-    const before = order.findIndex((id) => place.get(id)! > place.get(d.id)!);
+    const before = order.findIndex((id) => valueAt(place, id) > valueAt(place, d.id));
     order.splice(before < 0 ? order.length : before, 0, d.id);
   }
   return order.map((id) => {
-    const { d, reason } = ranked[place.get(id)!]!;
+    const { d, reason } = ranked[valueAt(place, id)]!;
     const notNow = dueOf(d, now);
     return { id, reason, due: notNow === null, notNow };
   });

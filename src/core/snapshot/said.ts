@@ -11,6 +11,7 @@ import { noteText, type Locale, type Note, type NoteCode } from '../words/note';
 import { policyText } from '../words/policy';
 import { progressText, statusWord, turningsText, verdictSentence } from '../evidence/verdict-words';
 import type { BatchRule, BatchAssessment } from './assess-batch';
+import { valueAt } from '../quantity/present';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
 function versionText(
@@ -69,7 +70,7 @@ export function saidOf(
     const notes = v.notes.filter((n) => !followsProof(n, v.provenAt)).map((n) => inUnit(n, locale));
     return {
       id: rule.id,
-      title: titles.get(rule.id)!,
+      title: valueAt(titles, rule.id),
       full: rule.title,
       cn:
         rule.initialCn === undefined || initialCn === undefined

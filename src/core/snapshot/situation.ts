@@ -13,6 +13,7 @@ import { MS, parseInstant, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import { titlesOf } from '../rules/library';
 import { chooseWorkingRule, type BatchAssessment } from './assess-batch';
+import { valueAt } from '../quantity/present';
 
 /** As many rounds are kept beside a heap: two weeks at two a day. */
 const MAX_ROUNDS = 28;
@@ -163,7 +164,7 @@ function rulesMet(batchAssessment: BatchAssessment | null): HeapFacts['rules'] {
     met: rules.flatMap(({ rule, assessment }) =>
       assessment.verdict.provenAt === null
         ? []
-        : [{ title: titles.get(rule.id)!, at: assessment.verdict.provenAt }],
+        : [{ title: valueAt(titles, rule.id), at: assessment.verdict.provenAt }],
     ),
   };
 }

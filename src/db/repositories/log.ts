@@ -12,6 +12,7 @@ import { textFault } from '@/core/log/sound-text';
 import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
+import { lastOf } from '@/core/quantity/present';
 
 type Hashed = NewEntry & { readonly recordedAt: number };
 
@@ -297,7 +298,7 @@ export const logRepo = (db: Db) => ({
       }
       entries += rows.length;
       if (rows.length < 500) return { ok: true, entries };
-      after = rows.at(-1)!.seq;
+      after = lastOf(rows).seq;
     }
   },
 });

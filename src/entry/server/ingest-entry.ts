@@ -18,6 +18,7 @@ import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
 import { createLinkedEntries } from './linked-entries';
 import { validateStoreReferences } from './validate-store';
+import { itemAt } from '@/core/quantity/present';
 
 /** `again`: nothing is wrong with it, it may be sent again later. */
 export type IngestResult =
@@ -178,7 +179,10 @@ async function validateReferences(
   if (entry.kind === 'round') {
     const i = entry.data.readings.findIndex((r) => !places.has(r.point));
     if (i >= 0)
-      return refused(`data.readings[${i}].point`, PROBLEM.noPlace(entry.data.readings[i]!.point));
+      return refused(
+        `data.readings[${i}].point`,
+        PROBLEM.noPlace(itemAt(entry.data.readings, i).point),
+      );
     const ids = new Set(state.readings.map((r) => r.id));
     const twice = entry.data.readings.find((r) => ids.has(r.id));
     if (twice) return refused('data.readings', PROBLEM.idTaken(`reading ${twice.id}`));

@@ -12,6 +12,7 @@ import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 import { idFrom } from '@/platform/ids';
 import { parseEntryForm } from '../input';
+import { lastOf } from '@/core/quantity/present';
 
 /** A single act between heaps, as one entry at each of its ends: what a person logs at one end, the door writes at the other in the same step. */
 export type LinkedEntries =
@@ -47,7 +48,7 @@ function metRulesOf(
   siteState: SiteState,
   at: number,
 ): { germs: boolean; seeds: boolean } {
-  const assessed = assessUnderTerms(part, whole.terms.at(-1)!, site, siteState, at)?.rules ?? [];
+  const assessed = assessUnderTerms(part, lastOf(whole.terms), site, siteState, at)?.rules ?? [];
   const met = (clock: 'germs' | 'seeds'): boolean =>
     assessed.length > 0 &&
     assessed
@@ -107,7 +108,7 @@ export async function createLinkedEntries(
       const m3 = sizesOfHeap(parent).at(-1)?.m3;
       if (m3 !== undefined && volumeM3 >= m3)
         return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
-      const terms = parent.terms.at(-1)!;
+      const terms = lastOf(parent.terms);
       const { brought, method, shape, coreDepthM, inputs } = parent.opened;
       const child = {
         code,

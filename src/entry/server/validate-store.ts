@@ -8,6 +8,7 @@ import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
+import { itemAt } from '@/core/quantity/present';
 
 const wrong = (path: string, message: string): Problem => ({ path, message });
 
@@ -63,7 +64,10 @@ export async function validateStoreReferences(
       );
       return i < 0
         ? null
-        : wrong(`data.lines[${i}].material`, PROBLEM.noMaterial(entry.data.lines[i]!.material!));
+        : wrong(
+            `data.lines[${i}].material`,
+            PROBLEM.noMaterial(itemAt(entry.data.lines, i).material!),
+          );
     }
     case 'recipe': {
       const latest = store.recipes.get(entry.data.recipe.id)?.at(-1);

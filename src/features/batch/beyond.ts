@@ -18,6 +18,7 @@ import { countText, lengthText, soonText, tempText } from '@/core/quantity/forma
 import type { TempUnit } from '@/core/quantity/units';
 import { doseFindingText, oneInRangeText, shareRangeText } from '@/core/words/beyond';
 import type { Locale } from '@/core/words/note';
+import { firstOf } from '@/core/quantity/present';
 
 const STEPS = 28;
 
@@ -42,7 +43,7 @@ function sectionOf(profile: Profile, share: ShareRange, coreM: number, unit: Tem
   return {
     steps,
     hot: hotDepths(profile, 'low'),
-    unreadTo: profile.depths[0]!.lambda,
+    unreadTo: firstOf(profile.depths).lambda,
     labels,
     says: `Cut open: ${labels.map((l) => `${l.figure} at ${l.name}`).join(', ')}; nobody read nearer to the surface; ${said}`,
   };
@@ -60,7 +61,7 @@ function hotPart(
   if (isTooWide(share)) {
     return {
       code: 'wide' as const,
-      shallowest: lengthText(profile.depths[0]!.lambda * coreM),
+      shallowest: lengthText(firstOf(profile.depths).lambda * coreM),
       tryAt: lengthText(mostTellingDepth(profile) * coreM),
       share: shareRangeText(share),
     };

@@ -4,6 +4,7 @@ import { deepestOf, depthOf } from '@/core/heap/places';
 import type { BatchState } from '@/core/log/fold';
 import { surenessText } from '@/core/words/reading';
 import type { Locale } from '@/core/words/note';
+import { firstOf } from '@/core/quantity/present';
 
 /** The latest round, place by place. */
 export function sectionView({ prepared }: BatchAssessment, { timeZone, unit, now }: Locale) {
@@ -24,7 +25,7 @@ export function sectionView({ prepared }: BatchAssessment, { timeZone, unit, now
     coldest: `${tempText(coldest.c, unit, 1)} at ${coldest.p.label ?? coldest.p.id}`,
     points: latest.map(({ p, c }) => ({
       id: p.id,
-      label: (p.label ?? p.id).split(' ')[0]!.slice(0, 4),
+      label: firstOf((p.label ?? p.id).split(' ')).slice(0, 4),
       name: p.label ?? p.id,
       c,
       figure: tempFigure(c, unit),

@@ -15,6 +15,7 @@ import { dayText, durationText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
+import { lastOf } from '@/core/quantity/present';
 
 /** Something that can go into a mix: a load of the store, or a material of the library that is not there. */
 export type BenchItem = {
@@ -185,7 +186,7 @@ export const recipeViews = (
 ): RecipeView[] =>
   [...store.recipes.values()]
     .flatMap((versions): RecipeView[] => {
-      const last = versions.at(-1)!;
+      const last = lastOf(versions);
       if (last.recipe.away) return [];
       const heaps = board
         .filter((d) => store.layUps.get(d.id)?.recipe.id === last.recipe.id)

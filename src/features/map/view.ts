@@ -12,6 +12,7 @@ import { volumeText, listText } from '@/core/quantity/format';
 import type { VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
+import { valueAt } from '@/core/quantity/present';
 
 export type MapHeap = {
   readonly id: string;
@@ -75,7 +76,7 @@ export function mapView(
   }));
   const { uses, nowhere } = usesOf(store.map?.map.slots ?? [], standing);
   const heap = (id: string, fromM: number | null, toM: number | null): MapHeap => {
-    const d = byId.get(id)!;
+    const d = valueAt(byId, id);
     const picture = heapPicture(d, locale.now, locale.unit, volume);
     return { id, name: d.name ?? d.code, code: d.code, says: picture.says, picture, fromM, toM };
   };

@@ -14,6 +14,7 @@ import { dayFrom, localParts, zoneOf, SATURDAY, weekdayOf } from '@/core/quantit
 import { dayText, durationText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
+import { firstOf, itemAt, valueAt } from '@/core/quantity/present';
 
 export type PlanJob = {
   readonly key: string;
@@ -117,14 +118,14 @@ export function planView(
   locale: Locale,
 ): PlanView {
   const { timeZone, now } = locale;
-  const first = days[0]!.start;
+  const first = firstOf(days).start;
   const share = (at: number): number => {
     const i = Math.max(
       0,
       days.findLastIndex((d) => d.start <= at),
     );
-    const next = days[i + 1]?.start ?? days[i]!.start + MS.day;
-    return i + (at - days[i]!.start) / (next - days[i]!.start);
+    const next = days[i + 1]?.start ?? itemAt(days, i).start + MS.day;
+    return i + (at - itemAt(days, i).start) / (next - itemAt(days, i).start);
   };
   const facts = new Map(cards.map((c) => [c.id, c.facts]));
   const until = now + OUTLOOK_MS;
@@ -132,7 +133,9 @@ export function planView(
     // After the fourteen days the turnings are taken to go on as they did.
     const last = turns.at(-1);
     const every =
-      turns.length > 1 ? (last! - turns[0]!) / (turns.length - 1) : f.template.everyDays * MS.day;
+      turns.length > 1
+        ? (last! - firstOf(turns)) / (turns.length - 1)
+        : f.template.everyDays * MS.day;
     return last === undefined
       ? [...turns]
       : [
@@ -147,9 +150,9 @@ export function planView(
     ]),
   );
   const jobs = plan.jobs.map((j): PlanJob => {
-    const f = facts.get(j.batch)!;
+    const f = valueAt(facts, j.batch);
     const others = plan.jobs.filter((o) => o.batch === j.batch && o !== j);
-    const planned = outlooks.get(j.batch)!;
+    const planned = valueAt(outlooks, j.batch);
     const effects = days.map((d, day) => {
       const [before, after] = [
         others.filter((o) => o.n < j.n).map((o) => o.day),
@@ -161,7 +164,7 @@ export function planView(
           f,
           beyond(
             f,
-            [...others.map((o) => days[o.day]!.work), d.work].sort((a, b) => a - b),
+            [...others.map((o) => itemAt(days, o.day).work), d.work].sort((a, b) => a - b),
           ),
           now,
           until,
@@ -171,7 +174,7 @@ export function planView(
         timeZone,
       );
       const near = others.some((o) => Math.abs(o.day - day) < j.apart);
-      const load = plan.load[day]!;
+      const load = itemAt(plan.load, day);
       const free = d.crewMinutes - load.minutes - (day === j.day ? 0 : j.minutes);
       const over =
         hasCrew && day !== j.day && free < 0
@@ -185,14 +188,14 @@ export function planView(
     return {
       key: j.key,
       batch: j.batch,
-      task: j.key.split(':')[1]!,
+      task: itemAt(j.key.split(':'), 1),
       name: j.name,
       day: j.day,
       best: j.best,
       pinned: j.pinned !== null,
       minutes: durationText(j.minutes / 60),
       machine: j.machine,
-      says: `${j.name}: turning ${dayText(timeZone, days[j.day]!.work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`,
+      says: `${j.name}: turning ${dayText(timeZone, itemAt(days, j.day).work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`,
       effects,
     };
   });
@@ -247,7 +250,7 @@ export function planView(
     });
   const shown = days.map((d, i): PlanDay => {
     const p = localParts(timeZone, d.work);
-    const l = plan.load[i]!;
+    const l = itemAt(plan.load, i);
     const over = !hasCrew
       ? null
       : l.overMinutes > 0
@@ -284,7 +287,7 @@ export function planView(
     .filter(Boolean)
     .join(' ');
   return {
-    title: `Fourteen days from ${dayText(timeZone, days[0]!.work)}`,
+    title: `Fourteen days from ${dayText(timeZone, firstOf(days).work)}`,
     summary,
     days: shown,
     rows,

@@ -33,6 +33,7 @@ import { toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 import { plainText, progressText, statusWord } from '@/core/evidence/verdict-words';
+import { firstOf, valueAt } from '@/core/quantity/present';
 
 /** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
 type TableRow = readonly string[];
@@ -252,7 +253,7 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
               .join('; ') || '–',
         )
       : [r.readings.map(cell).join('; ')];
-    const struck = (out.get(r.readings[0]!.round ?? '') ?? []).map(
+    const struck = (out.get(firstOf(r.readings).round ?? '') ?? []).map(
       (x) =>
         `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`,
     );
@@ -459,7 +460,7 @@ function againOf(
       const fileName = fileNameOf(code, version);
       return {
         version,
-        digest: earlier!.get(version)!,
+        digest: valueAt(earlier!, version),
         fileName,
         command: commandOf(
           fileName,

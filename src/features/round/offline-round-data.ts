@@ -14,6 +14,7 @@ import { toCelsius, type TempUnit, type VolumeUnit } from '@/core/quantity/units
 import type { Locale } from '@/core/words/note';
 import { planDoubtText } from '@/core/words/plan';
 import { notNowText, routeReasonText } from '@/core/words/route';
+import { valueAt } from '@/core/quantity/present';
 
 /** All that a round over the site needs on a phone with no signal; it is kept there and made anew whenever there is one. */
 export type OfflineRoundData = {
@@ -105,7 +106,7 @@ export function createOfflineRoundData(
   const stems = new Map(instruments.map((i) => [i.name, i.stemM ?? null]));
   const heaps = routeOf(board, state.walkOrder, now).map(
     ({ id, reason, due, notNow }): RoundHeap => {
-      const d = byId.get(id)!;
+      const d = valueAt(byId, id);
       const { shape, coreDepthM, lengthM, minPoints, places, probe, walk } = d.field;
       const doubts = planDoubts(places, {
         coreDepthM,

@@ -3,6 +3,7 @@ import { SiteRuleSchema } from '@/core/log/shapes';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import type { Rule } from '@/core/evidence/rule';
 import { pathText, type Problem } from '@/core/words/problem';
+import { firstOf } from '@/core/quantity/present';
 
 /** A rule as the form sends it, and as the core reckons it. */
 export type RuleDraft = z.output<typeof SiteRuleSchema>;
@@ -12,7 +13,7 @@ export type ParsedRule =
 
 export function parseRule(draft: unknown): ParsedRule {
   const parsed = SiteRuleSchema.safeParse(draft);
-  if (parsed.success) return { ok: true, rule: ownRulesOf([parsed.data])[0]! };
+  if (parsed.success) return { ok: true, rule: firstOf(ownRulesOf([parsed.data])) };
   return {
     ok: false,
     problems: parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),

@@ -3,6 +3,7 @@ import type { FormInput, TypedRequirement } from '@/core/evidence/requirements/d
 import type { Leaf, Requirement } from '@/core/evidence/rule';
 import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
 import { ruleIdFor, type RuleDraft } from './input';
+import { firstOf } from '@/core/quantity/present';
 
 /** A rule as it is typed: texts, in the unit of whoever types. */
 
@@ -130,6 +131,6 @@ export function ruleOf(d: TypedRule, unit: TempUnit, taken: readonly string[]): 
     clock: d.clock,
     methods: [...d.methods],
     conditions: [],
-    requirement: parts.length === 1 ? parts[0]! : { kind: d.join, of: parts },
+    requirement: parts.length === 1 ? firstOf(parts) : { kind: d.join, of: parts },
   };
 }

@@ -17,6 +17,7 @@ import type { VolumeUnit } from '@/core/quantity/units';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
 import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
+import { firstOf } from '@/core/quantity/present';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
 export type Plot = {
@@ -39,7 +40,7 @@ function leadText(
   const turned = lead.turningsRequired > 0 ? turningsText(lead) : '';
   const doubt = uncounted(lead);
   if (doubt && lead.status !== 'proven')
-    return { head: doubt[0]!.text.replace(/: .*$/, '').trim(), sub: 'does not count yet' };
+    return { head: firstOf(doubt).text.replace(/: .*$/, '').trim(), sub: 'does not count yet' };
   if (lead.status === 'recovering')
     return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
   if (d.state === 'broken')

@@ -10,6 +10,7 @@ import {
 } from '../rule-progress';
 import { countedTurns, uncountedTurns, type CountedTurn } from '../turnings';
 import { aliveRun, creditOf, type Floor, type Run, type RunScan } from '../run-scan';
+import { itemAt } from '../../quantity/present';
 
 type Proof = {
   readonly at: Instant;
@@ -44,15 +45,15 @@ function proofSeeker(
   const alongRun = (run: Run, counted: readonly CountedTurn[]): void => {
     let turns = 0;
     for (; !proof && stepAt < run.steps.length; stepAt += 1) {
-      const { at, creditMs: own } = run.steps[stepAt]!;
-      while (turns < counted.length && counted[turns]!.from <= at) turns += 1;
+      const { at, creditMs: own } = itemAt(run.steps, stepAt);
+      while (turns < counted.length && itemAt(counted, turns).from <= at) turns += 1;
       const [creditMs, turnings] = [creditBefore + own, turnsBefore + turns];
       if (creditMs >= need && turnings >= hold.turnings) proof = { at, creditMs, turnings, run };
     }
   };
   return ({ runs }) => {
     while (!proof && runAt < runs.length) {
-      const run = runs[runAt]!;
+      const run = itemAt(runs, runAt);
       const counted = countsOf(run);
       alongRun(run, counted);
       // Set by alongRun, which the compiler does not see.

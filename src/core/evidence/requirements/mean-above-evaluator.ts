@@ -6,6 +6,7 @@ import type { MeanAbove } from '../rule';
 import type { ReportedRequirement, RuleProgress, RuleEvaluator } from '../rule-progress';
 import { countedTurns } from '../turnings';
 import type { Run } from '../run-scan';
+import { firstOf, itemAt, lastOf } from '../../quantity/present';
 
 type Proof = { readonly run: Run; readonly from: number; readonly to: number };
 
@@ -26,27 +27,27 @@ export function createMeanAboveEvaluator(rule: MeanAbove, context: SegmentContex
   let proof: Proof | null = null;
   const alongRun = (run: Run): void => {
     for (let i = excess.length; !proof && i < run.steps.length; i += 1) {
-      const gapMs = i === 0 ? 0 : run.steps[i]!.creditMs - run.steps[i - 1]!.creditMs;
+      const gapMs = i === 0 ? 0 : itemAt(run.steps, i).creditMs - itemAt(run.steps, i - 1).creditMs;
       // A mean within the tolerance of its bound counts as equal to it, and equal is not above.
       excess.push(
         i === 0
           ? 0
-          : excess[i - 1]! +
+          : itemAt(excess, i - 1) +
               gapMs *
-                ((run.rounds[i - 1]!.value + run.rounds[i]!.value) / 2 -
+                ((itemAt(run.rounds, i - 1).value + itemAt(run.rounds, i).value) / 2 -
                   rule.meanC -
                   TEMP_TOLERANCE_C),
       );
-      const far = run.steps[i]!.creditMs - needMs;
-      for (; starts < i && run.steps[starts]!.creditMs <= far; starts += 1)
-        leastStart = Math.min(leastStart, excess[starts]!);
-      if (leastStart < excess[i]!)
-        proof = { run, from: excess.findIndex((g) => g < excess[i]!), to: i };
+      const far = itemAt(run.steps, i).creditMs - needMs;
+      for (; starts < i && itemAt(run.steps, starts).creditMs <= far; starts += 1)
+        leastStart = Math.min(leastStart, itemAt(excess, starts));
+      if (leastStart < itemAt(excess, i))
+        proof = { run, from: excess.findIndex((g) => g < itemAt(excess, i)), to: i };
     }
   };
   const catchUp = (runs: readonly Run[]): void => {
     for (; !proof && runAt < runs.length; runAt += 1) {
-      alongRun(runs[runAt]!);
+      alongRun(itemAt(runs, runAt));
       // Set by alongRun, which the compiler does not see.
       // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition
       if (proof || runAt === runs.length - 1) return; // the latest run may still grow
@@ -61,9 +62,9 @@ export function createMeanAboveEvaluator(rule: MeanAbove, context: SegmentContex
     meanC,
   });
   const meanOf = (run: Run, from: number, to: number): number | undefined => {
-    const creditMs = run.steps[to]!.creditMs - run.steps[from]!.creditMs;
+    const creditMs = itemAt(run.steps, to).creditMs - itemAt(run.steps, from).creditMs;
     return creditMs > 0
-      ? rule.meanC + TEMP_TOLERANCE_C + (excess[to]! - excess[from]!) / creditMs
+      ? rule.meanC + TEMP_TOLERANCE_C + (itemAt(excess, to) - itemAt(excess, from)) / creditMs
       : undefined;
   };
   return {
@@ -84,10 +85,10 @@ export function createMeanAboveEvaluator(rule: MeanAbove, context: SegmentContex
       return {
         ...progress,
         status: 'proven',
-        creditMs: run.steps[to]!.creditMs - run.steps[from]!.creditMs,
+        creditMs: itemAt(run.steps, to).creditMs - itemAt(run.steps, from).creditMs,
         requiredMs: needMs,
-        provenAt: rounds.at(-1)!.time,
-        run: { from: rounds[0]!.time, to: rounds.at(-1)!.time },
+        provenAt: lastOf(rounds).time,
+        run: { from: firstOf(rounds).time, to: lastOf(rounds).time },
         reported: run,
         counted,
         turningsCounted: counted.length,

@@ -4,6 +4,7 @@ import type { Staged } from '../rule';
 import { spanOf, statusOf, type ReportedRequirement, type RuleEvaluator } from '../rule-progress';
 import type { Turn } from '../segments';
 import { aliveRun, creditOf, greatestRun, type Run } from '../run-scan';
+import { itemAt } from '../../quantity/present';
 
 type Stage = {
   readonly turn: Turn;
@@ -32,10 +33,10 @@ export function createStagedEvaluator(staged: Staged, context: SegmentContext): 
       const turn = context.full[ended.length];
       for (
         ;
-        next < context.rounds.length && (!turn || context.rounds[next]!.time <= turn.at);
+        next < context.rounds.length && (!turn || itemAt(context.rounds, next).time <= turn.at);
         next += 1
       )
-        since.push(context.rounds[next]!);
+        since.push(itemAt(context.rounds, next));
       if (!turn || turn.at > at) return;
       const best = greatestRun(since.at(turn.at));
       ended.push({ turn, held: best && creditOf(best) >= needMs ? best : null });

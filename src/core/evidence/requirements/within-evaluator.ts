@@ -9,14 +9,15 @@ import {
   type RuleEvaluator,
 } from '../rule-progress';
 import { creditOf, type Run, type RunScanner } from '../run-scan';
+import { itemAt, lastOf } from '../../quantity/present';
 
 /** Credit of all runs of a walk that grows, added up without reading its past again. */
 function totalOf(scanner: RunScanner): (at: Instant) => number {
   let [before, ended] = [0, 0];
   return (at) => {
     const { runs } = scanner.at(at);
-    for (; ended < runs.length - 1; ended += 1) before += creditOf(runs[ended]!);
-    return runs.length === 0 ? 0 : before + creditOf(runs.at(-1)!);
+    for (; ended < runs.length - 1; ended += 1) before += creditOf(itemAt(runs, ended));
+    return runs.length === 0 ? 0 : before + creditOf(lastOf(runs));
   };
 }
 
@@ -47,7 +48,7 @@ export function createWithinEvaluator(within: Within, context: SegmentContext): 
   });
   const catchUp = (runs: readonly Run[]): void => {
     for (; !proof && next < context.rounds.length; next += 1) {
-      const r = context.rounds[next]!;
+      const r = itemAt(context.rounds, next);
       if (runs[runAt + 1]?.rounds[0] === r) {
         runAt += 1;
         stepAt = 0;
@@ -58,7 +59,7 @@ export function createWithinEvaluator(within: Within, context: SegmentContext): 
       const run = runs[runAt];
       if (run?.rounds[stepAt] !== r) continue;
       halves = {
-        outer: half('outer', run.steps[stepAt]!.creditMs, r.time),
+        outer: half('outer', itemAt(run.steps, stepAt).creditMs, r.time),
         inner: half('inner', inner!.total(r.time), r.time),
       };
       stepAt += 1;

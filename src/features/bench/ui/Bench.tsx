@@ -25,6 +25,7 @@ import { SolvePanel } from './Solve';
 import { createBenchDraft, useBench, type Draft } from './useBench';
 import { useSolver } from './useSolver';
 import { Windows } from './Windows';
+import { itemAt, valueAt } from '@/core/quantity/present';
 
 type Open = 'pick' | 'solve' | 'keep' | 'scale' | 'lay' | null;
 
@@ -94,7 +95,7 @@ export function Bench({
     });
   const take = (a: Addition): void => {
     const row = draft.rows.find((r) => r.item === a.key && r.unit === measure.id);
-    const item = bench.byKey.get(a.key)!;
+    const item = valueAt(bench.byKey, a.key);
     const rows = row
       ? draft.rows.map((r) =>
           r === row ? { ...r, n: String((Number(r.n.replace(',', '.')) || 0) + a.n) } : r,
@@ -339,7 +340,8 @@ export function Bench({
                 disabled={working}
                 onClick={() => setPick((pick + 1) % Math.min(additions.length, 5))}
               >
-                Use {nameOf(additions[(pick + 1) % Math.min(additions.length, 5)]!, bench)} instead
+                Use {nameOf(itemAt(additions, (pick + 1) % Math.min(additions.length, 5)), bench)}{' '}
+                instead
               </button>
             )}
           </div>

@@ -23,6 +23,7 @@ import { typed } from '@/core/quantity/typed-number';
 import { kgOfUnit, type BenchView } from '../view';
 import type { BenchHandle, Line } from './useBench';
 import type { useSolver } from './useSolver';
+import { firstOf, itemAt } from '@/core/quantity/present';
 
 const heldOffer = (stuff: Ingredient): Offer => ({
   stuff,
@@ -319,27 +320,27 @@ function SolveForm({
           label="C:N from"
           inputMode="decimal"
           value={cn[0]}
-          onChange={(e) => setCn([e.target.value, cn[1]!])}
+          onChange={(e) => setCn([e.target.value, itemAt(cn, 1)])}
         />
         <Field
           label="C:N to"
           inputMode="decimal"
           value={cn[1]}
-          onChange={(e) => setCn([cn[0]!, e.target.value])}
+          onChange={(e) => setCn([firstOf(cn), e.target.value])}
         />
         <Field
           label="Moisture from"
           unit="%"
           inputMode="decimal"
           value={wet[0]}
-          onChange={(e) => setWet([e.target.value, wet[1]!])}
+          onChange={(e) => setWet([e.target.value, itemAt(wet, 1)])}
         />
         <Field
           label="Moisture to"
           unit="%"
           inputMode="decimal"
           value={wet[1]}
-          onChange={(e) => setWet([wet[0]!, e.target.value])}
+          onChange={(e) => setWet([firstOf(wet), e.target.value])}
         />
         <Field
           label="Bulk density at most"

@@ -14,6 +14,7 @@ import { sha256 } from '@/platform/hash';
 import { idFrom } from '@/platform/ids';
 import { log } from '@/platform/log';
 import { BringInput } from '../input';
+import { firstOf } from '@/core/quantity/present';
 
 const refuse = (problems: readonly Problem[], status = 422): Response =>
   Response.json({ ok: false, problems }, { status });
@@ -30,7 +31,7 @@ const content = ({ batch, at, by, kind, data }: NewEntry): string =>
 async function heldOf(db: Db, entries: readonly NewEntry[]): Promise<'nothing' | 'all' | 'other'> {
   const held = await logRepo(db).ofIds(entries.map((e) => e.id));
   if (held.length === 0)
-    return (await logRepo(db).ofBatch(entries[0]!.batch!)).length === 0 ? 'nothing' : 'other';
+    return (await logRepo(db).ofBatch(firstOf(entries).batch!)).length === 0 ? 'nothing' : 'other';
   if (held.length < entries.length) return 'other';
   const byId = new Map(held.map((e) => [e.id, content(e)]));
   // What the log holds went through JSON: fields left undefined are not there.

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { Ages } from '@/charts/Ages';
 import { Disclosure } from '@/ui/Disclosure';
 import type { CompareView } from '../view';
+import { firstOf } from '@/core/quantity/present';
 
 /** Heaps side by side by their age: what was different about the good one? */
 export function Compare({
@@ -58,7 +59,7 @@ export function Compare({
           <Ages curves={view.curves} days={view.days} ticks={view.ticks} unit={unit} />
           <section aria-labelledby="alike">
             <h2 id="alike" className="!text-[19px]">
-              Most like {view.curves[0]!.name} at its age
+              Most like {firstOf(view.curves).name} at its age
             </h2>
             {view.alike.length === 0 ? (
               <p className="q">No older heap was alike so far.</p>

@@ -9,6 +9,7 @@ import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import { useSubmit } from '@/ui/useSubmit';
+import { itemAt } from '@/core/quantity/present';
 
 const HOUR = 3_600_000;
 const LATER = [
@@ -47,7 +48,7 @@ type PutOffProps = {
   /** To whom it may be given. */ readonly crew?: readonly string[];
   readonly onDone: () => void;
 };
-const nameOf = (task: PutOffTask): string => task.key.split(':')[1]!;
+const nameOf = (task: PutOffTask): string => itemAt(task.key.split(':'), 1);
 
 function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
   const { id, by, setBy, problems, busy, keep } = useSubmit(device);

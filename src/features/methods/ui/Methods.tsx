@@ -12,6 +12,7 @@ import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
+import { lastOf } from '@/core/quantity/present';
 
 const KEPT = { turned: 'Turned', static: 'Static', vessel: 'Closed vessel' } as const;
 export type MethodRow = {
@@ -305,9 +306,9 @@ function Edit({
                 setExpect([
                   ...expect,
                   {
-                    day: String(n(expect.at(-1)!.day) + 10 || ''),
-                    lowC: expect.at(-1)!.lowC,
-                    highC: expect.at(-1)!.highC,
+                    day: String(n(lastOf(expect).day) + 10 || ''),
+                    lowC: lastOf(expect).lowC,
+                    highC: lastOf(expect).highC,
                   },
                 ])
               }

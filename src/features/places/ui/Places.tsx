@@ -23,6 +23,7 @@ import type { PlacedHeap } from '@/entry/placed';
 import { StandingFields, useStanding } from '@/entry/ui/Standing';
 import { submitEntry, useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { v7 } from 'uuid';
+import { itemAt } from '@/core/quantity/present';
 
 export type PlacesScreen = {
   readonly plan: readonly {
@@ -247,14 +248,14 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                 className="border-b border-rule max-sm:grid max-sm:grid-cols-[1fr_1fr_52px] max-sm:gap-x-2 max-sm:gap-y-1.5 max-sm:py-3 max-sm:items-end"
               >
                 <th className="text-left font-[650] py-1.5 pr-3 max-sm:col-span-2 max-sm:text-[17px]">
-                  {points[i]!.id}
-                  {r.was && r.was.id !== points[i]!.id && (
+                  {itemAt(points, i).id}
+                  {r.was && r.was.id !== itemAt(points, i).id && (
                     <span className="q font-normal text-[13px] block">was {r.was.id}</span>
                   )}
                 </th>
                 <td className="pr-2 max-sm:order-2 max-sm:pr-0">
                   <select
-                    aria-label={`${points[i]!.id}, zone`}
+                    aria-label={`${itemAt(points, i).id}, zone`}
                     className="field !px-1.5"
                     value={r.zone}
                     onChange={(e) => {
@@ -280,7 +281,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                 </td>
                 <td className="pr-2 max-sm:order-2 max-sm:col-span-2 max-sm:pr-0">
                   <select
-                    aria-label={`${points[i]!.id}, side`}
+                    aria-label={`${itemAt(points, i).id}, side`}
                     className="field !px-1.5"
                     value={r.side}
                     onChange={(e) => set(r.key, { side: e.target.value as Side | '' })}
@@ -298,7 +299,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                     Deep, m
                   </span>
                   <input
-                    aria-label={`${points[i]!.id}, depth in metres`}
+                    aria-label={`${itemAt(points, i).id}, depth in metres`}
                     className="field sm:!w-[76px]"
                     inputMode="decimal"
                     value={r.depth}
@@ -311,7 +312,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                       Along the row, m
                     </span>
                     <input
-                      aria-label={`${points[i]!.id}, metres along the row`}
+                      aria-label={`${itemAt(points, i).id}, metres along the row`}
                       className="field sm:!w-[76px]"
                       inputMode="decimal"
                       value={r.along}
@@ -323,7 +324,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                   <button
                     type="button"
                     className="btn !px-2.5"
-                    aria-label={`Take ${points[i]!.id} out`}
+                    aria-label={`Take ${itemAt(points, i).id} out`}
                     onClick={() => setRows((all) => all.filter((x) => x.key !== r.key))}
                   >
                     <X size={18} aria-hidden="true" />

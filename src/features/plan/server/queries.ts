@@ -15,6 +15,7 @@ import type { Work } from '@/core/log/shapes';
 import { localDays, minutesOfClock, weekdayOf, zoneOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
 import { log } from '@/platform/log';
+import { valueAt } from '@/core/quantity/present';
 
 /** As long as a page may wait for a better plan. */
 const PATIENCE_MS = 1500;
@@ -29,7 +30,7 @@ function lpText({ variables, constraints }: Programme, name: (v: string) => stri
   const rows = new Map(constraints.map((c) => [c.name, [] as string[]]));
   for (const v of variables)
     for (const [c, k] of v.in)
-      if (k !== 0) rows.get(c)!.push(`${k < 0 ? '-' : '+'} ${Math.abs(k)} ${name(v.name)}`);
+      if (k !== 0) valueAt(rows, c).push(`${k < 0 ? '-' : '+'} ${Math.abs(k)} ${name(v.name)}`);
   const bound = (c: Constraint): string =>
     c.equal !== undefined
       ? `= ${c.equal}`
@@ -41,7 +42,9 @@ function lpText({ variables, constraints }: Programme, name: (v: string) => stri
     ` obj: ${variables.map((v) => `+ ${v.cost} ${name(v.name)}`).join('\n ')}`,
     'Subject To',
     ...constraints.flatMap((c, i) =>
-      rows.get(c.name)!.length > 0 ? [` c${i}: ${rows.get(c.name)!.join(' ')} ${bound(c)}`] : [],
+      valueAt(rows, c.name).length > 0
+        ? [` c${i}: ${valueAt(rows, c.name).join(' ')} ${bound(c)}`]
+        : [],
     ),
     'Binary',
     ...variables.flatMap((v) => (v.binary ? [` ${name(v.name)}`] : [])),
@@ -56,7 +59,7 @@ export const solve: SolveProgramme = async (programme) => {
   try {
     const highs = await (loaded ??= loadHighs());
     const solution = highs.solve(
-      lpText(programme, (v) => names.get(v)!),
+      lpText(programme, (v) => valueAt(names, v)),
       { time_limit: PATIENCE_MS / 1000, mip_rel_gap: GAP, output_flag: false },
     );
     if (!USABLE.has(solution.Status)) return null;

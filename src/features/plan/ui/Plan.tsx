@@ -19,6 +19,7 @@ import { Field, Problems } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { useSubmit } from '@/ui/useSubmit';
 import type { PlanJob, PlanView } from '../view';
+import { itemAt } from '@/core/quantity/present';
 
 const [LEFT, WIDTH, ROW, TOP, PIT] = [132, 1240, 40, 46, 22];
 
@@ -63,7 +64,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
         {shown ? (
           <>
             <b>
-              {shown.job.name}, turned {view.days[shown.day]!.long}:
+              {shown.job.name}, turned {itemAt(view.days, shown.day).long}:
             </b>{' '}
             {effect ? (
               <span className={effect.costs ? 'marked' : ''}>{effect.text}</span>
@@ -85,7 +86,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
         <Confirm
           key={`${chosen.job.key}${chosen.day}`}
           job={chosen.job}
-          day={view.days[chosen.day]!}
+          day={itemAt(view.days, chosen.day)}
           costs={chosen.job.effects[chosen.day]?.costs ?? false}
           by={by}
           onDone={() => setChosen(null)}

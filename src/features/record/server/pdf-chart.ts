@@ -1,6 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import type { ChartView } from '@/core/snapshot/chart';
 import { face, type Doc } from '@/platform/pdf-face';
+import { lastOf } from '@/core/quantity/present';
 
 type Sample = { readonly at: number; readonly c: number };
 const INK = '#1a1912';
@@ -11,7 +12,7 @@ function pieces(samples: readonly Sample[], maxGapMs: number): Sample[][] {
   const out: Sample[][] = [];
   for (const s of samples) {
     const open = out.at(-1);
-    if (open && s.at - open.at(-1)!.at <= maxGapMs) open.push(s);
+    if (open && s.at - lastOf(open).at <= maxGapMs) open.push(s);
     else out.push([s]);
   }
   return out;

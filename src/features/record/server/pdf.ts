@@ -2,6 +2,7 @@ import PDFDocument from 'pdfkit';
 import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
+import { itemAt } from '@/core/quantity/present';
 
 export const PAPERS = { a4: 'A4', letter: 'LETTER' } as const;
 export type Paper = keyof typeof PAPERS;
@@ -117,7 +118,7 @@ function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly n
   const widths = shares.map((s) => (width(doc) * s) / total);
   const line = (table: Pen, cells: readonly string[], which: Face): void => {
     const heights = cells.map((c, i) =>
-      face(doc, c, which, 8).heightOfString(c || ' ', { width: widths[i]! - 6 }),
+      face(doc, c, which, 8).heightOfString(c || ' ', { width: itemAt(widths, i) - 6 }),
     );
     const height = Math.max(...heights) + 4;
     if (doc.y + height > bottom(doc)) {
@@ -131,9 +132,9 @@ function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly n
         tagged(row, which === 'bold' ? 'TH' : 'TD', () =>
           face(doc, c, which, 8)
             .fillColor(INK)
-            .text(c, x, y + 2, { width: widths[i]! - 6 }),
+            .text(c, x, y + 2, { width: itemAt(widths, i) - 6 }),
         );
-        x += widths[i]!;
+        x += itemAt(widths, i);
       });
     });
     doc.y = y + height;

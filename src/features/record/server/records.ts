@@ -16,6 +16,7 @@ import { readPrefs } from '@/platform/prefs';
 import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, NO_HEAP, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
+import { lastOf } from '@/core/quantity/present';
 
 /** A record with the batch file that it was made from. */
 type Made = {
@@ -42,7 +43,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
     file === null
       ? {}
       : {
-          file: { digest: sha256(file), head: logged.chained.at(-1)!.entry.hash, earlier: digests },
+          file: { digest: sha256(file), head: lastOf(logged.chained).entry.hash, earlier: digests },
         };
   return {
     file,

@@ -37,6 +37,7 @@ import { PhotoButton } from './PhotoButton';
 import { partOfDay, Resume, stopText } from './Start';
 import { airNow, leftTyped, useReading } from './useReading';
 import { serverNow, createId, type AskEffects, type WalkHandle } from './useRoundWalk';
+import { firstOf, itemAt } from '@/core/quantity/present';
 
 type Props = {
   readonly handle: WalkHandle;
@@ -250,7 +251,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
                   id: p.id,
                   zone: p.zone,
                   side: p.side,
-                  short: (p.label ?? p.id).split(' ')[0]!.slice(0, 4),
+                  short: firstOf((p.label ?? p.id).split(' ')).slice(0, 4),
                   read: s ? { figure: String(s.value), c: toCelsius(s.value, s.unit) } : null,
                   left: draft.left[p.id] !== undefined,
                 };
@@ -454,7 +455,7 @@ function Row({
   onFocus: () => void;
   onPending: (text: string) => void;
 }) {
-  const place = heap.places[index]!;
+  const place = itemAt(heap.places, index);
   const label = place.label ?? place.id;
   const kept = standing(draft, place.id);
   const [bad, setBad] = useState<string | null>(null);

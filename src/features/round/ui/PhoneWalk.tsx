@@ -42,9 +42,10 @@ import {
 import { PhotoButton } from './PhotoButton';
 import { airNow, useReading } from './useReading';
 import { serverNow, createId, type WalkHandle } from './useRoundWalk';
+import { firstOf, itemAt } from '@/core/quantity/present';
 
 const UNDO_MS = 10_000;
-const short = (label: string): string => label.split(' ')[0]!.slice(0, 4);
+const short = (label: string): string => firstOf(label.split(' ')).slice(0, 4);
 const rest = (label: string): string => label.slice(label.indexOf(' ') + 1);
 
 /** Name, place and progress of the heap in hand, and the one way out. */
@@ -146,7 +147,7 @@ function ReadStep({
   const [undo, setUndo] = useState<{ place: string; label: string; at: number } | null>(null);
   const instrument = data.instruments.find((i) => i.name === walk.probe) ?? null;
   const unit: TempUnit = instrument?.unit ?? data.unit;
-  const place = heap.places[at]!;
+  const place = itemAt(heap.places, at);
   const label = place.label ?? place.id;
   const go = (from: HeapDraft): void => {
     const i = nextPlace(heap, from, at);
@@ -376,7 +377,7 @@ function ReadStep({
                       ? `Type ${short(label)}`
                       : nextIndex === null
                         ? `Keep ${shown}, then feel`
-                        : `Keep ${shown}, go to ${short(heap.places[nextIndex]!.label ?? heap.places[nextIndex]!.id)}`}
+                        : `Keep ${shown}, go to ${short(itemAt(heap.places, nextIndex).label ?? itemAt(heap.places, nextIndex).id)}`}
                   </button>
                 </div>
               </>
@@ -390,7 +391,7 @@ function ReadStep({
 
 /** Of a row only the stretch in hand is drawn: its set of places. */
 function stretchOf(heap: RoundHeap, at: number): RoundHeap['places'] {
-  const along = heap.places[at]!.alongM;
+  const along = itemAt(heap.places, at).alongM;
   return along === undefined
     ? heap.places.slice(0, 9)
     : heap.places.filter((p) => p.alongM === along);

@@ -13,6 +13,7 @@ import { remember } from '@/ui/remember';
 import type { RoundHeap, OfflineRoundData } from '../offline-round-data';
 import { isDone, nextHeap, startWalk, unfinished, type RoundWalk } from '../round-walk';
 import { serverNow, createId, type WalkHandle } from './useRoundWalk';
+import { firstOf, itemAt } from '@/core/quantity/present';
 
 export const partOfDay = (data: OfflineRoundData): string => {
   const hour = Number(
@@ -69,7 +70,7 @@ export function Start({
     );
   const move = (i: number, by: -1 | 1): void => {
     const ids = heaps.map((h) => h.id);
-    [ids[i], ids[i + by]] = [ids[i + by]!, ids[i]!];
+    [ids[i], ids[i + by]] = [itemAt(ids, i + by), itemAt(ids, i)];
     setOrder(ids);
   };
   const keepOrder = (ids: readonly string[]): void => {
@@ -323,7 +324,7 @@ export function Start({
                 ? 'Nothing to read'
                 : by.trim() === ''
                   ? 'Say who reads'
-                  : `Start with ${chosen[0]!.name}`}
+                  : `Start with ${firstOf(chosen).name}`}
             </button>
           </div>
         )}

@@ -13,6 +13,7 @@ import { numberIn, appendKey, type Key } from '../pad';
 import type { RoundHeap, RoundInstrument, OfflineRoundData } from '../offline-round-data';
 import { readSoFar, type HeapDraft, type KeptReading } from '../round-walk';
 import { serverNow } from './useRoundWalk';
+import { itemAt } from '@/core/quantity/present';
 
 /** Time that no clock's being set can move, ms. */
 export const stopwatch = (): number => performance.now();
@@ -86,7 +87,7 @@ export function useReading({
   placeIndex: number;
   onKeep: (reading: ReadingToKeep) => void;
 }) {
-  const place = heap.places[placeIndex]!;
+  const place = itemAt(heap.places, placeIndex);
   const key = keyOf(heap, draft, place.id);
   const empty: Draft = {
     text: '',

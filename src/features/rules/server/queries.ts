@@ -12,11 +12,12 @@ import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { ruleView, standingCell } from '../view';
+import { firstOf, lastOf, valueAt } from '@/core/quantity/present';
 
 /** The site's own rules as they stand now, each with its version on it. */
 export const latestOwn = (siteState: SiteState) =>
   [...siteState.rules.values()].map((versions) => {
-    const last = versions.at(-1)!;
+    const last = lastOf(versions);
     return { ...last.rule, version: last.version };
   });
 
@@ -33,10 +34,10 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
     library: RULE_LIBRARY.map((r) => ruleView(r, unit)),
     own: own.map((r) => ({
       draft: r,
-      view: ruleView(ownRulesOf([r])[0]!, unit, r.version),
-      versions: state.rules
-        .get(r.id)!
-        .map((v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`),
+      view: ruleView(firstOf(ownRulesOf([r])), unit, r.version),
+      versions: valueAt(state.rules, r.id).map(
+        (v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`,
+      ),
     })),
     chosen: terms ? [...terms.rules] : null,
     policy: resolvePolicy(terms?.policy),
@@ -61,7 +62,7 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
   if (entries.length === 0) return null;
   const [state, siteState] = [foldBatch(entries), await siteStateOf(site)];
   const own = latestOwn(siteState);
-  const inForce = state.terms.at(-1)!;
+  const inForce = lastOf(state.terms);
   const siteTerms = siteState.terms.at(-1);
   const ahead: Terms | null =
     siteTerms && siteTerms.version !== inForce.siteVersion
@@ -84,8 +85,8 @@ export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
     findRule(
       ruleId,
       ownRulesOf([
-        ...columns.at(-1)!.ownRules,
-        ...own.filter((r) => !columns.at(-1)!.ownRules.some((o) => o.id === r.id)),
+        ...lastOf(columns).ownRules,
+        ...own.filter((r) => !lastOf(columns).ownRules.some((o) => o.id === r.id)),
       ]),
     );
   const kept = new Set(

@@ -12,6 +12,7 @@ import { createPolicyDraft, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
 import { RuleList } from './RuleList';
 import { useSubmitTerms, type Keep } from './useSubmitTerms';
+import { itemAt } from '@/core/quantity/present';
 
 export type BatchTermsProps = {
   readonly id: string;
@@ -113,7 +114,10 @@ function Terms(p: BatchTermsProps) {
                   {r.title}
                 </th>
                 {r.cells.map((c, i) => (
-                  <td key={i} className={`py-1.5 px-3 ${p.columns[i]!.inForce ? 'bg-sheet' : ''}`}>
+                  <td
+                    key={i}
+                    className={`py-1.5 px-3 ${itemAt(p.columns, i).inForce ? 'bg-sheet' : ''}`}
+                  >
                     {c ? (
                       <>
                         <b className={c.proven ? 'text-stamp' : ''}>{c.word}</b>{' '}

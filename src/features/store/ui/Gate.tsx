@@ -16,6 +16,7 @@ import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 import { StoreNav } from './StoreNav';
+import { firstOf, itemAt } from '@/core/quantity/present';
 
 type Kept = NonNullable<AcceptLine['kept']>;
 /** For which heaps a line holds: all, or some ways of keeping them. */
@@ -118,8 +119,11 @@ function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials
               .map((l, i) => (
                 <p key={i}>
                   <b>{ANSWER_WORDS[l.answer].says}</b>
-                  {l.kept ? `, for ${KEPT[keptIndex(l)]![1]}` : i > 0 ? ', otherwise' : ''}:{' '}
-                  {l.reason}.
+                  {l.kept
+                    ? `, for ${itemAt(KEPT, keptIndex(l))[1]}`
+                    : i > 0
+                      ? ', otherwise'
+                      : ''}: {l.reason}.
                 </p>
               ))}
           </dd>
@@ -191,7 +195,7 @@ function Change({
               className="field"
               aria-label={`Line ${i + 1}, for`}
               value={keptIndex(l)}
-              onChange={(e) => set(i, withKept(l, KEPT[Number(e.target.value)]![0]))}
+              onChange={(e) => set(i, withKept(l, itemAt(KEPT, Number(e.target.value))[0]))}
             >
               {KEPT.map(([, w], k) => (
                 <option key={w} value={k}>
@@ -226,7 +230,7 @@ function Change({
                 disabled={i === 0}
                 onClick={() => {
                   const next = [...lines];
-                  [next[i - 1], next[i]] = [next[i]!, next[i - 1]!];
+                  [next[i - 1], next[i]] = [itemAt(next, i), itemAt(next, i - 1)];
                   setLines(next);
                 }}
               >
@@ -248,7 +252,7 @@ function Change({
           type="button"
           className="btn"
           onClick={() =>
-            setLines([{ material: materials[0]!.id, answer: 'ask', reason: '' }, ...lines])
+            setLines([{ material: firstOf(materials).id, answer: 'ask', reason: '' }, ...lines])
           }
         >
           Add a line at the top
@@ -330,7 +334,7 @@ function Measures({
               measures: list.map((m, i) => ({
                 id: m.id,
                 name: m.name.trim(),
-                litres: litres[i]!,
+                litres: itemAt(litres, i),
               })),
             },
           },

@@ -1,5 +1,6 @@
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
+import { firstOf, lastOf } from '@/core/quantity/present';
 
 /** Longer than a night without a reading, and the line is left open. */
 const GAP_MS = 18 * 3_600_000;
@@ -33,14 +34,14 @@ export function AirStrip({
   const pieces: Air[][] = [];
   for (const a of shown) {
     const last = pieces.at(-1);
-    if (last && a.at - last.at(-1)!.at < GAP_MS) last.push(a);
+    if (last && a.at - lastOf(last).at < GAP_MS) last.push(a);
     else pieces.push([a]);
   }
   const [low, high] = [
     shown.reduce((a, b) => (b.celsius < a.celsius ? b : a)),
     shown.reduce((a, b) => (b.celsius > a.celsius ? b : a)),
   ];
-  const now = shown.at(-1)!;
+  const now = lastOf(shown);
   return (
     <svg
       viewBox="0 0 700 96"
@@ -50,7 +51,7 @@ export function AirStrip({
     >
       {pieces.map((p) => (
         <path
-          key={p[0]!.at}
+          key={firstOf(p).at}
           d={path(p) ?? ''}
           fill="none"
           stroke="var(--color-ink)"
