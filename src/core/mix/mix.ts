@@ -1,6 +1,5 @@
 import type { Particle, Role } from '../log/store-shapes';
 import type { Ingredient } from './ingredient';
-import { itemAt } from '../quantity/present';
 
 /**
  * What comes of things put together: mass, water, carbon and nitrogen are conserved; volumes are not, since small pieces lie
@@ -23,7 +22,6 @@ type Share = {
   readonly nitrogen: number | null;
 };
 
-/** A figure of a mix, or the names of what stands in its way. */
 /** What a mix as a whole may lack, where otherwise the parts stand whose figures are not known. */
 export const LACKS = {
   everything: 'nothing is in it yet',
@@ -34,6 +32,7 @@ const LACKING: ReadonlySet<string> = new Set(Object.values(LACKS));
 /** Whether what is missing is something to be put in, and not a figure to be found out. */
 export const isLacking = (missing: string): boolean => LACKING.has(missing);
 
+/** A figure of a mix, or the names of what stands in its way. */
 export type Figure =
   | { readonly ok: true; readonly est: Est }
   | {
@@ -105,10 +104,31 @@ const GAPS: Readonly<Record<Particle, number>> = {
   long: 1,
   liquid: 0,
 };
+/** A part whose weight is known; one whose moisture is known too; one of which a volume is. */
+type Weighed = Ingredient & { readonly kg: number };
+type Wet = Weighed & { readonly moisture: NonNullable<Ingredient['moisture']> };
+type Measured<P> = P & { readonly litres: number };
+type Fed = Wet & { readonly cn: NonNullable<Ingredient['cn']> };
+
+const isWeighed = (p: Ingredient): p is Weighed => p.kg !== null;
+const isWet = (p: Ingredient): p is Wet => isWeighed(p) && p.moisture !== null;
+const isMeasured = <P extends Pick<Ingredient, 'litres'>>(p: P): p is Measured<P> =>
+  p.litres !== null;
+const isSolid = (p: Pick<Ingredient, 'particle'>): boolean => p.particle !== 'liquid';
+/** Brings no carbon and no nitrogen, and needs no figures of them. */
+const isInert = (p: Ingredient): boolean => INERT.has(p.role) && p.cn === null;
+const hasCarbonFigures = (p: Ingredient): boolean =>
+  isInert(p) || (p.cn !== null && p.carbonPct !== null);
+/** Brings carbon and nitrogen by figures that are known. */
+const isFed = (p: Wet): p is Fed => !isInert(p) && p.cn !== null;
+
+const sumOf = <T>(list: readonly T[], value: (x: T) => number): number =>
+  list.reduce((sum, x) => sum + value(x), 0);
+
 /** Volume of loose parts after mixing, L: water fills pores, so that it adds none until they are full. */
-function mixedLitres(parts: readonly Ingredient[], loose: number): number {
+function mixedLitres(parts: readonly Measured<Ingredient>[], loose: number): number {
   const sum = (by: Readonly<Record<Particle, number>>): number =>
-    parts.reduce((s, p) => s + by[p.particle] * p.litres!, 0);
+    sumOf(parts, (p) => by[p.particle] * p.litres);
   return loose === 0 ? 0 : loose * (1 - (4 * MAX_PACKING * sum(FILLS) * sum(GAPS)) / loose ** 2);
 }
 
@@ -116,19 +136,9 @@ function mixedLitres(parts: readonly Ingredient[], loose: number): number {
 export function looseLitres(
   parts: readonly Pick<Ingredient, 'particle' | 'litres'>[],
 ): number | null {
-  const solid = parts.filter((p) => p.particle !== 'liquid');
-  return solid.some((p) => p.litres === null) ? null : solid.reduce((s, p) => s + p.litres!, 0);
+  const solid = parts.filter(isSolid);
+  return solid.every(isMeasured) ? sumOf(solid, (p) => p.litres) : null;
 }
-
-const inert = (p: Ingredient): boolean => INERT.has(p.role) && p.cn === null;
-const cnOf = (flows: readonly Flow[]): number => {
-  const n = flows.reduce((s, f) => s + f.n, 0);
-  return n > 0 ? flows.reduce((s, f) => s + f.c, 0) / n : Infinity;
-};
-const wetOf = (flows: readonly Flow[], waterKg: number): number => {
-  const kg = flows.reduce((s, f) => s + f.kg, 0) + waterKg;
-  return kg > 0 ? (flows.reduce((s, f) => s + f.kg * f.m, 0) + waterKg) / kg : 0;
-};
 
 /** One figure moved at a time to its least and its most; the moves are taken as independent, so that they add as squares. */
 function spread(
@@ -149,15 +159,248 @@ function spread(
   };
 }
 
-const asFigure = (
-  missing: readonly string[],
-  est: () => Est,
-  known: () => Figure | null,
-): Figure => {
-  if (missing.length === 0) return { ok: true, est: est() };
-  const part = known();
-  return { ok: false, missing: [...new Set(missing)], known: part?.ok ? part.est : null };
+/** What a part brings; a change moves one of its figures to an end of its range. */
+const flowOf = (
+  p: Wet,
+  change: Partial<Pick<Flow, 'kg' | 'm'>> & { readonly cn?: number } = {},
+): Flow =>
+  flow(
+    change.kg ?? p.kg,
+    change.m ?? p.moisture.usual / 100,
+    isInert(p) || p.carbonPct === null ? 0 : p.carbonPct,
+    change.cn ?? p.cn?.usual ?? 0,
+  );
+
+/** Mass by the ends of the density, where a volume was told, and of a guess by eye. */
+function massEnds(p: Weighed): readonly [number, number] {
+  const byVolume = p.density !== null && p.litres !== null;
+  const [low, high] = byVolume
+    ? [p.density.low / p.density.usual, p.density.high / p.density.usual]
+    : [1, 1];
+  return p.about
+    ? [p.kg * low * (1 - ABOUT), p.kg * high * (1 + ABOUT)]
+    : [p.kg * low, p.kg * high];
+}
+
+/** A figure of all flows together, with those of one part moved to each of its two ends. */
+type Move = (part: number, ends: readonly [Flow, Flow]) => readonly [number, number];
+const moveBy =
+  (flows: readonly Flow[], figure: (flows: readonly Flow[]) => number): Move =>
+  (part, [low, high]) => {
+    const changed = (end: Flow): number => figure(flows.map((f, i) => (i === part ? end : f)));
+    return [changed(low), changed(high)];
+  };
+const wetEnds = (p: Wet): readonly [Flow, Flow] => [
+  flowOf(p, { m: p.moisture.low / 100 }),
+  flowOf(p, { m: p.moisture.high / 100 }),
+];
+function weightEnds(p: Wet): readonly [Flow, Flow] {
+  const [low, high] = massEnds(p);
+  return [flowOf(p, { kg: low }), flowOf(p, { kg: high })];
+}
+
+function estimateCn(parts: readonly Wet[], flows: readonly Flow[], bands: boolean): Est {
+  const ratio = (list: readonly Flow[]): number => {
+    const n = sumOf(list, (f) => f.n);
+    return n > 0 ? sumOf(list, (f) => f.c) / n : Infinity;
+  };
+  const move = moveBy(flows, ratio);
+  const moved = (p: Wet, i: number): (readonly [number, number])[] =>
+    isFed(p)
+      ? [
+          move(i, [flowOf(p, { cn: p.cn.low }), flowOf(p, { cn: p.cn.high })]),
+          move(i, wetEnds(p)),
+          move(i, weightEnds(p)),
+        ]
+      : [];
+  const fed = parts.filter(isFed);
+  return spread(
+    ratio(flows),
+    bands ? parts.flatMap(moved) : [],
+    Math.min(...fed.map((p) => p.cn.low)),
+    Math.max(...fed.map((p) => p.cn.high)),
+  );
+}
+
+function estimateMoisture(
+  parts: readonly Wet[],
+  flows: readonly Flow[],
+  waterL: number,
+  bands: boolean,
+): Est {
+  const pct = (list: readonly Flow[]): number => {
+    const kg = sumOf(list, (f) => f.kg) + waterL;
+    return kg > 0 ? 100 * ((sumOf(list, (f) => f.kg * f.m) + waterL) / kg) : 0;
+  };
+  const move = moveBy(flows, pct);
+  const moved = (p: Wet, i: number) => [move(i, wetEnds(p)), move(i, weightEnds(p))];
+  return spread(pct(flows), bands ? parts.flatMap(moved) : [], 0, 100);
+}
+
+function estimateDensity(
+  parts: readonly Weighed[],
+  massKg: number,
+  litres: number,
+  bands: boolean,
+): Est {
+  const moved = (p: Weighed): [number, number] => {
+    const [low, high] = massEnds(p);
+    return [((massKg - p.kg + low) / litres) * 1000, ((massKg - p.kg + high) / litres) * 1000];
+  };
+  return spread((massKg / litres) * 1000, bands ? parts.map(moved) : [], 0, Infinity);
+}
+
+function estimateAir(density: Est, moisture: Est): Est {
+  const at = (kgM3: number): number => airSpacePct(kgM3, moisture.value / 100);
+  return { low: at(density.high), value: at(density.value), high: at(density.low) };
+}
+
+/** Names of the parts that lack something, by what they lack. */
+function lacksOf(parts: readonly Ingredient[]) {
+  const lacking = (has: (p: Ingredient) => boolean): string[] =>
+    parts.filter((p) => !has(p)).map((p) => p.name);
+  return {
+    amount: lacking((p) => p.kg !== null || p.litres !== null),
+    kg: lacking(isWeighed),
+    litres: lacking((p) => !isSolid(p) || isMeasured(p)),
+    moisture: lacking((p) => p.moisture !== null),
+    carbon: lacking(hasCarbonFigures),
+  };
+}
+
+/** Whether every figure of a part is known. */
+const isKnown = (p: Ingredient): boolean =>
+  isWet(p) && (p.litres !== null || !isSolid(p)) && hasCarbonFigures(p);
+
+/** A mix's parts with what is known of them together. */
+type Totals = {
+  readonly parts: readonly Ingredient[];
+  /** Null: a weight or a moisture is not known. */
+  readonly wet: readonly Wet[] | null;
+  readonly flows: readonly Flow[];
+  readonly massKg: number | null;
+  readonly waterKg: number | null;
+  readonly carbonKg: number | null;
+  readonly nitrogenKg: number | null;
+  readonly litresLoose: number | null;
+  readonly litresMixed: number | null;
 };
+
+function totalsOf(parts: readonly Ingredient[], waterL: number): Totals {
+  const wet = parts.every(isWet) ? parts : null;
+  const flows = (wet ?? []).map((p) => flowOf(p));
+  const fed = wet !== null && parts.every(hasCarbonFigures);
+  const litresLoose = looseLitres(parts);
+  const solid = parts.filter(isSolid);
+  return {
+    parts,
+    wet,
+    flows,
+    massKg: parts.every(isWeighed) ? sumOf(parts, (p) => p.kg) + waterL : null,
+    waterKg: wet && sumOf(flows, (f) => f.kg * f.m) + waterL,
+    carbonKg: fed ? sumOf(flows, (f) => f.c) : null,
+    nitrogenKg: fed ? sumOf(flows, (f) => f.n) : null,
+    litresLoose,
+    litresMixed:
+      litresLoose !== null && solid.every(isMeasured) ? mixedLitres(solid, litresLoose) : null,
+  };
+}
+
+type Figures = Pick<Mix, 'cn' | 'moisture' | 'density' | 'air'>;
+type FigureName = keyof Figures;
+
+/** What stands in the way of each figure. */
+function missingOf({ parts, flows, nitrogenKg }: Totals): Record<FigureName, readonly string[]> {
+  const lacks = lacksOf(parts);
+  const empty = parts.length === 0 ? [LACKS.everything] : [];
+  const roomless = parts.length > 0 && !parts.some(isSolid) ? [LACKS.solids] : [];
+  const carbonless = flows.length > 0 && nitrogenKg === 0 ? [LACKS.nitrogen] : [];
+  const moisture = [...empty, ...lacks.amount, ...lacks.kg, ...lacks.moisture];
+  const density = [...empty, ...roomless, ...lacks.amount, ...lacks.kg, ...lacks.litres];
+  return {
+    cn: [...moisture, ...lacks.carbon, ...carbonless],
+    moisture,
+    density,
+    air: [...density, ...lacks.moisture],
+  };
+}
+
+/** Each figure as far as weights, volumes and moistures of all parts are known. */
+function estimatesOf(
+  { parts, wet, flows, massKg, litresMixed, nitrogenKg }: Totals,
+  waterL: number,
+  bands: boolean,
+): Record<FigureName, Est | null> {
+  const byWeight = wet !== null && wet.length > 0 ? wet : null;
+  const hasNitrogen = nitrogenKg !== null && nitrogenKg > 0;
+  const moisture = byWeight && estimateMoisture(byWeight, flows, waterL, bands);
+  const density =
+    massKg !== null && litresMixed !== null && parts.some(isSolid)
+      ? estimateDensity(parts.filter(isWeighed), massKg, litresMixed, bands)
+      : null;
+  return {
+    cn: byWeight && hasNitrogen ? estimateCn(byWeight, flows, bands) : null,
+    moisture,
+    density,
+    air: density && moisture && estimateAir(density, moisture),
+  };
+}
+
+/** The four figures, each given only where nothing that it hangs on is missing. */
+function figuresOf(totals: Totals, waterL: number, bands: boolean): Figures {
+  const missing = missingOf(totals);
+  const estimates = estimatesOf(totals, waterL, bands);
+  const known = bands ? knownFigures(totals.parts, waterL) : () => null;
+  const figure = (name: FigureName): Figure => {
+    const est = estimates[name];
+    if (missing[name].length === 0 && est !== null) return { ok: true, est };
+    const part = known()?.[name];
+    return {
+      ok: false,
+      missing: [...new Set(missing[name])],
+      known: part?.ok ? part.est : null,
+    };
+  };
+  return {
+    cn: figure('cn'),
+    moisture: figure('moisture'),
+    density: figure('density'),
+    air: figure('air'),
+  };
+}
+
+/** Of what is known through and through, as a mix of its own: kept in sight where the whole cannot be told. Null: all of it is, or nothing. */
+function knownFigures(parts: readonly Ingredient[], waterL: number): () => Figures | null {
+  let figures: Figures | null | undefined;
+  return () => {
+    if (figures !== undefined) return figures;
+    const known = parts.filter(isKnown);
+    const some = known.length > 0 && known.length < parts.length;
+    figures = some ? mixOf(known, waterL) : null;
+    return figures;
+  };
+}
+
+const shareOf = (x: number | null | undefined, whole: number | null): number | null =>
+  x == null || whole === null || whole === 0 ? null : x / whole;
+
+/** What each part brings of the whole. */
+function sharesOf(totals: Totals): Share[] {
+  const { parts, flows } = totals;
+  return parts.map((p, i): Share => {
+    const own = flows[i];
+    return {
+      key: p.key,
+      name: p.name,
+      role: p.role,
+      mass: shareOf(p.kg, totals.massKg),
+      litres: isSolid(p) ? shareOf(p.litres, totals.litresLoose) : null,
+      water: shareOf(own && own.kg * own.m, totals.waterKg),
+      carbon: shareOf(own?.c, totals.carbonKg),
+      nitrogen: shareOf(own?.n, totals.nitrogenKg),
+    };
+  });
+}
 
 /**
  * A mix of ingredients and added water. A figure that hangs on something unknown is not given; what stands in its way is named.
@@ -167,175 +410,17 @@ const asFigure = (
  */
 export function mixOf(all: readonly Ingredient[], waterL = 0, bands = true): Mix {
   const parts = all.filter((p) => !(p.kg === 0 || p.litres === 0));
-  const noAmount = parts.filter((p) => p.kg === null && p.litres === null).map((p) => p.name);
-  const noKg = parts.filter((p) => p.kg === null).map((p) => p.name);
-  const solid = parts.filter((p) => p.particle !== 'liquid');
-  const noLitres = solid.filter((p) => p.litres === null).map((p) => p.name);
-  const noWet = parts.filter((p) => p.moisture === null).map((p) => p.name);
-  const noCn = parts
-    .filter((p) => !inert(p) && (p.cn === null || p.carbonPct === null))
-    .map((p) => p.name);
-  // What of it is known through and through, as a mix of its own: kept in sight where the whole cannot be told.
-  let knownMix: Mix | null | undefined;
-  const ofKnown = (figure: (m: Mix) => Figure) => (): Figure | null => {
-    if (!bands) return null;
-    const known = parts.filter(
-      (p) =>
-        p.kg !== null &&
-        (p.litres !== null || p.particle === 'liquid') &&
-        p.moisture !== null &&
-        (inert(p) || (p.cn !== null && p.carbonPct !== null)),
-    );
-    if (knownMix === undefined)
-      knownMix = known.length > 0 && known.length < parts.length ? mixOf(known, waterL) : null;
-    return knownMix && figure(knownMix);
-  };
-  const whole = noKg.length === 0 && noWet.length === 0;
-  const flows = !whole
-    ? []
-    : parts.map((p) =>
-        flow(
-          p.kg!,
-          p.moisture!.usual / 100,
-          inert(p) || p.carbonPct === null ? 0 : p.carbonPct,
-          p.cn?.usual ?? 0,
-        ),
-      );
-  const sum = (f: (x: Flow) => number): number => flows.reduce((s, x) => s + f(x), 0);
-  const massKg = noKg.length > 0 ? null : parts.reduce((s, p) => s + p.kg!, 0) + waterL;
-  const litresLoose = looseLitres(parts);
-  const litresMixed = litresLoose === null ? null : mixedLitres(solid, litresLoose);
-  const waterKg = whole ? sum((f) => f.kg * f.m) + waterL : null;
-  const [carbonKg, nitrogenKg] =
-    whole && noCn.length === 0 ? [sum((f) => f.c), sum((f) => f.n)] : [null, null];
-  const empty = parts.length === 0 ? [LACKS.everything] : [];
-  const roomless = parts.length > 0 && solid.length === 0 ? [LACKS.solids] : [];
-  const again = (i: number, change: Partial<Flow> & { readonly cn?: number }): Flow[] =>
-    flows.map((f, j) => {
-      if (j !== i) return f;
-      const p = itemAt(parts, i);
-      return flow(
-        change.kg ?? f.kg,
-        change.m ?? f.m,
-        inert(p) || p.carbonPct === null ? 0 : p.carbonPct,
-        change.cn ?? p.cn?.usual ?? 0,
-      );
-    });
-  /** Mass by the ends of the density, where a volume was told, and of a guess by eye. */
-  const masses = (p: Ingredient): readonly [number, number] => {
-    const byVolume = p.density !== null && p.litres !== null;
-    const [lo, hi] = byVolume
-      ? [p.density.low / p.density.usual, p.density.high / p.density.usual]
-      : [1, 1];
-    return p.about
-      ? [p.kg! * lo * (1 - ABOUT), p.kg! * hi * (1 + ABOUT)]
-      : [p.kg! * lo, p.kg! * hi];
-  };
-  const carbonless = flows.length > 0 && noCn.length === 0 && sum((f) => f.n) === 0;
-  const cn = asFigure(
-    [...empty, ...noAmount, ...noKg, ...noWet, ...noCn, ...(carbonless ? [LACKS.nitrogen] : [])],
-    () => {
-      const moved = !bands
-        ? []
-        : parts.flatMap((p, i): [number, number][] =>
-            inert(p)
-              ? []
-              : [
-                  [cnOf(again(i, { cn: p.cn!.low })), cnOf(again(i, { cn: p.cn!.high }))],
-                  [
-                    cnOf(again(i, { m: p.moisture!.low / 100 })),
-                    cnOf(again(i, { m: p.moisture!.high / 100 })),
-                  ],
-                  masses(p).map((kg) => cnOf(again(i, { kg }))) as [number, number],
-                ],
-          );
-      const ends = parts.filter((p) => !inert(p));
-      return spread(
-        cnOf(flows),
-        moved,
-        Math.min(...ends.map((p) => p.cn!.low)),
-        Math.max(...ends.map((p) => p.cn!.high)),
-      );
-    },
-    ofKnown((m) => m.cn),
-  );
-  const moisture = asFigure(
-    [...empty, ...noAmount, ...noKg, ...noWet],
-    () => {
-      const w = (fs: readonly Flow[]): number => 100 * wetOf(fs, waterL);
-      return spread(
-        w(flows),
-        !bands
-          ? []
-          : parts.flatMap(
-              (p, i) =>
-                [
-                  [
-                    w(again(i, { m: p.moisture!.low / 100 })),
-                    w(again(i, { m: p.moisture!.high / 100 })),
-                  ],
-                  masses(p).map((kg) => w(again(i, { kg }))) as [number, number],
-                ] as [number, number][],
-            ),
-        0,
-        100,
-      );
-    },
-    ofKnown((m) => m.moisture),
-  );
-  const density = asFigure(
-    [...empty, ...roomless, ...noAmount, ...noKg, ...noLitres],
-    () => {
-      const value = (massKg! / litresMixed!) * 1000;
-      return spread(
-        value,
-        !bands
-          ? []
-          : parts.map(
-              (p) =>
-                masses(p).map((kg) => ((massKg! - p.kg! + kg) / litresMixed!) * 1000) as [
-                  number,
-                  number,
-                ],
-            ),
-        0,
-        Infinity,
-      );
-    },
-    ofKnown((m) => m.density),
-  );
-  const air = asFigure(
-    [...empty, ...roomless, ...noAmount, ...noKg, ...noLitres, ...noWet],
-    () => {
-      const of = (d: number): number => airSpacePct(d, (moisture as { est: Est }).est.value / 100);
-      const d = (density as { est: Est }).est;
-      return { low: of(d.high), value: of(d.value), high: of(d.low) };
-    },
-    ofKnown((m) => m.air),
-  );
-  const share = (x: number | null | undefined, of: number | null): number | null =>
-    x == null || of === null || of === 0 ? null : x / of;
+  const totals = totalsOf(parts, waterL);
+  const { massKg, waterKg, carbonKg, nitrogenKg, litresLoose, litresMixed } = totals;
   return {
     massKg,
     waterKg,
-    dryKg: whole && massKg !== null && waterKg !== null ? massKg - waterKg : null,
+    dryKg: massKg !== null && waterKg !== null ? massKg - waterKg : null,
     carbonKg,
     nitrogenKg,
     litresLoose,
     litresMixed,
-    cn,
-    moisture,
-    density,
-    air,
-    shares: parts.map((p, i) => ({
-      key: p.key,
-      name: p.name,
-      role: p.role,
-      mass: share(p.kg, massKg),
-      litres: p.particle === 'liquid' ? null : share(p.litres, litresLoose),
-      water: share(whole ? itemAt(flows, i).kg * itemAt(flows, i).m : null, waterKg),
-      carbon: share(flows[i]?.c, carbonKg),
-      nitrogen: share(flows[i]?.n, nitrogenKg),
-    })),
+    ...figuresOf(totals, waterL, bands),
+    shares: sharesOf(totals),
   };
 }
