@@ -1,14 +1,7 @@
-import {
-  additionsTo,
-  inSteps,
-  solveMix,
-  type Addition,
-  type Carried,
-  type InSteps,
-  type Offer,
-  type SolvedMix,
-  type Target,
-} from '@/core/mix/solve';
+import { additionsTo, type Addition, type Carried } from '@/core/mix/additions';
+import { inSteps, type InSteps } from '@/core/mix/in-steps';
+import { solveMix, type SolvedMix } from '@/core/mix/solve';
+import type { Offer, Target } from '@/core/mix/programme';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { solveLinear } from './solver';
 

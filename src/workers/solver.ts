@@ -1,5 +1,5 @@
 import { solve } from 'yalps';
-import type { Linear, SolveLinear } from '@/core/mix/solve';
+import type { Linear, SolveLinear } from '@/core/mix/programme';
 
 /** Values under this are nought. */
 const ZERO = 1e-9;

@@ -3,17 +3,16 @@ import loadHighs from 'highs';
 import { anyMix, plain } from '../../../tests/support/mix';
 import { solveLinear } from '../../workers/solver';
 import { mixOf, type Figure } from './mix';
+import { additionsTo } from './additions';
+import { inSteps } from './in-steps';
 import {
-  additionsTo,
-  inSteps,
   PACKING_FACTOR,
-  solveMix,
-  unsolvable,
   type Linear,
   type Offer,
   type SolveLinear,
   type Target,
-} from './solve';
+} from './programme';
+import { solveMix, unsolvable } from './solve';
 
 const TARGET: Target = {
   cn: [25, 30],

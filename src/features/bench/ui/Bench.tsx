@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { measuresFor } from '@/core/heap/form';
 import { looseLitres, type Mix } from '@/core/mix/mix';
 import { ingredientOf, type Ingredient } from '@/core/mix/ingredient';
-import type { Addition } from '@/core/mix/solve';
+import type { Addition } from '@/core/mix/additions';
 import { estOf, mixDistanceFromPreferred, WINDOWS } from '@/core/mix/window';
 import { mixSays, windowInShort } from '@/core/mix/words';
 import { kgText, litresText, measureText } from '@/core/words/amount';

@@ -3,13 +3,9 @@ import { useEffect, useRef, useState } from 'react';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { looseLitres } from '@/core/mix/mix';
-import {
-  unsolvable,
-  type InSteps,
-  type Offer,
-  type SolvedMix,
-  type Target,
-} from '@/core/mix/solve';
+import { unsolvable, type SolvedMix } from '@/core/mix/solve';
+import type { InSteps } from '@/core/mix/in-steps';
+import type { Offer, Target } from '@/core/mix/programme';
 import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
 import { limitText, solvedSays, windowInShort } from '@/core/mix/words';
 import { M3_OF, VOLUME_SIGN } from '@/core/quantity/units';
