@@ -66,7 +66,7 @@ export type BenchHeap = {
   readonly place: string;
 };
 /** The heap in hand, with what it holds already, what it is built by, and what of that is not in yet. */
-type HeapInHand = BenchHeap &
+export type HeapInHand = BenchHeap &
   Contents & {
     readonly shape: string | null;
     readonly by: Pick<Recipe, 'id' | 'name'> | null;
@@ -222,6 +222,17 @@ export type BenchRow = {
   /** For a solve, as they are typed: ends in its own measure, and what one of that costs. */ readonly least?: string;
   readonly most?: string;
   readonly price?: string;
+};
+
+/** A row with what it stands for. */
+export type BenchLine = {
+  readonly row: BenchRow;
+  readonly item: BenchItem;
+  /** As typed; null: no number, undefined: not known how much. */ readonly n:
+    number | null | undefined;
+  readonly part: Part | null;
+  readonly ingredient: Ingredient | null;
+  readonly wrong: string | null;
 };
 
 export const ingredientOfRow = (row: BenchRow, item: BenchItem, amount: Amount): Ingredient => ({

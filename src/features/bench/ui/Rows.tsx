@@ -5,7 +5,8 @@ import { litresText } from '@/core/words/amount';
 import { ROLE_WORDS } from '@/core/mix/words';
 import { HoursBar } from '@/charts/HoursBar';
 import { litresOfUnit, type BenchView } from '../view';
-import type { BenchHandle, Line } from './useBench';
+import type { BenchLine } from '../view';
+import type { BenchHandle } from './useBench';
 
 const half = (x: number): string => String(Math.round(x * 100) / 100);
 
@@ -16,7 +17,7 @@ export function RowOf({
   view: { measures, volume },
   then,
 }: {
-  line: Line;
+  line: BenchLine;
   bench: BenchHandle;
   view: Pick<BenchView, 'measures' | 'volume'>;
   /** Litres that are advised on top. */ then: number;

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
-import type { Part, Recipe } from '@/core/log/store-shapes';
+import type { Recipe } from '@/core/log/store-shapes';
 import { amountTyped } from '@/core/mix/amount';
 import { mixOf, type Mix } from '@/core/mix/mix';
 import type { Ingredient } from '@/core/mix/ingredient';
@@ -15,6 +15,7 @@ import {
   rowOfPart,
   type BenchView,
   type BenchItem,
+  type BenchLine,
   type BenchRow,
 } from '../view';
 
@@ -27,14 +28,6 @@ export type Draft = {
   readonly from: string | null;
   readonly recipe: string | null;
   /** So many parts were in the heap when this was laid out. */ readonly held: number;
-};
-export type Line = {
-  readonly row: BenchRow;
-  readonly item: BenchItem;
-  readonly n: number | null | undefined;
-  readonly part: Part | null;
-  readonly ingredient: Ingredient | null;
-  readonly wrong: string | null;
 };
 
 const EMPTY: Draft = {
@@ -124,7 +117,7 @@ export function useBench(
   const byKey = useMemo(() => new Map(view.items.map((i) => [i.key, i])), [view.items]);
   const lines = useMemo(
     () =>
-      draft.rows.flatMap((row): Line[] => {
+      draft.rows.flatMap((row): BenchLine[] => {
         const item = byKey.get(row.item);
         if (!item) return [];
         const n = row.unit === 'unknown' ? undefined : typed(row.n);

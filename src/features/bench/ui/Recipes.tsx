@@ -1,0 +1,96 @@
+'use client';
+import Link from 'next/link';
+import { countText } from '@/core/quantity/format';
+import { submitOrQueue } from '@/outbox/keep';
+import { Problems } from '@/ui/Field';
+import { useSubmit } from '@/ui/useSubmit';
+import type { BenchView } from '../view';
+
+type KeptRecipe = BenchView['recipes'][number];
+
+/** The heaps that were built by a recipe, and how they did. */
+const HeapsByRecipe = ({ heaps }: Pick<KeptRecipe, 'heaps'>) => (
+  <details className="text-[13.5px]">
+    <summary className="cursor-pointer underline min-h-[32px] pointer-coarse:min-h-[44px] flex items-center">
+      {countText(heaps.length, 'heap')} built by it, and how they did
+    </summary>
+    {heaps.map((h) => (
+      <p key={h.id}>
+        <Link prefetch={false} className="underline" href={`/batch/${h.id}`}>
+          {h.name}
+        </Link>
+        : {h.hot}, {h.highest}, {h.proven}
+      </p>
+    ))}
+  </details>
+);
+
+function RecipeRow({
+  recipe: r,
+  busy,
+  onPutAway,
+}: {
+  recipe: KeptRecipe;
+  busy: boolean;
+  onPutAway: () => void;
+}) {
+  return (
+    <li className="border-b border-rule py-1.5 text-[14px]">
+      <Link
+        prefetch={false}
+        className="link inline-flex min-h-[32px] pointer-coarse:min-h-[44px] items-center"
+        href={`/bench?recipe=${r.id}`}
+      >
+        {r.name}
+      </Link>{' '}
+      <span className="q text-[13px]">{r.says}</span>{' '}
+      <button
+        type="button"
+        className="underline text-[13px] min-h-[32px] pointer-coarse:min-h-[44px]"
+        disabled={busy}
+        onClick={onPutAway}
+      >
+        put away<span className="sr-only"> {r.name}</span>
+      </button>
+      {r.heaps.length > 0 && <HeapsByRecipe heaps={r.heaps} />}
+    </li>
+  );
+}
+
+/** Kept recipes, and how the heaps that were built by each did. */
+export function Recipes({ view, by }: { view: BenchView; by: string }) {
+  const { id, problems, busy, keep } = useSubmit(by);
+  const putAway = (r: KeptRecipe): void =>
+    keep(
+      () =>
+        submitOrQueue(
+          {
+            id,
+            batch: null,
+            kind: 'recipe',
+            at: null,
+            by: by || 'somebody',
+            data: { recipe: { ...r.recipe, away: true }, from: r.entry },
+          },
+          `recipe ${r.name} put away`,
+        ),
+      () => undefined,
+    );
+  return (
+    <section className="mt-5 border-t-[1.6px] border-ink pt-2" data-testid="recipes">
+      <h3>Recipes</h3>
+      {view.recipes.length === 0 ? (
+        <p className="q text-[14px]">
+          None is kept yet. What lies on the bench can be kept under a name.
+        </p>
+      ) : (
+        <ul>
+          {view.recipes.map((r) => (
+            <RecipeRow key={r.id} recipe={r} busy={busy} onPutAway={() => putAway(r)} />
+          ))}
+        </ul>
+      )}
+      <Problems list={problems} />
+    </section>
+  );
+}
