@@ -12,7 +12,7 @@ import {
   type SolveReading,
 } from '../solve-draft';
 import type { BenchView } from '../view';
-import { LimitFields, SolveObstacles, TargetFields } from './SolveFields';
+import { RowLimits, SolveObstacles, TargetFields } from './SolveFields';
 import { SolvedPanel, type SolveAnswer } from './SolvedPanel';
 import type { BenchHandle } from './useBench';
 import type { useSolver } from './useSolver';
@@ -89,7 +89,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
         cheapest where prices are known.
       </p>
       <TargetFields draft={draft} set={set} litresNow={reading.litresNow} volume={volume} />
-      <LimitFields
+      <RowLimits
         rows={rows.filter((r) => !without.includes(r.item.name))}
         setRow={bench.setRow}
         measures={measures}

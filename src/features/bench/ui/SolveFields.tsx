@@ -134,7 +134,7 @@ function LimitRow({
 }
 
 /** Limits and prices for this solve; empty where the store and the loads say it. */
-export function LimitFields({
+export function RowLimits({
   rows,
   setRow,
   measures,
