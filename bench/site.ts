@@ -8,6 +8,7 @@ import { snapshotRepo } from '@/db/repositories/snapshots';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
+import { batchId, entryId } from '../tests/support/ids';
 
 /** A yard of batches with hourly rounds, 30 of 500 unless told otherwise: how long the board takes, and a log entry until it is acknowledged. */
 const [BATCHES, ROUNDS, H] = [
@@ -37,8 +38,8 @@ const points = ['P1', 'P2', 'P3', 'P4', 'P5'];
 function roundAt(batch: string, at: number, value: number): NewEntry {
   const id = newId();
   return {
-    id,
-    batch,
+    id: entryId(id),
+    batch: batchId(batch),
     at,
     by: 'Mo',
     kind: 'round',
@@ -62,8 +63,8 @@ for (let b = 0; b < BATCHES; b += 1) {
   const start = now - (ROUNDS + 1) * H;
   const entries: NewEntry[] = [
     {
-      id,
-      batch: id,
+      id: entryId(id),
+      batch: batchId(id),
       at: start,
       by: 'Mo',
       kind: 'opened',
@@ -78,7 +79,7 @@ for (let b = 0; b < BATCHES; b += 1) {
         ownRules: [],
       },
     },
-    { id: newId(), batch: id, at: start, by: 'Mo', kind: 'built', data: {} },
+    { id: entryId(newId()), batch: batchId(id), at: start, by: 'Mo', kind: 'built', data: {} },
   ];
   for (let r = 0; r < ROUNDS; r += 1)
     entries.push(roundAt(id, start + (r + 1) * H - 60_000, 57 + 4 * Math.sin(r / 30)));
@@ -98,7 +99,7 @@ async function timed(
   return { medianMs: +times[n >> 1]!.toFixed(1), p95Ms: +times[Math.floor(n * 0.95)]!.toFixed(1) };
 }
 const board = await timed(40, () => snapshotRepo(db).board(site, Date.now()));
-const allDue = await timed(3, () => snapshotRepo(db).refresh(site, ids, Date.now()));
+const allDue = await timed(3, () => snapshotRepo(db).refresh(site, ids.map(batchId), Date.now()));
 const entry = await timed(40, (i) =>
   writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now()),
 );

@@ -2,6 +2,8 @@ import type { NewEntry } from '@/core/log/entry';
 import type { OwnMeasure, Part, Recipe, Slot } from '@/core/log/store-shapes';
 import { MS } from '@/core/quantity/instant';
 import { idAt, newId } from '@/platform/ids';
+import { parseLoadId } from '@/core/log/ids';
+import { present } from '@/core/quantity/present';
 
 /** What the made-up site has in store, what it brought in, and what went into its heaps. */
 
@@ -176,7 +178,12 @@ export function storeEntries(
     );
     const parts = Object.entries(MIXES[mix]).map(([material, litres]): Part => ({
       material,
-      load: loads.get(`${h.builtAt < ago(30) ? 'old' : 'new'}:${material}`)!,
+      load: present(
+        parseLoadId(
+          present(loads.get(`${h.builtAt < ago(30) ? 'old' : 'new'}:${material}`), material),
+        ),
+        material,
+      ),
       amount: inMeasure(Math.max(0.5, Math.round(((litres * h.volumeM3) / 90) * 2) / 2), 'barrow'),
     }));
     const part = (material: string, share: number): Part[] =>

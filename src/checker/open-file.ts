@@ -1,3 +1,4 @@
+import type { EntryId } from '@/core/log/ids';
 import { latestTime } from '@/core/evidence/verdict';
 import { evidenceOf, readBatchFile, type BatchFile } from '@/core/formats/batch-file';
 import { rulesNamedIn } from '@/core/formats/bring';
@@ -53,10 +54,11 @@ function rulesShown(file: BatchFile): string[] {
 /** A file without log entries, told to a log that lives in memory alone. */
 function toldByFile(file: BatchFile): Pick<BatchHistory, 'state' | 'siteState'> {
   const entries = entriesOfFile(file, {
-    openedId: 'batch',
+    openedId: 'batch' as EntryId,
     by: 'the file',
     rules: rulesShown(file),
-    idOf: (n) => `entry-${n}`,
+    // It is shown and not kept: any id that is none twice will do.
+    idOf: (n) => `entry-${n}` as EntryId,
   }).map((e, i) => ({ ...e, seq: i + 1, recordedAt: e.at, hash: '' }));
   return { state: foldBatch(entries), siteState: foldSite([]) };
 }

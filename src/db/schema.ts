@@ -1,3 +1,4 @@
+import type { BatchId, EntryId } from '@/core/log/ids';
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
@@ -13,9 +14,9 @@ type SiteTable = {
 
 export type LogEntryTable = {
   seq: Generated<string>;
-  id: string;
+  id: EntryId;
   site: string;
-  batch: string | null;
+  batch: BatchId | null;
   at: Stamp;
   recorded_at: Stamp;
   by: string;
@@ -25,7 +26,7 @@ export type LogEntryTable = {
 };
 
 type BatchSnapshotTable = {
-  batch: string;
+  batch: BatchId;
   site: string;
   digest: JSONColumnType<BatchSnapshot>;
   recheck_at: Date | null;

@@ -1,3 +1,4 @@
+import { BatchIdSchema, EntryIdSchema } from '@/core/log/ids';
 import { z } from 'zod';
 import { DeviceSchema, getKindDescription, ENTRY_KINDS, type NewEntry } from '@/core/log/entry';
 import { HandReadingSchema } from '@/core/log/shapes';
@@ -7,8 +8,8 @@ import { pathText, type Problem } from '@/core/words/problem';
 
 /** What a device sends: an instant, the time as the site's clock shows it, or null for this moment. */
 const Frame = z.object({
-  id: z.uuid(),
-  batch: z.uuid().nullable(),
+  id: EntryIdSchema,
+  batch: BatchIdSchema.nullable(),
   kind: z.enum(ENTRY_KINDS),
   at: z.string().max(40).nullable(),
   by: z.string().trim().min(1, 'Say who did it.').max(60, 'A shorter name, please.'),

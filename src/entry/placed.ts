@@ -1,10 +1,11 @@
+import type { BatchId } from '@/core/log/ids';
 import type { Position } from '@/core/log/shapes';
 import { findRule } from '@/core/rules/library';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
 /** Heaps of the site with where they stand, for neighbours. */
 export type PlacedHeap = {
-  readonly id: string;
+  readonly id: BatchId;
   readonly name: string;
   readonly position: Position | null;
   readonly m3: number | null;

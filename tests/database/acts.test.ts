@@ -10,6 +10,7 @@ import { storeRepo } from '@/db/repositories/store';
 import type { Site } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
 import { doorOnSite, type Doored } from '../support/door';
+import { entryId, batchId } from '../support/ids';
 
 /** Acts between heaps: one act, an entry at each end, and what becomes of their proofs. */
 let t: Doored['t'];
@@ -83,7 +84,7 @@ const round = (batch: string, c: number, hoursAgo: number): Promise<string> => {
     id,
   );
 };
-const stateOf = async (id: string) => foldBatch(await logRepo(t.app).ofBatch(id));
+const stateOf = async (id: string) => foldBatch(await logRepo(t.app).ofBatch(batchId(id)));
 const siteState = async () => foldSite(await logRepo(t.app).ofSite(site.id));
 const snapshot = async (id: string) =>
   createBatchSnapshot(await stateOf(id), site, await siteState(), Date.now());
@@ -116,7 +117,7 @@ describe('joining', () => {
       state: 'released',
       situation: { stage: { code: 'ended', reason: 'merged' } },
     });
-    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind])).toEqual([
+    expect((await logRepo(t.app).ofAct(entryId(id))).map((e) => [e.batch, e.kind])).toEqual([
       [a, 'merge'],
       [b, 'ended'],
     ]);
@@ -204,7 +205,7 @@ describe('joining', () => {
       door.ingestEntry(form),
     ]);
     expect(answers.every((x) => x.ok)).toBe(true);
-    expect(await logRepo(t.app).ofAct(form.id)).toHaveLength(2);
+    expect(await logRepo(t.app).ofAct(entryId(form.id))).toHaveLength(2);
   });
 });
 
@@ -268,7 +269,7 @@ describe('splitting', () => {
     const child = newId();
     await ok(parent, 'split', { to: child, volumeM3: 1, code: 'C7', name: 'C7' }, 20);
     const litres = async (id: string) =>
-      contentsOf(await storeRepo(t.app).state(site.id), id).ingredients.map((i) => [
+      contentsOf(await storeRepo(t.app).state(site.id), batchId(id)).ingredients.map((i) => [
         i.material,
         Math.round(i.litres ?? -1),
       ]);
@@ -288,7 +289,7 @@ describe('splitting', () => {
     ).toBe(3600);
     const silent = await heap('S7', 40, 60);
     await ok(parent, 'merge', { from: silent, withProven: false }, 2);
-    expect(contentsOf(await storeRepo(t.app).state(site.id), parent).unlogged).toEqual([
+    expect(contentsOf(await storeRepo(t.app).state(site.id), batchId(parent)).unlogged).toEqual([
       'what S7 was built of',
     ]);
   });
@@ -298,7 +299,7 @@ describe('splitting', () => {
     await ok(a, 'split', { to: child, volumeM3: 2, code: 'C6' }, 20);
     await ok(child, 'split', { to: grandchild, volumeM3: 0.5, code: 'D6' }, 3);
     expect((await stateOf(grandchild)).readings.length).toBeGreaterThan(9);
-    const chained = await logRepo(t.app).chained(site.id, grandchild, Date.now());
+    const chained = await logRepo(t.app).chained(site.id, batchId(grandchild), Date.now());
     const file = batchFileOf(
       foldBatch(chained.map((c) => c.entry).filter((e) => e.batch !== null)),
       site,
@@ -361,21 +362,23 @@ describe('carried over', () => {
     });
     expect(await credit(a)).toBeGreaterThan(60);
     expect(await credit(b)).toBe(0);
-    expect((await logRepo(t.app).ofAct(id)).map((e) => [e.batch, e.kind, e.data])).toEqual([
-      [a, 'transfer', expect.anything()],
+    expect((await logRepo(t.app).ofAct(entryId(id))).map((e) => [e.batch, e.kind, e.data])).toEqual(
       [
-        b,
-        'addition',
-        expect.objectContaining({
-          raw: true,
-          seeds: false,
-          what: 'Leachate from A8',
-          from: a,
-          stuff: 'leachate',
-          litres: 20,
-        }),
+        [a, 'transfer', expect.anything()],
+        [
+          b,
+          'addition',
+          expect.objectContaining({
+            raw: true,
+            seeds: false,
+            what: 'Leachate from A8',
+            from: a,
+            stuff: 'leachate',
+            litres: 20,
+          }),
+        ],
       ],
-    ]);
+    );
     // Leachate brings germs, no seeds: the seeds' clock goes on.
     expect(
       (await snapshot(b)).rules.find((r) => r.rule === 'practice-weed-seed-week')!.creditedHours,

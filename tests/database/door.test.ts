@@ -5,6 +5,7 @@ import { logLines } from '@/features/log/view';
 import { siteRepo } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from '../support/database';
+import { batchId } from '../support/ids';
 
 /** What the hub's door takes, what it refuses, and what a repeat is. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
@@ -87,7 +88,7 @@ describe('the same entry again', () => {
     const answers = await Promise.all(Array.from({ length: 6 }, () => door.ingestEntry(form)));
     expect(answers.filter((a) => a.ok && !a.already)).toHaveLength(1);
     expect(answers.every((a) => a.ok)).toBe(true);
-    expect(await logRepo(t.app).ofBatch(heap)).toHaveLength(2);
+    expect(await logRepo(t.app).ofBatch(batchId(heap))).toHaveLength(2);
   });
   test('stamped a little ahead, it is still known again', async () => {
     const heap = await aHeap();
@@ -119,9 +120,9 @@ describe('the same entry again', () => {
       ],
     });
     expect(await door.ingestEntry({ ...form, by: 'Jo' })).toMatchObject({ ok: false });
-    expect(foldBatch(await logRepo(t.app).ofBatch(heap)).readings.map((r) => r.value)).toEqual([
-      60,
-    ]);
+    expect(
+      foldBatch(await logRepo(t.app).ofBatch(batchId(heap))).readings.map((r) => r.value),
+    ).toEqual([60]);
   });
   test('the ids of its readings are its own too', async () => {
     const heap = await aHeap();
@@ -148,7 +149,7 @@ describe('places', () => {
       }),
     ).toMatchObject({ ok: true });
     expect(await door.ingestEntry(round(heap, { P1: 60, P3: 51 }))).toMatchObject({ ok: true });
-    const state = foldBatch(await logRepo(t.app).ofBatch(heap));
+    const state = foldBatch(await logRepo(t.app).ofBatch(batchId(heap)));
     expect([
       state.plan.map((p) => p.id),
       state.points.map((p) => p.id),
@@ -277,7 +278,7 @@ describe('what a phone sends', () => {
     expect((await post({ sentAt: Date.now(), entries: [right] })).answer.answers).toMatchObject([
       { ok: true, already: true },
     ]);
-    const [line] = logLines(foldBatch(await logRepo(t.app).ofBatch(heap)), {
+    const [line] = logLines(foldBatch(await logRepo(t.app).ofBatch(batchId(heap))), {
       timeZone: 'UTC',
       unit: 'C',
       now: Date.now(),

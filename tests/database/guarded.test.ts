@@ -4,6 +4,7 @@ import { siteRepo } from '@/db/repositories/site';
 import { ClockSetBack, writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from '../support/database';
+import { batchId, entryId } from '../support/ids';
 
 /** A page is not made anew where there is none. */
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -82,19 +83,19 @@ describe('an import', () => {
   test('sent again and again, also all at one time, is there once, and each answer says that it is done', async () => {
     const answers = await Promise.all(Array.from({ length: 4 }, () => bringIn(post(csv(id)))));
     expect(answers.map((a) => a.status)).toEqual([200, 200, 200, 200]);
-    const once = await logRepo(t.app).ofBatch(id);
+    const once = await logRepo(t.app).ofBatch(batchId(id));
     expect((await bringIn(post(csv(id)))).status).toBe(200);
-    expect(await logRepo(t.app).ofBatch(id)).toEqual(once);
+    expect(await logRepo(t.app).ofBatch(batchId(id))).toEqual(once);
     expect(foldBatch(once).readings).toHaveLength(9);
   });
   test('with other content under the same id is refused whole, and what is there stays', async () => {
-    const before = await logRepo(t.app).ofBatch(id);
+    const before = await logRepo(t.app).ofBatch(batchId(id));
     const other = csv(id);
     other.brought.rows[1]![2] = '44';
     const answer = await bringIn(post(other));
     expect(answer.status).toBe(409);
     expect(JSON.stringify(await answer.json())).toMatch(/other content\. Nothing was written/);
-    expect(await logRepo(t.app).ofBatch(id)).toEqual(before);
+    expect(await logRepo(t.app).ofBatch(batchId(id))).toEqual(before);
   });
   test('a zone that is none is refused at the door, by its name', async () => {
     const wrong = csv(newId(), {
@@ -163,20 +164,20 @@ describe('the chain', () => {
   test('a clock that was set back writes nothing, and says what to do; two seconds do no harm', async () => {
     const site = (await siteRepo(t.app).only())!;
     const note = (batch: string, at: number) => ({
-      id: newId(),
-      batch,
+      id: entryId(newId()),
+      batch: batchId(batch),
       at,
       by: 'Mo',
       kind: 'note' as const,
       data: { words: 'here' },
     });
     const heap = await aHeap();
-    const last = (await logRepo(t.app).ofBatch(heap)).at(-1)!.recordedAt;
+    const last = (await logRepo(t.app).ofBatch(batchId(heap))).at(-1)!.recordedAt;
     await expect(writeEntries(t.app, site, [note(heap, last - 2 * H)], last - H)).rejects.toThrow(
       ClockSetBack,
     );
     await writeEntries(t.app, site, [note(heap, last - 2 * H)], last - 1500);
-    const times = (await logRepo(t.app).ofBatch(heap)).map((e) => e.recordedAt);
+    const times = (await logRepo(t.app).ofBatch(batchId(heap))).map((e) => e.recordedAt);
     expect(times).toEqual([...times].sort((a, b) => a - b));
   });
 });
@@ -218,10 +219,12 @@ describe('a work that was logged wrongly', () => {
         instead: { at: iso(at), data: { full: false, words: 'by fork' } },
       }),
     ).toMatchObject({ ok: true });
-    const state = foldBatch(await logRepo(t.app).ofBatch(heap));
+    const state = foldBatch(await logRepo(t.app).ofBatch(batchId(heap)));
     const turns = state.own.filter((e) => e.kind === 'turn');
     expect(turns).toMatchObject([{ at, data: { full: false } }]);
-    expect((await logRepo(t.app).ofBatch(heap)).find((e) => e.id === turned)).toMatchObject({
+    expect(
+      (await logRepo(t.app).ofBatch(batchId(heap))).find((e) => e.id === turned),
+    ).toMatchObject({
       data: { full: true },
     });
   });

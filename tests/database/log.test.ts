@@ -17,6 +17,7 @@ import { snapshotRepo } from '@/db/repositories/snapshots';
 import { rebuildSnapshots, writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from '../support/database';
+import { batchId, entryId, loadId } from '../support/ids';
 
 let t: Awaited<ReturnType<typeof freshDatabase>>;
 beforeEach(async () => {
@@ -26,8 +27,8 @@ afterEach(() => t.drop(), 30_000);
 
 const NOW = Date.UTC(2026, 10, 23, 12);
 const opened = (id: string, at: number): NewEntry => ({
-  id,
-  batch: id,
+  id: entryId(id),
+  batch: batchId(id),
   at,
   by: 'Mo',
   kind: 'opened',
@@ -45,8 +46,8 @@ const H = 3_600_000;
 function hotRound(batch: string, at: number, value = 60): NewEntry {
   const id = newId();
   return {
-    id,
-    batch,
+    id: entryId(id),
+    batch: batchId(batch),
     at,
     by: 'Mo',
     kind: 'round',
@@ -77,7 +78,7 @@ describe('the log', () => {
       await expect(statement.execute(t.app)).rejects.toThrow(/permission denied/);
       await expect(statement.execute(t.admin)).rejects.toThrow(/append-only/);
     }
-    expect((await logRepo(t.app).ofBatch(id))[0]!.by).toBe('Mo');
+    expect((await logRepo(t.app).ofBatch(batchId(id)))[0]!.by).toBe('Mo');
   });
 
   test('the same id twice is done once, also at the same time', async () => {
@@ -89,7 +90,7 @@ describe('the log', () => {
       Array.from({ length: 5 }, () => writeEntries(t.app, site, [entry], NOW)),
     );
     expect(answers.filter((a) => a.entries.length === 1)).toHaveLength(1);
-    expect(await logRepo(t.app).ofBatch(id)).toHaveLength(2);
+    expect(await logRepo(t.app).ofBatch(batchId(id))).toHaveLength(2);
   });
 
   test('writers at one time make one chain; a changed history shows', async () => {
@@ -124,8 +125,8 @@ describe('the log', () => {
     const site = await aSite(t.app);
     const id = newId();
     const built: NewEntry = {
-      id: newId(),
-      batch: id,
+      id: entryId(newId()),
+      batch: batchId(id),
       at: NOW - 50 * H,
       by: 'Mo',
       kind: 'built',
@@ -135,8 +136,8 @@ describe('the log', () => {
     await writeEntries(t.app, site, [opened(id, NOW - 50 * H), built, one, two], NOW);
     expect((await snapshotRepo(t.app).board(site, NOW))[0]!.rules[0]!.status).toBe('broken');
     const fix = (reading: string): NewEntry => ({
-      id: newId(),
-      batch: id,
+      id: entryId(newId()),
+      batch: batchId(id),
       at: NOW,
       by: 'Mo',
       kind: 'correction',
@@ -148,7 +149,7 @@ describe('the log', () => {
       ['a', 'b', 'c'].map((p) => fix(`${two.id}.${p}`)),
       NOW,
     );
-    const state = foldBatch(await logRepo(t.app).ofBatch(id));
+    const state = foldBatch(await logRepo(t.app).ofBatch(batchId(id)));
     expect(state.readings.filter((r) => r.flag === 'superseded').map((r) => r.value)).toEqual([
       40, 40, 40,
     ]);
@@ -161,8 +162,8 @@ describe('the log', () => {
       site,
       [
         {
-          id: newId(),
-          batch: id,
+          id: entryId(newId()),
+          batch: batchId(id),
           at: NOW,
           by: 'Mo',
           kind: 'correction',
@@ -186,7 +187,14 @@ describe('the log', () => {
       site,
       [
         opened(id, NOW - 9 * H),
-        { id: newId(), batch: id, at: NOW - 9 * H, by: 'Mo', kind: 'built', data: {} },
+        {
+          id: entryId(newId()),
+          batch: batchId(id),
+          at: NOW - 9 * H,
+          by: 'Mo',
+          kind: 'built',
+          data: {},
+        },
         round,
       ],
       NOW,
@@ -197,7 +205,7 @@ describe('the log', () => {
       site,
       [
         {
-          id: newId(),
+          id: entryId(newId()),
           batch: null,
           at: NOW - 3 * H,
           by: 'Mo',
@@ -252,7 +260,7 @@ describe('snapshots and the demo', () => {
       for (const e of all)
         if (e.kind === 'charge')
           for (const p of e.data.parts)
-            expect(e.at).toBeLessThan(spread.get(p.load ?? '') ?? Infinity);
+            expect(e.at).toBeLessThan(spread.get(p.load ?? loadId('')) ?? Infinity);
       const before = await snapshotRepo(t.app).all(site.id);
       await rebuildSnapshots(t.app, site, now);
       expect(await snapshotRepo(t.app).all(site.id)).toEqual(before);
@@ -315,15 +323,15 @@ describe('snapshots and the demo', () => {
         t.app,
         site,
         entriesOfFile(parsed.file, {
-          openedId,
+          openedId: entryId(openedId),
           by: 'Mo',
           rules: rulesNamedIn(parsed.file),
-          idOf: () => newId(),
+          idOf: () => entryId(newId()),
         }),
         now,
       );
       const again = batchFileOf(
-        foldBatch(await logRepo(t.app).ofBatch(openedId)),
+        foldBatch(await logRepo(t.app).ofBatch(batchId(openedId))),
         site,
         siteState,
       )!;
@@ -369,10 +377,19 @@ describe('snapshots and the demo', () => {
     await writeEntries(
       t.app,
       site,
-      entriesOfFile(parsed.file, { openedId, by: 'Mo', rules: [], idOf: () => newId() }),
+      entriesOfFile(parsed.file, {
+        openedId: entryId(openedId),
+        by: 'Mo',
+        rules: [],
+        idOf: () => entryId(newId()),
+      }),
       NOW,
     );
-    const back = batchFileOf(foldBatch(await logRepo(t.app).ofBatch(openedId)), site, foldSite([]));
+    const back = batchFileOf(
+      foldBatch(await logRepo(t.app).ofBatch(batchId(openedId))),
+      site,
+      foldSite([]),
+    );
     expect(back).toMatchObject(file);
   });
 });

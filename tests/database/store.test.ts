@@ -9,6 +9,7 @@ import type { Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
 import { newId } from '@/platform/ids';
 import { doorOnSite, type Doored } from '../support/door';
+import { batchId } from '../support/ids';
 
 /** Loads, recipes, charges and the map at the one door: what is taken, what is refused and in which words, and what is folded from it. */
 let t: Doored['t'];
@@ -172,7 +173,7 @@ describe('building', () => {
       { parts: [{ material: 'straw', amount: { in: 'unknown' } }] },
       { batch, hoursAgo: 3 },
     );
-    const state = async () => foldBatch(await logRepo(t.app).ofBatch(batch));
+    const state = async () => foldBatch(await logRepo(t.app).ofBatch(batchId(batch)));
     expect((await state()).builtAt).toBeNull();
     await refused(
       /Nothing was put in yet|nothing was put in yet/,
@@ -227,7 +228,7 @@ describe('building', () => {
     );
     expect((await store()).loads.find((l) => l.id === dung)!.leftLitres).toBe(1620);
     const d = createBatchSnapshot(
-      foldBatch(await logRepo(t.app).ofBatch(batch)),
+      foldBatch(await logRepo(t.app).ofBatch(batchId(batch))),
       site,
       foldSite(await logRepo(t.app).ofSite(site.id)),
       Date.now(),
@@ -262,7 +263,7 @@ describe('building', () => {
     );
     await ok('built', {}, { batch: id, hoursAgo: 240 });
     const d = createBatchSnapshot(
-      foldBatch(await logRepo(t.app).ofBatch(id)),
+      foldBatch(await logRepo(t.app).ofBatch(batchId(id))),
       site,
       foldSite(await logRepo(t.app).ofSite(site.id)),
       Date.now(),
@@ -436,7 +437,7 @@ test('a heap’s file carries what went in, but not what the site bought and fro
     { batch },
   );
   await ok('built', {}, { batch, hoursAgo: 0.5 });
-  const chained = await logRepo(t.app).chained(site.id, batch, Date.now() + H);
+  const chained = await logRepo(t.app).chained(site.id, batchId(batch), Date.now() + H);
   expect(chained.map((c) => c.entry.kind)).not.toContain('load');
   expect(chained.map((c) => c.entry.kind)).toContain('charge');
   const sha = (text: string): string => createHash('sha256').update(text).digest('hex');

@@ -15,6 +15,7 @@ import {
   waitText,
   type App,
 } from '../support/app';
+import { batchId, entryId } from '../support/ids';
 
 /** What to do next, on the screens: a heap that overheats, one that never heats, one that is joined, one that is put off and lost; the plan, the fire card, the methods. */
 let app: App;
@@ -139,10 +140,10 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await waitText(page, '[data-testid=log]', /Watered 200 L/);
 
   // Read again: still too hot. Nobody turns it twice in a day; it is split, and somebody else is told.
-  const state = foldBatch(await logRepo(app.database.app).ofBatch(id));
+  const state = foldBatch(await logRepo(app.database.app).ofBatch(batchId(id)));
   const again: NewEntry = {
-    id: newId(),
-    batch: id,
+    id: entryId(newId()),
+    batch: batchId(id),
     at: Date.now(),
     by: 'Mo',
     kind: 'round',
@@ -235,8 +236,8 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
     site,
     [
       {
-        id: newId(),
-        batch: id,
+        id: entryId(newId()),
+        batch: batchId(id),
         at: at - H,
         by: 'Jo',
         kind: 'round',

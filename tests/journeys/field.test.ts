@@ -28,6 +28,7 @@ import {
   type App,
 } from '../support/app';
 import { startFlakyProxy, type FlakyProxy } from '../support/flaky-proxy';
+import { batchId } from '../support/ids';
 
 /** Rounds in the field: a phone of 390 × 844, touched, four times slower than this machine, on a road that can be cut. */
 let app: App;
@@ -139,7 +140,8 @@ async function asBefore(name: string, down = 0): Promise<string[]> {
   return [2, 3.5, 1, -2, 0].map((d) => String(middle + d - down));
 }
 const heapName = (p: Phone): Promise<string> => textOf(p.page, 'h1').then((t) => t.split(/\s/)[0]!);
-const logOf = (name: string): Promise<Entry[]> => logRepo(app.database.app).ofBatch(heaps[name]!);
+const logOf = (name: string): Promise<Entry[]> =>
+  logRepo(app.database.app).ofBatch(batchId(heaps[name]!));
 const store = (): Promise<StoreState> => storeRepo(app.database.app).state(site.id);
 const since = async (name: string, moment: number): Promise<Entry[]> =>
   (await logOf(name)).filter((e) => e.recordedAt >= moment);

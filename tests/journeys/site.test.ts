@@ -17,6 +17,7 @@ import {
   waitText,
   type App,
 } from '../support/app';
+import { batchId } from '../support/ids';
 
 /** What a round needs around it: thermometers, places, rows and flags, an order that sticks, a thing on the home screen. */
 let app: App;
@@ -31,7 +32,7 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => app?.stop(), 60_000);
 const state = async (name: string) =>
-  foldBatch(await logRepo(app.database.app).ofBatch(heaps[name]!));
+  foldBatch(await logRepo(app.database.app).ofBatch(batchId(heaps[name]!)));
 const siteState = async () => foldSite(await logRepo(app.database.app).ofSite(site.id));
 const until = async (what: string, is: () => Promise<boolean>): Promise<void> => {
   for (let i = 0; i < 100; i += 1) {

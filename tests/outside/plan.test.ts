@@ -12,6 +12,7 @@ import {
 import { theilSen } from '@/core/advice/trend';
 import { feedText, type FeedItem } from '@/features/plan/server/feed';
 import { solve } from '@/features/plan/server/queries';
+import { batchId } from '../support/ids';
 
 /** The plan against another solver and against trying everything; the slope and the calendar against other libraries. */
 const DAY = 86_400_000;
@@ -46,7 +47,7 @@ const jobsOf = (
   list.flatMap((j, i) => {
     const one: Job = {
       key: `h${i}:turn`,
-      batch: `h${i}`,
+      batch: batchId(`h${i}`),
       code: 'H',
       name: 'H',
       n: 0,

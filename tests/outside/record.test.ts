@@ -15,6 +15,7 @@ import { chainOf } from '../support/chain';
 import { at, DAY0, H } from '../support/evidence';
 import { logOf } from '../support/log';
 import { sha256 } from '../support/sha256';
+import { entryId } from '../support/ids';
 
 /** The printed record, read back with poppler's pdftotext, against the verdict that it was made from. */
 const SITE = { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C' as const };
@@ -47,7 +48,7 @@ function batch(names: { name?: string; by?: string } = {}) {
   log.put(
     'correction',
     {
-      target: last,
+      target: entryId(last),
       reading: `${last}.2`,
       value: 64.4,
       unit: 'C',

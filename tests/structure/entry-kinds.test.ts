@@ -26,6 +26,7 @@ import { recordDoc } from '@/features/record/view';
 import { usualTemplate } from '@/core/advice/templates';
 import { chainOf } from '../support/chain';
 import { sha256 } from '../support/sha256';
+import { entryId, batchId } from '../support/ids';
 
 /** A kind that the product does not have. Nothing but the registry is told of it. */
 const SNIFF = 'sniff' as EntryKind;
@@ -151,8 +152,8 @@ const SAMPLES: { readonly [K in BatchKind]: DataOf<K> } = {
   note: { words: 'x' },
   move: {},
   transfer: { what: 'char', raw: false, seeds: false },
-  split: { to: ID, volumeM3: 1, code: 'X' },
-  stack: { with: ID, layer: 'upper' },
+  split: { to: batchId(ID), volumeM3: 1, code: 'X' },
+  stack: { with: batchId(ID), layer: 'upper' },
   size: { volumeM3: 2 },
   method: { template: usualTemplate('static') },
   fix: { fix: 'cover' },
@@ -167,7 +168,7 @@ const SAMPLES: { readonly [K in BatchKind]: DataOf<K> } = {
   cure: {},
   release: {},
   terms: { policy: {}, rules: [], ownRules: [] },
-  correction: { target: ID, reason: 'a slip' },
+  correction: { target: entryId(ID), reason: 'a slip' },
 };
 
 describe('what a description says of its kind', () => {
@@ -215,10 +216,10 @@ describe('what a description says of its kind', () => {
     );
     const file = batchFileOf(foldBatch(log.entries), SITE, foldSite([]))!;
     const back = entriesOfFile(file, {
-      openedId: ID,
+      openedId: entryId(ID),
       by: 'Mo',
       rules: [],
-      idOf: (n) => `id-${n}`,
+      idOf: (n) => entryId(`id-${n}`),
     });
     expect(
       back

@@ -1,5 +1,7 @@
 import type { Entry, NewEntry } from '@/core/log/entry';
+import type { EntryId } from '@/core/log/ids';
 import { newId } from '@/platform/ids';
+import { batchId, entryId } from './ids';
 
 type Put = { at: number; by?: string; recordedAt?: number; id?: string };
 
@@ -8,13 +10,13 @@ export function logOf(
   openedAt: number,
   opened: Partial<Extract<NewEntry, { kind: 'opened' }>['data']> = {},
 ) {
-  const batch = newId();
+  const batch = batchId(newId());
   const entries: Entry[] = [];
   const put = <K extends NewEntry['kind']>(
     kind: K,
     data: Extract<NewEntry, { kind: K }>['data'],
     { at, by = 'Mo', recordedAt = at, id = newId() }: Put,
-  ): string => {
+  ): EntryId => {
     entries.push({
       id,
       batch,
@@ -26,7 +28,7 @@ export function logOf(
       recordedAt,
       hash: '',
     } as unknown as Entry);
-    return id;
+    return entryId(id);
   };
   put(
     'opened',
@@ -42,7 +44,7 @@ export function logOf(
     },
     { at: openedAt, id: batch },
   );
-  const round = (at: number, ...values: number[]): string => {
+  const round = (at: number, ...values: number[]): EntryId => {
     const id = newId();
     return put(
       'round',

@@ -1,3 +1,5 @@
+import type { EntryId } from '@/core/log/ids';
+import { entryId } from './ids';
 import type { Entry, EntryKind } from '@/core/log/entry';
 import type { Amount, Load } from '@/core/log/store-shapes';
 import { MS } from '@/core/quantity/instant';
@@ -6,7 +8,8 @@ import { MS } from '@/core/quantity/instant';
 export const NOW = Date.UTC(2026, 4, 20, 12);
 export const LOCALE = { timeZone: 'UTC', unit: 'C', now: NOW } as const;
 let n = 0;
-export const idOf = (i: number): string => `0190bbbb-0000-7000-8000-${String(i).padStart(12, '0')}`;
+export const idOf = (i: number): EntryId =>
+  entryId(`0190bbbb-0000-7000-8000-${String(i).padStart(12, '0')}`);
 export const entry = (
   kind: EntryKind,
   data: object,

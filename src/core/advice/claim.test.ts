@@ -14,6 +14,7 @@ import { courseFor, diagnosesOf, isLive, reheatTestOf } from './situation';
 import { tasksOf } from './tasks';
 import { turnAdvice } from './turn';
 import { adviceWords, claimText, courseText, stageText } from './words';
+import { batchId } from '../../../tests/support/ids';
 
 /** What a person says, and what the readings say beside it. */
 const locale = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
@@ -22,7 +23,7 @@ const unproven = { status: 'broken' as const, creditedHours: 0, lastHot: null };
 const heap = (change: Change) => situation({ ...ready, ...change });
 const kinds = (s: ReturnType<typeof situation>): string[] =>
   tasksOf(
-    [{ id: 'x', code: 'X', name: 'X', facts: s, orders: [] }],
+    [{ id: batchId('x'), code: 'X', name: 'X', facts: s, orders: [] }],
     { chores: [], probes: [] },
     NOW,
   ).map((t) => t.kind);

@@ -18,10 +18,11 @@ import {
   type SolveProgramme,
 } from './scheduler';
 import type { HeapCard } from './tasks';
+import { batchId } from '../../../tests/support/ids';
 
 const card = (id: string, change: Change, orders: HeapCard['orders'] = []): HeapCard => {
   const { now: _now, ...facts } = situation(change);
-  return { id, code: id, name: id, facts, orders };
+  return { id: batchId(id), code: id, name: id, facts, orders };
 };
 const START = NOW - 12 * HOUR;
 const days = (crewMinutes: number, machineMinutes = 0): WorkDay[] =>
@@ -131,11 +132,11 @@ describe('the turnings ahead', () => {
     ).toMatchObject({ from: 5, best: 5, to: 5, pinned: 5 });
   });
   test('without a solver each stands on the least loaded day of its window, in order and apart', async () => {
-    const heaps = ['a', 'b', 'c', 'd'].map((id) => ({ ...fast, id, code: id }));
+    const heaps = ['a', 'b', 'c', 'd'].map((id) => ({ ...fast, id: batchId(id), code: id }));
     const plan = await scheduleTurnings(listJobs(heaps, days(90), NOW), days(90), 10, none);
     expect(plan.solved).toBe(false);
     for (const id of ['a', 'b', 'c', 'd']) {
-      const t = turnsIn(plan, days(90), id);
+      const t = turnsIn(plan, days(90), batchId(id));
       expect(t.every((x, i) => i === 0 || x - t[i - 1]! >= DAY)).toBe(true);
     }
     expect(plan.load.reduce((sum, l) => sum + l.turns, 0)).toBe(plan.jobs.length);

@@ -1,3 +1,4 @@
+import type { BatchId } from '../log/ids';
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import { lostItsHeat, mendNext } from './next';
 import { turnMinutes, type HeapCard } from './tasks';
@@ -21,7 +22,7 @@ export type WorkDay = {
 /** One turning ahead, with the days on which it may be done, as indices into the days. */
 export type Job = {
   readonly key: string;
-  readonly batch: string;
+  readonly batch: BatchId;
   readonly code: string;
   readonly name: string;
   /** 0 for the next turning, 1 for the one after. */
@@ -405,7 +406,7 @@ export async function scheduleTurnings(
 export const turnsIn = (
   plan: Pick<WorkSchedule, 'jobs'>,
   days: readonly WorkDay[],
-  batch: string,
+  batch: BatchId,
 ): Instant[] =>
   plan.jobs
     .filter((j) => j.batch === batch)

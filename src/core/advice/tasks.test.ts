@@ -14,11 +14,12 @@ import {
 import { ordersOf, type Order } from './orders';
 import { GROUPS, availableLabourAt, shareOut, tasksOf, type HeapCard, type Task } from './tasks';
 import { costText, taskWords } from './words';
+import { batchId } from '../../../tests/support/ids';
 
 const NONE = { chores: [], probes: [] };
 const card = (id: string, change: Change, orders: Order[] = []): HeapCard => {
   const { now: _now, ...facts } = situation(change);
-  return { id, code: id, name: id, facts, orders };
+  return { id: batchId(id), code: id, name: id, facts, orders };
 };
 const keys = (tasks: readonly Task[]): string[] => tasks.map((t) => `${t.group} ${t.key}`);
 const deferred = (task: string, hours: number): Order => ({
@@ -184,7 +185,7 @@ describe('the day’s list', () => {
         const tasks = tasksOf(
           list.map(([c, off], i) => ({
             ...c,
-            id: `${c.id}${i}`,
+            id: batchId(`${c.id}${i}`),
             orders: off ? [deferred('turn', 9), deferred('read', 9)] : [],
           })),
           NONE,
@@ -220,7 +221,7 @@ describe('who does it, and what does not fit', () => {
     key,
     kind: 'turn',
     group: 'schedule',
-    batch: key,
+    batch: batchId(key),
     code: key,
     name: key,
     due: NOW,

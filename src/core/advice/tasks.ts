@@ -1,3 +1,4 @@
+import type { BatchId } from '../log/ids';
 import type { Work } from '../log/shapes';
 import type { LoadDue } from '../mix/stock';
 import { minutesOfClock } from '../quantity/calendar';
@@ -24,7 +25,7 @@ export type TaskKind =
   'hot' | 'read' | 'turn' | 'water' | 'mend' | 'close' | 'chore' | 'probe-check' | 'load';
 
 export type HeapCard = {
-  readonly id: string;
+  readonly id: BatchId;
   readonly code: string;
   readonly name: string;
   readonly facts: HeapFacts;
@@ -45,7 +46,7 @@ export type Task = {
   readonly key: string;
   readonly kind: TaskKind;
   readonly group: Group;
-  readonly batch: string | null;
+  readonly batch: BatchId | null;
   readonly code: string | null;
   readonly name: string;
   readonly due: Instant;

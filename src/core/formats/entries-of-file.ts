@@ -1,3 +1,4 @@
+import { batchIdOf, type BatchId, type EntryId } from '../log/ids';
 import { parseInstant } from '../quantity/instant';
 import { kindOfFileEvent, type NewEntry } from '../log/entry';
 import type { FileEvent } from '../log/shapes';
@@ -33,20 +34,20 @@ const without = (
 
 /** Where a batch that is brought in shall stand. */
 export type BringInChoices = {
-  readonly openedId: string;
+  readonly openedId: EntryId;
   readonly by: string;
   readonly rules: readonly string[];
   readonly bay?: string | undefined;
   /** The id of the n-th entry behind the opening one: the same import gives the same ids, so that it can be sent twice. */
-  readonly idOf: (n: number) => string;
+  readonly idOf: (n: number) => EntryId;
 };
 
 /** The entries that tell a batch file to the log; nothing that the file holds is dropped. */
 export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
   let count = 0;
-  const nextId = (): string => to.idOf((count += 1));
+  const nextId = (): EntryId => to.idOf((count += 1));
   const builtAt = parseInstant(file.batch.builtAt)!;
-  const base = { batch: to.openedId, by: to.by };
+  const base = { batch: batchIdOf({ id: to.openedId }), by: to.by };
   const { batch } = file;
   const opened: NewEntry = {
     ...base,
@@ -97,7 +98,10 @@ export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
   ];
 }
 
-function entryOfEvent(event: FileEvent, base: { id: string; batch: string; by: string }): NewEntry {
+function entryOfEvent(
+  event: FileEvent,
+  base: { id: EntryId; batch: BatchId; by: string },
+): NewEntry {
   const {
     id: fileId,
     at,

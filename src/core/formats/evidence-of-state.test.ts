@@ -9,6 +9,7 @@ import { RULE_LIBRARY } from '../rules/library';
 import { evidenceOf, parseBatchFile } from './batch-file';
 import { batchFileOf } from './batch-file-of';
 import { evidenceOfState } from './evidence-of-state';
+import { entryId } from '../../../tests/support/ids';
 
 /** The log's evidence is that of the file that is handed out: a verdict on the screen and one from the file cannot differ. */
 const SITE = { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'F' as const };
@@ -97,11 +98,18 @@ function logOfActs(
       log.put('observation', { squeeze: value < 50 ? 'crumbles' : 'holds' }, when);
     else if (act === 'merge') log.put('merge', { withProven: value > 45 }, when);
     else if (act === 'note') log.put('note', { words: 'looked' }, when);
-    else if (target && act === 'strike') log.put('correction', { target, reason: 'a slip' }, when);
+    else if (target && act === 'strike')
+      log.put('correction', { target: entryId(target), reason: 'a slip' }, when);
     else if (target)
       log.put(
         'correction',
-        { target, reading: `${target}.2`, value: 58.25, unit: 'C', reason: 'read again' },
+        {
+          target: entryId(target),
+          reading: `${target}.2`,
+          value: 58.25,
+          unit: 'C',
+          reason: 'read again',
+        },
         when,
       );
   }

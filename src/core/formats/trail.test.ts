@@ -7,6 +7,7 @@ import { parseBatchFile, type BatchFile } from './batch-file';
 import { batchFileOf } from './batch-file-of';
 import { answerVerify } from './verify-call';
 import { checkTrail, trailOf } from './trail';
+import { entryId } from '../../../tests/support/ids';
 
 const SITE = { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C' as const };
 
@@ -19,7 +20,13 @@ function handedOut(): BatchFile & { trail: ReturnType<typeof trailOf> } {
   log.put('turn', { full: true }, { at: at(40) });
   log.put(
     'correction',
-    { target: last, reading: `${last}.1`, value: 59.5, unit: 'C', reason: 'read it again' },
+    {
+      target: entryId(last),
+      reading: `${last}.1`,
+      value: 59.5,
+      unit: 'C',
+      reason: 'read it again',
+    },
     { at: at(90) },
   );
   const file = batchFileOf(foldBatch(log.entries), SITE, foldSite([]))!;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { BatchId, EntryId } from './ids';
 import { isoOf, MS, type Instant } from '../quantity/instant';
 import { ENTRY_KIND_REGISTRY } from './kinds';
 import type {
@@ -86,8 +87,8 @@ export const deviceOf = (data: object): z.output<typeof DeviceSchema> | null =>
 
 type EntryOf<K extends EntryKind> = {
   /** UUID v7, made by the writer: writing it twice is answered as done, once. */
-  readonly id: string;
-  readonly batch: string | null;
+  readonly id: EntryId;
+  readonly batch: BatchId | null;
   /** When it happened. */
   readonly at: Instant;
   readonly by: string;

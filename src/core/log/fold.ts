@@ -4,9 +4,10 @@ import { isFileEvent, type DataOf, type Entry, type FileEventKind } from './entr
 import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
 import type { Point } from '../evidence/types';
 import { lastOf } from '../quantity/present';
+import { batchIdOf, type BatchId, type EntryId } from './ids';
 
 /** A reading with the entry that brought it. */
-export type LoggedReading = FileReading & { readonly entry: string };
+export type LoggedReading = FileReading & { readonly entry: EntryId };
 export type LoggedEvent = Extract<Entry, { kind: FileEventKind }>;
 
 /** A place where a round reads: with its side, and how far along a row, where that is known. */
@@ -30,7 +31,7 @@ export type Terms = {
 
 /** A batch as its entries tell it. Struck entries and readings stay, marked. */
 export type BatchState = {
-  readonly id: string;
+  readonly id: BatchId;
   readonly opened: DataOf<'opened'>;
   readonly openedAt: Instant;
   /** When the last raw load went in; null while it is building. */
@@ -51,7 +52,7 @@ export type BatchState = {
   /** Its own entries that stand, without those of the heap it was carried off from. */
   readonly own: readonly Entry[];
   /** Entry id → the correction that struck it. */
-  readonly struck: ReadonlyMap<string, Entry>;
+  readonly struck: ReadonlyMap<EntryId, Entry>;
   readonly entries: readonly Entry[];
 };
 
@@ -86,7 +87,7 @@ export type SiteState = {
   /** Thermometers as they are now, by name. One that was only ever checked stands here too, with what is not known left out. */
   readonly instruments: ReadonlyMap<string, Instrument | null>;
   /** The order of the walk as set by hand; null: hygienic. */
-  readonly walkOrder: readonly string[] | null;
+  readonly walkOrder: readonly BatchId[] | null;
   readonly settings: RoundSettings;
   /** Method templates that the site made or changed, by id. */
   readonly templates: ReadonlyMap<string, MethodTemplate>;
@@ -112,7 +113,7 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
     throw new RangeError(
       'foldBatch: the entries hold none that opens the batch. Were all of its entries read?',
     );
-  const struck = new Map<string, Entry>();
+  const struck = new Map<EntryId, Entry>();
   const corrections = entries.filter(
     (e): e is Extract<Entry, { kind: 'correction' }> => e.kind === 'correction',
   );
@@ -121,7 +122,7 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
   const own = live.filter((e) => e.batch === opened.batch);
   const built = live.findLast((e): e is Extract<Entry, { kind: 'built' }> => e.kind === 'built');
   return {
-    id: opened.id,
+    id: batchIdOf(opened),
     opened: opened.data,
     openedAt: opened.at,
     builtAt: built?.at ?? null,
@@ -222,7 +223,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   const terms: SiteTerms[] = [];
   const rules = new Map<string, RuleVersion[]>();
   const instruments = new Map<string, Instrument | null>();
-  let walkOrder: readonly string[] | null = null;
+  let walkOrder: readonly BatchId[] | null = null;
   let settings = USUAL_SETTINGS;
   const templates = new Map<string, MethodTemplate>();
   let work: Work | null = null;

@@ -1,3 +1,4 @@
+import type { BatchId } from './ids';
 import { getKindDescription, type Entry } from './entry';
 
 /** Heaps that came out of one another: a part that was carried off shares the past of the heap it came from, not its future. */
@@ -21,8 +22,8 @@ export function inheritedFrom(parent: readonly Entry[], at: number): Entry[] {
 /** From which heap, and when, a heap was carried off; null: it was built. */
 export function splitFromOf(
   entries: readonly Entry[],
-  batch: string,
-): { batch: string; at: number } | null {
+  batch: BatchId,
+): { batch: BatchId; at: number } | null {
   const opened = entries.find((e) => e.kind === 'opened' && e.batch === batch);
   return opened?.kind === 'opened' ? (opened.data.splitFrom ?? null) : null;
 }
@@ -31,31 +32,31 @@ export function splitFromOf(
 export type Kinship =
   | {
       readonly kind: 'split';
-      readonly from: string;
-      readonly to: string;
+      readonly from: BatchId;
+      readonly to: BatchId;
       readonly at: number;
       readonly m3: number;
     }
   | {
       readonly kind: 'merge';
-      readonly from: string;
-      readonly to: string;
+      readonly from: BatchId;
+      readonly to: BatchId;
       readonly at: number;
       readonly proven: boolean;
       readonly m3: number | null;
     }
   | {
       readonly kind: 'transfer';
-      readonly from: string;
-      readonly to: string;
+      readonly from: BatchId;
+      readonly to: BatchId;
       readonly at: number;
       readonly what: string;
       readonly litres: number | null;
     }
-  | { readonly kind: 'stack'; readonly from: string; readonly to: string; readonly at: number };
+  | { readonly kind: 'stack'; readonly from: BatchId; readonly to: BatchId; readonly at: number };
 
 /** The ties that a heap's own live entries tell of; each act is told once, by the end it left. */
-export function kinshipOf(entries: readonly Entry[], batch: string): Kinship[] {
+export function kinshipOf(entries: readonly Entry[], batch: BatchId): Kinship[] {
   const gone = new Set(
     entries.flatMap((e) =>
       e.kind === 'correction' && e.data.reading === undefined ? [e.data.target] : [],

@@ -2,6 +2,7 @@ import { logOf } from '../../../tests/support/log';
 import { batchFileOf } from '../formats/batch-file-of';
 import { canonicalJson, getKindDescription, type EntryKind } from './entry';
 import { foldBatch, foldSite } from './fold';
+import { entryId } from '../../../tests/support/ids';
 
 const H = 3_600_000;
 const T0 = Date.UTC(2026, 4, 1);
@@ -155,7 +156,7 @@ describe('the fold', () => {
     );
     const site = foldSite([
       {
-        id: 'c',
+        id: entryId('c'),
         batch: null,
         at: T0,
         by: 'Mo',

@@ -1,3 +1,4 @@
+import { LoadIdSchema } from './ids';
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
 import { PROBLEM } from '../words/problem';
@@ -143,7 +144,7 @@ export type Amount = z.output<typeof AmountSchema>;
 /** One thing that went, or is to go, into a heap. */
 export const PartSchema = z.looseObject({
   material: id,
-  load: z.uuid().optional(),
+  load: LoadIdSchema.optional(),
   amount: AmountSchema,
 });
 export type Part = z.output<typeof PartSchema>;
@@ -202,7 +203,7 @@ export const LoadSchema = z.looseObject({
 export type Load = z.output<typeof LoadSchema>;
 
 export const LoadChangeSchema = z.looseObject({
-  load: z.uuid(),
+  load: LoadIdSchema,
   state: z.enum(LOAD_STATES).optional(),
   readyFrom: Moment.nullable().optional(),
   becomes: z.enum(LOAD_STATES).optional(),

@@ -1,3 +1,4 @@
+import type { BatchId, LoadId } from '../log/ids';
 import { measuresFor } from '../heap/form';
 import type { Amount, OwnMeasure, Part } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
@@ -23,7 +24,7 @@ import { firstOf, valueAt } from '../quantity/present';
 type ToPutIn = {
   readonly material: string;
   readonly name: string;
-  readonly load: string | null;
+  readonly load: LoadId | null;
   readonly litres: number;
   readonly amount: Amount;
 };
@@ -90,7 +91,7 @@ function loadFor(
 }
 
 /** A heap that is building: what is in it, and the layers of what it is built by. */
-export function builtOf(store: StoreState, batch: string, now: Instant): Built {
+export function builtOf(store: StoreState, batch: BatchId, now: Instant): Built {
   const went = store.went.get(batch) ?? [];
   const { ingredients, waterL, from } = contentsOf(store, batch);
   const layUp = store.layUps.get(batch);
@@ -110,7 +111,7 @@ export function builtOf(store: StoreState, batch: string, now: Instant): Built {
  */
 function wentBy(
   store: StoreState,
-  batch: string,
+  batch: BatchId,
   layUp: BuildPlan,
 ): { readonly since: readonly FeedstockAdded[]; readonly under: readonly FeedstockAdded[] } {
   const went = store.went.get(batch) ?? [];
@@ -120,7 +121,7 @@ function wentBy(
   };
 }
 
-function guideOf(store: StoreState, batch: string, layUp: BuildPlan, now: Instant): Guide {
+function guideOf(store: StoreState, batch: BatchId, layUp: BuildPlan, now: Instant): Guide {
   const { parts, waterL = 0, shape = 'dome' } = layUp.recipe;
   const planParts = ingredientsOf(store, parts);
   const { since, under } = wentBy(store, batch, layUp);
@@ -162,7 +163,7 @@ function guideOf(store: StoreState, batch: string, layUp: BuildPlan, now: Instan
 }
 
 /** What of a recipe is not in yet, by material; what went in beyond it is left out. */
-export function remainingOf(store: StoreState, batch: string): readonly Part[] {
+export function remainingOf(store: StoreState, batch: BatchId): readonly Part[] {
   const layUp = store.layUps.get(batch);
   if (!layUp) return [];
   const inLitres = new Map<string, number>();

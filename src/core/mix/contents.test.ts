@@ -7,6 +7,7 @@ import { resolveMaterialProperties } from './ingredient';
 import { mixOf } from './mix';
 import { foldStore } from './store';
 import { estOf } from './window';
+import { batchId } from '../../../tests/support/ids';
 
 const [A, B, C] = [idOf(900_001), idOf(900_002), idOf(900_003)];
 const opened = (id: string, name: string, more: object = {}, hoursAgo = 300): Entry =>
@@ -40,7 +41,7 @@ const carried = (
   );
 const joined = (to: string, from: string | null, hoursAgo: number, more: object = {}): Entry =>
   entry('merge', { withProven: false, ...(from ? { from } : {}), ...more }, hoursAgo, to);
-const inIt = (list: readonly Entry[], id: string) => contentsOf(foldStore(list), id);
+const inIt = (list: readonly Entry[], id: string) => contentsOf(foldStore(list), batchId(id));
 const litres = (list: readonly Entry[], id: string) =>
   inIt(list, id).ingredients.map((i) => [
     i.material,
@@ -65,7 +66,7 @@ describe('what a heap holds', () => {
     const store = foldStore(list);
     expect(store.loads[0]!.gone).toMatchObject({ how: 'used' });
     const dried = resolveMaterialProperties(store.materials.get('grass-clippings')!, 'dried');
-    expect(contentsOf(store, A).ingredients).toMatchObject([
+    expect(contentsOf(store, batchId(A)).ingredients).toMatchObject([
       { name: 'Cricket field', role: 'green', litres: 450 },
       { name: 'Cricket field', role: 'brown', litres: 450, moisture: dried.moisture },
     ]);

@@ -1,3 +1,4 @@
+import type { BatchId } from '../log/ids';
 import type { Part } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
 import { ingredientOf, resolveMaterialProperties, type Ingredient } from './ingredient';
@@ -60,7 +61,7 @@ export const asIngredients = (
     const { stuff: properties, price } = resolvePartProperties(store, part, at);
     return {
       ...ingredientOf('', part, properties, price),
-      name: store.loadOf.get(part.load ?? '')?.load.what ?? properties.name,
+      name: (part.load && store.loadOf.get(part.load)?.load.what) ?? properties.name,
     };
   });
 
@@ -70,7 +71,12 @@ export const asIngredients = (
  * What is carried off at that very moment is still in it.
  * @param within heaps and moments that are being looked into: heaps that were joined to each other in the same instant end there
  */
-function heldBy(store: StoreState, batch: string, until: Instant, within: readonly string[]): Held {
+function heldBy(
+  store: StoreState,
+  batch: BatchId,
+  until: Instant,
+  within: readonly string[],
+): Held {
   const heap = store.heaps.get(batch);
   const went = (store.went.get(batch) ?? []).filter((w) => w.at <= until);
   const here = `${batch} ${until}`;
@@ -120,11 +126,11 @@ function heldBy(store: StoreState, batch: string, until: Instant, within: readon
 }
 
 /** What is in a heap, as far as the log tells. */
-export const contentsOf = (store: StoreState, batch: string): Contents =>
+export const contentsOf = (store: StoreState, batch: BatchId): Contents =>
   contentsAt(store, batch, Infinity);
 
 /** What was in a heap at a moment, as far as the log tells. */
-export function contentsAt(store: StoreState, batch: string, until: Instant): Contents {
+export function contentsAt(store: StoreState, batch: BatchId, until: Instant): Contents {
   const { list, waterL } = heldBy(store, batch, until, []);
   return {
     ingredients: list.map((i, k) => ({ ...i, key: `in:${k}` })),

@@ -1,3 +1,4 @@
+import type { BatchId } from '../log/ids';
 import type { Instant } from '../quantity/instant';
 import { contentsAt } from './contents';
 import { mixOf, type Est, type Figure } from './mix';
@@ -6,7 +7,7 @@ import type { StoreState } from './store';
 /** Carbon to nitrogen of a heap as it was when its last raw load went in, from what the log says went in; null: it is still building. */
 export function initialCnOf(
   store: StoreState,
-  batch: string,
+  batch: BatchId,
   builtAt: Instant | null,
 ): Figure | null {
   if (builtAt === null) return null;

@@ -8,6 +8,7 @@ import { builtOf, inCrewMeasure, remainingOf } from './build';
 import { diverted, greensOutrun, loadsDue, stackHeat, stockByRole, suppliersOf } from './stock';
 import { resolveMaterialProperties } from './ingredient';
 import { answerTo, foldStore, inStock, USUAL_ACCEPTANCE, USUAL_MEASURES } from './store';
+import { batchId } from '../../../tests/support/ids';
 
 const HEAP = '0190aaaa-0000-7000-8000-000000000001';
 const charge = (id: string, amount: Amount, hoursAgo = 10, material = 'straw'): Entry =>
@@ -240,7 +241,7 @@ describe('building', () => {
   const layUp = entry('lay-up', { recipe }, 20, HEAP);
   test('goes layer by layer; what is in is ticked, what is next is named, what remains goes on', () => {
     const chip = load('green-chip', barrows(30));
-    const first = builtOf(foldStore([layUp, chip]), HEAP, NOW);
+    const first = builtOf(foldStore([layUp, chip]), batchId(HEAP), NOW);
     expect(first.guide!.next).toBe(1);
     expect(first.guide!.layers[0]!.put).toMatchObject([{ material: 'green-chip', load: chip.id }]);
     const one = entry(
@@ -250,8 +251,8 @@ describe('building', () => {
       HEAP,
     );
     const store = foldStore([layUp, chip, one]);
-    expect(builtOf(store, HEAP, NOW).guide).toMatchObject({ next: 2 });
-    const left = remainingOf(store, HEAP);
+    expect(builtOf(store, batchId(HEAP), NOW).guide).toMatchObject({ next: 2 });
+    const left = remainingOf(store, batchId(HEAP));
     expect(left.find((p) => p.material === 'green-chip')!.amount).toMatchObject({
       in: 'measure',
       n: 6,
@@ -280,10 +281,10 @@ describe('building', () => {
       HEAP,
     );
     const store = foldStore([layUp, before, again]);
-    const { guide } = builtOf(store, HEAP, NOW);
+    const { guide } = builtOf(store, batchId(HEAP), NOW);
     expect(guide!.next).toBe(1);
     expect(guide!.plan.litresLoose).toBeCloseTo(11 * 90, 6);
-    expect(remainingOf(store, HEAP)).toMatchObject([
+    expect(remainingOf(store, batchId(HEAP))).toMatchObject([
       { material: 'green-chip', amount: { n: 3 } },
       { material: 'horse-manure', amount: { n: 6 } },
     ]);
@@ -299,8 +300,11 @@ describe('building', () => {
       ),
     ]);
     // Logged after it, with an hour before it: it went in by it all the same.
-    expect(builtOf(after, HEAP, NOW).guide!.next).toBe(2);
-    expect(remainingOf(after, HEAP)).toMatchObject([{ amount: { n: 3 } }, { amount: { n: 4 } }]);
+    expect(builtOf(after, batchId(HEAP), NOW).guide!.next).toBe(2);
+    expect(remainingOf(after, batchId(HEAP))).toMatchObject([
+      { amount: { n: 3 } },
+      { amount: { n: 4 } },
+    ]);
   });
   test('what is put in is what the recipe asks for, to the half measure', () => {
     fc.assert(
@@ -319,7 +323,7 @@ describe('building', () => {
       load('green-chip', barrows(2), {}, 50),
     ];
     expect(
-      builtOf(foldStore([layUp, small, big]), HEAP, NOW)
+      builtOf(foldStore([layUp, small, big]), batchId(HEAP), NOW)
         .guide!.layers.flatMap((l) => l.put)
         .find((p) => p.material === 'green-chip' && p.litres > 90)!.load,
     ).toBe(big.id);

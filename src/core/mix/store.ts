@@ -1,3 +1,4 @@
+import { loadIdOf, type BatchId, type EntryId, type LoadId } from '../log/ids';
 import type { DataOf, Entry } from '../log/entry';
 import type {
   AcceptLine,
@@ -132,7 +133,7 @@ export function answerTo(
 
 /** A load with what became of it. */
 export type StockLoad = {
-  readonly id: string;
+  readonly id: LoadId;
   readonly at: Instant;
   readonly by: string;
   readonly load: Load;
@@ -162,8 +163,8 @@ export type StockLoad = {
   readonly tests: readonly LoadTested[];
   readonly heats: readonly { readonly at: Instant; readonly c: number; readonly by: string }[];
   readonly went: readonly {
-    readonly batch: string;
-    readonly entry: string;
+    readonly batch: BatchId;
+    readonly entry: EntryId;
     readonly at: Instant;
     readonly litres: number | null;
     readonly kg: number | null;
@@ -175,7 +176,7 @@ export type StockLoad = {
   readonly photos: readonly string[];
 };
 type RecipeVersion = {
-  readonly entry: string;
+  readonly entry: EntryId;
   readonly at: Instant;
   readonly by: string;
   readonly recipe: Recipe;
@@ -191,7 +192,7 @@ export type BuildPlan = {
 };
 /** Something that went into a heap, of a charge or of an addition. */
 export type FeedstockAdded = {
-  readonly entry: string;
+  readonly entry: EntryId;
   /** Its place in the log. */ readonly seq: number;
   readonly at: Instant;
   readonly by: string;
@@ -206,12 +207,12 @@ type HeapLog = {
   readonly builtAt: Instant | null;
   /** The heap that it was carried off from; `share` of that one, 0 to 1; null: not known. */
   readonly origin: {
-    readonly from: string;
+    readonly from: BatchId;
     readonly at: Instant;
     readonly share: number | null;
   } | null;
   readonly given: readonly { readonly at: Instant; readonly share: number | null }[];
-  readonly joins: readonly { readonly at: Instant; readonly from: string }[];
+  readonly joins: readonly { readonly at: Instant; readonly from: BatchId }[];
   /** What was added without saying of what it is made; litres where it was a thin liquid, else null. */
   readonly others: readonly {
     readonly at: Instant;
@@ -228,13 +229,13 @@ export type StoreState = {
   readonly acceptance: readonly AcceptLine[];
   readonly acceptanceOwn: boolean;
   readonly loads: readonly StockLoad[];
-  readonly loadOf: ReadonlyMap<string, StockLoad>;
+  readonly loadOf: ReadonlyMap<LoadId, StockLoad>;
   readonly recipes: ReadonlyMap<string, readonly RecipeVersion[]>;
-  readonly layUps: ReadonlyMap<string, BuildPlan>;
-  readonly went: ReadonlyMap<string, readonly FeedstockAdded[]>;
-  readonly heaps: ReadonlyMap<string, HeapLog>;
+  readonly layUps: ReadonlyMap<BatchId, BuildPlan>;
+  readonly went: ReadonlyMap<BatchId, readonly FeedstockAdded[]>;
+  readonly heaps: ReadonlyMap<BatchId, HeapLog>;
   readonly map: {
-    readonly entry: string;
+    readonly entry: EntryId;
     readonly at: Instant;
     readonly by: string;
     readonly map: SiteMap;
@@ -264,7 +265,7 @@ export function foldStore(entries: readonly Entry[]): StoreState {
       { entry: e.id, at: e.at, by: e.by, recipe: e.data.recipe, version: list.length + 1 },
     ]);
   }
-  const went = new Map<string, FeedstockAdded[]>();
+  const went = new Map<BatchId, FeedstockAdded[]>();
   for (const e of live) {
     if (e.batch === null || (e.kind !== 'charge' && !(e.kind === 'addition' && e.data.parts)))
       continue;
@@ -289,10 +290,9 @@ export function foldStore(entries: readonly Entry[]): StoreState {
     loadOf: new Map(loads.map((l) => [l.id, l])),
     recipes,
     layUps: new Map(
-      byId(live, 'lay-up').map((e) => [
-        e.batch!,
-        { recipe: e.data.recipe, from: e.data.from ?? null, seq: e.seq, at: e.at, by: e.by },
-      ]),
+      byId(live, 'lay-up').flatMap(({ batch, data: { recipe, from }, seq, at, by }) =>
+        batch === null ? [] : [[batch, { recipe, from: from ?? null, seq, at, by }] as const],
+      ),
     ),
     went,
     heaps: heapsOf(live),
@@ -312,7 +312,7 @@ function transferred({ stuff, litres }: DataOf<'addition'>): Part | null {
     : { material, amount: litres === undefined ? { in: 'unknown' } : { in: 'litres', n: litres } };
 }
 
-function heapsOf(live: readonly Entry[]): Map<string, HeapLog> {
+function heapsOf(live: readonly Entry[]): Map<BatchId, HeapLog> {
   const opened = byId(live, 'opened');
   const built = new Map(byId(live, 'built').map((e) => [e.batch, e.at]));
   const carried = opened.flatMap((e) =>
@@ -333,41 +333,44 @@ function heapsOf(live: readonly Entry[]): Map<string, HeapLog> {
     grouped(byId(live, 'addition'), (e) => e.batch ?? ''),
   ];
   return new Map(
-    opened.map(({ batch, data }): [string, HeapLog] => {
-      const joined = merges.get(batch!) ?? [];
-      const added = (additions.get(batch!) ?? []).filter((e) => !e.data.parts);
+    opened.flatMap(({ batch, data }): [BatchId, HeapLog][] => {
+      if (batch === null) return [];
+      const joined = merges.get(batch) ?? [];
+      const added = (additions.get(batch) ?? []).filter((e) => !e.data.parts);
       return [
-        batch!,
-        {
-          name: data.name ?? data.code,
-          adopted: data.adopted !== undefined,
-          builtAt: built.get(batch) ?? null,
-          origin: carried.find((c) => c.to === batch) ?? null,
-          given: given.get(batch!) ?? [],
-          joins: joined.flatMap((e) =>
-            e.data.from === undefined ? [] : [{ at: e.at, from: e.data.from }],
-          ),
-          others: [
-            ...joined.flatMap((e) =>
-              e.data.from === undefined
-                ? [
-                    {
-                      at: e.at,
-                      what: e.data.what ?? 'what was joined to it',
-                      waterL: null,
-                      part: null,
-                    },
-                  ]
-                : [],
+        [
+          batch,
+          {
+            name: data.name ?? data.code,
+            adopted: data.adopted !== undefined,
+            builtAt: built.get(batch) ?? null,
+            origin: carried.find((c) => c.to === batch) ?? null,
+            given: given.get(batch) ?? [],
+            joins: joined.flatMap((e) =>
+              e.data.from === undefined ? [] : [{ at: e.at, from: e.data.from }],
             ),
-            ...added.map((e) => ({
-              at: e.at,
-              what: e.data.what ?? 'what was added to it',
-              waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null,
-              part: transferred(e.data),
-            })),
-          ],
-        },
+            others: [
+              ...joined.flatMap((e) =>
+                e.data.from === undefined
+                  ? [
+                      {
+                        at: e.at,
+                        what: e.data.what ?? 'what was joined to it',
+                        waterL: null,
+                        part: null,
+                      },
+                    ]
+                  : [],
+              ),
+              ...added.map((e) => ({
+                at: e.at,
+                what: e.data.what ?? 'what was added to it',
+                waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null,
+                part: transferred(e.data),
+              })),
+            ],
+          },
+        ],
       ];
     }),
   );
@@ -402,7 +405,7 @@ const CRUMBS = 0.02;
 function loadsOf(
   live: readonly Entry[],
   materials: ReadonlyMap<string, Material>,
-  went: ReadonlyMap<string, readonly FeedstockAdded[]>,
+  went: ReadonlyMap<BatchId, readonly FeedstockAdded[]>,
 ): StockLoad[] {
   const changes = grouped(byId(live, 'load-change'), (e) => e.data.load);
   const heats = grouped(byId(live, 'load-heat'), (e) => e.data.load);
@@ -449,7 +452,7 @@ function loadsOf(
     const usedUp =
       least !== null && since.length > 0 && least <= CRUMBS * (came.litres ?? came.kg ?? 1);
     return {
-      id: e.id,
+      id: loadIdOf(e),
       at: e.at,
       by: e.by,
       load,

@@ -1,3 +1,4 @@
+import type { BatchId } from '../log/ids';
 import type { Verdict } from '../evidence/verdict';
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { localDays, zoneOf } from '../quantity/calendar';
@@ -44,7 +45,7 @@ type RuleSnapshot = VerdictFacts & {
 
 /** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
 export type BatchSnapshot = {
-  readonly id: string;
+  readonly id: BatchId;
   readonly code: string;
   readonly name: string | null;
   readonly bay: string | null;

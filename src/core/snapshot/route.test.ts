@@ -3,6 +3,7 @@ import { MS } from '../quantity/instant';
 import { situation } from '../../../tests/support/situation';
 import type { BatchSnapshot } from './batch-snapshot';
 import { routeOf } from './route';
+import { batchId } from '../../../tests/support/ids';
 
 const NOW = Date.UTC(2026, 10, 23, 9);
 type Say = {
@@ -44,7 +45,7 @@ function heap({
   } as unknown as BatchSnapshot;
 }
 const ids = (board: BatchSnapshot[], manual: string[] | null = null): string[] =>
-  routeOf(board, manual, NOW).map((s) => s.id);
+  routeOf(board, manual && manual.map(batchId), NOW).map((s) => s.id);
 
 describe('the order of a walk', () => {
   // Common practice: finished heaps before raw ones, so that nothing raw rides on the thermometer.

@@ -1,3 +1,4 @@
+import type { BatchId } from '../log/ids';
 import { nextAdvice, type Advice } from '../advice/next';
 import { isGone } from '../advice/situation';
 import { MS, type Instant } from '../quantity/instant';
@@ -104,7 +105,7 @@ function dueOf(d: BatchSnapshot, now: Instant): NotNow | null {
  */
 export function routeOf(
   board: readonly BatchSnapshot[],
-  manual: readonly string[] | null,
+  manual: readonly BatchId[] | null,
   now: Instant,
 ): Stop[] {
   const ranked = board

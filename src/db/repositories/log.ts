@@ -1,3 +1,4 @@
+import type { BatchId, EntryId } from '@/core/log/ids';
 import { createHash } from 'node:crypto';
 import { sql, type Selectable } from 'kysely';
 import {
@@ -40,7 +41,7 @@ export type Appended = {
 
 export type ChainReport =
   | { readonly ok: true; readonly entries: number }
-  | { readonly ok: false; readonly seq: number; readonly id: string };
+  | { readonly ok: false; readonly seq: number; readonly id: EntryId };
 
 export const logRepo = (db: Db) => ({
   /** Waits until no other transaction writes to the site's log, and keeps them waiting until the caller's ends. */
@@ -124,7 +125,7 @@ export const logRepo = (db: Db) => ({
     return last ? last.recorded_at.getTime() : null;
   },
 
-  async byId(id: string): Promise<Entry | null> {
+  async byId(id: EntryId): Promise<Entry | null> {
     const row = await db
       .selectFrom('log_entry')
       .selectAll()
@@ -133,18 +134,18 @@ export const logRepo = (db: Db) => ({
     return row ? toEntry(row) : null;
   },
   /** Those of some ids that the log holds. */
-  async ofIds(ids: readonly string[]): Promise<Entry[]> {
+  async ofIds(ids: readonly EntryId[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
     return (
       await db
         .selectFrom('log_entry')
         .selectAll()
-        .where('id', '=', sql<string>`any(${ids}::uuid[])`)
+        .where('id', '=', sql<EntryId>`any(${ids}::uuid[])`)
         .execute()
     ).map(toEntry);
   },
   /** All ends of a single act between heaps: the entry that a person made, and those written with it. */
-  async ofAct(act: string): Promise<Entry[]> {
+  async ofAct(act: EntryId): Promise<Entry[]> {
     return (
       await db
         .selectFrom('log_entry')
@@ -155,7 +156,7 @@ export const logRepo = (db: Db) => ({
     ).map(toEntry);
   },
   /** A batch's entries, behind what it has inherited from the heap it was carried off from; in the order of the log. */
-  async ofBatch(batch: string): Promise<Entry[]> {
+  async ofBatch(batch: BatchId): Promise<Entry[]> {
     const own = (
       await db
         .selectFrom('log_entry')
@@ -213,7 +214,7 @@ export const logRepo = (db: Db) => ({
   /** A batch's entries, what it inherited, and the site's own, each with the hash of the entry before it in the site's chain. */
   async chained(
     site: string,
-    batch: string,
+    batch: BatchId,
     until: number,
   ): Promise<{ entry: Entry; prev: string }[]> {
     const ids = (await this.ofBatch(batch)).map((e) => e.id);
@@ -233,7 +234,7 @@ export const logRepo = (db: Db) => ({
       .where('e.site', '=', site)
       .where((w) =>
         w.or([
-          w('e.id', '=', sql<string>`any(${ids}::uuid[])`),
+          w('e.id', '=', sql<EntryId>`any(${ids}::uuid[])`),
           w.and([w('e.batch', 'is', null), w('e.kind', 'not in', STORE_KINDS)]),
         ]),
       )
@@ -243,7 +244,7 @@ export const logRepo = (db: Db) => ({
     return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
   },
   /** Batches that the log knew at a moment. */
-  async openedBy(site: string, until: number): Promise<ReadonlySet<string>> {
+  async openedBy(site: string, until: number): Promise<ReadonlySet<BatchId>> {
     const rows = await db
       .selectFrom('log_entry')
       .select('batch')
@@ -251,9 +252,9 @@ export const logRepo = (db: Db) => ({
       .where('kind', '=', 'opened')
       .where('recorded_at', '<=', new Date(until))
       .execute();
-    return new Set(rows.map((row) => row.batch!));
+    return new Set(rows.flatMap((row) => row.batch ?? []));
   },
-  async batchIds(site: string): Promise<string[]> {
+  async batchIds(site: string): Promise<BatchId[]> {
     return (
       await db
         .selectFrom('log_entry')
@@ -262,7 +263,7 @@ export const logRepo = (db: Db) => ({
         .where('kind', '=', 'opened')
         .orderBy('seq')
         .execute()
-    ).map((row) => row.batch!);
+    ).flatMap((row) => row.batch ?? []);
   },
   /** Whether a person has written here since a moment. */
   async writtenSince(site: string, moment: number): Promise<boolean> {

@@ -1,3 +1,4 @@
+import type { BatchId } from '@/core/log/ids';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch, foldSite, type SiteState } from '@/core/log/fold';
 import type { Db } from '../client';
@@ -8,7 +9,7 @@ export const snapshotRepo = (db: Db) => {
   const write = async (
     site: Site,
     siteState: SiteState,
-    batch: string,
+    batch: BatchId,
     now: number,
   ): Promise<BatchSnapshot> => {
     const snapshot = createBatchSnapshot(
@@ -30,7 +31,7 @@ export const snapshotRepo = (db: Db) => {
   };
   return {
     /** Folds these batches anew; in the transaction of the entry that made it needful. */
-    async refresh(site: Site, batches: readonly string[], now: number): Promise<BatchSnapshot[]> {
+    async refresh(site: Site, batches: readonly BatchId[], now: number): Promise<BatchSnapshot[]> {
       const siteState = foldSite(await logRepo(db).ofSite(site.id));
       const snapshots: BatchSnapshot[] = [];
       for (const batch of batches) snapshots.push(await write(site, siteState, batch, now));

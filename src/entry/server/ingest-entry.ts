@@ -1,3 +1,4 @@
+import { batchIdOf, parseEntryId } from '@/core/log/ids';
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
 import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
 import { claimOf } from '@/core/advice/claim';
@@ -96,14 +97,14 @@ function clockMoved(form: unknown, aheadMs: number | null): boolean {
   );
 }
 
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const content = ({ batch, at, by, kind, data }: NewEntry): string =>
   canonicalJson({ batch, at, by, kind, data });
 
 /** What the log holds under the form's id: done already, or something else; null: nothing. Read as of when the log took it, the same form gives the same entry. */
 async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<IngestResult | null> {
-  const id: unknown = (form as { id?: unknown } | null)?.id;
-  if (typeof id !== 'string' || !UUID.test(id)) return null;
+  const sent: unknown = (form as { id?: unknown } | null)?.id;
+  const id = typeof sent === 'string' ? parseEntryId(sent) : null;
+  if (id === null) return null;
   const held = await logRepo(db).byId(id);
   if (!held) return null;
   const then = parseEntryForm(form, timeZone, held.recordedAt);
@@ -164,7 +165,7 @@ async function validateReferences(
       'A part that was carried off is logged at the heap it came from.',
     );
   if (entry.kind === 'opened')
-    return entry.batch === entry.id
+    return entry.batch === batchIdOf(entry)
       ? null
       : refused('batch', 'A new heap takes the id of the entry that opens it.');
   for (const sha256 of picturesOf(entry))

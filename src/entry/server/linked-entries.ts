@@ -1,3 +1,4 @@
+import type { BatchId, EntryId } from '@/core/log/ids';
 import { isCorrectedInPlace, type Entry, type NewEntry } from '@/core/log/entry';
 import { isoOf } from '@/core/quantity/instant';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
@@ -24,7 +25,7 @@ const refused = (path: string, message: string): LinkedEntries => ({
 });
 const NO_HEAP = 'The other heap is not on this site. Choose one of its heaps.';
 
-async function heapOf(db: Db, id: string): Promise<BatchState | null> {
+async function heapOf(db: Db, id: BatchId): Promise<BatchState | null> {
   const entries = await logRepo(db).ofBatch(id);
   return entries.length === 0 ? null : foldBatch(entries);
 }
@@ -64,7 +65,7 @@ export async function createLinkedEntries(
   site: Site,
 ): Promise<LinkedEntries> {
   const { id, at, by, batch } = entry;
-  const heap = (of: string): Promise<BatchState | null> => heapOf(db, of);
+  const heap = (of: BatchId): Promise<BatchState | null> => heapOf(db, of);
   const end = (role: string, to: string | null, kind: NewEntry['kind'], data: object): NewEntry =>
     ({
       id: idFrom(id, role),
@@ -229,7 +230,7 @@ async function strikeWhole(
 ): Promise<LinkedEntries> {
   const target = await logRepo(db).byId(entry.data.target);
   if (!target) return { ok: true, others: [] };
-  const act = (target.data as { act?: string }).act ?? target.id;
+  const act = (target.data as { act?: EntryId }).act ?? target.id;
   const ends = (await logRepo(db).ofAct(act)).filter((e) => e.id !== target.id);
   const others: NewEntry[] = [];
   for (const e of ends) {

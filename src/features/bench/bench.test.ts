@@ -1,3 +1,4 @@
+import { loadId } from '../../../tests/support/ids';
 import fc from 'fast-check';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { foldStore } from '@/core/mix/store';
@@ -24,7 +25,7 @@ describe('a row of the bench', () => {
     const row = (n: number, named?: string) =>
       rowOfPart(
         'r',
-        { material: 'green-chip', amount: barrows(n), ...(named ? { load: named } : {}) },
+        { material: 'green-chip', amount: barrows(n), ...(named ? { load: loadId(named) } : {}) },
         s.measures,
         items,
       ).item;
@@ -46,7 +47,7 @@ describe('a row of the bench', () => {
         fc.constantFrom('barrow', 'bucket', 'L', 'kg'),
         fc.boolean(),
         (n, unit, about) => {
-          const item = items.find((i) => i.load === chip.id)!;
+          const item = items.find((i) => i.load === loadId(chip.id))!;
           const part = partOfRow(item, amountTyped(n, unit, about, s.measures)!);
           const row = rowOfPart('r', part, s.measures, items);
           expect({ n: Number(row.n), unit: row.unit, about: row.about }).toEqual({
@@ -72,7 +73,7 @@ describe('a row of the bench', () => {
     ).toBe('unknown');
   });
   test('weighs what its load weighs, in whatever unit it is told', () => {
-    const item = items.find((i) => i.load === chip.id)!;
+    const item = items.find((i) => i.load === loadId(chip.id))!;
     for (const unit of ['barrow', 'L', 'kg']) {
       const made = ingredientOfRow(
         { id: 'r', item: item.key, n: '7', unit, about: false, fixed: false },

@@ -1,3 +1,4 @@
+import type { BatchId, LoadId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
 import {
@@ -22,7 +23,7 @@ export type BenchItem = {
   /** `load:` or `material:` and its id. */
   readonly key: string;
   readonly material: string;
-  readonly load: string | null;
+  readonly load: LoadId | null;
   readonly name: string;
   readonly role: Role;
   /** `9 barrows, 12 d old, bay 3`. */
@@ -60,7 +61,7 @@ export type RecipeView = {
 };
 /** A heap that the bench may work for: one that is building, or one that something is to be added to. */
 export type BenchHeap = {
-  readonly id: string;
+  readonly id: BatchId;
   readonly building: boolean;
   readonly name: string;
   readonly place: string;

@@ -1,3 +1,4 @@
+import { EntryIdSchema } from '@/core/log/ids';
 import { z } from 'zod';
 import { METHODS } from '@/core/evidence/types';
 import { isTimeZone } from '@/core/quantity/calendar';
@@ -23,7 +24,7 @@ const Csv = z.object({
 
 /** What the page sends to bring a batch in; `openedId` makes a second sending harmless. */
 export const BringInput = z.object({
-  openedId: z.uuid(),
+  openedId: EntryIdSchema,
   by: z.string().trim().min(1, 'Say who brings it in.').max(60),
   bay: z.string().trim().max(40).optional(),
   /** Rules that it is to be kept under, the leading one first; none: no rule is claimed. Absent: those that the file names. */

@@ -1,3 +1,4 @@
+import type { BatchId, LoadId } from '@/core/log/ids';
 import type { Material, OwnMeasure } from '@/core/log/store-shapes';
 import type { Built } from '@/core/mix/build';
 import { carries } from '@/core/mix/ingredient';
@@ -21,7 +22,7 @@ import type { Locale } from '@/core/words/note';
 export type Source = {
   readonly key: string;
   readonly material: string;
-  readonly load: string | null;
+  readonly load: LoadId | null;
   readonly name: string;
   readonly says: string;
   readonly inStore: boolean;
@@ -118,7 +119,7 @@ function sourcesOf(
 }
 
 type Heap = {
-  readonly id: string;
+  readonly id: BatchId;
   readonly kept: 'turned' | 'static' | 'vessel';
   /** It does not get hot enough to kill anything, by its method. */ readonly noClaim: boolean;
   readonly name: string;
@@ -228,7 +229,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
   };
 }
 
-const nameOf = (store: StoreState, load: string | undefined, material: string): string => {
+const nameOf = (store: StoreState, load: LoadId | undefined, material: string): string => {
   const l = load === undefined ? undefined : store.loadOf.get(load);
   return l?.load.what ?? store.materials.get(material)?.name ?? material;
 };

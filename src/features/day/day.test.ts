@@ -11,11 +11,12 @@ import {
 } from '../../../tests/support/situation';
 import { availableLabourNow, roundsOfSite, todayView } from './view';
 import { foldSite } from '@/core/log/fold';
+import { batchId } from '../../../tests/support/ids';
 
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
 const card = (id: string, change: Change, orders: HeapCard['orders'] = []): HeapCard => {
   const { now: _now, ...facts } = situation(change);
-  return { id, code: id, name: id, facts, orders };
+  return { id: batchId(id), code: id, name: id, facts, orders };
 };
 const work: Work = {
   from: '08:00',

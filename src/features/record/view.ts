@@ -237,7 +237,10 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
     new Map(state.entries.map((e) => [e.id, e.by])),
     new Map(state.readings.map((r) => [r.id, r.entry])),
   ];
-  const who = (id: string): string => byEntry.get(entryOf.get(id) ?? '') ?? '';
+  const who = (id: string): string => {
+    const entry = entryOf.get(id);
+    return (entry && byEntry.get(entry)) ?? '';
+  };
   const rows = prepared.rounds.slice(-MAX_ROUNDS).map((r): TableRow => {
     const late = r.readings.filter(
       (x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day,

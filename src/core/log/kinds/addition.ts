@@ -1,3 +1,4 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { amountText } from '../../words/amount';
@@ -14,7 +15,7 @@ export const additionKind = describeKind({
     what: Words.optional(),
     litres: z.number().positive().max(1_000_000).optional(),
     /** Out of the store. */ parts: z.array(PartSchema).max(60).optional(),
-    /** The heap that it came out of, and as what. */ from: z.uuid().optional(),
+    /** The heap that it came out of, and as what. */ from: BatchIdSchema.optional(),
     stuff: z.enum(TRANSFER_KINDS).optional(),
     ...act,
     ...origin,

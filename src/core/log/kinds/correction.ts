@@ -1,3 +1,4 @@
+import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts, tempText } from '../../quantity/format';
 import { toCelsius } from '../../quantity/units';
@@ -7,7 +8,7 @@ import { describeKind } from './kind';
 /** Strikes an entry or one reading of it, and may put another value in the reading's place. */
 export const correctionKind = describeKind({
   schema: z.looseObject({
-    target: z.uuid(),
+    target: EntryIdSchema,
     reading: z.string().optional(),
     value: z.number().optional(),
     unit: Unit.optional(),

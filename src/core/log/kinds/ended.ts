@@ -1,3 +1,4 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { END_WORDS } from '../../words/acts';
@@ -10,7 +11,7 @@ import { knowingText, knowingLogText } from './text';
 export const endedKind = describeKind({
   schema: z.looseObject({
     reason: z.enum(END_REASONS),
-    into: z.uuid().optional(),
+    into: BatchIdSchema.optional(),
     words: Words.optional(),
     ...knowing,
     ...act,

@@ -1,3 +1,4 @@
+import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { RecipeSchema } from '../store-shapes';
 import { describeKind } from './kind';
@@ -6,7 +7,7 @@ import { describeKind } from './kind';
 export const layUpKind = describeKind({
   schema: z.looseObject({
     recipe: RecipeSchema,
-    /** The entry that kept that version. */ from: z.uuid().optional(),
+    /** The entry that kept that version. */ from: EntryIdSchema.optional(),
   }),
   scope: 'batch',
   drawsOnStore: true,

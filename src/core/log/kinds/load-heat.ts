@@ -1,3 +1,4 @@
+import { LoadIdSchema } from '../ids';
 import { z } from 'zod';
 import { tempText } from '../../quantity/format';
 import { toCelsius } from '../../quantity/units';
@@ -8,7 +9,7 @@ import { Words } from './shared';
 /** Temperature of a stock heap. */
 export const loadHeatKind = describeKind({
   schema: z.looseObject({
-    load: z.uuid(),
+    load: LoadIdSchema,
     value: z.number().min(-60).max(400),
     unit: Unit,
     words: Words.optional(),

@@ -1,3 +1,4 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
@@ -9,7 +10,7 @@ export const mergeKind = describeKind({
     withProven: z.boolean(),
     seeds,
     what: z.string().optional(),
-    /** The heap that was joined to this one. */ from: z.uuid().optional(),
+    /** The heap that was joined to this one. */ from: BatchIdSchema.optional(),
     volumeM3: z.number().positive().max(100_000).optional(),
     ...act,
     ...origin,

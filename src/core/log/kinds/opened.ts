@@ -1,3 +1,4 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { METHODS } from '../../evidence/types';
@@ -40,7 +41,7 @@ export const openedKind = describeKind({
     /** Carried off from another heap: it has that heap's past up to this moment, and not its future. */
     splitFrom: z
       .looseObject({
-        batch: z.uuid(),
+        batch: BatchIdSchema,
         at: Moment,
         /** Of what stood there, 0 to 1; left out: its volume was not known. */ share: z
           .number()

@@ -1,10 +1,11 @@
+import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { RecipeSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** A recipe: each entry of an id is a version. `from`: the version that it was changed from. */
 export const recipeKind = describeKind({
-  schema: z.looseObject({ recipe: RecipeSchema, from: z.uuid().nullable() }),
+  schema: z.looseObject({ recipe: RecipeSchema, from: EntryIdSchema.nullable() }),
   scope: 'store',
   correction: 'none',
   inherited: false,

@@ -1,3 +1,4 @@
+import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { RELEASE_DOUBTS } from './vocabulary';
 
@@ -22,7 +23,7 @@ export const Moment = z
   .max(Date.UTC(2200, 0, 1));
 
 /** The single act that an entry is one end of: the id of the entry that a person made. */
-export const act = { act: z.uuid().optional() };
+export const act = { act: EntryIdSchema.optional() };
 
 /** What whoever lets it go was told and said to know. */
 export const knowing = {

@@ -1,10 +1,11 @@
+import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { SiteMapSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
 /** Where bays, bins and rows lie. */
 export const siteMapKind = describeKind({
-  schema: z.looseObject({ map: SiteMapSchema, from: z.uuid().nullable() }),
+  schema: z.looseObject({ map: SiteMapSchema, from: EntryIdSchema.nullable() }),
   scope: 'store',
   correction: 'none',
   inherited: false,

@@ -1,3 +1,4 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { act } from './shared';
@@ -5,7 +6,7 @@ import { act } from './shared';
 /** A part of this heap was carried off and is a heap of its own from now on. */
 export const splitKind = describeKind({
   schema: z.looseObject({
-    to: z.uuid(),
+    to: BatchIdSchema,
     volumeM3: z.number().positive().max(100_000),
     /** What the part is called from now on, and where it stands. */ code: z
       .string()

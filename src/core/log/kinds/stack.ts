@@ -1,10 +1,11 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { act } from './shared';
 
 /** One stands on top of the other in the same bay, something between them. */
 export const stackKind = describeKind({
-  schema: z.looseObject({ with: z.uuid(), layer: z.enum(['upper', 'lower']), ...act }),
+  schema: z.looseObject({ with: BatchIdSchema, layer: z.enum(['upper', 'lower']), ...act }),
   scope: 'batch',
   correction: 'strike',
   inherited: false,

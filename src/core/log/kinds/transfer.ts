@@ -1,3 +1,4 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { TRANSFER_WORDS } from '../../words/transfer';
@@ -9,7 +10,7 @@ import { TRANSFER_KINDS } from './vocabulary';
 export const transferKind = describeKind({
   schema: z.looseObject({
     what: z.enum(TRANSFER_KINDS),
-    to: z.uuid().optional(),
+    to: BatchIdSchema.optional(),
     /** Whether it carries germs, and seeds, with it. */ raw: z.boolean(),
     seeds: z.boolean(),
     litres: z.number().positive().max(1_000_000).optional(),

@@ -1,9 +1,10 @@
+import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { describeKind } from './kind';
 
 /** The order of the walk over the site, set by hand. Empty: the hygienic order again. */
 export const walkOrderKind = describeKind({
-  schema: z.looseObject({ batches: z.array(z.uuid()) }),
+  schema: z.looseObject({ batches: z.array(BatchIdSchema) }),
   scope: 'site',
   correction: 'none',
   inherited: false,

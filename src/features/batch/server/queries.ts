@@ -1,3 +1,4 @@
+import type { BatchId } from '@/core/log/ids';
 import { chartView } from '@/core/snapshot/chart';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
@@ -19,17 +20,14 @@ import { beyondView } from '../beyond';
 import { gradeView, strictnessView } from '../judged';
 import { sectionView, tableView } from '../view';
 
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-
-async function batchState(id: string): Promise<BatchState | null> {
-  if (!UUID.test(id)) return null;
+async function batchState(id: BatchId): Promise<BatchState | null> {
   const entries = await logRepo(theDb()).ofBatch(id);
   return entries.length === 0 ? null : foldBatch(entries);
 }
 
 /** All that a heap's page shows. Null: there is no such heap. */
 export async function batchScreen(
-  id: string,
+  id: BatchId,
   site: Site,
   board: readonly BatchSnapshot[],
   locale: Locale,

@@ -38,15 +38,16 @@ export async function benchView(
     recipes: recipeViews(store, board, locale),
     near: heapMixes(store, board, locale),
     heaps,
-    heap: heap
-      ? {
-          ...heap,
-          ...contentsOf(store, heap.id),
-          shape: snapshot!.field.shape,
-          by: store.layUps.get(heap.id)?.recipe ?? null,
-          owed: remainingOf(store, heap.id),
-        }
-      : null,
+    heap:
+      heap && snapshot
+        ? {
+            ...heap,
+            ...contentsOf(store, heap.id),
+            shape: snapshot.field.shape,
+            by: store.layUps.get(heap.id)?.recipe ?? null,
+            owed: remainingOf(store, heap.id),
+          }
+        : null,
     slots: (store.map?.map.slots ?? [])
       .filter((s) => s.kind !== 'store')
       .map(({ name, kind, lengthM, widthM, heightM }) => ({

@@ -1,3 +1,4 @@
+import { requireEntryId } from '@/core/log/ids';
 import { revalidatePath } from 'next/cache';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { fileOfBrought, rulesOfBrought } from '@/core/formats/bring';
@@ -69,7 +70,7 @@ export async function bringIn(request: Request): Promise<Response> {
     by,
     bay,
     rules: chosen.rules,
-    idOf: (n) => idFrom(openedId, `entry ${n}`),
+    idOf: (n) => requireEntryId(idFrom(openedId, `entry ${n}`)),
   });
   try {
     const kept = await withSiteLock(theDb(), site, async (trx): Promise<Kept> => {

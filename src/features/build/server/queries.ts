@@ -1,3 +1,4 @@
+import type { BatchId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { positionText } from '@/core/words/position';
 import { builtOf } from '@/core/mix/build';
@@ -8,7 +9,7 @@ import { buildView, type BuildView } from '../view';
 
 /** The building of a heap; null: there is no such heap. */
 export async function buildingOf(
-  id: string,
+  id: BatchId,
   site: string,
   board: readonly BatchSnapshot[],
   locale: Locale,

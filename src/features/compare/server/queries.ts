@@ -1,3 +1,4 @@
+import type { BatchId } from '@/core/log/ids';
 import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch, type SiteState } from '@/core/log/fold';
 import { theDb } from '@/db/context';
@@ -10,7 +11,7 @@ const MAX_TOLD = 60;
 
 /** Heaps with all that is known of them. */
 export async function toldOf(
-  ids: readonly string[],
+  ids: readonly BatchId[],
   site: Site,
   siteState: SiteState,
   now: number,

@@ -1,3 +1,4 @@
+import type { BatchId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { bordersOf } from '@/core/heap/row';
 import { foldBatch, foldSite } from '@/core/log/fold';
@@ -9,11 +10,10 @@ import { placedHeaps, type PlacedHeap } from '@/entry/placed';
 
 /** Where a heap is read and where it stands. Null: no such heap. */
 export async function placesScreen(
-  id: string,
+  id: BatchId,
   site: Site,
   board: readonly BatchSnapshot[],
 ): Promise<{ name: string; screen: PlacesScreen; placed: PlacedHeap[] } | null> {
-  if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
   const entries = await logRepo(theDb()).ofBatch(id);
   if (entries.length === 0) return null;
   const state = foldBatch(entries);

@@ -1,3 +1,4 @@
+import { parseBatchId } from '@/core/log/ids';
 import Papa from 'papaparse';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { trailOf } from '@/core/formats/trail';
@@ -9,8 +10,6 @@ import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 import { fileNameOf, safeName } from '../view';
-
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** A batch as the log knew it at a moment, with the chained entries that tell it. */
 export type Logged = {
@@ -32,8 +31,9 @@ async function settled(site: Site, until: number): Promise<void> {
 }
 const MAX_WAIT_MS = 50;
 
-export async function loggedAt(site: Site, id: string, until: number): Promise<Logged | null> {
-  if (!UUID.test(id)) return null;
+export async function loggedAt(site: Site, idText: string, until: number): Promise<Logged | null> {
+  const id = parseBatchId(idText);
+  if (id === null) return null;
   await settled(site, until);
   const chained = await logRepo(theDb()).chained(site.id, id, until);
   const own = chained.map((c) => c.entry).filter((e) => e.batch !== null);

@@ -1,3 +1,4 @@
+import type { BatchId } from '@/core/log/ids';
 import { shortScheduleTexts } from '@/core/advice/schedule';
 import { assessBatch, assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { resolvePolicy } from '@/core/evidence/policy';
@@ -56,8 +57,7 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
 const NO_CLOCK = { word: 'No clock yet', text: 'still building', proven: false, kept: false };
 
 /** Terms of a batch side by side: each version it has had, what the site works to now, and the standing under each. Null: no such batch. */
-export async function batchTermsScreen(id: string, site: Site, locale: Locale) {
-  if (!/^[0-9a-f-]{36}$/i.test(id)) return null;
+export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) {
   const entries = await logRepo(theDb()).ofBatch(id);
   if (entries.length === 0) return null;
   const [state, siteState] = [foldBatch(entries), await siteStateOf(site)];

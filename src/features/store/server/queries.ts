@@ -1,3 +1,4 @@
+import type { LoadId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { loadsDue, type LoadDue } from '@/core/mix/stock';
 import type { StoreState } from '@/core/mix/store';
@@ -13,7 +14,7 @@ export const storeDue = async (site: string, now: number): Promise<LoadDue[]> =>
 
 /** One load; null: there is none of that id. */
 export async function loadOf(
-  id: string,
+  id: LoadId,
   site: string,
   board: readonly BatchSnapshot[],
   locale: Locale,

@@ -1,3 +1,4 @@
+import { parseBatchId } from '@/core/log/ids';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import type { Terms } from '@/core/log/fold';
 import { findRule } from '@/core/rules/library';
@@ -29,7 +30,9 @@ const rulesInForce = (terms: Terms | undefined) =>
   });
 
 export async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
+  const [{ id: asked }, s] = [await params, await loadPageContext()];
+  const id = parseBatchId(asked);
+  if (id === null) notFound();
   const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
   if (!b) notFound();
   const { state, digest: snapshot, goingOut: _goingOut, ...shown } = b;

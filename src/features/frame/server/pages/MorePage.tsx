@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { PageShell } from '../PageShell';
 import { loadPageContext } from '../queries';
-import { navigationPlaces, PLACES } from '@/core/words/places';
+import { navigationPlaces } from '@/core/words/places';
 
 export async function MorePage() {
   const s = await loadPageContext();

@@ -1,3 +1,4 @@
+import { parseBatchId } from '@/core/log/ids';
 import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { placesScreen } from '../queries';
@@ -6,7 +7,9 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 export async function PlacesPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
+  const [{ id: asked }, s] = [await params, await loadPageContext()];
+  const id = parseBatchId(asked);
+  if (id === null) notFound();
   const p = await placesScreen(id, s.site, s.board);
   if (!p) notFound();
   const heap = {

@@ -1,3 +1,4 @@
+import { parseBatchId } from '@/core/log/ids';
 import { notFound } from 'next/navigation';
 import { logEntry } from '@/entry/server/actions';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -6,7 +7,9 @@ import { batchTermsScreen } from '../queries';
 import { BatchTerms } from '../../ui/BatchTerms';
 
 export async function BatchRulesPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPageContext()];
+  const [{ id: asked }, s] = [await params, await loadPageContext()];
+  const id = parseBatchId(asked);
+  if (id === null) notFound();
   const screen = await batchTermsScreen(id, s.site, s.locale);
   if (!screen) notFound();
   return (
