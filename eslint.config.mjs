@@ -17,7 +17,7 @@ const AMBIENT = [
 const TEXTS = '/^(text|texts|heading|title|detail|message|sentence)$/';
 const READS = '/^(startsWith|endsWith|includes|indexOf|slice|split|match|search)$/';
 const SENTENCE = String.raw`/[a-z] |^[A-Z][a-z]+[ .:-]|^: $/`;
-const WORDING = [
+export const WORDING = [
   // A sentence compared, or looked for.
   `BinaryExpression[operator=/^[!=]==$/] > Literal[value=${SENTENCE}]`,
   `CallExpression[callee.property.name=/^(startsWith|endsWith|includes|indexOf)$/] > Literal[value=${SENTENCE}]`,

@@ -50,7 +50,7 @@ export function HeatChart({ data }: { data: HeatChartData }) {
   const part = { data, scales };
   return (
     <div>
-      <p className="text-[13.5px] q min-h-[19px]" aria-live="polite">
+      <p className="text-hint q min-h-[19px]" aria-live="polite">
         {round?.says ?? 'No round yet.'}
       </p>
       <div

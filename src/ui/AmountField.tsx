@@ -85,7 +85,7 @@ export function AmountField({
         </select>
       </div>
       {!unknown && (
-        <label className="flex gap-2 items-center min-h-[40px] pointer-coarse:min-h-[48px] text-[14px] max-w-[460px]">
+        <label className="flex gap-2 items-center min-h-[40px] pointer-coarse:min-h-choice text-small max-w-[460px]">
           <input
             type="checkbox"
             className="size-5"

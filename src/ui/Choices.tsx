@@ -36,7 +36,7 @@ export function Choices<T extends string>({
         {optional && value !== '' && (
           <button
             type="button"
-            className="link text-[13px] min-h-[32px] pointer-coarse:min-h-[44px]"
+            className="link text-note target-in-text"
             onClick={() => onChange('')}
           >
             Clear<span className="sr-only"> {label}</span>
@@ -55,7 +55,7 @@ export function Choices<T extends string>({
         {options.map((o) => (
           <ToggleGroup.Item key={o.value} value={o.value} className="choice flex-col">
             <span>{o.label}</span>
-            {o.hint && <span className="text-[13px] font-normal">{o.hint}</span>}
+            {o.hint && <span className="text-note font-normal">{o.hint}</span>}
           </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>

@@ -10,9 +10,9 @@ export const Disclosure = ({
   open?: boolean;
   children: ReactNode;
 }) => (
-  <details className="border-t-[1.6px] border-ink pt-1" {...(open ? { open } : {})}>
-    <summary className="cursor-pointer min-h-[44px] flex items-center">
-      <h2 className="!text-[16px]">{summary}</h2>
+  <details className="ruled pt-1" {...(open ? { open } : {})}>
+    <summary className="cursor-pointer min-h-target flex items-center">
+      <h2 className="!text-lead">{summary}</h2>
     </summary>
     {children}
   </details>

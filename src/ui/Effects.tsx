@@ -50,7 +50,7 @@ export function Effects({ preview }: { preview: EntryPreview | null }) {
       </p>
       <ul>
         {effects.map((e) => (
-          <li key={e.rule} className="text-[14px] leading-[1.35]">
+          <li key={e.rule} className="text-small leading-[1.35]">
             <b className="font-semibold">{e.rule}</b>: {e.text}
           </li>
         ))}

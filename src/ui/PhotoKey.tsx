@@ -31,7 +31,7 @@ export function PhotoKey({
     <div className={className}>
       <button
         type="button"
-        className="btn !min-h-[56px] w-full"
+        className="btn !min-h-glove w-full"
         onClick={() => input.current?.click()}
       >
         <Camera size={20} aria-hidden="true" />
@@ -50,7 +50,7 @@ export function PhotoKey({
       {said && (
         <p
           role={said.bad ? 'alert' : 'status'}
-          className={`text-[14px] mt-1 ${said.bad ? 'marked font-semibold' : 'q'}`}
+          className={`text-small mt-1 ${said.bad ? 'marked font-semibold' : 'q'}`}
         >
           {said.text}
         </p>

@@ -6,7 +6,7 @@ export function SaveButton({
   busy,
   missing,
   onSave,
-  className = 'btn key !min-h-[56px] w-full',
+  className = 'btn key !min-h-glove w-full',
 }: {
   label: string;
   busy: boolean;

@@ -93,11 +93,11 @@ export function DraftScope({ name, children }: { name: string; children: ReactNo
       {held && (
         <p
           role="status"
-          className="text-[14px] border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3"
+          className="text-small border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3"
           data-testid="draft"
         >
           <span>This was typed {CLOCK.format(held.at)} and not saved.</span>
-          <button type="button" className="link min-h-[44px]" onClick={() => discard(name)}>
+          <button type="button" className="link min-h-target" onClick={() => discard(name)}>
             Start afresh
           </button>
         </p>

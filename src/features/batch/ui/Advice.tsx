@@ -22,7 +22,7 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
       </h2>
       <HotChoices hot={hot} />
       <p className="mt-1">
-        <Link prefetch={false} className="link min-h-[44px] inline-flex items-center" href="/fire">
+        <Link prefetch={false} className="link min-h-target inline-flex items-center" href="/fire">
           Fire card
         </Link>
       </p>
@@ -60,26 +60,26 @@ export function Todo({
       {next.caution && !hot?.urgent && <p className="caution mt-2">{next.caution}</p>}
       {a.order && <p className="mt-1.5 font-semibold">{a.order}</p>}
       <div className="mt-1 flex flex-wrap gap-x-5 items-center">{actions}</div>
-      {age && <p className="q text-[13px] mt-1.5">{age}</p>}
+      {age && <p className="q text-note mt-1.5">{age}</p>}
       {a.course && (
-        <p className="text-[14px] mt-1.5" data-testid="course">
+        <p className="text-small mt-1.5" data-testid="course">
           {a.course}
         </p>
       )}
       {turn && !turning && !hot?.urgent && (
-        <p className="text-[14px] mt-1.5">
+        <p className="text-small mt-1.5">
           <b>{turn.heading}.</b> {turn.reasons[0]}
         </p>
       )}
       {turn && turn.voices.length > 0 && !hot?.urgent && (
         <details className="mt-1">
-          <summary className="link text-[14px] min-h-[44px] flex items-center cursor-pointer">
+          <summary className="link text-small min-h-target flex items-center cursor-pointer">
             What others would say about turning
           </summary>
-          <p className="text-[13.5px] mb-1">
+          <p className="text-hint mb-1">
             {a.method}: its main school turns <b>{turn.trigger}</b>.
           </p>
-          <ul className="text-[13.5px] leading-[1.35] flex flex-col gap-1">
+          <ul className="text-hint leading-[1.35] flex flex-col gap-1">
             {turn.voices.map((v) => (
               <li key={v.school}>
                 <b className="font-semibold">{upperFirst(v.school)}</b>: {v.text}
@@ -89,8 +89,8 @@ export function Todo({
         </details>
       )}
       {a.water?.now && (
-        <div className="mt-2 border-t border-rule pt-1.5 text-[14px]" data-testid="water-advice">
-          <h3 className="!text-[15px] flex gap-1.5 items-center">
+        <div className="mt-2 border-t border-rule pt-1.5 text-small" data-testid="water-advice">
+          <h3 className="!text-control flex gap-1.5 items-center">
             <Mark name="water" size={18} />
             {a.water.heading}
           </h3>
@@ -112,7 +112,7 @@ export function Todo({
 function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
   return (
     <>
-      {turn.window && <p className="mt-1 font-semibold text-[14px]">{upperFirst(turn.window)}.</p>}
+      {turn.window && <p className="mt-1 font-semibold text-small">{upperFirst(turn.window)}.</p>}
       <ul className="mt-1.5 flex flex-col gap-1.5">
         {turn.reasons.map((r) => (
           <li key={r} className="flex gap-2">
@@ -126,7 +126,7 @@ function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
           <b>Waiting costs:</b> {turn.waiting}
         </p>
       )}
-      <p className="q text-[13px] mt-1">Read it first, and again the same afternoon.</p>
+      <p className="q text-note mt-1">Read it first, and again the same afternoon.</p>
     </>
   );
 }
@@ -139,7 +139,7 @@ function HotChoices({ hot }: { hot: NonNullable<AdviceView['hot']> }) {
         {hot.choices.map((c) => (
           <li key={c.choice} className="leading-[1.3]">
             <b className="font-semibold">{c.act}.</b>
-            {c.caution && <span className="q text-[13.5px]"> {c.caution}</span>}
+            {c.caution && <span className="q text-hint"> {c.caution}</span>}
           </li>
         ))}
       </ul>
@@ -167,12 +167,12 @@ export function Diagnoses({ a }: { a: AdviceView }) {
     >
       {a.diagnoses.map((d) => (
         <div key={d.code} className="mb-3" data-testid="diagnosis" data-symptom={d.code}>
-          {a.diagnoses.length > 1 && <h3 className="!text-[15px]">{d.symptom}</h3>}
+          {a.diagnoses.length > 1 && <h3 className="!text-control">{d.symptom}</h3>}
           <ol className="flex flex-col">
             {d.causes.map((c, i) => (
               <li
                 key={c.code}
-                className={`grid sm:grid-cols-[200px_1fr_200px] gap-x-4 gap-y-0.5 py-1.5 border-b border-rule last:border-b-0 text-[14px] leading-[1.35] ${i > 0 && c.for.length === 0 ? 'text-ink-2' : ''}`}
+                className={`grid sm:grid-cols-[200px_1fr_200px] gap-x-4 gap-y-0.5 py-1.5 border-b border-rule last:border-b-0 text-small leading-[1.35] ${i > 0 && c.for.length === 0 ? 'text-ink-2' : ''}`}
               >
                 <b className="font-semibold">
                   {i + 1}. {c.cause}
@@ -191,7 +191,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
               </li>
             ))}
           </ol>
-          <p className="q text-[13.5px] mt-1">
+          <p className="q text-hint mt-1">
             One change at a time: log it under <b>Changed</b>, and read it on the next days. Two at
             once, and nobody knows which helped.
           </p>
@@ -202,7 +202,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
           {a.trials.map((t) => (
             <li
               key={t.when + t.what}
-              className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-[14px] border-b border-rule last:border-b-0"
+              className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-small border-b border-rule last:border-b-0"
             >
               <span className="q">{t.when}</span>
               <b className="font-semibold">{upperFirst(t.what)}</b>
@@ -220,7 +220,7 @@ export function Rebounds({ a }: { a: AdviceView }) {
   return (
     <Disclosure summary="What each turning did to its heat">
       <div className="overflow-x-auto">
-        <table className="text-[14px] w-full">
+        <table className="text-small w-full">
           <thead>
             <tr>
               {[
@@ -279,7 +279,7 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
         </p>
       )}
       {size.partners.map((p) => (
-        <p key={p.id} className="text-[14px]">
+        <p key={p.id} className="text-small">
           <Link prefetch={false} className="link" href={`/batch/${p.id}`}>
             {p.text}
           </Link>
@@ -287,7 +287,7 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
       ))}
       {size.points.length > 1 && <SizeLine points={size.points} />}
       {size.points.length > 0 && (
-        <ul className="text-[14px] mt-1">
+        <ul className="text-small mt-1">
           {size.points.map((p) => (
             <li key={`${p.at} ${p.how}`}>
               {p.when}: {p.text}, {p.how}
@@ -296,7 +296,7 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
         </ul>
       )}
       {size.assumed.map((text) => (
-        <p key={text} className="text-[14px]">
+        <p key={text} className="text-small">
           {text}
         </p>
       ))}

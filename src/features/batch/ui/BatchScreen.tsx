@@ -91,30 +91,23 @@ export function BatchScreen(p: BatchScreenProps) {
           <div className="min-w-0 flex-1">
             <div className="flex flex-wrap items-baseline gap-x-3">
               <h1 id="heap-name">{p.name}</h1>
-              <span className="q text-[13.5px]">{p.facts}</span>
+              <span className="q text-hint">{p.facts}</span>
             </div>
-            <p className="q text-[13.5px]" data-testid="stage">
+            <p className="q text-hint" data-testid="stage">
               {p.advice.stage} · {p.advice.method}
             </p>
             {p.adopted && (
-              <p
-                className="text-[14px] border-l-[4px] border-ink pl-2.5 mt-1"
-                data-testid="adopted"
-              >
+              <p className="text-small border-l-[4px] border-ink pl-2.5 mt-1" data-testid="adopted">
                 {p.adopted}
               </p>
             )}
             {!lead && !p.building ? (
-              <p
-                className="mt-2 text-[20px] leading-[26px]"
-                data-testid="verdict"
-                data-status="none"
-              >
+              <p className="mt-2 text-head leading-[26px]" data-testid="verdict" data-status="none">
                 No rule is claimed for it: nothing here has to be proven.
               </p>
             ) : lead ? (
               <p
-                className="mt-2 text-[20px] leading-[26px]"
+                className="mt-2 text-head leading-[26px]"
                 data-testid="verdict"
                 data-rule={lead.id}
                 data-status={lead.status}
@@ -122,7 +115,7 @@ export function BatchScreen(p: BatchScreenProps) {
                 <Pieces pieces={lead.sentence} />
               </p>
             ) : (
-              <p className="mt-2 text-[20px] leading-[26px]">
+              <p className="mt-2 text-head leading-[26px]">
                 Still building. No clock runs until the last raw load is in and you close the heap.
               </p>
             )}
@@ -131,55 +124,50 @@ export function BatchScreen(p: BatchScreenProps) {
                 {[lead, ...others].map((v) => (
                   <li
                     key={v.id}
-                    className="border-t-[1.6px] border-ink pt-1 min-w-[190px] flex-1"
+                    className="ruled pt-1 min-w-[190px] flex-1"
                     data-testid="rule"
                     data-rule={v.id}
                     data-status={v.status}
                   >
-                    <b className="font-[650] text-[13.5px] block">{v.title}</b>
+                    <b className="font-[650] text-hint block">{v.title}</b>
                     {v.status === 'proven' ? (
-                      <span className="text-stamp font-semibold text-[14px] flex items-center gap-1">
+                      <span className="text-stamp font-semibold text-small flex items-center gap-1">
                         <svg width="34" height="16" aria-hidden="true">
                           <Knot cx={17} cy={8} r={7.5} />
                         </svg>
                         {v.short}
                       </span>
                     ) : (
-                      <span className="q text-[14px]">{v.short}</span>
+                      <span className="q text-small">{v.short}</span>
                     )}
                   </li>
                 ))}
               </ul>
             )}
             {p.verdicts.length > 1 && (
-              <p className="text-[14px] mt-1.5 font-semibold" data-testid="met">
+              <p className="text-small mt-1.5 font-semibold" data-testid="met">
                 Meets {p.verdicts.filter((v) => v.status === 'proven').length} of{' '}
                 {p.verdicts.length} rules.
               </p>
             )}
             {proven && (
-              <p className="q text-[13px] leading-[1.3] mt-1.5">
+              <p className="q text-note leading-[1.3] mt-1.5">
                 {proven.policy}
                 {proven.kept ? ` ${proven.version}` : ''}
               </p>
             )}
           </div>
         </section>
-        <Todo
-          a={p.advice}
-          age={p.age}
-          actions={p.actions}
-          className="lg:hidden border-t-[1.6px] border-ink pt-2"
-        />
+        <Todo a={p.advice} age={p.age} actions={p.actions} className="lg:hidden ruled pt-2" />
         {p.logBar}
         {p.building && p.went}
         {p.chart && (
           <section aria-labelledby="heat-title">
             <div className="flex flex-wrap justify-between items-baseline gap-x-4">
-              <h2 id="heat-title" className="!text-[19px]">
+              <h2 id="heat-title" className="!text-figure">
                 Heat, every round since it was built
               </h2>
-              <p className="text-[13px] q flex gap-4 flex-wrap">
+              <p className="text-note q flex gap-4 flex-wrap">
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="26" height="8" aria-hidden="true">
                     <path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" />
@@ -238,11 +226,11 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.beyond && <Beyond b={p.beyond} />}
         {!p.building && <Disclosure summary="What went into it">{p.went}</Disclosure>}
         {!p.building && (
-          <div className="flex flex-wrap gap-x-5 gap-y-2 items-center border-t-[1.6px] border-ink pt-3">
+          <div className="flex flex-wrap gap-x-5 gap-y-2 items-center ruled pt-3">
             <Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>
               Heat-treatment record
             </Link>
-            <p className="flex flex-wrap gap-x-5 gap-y-1 text-[14px]">
+            <p className="flex flex-wrap gap-x-5 gap-y-1 text-small">
               <Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>
                 Rules and policy of this heap
               </Link>
@@ -267,15 +255,15 @@ export function BatchScreen(p: BatchScreenProps) {
         <Danger a={p.advice} name={p.name} className="max-lg:hidden" />
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />
         {p.section && (
-          <section aria-labelledby="inside" className="border-t-[1.6px] border-ink pt-1.5">
-            <h2 id="inside" className="!text-[16px]">
+          <section aria-labelledby="inside" className="ruled pt-1.5">
+            <h2 id="inside" className="!text-lead">
               Inside it, {p.section.when}
             </h2>
             <Section
               points={p.section.points}
               says={p.section.points.map((x) => `${x.name} ${x.figure}`).join(', ')}
             />
-            <p className="text-[14px]">
+            <p className="text-small">
               <b>{p.section.coldest}</b> is the coldest and decides.
               {p.section.unread.length > 0 ? ` Not read: ${p.section.unread.join(', ')}.` : ''}
             </p>
@@ -301,7 +289,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
     <Disclosure summary="How each rule was judged">
       <ul className="flex flex-col gap-4">
         {verdicts.map((v) => (
-          <li key={v.id} className="text-[14px]">
+          <li key={v.id} className="text-small">
             <h3>
               {v.full}: {v.word.toLowerCase()}
             </h3>

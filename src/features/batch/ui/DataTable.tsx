@@ -22,15 +22,15 @@ export function DataTable({ table }: { table: ReadingsTable }) {
     <details
       open={open}
       onToggle={(e) => setOpen(e.currentTarget.open)}
-      className="border-t-[1.6px] border-ink pt-2"
+      className="ruled pt-2"
       data-testid="data-table"
     >
-      <summary className="cursor-pointer min-h-[44px] flex items-center">
-        <h2 className="!text-[16px]">The readings as a table</h2>
+      <summary className="cursor-pointer min-h-target flex items-center">
+        <h2 className="!text-lead">The readings as a table</h2>
       </summary>
       {/* A wide table scrolls by itself, and by keyboard. */}
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Readings by round">
-        <table className="text-[13.5px] border-collapse min-w-full">
+        <table className="text-hint border-collapse min-w-full">
           <thead>
             <tr className="border-b-[1.6px] border-ink text-left">
               <th className="pr-4 py-1">Round</th>
@@ -58,7 +58,7 @@ export function DataTable({ table }: { table: ReadingsTable }) {
         </table>
       </div>
       {table.more > 0 && (
-        <p className="q text-[13px] mt-1">{table.more} earlier rounds are in the CSV.</p>
+        <p className="q text-note mt-1">{table.more} earlier rounds are in the CSV.</p>
       )}
     </details>
   );

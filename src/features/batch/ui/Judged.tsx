@@ -10,7 +10,7 @@ const cell = 'py-1 pr-4 align-top';
 export function Strictness({ table }: { table: NonNullable<ReturnType<typeof strictnessView>> }) {
   return (
     <Disclosure summary="Judged more and less strictly">
-      <p className="text-[14px] max-w-[70ch]">
+      <p className="text-small max-w-[70ch]">
         {table.title}, on the same readings. Where the answer changes with the way of judging, the
         evidence is thin: more points and more rounds would settle it.
       </p>
@@ -20,7 +20,7 @@ export function Strictness({ table }: { table: NonNullable<ReturnType<typeof str
         role="group"
         aria-label="The verdict under other policies"
       >
-        <table className="text-[14px] border-collapse min-w-[560px]">
+        <table className="text-small border-collapse min-w-[560px]">
           <thead>
             <tr className="text-left border-b-[1.6px] border-ink">
               <th className={cell}>Counted in</th>
@@ -56,10 +56,10 @@ export function Strictness({ table }: { table: NonNullable<ReturnType<typeof str
 export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof gradeView>> }) {
   return (
     <Disclosure summary={`How good the evidence is: ${grade.word.toLowerCase()}`}>
-      <p className="text-[14px] max-w-[70ch]">
+      <p className="text-small max-w-[70ch]">
         Apart from what it says. The weakest part weighs most.
       </p>
-      <ul className="text-[14px] mt-1">
+      <ul className="text-small mt-1">
         {grade.findings.map((f) => (
           <li key={f.code} className="grid grid-cols-[64px_1fr] gap-2 border-b border-rule py-1">
             <b className="font-semibold">{f.word}</b>
@@ -130,10 +130,10 @@ function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: Bey
 export function Beyond({ b }: { b: BeyondView }) {
   return (
     <Disclosure summary="Beyond the rule: how far the heat went">
-      <p className="text-[14px] font-semibold">
+      <p className="text-small font-semibold">
         Information, not compliance. No rule asks for these figures.
       </p>
-      <div className="grid md:grid-cols-2 gap-x-8 gap-y-4 mt-2 text-[14px]">
+      <div className="grid md:grid-cols-2 gap-x-8 gap-y-4 mt-2 text-small">
         <section>
           <h3>Germs: dose {b.pathogen}</h3>
           <p>
@@ -149,7 +149,7 @@ export function Beyond({ b }: { b: BeyondView }) {
             at 60 °C (common practice). {b.moisture}
           </p>
           <details className="mt-1">
-            <summary className="link min-h-[44px] flex items-center">By kind of seed</summary>
+            <summary className="link min-h-target flex items-center">By kind of seed</summary>
             <table className="border-collapse w-full">
               <thead>
                 <tr className="text-left border-b-[1.6px] border-ink">

@@ -5,8 +5,8 @@ import type { Tie, Ties } from '../kin';
 const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
   ties.length === 0 ? null : (
     <div>
-      <h3 className="!text-[15px]">{title}</h3>
-      <ul className="text-[14px]">
+      <h3 className="!text-control">{title}</h3>
+      <ul className="text-small">
         {ties.map((t, i) => (
           <li
             key={`${t.id}${i}`}

@@ -26,9 +26,9 @@ export function Schools({
 }) {
   const { green, brown, missing } = sumParts(parts);
   return (
-    <section className="border-t-[1.6px] border-ink pt-2" data-testid="schools">
+    <section className="ruled pt-2" data-testid="schools">
       <h3>What the schools say of it</h3>
-      <p className="text-[13.5px] text-ink-2">
+      <p className="text-hint text-ink-2">
         {missing.length > 0 ? (
           'A volume is not known.'
         ) : parts.length === 0 ? (
@@ -44,7 +44,7 @@ export function Schools({
         )}
       </p>
       {parts.length > 0 && (
-        <dl className="grid grid-cols-[minmax(120px,auto)_1fr] gap-x-3 text-[14px] mt-1">
+        <dl className="grid grid-cols-[minmax(120px,auto)_1fr] gap-x-3 text-small mt-1">
           {compareApproaches(parts, mix).map((s) => (
             <div key={s.school} className="contents">
               <dt className="font-[650] py-0.5 border-b border-rule">{SCHOOL_NAMES[s.school]}</dt>
@@ -64,10 +64,10 @@ const pct = (x: number | null): string => (x === null ? '–' : `${Math.round(x 
 /** What brings what: each part's share of weight, room, water, carbon and nitrogen. */
 export function Shares({ mix }: { mix: Mix }) {
   return (
-    <section className="border-t-[1.6px] border-ink pt-2" data-testid="shares">
+    <section className="ruled pt-2" data-testid="shares">
       <h3>What brings what</h3>
       <div className="overflow-x-auto">
-        <table className="w-full text-[13.5px]">
+        <table className="w-full text-hint">
           <thead>
             <tr>
               {['', 'weight', 'room', 'water', 'carbon', 'nitrogen'].map((h) => (
@@ -153,7 +153,7 @@ export function LayersPanel({
             wide={`${wideM.toFixed(1)} m wide`}
             label={`Layers from the ground: ${layers.map((l) => LAYER_WORDS[l.kind]).join(', ')}`}
           />
-          <ol className="sm:columns-2 gap-4 mt-2 text-[14px] leading-[1.2]">
+          <ol className="sm:columns-2 gap-4 mt-2 text-small leading-[1.2]">
             {layers.map((l, i) => (
               <li key={i} className="flex gap-2 py-1 break-inside-avoid">
                 <b className="disp w-4 flex-none">{i + 1}</b>
@@ -169,10 +169,7 @@ export function LayersPanel({
         </>
       )}
       {mix.shares.length > 0 && (
-        <p
-          className="flex gap-2 border-t border-rule pt-2 mt-2 text-[14.5px]"
-          data-testid="water-says"
-        >
+        <p className="flex gap-2 border-t border-rule pt-2 mt-2 text-body" data-testid="water-says">
           <Mark name="water" size={19} />
           <span>
             {!wet ? (
@@ -196,7 +193,7 @@ export function LayersPanel({
         </p>
       )}
       {mix.massKg !== null && mix.litresMixed !== null && mix.shares.length > 0 && (
-        <p className="text-[14px] mt-1" data-testid="totals">
+        <p className="text-small mt-1" data-testid="totals">
           <b>{kgText(mix.massKg)}</b> in all, {litresText(mix.litresLoose!, volume)} loose, about{' '}
           {litresText(mix.litresMixed, volume)} when mixed
           {building ? `, with what ${building} holds already` : ''}.

@@ -20,7 +20,7 @@ function Cautions({ lines }: { lines: readonly BenchItem[] }) {
   ];
   if (said.length === 0) return null;
   return (
-    <section className="border-t-[1.6px] border-ink pt-2 text-[14px]" data-testid="cautions">
+    <section className="ruled pt-2 text-small" data-testid="cautions">
       <h3>Look out</h3>
       {said.map((s) => (
         <p key={s.name} className="caution mt-1">
@@ -41,7 +41,7 @@ function LayUpKey({
   const isEmpty = bench.lines.length === 0;
   if (heap && closed)
     return (
-      <Link prefetch={false} className="btn key !min-h-[52px]" href={`/batch/${heap.id}#add`}>
+      <Link prefetch={false} className="btn key !min-h-key" href={`/batch/${heap.id}#add`}>
         <Mark name="add" size={19} />
         Log what was added to {heap.name}
       </Link>
@@ -49,7 +49,7 @@ function LayUpKey({
   return (
     <button
       type="button"
-      className="btn key !min-h-[52px]"
+      className="btn key !min-h-key"
       disabled={isEmpty || !bench.sound}
       onClick={onLayUp}
     >

@@ -92,7 +92,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
         <div className="flex flex-col gap-2">
           <button
             type="button"
-            className="btn key !min-h-[52px]"
+            className="btn key !min-h-key"
             disabled={busy}
             onClick={() => write(recipeOf(bench, v7(), `${title}, copy`, own!), null)}
           >
@@ -101,7 +101,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
           {latest && latest.entry !== bench.draft.from && (
             <button
               type="button"
-              className="btn !min-h-[52px]"
+              className="btn !min-h-key"
               disabled={busy}
               onClick={() => write(recipeOf(bench, own!, title), latest.entry)}
             >
@@ -112,7 +112,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
       ) : (
         <div className="flex gap-2 flex-wrap">
           <SaveButton
-            className="btn key flex-1 !min-h-[52px]"
+            className="btn key flex-1 !min-h-key"
             label={own ? 'Keep as a new version' : 'Keep'}
             busy={busy}
             missing={
@@ -123,7 +123,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
           {own && (
             <button
               type="button"
-              className="btn !min-h-[52px]"
+              className="btn !min-h-key"
               disabled={busy || title.length < 2 || !by.trim()}
               onClick={() =>
                 write(
@@ -206,7 +206,7 @@ export function Scale({
         }
       />
       <SaveButton
-        className="btn key !min-h-[52px]"
+        className="btn key !min-h-key"
         label="Scale"
         busy={false}
         missing={wrong ?? (factor ? null : 'Type the volume it is to have.')}
@@ -289,14 +289,14 @@ export function BuildFromRecipe({
       <div className="flex gap-2 flex-wrap">
         {building.length > 0 && (
           <SaveButton
-            className="btn key flex-1 !min-h-[52px]"
+            className="btn key flex-1 !min-h-key"
             label={`Build ${building.find((b) => b.id === to)?.name ?? 'it'} by this`}
             busy={busy}
             missing={to === '' ? 'Choose the heap.' : whoIsMissing(by)}
             onSave={save}
           />
         )}
-        <Link prefetch={false} href="/open?for=bench" className="btn !min-h-[52px]">
+        <Link prefetch={false} href="/open?for=bench" className="btn !min-h-key">
           Open a new heap
         </Link>
       </div>

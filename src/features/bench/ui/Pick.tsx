@@ -35,7 +35,7 @@ export function Pick({
     <li key={i.key}>
       <button
         type="button"
-        className="w-full text-left min-h-[44px] py-1 border-b border-rule flex justify-between gap-3 items-baseline cursor-pointer"
+        className="w-full text-left min-h-target py-1 border-b border-rule flex justify-between gap-3 items-baseline cursor-pointer"
         onClick={() => {
           onPick(i);
           onOpenChange(false);
@@ -43,7 +43,7 @@ export function Pick({
         }}
       >
         <b className="font-[650]">{i.name}</b>
-        <span className="text-[13px] text-ink-2 text-right">
+        <span className="text-note text-ink-2 text-right">
           {i.inStore
             ? i.says
             : i.stuff.cn
@@ -68,7 +68,7 @@ export function Pick({
           <h3>In the store</h3>
           {stock.map(({ role, list }) => (
             <div key={role} className="mt-2">
-              <p className="q text-[13px]">
+              <p className="q text-note">
                 {ROLE_WORDS[role].many}: {ROLE_MEANS[role]}
               </p>
               <ul>{list.map(line)}</ul>
@@ -81,7 +81,7 @@ export function Pick({
           <h3>From the library, by table figures</h3>
           {library.map(({ role, list }) => (
             <div key={role} className="mt-2">
-              <p className="q text-[13px]">
+              <p className="q text-note">
                 {ROLE_WORDS[role].many}: {ROLE_MEANS[role]}
               </p>
               <ul>{list.map(line)}</ul>

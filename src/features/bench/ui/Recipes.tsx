@@ -10,8 +10,8 @@ type KeptRecipe = BenchView['recipes'][number];
 
 /** The heaps that were built by a recipe, and how they did. */
 const HeapsByRecipe = ({ heaps }: Pick<KeptRecipe, 'heaps'>) => (
-  <details className="text-[13.5px]">
-    <summary className="cursor-pointer underline min-h-[32px] pointer-coarse:min-h-[44px] flex items-center">
+  <details className="text-hint">
+    <summary className="cursor-pointer underline target-in-text flex items-center">
       {countText(heaps.length, 'heap')} built by it, and how they did
     </summary>
     {heaps.map((h) => (
@@ -35,18 +35,18 @@ function RecipeRow({
   onPutAway: () => void;
 }) {
   return (
-    <li className="border-b border-rule py-1.5 text-[14px]">
+    <li className="border-b border-rule py-1.5 text-small">
       <Link
         prefetch={false}
-        className="link inline-flex min-h-[32px] pointer-coarse:min-h-[44px] items-center"
+        className="link inline-flex target-in-text items-center"
         href={`/bench?recipe=${r.id}`}
       >
         {r.name}
       </Link>{' '}
-      <span className="q text-[13px]">{r.says}</span>{' '}
+      <span className="q text-note">{r.says}</span>{' '}
       <button
         type="button"
-        className="underline text-[13px] min-h-[32px] pointer-coarse:min-h-[44px]"
+        className="underline text-note target-in-text"
         disabled={busy}
         onClick={onPutAway}
       >
@@ -77,10 +77,10 @@ export function Recipes({ view, by }: { view: BenchView; by: string }) {
       () => undefined,
     );
   return (
-    <section className="mt-5 border-t-[1.6px] border-ink pt-2" data-testid="recipes">
+    <section className="mt-5 ruled pt-2" data-testid="recipes">
       <h3>Recipes</h3>
       {view.recipes.length === 0 ? (
-        <p className="q text-[14px]">
+        <p className="q text-small">
           None is kept yet. What lies on the bench can be kept under a name.
         </p>
       ) : (

@@ -41,8 +41,8 @@ export function RowOf({
       <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 items-center">
         <div className="min-w-0">
           <p className="flex gap-x-2 items-baseline flex-wrap leading-[1.25]">
-            <b className="font-[650] text-[14.5px]">{label}</b>
-            <span className="text-[12.5px] text-ink-2">
+            <b className="font-[650] text-body">{label}</b>
+            <span className="text-fine text-ink-2">
               {cn && moisture
                 ? `C:N ${cn.usual >= 100 ? Math.round(cn.usual) : half(Math.round(cn.usual * 10) / 10)}, ${Math.round(moisture.usual)} % water`
                 : `${ROLE_WORDS[item.role].one}, figures not known`}
@@ -50,7 +50,7 @@ export function RowOf({
           </p>
           <div className="relative mt-1 max-w-[210px] min-h-[22px]">
             {unknown ? (
-              <span className="q text-[13px]">how much is not known</span>
+              <span className="q text-note">how much is not known</span>
             ) : (
               <>
                 <HoursBar
@@ -94,7 +94,7 @@ export function RowOf({
               onChange={(e) => bench.setRow(row.id, { n: e.target.value })}
             />
             <select
-              className="border-[1.5px] border-ink rounded-b text-[12.5px] min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet"
+              className="border-[1.5px] border-ink rounded-b text-fine min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet"
               aria-label={`${label}, measure`}
               value={row.unit}
               onChange={(e) =>
@@ -122,7 +122,7 @@ export function RowOf({
           </button>
         </div>
       </div>
-      <p className="flex flex-wrap gap-x-3 items-center text-[12.5px] text-ink-2">
+      <p className="flex flex-wrap gap-x-3 items-center text-fine text-ink-2">
         <span>{item.inStore ? item.says : 'table figures, not from the store'}</span>
         {!unknown && (
           <label className="flex gap-1 items-center min-h-[28px]">
@@ -136,7 +136,7 @@ export function RowOf({
         )}
         <button
           type="button"
-          className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline"
+          className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-target underline"
           aria-pressed={row.fixed}
           onClick={() => bench.setRow(row.id, { fixed: !row.fixed })}
         >
@@ -150,7 +150,7 @@ export function RowOf({
         )}
         <button
           type="button"
-          className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-[44px] underline"
+          className="inline-flex gap-1 items-center min-h-[28px] pointer-coarse:min-h-target underline"
           onClick={() => bench.change({ rows: bench.draft.rows.filter((r) => r.id !== row.id) })}
         >
           <X size={13} />
@@ -158,12 +158,12 @@ export function RowOf({
         </button>
       </p>
       {over && (
-        <p className="text-[13px] marked">
+        <p className="text-note marked">
           More than the store has: {litresText(item.hasLitres, volume)} are left.
         </p>
       )}
       {wrong && (
-        <p role="alert" className="marked font-semibold text-[14px]">
+        <p role="alert" className="marked font-semibold text-small">
           {wrong}
         </p>
       )}

@@ -61,10 +61,7 @@ export function BenchSize({
     : [];
   const mm = typed(rain);
   return (
-    <section
-      className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2 text-[14px]"
-      data-testid="size"
-    >
+    <section className="ruled pt-2 flex flex-col gap-2 text-small" data-testid="size">
       <h3>Big enough to hold its heat?</h3>
       <p data-testid="size-says">
         {m3 < 0.005 ? (

@@ -96,7 +96,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
       />
       <SolveObstacles reading={reading} />
       <SaveButton
-        className="btn key !min-h-[52px]"
+        className="btn key !min-h-key"
         label="Solve"
         busy={false}
         missing={missingOf(reading)}

@@ -75,7 +75,7 @@ export function TargetFields({
           hint={`empty: ${litresNow > 0 ? `as much as now, ${litresText(litresNow, volume)}` : volumeText(1, volume)}`}
         />
       </div>
-      <label className="flex gap-3 items-center min-h-[44px]">
+      <label className="flex gap-3 items-center min-h-target">
         <input
           type="checkbox"
           className="size-5"
@@ -114,7 +114,7 @@ function LimitRow({
       <th scope="row" className="text-left font-normal leading-[1.2]">
         {r.item.name}
         <br />
-        <span className="q text-[12.5px]">in {measure}</span>
+        <span className="q text-fine">in {measure}</span>
       </th>
       {LIMITS.map(({ field, label, placeholder }) => (
         <td key={field} className="py-1 pl-1.5">
@@ -147,10 +147,10 @@ export function RowLimits({
     measures.find((m) => m.id === unit)?.many ?? (unit === 'L' ? 'litres' : unit);
   return (
     <details>
-      <summary className="cursor-pointer underline font-semibold min-h-[44px] flex items-center">
+      <summary className="cursor-pointer underline font-semibold min-h-target flex items-center">
         Limits and prices of each
       </summary>
-      <table className="w-full text-[14px] table-fixed">
+      <table className="w-full text-small table-fixed">
         <thead>
           <tr>
             <th scope="col" className="text-left font-semibold w-[40%]">

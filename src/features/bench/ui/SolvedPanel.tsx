@@ -54,7 +54,7 @@ function AmountTable({
   measures: readonly OwnMeasure[];
 }) {
   return (
-    <table className="text-[14.5px]">
+    <table className="text-body">
       <thead>
         <tr>
           <th scope="col" className="text-left font-semibold">
@@ -121,7 +121,7 @@ export function SolvedPanel({
   return (
     <section
       ref={ref}
-      className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2"
+      className="ruled pt-3 flex flex-col gap-2"
       data-testid="solved"
       aria-live="polite"
     >

@@ -49,7 +49,7 @@ function Says({
   measure: Measure;
 }) {
   return (
-    <p className="text-[18px] leading-[1.3]" data-testid="says" aria-live="polite">
+    <p className="text-says leading-[1.3]" data-testid="says" aria-live="polite">
       {mix ? mixSays(mix) : 'Put the marked amounts right, and the mix is worked out again.'}
       {mix && chosen ? (
         <>
@@ -145,9 +145,9 @@ function nearestHeaps(mix: Mix, heaps: readonly HeapMix[]): HeapMix[] {
 
 const NearestHeaps = ({ heaps }: { heaps: readonly HeapMix[] }) =>
   heaps.length > 0 && (
-    <section className="border-t-[1.6px] border-ink pt-2">
+    <section className="ruled pt-2">
       <h3>Your own heaps nearest to this mix</h3>
-      <ul className="grid sm:grid-cols-2 gap-3 mt-1 text-[13.5px]">
+      <ul className="grid sm:grid-cols-2 gap-3 mt-1 text-hint">
         {heaps.map((h) => (
           <li key={h.id}>
             <Link prefetch={false} className="link" href={`/batch/${h.id}`}>

@@ -34,7 +34,7 @@ function Heading({ bench: { draft }, view: { heap }, closed }: BenchProps) {
 }
 
 const ClosedNote = ({ heap }: { heap: HeapInHand }) => (
-  <p className="text-[13.5px] border-l-[4px] border-ink pl-2.5 mt-2">
+  <p className="text-hint border-l-[4px] border-ink pl-2.5 mt-2">
     {heap.unlogged.length === 0
       ? 'Reckoned as it was built: what it lost or took up since is not in it.'
       : `Nobody logged ${listText(heap.unlogged)}, so that no mix of it can be reckoned.`}{' '}
@@ -50,7 +50,7 @@ function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
       `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres, view.volume)}`,
   );
   return (
-    <p className="text-[13.5px] border-t-[1.6px] border-ink mt-2 pt-1.5">
+    <p className="text-hint ruled mt-2 pt-1.5">
       <b>In it already:</b> {held.join('; ')}
       {heap.waterL > 0 ? `; ${heap.waterL} L of water` : ''}.
       {heap.by && !closed ? ` Below: what of ‘${heap.by.name}’ is still to go in.` : ''}
@@ -59,15 +59,11 @@ function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
 }
 
 const Stale = ({ heap, onReset }: { heap: HeapInHand | null; onReset: () => void }) => (
-  <p className="marked font-semibold text-[14px] mt-2" role="status" data-testid="stale">
+  <p className="marked font-semibold text-small mt-2" role="status" data-testid="stale">
     {heap
       ? `Something went into ${heap.name} since you laid this out.`
       : 'Somebody kept another version of this recipe since you laid this out.'}{' '}
-    <button
-      type="button"
-      className="underline min-h-[32px] pointer-coarse:min-h-[44px]"
-      onClick={onReset}
-    >
+    <button type="button" className="underline target-in-text" onClick={onReset}>
       Lay it out anew
     </button>
   </p>
@@ -82,7 +78,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
           <Mark name="add" size={19} />
           Another material
         </button>
-        <label className="flex items-center gap-2 ml-auto text-[14px]">
+        <label className="flex items-center gap-2 ml-auto text-small">
           Water{' '}
           <input
             className="small-field !w-[74px]"
@@ -96,7 +92,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
         </label>
       </div>
       {bench.water === null && (
-        <p role="alert" className="marked font-semibold text-[14px] mt-1">
+        <p role="alert" className="marked font-semibold text-small mt-1">
           Type the water as litres, or leave it empty.
         </p>
       )}
@@ -124,7 +120,7 @@ function Sum({ bench, view, own }: BenchProps) {
   const weight = mix?.massKg ?? null;
   const state = view.heap ? 'with what is in it' : 'as it stands';
   return (
-    <p className="text-right text-[14px] mt-2" data-testid="sum">
+    <p className="text-right text-small mt-2" data-testid="sum">
       <b>{measuresText(bench, view)}</b>
       {litres === null ? '' : `, ${litresText(litres, view.volume)}`}
       <br />
@@ -178,7 +174,7 @@ function FiguresInShort({ bench: { mix, lines } }: BenchProps) {
   return (
     <a
       href="#figures"
-      className="lg:hidden sticky z-[5] bottom-0 max-sm:bottom-[53px] -mx-5 max-sm:-mx-4 mt-3 px-5 max-sm:px-4 min-h-[48px] py-1.5 flex flex-wrap gap-x-3 items-center bg-sheet border-t-[1.6px] border-ink text-[14px]"
+      className="lg:hidden sticky z-[5] bottom-0 max-sm:bottom-[53px] -mx-5 max-sm:-mx-4 mt-3 px-5 max-sm:px-4 min-h-choice py-1.5 flex flex-wrap gap-x-3 items-center bg-sheet ruled text-small"
       data-testid="in-short"
     >
       <span>
@@ -213,8 +209,8 @@ export function WhatGoesIn({
   return (
     <>
       <Heading {...props} />
-      <h2 className="!text-[17px] mt-3">What goes in</h2>
-      <p className="text-[13px] text-ink-2">
+      <h2 className="!text-subhead mt-3">What goes in</h2>
+      <p className="text-note text-ink-2">
         {measures.join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what
         to add.
       </p>
@@ -223,7 +219,7 @@ export function WhatGoesIn({
         <InItAlready heap={heap} props={props} />
       )}
       {bench.stale && <Stale heap={heap} onReset={bench.reset} />}
-      <ul className="border-t-[1.6px] border-ink mt-1.5">
+      <ul className="ruled mt-1.5">
         {lines.map((line) => (
           <RowOf
             key={line.row.id}

@@ -20,7 +20,7 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
         return (
           <section key={id} data-testid={`window-${id}`}>
             <h3>
-              {w.name} <span className="font-normal text-[13px] text-ink-2">{w.unit}</span>
+              {w.name} <span className="font-normal text-note text-ink-2">{w.unit}</span>
             </h3>
             <Trench
               scale={w.scale}
@@ -32,12 +32,12 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
               text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))}
               label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`}
             />
-            <p className="text-[14px] text-ink-2">{says}</p>
+            <p className="text-small text-ink-2">{says}</p>
           </section>
         );
       })}
-      <details className="text-[13px] text-ink-2">
-        <summary className="cursor-pointer min-h-[32px] pointer-coarse:min-h-[44px] flex items-center underline">
+      <details className="text-note text-ink-2">
+        <summary className="cursor-pointer target-in-text flex items-center underline">
           Where these windows come from
         </summary>
         <ul>

@@ -204,9 +204,7 @@ export function BringIn(p: Props) {
           onDrop={drop}
         >
           <Mark name="move" size={30} />
-          <b className="text-[16px]">
-            {dropped ? dropped.name : 'Drop a file here, or choose one'}
-          </b>
+          <b className="text-lead">{dropped ? dropped.name : 'Drop a file here, or choose one'}</b>
           <span className="hint">
             A batch file (.json), or temperatures as .csv: time, point, value in rows, or a time and
             one column for each point.
@@ -306,7 +304,7 @@ export function BringIn(p: Props) {
               role="group"
               aria-label="First rows of the file"
             >
-              <table className="text-[13.5px] border-collapse">
+              <table className="text-hint border-collapse">
                 <caption className="text-left label">
                   First rows of {dropped.rows.length - 1}
                 </caption>
@@ -351,7 +349,7 @@ export function BringIn(p: Props) {
               Nothing is brought in: {preview.problems.length}{' '}
               {preview.problems.length === 1 ? 'place is' : 'places are'} wrong.
             </p>
-            <ul className="mt-1.5 text-[14px] list-disc pl-5">
+            <ul className="mt-1.5 text-small list-disc pl-5">
               {preview.problems.slice(0, BAD_SHOWN).map((b, i) => (
                 <li key={i}>
                   {b.line !== undefined || b.path === 'builtAt'
@@ -388,7 +386,7 @@ export function BringIn(p: Props) {
                     data-status={v.status}
                     className="border-t border-rule py-1"
                   >
-                    <label className="flex gap-3 items-start py-1.5 min-h-[44px]">
+                    <label className="flex gap-3 items-start py-1.5 min-h-target">
                       <input
                         type="checkbox"
                         className="size-5 mt-0.5 flex-none"
@@ -436,7 +434,7 @@ export function BringIn(p: Props) {
             />
             <Problems list={refused} />
             <SaveButton
-              className="btn key !min-h-[56px]"
+              className="btn key !min-h-glove"
               label="Bring it in"
               busy={sending}
               missing={by.trim() === '' ? 'Say who brings it in.' : null}

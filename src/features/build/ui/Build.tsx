@@ -107,7 +107,7 @@ function ChargeForm({
         ]}
       />
       <details>
-        <summary className="link min-h-[48px] flex items-center cursor-pointer">
+        <summary className="link min-h-choice flex items-center cursor-pointer">
           Base, activator, cover, note, time
         </summary>
         <div className="flex flex-col gap-3 mt-2">
@@ -149,7 +149,7 @@ function ChargeForm({
       </details>
       {device && who}
       {/* In sight however many lines there are: as it was laid up, it takes one tap. */}
-      <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet border-t-[1.6px] border-ink flex flex-col gap-2">
+      <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet ruled flex flex-col gap-2">
         {!device && who}
         <Problems list={problems} />
         <SaveButton
@@ -198,7 +198,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             : raw, it starts the clock again.
           </p>
         ) : (
-          <p className="text-[17px]" data-testid="no-clock">
+          <p className="text-subhead" data-testid="no-clock">
             No clock runs yet. It starts when the heap is closed, at the last raw load, and at
             nothing else.
           </p>
@@ -212,14 +212,14 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             <h2>
               Layer {next.n} of {view.layers.length}: {next.says}
             </h2>
-            <p className="text-[18px] leading-[1.35]">
+            <p className="text-says leading-[1.35]">
               {next.title}.
               {next.waterL > 0 ? ` Then ${next.waterL} L of water over it.` : ' No water on it.'}
             </p>
             <p className="flex flex-wrap gap-2">
               <button
                 type="button"
-                className="btn key !min-h-[64px] max-sm:w-full"
+                className="btn key !min-h-row max-sm:w-full"
                 onClick={() => setOpen('layer')}
               >
                 <Mark name="check" />
@@ -227,7 +227,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
               </button>
               <button
                 type="button"
-                className="btn !min-h-[64px] max-sm:w-full"
+                className="btn !min-h-row max-sm:w-full"
                 onClick={() => setOpen('free')}
               >
                 Something else went in…
@@ -239,7 +239,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
           <p className="flex flex-wrap gap-2">
             <button
               type="button"
-              className="btn key !min-h-[64px] max-sm:w-full"
+              className="btn key !min-h-row max-sm:w-full"
               onClick={() => setOpen('free')}
             >
               <Mark name="add" />
@@ -248,7 +248,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             {!view.recipe && (
               <Link
                 prefetch={false}
-                className="btn !min-h-[64px] max-sm:w-full"
+                className="btn !min-h-row max-sm:w-full"
                 href={`/bench?heap=${view.id}`}
               >
                 Work out a mix on the bench
@@ -262,14 +262,14 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
           </p>
         )}
         <section data-testid="went">
-          <h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What is in it</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">What is in it</h2>
           <p className="py-1.5" data-testid="total">
             <b>{view.total}</b> {view.figures} {view.says}
           </p>
           <ul>
             {view.went.map((w) => (
               <li key={w.id} className="border-t border-rule py-1.5">
-                <span className="q text-[13.5px]">
+                <span className="q text-hint">
                   {w.when}, {w.by}:{' '}
                 </span>
                 {w.text}
@@ -287,7 +287,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             <Link
               prefetch={false}
               href={`/batch/${view.id}#close`}
-              className="btn key !min-h-[64px] max-sm:w-full"
+              className="btn key !min-h-row max-sm:w-full"
             >
               <Mark name="flag" />
               Close {view.name}…
@@ -295,14 +295,14 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             <Link
               prefetch={false}
               href={`/batch/${view.id}/sheet`}
-              className="btn !min-h-[64px] max-sm:w-full"
+              className="btn !min-h-row max-sm:w-full"
             >
               Sheet to print
             </Link>
             <Link
               prefetch={false}
               href={`/bench?heap=${view.id}`}
-              className="btn !min-h-[64px] max-sm:w-full"
+              className="btn !min-h-row max-sm:w-full"
             >
               On the bench
             </Link>
@@ -320,7 +320,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
               done={done === view.layers.length ? 0 : Math.max(1, done)}
               label={`${done} of ${view.layers.length} layers are in`}
             />
-            <ol className="text-[14px]">
+            <ol className="text-small">
               {view.layers.map((l) => (
                 <li
                   key={l.n}
@@ -340,14 +340,14 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
                 </li>
               ))}
             </ol>
-            {view.planned && <p className="q text-[14px]">{view.planned}</p>}
+            {view.planned && <p className="q text-small">{view.planned}</p>}
           </>
         ) : (
           <p>
             No recipe is laid up here. Put in what there is, or work out a mix on the bench first.
           </p>
         )}
-        <section className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2">
+        <section className="ruled pt-2 flex flex-col gap-2">
           <h3>Look out</h3>
           {view.cautions.map((c) => (
             <p key={c} className="caution">

@@ -39,7 +39,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
             wide={view.wide}
             label="The layers from the ground up"
           />
-          <table className="w-full text-[14.5px]" data-testid="sheet">
+          <table className="w-full text-body" data-testid="sheet">
             <thead>
               <tr className="border-b-[1.6px] border-ink">
                 {['', 'Layer, from the ground', 'Water', 'In'].map((h, i) => (
@@ -57,7 +57,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
                   </th>
                   <td className="py-1.5 pr-3">
                     {l.title}
-                    <span className="block q text-[13px]">{l.says}</span>
+                    <span className="block q text-note">{l.says}</span>
                   </td>
                   <td className="py-1.5 pr-3 whitespace-nowrap">
                     {l.waterL > 0 ? `${l.waterL} L` : '–'}
@@ -91,7 +91,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
           </p>
         ))}
       </section>
-      <p className="grid grid-cols-3 gap-6 mt-4 text-[14px]">
+      <p className="grid grid-cols-3 gap-6 mt-4 text-small">
         {['Built by', 'Last raw load, day and hour', 'Covered with'].map((w) => (
           <span key={w} className="border-t-[1.4px] border-ink pt-1 mt-8">
             {w}

@@ -6,9 +6,7 @@ export function FeedstockAddedList({ view }: { view: BuildView }) {
   const next = view.layers.find((l) => l.n === view.next);
   return (
     <section className="flex flex-col gap-1.5 max-w-[720px]" data-testid="went-in">
-      {!view.closed && (
-        <h2 className="!text-[19px] border-t-[1.6px] border-ink pt-2">What is in it</h2>
-      )}
+      {!view.closed && <h2 className="!text-figure ruled pt-2">What is in it</h2>}
       <p>
         <b>{view.total}</b> {view.figures} {view.says}
       </p>
@@ -19,7 +17,7 @@ export function FeedstockAddedList({ view }: { view: BuildView }) {
         </p>
       )}
       {view.went.length > 0 && (
-        <ul className="text-[14px]">
+        <ul className="text-small">
           {view.went.slice(0, 8).map((w) => (
             <li key={w.id} className="border-t border-rule py-1">
               <span className="q">
@@ -33,14 +31,14 @@ export function FeedstockAddedList({ view }: { view: BuildView }) {
       <p>
         <Link
           prefetch={false}
-          className="link inline-flex items-center min-h-[44px]"
+          className="link inline-flex items-center min-h-target"
           href={`/batch/${view.id}/build`}
         >
           {view.closed ? 'How it was built' : 'Build it, layer by layer'}
         </Link>{' '}
         <Link
           prefetch={false}
-          className="link inline-flex items-center min-h-[44px] ml-4"
+          className="link inline-flex items-center min-h-target ml-4"
           href={`/bench?heap=${view.id}`}
         >
           {view.closed ? 'What to add to it now' : 'On the bench'}

@@ -55,11 +55,7 @@ export function PutIn({
   return (
     <div className="flex flex-col gap-3">
       {put.read.map(({ row, source, wrong }, i) => (
-        <div
-          key={i}
-          className="border-t-[1.6px] border-ink pt-2 flex flex-col gap-2"
-          data-testid="put"
-        >
+        <div key={i} className="ruled pt-2 flex flex-col gap-2" data-testid="put">
           <select
             className="field"
             aria-label={`What went in, ${i + 1}`}
@@ -98,7 +94,7 @@ export function PutIn({
           <p className="-mt-2">
             <button
               type="button"
-              className="link min-h-[40px] pointer-coarse:min-h-[48px]"
+              className="link min-h-[40px] pointer-coarse:min-h-choice"
               onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}
             >
               Take this line out

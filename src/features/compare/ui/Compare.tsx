@@ -37,7 +37,7 @@ export function Compare({
                 type="button"
                 aria-pressed={at >= 0}
                 data-state={at >= 0 ? 'on' : 'off'}
-                className="choice !min-h-[44px] !px-3"
+                className="choice !min-h-target !px-3"
                 disabled={at < 0 && chosen.length >= 6}
                 onClick={() => go(at >= 0 ? chosen.filter((x) => x !== h.id) : [...chosen, h.id])}
               >
@@ -52,13 +52,13 @@ export function Compare({
         <p>Choose heaps that have been read.</p>
       ) : (
         <>
-          <p className="q text-[13.5px]">
+          <p className="q text-hint">
             Hottest place of each round, counted from the last raw load. Marks below: what was done
             to each.
           </p>
           <Ages curves={view.curves} days={view.days} ticks={view.ticks} unit={unit} />
           <section aria-labelledby="alike">
-            <h2 id="alike" className="!text-[19px]">
+            <h2 id="alike" className="!text-figure">
               Most like {firstOf(view.curves).name} at its age
             </h2>
             {view.alike.length === 0 ? (
@@ -74,7 +74,7 @@ export function Compare({
                     {!chosen.includes(a.id) && chosen.length < 6 && (
                       <button
                         type="button"
-                        className="link min-h-[44px]"
+                        className="link min-h-target"
                         onClick={() => go([...chosen, a.id])}
                       >
                         Draw it too
@@ -87,7 +87,7 @@ export function Compare({
           </section>
           <Disclosure summary="The same as a table">
             <div className="overflow-x-auto">
-              <table className="text-[14px]">
+              <table className="text-small">
                 <thead>
                   <tr>
                     <th scope="col" className="text-left pr-4">

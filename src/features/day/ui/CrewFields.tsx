@@ -20,7 +20,7 @@ type Section = {
 
 const Part = ({ title, children }: { title: string; children: ReactNode }) => (
   <section className="flex flex-col gap-2">
-    <h2 className="!text-[19px]">{title}</h2>
+    <h2 className="!text-figure">{title}</h2>
     {children}
   </section>
 );
@@ -36,7 +36,7 @@ const Tick = ({
   className?: string;
   children: ReactNode;
 }) => (
-  <label className={`flex items-center min-h-[44px] ${className}`}>
+  <label className={`flex items-center min-h-target ${className}`}>
     <input
       type="checkbox"
       className="size-5"
@@ -79,7 +79,7 @@ const Days = ({
 export function DayFields({ draft: { hours, days }, set }: Section) {
   return (
     <section className="flex flex-col gap-3">
-      <h2 className="!text-[19px]">The working day</h2>
+      <h2 className="!text-figure">The working day</h2>
       <div className="grid grid-cols-2 gap-3 max-w-[340px]">
         <Field
           label="From"

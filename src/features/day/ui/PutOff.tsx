@@ -146,7 +146,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
           {to !== '' && (
             <button
               type="button"
-              className="btn !min-h-[56px]"
+              className="btn !min-h-glove"
               disabled={busy}
               onClick={give}
             >{`${to} does it`}</button>

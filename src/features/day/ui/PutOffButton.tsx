@@ -9,7 +9,7 @@ export function PutOffButton({ task, by }: { task: PutOffTask; by: string }) {
     <>
       <button
         type="button"
-        className="link text-[14px] min-h-[44px] inline-flex items-center"
+        className="link text-small min-h-target inline-flex items-center"
         onClick={() => setOpen(true)}
       >
         Put it off

@@ -19,12 +19,12 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
       className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-b-[1.6px] max-lg:order-first px-5 pt-3.5 pb-4 flex flex-col"
     >
       <header className="flex justify-between items-baseline">
-        <h2 id="today" className="!text-[23px]">
+        <h2 id="today" className="!text-title">
           {view.day}
         </h2>
         <span className="text-ink-3">{view.clock}</span>
       </header>
-      <p className="text-[15px] mt-0.5">
+      <p className="text-control mt-0.5">
         {view.urgent.length > 0 ? (
           <>
             <b>{LIST.format(view.urgent)}</b> can’t wait.
@@ -34,7 +34,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
         )}
       </p>
       {view.load && (
-        <p className="q text-[13.5px] mb-1" data-testid="load">
+        <p className="q text-hint mb-1" data-testid="load">
           {view.load}{' '}
           {view.askCrew && (
             <Link prefetch={false} className="link" href="/crew">
@@ -51,23 +51,23 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
             ))}
           </ol>
         );
-        const head = 'text-[14px] font-semibold text-ink-2 border-b-[1.6px] border-ink pb-0.5 mt-2';
+        const head = 'text-small font-semibold text-ink-2 border-b-[1.6px] border-ink pb-0.5 mt-2';
         return g.later ? (
           <details key={g.title}>
-            <summary className={`${head} min-h-[44px] flex items-end cursor-pointer`}>
+            <summary className={`${head} min-h-target flex items-end cursor-pointer`}>
               {g.title}: {g.tasks.length} {g.tasks.length === 1 ? 'task' : 'tasks'}
             </summary>
             {rows}
           </details>
         ) : (
           <div key={g.title}>
-            <h3 className={`!font-semibold font-text ${head} !text-[14px]`}>{g.title}</h3>
+            <h3 className={`!font-semibold font-text ${head} !text-small`}>{g.title}</h3>
             {rows}
           </div>
         );
       })}
       {view.groups.length === 0 && <p className="q mt-2">Nothing due before tomorrow.</p>}
-      <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[14px]">
+      <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-small">
         <Link prefetch={false} className="link" href="/plan">
           The next fourteen days
         </Link>
@@ -92,15 +92,14 @@ function TaskRow({
   onPutOff: () => void;
   onDone: () => void;
 }) {
-  const small =
-    'link text-[13.5px] min-h-[32px] pointer-coarse:min-h-[48px] inline-flex items-center';
+  const small = 'link text-hint min-h-[32px] pointer-coarse:min-h-choice inline-flex items-center';
   return (
     <li
       className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0"
       data-testid="task"
       data-task={t.key}
     >
-      <span className="disp font-semibold text-[14px] leading-[1.3]">
+      <span className="disp font-semibold text-small leading-[1.3]">
         <span className={t.words.danger ? 'alarm' : t.urgent ? 'marked' : ''}>{t.when}</span>
       </span>
       <Mark name={t.words.mark} size={20} />
@@ -112,14 +111,14 @@ function TaskRow({
             {t.batch ? `${t.name}: ${lowerFirst(t.words.act)}` : t.words.act}
           </Link>
         )}
-        <p className="q text-[13px] leading-[1.3]">{t.words.why}</p>
-        {t.putOff && <p className="text-[13px] leading-[1.3] font-semibold">{t.putOff}</p>}
+        <p className="q text-note leading-[1.3]">{t.words.why}</p>
+        {t.putOff && <p className="text-note leading-[1.3] font-semibold">{t.putOff}</p>}
         {t.lacks && (
-          <p className="text-[13px] leading-[1.3]">
+          <p className="text-note leading-[1.3]">
             <b>{upperFirst(t.lacks)}.</b> {t.cost}
           </p>
         )}
-        <p className="text-[13px] text-ink-2 flex flex-wrap items-center gap-x-3">
+        <p className="text-note text-ink-2 flex flex-wrap items-center gap-x-3">
           <span>{[t.who, t.minutes, t.machine].filter(Boolean).join(' · ')}</span>
           {t.chore && (
             <button type="button" className={small} onClick={onDone}>

@@ -42,7 +42,7 @@ export function Card({
         </p>
       ))}
       <ol
-        className="text-[19px] leading-[1.45] list-decimal pl-7 flex flex-col gap-1.5"
+        className="text-figure leading-[1.45] list-decimal pl-7 flex flex-col gap-1.5"
         data-testid="fire-steps"
       >
         {FIRE_CARD.steps.map((step) => (
@@ -50,19 +50,16 @@ export function Card({
         ))}
       </ol>
       {card ? (
-        <section
-          className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-2"
-          data-testid="contacts"
-        >
-          <ul className="text-[20px]">
+        <section className="ruled pt-3 flex flex-col gap-2" data-testid="contacts">
+          <ul className="text-head">
             {card.contacts.map((c) => (
               <li
                 key={c.who + c.phone}
-                className="min-h-[56px] flex items-center gap-4 border-b border-rule"
+                className="min-h-glove flex items-center gap-4 border-b border-rule"
               >
                 <b className="disp">{c.who}</b>
                 <a
-                  className="link min-h-[56px] inline-flex items-center"
+                  className="link min-h-glove inline-flex items-center"
                   href={`tel:${c.phone.replace(/[^+\d]/g, '')}`}
                 >
                   {c.phone}
@@ -154,7 +151,7 @@ function Edit({
     );
   return (
     <section
-      className="border-t-[1.6px] border-ink pt-3 flex flex-col gap-3 print:hidden"
+      className="ruled pt-3 flex flex-col gap-3 print:hidden"
       aria-label="Set up the fire card"
     >
       {contacts.map((c, i) => (

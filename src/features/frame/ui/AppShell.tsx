@@ -39,7 +39,7 @@ function PlaceLink({
       prefetch={false}
       href={href}
       aria-current={here ? 'page' : undefined}
-      className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-[48px] max-sm:min-h-[48px] max-sm:text-[14px] font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${onPhone ? '' : 'max-sm:hidden'} ${wide ? '' : 'sm:hidden'} ${lit}`}
+      className={`relative flex items-center px-4 max-sm:px-0 max-sm:flex-1 max-sm:justify-center min-h-[38px] pointer-coarse:min-h-choice max-sm:min-h-choice max-sm:text-small font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${onPhone ? '' : 'max-sm:hidden'} ${wide ? '' : 'sm:hidden'} ${lit}`}
     >
       {name}
     </Link>
@@ -87,7 +87,7 @@ export function AppShell({
           href="/"
           className="self-center flex flex-col gap-1 min-w-[150px] max-sm:min-w-0"
         >
-          <span className="flex items-end gap-2 disp font-bold text-[18px] leading-[17px]">
+          <span className="flex items-end gap-2 disp font-bold text-says leading-[17px]">
             <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
               <path d="M1 25h28" stroke="currentColor" strokeWidth="2" />
               <path d={`${foldPath(LOGO, 1)}Z`} fill="currentColor" />
@@ -107,16 +107,16 @@ export function AppShell({
               Heap
             </span>
           </span>
-          <span className="text-[13.5px] text-ink-2 max-sm:hidden">{site}</span>
+          <span className="text-hint text-ink-2 max-sm:hidden">{site}</span>
         </Link>
         <div className="flex-1 min-w-0 self-end flex max-sm:hidden">{sky}</div>
-        <div className="self-center text-right text-[13.5px] leading-[1.4] max-sm:ml-auto max-sm:text-[13px]">
+        <div className="self-center text-right text-hint leading-[1.4] max-sm:ml-auto max-sm:text-note">
           {right}
         </div>
       </header>
       <nav
         aria-label="Places"
-        className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-[15px]`}
+        className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-control`}
       >
         <svg
           className="absolute inset-0 pointer-events-none"

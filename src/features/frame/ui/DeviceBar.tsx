@@ -57,7 +57,7 @@ export function DeviceBar({
   return (
     <div
       role="status"
-      className="bg-soil text-soil-text text-[14.5px] leading-[1.25] px-4 py-2 flex items-center gap-2 flex-wrap min-h-[38px] print:hidden"
+      className="bg-soil text-soil-text text-body leading-[1.25] px-4 py-2 flex items-center gap-2 flex-wrap min-h-[38px] print:hidden"
       data-testid="device-bar"
     >
       <Mark name="flag" size={17} />

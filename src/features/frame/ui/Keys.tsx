@@ -40,7 +40,7 @@ export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; u
     <>
       <button
         type="button"
-        className="text-[13px] text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text"
+        className="text-note text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text"
         onClick={() => setOpen(true)}
       >
         Keys
@@ -63,7 +63,7 @@ export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; u
 function OffSwitch() {
   const [on, setOn] = useState(() => !keysOff());
   return (
-    <label className="flex items-center gap-3 min-h-[44px] font-semibold">
+    <label className="flex items-center gap-3 min-h-target font-semibold">
       <input
         type="checkbox"
         className="size-5"

@@ -37,7 +37,7 @@ function Switch({
         <ToggleGroup.Item
           key={o.value}
           value={o.value}
-          className="px-2.5 min-h-[26px] pointer-coarse:min-h-[44px] pointer-coarse:px-3.5 text-[13px] font-medium text-soil-text data-[state=on]:bg-soil-text data-[state=on]:text-soil data-[state=on]:font-bold focus-visible:outline-soil-text cursor-pointer"
+          className="px-2.5 min-h-[26px] pointer-coarse:min-h-target pointer-coarse:px-3.5 text-note font-medium text-soil-text data-[state=on]:bg-soil-text data-[state=on]:text-soil data-[state=on]:font-bold focus-visible:outline-soil-text cursor-pointer"
         >
           {o.label}
         </ToggleGroup.Item>

@@ -83,7 +83,7 @@ export function CheckForm({
           { value: 'reference', label: 'Another one' },
         ]}
       />
-      <ol className="list-decimal pl-5 text-[15px] leading-[1.4]">
+      <ol className="list-decimal pl-5 text-control leading-[1.4]">
         {STEPS[how].map((s) => (
           <li key={s}>{s}</li>
         ))}
@@ -100,7 +100,7 @@ export function CheckForm({
         ) : (
           <div>
             <span className="label">It should read</span>
-            <p className="disp text-[22px] font-bold min-h-[44px] flex items-center">
+            <p className="disp text-number font-bold min-h-target flex items-center">
               {temp(referenceC!, unit)}
             </p>
           </div>
@@ -177,7 +177,7 @@ function useCheckPreview(
 const EffectList = ({ list }: { list: readonly CheckEffect[] }) => (
   <ul>
     {list.map((h) => (
-      <li key={h.heap} className="text-[14px] leading-[1.35]">
+      <li key={h.heap} className="text-small leading-[1.35]">
         <b className="font-semibold">{h.heap}</b>:{' '}
         {h.effects.map((e) => `${e.rule}: ${e.text}`).join(' ')}
       </li>
@@ -224,13 +224,13 @@ function CheckEffects({ preview }: { preview: CheckPreview | 'asking' | null }) 
             they do:
           </p>
           <EffectList list={doubts} />
-          <p className="text-[13.5px]">
+          <p className="text-hint">
             Nothing is changed by that. Read these heaps again with one that you trust.
           </p>
         </>
       )}
       {doubts.length === 0 && heaps > 0 && (
-        <p className="text-[13.5px]">
+        <p className="text-hint">
           Had it been as far off ever since {since ?? 'it was first used'}, every verdict of its{' '}
           {heaps} {heaps === 1 ? 'heap' : 'heaps'} would stand all the same.
         </p>

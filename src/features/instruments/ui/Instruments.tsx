@@ -48,11 +48,11 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
         )}
         <ul className="mt-4">
           {list.map((line) => (
-            <li key={line.name} className="border-t-[1.6px] border-ink py-3 flex flex-col gap-2">
+            <li key={line.name} className="ruled py-3 flex flex-col gap-2">
               <div className="flex justify-between gap-3 flex-wrap">
                 <div>
                   <h2>{line.name}</h2>
-                  <p className="q text-[13.5px]">{facts(line.known)}</p>
+                  <p className="q text-hint">{facts(line.known)}</p>
                 </div>
                 <div className="flex gap-2 flex-wrap">
                   <button
@@ -105,7 +105,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
               </p>
               {line.drift.length > 0 && (
                 <div>
-                  <p className="q text-[13px]">
+                  <p className="q text-note">
                     Added to what it reads, {site.unit === 'F' ? '°F' : 'K'}: ○ in ice water
                     {line.drift.some((d) => !d.single) ? ', ■ at 60 °C' : ''}; the band is what its
                     maker promises
@@ -122,10 +122,10 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
               )}
               {line.checks.length > 0 && (
                 <details>
-                  <summary className="link text-[14px] min-h-[36px] flex items-center">
+                  <summary className="link text-small min-h-[36px] flex items-center">
                     {line.checks.length} checks
                   </summary>
-                  <ul className="q text-[13.5px]">
+                  <ul className="q text-hint">
                     {line.checks.map((c, i) => (
                       <li key={i}>
                         {c.when}: read {temp(c.readC, line.known?.unit ?? site.unit)} at{' '}

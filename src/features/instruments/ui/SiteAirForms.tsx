@@ -52,10 +52,7 @@ export function AirForm({ site }: { site: HeapRef }) {
   });
   const read = number(value);
   return (
-    <section
-      className="flex flex-col gap-3 border-t-[1.6px] border-ink pt-3"
-      aria-labelledby="air-title"
-    >
+    <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="air-title">
       <h2 id="air-title">Read the air</h2>
       <Field
         label="In the shade"

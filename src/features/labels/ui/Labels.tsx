@@ -65,8 +65,8 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
                   <path d="M0 52H74" stroke="var(--color-ink)" strokeWidth={1.8} />
                 </svg>
                 <span className="leading-[1.25]">
-                  <b className="disp text-[16px]">{f.name}</b>
-                  <span className="q block text-[13.5px]">{f.line}</span>
+                  <b className="disp text-lead">{f.name}</b>
+                  <span className="q block text-hint">{f.line}</span>
                 </span>
               </label>
             </li>
@@ -136,7 +136,7 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
             {address.warning}
           </p>
         )}
-        <p className="q text-[13.5px]">Print at 100 %, not ‘fit to page’.</p>
+        <p className="q text-hint">Print at 100 %, not ‘fit to page’.</p>
         {href ? (
           <a className="btn key !min-h-[60px]" href={href} target="_blank" rel="noreferrer">
             <Printer size={20} aria-hidden="true" />

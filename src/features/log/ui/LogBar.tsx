@@ -208,7 +208,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           <Link
             prefetch={false}
             href={`/batch/${heap.id}/build`}
-            className="btn key !min-h-[52px] !px-3.5 max-sm:hidden"
+            className="btn key !min-h-key !px-3.5 max-sm:hidden"
           >
             <Mark name="add" />
             Build it
@@ -217,7 +217,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
         <Link
           prefetch={false}
           href={`/round#${heap.id}`}
-          className={`btn ${building ? '' : 'key'} !min-h-[52px] !px-3.5 ${building ? '' : 'max-sm:hidden'}`}
+          className={`btn ${building ? '' : 'key'} !min-h-key !px-3.5 ${building ? '' : 'max-sm:hidden'}`}
         >
           <Mark name="probe" />
           Log a round
@@ -226,7 +226,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           <button
             key={n}
             type="button"
-            className="btn !min-h-[52px] !px-3.5 max-sm:hidden"
+            className="btn !min-h-key !px-3.5 max-sm:hidden"
             onClick={() => setOpen(n)}
           >
             <Mark name={SHEETS[n].mark} />
@@ -235,16 +235,16 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
         ))}
         <button
           type="button"
-          className="btn !min-h-[52px] !px-3.5 max-sm:hidden"
+          className="btn !min-h-key !px-3.5 max-sm:hidden"
           onClick={() => setMore(true)}
         >
           <Mark name="move" />
           Move, join, split…
         </button>
-        <span className="q text-[12.5px] whitespace-nowrap max-lg:hidden">
+        <span className="q text-fine whitespace-nowrap max-lg:hidden">
           keys R D {names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ')}
         </span>
-        <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-[14px]">
+        <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-small">
           Places, and where it stands
         </Link>
         <Sheet open={more} onOpenChange={setMore} title={`More of ${heap.name}`}>
@@ -254,7 +254,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
                 <button
                   key={n}
                   type="button"
-                  className={`btn !min-h-[64px] !justify-start !text-left ${MORE.includes(n) ? '' : 'sm:hidden'}`}
+                  className={`btn !min-h-row !justify-start !text-left ${MORE.includes(n) ? '' : 'sm:hidden'}`}
                   onClick={() => {
                     setMore(false);
                     setOpen(n);
@@ -263,7 +263,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
                   <Mark name={SHEETS[n].mark} />
                   <span>
                     <span className="block">{SHEETS[n].label}</span>
-                    <span className="q font-normal text-[13px]">{SHEETS[n].hint}</span>
+                    <span className="q font-normal text-note">{SHEETS[n].hint}</span>
                   </span>
                 </button>
               ),

@@ -41,15 +41,15 @@ export function LogList({
   const waits = useOutbox().items.filter((i) => i.form.batch === heap.id);
   return (
     <section aria-labelledby="log-title">
-      <h2 id="log-title" className="!text-[16px] pt-1.5 border-t-[1.6px] border-ink">
+      <h2 id="log-title" className="!text-lead pt-1.5 ruled">
         Log{' '}
-        <span className="font-text font-normal text-[13.5px] text-ink-2">
+        <span className="font-text font-normal text-hint text-ink-2">
           {total} entries, all of them kept
         </span>
       </h2>
       <ol data-testid="log">
         {waits.map((i) => (
-          <li key={i.id} className="border-b border-rule py-1.5 flex gap-2 items-start text-[14px]">
+          <li key={i.id} className="border-b border-rule py-1.5 flex gap-2 items-start text-small">
             <Mark name="flag" size={20} />
             <span className="flex-1">
               <b className="font-[650]">{i.short ?? i.what}</b>{' '}
@@ -59,7 +59,7 @@ export function LogList({
                 <b className="marked">refused</b>
               )}
             </span>
-            <a className="link text-[13px]" href="/waiting">
+            <a className="link text-note" href="/waiting">
               look
             </a>
           </li>
@@ -68,7 +68,7 @@ export function LogList({
           <li key={l.id} className="border-b border-rule py-1.5">
             <div className="flex gap-2 items-start">
               <Mark name={l.mark} size={20} />
-              <div className="min-w-0 flex-1 text-[14px] leading-[1.3]">
+              <div className="min-w-0 flex-1 text-small leading-[1.3]">
                 <span className={l.struck ? 'line-through' : ''}>
                   <b className="font-[650]">{l.title}</b> <span className="q">{l.detail}</span>
                 </span>
@@ -76,15 +76,15 @@ export function LogList({
                 {l.readings
                   .filter((r) => r.struck)
                   .map((r) => (
-                    <span key={r.id} className="block text-[13.5px]">
+                    <span key={r.id} className="block text-hint">
                       <s>
                         {r.place} {r.value}
                       </s>{' '}
                       {r.struck}
                     </span>
                   ))}
-                {l.late && <span className="block q text-[13px]">{l.late}</span>}
-                {l.clock && <span className="block q text-[13px]">{l.clock}</span>}
+                {l.late && <span className="block q text-note">{l.late}</span>}
+                {l.clock && <span className="block q text-note">{l.clock}</span>}
                 {l.photo && (
                   <a href={`/api/photo/${l.photo}`} className="block mt-1">
                     <img
@@ -96,14 +96,14 @@ export function LogList({
                   </a>
                 )}
               </div>
-              <div className="text-[13px] q text-right whitespace-nowrap">
+              <div className="text-note q text-right whitespace-nowrap">
                 {l.when} {l.by}
                 {l.correctable && (
                   <>
                     {' '}
                     <button
                       type="button"
-                      className="link text-[13px] min-h-[24px]"
+                      className="link text-note min-h-[24px]"
                       onClick={() => setLine(l)}
                       aria-label={`Correct: ${l.title}, ${l.when}`}
                     >

@@ -25,7 +25,7 @@ export function MethodForm({ heap, onDone }: FormProps) {
             onClick={() => setId(t.id)}
           >
             <span>{t.name}</span>
-            <span className="text-[13px] font-normal">
+            <span className="text-note font-normal">
               Turned {SCHOOL_WORDS[t.trigger]}. {t.words}
             </span>
           </button>

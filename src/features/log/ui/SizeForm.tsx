@@ -69,7 +69,7 @@ export function SizeForm({ heap, onDone }: FormProps) {
         </p>
       )}
       {m3 !== null && (
-        <p className="text-[17px]">
+        <p className="text-subhead">
           {measures ? 'That makes' : 'Judged by eye:'} <b>{volumeText(m3, 'm3')}</b>.
           {m3 < 1 ? ' Under about one cubic metre a heap rarely stays hot.' : ''}
         </p>

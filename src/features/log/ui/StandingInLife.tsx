@@ -24,7 +24,7 @@ function DoubtTicks({
     <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
       <legend className="px-1 font-semibold">Before it goes out</legend>
       {heap.doubts!.map(({ doubt, text }) => (
-        <label key={doubt} className="flex gap-3 items-start py-1.5 min-h-[44px]">
+        <label key={doubt} className="flex gap-3 items-start py-1.5 min-h-target">
           <input
             type="checkbox"
             className="size-5 mt-0.5 flex-none"

@@ -173,7 +173,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         </>
       ) : (
         <details>
-          <summary className="link min-h-[44px] flex items-center cursor-pointer">
+          <summary className="link min-h-target flex items-center cursor-pointer">
             It stands in another place now
           </summary>
           <StandingFields standing={standing} />

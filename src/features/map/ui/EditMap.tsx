@@ -80,7 +80,7 @@ function Box({
       {...listeners}
       onClick={onPick}
       aria-label={`${KIND_WORDS[slot.kind]} ${slot.name}`}
-      className={`absolute touch-none cursor-grab bg-sheet text-left align-top overflow-hidden text-[12.5px] ${chosen ? 'border-[3px] z-10' : 'border-[1.6px]'} border-ink ${slot.kind === 'row' ? 'border-dashed' : slot.kind === 'store' ? 'border-dotted' : ''}`}
+      className={`absolute touch-none cursor-grab bg-sheet text-left align-top overflow-hidden text-fine ${chosen ? 'border-[3px] z-10' : 'border-[1.6px]'} border-ink ${slot.kind === 'row' ? 'border-dashed' : slot.kind === 'store' ? 'border-dotted' : ''}`}
       style={{
         left: pct(slot.xM, map.widthM),
         top: pct(slot.yM, map.depthM),
@@ -268,7 +268,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
         </DndContext>
         {at ? (
           <section className="flex flex-col gap-2" data-testid="edit-slot">
-            <h2 className="!text-[18px]">
+            <h2 className="!text-says">
               {KIND_WORDS[at.kind]} {at.name}
             </h2>
             <Field
@@ -389,7 +389,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
           </button>
         )}
         <SaveButton
-          className="btn key !min-h-[52px]"
+          className="btn key !min-h-key"
           label="Keep this map"
           busy={busy}
           missing={slots.length === 0 ? 'Add a place first.' : (wrong ?? whoIsMissing(by))}

@@ -88,7 +88,7 @@ function Place({
       }}
     >
       <p
-        className="absolute left-1.5 top-0.5 right-1 max-h-full overflow-hidden text-[12.5px] leading-[1.15] pointer-events-none"
+        className="absolute left-1.5 top-0.5 right-1 max-h-full overflow-hidden text-fine leading-[1.15] pointer-events-none"
         title={[s.title, s.room, s.only].filter(Boolean).join(', ')}
       >
         <b className="disp">{s.title}</b>
@@ -215,7 +215,7 @@ export function MapScreen({
                 onPress={setPressed}
               />
             ))}
-            <span className="absolute inset-x-0 bottom-1 text-[12.5px] text-ink-2 flex justify-end items-end gap-2 pointer-events-none">
+            <span className="absolute inset-x-0 bottom-1 text-fine text-ink-2 flex justify-end items-end gap-2 pointer-events-none">
               <span
                 className="block flex-none border-b-2 border-x-2 border-ink h-2"
                 style={{ width: pct(5, map.widthM) }}
@@ -228,7 +228,7 @@ export function MapScreen({
       </DndContext>
       {view.nowhere.length > 0 && (
         <section className="px-5 max-sm:px-4 py-3">
-          <h2 className="!text-[17px]">Not on the map</h2>
+          <h2 className="!text-subhead">Not on the map</h2>
           <p className="flex flex-wrap gap-2 mt-1">
             {view.nowhere.map((h) => (
               <button key={h.id} type="button" className="btn" onClick={() => setPressed(h)}>
@@ -264,7 +264,7 @@ export function MapScreen({
                   <button
                     type="button"
                     disabled={m.to === null}
-                    className="w-full text-left min-h-[48px] pointer-coarse:min-h-[60px] cursor-pointer disabled:text-ink-3"
+                    className="w-full text-left min-h-choice pointer-coarse:min-h-[60px] cursor-pointer disabled:text-ink-3"
                     onClick={() => {
                       const heap = pressed;
                       setPressed(null);

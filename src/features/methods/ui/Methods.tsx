@@ -50,19 +50,19 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
         {rows.map(({ template: t, ships, changed, heaps }) => (
           <li
             key={t.id}
-            className="border-t-[1.6px] border-ink py-3 flex flex-col gap-1.5"
+            className="ruled py-3 flex flex-col gap-1.5"
             data-testid="method"
             data-method={t.id}
           >
             <div className="flex justify-between items-baseline gap-3">
-              <h2 className="!text-[17px]">{t.name}</h2>
-              <span className="q text-[13px]">
+              <h2 className="!text-subhead">{t.name}</h2>
+              <span className="q text-note">
                 {KEPT[t.kept]}
                 {ships ? '' : ', of this site'}
                 {changed ? ', changed here' : ''}
               </span>
             </div>
-            <p className="text-[14px]">
+            <p className="text-small">
               Turned <b>{SCHOOL_WORDS[t.trigger]}</b>
               {t.trigger === 'never'
                 ? ''
@@ -74,18 +74,18 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
               {t.machine ? ', by machine' : ''}.
             </p>
             <ExpectBand expect={t.expect} limits={t.limits} />
-            {t.words && <p className="q text-[13.5px]">{t.words}</p>}
-            <p className="text-[14px] flex flex-wrap gap-x-5">
+            {t.words && <p className="q text-hint">{t.words}</p>}
+            <p className="text-small flex flex-wrap gap-x-5">
               <button
                 type="button"
-                className="link min-h-[44px]"
+                className="link min-h-target"
                 onClick={() => setEdit({ template: t, copy: false })}
               >
                 Change it
               </button>
               <button
                 type="button"
-                className="link min-h-[44px]"
+                className="link min-h-target"
                 onClick={() => setEdit({ template: t, copy: true })}
               >
                 Copy it
@@ -209,7 +209,7 @@ function Edit({
         </legend>
         <div className="flex flex-wrap gap-x-5">
           {TRIGGERS.filter((t) => t !== trigger && t !== 'never').map((t) => (
-            <label key={t} className="flex gap-2 items-center min-h-[44px]">
+            <label key={t} className="flex gap-2 items-center min-h-target">
               <input
                 type="checkbox"
                 className="size-5"
@@ -237,7 +237,7 @@ function Edit({
         {figure('highPct', 'Too wet over', '% moist')}
         {figure('activeDays', 'Works about', 'days')}
         {figure('minutesPerM3', 'Work of a turning', 'min a m³')}
-        <label className="flex gap-2 items-center min-h-[44px] mt-6">
+        <label className="flex gap-2 items-center min-h-target mt-6">
           <input
             type="checkbox"
             className="size-5"
@@ -248,12 +248,12 @@ function Edit({
         </label>
       </div>
       <section className="flex flex-col gap-2">
-        <h2 className="!text-[17px]">Heat expected of its core</h2>
+        <h2 className="!text-subhead">Heat expected of its core</h2>
         {figures.every((x) => typeof x === 'number') && (
           <ExpectBand expect={template().expect} limits={template().limits} />
         )}
         <div className="overflow-x-auto">
-          <table className="text-[14px]">
+          <table className="text-small">
             <thead>
               <tr>
                 {['Day', 'At least, °C', 'At most, °C', ''].map((h) => (
@@ -285,7 +285,7 @@ function Edit({
                     {expect.length > 2 && (
                       <button
                         type="button"
-                        className="link min-h-[44px]"
+                        className="link min-h-target"
                         onClick={() => setExpect(expect.filter((_, j) => j !== i))}
                       >
                         Take out

@@ -319,7 +319,7 @@ export function InputFields({ draft: { inputs }, set }: Section) {
       <legend className="label">What goes in? It decides which rules are proposed</legend>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))]">
         {INPUT_WORDS.map(([input, word]) => (
-          <label key={input} className="flex gap-3 items-center min-h-[44px]">
+          <label key={input} className="flex gap-3 items-center min-h-target">
             <input
               type="checkbox"
               className="size-5"

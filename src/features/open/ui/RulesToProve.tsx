@@ -56,7 +56,7 @@ export function RulesToProve({
       )
     : [];
   const line = (r: RuleOffer) => (
-    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-[44px]">
+    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-target">
       <input
         type="checkbox"
         className="size-5 mt-0.5 flex-none"
@@ -88,7 +88,7 @@ export function RulesToProve({
       {first.map(line)}
       {others.length > 0 && (
         <details>
-          <summary className="link min-h-[44px] flex items-center">
+          <summary className="link min-h-target flex items-center">
             {others.length} other rules for this kind of heap
           </summary>
           {others.map(line)}
@@ -116,7 +116,7 @@ export function RulesToProve({
               <li key={c.id}>
                 <button
                   type="button"
-                  className="link min-h-[44px] text-left"
+                  className="link min-h-target text-left"
                   onClick={() => onTick(c.id, true)}
                 >
                   Tick {c.title}

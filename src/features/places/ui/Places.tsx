@@ -232,7 +232,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
         </button>
         <table className="w-full border-collapse max-w-[760px]">
           <thead className="max-sm:sr-only">
-            <tr className="text-left text-[13px] q border-b-[1.6px] border-ink">
+            <tr className="text-left text-note q border-b-[1.6px] border-ink">
               <th className="py-1 font-medium">Place</th>
               <th className="font-medium">Zone</th>
               <th className="font-medium">Side</th>
@@ -247,10 +247,10 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                 key={r.key}
                 className="border-b border-rule max-sm:grid max-sm:grid-cols-[1fr_1fr_52px] max-sm:gap-x-2 max-sm:gap-y-1.5 max-sm:py-3 max-sm:items-end"
               >
-                <th className="text-left font-[650] py-1.5 pr-3 max-sm:col-span-2 max-sm:text-[17px]">
+                <th className="text-left font-[650] py-1.5 pr-3 max-sm:col-span-2 max-sm:text-subhead">
                   {itemAt(points, i).id}
                   {r.was && r.was.id !== itemAt(points, i).id && (
-                    <span className="q font-normal text-[13px] block">was {r.was.id}</span>
+                    <span className="q font-normal text-note block">was {r.was.id}</span>
                   )}
                 </th>
                 <td className="pr-2 max-sm:order-2 max-sm:pr-0">
@@ -330,7 +330,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
                     <X size={18} aria-hidden="true" />
                   </button>
                   {rowProblem(r) && (
-                    <p role="alert" className="text-[13px] font-semibold">
+                    <p role="alert" className="text-note font-semibold">
                       {rowProblem(r)}
                     </p>
                   )}
@@ -365,7 +365,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
             doubts.map((d) => (
               <p
                 key={planDoubtText(d)}
-                className="border-l-4 border-ink pl-2.5 text-[14.5px] leading-[1.35]"
+                className="border-l-4 border-ink pl-2.5 text-body leading-[1.35]"
               >
                 {planDoubtText(d)}
               </p>
@@ -416,10 +416,7 @@ function StandForm({
     if (p.length === 0) router.refresh();
   };
   return (
-    <section
-      className="flex flex-col gap-3 border-t-[1.6px] border-ink pt-3"
-      aria-labelledby="stand-title"
-    >
+    <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="stand-title">
       <h2 id="stand-title">Where it stands</h2>
       <StandingFields standing={standing} />
       <Problems list={problems} />
@@ -478,10 +475,7 @@ function SettingsForm({
     if (kept.ok) router.refresh();
   };
   return (
-    <section
-      className="flex flex-col gap-3 border-t-[1.6px] border-ink pt-3"
-      aria-labelledby="settings-title"
-    >
+    <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="settings-title">
       <h2 id="settings-title">For all rows of the site</h2>
       <div className="grid grid-cols-2 gap-3">
         <Field

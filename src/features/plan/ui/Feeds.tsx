@@ -21,18 +21,15 @@ export function Feeds({
       </p>
       <ul>
         {list.map((f) => (
-          <li
-            key={f.path}
-            className="border-t-[1.6px] border-ink py-3 flex flex-wrap gap-x-5 gap-y-1 items-center"
-          >
+          <li key={f.path} className="ruled py-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
             <b className="font-semibold min-w-[140px]">{f.name}</b>
             <a className="btn" href={host ? `webcal://${host}${f.path}` : f.path}>
               Subscribe
             </a>
-            <a className="link min-h-[44px] inline-flex items-center" href={f.path}>
+            <a className="link min-h-target inline-flex items-center" href={f.path}>
               Take the file
             </a>
-            <code className="text-[13px] break-all">
+            <code className="text-note break-all">
               {host}
               {f.path}
             </code>

@@ -35,11 +35,11 @@ export function MoveSheet({
                 <button
                   type="button"
                   disabled={i === job.day}
-                  className="w-full text-left min-h-[56px] py-1.5 grid grid-cols-[100px_1fr] gap-3 items-center"
+                  className="w-full text-left min-h-glove py-1.5 grid grid-cols-[100px_1fr] gap-3 items-center"
                   onClick={() => onChoose(i)}
                 >
                   <b className="font-semibold">{d.long}</b>
-                  <span className={`text-[14px] ${e.costs ? 'marked' : ''}`}>
+                  <span className={`text-small ${e.costs ? 'marked' : ''}`}>
                     {i === job.day ? 'planned' : e.text}
                   </span>
                 </button>
@@ -94,7 +94,7 @@ export function ConfirmMove({
           onChange={(e) => setBy(e.target.value)}
         />
       </div>
-      <button type="button" className="btn key !min-h-[44px] mb-5" disabled={busy} onClick={save}>
+      <button type="button" className="btn key !min-h-target mb-5" disabled={busy} onClick={save}>
         {costs ? `Move it to ${day.long} all the same` : `Move it to ${day.long}`}
       </button>
       <button type="button" className="btn mb-5" onClick={onDone}>

@@ -77,12 +77,12 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
   return (
     <DndContext id="plan" sensors={sensors} {...drag}>
       <div className="px-4 pt-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <h1 className="!text-[23px]">{view.title}</h1>
-        <p className="text-[14px]" data-testid="plan-summary">
+        <h1 className="!text-title">{view.title}</h1>
+        <p className="text-small" data-testid="plan-summary">
           {view.summary}
         </p>
       </div>
-      <p className="px-4 min-h-[26px] text-[14px]" role="status" data-testid="plan-effect">
+      <p className="px-4 min-h-[26px] text-small" role="status" data-testid="plan-effect">
         <EffectLine move={over ?? chosen} days={view.days} />
       </p>
       {chosen && (
@@ -103,7 +103,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
         <PlanHandles view={view} g={g} over={over} onPress={setMoving} />
       </div>
       <PlanDays view={view} onPress={setMoving} />
-      <p className="px-4 py-3 text-[13.5px] flex flex-wrap gap-x-6 gap-y-1">
+      <p className="px-4 py-3 text-hint flex flex-wrap gap-x-6 gap-y-1">
         <span className="q">{view.solvedText}</span>
         <Link prefetch={false} className="link" href="/crew">
           Crew, machine and hours

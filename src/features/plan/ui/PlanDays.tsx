@@ -4,11 +4,7 @@ import type { PlanJob, PlanView } from '../view';
 
 function JobKey({ job: j, onPress }: { job: PlanJob; onPress: () => void }) {
   return (
-    <button
-      type="button"
-      className="btn !min-h-[56px] w-full !justify-start mt-1"
-      onClick={onPress}
-    >
+    <button type="button" className="btn !min-h-glove w-full !justify-start mt-1" onClick={onPress}>
       <Mark name="turn" />
       {j.name}: turn it<span className="q font-normal ml-auto">{j.minutes}</span>
     </button>
@@ -20,10 +16,10 @@ export function PlanDays({ view, onPress }: { view: PlanView; onPress: (job: Pla
   return (
     <ul className="md:hidden px-4 pb-4">
       {view.days.map((d, i) => (
-        <li key={i} className="border-t-[1.6px] border-ink py-2">
-          <h2 className="!text-[16px] flex justify-between">
+        <li key={i} className="ruled py-2">
+          <h2 className="!text-lead flex justify-between">
             <span>{d.long}</span>
-            <span className="q font-text text-[14px] font-normal">{d.hours} h of work</span>
+            <span className="q font-text text-small font-normal">{d.hours} h of work</span>
           </h2>
           {d.over && <p className="marked font-semibold">{d.over}</p>}
           <ul>
@@ -38,7 +34,7 @@ export function PlanDays({ view, onPress }: { view: PlanView; onPress: (job: Pla
           {view.rows
             .filter((r) => r.proofAt !== null && Math.floor(r.proofAt) === i)
             .map((r) => (
-              <p key={r.batch} className="text-stamp text-[14px] font-semibold">
+              <p key={r.batch} className="text-stamp text-small font-semibold">
                 {r.name} could be proven, as planned
               </p>
             ))}

@@ -10,7 +10,7 @@ function PrintTable({ table, label }: { table: Table; label: string }) {
       role="group"
       aria-label={label}
     >
-      <table className="text-[13px] border-collapse w-full">
+      <table className="text-note border-collapse w-full">
         <thead>
           <tr className="text-left border-b-[1.6px] border-ink">
             {table.head.map((h) => (
@@ -38,8 +38,8 @@ function PrintTable({ table, label }: { table: Table; label: string }) {
 }
 
 const Part = ({ title, children }: { title: string; children: React.ReactNode }) => (
-  <section className="border-t-[1.6px] border-ink pt-2 mt-5">
-    <h2 className="!text-[17px] mb-1.5">{title}</h2>
+  <section className="ruled pt-2 mt-5">
+    <h2 className="!text-subhead mb-1.5">{title}</h2>
     {children}
   </section>
 );
@@ -47,7 +47,7 @@ const Part = ({ title, children }: { title: string; children: React.ReactNode })
 /** The record as a page, on the screen and on paper. */
 export function HeatRecord({ record }: { record: RecordDoc }) {
   return (
-    <article className="text-[14px] record">
+    <article className="text-small record">
       <h1>{record.title}</h1>
       <p className="q mt-1">
         {record.site}. Made {record.made}, from what was logged by then.

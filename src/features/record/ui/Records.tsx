@@ -69,8 +69,8 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
     }
   };
   const line = (r: RecordRow) => (
-    <li key={r.id} className="border-b border-rule flex items-center gap-3 min-h-[52px]">
-      <label className="flex gap-3 items-center flex-1 min-h-[52px] min-w-0">
+    <li key={r.id} className="border-b border-rule flex items-center gap-3 min-h-key">
+      <label className="flex gap-3 items-center flex-1 min-h-key min-w-0">
         <input
           type="checkbox"
           className="size-5 flex-none"
@@ -86,7 +86,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             {r.building ? 'still building: no record yet' : `built ${r.built}`}
           </span>
           {!r.building && (
-            <span className="block text-[14px]">
+            <span className="block text-small">
               <b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`}>{r.says}</b>{' '}
               <span className="q">{r.rule}</span>
             </span>
@@ -96,7 +96,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
       {!r.building && (
         <Link
           prefetch={false}
-          className="link min-h-[44px] flex items-center"
+          className="link min-h-target flex items-center"
           href={`/batch/${r.id}/record`}
         >
           Record
@@ -127,37 +127,37 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
         <div className="flex gap-5">
           <button
             type="button"
-            className="link min-h-[44px]"
+            className="link min-h-target"
             onClick={() => setTicked(new Set(can.map((r) => r.id)))}
           >
             Tick all
           </button>
           <button
             type="button"
-            className="link min-h-[44px]"
+            className="link min-h-target"
             onClick={() => setTicked(new Set(can.filter((r) => r.proven).map((r) => r.id)))}
           >
             Tick the proven
           </button>
-          <button type="button" className="link min-h-[44px]" onClick={() => setTicked(new Set())}>
+          <button type="button" className="link min-h-target" onClick={() => setTicked(new Set())}>
             Tick none
           </button>
         </div>
       )}
       {standing.length > 0 && (
         <section aria-labelledby="standing">
-          <h2 id="standing" className="!text-[18px] pb-1">
+          <h2 id="standing" className="!text-says pb-1">
             On the yard
           </h2>
-          <ul className="border-t-[1.6px] border-ink">{standing.map(line)}</ul>
+          <ul className="ruled">{standing.map(line)}</ul>
         </section>
       )}
       {finished.length > 0 && (
         <section aria-labelledby="finished">
-          <h2 id="finished" className="!text-[18px] pb-1">
+          <h2 id="finished" className="!text-says pb-1">
             Finished batches
           </h2>
-          <ul className="border-t-[1.6px] border-ink">{finished.map(line)}</ul>
+          <ul className="ruled">{finished.map(line)}</ul>
         </section>
       )}
       <Problems
@@ -167,10 +167,10 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             : [{ path: '(zip)', message: `${problem} What you ticked is still ticked: try again.` }]
         }
       />
-      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper border-t-[1.6px] border-ink py-3 -mt-4">
+      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper ruled py-3 -mt-4">
         <button
           type="button"
-          className="btn key !min-h-[56px]"
+          className="btn key !min-h-glove"
           disabled={ticked.size === 0 || busy}
           onClick={() => void take()}
         >

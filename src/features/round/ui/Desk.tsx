@@ -84,10 +84,10 @@ function Route({
   return (
     <section aria-labelledby="walk-title" className="border-b-[1.6px] border-ink">
       <div className="px-5 pt-3 flex items-baseline gap-4 flex-wrap">
-        <h2 id="walk-title" className="!text-[23px]">
+        <h2 id="walk-title" className="!text-title">
           {partOfDay(data)}
         </h2>
-        <span className="q text-[13.5px]">
+        <span className="q text-hint">
           {data.manualOrder ? 'In the order that was set by hand.' : ROUTE_WHY}
         </span>
       </div>
@@ -165,8 +165,8 @@ function Route({
                     </text>
                   )}
                 </svg>
-                <span className="disp block text-[16px] font-[650] mt-1">{h.name}</span>
-                <span className="q block text-[13px] px-1 leading-[1.25]">
+                <span className="disp block text-lead font-[650] mt-1">{h.name}</span>
+                <span className="q block text-note px-1 leading-[1.25]">
                   {stopText(walk, data, h)}
                 </span>
               </button>
@@ -260,7 +260,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           </div>
           <table className="w-full border-collapse">
             <thead>
-              <tr className="text-left text-[13px] q border-b-[1.6px] border-ink">
+              <tr className="text-left text-note q border-b-[1.6px] border-ink">
                 <th className="py-1 font-medium">Place</th>
                 <th className="font-medium">Last time</th>
                 <th className="font-medium">Now, °{unit}</th>
@@ -300,7 +300,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
       >
         <h2>What this round will do</h2>
         {coldest ? (
-          <p className="text-[17px] leading-[1.32] flex items-start gap-2">
+          <p className="text-subhead leading-[1.32] flex items-start gap-2">
             <span
               className="inline-block size-4 mt-1 border border-ink rounded-plate flex-none"
               style={{ background: plateOf(coldest.c).fill }}
@@ -378,7 +378,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
         )}
         <button
           type="button"
-          className="btn key !min-h-[76px] !text-[19px] w-full"
+          className="btn key !min-h-[76px] !text-figure w-full"
           disabled={!ready}
           onClick={keep}
         >
@@ -413,8 +413,8 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           ))}
         {!walk.single && notIn.length > 0 && (
           <div>
-            <h2 className="!text-[16px]">Not in this round</h2>
-            <p className="q text-[13.5px] mt-1">
+            <h2 className="!text-lead">Not in this round</h2>
+            <p className="q text-hint mt-1">
               {notIn.map((h, i) => (
                 <span key={h.id}>
                   {i > 0 ? ' · ' : ''}
@@ -510,10 +510,10 @@ function Row({
           {place.depthM === undefined ? (
             ''
           ) : (
-            <span className="q font-normal text-[13px]"> {Math.round(place.depthM * 100)} cm</span>
+            <span className="q font-normal text-note"> {Math.round(place.depthM * 100)} cm</span>
           )}
         </th>
-        <td className="pr-3 q whitespace-nowrap text-[13.5px]">
+        <td className="pr-3 q whitespace-nowrap text-hint">
           {place.last === null
             ? 'not read yet'
             : `${readingText(place.last, unit)}, ${soonText(data.site.timeZone, place.last.at, serverNow())}`}
@@ -521,7 +521,7 @@ function Row({
         <td className="pr-3">
           <input
             aria-label={`${label}, now, °${unit}`}
-            className="field !w-[104px] disp !text-[20px] font-bold"
+            className="field !w-[104px] disp !text-head font-bold"
             inputMode="decimal"
             value={shown}
             onFocus={onFocus}
@@ -549,7 +549,7 @@ function Row({
             </b>
           )}
           {kept && kept.marks.length > 0 && (
-            <span className="q block text-[13px]">
+            <span className="q block text-note">
               {kept.marks[0] === 'rising'
                 ? 'still rising'
                 : kept.marks[0] === 'about'
@@ -557,11 +557,11 @@ function Row({
                   : 'at least'}
             </span>
           )}
-          {draft.left[place.id] && <span className="q text-[13px]">left out</span>}
+          {draft.left[place.id] && <span className="q text-note">left out</span>}
           {!kept && !draft.left[place.id] && current && (
             <button
               type="button"
-              className="link text-[13px] min-h-[28px]"
+              className="link text-note min-h-[28px]"
               onClick={() => void handle.step(leavePlace(walk, heap.id, place.id, 'other'))}
             >
               leave out

@@ -17,7 +17,7 @@ export function Pad({ onKey, sign = false }: { onKey: (key: Key) => void; sign?:
           type="button"
           aria-label={k === 'back' ? 'Delete the last digit' : k === '.' ? 'Point' : k}
           onClick={() => onKey(k)}
-          className="min-h-[56px] border-[1.5px] border-ink rounded-glove bg-sheet disp font-[650] text-[32px] leading-none flex items-center justify-center active:bg-sunk touch-manipulation select-none"
+          className="min-h-glove border-[1.5px] border-ink rounded-glove bg-sheet disp font-[650] text-[32px] leading-none flex items-center justify-center active:bg-sunk touch-manipulation select-none"
         >
           {k === 'back' ? <Delete size={30} aria-hidden="true" /> : k}
         </button>
@@ -26,7 +26,7 @@ export function Pad({ onKey, sign = false }: { onKey: (key: Key) => void; sign?:
         <button
           type="button"
           onClick={() => onKey('-')}
-          className="col-span-3 min-h-[56px] border-[1.5px] border-ink rounded-glove bg-sheet text-[17px] font-semibold"
+          className="col-span-3 min-h-glove border-[1.5px] border-ink rounded-glove bg-sheet text-subhead font-semibold"
         >
           Below zero (−)
         </button>

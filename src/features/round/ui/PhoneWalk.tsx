@@ -71,11 +71,11 @@ function Head({
       </svg>
       <div className="min-w-0 flex-1 pb-0.5">
         <h1 className="!text-[25px] truncate">
-          {heap.name} <span className="font-text font-normal text-[15px] q">{heap.place}</span>
+          {heap.name} <span className="font-text font-normal text-control q">{heap.place}</span>
         </h1>
-        <p className="q text-[15px] mt-1 truncate">{line}</p>
+        <p className="q text-control mt-1 truncate">{line}</p>
       </div>
-      <button type="button" className="btn !min-h-[52px] !px-3.5" onClick={onButton}>
+      <button type="button" className="btn !min-h-key !px-3.5" onClick={onButton}>
         {button}
       </button>
     </header>
@@ -212,7 +212,7 @@ function ReadStep({
         />
         <button
           type="button"
-          className="absolute right-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]"
+          className="absolute right-3 top-0 btn !min-h-choice !px-3 !text-small"
           onClick={() => setAsking('list')}
         >
           {readSoFar(heap, draft).length} of {heap.places.length}
@@ -220,7 +220,7 @@ function ReadStep({
         {undo && serverNow() - undo.at < UNDO_MS && (
           <button
             type="button"
-            className="absolute left-3 top-0 btn !min-h-[48px] !px-3 !text-[14px]"
+            className="absolute left-3 top-0 btn !min-h-choice !px-3 !text-small"
             onClick={() => {
               void handle.step(takeBack(walk, heap.id, undo.place));
               setAt(heap.places.findIndex((p) => p.id === undo.place));
@@ -251,21 +251,21 @@ function ReadStep({
         ) : asking === 'stop' ? (
           <div className="flex flex-col gap-2.5">
             <h2>Stop here?</h2>
-            <p className="q text-[15px]">
+            <p className="q text-control">
               What you kept stays on this phone; you can go on where you stopped.
             </p>
             <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn key !min-h-[72px]">
               Stop, go on later
             </Link>
             {!walk.single && (
-              <button type="button" className="btn !min-h-[64px]" onClick={() => setAsking('heap')}>
+              <button type="button" className="btn !min-h-row" onClick={() => setAsking('heap')}>
                 Leave {heap.name} out
               </button>
             )}
-            <button type="button" className="btn !min-h-[64px]" onClick={onRead}>
+            <button type="button" className="btn !min-h-row" onClick={onRead}>
               No more places: squeeze and smell
             </button>
-            <button type="button" className="btn !min-h-[56px]" onClick={() => setAsking(null)}>
+            <button type="button" className="btn !min-h-glove" onClick={() => setAsking(null)}>
               Back to {short(label)}
             </button>
           </div>
@@ -284,7 +284,7 @@ function ReadStep({
                   <li key={p.id}>
                     <button
                       type="button"
-                      className="btn w-full !min-h-[56px] !justify-between"
+                      className="btn w-full !min-h-glove !justify-between"
                       onClick={() => {
                         setAt(n);
                         setAgain(s ? 'Read again.' : null);
@@ -304,15 +304,15 @@ function ReadStep({
                 );
               })}
             </ul>
-            <button type="button" className="btn !min-h-[56px]" onClick={() => setAsking(null)}>
+            <button type="button" className="btn !min-h-glove" onClick={() => setAsking(null)}>
               Back to {short(label)}
             </button>
           </div>
         ) : (
           <>
             <div className="flex justify-between items-center gap-2 min-h-[58px]">
-              <p className="text-[16px] leading-[1.3] min-w-0">
-                <b className="disp text-[20px]">{short(label)}</b> {rest(label)}
+              <p className="text-lead leading-[1.3] min-w-0">
+                <b className="disp text-head">{short(label)}</b> {rest(label)}
                 {place.depthM === undefined ? '' : `, ${Math.round(place.depthM * 100)} cm`}
                 <br />
                 <span className="q">
@@ -334,12 +334,12 @@ function ReadStep({
                 className={`disp font-bold leading-none whitespace-nowrap ${shown.length > 6 ? 'text-[36px]' : 'text-[54px]'}`}
               >
                 {shown}
-                <span className="text-[22px] font-medium ml-1">°{reading.unit}</span>
+                <span className="text-number font-medium ml-1">°{reading.unit}</span>
               </span>
-              <span className="text-[14.5px] leading-[1.3] text-right">
+              <span className="text-body leading-[1.3] text-right">
                 {valueC !== null && place.last && (
                   <>
-                    <b className="disp text-[16px]">{changeText(valueC - place.last.c, unit)}</b>{' '}
+                    <b className="disp text-lead">{changeText(valueC - place.last.c, unit)}</b>{' '}
                     since then
                     <br />
                   </>
@@ -369,7 +369,7 @@ function ReadStep({
                   </button>
                   <button
                     type="button"
-                    className="btn key !min-h-[74px] !text-[20px] !px-2"
+                    className="btn key !min-h-[74px] !text-head !px-2"
                     disabled={reading.value === null}
                     onClick={reading.keep}
                   >
@@ -407,7 +407,7 @@ function AgainReason({ value, onChange }: { value: string; onChange: (v: string)
           type="button"
           aria-pressed={value === `${r}.`}
           onClick={() => onChange(`${r}.`)}
-          className={`border-[1.5px] border-ink rounded-glove min-h-[50px] px-1 text-[14px] leading-[1.1] font-semibold ${value === `${r}.` ? 'bg-ink text-sheet' : 'bg-paper'}`}
+          className={`border-[1.5px] border-ink rounded-glove min-h-[50px] px-1 text-small leading-[1.1] font-semibold ${value === `${r}.` ? 'bg-ink text-sheet' : 'bg-paper'}`}
         >
           {r}
         </button>
@@ -510,7 +510,7 @@ function FeelStep({
           />
           <button
             type="button"
-            className="btn !min-h-[56px]"
+            className="btn !min-h-glove"
             aria-expanded={noting}
             onClick={() => setNoting(!noting)}
           >
@@ -518,7 +518,7 @@ function FeelStep({
           </button>
           <button
             type="button"
-            className="btn !min-h-[56px] !px-1"
+            className="btn !min-h-glove !px-1"
             aria-expanded={when !== null}
             onClick={() =>
               setWhen(when === null ? localInput(data.site.timeZone, serverNow()) : null)
@@ -577,12 +577,12 @@ function FeelStep({
         </p>
       </div>
       <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 pt-2 pb-3.5 mt-auto">
-        <p className="text-[15px] leading-[1.3] mb-2" aria-live="polite">
+        <p className="text-control leading-[1.3] mb-2" aria-live="polite">
           <b>{says.head}</b> {says.text}
         </p>
         <button
           type="button"
-          className="btn key w-full !min-h-[74px] !text-[20px]"
+          className="btn key w-full !min-h-[74px] !text-head"
           disabled={nothing || walk.by.trim() === ''}
           onClick={done}
         >
@@ -593,7 +593,7 @@ function FeelStep({
               : 'Done, that was the last'}
         </button>
         {(nothing || walk.by.trim() === '') && (
-          <p role="status" className="font-semibold text-[15px] mt-1.5" data-testid="missing">
+          <p role="status" className="font-semibold text-control mt-1.5" data-testid="missing">
             {nothing
               ? 'Nothing is read or felt yet: go back to its places, or say what it is like.'
               : 'Type your name above: it goes beside what you read.'}
@@ -621,7 +621,7 @@ export function AirStep({
   return (
     <div className="flex-1 flex flex-col px-4 pt-4 pb-3.5 gap-3">
       <h1>Air in the shade</h1>
-      <p className="q text-[15px]">
+      <p className="q text-control">
         Once for each round.{' '}
         {data.air
           ? `Last read ${figure(data.air.c, unit)} °${unit}, ${soonText(data.site.timeZone, data.air.at, serverNow())}.`
@@ -633,7 +633,7 @@ export function AirStep({
       >
         <span className="disp font-bold text-[54px] leading-none">
           {text || '–'}
-          <span className="text-[22px] font-medium ml-1">°{unit}</span>
+          <span className="text-number font-medium ml-1">°{unit}</span>
         </span>
         {value !== null && <span className="q">{otherUnitText(value, unit)}</span>}
       </output>
@@ -653,7 +653,7 @@ export function AirStep({
         </button>
         <button
           type="button"
-          className="btn key !min-h-[74px] !text-[20px]"
+          className="btn key !min-h-[74px] !text-head"
           disabled={value === null || odd}
           onClick={() => {
             const { walk: w, out } = keepAir(walk, value!, unit, serverNow(), createId);

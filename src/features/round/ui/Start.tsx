@@ -99,11 +99,11 @@ export function Start({
         <div className="px-4 sm:px-5 pt-4 flex flex-col gap-3">
           <div className="flex justify-between items-start gap-3">
             <h1>{partOfDay(data)}</h1>
-            <Link href="/" className="btn !min-h-[48px] sm:hidden">
+            <Link href="/" className="btn !min-h-choice sm:hidden">
               Yard
             </Link>
           </div>
-          <p className="q text-[14.5px]">
+          <p className="q text-body">
             {ordering
               ? 'Set the order by hand; it stays for every phone until you change it.'
               : data.manualOrder
@@ -126,10 +126,10 @@ export function Start({
               aria-label="Which heaps"
               className="grid grid-cols-2 gap-2"
             >
-              <ToggleGroup.Item value="due" className="choice !min-h-[56px]">
+              <ToggleGroup.Item value="due" className="choice !min-h-glove">
                 Due ({heaps.length - notNow.length})
               </ToggleGroup.Item>
-              <ToggleGroup.Item value="all" className="choice !min-h-[56px]">
+              <ToggleGroup.Item value="all" className="choice !min-h-glove">
                 All ({heaps.length})
               </ToggleGroup.Item>
             </ToggleGroup.Root>
@@ -139,9 +139,9 @@ export function Start({
           {chosen.map((h, i) => (
             <li
               key={h.id}
-              className="flex items-center gap-3 border-b border-rule min-h-[56px] py-1"
+              className="flex items-center gap-3 border-b border-rule min-h-glove py-1"
             >
-              <span className="disp font-bold text-[16px] w-7 text-right">{i + 1}</span>
+              <span className="disp font-bold text-lead w-7 text-right">{i + 1}</span>
               <svg
                 width={56}
                 height={40}
@@ -156,15 +156,15 @@ export function Start({
                 <path d="M0 50H74" stroke="var(--color-ink)" strokeWidth={1.8} />
               </svg>
               <span className="flex-1 min-w-0 leading-[1.25]">
-                <b className="disp text-[16px]">{h.name}</b>{' '}
-                <span className="q text-[14px]">
+                <b className="disp text-lead">{h.name}</b>{' '}
+                <span className="q text-small">
                   {[h.place, h.reason].filter(Boolean).join(' · ')}
                 </span>
-                {h.hot && <b className="marked ml-1 text-[14px]">too hot</b>}
-                {h.notNow && !ordering && <span className="block q text-[13.5px]">{h.notNow}</span>}
+                {h.hot && <b className="marked ml-1 text-small">too hot</b>}
+                {h.notNow && !ordering && <span className="block q text-hint">{h.notNow}</span>}
                 {!ordering &&
                   h.doubts.slice(0, 1).map((d) => (
-                    <span key={d} className="block q text-[13.5px]">
+                    <span key={d} className="block q text-hint">
                       {d}
                     </span>
                   ))}
@@ -173,7 +173,7 @@ export function Start({
                 <span className="flex gap-1.5">
                   <button
                     type="button"
-                    className="btn !min-h-[56px] !px-4"
+                    className="btn !min-h-glove !px-4"
                     disabled={i === 0}
                     aria-label={`${h.name} earlier`}
                     onClick={() => move(i, -1)}
@@ -182,7 +182,7 @@ export function Start({
                   </button>
                   <button
                     type="button"
-                    className="btn !min-h-[56px] !px-4"
+                    className="btn !min-h-glove !px-4"
                     disabled={i === chosen.length - 1}
                     aria-label={`${h.name} later`}
                     onClick={() => move(i, 1)}
@@ -234,8 +234,8 @@ export function Start({
             )}
           </div>
           {!ordering && !all && notNow.length > 0 && (
-            <div className="text-[14px]">
-              <h2 className="!text-[16px] mb-1">Not in this round</h2>
+            <div className="text-small">
+              <h2 className="!text-lead mb-1">Not in this round</h2>
               <p className="q leading-[1.4]">
                 {notNow.map((h, i) => (
                   <span key={h.id}>
@@ -278,7 +278,7 @@ export function Start({
                     <span>
                       {i.name} · °{i.unit}
                     </span>
-                    <span className="text-[13px] font-normal">
+                    <span className="text-note font-normal">
                       {i.out
                         ? `out of service: ${i.out}`
                         : i.checked === null
@@ -316,7 +316,7 @@ export function Start({
           <div className="max-lg:sticky max-lg:bottom-0 bg-paper lg:bg-sheet max-lg:border-t-2 border-ink px-4 sm:px-5 py-3 max-lg:mt-auto">
             <button
               type="button"
-              className="btn key w-full !min-h-[76px] !text-[20px]"
+              className="btn key w-full !min-h-[76px] !text-head"
               disabled={chosen.length === 0 || by.trim() === ''}
               onClick={begin}
             >
@@ -358,11 +358,11 @@ export function Resume({
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-2">
         <div className="flex justify-between items-start gap-3">
           <h1>{next ? 'Your round' : 'Round done'}</h1>
-          <Link href="/" className="btn !min-h-[48px] sm:hidden">
+          <Link href="/" className="btn !min-h-choice sm:hidden">
             Yard
           </Link>
         </div>
-        <p className="text-[15px] q">
+        <p className="text-control q">
           Begun {soonText(data.site.timeZone, walk.startedAt, serverNow())}; {done} of{' '}
           {heaps.length} {heaps.length === 1 ? 'heap' : 'heaps'} done.
         </p>
@@ -370,14 +370,14 @@ export function Resume({
       <ol className="px-4 sm:px-5 mt-2" data-testid="route">
         {heaps.map((h, i) => (
           <li key={h.id} className="flex items-center gap-3 border-b border-rule min-h-[60px] py-1">
-            <span className="disp font-bold text-[16px] w-7 text-right">
+            <span className="disp font-bold text-lead w-7 text-right">
               {isDone(walk, data, h.id) ? <Mark name="check" size={20} /> : i + 1}
             </span>
             <span className="flex-1 min-w-0 leading-[1.25]">
-              <b className="disp text-[16px]">{h.name}</b>{' '}
-              <span className="q text-[14px] block">{stopText(walk, data, h)}</span>
+              <b className="disp text-lead">{h.name}</b>{' '}
+              <span className="q text-small block">{stopText(walk, data, h)}</span>
             </span>
-            <button type="button" className="btn !min-h-[52px]" onClick={() => onHeap(h.id)}>
+            <button type="button" className="btn !min-h-key" onClick={() => onHeap(h.id)}>
               {isDone(walk, data, h.id) ? 'Again' : 'Read'}
             </button>
           </li>
@@ -391,7 +391,7 @@ export function Resume({
             </button>
             <button
               type="button"
-              className="btn key !min-h-[76px] !text-[20px]"
+              className="btn key !min-h-[76px] !text-head"
               onClick={() => onHeap(next)}
             >
               Go on with {name}
@@ -400,7 +400,7 @@ export function Resume({
         ) : (
           <button
             type="button"
-            className="btn key col-span-2 !min-h-[76px] !text-[20px]"
+            className="btn key col-span-2 !min-h-[76px] !text-head"
             onClick={end}
           >
             End this round

@@ -64,7 +64,7 @@ export function Settle({ since, seconds }: { since: number; seconds: number }) {
           {left > 0 ? `${left} s` : 'ok'}
         </text>
       </svg>
-      <span className="text-[14px] leading-[1.2] q">
+      <span className="text-small leading-[1.2] q">
         {left > 0 ? (
           <>
             let it
@@ -102,7 +102,7 @@ export function Marks({ reading, height }: { reading: ReadingHandle; height: str
       aria-pressed={on}
       disabled={disabled}
       onClick={press}
-      className={`border-[1.5px] border-ink rounded-glove px-1 text-[14.5px] leading-[1.1] font-semibold ${height} ${on ? 'bg-ink text-sheet' : 'bg-paper'} disabled:border-dashed disabled:text-ink-3`}
+      className={`border-[1.5px] border-ink rounded-glove px-1 text-body leading-[1.1] font-semibold ${height} ${on ? 'bg-ink text-sheet' : 'bg-paper'} disabled:border-dashed disabled:text-ink-3`}
     >
       {label}
     </button>
@@ -129,16 +129,16 @@ export function Question({ reading }: { reading: ReadingHandle }) {
     return (
       <div role="alert" className="border-2 border-ink bg-marker p-4 flex flex-col gap-3">
         <h2>{FIRE_CARD.title}</h2>
-        <ul className="list-disc pl-5 text-[16px] leading-[1.35] flex flex-col gap-1">
+        <ul className="list-disc pl-5 text-lead leading-[1.35] flex flex-col gap-1">
           {FIRE_CARD.steps.map((s) => (
             <li key={s}>{s}</li>
           ))}
         </ul>
-        <p className="text-[14px]">{FIRE_CARD.law}</p>
+        <p className="text-small">{FIRE_CARD.law}</p>
         <button type="button" className="btn key !min-h-[72px]" onClick={reading.keepAnyway}>
           Keep {value} °{reading.unit} as it was read
         </button>
-        <button type="button" className="btn !min-h-[56px]" onClick={reading.retype}>
+        <button type="button" className="btn !min-h-glove" onClick={reading.retype}>
           It was a slip: type it again
         </button>
       </div>
@@ -146,23 +146,23 @@ export function Question({ reading }: { reading: ReadingHandle }) {
   if (!asking || value === null) return null;
   return (
     <div role="alert" className="border-2 border-ink bg-marker p-4 flex flex-col gap-2.5">
-      <p className="text-[17px] leading-[1.3] font-semibold">
+      <p className="text-subhead leading-[1.3] font-semibold">
         {doubtText(asking, value, reading.unit)}
       </p>
       {asking.answers.map((a) => (
         <button
           key={a}
           type="button"
-          className="btn !min-h-[64px] !text-[17px]"
+          className="btn !min-h-row !text-subhead"
           onClick={() => reading.answer(a)}
         >
           {answerText(a, value, reading.unit)}
         </button>
       ))}
-      <button type="button" className="btn !min-h-[56px]" onClick={reading.retype}>
+      <button type="button" className="btn !min-h-glove" onClick={reading.retype}>
         Type it again
       </button>
-      <p className="text-[14px]">What you typed is kept beside the answer.</p>
+      <p className="text-small">What you typed is kept beside the answer.</p>
     </div>
   );
 }
@@ -182,12 +182,12 @@ export function SkipChoice({
       <h2>{title}</h2>
       <div className="grid grid-cols-2 gap-2">
         {keysOf(SKIP_WORDS).map((r) => (
-          <button key={r} type="button" className="btn !min-h-[64px]" onClick={() => onChoose(r)}>
+          <button key={r} type="button" className="btn !min-h-row" onClick={() => onChoose(r)}>
             {upperFirst(SKIP_WORDS[r])}
           </button>
         ))}
       </div>
-      <button type="button" className="btn !min-h-[56px]" onClick={onBack}>
+      <button type="button" className="btn !min-h-glove" onClick={onBack}>
         Back
       </button>
     </div>
@@ -228,7 +228,7 @@ function Pick<T extends string>({
         <ToggleGroup.Item
           key={v}
           value={v}
-          className="choice !min-h-[56px] !px-1 !text-[15.5px] !rounded-glove"
+          className="choice !min-h-glove !px-1 !text-[15.5px] !rounded-glove"
         >
           {words}
         </ToggleGroup.Item>
@@ -326,19 +326,19 @@ export function FeelFields({
             >
               <Hand state={v} chosen={feel.squeeze === v} />
               <span className="leading-[1.2]">
-                <b className="block text-[16px] font-[650]">{SQUEEZE_WORDS[v].word}</b>
-                <span className="font-normal text-[14px]">{SQUEEZE_WORDS[v].means}</span>
+                <b className="block text-lead font-[650]">{SQUEEZE_WORDS[v].word}</b>
+                <span className="font-normal text-small">{SQUEEZE_WORDS[v].means}</span>
               </span>
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
-        <div className="flex items-center gap-2 text-[14.5px]">
+        <div className="flex items-center gap-2 text-body">
           <label htmlFor="sample" className="q whitespace-nowrap">
             Arm’s depth, at
           </label>
           <select
             id="sample"
-            className="field !min-h-[48px]"
+            className="field !min-h-choice"
             value={feel.sample ?? coldest ?? ''}
             onChange={(e) => onChange(put(feel, 'sample', e.target.value))}
           >
@@ -371,7 +371,7 @@ export function FeelFields({
               type="button"
               aria-pressed={s.on(feel)}
               onClick={() => onChange(s.flip(feel))}
-              className={`choice !min-h-[56px] !px-1 !text-[15px] !rounded-glove ${s.on(feel) ? '!bg-ink !text-sheet' : ''}`}
+              className={`choice !min-h-glove !px-1 !text-control !rounded-glove ${s.on(feel) ? '!bg-ink !text-sheet' : ''}`}
             >
               {s.label}
             </button>
@@ -398,18 +398,18 @@ export function FeelFields({
         <div className="grid grid-cols-[72px_1fr_72px] gap-2 items-center">
           <button
             type="button"
-            className="btn !min-h-[56px] !text-[22px]"
+            className="btn !min-h-glove !text-number"
             aria-label="5 cm higher"
             onClick={() => onChange(put(feel, 'sunkCm', Math.max(0, (feel.sunkCm ?? 0) - 5)))}
           >
             −
           </button>
-          <output className="disp text-[22px] font-bold text-center">
+          <output className="disp text-number font-bold text-center">
             {feel.sunkCm === undefined ? 'not measured' : `${feel.sunkCm} cm`}
           </output>
           <button
             type="button"
-            className="btn !min-h-[56px] !text-[22px]"
+            className="btn !min-h-glove !text-number"
             aria-label="5 cm lower"
             onClick={() => onChange(put(feel, 'sunkCm', (feel.sunkCm ?? 0) + 5))}
           >

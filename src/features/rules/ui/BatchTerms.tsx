@@ -85,7 +85,7 @@ function Terms(p: BatchTermsProps) {
         role="group"
         aria-label="Standing under each version"
       >
-        <table className="text-left border-collapse w-full text-[14.5px]">
+        <table className="text-left border-collapse w-full text-body">
           <thead>
             <tr className="border-b-[1.6px] border-ink align-bottom">
               <th scope="col" className="py-1.5 pr-3 min-w-[120px] sm:min-w-[190px]">
@@ -123,7 +123,7 @@ function Terms(p: BatchTermsProps) {
                         <b className={c.proven ? 'text-stamp' : ''}>{c.word}</b>{' '}
                         <span className="q">{c.text}</span>
                         {c.kept && (
-                          <span className="block text-[13px]">
+                          <span className="block text-note">
                             This proof stands: it was reached before the change.
                           </span>
                         )}

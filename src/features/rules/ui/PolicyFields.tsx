@@ -62,7 +62,7 @@ export function PolicyFields({
         <legend className="label">Places that take part</legend>
         <div className="flex gap-5 flex-wrap">
           {(['core', 'middle', 'edge'] as const).map((z) => (
-            <label key={z} className="flex gap-2 items-center min-h-[44px]">
+            <label key={z} className="flex gap-2 items-center min-h-target">
               <input
                 type="checkbox"
                 className="size-5"

@@ -82,7 +82,7 @@ function PartFields({
         ))}
       </div>
       {asksMoist && (
-        <label className="flex gap-2 items-center min-h-[44px]">
+        <label className="flex gap-2 items-center min-h-target">
           <input
             type="checkbox"
             className="size-5"
@@ -156,7 +156,7 @@ function Past({ past }: { past: RulePreview | null }) {
       {past.batches.length === 0 ? (
         <p>No heap of these methods is closed yet.</p>
       ) : (
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-5 text-[14px]">
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-5 text-small">
           {past.batches.map((b) => (
             <li key={b.code} className="flex justify-between gap-3 border-b border-rule py-0.5">
               <span>
@@ -229,7 +229,7 @@ function Editor({
           {d.parts.length > 1 && (
             <button
               type="button"
-              className="link mt-2 min-h-[44px]"
+              className="link mt-2 min-h-target"
               onClick={() => setD({ ...d, parts: d.parts.filter((_, j) => j !== i) })}
             >
               Take part {i + 1} away
@@ -272,7 +272,7 @@ function Editor({
         <legend className="label">For heaps kept as</legend>
         <div className="flex gap-5 flex-wrap">
           {(['turned', 'static', 'vessel'] as const).map((m) => (
-            <label key={m} className="flex gap-2 items-center min-h-[44px]">
+            <label key={m} className="flex gap-2 items-center min-h-target">
               <input
                 type="checkbox"
                 className="size-5"
@@ -342,7 +342,7 @@ export function RuleForm({
             </p>
             <button
               type="button"
-              className="link min-h-[44px]"
+              className="link min-h-target"
               onClick={() => setOpen({ key: o.view.id, draft: draftFrom(o.draft, unit) })}
             >
               Change it

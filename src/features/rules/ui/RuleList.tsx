@@ -21,7 +21,7 @@ export function RuleList({
     <div className="flex flex-col gap-3">
       {places.map((place) => (
         <section key={place} aria-label={place}>
-          <h2 className="!text-[16px] first-letter:uppercase">{place}</h2>
+          <h2 className="!text-lead first-letter:uppercase">{place}</h2>
           <ul>
             {rules
               .filter((r) => r.jurisdiction === place)
@@ -30,7 +30,7 @@ export function RuleList({
                   key={r.id}
                   className="border-b border-rule flex max-sm:block items-start gap-3 py-1"
                 >
-                  <label className="flex gap-3 items-start py-1.5 min-h-[44px] flex-1">
+                  <label className="flex gap-3 items-start py-1.5 min-h-target flex-1">
                     <input
                       type="checkbox"
                       className="size-5 mt-0.5 flex-none"
@@ -46,8 +46,8 @@ export function RuleList({
                       </span>
                     </span>
                   </label>
-                  <details className="max-w-[58%] max-sm:max-w-none max-sm:pl-8 text-[14px] open:flex-[1.4]">
-                    <summary className="link min-h-[44px] flex items-center justify-end max-sm:justify-start">
+                  <details className="max-w-[58%] max-sm:max-w-none max-sm:pl-8 text-small open:flex-[1.4]">
+                    <summary className="link min-h-target flex items-center justify-end max-sm:justify-start">
                       Read it
                     </summary>
                     <p>{upperFirst(r.text)}.</p>

@@ -126,7 +126,7 @@ function Terms(p: SiteRulesProps) {
         </p>
         {p.versions.length > 0 && (
           <Disclosure summary={`Versions so far: ${p.versions.length}`}>
-            <ul className="flex flex-col gap-2 text-[14px]">
+            <ul className="flex flex-col gap-2 text-small">
               {p.versions.map((v) => (
                 <li key={v.version}>
                   <b>Version {v.version}</b>, {v.when}, {v.by}: {v.rules}{' '}

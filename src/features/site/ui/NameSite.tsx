@@ -62,7 +62,7 @@ export function NameSite() {
           <legend className="label">Thermometers read in</legend>
           <div className="flex gap-5">
             {(['C', 'F'] as const).map((u) => (
-              <label key={u} className="flex items-center gap-2 min-h-[44px]">
+              <label key={u} className="flex items-center gap-2 min-h-target">
                 <input
                   type="radio"
                   name="unit"

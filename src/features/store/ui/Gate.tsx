@@ -64,7 +64,7 @@ export function Gate({
       <StoreNav here="At the gate" />
       <section className="flex flex-col gap-2" data-testid="acceptance">
         <div className="flex flex-wrap gap-3 justify-between items-end">
-          <h2 className="!text-[19px]">What the site takes</h2>
+          <h2 className="!text-figure">What the site takes</h2>
           {!changing && (
             <button type="button" className="btn" onClick={() => setChanging(true)}>
               Change the list
@@ -106,11 +106,11 @@ export function Gate({
 function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials: Named }) {
   const subjects = [...new Set(lines.map((l) => subjectOf(l, materials)))];
   return (
-    <dl className="border-t-[1.6px] border-ink">
+    <dl className="ruled">
       {subjects.map((subject) => (
         <div
           key={subject}
-          className="grid grid-cols-[minmax(0,260px)_1fr] max-sm:grid-cols-1 gap-x-4 border-b border-rule py-2 text-[15px] leading-[1.3]"
+          className="grid grid-cols-[minmax(0,260px)_1fr] max-sm:grid-cols-1 gap-x-4 border-b border-rule py-2 text-control leading-[1.3]"
         >
           <dt className="font-semibold">{subject}</dt>
           <dd>
@@ -164,7 +164,7 @@ function Change({
   const short = lines.some((l) => l.reason.trim().length < 3);
   return (
     <>
-      <ul className="border-t-[1.6px] border-ink">
+      <ul className="ruled">
         {lines.map((l, i) => (
           <li
             key={i}
@@ -226,7 +226,7 @@ function Change({
             <span className="flex gap-3">
               <button
                 type="button"
-                className="link min-h-[44px]"
+                className="link min-h-target"
                 disabled={i === 0}
                 onClick={() => {
                   const next = [...lines];
@@ -238,7 +238,7 @@ function Change({
               </button>
               <button
                 type="button"
-                className="link min-h-[44px]"
+                className="link min-h-target"
                 onClick={() => setLines(lines.filter((_, k) => k !== i))}
               >
                 Take out<span className="sr-only"> line {i + 1}</span>
@@ -344,12 +344,12 @@ function Measures({
     );
   return (
     <section className="flex flex-col gap-2" data-testid="measures">
-      <h2 className="!text-[19px]">Your own measures</h2>
+      <h2 className="!text-figure">Your own measures</h2>
       <p className="hint max-w-[720px]">
         Filled level. What was logged before keeps the litres that the measure held then. A bucket
         on the scales tells it: fill it with water, a kilogram is a litre.
       </p>
-      <ul className="border-t-[1.6px] border-ink max-w-[560px]">
+      <ul className="ruled max-w-[560px]">
         {list.map((m, i) => (
           <li
             key={m.id}
@@ -374,7 +374,7 @@ function Measures({
             </span>
             <button
               type="button"
-              className="link min-h-[44px]"
+              className="link min-h-target"
               onClick={() => {
                 setList(list.filter((_, k) => k !== i));
                 setSaved(false);

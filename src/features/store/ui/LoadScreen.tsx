@@ -74,7 +74,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
       )}
       <div className="grid md:grid-cols-2 gap-x-10 gap-y-5">
         <section>
-          <h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What it is</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">What it is</h2>
           <dl>
             {load.facts.map((f) => (
               <div
@@ -88,19 +88,19 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           </dl>
         </section>
         <section id="test">
-          <h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">Its figures</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">Its figures</h2>
           <dl>
             {load.figures.map((f) => (
               <div key={f.name} className="border-b border-rule py-1">
                 <dt className="font-semibold inline">{f.name}: </dt>
                 <dd className="inline">
-                  {f.says} <span className="q text-[13px]">{f.from}</span>
+                  {f.says} <span className="q text-note">{f.from}</span>
                 </dd>
               </div>
             ))}
           </dl>
           {load.test.length > 0 && (
-            <ul className="q text-[13.5px] mt-1">
+            <ul className="q text-hint mt-1">
               {load.test.map((t) => (
                 <li key={t}>{t}</li>
               ))}
@@ -121,7 +121,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           )}
         </section>
         <section>
-          <h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">Where it went</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">Where it went</h2>
           {load.went.length === 0 ? (
             <p className="q py-1">Into no heap yet.</p>
           ) : (
@@ -136,7 +136,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
             </ul>
           )}
           {load.couldGo.length > 0 && (
-            <p className="text-[14px] mt-1">
+            <p className="text-small mt-1">
               {load.answer === 'ask'
                 ? 'Once it is asked and taken in, it could go into'
                 : 'Could go into'}
@@ -155,7 +155,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           {load.gone && <p className="font-semibold mt-1">It is gone: {load.gone}.</p>}
         </section>
         <section>
-          <h2 className="!text-[18px] border-b-[1.6px] border-ink pb-1">What became of it</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">What became of it</h2>
           {load.changes.length + load.heats.length === 0 ? (
             <p className="q py-1">Nothing was noted since it came.</p>
           ) : (
@@ -190,7 +190,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
         </ul>
       )}
       {!load.gone && (
-        <p className="flex flex-wrap gap-2 border-t-[1.6px] border-ink pt-3">
+        <p className="flex flex-wrap gap-2 ruled pt-3">
           <button type="button" className="btn" onClick={() => setAct('change')}>
             State, place, answer…
           </button>

@@ -10,7 +10,7 @@ import { type FormOf, useChange, Foot } from './loadParts';
 /** The arithmetic of a test, step by step. */
 const Steps = ({ tested }: { tested: Tested }) =>
   tested.ok ? (
-    <ol className="border-t-[1.6px] border-ink pt-2" data-testid="steps">
+    <ol className="ruled pt-2" data-testid="steps">
       {tested.steps.map((s, i) => (
         <li key={i} className="flex justify-between gap-3 border-b border-rule py-1">
           <span>{s.says}</span>

@@ -101,12 +101,12 @@ export function Materials({
         if (list.length === 0) return null;
         return (
           <section key={role}>
-            <h2 className="!text-[18px]">
+            <h2 className="!text-says">
               {ROLE_WORDS[role].many}{' '}
-              <span className="font-normal text-[13.5px] text-ink-2">{ROLE_MEANS[role]}</span>
+              <span className="font-normal text-hint text-ink-2">{ROLE_MEANS[role]}</span>
             </h2>
             <div className="overflow-x-auto">
-              <table className="w-full text-[14px] min-w-[760px]">
+              <table className="w-full text-small min-w-[760px]">
                 <thead>
                   <tr className="border-b-[1.6px] border-ink">
                     {['Material', 'N, % dry', 'C:N', 'Moisture, %', 'kg/m³', 'May carry', ''].map(
@@ -129,7 +129,7 @@ export function Materials({
                         {m.name}
                         {own && <span className="q font-normal"> · yours</span>}
                         {m.states && (
-                          <span className="block q font-normal text-[13px]">
+                          <span className="block q font-normal text-note">
                             {Object.entries(m.states)
                               .filter(([, s]) => s.role !== m.role)
                               .map(([s, v]) => `${s}: ${ROLE_WORDS[v.role].one}`)
@@ -142,7 +142,7 @@ export function Materials({
                           {m.lab?.[k] ? (
                             <>
                               <b>{fig(m.lab[k].value)}</b>{' '}
-                              <span className="q text-[12.5px]">laboratory</span>
+                              <span className="q text-fine">laboratory</span>
                             </>
                           ) : (
                             <span title={m.sources[k] ?? 'no source'}>
@@ -162,7 +162,7 @@ export function Materials({
                       <td className="py-1">
                         <button
                           type="button"
-                          className="link min-h-[32px] pointer-coarse:min-h-[44px]"
+                          className="link target-in-text"
                           onClick={() => setEdit(m)}
                         >
                           Change<span className="sr-only"> {m.name}</span>
@@ -350,7 +350,7 @@ function Edit({
         <legend className="label">What it may carry</legend>
         <div className="flex flex-wrap gap-x-5">
           {RISKS.map((r) => (
-            <label key={r} className="flex gap-2 items-center min-h-[44px]">
+            <label key={r} className="flex gap-2 items-center min-h-target">
               <input
                 type="checkbox"
                 className="size-5"
@@ -364,7 +364,7 @@ function Edit({
           ))}
         </div>
       </fieldset>
-      <table className="text-[14.5px]">
+      <table className="text-body">
         <thead>
           <tr>
             {['Figure', 'Lowest', 'Usual', 'Highest', 'Laboratory'].map((h) => (
@@ -379,7 +379,7 @@ function Edit({
             <tr key={k}>
               <th scope="row" className="text-left font-normal pr-3 py-1">
                 {FIGURES[k].name}
-                <span className="block q text-[12.5px]">{FIGURES[k].unit}</span>
+                <span className="block q text-fine">{FIGURES[k].unit}</span>
               </th>
               {(['low', 'usual', 'high'] as const).map((e) => (
                 <td key={e} className="pr-2 py-1">

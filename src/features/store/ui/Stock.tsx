@@ -15,11 +15,11 @@ const Line = ({ l }: { l: LoadLine }) => (
       >
         {l.name}
       </Link>
-      <span className="q text-[13.5px]">
+      <span className="q text-hint">
         {[l.state, `${l.age} old`, l.where, l.from && `from ${l.from}`].filter(Boolean).join(', ')}
       </span>
       {l.notes.map((n) => (
-        <span key={n.text} className={`block text-[13.5px] ${n.urgent ? 'marked w-fit' : 'q'}`}>
+        <span key={n.text} className={`block text-hint ${n.urgent ? 'marked w-fit' : 'q'}`}>
           {n.text}
         </span>
       ))}
@@ -62,9 +62,9 @@ export function Stock({ view }: { view: StockView }) {
         <div className="grid xl:grid-cols-2 gap-x-8 gap-y-5">
           {view.roles.map((r) => (
             <section key={r.role} data-testid={`role-${r.role}`}>
-              <h2 className="!text-[18px] flex flex-wrap gap-x-3 items-baseline border-b-[1.6px] border-ink pb-1">
+              <h2 className="!text-says flex flex-wrap gap-x-3 items-baseline border-b-[1.6px] border-ink pb-1">
                 {r.name}
-                <span className="font-normal text-[13.5px] text-ink-2">
+                <span className="font-normal text-hint text-ink-2">
                   {r.means}; {r.total}
                 </span>
               </h2>
@@ -80,7 +80,7 @@ export function Stock({ view }: { view: StockView }) {
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-4">
         {view.held.length > 0 && (
           <section data-testid="held">
-            <h2 className="!text-[18px]">Held until asked</h2>
+            <h2 className="!text-says">Held until asked</h2>
             <ul>
               {view.held.map((l) => (
                 <Line key={l.id} l={l} />
@@ -89,8 +89,8 @@ export function Stock({ view }: { view: StockView }) {
           </section>
         )}
         <section>
-          <h2 className="!text-[18px]">Brought lately</h2>
-          <ul className="text-[14px]">
+          <h2 className="!text-says">Brought lately</h2>
+          <ul className="text-small">
             {view.lately.map((x) => (
               <li key={x.id} className="border-b border-rule py-1">
                 <Link prefetch={false} className="underline" href={`/store/${x.id}`}>

@@ -17,7 +17,7 @@ export const StoreNav = ({ here }: { here: (typeof PAGES)[number][1] }) => (
           prefetch={false}
           href={href}
           aria-current={name === here ? 'page' : undefined}
-          className={`inline-flex items-center min-h-[44px] pointer-coarse:min-h-[52px] text-[15px] ${name === here ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
+          className={`inline-flex items-center min-h-target pointer-coarse:min-h-key text-control ${name === here ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
         >
           {name}
         </Link>
@@ -26,7 +26,7 @@ export const StoreNav = ({ here }: { here: (typeof PAGES)[number][1] }) => (
     <Link
       prefetch={false}
       href="/store/take-in"
-      className="btn key ml-auto max-sm:ml-0 max-sm:w-full !min-h-[52px]"
+      className="btn key ml-auto max-sm:ml-0 max-sm:w-full !min-h-key"
     >
       Take in a load
     </Link>

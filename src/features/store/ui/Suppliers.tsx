@@ -15,7 +15,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
             key={d}
             prefetch={false}
             aria-current={d === days ? 'true' : undefined}
-            className={`inline-flex items-center min-h-[44px] ${d === days ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
+            className={`inline-flex items-center min-h-target ${d === days ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
             href={`/store/suppliers?days=${d}`}
           >
             {d === 30 ? 'a month' : d === 92 ? 'three months' : d === 365 ? 'a year' : 'ever'}
@@ -23,11 +23,11 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
         ))}
       </p>
       <section data-testid="diverted">
-        <h2 className="!text-[19px] border-b-[1.6px] border-ink pb-1">
+        <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">
           Kept from waste: {view.diverted.total}
         </h2>
         {view.diverted.by.length > 0 && (
-          <table className="text-[14.5px] mt-1">
+          <table className="text-body mt-1">
             <tbody>
               {view.diverted.by.map((m) => (
                 <tr key={m.name} className="border-b border-rule">
@@ -44,7 +44,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
           </table>
         )}
         {view.diverted.months.length > 1 && (
-          <table className="text-[14.5px] mt-2">
+          <table className="text-body mt-2">
             <caption className="text-left font-semibold">By month</caption>
             <tbody>
               {view.diverted.months.map((m) => (
@@ -70,16 +70,16 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
         </p>
       </section>
       <section>
-        <h2 className="!text-[19px] border-b-[1.6px] border-ink pb-1">Who brought it</h2>
+        <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">Who brought it</h2>
         {view.lines.length === 0 && <p className="py-2">Nobody brought anything in this span.</p>}
         <ul>
           {view.lines.map((s) => (
             <li key={s.name} className="border-b border-rule py-2" data-testid="supplier">
               <p>
-                <b className="text-[16px]">{s.name}</b> <span className="q">{s.says}</span>
+                <b className="text-lead">{s.name}</b> <span className="q">{s.says}</span>
               </p>
               {s.heaps.length > 0 && (
-                <p className="text-[14px]">
+                <p className="text-small">
                   Went into{' '}
                   {s.heaps.map((h, i) => (
                     <span key={h.id}>
@@ -93,12 +93,12 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
                 </p>
               )}
               <details>
-                <summary className="link min-h-[40px] flex items-center cursor-pointer text-[14px]">
+                <summary className="link min-h-[40px] flex items-center cursor-pointer text-small">
                   Its loads
                 </summary>
                 <ul>
                   {s.loads.map((l) => (
-                    <li key={l.id} className="text-[14px]">
+                    <li key={l.id} className="text-small">
                       <Link
                         prefetch={false}
                         className="underline inline-flex items-center min-h-[32px]"

@@ -103,7 +103,7 @@ export function TakeIn({
         busy={busy}
         missing={reading.missing}
         onSave={save}
-        className="btn key !min-h-[64px]"
+        className="btn key !min-h-row"
       />
     </div>
   );

@@ -37,16 +37,16 @@ function MaterialSearch({
         hint={`${materials.length} materials; type what you call it`}
       />
       {wanted !== '' && (
-        <ul className="border-t-[1.6px] border-ink">
+        <ul className="ruled">
           {shown.map((m) => (
             <li key={m.id}>
               <button
                 type="button"
-                className="w-full text-left border-b border-rule min-h-[48px] pointer-coarse:min-h-[60px] flex justify-between items-center gap-3 cursor-pointer"
+                className="w-full text-left border-b border-rule min-h-choice pointer-coarse:min-h-[60px] flex justify-between items-center gap-3 cursor-pointer"
                 onClick={() => set({ materialId: m.id, find: '', answer: '' })}
               >
                 <b className="font-[650]">{m.name}</b>
-                <span className="q text-[13.5px]">{m.role}</span>
+                <span className="q text-hint">{m.role}</span>
               </button>
             </li>
           ))}
@@ -74,7 +74,7 @@ export function MaterialFields({
     );
   return (
     <section className="flex flex-col gap-2">
-      <p className="flex flex-wrap gap-3 items-center text-[18px]">
+      <p className="flex flex-wrap gap-3 items-center text-says">
         <b>{material.name}</b>
         <button type="button" className="btn" onClick={() => set({ materialId: '' })}>
           Another one
@@ -256,7 +256,7 @@ function PaperFields({ draft, set }: Omit<Section, 'reading'>) {
           onChange={(e) => set({ cost: e.target.value })}
         />
       </div>
-      <label className="flex gap-3 items-center min-h-[48px]">
+      <label className="flex gap-3 items-center min-h-choice">
         <input
           type="checkbox"
           className="size-5"
@@ -306,7 +306,7 @@ export function MoreFields({
 }: Section & Photos & { nowLocal: string }) {
   return (
     <details>
-      <summary className="link min-h-[48px] flex items-center cursor-pointer">
+      <summary className="link min-h-choice flex items-center cursor-pointer">
         Seeds, certificate, cost, ripening, photos, note
       </summary>
       <div className="flex flex-col gap-4 mt-2">

@@ -39,7 +39,7 @@ export function Waiting({
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>On this device</h1>
       {looked && items.length === 0 && (
-        <p className="text-[16px]">
+        <p className="text-lead">
           Nothing waits here: the hub has all that was kept on this device.
         </p>
       )}
@@ -77,7 +77,7 @@ function Line({ item, timeZone }: { item: OutboxItem; timeZone: string }) {
   const at = item.form.at === null ? null : parseInstant(item.form.at);
   const readings = readingsOf(item);
   return (
-    <div className="text-[15px] leading-[1.35]">
+    <div className="text-control leading-[1.35]">
       <b>{item.what}</b>{' '}
       <span className="q">
         {at === null ? item.form.at?.replace('T', ' ') : whenText(timeZone, at)}, {item.form.by}

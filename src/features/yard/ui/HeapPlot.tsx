@@ -46,13 +46,13 @@ export function HeapPlot({
           </text>
         </svg>
       </Link>
-      <div className="pl-3.5 pr-2 pt-2 pb-3 text-[13.5px] leading-[1.3]">
-        <h2 className="!text-[16px] !leading-[1.2] flex justify-between items-baseline gap-2">
+      <div className="pl-3.5 pr-2 pt-2 pb-3 text-hint leading-[1.3]">
+        <h2 className="!text-lead !leading-[1.2] flex justify-between items-baseline gap-2">
           <Link prefetch={false} href={`/batch/${plot.id}`} className="truncate">
             {plot.name}
             <span className="sr-only">, {picture.says}</span>
           </Link>
-          <span className="font-text text-[12.5px] font-medium text-ink-2 whitespace-nowrap">
+          <span className="font-text text-fine font-medium text-ink-2 whitespace-nowrap">
             {plot.volume}
           </span>
         </h2>
@@ -61,13 +61,13 @@ export function HeapPlot({
           <br />
           <span className="q">{plot.sub}</span>
         </p>
-        <p className="mt-1.5 flex gap-1.5 items-start text-[14px] leading-[1.25] font-[650]">
+        <p className="mt-1.5 flex gap-1.5 items-start text-small leading-[1.25] font-[650]">
           <Mark name={plot.advice.mark} size={17} />
           <span className={plot.advice.danger ? 'alarm' : plot.advice.urgent ? 'marked' : ''}>
             {plot.advice.act}
           </span>
         </p>
-        <p className="q mt-0.5 text-[13px]">{plot.advice.why}</p>
+        <p className="q mt-0.5 text-note">{plot.advice.why}</p>
       </div>
     </li>
   );

@@ -38,7 +38,7 @@ export function Yard({
           ))}
         </ul>
         {heaps.length === 0 && (
-          <p className="px-5 py-8 text-[17px]">
+          <p className="px-5 py-8 text-subhead">
             No heap stands in the yard.{' '}
             <Link href="/open" className="link">
               Open a heap
@@ -46,17 +46,17 @@ export function Yard({
           </p>
         )}
         {gone > 0 && (
-          <p className="px-3.5 py-2 text-[14px]">
+          <p className="px-3.5 py-2 text-small">
             <Link
               prefetch={false}
               href="/records"
-              className="link min-h-[44px] inline-flex items-center"
+              className="link min-h-target inline-flex items-center"
             >
               {gone === 1 ? 'One finished batch' : `${gone} finished batches`}: under Records
             </Link>
           </p>
         )}
-        <p className="mt-auto px-3.5 py-3 flex flex-wrap gap-x-6 gap-y-1 text-[12.5px] text-ink-2">
+        <p className="mt-auto px-3.5 py-3 flex flex-wrap gap-x-6 gap-y-1 text-fine text-ink-2">
           <span className="flex items-center gap-1.5">
             <svg width="92" height="14" aria-hidden="true">
               {WORDS.map(([t], i) => (
@@ -116,7 +116,7 @@ export function EmptyYard({ today }: { today: ReactNode }) {
     <div className={today ? 'grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,400px)] flex-1' : ''}>
       <section className="max-w-[620px] px-5 py-10 flex flex-col gap-4">
         <h1>No heap yet</h1>
-        <p className="text-[16px]">
+        <p className="text-lead">
           Open one that you are building or that is already hot, work out a mix on the bench, or
           bring in the readings of a batch that was kept elsewhere.
         </p>

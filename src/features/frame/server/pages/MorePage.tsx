@@ -16,10 +16,10 @@ export async function MorePage() {
               key={p.href}
               prefetch={false}
               href={p.href}
-              className="btn !min-h-[64px] !justify-between"
+              className="btn !min-h-row !justify-between"
             >
               <span>{p.name}</span>
-              <span className="q font-normal text-[14px]">{p.about}</span>
+              <span className="q font-normal text-small">{p.about}</span>
             </Link>
           ))}
       </div>

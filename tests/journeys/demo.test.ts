@@ -1,0 +1,299 @@
+import { layUpDemo } from '../../demo/lay-up';
+import { parseBatchFile } from '@/core/formats/batch-file';
+import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
+import { findRule } from '@/core/rules/library';
+import {
+  axe,
+  fill,
+  open,
+  press,
+  startApp,
+  textOf,
+  valueOf,
+  waitText,
+  type App,
+} from '../support/app';
+
+/** The demo as a visitor finds it, every screen of it, in the sun and in the shed. */
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+  await layUpDemo(app.database.admin, Date.now());
+}, 90_000);
+afterAll(() => app?.stop(), 30_000);
+
+const statuses = (
+  page: import('puppeteer-core').Page,
+  list: string,
+): Promise<Record<string, string>> =>
+  page.$$eval(`${list} [data-rule]`, (els) =>
+    Object.fromEntries(
+      els.map((el) => [(el as HTMLElement).dataset.rule!, (el as HTMLElement).dataset.status!]),
+    ),
+  );
+
+/** The page of a heap of the demo with a proof under way, from the yard. */
+async function openEgret(page: import('puppeteer-core').Page): Promise<void> {
+  await open(page, app.base);
+  await press(page, 'Egret');
+  await waitText(page, 'h1', /Egret/);
+}
+
+test('twelve heaps; the verdict on the screen is the core’s; units and light stick', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, app.base);
+  expect(await page.$$eval('main ul > li', (els) => els.length)).toBe(11);
+  // The twelfth has gone out: its bay is free, and it is found under Records.
+  await press(page, 'One finished batch: under Records');
+  await waitText(page, 'main', /Finished batches[^]*L Lapwing/);
+  await openEgret(page);
+  const file = parseBatchFile(
+    JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())),
+  );
+  if (!file.ok) throw new Error('refused');
+  for (const [rule, status] of Object.entries(await statuses(page, 'main')))
+    expect([
+      rule,
+      rulingsOf(preparedOf(file.file, Date.now()), [findRule(rule)!])[0]!.assessment.verdict.status,
+    ]).toEqual([rule, status]);
+  await press(page, '°F');
+  await waitText(page, '[data-testid=verdict]', /131 °F/);
+  await press(page, 'Shed');
+  await page.reload();
+  expect(await page.$eval('html', (el) => (el as HTMLElement).dataset.light)).toBe('shed');
+  expect(await textOf(page, '[data-testid=verdict]')).toMatch(/131 °F/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
+test.each(['sun', 'shed'])(
+  'axe finds nothing on any screen in the %s',
+  async (light) => {
+    // Both at once: half of the time a page only waits. The shed changes colours alone: there the laptop shows them.
+    const found = await Promise.all(
+      [
+        { width: 1280, height: 800 },
+        { width: 390, height: 844, phone: true },
+      ]
+        .slice(0, light === 'sun' ? 2 : 1)
+        .map(async (size): Promise<string[]> => {
+          const { page, close } = await app.page(size);
+          await page.setCookie({ name: 'zh_light', value: light, url: app.base });
+          await open(page, app.base);
+          const batches = await page.$$eval('main ul > li h2 a', (els) =>
+            els.map((el) => (el as HTMLAnchorElement).pathname),
+          );
+          const building = batches.at(-1)!; // Knot is still going up
+          await open(page, `${app.base}/store`);
+          const load = await page.$eval(
+            'main li a[href^="/store/"]',
+            (el) => (el as HTMLAnchorElement).pathname,
+          );
+          const wrong: string[] = [];
+          for (const at of [
+            '/',
+            ...batches,
+            `/round${batches[4]!.replace('/batch/', '#')}`,
+            '/round',
+            `${batches[4]}/places`,
+            '/open',
+            '/bring',
+            '/instruments',
+            '/labels',
+            '/waiting',
+            '/more',
+            '/nowhere',
+            '/bench',
+            `/bench?heap=${building.split('/')[2]}`,
+            '/store',
+            load,
+            '/store/take-in',
+            '/store/materials',
+            '/store/gate',
+            '/store/suppliers',
+            '/map',
+            `${building}/build`,
+            `${building}/sheet`,
+          ]) {
+            await open(page, app.base + at);
+            const wide = await page.evaluate(
+              () => document.documentElement.scrollWidth - window.innerWidth,
+            );
+            if (wide > 0) wrong.push(`${at} at ${size.width}: ${wide} px too wide`);
+            wrong.push(...(await axe(page)).map((v) => `${at} at ${size.width}: ${v}`));
+          }
+          await close();
+          return wrong;
+        }),
+    );
+    expect(found.flat()).toEqual([]);
+  },
+  240_000,
+);
+
+test('a round on a phone, by the pad', async () => {
+  const { page, close } = await app.page({ width: 390, height: 844, phone: true });
+  await open(page, app.base);
+  const path = await page.$$eval(
+    'main ul > li h2 a',
+    (els) => (els[8] as HTMLAnchorElement).pathname,
+  );
+  await open(page, `${app.base}${path}/round`);
+  for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries()) {
+    for (const key of value)
+      await (await page.waitForSelector(
+        `[data-testid=pad] button[aria-label="${key === '.' ? 'Point' : key}"]`,
+      ))!.tap();
+    await press(page, i < 4 ? `Keep ${value}, go to` : `Keep ${value}, then feel`);
+  }
+  await fill(page, 'Who', 'Zoë 100%');
+  await press(page, 'Keep this round');
+  await page.waitForFunction((p) => location.pathname === p, {}, path);
+  await waitText(page, '[data-testid=log]', /Round of 5 58–63 °C/);
+  await open(page, `${app.base}/round`);
+  expect(await valueOf(page, 'Who reads')).toBe('Zoë 100%'); // the name is remembered on this device
+  await close();
+}, 60_000);
+
+test('the keyboard alone goes from the yard to a heap, its readings, another unit and back; it can be switched off', async () => {
+  const { page, close } = await app.page();
+  await open(page, app.base);
+  await page.keyboard.press('5');
+  await waitText(page, 'h1', /Egret/);
+  await page.keyboard.press('d');
+  await page.waitForSelector('[data-testid=data-table][open]');
+  await page.keyboard.press('u');
+  await waitText(page, '[data-testid=verdict]', /131 °F/);
+  await page.keyboard.press('g');
+  await page.keyboard.press('y');
+  await waitText(page, 'main', /can’t wait/);
+  await page.keyboard.press('?');
+  await waitText(page, '[role=dialog]', /the heap in that bay/);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Single keys do something');
+  await page.keyboard.press('Escape');
+  await page.waitForSelector('[role=dialog]', { hidden: true });
+  await page.keyboard.press('5');
+  await new Promise((r) => {
+    setTimeout(r, 600);
+  });
+  expect(new URL(page.url()).pathname).toBe('/');
+  await close();
+}, 60_000);
+
+test('what was typed is offered again after Esc and a reload; a lit choice stays; what is missing is said', async () => {
+  const { page, close } = await app.page();
+  await openEgret(page);
+  await press(page, 'Added');
+  await waitText(page, '[role=dialog] [data-testid=missing]', /Choose whether it is raw\./);
+  await fill(page, 'What went in', 'chip, two barrows');
+  await press(page, 'Clean');
+  await press(page, 'Clean');
+  expect(
+    await page.$$eval('[role=dialog] [aria-checked=true]', (all) =>
+      all.map((el) => (el as HTMLElement).innerText),
+    ),
+  ).toEqual([expect.stringMatching(/^Clean/)]);
+  await waitText(page, '[role=dialog] [data-testid=missing]', /Say who did it\./);
+  await page.keyboard.press('Escape');
+  await page.waitForSelector('[role=dialog]', { hidden: true });
+  await page.reload();
+  await waitText(page, 'h1', /Egret/);
+  await press(page, 'Added');
+  await waitText(page, '[role=dialog]', /This was typed .* and not saved\./);
+  expect(await valueOf(page, 'What went in')).toBe('chip, two barrows');
+  await press(page, 'Start afresh');
+  expect(await valueOf(page, 'What went in')).toBe('');
+  await close();
+}, 60_000);
+
+test('on a phone danger stands before the drawing, and logging within reach of a thumb', async () => {
+  const { page, close } = await app.page({ width: 390, height: 844, phone: true });
+  await open(page, app.base);
+  const path = await page.$$eval(
+    'main a[href^="/batch/"]',
+    (all) => (all.find((a) => a.textContent?.startsWith('Goshawk')) as HTMLAnchorElement).pathname,
+  );
+  await open(page, `${app.base}${path}`);
+  await waitText(page, '[data-testid=danger]', /Goshawk: cool it/);
+  const tops = await page.evaluate(() =>
+    ['[data-testid=danger]', 'h1', '[data-testid=thumb-bar]'].map(
+      (q) => document.querySelector(q)!.getBoundingClientRect().top,
+    ),
+  );
+  expect(tops[0]).toBeLessThan(tops[1]!);
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  const bar = await page.$eval(
+    '[data-testid=thumb-bar]',
+    (el) => el.getBoundingClientRect().toJSON() as { top: number; bottom: number },
+  );
+  expect(bar.top).toBeGreaterThan(500);
+  expect(bar.bottom).toBeLessThanOrEqual(844);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'More…');
+  await waitText(page, '[role=dialog]', /Added[^]*Felt, smelled[^]*Split/);
+  await close();
+}, 60_000);
+
+test('a turning is put right in its kind, with what it does said first', async () => {
+  const { page, close } = await app.page();
+  await openEgret(page);
+  // How many rounds were read since depends on the hour at which the demo was laid up.
+  await press(page, 'Show earlier entries');
+  await (await page.waitForSelector(
+    '::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])',
+  ))!.click();
+  await press(page, 'Only stirred');
+  await fill(page, 'Why', 'the rim stayed out');
+  await fill(page, 'Who', 'Mo');
+  await waitText(page, '[data-testid=effects]', /PFRP windrow: 2 turnings count instead of 3/);
+  await press(page, 'Correct it');
+  await waitText(page, '[data-testid=log]', /the rim stayed out/);
+  await waitText(page, '[data-testid=verdict]', /3 more turnings/);
+  await close();
+}, 60_000);
+
+test('what an addition costs is said before anybody has typed a name', async () => {
+  const { page, close } = await app.page();
+  await openEgret(page);
+  await press(page, 'Added');
+  await press(page, 'Raw, or I don’t know');
+  await waitText(
+    page,
+    '[data-testid=effects]',
+    /This costs counted time or a proof:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/,
+  );
+  await press(page, 'Log it, and start the clock again');
+  await waitText(page, '[role=dialog]', /Say who did it/);
+  await close();
+}, 60_000);
+
+test('a value that cannot be is asked about, and kept as it was typed', async () => {
+  const { page, close } = await app.page();
+  await open(page, app.base);
+  const path = await page.$$eval(
+    'main ul > li h2 a',
+    (els) => (els[8] as HTMLAnchorElement).pathname,
+  );
+  await open(page, `${app.base}${path}/round`);
+  await fill(page, 'P1 core, crown, now, °C', '572');
+  await page.keyboard.press('Enter');
+  await waitText(
+    page,
+    'table',
+    /That reads 572 °C \(1062 °F\)\. Wrong unit, faulty thermometer, or an emergency\?[^]*What you typed is kept/,
+  );
+  expect(await valueOf(page, 'P1 core, crown, now, °C')).toBe('572');
+  await press(page, 'Thermometer is faulty');
+  await fill(page, 'P2 middle, west, now, °C', '55-59');
+  await page.keyboard.press('Enter');
+  await waitText(page, 'aside', /55\.0–59\.0 °C at P2 middle, west is the coldest so far/);
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Keep this round of 1');
+  await waitText(
+    page,
+    '[data-testid=log]',
+    /P1 core, crown 572\.0 °C rejected: The thermometer was faulty, said at entry\./,
+  );
+  await close();
+}, 60_000);
