@@ -84,7 +84,8 @@ else {
   const lint = checkBeside('lint', ['scripts/lint.mjs']);
   await runJest('unit and database tests', ['--silent', '--selectProjects', 'unit', 'database']);
   await lint;
-  await runJest('journeys', ['--silent', '--selectProjects', 'journeys']);
+  // Two browsers side by side: half of the time a journey waits for its page.
+  await runJest('journeys', ['--silent', '--maxWorkers=2', '--selectProjects', 'journeys']);
 }
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -5,7 +5,7 @@ import { foldBatch, foldSite } from '@/core/log/fold';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
-import type { PlacesScreen } from '../ui/Places';
+import type { PlacesScreen } from '../places-draft';
 import { placedHeaps, type PlacedHeap } from '@/entry/placed';
 
 /** Where a heap is read and where it stands. Null: no such heap. */

@@ -34,7 +34,8 @@ import {
 } from '../round-walk';
 import { changeText, FeelFields, figure, Marks, Question, SkipChoice } from './parts';
 import { PhotoButton } from './PhotoButton';
-import { partOfDay, Resume, stopText } from './Start';
+import { Resume, stopText } from './Resume';
+import { partOfDay } from './Start';
 import { airNow, leftTyped, useReading } from './useReading';
 import { serverNow, createId, type AskEffects, type WalkHandle } from './useRoundWalk';
 import { firstOf, itemAt } from '@/core/quantity/present';

@@ -5,7 +5,8 @@ import type { OfflineRoundData } from '../offline-round-data';
 import { nextHeap, openHeap, startWalk, unfinished, type Out, type RoundWalk } from '../round-walk';
 import { Desk } from './Desk';
 import { AirStep, PhoneHeap } from './PhoneWalk';
-import { Resume, Start } from './Start';
+import { Resume } from './Resume';
+import { Start } from './Start';
 import { serverNow, createId, useRoundWalk, type AskEffects } from './useRoundWalk';
 
 const onPhone = (f: () => void): (() => void) => {

@@ -1,0 +1,185 @@
+'use client';
+import type { BroughtPreview } from '@/core/formats/bring';
+import { countText, whenText } from '@/core/quantity/format';
+import { Field, Problems } from '@/ui/Field';
+import { LeadSelect } from '@/ui/LeadSelect';
+import { SaveButton } from '@/ui/SaveButton';
+import { proposeRules, rulesToKeep, type RuleChoices, type SiteContext } from '../rules-to-keep';
+
+type Preview = Extract<BroughtPreview, { ok: true }>;
+type Refusal = Extract<BroughtPreview, { ok: false }>;
+
+const BAD_SHOWN = 12;
+
+/** Every place that is wrong; nothing is brought in until all are mended. */
+export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
+  return (
+    <div data-testid="bad-rows">
+      <p className="font-semibold marked">
+        Nothing is brought in: {problems.length} {problems.length === 1 ? 'place is' : 'places are'}{' '}
+        wrong.
+      </p>
+      <ul className="mt-1.5 text-small list-disc pl-5">
+        {problems.slice(0, BAD_SHOWN).map((b, i) => (
+          <li key={i}>
+            {b.line !== undefined || b.path === 'builtAt' ? b.message : `${b.path}: ${b.message}`}
+          </li>
+        ))}
+      </ul>
+      {problems.length > BAD_SHOWN && <p className="q">and {problems.length - BAD_SHOWN} more.</p>}
+      <p className="mt-1.5">Mend the file and drop it again.</p>
+    </div>
+  );
+}
+
+/** What the file holds, in a sentence. */
+const Summary = ({ preview: v }: { preview: Preview }) => (
+  <p>
+    {v.name ? `${v.name} (${v.code})` : v.code} of {v.site}:{' '}
+    <b>
+      {v.readings.toLocaleString('en')} {v.readings === 1 ? 'reading' : 'readings'}
+    </b>{' '}
+    at {countText(v.points, 'place')}, {countText(v.events, 'act')}, {whenText(v.timeZone, v.from)}{' '}
+    to {whenText(v.timeZone, v.to)}.
+  </p>
+);
+
+function VerdictRow({
+  verdict: v,
+  checked,
+  proposed,
+  onCheck,
+}: {
+  verdict: Preview['verdicts'][number];
+  checked: boolean;
+  proposed: string | undefined;
+  onCheck: (checked: boolean) => void;
+}) {
+  return (
+    <li data-rule={v.id} data-status={v.status} className="border-t border-rule py-1">
+      <label className="flex gap-3 items-start py-1.5 min-h-target">
+        <input
+          type="checkbox"
+          className="size-5 mt-0.5 flex-none"
+          checked={checked}
+          onChange={(e) => onCheck(e.target.checked)}
+        />
+        <span>
+          <b className="font-[650]">{v.title}</b>
+          <span className="hint block">
+            {v.source}
+            {proposed === undefined ? '' : ` · proposed: ${proposed}`}
+          </span>
+          {v.text}
+        </span>
+      </label>
+    </li>
+  );
+}
+
+/** Under which rules it is to be kept, each with what it would say. */
+function VerdictChoices({
+  preview,
+  site,
+  chosen,
+  onChange,
+}: {
+  preview: Preview;
+  site: SiteContext;
+  chosen: readonly string[];
+  onChange: (change: (before: RuleChoices) => RuleChoices) => void;
+}) {
+  const proposed = proposeRules(preview, site);
+  const met = preview.verdicts.filter((v) => chosen.includes(v.id) && v.status === 'proven');
+  const tick = (id: string, checked: boolean): void =>
+    onChange((c) => ({ ...c, byHand: { ...c.byHand, [id]: checked } }));
+  return (
+    <fieldset>
+      <legend className="label">Keep it under which rules?</legend>
+      <ul data-testid="preview-verdicts">
+        {preview.verdicts.map((v) => (
+          <VerdictRow
+            key={v.id}
+            verdict={v}
+            checked={chosen.includes(v.id)}
+            proposed={proposed.get(v.id)}
+            onCheck={(checked) => tick(v.id, checked)}
+          />
+        ))}
+      </ul>
+      <LeadSelect
+        label="Which rule does the head of the heap tell?"
+        chosen={chosen}
+        named={preview.verdicts}
+        onLead={(leads) => onChange((c) => ({ ...c, leads }))}
+      />
+      <p className="hint mt-1">
+        {chosen.length === 0
+          ? 'None is ticked: it is kept without a claim.'
+          : `It would meet ${met.length} of ${chosen.length}.`}{' '}
+        Which rule holds for you: check with your local authority.
+      </p>
+    </fieldset>
+  );
+}
+
+/** What a person says of the batch when it is kept. It outlives the preview, which comes anew with every change of the file. */
+export type BroughtDraft = {
+  readonly by: string;
+  readonly bay: string;
+  readonly choices: RuleChoices;
+};
+
+/** What it would say, and the form that keeps it whole. */
+export function BroughtForm({
+  preview,
+  site,
+  draft: { by, bay, choices },
+  set,
+  refused,
+  sending,
+  onKeep,
+}: {
+  preview: Preview;
+  site: SiteContext;
+  draft: BroughtDraft;
+  set: (change: Partial<BroughtDraft>) => void;
+  refused: readonly { path: string; message: string }[];
+  sending: boolean;
+  onKeep: (rules: readonly string[]) => void;
+}) {
+  const rules = rulesToKeep(preview, site, choices);
+  return (
+    <>
+      <Summary preview={preview} />
+      <VerdictChoices
+        preview={preview}
+        site={site}
+        chosen={rules}
+        onChange={(change) => set({ choices: change(choices) })}
+      />
+      <p className="hint">{preview.policy}</p>
+      <Field
+        label="Who brings it in"
+        value={by}
+        onChange={(e) => set({ by: e.target.value })}
+        maxLength={60}
+      />
+      <Field
+        label="Bay"
+        value={bay}
+        onChange={(e) => set({ bay: e.target.value })}
+        maxLength={40}
+        hint="If it stands on this site"
+      />
+      <Problems list={refused} />
+      <SaveButton
+        className="btn key !min-h-glove"
+        label="Bring it in"
+        busy={sending}
+        missing={by.trim() === '' ? 'Say who brings it in.' : null}
+        onSave={() => onKeep(rules)}
+      />
+    </>
+  );
+}

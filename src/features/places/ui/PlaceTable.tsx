@@ -1,0 +1,207 @@
+'use client';
+import { X } from 'lucide-react';
+import type { PointZone } from '@/core/evidence/types';
+import type { Side } from '@/core/log/shapes';
+import { itemAt } from '@/core/quantity/present';
+import {
+  moveToZone,
+  type PlaceDraft,
+  type PlacesReading,
+  type PlacesScreen,
+} from '../places-draft';
+
+const ZONES: readonly (readonly [PointZone, string])[] = [
+  ['core', 'core'],
+  ['middle', 'middle'],
+  ['edge', 'toe'],
+];
+const SIDE_WORDS: readonly Side[] = [
+  'crown',
+  'left',
+  'right',
+  'front',
+  'back',
+  'north',
+  'east',
+  'south',
+  'west',
+  'base',
+];
+
+/** Metres in a cell; on a phone its heading stands above it. */
+function MetresCell({
+  heading,
+  label,
+  value,
+  wide,
+  onChange,
+}: {
+  heading: string;
+  label: string;
+  value: string;
+  wide: boolean;
+  onChange: (text: string) => void;
+}) {
+  return (
+    <td className={`pr-2 max-sm:order-2 ${wide ? 'max-sm:col-span-2 ' : ''}max-sm:pr-0`}>
+      <span className="label sm:hidden" aria-hidden="true">
+        {heading}
+      </span>
+      <input
+        aria-label={label}
+        className="field sm:!w-[76px]"
+        inputMode="decimal"
+        value={value}
+        onChange={(e) => onChange(e.target.value)}
+      />
+    </td>
+  );
+}
+
+/** Where in the heap, and on which side. */
+function ZoneAndSide({
+  place: r,
+  id,
+  screen,
+  onChange,
+}: {
+  place: PlaceDraft;
+  id: string;
+  screen: PlacesScreen;
+  onChange: (place: PlaceDraft) => void;
+}) {
+  return (
+    <>
+      <td className="pr-2 max-sm:order-2 max-sm:pr-0">
+        <select
+          aria-label={`${id}, zone`}
+          className="field !px-1.5"
+          value={r.zone}
+          onChange={(e) => onChange(moveToZone(r, e.target.value as PointZone, screen))}
+        >
+          {ZONES.map(([z, word]) => (
+            <option key={z} value={z}>
+              {word}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td className="pr-2 max-sm:order-2 max-sm:col-span-2 max-sm:pr-0">
+        <select
+          aria-label={`${id}, side`}
+          className="field !px-1.5"
+          value={r.side}
+          onChange={(e) => onChange({ ...r, side: e.target.value as Side | '' })}
+        >
+          <option value="">not said</option>
+          {SIDE_WORDS.map((s) => (
+            <option key={s} value={s}>
+              {s}
+            </option>
+          ))}
+        </select>
+      </td>
+    </>
+  );
+}
+
+/** One place: its zone, side and depth, and along a row how far. */
+function PlaceRow({
+  place: r,
+  id,
+  problem,
+  screen,
+  onChange,
+  onTakeOut,
+}: {
+  place: PlaceDraft;
+  id: string;
+  problem: string | null;
+  screen: PlacesScreen;
+  onChange: (place: PlaceDraft) => void;
+  onTakeOut: () => void;
+}) {
+  return (
+    <tr className="border-b border-rule max-sm:grid max-sm:grid-cols-[1fr_1fr_52px] max-sm:gap-x-2 max-sm:gap-y-1.5 max-sm:py-3 max-sm:items-end">
+      <th className="text-left font-[650] py-1.5 pr-3 max-sm:col-span-2 max-sm:text-subhead">
+        {id}
+        {r.was && r.was.id !== id && (
+          <span className="q font-normal text-note block">was {r.was.id}</span>
+        )}
+      </th>
+      <ZoneAndSide place={r} id={id} screen={screen} onChange={onChange} />
+      <MetresCell
+        heading="Deep, m"
+        label={`${id}, depth in metres`}
+        value={r.depth}
+        wide={false}
+        onChange={(depth) => onChange({ ...r, depth })}
+      />
+      {screen.lengthM !== null && (
+        <MetresCell
+          heading="Along the row, m"
+          label={`${id}, metres along the row`}
+          value={r.along}
+          wide
+          onChange={(along) => onChange({ ...r, along })}
+        />
+      )}
+      <td className="max-sm:order-1">
+        <button
+          type="button"
+          className="btn !px-2.5"
+          aria-label={`Take ${id} out`}
+          onClick={onTakeOut}
+        >
+          <X size={18} aria-hidden="true" />
+        </button>
+        {problem && (
+          <p role="alert" className="text-note font-semibold">
+            {problem}
+          </p>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** The places as they are typed, a row each. */
+export function PlaceTable({
+  places,
+  reading: { points, problems },
+  screen,
+  setPlaces,
+}: {
+  places: readonly PlaceDraft[];
+  reading: PlacesReading;
+  screen: PlacesScreen;
+  setPlaces: (change: (places: readonly PlaceDraft[]) => readonly PlaceDraft[]) => void;
+}) {
+  return (
+    <table className="w-full border-collapse max-w-[760px]">
+      <thead className="max-sm:sr-only">
+        <tr className="text-left text-note q border-b-[1.6px] border-ink">
+          <th className="py-1 font-medium">Place</th>
+          <th className="font-medium">Zone</th>
+          <th className="font-medium">Side</th>
+          <th className="font-medium">Deep, m</th>
+          {screen.lengthM !== null && <th className="font-medium">Along, m</th>}
+          <th className="font-medium">Take out</th>
+        </tr>
+      </thead>
+      <tbody>
+        {places.map((place, i) => (
+          <PlaceRow
+            key={place.key}
+            place={place}
+            id={itemAt(points, i).id}
+            problem={itemAt(problems, i)}
+            screen={screen}
+            onChange={(to) => setPlaces((all) => all.map((x) => (x.key === to.key ? to : x)))}
+            onTakeOut={() => setPlaces((all) => all.filter((x) => x.key !== place.key))}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
