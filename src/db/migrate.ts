@@ -7,14 +7,14 @@ import * as advice from './migrations/0004-advice';
 import * as store from './migrations/0005-store';
 
 /** In their order; one that has run on any site never changes again. */
-export const MIGRATIONS: Readonly<Record<string, Migration>> = {
+export const MIGRATIONS = {
   '0001-log': log,
   '0002-refold': refold,
   '0003-photos': photos,
   '0004-advice': advice,
   '0005-store': store,
   '0006-refold': refold,
-};
+} as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
 export async function migrate(

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { DeviceSchema, getKindDescription, ENTRY_KINDS, type NewEntry } from '@/core/log/entry';
 import { HandReadingSchema } from '@/core/log/shapes';
 import { instantsOfLocal } from '@/core/quantity/calendar';
-import { isoOf, MS, parseInstant } from '@/core/quantity/instant';
+import { isoOf, MS, instantOf, parseInstant } from '@/core/quantity/instant';
 import { pathText, type Problem } from '@/core/words/problem';
 
 /** What a device sends: an instant, the time as the site's clock shows it, or null for this moment. */
@@ -46,7 +46,7 @@ export function timeTyped(local: string, timeZone: string, now: number): number 
 }
 
 /** The instant of a time that was sent: as it stands, or by the site's clock. A little ahead becomes now, so that no verdict overlooks it. */
-function instantOf(sent: string, timeZone: string, now: number): number | string {
+function instantSent(sent: string, timeZone: string, now: number): number | string {
   const at = parseInstant(sent);
   if (at === null)
     return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent)
@@ -70,7 +70,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
       problems: frame.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),
     };
   const { at: typed, kind, data, ...rest } = frame.data;
-  const at = typed === null ? now : instantOf(typed, timeZone, now);
+  const at = typed === null ? now : instantSent(typed, timeZone, now);
   if (typeof at === 'string') return failed('at', at);
   // A reading without a time of its own was taken at the round's.
   const whole =
@@ -105,7 +105,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
     };
   if (kind === 'round') {
     for (const r of (parsed.data as { readings: { at: string }[] }).readings) {
-      const ahead = parseInstant(r.at)! - now;
+      const ahead = instantOf(r.at) - now;
       if (ahead > CLOCK_SLACK_MS)
         return failed(
           'at',

@@ -1,6 +1,7 @@
 import type { Note } from '../words/note';
 import { getRequirementDescription } from './requirements';
 import type { VerdictFacts } from './verdict-facts';
+import { proofStatusOf } from './rule-progress';
 import type { RuleAssessment } from './verdict';
 
 /** A verdict as its sentence needs it. @param keep which notes */
@@ -8,12 +9,11 @@ export const factsOf = (
   { verdict: v, progress: { part, scan } }: RuleAssessment,
   keep: (note: Note) => boolean = () => true,
 ): VerdictFacts => ({
-  status: v.status,
+  ...proofStatusOf(v),
   creditedHours: v.creditedHours,
   requiredHours: v.requiredHours,
   turningsCounted: v.turningsCounted,
   turningsRequired: v.turningsRequired,
-  provenAt: v.provenAt,
   earliestProofAt: v.earliestProofAt,
   notes: v.notes.filter(keep),
   latestHotAt: scan.hotRounds.at(-1)?.time ?? null,

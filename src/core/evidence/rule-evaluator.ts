@@ -13,15 +13,16 @@ const RANK: Record<Status, number> = {
 };
 
 /** The first of those that no other one beats. */
-const firstBest = (
-  all: readonly RuleProgress[],
-  beats: (a: RuleProgress, b: RuleProgress) => boolean,
-): RuleProgress => all.reduce((best, s) => (beats(s, best) ? s : best));
+const firstBest = <P extends RuleProgress>(all: readonly P[], beats: (a: P, b: P) => boolean): P =>
+  all.reduce((best, s) => (beats(s, best) ? s : best));
+
+type Proven = Extract<RuleProgress, { status: 'proven' }>;
+const isProven = (s: RuleProgress): s is Proven => s.status === 'proven';
 
 /** Met first, else furthest along. */
 function ofAny(all: readonly RuleProgress[]): RuleProgress {
-  const met = all.filter((s) => s.provenAt !== null);
-  if (met.length > 0) return firstBest(met, (a, b) => a.provenAt! < b.provenAt!);
+  const met = all.filter(isProven);
+  if (met.length > 0) return firstBest(met, (a, b) => a.provenAt < b.provenAt);
   return firstBest(
     all,
     (a, b) =>
@@ -34,7 +35,7 @@ function ofAll(all: readonly RuleProgress[]): RuleProgress {
   const open = all.filter((s) => s.provenAt === null);
   return open.length > 0
     ? firstBest(open, (a, b) => shareOf(a) < shareOf(b))
-    : firstBest(all, (a, b) => a.provenAt! > b.provenAt!);
+    : firstBest(all.filter(isProven), (a, b) => a.provenAt > b.provenAt);
 }
 
 /** Reckons any requirement on a segment (contract, section 9). */

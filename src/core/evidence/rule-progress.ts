@@ -5,15 +5,22 @@ import type { Run, RunScan } from './run-scan';
 
 export type Status = 'proven' | 'waiting' | 'running' | 'recovering' | 'broken';
 
+/** Proven, and since when; or not, and how it stands. */
+export type ProofStatus =
+  | { readonly status: 'proven'; readonly provenAt: Instant }
+  | { readonly status: Exclude<Status, 'proven'>; readonly provenAt: null };
+
+/** The state alone, of whatever holds it. */
+export const proofStatusOf = ({ status, provenAt }: ProofStatus): ProofStatus =>
+  status === 'proven' ? { status, provenAt } : { status, provenAt };
+
 /** What a segment has reached against a requirement, at a moment (contract, section 10). */
-export type RuleProgress = {
-  readonly status: Status;
+export type RuleProgress = ProofStatus & {
   readonly creditMs: number;
   readonly requiredMs: number;
   readonly turningsCounted: number;
   readonly turningsRequired: number;
   readonly run: { readonly from: Instant; readonly to: Instant } | null;
-  readonly provenAt: Instant | null;
   /** From where the missing hours would run on. */
   readonly base: Instant;
   /** Time that must follow the missing hours: the stages after the present one. */
@@ -47,7 +54,7 @@ export type ReportedRequirement = {
 export type RuleEvaluator = { progress(at: Instant): RuleProgress };
 
 /** The status that a scan shows while nothing is proven (contract, section 10). */
-export function statusOf(scan: RunScan): Status {
+export function statusOf(scan: RunScan): Exclude<Status, 'proven'> {
   if (scan.untouched) return 'waiting';
   return scan.latest === 'running' || scan.latest === 'recovering' ? scan.latest : 'broken';
 }

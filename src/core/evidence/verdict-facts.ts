@@ -1,3 +1,4 @@
+import type { ProofStatus, Status } from './rule-progress';
 import { tempBeside } from '../quantity/format';
 import type { Instant } from '../quantity/instant';
 import type { Locale, Note } from '../words/note';
@@ -32,16 +33,14 @@ export const STATUS_WORD = {
   running: 'Running',
   recovering: 'Paused',
   broken: 'Starts again',
-} as const;
+} as const satisfies Record<Status, string>;
 
 /** What the sentence needs of a verdict and its rule. */
-export type VerdictFacts = {
-  readonly status: keyof typeof STATUS_WORD;
+export type VerdictFacts = ProofStatus & {
   readonly creditedHours: number;
   readonly requiredHours: number;
   readonly turningsCounted: number;
   readonly turningsRequired: number;
-  readonly provenAt: Instant | null;
   readonly earliestProofAt: Instant | null;
   readonly notes: readonly Note[];
   /** The latest round that counted as hot; null: none. */

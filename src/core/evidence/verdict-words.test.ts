@@ -23,7 +23,7 @@ const facts: VerdictFacts = {
   reachedMeanC: null,
 };
 const say = (v: Partial<VerdictFacts>, unit: 'C' | 'F' = 'C') =>
-  plainText(verdictSentence({ ...facts, ...v }, { ...locale, unit }));
+  plainText(verdictSentence({ ...facts, ...v } as VerdictFacts, { ...locale, unit }));
 const note = (fact: NoteFact, at: number): Note => ({
   code: fact.code,
   fact,

@@ -127,7 +127,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
   switch (v.status) {
     case 'proven':
       return [
-        strong(`Proven ${whenText(timeZone, v.provenAt!, now)}`),
+        strong(`Proven ${whenText(timeZone, v.provenAt, now)}`),
         plain(`: ${describeFacts(v).reachedText(v, locale)}.`),
       ];
     case 'waiting':

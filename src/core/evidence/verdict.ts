@@ -7,7 +7,12 @@ import { notesOf, noteRounds } from './notes';
 import { NAMED_ROUND_MS, roundsOf, type Round } from './rounds';
 import type { Rule } from './rule';
 import { segmentsOf, type Segments } from './segments';
-import type { RuleProgress, Status, RuleEvaluator } from './rule-progress';
+import {
+  proofStatusOf,
+  type ProofStatus,
+  type RuleEvaluator,
+  type RuleProgress,
+} from './rule-progress';
 import { isWorse, createRuleEvaluator } from './rule-evaluator';
 import type { Clock, Evidence, Policy, Reading } from './types';
 import { itemAt } from '../quantity/present';
@@ -21,9 +26,8 @@ type SegmentSummary = {
 };
 
 /** What the evidence says of one rule (contract, section 10). Times are instants; hours are not rounded. */
-export type Verdict = {
+export type Verdict = ProofStatus & {
   readonly rule: string;
-  readonly status: Status;
   readonly asOf: Instant;
   readonly policy: Policy;
   readonly segmentFrom: Instant;
@@ -33,7 +37,6 @@ export type Verdict = {
   readonly turningsCounted: number;
   readonly turningsRequired: number;
   readonly run: { readonly from: Instant; readonly to: Instant } | null;
-  readonly provenAt: Instant | null;
   readonly earliestProofAt: Instant | null;
   readonly notes: readonly Note[];
 };
@@ -278,7 +281,8 @@ export function assessRule(prepared: Prepared, rule: Rule): RuleAssessment {
     ),
     matters: worseWith(prepared, rule, segments.current.from, progress),
   });
-  const verdict: Verdict = {
+  // The order of a verdict's fields is public: the two of its proof stand where they always stood.
+  const fields = {
     rule: rule.id,
     status: progress.status,
     asOf,
@@ -294,6 +298,7 @@ export function assessRule(prepared: Prepared, rule: Rule): RuleAssessment {
     earliestProofAt: earliestProof(progress, asOf, builtAt),
     notes,
   };
+  const verdict: Verdict = { ...fields, ...proofStatusOf(progress) };
   return { verdict, progress, earlier };
 }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isTimeZone } from '../quantity/calendar';
-import { parseInstant } from '../quantity/instant';
+import { instantOf } from '../quantity/instant';
 import { resolvePolicy, type PolicyInput } from '../evidence/policy';
 import type { Rule } from '../evidence/rule';
 import { METHODS, type Evidence, type Policy } from '../evidence/types';
@@ -169,7 +169,7 @@ export function readBatchFile(text: string): ParsedFile {
 
 /** The file's contents as evidence, with every default filled and times as instants. */
 export function evidenceOf(file: BatchFile): Evidence {
-  const at = (text: string): number => parseInstant(text)!;
+  const at = (text: string): number => instantOf(text);
   return {
     timeZone: file.site.timeZone,
     unit: file.site.unit ?? 'C',

@@ -1,5 +1,5 @@
 import { batchIdOf, type BatchId, type EntryId } from '../log/ids';
-import { parseInstant } from '../quantity/instant';
+import { instantOf } from '../quantity/instant';
 import { kindOfFileEvent, type NewEntry } from '../log/entry';
 import type { FileEvent } from '../log/shapes';
 import type { BatchFile } from './batch-file';
@@ -46,7 +46,7 @@ export type BringInChoices = {
 export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
   let count = 0;
   const nextId = (): EntryId => to.idOf((count += 1));
-  const builtAt = parseInstant(file.batch.builtAt)!;
+  const builtAt = instantOf(file.batch.builtAt);
   const base = { batch: batchIdOf({ id: to.openedId }), by: to.by };
   const { batch } = file;
   const opened: NewEntry = {
@@ -85,7 +85,7 @@ export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
     rounds.push({
       ...base,
       id: nextId(),
-      at: parseInstant(lastOf(readings).at)!,
+      at: instantOf(lastOf(readings).at),
       kind: 'round',
       data: { source: 'file', readings },
     });
@@ -115,7 +115,7 @@ function entryOfEvent(
   return {
     ...base,
     by: typeof by === 'string' && by ? by : base.by,
-    at: parseInstant(at)!,
+    at: instantOf(at),
     kind,
     data: {
       ...words,

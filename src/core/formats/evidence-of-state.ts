@@ -1,11 +1,11 @@
 import type { Evidence, Probe } from '../evidence/types';
 import type { BatchState, SiteState, Terms } from '../log/fold';
-import { parseInstant, type Instant } from '../quantity/instant';
+import { instantOf, type Instant } from '../quantity/instant';
 import { resolveFilePolicy } from './batch-file';
 import { eventsOfState, readingsOfState, type SiteHead } from './batch-file-of';
 
 /** A moment that was parsed when it came in, and so can be read. */
-const at = (text: string): Instant => parseInstant(text)!;
+const at = (text: string): Instant => instantOf(text);
 
 /** Thermometers with their checks: those of a file that was brought in, then the site's own that it was read with. */
 const probesOfState = (

@@ -8,7 +8,7 @@ import {
   type Entry,
 } from '../log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState } from '../log/fold';
-import { isoOf, parseInstant } from '../quantity/instant';
+import { isoOf, instantOf } from '../quantity/instant';
 import { Time } from '../log/shapes';
 import { PROBLEM, pathText, type Problem } from '../words/problem';
 import { batchFileOf, type SiteHead } from './batch-file-of';
@@ -81,8 +81,8 @@ function linkProblems(trail: Trail, sha256: Sha256): Problem[] {
     const before = trail.entries[i - 1];
     const entry = {
       ...link,
-      at: parseInstant(link.at)!,
-      recordedAt: parseInstant(link.recordedAt)!,
+      at: instantOf(link.at),
+      recordedAt: instantOf(link.recordedAt),
     } as unknown as Entry;
     if (sha256(link.prev + chainText(trail.site, entry)) !== link.hash)
       return [at(['entries', i], PROBLEM.changedEntry(link.kind, link.at))];
@@ -104,8 +104,8 @@ function entriesIn(trail: Trail): Entry[] | Problem {
       );
     entries.push({
       ...link,
-      at: parseInstant(link.at)!,
-      recordedAt: parseInstant(link.recordedAt)!,
+      at: instantOf(link.at),
+      recordedAt: instantOf(link.recordedAt),
       data: data.data,
     } as unknown as Entry);
   }

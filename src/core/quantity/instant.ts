@@ -39,5 +39,12 @@ export function parseInstant(text: string): Instant | null {
   return m[8] === '-' ? local + offset : local - offset;
 }
 
+/** A time that was parsed when it came in. @throws {RangeError} where it is none after all */
+export function instantOf(text: string): Instant {
+  const at = parseInstant(text);
+  if (at === null) throw new RangeError(`‘${text}’ is no time`);
+  return at;
+}
+
 /** The instant as `YYYY-MM-DDTHH:MM:SS.fffZ`. */
 export const isoOf = (at: Instant): string => new Date(at).toISOString();

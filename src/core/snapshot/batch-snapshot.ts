@@ -1,4 +1,5 @@
 import type { BatchId } from '../log/ids';
+import type { Method } from '../evidence/types';
 import type { Verdict } from '../evidence/verdict';
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { localDays, zoneOf } from '../quantity/calendar';
@@ -51,7 +52,7 @@ export type BatchSnapshot = {
   readonly bay: string | null;
   /** A bay, or a stretch of a row. */
   readonly position: Position | null;
-  readonly method: string;
+  readonly method: Method;
   readonly volumeM3: number | null;
   readonly openedAt: Instant;
   readonly builtAt: Instant | null;

@@ -1,4 +1,4 @@
-import { parseInstant, type Instant } from '../quantity/instant';
+import { instantOf, type Instant } from '../quantity/instant';
 import { toCelsius, type TempUnit } from '../quantity/units';
 import type { BatchState, PlanPlace } from '../log/fold';
 import type { HeapSize } from '../heap/plan';
@@ -37,7 +37,7 @@ export function createRoundSnapshot(state: BatchState, minPoints: number): Round
   const last = new Map<string, LastRead>();
   for (const r of state.readings) {
     if (r.flag !== undefined) continue;
-    const at = parseInstant(r.at)!;
+    const at = instantOf(r.at);
     const before = last.get(r.point);
     if (before && at < before.at) continue;
     last.set(r.point, {

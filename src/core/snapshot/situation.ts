@@ -9,7 +9,7 @@ import { sizesOfHeap } from '../heap/sizes';
 import type { Change } from '../advice/diagnose';
 import { pestsOf } from '../log/entry';
 import type { BatchState, SiteState } from '../log/fold';
-import { MS, parseInstant, type Instant } from '../quantity/instant';
+import { MS, instantOf, type Instant } from '../quantity/instant';
 import { toCelsius } from '../quantity/units';
 import { titlesOf } from '../rules/library';
 import { chooseWorkingRule, type BatchAssessment } from './assess-batch';
@@ -279,7 +279,7 @@ export function heapFacts(
           e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS,
       )
       .map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
-    burnt: fire ? Math.max(burnt ?? -Infinity, parseInstant(fire.at)!) : burnt,
+    burnt: fire ? Math.max(burnt ?? -Infinity, instantOf(fire.at)) : burnt,
     inputs: state.opened.inputs ?? null,
     probe:
       hand === undefined

@@ -32,7 +32,7 @@ export type NoteFact =
   | { code: 'LATE_ENTRY'; count: number; hours: number }
   | { code: 'EXCLUDED_READING'; flag: 'superseded' | 'rejected'; valueC: number; point: string }
   | { code: 'EXCLUDED_MATTERS'; valueC: number; point: string }
-  | { code: 'METHOD_MISMATCH'; method: string }
+  | { code: 'METHOD_MISMATCH'; method: 'turned' | 'static' | 'vessel' }
   | { code: 'MOISTURE_UNKNOWN' };
 
 export type NoteCode = NoteFact['code'];

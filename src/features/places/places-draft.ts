@@ -50,7 +50,7 @@ export type PlaceDraft = {
 };
 
 /** A place as it will be kept. */
-export type PlannedPoint = {
+type PlannedPoint = {
   readonly id: string;
   readonly label: string;
   readonly zone: PointZone;

@@ -28,7 +28,7 @@ import {
   whenText,
 } from '@/core/quantity/format';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
-import { isoOf, MS, parseInstant, type Instant } from '@/core/quantity/instant';
+import { isoOf, MS, instantOf, type Instant } from '@/core/quantity/instant';
 import { toCelsius } from '@/core/quantity/units';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
@@ -349,7 +349,7 @@ function correctionsTable({ state, when, place }: Page): Table {
     const old = c.data.reading === undefined ? undefined : readings.get(c.data.reading);
     const target = state.entries.find((e) => e.id === c.data.target);
     const was = old
-      ? `${place(old.point)} ${old.value} °${old.unit}, ${when(parseInstant(old.at)!)}`
+      ? `${place(old.point)} ${old.value} °${old.unit}, ${when(instantOf(old.at))}`
       : target
         ? `${target.kind} of ${when(target.at)}`
         : 'an entry';
@@ -367,7 +367,7 @@ function correctionsTable({ state, when, place }: Page): Table {
   const brought = state.readings
     .filter((r) => r.flag !== undefined && !ids.has(r.id) && !state.struck.has(r.entry))
     .map((r): TableRow => [
-      when(parseInstant(r.at)!),
+      when(instantOf(r.at)),
       `${place(r.point)} ${r.value} °${r.unit}`,
       r.flag!,
       r.flagReason ?? 'no reason given',
@@ -388,7 +388,7 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
     .map((id) => ({ id, checks: siteState.probes.get(id) ?? [] }));
   const brought = (state.opened.brought?.probes ?? []).map((p) => ({
     id: p.id,
-    checks: p.checks.map((c) => ({ ...c, at: parseInstant(c.at)! })),
+    checks: p.checks.map((c) => ({ ...c, at: instantOf(c.at) })),
   }));
   const kelvin = (k: number): string =>
     `${k > 0 ? '+' : ''}${Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0} °${unit}`;

@@ -20,7 +20,7 @@ export async function buildingOf(
   return buildView(
     {
       id,
-      kept: d.method as 'turned' | 'static' | 'vessel',
+      kept: d.method,
       noClaim: d.situation.template.noClaim ?? false,
       name: d.name ?? d.code,
       place: d.position ? positionText(d.position) : '',
