@@ -8,6 +8,7 @@ for name in verify site advice mix; do node_modules/.bin/esbuild "bench/$name.ts
 echo "200 made-up heaps by the calendar and by the advice"; node .data/bench-advice.mjs
 echo "the recipe bench and the store"; node .data/bench-mix.mjs
 echo "verify of half a million readings"; node --expose-gc .data/bench-verify.mjs
+for n in 12 50 200; do echo "$n batches of 60 rounds"; BENCH_BATCHES=$n BENCH_ROUNDS=60 node .data/bench-site.mjs; done
 echo "30 batches of 500 rounds"; BENCH_KEEP=1 node .data/bench-site.mjs | tee .data/bench.log
 db="$(sed -n 's/^kept as //p' .data/bench.log)"
 DATABASE_URL="$(scripts/pg.sh admin-url "$db")" PORT=4999 HOSTNAME=127.0.0.1 NODE_ENV=production node .next/standalone/server.js >/dev/null 2>&1 &

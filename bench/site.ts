@@ -10,7 +10,7 @@ import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { batchId, entryId } from '../tests/support/ids';
 
-/** A yard of batches with hourly rounds, 30 of 500 unless told otherwise: how long the board takes, and a log entry until it is acknowledged. */
+/** A yard of batches with hourly rounds, 30 of 500 unless told otherwise: how long the board takes, and a log entry, of a batch and of the air, until it is acknowledged. */
 const [BATCHES, ROUNDS, H] = [
   Number(process.env.BENCH_BATCHES ?? 30),
   Number(process.env.BENCH_ROUNDS ?? 500),
@@ -103,7 +103,37 @@ const allDue = await timed(3, () => snapshotRepo(db).refresh(site, ids.map(batch
 const entry = await timed(40, (i) =>
   writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now()),
 );
-console.log(JSON.stringify({ board, boardWhenEveryBatchIsDue: allDue, entryAcknowledged: entry }));
+const air = await timed(40, (i) =>
+  writeEntries(
+    db,
+    site,
+    [
+      {
+        id: entryId(newId()),
+        batch: null,
+        at: Date.now(),
+        by: 'Mo',
+        kind: 'ambient',
+        data: { value: 10 + (i % 5), unit: 'C' },
+      },
+    ],
+    Date.now(),
+  ),
+);
+// An entry, and the board after it, which no memory holds.
+const entryAndBoard = await timed(10, async (i) => {
+  await writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now());
+  await snapshotRepo(db).board(site, Date.now());
+});
+console.log(
+  JSON.stringify({
+    board,
+    boardWhenEveryBatchIsDue: allDue,
+    entryAcknowledged: entry,
+    airAcknowledged: air,
+    entryAndBoardAnew: entryAndBoard,
+  }),
+);
 if (process.env.BENCH_KEEP) console.log(`kept as ${name}`);
 await db.destroy();
 if (!process.env.BENCH_KEEP) await sql`drop database ${sql.id(name)} with (force)`.execute(root);

@@ -30,6 +30,8 @@ type BatchSnapshotTable = {
   site: string;
   digest: JSONColumnType<BatchSnapshot>;
   recheck_at: Date | null;
+  /** Thermometers that it was read with. */ probes: string[];
+  /** Core at the last round, °C; null: never read. */ core_c: number | null;
 };
 
 type PhotoTable = {

@@ -1,4 +1,4 @@
-import { SITE_KINDS, STORE_KINDS, type NewEntry } from '@/core/log/entry';
+import type { NewEntry } from '@/core/log/entry';
 import type { Db } from './client';
 import { logRepo, type Appended } from './repositories/log';
 import { snapshotRepo } from './repositories/snapshots';
@@ -44,14 +44,7 @@ export async function appendUnderLock(
 ): Promise<Appended> {
   const taken = recordedAt === undefined ? await takenAt(trx, site, now) : now;
   const appended = await logRepo(trx).append(site.id, entries, recordedAt ?? (() => taken));
-  const wholeSite = appended.entries.some(
-    (e) =>
-      (SITE_KINDS.includes(e.kind) && !STORE_KINDS.includes(e.kind)) ||
-      (e.batch === null && e.kind === 'correction'),
-  );
-  const touched = wholeSite
-    ? await logRepo(trx).batchIds(site.id)
-    : [...new Set(appended.entries.flatMap((e) => (e.batch === null ? [] : [e.batch])))];
+  const touched = await snapshotRepo(trx).touchedBy(site, appended.entries);
   await snapshotRepo(trx).refresh(site, touched, now);
   return appended;
 }

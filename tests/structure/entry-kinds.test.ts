@@ -44,6 +44,7 @@ jest.mock('@/core/log/kinds', () => {
         inherited: true,
         fileEvent: null,
         clocks: 'none',
+        snapshots: 'own',
         waiting: 'sniffed',
         mark: 'note',
         tell: (data: { of: string }) => ({ title: 'Sniffed', detail: data.of }),

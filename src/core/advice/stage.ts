@@ -44,7 +44,7 @@ export type StageFacts = {
 /** The loosest lower edge of the hot range (common practice). */
 const HOT_C = 50;
 /** A core this cold under air this cold is frozen or as good as: it sleeps, it has not failed. */
-const ASLEEP_CORE_C = 5;
+export const ASLEEP_CORE_C = 5;
 const ASLEEP_AIR_C = 3;
 const AIR_DAYS_MS = 3 * MS.day;
 

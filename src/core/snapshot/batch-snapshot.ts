@@ -18,7 +18,9 @@ import { highestC } from '../words/reading';
 import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
 import { assessBatch, type BatchRule, type BatchAssessment } from './assess-batch';
 import { heapFacts } from './situation';
-import { firstOf, valueAt } from '../quantity/present';
+import { firstOf, present, valueAt } from '../quantity/present';
+import type { MethodTemplate } from '../log/shapes';
+import { siteFactsOf, type SiteConditions } from './site-conditions';
 
 /** The ten drawings of a mound. */
 export const MOUND_STATES = [
@@ -84,6 +86,13 @@ export type BatchSnapshot = {
   readonly maxGapHours: number;
   /** What a round over the site needs to know of it. */
   readonly field: RoundSnapshot;
+  /** What is not shown, and by which it is kept up with its site. */
+  readonly own: {
+    /** Its own method template; null: it goes by what the site usually does. */
+    readonly template: MethodTemplate | null;
+    /** How it is drawn while its heat is no danger. */ readonly calm: MoundState;
+    /** Thermometers that it was read with. */ readonly probes: readonly string[];
+  };
   /** Until then nothing here changes without a new entry; null: never. */
   readonly recheckAt: Instant | null;
 };
@@ -119,17 +128,15 @@ const createRuleSnapshot = (
   keptFrom: present === undefined ? null : terms.version,
 });
 
-function moundState(
-  { stage, limits }: HeapFacts,
+/** How it is drawn while its heat is no danger. */
+function calmState(
+  { stage }: HeapFacts,
   lead: RuleAssessment | null,
-  latest: BatchSnapshot['latest'],
   now: Instant,
   maxGapHours: number,
 ): MoundState {
   if (stage.code === 'ended' || stage.code === 'released') return 'released';
   if (stage.code === 'building') return 'building';
-  // Danger is drawn before anybody's word.
-  if (latest && latest.peakC >= limits.actC) return 'hot';
   if (stage.code === 'curing' || stage.code === 'ready') return 'curing';
   if (!lead) return 'waiting';
   const { status, run } = lead.verdict;
@@ -145,6 +152,33 @@ function moundState(
   )
     return 'broken';
   return status;
+}
+
+/** Danger is drawn before anybody's word, as long as there is a heap. */
+const shownState = (
+  calm: MoundState,
+  latest: BatchSnapshot['latest'],
+  { limits }: Pick<HeapFacts, 'limits'>,
+): MoundState =>
+  calm !== 'released' && calm !== 'building' && latest !== null && latest.peakC >= limits.actC
+    ? 'hot'
+    : calm;
+
+/**
+ * A snapshot with what its site gives it now: the air, the limits of its crew, the methods it goes by. What a snapshot was made
+ * with is overwritten, so that none is made anew because somebody read the air.
+ */
+export function applySite(
+  snapshot: BatchSnapshot,
+  site: SiteConditions,
+  now: Instant,
+): BatchSnapshot {
+  const { own, latest } = snapshot;
+  const situation = {
+    ...snapshot.situation,
+    ...siteFactsOf(snapshot.situation, own.template, site, now),
+  };
+  return { ...snapshot, situation, state: shownState(own.calm, latest, situation) };
 }
 
 const everHot = (lead: RuleAssessment): boolean =>
@@ -181,7 +215,11 @@ export function createBatchSnapshot(
     !lead || !everHot(lead),
     now,
   );
-  const last = state.entries.findLast((e) => e.batch === state.id)!;
+  const last = present(
+    state.entries.findLast((e) => e.batch === state.id),
+    'the entry that opened it',
+  );
+  const calm = calmState(situation, lead, now, maxGapHours);
   return {
     id: state.id,
     code: state.opened.code,
@@ -192,7 +230,7 @@ export function createBatchSnapshot(
     volumeM3: situation.volumeM3,
     openedAt: state.openedAt,
     builtAt: state.builtAt,
-    state: moundState(situation, lead, latest, now, maxGapHours),
+    state: shownState(calm, latest, situation),
     rules: (assessment?.rules ?? []).map((assessed) =>
       createRuleSnapshot(assessed, valueAt(titles, assessed.rule.id)),
     ),
@@ -206,9 +244,15 @@ export function createBatchSnapshot(
     kin: kinshipOf(state.entries, state.id),
     maxGapHours,
     field: createRoundSnapshot(state, policy?.minPoints ?? 3),
+    own: { template: state.template, calm, probes: probesOf(state) },
     recheckAt: assessment && isLive(situation) ? nextChange(assessment, now) : null,
   };
 }
+
+/** Thermometers that it was read with, struck readings among them. */
+const probesOf = ({ readings }: BatchState): string[] => [
+  ...new Set(readings.flatMap((r) => r.probe ?? [])),
+];
 
 /** Where most rules of heat begin, °C. */
 const HOT_C = 55;

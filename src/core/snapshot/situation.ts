@@ -1,6 +1,6 @@
+import { siteConditionsOf, siteFactsOf } from './site-conditions';
 import { stageOf, type Stage, type Word } from '../advice/stage';
 import type { HeapFacts } from '../advice/situation';
-import { usualTemplate } from '../advice/templates';
 import type { RoundHeat } from '../advice/trend';
 import { drySpans } from '../evidence/moisture';
 import { asksMoist, turningsEndStages } from '../evidence/requirements';
@@ -10,7 +10,6 @@ import type { Change } from '../advice/diagnose';
 import { pestsOf } from '../log/entry';
 import type { BatchState, SiteState } from '../log/fold';
 import { MS, instantOf, type Instant } from '../quantity/instant';
-import { toCelsius } from '../quantity/units';
 import { titlesOf } from '../rules/library';
 import { chooseWorkingRule, type BatchAssessment } from './assess-batch';
 import { valueAt } from '../quantity/present';
@@ -19,10 +18,6 @@ import { valueAt } from '../quantity/present';
 const MAX_ROUNDS = 28;
 const MAX_CHANGES = 12;
 const LATELY_MS = 10 * MS.day;
-/** What comes out of a garden hose, L a minute, and goes into a bucket, L, until the site says otherwise (common practice). */
-export const USUAL_FLOW = 15;
-export const USUAL_BUCKET = 10;
-
 /** The rounds of a heap as heat, by time. Of thin ones only the last: a mean of two places is no trend. @param peakC of the last round, upper ends of ranges included */
 export function heatsOf(
   { prepared: { rounds } }: BatchAssessment,
@@ -146,15 +141,6 @@ function stageFor(
   });
 }
 
-/** Mean of the air read on the last day before a moment, °C; null: none in three days. */
-function airOf(air: readonly { at: Instant; c: number }[], now: Instant): number | null {
-  const known = air.filter((a) => a.at <= now && a.at > now - 3 * MS.day);
-  const last = known.at(-1);
-  if (!last) return null;
-  const day = known.filter((a) => a.at > last.at - MS.day);
-  return day.reduce((sum, a) => sum + a.c, 0) / day.length;
-}
-
 /** Which of its rules it has met, the leading one first. */
 function rulesMet(batchAssessment: BatchAssessment | null): HeapFacts['rules'] {
   const rules = batchAssessment?.rules ?? [];
@@ -167,15 +153,6 @@ function rulesMet(batchAssessment: BatchAssessment | null): HeapFacts['rules'] {
         : [{ title: valueAt(titles, rule.id), at: assessment.verdict.provenAt }],
     ),
   };
-}
-
-/** The last reading of its core, with the air of that day. */
-function lastReadOf(
-  heats: readonly RoundHeat[],
-  air: readonly { at: Instant; c: number }[],
-): HeapFacts['lastRead'] {
-  const last = heats.at(-1);
-  return last ? { at: last.at, coreC: last.peakC, airC: airOf(air, last.at) } : null;
 }
 
 /** Since when the batch is dry, where that stops a rule of it that is not met. */
@@ -199,12 +176,10 @@ export function heapFacts(
   const working = assessment ? (chooseWorkingRule(assessment.rules)?.assessment ?? null) : null;
   const policy = assessment?.prepared.evidence.policy;
   const heats = assessment ? heatsOf(assessment, peakC) : [];
-  const air = siteState.ambient
-    .map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) }))
-    .sort((a, b) => a.at - b.at);
+  const conditions = siteConditionsOf(siteState);
   const kept = state.opened.method;
-  const usual = usualTemplate(kept);
-  const template = state.template ?? siteState.templates.get(usual.id) ?? usual;
+  const last = heats.at(-1);
+  const lastRead = last ? { at: last.at, coreC: last.peakC, airC: null } : null;
   const sizes = sizesOfHeap(state).filter((s) => s.at <= now);
   const verdict = working?.verdict;
   const hand = state.readings.findLast((r) => r.probe !== undefined && r.flag === undefined)?.probe;
@@ -218,10 +193,9 @@ export function heapFacts(
       e.kind === 'observation' && e.data.smell === 'burnt' ? {} : undefined,
     )?.at ?? null;
   return {
-    stage: stageFor(state, heats, air, now),
+    ...siteFactsOf({ kept, lastRead }, state.template, conditions, now),
+    stage: stageFor(state, heats, conditions.air, now),
     kept,
-    template,
-    limits: siteState.work?.limits ?? template.limits,
     builtAt: state.builtAt,
     neverHot,
     volumeM3: sizes.at(-1)?.m3 ?? null,
@@ -240,7 +214,6 @@ export function heapFacts(
       graceUntil: (working && windowAt(working.progress.scan.windows, now)?.to) ?? null,
     },
     rules: rulesMet(assessment),
-    lastRead: lastReadOf(heats, air),
     turns: state.events
       .filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id) && e.at <= now)
       .map((e) => e.at)
@@ -248,7 +221,6 @@ export function heapFacts(
       .slice(-12),
     rounds: shortened(heats),
     bayNeededBy: state.own.findLast((e) => e.kind === 'bay-wanted')?.data.by ?? null,
-    airC: airOf(air, now),
     squeeze: latest(state, now, (e) =>
       e.kind === 'observation' && e.data.squeeze
         ? { squeeze: e.data.squeeze }
@@ -286,7 +258,5 @@ export function heapFacts(
         ? null
         : { name: hand, checkedAt: siteState.probes.get(hand)?.at(-1)?.at ?? null },
     changes: changesOf(state).slice(-MAX_CHANGES),
-    flowLPerMin: siteState.work?.flowLPerMin ?? USUAL_FLOW,
-    bucketL: siteState.work?.bucketL ?? USUAL_BUCKET,
   };
 }

@@ -125,6 +125,18 @@ export const logRepo = (db: Db) => ({
     return last ? last.recorded_at.getTime() : null;
   },
 
+  /** Hash of the last entry, of all or of those that are no batch’s own; it covers every entry before it. Empty: there is none. */
+  async lastHash(site: string, of: 'all' | 'site'): Promise<string> {
+    const last = await db
+      .selectFrom('log_entry')
+      .select('hash')
+      .where('site', '=', site)
+      .$if(of === 'site', (q) => q.where('batch', 'is', null))
+      .orderBy('seq', 'desc')
+      .limit(1)
+      .executeTakeFirst();
+    return last?.hash ?? '';
+  },
   async byId(id: EntryId): Promise<Entry | null> {
     const row = await db
       .selectFrom('log_entry')

@@ -1,68 +1,137 @@
-import type { BatchId } from '@/core/log/ids';
-import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { sql } from 'kysely';
+import { ASLEEP_CORE_C } from '@/core/advice/stage';
+import { getKindDescription, type Entry } from '@/core/log/entry';
 import { foldBatch, foldSite, type SiteState } from '@/core/log/fold';
+import type { BatchId } from '@/core/log/ids';
+import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { siteConditionsOf } from '@/core/snapshot/site-conditions';
 import type { Db } from '../client';
+import { createMemory } from '../memory';
 import { logRepo } from './log';
 import type { Site } from './site';
 
-export const snapshotRepo = (db: Db) => {
-  const write = async (
-    site: Site,
-    siteState: SiteState,
-    batch: BatchId,
-    now: number,
-  ): Promise<BatchSnapshot> => {
-    const snapshot = createBatchSnapshot(
-      foldBatch(await logRepo(db).ofBatch(batch)),
-      site,
-      siteState,
-      now,
-    );
-    const row = {
-      digest: JSON.stringify(snapshot),
-      recheck_at: snapshot.recheckAt === null ? null : new Date(snapshot.recheckAt),
-    };
-    await db
-      .insertInto('batch_snapshot')
-      .values({ batch, site: site.id, ...row })
-      .onConflict((c) => c.column('batch').doUpdateSet(row))
+/** All batches of a site, and when the first of them is due to be looked at again; null: never. */
+type Board = { readonly snapshots: readonly BatchSnapshot[]; readonly recheckAt: number | null };
+
+const siteStates = createMemory<SiteState>();
+const boards = createMemory<Board>();
+
+/** The site as its own entries tell it; read anew only when one has come in. */
+async function readSiteState(db: Db, site: string): Promise<SiteState> {
+  const hash = await logRepo(db).lastHash(site, 'site');
+  return (
+    siteStates.recall(site, hash) ??
+    siteStates.keep(site, hash, foldSite(await logRepo(db).ofSite(site)))
+  );
+}
+
+/** Folds a batch anew and keeps its snapshot, with what says whether an entry of the site can change it. */
+async function writeSnapshot(
+  db: Db,
+  site: Site,
+  siteState: SiteState,
+  batch: BatchId,
+  now: number,
+): Promise<BatchSnapshot> {
+  const state = foldBatch(await logRepo(db).ofBatch(batch));
+  const snapshot = createBatchSnapshot(state, site, siteState, now);
+  const row = {
+    digest: JSON.stringify(snapshot),
+    recheck_at: snapshot.recheckAt === null ? null : new Date(snapshot.recheckAt),
+    probes: [...snapshot.own.probes],
+    core_c: snapshot.situation.lastRead?.coreC ?? null,
+  };
+  await db
+    .insertInto('batch_snapshot')
+    .values({ batch, site: site.id, ...row })
+    .onConflict((c) => c.column('batch').doUpdateSet(row))
+    .execute();
+  return snapshot;
+}
+
+async function readWith(db: Db, site: string, probe: string): Promise<BatchId[]> {
+  const rows = await db
+    .selectFrom('batch_snapshot')
+    .select('batch')
+    .where('site', '=', site)
+    .where(sql<boolean>`probes @> array[${probe}]::text[]`)
+    .execute();
+  return rows.map((row) => row.batch);
+}
+
+async function nearlyAsleep(db: Db, site: string): Promise<BatchId[]> {
+  const rows = await db
+    .selectFrom('batch_snapshot')
+    .select('batch')
+    .where('site', '=', site)
+    .where('core_c', '<', ASLEEP_CORE_C)
+    .execute();
+  return rows.map((row) => row.batch);
+}
+
+/** Batches whose snapshots an entry can change, by what its kind says. */
+async function touchedByOne(db: Db, site: string, entry: Entry): Promise<BatchId[]> {
+  if (entry.batch !== null) return [entry.batch];
+  switch (getKindDescription(entry.kind).snapshots) {
+    case 'read-with':
+      return entry.kind === 'probe-check' ? readWith(db, site, entry.data.probe) : [];
+    case 'asleep':
+      return nearlyAsleep(db, site);
+    case 'target': {
+      const target = entry.kind === 'correction' ? await logRepo(db).byId(entry.data.target) : null;
+      return target ? touchedByOne(db, site, target) : [];
+    }
+    default:
+      return [];
+  }
+}
+
+export const snapshotRepo = (db: Db) => ({
+  /** Batches whose snapshots these entries can change. */
+  async touchedBy(site: Site, entries: readonly Entry[]): Promise<BatchId[]> {
+    const touched = new Set<BatchId>();
+    for (const entry of entries)
+      for (const batch of await touchedByOne(db, site.id, entry)) touched.add(batch);
+    return [...touched];
+  },
+  /** Folds these batches anew; in the transaction of the entry that made it needful. */
+  async refresh(site: Site, batches: readonly BatchId[], now: number): Promise<BatchSnapshot[]> {
+    if (batches.length === 0) return [];
+    const siteState = await readSiteState(db, site.id);
+    const snapshots: BatchSnapshot[] = [];
+    for (const batch of batches)
+      snapshots.push(await writeSnapshot(db, site, siteState, batch, now));
+    return snapshots;
+  },
+  /** The site as its own entries tell it. */
+  siteState: (site: Site): Promise<SiteState> => readSiteState(db, site.id),
+  /** All batches of a site as of now, read once for each change of the log. Those whose standing time alone has changed are folded anew first. */
+  async board(site: Site, now: number): Promise<BatchSnapshot[]> {
+    const hash = await logRepo(db).lastHash(site.id, 'all');
+    const known = boards.recall(site.id, hash);
+    const isCurrent = known && (known.recheckAt === null || known.recheckAt > now);
+    const { snapshots } = isCurrent
+      ? known
+      : boards.keep(site.id, hash, await this.read(site, now));
+    const conditions = siteConditionsOf(await readSiteState(db, site.id));
+    return snapshots.map((snapshot) => applySite(snapshot, conditions, now));
+  },
+  /** Reads every snapshot out of the database. */
+  async read(site: Site, now: number): Promise<Board> {
+    const rows = await db
+      .selectFrom('batch_snapshot')
+      .select(['batch', 'digest', 'recheck_at'])
+      .where('site', '=', site.id)
       .execute();
-    return snapshot;
-  };
-  return {
-    /** Folds these batches anew; in the transaction of the entry that made it needful. */
-    async refresh(site: Site, batches: readonly BatchId[], now: number): Promise<BatchSnapshot[]> {
-      const siteState = foldSite(await logRepo(db).ofSite(site.id));
-      const snapshots: BatchSnapshot[] = [];
-      for (const batch of batches) snapshots.push(await write(site, siteState, batch, now));
-      return snapshots;
-    },
-    /** All batches of a site as of now. Those whose standing time alone has changed are folded anew first. */
-    async board(site: Site, now: number): Promise<BatchSnapshot[]> {
-      const rows = await db
-        .selectFrom('batch_snapshot')
-        .select(['batch', 'digest', 'recheck_at'])
-        .where('site', '=', site.id)
-        .execute();
-      const due = rows
-        .filter((row) => row.recheck_at !== null && row.recheck_at.getTime() <= now)
-        .map((row) => row.batch);
-      const fresh = due.length > 0 ? await this.refresh(site, due, now) : [];
-      const byId = new Map(fresh.map((d) => [d.id, d]));
-      return rows.map((row) => byId.get(row.batch) ?? row.digest);
-    },
-    async all(site: string): Promise<BatchSnapshot[]> {
-      return (
-        await db
-          .selectFrom('batch_snapshot')
-          .select('digest')
-          .where('site', '=', site)
-          .orderBy('batch')
-          .execute()
-      ).map((row) => row.digest);
-    },
-    async dropAll(site: string): Promise<void> {
-      await db.deleteFrom('batch_snapshot').where('site', '=', site).execute();
-    },
-  };
-};
+    const due = rows
+      .filter((row) => row.recheck_at !== null && row.recheck_at.getTime() <= now)
+      .map((row) => row.batch);
+    const fresh = new Map((await this.refresh(site, due, now)).map((s) => [s.id, s]));
+    const snapshots = rows.map((row) => fresh.get(row.batch) ?? row.digest);
+    const rechecks = snapshots.flatMap((s) => s.recheckAt ?? []);
+    return { snapshots, recheckAt: rechecks.length > 0 ? Math.min(...rechecks) : null };
+  },
+  async dropAll(site: string): Promise<void> {
+    await db.deleteFrom('batch_snapshot').where('site', '=', site).execute();
+  },
+});

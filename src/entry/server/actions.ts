@@ -2,10 +2,11 @@
 import { revalidatePath } from 'next/cache';
 import { assessBatch } from '@/core/snapshot/assess-batch';
 import type { Entry } from '@/core/log/entry';
-import { foldBatch, foldSite } from '@/core/log/fold';
+import { foldBatch } from '@/core/log/fold';
 import type { Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
 import { parseEntryForm, type EntryForm } from '../input';
 import { effectsOf, type Effect } from '@/entry/effects';
@@ -34,7 +35,7 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
   if (!parsed.ok) return { effects: null, problems: parsed.problems };
   const { entry } = parsed;
   if (entry.batch === null) return { effects: [], problems: [] };
-  const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const siteState = await snapshotRepo(theDb()).siteState(site);
   const ends = await createLinkedEntries(theDb(), entry, site);
   if (!ends.ok) return { effects: null, problems: ends.problems };
   const all = [entry, ...ends.others];

@@ -1,6 +1,6 @@
 import { batchIdOf, parseEntryId } from '@/core/log/ids';
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
-import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
+import { foldBatch, type BatchState } from '@/core/log/fold';
 import { claimOf } from '@/core/advice/claim';
 import { readingDoubtText } from '@/core/advice/words';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -11,6 +11,7 @@ import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import { photoRepo } from '@/db/repositories/photos';
 import type { Site } from '@/db/repositories/site';
 import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/write';
@@ -140,7 +141,7 @@ async function unknowingOf(
   const { situation } = createBatchSnapshot(
     state,
     site,
-    foldSite(await logRepo(db).ofSite(site.id)),
+    await snapshotRepo(db).siteState(site),
     entry.at,
   );
   const claim = claimOf(situation, entry.at);

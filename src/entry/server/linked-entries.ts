@@ -1,7 +1,7 @@
 import type { BatchId, EntryId } from '@/core/log/ids';
 import { isCorrectedInPlace, type Entry, type NewEntry } from '@/core/log/entry';
 import { isoOf } from '@/core/quantity/instant';
-import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
+import { foldBatch, type BatchState, type SiteState } from '@/core/log/fold';
 import { assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { sizesOfHeap } from '@/core/heap/sizes';
 import { END_WORDS } from '@/core/words/acts';
@@ -9,6 +9,7 @@ import { PROBLEM, type Problem } from '@/core/words/problem';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 import { idFrom } from '@/platform/ids';
@@ -84,7 +85,7 @@ export async function createLinkedEntries(
       if (!part || !whole) return refused('data.from', NO_HEAP);
       const gone = atEnd('data.from', part) ?? atEnd('batch', whole);
       if (gone) return gone;
-      const met = metRulesOf(part, whole, site, foldSite(await logRepo(db).ofSite(site.id)), at);
+      const met = metRulesOf(part, whole, site, await snapshotRepo(db).siteState(site), at);
       // The weakest part rules: nobody may call proven what the log does not.
       if (withProven && !met.germs)
         return refused(

@@ -11,6 +11,7 @@ export const acceptanceKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'what the site takes',
   mark: 'check',
   tell: (data) => ({ title: 'What the site takes', detail: countText(data.lines.length, 'line') }),

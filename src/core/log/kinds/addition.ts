@@ -26,6 +26,7 @@ export const additionKind = describeKind({
   inherited: true,
   fileEvent: 'add',
   clocks: 'may-restart',
+  snapshots: 'own',
   waiting: 'added',
   mark: 'add',
   tell: (data) => ({

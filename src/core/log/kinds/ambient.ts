@@ -13,6 +13,7 @@ export const ambientKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'asleep',
   waiting: 'air',
   mark: 'probe',
   tell: (data, { unit }) => ({

@@ -15,6 +15,7 @@ export const assignKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'task',
   mark: 'walk',
   tell: (data) => ({

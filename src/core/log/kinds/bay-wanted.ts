@@ -10,6 +10,7 @@ export const bayWantedKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'bay wanted',
   mark: 'note',
   tell: (data) => ({

@@ -10,6 +10,7 @@ export const builtKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'starts',
+  snapshots: 'own',
   waiting: 'closed',
   mark: 'check',
   tell: () => ({ title: 'Closed', detail: 'last raw load in; the clock starts' }),

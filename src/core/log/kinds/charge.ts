@@ -31,6 +31,7 @@ export const chargeKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'went in',
   mark: 'add',
   tell: (data) => tellCharge(data),

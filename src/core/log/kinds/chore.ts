@@ -15,6 +15,7 @@ export const choreKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'chore',
   mark: 'walk',
   tell: (data) => ({

@@ -23,6 +23,7 @@ export const correctionKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'evidence',
+  snapshots: 'target',
   waiting: 'correction',
   mark: 'note',
   tell: (data, { unit }) => ({

@@ -9,6 +9,7 @@ export const coverKind = describeKind({
   inherited: true,
   fileEvent: 'cover',
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'cover',
   mark: 'cure',
   tell: () => ({ title: 'Cover', detail: '' }),

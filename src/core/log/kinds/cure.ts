@@ -9,6 +9,7 @@ export const cureKind = describeKind({
   inherited: true,
   fileEvent: 'cure',
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'put to cure',
   mark: 'cure',
   tell: () => ({ title: 'Put to cure', detail: '' }),

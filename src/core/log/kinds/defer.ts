@@ -19,6 +19,7 @@ export const deferKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'put off',
   mark: 'note',
   tell: (data) => ({

@@ -21,6 +21,7 @@ export const endedKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'ended',
   mark: 'note',
   tell: (data) => ({

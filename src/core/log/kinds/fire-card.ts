@@ -9,6 +9,7 @@ export const fireCardKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'fire card',
   mark: 'flag',
   tell: () => ({ title: 'Fire card', detail: '' }),

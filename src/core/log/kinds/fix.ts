@@ -17,6 +17,7 @@ export const fixKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'changed',
   mark: 'note',
   tell: (data) => ({ title: 'Changed', detail: joinParts(FIXED_WORDS[data.fix], data.words) }),

@@ -10,6 +10,7 @@ export const holdKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'hold',
   mark: 'note',
   tell: (data) => ({

@@ -10,6 +10,7 @@ export const instrumentKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'thermometer',
   mark: 'probe',
   tell: (data) => ({ title: 'Thermometer', detail: data.instrument.name }),

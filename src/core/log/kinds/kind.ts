@@ -17,6 +17,13 @@ export type FileEventType =
  */
 type ClockEffect = 'starts' | 'turns' | 'may-restart' | 'evidence' | 'rules' | 'none';
 
+/**
+ * Whose snapshots it can change: its own batch's; of every batch that was read with the thermometer it names; of every batch
+ * whose core is so cold that the air decides whether it sleeps; those that the entry it puts right can change; or none. What a
+ * snapshot takes from the site when it is read (the air, the crew's limits, methods) is no change of it.
+ */
+type SnapshotEffect = 'own' | 'read-with' | 'asleep' | 'target' | 'none';
+
 /** The drawing beside an entry in a log. */
 export type EntryMark =
   | 'turn'
@@ -63,6 +70,7 @@ export type EntryKindDescription<
   /** Null: a batch file says it elsewhere, or not at all. */
   readonly fileEvent: F;
   readonly clocks: ClockEffect;
+  readonly snapshots: SnapshotEffect;
   /** Its name in the list of what waits on a device. */
   readonly waiting: string;
   readonly mark: EntryMark;

@@ -15,6 +15,7 @@ export const layUpKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'what it is built by',
   mark: 'flag',
   tell: (data) => ({ title: 'To be built by', detail: data.recipe.name }),

@@ -9,6 +9,7 @@ export const loadChangeKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'change of a load',
   mark: 'note',
   tell: () => ({ title: 'Change of a load', detail: '' }),

@@ -19,6 +19,7 @@ export const loadHeatKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'heat of a load',
   mark: 'probe',
   tell: (data, { unit }) => ({

@@ -9,6 +9,7 @@ export const loadKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'load',
   mark: 'add',
   tell: (data) => ({ title: 'Load taken in', detail: data.material.replaceAll('-', ' ') }),

@@ -10,6 +10,7 @@ export const materialKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'material',
   mark: 'add',
   tell: (data) => ({ title: 'Material', detail: data.material.name }),

@@ -10,6 +10,7 @@ export const measuresKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'measures',
   mark: 'add',
   tell: () => ({ title: 'Measures of the site', detail: '' }),

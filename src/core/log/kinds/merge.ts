@@ -21,6 +21,7 @@ export const mergeKind = describeKind({
   inherited: true,
   fileEvent: 'merge',
   clocks: 'may-restart',
+  snapshots: 'own',
   waiting: 'joined',
   mark: 'move',
   tell: (data) => ({

@@ -12,6 +12,7 @@ export const methodKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'method',
   mark: 'flag',
   tell: (data) => ({ title: 'Method', detail: joinParts(data.template.name, data.words) }),

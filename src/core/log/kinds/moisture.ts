@@ -9,6 +9,7 @@ export const moistureKind = describeKind({
   inherited: true,
   fileEvent: 'moisture',
   clocks: 'evidence',
+  snapshots: 'own',
   waiting: 'moisture',
   mark: 'squeeze',
   tell: (data) => ({ title: 'Moisture', detail: data.state }),

@@ -9,6 +9,7 @@ export const moveKind = describeKind({
   inherited: true,
   fileEvent: 'move',
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'moved',
   mark: 'move',
   tell: (data) => ({ title: 'Moved', detail: data.words ?? '' }),

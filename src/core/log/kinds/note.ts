@@ -13,6 +13,7 @@ export const noteKind = describeKind({
   inherited: true,
   fileEvent: 'note',
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'note',
   mark: 'note',
   tell: (data) => ({

@@ -78,6 +78,7 @@ export const observationKind = describeKind({
   inherited: true,
   fileEvent: 'note',
   clocks: 'evidence',
+  snapshots: 'own',
   waiting: 'felt, smelled',
   mark: 'squeeze',
   tell: (data) => ({ title: 'Seen', detail: observed(data) }),

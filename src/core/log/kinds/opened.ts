@@ -71,6 +71,7 @@ export const openedKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'rules',
+  snapshots: 'own',
   waiting: 'opened',
   mark: 'flag',
   tell: (data) => ({

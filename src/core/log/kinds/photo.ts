@@ -16,6 +16,7 @@ export const photoKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'photo',
   mark: 'note',
   tell: (data) => ({ title: 'Photo', detail: data.words ?? '' }),

@@ -10,6 +10,7 @@ export const planKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'evidence',
+  snapshots: 'own',
   waiting: 'places',
   mark: 'probe',
   tell: (data) => ({

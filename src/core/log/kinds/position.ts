@@ -13,6 +13,7 @@ export const positionKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'where it stands',
   mark: 'move',
   tell: (data) => ({

@@ -15,6 +15,7 @@ export const probeCheckKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'evidence',
+  snapshots: 'read-with',
   waiting: 'check of a thermometer',
   mark: 'check',
   tell: (data) => ({ title: 'Thermometer checked', detail: data.probe }),

@@ -12,6 +12,7 @@ export const readyKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'ready',
   mark: 'note',
   tell: (data) => ({

@@ -11,6 +11,7 @@ export const recipeKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'recipe',
   mark: 'note',
   tell: (data) => ({ title: 'Recipe', detail: data.recipe.name }),

@@ -10,6 +10,7 @@ export const releaseKind = describeKind({
   inherited: false,
   fileEvent: 'note',
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'let go out',
   mark: 'note',
   tell: () => ({ title: 'Let go out', detail: '' }),

@@ -13,6 +13,7 @@ export const roundSettingsKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'distances',
   mark: 'probe',
   tell: () => ({ title: 'Distances of a round', detail: '' }),

@@ -46,6 +46,7 @@ export const roundKind = describeKind({
   inherited: true,
   fileEvent: null,
   clocks: 'evidence',
+  snapshots: 'own',
   waiting: 'round',
   mark: 'probe',
   tell: (data, context) => tellRound(data, context),

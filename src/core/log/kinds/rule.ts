@@ -10,6 +10,7 @@ export const ruleKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'rule',
   mark: 'check',
   tell: (data) => ({ title: 'Rule of the site', detail: data.rule.title }),

@@ -9,6 +9,7 @@ export const screenKind = describeKind({
   inherited: true,
   fileEvent: 'screen',
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'screened',
   mark: 'screen',
   tell: () => ({ title: 'Screened', detail: '' }),

@@ -11,6 +11,7 @@ export const siteMapKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'map',
   mark: 'move',
   tell: () => ({ title: 'Map of the site', detail: '' }),

@@ -16,6 +16,7 @@ export const siteTermsKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'rules of the site',
   mark: 'check',
   tell: (data) => ({

@@ -22,6 +22,7 @@ export const sizeKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'size',
   mark: 'note',
   tell: (data) => ({

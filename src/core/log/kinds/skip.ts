@@ -13,6 +13,7 @@ export const skipKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'left out of a round',
   mark: 'walk',
   tell: (data) => ({

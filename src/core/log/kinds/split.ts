@@ -22,6 +22,7 @@ export const splitKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'part carried off',
   mark: 'move',
   tell: (data) => ({

@@ -11,6 +11,7 @@ export const stackKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'stacked',
   mark: 'move',
   tell: (data) => ({

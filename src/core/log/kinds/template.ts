@@ -10,6 +10,7 @@ export const templateKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'method',
   mark: 'flag',
   tell: (data) => ({ title: 'Method of the site', detail: data.template.name }),

@@ -18,6 +18,7 @@ export const termsKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'rules',
+  snapshots: 'own',
   waiting: 'rules and policy',
   mark: 'check',
   tell: (data) => ({

@@ -22,6 +22,7 @@ export const transferKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'own',
   waiting: 'taken off',
   mark: 'move',
   tell: (data) => ({

@@ -30,6 +30,7 @@ export const turnKind = describeKind({
   inherited: true,
   fileEvent: 'turn',
   clocks: 'turns',
+  snapshots: 'own',
   waiting: 'turned',
   mark: 'turn',
   tell: (data) => ({

@@ -10,6 +10,7 @@ export const walkOrderKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'order of the round',
   mark: 'walk',
   tell: () => ({ title: 'Order of the round', detail: '' }),

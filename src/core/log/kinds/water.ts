@@ -17,6 +17,7 @@ export const waterKind = describeKind({
   inherited: true,
   fileEvent: 'water',
   clocks: 'may-restart',
+  snapshots: 'own',
   waiting: 'watered',
   mark: 'water',
   tell: (data) => ({

@@ -10,6 +10,7 @@ export const workKind = describeKind({
   inherited: false,
   fileEvent: null,
   clocks: 'none',
+  snapshots: 'none',
   waiting: 'crew',
   mark: 'walk',
   tell: () => ({ title: 'Crew and hours', detail: '' }),

@@ -8,12 +8,13 @@ import { foldStore } from '@/core/mix/store';
 import { adoptedText, saidOf } from '@/core/snapshot/said';
 import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
-import { foldBatch, foldSite, type BatchState } from '@/core/log/fold';
+import { foldBatch, type BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { adviceView, goingOutView } from '../advice';
 import { beyondView } from '../beyond';
@@ -35,7 +36,7 @@ export async function batchScreen(
 ) {
   const state = await batchState(id);
   if (!state) return null;
-  const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const siteState = await snapshotRepo(theDb()).siteState(site);
   const assessment = assessBatch(state, site, siteState, locale.now);
   const snapshot = createBatchSnapshot(state, site, siteState, locale.now, assessment);
   const { opened } = state;

@@ -1,6 +1,6 @@
 import { isGone } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { USUAL_BUCKET, USUAL_FLOW } from '@/core/snapshot/situation';
+import { USUAL_BUCKET, USUAL_FLOW } from '@/core/snapshot/site-conditions';
 import { MIN_HOT_M3 } from '@/core/heap/size';
 import { positionText } from '@/core/words/position';
 import type { SiteState } from '@/core/log/fold';

@@ -1,9 +1,8 @@
 import { redirect } from 'next/navigation';
 import { theDb, theSite } from '@/db/context';
 import type { Site } from '@/db/repositories/site';
-import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
-import { foldSite, type SiteState } from '@/core/log/fold';
+import type { SiteState } from '@/core/log/fold';
 import { ageText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
@@ -33,12 +32,11 @@ export async function loadPageContext(): Promise<PageContext> {
   if (!site) redirect('/site');
   const [prefs, at] = [await readPrefs(), now()];
   const db = theDb();
-  const [board, siteEntries] = await Promise.all([
+  const [board, siteState] = await Promise.all([
     snapshotRepo(db).board(site, at),
-    logRepo(db).ofSite(site.id),
+    snapshotRepo(db).siteState(site),
   ]);
   const unit = prefs.unit ?? site.unit;
-  const siteState = foldSite(siteEntries);
   const air = siteState.ambient
     .map((a) => ({ at: a.at, celsius: toCelsius(a.value, a.unit) }))
     .filter((a) => a.at <= at)

@@ -7,13 +7,14 @@ import { boilingPointC } from '@/core/quantity/water';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { now as clockNow } from '@/platform/clock';
 import { effectsOf, type Effect } from '@/entry/effects';
 
 /** Thermometers of the site: what they are, how their checks went, what is due. */
 export async function instrumentScreen(site: Site, { timeZone, now }: Locale) {
-  const { probes, instruments, settings } = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const { probes, instruments, settings } = await snapshotRepo(theDb()).siteState(site);
   const list = [...instruments]
     .sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true }))
     .map(([name, known]) => {

@@ -1,9 +1,10 @@
 import type { BatchId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { bordersOf } from '@/core/heap/row';
-import { foldBatch, foldSite } from '@/core/log/fold';
+import { foldBatch } from '@/core/log/fold';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import type { PlacesScreen } from '../places-draft';
 import { placedHeaps, type PlacedHeap } from '@/entry/placed';
@@ -17,7 +18,7 @@ export async function placesScreen(
   const entries = await logRepo(theDb()).ofBatch(id);
   if (entries.length === 0) return null;
   const state = foldBatch(entries);
-  const { instruments, settings } = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const { instruments, settings } = await snapshotRepo(theDb()).siteState(site);
   const stems = [...instruments.values()].flatMap((i) =>
     i && i.out === undefined && i.stemM !== undefined ? [i.stemM] : [],
   );

@@ -1,7 +1,5 @@
 import { v5 } from 'uuid';
-import { foldSite } from '@/core/log/fold';
 import { theDb, theSite } from '@/db/context';
-import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
 import { readPrefs } from '@/platform/prefs';
@@ -12,14 +10,14 @@ export async function loadOfflineRoundData(): Promise<OfflineRoundData | null> {
   const site = await theSite();
   if (!site) return null;
   const [prefs, at, db] = [await readPrefs(), now(), theDb()];
-  const [board, entries] = await Promise.all([
+  const [board, siteState] = await Promise.all([
     snapshotRepo(db).board(site, at),
-    logRepo(db).ofSite(site.id),
+    snapshotRepo(db).siteState(site),
   ]);
   return createOfflineRoundData(
     site,
     board,
-    foldSite(entries),
+    siteState,
     prefs.by,
     { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at },
     prefs.volume,

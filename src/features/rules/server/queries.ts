@@ -3,7 +3,7 @@ import { shortScheduleTexts } from '@/core/advice/schedule';
 import { assessBatch, assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { resolvePolicy } from '@/core/evidence/policy';
 import { ownRulesOf } from '@/core/formats/batch-file';
-import { foldBatch, foldSite, type SiteState, type Terms } from '@/core/log/fold';
+import { foldBatch, type SiteState, type Terms } from '@/core/log/fold';
 import { whenText } from '@/core/quantity/format';
 import { findRule, RULE_LIBRARY, LIBRARY_EDITION } from '@/core/rules/library';
 import { fitsBatch, keepingOf } from '@/core/rules/propose';
@@ -11,6 +11,7 @@ import type { Locale } from '@/core/words/note';
 import { policyText } from '@/core/words/policy';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { ruleView, standingCell } from '../view';
 import { firstOf, lastOf, valueAt } from '@/core/quantity/present';
@@ -23,7 +24,7 @@ export const latestOwn = (siteState: SiteState) =>
   });
 
 export const siteStateOf = async (site: Site): Promise<SiteState> =>
-  foldSite(await logRepo(theDb()).ofSite(site.id));
+  await snapshotRepo(theDb()).siteState(site);
 
 /** What the site works to: rules, own rules with their versions, policy with its versions. */
 export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Locale) {

@@ -1,0 +1,70 @@
+import type { HeapFacts } from '../advice/situation';
+import { usualTemplate } from '../advice/templates';
+import type { SiteState } from '../log/fold';
+import type { MethodTemplate } from '../log/shapes';
+import { MS, type Instant } from '../quantity/instant';
+import { toCelsius } from '../quantity/units';
+
+/** What every batch of a site shares, and a snapshot takes in when it is read: the air, the crew, the site's methods. */
+export type SiteConditions = {
+  /** By time, °C. */ readonly air: readonly { readonly at: Instant; readonly c: number }[];
+  readonly work: SiteState['work'];
+  readonly templates: SiteState['templates'];
+};
+
+export const siteConditionsOf = ({
+  ambient,
+  work,
+  templates,
+}: Pick<SiteState, 'ambient' | 'work' | 'templates'>): SiteConditions => ({
+  air: ambient
+    .map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) }))
+    .sort((a, b) => a.at - b.at),
+  work,
+  templates,
+});
+
+/** How many air readings there are up to a moment. */
+function countUntil(air: SiteConditions['air'], at: Instant): number {
+  let [low, high] = [0, air.length];
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((air[middle]?.at ?? Infinity) <= at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+const AIR_DAYS_MS = 3 * MS.day;
+/** Mean of the air read on the last day before a moment, °C; null: none in three days. */
+export function airOf(air: SiteConditions['air'], now: Instant): number | null {
+  const until = countUntil(air, now);
+  const last = air[until - 1];
+  if (!last || last.at <= now - AIR_DAYS_MS) return null;
+  const from = Math.max(countUntil(air, last.at - MS.day), countUntil(air, now - AIR_DAYS_MS));
+  const day = air.slice(from, until);
+  return day.reduce((sum, a) => sum + a.c, 0) / day.length;
+}
+
+/** What comes out of a garden hose, L a minute, and goes into a bucket, L, until the site says otherwise (common practice). */
+export const USUAL_FLOW = 15;
+export const USUAL_BUCKET = 10;
+
+/** The part of a heap's facts that is the site's. @param own the heap's own method template, where one was chosen */
+export function siteFactsOf(
+  { kept, lastRead }: Pick<HeapFacts, 'kept' | 'lastRead'>,
+  own: MethodTemplate | null,
+  { air, work, templates }: SiteConditions,
+  now: Instant,
+): Pick<HeapFacts, 'template' | 'limits' | 'airC' | 'lastRead' | 'flowLPerMin' | 'bucketL'> {
+  const usual = usualTemplate(kept);
+  const template = own ?? templates.get(usual.id) ?? usual;
+  return {
+    template,
+    limits: work?.limits ?? template.limits,
+    airC: airOf(air, now),
+    lastRead: lastRead && { ...lastRead, airC: airOf(air, lastRead.at) },
+    flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW,
+    bucketL: work?.bucketL ?? USUAL_BUCKET,
+  };
+}
