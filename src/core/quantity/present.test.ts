@@ -10,7 +10,7 @@ test('what is there is given as it is, undefined among it too', () =>
       expect(lastOf(list)).toBe(list.at(-1));
     }),
   ));
-test('what is not there is said, and not reckoned on with', () => {
+test('what is not there is said, and nothing is worked out from it', () => {
   expect(() => itemAt([1, 2], 2)).toThrow('no item 2 in a list of 2');
   expect(() => itemAt([1, 2], -1)).toThrow(RangeError);
   expect(() => itemAt([1, 2], NaN)).toThrow(RangeError);

@@ -1,6 +1,6 @@
 /**
  * Values that the code before has made sure of. Where one is missing after all it is a fault of the program, and is said as one
- * where it happens, instead of being reckoned on with.
+ * where it happens, instead of being worked with.
  */
 
 /**
