@@ -184,6 +184,22 @@ export function applySite(
 const everHot = (lead: RuleAssessment): boolean =>
   [lead.progress, ...lead.earlier].some(({ scan }) => scan.runs.length > 0);
 
+/** The last round; the upper end of a range warns, its lower end counts. */
+function latestOf(
+  { readings }: BatchState,
+  assessment: BatchAssessment | null,
+): BatchSnapshot['latest'] {
+  const round = assessment?.prepared.rounds.at(-1);
+  if (!round) return null;
+  const inRound = new Set(round.readings.map((r) => r.id));
+  const peakC = readings.reduce(
+    (a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a),
+    round.peak,
+  );
+  const { time: at, value: valueC, points, complete } = round;
+  return { at, valueC, peakC, points, complete };
+}
+
 /** The digest of a batch at a moment. @param assessment of the same state and moment, where it is there already */
 export function createBatchSnapshot(
   state: BatchState,
@@ -197,21 +213,12 @@ export function createBatchSnapshot(
   const titles = titlesOf((assessment?.rules ?? []).map(({ rule }) => rule));
   const policy = assessment?.prepared.evidence.policy;
   const maxGapHours = policy?.maxGapHours ?? 36;
-  const round = assessment?.prepared.rounds.at(-1) ?? null;
-  // The upper end of a range warns; its lower end counts.
-  const inRound = new Set(round?.readings.map((r) => r.id));
-  const peakC = state.readings.reduce(
-    (a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a),
-    round?.peak ?? 0,
-  );
-  const latest = round
-    ? { at: round.time, valueC: round.value, peakC, points: round.points, complete: round.complete }
-    : null;
+  const latest = latestOf(state, assessment);
   const situation = heapFacts(
     state,
     siteState,
     assessment,
-    latest && peakC,
+    latest?.peakC ?? null,
     !lead || !everHot(lead),
     now,
   );

@@ -12,6 +12,7 @@ export type SiteConditions = {
   readonly templates: SiteState['templates'];
 };
 
+/** What the site gives its batches, as its own entries tell it; air in °C, by time. */
 export const siteConditionsOf = ({
   ambient,
   work,
