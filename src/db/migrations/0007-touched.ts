@@ -5,7 +5,7 @@ import { sql, type Kysely } from 'kysely';
  * read with, and how warm its core was read last. Every batch is folded anew when the board is next looked at.
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
-  await sql`alter table batch_snapshot add column probes text[] not null default '{}', add column core_c real`.execute(
+  await sql`alter table batch_snapshot add column probes text[] not null default '{}', add column core_c double precision`.execute(
     db,
   );
   await sql`create index batch_snapshot_probes on batch_snapshot using gin (probes)`.execute(db);

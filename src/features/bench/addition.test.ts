@@ -36,7 +36,7 @@ describe('what may be added', () => {
     const litres = carryingMeasure(view)!.litres;
     expect(ofStore[0]?.hasLitres).toBeCloseTo(20 * litres, 6);
   });
-  test('what lies on the bench already is not there a second time', () => {
+  test('what is on the bench already is not there a second time', () => {
     const { ofStore } = additionStock(view, [], []);
     const key = ofStore[0]!.stuff.key;
     const left = additionStock(view, [], [lineOf(key, 5)]).ofStore[0]?.hasLitres;

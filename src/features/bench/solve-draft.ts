@@ -26,7 +26,7 @@ export const NEW_SOLVE_DRAFT: SolveDraft = {
   stock: true,
 };
 
-/** What lies on the bench, what the heap holds already, and the measures they are counted in. */
+/** What is on the bench, what the heap holds already, and the measures they are counted in. */
 export type SolveBench = {
   readonly lines: readonly BenchLine[];
   readonly measures: readonly OwnMeasure[];

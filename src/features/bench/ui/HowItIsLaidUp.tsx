@@ -7,7 +7,7 @@ import { LayersPanel, Shares } from './Beside';
 import { BenchSize } from './Size';
 import type { BenchProps } from './WhatGoesIn';
 
-/** What to look out for with what lies on the bench. */
+/** What to look out for with what is on the bench. */
 function Cautions({ lines }: { lines: readonly BenchItem[] }) {
   const said = [
     ...new Map(
