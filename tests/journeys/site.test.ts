@@ -44,6 +44,22 @@ const until = async (what: string, is: () => Promise<boolean>): Promise<void> =>
   throw new Error(`waited in vain: ${what}`);
 };
 
+test('on a device that nobody has named yet the air is noted, once it says who read it', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/instruments`);
+  await fill(page, 'In the shade, °C', 'cold');
+  await waitText(page, 'aside', /Type the temperature as a number/);
+  await fill(page, 'In the shade, °C', '-3');
+  await waitText(page, 'aside', /Say who did it/);
+  await fill(page, 'Who read the air', 'Jo');
+  await press(page, 'Keep the air');
+  await waitText(page, 'aside', /The air is noted/);
+  await open(page, app.base);
+  await waitText(page, 'header', /Air -3 °C|Air −3 °C/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
 test('a thermometer is registered, checked in ice water with its effect said first, and taken out of service', async () => {
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/instruments`);

@@ -6,6 +6,17 @@ import type { EntryHandle, HeapRef } from './useEntry';
 /** What each form of a heap's log bar is given. */
 export type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
 
+/** Who did it: the person on this device, unless said otherwise. */
+export const WhoField = ({ entry, label = 'Who' }: { entry: EntryHandle; label?: string }) => (
+  <Field
+    label={label}
+    value={entry.by}
+    onChange={(e) => entry.setBy(e.target.value)}
+    autoComplete="name"
+    maxLength={60}
+  />
+);
+
 /** When it happened and who did it: this moment and the person on this device, unless said otherwise. */
 export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef }) {
   return (

@@ -4,7 +4,7 @@ import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
-import { KeepBar } from '@/entry/ui/parts';
+import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { type InstrumentLine, number } from './instrumentParts';
 
@@ -168,13 +168,7 @@ export function InstrumentForm({
           {bad}
         </p>
       )}
-      <Field
-        label="Who"
-        value={entry.by}
-        onChange={(e) => entry.setBy(e.target.value)}
-        maxLength={60}
-        autoComplete="name"
-      />
+      <WhoField entry={entry} />
       <KeepBar
         entry={entry}
         label={line ? `Keep what ${line.name} is` : 'Register it'}

@@ -4,7 +4,7 @@ import { Drift } from '@/charts/Drift';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
-import { KeepBar } from '@/entry/ui/parts';
+import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { InstrumentForm } from './InstrumentForm';
 import { CheckForm } from './CheckForm';
@@ -12,20 +12,26 @@ import { AltitudeForm, AirForm } from './SiteAirForms';
 import { type InstrumentLine, type Props, temp, day, facts } from './instrumentParts';
 
 /** Thermometers with their checks and how their error moves, and the air: what belongs to the site and not to one heap. */
+/** What is done with a thermometer; no line: a new one is described. */
+type OpenSheet = {
+  readonly kind: 'check' | 'edit' | 'out' | 'back';
+  readonly line: InstrumentLine | null;
+};
+
+function titleOf({ kind, line }: OpenSheet): string {
+  if (!line) return 'A new thermometer';
+  const titles: Readonly<Record<OpenSheet['kind'], string>> = {
+    check: `Check ${line.name}`,
+    edit: `What ${line.name} is`,
+    out: `${line.name} out of service`,
+    back: `${line.name} back in service`,
+  };
+  return titles[kind];
+}
+
 export function Instruments({ list, altitudeM, settings, site, now }: Props) {
-  const [sheet, setSheet] = useState<{
-    kind: 'check' | 'edit' | 'out';
-    line: InstrumentLine | null;
-  } | null>(null);
+  const [sheet, setSheet] = useState<OpenSheet | null>(null);
   const close = (): void => setSheet(null);
-  const title =
-    sheet?.kind === 'check'
-      ? `Check ${sheet.line!.name}`
-      : sheet?.kind === 'out'
-        ? `${sheet.line!.name} out of service`
-        : sheet?.line
-          ? `What ${sheet.line.name} is`
-          : 'A new thermometer';
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="probes-title">
@@ -79,7 +85,13 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                         Out of service
                       </button>
                     ) : (
-                      <BackButton line={line} site={site} />
+                      <button
+                        type="button"
+                        className="btn"
+                        onClick={() => setSheet({ kind: 'back', line })}
+                      >
+                        Back in service
+                      </button>
                     ))}
                 </div>
               </div>
@@ -152,7 +164,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
         onOpenChange={(o) => {
           if (!o) close();
         }}
-        title={title}
+        title={sheet ? titleOf(sheet) : ''}
       >
         {sheet && (
           <DraftScope name={`thermometer ${sheet.line?.name ?? 'new'} ${sheet.kind}`}>
@@ -168,6 +180,9 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
               />
             )}
             {sheet.kind === 'out' && <OutForm line={sheet.line!} site={site} onDone={close} />}
+            {sheet.kind === 'back' && sheet.line?.known && (
+              <BackForm known={sheet.line.known} site={site} onDone={close} />
+            )}
           </DraftScope>
         )}
       </Sheet>
@@ -195,13 +210,7 @@ function OutForm({
         maxLength={200}
         hint="Rounds no longer offer it; what was read with it stays as it is"
       />
-      <Field
-        label="Who"
-        value={entry.by}
-        onChange={(e) => entry.setBy(e.target.value)}
-        maxLength={60}
-        autoComplete="name"
-      />
+      <WhoField entry={entry} />
       <KeepBar
         entry={entry}
         label={`Take ${line.name} out of service`}
@@ -212,19 +221,28 @@ function OutForm({
   );
 }
 
-function BackButton({ line, site }: { line: InstrumentLine; site: HeapRef }) {
-  const entry = useEntry('instrument', { ...site, id: '', name: line.name }, () => undefined);
+/** Rounds offer it again; why it was out stays in the log. */
+function BackForm({
+  known: { out, ...rest },
+  site,
+  onDone,
+}: {
+  known: NonNullable<InstrumentLine['known']>;
+  site: HeapRef;
+  onDone: () => void;
+}) {
+  const entry = useEntry('instrument', { ...site, id: '', name: rest.name }, onDone);
   return (
-    <button
-      type="button"
-      className="btn"
-      disabled={entry.busy}
-      onClick={() => {
-        const { out: _out, ...rest } = line.known!;
-        entry.save({ instrument: rest });
-      }}
-    >
-      Back in service
-    </button>
+    <>
+      <p className="hint">
+        It was out of service: {out}. Rounds offer it again; check it before you rely on it.
+      </p>
+      <WhoField entry={entry} />
+      <KeepBar
+        entry={entry}
+        label={`Put ${rest.name} back in service`}
+        onKeep={() => entry.save({ instrument: rest })}
+      />
+    </>
   );
 }

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { boilingPointC } from '@/core/quantity/water';
 import { Field } from '@/ui/Field';
-import { KeepBar } from '@/entry/ui/parts';
+import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { type Props, number, temp } from './instrumentParts';
 
@@ -27,6 +27,7 @@ export function AltitudeForm({ settings, site }: { settings: Props['settings']; 
             : undefined
         }
       />
+      <WhoField entry={entry} label="Who sets it" />
       <KeepBar
         entry={entry}
         label="Keep the altitude"
@@ -61,6 +62,7 @@ export function AirForm({ site }: { site: HeapRef }) {
         value={value}
         onChange={(e) => setValue(e.target.value)}
       />
+      <WhoField entry={entry} label="Who read the air" />
       <p role="status" className="hint">
         {done}
       </p>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Schematic } from '@/charts/Schematic';
 import { planDoubtText } from '@/core/words/plan';
 import type { PlacedHeap } from '@/entry/placed';
-import { KeepBar } from '@/entry/ui/parts';
+import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { StandingFields, useStanding } from '@/entry/ui/Standing';
 import { submitEntry, useEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -82,13 +82,7 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
           they did.
         </p>
       )}
-      <Field
-        label="Who"
-        value={entry.by}
-        onChange={(e) => entry.setBy(e.target.value)}
-        maxLength={60}
-        autoComplete="name"
-      />
+      <WhoField entry={entry} />
       <KeepBar
         entry={entry}
         label={`Keep these ${points.length} places`}
