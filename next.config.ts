@@ -19,7 +19,7 @@ const config: NextConfig = {
   output: 'standalone',
   outputFileTracingRoot: import.meta.dirname,
   turbopack: { root: import.meta.dirname },
-  serverExternalPackages: ['pg', 'pdfkit', 'highs'],
+  serverExternalPackages: ['pg', 'pdfkit', 'highs', 'tinypool'],
   // Read by path when a record is printed or a plan is solved, so tracing must be told.
   outputFileTracingIncludes: {
     '/plan': ['./node_modules/highs/build/*'],

@@ -6,6 +6,7 @@ import * as photos from './migrations/0003-photos';
 import * as advice from './migrations/0004-advice';
 import * as store from './migrations/0005-store';
 import * as touched from './migrations/0007-touched';
+import * as likeness from './migrations/0008-likeness';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -16,6 +17,7 @@ export const MIGRATIONS = {
   '0005-store': store,
   '0006-refold': refold,
   '0007-touched': touched,
+  '0008-likeness': likeness,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

@@ -2,6 +2,7 @@ import type { NewEntry } from '@/core/log/entry';
 import type { Db } from './client';
 import { logRepo, type Appended } from './repositories/log';
 import { snapshotRepo } from './repositories/snapshots';
+import { forgetStates } from './repositories/states';
 import type { Site } from './repositories/site';
 
 /** The server's clock shows a time before the last entry: nothing is written until it is put right. */
@@ -61,6 +62,7 @@ export const writeEntries = (
 /** Drops the snapshots and folds them anew from the log. */
 export async function rebuildSnapshots(db: Db, site: Site, now: number): Promise<number> {
   return db.transaction().execute(async (trx) => {
+    forgetStates();
     await snapshotRepo(trx).dropAll(site.id);
     const ids = await logRepo(trx).batchIds(site.id);
     await snapshotRepo(trx).refresh(site, ids, now);

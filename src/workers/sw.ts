@@ -9,6 +9,7 @@ import {
   type SerwistPlugin,
 } from 'serwist';
 import { alwaysOffline } from '@/core/words/places';
+import { lastLoggedOf } from '@/outbox/kept-heaps';
 import { sendWaiting } from '@/outbox/store';
 
 /**
@@ -51,6 +52,27 @@ const round = new StaleWhileRevalidate({
   matchOptions: { ignoreVary: true },
   plugins: [whole, expires],
 });
+/** The page of a heap, and no page behind it. */
+const HEAP_PAGE = /^\/batch\/([^/]+)$/;
+/** What answers for a heap whose page is out of reach: a frame that shows what the device keeps of it. */
+const OFFLINE_HEAPS = '/offline';
+
+/** A heap's page as it was seen is used while nothing was logged of the heap since, as far as this device knows; then what is kept of it is newer. */
+const keptHeap: SerwistPlugin = {
+  cachedResponseWillBeUsed: async ({ request, cachedResponse }) => {
+    const heap = HEAP_PAGE.exec(new URL(request.url).pathname)?.[1] ?? '';
+    const loggedAt = await lastLoggedOf(heap).catch(() => null);
+    const seenAt = Date.parse(cachedResponse?.headers.get('date') ?? '');
+    return loggedAt === null || seenAt >= loggedAt ? (cachedResponse ?? null) : null;
+  },
+  handlerDidError: () => caches.match(OFFLINE_HEAPS, { cacheName: PAGES, ignoreVary: true }),
+};
+const heapPages = new NetworkFirst({
+  cacheName: PAGES,
+  networkTimeoutSeconds: 4,
+  matchOptions: { ignoreVary: true, ignoreSearch: false },
+  plugins: [whole, expires, keptHeap],
+});
 const same =
   (path: string) =>
   ({ url, sameOrigin }: { url: URL; sameOrigin: boolean }): boolean =>
@@ -79,6 +101,11 @@ const serwist = new Serwist({
       matcher: ({ request, url, sameOrigin }) =>
         sameOrigin && request.mode === 'navigate' && url.pathname === '/round',
       handler: round,
+    },
+    {
+      matcher: ({ request, url, sameOrigin }) =>
+        sameOrigin && request.mode === 'navigate' && HEAP_PAGE.test(url.pathname),
+      handler: heapPages,
     },
     {
       matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',

@@ -1,4 +1,4 @@
-import type { DeferReason } from '../log/entry';
+import type { DeferReason, EntryKind } from '../log/entry';
 import type { BatchState } from '../log/fold';
 import type { Instant } from '../quantity/instant';
 import { valueAt } from '../quantity/present';
@@ -18,22 +18,25 @@ export type Order = {
   readonly day: Instant | null;
 };
 
-/** Kinds of entry after which what was said about a task no longer holds: the task was done. */
-const DONE_BY: Readonly<Record<string, readonly string[]>> = {
-  turn: ['turn'],
-  read: ['round'],
+/** Tasks of which nothing that was said holds any more after an entry of a kind: they were done. */
+const DONE_BY: Partial<Record<EntryKind, readonly string[]>> = {
+  turn: ['turn', 'hot'],
   water: ['water'],
-  hot: ['turn', 'split'],
-  mend: ['fix'],
-  close: ['built'],
+  split: ['hot'],
+  fix: ['mend'],
+  built: ['close'],
 };
 
+/** The task that any round does. */
+const READING = 'read';
+
 /** The orders of a heap that still hold, by task. */
-export function ordersOf({ own }: BatchState): Order[] {
+export function ordersOf({ own, acts }: BatchState): Order[] {
   const orders = new Map<string, Order>();
-  for (const e of own) {
-    for (const [task, kinds] of Object.entries(DONE_BY))
-      if (kinds.includes(e.kind)) orders.delete(task);
+  // A log holds thousands of rounds: whether one came after what was said of reading is asked of the last.
+  const lastRound = own.findLast((e) => e.kind === 'round')?.seq ?? -Infinity;
+  for (const e of acts) {
+    for (const task of DONE_BY[e.kind] ?? []) orders.delete(task);
     // The turning after the next is the next one now.
     if (e.kind === 'turn')
       for (let n = 1; orders.has(`turn+${n}`); n += 1) {
@@ -43,6 +46,7 @@ export function ordersOf({ own }: BatchState): Order[] {
         orders.set(task, { ...order, task });
       }
     if (e.kind !== 'defer' && e.kind !== 'assign') continue;
+    if (e.data.task === READING && e.seq < lastRound) continue;
     const before = orders.get(e.data.task) ?? {
       task: e.data.task,
       defer: null,

@@ -1,5 +1,5 @@
 import { ago, DAY, heat, NOW, situation, type Change } from '../../../tests/support/situation';
-import { findSimilarBatches, byDay, type ComparableBatch } from './similarity';
+import { findSimilarBatches, hottestByDay, type ComparableBatch } from './similarity';
 import { partnersFor, tooSmall } from './partners';
 
 const life = (
@@ -16,9 +16,7 @@ const life = (
   inputs: ['manure'],
   turns: [],
   provenAt: null,
-  rounds: Array.from({ length: Math.floor(ageDays) }, (_, d) =>
-    heat((ageDays - d) * 24 - 12, c(d) - 5, c(d)),
-  ),
+  hottestByDay: Array.from({ length: Math.floor(ageDays) }, (_, d) => [d, c(d)] as const),
   ...more,
 });
 
@@ -51,9 +49,8 @@ describe('the heap most like this one', () => {
     expect(findSimilarBatches(own, list, NOW).map((a) => a.id)).toEqual(['same', 'static', 'big']);
   });
   test('by day the hottest place counts; one that is still building has no age', () => {
-    expect([
-      ...byDay({ builtAt: ago(48), rounds: [heat(47, 20, 30), heat(40, 20, 35), heat(3, 50, 55)] }),
-    ]).toEqual([
+    const rounds = [heat(49, 60, 61), heat(47, 20, 30), heat(40, 20, 35), heat(3, 50, 55)];
+    expect(hottestByDay(rounds, ago(48))).toEqual([
       [0, 35],
       [1, 55],
     ]);

@@ -11,7 +11,9 @@ export type ComparableBatch = {
   readonly kept: Method;
   readonly m3: number | null;
   readonly inputs: readonly string[] | null;
-  readonly rounds: readonly RoundHeat[];
+  /** Hottest place by whole day of age, °C; days without a round are left out. */
+  readonly hottestByDay: readonly (readonly [day: number, celsius: number])[];
+  /** Full turnings, by time. */
   readonly turns: readonly Instant[];
   readonly provenAt: Instant | null;
 };
@@ -34,18 +36,17 @@ const MIN_DAYS = 2;
 /** Further apart than this they are not alike. */
 const MAX_K = 15;
 
-/** Hottest place by whole day of age; days without a round are left out. */
-export function byDay({
-  rounds,
-  builtAt,
-}: Pick<ComparableBatch, 'rounds' | 'builtAt'>): Map<number, number> {
+/** Hottest place by whole day of age; days without a round, and what was read before it was built, are left out. */
+export function hottestByDay(
+  rounds: readonly RoundHeat[],
+  builtAt: Instant,
+): ComparableBatch['hottestByDay'] {
   const days = new Map<number, number>();
-  if (builtAt === null) return days;
   for (const r of rounds) {
     const day = Math.floor((r.at - builtAt) / MS.day);
     if (day >= 0) days.set(day, Math.max(days.get(day) ?? -Infinity, r.peakC));
   }
-  return days;
+  return [...days];
 }
 
 /** Share of what went in that two heaps have in common (Jaccard). */
@@ -64,12 +65,12 @@ export function findSimilarBatches(
 ): SimilarBatch[] {
   if (own.builtAt === null) return [];
   const age = (now - own.builtAt) / MS.day;
-  const mine = byDay(own);
+  const mine = own.hottestByDay;
   return others
     .flatMap((o): { alike: SimilarBatch; unlike: number }[] => {
       if (o.id === own.id || o.builtAt === null || (now - o.builtAt) / MS.day <= age + 1) return [];
-      const theirs = byDay(o);
-      const shared = [...mine].filter(([day]) => theirs.has(day));
+      const theirs = new Map(o.hottestByDay);
+      const shared = mine.filter(([day]) => theirs.has(day));
       if (shared.length < MIN_DAYS) return [];
       const rms = Math.sqrt(
         shared.reduce((sum, [day, c]) => sum + (c - valueAt(theirs, day)) ** 2, 0) / shared.length,

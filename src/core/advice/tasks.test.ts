@@ -304,18 +304,27 @@ describe('who does it, and what does not fit', () => {
 });
 
 describe('orders', () => {
-  const entry = (kind: string, data: object) =>
-    ({ id: kind, kind, by: 'Mo', at: NOW, data }) as never;
+  const entry = (kind: string, data: object) => ({ id: kind, kind, by: 'Mo', at: NOW, data });
+  /** The orders of a heap whose own log is these entries. */
+  const ordersIn = (entries: readonly ReturnType<typeof entry>[]) => {
+    const own = entries.map((e, seq) => ({ ...e, seq }));
+    return ordersOf({ own, acts: own.filter((e) => e.kind !== 'round') } as never);
+  };
   test('done, an order is over; the turning after it moves up', () => {
     const own = [
       entry('defer', { task: 'turn', until: NOW, reason: 'weather' }),
       entry('assign', { task: 'turn+1', day: NOW + DAY }),
       entry('assign', { task: 'turn+2', who: 'Jo' }),
     ];
-    expect(ordersOf({ own } as never).map((o) => o.task)).toEqual(['turn', 'turn+1', 'turn+2']);
-    expect(ordersOf({ own: [...own, entry('turn', { full: true })] } as never)).toMatchObject([
+    expect(ordersIn(own).map((o) => o.task)).toEqual(['turn', 'turn+1', 'turn+2']);
+    expect(ordersIn([...own, entry('turn', { full: true })])).toMatchObject([
       { task: 'turn', day: NOW + DAY },
       { task: 'turn+1', who: 'Jo' },
     ]);
+  });
+  test('any round does what was said of reading it, and what is said after it holds', () => {
+    const asked = entry('assign', { task: 'read', who: 'Jo' });
+    expect(ordersIn([entry('round', {}), asked])).toMatchObject([{ task: 'read', who: 'Jo' }]);
+    expect(ordersIn([asked, entry('round', {})])).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
-import { itemAt } from '../quantity/present';
+import { firstOf, itemAt, lastOf } from '../quantity/present';
 
 /** A round, short: its combined value (that of the policy) and its hottest place, °C. */
 export type RoundHeat = { readonly at: Instant; readonly valueC: number; readonly peakC: number };
@@ -21,8 +21,8 @@ export const REBOUND_MS = 20 * MS.hour;
 const MIN_ROUNDS = 3;
 const MIN_SPAN_MS = 20 * MS.hour;
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
+const median = (values: Float64Array): number => {
+  const sorted = values.sort();
   const mid = sorted.length >> 1;
   return sorted.length % 2
     ? itemAt(sorted, mid)
@@ -38,15 +38,48 @@ const median = (values: readonly number[]): number => {
 export function theilSen(
   points: readonly { readonly at: Instant; readonly c: number }[],
 ): { perDay: number; atEnd: number } | null {
-  const slopes: number[] = [];
-  points.forEach((p, i) => {
-    for (const q of points.slice(i + 1))
-      if (q.at !== p.at) slopes.push((q.c - p.c) / ((q.at - p.at) / MS.day));
-  });
+  const slopes = slopesOf(points);
   if (slopes.length === 0) return null;
   const perDay = median(slopes);
-  const end = Math.max(...points.map((p) => p.at));
-  return { perDay, atEnd: median(points.map((p) => p.c + (perDay * (end - p.at)) / MS.day)) };
+  const end = points.reduce((latest, p) => Math.max(latest, p.at), -Infinity);
+  return {
+    perDay,
+    atEnd: median(Float64Array.from(points, (p) => p.c + (perDay * (end - p.at)) / MS.day)),
+  };
+}
+
+/** Slopes of all pairs of points of different times, units a day. */
+function slopesOf(points: readonly { readonly at: Instant; readonly c: number }[]): Float64Array {
+  const slopes = new Float64Array((points.length * (points.length - 1)) / 2);
+  let n = 0;
+  for (let i = 0; i < points.length; i += 1) {
+    const p = itemAt(points, i);
+    for (let j = i + 1; j < points.length; j += 1) {
+      const q = itemAt(points, j);
+      if (q.at !== p.at) slopes[n++] = (q.c - p.c) / ((q.at - p.at) / MS.day);
+    }
+  }
+  return slopes.subarray(0, n);
+}
+
+type Line = ReturnType<typeof theilSen>;
+/** Lines through the rounds of a heap that were worked out before: several schools ask for the same one, and so does each look at the yard until somebody reads the heap again. */
+const knownLines = new WeakMap<readonly RoundHeat[], Map<string, Line>>();
+
+/** The line through some rounds, consecutive ones of all that are known of a heap. */
+function lineThrough(
+  all: readonly RoundHeat[],
+  recent: readonly RoundHeat[],
+  of: 'valueC' | 'peakC',
+): Line {
+  const known = knownLines.get(all) ?? new Map<string, Line>();
+  knownLines.set(all, known);
+  const key = `${of} ${firstOf(recent).at} ${lastOf(recent).at} ${recent.length}`;
+  const found = known.get(key);
+  if (found !== undefined) return found;
+  const line = theilSen(recent.map((r) => ({ at: r.at, c: r[of] })));
+  known.set(key, line);
+  return line;
 }
 
 /** Where a heap is heading: over the last days, since it came back from its last turning. Null: too few rounds to say. */
@@ -63,7 +96,7 @@ export function trendOf(
   const [first, last] = [recent[0], recent.at(-1)];
   if (!first || !last || recent.length < MIN_ROUNDS || last.at - first.at < MIN_SPAN_MS)
     return null;
-  const line = theilSen(recent.map((r) => ({ at: r.at, c: r[of] })));
+  const line = lineThrough(rounds, recent, of);
   return (
     line && {
       perDay: line.perDay,

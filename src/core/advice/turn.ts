@@ -389,7 +389,10 @@ function latestForRule({
 export function turnAdvice(s: TurnSituation): TurnAdvice {
   const past = s.turns.filter((t) => t <= s.now);
   const lastTurn = past.at(-1) ?? null;
-  const known = s.rounds.filter((r) => r.at <= s.now);
+  // The list itself where it is all past, as it is but for readings dated ahead: what was worked out of it is known by it.
+  const known = s.rounds.every((r) => r.at <= s.now)
+    ? s.rounds
+    : s.rounds.filter((r) => r.at <= s.now);
   const inputs: TurnInputs = {
     ...s,
     turns: past,

@@ -74,6 +74,10 @@ function breakNotes(progress: RuleProgress, policy: Policy, asOf: Instant): Draf
   return drafts;
 }
 
+/** Whether it was entered more than a day after it was measured. */
+const isLate = ({ recordedAt, at }: Reading): boolean =>
+  recordedAt !== undefined && recordedAt - at > MS.day;
+
 /** Remarks on rounds and thermometers, the same for every rule of a clock. Goes on where it stopped when rounds are added. */
 export function noteRounds(context: SegmentContext, corrector: Corrector): () => Draft[] {
   const { policy } = context;
@@ -81,17 +85,16 @@ export function noteRounds(context: SegmentContext, corrector: Corrector): () =>
   const unchecked = new Map<string, Reading[]>();
   const poor = new Map<unknown, Draft>();
   let next = 0;
-  const onProbe = (r: Reading): void => {
-    if (r.probe === undefined) return;
+  const onProbe = (r: Reading, probe: string): void => {
     if (policy.calibrationDays !== null && corrector.unchecked(r, policy.calibrationDays)) {
-      const list = unchecked.get(r.probe);
+      const list = unchecked.get(probe);
       if (list) list.push(r);
-      else unchecked.set(r.probe, [r]);
+      else unchecked.set(probe, [r]);
     }
     const calibration = corrector.calibrationFor(r);
     if (calibration?.poor && !poor.has(calibration))
       poor.set(calibration, {
-        fact: { code: 'CALIBRATION_POOR', probe: r.probe },
+        fact: { code: 'CALIBRATION_POOR', probe },
         at: calibration.at,
       });
   };
@@ -103,10 +106,8 @@ export function noteRounds(context: SegmentContext, corrector: Corrector): () =>
         from: r.first,
         ...idsOf(r.readings),
       });
-    const late = r.readings.filter(
-      (x) => x.recordedAt !== undefined && x.recordedAt - x.at > MS.day,
-    );
-    if (late.length > 0) {
+    if (r.readings.some(isLate)) {
+      const late = r.readings.filter(isLate);
       const hours = late.reduce((most, x) => Math.max(most, (x.recordedAt! - x.at) / MS.hour), 0);
       drafts.push({
         fact: { code: 'LATE_ENTRY', count: late.length, hours },
@@ -114,7 +115,7 @@ export function noteRounds(context: SegmentContext, corrector: Corrector): () =>
         ...idsOf(late),
       });
     }
-    r.readings.forEach(onProbe);
+    for (const x of r.readings) if (x.probe !== undefined) onProbe(x, x.probe);
   };
   return () => {
     for (; next < context.rounds.length; next += 1) onRound(itemAt(context.rounds, next));

@@ -33,10 +33,30 @@ const byTimeThenId = (x: Reading, y: Reading): number =>
   x.at - y.at || (x.id < y.id ? -1 : x.id > y.id ? 1 : 0);
 
 function inOrder(readings: readonly Reading[]): boolean {
-  for (let i = 1; i < readings.length; i += 1)
-    if (byTimeThenId(itemAt(readings, i - 1), itemAt(readings, i)) > 0) return false;
+  let before: Reading | null = null;
+  for (const r of readings) {
+    if (before && byTimeThenId(before, r) > 0) return false;
+    before = r;
+  }
   return true;
 }
+
+/** Readings of a round that is being grouped: a stretch of all readings by time, and only where others lie between a list of its own. */
+type OpenRound = {
+  readonly first: Reading;
+  readonly from: number;
+  /** Behind the last of the stretch. */ to: number;
+  scattered: Reading[] | null;
+  /** See {@link Round.long}. */ readonly long: boolean;
+};
+
+const openAt = (from: number, first: Reading, long: boolean): OpenRound => ({
+  first,
+  from,
+  to: from + 1,
+  scattered: null,
+  long,
+});
 
 /**
  * Groups readings into rounds, ordered by time.
@@ -49,80 +69,149 @@ export function roundsOf(
   corrector: Corrector,
 ): Round[] {
   const sorted = inOrder(readings) ? readings : [...readings].sort(byTimeThenId);
-  const finish = roundMaker(points, policy, corrector);
+  const places = placeFinder(points);
+  const finish = roundMaker(places, points.length, policy, corrector);
   const rounds: Round[] = [];
-  const named = new Map<string, { members: Reading[]; long: boolean }>();
-  let open: Reading[] = [];
-  const openPoints = new Set<string>();
+  const close = ({ from, to, scattered, long }: OpenRound): void => {
+    rounds.push(
+      scattered ? finish(scattered, 0, scattered.length, long) : finish(sorted, from, to, long),
+    );
+  };
+  const take = (group: OpenRound, i: number, r: Reading): void => {
+    if (group.scattered) group.scattered.push(r);
+    else if (i === group.to) group.to += 1;
+    else group.scattered = [...sorted.slice(group.from, group.to), r];
+  };
+  const named = new Map<string, OpenRound>();
+  let open: OpenRound | null = null;
+  /** By point: the serial number of the unnamed round that it was last read in. */
+  const readIn = new Int32Array(points.length).fill(-1);
+  let serial = 0;
   const spanMs = minutesToMs(policy.roundMinutes);
+  let i = -1;
   for (const r of sorted) {
+    i += 1;
     if (r.round !== undefined) {
       const group = named.get(r.round);
-      if (group && r.at - firstOf(group.members).at <= NAMED_ROUND_MS) {
-        group.members.push(r);
+      if (group && r.at - group.first.at <= NAMED_ROUND_MS) {
+        take(group, i, r);
         continue;
       }
-      if (group) rounds.push(finish(group.members, group.long));
-      named.set(r.round, { members: [r], long: group !== undefined });
+      if (group) close(group);
+      named.set(r.round, openAt(i, r, group !== undefined));
       continue;
     }
-    if (open.length > 0 && (r.at - firstOf(open).at > spanMs || openPoints.has(r.point))) {
-      rounds.push(finish(open, false));
-      open = [];
-      openPoints.clear();
+    const place = places(r.point);
+    if (open && (r.at - open.first.at > spanMs || readIn[place] === serial)) {
+      close(open);
+      open = null;
+      serial += 1;
     }
-    open.push(r);
-    openPoints.add(r.point);
+    if (open) take(open, i, r);
+    else open = openAt(i, r, false);
+    readIn[place] = serial;
   }
-  if (open.length > 0) rounds.push(finish(open, false));
-  for (const group of named.values()) rounds.push(finish(group.members, group.long));
+  if (open) close(open);
+  for (const group of named.values()) close(group);
   return rounds.sort((x, y) => x.time - y.time || (x.key < y.key ? -1 : 1));
 }
 
-/** One maker for all rounds, so that its scratch space is made once: half a million readings pass through here. */
-function roundMaker(points: readonly Point[], policy: Policy, corrector: Corrector) {
+/** Where a point stands in the list of points. A walk or a sweep reads them in their order: the next one is tried first. */
+function placeFinder(points: readonly Point[]): (point: string) => number {
   const index = new Map(points.map((p, i) => [p.id, i]));
-  const coldest = new Float64Array(points.length);
-  const seenIn = new Int32Array(points.length).fill(-1);
-  let serial = 0;
-  return (members: readonly Reading[], long: boolean): Round => {
-    const seen: number[] = [];
-    let peak = -Infinity;
-    let key = firstOf(members).id;
-    for (const r of members) {
-      const value = corrector.correct(r);
-      const i = valueAt(index, r.point);
-      if (seenIn[i] !== serial) {
-        seenIn[i] = serial;
-        coldest[i] = value;
-        seen.push(i);
-      } else if (value < itemAt(coldest, i)) coldest[i] = value; // a point read twice counts with its colder value
-      if (value > peak) peak = value;
-      if (r.id < key) key = r.id;
-    }
-    serial += 1;
-    const values = seen.map((i) => itemAt(coldest, i));
-    const complete = seen.length >= policy.minPoints;
-    const value =
-      (complete ? combined(values, policy.combine) : combined(values, 'coldest')) -
-      policy.guardBandC;
-    return {
-      time: lastOf(members).at,
-      first: firstOf(members).at,
-      key,
-      readings: members,
-      points: seen.length,
-      complete,
-      value,
-      peak,
-      long,
-    };
+  let next = 0;
+  return (point) => {
+    if (points[next]?.id !== point) next = valueAt(index, point);
+    const place = next;
+    next = next + 1 < points.length ? next + 1 : 0;
+    return place;
   };
 }
 
-/** Coldest, mean or median; the median of an even number is the mean of the middle two. */
-function combined(values: readonly number[], how: Policy['combine']): number {
-  if (how === 'coldest') return values.reduce((a, b) => Math.min(a, b));
+/**
+ * A round as a stretch of readings by time: what is asked of few rounds is looked for when it is asked for. Half a million
+ * readings make so many rounds that what each one keeps is most of the work.
+ */
+class GroupedRound implements Round {
+  constructor(
+    readonly time: Instant,
+    readonly first: Instant,
+    readonly points: number,
+    readonly complete: boolean,
+    readonly value: number,
+    readonly peak: number,
+    readonly long: boolean,
+    private readonly source: readonly Reading[],
+    private readonly from: number,
+    private readonly to: number,
+  ) {}
+
+  get readings(): readonly Reading[] {
+    return this.source.slice(this.from, this.to);
+  }
+
+  get key(): string {
+    return this.readings.reduce(
+      (least, { id }) => (id < least ? id : least),
+      firstOf(this.readings).id,
+    );
+  }
+}
+
+/** One maker for all rounds, so that its scratch space is made once: half a million readings pass through here. */
+function roundMaker(
+  places: (point: string) => number,
+  points: number,
+  policy: Policy,
+  corrector: Corrector,
+): (source: readonly Reading[], from: number, to: number, long: boolean) => Round {
+  const coldest = new Float64Array(points);
+  const seenIn = new Int32Array(points).fill(-1);
+  const seen = new Int32Array(points);
+  let serial = 0;
+  return (source, from, to, long) => {
+    serial += 1;
+    let count = 0;
+    let peak = -Infinity;
+    let lowest = Infinity;
+    const members = source.slice(from, to);
+    for (const r of members) {
+      const value = corrector.correct(r);
+      const i = places(r.point);
+      if (seenIn[i] !== serial) {
+        seenIn[i] = serial;
+        coldest[i] = value;
+        seen[count] = i;
+        count += 1;
+      } else if (value < (coldest[i] ?? Infinity)) coldest[i] = value; // a point read twice counts with its colder value
+      if (value > peak) peak = value;
+      if (value < lowest) lowest = value;
+    }
+    const complete = count >= policy.minPoints;
+    const value =
+      complete && policy.combine !== 'coldest'
+        ? combined(
+            Array.from(seen.subarray(0, count), (i) => itemAt(coldest, i)),
+            policy.combine,
+          )
+        : lowest;
+    return new GroupedRound(
+      lastOf(members).at,
+      firstOf(members).at,
+      count,
+      complete,
+      value - policy.guardBandC,
+      peak,
+      long,
+      source,
+      from,
+      to,
+    );
+  };
+}
+
+/** Mean or median; the median of an even number is the mean of the middle two. */
+function combined(values: readonly number[], how: 'mean' | 'median'): number {
   if (how === 'mean') return values.reduce((a, b) => a + b, 0) / values.length;
   const sorted = [...values].sort((a, b) => a - b);
   const half = Math.floor(sorted.length / 2);

@@ -141,9 +141,11 @@ export function prepare(evidence: Evidence, asOf: Instant): Prepared {
   const out = new Set(
     evidence.points.filter((p) => p.zone !== undefined && !zones.has(p.zone)).map((p) => p.id),
   );
-  const takesPart = (r: Reading): boolean => r.flag === undefined && !out.has(r.point);
+  const takesPart = (r: Reading): boolean =>
+    r.flag === undefined && (out.size === 0 || !out.has(r.point));
+  const counts = (r: Reading): boolean => r.at <= asOf && takesPart(r);
   const rounds = roundsOf(
-    evidence.readings.filter((r) => r.at <= asOf && takesPart(r)),
+    evidence.readings.every(counts) ? evidence.readings : evidence.readings.filter(counts),
     evidence.points,
     evidence.policy,
     corrector,

@@ -47,12 +47,15 @@ function moistureOf(e: LoggedEvent): FileEvent[] {
   ];
 }
 
-/** Readings of a batch under the names that its thermometers have beside those of a file that was brought in. */
-export function readingsOfState(state: BatchState): {
-  readonly readings: readonly FileReading[];
+type NamedProbes = {
+  /** A reading's thermometer under the name that tells it apart. */
+  readonly probeOf: (reading: BatchState['readings'][number]) => string | undefined;
   /** Thermometers of this site that it was read with: the name here, and the name beside the brought-in ones. */
   readonly siteProbes: readonly { readonly id: string; readonly name: string }[];
-} {
+};
+
+/** The names that the thermometers of a batch have beside those of a file that was brought in. */
+export function nameProbes(state: BatchState): NamedProbes {
   const own = new Set((state.opened.brought?.probes ?? []).map((p) => p.id));
   // A thermometer of this site whose id the brought-in file uses for another one is told apart.
   const siteProbe = (id: string): string => (own.has(id) ? `${id} (site)` : id);
@@ -60,13 +63,23 @@ export function readingsOfState(state: BatchState): {
   const hand = new Set(
     state.entries.filter((e) => e.kind === 'round' && e.data.source === 'hand').map((e) => e.id),
   );
-  const readings = state.readings.map(({ entry, ...r }): FileReading => {
-    if (r.probe === undefined || !hand.has(entry)) return r;
-    used.add(r.probe);
-    return { ...r, probe: siteProbe(r.probe) };
-  });
-  return { readings, siteProbes: [...used].map((id) => ({ id, name: siteProbe(id) })) };
+  for (const r of state.readings) if (r.probe !== undefined && hand.has(r.entry)) used.add(r.probe);
+  return {
+    probeOf: ({ probe, entry }) =>
+      probe === undefined || !hand.has(entry) ? probe : siteProbe(probe),
+    siteProbes: [...used].map((id) => ({ id, name: siteProbe(id) })),
+  };
 }
+
+/** Readings of a batch as its file names them. */
+const readingsOfState = (
+  { readings }: BatchState,
+  { probeOf }: NamedProbes,
+): readonly FileReading[] =>
+  readings.map((reading): FileReading => {
+    const { entry: _entry, time: _time, ...r } = reading;
+    return r.probe === undefined ? r : { ...r, probe: probeOf(reading) };
+  });
 
 /** Events that stand, as a batch file names them, each with its moment. */
 export const eventsOfState = (
@@ -90,8 +103,8 @@ export function batchFileOf(
   if (state.builtAt === null) return null;
   const { opened, builtAt } = state;
   const brought = opened.brought;
-  const { readings, siteProbes: used } = readingsOfState(state);
-  const siteProbes = used.map(({ id, name }) => ({
+  const probes = nameProbes(state);
+  const siteProbes = probes.siteProbes.map(({ id, name }) => ({
     id: name,
     checks: (siteState.probes.get(id) ?? []).map((c) => ({
       at: isoOf(c.at),
@@ -128,7 +141,7 @@ export function batchFileOf(
     policy: terms.policy,
     points: state.points as BatchFile['points'],
     probes: [...(brought?.probes ?? []), ...siteProbes],
-    readings: [...readings],
+    readings: [...readingsOfState(state, probes)],
     ...(ambient ? { ambient } : {}),
     ...(terms.ownRules.length > 0 ? { rules: [...terms.ownRules] } : {}),
     ...(brought && terms.version === 1

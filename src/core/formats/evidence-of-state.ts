@@ -1,8 +1,8 @@
-import type { Evidence, Probe } from '../evidence/types';
-import type { BatchState, SiteState, Terms } from '../log/fold';
+import type { Evidence, Probe, Reading } from '../evidence/types';
+import type { BatchState, LoggedReading, SiteState, Terms } from '../log/fold';
 import { instantOf, type Instant } from '../quantity/instant';
 import { resolveFilePolicy } from './batch-file';
-import { eventsOfState, readingsOfState, type SiteHead } from './batch-file-of';
+import { eventsOfState, nameProbes, type SiteHead } from './batch-file-of';
 
 /** A moment that was parsed when it came in, and so can be read. */
 const at = (text: string): Instant => instantOf(text);
@@ -20,6 +20,19 @@ const probesOfState = (
   ...used.map(({ id, name }) => ({ id: name, checks: siteState.probes.get(id) ?? [] })),
 ];
 
+/** A reading as evidence. @param probe the name of its thermometer there */
+export const readingOf = (r: LoggedReading, probe: string | undefined): Reading => ({
+  id: r.id,
+  at: r.time,
+  point: r.point,
+  probe,
+  value: r.value,
+  unit: r.unit,
+  round: r.round,
+  flag: r.flag,
+  recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
+});
+
 /**
  * What the log of a batch says, as evidence; the same that its exported file says, without a file between. Null while the batch is
  * building: no clock has started.
@@ -34,7 +47,7 @@ export function evidenceOfState(
   const { builtAt, opened } = state;
   if (builtAt === null) return null;
   const { brought } = opened;
-  const { readings, siteProbes } = readingsOfState(state);
+  const { probeOf, siteProbes } = nameProbes(state);
   return {
     timeZone: brought?.timeZone ?? site.timeZone,
     unit: (brought ? brought.unit : site.unit) ?? 'C',
@@ -45,17 +58,7 @@ export function evidenceOfState(
     policy: resolveFilePolicy(terms.policy),
     points: state.points,
     probes: probesOfState(state, siteState, siteProbes),
-    readings: readings.map((r) => ({
-      id: r.id,
-      at: at(r.at),
-      point: r.point,
-      probe: r.probe,
-      value: r.value,
-      unit: r.unit,
-      round: r.round,
-      flag: r.flag,
-      recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
-    })),
+    readings: state.readings.map((r) => readingOf(r, probeOf(r))),
     events: eventsOfState(state).map(({ at: moment, event }) => ({ ...event, at: moment })),
     ambient: brought
       ? (brought.ambient ?? []).map((a) => ({ at: at(a.at), value: a.value, unit: a.unit }))

@@ -20,9 +20,9 @@ const measured = (
 /** A heap's volume over time, from what its log tells of measures, levels, joining and carrying off. */
 export function sizesOfHeap(state: BatchState): SizeAt[] {
   const shape = shapeOf(state);
-  const { opened, own } = state;
+  const { opened, acts } = state;
   const first = measured(shape, opened.measures, opened.volumeM3);
-  const events = own.flatMap((e): SizeEvent[] => {
+  const events = acts.flatMap((e): SizeEvent[] => {
     switch (e.kind) {
       case 'size': {
         const m = measured(shape, e.data.measures, e.data.volumeM3);

@@ -1,4 +1,4 @@
-import { isoOf, type Instant } from '../quantity/instant';
+import { instantOf, isoOf, type Instant } from '../quantity/instant';
 import type { ProbeCheck } from '../evidence/types';
 import { isFileEvent, type DataOf, type Entry, type FileEventKind } from './entry';
 import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
@@ -6,8 +6,8 @@ import type { Point } from '../evidence/types';
 import { lastOf } from '../quantity/present';
 import { batchIdOf, type BatchId, type EntryId } from './ids';
 
-/** A reading with the entry that brought it. */
-export type LoggedReading = FileReading & { readonly entry: EntryId };
+/** A reading with the entry that brought it, and the moment that it names. */
+export type LoggedReading = FileReading & { readonly entry: EntryId; readonly time: Instant };
 export type LoggedEvent = Extract<Entry, { kind: FileEventKind }>;
 
 /** A place where a round reads: with its side, and how far along a row, where that is known. */
@@ -51,10 +51,58 @@ export type BatchState = {
   readonly template: MethodTemplate | null;
   /** Its own entries that stand, without those of the heap it was carried off from. */
   readonly own: readonly Entry[];
+  /** Those of them that are no rounds: few, beside a log of thousands of rounds. */
+  readonly acts: readonly Entry[];
+  readonly tally: ReadingTally;
   /** Entry id → the correction that struck it. */
   readonly struck: ReadonlyMap<EntryId, Entry>;
   readonly entries: readonly Entry[];
 };
+
+/** What is asked of all readings of a batch, known without looking at each again. */
+type ReadingTally = {
+  /** The last reading at each place, of those that stand. */
+  readonly lastAt: ReadonlyMap<string, LoggedReading>;
+  /** Thermometers that it was read with, by struck readings too. */
+  readonly probes: ReadonlySet<string>;
+  /** The last reading that stands and names its thermometer. */
+  readonly lastByProbe: LoggedReading | null;
+  /** The last reading that stands and was taken for a fire. */
+  readonly lastEmergency: LoggedReading | null;
+  /** Readings with an upper end, struck ones among them. */
+  readonly ranges: readonly LoggedReading[];
+  /** The latest moment that any of them names; -Infinity: there is none. */
+  readonly latest: Instant;
+};
+const NO_READINGS: ReadingTally = {
+  lastAt: new Map(),
+  probes: new Set(),
+  lastByProbe: null,
+  lastEmergency: null,
+  ranges: [],
+  latest: -Infinity,
+};
+
+const isEmergency = ({ doubts }: LoggedReading): boolean =>
+  Array.isArray(doubts) &&
+  doubts.some((d: { readonly answer?: unknown } | null) => d?.answer === 'emergency');
+
+/** A tally with readings that stand behind all it knows of. */
+function tallied(before: ReadingTally, readings: readonly LoggedReading[]): ReadingTally {
+  const [lastAt, probes] = [new Map(before.lastAt), new Set(before.probes)];
+  let { lastByProbe, lastEmergency, latest } = before;
+  const ranges = [...before.ranges];
+  for (const r of readings) {
+    if (r.time > latest) latest = r.time;
+    if (r.high !== undefined) ranges.push(r);
+    if (r.probe !== undefined) probes.add(r.probe);
+    if (r.flag !== undefined) continue;
+    if (!(r.time < (lastAt.get(r.point)?.time ?? -Infinity))) lastAt.set(r.point, r);
+    if (r.probe !== undefined) lastByProbe = r;
+    if (isEmergency(r)) lastEmergency = r;
+  }
+  return { lastAt, probes, lastByProbe, lastEmergency, ranges, latest };
+}
 
 type SiteTerms = Pick<Terms, 'version' | 'since' | 'by' | 'policy' | 'rules'>;
 /** Distances and heights that rounds go by: a set of places for each stretch of a row, how near a border a place reads its neighbour's heat, how high the site lies. */
@@ -120,6 +168,7 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
   for (const c of corrections) if (c.data.reading === undefined) struck.set(c.data.target, c);
   const live = entries.filter((e) => !struck.has(e.id));
   const own = live.filter((e) => e.batch === opened.batch);
+  const readings = readingsOf(entries, corrections, struck);
   const built = live.findLast((e): e is Extract<Entry, { kind: 'built' }> => e.kind === 'built');
   return {
     id: batchIdOf(opened),
@@ -128,7 +177,9 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
     builtAt: built?.at ?? null,
     builtAs: built?.data.as ?? null,
     terms: termsOf(opened, own),
-    readings: readingsOf(entries, corrections, struck),
+    readings,
+    tally: tallied(NO_READINGS, readings),
+    acts: own.filter((e) => e.kind !== 'round'),
     ...placesOf(opened, own),
     position:
       own.findLast((e) => e.kind === 'position')?.data.position ??
@@ -171,6 +222,49 @@ function placesOf(
   return { plan, points: [...points.values()] };
 }
 
+type RoundEntry = Extract<Entry, { kind: 'round' }>;
+
+/** The readings of a round as they came in. */
+function readingsOfRound({ id, data, recordedAt }: RoundEntry): LoggedReading[] {
+  const recorded = data.source === 'hand' ? { recordedAt: isoOf(recordedAt) } : {};
+  return data.readings.map((r) => ({ ...recorded, ...r, entry: id, time: instantOf(r.at) }));
+}
+
+/**
+ * A batch with rounds that its log has grown by: the same as folding all of its entries anew, without looking at them again.
+ * @param state of every entry before, of a batch that inherited nothing
+ * @returns null where what came is not rounds alone, or a reading bears an id that the batch knows: then it is folded anew
+ */
+export function growByRounds(state: BatchState, entries: readonly Entry[]): BatchState | null {
+  const rounds = entries.filter((e): e is RoundEntry => e.kind === 'round' && e.batch === state.id);
+  if (rounds.length < entries.length || state.entries[0]?.batch !== state.id) return null;
+  const readings = rounds.flatMap(readingsOfRound);
+  const ids = readings.map((r) => r.id);
+  const known = readingIdsOf(state);
+  if (new Set(ids).size < ids.length || ids.some((id) => known.has(id))) return null;
+  const grown: BatchState = {
+    ...state,
+    readings: state.readings.concat(readings),
+    tally: tallied(state.tally, readings),
+    own: state.own.concat(rounds),
+    entries: state.entries.concat(rounds),
+  };
+  // Given on: of half a million ids no second list is made.
+  knownIds.delete(state);
+  for (const id of ids) known.add(id);
+  knownIds.set(grown, known);
+  return grown;
+}
+
+const knownIds = new WeakMap<BatchState, Set<string>>();
+function readingIdsOf(state: BatchState): Set<string> {
+  const ids = knownIds.get(state) ?? new Set(state.readings.map((r) => r.id));
+  knownIds.set(state, ids);
+  return ids;
+}
+/** Whether a batch holds a reading under an id. */
+export const hasReading = (state: BatchState, id: string): boolean => readingIdsOf(state).has(id);
+
 function readingsOf(
   entries: readonly Entry[],
   corrections: readonly Extract<Entry, { kind: 'correction' }>[],
@@ -180,17 +274,13 @@ function readingsOf(
   for (const e of entries) {
     if (e.kind !== 'round') continue;
     const gone = struck.get(e.id);
-    const recorded = e.data.source === 'hand' ? { recordedAt: isoOf(e.recordedAt) } : {};
-    for (const r of e.data.readings) {
-      readings.set(r.id, {
-        ...recorded,
-        ...r,
-        entry: e.id,
-        ...(gone?.kind === 'correction'
-          ? { flag: 'rejected' as const, flagReason: gone.data.reason }
-          : {}),
-      });
-    }
+    for (const r of readingsOfRound(e))
+      readings.set(
+        r.id,
+        gone?.kind === 'correction'
+          ? { ...r, flag: 'rejected' as const, flagReason: gone.data.reason }
+          : r,
+      );
   }
   for (const c of corrections) {
     const old = c.data.reading === undefined ? undefined : readings.get(c.data.reading);

@@ -1,3 +1,4 @@
+import { MOST } from './most';
 import { LoadIdSchema } from './ids';
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
@@ -117,7 +118,7 @@ export const AmountSchema = z
   .discriminatedUnion('in', [
     z.strictObject({
       in: z.literal('measure'),
-      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(10_000, PROBLEM.amountMany),
+      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(MOST.measures, PROBLEM.amountMany),
       measure: id,
       name: z.string().max(30),
       litresEach: z.number().positive().max(60_000),
@@ -125,17 +126,17 @@ export const AmountSchema = z
     }),
     z.strictObject({
       in: z.literal('litres'),
-      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(500_000, PROBLEM.litresMost),
+      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(MOST.litres, PROBLEM.litresMost),
       about,
     }),
     z.strictObject({
       in: z.literal('kg'),
-      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(100_000, PROBLEM.kgMost),
+      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(MOST.kg, PROBLEM.kgMost),
       about,
     }),
     z.strictObject({ in: z.literal('unknown'), words: Words.optional() }),
   ])
-  .refine((a) => a.in !== 'measure' || a.n * a.litresEach <= 500_000, {
+  .refine((a) => a.in !== 'measure' || a.n * a.litresEach <= MOST.litres, {
     path: ['n'],
     error: PROBLEM.litresMost,
   });

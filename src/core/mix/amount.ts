@@ -1,6 +1,6 @@
-import { AmountSchema, type Amount, type OwnMeasure } from '../log/store-shapes';
-import { asSentence } from '../words/problem';
-import { firstOf } from '../quantity/present';
+import { MOST } from '../log/most';
+import type { Amount, OwnMeasure } from '../log/store-shapes';
+import { asSentence, PROBLEM } from '../words/problem';
 
 /**
  * An amount as it was typed. @param n the number; undefined: nothing typed; null: no number @param unit id of a measure, `L`, `kg` or `unknown`
@@ -31,6 +31,22 @@ export function amountProblem(
 ): string | undefined {
   if (unit === 'unknown' || n === undefined) return undefined;
   if (n === null || n === 0) return 'Type a number above 0, or choose ‘not known’.';
-  const parsed = AmountSchema.safeParse(amountTyped(n, unit, false, measures));
-  return parsed.success ? undefined : asSentence(firstOf(parsed.error.issues).message);
+  const amount = amountTyped(n, unit, false, measures);
+  const wrong = amount ? tooMuch(amount) : PROBLEM.amount;
+  return wrong === null ? undefined : asSentence(wrong);
+}
+
+/** What is wrong with an amount that is more than anybody has; null: nothing. */
+function tooMuch(amount: Amount): string | null {
+  switch (amount.in) {
+    case 'measure':
+      if (amount.n > MOST.measures) return PROBLEM.amountMany;
+      return amount.n * amount.litresEach > MOST.litres ? PROBLEM.litresMost : null;
+    case 'litres':
+      return amount.n > MOST.litres ? PROBLEM.litresMost : null;
+    case 'kg':
+      return amount.n > MOST.kg ? PROBLEM.kgMost : null;
+    case 'unknown':
+      return null;
+  }
 }

@@ -33,6 +33,22 @@ describe('instants', () => {
   ])('refuses %s', (text) => expect(parseInstant(text)).toBeNull());
   test('the first years are themselves, not the 1900s', () =>
     expect(isoOf(parseInstant('0050-01-01T00:00Z')!)).toBe('0050-01-01T00:00:00.000Z'));
+  test('every moment that the platform writes is read as the platform reads it', () => {
+    const moments = fc.date({
+      min: new Date('0001-01-01T00:00:00.000Z'),
+      max: new Date('9999-12-31T23:59:59.999Z'),
+      noInvalidDate: true,
+    });
+    fc.assert(
+      fc.property(moments, (moment) =>
+        expect(parseInstant(moment.toISOString())).toBe(moment.getTime()),
+      ),
+    );
+  });
+  test.each(['2026-02-30T00:00:00.000Z', '2026-05-01T24:00:00.000Z', '2026-13-01T00:00:00.000Z'])(
+    'refuses %s in the long form too',
+    (text) => expect(parseInstant(text)).toBeNull(),
+  );
 });
 
 describe('units', () => {

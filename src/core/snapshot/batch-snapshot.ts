@@ -4,6 +4,8 @@ import type { Verdict } from '../evidence/verdict';
 import { hoursToMs, type Instant } from '../quantity/instant';
 import { localDays, zoneOf } from '../quantity/calendar';
 import { isLive, type HeapFacts } from '../advice/situation';
+import { hottestByDay, type ComparableBatch } from '../advice/similarity';
+import { sizesOfHeap } from '../heap/sizes';
 import { ordersOf, type Order } from '../advice/orders';
 import { lostHours, strataOf, type Stratum } from '../evidence/spans';
 import { factsOf } from '../evidence/facts';
@@ -17,7 +19,7 @@ import type { VerdictFacts } from '../evidence/verdict-facts';
 import { highestC } from '../words/reading';
 import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
 import { assessBatch, type BatchRule, type BatchAssessment } from './assess-batch';
-import { heapFacts } from './situation';
+import { heapFacts, heatsOf } from './situation';
 import { firstOf, present, valueAt } from '../quantity/present';
 import type { MethodTemplate } from '../log/shapes';
 import { siteFactsOf, type SiteConditions } from './site-conditions';
@@ -84,6 +86,8 @@ export type BatchSnapshot = {
   /** How it hangs together with other heaps, told by the end that something left. */
   readonly kin: readonly Kinship[];
   readonly maxGapHours: number;
+  /** By what it is found alike to others. */
+  readonly likeness: Pick<ComparableBatch, 'm3' | 'inputs' | 'hottestByDay' | 'turns'>;
   /** What a round over the site needs to know of it. */
   readonly field: RoundSnapshot;
   /** What is not shown, and by which it is kept up with its site. */
@@ -186,16 +190,14 @@ const everHot = (lead: RuleAssessment): boolean =>
 
 /** The last round; the upper end of a range warns, its lower end counts. */
 function latestOf(
-  { readings }: BatchState,
+  { tally }: BatchState,
   assessment: BatchAssessment | null,
 ): BatchSnapshot['latest'] {
   const round = assessment?.prepared.rounds.at(-1);
   if (!round) return null;
   const inRound = new Set(round.readings.map((r) => r.id));
-  const peakC = readings.reduce(
-    (a, r) => (r.high !== undefined && inRound.has(r.id) ? Math.max(a, highestC(r)) : a),
-    round.peak,
-  );
+  let peakC = round.peak;
+  for (const r of tally.ranges) if (inRound.has(r.id)) peakC = Math.max(peakC, highestC(r));
   const { time: at, value: valueC, points, complete } = round;
   return { at, valueC, peakC, points, complete };
 }
@@ -248,18 +250,41 @@ export function createBatchSnapshot(
     lastLogged: { at: last.at, by: last.by },
     situation,
     orders: ordersOf(state),
-    kin: kinshipOf(state.entries, state.id),
+    kin: kinshipOf(state.acts, state.id),
     maxGapHours,
+    likeness: likenessOf(state, assessment),
     field: createRoundSnapshot(state, policy?.minPoints ?? 3),
-    own: { template: state.template, calm, probes: probesOf(state) },
-    recheckAt: assessment && isLive(situation) ? nextChange(assessment, now) : null,
+    own: { template: state.template, calm, probes: [...state.tally.probes] },
+    recheckAt: assessment && isLive(situation) ? nextChange(state, assessment, now) : null,
   };
 }
 
-/** Thermometers that it was read with, struck readings among them. */
-const probesOf = ({ readings }: BatchState): string[] => [
-  ...new Set(readings.flatMap((r) => r.probe ?? [])),
-];
+/** What it is compared by: its first size, what went in, how hot it was on each day, when it was turned. */
+const likenessOf = (
+  state: BatchState,
+  assessment: BatchAssessment | null,
+): BatchSnapshot['likeness'] => ({
+  m3: sizesOfHeap(state)[0]?.m3 ?? null,
+  inputs: state.opened.inputs ?? null,
+  hottestByDay:
+    assessment && state.builtAt !== null
+      ? hottestByDay(heatsOf(assessment, null), state.builtAt)
+      : [],
+  turns: state.events
+    .filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id))
+    .map((e) => e.at)
+    .sort((a, b) => a - b),
+});
+
+/** A batch as it is compared with others. */
+export const toComparableBatch = (d: BatchSnapshot): ComparableBatch => ({
+  id: d.id,
+  name: d.name ?? d.code,
+  builtAt: d.builtAt,
+  kept: d.method,
+  provenAt: d.rules[0]?.provenAt ?? null,
+  ...d.likeness,
+});
 
 /** Where most rules of heat begin, °C. */
 const HOT_C = 55;
@@ -285,8 +310,18 @@ function bestOf(verdict: Verdict | undefined): BatchSnapshot['outcome']['best'] 
   return { provenAt, creditedHours };
 }
 
+/** When the first of the readings that are dated ahead comes to count; Infinity: none is. */
+const firstReadingAfter = ({ readings, tally }: BatchState, now: Instant): Instant =>
+  tally.latest <= now
+    ? Infinity
+    : readings.reduce((first, { time }) => (time > now && time < first ? time : first), Infinity);
+
 /** The next moment at which time alone changes a standing: a gap used up, a window closed, a day over, a reading dated ahead. */
-function nextChange({ prepared, rules: accounts }: BatchAssessment, now: Instant): Instant | null {
+function nextChange(
+  state: BatchState,
+  { prepared, rules: accounts }: BatchAssessment,
+  now: Instant,
+): Instant | null {
   const { policy, timeZone } = prepared.evidence;
   const moments = accounts.flatMap(({ assessment: { progress } }) => [
     progress.base + hoursToMs(policy.maxGapHours) + 1,
@@ -294,7 +329,7 @@ function nextChange({ prepared, rules: accounts }: BatchAssessment, now: Instant
     ...progress.scan.windows.map((w) => w.to + 1),
   ]);
   if (policy.counting === 'days') moments.push(firstOf(localDays(zoneOf(timeZone), now, now)).end);
-  const asked = prepared.evidence.readings.filter((r) => r.at > now).map((r) => r.at);
-  const ahead = [...moments, ...asked.slice(0, 1000)].filter((at) => at > now);
-  return ahead.length > 0 ? Math.min(...ahead) : null;
+  const ahead = moments.filter((at) => at > now);
+  const next = Math.min(...ahead, firstReadingAfter(state, now));
+  return next === Infinity ? null : next;
 }

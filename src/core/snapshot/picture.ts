@@ -1,4 +1,5 @@
 import type { BatchSnapshot } from './batch-snapshot';
+import type { Stratum } from '../evidence/spans';
 import { ageText, tempBeside, volumeText } from '../quantity/format';
 import { positionText } from '../words/position';
 import type { TempUnit, VolumeUnit } from '../quantity/units';
@@ -13,7 +14,7 @@ export type HeapPicture = {
   readonly bay: string | null;
   readonly state: BatchSnapshot['state'];
   readonly volume: number;
-  readonly strata: BatchSnapshot['strata'];
+  readonly strata: readonly Pick<Stratum, 'hours' | 'meanC' | 'uncredited'>[];
   readonly requiredHours: number;
   readonly turningsRequired: number;
   readonly lostHours: number;
@@ -25,13 +26,16 @@ export type HeapPicture = {
 
 const DEFAULT_VOLUME_M3 = 3;
 
-/** A heap as the skyline and its card draw it. Volumes in m³ or yd³ by the choice of the device. */
-export function heapPicture(
-  d: BatchSnapshot,
-  now: number,
-  unit: TempUnit,
-  volume: VolumeUnit = 'm3',
-): HeapPicture {
+const toHundredths = (n: number): number => Math.round(n * 100) / 100;
+/** A drawing is no measurement: more figures than the eye can tell only weigh. */
+const roundedStratum = ({ hours, meanC, uncredited }: Stratum): HeapPicture['strata'][number] => ({
+  hours: toHundredths(hours),
+  meanC: toHundredths(meanC),
+  uncredited: toHundredths(uncredited),
+});
+
+/** How far it is and how warm, in a line; empty parts are left out. */
+export function standingText(d: BatchSnapshot, now: number, unit: TempUnit): string {
   const lead = d.rules[0];
   const coldest = d.latest
     ? `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}, read ${ageText((now - d.latest.at) / MS.hour)} ago`
@@ -42,6 +46,17 @@ export function heapPicture(
       : lead
         ? `${statusWord(lead).toLowerCase()}, ${progressText(lead)}${lead.turningsRequired ? `, ${turningsText(lead)}` : ''}`
         : '';
+  return [standing, coldest].filter(Boolean).join(', ');
+}
+
+/** A heap as the skyline and its card draw it. Volumes in m³ or yd³ by the choice of the device. */
+export function heapPicture(
+  d: BatchSnapshot,
+  now: number,
+  unit: TempUnit,
+  volume: VolumeUnit = 'm3',
+): HeapPicture {
+  const lead = d.rules[0];
   return {
     id: d.id,
     code: d.code,
@@ -49,7 +64,7 @@ export function heapPicture(
     bay: d.bay,
     state: d.state,
     volume: d.volumeM3 ?? DEFAULT_VOLUME_M3,
-    strata: d.strata,
+    strata: d.strata.map(roundedStratum),
     requiredHours: lead?.totalHours ?? 360,
     turningsRequired: lead?.turningsRequired ?? 0,
     lostHours: d.lostHours,
@@ -61,15 +76,14 @@ export function heapPicture(
       d.name === null ? d.code : d.code.length > 1 ? `${d.name} ${d.code}` : d.name,
       positionText(d.position),
       d.volumeM3 ? volumeText(d.volumeM3, volume) : '',
-      standing,
-      coldest,
+      standingText(d, now, unit),
     ]
       .filter(Boolean)
       .join(', '),
   };
 }
 
-const counted = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
+const counted = new Intl.Collator('en', { numeric: true }).compare;
 
 const alongRow = ({ position }: BatchSnapshot): number =>
   position && 'row' in position ? position.fromM : 0;

@@ -1,6 +1,6 @@
-import { instantOf, type Instant } from '../quantity/instant';
+import type { Instant } from '../quantity/instant';
 import { toCelsius, type TempUnit } from '../quantity/units';
-import type { BatchState, PlanPlace } from '../log/fold';
+import type { BatchState, LoggedReading, PlanPlace } from '../log/fold';
 import type { HeapSize } from '../heap/plan';
 
 /** The last value at a place, as it was read. */
@@ -29,26 +29,23 @@ export type RoundSnapshot = HeapSize & {
   } | null;
 };
 
+const lastRead = (r: LoggedReading | undefined): LastRead | null =>
+  r === undefined
+    ? null
+    : {
+        at: r.time,
+        c: toCelsius(r.value, r.unit),
+        value: r.value,
+        unit: r.unit,
+        ...(r.marks === undefined ? {} : { marks: r.marks }),
+        ...(r.high === undefined ? {} : { high: r.high }),
+      };
+
 /**
  * What a round needs of a heap: its places and what they read last. @param minPoints places that a round needs to be
  * complete
  */
 export function createRoundSnapshot(state: BatchState, minPoints: number): RoundSnapshot {
-  const last = new Map<string, LastRead>();
-  for (const r of state.readings) {
-    if (r.flag !== undefined) continue;
-    const at = instantOf(r.at);
-    const before = last.get(r.point);
-    if (before && at < before.at) continue;
-    last.set(r.point, {
-      at,
-      c: toCelsius(r.value, r.unit),
-      value: r.value,
-      unit: r.unit,
-      ...(r.marks === undefined ? {} : { marks: r.marks }),
-      ...(r.high === undefined ? {} : { high: r.high }),
-    });
-  }
   const walks = state.entries.filter(
     (e) =>
       !state.struck.has(e.id) &&
@@ -59,7 +56,6 @@ export function createRoundSnapshot(state: BatchState, minPoints: number): Round
     (a, e) => (a === null || e.at >= a.at ? e : a),
     null,
   );
-  const hand = state.readings.findLast((r) => r.probe !== undefined && r.flag === undefined);
   const { position, opened } = state;
   return {
     shape: opened.shape ?? null,
@@ -69,7 +65,7 @@ export function createRoundSnapshot(state: BatchState, minPoints: number): Round
         ? Math.round((position.toM - position.fromM) * 100) / 100
         : null,
     minPoints,
-    probe: hand?.probe ?? null,
+    probe: state.tally.lastByProbe?.probe ?? null,
     walk:
       walked && (walked.kind === 'round' || walked.kind === 'skip')
         ? {
@@ -86,7 +82,7 @@ export function createRoundSnapshot(state: BatchState, minPoints: number): Round
       ...(depthM === undefined ? {} : { depthM }),
       ...(side === undefined ? {} : { side }),
       ...(alongM === undefined ? {} : { alongM }),
-      last: last.get(id) ?? null,
+      last: lastRead(state.tally.lastAt.get(id)),
     })),
   };
 }

@@ -4,32 +4,44 @@ import type { HeapFacts } from '../advice/situation';
 import type { RoundHeat } from '../advice/trend';
 import { drySpans } from '../evidence/moisture';
 import { asksMoist, turningsEndStages } from '../evidence/requirements';
+import type { Round } from '../evidence/rounds';
 import { windowAt } from '../evidence/run-scan';
 import { sizesOfHeap } from '../heap/sizes';
 import type { Change } from '../advice/diagnose';
 import { pestsOf } from '../log/entry';
 import type { BatchState, SiteState } from '../log/fold';
-import { MS, instantOf, type Instant } from '../quantity/instant';
+import { MS, type Instant } from '../quantity/instant';
 import { titlesOf } from '../rules/library';
 import { chooseWorkingRule, type BatchAssessment } from './assess-batch';
-import { valueAt } from '../quantity/present';
+import { itemAt, valueAt } from '../quantity/present';
 
 /** As many rounds are kept beside a heap: two weeks at two a day. */
 const MAX_ROUNDS = 28;
 const MAX_CHANGES = 12;
 const LATELY_MS = 10 * MS.day;
+const heatOfRound = (r: Round, peakC = r.peak): RoundHeat => ({
+  at: r.time,
+  valueC: r.value,
+  peakC,
+});
+
+/** Heats of the complete rounds among the first so many of a list that grows at its end. */
+type KnownHeats = { rounds: number; readonly heats: RoundHeat[] };
+const knownHeats = new WeakMap<readonly Round[], KnownHeats>();
+
 /** The rounds of a heap as heat, by time. Of thin ones only the last: a mean of two places is no trend. @param peakC of the last round, upper ends of ranges included */
 export function heatsOf(
   { prepared: { rounds } }: BatchAssessment,
   peakC: number | null,
 ): RoundHeat[] {
-  return rounds
-    .filter((r, i) => r.complete || i === rounds.length - 1)
-    .map((r) => ({
-      at: r.time,
-      valueC: r.value,
-      peakC: r === rounds.at(-1) && peakC !== null ? peakC : r.peak,
-    }));
+  const known = knownHeats.get(rounds) ?? { rounds: 0, heats: [] };
+  knownHeats.set(rounds, known);
+  for (; known.rounds < rounds.length - 1; known.rounds += 1) {
+    const r = itemAt(rounds, known.rounds);
+    if (r.complete) known.heats.push(heatOfRound(r));
+  }
+  const last = rounds.at(-1);
+  return last ? [...known.heats, heatOfRound(last, peakC ?? last.peak)] : [];
 }
 
 function shortened(heats: readonly RoundHeat[]): RoundHeat[] {
@@ -42,7 +54,7 @@ function shortened(heats: readonly RoundHeat[]): RoundHeat[] {
 
 /** What somebody changed at a heap that may have moved its heat, by time. */
 export function changesOf(state: BatchState): Change[] {
-  return state.own
+  return state.acts
     .flatMap((e): Change[] => {
       switch (e.kind) {
         case 'fix':
@@ -99,7 +111,7 @@ function coverOf(state: BatchState, now: Instant): HeapFacts['cover'] {
         ? { on: true }
         : undefined,
   );
-  const changed = state.own.findLast(
+  const changed = state.acts.findLast(
     (e) => e.kind === 'fix' && (e.data.fix === 'cover' || e.data.fix === 'uncover') && e.at <= now,
   );
   if (changed?.kind !== 'fix' || (seen !== null && seen.at > changed.at)) return seen;
@@ -113,7 +125,7 @@ function stageFor(
   now: Instant,
 ): Stage {
   const live = state.events.filter((e) => !state.struck.has(e.id) && e.at <= now);
-  const own = state.own.filter((e) => e.at <= now);
+  const own = state.acts.filter((e) => e.at <= now);
   const raw = live
     .filter(
       (e) =>
@@ -182,12 +194,8 @@ export function heapFacts(
   const lastRead = last ? { at: last.at, coreC: last.peakC, airC: null } : null;
   const sizes = sizesOfHeap(state).filter((s) => s.at <= now);
   const verdict = working?.verdict;
-  const hand = state.readings.findLast((r) => r.probe !== undefined && r.flag === undefined)?.probe;
-  const fire = state.readings.findLast(
-    (r) =>
-      r.flag === undefined &&
-      (r as { doubts?: { answer: string }[] }).doubts?.some((d) => d.answer === 'emergency'),
-  );
+  const hand = state.tally.lastByProbe?.probe;
+  const fire = state.tally.lastEmergency;
   const burnt =
     latest(state, now, (e) =>
       e.kind === 'observation' && e.data.smell === 'burnt' ? {} : undefined,
@@ -220,7 +228,7 @@ export function heapFacts(
       .sort((a, b) => a - b)
       .slice(-12),
     rounds: shortened(heats),
-    bayNeededBy: state.own.findLast((e) => e.kind === 'bay-wanted')?.data.by ?? null,
+    bayNeededBy: state.acts.findLast((e) => e.kind === 'bay-wanted')?.data.by ?? null,
     squeeze: latest(state, now, (e) =>
       e.kind === 'observation' && e.data.squeeze
         ? { squeeze: e.data.squeeze }
@@ -251,7 +259,7 @@ export function heapFacts(
           e.kind === 'water' && !state.struck.has(e.id) && e.at <= now && e.at > now - LATELY_MS,
       )
       .map((e) => ({ at: e.at, litres: e.kind === 'water' ? (e.data.litres ?? null) : null })),
-    burnt: fire ? Math.max(burnt ?? -Infinity, instantOf(fire.at)) : burnt,
+    burnt: fire ? Math.max(burnt ?? -Infinity, fire.time) : burnt,
     inputs: state.opened.inputs ?? null,
     probe:
       hand === undefined

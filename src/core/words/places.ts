@@ -86,6 +86,7 @@ export const PLACES = {
   labels: { href: '/labels', name: 'Flags', nav: 'more', about: 'labels to print', key: 'f' },
   more: { href: '/more', name: 'More', nav: 'none', key: 'a', offline: 'always' },
   waiting: { href: '/waiting', name: 'On this device', nav: 'none', offline: 'always' },
+  offline: { href: '/offline', name: 'Heaps kept on this device', nav: 'none', offline: 'always' },
   site: { href: '/site', name: 'Your site', nav: 'none' },
   calendar: { href: '/calendar', name: 'Calendar for phones', nav: 'none' },
   gate: { href: '/store/gate', name: 'At the gate', nav: 'none' },

@@ -63,11 +63,8 @@ export const logRepo = (db: Db) => ({
         : await db
             .selectFrom('log_entry')
             .select('id')
-            .where(
-              'id',
-              'in',
-              entries.map((e) => e.id),
-            )
+            // One parameter, however many there are: a statement takes some ten thousand.
+            .where('id', '=', sql<EntryId>`any(${entries.map((e) => e.id)}::uuid[])`)
             .execute();
     const already = new Set(known.map((row) => row.id));
     const fresh = entries.filter((e) => !already.has(e.id));
@@ -136,6 +133,29 @@ export const logRepo = (db: Db) => ({
       .limit(1)
       .executeTakeFirst();
     return last?.hash ?? '';
+  },
+  /** Hash of a batch's last entry; it covers all that the log held then. Null: it has none. */
+  async lastHashOfBatch(batch: BatchId): Promise<string | null> {
+    const last = await db
+      .selectFrom('log_entry')
+      .select('hash')
+      .where('batch', '=', batch)
+      .orderBy('seq', 'desc')
+      .limit(1)
+      .executeTakeFirst();
+    return last?.hash ?? null;
+  },
+  /** A batch's own entries from a place of the log on. */
+  async ofBatchFrom(batch: BatchId, seq: number): Promise<Entry[]> {
+    return (
+      await db
+        .selectFrom('log_entry')
+        .selectAll()
+        .where('batch', '=', batch)
+        .where('seq', '>=', String(seq))
+        .orderBy('seq')
+        .execute()
+    ).map(toEntry);
   },
   async byId(id: EntryId): Promise<Entry | null> {
     const row = await db

@@ -1,13 +1,16 @@
 import { sql } from 'kysely';
 import { ASLEEP_CORE_C } from '@/core/advice/stage';
 import { getKindDescription, type Entry } from '@/core/log/entry';
-import { foldBatch, foldSite, type SiteState } from '@/core/log/fold';
+import { foldSite, type SiteState } from '@/core/log/fold';
 import type { BatchId } from '@/core/log/ids';
 import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { assessGrowing } from '@/core/snapshot/growing-assessment';
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
 import type { Db } from '../client';
-import { createMemory } from '../memory';
+import { createMemory } from '@/platform/memory';
+import { present } from '@/core/quantity/present';
 import { logRepo } from './log';
+import { readBatchState } from './states';
 import type { Site } from './site';
 
 /** All batches of a site, and when the first of them is due to be looked at again; null: never. */
@@ -25,7 +28,7 @@ async function readSiteState(db: Db, site: string): Promise<SiteState> {
   );
 }
 
-/** Folds a batch anew and keeps its snapshot, with what says whether an entry of the site can change it. */
+/** Makes a batch's snapshot and keeps it, with what says whether an entry of the site can change it. */
 async function writeSnapshot(
   db: Db,
   site: Site,
@@ -33,8 +36,9 @@ async function writeSnapshot(
   batch: BatchId,
   now: number,
 ): Promise<BatchSnapshot> {
-  const state = foldBatch(await logRepo(db).ofBatch(batch));
-  const snapshot = createBatchSnapshot(state, site, siteState, now);
+  const state = present(await readBatchState(db, batch), 'the batch whose snapshot is made');
+  const assessment = assessGrowing(state, site, siteState, now);
+  const snapshot = createBatchSnapshot(state, site, siteState, now, assessment);
   const row = {
     digest: JSON.stringify(snapshot),
     recheck_at: snapshot.recheckAt === null ? null : new Date(snapshot.recheckAt),

@@ -12,7 +12,6 @@ export const acceptanceKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'what the site takes',
   mark: 'check',
   tell: (data) => ({ title: 'What the site takes', detail: countText(data.lines.length, 'line') }),
   record: () => null,

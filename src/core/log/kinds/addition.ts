@@ -27,7 +27,6 @@ export const additionKind = describeKind({
   fileEvent: 'add',
   clocks: 'may-restart',
   snapshots: 'own',
-  waiting: 'added',
   mark: 'add',
   tell: (data) => ({
     title: data.raw ? 'Raw addition' : 'Clean addition',

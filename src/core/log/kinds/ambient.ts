@@ -14,7 +14,6 @@ export const ambientKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'asleep',
-  waiting: 'air',
   mark: 'probe',
   tell: (data, { unit }) => ({
     title: 'Air',

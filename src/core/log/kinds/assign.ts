@@ -16,7 +16,6 @@ export const assignKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'task',
   mark: 'walk',
   tell: (data) => ({
     title: 'Task',

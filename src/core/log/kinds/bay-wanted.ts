@@ -11,7 +11,6 @@ export const bayWantedKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'bay wanted',
   mark: 'note',
   tell: (data) => ({
     title: data.by === null ? 'Bay no longer wanted' : 'Bay wanted',

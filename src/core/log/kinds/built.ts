@@ -11,7 +11,6 @@ export const builtKind = describeKind({
   fileEvent: null,
   clocks: 'starts',
   snapshots: 'own',
-  waiting: 'closed',
   mark: 'check',
   tell: () => ({ title: 'Closed', detail: 'last raw load in; the clock starts' }),
   record: () => 'Closed: last raw load in',

@@ -32,7 +32,6 @@ export const chargeKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'went in',
   mark: 'add',
   tell: (data) => tellCharge(data),
   record: (data, { materialName }) =>

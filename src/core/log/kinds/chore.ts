@@ -16,7 +16,6 @@ export const choreKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'chore',
   mark: 'walk',
   tell: (data) => ({
     title: 'Chore done',

@@ -24,7 +24,6 @@ export const correctionKind = describeKind({
   fileEvent: null,
   clocks: 'evidence',
   snapshots: 'target',
-  waiting: 'correction',
   mark: 'note',
   tell: (data, { unit }) => ({
     title: 'Correction',

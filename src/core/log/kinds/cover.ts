@@ -10,7 +10,6 @@ export const coverKind = describeKind({
   fileEvent: 'cover',
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'cover',
   mark: 'cure',
   tell: () => ({ title: 'Cover', detail: '' }),
   record: () => 'Cover',

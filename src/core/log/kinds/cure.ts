@@ -10,7 +10,6 @@ export const cureKind = describeKind({
   fileEvent: 'cure',
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'put to cure',
   mark: 'cure',
   tell: () => ({ title: 'Put to cure', detail: '' }),
   record: () => 'Put to cure',

@@ -20,7 +20,6 @@ export const deferKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'put off',
   mark: 'note',
   tell: (data) => ({
     title: data.impossible ? 'Not possible' : 'Put off',

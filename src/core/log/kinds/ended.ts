@@ -22,7 +22,6 @@ export const endedKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'ended',
   mark: 'note',
   tell: (data) => ({
     title: 'At its end',

@@ -10,7 +10,6 @@ export const fireCardKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'fire card',
   mark: 'flag',
   tell: () => ({ title: 'Fire card', detail: '' }),
   record: () => null,

@@ -18,7 +18,6 @@ export const fixKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'changed',
   mark: 'note',
   tell: (data) => ({ title: 'Changed', detail: joinParts(FIXED_WORDS[data.fix], data.words) }),
   record: () => null,

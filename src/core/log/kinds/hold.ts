@@ -11,7 +11,6 @@ export const holdKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'hold',
   mark: 'note',
   tell: (data) => ({
     title: data.on ? 'Put on hold' : 'Taken up again',

@@ -11,7 +11,6 @@ export const instrumentKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'thermometer',
   mark: 'probe',
   tell: (data) => ({ title: 'Thermometer', detail: data.instrument.name }),
   record: () => null,

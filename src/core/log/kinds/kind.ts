@@ -71,8 +71,6 @@ export type EntryKindDescription<
   readonly fileEvent: F;
   readonly clocks: ClockEffect;
   readonly snapshots: SnapshotEffect;
-  /** Its name in the list of what waits on a device. */
-  readonly waiting: string;
   readonly mark: EntryMark;
   /** How it is told in a log. */
   tell(data: z.output<S>, context: LogContext): LogText;

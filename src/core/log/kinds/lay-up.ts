@@ -16,7 +16,6 @@ export const layUpKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'what it is built by',
   mark: 'flag',
   tell: (data) => ({ title: 'To be built by', detail: data.recipe.name }),
   record: () => null,

@@ -10,7 +10,6 @@ export const loadChangeKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'change of a load',
   mark: 'note',
   tell: () => ({ title: 'Change of a load', detail: '' }),
   record: () => null,

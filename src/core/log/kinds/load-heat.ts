@@ -20,7 +20,6 @@ export const loadHeatKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'heat of a load',
   mark: 'probe',
   tell: (data, { unit }) => ({
     title: 'Heat of a load',

@@ -10,7 +10,6 @@ export const loadKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'load',
   mark: 'add',
   tell: (data) => ({ title: 'Load taken in', detail: data.material.replaceAll('-', ' ') }),
   record: () => null,

@@ -11,7 +11,6 @@ export const materialKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'material',
   mark: 'add',
   tell: (data) => ({ title: 'Material', detail: data.material.name }),
   record: () => null,

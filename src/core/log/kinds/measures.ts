@@ -11,7 +11,6 @@ export const measuresKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'measures',
   mark: 'add',
   tell: () => ({ title: 'Measures of the site', detail: '' }),
   record: () => null,

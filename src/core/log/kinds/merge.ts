@@ -22,7 +22,6 @@ export const mergeKind = describeKind({
   fileEvent: 'merge',
   clocks: 'may-restart',
   snapshots: 'own',
-  waiting: 'joined',
   mark: 'move',
   tell: (data) => ({
     title: 'Joined',

@@ -13,7 +13,6 @@ export const methodKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'method',
   mark: 'flag',
   tell: (data) => ({ title: 'Method', detail: joinParts(data.template.name, data.words) }),
   record: () => null,

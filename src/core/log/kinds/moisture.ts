@@ -10,7 +10,6 @@ export const moistureKind = describeKind({
   fileEvent: 'moisture',
   clocks: 'evidence',
   snapshots: 'own',
-  waiting: 'moisture',
   mark: 'squeeze',
   tell: (data) => ({ title: 'Moisture', detail: data.state }),
   record: (data) => `Moisture: ${data.state}`,

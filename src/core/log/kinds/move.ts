@@ -10,7 +10,6 @@ export const moveKind = describeKind({
   fileEvent: 'move',
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'moved',
   mark: 'move',
   tell: (data) => ({ title: 'Moved', detail: data.words ?? '' }),
   record: () => 'Moved',

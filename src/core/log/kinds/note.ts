@@ -14,7 +14,6 @@ export const noteKind = describeKind({
   fileEvent: 'note',
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'note',
   mark: 'note',
   tell: (data) => ({
     title: 'Note',

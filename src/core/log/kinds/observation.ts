@@ -79,7 +79,6 @@ export const observationKind = describeKind({
   fileEvent: 'note',
   clocks: 'evidence',
   snapshots: 'own',
-  waiting: 'felt, smelled',
   mark: 'squeeze',
   tell: (data) => ({ title: 'Seen', detail: observed(data) }),
   record: (data) =>

@@ -72,7 +72,6 @@ export const openedKind = describeKind({
   fileEvent: null,
   clocks: 'rules',
   snapshots: 'own',
-  waiting: 'opened',
   mark: 'flag',
   tell: (data) => ({
     title: data.adopted ? 'Taken over under way' : 'Opened',

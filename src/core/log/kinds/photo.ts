@@ -17,7 +17,6 @@ export const photoKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'photo',
   mark: 'note',
   tell: (data) => ({ title: 'Photo', detail: data.words ?? '' }),
   record: () => null,

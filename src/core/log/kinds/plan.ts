@@ -11,7 +11,6 @@ export const planKind = describeKind({
   fileEvent: null,
   clocks: 'evidence',
   snapshots: 'own',
-  waiting: 'places',
   mark: 'probe',
   tell: (data) => ({
     title: 'Places of a round',

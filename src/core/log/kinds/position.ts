@@ -14,7 +14,6 @@ export const positionKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'where it stands',
   mark: 'move',
   tell: (data) => ({
     title: 'Stands at',

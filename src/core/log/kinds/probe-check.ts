@@ -16,7 +16,6 @@ export const probeCheckKind = describeKind({
   fileEvent: null,
   clocks: 'evidence',
   snapshots: 'read-with',
-  waiting: 'check of a thermometer',
   mark: 'check',
   tell: (data) => ({ title: 'Thermometer checked', detail: data.probe }),
   record: () => null,

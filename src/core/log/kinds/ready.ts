@@ -13,7 +13,6 @@ export const readyKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'ready',
   mark: 'note',
   tell: (data) => ({
     title: 'Said to be ready',

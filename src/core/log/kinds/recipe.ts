@@ -12,7 +12,6 @@ export const recipeKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'recipe',
   mark: 'note',
   tell: (data) => ({ title: 'Recipe', detail: data.recipe.name }),
   record: () => null,

@@ -11,7 +11,6 @@ export const releaseKind = describeKind({
   fileEvent: 'note',
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'let go out',
   mark: 'note',
   tell: () => ({ title: 'Let go out', detail: '' }),
   record: () => 'Let go out',

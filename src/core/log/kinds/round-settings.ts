@@ -14,7 +14,6 @@ export const roundSettingsKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'distances',
   mark: 'probe',
   tell: () => ({ title: 'Distances of a round', detail: '' }),
   record: () => null,

@@ -47,7 +47,6 @@ export const roundKind = describeKind({
   fileEvent: null,
   clocks: 'evidence',
   snapshots: 'own',
-  waiting: 'round',
   mark: 'probe',
   tell: (data, context) => tellRound(data, context),
   record: () => null,

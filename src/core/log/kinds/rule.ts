@@ -11,7 +11,6 @@ export const ruleKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'rule',
   mark: 'check',
   tell: (data) => ({ title: 'Rule of the site', detail: data.rule.title }),
   record: () => null,

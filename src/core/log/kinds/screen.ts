@@ -10,7 +10,6 @@ export const screenKind = describeKind({
   fileEvent: 'screen',
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'screened',
   mark: 'screen',
   tell: () => ({ title: 'Screened', detail: '' }),
   record: () => 'Screened',

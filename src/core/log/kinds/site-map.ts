@@ -12,7 +12,6 @@ export const siteMapKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'map',
   mark: 'move',
   tell: () => ({ title: 'Map of the site', detail: '' }),
   record: () => null,

@@ -17,7 +17,6 @@ export const siteTermsKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'rules of the site',
   mark: 'check',
   tell: (data) => ({
     title: 'Rules and policy of the site',

@@ -23,7 +23,6 @@ export const sizeKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'size',
   mark: 'note',
   tell: (data) => ({
     title: 'Size',

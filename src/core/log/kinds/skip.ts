@@ -14,7 +14,6 @@ export const skipKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'left out of a round',
   mark: 'walk',
   tell: (data) => ({
     title: 'Left out of a round',

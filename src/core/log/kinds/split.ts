@@ -23,7 +23,6 @@ export const splitKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'part carried off',
   mark: 'move',
   tell: (data) => ({
     title: 'A part was carried off',

@@ -12,7 +12,6 @@ export const stackKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'stacked',
   mark: 'move',
   tell: (data) => ({
     title: data.layer === 'upper' ? 'Stands on another heap' : 'Another heap stands on it',

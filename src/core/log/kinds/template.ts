@@ -11,7 +11,6 @@ export const templateKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'method',
   mark: 'flag',
   tell: (data) => ({ title: 'Method of the site', detail: data.template.name }),
   record: () => null,

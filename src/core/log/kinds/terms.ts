@@ -19,7 +19,6 @@ export const termsKind = describeKind({
   fileEvent: null,
   clocks: 'rules',
   snapshots: 'own',
-  waiting: 'rules and policy',
   mark: 'check',
   tell: (data) => ({
     title: 'Rules and policy changed',

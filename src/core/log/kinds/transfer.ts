@@ -23,7 +23,6 @@ export const transferKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
-  waiting: 'taken off',
   mark: 'move',
   tell: (data) => ({
     title: `${TRANSFER_WORDS[data.what].name} taken off`,

@@ -31,7 +31,6 @@ export const turnKind = describeKind({
   fileEvent: 'turn',
   clocks: 'turns',
   snapshots: 'own',
-  waiting: 'turned',
   mark: 'turn',
   tell: (data) => ({
     title: data.full ? 'Turned' : 'Stirred only',

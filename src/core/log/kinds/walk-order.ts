@@ -11,7 +11,6 @@ export const walkOrderKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'order of the round',
   mark: 'walk',
   tell: () => ({ title: 'Order of the round', detail: '' }),
   record: () => null,

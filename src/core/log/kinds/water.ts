@@ -18,7 +18,6 @@ export const waterKind = describeKind({
   fileEvent: 'water',
   clocks: 'may-restart',
   snapshots: 'own',
-  waiting: 'watered',
   mark: 'water',
   tell: (data) => ({
     title: 'Watered',

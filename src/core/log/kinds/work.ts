@@ -11,7 +11,6 @@ export const workKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'none',
-  waiting: 'crew',
   mark: 'walk',
   tell: () => ({ title: 'Crew and hours', detail: '' }),
   record: () => null,
