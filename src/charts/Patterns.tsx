@@ -1,7 +1,10 @@
+import { MarkSymbols } from './marks';
+
 /** Hatches, stripes and textures that every drawing shares; placed once in the page. */
 export function Patterns() {
   return (
     <svg width="0" height="0" className="absolute" aria-hidden="true">
+      <MarkSymbols />
       <defs>
         <pattern
           id="hatch"

@@ -1,4 +1,5 @@
-import { area, line } from 'd3-shape';
+import { line } from 'd3-shape';
+import { firstOf } from '@/core/quantity/present';
 import { ember } from './ember';
 
 /** One bay of the plan: expected heat as a ridge with a dip at each turning, solid up to now, pale after it. */
@@ -31,6 +32,9 @@ function ridgeAt({ kind, turns, proofAt, lostAt }: RidgeOf, day: number, now: nu
   return day <= end ? hot(day) : cool(end, hot(end));
 }
 
+/** Drawn every three hours: a turning’s dip is a quarter of a day wide. */
+const STEPS_A_DAY = 8;
+
 export function Ridge({
   of,
   days,
@@ -46,14 +50,20 @@ export function Ridge({
   height: number;
   now: number;
 }) {
-  const steps = Array.from({ length: days * 12 + 1 }, (_, i) => i / 12);
-  const [past, future] = [steps.filter((d) => d <= now + 1 / 12), steps.filter((d) => d >= now)];
+  const steps = Array.from({ length: days * STEPS_A_DAY + 1 }, (_, i) => i / STEPS_A_DAY);
+  const [past, future] = [
+    steps.filter((d) => d <= now + 1 / STEPS_A_DAY),
+    steps.filter((d) => d >= now),
+  ];
   const y = (d: number): number => base - height * ridgeAt(of, d, now);
-  const fill = area<number>().x(x).y0(base).y1(y);
+  const outline = line<number>().x(x).y(y).digits(0);
+  // Down to the ground at both ends, and not along it: a page holds hundreds of these.
+  const fill = (part: readonly number[]): string =>
+    part.length > 1 ? `${outline(part) ?? ''}V${base}H${Math.round(x(firstOf(part)))}Z` : '';
   const cured = of.kind === 'curing' || of.kind === 'proven';
   const end = Math.min(of.proofAt ?? Infinity, days);
   const hot = future.filter((d) => d <= end);
-  const after = future.filter((d) => d >= end - 1 / 12);
+  const after = future.filter((d) => d >= end - 1 / STEPS_A_DAY);
   const pale = cured
     ? 'var(--color-cured)'
     : of.kind === 'live'
@@ -61,10 +71,10 @@ export function Ridge({
       : 'var(--color-sheet)';
   return (
     <g>
-      <path d={fill(hot) ?? ''} fill={pale} />
-      {end < days && <path d={fill(after) ?? ''} fill="var(--color-cured)" />}
+      <path d={fill(hot)} fill={pale} />
+      {end < days && <path d={fill(after)} fill="var(--color-cured)" />}
       <path
-        d={fill(past) ?? ''}
+        d={fill(past)}
         style={{
           fill:
             of.kind === 'curing'
@@ -75,7 +85,7 @@ export function Ridge({
         }}
       />
       <path
-        d={line<number>().x(x).y(y)(steps) ?? ''}
+        d={outline(steps) ?? ''}
         fill="none"
         stroke="var(--color-ink)"
         strokeWidth="1.4"

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ember, emberOn } from './ember';
-import { bandPath, crestOf, moundLayersOf, leanOf, profile, sizeOf, uAt } from './mound';
+import { bandPath, crestOf, foldPath, moundLayersOf, leanOf, profile, sizeOf, uAt } from './mound';
 import { pathOf, piecesOf, rowsFor, scalesOf } from './heat-geometry';
 
 /** Relative luminance and contrast by the published formulas of WCAG 2.2. */
@@ -40,6 +40,17 @@ describe('the ember scale', () => {
   });
 });
 
+/** Corners of a path that begins at a place and goes on in steps, read by the grammar of SVG paths. */
+function cornersOf(path: string): [number, number][] {
+  const numbers = [...path.matchAll(/-?\d*\.?\d+/g)].map(Number);
+  let [x, y] = [0, 0];
+  return Array.from({ length: numbers.length / 2 }, (_, i) => {
+    x += numbers[2 * i]!;
+    y += numbers[2 * i + 1]!;
+    return [x, y];
+  });
+}
+
 describe('the mound', () => {
   test('its profile stands on its toes and reaches one at the crest', () => {
     for (const lean of [-0.06, 0, 0.05]) {
@@ -63,8 +74,22 @@ describe('the mound', () => {
   });
   test('a band is a closed path', () =>
     expect(bandPath({ x0: 0, w: 100, base: 50, h: 40, lean: 0 }, 0.2, 0.6)).toMatch(
-      /^M[\d. -]+(L[\d. -]+)+Z$/,
+      /^M[\d. -]+l[\d. -]+Z$/,
     ));
+  test('the line of a fold ends on the other toe, whatever its steps were rounded to', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 400, noNaN: true }),
+        fc.double({ min: -0.06, max: 0.06, noNaN: true }),
+        (w, lean) => {
+          const path = foldPath({ x0: 3, w, base: 90, h: w / 2, lean }, 0.8);
+          const [x, y] = cornersOf(path).at(-1)!;
+          expect(x).toBeCloseTo(3 + w, 0);
+          expect(y).toBeCloseTo(90, 0);
+        },
+      ),
+    );
+  });
   test('a heap leans always the same way, a little', () => {
     fc.assert(
       fc.property(fc.uuid(), (id) => {

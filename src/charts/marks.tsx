@@ -23,21 +23,19 @@ export type MarkName = keyof typeof MARKS;
 
 export function Mark({ name, size = 18 }: { name: MarkName; size?: number }) {
   return (
-    <svg
-      width={size}
-      height={size}
-      viewBox="0 0 24 24"
-      fill="none"
-      stroke="currentColor"
-      strokeWidth={1.75}
-      strokeLinecap="round"
-      strokeLinejoin="round"
-      className="inline-block flex-none"
-      aria-hidden="true"
-    >
-      <path d={MARKS[name]} />
+    <svg width={size} height={size} className="mark inline-block flex-none" aria-hidden="true">
+      <use href={`#mark-${name}`} />
     </svg>
   );
+}
+
+/** Every mark once in a page: the others refer to it, since a long list holds hundreds. */
+export function MarkSymbols() {
+  return Object.entries(MARKS).map(([name, path]) => (
+    <symbol key={name} id={`mark-${name}`} viewBox="0 0 24 24">
+      <path d={path} />
+    </symbol>
+  ));
 }
 
 /** The same inside a drawing, centred on (x, y); `title` says what it is. */

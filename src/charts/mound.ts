@@ -1,4 +1,4 @@
-import { itemAt } from '@/core/quantity/present';
+import { firstOf, itemAt } from '@/core/quantity/present';
 
 /** Geometry of the folded mound. u runs from -1 to 1 across the foot; lean moves the crest. Lengths in px. */
 
@@ -6,6 +6,18 @@ import { itemAt } from '@/core/quantity/present';
 export function profile(u: number, lean: number): number {
   const v = u - lean * (1 - u * u);
   return Math.max(0, 1 - Math.abs(v) ** 2.15) ** 1.22;
+}
+
+/** What is worked out once for each way to lean. */
+function memoByLean<T>(work: (lean: number) => T): (lean: number) => T {
+  const known = new Map<number, T>();
+  return (lean) => {
+    const found = known.get(lean);
+    if (found !== undefined) return found;
+    const value = work(lean);
+    known.set(lean, value);
+    return value;
+  };
 }
 
 export type MoundFrame = {
@@ -16,22 +28,48 @@ export type MoundFrame = {
   readonly lean: number;
 };
 
-const STEPS = 64;
+type Corner = readonly [x: number, y: number];
 
-function edge({ x0, w, base, h, lean }: MoundFrame, k: number, from = -1, to = 1): string[] {
-  const n = Math.max(4, Math.round((STEPS * (to - from)) / 2));
-  return Array.from({ length: n + 1 }, (_, i) => {
+/** A corner of the outline for so many px of its width: closer together they are not told apart. */
+const CORNER_EVERY_PX = 3.5;
+const MOST_CORNERS = 64;
+
+function edge({ x0, w, base, h, lean }: MoundFrame, k: number, from = -1, to = 1): Corner[] {
+  const corners = Math.min(MOST_CORNERS, Math.max(12, w / CORNER_EVERY_PX));
+  const n = Math.max(4, Math.round((corners * (to - from)) / 2));
+  return Array.from({ length: n + 1 }, (_, i): Corner => {
     const u = from + ((to - from) * i) / n;
-    return `${(x0 + (w * (u + 1)) / 2).toFixed(1)} ${(base - h * k * profile(u, lean)).toFixed(1)}`;
+    return [x0 + (w * (u + 1)) / 2, base - h * k * profile(u, lean)];
   });
 }
+
+const tenths = (px: number): number => Math.round(px * 10);
+const lengthText = (t: number): string => String(t / 10).replace(/^(-?)0\./, '$1.');
+
+/** A line through corners, to a tenth of a px; steps instead of places, since a page holds many of them. */
+function linePath(corners: readonly Corner[]): string {
+  let [x, y] = firstOf(corners).map(tenths) as [number, number];
+  let path = `M${lengthText(x)} ${lengthText(y)}l`;
+  for (const corner of corners.slice(1)) {
+    const [nextX, nextY] = [tenths(corner[0]), tenths(corner[1])];
+    path += `${lengthText(nextX - x)} ${lengthText(nextY - y)} `;
+    [x, y] = [nextX, nextY];
+  }
+  return path.trimEnd();
+}
+
+const STRIPS = 200;
+/** Heights in the middle of each of so many strips. Heaps lean in a hundred ways, and one page draws one of them many times. */
+const stripsOf = memoByLean((lean) =>
+  Array.from({ length: STRIPS }, (_, i) => profile(-1 + (2 * (i + 0.5)) / STRIPS, lean)),
+);
 
 /** Where a fraction of the area under the profile lies to the left, so that the toes do not swallow it. */
 export function uAt(fraction: number, lean: number): number {
   if (fraction <= 0) return -1;
   if (fraction >= 1) return 1;
-  const n = 200;
-  const heights = Array.from({ length: n }, (_, i) => profile(-1 + (2 * (i + 0.5)) / n, lean));
+  const n = STRIPS;
+  const heights = stripsOf(lean);
   const total = heights.reduce((a, b) => a + b, 0);
   let sum = 0;
   for (let i = 0; i < n; i += 1) {
@@ -44,14 +82,19 @@ export function uAt(fraction: number, lean: number): number {
 /** The stratum between the fold lines k0 and k1, from fraction f0 to f1 of its area. */
 export function bandPath(frame: MoundFrame, k0: number, k1: number, f0 = 0, f1 = 1): string {
   const [from, to] = [uAt(f0, frame.lean), uAt(f1, frame.lean)];
-  return `M${edge(frame, k1, from, to).join('L')}L${edge(frame, k0, from, to).reverse().join('L')}Z`;
+  return `${linePath([...edge(frame, k1, from, to), ...edge(frame, k0, from, to).reverse()])}Z`;
 }
 
-export const foldPath = (frame: MoundFrame, k: number): string => `M${edge(frame, k).join('L')}`;
+export const foldPath = (frame: MoundFrame, k: number): string => linePath(edge(frame, k));
 
-export function crestOf({ x0, w, base, h, lean }: MoundFrame): { x: number; y: number } {
+const crestAt = memoByLean((lean) => {
   let best = 0;
   for (let u = -0.5; u <= 0.5; u += 0.01) if (profile(u, lean) > profile(best, lean)) best = u;
+  return best;
+});
+
+export function crestOf({ x0, w, base, h, lean }: MoundFrame): { x: number; y: number } {
+  const best = crestAt(lean);
   return { x: x0 + (w * (best + 1)) / 2, y: base - h * profile(best, lean) };
 }
 

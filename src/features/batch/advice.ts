@@ -1,4 +1,3 @@
-import { claimOf, hasRawInputs } from '@/core/advice/claim';
 import { trialsOf } from '@/core/advice/diagnose';
 import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
@@ -19,7 +18,6 @@ import {
 import { reboundsOf } from '@/core/advice/trend';
 import {
   adviceWords,
-  readingDoubtText,
   CAUSE_WORDS,
   COUNT_WORDS,
   courseText,
@@ -45,7 +43,6 @@ import { isShape, MIN_HOT_M3 } from '@/core/heap/size';
 import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
 import type { VolumeUnit } from '@/core/quantity/units';
-import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 
 /** The advice that can be put off, as the day's list names it; null: it cannot, or is nothing to do. */
@@ -187,21 +184,6 @@ export function adviceView(
   };
 }
 export type AdviceView = ReturnType<typeof adviceView>;
-
-/** What a form says before a heap goes out, and before anybody works on one that is in danger. */
-export function goingOutView({ situation }: BatchSnapshot, locale: Locale) {
-  const claim = claimOf(situation, locale.now);
-  const s = { ...situation, now: locale.now };
-  const hot = isDangerous(s) ? hotOf(s) : null;
-  return {
-    doubts: claim.doubts.map((doubt) => ({ doubt, text: readingDoubtText(doubt, claim, locale) })),
-    rawIn: hasRawInputs(situation),
-    danger:
-      hot === null
-        ? null
-        : `${hotWords(hot, locale).heading}. ${hotWords(hot, locale).why} ${CAUTION.danger}`,
-  };
-}
 
 const HOW = {
   built: 'when it was built',

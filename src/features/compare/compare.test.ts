@@ -1,4 +1,5 @@
 import { logOf } from '../../../tests/support/log';
+import { createBatchSnapshot, toComparableBatch } from '@/core/snapshot/batch-snapshot';
 import { assessBatch } from '@/core/snapshot/assess-batch';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { compareView, type ComparedBatch } from './view';
@@ -22,11 +23,24 @@ function told(
   log.put('built', {}, { at: NOW - ageH * H });
   for (let h = 12; h <= ageH; h += 12) log.round(NOW - (ageH - h) * H, c(h), c(h), c(h) + 2);
   for (const h of turnedAt) log.put('turn', { full: true }, { at: NOW - (ageH - h) * H });
-  const state = foldBatch(log.entries);
-  return {
-    state,
-    reckoning: assessBatch(state, { name: 'T', timeZone: 'UTC', unit: 'C' }, foldSite([]), NOW),
-  };
+  return compared(log.entries);
+}
+const SITE = { name: 'T', timeZone: 'UTC', unit: 'C' } as const;
+function compared(entries: Parameters<typeof foldBatch>[0]): ComparedBatch {
+  const state = foldBatch(entries);
+  return { state, assessment: assessBatch(state, SITE, foldSite([]), NOW) };
+}
+/** The page's view of some heaps of several, as their snapshots hold them against each other. */
+function viewOf(chosen: readonly ComparedBatch[], all: readonly ComparedBatch[]) {
+  const comparables = all.map(({ state }) =>
+    toComparableBatch(createBatchSnapshot(state, SITE, foldSite([]), NOW)),
+  );
+  return compareView(
+    chosen,
+    comparables.find((c) => c.id === chosen[0]?.state.id),
+    comparables,
+    LOCALE,
+  );
 }
 const warm = (h: number): number => Math.min(62, 10 + h);
 
@@ -36,7 +50,7 @@ test('heaps by age with what was done to them; the one most alike and how it wen
     told('Older', 400, warm, [70, 200]),
     told('Cold', 300, () => 15),
   ];
-  const view = compareView([own, older], [own, older, cold], LOCALE);
+  const view = viewOf([own, older], [own, older, cold]);
   expect(view.curves.map((c) => [c.name, c.points.length])).toEqual([
     ['Own', 8],
     ['Older', 33],
@@ -53,7 +67,7 @@ test('heaps by age with what was done to them; the one most alike and how it wen
 });
 test('nothing chosen, a heap still building: an empty chart, no guess', () => {
   const log = logOf(NOW - 5 * H, { code: 'B', name: 'B' });
-  const building: ComparedBatch = { state: foldBatch(log.entries), reckoning: null };
-  expect(compareView([], [building], LOCALE)).toMatchObject({ curves: [], alike: [] });
-  expect(compareView([building], [building], LOCALE)).toMatchObject({ curves: [], alike: [] });
+  const building = compared(log.entries);
+  expect(viewOf([], [building])).toMatchObject({ curves: [], alike: [] });
+  expect(viewOf([building], [building])).toMatchObject({ curves: [], alike: [] });
 });

@@ -4,31 +4,12 @@ import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { countText, tempFigure, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { BatchState } from '@/core/log/fold';
-import { sizesOfHeap } from '@/core/heap/sizes';
 import type { Locale } from '@/core/words/note';
 
 export type ComparedBatch = {
   readonly state: BatchState;
-  readonly reckoning: BatchAssessment | null;
+  readonly assessment: BatchAssessment | null;
 };
-
-/** A heap's life as far as it is compared. */
-function toComparableBatch({ state, reckoning: assessment }: ComparedBatch): ComparableBatch {
-  return {
-    id: state.id,
-    name: state.opened.name ?? state.opened.code,
-    builtAt: state.builtAt,
-    kept: state.opened.method,
-    m3: sizesOfHeap(state)[0]?.m3 ?? null,
-    inputs: state.opened.inputs ?? null,
-    rounds: assessment ? heatsOf(assessment, null) : [],
-    turns: state.events
-      .filter((e) => e.kind === 'turn' && e.data.full && !state.struck.has(e.id))
-      .map((e) => e.at)
-      .sort((a, b) => a - b),
-    provenAt: assessment?.rules[0]?.assessment.verdict.provenAt ?? null,
-  };
-}
 
 type Curve = {
   readonly id: string;
@@ -53,10 +34,11 @@ export type CompareView = {
 };
 
 /** What was done to a heap, by its age. */
-function marksOf({ state }: ComparedBatch, life: ComparableBatch): Curve['marks'] {
-  const day = (at: number): number => (at - life.builtAt!) / MS.day;
+function marksOf({ state, assessment }: ComparedBatch, builtAt: number): Curve['marks'] {
+  const day = (at: number): number => (at - builtAt) / MS.day;
+  const provenAt = assessment?.rules[0]?.assessment.verdict.provenAt ?? null;
   const done = state.events
-    .filter((e) => !state.struck.has(e.id) && e.at >= life.builtAt!)
+    .filter((e) => !state.struck.has(e.id) && e.at >= builtAt)
     .flatMap((e): Curve['marks'][number][] =>
       e.kind === 'turn' && e.data.full
         ? [{ day: day(e.at), kind: 'turn', says: 'turned' }]
@@ -74,42 +56,39 @@ function marksOf({ state }: ComparedBatch, life: ComparableBatch): Curve['marks'
     );
   return [
     ...done,
-    ...(life.provenAt === null
-      ? []
-      : [{ day: day(life.provenAt), kind: 'proven' as const, says: 'proven' }]),
+    ...(provenAt === null ? [] : [{ day: day(provenAt), kind: 'proven' as const, says: 'proven' }]),
   ].sort((a, b) => a.day - b.day);
 }
 
-/** The chosen heaps by age, and what may be learned for the first of them. */
+function curveOf(batch: ComparedBatch): Curve | null {
+  const { state, assessment } = batch;
+  const { builtAt } = state;
+  if (builtAt === null) return null;
+  return {
+    id: state.id,
+    name: state.opened.name ?? state.opened.code,
+    points: (assessment ? heatsOf(assessment, null) : [])
+      .map((r) => ({ day: (r.at - builtAt) / MS.day, c: r.peakC }))
+      .filter((p) => p.day >= 0),
+    marks: marksOf(batch, builtAt),
+  };
+}
+
+/** The chosen heaps by age, and what may be learned for the first of them. @param first that one as it is compared with the others */
 export function compareView(
   chosen: readonly ComparedBatch[],
-  all: readonly ComparedBatch[],
+  first: ComparableBatch | undefined,
+  all: readonly ComparableBatch[],
   { now, unit }: Locale,
 ): CompareView {
-  const lives = all.map(toComparableBatch);
-  const curves = chosen.flatMap((t): Curve[] => {
-    const life = toComparableBatch(t);
-    return life.builtAt === null
-      ? []
-      : [
-          {
-            id: life.id,
-            name: life.name,
-            points: life.rounds
-              .map((r) => ({ day: (r.at - life.builtAt!) / MS.day, c: r.peakC }))
-              .filter((p) => p.day >= 0),
-            marks: marksOf(t, life),
-          },
-        ];
-  });
-  const first = chosen[0] && toComparableBatch(chosen[0]);
+  const curves = chosen.flatMap((batch) => curveOf(batch) ?? []);
   const days = Math.max(7, ...curves.map((c) => c.points.at(-1)?.day ?? 0));
   return {
     curves,
     days,
     ticks: [20, 40, 55, 70].map((c) => ({ c, label: tempFigure(c, unit), strong: c === 55 })),
     alike: first
-      ? findSimilarBatches(first, lives, now)
+      ? findSimilarBatches(first, all, now)
           .slice(0, 3)
           .map((a) => ({
             id: a.id,

@@ -9,7 +9,7 @@ import {
   situation,
   type Change,
 } from '../../../tests/support/situation';
-import { availableLabourNow, roundsOfSite, todayView } from './view';
+import { availableLabourNow, roundsOfSite, shortenDay, todayView } from './view';
 import { foldSite } from '@/core/log/fold';
 import { batchId } from '../../../tests/support/ids';
 
@@ -173,3 +173,16 @@ test('chores and thermometer checks come round by when they were last done', () 
   expect(covered(covers!.words)).toBe('Look at the covers. Every 3 days; last done Fri 04:00.');
 });
 const covered = (w: { act: string; why: string }): string => `${w.act}. ${w.why}`;
+test('of a long list the first are shown, how many more there are is said, and all when they are asked for', () => {
+  const heaps = Array.from({ length: 40 }, (_, i) =>
+    card(`Goshawk ${i}`, { rounds: [heat(2, 66, 73)] }),
+  );
+  const tasks = tasksOf(heaps, { chores: [], probes: [] }, NOW);
+  const whole = todayView(tasks, null, null, true, LOCALE);
+  const view = shortenDay(whole);
+  expect(view.groups[0]).toMatchObject({ title: 'Danger', more: 25 });
+  expect(view.groups[0]!.tasks).toHaveLength(15);
+  expect([view.urgent.length, view.moreUrgent]).toEqual([5, 35]);
+  expect(whole.groups[0]).toMatchObject({ more: 0 });
+  expect(whole.groups[0]!.tasks).toHaveLength(40);
+});

@@ -62,12 +62,16 @@ export type TodayTask = {
 export type TodayView = {
   readonly day: string;
   readonly clock: string;
+  /** Names of what cannot wait. */
   readonly urgent: readonly string[];
+  /** How many more cannot wait than are named. */
+  readonly moreUrgent: number;
   readonly load: string;
   readonly groups: readonly {
     readonly title: string;
     /** Not of today: folded away. */ readonly later: boolean;
     readonly tasks: readonly TodayTask[];
+    /** How many more there are than are listed. */ readonly more: number;
   }[];
   readonly crew: readonly string[];
   readonly askCrew: boolean;
@@ -91,6 +95,22 @@ const hrefOf = ({ kind, batch, name, load }: Task): string =>
           : kind === 'hot'
             ? `/batch/${batch}`
             : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`;
+
+/** Tasks of a group that are listed unless all are asked for: nobody does more in a day. */
+const MOST_LISTED = 15;
+
+/** A day with the first tasks of each group, and how many more there are. */
+export const shortenDay = (day: TodayView): TodayView => ({
+  ...day,
+  groups: day.groups.map((g) => ({
+    ...g,
+    tasks: g.tasks.slice(0, MOST_LISTED),
+    more: Math.max(0, g.tasks.length - MOST_LISTED),
+  })),
+});
+
+/** Heaps named in one sentence. */
+const MOST_NAMED = 6;
 
 /** Today's list. @param labour who is there today; `over`: the working day is; null: nobody said who works here */
 export function todayView(
@@ -151,7 +171,12 @@ export function todayView(
     { title: 'Tomorrow', later: true, tasks: tasks.filter((t) => !t.deferred && !isToday(t.due)) },
   ]
     .filter((g) => g.tasks.length > 0)
-    .map((g) => ({ title: g.title, later: g.later, tasks: g.tasks.map(show) }));
+    .map((g) => ({
+      title: g.title,
+      later: g.later,
+      tasks: g.tasks.map(show),
+      more: 0,
+    }));
   const urgent = [
     ...new Set(
       today.filter((t) => t.group === 'danger' || t.group === 'losing').map((t) => t.name),
@@ -173,7 +198,8 @@ export function todayView(
   return {
     day: `${p.weekday} ${p.day} ${p.month}`,
     clock: p.clock,
-    urgent,
+    urgent: urgent.length > MOST_NAMED ? urgent.slice(0, MOST_NAMED - 1) : urgent,
+    moreUrgent: urgent.length > MOST_NAMED ? urgent.length - (MOST_NAMED - 1) : 0,
     load,
     groups,
     crew: there?.people.map((q) => q.name) ?? [],

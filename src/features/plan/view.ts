@@ -27,11 +27,9 @@ export type PlanJob = {
   readonly minutes: string;
   readonly machine: boolean;
   readonly says: string;
-  /** What it does if it is done on another day, by day; null: it cannot be. */ readonly effects: readonly ({
-    readonly text: string;
-    readonly costs: boolean;
-  } | null)[];
 };
+/** What a turning does if it is done on another day, by day; null: it cannot be. */
+export type DayEffects = readonly ({ readonly text: string; readonly costs: boolean } | null)[];
 type PlanRow = {
   readonly batch: string;
   readonly code: string;
@@ -108,97 +106,105 @@ function effectText(
       };
 }
 
-/** The fourteen days as they are drawn and read. */
-export function planView(
+/** A plan with the moment that it was made at, and whether anybody works there. */
+export type PlannedSite = {
+  readonly plan: WorkSchedule;
+  readonly days: readonly WorkDay[];
+  /** Every batch of the site. */ readonly board: readonly BatchSnapshot[];
+  readonly cards: readonly HeapCard[];
+  /** What becomes of each heap as it is planned. */ readonly outlooks: ReadonlyMap<
+    string,
+    Outlook
+  >;
+  readonly hasCrew: boolean;
+  readonly now: number;
+};
+
+/** After the fourteen days the turnings of a heap are taken to go on as they did. */
+function prolonged(f: HeapFacts, turns: readonly number[]): number[] {
+  const last = turns.at(-1);
+  if (last === undefined) return [...turns];
+  const every =
+    turns.length > 1 ? (last - firstOf(turns)) / (turns.length - 1) : f.template.everyDays * MS.day;
+  const further = Array.from(
+    { length: 12 },
+    (_, i) => last + Math.max(2 * MS.day, every) * (i + 1),
+  );
+  return [...turns, ...further];
+}
+
+/** What becomes of a heap that is turned then. */
+const outlookOf = (f: HeapFacts, turns: readonly number[], now: number): Outlook =>
+  forecastTurnings(f, prolonged(f, turns), now, now + OUTLOOK_MS);
+
+/** What becomes of each heap as it is planned, by its id. */
+export const outlooksOf = (
+  cards: readonly HeapCard[],
   plan: WorkSchedule,
   days: readonly WorkDay[],
-  board: readonly BatchSnapshot[],
-  cards: readonly HeapCard[],
-  hasCrew: boolean,
-  locale: Locale,
-): PlanView {
-  const { timeZone, now } = locale;
-  const first = firstOf(days).start;
-  const share = (at: number): number => {
-    const i = Math.max(
-      0,
-      days.findLastIndex((d) => d.start <= at),
-    );
-    const next = days[i + 1]?.start ?? itemAt(days, i).start + MS.day;
-    return i + (at - itemAt(days, i).start) / (next - itemAt(days, i).start);
-  };
-  const facts = new Map(cards.map((c) => [c.id, c.facts]));
-  const until = now + OUTLOOK_MS;
-  const beyond = (f: HeapFacts, turns: readonly number[]): number[] => {
-    // After the fourteen days the turnings are taken to go on as they did.
-    const last = turns.at(-1);
-    const every =
-      turns.length > 1
-        ? (last! - firstOf(turns)) / (turns.length - 1)
-        : f.template.everyDays * MS.day;
-    return last === undefined
-      ? [...turns]
-      : [
-          ...turns,
-          ...Array.from({ length: 12 }, (_, i) => last + Math.max(2 * MS.day, every) * (i + 1)),
-        ];
-  };
-  const outlooks = new Map(
-    cards.map((c) => [
-      c.id,
-      forecastTurnings(c.facts, beyond(c.facts, turnsIn(plan, days, c.id)), now, until),
-    ]),
+  now: number,
+): ReadonlyMap<string, Outlook> =>
+  new Map(cards.map((c) => [c.id, outlookOf(c.facts, turnsIn(plan, days, c.id), now)]));
+
+/** Days from the first, with a share of one. */
+function dayShare(days: readonly WorkDay[], at: number): number {
+  const i = Math.max(
+    0,
+    days.findLastIndex((d) => d.start <= at),
   );
-  const jobs = plan.jobs.map((j): PlanJob => {
-    const f = valueAt(facts, j.batch);
-    const others = plan.jobs.filter((o) => o.batch === j.batch && o !== j);
-    const planned = valueAt(outlooks, j.batch);
-    const effects = days.map((d, day) => {
-      const [before, after] = [
-        others.filter((o) => o.n < j.n).map((o) => o.day),
-        others.filter((o) => o.n > j.n).map((o) => o.day),
-      ];
-      if (before.some((x) => x >= day) || after.some((x) => x <= day) || d.work < now) return null;
-      const e = effectText(
-        forecastTurnings(
-          f,
-          beyond(
-            f,
-            [...others.map((o) => itemAt(days, o.day).work), d.work].sort((a, b) => a - b),
-          ),
-          now,
-          until,
-        ),
-        planned,
-        f,
-        timeZone,
-      );
-      const near = others.some((o) => Math.abs(o.day - day) < j.apart);
-      const load = itemAt(plan.load, day);
-      const free = d.crewMinutes - load.minutes - (day === j.day ? 0 : j.minutes);
-      const over =
-        hasCrew && day !== j.day && free < 0
-          ? `; ${durationText(-free / 60)} more than the crew has`
-          : '';
-      return {
-        text: `${e.text}${near ? '; too near its other turning: both count only with a hot round between' : ''}${over}`,
-        costs: e.costs || near,
-      };
-    });
+  const next = days[i + 1]?.start ?? itemAt(days, i).start + MS.day;
+  return i + (at - itemAt(days, i).start) / (next - itemAt(days, i).start);
+}
+
+/** What a turning of the plan does on each of the days; null: the plan has no such turning. */
+export function dayEffects(
+  { plan, days, cards, outlooks, hasCrew, now }: PlannedSite,
+  key: string,
+  timeZone: string,
+): DayEffects | null {
+  const job = plan.jobs.find((j) => j.key === key);
+  const facts = cards.find((c) => c.id === job?.batch)?.facts;
+  if (!job || !facts) return null;
+  const others = plan.jobs.filter((o) => o.batch === job.batch && o !== job);
+  const planned = valueAt(outlooks, job.batch);
+  const [before, after] = [others.filter((o) => o.n < job.n), others.filter((o) => o.n > job.n)];
+  return days.map((d, day) => {
+    if (before.some((o) => o.day >= day) || after.some((o) => o.day <= day) || d.work < now)
+      return null;
+    const turns = [...others.map((o) => itemAt(days, o.day).work), d.work].sort((a, b) => a - b);
+    const effect = effectText(outlookOf(facts, turns, now), planned, facts, timeZone);
+    const near = others.some((o) => Math.abs(o.day - day) < job.apart);
+    const moved = day === job.day ? 0 : job.minutes;
+    const free = d.crewMinutes - itemAt(plan.load, day).minutes - moved;
+    const over =
+      hasCrew && moved > 0 && free < 0
+        ? `; ${durationText(-free / 60)} more than the crew has`
+        : '';
     return {
-      key: j.key,
-      batch: j.batch,
-      task: itemAt(j.key.split(':'), 1),
-      name: j.name,
-      day: j.day,
-      best: j.best,
-      pinned: j.pinned !== null,
-      minutes: durationText(j.minutes / 60),
-      machine: j.machine,
-      says: `${j.name}: turning ${dayText(timeZone, itemAt(days, j.day).work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`,
-      effects,
+      text: `${effect.text}${near ? '; too near its other turning: both count only with a hot round between' : ''}${over}`,
+      costs: effect.costs || near,
     };
   });
+}
+
+/** The fourteen days as they are drawn and read. */
+export function planView(site: PlannedSite, locale: Locale): PlanView {
+  const { plan, days, board, outlooks, hasCrew, now } = site;
+  const { timeZone } = locale;
+  const first = firstOf(days).start;
+  const share = (at: number): number => dayShare(days, at);
+  const jobs = plan.jobs.map((j): PlanJob => ({
+    key: j.key,
+    batch: j.batch,
+    task: itemAt(j.key.split(':'), 1),
+    name: j.name,
+    day: j.day,
+    best: j.best,
+    pinned: j.pinned !== null,
+    minutes: durationText(j.minutes / 60),
+    machine: j.machine,
+    says: `${j.name}: turning ${dayText(timeZone, itemAt(days, j.day).work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`,
+  }));
   const rows = board
     .filter((d) => !isGone(d.situation))
     .map((d): PlanRow => {

@@ -1,4 +1,4 @@
-import { isGone } from '@/core/advice/situation';
+import { isGone, isLive } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { nextAdvice } from '@/core/advice/next';
 import { positionShort } from '@/core/words/position';
@@ -117,17 +117,41 @@ const plotOf = (d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Plot => (
   advice: briefly(adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale)),
 });
 
-/** Everything the yard shows. */
+/** As many heaps are drawn; of a larger site's the others are rows. */
+export const MOST_DRAWN = 36;
+
+/** What comes first where not all can be drawn: danger, what cannot wait, what works on a rule, then what was built last. */
+const nearness = ({ d, plot }: Shown): number =>
+  plot.advice.danger ? 0 : plot.advice.urgent ? 1 : isLive(d.situation) ? 2 : 3;
+
+type Shown = { readonly d: BatchSnapshot; readonly plot: Plot };
+
+/** Those that are drawn. */
+function chooseDrawn(standing: readonly Shown[]): ReadonlySet<Shown> {
+  if (standing.length <= MOST_DRAWN) return new Set(standing);
+  const byNearness = [...standing].sort(
+    (a, b) => nearness(a) - nearness(b) || (b.d.builtAt ?? Infinity) - (a.d.builtAt ?? Infinity),
+  );
+  return new Set(byNearness.slice(0, MOST_DRAWN));
+}
+
+/** Everything the yard shows. @param board by bay */
 export function yardScreen(board: readonly BatchSnapshot[], locale: Locale, volume: VolumeUnit) {
+  const standing = board
+    .filter((d) => !isGone(d.situation))
+    .map((d): Shown => ({ d, plot: plotOf(d, locale, volume) }));
+  const drawn = chooseDrawn(standing);
   return {
-    heaps: board
-      .filter((d) => !isGone(d.situation))
-      .map((d) => ({
-        plot: plotOf(d, locale, volume),
+    heaps: standing
+      .filter((shown) => drawn.has(shown))
+      .map(({ d, plot }) => ({
+        plot,
         picture: heapPicture(d, locale.now, locale.unit, volume),
       })),
+    /** The others. */
+    rows: standing.filter((shown) => !drawn.has(shown)).map(({ plot }) => plot),
     /** Batches that have left the yard. */
-    gone: board.filter((d) => isGone(d.situation)).length,
+    gone: board.length - standing.length,
     figures: [25, 40, 55, 65, 70, 77].map((c) => tempFigure(c, locale.unit)),
   };
 }

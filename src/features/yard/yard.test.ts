@@ -1,7 +1,7 @@
 import { logOf } from '../../../tests/support/log';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch, foldSite } from '@/core/log/fold';
-import { yardScreen } from './view';
+import { MOST_DRAWN, yardScreen } from './view';
 
 const H = 3_600_000;
 const NOW = Date.UTC(2026, 4, 18, 12);
@@ -41,6 +41,16 @@ describe('the yard', () => {
       'm3',
     );
     expect([screen.heaps.length, screen.gone]).toEqual([1, 2]);
+  });
+  test('of many heaps those that something is the matter with are drawn, and each other one is a row', () => {
+    const quiet = heap(proof);
+    const calm = Array.from({ length: 40 }, (_, i) => ({ ...quiet, id: `calm-${i}` as never }));
+    const hot = heap((l) => l.round(ago(1), 79, 80, 81));
+    const { heaps, rows } = yardScreen([...calm, { ...hot, id: 'hot' as never }], LOCALE, 'm3');
+    expect(heaps).toHaveLength(MOST_DRAWN);
+    expect(rows).toHaveLength(41 - MOST_DRAWN);
+    expect(heaps.at(-1)!.plot.id).toBe('hot');
+    expect(new Set([...heaps.map((h) => h.plot.id), ...rows.map((r) => r.id)]).size).toBe(41);
   });
   test('a word says who said it, that nothing is proven, and that nobody read it', () => {
     const [plot] = plots(

@@ -4,27 +4,22 @@ import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-s
 import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
-import { foldStore } from '@/core/mix/store';
 import { adoptedText, saidOf } from '@/core/snapshot/said';
 import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
-import { foldBatch, type BatchState } from '@/core/log/fold';
+import type { BatchState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
-import { logRepo } from '@/db/repositories/log';
+import { storeRepo } from '@/db/repositories/store';
 import { snapshotRepo } from '@/db/repositories/snapshots';
+import { readBatchState } from '@/db/repositories/states';
 import type { Site } from '@/db/repositories/site';
-import { adviceView, goingOutView } from '../advice';
+import { adviceView } from '../advice';
 import { beyondView } from '../beyond';
 import { gradeView, strictnessView } from '../judged';
 import { sectionView, tableView } from '../view';
-
-async function batchState(id: BatchId): Promise<BatchState | null> {
-  const entries = await logRepo(theDb()).ofBatch(id);
-  return entries.length === 0 ? null : foldBatch(entries);
-}
 
 /** All that a heap's page shows. Null: there is no such heap. */
 export async function batchScreen(
@@ -34,7 +29,7 @@ export async function batchScreen(
   locale: Locale,
   volume: 'm3' | 'yd3',
 ) {
-  const state = await batchState(id);
+  const state = await readBatchState(theDb(), id);
   if (!state) return null;
   const siteState = await snapshotRepo(theDb()).siteState(site);
   const assessment = assessBatch(state, site, siteState, locale.now);
@@ -67,22 +62,57 @@ export async function batchScreen(
     verdicts: assessment
       ? saidOf(assessment, state.terms.length, locale, await cnFor(assessment, state, site.id))
       : [],
-    strictness:
-      assessment && state.readings.length > 0 && state.readings.length <= MAX_RETRIED
-        ? strictnessView(assessment, locale)
-        : null,
+    opens: {
+      rounds: assessment !== null,
+      strictness: canBeRetried(state, assessment),
+      beyond:
+        assessment !== null && assessment.rules.length > 0 && assessment.prepared.rounds.length > 0,
+    },
     grade: assessment ? gradeView(assessment) : null,
-    beyond: assessment ? beyondView(assessment, locale) : null,
     chart: assessment && state.readings.length > 0 ? chartView(state, assessment, locale) : null,
     section: assessment ? sectionView(assessment, locale) : null,
-    table: assessment ? tableView(assessment, state.readings, locale) : null,
-    goingOut: goingOutView(snapshot, locale),
     required: snapshot.rules[0] ? spanText(snapshot.rules[0].requiredHours) : null,
     adopted: adoptedText(opened.adopted, locale),
     age: snapshot.latest
       ? lastReadText(snapshot.latest, snapshot.field.minPoints, locale.now)
       : null,
   };
+}
+
+/** Whether the leading verdict is tried under other policies. */
+const canBeRetried = (state: BatchState, assessment: BatchAssessment | null): boolean =>
+  assessment !== null &&
+  assessment.rules.length > 0 &&
+  state.readings.length > 0 &&
+  state.readings.length <= MAX_RETRIED;
+
+/** What can be opened on a heap's page. */
+export const OPENED = ['rounds', 'strictness', 'beyond'] as const;
+
+/** The inside of what is opened. Null: there is no such heap, or nothing to show. */
+export async function loadOpened(
+  id: BatchId,
+  site: Site,
+  what: (typeof OPENED)[number],
+  locale: Locale,
+) {
+  const state = await readBatchState(theDb(), id);
+  if (!state) return null;
+  const assessment = assessBatch(
+    state,
+    site,
+    await snapshotRepo(theDb()).siteState(site),
+    locale.now,
+  );
+  if (!assessment) return null;
+  switch (what) {
+    case 'rounds':
+      return tableView(assessment, state.readings, locale);
+    case 'strictness':
+      return canBeRetried(state, assessment) ? strictnessView(assessment, locale) : null;
+    case 'beyond':
+      return beyondView(assessment, locale);
+  }
 }
 
 /** The initial C:N, where a rule of the batch asks for it. */
@@ -92,7 +122,7 @@ async function cnFor(
   site: string,
 ): Promise<Figure | null> {
   if (!accounts.some(({ rule }) => rule.initialCn !== undefined)) return null;
-  return initialCnOf(foldStore(await logRepo(theDb()).ofStore(site)), state.id, state.builtAt);
+  return initialCnOf(await storeRepo(theDb()).state(site), state.id, state.builtAt);
 }
 
 /** When it was last read; *full* only where enough places were read for it to count. */

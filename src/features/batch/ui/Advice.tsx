@@ -3,6 +3,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Mark } from '@/charts/marks';
 import { SizeLine } from '@/charts/SizeLine';
+import { HotChoices } from '@/entry/ui/HotChoices';
 import { Disclosure } from '@/ui/Disclosure';
 import type { AdviceView } from '../advice';
 
@@ -127,28 +128,6 @@ function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
         </p>
       )}
       <p className="q text-note mt-1">Read it first, and again the same afternoon.</p>
-    </>
-  );
-}
-
-function HotChoices({ hot }: { hot: NonNullable<AdviceView['hot']> }) {
-  return (
-    <>
-      <p className="mt-1.5">{hot.why}</p>
-      <ul className="mt-1.5 flex flex-col gap-1">
-        {hot.choices.map((c) => (
-          <li key={c.choice} className="leading-[1.3]">
-            <b className="font-semibold">{c.act}.</b>
-            {c.caution && <span className="q text-hint"> {c.caution}</span>}
-          </li>
-        ))}
-      </ul>
-      <p className="mt-1.5 font-semibold">{hot.follow}</p>
-      {hot.escalate && (
-        <p className="marked mt-1.5 font-semibold" data-testid="escalate">
-          {hot.escalate}
-        </p>
-      )}
     </>
   );
 }

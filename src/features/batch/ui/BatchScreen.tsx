@@ -4,11 +4,10 @@ import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
 import { Knot } from '@/charts/Knot';
 import { Mound, type MoundProps } from '@/charts/Mound';
 import { MEMORY_TEXT } from '@/core/rules/text';
-import { DataTable, type ReadingsTable } from './DataTable';
+import { DataTable } from './DataTable';
 import { Section, type SectionPoint } from '@/charts/Section';
 import { Disclosure } from '@/ui/Disclosure';
-import type { BeyondView } from '../beyond';
-import type { gradeView, strictnessView } from '../judged';
+import type { gradeView } from '../judged';
 import { Beyond, GradeLine, Strictness } from './Judged';
 import type { AdviceView } from '../advice';
 import { Danger, Diagnoses, Rebounds, SizeAdvice, Todo } from './Advice';
@@ -53,10 +52,13 @@ export type BatchScreenProps = {
     coldest: string;
     points: readonly (SectionPoint & { name: string })[];
   } | null;
-  readonly table: ReadingsTable | null;
-  readonly strictness: ReturnType<typeof strictnessView>;
+  /** Changes with the log and with what this device shows. */ readonly version: string;
+  /** What can be opened: tables and figures that are worked out then. */ readonly opens: {
+    readonly rounds: boolean;
+    readonly strictness: boolean;
+    readonly beyond: boolean;
+  };
   readonly grade: ReturnType<typeof gradeView>;
-  readonly beyond: BeyondView | null;
   readonly logBar: ReactNode;
   readonly log: ReactNode;
   /** What went into it. */ readonly went: ReactNode;
@@ -212,7 +214,7 @@ export function BatchScreen(p: BatchScreenProps) {
           </section>
         )}
         <Diagnoses a={p.advice} />
-        {p.table && <DataTable table={p.table} />}
+        {p.opens.rounds && <DataTable batch={p.id} version={p.version} />}
         {!p.building && (
           <>
             <Rebounds a={p.advice} />
@@ -222,8 +224,8 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.kin}
         {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
         {p.grade && <GradeLine grade={p.grade} />}
-        {p.strictness && <Strictness table={p.strictness} />}
-        {p.beyond && <Beyond b={p.beyond} />}
+        {p.opens.strictness && <Strictness batch={p.id} version={p.version} />}
+        {p.opens.beyond && <Beyond batch={p.id} version={p.version} />}
         {!p.building && <Disclosure summary="What went into it">{p.went}</Disclosure>}
         {!p.building && (
           <div className="flex flex-wrap gap-x-5 gap-y-2 items-center ruled pt-3">

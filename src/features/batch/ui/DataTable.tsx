@@ -1,8 +1,9 @@
 'use client';
 import { useState } from 'react';
+import { LoadedDisclosure } from '@/ui/LoadedDisclosure';
 import { useKeys } from '@/ui/useKeys';
 
-export type ReadingsTable = {
+type ReadingsTable = {
   readonly points: readonly string[];
   readonly rows: readonly {
     readonly when: string;
@@ -13,21 +14,29 @@ export type ReadingsTable = {
 };
 
 /** What stands behind the picture; the key D opens and closes it. */
-export function DataTable({ table }: { table: ReadingsTable }) {
+export function DataTable({ batch, version }: { batch: string; version: string }) {
   const [open, setOpen] = useState(false);
   useKeys((key) => {
     if (key === 'd') setOpen((was) => !was);
   });
   return (
-    <details
+    <LoadedDisclosure
+      summary="The readings as a table"
+      href={`/api/batch/${batch}/rounds`}
+      read={(answer) => answer as ReadingsTable}
+      version={version}
       open={open}
-      onToggle={(e) => setOpen(e.currentTarget.open)}
-      className="ruled pt-2"
-      data-testid="data-table"
+      onToggle={setOpen}
+      testId="data-table"
     >
-      <summary className="cursor-pointer min-h-target flex items-center">
-        <h2 className="!text-lead">The readings as a table</h2>
-      </summary>
+      {(table) => <Rounds table={table} />}
+    </LoadedDisclosure>
+  );
+}
+
+function Rounds({ table }: { table: ReadingsTable }) {
+  return (
+    <>
       {/* A wide table scrolls by itself, and by keyboard. */}
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Readings by round">
         <table className="text-hint border-collapse min-w-full">
@@ -60,6 +69,6 @@ export function DataTable({ table }: { table: ReadingsTable }) {
       {table.more > 0 && (
         <p className="q text-note mt-1">{table.more} earlier rounds are in the CSV.</p>
       )}
-    </details>
+    </>
   );
 }

@@ -1,15 +1,36 @@
+'use client';
 import { upperFirst } from '@/core/quantity/format';
 import { HotSection } from '@/charts/HotSection';
+import { useState } from 'react';
 import { Disclosure } from '@/ui/Disclosure';
+import { LoadedDisclosure } from '@/ui/LoadedDisclosure';
 import type { BeyondView } from '../beyond';
 import type { gradeView, strictnessView } from '../judged';
 
 const cell = 'py-1 pr-4 align-top';
 
 /** How the verdict hangs on the policy: it teaches why evidence is thin. */
-export function Strictness({ table }: { table: NonNullable<ReturnType<typeof strictnessView>> }) {
+export function Strictness({ batch, version }: { batch: string; version: string }) {
+  const [open, setOpen] = useState(false);
   return (
-    <Disclosure summary="Judged more and less strictly">
+    <LoadedDisclosure
+      summary="Judged more and less strictly"
+      href={`/api/batch/${batch}/strictness`}
+      read={(answer) => answer as StrictnessTable}
+      version={version}
+      open={open}
+      onToggle={setOpen}
+    >
+      {(table) => <StrictnessCells table={table} />}
+    </LoadedDisclosure>
+  );
+}
+
+type StrictnessTable = NonNullable<ReturnType<typeof strictnessView>>;
+
+function StrictnessCells({ table }: { table: StrictnessTable }) {
+  return (
+    <>
       <p className="text-small max-w-[70ch]">
         {table.title}, on the same readings. Where the answer changes with the way of judging, the
         evidence is thin: more points and more rounds would settle it.
@@ -48,7 +69,7 @@ export function Strictness({ table }: { table: NonNullable<ReturnType<typeof str
         </table>
       </div>
       <p className="hint mt-1">Framed: the policy in force.</p>
-    </Disclosure>
+    </>
   );
 }
 
@@ -127,9 +148,25 @@ function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: Bey
 }
 
 /** Doses, hot share and survivors: information, labelled as such. */
-export function Beyond({ b }: { b: BeyondView }) {
+export function Beyond({ batch, version }: { batch: string; version: string }) {
+  const [open, setOpen] = useState(false);
   return (
-    <Disclosure summary="Beyond the rule: how far the heat went">
+    <LoadedDisclosure
+      summary="Beyond the rule: how far the heat went"
+      href={`/api/batch/${batch}/beyond`}
+      read={(answer) => answer as BeyondView}
+      version={version}
+      open={open}
+      onToggle={setOpen}
+    >
+      {(b) => <BeyondFigures b={b} />}
+    </LoadedDisclosure>
+  );
+}
+
+function BeyondFigures({ b }: { b: BeyondView }) {
+  return (
+    <>
       <p className="text-small font-semibold">
         Information, not compliance. No rule asks for these figures.
       </p>
@@ -181,6 +218,6 @@ export function Beyond({ b }: { b: BeyondView }) {
         )}
         <HotPart b={b} />
       </div>
-    </Disclosure>
+    </>
   );
 }

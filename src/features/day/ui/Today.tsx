@@ -1,5 +1,5 @@
 'use client';
-import { lowerFirst, upperFirst } from '@/core/quantity/format';
+import { countText, lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';
@@ -27,7 +27,12 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
       <p className="text-control mt-0.5">
         {view.urgent.length > 0 ? (
           <>
-            <b>{LIST.format(view.urgent)}</b> can’t wait.
+            <b>
+              {LIST.format(
+                view.moreUrgent > 0 ? [...view.urgent, `${view.moreUrgent} more`] : view.urgent,
+              )}
+            </b>{' '}
+            can’t wait.
           </>
         ) : (
           'Nothing that cannot wait.'
@@ -45,17 +50,33 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
       )}
       {view.groups.map((g) => {
         const rows = (
-          <ol>
-            {g.tasks.map((t) => (
-              <TaskRow key={t.key} task={t} onPutOff={() => setOff(t)} onDone={() => setDone(t)} />
-            ))}
-          </ol>
+          <>
+            <ol>
+              {g.tasks.map((t) => (
+                <TaskRow
+                  key={t.key}
+                  task={t}
+                  onPutOff={() => setOff(t)}
+                  onDone={() => setDone(t)}
+                />
+              ))}
+            </ol>
+            {g.more > 0 && (
+              <Link
+                prefetch={false}
+                href="/?day=all"
+                className="link text-small min-h-target inline-flex items-center"
+              >
+                {g.more} more: {g.title.toLowerCase()}
+              </Link>
+            )}
+          </>
         );
         const head = 'text-small font-semibold text-ink-2 border-b-[1.6px] border-ink pb-0.5 mt-2';
         return g.later ? (
           <details key={g.title}>
             <summary className={`${head} min-h-target flex items-end cursor-pointer`}>
-              {g.title}: {g.tasks.length} {g.tasks.length === 1 ? 'task' : 'tasks'}
+              {g.title}: {countText(g.tasks.length + g.more, 'task', 'tasks')}
             </summary>
             {rows}
           </details>

@@ -2,11 +2,9 @@ import type { ReactNode } from 'react';
 import { heapPicture } from '@/core/snapshot/picture';
 import { keptOffline, type PlaceId } from '@/core/words/places';
 import { AppShell } from '../ui/AppShell';
+import { bayKeysOf, skylineOf } from '../skyline';
 import { Skyline } from '../ui/Skyline';
 import type { PageContext } from './queries';
-
-/** So many heaps' pages are kept on a device. */
-const MAX_KEPT = 60;
 
 /** The frame with the skyline in its sky, or what the page puts there instead. */
 export function PageShell({
@@ -24,9 +22,14 @@ export function PageShell({
   wholeOnPhone?: boolean;
   children: ReactNode;
 }) {
-  const heaps = s.board
-    .filter((d) => d.state !== 'released' || d.id === active)
-    .map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume));
+  const { shown, others } = skylineOf(s.board, active);
+  const skyline = (): ReactNode => (
+    <Skyline
+      heaps={shown.map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume))}
+      others={others}
+      {...(active ? { active } : {})}
+    />
+  );
   return (
     <AppShell
       site={s.site.name}
@@ -34,13 +37,9 @@ export function PageShell({
       keep={[
         ...keptOffline(),
         ...s.board.filter((d) => d.state === 'building').map((d) => `/batch/${d.id}/build`),
-        ...s.board
-          .filter((d) => d.state !== 'released')
-          .slice(0, MAX_KEPT)
-          .map((d) => `/batch/${d.id}`),
       ]}
       place={place}
-      sky={sky ?? <Skyline heaps={heaps} {...(active ? { active } : {})} />}
+      sky={sky ?? skyline()}
       right={
         <>
           <b className="disp">{s.airText}</b>
@@ -49,11 +48,7 @@ export function PageShell({
         </>
       }
       prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }}
-      bays={Object.fromEntries(
-        s.board.flatMap((d) =>
-          d.bay !== null && d.state !== 'released' ? [[d.bay, d.id] as const] : [],
-        ),
-      )}
+      bayKeys={bayKeysOf(s.board)}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >
       {children}

@@ -1,5 +1,6 @@
 import { redirect } from 'next/navigation';
 import { theDb, theSite } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { SiteState } from '@/core/log/fold';
@@ -20,6 +21,8 @@ export type PageContext = {
   readonly now: number;
   readonly locale: Locale;
   readonly board: readonly BatchSnapshot[];
+  /** Names the state of the log that the page is of: the hash of its last entry. */
+  readonly asOf: string;
   readonly siteState: SiteState;
   readonly air: readonly AirPoint[];
   readonly airText: string;
@@ -32,6 +35,8 @@ export async function loadPageContext(): Promise<PageContext> {
   if (!site) redirect('/site');
   const [prefs, at] = [await readPrefs(), now()];
   const db = theDb();
+  // Asked for first: what comes in meanwhile is shown, and is looked for once more by the next page.
+  const asOf = await logRepo(db).lastHash(site.id, 'all');
   const [board, siteState] = await Promise.all([
     snapshotRepo(db).board(site, at),
     snapshotRepo(db).siteState(site),
@@ -53,6 +58,7 @@ export async function loadPageContext(): Promise<PageContext> {
     now: at,
     locale: { timeZone: site.timeZone, unit, now: at, volume: prefs.volume },
     board: [...board].sort(byBay),
+    asOf,
     siteState,
     air,
     airText: latest

@@ -55,7 +55,7 @@ export function AppShell({
   sky,
   right,
   prefs,
-  bays,
+  bayKeys,
   wholeOnPhone = false,
   children,
 }: {
@@ -66,7 +66,7 @@ export function AppShell({
   sky: ReactNode;
   right: ReactNode;
   prefs: { unit: string; volume: string; light: string | null };
-  bays: Readonly<Record<string, string>>;
+  bayKeys: Readonly<Record<string, string>>;
   wholeOnPhone?: boolean;
   children: ReactNode;
 }) {
@@ -154,7 +154,7 @@ export function AppShell({
         <span className="flex-1 max-sm:hidden" />
         <div className="relative self-center py-1 max-sm:hidden flex items-center gap-3">
           <Switches {...prefs} />
-          <Keys bays={bays} unit={prefs.unit} />
+          <Keys bayKeys={bayKeys} unit={prefs.unit} />
         </div>
       </nav>
       <main id="main" className="flex-1 flex flex-col">

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
 import { clockText, countText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
+import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
 
 /** Clocks that differ by more are told of. */
@@ -39,6 +40,7 @@ export function DeviceBar({
     const timer = setTimeout(() => {
       registerWorker();
       keepPages(keep);
+      keepHeaps();
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, [keep]);
@@ -108,6 +110,17 @@ function registerWorker(): void {
     void navigator.serviceWorker
       .register('/sw.js', { scope: '/', updateViaCache: 'none' })
       .catch(() => undefined);
+}
+
+const HEAPS_KEPT_AT = 'zh_heaps_kept';
+const KEEP_HEAPS_EVERY_MS = 5 * 60_000;
+/** Keeps how the heaps stand, for when there is no signal. */
+function keepHeaps(): void {
+  const last = Number(localStorage.getItem(HEAPS_KEPT_AT) ?? 0);
+  if (!navigator.onLine || Date.now() - last < KEEP_HEAPS_EVERY_MS) return;
+  localStorage.setItem(HEAPS_KEPT_AT, String(Date.now()));
+  // With no answer it is tried again with the next page.
+  refreshKeptHeaps().catch(() => localStorage.removeItem(HEAPS_KEPT_AT));
 }
 
 const KEPT_AT = 'zh_pages_kept';

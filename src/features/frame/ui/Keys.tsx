@@ -19,7 +19,13 @@ const LIST = [
   ['Esc', 'back, without keeping'],
 ] as const;
 /** Keys that work on every page, and the sheet that names them all. */
-export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; unit: string }) {
+export function Keys({
+  bayKeys,
+  unit,
+}: {
+  /** The heap that a digit leads to. */ bayKeys: Readonly<Record<string, string>>;
+  unit: string;
+}) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
   usePlaceKeys((key) => {
@@ -31,8 +37,8 @@ export function Keys({ bays, unit }: { bays: Readonly<Record<string, string>>; u
       remember('zh_unit', unit === 'C' ? 'F' : 'C');
       router.refresh();
     } else if (key === '?') setOpen(true);
-    else if (/^[0-9]$/.test(key)) {
-      const heap = bays[key === '0' ? '10' : key];
+    else {
+      const heap = bayKeys[key];
       if (heap) router.push(`/batch/${heap}`);
     }
   });

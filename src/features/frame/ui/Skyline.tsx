@@ -1,16 +1,30 @@
+'use client';
 import Link from 'next/link';
 import { Mound, type MoundProps } from '@/charts/Mound';
+import { useOnPage } from '@/ui/useOnPage';
 
 export type SkylineHeap = MoundProps & { readonly says: string };
 
-/** All heaps by bay above the ground line, the one in view lifted. Each is a link with its standing in words. */
-export function Skyline({ heaps, active }: { heaps: readonly SkylineHeap[]; active?: string }) {
+/**
+ * Heaps by bay above the ground line, the one in view lifted. Each is a link with its standing in words. A page that crosses the
+ * wire says what they are in a few numbers; the drawing is made of them on either side.
+ */
+export function Skyline({
+  heaps,
+  others,
+  active,
+}: {
+  heaps: readonly SkylineHeap[];
+  /** How many more stand in the yard. */ others: number;
+  active?: string;
+}) {
+  const onPage = useOnPage();
   const step = heaps.length > 12 ? 46 : 70;
   const width = Math.max(heaps.length * step + 20, 200);
   const largest = Math.max(...heaps.map((h) => h.volume), 1);
   return (
-    <nav aria-label="Heaps by bay" className="overflow-x-auto min-w-0 flex-1">
-      <svg width={width} height={96} viewBox={`0 0 ${width} 96`} className="block">
+    <nav aria-label="Heaps by bay" className="overflow-x-auto min-w-0 flex-1 flex items-end">
+      <svg width={width} height={96} viewBox={`0 0 ${width} 96`} className="block flex-none">
         {heaps.map((heap, i) => {
           const chosen = heap.id === active;
           const x = 10 + step * (i + 0.5);
@@ -33,23 +47,30 @@ export function Skyline({ heaps, active }: { heaps: readonly SkylineHeap[]; acti
                 />
               )}
               <g className={chosen ? 'lift' : undefined}>
-                <Mound
-                  heap={heap}
-                  place={{
-                    x,
-                    base: chosen ? 87 : 94,
-                    maxW: step - 4,
-                    maxH: 44,
-                    largest,
-                    small: true,
-                    chosen,
-                  }}
-                />
+                {onPage && (
+                  <Mound
+                    heap={heap}
+                    place={{
+                      x,
+                      base: chosen ? 87 : 94,
+                      maxW: step - 4,
+                      maxH: 44,
+                      largest,
+                      small: true,
+                      chosen,
+                    }}
+                  />
+                )}
               </g>
             </Link>
           );
         })}
       </svg>
+      {others > 0 && (
+        <Link prefetch={false} href="/" className="link text-note mb-2 whitespace-nowrap">
+          {others} more
+        </Link>
+      )}
     </nav>
   );
 }

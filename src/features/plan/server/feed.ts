@@ -1,13 +1,11 @@
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { tasksOf, shareOut, availableLabourAt, type Task } from '@/core/advice/tasks';
 import { taskWords, TASK_WORDS } from '@/core/advice/words';
-import { cardOf } from '@/core/snapshot/card';
-import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { SiteState } from '@/core/log/fold';
 import { weekdayOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
-import { planOf } from './queries';
+import type { PlannedSite } from '../view';
 
 /** One entry of the calendar. `key` stays the same from day to day, so that a phone moves it instead of showing it twice. */
 export type FeedItem = {
@@ -24,18 +22,14 @@ type Sundries = {
 };
 
 /** What is to be done: today's tasks at their time, turnings on the days of the plan, each with who is to do it. */
-export async function feedItems(
-  board: readonly BatchSnapshot[],
-  siteState: SiteState,
+export function feedItems(
+  { plan, days, cards }: PlannedSite,
+  { work }: Pick<SiteState, 'work'>,
   sundries: Sundries,
   locale: Locale,
-): Promise<FeedItem[]> {
+): FeedItem[] {
   const { timeZone, now } = locale;
-  const { work } = siteState;
-  const { plan, days } = await planOf(board, work, timeZone, now);
-  const tasks = tasksOf(board.map(cardOf), sundries, now).filter(
-    (t) => t.kind !== 'turn' && !t.deferred,
-  );
+  const tasks = tasksOf(cards, sundries, now).filter((t) => t.kind !== 'turn' && !t.deferred);
   const today = work
     ? new Map(
         shareOut(tasks, availableLabourAt(work, weekdayOf(timeZone, now).weekday, null)).map(

@@ -1,5 +1,3 @@
-import { listJobs, scheduleTurnings } from '@/core/advice/scheduler';
-import { cardOf } from '@/core/snapshot/card';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Work } from '@/core/log/shapes';
 import {
@@ -12,8 +10,8 @@ import {
   template,
   type Change,
 } from '../../../../tests/support/situation';
-import { daysAhead, solve } from './queries';
-import { planView } from '../view';
+import { daysAhead, planOf } from './queries';
+import { dayEffects, planView } from '../view';
 
 const LOCALE = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
 const work: Work = {
@@ -46,16 +44,9 @@ const owing = snapshot('Egret', {
   proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY },
 });
 async function viewOf(board: BatchSnapshot[], w: Work | null = work) {
-  const days = daysAhead(w, 'UTC', NOW);
-  const cards = board.map(cardOf);
-  return planView(
-    await scheduleTurnings(listJobs(cards, days, NOW), days, 10, solve),
-    days,
-    board,
-    cards,
-    w !== null,
-    LOCALE,
-  );
+  const site = await planOf(board, w, 'UTC', NOW);
+  const view = planView(site, LOCALE);
+  return { ...view, effects: view.jobs.map((j) => dayEffects(site, j.key, 'UTC')!) };
 }
 
 test('fourteen days of the site’s calendar, over a change of the clock too', () => {
@@ -82,13 +73,14 @@ test('a heap with its turnings, its proof, and what another day would do', async
   const [first, second] = view.jobs;
   expect(second!.day - first!.day).toBeGreaterThanOrEqual(2);
   // It cannot be done after the one that follows it.
-  expect(first!.effects[second!.day]).toBeNull();
-  expect(first!.effects[first!.day]!.text).toMatch(/as planned/);
-  expect(second!.effects[12]!).toMatchObject({
+  const [ofFirst, ofSecond] = view.effects;
+  expect(ofFirst![second!.day]).toBeNull();
+  expect(ofFirst![first!.day]!.text).toMatch(/as planned/);
+  expect(ofSecond![12]!).toMatchObject({
     costs: true,
     text: expect.stringMatching(/instead of/),
   });
-  expect(first!.effects[second!.day - 1]!.text).toMatch(/too near its other turning/);
+  expect(ofFirst![second!.day - 1]!.text).toMatch(/too near its other turning/);
 });
 test('a heap that falls is said to be lost without its turning in time', async () => {
   const falling = snapshot('Heron', {
@@ -96,7 +88,7 @@ test('a heap that falls is said to be lost without its turning in time', async (
     proof: { creditedHours: 200 },
   });
   const view = await viewOf([falling]);
-  expect(view.jobs[0]!.effects.findLast((e) => e !== null)).toMatchObject({
+  expect(view.effects[0]!.findLast((e) => e !== null)).toMatchObject({
     costs: true,
     text: expect.stringMatching(/falls past its floor .*: \d d \d+ h would be lost/),
   });

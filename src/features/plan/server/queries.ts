@@ -1,85 +1,17 @@
-import loadHighs from 'highs';
-import {
-  listJobs,
-  scheduleTurnings,
-  type WorkDay,
-  type Constraint,
-  type Programme,
-  type SolveProgramme,
-} from '@/core/advice/scheduler';
+import { listJobs, scheduleTurnings, type WorkDay } from '@/core/advice/scheduler';
 import { isLive } from '@/core/advice/situation';
-import { availableLabourAt, ROUND_MINUTES } from '@/core/advice/tasks';
+import { availableLabourAt, ROUND_MINUTES, type HeapCard } from '@/core/advice/tasks';
 import { cardOf } from '@/core/snapshot/card';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Work } from '@/core/log/shapes';
 import { localDays, minutesOfClock, weekdayOf, zoneOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
-import { log } from '@/platform/log';
-import { valueAt } from '@/core/quantity/present';
-
-/** As long as a page may wait for a better plan. */
-const PATIENCE_MS = 1500;
-/** Near enough to the best: a hundredth. */
-const GAP = 0.01;
-/** How the solver says that it has found a plan: the best, or the best so far when its time was up. */
-const USABLE: ReadonlySet<string> = new Set(['Optimal', 'Time limit reached']);
-let loaded: ReturnType<typeof loadHighs> | null = null;
-
-/** The programme in the LP text that solvers read, with short names. */
-function lpText({ variables, constraints }: Programme, name: (v: string) => string): string {
-  const rows = new Map(constraints.map((c) => [c.name, [] as string[]]));
-  for (const v of variables)
-    for (const [c, k] of v.in)
-      if (k !== 0) valueAt(rows, c).push(`${k < 0 ? '-' : '+'} ${Math.abs(k)} ${name(v.name)}`);
-  const bound = (c: Constraint): string =>
-    c.equal !== undefined
-      ? `= ${c.equal}`
-      : c.max !== undefined
-        ? `<= ${c.max}`
-        : `>= ${c.min ?? 0}`;
-  return [
-    'Minimize',
-    ` obj: ${variables.map((v) => `+ ${v.cost} ${name(v.name)}`).join('\n ')}`,
-    'Subject To',
-    ...constraints.flatMap((c, i) =>
-      valueAt(rows, c.name).length > 0
-        ? [` c${i}: ${valueAt(rows, c.name).join(' ')} ${bound(c)}`]
-        : [],
-    ),
-    'Binary',
-    ...variables.flatMap((v) => (v.binary ? [` ${name(v.name)}`] : [])),
-    'End',
-    '',
-  ].join('\n');
-}
-
-/** The integer programme by branch and cut (HiGHS). A programme that it cannot do in time is answered with null. */
-export const solve: SolveProgramme = async (programme) => {
-  const names = new Map(programme.variables.map((v, i) => [v.name, `v${i}`]));
-  try {
-    const highs = await (loaded ??= loadHighs());
-    const solution = highs.solve(
-      lpText(programme, (v) => valueAt(names, v)),
-      { time_limit: PATIENCE_MS / 1000, mip_rel_gap: GAP, output_flag: false },
-    );
-    if (!USABLE.has(solution.Status)) return null;
-    const values = new Map<string, number>();
-    for (const [v, short] of names) {
-      const value = (solution.Columns as Record<string, { Primal?: number }>)[short]?.Primal ?? 0;
-      if (Math.abs(value) > 1e-6) values.set(v, value);
-    }
-    return programme.constraints.filter((c) => c.kind === 'once').length > values.size
-      ? null
-      : values;
-  } catch (error) {
-    loaded = null; // its memory is in no state to be used again
-    log.warn(
-      { error: error instanceof Error ? error.message : error },
-      'the plan was not solved; the least loaded days are taken',
-    );
-    return null;
-  }
-};
+import { createSharedWork } from '@/platform/memory';
+import type { Site } from '@/db/repositories/site';
+import type { Locale } from '@/core/words/note';
+import { inWorkerThread } from '@/platform/worker-threads';
+import { outlooksOf, planView, type PlannedSite, type PlanView } from '../view';
+import { solve } from './solve';
 
 const DAYS_AHEAD = 14;
 
@@ -112,25 +44,74 @@ export function daysAhead(work: Work | null, timeZone: string, now: number): Wor
   });
 }
 
-/** The plan of the site as it stands. */
+/** What a plan is worked out of; it can be cloned from thread to thread. */
+type PlanInputs = {
+  readonly cards: readonly HeapCard[];
+  readonly work: Work | null;
+  readonly timeZone: string;
+  readonly now: number;
+};
+
+/** The turnings of the days ahead, shared out, and what becomes of each heap by them. */
+export async function workOutPlan({
+  cards,
+  work,
+  timeZone,
+  now,
+}: PlanInputs): Promise<Pick<PlannedSite, 'days' | 'plan' | 'outlooks'>> {
+  const days = daysAhead(work, timeZone, now);
+  const rounds = cards.filter((c) => isLive(c.facts)).length * ROUND_MINUTES;
+  const chores = (work?.chores ?? []).reduce((sum, c) => sum + c.minutes / c.everyDays, 0);
+  const plan = await scheduleTurnings(
+    listJobs(cards, days, now),
+    days,
+    Math.round(rounds + chores),
+    solve,
+  );
+  return { days, plan, outlooks: outlooksOf(cards, plan, days, now) };
+}
+const workOutBeside = inWorkerThread('workOutPlan', workOutPlan);
+
+/** The plan of the site as of a moment. */
 export async function planOf(
   board: readonly BatchSnapshot[],
   work: Work | null,
   timeZone: string,
   now: number,
-) {
-  const days = daysAhead(work, timeZone, now);
+): Promise<PlannedSite> {
   const cards = board.map(cardOf);
-  const rounds = board.filter((d) => isLive(d.situation)).length * ROUND_MINUTES;
-  const chores = (work?.chores ?? []).reduce((sum, c) => sum + c.minutes / c.everyDays, 0);
   return {
-    days,
+    now,
+    board,
     cards,
-    plan: await scheduleTurnings(
-      listJobs(cards, days, now),
-      days,
-      Math.round(rounds + chores),
-      solve,
-    ),
+    hasCrew: (work?.crew.length ?? 0) > 0,
+    ...(await workOutBeside({ cards, work, timeZone, now })),
   };
+}
+
+/** So long a plan holds while nobody logs anything: turnings are planned by the day. */
+const HOLDS_MS = 5 * MS.minute;
+const plans = createSharedWork<PlannedSite>();
+
+/** The plan of the site, worked out once for each change of the log, and anew after some minutes. @param asOf the hash of the log's last entry */
+export function loadPlan(
+  site: Site,
+  board: readonly BatchSnapshot[],
+  work: Work | null,
+  asOf: string,
+  now: number,
+): Promise<PlannedSite> {
+  const held = `${asOf} ${Math.floor(now / HOLDS_MS)}`;
+  return plans(site.id, held, () => planOf(board, work, site.timeZone, now));
+}
+
+const views = new WeakMap<PlannedSite, Map<string, PlanView>>();
+
+/** The plan as it is drawn and read, worked out once for each unit while the plan holds. */
+export function viewOfPlan(plan: PlannedSite, locale: Locale): PlanView {
+  const known = views.get(plan) ?? new Map<string, PlanView>();
+  views.set(plan, known);
+  const view = known.get(locale.unit) ?? planView(plan, locale);
+  known.set(locale.unit, view);
+  return view;
 }

@@ -4,15 +4,18 @@ import { Field, Problems } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { useSubmit } from '@/ui/useSubmit';
 import type { PlanJob, PlanView } from '../view';
+import type { KnownEffects } from './useDayEffects';
 
 /** The days that a turning may be moved to, with what each does to the proof. */
 export function MoveSheet({
   job,
+  effects,
   days,
   onClose,
   onChoose,
 }: {
   job: PlanJob;
+  effects: KnownEffects | null;
   days: PlanView['days'];
   onClose: () => void;
   onChoose: (day: number) => void;
@@ -26,29 +29,54 @@ export function MoveSheet({
       title={`${job.name}: turn it on another day`}
       note={job.says}
     >
-      <ul className="flex flex-col">
-        {days.map((d, i) => {
-          const e = job.effects[i];
-          return (
-            e && (
-              <li key={i} className="border-b border-rule">
-                <button
-                  type="button"
-                  disabled={i === job.day}
-                  className="w-full text-left min-h-glove py-1.5 grid grid-cols-[100px_1fr] gap-3 items-center"
-                  onClick={() => onChoose(i)}
-                >
-                  <b className="font-semibold">{d.long}</b>
-                  <span className={`text-small ${e.costs ? 'marked' : ''}`}>
-                    {i === job.day ? 'planned' : e.text}
-                  </span>
-                </button>
-              </li>
-            )
-          );
-        })}
-      </ul>
+      <OtherDays job={job} effects={effects} days={days} onChoose={onChoose} />
     </Sheet>
+  );
+}
+
+function OtherDays({
+  job,
+  effects,
+  days,
+  onChoose,
+}: {
+  job: PlanJob;
+  effects: KnownEffects | null;
+  days: PlanView['days'];
+  onChoose: (day: number) => void;
+}) {
+  if (effects === null || effects === 'asked')
+    return <p role="status">Working out what other days would do…</p>;
+  if (effects === 'failed')
+    return (
+      <p role="alert">
+        The hub did not answer, so what other days would do is not known. Close this and press the
+        turning again.
+      </p>
+    );
+  return (
+    <ul className="flex flex-col">
+      {days.map((d, i) => {
+        const e = effects[i];
+        return (
+          e && (
+            <li key={i} className="border-b border-rule">
+              <button
+                type="button"
+                disabled={i === job.day}
+                className="w-full text-left min-h-glove py-1.5 grid grid-cols-[100px_1fr] gap-3 items-center"
+                onClick={() => onChoose(i)}
+              >
+                <b className="font-semibold">{d.long}</b>
+                <span className={`text-small ${e.costs ? 'marked' : ''}`}>
+                  {i === job.day ? 'planned' : e.text}
+                </span>
+              </button>
+            </li>
+          )
+        );
+      })}
+    </ul>
   );
 }
 

@@ -3,6 +3,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Mark } from '@/charts/marks';
 import { ROW_HEIGHT, PLAN_WIDTH, type PlanGeometry } from '../plan-geometry';
 import type { PlanJob, PlanView } from '../view';
+import type { KnownEffects } from './useDayEffects';
 
 const percent = (part: number, whole: number): string => `${(part / whole) * 100}%`;
 
@@ -77,7 +78,10 @@ export function PlanHandles({
 }: {
   view: PlanView;
   g: PlanGeometry;
-  over: { readonly job: PlanJob; readonly day: number } | null;
+  /** Where a turning is held over, and what it would do there. */ over: {
+    readonly day: number;
+    readonly effects: KnownEffects | null;
+  } | null;
   onPress: (job: PlanJob) => void;
 }) {
   const columnTop = percent(g.top, g.height);
@@ -96,7 +100,7 @@ export function PlanHandles({
             height: columnHeight,
           }}
           on={over?.day === i}
-          bad={over?.day === i && !over.job.effects[i]}
+          bad={over?.day === i && Array.isArray(over.effects) && !over.effects[i]}
         />
       ))}
       {view.jobs.map((j) => (

@@ -1,6 +1,8 @@
+'use client';
 import Link from 'next/link';
 import { Mark } from '@/charts/marks';
 import { Mound, type MoundProps } from '@/charts/Mound';
+import { useOnPage } from '@/ui/useOnPage';
 import type { Plot } from '../view';
 
 export type YardHeap = {
@@ -16,6 +18,7 @@ export function HeapPlot({
   heap: YardHeap;
   largest: number;
 }) {
+  const onPage = useOnPage();
   return (
     <li className="relative min-w-0 flex flex-col">
       <Link
@@ -29,7 +32,9 @@ export function HeapPlot({
           <rect x="0" y="134" width="148" height="20" fill="var(--color-soil)" />
           <rect x="0" y="134" width="148" height="20" fill="url(#stones)" />
           <path d="M0 125V154" stroke="var(--color-ink)" strokeWidth="3" />
-          <Mound heap={picture} place={{ x: 74, base: 134, maxW: 136, maxH: 90, largest }} />
+          {onPage && (
+            <Mound heap={picture} place={{ x: 74, base: 134, maxW: 136, maxH: 90, largest }} />
+          )}
           <path d="M0 134H148" stroke="var(--color-ink)" strokeWidth="1.8" />
           <text x="10" y="148.5" fontSize="12" fill="var(--color-soil-dim)">
             {plot.place}

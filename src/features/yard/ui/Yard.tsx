@@ -2,7 +2,9 @@ import Link from 'next/link';
 import { ember } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
 import type { ReactNode } from 'react';
+import type { Plot } from '../view';
 import { HeapPlot, type YardHeap } from './HeapPlot';
+import { HeapRows } from './HeapRows';
 
 const WORDS: readonly [number, string][] = [
   [25, 'cold'],
@@ -16,11 +18,13 @@ const WORDS: readonly [number, string][] = [
 /** Home: the heaps on their ground, and the day's work beside them. */
 export function Yard({
   heaps,
+  rows,
   gone,
   figures,
   today,
 }: {
   heaps: readonly YardHeap[];
+  /** What is not drawn, where there are many. */ rows: readonly Plot[];
   /** How many batches have left the yard. */ gone: number;
   figures: readonly string[];
   /** The day's work, beside them. */ today: ReactNode;
@@ -37,6 +41,7 @@ export function Yard({
             <HeapPlot key={h.plot.id} heap={h} largest={largest} />
           ))}
         </ul>
+        {rows.length > 0 && <HeapRows rows={rows} />}
         {heaps.length === 0 && (
           <p className="px-5 py-8 text-subhead">
             No heap stands in the yard.{' '}

@@ -13,6 +13,8 @@ import { BatchScreen } from '../../ui/BatchScreen';
 import { Kin } from '../../ui/Kin';
 import { PutOffButton } from '@/features/day/ui/PutOffButton';
 import { LogBar } from '@/features/log/ui/LogBar';
+import { goingOutView } from '@/features/log/going-out';
+import { FIRST_LINES } from '@/features/log/view';
 import { LogList } from '@/features/log/ui/LogList';
 import { placedHeaps } from '@/entry/placed';
 import { logLines } from '@/features/log/view';
@@ -35,7 +37,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
   if (id === null) notFound();
   const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
   if (!b) notFound();
-  const { state, digest: snapshot, goingOut: _goingOut, ...shown } = b;
+  const { state, digest: snapshot, ...shown } = b;
   const built = await buildingOf(id, s.site.id, s.board, s.locale);
   const heap = {
     id,
@@ -50,11 +52,12 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     rules: rulesInForce(state.terms.at(-1)),
     onHold: snapshot.situation.stage.code === 'on-hold',
     shape: state.opened.shape ?? null,
-    ...b.goingOut,
+    ...goingOutView(snapshot, s.locale),
     ...(built
       ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } }
       : {}),
   };
+  const version = `${s.asOf} ${s.unit}`;
   const { task, next } = b.advice;
   const actions = task && (
     <PutOffButton
@@ -67,14 +70,16 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
       <BatchScreen
         {...shown}
         id={id}
+        version={version}
         actions={actions}
         went={built && <FeedstockAddedList view={built} />}
         kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
         logBar={<LogBar heap={heap} building={b.building} />}
         log={
           <LogList
-            lines={logLines(state, s.locale).slice(0, 400)}
+            lines={logLines(state, s.locale, 0, FIRST_LINES)}
             total={state.entries.length}
+            version={version}
             heap={heap}
           />
         }

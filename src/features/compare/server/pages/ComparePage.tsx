@@ -1,5 +1,6 @@
 import { isGone } from '@/core/advice/situation';
-import { toldOf } from '../queries';
+import { toComparableBatch } from '@/core/snapshot/batch-snapshot';
+import { loadComparedBatches } from '../queries';
 import { Compare } from '../../ui/Compare';
 import { compareView } from '../../view';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -12,8 +13,8 @@ export async function ComparePage({
 }) {
   const [{ h }, s] = [await searchParams, await loadPageContext()];
   const read = s.board.filter((d) => d.latest !== null);
-  const asked = (Array.isArray(h) ? h : h === undefined ? [] : [h]).filter((id) =>
-    read.some((d) => d.id === id),
+  const asked = (Array.isArray(h) ? h : h === undefined ? [] : [h]).flatMap((id) =>
+    read.flatMap((d) => (d.id === id ? [d.id] : [])),
   );
   // At first sight: the two that are furthest on among those that are hot.
   const chosen =
@@ -24,19 +25,15 @@ export async function ComparePage({
           .slice(0, 3)
           .map((d) => d.id)
       : asked.slice(0, 6);
-  const told = await toldOf(
-    read.map((d) => d.id),
-    s.site,
-    s.siteState,
-    s.now,
-  );
-  const pick = chosen.flatMap((id) => told.filter((t) => t.state.id === id));
+  const compared = await loadComparedBatches(chosen, s.site, s.siteState, s.now);
+  const comparables = read.map(toComparableBatch);
+  const first = comparables.find((c) => c.id === chosen[0]);
   return (
     <PageShell s={s} place="compare">
       <Compare
         heaps={read.map((d) => ({ id: d.id, name: d.name ?? d.code, gone: isGone(d.situation) }))}
         chosen={chosen}
-        view={compareView(pick, told, s.locale)}
+        view={compareView(compared, first, comparables, s.locale)}
         unit={`°${s.unit}`}
       />
     </PageShell>

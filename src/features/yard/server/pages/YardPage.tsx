@@ -1,10 +1,18 @@
 import { tasksOf } from '@/core/advice/tasks';
 import { cardOf } from '@/core/snapshot/card';
 import { tempText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
+import { createSharedWork } from '@/platform/memory';
 import { Today } from '@/features/day/ui/Today';
-import { availableLabourNow, roundsOfSite, todayView } from '@/features/day/view';
+import {
+  availableLabourNow,
+  roundsOfSite,
+  shortenDay,
+  todayView,
+  type TodayView,
+} from '@/features/day/view';
 import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
+import { loadPageContext, type PageContext } from '@/features/frame/server/queries';
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
 import { storeDue } from '@/features/store/server/queries';
@@ -12,27 +20,47 @@ import { yardScreen } from '../../view';
 
 const TWO_DAYS_MS = 172_800_000;
 
-export async function YardPage() {
-  const s = await loadPageContext();
-  const screen = yardScreen(s.board, s.locale, s.prefs.volume);
+type Shown = {
+  readonly screen: ReturnType<typeof yardScreen>;
+  /** Null: nothing is due. */ readonly day: TodayView | null;
+};
+const shown = createSharedWork<Shown>();
+
+async function workOut(s: PageContext, wholeDay: boolean): Promise<Shown> {
   const { work } = s.siteState;
   const tasks = tasksOf(
     s.board.map(cardOf),
     { ...roundsOfSite(s.siteState, s.now), loads: await storeDue(s.site.id, s.now) },
     s.now,
   );
-  const today = (
-    <Today
-      view={todayView(
-        tasks,
-        availableLabourNow(work, s.site.timeZone, s.now),
-        work?.machine?.name ?? null,
-        s.siteState.fireCard !== null,
-        s.locale,
-      )}
-      by={s.prefs.by}
-    />
+  const day = todayView(
+    tasks,
+    availableLabourNow(work, s.site.timeZone, s.now),
+    work?.machine?.name ?? null,
+    s.siteState.fireCard !== null,
+    s.locale,
   );
+  return {
+    screen: yardScreen(s.board, s.locale, s.prefs.volume),
+    day: tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
+  };
+}
+
+/** The yard and its day, worked out once a minute for all who look at it while nobody logs anything. */
+function loadShown(s: PageContext, wholeDay: boolean): Promise<Shown> {
+  const who = [s.site.id, s.unit, s.prefs.volume, wholeDay].join(' ');
+  const asOf = `${s.asOf} ${Math.floor(s.now / MS.minute)}`;
+  return shown(who, asOf, () => workOut(s, wholeDay));
+}
+
+export async function YardPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ readonly day?: string | string[] }>;
+}) {
+  const s = await loadPageContext();
+  const { screen, day } = await loadShown(s, (await searchParams).day === 'all');
+  const today = day && <Today view={day} by={s.prefs.by} />;
   const sky = (
     <AirStrip
       air={s.air}
@@ -43,11 +71,7 @@ export async function YardPage() {
   );
   return (
     <PageShell s={s} place="yard" sky={sky}>
-      {s.board.length > 0 ? (
-        <Yard {...screen} today={today} />
-      ) : (
-        <EmptyYard today={tasks.length > 0 ? today : null} />
-      )}
+      {s.board.length > 0 ? <Yard {...screen} today={today} /> : <EmptyYard today={today} />}
     </PageShell>
   );
 }
