@@ -1,6 +1,7 @@
+import { readBatchState } from '@/db/repositories/states';
 import { batchIdOf, parseEntryId } from '@/core/log/ids';
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
-import { foldBatch, type BatchState } from '@/core/log/fold';
+import { hasReading, type BatchState } from '@/core/log/fold';
 import { claimOf } from '@/core/advice/claim';
 import { readingDoubtText } from '@/core/advice/words';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -173,9 +174,8 @@ async function validateReferences(
     if (!(await photoRepo(db).has(sha256)))
       return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
   if (entry.batch === null) return asRefusal(await validateStoreReferences(db, site, entry, null));
-  const entries = await logRepo(db).ofBatch(entry.batch);
-  if (entries.length === 0) return refused('batch', 'There is no such heap on this site.');
-  const state = foldBatch(entries);
+  const state = await readBatchState(db, entry.batch);
+  if (!state) return refused('batch', 'There is no such heap on this site.');
   // A place that was given up meanwhile is still one where it was read.
   const places = new Map(state.points.map((p) => [p.id, p]));
   if (entry.kind === 'round') {
@@ -185,8 +185,7 @@ async function validateReferences(
         `data.readings[${i}].point`,
         PROBLEM.noPlace(itemAt(entry.data.readings, i).point),
       );
-    const ids = new Set(state.readings.map((r) => r.id));
-    const twice = entry.data.readings.find((r) => ids.has(r.id));
+    const twice = entry.data.readings.find((r) => hasReading(state, r.id));
     if (twice) return refused('data.readings', PROBLEM.idTaken(`reading ${twice.id}`));
   }
   if (entry.kind === 'plan') {
@@ -217,7 +216,7 @@ async function validateReferences(
   if (wrongStuff) return wrongStuff;
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;
-    const wrong = entries.find((e) => e.id === target);
+    const wrong = state.entries.find((e) => e.id === target);
     if (!wrong) return refused('data.target', 'The entry to correct is not in this heap’s log.');
     if (wrong.batch !== entry.batch)
       return refused(

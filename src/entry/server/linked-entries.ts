@@ -1,7 +1,8 @@
+import { readBatchState } from '@/db/repositories/states';
 import type { BatchId, EntryId } from '@/core/log/ids';
 import { isCorrectedInPlace, type Entry, type NewEntry } from '@/core/log/entry';
 import { isoOf } from '@/core/quantity/instant';
-import { foldBatch, type BatchState, type SiteState } from '@/core/log/fold';
+import { type BatchState, type SiteState } from '@/core/log/fold';
 import { assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { sizesOfHeap } from '@/core/heap/sizes';
 import { END_WORDS } from '@/core/words/acts';
@@ -26,10 +27,6 @@ const refused = (path: string, message: string): LinkedEntries => ({
 });
 const NO_HEAP = 'The other heap is not on this site. Choose one of its heaps.';
 
-async function heapOf(db: Db, id: BatchId): Promise<BatchState | null> {
-  const entries = await logRepo(db).ofBatch(id);
-  return entries.length === 0 ? null : foldBatch(entries);
-}
 /** A heap at its end gives and takes nothing any more. */
 const atEnd = (path: string, s: BatchState): LinkedEntries | null => {
   const end = s.own.find((e) => e.kind === 'ended');
@@ -66,7 +63,7 @@ export async function createLinkedEntries(
   site: Site,
 ): Promise<LinkedEntries> {
   const { id, at, by, batch } = entry;
-  const heap = (of: BatchId): Promise<BatchState | null> => heapOf(db, of);
+  const heap = (of: BatchId): Promise<BatchState | null> => readBatchState(db, of);
   const end = (role: string, to: string | null, kind: NewEntry['kind'], data: object): NewEntry =>
     ({
       id: idFrom(id, role),

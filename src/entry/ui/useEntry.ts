@@ -2,7 +2,8 @@
 import { useCallback } from 'react';
 import { useTyped } from '@/ui/draft';
 import type { Rule } from '@/core/evidence/rule';
-import { getKindDescription, type EntryKind, type ReleaseDoubt } from '@/core/log/entry';
+import type { EntryKind, ReleaseDoubt } from '@/core/log/entry';
+import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { PlacedHeap } from '../placed';
@@ -81,8 +82,7 @@ export const submitEntry = (
   form: EntryForm,
   name: string,
   kind: EntryKind,
-): Promise<SubmitResult> =>
-  submitOrQueue(form, nameForHeap(name, getKindDescription(kind).waiting));
+): Promise<SubmitResult> => submitOrQueue(form, nameForHeap(name, WAITING_NAMES[kind]));
 export type EntryHandle = ReturnType<typeof useEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */

@@ -74,58 +74,67 @@ function partsOf(e: Entry, timeZone: string): CorrectableParts | null {
   return parts && ({ at: localInput(timeZone, e.at), kind: e.kind, ...parts } as CorrectableParts);
 }
 
+/** Lines of the log that a heap's page comes with; earlier ones are asked for. */
+export const FIRST_LINES = 12;
+
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
 const MAX_READINGS = 60;
 const LATE_MS = 24 * MS.hour;
 
-/** The log, newest first by when it happened. */
-export function logLines(state: BatchState, { timeZone, unit, now }: Locale): LogLineView[] {
+/**
+ * The log, newest first by when it happened.
+ * @param from how many of the newest are left out
+ * @param count the most lines to tell
+ */
+export function logLines(
+  state: BatchState,
+  { timeZone, unit, now }: Locale,
+  from = 0,
+  count = Infinity,
+): LogLineView[] {
   const label = new Map(state.points.map((p) => [p.id, p.label ?? p.id]));
-  const byEntry = new Map<string, LoggedReading[]>();
-  for (const r of state.readings) {
-    const list = byEntry.get(r.entry);
-    if (list) list.push(r);
-    else byEntry.set(r.entry, [r]);
-  }
-  return [...state.entries]
+  const shown = [...state.entries]
     .sort((a, b) => b.at - a.at || b.seq - a.seq)
-    .map((e): LogLineView => {
-      const strike = state.struck.get(e.id);
-      const own = byEntry.get(e.id) ?? [];
-      const readings =
-        e.kind !== 'round' || e.data.readings.length > MAX_READINGS
-          ? []
-          : own.map((r) => ({
-              id: r.id,
-              place: label.get(r.point) ?? r.point,
-              value: readingText(r, unit),
-              struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
-            }));
-      const lateMs = e.recordedAt - e.at;
-      const device = deviceOf(e.data);
-      const enteredAt = device ? parseInstant(device.enteredAt) : null;
-      const waited = enteredAt !== null && enteredAt - e.at < LATE_MS;
-      return {
-        id: e.id,
-        ...tellEntry(e, { unit, readings: own }),
-        when: soonText(timeZone, e.at, now),
-        by: e.by,
-        late:
-          lateMs > LATE_MS &&
-          e.kind !== 'opened' &&
-          e.kind !== 'correction' &&
-          !(e.kind === 'round' && e.data.source === 'file')
-            ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}`
-            : null,
-        clock:
-          Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS
-            ? null
-            : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`,
-        photo: e.kind === 'photo' ? e.data.sha256 : null,
-        struck: strike?.kind === 'correction' ? strike.data.reason : null,
-        readings, // What happened before it was carried off is corrected where it was logged.
-        correctable: isCorrectable(e.kind) && !strike && e.batch === state.id,
-        parts: partsOf(e, timeZone),
-      };
-    });
+    .slice(from, from + count);
+  const byEntry = new Map<string, LoggedReading[]>(shown.map((e) => [e.id, []]));
+  for (const r of state.readings) byEntry.get(r.entry)?.push(r);
+  return shown.map((e): LogLineView => {
+    const strike = state.struck.get(e.id);
+    const own = byEntry.get(e.id) ?? [];
+    const readings =
+      e.kind !== 'round' || e.data.readings.length > MAX_READINGS
+        ? []
+        : own.map((r) => ({
+            id: r.id,
+            place: label.get(r.point) ?? r.point,
+            value: readingText(r, unit),
+            struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
+          }));
+    const lateMs = e.recordedAt - e.at;
+    const device = deviceOf(e.data);
+    const enteredAt = device ? parseInstant(device.enteredAt) : null;
+    const waited = enteredAt !== null && enteredAt - e.at < LATE_MS;
+    return {
+      id: e.id,
+      ...tellEntry(e, { unit, readings: own }),
+      when: soonText(timeZone, e.at, now),
+      by: e.by,
+      late:
+        lateMs > LATE_MS &&
+        e.kind !== 'opened' &&
+        e.kind !== 'correction' &&
+        !(e.kind === 'round' && e.data.source === 'file')
+          ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}`
+          : null,
+      clock:
+        Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS
+          ? null
+          : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`,
+      photo: e.kind === 'photo' ? e.data.sha256 : null,
+      struck: strike?.kind === 'correction' ? strike.data.reason : null,
+      readings, // What happened before it was carried off is corrected where it was logged.
+      correctable: isCorrectable(e.kind) && !strike && e.batch === state.id,
+      parts: partsOf(e, timeZone),
+    };
+  });
 }

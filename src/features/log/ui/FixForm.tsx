@@ -1,6 +1,6 @@
 'use client';
 import { useTyped } from '@/ui/draft';
-import { FIXES, type Fix } from '@/core/log/entry';
+import { FIXES, type Fix } from '@/core/log/kinds/vocabulary';
 import { FIX_WORDS } from '@/core/advice/words';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';

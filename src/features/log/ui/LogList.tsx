@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
 import { useOutbox } from '@/outbox/useOutbox';
 import { Sheet } from '@/ui/Sheet';
+import { useLoaded } from '@/ui/LoadedDisclosure';
 import { DraftScope } from '@/ui/draft';
 import type { CorrectableParts } from '../view';
 import { CorrectForm } from './CorrectForm';
@@ -30,14 +31,25 @@ export type LogLine = {
 export function LogList({
   lines,
   total,
+  version,
   heap,
 }: {
-  lines: readonly LogLine[];
+  /** The newest ones. */ lines: readonly LogLine[];
   total: number;
+  /** Changes when the log does. */ version: string;
   heap: HeapRef;
 }) {
   const [line, setLine] = useState<LogLine | null>(null);
-  const [shown, setShown] = useState(12);
+  const [asked, setAsked] = useState(0);
+  const earlier = useLoaded(
+    `/api/batch/${heap.id}/log?from=${lines.length}&count=${asked}`,
+    version,
+    asked > 0,
+    (answer) => answer as readonly LogLine[],
+  );
+  // What has just come in moves the others on by one.
+  const known = new Set(lines.map((l) => l.id));
+  const shown = [...lines, ...(earlier.data ?? []).filter((l) => !known.has(l.id))];
   const waits = useOutbox().items.filter((i) => i.form.batch === heap.id);
   return (
     <section aria-labelledby="log-title">
@@ -64,7 +76,7 @@ export function LogList({
             </a>
           </li>
         ))}
-        {lines.slice(0, shown).map((l) => (
+        {shown.map((l) => (
           <li key={l.id} className="border-b border-rule py-1.5">
             <div className="flex gap-2 items-start">
               <Mark name={l.mark} size={20} />
@@ -116,8 +128,13 @@ export function LogList({
           </li>
         ))}
       </ol>
-      {shown < lines.length && (
-        <button type="button" className="btn mt-2 w-full" onClick={() => setShown(shown + 50)}>
+      {earlier.failed && (
+        <p className="text-small mt-2" role="alert">
+          The hub did not answer: earlier entries stand in its log, not on this device.
+        </p>
+      )}
+      {shown.length < total && (
+        <button type="button" className="btn mt-2 w-full" onClick={() => setAsked(asked + 50)}>
           Show earlier entries
         </button>
       )}

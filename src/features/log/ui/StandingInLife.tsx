@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
-import { END_REASONS, type ReleaseDoubt, type EndReason } from '@/core/log/entry';
+import type { ReleaseDoubt } from '@/core/log/entry';
+import { END_REASONS, type EndReason } from '@/core/log/kinds/vocabulary';
 import { END_WORDS } from '@/core/words/acts';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';

@@ -1,6 +1,6 @@
 'use client';
 import { useTyped } from '@/ui/draft';
-import { TRANSFERS, TRANSFER_KINDS, type TransferKind } from '@/core/log/entry';
+import { TRANSFERS, TRANSFER_KINDS, type TransferKind } from '@/core/log/kinds/vocabulary';
 import { CAUTION } from '@/core/words/caution';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import { Choices } from '@/ui/Choices';

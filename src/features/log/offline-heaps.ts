@@ -1,0 +1,112 @@
+import { nextAdvice } from '@/core/advice/next';
+import { hotOf, isGone } from '@/core/advice/situation';
+import { templatesOf } from '@/core/advice/templates';
+import { adviceWords, hotWords, stageText, type AdviceWords } from '@/core/advice/words';
+import type { Rule } from '@/core/evidence/rule';
+import type { Method } from '@/core/evidence/types';
+import type { ReleaseDoubt } from '@/core/log/entry';
+import type { SiteState } from '@/core/log/fold';
+import type { MethodTemplate } from '@/core/log/shapes';
+import { soonText, tempText, upperFirst } from '@/core/quantity/format';
+import type { TempUnit, VolumeUnit } from '@/core/quantity/units';
+import { findRule } from '@/core/rules/library';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { heapPicture, standingText, type HeapPicture } from '@/core/snapshot/picture';
+import type { Locale } from '@/core/words/note';
+import { positionText } from '@/core/words/position';
+import { placedHeaps, type PlacedHeap } from '@/entry/placed';
+import { goingOutView } from './going-out';
+
+/** A heap as a device keeps it: how it stands, what to do, what each place read last, and what its forms ask for. */
+export type OfflineHeap = {
+  readonly id: string;
+  readonly picture: HeapPicture;
+  readonly place: string;
+  /** How far it is and how warm, in a line. */ readonly standing: string;
+  readonly stage: string;
+  readonly method: string;
+  readonly building: boolean;
+  readonly advice: AdviceWords;
+  /** Too hot: what to do, in words. */ readonly hot: ReturnType<typeof hotWords> | null;
+  /** From where on its heat is watched, cooled, a danger. */ readonly limits: string;
+  readonly places: readonly { readonly name: string; readonly last: string }[];
+  /** When it was last read. */ readonly readAt: number | null;
+  /** When something was last logged of it. */ readonly loggedAt: number;
+  readonly kept: Method;
+  readonly template: string;
+  /** Ids of its rules that the library knows. */ readonly rules: readonly string[];
+  readonly onHold: boolean;
+  readonly shape: string | null;
+  readonly doubts: readonly { readonly doubt: ReleaseDoubt; readonly text: string }[];
+  readonly rawIn: boolean | null;
+  readonly danger: string | null;
+};
+
+/** All heaps of a site on a device, in one document; what they have in common stands in it once. */
+export type OfflineHeaps = {
+  /** The hub's time when it was made, ms. */ readonly now: number;
+  readonly timeZone: string;
+  readonly unit: TempUnit;
+  readonly by: string;
+  readonly templates: readonly MethodTemplate[];
+  readonly placed: readonly PlacedHeap[];
+  readonly rules: readonly Rule[];
+  readonly heaps: readonly OfflineHeap[];
+};
+
+function offlineHeap(d: BatchSnapshot, locale: Locale, volume: VolumeUnit): OfflineHeap {
+  const { timeZone, unit, now } = locale;
+  const situation = { ...d.situation, now };
+  const hot = hotOf(situation);
+  const { warnC, actC, dangerC } = d.situation.limits;
+  return {
+    id: d.id,
+    picture: heapPicture(d, now, unit, volume),
+    place: positionText(d.position),
+    standing: upperFirst(standingText(d, now, unit)),
+    stage: stageText(d.situation.stage, locale, d.situation.rounds.length > 0),
+    method: d.situation.template.name,
+    building: d.builtAt === null,
+    advice: adviceWords(nextAdvice(situation), locale),
+    hot: hot && hotWords(hot, locale),
+    limits: `Keep an eye on it from ${tempText(warnC, unit)}, cool it from ${tempText(actC, unit)}; from ${tempText(dangerC, unit)} it is a danger.`,
+    places: d.field.places.map((p) => ({
+      name: p.label ?? p.id,
+      last: p.last
+        ? `${tempText(p.last.c, unit, 1)}, ${soonText(timeZone, p.last.at, now)}`
+        : 'not read yet',
+    })),
+    readAt: d.latest?.at ?? null,
+    loggedAt: d.lastLogged.at,
+    kept: d.method,
+    template: d.situation.template.id,
+    rules: d.rules.map((r) => r.rule).filter((id) => findRule(id) !== undefined),
+    onHold: d.situation.stage.code === 'on-hold',
+    shape: d.field.shape,
+    ...goingOutView(d, locale),
+  };
+}
+
+/** What a device keeps of the heaps that stand. @param board by bay */
+export function createOfflineHeaps(
+  board: readonly BatchSnapshot[],
+  siteState: SiteState,
+  by: string,
+  locale: Locale,
+  volume: VolumeUnit,
+): OfflineHeaps {
+  const heaps = board
+    .filter((d) => !isGone(d.situation))
+    .map((d) => offlineHeap(d, locale, volume));
+  const ruleIds = [...new Set(heaps.flatMap((h) => h.rules))];
+  return {
+    now: locale.now,
+    timeZone: locale.timeZone,
+    unit: locale.unit,
+    by,
+    templates: templatesOf(siteState.templates),
+    placed: placedHeaps(board),
+    rules: ruleIds.flatMap((id) => findRule(id) ?? []),
+    heaps,
+  };
+}
