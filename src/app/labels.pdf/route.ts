@@ -1,4 +1,4 @@
-import { serveLabels } from '@/features/labels/server/pdf';
+import { serveLabels } from '@/features/labels/server/serve';
 
 export const dynamic = 'force-dynamic';
 export const GET = serveLabels;

@@ -1,7 +1,8 @@
+import { readBatchState } from '@/db/repositories/states';
 import { driftOf, checkDue, isOff } from '@/core/evidence/drift';
 import type { BatchRule } from '@/core/snapshot/assess-batch';
 import { assessBatch } from '@/core/snapshot/assess-batch';
-import { foldBatch, foldSite, type BatchState, type SiteState } from '@/core/log/fold';
+import { foldSite, type SiteState } from '@/core/log/fold';
 import { soonText, dayText } from '@/core/quantity/format';
 import { boilingPointC } from '@/core/quantity/water';
 import type { Locale } from '@/core/words/note';
@@ -88,8 +89,8 @@ export async function checkEffects(site: Site, check: NewCheck): Promise<CheckPr
   const doubts: CheckEffect[] = [];
   let heaps = 0;
   for (const id of ids) {
-    const state: BatchState = foldBatch(await repo.ofBatch(id));
-    if (!state.readings.some((r) => r.probe === check.probe)) continue;
+    const state = await readBatchState(theDb(), id);
+    if (!state?.readings.some((r) => r.probe === check.probe)) continue;
     heaps += 1;
     const assessed = (s: SiteState): readonly BatchRule[] =>
       assessBatch(state, site, s, at)?.rules ?? [];

@@ -1,13 +1,7 @@
 import PDFDocument from 'pdfkit';
 import qrcode from 'qrcode';
-import { byBay } from '@/core/snapshot/picture';
-import { positionText } from '@/core/words/position';
-import { localParts } from '@/core/quantity/calendar';
-import { theDb, theSite } from '@/db/context';
-import { snapshotRepo } from '@/db/repositories/snapshots';
-import { now } from '@/platform/clock';
 import { face, NO_FIRST_FONT, registerFonts, type Doc } from '@/platform/pdf-face';
-import { baseAddress, LABEL_SHEETS, placeOfLabel, type Label, type LabelSheet } from '../sheets';
+import { placeOfLabel, type Label, type LabelSheet } from '../sheets';
 
 const PT = 72 / 25.4;
 const INK = '#1a1912';
@@ -71,12 +65,14 @@ function drawLabel(doc: Doc, label: Label, x: number, y: number, w: number, h: n
   drawCode(doc, label.url, codeX, codeY, code);
 }
 
+type LabelsToPrint = {
+  readonly labels: readonly Label[];
+  readonly sheet: LabelSheet;
+  /** Labels of the first sheet that are used up. */ readonly skip: number;
+};
+
 /** Labels as pages of a sheet. */
-export function labelsPdf(
-  labels: readonly Label[],
-  sheet: LabelSheet,
-  skip: number,
-): Promise<Buffer> {
+export function labelsPdf({ labels, sheet, skip }: LabelsToPrint): Promise<Uint8Array> {
   const doc = new PDFDocument({
     size: sheet.paper,
     margin: 0,
@@ -100,49 +96,5 @@ export function labelsPdf(
     doc.on('end', () => resolve(Buffer.concat(chunks)));
     doc.on('error', reject);
     doc.end();
-  });
-}
-
-const bad = (message: string): Response =>
-  new Response(message, { status: 400, headers: { 'content-type': 'text/plain; charset=utf-8' } });
-
-/** `?sheet=a4-8&base=https://…&heaps=id,id&skip=3`: flags for these heaps, or for all that stand. */
-export async function serveLabels(request: Request): Promise<Response> {
-  const query = new URL(request.url).searchParams;
-  const site = await theSite();
-  if (!site) return bad('No site has been named yet.');
-  const sheet = LABEL_SHEETS.find((s) => s.id === query.get('sheet'));
-  if (!sheet)
-    return bad(
-      `There is no sheet '${query.get('sheet') ?? ''}'. Choose one of ${LABEL_SHEETS.map((s) => s.id).join(', ')}.`,
-    );
-  const base = baseAddress(query.get('base') ?? '');
-  if (!base.ok) return bad(base.problem);
-  const skip = Number(query.get('skip') ?? '0');
-  if (!Number.isInteger(skip) || skip < 0 || skip >= sheet.columns * sheet.rows)
-    return bad('The number of used labels must be a whole number smaller than the sheet.');
-  const board = [...(await snapshotRepo(theDb()).board(site, now()))].sort(byBay);
-  const wanted = query.get('heaps')?.split(',').filter(Boolean) ?? [];
-  const heaps =
-    wanted.length > 0
-      ? wanted.flatMap((id) => board.find((d) => d.id === id) ?? [])
-      : board.filter((d) => d.state !== 'released');
-  if (heaps.length === 0) return bad('None of these heaps stands on this site.');
-  const labels = heaps.map((d): Label => {
-    const p = localParts(site.timeZone, d.builtAt ?? d.openedAt);
-    return {
-      code: d.code,
-      name: d.name ?? d.code,
-      started: `${p.day} ${p.month} ${p.year}`,
-      place: positionText(d.position),
-      url: `${base.base}/batch/${d.id}`,
-    };
-  });
-  return new Response(new Uint8Array(await labelsPdf(labels, sheet, skip)), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': 'inline; filename="flags.pdf"',
-      'cache-control': 'no-store',
-    },
   });
 }

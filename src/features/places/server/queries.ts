@@ -1,9 +1,8 @@
+import { readBatchState } from '@/db/repositories/states';
 import type { BatchId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { bordersOf } from '@/core/heap/row';
-import { foldBatch } from '@/core/log/fold';
 import { theDb } from '@/db/context';
-import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import type { PlacesScreen } from '../places-draft';
@@ -15,9 +14,8 @@ export async function placesScreen(
   site: Site,
   board: readonly BatchSnapshot[],
 ): Promise<{ name: string; screen: PlacesScreen; placed: PlacedHeap[] } | null> {
-  const entries = await logRepo(theDb()).ofBatch(id);
-  if (entries.length === 0) return null;
-  const state = foldBatch(entries);
+  const state = await readBatchState(theDb(), id);
+  if (!state) return null;
   const { instruments, settings } = await snapshotRepo(theDb()).siteState(site);
   const stems = [...instruments.values()].flatMap((i) =>
     i && i.out === undefined && i.stemM !== undefined ? [i.stemM] : [],

@@ -231,8 +231,15 @@ function checkAgain(pen: Pen, record: RecordDoc): void {
   );
 }
 
-/** The record as a tagged PDF. @param file the batch file's text, put inside as an attachment where it is not too large */
-export function recordPdf(record: RecordDoc, paper: Paper, file: string | null): Promise<Buffer> {
+type RecordToPrint = {
+  readonly record: RecordDoc;
+  readonly paper: Paper;
+  /** The batch file's text, put inside as an attachment where it is not too large. */
+  readonly file: string | null;
+};
+
+/** The record as a tagged PDF. */
+export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8Array> {
   const doc = new PDFDocument({
     size: PAPERS[paper],
     margins: { top: MARGIN.top, bottom: MARGIN.bottom, left: MARGIN.left, right: MARGIN.right },

@@ -16,6 +16,7 @@ import { readPrefs } from '@/platform/prefs';
 import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, NO_HEAP, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
+import { inWorkerThread } from '@/platform/worker-threads';
 import { lastOf } from '@/core/quantity/present';
 
 /** A record with the batch file that it was made from. */
@@ -72,6 +73,8 @@ const paperOf = (request: Request): Paper =>
   new URL(request.url).searchParams.get('paper') === 'letter' ? 'letter' : 'a4';
 const unitFor = async (site: Site): Promise<'C' | 'F'> => (await readPrefs()).unit ?? site.unit;
 
+const printRecord = inWorkerThread('recordPdf', recordPdf);
+
 /** One batch's record as a PDF, A4 or Letter. */
 export async function recordPdfResponse(request: Request, id: string): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
@@ -79,7 +82,7 @@ export async function recordPdfResponse(request: Request, id: string): Promise<R
   const made = await make(site, id, at, await unitFor(site));
   if (!made) return sorry(NO_HEAP, 404);
   const paper = paperOf(request);
-  const pdf = await recordPdf(made.record, paper, made.file);
+  const pdf = await printRecord({ record: made.record, paper, file: made.file });
   return attachment(
     new Uint8Array(pdf),
     'application/pdf',
@@ -191,7 +194,7 @@ function plan(
   for (const { id, code, builtAt, rules } of batches) {
     const stem = uniqueStem(safeName(code), taken);
     lazy(`${stem}/${stem}-record.pdf`, false, async () =>
-      recordPdf((await madeOf(id)).record, paper, null),
+      Buffer.from(await printRecord({ record: (await madeOf(id)).record, paper, file: null })),
     );
     if (builtAt === null) continue;
     const name = `${stem}/${fileNameOf(code)}`;

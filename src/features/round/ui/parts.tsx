@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
 import { CAUTION } from '@/core/words/caution';
-import { pestsOf, type Pest } from '@/core/log/entry';
+import { pestsOf, type Pest } from '@/core/log/kinds/vocabulary';
 import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS, type SkipReason } from '@/core/words/skip';
 import { answerText, doubtText, FIRE_CARD } from '@/core/words/doubt';

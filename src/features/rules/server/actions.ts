@@ -1,7 +1,7 @@
 'use server';
+import { readBatchState } from '@/db/repositories/states';
 import { assessRule } from '@/core/evidence/verdict';
 import { assessBatch } from '@/core/snapshot/assess-batch';
-import { foldBatch } from '@/core/log/fold';
 import type { Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -32,8 +32,8 @@ export async function previewRule(draft: RuleDraft): Promise<RulePreview> {
   const siteState = await siteStateOf(site);
   const batches = [];
   for (const id of await logRepo(theDb()).batchIds(site.id)) {
-    const state = foldBatch(await logRepo(theDb()).ofBatch(id));
-    if (!parsed.rule.methods.includes(state.opened.method)) continue;
+    const state = await readBatchState(theDb(), id);
+    if (!state || !parsed.rule.methods.includes(state.opened.method)) continue;
     const assessment = assessBatch(state, site, siteState, at);
     if (!assessment) continue;
     batches.push({

@@ -1,16 +1,16 @@
+import { readBatchState } from '@/db/repositories/states';
 import type { BatchId } from '@/core/log/ids';
 import { shortScheduleTexts } from '@/core/advice/schedule';
 import { assessBatch, assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { resolvePolicy } from '@/core/evidence/policy';
 import { ownRulesOf } from '@/core/formats/batch-file';
-import { foldBatch, type SiteState, type Terms } from '@/core/log/fold';
+import { type SiteState, type Terms } from '@/core/log/fold';
 import { whenText } from '@/core/quantity/format';
 import { findRule, RULE_LIBRARY, LIBRARY_EDITION } from '@/core/rules/library';
 import { fitsBatch, keepingOf } from '@/core/rules/propose';
 import type { Locale } from '@/core/words/note';
 import { policyText } from '@/core/words/policy';
 import { theDb } from '@/db/context';
-import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { ruleView, standingCell } from '../view';
@@ -59,9 +59,8 @@ const NO_CLOCK = { word: 'No clock yet', text: 'still building', proven: false, 
 
 /** Terms of a batch side by side: each version it has had, what the site works to now, and the standing under each. Null: no such batch. */
 export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) {
-  const entries = await logRepo(theDb()).ofBatch(id);
-  if (entries.length === 0) return null;
-  const [state, siteState] = [foldBatch(entries), await siteStateOf(site)];
+  const [state, siteState] = [await readBatchState(theDb(), id), await siteStateOf(site)];
+  if (!state) return null;
   const own = latestOwn(siteState);
   const inForce = lastOf(state.terms);
   const siteTerms = siteState.terms.at(-1);
