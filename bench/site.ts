@@ -1,7 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { Kysely, PostgresDialect, sql } from 'kysely';
 import pg from 'pg';
-import type { NewEntry } from '@/core/log/entry';
 import { connect } from '@/db/client';
 import { migrate } from '@/db/migrate';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -9,12 +8,12 @@ import { siteRepo, type Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { batchId, entryId } from '../tests/support/ids';
+import { fillSite, roundOfFive } from '../tests/support/large-site';
 
 /** A yard of batches with hourly rounds, 30 of 500 unless told otherwise: how long the board takes, and a log entry, of a batch and of the air, until it is acknowledged. */
-const [BATCHES, ROUNDS, H] = [
+const [BATCHES, ROUNDS] = [
   Number(process.env.BENCH_BATCHES ?? 30),
   Number(process.env.BENCH_ROUNDS ?? 500),
-  3_600_000,
 ];
 const admin = process.env.BENCH_ADMIN_URL!;
 const name = `bench_${Date.now()}`;
@@ -33,58 +32,7 @@ const site: Site = {
 };
 await siteRepo(db).create(site);
 const now = Date.now();
-const points = ['P1', 'P2', 'P3', 'P4', 'P5'];
-
-function roundAt(batch: string, at: number, value: number): NewEntry {
-  const id = newId();
-  return {
-    id: entryId(id),
-    batch: batchId(batch),
-    at,
-    by: 'Mo',
-    kind: 'round',
-    data: {
-      source: 'hand',
-      readings: points.map((point, i) => ({
-        id: `${id}.${point}`,
-        at: new Date(at).toISOString(),
-        point,
-        value: value + i,
-        unit: 'C' as const,
-        round: id,
-      })),
-    },
-  };
-}
-const ids: string[] = [];
-for (let b = 0; b < BATCHES; b += 1) {
-  const id = newId();
-  ids.push(id);
-  const start = now - (ROUNDS + 1) * H;
-  const entries: NewEntry[] = [
-    {
-      id: entryId(id),
-      batch: batchId(id),
-      at: start,
-      by: 'Mo',
-      kind: 'opened',
-      data: {
-        code: `B${b}`,
-        method: 'turned',
-        bay: String(b),
-        volumeM3: 4,
-        points: points.map((p) => ({ id: p })),
-        policy: {},
-        rules: ['us-503-pfrp-turned', 'us-produce-turned', 'practice-weed-seed-week'],
-        ownRules: [],
-      },
-    },
-    { id: entryId(newId()), batch: batchId(id), at: start, by: 'Mo', kind: 'built', data: {} },
-  ];
-  for (let r = 0; r < ROUNDS; r += 1)
-    entries.push(roundAt(id, start + (r + 1) * H - 60_000, 57 + 4 * Math.sin(r / 30)));
-  await writeEntries(db, site, entries, now, (e) => e.at + 60_000); // recorded as people do, a minute later
-}
+const ids = await fillSite(db, site, { batches: BATCHES, rounds: ROUNDS, now });
 async function timed(
   n: number,
   work: (i: number) => Promise<unknown>,
@@ -101,7 +49,7 @@ async function timed(
 const board = await timed(40, () => snapshotRepo(db).board(site, Date.now()));
 const allDue = await timed(3, () => snapshotRepo(db).refresh(site, ids.map(batchId), Date.now()));
 const entry = await timed(40, (i) =>
-  writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now()),
+  writeEntries(db, site, [roundOfFive(ids[i % BATCHES]!, Date.now(), 58)], Date.now()),
 );
 const air = await timed(40, (i) =>
   writeEntries(
@@ -122,7 +70,7 @@ const air = await timed(40, (i) =>
 );
 // An entry, and the board after it, which no memory holds.
 const entryAndBoard = await timed(10, async (i) => {
-  await writeEntries(db, site, [roundAt(ids[i % BATCHES]!, Date.now(), 58)], Date.now());
+  await writeEntries(db, site, [roundOfFive(ids[i % BATCHES]!, Date.now(), 58)], Date.now());
   await snapshotRepo(db).board(site, Date.now());
 });
 console.log(

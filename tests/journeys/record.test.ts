@@ -143,6 +143,8 @@ test('grade, strictness and what lies beyond the rule stand on the heap’s page
       (d as HTMLDetailsElement).open = true;
     }),
   );
+  await waitText(page, 'main', /Framed: the policy in force/);
+  await waitText(page, 'main', /Information, not compliance/);
   const text = await textOf(page, 'main');
   for (const words of [
     /How good the evidence is: (thin|fair|good|strong)/,

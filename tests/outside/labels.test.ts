@@ -28,7 +28,7 @@ test.each(LABEL_SHEETS.map((s) => [s.id, s] as const))(
   async (id, sheet) => {
     const file = path.join(dir, `${id}.pdf`);
     const skip = 1;
-    fs.writeFileSync(file, await labelsPdf(labels, sheet, skip));
+    fs.writeFileSync(file, await labelsPdf({ labels, sheet, skip }));
     execFileSync('pdftoppm', ['-r', String(DPI), '-png', file, path.join(dir, id)]);
     const pages = fs
       .readdirSync(dir)

@@ -11,7 +11,7 @@ import {
 } from '@/core/advice/scheduler';
 import { theilSen } from '@/core/advice/trend';
 import { feedText, type FeedItem } from '@/features/plan/server/feed';
-import { solve } from '@/features/plan/server/queries';
+import { solve } from '@/features/plan/server/solve';
 import { batchId } from '../support/ids';
 
 /** The plan against another solver and against trying everything; the slope and the calendar against other libraries. */

@@ -88,7 +88,7 @@ async function printed(
   unit: 'C' | 'F' = 'C',
 ) {
   const pdf = path.join(dir, `${Math.random()}.pdf`);
-  fs.writeFileSync(pdf, await recordPdf(b.record(unit), paper, b.text));
+  fs.writeFileSync(pdf, await recordPdf({ record: b.record(unit), paper, file: b.text }));
   // One line, one space between words: where lines break is the printer's affair.
   return {
     pdf,

@@ -45,7 +45,6 @@ jest.mock('@/core/log/kinds', () => {
         fileEvent: null,
         clocks: 'none',
         snapshots: 'own',
-        waiting: 'sniffed',
         mark: 'note',
         tell: (data: { of: string }) => ({ title: 'Sniffed', detail: data.of }),
         record: (data: { of: string }) => `Sniffed: ${data.of}`,
