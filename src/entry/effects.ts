@@ -23,33 +23,33 @@ function effect(
 ): Effect {
   const before = was.verdict;
   const v = after?.assessment.verdict;
-  const say = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: false });
-  if (!v) return say('can no longer be reckoned.', true);
+  const change = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: false });
+  if (!v) return change('can no longer be reckoned.', true);
   if (before.status === 'proven' && v.status !== 'proven')
-    return say(`${name}’s proof is lost: the clock starts again.`, true);
-  if (before.status !== 'proven' && v.status === 'proven') return say('is proven with it.', false);
+    return change(`${name}’s proof is lost: the clock starts again.`, true);
+  if (before.status !== 'proven' && v.status === 'proven') return change('is proven with it.', false);
   const lost = before.creditedHours - v.creditedHours;
   if (lost > HOUR_SLACK)
-    return say(
+    return change(
       `${durationText(lost)} would be lost: ${durationText(v.creditedHours)} remain${v.segmentFrom > before.segmentFrom ? ', and the clock starts again' : ''}.`,
       true,
     );
   if (v.segmentFrom > before.segmentFrom)
-    return say('the clock starts again; it has nothing to lose yet.', false);
+    return change('the clock starts again; it has nothing to lose yet.', false);
   if (lost < -HOUR_SLACK)
-    return say(
+    return change(
       `${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`,
       false,
     );
   if (v.turningsCounted !== before.turningsCounted)
-    return say(
+    return change(
       `${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`,
       v.turningsCounted < before.turningsCounted,
     );
   const [from, to] = [factsOf(was), factsOf(after.assessment)];
   // A change that reads alike is none to anybody who reads it.
   if (displayStatusOf(from) !== displayStatusOf(to))
-    return say(
+    return change(
       `goes from ‘${statusWord(from).toLowerCase()}’ to ‘${statusWord(to).toLowerCase()}’.`,
       v.status === 'broken' && before.creditedHours > 0,
     );
