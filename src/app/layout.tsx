@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import '@fontsource-variable/bricolage-grotesque/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import './globals.css';
@@ -7,8 +8,15 @@ import { Patterns } from '@/features/frame/ui/Patterns';
 import { chosenLight } from '@/features/frame/server/light';
 
 export const metadata: Metadata = {
-  title: { default: 'Zealous Heap', template: '%s · Zealous Heap' },
-  description: 'From thermometer readings to a proven compost batch.',
+  title: {
+    get default() {
+      return say('app.zealousHeap');
+    },
+    template: '%s · Zealous Heap',
+  },
+  get description() {
+    return say('app.fromThermometerReadingsToAProvenCompost');
+  },
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Mark } from './marks';
@@ -50,13 +51,15 @@ export function Ages({
       className="overflow-x-auto"
       tabIndex={0}
       role="group"
-      aria-label="Chart by age, may be scrolled"
+      aria-label={say('charts.chartByAgeMayBeScrolled')}
     >
       <svg
         viewBox={`0 0 ${W} ${height}`}
         className="w-full min-w-[720px]"
         role="img"
-        aria-label={`Hottest place by age: ${curves.map((c) => c.name).join(', ')}`}
+        aria-label={say('charts.hottestPlaceByAge', {
+          curves: curves.map((c) => c.name).join(', '),
+        })}
       >
         <rect
           x={LEFT}
@@ -100,7 +103,7 @@ export function Ages({
               textAnchor="middle"
               fill="var(--color-ink-2)"
             >
-              {d === 0 ? 'day 0' : d}
+              {d === 0 ? say('charts.day0') : d}
             </text>
           ))}
         {curves.map((c, i) => (
@@ -148,7 +151,7 @@ export function Ages({
             </text>
             {c.marks.map((m, k) => (
               <g key={k} transform={`translate(${x(m.day) - 9} 4)`}>
-                <title>{`${m.says}, day ${Math.floor(m.day) + 1}`}</title>
+                <title>{say('charts.day', { says: m.says, day: Math.floor(m.day) + 1 })}</title>
                 <rect width="18" height="18" fill="var(--color-paper)" />
                 <Mark name={m.kind === 'proven' ? 'check' : m.kind} size={18} />
               </g>

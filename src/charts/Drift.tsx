@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import { firstOf } from '@/core/quantity/present';
@@ -42,7 +43,17 @@ export function Drift({
       viewBox="0 0 400 138"
       className="block w-full max-w-[460px]"
       role="img"
-      aria-label={`Added to its readings: ${dots.map((d) => `${label(d.at)} ${signed(d.atIceK)} K in ice water, ${signed(d.atHotK)} K at 60 °C`).join('; ')}`}
+      aria-label={say('charts.addedToItsReadings', {
+        dots: dots
+          .map((d) =>
+            say('charts.kInIceWaterKAt60', {
+              at: label(d.at),
+              atIceK: signed(d.atIceK),
+              atHotK: signed(d.atHotK),
+            }),
+          )
+          .join('; '),
+      })}
     >
       <rect
         x={44}
@@ -104,7 +115,7 @@ export function Drift({
         {label(Math.min(from, firstOf(dots).at))}
       </text>
       <text x={384} y={133} fontSize={13} textAnchor="end" fill="var(--color-ink-2)">
-        now
+        {say('charts.now')}
       </text>
     </svg>
   );

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { scaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
 import { lastOf } from '@/core/quantity/present';
@@ -27,7 +28,11 @@ export function ExpectBand({
       viewBox={`0 0 ${W} ${H}`}
       className="w-full max-w-[520px]"
       role="img"
-      aria-label={`Expected heat: ${expect.map((e) => `day ${e.day} ${e.lowC} to ${e.highC} °C`).join(', ')}`}
+      aria-label={say('charts.expectedHeat', {
+        expect: expect
+          .map((e) => say('charts.dayToC', { day: e.day, lowC: e.lowC, highC: e.highC }))
+          .join(', '),
+      })}
     >
       <path d={band} fill="var(--color-prove-wash)" stroke="var(--color-ink)" strokeWidth="1.2" />
       {[20, 55].map((c) => (
@@ -59,7 +64,7 @@ export function ExpectBand({
           textAnchor={d === 0 ? 'start' : 'middle'}
           fill="var(--color-ink-2)"
         >
-          {d === 0 ? 'day 0' : d}
+          {d === 0 ? say('charts.day0') : d}
         </text>
       ))}
     </svg>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { itemAt } from '@/core/quantity/present';
 import {
@@ -51,13 +52,13 @@ export function HeatChart({ data }: { data: HeatChartData }) {
   return (
     <div>
       <p className="text-hint q min-h-[19px]" aria-live="polite">
-        {round?.says ?? 'No round yet.'}
+        {round?.says ?? say('charts.noRoundYet')}
       </p>
       <div
         className="overflow-x-auto"
         tabIndex={0}
         role="group"
-        aria-label="Heat since it was built. Left and right arrow keys go from round to round."
+        aria-label={say('charts.heatSinceItWasBuiltLeftAnd')}
         onKeyDown={onKeyDown}
       >
         <svg

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { firstOf, lastOf } from '@/core/quantity/present';
 import { BOX, TOO_HOT_C, CHART_WIDTH, type ChartPart } from './heat-chart-data';
 import { pathOf, piecesOf } from './heat-geometry';
@@ -19,7 +20,7 @@ const Air = ({ data: { air }, scales }: ChartPart) => (
         fill="var(--color-ink-3)"
         stroke="none"
       >
-        air
+        {say('charts.air')}
       </text>
     )}
   </>
@@ -106,7 +107,7 @@ export function HeatNow({ data, scales: { x, y }, bottom }: ChartPart & { bottom
         fontWeight={700}
         fill="var(--color-ink)"
       >
-        now
+        {say('charts.now')}
       </text>
       <rect x={x(last.at) + side} y={top} width={54} height={20} rx={2} fill="var(--color-ink)" />
       <text

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 const [W, H] = [200, 22];
 /** So many are drawn one by one; of more, each stands for several. */
 const EACH = [1, 2, 5, 10, 20, 50, 100] as const;
@@ -62,7 +63,7 @@ export function HoursBar({
       )}
       {each > 1 && (
         <text x={W} y="20" textAnchor="end" fontSize="10" fill="var(--color-ink-2)">
-          each {each}
+          {say('charts.each', { each })}
         </text>
       )}
     </svg>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import { firstOf, lastOf } from '@/core/quantity/present';
@@ -27,7 +28,9 @@ export function SizeLine({ points }: { points: readonly SizePoint[] }) {
       viewBox={`0 0 ${W} ${H}`}
       className="w-full max-w-[520px]"
       role="img"
-      aria-label={`Volume: ${points.map((p) => `${p.when} ${p.text}`).join(', ')}`}
+      aria-label={say('charts.volume', {
+        points: points.map((p) => `${p.when} ${p.text}`).join(', '),
+      })}
     >
       <path d={`M0 ${H - 18}H${W}`} stroke="var(--color-ink)" strokeWidth="1.8" />
       <path d={path} fill="none" stroke="var(--color-ink)" strokeWidth="2" />

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { useState, type ChangeEvent, type DragEvent } from 'react';
 import { Patterns } from '@/charts/Patterns';
 import { isoOf } from '@/core/quantity/instant';
@@ -17,9 +18,7 @@ async function readAll(file: File): Promise<Opened> {
     return {
       ok: false,
       tampered: false,
-      problems: [
-        'It is not a text, as a PDF or a picture is not. Choose the batch file, whose name ends with .zealous-heap.json; it lies beside the record in a ZIP, and inside the PDF as an attachment.',
-      ],
+      problems: [say('checker.itIsNotATextAsA')],
     };
   }
 }
@@ -39,7 +38,7 @@ function Drop({ onFile, again }: { onFile: (file: File) => void; again: boolean 
       }}
     >
       <label className="btn key">
-        {again ? 'Open another batch file' : 'Open a batch file'}
+        {again ? say('checker.openAnotherBatchFile') : say('checker.openABatchFile')}
         <input
           type="file"
           accept=".json,application/json"
@@ -47,7 +46,7 @@ function Drop({ onFile, again }: { onFile: (file: File) => void; again: boolean 
           onChange={(e: ChangeEvent<HTMLInputElement>) => take(e.target.files)}
         />
       </label>
-      <span className="ml-3">or drop it here. Nothing leaves this computer.</span>
+      <span className="ml-3">{say('checker.orDropItHereNothingLeavesThis')}</span>
     </div>
   );
 }
@@ -67,43 +66,44 @@ function Found({ opened }: { opened: Extract<Opened, { ok: true }> }) {
         data-testid="chain"
       >
         <h2>
-          {told ? 'The chain of log entries holds' : 'Nothing shows whether this file was changed'}
+          {told
+            ? say('checker.theChainOfLogEntriesHolds')
+            : say('checker.nothingShowsWhetherThisFileWasChanged')}
         </h2>
         <p className="mt-1">
           {told
-            ? `All ${told.entries} log entries fit their hashes, and the readings and works in the file are what the entries say. It shows that nothing was changed after it was logged; it cannot show that what was logged is true.`
-            : 'It carries no log entries. Its verdicts are reckoned from what it says, all the same.'}
+            ? say('checker.allLogEntriesFitTheirHashesAnd', { entries: told.entries })
+            : say('checker.itCarriesNoLogEntriesItsVerdicts')}
         </p>
         <p className="mt-1 break-all">
-          <b>SHA-256 of this file:</b> {opened.digest}
+          <b>{say('checker.sha256OfThisFile')}</b> {opened.digest}
         </p>
         <div className="grid sm:grid-cols-2 gap-x-4 mt-2">
           <Field
-            label="SHA-256 printed on the record"
+            label={say('checker.sha256PrintedOnTheRecord')}
             value={printed}
             onChange={(e) => setPrinted(e.target.value)}
             {...(same === false
               ? {
-                  problem:
-                    'Not the same: the record was made from another file, or at another moment.',
+                  problem: say('checker.notTheSameTheRecordWasMade'),
                 }
               : {
                   hint: same
-                    ? 'The same: the record was made from this very file.'
-                    : 'Type or paste it to compare',
+                    ? say('checker.theSameTheRecordWasMadeFrom')
+                    : say('checker.typeOrPasteItToCompare'),
                 })}
           />
           <Field
-            label="Judged as of"
+            label={say('checker.judgedAsOf')}
             value={asOf}
             onChange={(e) => setAsOf(e.target.value)}
             {...(at === null
-              ? { problem: 'Must be a time such as 2026-05-01T07:30:00Z.' }
-              : { hint: 'The moment after --as-of on the record' })}
+              ? { problem: say('checker.mustBeATimeSuchAs2026') }
+              : { hint: say('checker.theMomentAfterAsOfOnThe') })}
           />
         </div>
         <Choices
-          label="Temperatures in"
+          label={say('checker.temperaturesIn')}
           value={unit}
           onChange={(v) => {
             if (v) setUnit(v);
@@ -134,20 +134,16 @@ export function Checker() {
     <main className="px-5 py-6 max-w-[980px] mx-auto">
       <Patterns />
       <div className="print:hidden">
-        <h1>Check a heat-treatment record</h1>
-        <p className="mt-2 max-w-[65ch]">
-          Give it the batch file that came with a record. It checks that no log entry was changed,
-          and reckons every verdict anew from the readings. It is part of Zealous Heap, works with
-          no network, and keeps nothing.
-        </p>
+        <h1>{say('checker.checkAHeatTreatmentRecord')}</h1>
+        <p className="mt-2 max-w-[65ch]">{say('checker.giveItTheBatchFileThatCame')}</p>
         <Drop onFile={open} again={opened !== null} />
       </div>
       {opened && !opened.found.ok && (
         <div role="alert" className="border-[1.6px] border-ink bg-marker px-4 py-3 mt-4">
           <h2>
             {opened.found.tampered
-              ? `${opened.name} cannot be trusted as it is`
-              : `${opened.name} cannot be read as a batch file`}
+              ? say('checker.cannotBeTrustedAsItIs', { name: opened.name })
+              : say('checker.cannotBeReadAsABatchFile', { name: opened.name })}
           </h2>
           <ul className="list-disc pl-5 mt-1">
             {opened.found.problems.slice(0, 20).map((p) => (
@@ -155,7 +151,7 @@ export function Checker() {
             ))}
           </ul>
           {opened.found.problems.length > 20 && (
-            <p>and {opened.found.problems.length - 20} more.</p>
+            <p>{say('checker.andMore', { problems: opened.found.problems.length - 20 })}</p>
           )}
         </div>
       )}

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { EntryId } from '@/core/log/ids';
 import { latestTime } from '@/core/evidence/verdict';
 import { evidenceOf, readBatchFile, type BatchFile } from '@/core/formats/batch-file';
@@ -55,7 +56,7 @@ function rulesShown(file: BatchFile): string[] {
 function toldByFile(file: BatchFile): Pick<BatchHistory, 'state' | 'siteState'> {
   const entries = entriesOfFile(file, {
     openedId: 'batch' as EntryId,
-    by: 'the file',
+    by: say('checker.theFile'),
     rules: rulesShown(file),
     // It is shown and not kept: any id that is none twice will do.
     idOf: (n) => `entry-${n}` as EntryId,

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { NewEntry } from '@/core/log/entry';
 import type { Db } from './client';
 import { logRepo, type Appended } from './repositories/log';
@@ -21,7 +22,10 @@ async function takenAt(trx: Db, site: Site, now: number): Promise<number> {
   if (last === null || now >= last) return now;
   if (last - now <= CLOCK_SLACK_MS) return last;
   throw new ClockSetBack(
-    `The hub’s clock shows ${new Date(now).toISOString().slice(0, 16).replace('T', ' ')} UTC, and the last entry was taken at ${new Date(last).toISOString().slice(0, 16).replace('T', ' ')} UTC. Put the hub’s clock right; nothing was written, and what you typed is kept.`,
+    say('entry.theHubsClockShowsUtcAndThe', {
+      replace: new Date(now).toISOString().slice(0, 16).replace('T', ' '),
+      replace2: new Date(last).toISOString().slice(0, 16).replace('T', ' '),
+    }),
   );
 }
 

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { factsOf } from '@/core/evidence/facts';
 import type { AssessedRule } from '@/core/evidence/verdict';
 import { displayStatusOf, statusWord } from '@/core/evidence/verdict-words';
@@ -23,37 +24,56 @@ function effect(
 ): Effect {
   const before = was.verdict;
   const v = after?.assessment.verdict;
-  const change = (text: string, costs: boolean): Effect => ({ rule: title, text, costs, none: false });
-  if (!v) return change('can no longer be reckoned.', true);
+  const change = (text: string, costs: boolean): Effect => ({
+    rule: title,
+    text,
+    costs,
+    none: false,
+  });
+  if (!v) return change(say('entry.canNoLongerBeReckoned'), true);
   if (before.status === 'proven' && v.status !== 'proven')
-    return change(`${name}’s proof is lost: the clock starts again.`, true);
-  if (before.status !== 'proven' && v.status === 'proven') return change('is proven with it.', false);
+    return change(say('entry.sProofIsLostTheClockStarts', { name }), true);
+  if (before.status !== 'proven' && v.status === 'proven')
+    return change(say('entry.isProvenWithIt'), false);
   const lost = before.creditedHours - v.creditedHours;
   if (lost > HOUR_SLACK)
     return change(
-      `${durationText(lost)} would be lost: ${durationText(v.creditedHours)} remain${v.segmentFrom > before.segmentFrom ? ', and the clock starts again' : ''}.`,
+      say('entry.wouldBeLostRemainAndtheAndThe', {
+        lost: durationText(lost),
+        creditedHours: durationText(v.creditedHours),
+        segmentFrom: v.segmentFrom > before.segmentFrom ? 'andThe' : 'other',
+      }),
       true,
     );
   if (v.segmentFrom > before.segmentFrom)
-    return change('the clock starts again; it has nothing to lose yet.', false);
+    return change(say('entry.theClockStartsAgainItHasNothing'), false);
   if (lost < -HOUR_SLACK)
     return change(
-      `${durationText(-lost)} are earned: ${durationText(v.creditedHours)} in all.`,
+      say('entry.areEarnedInAll', {
+        lost: durationText(-lost),
+        creditedHours: durationText(v.creditedHours),
+      }),
       false,
     );
   if (v.turningsCounted !== before.turningsCounted)
     return change(
-      `${countText(v.turningsCounted, 'turning counts', 'turnings count')} instead of ${before.turningsCounted}.`,
+      say('entry.oneTurningCountsOtherTurningsCountInstead', {
+        turningsCounted: v.turningsCounted,
+        turningsCounted2: before.turningsCounted,
+      }),
       v.turningsCounted < before.turningsCounted,
     );
   const [from, to] = [factsOf(was), factsOf(after.assessment)];
   // A change that reads alike is none to anybody who reads it.
   if (displayStatusOf(from) !== displayStatusOf(to))
     return change(
-      `goes from ‘${statusWord(from).toLowerCase()}’ to ‘${statusWord(to).toLowerCase()}’.`,
+      say('entry.goesFromTo', {
+        toLowerCase: statusWord(from).toLowerCase(),
+        toLowerCase2: statusWord(to).toLowerCase(),
+      }),
       v.status === 'broken' && before.creditedHours > 0,
     );
-  return { rule: title, text: 'nothing changes.', costs: false, none: true };
+  return { rule: title, text: say('entry.nothingChanges'), costs: false, none: true };
 }
 
 /** What a change of a batch's log does to each rule it is kept under, as assessed before and after it. */

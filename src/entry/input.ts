@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { BatchIdSchema, EntryIdSchema } from '@/core/log/ids';
 import { z } from 'zod';
 import { DeviceSchema, getKindDescription, ENTRY_KINDS, type NewEntry } from '@/core/log/entry';
@@ -32,17 +33,15 @@ const failed = (path: string, message: string): ParsedEntry => ({
 });
 
 const noSuchTime = (sent: string): string =>
-  `‘${sent.replace('T', ' ')}’ is no time that a clock shows. Choose the day and the hour when it happened.`;
+  say('entry.isNoTimeThatAClockShows', { replace: sent.replace('T', ' ') });
 
 /** The instant of a time typed by the site's clock. The hour that a clock change repeats is read as its first pass. */
 export function timeTyped(local: string, timeZone: string, now: number): number | string {
   if (parseInstant(`${local}Z`) === null) return noSuchTime(local);
   const [at] = instantsOfLocal(timeZone, local);
   if (at === undefined)
-    return `The clock never showed ${local.replace('T', ' ')} here: it was put forward. Choose another time.`;
-  return at > now + CLOCK_SLACK_MS
-    ? 'That is still to come. Choose the time when it happened.'
-    : Math.min(at, now);
+    return say('entry.theClockNeverShowedHereItWas', { replace: local.replace('T', ' ') });
+  return at > now + CLOCK_SLACK_MS ? say('entry.thatIsStillToComeChooseThe') : Math.min(at, now);
 }
 
 /** The instant of a time that was sent: as it stands, or by the site's clock. A little ahead becomes now, so that no verdict overlooks it. */
@@ -52,11 +51,8 @@ function instantSent(sent: string, timeZone: string, now: number): number | stri
     return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent)
       ? timeTyped(sent, timeZone, now)
       : noSuchTime(sent);
-  if (at < EARLIEST)
-    return `${sent.slice(0, 10)} is long before this site. Choose the day when it happened.`;
-  return at > now + CLOCK_SLACK_MS
-    ? 'That is still to come. Choose the time when it happened.'
-    : Math.min(at, now);
+  if (at < EARLIEST) return say('entry.isLongBeforeThisSiteChooseThe', { sent: sent.slice(0, 10) });
+  return at > now + CLOCK_SLACK_MS ? say('entry.thatIsStillToComeChooseThe') : Math.min(at, now);
 }
 
 /**
@@ -93,10 +89,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
       })),
     };
   if (data.device !== undefined && !DeviceSchema.safeParse(data.device).success)
-    return failed(
-      'data.device',
-      'What the phone says of its clock cannot be read. Open the page anew and send it again.',
-    );
+    return failed('data.device', say('entry.whatThePhoneSaysOfItsClock'));
   const parsed = getKindDescription(kind).schema.safeParse(whole);
   if (!parsed.success)
     return {
@@ -106,11 +99,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
   if (kind === 'round') {
     for (const r of (parsed.data as { readings: { at: string }[] }).readings) {
       const ahead = instantOf(r.at) - now;
-      if (ahead > CLOCK_SLACK_MS)
-        return failed(
-          'at',
-          'This device’s clock runs ahead of the hub’s. Set the clock, or choose when the round was taken.',
-        );
+      if (ahead > CLOCK_SLACK_MS) return failed('at', say('entry.thisDevicesClockRunsAheadOfThe'));
       if (ahead > 0) r.at = isoOf(now);
     }
   }

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 /**
  * The one guard before every page, route and action. Another site's page must neither write here with this browser, nor read
  * through a name that was rebound to this machine; and no path reaches a page that cannot be read.
@@ -37,7 +38,10 @@ export function refusalOf(
   if (name === null || !(LOCAL.has(name) || hosts.includes(name))) {
     return {
       status: 421,
-      message: `This hub does not answer to the name '${name ?? host}'. If phones are to reach it by that name, start it with ZEALOUS_HOSTS=${name ?? 'its.name'}.`,
+      message: say('app.thisHubDoesNotAnswerToThe', {
+        name: name ?? host,
+        name2: name ?? 'its.name',
+      }),
     };
   }
   try {
@@ -45,12 +49,12 @@ export function refusalOf(
   } catch {
     return {
       status: 400,
-      message: 'The address holds a per cent sign that stands for nothing. Check the link.',
+      message: say('app.theAddressHoldsAPerCentSign'),
     };
   }
   if (SAFE_METHODS.has(request.method)) return null;
   return isForeign(request.headers, host, hosts)
-    ? { status: 403, message: 'This came from another site’s page and was not read.' }
+    ? { status: 403, message: say('app.thisCameFromAnotherSitesPageAnd') }
     : null;
 }
 

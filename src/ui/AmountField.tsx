@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Minus, Plus } from 'lucide-react';
 import { useId } from 'react';
 import { typed } from '@/core/quantity/typed-number';
@@ -43,7 +44,7 @@ export function AmountField({
         <button
           type="button"
           className="btn !px-0"
-          aria-label={`Less: ${label}`}
+          aria-label={say('controls.less', { label })}
           disabled={unknown}
           onClick={() => set((n ?? 0) - step)}
         >
@@ -62,7 +63,7 @@ export function AmountField({
         <button
           type="button"
           className="btn !px-0"
-          aria-label={`More: ${label}`}
+          aria-label={say('controls.more', { label })}
           disabled={unknown}
           onClick={() => set((n ?? 0) + step)}
         >
@@ -70,7 +71,7 @@ export function AmountField({
         </button>
         <select
           className="field"
-          aria-label={`${label}, measure`}
+          aria-label={say('controls.measure', { label })}
           value={value.unit}
           onChange={(e) => onChange({ ...value, unit: e.target.value })}
         >
@@ -79,9 +80,9 @@ export function AmountField({
               {n === 1 ? m.name : (m.many ?? m.name)}
             </option>
           ))}
-          <option value="L">litres</option>
-          <option value="kg">kg</option>
-          {mayBeUnknown && <option value="unknown">not known</option>}
+          <option value="L">{say('controls.litres')}</option>
+          <option value="kg">{say('controls.kg')}</option>
+          {mayBeUnknown && <option value="unknown">{say('controls.notKnown')}</option>}
         </select>
       </div>
       {!unknown && (
@@ -92,19 +93,15 @@ export function AmountField({
             checked={value.about}
             onChange={(e) => onChange({ ...value, about: e.target.checked })}
           />
-          judged by eye
+          {say('controls.judgedByEye')}
           {each ? (
             <span className="q ml-auto">
-              1 {each.name} is {each.litres} L
+              {say('controls.n1IsL', { name: each.name, litres: each.litres })}
             </span>
           ) : null}
         </label>
       )}
-      {unknown && (
-        <p className="hint mt-1">
-          It stays unknown: what hangs on it is not computed, rather than guessed.
-        </p>
-      )}
+      {unknown && <p className="hint mt-1">{say('controls.itStaysUnknownWhatHangsOnIt')}</p>}
       {problem && (
         <p role="alert" className="marked font-semibold mt-1">
           {problem}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { ToggleGroup } from 'radix-ui';
 import { useId } from 'react';
 
@@ -39,7 +40,8 @@ export function Choices<T extends string>({
             className="link text-note target-in-text"
             onClick={() => onChange('')}
           >
-            Clear<span className="sr-only"> {label}</span>
+            {say('controls.clear')}
+            <span className="sr-only"> {label}</span>
           </button>
         )}
       </span>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 type EffectLine = {
   readonly rule: string;
   readonly text: string;
@@ -22,20 +23,20 @@ export function Effects({ preview }: { preview: EntryPreview | null }) {
   if (effects === undefined)
     return (
       <p className="hint" aria-live="polite">
-        Working out what it does to each rule…
+        {say('controls.workingOutWhatItDoesToEach')}
       </p>
     );
   if (effects.length === 0)
     return (
       <p className="hint" aria-live="polite">
-        No rule’s clock is running, so it changes no verdict.
+        {say('controls.noRulesClockIsRunningSoIt')}
       </p>
     );
   // Nothing happens: said once, and quietly.
   if (effects.every((e) => e.none))
     return (
       <p className="hint" aria-live="polite" data-testid="effects">
-        It changes no verdict.
+        {say('controls.itChangesNoVerdict')}
       </p>
     );
   const costs = effects.some((e) => e.costs);
@@ -46,7 +47,7 @@ export function Effects({ preview }: { preview: EntryPreview | null }) {
       className={`border-[1.6px] border-ink px-3 py-2 ${costs ? 'bg-marker' : 'bg-paper'}`}
     >
       <p className="font-semibold">
-        {costs ? 'This costs counted time or a proof:' : 'What it does:'}
+        {costs ? say('controls.thisCostsCountedTimeOrAProof') : say('controls.whatItDoes')}
       </p>
       <ul>
         {effects.map((e) => (

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useState, type ReactNode } from 'react';
 
 /**
@@ -65,9 +66,7 @@ export function LoadedDisclosure<T>({
       {data !== null && children(data)}
       {data === null && (
         <p className="q text-small" role="status">
-          {failed
-            ? 'This takes the hub, and it did not answer. Close it and open it again.'
-            : 'A moment…'}
+          {failed ? say('controls.thisTakesTheHubAndItDid') : say('controls.aMoment')}
         </p>
       )}
     </details>

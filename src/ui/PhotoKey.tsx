@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 
@@ -20,8 +21,7 @@ export function PhotoKey({
       setSaid({ text: await take(file), bad: false });
     } catch (error) {
       setSaid({
-        text:
-          error instanceof Error ? error.message : 'The photo could not be kept. Take it again.',
+        text: error instanceof Error ? error.message : say('controls.thePhotoCouldNotBeKeptTake'),
         bad: true,
       });
     }
@@ -35,14 +35,14 @@ export function PhotoKey({
         onClick={() => input.current?.click()}
       >
         <Camera size={20} aria-hidden="true" />
-        Photo
+        {say('controls.photo')}
       </button>
       <input
         ref={input}
         type="file"
         accept="image/*"
         capture="environment"
-        aria-label={`Photo of ${of}`}
+        aria-label={say('controls.photoOf', { of })}
         className="sr-only"
         tabIndex={-1}
         onChange={(e) => void took(e.target.files?.[0])}

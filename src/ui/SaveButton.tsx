@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/messages/say';
 /** Saves what a form holds. Where it cannot yet, it says what is missing beside the button. */
 export function SaveButton({
   label,
@@ -22,7 +23,7 @@ export function SaveButton({
         disabled={busy || Boolean(missing)}
         onClick={onSave}
       >
-        {busy ? 'Keeping…' : label}
+        {busy ? say('controls.keeping') : label}
       </button>
       {missing && !busy && (
         <p className="hint font-semibold" role="status" data-testid="missing">
@@ -35,4 +36,4 @@ export function SaveButton({
 
 /** What a form says that does not know who fills it in. */
 export const whoIsMissing = (by: string): string | null =>
-  by.trim() === '' ? 'Say who did it.' : null;
+  by.trim() === '' ? say('controls.sayWhoDidIt') : null;

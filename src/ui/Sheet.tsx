@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
@@ -27,7 +28,10 @@ export function Sheet({
         >
           <div className="flex justify-between items-start gap-3">
             <Dialog.Title>{title}</Dialog.Title>
-            <Dialog.Close aria-label="Close without keeping" className="btn !min-h-[40px] !px-2.5">
+            <Dialog.Close
+              aria-label={say('controls.closeWithoutKeeping')}
+              className="btn !min-h-[40px] !px-2.5"
+            >
               <X size={20} />
             </Dialog.Close>
           </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import {
   createContext,
   useCallback,
@@ -96,9 +97,9 @@ export function DraftScope({ name, children }: { name: string; children: ReactNo
           className="text-small border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3"
           data-testid="draft"
         >
-          <span>This was typed {CLOCK.format(held.at)} and not saved.</span>
+          <span>{say('controls.thisWasTypedAndNotSaved', { at: CLOCK.format(held.at) })}</span>
           <button type="button" className="link min-h-target" onClick={() => discard(name)}>
-            Start afresh
+            {say('controls.startAfresh')}
           </button>
         </p>
       )}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
 import type { EntryPreview } from './Effects';
 
@@ -8,7 +9,9 @@ const CANNOT_SAY: EntryPreview = {
   problems: [
     {
       path: '(form)',
-      message: 'The hub does not answer, so what it does to each rule cannot be said now.',
+      get message() {
+        return say('controls.theHubDoesNotAnswerSoWhat');
+      },
     },
   ],
 };

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { v7 } from 'uuid';
@@ -13,7 +14,9 @@ export type SubmitResult =
 
 const NO_ANSWER: FormProblem = {
   path: '(form)',
-  message: 'The hub does not answer. What you typed is still here; try again when there is signal.',
+  get message() {
+    return say('controls.theHubDoesNotAnswerWhatYou');
+  },
 };
 /** For a door that did not answer at all. */
 const unanswered = (): SubmitResult => ({ ok: false, problems: [NO_ANSWER] });

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { holdsOf } from '../evidence/requirements';
 import type { Rule } from '../evidence/rule';
 import type { MethodTemplate } from '../log/shapes';
@@ -48,7 +49,30 @@ export function shortScheduleTexts(
     const s = shortSchedule(template, rule);
     return s
       ? [
-          `${title} asks for ${countText(s.needed, 'turning')} in ${s.days} days, and ${template.name.toLowerCase()} makes ${s.made === 0 ? 'none' : s.made === 1 ? 'one' : s.made}. Turn it about every ${s.everyDays} days, or choose another method.`,
+          s.made === 0
+            ? say('advice.asksForOneTurningOtherTurningsIn', {
+                title,
+                needed: s.needed,
+                days: s.days,
+                toLowerCase: template.name.toLowerCase(),
+                everyDays: s.everyDays,
+              })
+            : s.made === 1
+              ? say('advice.asksForOneTurningOtherTurningsIn2', {
+                  title,
+                  needed: s.needed,
+                  days: s.days,
+                  toLowerCase: template.name.toLowerCase(),
+                  everyDays: s.everyDays,
+                })
+              : say('advice.asksForOneTurningOtherTurningsIn3', {
+                  title,
+                  needed: s.needed,
+                  days: s.days,
+                  toLowerCase: template.name.toLowerCase(),
+                  made: s.made,
+                  everyDays: s.everyDays,
+                }),
         ]
       : [];
   });

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import {
   ageText,
   countText,
@@ -69,72 +70,174 @@ function dayWord(timeZone: string, at: number, now: number): string {
     : same(at, now + MS.day)
       ? 'tomorrow'
       : at - now < 6 * MS.day
-        ? `on ${p.weekday}`
-        : `on ${p.day} ${p.month}`;
+        ? say('advice.on', { weekday: p.weekday })
+        : say('advice.on2', { day: p.day, month: p.month });
 }
 
 export const SCHOOL_WORDS: Readonly<Record<TurnStrategy, string>> = {
-  calendar: 'by the calendar',
-  peak: 'at the peak',
-  decline: 'when it falls',
-  low: 'when it is down',
-  hot: 'when too hot',
-  bay: 'when the bay is wanted',
+  get calendar() {
+    return say('advice.byTheCalendar');
+  },
+  get peak() {
+    return say('advice.atThePeak');
+  },
+  get decline() {
+    return say('advice.whenItFalls');
+  },
+  get low() {
+    return say('advice.whenItIsDown');
+  },
+  get hot() {
+    return say('advice.whenTooHot');
+  },
+  get bay() {
+    return say('advice.whenTheBayIsWanted');
+  },
   never: 'never',
-  rule: 'what the rule owes',
+  get rule() {
+    return say('advice.whatTheRuleOwes');
+  },
 };
 const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
-  building: 'Building',
-  heating: 'Not hot yet',
-  hot: 'Hot inside',
-  cooling: 'Cooling',
-  dormant: 'Asleep, frozen',
-  curing: 'Put to cure',
-  ready: 'Said to be ready',
-  'on-hold': 'On hold',
-  released: 'Gone out',
-  ended: 'At its end',
+  get building() {
+    return say('advice.building');
+  },
+  get heating() {
+    return say('advice.notHotYet');
+  },
+  get hot() {
+    return say('advice.hotInside');
+  },
+  get cooling() {
+    return say('advice.cooling');
+  },
+  get dormant() {
+    return say('advice.asleepFrozen');
+  },
+  get curing() {
+    return say('advice.putToCure');
+  },
+  get ready() {
+    return say('advice.saidToBeReady');
+  },
+  get 'on-hold'() {
+    return say('advice.onHold');
+  },
+  get released() {
+    return say('advice.goneOut');
+  },
+  get ended() {
+    return say('advice.atItsEnd');
+  },
 };
 export const FIX_WORDS: Readonly<Record<Fix, string>> = {
-  enlarge: 'Make it bigger',
-  water: 'Water it',
-  dry: 'Let it dry',
-  nitrogen: 'Add something rich: greens, manure, litter',
-  carbon: 'Mix in browns',
-  structure: 'Mix in dry, coarse browns',
-  turn: 'Turn it',
-  cover: 'Cover it',
-  uncover: 'Take the cover off',
-  shrink: 'Split it',
-  bury: 'Bury the food and cap it with browns',
-  thermometer: 'Check the thermometer',
-  wait: 'Leave it alone',
+  get enlarge() {
+    return say('advice.makeItBigger');
+  },
+  get water() {
+    return say('advice.waterIt');
+  },
+  get dry() {
+    return say('advice.letItDry');
+  },
+  get nitrogen() {
+    return say('advice.addSomethingRichGreensManureLitter');
+  },
+  get carbon() {
+    return say('advice.mixInBrowns');
+  },
+  get structure() {
+    return say('advice.mixInDryCoarseBrowns');
+  },
+  get turn() {
+    return say('advice.turnIt');
+  },
+  get cover() {
+    return say('advice.coverIt');
+  },
+  get uncover() {
+    return say('advice.takeTheCoverOff');
+  },
+  get shrink() {
+    return say('advice.splitIt');
+  },
+  get bury() {
+    return say('advice.buryTheFoodAndCapItWith');
+  },
+  get thermometer() {
+    return say('advice.checkTheThermometer');
+  },
+  get wait() {
+    return say('advice.leaveItAlone');
+  },
 };
 
 export const SYMPTOM_WORDS: Readonly<Record<Symptom, string>> = {
-  NOT_HEATING: 'It does not heat',
-  COOLED_EARLY: 'It cooled early',
-  AMMONIA: 'It smells of ammonia',
-  AIRLESS: 'It smells sour or rotten',
-  DRY: 'It is too dry',
-  WET: 'It is too wet',
-  FLIES: 'Flies',
-  RATS: 'Rats',
+  get NOT_HEATING() {
+    return say('advice.itDoesNotHeat');
+  },
+  get COOLED_EARLY() {
+    return say('advice.itCooledEarly');
+  },
+  get AMMONIA() {
+    return say('advice.itSmellsOfAmmonia');
+  },
+  get AIRLESS() {
+    return say('advice.itSmellsSourOrRotten');
+  },
+  get DRY() {
+    return say('advice.itIsTooDry');
+  },
+  get WET() {
+    return say('advice.itIsTooWet');
+  },
+  get FLIES() {
+    return say('advice.flies');
+  },
+  get RATS() {
+    return say('advice.rats');
+  },
 };
 export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
-  TOO_SMALL: 'Too small to hold its heat',
-  TOO_DRY: 'Too dry',
-  TOO_WET: 'Too wet',
-  LITTLE_NITROGEN: 'Too little nitrogen',
-  MUCH_NITROGEN: 'Too much nitrogen for its carbon',
-  NO_AIR: 'No air inside',
-  COLD_AIR: 'Cold air outside',
-  UNCOVERED: 'No cover on it',
-  OPENED_TOO_OFTEN: 'Opened too often',
-  SPENT: 'It has worked through its food',
-  THERMOMETER: 'The thermometer may be wrong',
-  BARE_FOOD: 'Food lies open',
-  NEST: 'Rats may nest in it',
+  get TOO_SMALL() {
+    return say('advice.tooSmallToHoldItsHeat');
+  },
+  get TOO_DRY() {
+    return say('advice.tooDry');
+  },
+  get TOO_WET() {
+    return say('advice.tooWet');
+  },
+  get LITTLE_NITROGEN() {
+    return say('advice.tooLittleNitrogen');
+  },
+  get MUCH_NITROGEN() {
+    return say('advice.tooMuchNitrogenForItsCarbon');
+  },
+  get NO_AIR() {
+    return say('advice.noAirInside');
+  },
+  get COLD_AIR() {
+    return say('advice.coldAirOutside');
+  },
+  get UNCOVERED() {
+    return say('advice.noCoverOnIt');
+  },
+  get OPENED_TOO_OFTEN() {
+    return say('advice.openedTooOften');
+  },
+  get SPENT() {
+    return say('advice.itHasWorkedThroughItsFood');
+  },
+  get THERMOMETER() {
+    return say('advice.theThermometerMayBeWrong');
+  },
+  get BARE_FOOD() {
+    return say('advice.foodLiesOpen');
+  },
+  get NEST() {
+    return say('advice.ratsMayNestInIt');
+  },
 };
 const FIX_CAUTION: Partial<Record<Fix, string>> = {
   enlarge: CAUTION.lift,
@@ -147,18 +250,38 @@ const FIX_CAUTION: Partial<Record<Fix, string>> = {
 };
 
 export const CHORE_WORDS = {
-  leachate: 'Empty the leachate',
-  covers: 'Look at the covers',
-  vents: 'Look at the vents',
-  tools: 'Clean the tools',
-  other: 'Chore',
+  get leachate() {
+    return say('advice.emptyTheLeachate');
+  },
+  get covers() {
+    return say('advice.lookAtTheCovers');
+  },
+  get vents() {
+    return say('advice.lookAtTheVents');
+  },
+  get tools() {
+    return say('advice.cleanTheTools');
+  },
+  get other() {
+    return say('advice.chore');
+  },
 } as const;
 export const GROUP_WORDS: Readonly<Record<Group, string>> = {
-  danger: 'Danger',
-  losing: 'Lost if left',
-  owed: 'Owed to a proof',
-  schedule: 'By schedule',
-  chore: 'Chores',
+  get danger() {
+    return say('advice.danger');
+  },
+  get losing() {
+    return say('advice.lostIfLeft');
+  },
+  get owed() {
+    return say('advice.owedToAProof');
+  },
+  get schedule() {
+    return say('advice.bySchedule');
+  },
+  get chore() {
+    return say('advice.chores');
+  },
 };
 export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   hot: 'cooling',
@@ -168,8 +291,12 @@ export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   mend: 'mending',
   close: 'closing',
   chore: 'chore',
-  'probe-check': 'check of a thermometer',
-  load: 'a load in the store',
+  get 'probe-check'() {
+    return say('advice.checkOfAThermometer');
+  },
+  get load() {
+    return say('advice.aLoadInTheStore');
+  },
 };
 
 function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale): AdviceWords {
@@ -178,16 +305,18 @@ function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale):
     case 'ripe':
       return {
         mark: 'add',
-        act: `${l.name} is ripe`,
-        why: `It may be used from now on${place}.`,
+        act: say('advice.isRipe', { name: l.name }),
+        why: say('advice.itMayBeUsedFromNowOn', { place }),
         due,
         urgent: false,
       };
     case 'ask':
       return {
         mark: 'note',
-        act: `Ask about ${l.name}`,
-        why: `It is held until then${l.asked ? `: ${l.asked}` : ''}.`,
+        act: say('advice.askAbout', { name: l.name }),
+        why: l.asked
+          ? say('advice.itIsHeldUntilThen', { asked: l.asked })
+          : say('advice.itIsHeldUntilThen2'),
         due,
         urgent: false,
       };
@@ -196,18 +325,21 @@ function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale):
         mark: 'probe',
         act:
           l.level === 'danger' || l.level === 'act'
-            ? `${l.name} is too hot in the stack`
-            : `Read the stack of ${l.name}`,
+            ? say('advice.isTooHotInTheStack', { name: l.name })
+            : say('advice.readTheStackOf', { name: l.name }),
         due,
         urgent: l.level === 'danger' || l.level === 'act',
         why:
           l.c === null
-            ? `Fresh stacks heat up on their own; it was never read${place}.`
-            : `${tempText(l.c, unit)} when it was last read${place}. ${l.level === 'danger' ? 'Keep people back, do not open it blindly, call the fire service.' : l.level === 'act' ? 'Take it apart in small portions, with water at hand.' : 'Read it again.'}`,
+            ? say('advice.freshStacksHeatUpOnTheirOwn', { place })
+            : say('advice.whenItWasLastReadKeeppeopleKeep', {
+                c: tempText(l.c, unit),
+                place,
+                level: l.level === 'danger' ? 'keepPeople' : l.level === 'act' ? 'takeIt' : 'other',
+              }),
         ...(l.level === 'danger' || l.level === 'act'
           ? {
-              caution:
-                'Opening a hot stack feeds air to a smoulder. Local fire rules on stacks come first.',
+              caution: say('advice.openingAHotStackFeedsAirTo'),
             }
           : {}),
       };
@@ -224,8 +356,11 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
       act: t.chore.words ?? CHORE_WORDS[t.chore.what as keyof typeof CHORE_WORDS],
       why:
         t.chore.doneAt === null
-          ? `Every ${countText(t.chore.everyDays, 'day')}; not done yet.`
-          : `Every ${countText(t.chore.everyDays, 'day')}; last done ${soonText(timeZone, t.chore.doneAt, now)}.`,
+          ? say('advice.everyOneDayOtherDaysNotDone', { everyDays: t.chore.everyDays })
+          : say('advice.everyOneDayOtherDaysLastDone', {
+              everyDays: t.chore.everyDays,
+              doneAt: soonText(timeZone, t.chore.doneAt, now),
+            }),
       ...(t.chore.what === 'leachate' ? { caution: CAUTION.raw } : {}),
       due: t.due,
       urgent: false,
@@ -233,8 +368,8 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
   if (t.load) return loadWords(t.load, t.due, locale);
   return {
     mark: 'probe',
-    act: `Check thermometer ${t.name}`,
-    why: 'In ice water, and at the hot end. What it read since its last check hangs on it.',
+    act: say('advice.checkThermometer', { name: t.name }),
+    why: say('advice.inIceWaterAndAtTheHot'),
     due: t.due,
     urgent: false,
   };
@@ -242,7 +377,7 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
 
 /** What leaving a task costs; empty: nothing that can be told. */
 export function costText(t: Task, { timeZone, now, unit }: Locale): string {
-  if (t.group === 'danger') return 'A heap that is too hot does not wait.';
+  if (t.group === 'danger') return say('advice.aHeapThatIsTooHotDoes');
   if (
     t.advice?.code === 'TURN' &&
     t.advice.waiting &&
@@ -250,10 +385,13 @@ export function costText(t: Task, { timeZone, now, unit }: Locale): string {
   )
     return reasonText(t.advice.waiting, { timeZone, now, unit });
   if (t.atStakeHours > 0 && t.latest !== null)
-    return `After ${soonText(timeZone, t.latest, now)} its ${durationText(t.atStakeHours)} are lost.`;
+    return say('advice.afterItsAreLost', {
+      latest: soonText(timeZone, t.latest, now),
+      atStakeHours: durationText(t.atStakeHours),
+    });
   if (t.advice?.code === 'TURN' && t.advice.owed > 0)
-    return `Its proof comes later: ${countText(t.advice.owed, 'turning')} still owed.`;
-  if (t.advice?.code === 'KEEP_READING') return 'The run hangs on a round a day.';
+    return say('advice.itsProofComesLaterOneTurningOther', { owed: t.advice.owed });
+  if (t.advice?.code === 'KEEP_READING') return say('advice.theRunHangsOnARoundA');
   return '';
 }
 
@@ -264,50 +402,113 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
   switch (r.code) {
     case 'CALENDAR':
       return r.first
-        ? `Its calendar turns it first on day ${Math.round(r.days * 10) / 10}: ${dayText(timeZone, r.due)}.`
-        : `Its calendar turns it every ${countText(r.days, 'day')}; last turned ${at(r.since)}.`;
+        ? say('advice.itsCalendarTurnsItFirstOnDay', {
+            days: Math.round(r.days * 10) / 10,
+            due: dayText(timeZone, r.due),
+          })
+        : say('advice.itsCalendarTurnsItEveryOneDay', { days: r.days, since: at(r.since) });
     case 'WORKED_OUT':
-      return `Its method works it for ${countText(r.activeDays, 'day')}, and those were over ${at(r.since)}.`;
+      return say('advice.itsMethodWorksItForOneDay', {
+        activeDays: r.activeDays,
+        since: at(r.since),
+      });
     case 'PEAKED':
-      return `Peaked ${at(r.at)} at ${temp(r.highestC)}; ${temp(r.nowC)} in its last round.`;
+      return say('advice.peakedAtInItsLastRound', {
+        at: at(r.at),
+        highestC: temp(r.highestC),
+        nowC: temp(r.nowC),
+      });
     case 'FALLING':
-      return `It falls ${changeText(r.perDay, unit)} a day over its last ${countText(r.rounds, 'round')}.`;
+      return say('advice.itFallsADayOverItsLast', {
+        perDay: changeText(r.perDay, unit),
+        rounds: r.rounds,
+      });
     case 'STEADY':
-      return `${r.perDay > 0.3 ? `Still rising ${changeText(r.perDay, unit)} a day` : r.perDay < -0.3 ? `Falls only ${changeText(r.perDay, unit)} a day` : 'Holds steady'} over its last ${countText(r.rounds, 'round')}.`;
+      return r.perDay > 0.3
+        ? say('advice.stillRisingADayOverItsLast', {
+            perDay: changeText(r.perDay, unit),
+            rounds: r.rounds,
+          })
+        : r.perDay < -0.3
+          ? say('advice.fallsOnlyADayOverItsLast', {
+              perDay: changeText(r.perDay, unit),
+              rounds: r.rounds,
+            })
+          : say('advice.holdsSteadyOverItsLastOneRound', { rounds: r.rounds });
     case 'TOO_FEW_ROUNDS':
-      return `${r.rounds === 0 ? 'Not read' : `Read ${r.rounds === 1 ? 'once' : `${r.rounds} times`}`} since ${at(r.since)}: too little to tell where it is heading.`;
+      return r.rounds === 0
+        ? say('advice.notReadSinceTooLittleToTell', { since: at(r.since) })
+        : say('advice.readOneOtherTimesSinceTooLittle', { rounds: r.rounds, since: at(r.since) });
     case 'LOW':
-      return `Down to ${temp(r.coreC)} at ${at(r.at)}; it is turned again at ${temp(r.lowC)}.`;
+      return say('advice.downToAtItIsTurnedAgain', {
+        coreC: temp(r.coreC),
+        at: at(r.at),
+        lowC: temp(r.lowC),
+      });
     case 'ABOVE_LOW':
-      return `${temp(r.coreC)} at ${at(r.at)}, still above ${temp(r.lowC)}.`;
+      return say('advice.atStillAbove', { coreC: temp(r.coreC), at: at(r.at), lowC: temp(r.lowC) });
     case 'HOT':
-      return `${temp(r.coreC)} inside at ${at(r.at)}: past ${temp(r.actC)} the heat kills what makes compost.`;
+      return say('advice.insideAtPastTheHeatKillsWhat', {
+        coreC: temp(r.coreC),
+        at: at(r.at),
+        actC: temp(r.actC),
+      });
     case 'NOT_HOT':
-      return `${temp(r.coreC)} at ${at(r.at)}, under ${temp(r.actC)}.`;
+      return say('advice.atUnder', { coreC: temp(r.coreC), at: at(r.at), actC: temp(r.actC) });
     case 'BAY':
-      return `Its bay is wanted by ${at(r.by)}.`;
+      return say('advice.itsBayIsWantedBy', { by: at(r.by) });
     case 'OWED':
-      return `${countText(r.owed, 'turning')} still owed in the ${missingText(r.missingHours)} that are left: about every ${countText(Math.max(1, Math.round(r.apartHours / 24)), 'day')}, with a hot round between.`;
+      return say('advice.oneTurningOtherTurningsStillOwedIn', {
+        owed: r.owed,
+        missingHours: missingText(r.missingHours),
+        apartHours: Math.max(1, Math.round(r.apartHours / 24)),
+      });
     case 'OWED_NOT_HOT_SINCE':
-      return `${countText(r.owed, 'turning')} still owed, but none counts before a round of ${temp(r.floorC)} or more since ${at(r.turnedAt)}.`;
+      return say('advice.oneTurningOtherTurningsStillOwedBut', {
+        owed: r.owed,
+        floorC: temp(r.floorC),
+        turnedAt: at(r.turnedAt),
+      });
     case 'STAGE_DONE':
-      return `${durationText(r.heldHours)} hot since its last turning, ${durationText(r.needHours)} were asked for; ${countText(r.owed, 'turning')} still owed. Last hot round ${at(r.at)}.`;
+      return say('advice.hotSinceItsLastTurningWereAsked', {
+        heldHours: durationText(r.heldHours),
+        needHours: durationText(r.needHours),
+        owed: r.owed,
+        at: at(r.at),
+      });
     case 'STAGE_RUNS':
-      return `${missingText(r.missingHours)} more before the next of ${countText(r.owed, 'owed turning')}: a turning now would waste the hours since the last. Last hot round ${at(r.at)}.`;
+      return say('advice.moreBeforeTheNextOfOneOwed', {
+        missingHours: missingText(r.missingHours),
+        owed: r.owed,
+        at: at(r.at),
+      });
     case 'RUN_WOULD_END':
-      return `At ${changeText(r.perDay, unit)} a day it falls past ${temp(r.floorC)} ${dayWord(timeZone, r.at, now)} about ${localParts(timeZone, r.at).clock}, and its ${durationText(r.creditedHours)} would be lost.`;
+      return say('advice.atADayItFallsPastAbout', {
+        perDay: changeText(r.perDay, unit),
+        floorC: temp(r.floorC),
+        at: dayWord(timeZone, r.at, now),
+        clock: localParts(timeZone, r.at).clock,
+        creditedHours: durationText(r.creditedHours),
+      });
     case 'NEAR_PROOF':
-      return `${missingText(r.missingHours)} from proof: ${at(r.proofAt)} at the earliest. A turning now would pause the run for up to ${ageText(r.graceHours)} and owes nothing.`;
+      return say('advice.fromProofAtTheEarliestATurning', {
+        missingHours: missingText(r.missingHours),
+        proofAt: at(r.proofAt),
+        graceHours: ageText(r.graceHours),
+      });
     case 'RECOVERING':
-      return `It is still coming back from its turning: it has until ${at(r.until)} to reach ${temp(r.floorC)}.`;
+      return say('advice.itIsStillComingBackFromIts', {
+        until: at(r.until),
+        floorC: temp(r.floorC),
+      });
     case 'TURNED_LATELY':
-      return `Turned ${at(r.at)}. Opened again within a day it only loses heat.`;
+      return say('advice.turnedOpenedAgainWithinADayIt', { at: at(r.at) });
     case 'NO_RULE_ASKS':
-      return 'No rule that it is kept under asks for a turning now.';
+      return say('advice.noRuleThatItIsKeptUnder');
     case 'BAY_FREE':
-      return `Nobody has said that its bay is wanted. Left alone since ${at(r.since)}.`;
+      return say('advice.nobodyHasSaidThatItsBayIs', { since: at(r.since) });
     case 'LEFT_ALONE':
-      return `Left alone since ${at(r.since)}.`;
+      return say('advice.leftAloneSince', { since: at(r.since) });
   }
 }
 
@@ -315,12 +516,12 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
 export function voiceText(v: StrategyOpinion, locale: Locale): string {
   const act =
     v.says === 'now'
-      ? 'turn now'
+      ? say('advice.turnNow')
       : v.says === 'on' && v.at !== null
-        ? `turn ${dayWord(locale.timeZone, v.at, locale.now)}`
+        ? say('advice.turn', { at: dayWord(locale.timeZone, v.at, locale.now) })
         : v.says === 'no'
-          ? 'no turning'
-          : 'not yet';
+          ? say('advice.noTurning')
+          : say('advice.notYet');
   return `${act}. ${reasonText(v.because, locale)}`;
 }
 
@@ -330,12 +531,14 @@ export function turnHeading(
   { timeZone, now }: Locale,
 ): string {
   if (a.act === 'turn' && a.due !== null)
-    return a.due <= now ? 'Turn it now' : `Turn it ${dayWord(timeZone, a.due, now)}`;
+    return a.due <= now
+      ? say('advice.turnItNow')
+      : say('advice.turnIt2', { due: dayWord(timeZone, a.due, now) });
   if (a.act === 'wait')
     return a.earliest === null
-      ? 'Do not turn it now'
-      : `Do not turn it before ${soonText(timeZone, a.earliest, now)}`;
-  return 'No turning asked for';
+      ? say('advice.doNotTurnItNow')
+      : say('advice.doNotTurnItBefore', { earliest: soonText(timeZone, a.earliest, now) });
+  return say('advice.noTurningAskedFor');
 }
 
 /** When, at the earliest and at the latest; empty: nothing bounds it. */
@@ -346,12 +549,14 @@ export function windowText(
   if (a.act !== 'turn') return '';
   const at = (t: number): string => soonText(timeZone, t, now);
   return [
-    a.earliest !== null && a.earliest > now ? `not before ${at(a.earliest)}` : '',
+    a.earliest !== null && a.earliest > now
+      ? say('advice.notBefore', { earliest: at(a.earliest) })
+      : '',
     a.latest === null
       ? ''
       : a.latest <= now
-        ? `it should have been done by ${at(a.latest)}`
-        : `at the latest ${at(a.latest)}`,
+        ? say('advice.itShouldHaveBeenDoneBy', { latest: at(a.latest) })
+        : say('advice.atTheLatest', { latest: at(a.latest) }),
   ]
     .filter(Boolean)
     .join(', ');
@@ -359,29 +564,61 @@ export function windowText(
 
 /** Whether a turning counts for the rule that leads, and why not. */
 export const COUNT_WORDS = {
-  counted: 'Counts',
-  TURN_PARTIAL: 'No: only stirred',
-  TURN_WITHOUT_HEAT: 'No: not hot again since the turning before it',
-  TURN_WITHOUT_HOLD: 'No: not hot for long enough before it',
-  TURN_OUTSIDE_RUN: 'No: no hot run goes on from it',
-  EARLIER: 'No: the clock started again after it',
-  AWAITED: 'Not yet: it must be read hot first',
+  get counted() {
+    return say('advice.counts');
+  },
+  get TURN_PARTIAL() {
+    return say('advice.noOnlyStirred');
+  },
+  get TURN_WITHOUT_HEAT() {
+    return say('advice.noNotHotAgainSinceTheTurning');
+  },
+  get TURN_WITHOUT_HOLD() {
+    return say('advice.noNotHotForLongEnoughBefore');
+  },
+  get TURN_OUTSIDE_RUN() {
+    return say('advice.noNoHotRunGoesOnFrom');
+  },
+  get EARLIER() {
+    return say('advice.noTheClockStartedAgainAfterIt');
+  },
+  get AWAITED() {
+    return say('advice.notYetItMustBeReadHot');
+  },
 } as const;
 
 const CHOICE_WORDS: Readonly<Record<HotChoice, string>> = {
-  turn: 'Turn it, reading first',
-  split: 'Split it in two smaller heaps',
-  wet: 'Water it, slowly, from the top',
-  'cap-off': 'Take the cap or cover off',
-  'look-again': 'Read it again',
-  'keep-back': 'Keep people back, upwind',
-  'do-not-open': 'Do not open it: air feeds a smoulder',
-  call: 'Call the fire service at any smoke or smell of burning',
+  get turn() {
+    return say('advice.turnItReadingFirst');
+  },
+  get split() {
+    return say('advice.splitItInTwoSmallerHeaps');
+  },
+  get wet() {
+    return say('advice.waterItSlowlyFromTheTop');
+  },
+  get 'cap-off'() {
+    return say('advice.takeTheCapOrCoverOff');
+  },
+  get 'look-again'() {
+    return say('advice.readItAgain');
+  },
+  get 'keep-back'() {
+    return say('advice.keepPeopleBackUpwind');
+  },
+  get 'do-not-open'() {
+    return say('advice.doNotOpenItAirFeedsA');
+  },
+  get call() {
+    return say('advice.callTheFireServiceAtAnySmoke');
+  },
 };
 const CHOICE_CAUTION: Partial<Record<HotChoice, string>> = {
   turn: CAUTION.steam,
   split: CAUTION.split,
-  wet: 'Steam comes up where the water goes in: stand upwind, face away.',
+  get wet() {
+    return say('advice.steamComesUpWhereTheWaterGoes');
+  },
   'cap-off': CAUTION.steam,
 };
 export type HotWords = {
@@ -401,30 +638,40 @@ export type HotWords = {
 export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWords {
   const read =
     h.coreC === null
-      ? 'Nobody has read it'
-      : `${tempText(h.coreC, unit)} inside, read ${ageText((now - h.at) / MS.hour)} ago`;
+      ? say('advice.nobodyHasReadIt')
+      : say('advice.insideReadAgo', {
+          coreC: tempText(h.coreC, unit),
+          age: ageText((now - h.at) / MS.hour),
+        });
   const answered =
     h.answeredAt === null
       ? ''
-      : ` It was turned, watered or split since, ${soonText(timeZone, h.answeredAt, now)}: only a reading shows whether that was enough.`;
+      : say('advice.itWasTurnedWateredOrSplitSince', {
+          answeredAt: soonText(timeZone, h.answeredAt, now),
+        });
   const by = soonText(timeZone, h.followUpAt, now);
   return {
     heading:
       h.level === 'danger'
-        ? 'Stand back and check it now'
+        ? say('advice.standBackAndCheckItNow')
         : h.level === 'act'
           ? h.answeredAt !== null || h.old
-            ? 'Read it again'
-            : 'Cool it down'
-          : 'Keep an eye on its heat',
+            ? say('advice.readItAgain')
+            : say('advice.coolItDown')
+          : say('advice.keepAnEyeOnItsHeat'),
     why:
       h.burnt && h.level === 'danger'
-        ? `${read}, and somebody smelled burning or took it for a fire.`
+        ? say('advice.andSomebodySmelledBurningOrTookIt', { read })
         : h.level === 'warn'
-          ? `${read}. From ${tempText(h.limitC, unit)} on it begins to harm itself.`
+          ? say('advice.fromOnItBeginsToHarmItself', { read, limitC: tempText(h.limitC, unit) })
           : answered
             ? `${read}.${answered}`
-            : `${read}. ${h.level === 'danger' ? `At ${tempText(h.limitC, unit)} and more it may heat itself further without air or life.` : `Past ${tempText(h.limitC, unit)} the heat kills what makes compost.`}`,
+            : h.level === 'danger'
+              ? say('advice.atAndMoreItMayHeatItself', { read, limitC: tempText(h.limitC, unit) })
+              : say('advice.pastTheHeatKillsWhatMakesCompost', {
+                  read,
+                  limitC: tempText(h.limitC, unit),
+                }),
     choices: h.choices
       .filter((c) => c !== 'look-again')
       .map((choice) => ({
@@ -433,12 +680,14 @@ export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWord
         caution: CHOICE_CAUTION[choice] ?? null,
       })),
     follow: h.overdue
-      ? `It should have been read again by ${by}. Read it now.`
-      : `Read it again by ${by}.`,
+      ? say('advice.itShouldHaveBeenReadAgainBy', { by })
+      : say('advice.readItAgainBy', { by }),
     urgent: h.level !== 'warn',
     escalate:
       h.escalate && h.overSince !== null
-        ? `Too hot in every round since ${soonText(timeZone, h.overSince, now)}. Tell whoever answers for the site; see the fire card.`
+        ? say('advice.tooHotInEveryRoundSinceTell', {
+            overSince: soonText(timeZone, h.overSince, now),
+          })
         : null,
   };
 }
@@ -450,13 +699,21 @@ const span = ({ low, high }: PercentRange, one: string, many = one): string => {
   return a === b ? `${b} ${b === 1 ? one : many}` : `${a}–${b} ${many}`;
 };
 const HINT_WORDS: Readonly<Record<WaterHint, string>> = {
-  FROST: 'It freezes outside: water only while it is turned, so that it goes in and not on it.',
-  HEAT: 'Hot day: water early or late, and cover it afterwards.',
-  SHEDS: 'Dry straw sheds water at first: wet it slowly, layer by layer, best while it is turned.',
-  TWO_GOES: 'More at once would run through: feel it again the next day, then give the rest.',
+  get FROST() {
+    return say('advice.itFreezesOutsideWaterOnlyWhileIt');
+  },
+  get HEAT() {
+    return say('advice.hotDayWaterEarlyOrLateAnd');
+  },
+  get SHEDS() {
+    return say('advice.dryStrawShedsWaterAtFirstWet');
+  },
+  get TWO_GOES() {
+    return say('advice.moreAtOnceWouldRunThroughFeel');
+  },
 };
 const pctText = ({ low, high }: PercentRange): string =>
-  `${Math.round(low)}–${Math.round(high)} % moist`;
+  say('advice.moist', { low: Math.round(low), high: Math.round(high) });
 
 export type WaterWords = {
   /** Water is to go in now. */ readonly now: boolean;
@@ -470,14 +727,17 @@ export type WaterWords = {
 export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): WaterWords {
   const felt =
     'at' in w
-      ? `By the squeeze of ${soonText(timeZone, w.at, now)} it is about ${pctText(w.pct)}`
+      ? say('advice.byTheSqueezeOfItIsAbout', {
+          at: soonText(timeZone, w.at, now),
+          pct: pctText(w.pct),
+        })
       : '';
   switch (w.code) {
     case 'NOT_FELT':
       return {
         now: false,
-        heading: 'Squeeze a handful first',
-        text: 'Nobody has squeezed a handful yet, so it cannot be told what it lacks. Take it from inside, not from the rim.',
+        heading: say('advice.squeezeAHandfulFirst'),
+        text: say('advice.nobodyHasSqueezedAHandfulYetSo'),
         stop: null,
         heat: null,
         hints: [],
@@ -485,8 +745,8 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'FELT_LONG_AGO':
       return {
         now: false,
-        heading: 'Squeeze a handful again',
-        text: `The last was felt ${soonText(timeZone, w.felt, now)}: too long ago to tell what it lacks now.`,
+        heading: say('advice.squeezeAHandfulAgain'),
+        text: say('advice.theLastWasFeltTooLongAgo', { felt: soonText(timeZone, w.felt, now) }),
         stop: null,
         heat: null,
         hints: [],
@@ -494,8 +754,8 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'MOIST_ENOUGH':
       return {
         now: false,
-        heading: 'No water now',
-        text: `${felt}: that is right.`,
+        heading: say('advice.noWaterNow'),
+        text: say('advice.thatIsRight', { felt }),
         stop: null,
         heat: null,
         hints: [],
@@ -503,8 +763,10 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'TOO_WET':
       return {
         now: false,
-        heading: 'No water: it is too wet',
-        text: `${felt}. ${w.looseL ? `It has about ${span(w.looseL, 'L')} too much. ` : ''}Turn it with dry, coarse browns, and cover it against rain.`,
+        heading: say('advice.noWaterItIsTooWet'),
+        text: w.looseL
+          ? say('advice.itHasAboutTooMuchTurnIt', { felt, looseL: span(w.looseL, 'L') })
+          : say('advice.turnItWithDryCoarseBrownsAnd', { felt }),
         stop: null,
         heat: null,
         hints: [],
@@ -512,22 +774,32 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'NO_SIZE':
       return {
         now: true,
-        heading: 'Water it, until a squeeze gives a drop',
-        text: `${felt}. How much cannot be reckoned: its size is not known. Measure it.`,
-        stop: 'Stop when it seeps at the foot.',
+        heading: say('advice.waterItUntilASqueezeGivesA'),
+        text: say('advice.howMuchCannotBeReckonedItsSize', { felt }),
+        stop: say('advice.stopWhenItSeepsAtTheFoot'),
         heat: null,
         hints: [],
       };
     case 'WATER':
       return {
         now: true,
-        heading: `Water it: about ${round5(w.now.litres)} L now`,
-        text: `${felt}; ${w.targetPct} % is aimed at: ${span(w.litres, 'L')} in all. ${round5(w.now.litres)} L are ${countText(Math.max(1, round5(w.now.minutes)), 'minute')} of the hose, or ${countText(Math.max(1, round5(w.now.buckets)), 'bucket')}.`,
-        stop: 'Stop when it seeps at the foot, or a squeeze gives a drop or two.',
+        heading: say('advice.waterItAboutLNow', { litres: round5(w.now.litres) }),
+        text: say('advice.isAimedAtInAllLAre', {
+          felt,
+          targetPct: w.targetPct,
+          litres: span(w.litres, 'L'),
+          litres2: round5(w.now.litres),
+          minutes: Math.max(1, round5(w.now.minutes)),
+          buckets: Math.max(1, round5(w.now.buckets)),
+        }),
+        stop: say('advice.stopWhenItSeepsAtTheFoot2'),
         heat:
           w.coolsK === null
             ? null
-            : `That much at ${tempText(w.waterC, unit)} takes about ${changeText(w.coolsK, unit)} off its mean. It comes back with the life that the water brings.`,
+            : say('advice.thatMuchAtTakesAboutOffIts', {
+                waterC: tempText(w.waterC, unit),
+                coolsK: changeText(w.coolsK, unit),
+              }),
         hints: w.hints.map((h) => HINT_WORDS[h]),
       };
   }
@@ -538,55 +810,62 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (s.code) {
     case 'SIZE':
-      return `${volumeText(s.m3, 'm3')} now`;
+      return say('advice.now', { m3: volumeText(s.m3, 'm3') });
     case 'SIZE_UNKNOWN':
-      return 'its size is not known: measure it';
+      return say('advice.itsSizeIsNotKnownMeasureIt');
     case 'SQUEEZE':
-      return `squeezed ${at(s.at)}: ${SQUEEZE_WORDS[s.squeeze].word.toLowerCase()}`;
+      return say('advice.squeezed', {
+        at: at(s.at),
+        toLowerCase: SQUEEZE_WORDS[s.squeeze].word.toLowerCase(),
+      });
     case 'NOT_SQUEEZED':
-      return 'nobody squeezed a handful lately';
+      return say('advice.nobodySqueezedAHandfulLately');
     case 'SMELL':
-      return `smelled ${at(s.at)}: ${s.smell}`;
+      return say('advice.smelled', { at: at(s.at), smell: s.smell });
     case 'NOT_SMELLED':
-      return 'nobody noted a smell lately';
+      return say('advice.nobodyNotedASmellLately');
     case 'RICH_INPUTS':
-      return 'manure or food went in';
+      return say('advice.manureOrFoodWentIn');
     case 'ONLY_GARDEN':
-      return 'nothing rich went in';
+      return say('advice.nothingRichWentIn');
     case 'INPUTS_UNKNOWN':
-      return 'what went in was not said';
+      return say('advice.whatWentInWasNotSaid');
     case 'AIR':
-      return `air at ${tempText(s.c, unit)}`;
+      return say('advice.airAt', { c: tempText(s.c, unit) });
     case 'AIR_UNKNOWN':
-      return 'the air was not read';
+      return say('advice.theAirWasNotRead');
     case 'AGE':
-      return `day ${Math.floor(s.days) + 1} of about ${s.activeDays}`;
+      return say('advice.dayOfAbout', { days: Math.floor(s.days) + 1, activeDays: s.activeDays });
     case 'TURNED':
-      return `turned ${s.times === 1 ? 'once' : `${s.times} times`} in ${s.days} days, last ${at(s.last)}`;
+      return say('advice.turnedOneOtherTimesInDaysLast', {
+        times: s.times,
+        days: s.days,
+        last: at(s.last),
+      });
     case 'NOT_TURNED':
-      return `not turned since ${at(s.since)}`;
+      return say('advice.notTurnedSince', { since: at(s.since) });
     case 'WATERED':
-      return `${Math.round(s.litres)} L of water in three days`;
+      return say('advice.lOfWaterInThreeDays', { litres: Math.round(s.litres) });
     case 'COVER':
-      return `cover ${s.on ? 'on' : 'off'} ${at(s.at)}`;
+      return say('advice.coverOnOther', { on: s.on ? 'on' : 'other', at: at(s.at) });
     case 'GROWTH':
-      return `${s.growth} growth ${at(s.at)}`;
+      return say('advice.growth', { growth: s.growth, at: at(s.at) });
     case 'SEEPAGE':
-      return `it seeped ${at(s.at)}`;
+      return say('advice.itSeeped', { at: at(s.at) });
     case 'HIGHEST':
-      return `was ${tempText(s.c, unit)} ${at(s.at)}`;
+      return say('advice.was', { c: tempText(s.c, unit), at: at(s.at) });
     case 'PROBE_CHECKED':
-      return `thermometer checked ${at(s.at)}`;
+      return say('advice.thermometerChecked', { at: at(s.at) });
     case 'PROBE_UNNAMED':
-      return 'no reading names its thermometer';
+      return say('advice.noReadingNamesItsThermometer');
     case 'COVER_UNKNOWN':
-      return 'nobody noted whether it is covered';
+      return say('advice.nobodyNotedWhetherItIsCovered');
     case 'PROBE_UNCHECKED':
-      return `thermometer ${s.probe} was never checked`;
+      return say('advice.thermometerWasNeverChecked', { probe: s.probe });
     case 'FOOD_IN':
-      return 'food waste went in';
+      return say('advice.foodWasteWentIn');
     case 'PESTS':
-      return `pests seen ${at(s.at)}`;
+      return say('advice.pestsSeen', { at: at(s.at) });
   }
 }
 
@@ -595,37 +874,67 @@ export function trialText(t: Trial, { timeZone, now, unit }: Locale): string {
   const heat =
     t.beforeC === null || t.afterC === null
       ? ''
-      : ` ${tempText(t.beforeC, unit)} before, ${tempText(t.afterC, unit)} within five days.`;
-  if (t.outcome === 'open') return 'No full round since: it cannot be told yet.';
+      : say('advice.beforeWithinFiveDays', {
+          beforeC: tempText(t.beforeC, unit),
+          afterC: tempText(t.afterC, unit),
+        });
+  if (t.outcome === 'open') return say('advice.noFullRoundSinceItCannotBe');
   const came =
-    t.outcome === 'helped' ? 'It warmed' : t.outcome === 'worse' ? 'It cooled' : 'No change';
-  return `${came}.${heat}${t.causeUnknown ? ' Cause unknown: several things were changed at once.' : ''}${t.afterAt === null ? '' : ` Read ${soonText(timeZone, t.afterAt, now)}.`}`;
+    t.outcome === 'helped'
+      ? say('advice.itWarmed')
+      : t.outcome === 'worse'
+        ? say('advice.itCooled')
+        : say('advice.noChange');
+  return `${came}.${heat}${t.causeUnknown ? say('advice.causeUnknownSeveralThingsWereChanged') : ''}${t.afterAt === null ? '' : say('advice.read', { afterAt: soonText(timeZone, t.afterAt, now) })}`;
 }
 
 const NO_TEST = {
-  small: 'under a cubic metre',
-  'size-unknown': 'of a size that nobody measured',
+  get small() {
+    return say('advice.underACubicMetre');
+  },
+  get 'size-unknown'() {
+    return say('advice.ofASizeThatNobodyMeasured');
+  },
   dry: 'dry',
-  'not-squeezed': 'of a moisture that nobody felt lately',
+  get 'not-squeezed'() {
+    return say('advice.ofAMoistureThatNobodyFeltLately');
+  },
 } as const;
 const FIRST_PUT_RIGHT = {
-  small: 'add to it or join it',
-  'size-unknown': 'measure it',
-  dry: 'water it',
-  'not-squeezed': 'squeeze a handful',
+  get small() {
+    return say('advice.addToItOrJoinIt');
+  },
+  get 'size-unknown'() {
+    return say('advice.measureIt');
+  },
+  get dry() {
+    return say('advice.waterIt2');
+  },
+  get 'not-squeezed'() {
+    return say('advice.squeezeAHandful');
+  },
 } as const;
 
 /** Whether staying cool shows that a heap has worked through, and what would show it. */
 function reheatText(t: ReheatTest, { timeZone, now }: Locale): string {
   switch (t.code) {
     case 'SHOWS_NOTHING':
-      return `That it stays cool shows nothing: it is ${listText(t.why.map((w) => NO_TEST[w]))}. To test it, ${listText(t.why.map((w) => FIRST_PUT_RIGHT[w]))}, then turn it and read it on the five days after.`;
+      return say('advice.thatItStaysCoolShowsNothingIt', {
+        why: listText(t.why.map((w) => NO_TEST[w])),
+        why2: listText(t.why.map((w) => FIRST_PUT_RIGHT[w])),
+      });
     case 'NOT_TURNED':
-      return 'Turn it once more and read it on the five days after; if it stays cool then, it may be put to cure.';
+      return say('advice.turnItOnceMoreAndReadIt');
     case 'READ_ON':
-      return `Turned ${soonText(timeZone, t.turnedAt, now)}: read it until ${soonText(timeZone, t.until, now)}. If it stays cool, it may be put to cure.`;
+      return say('advice.turnedReadItUntilIfItStays', {
+        turnedAt: soonText(timeZone, t.turnedAt, now),
+        until: soonText(timeZone, t.until, now),
+      });
     case 'STAYED_COOL':
-      return `Moist, big enough, turned ${soonText(timeZone, t.turnedAt, now)}, and it did not warm again in ${countText(t.checks, 'reading')}: it may be put to cure.`;
+      return say('advice.moistBigEnoughTurnedAndItDid', {
+        turnedAt: soonText(timeZone, t.turnedAt, now),
+        checks: t.checks,
+      });
   }
 }
 
@@ -634,21 +943,31 @@ export function claimText(c: Claim, { timeZone, unit, now }: Locale): string {
   const met =
     c.met.length === 0
       ? c.asked === 0
-        ? 'No rule is claimed.'
-        : 'Not proven.'
+        ? say('advice.noRuleIsClaimed')
+        : say('advice.notProven')
       : c.met.length < c.asked
-        ? `Meets ${c.met.length} of ${c.asked} rules; not all are proven.`
-        : `Proven by ${listText(c.met.map((m) => `${m.title}, ${dayText(timeZone, m.at)}`))}.`;
+        ? say('advice.meetsOfRulesNotAllAreProven', { met: c.met.length, asked: c.asked })
+        : say('advice.provenBy', {
+            met: listText(c.met.map((m) => `${m.title}, ${dayText(timeZone, m.at)}`)),
+          });
   const r = c.lastRead;
   const over =
     r?.airC == null
-      ? ', the air was not read'
-      : `, ${Math.round(Math.abs(r.coreC - r.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} ${r.coreC >= r.airC ? 'over' : 'under'} the air`;
+      ? say('advice.theAirWasNotRead2')
+      : say('advice.overOtherTheAir', {
+          coreC: Math.round(Math.abs(r.coreC - r.airC) * (unit === 'F' ? 1.8 : 1)),
+          unit,
+          coreC2: r.coreC >= r.airC ? 'over' : 'other',
+        });
   const read =
     r === null
-      ? 'Its heat was never read.'
-      : `${tempText(r.coreC, unit)} inside when last read ${soonText(timeZone, r.at, now)}${over}.`;
-  return `${met} Maturity was not tested. ${read}`;
+      ? say('advice.itsHeatWasNeverRead')
+      : say('advice.insideWhenLastRead', {
+          coreC: tempText(r.coreC, unit),
+          at: soonText(timeZone, r.at, now),
+          over,
+        });
+  return say('advice.maturityWasNotTested', { met, read });
 }
 
 /** Why it should not go out yet, each to be confirmed by whoever lets it go. */
@@ -657,16 +976,21 @@ export function readingDoubtText(d: ReleaseDoubt, c: Claim, { unit }: Locale): s
   switch (d) {
     case 'unproven':
       return c.asked === 0
-        ? 'No rule is claimed for it, so no kill of germs or seeds is shown.'
+        ? say('advice.noRuleIsClaimedForItSo')
         : c.met.length === 0
-          ? 'It has not met any rule: germs and weed seeds may be alive in it.'
-          : `It meets ${c.met.length} of the ${c.asked} rules that it is kept under.`;
+          ? say('advice.itHasNotMetAnyRuleGerms')
+          : say('advice.itMeetsOfTheRulesThatIt', { met: c.met.length, asked: c.asked });
     case 'warm':
-      return `It was still warm: ${tempText(r!.coreC, unit)} inside${r!.airC === null ? '' : `, ${tempText(r!.airC, unit)} outside`}. Stacked or bagged warm it can heat up again and catch fire.`;
+      return r!.airC === null
+        ? say('advice.itWasStillWarmInsideStackedOr', { coreC: tempText(r!.coreC, unit) })
+        : say('advice.itWasStillWarmInsideOutsideStacked', {
+            coreC: tempText(r!.coreC, unit),
+            airC: tempText(r!.airC, unit),
+          });
     case 'unread':
       return r === null
-        ? 'Nobody has ever read its heat.'
-        : 'Nobody has read its heat in the last seven days.';
+        ? say('advice.nobodyHasEverReadItsHeat')
+        : say('advice.nobodyHasReadItsHeatInThe');
   }
 }
 
@@ -678,28 +1002,40 @@ export function courseText(
   reheat: ReheatTest | null = null,
 ): string {
   const { unit } = locale;
-  const day = `day ${Math.floor(c.ageDays) + 1}`;
-  const band = `${tempText(c.lowC, unit)} to ${tempText(c.highC, unit)}`;
+  const day = say('advice.day', { ageDays: Math.floor(c.ageDays) + 1 });
+  const band = say('advice.to', { lowC: tempText(c.lowC, unit), highC: tempText(c.highC, unit) });
   const air =
     c.airC === null
       ? ''
-      : `, ${Math.round(Math.abs(c.coreC - c.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} ${c.coreC >= c.airC ? 'above' : 'below'} the air`;
+      : say('advice.aboveOtherTheAir', {
+          coreC: Math.round(Math.abs(c.coreC - c.airC) * (unit === 'F' ? 1.8 : 1)),
+          unit,
+          coreC2: c.coreC >= c.airC ? 'above' : 'other',
+        });
   const is = `${tempText(c.coreC, unit)}${air}`;
   switch (c.code) {
     case 'TOO_YOUNG':
-      return `${is}. Too early to tell anything.`;
+      return say('advice.tooEarlyToTellAnything', { is });
     case 'ON_COURSE':
-      return `${is}: on course. ${method} is expected at ${band} on ${day}.`;
+      return say('advice.onCourseIsExpectedAtOn', { is, method, band, day });
     case 'HOTTER':
-      return `${is}: hotter than the ${band} expected of this method on ${day}.`;
+      return say('advice.hotterThanTheExpectedOfThisMethod', { is, band, day });
     case 'COOLER':
-      return `${is}: cooler than the ${band} expected of this method on ${day}.`;
+      return say('advice.coolerThanTheExpectedOfThisMethod', { is, band, day });
     case 'JUST_TURNED':
-      return `${is}, just after its turning. ${band} is expected on ${day}.`;
+      return say('advice.justAfterItsTurningIsExpectedOn', { is, band, day });
     case 'NEAR_END':
-      return `${is}: near its end on ${day}. ${reheat ? reheatText(reheat, locale) : ''}`.trim();
+      return say('advice.nearItsEndOn', {
+        is,
+        day,
+        reheat: reheat ? reheatText(reheat, locale) : '',
+      }).trim();
     case 'AT_AIR':
-      return `${is}: as the air on ${day}. ${reheat ? reheatText(reheat, locale) : ''}`.trim();
+      return say('advice.asTheAirOn', {
+        is,
+        day,
+        reheat: reheat ? reheatText(reheat, locale) : '',
+      }).trim();
   }
 }
 
@@ -707,10 +1043,18 @@ export function courseText(
 export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): string {
   const since = soonText(timeZone, s.since, now);
   if (s.code === 'heating')
-    return `${read ? STAGE_WORDS.heating : 'Not read yet'}, closed ${since}`;
+    return read
+      ? say('advice.closed', { heating: STAGE_WORDS.heating, since })
+      : say('advice.notReadYetClosed', { since });
   if (s.by !== null && (s.code === 'ready' || s.code === 'curing'))
-    return `${STAGE_WORDS[s.code]} by ${s.by}, ${since}`;
-  return `${STAGE_WORDS[s.code]} since ${since}${s.reason === null ? '' : `: ${s.code === 'ended' ? END_WORDS[s.reason as EndReason] : s.reason}`}`;
+    return say('advice.by', { stagewords: STAGE_WORDS[s.code], by: s.by, since });
+  return s.reason === null
+    ? say('advice.since', { stagewords: STAGE_WORDS[s.code], since })
+    : say('advice.since2', {
+        stagewords: STAGE_WORDS[s.code],
+        since,
+        endwords: s.code === 'ended' ? END_WORDS[s.reason as EndReason] : s.reason,
+      });
 }
 
 /** What became of a heap that is gone, and what stands behind it. */
@@ -724,14 +1068,17 @@ function goneText(
   }: Pick<Extract<Advice, { code: 'NOTHING' }>, 'stage' | 'reason' | 'by' | 'since' | 'claim'>,
   locale: Locale,
 ): string {
-  const when = `${by === null ? '' : ` by ${by}`}, ${soonText(locale.timeZone, since, locale.now)}`;
+  const when =
+    by === null
+      ? `, ${soonText(locale.timeZone, since, locale.now)}`
+      : say('advice.by2', { by, since: soonText(locale.timeZone, since, locale.now) });
   if (reason === 'merged' || reason === 'discarded' || reason === 'gave-up')
-    return `At its end: ${END_WORDS[reason]}${when}.`;
+    return say('advice.atItsEnd2', { endwords: END_WORDS[reason], when });
   const how =
     stage === 'released'
-      ? 'Let go out'
+      ? say('advice.letGoOut')
       : reason === null
-        ? 'At its end'
+        ? say('advice.atItsEnd')
         : upperFirst(END_WORDS[reason as EndReason]);
   return `${how}${when}. ${claimText(claim, locale)}`;
 }
@@ -741,14 +1088,15 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
   const { timeZone, now, unit } = locale;
   const by = (at: number): string => soonText(timeZone, at, now);
   const late = (at: number): boolean => at < now;
-  const readAct = (at: number): string => (late(at) ? 'Read it now' : `Read by ${by(at)}`);
+  const readAct = (at: number): string =>
+    late(at) ? say('advice.readItNow') : say('advice.readBy', { at: by(at) });
   const calm = { urgent: false } as const;
   switch (a.code) {
     case 'CLOSE_WHEN_BUILT':
       return {
         mark: 'add',
-        act: 'Fill it, then close it',
-        why: 'The clock starts when the last raw load is in, and not before.',
+        act: say('advice.fillItThenCloseIt'),
+        why: say('advice.theClockStartsWhenTheLastRaw'),
         due: null,
         ...calm,
       };
@@ -759,16 +1107,21 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         act:
           a.hot.level === 'danger' || a.hot.answeredAt !== null || a.hot.old
             ? w.heading
-            : `Cool it: ${a.hot.choices
-                .filter((c) => c !== 'look-again')
-                .slice(0, 2)
-                .map(
-                  (c) =>
-                    ({ turn: 'turn', split: 'split', wet: 'water', 'cap-off': 'cap off' })[
-                      c as 'turn'
-                    ],
-                )
-                .join(' or ')}`,
+            : say('advice.coolIt', {
+                choices: a.hot.choices
+                  .filter((c) => c !== 'look-again')
+                  .slice(0, 2)
+                  .map(
+                    (c) =>
+                      ({
+                        turn: say('advice.turn2'),
+                        split: say('advice.split'),
+                        wet: say('advice.water'),
+                        'cap-off': say('advice.capOff'),
+                      })[c as 'turn'],
+                  )
+                  .join(' or '),
+              }),
         why: `${w.why} ${w.follow}`,
         caution: a.hot.level === 'danger' ? CAUTION.danger : CAUTION.steam,
         due: Math.min(now, a.hot.followUpAt),
@@ -781,8 +1134,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         mark: 'probe',
         act: readAct(a.due),
         why: a.second
-          ? 'A day after the turning: it shows whether the heat came back, and keeps the lost time short.'
-          : 'Turned today. A reading this afternoon earns the hours since; without it they are lost.',
+          ? say('advice.aDayAfterTheTurningItShows')
+          : say('advice.turnedTodayAReadingThisAfternoonEarns'),
         due: a.due,
         ...calm,
       };
@@ -790,7 +1143,11 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: `Last hot round ${ageText((now - a.last) / MS.hour)} ago. Past ${ageText(a.maxGapHours)} its ${durationText(a.creditedHours)} are lost.`,
+        why: say('advice.lastHotRoundAgoPastItsAre', {
+          age: ageText((now - a.last) / MS.hour),
+          maxGapHours: ageText(a.maxGapHours),
+          creditedHours: durationText(a.creditedHours),
+        }),
         due: a.due,
         urgent: true,
       };
@@ -798,7 +1155,11 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: `${tempBeside(a.valueC, a.floorC, unit)} after its turning. Has until ${by(a.due)} to reach ${tempBeside(a.floorC, a.floorC, unit)}.`,
+        why: say('advice.afterItsTurningHasUntilToReach', {
+          valueC: tempBeside(a.valueC, a.floorC, unit),
+          due: by(a.due),
+          floorC: tempBeside(a.floorC, a.floorC, unit),
+        }),
         due: a.due,
         urgent: a.due - now < 12 * MS.hour,
       };
@@ -808,7 +1169,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'turn',
         act: turnHeading({ act: 'turn', due: a.due, earliest: null }, locale),
-        why: `${first ? reasonText(first, locale) : ''} Read it first.`.trim(),
+        why: say('advice.readItFirst', { first: first ? reasonText(first, locale) : '' }).trim(),
         caution: CAUTION.steam,
         due: a.due,
         urgent,
@@ -825,8 +1186,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'SQUEEZE_AGAIN':
       return {
         mark: 'squeeze',
-        act: 'Squeeze a handful',
-        why: `It was dry when it was last squeezed, ${by(a.drySince)}. The weed-seed time does not count until a squeeze test says that it is moist again.`,
+        act: say('advice.squeezeAHandful2'),
+        why: say('advice.itWasDryWhenItWasLast', { drySince: by(a.drySince) }),
         due: a.due,
         ...calm,
       };
@@ -834,7 +1195,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: `${missingText(a.missingHours)} more. One round a day keeps the run.`,
+        why: say('advice.moreOneRoundADayKeepsThe', { missingHours: missingText(a.missingHours) }),
         due: a.due,
         ...calm,
       };
@@ -844,8 +1205,12 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         act: readAct(a.due),
         why:
           a.valueC === null
-            ? 'No round yet. The right mix warms within three days.'
-            : `${tempBeside(a.valueC, a.floorC, unit)} in its coldest place, not yet ${tempBeside(a.floorC, a.floorC, unit)}. ${a.late ? 'Nothing counts before that.' : 'The right mix gets there within a week.'}`,
+            ? say('advice.noRoundYetTheRightMixWarms')
+            : say('advice.inItsColdestPlaceNotYetNothingcounts', {
+                valueC: tempBeside(a.valueC, a.floorC, unit),
+                floorC: tempBeside(a.floorC, a.floorC, unit),
+                late: a.late ? 'nothingCounts' : 'other',
+              }),
         due: a.due,
         ...calm,
       };
@@ -853,7 +1218,12 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       const why =
         a.signs.length > 0
           ? `${CAUSE_WORDS[a.cause]}: ${a.signs.map((s) => signText(s, locale)).join(', ')}.`
-          : `${CAUSE_WORDS[a.cause]}, perhaps: ${a.unseen.map((s) => signText(s, locale)).join(', ') || 'nothing speaks against it'}.`;
+          : say('advice.perhaps', {
+              causewords: CAUSE_WORDS[a.cause],
+              unseen:
+                a.unseen.map((s) => signText(s, locale)).join(', ') ||
+                say('advice.nothingSpeaksAgainstIt'),
+            });
       const look = a.signs.length === 0 && a.unseen.length > 0;
       const caution = FIX_CAUTION[a.fix];
       return {
@@ -867,9 +1237,9 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
                 ? 'probe'
                 : 'add',
         act: look
-          ? `${SYMPTOM_WORDS[a.symptom]}: find out why`
+          ? say('advice.findOutWhy', { symptomwords: SYMPTOM_WORDS[a.symptom] })
           : `${SYMPTOM_WORDS[a.symptom]}: ${FIX_WORDS[a.fix].charAt(0).toLowerCase()}${FIX_WORDS[a.fix].slice(1)}`,
-        why: `${why} One change at a time.`,
+        why: say('advice.oneChangeAtATime', { why }),
         ...(caution && !look ? { caution } : {}),
         due: a.due,
         ...calm,
@@ -878,24 +1248,33 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'FIND_OUT_WHY':
       return {
         mark: 'squeeze',
-        act: 'Squeeze it and smell it',
-        why: `${tempBeside(a.valueC, a.floorC, unit)} in the last round. Look at size, water, nitrogen and air, in that order; change one thing at a time.`,
+        act: say('advice.squeezeItAndSmellIt'),
+        why: say('advice.inTheLastRoundLookAtSize', {
+          valueC: tempBeside(a.valueC, a.floorC, unit),
+        }),
         due: a.due,
         ...calm,
       };
     case 'PROVEN_MOVE_ON':
       return {
         mark: 'cure',
-        act: 'Let it cool and cure',
-        why: `${a.valueC === null ? '' : `${tempText(a.valueC, unit)} in the last round. `}Nothing raw goes in any more: it would start the clock again.`,
+        act: say('advice.letItCoolAndCure'),
+        why:
+          a.valueC === null
+            ? say('advice.nothingRawGoesInAnyMoreIt')
+            : say('advice.inTheLastRoundNothingRawGoes', { valueC: tempText(a.valueC, unit) }),
         due: null,
         ...calm,
       };
     case 'ASLEEP':
       return {
         mark: 'note',
-        act: 'Let it sleep until it thaws',
-        why: `${tempText(a.coreC, unit)} inside at ${by(a.at)}, under frost. It has not failed, and it earns nothing: ${a.creditedHours > 0 ? 'its run is broken' : 'no run is on'}.`,
+        act: say('advice.letItSleepUntilItThaws'),
+        why: say('advice.insideAtUnderFrostItHasNot', {
+          coreC: tempText(a.coreC, unit),
+          at: by(a.at),
+          creditedHours: a.creditedHours > 0 ? 'itsRun' : 'other',
+        }),
         due: a.due,
         ...calm,
       };
@@ -903,7 +1282,10 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: `${a.coreC === null ? 'Never read' : `${tempText(a.coreC, unit)} in the last round`}. No rule waits for it: once a week is enough.`,
+        why:
+          a.coreC === null
+            ? say('advice.neverReadNoRuleWaitsForIt')
+            : say('advice.inTheLastRoundNoRuleWaits', { coreC: tempText(a.coreC, unit) }),
         due: a.due,
         ...calm,
       };
@@ -911,41 +1293,50 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: `${a.coreC === null ? 'Never read' : `${tempText(a.coreC, unit)} in the last round`}, and past its working time. Once a week is enough now.`,
+        why:
+          a.coreC === null
+            ? say('advice.neverReadAndPastItsWorkingTime')
+            : say('advice.inTheLastRoundAndPastIts', { coreC: tempText(a.coreC, unit) }),
         due: a.due,
         ...calm,
       };
     case 'LEAVE_TO_CURE':
       return {
         mark: 'cure',
-        act: 'Leave it to cure',
-        why: `Keep it covered and moist, and nothing raw near it. ${claimText(a.claim, locale)}`,
-        brief: 'Keep it covered and moist, and nothing raw near it. Maturity was not tested.',
+        act: say('advice.leaveItToCure'),
+        why: say('advice.keepItCoveredAndMoistAndNothing', { claim: claimText(a.claim, locale) }),
+        brief: say('advice.keepItCoveredAndMoistAndNothing2'),
         due: a.due,
         ...calm,
       };
     case 'ON_HOLD':
       return {
         mark: 'note',
-        act: 'On hold',
-        why: `Since ${by(a.since)}${a.reason ? `: ${a.reason}` : ''}.`,
+        act: say('advice.onHold'),
+        why: a.reason
+          ? say('advice.since3', { since: by(a.since), reason: a.reason })
+          : say('advice.since4', { since: by(a.since) }),
         due: null,
         ...calm,
       };
     case 'READY':
       return {
         mark: 'note',
-        act: 'Said to be ready',
-        why: `${a.by ?? 'Somebody'} put it down as ready ${by(a.since)}. ${claimText(a.claim, locale)}`,
-        brief: 'Maturity was not tested.',
+        act: say('advice.saidToBeReady'),
+        why: say('advice.putItDownAsReady', {
+          by: a.by ?? say('advice.somebody'),
+          since: by(a.since),
+          claim: claimText(a.claim, locale),
+        }),
+        brief: say('advice.maturityWasNotTested2'),
         due: a.due,
         ...calm,
       };
     case 'NOTHING':
       return {
         mark: 'note',
-        act: 'Nothing to do',
-        why: `${goneText(a, locale)} Its record stays.`,
+        act: say('advice.nothingToDo'),
+        why: say('advice.itsRecordStays', { a: goneText(a, locale) }),
         due: null,
         ...calm,
       };

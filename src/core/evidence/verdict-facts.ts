@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { ProofStatus, Status } from './rule-progress';
 import { tempBeside } from '../quantity/format';
 import type { Instant } from '../quantity/instant';
@@ -28,11 +29,21 @@ export const strong = (text: string): Piece => ({ text, strong: true });
 export const plain = (text: string): Piece => ({ text });
 
 export const STATUS_WORD = {
-  proven: 'Proven',
-  waiting: 'Nothing counts yet',
-  running: 'Running',
-  recovering: 'Paused',
-  broken: 'Starts again',
+  get proven() {
+    return say('evidence.proven');
+  },
+  get waiting() {
+    return say('evidence.nothingCountsYet');
+  },
+  get running() {
+    return say('evidence.running');
+  },
+  get recovering() {
+    return say('evidence.paused');
+  },
+  get broken() {
+    return say('evidence.startsAgain');
+  },
 } as const satisfies Record<Status, string>;
 
 /** What the sentence needs of a verdict and its rule. */
@@ -56,9 +67,15 @@ export type VerdictFacts = ProofStatus & {
 
 /** Which value of a round is held against the floor. */
 export const WHERE = {
-  coldest: 'in its coldest point',
-  mean: 'on the mean of its points',
-  median: 'on the median of its points',
+  get coldest() {
+    return say('evidence.inItsColdestPoint');
+  },
+  get mean() {
+    return say('evidence.onTheMeanOfItsPoints');
+  },
+  get median() {
+    return say('evidence.onTheMedianOfItsPoints');
+  },
 } as const;
 
 /** A floor as it stands in a rule. */

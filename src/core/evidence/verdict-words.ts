@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { dayText, durationText, missingText, whenText } from '../quantity/format';
 import type { Locale, Note } from '../words/note';
 import { getRequirementDescription } from './requirements';
@@ -34,14 +35,14 @@ export function displayStatusOf(
 /** A standing in a word or two. */
 export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
   const told = displayStatusOf(v);
-  return told === 'adds-up' ? 'Waits for heat' : STATUS_WORD[told];
+  return told === 'adds-up' ? say('evidence.waitsForHeat') : STATUS_WORD[told];
 }
 
 const joined = (parts: readonly (readonly Piece[])[]): Piece[] =>
   parts
     .filter((p) => p.length > 0)
     .flatMap((part, i, all) => [
-      ...(i === 0 ? [] : [plain(i === all.length - 1 ? ', and ' : ', ')]),
+      ...(i === 0 ? [] : [plain(i === all.length - 1 ? say('evidence.and2') : ', ')]),
       ...part,
     ]);
 
@@ -54,11 +55,17 @@ function needs(v: VerdictFacts, locale: Locale): Piece[] {
     missingHours > 0
       ? [
           strong(missingText(missingHours)),
-          plain(` more at ${floorText(v.floorC, locale)} ${WHERE[v.combine]}${inside}`),
+          plain(
+            say('evidence.moreAt', {
+              floorC: floorText(v.floorC, locale),
+              where: WHERE[v.combine],
+              inside,
+            }),
+          ),
         ]
       : [];
   return [
-    plain('Needs '),
+    plain(say('evidence.needs')),
     ...joined([
       time,
       turnsOwed(v, turns, time.length > 0),
@@ -72,7 +79,7 @@ function turnsOwed(v: VerdictFacts, turns: number, timeMissing: boolean): Piece[
   if (turns <= 0) return [];
   return (
     describeFacts(v).turnsOwed?.(v, turns, timeMissing) ?? [
-      strong(`${turns} more ${turns === 1 ? 'turning' : 'turnings'}`),
+      strong(say('evidence.moreOneOther', { turns })),
     ]
   );
 }
@@ -84,18 +91,24 @@ const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
   if (timeReached && waitsBeyondHours) return [];
   const turns = v.turningsRequired - v.turningsCounted;
   return timeReached && turns > 0 && !turningsEndStages
-    ? [plain(' The time is reached: it waits for the turning and a hot round after it.')]
+    ? [plain(say('evidence.theTimeIsReachedItWaitsFor'))]
     : [
-        plain(' Could be proven on '),
+        plain(say('evidence.couldBeProvenOn')),
         strong(dayText(locale.timeZone, v.earliestProofAt)),
-        plain(' at the earliest.'),
+        plain(say('evidence.atTheEarliest')),
       ];
 };
 
 const COLD = {
-  coldest: 'Its coldest point was',
-  mean: 'The mean of its points was',
-  median: 'The median of its points was',
+  get coldest() {
+    return say('evidence.itsColdestPointWas');
+  },
+  get mean() {
+    return say('evidence.theMeanOfItsPointsWas');
+  },
+  get median() {
+    return say('evidence.theMedianOfItsPointsWas');
+  },
 } as const;
 
 /** Heat that was read and does not count, with what to do about it; null: the last reading counts, or is cold. */
@@ -111,13 +124,16 @@ export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece
   if (fact.code === 'THIN_ROUND')
     return [
       strong(
-        `Hot, but read at ${fact.points} of ${fact.minPoints} places: that does not count yet. `,
+        say('evidence.hotButReadAtOfPlacesThat', {
+          points: fact.points,
+          minPoints: fact.minPoints,
+        }),
       ),
-      plain(`Read ${fact.minPoints} places in one go. `),
+      plain(say('evidence.readPlacesInOneGo', { minPoints: fact.minPoints })),
     ];
   return [
-    strong('Hot, but logged as dry: that does not count for seeds. '),
-    plain('Water it, then squeeze a handful again. '),
+    strong(say('evidence.hotButLoggedAsDryThatDoes')),
+    plain(say('evidence.waterItThenSqueezeAHandfulAgain')),
   ];
 }
 
@@ -127,7 +143,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
   switch (v.status) {
     case 'proven':
       return [
-        strong(`Proven ${whenText(timeZone, v.provenAt, now)}`),
+        strong(say('evidence.proven2', { provenAt: whenText(timeZone, v.provenAt, now) })),
         plain(`: ${describeFacts(v).reachedText(v, locale)}.`),
       ];
     case 'waiting':
@@ -135,11 +151,11 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
         ...(uncounted(v) ?? [
           plain(
             v.notes.some((n) => n.code === 'RESTART')
-              ? 'Not read since its clock started again. '
-              : 'Not read since its clock started. ',
+              ? say('evidence.notReadSinceItsClockStartedAgain')
+              : say('evidence.notReadSinceItsClockStarted'),
           ),
         ]),
-        plain('It needs '),
+        plain(say('evidence.itNeeds')),
         ...describeFacts(v).askedText(v, locale),
         plain('.'),
       ];
@@ -148,9 +164,9 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
     case 'recovering': {
       const pause = v.notes.findLast((n) => n.code === 'RECOVERING');
       return [
-        strong(`Paused at ${durationText(v.creditedHours)}`),
+        strong(say('evidence.pausedAt', { creditedHours: durationText(v.creditedHours) })),
         plain('. '),
-        ...(pause ? [plain(pause.text)] : [plain('A turning excuses the wait; read it soon.')]),
+        ...(pause ? [plain(pause.text)] : [plain(say('evidence.aTurningExcusesTheWaitReadIt'))]),
       ];
     }
     case 'broken': {
@@ -158,13 +174,18 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
       if (!why)
         return [
           ...(uncounted(v) ?? [
-            plain(`${COLD[v.combine]} never at ${floorText(v.floorC, locale)} or more so far. `),
+            plain(
+              say('evidence.neverAtOrMoreSoFar', {
+                cold: COLD[v.combine],
+                floorC: floorText(v.floorC, locale),
+              }),
+            ),
           ]),
           ...needs(v, locale),
         ];
       return [
         ...(uncounted(v) ?? []),
-        strong(v.consecutive ? 'Starts again: ' : 'Waits for heat: '),
+        strong(v.consecutive ? say('evidence.startsAgain2') : say('evidence.waitsForHeat2')),
         plain(why.text),
         plain(' '),
         ...needs(v, locale),
@@ -176,8 +197,15 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
 /** Turnings that count, of those that are asked for; a turning done is not yet one that counts. */
 export const turningsText = (
   v: Pick<VerdictFacts, 'turningsCounted' | 'turningsRequired'>,
-): string => `${v.turningsCounted} of ${v.turningsRequired} turnings count`;
+): string =>
+  say('evidence.ofTurningsCount', {
+    turningsCounted: v.turningsCounted,
+    turningsRequired: v.turningsRequired,
+  });
 
 /** Progress in a few words for the yard: `11 d 18 h of 15 d`. */
 export const progressText = (v: Pick<VerdictFacts, 'creditedHours' | 'requiredHours'>): string =>
-  `${durationText(v.creditedHours)} of ${durationText(v.requiredHours).replace(/ 0 h$/, '')}`;
+  say('evidence.of', {
+    creditedHours: durationText(v.creditedHours),
+    replace: durationText(v.requiredHours).replace(/ 0 h$/, ''),
+  });

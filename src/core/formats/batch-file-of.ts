@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { isoOf, type Instant } from '../quantity/instant';
 import type { BatchState, LoggedEvent, SiteState, Terms } from '../log/fold';
 import { getKindDescription, kindOfFileEvent } from '../log/entry';
@@ -58,7 +59,7 @@ type NamedProbes = {
 export function nameProbes(state: BatchState): NamedProbes {
   const own = new Set((state.opened.brought?.probes ?? []).map((p) => p.id));
   // A thermometer of this site whose id the brought-in file uses for another one is told apart.
-  const siteProbe = (id: string): string => (own.has(id) ? `${id} (site)` : id);
+  const siteProbe = (id: string): string => (own.has(id) ? say('formats.site', { id }) : id);
   const used = new Set<string>();
   const hand = new Set(
     state.entries.filter((e) => e.kind === 'round' && e.data.source === 'hand').map((e) => e.id),

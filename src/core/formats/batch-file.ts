@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { z } from 'zod';
 import { isTimeZone } from '../quantity/calendar';
 import { instantOf } from '../quantity/instant';
@@ -141,20 +142,27 @@ function issueText(issue: {
   values?: unknown;
   path?: PropertyKey[] | undefined;
 }): string | undefined {
-  if (issue.input === undefined && issue.code !== 'custom') return 'is missing';
+  if (issue.input === undefined && issue.code !== 'custom') return say('formats.isMissing');
   if (issue.code === 'invalid_type')
-    return `must be ${articled(String(issue.expected))}, not ${shownInput(issue.input)}`;
+    return say('formats.mustBeNot', {
+      expected: articled(String(issue.expected)),
+      input: shownInput(issue.input) ?? '',
+    });
   if (issue.code === 'invalid_value' && Array.isArray(issue.values))
-    return `must be ${issue.values.map((v) => JSON.stringify(v)).join(' or ')}, not ${shownInput(issue.input)}`;
-  if (issue.code === 'invalid_union') return `must be one of ${EVENT_TYPES.join(', ')}`;
+    return say('formats.mustBeNot2', {
+      values: issue.values.map((v) => JSON.stringify(v)).join(' or '),
+      input: shownInput(issue.input) ?? '',
+    });
+  if (issue.code === 'invalid_union')
+    return say('formats.mustBeOneOf', { eventtypes: EVENT_TYPES.join(', ') });
   return undefined;
 }
 
 const articled = (expected: string): string =>
   /^[aeiou]/.test(expected)
-    ? `an ${expected}`
+    ? say('formats.an', { expected })
     : expected === 'int'
-      ? 'a whole number'
+      ? say('formats.aWholeNumber')
       : `a ${expected}`;
 
 /** Reads the text of a batch file. */
@@ -223,14 +231,14 @@ const documentOf = (r: {
   readonly document?: string | undefined;
   readonly version?: unknown;
 }): string =>
-  `${r.document ?? 'the site’s own rule'}${typeof r.version === 'number' ? `, version ${r.version}` : ''}`;
+  `${r.document ?? say('formats.theSitesOwnRule')}${typeof r.version === 'number' ? say('formats.version', { version: r.version }) : ''}`;
 
 /** A file's own rules, in the form of the library. */
 export const ownRulesOf = (rules: BatchFile['rules'] = []): Rule[] =>
   rules.map((r) => ({
     id: r.id,
     title: r.title ?? r.id,
-    jurisdiction: r.jurisdiction ?? 'this site',
+    jurisdiction: r.jurisdiction ?? say('formats.thisSite'),
     document: documentOf(r),
     section: r.section,
     year: r.year,

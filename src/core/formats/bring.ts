@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { Instant } from '../quantity/instant';
 import { offsetText, localInput, instantsOfLocal } from '../quantity/calendar';
 import { factsOf } from '../evidence/facts';
@@ -39,7 +40,7 @@ export type Brought =
       readonly batch: CsvBatch;
     };
 
-const badRowText = ({ line, reason }: BadRow): string => `Line ${line}: ${reason}.`;
+const badRowText = ({ line, reason }: BadRow): string => say('formats.line', { line, reason });
 
 /** A batch file from either; every problem named, nothing repaired. The log entries that a file carries must fit. */
 export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
@@ -53,7 +54,7 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
     return {
       ok: false,
       problems: bad.map((b): Problem => ({
-        path: `line ${b.line}`,
+        path: say('formats.line2', { line: b.line }),
         line: b.line,
         message: badRowText(b),
       })),
@@ -61,7 +62,9 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
   if (readings.length === 0)
     return {
       ok: false,
-      problems: [{ path: 'line 1', line: 1, message: 'There is no reading in it.' }],
+      problems: [
+        { path: say('formats.line1'), line: 1, message: say('formats.thereIsNoReadingInIt') },
+      ],
     };
   const { timeZone, unit } = brought.options;
   const { code, name, method, builtLocal, siteName } = brought.batch;
@@ -70,7 +73,10 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
     return {
       ok: false,
       problems: [
-        { path: 'builtAt', message: `When the last raw load went in: ${PROBLEM.noTime}.` },
+        {
+          path: 'builtAt',
+          message: say('formats.whenTheLastRawLoadWentIn', { noTime: PROBLEM.noTime }),
+        },
       ],
     };
   return parseBatchFile({

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { parseInstant, type Instant } from '../quantity/instant';
 import { dosesOf } from '../evidence/doses';
 import { factsOf } from '../evidence/facts';
@@ -58,7 +59,10 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   const problems: Problem[] = [];
   const asOf = call.asOf === undefined ? undefined : parseInstant(call.asOf);
   if (asOf === null)
-    problems.push({ path: '--as-of', message: `${PROBLEM.noTime}, not '${call.asOf}'` });
+    problems.push({
+      path: '--as-of',
+      message: say('formats.not', { noTime: PROBLEM.noTime, asOf: call.asOf ?? '' }),
+    });
   const parsed = readBatchFile(text);
   if (!parsed.ok) return refused([...problems, ...parsed.problems]);
   const trail = checkTrail(parsed.file, sha256);
@@ -98,10 +102,10 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
 
 const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): string =>
   [
-    `file SHA-256 ${sha256(text)}`,
+    say('formats.fileSha256', { text: sha256(text) }),
     told
-      ? `  ${told.entries} log entries, their chain checked; it ends with ${told.head}`
-      : '  it carries no log entries: nothing shows whether it was changed',
+      ? say('formats.logEntriesTheirChainCheckedItEnds', { entries: told.entries, head: told.head })
+      : say('formats.itCarriesNoLogEntriesNothingShows'),
   ].join('\n');
 
 function report({ rule, assessment }: AssessedRule, file: BatchFile): string {
@@ -109,7 +113,18 @@ function report({ rule, assessment }: AssessedRule, file: BatchFile): string {
   const locale: Locale = { timeZone: file.site.timeZone, unit: file.site.unit ?? 'C', now: v.asOf };
   return [
     `${rule.id}  ${statusWord(factsOf(assessment)).toLowerCase()}`,
-    `  ${rule.title} (${rule.document}${rule.section ? `, ${rule.section}` : ''}${rule.fromMemory ? '; value from memory, check with your local authority' : ''})`,
+    rule.section
+      ? say('formats.valuefromValueFromMemoryCheckWithYour', {
+          title: rule.title,
+          document: rule.document,
+          section: rule.section,
+          fromMemory: rule.fromMemory ? 'valueFrom' : 'other',
+        })
+      : say('formats.valuefromValueFromMemoryCheckWithYour2', {
+          title: rule.title,
+          document: rule.document,
+          fromMemory: rule.fromMemory ? 'valueFrom' : 'other',
+        }),
     `  ${plainText(verdictSentence(factsOf(assessment), locale))}`,
     `  ${policyText(v.policy, locale.unit)}`,
     ...v.notes.map((n) => `  - ${n.code}: ${n.text}`),
@@ -121,8 +136,13 @@ function beyondText(prepared: Prepared): string {
   const { pathogen, weedSeed } = dosesOf(prepared);
   const share = hotShare(prepared);
   return [
-    'Beyond the rules: information, not compliance',
-    `  pathogen dose ${doseText(pathogen)}, weed-seed dose ${doseText(weedSeed)} (1 is the published or usual time at temperature, once)`,
-    `  hot share of the heap at 55 °C: ${share === null ? 'not known' : shareRangeText(share)}`,
+    say('formats.beyondTheRulesInformationNotCompliance'),
+    say('formats.pathogenDoseWeedSeedDose1Is', {
+      pathogen: doseText(pathogen),
+      weedSeed: doseText(weedSeed),
+    }),
+    share === null
+      ? say('formats.hotShareOfTheHeapAt55')
+      : say('formats.hotShareOfTheHeapAt552', { share: shareRangeText(share) }),
   ].join('\n');
 }

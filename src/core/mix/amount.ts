@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { MOST } from '../log/most';
 import type { Amount, OwnMeasure } from '../log/store-shapes';
 import { asSentence, PROBLEM } from '../words/problem';
@@ -30,7 +31,7 @@ export function amountProblem(
   measures: readonly OwnMeasure[],
 ): string | undefined {
   if (unit === 'unknown' || n === undefined) return undefined;
-  if (n === null || n === 0) return 'Type a number above 0, or choose ‘not known’.';
+  if (n === null || n === 0) return say('mix.typeANumberAbove0OrChoose');
   const amount = amountTyped(n, unit, false, measures);
   const wrong = amount ? tooMuch(amount) : PROBLEM.amount;
   return wrong === null ? undefined : asSentence(wrong);

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { BatchId } from '../log/ids';
 import type { Part } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
@@ -103,7 +104,10 @@ function heldBy(
   )
     steps.push({
       at: -Infinity,
-      then: (h) => ({ ...h, list: [...h.list, unlogged(`what ${heap.name} was built of`)] }),
+      then: (h) => ({
+        ...h,
+        list: [...h.list, unlogged(say('mix.whatWasBuiltOf', { name: heap.name }))],
+      }),
     });
   for (const w of went)
     and(w.at, () => ({

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { Squeeze } from '../words/feel';
 import { itemAt, lastOf } from '../quantity/present';
 
@@ -29,27 +30,27 @@ export function bucketTest({
   waterKg: number | null;
 }): Tested {
   const net = fullKg - emptyKg;
-  if (!(bucketL > 0)) return { ok: false, wrong: 'Give the volume of the bucket in litres.' };
+  if (!(bucketL > 0)) return { ok: false, wrong: say('mix.giveTheVolumeOfTheBucketIn') };
   if (!(net > 0))
     return {
       ok: false,
-      wrong: 'The full bucket must weigh more than the empty one. Were the two swapped?',
+      wrong: say('mix.theFullBucketMustWeighMoreThan'),
     };
   const density = (net / bucketL) * 1000;
   if (density > 3000)
     return {
       ok: false,
-      wrong: `That would be ${Math.round(density)} kg/m³, heavier than stone. Check the litres and the kilograms.`,
+      wrong: say('mix.thatWouldBeKgMHeavierThan', { density: Math.round(density) }),
     };
   const steps: Step[] = [
-    { says: `${fullKg} − ${emptyKg} = what is in it`, value: net, unit: 'kg' },
-    { says: `${round(net)} kg in ${bucketL} L`, value: density, unit: 'kg/m³' },
+    { says: say('mix.whatIsInIt', { fullKg, emptyKg }), value: net, unit: 'kg' },
+    { says: say('mix.kgInL', { net: round(net), bucketL }), value: density, unit: say('mix.kgM') },
   ];
   if (waterKg === null) return { ok: true, steps, density };
   if (waterKg < 0 || waterKg > bucketL)
     return {
       ok: false,
-      wrong: `A bucket of ${bucketL} L takes between 0 and ${bucketL} kg of water.`,
+      wrong: say('mix.aBucketOfLTakesBetween0', { bucketL }),
     };
   const airPct = (waterKg / bucketL) * 100;
   return {
@@ -58,7 +59,7 @@ export function bucketTest({
     airPct,
     steps: [
       ...steps,
-      { says: `${waterKg} L of water into ${bucketL} L`, value: airPct, unit: '% air' },
+      { says: say('mix.lOfWaterIntoL', { waterKg, bucketL }), value: airPct, unit: say('mix.air') },
     ],
   };
 }
@@ -75,20 +76,19 @@ export function dryingTest(
 ): Tested & { readonly still?: boolean } {
   const [wet, ...dried] = weighings;
   if (wet === undefined || dried.length === 0)
-    return { ok: false, wrong: 'Weigh it wet, and once more at least when it has dried.' };
-  if (!(wet > dishG))
-    return { ok: false, wrong: 'The dish with the sample must weigh more than the dish alone.' };
+    return { ok: false, wrong: say('mix.weighItWetAndOnceMoreAt') };
+  if (!(wet > dishG)) return { ok: false, wrong: say('mix.theDishWithTheSampleMustWeigh') };
   const up = dried.findIndex((g, i) => g > (i === 0 ? wet : itemAt(dried, i - 1)) + 1e-9);
   if (up >= 0)
     return {
       ok: false,
-      wrong: `Weighing ${up + 2} is heavier than the one before: it cannot have gained water while drying.`,
+      wrong: say('mix.weighingIsHeavierThanTheOneBefore', { up: up + 2 }),
     };
   const dry = lastOf(dried);
   if (!(dry > dishG))
     return {
       ok: false,
-      wrong: 'Nothing would be left of the sample. Was the dish weighed with it?',
+      wrong: say('mix.nothingWouldBeLeftOfTheSample'),
     };
   const before = dried.length > 1 ? dried.at(-2)! : wet;
   const pct = ((wet - dry) / (wet - dishG)) * 100;
@@ -97,9 +97,13 @@ export function dryingTest(
     moisturePct: pct,
     still: before - dry > STILL * (dry - dishG),
     steps: [
-      { says: `${wet} − ${dishG} = sample, wet`, value: wet - dishG, unit: 'g' },
-      { says: `${wet} − ${dry} = water that left`, value: wet - dry, unit: 'g' },
-      { says: `${round(wet - dry)} of ${round(wet - dishG)}`, value: pct, unit: '% moisture' },
+      { says: say('mix.sampleWet', { wet, dishG }), value: wet - dishG, unit: 'g' },
+      { says: say('mix.waterThatLeft', { wet, dry }), value: wet - dry, unit: 'g' },
+      {
+        says: say('mix.of', { wet: round(wet - dry), wet2: round(wet - dishG) }),
+        value: pct,
+        unit: say('mix.moisture'),
+      },
     ],
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { Particle, Role } from '../log/store-shapes';
 import type { Ingredient } from './ingredient';
 
@@ -24,9 +25,15 @@ type Share = {
 
 /** What a mix as a whole may lack, where otherwise the parts stand whose figures are not known. */
 export const LACKS = {
-  everything: 'nothing is in it yet',
-  solids: 'nothing but liquid is in it',
-  nitrogen: 'nothing in it holds nitrogen',
+  get everything() {
+    return say('mix.nothingIsInItYet');
+  },
+  get solids() {
+    return say('mix.nothingButLiquidIsInIt');
+  },
+  get nitrogen() {
+    return say('mix.nothingInItHoldsNitrogen');
+  },
 } as const;
 const LACKING: ReadonlySet<string> = new Set(Object.values(LACKS));
 /** Whether what is missing is something to be put in, and not a figure to be found out. */

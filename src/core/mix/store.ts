@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { loadIdOf, type BatchId, type EntryId, type LoadId } from '../log/ids';
 import type { DataOf, Entry } from '../log/entry';
 import type {
@@ -32,71 +33,140 @@ import { firstOf, lastOf } from '../quantity/present';
 export const USUAL_MEASURES: readonly OwnMeasure[] = [
   { id: 'bucket', name: 'bucket', litres: 12 },
   { id: 'barrow', name: 'barrow', litres: 90 },
-  { id: 'scoop', name: 'loader scoop', litres: 600 },
-  { id: 'pallet-box', name: 'pallet box', litres: 600 },
+  {
+    id: 'scoop',
+    get name() {
+      return say('mix.loaderScoop');
+    },
+    litres: 600,
+  },
+  {
+    id: 'pallet-box',
+    get name() {
+      return say('mix.palletBox');
+    },
+    litres: 600,
+  },
   { id: 'trailer', name: 'trailer', litres: 2500 },
 ];
 
 /** What the site takes until it says otherwise (trade facts, sections 2 and 4). What is named by no line is accepted. */
 export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
-  { material: 'treated-wood', answer: 'refuse', reason: 'copper, arsenic and glue do not rot' },
-  { material: 'printed-paper', answer: 'refuse', reason: 'inks and coatings' },
-  { material: 'pet-dung', answer: 'refuse', reason: 'parasites outlast a short heat' },
+  {
+    material: 'treated-wood',
+    answer: 'refuse',
+    get reason() {
+      return say('mix.copperArsenicAndGlueDoNotRot');
+    },
+  },
+  {
+    material: 'printed-paper',
+    answer: 'refuse',
+    get reason() {
+      return say('mix.inksAndCoatings');
+    },
+  },
+  {
+    material: 'pet-dung',
+    answer: 'refuse',
+    get reason() {
+      return say('mix.parasitesOutlastAShortHeat');
+    },
+  },
   {
     material: 'wild-droppings',
     answer: 'refuse',
-    reason: 'germs and parasites nobody has looked for',
+    get reason() {
+      return say('mix.germsAndParasitesNobodyHasLookedFor');
+    },
   },
   {
     material: 'slaughter-waste',
     answer: 'refuse',
-    reason: 'animal by-product: only with leave; check with your local authority',
+    get reason() {
+      return say('mix.animalByProductOnlyWithLeaveCheck');
+    },
   },
   {
     material: 'meat-fish',
     kept: ['vessel'],
     answer: 'ask',
-    reason: 'animal by-product: only with leave; check with your local authority',
+    get reason() {
+      return say('mix.animalByProductOnlyWithLeaveCheck');
+    },
   },
   {
     material: 'meat-fish',
     answer: 'refuse',
-    reason: 'draws rats, and is an animal by-product: check with your local authority',
+    get reason() {
+      return say('mix.drawsRatsAndIsAnAnimalBy');
+    },
   },
   {
     material: 'biosolids',
     answer: 'ask',
-    reason: 'a regulated class: sampling and records; check with your local authority',
+    get reason() {
+      return say('mix.aRegulatedClassSamplingAndRecordsCheck');
+    },
   },
   {
     material: 'invasive-roots',
     answer: 'refuse',
-    reason: 'it may not be moved in many places; check with your local authority',
+    get reason() {
+      return say('mix.itMayNotBeMovedInMany');
+    },
   },
-  { material: 'cooked-food', kept: ['vessel'], answer: 'accept', reason: 'closed against rats' },
+  {
+    material: 'cooked-food',
+    kept: ['vessel'],
+    answer: 'accept',
+    get reason() {
+      return say('mix.closedAgainstRats');
+    },
+  },
   {
     material: 'cooked-food',
     answer: 'ask',
-    reason: 'only buried inside, and only where your rules allow it',
+    get reason() {
+      return say('mix.onlyBuriedInsideAndOnlyWhereYour');
+    },
   },
   {
     material: 'bindweed',
     kept: ['turned', 'vessel'],
     answer: 'accept',
-    reason: 'turned into the hot core',
+    get reason() {
+      return say('mix.turnedIntoTheHotCore');
+    },
   },
   {
     material: 'bindweed',
     answer: 'ask',
-    reason: 'roots at the skin of a static heap survive: dry or drown them first',
+    get reason() {
+      return say('mix.rootsAtTheSkinOfAStatic');
+    },
   },
-  { material: 'wood-ash', answer: 'ask', reason: 'from clean wood only, and a dusting' },
-  { risk: 'chemical', answer: 'ask', reason: 'may carry what does not rot' },
+  {
+    material: 'wood-ash',
+    answer: 'ask',
+    get reason() {
+      return say('mix.fromCleanWoodOnlyAndADusting');
+    },
+  },
+  {
+    risk: 'chemical',
+    answer: 'ask',
+    get reason() {
+      return say('mix.mayCarryWhatDoesNotRot');
+    },
+  },
   {
     risk: 'disease',
     kept: ['static'],
     answer: 'ask',
-    reason: 'the skin of a static heap never gets hot: keep it well inside',
+    get reason() {
+      return say('mix.theSkinOfAStaticHeapNever');
+    },
   },
 ];
 
@@ -355,7 +425,7 @@ function heapsOf(live: readonly Entry[]): Map<BatchId, HeapLog> {
                   ? [
                       {
                         at: e.at,
-                        what: e.data.what ?? 'what was joined to it',
+                        what: e.data.what ?? say('mix.whatWasJoinedToIt'),
                         waterL: null,
                         part: null,
                       },
@@ -364,7 +434,7 @@ function heapsOf(live: readonly Entry[]): Map<BatchId, HeapLog> {
               ),
               ...added.map((e) => ({
                 at: e.at,
-                what: e.data.what ?? 'what was added to it',
+                what: e.data.what ?? say('mix.whatWasAddedToIt'),
                 waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null,
                 part: transferred(e.data),
               })),

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { Est, Figure, Mix } from './mix';
 
 /** Where a figure of a mix is wanted: best between the inner bounds, workable between the outer ones. */
@@ -20,7 +21,9 @@ const NRAES = 'On-Farm Composting Handbook, NRAES-54 (1992), from memory';
 export const WINDOWS: Readonly<Record<WindowId, Window>> = {
   cn: {
     id: 'cn',
-    name: 'Carbon to nitrogen',
+    get name() {
+      return say('mix.carbonToNitrogen');
+    },
     unit: 'C:N',
     preferred: [25, 30],
     reasonable: [20, 40],
@@ -30,8 +33,12 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
   },
   moisture: {
     id: 'moisture',
-    name: 'Moisture',
-    unit: '% of weight',
+    get name() {
+      return say('mix.moisture2');
+    },
+    get unit() {
+      return say('mix.ofWeight');
+    },
     preferred: [50, 60],
     reasonable: [40, 65],
     scale: [25, 80],
@@ -40,23 +47,35 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
   },
   density: {
     id: 'density',
-    name: 'Bulk density',
-    unit: 'kg per m³, loose',
+    get name() {
+      return say('mix.bulkDensity');
+    },
+    get unit() {
+      return say('mix.kgPerMLoose');
+    },
     preferred: [300, 550],
     reasonable: [200, 640],
     scale: [100, 900],
     digits: 0,
-    source: `upper end ${NRAES}, the rest common practice`,
+    get source() {
+      return say('mix.upperEndTheRestCommonPractice', { nraes: NRAES });
+    },
   },
   air: {
     id: 'air',
-    name: 'Air space',
-    unit: '% of volume',
+    get name() {
+      return say('mix.airSpace');
+    },
+    get unit() {
+      return say('mix.ofVolume');
+    },
     preferred: [35, 60],
     reasonable: [30, 75],
     scale: [0, 100],
     digits: 0,
-    source: 'common practice: under about a third, air no longer moves through',
+    get source() {
+      return say('mix.commonPracticeUnderAboutAThirdAir');
+    },
   },
 };
 

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { AcceptanceAnswer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
 import { ageText, dayText, listText, upperFirst } from '../quantity/format';
 import { MS } from '../quantity/instant';
@@ -23,23 +24,74 @@ import { firstOf } from '../quantity/present';
 /** The texts of materials, mixes and building. */
 
 export const ROLE_WORDS: Readonly<Record<Role, { readonly one: string; readonly many: string }>> = {
-  green: { one: 'green', many: 'Greens' },
-  brown: { one: 'brown', many: 'Browns' },
-  structure: { one: 'structure', many: 'Structure' },
-  activator: { one: 'activator', many: 'Activators' },
-  mineral: { one: 'mineral', many: 'Minerals, char' },
-  finished: { one: 'finished compost', many: 'Finished compost' },
-  liquid: { one: 'liquid', many: 'Liquids' },
+  green: {
+    one: 'green',
+    get many() {
+      return say('mix.greens');
+    },
+  },
+  brown: {
+    one: 'brown',
+    get many() {
+      return say('mix.browns');
+    },
+  },
+  structure: {
+    one: 'structure',
+    get many() {
+      return say('mix.structure');
+    },
+  },
+  activator: {
+    one: 'activator',
+    get many() {
+      return say('mix.activators');
+    },
+  },
+  mineral: {
+    one: 'mineral',
+    get many() {
+      return say('mix.mineralsChar');
+    },
+  },
+  finished: {
+    get one() {
+      return say('mix.finishedCompost');
+    },
+    get many() {
+      return say('mix.finishedCompost2');
+    },
+  },
+  liquid: {
+    one: 'liquid',
+    get many() {
+      return say('mix.liquids');
+    },
+  },
 };
 /** What a role does, for whoever meets the word first. */
 export const ROLE_MEANS: Readonly<Record<Role, string>> = {
-  green: 'brings nitrogen',
-  brown: 'brings carbon',
-  structure: 'keeps air paths open',
-  activator: 'a little of it goes far',
-  mineral: 'brings no carbon to speak of',
-  finished: 'done, for seeding or cover',
-  liquid: 'wets the heap',
+  get green() {
+    return say('mix.bringsNitrogen');
+  },
+  get brown() {
+    return say('mix.bringsCarbon');
+  },
+  get structure() {
+    return say('mix.keepsAirPathsOpen');
+  },
+  get activator() {
+    return say('mix.aLittleOfItGoesFar');
+  },
+  get mineral() {
+    return say('mix.bringsNoCarbonToSpeakOf');
+  },
+  get finished() {
+    return say('mix.doneForSeedingOrCover');
+  },
+  get liquid() {
+    return say('mix.wetsTheHeap');
+  },
 };
 export const STATE_WORDS: Readonly<Record<LoadState, string>> = {
   fresh: 'fresh',
@@ -51,12 +103,20 @@ export const STATE_WORDS: Readonly<Record<LoadState, string>> = {
   charged: 'charged',
 };
 export const RISK_WORDS: Readonly<Record<Risk, string>> = {
-  'raw-animal': 'raw animal',
+  get 'raw-animal'() {
+    return say('mix.rawAnimal');
+  },
   food: 'food',
-  seeds: 'seeds or roots',
-  disease: 'plant disease',
+  get seeds() {
+    return say('mix.seedsOrRoots');
+  },
+  get disease() {
+    return say('mix.plantDisease');
+  },
   chemical: 'chemicals',
-  sharps: 'sharps, plastic',
+  get sharps() {
+    return say('mix.sharpsPlastic');
+  },
 };
 export const PARTICLE_WORDS: Readonly<Record<Particle, string>> = {
   paste: 'paste',
@@ -69,39 +129,101 @@ export const PARTICLE_WORDS: Readonly<Record<Particle, string>> = {
 export const ANSWER_WORDS: Readonly<
   Record<AcceptanceAnswer, { readonly says: string; readonly mark: string }>
 > = {
-  accept: { says: 'Accept', mark: 'taken in' },
-  ask: { says: 'Ask first', mark: 'held until it is asked' },
-  refuse: { says: 'Refuse', mark: 'refused' },
+  accept: {
+    get says() {
+      return say('mix.accept');
+    },
+    get mark() {
+      return say('mix.takenIn');
+    },
+  },
+  ask: {
+    get says() {
+      return say('mix.askFirst');
+    },
+    get mark() {
+      return say('mix.heldUntilItIsAsked');
+    },
+  },
+  refuse: {
+    get says() {
+      return say('mix.refuse');
+    },
+    mark: 'refused',
+  },
 };
 /** Where a figure of a material comes from. */
 export const fromText = ({ by, words }: FigureFrom): string =>
   by === 'table'
     ? words
     : by === 'test'
-      ? `measured: ${(TEST_WORDS as Partial<Record<string, string>>)[words] ?? words}`
+      ? say('mix.measured', {
+          testwords: (TEST_WORDS as Partial<Record<string, string>>)[words] ?? words,
+        })
       : `laboratory${words === 'laboratory' ? '' : `, ${words}`}`;
 const TEST_WORDS = {
-  bucket: 'bucket test',
-  drying: 'drying test',
-  squeeze: 'squeeze test',
+  get bucket() {
+    return say('mix.bucketTest');
+  },
+  get drying() {
+    return say('mix.dryingTest');
+  },
+  get squeeze() {
+    return say('mix.squeezeTest');
+  },
   laboratory: 'laboratory',
 } as const;
 export const END_OF_LOAD = {
-  discarded: 'thrown away',
-  spread: 'spread on land',
+  get discarded() {
+    return say('mix.thrownAway');
+  },
+  get spread() {
+    return say('mix.spreadOnLand');
+  },
   sold: 'sold',
-  returned: 'sent back',
-  'counted-out': 'used up, by count',
-  used: 'used up',
+  get returned() {
+    return say('mix.sentBack');
+  },
+  get 'counted-out'() {
+    return say('mix.usedUpByCount');
+  },
+  get used() {
+    return say('mix.usedUp');
+  },
 } as const;
 
 /** What a load may ripen into, what that is called, and how long it takes as a rule, days (common practice). */
 export const RIPENING = {
-  dried: { doing: 'Drying', days: 5 },
-  soaked: { doing: 'Soaking', days: 2 },
-  fermenting: { doing: 'Fermenting in sealed pails', days: 14 },
-  charged: { doing: 'Charging char', days: 14 },
-  aged: { doing: 'Ageing in the stack', days: 90 },
+  dried: {
+    get doing() {
+      return say('mix.drying');
+    },
+    days: 5,
+  },
+  soaked: {
+    get doing() {
+      return say('mix.soaking');
+    },
+    days: 2,
+  },
+  fermenting: {
+    get doing() {
+      return say('mix.fermentingInSealedPails');
+    },
+    days: 14,
+  },
+  charged: {
+    get doing() {
+      return say('mix.chargingChar');
+    },
+    days: 14,
+  },
+  aged: {
+    get doing() {
+      return say('mix.ageingInTheStack');
+    },
+    days: 90,
+  },
 } as const;
 export type Ripening = keyof typeof RIPENING;
 
@@ -115,10 +237,12 @@ export const stockText = (
 ): string =>
   [
     l.state === 'fresh' ? null : STATE_WORDS[l.state],
-    l.leftLitres === null ? 'amount not known' : `${litresText(l.leftLitres, volume)} left`,
-    `${oldText(now - l.at)} old`,
+    l.leftLitres === null
+      ? say('mix.amountNotKnown')
+      : say('mix.left', { leftLitres: litresText(l.leftLitres, volume) }),
+    say('mix.old', { old: oldText(now - l.at) }),
     l.readyFrom !== null && l.readyFrom > now
-      ? `ready from ${dayText(timeZone, l.readyFrom)}`
+      ? say('mix.readyFrom', { readyFrom: dayText(timeZone, l.readyFrom) })
       : null,
   ]
     .filter(Boolean)
@@ -128,28 +252,60 @@ const SAYS: Readonly<
   Record<WindowId, Readonly<Record<Exclude<WindowPosition, 'unknown' | 'preferred'>, string>>>
 > = {
   cn: {
-    'too-low': 'It would heat, but smell of ammonia: too little carbon for its nitrogen',
-    low: 'A little rich: some of its nitrogen will leave as ammonia',
-    high: 'A little lean: it will heat more slowly',
-    'too-high': 'It would hardly heat: too little nitrogen for all that carbon',
+    get 'too-low'() {
+      return say('mix.itWouldHeatButSmellOfAmmonia');
+    },
+    get low() {
+      return say('mix.aLittleRichSomeOfItsNitrogen');
+    },
+    get high() {
+      return say('mix.aLittleLeanItWillHeatMore');
+    },
+    get 'too-high'() {
+      return say('mix.itWouldHardlyHeatTooLittleNitrogen');
+    },
   },
   moisture: {
-    'too-low': 'it is too dry to work',
-    low: 'it is a little dry',
-    high: 'it is a little wet',
-    'too-high': 'it is too wet and would go sour',
+    get 'too-low'() {
+      return say('mix.itIsTooDryToWork');
+    },
+    get low() {
+      return say('mix.itIsALittleDry');
+    },
+    get high() {
+      return say('mix.itIsALittleWet');
+    },
+    get 'too-high'() {
+      return say('mix.itIsTooWetAndWouldGo');
+    },
   },
   density: {
-    'too-low': 'it is so loose that it would not hold its heat',
-    low: 'it is loose',
-    high: 'it lies rather tight',
-    'too-high': 'it is too dense to breathe',
+    get 'too-low'() {
+      return say('mix.itIsSoLooseThatItWould');
+    },
+    get low() {
+      return say('mix.itIsLoose');
+    },
+    get high() {
+      return say('mix.itLiesRatherTight');
+    },
+    get 'too-high'() {
+      return say('mix.itIsTooDenseToBreathe');
+    },
   },
   air: {
-    'too-low': 'air would not get through it',
-    low: 'it has little air',
-    high: 'it is airy',
-    'too-high': 'it is so airy that it would cool',
+    get 'too-low'() {
+      return say('mix.airWouldNotGetThroughIt');
+    },
+    get low() {
+      return say('mix.itHasLittleAir');
+    },
+    get high() {
+      return say('mix.itIsAiry');
+    },
+    get 'too-high'() {
+      return say('mix.itIsSoAiryThatItWould');
+    },
   },
 };
 /** A little looser or airier than is wanted does no harm that anybody would notice (common practice). */
@@ -162,11 +318,15 @@ const BAD: ReadonlySet<WindowPosition> = new Set<WindowPosition>(['too-low', 'to
 /** What is to be thought of a mix, in a sentence or two. */
 export function mixSays(mix: Mix): string {
   const cn = mix.cn;
-  if (mix.shares.length === 0) return 'Nothing is in it yet. Add what you have.';
+  if (mix.shares.length === 0) return say('mix.nothingIsInItYetAddWhat');
   if (!cn.ok && cn.known)
-    return `${knownText('cn', cn.known, cn.missing)} Count the buckets or test a load, and it is told of the whole.`;
+    return say('mix.countTheBucketsOrTestALoad', { known: knownText('cn', cn.known, cn.missing) });
   if (!cn.ok)
-    return `Cannot be computed: ${listText(cn.missing)}${cn.missing.every(isLacking) ? '' : cn.missing.length === 1 ? ' is not known well enough' : ' are not known well enough'}. No figure is made up: ${cn.missing.some(isLacking) ? 'add something green' : 'count the buckets, test a load, or leave it out'}.`;
+    return say('mix.cannotBeComputedNoneIsnotIsNot', {
+      missing: listText(cn.missing),
+      isLacking: cn.missing.every(isLacking) ? 'none' : cn.missing.length === 1 ? 'isNot' : 'other',
+      isLacking2: cn.missing.some(isLacking) ? 'addSomething' : 'other',
+    });
   const at = ORDER.flatMap((id) => {
     const e = estOf(mix[id]);
     const s = e ? windowPositionOf(WINDOWS[id], e.value) : 'unknown';
@@ -186,8 +346,10 @@ export function mixSays(mix: Mix): string {
     2,
   );
   if (worst.length === 0 && at.length > 0)
-    return `Carbon, nitrogen and water are right, but ${SAYS[firstOf(at).id][firstOf(at).s]}: it may dry and cool fast.`;
-  if (worst.length === 0) return 'A good mix. Big enough, it should be hot within three days.';
+    return say('mix.carbonNitrogenAndWaterAreRightBut', {
+      says: SAYS[firstOf(at).id][firstOf(at).s],
+    });
+  if (worst.length === 0) return say('mix.aGoodMixBigEnoughItShould');
   const [first, second] = worst.map((x) => SAYS[x.id][x.s]);
   const balanced = !at.some((x) => x.id === 'cn');
   const [{ id, s }] = worst as [(typeof worst)[number]];
@@ -195,7 +357,7 @@ export function mixSays(mix: Mix): string {
   const speaksOfAir = id === 'air' && s === 'too-low';
   const start =
     balanced && !speaksOfAir
-      ? `The balance of carbon and nitrogen is right, but ${first}`
+      ? say('mix.theBalanceOfCarbonAndNitrogenIs', { first: first! })
       : upperFirst(first!);
   return `${start}${second ? `. ${upperFirst(second)}` : ''}.`;
 }
@@ -205,9 +367,15 @@ function knownText(id: WindowId, known: Est, missing: readonly string[]): string
   const { low, value, high } = known;
   const band =
     high - low > 10 ** -WINDOWS[id].digits
-      ? ` (${windowFigure(id, low)} to ${windowFigure(id, high)})`
+      ? say('mix.to', { id: windowFigure(id, low), id2: windowFigure(id, high) })
       : '';
-  return `${NAME_IN_SHORT[id]} of what is known: ${windowFigure(id, value)}${UNIT_IN_SHORT[id]}${band}. Not in that figure: ${listText(missing)}.`;
+  return say('mix.ofWhatIsKnownNotInThat', {
+    nameinshort: NAME_IN_SHORT[id],
+    id: windowFigure(id, value),
+    unitinshort: UNIT_IN_SHORT[id],
+    band,
+    missing: listText(missing),
+  });
 }
 
 /** `28.7`, `59`: a figure of a window. */
@@ -217,92 +385,169 @@ const IN_SHORT: Readonly<Record<Exclude<WindowPosition, 'unknown'>, string>> = {
   preferred: '✓',
   low: 'low',
   high: 'high',
-  'too-low': 'too low',
-  'too-high': 'too high',
+  get 'too-low'() {
+    return say('mix.tooLow');
+  },
+  get 'too-high'() {
+    return say('mix.tooHigh');
+  },
 };
 const NAME_IN_SHORT: Readonly<Record<WindowId, string>> = {
   cn: 'C:N',
-  moisture: 'Moisture',
-  density: 'Density',
-  air: 'Air',
+  get moisture() {
+    return say('mix.moisture2');
+  },
+  get density() {
+    return say('mix.density');
+  },
+  get air() {
+    return say('mix.air2');
+  },
 };
 const UNIT_IN_SHORT: Readonly<Record<WindowId, string>> = {
   cn: '',
   moisture: ' %',
-  density: ' kg/m³',
+  get density() {
+    return say('mix.kgM2');
+  },
   air: ' %',
 };
 /** A figure and how it stands, where there is room for no more: `22.2 low`, `55 % ✓`. */
 export function windowInShort(id: WindowId, mix: Mix): string {
   const e = estOf(mix[id]);
   return e === null
-    ? 'not known'
+    ? say('mix.notKnown')
     : `${windowFigure(id, e.value)}${UNIT_IN_SHORT[id]} ${IN_SHORT[windowPositionOf(WINDOWS[id], e.value)]}`;
 }
 /** What stands under a window. */
 export function windowSays(id: WindowId, mix: Mix): string {
   const f = mix[id];
   if (mix.shares.length === 0)
-    return `Wanted ${WINDOWS[id].preferred.join(' to ')}; ${WINDOWS[id].reasonable.join(' to ')} still works.`;
+    return say('mix.wantedStillWorks', {
+      preferred: WINDOWS[id].preferred.join(' to '),
+      reasonable: WINDOWS[id].reasonable.join(' to '),
+    });
   if (!f.ok)
     return f.known
       ? knownText(id, f.known, f.missing)
-      : `Cannot be computed: ${listText(f.missing)}.`;
+      : say('mix.cannotBeComputed', { missing: listText(f.missing) });
   const { low, value, high } = f.est;
   const s = windowPositionOf(WINDOWS[id], value);
   const band =
     high - low > 10 ** -WINDOWS[id].digits
-      ? `It may be ${windowFigure(id, low)} to ${windowFigure(id, high)}. `
+      ? say('mix.itMayBeTo', { id: windowFigure(id, low), id2: windowFigure(id, high) })
       : '';
   return `${band}${s === 'preferred' || isSlight(id, value) ? NEAR[id] : WHY[id][isBelow(s) ? 'low' : 'high']}`;
 }
 const NEAR: Readonly<Record<WindowId, string>> = {
-  cn: 'Where most schools want it.',
-  moisture: 'Like a wrung sponge.',
-  density: 'Loose enough to breathe.',
-  air: 'Air gets through.',
+  get cn() {
+    return say('mix.whereMostSchoolsWantIt');
+  },
+  get moisture() {
+    return say('mix.likeAWrungSponge');
+  },
+  get density() {
+    return say('mix.looseEnoughToBreathe');
+  },
+  get air() {
+    return say('mix.airGetsThrough');
+  },
 };
 const WHY: Readonly<Record<WindowId, { readonly low: string; readonly high: string }>> = {
-  cn: { low: 'Under 25 the nitrogen leaves as ammonia.', high: 'Over 30 it warms more slowly.' },
-  moisture: { low: 'Under 50 the microbes go thirsty.', high: 'Over 60 the pores fill up.' },
-  density: {
-    low: 'Loose: it sinks fast, and heat blows out.',
-    high: 'Tight: more structure lets air in.',
+  cn: {
+    get low() {
+      return say('mix.under25TheNitrogenLeavesAsAmmonia');
+    },
+    get high() {
+      return say('mix.over30ItWarmsMoreSlowly');
+    },
   },
-  air: { low: 'Under a third, air stands still.', high: 'Very open: it dries and cools.' },
+  moisture: {
+    get low() {
+      return say('mix.under50TheMicrobesGoThirsty');
+    },
+    get high() {
+      return say('mix.over60ThePoresFillUp');
+    },
+  },
+  density: {
+    get low() {
+      return say('mix.looseItSinksFastAndHeatBlows');
+    },
+    get high() {
+      return say('mix.tightMoreStructureLetsAirIn');
+    },
+  },
+  air: {
+    get low() {
+      return say('mix.underAThirdAirStandsStill');
+    },
+    get high() {
+      return say('mix.veryOpenItDriesAndCools');
+    },
+  },
 };
 
 export const SCHOOL_NAMES: Readonly<Record<MixApproach, string>> = {
-  'by-weight': 'C:N by weight',
-  '1:1': '1 green : 1 brown',
-  '1:2': '1 green : 2 brown',
-  '1:3': '1 green : 3 brown',
-  cover: 'Cover and smell',
+  get 'by-weight'() {
+    return say('mix.cNByWeight');
+  },
+  get '1:1'() {
+    return say('mix.n1Green1Brown');
+  },
+  get '1:2'() {
+    return say('mix.n1Green2Brown');
+  },
+  get '1:3'() {
+    return say('mix.n1Green3Brown');
+  },
+  get cover() {
+    return say('mix.coverAndSmell');
+  },
 };
 const SCHOOL_FITS: Readonly<Record<MixApproach, string>> = {
-  'by-weight': 'fits: 25 to 30',
+  get 'by-weight'() {
+    return say('mix.fits25To30');
+  },
   '1:1': 'fits',
   '1:2': 'fits',
   '1:3': 'fits',
-  cover: 'browns enough to cover every layer; then go by the nose',
+  get cover() {
+    return say('mix.brownsEnoughToCoverEveryLayerThen');
+  },
 };
 /** What a school says of the mix. @param measure that amounts are told in */
 export function schoolSays(
   s: ApproachAdvice,
   measure: { readonly name: string; readonly many?: string | undefined; readonly litres: number },
 ): string {
-  if (s.says === 'unknown') return `cannot be computed: ${listText(s.missing)}`;
+  if (s.says === 'unknown') return say('mix.cannotBeComputed2', { missing: listText(s.missing) });
   if (s.says === 'fits') return SCHOOL_FITS[s.school];
-  const what = s.says === 'more-brown' ? 'more brown' : 'more green';
-  if (s.litres === null) return `wants ${what}`;
-  return `wants ${measureText(Math.max(0.5, Math.round((s.litres / measure.litres) * 2) / 2), measure.name, measure.many)} ${what}`;
+  const what = s.says === 'more-brown' ? say('mix.moreBrown') : say('mix.moreGreen');
+  if (s.litres === null) return say('mix.wants', { what });
+  return say('mix.wants2', {
+    litres: measureText(
+      Math.max(0.5, Math.round((s.litres / measure.litres) * 2) / 2),
+      measure.name,
+      measure.many,
+    ),
+    what,
+  });
 }
 
 const LACKS = {
-  carbon: 'nothing in the list brings enough carbon: add a brown',
-  nitrogen: 'nothing in the list brings enough nitrogen: add a green',
-  dry: 'everything in the list is too wet: add something dry',
-  structure: 'everything in the list is too dense: add structure, such as chip',
+  get carbon() {
+    return say('mix.nothingInTheListBringsEnoughCarbon');
+  },
+  get nitrogen() {
+    return say('mix.nothingInTheListBringsEnoughNitrogen');
+  },
+  get dry() {
+    return say('mix.everythingInTheListIsTooWet');
+  },
+  get structure() {
+    return say('mix.everythingInTheListIsTooDense');
+  },
 } as const;
 /** Which limit binds, with what it would take instead. @param perL litres of a kilogram */
 export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): string {
@@ -313,16 +558,26 @@ export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): st
       : perL === null
         ? kgText(kg)
         : `${kgText(kg)}, ${litresText(kg * perL, volume)}`;
-  const takes = `it would take ${amount(l.wantsKg)}`;
+  const takes = say('mix.itWouldTake', { wantsKg: amount(l.wantsKg) });
   switch (l.code) {
     case 'STOCK':
-      return `${l.name}: there ${l.allowedKg < 0.5 ? 'is none' : `are ${amount(l.allowedKg)}`}, and ${takes}`;
+      return l.allowedKg < 0.5
+        ? say('mix.thereIsNoneAnd', { name: l.name, takes })
+        : say('mix.thereAreAnd', { name: l.name, allowedKg: amount(l.allowedKg), takes });
     case 'MOST':
-      return `${l.name}: at most ${amount(l.allowedKg)} was allowed, and ${takes}`;
+      return say('mix.atMostWasAllowedAnd', {
+        name: l.name,
+        allowedKg: amount(l.allowedKg),
+        takes,
+      });
     case 'LEAST':
-      return `${l.name}: at least ${amount(l.allowedKg)} was asked for, and ${takes}`;
+      return say('mix.atLeastWasAskedForAnd', {
+        name: l.name,
+        allowedKg: amount(l.allowedKg),
+        takes,
+      });
     case 'FIXED':
-      return `${l.name}: fixed at ${amount(l.allowedKg)}, and ${takes}`;
+      return say('mix.fixedAtAnd', { name: l.name, allowedKg: amount(l.allowedKg), takes });
   }
 }
 /** What came of solving, in a sentence. @param inSteps the same in the measures that it is carried in */
@@ -334,9 +589,11 @@ export function solvedSays(
     listText(ids.map((m) => WINDOWS[m].name.toLowerCase()));
   if (s.reached)
     return inSteps.misses.length === 0
-      ? 'This reaches it.'
-      : `To the kilogram it can be reached; in these measures it just misses ${names(inSteps.misses)}.`;
-  return `It cannot be reached with what there is. This is the nearest: it misses ${names(s.misses) || 'the amount that was asked for'}.`;
+      ? say('mix.thisReachesIt')
+      : say('mix.toTheKilogramItCanBeReached', { misses: names(inSteps.misses) });
+  return say('mix.itCannotBeReachedWithWhatThere', {
+    misses: names(s.misses) || say('mix.theAmountThatWasAskedFor'),
+  });
 }
 
 const ratio = (x: number): string => `${Math.round(x)}:1`;
@@ -345,35 +602,59 @@ export function initialCnText(
   asked: { readonly low: number; readonly high: number },
   found: CnFinding,
 ): string {
-  const asks = `Initial C:N of ${ratio(asked.low)} to ${ratio(asked.high)}`;
+  const asks = say('mix.initialCNOfTo', { low: ratio(asked.low), high: ratio(asked.high) });
   if (found.code === 'unknown')
-    return `${asks}: cannot be told, ${found.missing.length === 0 ? 'the heap is still building' : `since this is not known: ${listText(found.missing)}`}.`;
+    return found.missing.length === 0
+      ? say('mix.cannotBeToldTheHeapIsStill', { asks })
+      : say('mix.cannotBeToldSinceThisIsNot', { asks, missing: listText(found.missing) });
   const { low, value, high } = found.est;
-  const mix = `its mix came to ${ratio(value)}${Math.round(low) === Math.round(high) ? '' : ` (${Math.round(low)} to ${Math.round(high)})`}`;
+  const mix =
+    Math.round(low) === Math.round(high)
+      ? say('mix.itsMixCameTo', { value: ratio(value) })
+      : say('mix.itsMixCameToTo', {
+          value: ratio(value),
+          low: Math.round(low),
+          high: Math.round(high),
+        });
   switch (found.code) {
     case 'met':
-      return `${asks}: met, ${mix}.`;
+      return say('mix.met', { asks, mix });
     case 'not-met':
-      return `${asks}: not met, ${mix}.`;
+      return say('mix.notMet', { asks, mix });
     case 'unsure':
-      return `${asks}: not sure, ${mix}. A laboratory's figures of its materials would settle it.`;
+      return say('mix.notSureALaboratorysFiguresOfIts', { asks, mix });
   }
 }
 
 export const LAYER_WORDS = {
-  base: 'airy base',
+  get base() {
+    return say('mix.airyBase');
+  },
   brown: 'browns',
   green: 'greens',
-  raw: 'greens, the raw and seeding of them well inside',
+  get raw() {
+    return say('mix.greensTheRawAndSeedingOfThem');
+  },
   blanket: 'blanket',
 } as const;
 
 /** Cautions of building, where the work is done. */
 export const BUILD_CAUTION = {
-  raw: 'Raw dung or food: gloves, wash hands before eating, tools that do not go to finished compost, children kept off.',
-  dust: 'Old hay, litter and chip are full of mould spores: damp them down and wear a mask. Those with weak lungs or a weak immune system stay away.',
-  lifting: 'A barrow of wet dung weighs more than a person: half loads, two people, and rest.',
+  get raw() {
+    return say('mix.rawDungOrFoodGlovesWashHands');
+  },
+  get dust() {
+    return say('mix.oldHayLitterAndChipAreFull');
+  },
+  get lifting() {
+    return say('mix.aBarrowOfWetDungWeighsMore');
+  },
 } as const;
 /** What a team moves, in words. @param kg in all */
 export const liftText = (kg: number, people: number): string =>
-  `About ${kgText(kg)} to move: ${kgText(kg / Math.max(1, people))} for each of ${people}. ${BUILD_CAUTION.lifting}`;
+  say('mix.aboutToMoveForEachOf', {
+    kg: kgText(kg),
+    kg2: kgText(kg / Math.max(1, people)),
+    people,
+    lifting: BUILD_CAUTION.lifting,
+  });

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { localParts } from './calendar';
 import { MS, type Instant } from './instant';
 import { fromCelsius, M3_OF, VOLUME_SIGN, type TempUnit, type VolumeUnit } from './units';
@@ -31,10 +32,12 @@ export function tempBeside(celsius: number, limitC: number, unit: TempUnit, leas
 /** Duration in hours as `3 d 6 h`, `6 h`, `25 min`. Rounds down: credit is never shown as more than it is. */
 export function durationText(hours: number): string {
   const minutes = Math.floor(hours * 60 + 1e-6);
-  if (minutes < 60) return minutes === 0 ? '0 h' : `${minutes} min`;
+  if (minutes < 60) return minutes === 0 ? '0 h' : say('units.min', { minutes });
   const whole = Math.floor(minutes / 60);
   if (whole < 24)
-    return minutes % 60 && whole < 6 ? `${whole} h ${minutes % 60} min` : `${whole} h`;
+    return minutes % 60 && whole < 6
+      ? say('units.hMin', { whole, minutes: minutes % 60 })
+      : `${whole} h`;
   return `${Math.floor(whole / 24)} d ${whole % 24} h`;
 }
 
@@ -51,8 +54,8 @@ export function missingText(hours: number): string {
 
 /** A span in the words of a rule: `15 days`, `3 days`, `60 hours`. */
 export function spanText(hours: number): string {
-  if (hours % 24 !== 0) return `${hours} hours`;
-  return hours === 24 ? '1 day' : `${hours / 24} days`;
+  if (hours % 24 !== 0) return say('units.hours', { hours });
+  return hours === 24 ? say('units.n1Day') : say('units.days', { hours: hours / 24 });
 }
 
 /** `Thu 21 May 07:40`; the year only when it is not that of `now`. */
@@ -87,13 +90,13 @@ export function volumeText(m3: number, unit: VolumeUnit): string {
   if (m3 >= SMALL_M3) return `${(m3 / M3_OF[unit]).toFixed(1)} ${VOLUME_SIGN[unit]}`;
   const small = unit === 'yd3' ? (m3 * 1000) / LITRES_PER_GALLON : m3 * 1000;
   const shown = small >= 50 ? Math.round(small / 5) * 5 : Math.max(1, Math.round(small));
-  return `${shown} ${unit === 'yd3' ? 'gal' : 'L'}`;
+  return say('units.galOther', { shown, unit: unit === 'yd3' ? 'gal' : 'other' });
 }
 
 /** A depth or a height, to 5 cm: `35 cm`, `1.2 m`. */
 export function lengthText(m: number): string {
   const cm = Math.max(5, Math.round(m * 20) * 5);
-  return cm < 100 ? `${cm} cm` : `${Number((cm / 100).toFixed(2))} m`;
+  return cm < 100 ? say('units.cm', { cm }) : `${Number((cm / 100).toFixed(2))} m`;
 }
 
 /** `1 turning`, `2 turnings`. */
@@ -102,11 +105,16 @@ export const countText = (n: number, one: string, many = `${one}s`): string =>
 
 /** How far a clock is off: `14 min ahead`, `2 h 5 min behind`. */
 export const clockText = (aheadMs: number): string =>
-  `${durationText(Math.abs(aheadMs) / MS.hour)} ${aheadMs > 0 ? 'ahead' : 'behind'}`;
+  say('units.aheadOther', {
+    aheadMs: durationText(Math.abs(aheadMs) / MS.hour),
+    aheadMs2: aheadMs > 0 ? 'ahead' : 'other',
+  });
 
 /** `a`, `a and b`, `a, b and c`. */
 export const listText = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+  names.length < 2
+    ? names.join('')
+    : say('units.and', { names: names.slice(0, -1).join(', '), names2: names.at(-1)! });
 
 /** What there is to say of several things, in order, parted by commas; what is left out says nothing. */
 export const joinParts = (...parts: (string | false | null | undefined)[]): string =>

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { getRequirementDescription } from '../evidence/requirements';
 import { COMMON_PRACTICE, leavesOf, type Rule } from '../evidence/rule';
 import type { Method } from '../evidence/types';
@@ -20,12 +21,24 @@ const GERMS: readonly Input[] = ['manure', 'food-waste', 'biosolids', 'diseased-
 const RAW: readonly Input[] = ['manure', 'food-waste', 'biosolids'];
 
 const WHY: Record<Input, string> = {
-  manure: 'raw dung is in it',
-  'seeding-weeds': 'seeding weeds or late hay are in it',
-  'food-waste': 'food waste is in it',
-  biosolids: 'sewage sludge is in it',
-  'diseased-plants': 'diseased plants are in it',
-  garden: 'plant waste may carry germs too',
+  get manure() {
+    return say('rules.rawDungIsInIt');
+  },
+  get 'seeding-weeds'() {
+    return say('rules.seedingWeedsOrLateHayAreIn');
+  },
+  get 'food-waste'() {
+    return say('rules.foodWasteIsInIt');
+  },
+  get biosolids() {
+    return say('rules.sewageSludgeIsInIt');
+  },
+  get 'diseased-plants'() {
+    return say('rules.diseasedPlantsAreInIt');
+  },
+  get garden() {
+    return say('rules.plantWasteMayCarryGermsToo');
+  },
 };
 
 function asksFor(rule: Rule, inputs: readonly Input[]): Input | undefined {
@@ -100,9 +113,9 @@ export function proposedRules({
       if (!input) return [];
       const from =
         siteRules.length > 0
-          ? 'the site works to it'
+          ? say('rules.theSiteWorksToIt')
           : rule.jurisdiction === country
-            ? `${country}, by the site’s time zone`
+            ? say('rules.byTheSitesTimeZone', { country })
             : COMMON_PRACTICE;
       return [{ id: rule.id, input: WHY[input], from }];
     });

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { BatchId } from '../log/ids';
 import type { Method } from '../evidence/types';
 import type { Verdict } from '../evidence/verdict';
@@ -226,7 +227,7 @@ export function createBatchSnapshot(
   );
   const last = present(
     state.entries.findLast((e) => e.batch === state.id),
-    'the entry that opened it',
+    say('snapshot.theEntryThatOpenedIt'),
   );
   const calm = calmState(situation, lead, now, maxGapHours);
   return {

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { getRequirementDescription } from '../evidence/requirements';
 import { spansOf } from '../evidence/spans';
 import type { RuleProgress } from '../evidence/rule-progress';
@@ -42,11 +43,20 @@ function roundSays(
   const heat = heatOf(r, floorC);
   const word = {
     hot: 'hot',
-    cold: 'not hot',
-    over: 'too hot',
-    thin: `hot, but ${prepared.evidence.policy.minPoints} places are needed: does not count yet`,
+    cold: say('snapshot.notHot'),
+    over: say('snapshot.tooHot'),
+    thin: say('snapshot.hotButPlacesAreNeededDoesNot', {
+      minPoints: prepared.evidence.policy.minPoints,
+    }),
   }[heat];
-  return `${whenText(timeZone, r.time, now)}: coldest ${tempBeside(coldest.c, floorC, unit)} at ${coldest.point}, hottest ${tempText(r.peak, unit)}, ${r.points} ${r.points === 1 ? 'point' : 'points'}, ${word}`;
+  return say('snapshot.coldestAtHottestOneOther', {
+    time: whenText(timeZone, r.time, now),
+    c: tempBeside(coldest.c, floorC, unit),
+    point: coldest.point,
+    peak: tempText(r.peak, unit),
+    points: r.points,
+    word,
+  });
 }
 
 const EVENT_MARK = {
@@ -112,7 +122,9 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
         mark: 'add' as const,
         label: 'built',
         restart: false,
-        title: `Last raw load in, ${whenText(timeZone, evidence.builtAt, now)}`,
+        title: say('snapshot.lastRawLoadIn', {
+          builtAt: whenText(timeZone, evidence.builtAt, now),
+        }),
       },
       ...state.events
         .filter((e) => !state.struck.has(e.id) && e.kind in EVENT_MARK && e.at <= end)
@@ -151,12 +163,16 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
         provenAt: v.provenAt,
         label:
           v.provenAt !== null
-            ? `proven ${whenText(timeZone, v.provenAt, now)}`
+            ? say('snapshot.proven', { provenAt: whenText(timeZone, v.provenAt, now) })
             : running
               ? v.creditedHours >= v.requiredHours
-                ? 'time reached'
-                : `${dayText(timeZone, v.earliestProofAt)} at the earliest`
-              : `${missingText(v.requiredHours - v.creditedHours)} missing`,
+                ? say('snapshot.timeReached')
+                : say('snapshot.atTheEarliest', {
+                    earliestProofAt: dayText(timeZone, v.earliestProofAt),
+                  })
+              : say('snapshot.missing', {
+                  requiredHours: missingText(v.requiredHours - v.creditedHours),
+                }),
       };
     }),
     // What came after a proof took nothing from it.
@@ -176,8 +192,8 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
     })),
     days: dayTicks(from, end, timeZone, now),
     nowLabel: live && rounds.length > 0 ? tempBeside(lastOf(rounds).value, floorC, unit) : null,
-    floorLabel: `${floor} and up: time is credited`,
-    hotLabel: `above ${tempText(70, unit)}, too hot`,
+    floorLabel: say('snapshot.andUpTimeIsCredited', { floor }),
+    hotLabel: say('snapshot.aboveTooHot', { temp: tempText(70, unit) }),
   };
 }
 
@@ -188,7 +204,7 @@ function barName(
 ): string {
   const seeds = clock === 'seeds';
   const { barText } = getRequirementDescription(part.of.kind);
-  return `${seeds ? 'Seeds, ' : ''}${barText(part.of, { part, turns, unit, roomy: !seeds })}`;
+  return `${seeds ? say('snapshot.seeds') : ''}${barText(part.of, { part, turns, unit, roomy: !seeds })}`;
 }
 
 function otherLines({ rounds, corrector, evidence }: BatchAssessment['prepared']) {
@@ -226,11 +242,11 @@ function dayTicks(from: number, to: number, timeZone: string, now: number) {
 /** What stands under the bars: why a run was lost, paused or a round set aside, in a few words. */
 function breaksOf(notes: readonly Note[], { unit }: Locale) {
   const lost = (ms: number): string =>
-    ms > 0 ? `${durationText(ms / MS.hour)} lost` : 'run ended';
+    ms > 0 ? say('snapshot.lost', { ms: durationText(ms / MS.hour) }) : say('snapshot.runEnded');
   return notes.flatMap(({ fact: f, at }): { at: number; text: string }[] => {
     switch (f.code) {
       case 'RESTART':
-        return [{ at, text: 'clock starts again' }];
+        return [{ at, text: say('snapshot.clockStartsAgain') }];
       case 'COLD':
         return f.lostMs > 0
           ? [{ at, text: `${lost(f.lostMs)}: ${tempBeside(f.valueC, f.floorC, unit)}` }]
@@ -240,9 +256,19 @@ function breaksOf(notes: readonly Note[], { unit }: Locale) {
       case 'GAP':
       case 'STALE':
       case 'SLOW_RECOVERY':
-        return f.lostMs > 0 ? [{ at, text: `${lost(f.lostMs)}: not read hot in time` }] : [];
+        return f.lostMs > 0
+          ? [{ at, text: say('snapshot.notReadHotInTime', { lostMs: lost(f.lostMs) }) }]
+          : [];
       case 'THIN_ROUND':
-        return [{ at, text: `read at ${f.points} of ${f.minPoints} places: does not count` }];
+        return [
+          {
+            at,
+            text: say('snapshot.readAtOfPlacesDoesNotCount', {
+              points: f.points,
+              minPoints: f.minPoints,
+            }),
+          },
+        ];
       default:
         return [];
     }

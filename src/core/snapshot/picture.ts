@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { BatchSnapshot } from './batch-snapshot';
 import type { Stratum } from '../evidence/spans';
 import { ageText, tempBeside, volumeText } from '../quantity/format';
@@ -38,13 +39,18 @@ const roundedStratum = ({ hours, meanC, uncredited }: Stratum): HeapPicture['str
 export function standingText(d: BatchSnapshot, now: number, unit: TempUnit): string {
   const lead = d.rules[0];
   const coldest = d.latest
-    ? `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}, read ${ageText((now - d.latest.at) / MS.hour)} ago`
-    : 'not read yet';
+    ? say('snapshot.coldestReadAgo', {
+        valueC: tempBeside(d.latest.valueC, d.situation.proof.floorC, unit),
+        age: ageText((now - d.latest.at) / MS.hour),
+      })
+    : say('snapshot.notReadYet');
   const standing =
     d.state === 'building'
-      ? 'still building'
+      ? say('snapshot.stillBuilding')
       : lead
-        ? `${statusWord(lead).toLowerCase()}, ${progressText(lead)}${lead.turningsRequired ? `, ${turningsText(lead)}` : ''}`
+        ? lead.turningsRequired
+          ? `${statusWord(lead).toLowerCase()}, ${progressText(lead)}, ${turningsText(lead)}`
+          : `${statusWord(lead).toLowerCase()}, ${progressText(lead)}`
         : '';
   return [standing, coldest].filter(Boolean).join(', ');
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { factsOf } from '../evidence/facts';
 import type { BatchState } from '../log/fold';
 import { countText, dayText, tempText, whenText } from '../quantity/format';
@@ -19,16 +20,29 @@ function versionText(
   versions: number,
   { timeZone }: Locale,
 ): string {
-  const site = terms.siteVersion === null ? '' : `, version ${terms.siteVersion} of the site’s`;
+  const site =
+    terms.siteVersion === null
+      ? ''
+      : say('snapshot.versionOfTheSites', { siteVersion: terms.siteVersion });
   if (present === undefined)
-    return `Version ${terms.version} of this heap’s rules and policy${site}; edition ${LIBRARY_EDITION} of the library.`;
+    return say('snapshot.versionOfThisHeapsRulesAndPolicy', {
+      version: terms.version,
+      site,
+      libraryedition: LIBRARY_EDITION,
+    });
   const now =
     present === null
-      ? 'the rules in force do not ask for it any more'
+      ? say('snapshot.theRulesInForceDoNotAsk')
       : present.verdict.provenAt !== null
-        ? `under version ${versions}, in force now, it would be proven ${dayText(timeZone, present.verdict.provenAt)}`
-        : `under version ${versions}, in force now, it would be ‘${statusWord(factsOf(present)).toLowerCase()}’`;
-  return `Proven under version ${terms.version} of this heap’s rules and policy, and it stands; ${now}.`;
+        ? say('snapshot.underVersionInForceNowItWould', {
+            versions,
+            provenAt: dayText(timeZone, present.verdict.provenAt),
+          })
+        : say('snapshot.underVersionInForceNowItWould2', {
+            versions,
+            toLowerCase: statusWord(factsOf(present)).toLowerCase(),
+          });
+  return say('snapshot.provenUnderVersionOfThisHeapsRules', { version: terms.version, now });
 }
 
 /** What follows a proof takes nothing from it, and stands under no rule that is met. */
@@ -81,7 +95,7 @@ export function saidOf(
       sentence: verdictSentence({ ...facts, notes }, locale),
       short:
         v.provenAt !== null
-          ? `Met ${dayText(locale.timeZone, v.provenAt)}`
+          ? say('snapshot.met', { provenAt: dayText(locale.timeZone, v.provenAt) })
           : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
       source: sourceText(rule),
       asks: requirementText(rule.requirement, locale.unit),
@@ -106,17 +120,25 @@ export function adoptedText(
 ): string | null {
   if (!a) return null;
   const told = [
-    a.turnings !== undefined && countText(a.turnings, 'turning'),
-    a.highestC !== undefined && `${tempText(a.highestC, unit)} at most`,
+    a.turnings !== undefined && say('snapshot.oneTurningOtherTurnings', { turnings: a.turnings }),
+    a.highestC !== undefined && say('snapshot.atMost', { highestC: tempText(a.highestC, unit) }),
     a.words,
   ]
     .filter(Boolean)
     .join(', ');
   const raw = {
     known: '',
-    about: ' The time of its last raw load was told from memory.',
-    unknown:
-      ' When the last raw load went in is not known: the clock runs from when it was taken over.',
+    about: say('snapshot.theTimeOfItsLastRawLoad'),
+    unknown: say('snapshot.whenTheLastRawLoadWentIn'),
   }[a.rawAt];
-  return `Taken over ${whenText(timeZone, a.from, now)}: not recorded here before.${raw}${told ? ` As they tell it: ${told}. None of that counts for a rule.` : ''}`;
+  return told
+    ? say('snapshot.takenOverNotRecordedHereBeforeAs', {
+        from: whenText(timeZone, a.from, now),
+        raw,
+        told,
+      })
+    : say('snapshot.takenOverNotRecordedHereBefore', {
+        from: whenText(timeZone, a.from, now),
+        raw,
+      });
 }

@@ -1,38 +1,81 @@
+import { say } from '../../messages/say';
 /** What people decide and do, in words. */
 
 export const END_WORDS = {
-  matured: 'said to be mature',
-  'gave-up': 'given up',
-  merged: 'joined to another heap',
-  discarded: 'thrown away',
-  'used-raw': 'used unproven',
+  get matured() {
+    return say('terms.saidToBeMature');
+  },
+  get 'gave-up'() {
+    return say('terms.givenUp');
+  },
+  get merged() {
+    return say('terms.joinedToAnotherHeap');
+  },
+  get discarded() {
+    return say('terms.thrownAway');
+  },
+  get 'used-raw'() {
+    return say('terms.usedUnproven');
+  },
 } as const;
 
 /** What was changed to mend a heap. */
 export const FIXED_WORDS = {
-  added: 'something added',
-  enlarge: 'made bigger',
+  get added() {
+    return say('terms.somethingAdded');
+  },
+  get enlarge() {
+    return say('terms.madeBigger');
+  },
   water: 'watered',
-  dry: 'left to dry',
-  nitrogen: 'something rich added',
-  carbon: 'browns added',
-  structure: 'coarse browns mixed in',
+  get dry() {
+    return say('terms.leftToDry');
+  },
+  get nitrogen() {
+    return say('terms.somethingRichAdded');
+  },
+  get carbon() {
+    return say('terms.brownsAdded');
+  },
+  get structure() {
+    return say('terms.coarseBrownsMixedIn');
+  },
   turn: 'turned',
   cover: 'covered',
   uncover: 'uncovered',
   shrink: 'split',
-  bury: 'food buried',
-  thermometer: 'thermometer checked',
-  wait: 'left alone',
+  get bury() {
+    return say('terms.foodBuried');
+  },
+  get thermometer() {
+    return say('terms.thermometerChecked');
+  },
+  get wait() {
+    return say('terms.leftAlone');
+  },
 } as const;
 
 /** Why an advised act is put off. */
 export const DEFER_WORDS = {
-  weather: 'Weather',
-  'no-time': 'No time',
-  'no-hands': 'Nobody free',
-  'no-machine': 'No machine',
-  'no-water': 'No water',
-  'heap-fine': 'It looks fine',
-  other: 'Something else',
+  get weather() {
+    return say('terms.weather');
+  },
+  get 'no-time'() {
+    return say('terms.noTime2');
+  },
+  get 'no-hands'() {
+    return say('terms.nobodyFree');
+  },
+  get 'no-machine'() {
+    return say('terms.noMachine');
+  },
+  get 'no-water'() {
+    return say('terms.noWater');
+  },
+  get 'heap-fine'() {
+    return say('terms.itLooksFine');
+  },
+  get other() {
+    return say('terms.somethingElse');
+  },
 } as const;

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '../quantity/units';
 
 /** How an amount is said. Its shape is that of the log; this level knows no more of it than it says. */
@@ -21,8 +22,9 @@ export const measureText = (n: number, name: string, many?: string): string =>
 
 /** `about 6 barrows`, `240 L`, `1.2 t`, `amount not known`. */
 export function amountText(a: Said): string {
-  if (a.in === 'unknown') return a.words ? `amount not known (${a.words})` : 'amount not known';
-  return `${a.about ? 'about ' : ''}${a.in === 'measure' ? measureText(a.n, a.name) : a.in === 'litres' ? litresText(a.n) : kgText(a.n)}`;
+  if (a.in === 'unknown')
+    return a.words ? say('terms.amountNotKnown', { words: a.words }) : say('terms.amountNotKnown2');
+  return `${a.about ? say('terms.about') : ''}${a.in === 'measure' ? measureText(a.n, a.name) : a.in === 'litres' ? litresText(a.n) : kgText(a.n)}`;
 }
 
 /** Litres up to a cubic metre or yard, then those. */

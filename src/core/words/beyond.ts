@@ -1,10 +1,11 @@
+import { say } from '../../messages/say';
 /** Figures beyond the rules, without false digits. */
 
 /** A dose: two figures below ten, whole tens and hundreds above; `over 1000` where more would say nothing. */
 export function doseText(dose: number): string {
   if (dose === 0) return 'none';
-  if (dose < 0.01) return 'under 0.01';
-  if (dose > 1000) return 'over 1000';
+  if (dose < 0.01) return say('terms.under001');
+  if (dose > 1000) return say('terms.over1000');
   return String(Number(dose.toPrecision(dose < 1 ? 1 : 2)));
 }
 
@@ -17,29 +18,35 @@ export type DoseFinding =
 /** A dose that may not be known. */
 export function doseFindingText(finding: DoseFinding): string {
   if (finding.code === 'dose') return doseText(finding.dose);
-  return finding.code === 'none' ? 'none' : 'not known';
+  return finding.code === 'none' ? 'none' : say('terms.notKnown');
 }
 
 /** A share of the volume: `about 60 %`; never a round 100 where something is left. */
 export function shareText(share: number): string {
   const percent = share * 100;
   if (percent <= 0) return 'none';
-  if (percent < 1) return 'under 1 %';
-  if (percent >= 99) return share >= 1 ? 'all of it' : 'over 99 %';
-  return `about ${Math.round(percent < 10 || percent > 90 ? percent : percent / 5) * (percent < 10 || percent > 90 ? 1 : 5)} %`;
+  if (percent < 1) return say('terms.under1');
+  if (percent >= 99) return share >= 1 ? say('terms.allOfIt') : say('terms.over99');
+  return say('terms.about3', {
+    percent:
+      Math.round(percent < 10 || percent > 90 ? percent : percent / 5) *
+      (percent < 10 || percent > 90 ? 1 : 5),
+  });
 }
 
 /** One in so many: `1 in 30`, `fewer than 1 in a million`. */
 export function oneInText(share: number): string {
-  if (share >= 0.5) return 'more than half';
-  if (share < 1e-6) return 'fewer than 1 in a million';
-  return `about 1 in ${Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString('en')}`;
+  if (share >= 0.5) return say('terms.moreThanHalf');
+  if (share < 1e-6) return say('terms.fewerThan1InAMillion');
+  return say('terms.about1In', {
+    share: Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString('en'),
+  });
 }
 
 /** Two bounds in words, once where they read alike: `about 20 %`, `10 % to 45 %`, `none to about 30 %`. */
 function rangeText([low, high]: readonly [number, number], textOf: (x: number) => string): string {
   const [a, b] = [textOf(low), textOf(high)];
-  return a === b ? a : `${a} to ${b}`;
+  return a === b ? a : say('terms.to', { a, b });
 }
 
 /** A share of the volume between two bounds. */

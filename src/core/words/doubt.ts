@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { tempText } from '../quantity/format';
 import { toCelsius, type TempUnit } from '../quantity/units';
 
@@ -20,23 +21,23 @@ const both = (value: number, unit: TempUnit): string =>
 
 /** What is asked about a typed value. */
 export function doubtText(d: DoubtFacts, typed: number, unit: TempUnit): string {
-  const says = `That reads ${both(typed, unit)}`;
+  const says = say('terms.thatReads', { typed: both(typed, unit) });
   const against = (digits = 0): string => tempText(d.againstC!, unit, digits);
   switch (d.code) {
     case 'OVER_90':
-      return `${says}. Wrong unit, faulty thermometer, or an emergency?`;
+      return say('terms.wrongUnitFaultyThermometerOrAnEmergency', { says });
     case 'BELOW_SCALE':
-      return `${says}, colder than any heap. Wrong unit, or a faulty thermometer?`;
+      return say('terms.colderThanAnyHeapWrongUnitOr', { says });
     case 'JUMP':
-      return `${says}; it was ${against(1)} here last time. Is that right?`;
+      return say('terms.itWasHereLastTimeIsThat', { says, against: against(1) });
     case 'BELOW_AIR':
-      return `${says}, colder than the air at ${against(1)}. Is the probe in the heap?`;
+      return say('terms.colderThanTheAirAtIsThe', { says, against: against(1) });
     case 'SAME_VALUE':
-      return `Five times ${typed} °${unit}. Does the needle still move?`;
+      return say('terms.fiveTimesDoesTheNeedleStillMove', { typed, unit });
     case 'OFF_SCALE':
-      return `${says}; the scale of this thermometer ends at ${against()}. Is that right?`;
+      return say('terms.theScaleOfThisThermometerEndsAt', { says, against: against() });
     case 'OUT_OF_SERVICE':
-      return 'This thermometer is out of service. Did you read with it all the same?';
+      return say('terms.thisThermometerIsOutOfServiceDid');
   }
 }
 
@@ -44,15 +45,15 @@ export function doubtText(d: DoubtFacts, typed: number, unit: TempUnit): string 
 export function answerText(answer: Answer, typed: number, unit: TempUnit): string {
   switch (answer) {
     case 'as-read':
-      return 'It is what it said';
+      return say('terms.itIsWhatItSaid');
     case 'other-unit':
-      return `It was ${typed} °${unit === 'C' ? 'F' : 'C'}`;
+      return say('terms.itWas', { typed, unit: unit === 'C' ? 'F' : 'C' });
     case 'missed-point':
-      return `It was ${typed / 10} °${unit}`;
+      return say('terms.itWas', { typed: typed / 10, unit });
     case 'faulty':
-      return 'Thermometer is faulty';
+      return say('terms.thermometerIsFaulty');
     case 'emergency':
-      return 'It may be on fire';
+      return say('terms.itMayBeOnFire');
   }
 }
 
@@ -60,12 +61,18 @@ export const FAULTY_REASON = 'The thermometer was faulty, said at entry.';
 
 /** What to do at a heap that may burn; local fire rules come first. */
 export const FIRE_CARD = {
-  title: 'It may be burning inside',
-  steps: [
-    'Keep people back, upwind, and machines away.',
-    'Do not open it: air feeds a smoulder.',
-    'Smoke, a glow, or a smell of burning: call the fire service now.',
-    'Have water ready. Look at it again from a distance within the hour.',
-  ],
-  law: 'What you must report and keep clear: check with your local authority.',
+  get title() {
+    return say('terms.itMayBeBurningInside');
+  },
+  get steps() {
+    return [
+      say('terms.keepPeopleBackUpwindAndMachinesAway'),
+      say('terms.doNotOpenItAirFeedsA'),
+      say('terms.smokeAGlowOrASmellOf'),
+      say('terms.haveWaterReadyLookAtItAgain'),
+    ];
+  },
+  get law() {
+    return say('terms.whatYouMustReportAndKeepClear');
+  },
 } as const;

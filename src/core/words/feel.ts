@@ -1,21 +1,74 @@
+import { say } from '../../messages/say';
 /** A handful after a hard squeeze, in four steps: what it does, and what that means (common practice). */
 export const SQUEEZE_WORDS = {
-  crumbles: { word: 'Crumbles', means: 'too dry', log: 'crumbles: too dry' },
-  holds: { word: 'Holds', means: 'no drop: a little dry', log: 'holds, no drop: a little dry' },
-  drops: { word: 'A drop or two', means: 'right', log: 'a drop or two: right' },
-  runs: { word: 'Runs out', means: 'too wet', log: 'runs out: too wet' },
+  crumbles: {
+    get word() {
+      return say('terms.crumbles');
+    },
+    get means() {
+      return say('terms.tooDry');
+    },
+    get log() {
+      return say('terms.crumblesTooDry');
+    },
+  },
+  holds: {
+    get word() {
+      return say('terms.holds');
+    },
+    get means() {
+      return say('terms.noDropALittleDry');
+    },
+    get log() {
+      return say('terms.holdsNoDropALittleDry');
+    },
+  },
+  drops: {
+    get word() {
+      return say('terms.aDropOrTwo');
+    },
+    means: 'right',
+    get log() {
+      return say('terms.aDropOrTwoRight');
+    },
+  },
+  runs: {
+    get word() {
+      return say('terms.runsOut');
+    },
+    get means() {
+      return say('terms.tooWet');
+    },
+    get log() {
+      return say('terms.runsOutTooWet');
+    },
+  },
 } as const;
 export type Squeeze = keyof typeof SQUEEZE_WORDS;
 
 /** What a heap smells of; none is a finding too. */
 export const SMELL_WORDS = {
-  none: 'None',
-  earthy: 'Earthy',
-  sweet: 'Sweet',
-  ammonia: 'Ammonia',
-  sour: 'Sour',
-  rotten: 'Rotten',
-  burnt: 'Burnt',
+  get none() {
+    return say('terms.none');
+  },
+  get earthy() {
+    return say('terms.earthy');
+  },
+  get sweet() {
+    return say('terms.sweet');
+  },
+  get ammonia() {
+    return say('terms.ammonia');
+  },
+  get sour() {
+    return say('terms.sour');
+  },
+  get rotten() {
+    return say('terms.rotten');
+  },
+  get burnt() {
+    return say('terms.burnt');
+  },
 } as const;
 export type Smell = keyof typeof SMELL_WORDS;
 

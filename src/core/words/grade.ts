@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { ageText, countText } from '../quantity/format';
 
 /** What was found of the evidence, as data. */
@@ -14,7 +15,20 @@ export type Finding =
     }
   | { readonly code: 'LATE'; readonly count: number; readonly total: number };
 
-export const GRADE_WORD = { thin: 'Thin', fair: 'Fair', good: 'Good', strong: 'Strong' } as const;
+export const GRADE_WORD = {
+  get thin() {
+    return say('terms.thin');
+  },
+  get fair() {
+    return say('terms.fair');
+  },
+  get good() {
+    return say('terms.good');
+  },
+  get strong() {
+    return say('terms.strong');
+  },
+} as const;
 
 /** What was found, and what would make it better; null when nothing would. */
 export function findingText(f: Finding): { readonly is: string; readonly better: string | null } {
@@ -23,68 +37,78 @@ export function findingText(f: Finding): { readonly is: string; readonly better:
       return {
         is:
           f.perDay === 0
-            ? countText(f.count, 'round')
-            : `${countText(f.count, 'round')}, ${f.perDay >= 0.95 ? `about ${Math.round(f.perDay)} a day` : `one every ${ageText(24 / f.perDay)}`}`,
-        better: f.perDay < 0.95 ? 'A round each day.' : null,
+            ? say('terms.oneRoundOtherRounds', { count: f.count })
+            : f.perDay >= 0.95
+              ? say('terms.oneRoundOtherRoundsAboutADay', {
+                  count: f.count,
+                  perDay: Math.round(f.perDay),
+                })
+              : say('terms.oneRoundOtherRoundsOneEvery', {
+                  count: f.count,
+                  perDay: ageText(24 / f.perDay),
+                }),
+        better: f.perDay < 0.95 ? say('terms.aRoundEachDay') : null,
       };
     case 'PLACES':
       return {
-        is: `${countText(f.count, 'place')} read`,
-        better: f.count < 5 ? 'Five places in each round, the coldest corner among them.' : null,
+        is: say('terms.onePlaceOtherPlacesRead', { count: f.count }),
+        better: f.count < 5 ? say('terms.fivePlacesInEachRoundTheColdest') : null,
       };
     case 'DEPTH':
       if (f.coreM === null)
         return {
-          is: 'how deep the heap is was not given',
-          better:
-            'Give the depth of the core, so that it can be seen whether the thermometer reaches it.',
+          is: say('terms.howDeepTheHeapIsWasNot'),
+          better: say('terms.giveTheDepthOfTheCoreSo'),
         };
       if (f.deepestM === null)
         return {
-          is: `depths of the places were not given, the core lies ${f.coreM} m deep`,
-          better: 'Give each place its depth.',
+          is: say('terms.depthsOfThePlacesWereNotGiven', { coreM: f.coreM }),
+          better: say('terms.giveEachPlaceItsDepth'),
         };
       return {
-        is: `read down to ${f.deepestM} m of ${f.coreM} m`,
+        is: say('terms.readDownToMOfM', { deepestM: f.deepestM, coreM: f.coreM }),
         better:
-          f.deepestM < 0.95 * f.coreM ? 'A longer thermometer, or read from another side.' : null,
+          f.deepestM < 0.95 * f.coreM ? say('terms.aLongerThermometerOrReadFromAnother') : null,
       };
     case 'GAP':
       return f.hours === null
         ? {
-            is: 'one round only, so there is no time between rounds',
-            better: 'A second round within a day.',
+            is: say('terms.oneRoundOnlySoThereIsNo'),
+            better: say('terms.aSecondRoundWithinADay'),
           }
         : {
-            is: `longest time between rounds ${ageText(f.hours)}`,
-            better: f.hours > 30 ? 'Never more than a day or so between rounds.' : null,
+            is: say('terms.longestTimeBetweenRounds', { hours: ageText(f.hours) }),
+            better: f.hours > 30 ? say('terms.neverMoreThanADayOrSo') : null,
           };
     case 'INSTRUMENT': {
       const without = f.total - f.named;
       if (without === f.total)
         return {
-          is: 'no reading says which thermometer took it',
-          better: 'Name the thermometer in each round, and check it in ice water.',
+          is: say('terms.noReadingSaysWhichThermometerTookIt'),
+          better: say('terms.nameTheThermometerInEachRoundAnd'),
         };
       const parts = [
         f.unchecked > 0
-          ? `${countText(f.unchecked, 'reading')} by a thermometer without a fresh check`
+          ? say('terms.oneReadingOtherReadingsByAThermometer', { unchecked: f.unchecked })
           : '',
-        without > 0 ? `${countText(without, 'reading')} without a thermometer’s name` : '',
+        without > 0 ? say('terms.oneReadingOtherReadingsWithoutAThermometers', { without }) : '',
       ].filter(Boolean);
       return parts.length === 0
-        ? { is: 'every reading by a thermometer with a fresh check', better: null }
+        ? { is: say('terms.everyReadingByAThermometerWithA'), better: null }
         : {
             is: parts.join(', '),
-            better: 'Check the thermometer in ice water, and name it in each round.',
+            better: say('terms.checkTheThermometerInIceWaterAnd'),
           };
     }
     case 'LATE':
       return f.count === 0
-        ? { is: 'nothing entered later than a day', better: null }
+        ? { is: say('terms.nothingEnteredLaterThanADay'), better: null }
         : {
-            is: `${countText(f.count, 'reading')} of ${f.total} entered more than a day later`,
-            better: 'Type the values in while you stand there.',
+            is: say('terms.oneReadingOtherReadingsOfEnteredMore', {
+              count: f.count,
+              total: f.total,
+            }),
+            better: say('terms.typeTheValuesInWhileYouStand'),
           };
   }
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import {
   ageText,
   countText,
@@ -58,18 +59,30 @@ export type Locale = {
 };
 
 const RESTART_WHAT = {
-  add: 'Something raw went in',
-  water: 'Unclean water went in',
-  merge: 'It was joined with a heap that is not proven',
+  get add() {
+    return say('terms.somethingRawWentIn');
+  },
+  get water() {
+    return say('terms.uncleanWaterWentIn');
+  },
+  get merge() {
+    return say('terms.itWasJoinedWithAHeapThat');
+  },
 };
 const SEED_WHAT = {
-  add: 'Something with live seeds went in',
-  water: 'Water with live seeds went in',
-  merge: 'It was joined with a heap whose seeds are not proven dead',
+  get add() {
+    return say('terms.somethingWithLiveSeedsWentIn');
+  },
+  get water() {
+    return say('terms.waterWithLiveSeedsWentIn');
+  },
+  get merge() {
+    return say('terms.itWasJoinedWithAHeapWhose');
+  },
 };
 
 const lost = (ms: number): string =>
-  ms > 0 ? ` ${durationText(ms / MS.hour)} of this run no longer count toward days in a row.` : '';
+  ms > 0 ? say('terms.ofThisRunNoLongerCountToward', { ms: durationText(ms / MS.hour) }) : '';
 
 /** The one text of each note. No default: a new code does not compile until it has a sentence. */
 export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: Locale): string {
@@ -78,52 +91,100 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
   const limit = (celsius: number): string => tempBeside(celsius, celsius, unit);
   switch (fact.code) {
     case 'RESTART':
-      return `${(fact.clock === 'seeds' ? SEED_WHAT : RESTART_WHAT)[fact.what]} on ${when(at)}, so the clock starts again from there.`;
+      return say('terms.onSoTheClockStartsAgainFrom', {
+        seedwhat: (fact.clock === 'seeds' ? SEED_WHAT : RESTART_WHAT)[fact.what],
+        at: when(at),
+      });
     case 'PROOF_LOST':
-      return `It was proven on ${when(fact.provenAt)}. What went in on ${when(at)} was not heated with the rest, so that proof no longer covers the heap.`;
+      return say('terms.itWasProvenOnWhatWentIn', { provenAt: when(fact.provenAt), at: when(at) });
     case 'STRADDLES_RESTART':
-      return `The round that ended ${when(at)} began before the clock started again and is left out whole.`;
+      return say('terms.theRoundThatEndedBeganBeforeThe', { at: when(at) });
     case 'LONG_ROUND':
-      return `The round that ended ${when(at)} took more than 6 hours, so its later readings count as a round of their own.`;
+      return say('terms.theRoundThatEndedTookMoreThan', { at: when(at) });
     case 'THIN_ROUND':
-      return `Only ${countText(fact.points, 'point')} read on ${when(at)}, ${fact.minPoints} are needed: the round is set aside and earns nothing.`;
+      return say('terms.onlyOnePointOtherPointsReadOn', {
+        points: fact.points,
+        at: when(at),
+        minPoints: fact.minPoints,
+      });
     case 'DRY_ROUND':
-      return `The heap was logged as dry when it was read on ${when(at)}: that heat does not count for seeds until a squeeze test says that it is moist again.`;
+      return say('terms.theHeapWasLoggedAsDryWhen', { at: when(at) });
     case 'COLD':
-      return `The round of ${when(at)} came to ${t(fact.valueC, fact.floorC)}, under ${limit(fact.floorC)}, with no turning to excuse it.${lost(fact.lostMs)}`;
+      return say('terms.theRoundOfCameToUnderWith', {
+        at: when(at),
+        valueC: t(fact.valueC, fact.floorC),
+        floorC: limit(fact.floorC),
+        lostMs: lost(fact.lostMs),
+      });
     case 'OVER_CEILING':
-      return `A point read ${t(fact.peakC, fact.ceilingC)} on ${when(at)}, over the rule's ${limit(fact.ceilingC)}.${lost(fact.lostMs)}`;
+      return say('terms.aPointReadOnOverTheRules', {
+        peakC: t(fact.peakC, fact.ceilingC),
+        at: when(at),
+        ceilingC: limit(fact.ceilingC),
+        lostMs: lost(fact.lostMs),
+      });
     case 'RECOVERING':
-      return `The round of ${when(at)} came to ${t(fact.valueC, fact.floorC)} after a turning: paused, not broken. ${fact.until < now ? 'It had' : 'It has'} until ${when(fact.until)} to reach ${limit(fact.floorC)}.`;
+      return say('terms.theRoundOfCameToAfterA', {
+        at: when(at),
+        valueC: t(fact.valueC, fact.floorC),
+        until: fact.until < now ? 'itHad' : 'other',
+        until2: when(fact.until),
+        floorC: limit(fact.floorC),
+      });
     case 'SLOW_RECOVERY':
-      return `It was hot again by ${when(at)}, but later than the turning excuses.${lost(fact.lostMs)}`;
+      return say('terms.itWasHotAgainByButLater', { at: when(at), lostMs: lost(fact.lostMs) });
     case 'GAP':
-      return `No round for ${ageText(fact.gapMs / MS.hour)} before ${when(at)}; at most ${ageText(fact.maxGapHours)} can be credited.${lost(fact.lostMs)}`;
+      return say('terms.noRoundForBeforeAtMostCan', {
+        gapMs: ageText(fact.gapMs / MS.hour),
+        at: when(at),
+        maxGapHours: ageText(fact.maxGapHours),
+        lostMs: lost(fact.lostMs),
+      });
     case 'STALE':
-      return `No hot round since ${when(fact.since)}: longer than can be credited.${lost(fact.lostMs)}`;
+      return say('terms.noHotRoundSinceLongerThanCan', {
+        since: when(fact.since),
+        lostMs: lost(fact.lostMs),
+      });
     case 'TURN_PARTIAL':
-      return `The turning of ${when(at)} was not a full one and does not count.`;
+      return say('terms.theTurningOfWasNotAFull', { at: when(at) });
     case 'TURN_WITHOUT_HEAT':
-      return `No hot round between the turning of ${when(at)} and the one before, so it does not count.`;
+      return say('terms.noHotRoundBetweenTheTurningOf', { at: when(at) });
     case 'TURN_WITHOUT_HOLD':
-      return `The turning of ${when(at)} came before the heap had held its heat long enough since the turning before, so it completes no stage.`;
+      return say('terms.theTurningOfCameBeforeTheHeap', { at: when(at) });
     case 'TURN_OUTSIDE_RUN':
       return fact.mayStill
-        ? `The turning of ${when(at)} does not count yet. It will when a hot round follows in the same run.`
-        : `The turning of ${when(at)} lies outside a run of hot rounds and does not count.`;
+        ? say('terms.theTurningOfDoesNotCountYet', { at: when(at) })
+        : say('terms.theTurningOfLiesOutsideARun', { at: when(at) });
     case 'UNCHECKED_PROBE':
-      return `Thermometer ${fact.probe} had no check in the ${spanText(fact.days * 24)} before ${countText(fact.count, 'reading')}. They count; check it in ice water.`;
+      return say('terms.thermometerHadNoCheckInTheBefore', {
+        probe: fact.probe,
+        days: spanText(fact.days * 24),
+        count: fact.count,
+      });
     case 'CALIBRATION_POOR':
-      return `The checks of thermometer ${fact.probe} on ${when(at)} do not fit together; only their mean offset is used. Check it again.`;
+      return say('terms.theChecksOfThermometerOnDoNot', { probe: fact.probe, at: when(at) });
     case 'LATE_ENTRY':
-      return `${countText(fact.count, 'reading')} of the round of ${when(at)} ${fact.count === 1 ? 'was' : 'were'} entered ${durationText(fact.hours)} later.`;
+      return say('terms.oneReadingOtherReadingsOfTheRound', {
+        count: fact.count,
+        at: when(at),
+        hours: durationText(fact.hours),
+      });
     case 'EXCLUDED_READING':
-      return `${limit(fact.valueC)} at ${fact.point} on ${when(at)} was ${fact.flag} and takes no part.`;
+      return say('terms.atOnWasAndTakesNoPart', {
+        valueC: limit(fact.valueC),
+        point: fact.point,
+        at: when(at),
+        flag: fact.flag,
+      });
     case 'EXCLUDED_MATTERS':
-      return `With the rejected ${limit(fact.valueC)} at ${fact.point} of ${when(at)} in, the verdict would be worse.`;
+      return say('terms.withTheRejectedAtOfInThe', {
+        valueC: limit(fact.valueC),
+        point: fact.point,
+        at: when(at),
+      });
     case 'METHOD_MISMATCH':
-      return `This rule is not written for a heap kept as ‘${fact.method}’.`;
+      return say('terms.thisRuleIsNotWrittenForA', { method: fact.method });
     case 'MOISTURE_UNKNOWN':
-      return 'Whether the heap was moist was not recorded. Dry seeds survive heat that kills moist ones.';
+      return say('terms.whetherTheHeapWasMoistWasNot');
   }
 }

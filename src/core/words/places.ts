@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 /**
  * Every place of the product that has an address of its own: what it is called, how one gets there, whether a device keeps it.
  * Navigation, keys, titles and the pages that open without a network are all made from this table.
@@ -17,82 +18,243 @@ export type Place = {
 };
 
 export const PLACES = {
-  yard: { href: '/', name: 'Yard', nav: 'phone-bar', key: 'y', offline: 'always' },
-  round: { href: '/round', name: 'Round', nav: 'phone-bar', key: 'r', offline: 'always' },
-  bench: { href: '/bench', name: 'Bench', nav: 'phone-bar', key: 'b' },
-  plan: { href: '/plan', name: 'Plan', nav: 'phone-bar', key: 'p' },
+  yard: {
+    href: '/',
+    get name() {
+      return say('terms.yard');
+    },
+    nav: 'phone-bar',
+    key: 'y',
+    offline: 'always',
+  },
+  round: {
+    href: '/round',
+    get name() {
+      return say('terms.round');
+    },
+    nav: 'phone-bar',
+    key: 'r',
+    offline: 'always',
+  },
+  bench: {
+    href: '/bench',
+    get name() {
+      return say('terms.bench');
+    },
+    nav: 'phone-bar',
+    key: 'b',
+  },
+  plan: {
+    href: '/plan',
+    get name() {
+      return say('terms.plan');
+    },
+    nav: 'phone-bar',
+    key: 'p',
+  },
   store: {
     href: '/store',
-    name: 'Store',
+    get name() {
+      return say('terms.store');
+    },
     nav: 'bar',
-    about: 'loads, materials, suppliers',
+    get about() {
+      return say('terms.loadsMaterialsSuppliers');
+    },
     key: 'k',
     offline: 'kept',
   },
   map: {
     href: '/map',
-    name: 'Map',
+    get name() {
+      return say('terms.map');
+    },
     nav: 'bar',
-    about: 'bays and rows, what stands where',
+    get about() {
+      return say('terms.baysAndRowsWhatStandsWhere');
+    },
     key: 'm',
   },
-  records: { href: '/records', name: 'Records', nav: 'bar', about: 'what was proven', key: 'e' },
+  records: {
+    href: '/records',
+    get name() {
+      return say('terms.records');
+    },
+    nav: 'bar',
+    get about() {
+      return say('terms.whatWasProven');
+    },
+    key: 'e',
+  },
   instruments: {
     href: '/instruments',
-    name: 'Instruments',
+    get name() {
+      return say('terms.instruments');
+    },
     nav: 'bar',
-    about: 'thermometers and checks',
+    get about() {
+      return say('terms.thermometersAndChecks');
+    },
     key: 'i',
     offline: 'always',
   },
   open: {
     href: '/open',
-    name: 'Open a heap',
+    get name() {
+      return say('terms.openAHeap');
+    },
     nav: 'more',
-    about: 'new, or already under way',
+    get about() {
+      return say('terms.newOrAlreadyUnderWay');
+    },
     key: 'o',
   },
   compare: {
     href: '/compare',
-    name: 'Compare',
+    get name() {
+      return say('terms.compare');
+    },
     nav: 'more',
-    about: 'heaps side by side, by age',
+    get about() {
+      return say('terms.heapsSideBySideByAge');
+    },
     key: 'c',
   },
-  rules: { href: '/rules', name: 'Rules', nav: 'more', about: 'what must be proven', key: 'l' },
+  rules: {
+    href: '/rules',
+    get name() {
+      return say('terms.rules');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.whatMustBeProven');
+    },
+    key: 'l',
+  },
   methods: {
     href: '/methods',
-    name: 'Methods',
+    get name() {
+      return say('terms.methods');
+    },
     nav: 'more',
-    about: 'when heaps are turned',
+    get about() {
+      return say('terms.whenHeapsAreTurned');
+    },
     key: 't',
   },
   crew: {
     href: '/crew',
-    name: 'Crew',
+    get name() {
+      return say('terms.crew');
+    },
     nav: 'more',
-    about: 'who, machine, limits, chores',
+    get about() {
+      return say('terms.whoMachineLimitsChores');
+    },
     key: 'w',
   },
   fire: {
     href: '/fire',
-    name: 'Fire card',
+    get name() {
+      return say('terms.fireCard');
+    },
     nav: 'more',
-    about: 'whom to call',
+    get about() {
+      return say('terms.whomToCall');
+    },
     key: 'x',
     offline: 'always',
   },
-  bring: { href: '/bring', name: 'Bring in', nav: 'more', about: 'files of readings', key: 'n' },
-  labels: { href: '/labels', name: 'Flags', nav: 'more', about: 'labels to print', key: 'f' },
-  more: { href: '/more', name: 'More', nav: 'none', key: 'a', offline: 'always' },
-  waiting: { href: '/waiting', name: 'On this device', nav: 'none', offline: 'always' },
-  offline: { href: '/offline', name: 'Heaps kept on this device', nav: 'none', offline: 'always' },
-  site: { href: '/site', name: 'Your site', nav: 'none' },
-  calendar: { href: '/calendar', name: 'Calendar for phones', nav: 'none' },
-  gate: { href: '/store/gate', name: 'At the gate', nav: 'none' },
-  materials: { href: '/store/materials', name: 'Materials', nav: 'none' },
-  suppliers: { href: '/store/suppliers', name: 'Suppliers', nav: 'none' },
-  'take-in': { href: '/store/take-in', name: 'Take in a load', nav: 'none', offline: 'kept' },
+  bring: {
+    href: '/bring',
+    get name() {
+      return say('terms.bringIn');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.filesOfReadings');
+    },
+    key: 'n',
+  },
+  labels: {
+    href: '/labels',
+    get name() {
+      return say('terms.flags');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.labelsToPrint');
+    },
+    key: 'f',
+  },
+  more: {
+    href: '/more',
+    get name() {
+      return say('terms.more');
+    },
+    nav: 'none',
+    key: 'a',
+    offline: 'always',
+  },
+  waiting: {
+    href: '/waiting',
+    get name() {
+      return say('terms.onThisDevice');
+    },
+    nav: 'none',
+    offline: 'always',
+  },
+  offline: {
+    href: '/offline',
+    get name() {
+      return say('terms.heapsKeptOnThisDevice');
+    },
+    nav: 'none',
+    offline: 'always',
+  },
+  site: {
+    href: '/site',
+    get name() {
+      return say('terms.yourSite');
+    },
+    nav: 'none',
+  },
+  calendar: {
+    href: '/calendar',
+    get name() {
+      return say('terms.calendarForPhones');
+    },
+    nav: 'none',
+  },
+  gate: {
+    href: '/store/gate',
+    get name() {
+      return say('terms.atTheGate');
+    },
+    nav: 'none',
+  },
+  materials: {
+    href: '/store/materials',
+    get name() {
+      return say('terms.materials');
+    },
+    nav: 'none',
+  },
+  suppliers: {
+    href: '/store/suppliers',
+    get name() {
+      return say('terms.suppliers');
+    },
+    nav: 'none',
+  },
+  'take-in': {
+    href: '/store/take-in',
+    get name() {
+      return say('terms.takeInALoad');
+    },
+    nav: 'none',
+    offline: 'kept',
+  },
 } as const satisfies Readonly<Record<string, Place>>;
 export type PlaceId = keyof typeof PLACES;
 
@@ -123,5 +285,5 @@ export function keyHelp(table?: Table): { keys: string; places: string } {
   const places = listPlaces(table).flatMap((p) =>
     p.key === undefined ? [] : [`${p.key.toUpperCase()} ${p.name}`],
   );
-  return { keys: 'G, then a letter', places: places.join(', ') };
+  return { keys: say('terms.gThenALetter'), places: places.join(', ') };
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { countText } from '../quantity/format';
 
 type DoubtFacts =
@@ -14,20 +15,34 @@ type DoubtFacts =
 export function planDoubtText(d: DoubtFacts): string {
   switch (d.code) {
     case 'TOO_SHORT':
-      return `The thermometer is ${d.stemM} m long and the core lies ${d.coreDepthM} m in: the core is not reached. Take a longer one, or read from the side that is nearest.`;
+      return say('terms.theThermometerIsMLongAndThe', { stemM: d.stemM, coreDepthM: d.coreDepthM });
     case 'DEEPER_THAN_STEM':
-      return `The thermometer is ${d.stemM} m long; ${d.places.join(' and ')} ${d.places.length === 1 ? 'lies' : 'lie'} deeper.`;
+      return say('terms.theThermometerIsMLongOneOther', {
+        stemM: d.stemM,
+        places: d.places.join(' and '),
+        places2: d.places.length,
+      });
     case 'NO_CORE':
-      return 'No place reads the core, where it is hottest: only what can be reached is known.';
+      return say('terms.noPlaceReadsTheCoreWhereIt');
     case 'ONE_SPOT':
-      return 'One place only. A hot middle says nothing of the toe, and a reachable spot says nothing of the heap.';
+      return say('terms.onePlaceOnlyAHotMiddleSays');
     case 'NO_EDGE':
-      return 'No place reads the toe, where it is coldest.';
+      return say('terms.noPlaceReadsTheToeWhereIt');
     case 'FEW':
-      return `${countText(d.places, 'place')}, and a round needs ${d.minPoints}: every round will be thin and earn nothing.`;
+      return say('terms.onePlaceOtherPlacesAndARound', {
+        places: d.places,
+        minPoints: d.minPoints,
+      });
     case 'BORDERS':
-      return `It borders on ${d.neighbours.join(' and ')}: keep ${d.keepM} m from the flag, or the neighbour’s heat is read too.`;
+      return say('terms.itBordersOnKeepMFromThe', {
+        neighbours: d.neighbours.join(' and '),
+        keepM: d.keepM,
+      });
     case 'NEAR_BORDER':
-      return `${d.place} lies ${d.distanceM} m from ${d.neighbour}: it reads the neighbour’s heat too. Keep further from the flag.`;
+      return say('terms.liesMFromItReadsTheNeighbours', {
+        place: d.place,
+        distanceM: d.distanceM,
+        neighbour: d.neighbour,
+      });
   }
 }

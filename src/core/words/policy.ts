@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 /** From here on a credited gap is warned of (contract, section 2). */
 const LONG_GAP_HOURS = 48;
 
@@ -16,22 +17,36 @@ export function policyText(
   unit: 'C' | 'F',
 ): string {
   const value = {
-    coldest: 'the coldest point',
-    mean: 'the mean of the points',
-    median: 'the median of the points',
+    coldest: say('terms.theColdestPoint'),
+    mean: say('terms.theMeanOfThePoints'),
+    median: say('terms.theMedianOfThePoints'),
   }[p.combine];
   const guard = p.guardBandC
-    ? `, less ${unit === 'F' ? p.guardBandC * 1.8 : p.guardBandC} °${unit} for the thermometer`
+    ? say('terms.lessForTheThermometer', {
+        guardBandC: unit === 'F' ? p.guardBandC * 1.8 : p.guardBandC,
+        unit,
+      })
     : '';
   const zones =
-    p.zones.length < 3 ? `; places: ${p.zones.join(', ') || 'those without a zone'}` : '';
+    p.zones.length < 3
+      ? say('terms.places', { zones: p.zones.join(', ') || say('terms.thoseWithoutAZone') })
+      : '';
   const days =
     p.counting === 'days'
-      ? `counted in calendar days, at most ${p.maxBlankDays} blank in a row`
-      : 'counted in hours';
+      ? say('terms.countedInCalendarDaysAtMostBlank', { maxBlankDays: p.maxBlankDays })
+      : say('terms.countedInHours');
   const long =
     p.maxGapHours > LONG_GAP_HOURS
-      ? ` A gap of more than ${LONG_GAP_HOURS} h is long: the evidence is thin.`
+      ? say('terms.aGapOfMoreThanHIs', { longgaphours: LONG_GAP_HOURS })
       : '';
-  return `Judged on ${value}${guard}, ${p.minPoints} points a round at least, gaps to ${p.maxGapHours} h, ${p.turnGraceHours} h of grace after a full turning, ${days}${zones}.${long}`;
+  return say('terms.judgedOnPointsARoundAtLeast', {
+    value,
+    guard,
+    minPoints: p.minPoints,
+    maxGapHours: p.maxGapHours,
+    turnGraceHours: p.turnGraceHours,
+    days,
+    zones,
+    long,
+  });
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { upperFirst, volumeText } from '../quantity/format';
 /** Something that a file, a form or a call got wrong, as data; the path names the input. */
 export type Problem = {
@@ -22,94 +23,172 @@ export const problemLine = ({ path, message }: Problem): string =>
 
 /** The sentences of problems that more than one door reports. */
 export const PROBLEM = {
-  notJson: (why: string) =>
-    `not a JSON text (${why}). Export the batch file again and bring in the whole file.`,
-  notUtf8: 'not UTF-8 text. Save it as UTF-8 and try again.',
+  notJson: (why: string) => say('terms.notAJsonTextExportTheBatch', { why }),
+  get notUtf8() {
+    return say('terms.notUtf8TextSaveItAs');
+  },
   unsoundText: (fault: 'nul' | 'half') =>
     fault === 'nul'
-      ? 'holds a zero byte, which cannot be stored. Take it out and send it again'
-      : 'holds half of a character (a broken emoji, perhaps). Take it out and send it again',
-  neverWritten:
-    'The database cannot store something in this entry, so sending it again will not help. Log it anew in other words, or let it go.',
-  noTime: 'must be a time such as 2026-05-01T07:30:00Z or 2026-05-01T07:30+02:00',
-  noZone: 'must be an IANA time zone such as Europe/Berlin',
-  twice: (id: string) => `the id '${id}' stands here a second time; ids must be unique`,
-  unlisted: (what: string, id: string) => `no ${what} with the id '${id}' is listed`,
-  graceTooLong: 'must not be longer than maxGapHours',
-  floorOut: (c: number) => `a floor of ${c} °C lies outside 20 to 90 °C. Was it typed in °F?`,
+      ? say('terms.holdsAZeroByteWhichCannotBe')
+      : say('terms.holdsHalfOfACharacterABroken'),
+  get neverWritten() {
+    return say('terms.theDatabaseCannotStoreSomethingInThis');
+  },
+  get noTime() {
+    return say('terms.mustBeATimeSuchAs2026');
+  },
+  get noZone() {
+    return say('terms.mustBeAnIanaTimeZoneSuch');
+  },
+  twice: (id: string) => say('terms.theIdStandsHereASecondTime', { id }),
+  unlisted: (what: string, id: string) => say('terms.noWithTheIdIsListed', { what, id }),
+  get graceTooLong() {
+    return say('terms.mustNotBeLongerThanMaxgaphours');
+  },
+  floorOut: (c: number) => say('terms.aFloorOfCLiesOutside20', { c }),
   ceilingLow: (ceiling: number, floor: number) =>
-    `the most allowed (${ceiling} °C) must lie above the floor (${floor} °C)`,
-  innerLonger: 'the hotter time must not be longer than the time around it',
-  meanLow: 'the mean asked for lies below the floor, so it asks for nothing more',
-  siteRuleId:
-    'the id must be site- with small letters, figures and hyphens behind it, such as site-hen-litter',
-  ruleTitle: 'give the rule a title of three letters at least',
-  libraryId: (id: string) =>
-    `'${id}' is a rule of the library; give your own rule an id that starts with site-`,
-  noHash: 'must be a SHA-256 hash of 64 small hexadecimal figures',
-  changedEntry: (kind: string, at: string) =>
-    `this entry (${kind} of ${at}) does not fit its hash: it was changed after it was logged. Ask for the file again from the site that keeps the log`,
+    say('terms.theMostAllowedCMustLieAbove', { ceiling, floor }),
+  get innerLonger() {
+    return say('terms.theHotterTimeMustNotBeLonger');
+  },
+  get meanLow() {
+    return say('terms.theMeanAskedForLiesBelowThe');
+  },
+  get siteRuleId() {
+    return say('terms.theIdMustBeSiteWithSmall');
+  },
+  get ruleTitle() {
+    return say('terms.giveTheRuleATitleOfThree');
+  },
+  libraryId: (id: string) => say('terms.isARuleOfTheLibraryGive', { id }),
+  get noHash() {
+    return say('terms.mustBeASha256HashOf');
+  },
+  changedEntry: (kind: string, at: string) => say('terms.thisEntryOfDoesNotFitIts', { kind, at }),
   brokenChain: (kind: string, at: string) =>
-    `the chain is broken before this entry (${kind} of ${at}): something was taken out or put in. Ask for the file again from the site that keeps the log`,
-  outOfOrder: 'the entries are not in the order of the log',
-  noOpening: 'the entries do not tell the batch that the file holds',
-  notAsLogged:
-    'the file says something else here than the log entries that it carries. Ask for the file again from the site that keeps the log',
+    say('terms.theChainIsBrokenBeforeThisEntry', { kind, at }),
+  get outOfOrder() {
+    return say('terms.theEntriesAreNotInTheOrder');
+  },
+  get noOpening() {
+    return say('terms.theEntriesDoNotTellTheBatch');
+  },
+  get notAsLogged() {
+    return say('terms.theFileSaysSomethingElseHereThan');
+  },
   newerLibrary: (theirs: number, ours: number) =>
-    `kept under edition ${theirs} of the rule library; this program knows edition ${ours}. Update the program, so that no rule is reckoned by an older text`,
-  rowBackwards: 'the end of a stretch of row must lie beyond its start',
-  instrumentName: 'give the thermometer the name that stands on it, such as T1',
-  scaleBackwards: 'the top of the scale must lie above its bottom',
-  rangeBackwards: 'the upper end of a range must not lie below the lower',
-  idTaken: (what: string) =>
-    `this id is in the log already with other content (${what}). What is in the log was not changed; send this one as a new entry, or let it go`,
-  noPlace: (name: string) => `this heap has no place ‘${name}’. Choose the place where it was read`,
-  movedPlace: (name: string) =>
-    `the place ‘${name}’ has readings; a place at another depth or zone is a new place with an id of its own`,
-  noPhoto: 'its picture has not come up yet; it is sent again with the entry',
+    say('terms.keptUnderEditionOfTheRuleLibrary', { theirs, ours }),
+  get rowBackwards() {
+    return say('terms.theEndOfAStretchOfRow');
+  },
+  get instrumentName() {
+    return say('terms.giveTheThermometerTheNameThatStands');
+  },
+  get scaleBackwards() {
+    return say('terms.theTopOfTheScaleMustLie');
+  },
+  get rangeBackwards() {
+    return say('terms.theUpperEndOfARangeMust');
+  },
+  idTaken: (what: string) => say('terms.thisIdIsInTheLogAlready', { what }),
+  noPlace: (name: string) => say('terms.thisHeapHasNoPlaceChooseThe', { name }),
+  movedPlace: (name: string) => say('terms.thePlaceHasReadingsAPlaceAt', { name }),
+  get noPhoto() {
+    return say('terms.itsPictureHasNotComeUpYet');
+  },
   limitsOrder: 'warn, act and danger must each lie above the one before',
-  templateId: 'small letters, figures and hyphens only, such as our-fast-heap',
-  templateName: 'give the method a name of three letters at least',
-  moistureOrder: 'the moisture aimed at must lie between the lowest and the highest',
-  expectBand: 'the upper end of the heat expected must lie above the lower',
-  expectOrder: 'the days of the heat expected must go up',
-  dayBackwards: 'the working day must end after it begins',
-  sameHeap: 'a heap cannot be joined, stacked or sent to itself. Choose the other heap',
+  get templateId() {
+    return say('terms.smallLettersFiguresAndHyphensOnlySuch');
+  },
+  get templateName() {
+    return say('terms.giveTheMethodANameOfThree');
+  },
+  get moistureOrder() {
+    return say('terms.theMoistureAimedAtMustLieBetween');
+  },
+  get expectBand() {
+    return say('terms.theUpperEndOfTheHeatExpected');
+  },
+  get expectOrder() {
+    return say('terms.theDaysOfTheHeatExpectedMust');
+  },
+  get dayBackwards() {
+    return say('terms.theWorkingDayMustEndAfterIt');
+  },
+  get sameHeap() {
+    return say('terms.aHeapCannotBeJoinedStackedOr');
+  },
   splitTooMuch: (m3: number) =>
-    `the parts must leave something behind: this heap has about ${volumeText(m3, 'm3')}`,
-  plainId: 'small letters, figures and hyphens only, such as hop-bines',
-  rangeOrder: 'the usual value must lie between the lowest and the highest',
-  nitrogen: 'nitrogen is a share of the dry weight: give a percentage between 0 and 50',
-  cnRatio: 'C:N must be a number between 0 and 5000',
-  moisturePct: 'moisture is a share of the wet weight: give a percentage between 0 and 99.5',
-  density: 'a bulk density lies between 5 and 3000 kg/m³. Was it typed in other units?',
-  materialName: 'give the material a name of two letters at least',
-  measureName: 'give the measure the name that the crew uses, such as barrow',
-  litres:
-    'litres must be a number that is not negative, and no more than a lorry holds (60,000 L for a measure)',
-  amount: 'type how much as a number above 0, or say that it is not known',
-  amountMany: 'more than 10,000 of them: was a figure typed too many?',
-  litresMost:
-    'more than 500 m³ in one load is more than a site takes in. Was it typed in the wrong measure?',
-  kgMost:
-    'more than 100 t in one load: a lorry carries about 25 t. Was it typed in the wrong unit?',
-  reason: 'give a reason of three letters at least: whoever stands at the gate will read it out',
-  acceptWhat: 'name either a material or what it may carry, not both',
-  recipeName: 'give the recipe a name of two letters at least',
-  nothingIn: 'nothing was put in yet: name what went in, or the water, base or cover',
-  slotName: 'give the place the name that stands on it, such as 7',
-  metres: 'type metres as a number above 0',
-  slotOut: (name: string) =>
-    `${name} lies beyond the edge of the map. Move it in, or make the map larger`,
-  noMaterial: (name: string) => `there is no material ‘${name}’ in the library of this site`,
-  noLoad: 'that load is not in the store',
-  closedAlready:
-    'this heap is closed. What goes in now is logged as added: it may start its clock again',
-  chargedLater: (when: string) =>
-    `something went in after that, at ${when}. The clock starts at the last raw load: close the heap then, or later`,
+    say('terms.thePartsMustLeaveSomethingBehindThis', { m3: volumeText(m3, 'm3') }),
+  get plainId() {
+    return say('terms.smallLettersFiguresAndHyphensOnlySuch2');
+  },
+  get rangeOrder() {
+    return say('terms.theUsualValueMustLieBetweenThe');
+  },
+  get nitrogen() {
+    return say('terms.nitrogenIsAShareOfTheDry');
+  },
+  get cnRatio() {
+    return say('terms.cNMustBeANumberBetween');
+  },
+  get moisturePct() {
+    return say('terms.moistureIsAShareOfTheWet');
+  },
+  get density() {
+    return say('terms.aBulkDensityLiesBetween5And');
+  },
+  get materialName() {
+    return say('terms.giveTheMaterialANameOfTwo');
+  },
+  get measureName() {
+    return say('terms.giveTheMeasureTheNameThatThe');
+  },
+  get litres() {
+    return say('terms.litresMustBeANumberThatIs');
+  },
+  get amount() {
+    return say('terms.typeHowMuchAsANumberAbove');
+  },
+  get amountMany() {
+    return say('terms.moreThan10000OfThemWas');
+  },
+  get litresMost() {
+    return say('terms.moreThan500MInOneLoad');
+  },
+  get kgMost() {
+    return say('terms.moreThan100TInOneLoad');
+  },
+  get reason() {
+    return say('terms.giveAReasonOfThreeLettersAt');
+  },
+  get acceptWhat() {
+    return say('terms.nameEitherAMaterialOrWhatIt');
+  },
+  get recipeName() {
+    return say('terms.giveTheRecipeANameOfTwo');
+  },
+  get nothingIn() {
+    return say('terms.nothingWasPutInYetNameWhat');
+  },
+  get slotName() {
+    return say('terms.giveThePlaceTheNameThatStands');
+  },
+  get metres() {
+    return say('terms.typeMetresAsANumberAbove0');
+  },
+  slotOut: (name: string) => say('terms.liesBeyondTheEdgeOfTheMap', { name }),
+  noMaterial: (name: string) => say('terms.thereIsNoMaterialInTheLibrary', { name }),
+  get noLoad() {
+    return say('terms.thatLoadIsNotInTheStore');
+  },
+  get closedAlready() {
+    return say('terms.thisHeapIsClosedWhatGoesIn');
+  },
+  chargedLater: (when: string) => say('terms.somethingWentInAfterThatAtThe', { when }),
   changedMeanwhile: (what: string, who: string, when: string) =>
-    `${what} was changed by ${who} at ${when} while you worked on it. Nothing of yours is lost: keep it as a copy, or as the newest version over theirs, which stays in the log`,
-  unknownRule: (id: string) => `no rule '${id}' in the library or in the file`,
+    say('terms.wasChangedByAtWhileYouWorked', { what, who, when }),
+  unknownRule: (id: string) => say('terms.noRuleInTheLibraryOrIn', { id }),
 } as const;
 
 /** A problem where it stands alone: `Type it again.` */

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { tempFigure, tempText } from '../quantity/format';
 import { toCelsius, type TempUnit } from '../quantity/units';
 
@@ -17,19 +18,19 @@ export function readingText(r: Said, unit: TempUnit, digits = 1): string {
   const low = tempText(c, unit, digits);
   if (typeof r.high === 'number' && r.high > r.value)
     return `${tempFigure(c, unit, digits)}–${tempText(toCelsius(r.high, r.unit), unit, digits)}`;
-  if (has(r.marks, 'rising')) return `at least ${low}, still rising`;
-  if (has(r.marks, 'atLeast')) return `at least ${low}`;
-  return has(r.marks, 'about') ? `about ${low}` : low;
+  if (has(r.marks, 'rising')) return say('terms.atLeastStillRising', { low });
+  if (has(r.marks, 'atLeast')) return say('terms.atLeast', { low });
+  return has(r.marks, 'about') ? say('terms.about2', { low }) : low;
 }
 
 /** How unsure a reading is, beside its figure; empty: as exact as it stands. */
 export function surenessText(r: Said, unit: TempUnit): string {
   if (typeof r.high === 'number' && r.high > r.value)
-    return `up to ${tempText(toCelsius(r.high, r.unit), unit, 1)}`;
+    return say('terms.upTo', { high: tempText(toCelsius(r.high, r.unit), unit, 1) });
   return has(r.marks, 'rising')
-    ? 'at least, still rising'
+    ? say('terms.atLeastStillRising2')
     : has(r.marks, 'atLeast')
-      ? 'at least'
+      ? say('terms.atLeast2')
       : has(r.marks, 'about')
         ? 'about'
         : '';

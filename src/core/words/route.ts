@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { durationText, soonText } from '../quantity/format';
 import type { Locale } from './note';
 
@@ -22,19 +23,19 @@ export const ROUTE_WHY =
 export function routeReasonText(r: Reason): string {
   switch (r.code) {
     case 'BUILDING':
-      return 'still building';
+      return say('terms.stillBuilding');
     case 'PROVEN':
       return 'proven';
     case 'EARNED':
       return durationText(r.hours);
     case 'PAUSED':
-      return `paused at ${durationText(r.hours)}`;
+      return say('terms.pausedAt', { hours: durationText(r.hours) });
     case 'LOST':
-      return 'broken, nothing earned';
+      return say('terms.brokenNothingEarned');
     case 'NOT_HOT':
-      return 'nothing counts yet';
+      return say('terms.nothingCountsYet');
     case 'NO_RULE':
-      return 'no rule claimed';
+      return say('terms.noRuleClaimed');
   }
 }
 
@@ -43,12 +44,14 @@ export function notNowText(n: NotNow, { timeZone, now }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (n.code) {
     case 'GONE':
-      return 'has gone out';
+      return say('terms.hasGoneOut');
     case 'BUILDING':
-      return 'is not closed yet';
+      return say('terms.isNotClosedYet');
     case 'READ_LATELY':
-      return `read ${at(n.at)}${n.due === null ? '' : `, due ${at(n.due)}`}`;
+      return n.due === null
+        ? say('terms.read', { at: at(n.at) })
+        : say('terms.readDue', { at: at(n.at), due: at(n.due) });
     case 'AFTER_TURN':
-      return `was turned: read it ${at(n.due)}`;
+      return say('terms.wasTurnedReadIt', { due: at(n.due) });
   }
 }

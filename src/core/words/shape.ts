@@ -1,16 +1,35 @@
+import { say } from '../../messages/say';
 import { keysOf } from './feel';
 
 /** Forms of heaps as crews call them; what is measured of each. */
 export const SHAPE_WORDS = {
-  dome: 'Heap',
-  cone: 'Cone',
-  windrow: 'Row, rounded',
-  triangle: 'Row, sharp',
-  trapezoid: 'Row, flat top',
-  cube: 'Bin, filled level',
-  cylinder: 'Round bin',
-  bay: 'Bay, open in front',
-  tub: 'Lying tub',
+  get dome() {
+    return say('terms.heap');
+  },
+  get cone() {
+    return say('terms.cone');
+  },
+  get windrow() {
+    return say('terms.rowRounded');
+  },
+  get triangle() {
+    return say('terms.rowSharp');
+  },
+  get trapezoid() {
+    return say('terms.rowFlatTop');
+  },
+  get cube() {
+    return say('terms.binFilledLevel');
+  },
+  get cylinder() {
+    return say('terms.roundBin');
+  },
+  get bay() {
+    return say('terms.bayOpenInFront');
+  },
+  get tub() {
+    return say('terms.lyingTub');
+  },
 } as const;
 export type HeapShape = keyof typeof SHAPE_WORDS;
 export const SHAPES = keysOf(SHAPE_WORDS) as [HeapShape, ...HeapShape[]];

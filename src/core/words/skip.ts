@@ -1,10 +1,23 @@
+import { say } from '../../messages/say';
 /** Why a heap or a place was left out of a round. */
 export const SKIP_WORDS = {
-  'no-time': 'no time',
-  'just-turned': 'just turned',
-  'not-reachable': 'could not be reached',
-  'too-hot': 'too hot to go near',
-  thermometer: 'thermometer failed',
-  other: 'another reason',
+  get 'no-time'() {
+    return say('terms.noTime');
+  },
+  get 'just-turned'() {
+    return say('terms.justTurned');
+  },
+  get 'not-reachable'() {
+    return say('terms.couldNotBeReached');
+  },
+  get 'too-hot'() {
+    return say('terms.tooHotToGoNear');
+  },
+  get thermometer() {
+    return say('terms.thermometerFailed');
+  },
+  get other() {
+    return say('terms.anotherReason');
+  },
 } as const;
 export type SkipReason = keyof typeof SKIP_WORDS;

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { readBatchState } from '@/db/repositories/states';
 import { batchIdOf, parseEntryId } from '@/core/log/ids';
 import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
@@ -55,11 +56,7 @@ export async function ingestEntry(
       const known = await heldAs(trx, typed, site.timeZone);
       if (known) return known;
       if (clockMoved(typed, aheadMs))
-        return refused(
-          'clock',
-          'This phone’s clock differs from the hub’s by more than it reckoned with.',
-          true,
-        );
+        return refused('clock', say('entry.thisPhonesClockDiffersFromTheHubs'), true);
       if (!parsed.ok) return parsed;
       const { entry } = parsed;
       const wrong = await validateReferences(trx, site, entry);
@@ -80,11 +77,7 @@ export async function ingestEntry(
     );
     // What the database can never take is not sent again and again.
     if (isImpossible(error)) return refused('(form)', PROBLEM.neverWritten);
-    return refused(
-      '(form)',
-      'It could not be written just now. What you typed is still here: try again.',
-      true,
-    );
+    return refused('(form)', say('entry.itCouldNotBeWrittenJustNow'), true);
   }
 }
 
@@ -115,7 +108,9 @@ async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<Ingest
 }
 
 const whatIs = (e: Entry): string =>
-  `${e.kind === 'round' ? `round of ${e.data.readings.length}` : e.kind} by ${e.by}`;
+  e.kind === 'round'
+    ? say('entry.roundOfBy', { readings: e.data.readings.length, by: e.by })
+    : say('entry.by', { kind: e.kind, by: e.by });
 
 const picturesOf = (e: NewEntry): readonly string[] =>
   e.kind === 'photo'
@@ -151,7 +146,9 @@ async function unknowingOf(
   const locale = { timeZone: site.timeZone, unit: site.unit, now: entry.at };
   return refused(
     'data.knowing',
-    `${open.map((d) => readingDoubtText(d, claim, locale)).join(' ')} Say on its page that this is known, then log it again.`,
+    say('entry.sayOnItsPageThatThisIs', {
+      open: open.map((d) => readingDoubtText(d, claim, locale)).join(' '),
+    }),
   );
 }
 
@@ -162,20 +159,17 @@ async function validateReferences(
   entry: NewEntry,
 ): Promise<IngestResult | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined)
-    return refused(
-      'data.splitFrom',
-      'A part that was carried off is logged at the heap it came from.',
-    );
+    return refused('data.splitFrom', say('entry.aPartThatWasCarriedOffIs'));
   if (entry.kind === 'opened')
     return entry.batch === batchIdOf(entry)
       ? null
-      : refused('batch', 'A new heap takes the id of the entry that opens it.');
+      : refused('batch', say('entry.aNewHeapTakesTheIdOf'));
   for (const sha256 of picturesOf(entry))
     if (!(await photoRepo(db).has(sha256)))
       return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
   if (entry.batch === null) return asRefusal(await validateStoreReferences(db, site, entry, null));
   const state = await readBatchState(db, entry.batch);
-  if (!state) return refused('batch', 'There is no such heap on this site.');
+  if (!state) return refused('batch', say('entry.thereIsNoSuchHeapOnThis'));
   // A place that was given up meanwhile is still one where it was read.
   const places = new Map(state.points.map((p) => [p.id, p]));
   if (entry.kind === 'round') {
@@ -186,7 +180,8 @@ async function validateReferences(
         PROBLEM.noPlace(itemAt(entry.data.readings, i).point),
       );
     const twice = entry.data.readings.find((r) => hasReading(state, r.id));
-    if (twice) return refused('data.readings', PROBLEM.idTaken(`reading ${twice.id}`));
+    if (twice)
+      return refused('data.readings', PROBLEM.idTaken(say('entry.reading', { id: twice.id })));
   }
   if (entry.kind === 'plan') {
     const ids = entry.data.points.map((p) => p.id);
@@ -217,17 +212,14 @@ async function validateReferences(
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;
     const wrong = state.entries.find((e) => e.id === target);
-    if (!wrong) return refused('data.target', 'The entry to correct is not in this heap’s log.');
+    if (!wrong) return refused('data.target', say('entry.theEntryToCorrectIsNotIn'));
     if (wrong.batch !== entry.batch)
-      return refused(
-        'data.target',
-        'That happened before this heap was carried off. Correct it at the heap it came from; it counts here too.',
-      );
+      return refused('data.target', say('entry.thatHappenedBeforeThisHeapWasCarried'));
     if (
       reading !== undefined &&
       !state.readings.some((r) => r.id === reading && r.flag === undefined)
     )
-      return refused('data.reading', 'That reading is not there, or is struck already.');
+      return refused('data.reading', say('entry.thatReadingIsNotThereOrIs'));
   }
   return null;
 }

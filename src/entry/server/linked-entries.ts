@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { readBatchState } from '@/db/repositories/states';
 import type { BatchId, EntryId } from '@/core/log/ids';
 import { isCorrectedInPlace, type Entry, type NewEntry } from '@/core/log/entry';
@@ -33,7 +34,7 @@ const atEnd = (path: string, s: BatchState): LinkedEntries | null => {
   return end
     ? refused(
         path,
-        `${nameOf(s)} is at its end: ${END_WORDS[end.data.reason]}. Choose a heap that still stands, or strike that entry first.`,
+        say('entry.isAtItsEndChooseAHeap', { s: nameOf(s), endwords: END_WORDS[end.data.reason] }),
       )
     : null;
 };
@@ -87,12 +88,12 @@ export async function createLinkedEntries(
       if (withProven && !met.germs)
         return refused(
           'data.withProven',
-          `${nameOf(part)} has not met ${nameOf(whole)}’s rules by then, so the joined heap is not proven either. Log it as not proven.`,
+          say('entry.hasNotMetSRulesByThen', { part: nameOf(part), whole: nameOf(whole) }),
         );
       if (seeds === false && !met.seeds)
         return refused(
           'data.seeds',
-          `${nameOf(part)}’s seeds have not met ${nameOf(whole)}’s rules by then. Log it as with live seeds.`,
+          say('entry.sSeedsHaveNotMetSRules', { part: nameOf(part), whole: nameOf(whole) }),
         );
       return { ok: true, others: [end('ended', from, 'ended', { reason: 'merged', into: batch })] };
     }
@@ -103,7 +104,7 @@ export async function createLinkedEntries(
       const gone = atEnd('batch', parent);
       if (gone) return gone;
       if ((await logRepo(db).ofBatch(to)).length > 0)
-        return refused('data.to', PROBLEM.idTaken('another heap'));
+        return refused('data.to', PROBLEM.idTaken(say('entry.anotherHeap')));
       const m3 = sizesOfHeap(parent).at(-1)?.m3;
       if (m3 !== undefined && volumeM3 >= m3)
         return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
@@ -147,7 +148,7 @@ export async function createLinkedEntries(
           end('addition', to, 'addition', {
             raw,
             seeds,
-            what: `${TRANSFER_WORDS[what].name} from ${nameOf(source)}`,
+            what: say('entry.from', { name: TRANSFER_WORDS[what].name, source: nameOf(source) }),
             from: batch,
             stuff: what,
             ...(litres === undefined ? {} : { litres }),
@@ -194,14 +195,10 @@ async function replaced(
 ): Promise<LinkedEntries> {
   const target = await logRepo(db).byId(entry.data.target);
   const { instead } = entry.data;
-  if (!target || !instead)
-    return refused('data.target', 'The entry to correct is not in this heap’s log.');
+  if (!target || !instead) return refused('data.target', say('entry.theEntryToCorrectIsNotIn'));
   const old = target.data as Record<string, unknown>;
   if (!isCorrectedInPlace(target.kind) || old.act !== undefined || old.from !== undefined)
-    return refused(
-      'data.instead',
-      'This entry cannot be put right in its parts. Strike it out and log it anew.',
-    );
+    return refused('data.instead', say('entry.thisEntryCannotBePutRightIn'));
   const { fileId: _fileId, extra: _extra, device: _device, ...kept } = old;
   const parsed = parseEntryForm(
     {
@@ -239,7 +236,7 @@ async function strikeWhole(
       if (own.length > 0)
         return refused(
           'data.target',
-          `${e.data.name ?? e.data.code} has entries of its own since then, so the carrying off cannot be struck. Join the two again instead.`,
+          say('entry.hasEntriesOfItsOwnSinceThen', { name: e.data.name ?? e.data.code }),
         );
       others.push(
         end(`strike:${e.id}`, e.batch, 'ended', { reason: 'discarded', words: entry.data.reason }),

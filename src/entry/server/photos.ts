@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { theDb, theSite } from '@/db/context';
@@ -52,20 +53,20 @@ export async function takePhoto(request: Request): Promise<Response> {
   if (!body.ok)
     return no(
       413,
-      `The picture is ${Math.round(body.size / 1e6)} MB; ${MAX_BYTES / 1e6} MB is the most that the hub takes. Take it again at a smaller size.`,
+      say('entry.thePictureIsMbMbIsThe', {
+        size: Math.round(body.size / 1e6),
+        maxbytes: MAX_BYTES / 1e6,
+      }),
     );
   const site = await theSite();
-  if (!site) return no(409, 'This hub has no site yet. Name the site first.');
+  if (!site) return no(409, say('entry.thisHubHasNoSiteYetName'));
   try {
     const { data, small, width, height } = await inTurnOne(() => madeSmaller(body.bytes));
     const sha256 = createHash('sha256').update(data).digest('hex');
     await photoRepo(theDb()).put(site.id, { sha256, bytes: data, small, width, height }, now());
     return Response.json({ ok: true, sha256, width, height });
   } catch {
-    return no(
-      415,
-      'This is no picture that can be read. Send a photo as the camera makes it: JPEG, PNG or WebP, of 50 megapixels at most.',
-    );
+    return no(415, say('entry.thisIsNoPictureThatCanBe'));
   }
 }
 
@@ -77,7 +78,7 @@ export async function servePhoto(request: Request, sha256: string): Promise<Resp
         new URL(request.url).searchParams.has('small') ? 'small' : 'bytes',
       )
     : null;
-  if (!bytes) return new Response('There is no such picture.', { status: 404 });
+  if (!bytes) return new Response(say('entry.thereIsNoSuchPicture'), { status: 404 });
   return new Response(new Uint8Array(bytes), {
     headers: {
       'content-type': 'image/jpeg',

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { theSite } from '@/db/context';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
@@ -19,22 +20,18 @@ const no = (status: number, message: string): Response =>
  */
 export async function receive(request: Request): Promise<Response> {
   const body = await readBody(request, MAX_BYTES);
-  if (!body.ok) return no(413, 'Too many entries at once. Send fewer.');
-  if (!(await theSite()))
-    return no(
-      409,
-      'This hub has no site yet. Open it in a browser and name the site first; what you logged waits on the phone.',
-    );
+  if (!body.ok) return no(413, say('entry.tooManyEntriesAtOnceSendFewer'));
+  if (!(await theSite())) return no(409, say('entry.thisHubHasNoSiteYetOpen'));
   const text = body.bytes.toString('utf8');
   let sending: Partial<Sending> | null;
   try {
     sending = JSON.parse(text) as Partial<Sending> | null;
   } catch {
-    return no(400, 'What came is not JSON. Open the page anew and send it again.');
+    return no(400, say('entry.whatCameIsNotJsonOpenThe'));
   }
   const entries = sending?.entries;
   if (!Array.isArray(entries) || entries.length > MAX_ENTRIES)
-    return no(400, `A list of at most ${MAX_ENTRIES} entries is expected.`);
+    return no(400, say('entry.aListOfAtMostEntriesIs', { maxentries: MAX_ENTRIES }));
   const answers: IngestResult[] = [];
   for (const form of entries as readonly EntryForm[]) {
     const sentAt = sending?.sentAt;

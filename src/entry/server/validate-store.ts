@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { DataOf, NewEntry } from '@/core/log/entry';
 import type { BatchState } from '@/core/log/fold';
 import type { Part } from '@/core/log/store-shapes';
@@ -77,7 +78,7 @@ export async function validateStoreReferences(
               'changed',
               PROBLEM.changedMeanwhile(`‘${latest.recipe.name}’`, latest.by, when(latest.at)),
             )
-          : wrong('data.from', PROBLEM.unlisted('version of the recipe', entry.data.from!));
+          : wrong('data.from', PROBLEM.unlisted(say('entry.versionOfTheRecipe'), entry.data.from!));
       return wrongParts(entry.data.recipe.parts, store, 'data.recipe.parts');
     }
     case 'site-map': {
@@ -85,7 +86,7 @@ export async function validateStoreReferences(
         return wrong(
           'changed',
           PROBLEM.changedMeanwhile(
-            'the map',
+            say('entry.theMap'),
             store.map?.by ?? 'somebody',
             when(store.map?.at ?? entry.at),
           ),

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { positionText } from '@/core/words/position';
 import { CAUTION } from '@/core/words/caution';
@@ -19,9 +20,13 @@ export function MoveForm({ heap, onDone }: FormProps) {
     how === 'forked'
       ? {
           full: true,
-          words: `moved${standing.position ? ` to ${positionText(standing.position)}` : ''}`,
+          words: `moved${standing.position ? say('entry.to2', { position: positionText(standing.position) }) : ''}`,
         }
-      : { ...(standing.position ? { words: `to ${positionText(standing.position)}` } : {}) };
+      : {
+          ...(standing.position
+            ? { words: say('entry.to3', { position: positionText(standing.position) }) }
+            : {}),
+        };
   const preview = useEntryPreview(entry, how === '' ? null : data);
   const keep = (): void =>
     entry.save(data, async () => {
@@ -37,27 +42,31 @@ export function MoveForm({ heap, onDone }: FormProps) {
       </p>
       <StandingFields standing={standing} />
       <Choices
-        label="How was it moved?"
+        label={say('entry.howWasItMoved')}
         value={how}
         onChange={setHow}
         options={[
-          { value: 'forked', label: 'Forked over whole', hint: 'counts as a full turning' },
-          { value: 'lifted', label: 'Lifted as it was', hint: 'no turning' },
+          {
+            value: 'forked',
+            label: say('entry.forkedOverWhole'),
+            hint: say('entry.countsAsAFullTurning'),
+          },
+          { value: 'lifted', label: say('entry.liftedAsItWas'), hint: say('entry.noTurning') },
         ]}
       />
       <WhenAndWho entry={entry} heap={heap} />
       {how !== '' && <Effects preview={preview} />}
-      <p className="hint">It loses heat on the way: read it the same afternoon and the next day.</p>
+      <p className="hint">{say('entry.itLosesHeatOnTheWayRead')}</p>
       <KeepBar
         entry={entry}
-        label="Keep this move"
+        label={say('entry.keepThisMove')}
         missing={
           !standing.changed
-            ? 'Say where it stands now.'
+            ? say('entry.sayWhereItStandsNow')
             : standing.effect.overlaps.length > 0
-              ? `It would lie over ${standing.effect.overlaps[0]}.`
+              ? say('entry.itWouldLieOver', { overlaps: standing.effect.overlaps[0]! })
               : how === ''
-                ? 'Choose how it was moved.'
+                ? say('entry.chooseHowItWasMoved')
                 : null
         }
         onKeep={keep}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { v7 } from 'uuid';
 import type { Position } from '@/core/log/shapes';
 import { movedBorders, rowOf } from '@/core/heap/row';
@@ -36,11 +37,11 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
     d.kind === 'bay'
       ? null
       : d.row.trim() === ''
-        ? 'Name the row.'
+        ? say('entry.nameTheRow')
         : !(from >= 0) || !(to >= 0)
-          ? 'Type where it starts and ends, in metres from the start of the row.'
+          ? say('entry.typeWhereItStartsAndEndsIn')
           : to <= from
-            ? 'It must end beyond where it starts.'
+            ? say('entry.itMustEndBeyondWhereItStarts')
             : null;
   const position: Position | null =
     problem !== null
@@ -81,7 +82,9 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
           by,
           data: {
             position: h.position,
-            ...(h.id === heap.id ? {} : { words: `border with ${heap.name} moved` }),
+            ...(h.id === heap.id
+              ? {}
+              : { words: say('entry.borderWithMoved', { name: heap.name }) }),
           },
         },
         h.name,
@@ -116,20 +119,24 @@ export function StandingFields({
     <>
       {!onlyRow && (
         <Choices
-          label="It stands"
+          label={say('entry.itStands')}
           value={d.kind}
           onChange={(kind) => {
             if (kind) set({ kind });
           }}
           options={[
-            { value: 'bay', label: 'In a bay or bin' },
-            { value: 'row', label: 'In a shared row', hint: 'end to end with others' },
+            { value: 'bay', label: say('entry.inABayOrBin') },
+            {
+              value: 'row',
+              label: say('entry.inASharedRow'),
+              hint: say('entry.endToEndWithOthers'),
+            },
           ]}
         />
       )}
       {d.kind === 'bay' ? (
         <Field
-          label="Bay"
+          label={say('entry.bay')}
           value={d.bay}
           maxLength={40}
           onChange={(e) => set({ bay: e.target.value })}
@@ -137,20 +144,20 @@ export function StandingFields({
       ) : (
         <div className="grid grid-cols-[1fr_96px_96px] gap-3">
           <Field
-            label="Row"
+            label={say('entry.row')}
             value={d.row}
             maxLength={40}
             onChange={(e) => set({ row: e.target.value })}
           />
           <Field
-            label="From"
+            label={say('entry.from2')}
             unit="m"
             inputMode="decimal"
             value={d.from}
             onChange={(e) => set({ from: e.target.value })}
           />
           <Field
-            label="To"
+            label={say('entry.to')}
             unit="m"
             inputMode="decimal"
             value={d.to}
@@ -166,13 +173,13 @@ export function StandingFields({
       {changed &&
         effect.moved.map((m) => (
           <p key={m.id} className="hint">
-            {m.name}’s border moves with it: {positionText(m.position)}.
+            {say('entry.sBorderMovesWithIt', { name: m.name, position: positionText(m.position) })}
           </p>
         ))}
       {changed &&
         effect.overlaps.map((name) => (
           <p key={name} role="alert" className="marked font-semibold">
-            It would lie over {name}. Check the flags, or move {name} first.
+            {say('entry.itWouldLieOverCheckTheFlags', { name })}
           </p>
         ))}
     </>

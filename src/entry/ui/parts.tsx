@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { EntryHandle, HeapRef } from './useEntry';
@@ -7,7 +8,13 @@ import type { EntryHandle, HeapRef } from './useEntry';
 export type FormProps = { readonly heap: HeapRef; readonly onDone: () => void };
 
 /** Who did it: the person on this device, unless said otherwise. */
-export const WhoField = ({ entry, label = 'Who' }: { entry: EntryHandle; label?: string }) => (
+export const WhoField = ({
+  entry,
+  label = say('entry.who'),
+}: {
+  entry: EntryHandle;
+  label?: string;
+}) => (
   <Field
     label={label}
     value={entry.by}
@@ -22,20 +29,22 @@ export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef 
   return (
     <div className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] gap-3">
       <Field
-        label="When"
+        label={say('entry.when')}
         type="datetime-local"
         value={entry.at ?? heap.nowLocal}
         max={heap.nowLocal}
         onChange={(e) => entry.setAt(e.target.value || null)}
-        hint={entry.at === null ? 'Just now' : 'Later entry: the log shows both times'}
+        hint={
+          entry.at === null ? say('entry.justNow') : say('entry.laterEntryTheLogShowsBothTimes')
+        }
       />
       <Field
-        label="Who"
+        label={say('entry.who')}
         value={entry.by}
         onChange={(e) => entry.setBy(e.target.value)}
         autoComplete="name"
         maxLength={60}
-        hint="Your name goes beside it"
+        hint={say('entry.yourNameGoesBesideIt')}
       />
     </div>
   );

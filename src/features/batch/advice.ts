@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { trialsOf } from '@/core/advice/diagnose';
 import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
@@ -87,7 +88,7 @@ function turnView(s: Situation, locale: Locale) {
 /** Whether the leading rule counts a turning, and why not. */
 function countsText(at: number, assessment: BatchAssessment | null): string {
   const lead = assessment?.rules[0]?.assessment;
-  if (!lead || lead.verdict.turningsRequired === 0) return 'No rule asks for turnings';
+  if (!lead || lead.verdict.turningsRequired === 0) return say('batch.noRuleAsksForTurnings');
   if (lead.progress.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
   const not = lead.progress.uncounted().find((u) => u.turn.at === at);
   const awaited = lead.verdict.status !== 'broken' && at > (lead.verdict.run?.to ?? Infinity);
@@ -126,7 +127,10 @@ export function adviceView(
     task: TASK_OF[next.code] === undefined ? null : `${snapshot.id}:${TASK_OF[next.code]}`,
     order:
       order?.defer && order.defer.until > now
-        ? `Put off by ${order.defer.by} until ${whenText(timeZone, order.defer.until, now)}.`
+        ? say('batch.putOffByUntil', {
+            by: order.defer.by,
+            until: whenText(timeZone, order.defer.until, now),
+          })
         : null,
     method: s.template.name,
     stage: stageText(s.stage, locale, s.rounds.length > 0),
@@ -165,7 +169,9 @@ export function adviceView(
         when: whenText(timeZone, t.at, now),
         what: [
           ...new Set(
-            t.changes.map((c) => (c.said === undefined ? FIXED_WORDS[c.what] : `${c.said} added`)),
+            t.changes.map((c) =>
+              c.said === undefined ? FIXED_WORDS[c.what] : say('batch.added', { said: c.said }),
+            ),
           ),
         ].join(', '),
         text: trialText(t, locale),
@@ -174,9 +180,9 @@ export function adviceView(
     rebounds: reboundsOf(heats, s.turns).map((r, i) => ({
       n: i + 1,
       when: whenText(timeZone, r.turnedAt, now),
-      before: r.beforeC === null ? 'not read before' : tempText(r.beforeC, unit),
+      before: r.beforeC === null ? say('batch.notReadBefore') : tempText(r.beforeC, unit),
       low: r.lowC === null ? '–' : tempText(r.lowC, unit),
-      high: r.highC === null ? 'no full round since' : tempText(r.highC, unit),
+      high: r.highC === null ? say('batch.noFullRoundSince') : tempText(r.highC, unit),
       took: r.hours === null ? '–' : durationText(r.hours),
       counts: countsText(r.turnedAt, assessment),
     })),
@@ -186,12 +192,22 @@ export function adviceView(
 export type AdviceView = ReturnType<typeof adviceView>;
 
 const HOW = {
-  built: 'when it was built',
+  get built() {
+    return say('batch.whenItWasBuilt');
+  },
   measured: 'measured',
-  judged: 'judged by eye',
-  level: 'by its level, as if its foot had stayed the same',
-  joined: 'another heap joined',
-  'carried-off': 'a part carried off',
+  get judged() {
+    return say('batch.judgedByEye');
+  },
+  get level() {
+    return say('batch.byItsLevelAsIfItsFoot');
+  },
+  get joined() {
+    return say('batch.anotherHeapJoined');
+  },
+  get 'carried-off'() {
+    return say('batch.aPartCarriedOff');
+  },
 } as const;
 
 /** How big it is and was, whether that is enough, and which heap it might be joined with. */
@@ -220,23 +236,29 @@ function sizeView(
     now: last ? volumeText(last.m3, volume) : null,
     isSince: sunkCm !== null && last ? dayText(timeZone, last.at) : null,
     assumed: [
-      ...(sunkCm !== null
-        ? [
-            `It sank ${sunkCm} cm, and its height was not measured: how much is left of it cannot be told.`,
-          ]
-        : []),
+      ...(sunkCm !== null ? [say('batch.itSankCmAndItsHeightWas', { sunkCm })] : []),
       ...(state.opened.measures !== undefined && !isShape(state.opened.shape)
-        ? ['Its shape was not said: it is taken as a dome.']
+        ? [say('batch.itsShapeWasNotSaidItIs')]
         : []),
     ],
     shrunk:
       first && last && last !== first && last.m3 < first.m3
-        ? `${Math.round((1 - last.m3 / first.m3) * 100)} % less than ${volumeText(first.m3, volume)} when it was built`
+        ? say('batch.lessThanWhenItWasBuilt', {
+            m3: Math.round((1 - last.m3 / first.m3) * 100),
+            m32: volumeText(first.m3, volume),
+          })
         : null,
-    small: small ? `Under ${volumeText(MIN_HOT_M3, volume)} a heap rarely stays hot.` : null,
+    small: small
+      ? say('batch.underAHeapRarelyStaysHot', { minhotm3: volumeText(MIN_HOT_M3, volume) })
+      : null,
     partners: partners.map((x) => ({
       id: x.id,
-      text: `Join it with ${x.name}, ${volumeText(x.m3, volume)}: ${volumeText(x.totalM3, volume)} together, and a bay is free. ${x.why === 'both-proven' ? 'Both are proven, so nothing is lost.' : 'Neither is hot or has time counted.'}`,
+      text: say('batch.joinItWithTogetherAndABay', {
+        name: x.name,
+        m3: volumeText(x.m3, volume),
+        totalM3: volumeText(x.totalM3, volume),
+        why: x.why === 'both-proven' ? 'bothAre' : 'other',
+      }),
     })),
     points: sizes.map((x) => ({
       at: x.at,

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { doseFinding, HARD_SEED_LINE, PATHOGEN_LINE, type DeathLine } from '@/core/evidence/doses';
 import {
@@ -28,24 +29,30 @@ function sectionOf(profile: Profile, share: ShareRange, coreM: number, unit: Tem
     c: temperatureAt(profile, (i + 0.5) / STEPS, 'low'),
   }));
   const labels = [
-    { lambda: 0, figure: tempText(profile.airC, unit), name: 'air, surface' },
+    { lambda: 0, figure: tempText(profile.airC, unit), name: say('batch.airSurface') },
     ...profile.depths
       .filter((d) => d.lambda > 0)
       .map((d) => ({
         lambda: d.lambda,
         figure: tempText(d.c, unit),
-        name: `${Math.round(d.lambda * coreM * 100) / 100} m deep`,
+        name: say('batch.mDeep', { lambda: Math.round(d.lambda * coreM * 100) / 100 }),
       })),
   ];
   const said = isTooWide(share)
-    ? 'how much of it is hot cannot be told'
-    : `${shareRangeText(share)} at ${tempText(HOT_SHARE_FLOOR_C, unit)} or more`;
+    ? say('batch.howMuchOfItIsHotCannot')
+    : say('batch.atOrMore', {
+        share: shareRangeText(share),
+        hotsharefloorc: tempText(HOT_SHARE_FLOOR_C, unit),
+      });
   return {
     steps,
     hot: hotDepths(profile, 'low'),
     unreadTo: firstOf(profile.depths).lambda,
     labels,
-    says: `Cut open: ${labels.map((l) => `${l.figure} at ${l.name}`).join(', ')}; nobody read nearer to the surface; ${said}`,
+    says: say('batch.cutOpenNobodyReadNearerToThe', {
+      labels: labels.map((l) => say('batch.at', { figure: l.figure, name: l.name })).join(', '),
+      said,
+    }),
   };
 }
 
@@ -101,10 +108,10 @@ export function beyondView(
     seed: doseFindingText(findings.seeds),
     unknown: findings.germs.code === 'unknown' || findings.seeds.code === 'unknown',
     moisture: !events.some((e) => e.type === 'moisture')
-      ? 'No squeeze test was logged, so it is taken as moist: dry seeds survive heat that kills moist ones.'
+      ? say('batch.noSqueezeTestWasLoggedSoIt')
       : drySpans(events, now).length > 0
-        ? 'While it was logged as dry, nothing is counted.'
-        : 'It was logged as moist.',
+        ? say('batch.whileItWasLoggedAsDryNothing')
+        : say('batch.itWasLoggedAsMoist'),
     species: SPECIES.map((s) => ({
       id: s.id,
       name: s.name,
@@ -117,7 +124,7 @@ export function beyondView(
     sectionWhen: profile ? soonText(timeZone, profile.at, now) : null,
     hot: hotPart(profile, coreDepthM, logsOf, turnings),
     floor: tempText(HOT_SHARE_FLOOR_C, unit),
-    turnings: countText(turnings, 'counted turning'),
+    turnings: say('batch.oneCountedTurningOtherCountedTurnings', { turnings }),
   };
 }
 export type BeyondView = NonNullable<ReturnType<typeof beyondView>>;

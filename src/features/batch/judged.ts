@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { factsOf } from '@/core/evidence/facts';
 import { gradeOf } from '@/core/evidence/grade';
@@ -7,7 +8,14 @@ import { findingText, GRADE_WORD } from '@/core/words/grade';
 import type { Locale } from '@/core/words/note';
 import { progressText, statusWord } from '@/core/evidence/verdict-words';
 
-const COUNTS = { hours: 'Hours', days: 'Calendar days' } as const;
+const COUNTS = {
+  get hours() {
+    return say('batch.hours');
+  },
+  get days() {
+    return say('batch.calendarDays');
+  },
+} as const;
 
 /** How the leading verdict hangs on its policy: coldest, median, mean; hours, days; three guard bands. */
 export function strictnessView(
@@ -18,7 +26,9 @@ export function strictnessView(
   if (!lead) return null;
   const cells = strictness(prepared, lead.rule);
   const band = (k: number): string =>
-    k === 0 ? 'as read' : `less ${unit === 'F' ? (k * 1.8).toFixed(1) : k} °${unit}`;
+    k === 0
+      ? say('batch.asRead')
+      : say('batch.less', { k: unit === 'F' ? (k * 1.8).toFixed(1) : String(k), unit });
   return {
     title: lead.rule.title,
     rows: (['hours', 'days'] as const).flatMap((counting) =>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Kinship } from '@/core/log/lineage';
 import { dayText, volumeText } from '@/core/quantity/format';
@@ -14,10 +15,16 @@ export type Tie = {
 export type Ties = { readonly before: readonly Tie[]; readonly after: readonly Tie[] };
 
 const WORD = {
-  split: 'a part carried off',
+  get split() {
+    return say('batch.aPartCarriedOff');
+  },
   merge: 'joined',
-  transfer: 'something carried over',
-  stack: 'stacked on it',
+  get transfer() {
+    return say('batch.somethingCarriedOver');
+  },
+  get stack() {
+    return say('batch.stackedOnIt');
+  },
 } as const;
 const text = (k: Kinship, timeZone: string): string => {
   const amount =
@@ -30,7 +37,12 @@ const text = (k: Kinship, timeZone: string): string => {
         : k.m3 === null
           ? ''
           : `, ${volumeText(k.m3, 'm3')}`;
-  return `${k.kind === 'transfer' ? k.what : WORD[k.kind]}${amount}${k.kind === 'merge' ? (k.proven ? ', proven' : ', not proven') : ''}, ${dayText(timeZone, k.at)}`;
+  const what = k.kind === 'transfer' ? k.what : WORD[k.kind];
+  const at = dayText(timeZone, k.at);
+  if (k.kind !== 'merge') return `${what}${amount}, ${at}`;
+  return k.proven
+    ? say('batch.proven', { what, amount, at })
+    : say('batch.notProven', { what, amount, at });
 };
 
 /** How deep the tree is followed: loops (overs of one into another and back) end somewhere. */

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { soonText, tempBeside, tempFigure, tempText, whenText } from '@/core/quantity/format';
 import { deepestOf, depthOf } from '@/core/heap/places';
@@ -22,7 +23,10 @@ export function sectionView({ prepared }: BatchAssessment, { timeZone, unit, now
     unread: evidence.points
       .filter((p) => !latest.some((l) => l.p.id === p.id))
       .map((p) => p.label ?? p.id),
-    coldest: `${tempText(coldest.c, unit, 1)} at ${coldest.p.label ?? coldest.p.id}`,
+    coldest: say('batch.at2', {
+      c: tempText(coldest.c, unit, 1),
+      label: coldest.p.label ?? coldest.p.id,
+    }),
     points: latest.map(({ p, c }) => ({
       id: p.id,
       label: firstOf((p.label ?? p.id).split(' ')).slice(0, 4),

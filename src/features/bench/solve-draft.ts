@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
 import type { InSteps } from '@/core/mix/in-steps';
@@ -114,9 +115,9 @@ function wrongLimits(
   price: number | null | undefined,
 ): string | null {
   if (least === null || most === null || price === null)
-    return `${name}: type its limits and its price as numbers that are not negative, or leave them empty.`;
+    return say('bench.typeItsLimitsAndItsPriceAs', { name });
   return least !== undefined && most !== undefined && least > most
-    ? `${name}: at least ${least} is more than at most ${most}.`
+    ? say('bench.atLeastIsMoreThanAtMost', { name, least, most })
     : null;
 }
 
@@ -156,10 +157,10 @@ function readBounds(draft: SolveDraft): { bounds: Bounds } | { wrong: string } {
     dense == null ||
     volume === null
   )
-    return { wrong: 'Type each target as a number; leave the volume empty if it does not matter.' };
-  if (cnLow > cnHigh) return { wrong: 'The lower end of C:N lies above its upper end.' };
-  if (wetLow > wetHigh) return { wrong: 'The lower end of the moisture lies above its upper end.' };
-  if (wetHigh >= 100) return { wrong: 'Moisture is a share of the weight: under 100 %.' };
+    return { wrong: say('bench.typeEachTargetAsANumberLeave') };
+  if (cnLow > cnHigh) return { wrong: say('bench.theLowerEndOfCNLies') };
+  if (wetLow > wetHigh) return { wrong: say('bench.theLowerEndOfTheMoistureLies') };
+  if (wetHigh >= 100) return { wrong: say('bench.moistureIsAShareOfTheWeight') };
   return {
     bounds: { cn: [cnLow, cnHigh], moisturePct: [wetLow, wetHigh], densityMost: dense, volume },
   };

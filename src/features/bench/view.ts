@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchId, LoadId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
@@ -119,7 +120,7 @@ export function itemsOf(store: StoreState, locale: Locale): BenchItem[] {
     load: null,
     name: m.name,
     role: m.role,
-    says: 'not from the store',
+    says: say('bench.notFromTheStore'),
     stuff: resolveMaterialProperties(m, 'fresh'),
     price: null,
     hasLitres: null,
@@ -140,16 +141,22 @@ function didOf(
     hot:
       hotAt === null || from === null
         ? from === null
-          ? 'still building'
-          : `not at ${tempText(55, unit)} yet`
-        : `${tempText(55, unit)} after ${durationText(Math.max(0, hotAt - from) / MS.hour)}`,
-    highest: highestC === null ? 'not read yet' : `hottest ${tempText(highestC, unit)}`,
+          ? say('bench.stillBuilding')
+          : say('bench.notAtYet', { temp: tempText(55, unit) })
+        : say('bench.after', {
+            temp: tempText(55, unit),
+            hotAt: durationText(Math.max(0, hotAt - from) / MS.hour),
+          }),
+    highest:
+      highestC === null
+        ? say('bench.notReadYet')
+        : say('bench.hottest', { highestC: tempText(highestC, unit) }),
     proven:
       best === null
-        ? 'no rule'
+        ? say('bench.noRule')
         : best.provenAt !== null
-          ? `proven, ${durationText(best.creditedHours)}`
-          : `${durationText(best.creditedHours)} of heat counted`,
+          ? say('bench.proven', { creditedHours: durationText(best.creditedHours) })
+          : say('bench.ofHeatCounted', { creditedHours: durationText(best.creditedHours) }),
   };
 }
 
@@ -198,7 +205,11 @@ export const recipeViews = (
           entry: last.entry,
           name: last.recipe.name,
           version: last.version,
-          says: `version ${last.version}, by ${last.by}, ${dayText(locale.timeZone, last.at)}`,
+          says: say('bench.versionBy', {
+            version: last.version,
+            by: last.by,
+            at: dayText(locale.timeZone, last.at),
+          }),
           recipe: last.recipe,
           heaps,
         },

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchId, LoadId } from '@/core/log/ids';
 import type { Material, OwnMeasure } from '@/core/log/store-shapes';
 import type { Built } from '@/core/mix/build';
@@ -110,7 +111,7 @@ function sourcesOf(
         material: m.id,
         load: null,
         name: m.name,
-        says: 'not from the store',
+        says: say('build.notFromTheStore'),
         inStore: false,
         answer: answer(m),
       }))
@@ -172,22 +173,22 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     })),
     next: guide?.next ?? null,
     high: guide ? `${guide.heightM.toFixed(1)} m` : '',
-    wide: guide ? `${guide.widthM.toFixed(1)} m wide` : '',
+    wide: guide ? say('build.mWide', { widthM: guide.widthM.toFixed(1) }) : '',
     went: [...went].reverse().map((w) => ({
       id: w.entry,
       when: soonText(timeZone, w.at, now),
       by: w.by,
       text: [
-        w.charge.layer !== undefined && `layer ${w.charge.layer}`,
+        w.charge.layer !== undefined && say('build.layer', { layer: w.charge.layer }),
         ...w.charge.parts.map(
           (p) => `${nameOf(store, p.load, p.material)}, ${amountText(p.amount)}`,
         ),
-        w.charge.waterL !== undefined && `${w.charge.waterL} L of water`,
-        w.charge.base && `base: ${w.charge.base}`,
-        w.charge.activator && `activator: ${w.charge.activator}`,
-        w.charge.cover && `cover: ${w.charge.cover}`,
+        w.charge.waterL !== undefined && say('build.lOfWater', { waterL: w.charge.waterL }),
+        w.charge.base && say('build.base', { base: w.charge.base }),
+        w.charge.activator && say('build.activator', { activator: w.charge.activator }),
+        w.charge.cover && say('build.cover', { cover: w.charge.cover }),
         w.charge.words,
-        w.kind === 'addition' && 'after it was closed',
+        w.kind === 'addition' && say('build.afterItWasClosed'),
       ]
         .filter(Boolean)
         .join('; '),
@@ -195,17 +196,39 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     total:
       went.length === 0
         ? heap.builtAt === null
-          ? 'Nothing is in it yet.'
-          : 'What went in was not logged.'
-        : `${countText(went.length, 'time')} put in${built.people > 1 ? ` by ${built.people} people` : ''}: ${mix.litresLoose === null ? 'how much in all is not known' : `${litresText(mix.litresLoose, volume)} loose`}${mix.massKg === null ? '' : `, about ${kgText(mix.massKg)}`}.`,
+          ? say('build.nothingIsInItYet')
+          : say('build.whatWentInWasNotLogged')
+        : say('build.oneTimeOtherTimesPutIn', {
+            went: went.length,
+            people: built.people > 1 ? say('build.byPeople', { people: built.people }) : '',
+            litresLoose:
+              mix.litresLoose === null
+                ? say('build.howMuchInAllIsNotKnown')
+                : say('build.loose', { litresLoose: litresText(mix.litresLoose, volume) }),
+            massKg: mix.massKg === null ? '' : say('build.about', { massKg: kgText(mix.massKg) }),
+          }),
     figures:
       cn && wet
-        ? `${heap.builtAt === null ? 'So far' : 'When it was built'} C:N ${windowFigure('cn', cn.value)}, ${windowFigure('moisture', wet.value)} % moist.`
+        ? say('build.sofarSoFarOtherWhenItWas', {
+            builtAt: heap.builtAt === null ? 'soFar' : 'other',
+            cn: windowFigure('cn', cn.value),
+            wet: windowFigure('moisture', wet.value),
+          })
         : '',
     says: went.length === 0 ? '' : mixSays(mix),
     planned:
       guide && estOf(guide.plan.cn)
-        ? `When all is in: C:N ${windowFigure('cn', estOf(guide.plan.cn)!.value)}${estOf(guide.plan.moisture) ? `, ${windowFigure('moisture', estOf(guide.plan.moisture)!.value)} % moist` : ''}${guide.plan.litresMixed ? `, about ${litresText(guide.plan.litresMixed, volume)}` : ''}.`
+        ? say('build.whenAllIsInCN', {
+            cn: windowFigure('cn', estOf(guide.plan.cn)!.value),
+            moisture: estOf(guide.plan.moisture)
+              ? say('build.moist', {
+                  moisture: windowFigure('moisture', estOf(guide.plan.moisture)!.value),
+                })
+              : '',
+            litresMixed: guide.plan.litresMixed
+              ? say('build.about2', { litresMixed: litresText(guide.plan.litresMixed, volume) })
+              : '',
+          })
         : null,
     cautions: [
       ...(raw ? [BUILD_CAUTION.raw] : []),
@@ -224,7 +247,11 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     risks: Object.fromEntries([...store.materials.values()].map((m) => [m.id, carries(m.risks)])),
     wrongUnit:
       slot?.only && strangers.length > 0
-        ? `${slot.name} is kept for ${slot.words ?? listText(slot.only)}: ${listText(strangers)} could go elsewhere.`
+        ? say('build.isKeptForCouldGoElsewhere', {
+            name: slot.name,
+            words: slot.words ?? listText(slot.only),
+            strangers: listText(strangers),
+          })
         : null,
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { findSimilarBatches, type ComparableBatch } from '@/core/advice/similarity';
 import { heatsOf } from '@/core/snapshot/situation';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
@@ -93,7 +94,26 @@ export function compareView(
           .map((a) => ({
             id: a.id,
             name: a.name,
-            text: `${(a.apartK * (unit === 'F' ? 1.8 : 1)).toFixed(1)} °${unit} apart over ${countText(a.days, 'day')}. ${a.provenDay === null ? 'It was not proven.' : `It was proven on day ${Math.floor(a.provenDay) + 1}${a.provenDay > a.ageDays ? `, ${countText(Math.max(1, Math.round(a.provenDay - a.ageDays)), 'day')} after the age that ${first.name} has now, with ${countText(a.turnsAfter, 'more turning')}` : ''}.`}${a.weekLaterC === null ? '' : ` A week on it stood at ${tempText(a.weekLaterC, unit)}.`}`,
+            text: say('compare.apartOverOneDayOtherDays', {
+              apartK: (a.apartK * (unit === 'F' ? 1.8 : 1)).toFixed(1),
+              unit,
+              days: a.days,
+              provenDay:
+                a.provenDay === null
+                  ? say('compare.itWasNotProven')
+                  : a.provenDay > a.ageDays
+                    ? say('compare.itWasProvenOnDayOneDay', {
+                        provenDay: Math.floor(a.provenDay) + 1,
+                        provenDay2: Math.max(1, Math.round(a.provenDay - a.ageDays)),
+                        name: first.name,
+                        turnsAfter: a.turnsAfter,
+                      })
+                    : say('compare.itWasProvenOnDay', { provenDay: Math.floor(a.provenDay) + 1 }),
+              weekLaterC:
+                a.weekLaterC === null
+                  ? ''
+                  : say('compare.aWeekOnItStoodAt', { weekLaterC: tempText(a.weekLaterC, unit) }),
+            }),
           }))
       : [],
     table: Array.from({ length: Math.min(120, Math.ceil(days) + 1) }, (_, day) => ({

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import {
   availableLabourAt,
   shareOut,
@@ -79,9 +80,15 @@ export type TodayView = {
 };
 
 const LACKS = {
-  time: 'does not fit into today',
-  machine: 'the machine has no time left today',
-  driver: 'nobody who drives is there today',
+  get time() {
+    return say('day.doesNotFitIntoToday');
+  },
+  get machine() {
+    return say('day.theMachineHasNoTimeLeftToday');
+  },
+  get driver() {
+    return say('day.nobodyWhoDrivesIsThereToday');
+  },
 } as const;
 const hrefOf = ({ kind, batch, name, load }: Task): string =>
   kind === 'load'
@@ -143,18 +150,27 @@ export function todayView(
       when:
         t.due <= now
           ? t.overdue && now - t.due > MS.day && t.group !== 'chore'
-            ? `since ${soonText(timeZone, t.due, now)}`
+            ? say('day.since', { due: soonText(timeZone, t.due, now) })
             : 'now'
-          : `by ${soonText(timeZone, t.due, now)}`,
+          : say('day.by', { due: soonText(timeZone, t.due, now) }),
       who: place?.who ?? t.who,
       minutes: durationText(t.minutes / 60),
       machine: t.machine ? (machineName ?? 'machine') : null,
       lacks: place?.lacks
-        ? LACKS[place.lacks].replace('the machine', machineName ?? 'the machine')
+        ? LACKS[place.lacks].replace('the machine', machineName ?? say('day.theMachine'))
         : null,
       cost: costText(t, locale),
       putOff: off
-        ? `${off.impossible ? 'Not possible' : 'Put off'} by ${off.by} ${off.until > now ? `until ${soonText(timeZone, off.until, now)}` : `until ${soonText(timeZone, off.until, now)}, and that is over`}: ${DEFER_WORDS[off.reason].toLowerCase()}${off.words ? `, ${off.words}` : ''}`
+        ? say('day.notpossibleNotPossibleOtherPutOffBy', {
+            impossible: off.impossible ? 'notPossible' : 'other',
+            by: off.by,
+            until:
+              off.until > now
+                ? say('day.until', { until: soonText(timeZone, off.until, now) })
+                : say('day.untilAndThatIsOver', { until: soonText(timeZone, off.until, now) }),
+            toLowerCase: DEFER_WORDS[off.reason].toLowerCase(),
+            words: off.words ? `, ${off.words}` : '',
+          })
         : null,
       href: hrefOf(t),
       chore: t.chore && { id: t.chore.id, what: t.chore.what },
@@ -167,8 +183,12 @@ export function todayView(
       later: false,
       tasks: today.filter((t) => t.group === g),
     })),
-    { title: 'Put off', later: false, tasks: tasks.filter((t) => t.deferred) },
-    { title: 'Tomorrow', later: true, tasks: tasks.filter((t) => !t.deferred && !isToday(t.due)) },
+    { title: say('day.putOff'), later: false, tasks: tasks.filter((t) => t.deferred) },
+    {
+      title: say('day.tomorrow'),
+      later: true,
+      tasks: tasks.filter((t) => !t.deferred && !isToday(t.due)),
+    },
   ]
     .filter((g) => g.tasks.length > 0)
     .map((g) => ({
@@ -189,12 +209,24 @@ export function todayView(
     today.length === 0
       ? ''
       : labour === 'over'
-        ? `The working day is over; about ${durationText(minutes / 60)} of work is left.`
+        ? say('day.theWorkingDayIsOverAboutOf', { minutes: durationText(minutes / 60) })
         : labour === null
-          ? `About ${durationText(minutes / 60)} of work.`
+          ? say('day.aboutOfWork', { minutes: durationText(minutes / 60) })
           : labour.people.length === 0
-            ? `About ${durationText(minutes / 60)} of work, and nobody works today.`
-            : `About ${durationText(minutes / 60)} of work; the crew has ${durationText(has / 60)} left.${lacking.length > 0 ? ` ${lacking.length === 1 ? 'One does' : `${lacking.length} do`} not fit: ${[...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))].slice(0, 3).join('; ')}.` : ''}`;
+            ? say('day.aboutOfWorkAndNobodyWorksToday', { minutes: durationText(minutes / 60) })
+            : lacking.length > 0
+              ? say('day.aboutOfWorkTheCrewHasLeft', {
+                  minutes: durationText(minutes / 60),
+                  has: durationText(has / 60),
+                  lacking: lacking.length,
+                  value: [...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))]
+                    .slice(0, 3)
+                    .join('; '),
+                })
+              : say('day.aboutOfWorkTheCrewHasLeft2', {
+                  minutes: durationText(minutes / 60),
+                  has: durationText(has / 60),
+                });
   return {
     day: `${p.weekday} ${p.day} ${p.month}`,
     clock: p.clock,

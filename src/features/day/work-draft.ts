@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { USUAL_LIMITS } from '@/core/advice/templates';
 import { MIN_HOT_M3 } from '@/core/heap/size';
 import type { CHORES, Limits, Work } from '@/core/log/shapes';
@@ -64,7 +65,7 @@ export const workDraft = (work: Work | null): WorkDraft => {
     crew: at.crew.map((p) => ({ name: p.name, hours: String(p.hoursPerDay), drives: p.drives })),
     machine: {
       on: at.machine !== null,
-      name: at.machine?.name ?? 'Loader',
+      name: at.machine?.name ?? say('day.loader'),
       hours: String(at.machine?.hoursPerDay ?? 4),
       days: at.machine?.days ?? WEEKDAYS,
     },
@@ -96,10 +97,9 @@ const figuresOf = (d: WorkDraft): readonly string[] => [
 /** Why it cannot be kept yet; null: it can. */
 export function missingInWork(d: WorkDraft): string | null {
   if (figuresOf(d).some((text) => typeof typed(text) !== 'number'))
-    return 'Every figure wants a number.';
-  if (d.crew.some((p) => p.name.trim() === ''))
-    return 'Each person wants a name; take the line out if nobody is meant.';
-  return d.days.length === 0 ? 'Choose one day at least.' : null;
+    return say('day.everyFigureWantsANumber');
+  if (d.crew.some((p) => p.name.trim() === '')) return say('day.eachPersonWantsANameTakeThe');
+  return d.days.length === 0 ? say('day.chooseOneDayAtLeast') : null;
 }
 
 /** The work that a draft says, once nothing is missing in it. */
@@ -115,7 +115,7 @@ export function workOf(d: WorkDraft): Work {
     })),
     machine: d.machine.on
       ? {
-          name: d.machine.name.trim() || 'Loader',
+          name: d.machine.name.trim() || say('day.loader'),
           hoursPerDay: figure(d.machine.hours),
           days: [...d.machine.days],
         }

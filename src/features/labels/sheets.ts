@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 /** Sheets of labels and cards as stationers sell them; lengths in mm (common practice). */
 export type LabelSheet = {
   readonly id: string;
@@ -16,7 +17,9 @@ const IN = 25.4;
 export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'a4-4',
-    title: 'A4, four cards of 105 × 148.5 mm (A6)',
+    get title() {
+      return say('labels.a4FourCardsOf1051485');
+    },
     paper: 'A4',
     columns: 2,
     rows: 2,
@@ -29,7 +32,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'a4-8',
-    title: 'A4, eight labels of 99.1 × 67.7 mm',
+    get title() {
+      return say('labels.a4EightLabelsOf99167');
+    },
     paper: 'A4',
     columns: 2,
     rows: 4,
@@ -42,7 +47,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'a4-21',
-    title: 'A4, twenty-one labels of 63.5 × 38.1 mm',
+    get title() {
+      return say('labels.a4TwentyOneLabelsOf635');
+    },
     paper: 'A4',
     columns: 3,
     rows: 7,
@@ -55,7 +62,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'letter-4',
-    title: 'Letter, four cards of 4¼ × 5½ in',
+    get title() {
+      return say('labels.letterFourCardsOf45In');
+    },
     paper: 'LETTER',
     columns: 2,
     rows: 2,
@@ -68,7 +77,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'letter-6',
-    title: 'Letter, six labels of 4 × 3⅓ in',
+    get title() {
+      return say('labels.letterSixLabelsOf43In');
+    },
     paper: 'LETTER',
     columns: 2,
     rows: 3,
@@ -81,7 +92,9 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   },
   {
     id: 'letter-10',
-    title: 'Letter, ten labels of 4 × 2 in',
+    get title() {
+      return say('labels.letterTenLabelsOf42In');
+    },
     paper: 'LETTER',
     columns: 2,
     rows: 5,
@@ -128,7 +141,10 @@ export function baseAddress(
   if (text.trim().length > LONGEST_ADDRESS)
     return {
       ok: false,
-      problem: `The address has ${text.trim().length} letters; a code on a flag takes ${LONGEST_ADDRESS} at most.`,
+      problem: say('labels.theAddressHasLettersACodeOn', {
+        text: text.trim().length,
+        longestaddress: LONGEST_ADDRESS,
+      }),
     };
   let url: URL;
   try {
@@ -136,19 +152,19 @@ export function baseAddress(
   } catch {
     return {
       ok: false,
-      problem: 'Type the address as a phone would, such as https://heap.example.',
+      problem: say('labels.typeTheAddressAsAPhoneWould'),
     };
   }
   if (!/^https?:$/.test(url.protocol))
-    return { ok: false, problem: 'The address starts with https:// or http://.' };
+    return { ok: false, problem: say('labels.theAddressStartsWithHttpsOrHttp') };
   const local = /^(localhost|127\.|\[::1\])/.test(url.host);
   return {
     ok: true,
     base: url.origin,
     warning: local
-      ? 'This address is this machine’s own: a phone will not reach it. Type the one that phones use.'
+      ? say('labels.thisAddressIsThisMachinesOwnA')
       : url.protocol === 'http:'
-        ? 'Without https a phone can read and log, but keeps no pages for when there is no signal.'
+        ? say('labels.withoutHttpsAPhoneCanReadAnd')
         : null,
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { nextAdvice } from '@/core/advice/next';
 import { hotOf, isGone } from '@/core/advice/situation';
 import { templatesOf } from '@/core/advice/templates';
@@ -69,12 +70,16 @@ function offlineHeap(d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Offl
     building: d.builtAt === null,
     advice: adviceWords(nextAdvice(situation), locale),
     hot: hot && hotWords(hot, locale),
-    limits: `Keep an eye on it from ${tempText(warnC, unit)}, cool it from ${tempText(actC, unit)}; from ${tempText(dangerC, unit)} it is a danger.`,
+    limits: say('log.keepAnEyeOnItFromCool', {
+      warnC: tempText(warnC, unit),
+      actC: tempText(actC, unit),
+      dangerC: tempText(dangerC, unit),
+    }),
     places: d.field.places.map((p) => ({
       name: p.label ?? p.id,
       last: p.last
         ? `${tempText(p.last.c, unit, 1)}, ${soonText(timeZone, p.last.at, now)}`
-        : 'not read yet',
+        : say('log.notReadYet'),
     })),
     readAt: d.latest?.at ?? null,
     loggedAt: d.lastLogged.at,

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { clockText, durationText, soonText, whenText } from '@/core/quantity/format';
 import { MS, parseInstant } from '@/core/quantity/instant';
 import {
@@ -108,7 +109,7 @@ export function logLines(
             id: r.id,
             place: label.get(r.point) ?? r.point,
             value: readingText(r, unit),
-            struck: r.flag ? `${r.flag}: ${r.flagReason ?? 'no reason given'}` : null,
+            struck: r.flag ? `${r.flag}: ${r.flagReason ?? say('log.noReasonGiven')}` : null,
           }));
     const lateMs = e.recordedAt - e.at;
     const device = deviceOf(e.data);
@@ -124,12 +125,18 @@ export function logLines(
         e.kind !== 'opened' &&
         e.kind !== 'correction' &&
         !(e.kind === 'round' && e.data.source === 'file')
-          ? `${waited ? 'came off a phone' : 'entered'} ${durationText(lateMs / MS.hour)} later, ${whenText(timeZone, e.recordedAt, now)}`
+          ? say('log.cameoffCameOffAPhoneOtherLater', {
+              waited: waited ? 'cameOff' : 'other',
+              lateMs: durationText(lateMs / MS.hour),
+              recordedAt: whenText(timeZone, e.recordedAt, now),
+            })
           : null,
       clock:
         Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS
           ? null
-          : `the phone’s clock was ${clockText(device!.clockAheadMs!)}; the time was put right`,
+          : say('log.thePhonesClockWasTheTimeWas', {
+              clockAheadMs: clockText(device!.clockAheadMs!),
+            }),
       photo: e.kind === 'photo' ? e.data.sha256 : null,
       struck: strike?.kind === 'correction' ? strike.data.reason : null,
       readings, // What happened before it was carried off is corrected where it was logged.

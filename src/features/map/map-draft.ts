@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { Risk, SiteMap, Slot } from '@/core/log/store-shapes';
 import { upperFirst } from '@/core/quantity/format';
 import { typed } from '@/core/quantity/typed-number';
@@ -48,7 +49,9 @@ export const SLOT_WORDS: Readonly<Record<Slot['kind'], string>> = {
   bin: 'bin',
   tub: 'tub',
   row: 'row',
-  pad: 'open pad',
+  get pad() {
+    return say('map.openPad');
+  },
   store: 'stock',
 };
 
@@ -96,20 +99,16 @@ function wrongIn(
   sound: readonly Slot[],
   size: MapReading['size'],
 ): string | null {
-  if (!size) return 'Type the size of the map in metres.';
-  if (sound.length < slots.length) return 'Every place wants its metres as numbers above 0.';
-  if (slots.some((s) => s.name.trim() === ''))
-    return 'Every place wants the name that stands on it.';
+  if (!size) return say('map.typeTheSizeOfTheMapIn');
+  if (sound.length < slots.length) return say('map.everyPlaceWantsItsMetresAsNumbers');
+  if (slots.some((s) => s.name.trim() === '')) return say('map.everyPlaceWantsTheNameThatStands');
   const out = sound.find(
     (s) => s.xM + s.lengthM > size.widthM + HAIR_M || s.yM + s.widthM > size.depthM + HAIR_M,
   );
-  if (out)
-    return `${out.name} lies beyond the edge of the map. Move it in, or make the map larger.`;
+  if (out) return say('map.liesBeyondTheEdgeOfTheMap', { name: out.name });
   const names = slots.map(nameKey);
   const twice = slots.find((_, i) => names.indexOf(names[i] ?? '') !== i);
-  return twice
-    ? `There are two places called ${twice.name}. A heap must know in which it stands.`
-    : null;
+  return twice ? say('map.thereAreTwoPlacesCalledAHeap', { name: twice.name }) : null;
 }
 
 export function readMapDraft({ width, depth, slots }: MapDraft): MapReading {

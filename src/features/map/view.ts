@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { heapPicture, type HeapPicture } from '@/core/snapshot/picture';
 import { isGone } from '@/core/advice/situation';
@@ -47,12 +48,24 @@ export type MapView = {
 };
 
 const KIND = {
-  bay: 'Bay',
-  bin: 'Bin',
-  tub: 'Tub',
-  row: 'Row',
-  pad: 'Pad',
-  store: 'Stock',
+  get bay() {
+    return say('map.bay');
+  },
+  get bin() {
+    return say('map.bin');
+  },
+  get tub() {
+    return say('map.tub');
+  },
+  get row() {
+    return say('map.row');
+  },
+  get pad() {
+    return say('map.pad');
+  },
+  get store() {
+    return say('map.stock');
+  },
 } as const;
 const titleOf = (s: Slot): string =>
   s.kind === 'store' || s.kind === 'pad' || s.name.toLowerCase().startsWith(s.kind)
@@ -94,23 +107,32 @@ export function mapView(
     const room =
       u.slot.kind === 'store'
         ? lies
-          ? `${litresText(lies.litres, volume)} of ${[...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase()}${new Set(lies.names).size > 2 ? ' and more' : ''}`
+          ? say('map.ofAndmoreAndMoreOther', {
+              litres: litresText(lies.litres, volume),
+              toLowerCase: [...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase(),
+              size: new Set(lies.names).size > 2 ? 'andMore' : 'other',
+            })
           : 'empty'
         : u.slot.kind === 'row'
           ? gap > 0
-            ? `${u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1)} of ${u.slot.lengthM} m free`
+            ? say('map.ofMFree', {
+                reduce: u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1),
+                lengthM: u.slot.lengthM,
+              })
             : 'full'
           : u.heaps.length === 0
-            ? `free, holds ${volumeText(u.holdsM3, volume)}`
+            ? say('map.freeHolds', { holdsM3: volumeText(u.holdsM3, volume) })
             : u.freeM3 < 0.3
               ? 'full'
-              : `room for ${volumeText(u.freeM3, volume)}`;
+              : say('map.roomFor', { freeM3: volumeText(u.freeM3, volume) });
     return {
       slot: u.slot,
       title: titleOf(u.slot),
       room,
       full: room === 'full',
-      only: u.slot.only ? `only ${listText(u.slot.only.map((r) => RISK_WORDS[r]))}` : null,
+      only: u.slot.only
+        ? say('map.only', { only: listText(u.slot.only.map((r) => RISK_WORDS[r])) })
+        : null,
       heaps: u.heaps.map((h) => heap(h.id, h.fromM, h.toM)),
     };
   });
@@ -135,8 +157,8 @@ export function mapView(
                 to,
                 says:
                   to === null
-                    ? `${titleOf(u.slot)} has no stretch that is long enough.`
-                    : `${positionText(to)}${over ? `: it has room for ${volumeText(u.freeM3, volume)}, and ${h.name} is ${volumeText(h.m3!, volume)}` : u.heaps.length > 0 && u.slot.kind !== 'row' ? `, beside ${listText(u.heaps.map((x) => x.name))}` : ''}`,
+                    ? say('map.hasNoStretchThatIsLongEnough', { slot: titleOf(u.slot) })
+                    : `${positionText(to)}${over ? say('map.itHasRoomForAndIs', { freeM3: volumeText(u.freeM3, volume), name: h.name, m3: volumeText(h.m3!, volume) }) : u.heaps.length > 0 && u.slot.kind !== 'row' ? say('map.beside', { heaps: listText(u.heaps.map((x) => x.name)) }) : ''}`,
               },
             ] as const;
           }),
@@ -151,12 +173,15 @@ export function mapView(
     moves,
     free: [
       empty.length > 0
-        ? `Free: ${listText(empty.map((u) => titleOf(u.slot).toLowerCase()))}, ${volumeText(
-            empty.reduce((s, u) => s + u.holdsM3, 0),
-            volume,
-          )} in all`
-        : 'No bay is free',
-      rowFree > 0.5 ? `${rowFree.toFixed(1)} m of row` : '',
+        ? say('map.freeInAll', {
+            empty: listText(empty.map((u) => titleOf(u.slot).toLowerCase())),
+            reduce: volumeText(
+              empty.reduce((s, u) => s + u.holdsM3, 0),
+              volume,
+            ),
+          })
+        : say('map.noBayIsFree'),
+      rowFree > 0.5 ? say('map.mOfRow', { rowFree: rowFree.toFixed(1) }) : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { usualTemplate } from '@/core/advice/templates';
 import type { Rule } from '@/core/evidence/rule';
 import { proposePlan } from '@/core/heap/plan';
@@ -131,7 +132,7 @@ const soundMetres = (text: string): number | null => {
 };
 const depthProblem = (text: string): string | undefined =>
   number(text) !== null && soundMetres(text) === null
-    ? 'Type metres as a number, or leave it empty.'
+    ? say('open.typeMetresAsANumberOrLeave')
     : undefined;
 
 /** Where it lies along a row that it shares; null: it lies alone. */
@@ -154,9 +155,9 @@ type OpenProblems = {
 };
 
 function codeProblem(code: string, codes: readonly string[]): string | undefined {
-  if (code.trim() === '') return 'A heap needs a code for its flag.';
+  if (code.trim() === '') return say('open.aHeapNeedsACodeForIts');
   return codes.includes(code.trim().toUpperCase())
-    ? `There is a heap ${code.trim()} already. Choose another code.`
+    ? say('open.thereIsAHeapAlreadyChooseAnother', { code: code.trim() })
     : undefined;
 }
 
@@ -165,20 +166,12 @@ function problemsOf(d: OpenDraft, codes: readonly string[]): OpenProblems {
   const mistold = typed(d.turned) === null || typed(d.hottest, -30) === null;
   return {
     code: codeProblem(d.code, codes),
-    volume:
-      volume !== null && !(volume > 0)
-        ? 'Type the volume as a number, or leave it empty.'
-        : undefined,
+    volume: volume !== null && !(volume > 0) ? say('open.typeTheVolumeAsANumberOr') : undefined,
     core: depthProblem(d.core),
     reach: depthProblem(d.reach),
-    row:
-      stretchOf(d) === 'wrong'
-        ? 'Type where it starts and ends along the row, in metres.'
-        : undefined,
+    row: stretchOf(d) === 'wrong' ? say('open.typeWhereItStartsAndEndsAlong') : undefined,
     adopted:
-      d.stage === 'adopted' && mistold
-        ? 'Type turnings and the hottest reading as numbers, or leave them empty.'
-        : undefined,
+      d.stage === 'adopted' && mistold ? say('open.typeTurningsAndTheHottestReadingAs') : undefined,
   };
 }
 
@@ -186,9 +179,9 @@ function problemsOf(d: OpenDraft, codes: readonly string[]): OpenProblems {
 function missingOf(d: OpenDraft, problems: OpenProblems): string | null {
   const wrong = Object.values(problems).find((p) => p !== undefined);
   if (wrong) return wrong;
-  if (d.stage === '') return 'Say whether the last raw load is in.';
-  if (d.stage === 'adopted' && d.rawAt === '') return 'Say when its last raw load went in.';
-  return d.shape === '' || d.method === '' ? 'Choose its shape and how it is kept.' : null;
+  if (d.stage === '') return say('open.sayWhetherTheLastRawLoadIs');
+  if (d.stage === 'adopted' && d.rawAt === '') return say('open.sayWhenItsLastRawLoadWent');
+  return d.shape === '' || d.method === '' ? say('open.chooseItsShapeAndHowItIs') : null;
 }
 
 /** Which rules are offered, proposed and chosen, the leading one first. */

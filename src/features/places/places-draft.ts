@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { PointZone } from '@/core/evidence/types';
 import {
   depthInZone,
@@ -113,8 +114,10 @@ const MAX_ALONG_M = 5000;
 function problemIn(place: PlaceDraft): string | null {
   const [depth, along] = [readMetres(place.depth), readMetres(place.along)];
   if (depth !== null && !(depth >= 0 && depth <= MAX_DEPTH_M))
-    return 'A depth in metres, such as 0.6';
-  return along !== null && !(along >= 0 && along <= MAX_ALONG_M) ? 'Metres along the row' : null;
+    return say('places.aDepthInMetresSuchAs0');
+  return along !== null && !(along >= 0 && along <= MAX_ALONG_M)
+    ? say('places.metresAlongTheRow')
+    : null;
 }
 
 /** Whether a place that was read lies elsewhere now: its readings must not be taken for those of the old one. */

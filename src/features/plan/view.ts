@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import {
   forecastTurnings,
   OUTLOOK_MS,
@@ -78,30 +79,36 @@ function effectText(
 ): { text: string; costs: boolean } {
   if (o.lostAt !== null)
     return {
-      text: `falls past its floor ${dayText(timeZone, o.lostAt)}: ${durationText(o.lostHours)} would be lost`,
+      text: say('plan.fallsPastItsFloorWouldBeLost', {
+        lostAt: dayText(timeZone, o.lostAt),
+        lostHours: durationText(o.lostHours),
+      }),
       costs: true,
     };
   if (o.proofAt === null)
     return f.proof.status === null || f.proof.status === 'proven'
-      ? { text: 'changes nothing for a proof', costs: false }
+      ? { text: say('plan.changesNothingForAProof'), costs: false }
       : {
           text:
             planned.proofAt === null
-              ? 'no proof within forty days either way'
-              : 'no proof within forty days',
+              ? say('plan.noProofWithinFortyDaysEitherWay')
+              : say('plan.noProofWithinFortyDays'),
           costs: planned.proofAt !== null,
         };
   const day = dayText(timeZone, o.proofAt);
-  if (planned.proofAt === null) return { text: `could be proven ${day}`, costs: false };
+  if (planned.proofAt === null) return { text: say('plan.couldBeProven', { day }), costs: false };
   // Both are told by their day, so what falls on one day is the same.
   const [then, before] = [
     dayFrom(zoneOf(timeZone), o.proofAt).start,
     dayFrom(zoneOf(timeZone), planned.proofAt).start,
   ];
   return then === before
-    ? { text: `could be proven ${day}, as planned`, costs: false }
+    ? { text: say('plan.couldBeProvenAsPlanned', { day }), costs: false }
     : {
-        text: `could be proven ${day} instead of ${dayText(timeZone, planned.proofAt)}`,
+        text: say('plan.couldBeProvenInsteadOf', {
+          day,
+          proofAt: dayText(timeZone, planned.proofAt),
+        }),
         costs: then > before,
       };
 }
@@ -178,10 +185,10 @@ export function dayEffects(
     const free = d.crewMinutes - itemAt(plan.load, day).minutes - moved;
     const over =
       hasCrew && moved > 0 && free < 0
-        ? `; ${durationText(-free / 60)} more than the crew has`
+        ? say('plan.moreThanTheCrewHas', { free: durationText(-free / 60) })
         : '';
     return {
-      text: `${effect.text}${near ? '; too near its other turning: both count only with a hot round between' : ''}${over}`,
+      text: `${effect.text}${near ? say('plan.tooNearItsOtherTurningBothCount') : ''}${over}`,
       costs: effect.costs || near,
     };
   });
@@ -203,7 +210,13 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
     pinned: j.pinned !== null,
     minutes: durationText(j.minutes / 60),
     machine: j.machine,
-    says: `${j.name}: turning ${dayText(timeZone, itemAt(days, j.day).work)}, ${durationText(j.minutes / 60)}${j.owed ? ', owed to its proof' : ''}${j.pinned !== null ? ', set by hand' : ''}`,
+    says: say('plan.turningOwedtoOwedToItsProofOther', {
+      name: j.name,
+      work: dayText(timeZone, itemAt(days, j.day).work),
+      minutes: durationText(j.minutes / 60),
+      owed: j.owed ? 'owedTo' : 'other',
+      pinned: j.pinned !== null ? 'setBy' : 'other',
+    }),
   }));
   const rows = board
     .filter((d) => !isGone(d.situation))
@@ -233,24 +246,26 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
         turns: isLive(d.situation) ? turnsIn(plan, days, d.id).map(share) : [],
         proofAt: proofAt === null ? null : share(proofAt),
         proofText:
-          proofAt === null ? '' : `could be proven ${dayText(timeZone, proofAt)} as planned`,
+          proofAt === null
+            ? ''
+            : say('plan.couldBeProvenAsPlanned2', { proofAt: dayText(timeZone, proofAt) }),
         lostAt: o?.lostAt == null ? null : share(o.lostAt),
         bayBy: by === null || by < first ? null : share(by),
         note:
           kind === 'proven'
-            ? 'proven; let it cool and move it'
+            ? say('plan.provenLetItCoolAndMoveIt')
             : kind === 'curing'
               ? stage.code === 'ready'
-                ? 'said to be ready'
-                : 'put to cure'
+                ? say('plan.saidToBeReady')
+                : say('plan.putToCure')
               : kind === 'building'
                 ? 'building'
                 : stage.code === 'on-hold'
-                  ? 'on hold'
+                  ? say('plan.onHold')
                   : stage.code === 'dormant'
                     ? 'asleep'
                     : o?.lostAt != null
-                      ? `falls out of its heat ${dayText(timeZone, o.lostAt)}`
+                      ? say('plan.fallsOutOfItsHeat', { lostAt: dayText(timeZone, o.lostAt) })
                       : '',
       };
     });
@@ -262,7 +277,7 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
       : l.overMinutes > 0
         ? `+${durationText(l.overMinutes / 60)}`
         : l.overMachineMinutes > 0
-          ? `machine +${durationText(l.overMachineMinutes / 60)}`
+          ? say('plan.machine', { overMachineMinutes: durationText(l.overMachineMinutes / 60) })
           : null;
     return {
       figure: String(p.day),
@@ -282,25 +297,27 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
   const summary = [
     hasCrew
       ? heavy.length > 0
-        ? `More work than hands: ${heavy
-            .slice(0, 4)
-            .map((d) => `${d.long} by ${d.over!.replace('+', '')}`)
-            .join(', ')}.`
-        : 'Every day fits.'
+        ? say('plan.moreWorkThanHands', {
+            heavy: heavy
+              .slice(0, 4)
+              .map((d) => say('plan.by', { long: d.long, replace: d.over!.replace('+', '') }))
+              .join(', '),
+          })
+        : say('plan.everyDayFits')
       : '',
-    lost.length > 0 ? `At risk: ${lost.map((r) => r.name).join(', ')}.` : '',
+    lost.length > 0 ? say('plan.atRisk', { lost: lost.map((r) => r.name).join(', ') }) : '',
   ]
     .filter(Boolean)
     .join(' ');
   return {
-    title: `Fourteen days from ${dayText(timeZone, firstOf(days).work)}`,
+    title: say('plan.fourteenDaysFrom', { work: dayText(timeZone, firstOf(days).work) }),
     summary,
     days: shown,
     rows,
     jobs,
     nowShare: share(now),
     solvedText: plan.solved
-      ? 'Turnings were moved within their windows by an integer programme: as little off their best day as the hours allow, what a proof waits for first.'
-      : 'There were too many turnings to weigh them all in time: each stands on the least loaded day of its window.',
+      ? say('plan.turningsWereMovedWithinTheirWindows')
+      : say('plan.thereWereTooManyTurningsToWeigh'),
   };
 }

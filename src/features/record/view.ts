@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { isGone } from '@/core/advice/situation';
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/words/position';
@@ -91,17 +92,33 @@ type Again = { readonly digest: string; readonly fileName: string; readonly comm
 
 const NOT_SAID = 'not recorded: write it here  ________________________________';
 const METHOD_WORD = {
-  turned: 'turned heap',
-  static: 'static heap, aerated and not turned',
-  vessel: 'closed vessel, mixed inside',
+  get turned() {
+    return say('record.turnedHeap');
+  },
+  get static() {
+    return say('record.staticHeapAeratedAndNotTurned');
+  },
+  get vessel() {
+    return say('record.closedVesselMixedInside');
+  },
 } as const;
 const INPUT_WORD: Record<string, string> = {
   manure: 'manure',
-  'seeding-weeds': 'seeding weeds or late hay',
-  'food-waste': 'food waste',
-  biosolids: 'sewage sludge',
-  'diseased-plants': 'diseased plants',
-  garden: 'garden and crop waste',
+  get 'seeding-weeds'() {
+    return say('record.seedingWeedsOrLateHay');
+  },
+  get 'food-waste'() {
+    return say('record.foodWaste');
+  },
+  get biosolids() {
+    return say('record.sewageSludge');
+  },
+  get 'diseased-plants'() {
+    return say('record.diseasedPlants');
+  },
+  get garden() {
+    return say('record.gardenAndCropWaste');
+  },
 };
 
 export const safeName = (code: string): string =>
@@ -140,19 +157,29 @@ function identityOf(
     ),
   ];
   const rows: [string, string | undefined][] = [
-    ['Batch', `${opened.code}${opened.name ? `, ${opened.name}` : ''}`],
-    ['Site', opened.brought ? `${opened.brought.siteName}; brought in at ${site.name}` : site.name],
-    ['Address', siteState.fireCard?.address ?? NOT_SAID],
-    ['Place', positionText(state.position)],
-    ['Method', METHOD_WORD[opened.method]],
-    ['Volume', opened.volumeM3 === undefined ? undefined : `about ${opened.volumeM3} m³`],
+    [say('record.batch'), `${opened.code}${opened.name ? `, ${opened.name}` : ''}`],
     [
-      'Shape',
-      opened.shape &&
-        `${opened.shape}${opened.coreDepthM ? `, core ${opened.coreDepthM} m deep` : ''}`,
+      say('record.site'),
+      opened.brought
+        ? say('record.broughtInAt', { siteName: opened.brought.siteName, name: site.name })
+        : site.name,
+    ],
+    [say('record.address'), siteState.fireCard?.address ?? NOT_SAID],
+    [say('record.place'), positionText(state.position)],
+    [say('record.method'), METHOD_WORD[opened.method]],
+    [
+      say('record.volume'),
+      opened.volumeM3 === undefined
+        ? undefined
+        : say('record.aboutM', { volumeM3: opened.volumeM3 }),
     ],
     [
-      'Materials',
+      say('record.shape'),
+      opened.shape &&
+        `${opened.shape}${opened.coreDepthM ? say('record.coreMDeep', { coreDepthM: opened.coreDepthM }) : ''}`,
+    ],
+    [
+      say('record.materials'),
       [
         ...went,
         ...(opened.inputs ?? []).map((i) => INPUT_WORD[i] ?? i),
@@ -163,17 +190,17 @@ function identityOf(
                   .filter(Boolean)
                   .join(', ')
               : '';
-          return added ? [`${added} (added ${when(e.at)})`] : [];
+          return added ? [say('record.added', { added, at: when(e.at) })] : [];
         }),
-      ].join('; ') || 'not recorded',
+      ].join('; ') || say('record.notRecorded'),
     ],
-    ['Initial C:N', cn],
+    [say('record.initialCN'), cn],
     [
-      'Last raw load in',
-      state.builtAt === null ? 'still building: no clock has started' : when(state.builtAt),
+      say('record.lastRawLoadIn'),
+      state.builtAt === null ? say('record.stillBuildingNoClockHasStarted') : when(state.builtAt),
     ],
     [
-      'Places of a round',
+      say('record.placesOfARound'),
       state.plan
         .map((p) =>
           [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`]
@@ -183,10 +210,13 @@ function identityOf(
         .join('; '),
     ],
     [
-      'Taken over',
+      say('record.takenOver'),
       adoptedText(opened.adopted, { timeZone: site.timeZone, unit, now }) ?? undefined,
     ],
-    ['Times', `by the clock of ${opened.brought?.timeZone ?? site.timeZone}`],
+    [
+      say('record.times'),
+      say('record.byTheClockOf', { timeZone: opened.brought?.timeZone ?? site.timeZone }),
+    ],
   ];
   return rows.filter((row): row is [string, string] => Boolean(row[1]));
 }
@@ -208,7 +238,7 @@ function cellOf(
   const typed = r.unit === unit && !named ? `${r.value}` : `${r.value} °${r.unit}`;
   const same = Math.abs(toCelsius(r.value, r.unit) - corrected) < 1e-9;
   const right = tempBeside(corrected, floorC, unit, 1);
-  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? ` (corrected ${right})` : `\u00a0/\u00a0${right.replace(/ .*/, '')}`}`;
+  return `${named ? `${place(r.point)} ` : ''}${typed}${same ? '' : named ? say('record.corrected', { right }) : `\u00a0/\u00a0${right.replace(/ .*/, '')}`}`;
 }
 type LoggedOrRead = Pick<LoggedReading, 'point' | 'value' | 'unit'>;
 
@@ -218,9 +248,9 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
   const floor = accounts[0]?.assessment.progress.scan.floor ?? { floorC: 55 };
   const word = {
     hot: 'hot',
-    cold: 'not hot',
-    over: 'too hot',
-    thin: 'hot, read at too few places',
+    cold: say('record.notHot'),
+    over: say('record.tooHot'),
+    thin: say('record.hotReadAtTooFewPlaces'),
   };
   const columns = state.points.length <= MAX_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
@@ -258,21 +288,25 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
       : [r.readings.map(cell).join('; ')];
     const struck = (out.get(firstOf(r.readings).round ?? '') ?? []).map(
       (x) =>
-        `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? 'no reason given'}`,
+        `${place(x.point)} ${x.value} °${x.unit} ${x.flag}: ${x.flagReason ?? say('record.noReasonGiven')}`,
     );
     const probes = [
       ...new Set(r.readings.flatMap((x) => (x.probe === undefined ? [] : [x.probe]))),
     ].join(', ');
     const lateText =
       late.length > 0
-        ? `entered ${durationText(late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour)} later`
+        ? say('record.enteredLater', {
+            reduce: durationText(
+              late.reduce((m, x) => Math.max(m, x.recordedAt! - x.at), 0) / MS.hour,
+            ),
+          })
         : '';
     const readers = [...new Set(r.readings.map((x) => who(x.id)).filter(Boolean))].join(', ');
     return [
       when(r.time),
       ...values,
-      probes || 'not named',
-      readers || 'not said',
+      probes || say('record.notNamed'),
+      readers || say('record.notSaid'),
       tempBeside(r.value, floor.floorC, unit, 1),
       [
         word[heatOf(r, floor.floorC, floor.ceilingC)],
@@ -286,27 +320,27 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
   });
   const earlier =
     prepared.rounds.length > MAX_ROUNDS
-      ? [`${prepared.rounds.length - MAX_ROUNDS} earlier rounds are in the batch file.`]
+      ? [
+          say('record.earlierRoundsAreInTheBatchFile', {
+            rounds: prepared.rounds.length - MAX_ROUNDS,
+          }),
+        ]
       : [];
   const more = [
-    ...(columns
-      ? [
-          `Values as read, in °${unit} unless another unit stands behind them; behind the stroke what the thermometer’s checks make of them.`,
-        ]
-      : []),
+    ...(columns ? [say('record.valuesAsReadInUnlessAnotherUnit', { unit })] : []),
     ...earlier,
   ].join(' ');
   return {
     head: [
-      'Round',
-      ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : ['Values as read']),
-      'Thermometer',
-      'Read by',
-      'Counts as',
-      `Against ${tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0)}`,
+      say('record.round'),
+      ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : [say('record.valuesAsRead')]),
+      say('record.thermometer'),
+      say('record.readBy'),
+      say('record.countsAs'),
+      say('record.against', { floorC: tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0) }),
     ],
     rows,
-    none: 'No round was read.',
+    none: say('record.noRoundWasRead'),
     ...(more ? { more } : {}),
   };
 }
@@ -323,20 +357,24 @@ function worksTable({ state, when }: Page): Table {
       if (words === null) return [];
       const late =
         e.recordedAt - e.at > MS.day && e.kind !== 'opened'
-          ? `; entered ${when(e.recordedAt)}`
+          ? say('record.entered', { recordedAt: when(e.recordedAt) })
           : '';
       return [
         [
           when(e.at),
-          `${words}${strike?.kind === 'correction' ? ` — struck: ${strike.data.reason}` : ''}${late}`,
+          `${words}${strike?.kind === 'correction' ? say('record.struck', { reason: strike.data.reason }) : ''}${late}`,
           e.by,
         ],
       ];
     });
   return {
-    head: ['When', 'Turnings, water, additions and what else was done', 'Who'],
+    head: [
+      say('record.when'),
+      say('record.turningsWaterAdditionsAndWhatElseWas'),
+      say('record.who'),
+    ],
     rows,
-    none: 'Nothing but readings was logged.',
+    none: say('record.nothingButReadingsWasLogged'),
   };
 }
 
@@ -351,13 +389,13 @@ function correctionsTable({ state, when, place }: Page): Table {
     const was = old
       ? `${place(old.point)} ${old.value} °${old.unit}, ${when(instantOf(old.at))}`
       : target
-        ? `${target.kind} of ${when(target.at)}`
-        : 'an entry';
+        ? say('record.of', { kind: target.kind, at: when(target.at) })
+        : say('record.anEntry');
     return [
       when(c.recordedAt),
       was,
       c.data.value === undefined
-        ? 'struck out'
+        ? say('record.struckOut')
         : `${c.data.value} °${c.data.unit ?? old?.unit ?? 'C'}`,
       c.data.reason,
       c.by,
@@ -370,13 +408,19 @@ function correctionsTable({ state, when, place }: Page): Table {
       when(instantOf(r.at)),
       `${place(r.point)} ${r.value} °${r.unit}`,
       r.flag!,
-      r.flagReason ?? 'no reason given',
-      'as the file says',
+      r.flagReason ?? say('record.noReasonGiven'),
+      say('record.asTheFileSays'),
     ]);
   return {
-    head: ['When', 'Was', 'Became', 'Why', 'Who'],
+    head: [
+      say('record.when'),
+      say('record.was'),
+      say('record.became'),
+      say('record.why'),
+      say('record.who'),
+    ],
     rows: [...logged, ...brought],
-    none: 'Nothing was corrected.',
+    none: say('record.nothingWasCorrected'),
   };
 }
 
@@ -394,7 +438,7 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
     `${k > 0 ? '+' : ''}${Number((unit === 'F' ? k * 1.8 : k).toFixed(2)) + 0} °${unit}`;
   const rows = [...brought, ...own].flatMap(({ id, checks }) =>
     checks.length === 0
-      ? [[id, 'never checked', '', '', ''] as TableRow]
+      ? [[id, say('record.neverChecked'), '', '', ''] as TableRow]
       : [...checks]
           .sort((a, b) => a.at - b.at)
           .map((c): TableRow => [
@@ -406,9 +450,15 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
           ]),
   );
   return {
-    head: ['Thermometer', 'Checked', 'Held against', 'It read', 'Correction'],
+    head: [
+      say('record.thermometer'),
+      say('record.checked'),
+      say('record.heldAgainst'),
+      say('record.itRead'),
+      say('record.correction'),
+    ],
     rows,
-    none: 'No reading names its thermometer, so no check stands behind it.',
+    none: say('record.noReadingNamesItsThermometerSoNo'),
   };
 }
 
@@ -417,7 +467,9 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
   const conditions = [
     ...new Set(
       (assessment?.rules ?? []).flatMap(({ rule }) =>
-        rule.conditions.map((c) => `${c} (${rule.title}): asked for by the rule, not judged here.`),
+        rule.conditions.map((c) =>
+          say('record.askedForByTheRuleNotJudged', { c, title: rule.title }),
+        ),
       ),
     ),
   ];
@@ -425,11 +477,13 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
     .filter((p) => !state.readings.some((r) => r.point === p.id))
     .map((p) => p.label ?? p.id);
   return [
-    'Places between the points read: a record speaks of the readings in it, not of every handful.',
-    'Herbicide residue, metals, salts, plastic and stones, maturity: heat does not change them.',
-    'Spores and heat-hardy organisms; hard seeds that survive this heat.',
-    'What touched the batch after the last entry: raw tools, dust, droppings, leachate.',
-    ...(unread.length > 0 ? [`Places that were never read: ${unread.join(', ')}.`] : []),
+    say('record.placesBetweenThePointsReadARecord'),
+    say('record.herbicideResidueMetalsSaltsPlasticAnd'),
+    say('record.sporesAndHeatHardyOrganismsHardSeeds'),
+    say('record.whatTouchedTheBatchAfterTheLast'),
+    ...(unread.length > 0
+      ? [say('record.placesThatWereNeverRead', { unread: unread.join(', ') })]
+      : []),
     ...conditions,
   ];
 }
@@ -445,7 +499,11 @@ function againOf(
 ): RecordDoc['again'] {
   const assessed = assessment?.rules ?? [];
   const commandOf = (fileName: string, of: typeof assessed): string =>
-    `./zealous verify ${fileName}${of.map((r) => ` --rule ${r.rule.id}`).join('')} --as-of ${isoOf(now)}`;
+    say('record.zealousVerifyAsOf', {
+      fileName,
+      of: of.map((r) => ` --rule ${r.rule.id}`).join(''),
+      isoOf: isoOf(now),
+    });
   const kept = assessed.filter((r) => r.present !== undefined);
   const versions = [...new Set(kept.map((r) => r.terms.version))].filter((v) => earlier?.has(v));
   return {
@@ -476,26 +534,32 @@ function againOf(
 
 /** The initial C:N of the mix, or why it cannot be told. */
 function cnText(cn: Figure | null): string {
-  if (cn === null) return 'still building';
-  if (!cn.ok) return `not known: ${listText(cn.missing)}`;
+  if (cn === null) return say('record.stillBuilding');
+  if (!cn.ok) return say('record.notKnown', { missing: listText(cn.missing) });
   const { low, value, high } = cn.est;
-  return `${Math.round(value)}:1${Math.round(low) === Math.round(high) ? '' : `, between ${Math.round(low)} and ${Math.round(high)}`}, from what was logged as it was built`;
+  return Math.round(low) === Math.round(high)
+    ? say('record.n1FromWhatWasLoggedAsIt', { value: Math.round(value) })
+    : say('record.n1BetweenAndFromWhatWasLogged', {
+        value: Math.round(value),
+        low: Math.round(low),
+        high: Math.round(high),
+      });
 }
 
 const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
   said.map((v) => ({
     rule: v.full,
     met: v.status === 'proven',
-    text: v.status === 'proven' ? v.short : `Not met: ${v.short}`,
+    text: v.status === 'proven' ? v.short : say('record.notMet', { short: v.short }),
   }));
 
 /** How good the evidence is, apart from what it says. */
 function qualityOf(assessment: BatchAssessment | null): string[] {
   const lead = assessment?.rules[0];
   const grade = lead ? gradeOf(assessment.prepared, lead.assessment) : null;
-  if (!grade) return ['No round was read since the clock started.'];
+  if (!grade) return [say('record.noRoundWasReadSinceTheClock')];
   return [
-    `${GRADE_WORD[grade.grade]} in all; the weakest part weighs most.`,
+    say('record.inAllTheWeakestPartWeighsMost', { gradeword: GRADE_WORD[grade.grade] }),
     ...grade.findings.map(
       ({ finding, grade: own }) => `${GRADE_WORD[own]}: ${findingText(finding).is}.`,
     ),
@@ -513,7 +577,7 @@ function standingRow(
   if (stage.by === null) return [];
   return [
     [
-      'Standing',
+      say('record.standing'),
       `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claimOf(situation, now), locale)}`,
     ],
   ];
@@ -535,7 +599,7 @@ export function recordDoc(ask: Ask): RecordDoc {
   const said = assessment ? saidOf(assessment, state.terms.length, locale, cn) : [];
   const { code } = state.opened;
   return {
-    title: 'Heat-treatment record',
+    title: say('record.heatTreatmentRecord'),
     site: site.name,
     code,
     made: whenText(timeZone, now),
@@ -544,7 +608,7 @@ export function recordDoc(ask: Ask): RecordDoc {
     outcome: outcomeOf(said),
     quality: qualityOf(assessment),
     held: heldText(LIBRARY_EDITION),
-    sign: ['Name', 'Signature', 'Date'],
+    sign: [say('record.name'), say('record.signature'), say('record.date')],
     verdicts: said.map((v) => ({
       ...v,
       sentence: plainText(v.sentence),
@@ -553,15 +617,15 @@ export function recordDoc(ask: Ask): RecordDoc {
     chart: assessment && state.readings.length > 0 ? chartView(state, assessment, locale) : null,
     rounds: assessment
       ? roundsTable(page, assessment)
-      : { head: [], rows: [], none: 'No clock has started yet.' },
+      : { head: [], rows: [], none: say('record.noClockHasStartedYet') },
     works: worksTable(page),
     corrections: correctionsTable(page),
     checks: checksTable(page),
     notCovered: notCoveredOf(page, assessment),
     cautions: [
       `${CAUTION.steam} ${CAUTION.spores}`,
-      'Whether this meets the law where the compost is made, sold or used: check with your local authority.',
-      'It says which rule was met, when, and on how many readings; it promises no more.',
+      say('record.whetherThisMeetsTheLawWhereThe'),
+      say('record.itSaysWhichRuleWasMetWhen'),
     ],
     again: ask.file ? againOf(ask.file, code, assessment, now) : null,
   };
@@ -578,13 +642,13 @@ export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale
       building: d.builtAt === null,
       gone: isGone(d.situation),
       proven: lead?.status === 'proven',
-      built: d.builtAt === null ? 'still building' : dayText(timeZone, d.builtAt),
+      built: d.builtAt === null ? say('record.stillBuilding') : dayText(timeZone, d.builtAt),
       rule: lead?.title ?? '',
       says: lead
         ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}`
         : d.builtAt === null
-          ? 'no clock has started'
-          : 'no rule claimed',
+          ? say('record.noClockHasStarted')
+          : say('record.noRuleClaimed'),
     };
   });
 export type RecordRow = ReturnType<typeof recordRows>[number];

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { nameForHeap } from '@/core/words/waiting';
 import type { DoubtAnswer, DoubtCode } from '@/core/advice/doubt';
 import type { DataOf, EntryKind } from '@/core/log/entry';
@@ -175,7 +176,10 @@ export function keepReading(
         [place]: [
           ...before.map((k) =>
             k.out === null
-              ? { ...k, out: { flag: 'superseded' as const, reason: again ?? 'Read again.' } }
+              ? {
+                  ...k,
+                  out: { flag: 'superseded' as const, reason: again ?? say('round.readAgain') },
+                }
               : k,
           ),
           next,
@@ -192,7 +196,7 @@ export const takeBack = (walk: RoundWalk, heap: string, place: string): RoundWal
       ...d.kept,
       [place]: (d.kept[place] ?? []).map((k, i, all) =>
         i === all.length - 1 && k.out === null
-          ? { ...k, out: { flag: 'superseded' as const, reason: 'Taken back at once.' } }
+          ? { ...k, out: { flag: 'superseded' as const, reason: say('round.takenBackAtOnce') } }
           : k,
       ),
     },
@@ -280,7 +284,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(Math.max(...kept.map(({ k }) => k.at))),
         data: { source: 'hand', readings, ...mark, ...(left.length > 0 ? { left } : {}) },
       },
-      ...nameForHeap(heap.name, `round of ${places}`),
+      ...nameForHeap(heap.name, say('round.roundOf', { places })),
     });
   }
   if (Object.keys(feel).length > 0)
@@ -292,7 +296,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(at as number),
         data: { ...feel, ...mark },
       },
-      ...nameForHeap(heap.name, 'felt, smelled'),
+      ...nameForHeap(heap.name, say('round.feltSmelled')),
     });
   return out;
 }
@@ -327,7 +331,7 @@ export function leaveHeap(
         at: iso(at),
         data: { reason, walk: walk.id },
       },
-      ...nameForHeap(heap.name, 'left out'),
+      ...nameForHeap(heap.name, say('round.leftOut')),
     },
   };
 }
@@ -351,7 +355,7 @@ export function keepAir(
         at: iso(at),
         data: { value, unit, walk: walk.id },
       },
-      what: 'Air in the shade',
+      what: say('round.airInTheShade'),
     },
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { Policy } from '@/core/evidence/types';
 
 /** A policy while it is typed: numbers stay as typed until they are whole. */
@@ -29,54 +30,82 @@ type NumberField = {
 export const POLICY_NUMBERS: readonly NumberField[] = [
   {
     key: 'minPoints',
-    label: 'A full round has at least',
+    get label() {
+      return say('rules.aFullRoundHasAtLeast');
+    },
     unit: 'points',
-    hint: 'A round with fewer is set aside',
+    get hint() {
+      return say('rules.aRoundWithFewerIsSetAside');
+    },
     least: 1,
     whole: true,
   },
   {
     key: 'maxGapHours',
-    label: 'Longest credited time between rounds',
+    get label() {
+      return say('rules.longestCreditedTimeBetweenRounds');
+    },
     unit: 'h',
-    hint: 'Beyond it the run breaks',
+    get hint() {
+      return say('rules.beyondItTheRunBreaks');
+    },
     least: 0,
     above: true,
   },
   {
     key: 'turnGraceHours',
-    label: 'Grace after a full turning',
+    get label() {
+      return say('rules.graceAfterAFullTurning');
+    },
     unit: 'h',
-    hint: 'A cold round in it pauses the run',
+    get hint() {
+      return say('rules.aColdRoundInItPausesThe');
+    },
     least: 0,
   },
   {
     key: 'guardBandC',
-    label: 'Guard band',
+    get label() {
+      return say('rules.guardBand');
+    },
     unit: 'K',
-    hint: 'Taken off every value, for the thermometer; 1 K is 1.8 °F',
+    get hint() {
+      return say('rules.takenOffEveryValueForTheThermometer');
+    },
     least: 0,
   },
   {
     key: 'roundMinutes',
-    label: 'Readings that belong together',
+    get label() {
+      return say('rules.readingsThatBelongTogether');
+    },
     unit: 'min',
-    hint: 'For readings without a round of their own',
+    get hint() {
+      return say('rules.forReadingsWithoutARoundOfTheir');
+    },
     least: 0,
   },
   {
     key: 'maxBlankDays',
-    label: 'Blank days in a row',
+    get label() {
+      return say('rules.blankDaysInARow');
+    },
     unit: 'days',
-    hint: 'Counting days only',
+    get hint() {
+      return say('rules.countingDaysOnly');
+    },
     least: 0,
     whole: true,
   },
   {
     key: 'calibrationDays',
-    label: 'A thermometer’s check is fresh for',
+    get label() {
+      return say('rules.aThermometersCheckIsFreshFor');
+    },
     unit: 'days',
-    hint: 'Leave empty to note nothing',
+    get hint() {
+      return say('rules.leaveEmptyToNoteNothing');
+    },
     least: 0,
     above: true,
     empty: true,
@@ -101,14 +130,16 @@ const numberOf = (text: string): number => Number(text.trim().replace(',', '.'))
 /** What is wrong with a field as it is typed. */
 export function problemOf(f: NumberField, d: PolicyDraft): string | undefined {
   const text = d[f.key].trim();
-  if (text === '') return f.empty ? undefined : 'Type a number.';
+  if (text === '') return f.empty ? undefined : say('rules.typeANumber');
   const n = numberOf(text);
   if (!Number.isFinite(n) || (f.whole && !Number.isInteger(n)))
-    return f.whole ? 'Type a whole number.' : 'Type a number.';
+    return f.whole ? say('rules.typeAWholeNumber') : say('rules.typeANumber');
   if (n < f.least || (f.above && n === f.least))
-    return f.above ? `Must be above ${f.least}.` : `Must be ${f.least} or more.`;
+    return f.above
+      ? say('rules.mustBeAbove', { least: f.least })
+      : say('rules.mustBeOrMore', { least: f.least });
   if (f.key === 'turnGraceHours' && n > numberOf(d.maxGapHours))
-    return 'Must not be longer than the longest time between rounds.';
+    return say('rules.mustNotBeLongerThanTheLongest');
   return undefined;
 }
 

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { getRequirementDescription } from '@/core/evidence/requirements';
 import type { FormInput, TypedRequirement } from '@/core/evidence/requirements/description';
 import type { Leaf, Requirement } from '@/core/evidence/rule';
@@ -125,8 +126,8 @@ export function ruleOf(d: TypedRule, unit: TempUnit, taken: readonly string[]): 
   return {
     id: d.id ?? ruleIdFor(d.title, taken),
     title: d.title.trim(),
-    jurisdiction: 'this site',
-    document: d.document.trim() || 'the site’s own rule',
+    jurisdiction: say('rules.thisSite'),
+    document: d.document.trim() || say('rules.theSitesOwnRule'),
     fromMemory: false,
     clock: d.clock,
     methods: [...d.methods],

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { Amount, LoadState, OwnMeasure } from '@/core/log/store-shapes';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { RIPENING, type Ripening } from '@/core/mix/words';
@@ -99,15 +100,14 @@ function missingOf(
   { material, given, amount, amountProblem: wrong }: Omit<TakeInReading, 'missing'>,
   by: string,
 ): string | null {
-  if (!material) return 'Choose what it is.';
-  if (amount === null) return 'Say how much, or that it is not known.';
+  if (!material) return say('store.chooseWhatItIs');
+  if (amount === null) return say('store.sayHowMuchOrThatItIs');
   if (wrong !== undefined) return wrong;
   if (typed(d.cost, -1_000_000) === null || typed(d.days) === null)
-    return 'Type cost and days as numbers, or leave them empty.';
-  if (given === 'refuse' && d.done.trim() === '') return 'Say what was done with the refused load.';
-  if (material.asksSpray && d.sprayed === '')
-    return 'Say whether it was sprayed, or that it is not known.';
-  return by.trim() ? null : 'Say who took it in.';
+    return say('store.typeCostAndDaysAsNumbersOr');
+  if (given === 'refuse' && d.done.trim() === '') return say('store.sayWhatWasDoneWithTheRefused');
+  if (material.asksSpray && d.sprayed === '') return say('store.sayWhetherItWasSprayedOrThat');
+  return by.trim() ? null : say('store.sayWhoTookItIn');
 }
 
 type TextField = 'what' | 'supplier' | 'certificate' | 'where' | 'asked' | 'words';

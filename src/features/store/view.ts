@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure } from '@/core/log/store-shapes';
 import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/core/mix/stock';
@@ -62,27 +63,48 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
   if (l.readyFrom !== null && l.readyFrom > l.stateSince)
     notes.push(
       l.readyFrom <= now
-        ? { text: `ripe since ${dayText(timeZone, l.readyFrom)}: say so on its page`, urgent: true }
+        ? {
+            text: say('store.ripeSinceSaySoOnItsPage', {
+              readyFrom: dayText(timeZone, l.readyFrom),
+            }),
+            urgent: true,
+          }
         : {
-            text: `${l.becomes ? (ripening(l.becomes)?.doing.toLowerCase() ?? 'ripening') : 'ripening'}, ready from ${dayText(timeZone, l.readyFrom)}`,
+            text: l.becomes
+              ? say('store.readyFrom', {
+                  toLowerCase: ripening(l.becomes)?.doing.toLowerCase() ?? say('store.ripening'),
+                  readyFrom: dayText(timeZone, l.readyFrom),
+                })
+              : say('store.ripeningReadyFrom', { readyFrom: dayText(timeZone, l.readyFrom) }),
             urgent: false,
           },
     );
   if (heat && heat.c !== null)
     notes.push({
-      text: `${tempText(heat.c, unit)} in the stack${heat.level === 'none' ? '' : heat.level === 'warn' ? ': read it daily' : heat.level === 'act' ? ': take it apart' : ': danger'}`,
+      text: say('store.inTheStackNoneReaditReadIt', {
+        c: tempText(heat.c, unit),
+        level:
+          heat.level === 'none'
+            ? 'none'
+            : heat.level === 'warn'
+              ? 'readIt'
+              : heat.level === 'act'
+                ? 'takeIt'
+                : 'other',
+      }),
       urgent: heat.level === 'act' || heat.level === 'danger',
     });
   else if (heat?.due != null && heat.due <= now)
-    notes.push({ text: 'its stack was not read yet', urgent: true });
+    notes.push({ text: say('store.itsStackWasNotReadYet'), urgent: true });
   if (l.load.sprayed === 'yes') notes.push({ text: 'sprayed', urgent: true });
-  if (l.load.sprayed === 'unknown') notes.push({ text: 'spraying not known', urgent: false });
-  if (l.overdrawn) notes.push({ text: 'more went out than came in: count it', urgent: true });
+  if (l.load.sprayed === 'unknown')
+    notes.push({ text: say('store.sprayingNotKnown'), urgent: false });
+  if (l.overdrawn) notes.push({ text: say('store.moreWentOutThanCameInCount'), urgent: true });
   return {
     id: l.id,
     name: nameOfLoad(l),
     state: STATE_WORDS[l.state],
-    left: l.leftLitres === null ? 'not known' : litresText(l.leftLitres, volume),
+    left: l.leftLitres === null ? say('store.notKnown') : litresText(l.leftLitres, volume),
     share: l.leftLitres === null || !l.litres ? null : l.leftLitres / l.litres,
     age: oldText(now - l.at),
     where: l.where ?? '',
@@ -105,7 +127,7 @@ export function stockView(store: StoreState, locale: Locale): StockView {
         name: ROLE_WORDS[s.role].many,
         means: ROLE_MEANS[s.role],
         litres: s.litres,
-        total: `${litresText(s.litres, volume)}${s.kg > 0 ? `, about ${kgText(s.kg)}` : ''}${s.unknown > 0 ? `, and ${s.unknown} not known` : ''}`,
+        total: `${litresText(s.litres, volume)}${s.kg > 0 ? say('store.about', { kg: kgText(s.kg) }) : ''}${s.unknown > 0 ? say('store.andNotKnown', { unknown: s.unknown }) : ''}`,
         loads: s.loads.map((l) => lineOf(l, locale)),
       }))
       .sort((a, b) => b.litres - a.litres),
@@ -117,12 +139,29 @@ export function stockView(store: StoreState, locale: Locale): StockView {
       .slice(0, 8)
       .map((l) => ({
         id: l.id,
-        text: `${dayText(timeZone, l.at)}: ${nameOfLoad(l)}, ${amountText(l.load.amount)}${l.load.supplier ? ` from ${l.load.supplier}` : ''}${l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`}${l.gone ? `, ${END_OF_LOAD[l.gone.how]}` : ''}`,
+        text: say('store.text', {
+          at: dayText(timeZone, l.at),
+          l: nameOfLoad(l),
+          amount: amountText(l.load.amount),
+          supplier: l.load.supplier ? say('store.from', { supplier: l.load.supplier }) : '',
+          answer: l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`,
+          gone: l.gone ? `, ${END_OF_LOAD[l.gone.how]}` : '',
+        }),
       })),
     warning: short
-      ? `Greens outrun browns: ${litresText(short.greenL, volume)} of greens lie there, and ${litresText(short.brownL, volume)} of browns and structure. Two to one they would want ${litresText(short.wantedL, volume)}: ask for chip, straw or leaves before more grass comes.`
+      ? say('store.greensOutrunBrownsOfGreensLieThere', {
+          greenL: litresText(short.greenL, volume),
+          brownL: litresText(short.brownL, volume),
+          wantedL: litresText(short.wantedL, volume),
+        })
       : null,
-    diverted: `${kgText(year.kg)} kept from waste in the last year${year.unweighed > 0 ? `, and ${countText(year.unweighed, 'load')} of unknown weight` : ''}`,
+    diverted:
+      year.unweighed > 0
+        ? say('store.keptFromWasteInTheLastYear', {
+            kg: kgText(year.kg),
+            unweighed: year.unweighed,
+          })
+        : say('store.keptFromWasteInTheLastYear2', { kg: kgText(year.kg) }),
     empty: store.loads.length === 0,
   };
 }
@@ -141,7 +180,17 @@ export type MaterialOption = {
   }[];
   readonly density: number | null;
 };
-const KEPT = { turned: 'turned heaps', static: 'static heaps', vessel: 'closed vessels' } as const;
+const KEPT = {
+  get turned() {
+    return say('store.turnedHeaps');
+  },
+  get static() {
+    return say('store.staticHeaps');
+  },
+  get vessel() {
+    return say('store.closedVessels');
+  },
+} as const;
 
 /** What may be brought, with what the site answers to it. */
 export const materialOptions = (store: StoreState): MaterialOption[] =>
@@ -195,10 +244,10 @@ export type LoadPage = {
 
 const range = (r: { low: number; usual: number; high: number } | null, unit: string): string =>
   r === null
-    ? 'not known'
+    ? say('store.notKnown')
     : r.low === r.high
       ? `${fig(r.usual)}${unit}`
-      : `${fig(r.usual)}${unit} (${fig(r.low)} to ${fig(r.high)})`;
+      : say('store.to', { usual: fig(r.usual), unit, low: fig(r.low), high: fig(r.high) });
 const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(x * 100) / 100);
 
 /** One load: what it is, what became of it, where it went. */
@@ -212,7 +261,7 @@ export function loadPage(
   const when = (at: number): string => whenText(timeZone, at, now);
   const heapName = (batch: string): string => {
     const d = board.find((b) => b.id === batch);
-    return d ? (d.name ?? d.code) : 'a heap';
+    return d ? (d.name ?? d.code) : say('store.aHeap');
   };
   const fact = (name: string, says: string | null | undefined) => (says ? [{ name, says }] : []);
   const heat = stackHeat(l, now);
@@ -221,64 +270,93 @@ export function loadPage(
   return {
     id: l.id,
     name: nameOfLoad(l),
-    head: `${ROLE_WORDS[l.stuff.role].one}, ${STATE_WORDS[l.state]}, ${l.gone ? END_OF_LOAD[l.gone.how] : l.leftLitres === null ? 'how much is left is not known' : `${litresText(l.leftLitres, volume)} left`}`,
+    head: l.gone
+      ? `${ROLE_WORDS[l.stuff.role].one}, ${STATE_WORDS[l.state]}, ${END_OF_LOAD[l.gone.how]}`
+      : l.leftLitres === null
+        ? say('store.howMuchIsLeftIsNotKnown', {
+            one: ROLE_WORDS[l.stuff.role].one,
+            statewords: STATE_WORDS[l.state],
+          })
+        : say('store.left', {
+            one: ROLE_WORDS[l.stuff.role].one,
+            statewords: STATE_WORDS[l.state],
+            leftLitres: litresText(l.leftLitres, volume),
+          }),
     facts: [
       ...fact(
-        'Came',
-        `${when(l.at)}, ${said(l.load.amount)}${l.kg !== null && l.load.amount.in !== 'kg' ? `, about ${kgText(l.kg)}` : ''}, written by ${l.by}`,
+        say('store.came'),
+        l.kg !== null && l.load.amount.in !== 'kg'
+          ? say('store.aboutWrittenBy', {
+              at: when(l.at),
+              amount: said(l.load.amount),
+              kg: kgText(l.kg),
+              by: l.by,
+            })
+          : say('store.writtenBy', { at: when(l.at), amount: said(l.load.amount), by: l.by }),
       ),
-      ...fact('From', l.load.supplier),
-      ...fact('Material', l.load.what ? l.material.name : null),
-      ...fact('Lies', l.where),
+      ...fact(say('store.from2'), l.load.supplier),
+      ...fact(say('store.material'), l.load.what ? l.material.name : null),
+      ...fact(say('store.lies'), l.where),
       ...fact(
-        'Answer',
+        say('store.answer'),
         l.answer === 'accept'
           ? null
           : `${ANSWER_WORDS[l.answer].mark}${l.load.asked ? `: ${l.load.asked}` : ''}`,
       ),
-      ...fact('What was done', l.load.done),
+      ...fact(say('store.whatWasDone'), l.load.done),
       ...fact(
-        'Weedkiller',
-        { no: 'not sprayed, as they say', yes: 'sprayed', unknown: 'not known' }[l.load.sprayed],
+        say('store.weedkiller'),
+        { no: say('store.notSprayedAsTheySay'), yes: 'sprayed', unknown: say('store.notKnown') }[
+          l.load.sprayed
+        ],
       ),
-      ...fact('Certificate', l.load.certificate),
+      ...fact(say('store.certificate'), l.load.certificate),
       ...fact(
-        'Cost',
+        say('store.cost'),
         l.load.cost === undefined
           ? null
-          : `${l.load.cost.toFixed(2)}${l.price !== null ? `, ${l.price.toFixed(3)} a kg` : ''}`,
+          : `${l.load.cost.toFixed(2)}${l.price !== null ? say('store.aKg', { price: l.price.toFixed(3) }) : ''}`,
       ),
-      ...fact('Kept from waste', l.load.waste ? 'yes' : 'no'),
-      ...fact('Note', l.load.words),
+      ...fact(say('store.keptFromWaste'), l.load.waste ? 'yes' : 'no'),
+      ...fact(say('store.note'), l.load.words),
     ],
     figures: [
       { name: 'C:N', says: range(cn, ''), from: from.cn ? fromText(from.cn) : '' },
       {
-        name: 'Moisture',
+        name: say('store.moisture'),
         says: range(moisture, ' %'),
         from: from.moisture ? fromText(from.moisture) : '',
       },
       {
-        name: 'Bulk density',
-        says: range(density, ' kg/m³'),
+        name: say('store.bulkDensity'),
+        says: range(density, say('store.kgM')),
         from: from.density ? fromText(from.density) : '',
       },
       ...(l.stuff.airPct === null
         ? []
-        : [{ name: 'Air space', says: `${fig(l.stuff.airPct)} %`, from: 'measured: bucket test' }]),
+        : [
+            {
+              name: say('store.airSpace'),
+              says: `${fig(l.stuff.airPct)} %`,
+              from: say('store.measuredBucketTest'),
+            },
+          ]),
     ],
     caution: l.material.caution ?? null,
     risks: listText(l.material.risks.map((r) => RISK_WORDS[r])),
     went: l.went.map((w) => ({
       batch: w.batch,
-      text: `${heapName(w.batch)}: ${w.litres === null ? 'how much is not known' : litresText(w.litres, volume)}, ${when(w.at)}`,
+      text:
+        w.litres === null
+          ? say('store.howMuchIsNotKnown', { batch: heapName(w.batch), at: when(w.at) })
+          : `${heapName(w.batch)}: ${litresText(w.litres, volume)}, ${when(w.at)}`,
     })),
     heats: [...l.heats]
       .reverse()
       .map((h) => ({ when: when(h.at), text: tempText(h.c, unit), by: h.by })),
     changes: [...l.changes].reverse().map((c) => ({
       id: c.id,
-      text: `${when(c.at)}, ${c.by}: ${[c.data.state && `now ${STATE_WORDS[c.data.state]}`, c.data.answer && ANSWER_WORDS[c.data.answer].mark, c.data.where && `moved to ${c.data.where}`, c.data.left && `counted: ${said(c.data.left)} left`, c.data.gone && END_OF_LOAD[c.data.gone], c.data.test && 'tested', c.data.photos && (c.data.photos.length === 1 ? 'a photo' : `${c.data.photos.length} photos`), c.data.readyFrom != null && `ready from ${dayText(timeZone, c.data.readyFrom)}`, c.data.done, c.data.words].filter(Boolean).join(', ') || 'changed'}`,
+      text: `${when(c.at)}, ${c.by}: ${[c.data.state && say('store.now', { statewords: STATE_WORDS[c.data.state] }), c.data.answer && ANSWER_WORDS[c.data.answer].mark, c.data.where && say('store.movedTo', { where: c.data.where }), c.data.left && say('store.countedLeft', { left: said(c.data.left) }), c.data.gone && END_OF_LOAD[c.data.gone], c.data.test && 'tested', c.data.photos && (c.data.photos.length === 1 ? say('store.aPhoto') : say('store.photos', { photos: c.data.photos.length })), c.data.readyFrom != null && say('store.readyFrom2', { readyFrom: dayText(timeZone, c.data.readyFrom) }), c.data.done, c.data.words].filter(Boolean).join(', ') || 'changed'}`,
     })),
     photos: l.photos,
     answer: l.answer,
@@ -289,21 +367,23 @@ export function loadPage(
             state: l.becomes,
             text:
               l.readyFrom <= now
-                ? `It should be ${STATE_WORDS[l.becomes]} by now.`
-                : `${ripening(l.becomes)?.doing ?? 'Ripening'}: ready from ${dayText(timeZone, l.readyFrom)}.`,
+                ? say('store.itShouldBeByNow', { statewords: STATE_WORDS[l.becomes] })
+                : say('store.readyFrom3', {
+                    doing: ripening(l.becomes)?.doing ?? 'Ripening',
+                    readyFrom: dayText(timeZone, l.readyFrom),
+                  }),
           }
         : null,
     stack:
       heat === null
         ? null
         : heat.c === null
-          ? 'Fresh stacks of this kind heat up on their own. Read it once a week, deep inside.'
+          ? say('store.freshStacksOfThisKindHeatUp')
           : {
-              none: 'The stack is cool enough. Read it once a week while it is fresh.',
-              warn: 'It is warming up: read it every day, and keep it from getting bigger.',
-              act: 'Take it apart in small portions, with water at hand. Opening it feeds air to a smoulder.',
-              danger:
-                'Keep people back, do not open it blindly, and call the fire service. The fire card says whom.',
+              none: say('store.theStackIsCoolEnoughReadIt'),
+              warn: say('store.itIsWarmingUpReadItEvery'),
+              act: say('store.takeItApartInSmallPortionsWith'),
+              danger: say('store.keepPeopleBackDoNotOpenIt'),
             }[heat.level],
     test: workingsOf(l),
     couldGo:
@@ -337,9 +417,17 @@ function receiverText(l: StockLoad, d: BatchSnapshot, store: StoreState): string
   const stranger = slot?.only && !l.material.risks.some((r) => slot.only!.includes(r));
   const room =
     wet === null
-      ? 'nothing in it yet, or its moisture is not known'
-      : `${Math.round(wet.value)} % moist so far: ${wet.value > WINDOWS.moisture.preferred[1] ? 'better something dry' : 'room for moisture'}`;
-  return `${d.name ?? d.code}, ${stranger ? `kept for ${slot.words ?? listText(slot.only!.map((r) => RISK_WORDS[r]))}` : room}`;
+      ? say('store.nothingInItYetOrItsMoisture')
+      : say('store.moistSoFarBettersomethingBetterSomething', {
+          wet: Math.round(wet.value),
+          wet2: wet.value > WINDOWS.moisture.preferred[1] ? 'betterSomething' : 'other',
+        });
+  return stranger
+    ? say('store.keptFor', {
+        name: d.name ?? d.code,
+        words: slot.words ?? listText(slot.only!.map((r) => RISK_WORDS[r])),
+      })
+    : `${d.name ?? d.code}, ${room}`;
 }
 
 export type SuppliersView = {
@@ -383,15 +471,15 @@ export function suppliersView(
   return {
     from: sinceText(locale.timeZone, from),
     lines: suppliersOf(store, from, to).map((s) => ({
-      name: s.name || 'Nobody named',
+      name: s.name || say('store.nobodyNamed'),
       says: [
-        countText(s.loads.length, 'load'),
-        s.refused > 0 && `${s.refused} refused`,
-        s.held > 0 && `${s.held} held`,
+        say('store.oneLoadOtherLoads', { loads: s.loads.length }),
+        s.refused > 0 && say('store.refused', { refused: s.refused }),
+        s.held > 0 && say('store.held', { held: s.held }),
         s.kg > 0 &&
-          `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? `, ${kgText(s.divertedKg)} of it kept from waste` : s.divertedKg > 0 ? ' kept from waste' : ''}`,
-        s.unweighed > 0 && `${s.unweighed} of unknown weight`,
-        s.cost !== null && `cost ${s.cost.toFixed(2)}`,
+          `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? say('store.ofItKeptFromWaste', { divertedKg: kgText(s.divertedKg) }) : s.divertedKg > 0 ? say('store.keptFromWaste2') : ''}`,
+        s.unweighed > 0 && say('store.ofUnknownWeight', { unweighed: s.unweighed }),
+        s.cost !== null && say('store.cost2', { cost: s.cost.toFixed(2) }),
       ]
         .filter(Boolean)
         .join(', '),
@@ -402,18 +490,21 @@ export function suppliersView(
           ? [
               {
                 id,
-                text: `${h.name ?? h.code}${lead?.provenAt ? ', proven' : h.builtAt === null ? ', still building' : ', not proven yet'}`,
+                text: `${h.name ?? h.code}${lead?.provenAt ? say('store.proven') : h.builtAt === null ? say('store.stillBuilding') : say('store.notProvenYet')}`,
               },
             ]
           : [];
       }),
       loads: s.loads.map((l) => ({
         id: l.id,
-        text: `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}${l.answer === 'accept' ? '' : `, ${ANSWER_WORDS[l.answer].mark}`}`,
+        text:
+          l.answer === 'accept'
+            ? `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}`
+            : `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}, ${ANSWER_WORDS[l.answer].mark}`,
       })),
     })),
     diverted: {
-      total: `${kgText(d.kg)}${d.unweighed > 0 ? `, and ${countText(d.unweighed, 'load')} of unknown weight beside it` : ''}`,
+      total: `${kgText(d.kg)}${d.unweighed > 0 ? say('store.andOneLoadOtherLoadsOfUnknown', { unweighed: d.unweighed }) : ''}`,
       by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })),
       months: [...months]
         .slice(-24)

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { isGone, isLive } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { nextAdvice } from '@/core/advice/next';
@@ -40,46 +41,64 @@ function leadText(
   const turned = lead.turningsRequired > 0 ? turningsText(lead) : '';
   const doubt = uncounted(lead);
   if (doubt && lead.status !== 'proven')
-    return { head: firstOf(doubt).text.replace(/: .*$/, '').trim(), sub: 'does not count yet' };
+    return {
+      head: firstOf(doubt).text.replace(/: .*$/, '').trim(),
+      sub: say('yard.doesNotCountYet'),
+    };
   if (lead.status === 'recovering')
-    return { head: `${durationText(lead.creditedHours)}, paused`, sub: turned };
+    return {
+      head: say('yard.paused', { creditedHours: durationText(lead.creditedHours) }),
+      sub: turned,
+    };
   if (d.state === 'broken')
     return {
-      head: `${progressText(lead)}, again`,
-      sub: d.lostHours > 0 ? `${durationText(d.lostHours)} lost` : turned,
+      head: say('yard.again', { lead: progressText(lead) }),
+      sub: d.lostHours > 0 ? say('yard.lost', { lostHours: durationText(d.lostHours) }) : turned,
     };
   return {
-    head: lead.status === 'broken' ? 'Not hot enough so far' : progressText(lead),
+    head: lead.status === 'broken' ? say('yard.notHotEnoughSoFar') : progressText(lead),
     sub: turned || age,
   };
 }
 
 /** How many of several rules are met; empty: there are not several. */
 const metText = ({ rules: { asked, met } }: BatchSnapshot['situation']): string =>
-  asked > 1 ? `meets ${met.length} of ${asked} rules` : '';
+  asked > 1 ? say('yard.meetsOfRules', { met: met.length, asked }) : '';
 
 function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: string; sub: string } {
   const lead = d.rules[0];
   const { stage } = d.situation;
-  const age = d.builtAt === null ? '' : `day ${Math.floor((now - d.builtAt) / MS.day) + 1}`;
+  const age =
+    d.builtAt === null
+      ? ''
+      : say('yard.day', { value: Math.floor((now - d.builtAt) / MS.day) + 1 });
   const some = (...parts: string[]): string => parts.filter(Boolean).join(' · ');
-  const proof = lead?.provenAt ? `Met ${dayText(timeZone, lead.provenAt)}` : '';
+  const proof = lead?.provenAt
+    ? say('yard.met', { provenAt: dayText(timeZone, lead.provenAt) })
+    : '';
   const several = metText(d.situation);
-  const standing = proof ? `${proof}: ${lead!.title}` : lead ? 'not proven' : 'no rule claimed';
+  const standing = proof
+    ? `${proof}: ${lead!.title}`
+    : lead
+      ? say('yard.notProven')
+      : say('yard.noRuleClaimed');
   if (d.state === 'building')
-    return { head: 'Still building', sub: `opened ${whenText(timeZone, d.openedAt, now)}` };
+    return {
+      head: say('yard.stillBuilding'),
+      sub: say('yard.opened', { openedAt: whenText(timeZone, d.openedAt, now) }),
+    };
   if (stage.code === 'released' || stage.code === 'ended')
-    return { head: 'Gone out', sub: standing };
+    return { head: say('yard.goneOut'), sub: standing };
   if (stage.code === 'ready' || stage.code === 'curing')
     return {
-      head: stage.code === 'ready' ? 'Said to be ready' : 'Put to cure',
+      head: stage.code === 'ready' ? say('yard.saidToBeReady') : say('yard.putToCure'),
       sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)),
     };
-  if (!lead) return { head: 'No rule claimed', sub: age };
+  if (!lead) return { head: say('yard.noRuleClaimed2'), sub: age };
   if (lead.status === 'proven') return { head: proof, sub: some(lead.title, several) };
   const { head, sub } =
     d.state === 'waiting' && !uncounted(lead)
-      ? { head: d.latest ? 'Not hot enough so far' : 'Not read yet', sub: age }
+      ? { head: d.latest ? say('yard.notHotEnoughSoFar') : say('yard.notReadYet'), sub: age }
       : leadText(d, lead, age);
   return { head, sub: some(sub, several) };
 }
@@ -90,19 +109,22 @@ const saidBy = ({ by, since }: BatchSnapshot['situation']['stage'], timeZone: st
 
 /** How warm it was over the air when it was last read. */
 function warmthText({ lastRead }: BatchSnapshot['situation'], unit: Locale['unit']): string {
-  if (lastRead === null) return 'never read';
+  if (lastRead === null) return say('yard.neverRead');
   return lastRead.airC === null
-    ? 'air not read'
-    : `${Math.round((lastRead.coreC - lastRead.airC) * (unit === 'F' ? 1.8 : 1))} °${unit} over the air`;
+    ? say('yard.airNotRead')
+    : say('yard.overTheAir', {
+        coreC: Math.round((lastRead.coreC - lastRead.airC) * (unit === 'F' ? 1.8 : 1)),
+        unit,
+      });
 }
 
 /** Age of the last reading once it is over half the gap that the policy allows; before that its value alone. */
 function footOf(d: BatchSnapshot, { unit, now }: Locale): string {
-  if (!d.latest) return 'not read yet';
+  if (!d.latest) return say('yard.notReadYet2');
   const hours = (now - d.latest.at) / MS.hour;
   return hours > d.maxGapHours / 2
-    ? `${ageText(hours)} unread`
-    : `coldest ${tempBeside(d.latest.valueC, d.situation.proof.floorC, unit)}`;
+    ? say('yard.unread', { hours: ageText(hours) })
+    : say('yard.coldest', { valueC: tempBeside(d.latest.valueC, d.situation.proof.floorC, unit) });
 }
 
 const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
@@ -110,7 +132,7 @@ const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.bri
 const plotOf = (d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Plot => ({
   id: d.id,
   name: d.name ?? d.code,
-  place: positionShort(d.position) || 'no bay',
+  place: positionShort(d.position) || say('yard.noBay'),
   volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
   foot: footOf(d, locale),
   ...headOf(d, locale),

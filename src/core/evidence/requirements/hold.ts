@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { countText, durationText, spanText } from '../../quantity/format';
 import type { Hold } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
@@ -25,27 +26,68 @@ export const holdRequirement: RequirementDescription<Hold> = {
   reportsOneRun: false,
   text: holdText,
   barText: (r, { part, turns, unit, roomy }) => {
-    const floor = roomy ? ` at ${at(r.floorC, unit)}` : '';
-    return `${shortSpan(r.hours)}${part.consecutive ? '' : ' in all'}${turns ? `, ${turns} turns` : floor}`;
+    const floor = roomy ? say('evidence.at', { floorC: at(r.floorC, unit) }) : '';
+    return `${shortSpan(r.hours)}${part.consecutive ? '' : say('evidence.inAll')}${turns ? say('evidence.turns', { turns }) : floor}`;
   },
   facts: () => ({ kind: 'hold' }),
   askedText: (v, locale) => [
     strong(spanText(v.requiredHours)),
-    plain(` at ${floorText(v.floorC, locale)}`),
+    plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
     plain(` ${WHERE[v.combine]}`),
     ...(v.turningsRequired
-      ? [plain(' and '), strong(countText(v.turningsRequired, 'turning'))]
+      ? [
+          plain(say('evidence.and')),
+          strong(say('evidence.oneTurningOtherTurnings', { turningsRequired: v.turningsRequired })),
+        ]
       : []),
   ],
   reachedText: (v, locale) =>
-    `${durationText(v.creditedHours)} at ${floorText(v.floorC, locale)}${v.turningsCounted ? `, ${countText(v.turningsCounted, 'turning')}` : ''}`,
+    v.turningsCounted
+      ? say('evidence.atOneTurningOtherTurnings', {
+          creditedHours: durationText(v.creditedHours),
+          floorC: floorText(v.floorC, locale),
+          turningsCounted: v.turningsCounted,
+        })
+      : say('evidence.at2', {
+          creditedHours: durationText(v.creditedHours),
+          floorC: floorText(v.floorC, locale),
+        }),
   form: {
-    label: 'Time at heat',
+    get label() {
+      return say('evidence.timeAtHeat');
+    },
     inputs: [
-      { key: 'floor', label: 'At or above', unit: 'temperature' },
-      { key: 'ceiling', label: 'Never above', unit: 'temperature', empty: 'no limit' },
-      { key: 'days', label: 'For', unit: 'days' },
-      { key: 'turnings', label: 'Full turnings in that time', unit: 'count' },
+      {
+        key: 'floor',
+        get label() {
+          return say('evidence.atOrAbove');
+        },
+        unit: 'temperature',
+      },
+      {
+        key: 'ceiling',
+        get label() {
+          return say('evidence.neverAbove');
+        },
+        unit: 'temperature',
+        get empty() {
+          return say('evidence.noLimit');
+        },
+      },
+      {
+        key: 'days',
+        get label() {
+          return say('evidence.for');
+        },
+        unit: 'days',
+      },
+      {
+        key: 'turnings',
+        get label() {
+          return say('evidence.fullTurningsInThatTime');
+        },
+        unit: 'count',
+      },
     ],
     asksInARow: true,
     asksMoist: true,

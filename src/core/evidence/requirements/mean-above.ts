@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { durationText, spanText, tempBeside, tempText } from '../../quantity/format';
 import type { MeanAbove } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
@@ -17,29 +18,71 @@ export const meanAboveRequirement: RequirementDescription<MeanAbove> = {
   losesBrokenRuns: () => true,
   reportsOneRun: false,
   text: (r, unit) =>
-    `${spanText(r.hours)} in a row ${rangeText(r.floorC, undefined, unit)}, with a mean above ${at(r.meanC, unit)} over that time`,
-  barText: (r, { unit }) => `${shortSpan(r.hours)}, mean ${tempBeside(r.meanC, r.meanC, unit)}`,
+    say('evidence.inARowWithAMeanAbove', {
+      hours: spanText(r.hours),
+      floorC: rangeText(r.floorC, undefined, unit),
+      meanC: at(r.meanC, unit),
+    }),
+  barText: (r, { unit }) =>
+    say('evidence.mean', { hours: shortSpan(r.hours), meanC: tempBeside(r.meanC, r.meanC, unit) }),
   facts: (r) => ({ kind: 'meanAbove', meanC: r.meanC }),
   askedText: (v, locale) => [
     strong(spanText(v.requiredHours)),
-    plain(` at ${floorText(v.floorC, locale)}`),
-    plain(` with a mean above ${floorText(v.form.meanC, locale)}, ${WHERE[v.combine]}`),
+    plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
+    plain(
+      say('evidence.withAMeanAbove', {
+        meanC: floorText(v.form.meanC, locale),
+        where: WHERE[v.combine],
+      }),
+    ),
   ],
   reachedText: (v, locale) =>
-    `${durationText(v.creditedHours)} at ${floorText(v.floorC, locale)}${v.reachedMeanC === null ? '' : `, mean ${tempBeside(v.reachedMeanC, v.form.meanC, locale.unit)}`}`,
+    v.reachedMeanC === null
+      ? say('evidence.at2', {
+          creditedHours: durationText(v.creditedHours),
+          floorC: floorText(v.floorC, locale),
+        })
+      : say('evidence.atMean', {
+          creditedHours: durationText(v.creditedHours),
+          floorC: floorText(v.floorC, locale),
+          reachedMeanC: tempBeside(v.reachedMeanC, v.form.meanC, locale.unit),
+        }),
   otherwiseOwed: (v, locale, timeMissing) => {
     if (timeMissing && (v.reachedMeanC === null || v.reachedMeanC > v.form.meanC)) return [];
-    const owed = strong(`a mean above ${floorText(v.form.meanC, locale)}`);
+    const owed = strong(say('evidence.aMeanAbove', { meanC: floorText(v.form.meanC, locale) }));
     return v.reachedMeanC === null
       ? [owed]
-      : [owed, plain(`, ${tempText(v.reachedMeanC, locale.unit, 1)} so far`)];
+      : [
+          owed,
+          plain(say('evidence.soFar', { reachedMeanC: tempText(v.reachedMeanC, locale.unit, 1) })),
+        ];
   },
   form: {
-    label: 'Time with a mean',
+    get label() {
+      return say('evidence.timeWithAMean');
+    },
     inputs: [
-      { key: 'floor', label: 'At or above', unit: 'temperature' },
-      { key: 'days', label: 'For, in a row', unit: 'days' },
-      { key: 'mean', label: 'Mean above', unit: 'temperature' },
+      {
+        key: 'floor',
+        get label() {
+          return say('evidence.atOrAbove');
+        },
+        unit: 'temperature',
+      },
+      {
+        key: 'days',
+        get label() {
+          return say('evidence.forInARow');
+        },
+        unit: 'days',
+      },
+      {
+        key: 'mean',
+        get label() {
+          return say('evidence.meanAbove');
+        },
+        unit: 'temperature',
+      },
     ],
     minTurnings: 0,
     read: (t) => ({ kind: 'meanAbove', floorC: t.floor, hours: t.days * 24, meanC: t.mean }),

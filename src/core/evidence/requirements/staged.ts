@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { countText, spanText } from '../../quantity/format';
 import type { Staged } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
@@ -22,34 +23,72 @@ export const stagedRequirement: RequirementDescription<Staged> = {
   losesBrokenRuns: () => false,
   reportsOneRun: false,
   text: (r, unit) =>
-    `${spanText(r.holdHours)} in a row ${rangeText(r.floorC, r.ceilingC, unit)} before each of ${countText(r.stages, 'full turning')}`,
-  barText: (r, { turns }) => `${turns} × ${shortSpan(r.holdHours)}, then a turn`,
+    say('evidence.inARowBeforeEachOfOne', {
+      holdHours: spanText(r.holdHours),
+      floorC: rangeText(r.floorC, r.ceilingC, unit),
+      stages: r.stages,
+    }),
+  barText: (r, { turns }) =>
+    say('evidence.thenATurn', { turns, holdHours: shortSpan(r.holdHours) }),
   facts: (r) => ({ kind: 'staged', stageHours: r.holdHours }),
   askedText: (v, locale) => [
     strong(spanText(v.form.stageHours)),
-    plain(` at ${floorText(v.floorC, locale)}`),
-    plain(` ${WHERE[v.combine]} before each of `),
-    strong(countText(v.turningsRequired, 'turning')),
+    plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
+    plain(say('evidence.beforeEachOf', { where: WHERE[v.combine] })),
+    strong(say('evidence.oneTurningOtherTurnings', { turningsRequired: v.turningsRequired })),
   ],
   reachedText: (v, locale) =>
-    `${spanText(v.form.stageHours)} at ${floorText(v.floorC, locale)} before each of ${countText(v.turningsCounted, 'turning')}`,
+    say('evidence.atBeforeEachOfOneTurningOther', {
+      stageHours: spanText(v.form.stageHours),
+      floorC: floorText(v.floorC, locale),
+      turningsCounted: v.turningsCounted,
+    }),
   turnsOwed: (v, turns, timeMissing) => [
-    strong(timeMissing ? 'then a full turning' : 'a full turning now'),
+    strong(timeMissing ? say('evidence.thenAFullTurning') : say('evidence.aFullTurningNow')),
     ...(turns > 1
       ? [
-          plain(', with '),
+          plain(say('evidence.with')),
           strong(spanText(v.form.stageHours)),
-          plain(` held before each of ${turns - 1} more`),
+          plain(say('evidence.heldBeforeEachOfMore', { turns: turns - 1 })),
         ]
       : []),
   ],
   form: {
-    label: 'Time before each turning',
+    get label() {
+      return say('evidence.timeBeforeEachTurning');
+    },
     inputs: [
-      { key: 'floor', label: 'At or above', unit: 'temperature' },
-      { key: 'ceiling', label: 'Never above', unit: 'temperature', empty: 'no limit' },
-      { key: 'days', label: 'Held before each turning', unit: 'days' },
-      { key: 'turnings', label: 'Full turnings', unit: 'count' },
+      {
+        key: 'floor',
+        get label() {
+          return say('evidence.atOrAbove');
+        },
+        unit: 'temperature',
+      },
+      {
+        key: 'ceiling',
+        get label() {
+          return say('evidence.neverAbove');
+        },
+        unit: 'temperature',
+        get empty() {
+          return say('evidence.noLimit');
+        },
+      },
+      {
+        key: 'days',
+        get label() {
+          return say('evidence.heldBeforeEachTurning');
+        },
+        unit: 'days',
+      },
+      {
+        key: 'turnings',
+        get label() {
+          return say('evidence.fullTurnings');
+        },
+        unit: 'count',
+      },
     ],
     minTurnings: 1,
     read: (t) => ({

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { countText, durationText, spanText, tempBeside } from '../../quantity/format';
 import type { TempUnit } from '../../quantity/units';
 import type { Hold } from '../rule';
@@ -8,14 +9,22 @@ export const at = (celsius: number, unit: TempUnit): string => tempBeside(celsiu
 /** `at 55 °C or more`, `between 55 °C and 77 °C`. */
 export const rangeText = (floorC: number, ceilingC: number | undefined, unit: TempUnit): string =>
   ceilingC === undefined
-    ? `at ${at(floorC, unit)} or more`
-    : `between ${at(floorC, unit)} and ${at(ceilingC, unit)}`;
+    ? say('evidence.atOrMore', { floorC: at(floorC, unit) })
+    : say('evidence.betweenAnd', { floorC: at(floorC, unit), ceilingC: at(ceilingC, unit) });
 
 /** A hold in plain words. */
 export function holdText(h: Hold, unit: TempUnit): string {
   const turned =
-    h.turnings > 0 ? `, with ${countText(h.turnings, 'full turning')} at least in that time` : '';
-  return `${spanText(h.hours)} ${h.consecutive ? 'in a row' : 'in all'} ${rangeText(h.floorC, h.ceilingC, unit)}${turned}${h.moist ? ', counted only while the heap is moist' : ''}`;
+    h.turnings > 0
+      ? say('evidence.withOneFullTurningOtherFullTurnings', { turnings: h.turnings })
+      : '';
+  return say('evidence.inaInARowOtherInAll', {
+    hours: spanText(h.hours),
+    consecutive: h.consecutive ? 'inA' : 'other',
+    floorC: rangeText(h.floorC, h.ceilingC, unit),
+    turned,
+    moist: h.moist ? 'countedOnly' : 'other',
+  });
 }
 
 /** A time where there is little room: `15 d`. */

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Within } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
@@ -17,8 +18,16 @@ export const withinRequirement: RequirementDescription<Within> = {
   losesBrokenRuns: () => true,
   reportsOneRun: true,
   text: (r, unit) =>
-    `${holdText({ ...r.outer, consecutive: true }, unit)}, and inside that time ${spanText(r.inner.hours)} in all ${rangeText(r.inner.floorC, r.inner.ceilingC, unit)}`,
-  barText: (r) => `${shortSpan(r.outer.hours)} with ${shortSpan(r.inner.hours)} inside`,
+    say('evidence.andInsideThatTimeInAll', {
+      hold: holdText({ ...r.outer, consecutive: true }, unit),
+      hours: spanText(r.inner.hours),
+      floorC: rangeText(r.inner.floorC, r.inner.ceilingC, unit),
+    }),
+  barText: (r) =>
+    say('evidence.withInside', {
+      hours: shortSpan(r.outer.hours),
+      hours2: shortSpan(r.inner.hours),
+    }),
   facts: (r) => ({
     kind: 'within',
     outerHours: r.outer.hours,
@@ -28,26 +37,69 @@ export const withinRequirement: RequirementDescription<Within> = {
   }),
   askedText: (v, locale) => [
     strong(spanText(v.form.outerHours)),
-    plain(` at ${floorText(v.form.outerFloorC, locale)}`),
-    plain(' and '),
+    plain(say('evidence.at3', { outerFloorC: floorText(v.form.outerFloorC, locale) })),
+    plain(say('evidence.and')),
     strong(spanText(v.form.innerHours)),
-    plain(` at ${floorText(v.form.innerFloorC, locale)}`),
-    plain(` inside them, ${WHERE[v.combine]}`),
+    plain(say('evidence.at4', { innerFloorC: floorText(v.form.innerFloorC, locale) })),
+    plain(say('evidence.insideThem', { where: WHERE[v.combine] })),
   ],
   reachedText: (v, locale) =>
-    `${spanText(v.form.outerHours)} at ${floorText(v.form.outerFloorC, locale)} with ${spanText(v.form.innerHours)} at ${floorText(v.form.innerFloorC, locale)} inside them`,
+    say('evidence.atWithAtInsideThem', {
+      outerHours: spanText(v.form.outerHours),
+      outerFloorC: floorText(v.form.outerFloorC, locale),
+      innerHours: spanText(v.form.innerHours),
+      innerFloorC: floorText(v.form.innerFloorC, locale),
+    }),
   insideText: (v, locale) =>
     v.floorC === v.form.innerFloorC
-      ? ` inside the ${spanText(v.form.outerHours)} at ${floorText(v.form.outerFloorC, locale)}`
+      ? say('evidence.insideTheAt', {
+          outerHours: spanText(v.form.outerHours),
+          outerFloorC: floorText(v.form.outerFloorC, locale),
+        })
       : '',
   form: {
-    label: 'A hotter time inside',
+    get label() {
+      return say('evidence.aHotterTimeInside');
+    },
     inputs: [
-      { key: 'floor', label: 'At or above', unit: 'temperature' },
-      { key: 'ceiling', label: 'Never above', unit: 'temperature', empty: 'no limit' },
-      { key: 'days', label: 'For, in a row', unit: 'days' },
-      { key: 'innerFloor', label: 'Inside it, at or above', unit: 'temperature' },
-      { key: 'innerHours', label: 'for, in all', unit: 'hours' },
+      {
+        key: 'floor',
+        get label() {
+          return say('evidence.atOrAbove');
+        },
+        unit: 'temperature',
+      },
+      {
+        key: 'ceiling',
+        get label() {
+          return say('evidence.neverAbove');
+        },
+        unit: 'temperature',
+        get empty() {
+          return say('evidence.noLimit');
+        },
+      },
+      {
+        key: 'days',
+        get label() {
+          return say('evidence.forInARow');
+        },
+        unit: 'days',
+      },
+      {
+        key: 'innerFloor',
+        get label() {
+          return say('evidence.insideItAtOrAbove');
+        },
+        unit: 'temperature',
+      },
+      {
+        key: 'innerHours',
+        get label() {
+          return say('evidence.forInAll');
+        },
+        unit: 'hours',
+      },
     ],
     asksMoist: true,
     minTurnings: 0,

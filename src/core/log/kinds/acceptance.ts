@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { countText } from '../../quantity/format';
 import { AcceptLineSchema } from '../store-shapes';
@@ -13,6 +14,9 @@ export const acceptanceKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'check',
-  tell: (data) => ({ title: 'What the site takes', detail: countText(data.lines.length, 'line') }),
+  tell: (data) => ({
+    title: say('log.whatTheSiteTakes'),
+    detail: say('log.oneLineOtherLines', { lines: data.lines.length }),
+  }),
   record: () => null,
 });

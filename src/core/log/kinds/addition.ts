@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
@@ -29,16 +30,17 @@ export const additionKind = describeKind({
   snapshots: 'own',
   mark: 'add',
   tell: (data) => ({
-    title: data.raw ? 'Raw addition' : 'Clean addition',
+    title: data.raw ? say('log.rawAddition') : say('log.cleanAddition'),
     detail: joinParts(
       data.what,
       ...(data.parts ?? []).map(
         (p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`,
       ),
-      data.raw && 'starts the clock again',
-      data.seeds !== undefined && (data.seeds ? 'with live seeds' : 'no live seeds'),
+      data.raw && say('log.startsTheClockAgain'),
+      data.seeds !== undefined &&
+        (data.seeds ? say('log.withLiveSeeds2') : say('log.noLiveSeeds2')),
     ),
   }),
   record: (data) =>
-    `${data.raw ? 'Raw addition' : 'Clean addition'}${data.what ? `: ${data.what}` : ''}${seedText(data.seeds)}`,
+    `${data.raw ? say('log.rawAddition') : say('log.cleanAddition')}${data.what ? `: ${data.what}` : ''}${seedText(data.seeds)}`,
 });

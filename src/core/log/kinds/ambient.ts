@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { tempText } from '../../quantity/format';
 import { toCelsius } from '../../quantity/units';
@@ -16,7 +17,7 @@ export const ambientKind = describeKind({
   snapshots: 'asleep',
   mark: 'probe',
   tell: (data, { unit }) => ({
-    title: 'Air',
+    title: say('log.air'),
     detail: tempText(toCelsius(data.value, data.unit), unit),
   }),
   record: () => null,

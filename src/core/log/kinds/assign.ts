@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
@@ -18,11 +19,11 @@ export const assignKind = describeKind({
   snapshots: 'own',
   mark: 'walk',
   tell: (data) => ({
-    title: 'Task',
+    title: say('log.task'),
     detail: joinParts(
       data.task,
-      data.who && `for ${data.who}`,
-      data.day !== undefined && 'moved to another day',
+      data.who && say('log.for', { who: data.who }),
+      data.day !== undefined && say('log.movedToAnotherDay'),
     ),
   }),
   record: () => null,

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words, Moment } from './shared';
@@ -13,7 +14,7 @@ export const bayWantedKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: data.by === null ? 'Bay no longer wanted' : 'Bay wanted',
+    title: data.by === null ? say('log.bayNoLongerWanted') : say('log.bayWanted'),
     detail: data.words ?? '',
   }),
   record: () => null,

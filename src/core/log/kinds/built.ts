@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 
@@ -12,6 +13,6 @@ export const builtKind = describeKind({
   clocks: 'starts',
   snapshots: 'own',
   mark: 'check',
-  tell: () => ({ title: 'Closed', detail: 'last raw load in; the clock starts' }),
-  record: () => 'Closed: last raw load in',
+  tell: () => ({ title: say('log.closed'), detail: say('log.lastRawLoadInTheClockStarts') }),
+  record: () => say('log.closedLastRawLoadIn'),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import type { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { amountText } from '../../words/amount';
@@ -8,15 +9,15 @@ type ChargeData = z.output<typeof ChargeSchema>;
 
 function tellCharge(data: ChargeData): LogText {
   return {
-    title: 'Went in',
+    title: say('log.wentIn'),
     detail: joinParts(
-      data.layer !== undefined && `layer ${data.layer}`,
+      data.layer !== undefined && say('log.layer', { layer: data.layer }),
       ...data.parts.map((p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`),
-      data.waterL !== undefined && `${data.waterL} L of water`,
-      data.base && `base: ${data.base}`,
-      data.activator && `activator: ${data.activator}`,
-      data.cover && `cover: ${data.cover}`,
-      data.way && (data.way === 'layered' ? 'in layers' : 'mixed at once'),
+      data.waterL !== undefined && say('log.lOfWater', { waterL: data.waterL }),
+      data.base && say('log.base', { base: data.base }),
+      data.activator && say('log.activator', { activator: data.activator }),
+      data.cover && say('log.cover', { cover: data.cover }),
+      data.way && (data.way === 'layered' ? say('log.inLayers') : say('log.mixedAtOnce')),
       data.words,
     ),
   };
@@ -35,5 +36,14 @@ export const chargeKind = describeKind({
   mark: 'add',
   tell: (data) => tellCharge(data),
   record: (data, { materialName }) =>
-    `Went in: ${[...data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`), data.waterL === undefined ? '' : `${data.waterL} L of water`].filter(Boolean).join('; ') || (data.words ?? 'no material')}`,
+    say('log.wentIn2', {
+      words:
+        [
+          ...data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`),
+          data.waterL === undefined ? '' : say('log.lOfWater', { waterL: data.waterL }),
+        ]
+          .filter(Boolean)
+          .join('; ') ||
+        (data.words ?? say('log.noMaterial')),
+    }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
@@ -18,7 +19,7 @@ export const choreKind = describeKind({
   snapshots: 'none',
   mark: 'walk',
   tell: (data) => ({
-    title: 'Chore done',
+    title: say('log.choreDone'),
     detail: joinParts(
       data.chore.replaceAll('-', ' '),
       data.litres !== undefined && `${data.litres} L`,

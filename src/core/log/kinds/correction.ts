@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts, tempText } from '../../quantity/format';
@@ -26,11 +27,11 @@ export const correctionKind = describeKind({
   snapshots: 'target',
   mark: 'note',
   tell: (data, { unit }) => ({
-    title: 'Correction',
+    title: say('log.correction'),
     detail: joinParts(
-      data.instead !== undefined && 'put right',
+      data.instead !== undefined && say('log.putRight'),
       data.value !== undefined &&
-        `now ${tempText(toCelsius(data.value, data.unit ?? 'C'), unit, 1)}`,
+        say('log.now', { data: tempText(toCelsius(data.value, data.unit ?? 'C'), unit, 1) }),
       data.reason,
     ),
   }),

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
@@ -11,6 +12,6 @@ export const coverKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'cure',
-  tell: () => ({ title: 'Cover', detail: '' }),
-  record: () => 'Cover',
+  tell: () => ({ title: say('log.cover2'), detail: '' }),
+  record: () => say('log.cover2'),
 });

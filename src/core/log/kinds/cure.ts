@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
@@ -11,6 +12,6 @@ export const cureKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'cure',
-  tell: () => ({ title: 'Put to cure', detail: '' }),
-  record: () => 'Put to cure',
+  tell: () => ({ title: say('log.putToCure'), detail: '' }),
+  record: () => say('log.putToCure'),
 });

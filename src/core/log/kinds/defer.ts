@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { DEFER_WORDS } from '../../words/acts';
@@ -22,7 +23,7 @@ export const deferKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: data.impossible ? 'Not possible' : 'Put off',
+    title: data.impossible ? say('log.notPossible') : say('log.putOff'),
     detail: joinParts(data.task, DEFER_WORDS[data.reason].toLowerCase(), data.words),
   }),
   record: () => null,

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
@@ -24,9 +25,18 @@ export const endedKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: 'At its end',
+    title: say('log.atItsEnd'),
     detail: joinParts(END_WORDS[data.reason], knowingLogText(data.knowing), data.words),
   }),
   record: (data) =>
-    `At its end: ${END_WORDS[data.reason]}${knowingText(data.knowing)}${data.words ? `, ${data.words}` : ''}`,
+    data.words
+      ? say('log.atItsEnd2', {
+          endwords: END_WORDS[data.reason],
+          knowing: knowingText(data.knowing),
+          words: data.words,
+        })
+      : say('log.atItsEnd3', {
+          endwords: END_WORDS[data.reason],
+          knowing: knowingText(data.knowing),
+        }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { FireCardSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -11,6 +12,6 @@ export const fireCardKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'flag',
-  tell: () => ({ title: 'Fire card', detail: '' }),
+  tell: () => ({ title: say('log.fireCard'), detail: '' }),
   record: () => null,
 });

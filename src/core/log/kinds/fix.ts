@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { FIXED_WORDS } from '../../words/acts';
@@ -19,6 +20,9 @@ export const fixKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'note',
-  tell: (data) => ({ title: 'Changed', detail: joinParts(FIXED_WORDS[data.fix], data.words) }),
+  tell: (data) => ({
+    title: say('log.changed'),
+    detail: joinParts(FIXED_WORDS[data.fix], data.words),
+  }),
   record: () => null,
 });

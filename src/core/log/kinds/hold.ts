@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words } from './shared';
@@ -13,7 +14,7 @@ export const holdKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: data.on ? 'Put on hold' : 'Taken up again',
+    title: data.on ? say('log.putOnHold') : say('log.takenUpAgain'),
     detail: data.reason ?? '',
   }),
   record: () => null,

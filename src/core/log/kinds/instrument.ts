@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { InstrumentSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const instrumentKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'probe',
-  tell: (data) => ({ title: 'Thermometer', detail: data.instrument.name }),
+  tell: (data) => ({ title: say('log.thermometer'), detail: data.instrument.name }),
   record: () => null,
 });

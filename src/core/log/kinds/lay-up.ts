@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { RecipeSchema } from '../store-shapes';
@@ -17,6 +18,6 @@ export const layUpKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'flag',
-  tell: (data) => ({ title: 'To be built by', detail: data.recipe.name }),
+  tell: (data) => ({ title: say('log.toBeBuiltBy'), detail: data.recipe.name }),
   record: () => null,
 });

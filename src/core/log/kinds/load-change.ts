@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { LoadChangeSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
@@ -11,6 +12,6 @@ export const loadChangeKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'note',
-  tell: () => ({ title: 'Change of a load', detail: '' }),
+  tell: () => ({ title: say('log.changeOfALoad'), detail: '' }),
   record: () => null,
 });

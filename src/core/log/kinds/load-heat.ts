@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { LoadIdSchema } from '../ids';
 import { z } from 'zod';
 import { tempText } from '../../quantity/format';
@@ -22,7 +23,7 @@ export const loadHeatKind = describeKind({
   snapshots: 'none',
   mark: 'probe',
   tell: (data, { unit }) => ({
-    title: 'Heat of a load',
+    title: say('log.heatOfALoad'),
     detail: tempText(toCelsius(data.value, data.unit), unit),
   }),
   record: () => null,

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { LoadSchema } from '../store-shapes';
 import { describeKind } from './kind';
 
@@ -11,6 +12,6 @@ export const loadKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'add',
-  tell: (data) => ({ title: 'Load taken in', detail: data.material.replaceAll('-', ' ') }),
+  tell: (data) => ({ title: say('log.loadTakenIn'), detail: data.material.replaceAll('-', ' ') }),
   record: () => null,
 });

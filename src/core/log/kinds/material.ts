@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { MaterialSchema } from '../store-shapes';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const materialKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'add',
-  tell: (data) => ({ title: 'Material', detail: data.material.name }),
+  tell: (data) => ({ title: say('log.material'), detail: data.material.name }),
   record: () => null,
 });

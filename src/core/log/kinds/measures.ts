@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { OwnMeasureSchema } from '../store-shapes';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const measuresKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'add',
-  tell: () => ({ title: 'Measures of the site', detail: '' }),
+  tell: () => ({ title: say('log.measuresOfTheSite'), detail: '' }),
   record: () => null,
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
@@ -24,9 +25,21 @@ export const mergeKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: 'Joined',
-    detail: joinParts(data.what, data.withProven ? 'with a proven heap' : 'with an unproven heap'),
+    title: say('log.joined'),
+    detail: joinParts(
+      data.what,
+      data.withProven ? say('log.withAProvenHeap') : say('log.withAnUnprovenHeap'),
+    ),
   }),
   record: (data) =>
-    `Joined with a heap that was ${data.withProven ? 'proven' : 'not proven'}${data.what ? `: ${data.what}` : ''}${seedText(data.seeds)}`,
+    data.what
+      ? say('log.joinedWithAHeapThatWasProven', {
+          withProven: data.withProven ? 'proven' : 'other',
+          what: data.what,
+          seeds: seedText(data.seeds),
+        })
+      : say('log.joinedWithAHeapThatWasProven2', {
+          withProven: data.withProven ? 'proven' : 'other',
+          seeds: seedText(data.seeds),
+        }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { TemplateSchema } from '../shapes';
@@ -14,6 +15,6 @@ export const methodKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'flag',
-  tell: (data) => ({ title: 'Method', detail: joinParts(data.template.name, data.words) }),
+  tell: (data) => ({ title: say('log.method'), detail: joinParts(data.template.name, data.words) }),
   record: () => null,
 });

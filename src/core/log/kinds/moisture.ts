@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
@@ -11,6 +12,6 @@ export const moistureKind = describeKind({
   clocks: 'evidence',
   snapshots: 'own',
   mark: 'squeeze',
-  tell: (data) => ({ title: 'Moisture', detail: data.state }),
-  record: (data) => `Moisture: ${data.state}`,
+  tell: (data) => ({ title: say('log.moisture'), detail: data.state }),
+  record: (data) => say('log.moisture2', { state: data.state }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words, origin, act } from './shared';
@@ -11,6 +12,6 @@ export const moveKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'move',
-  tell: (data) => ({ title: 'Moved', detail: data.words ?? '' }),
-  record: () => 'Moved',
+  tell: (data) => ({ title: say('log.moved'), detail: data.words ?? '' }),
+  record: () => say('log.moved'),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words, origin } from './shared';
@@ -16,7 +17,7 @@ export const noteKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: 'Note',
+    title: say('log.note'),
     detail: data.words || textOf(data),
   }),
   record: (data) => data.words || null,

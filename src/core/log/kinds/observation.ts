@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { SQUEEZE_WORDS } from '../../words/feel';
@@ -30,22 +31,38 @@ const schema = z.looseObject({
 type ObservationData = z.output<typeof schema>;
 
 const NOTHING_SEEN = {
-  growth: 'no growth',
-  steam: 'no steam',
-  pests: 'no pests',
-  seepage: 'no seepage',
+  get growth() {
+    return say('log.noGrowth');
+  },
+  get steam() {
+    return say('log.noSteam');
+  },
+  get pests() {
+    return say('log.noPests');
+  },
+  get seepage() {
+    return say('log.noSeepage');
+  },
 } as const;
 const LOOKED_FOR = ['growth', 'steam', 'pests', 'seepage'] as const;
 const COLOUR_WORDS = {
-  'as-built': 'colour as built',
+  get 'as-built'() {
+    return say('log.colourAsBuilt');
+  },
   browning: 'browning',
-  dark: 'dark brown',
-  ashy: 'grey, ashy',
+  get dark() {
+    return say('log.darkBrown');
+  },
+  get ashy() {
+    return say('log.greyAshy');
+  },
 } as const;
 
 function squeezeText({ squeeze, sample }: ObservationData): string | undefined {
   if (squeeze === undefined) return undefined;
-  return `squeezed: ${SQUEEZE_WORDS[squeeze].log}${sample ? `, from ${sample}` : ''}`;
+  return sample
+    ? say('log.squeezedFrom', { log: SQUEEZE_WORDS[squeeze].log, sample })
+    : say('log.squeezed', { log: SQUEEZE_WORDS[squeeze].log });
 }
 
 /** What was seen, and what was looked for and not found. */
@@ -53,19 +70,19 @@ function observed(data: ObservationData): string {
   const absent = LOOKED_FOR.filter((k) => data[k] === 'none').map((k) => NOTHING_SEEN[k]);
   return joinParts(
     squeezeText(data),
-    data.smell && `smell: ${data.smell}`,
-    data.growth && data.growth !== 'none' && `${data.growth} growth`,
-    data.steam && data.steam !== 'none' && (data.steam === 'much' ? 'much steam' : 'steam'),
+    data.smell && say('log.smell', { smell: data.smell }),
+    data.growth && data.growth !== 'none' && say('log.growth', { growth: data.growth }),
+    data.steam && data.steam !== 'none' && (data.steam === 'much' ? say('log.muchSteam') : 'steam'),
     data.pests !== undefined &&
       pestsOf(data.pests)
         .map((p) => (p === 'other' ? 'other pests' : p))
         .join(' and '),
     data.seepage &&
       data.seepage !== 'none' &&
-      (data.seepage === 'much' ? 'much seepage' : 'seepage'),
-    data.cover && `cover ${data.cover}`,
+      (data.seepage === 'much' ? say('log.muchSeepage') : 'seepage'),
+    data.cover && say('log.cover3', { cover: data.cover }),
     data.colour && COLOUR_WORDS[data.colour],
-    data.sunkCm !== undefined && `${data.sunkCm} cm below its mark`,
+    data.sunkCm !== undefined && say('log.cmBelowItsMark', { sunkCm: data.sunkCm }),
     absent.join(', '),
     data.words,
   );
@@ -80,11 +97,11 @@ export const observationKind = describeKind({
   clocks: 'evidence',
   snapshots: 'own',
   mark: 'squeeze',
-  tell: (data) => ({ title: 'Seen', detail: observed(data) }),
+  tell: (data) => ({ title: say('log.seen'), detail: observed(data) }),
   record: (data) =>
     joinParts(
-      data.squeeze && `squeeze test: ${data.squeeze}`,
-      data.smell && `smell: ${data.smell}`,
+      data.squeeze && say('log.squeezeTest', { squeeze: data.squeeze }),
+      data.smell && say('log.smell', { smell: data.smell }),
       data.words,
     ) || null,
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
@@ -74,13 +75,14 @@ export const openedKind = describeKind({
   snapshots: 'own',
   mark: 'flag',
   tell: (data) => ({
-    title: data.adopted ? 'Taken over under way' : 'Opened',
+    title: data.adopted ? say('log.takenOverUnderWay') : say('log.opened'),
     detail: joinParts(
-      data.bay && `bay ${data.bay}`,
+      data.bay && say('log.bay', { bay: data.bay }),
       data.method,
-      data.adopted && 'not recorded here before',
+      data.adopted && say('log.notRecordedHereBefore'),
       data.adopted?.words,
     ),
   }),
-  record: (data) => (data.adopted ? 'Taken over under way: not recorded here before' : 'Opened'),
+  record: (data) =>
+    data.adopted ? say('log.takenOverUnderWayNotRecordedHere') : say('log.opened'),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { Words, walk } from './shared';
@@ -18,6 +19,6 @@ export const photoKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'note',
-  tell: (data) => ({ title: 'Photo', detail: data.words ?? '' }),
+  tell: (data) => ({ title: say('log.photo'), detail: data.words ?? '' }),
   record: () => null,
 });

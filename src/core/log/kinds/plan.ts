@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { PlanPointSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -13,7 +14,7 @@ export const planKind = describeKind({
   snapshots: 'own',
   mark: 'probe',
   tell: (data) => ({
-    title: 'Places of a round',
+    title: say('log.placesOfARound'),
     detail: data.points
       .map((p) =>
         [p.label, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' '),

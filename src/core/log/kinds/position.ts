@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { positionText } from '../../words/position';
@@ -16,7 +17,7 @@ export const positionKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: 'Stands at',
+    title: say('log.standsAt'),
     detail: joinParts(positionText(data.position), data.words),
   }),
   record: () => null,

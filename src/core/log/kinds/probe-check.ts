@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 
@@ -17,6 +18,6 @@ export const probeCheckKind = describeKind({
   clocks: 'evidence',
   snapshots: 'read-with',
   mark: 'check',
-  tell: (data) => ({ title: 'Thermometer checked', detail: data.probe }),
+  tell: (data) => ({ title: say('log.thermometerChecked'), detail: data.probe }),
   record: () => null,
 });

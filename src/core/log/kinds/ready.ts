@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
@@ -15,9 +16,11 @@ export const readyKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: 'Said to be ready',
+    title: say('log.saidToBeReady'),
     detail: joinParts(knowingLogText(data.knowing), data.words),
   }),
   record: (data) =>
-    `Said to be ready${knowingText(data.knowing)}${data.words ? `: ${data.words}` : ''}`,
+    data.words
+      ? say('log.saidToBeReady2', { knowing: knowingText(data.knowing), words: data.words })
+      : say('log.saidToBeReady3', { knowing: knowingText(data.knowing) }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { RecipeSchema } from '../store-shapes';
@@ -13,6 +14,6 @@ export const recipeKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'note',
-  tell: (data) => ({ title: 'Recipe', detail: data.recipe.name }),
+  tell: (data) => ({ title: say('log.recipe'), detail: data.recipe.name }),
   record: () => null,
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
@@ -12,6 +13,6 @@ export const releaseKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'note',
-  tell: () => ({ title: 'Let go out', detail: '' }),
-  record: () => 'Let go out',
+  tell: () => ({ title: say('log.letGoOut'), detail: '' }),
+  record: () => say('log.letGoOut'),
 });

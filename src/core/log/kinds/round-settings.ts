@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 
@@ -15,6 +16,6 @@ export const roundSettingsKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'probe',
-  tell: () => ({ title: 'Distances of a round', detail: '' }),
+  tell: () => ({ title: say('log.distancesOfARound'), detail: '' }),
   record: () => null,
 });

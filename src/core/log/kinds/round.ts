@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { countText, joinParts, tempFigure, tempText } from '../../quantity/format';
 import { toCelsius } from '../../quantity/units';
@@ -20,16 +21,18 @@ function tellRound(data: RoundData, { unit, readings }: LogContext): LogText {
   const live = readings.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
   const range =
     live.length === 0
-      ? 'all struck'
+      ? say('log.allStruck')
       : `${tempFigure(least(live), unit)}–${tempText(most(live), unit)}`;
   return {
     title:
       data.source === 'file'
-        ? `${data.readings.length} readings brought in`
-        : `Round of ${new Set(data.readings.map((r) => r.point)).size}`,
+        ? say('log.readingsBroughtIn', { readings: data.readings.length })
+        : say('log.roundOf', { size: new Set(data.readings.map((r) => r.point)).size }),
     detail: joinParts(
       range,
-      data.left && data.left.length > 0 && `${countText(data.left.length, 'place')} left out`,
+      data.left &&
+        data.left.length > 0 &&
+        say('log.onePlaceOtherPlacesLeftOut', { left: data.left.length }),
       data.words,
     ),
   };

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { SiteRuleSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const ruleKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'check',
-  tell: (data) => ({ title: 'Rule of the site', detail: data.rule.title }),
+  tell: (data) => ({ title: say('log.ruleOfTheSite'), detail: data.rule.title }),
   record: () => null,
 });

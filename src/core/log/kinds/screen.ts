@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { describeKind } from './kind';
 import { origin } from './shared';
@@ -11,6 +12,6 @@ export const screenKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'screen',
-  tell: () => ({ title: 'Screened', detail: '' }),
-  record: () => 'Screened',
+  tell: () => ({ title: say('log.screened'), detail: '' }),
+  record: () => say('log.screened'),
 });

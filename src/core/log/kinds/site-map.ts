@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { SiteMapSchema } from '../store-shapes';
@@ -13,6 +14,6 @@ export const siteMapKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'move',
-  tell: () => ({ title: 'Map of the site', detail: '' }),
+  tell: () => ({ title: say('log.mapOfTheSite'), detail: '' }),
   record: () => null,
 });

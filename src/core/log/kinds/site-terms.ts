@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { countText, joinParts } from '../../quantity/format';
 import { SoundPolicySchema } from '../shapes';
@@ -19,8 +20,8 @@ export const siteTermsKind = describeKind({
   snapshots: 'none',
   mark: 'check',
   tell: (data) => ({
-    title: 'Rules and policy of the site',
-    detail: joinParts(countText(data.rules.length, 'rule'), data.words),
+    title: say('log.rulesAndPolicyOfTheSite'),
+    detail: joinParts(say('log.oneRuleOtherRules', { rules: data.rules.length }), data.words),
   }),
   record: () => null,
 });

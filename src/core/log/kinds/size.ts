@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { MeasuresSchema } from '../shapes';
@@ -15,7 +16,9 @@ export const sizeKind = describeKind({
     })
     .refine((s) => s.measures !== undefined || s.volumeM3 !== undefined, {
       path: ['volumeM3'],
-      error: 'Give measures or a volume.',
+      get error() {
+        return say('log.giveMeasuresOrAVolume');
+      },
     }),
   scope: 'batch',
   correction: 'strike',
@@ -25,7 +28,7 @@ export const sizeKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: 'Size',
+    title: say('log.size'),
     detail: joinParts(
       data.measures &&
         `${data.measures.lengthM} × ${data.measures.widthM} × ${data.measures.heightM} m`,

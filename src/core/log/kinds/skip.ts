@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { SKIP_WORDS } from '../../words/skip';
@@ -16,7 +17,7 @@ export const skipKind = describeKind({
   snapshots: 'own',
   mark: 'walk',
   tell: (data) => ({
-    title: 'Left out of a round',
+    title: say('log.leftOutOfARound'),
     detail: joinParts(SKIP_WORDS[data.reason], data.words),
   }),
   record: () => null,

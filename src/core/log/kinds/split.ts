@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { describeKind } from './kind';
@@ -25,8 +26,8 @@ export const splitKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: 'A part was carried off',
-    detail: `${data.volumeM3} m³, a heap of its own now`,
+    title: say('log.aPartWasCarriedOff'),
+    detail: say('log.mAHeapOfItsOwnNow', { volumeM3: data.volumeM3 }),
   }),
   record: () => null,
 });

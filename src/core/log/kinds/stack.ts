@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { describeKind } from './kind';
@@ -14,7 +15,8 @@ export const stackKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: data.layer === 'upper' ? 'Stands on another heap' : 'Another heap stands on it',
+    title:
+      data.layer === 'upper' ? say('log.standsOnAnotherHeap') : say('log.anotherHeapStandsOnIt'),
     detail: '',
   }),
   record: () => null,

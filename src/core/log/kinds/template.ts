@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { TemplateSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const templateKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'flag',
-  tell: (data) => ({ title: 'Method of the site', detail: data.template.name }),
+  tell: (data) => ({ title: say('log.methodOfTheSite'), detail: data.template.name }),
   record: () => null,
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { countText, joinParts } from '../../quantity/format';
 import { RuleSchema, SoundPolicySchema } from '../shapes';
@@ -21,12 +22,13 @@ export const termsKind = describeKind({
   snapshots: 'own',
   mark: 'check',
   tell: (data) => ({
-    title: 'Rules and policy changed',
+    title: say('log.rulesAndPolicyChanged'),
     detail: joinParts(
-      countText(data.rules.length, 'rule'),
-      data.siteVersion !== undefined && `version ${data.siteVersion} of the site`,
+      say('log.oneRuleOtherRules', { rules: data.rules.length }),
+      data.siteVersion !== undefined &&
+        say('log.versionOfTheSite', { siteVersion: data.siteVersion }),
       data.words,
     ),
   }),
-  record: (data) => `Rules and policy changed: ${data.rules.join(', ')}`,
+  record: (data) => say('log.rulesAndPolicyChanged2', { rules: data.rules.join(', ') }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
@@ -25,10 +26,10 @@ export const transferKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: `${TRANSFER_WORDS[data.what].name} taken off`,
+    title: say('log.takenOff', { name: TRANSFER_WORDS[data.what].name }),
     detail: joinParts(
       data.litres !== undefined && `${data.litres} L`,
-      data.to && 'into another heap',
+      data.to && say('log.intoAnotherHeap'),
       data.words,
     ),
   }),

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { countText, joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
@@ -5,10 +6,38 @@ import { Words, origin, act } from './shared';
 import { RIMS } from './vocabulary';
 
 const RIM_WORDS = {
-  all: { log: 'all of the rim went in', record: 'all of the rim' },
-  most: { log: 'most of the rim went in', record: 'most of the rim' },
-  partly: { log: 'the rim went in partly', record: 'part of the rim' },
-  unsure: { log: 'unsure how far the rim went in', record: 'unsure how much of the rim' },
+  all: {
+    get log() {
+      return say('log.allOfTheRimWentIn');
+    },
+    get record() {
+      return say('log.allOfTheRim');
+    },
+  },
+  most: {
+    get log() {
+      return say('log.mostOfTheRimWentIn');
+    },
+    get record() {
+      return say('log.mostOfTheRim');
+    },
+  },
+  partly: {
+    get log() {
+      return say('log.theRimWentInPartly');
+    },
+    get record() {
+      return say('log.partOfTheRim');
+    },
+  },
+  unsure: {
+    get log() {
+      return say('log.unsureHowFarTheRimWentIn');
+    },
+    get record() {
+      return say('log.unsureHowMuchOfTheRim');
+    },
+  },
 } as const;
 
 export const turnKind = describeKind({
@@ -33,18 +62,22 @@ export const turnKind = describeKind({
   snapshots: 'own',
   mark: 'turn',
   tell: (data) => ({
-    title: data.full ? 'Turned' : 'Stirred only',
+    title: data.full ? say('log.turned') : say('log.stirredOnly'),
     detail: joinParts(
       data.rim && RIM_WORDS[data.rim].log,
-      data.machine && 'by machine',
+      data.machine && say('log.byMachine'),
       data.minutes !== undefined &&
-        `${data.minutes} min${data.people ? ` by ${countText(data.people, 'person', 'people')}` : ''}`,
-      data.readFirst === false && 'not read before it',
+        (data.people
+          ? say('log.minByOnePersonOtherPeople', { minutes: data.minutes, people: data.people })
+          : say('log.min', { minutes: data.minutes })),
+      data.readFirst === false && say('log.notReadBeforeIt'),
       data.words,
     ),
   }),
   record: (data) =>
     data.full
-      ? `Full turning${data.rim ? `, ${RIM_WORDS[data.rim].record} went in` : ''}`
-      : 'Stirred only: not a full turning',
+      ? data.rim
+        ? say('log.fullTurningWentIn', { record: RIM_WORDS[data.rim].record })
+        : say('log.fullTurning')
+      : say('log.stirredOnlyNotAFullTurning'),
 });

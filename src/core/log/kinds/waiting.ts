@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import type { EntryKind } from '../entry';
 
 /**
@@ -5,26 +6,44 @@ import type { EntryKind } from '../entry';
  * page that logs needs this alone, and not the shapes of all data.
  */
 export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
-  acceptance: 'what the site takes',
+  get acceptance() {
+    return say('log.whatTheSiteTakes2');
+  },
   addition: 'added',
   ambient: 'air',
   assign: 'task',
-  'bay-wanted': 'bay wanted',
+  get 'bay-wanted'() {
+    return say('log.bayWanted2');
+  },
   built: 'closed',
-  charge: 'went in',
+  get charge() {
+    return say('log.wentIn3');
+  },
   chore: 'chore',
   correction: 'correction',
   cover: 'cover',
-  cure: 'put to cure',
-  defer: 'put off',
+  get cure() {
+    return say('log.putToCure2');
+  },
+  get defer() {
+    return say('log.putOff2');
+  },
   ended: 'ended',
-  'fire-card': 'fire card',
+  get 'fire-card'() {
+    return say('log.fireCard2');
+  },
   fix: 'changed',
   hold: 'hold',
   instrument: 'thermometer',
-  'lay-up': 'what it is built by',
-  'load-change': 'change of a load',
-  'load-heat': 'heat of a load',
+  get 'lay-up'() {
+    return say('log.whatItIsBuiltBy');
+  },
+  get 'load-change'() {
+    return say('log.changeOfALoad2');
+  },
+  get 'load-heat'() {
+    return say('log.heatOfALoad2');
+  },
   load: 'load',
   material: 'material',
   measures: 'measures',
@@ -33,30 +52,50 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   moisture: 'moisture',
   move: 'moved',
   note: 'note',
-  observation: 'felt, smelled',
+  get observation() {
+    return say('log.feltSmelled');
+  },
   opened: 'opened',
   photo: 'photo',
   plan: 'places',
-  position: 'where it stands',
-  'probe-check': 'check of a thermometer',
+  get position() {
+    return say('log.whereItStands');
+  },
+  get 'probe-check'() {
+    return say('log.checkOfAThermometer');
+  },
   ready: 'ready',
   recipe: 'recipe',
-  release: 'let go out',
+  get release() {
+    return say('log.letGoOut2');
+  },
   'round-settings': 'distances',
   round: 'round',
   rule: 'rule',
   screen: 'screened',
   'site-map': 'map',
-  'site-terms': 'rules of the site',
+  get 'site-terms'() {
+    return say('log.rulesOfTheSite');
+  },
   size: 'size',
-  skip: 'left out of a round',
-  split: 'part carried off',
+  get skip() {
+    return say('log.leftOutOfARound2');
+  },
+  get split() {
+    return say('log.partCarriedOff');
+  },
   stack: 'stacked',
   template: 'method',
-  terms: 'rules and policy',
-  transfer: 'taken off',
+  get terms() {
+    return say('log.rulesAndPolicy');
+  },
+  get transfer() {
+    return say('log.takenOff2');
+  },
   turn: 'turned',
-  'walk-order': 'order of the round',
+  get 'walk-order'() {
+    return say('log.orderOfTheRound2');
+  },
   water: 'watered',
   work: 'crew',
 };

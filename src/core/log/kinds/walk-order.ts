@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const walkOrderKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'walk',
-  tell: () => ({ title: 'Order of the round', detail: '' }),
+  tell: () => ({ title: say('log.orderOfTheRound'), detail: '' }),
   record: () => null,
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
@@ -20,12 +21,21 @@ export const waterKind = describeKind({
   snapshots: 'own',
   mark: 'water',
   tell: (data) => ({
-    title: 'Watered',
+    title: say('log.watered'),
     detail: joinParts(
       data.litres !== undefined && `${data.litres} L`,
-      data.clean ? 'clean' : 'not clean: starts the clock again',
+      data.clean ? 'clean' : say('log.notCleanStartsTheClockAgain'),
     ),
   }),
   record: (data) =>
-    `Watered${data.litres === undefined ? '' : `, ${data.litres} L`}, ${data.clean ? 'clean' : 'not clean'}${seedText(data.seeds)}`,
+    data.litres === undefined
+      ? say('log.wateredCleanOtherNotClean', {
+          clean: data.clean ? 'clean' : 'other',
+          seeds: seedText(data.seeds),
+        })
+      : say('log.wateredLCleanOtherNotClean', {
+          litres: data.litres,
+          clean: data.clean ? 'clean' : 'other',
+          seeds: seedText(data.seeds),
+        }),
 });

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { WorkSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -12,6 +13,6 @@ export const workKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'walk',
-  tell: () => ({ title: 'Crew and hours', detail: '' }),
+  tell: () => ({ title: say('log.crewAndHours'), detail: '' }),
   record: () => null,
 });

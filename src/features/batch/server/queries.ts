@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchId } from '@/core/log/ids';
 import { chartView } from '@/core/snapshot/chart';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -39,8 +40,8 @@ export async function batchScreen(
     opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
   const age =
     state.builtAt === null
-      ? 'still building'
-      : `day ${Math.floor((locale.now - state.builtAt) / MS.day) + 1}`;
+      ? say('batch.stillBuilding')
+      : say('batch.day', { value: Math.floor((locale.now - state.builtAt) / MS.day) + 1 });
   return {
     state,
     name: opened.name ?? opened.code,
@@ -50,8 +51,8 @@ export async function batchScreen(
       snapshot.volumeM3 && volumeText(snapshot.volumeM3, volume),
       METHOD_WORD[opened.method],
       age,
-      opened.brought && `kept at ${opened.brought.siteName}`,
-      zone && `days counted in ${zone}`,
+      opened.brought && say('batch.keptAt', { siteName: opened.brought.siteName }),
+      zone && say('batch.daysCountedIn', { zone }),
     ]
       .filter(Boolean)
       .join(' · '),
@@ -131,17 +132,23 @@ function lastReadText(
   minPoints: number,
   now: number,
 ): string {
-  const ago = `${ageText((now - at) / MS.hour)} ago`;
+  const ago = say('batch.ago', { age: ageText((now - at) / MS.hour) });
   return complete
-    ? `Last full round ${ago}.`
-    : `Last read ${ago}, at ${points} of ${minPoints} places: not a full round.`;
+    ? say('batch.lastFullRound', { ago })
+    : say('batch.lastReadAtOfPlacesNotA', { ago, points, minPoints });
 }
 
 /** Eighteen policies are tried on a page: beyond so many readings it would make the page wait. */
 const MAX_RETRIED = 20_000;
 
 const METHOD_WORD = {
-  turned: 'turned heap',
-  static: 'static heap',
-  vessel: 'closed vessel',
+  get turned() {
+    return say('batch.turnedHeap');
+  },
+  get static() {
+    return say('batch.staticHeap');
+  },
+  get vessel() {
+    return say('batch.closedVessel');
+  },
 } as const;

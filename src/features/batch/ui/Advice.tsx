@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -13,7 +14,7 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
   if (!hot?.urgent) return null;
   return (
     <section
-      aria-label="Danger"
+      aria-label={say('batch.danger')}
       className={`danger pl-7 pr-4 py-3 ${className}`}
       data-testid="danger"
     >
@@ -24,7 +25,7 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
       <HotChoices hot={hot} />
       <p className="mt-1">
         <Link prefetch={false} className="link min-h-target inline-flex items-center" href="/fire">
-          Fire card
+          {say('batch.fireCard')}
         </Link>
       </p>
     </section>
@@ -46,7 +47,7 @@ export function Todo({
   const { next, turn, hot } = a;
   const turning = next.mark === 'turn' && !hot?.urgent && turn;
   return (
-    <section aria-label="What to do next" className={className} data-testid="todo">
+    <section aria-label={say('batch.whatToDoNext')} className={className} data-testid="todo">
       {hot?.urgent ? null : (
         <h2 className="flex gap-2 items-center">
           <Mark name={next.mark} size={22} />
@@ -75,10 +76,10 @@ export function Todo({
       {turn && turn.voices.length > 0 && !hot?.urgent && (
         <details className="mt-1">
           <summary className="link text-small min-h-target flex items-center cursor-pointer">
-            What others would say about turning
+            {say('batch.whatOthersWouldSayAboutTurning')}
           </summary>
           <p className="text-hint mb-1">
-            {a.method}: its main school turns <b>{turn.trigger}</b>.
+            {say('batch.itsMainSchoolTurns', { method: a.method })} <b>{turn.trigger}</b>.
           </p>
           <ul className="text-hint leading-[1.35] flex flex-col gap-1">
             {turn.voices.map((v) => (
@@ -124,10 +125,10 @@ function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
       </ul>
       {turn.waiting && (
         <p className="mt-1.5">
-          <b>Waiting costs:</b> {turn.waiting}
+          <b>{say('batch.waitingCosts')}</b> {turn.waiting}
         </p>
       )}
-      <p className="q text-note mt-1">Read it first, and again the same afternoon.</p>
+      <p className="q text-note mt-1">{say('batch.readItFirstAndAgainTheSame')}</p>
     </>
   );
 }
@@ -140,8 +141,14 @@ export function Diagnoses({ a }: { a: AdviceView }) {
       open={a.diagnoses.length > 0}
       summary={
         a.diagnoses.length > 0
-          ? `${a.diagnoses.map((d, i) => (i === 0 ? d.symptom : d.symptom.charAt(0).toLowerCase() + d.symptom.slice(1))).join('; ')}: why, and what helps`
-          : 'What was changed, and what came of it'
+          ? say('batch.whyAndWhatHelps', {
+              diagnoses: a.diagnoses
+                .map((d, i) =>
+                  i === 0 ? d.symptom : d.symptom.charAt(0).toLowerCase() + d.symptom.slice(1),
+                )
+                .join('; '),
+            })
+          : say('batch.whatWasChangedAndWhatCameOf')
       }
     >
       {a.diagnoses.map((d) => (
@@ -157,13 +164,17 @@ export function Diagnoses({ a }: { a: AdviceView }) {
                   {i + 1}. {c.cause}
                 </b>
                 <span>
-                  {c.for.length > 0 && <>For it: {c.for.join('; ')}. </>}
-                  {c.against.length > 0 && <>Against it: {c.against.join('; ')}. </>}
+                  {c.for.length > 0 && <>{say('batch.forIt', { for: c.for.join('; ') })} </>}
+                  {c.against.length > 0 && (
+                    <>{say('batch.againstIt', { against: c.against.join('; ') })} </>
+                  )}
                   {c.unknown.length > 0 && (
-                    <span className="q">Not known: {c.unknown.join('; ')}.</span>
+                    <span className="q">
+                      {say('batch.notKnown3', { unknown: c.unknown.join('; ') })}
+                    </span>
                   )}
                   {c.for.length + c.against.length + c.unknown.length === 0 && (
-                    <span className="q">Nothing logged speaks for or against it.</span>
+                    <span className="q">{say('batch.nothingLoggedSpeaksForOrAgainstIt')}</span>
                   )}
                 </span>
                 <span>{c.fix}</span>
@@ -171,8 +182,8 @@ export function Diagnoses({ a }: { a: AdviceView }) {
             ))}
           </ol>
           <p className="q text-hint mt-1">
-            One change at a time: log it under <b>Changed</b>, and read it on the next days. Two at
-            once, and nobody knows which helped.
+            {say('batch.oneChangeAtATimeLogIt')} <b>{say('batch.changed')}</b>
+            {say('batch.andReadItOnTheNextDays')}
           </p>
         </div>
       ))}
@@ -197,18 +208,18 @@ export function Diagnoses({ a }: { a: AdviceView }) {
 export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
-    <Disclosure summary="What each turning did to its heat">
+    <Disclosure summary={say('batch.whatEachTurningDidToItsHeat')}>
       <div className="overflow-x-auto">
         <table className="text-small w-full">
           <thead>
             <tr>
               {[
-                'Turning',
-                'Before',
-                'Lowest after',
-                'Highest within 5 d',
-                'That took',
-                'Does it count?',
+                say('batch.turning'),
+                say('batch.before'),
+                say('batch.lowestAfter'),
+                say('batch.highestWithin5D'),
+                say('batch.thatTook'),
+                say('batch.doesItCount'),
               ].map((h) => (
                 <th
                   key={h}
@@ -236,7 +247,7 @@ export function Rebounds({ a }: { a: AdviceView }) {
           </tbody>
         </table>
       </div>
-      <p className="hint mt-1">Hottest place of each round.</p>
+      <p className="hint mt-1">{say('batch.hottestPlaceOfEachRound')}</p>
     </Disclosure>
   );
 }
@@ -248,8 +259,12 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
       open={size.small !== null || size.partners.length > 0}
       summary={
         size.now === null
-          ? 'Its size is not known'
-          : `${size.now} ${size.isSince ? `on ${size.isSince}` : 'now'}${size.shrunk ? `, ${size.shrunk}` : ''}`
+          ? say('batch.itsSizeIsNotKnown')
+          : say('batch.text', {
+              now: size.now,
+              isSince: size.isSince ? say('batch.on', { isSince: size.isSince }) : say('batch.now'),
+              shrunk: size.shrunk ? `, ${size.shrunk}` : '',
+            })
       }
     >
       {size.small && (
@@ -280,8 +295,8 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
         </p>
       ))}
       <p className="hint mt-1">
-        Its level against a mark is read in a round; measures go in under <b>Move, join, split</b>.
-        A falling level shows that it settles, not that it was hot.
+        {say('batch.itsLevelAgainstAMarkIsRead')} <b>{say('batch.moveJoinSplit')}</b>
+        {say('batch.aFallingLevelShowsThatItSettles')}
       </p>
     </Disclosure>
   );

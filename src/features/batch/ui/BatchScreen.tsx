@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
@@ -105,7 +106,7 @@ export function BatchScreen(p: BatchScreenProps) {
             )}
             {!lead && !p.building ? (
               <p className="mt-2 text-head leading-[26px]" data-testid="verdict" data-status="none">
-                No rule is claimed for it: nothing here has to be proven.
+                {say('batch.noRuleIsClaimedForItNothing')}
               </p>
             ) : lead ? (
               <p
@@ -118,7 +119,7 @@ export function BatchScreen(p: BatchScreenProps) {
               </p>
             ) : (
               <p className="mt-2 text-head leading-[26px]">
-                Still building. No clock runs until the last raw load is in and you close the heap.
+                {say('batch.stillBuildingNoClockRunsUntilThe')}
               </p>
             )}
             {lead && (
@@ -148,8 +149,10 @@ export function BatchScreen(p: BatchScreenProps) {
             )}
             {p.verdicts.length > 1 && (
               <p className="text-small mt-1.5 font-semibold" data-testid="met">
-                Meets {p.verdicts.filter((v) => v.status === 'proven').length} of{' '}
-                {p.verdicts.length} rules.
+                {say('batch.meetsOfRules', {
+                  verdicts: p.verdicts.filter((v) => v.status === 'proven').length,
+                  verdicts2: p.verdicts.length,
+                })}
               </p>
             )}
             {proven && (
@@ -167,20 +170,20 @@ export function BatchScreen(p: BatchScreenProps) {
           <section aria-labelledby="heat-title">
             <div className="flex flex-wrap justify-between items-baseline gap-x-4">
               <h2 id="heat-title" className="!text-figure">
-                Heat, every round since it was built
+                {say('batch.heatEveryRoundSinceItWasBuilt')}
               </h2>
               <p className="text-note q flex gap-4 flex-wrap">
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="26" height="8" aria-hidden="true">
                     <path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" />
                   </svg>{' '}
-                  coldest point
+                  {say('batch.coldestPoint2')}
                 </span>
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="26" height="8" aria-hidden="true">
                     <path d="M0 4h26" stroke="var(--color-ink-3)" />
                   </svg>{' '}
-                  the others
+                  {say('batch.theOthers')}
                 </span>
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="10" height="10" aria-hidden="true">
@@ -193,7 +196,7 @@ export function BatchScreen(p: BatchScreenProps) {
                       strokeWidth="1.4"
                     />
                   </svg>{' '}
-                  below the floor
+                  {say('batch.belowTheFloor')}
                 </span>
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="16" height="12" aria-hidden="true">
@@ -226,25 +229,25 @@ export function BatchScreen(p: BatchScreenProps) {
         {p.grade && <GradeLine grade={p.grade} />}
         {p.opens.strictness && <Strictness batch={p.id} version={p.version} />}
         {p.opens.beyond && <Beyond batch={p.id} version={p.version} />}
-        {!p.building && <Disclosure summary="What went into it">{p.went}</Disclosure>}
+        {!p.building && <Disclosure summary={say('batch.whatWentIntoIt')}>{p.went}</Disclosure>}
         {!p.building && (
           <div className="flex flex-wrap gap-x-5 gap-y-2 items-center ruled pt-3">
             <Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>
-              Heat-treatment record
+              {say('batch.heatTreatmentRecord')}
             </Link>
             <p className="flex flex-wrap gap-x-5 gap-y-1 text-small">
               <Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>
-                Rules and policy of this heap
+                {say('batch.rulesAndPolicyOfThisHeap')}
               </Link>
               <Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>
-                Compare it with others
+                {say('batch.compareItWithOthers')}
               </Link>
-              <span className="q">Take it out:</span>
+              <span className="q">{say('batch.takeItOut')}</span>
               <a className="link" href={`/batch/${p.id}/file`}>
-                batch file (open JSON)
+                {say('batch.batchFileOpenJson')}
               </a>
               <a className="link" href={`/batch/${p.id}/readings`}>
-                readings (CSV)
+                {say('batch.readingsCsv')}
               </a>
             </p>
           </div>
@@ -252,22 +255,27 @@ export function BatchScreen(p: BatchScreenProps) {
       </div>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 max-sm:pb-24 flex flex-col gap-4"
-        aria-label="What to do, and the log"
+        aria-label={say('batch.whatToDoAndTheLog')}
       >
         <Danger a={p.advice} name={p.name} className="max-lg:hidden" />
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />
         {p.section && (
           <section aria-labelledby="inside" className="ruled pt-1.5">
             <h2 id="inside" className="!text-lead">
-              Inside it, {p.section.when}
+              {say('batch.insideIt', { when: p.section.when })}
             </h2>
             <Section
               points={p.section.points}
               says={p.section.points.map((x) => `${x.name} ${x.figure}`).join(', ')}
             />
             <p className="text-small">
-              <b>{p.section.coldest}</b> is the coldest and decides.
-              {p.section.unread.length > 0 ? ` Not read: ${p.section.unread.join(', ')}.` : ''}
+              <b>{p.section.coldest}</b>{' '}
+              {say('batch.isTheColdestAndDecides', {
+                unread:
+                  p.section.unread.length > 0
+                    ? say('batch.notRead', { unread: p.section.unread.join(', ') })
+                    : '',
+              })}
             </p>
           </section>
         )}
@@ -288,7 +296,7 @@ const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => (
 /** Each rule's own words: where it comes from, how it was judged, and every reason. */
 function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
   return (
-    <Disclosure summary="How each rule was judged">
+    <Disclosure summary={say('batch.howEachRuleWasJudged')}>
       <ul className="flex flex-col gap-4">
         {verdicts.map((v) => (
           <li key={v.id} className="text-small">
@@ -298,7 +306,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
             <p>
               <Pieces pieces={v.sentence} />
             </p>
-            <p>It asks: {v.asks}.</p>
+            <p>{say('batch.itAsks', { asks: v.asks })}</p>
             <p className="q">
               {v.clock} {v.version}
             </p>
@@ -308,7 +316,9 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
             {v.cn && <p data-testid="initial-cn">{v.cn}</p>}
             {v.conditions.length > 0 && (
               <p className="q">
-                It also asks, and this page does not judge: {v.conditions.join('; ').toLowerCase()}.
+                {say('batch.itAlsoAsksAndThisPageDoes', {
+                  toLowerCase: v.conditions.join('; ').toLowerCase(),
+                })}
               </p>
             )}
             {v.caution && <p className="q">{v.caution}</p>}

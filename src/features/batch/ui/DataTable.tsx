@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { LoadedDisclosure } from '@/ui/LoadedDisclosure';
 import { useKeys } from '@/ui/useKeys';
@@ -21,7 +22,7 @@ export function DataTable({ batch, version }: { batch: string; version: string }
   });
   return (
     <LoadedDisclosure
-      summary="The readings as a table"
+      summary={say('batch.theReadingsAsATable')}
       href={`/api/batch/${batch}/rounds`}
       read={(answer) => answer as ReadingsTable}
       version={version}
@@ -38,12 +39,18 @@ function Rounds({ table }: { table: ReadingsTable }) {
   return (
     <>
       {/* A wide table scrolls by itself, and by keyboard. */}
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Readings by round">
+
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="group"
+        aria-label={say('batch.readingsByRound')}
+      >
         <table className="text-hint border-collapse min-w-full">
           <thead>
             <tr className="border-b-[1.6px] border-ink text-left">
-              <th className="pr-4 py-1">Round</th>
-              <th className="pr-4">Counts as</th>
+              <th className="pr-4 py-1">{say('batch.round')}</th>
+              <th className="pr-4">{say('batch.countsAs')}</th>
               {table.points.map((x) => (
                 <th key={x} className="pr-4">
                   {x}
@@ -67,7 +74,9 @@ function Rounds({ table }: { table: ReadingsTable }) {
         </table>
       </div>
       {table.more > 0 && (
-        <p className="q text-note mt-1">{table.more} earlier rounds are in the CSV.</p>
+        <p className="q text-note mt-1">
+          {say('batch.earlierRoundsAreInTheCsv', { more: table.more })}
+        </p>
       )}
     </>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { upperFirst } from '@/core/quantity/format';
 import { HotSection } from '@/charts/HotSection';
 import { useState } from 'react';
@@ -14,7 +15,7 @@ export function Strictness({ batch, version }: { batch: string; version: string 
   const [open, setOpen] = useState(false);
   return (
     <LoadedDisclosure
-      summary="Judged more and less strictly"
+      summary={say('batch.judgedMoreAndLessStrictly')}
       href={`/api/batch/${batch}/strictness`}
       read={(answer) => answer as StrictnessTable}
       version={version}
@@ -32,22 +33,21 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
   return (
     <>
       <p className="text-small max-w-[70ch]">
-        {table.title}, on the same readings. Where the answer changes with the way of judging, the
-        evidence is thin: more points and more rounds would settle it.
+        {say('batch.onTheSameReadingsWhereTheAnswer', { title: table.title })}
       </p>
       <div
         className="overflow-x-auto mt-2"
         tabIndex={0}
         role="group"
-        aria-label="The verdict under other policies"
+        aria-label={say('batch.theVerdictUnderOtherPolicies')}
       >
         <table className="text-small border-collapse min-w-[560px]">
           <thead>
             <tr className="text-left border-b-[1.6px] border-ink">
-              <th className={cell}>Counted in</th>
-              <th className={cell}>Coldest point</th>
-              <th className={cell}>Median</th>
-              <th className={cell}>Mean</th>
+              <th className={cell}>{say('batch.countedIn')}</th>
+              <th className={cell}>{say('batch.coldestPoint')}</th>
+              <th className={cell}>{say('batch.median')}</th>
+              <th className={cell}>{say('batch.mean')}</th>
             </tr>
           </thead>
           <tbody>
@@ -59,7 +59,7 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
                     <span className={c.own ? 'outline-2 outline-ink outline outline-offset-2' : ''}>
                       <b className={`font-semibold ${c.proven ? 'text-stamp' : ''}`}>{c.word}</b>{' '}
                       <span className="q">{c.text}</span>
-                      {c.own && <span className="sr-only"> (the policy in force)</span>}
+                      {c.own && <span className="sr-only"> {say('batch.thePolicyInForce')}</span>}
                     </span>
                   </td>
                 ))}
@@ -68,7 +68,7 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
           </tbody>
         </table>
       </div>
-      <p className="hint mt-1">Framed: the policy in force.</p>
+      <p className="hint mt-1">{say('batch.framedThePolicyInForce')}</p>
     </>
   );
 }
@@ -76,10 +76,10 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
 /** How good the evidence is, in words, with what would raise it. */
 export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof gradeView>> }) {
   return (
-    <Disclosure summary={`How good the evidence is: ${grade.word.toLowerCase()}`}>
-      <p className="text-small max-w-[70ch]">
-        Apart from what it says. The weakest part weighs most.
-      </p>
+    <Disclosure
+      summary={say('batch.howGoodTheEvidenceIs', { toLowerCase: grade.word.toLowerCase() })}
+    >
+      <p className="text-small max-w-[70ch]">{say('batch.apartFromWhatItSaysTheWeakest')}</p>
       <ul className="text-small mt-1">
         {grade.findings.map((f) => (
           <li key={f.code} className="grid grid-cols-[64px_1fr] gap-2 border-b border-rule py-1">
@@ -98,45 +98,40 @@ export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof grad
 function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: BeyondView }) {
   const title =
     hot.code === 'told'
-      ? `${hot.share} of its volume at ${floor} or more${sectionWhen ? `, ${sectionWhen}` : ''}`
+      ? sectionWhen
+        ? say('batch.ofItsVolumeAtOrMore', { share: hot.share, floor, sectionWhen })
+        : say('batch.ofItsVolumeAtOrMore2', { share: hot.share, floor })
       : hot.code === 'wide'
-        ? 'cannot be told'
-        : 'not known';
+        ? say('batch.cannotBeTold')
+        : say('batch.notKnown');
   return (
     <section className="md:col-span-2 border-t border-rule pt-2">
-      <h3>Hot part of the heap: {title}</h3>
-      {!section && (
-        <p>
-          It takes a full check with the depth of at least one place, an air temperature, the heap’s
-          shape, and the depth of its core.
-        </p>
-      )}
+      <h3>{say('batch.hotPartOfTheHeap', { title })}</h3>
+      {!section && <p>{say('batch.itTakesAFullCheckWithThe')}</p>}
       {section && (
         <div className="grid sm:grid-cols-[minmax(0,430px)_1fr] gap-x-6 gap-y-2 items-center">
           <HotSection data={section} />
           <div>
             {hot.code === 'wide' && (
               <p>
-                Nobody read nearer to the surface than {hot.shallowest}, and the outer shell holds
-                much of the volume: the share may be anything from {hot.share}. One more place at
-                about {hot.tryAt} would tell most.
+                {say('batch.nobodyReadNearerToTheSurfaceThan', {
+                  shallowest: hot.shallowest,
+                  share: hot.share,
+                  tryAt: hot.tryAt,
+                })}
               </p>
             )}
             {hot.code === 'told' && (
               <>
-                <p>
-                  Worked out from the coldest value of each depth. Above the shallowest place nobody
-                  read: the lesser figure takes it to fall to the air at the surface, the greater
-                  one to stay as warm. The dashed line is {floor}.
+                <p>{say('batch.workedOutFromTheColdestValueOf', { floor })}</p>
+                <p className="mt-2">
+                  {say('batch.afterWasNeverInTheHotPart', { turnings, never: hot.never })}
                 </p>
                 <p className="mt-2">
-                  After {turnings}, {hot.never} was never in the hot part, if each turning mixes at
-                  random. Turning the outside in does better than that.
-                </p>
-                <p className="mt-2">
-                  Expected to survive, worked out the same way: {hot.germsLeft} of the germs,{' '}
-                  {hot.seedsLeft} of hard seeds. One dose is taken for 99.9 % of germs and 99 % of
-                  seeds (common practice; mixing after Haug, 1993, from memory).
+                  {say('batch.expectedToSurviveWorkedOutTheSame', {
+                    germsLeft: hot.germsLeft,
+                    seedsLeft: hot.seedsLeft,
+                  })}
                 </p>
               </>
             )}
@@ -152,7 +147,7 @@ export function Beyond({ batch, version }: { batch: string; version: string }) {
   const [open, setOpen] = useState(false);
   return (
     <LoadedDisclosure
-      summary="Beyond the rule: how far the heat went"
+      summary={say('batch.beyondTheRuleHowFarTheHeat')}
       href={`/api/batch/${batch}/beyond`}
       read={(answer) => answer as BeyondView}
       version={version}
@@ -168,31 +163,26 @@ function BeyondFigures({ b }: { b: BeyondView }) {
   return (
     <>
       <p className="text-small font-semibold">
-        Information, not compliance. No rule asks for these figures.
+        {say('batch.informationNotComplianceNoRuleAsksFor')}
       </p>
       <div className="grid md:grid-cols-2 gap-x-8 gap-y-4 mt-2 text-small">
         <section>
-          <h3>Germs: dose {b.pathogen}</h3>
-          <p>
-            1 is the time at temperature that 40 CFR 503.32(a)(3) asks for, once, for sludge of 7 %
-            solids or more (from memory). Hotter hours count for much more: at 60 °C half a day is
-            enough, at 70 °C half an hour.
-          </p>
+          <h3>{say('batch.germsDose', { pathogen: b.pathogen })}</h3>
+          <p>{say('batch.n1IsTheTimeAtTemperatureThat')}</p>
         </section>
         <section>
-          <h3>Weed seeds: dose {b.seed}</h3>
-          <p>
-            1 is the usual time for a hard seed in moist compost: a week at 54.4 °C, or three hours
-            at 60 °C (common practice). {b.moisture}
-          </p>
+          <h3>{say('batch.weedSeedsDose', { seed: b.seed })}</h3>
+          <p>{say('batch.n1IsTheUsualTimeForA', { moisture: b.moisture })}</p>
           <details className="mt-1">
-            <summary className="link min-h-target flex items-center">By kind of seed</summary>
+            <summary className="link min-h-target flex items-center">
+              {say('batch.byKindOfSeed')}
+            </summary>
             <table className="border-collapse w-full">
               <thead>
                 <tr className="text-left border-b-[1.6px] border-ink">
-                  <th className={cell}>Seed, moist</th>
-                  <th className={cell}>Dose</th>
-                  <th className={cell}>Where the line comes from</th>
+                  <th className={cell}>{say('batch.seedMoist')}</th>
+                  <th className={cell}>{say('batch.dose')}</th>
+                  <th className={cell}>{say('batch.whereTheLineComesFrom')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -212,8 +202,8 @@ function BeyondFigures({ b }: { b: BeyondView }) {
         </section>
         {b.unknown && (
           <p className="md:col-span-2">
-            <b className="font-semibold">Not known</b> is not none: it takes two full checks in a
-            row that were hot, no further apart than the site allows.
+            <b className="font-semibold">{say('batch.notKnown2')}</b>{' '}
+            {say('batch.isNotNoneItTakesTwoFull')}
           </p>
         )}
         <HotPart b={b} />

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { Disclosure } from '@/ui/Disclosure';
 import type { Tie, Ties } from '../kin';
@@ -19,7 +20,7 @@ const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
                 {t.name}
               </Link>
               : {t.text}
-              {t.gone ? ' · at its end' : ''}
+              {t.gone ? say('batch.atItsEnd') : ''}
             </span>
           </li>
         ))}
@@ -31,10 +32,10 @@ const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
 export function Kin({ ties }: { ties: Ties }) {
   if (ties.before.length + ties.after.length === 0) return null;
   return (
-    <Disclosure open summary="Where it comes from, where it went">
+    <Disclosure open summary={say('batch.whereItComesFromWhereItWent')}>
       <div className="grid sm:grid-cols-2 gap-4" data-testid="kin">
-        <Branch title="Went into it" ties={ties.before} />
-        <Branch title="Came out of it" ties={ties.after} />
+        <Branch title={say('batch.wentIntoIt')} ties={ties.before} />
+        <Branch title={say('batch.cameOutOfIt')} ties={ties.after} />
       </div>
     </Disclosure>
   );

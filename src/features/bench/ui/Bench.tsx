@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import { isShape } from '@/core/heap/size';
@@ -30,7 +31,10 @@ function useLaidOut(view: BenchView, recipeId: string | null) {
   const { heap } = view;
   const from = view.recipes.find((r) => r.id === recipeId) ?? null;
   const already = useMemo(
-    () => mergeAlike((heap?.ingredients ?? []).map((i) => ({ ...i, name: `${i.name}, in it` }))),
+    () =>
+      mergeAlike(
+        (heap?.ingredients ?? []).map((i) => ({ ...i, name: say('bench.inIt', { name: i.name }) })),
+      ),
     [heap],
   );
   const first: Draft = useMemo(
@@ -139,7 +143,9 @@ export function Bench({
         <WhatGoesIn
           {...props}
           addition={mix && !offers.working ? offered : null}
-          resetLabel={from || (heap?.by && !closed) ? 'Back to the recipe' : 'Clear'}
+          resetLabel={
+            from || (heap?.by && !closed) ? say('bench.backToTheRecipe') : say('bench.clear')
+          }
           onOpen={setOpen}
         />
         <Recipes view={view} by={by} />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { planLayers } from '@/core/mix/layers';
 import { waterToAdd, type Mix } from '@/core/mix/mix';
 import type { Ingredient } from '@/core/mix/ingredient';
@@ -27,19 +28,21 @@ export function Schools({
   const { green, brown, missing } = sumParts(parts);
   return (
     <section className="ruled pt-2" data-testid="schools">
-      <h3>What the schools say of it</h3>
+      <h3>{say('bench.whatTheSchoolsSayOfIt')}</h3>
       <p className="text-hint text-ink-2">
         {missing.length > 0 ? (
-          'A volume is not known.'
+          say('bench.aVolumeIsNotKnown')
         ) : parts.length === 0 ? (
-          'Put something in, and each says what it thinks of it. None of them forbids a mix.'
+          say('bench.putSomethingInAndEachSaysWhat')
         ) : green + brown === 0 ? (
-          'Neither green nor brown is in it.'
+          say('bench.neitherGreenNorBrownIsInIt')
         ) : (
           <>
-            By volume 1 green : {green > 0 ? (brown / green).toFixed(1) : '–'} brown:{' '}
-            {litresText(green, volume)} of greens, {litresText(brown, volume)} of browns and
-            structure.
+            {say('bench.byVolume1Green')} {green > 0 ? (brown / green).toFixed(1) : '–'}{' '}
+            {say('bench.brownOfGreensOfBrownsAndStructure', {
+              green: litresText(green, volume),
+              brown: litresText(brown, volume),
+            })}
           </>
         )}
       </p>
@@ -65,7 +68,7 @@ const pct = (x: number | null): string => (x === null ? '–' : `${Math.round(x 
 export function Shares({ mix }: { mix: Mix }) {
   return (
     <section className="ruled pt-2" data-testid="shares">
-      <h3>What brings what</h3>
+      <h3>{say('bench.whatBringsWhat')}</h3>
       <div className="overflow-x-auto">
         <table className="w-full text-hint">
           <thead>
@@ -76,7 +79,7 @@ export function Shares({ mix }: { mix: Mix }) {
                   scope="col"
                   className={`font-semibold py-1 ${h ? 'text-right pl-2.5' : 'text-left'}`}
                 >
-                  {h || <span className="sr-only">Material</span>}
+                  {h || <span className="sr-only">{say('bench.material')}</span>}
                 </th>
               ))}
             </tr>
@@ -137,21 +140,27 @@ export function LayersPanel({
   return (
     <section data-testid="layers">
       <h2 className="!text-[21px] mb-1">
-        {closed ? 'With what is added' : building ? 'How to lay up the rest' : 'How to lay it up'}
+        {closed
+          ? say('bench.withWhatIsAdded')
+          : building
+            ? say('bench.howToLayUpTheRest')
+            : say('bench.howToLayItUp')}
       </h2>
       {closed ? null : layers.length === 0 ? (
         <p className="q">
           {parts.length === 0
-            ? 'Put something on the bench, and its layers stand here.'
-            : 'A volume is not known, so no layers can be told. Count its buckets.'}
+            ? say('bench.putSomethingOnTheBenchAndIts')
+            : say('bench.aVolumeIsNotKnownSoNo')}
         </p>
       ) : (
         <>
           <LayeredHeap
             layers={layers}
             high={`${highM.toFixed(1)} m`}
-            wide={`${wideM.toFixed(1)} m wide`}
-            label={`Layers from the ground: ${layers.map((l) => LAYER_WORDS[l.kind]).join(', ')}`}
+            wide={say('bench.mWide', { wideM: wideM.toFixed(1) })}
+            label={say('bench.layersFromTheGround', {
+              layers: layers.map((l) => LAYER_WORDS[l.kind]).join(', '),
+            })}
           />
           <ol className="sm:columns-2 gap-4 mt-2 text-small leading-[1.2]">
             {layers.map((l, i) => (
@@ -160,7 +169,10 @@ export function LayersPanel({
                 <span>
                   {l.parts.map((p) => `${p.name}, ${portion(p.litres)}`).join('; ')}
                   {l.kind === 'base' || l.kind === 'blanket' ? (
-                    <span className="q"> as {LAYER_WORDS[l.kind]}</span>
+                    <span className="q">
+                      {' '}
+                      {say('bench.as', { layerwords: LAYER_WORDS[l.kind] })}
+                    </span>
                   ) : null}
                 </span>
               </li>
@@ -173,30 +185,42 @@ export function LayersPanel({
           <Mark name="water" size={19} />
           <span>
             {!wet ? (
-              'How much water it takes cannot be computed.'
+              say('bench.howMuchWaterItTakesCannotBe')
             ) : waterL > 0 || more > 0 ? (
               <>
-                <b>{Math.round((waterL + more) / 5) * 5} L of water</b>
-                {more > 0 ? ` bring it to ${(lo + hi) / 2} %` : ''}:{' '}
-                {measureText(Math.ceil((waterL + more) / hose.bucketL), 'can')} of {hose.bucketL} L,
-                or {Math.max(1, Math.round((waterL + more) / hose.flowLPerMin))} min of hose.{' '}
-                {layers.length > 1
-                  ? `About ${Math.max(1, Math.round((waterL + more) / Math.max(1, layers.length - 1)))} L on every layer but the blanket.`
-                  : ''}
+                <b>{say('bench.lOfWater', { waterL: Math.round((waterL + more) / 5) * 5 })}</b>
+                {say('bench.ofLOrMinOfHose', {
+                  more: more > 0 ? say('bench.bringItTo', { lo: (lo + hi) / 2 }) : '',
+                  waterL: measureText(Math.ceil((waterL + more) / hose.bucketL), say('bench.can')),
+                  bucketL: hose.bucketL,
+                  waterL2: Math.max(1, Math.round((waterL + more) / hose.flowLPerMin)),
+                  layers:
+                    layers.length > 1
+                      ? say('bench.aboutLOnEveryLayerButThe', {
+                          waterL: Math.max(
+                            1,
+                            Math.round((waterL + more) / Math.max(1, layers.length - 1)),
+                          ),
+                        })
+                      : '',
+                })}
               </>
             ) : wet.value > hi ? (
-              'No water: it is wet enough. Lay something dry under it.'
+              say('bench.noWaterItIsWetEnoughLay')
             ) : (
-              'No water is needed. Squeeze a handful as you go.'
+              say('bench.noWaterIsNeededSqueezeAHandful')
             )}
           </span>
         </p>
       )}
       {mix.massKg !== null && mix.litresMixed !== null && mix.shares.length > 0 && (
         <p className="text-small mt-1" data-testid="totals">
-          <b>{kgText(mix.massKg)}</b> in all, {litresText(mix.litresLoose!, volume)} loose, about{' '}
-          {litresText(mix.litresMixed, volume)} when mixed
-          {building ? `, with what ${building} holds already` : ''}.
+          <b>{kgText(mix.massKg)}</b>{' '}
+          {say('bench.inAllLooseAboutWhenMixed', {
+            litresLoose: litresText(mix.litresLoose!, volume),
+            litresMixed: litresText(mix.litresMixed, volume),
+            building: building ? say('bench.withWhatHoldsAlready', { building }) : '',
+          })}
         </p>
       )}
     </section>

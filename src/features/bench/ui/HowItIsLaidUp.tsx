@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { measuresFor } from '@/core/heap/form';
 import { Mark } from '@/charts/marks';
@@ -21,7 +22,7 @@ function Cautions({ lines }: { lines: readonly BenchItem[] }) {
   if (said.length === 0) return null;
   return (
     <section className="ruled pt-2 text-small" data-testid="cautions">
-      <h3>Look out</h3>
+      <h3>{say('bench.lookOut')}</h3>
       {said.map((s) => (
         <p key={s.name} className="caution mt-1">
           <b>{s.name}.</b> {s.says}
@@ -43,7 +44,7 @@ function LayUpKey({
     return (
       <Link prefetch={false} className="btn key !min-h-key" href={`/batch/${heap.id}#add`}>
         <Mark name="add" size={19} />
-        Log what was added to {heap.name}
+        {say('bench.logWhatWasAddedTo', { name: heap.name })}
       </Link>
     );
   return (
@@ -54,7 +55,7 @@ function LayUpKey({
       onClick={onLayUp}
     >
       <Mark name="flag" size={19} />
-      {heap ? `Build ${heap.name} by this` : 'Lay it up'}
+      {heap ? say('bench.buildByThis', { name: heap.name }) : say('bench.layItUp')}
     </button>
   );
 }
@@ -97,7 +98,7 @@ export function HowItIsLaidUp({
       {(lines.length === 0 || !bench.sound) && (
         <p role="status" className="hint font-semibold">
           {lines.length === 0
-            ? 'Put something on the bench first.'
+            ? say('bench.putSomethingOnTheBenchFirst')
             : 'Put right what is marked on the bench first.'}
         </p>
       )}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -36,7 +37,7 @@ export const KeepRecipe = ({
   <Sheet
     open
     onOpenChange={onOpenChange}
-    title={rest.bench.draft.recipe ? 'Keep this recipe' : 'Keep as a recipe'}
+    title={rest.bench.draft.recipe ? say('bench.keepThisRecipe') : say('bench.keepAsARecipe2')}
   >
     <DraftScope name="recipe">
       <KeepForm {...rest} onDone={() => onOpenChange(false)} />
@@ -61,7 +62,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
       () =>
         submitOrQueue(
           { id, batch: null, kind: 'recipe', at: null, by, data: { recipe, from } },
-          `recipe ${recipe.name}`,
+          say('bench.recipe', { name: recipe.name }),
         ),
       () => {
         onKept({ name: recipe.name, recipe: recipe.id, from: id });
@@ -73,15 +74,15 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
   return (
     <>
       <Field
-        label="Name"
+        label={say('bench.name')}
         value={name}
         maxLength={60}
         onChange={(e) => setName(e.target.value)}
-        placeholder="Litter and chip, spring"
-        problem={title.length === 1 ? 'A longer name, please.' : undefined}
+        placeholder={say('bench.litterAndChipSpring')}
+        problem={title.length === 1 ? say('bench.aLongerNamePlease') : undefined}
       />
       <Field
-        label="Who"
+        label={say('bench.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
@@ -94,9 +95,9 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
             type="button"
             className="btn key !min-h-key"
             disabled={busy}
-            onClick={() => write(recipeOf(bench, v7(), `${title}, copy`, own!), null)}
+            onClick={() => write(recipeOf(bench, v7(), say('bench.copy', { title }), own!), null)}
           >
-            Keep mine as a copy
+            {say('bench.keepMineAsACopy')}
           </button>
           {latest && latest.entry !== bench.draft.from && (
             <button
@@ -105,7 +106,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
               disabled={busy}
               onClick={() => write(recipeOf(bench, own!, title), latest.entry)}
             >
-              Keep mine over theirs (version {latest.version} stays in the log)
+              {say('bench.keepMineOverTheirsVersionStaysIn', { version: latest.version })}
             </button>
           )}
         </div>
@@ -113,11 +114,9 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
         <div className="flex gap-2 flex-wrap">
           <SaveButton
             className="btn key flex-1 !min-h-key"
-            label={own ? 'Keep as a new version' : 'Keep'}
+            label={own ? say('bench.keepAsANewVersion') : say('bench.keep')}
             busy={busy}
-            missing={
-              title.length < 2 ? 'Give it a name of two letters at least.' : whoIsMissing(by)
-            }
+            missing={title.length < 2 ? say('bench.giveItANameOfTwoLetters') : whoIsMissing(by)}
             onSave={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)}
           />
           {own && (
@@ -127,12 +126,17 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
               disabled={busy || title.length < 2 || !by.trim()}
               onClick={() =>
                 write(
-                  recipeOf(bench, v7(), title === bench.draft.name ? `${title}, copy` : title, own),
+                  recipeOf(
+                    bench,
+                    v7(),
+                    title === bench.draft.name ? say('bench.copy', { title }) : title,
+                    own,
+                  ),
                   null,
                 )
               }
             >
-              Keep as a copy
+              {say('bench.keepAsACopy')}
             </button>
           )}
         </div>
@@ -169,9 +173,9 @@ export function Scale({
     wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
   const wrong =
     many === null
-      ? 'Type the volume as a number above 0.'
+      ? say('bench.typeTheVolumeAsANumberAbove')
       : factor !== null && factor <= 0
-        ? `What is fixed or in it already comes to ${litresText(stays, volume)}: choose more than that.`
+        ? say('bench.whatIsFixedOrInItAlready', { stays: litresText(stays, volume) })
         : undefined;
   const apply = (): void => {
     bench.change({
@@ -186,30 +190,32 @@ export function Scale({
     onOpenChange(false);
   };
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Scale it">
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.scaleIt')}>
       <p>
         {now === null
-          ? 'A volume is not known, so it cannot be scaled. Count its buckets.'
+          ? say('bench.aVolumeIsNotKnownSoIt')
           : now > stays
-            ? `It is ${litresText(now, volume)} loose now.`
-            : 'All of it is fixed, so there is nothing to scale.'}
+            ? say('bench.itIsLooseNow', { litres: litresText(now, volume) })
+            : say('bench.allOfItIsFixedSoThere')}
       </p>
       <Field
-        label="To"
-        unit={`${VOLUME_SIGN[volume]}, loose`}
+        label={say('bench.to')}
+        unit={say('bench.loose', { volumesign: VOLUME_SIGN[volume] })}
         inputMode="decimal"
         value={to}
         onChange={(e) => setTo(e.target.value)}
         problem={wrong}
         hint={
-          factor ? `${factor.toFixed(2)} times as much of everything that is not fixed` : undefined
+          factor
+            ? say('bench.timesAsMuchOfEverythingThatIs', { factor: factor.toFixed(2) })
+            : undefined
         }
       />
       <SaveButton
         className="btn key !min-h-key"
-        label="Scale"
+        label={say('bench.scale2')}
         busy={false}
-        missing={wrong ?? (factor ? null : 'Type the volume it is to have.')}
+        missing={wrong ?? (factor ? null : say('bench.typeTheVolumeItIsToHave'))}
         onSave={apply}
       />
     </Sheet>
@@ -240,7 +246,7 @@ export function BuildFromRecipe({
   const recipe = recipeOf(
     bench,
     bench.draft.recipe ?? before?.id ?? v7(),
-    [bench.draft.name, before?.name].find(Boolean) ?? 'from the bench',
+    [bench.draft.name, before?.name].find(Boolean) ?? say('bench.fromTheBench'),
   );
   const save = (): void =>
     keep(
@@ -254,15 +260,17 @@ export function BuildFromRecipe({
             by,
             data: { recipe, ...(bench.draft.from ? { from: bench.draft.from } : {}) },
           },
-          `${building.find((b) => b.id === to)?.name ?? 'heap'}: what it is built by`,
+          say('bench.whatItIsBuiltBy', {
+            name: building.find((b) => b.id === to)?.name ?? say('bench.heap'),
+          }),
         ),
       () => router.push(`/batch/${to}/build`),
     );
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Lay it up">
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.layItUp')}>
       {building.length > 0 ? (
         <label className="label">
-          Heap that is building
+          {say('bench.heapThatIsBuilding')}
           <select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>
             {building.map((b) => (
               <option key={b.id} value={b.id}>
@@ -273,13 +281,10 @@ export function BuildFromRecipe({
           </select>
         </label>
       ) : (
-        <p>
-          No heap is building just now. Open one, then lay this up in it: what lies on the bench
-          stays here.
-        </p>
+        <p>{say('bench.noHeapIsBuildingJustNowOpen')}</p>
       )}
       <Field
-        label="Who"
+        label={say('bench.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
@@ -290,19 +295,19 @@ export function BuildFromRecipe({
         {building.length > 0 && (
           <SaveButton
             className="btn key flex-1 !min-h-key"
-            label={`Build ${building.find((b) => b.id === to)?.name ?? 'it'} by this`}
+            label={say('bench.buildByThis', {
+              name: building.find((b) => b.id === to)?.name ?? say('bench.it'),
+            })}
             busy={busy}
-            missing={to === '' ? 'Choose the heap.' : whoIsMissing(by)}
+            missing={to === '' ? say('bench.chooseTheHeap') : whoIsMissing(by)}
             onSave={save}
           />
         )}
         <Link prefetch={false} href="/open?for=bench" className="btn !min-h-key">
-          Open a new heap
+          {say('bench.openANewHeap')}
         </Link>
       </div>
-      <p className="hint">
-        Nothing is logged as put in yet: that is done layer by layer while it goes up.
-      </p>
+      <p className="hint">{say('bench.nothingIsLoggedAsPutInYet')}</p>
     </Sheet>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { findMaterials } from '@/core/mix/find';
 import { ROLE_MEANS, ROLE_WORDS } from '@/core/mix/words';
@@ -48,24 +49,24 @@ export function Pick({
             ? i.says
             : i.stuff.cn
               ? `C:N ${Math.round(i.stuff.cn.usual)}`
-              : 'figures not known'}
+              : say('bench.figuresNotKnown2')}
         </span>
       </button>
     </li>
   );
   const [stock, library] = [group(true), group(false)];
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="What goes in?">
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.whatGoesIn2')}>
       <input
         className="field"
-        aria-label="Find a material"
-        placeholder="Find: straw, litter, peelings…"
+        aria-label={say('bench.findAMaterial')}
+        placeholder={say('bench.findStrawLitterPeelings')}
         value={find}
         onChange={(e) => setFind(e.target.value)}
       />
       {stock.length > 0 && (
         <section>
-          <h3>In the store</h3>
+          <h3>{say('bench.inTheStore')}</h3>
           {stock.map(({ role, list }) => (
             <div key={role} className="mt-2">
               <p className="q text-note">
@@ -78,7 +79,7 @@ export function Pick({
       )}
       {library.length > 0 && (
         <section>
-          <h3>From the library, by table figures</h3>
+          <h3>{say('bench.fromTheLibraryByTableFigures')}</h3>
           {library.map(({ role, list }) => (
             <div key={role} className="mt-2">
               <p className="q text-note">
@@ -89,7 +90,7 @@ export function Pick({
           ))}
         </section>
       )}
-      {shown.length === 0 && <p>No material is called so. Add it under Store, Materials.</p>}
+      {shown.length === 0 && <p>{say('bench.noMaterialIsCalledSoAddIt')}</p>}
     </Sheet>
   );
 }

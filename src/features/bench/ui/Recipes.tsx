@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { countText } from '@/core/quantity/format';
 import { submitOrQueue } from '@/outbox/keep';
@@ -12,7 +13,7 @@ type KeptRecipe = BenchView['recipes'][number];
 const HeapsByRecipe = ({ heaps }: Pick<KeptRecipe, 'heaps'>) => (
   <details className="text-hint">
     <summary className="cursor-pointer underline target-in-text flex items-center">
-      {countText(heaps.length, 'heap')} built by it, and how they did
+      {say('bench.oneHeapOtherHeapsBuiltByIt', { heaps: heaps.length })}
     </summary>
     {heaps.map((h) => (
       <p key={h.id}>
@@ -50,7 +51,8 @@ function RecipeRow({
         disabled={busy}
         onClick={onPutAway}
       >
-        put away<span className="sr-only"> {r.name}</span>
+        {say('bench.putAway')}
+        <span className="sr-only"> {r.name}</span>
       </button>
       {r.heaps.length > 0 && <HeapsByRecipe heaps={r.heaps} />}
     </li>
@@ -72,17 +74,15 @@ export function Recipes({ view, by }: { view: BenchView; by: string }) {
             by: by || 'somebody',
             data: { recipe: { ...r.recipe, away: true }, from: r.entry },
           },
-          `recipe ${r.name} put away`,
+          say('bench.recipePutAway', { name: r.name }),
         ),
       () => undefined,
     );
   return (
     <section className="mt-5 ruled pt-2" data-testid="recipes">
-      <h3>Recipes</h3>
+      <h3>{say('bench.recipes')}</h3>
       {view.recipes.length === 0 ? (
-        <p className="q text-small">
-          None is kept yet. What lies on the bench can be kept under a name.
-        </p>
+        <p className="q text-small">{say('bench.noneIsKeptYetWhatLiesOn')}</p>
       ) : (
         <ul>
           {view.recipes.map((r) => (

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Lock, LockOpen, Minus, Plus, X } from 'lucide-react';
 import Link from 'next/link';
 import { litresText } from '@/core/words/amount';
@@ -44,13 +45,19 @@ export function RowOf({
             <b className="font-[650] text-body">{label}</b>
             <span className="text-fine text-ink-2">
               {cn && moisture
-                ? `C:N ${cn.usual >= 100 ? Math.round(cn.usual) : half(Math.round(cn.usual * 10) / 10)}, ${Math.round(moisture.usual)} % water`
-                : `${ROLE_WORDS[item.role].one}, figures not known`}
+                ? say('bench.cNWater', {
+                    usual:
+                      cn.usual >= 100
+                        ? String(Math.round(cn.usual))
+                        : half(Math.round(cn.usual * 10) / 10),
+                    usual2: Math.round(moisture.usual),
+                  })
+                : say('bench.figuresNotKnown', { one: ROLE_WORDS[item.role].one })}
             </span>
           </p>
           <div className="relative mt-1 max-w-[210px] min-h-[22px]">
             {unknown ? (
-              <span className="q text-note">how much is not known</span>
+              <span className="q text-note">{say('bench.howMuchIsNotKnown')}</span>
             ) : (
               <>
                 <HoursBar
@@ -62,7 +69,7 @@ export function RowOf({
                 <input
                   type="range"
                   className="slide"
-                  aria-label={`${label}, drawn`}
+                  aria-label={say('bench.drawn', { label })}
                   min={0}
                   max={most}
                   step={each === 1 ? 0.5 : 1}
@@ -77,7 +84,7 @@ export function RowOf({
           <button
             type="button"
             className="btn !px-0"
-            aria-label={`Less ${label}`}
+            aria-label={say('bench.less', { label })}
             disabled={unknown || value <= 0}
             onClick={() => set(value - each)}
           >
@@ -86,7 +93,7 @@ export function RowOf({
           <span className="flex flex-col">
             <input
               className="small-field !min-h-[26px] !border-b-0 !rounded-b-none disp"
-              aria-label={`${label}, how much`}
+              aria-label={say('bench.howMuch', { label })}
               inputMode="decimal"
               disabled={unknown}
               aria-invalid={wrong ? true : undefined}
@@ -95,7 +102,7 @@ export function RowOf({
             />
             <select
               className="border-[1.5px] border-ink rounded-b text-fine min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet"
-              aria-label={`${label}, measure`}
+              aria-label={say('bench.measure', { label })}
               value={row.unit}
               onChange={(e) =>
                 bench.setRow(row.id, { unit: e.target.value, n: row.n === '' ? '1' : row.n })
@@ -106,15 +113,15 @@ export function RowOf({
                   {value === 1 ? m.name : (m.many ?? m.name)}
                 </option>
               ))}
-              <option value="L">litres</option>
-              <option value="kg">kg</option>
-              <option value="unknown">not known</option>
+              <option value="L">{say('bench.litres')}</option>
+              <option value="kg">{say('bench.kg')}</option>
+              <option value="unknown">{say('bench.notKnown')}</option>
             </select>
           </span>
           <button
             type="button"
             className="btn !px-0"
-            aria-label={`More ${label}`}
+            aria-label={say('bench.more', { label })}
             disabled={unknown}
             onClick={() => set(value + each)}
           >
@@ -123,7 +130,7 @@ export function RowOf({
         </div>
       </div>
       <p className="flex flex-wrap gap-x-3 items-center text-fine text-ink-2">
-        <span>{item.inStore ? item.says : 'table figures, not from the store'}</span>
+        <span>{item.inStore ? item.says : say('bench.tableFiguresNotFromTheStore')}</span>
         {!unknown && (
           <label className="flex gap-1 items-center min-h-[28px]">
             <input
@@ -131,7 +138,7 @@ export function RowOf({
               checked={row.about}
               onChange={(e) => bench.setRow(row.id, { about: e.target.checked })}
             />
-            by eye
+            {say('bench.byEye')}
           </label>
         )}
         <button
@@ -141,11 +148,11 @@ export function RowOf({
           onClick={() => bench.setRow(row.id, { fixed: !row.fixed })}
         >
           {row.fixed ? <Lock size={13} /> : <LockOpen size={13} />}
-          {row.fixed ? 'fixed' : 'fix it'}
+          {row.fixed ? 'fixed' : say('bench.fixIt')}
         </button>
         {item.load && (
           <Link prefetch={false} className="underline" href={`/store/${item.load}#test`}>
-            test it
+            {say('bench.testIt')}
           </Link>
         )}
         <button
@@ -154,12 +161,15 @@ export function RowOf({
           onClick={() => bench.change({ rows: bench.draft.rows.filter((r) => r.id !== row.id) })}
         >
           <X size={13} />
-          take out<span className="sr-only"> {label}</span>
+          {say('bench.takeOut')}
+          <span className="sr-only"> {label}</span>
         </button>
       </p>
       {over && (
         <p className="text-note marked">
-          More than the store has: {litresText(item.hasLitres, volume)} are left.
+          {say('bench.moreThanTheStoreHasAreLeft', {
+            hasLitres: litresText(item.hasLitres, volume),
+          })}
         </p>
       )}
       {wrong && (

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import {
   coreWayM,
@@ -54,42 +55,41 @@ export function BenchSize({
   const fit = slot ? fitsForm(size, slot) : null;
   const over = fit
     ? [
-        fit.overM.length > 0.005 && `${m(fit.overM.length)} too long`,
-        fit.overM.width > 0.005 && `${m(fit.overM.width)} too wide`,
-        fit.overM.height > 0.005 && `${m(fit.overM.height)} too high`,
+        fit.overM.length > 0.005 && say('bench.tooLong', { overM: m(fit.overM.length) }),
+        fit.overM.width > 0.005 && say('bench.tooWide', { width: m(fit.overM.width) }),
+        fit.overM.height > 0.005 && say('bench.tooHigh', { height: m(fit.overM.height) }),
       ].filter(Boolean)
     : [];
   const mm = typed(rain);
   return (
     <section className="ruled pt-2 flex flex-col gap-2 text-small" data-testid="size">
-      <h3>Big enough to hold its heat?</h3>
+      <h3>{say('bench.bigEnoughToHoldItsHeat')}</h3>
       <p data-testid="size-says">
         {m3 < 0.005 ? (
-          'Nothing lies on the bench yet.'
+          say('bench.nothingLiesOnTheBenchYet')
         ) : (
           <>
-            Settles to <b>{litresText(litres, volume)}</b>, {m(size.heightM)} high,{' '}
-            {m(size.lengthM)} by {m(size.widthM)}.{' '}
+            {say('bench.settlesTo')} <b>{litresText(litres, volume)}</b>
+            {say('bench.highBy', {
+              heightM: m(size.heightM),
+              lengthM: m(size.lengthM),
+              widthM: m(size.widthM),
+            })}{' '}
             {m3 < leastM3 ? (
-              <span className="marked">
-                Under {least} it rarely stays hot: add more, or pack straw round it.
-              </span>
+              <span className="marked">{say('bench.underItRarelyStaysHotAddMore', { least })}</span>
             ) : ratio > THIN_SURFACE ? (
               <span className="marked">
-                It has {ratio.toFixed(1)} m² of surface for each m³: flat and long, it cools. Make
-                it higher, or cover it.
+                {say('bench.itHasMOfSurfaceForEach', { ratio: ratio.toFixed(1) })}
               </span>
             ) : (
-              <>
-                Yes: {least} is the least, and it has {ratio.toFixed(1)} m² of surface for each m³.
-              </>
+              <>{say('bench.yesIsTheLeastAndItHas', { least, ratio: ratio.toFixed(1) })}</>
             )}
           </>
         )}
       </p>
       <div className="grid grid-cols-2 gap-2">
         <label className="label !mb-0">
-          Shape
+          {say('bench.shape')}
           <select
             className="field mt-1"
             value={shape}
@@ -104,13 +104,13 @@ export function BenchSize({
         </label>
         {slots.length > 0 ? (
           <label className="label !mb-0">
-            Into
+            {say('bench.into')}
             <select
               className="field mt-1"
               value={slotName}
               onChange={(e) => setSlot(e.target.value)}
             >
-              <option value="">no place chosen</option>
+              <option value="">{say('bench.noPlaceChosen')}</option>
               {slots.map((s) => (
                 <option key={s.name} value={s.name}>
                   {s.kind} {s.name}
@@ -119,59 +119,84 @@ export function BenchSize({
             </select>
           </label>
         ) : (
-          <p className="hint self-end">Draw your bays on the map to see whether it fits.</p>
+          <p className="hint self-end">{say('bench.drawYourBaysOnTheMapTo')}</p>
         )}
       </div>
       {slot && m3 > 0.005 && (
         <p className={fit!.ok ? '' : 'marked'}>
           {fit!.ok
-            ? `It fits ${slot.kind} ${slot.name} (${m(slot.lengthM)} by ${m(slot.widthM)}, ${m(slot.heightM)} high).`
-            : `It does not fit ${slot.kind} ${slot.name}: ${over.join(', ')}.`}
+            ? say('bench.itFitsByHigh', {
+                kind: slot.kind,
+                name: slot.name,
+                lengthM: m(slot.lengthM),
+                widthM: m(slot.widthM),
+                heightM: m(slot.heightM),
+              })
+            : say('bench.itDoesNotFit', {
+                kind: slot.kind,
+                name: slot.name,
+                over: over.join(', '),
+              })}
           {walls && !fit!.ok
-            ? ` Level, it holds ${volumeText(slot.lengthM * slot.widthM * slot.heightM, volume)}.`
+            ? say('bench.levelItHolds', {
+                lengthM: volumeText(slot.lengthM * slot.widthM * slot.heightM, volume),
+              })
             : ''}
         </p>
       )}
       {row && (
         <Field
-          label="Row length"
+          label={say('bench.rowLength')}
           unit="m"
           inputMode="decimal"
           value={length}
           onChange={(e) => setLength(e.target.value)}
-          problem={long === null ? 'Type metres as a number, or leave it empty.' : undefined}
+          problem={long === null ? say('bench.typeMetresAsANumberOrLeave') : undefined}
           hint={
             slot?.kind === 'row' && m3 > 0
-              ? `At ${m(slot.widthM)} wide and ${m(slot.heightM)} high it takes ${m(rowLengthM(shape, m3, { widthM: slot.widthM, heightM: slot.heightM, ...(shape === 'trapezoid' ? { topWidthM: slot.widthM / 3 } : {}) }))} of ${slot.name}.`
-              : 'empty: as it falls'
+              ? say('bench.atWideAndHighItTakesOf', {
+                  widthM: m(slot.widthM),
+                  heightM: m(slot.heightM),
+                  shape: m(
+                    rowLengthM(shape, m3, {
+                      widthM: slot.widthM,
+                      heightM: slot.heightM,
+                      ...(shape === 'trapezoid' ? { topWidthM: slot.widthM / 3 } : {}),
+                    }),
+                  ),
+                  name: slot.name,
+                })
+              : say('bench.emptyAsItFalls')
           }
         />
       )}
       {m3 > 0.005 && (
         <p>
           {stemM === null ? (
-            `Its core lies ${m(way)} in; no thermometer has its length noted under Instruments.`
+            say('bench.itsCoreLiesInNoThermometerHas', { way: m(way) })
           ) : stemM >= way ? (
-            `Its core lies ${m(way)} in: your longest thermometer, ${m(stemM)}, reaches it.`
+            say('bench.itsCoreLiesInYourLongestThermometer', { way: m(way), stemM: m(stemM) })
           ) : (
             <span className="marked">
-              Its core lies {m(way)} in, and your longest thermometer is {m(stemM)}: the core would
-              not be read.
+              {say('bench.itsCoreLiesInAndYourLongest', { way: m(way), stemM: m(stemM) })}
             </span>
           )}
         </p>
       )}
       <Field
-        label="Rain on it if it lies open"
-        unit="mm expected"
+        label={say('bench.rainOnItIfItLiesOpen')}
+        unit={say('bench.mmExpected')}
         inputMode="decimal"
         value={rain}
         onChange={(e) => setRain(e.target.value)}
-        problem={mm === null ? 'Type millimetres as a number, or leave it empty.' : undefined}
+        problem={mm === null ? say('bench.typeMillimetresAsANumberOrLeave') : undefined}
         hint={
           typeof mm === 'number' && m3 > 0.005
-            ? `At most ${Math.round(rainLitres(mm, footM2(shape, size)))} L fall on its ${footM2(shape, size).toFixed(1)} m². Covered, none of it.`
-            : '1 mm on 1 m² is 1 L'
+            ? say('bench.atMostLFallOnItsM', {
+                mm: Math.round(rainLitres(mm, footM2(shape, size))),
+                shape: footM2(shape, size).toFixed(1),
+              })
+            : say('bench.n1MmOn1MIs1')
         }
       />
     </section>

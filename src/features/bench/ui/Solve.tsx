@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useRef, useState } from 'react';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { DraftScope, useDraftSaved, useTypedFields } from '@/ui/draft';
@@ -32,7 +33,7 @@ export const SolvePanel = ({
   onOpenChange,
   ...rest
 }: { open: boolean; onOpenChange: (open: boolean) => void } & Omit<SolveProps, 'onDone'>) => (
-  <Sheet open={open} onOpenChange={onOpenChange} title="Solve the amounts">
+  <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.solveTheAmounts')}>
     <DraftScope name="solve">
       <SolveForm {...rest} onDone={() => onOpenChange(false)} />
     </DraftScope>
@@ -61,7 +62,7 @@ function useAnswer(question: SolveReading['question'], ask: SolveProps['ask']) {
 }
 
 const missingOf = ({ rows, question }: SolveReading): string | null => {
-  if (rows.length === 0) return 'Put something with a known amount on the bench first.';
+  if (rows.length === 0) return say('bench.putSomethingWithAKnownAmountOn');
   return question === null ? 'Put right what is marked above.' : null;
 };
 
@@ -84,10 +85,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
   };
   return (
     <>
-      <p className="hint">
-        Rows that are fixed stay as they are. The others move as little as it takes, or to the
-        cheapest where prices are known.
-      </p>
+      <p className="hint">{say('bench.rowsThatAreFixedStayAsThey')}</p>
       <TargetFields draft={draft} set={set} litresNow={reading.litresNow} volume={volume} />
       <RowLimits
         rows={rows.filter((r) => !without.includes(r.item.name))}
@@ -97,14 +95,14 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
       <SolveObstacles reading={reading} />
       <SaveButton
         className="btn key !min-h-key"
-        label="Solve"
+        label={say('bench.solve2')}
         busy={false}
         missing={missingOf(reading)}
         onSave={() => void run()}
       />
       {answer === null && (
         <p role="alert" className="marked font-semibold">
-          The solver found nothing. Loosen a target, or add another material.
+          {say('bench.theSolverFoundNothingLoosenATarget')}
         </p>
       )}
       {answer && question && (

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import { VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { listText, volumeText } from '@/core/quantity/format';
@@ -25,14 +26,14 @@ function EndsFields({
   return (
     <>
       <Field
-        label={`${label} from`}
+        label={say('bench.from', { label })}
         {...sign}
         inputMode="decimal"
         value={low}
         onChange={(e) => onChange([e.target.value, high])}
       />
       <Field
-        label={`${label} to`}
+        label={say('bench.to2', { label })}
         {...sign}
         inputMode="decimal"
         value={high}
@@ -58,21 +59,30 @@ export function TargetFields({
     <>
       <div className="grid grid-cols-2 gap-3">
         <EndsFields label="C:N" value={draft.cn} onChange={(cn) => set({ cn })} />
-        <EndsFields label="Moisture" unit="%" value={draft.wet} onChange={(wet) => set({ wet })} />
+        <EndsFields
+          label={say('bench.moisture')}
+          unit="%"
+          value={draft.wet}
+          onChange={(wet) => set({ wet })}
+        />
         <Field
-          label="Bulk density at most"
-          unit="kg/m³"
+          label={say('bench.bulkDensityAtMost')}
+          unit={say('bench.kgM')}
           inputMode="decimal"
           value={draft.dense}
           onChange={(e) => set({ dense: e.target.value })}
         />
         <Field
-          label="Volume at least"
-          unit={`${VOLUME_SIGN[volume]}, loose`}
+          label={say('bench.volumeAtLeast')}
+          unit={say('bench.loose', { volumesign: VOLUME_SIGN[volume] })}
           inputMode="decimal"
           value={draft.litres}
           onChange={(e) => set({ litres: e.target.value })}
-          hint={`empty: ${litresNow > 0 ? `as much as now, ${litresText(litresNow, volume)}` : volumeText(1, volume)}`}
+          hint={
+            litresNow > 0
+              ? say('bench.emptyAsMuchAsNow', { litresNow: litresText(litresNow, volume) })
+              : say('bench.empty', { volume: volumeText(1, volume) })
+          }
         />
       </div>
       <label className="flex gap-3 items-center min-h-target">
@@ -82,7 +92,7 @@ export function TargetFields({
           checked={draft.stock}
           onChange={(e) => set({ stock: e.target.checked })}
         />
-        No more than the store has
+        {say('bench.noMoreThanTheStoreHas')}
       </label>
     </>
   );
@@ -90,11 +100,25 @@ export function TargetFields({
 
 /** What may be typed for one row of a solve, beside its name. */
 const LIMITS = [
-  { field: 'least', label: 'at least', placeholder: () => '0' },
-  { field: 'most', label: 'at most', placeholder: () => '–' },
+  {
+    field: 'least',
+    get label() {
+      return say('bench.atLeast');
+    },
+    placeholder: () => '0',
+  },
+  {
+    field: 'most',
+    get label() {
+      return say('bench.atMost');
+    },
+    placeholder: () => '–',
+  },
   {
     field: 'price',
-    label: 'price of one',
+    get label() {
+      return say('bench.priceOfOne');
+    },
     placeholder: (r: SolveRow) => (r.each === null ? '–' : r.each.toFixed(2)),
   },
 ] as const;
@@ -114,7 +138,7 @@ function LimitRow({
       <th scope="row" className="text-left font-normal leading-[1.2]">
         {r.item.name}
         <br />
-        <span className="q text-fine">in {measure}</span>
+        <span className="q text-fine">{say('bench.in', { measure })}</span>
       </th>
       {LIMITS.map(({ field, label, placeholder }) => (
         <td key={field} className="py-1 pl-1.5">
@@ -148,13 +172,13 @@ export function RowLimits({
   return (
     <details>
       <summary className="cursor-pointer underline font-semibold min-h-target flex items-center">
-        Limits and prices of each
+        {say('bench.limitsAndPricesOfEach')}
       </summary>
       <table className="w-full text-small table-fixed">
         <thead>
           <tr>
             <th scope="col" className="text-left font-semibold w-[40%]">
-              Material
+              {say('bench.material')}
             </th>
             {LIMITS.map(({ field, label }) => (
               <th key={field} scope="col" className="font-semibold">
@@ -169,7 +193,7 @@ export function RowLimits({
           ))}
         </tbody>
       </table>
-      <p className="hint">Empty: no limit but the store’s, and the price that its load came at.</p>
+      <p className="hint">{say('bench.emptyNoLimitButTheStoresAnd')}</p>
     </details>
   );
 }
@@ -188,20 +212,27 @@ export function SolveObstacles({ reading }: { reading: SolveReading }) {
       {badRow && <Wrong>{badRow}</Wrong>}
       {short && (
         <Wrong>
-          {short.name}: at least {kgText(short.leastKg)} was asked for, and there are{' '}
-          {kgText(short.mostKg)}. Ask for less, or solve beyond the store.
+          {say('bench.atLeastWasAskedForAndThere', {
+            name: short.name,
+            leastKg: kgText(short.leastKg),
+            mostKg: kgText(short.mostKg),
+          })}
         </Wrong>
       )}
       {without.length > 0 && fixedUnknown.length === 0 && (
         <p className="hint">
-          Taken out, because {without.length === 1 ? 'its' : 'their'} figures are not known:{' '}
-          {listText(without)}.
+          {say('bench.takenOutBecauseOneOtherFiguresAre', {
+            without: without.length,
+            without2: listText(without),
+          })}
         </p>
       )}
       {fixedUnknown.length > 0 && (
         <Wrong>
-          Cannot be solved while {listText(fixedUnknown)} {fixedUnknown.length === 1 ? 'is' : 'are'}{' '}
-          in it and not known well enough. Count it, test it, or take it out.
+          {say('bench.cannotBeSolvedWhileOneOtherIn', {
+            fixedUnknown: listText(fixedUnknown),
+            fixedUnknown2: fixedUnknown.length,
+          })}
         </Wrong>
       )}
       {wrong && <Wrong>{wrong}</Wrong>}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { InSteps } from '@/core/mix/in-steps';
 import type { Offer } from '@/core/mix/programme';
@@ -58,13 +59,13 @@ function AmountTable({
       <thead>
         <tr>
           <th scope="col" className="text-left font-semibold">
-            Material
+            {say('bench.material')}
           </th>
           <th scope="col" className="text-right font-semibold">
-            Now
+            {say('bench.now')}
           </th>
           <th scope="col" className="text-right font-semibold">
-            Then
+            {say('bench.then')}
           </th>
         </tr>
       </thead>
@@ -73,7 +74,7 @@ function AmountTable({
           <tr key={r.row.id} className="border-b border-rule">
             <td className="py-1">
               {r.item.name}
-              {r.row.fixed ? ', fixed' : ''}
+              {r.row.fixed ? say('bench.fixed') : ''}
             </td>
             <td className="text-right">{unitText(r.now, r.row.unit, measures)}</td>
             <td className="text-right">
@@ -82,7 +83,7 @@ function AmountTable({
           </tr>
         ))}
         <tr>
-          <td className="py-1">Water</td>
+          <td className="py-1">{say('bench.water')}</td>
           <td className="text-right">{water.now} L</td>
           <td className="text-right">
             <b>{water.next} L</b>
@@ -135,11 +136,16 @@ export function SolvedPanel({
         measures={measures}
       />
       <p className="hint">
-        Then: {figuresText(inSteps)}.
-        {inSteps.cost === null ? '' : ` Cost of what is priced: ${inSteps.cost.toFixed(2)}.`}
+        {say('bench.then2', {
+          inSteps: figuresText(inSteps),
+          cost:
+            inSteps.cost === null
+              ? ''
+              : say('bench.costOfWhatIsPriced', { cost: inSteps.cost.toFixed(2) }),
+        })}
       </p>
       <button type="button" className="btn key" onClick={onTake}>
-        Take these amounts
+        {say('bench.takeTheseAmounts')}
       </button>
     </section>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { Addition } from '@/core/mix/additions';
 import type { Mix } from '@/core/mix/mix';
@@ -27,12 +28,15 @@ const amountOfAddition = (a: Addition, measure: Measure): string =>
 /** How far an addition helps, as the end of a sentence that begins with its amount. */
 function helpText(a: Addition): string {
   const one = a.n === 1;
-  const right = one ? 'puts it right' : 'put it right';
-  const nearer = one ? 'brings it nearer' : 'bring it nearer';
-  const costs = a.costs.map(
-    (id) => `${WINDOWS[id].name.toLowerCase()} goes to ${windowInShort(id, a.after)}`,
+  const right = one ? say('bench.putsItRight') : say('bench.putItRight');
+  const nearer = one ? say('bench.bringsItNearer') : say('bench.bringItNearer');
+  const costs = a.costs.map((id) =>
+    say('bench.goesTo', {
+      toLowerCase: WINDOWS[id].name.toLowerCase(),
+      id: windowInShort(id, a.after),
+    }),
   );
-  const but = costs.length > 0 ? `, but ${listText(costs)}` : '';
+  const but = costs.length > 0 ? say('bench.but', { costs: listText(costs) }) : '';
   return `${a.miss < 1e-9 ? right : nearer}${but}`;
 }
 
@@ -55,7 +59,10 @@ function Says({
         <>
           {' '}
           <b>
-            {amountOfAddition(chosen, measure)} of {nameOf(chosen, bench)}
+            {say('bench.of', {
+              chosen: amountOfAddition(chosen, measure),
+              chosen2: nameOf(chosen, bench),
+            })}
           </b>{' '}
           {helpText(chosen)}.
         </>
@@ -89,12 +96,15 @@ function AdditionKeys({
     <div className="flex flex-wrap gap-2">
       <button type="button" className="btn key !min-h-[50px]" disabled={working} onClick={onTake}>
         <Mark name="add" size={20} />
-        Add {amountOfAddition(chosen, measure)} of {nameOf(chosen, bench)}
-        {water > 0 ? ` and ${water} L water` : ''}
+        {say('bench.addOf', {
+          chosen: amountOfAddition(chosen, measure),
+          chosen2: nameOf(chosen, bench),
+          water: water > 0 ? say('bench.andLWater', { water }) : '',
+        })}
       </button>
       {additions.length > 1 && (
         <button type="button" className="btn !min-h-[50px]" disabled={working} onClick={onNext}>
-          Use {nameOf(next, bench)} instead
+          {say('bench.useInstead', { next: nameOf(next, bench) })}
         </button>
       )}
     </div>
@@ -120,17 +130,18 @@ function NoAddition({
   return (
     <p className="q" data-testid="no-addition">
       {view.items.some((i) => i.inStore)
-        ? 'Nothing in the store makes it better on its own.'
-        : 'The store is empty.'}{' '}
+        ? say('bench.nothingInTheStoreMakesItBetter')
+        : say('bench.theStoreIsEmpty')}{' '}
       {elsewhere && (
         <b className="font-semibold text-ink">
-          About {amountOfAddition(elsewhere, measure)} of {nameOf(elsewhere, bench)}
-          {water > 0 ? ` and ${water} L of water` : ''} would.
+          {say('bench.aboutOfWould', {
+            elsewhere: amountOfAddition(elsewhere, measure),
+            elsewhere2: nameOf(elsewhere, bench),
+            water: water > 0 ? say('bench.andLOfWater', { water }) : '',
+          })}
         </b>
       )}
-      {!elsewhere &&
-        !isRight &&
-        'Nothing of the library does either: take something out, or solve it.'}
+      {!elsewhere && !isRight && say('bench.nothingOfTheLibraryDoesEitherTake')}
     </p>
   );
 }
@@ -146,14 +157,14 @@ function nearestHeaps(mix: Mix, heaps: readonly HeapMix[]): HeapMix[] {
 const NearestHeaps = ({ heaps }: { heaps: readonly HeapMix[] }) =>
   heaps.length > 0 && (
     <section className="ruled pt-2">
-      <h3>Your own heaps nearest to this mix</h3>
+      <h3>{say('bench.yourOwnHeapsNearestToThisMix')}</h3>
       <ul className="grid sm:grid-cols-2 gap-3 mt-1 text-hint">
         {heaps.map((h) => (
           <li key={h.id}>
             <Link prefetch={false} className="link" href={`/batch/${h.id}`}>
               {h.name}
             </Link>{' '}
-            C:N {h.cn.toFixed(0)}, {h.moisture.toFixed(0)} % moist
+            {say('bench.cNMoist', { cn: h.cn.toFixed(0), moisture: h.moisture.toFixed(0) })}
             <br />
             <span className="text-ink-2">{h.says}</span>
           </li>

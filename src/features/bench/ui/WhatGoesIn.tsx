@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { looseLitres } from '@/core/mix/mix';
 import { windowInShort } from '@/core/mix/words';
 import type { Ingredient } from '@/core/mix/ingredient';
@@ -23,11 +24,11 @@ export type BenchProps = {
 };
 
 function Heading({ bench: { draft }, view: { heap }, closed }: BenchProps) {
-  const stage = closed ? 'closed: what to add to it' : 'still building';
-  const kind = draft.recipe ? 'a recipe' : 'a mix, not kept yet';
+  const stage = closed ? say('bench.closedWhatToAddToIt') : say('bench.stillBuilding');
+  const kind = draft.recipe ? say('bench.aRecipe') : say('bench.aMixNotKeptYet');
   return (
     <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-      <h1>{heap ? heap.name : draft.name || 'Bench'}</h1>
+      <h1>{heap ? heap.name : draft.name || say('bench.bench')}</h1>
       <span className="q">{heap ? `${heap.place}${heap.place ? ', ' : ''}${stage}` : kind}</span>
     </div>
   );
@@ -35,25 +36,28 @@ function Heading({ bench: { draft }, view: { heap }, closed }: BenchProps) {
 
 const ClosedNote = ({ heap }: { heap: HeapInHand }) => (
   <p className="text-hint border-l-[4px] border-ink pl-2.5 mt-2">
-    {heap.unlogged.length === 0
-      ? 'Reckoned as it was built: what it lost or took up since is not in it.'
-      : `Nobody logged ${listText(heap.unlogged)}, so that no mix of it can be reckoned.`}{' '}
-    Anything raw starts its clock again; chip, leaves and straw do not bring germs.
+    {say('bench.anythingRawStartsItsClockAgainChip', {
+      unlogged:
+        heap.unlogged.length === 0
+          ? say('bench.reckonedAsItWasBuiltWhatIt')
+          : say('bench.nobodyLoggedSoThatNoMixOf', { unlogged: listText(heap.unlogged) }),
+    })}
   </p>
 );
 
 /** What has gone into the heap, and that what lies below is still to go in. */
 function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
   const { already, view, closed } = props;
-  const held = already.map(
-    (p) =>
-      `${p.name.replace(/, in it$/, '')} ${p.litres === null ? 'not known' : litresText(p.litres, view.volume)}`,
+  const held = already.map((p) =>
+    p.litres === null
+      ? say('bench.notKnown2', { replace: p.name.replace(/, in it$/, '') })
+      : `${p.name.replace(/, in it$/, '')} ${litresText(p.litres, view.volume)}`,
   );
   return (
     <p className="text-hint ruled mt-2 pt-1.5">
-      <b>In it already:</b> {held.join('; ')}
-      {heap.waterL > 0 ? `; ${heap.waterL} L of water` : ''}.
-      {heap.by && !closed ? ` Below: what of ‘${heap.by.name}’ is still to go in.` : ''}
+      <b>{say('bench.inItAlready')}</b> {held.join('; ')}
+      {heap.waterL > 0 ? say('bench.lOfWater2', { waterL: heap.waterL }) : ''}.
+      {heap.by && !closed ? say('bench.belowWhatOfIsStillToGo', { name: heap.by.name }) : ''}
     </p>
   );
 }
@@ -61,10 +65,10 @@ function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
 const Stale = ({ heap, onReset }: { heap: HeapInHand | null; onReset: () => void }) => (
   <p className="marked font-semibold text-small mt-2" role="status" data-testid="stale">
     {heap
-      ? `Something went into ${heap.name} since you laid this out.`
-      : 'Somebody kept another version of this recipe since you laid this out.'}{' '}
+      ? say('bench.somethingWentIntoSinceYouLaidThis', { name: heap.name })
+      : say('bench.somebodyKeptAnotherVersionOfThisRecipe')}{' '}
     <button type="button" className="underline target-in-text" onClick={onReset}>
-      Lay it out anew
+      {say('bench.layItOutAnew')}
     </button>
   </p>
 );
@@ -76,13 +80,13 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
       <div className="flex flex-wrap gap-2 mt-3 items-center">
         <button type="button" className="btn" onClick={onPick}>
           <Mark name="add" size={19} />
-          Another material
+          {say('bench.anotherMaterial')}
         </button>
         <label className="flex items-center gap-2 ml-auto text-small">
-          Water{' '}
+          {say('bench.water')}{' '}
           <input
             className="small-field !w-[74px]"
-            aria-label="Water to add, litres"
+            aria-label={say('bench.waterToAddLitres')}
             inputMode="decimal"
             value={bench.draft.waterL}
             placeholder="0"
@@ -93,7 +97,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
       </div>
       {bench.water === null && (
         <p role="alert" className="marked font-semibold text-small mt-1">
-          Type the water as litres, or leave it empty.
+          {say('bench.typeTheWaterAsLitresOrLeave')}
         </p>
       )}
     </>
@@ -110,7 +114,7 @@ function measuresText(bench: BenchHandle, view: BenchView): string {
     if (m) return measureText(n, m.name, m.many);
     return unit === 'kg' ? kgText(n) : litresText(n, view.volume);
   };
-  return [...sum].map(amount).join(', ') || 'nothing yet';
+  return [...sum].map(amount).join(', ') || say('bench.nothingYet');
 }
 
 /** How much lies here in all. */
@@ -118,14 +122,14 @@ function Sum({ bench, view, own }: BenchProps) {
   const { mix } = bench;
   const litres = looseLitres(own);
   const weight = mix?.massKg ?? null;
-  const state = view.heap ? 'with what is in it' : 'as it stands';
+  const state = view.heap ? say('bench.withWhatIsInIt') : say('bench.asItStands');
   return (
     <p className="text-right text-small mt-2" data-testid="sum">
       <b>{measuresText(bench, view)}</b>
       {litres === null ? '' : `, ${litresText(litres, view.volume)}`}
       <br />
       <span className="q">
-        {weight === null ? 'weight not known' : `${kgText(weight)} ${state}`}
+        {weight === null ? say('bench.weightNotKnown') : `${kgText(weight)} ${state}`}
       </span>
     </p>
   );
@@ -142,9 +146,9 @@ function BenchKeys({
 }) {
   const isEmpty = bench.lines.length === 0;
   const keys = [
-    { sheet: 'solve', label: 'Solve…', disabled: isEmpty },
-    { sheet: 'scale', label: 'Scale…', disabled: isEmpty },
-    { sheet: 'keep', label: 'Keep as a recipe…', disabled: isEmpty || !bench.sound },
+    { sheet: 'solve', label: say('bench.solve'), disabled: isEmpty },
+    { sheet: 'scale', label: say('bench.scale'), disabled: isEmpty },
+    { sheet: 'keep', label: say('bench.keepAsARecipe'), disabled: isEmpty || !bench.sound },
   ] as const;
   return (
     <div className="flex flex-wrap gap-2 mt-3">
@@ -181,10 +185,10 @@ function FiguresInShort({ bench: { mix, lines } }: BenchProps) {
         C:N <b>{windowInShort('cn', mix)}</b>
       </span>
       <span>
-        water <b>{windowInShort('moisture', mix)}</b>
+        {say('bench.water2')} <b>{windowInShort('moisture', mix)}</b>
       </span>
       <span>
-        density <b>{windowInShort('density', mix)}</b>
+        {say('bench.density')} <b>{windowInShort('density', mix)}</b>
       </span>
     </a>
   );
@@ -209,10 +213,9 @@ export function WhatGoesIn({
   return (
     <>
       <Heading {...props} />
-      <h2 className="!text-subhead mt-3">What goes in</h2>
+      <h2 className="!text-subhead mt-3">{say('bench.whatGoesIn')}</h2>
       <p className="text-note text-ink-2">
-        {measures.join(', ')}, level. Draw along the barrows, press − and +, or type. Dashed: what
-        to add.
+        {say('bench.levelDrawAlongTheBarrowsPressAnd', { measures: measures.join(', ') })}
       </p>
       {heap && closed && <ClosedNote heap={heap} />}
       {heap && heap.ingredients.length > heap.unlogged.length && (
@@ -230,11 +233,7 @@ export function WhatGoesIn({
           />
         ))}
       </ul>
-      {lines.length === 0 && (
-        <p className="py-3">
-          Nothing lies on the bench. Take what the store has, or any of the library.
-        </p>
-      )}
+      {lines.length === 0 && <p className="py-3">{say('bench.nothingLiesOnTheBenchTakeWhat')}</p>}
       <AddRow bench={bench} onPick={() => onOpen('pick')} />
       {bench.mix && lines.length > 0 && <Sum {...props} />}
       <BenchKeys bench={bench} resetLabel={resetLabel} onOpen={onOpen} />

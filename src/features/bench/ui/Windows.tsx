@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { estOf, WINDOW_IDS, WINDOWS } from '@/core/mix/window';
 import { windowFigure, windowSays } from '@/core/mix/words';
 import type { Mix } from '@/core/mix/mix';
@@ -30,7 +31,21 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
               band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null}
               then={moved}
               text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))}
-              label={`${w.name}: ${e ? `${windowFigure(id, e.value)} ${w.unit}` : 'cannot be computed'}; wanted ${w.preferred.join(' to ')}, workable ${w.reasonable.join(' to ')}`}
+              label={
+                e
+                  ? say('bench.wantedWorkable', {
+                      name: w.name,
+                      id: windowFigure(id, e.value),
+                      unit: w.unit,
+                      preferred: w.preferred.join(' to '),
+                      reasonable: w.reasonable.join(' to '),
+                    })
+                  : say('bench.cannotBeComputedWantedWorkable', {
+                      name: w.name,
+                      preferred: w.preferred.join(' to '),
+                      reasonable: w.reasonable.join(' to '),
+                    })
+              }
             />
             <p className="text-small text-ink-2">{says}</p>
           </section>
@@ -38,13 +53,17 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
       })}
       <details className="text-note text-ink-2">
         <summary className="cursor-pointer target-in-text flex items-center underline">
-          Where these windows come from
+          {say('bench.whereTheseWindowsComeFrom')}
         </summary>
         <ul>
           {WINDOW_IDS.map((id) => (
             <li key={id}>
-              {WINDOWS[id].name}: wanted {WINDOWS[id].preferred.join(' to ')}, workable{' '}
-              {WINDOWS[id].reasonable.join(' to ')}. {WINDOWS[id].source}.
+              {say('bench.wantedWorkable2', {
+                name: WINDOWS[id].name,
+                preferred: WINDOWS[id].preferred.join(' to '),
+                reasonable: WINDOWS[id].reasonable.join(' to '),
+                source: WINDOWS[id].source,
+              })}
             </li>
           ))}
         </ul>

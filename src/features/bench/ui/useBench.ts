@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Recipe } from '@/core/log/store-shapes';
@@ -66,9 +67,12 @@ function wrongOf(
   volume: VolumeUnit,
 ): string | null {
   if (unit === 'unknown') return null;
-  if (n === null) return `${item.name}: type a number that is not negative, or choose ‘not known’.`;
+  if (n === null) return say('bench.typeANumberThatIsNotNegative', { name: item.name });
   if (ingredient?.litres != null && ingredient.litres > ABSURD_L)
-    return `${item.name}: ${litresText(ingredient.litres, volume)} in one heap? Look at the number and at its measure.`;
+    return say('bench.inOneHeapLookAtTheNumber', {
+      name: item.name,
+      litres: litresText(ingredient.litres, volume),
+    });
   return null;
 }
 

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { requireEntryId } from '@/core/log/ids';
 import { revalidatePath } from 'next/cache';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
@@ -46,7 +47,10 @@ export async function bringIn(request: Request): Promise<Response> {
   const body = await readBody(request, MAX_BYTES);
   if (!body.ok)
     return refuseFile(
-      `The file is ${Math.round(body.size / 1e6)} MB; ${MAX_BYTES / 1e6} MB is the most that is taken. Split it by batch or by time.`,
+      say('bring.theFileIsMbMbIsThe', {
+        size: Math.round(body.size / 1e6),
+        maxbytes: MAX_BYTES / 1e6,
+      }),
       413,
     );
   const parsed = BringInput.safeParse(jsonOf(body.bytes));
@@ -57,7 +61,7 @@ export async function bringIn(request: Request): Promise<Response> {
     );
   const { openedId, by, bay, brought, rules } = parsed.data;
   const site = await theSite();
-  if (!site) return refuseFile('This hub has no site yet. Name the site first.', 409);
+  if (!site) return refuseFile(say('bring.thisHubHasNoSiteYetName'), 409);
   const file = fileOfBrought(brought, sha256);
   if (!file.ok) return refuse(file.problems);
   const fault = textFault(file.file) ?? textFault({ by, bay });
@@ -70,7 +74,7 @@ export async function bringIn(request: Request): Promise<Response> {
     by,
     bay,
     rules: chosen.rules,
-    idOf: (n) => requireEntryId(idFrom(openedId, `entry ${n}`)),
+    idOf: (n) => requireEntryId(idFrom(openedId, say('bring.entry', { n }))),
   });
   try {
     const kept = await withSiteLock(theDb(), site, async (trx): Promise<Kept> => {
@@ -78,8 +82,7 @@ export async function bringIn(request: Request): Promise<Response> {
       if (held === 'other')
         return {
           ok: false,
-          message:
-            'A batch is in the log under this import’s id already, with other content. Nothing was written. Open the import page anew and choose the file again.',
+          message: say('bring.aBatchIsInTheLogUnder'),
         };
       if (held === 'nothing') await appendUnderLock(trx, site, entries, now());
       return { ok: true };
@@ -93,10 +96,7 @@ export async function bringIn(request: Request): Promise<Response> {
     );
     return isImpossible(error)
       ? refuseFile(PROBLEM.neverWritten)
-      : refuseFile(
-          'It could not be written just now, and nothing of it was kept. Try again: it is kept once, however often it is sent.',
-          503,
-        );
+      : refuseFile(say('bring.itCouldNotBeWrittenJustNow'), 503);
   }
   revalidatePath('/', 'layout');
   return Response.json({ ok: true, batch: openedId });

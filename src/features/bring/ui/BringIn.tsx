@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState, type DragEvent } from 'react';
 import { Mark } from '@/charts/marks';
@@ -28,8 +29,9 @@ const NO_ANSWER: Answer = {
   problems: [
     {
       path: '(form)',
-      message:
-        'The hub did not answer, so it may be in or not. Press again: it is kept once, however often it is sent.',
+      get message() {
+        return say('bring.theHubDidNotAnswerSoIt');
+      },
     },
   ],
 };
@@ -84,11 +86,8 @@ function DropArea({
       onDrop={drop}
     >
       <Mark name="move" size={30} />
-      <b className="text-lead">{dropped ? dropped.name : 'Drop a file here, or choose one'}</b>
-      <span className="hint">
-        A batch file (.json), or temperatures as .csv: time, point, value in rows, or a time and one
-        column for each point.
-      </span>
+      <b className="text-lead">{dropped ? dropped.name : say('bring.dropAFileHereOrChooseOne')}</b>
+      <span className="hint">{say('bring.aBatchFileJsonOrTemperaturesAs')}</span>
       <input
         type="file"
         className="sr-only"
@@ -114,7 +113,7 @@ export function BringIn(p: Props) {
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,430px)]">
       <section className="px-5 py-5 flex flex-col gap-5 min-w-0" aria-labelledby="bring-title">
-        <h1 id="bring-title">Bring in a batch kept elsewhere</h1>
+        <h1 id="bring-title">{say('bring.bringInABatchKeptElsewhere')}</h1>
         <DropArea dropped={dropped} onFile={take} />
         {file.problem && <Problems list={[{ path: '(file)', message: file.problem }]} />}
         {dropped?.kind === 'csv' && (
@@ -130,17 +129,15 @@ export function BringIn(p: Props) {
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-5 flex flex-col gap-4"
-        aria-label="What it would say"
+        aria-label={say('bring.whatItWouldSay')}
         aria-live="polite"
       >
-        <h2>What it would say</h2>
-        {!dropped && (
-          <p className="q">The verdict of each rule stands here before anything is kept.</p>
-        )}
-        {dropped && !brought && <p className="q">Say when the last raw load went in.</p>}
+        <h2>{say('bring.whatItWouldSay')}</h2>
+        {!dropped && <p className="q">{say('bring.theVerdictOfEachRuleStandsHere')}</p>}
+        {dropped && !brought && <p className="q">{say('bring.sayWhenTheLastRawLoadWent')}</p>}
         {busy && (
           <p className="q" role="status">
-            Reading and judging…
+            {say('bring.readingAndJudging')}
           </p>
         )}
         {preview && !preview.ok && <BadRows problems={preview.problems} />}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { BroughtPreview } from '@/core/formats/bring';
 import { countText, whenText } from '@/core/quantity/format';
 import { Field, Problems } from '@/ui/Field';
@@ -16,8 +17,7 @@ export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
   return (
     <div data-testid="bad-rows">
       <p className="font-semibold marked">
-        Nothing is brought in: {problems.length} {problems.length === 1 ? 'place is' : 'places are'}{' '}
-        wrong.
+        {say('bring.nothingIsBroughtInOnePlaceIs', { problems: problems.length })}
       </p>
       <ul className="mt-1.5 text-small list-disc pl-5">
         {problems.slice(0, BAD_SHOWN).map((b, i) => (
@@ -26,8 +26,10 @@ export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
           </li>
         ))}
       </ul>
-      {problems.length > BAD_SHOWN && <p className="q">and {problems.length - BAD_SHOWN} more.</p>}
-      <p className="mt-1.5">Mend the file and drop it again.</p>
+      {problems.length > BAD_SHOWN && (
+        <p className="q">{say('bring.andMore', { problems: problems.length - BAD_SHOWN })}</p>
+      )}
+      <p className="mt-1.5">{say('bring.mendTheFileAndDropItAgain')}</p>
     </div>
   );
 }
@@ -35,12 +37,16 @@ export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
 /** What the file holds, in a sentence. */
 const Summary = ({ preview: v }: { preview: Preview }) => (
   <p>
-    {v.name ? `${v.name} (${v.code})` : v.code} of {v.site}:{' '}
+    {v.name ? `${v.name} (${v.code})` : v.code} {say('bring.of', { site: v.site })}{' '}
     <b>
       {v.readings.toLocaleString('en')} {v.readings === 1 ? 'reading' : 'readings'}
     </b>{' '}
-    at {countText(v.points, 'place')}, {countText(v.events, 'act')}, {whenText(v.timeZone, v.from)}{' '}
-    to {whenText(v.timeZone, v.to)}.
+    {say('bring.atOnePlaceOtherPlacesOneAct', {
+      points: v.points,
+      events: v.events,
+      from: whenText(v.timeZone, v.from),
+      to: whenText(v.timeZone, v.to),
+    })}
   </p>
 );
 
@@ -68,7 +74,7 @@ function VerdictRow({
           <b className="font-[650]">{v.title}</b>
           <span className="hint block">
             {v.source}
-            {proposed === undefined ? '' : ` · proposed: ${proposed}`}
+            {proposed === undefined ? '' : say('bring.proposed', { proposed })}
           </span>
           {v.text}
         </span>
@@ -95,7 +101,7 @@ function VerdictChoices({
     onChange((c) => ({ ...c, byHand: { ...c.byHand, [id]: checked } }));
   return (
     <fieldset>
-      <legend className="label">Keep it under which rules?</legend>
+      <legend className="label">{say('bring.keepItUnderWhichRules')}</legend>
       <ul data-testid="preview-verdicts">
         {preview.verdicts.map((v) => (
           <VerdictRow
@@ -108,16 +114,18 @@ function VerdictChoices({
         ))}
       </ul>
       <LeadSelect
-        label="Which rule does the head of the heap tell?"
+        label={say('bring.whichRuleDoesTheHeadOfThe')}
         chosen={chosen}
         named={preview.verdicts}
         onLead={(leads) => onChange((c) => ({ ...c, leads }))}
       />
       <p className="hint mt-1">
-        {chosen.length === 0
-          ? 'None is ticked: it is kept without a claim.'
-          : `It would meet ${met.length} of ${chosen.length}.`}{' '}
-        Which rule holds for you: check with your local authority.
+        {say('bring.whichRuleHoldsForYouCheckWith', {
+          chosen:
+            chosen.length === 0
+              ? say('bring.noneIsTickedItIsKeptWithout')
+              : say('bring.itWouldMeetOf', { met: met.length, chosen: chosen.length }),
+        })}
       </p>
     </fieldset>
   );
@@ -160,24 +168,24 @@ export function BroughtForm({
       />
       <p className="hint">{preview.policy}</p>
       <Field
-        label="Who brings it in"
+        label={say('bring.whoBringsItIn')}
         value={by}
         onChange={(e) => set({ by: e.target.value })}
         maxLength={60}
       />
       <Field
-        label="Bay"
+        label={say('bring.bay')}
         value={bay}
         onChange={(e) => set({ bay: e.target.value })}
         maxLength={40}
-        hint="If it stands on this site"
+        hint={say('bring.ifItStandsOnThisSite')}
       />
       <Problems list={refused} />
       <SaveButton
         className="btn key !min-h-glove"
-        label="Bring it in"
+        label={say('bring.bringItIn')}
         busy={sending}
-        missing={by.trim() === '' ? 'Say who brings it in.' : null}
+        missing={by.trim() === '' ? say('bring.sayWhoBringsItIn') : null}
         onSave={() => onKeep(rules)}
       />
     </>

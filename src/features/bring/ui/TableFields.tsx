@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import type { BroughtHandle } from './useBrought';
@@ -18,16 +19,16 @@ function ReadingFields({
   return (
     <>
       <Choices
-        label="How is the table laid out?"
+        label={say('bring.howIsTheTableLaidOut')}
         value={options.shape}
         onChange={(v) => v && setOptions({ ...options, shape: v })}
         options={[
-          { value: 'long', label: 'A reading a row', hint: 'time, point, value' },
-          { value: 'wide', label: 'A round a row', hint: 'time, then each point' },
+          { value: 'long', label: say('bring.aReadingARow'), hint: say('bring.timePointValue') },
+          { value: 'wide', label: say('bring.aRoundARow'), hint: say('bring.timeThenEachPoint') },
         ]}
       />
       <Choices
-        label="Temperatures in"
+        label={say('bring.temperaturesIn')}
         value={options.unit}
         onChange={(v) => v && setOptions({ ...options, unit: v })}
         options={[
@@ -37,12 +38,12 @@ function ReadingFields({
       />
       <div>
         <Field
-          label="Time zone of its clock"
+          label={say('bring.timeZoneOfItsClock')}
           list="zones"
           value={options.timeZone}
           onChange={(e) => setOptions({ ...options, timeZone: e.target.value })}
-          hint="Used where a time names no offset"
-          problem={isZone ? undefined : 'Choose a zone such as Europe/London.'}
+          hint={say('bring.usedWhereATimeNamesNoOffset')}
+          problem={isZone ? undefined : say('bring.chooseAZoneSuchAsEuropeLondon')}
         />
         <datalist id="zones">
           {zones.map((z) => (
@@ -51,12 +52,12 @@ function ReadingFields({
         </datalist>
       </div>
       <Choices
-        label="If a date is not year first"
+        label={say('bring.ifADateIsNotYearFirst')}
         value={options.dateOrder}
         onChange={(v) => v && setOptions({ ...options, dateOrder: v })}
         options={[
-          { value: 'dmy', label: 'Day, month' },
-          { value: 'mdy', label: 'Month, day' },
+          { value: 'dmy', label: say('bring.dayMonth') },
+          { value: 'mdy', label: say('bring.monthDay') },
         ]}
       />
     </>
@@ -68,34 +69,34 @@ function BatchFields({ batch, setBatch }: Pick<FieldsProps, 'batch' | 'setBatch'
   return (
     <>
       <Field
-        label="Code"
+        label={say('bring.code')}
         value={batch.code}
         maxLength={24}
         onChange={(e) => setBatch({ ...batch, code: e.target.value })}
       />
       <Field
-        label="Name"
+        label={say('bring.name')}
         value={batch.name}
         maxLength={60}
         onChange={(e) => setBatch({ ...batch, name: e.target.value })}
       />
       <Field
-        label="When the last raw load went in"
+        label={say('bring.whenTheLastRawLoadWentIn')}
         type="datetime-local"
         value={batch.builtLocal}
         onChange={(e) => setBatch({ ...batch, builtLocal: e.target.value })}
-        hint="By the same clock; nothing before it counts"
-        problem={batch.builtLocal ? undefined : 'Needed: the clock starts here.'}
+        hint={say('bring.byTheSameClockNothingBeforeIt')}
+        problem={batch.builtLocal ? undefined : say('bring.neededTheClockStartsHere')}
       />
       <Choices
-        label="How was it kept?"
+        label={say('bring.howWasItKept')}
         value={batch.method}
         onChange={(v) => v && setBatch({ ...batch, method: v })}
         columns={3}
         options={[
-          { value: 'turned', label: 'Turned' },
-          { value: 'static', label: 'Static' },
-          { value: 'vessel', label: 'Vessel' },
+          { value: 'turned', label: say('bring.turned') },
+          { value: 'static', label: say('bring.static') },
+          { value: 'vessel', label: say('bring.vessel') },
         ]}
       />
     </>
@@ -104,9 +105,16 @@ function BatchFields({ batch, setBatch }: Pick<FieldsProps, 'batch' | 'setBatch'
 
 /** The head of the file as it was read, to see whether the columns are what they are taken for. */
 const FirstRows = ({ rows }: { rows: readonly string[][] }) => (
-  <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="First rows of the file">
+  <div
+    className="overflow-x-auto"
+    tabIndex={0}
+    role="group"
+    aria-label={say('bring.firstRowsOfTheFile')}
+  >
     <table className="text-hint border-collapse">
-      <caption className="text-left label">First rows of {rows.length - 1}</caption>
+      <caption className="text-left label">
+        {say('bring.firstRowsOf', { rows: rows.length - 1 })}
+      </caption>
       <tbody>
         {rows.slice(0, ROWS_SHOWN).map((row, i) => (
           <tr key={i} className="border-b border-rule">

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { v7 } from 'uuid';
@@ -24,12 +25,12 @@ async function readDropped(file: File): Promise<Dropped | string> {
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
   } catch {
-    return `${file.name} is not UTF-8 text. Save it as a batch file or as CSV in UTF-8 and drop it again.`;
+    return say('bring.isNotUtf8TextSaveIt', { name: file.name });
   }
   if (/^\s*[{[]/.test(text.replace(/^\uFEFF/, ''))) return { kind: 'file', name: file.name, text };
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
   if (data.length < 2 || (data[0]?.length ?? 0) < 2)
-    return `${file.name} holds neither a batch file nor a table with a time and a temperature.`;
+    return say('bring.holdsNeitherABatchFileNorA', { name: file.name });
   return { kind: 'csv', name: file.name, rows: data };
 }
 

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { nameForHeap } from '@/core/words/waiting';
 import { useState } from 'react';
@@ -52,9 +53,9 @@ function ChargeForm({
   const missing = !put.sound
     ? 'Put right what is marked above.'
     : litres === null
-      ? 'Type the litres of water as a number, or leave them empty.'
+      ? say('build.typeTheLitresOfWaterAsA')
       : put.parts.length === 0 && Object.keys(rest).length === 0
-        ? 'Say what went in.'
+        ? say('build.sayWhatWentIn')
         : whoIsMissing(by);
   const save = (): void =>
     keep(
@@ -73,13 +74,13 @@ function ChargeForm({
               ...rest,
             },
           },
-          nameForHeap(view.name, layer ? `layer ${layer.n}` : 'went in'),
+          nameForHeap(view.name, layer ? say('build.layer2', { n: layer.n }) : say('build.wentIn')),
         ),
       onDone,
     );
   const who = (
     <Field
-      label="Who"
+      label={say('build.who')}
       value={by}
       maxLength={60}
       autoComplete="name"
@@ -90,56 +91,56 @@ function ChargeForm({
     <>
       <PutIn put={put} sources={view.sources} measures={view.measures} />
       <Field
-        label="Water with it"
-        unit="litres, clean"
+        label={say('build.waterWithIt')}
+        unit={say('build.litresClean')}
         inputMode="decimal"
         value={water}
         onChange={(e) => setWater(e.target.value)}
-        problem={litres === null ? 'Type litres as a number, or leave it empty.' : undefined}
+        problem={litres === null ? say('build.typeLitresAsANumberOrLeave') : undefined}
       />
       <Choices
-        label="How"
+        label={say('build.how')}
         value={way}
         onChange={setWay}
         options={[
-          { value: 'layered', label: 'In layers' },
-          { value: 'mixed', label: 'Mixed at once' },
+          { value: 'layered', label: say('build.inLayers') },
+          { value: 'mixed', label: say('build.mixedAtOnce') },
         ]}
       />
       <details>
         <summary className="link min-h-choice flex items-center cursor-pointer">
-          Base, activator, cover, note, time
+          {say('build.baseActivatorCoverNoteTime')}
         </summary>
         <div className="flex flex-col gap-3 mt-2">
           <Field
-            label="Base under it"
+            label={say('build.baseUnderIt')}
             value={base}
             maxLength={120}
             onChange={(e) => setBase(e.target.value)}
-            placeholder="twigs, pallet, wire against rats"
+            placeholder={say('build.twigsPalletWireAgainstRats')}
           />
           <Field
-            label="Activator"
+            label={say('build.activator2')}
             value={activator}
             maxLength={120}
             onChange={(e) => setActivator(e.target.value)}
-            placeholder="a bucket of finished compost"
+            placeholder={say('build.aBucketOfFinishedCompost')}
           />
           <Field
-            label="Cover over it"
+            label={say('build.coverOverIt')}
             value={cover}
             maxLength={120}
             onChange={(e) => setCover(e.target.value)}
-            placeholder="fleece, straw, lid"
+            placeholder={say('build.fleeceStrawLid')}
           />
           <Field
-            label="Note"
+            label={say('build.note')}
             value={words}
             maxLength={300}
             onChange={(e) => setWords(e.target.value)}
           />
           <Field
-            label="When, if not now"
+            label={say('build.whenIfNotNow')}
             type="datetime-local"
             max={nowLocal}
             value={at ?? ''}
@@ -149,12 +150,13 @@ function ChargeForm({
       </details>
       {device && who}
       {/* In sight however many lines there are: as it was laid up, it takes one tap. */}
+
       <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet ruled flex flex-col gap-2">
         {!device && who}
         <Problems list={problems} />
         <SaveButton
           className="btn key !min-h-[72px]"
-          label={layer ? `Layer ${layer.n} is in` : 'It is in'}
+          label={layer ? say('build.layerIsIn', { n: layer.n }) : say('build.itIsIn')}
           busy={busy}
           missing={missing}
           onSave={save}
@@ -178,12 +180,12 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
               {view.name}
             </Link>
           </p>
-          <h1 className="mt-1">Building {view.name}</h1>
+          <h1 className="mt-1">{say('build.building', { name: view.name })}</h1>
           <p className="q mt-1">
             {[
               view.place,
-              `building since ${view.since}`,
-              view.recipe ? `by ‘${view.recipe}’` : null,
+              say('build.buildingSince', { since: view.since }),
+              view.recipe ? say('build.by', { recipe: view.recipe }) : null,
             ]
               .filter(Boolean)
               .join(', ')}
@@ -191,16 +193,15 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
         </div>
         {view.closed ? (
           <p className="font-semibold" data-testid="closed">
-            Closed {view.closed}: the clock runs from then. What goes in now is logged as added, on{' '}
+            {say('build.closedTheClockRunsFromThenWhat', { closed: view.closed })}{' '}
             <Link prefetch={false} className="link" href={`/batch/${view.id}#add`}>
-              the heap’s page
+              {say('build.theHeapsPage')}
             </Link>
-            : raw, it starts the clock again.
+            {say('build.rawItStartsTheClockAgain')}
           </p>
         ) : (
           <p className="text-subhead" data-testid="no-clock">
-            No clock runs yet. It starts when the heap is closed, at the last raw load, and at
-            nothing else.
+            {say('build.noClockRunsYetItStartsWhen')}
           </p>
         )}
         {view.wrongUnit && <p className="marked font-semibold w-fit">{view.wrongUnit}</p>}
@@ -210,11 +211,13 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             data-testid="next-layer"
           >
             <h2>
-              Layer {next.n} of {view.layers.length}: {next.says}
+              {say('build.layerOf', { n: next.n, layers: view.layers.length, says: next.says })}
             </h2>
             <p className="text-says leading-[1.35]">
               {next.title}.
-              {next.waterL > 0 ? ` Then ${next.waterL} L of water over it.` : ' No water on it.'}
+              {next.waterL > 0
+                ? say('build.thenLOfWaterOverIt', { waterL: next.waterL })
+                : say('build.noWaterOnIt')}
             </p>
             <p className="flex flex-wrap gap-2">
               <button
@@ -223,14 +226,14 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
                 onClick={() => setOpen('layer')}
               >
                 <Mark name="check" />
-                Layer {next.n} is in…
+                {say('build.layerIsIn2', { n: next.n })}
               </button>
               <button
                 type="button"
                 className="btn !min-h-row max-sm:w-full"
                 onClick={() => setOpen('free')}
               >
-                Something else went in…
+                {say('build.somethingElseWentIn')}
               </button>
             </p>
           </section>
@@ -243,7 +246,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
               onClick={() => setOpen('free')}
             >
               <Mark name="add" />
-              Something went in…
+              {say('build.somethingWentIn2')}
             </button>
             {!view.recipe && (
               <Link
@@ -251,18 +254,16 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
                 className="btn !min-h-row max-sm:w-full"
                 href={`/bench?heap=${view.id}`}
               >
-                Work out a mix on the bench
+                {say('build.workOutAMixOnTheBench')}
               </Link>
             )}
           </p>
         )}
         {view.layers.length > 0 && !next && !view.closed && (
-          <p className="font-semibold">
-            Every layer is in. Was that the last raw load? Then close it.
-          </p>
+          <p className="font-semibold">{say('build.everyLayerIsInWasThatThe')}</p>
         )}
         <section data-testid="went">
-          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">What is in it</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{say('build.whatIsInIt')}</h2>
           <p className="py-1.5" data-testid="total">
             <b>{view.total}</b> {view.figures} {view.says}
           </p>
@@ -277,9 +278,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             ))}
           </ul>
           {view.went.length > 0 && (
-            <p className="hint mt-1">
-              Something wrong here? Strike it in the log on the heap’s page; it stays readable.
-            </p>
+            <p className="hint mt-1">{say('build.somethingWrongHereStrikeItInThe')}</p>
           )}
         </section>
         {!view.closed && (
@@ -290,21 +289,21 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
               className="btn key !min-h-row max-sm:w-full"
             >
               <Mark name="flag" />
-              Close {view.name}…
+              {say('build.close', { name: view.name })}
             </Link>
             <Link
               prefetch={false}
               href={`/batch/${view.id}/sheet`}
               className="btn !min-h-row max-sm:w-full"
             >
-              Sheet to print
+              {say('build.sheetToPrint')}
             </Link>
             <Link
               prefetch={false}
               href={`/bench?heap=${view.id}`}
               className="btn !min-h-row max-sm:w-full"
             >
-              On the bench
+              {say('build.onTheBench')}
             </Link>
           </p>
         )}
@@ -312,13 +311,13 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-3">
         {view.layers.length > 0 ? (
           <>
-            <h2>How it goes up</h2>
+            <h2>{say('build.howItGoesUp')}</h2>
             <LayeredHeap
               layers={view.layers}
               high={view.high}
               wide={view.wide}
               done={done === view.layers.length ? 0 : Math.max(1, done)}
-              label={`${done} of ${view.layers.length} layers are in`}
+              label={say('build.ofLayersAreIn', { done, layers: view.layers.length })}
             />
             <ol className="text-small">
               {view.layers.map((l) => (
@@ -331,11 +330,11 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
                     {l.title}
                     <span className="q font-normal">
                       , {l.room}
-                      {l.waterL > 0 ? `, ${l.waterL} L water` : ''}
+                      {l.waterL > 0 ? say('build.lWater', { waterL: l.waterL }) : ''}
                     </span>
                   </span>
                   <span className="flex-none">
-                    {l.done ? '✓ in' : l.n === view.next ? 'next' : ''}
+                    {l.done ? say('build.in') : l.n === view.next ? 'next' : ''}
                   </span>
                 </li>
               ))}
@@ -343,12 +342,10 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             {view.planned && <p className="q text-small">{view.planned}</p>}
           </>
         ) : (
-          <p>
-            No recipe is laid up here. Put in what there is, or work out a mix on the bench first.
-          </p>
+          <p>{say('build.noRecipeIsLaidUpHerePut')}</p>
         )}
         <section className="ruled pt-2 flex flex-col gap-2">
-          <h3>Look out</h3>
+          <h3>{say('build.lookOut')}</h3>
           {view.cautions.map((c) => (
             <p key={c} className="caution">
               {c}
@@ -368,8 +365,8 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
         }}
         title={
           open === 'layer' && next
-            ? `Layer ${next.n} of ${view.name}`
-            : `Something went into ${view.name}`
+            ? say('build.layerOf2', { n: next.n, name: view.name })
+            : say('build.somethingWentInto', { name: view.name })
         }
       >
         {open && (

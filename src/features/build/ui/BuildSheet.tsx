@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { LayeredHeap } from '@/charts/LayeredHeap';
@@ -10,43 +11,42 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-4">
       <p className="flex justify-between gap-3 print:hidden">
         <Link prefetch={false} className="link" href={`/batch/${view.id}/build`}>
-          Building {view.name}
+          {say('build.building', { name: view.name })}
         </Link>
         <button type="button" className="btn" onClick={() => window.print()}>
           <Printer size={18} />
-          Print it
+          {say('build.printIt')}
         </button>
       </p>
       <div className="flex justify-between items-baseline gap-4">
-        <h1>Lay up {view.name}</h1>
+        <h1>{say('build.layUp', { name: view.name })}</h1>
         <p className="q">{[site, view.place, day].filter(Boolean).join(', ')}</p>
       </div>
       {view.recipe && (
         <p>
-          By ‘{view.recipe}’. {view.planned}
+          {say('build.by2', { recipe: view.recipe })} {view.planned}
         </p>
       )}
       {view.layers.length === 0 ? (
-        <p>
-          No recipe is laid up in this heap. Work one out on the bench, and it stands here layer by
-          layer.
-        </p>
+        <p>{say('build.noRecipeIsLaidUpInThis')}</p>
       ) : (
         <div className="grid grid-cols-[300px_1fr] max-sm:grid-cols-1 gap-5 items-start">
           <LayeredHeap
             layers={view.layers}
             high={view.high}
             wide={view.wide}
-            label="The layers from the ground up"
+            label={say('build.theLayersFromTheGroundUp')}
           />
           <table className="w-full text-body" data-testid="sheet">
             <thead>
               <tr className="border-b-[1.6px] border-ink">
-                {['', 'Layer, from the ground', 'Water', 'In'].map((h, i) => (
-                  <th key={i} scope="col" className="text-left font-semibold py-1 pr-2">
-                    {h || <span className="sr-only">Number</span>}
-                  </th>
-                ))}
+                {['', say('build.layerFromTheGround'), say('build.water'), say('build.in2')].map(
+                  (h, i) => (
+                    <th key={i} scope="col" className="text-left font-semibold py-1 pr-2">
+                      {h || <span className="sr-only">{say('build.number')}</span>}
+                    </th>
+                  ),
+                )}
               </tr>
             </thead>
             <tbody>
@@ -69,7 +69,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
                       <span
                         role="img"
                         className="inline-block w-5 h-5 border-[1.5px] border-ink"
-                        aria-label="not in yet"
+                        aria-label={say('build.notInYet')}
                       />
                     )}
                   </td>
@@ -92,16 +92,15 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
         ))}
       </section>
       <p className="grid grid-cols-3 gap-6 mt-4 text-small">
-        {['Built by', 'Last raw load, day and hour', 'Covered with'].map((w) => (
-          <span key={w} className="border-t-[1.4px] border-ink pt-1 mt-8">
-            {w}
-          </span>
-        ))}
+        {[say('build.builtBy'), say('build.lastRawLoadDayAndHour'), say('build.coveredWith')].map(
+          (w) => (
+            <span key={w} className="border-t-[1.4px] border-ink pt-1 mt-8">
+              {w}
+            </span>
+          ),
+        )}
       </p>
-      <p className="hint">
-        The clock of the heap starts at the last raw load: write down the hour, and close the heap
-        in the log.
-      </p>
+      <p className="hint">{say('build.theClockOfTheHeapStartsAt')}</p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { BuildView } from '../view';
 
@@ -6,14 +7,18 @@ export function FeedstockAddedList({ view }: { view: BuildView }) {
   const next = view.layers.find((l) => l.n === view.next);
   return (
     <section className="flex flex-col gap-1.5 max-w-[720px]" data-testid="went-in">
-      {!view.closed && <h2 className="!text-figure ruled pt-2">What is in it</h2>}
+      {!view.closed && <h2 className="!text-figure ruled pt-2">{say('build.whatIsInIt')}</h2>}
       <p>
         <b>{view.total}</b> {view.figures} {view.says}
       </p>
       {!view.closed && next && (
         <p>
-          Next, layer {next.n} of {view.layers.length}: {next.title}
-          {next.waterL > 0 ? `, and ${next.waterL} L of water` : ''}.
+          {say('build.nextLayerOf', {
+            n: next.n,
+            layers: view.layers.length,
+            title: next.title,
+            waterL: next.waterL > 0 ? say('build.andLOfWater', { waterL: next.waterL }) : '',
+          })}
         </p>
       )}
       {view.went.length > 0 && (
@@ -34,14 +39,14 @@ export function FeedstockAddedList({ view }: { view: BuildView }) {
           className="link inline-flex items-center min-h-target"
           href={`/batch/${view.id}/build`}
         >
-          {view.closed ? 'How it was built' : 'Build it, layer by layer'}
+          {view.closed ? say('build.howItWasBuilt') : say('build.buildItLayerByLayer')}
         </Link>{' '}
         <Link
           prefetch={false}
           className="link inline-flex items-center min-h-target ml-4"
           href={`/bench?heap=${view.id}`}
         >
-          {view.closed ? 'What to add to it now' : 'On the bench'}
+          {view.closed ? say('build.whatToAddToItNow') : say('build.onTheBench')}
         </Link>
       </p>
     </section>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { AmountField } from '@/ui/AmountField';
@@ -58,12 +59,12 @@ export function PutIn({
         <div key={i} className="ruled pt-2 flex flex-col gap-2" data-testid="put">
           <select
             className="field"
-            aria-label={`What went in, ${i + 1}`}
+            aria-label={say('build.whatWentIn', { i: i + 1 })}
             value={row.source}
             onChange={(e) => set(i, { source: e.target.value })}
           >
             {store.length > 0 && (
-              <optgroup label="In the store">
+              <optgroup label={say('build.inTheStore')}>
                 {store.map((s) => (
                   <option key={s.key} value={s.key}>
                     {s.name}: {s.says}
@@ -71,7 +72,7 @@ export function PutIn({
                 ))}
               </optgroup>
             )}
-            <optgroup label="Not from the store">
+            <optgroup label={say('build.notFromTheStore2')}>
               {library.map((s) => (
                 <option key={s.key} value={s.key}>
                   {s.name}
@@ -85,7 +86,7 @@ export function PutIn({
             </p>
           )}
           <AmountField
-            label={source?.name ?? 'How much'}
+            label={source?.name ?? say('build.howMuch')}
             value={row}
             measures={measures}
             onChange={(v) => set(i, v)}
@@ -97,7 +98,7 @@ export function PutIn({
               className="link min-h-[40px] pointer-coarse:min-h-choice"
               onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}
             >
-              Take this line out
+              {say('build.takeThisLineOut')}
             </button>
           </p>
         </div>
@@ -113,7 +114,7 @@ export function PutIn({
             ])
           }
         >
-          {put.rows.length === 0 ? 'Something went in' : 'Something else too'}
+          {put.rows.length === 0 ? say('build.somethingWentIn') : say('build.somethingElseToo')}
         </button>
       </p>
     </div>

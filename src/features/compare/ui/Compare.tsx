@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Ages } from '@/charts/Ages';
@@ -23,11 +24,9 @@ export function Compare({
     router.replace(`/compare?${ids.map((id) => `h=${id}`).join('&')}`, { scroll: false });
   return (
     <div className="px-5 py-4 flex flex-col gap-4 max-w-[1180px]">
-      <h1>Heaps by their age</h1>
+      <h1>{say('compare.heapsByTheirAge')}</h1>
       <fieldset>
-        <legend className="label">
-          Which heaps, six at most? The first is the one that others are likened to
-        </legend>
+        <legend className="label">{say('compare.whichHeapsSixAtMostTheFirst')}</legend>
         <div className="flex flex-wrap gap-2">
           {heaps.map((h) => {
             const at = chosen.indexOf(h.id);
@@ -42,27 +41,24 @@ export function Compare({
                 onClick={() => go(at >= 0 ? chosen.filter((x) => x !== h.id) : [...chosen, h.id])}
               >
                 {at === 0 ? `1. ${h.name}` : h.name}
-                {h.gone ? ' (gone)' : ''}
+                {h.gone ? say('compare.gone') : ''}
               </button>
             );
           })}
         </div>
       </fieldset>
       {view.curves.length === 0 ? (
-        <p>Choose heaps that have been read.</p>
+        <p>{say('compare.chooseHeapsThatHaveBeenRead')}</p>
       ) : (
         <>
-          <p className="q text-hint">
-            Hottest place of each round, counted from the last raw load. Marks below: what was done
-            to each.
-          </p>
+          <p className="q text-hint">{say('compare.hottestPlaceOfEachRoundCountedFrom')}</p>
           <Ages curves={view.curves} days={view.days} ticks={view.ticks} unit={unit} />
           <section aria-labelledby="alike">
             <h2 id="alike" className="!text-figure">
-              Most like {firstOf(view.curves).name} at its age
+              {say('compare.mostLikeAtItsAge', { name: firstOf(view.curves).name })}
             </h2>
             {view.alike.length === 0 ? (
-              <p className="q">No older heap was alike so far.</p>
+              <p className="q">{say('compare.noOlderHeapWasAlikeSoFar')}</p>
             ) : (
               <ul data-testid="alike">
                 {view.alike.map((a) => (
@@ -77,7 +73,7 @@ export function Compare({
                         className="link min-h-target"
                         onClick={() => go([...chosen, a.id])}
                       >
-                        Draw it too
+                        {say('compare.drawItToo')}
                       </button>
                     )}
                   </li>
@@ -85,13 +81,13 @@ export function Compare({
               </ul>
             )}
           </section>
-          <Disclosure summary="The same as a table">
+          <Disclosure summary={say('compare.theSameAsATable')}>
             <div className="overflow-x-auto">
               <table className="text-small">
                 <thead>
                   <tr>
                     <th scope="col" className="text-left pr-4">
-                      Day
+                      {say('compare.day')}
                     </th>
                     {view.curves.map((c) => (
                       <th key={c.id} scope="col" className="text-left pr-4">

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { CAUTION } from '@/core/words/caution';
 import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -16,7 +17,7 @@ export const ChoreDone = (p: ChoreDoneProps) => (
     onOpenChange={(o) => {
       if (!o) p.onDone();
     }}
-    title={`${p.task.words.act}: done`}
+    title={say('day.done', { act: p.task.words.act })}
   >
     <DraftScope name={`chore ${p.task.chore!.id}`}>
       <ChoreForm {...p} />
@@ -59,29 +60,29 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
         <>
           <p className="caution">{CAUTION.raw}</p>
           <Field
-            label="How much"
+            label={say('day.howMuch')}
             unit="litres"
             inputMode="decimal"
             value={litres}
             onChange={(e) => setLitres(e.target.value)}
-            problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined}
-            hint="Did it go on a heap? Then log it at the heap it came from, under ‘Taken off’: it starts the other’s clock again."
+            problem={amount === null ? say('day.typeLitresAsANumberOrLeave') : undefined}
+            hint={say('day.didItGoOnAHeapThen')}
           />
         </>
       )}
       <Field
-        label="Who"
+        label={say('day.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
         onChange={(e) => setBy(e.target.value)}
-        hint="Your name goes beside it"
+        hint={say('day.yourNameGoesBesideIt')}
       />
       <Problems list={problems} />
       <SaveButton
-        label="Keep it"
+        label={say('day.keepIt')}
         busy={busy}
-        missing={amount === null ? 'Type litres as a number, or leave it empty.' : whoIsMissing(by)}
+        missing={amount === null ? say('day.typeLitresAsANumberOrLeave') : whoIsMissing(by)}
         onSave={save}
       />
     </>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import type { Work } from '@/core/log/shapes';
 import { submitOrQueue } from '@/outbox/keep';
@@ -38,14 +39,14 @@ function CrewForm({ work, by: device }: CrewProps) {
       () =>
         submitOrQueue(
           { id, batch: null, kind: 'work', at: null, by, data: { work: workOf(draft) } },
-          'crew and hours',
+          say('day.crewAndHours'),
         ),
       () => setSaved(true),
     );
   const section = { draft, set };
   return (
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-5">
-      <h1>Crew, machine, limits</h1>
+      <h1>{say('day.crewMachineLimits')}</h1>
       <DayFields {...section} />
       <PeopleFields {...section} />
       <MachineFields {...section} />
@@ -54,7 +55,7 @@ function CrewForm({ work, by: device }: CrewProps) {
       <LimitFields {...section} />
       <ChoreFields {...section} mark={id.slice(-6)} />
       <Field
-        label="Who"
+        label={say('day.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
@@ -65,14 +66,14 @@ function CrewForm({ work, by: device }: CrewProps) {
       />
       <Problems list={problems} />
       <SaveButton
-        label="Keep all this"
+        label={say('day.keepAllThis')}
         busy={busy}
         missing={missingInWork(draft) ?? whoIsMissing(by)}
         onSave={save}
       />
       {saved && (
         <p role="status" className="font-semibold">
-          Kept. Today and the plan go by it from now on.
+          {say('day.keptTodayAndThePlanGoBy')}
         </p>
       )}
     </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { ReactNode } from 'react';
 import { USUAL_LIMITS } from '@/core/advice/templates';
 import { CHORE_WORDS } from '@/core/advice/words';
@@ -79,22 +80,22 @@ const Days = ({
 export function DayFields({ draft: { hours, days }, set }: Section) {
   return (
     <section className="flex flex-col gap-3">
-      <h2 className="!text-figure">The working day</h2>
+      <h2 className="!text-figure">{say('day.theWorkingDay')}</h2>
       <div className="grid grid-cols-2 gap-3 max-w-[340px]">
         <Field
-          label="From"
+          label={say('day.from')}
           type="time"
           value={hours.from}
           onChange={(e) => set({ hours: { ...hours, from: e.target.value } })}
         />
         <Field
-          label="To"
+          label={say('day.to')}
           type="time"
           value={hours.to}
           onChange={(e) => set({ hours: { ...hours, to: e.target.value } })}
         />
       </div>
-      <Days label="Days" days={days} onChange={(d) => set({ days: d })} />
+      <Days label={say('day.days')} days={days} onChange={(d) => set({ days: d })} />
     </section>
   );
 }
@@ -111,23 +112,24 @@ function PersonFields({
   return (
     <div className="grid grid-cols-[1fr_130px_auto_auto] gap-3 items-start max-sm:grid-cols-2">
       <Field
-        label="Name"
+        label={say('day.name')}
         value={person.name}
         maxLength={60}
         onChange={(e) => onChange({ name: e.target.value })}
       />
       <Field
-        label="For heaps"
-        unit="h a day"
+        label={say('day.forHeaps')}
+        unit={say('day.hADay')}
         inputMode="decimal"
         value={person.hours}
         onChange={(e) => onChange({ hours: e.target.value })}
       />
       <Tick className="gap-2 mt-6" on={person.drives} onChange={(drives) => onChange({ drives })}>
-        drives the machine
+        {say('day.drivesTheMachine')}
       </Tick>
       <button type="button" className="btn mt-6" onClick={onOut}>
-        Take out<span className="sr-only"> {person.name}</span>
+        {say('day.takeOut')}
+        <span className="sr-only"> {person.name}</span>
       </button>
     </div>
   );
@@ -135,7 +137,7 @@ function PersonFields({
 
 export function PeopleFields({ draft: { crew }, set }: Section) {
   return (
-    <Part title="Who">
+    <Part title={say('day.who')}>
       {crew.map((person, i) => (
         <PersonFields
           key={i}
@@ -150,7 +152,7 @@ export function PeopleFields({ draft: { crew }, set }: Section) {
           className="btn"
           onClick={() => set({ crew: [...crew, { name: '', hours: '2', drives: false }] })}
         >
-          Add a person
+          {say('day.addAPerson')}
         </button>
       </p>
     </Part>
@@ -161,28 +163,28 @@ export function MachineFields({ draft: { machine }, set }: Section) {
   const change = (part: Partial<WorkDraft['machine']>): void =>
     set({ machine: { ...machine, ...part } });
   return (
-    <Part title="Machine">
+    <Part title={say('day.machine')}>
       <Tick on={machine.on} onChange={(on) => change({ on })}>
-        There is a loader or a turner
+        {say('day.thereIsALoaderOrATurner')}
       </Tick>
       {machine.on && (
         <>
           <div className="grid grid-cols-[1fr_150px] gap-3 max-w-[420px]">
             <Field
-              label="What it is called"
+              label={say('day.whatItIsCalled')}
               value={machine.name}
               maxLength={40}
               onChange={(e) => change({ name: e.target.value })}
             />
             <Field
-              label="Free for heaps"
-              unit="h a day"
+              label={say('day.freeForHeaps')}
+              unit={say('day.hADay')}
               inputMode="decimal"
               value={machine.hours}
               onChange={(e) => change({ hours: e.target.value })}
             />
           </div>
-          <Days label="On" days={machine.days} onChange={(days) => change({ days })} />
+          <Days label={say('day.on')} days={machine.days} onChange={(days) => change({ days })} />
         </>
       )}
     </Part>
@@ -191,18 +193,18 @@ export function MachineFields({ draft: { machine }, set }: Section) {
 
 export function WaterFields({ draft, set }: Section) {
   return (
-    <Part title="Water">
+    <Part title={say('day.water')}>
       <div className="grid grid-cols-2 gap-3 max-w-[420px]">
         <Field
-          label="The hose gives"
-          unit="L a minute"
+          label={say('day.theHoseGives')}
+          unit={say('day.lAMinute')}
           inputMode="decimal"
           value={draft.flow}
           onChange={(e) => set({ flow: e.target.value })}
-          hint="Time a full bucket: 10 L in 40 s is 15"
+          hint={say('day.timeAFullBucket10LIn')}
         />
         <Field
-          label="A bucket holds"
+          label={say('day.aBucketHolds')}
           unit="L"
           inputMode="decimal"
           value={draft.bucket}
@@ -215,15 +217,15 @@ export function WaterFields({ draft, set }: Section) {
 
 export function LeastSizeFields({ draft, set }: Section) {
   return (
-    <Part title="Size">
+    <Part title={say('day.size')}>
       <div className="max-w-[200px]">
         <Field
-          label="A heap wants at least"
+          label={say('day.aHeapWantsAtLeast')}
           unit="m³"
           inputMode="decimal"
           value={draft.least}
           onChange={(e) => set({ least: e.target.value })}
-          hint="about one, as a rule; the bench warns below it"
+          hint={say('day.aboutOneAsARuleTheBench')}
         />
       </div>
     </Part>
@@ -232,39 +234,42 @@ export function LeastSizeFields({ draft, set }: Section) {
 
 export function LimitFields({ draft: { limits }, set }: Section) {
   return (
-    <Part title="Too hot">
+    <Part title={say('day.tooHot')}>
       <Tick on={limits !== null} onChange={(on) => set({ limits: on ? usualLimits() : null })}>
-        This site has limits of its own, for every method
+        {say('day.thisSiteHasLimitsOfItsOwn')}
       </Tick>
       {limits ? (
         <div className="grid grid-cols-3 gap-3 max-w-[480px]">
           <Field
-            label="Look out from"
+            label={say('day.lookOutFrom')}
             unit="°C"
             inputMode="decimal"
             value={limits.warnC}
             onChange={(e) => set({ limits: { ...limits, warnC: e.target.value } })}
           />
           <Field
-            label="Act from"
+            label={say('day.actFrom')}
             unit="°C"
             inputMode="decimal"
             value={limits.actC}
             onChange={(e) => set({ limits: { ...limits, actC: e.target.value } })}
           />
           <Field
-            label="Danger from"
+            label={say('day.dangerFrom')}
             unit="°C"
             inputMode="decimal"
             value={limits.dangerC}
             onChange={(e) => set({ limits: { ...limits, dangerC: e.target.value } })}
-            hint="never above 80"
+            hint={say('day.neverAbove80')}
           />
         </div>
       ) : (
         <p className="hint">
-          Without, each method goes by its own: usually {USUAL_LIMITS.warnC}, {USUAL_LIMITS.actC}{' '}
-          and {USUAL_LIMITS.dangerC} °C.
+          {say('day.withoutEachMethodGoesByItsOwn', {
+            warnC: USUAL_LIMITS.warnC,
+            actC: USUAL_LIMITS.actC,
+            dangerC: USUAL_LIMITS.dangerC,
+          })}
         </p>
       )}
     </Part>
@@ -284,7 +289,7 @@ function ChoreLine({
     <div className="grid grid-cols-[170px_1fr_100px_100px_auto] gap-3 items-start max-sm:grid-cols-2">
       <div>
         <label className="label" htmlFor={`chore-${chore.id}`}>
-          Chore
+          {say('day.chore')}
         </label>
         <select
           id={`chore-${chore.id}`}
@@ -300,27 +305,27 @@ function ChoreLine({
         </select>
       </div>
       <Field
-        label="In your words"
+        label={say('day.inYourWords')}
         value={chore.words}
         maxLength={120}
         onChange={(e) => onChange({ words: e.target.value })}
       />
       <Field
-        label="Every"
+        label={say('day.every')}
         unit="days"
         inputMode="decimal"
         value={chore.every}
         onChange={(e) => onChange({ every: e.target.value })}
       />
       <Field
-        label="Takes"
+        label={say('day.takes')}
         unit="min"
         inputMode="decimal"
         value={chore.minutes}
         onChange={(e) => onChange({ minutes: e.target.value })}
       />
       <button type="button" className="btn mt-6" onClick={onOut}>
-        Take out
+        {say('day.takeOut')}
       </button>
     </div>
   );
@@ -334,7 +339,7 @@ export function ChoreFields({ draft: { chores }, set, mark }: Section & { mark: 
     set({ chores: [...chores, chore] });
   };
   return (
-    <Part title="What comes round">
+    <Part title={say('day.whatComesRound')}>
       {chores.map((chore, i) => (
         <ChoreLine
           key={chore.id}
@@ -345,7 +350,7 @@ export function ChoreFields({ draft: { chores }, set, mark }: Section & { mark: 
       ))}
       <p>
         <button type="button" className="btn" onClick={add}>
-          Add a chore
+          {say('day.addAChore')}
         </button>
       </p>
     </Part>

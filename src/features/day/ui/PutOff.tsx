@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { DeferReason } from '@/core/log/entry';
 import { DEFER_WORDS } from '@/core/words/acts';
 import { keysOf } from '@/core/words/feel';
@@ -13,10 +14,30 @@ import { itemAt } from '@/core/quantity/present';
 
 const HOUR = 3_600_000;
 const LATER = [
-  { value: '4', label: 'In 4 hours' },
-  { value: '16', label: 'Tomorrow morning' },
-  { value: '24', label: 'A day' },
-  { value: '48', label: 'Two days' },
+  {
+    value: '4',
+    get label() {
+      return say('day.in4Hours');
+    },
+  },
+  {
+    value: '16',
+    get label() {
+      return say('day.tomorrowMorning');
+    },
+  },
+  {
+    value: '24',
+    get label() {
+      return say('day.aDay');
+    },
+  },
+  {
+    value: '48',
+    get label() {
+      return say('day.twoDays');
+    },
+  },
 ] as const;
 type Later = (typeof LATER)[number]['value'];
 export type PutOffTask = {
@@ -34,7 +55,7 @@ export const PutOff = (p: PutOffProps) => (
     onOpenChange={(o) => {
       if (!o) p.onDone();
     }}
-    title={`${nameOf(p.task)}: not now`}
+    title={say('day.notNow', { task: nameOf(p.task) })}
     note={p.task.words.act}
   >
     <DraftScope name={`put off ${p.task.key}`}>
@@ -63,7 +84,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
       () =>
         submitOrQueue(
           { id, batch: task.batch, kind: 'assign', at: null, by, data: { task: name, who: to } },
-          `${task.name}: given to ${to}`,
+          say('day.givenTo', { name: task.name, to }),
         ),
       onDone,
     );
@@ -85,7 +106,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
               ...(words.trim() ? { words: words.trim() } : {}),
             },
           },
-          `${task.name}: put off`,
+          say('day.putOff2', { name: task.name }),
         ),
       onDone,
     );
@@ -97,70 +118,67 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
         </p>
       )}
       <Choices
-        label="Can it be done later?"
+        label={say('day.canItBeDoneLater')}
         value={impossible}
         onChange={setImpossible}
         options={[
-          { value: 'no', label: 'Later' },
-          { value: 'yes', label: 'Not possible', hint: 'look again all the same' },
+          { value: 'no', label: say('day.later') },
+          { value: 'yes', label: say('day.notPossible'), hint: say('day.lookAgainAllTheSame') },
         ]}
       />
       <Choices
-        label="Look at it again"
+        label={say('day.lookAtItAgain')}
         value={later}
         onChange={setLater}
         columns={2}
         options={LATER}
       />
       <Choices
-        label="Why"
+        label={say('day.why')}
         value={reason}
         onChange={setReason}
         columns={3}
         options={keysOf(DEFER_WORDS).map((value) => ({ value, label: DEFER_WORDS[value] }))}
       />
       <Field
-        label="A few words"
+        label={say('day.aFewWords')}
         value={words}
         maxLength={200}
         onChange={(e) => setWords(e.target.value)}
       />
       <Field
-        label="Who"
+        label={say('day.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
         onChange={(e) => setBy(e.target.value)}
-        hint="Your name goes beside it"
+        hint={say('day.yourNameGoesBesideIt')}
       />
       <Problems list={problems} />
       {crew.length > 0 && (
         <div className="flex flex-col gap-2 border-t border-rule pt-2">
           <Choices
-            label="Or give it to"
+            label={say('day.orGiveItTo')}
             value={to}
             onChange={setTo}
             columns={3}
             options={crew.map((value) => ({ value, label: value }))}
           />
           {to !== '' && (
-            <button
-              type="button"
-              className="btn !min-h-glove"
-              disabled={busy}
-              onClick={give}
-            >{`${to} does it`}</button>
+            <button type="button" className="btn !min-h-glove" disabled={busy} onClick={give}>
+              {say('day.doesIt', { to })}
+            </button>
           )}
         </div>
       )}
       <SaveButton
-        label="Put it off"
+        label={say('day.putItOff')}
         busy={busy}
         missing={
           reason === ''
-            ? 'Choose why.'
+            ? say('day.chooseWhy')
             : later === ''
-              ? 'Choose when it is looked at again.'
+              ? say('day.chooseWhenItIsLookedAtAgain')
               : whoIsMissing(by)
         }
         onSave={save}

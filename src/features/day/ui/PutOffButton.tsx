@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { PutOff, type PutOffTask } from './PutOff';
 
@@ -12,7 +13,7 @@ export function PutOffButton({ task, by }: { task: PutOffTask; by: string }) {
         className="link text-small min-h-target inline-flex items-center"
         onClick={() => setOpen(true)}
       >
-        Put it off
+        {say('day.putItOff')}
       </button>
       {open && <PutOff task={task} by={by} onDone={() => setOpen(false)} />}
     </>

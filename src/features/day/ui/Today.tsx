@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { countText, lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -29,13 +30,15 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
           <>
             <b>
               {LIST.format(
-                view.moreUrgent > 0 ? [...view.urgent, `${view.moreUrgent} more`] : view.urgent,
+                view.moreUrgent > 0
+                  ? [...view.urgent, say('day.more', { moreUrgent: view.moreUrgent })]
+                  : view.urgent,
               )}
             </b>{' '}
-            can’t wait.
+            {say('day.cantWait')}
           </>
         ) : (
-          'Nothing that cannot wait.'
+          say('day.nothingThatCannotWait')
         )}
       </p>
       {view.load && (
@@ -43,7 +46,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
           {view.load}{' '}
           {view.askCrew && (
             <Link prefetch={false} className="link" href="/crew">
-              Say who works here
+              {say('day.sayWhoWorksHere')}
             </Link>
           )}
         </p>
@@ -67,7 +70,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
                 href="/?day=all"
                 className="link text-small min-h-target inline-flex items-center"
               >
-                {g.more} more: {g.title.toLowerCase()}
+                {say('day.more2', { more: g.more, toLowerCase: g.title.toLowerCase() })}
               </Link>
             )}
           </>
@@ -76,7 +79,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
         return g.later ? (
           <details key={g.title}>
             <summary className={`${head} min-h-target flex items-end cursor-pointer`}>
-              {g.title}: {countText(g.tasks.length + g.more, 'task', 'tasks')}
+              {g.title}: {say('day.oneTaskOtherTasks', { tasks: g.tasks.length + g.more })}
             </summary>
             {rows}
           </details>
@@ -87,13 +90,13 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
           </div>
         );
       })}
-      {view.groups.length === 0 && <p className="q mt-2">Nothing due before tomorrow.</p>}
+      {view.groups.length === 0 && <p className="q mt-2">{say('day.nothingDueBeforeTomorrow')}</p>}
       <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-small">
         <Link prefetch={false} className="link" href="/plan">
-          The next fourteen days
+          {say('day.theNextFourteenDays')}
         </Link>
         <Link prefetch={false} className="link" href="/fire">
-          {view.fireCard ? 'Fire card' : 'Fire card: nobody is named yet'}
+          {view.fireCard ? say('day.fireCard') : say('day.fireCardNobodyIsNamedYet')}
         </Link>
       </p>
       {done && <ChoreDone key={done.key} task={done} by={by} onDone={() => setDone(null)} />}
@@ -143,12 +146,13 @@ function TaskRow({
           <span>{[t.who, t.minutes, t.machine].filter(Boolean).join(' · ')}</span>
           {t.chore && (
             <button type="button" className={small} onClick={onDone}>
-              Done<span className="sr-only">: {t.words.act}</span>
+              {say('day.done2')}
+              <span className="sr-only">: {t.words.act}</span>
             </button>
           )}
           {t.mayWait && (
             <button type="button" className={small} onClick={onPutOff}>
-              Put off, give
+              {say('day.putOffGive')}
               <span className="sr-only">
                 {' '}
                 {t.name}: {t.words.act}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { FireCard } from '@/core/log/shapes';
@@ -25,14 +26,14 @@ export function Card({
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-4">
       <div className="flex flex-wrap justify-between items-baseline gap-3">
-        <h1>Fire card, {site}</h1>
+        <h1>{say('fire.fireCard', { site })}</h1>
         <p className="flex gap-3 print:hidden">
           <button type="button" className="btn" onClick={() => window.print()}>
             <Printer size={18} />
-            Print it
+            {say('fire.printIt')}
           </button>
           <button type="button" className="btn" onClick={() => setEdit(true)}>
-            {card ? 'Change it' : 'Set it up'}
+            {card ? say('fire.changeIt') : say('fire.setItUp')}
           </button>
         </p>
       </div>
@@ -69,26 +70,20 @@ export function Card({
           </ul>
           {card.address && (
             <p>
-              <b>Say where:</b> {card.address}
+              <b>{say('fire.sayWhere')}</b> {card.address}
             </p>
           )}
           {card.water && (
             <p>
-              <b>Water:</b> {card.water}
+              <b>{say('fire.water')}</b> {card.water}
             </p>
           )}
           {card.words && <p>{card.words}</p>}
         </section>
       ) : (
-        <p className="marked font-semibold">
-          Nobody is named yet. Set up who is called before it is needed: the fire service’s number,
-          who answers for the site, where to send them, where the water is.
-        </p>
+        <p className="marked font-semibold">{say('fire.nobodyIsNamedYetSetUpWho')}</p>
       )}
-      <p className="hint">
-        {FIRE_CARD.law} Which size and spacing of heaps is allowed: check with your local authority
-        and the fire service.
-      </p>
+      <p className="hint">{say('fire.whichSizeAndSpacingOfHeapsIs', { law: FIRE_CARD.law })}</p>
       {edit && (
         <DraftScope name="fire card">
           <Edit card={card} by={by} onDone={() => setEdit(false)} />
@@ -99,7 +94,12 @@ export function Card({
 }
 
 /** Stands there to be filled in: without a number it is no contact that was left half typed. */
-const SUGGESTED_CONTACT = { who: 'Fire service', phone: '' } as const;
+const SUGGESTED_CONTACT = {
+  get who() {
+    return say('fire.fireService');
+  },
+  phone: '',
+} as const;
 
 function Edit({
   card,
@@ -145,19 +145,19 @@ function Edit({
               } satisfies FireCard,
             },
           },
-          'fire card',
+          say('fire.fireCard2'),
         ),
       onDone,
     );
   return (
     <section
       className="ruled pt-3 flex flex-col gap-3 print:hidden"
-      aria-label="Set up the fire card"
+      aria-label={say('fire.setUpTheFireCard')}
     >
       {contacts.map((c, i) => (
         <div key={i} className="grid grid-cols-2 gap-3">
           <Field
-            label="Who"
+            label={say('fire.who')}
             value={c.who}
             maxLength={60}
             onChange={(e) =>
@@ -165,7 +165,7 @@ function Edit({
             }
           />
           <Field
-            label="Phone"
+            label={say('fire.phone')}
             type="tel"
             value={c.phone}
             maxLength={40}
@@ -182,31 +182,31 @@ function Edit({
             className="btn"
             onClick={() => setContacts([...contacts, { who: '', phone: '' }])}
           >
-            Another number
+            {say('fire.anotherNumber')}
           </button>
         </p>
       )}
       <Field
-        label="Where to send them"
+        label={say('fire.whereToSendThem')}
         value={address}
         maxLength={200}
         onChange={(e) => setAddress(e.target.value)}
-        hint="Address, gate, what they will see"
+        hint={say('fire.addressGateWhatTheyWillSee')}
       />
       <Field
-        label="Where the water is"
+        label={say('fire.whereTheWaterIs')}
         value={water}
         maxLength={200}
         onChange={(e) => setWater(e.target.value)}
       />
       <Field
-        label="Anything else"
+        label={say('fire.anythingElse')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
       />
       <Field
-        label="Your name"
+        label={say('fire.yourName')}
         value={by}
         maxLength={60}
         autoComplete="name"
@@ -214,13 +214,13 @@ function Edit({
       />
       <Problems list={problems} />
       <SaveButton
-        label="Keep the card"
+        label={say('fire.keepTheCard')}
         busy={busy}
         missing={
           half
-            ? 'Each line wants a name and a number.'
+            ? say('fire.eachLineWantsANameAndA')
             : full.length === 0
-              ? 'Type one number at least.'
+              ? say('fire.typeOneNumberAtLeast')
               : whoIsMissing(by)
         }
         onSave={save}

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { redirect } from 'next/navigation';
 import { theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -62,10 +63,19 @@ export async function loadPageContext(): Promise<PageContext> {
     siteState,
     air,
     airText: latest
-      ? `Air ${tempText(latest.celsius, unit)}, ${ageText((at - latest.at) / MS.hour)} ago`
-      : 'Air not read yet',
+      ? say('frame.airAgo', {
+          celsius: tempText(latest.celsius, unit),
+          at: ageText((at - latest.at) / MS.hour),
+        })
+      : say('frame.airNotReadYet'),
     lastText: last
-      ? `${last.lastLogged.by} logged ${last.name ?? last.code} ${at - last.lastLogged.at < MS.minute ? 'just now' : `${ageText((at - last.lastLogged.at) / MS.hour)} ago`}`
-      : 'Nothing logged yet',
+      ? at - last.lastLogged.at < MS.minute
+        ? say('frame.loggedJustNow', { by: last.lastLogged.by, name: last.name ?? last.code })
+        : say('frame.loggedAgo', {
+            by: last.lastLogged.by,
+            name: last.name ?? last.code,
+            at: ageText((at - last.lastLogged.at) / MS.hour),
+          })
+      : say('frame.nothingLoggedYet'),
   };
 }

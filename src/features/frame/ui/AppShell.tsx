@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { foldPath } from '@/charts/mound';
@@ -76,7 +77,7 @@ export function AppShell({
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2"
       >
-        Skip to the page
+        {say('frame.skipToThePage')}
       </a>
       <DeviceBar madeAt={madeAt} keep={keep} />
       <header
@@ -102,9 +103,9 @@ export function AppShell({
               ))}
             </svg>
             <span>
-              Zealous
+              {say('frame.zealous')}
               <br />
-              Heap
+              {say('frame.heap')}
             </span>
           </span>
           <span className="text-hint text-ink-2 max-sm:hidden">{site}</span>
@@ -115,7 +116,7 @@ export function AppShell({
         </div>
       </header>
       <nav
-        aria-label="Places"
+        aria-label={say('frame.places')}
         className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-control`}
       >
         <svg

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
@@ -63,26 +64,26 @@ export function DeviceBar({
       data-testid="device-bar"
     >
       <Mark name="flag" size={17} />
-      {!online && <b>No signal.</b>}
+      {!online && <b>{say('frame.noSignal')}</b>}
       {!online && <AsOf at={madeAt} />}
       {waiting > 0 && (
         <span>
-          {countText(waiting, 'entry waits', 'entries wait')} on this device
-          {online ? ' and will go up by themselves' : ''}.
+          {say('frame.oneEntryWaitsOtherEntriesWaitOn', {
+            waiting,
+            online: online ? 'andWill' : 'other',
+          })}
         </span>
       )}
-      {refused > 0 && <b>{countText(refused, 'entry was', 'entries were')} refused.</b>}
+      {refused > 0 && <b>{say('frame.oneEntryWasOtherEntriesWereRefused', { refused })}</b>}
       {off && (
-        <span>
-          This device’s clock is {clockText(ahead)}: its times are put right, and the log says so.
-        </span>
+        <span>{say('frame.thisDevicesClockIsItsTimesAre', { ahead: clockText(ahead) })}</span>
       )}
       {waiting + refused > 0 && (
         <a
           href="/waiting"
           className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center"
         >
-          Look at {waiting + refused === 1 ? 'it' : 'them'}
+          {say('frame.lookAtOneOther', { waiting: waiting + refused })}
         </a>
       )}
     </div>
@@ -93,13 +94,13 @@ export function DeviceBar({
 function AsOf({ at }: { at: number }) {
   return (
     <span suppressHydrationWarning>
-      This page is as of{' '}
-      {new Intl.DateTimeFormat('en-GB', {
-        weekday: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-      }).format(at)}
-      .
+      {say('frame.thisPageIsAsOf', {
+        at: new Intl.DateTimeFormat('en-GB', {
+          weekday: 'short',
+          hour: '2-digit',
+          minute: '2-digit',
+        }).format(at),
+      })}
     </span>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { keyHelp, placeByKey } from '@/core/words/places';
@@ -49,9 +50,9 @@ export function Keys({
         className="text-note text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text"
         onClick={() => setOpen(true)}
       >
-        Keys
+        {say('frame.keys')}
       </button>
-      <Sheet open={open} onOpenChange={setOpen} title="Keys">
+      <Sheet open={open} onOpenChange={setOpen} title={say('frame.keys')}>
         <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
           {LIST.map(([key, what]) => (
             <div key={key} className="contents">
@@ -79,7 +80,7 @@ function OffSwitch() {
           switchKeys(!e.target.checked);
         }}
       />
-      Single keys do something on this device
+      {say('frame.singleKeysDoSomethingOnThisDevice')}
     </label>
   );
 }

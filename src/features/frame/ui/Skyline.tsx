@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { Mound, type MoundProps } from '@/charts/Mound';
 import { useOnPage } from '@/ui/useOnPage';
@@ -23,7 +24,10 @@ export function Skyline({
   const width = Math.max(heaps.length * step + 20, 200);
   const largest = Math.max(...heaps.map((h) => h.volume), 1);
   return (
-    <nav aria-label="Heaps by bay" className="overflow-x-auto min-w-0 flex-1 flex items-end">
+    <nav
+      aria-label={say('frame.heapsByBay')}
+      className="overflow-x-auto min-w-0 flex-1 flex items-end"
+    >
       <svg width={width} height={96} viewBox={`0 0 ${width} 96`} className="block flex-none">
         {heaps.map((heap, i) => {
           const chosen = heap.id === active;
@@ -68,7 +72,7 @@ export function Skyline({
       </svg>
       {others > 0 && (
         <Link prefetch={false} href="/" className="link text-note mb-2 whitespace-nowrap">
-          {others} more
+          {say('frame.more', { others })}
         </Link>
       )}
     </nav>

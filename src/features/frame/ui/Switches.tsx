@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { ToggleGroup } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { remember } from '@/ui/remember';
@@ -59,7 +60,7 @@ export function Switches({
   return (
     <div className="flex items-center gap-3 flex-wrap">
       <Switch
-        label="Temperatures in"
+        label={say('frame.temperaturesIn')}
         cookie="zh_unit"
         value={unit}
         options={[
@@ -68,21 +69,21 @@ export function Switches({
         ]}
       />
       <Switch
-        label="Volumes in"
+        label={say('frame.volumesIn')}
         cookie="zh_volume"
         value={volume}
         options={[
           { value: 'm3', label: 'm³' },
-          { value: 'yd3', label: 'yd³' },
+          { value: 'yd3', label: say('frame.yd') },
         ]}
       />
       <Switch
-        label="Light"
+        label={say('frame.light')}
         cookie="zh_light"
         value={light ?? ''}
         options={[
-          { value: 'sun', label: 'Sun' },
-          { value: 'shed', label: 'Shed' },
+          { value: 'sun', label: say('frame.sun') },
+          { value: 'shed', label: say('frame.shed') },
         ]}
         onChange={(v) => {
           document.documentElement.dataset.light = v;

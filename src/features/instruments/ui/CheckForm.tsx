@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
 import { toCelsius } from '@/core/quantity/units';
 import { boilingPointC } from '@/core/quantity/water';
@@ -12,21 +13,27 @@ import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { type InstrumentLine, number, temp } from './instrumentParts';
 
 const STEPS = {
-  ice: [
-    'Fill a cup with crushed ice, then with clean water to its rim.',
-    'Stir, wait two minutes, and put the probe in the middle, not against the cup.',
-    'Wait until it stands still, and read.',
-  ],
-  boil: [
-    'Bring clean water to a rolling boil in a deep pot.',
-    'Hold the probe in the water by its handle, not against the pot, with a glove: steam burns.',
-    'Wait until it stands still, and read.',
-  ],
-  reference: [
-    'Tie it to a thermometer that you trust, probe beside probe.',
-    'Put both into warm water or the heap, and wait until both stand still.',
-    'Read both.',
-  ],
+  get ice() {
+    return [
+      say('instruments.fillACupWithCrushedIceThen'),
+      say('instruments.stirWaitTwoMinutesAndPutThe'),
+      say('instruments.waitUntilItStandsStillAndRead'),
+    ];
+  },
+  get boil() {
+    return [
+      say('instruments.bringCleanWaterToARollingBoil'),
+      say('instruments.holdTheProbeInTheWaterBy'),
+      say('instruments.waitUntilItStandsStillAndRead'),
+    ];
+  },
+  get reference() {
+    return [
+      say('instruments.tieItToAThermometerThatYou'),
+      say('instruments.putBothIntoWarmWaterOrThe'),
+      say('instruments.readBoth'),
+    ];
+  },
 } as const;
 
 /** Held against a reference, step by step; what it does to verdicts is said before it is kept. */
@@ -67,20 +74,23 @@ export function CheckForm({
   return (
     <>
       <Choices
-        label="Held against"
+        label={say('instruments.heldAgainst')}
         value={how}
         onChange={(v) => {
           if (v) setHow(v);
         }}
         columns={3}
         options={[
-          { value: 'ice', label: 'Ice water', hint: temp(0, unit) },
+          { value: 'ice', label: say('instruments.iceWater'), hint: temp(0, unit) },
           {
             value: 'boil',
-            label: 'Boiling water',
-            hint: `${temp(boilingPointC(altitudeM), unit)} at ${altitudeM} m`,
+            label: say('instruments.boilingWater'),
+            hint: say('instruments.atM', {
+              altitudeM: temp(boilingPointC(altitudeM), unit),
+              altitudeM2: altitudeM,
+            }),
           },
-          { value: 'reference', label: 'Another one' },
+          { value: 'reference', label: say('instruments.anotherOne') },
         ]}
       />
       <ol className="list-decimal pl-5 text-control leading-[1.4]">
@@ -91,7 +101,7 @@ export function CheckForm({
       <div className="grid grid-cols-2 gap-3">
         {how === 'reference' ? (
           <Field
-            label="The trusted one read"
+            label={say('instruments.theTrustedOneRead')}
             unit={`°${unit}`}
             inputMode="decimal"
             value={reference}
@@ -99,40 +109,48 @@ export function CheckForm({
           />
         ) : (
           <div>
-            <span className="label">It should read</span>
+            <span className="label">{say('instruments.itShouldRead')}</span>
             <p className="disp text-number font-bold min-h-target flex items-center">
               {temp(referenceC!, unit)}
             </p>
           </div>
         )}
         <Field
-          label="It read"
+          label={say('instruments.itRead')}
           unit={`°${unit}`}
           inputMode="decimal"
           value={read}
           onChange={(e) => setRead(e.target.value)}
-          problem={read !== '' && readC === null ? 'Type the temperature as a number.' : undefined}
+          problem={
+            read !== '' && readC === null
+              ? say('instruments.typeTheTemperatureAsANumber')
+              : undefined
+          }
         />
       </div>
       {ready && (
         <p role="status" className={Math.abs(off) > accuracy + 1e-9 ? 'marked font-semibold' : ''}>
           {Math.abs(off) < 0.05
-            ? 'It reads right.'
-            : `It reads ${Math.abs(unit === 'F' ? off * 1.8 : off).toFixed(1)} ${unit === 'F' ? '°F' : 'K'} too ${off > 0 ? 'high' : 'low'}`}
+            ? say('instruments.itReadsRight')
+            : say('instruments.itReadsTooHighOther', {
+                off: Math.abs(unit === 'F' ? off * 1.8 : off).toFixed(1),
+                unit: unit === 'F' ? '°F' : 'K',
+                off2: off > 0 ? 'high' : 'other',
+              })}
           {Math.abs(off) >= 0.05
             ? Math.abs(off) > accuracy + 1e-9
-              ? `, more than the ± ${accuracy} K that it may. Check it once more, and take it out of service if it stays.`
-              : `, within its ± ${accuracy} K.`
+              ? say('instruments.moreThanTheKThatItMay', { accuracy })
+              : say('instruments.withinItsK', { accuracy })
             : ''}
-          {Math.abs(off) > 15 ? ' So far off, is it the right unit?' : ''}
+          {Math.abs(off) > 15 ? say('instruments.soFarOffIsItTheRight') : ''}
         </p>
       )}
       <WhenAndWho entry={entry} heap={site} />
       {data && <CheckEffects preview={preview} />}
       <KeepBar
         entry={entry}
-        label="Keep this check"
-        missing={ready ? null : 'Type what it read and what it was held against.'}
+        label={say('instruments.keepThisCheck')}
+        missing={ready ? null : say('instruments.typeWhatItReadAndWhatIt')}
         onKeep={() => data && entry.save(data)}
       />
     </>
@@ -190,13 +208,13 @@ function CheckEffects({ preview }: { preview: CheckPreview | 'asking' | null }) 
   if (preview === 'asking')
     return (
       <p className="hint" aria-live="polite">
-        Working out what it does to every heap that was read with it…
+        {say('instruments.workingOutWhatItDoesToEvery')}
       </p>
     );
   if (preview === null)
     return (
       <p className="hint" aria-live="polite">
-        The hub does not answer, so what it does to each heap cannot be said now.
+        {say('instruments.theHubDoesNotAnswerSoWhat')}
       </p>
     );
   const { counts, doubts, since, heaps } = preview;
@@ -208,31 +226,33 @@ function CheckEffects({ preview }: { preview: CheckPreview | 'asking' | null }) 
     >
       {counts.length === 0 ? (
         <p>
-          Kept as it is, it corrects readings from now on; no verdict so far changes
-          {heaps === 0 ? ': no heap was read with it' : ''}.
+          {say('instruments.keptAsItIsItCorrectsReadings', {
+            heaps: heaps === 0 ? 'noHeap' : 'other',
+          })}
         </p>
       ) : (
         <>
-          <p className="font-semibold">Kept as it is, it changes:</p>
+          <p className="font-semibold">{say('instruments.keptAsItIsItChanges')}</p>
           <EffectList list={counts} />
         </>
       )}
       {doubts.length > 0 && (
         <>
           <p className="font-semibold">
-            If it was as far off ever since {since ?? 'it was first used'}, these would not stand as
-            they do:
+            {say('instruments.ifItWasAsFarOffEver', {
+              since: since ?? say('instruments.itWasFirstUsed'),
+            })}
           </p>
           <EffectList list={doubts} />
-          <p className="text-hint">
-            Nothing is changed by that. Read these heaps again with one that you trust.
-          </p>
+          <p className="text-hint">{say('instruments.nothingIsChangedByThatReadThese')}</p>
         </>
       )}
       {doubts.length === 0 && heaps > 0 && (
         <p className="text-hint">
-          Had it been as far off ever since {since ?? 'it was first used'}, every verdict of its{' '}
-          {heaps} {heaps === 1 ? 'heap' : 'heaps'} would stand all the same.
+          {say('instruments.hadItBeenAsFarOffEver', {
+            since: since ?? say('instruments.itWasFirstUsed'),
+            heaps,
+          })}
         </p>
       )}
     </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { Instrument } from '@/core/log/shapes';
 import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
@@ -9,10 +10,30 @@ import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { type InstrumentLine, number } from './instrumentParts';
 
 const KINDS = [
-  { value: 'dial', label: 'Dial' },
-  { value: 'digital', label: 'Digital' },
-  { value: 'wireless', label: 'Wireless' },
-  { value: 'glass', label: 'Glass' },
+  {
+    value: 'dial',
+    get label() {
+      return say('instruments.dial');
+    },
+  },
+  {
+    value: 'digital',
+    get label() {
+      return say('instruments.digital');
+    },
+  },
+  {
+    value: 'wireless',
+    get label() {
+      return say('instruments.wireless');
+    },
+  },
+  {
+    value: 'glass',
+    get label() {
+      return say('instruments.glass');
+    },
+  },
 ] as const;
 
 /** What a thermometer is; its unit is the unit that is typed. */
@@ -51,7 +72,11 @@ export function InstrumentForm({
   );
   const [settle, setSettle] = useTyped('settle', start(was?.settleS));
   const [every, setEvery] = useTyped('every', start(was?.checkDays));
-  const entry = useEntry('instrument', { ...site, id: '', name: name || 'Thermometer' }, onDone);
+  const entry = useEntry(
+    'instrument',
+    { ...site, id: '', name: name || say('instruments.thermometer') },
+    onDone,
+  );
   const taken = line === null && names.some((n) => n.toLowerCase() === name.trim().toLowerCase());
   const whole = (v: number | null): number | null => (v === null ? null : Math.round(v));
   const [stemM, minC, maxC, accuracyK, settleS, checkDays] = [
@@ -65,11 +90,11 @@ export function InstrumentForm({
   const bad = [stemM, minC, maxC, accuracyK, settleS, checkDays].some(
     (v) => v !== null && !Number.isFinite(v),
   )
-    ? 'A figure is not a number.'
+    ? say('instruments.aFigureIsNotANumber')
     : stemM !== null && (stemM < 5 || stemM > 500)
-      ? 'A stem is 5 to 500 cm long.'
+      ? say('instruments.aStemIs5To500Cm')
       : minC !== null && maxC !== null && maxC <= minC
-        ? 'The top of the scale must lie above its bottom.'
+        ? say('instruments.theTopOfTheScaleMustLie')
         : null;
   const optional = (field: string, v: number | null): object => (v === null ? {} : { [field]: v });
   const instrument = {
@@ -87,16 +112,16 @@ export function InstrumentForm({
   return (
     <>
       <Field
-        label="Name on it"
+        label={say('instruments.nameOnIt')}
         value={name}
         readOnly={line !== null}
         maxLength={40}
         onChange={(e) => setName(e.target.value)}
-        problem={taken ? `There is a ${name.trim()} already.` : undefined}
-        hint="Write it on the handle, such as T1"
+        problem={taken ? say('instruments.thereIsAAlready', { name: name.trim() }) : undefined}
+        hint={say('instruments.writeItOnTheHandleSuchAs')}
       />
       <Choices
-        label="Kind"
+        label={say('instruments.kind')}
         value={kind}
         onChange={(v) => {
           if (v) setKind(v);
@@ -105,7 +130,7 @@ export function InstrumentForm({
         options={KINDS}
       />
       <Choices
-        label="It shows"
+        label={say('instruments.itShows')}
         value={unit}
         onChange={(v) => {
           if (v) setUnit(v);
@@ -117,23 +142,23 @@ export function InstrumentForm({
       />
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="Stem"
+          label={say('instruments.stem')}
           unit="cm"
           inputMode="decimal"
           value={stem}
           onChange={(e) => setStem(e.target.value)}
-          hint="Without the handle"
+          hint={say('instruments.withoutTheHandle')}
         />
         <Field
-          label="Stands still after"
+          label={say('instruments.standsStillAfter')}
           unit="seconds"
           inputMode="numeric"
           value={settle}
           onChange={(e) => setSettle(e.target.value)}
-          hint="30 unless you say"
+          hint={say('instruments.n30UnlessYouSay')}
         />
         <Field
-          label="Scale from"
+          label={say('instruments.scaleFrom')}
           unit={`°${unit}`}
           inputMode="decimal"
           value={min}
@@ -147,20 +172,20 @@ export function InstrumentForm({
           onChange={(e) => setMax(e.target.value)}
         />
         <Field
-          label="Right to within ±"
+          label={say('instruments.rightToWithin')}
           unit={unit === 'F' ? '°F' : 'K'}
           inputMode="decimal"
           value={accuracy}
           onChange={(e) => setAccuracy(e.target.value)}
-          hint="As its maker says"
+          hint={say('instruments.asItsMakerSays')}
         />
         <Field
-          label="Check it every"
+          label={say('instruments.checkItEvery')}
           unit="days"
           inputMode="numeric"
           value={every}
           onChange={(e) => setEvery(e.target.value)}
-          hint="180 unless you say"
+          hint={say('instruments.n180UnlessYouSay')}
         />
       </div>
       {bad && (
@@ -171,12 +196,14 @@ export function InstrumentForm({
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={line ? `Keep what ${line.name} is` : 'Register it'}
+        label={
+          line ? say('instruments.keepWhatIs', { name: line.name }) : say('instruments.registerIt')
+        }
         missing={
           name.trim() === ''
-            ? 'Give it a name.'
+            ? say('instruments.giveItAName')
             : taken
-              ? 'There is a thermometer of that name already.'
+              ? say('instruments.thereIsAThermometerOfThatName')
               : bad !== null
                 ? 'Put right what is marked above.'
                 : null

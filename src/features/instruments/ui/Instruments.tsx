@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { Drift } from '@/charts/Drift';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -19,12 +20,12 @@ type OpenSheet = {
 };
 
 function titleOf({ kind, line }: OpenSheet): string {
-  if (!line) return 'A new thermometer';
+  if (!line) return say('instruments.aNewThermometer');
   const titles: Readonly<Record<OpenSheet['kind'], string>> = {
-    check: `Check ${line.name}`,
-    edit: `What ${line.name} is`,
-    out: `${line.name} out of service`,
-    back: `${line.name} back in service`,
+    check: say('instruments.check', { name: line.name }),
+    edit: say('instruments.whatIs', { name: line.name }),
+    out: say('instruments.outOfService', { name: line.name }),
+    back: say('instruments.backInService', { name: line.name }),
   };
   return titles[kind];
 }
@@ -36,21 +37,18 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="probes-title">
         <div className="flex justify-between items-start gap-3 flex-wrap">
-          <h1 id="probes-title">Thermometers</h1>
+          <h1 id="probes-title">{say('instruments.thermometers')}</h1>
           <button
             type="button"
             className="btn key"
             onClick={() => setSheet({ kind: 'edit', line: null })}
           >
-            New thermometer
+            {say('instruments.newThermometer')}
           </button>
         </div>
-        <p className="q mt-2 max-w-[640px]">
-          What a check finds is taken off every reading from the check on. Check each in ice water
-          and, for the hot end, in boiling water.
-        </p>
+        <p className="q mt-2 max-w-[640px]">{say('instruments.whatACheckFindsIsTakenOff')}</p>
         {list.length === 0 && (
-          <p className="mt-5">None yet. Register the one that you read with.</p>
+          <p className="mt-5">{say('instruments.noneYetRegisterTheOneThatYou')}</p>
         )}
         <ul className="mt-4">
           {list.map((line) => (
@@ -66,14 +64,14 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                     className="btn"
                     onClick={() => setSheet({ kind: 'check', line })}
                   >
-                    Check it
+                    {say('instruments.checkIt')}
                   </button>
                   <button
                     type="button"
                     className="btn"
                     onClick={() => setSheet({ kind: 'edit', line })}
                   >
-                    {line.known ? 'Change' : 'Describe'}
+                    {line.known ? say('instruments.change') : say('instruments.describe')}
                   </button>
                   {line.known &&
                     (line.known.out === undefined ? (
@@ -82,7 +80,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                         className="btn"
                         onClick={() => setSheet({ kind: 'out', line })}
                       >
-                        Out of service
+                        {say('instruments.outOfService2')}
                       </button>
                     ) : (
                       <button
@@ -90,37 +88,42 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                         className="btn"
                         onClick={() => setSheet({ kind: 'back', line })}
                       >
-                        Back in service
+                        {say('instruments.backInService2')}
                       </button>
                     ))}
                 </div>
               </div>
               {line.known?.out !== undefined && (
                 <p>
-                  <b className="marked">Out of service: {line.known.out}.</b>
+                  <b className="marked">
+                    {say('instruments.outOfService3', { out: line.known.out })}
+                  </b>
                 </p>
               )}
               <p>
                 {line.due === null ? (
-                  <b className="marked">Never checked.</b>
+                  <b className="marked">{say('instruments.neverChecked')}</b>
                 ) : line.due.late ? (
-                  <b className="marked">Check it again: it was due on {line.due.text}.</b>
+                  <b className="marked">
+                    {say('instruments.checkItAgainItWasDueOn', { due: line.due.text })}
+                  </b>
                 ) : (
-                  <>Next check by {line.due.text}.</>
+                  <>{say('instruments.nextCheckBy', { due: line.due.text })}</>
                 )}
                 {line.checks[0]?.off && (
                   <>
                     {' '}
-                    <b className="marked">The last check was out of its range.</b>
+                    <b className="marked">{say('instruments.theLastCheckWasOutOfIts')}</b>
                   </>
                 )}
               </p>
               {line.drift.length > 0 && (
                 <div>
                   <p className="q text-note">
-                    Added to what it reads, {site.unit === 'F' ? '°F' : 'K'}: ○ in ice water
-                    {line.drift.some((d) => !d.single) ? ', ■ at 60 °C' : ''}; the band is what its
-                    maker promises
+                    {say('instruments.addedToWhatItReadsInIce', {
+                      unit: site.unit === 'F' ? '°F' : 'K',
+                      some: line.drift.some((d) => !d.single) ? 'at60' : 'other',
+                    })}
                   </p>
                   <Drift
                     dots={line.drift}
@@ -135,14 +138,17 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
               {line.checks.length > 0 && (
                 <details>
                   <summary className="link text-small min-h-[36px] flex items-center">
-                    {line.checks.length} checks
+                    {say('instruments.checks', { checks: line.checks.length })}
                   </summary>
                   <ul className="q text-hint">
                     {line.checks.map((c, i) => (
                       <li key={i}>
-                        {c.when}: read {temp(c.readC, line.known?.unit ?? site.unit)} at{' '}
-                        {temp(c.referenceC, line.known?.unit ?? site.unit)}
-                        {c.off ? ', out of its range' : ''}
+                        {say('instruments.readAtOutofOutOfItsRange', {
+                          when: c.when,
+                          readC: temp(c.readC, line.known?.unit ?? site.unit),
+                          referenceC: temp(c.referenceC, line.known?.unit ?? site.unit),
+                          off: c.off ? 'outOf' : 'other',
+                        })}
                       </li>
                     ))}
                   </ul>
@@ -154,7 +160,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-7"
-        aria-label="Altitude and air"
+        aria-label={say('instruments.altitudeAndAir')}
       >
         <AltitudeForm key={altitudeM} settings={settings} site={site} />
         <AirForm site={site} />
@@ -204,17 +210,17 @@ function OutForm({
   return (
     <>
       <Field
-        label="Why"
+        label={say('instruments.why')}
         value={why}
         onChange={(e) => setWhy(e.target.value)}
         maxLength={200}
-        hint="Rounds no longer offer it; what was read with it stays as it is"
+        hint={say('instruments.roundsNoLongerOfferItWhatWas')}
       />
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={`Take ${line.name} out of service`}
-        missing={why.trim() === '' ? 'Say why.' : null}
+        label={say('instruments.takeOutOfService', { name: line.name })}
+        missing={why.trim() === '' ? say('instruments.sayWhy') : null}
         onKeep={() => entry.save({ instrument: { ...line.known, out: why.trim() } })}
       />
     </>
@@ -235,12 +241,13 @@ function BackForm({
   return (
     <>
       <p className="hint">
-        It was out of service: {out}. Rounds offer it again; check it before you rely on it.
+        {say('instruments.itWasOutOfService')} {out}
+        {say('instruments.roundsOfferItAgainCheckItBefore')}
       </p>
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={`Put ${rest.name} back in service`}
+        label={say('instruments.putBackInService', { name: rest.name })}
         onKeep={() => entry.save({ instrument: rest })}
       />
     </>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { boilingPointC } from '@/core/quantity/water';
 import { Field } from '@/ui/Field';
@@ -8,34 +9,40 @@ import { type Props, number, temp } from './instrumentParts';
 
 export function AltitudeForm({ settings, site }: { settings: Props['settings']; site: HeapRef }) {
   const [text, setText] = useState(String(settings.altitudeM));
-  const entry = useEntry('round-settings', { ...site, id: '', name: 'Altitude' }, () => undefined);
+  const entry = useEntry(
+    'round-settings',
+    { ...site, id: '', name: say('instruments.altitude') },
+    () => undefined,
+  );
   const metres = number(text);
   const ok = metres !== null && metres >= -430 && metres <= 6000;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="altitude-title">
-      <h2 id="altitude-title">Where water boils here</h2>
+      <h2 id="altitude-title">{say('instruments.whereWaterBoilsHere')}</h2>
       <Field
-        label="Altitude of the site"
+        label={say('instruments.altitudeOfTheSite')}
         unit="m"
         inputMode="decimal"
         value={text}
         onChange={(e) => setText(e.target.value)}
-        problem={ok ? undefined : 'Metres above the sea, −430 to 6000.'}
+        problem={ok ? undefined : say('instruments.metresAboveTheSea430To6000')}
         hint={
           ok
-            ? `Water boils at ${temp(boilingPointC(metres), site.unit)} there, give or take 1 K with the weather`
+            ? say('instruments.waterBoilsAtThereGiveOrTake', {
+                metres: temp(boilingPointC(metres), site.unit),
+              })
             : undefined
         }
       />
-      <WhoField entry={entry} label="Who sets it" />
+      <WhoField entry={entry} label={say('instruments.whoSetsIt')} />
       <KeepBar
         entry={entry}
-        label="Keep the altitude"
+        label={say('instruments.keepTheAltitude')}
         missing={
           !ok
-            ? 'Type metres as a number.'
+            ? say('instruments.typeMetresAsANumber')
             : metres === settings.altitudeM
-              ? 'That is the altitude it has.'
+              ? say('instruments.thatIsTheAltitudeItHas')
               : null
         }
         onKeep={() => entry.save({ ...settings, altitudeM: metres })}
@@ -47,30 +54,32 @@ export function AltitudeForm({ settings, site }: { settings: Props['settings']; 
 export function AirForm({ site }: { site: HeapRef }) {
   const [value, setValue] = useState('');
   const [done, setDone] = useState('');
-  const entry = useEntry('ambient', { ...site, id: '', name: 'Air' }, () => {
-    setDone('The air is noted.');
+  const entry = useEntry('ambient', { ...site, id: '', name: say('instruments.air') }, () => {
+    setDone(say('instruments.theAirIsNoted'));
     setValue('');
   });
   const read = number(value);
   return (
     <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="air-title">
-      <h2 id="air-title">Read the air</h2>
+      <h2 id="air-title">{say('instruments.readTheAir')}</h2>
       <Field
-        label="In the shade"
+        label={say('instruments.inTheShade')}
         unit={`°${site.unit}`}
         inputMode="decimal"
         value={value}
         onChange={(e) => setValue(e.target.value)}
       />
-      <WhoField entry={entry} label="Who read the air" />
+      <WhoField entry={entry} label={say('instruments.whoReadTheAir')} />
       <p role="status" className="hint">
         {done}
       </p>
       <KeepBar
         entry={entry}
-        label="Keep the air"
+        label={say('instruments.keepTheAir')}
         missing={
-          read !== null && Number.isFinite(read) ? null : 'Type the temperature as a number.'
+          read !== null && Number.isFinite(read)
+            ? null
+            : say('instruments.typeTheTemperatureAsANumber')
         }
         onKeep={() => entry.save({ value: read, unit: site.unit })}
       />

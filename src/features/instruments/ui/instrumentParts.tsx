@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import type { DriftPoint } from '@/core/evidence/drift';
 import type { Instrument } from '@/core/log/shapes';
 import { fromCelsius, type TempUnit } from '@/core/quantity/units';
@@ -35,7 +36,9 @@ export const number = (text: string): number | null =>
 const KIND_WORD = {
   dial: 'dial',
   digital: 'digital',
-  wireless: 'wireless probe',
+  get wireless() {
+    return say('instruments.wirelessProbe');
+  },
   glass: 'glass',
 } as const;
 
@@ -48,16 +51,16 @@ export const day = (at: number): string =>
 /** What a thermometer is, in a line. */
 export const facts = (i: Instrument | null): string =>
   i === null
-    ? 'not described yet'
+    ? say('instruments.notDescribedYet')
     : [
         KIND_WORD[i.kind],
         i.stemM && `${i.stemM} m`,
-        `reads °${i.unit}`,
+        say('instruments.reads', { unit: i.unit }),
         i.minC !== undefined &&
           i.maxC !== undefined &&
-          `scale ${temp(i.minC, i.unit)} to ${temp(i.maxC, i.unit)}`,
+          say('instruments.scaleTo', { minC: temp(i.minC, i.unit), maxC: temp(i.maxC, i.unit) }),
         i.accuracyK !== undefined && `± ${i.accuracyK} K`,
-        i.settleS && `settles in ${i.settleS} s`,
+        i.settleS && say('instruments.settlesInS', { settleS: i.settleS }),
       ]
         .filter(Boolean)
         .join(' · ');

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
 import qrcode from 'qrcode';
 import { face, NO_FIRST_FONT, registerFonts, type Doc } from '@/platform/pdf-face';
@@ -57,7 +58,9 @@ function drawLabel(doc: Doc, label: Label, x: number, y: number, w: number, h: n
   const name = fitted(doc, label.name, 'bold', small * 1.5, textRoom);
   line(doc, label.name, 'bold', x + pad, at, name);
   at += name * 1.25;
-  for (const text of [`since ${label.started}`, label.place].filter(Boolean)) {
+  for (const text of [say('labels.since', { started: label.started }), label.place].filter(
+    Boolean,
+  )) {
     const size = fitted(doc, text, 'text', small, textRoom);
     line(doc, text, 'text', x + pad, at, size);
     at += size * 1.25;
@@ -78,7 +81,7 @@ export function labelsPdf({ labels, sheet, skip }: LabelsToPrint): Promise<Uint8
     margin: 0,
     font: NO_FIRST_FONT,
     autoFirstPage: false,
-    info: { Title: 'Flags' },
+    info: { Title: say('labels.flags') },
   });
   registerFonts(doc);
   const chunks: Buffer[] = [];

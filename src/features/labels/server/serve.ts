@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { byBay } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
 import { localParts } from '@/core/quantity/calendar';
@@ -17,24 +18,27 @@ const bad = (message: string): Response =>
 export async function serveLabels(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const site = await theSite();
-  if (!site) return bad('No site has been named yet.');
+  if (!site) return bad(say('labels.noSiteHasBeenNamedYet'));
   const sheet = LABEL_SHEETS.find((s) => s.id === query.get('sheet'));
   if (!sheet)
     return bad(
-      `There is no sheet '${query.get('sheet') ?? ''}'. Choose one of ${LABEL_SHEETS.map((s) => s.id).join(', ')}.`,
+      say('labels.thereIsNoSheetChooseOneOf', {
+        get: query.get('sheet') ?? '',
+        labelsheets: LABEL_SHEETS.map((s) => s.id).join(', '),
+      }),
     );
   const base = baseAddress(query.get('base') ?? '');
   if (!base.ok) return bad(base.problem);
   const skip = Number(query.get('skip') ?? '0');
   if (!Number.isInteger(skip) || skip < 0 || skip >= sheet.columns * sheet.rows)
-    return bad('The number of used labels must be a whole number smaller than the sheet.');
+    return bad(say('labels.theNumberOfUsedLabelsMustBe'));
   const board = [...(await snapshotRepo(theDb()).board(site, now()))].sort(byBay);
   const wanted = query.get('heaps')?.split(',').filter(Boolean) ?? [];
   const heaps =
     wanted.length > 0
       ? wanted.flatMap((id) => board.find((d) => d.id === id) ?? [])
       : board.filter((d) => d.state !== 'released');
-  if (heaps.length === 0) return bad('None of these heaps stands on this site.');
+  if (heaps.length === 0) return bad(say('labels.noneOfTheseHeapsStandsOnThis'));
   const labels = heaps.map((d): Label => {
     const p = localParts(site.timeZone, d.builtAt ?? d.openedAt);
     return {

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Mound, type MoundProps } from '@/charts/Mound';
@@ -25,7 +26,7 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
   const skipProblem =
     Number.isInteger(used) && used >= 0 && used < each && skip.trim() !== ''
       ? undefined
-      : `A whole number from 0 to ${each - 1}.`;
+      : say('labels.aWholeNumberFrom0To', { each: each - 1 });
   const address = baseAddress(base);
   const largest = Math.max(...flags.map((f) => f.picture.volume), 1);
   const ready = chosen.length > 0 && address.ok && !skipProblem;
@@ -35,12 +36,9 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="flags-title">
-        <h1 id="flags-title">Flags</h1>
-        <p className="q mt-2 max-w-[620px]">
-          A flag in each heap: its letter, its name, since when, and a code that opens its log on a
-          phone. Print, cut, and put it behind something that sheds rain.
-        </p>
-        {flags.length === 0 && <p className="mt-4">No heap stands here yet. Open one first.</p>}
+        <h1 id="flags-title">{say('labels.flags')}</h1>
+        <p className="q mt-2 max-w-[620px]">{say('labels.aFlagInEachHeapItsLetter')}</p>
+        {flags.length === 0 && <p className="mt-4">{say('labels.noHeapStandsHereYetOpenOne')}</p>}
         <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-6">
           {flags.map((f) => (
             <li key={f.id} className="border-b border-rule">
@@ -75,22 +73,22 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
         {flags.length > 0 && (
           <p className="mt-3 flex gap-2">
             <button type="button" className="btn" onClick={() => setChosen(flags.map((f) => f.id))}>
-              All
+              {say('labels.all')}
             </button>
             <button type="button" className="btn" onClick={() => setChosen([])}>
-              None
+              {say('labels.none')}
             </button>
           </p>
         )}
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-4"
-        aria-label="How to print them"
+        aria-label={say('labels.howToPrintThem')}
       >
-        <h2>Print</h2>
+        <h2>{say('labels.print')}</h2>
         <div>
           <label className="label" htmlFor="sheet">
-            Sheet
+            {say('labels.sheet')}
           </label>
           <select
             id="sheet"
@@ -113,21 +111,21 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
           paper={sheet.paper}
         />
         <Field
-          label="Labels used up on the first sheet"
+          label={say('labels.labelsUsedUpOnTheFirstSheet')}
           inputMode="numeric"
           value={skip}
           onChange={(e) => setSkip(e.target.value)}
           problem={skipProblem}
         />
         <Field
-          label="Address that phones reach"
+          label={say('labels.addressThatPhonesReach')}
           value={base}
           inputMode="url"
           onChange={(e) => setBase(e.target.value)}
           problem={address.ok ? undefined : address.problem}
           hint={
             address.ok && address.warning === null
-              ? 'The code on each flag opens the heap there'
+              ? say('labels.theCodeOnEachFlagOpensThe')
               : undefined
           }
         />
@@ -136,15 +134,15 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
             {address.warning}
           </p>
         )}
-        <p className="q text-hint">Print at 100 %, not ‘fit to page’.</p>
+        <p className="q text-hint">{say('labels.printAt100NotFitToPage')}</p>
         {href ? (
           <a className="btn key !min-h-[60px]" href={href} target="_blank" rel="noreferrer">
             <Printer size={20} aria-hidden="true" />
-            Make {chosen.length} {chosen.length === 1 ? 'flag' : 'flags'} (PDF)
+            {say('labels.makeOneOtherPdf', { chosen: chosen.length })}
           </a>
         ) : (
           <button type="button" className="btn key !min-h-[60px]" disabled>
-            Choose a heap first
+            {say('labels.chooseAHeapFirst')}
           </button>
         )}
       </aside>
@@ -173,7 +171,7 @@ function SheetPicture({
       viewBox={`-1 -1 ${w + 2} ${h + 2}`}
       className="w-[130px]"
       role="img"
-      aria-label={`${columns * rows} labels on a sheet, ${used} of them used up`}
+      aria-label={say('labels.labelsOnASheetOfThemUsed', { columns: columns * rows, used })}
     >
       <rect
         width={w}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { CAUTION } from '@/core/words/caution';
@@ -60,11 +61,11 @@ export function AddForm({ heap, onDone }: FormProps) {
     <>
       {heap.store && (
         <label className="label">
-          Out of the store?
+          {say('log.outOfTheStore')}
           <select className="field mt-1" value={from} onChange={(e) => setFrom(e.target.value)}>
-            <option value="">No, or not counted</option>
+            <option value="">{say('log.noOrNotCounted')}</option>
             {heap.store.sources.some((s) => s.inStore) && (
-              <optgroup label="In the store">
+              <optgroup label={say('log.inTheStore')}>
                 {heap.store.sources
                   .filter((s) => s.inStore)
                   .map((s) => (
@@ -74,7 +75,7 @@ export function AddForm({ heap, onDone }: FormProps) {
                   ))}
               </optgroup>
             )}
-            <optgroup label="Of the library">
+            <optgroup label={say('log.ofTheLibrary')}>
               {heap.store.sources
                 .filter((s) => !s.inStore)
                 .map((s) => (
@@ -88,7 +89,7 @@ export function AddForm({ heap, onDone }: FormProps) {
       )}
       {source && (
         <AmountField
-          label="How much of it"
+          label={say('log.howMuchOfIt')}
           value={amount}
           measures={heap.store!.measures}
           onChange={setAmount}
@@ -96,19 +97,27 @@ export function AddForm({ heap, onDone }: FormProps) {
         />
       )}
       <Field
-        label="What went in"
+        label={say('log.whatWentIn')}
         value={what}
         onChange={(e) => setWhat(e.target.value)}
         maxLength={200}
-        placeholder="hen-house litter, six barrows"
+        placeholder={say('log.henHouseLitterSixBarrows')}
       />
       <Choices
-        label="Is it raw?"
+        label={say('log.isItRaw')}
         value={raw}
         onChange={setRaw}
         options={[
-          { value: 'raw', label: 'Raw, or I don’t know', hint: 'manure, food, litter, leachate' },
-          { value: 'clean', label: 'Clean', hint: 'chip, dry leaves, finished compost' },
+          {
+            value: 'raw',
+            label: say('log.rawOrIDontKnow'),
+            hint: say('log.manureFoodLitterLeachate'),
+          },
+          {
+            value: 'clean',
+            label: say('log.clean'),
+            hint: say('log.chipDryLeavesFinishedCompost'),
+          },
         ]}
       />
       <SeedChoice value={seeds} onChange={setSeeds} />
@@ -122,11 +131,11 @@ export function AddForm({ heap, onDone }: FormProps) {
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={costs ? 'Log it, and start the clock again' : 'Keep this addition'}
+        label={costs ? say('log.logItAndStartTheClockAgain') : say('log.keepThisAddition')}
         missing={
           raw === ''
-            ? 'Choose whether it is raw.'
-            : (amountWrong ?? (source && how === null ? 'Say how much of it went in.' : null))
+            ? say('log.chooseWhetherItIsRaw')
+            : (amountWrong ?? (source && how === null ? say('log.sayHowMuchOfItWentIn') : null))
         }
         onKeep={() => data && entry.save(data)}
       />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
@@ -12,17 +13,17 @@ export function BayForm({ heap, onDone }: FormProps) {
   return (
     <>
       <Field
-        label="By which day is its bay wanted?"
+        label={say('log.byWhichDayIsItsBayWanted')}
         type="date"
         min={heap.nowLocal.slice(0, 10)}
         value={day}
         onChange={(e) => setDay(e.target.value)}
-        hint="Leave empty if it is no longer wanted"
+        hint={say('log.leaveEmptyIfItIsNoLonger')}
       />
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={by === null ? 'It is no longer wanted' : 'Keep it'}
+        label={by === null ? say('log.itIsNoLongerWanted') : say('log.keepIt')}
         onKeep={() => entry.save({ by })}
       />
     </>

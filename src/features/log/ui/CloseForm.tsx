@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { useEntry } from '@/entry/ui/useEntry';
 
@@ -7,12 +8,9 @@ export function CloseForm({ heap, onDone }: FormProps) {
   const entry = useEntry('built', heap, onDone);
   return (
     <>
-      <p>
-        When did the last raw load go in? {heap.name}’s clock starts then. Anything raw after it
-        starts the clock again.
-      </p>
+      <p>{say('log.whenDidTheLastRawLoadGo', { name: heap.name })}</p>
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Close the heap" onKeep={() => entry.save({})} />
+      <KeepBar entry={entry} label={say('log.closeTheHeap')} onKeep={() => entry.save({})} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Effects } from '@/ui/Effects';
@@ -95,7 +96,7 @@ function PartFields({
   return (
     <>
       <Field
-        label="It happened"
+        label={say('log.itHappened')}
         type="datetime-local"
         value={right.at}
         max={max}
@@ -103,39 +104,39 @@ function PartFields({
       />
       {parts.kind === 'turn' && (
         <Choices
-          label="How"
+          label={say('log.how')}
           value={right.full}
           onChange={(full) => set({ full })}
           options={[
-            { value: 'full', label: 'Full turning' },
-            { value: 'stir', label: 'Only stirred' },
+            { value: 'full', label: say('log.fullTurning') },
+            { value: 'stir', label: say('log.onlyStirred') },
           ]}
         />
       )}
       {parts.kind === 'water' && (
         <Choices
-          label="What water?"
+          label={say('log.whatWater')}
           value={right.clean}
           onChange={(clean) => set({ clean })}
           options={[
-            { value: 'clean', label: 'Clean' },
-            { value: 'unclean', label: 'Not clean, or I don’t know' },
+            { value: 'clean', label: say('log.clean') },
+            { value: 'unclean', label: say('log.notCleanOrIDontKnow') },
           ]}
         />
       )}
       {parts.kind === 'water' && (
         <Field
-          label="How much"
+          label={say('log.howMuch')}
           unit="litres"
           inputMode="decimal"
           value={right.litres}
           onChange={(e) => set({ litres: e.target.value })}
-          hint="Leave empty if it was not measured"
+          hint={say('log.leaveEmptyIfItWasNotMeasured')}
         />
       )}
       {parts.kind === 'addition' && (
         <Field
-          label="What went in"
+          label={say('log.whatWentIn')}
           value={right.what}
           maxLength={200}
           onChange={(e) => set({ what: e.target.value })}
@@ -143,24 +144,24 @@ function PartFields({
       )}
       {parts.kind === 'addition' && (
         <Choices
-          label="Is it raw?"
+          label={say('log.isItRaw')}
           value={right.raw}
           onChange={(raw) => set({ raw })}
           options={[
-            { value: 'raw', label: 'Raw, or I don’t know' },
-            { value: 'clean', label: 'Clean' },
+            { value: 'raw', label: say('log.rawOrIDontKnow') },
+            { value: 'clean', label: say('log.clean') },
           ]}
         />
       )}
       {parts.kind === 'addition' && (
         <Choices
           optional
-          label="Live seeds in it?"
+          label={say('log.liveSeedsInIt')}
           value={right.seeds}
           onChange={(seeds) => set({ seeds })}
           options={[
-            { value: 'yes', label: 'Yes, or I don’t know' },
-            { value: 'no', label: 'No' },
+            { value: 'yes', label: say('log.yesOrIDontKnow') },
+            { value: 'no', label: say('log.no') },
           ]}
         />
       )}
@@ -182,12 +183,12 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
   const number = Number(value.replace(',', '.'));
   const problem =
     how === 'value' && value !== '' && !Number.isFinite(number)
-      ? 'Type the temperature as a number.'
+      ? say('log.typeTheTemperatureAsANumber')
       : undefined;
   const instead = how === 'parts' && parts ? insteadOf(parts, right) : null;
   const missing =
     how === 'value' && value === ''
-      ? 'Type the right value.'
+      ? say('log.typeTheRightValue')
       : (problem ??
         (how === 'parts' && instead === null
           ? 'Type litres as a number, or leave it empty.'
@@ -215,7 +216,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
       {readings.length > 0 && (
         <div>
           <label className="label" htmlFor="which">
-            Which reading
+            {say('log.whichReading')}
           </label>
           <select
             id="which"
@@ -231,29 +232,33 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
                 {r.place}: {r.value}
               </option>
             ))}
-            <option value="">The whole round</option>
+            <option value="">{say('log.theWholeRound')}</option>
           </select>
         </div>
       )}
       {reading !== '' && (
         <Choices
-          label="What is right?"
+          label={say('log.whatIsRight')}
           value={how}
           onChange={setHow}
           options={[
-            { value: 'value', label: 'Another value' },
-            { value: 'strike', label: 'Strike it out', hint: 'no value in its place' },
+            { value: 'value', label: say('log.anotherValue') },
+            { value: 'strike', label: say('log.strikeItOut'), hint: say('log.noValueInItsPlace') },
           ]}
         />
       )}
       {parts && (
         <Choices
-          label="What is right?"
+          label={say('log.whatIsRight')}
           value={how}
           onChange={setHow}
           options={[
-            { value: 'parts', label: 'Time, amount or kind', hint: 'it happened, but otherwise' },
-            { value: 'strike', label: 'Strike it out', hint: 'it did not happen' },
+            {
+              value: 'parts',
+              label: say('log.timeAmountOrKind'),
+              hint: say('log.itHappenedButOtherwise'),
+            },
+            { value: 'strike', label: say('log.strikeItOut'), hint: say('log.itDidNotHappen') },
           ]}
         />
       )}
@@ -267,7 +272,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
       )}
       {how === 'value' && reading !== '' && (
         <Field
-          label="Right value"
+          label={say('log.rightValue')}
           unit={`°${heap.unit}`}
           inputMode="decimal"
           value={value}
@@ -276,14 +281,14 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
         />
       )}
       <Field
-        label="Why"
+        label={say('log.why2')}
         value={reason}
         onChange={(e) => setReason(e.target.value)}
         maxLength={500}
-        hint="A few words; they stand in the log beside both"
+        hint={say('log.aFewWordsTheyStandInThe')}
       />
       <Field
-        label="Who"
+        label={say('log.who')}
         value={entry.by}
         onChange={(e) => entry.setBy(e.target.value)}
         maxLength={60}
@@ -291,7 +296,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={how === 'strike' ? 'Strike it out' : 'Correct it'}
+        label={how === 'strike' ? say('log.strikeItOut') : say('log.correctIt')}
         missing={missing}
         onKeep={() => data && entry.save(data)}
       />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { FIXES, type Fix } from '@/core/log/kinds/vocabulary';
 import { FIX_WORDS } from '@/core/advice/words';
@@ -14,12 +15,9 @@ export function FixForm({ heap, onDone }: FormProps) {
   const [words, setWords] = useTyped('words', '');
   return (
     <>
-      <p className="hint">
-        One change at a time, then read it for some days: two at once, and nobody knows which
-        helped. Water, a turning or an addition are logged under their own buttons.
-      </p>
+      <p className="hint">{say('log.oneChangeAtATimeThenRead')}</p>
       <Choices
-        label="What was changed?"
+        label={say('log.whatWasChanged')}
         value={fix}
         onChange={setFix}
         columns={2}
@@ -28,7 +26,7 @@ export function FixForm({ heap, onDone }: FormProps) {
         ).map((value) => ({ value, label: FIX_WORDS[value] }))}
       />
       <Field
-        label="A few words"
+        label={say('log.aFewWords')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
@@ -36,8 +34,8 @@ export function FixForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label="Keep this change"
-        missing={fix === '' ? 'Choose what was changed.' : null}
+        label={say('log.keepThisChange')}
+        missing={fix === '' ? say('log.chooseWhatWasChanged') : null}
         onKeep={() => entry.save({ fix, ...(words.trim() ? { words: words.trim() } : {}) })}
       />
     </>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';
@@ -25,7 +26,7 @@ export function JoinForm({ heap, onDone }: FormProps) {
         from: other.id,
         withProven: met(own?.germRules ?? []),
         seeds: !met(own?.seedRules ?? []),
-        what: `${other.name}, the whole of it`,
+        what: say('log.theWholeOfIt', { name: other.name }),
         ...(other.m3 === null ? {} : { volumeM3: other.m3 }),
       }
     : foreign && proven !== ''
@@ -40,48 +41,58 @@ export function JoinForm({ heap, onDone }: FormProps) {
   return (
     <>
       <OtherHeap
-        label="Which heap was joined to it?"
+        label={say('log.whichHeapWasJoinedToIt')}
         heap={heap}
         value={from}
         onChange={setFrom}
-        elsewhere={{ value: 'foreign', label: 'One that is not kept here' }}
+        elsewhere={{ value: 'foreign', label: say('log.oneThatIsNotKeptHere') }}
       />
       {other && (
         <p>
-          {data?.withProven
-            ? `${other.name} has met ${heap.name}’s rules, so nothing starts again.`
-            : `${other.name} has not met ${heap.name}’s rules: the joined heap is only as proven as its weakest part.`}{' '}
-          {other.name} is at its end; its log and record stay.
+          {say('log.isAtItsEndItsLogAnd', {
+            withProven: data?.withProven
+              ? say('log.hasMetSRulesSoNothingStarts', { name: other.name, name2: heap.name })
+              : say('log.hasNotMetSRulesTheJoined', { name: other.name, name2: heap.name }),
+            name: other.name,
+          })}
         </p>
       )}
       {foreign && (
         <>
           <Field
-            label="What was it?"
+            label={say('log.whatWasIt')}
             value={what}
             onChange={(e) => setWhat(e.target.value)}
             maxLength={200}
-            placeholder="half a trailer from the neighbour"
+            placeholder={say('log.halfATrailerFromTheNeighbour')}
           />
           <Choices
-            label="Was that heap proven?"
+            label={say('log.wasThatHeapProven')}
             value={proven}
             onChange={setProven}
             options={[
-              { value: 'yes', label: 'Yes, proven', hint: 'and nothing raw in it since' },
-              { value: 'no', label: 'No, or I don’t know', hint: 'the clock starts again' },
+              {
+                value: 'yes',
+                label: say('log.yesProven'),
+                hint: say('log.andNothingRawInItSince'),
+              },
+              {
+                value: 'no',
+                label: say('log.noOrIDontKnow'),
+                hint: say('log.theClockStartsAgain'),
+              },
             ]}
           />
           <Choices
             optional
-            label="Live seeds in it?"
+            label={say('log.liveSeedsInIt')}
             value={seeds}
             onChange={setSeeds}
             columns={3}
             options={[
-              { value: 'yes', label: 'Yes' },
-              { value: 'no', label: 'No' },
-              { value: 'unknown', label: 'Don’t know' },
+              { value: 'yes', label: say('log.yes') },
+              { value: 'no', label: say('log.no') },
+              { value: 'unknown', label: say('log.dontKnow') },
             ]}
           />
         </>
@@ -91,13 +102,13 @@ export function JoinForm({ heap, onDone }: FormProps) {
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={costs ? 'Log it, and start the clock again' : 'Keep this joining'}
+        label={costs ? say('log.logItAndStartTheClockAgain') : say('log.keepThisJoining')}
         missing={
           data !== null
             ? null
             : from === ''
-              ? 'Choose the other heap.'
-              : 'Choose whether it was proven.'
+              ? say('log.chooseTheOtherHeap')
+              : say('log.chooseWhetherItWasProven')
         }
         onKeep={() => data && entry.save(data)}
       />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
@@ -47,16 +48,14 @@ export function KeptHeaps() {
   if (kept === 'looking')
     return (
       <p className="p-5" role="status">
-        Looking for what is kept on this device…
+        {say('log.lookingForWhatIsKeptOnThis')}
       </p>
     );
   const heap = kept?.heaps.find((h) => h.id === id);
   if (!kept || (id !== '' && !heap))
     return (
       <p className="p-5">
-        {kept
-          ? 'This heap is not kept on this device. It opens when there is a signal.'
-          : 'No heap is kept on this device yet: open the yard once with a signal.'}
+        {kept ? say('log.thisHeapIsNotKeptOnThis') : say('log.noHeapIsKeptOnThisDevice')}
       </p>
     );
   return heap ? (
@@ -69,7 +68,7 @@ export function KeptHeaps() {
 function KeptList({ kept, reached }: { kept: OfflineHeaps; reached: boolean }) {
   return (
     <div className="px-4 py-4 max-w-[720px]">
-      <h1>Heaps kept on this device</h1>
+      <h1>{say('log.heapsKeptOnThisDevice')}</h1>
       <AsOf kept={kept} reached={reached} />
       <ul className="mt-2">
         {kept.heaps.map((h) => (
@@ -100,8 +99,8 @@ function AsOf({ kept: { now, timeZone }, reached }: { kept: OfflineHeaps; reache
   return (
     <p className="text-small font-semibold" data-testid="kept-as-of">
       {reached
-        ? `As it stood ${when}, kept for when there is no signal.`
-        : `As it stood ${when}: the hub cannot be reached, and what came in since is not here.`}
+        ? say('log.asItStoodKeptForWhenThere', { when })
+        : say('log.asItStoodTheHubCannotBe', { when })}
     </p>
   );
 }
@@ -162,7 +161,7 @@ function KeptHeap({
         </div>
       </section>
       {!hot?.urgent && (
-        <section aria-label="What to do next" className="ruled pt-2" data-testid="todo">
+        <section aria-label={say('log.whatToDoNext')} className="ruled pt-2" data-testid="todo">
           <h2 className="flex gap-2 items-center">
             <Mark name={advice.mark} size={22} />
             <span className={advice.urgent ? 'marked' : ''}>{advice.act}</span>
@@ -181,7 +180,7 @@ function LastValues({ heap }: { heap: OfflineHeap }) {
   return (
     <section aria-labelledby="places" className="ruled pt-2">
       <h2 id="places" className="!text-lead">
-        Each place when it was last read
+        {say('log.eachPlaceWhenItWasLastRead')}
       </h2>
       <ul>
         {heap.places.map((p) => (
@@ -198,7 +197,7 @@ function LastValues({ heap }: { heap: OfflineHeap }) {
 
 function TooHot({ heap, hot }: { heap: OfflineHeap; hot: NonNullable<OfflineHeap['hot']> }) {
   return (
-    <section aria-label="Danger" className="danger pl-7 pr-4 py-3" data-testid="danger">
+    <section aria-label={say('log.danger')} className="danger pl-7 pr-4 py-3" data-testid="danger">
       <h2 className="flex gap-2 items-center">
         <Mark name={heap.advice.mark} size={24} />
         {heap.picture.name}: {hot.heading}
@@ -206,7 +205,7 @@ function TooHot({ heap, hot }: { heap: OfflineHeap; hot: NonNullable<OfflineHeap
       <HotChoices hot={hot} />
       <p className="mt-1">
         <Link prefetch={false} className="link min-h-target inline-flex items-center" href="/fire">
-          Fire card
+          {say('log.fireCard')}
         </Link>
       </p>
     </section>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -51,109 +52,167 @@ type SheetOf = {
 };
 const SHEETS: Record<SheetName, SheetOf> = {
   close: {
-    label: 'Close the heap',
-    title: (n) => `Close ${n}`,
+    get label() {
+      return say('log.closeTheHeap');
+    },
+    title: (n) => say('log.close', { n }),
     mark: 'check',
     key: 'c',
     form: CloseForm,
   },
   turn: {
-    label: 'Turned',
-    title: (n) => `${n} was turned`,
+    get label() {
+      return say('log.turned');
+    },
+    title: (n) => say('log.wasTurned', { n }),
     mark: 'turn',
     key: 't',
     form: TurnForm,
   },
   water: {
-    label: 'Watered',
-    title: (n) => `${n} was watered`,
+    get label() {
+      return say('log.watered');
+    },
+    title: (n) => say('log.wasWatered', { n }),
     mark: 'water',
     key: 'w',
     form: WaterForm,
   },
   add: {
-    label: 'Added',
-    title: (n) => `Something went into ${n}`,
+    get label() {
+      return say('log.added');
+    },
+    title: (n) => say('log.somethingWentInto', { n }),
     mark: 'add',
     key: 'a',
     form: AddForm,
   },
   observe: {
-    label: 'Felt, smelled',
-    title: (n) => `What ${n} is like`,
+    get label() {
+      return say('log.feltSmelled2');
+    },
+    title: (n) => say('log.whatIsLike', { n }),
     mark: 'squeeze',
     key: 's',
     form: ObserveForm,
   },
-  note: { label: 'Note', title: (n) => `A note on ${n}`, mark: 'note', key: 'n', form: NoteForm },
+  note: {
+    get label() {
+      return say('log.note');
+    },
+    title: (n) => say('log.aNoteOn', { n }),
+    mark: 'note',
+    key: 'n',
+    form: NoteForm,
+  },
   mend: {
-    label: 'Changed to mend it',
-    hint: 'covered, made bigger, food buried',
-    title: (n) => `Something was changed at ${n}`,
+    get label() {
+      return say('log.changedToMendIt');
+    },
+    get hint() {
+      return say('log.coveredMadeBiggerFoodBuried');
+    },
+    title: (n) => say('log.somethingWasChangedAt', { n }),
     mark: 'note',
     form: FixForm,
   },
   size: {
-    label: 'Measured',
-    hint: 'by tape or by eye',
-    title: (n) => `How big ${n} is`,
+    get label() {
+      return say('log.measured');
+    },
+    get hint() {
+      return say('log.byTapeOrByEye');
+    },
+    title: (n) => say('log.howBigIs', { n }),
     mark: 'flag',
     form: SizeForm,
   },
   move: {
-    label: 'Moved',
-    hint: 'to another bay or stretch',
-    title: (n) => `${n} was moved`,
+    get label() {
+      return say('log.moved');
+    },
+    get hint() {
+      return say('log.toAnotherBayOrStretch');
+    },
+    title: (n) => say('log.wasMoved', { n }),
     mark: 'move',
     form: MoveForm,
   },
   join: {
-    label: 'Joined',
-    hint: 'another heap went into it',
-    title: (n) => `Another heap was joined to ${n}`,
+    get label() {
+      return say('log.joined');
+    },
+    get hint() {
+      return say('log.anotherHeapWentIntoIt');
+    },
+    title: (n) => say('log.anotherHeapWasJoinedTo', { n }),
     mark: 'move',
     key: 'j',
     form: JoinForm,
   },
   split: {
-    label: 'Split',
-    hint: 'a part is a heap of its own',
-    title: (n) => `A part of ${n} was carried off`,
+    get label() {
+      return say('log.split');
+    },
+    get hint() {
+      return say('log.aPartIsAHeapOfIts');
+    },
+    title: (n) => say('log.aPartOfWasCarriedOff', { n }),
     mark: 'move',
     form: SplitForm,
   },
   stack: {
-    label: 'Stacked',
-    hint: 'two heaps in one place',
-    title: (n) => `${n} shares its place`,
+    get label() {
+      return say('log.stacked');
+    },
+    get hint() {
+      return say('log.twoHeapsInOnePlace');
+    },
+    title: (n) => say('log.sharesItsPlace', { n }),
     mark: 'move',
     form: StackForm,
   },
   transfer: {
-    label: 'Taken off',
-    hint: 'leachate, overs, rinse water, char',
-    title: (n) => `Something was taken off ${n}`,
+    get label() {
+      return say('log.takenOff3');
+    },
+    get hint() {
+      return say('log.leachateOversRinseWaterChar');
+    },
+    title: (n) => say('log.somethingWasTakenOff', { n }),
     mark: 'water',
     form: TransferForm,
   },
   method: {
-    label: 'Method',
-    hint: 'when it is turned, what is expected',
-    title: (n) => `How ${n} is kept`,
+    get label() {
+      return say('log.method');
+    },
+    get hint() {
+      return say('log.whenItIsTurnedWhatIsExpected');
+    },
+    title: (n) => say('log.howIsKept', { n }),
     mark: 'turn',
     form: MethodForm,
   },
   life: {
-    label: 'Hold, ready, end',
-    hint: 'by your decision',
-    title: (n) => `What ${n} is now`,
+    get label() {
+      return say('log.holdReadyEnd');
+    },
+    get hint() {
+      return say('log.byYourDecision');
+    },
+    title: (n) => say('log.whatIsNow', { n }),
     mark: 'check',
     form: StandingInLife,
   },
   bay: {
-    label: 'Bay wanted',
-    hint: 'by which day',
-    title: (n) => `${n}’s bay is wanted`,
+    get label() {
+      return say('log.bayWanted');
+    },
+    get hint() {
+      return say('log.byWhichDay');
+    },
+    title: (n) => say('log.sBayIsWanted', { n }),
     mark: 'flag',
     form: BayForm,
   },
@@ -211,7 +270,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
             className="btn key !min-h-key !px-3.5 max-sm:hidden"
           >
             <Mark name="add" />
-            Build it
+            {say('log.buildIt')}
           </Link>
         )}
         <Link
@@ -220,7 +279,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           className={`btn ${building ? '' : 'key'} !min-h-key !px-3.5 ${building ? '' : 'max-sm:hidden'}`}
         >
           <Mark name="probe" />
-          Log a round
+          {say('log.logARound')}
         </Link>
         {names.map((n) => (
           <button
@@ -239,15 +298,15 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           onClick={() => setMore(true)}
         >
           <Mark name="move" />
-          Move, join, split…
+          {say('log.moveJoinSplit')}
         </button>
         <span className="q text-fine whitespace-nowrap max-lg:hidden">
-          keys R D {names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ')}
+          {say('log.keysRD', { names: names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ') })}
         </span>
         <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-small">
-          Places, and where it stands
+          {say('log.placesAndWhereItStands')}
         </Link>
-        <Sheet open={more} onOpenChange={setMore} title={`More of ${heap.name}`}>
+        <Sheet open={more} onOpenChange={setMore} title={say('log.moreOf', { name: heap.name })}>
           <div className="grid sm:grid-cols-2 gap-2">
             {[...names.filter((n) => n !== 'turn' && n !== 'close' && n !== 'water'), ...MORE].map(
               (n) => (
@@ -312,15 +371,15 @@ function ThumbBar({
         href={building ? `/batch/${heap.id}/build` : `/round#${heap.id}`}
         className="btn key !px-1 text-center"
       >
-        {building ? 'Build it' : 'Log a round'}
+        {building ? say('log.buildIt') : say('log.logARound')}
       </Link>
       {works.map((n) => (
         <button key={n} type="button" className="btn !px-1" onClick={() => open(n)}>
-          {n === 'close' ? 'Close it' : SHEETS[n].label}
+          {n === 'close' ? say('log.closeIt') : SHEETS[n].label}
         </button>
       ))}
       <button type="button" className="btn !px-1" onClick={more}>
-        More…
+        {say('log.more')}
       </button>
     </div>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { Mark, type MarkName } from '@/charts/marks';
 import { useOutbox } from '@/outbox/useOutbox';
@@ -54,9 +55,9 @@ export function LogList({
   return (
     <section aria-labelledby="log-title">
       <h2 id="log-title" className="!text-lead pt-1.5 ruled">
-        Log{' '}
+        {say('log.log')}{' '}
         <span className="font-text font-normal text-hint text-ink-2">
-          {total} entries, all of them kept
+          {say('log.entriesAllOfThemKept', { total })}
         </span>
       </h2>
       <ol data-testid="log">
@@ -66,13 +67,13 @@ export function LogList({
             <span className="flex-1">
               <b className="font-[650]">{i.short ?? i.what}</b>{' '}
               {i.state === 'waiting' ? (
-                <span className="q">waits on this device</span>
+                <span className="q">{say('log.waitsOnThisDevice')}</span>
               ) : (
-                <b className="marked">refused</b>
+                <b className="marked">{say('log.refused')}</b>
               )}
             </span>
             <a className="link text-note" href="/waiting">
-              look
+              {say('log.look')}
             </a>
           </li>
         ))}
@@ -84,7 +85,9 @@ export function LogList({
                 <span className={l.struck ? 'line-through' : ''}>
                   <b className="font-[650]">{l.title}</b> <span className="q">{l.detail}</span>
                 </span>
-                {l.struck && <span className="block">struck: {l.struck}</span>}
+                {l.struck && (
+                  <span className="block">{say('log.struck', { struck: l.struck })}</span>
+                )}
                 {l.readings
                   .filter((r) => r.struck)
                   .map((r) => (
@@ -101,7 +104,7 @@ export function LogList({
                   <a href={`/api/photo/${l.photo}`} className="block mt-1">
                     <img
                       src={`/api/photo/${l.photo}?small`}
-                      alt={`Photo, ${l.when}`}
+                      alt={say('log.photo2', { when: l.when })}
                       loading="lazy"
                       className="max-h-40 border border-ink"
                     />
@@ -117,9 +120,9 @@ export function LogList({
                       type="button"
                       className="link text-note min-h-[24px]"
                       onClick={() => setLine(l)}
-                      aria-label={`Correct: ${l.title}, ${l.when}`}
+                      aria-label={say('log.correct', { title: l.title, when: l.when })}
                     >
-                      correct
+                      {say('log.correct2')}
                     </button>
                   </>
                 )}
@@ -130,12 +133,12 @@ export function LogList({
       </ol>
       {earlier.failed && (
         <p className="text-small mt-2" role="alert">
-          The hub did not answer: earlier entries stand in its log, not on this device.
+          {say('log.theHubDidNotAnswerEarlierEntries')}
         </p>
       )}
       {shown.length < total && (
         <button type="button" className="btn mt-2 w-full" onClick={() => setAsked(asked + 50)}>
-          Show earlier entries
+          {say('log.showEarlierEntries')}
         </button>
       )}
       <Sheet
@@ -143,8 +146,8 @@ export function LogList({
         onOpenChange={(o) => {
           if (!o) setLine(null);
         }}
-        title="Put it right"
-        note="The old entry stays in the log, crossed through, beside what is right."
+        title={say('log.putItRight')}
+        note={say('log.theOldEntryStaysInTheLog')}
       >
         {line && (
           <DraftScope name={`${heap.id}:${line.id}`}>

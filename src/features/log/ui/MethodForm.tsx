@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { shortScheduleTexts } from '@/core/advice/schedule';
 import { SCHOOL_WORDS } from '@/core/advice/words';
@@ -13,7 +14,11 @@ export function MethodForm({ heap, onDone }: FormProps) {
   const chosen = list.find((t) => t.id === id);
   return (
     <>
-      <div className="flex flex-col gap-2" role="radiogroup" aria-label="Kept by which method?">
+      <div
+        className="flex flex-col gap-2"
+        role="radiogroup"
+        aria-label={say('log.keptByWhichMethod')}
+      >
         {list.map((t) => (
           <button
             key={t.id}
@@ -26,7 +31,7 @@ export function MethodForm({ heap, onDone }: FormProps) {
           >
             <span>{t.name}</span>
             <span className="text-note font-normal">
-              Turned {SCHOOL_WORDS[t.trigger]}. {t.words}
+              {say('log.turned2', { schoolwords: SCHOOL_WORDS[t.trigger] })} {t.words}
             </span>
           </button>
         ))}
@@ -38,15 +43,15 @@ export function MethodForm({ heap, onDone }: FormProps) {
             {text}
           </p>
         ))}
-      <p className="hint">
-        It changes what is advised and expected from now on, not what is proven.
-      </p>
+      <p className="hint">{say('log.itChangesWhatIsAdvisedAndExpected')}</p>
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={chosen ? `Keep it as ‘${chosen.name}’` : 'Keep it'}
+        label={chosen ? say('log.keepItAs', { name: chosen.name }) : say('log.keepIt')}
         missing={
-          chosen === undefined || id === heap.template ? 'Choose another method than it has.' : null
+          chosen === undefined || id === heap.template
+            ? say('log.chooseAnotherMethodThanItHas')
+            : null
         }
         onKeep={() => chosen && entry.save({ template: chosen })}
       />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { useEntry } from '@/entry/ui/useEntry';
@@ -10,7 +11,7 @@ export function NoteForm({ heap, onDone }: FormProps) {
     <>
       <div>
         <label className="label" htmlFor="note-words">
-          Note
+          {say('log.note')}
         </label>
         <textarea
           id="note-words"
@@ -24,8 +25,8 @@ export function NoteForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label="Keep this note"
-        missing={words.trim() === '' ? 'Write the note.' : null}
+        label={say('log.keepThisNote')}
+        missing={words.trim() === '' ? say('log.writeTheNote') : null}
         onKeep={() => entry.save({ words: words.trim() })}
       />
     </>

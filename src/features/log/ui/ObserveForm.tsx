@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { SMELL_OPTIONS, SQUEEZE_OPTIONS } from './feelOptions';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
@@ -24,14 +25,14 @@ export function ObserveForm({ heap, onDone }: FormProps) {
     <>
       <Choices
         optional
-        label="Squeeze a handful from inside, hard"
+        label={say('log.squeezeAHandfulFromInsideHard')}
         value={squeeze}
         onChange={setSqueeze}
         options={SQUEEZE_OPTIONS}
       />
       <Choices
         optional
-        label="Smell"
+        label={say('log.smell2')}
         value={smell}
         onChange={setSmell}
         columns={4}
@@ -39,7 +40,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
       />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <Field
-        label="Anything else"
+        label={say('log.anythingElse')}
         value={words}
         onChange={(e) => setWords(e.target.value)}
         maxLength={2000}
@@ -47,8 +48,8 @@ export function ObserveForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label="Keep what I saw"
-        missing={Object.keys(data).length > 0 ? null : 'Choose one thing, or write it.'}
+        label={say('log.keepWhatISaw')}
+        missing={Object.keys(data).length > 0 ? null : say('log.chooseOneThingOrWriteIt')}
         onKeep={() => entry.save(data)}
       />
     </>

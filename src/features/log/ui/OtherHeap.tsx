@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useId } from 'react';
 import { positionText } from '@/core/words/position';
 import { volumeText } from '@/core/quantity/format';
@@ -31,7 +32,7 @@ export function OtherHeap({
         {label}
       </label>
       <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}>
-        <option value="">Choose a heap</option>
+        <option value="">{say('log.chooseAHeap')}</option>
         {others(heap).map((h) => (
           <option key={h.id} value={h.id}>
             {[h.name, positionText(h.position), h.m3 === null ? '' : volumeText(h.m3, 'm3')]

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Choices } from '@/ui/Choices';
 
 /** The clock of seeds asks a question of its own; 'I don't know' means that there are some. */
@@ -16,14 +17,14 @@ export const SeedChoice = ({
 }) => (
   <Choices
     optional
-    label="Live seeds in it?"
+    label={say('log.liveSeedsInIt')}
     value={value}
     onChange={onChange}
     columns={3}
     options={[
-      { value: 'yes', label: 'Yes' },
-      { value: 'no', label: 'No' },
-      { value: 'unknown', label: 'Don’t know' },
+      { value: 'yes', label: say('log.yes') },
+      { value: 'no', label: say('log.no') },
+      { value: 'unknown', label: say('log.dontKnow') },
     ]}
   />
 );

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { isShape, volumeOf } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
@@ -28,26 +29,26 @@ export function SizeForm({ heap, onDone }: FormProps) {
       <p className="hint">
         {isShape(heap.shape)
           ? SHAPE_WORDS[form]
-          : `Its shape was not said, so it is taken as a ${SHAPE_WORDS[form].toLowerCase()}`}
-        : longest, widest and highest, from ground to top. Or its volume as you judge it.
+          : say('log.itsShapeWasNotSaidSoIt', { toLowerCase: SHAPE_WORDS[form].toLowerCase() })}
+        {say('log.longestWidestAndHighestFromGroundTo')}
       </p>
       <div className="grid grid-cols-3 gap-3">
         <Field
-          label="Length"
+          label={say('log.length')}
           unit="m"
           inputMode="decimal"
           value={length}
           onChange={(e) => setLength(e.target.value)}
         />
         <Field
-          label="Width"
+          label={say('log.width')}
           unit="m"
           inputMode="decimal"
           value={width}
           onChange={(e) => setWidth(e.target.value)}
         />
         <Field
-          label="Height"
+          label={say('log.height')}
           unit="m"
           inputMode="decimal"
           value={height}
@@ -56,7 +57,7 @@ export function SizeForm({ heap, onDone }: FormProps) {
       </div>
       {!measures && (
         <Field
-          label="Or its volume"
+          label={say('log.orItsVolume')}
           unit="m³"
           inputMode="decimal"
           value={volume}
@@ -65,24 +66,24 @@ export function SizeForm({ heap, onDone }: FormProps) {
       )}
       {wrong && (
         <p role="alert" className="marked font-semibold">
-          Type each as a number above nought, in metres.
+          {say('log.typeEachAsANumberAboveNought')}
         </p>
       )}
       {m3 !== null && (
         <p className="text-subhead">
-          {measures ? 'That makes' : 'Judged by eye:'} <b>{volumeText(m3, 'm3')}</b>.
-          {m3 < 1 ? ' Under about one cubic metre a heap rarely stays hot.' : ''}
+          {measures ? say('log.thatMakes') : say('log.judgedByEye')} <b>{volumeText(m3, 'm3')}</b>.
+          {m3 < 1 ? say('log.underAboutOneCubicMetreAHeap') : ''}
         </p>
       )}
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label="Keep this size"
+        label={say('log.keepThisSize')}
         missing={
           wrong
-            ? 'Put the figures right first.'
+            ? say('log.putTheFiguresRightFirst')
             : m3 === null
-              ? 'Type length, width and height, or the volume.'
+              ? say('log.typeLengthWidthAndHeightOrThe')
               : null
         }
         onKeep={() => entry.save(measures ? { measures } : { volumeM3: m3 })}

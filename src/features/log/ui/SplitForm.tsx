@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
@@ -22,9 +23,9 @@ export function SplitForm({ heap, onDone }: FormProps) {
   const own = heap.placed?.find((h) => h.id === heap.id)?.m3 ?? null;
   const problem =
     m3 === null
-      ? 'Type the volume as a number.'
+      ? say('log.typeTheVolumeAsANumber')
       : m3 !== undefined && own !== null && m3 >= own
-        ? `Less than the ${volumeText(own, 'm3')} that it has: something must stay.`
+        ? say('log.lessThanTheThatItHasSomething', { own: volumeText(own, 'm3') })
         : undefined;
   const data =
     code.trim() !== '' && typeof m3 === 'number' && !problem
@@ -44,45 +45,47 @@ export function SplitForm({ heap, onDone }: FormProps) {
         {CAUTION.split} {CAUTION.lift}
       </p>
       <Field
-        label="How much was carried off"
+        label={say('log.howMuchWasCarriedOff')}
         unit="m³"
         inputMode="decimal"
         value={volume}
         onChange={(e) => setVolume(e.target.value)}
         problem={problem}
-        hint={own === null ? undefined : `It has about ${volumeText(own, 'm3')} now`}
+        hint={own === null ? undefined : say('log.itHasAboutNow', { own: volumeText(own, 'm3') })}
       />
       <div className="grid grid-cols-[96px_1fr_96px] gap-3">
         <Field
-          label="New code"
+          label={say('log.newCode')}
           value={code}
           maxLength={24}
           onChange={(e) => setCode(e.target.value)}
         />
         <Field
-          label="New name"
+          label={say('log.newName')}
           value={name}
           maxLength={60}
           onChange={(e) => setName(e.target.value)}
         />
-        <Field label="Bay" value={bay} maxLength={40} onChange={(e) => setBay(e.target.value)} />
+        <Field
+          label={say('log.bay2')}
+          value={bay}
+          maxLength={40}
+          onChange={(e) => setBay(e.target.value)}
+        />
       </div>
       <WhenAndWho entry={entry} heap={heap} />
-      <p className="hint">
-        Both heaps keep what was read until now. From now on each earns its proof by its own
-        readings: read both.
-      </p>
+      <p className="hint">{say('log.bothHeapsKeepWhatWasReadUntil')}</p>
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label="Keep this split"
+        label={say('log.keepThisSplit')}
         missing={
           data !== null
             ? null
             : (problem ??
               (typeof m3 !== 'number'
-                ? 'Type how much was carried off.'
-                : 'Give the new heap a code.'))
+                ? say('log.typeHowMuchWasCarriedOff')
+                : say('log.giveTheNewHeapACode')))
         }
         onKeep={() => data && entry.save(data)}
       />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { Choices } from '@/ui/Choices';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
@@ -13,30 +14,27 @@ export function StackForm({ heap, onDone }: FormProps) {
   const data = other !== '' && layer !== '' ? { with: other, layer } : null;
   return (
     <>
-      <OtherHeap label="Which other heap?" heap={heap} value={other} onChange={setOther} />
+      <OtherHeap label={say('log.whichOtherHeap')} heap={heap} value={other} onChange={setOther} />
       <Choices
-        label={`${heap.name} lies`}
+        label={say('log.lies', { name: heap.name })}
         value={layer}
         onChange={setLayer}
         options={[
-          { value: 'upper', label: 'On top' },
-          { value: 'lower', label: 'Below' },
+          { value: 'upper', label: say('log.onTop') },
+          { value: 'lower', label: say('log.below') },
         ]}
       />
-      <p className="hint">
-        Put cardboard between them, and set the places of each so that a reading says which one it
-        is of.
-      </p>
+      <p className="hint">{say('log.putCardboardBetweenThemAndSetThe')}</p>
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label="Keep it"
+        label={say('log.keepIt')}
         missing={
           data !== null
             ? null
             : other === ''
-              ? 'Choose the other heap.'
-              : 'Choose whether it lies on top or below.'
+              ? say('log.chooseTheOtherHeap')
+              : say('log.chooseWhetherItLiesOnTopOr')
         }
         onKeep={() => data && entry.save(data)}
       />

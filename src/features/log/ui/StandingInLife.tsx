@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import type { ReleaseDoubt } from '@/core/log/entry';
@@ -23,7 +24,7 @@ function DoubtTicks({
 }) {
   return (
     <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
-      <legend className="px-1 font-semibold">Before it goes out</legend>
+      <legend className="px-1 font-semibold">{say('log.beforeItGoesOut')}</legend>
       {heap.doubts!.map(({ doubt, text }) => (
         <label key={doubt} className="flex gap-3 items-start py-1.5 min-h-target">
           <input
@@ -35,7 +36,7 @@ function DoubtTicks({
             }
           />
           <span>
-            {text} <b className="font-semibold">I know that.</b>
+            {text} <b className="font-semibold">{say('log.iKnowThat')}</b>
           </span>
         </label>
       ))}
@@ -76,32 +77,32 @@ export function StandingInLife({ heap, onDone }: FormProps) {
         : ended.save({ reason, ...said });
   const missing =
     what === ''
-      ? 'Choose what it is.'
+      ? say('log.chooseWhatItIs')
       : what === 'ended' && reason === ''
-        ? 'Choose why it is at its end.'
+        ? say('log.chooseWhyItIsAtItsEnd')
         : doubts.some((d) => !known.includes(d.doubt))
-          ? 'Tick what stands in the box above, so that nobody lets it go unknowing.'
+          ? say('log.tickWhatStandsInTheBoxAbove')
           : null;
   return (
     <>
       <Choices
-        label="What is it?"
+        label={say('log.whatIsIt')}
         value={what}
         onChange={setWhat}
         columns={3}
         options={[
           {
             value: 'hold',
-            label: heap.onHold ? 'Taken up again' : 'Put on hold',
-            hint: heap.onHold ? 'its work goes on' : 'no work is asked for',
+            label: heap.onHold ? say('log.takenUpAgain') : say('log.putOnHold'),
+            hint: heap.onHold ? say('log.itsWorkGoesOn') : say('log.noWorkIsAskedFor'),
           },
-          { value: 'ready', label: 'Ready', hint: 'by your word' },
-          { value: 'ended', label: 'At its end' },
+          { value: 'ready', label: say('log.ready'), hint: say('log.byYourWord') },
+          { value: 'ended', label: say('log.atItsEnd') },
         ]}
       />
       {what === 'ended' && (
         <Choices
-          label="Why?"
+          label={say('log.why')}
           value={reason}
           onChange={setReason}
           columns={2}
@@ -112,20 +113,15 @@ export function StandingInLife({ heap, onDone }: FormProps) {
         />
       )}
       {doubts.length > 0 && <DoubtTicks heap={heap} known={known} onChange={setKnown} />}
-      {what === 'ready' && (
-        <p className="hint">
-          This is your word, and your name stands beside it. It proves nothing and tests no
-          maturity.
-        </p>
-      )}
+      {what === 'ready' && <p className="hint">{say('log.thisIsYourWordAndYourName')}</p>}
       <Field
-        label="Why, in a few words"
+        label={say('log.whyInAFewWords')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
       />
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label="Keep it" missing={missing} onKeep={save} />
+      <KeepBar entry={entry} label={say('log.keepIt')} missing={missing} onKeep={save} />
     </>
   );
 }

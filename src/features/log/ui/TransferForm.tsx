@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { TRANSFERS, TRANSFER_KINDS, type TransferKind } from '@/core/log/kinds/vocabulary';
 import { CAUTION } from '@/core/words/caution';
@@ -36,7 +37,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
   return (
     <>
       <Choices
-        label="What was taken off?"
+        label={say('log.whatWasTakenOff')}
         value={what}
         onChange={(v) => {
           setWhat(v);
@@ -50,47 +51,47 @@ export function TransferForm({ heap, onDone }: FormProps) {
         }))}
       />
       <Field
-        label="How much"
+        label={say('log.howMuch')}
         unit="litres"
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}
-        problem={amount === null ? 'Type litres as a number, or leave it empty.' : undefined}
-        hint="A bucket holds about 10"
+        problem={amount === null ? say('log.typeLitresAsANumberOrLeave') : undefined}
+        hint={say('log.aBucketHoldsAbout10')}
       />
       <OtherHeap
-        label="Into which heap? Leave empty if into none"
+        label={say('log.intoWhichHeapLeaveEmptyIfInto')}
         heap={heap}
         value={to}
         onChange={setTo}
       />
       {what !== '' && to !== '' && (
         <Choices
-          label="Is it raw?"
+          label={say('log.isItRaw')}
           value={raw === '' ? (usual!.raw ? 'raw' : 'clean') : raw}
           onChange={setRaw}
           options={[
-            { value: 'raw', label: 'Raw, or I don’t know' },
-            { value: 'clean', label: 'Clean', hint: 'it met the rules itself, or was never raw' },
+            { value: 'raw', label: say('log.rawOrIDontKnow') },
+            { value: 'clean', label: say('log.clean'), hint: say('log.itMetTheRulesItselfOrWas') },
           ]}
         />
       )}
       <WhenAndWho entry={entry} heap={heap} />
       {isRaw && what !== '' && (
         <p className="caution">
-          {CAUTION.raw} Not into drains or a watercourse: check with your local authority.
+          {say('log.notIntoDrainsOrAWatercourseCheck', { raw: CAUTION.raw })}
         </p>
       )}
       {data && to !== '' && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={costs ? 'Log it, and start that clock again' : 'Keep it in both logs'}
+        label={costs ? say('log.logItAndStartThatClockAgain') : say('log.keepItInBothLogs')}
         missing={
           data !== null
             ? null
             : what === ''
-              ? 'Choose what was taken off.'
-              : 'Type litres as a number, or leave it empty.'
+              ? say('log.chooseWhatWasTakenOff')
+              : say('log.typeLitresAsANumberOrLeave')
         }
         onKeep={() => data && entry.save(data)}
       />

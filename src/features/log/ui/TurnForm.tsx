@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
@@ -78,43 +79,43 @@ export function TurnForm({ heap, onDone }: FormProps) {
         {machine === 'machine' ? ` ${CAUTION.machine}` : ''}
       </p>
       <Choices
-        label="Was it read before it was opened?"
+        label={say('log.wasItReadBeforeItWasOpened')}
         value={read}
         onChange={setRead}
         options={[
           {
             value: 'yes',
-            label: 'Yes',
-            hint: heap.readLately ? 'a round of today is in the log' : 'log that round too',
+            label: say('log.yes'),
+            hint: heap.readLately ? say('log.aRoundOfTodayIsInThe') : say('log.logThatRoundToo'),
           },
-          { value: 'no', label: 'No', hint: 'then what it did cannot be told' },
+          { value: 'no', label: say('log.no'), hint: say('log.thenWhatItDidCannotBeTold') },
         ]}
       />
       <Choices
-        label="How"
+        label={say('log.how')}
         value={full}
         onChange={setFull}
         options={[
-          { value: 'full', label: 'Full turning', hint: 'rim inside, top to bottom' },
-          { value: 'stir', label: 'Only stirred', hint: 'does not count for a rule' },
+          { value: 'full', label: say('log.fullTurning'), hint: say('log.rimInsideTopToBottom') },
+          { value: 'stir', label: say('log.onlyStirred'), hint: say('log.doesNotCountForARule') },
         ]}
       />
       <Choices
         optional
-        label="How far did the rim get in?"
+        label={say('log.howFarDidTheRimGetIn')}
         value={rim}
         onChange={setRim}
         columns={4}
         options={[
-          { value: 'all', label: 'All' },
-          { value: 'most', label: 'Most' },
-          { value: 'partly', label: 'Partly' },
-          { value: 'unsure', label: 'Unsure' },
+          { value: 'all', label: say('log.all') },
+          { value: 'most', label: say('log.most') },
+          { value: 'partly', label: say('log.partly') },
+          { value: 'unsure', label: say('log.unsure') },
         ]}
       />
       <Choices
         optional
-        label="Squeeze a handful from inside"
+        label={say('log.squeezeAHandfulFromInside')}
         value={squeeze}
         onChange={setSqueeze}
         columns={4}
@@ -122,7 +123,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
       />
       <Choices
         optional
-        label="Smell"
+        label={say('log.smell2')}
         value={smell}
         onChange={setSmell}
         columns={4}
@@ -131,21 +132,21 @@ export function TurnForm({ heap, onDone }: FormProps) {
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <div className="grid grid-cols-3 gap-3">
         <Field
-          label="Clean water"
+          label={say('log.cleanWater')}
           unit="litres"
           inputMode="decimal"
           value={litres}
           onChange={(e) => setLitres(e.target.value)}
         />
         <Field
-          label="Took"
+          label={say('log.took')}
           unit="minutes"
           inputMode="numeric"
           value={minutes}
           onChange={(e) => setMinutes(e.target.value)}
         />
         <Field
-          label="People"
+          label={say('log.people')}
           inputMode="numeric"
           value={people}
           onChange={(e) => setPeople(e.target.value)}
@@ -153,49 +154,45 @@ export function TurnForm({ heap, onDone }: FormProps) {
       </div>
       {wrong && (
         <p role="alert" className="marked font-semibold">
-          Type litres, minutes and people as numbers, or leave them empty.
+          {say('log.typeLitresMinutesAndPeopleAsNumbers')}
         </p>
       )}
       <Choices
         optional
-        label="By hand or by machine?"
+        label={say('log.byHandOrByMachine')}
         value={machine}
         onChange={setMachine}
         options={[
-          { value: 'hand', label: 'By hand' },
-          { value: 'machine', label: 'By machine' },
+          { value: 'hand', label: say('log.byHand') },
+          { value: 'machine', label: say('log.byMachine2') },
         ]}
       />
       {inRow ? (
         <>
-          <p className="hint">Where do its flags stand now? A row moves with every turning.</p>
+          <p className="hint">{say('log.whereDoItsFlagsStandNowA')}</p>
           <StandingFields standing={standing} onlyRow />
         </>
       ) : (
         <details>
           <summary className="link min-h-target flex items-center cursor-pointer">
-            It stands in another place now
+            {say('log.itStandsInAnotherPlaceNow')}
           </summary>
           <StandingFields standing={standing} />
         </details>
       )}
       <WhenAndWho entry={entry} heap={heap} />
       <Effects preview={preview} />
-      <p className="hint">
-        Something raw went in as well, or water that was not clean? Log it under its own button: it
-        starts the clock again. Read it the same afternoon and again the next day: the time between
-        a turning and the next hot round earns nothing.
-      </p>
+      <p className="hint">{say('log.somethingRawWentInAsWellOr')}</p>
       <KeepBar
         entry={entry}
-        label="Keep this turning"
+        label={say('log.keepThisTurning')}
         missing={
           wrong
-            ? 'Put the figures right first.'
+            ? say('log.putTheFiguresRightFirst')
             : inRow && standing.problem !== null
               ? standing.problem
               : inRow && standing.effect.overlaps.length > 0
-                ? `It would lie over ${standing.effect.overlaps[0]}.`
+                ? say('log.itWouldLieOver', { overlaps: standing.effect.overlaps[0]! })
                 : null
         }
         onKeep={() => entry.save(data, after)}

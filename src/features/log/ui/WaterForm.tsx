@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';
@@ -15,7 +16,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const [litres, setLitres] = useTyped('litres', '');
   const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
   const amount = typed(litres);
-  const problem = amount === null ? 'Type litres as a number, or leave it empty.' : undefined;
+  const problem = amount === null ? say('log.typeLitresAsANumberOrLeave') : undefined;
   const data =
     clean === ''
       ? null
@@ -29,35 +30,35 @@ export function WaterForm({ heap, onDone }: FormProps) {
     <>
       <DangerFirst heap={heap} />
       <Choices
-        label="What water?"
+        label={say('log.whatWater')}
         value={clean}
         onChange={setClean}
         options={[
-          { value: 'clean', label: 'Clean', hint: 'tap, rain butt with a lid' },
+          { value: 'clean', label: say('log.clean'), hint: say('log.tapRainButtWithALid') },
           {
             value: 'unclean',
-            label: 'Not clean, or I don’t know',
-            hint: 'pond, leachate, rinsings',
+            label: say('log.notCleanOrIDontKnow'),
+            hint: say('log.pondLeachateRinsings'),
           },
         ]}
       />
       {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
       <Field
-        label="How much"
+        label={say('log.howMuch')}
         unit="litres"
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}
         problem={problem}
-        hint="Leave empty if you did not measure it"
+        hint={say('log.leaveEmptyIfYouDidNotMeasure')}
       />
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
       {data && !problem && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label="Keep this watering"
-        missing={clean === '' ? 'Choose what water it was.' : (problem ?? null)}
+        label={say('log.keepThisWatering')}
+        missing={clean === '' ? say('log.chooseWhatWaterItWas') : (problem ?? null)}
         onKeep={() => data && entry.save(data)}
       />
     </>

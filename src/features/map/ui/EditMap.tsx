@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import {
   DndContext,
   PointerSensor,
@@ -120,12 +121,24 @@ function Drawing({
 }
 
 const ADD_WORDS: Readonly<Record<Slot['kind'], string>> = {
-  bay: 'a bay',
-  bin: 'a bin',
-  tub: 'a tub',
-  row: 'a row',
-  pad: 'an open pad',
-  store: 'a stock place',
+  get bay() {
+    return say('map.aBay');
+  },
+  get bin() {
+    return say('map.aBin');
+  },
+  get tub() {
+    return say('map.aTub');
+  },
+  get row() {
+    return say('map.aRow');
+  },
+  get pad() {
+    return say('map.anOpenPad');
+  },
+  get store() {
+    return say('map.aStockPlace');
+  },
 };
 
 /** Size of the map, and a key for each kind of place. */
@@ -142,8 +155,8 @@ function SizeAndKinds({
     <div className="flex flex-wrap gap-3 items-end">
       {(
         [
-          ['width', 'Wide'],
-          ['depth', 'Deep'],
+          ['width', say('map.wide')],
+          ['depth', say('map.deep')],
         ] as const
       ).map(([field, label]) => (
         <div key={field} className="w-[120px]">
@@ -159,7 +172,7 @@ function SizeAndKinds({
       <p className="flex flex-wrap gap-2 mb-5">
         {SLOT_KINDS.map((k) => (
           <button key={k} type="button" className="btn" onClick={() => onAdd(k)}>
-            Add {ADD_WORDS[k]}
+            {say('map.add', { addwords: ADD_WORDS[k] })}
           </button>
         ))}
       </p>
@@ -212,14 +225,11 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
         ),
       onDone,
     );
-  const missing = draft.slots.length === 0 ? 'Add a place first.' : reading.wrong;
+  const missing = draft.slots.length === 0 ? say('map.addAPlaceFirst') : reading.wrong;
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-3">
-      <h1>{first ? 'Draw the site' : 'Change the map'}</h1>
-      <p className="hint max-w-[720px]">
-        Add your bays, bins and rows, drag them to where they lie, and type their metres. Heaps
-        stand in a place by its name: a heap in bay 5 stands in the bay called 5.
-      </p>
+      <h1>{first ? say('map.drawTheSite') : say('map.changeTheMap')}</h1>
+      <p className="hint max-w-[720px]">{say('map.addYourBaysBinsAndRowsDrag')}</p>
       <SizeAndKinds draft={draft} set={set} onAdd={places.add} />
       <div className="grid lg:grid-cols-[minmax(0,1fr)_300px] gap-5 items-start">
         <Drawing
@@ -235,12 +245,12 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
             onTakeOff={() => places.takeOff(atHand.id)}
           />
         ) : (
-          <p className="q">Press a place to type its metres and name.</p>
+          <p className="q">{say('map.pressAPlaceToTypeItsMetres')}</p>
         )}
       </div>
       <div className="max-w-[320px]">
         <Field
-          label="Who"
+          label={say('map.who')}
           value={by}
           maxLength={60}
           autoComplete="name"
@@ -251,12 +261,12 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
       <div className="flex gap-3 flex-wrap items-center">
         {!first && (
           <button type="button" className="btn" onClick={onDone}>
-            Back
+            {say('map.back')}
           </button>
         )}
         <SaveButton
           className="btn key !min-h-key"
-          label="Keep this map"
+          label={say('map.keepThisMap')}
           busy={busy}
           missing={missing ?? whoIsMissing(by)}
           onSave={save}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import {
   DndContext,
   KeyboardSensor,
@@ -40,7 +41,7 @@ function Heap({
       {...listeners}
       role="button"
       aria-roledescription="heap"
-      aria-label={`${heap.says}. Move it`}
+      aria-label={say('map.moveIt', { says: heap.says })}
       onClick={onPress}
       data-testid="map-heap"
       data-heap={heap.code}
@@ -167,12 +168,12 @@ export function MapScreen({
   return (
     <div className="flex flex-col">
       <div className="px-5 max-sm:px-4 py-3 flex flex-wrap gap-x-5 gap-y-1 items-baseline">
-        <h1>Map</h1>
+        <h1>{say('map.map')}</h1>
         <p className="q" data-testid="free">
-          {view.free}. {map.widthM} by {map.depthM} m.
+          {say('map.byM', { free: view.free, widthM: map.widthM, depthM: map.depthM })}
         </p>
         <button type="button" className="btn ml-auto" onClick={() => setEdit(true)}>
-          Change the map
+          {say('map.changeTheMap')}
         </button>
       </div>
       {said && (
@@ -228,20 +229,17 @@ export function MapScreen({
       </DndContext>
       {view.nowhere.length > 0 && (
         <section className="px-5 max-sm:px-4 py-3">
-          <h2 className="!text-subhead">Not on the map</h2>
+          <h2 className="!text-subhead">{say('map.notOnTheMap')}</h2>
           <p className="flex flex-wrap gap-2 mt-1">
             {view.nowhere.map((h) => (
               <button key={h.id} type="button" className="btn" onClick={() => setPressed(h)}>
-                {h.name}: put it somewhere
+                {say('map.putItSomewhere', { name: h.name })}
               </button>
             ))}
           </p>
         </section>
       )}
-      <p className="hint px-5 max-sm:px-4 py-2">
-        Drag a heap to another place, or press it and choose. Walls are drawn full, an open front is
-        left out; rows are dashed, stock is dotted.
-      </p>
+      <p className="hint px-5 max-sm:px-4 py-2">{say('map.dragAHeapToAnotherPlaceOr')}</p>
       <Sheet
         open={pressed !== null}
         onOpenChange={(o) => {
@@ -254,10 +252,10 @@ export function MapScreen({
           <>
             <p>
               <Link prefetch={false} className="link" href={`/batch/${pressed.id}`}>
-                Its page
+                {say('map.itsPage')}
               </Link>
             </p>
-            <h3>Move it to</h3>
+            <h3>{say('map.moveItTo')}</h3>
             <ul>
               {Object.entries(view.moves[pressed.id] ?? {}).map(([slot, m]) => (
                 <li key={slot} className="border-b border-rule">
@@ -284,7 +282,7 @@ export function MapScreen({
         onOpenChange={(o) => {
           if (!o) setMoving(null);
         }}
-        title={moving ? `${moving.heap.name} was moved` : ''}
+        title={moving ? say('map.wasMoved', { name: moving.heap.name }) : ''}
       >
         {moving && move(moving.heap, moving.to, () => setMoving(null))}
       </Sheet>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { RISKS, type Risk } from '@/core/log/store-shapes';
 import { RISK_WORDS } from '@/core/mix/words';
 import { Field } from '@/ui/Field';
@@ -8,11 +9,11 @@ type Metres = 'xM' | 'yM' | 'lengthM' | 'widthM' | 'heightM';
 type SlotProps = { readonly slot: SlotDraft; readonly set: (slot: SlotDraft) => void };
 
 const metresOf = ({ kind }: SlotDraft): readonly (readonly [Metres, string])[] => [
-  ['xM', 'From the left'],
-  ['yM', 'From the top'],
-  ['lengthM', kind === 'row' ? 'Long' : 'Wide'],
-  ['widthM', kind === 'row' ? 'Wide' : 'Deep'],
-  ['heightM', 'High'],
+  ['xM', say('map.fromTheLeft')],
+  ['yM', say('map.fromTheTop')],
+  ['lengthM', kind === 'row' ? say('map.long') : say('map.wide')],
+  ['widthM', kind === 'row' ? say('map.wide') : say('map.deep')],
+  ['heightM', say('map.high')],
 ];
 
 /** Kept for all that the site takes, or for some kinds of stuff alone. */
@@ -24,7 +25,7 @@ function KeptFor({ slot, set }: SlotProps) {
   };
   return (
     <fieldset>
-      <legend className="label">Kept for</legend>
+      <legend className="label">{say('map.keptFor')}</legend>
       <label className="flex gap-2 items-center min-h-[40px]">
         <input
           type="checkbox"
@@ -32,7 +33,7 @@ function KeptFor({ slot, set }: SlotProps) {
           checked={only === undefined}
           onChange={(e) => set(e.target.checked ? open : { ...open, only: ['food'] })}
         />
-        all that the site takes
+        {say('map.allThatTheSiteTakes')}
       </label>
       {only !== undefined && (
         <div className="grid grid-cols-2">
@@ -61,7 +62,7 @@ export function SlotFields({ slot, set, onTakeOff }: SlotProps & { onTakeOff: ()
         {SLOT_WORDS[slot.kind]} {slot.name}
       </h2>
       <Field
-        label="Its name"
+        label={say('map.itsName')}
         value={slot.name}
         maxLength={40}
         onChange={(e) => set({ ...slot, name: e.target.value })}
@@ -79,23 +80,23 @@ export function SlotFields({ slot, set, onTakeOff }: SlotProps & { onTakeOff: ()
         ))}
       </div>
       <Field
-        label="Base"
+        label={say('map.base')}
         value={slot.base ?? ''}
         maxLength={80}
         onChange={(e) => set({ ...slot, base: e.target.value })}
-        placeholder="pallets, wire, soil"
+        placeholder={say('map.palletsWireSoil')}
       />
       <Field
-        label="Air"
+        label={say('map.air')}
         value={slot.air ?? ''}
         maxLength={80}
         onChange={(e) => set({ ...slot, air: e.target.value })}
-        placeholder="pipe, blower, none"
+        placeholder={say('map.pipeBlowerNone')}
       />
       <KeptFor slot={slot} set={set} />
       <p>
         <button type="button" className="btn" onClick={onTakeOff}>
-          Take it off the map
+          {say('map.takeItOffTheMap')}
         </button>
       </p>
     </section>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { upperFirst } from '@/core/quantity/format';
 import { useState } from 'react';
 import { TRIGGERS, type MethodTemplate, type Trigger } from '@/core/log/shapes';
@@ -14,7 +15,17 @@ import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 import { lastOf } from '@/core/quantity/present';
 
-const KEPT = { turned: 'Turned', static: 'Static', vessel: 'Closed vessel' } as const;
+const KEPT = {
+  get turned() {
+    return say('methods.turned');
+  },
+  get static() {
+    return say('methods.static');
+  },
+  get vessel() {
+    return say('methods.closedVessel');
+  },
+} as const;
 export type MethodRow = {
   readonly template: MethodTemplate;
   readonly ships: boolean;
@@ -40,12 +51,8 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
     );
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-4">
-      <h1>Methods</h1>
-      <p className="max-w-[720px]">
-        A method says when a heap is turned, which heat is expected of it by its age, and from where
-        it is too hot. A heap keeps the method as it was when it was chosen; change it on the heap’s
-        page.
-      </p>
+      <h1>{say('methods.methods')}</h1>
+      <p className="max-w-[720px]">{say('methods.aMethodSaysWhenAHeapIs')}</p>
       <ul className="grid md:grid-cols-2 gap-x-8">
         {rows.map(({ template: t, ships, changed, heaps }) => (
           <li
@@ -58,20 +65,32 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
               <h2 className="!text-subhead">{t.name}</h2>
               <span className="q text-note">
                 {KEPT[t.kept]}
-                {ships ? '' : ', of this site'}
-                {changed ? ', changed here' : ''}
+                {ships ? '' : say('methods.ofThisSite')}
+                {changed ? say('methods.changedHere') : ''}
               </span>
             </div>
             <p className="text-small">
-              Turned <b>{SCHOOL_WORDS[t.trigger]}</b>
-              {t.trigger === 'never'
-                ? ''
-                : t.trigger === 'calendar'
-                  ? `: on day ${t.firstDay}, then every ${t.everyDays} days`
-                  : `; where a calendar is asked, on day ${t.firstDay}, then every ${t.everyDays} days`}
-              . Too hot from {t.limits.actC} °C. {t.moisture.lowPct}–{t.moisture.highPct} % moist.
-              Works about {t.activeDays} days. {t.minutesPerM3} min of work a m³
-              {t.machine ? ', by machine' : ''}.
+              {say('methods.turned')} <b>{SCHOOL_WORDS[t.trigger]}</b>
+              {say('methods.tooHotFromCMoistWorksAbout', {
+                trigger:
+                  t.trigger === 'never'
+                    ? ''
+                    : t.trigger === 'calendar'
+                      ? say('methods.onDayThenEveryDays', {
+                          firstDay: t.firstDay,
+                          everyDays: t.everyDays,
+                        })
+                      : say('methods.whereACalendarIsAskedOnDay', {
+                          firstDay: t.firstDay,
+                          everyDays: t.everyDays,
+                        }),
+                actC: t.limits.actC,
+                lowPct: t.moisture.lowPct,
+                highPct: t.moisture.highPct,
+                activeDays: t.activeDays,
+                minutesPerM3: t.minutesPerM3,
+                machine: t.machine ? 'byMachine' : 'other',
+              })}
             </p>
             <ExpectBand expect={t.expect} limits={t.limits} />
             {t.words && <p className="q text-hint">{t.words}</p>}
@@ -81,17 +100,19 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
                 className="link min-h-target"
                 onClick={() => setEdit({ template: t, copy: false })}
               >
-                Change it
+                {say('methods.changeIt')}
               </button>
               <button
                 type="button"
                 className="link min-h-target"
                 onClick={() => setEdit({ template: t, copy: true })}
               >
-                Copy it
+                {say('methods.copyIt')}
               </button>
               {heaps.length > 0 && (
-                <span className="q self-center">Kept so: {heaps.join(', ')}</span>
+                <span className="q self-center">
+                  {say('methods.keptSo', { heaps: heaps.join(', ') })}
+                </span>
               )}
             </p>
           </li>
@@ -122,7 +143,10 @@ function Edit({
   onDone: () => void;
 }) {
   const { id, by, setBy, problems, busy, keep } = useSubmit(device);
-  const [name, setName] = useTyped('name', copy ? `${from.name}, ours` : from.name);
+  const [name, setName] = useTyped(
+    'name',
+    copy ? say('methods.ours', { name: from.name }) : from.name,
+  );
   const [trigger, setTrigger] = useTyped<Trigger | ''>('trigger', from.trigger);
   const [overrides, setOverrides] = useTyped<readonly Trigger[]>('overrides', from.overrides);
   const [f, setF] = useTyped('f', {
@@ -148,9 +172,9 @@ function Edit({
   );
   const templateId = copy ? slug(name) : from.id;
   const wrong = figures.some((x) => typeof x !== 'number')
-    ? 'Every figure wants a number.'
+    ? say('methods.everyFigureWantsANumber')
     : copy && taken.includes(templateId)
-      ? 'There is a method of that name. Give it another.'
+      ? say('methods.thereIsAMethodOfThatName')
       : null;
   const n = (t: string): number => typed(t, -20)!;
   const template = (): MethodTemplate => ({
@@ -174,7 +198,7 @@ function Edit({
       () =>
         submitOrQueue(
           { id, batch: null, kind: 'template', at: null, by, data: { template: template() } },
-          `method ${name}`,
+          say('methods.method', { name }),
         ),
       onDone,
     );
@@ -189,10 +213,19 @@ function Edit({
   );
   return (
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-5">
-      <h1>{copy ? `A copy of ‘${from.name}’` : `Change ‘${from.name}’`}</h1>
-      <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} />
+      <h1>
+        {copy
+          ? say('methods.aCopyOf', { name: from.name })
+          : say('methods.change', { name: from.name })}
+      </h1>
+      <Field
+        label={say('methods.name')}
+        value={name}
+        maxLength={60}
+        onChange={(e) => setName(e.target.value)}
+      />
       <Choices
-        label="When is it turned, in the main?"
+        label={say('methods.whenIsItTurnedInTheMain')}
         value={trigger}
         onChange={(t) => {
           if (t) setTrigger(t);
@@ -204,9 +237,7 @@ function Edit({
         }))}
       />
       <fieldset>
-        <legend className="label">
-          What else may call for a turning? What a rule owes always does.
-        </legend>
+        <legend className="label">{say('methods.whatElseMayCallForATurning')}</legend>
         <div className="flex flex-wrap gap-x-5">
           {TRIGGERS.filter((t) => t !== trigger && t !== 'never').map((t) => (
             <label key={t} className="flex gap-2 items-center min-h-target">
@@ -226,17 +257,17 @@ function Edit({
         </div>
       </fieldset>
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
-        {figure('firstDay', 'First turned on', 'day')}
-        {figure('everyDays', 'Then every', 'days')}
-        {figure('lowC', 'Turned again at', '°C')}
-        {figure('warnC', 'Look out from', '°C')}
-        {figure('actC', 'Too hot from', '°C')}
-        {figure('dangerC', 'Danger from', '°C')}
-        {figure('lowPct', 'Too dry under', '% moist')}
-        {figure('targetPct', 'Watered up to', '% moist')}
-        {figure('highPct', 'Too wet over', '% moist')}
-        {figure('activeDays', 'Works about', 'days')}
-        {figure('minutesPerM3', 'Work of a turning', 'min a m³')}
+        {figure('firstDay', say('methods.firstTurnedOn'), 'day')}
+        {figure('everyDays', say('methods.thenEvery'), 'days')}
+        {figure('lowC', say('methods.turnedAgainAt'), '°C')}
+        {figure('warnC', say('methods.lookOutFrom'), '°C')}
+        {figure('actC', say('methods.tooHotFrom'), '°C')}
+        {figure('dangerC', say('methods.dangerFrom'), '°C')}
+        {figure('lowPct', say('methods.tooDryUnder'), say('methods.moist'))}
+        {figure('targetPct', say('methods.wateredUpTo'), say('methods.moist'))}
+        {figure('highPct', say('methods.tooWetOver'), say('methods.moist'))}
+        {figure('activeDays', say('methods.worksAbout'), 'days')}
+        {figure('minutesPerM3', say('methods.workOfATurning'), say('methods.minAM'))}
         <label className="flex gap-2 items-center min-h-target mt-6">
           <input
             type="checkbox"
@@ -244,11 +275,11 @@ function Edit({
             checked={machine}
             onChange={(e) => setMachine(e.target.checked)}
           />
-          turned by machine
+          {say('methods.turnedByMachine')}
         </label>
       </div>
       <section className="flex flex-col gap-2">
-        <h2 className="!text-subhead">Heat expected of its core</h2>
+        <h2 className="!text-subhead">{say('methods.heatExpectedOfItsCore')}</h2>
         {figures.every((x) => typeof x === 'number') && (
           <ExpectBand expect={template().expect} limits={template().limits} />
         )}
@@ -256,11 +287,13 @@ function Edit({
           <table className="text-small">
             <thead>
               <tr>
-                {['Day', 'At least, °C', 'At most, °C', ''].map((h) => (
-                  <th key={h} scope="col" className="text-left font-semibold pr-3">
-                    {h}
-                  </th>
-                ))}
+                {[say('methods.day'), say('methods.atLeastC'), say('methods.atMostC'), ''].map(
+                  (h) => (
+                    <th key={h} scope="col" className="text-left font-semibold pr-3">
+                      {h}
+                    </th>
+                  ),
+                )}
               </tr>
             </thead>
             <tbody>
@@ -269,7 +302,10 @@ function Edit({
                   {keysOf(e).map((k) => (
                     <td key={k} className="pr-3 py-0.5">
                       <input
-                        aria-label={`${k === 'day' ? 'Day' : k === 'lowC' ? 'At least' : 'At most'}, line ${i + 1}`}
+                        aria-label={say('methods.dayAtleastAtLeastOtherAtMost', {
+                          k: k === 'day' ? 'day' : k === 'lowC' ? 'atLeast' : 'other',
+                          i: i + 1,
+                        })}
                         className="field !w-[96px]"
                         inputMode="decimal"
                         value={e[k]}
@@ -288,7 +324,7 @@ function Edit({
                         className="link min-h-target"
                         onClick={() => setExpect(expect.filter((_, j) => j !== i))}
                       >
-                        Take out
+                        {say('methods.takeOut')}
                       </button>
                     )}
                   </td>
@@ -313,13 +349,13 @@ function Edit({
                 ])
               }
             >
-              Add a day
+              {say('methods.addADay')}
             </button>
           </p>
         )}
       </section>
       <Field
-        label="Who"
+        label={say('methods.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
@@ -327,13 +363,13 @@ function Edit({
       />
       <Problems list={problems} />
       <SaveButton
-        label="Keep this method"
+        label={say('methods.keepThisMethod')}
         busy={busy}
-        missing={wrong ?? (name.trim() === '' ? 'Give it a name.' : whoIsMissing(by))}
+        missing={wrong ?? (name.trim() === '' ? say('methods.giveItAName') : whoIsMissing(by))}
         onSave={save}
       />
       <button type="button" className="btn self-start" onClick={onDone}>
-        Back
+        {say('methods.back')}
       </button>
     </div>
   );

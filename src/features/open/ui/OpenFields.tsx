@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { SCHOOL_WORDS } from '@/core/advice/words';
 import { VOLUME_SIGN, type TempUnit, type VolumeUnit } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
@@ -34,19 +35,17 @@ export function EarlierSelect({
   return (
     <div className="max-w-[520px]">
       <label className="label" htmlFor="like">
-        Like an earlier heap?
+        {say('open.likeAnEarlierHeap')}
       </label>
       <select id="like" className="field" value={like} onChange={(e) => onChoose(e.target.value)}>
-        <option value="">No, from the start</option>
+        <option value="">{say('open.noFromTheStart')}</option>
         {earlier.map((h) => (
           <option key={h.id} value={h.id}>
             {h.name}: {h.says}
           </option>
         ))}
       </select>
-      <p className="hint mt-1">
-        Its method, size, shape, what went in and its rules are filled in below.
-      </p>
+      <p className="hint mt-1">{say('open.itsMethodSizeShapeWhatWentIn')}</p>
     </div>
   );
 }
@@ -55,21 +54,21 @@ export function NameFields({ draft, reading, set }: Section) {
   return (
     <div className="grid grid-cols-[110px_1fr_110px] gap-3 max-sm:grid-cols-1">
       <Field
-        label="Code"
+        label={say('open.code')}
         value={draft.code}
         maxLength={24}
         onChange={(e) => set({ code: e.target.value })}
         problem={reading.problems.code}
       />
       <Field
-        label="Name"
+        label={say('open.name')}
         value={draft.name}
         maxLength={60}
         onChange={(e) => set({ name: e.target.value })}
-        hint="What the crew calls it"
+        hint={say('open.whatTheCrewCallsIt')}
       />
       <Field
-        label="Bay"
+        label={say('open.bay')}
         value={draft.bay}
         maxLength={40}
         onChange={(e) => set({ bay: e.target.value })}
@@ -87,23 +86,23 @@ export function SizeFields({
   return (
     <>
       <Field
-        label="How much, about"
+        label={say('open.howMuchAbout')}
         unit={VOLUME_SIGN[volumeUnit]}
         inputMode="decimal"
         value={draft.volume}
         onChange={(e) => set({ volume: e.target.value })}
         problem={reading.problems.volume}
-        hint="Leave empty if you do not know. Under about one cubic metre a heap rarely stays hot."
+        hint={say('open.leaveEmptyIfYouDoNotKnow')}
       />
       <Choices
-        label="What shape is it?"
+        label={say('open.whatShapeIsIt')}
         value={draft.shape}
         onChange={(shape) => set({ shape })}
         columns={3}
         options={[
-          { value: 'dome', label: 'Heap', hint: 'free-standing' },
-          { value: 'windrow', label: 'Row', hint: 'long, sloping sides' },
-          { value: 'cube', label: 'Bay, bin or tub' },
+          { value: 'dome', label: say('open.heap'), hint: 'free-standing' },
+          { value: 'windrow', label: say('open.row'), hint: say('open.longSlopingSides') },
+          { value: 'cube', label: say('open.bayBinOrTub') },
         ]}
       />
       {draft.shape === 'windrow' && <RowFields draft={draft} reading={reading} set={set} />}
@@ -117,21 +116,21 @@ function RowFields({ draft, reading, set }: Section) {
     <div>
       <div className="grid grid-cols-[1fr_110px_110px] gap-3">
         <Field
-          label="Row it shares with others"
+          label={say('open.rowItSharesWithOthers')}
           value={draft.row}
           maxLength={40}
           onChange={(e) => set({ row: e.target.value })}
-          hint="Leave empty if it lies alone"
+          hint={say('open.leaveEmptyIfItLiesAlone')}
         />
         <Field
-          label="From"
+          label={say('open.from')}
           unit="m"
           inputMode="decimal"
           value={draft.from}
           onChange={(e) => set({ from: e.target.value })}
         />
         <Field
-          label="To"
+          label={say('open.to')}
           unit="m"
           inputMode="decimal"
           value={draft.to}
@@ -145,8 +144,10 @@ function RowFields({ draft, reading, set }: Section) {
 
 /** Whether the thermometer gets to the core. */
 function reachHint({ coreM, reachM }: OpenReading): string {
-  if (coreM === null || reachM === null || reachM >= coreM) return 'Its stem, not its handle';
-  return `Shorter than the way to the core: ${coreM - reachM < 0.3 ? 'read it from above too' : 'the core will not be read'}.`;
+  if (coreM === null || reachM === null || reachM >= coreM) return say('open.itsStemNotItsHandle');
+  return say('open.shorterThanTheWayToTheCore', {
+    coreM: coreM - reachM < 0.3 ? 'readIt' : 'other',
+  });
 }
 
 function DepthFields({ draft, reading, set }: Section) {
@@ -154,16 +155,16 @@ function DepthFields({ draft, reading, set }: Section) {
     <>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field
-          label="From its surface to the core"
+          label={say('open.fromItsSurfaceToTheCore')}
           unit="m"
           inputMode="decimal"
           value={draft.core}
           onChange={(e) => set({ core: e.target.value })}
           problem={reading.problems.core}
-          hint="Leave empty if you do not know: the hot share of the heap then stays unknown"
+          hint={say('open.leaveEmptyIfYouDoNotKnow2')}
         />
         <Field
-          label="The thermometer reaches in"
+          label={say('open.theThermometerReachesIn')}
           unit="m"
           inputMode="decimal"
           value={draft.reach}
@@ -174,7 +175,9 @@ function DepthFields({ draft, reading, set }: Section) {
       </div>
       {reading.coreM !== null && (
         <p className="hint -mt-3">
-          Places of a round: {reading.places.map((p) => `${p.label} ${p.depthM} m`).join('; ')}.
+          {say('open.placesOfARound', {
+            places: reading.places.map((p) => `${p.label} ${p.depthM} m`).join('; '),
+          })}
         </p>
       )}
     </>
@@ -185,19 +188,19 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
   return (
     <>
       <Choices
-        label="How is it kept?"
+        label={say('open.howIsItKept')}
         value={draft.method}
         onChange={(method) => set({ method })}
         columns={3}
         options={[
-          { value: 'turned', label: 'Turned', hint: 'row, bin or heap' },
-          { value: 'static', label: 'Static', hint: 'not turned' },
-          { value: 'vessel', label: 'Closed vessel', hint: 'mixed inside' },
+          { value: 'turned', label: say('open.turned'), hint: say('open.rowBinOrHeap') },
+          { value: 'static', label: say('open.static'), hint: say('open.notTurned') },
+          { value: 'vessel', label: say('open.closedVessel'), hint: say('open.mixedInside') },
         ]}
       />
       <div className="max-w-[520px]">
         <label className="label" htmlFor="template">
-          By which method?
+          {say('open.byWhichMethod')}
         </label>
         <select
           id="template"
@@ -213,7 +216,7 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
         </select>
         {template && (
           <p className="hint mt-1">
-            {template.words ?? `Turned ${SCHOOL_WORDS[template.trigger]}.`}
+            {template.words ?? say('open.turned2', { schoolwords: SCHOOL_WORDS[template.trigger] })}
           </p>
         )}
       </div>
@@ -228,29 +231,33 @@ export function StageFields(section: StageSection) {
   return (
     <>
       <Choices
-        label="Is the last raw load in?"
+        label={say('open.isTheLastRawLoadIn')}
         value={draft.stage}
         onChange={(stage) => set({ stage })}
         columns={3}
         options={[
-          { value: 'building', label: 'Still building', hint: 'no clock runs yet' },
-          { value: 'closed', label: 'Yes, it is closed', hint: 'the clock runs from then' },
+          { value: 'building', label: say('open.stillBuilding'), hint: say('open.noClockRunsYet') },
+          {
+            value: 'closed',
+            label: say('open.yesItIsClosed'),
+            hint: say('open.theClockRunsFromThen'),
+          },
           {
             value: 'adopted',
-            label: 'It is under way',
-            hint: 'taken over; its past was not logged here',
+            label: say('open.itIsUnderWay'),
+            hint: say('open.takenOverItsPastWasNotLogged'),
           },
         ]}
       />
       {draft.stage === 'adopted' && <AdoptedFields {...section} />}
       {draft.stage === 'closed' && (
         <Field
-          label="When the last raw load went in"
+          label={say('open.whenTheLastRawLoadWentIn')}
           type="datetime-local"
           value={draft.builtAt}
           max={nowLocal}
           onChange={(e) => set({ builtAt: e.target.value })}
-          hint="Nothing before this counts"
+          hint={say('open.nothingBeforeThisCounts')}
         />
       )}
     </>
@@ -261,36 +268,40 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
   return (
     <section className="flex flex-col gap-3 border-l-[4px] border-ink pl-4" data-testid="adopt">
       <Choices
-        label="When did its last raw load go in?"
+        label={say('open.whenDidItsLastRawLoadGo')}
         value={draft.rawAt}
         onChange={(rawAt) => set({ rawAt })}
         columns={3}
         options={[
-          { value: 'known', label: 'It was written down' },
-          { value: 'about', label: 'About then', hint: 'from memory' },
-          { value: 'unknown', label: 'Nobody knows', hint: 'the clock runs from now' },
+          { value: 'known', label: say('open.itWasWrittenDown') },
+          { value: 'about', label: say('open.aboutThen'), hint: say('open.fromMemory') },
+          {
+            value: 'unknown',
+            label: say('open.nobodyKnows'),
+            hint: say('open.theClockRunsFromNow'),
+          },
         ]}
       />
       {(draft.rawAt === 'known' || draft.rawAt === 'about') && (
         <Field
-          label="Last raw load"
+          label={say('open.lastRawLoad')}
           type="datetime-local"
           value={draft.builtAt}
           max={nowLocal}
           onChange={(e) => set({ builtAt: e.target.value })}
-          hint="The age of the heap counts from then; heat counts only from its first round here"
+          hint={say('open.theAgeOfTheHeapCountsFrom')}
         />
       )}
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="Turned so far"
+          label={say('open.turnedSoFar')}
           inputMode="numeric"
           value={draft.turned}
           onChange={(e) => set({ turned: e.target.value })}
-          hint="as they tell it; counts for no rule"
+          hint={say('open.asTheyTellItCountsForNo')}
         />
         <Field
-          label="Hottest that was seen"
+          label={say('open.hottestThatWasSeen')}
           unit={`°${unit}`}
           inputMode="decimal"
           value={draft.hottest}
@@ -298,17 +309,14 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
         />
       </div>
       <Field
-        label="What else is known"
+        label={say('open.whatElseIsKnown')}
         value={draft.told}
         maxLength={400}
         onChange={(e) => set({ told: e.target.value })}
-        placeholder="horse manure and chip, built in one day"
+        placeholder={say('open.horseManureAndChipBuiltInOne')}
       />
       <Problem text={reading.problems.adopted} />
-      <p className="hint">
-        Before now nothing is recorded here, and the record says so. Readings on paper can be
-        brought in under Bring in, with their own times.
-      </p>
+      <p className="hint">{say('open.beforeNowNothingIsRecordedHereAnd')}</p>
     </section>
   );
 }
@@ -316,7 +324,7 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
 export function InputFields({ draft: { inputs }, set }: Section) {
   return (
     <fieldset>
-      <legend className="label">What goes in? It decides which rules are proposed</legend>
+      <legend className="label">{say('open.whatGoesInItDecidesWhichRules')}</legend>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))]">
         {INPUT_WORDS.map(([input, word]) => (
           <label key={input} className="flex gap-3 items-center min-h-target">

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -106,7 +107,7 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
   const section = { draft, reading, set };
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>Open a heap</h1>
+      <h1>{say('open.openAHeap')}</h1>
       <EarlierSelect earlier={earlier} like={draft.like} onChoose={copy} />
       <NameFields {...section} />
       <SizeFields {...section} volumeUnit={given.volumeUnit} />
@@ -126,7 +127,7 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
         onLead={(id) => set({ leads: id })}
       />
       <Field
-        label="Who"
+        label={say('open.who')}
         value={entry.by}
         onChange={(e) => entry.setBy(e.target.value)}
         maxLength={60}
@@ -134,7 +135,9 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
       />
       <KeepBar
         entry={entry}
-        label={`Open ${draft.name.trim() || draft.code.trim() || 'the heap'}`}
+        label={say('open.open', {
+          name: draft.name.trim() || draft.code.trim() || say('open.theHeap'),
+        })}
         missing={reading.missing}
         onKeep={() => void keep(draft, reading, context)}
       />

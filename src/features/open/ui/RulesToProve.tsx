@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { shortScheduleTexts } from '@/core/advice/schedule';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
@@ -68,17 +69,15 @@ export function RulesToProve({
         <br />
         <span className="hint">
           {r.source}
-          {why.has(r.id) ? ` · proposed: ${why.get(r.id)}` : ''}
+          {why.has(r.id) ? say('open.proposed', { id: why.get(r.id) ?? '' }) : ''}
         </span>
       </span>
     </label>
   );
   return (
     <fieldset>
-      <legend className="label">Rules to prove</legend>
-      {keeping.noClaim && (
-        <p>This method makes no claim that heat killed anything, so it needs no rule.</p>
-      )}
+      <legend className="label">{say('open.rulesToProve')}</legend>
+      {keeping.noClaim && <p>{say('open.thisMethodMakesNoClaimThatHeat')}</p>}
       {keeping.noClaim &&
         (inputs.includes('seeding-weeds') || inputs.includes('diseased-plants')) && (
           <p role="alert" className="caution">
@@ -89,27 +88,26 @@ export function RulesToProve({
       {others.length > 0 && (
         <details>
           <summary className="link min-h-target flex items-center">
-            {others.length} other rules for this kind of heap
+            {say('open.otherRulesForThisKindOfHeap', { others: others.length })}
           </summary>
           {others.map(line)}
         </details>
       )}
       <LeadSelect
-        label="Which rule does the head of the heap tell?"
+        label={say('open.whichRuleDoesTheHeadOfThe')}
         chosen={chosen}
         named={offered}
         onLead={onLead}
       />
       {missing && (
         <div role="alert" className="caution mt-2" data-testid="germ-rule-missing">
-          <p className="font-semibold">No rule on germs is ticked, and {missing.why}.</p>
+          <p className="font-semibold">
+            {say('open.noRuleOnGermsIsTickedAnd', { why: missing.why })}
+          </p>
           {missing.cover.length > 0 ? (
-            <p>These would cover it:</p>
+            <p>{say('open.theseWouldCoverIt')}</p>
           ) : (
-            <p>
-              The library has none for a heap that is kept so. Ask your local authority which rule
-              holds.
-            </p>
+            <p>{say('open.theLibraryHasNoneForAHeap')}</p>
           )}
           <ul>
             {missing.cover.map((c) => (
@@ -119,7 +117,7 @@ export function RulesToProve({
                   className="link min-h-target text-left"
                   onClick={() => onTick(c.id, true)}
                 >
-                  Tick {c.title}
+                  {say('open.tick', { title: c.title })}
                 </button>
               </li>
             ))}
@@ -132,15 +130,15 @@ export function RulesToProve({
         </p>
       ))}
       {chosen.length === 0 && !keeping.noClaim && (
-        <p className="mt-2 font-semibold">
-          No rule is ticked: the heap is kept without a claim that anything was killed.
-        </p>
+        <p className="mt-2 font-semibold">{say('open.noRuleIsTickedTheHeapIs')}</p>
       )}
       <p className="hint mt-1">
-        Which rule you must meet: check with your local authority.{' '}
-        {siteVersion !== null
-          ? `How it is judged: version ${siteVersion} of the site’s policy.`
-          : 'How it is judged: the usual policy, until the site has one of its own.'}
+        {say('open.whichRuleYouMustMeetCheckWith', {
+          siteVersion:
+            siteVersion !== null
+              ? say('open.howItIsJudgedVersionOfThe', { siteVersion })
+              : say('open.howItIsJudgedTheUsualPolicy'),
+        })}
       </p>
     </fieldset>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { X } from 'lucide-react';
 import type { PointZone } from '@/core/evidence/types';
 import type { Side } from '@/core/log/shapes';
@@ -74,7 +75,7 @@ function ZoneAndSide({
     <>
       <td className="pr-2 max-sm:order-2 max-sm:pr-0">
         <select
-          aria-label={`${id}, zone`}
+          aria-label={say('places.zone', { id })}
           className="field !px-1.5"
           value={r.zone}
           onChange={(e) => onChange(moveToZone(r, e.target.value as PointZone, screen))}
@@ -88,12 +89,12 @@ function ZoneAndSide({
       </td>
       <td className="pr-2 max-sm:order-2 max-sm:col-span-2 max-sm:pr-0">
         <select
-          aria-label={`${id}, side`}
+          aria-label={say('places.side', { id })}
           className="field !px-1.5"
           value={r.side}
           onChange={(e) => onChange({ ...r, side: e.target.value as Side | '' })}
         >
-          <option value="">not said</option>
+          <option value="">{say('places.notSaid')}</option>
           {SIDE_WORDS.map((s) => (
             <option key={s} value={s}>
               {s}
@@ -126,21 +127,23 @@ function PlaceRow({
       <th className="text-left font-[650] py-1.5 pr-3 max-sm:col-span-2 max-sm:text-subhead">
         {id}
         {r.was && r.was.id !== id && (
-          <span className="q font-normal text-note block">was {r.was.id}</span>
+          <span className="q font-normal text-note block">
+            {say('places.was', { id: r.was.id })}
+          </span>
         )}
       </th>
       <ZoneAndSide place={r} id={id} screen={screen} onChange={onChange} />
       <MetresCell
-        heading="Deep, m"
-        label={`${id}, depth in metres`}
+        heading={say('places.deepM')}
+        label={say('places.depthInMetres', { id })}
         value={r.depth}
         wide={false}
         onChange={(depth) => onChange({ ...r, depth })}
       />
       {screen.lengthM !== null && (
         <MetresCell
-          heading="Along the row, m"
-          label={`${id}, metres along the row`}
+          heading={say('places.alongTheRowM')}
+          label={say('places.metresAlongTheRow2', { id })}
           value={r.along}
           wide
           onChange={(along) => onChange({ ...r, along })}
@@ -150,7 +153,7 @@ function PlaceRow({
         <button
           type="button"
           className="btn !px-2.5"
-          aria-label={`Take ${id} out`}
+          aria-label={say('places.takeOut', { id })}
           onClick={onTakeOut}
         >
           <X size={18} aria-hidden="true" />
@@ -181,12 +184,12 @@ export function PlaceTable({
     <table className="w-full border-collapse max-w-[760px]">
       <thead className="max-sm:sr-only">
         <tr className="text-left text-note q border-b-[1.6px] border-ink">
-          <th className="py-1 font-medium">Place</th>
-          <th className="font-medium">Zone</th>
-          <th className="font-medium">Side</th>
-          <th className="font-medium">Deep, m</th>
-          {screen.lengthM !== null && <th className="font-medium">Along, m</th>}
-          <th className="font-medium">Take out</th>
+          <th className="py-1 font-medium">{say('places.place')}</th>
+          <th className="font-medium">{say('places.zone2')}</th>
+          <th className="font-medium">{say('places.side2')}</th>
+          <th className="font-medium">{say('places.deepM')}</th>
+          {screen.lengthM !== null && <th className="font-medium">{say('places.alongM')}</th>}
+          <th className="font-medium">{say('places.takeOut2')}</th>
         </tr>
       </thead>
       <tbody>

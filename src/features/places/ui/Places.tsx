@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -40,12 +41,14 @@ type PlacesProps = {
 /** How far in the core lies, what the thermometers reach, how many places a round needs. */
 function factsText({ coreDepthM, stemM, lengthM, minPoints }: PlacesScreen): string {
   const facts = [
-    coreDepthM === null ? 'The way to the core is not known' : `The core lies ${coreDepthM} m in`,
+    coreDepthM === null
+      ? say('places.theWayToTheCoreIsNot')
+      : say('places.theCoreLiesMIn', { coreDepthM }),
     stemM === null
-      ? 'no thermometer with a known length'
-      : `the longest thermometer reaches ${stemM} m`,
-    lengthM !== null ? `${lengthM} m of row` : null,
-    `a round needs ${minPoints} places`,
+      ? say('places.noThermometerWithAKnownLength')
+      : say('places.theLongestThermometerReachesM', { stemM }),
+    lengthM !== null ? say('places.mOfRow', { lengthM }) : null,
+    say('places.aRoundNeedsPlaces', { minPoints }),
   ];
   return facts.filter(Boolean).join(' · ');
 }
@@ -63,9 +66,9 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
   const { points, doubts, gone, ready } = reading;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="doubts-title">
-      <h2 id="doubts-title">What this plan can show</h2>
+      <h2 id="doubts-title">{say('places.whatThisPlanCanShow')}</h2>
       {doubts.length === 0 ? (
-        <p>{points.length} places, core to toe. The coldest decides.</p>
+        <p>{say('places.placesCoreToToeTheColdestDecides', { points: points.length })}</p>
       ) : (
         doubts.map((d) => (
           <p
@@ -78,14 +81,15 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
       )}
       {gone.length > 0 && (
         <p className="hint">
-          {gone.map((p) => p.label).join(', ')}: read no more, but the readings stay and count as
-          they did.
+          {say('places.readNoMoreButTheReadingsStay', {
+            gone: gone.map((p) => p.label).join(', '),
+          })}
         </p>
       )}
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={`Keep these ${points.length} places`}
+        label={say('places.keepThesePlaces', { points: points.length })}
         missing={ready ? null : 'Put right what is marked above.'}
         onKeep={() => entry.save({ points })}
       />
@@ -113,14 +117,14 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
         aria-labelledby="places-title"
       >
         <div>
-          <h1 id="places-title">{heap.name}: where a round reads it</h1>
+          <h1 id="places-title">{say('places.whereARoundReadsIt', { name: heap.name })}</h1>
           <p className="q mt-2">{factsText(screen)}</p>
         </div>
         <div className="max-w-[460px]">
           <Schematic
             shape={screen.shape}
             current={null}
-            says={`${places.length} places of ${heap.name}`}
+            says={say('places.placesOf', { places: places.length, name: heap.name })}
             places={drawn}
           />
         </div>
@@ -129,7 +133,9 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
           className="btn self-start"
           onClick={() => setPlaces(proposePlaces(screen, v7))}
         >
-          {sets > 1 ? `Propose a set for each of ${sets} stretches` : 'Propose five places'}
+          {sets > 1
+            ? say('places.proposeASetForEachOfStretches', { sets })
+            : say('places.proposeFivePlaces')}
         </button>
         <PlaceTable places={places} reading={reading} screen={screen} setPlaces={setPlaces} />
         <button
@@ -138,12 +144,12 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
           onClick={() => setPlaces((all) => [...all, anotherPlace(screen, v7())])}
         >
           <Plus size={18} aria-hidden="true" />
-          Another place
+          {say('places.anotherPlace')}
         </button>
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-7"
-        aria-label="What is doubtful, and keeping it"
+        aria-label={say('places.whatIsDoubtfulAndKeepingIt')}
       >
         <KeepPlan reading={reading} entry={entry} />
         <StandForm heap={heap} placed={placed} by={entry.by} />
@@ -172,18 +178,18 @@ function StandForm({
   };
   return (
     <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="stand-title">
-      <h2 id="stand-title">Where it stands</h2>
+      <h2 id="stand-title">{say('places.whereItStands')}</h2>
       <StandingFields standing={standing} />
       <Problems list={problems} />
       <SaveButton
         className="btn"
-        label="Keep where it stands"
+        label={say('places.keepWhereItStands')}
         busy={false}
         missing={
           !standing.changed
-            ? 'Nothing was changed here.'
+            ? say('places.nothingWasChangedHere')
             : standing.effect.overlaps.length > 0
-              ? 'It stands on another heap there.'
+              ? say('places.itStandsOnAnotherHeapThere')
               : whoIsMissing(by)
         }
         onSave={() => void keep()}
@@ -226,22 +232,24 @@ function SettingsForm({
       heap.name,
       'round-settings',
     );
-    setSaid(kept.ok ? 'Kept for the whole site.' : kept.problems.map((p) => p.message).join(' '));
+    setSaid(
+      kept.ok ? say('places.keptForTheWholeSite') : kept.problems.map((p) => p.message).join(' '),
+    );
     if (kept.ok) router.refresh();
   };
   return (
     <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="settings-title">
-      <h2 id="settings-title">For all rows of the site</h2>
+      <h2 id="settings-title">{say('places.forAllRowsOfTheSite')}</h2>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="One set of places for every"
+          label={say('places.oneSetOfPlacesForEvery')}
           unit="m"
           inputMode="decimal"
           value={stretch}
           onChange={(e) => setStretch(e.target.value)}
         />
         <Field
-          label="Keep from a border"
+          label={say('places.keepFromABorder')}
           unit="m"
           inputMode="decimal"
           value={border}
@@ -253,9 +261,9 @@ function SettingsForm({
       </p>
       <SaveButton
         className="btn"
-        label="Keep these distances"
+        label={say('places.keepTheseDistances')}
         busy={false}
-        missing={!ok ? 'Metres: 1 to 100 for a stretch, 0 to 10 from a border.' : whoIsMissing(by)}
+        missing={!ok ? say('places.metres1To100ForAStretch') : whoIsMissing(by)}
         onSave={() => void keep()}
       />
     </section>

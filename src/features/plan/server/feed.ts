@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { tasksOf, shareOut, availableLabourAt, type Task } from '@/core/advice/tasks';
 import { taskWords, TASK_WORDS } from '@/core/advice/words';
@@ -62,8 +63,8 @@ export function feedItems(
       key: j.key,
       at: d.work,
       minutes: j.minutes,
-      title: `${j.name}: turning`,
-      words: `${j.owed ? 'Owed to its proof. ' : ''}Read it first, and again the same afternoon. Steam and a hot core burn: gloves on.`,
+      title: say('plan.turning', { name: j.name }),
+      words: say('plan.owedtoOwedToItsProofOtherRead', { owed: j.owed ? 'owedTo' : 'other' }),
       who: placed.find((p) => p.key === j.key)?.who ?? null,
     }));
   });
@@ -79,7 +80,7 @@ export function feedText(
 ): string {
   const calendar = ical({
     name: who === null ? site.name : `${site.name}, ${who}`,
-    prodId: { company: 'Zealous Heap', product: 'Tasks' },
+    prodId: { company: say('plan.zealousHeap'), product: say('plan.tasks') },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 3600,
   });

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 
 /** The tasks as calendars that a phone subscribes to. */
@@ -9,25 +10,22 @@ export function Feeds({
   /** Under which name this device reached the hub. */ host: string;
 }) {
   const list = [
-    { name: 'All of the site', path: '/calendar.ics' },
+    { name: say('plan.allOfTheSite'), path: '/calendar.ics' },
     ...people.map((p) => ({ name: p, path: `/calendar.ics?who=${encodeURIComponent(p)}` })),
   ];
   return (
     <div className="px-5 py-5 max-w-[720px] flex flex-col gap-4">
-      <h1>Calendar for phones</h1>
-      <p>
-        Each person’s tasks and those that nobody has yet, as a calendar (iCalendar) that a phone
-        subscribes to and looks up again by itself. A task that moves, moves there too.
-      </p>
+      <h1>{say('plan.calendarForPhones')}</h1>
+      <p>{say('plan.eachPersonsTasksAndThoseThatNobody')}</p>
       <ul>
         {list.map((f) => (
           <li key={f.path} className="ruled py-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
             <b className="font-semibold min-w-[140px]">{f.name}</b>
             <a className="btn" href={host ? `webcal://${host}${f.path}` : f.path}>
-              Subscribe
+              {say('plan.subscribe')}
             </a>
             <a className="link min-h-target inline-flex items-center" href={f.path}>
-              Take the file
+              {say('plan.takeTheFile')}
             </a>
             <code className="text-note break-all">
               {host}
@@ -37,9 +35,9 @@ export function Feeds({
         ))}
       </ul>
       <p className="hint">
-        The phone must reach the hub for it.{' '}
+        {say('plan.thePhoneMustReachTheHubFor')}{' '}
         <Link prefetch={false} className="link" href="/plan">
-          Back to the plan
+          {say('plan.backToThePlan')}
         </Link>
       </p>
     </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { submitOrQueue } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
@@ -26,7 +27,7 @@ export function MoveSheet({
       onOpenChange={(o) => {
         if (!o) onClose();
       }}
-      title={`${job.name}: turn it on another day`}
+      title={say('plan.turnItOnAnotherDay', { name: job.name })}
       note={job.says}
     >
       <OtherDays job={job} effects={effects} days={days} onChoose={onChoose} />
@@ -46,14 +47,8 @@ function OtherDays({
   onChoose: (day: number) => void;
 }) {
   if (effects === null || effects === 'asked')
-    return <p role="status">Working out what other days would do…</p>;
-  if (effects === 'failed')
-    return (
-      <p role="alert">
-        The hub did not answer, so what other days would do is not known. Close this and press the
-        turning again.
-      </p>
-    );
+    return <p role="status">{say('plan.workingOutWhatOtherDaysWouldDo')}</p>;
+  if (effects === 'failed') return <p role="alert">{say('plan.theHubDidNotAnswerSoWhat')}</p>;
   return (
     <ul className="flex flex-col">
       {days.map((d, i) => {
@@ -107,7 +102,7 @@ export function ConfirmMove({
             by,
             data: { task: job.task, day: day.noon },
           },
-          `${job.name}: turning moved`,
+          say('plan.turningMoved', { name: job.name }),
         ),
       onDone,
     );
@@ -115,7 +110,7 @@ export function ConfirmMove({
     <div className="px-4 pb-2 flex flex-wrap items-end gap-3" data-testid="confirm-move">
       <div className="w-[200px]">
         <Field
-          label="Who"
+          label={say('plan.who')}
           value={by}
           maxLength={60}
           autoComplete="name"
@@ -123,10 +118,12 @@ export function ConfirmMove({
         />
       </div>
       <button type="button" className="btn key !min-h-target mb-5" disabled={busy} onClick={save}>
-        {costs ? `Move it to ${day.long} all the same` : `Move it to ${day.long}`}
+        {costs
+          ? say('plan.moveItToAllTheSame', { long: day.long })
+          : say('plan.moveItTo', { long: day.long })}
       </button>
       <button type="button" className="btn mb-5" onClick={onDone}>
-        Leave it
+        {say('plan.leaveIt')}
       </button>
       <Problems list={problems} />
     </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import {
   DndContext,
   PointerSensor,
@@ -25,13 +26,13 @@ type Move = { readonly job: PlanJob; readonly day: number; readonly effects: Kno
 
 /** What a move does to the proof, in words. */
 function MoveEffect({ effects, day }: Move) {
-  if (effects === 'failed') return 'the hub did not answer. Take hold of it again.';
-  if (effects === null || effects === 'asked') return 'a moment…';
+  if (effects === 'failed') return say('plan.theHubDidNotAnswerTakeHold');
+  if (effects === null || effects === 'asked') return say('plan.aMoment');
   const effect = effects[day];
   return effect ? (
     <span className={effect.costs ? 'marked' : ''}>{effect.text}</span>
   ) : (
-    'not possible there: its turnings keep their order.'
+    say('plan.notPossibleThereItsTurningsKeepTheir')
   );
 }
 
@@ -40,18 +41,13 @@ function EffectLine({ move, days }: { move: Move | null; days: PlanView['days'] 
   if (!move)
     return (
       <span className="q">
-        <span className="max-md:hidden">
-          Drag a turning to another day, or press it. What it does to the proof is said here before
-          it is dropped.
-        </span>
-        <span className="md:hidden">Press a turning to move it to another day.</span>
+        <span className="max-md:hidden">{say('plan.dragATurningToAnotherDayOr')}</span>
+        <span className="md:hidden">{say('plan.pressATurningToMoveItTo')}</span>
       </span>
     );
   return (
     <>
-      <b>
-        {move.job.name}, turned {itemAt(days, move.day).long}:
-      </b>{' '}
+      <b>{say('plan.turned', { name: move.job.name, long: itemAt(days, move.day).long })}</b>{' '}
       <MoveEffect {...move} />
     </>
   );
@@ -140,10 +136,10 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
       <p className="px-4 py-3 text-hint flex flex-wrap gap-x-6 gap-y-1">
         <span className="q">{view.solvedText}</span>
         <Link prefetch={false} className="link" href="/crew">
-          Crew, machine and hours
+          {say('plan.crewMachineAndHours')}
         </Link>
         <a className="link" href={feed}>
-          Calendar for phones
+          {say('plan.calendarForPhones')}
         </a>
       </p>
       {moving && (

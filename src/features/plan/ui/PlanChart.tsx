@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { Knot } from '@/charts/Knot';
 import { Ridge } from '@/charts/Ridge';
 import { PLAN_WIDTH, type PlanGeometry } from '../plan-geometry';
@@ -48,7 +49,7 @@ const RowName = ({ row: r, base }: { row: Row; base: number }) => (
       {r.name.length > 15 ? `${r.name.slice(0, 14)}…` : r.name}
     </text>
     <text x="12" y={base - 5} fontSize={SMALL} fill="var(--color-ink-2)">
-      {r.place || 'no bay'}
+      {r.place || say('plan.noBay')}
     </text>
   </>
 );
@@ -73,7 +74,7 @@ const BayMark = ({ x, base }: { x: number; base: number }) => (
   <g>
     <path d={`M${x} ${base - 34}V${base}`} stroke={INK} strokeWidth="1.4" strokeDasharray="3 3" />
     <text x={x + 4} y={base - 24} fontSize={SMALL} fill={INK}>
-      bay wanted
+      {say('plan.bayWanted')}
     </text>
   </g>
 );
@@ -115,7 +116,7 @@ function HeapRow({ row: r, i, now, g }: Part<{ row: Row; i: number; now: number 
   );
 }
 
-const turnsText = (n: number): string => (n > 0 ? `${n} ${n === 1 ? 'turn' : 'turns'}` : '');
+const turnsText = (n: number): string => (n > 0 ? say('plan.oneOther', { n }) : '');
 
 /** The hours of a day as a pit in the ground; dashed what the crew has. */
 function DayPit({ day: d, i, g }: Part<{ day: Day; i: number }>) {
@@ -163,13 +164,13 @@ function DayPit({ day: d, i, g }: Part<{ day: Day; i: number }>) {
 const SoilWords = ({ g: { bottom } }: Part<object>) => (
   <>
     <text x="12" y={bottom + 20} fontSize="14" fontWeight="650" fill="var(--color-soil-text)">
-      Work, hours
+      {say('plan.workHours')}
     </text>
     <text x="12" y={bottom + 38} fontSize={SMALL} fill="var(--color-soil-dim)">
-      dashed: what
+      {say('plan.dashedWhat')}
     </text>
     <text x="12" y={bottom + 53} fontSize={SMALL} fill="var(--color-soil-dim)">
-      the crew has
+      {say('plan.theCrewHas')}
     </text>
   </>
 );

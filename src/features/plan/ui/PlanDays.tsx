@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Mark } from '@/charts/marks';
 import type { PlanJob, PlanView } from '../view';
 
@@ -6,7 +7,8 @@ function JobKey({ job: j, onPress }: { job: PlanJob; onPress: () => void }) {
   return (
     <button type="button" className="btn !min-h-glove w-full !justify-start mt-1" onClick={onPress}>
       <Mark name="turn" />
-      {j.name}: turn it<span className="q font-normal ml-auto">{j.minutes}</span>
+      {say('plan.turnIt', { name: j.name })}
+      <span className="q font-normal ml-auto">{j.minutes}</span>
     </button>
   );
 }
@@ -19,7 +21,9 @@ export function PlanDays({ view, onPress }: { view: PlanView; onPress: (job: Pla
         <li key={i} className="ruled py-2">
           <h2 className="!text-lead flex justify-between">
             <span>{d.long}</span>
-            <span className="q font-text text-small font-normal">{d.hours} h of work</span>
+            <span className="q font-text text-small font-normal">
+              {say('plan.hOfWork', { hours: d.hours })}
+            </span>
           </h2>
           {d.over && <p className="marked font-semibold">{d.over}</p>}
           <ul>
@@ -35,7 +39,7 @@ export function PlanDays({ view, onPress }: { view: PlanView; onPress: (job: Pla
             .filter((r) => r.proofAt !== null && Math.floor(r.proofAt) === i)
             .map((r) => (
               <p key={r.batch} className="text-stamp text-small font-semibold">
-                {r.name} could be proven, as planned
+                {say('plan.couldBeProvenAsPlanned3', { name: r.name })}
               </p>
             ))}
         </li>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { parseBatchId } from '@/core/log/ids';
 import Papa from 'papaparse';
 import { batchFileOf } from '@/core/formats/batch-file-of';
@@ -82,23 +83,16 @@ export function momentOf(request: Request): number | null {
 /** The open batch file, as the log knew the batch at a moment. */
 export async function batchFileResponse(request: Request, id: string): Promise<Response> {
   const [site, until] = [await requireSite(), momentOf(request)];
-  if (until === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
+  if (until === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
   const logged = await loggedAt(site, id, until);
   if (!logged) return sorry(NO_HEAP, 404);
   const version = new URL(request.url).searchParams.get('version');
   const { terms, opened } = logged.state;
   const asked = version === null ? undefined : terms.find((t) => String(t.version) === version);
   if (version !== null && !asked)
-    return sorry(
-      `This heap has no version '${version}' of its rules and policy; it has 1 to ${terms.length}.`,
-      404,
-    );
+    return sorry(say('record.thisHeapHasNoVersionOfIts', { version, terms: terms.length }), 404);
   const text = fileTextOf(site, logged, asked);
-  if (!text)
-    return sorry(
-      'This heap is still building: no clock has started, so there is no batch file yet. Close it first.',
-      409,
-    );
+  if (!text) return sorry(say('record.thisHeapIsStillBuildingNoClock'), 409);
   return attachment(
     text,
     'application/json; charset=utf-8',

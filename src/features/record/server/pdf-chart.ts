@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import type { ChartView } from '@/core/snapshot/chart';
 import { face, type Doc } from '@/platform/pdf-face';
@@ -118,11 +119,6 @@ export function drawChart(
   doc.y = plot.bottom + 26 + chart.bars.length * 14;
   face(doc, '', 'text', 7.5)
     .fillColor(DIM)
-    .text(
-      'Heavy line: what a round counts as. Thin lines: the single points, and the air. Open circle: below the floor. Full bar: credited; dashed bar: elapsed without credit, or lost.',
-      left,
-      doc.y,
-      { width: w },
-    );
+    .text(say('record.heavyLineWhatARoundCountsAs'), left, doc.y, { width: w });
   doc.y += 4;
 }

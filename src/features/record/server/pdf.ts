@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
 import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
@@ -75,7 +76,7 @@ function rule(
   toX = MARGIN.left + width(doc),
   fromX = MARGIN.left,
 ): void {
-  doc.markContent('Artifact', { type: 'Layout' });
+  doc.markContent(say('record.artifact'), { type: 'Layout' });
   doc.moveTo(fromX, doc.y).lineTo(toX, doc.y).lineWidth(weight).strokeColor(color).stroke();
   doc.endMarkedContent();
 }
@@ -152,7 +153,7 @@ function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly n
 /** Each standard by its name, met or not, before anything else. */
 function outcome(pen: Pen, record: RecordDoc): void {
   if (record.outcome.length === 0) return;
-  heading(pen, 'Met or not met');
+  heading(pen, say('record.metOrNotMet'));
   for (const o of record.outcome)
     para(pen, `${o.text}: ${o.rule}`, { size: 10.5, which: o.met ? 'bold' : 'text', gap: 1.5 });
   para(pen, record.held, { color: DIM });
@@ -161,7 +162,7 @@ function outcome(pen: Pen, record: RecordDoc): void {
 /** A place for a name, a signature and a date. */
 function signature(pen: Pen, record: RecordDoc): void {
   const { doc } = pen;
-  heading(pen, 'Signed for the site');
+  heading(pen, say('record.signedForTheSite'));
   for (const label of record.sign) {
     room(doc, 26);
     doc.y += 8;
@@ -173,13 +174,13 @@ function signature(pen: Pen, record: RecordDoc): void {
 
 function verdicts(pen: Pen, record: RecordDoc): void {
   const { doc } = pen;
-  heading(pen, 'Verdict');
+  heading(pen, say('record.verdict'));
   if (record.verdicts.length === 0)
     para(
       pen,
       record.outcome.length === 0 && record.chart
-        ? 'No rule is claimed for this batch.'
-        : 'The heap is still building. No clock has started, and nothing is proven.',
+        ? say('record.noRuleIsClaimedForThisBatch')
+        : say('record.theHeapIsStillBuildingNoClock'),
     );
   for (const v of record.verdicts) {
     room(doc, 90);
@@ -190,15 +191,22 @@ function verdicts(pen: Pen, record: RecordDoc): void {
       role: 'H3',
     });
     para(pen, v.sentence, { size: 10 });
-    para(pen, `The rule asks: ${v.asks}. ${v.clock}`, { color: DIM, gap: 1 });
+    para(pen, say('record.theRuleAsks', { asks: v.asks, clock: v.clock }), { color: DIM, gap: 1 });
     para(pen, `${v.source}.`, { color: DIM, gap: 1 });
     if (v.cn) para(pen, v.cn, { gap: 1 });
-    para(pen, `Policy: ${v.policy} ${v.version}`, { color: DIM, gap: 1 });
+    para(pen, say('record.policy', { policy: v.policy, version: v.version }), {
+      color: DIM,
+      gap: 1,
+    });
     if (v.conditions.length > 0)
-      para(pen, `Also asked for, and not judged here: ${v.conditions.join('; ')}.`, {
-        color: DIM,
-        gap: 1,
-      });
+      para(
+        pen,
+        say('record.alsoAskedForAndNotJudgedHere', { conditions: v.conditions.join('; ') }),
+        {
+          color: DIM,
+          gap: 1,
+        },
+      );
     if (v.caution) para(pen, v.caution, { color: DIM, gap: 1 });
     if (v.notes.length > 0) list(pen, v.notes, 8.5);
     doc.y += 5;
@@ -208,27 +216,26 @@ function verdicts(pen: Pen, record: RecordDoc): void {
 function checkAgain(pen: Pen, record: RecordDoc): void {
   if (!record.again) return;
   const { digest, head, fileName, command, earlier } = record.again;
-  heading(pen, 'To check it again');
+  heading(pen, say('record.toCheckItAgain'));
   para(
     pen,
-    `This record was made from the batch file ${fileName}.${command ? ' Whoever has that file gets the same verdicts, with no network and no account:' : ''}`,
+    say('record.thisRecordWasMadeFromTheBatch', {
+      fileName,
+      command: command ? 'whoeverHas' : 'other',
+    }),
   );
   if (command) para(pen, command, { size: 8.5, which: 'bold' });
-  para(pen, `SHA-256 of the file: ${digest}`, { size: 8.5 });
-  if (head) para(pen, `The chain of log entries in it ends with: ${head}`, { size: 8.5 });
+  para(pen, say('record.sha256OfTheFile', { digest }), { size: 8.5 });
+  if (head) para(pen, say('record.theChainOfLogEntriesInIt', { head }), { size: 8.5 });
   for (const e of earlier) {
     para(
       pen,
-      `A proof was kept from version ${e.version} of this heap’s rules and policy. It is in the batch file of that version, ${e.fileName}:`,
+      say('record.aProofWasKeptFromVersionOf', { version: e.version, fileName: e.fileName }),
     );
     para(pen, e.command, { size: 8.5, which: 'bold' });
-    para(pen, `SHA-256 of that file: ${e.digest}`, { size: 8.5 });
+    para(pen, say('record.sha256OfThatFile', { digest: e.digest }), { size: 8.5 });
   }
-  para(
-    pen,
-    'The self-checking record (one HTML file, from the same site) opens the batch file in any browser, checks the chain, and works the verdicts out anew.',
-    { color: DIM },
-  );
+  para(pen, say('record.theSelfCheckingRecordOneHtmlFile'), { color: DIM });
 }
 
 type RecordToPrint = {
@@ -252,7 +259,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
     info: {
       Title: `${record.title}, ${record.code}, ${record.site}`,
       Author: record.site,
-      Creator: 'Zealous Heap',
+      Creator: say('record.zealousHeap'),
       CreationDate: new Date(record.asOf),
     },
   });
@@ -263,19 +270,19 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
     doc.on('end', () => resolve(Buffer.concat(chunks)));
     doc.on('error', reject);
   });
-  const root = doc.struct('Document');
+  const root = doc.struct(say('record.document'));
   doc.addStructure(root);
   const pen: Pen = { doc, into: root };
 
   para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
-  para(pen, `${record.site}. Made ${record.made}, from what was logged by then.`, {
+  para(pen, say('record.madeFromWhatWasLoggedByThen', { site: record.site, made: record.made }), {
     color: DIM,
     gap: 6,
   });
   tableOf(
     pen,
     {
-      head: ['Batch', record.identity[0]?.[1] ?? record.code],
+      head: [say('record.batch'), record.identity[0]?.[1] ?? record.code],
       rows: record.identity.slice(1),
       none: '',
     },
@@ -284,31 +291,31 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   outcome(pen, record);
   signature(pen, record);
   verdicts(pen, record);
-  heading(pen, 'How good the evidence is');
+  heading(pen, say('record.howGoodTheEvidenceIs'));
   list(pen, record.quality);
   if (record.chart) {
-    heading(pen, 'Heat, every round since it was built');
+    heading(pen, say('record.heatEveryRoundSinceItWasBuilt'));
     room(doc, 230);
     tagged(
       pen,
       'Figure',
       () => drawChart(doc, record.chart!, { x: MARGIN.left, y: doc.y, w: width(doc) }),
       {
-        alt: 'Temperatures of every round over time; the table of rounds below holds the same values.',
+        alt: say('record.temperaturesOfEveryRoundOverTimeThe'),
       },
     );
   }
-  heading(pen, 'Rounds, point by point');
+  heading(pen, say('record.roundsPointByPoint'));
   tableOf(pen, record.rounds, roundShares(record.rounds.head.length));
-  heading(pen, 'Works on the heap');
+  heading(pen, say('record.worksOnTheHeap'));
   tableOf(pen, record.works, [1.5, 5, 0.8]);
-  heading(pen, 'Corrections');
+  heading(pen, say('record.corrections'));
   tableOf(pen, record.corrections, [1.5, 1.7, 0.9, 2.6, 0.7]);
-  heading(pen, 'Thermometers');
+  heading(pen, say('record.thermometers'));
   tableOf(pen, record.checks, [1, 1.6, 1, 1, 1]);
-  heading(pen, 'Not covered by this record');
+  heading(pen, say('record.notCoveredByThisRecord'));
   list(pen, record.notCovered);
-  heading(pen, 'Cautions');
+  heading(pen, say('record.cautions'));
   list(pen, record.cautions);
   checkAgain(pen, record);
   root.end();
@@ -316,7 +323,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
     doc.file(Buffer.from(file), {
       name: record.again?.fileName ?? 'batch.zealous-heap.json',
       type: 'application/json',
-      description: 'The batch file that this record was made from',
+      description: say('record.theBatchFileThatThisRecordWas'),
     });
   numberPages(doc, record);
   doc.end();
@@ -333,10 +340,14 @@ function numberPages(doc: Doc, record: RecordDoc): void {
   const { count } = doc.bufferedPageRange();
   for (let i = 0; i < count; i += 1) {
     doc.switchToPage(i);
-    doc.markContent('Artifact', { type: 'Pagination' });
+    doc.markContent(say('record.artifact'), { type: 'Pagination' });
     doc.page.margins.bottom = 0; // else a line in the margin opens a page of its own
     const y = doc.page.height - 34;
-    const left = `${record.title}, batch ${record.code}, ${record.site}`;
+    const left = say('record.batch2', {
+      title: record.title,
+      code: record.code,
+      site: record.site,
+    });
     face(doc, left, 'text', 8)
       .fillColor(DIM)
       .text(left, MARGIN.left, y, {
@@ -348,7 +359,7 @@ function numberPages(doc: Doc, record: RecordDoc): void {
     doc
       .font('text')
       .fontSize(8)
-      .text(`page ${i + 1} of ${count}`, MARGIN.left + width(doc) * 0.75, y, {
+      .text(say('record.pageOf', { i: i + 1, count }), MARGIN.left + width(doc) * 0.75, y, {
         width: width(doc) * 0.25,
         align: 'right',
         lineBreak: false,

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
@@ -78,7 +79,7 @@ const printRecord = inWorkerThread('recordPdf', recordPdf);
 /** One batch's record as a PDF, A4 or Letter. */
 export async function recordPdfResponse(request: Request, id: string): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
-  if (at === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
+  if (at === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
   const made = await make(site, id, at, await unitFor(site));
   if (!made) return sorry(NO_HEAP, 404);
   const paper = paperOf(request);
@@ -96,13 +97,13 @@ const checkerPath = (): string => path.join(process.cwd(), 'public', CHECKER);
 const readme = (site: Site, at: number, later: readonly string[]): string =>
   [
     ...(later.length > 0
-      ? [`Not among them, since they were not in the log at that moment: ${later.join(', ')}.`, '']
+      ? [say('record.notAmongThemSinceTheyWereNot', { later: later.join(', ') }), '']
       : []),
-    `Heat-treatment records of ${site.name}, as of ${isoOf(at)}`,
+    say('record.heatTreatmentRecordsOfAsOf', { name: site.name, at: isoOf(at) }),
     '',
-    'For each batch: its record (PDF) and the batch file (open JSON) that it was made from.',
-    `Open ${CHECKER} in a browser and give it a batch file: it checks the chain of log entries and reckons the verdicts anew, with no network.`,
-    'digests.txt holds the SHA-256 of every batch file, as it is printed on the record: sha256sum -c digests.txt',
+    say('record.forEachBatchItsRecordPdfAnd'),
+    say('record.openInABrowserAndGiveIt', { checker: CHECKER }),
+    say('record.digestsTxtHoldsTheSha256Of'),
     '',
   ].join('\n');
 
@@ -115,11 +116,14 @@ const MAX_BATCHES = 500;
  */
 export async function recordsZipResponse(request: Request): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
-  if (at === null) return sorry('as-of must be a time such as 2026-05-01T07:30:00Z.', 400);
+  if (at === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
   const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
-  if (asked.size === 0) return sorry('Choose one batch at least.', 400);
+  if (asked.size === 0) return sorry(say('record.chooseOneBatchAtLeast'), 400);
   if (asked.size > MAX_BATCHES)
-    return sorry(`At most ${MAX_BATCHES} batches at a time; these are ${asked.size}.`, 400);
+    return sorry(
+      say('record.atMostBatchesAtATimeThese', { maxbatches: MAX_BATCHES, size: asked.size }),
+      400,
+    );
   const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
   if (batches.length < asked.size) return sorry(NO_HEAP, 404);
   const there = await logRepo(theDb()).openedBy(site.id, at);
@@ -128,7 +132,7 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
     batches.filter((d) => !there.has(d.id)),
   ];
   if (known.length === 0)
-    return sorry(`None of these heaps was in the log at ${isoOf(at)}. Choose a later moment.`, 404);
+    return sorry(say('record.noneOfTheseHeapsWasInThe', { at: isoOf(at) }), 404);
   const zip = new yazl.ZipFile();
   const out = new PassThrough();
   zip.on('error', (error) => {

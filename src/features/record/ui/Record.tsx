@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { HeatChart } from '@/charts/HeatChart';
 import type { RecordDoc, Table } from '../view';
 
@@ -50,7 +51,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
     <article className="text-small record">
       <h1>{record.title}</h1>
       <p className="q mt-1">
-        {record.site}. Made {record.made}, from what was logged by then.
+        {say('record.madeFromWhatWasLoggedByThen', { site: record.site, made: record.made })}
       </p>
       <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">
         {record.identity.map(([k, v]) => (
@@ -61,7 +62,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
         ))}
       </dl>
       {record.outcome.length > 0 && (
-        <Part title="Met or not met">
+        <Part title={say('record.metOrNotMet')}>
           <ul>
             {record.outcome.map((o) => (
               <li key={o.rule} className="flex flex-wrap gap-x-3 border-b border-rule py-1">
@@ -73,7 +74,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
           <p className="q mt-1">{record.held}</p>
         </Part>
       )}
-      <Part title="Signed for the site">
+      <Part title={say('record.signedForTheSite')}>
         <dl className="grid grid-cols-[90px_1fr] gap-y-4 mt-2 max-w-[520px]">
           {record.sign.map((s) => (
             <div key={s} className="contents">
@@ -83,10 +84,8 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
           ))}
         </dl>
       </Part>
-      <Part title="Verdict">
-        {record.verdicts.length === 0 && (
-          <p>The heap is still building. No clock has started, and nothing is proven.</p>
-        )}
+      <Part title={say('record.verdict')}>
+        {record.verdicts.length === 0 && <p>{say('record.theHeapIsStillBuildingNoClock')}</p>}
         <ul className="flex flex-col gap-4">
           {record.verdicts.map((v) => (
             <li key={v.id}>
@@ -94,16 +93,16 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
                 {v.full}: {v.word.toLowerCase()}
               </h3>
               <p className="font-semibold">{v.sentence}</p>
-              <p className="q">
-                The rule asks: {v.asks}. {v.clock}
-              </p>
+              <p className="q">{say('record.theRuleAsks', { asks: v.asks, clock: v.clock })}</p>
               <p className="q">{v.source}.</p>
               {v.cn && <p>{v.cn}</p>}
-              <p className="q">
-                Policy: {v.policy} {v.version}
-              </p>
+              <p className="q">{say('record.policy', { policy: v.policy, version: v.version })}</p>
               {v.conditions.length > 0 && (
-                <p className="q">Also asked for, and not judged here: {v.conditions.join('; ')}.</p>
+                <p className="q">
+                  {say('record.alsoAskedForAndNotJudgedHere', {
+                    conditions: v.conditions.join('; '),
+                  })}
+                </p>
               )}
               {v.caution && <p className="q">{v.caution}</p>}
               {v.notes.length > 0 && (
@@ -117,7 +116,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
           ))}
         </ul>
       </Part>
-      <Part title="How good the evidence is">
+      <Part title={say('record.howGoodTheEvidenceIs')}>
         <ul className="list-disc pl-5">
           {record.quality.map((x) => (
             <li key={x}>{x}</li>
@@ -125,30 +124,30 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
         </ul>
       </Part>
       {record.chart && (
-        <Part title="Heat, every round since it was built">
+        <Part title={say('record.heatEveryRoundSinceItWasBuilt')}>
           <HeatChart data={record.chart} />
         </Part>
       )}
-      <Part title="Rounds, point by point">
-        <PrintTable table={record.rounds} label="Rounds, point by point" />
+      <Part title={say('record.roundsPointByPoint')}>
+        <PrintTable table={record.rounds} label={say('record.roundsPointByPoint')} />
       </Part>
-      <Part title="Works on the heap">
-        <PrintTable table={record.works} label="Works on the heap" />
+      <Part title={say('record.worksOnTheHeap')}>
+        <PrintTable table={record.works} label={say('record.worksOnTheHeap')} />
       </Part>
-      <Part title="Corrections">
-        <PrintTable table={record.corrections} label="Corrections" />
+      <Part title={say('record.corrections')}>
+        <PrintTable table={record.corrections} label={say('record.corrections')} />
       </Part>
-      <Part title="Thermometers">
-        <PrintTable table={record.checks} label="Thermometers" />
+      <Part title={say('record.thermometers')}>
+        <PrintTable table={record.checks} label={say('record.thermometers')} />
       </Part>
-      <Part title="Not covered by this record">
+      <Part title={say('record.notCoveredByThisRecord')}>
         <ul className="list-disc pl-5">
           {record.notCovered.map((x) => (
             <li key={x}>{x}</li>
           ))}
         </ul>
       </Part>
-      <Part title="Cautions">
+      <Part title={say('record.cautions')}>
         <ul className="list-disc pl-5">
           {record.cautions.map((x) => (
             <li key={x}>{x}</li>
@@ -156,29 +155,32 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
         </ul>
       </Part>
       {record.again && (
-        <Part title="To check it again">
+        <Part title={say('record.toCheckItAgain')}>
           <p>
-            Made from the batch file {record.again.fileName}.
-            {record.again.command &&
-              ' Whoever has that file gets the same verdicts, with no network and no account:'}
+            {say('record.madeFromTheBatchFile', { fileName: record.again.fileName })}
+            {record.again.command && say('record.whoeverHasThatFileGetsTheSame')}
           </p>
           {record.again.command && (
             <p className="font-semibold break-all mt-1">{record.again.command}</p>
           )}
-          <p className="break-all mt-1">SHA-256 of the file: {record.again.digest}</p>
+          <p className="break-all mt-1">
+            {say('record.sha256OfTheFile', { digest: record.again.digest })}
+          </p>
           {record.again.head && (
             <p className="break-all">
-              The chain of log entries in it ends with: {record.again.head}
+              {say('record.theChainOfLogEntriesInIt', { head: record.again.head })}
             </p>
           )}
           {record.again.earlier.map((e) => (
             <div key={e.version} className="mt-2">
               <p>
-                A proof was kept from version {e.version} of this heap’s rules and policy. It is in
-                the batch file of that version, {e.fileName}:
+                {say('record.aProofWasKeptFromVersionOf', {
+                  version: e.version,
+                  fileName: e.fileName,
+                })}
               </p>
               <p className="font-semibold break-all mt-1">{e.command}</p>
-              <p className="break-all">SHA-256 of that file: {e.digest}</p>
+              <p className="break-all">{say('record.sha256OfThatFile', { digest: e.digest })}</p>
             </div>
           ))}
         </Part>

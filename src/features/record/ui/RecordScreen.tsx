@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { isoOf } from '@/core/quantity/instant';
 import type { RecordDoc } from '../view';
@@ -25,15 +26,15 @@ export function RecordScreen({
             className={`btn ${i === 0 ? 'key' : ''}`}
             href={`/batch/${id}/record.pdf?paper=${p}&${asOf}`}
           >
-            PDF, {p === 'a4' ? 'A4' : 'Letter'}
+            {say('record.pdfA4Other', { p: p === 'a4' ? 'a4' : 'other' })}
           </a>
         ))}
         <button type="button" className="btn" onClick={() => window.print()}>
-          Print this page
+          {say('record.printThisPage')}
         </button>
         {record.again && (
           <a className="btn" href={`/batch/${id}/file?${asOf}`}>
-            Batch file (JSON)
+            {say('record.batchFileJson')}
           </a>
         )}
         {record.again?.earlier.map((e) => (
@@ -42,14 +43,14 @@ export function RecordScreen({
             className="btn"
             href={`/batch/${id}/file?version=${e.version}&${asOf}`}
           >
-            Batch file, version {e.version}
+            {say('record.batchFileVersion', { version: e.version })}
           </a>
         ))}
         <a className="btn" href="/check-a-record.html" download>
-          Self-checking page (HTML)
+          {say('record.selfCheckingPageHtml')}
         </a>
         <Link prefetch={false} className="link" href={`/batch/${id}`}>
-          Back to the heap
+          {say('record.backToTheHeap')}
         </Link>
       </div>
       <HeatRecord record={record} />

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Problems } from '@/ui/Field';
@@ -63,7 +64,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
       await fetchZip([...ticked], paper, setProgress);
       setDone(true);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'It could not be made.');
+      setProblem(error instanceof Error ? error.message : say('record.itCouldNotBeMade'));
     } finally {
       setBusy(false);
     }
@@ -83,7 +84,9 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             {r.code} {r.name}
           </b>{' '}
           <span className="hint">
-            {r.building ? 'still building: no record yet' : `built ${r.built}`}
+            {r.building
+              ? say('record.stillBuildingNoRecordYet')
+              : say('record.built', { built: r.built })}
           </span>
           {!r.building && (
             <span className="block text-small">
@@ -99,7 +102,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
           className="link min-h-target flex items-center"
           href={`/batch/${r.id}/record`}
         >
-          Record
+          {say('record.record')}
         </Link>
       )}
     </li>
@@ -107,20 +110,16 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
   return (
     <div className="px-5 py-5 max-w-[980px] flex flex-col gap-4">
       <div>
-        <h1>Records</h1>
-        <p className="mt-2 max-w-[65ch]">
-          A record says which rule was met, when, and on how many readings, with every value behind
-          it. Tick batches to take their records along as one file: PDF and batch file of each, and
-          a page that checks them again in any browser.
-        </p>
+        <h1>{say('record.records')}</h1>
+        <p className="mt-2 max-w-[65ch]">{say('record.aRecordSaysWhichRuleWasMet')}</p>
       </div>
       {rows.length === 0 && (
         <p>
-          No heap yet.{' '}
+          {say('record.noHeapYet')}{' '}
           <Link prefetch={false} className="link" href="/open">
-            Open one
+            {say('record.openOne')}
           </Link>
-          , and its record begins.
+          {say('record.andItsRecordBegins')}
         </p>
       )}
       {can.length > 1 && (
@@ -130,24 +129,24 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             className="link min-h-target"
             onClick={() => setTicked(new Set(can.map((r) => r.id)))}
           >
-            Tick all
+            {say('record.tickAll')}
           </button>
           <button
             type="button"
             className="link min-h-target"
             onClick={() => setTicked(new Set(can.filter((r) => r.proven).map((r) => r.id)))}
           >
-            Tick the proven
+            {say('record.tickTheProven')}
           </button>
           <button type="button" className="link min-h-target" onClick={() => setTicked(new Set())}>
-            Tick none
+            {say('record.tickNone')}
           </button>
         </div>
       )}
       {standing.length > 0 && (
         <section aria-labelledby="standing">
           <h2 id="standing" className="!text-says pb-1">
-            On the yard
+            {say('record.onTheYard')}
           </h2>
           <ul className="ruled">{standing.map(line)}</ul>
         </section>
@@ -155,7 +154,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
       {finished.length > 0 && (
         <section aria-labelledby="finished">
           <h2 id="finished" className="!text-says pb-1">
-            Finished batches
+            {say('record.finishedBatches')}
           </h2>
           <ul className="ruled">{finished.map(line)}</ul>
         </section>
@@ -164,7 +163,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
         list={
           problem === null
             ? []
-            : [{ path: '(zip)', message: `${problem} What you ticked is still ticked: try again.` }]
+            : [{ path: '(zip)', message: say('record.whatYouTickedIsStillTickedTry', { problem }) }]
         }
       />
       <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper ruled py-3 -mt-4">
@@ -175,16 +174,19 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
           onClick={() => void take()}
         >
           {busy
-            ? 'Making the records…'
+            ? say('record.makingTheRecords')
             : ticked.size === 0
-              ? 'Tick a batch first'
-              : `Take ${ticked.size === 1 ? 'one record' : `${ticked.size} records`} as a ZIP`}
+              ? say('record.tickABatchFirst')
+              : say('record.takeOneOneRecordOtherRecordsAs', { size: ticked.size })}
         </button>
         <p aria-live="polite" className="hint">
           {busy && progress
-            ? `${(progress.bytes / 1e6).toFixed(1)} MB so far, ${progress.of} records in all`
+            ? say('record.mbSoFarRecordsInAll', {
+                bytes: (progress.bytes / 1e6).toFixed(1),
+                of: progress.of,
+              })
             : done
-              ? 'Done: the browser has kept it.'
+              ? say('record.doneTheBrowserHasKeptIt')
               : ''}
         </p>
       </div>

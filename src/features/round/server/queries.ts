@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { v5 } from 'uuid';
 import { theDb, theSite } from '@/db/context';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -21,7 +22,7 @@ export async function loadOfflineRoundData(): Promise<OfflineRoundData | null> {
     prefs.by,
     { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at },
     prefs.volume,
-    (after) => v5(`walk after ${after}`, site.id),
+    (after) => v5(say('round.walkAfter', { after }), site.id),
   );
 }
 
@@ -29,5 +30,5 @@ export async function serveOfflineRoundData(): Promise<Response> {
   const data = await loadOfflineRoundData();
   return data
     ? Response.json(data, { headers: { 'cache-control': 'no-store' } })
-    : Response.json({ problem: 'No site has been named yet.' }, { status: 404 });
+    : Response.json({ problem: say('round.noSiteHasBeenNamedYet') }, { status: 404 });
 }

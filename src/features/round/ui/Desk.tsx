@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useCallback, useState } from 'react';
 import { plateOf } from '@/charts/ember';
@@ -89,7 +90,7 @@ function Route({
           {partOfDay(data)}
         </h2>
         <span className="q text-hint">
-          {data.manualOrder ? 'In the order that was set by hand.' : ROUTE_WHY}
+          {data.manualOrder ? say('round.inTheOrderThatWasSetBy2') : ROUTE_WHY}
         </span>
       </div>
       <ol className="flex overflow-x-auto px-5" data-testid="route">
@@ -217,22 +218,30 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           <div>
             <h1 id="round-title">
               {heap.name}
-              {walk.single ? ', a round' : ''}
+              {walk.single ? say('round.aRound') : ''}
             </h1>
             <p className="q mt-1.5">
               {[
                 heap.place,
-                `needs at least ${heap.minPoints} places, you read ${says.length}`,
+                say('round.needsAtLeastPlacesYouRead', {
+                  minPoints: heap.minPoints,
+                  says: says.length,
+                }),
                 instrument
-                  ? `thermometer ${instrument.name}, ${instrument.checked ? `checked ${instrument.checked}` : 'never checked'}`
-                  : 'no thermometer noted',
+                  ? instrument.checked
+                    ? say('round.thermometerChecked', {
+                        name: instrument.name,
+                        checked: instrument.checked,
+                      })
+                    : say('round.thermometerNeverChecked', { name: instrument.name })
+                  : say('round.noThermometerNoted'),
               ]
                 .filter(Boolean)
                 .join(' · ')}
             </p>
           </div>
           <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn">
-            Stop
+            {say('round.stop')}
           </Link>
         </div>
         {heap.doubts.map((d) => (
@@ -245,7 +254,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             <Schematic
               shape={heap.shape}
               current={heap.places[at]?.id ?? null}
-              says={`Where the places of ${heap.name} are`}
+              says={say('round.whereThePlacesOfAre', { name: heap.name })}
               places={heap.places.slice(0, 12).map((p) => {
                 const s = standing(draft, p.id);
                 return {
@@ -262,10 +271,10 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           <table className="w-full border-collapse">
             <thead>
               <tr className="text-left text-note q border-b-[1.6px] border-ink">
-                <th className="py-1 font-medium">Place</th>
-                <th className="font-medium">Last time</th>
-                <th className="font-medium">Now, °{unit}</th>
-                <th className="font-medium">Change</th>
+                <th className="py-1 font-medium">{say('round.place')}</th>
+                <th className="font-medium">{say('round.lastTime')}</th>
+                <th className="font-medium">{say('round.now', { unit })}</th>
+                <th className="font-medium">{say('round.change')}</th>
               </tr>
             </thead>
             <tbody>
@@ -282,10 +291,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             </tbody>
           </table>
         </div>
-        <p className="hint -mt-3">
-          Push the probe all the way in and wait half a minute until it stands still. Enter keeps a
-          value and moves on; 55-59 is kept as a range. Nothing is lost if you close this page.
-        </p>
+        <p className="hint -mt-3">{say('round.pushTheProbeAllTheWayIn')}</p>
         <div className="grid md:grid-cols-2 gap-5">
           <FeelFields
             feel={draft.feel}
@@ -297,9 +303,9 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-4 flex flex-col gap-4"
-        aria-label="What this round will do"
+        aria-label={say('round.whatThisRoundWillDo')}
       >
-        <h2>What this round will do</h2>
+        <h2>{say('round.whatThisRoundWillDo')}</h2>
         {coldest ? (
           <p className="text-subhead leading-[1.32] flex items-start gap-2">
             <span
@@ -309,25 +315,27 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             />
             <span>
               <b>
-                {readingText(coldest.kept, unit)} at {coldest.label}
+                {say('round.at', {
+                  reading: readingText(coldest.kept, unit),
+                  label: coldest.label,
+                })}
               </b>{' '}
-              is the coldest so far, and the coldest decides.
+              {say('round.isTheColdestSoFarAndThe')}
             </span>
           </p>
         ) : (
-          <p className="q">Nothing read yet.</p>
+          <p className="q">{say('round.nothingReadYet')}</p>
         )}
         {says.length > 0 && says.length < heap.minPoints && (
           <p className="font-semibold">
-            {says.length} of {heap.minPoints} places: a thin round. It can show that the heap is
-            cold, but earns nothing.
+            {say('round.ofPlacesAThinRoundItCan', { says: says.length, minPoints: heap.minPoints })}
           </p>
         )}
         {round && <Effects preview={effects} />}
         {!walk.airAsked && <AirField handle={handle} walk={walk} unit={unit} />}
         <div>
           <label className="label" htmlFor="desk-probe">
-            Thermometer
+            {say('round.thermometer')}
           </label>
           <select
             id="desk-probe"
@@ -335,35 +343,35 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             value={walk.probe ?? ''}
             onChange={(e) => void handle.step({ ...walk, probe: e.target.value || null })}
           >
-            <option value="">Not noted</option>
+            <option value="">{say('round.notNoted')}</option>
             {data.instruments.map((i) => (
               <option key={i.name} value={i.name} disabled={i.out !== undefined}>
                 {i.name}, °{i.unit}
-                {i.out ? ', out of service' : ''}
+                {i.out ? say('round.outOfService2') : ''}
               </option>
             ))}
           </select>
         </div>
         <div className="grid grid-cols-[repeat(auto-fit,minmax(160px,1fr))] gap-3">
           <Field
-            label="When"
+            label={say('round.when')}
             type="datetime-local"
             value={when ?? localInput(data.site.timeZone, serverNow())}
             max={localInput(data.site.timeZone, serverNow())}
             onChange={(e) => setWhen(e.target.value || null)}
             hint={
               when === null
-                ? 'As each value is typed'
-                : 'Later entry: the log shows both times, and marks it when it is a day late'
+                ? say('round.asEachValueIsTyped')
+                : say('round.laterEntryTheLogShowsBothTimes')
             }
           />
           <Field
-            label="Who"
+            label={say('round.who')}
             value={walk.by}
             onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
             autoComplete="name"
             maxLength={60}
-            hint="Your name goes beside it"
+            hint={say('round.yourNameGoesBesideIt')}
           />
         </div>
         <PhotoButton
@@ -374,7 +382,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
         />
         {nudged && open > 0 && (
           <p role="alert" className="marked font-semibold">
-            A value is typed and not kept yet: answer what is asked beside it, or take it out.
+            {say('round.aValueIsTypedAndNotKept')}
           </p>
         )}
         <button
@@ -384,22 +392,29 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           onClick={keep}
         >
           {walk.single
-            ? `Keep this round of ${Math.max(says.length, heap.places.filter((p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '').length)}`
+            ? say('round.keepThisRoundOf', {
+                says: Math.max(
+                  says.length,
+                  heap.places.filter(
+                    (p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '',
+                  ).length,
+                ),
+              })
             : nextName
-              ? `Keep this round, on to ${nextName}`
-              : 'Keep this round'}
+              ? say('round.keepThisRoundOnTo', { nextName })
+              : say('round.keepThisRound')}
         </button>
         {!ready && (
           <p role="status" className="hint font-semibold" data-testid="missing">
             {walk.by.trim() === ''
-              ? 'Type your name: it goes beside what you read.'
-              : 'Type a value first, or what it is like.'}
+              ? say('round.typeYourNameItGoesBesideWhat')
+              : say('round.typeAValueFirstOrWhatIt')}
           </p>
         )}
         {!walk.single &&
           (leaving ? (
             <SkipChoice
-              title={`Leave ${heap.name} out: why?`}
+              title={say('round.leaveOutWhy', { name: heap.name })}
               onBack={() => setLeaving(false)}
               onChoose={(reason) => {
                 const left = leaveHeap(walk, heap, reason, serverNow(), createId);
@@ -409,12 +424,12 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           ) : (
             <button type="button" className="btn" onClick={() => setLeaving(true)}>
               <Mark name="walk" />
-              Leave {heap.name} out
+              {say('round.leaveOut', { name: heap.name })}
             </button>
           ))}
         {!walk.single && notIn.length > 0 && (
           <div>
-            <h2 className="!text-lead">Not in this round</h2>
+            <h2 className="!text-lead">{say('round.notInThisRound')}</h2>
             <p className="q text-hint mt-1">
               {notIn.map((h, i) => (
                 <span key={h.id}>
@@ -468,7 +483,9 @@ function Row({
     draft,
     placeIndex: index,
     onKeep: (r) => {
-      void handle.step(keepReading(walk, heap.id, place.id, r, kept ? 'Typed again.' : null));
+      void handle.step(
+        keepReading(walk, heap.id, place.id, r, kept ? say('round.typedAgain') : null),
+      );
       onPending('');
     },
   });
@@ -489,9 +506,7 @@ function Row({
       return;
     }
     if (numberIn(text) === null) {
-      setBad(
-        `‘${text}’ is not a number. Type the temperature, such as 57.2, or a range such as 55-59.`,
-      );
+      setBad(say('round.isNotANumberTypeTheTemperature', { text }));
       return;
     }
     setBad(null);
@@ -511,17 +526,20 @@ function Row({
           {place.depthM === undefined ? (
             ''
           ) : (
-            <span className="q font-normal text-note"> {Math.round(place.depthM * 100)} cm</span>
+            <span className="q font-normal text-note">
+              {' '}
+              {say('round.cm2', { depthM: Math.round(place.depthM * 100) })}
+            </span>
           )}
         </th>
         <td className="pr-3 q whitespace-nowrap text-hint">
           {place.last === null
-            ? 'not read yet'
+            ? say('round.notReadYet')
             : `${readingText(place.last, unit)}, ${soonText(data.site.timeZone, place.last.at, serverNow())}`}
         </td>
         <td className="pr-3">
           <input
-            aria-label={`${label}, now, °${unit}`}
+            aria-label={say('round.now2', { label, unit })}
             className="field !w-[104px] disp !text-head font-bold"
             inputMode="decimal"
             value={shown}
@@ -552,20 +570,20 @@ function Row({
           {kept && kept.marks.length > 0 && (
             <span className="q block text-note">
               {kept.marks[0] === 'rising'
-                ? 'still rising'
+                ? say('round.stillRising2')
                 : kept.marks[0] === 'about'
                   ? 'about'
-                  : 'at least'}
+                  : say('round.atLeast2')}
             </span>
           )}
-          {draft.left[place.id] && <span className="q text-note">left out</span>}
+          {draft.left[place.id] && <span className="q text-note">{say('round.leftOut')}</span>}
           {!kept && !draft.left[place.id] && current && (
             <button
               type="button"
               className="link text-note min-h-[28px]"
               onClick={() => void handle.step(leavePlace(walk, heap.id, place.id, 'other'))}
             >
-              leave out
+              {say('round.leaveOut2')}
             </button>
           )}
         </td>
@@ -606,13 +624,17 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
   return (
     <div className="grid grid-cols-[1fr_auto] gap-2 items-end">
       <Field
-        label="Air in the shade"
+        label={say('round.airInTheShade')}
         unit={`°${unit}`}
         inputMode="decimal"
         value={text}
         onChange={(e) => setText(e.target.value)}
-        problem={odd ? `No air reads ${figure(toCelsius(value, unit), unit)} °${unit}.` : undefined}
-        hint="Once for each round"
+        problem={
+          odd
+            ? say('round.noAirReads', { value: figure(toCelsius(value, unit), unit), unit })
+            : undefined
+        }
+        hint={say('round.onceForEachRound')}
       />
       <button
         type="button"
@@ -623,7 +645,7 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
           void handle.step(w, [out]);
         }}
       >
-        Keep the air
+        {say('round.keepTheAir')}
       </button>
     </div>
   );

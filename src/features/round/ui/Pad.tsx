@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { Delete } from 'lucide-react';
 import type { Key } from '../pad';
 
@@ -15,7 +16,9 @@ export function Pad({ onKey, sign = false }: { onKey: (key: Key) => void; sign?:
         <button
           key={k}
           type="button"
-          aria-label={k === 'back' ? 'Delete the last digit' : k === '.' ? 'Point' : k}
+          aria-label={
+            k === 'back' ? say('round.deleteTheLastDigit') : k === '.' ? say('round.point') : k
+          }
           onClick={() => onKey(k)}
           className="min-h-glove border-[1.5px] border-ink rounded-glove bg-sheet disp font-[650] text-[32px] leading-none flex items-center justify-center active:bg-sunk touch-manipulation select-none"
         >
@@ -28,7 +31,7 @@ export function Pad({ onKey, sign = false }: { onKey: (key: Key) => void; sign?:
           onClick={() => onKey('-')}
           className="col-span-3 min-h-glove border-[1.5px] border-ink rounded-glove bg-sheet text-subhead font-semibold"
         >
-          Below zero (−)
+          {say('round.belowZero')}
         </button>
       )}
     </div>

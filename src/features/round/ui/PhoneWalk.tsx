@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Mound } from '@/charts/Mound';
@@ -187,17 +188,24 @@ function ReadStep({
         heap={heap}
         line={
           walk.single
-            ? `${heap.places.length} places`
-            : `${ordinal(i)} of ${walk.order.length}${next ? ` · then ${next.name}` : ' · the last'}`
+            ? say('round.places', { places: heap.places.length })
+            : next
+              ? say('round.ofThen', { i: ordinal(i), order: walk.order.length, name: next.name })
+              : say('round.ofTheLast', { i: ordinal(i), order: walk.order.length })
         }
-        button="Stop"
+        button={say('round.stop')}
         onButton={() => setAsking('stop')}
       />
       <div className="relative h-[132px] mt-1.5">
         <Schematic
           shape={heap.shape}
           current={place.id}
-          says={`${heap.name}: ${readSoFar(heap, draft).length} of ${heap.places.length} places read, now ${label}`}
+          says={say('round.ofPlacesReadNow', {
+            name: heap.name,
+            heap: readSoFar(heap, draft).length,
+            places: heap.places.length,
+            label,
+          })}
           places={stretchOf(heap, at).map((p) => {
             const s = standing(draft, p.id);
             return {
@@ -215,7 +223,7 @@ function ReadStep({
           className="absolute right-3 top-0 btn !min-h-choice !px-3 !text-small"
           onClick={() => setAsking('list')}
         >
-          {readSoFar(heap, draft).length} of {heap.places.length}
+          {say('round.of', { heap: readSoFar(heap, draft).length, places: heap.places.length })}
         </button>
         {undo && serverNow() - undo.at < UNDO_MS && (
           <button
@@ -224,24 +232,24 @@ function ReadStep({
             onClick={() => {
               void handle.step(takeBack(walk, heap.id, undo.place));
               setAt(heap.places.findIndex((p) => p.id === undo.place));
-              setAgain('Taken back at once.');
+              setAgain(say('round.takenBackAtOnce'));
               setUndo(null);
             }}
           >
-            Take {undo.label} back
+            {say('round.takeBack', { label: undo.label })}
           </button>
         )}
       </div>
       <div className="px-4 pb-3.5 pt-1 flex-1 flex flex-col gap-[7px]">
         {asking === 'place' ? (
           <SkipChoice
-            title={`Leave ${short(label)} out: why?`}
+            title={say('round.leaveOutWhy2', { label: short(label) })}
             onChoose={leave}
             onBack={() => setAsking(null)}
           />
         ) : asking === 'heap' ? (
           <SkipChoice
-            title={`Leave ${heap.name} out: why?`}
+            title={say('round.leaveOutWhy', { name: heap.name })}
             onBack={() => setAsking(null)}
             onChoose={(reason) => {
               const { walk: w, out } = leaveHeap(walk, heap, reason, serverNow(), createId);
@@ -250,28 +258,26 @@ function ReadStep({
           />
         ) : asking === 'stop' ? (
           <div className="flex flex-col gap-2.5">
-            <h2>Stop here?</h2>
-            <p className="q text-control">
-              What you kept stays on this phone; you can go on where you stopped.
-            </p>
+            <h2>{say('round.stopHere')}</h2>
+            <p className="q text-control">{say('round.whatYouKeptStaysOnThisPhone')}</p>
             <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn key !min-h-[72px]">
-              Stop, go on later
+              {say('round.stopGoOnLater')}
             </Link>
             {!walk.single && (
               <button type="button" className="btn !min-h-row" onClick={() => setAsking('heap')}>
-                Leave {heap.name} out
+                {say('round.leaveOut', { name: heap.name })}
               </button>
             )}
             <button type="button" className="btn !min-h-row" onClick={onRead}>
-              No more places: squeeze and smell
+              {say('round.noMorePlacesSqueezeAndSmell')}
             </button>
             <button type="button" className="btn !min-h-glove" onClick={() => setAsking(null)}>
-              Back to {short(label)}
+              {say('round.backTo', { label: short(label) })}
             </button>
           </div>
         ) : asking === 'list' ? (
           <div className="flex flex-col gap-2">
-            <h2>Places of {heap.name}</h2>
+            <h2>{say('round.placesOf', { name: heap.name })}</h2>
             {heap.doubts.map((d) => (
               <p key={d} className="caution">
                 {d}
@@ -287,17 +293,17 @@ function ReadStep({
                       className="btn w-full !min-h-glove !justify-between"
                       onClick={() => {
                         setAt(n);
-                        setAgain(s ? 'Read again.' : null);
+                        setAgain(s ? say('round.readAgain') : null);
                         setAsking(null);
                       }}
                     >
                       <span className="truncate">{p.label ?? p.id}</span>
                       <span className="disp font-bold whitespace-nowrap">
                         {s
-                          ? `${readingText(s, s.unit)} · read again`
+                          ? say('round.readAgain2', { s: readingText(s, s.unit) })
                           : draft.left[p.id]
-                            ? 'left out'
-                            : 'not read'}
+                            ? say('round.leftOut')
+                            : say('round.notRead')}
                       </span>
                     </button>
                   </li>
@@ -305,7 +311,7 @@ function ReadStep({
               })}
             </ul>
             <button type="button" className="btn !min-h-glove" onClick={() => setAsking(null)}>
-              Back to {short(label)}
+              {say('round.backTo', { label: short(label) })}
             </button>
           </div>
         ) : (
@@ -313,12 +319,17 @@ function ReadStep({
             <div className="flex justify-between items-center gap-2 min-h-[58px]">
               <p className="text-lead leading-[1.3] min-w-0">
                 <b className="disp text-head">{short(label)}</b> {rest(label)}
-                {place.depthM === undefined ? '' : `, ${Math.round(place.depthM * 100)} cm`}
+                {place.depthM === undefined
+                  ? ''
+                  : say('round.cm3', { depthM: Math.round(place.depthM * 100) })}
                 <br />
                 <span className="q">
                   {place.last === null
-                    ? 'Not read yet'
-                    : `${readingText(place.last, unit)} last time, ${soonText(data.site.timeZone, place.last.at, serverNow())}`}
+                    ? say('round.notReadYet2')
+                    : say('round.lastTime2', {
+                        last: readingText(place.last, unit),
+                        at: soonText(data.site.timeZone, place.last.at, serverNow()),
+                      })}
                 </span>
               </p>
               {!reading.asking && !reading.fire && (
@@ -327,7 +338,7 @@ function ReadStep({
             </div>
             {again !== null && <AgainReason value={again} onChange={setAgain} />}
             <output
-              aria-label={`${label}, typed`}
+              aria-label={say('round.typed', { label })}
               className="border-2 border-ink rounded-[5px] bg-sheet h-[70px] flex-none flex items-center justify-between gap-2 px-3.5"
             >
               <span
@@ -340,7 +351,7 @@ function ReadStep({
                 {valueC !== null && place.last && (
                   <>
                     <b className="disp text-lead">{changeText(valueC - place.last.c, unit)}</b>{' '}
-                    since then
+                    {say('round.sinceThen')}
                     <br />
                   </>
                 )}
@@ -365,7 +376,7 @@ function ReadStep({
                     className="btn !min-h-[74px] !px-1"
                     onClick={() => setAsking('place')}
                   >
-                    Skip point
+                    {say('round.skipPoint')}
                   </button>
                   <button
                     type="button"
@@ -374,10 +385,16 @@ function ReadStep({
                     onClick={reading.keep}
                   >
                     {reading.value === null
-                      ? `Type ${short(label)}`
+                      ? say('round.type', { label: short(label) })
                       : nextIndex === null
-                        ? `Keep ${shown}, then feel`
-                        : `Keep ${shown}, go to ${short(itemAt(heap.places, nextIndex).label ?? itemAt(heap.places, nextIndex).id)}`}
+                        ? say('round.keepThenFeel', { shown })
+                        : say('round.keepGoTo', {
+                            shown,
+                            label: short(
+                              itemAt(heap.places, nextIndex).label ??
+                                itemAt(heap.places, nextIndex).id,
+                            ),
+                          })}
                   </button>
                 </div>
               </>
@@ -400,7 +417,11 @@ function stretchOf(heap: RoundHeap, at: number): RoundHeap['places'] {
 const AGAIN = ['Slip of the finger', 'It was still rising', 'The probe had moved'] as const;
 function AgainReason({ value, onChange }: { value: string; onChange: (v: string) => void }) {
   return (
-    <div className="grid grid-cols-3 gap-[7px]" role="group" aria-label="Why it is read again">
+    <div
+      className="grid grid-cols-3 gap-[7px]"
+      role="group"
+      aria-label={say('round.whyItIsReadAgain')}
+    >
       {AGAIN.map((r) => (
         <button
           key={r}
@@ -429,10 +450,10 @@ function wordFor(c: number, floorC: number, unit: TempUnit): string {
   return c >= 77
     ? 'danger'
     : c >= 70
-      ? 'too hot'
+      ? say('round.tooHot')
       : c >= floorC
-        ? `${by.toFixed(1)} to spare`
-        : `${by.toFixed(1)} short`;
+        ? say('round.toSpare', { by: by.toFixed(1) })
+        : say('round.short', { by: by.toFixed(1) });
 }
 const ordinal = (n: number): string =>
   `${n}${n % 100 > 10 && n % 100 < 14 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th')}`;
@@ -445,18 +466,28 @@ function roundSentence(
 ): { head: string; text: string } {
   const read = readSoFar(heap, draft);
   if (read.length === 0)
-    return { head: 'Nothing read.', text: 'Only what you felt and saw is kept.' };
+    return { head: say('round.nothingRead'), text: say('round.onlyWhatYouFeltAndSawIs') };
   const coldest = read.reduce((a, b) => (b.c < a.c ? b : a));
-  const cold = `Coldest ${readingText(coldest.kept, unit)} at ${short(coldest.label)}`;
+  const cold = say('round.coldestAt', {
+    reading: readingText(coldest.kept, unit),
+    label: short(coldest.label),
+  });
   if (read.length < heap.minPoints)
     return {
-      head: 'A thin round.',
-      text: `${read.length} of the ${heap.minPoints} places that a round needs. ${cold}; it can show that the heap is cold, but earns nothing.`,
+      head: say('round.aThinRound'),
+      text: say('round.ofThePlacesThatARoundNeeds', {
+        read: read.length,
+        minPoints: heap.minPoints,
+        cold,
+      }),
     };
   const floor = `${figure(heap.floorC, unit)} °${unit}`;
   return coldest.c < heap.floorC
-    ? { head: 'Not hot all through.', text: `${cold}, under ${floor}.` }
-    : { head: 'Good round.', text: `${cold}, over ${floor} at ${read.length} places.` };
+    ? { head: say('round.notHotAllThrough'), text: say('round.under', { cold, floor }) }
+    : {
+        head: say('round.goodRound'),
+        text: say('round.overAtPlaces', { cold, floor, read: read.length }),
+      };
 }
 
 function FeelStep({
@@ -488,10 +519,15 @@ function FeelStep({
         heap={heap}
         line={
           read.length > 0
-            ? `${read.length} ${read.length === 1 ? 'place' : 'places'} read: ${figure(Math.min(...read.map((r) => r.c)), unit)} to ${figure(hottest!, unit)} °${unit}`
-            : 'No place read'
+            ? say('round.oneOtherReadTo', {
+                read: read.length,
+                figure: figure(Math.min(...read.map((r) => r.c)), unit),
+                hottest: figure(hottest!, unit),
+                unit,
+              })
+            : say('round.noPlaceRead')
         }
-        button="Back"
+        button={say('round.back')}
         onButton={onBack}
       />
       <div className="px-4 pt-4 flex flex-col gap-4 pb-4">
@@ -514,7 +550,7 @@ function FeelStep({
             aria-expanded={noting}
             onClick={() => setNoting(!noting)}
           >
-            Note
+            {say('round.note')}
           </button>
           <button
             type="button"
@@ -524,12 +560,12 @@ function FeelStep({
               setWhen(when === null ? localInput(data.site.timeZone, serverNow()) : null)
             }
           >
-            Read earlier
+            {say('round.readEarlier')}
           </button>
         </div>
         {when !== null && (
           <Field
-            label="When it was read"
+            label={say('round.whenItWasRead')}
             type="datetime-local"
             value={when}
             max={localInput(data.site.timeZone, serverNow())}
@@ -540,7 +576,7 @@ function FeelStep({
         {noting && (
           <div>
             <label className="label" htmlFor="feel-words">
-              Note
+              {say('round.note')}
             </label>
             <textarea
               id="feel-words"
@@ -563,18 +599,15 @@ function FeelStep({
         )}
         {nameless && (
           <Field
-            label="Who"
+            label={say('round.who')}
             value={walk.by}
             maxLength={60}
             autoComplete="name"
-            hint="Your name goes beside what you read"
+            hint={say('round.yourNameGoesBesideWhatYouRead')}
             onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
           />
         )}
-        <p className="caution">
-          Wash your hands before you eat, and rinse the thermometer before you go back to a cleaner
-          heap.
-        </p>
+        <p className="caution">{say('round.washYourHandsBeforeYouEatAnd')}</p>
       </div>
       <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 pt-2 pb-3.5 mt-auto">
         <p className="text-control leading-[1.3] mb-2" aria-live="polite">
@@ -587,16 +620,16 @@ function FeelStep({
           onClick={done}
         >
           {walk.single
-            ? 'Keep this round'
+            ? say('round.keepThisRound')
             : next
-              ? `Done, on to ${next.name}`
-              : 'Done, that was the last'}
+              ? say('round.doneOnTo', { name: next.name })
+              : say('round.doneThatWasTheLast')}
         </button>
         {(nothing || walk.by.trim() === '') && (
           <p role="status" className="font-semibold text-control mt-1.5" data-testid="missing">
             {nothing
-              ? 'Nothing is read or felt yet: go back to its places, or say what it is like.'
-              : 'Type your name above: it goes beside what you read.'}
+              ? say('round.nothingIsReadOrFeltYetGo')
+              : say('round.typeYourNameAboveItGoesBeside')}
           </p>
         )}
       </div>
@@ -620,15 +653,20 @@ export function AirStep({
   const odd = value !== null && (toCelsius(value, unit) > 55 || toCelsius(value, unit) < -45);
   return (
     <div className="flex-1 flex flex-col px-4 pt-4 pb-3.5 gap-3">
-      <h1>Air in the shade</h1>
+      <h1>{say('round.airInTheShade')}</h1>
       <p className="q text-control">
-        Once for each round.{' '}
-        {data.air
-          ? `Last read ${figure(data.air.c, unit)} °${unit}, ${soonText(data.site.timeZone, data.air.at, serverNow())}.`
-          : ''}
+        {say('round.onceForEachRound2', {
+          air: data.air
+            ? say('round.lastRead', {
+                c: figure(data.air.c, unit),
+                unit,
+                at: soonText(data.site.timeZone, data.air.at, serverNow()),
+              })
+            : '',
+        })}
       </p>
       <output
-        aria-label="Air, typed"
+        aria-label={say('round.airTyped')}
         className="border-2 border-ink rounded-[5px] bg-sheet h-[70px] flex items-center justify-between px-3.5"
       >
         <span className="disp font-bold text-[54px] leading-none">
@@ -639,7 +677,7 @@ export function AirStep({
       </output>
       {odd && (
         <p role="alert" className="marked font-semibold">
-          No air reads {value} °{unit}. Is it the other unit, or the heap?
+          {say('round.noAirReadsIsItTheOther', { value, unit })}
         </p>
       )}
       <Pad onKey={(k) => setText(appendKey(text, k))} sign />
@@ -649,7 +687,7 @@ export function AirStep({
           className="btn !min-h-[74px] !px-1"
           onClick={() => void handle.step({ ...walk, airAsked: true })}
         >
-          Skip air
+          {say('round.skipAir')}
         </button>
         <button
           type="button"
@@ -660,7 +698,7 @@ export function AirStep({
             void handle.step(w, [out]);
           }}
         >
-          {value === null ? 'Type the air' : `Keep ${text} °${unit}`}
+          {value === null ? say('round.typeTheAir') : say('round.keep2', { text, unit })}
         </button>
       </div>
     </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { nameForHeap } from '@/core/words/waiting';
 import { enqueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
@@ -37,7 +38,7 @@ export function PhotoButton({
       },
     ]);
     void sendWaiting();
-    return `Photo kept (${Math.round(blob.size / 1000)} kB).`;
+    return say('round.photoKeptKb', { size: Math.round(blob.size / 1000) });
   };
   return <PhotoKey of="the heap" take={take} className={className} />;
 }

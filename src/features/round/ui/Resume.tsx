@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { Mark } from '@/charts/marks';
 import { soonText } from '@/core/quantity/format';
@@ -30,14 +31,17 @@ export function Resume({
     <div className="flex-1 flex flex-col max-w-[760px] w-full">
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-2">
         <div className="flex justify-between items-start gap-3">
-          <h1>{next ? 'Your round' : 'Round done'}</h1>
+          <h1>{next ? say('round.yourRound') : say('round.roundDone')}</h1>
           <Link href="/" className="btn !min-h-choice sm:hidden">
-            Yard
+            {say('round.yard')}
           </Link>
         </div>
         <p className="text-control q">
-          Begun {soonText(data.site.timeZone, walk.startedAt, serverNow())}; {done} of{' '}
-          {heaps.length} {heaps.length === 1 ? 'heap' : 'heaps'} done.
+          {say('round.begunOfOneOtherDone', {
+            startedAt: soonText(data.site.timeZone, walk.startedAt, serverNow()),
+            done,
+            heaps: heaps.length,
+          })}
         </p>
       </div>
       <ol className="px-4 sm:px-5 mt-2" data-testid="route">
@@ -51,7 +55,7 @@ export function Resume({
               <span className="q text-small block">{stopText(walk, data, h)}</span>
             </span>
             <button type="button" className="btn !min-h-key" onClick={() => onHeap(h.id)}>
-              {isDone(walk, data, h.id) ? 'Again' : 'Read'}
+              {isDone(walk, data, h.id) ? say('round.again') : say('round.read')}
             </button>
           </li>
         ))}
@@ -60,14 +64,14 @@ export function Resume({
         {next ? (
           <>
             <button type="button" className="btn !min-h-[76px] !px-1" onClick={end}>
-              End this round
+              {say('round.endThisRound')}
             </button>
             <button
               type="button"
               className="btn key !min-h-[76px] !text-head"
               onClick={() => onHeap(next)}
             >
-              Go on with {name}
+              {say('round.goOnWith')} {name}
             </button>
           </>
         ) : (
@@ -76,7 +80,7 @@ export function Resume({
             className="btn key col-span-2 !min-h-[76px] !text-head"
             onClick={end}
           >
-            End this round
+            {say('round.endThisRound')}
           </button>
         )}
       </div>
@@ -87,11 +91,15 @@ export function Resume({
 /** How a heap stands in the walk, for lists. */
 export function stopText(walk: RoundWalk, data: OfflineRoundData, h: RoundHeap): string {
   const draft = walk.heaps[h.id];
-  if (draft?.done === 'left') return 'left out';
-  if (draft?.done === 'read') return `read by you`;
+  if (draft?.done === 'left') return say('round.leftOut');
+  if (draft?.done === 'read') return say('round.readByYou');
   const read = Object.keys(draft?.kept ?? {}).length;
-  if (read > 0) return `${read} of ${h.places.length} places`;
+  if (read > 0) return say('round.ofPlaces', { read, places: h.places.length });
   if (h.walk?.id === walk.id)
-    return `${h.walk.done === 'read' ? 'read' : 'left out'} ${soonText(data.site.timeZone, h.walk.at, serverNow())} by ${h.walk.by}`;
+    return say('round.readOtherLeftOutBy', {
+      done: h.walk.done === 'read' ? 'read' : 'other',
+      at: soonText(data.site.timeZone, h.walk.at, serverNow()),
+      by: h.walk.by,
+    });
   return [h.place, h.reason].filter(Boolean).join(' · ');
 }

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { OfflineRoundData } from '../offline-round-data';
@@ -80,12 +81,12 @@ export function RoundApp({
     return (
       <p className="p-5" role="status">
         {initial === null
-          ? 'Nothing for a round is kept on this device yet: open this page once with a signal.'
-          : 'Looking for what is kept on this device…'}
+          ? say('round.nothingForARoundIsKeptOn')
+          : say('round.lookingForWhatIsKeptOnThis')}
       </p>
     );
   if (data.heaps.length === 0)
-    return <p className="p-5">No heap stands on this site yet. Open one first.</p>;
+    return <p className="p-5">{say('round.noHeapStandsOnThisSiteYet')}</p>;
   const go = (w: RoundWalk, id: string | null, out: readonly Out[] = []): void => {
     void step(id === null ? w : openHeap(w, id, createId), out);
     setHeapId(id);
@@ -101,7 +102,7 @@ export function RoundApp({
   if (!walk && single !== null)
     return (
       <p className="p-5" role="status">
-        One moment…
+        {say('round.oneMoment')}
       </p>
     );
   // One heap that was opened alone and not begun stands in no way.

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';
 import { Mound } from '@/charts/Mound';
@@ -26,10 +27,10 @@ export function useRouteOrder(data: OfflineRoundData, by: string, onKept: WalkHa
       batch: null,
       kind: 'walk-order' as const,
       at: null,
-      by: by.trim() || 'this device',
+      by: by.trim() || say('round.thisDevice'),
       data: { batches: ids },
     };
-    void enqueue([{ form, what: 'Order of the round' }])
+    void enqueue([{ form, what: say('round.orderOfTheRound') }])
       .then(() => sendWaiting())
       .then(onKept);
     if (ids.length === 0) setOrder(null);
@@ -64,7 +65,7 @@ const HeapWords = ({ heap: h, reasons }: { heap: RoundHeap; reasons: boolean }) 
   <span className="flex-1 min-w-0 leading-[1.25]">
     <b className="disp text-lead">{h.name}</b>{' '}
     <span className="q text-small">{[h.place, h.reason].filter(Boolean).join(' · ')}</span>
-    {h.hot && <b className="marked ml-1 text-small">too hot</b>}
+    {h.hot && <b className="marked ml-1 text-small">{say('round.tooHot')}</b>}
     {reasons && h.notNow && <span className="block q text-hint">{h.notNow}</span>}
     {reasons &&
       h.doubts.slice(0, 1).map((d) => (
@@ -92,7 +93,7 @@ function MoveKeys({
         type="button"
         className="btn !min-h-glove !px-4"
         disabled={first}
-        aria-label={`${name} earlier`}
+        aria-label={say('round.earlier', { name })}
         onClick={() => onMove(-1)}
       >
         ↑
@@ -101,7 +102,7 @@ function MoveKeys({
         type="button"
         className="btn !min-h-glove !px-4"
         disabled={last}
-        aria-label={`${name} later`}
+        aria-label={say('round.later', { name })}
         onClick={() => onMove(1)}
       >
         ↓
@@ -137,9 +138,7 @@ export function Route({
           )}
         </li>
       ))}
-      {heaps.length === 0 && (
-        <li className="q py-3">No heap is due. Choose All to read them anyway.</li>
-      )}
+      {heaps.length === 0 && <li className="q py-3">{say('round.noHeapIsDueChooseAllTo')}</li>}
     </ol>
   );
 }
@@ -154,10 +153,10 @@ export function OrderKeys({ route, manual }: { route: RouteOrder; manual: boolea
           className="btn key"
           onClick={() => route.keep(route.heaps.map((h) => h.id))}
         >
-          Keep this order
+          {say('round.keepThisOrder')}
         </button>
         <button type="button" className="btn" onClick={route.leave}>
-          Leave it as it was
+          {say('round.leaveItAsItWas')}
         </button>
       </>
     );
@@ -165,11 +164,11 @@ export function OrderKeys({ route, manual }: { route: RouteOrder; manual: boolea
     <>
       <button type="button" className="btn" onClick={route.begin}>
         <Mark name="walk" />
-        Change the order
+        {say('round.changeTheOrder')}
       </button>
       {manual && (
         <button type="button" className="btn" onClick={() => route.keep([])}>
-          Cleanest first again
+          {say('round.cleanestFirstAgain')}
         </button>
       )}
     </>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
@@ -19,7 +20,11 @@ export const partOfDay = (data: OfflineRoundData): string => {
       timeZone: data.site.timeZone,
     }).format(serverNow()),
   );
-  return hour < 12 ? 'Morning round' : hour < 17 ? 'Afternoon round' : 'Evening round';
+  return hour < 12
+    ? say('round.morningRound')
+    : hour < 17
+      ? say('round.afternoonRound')
+      : say('round.eveningRound');
 };
 
 /** The thermometer that is taken unless another is chosen: the one that read last, else the first in service. */
@@ -31,11 +36,8 @@ function usualProbe({ heaps, instruments }: OfflineRoundData): string | null {
 
 const RouteWhy = ({ ordering, manual }: { ordering: boolean; manual: boolean }) => (
   <p className="q text-body">
-    {ordering && 'Set the order by hand; it stays for every phone until you change it.'}
-    {!ordering &&
-      (manual
-        ? 'In the order that was set by hand. To go back to a cleaner heap, rinse the thermometer first.'
-        : ROUTE_WHY)}
+    {ordering && say('round.setTheOrderByHandItStays')}
+    {!ordering && (manual ? say('round.inTheOrderThatWasSetBy') : ROUTE_WHY)}
   </p>
 );
 
@@ -57,21 +59,21 @@ const WhichHeaps = ({
     onValueChange={(v) => {
       if (v) onChange(v === 'all');
     }}
-    aria-label="Which heaps"
+    aria-label={say('round.whichHeaps')}
     className="grid grid-cols-2 gap-2"
   >
     <ToggleGroup.Item value="due" className="choice !min-h-glove">
-      Due ({due})
+      {say('round.due', { due })}
     </ToggleGroup.Item>
     <ToggleGroup.Item value="all" className="choice !min-h-glove">
-      All ({inAll})
+      {say('round.all', { inAll })}
     </ToggleGroup.Item>
   </ToggleGroup.Root>
 );
 
 const NotInThisRound = ({ heaps }: { heaps: readonly RoundHeap[] }) => (
   <div className="text-small">
-    <h2 className="!text-lead mb-1">Not in this round</h2>
+    <h2 className="!text-lead mb-1">{say('round.notInThisRound')}</h2>
     <p className="q leading-[1.4]">
       {heaps.map((h, i) => (
         <span key={h.id}>
@@ -86,9 +88,11 @@ const NotInThisRound = ({ heaps }: { heaps: readonly RoundHeap[] }) => (
 type RoundInstrument = OfflineRoundData['instruments'][number];
 
 function checkText(i: RoundInstrument): string {
-  if (i.out) return `out of service: ${i.out}`;
-  if (i.checked === null) return 'never checked';
-  return i.checkLate ? `check due: last ${i.checked}` : `checked ${i.checked}`;
+  if (i.out) return say('round.outOfService', { out: i.out });
+  if (i.checked === null) return say('round.neverChecked');
+  return i.checkLate
+    ? say('round.checkDueLast', { checked: i.checked })
+    : say('round.checked', { checked: i.checked });
 }
 
 /** With which thermometer; one that is not registered is not noted. */
@@ -105,13 +109,13 @@ function ProbeChoice({
   return (
     <div>
       <span className="label" id="probe-label">
-        Thermometer
+        {say('round.thermometer')}
       </span>
       {instruments.length === 0 ? (
         <p className="hint">
-          None is registered, so none is noted and nothing is corrected.{' '}
+          {say('round.noneIsRegisteredSoNoneIsNoted')}{' '}
           <Link className="link" href="/instruments">
-            Register one
+            {say('round.registerOne')}
           </Link>
         </p>
       ) : (
@@ -137,7 +141,7 @@ function ProbeChoice({
             onClick={() => onProbe(null)}
             className={`choice !min-h-[60px] ${chosen(null)}`}
           >
-            Another, not noted
+            {say('round.anotherNotNoted')}
           </button>
         </div>
       )}
@@ -163,7 +167,7 @@ function ReaderFields({
     <div className="px-4 sm:px-5 pt-1 lg:pt-4 pb-3 flex flex-col gap-3">
       <ProbeChoice instruments={instruments} probe={probe} onProbe={onProbe} />
       <Field
-        label="Who reads"
+        label={say('round.whoReads')}
         value={by}
         onChange={(e) => {
           onBy(e.target.value);
@@ -171,7 +175,7 @@ function ReaderFields({
         }}
         maxLength={60}
         autoComplete="name"
-        hint={by.trim() === '' ? 'Your name goes beside what you read' : undefined}
+        hint={by.trim() === '' ? say('round.yourNameGoesBesideWhatYouRead') : undefined}
       />
     </div>
   );
@@ -188,7 +192,7 @@ function StartKey({
   onStart: () => void;
 }) {
   const isNamed = by.trim() !== '';
-  const label = first ? `Start with ${first.name}` : 'Nothing to read';
+  const label = first ? say('round.startWith', { name: first.name }) : say('round.nothingToRead');
   return (
     <div className="max-lg:sticky max-lg:bottom-0 bg-paper lg:bg-sheet max-lg:border-t-2 border-ink px-4 sm:px-5 py-3 max-lg:mt-auto">
       <button
@@ -197,7 +201,7 @@ function StartKey({
         disabled={!first || !isNamed}
         onClick={onStart}
       >
-        {first && !isNamed ? 'Say who reads' : label}
+        {first && !isNamed ? say('round.sayWhoReads') : label}
       </button>
     </div>
   );
@@ -222,14 +226,15 @@ function Intro({
       <div className="flex justify-between items-start gap-3">
         <h1>{partOfDay(data)}</h1>
         <Link href="/" className="btn !min-h-choice sm:hidden">
-          Yard
+          {say('round.yard')}
         </Link>
       </div>
       <RouteWhy ordering={ordering} manual={data.manualOrder} />
       {joined && (
         <p className="marked font-semibold">
-          A round is under way since {soonText(data.site.timeZone, openSince, serverNow())}: yours
-          joins it.
+          {say('round.aRoundIsUnderWaySinceYours', {
+            openSince: soonText(data.site.timeZone, openSince, serverNow()),
+          })}
         </p>
       )}
       {children}
@@ -283,7 +288,7 @@ export function Start({
       </div>
       <aside
         className="max-lg:contents lg:bg-sheet lg:border-l-[1.6px] lg:border-ink lg:flex lg:flex-col"
-        aria-label="Who reads, and with what"
+        aria-label={say('round.whoReadsAndWithWhat')}
       >
         <ReaderFields
           {...{ instruments: data.instruments, probe, by, onProbe: setProbe, onBy: setBy }}

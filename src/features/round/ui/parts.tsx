@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
 import { ToggleGroup } from 'radix-ui';
 import { CAUTION } from '@/core/words/caution';
@@ -38,7 +39,7 @@ export function Settle({ since, seconds }: { since: number; seconds: number }) {
     <div
       className="flex items-center gap-1.5"
       role="timer"
-      aria-label={left > 0 ? `${left} seconds to settle` : 'settled'}
+      aria-label={left > 0 ? say('round.secondsToSettle', { left }) : 'settled'}
     >
       <svg width={56} height={56} viewBox="0 0 56 56" aria-hidden="true">
         <circle cx={28} cy={28} r={23} fill="none" stroke="var(--color-rule)" strokeWidth={6} />
@@ -67,15 +68,15 @@ export function Settle({ since, seconds }: { since: number; seconds: number }) {
       <span className="text-small leading-[1.2] q">
         {left > 0 ? (
           <>
-            let it
+            {say('round.letIt')}
             <br />
-            settle
+            {say('round.settle')}
           </>
         ) : (
           <>
-            stands
+            {say('round.stands')}
             <br />
-            still?
+            {say('round.still')}
           </>
         )}
       </span>
@@ -84,9 +85,24 @@ export function Settle({ since, seconds }: { since: number; seconds: number }) {
 }
 
 const MARKS: readonly { readonly mark: ReadingMark; readonly label: string }[] = [
-  { mark: 'rising', label: 'Still rising' },
-  { mark: 'atLeast', label: 'At least' },
-  { mark: 'about', label: 'About' },
+  {
+    mark: 'rising',
+    get label() {
+      return say('round.stillRising');
+    },
+  },
+  {
+    mark: 'atLeast',
+    get label() {
+      return say('round.atLeast');
+    },
+  },
+  {
+    mark: 'about',
+    get label() {
+      return say('round.about');
+    },
+  },
 ];
 /** How sure the value is. Kept as it is said, never made exact. */
 export function Marks({ reading, height }: { reading: ReadingHandle; height: string }) {
@@ -108,12 +124,12 @@ export function Marks({ reading, height }: { reading: ReadingHandle; height: str
     </button>
   );
   return (
-    <div className="grid grid-cols-4 gap-[7px]" role="group" aria-label="How sure">
+    <div className="grid grid-cols-4 gap-[7px]" role="group" aria-label={say('round.howSure')}>
       {MARKS.map(({ mark, label }) =>
         button(label, reading.marks.includes(mark), () => reading.mark(mark)),
       )}
       {button(
-        'Range',
+        say('round.range'),
         reading.low !== null,
         reading.range,
         reading.low === null && reading.value === null,
@@ -136,10 +152,10 @@ export function Question({ reading }: { reading: ReadingHandle }) {
         </ul>
         <p className="text-small">{FIRE_CARD.law}</p>
         <button type="button" className="btn key !min-h-[72px]" onClick={reading.keepAnyway}>
-          Keep {value} °{reading.unit} as it was read
+          {say('round.keep')} {value} {say('round.asItWasRead', { unit: reading.unit })}
         </button>
         <button type="button" className="btn !min-h-glove" onClick={reading.retype}>
-          It was a slip: type it again
+          {say('round.itWasASlipTypeItAgain')}
         </button>
       </div>
     );
@@ -160,9 +176,9 @@ export function Question({ reading }: { reading: ReadingHandle }) {
         </button>
       ))}
       <button type="button" className="btn !min-h-glove" onClick={reading.retype}>
-        Type it again
+        {say('round.typeItAgain')}
       </button>
-      <p className="text-small">What you typed is kept beside the answer.</p>
+      <p className="text-small">{say('round.whatYouTypedIsKeptBesideThe')}</p>
     </div>
   );
 }
@@ -188,7 +204,7 @@ export function SkipChoice({
         ))}
       </div>
       <button type="button" className="btn !min-h-glove" onClick={onBack}>
-        Back
+        {say('round.back')}
       </button>
     </div>
   );
@@ -267,7 +283,9 @@ const pestChip = (label: string, pest: Pest): Seen => {
 const LOOKED = ['growth', 'steam', 'pests', 'seepage'] as const;
 const SEEN: readonly Seen[] = [
   {
-    label: 'None of these',
+    get label() {
+      return say('round.noneOfThese');
+    },
     on: (f) => LOOKED.every((k) => f[k] === 'none'),
     flip: (f) =>
       LOOKED.reduce<Feel>(
@@ -301,7 +319,7 @@ export function FeelFields({
   return (
     <>
       <section className={section} aria-labelledby="squeeze-title">
-        <h2 id="squeeze-title">Squeeze a handful hard</h2>
+        <h2 id="squeeze-title">{say('round.squeezeAHandfulHard')}</h2>
         <ToggleGroup.Root
           type="single"
           value={feel.squeeze ?? ''}
@@ -334,7 +352,7 @@ export function FeelFields({
         </ToggleGroup.Root>
         <div className="flex items-center gap-2 text-body">
           <label htmlFor="sample" className="q whitespace-nowrap">
-            Arm’s depth, at
+            {say('round.armsDepthAt')}
           </label>
           <select
             id="sample"
@@ -345,16 +363,16 @@ export function FeelFields({
             {places.map((p) => (
               <option key={p} value={p}>
                 {p}
-                {p === coldest ? ' (coldest)' : ''}
+                {p === coldest ? say('round.coldest') : ''}
               </option>
             ))}
           </select>
         </div>
       </section>
       <section className={section} aria-labelledby="smell-title">
-        <h2 id="smell-title">Smell</h2>
+        <h2 id="smell-title">{say('round.smell')}</h2>
         <Pick
-          label="Smell"
+          label={say('round.smell')}
           value={feel.smell}
           options={SMELLS}
           columns="grid-cols-4"
@@ -363,7 +381,7 @@ export function FeelFields({
         {feel.smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       </section>
       <section className={section} aria-labelledby="seen-title">
-        <h2 id="seen-title">Seen</h2>
+        <h2 id="seen-title">{say('round.seen')}</h2>
         <div className="grid grid-cols-3 gap-2" role="group" aria-labelledby="seen-title">
           {SEEN.map((s) => (
             <button
@@ -378,15 +396,13 @@ export function FeelFields({
           ))}
         </div>
         {feel.growth === 'grey' && (
-          <p className="caution">
-            Grey, dusty growth throws spores: do not breathe it in, damp it down before you turn.
-          </p>
+          <p className="caution">{say('round.greyDustyGrowthThrowsSporesDoNot')}</p>
         )}
       </section>
       <section className={section} aria-labelledby="colour-title">
-        <h2 id="colour-title">Colour inside</h2>
+        <h2 id="colour-title">{say('round.colourInside')}</h2>
         <Pick
-          label="Colour inside"
+          label={say('round.colourInside')}
           value={feel.colour}
           options={COLOURS}
           columns="grid-cols-2 sm:grid-cols-4"
@@ -394,23 +410,25 @@ export function FeelFields({
         />
       </section>
       <section className={section} aria-labelledby="level-title">
-        <h2 id="level-title">Level, below its first mark</h2>
+        <h2 id="level-title">{say('round.levelBelowItsFirstMark')}</h2>
         <div className="grid grid-cols-[72px_1fr_72px] gap-2 items-center">
           <button
             type="button"
             className="btn !min-h-glove !text-number"
-            aria-label="5 cm higher"
+            aria-label={say('round.n5CmHigher')}
             onClick={() => onChange(put(feel, 'sunkCm', Math.max(0, (feel.sunkCm ?? 0) - 5)))}
           >
             −
           </button>
           <output className="disp text-number font-bold text-center">
-            {feel.sunkCm === undefined ? 'not measured' : `${feel.sunkCm} cm`}
+            {feel.sunkCm === undefined
+              ? say('round.notMeasured')
+              : say('round.cm', { sunkCm: feel.sunkCm })}
           </output>
           <button
             type="button"
             className="btn !min-h-glove !text-number"
-            aria-label="5 cm lower"
+            aria-label={say('round.n5CmLower')}
             onClick={() => onChange(put(feel, 'sunkCm', (feel.sunkCm ?? 0) + 5))}
           >
             +

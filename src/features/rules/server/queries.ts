@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { readBatchState } from '@/db/repositories/states';
 import type { BatchId } from '@/core/log/ids';
 import { shortScheduleTexts } from '@/core/advice/schedule';
@@ -37,8 +38,12 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
     own: own.map((r) => ({
       draft: r,
       view: ruleView(firstOf(ownRulesOf([r])), unit, r.version),
-      versions: valueAt(state.rules, r.id).map(
-        (v) => `Version ${v.version}: ${whenText(timeZone, v.since, now)}, ${v.by}`,
+      versions: valueAt(state.rules, r.id).map((v) =>
+        say('rules.version', {
+          version: v.version,
+          since: whenText(timeZone, v.since, now),
+          by: v.by,
+        }),
       ),
     })),
     chosen: terms ? [...terms.rules] : null,
@@ -55,7 +60,16 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
 }
 
 /** How a heap that is still building stands to every rule. */
-const NO_CLOCK = { word: 'No clock yet', text: 'still building', proven: false, kept: false };
+const NO_CLOCK = {
+  get word() {
+    return say('rules.noClockYet');
+  },
+  get text() {
+    return say('rules.stillBuilding');
+  },
+  proven: false,
+  kept: false,
+};
 
 /** Terms of a batch side by side: each version it has had, what the site works to now, and the standing under each. Null: no such batch. */
 export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) {
@@ -107,8 +121,13 @@ export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) 
       ),
       says:
         t === ahead
-          ? `Version ${t.siteVersion} of the site, not taken here`
-          : `${t.version === 1 ? 'Opened with it' : `Since ${whenText(locale.timeZone, t.since, locale.now)}`}, ${t.by}`,
+          ? say('rules.versionOfTheSiteNotTakenHere', { siteVersion: String(t.siteVersion) })
+          : t.version === 1
+            ? say('rules.openedWithIt', { by: t.by })
+            : say('rules.since', {
+                since: whenText(locale.timeZone, t.since, locale.now),
+                by: t.by,
+              }),
     })),
     rows: ids.map((ruleId) => ({
       id: ruleId,

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import Link from 'next/link';
 import type { Policy } from '@/core/evidence/types';
@@ -72,10 +73,10 @@ function Terms(p: BatchTermsProps) {
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-5">
       <div>
-        <h1>Rules of {p.name}</h1>
+        <h1>{say('rules.rulesOf', { name: p.name })}</h1>
         <p className="mt-2">
           <Link prefetch={false} className="link" href={`/batch/${p.id}`}>
-            Back to {p.name}
+            {say('rules.backTo', { name: p.name })}
           </Link>
         </p>
       </div>
@@ -83,13 +84,13 @@ function Terms(p: BatchTermsProps) {
         className="overflow-x-auto"
         tabIndex={0}
         role="group"
-        aria-label="Standing under each version"
+        aria-label={say('rules.standingUnderEachVersion')}
       >
         <table className="text-left border-collapse w-full text-body">
           <thead>
             <tr className="border-b-[1.6px] border-ink align-bottom">
               <th scope="col" className="py-1.5 pr-3 min-w-[120px] sm:min-w-[190px]">
-                Rule
+                {say('rules.rule')}
               </th>
               {p.columns.map((c) => (
                 <th
@@ -99,8 +100,11 @@ function Terms(p: BatchTermsProps) {
                 >
                   <b>
                     {c.ahead
-                      ? 'The site’s newest'
-                      : `Version ${c.version}${c.inForce ? ', in force' : ''}`}
+                      ? say('rules.theSitesNewest')
+                      : say('rules.versionInforceInForceOther', {
+                          version: c.version,
+                          inForce: c.inForce ? 'inForce' : 'other',
+                        })}
                   </b>
                   <span className="block hint">{c.says}</span>
                 </th>
@@ -124,12 +128,12 @@ function Terms(p: BatchTermsProps) {
                         <span className="q">{c.text}</span>
                         {c.kept && (
                           <span className="block text-note">
-                            This proof stands: it was reached before the change.
+                            {say('rules.thisProofStandsItWasReachedBefore')}
                           </span>
                         )}
                       </>
                     ) : (
-                      <span className="q">not asked</span>
+                      <span className="q">{say('rules.notAsked')}</span>
                     )}
                   </td>
                 ))}
@@ -137,7 +141,7 @@ function Terms(p: BatchTermsProps) {
             ))}
             <tr className="align-top">
               <th scope="row" className="py-1.5 pr-3 font-semibold">
-                Policy
+                {say('rules.policy')}
               </th>
               {p.columns.map((c) => (
                 <td
@@ -156,11 +160,8 @@ function Terms(p: BatchTermsProps) {
           {text}
         </p>
       ))}
-      <p className="hint max-w-[75ch]">
-        A change holds from now on. What was proven before stays proven under the version it was
-        reached under, unless something raw goes in.
-      </p>
-      <Disclosure summary={`Change the rules or the policy of ${p.name}`}>
+      <p className="hint max-w-[75ch]">{say('rules.aChangeHoldsFromNowOnWhat')}</p>
+      <Disclosure summary={say('rules.changeTheRulesOrThePolicyOf', { name: p.name })}>
         <div className="flex flex-col gap-5 pt-1">
           {p.sitePolicy && (
             <button
@@ -172,7 +173,7 @@ function Terms(p: BatchTermsProps) {
                 setDone(false);
               }}
             >
-              Take over version {p.siteVersion} of the site’s policy
+              {say('rules.takeOverVersion')} {p.siteVersion} {say('rules.ofTheSitesPolicy')}
             </button>
           )}
           <RuleList
@@ -184,8 +185,8 @@ function Terms(p: BatchTermsProps) {
             }}
           />
           <LeadSelect
-            label="Which rule does the head of the heap tell?"
-            hint="It is told on the yard too; the others stand below it."
+            label={say('rules.whichRuleDoesTheHeadOfThe')}
+            hint={say('rules.itIsToldOnTheYardToo')}
             chosen={rules}
             named={p.offered}
             onLead={(id) => {
@@ -194,7 +195,7 @@ function Terms(p: BatchTermsProps) {
             }}
           />
           {rules.length === 0 && (
-            <p>Without a rule, {p.name} claims nothing: its heat is shown, and no kill is told.</p>
+            <p>{say('rules.withoutARuleClaimsNothingItsHeat', { name: p.name })}</p>
           )}
           <PolicyFields
             draft={draft}
@@ -206,22 +207,25 @@ function Terms(p: BatchTermsProps) {
             unit={p.unit}
           />
           <Field
-            label="Who"
+            label={say('rules.who')}
             value={keeper.by}
             onChange={(e) => keeper.setBy(e.target.value)}
             maxLength={60}
             autoComplete="name"
-            hint="Your name goes beside the version"
+            hint={say('rules.yourNameGoesBesideTheVersion')}
           />
           <Problems list={keeper.problems} />
           <SaveButton
-            label={`Keep as version ${p.columns.filter((c) => !c.ahead).length + 1} for ${p.name}`}
+            label={say('rules.keepAsVersionFor', {
+              columns: p.columns.filter((c) => !c.ahead).length + 1,
+              name: p.name,
+            })}
             busy={keeper.busy}
-            missing={!policy ? 'A figure of the policy is not a number.' : whoIsMissing(keeper.by)}
+            missing={!policy ? say('rules.aFigureOfThePolicyIsNot') : whoIsMissing(keeper.by)}
             onSave={save}
           />
           <p className="hint" aria-live="polite">
-            {done ? 'Kept: the table above shows both.' : ''}
+            {done ? say('rules.keptTheTableAboveShowsBoth') : ''}
           </p>
         </div>
       </Disclosure>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { policyText } from '@/core/words/policy';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
@@ -19,27 +20,27 @@ export function PolicyFields({
   return (
     <div className="flex flex-col gap-4">
       <Choices
-        label="A round is worth"
+        label={say('rules.aRoundIsWorth')}
         value={draft.combine}
         columns={3}
         onChange={(v) => {
           if (v) set({ combine: v });
         }}
         options={[
-          { value: 'coldest', label: 'Coldest point', hint: 'the careful one' },
-          { value: 'median', label: 'Median' },
-          { value: 'mean', label: 'Mean', hint: 'hides a cold side' },
+          { value: 'coldest', label: say('rules.coldestPoint'), hint: say('rules.theCarefulOne') },
+          { value: 'median', label: say('rules.median') },
+          { value: 'mean', label: say('rules.mean'), hint: say('rules.hidesAColdSide') },
         ]}
       />
       <Choices
-        label="Time is counted in"
+        label={say('rules.timeIsCountedIn')}
         value={draft.counting}
         onChange={(v) => {
           if (v) set({ counting: v });
         }}
         options={[
-          { value: 'hours', label: 'Hours', hint: 'as they pass' },
-          { value: 'days', label: 'Calendar days', hint: 'each day read hot' },
+          { value: 'hours', label: say('rules.hours'), hint: say('rules.asTheyPass') },
+          { value: 'days', label: say('rules.calendarDays'), hint: say('rules.eachDayReadHot') },
         ]}
       />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(215px,1fr))] gap-x-4 gap-y-2 items-start">
@@ -59,7 +60,7 @@ export function PolicyFields({
         )}
       </div>
       <fieldset>
-        <legend className="label">Places that take part</legend>
+        <legend className="label">{say('rules.placesThatTakePart')}</legend>
         <div className="flex gap-5 flex-wrap">
           {(['core', 'middle', 'edge'] as const).map((z) => (
             <label key={z} className="flex gap-2 items-center min-h-target">
@@ -79,9 +80,7 @@ export function PolicyFields({
             </label>
           ))}
         </div>
-        <p className="hint">
-          A place that names no zone always takes part. The others are recorded and shown.
-        </p>
+        <p className="hint">{say('rules.aPlaceThatNamesNoZoneAlways')}</p>
       </fieldset>
       <p className="border-l-4 border-ink pl-3" aria-live="polite">
         {policy

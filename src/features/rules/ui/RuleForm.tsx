@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
 import { getRequirementDescription, LEAF_KINDS } from '@/core/evidence/requirements';
 import type { FormInput } from '@/core/evidence/requirements/description';
@@ -45,7 +46,7 @@ function PartInput({
       inputMode="decimal"
       value={part[input.key]}
       onChange={(e) => onChange({ [input.key]: e.target.value })}
-      problem={isMistyped(part, input) ? 'Type a number.' : undefined}
+      problem={isMistyped(part, input) ? say('rules.typeANumber') : undefined}
       {...(input.empty ? { placeholder: input.empty } : {})}
     />
   );
@@ -65,7 +66,7 @@ function PartFields({
   return (
     <div className="flex flex-col gap-3">
       <Choices
-        label="What it asks"
+        label={say('rules.whatItAsks')}
         value={part.kind}
         columns={4}
         onChange={(v) => {
@@ -89,20 +90,20 @@ function PartFields({
             checked={part.moist}
             onChange={(e) => set({ moist: e.target.checked })}
           />
-          Counts only while the heap is moist{' '}
-          <span className="q">(dry seeds survive heat that kills moist ones)</span>
+          {say('rules.countsOnlyWhileTheHeapIsMoist')}{' '}
+          <span className="q">{say('rules.drySeedsSurviveHeatThatKillsMoist')}</span>
         </label>
       )}
       {asksInARow && (
         <Choices
-          label="Must the time be in a row?"
+          label={say('rules.mustTheTimeBeInARow')}
           value={part.row}
           onChange={(v) => {
             if (v) set({ row: v });
           }}
           options={[
-            { value: 'yes', label: 'In a row' },
-            { value: 'no', label: 'Added up' },
+            { value: 'yes', label: say('rules.inARow') },
+            { value: 'no', label: say('rules.addedUp') },
           ]}
         />
       )}
@@ -138,7 +139,7 @@ function Past({ past }: { past: RulePreview | null }) {
   if (past === null)
     return (
       <p className="hint" aria-live="polite">
-        Working out what it would have said…
+        {say('rules.workingOutWhatItWouldHaveSaid')}
       </p>
     );
   if (!past.ok)
@@ -150,11 +151,11 @@ function Past({ past }: { past: RulePreview | null }) {
   return (
     <div aria-live="polite" data-testid="past" className="border-[1.6px] border-ink px-3 py-2">
       <p>
-        <b>Reads:</b> {past.text}.
+        <b>{say('rules.reads')}</b> {past.text}.
       </p>
-      <p className="font-semibold mt-1.5">It would say of the heaps here:</p>
+      <p className="font-semibold mt-1.5">{say('rules.itWouldSayOfTheHeapsHere')}</p>
       {past.batches.length === 0 ? (
-        <p>No heap of these methods is closed yet.</p>
+        <p>{say('rules.noHeapOfTheseMethodsIsClosed')}</p>
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-5 text-small">
           {past.batches.map((b) => (
@@ -194,11 +195,11 @@ function Editor({
   const keeper = useSubmitTerms(keep, by);
   const missing =
     d.methods.length === 0
-      ? 'Choose for which heaps it holds.'
+      ? say('rules.chooseForWhichHeapsItHolds')
       : past === null
-        ? 'What it would have said is being worked out.'
+        ? say('rules.whatItWouldHaveSaidIsBeing')
         : !past.ok
-          ? 'Put right what is said above.'
+          ? say('rules.putRightWhatIsSaidAbove')
           : whoIsMissing(keeper.by);
   const setPart = (i: number, p: RequirementDraft): void =>
     setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
@@ -206,24 +207,24 @@ function Editor({
     <div className="flex flex-col gap-4 pb-3">
       <div className="grid sm:grid-cols-2 gap-x-4">
         <Field
-          label="Title"
+          label={say('rules.title')}
           value={d.title}
           maxLength={120}
           onChange={(e) => setD({ ...d, title: e.target.value })}
-          hint="As the crew would say it"
+          hint={say('rules.asTheCrewWouldSayIt')}
         />
         <Field
-          label="Where it comes from"
+          label={say('rules.whereItComesFrom')}
           value={d.document}
           maxLength={300}
           onChange={(e) => setD({ ...d, document: e.target.value })}
-          hint="A permit, a buyer, a hazard analysis"
+          hint={say('rules.aPermitABuyerAHazardAnalysis')}
         />
       </div>
       {d.parts.map((p, i) => (
         <fieldset key={i} className="border-[1.5px] border-rule-2 px-3 pb-3">
           <legend className="px-1 font-semibold">
-            {d.parts.length === 1 ? 'Requirement' : `Part ${i + 1}`}
+            {d.parts.length === 1 ? say('rules.requirement') : say('rules.part', { i: i + 1 })}
           </legend>
           <PartFields part={p} unit={unit} onChange={(x) => setPart(i, x)} />
           {d.parts.length > 1 && (
@@ -232,21 +233,21 @@ function Editor({
               className="link mt-2 min-h-target"
               onClick={() => setD({ ...d, parts: d.parts.filter((_, j) => j !== i) })}
             >
-              Take part {i + 1} away
+              {say('rules.takePartAway', { i: i + 1 })}
             </button>
           )}
         </fieldset>
       ))}
       {d.parts.length > 1 && (
         <Choices
-          label="Of these parts"
+          label={say('rules.ofTheseParts')}
           value={d.join}
           onChange={(v) => {
             if (v) setD({ ...d, join: v });
           }}
           options={[
-            { value: 'anyOf', label: 'Any one is enough' },
-            { value: 'allOf', label: 'All are needed' },
+            { value: 'anyOf', label: say('rules.anyOneIsEnough') },
+            { value: 'allOf', label: say('rules.allAreNeeded') },
           ]}
         />
       )}
@@ -255,21 +256,21 @@ function Editor({
         className="btn self-start"
         onClick={() => setD({ ...d, parts: [...d.parts, emptyPart(unit)] })}
       >
-        Add another part
+        {say('rules.addAnotherPart')}
       </button>
       <Choices
-        label="What starts its clock again?"
+        label={say('rules.whatStartsItsClockAgain')}
         value={d.clock}
         onChange={(v) => {
           if (v) setD({ ...d, clock: v });
         }}
         options={[
-          { value: 'germs', label: 'Anything raw', hint: 'a rule on germs' },
-          { value: 'seeds', label: 'Live seeds', hint: 'a rule on weed seeds' },
+          { value: 'germs', label: say('rules.anythingRaw'), hint: say('rules.aRuleOnGerms') },
+          { value: 'seeds', label: say('rules.liveSeeds'), hint: say('rules.aRuleOnWeedSeeds') },
         ]}
       />
       <fieldset>
-        <legend className="label">For heaps kept as</legend>
+        <legend className="label">{say('rules.forHeapsKeptAs')}</legend>
         <div className="flex gap-5 flex-wrap">
           {(['turned', 'static', 'vessel'] as const).map((m) => (
             <label key={m} className="flex gap-2 items-center min-h-target">
@@ -286,23 +287,23 @@ function Editor({
                   })
                 }
               />
-              {m === 'vessel' ? 'closed vessel' : m}
+              {m === 'vessel' ? say('rules.closedVessel') : m}
             </label>
           ))}
         </div>
       </fieldset>
       <Past past={past} />
       <Field
-        label="Who"
+        label={say('rules.who')}
         value={keeper.by}
         onChange={(e) => keeper.setBy(e.target.value)}
         maxLength={60}
         autoComplete="name"
-        hint="Your name goes beside the version"
+        hint={say('rules.yourNameGoesBesideTheVersion')}
       />
       <Problems list={keeper.problems} />
       <SaveButton
-        label={d.id ? 'Keep as its next version' : 'Keep this rule'}
+        label={d.id ? say('rules.keepAsItsNextVersion') : say('rules.keepThisRule')}
         busy={keeper.busy}
         missing={missing}
         onSave={() => keeper.save('rule', null, { rule }, onDone)}
@@ -328,7 +329,11 @@ export function RuleForm({
   const [open, setOpen] = useState<{ key: string; draft: TypedRule } | null>(null);
   return (
     <Disclosure
-      summary={`Rules of your own: ${own.length === 0 ? 'none yet' : own.length}`}
+      summary={
+        own.length === 0
+          ? say('rules.rulesOfYourOwnNoneYet')
+          : say('rules.rulesOfYourOwn', { own: own.length })
+      }
       open={own.length > 0}
     >
       <div className="flex flex-col gap-3">
@@ -345,7 +350,7 @@ export function RuleForm({
               className="link min-h-target"
               onClick={() => setOpen({ key: o.view.id, draft: draftFrom(o.draft, unit) })}
             >
-              Change it
+              {say('rules.changeIt')}
             </button>
           </div>
         ))}
@@ -366,7 +371,7 @@ export function RuleForm({
             className="btn self-start"
             onClick={() => setOpen({ key: 'new', draft: newDraft(unit) })}
           >
-            Write a rule
+            {say('rules.writeARule')}
           </button>
         )}
       </div>

@@ -1,8 +1,15 @@
+import { say } from '@/messages/say';
 import { upperFirst } from '@/core/quantity/format';
 import { MEMORY_TEXT } from '@/core/rules/text';
 import type { RuleView } from '../view';
 
-const METHOD_WORD = { turned: 'turned', static: 'static', vessel: 'closed vessel' } as const;
+const METHOD_WORD = {
+  turned: 'turned',
+  static: 'static',
+  get vessel() {
+    return say('rules.closedVessel');
+  },
+} as const;
 
 /** Rules by where they come from, each with a tick and its text to read. */
 export function RuleList({
@@ -39,7 +46,7 @@ export function RuleList({
                     />
                     <span>
                       <b className="font-[650]">{r.title}</b>
-                      {r.version !== null ? ` (version ${r.version})` : ''}
+                      {r.version !== null ? say('rules.version2', { version: r.version }) : ''}
                       <span className="block hint">
                         {r.methods.map((m) => METHOD_WORD[m]).join(', ')}
                         {notes[r.id] ? ` · ${notes[r.id]}` : ''}
@@ -48,7 +55,7 @@ export function RuleList({
                   </label>
                   <details className="max-w-[58%] max-sm:max-w-none max-sm:pl-8 text-small open:flex-[1.4]">
                     <summary className="link min-h-target flex items-center justify-end max-sm:justify-start">
-                      Read it
+                      {say('rules.readIt')}
                     </summary>
                     <p>{upperFirst(r.text)}.</p>
                     <p className="q mt-1">
@@ -57,7 +64,9 @@ export function RuleList({
                     <p className="q">{r.clock}</p>
                     {r.conditions.length > 0 && (
                       <p className="q">
-                        It also asks, and is not judged here: {r.conditions.join('; ')}.
+                        {say('rules.itAlsoAsksAndIsNotJudged', {
+                          conditions: r.conditions.join('; '),
+                        })}
                       </p>
                     )}
                     {r.caution && <p className="q">{r.caution}</p>}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
@@ -55,11 +56,8 @@ function Terms(p: SiteRulesProps) {
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(340px,470px)]">
       <div className="min-w-0 px-5 py-5 flex flex-col gap-4">
         <div>
-          <h1>Rules of this site</h1>
-          <p className="mt-2 max-w-[60ch]">
-            Tick what this site must meet. A new heap is offered these, by what goes into it. Which
-            rule holds for you: check with your local authority.
-          </p>
+          <h1>{say('rules.rulesOfThisSite')}</h1>
+          <p className="mt-2 max-w-[60ch]">{say('rules.tickWhatThisSiteMustMeetA')}</p>
         </div>
         <RuleList
           rules={all}
@@ -70,8 +68,8 @@ function Terms(p: SiteRulesProps) {
           }}
         />
         <LeadSelect
-          label="Which rule does the head of the heap tell?"
-          hint="It is told on the yard too; the others stand below it."
+          label={say('rules.whichRuleDoesTheHeadOfThe')}
+          hint={say('rules.itIsToldOnTheYardToo')}
           chosen={rules}
           named={all}
           onLead={(id) => {
@@ -80,8 +78,7 @@ function Terms(p: SiteRulesProps) {
           }}
         />
         <p className="hint">
-          Edition {p.edition} of the library. ‘Above’ or ‘exceeds’ in a published text is treated
-          like ‘at or above’.
+          {say('rules.editionOfTheLibraryAboveOrExceeds', { edition: p.edition })}
         </p>
         <RuleForm
           own={p.own}
@@ -93,9 +90,9 @@ function Terms(p: SiteRulesProps) {
       </div>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-5 flex flex-col gap-4"
-        aria-label="How evidence is judged"
+        aria-label={say('rules.howEvidenceIsJudged')}
       >
-        <h2>How evidence is judged</h2>
+        <h2>{say('rules.howEvidenceIsJudged')}</h2>
         <PolicyFields
           draft={draft}
           onChange={(d) => {
@@ -105,32 +102,31 @@ function Terms(p: SiteRulesProps) {
           unit={p.unit}
         />
         <Field
-          label="Who"
+          label={say('rules.who')}
           value={keeper.by}
           onChange={(e) => keeper.setBy(e.target.value)}
           maxLength={60}
           autoComplete="name"
-          hint="Your name goes beside the version"
+          hint={say('rules.yourNameGoesBesideTheVersion')}
         />
         <Problems list={keeper.problems} />
         <SaveButton
-          label={`Keep rules and policy as version ${next}`}
+          label={say('rules.keepRulesAndPolicyAsVersion', { next })}
           busy={keeper.busy}
-          missing={!policy ? 'A figure of the policy is not a number.' : whoIsMissing(keeper.by)}
+          missing={!policy ? say('rules.aFigureOfThePolicyIsNot') : whoIsMissing(keeper.by)}
           onSave={save}
         />
         <p className="hint" aria-live="polite">
-          {done ? 'Kept. Heaps opened from now on take it. ' : ''}Heaps under way keep the version
-          they have, and a proof stays as it was reached; on a heap’s page you can look at it under
-          the new version, and take it over.
+          {say('rules.keptheapsKeptHeapsOpenedFromNowOn', { done: done ? 'keptHeaps' : 'other' })}
         </p>
         {p.versions.length > 0 && (
-          <Disclosure summary={`Versions so far: ${p.versions.length}`}>
+          <Disclosure summary={say('rules.versionsSoFar', { versions: p.versions.length })}>
             <ul className="flex flex-col gap-2 text-small">
               {p.versions.map((v) => (
                 <li key={v.version}>
-                  <b>Version {v.version}</b>, {v.when}, {v.by}: {v.rules}{' '}
-                  {v.rules === 1 ? 'rule' : 'rules'}. <span className="q">{v.policy}</span>
+                  <b>{say('rules.version3', { version: v.version })}</b>, {v.when}, {v.by}:{' '}
+                  {v.rules} {v.rules === 1 ? 'rule' : 'rules'}.{' '}
+                  <span className="q">{v.policy}</span>
                 </li>
               ))}
             </ul>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { theSite } from '@/db/context';
 import { log } from '@/platform/log';
 
@@ -17,7 +18,10 @@ export async function health(): Promise<Response> {
       { error: error instanceof Error ? error.message : error },
       'the database does not answer',
     );
-    return Response.json({ ok: false, message: 'The database does not answer.' }, { status: 503 });
+    return Response.json(
+      { ok: false, message: say('site.theDatabaseDoesNotAnswer') },
+      { status: 503 },
+    );
   }
 }
 

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useActionState, useSyncExternalStore } from 'react';
 import { nameSite } from '../server/actions';
 
@@ -15,14 +16,12 @@ export function NameSite() {
   );
   return (
     <main className="max-w-[560px] mx-auto px-5 py-10">
-      <h1>Where is your compost?</h1>
-      <p className="hint mt-3 mb-6">
-        Days are counted by this site’s clock. The name and the unit go on its records.
-      </p>
+      <h1>{say('site.whereIsYourCompost')}</h1>
+      <p className="hint mt-3 mb-6">{say('site.daysAreCountedByThisSitesClock')}</p>
       <form action={act} className="flex flex-col gap-5">
         <div>
           <label className="label" htmlFor="name">
-            Name of the site
+            {say('site.nameOfTheSite')}
           </label>
           <input
             className="field"
@@ -38,7 +37,7 @@ export function NameSite() {
         </div>
         <div>
           <label className="label" htmlFor="timeZone">
-            Time zone
+            {say('site.timeZone')}
           </label>
           <input
             className="field"
@@ -59,7 +58,7 @@ export function NameSite() {
           </p>
         </div>
         <fieldset>
-          <legend className="label">Thermometers read in</legend>
+          <legend className="label">{say('site.thermometersReadIn')}</legend>
           <div className="flex gap-5">
             {(['C', 'F'] as const).map((u) => (
               <label key={u} className="flex items-center gap-2 min-h-target">
@@ -76,7 +75,7 @@ export function NameSite() {
           </div>
         </fieldset>
         <button className="btn key" disabled={busy}>
-          {busy ? 'Keeping…' : 'Go to the yard'}
+          {busy ? say('site.keeping') : say('site.goToTheYard')}
         </button>
       </form>
     </main>

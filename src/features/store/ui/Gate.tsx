@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import {
   ANSWERS,
@@ -39,7 +40,7 @@ const keptIndex = (l: AcceptLine): number =>
 type Named = readonly { readonly id: string; readonly name: string }[];
 const subjectOf = (l: AcceptLine, materials: Named): string =>
   l.material === undefined
-    ? `Whatever may carry ${RISK_WORDS[l.risk!]}`
+    ? say('store.whateverMayCarry', { riskwords: RISK_WORDS[l.risk!] })
     : (materials.find((m) => m.id === l.material)?.name ?? l.material);
 
 /** What the site answers at the gate, and the measures that its crew counts in. */
@@ -60,23 +61,21 @@ export function Gate({
   const [said, setSaid] = useState(lines);
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-5 max-w-[1080px]">
-      <h1>Store</h1>
+      <h1>{say('store.store')}</h1>
       <StoreNav here="At the gate" />
       <section className="flex flex-col gap-2" data-testid="acceptance">
         <div className="flex flex-wrap gap-3 justify-between items-end">
-          <h2 className="!text-figure">What the site takes</h2>
+          <h2 className="!text-figure">{say('store.whatTheSiteTakes')}</h2>
           {!changing && (
             <button type="button" className="btn" onClick={() => setChanging(true)}>
-              Change the list
+              {say('store.changeTheList')}
             </button>
           )}
         </div>
         <p className="hint max-w-[720px]">
-          The first line that fits holds; what no line names is taken in.{' '}
-          {own || said !== lines
-            ? ''
-            : 'These lines are the usual ones of the trade, until you keep your own.'}{' '}
-          What may be taken at all: check with your local authority.
+          {say('store.theFirstLineThatFitsHoldsWhat', {
+            own: own || said !== lines ? 'none' : 'other',
+          })}
         </p>
         {changing ? (
           <DraftScope name="what the site takes">
@@ -120,10 +119,11 @@ function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials
                 <p key={i}>
                   <b>{ANSWER_WORDS[l.answer].says}</b>
                   {l.kept
-                    ? `, for ${itemAt(KEPT, keptIndex(l))[1]}`
+                    ? say('store.for', { kept: itemAt(KEPT, keptIndex(l))[1] })
                     : i > 0
-                      ? ', otherwise'
-                      : ''}: {l.reason}.
+                      ? say('store.otherwise')
+                      : ''}
+                  : {l.reason}.
                 </p>
               ))}
           </dd>
@@ -172,18 +172,18 @@ function Change({
           >
             <select
               className="field max-md:col-span-2"
-              aria-label={`Line ${i + 1}, what`}
+              aria-label={say('store.lineWhat', { i: i + 1 })}
               value={what(l)}
               onChange={(e) => set(i, withWhat(l, e.target.value))}
             >
-              <optgroup label="Whatever may carry">
+              <optgroup label={say('store.whateverMayCarry2')}>
                 {RISKS.map((r) => (
                   <option key={r} value={`r:${r}`}>
                     {RISK_WORDS[r]}
                   </option>
                 ))}
               </optgroup>
-              <optgroup label="Materials">
+              <optgroup label={say('store.materials')}>
                 {materials.map((m) => (
                   <option key={m.id} value={`m:${m.id}`}>
                     {m.name}
@@ -193,7 +193,7 @@ function Change({
             </select>
             <select
               className="field"
-              aria-label={`Line ${i + 1}, for`}
+              aria-label={say('store.lineFor', { i: i + 1 })}
               value={keptIndex(l)}
               onChange={(e) => set(i, withKept(l, itemAt(KEPT, Number(e.target.value))[0]))}
             >
@@ -205,7 +205,7 @@ function Change({
             </select>
             <select
               className="field"
-              aria-label={`Line ${i + 1}, answer`}
+              aria-label={say('store.lineAnswer', { i: i + 1 })}
               value={l.answer}
               onChange={(e) => set(i, { ...l, answer: e.target.value as AcceptanceAnswer })}
             >
@@ -217,10 +217,10 @@ function Change({
             </select>
             <input
               className="field max-md:col-span-2"
-              aria-label={`Line ${i + 1}, reason`}
+              aria-label={say('store.lineReason', { i: i + 1 })}
               value={l.reason}
               maxLength={200}
-              placeholder="why, as it is read out"
+              placeholder={say('store.whyAsItIsReadOut')}
               onChange={(e) => set(i, { ...l, reason: e.target.value })}
             />
             <span className="flex gap-3">
@@ -234,14 +234,16 @@ function Change({
                   setLines(next);
                 }}
               >
-                Up<span className="sr-only"> line {i + 1}</span>
+                {say('store.up')}
+                <span className="sr-only"> {say('store.line', { i: i + 1 })}</span>
               </button>
               <button
                 type="button"
                 className="link min-h-target"
                 onClick={() => setLines(lines.filter((_, k) => k !== i))}
               >
-                Take out<span className="sr-only"> line {i + 1}</span>
+                {say('store.takeOut')}
+                <span className="sr-only"> {say('store.line', { i: i + 1 })}</span>
               </button>
             </span>
           </li>
@@ -255,12 +257,12 @@ function Change({
             setLines([{ material: firstOf(materials).id, answer: 'ask', reason: '' }, ...lines])
           }
         >
-          Add a line at the top
+          {say('store.addALineAtTheTop')}
         </button>
       </p>
       <div className="max-w-[320px]">
         <Field
-          label="Who"
+          label={say('store.who')}
           value={by}
           maxLength={60}
           autoComplete="name"
@@ -270,23 +272,19 @@ function Change({
       <Problems list={problems} />
       <div className="flex gap-3 flex-wrap items-center">
         <button type="button" className="btn" onClick={onBack}>
-          Leave it as it was
+          {say('store.leaveItAsItWas')}
         </button>
         <SaveButton
           className="btn key"
-          label="Keep this list"
+          label={say('store.keepThisList')}
           busy={busy}
-          missing={
-            short
-              ? 'Each line wants a reason: whoever stands at the gate reads it out.'
-              : whoIsMissing(by)
-          }
+          missing={short ? say('store.eachLineWantsAReasonWhoeverStands') : whoIsMissing(by)}
           onSave={() =>
             keep(
               () =>
                 submitOrQueue(
                   { id, batch: null, kind: 'acceptance', at: null, by, data: { lines } },
-                  'what the site takes',
+                  say('store.whatTheSiteTakes2'),
                 ),
               () => onKept(lines),
             )
@@ -316,9 +314,9 @@ function Measures({
   };
   const litres = list.map((m) => typed(m.litres, 0.05));
   const wrong = litres.some((l) => typeof l !== 'number')
-    ? 'Each measure wants its litres as a number.'
+    ? say('store.eachMeasureWantsItsLitresAsA')
     : list.some((m) => m.name.trim() === '')
-      ? 'Each measure wants a name.'
+      ? say('store.eachMeasureWantsAName')
       : null;
   const save = (): void =>
     keep(
@@ -338,17 +336,14 @@ function Measures({
               })),
             },
           },
-          'own measures',
+          say('store.ownMeasures'),
         ),
       () => setSaved(true),
     );
   return (
     <section className="flex flex-col gap-2" data-testid="measures">
-      <h2 className="!text-figure">Your own measures</h2>
-      <p className="hint max-w-[720px]">
-        Filled level. What was logged before keeps the litres that the measure held then. A bucket
-        on the scales tells it: fill it with water, a kilogram is a litre.
-      </p>
+      <h2 className="!text-figure">{say('store.yourOwnMeasures')}</h2>
+      <p className="hint max-w-[720px]">{say('store.filledLevelWhatWasLoggedBeforeKeeps')}</p>
       <ul className="ruled max-w-[560px]">
         {list.map((m, i) => (
           <li
@@ -357,7 +352,7 @@ function Measures({
           >
             <input
               className="field"
-              aria-label={`Measure ${i + 1}, name`}
+              aria-label={say('store.measureName', { i: i + 1 })}
               value={m.name}
               maxLength={30}
               onChange={(e) => set(i, { name: e.target.value })}
@@ -365,7 +360,7 @@ function Measures({
             <span className="flex items-center gap-2">
               <input
                 className="field"
-                aria-label={`Measure ${i + 1}, litres`}
+                aria-label={say('store.measureLitres', { i: i + 1 })}
                 inputMode="decimal"
                 value={m.litres}
                 onChange={(e) => set(i, { litres: e.target.value })}
@@ -380,7 +375,8 @@ function Measures({
                 setSaved(false);
               }}
             >
-              Take out<span className="sr-only"> {m.name}</span>
+              {say('store.takeOut')}
+              <span className="sr-only"> {m.name}</span>
             </button>
           </li>
         ))}
@@ -394,12 +390,12 @@ function Measures({
             setSaved(false);
           }}
         >
-          Add a measure
+          {say('store.addAMeasure')}
         </button>
       </p>
       <div className="max-w-[320px]">
         <Field
-          label="Who"
+          label={say('store.who')}
           value={by}
           maxLength={60}
           autoComplete="name"
@@ -410,14 +406,14 @@ function Measures({
       <div className="flex gap-3 flex-wrap items-center">
         <SaveButton
           className="btn key"
-          label="Keep these measures"
+          label={say('store.keepTheseMeasures')}
           busy={busy}
           missing={wrong ?? whoIsMissing(by)}
           onSave={save}
         />
         {saved && (
           <span role="status" className="font-semibold">
-            Kept.
+            {say('store.kept')}
           </span>
         )}
       </div>

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
@@ -25,28 +26,28 @@ export function HeatForm({ load, by, unit, onDone }: FormOf) {
   return (
     <>
       <Field
-        label="Deep in the stack"
+        label={say('store.deepInTheStack')}
         unit={`°${unit}`}
         inputMode="decimal"
         value={value}
         onChange={(e) => setValue(e.target.value)}
-        problem={c === null ? 'Type the temperature as a number.' : undefined}
+        problem={c === null ? say('store.typeTheTemperatureAsANumber') : undefined}
         hint={
           slip
-            ? 'Is that the unit of this thermometer? If it is true, keep people back and call the fire service.'
-            : 'As far in as the thermometer reaches'
+            ? say('store.isThatTheUnitOfThisThermometer')
+            : say('store.asFarInAsTheThermometerReaches')
         }
       />
       <Field
-        label="Note"
+        label={say('store.note')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
       />
       <Foot
         kept={kept}
-        label="Keep it"
-        missing={typeof c === 'number' ? null : 'Type the temperature as a number.'}
+        label={say('store.keepIt')}
+        missing={typeof c === 'number' ? null : say('store.typeTheTemperatureAsANumber')}
         onKeep={() =>
           kept.keep(
             () =>
@@ -95,31 +96,31 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
     <>
       {load.answer !== 'accept' && (
         <Choices
-          label="What came of asking?"
+          label={say('store.whatCameOfAsking')}
           value={answer}
           onChange={setAnswer}
           options={[
-            { value: 'accept', label: 'Take it in' },
-            { value: 'refuse', label: 'Refuse it' },
+            { value: 'accept', label: say('store.takeItIn') },
+            { value: 'refuse', label: say('store.refuseIt') },
           ]}
         />
       )}
       {answer === 'refuse' && (
         <Field
-          label="What was done with it"
+          label={say('store.whatWasDoneWithIt')}
           value={done}
           maxLength={300}
           onChange={(e) => setDone(e.target.value)}
         />
       )}
       <label className="label">
-        Its state now
+        {say('store.itsStateNow')}
         <select
           className="field mt-1"
           value={state}
           onChange={(e) => setState(e.target.value as LoadState | '')}
         >
-          <option value="">as it was</option>
+          <option value="">{say('store.asItWas')}</option>
           {LOAD_STATES.map((s) => (
             <option key={s} value={s}>
               {STATE_WORDS[s]}
@@ -128,25 +129,25 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
         </select>
       </label>
       <Field
-        label="Moved to"
+        label={say('store.movedTo2')}
         value={where}
         maxLength={60}
         onChange={(e) => setWhere(e.target.value)}
       />
       <Field
-        label="Note"
+        label={say('store.note')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
       />
       <Foot
         kept={kept}
-        label="Keep it"
+        label={say('store.keepIt')}
         missing={
           Object.keys(data).length === 0
-            ? 'Say what is new of it.'
+            ? say('store.sayWhatIsNewOfIt')
             : answer === 'refuse' && done.trim() === ''
-              ? 'Say what was done with it.'
+              ? say('store.sayWhatWasDoneWithIt')
               : null
         }
         onKeep={() => kept.save(data)}
@@ -166,12 +167,12 @@ export function CountForm({ load, by, onDone }: FormOf) {
   const how = amountTyped(n, amount.unit, amount.about, load.measures);
   const wrong =
     n === null || n === 0
-      ? 'Type a number above 0. If nothing is left, say so under ‘Gone’.'
+      ? say('store.typeANumberAbove0IfNothing')
       : amountProblem(n, amount.unit, load.measures);
   return (
     <>
       <AmountField
-        label="So much is left"
+        label={say('store.soMuchIsLeft')}
         value={amount}
         measures={load.measures}
         onChange={setAmount}
@@ -179,12 +180,12 @@ export function CountForm({ load, by, onDone }: FormOf) {
       />
       <Foot
         kept={kept}
-        label="Keep the count"
+        label={say('store.keepTheCount')}
         missing={
           amount.unit !== 'unknown' && wrong
             ? wrong
             : how === null
-              ? 'Type how much is left.'
+              ? say('store.typeHowMuchIsLeft')
               : null
         }
         onKeep={() => kept.save({ left: how })}
@@ -202,27 +203,27 @@ export function GoneForm({ load, by, onDone }: FormOf) {
   return (
     <>
       <Choices
-        label="What became of it?"
+        label={say('store.whatBecameOfIt')}
         value={gone}
         onChange={setGone}
         options={[
-          { value: 'counted-out', label: 'Used up' },
-          { value: 'spread', label: 'Spread on land' },
-          { value: 'discarded', label: 'Thrown away' },
-          { value: 'returned', label: 'Sent back' },
-          { value: 'sold', label: 'Sold' },
+          { value: 'counted-out', label: say('store.usedUp') },
+          { value: 'spread', label: say('store.spreadOnLand') },
+          { value: 'discarded', label: say('store.thrownAway') },
+          { value: 'returned', label: say('store.sentBack') },
+          { value: 'sold', label: say('store.sold') },
         ]}
       />
       <Field
-        label="Note"
+        label={say('store.note')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
       />
       <Foot
         kept={kept}
-        label="It is gone"
-        missing={gone === '' ? 'Choose what became of it.' : null}
+        label={say('store.itIsGone')}
+        missing={gone === '' ? say('store.chooseWhatBecameOfIt') : null}
         onKeep={() => kept.save({ gone, ...(words.trim() ? { words: words.trim() } : {}) })}
       />
     </>
@@ -235,7 +236,7 @@ export function PhotoForm({ load, by, onDone }: FormOf) {
   const take = async (file: File): Promise<string> => {
     const { blob } = await readyPhoto(file);
     setPhoto(blob);
-    return `Taken (${Math.round(blob.size / 1000)} kB). Keep it, or take another in its place.`;
+    return say('store.takenKbKeepItOrTakeAnother', { size: Math.round(blob.size / 1000) });
   };
   const send = async (): Promise<SubmitResult> => {
     await enqueue([
@@ -248,7 +249,7 @@ export function PhotoForm({ load, by, onDone }: FormOf) {
           by: kept.by,
           data: { load: load.id },
         },
-        what: `${load.name}: photo`,
+        what: say('store.photo', { name: load.name }),
         photo: photo!,
       },
     ]);
@@ -259,8 +260,8 @@ export function PhotoForm({ load, by, onDone }: FormOf) {
       <PhotoKey of="the load" take={take} />
       <Foot
         kept={kept}
-        label="Keep the photo"
-        missing={photo === null ? 'Take a photo first.' : null}
+        label={say('store.keepThePhoto')}
+        missing={photo === null ? say('store.takeAPhotoFirst') : null}
         onKeep={() => kept.keep(send, onDone)}
       />
     </>
@@ -275,22 +276,19 @@ export function StrikeForm({ load, by }: FormOf) {
   return (
     <>
       <p>
-        It is taken out of the store; the entry stays readable in the log.{' '}
-        {load.went.length > 0
-          ? 'What went out of it into heaps stays there, by the figures of its material.'
-          : ''}
+        {say('store.itIsTakenOutOfTheStore', { went: load.went.length > 0 ? 'whatWent' : 'other' })}
       </p>
       <Field
-        label="Why"
+        label={say('store.why')}
         value={reason}
         maxLength={300}
         onChange={(e) => setReason(e.target.value)}
-        placeholder="logged twice"
+        placeholder={say('store.loggedTwice')}
       />
       <Foot
         kept={kept}
-        label="Strike this load"
-        missing={reason.trim().length >= 3 ? null : 'Say why, in a word or two.'}
+        label={say('store.strikeThisLoad')}
+        missing={reason.trim().length >= 3 ? null : say('store.sayWhyInAWordOrTwo')}
         onKeep={() =>
           kept.keep(
             () =>
@@ -303,7 +301,7 @@ export function StrikeForm({ load, by }: FormOf) {
                   by: kept.by,
                   data: { target: load.id, reason: reason.trim() },
                 },
-                `${load.name}: struck`,
+                say('store.struck', { name: load.name }),
               ),
             () => router.push('/store'),
           )

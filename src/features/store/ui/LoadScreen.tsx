@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { STATE_WORDS } from '@/core/mix/words';
@@ -23,15 +24,60 @@ type Act =
   | null;
 
 const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => ReactNode }> = {
-  heat: { title: 'How hot is the stack?', form: HeatForm },
-  bucket: { title: 'Bucket test', form: BucketForm },
-  drying: { title: 'Drying test', form: DryingForm },
-  squeeze: { title: 'Squeeze test', form: SqueezeForm },
-  change: { title: 'State, place, answer', form: ChangeForm },
-  count: { title: 'Count it again', form: CountForm },
-  photo: { title: 'Photo', form: PhotoForm },
-  gone: { title: 'It is gone', form: GoneForm },
-  strike: { title: 'Logged wrongly', form: StrikeForm },
+  heat: {
+    get title() {
+      return say('store.howHotIsTheStack');
+    },
+    form: HeatForm,
+  },
+  bucket: {
+    get title() {
+      return say('store.bucketTest');
+    },
+    form: BucketForm,
+  },
+  drying: {
+    get title() {
+      return say('store.dryingTest');
+    },
+    form: DryingForm,
+  },
+  squeeze: {
+    get title() {
+      return say('store.squeezeTest');
+    },
+    form: SqueezeForm,
+  },
+  change: {
+    get title() {
+      return say('store.statePlaceAnswer');
+    },
+    form: ChangeForm,
+  },
+  count: {
+    get title() {
+      return say('store.countItAgain');
+    },
+    form: CountForm,
+  },
+  photo: {
+    get title() {
+      return say('store.photo2');
+    },
+    form: PhotoForm,
+  },
+  gone: {
+    get title() {
+      return say('store.itIsGone');
+    },
+    form: GoneForm,
+  },
+  strike: {
+    get title() {
+      return say('store.loggedWrongly');
+    },
+    form: StrikeForm,
+  },
 };
 
 /** One load of the store: what it is, its figures and where they come from, what became of it. */
@@ -42,25 +88,25 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
     <div className="px-5 max-sm:px-4 py-5 max-w-[1080px] flex flex-col gap-4">
       <p>
         <Link prefetch={false} className="link" href="/store">
-          Store
+          {say('store.store')}
         </Link>
       </p>
       <div>
         <h1>{load.name}</h1>
         <p className="q mt-1">
           {load.head}
-          {load.risks ? `; may carry ${load.risks}` : ''}
+          {load.risks ? say('store.mayCarry', { risks: load.risks }) : ''}
         </p>
       </div>
       {load.caution && <p className="caution max-w-[720px]">{load.caution}</p>}
       {load.answer === 'ask' && !load.gone && (
-        <p className="marked font-semibold w-fit">It is held until it is asked.</p>
+        <p className="marked font-semibold w-fit">{say('store.itIsHeldUntilItIsAsked')}</p>
       )}
       {load.ripe && (
         <p className="flex flex-wrap gap-3 items-center">
           <span className="font-semibold">{load.ripe.text}</span>
           <button type="button" className="btn" onClick={() => setAct('change')}>
-            It is {STATE_WORDS[load.ripe.state as LoadState]} now
+            {say('store.itIsNow', { statewords: STATE_WORDS[load.ripe.state as LoadState] })}
           </button>
         </p>
       )}
@@ -68,13 +114,13 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
         <p className="flex flex-wrap gap-3 items-center" data-testid="stack">
           <span className="max-w-[620px]">{load.stack}</span>
           <button type="button" className="btn" onClick={() => setAct('heat')}>
-            Log its heat
+            {say('store.logItsHeat')}
           </button>
         </p>
       )}
       <div className="grid md:grid-cols-2 gap-x-10 gap-y-5">
         <section>
-          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">What it is</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{say('store.whatItIs')}</h2>
           <dl>
             {load.facts.map((f) => (
               <div
@@ -88,7 +134,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           </dl>
         </section>
         <section id="test">
-          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">Its figures</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{say('store.itsFigures')}</h2>
           <dl>
             {load.figures.map((f) => (
               <div key={f.name} className="border-b border-rule py-1">
@@ -109,21 +155,23 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           {!load.gone && (
             <p className="flex flex-wrap gap-2 mt-2">
               <button type="button" className="btn" onClick={() => setAct('bucket')}>
-                Bucket test
+                {say('store.bucketTest')}
               </button>
               <button type="button" className="btn" onClick={() => setAct('drying')}>
-                Drying test
+                {say('store.dryingTest')}
               </button>
               <button type="button" className="btn" onClick={() => setAct('squeeze')}>
-                Squeeze
+                {say('store.squeeze')}
               </button>
             </p>
           )}
         </section>
         <section>
-          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">Where it went</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">
+            {say('store.whereItWent')}
+          </h2>
           {load.went.length === 0 ? (
-            <p className="q py-1">Into no heap yet.</p>
+            <p className="q py-1">{say('store.intoNoHeapYet')}</p>
           ) : (
             <ul>
               {load.went.map((w, i) => (
@@ -138,8 +186,8 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           {load.couldGo.length > 0 && (
             <p className="text-small mt-1">
               {load.answer === 'ask'
-                ? 'Once it is asked and taken in, it could go into'
-                : 'Could go into'}
+                ? say('store.onceItIsAskedAndTakenIn')
+                : say('store.couldGoInto')}
               :{' '}
               {load.couldGo.map((c, i) => (
                 <span key={c.id}>
@@ -152,12 +200,16 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
               .
             </p>
           )}
-          {load.gone && <p className="font-semibold mt-1">It is gone: {load.gone}.</p>}
+          {load.gone && (
+            <p className="font-semibold mt-1">{say('store.itIsGone2', { gone: load.gone })}</p>
+          )}
         </section>
         <section>
-          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">What became of it</h2>
+          <h2 className="!text-says border-b-[1.6px] border-ink pb-1">
+            {say('store.whatBecameOfIt2')}
+          </h2>
           {load.changes.length + load.heats.length === 0 ? (
-            <p className="q py-1">Nothing was noted since it came.</p>
+            <p className="q py-1">{say('store.nothingWasNotedSinceItCame')}</p>
           ) : (
             <ul>
               {load.changes.map((c) => (
@@ -167,7 +219,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
               ))}
               {load.heats.map((h) => (
                 <li key={h.when} className="border-b border-rule py-1">
-                  {h.when}, {h.by}: <b>{h.text}</b> in the stack
+                  {h.when}, {h.by}: <b>{h.text}</b> {say('store.inTheStack')}
                 </li>
               ))}
             </ul>
@@ -181,7 +233,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
               <a href={`/api/photo/${p}`}>
                 <img
                   src={`/api/photo/${p}?small`}
-                  alt={`Photo of ${load.name}`}
+                  alt={say('store.photoOf', { name: load.name })}
                   className="border-[1.5px] border-ink max-h-[180px]"
                 />
               </a>
@@ -192,24 +244,24 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
       {!load.gone && (
         <p className="flex flex-wrap gap-2 ruled pt-3">
           <button type="button" className="btn" onClick={() => setAct('change')}>
-            State, place, answer…
+            {say('store.statePlaceAnswer2')}
           </button>
           <button type="button" className="btn" onClick={() => setAct('count')}>
-            Count it again…
+            {say('store.countItAgain2')}
           </button>
           <button type="button" className="btn" onClick={() => setAct('photo')}>
-            Photo…
+            {say('store.photo3')}
           </button>
           {!load.stack && (
             <button type="button" className="btn" onClick={() => setAct('heat')}>
-              Log its heat…
+              {say('store.logItsHeat2')}
             </button>
           )}
           <button type="button" className="btn" onClick={() => setAct('gone')}>
-            It is gone…
+            {say('store.itIsGone3')}
           </button>
           <button type="button" className="btn" onClick={() => setAct('strike')}>
-            Logged wrongly…
+            {say('store.loggedWrongly2')}
           </button>
         </p>
       )}

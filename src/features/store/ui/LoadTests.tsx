@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
 import { keysOf, SQUEEZE_WORDS, type Squeeze } from '@/core/words/feel';
 import { Choices } from '@/ui/Choices';
@@ -48,46 +49,43 @@ export function BucketForm({ load, by, onDone }: FormOf) {
     setV({ ...v, [k]: e.target.value });
   return (
     <>
-      <p>
-        Fill a bucket in thirds; drop it ten times from a hand’s height after each; fill it up
-        level, and weigh it. Then pour water in to the brim, and weigh or count what goes in.
-      </p>
+      <p>{say('store.fillABucketInThirdsDropIt')}</p>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="The bucket holds"
+          label={say('store.theBucketHolds')}
           unit="L"
           inputMode="decimal"
           value={v.bucketL}
           onChange={set('bucketL')}
         />
         <Field
-          label="Empty bucket"
+          label={say('store.emptyBucket')}
           unit="kg"
           inputMode="decimal"
           value={v.emptyKg}
           onChange={set('emptyKg')}
         />
         <Field
-          label="Full bucket"
+          label={say('store.fullBucket')}
           unit="kg"
           inputMode="decimal"
           value={v.fullKg}
           onChange={set('fullKg')}
         />
         <Field
-          label="Water to the brim"
+          label={say('store.waterToTheBrim')}
           unit="L"
           inputMode="decimal"
           value={v.waterKg}
           onChange={set('waterKg')}
-          hint="leave empty for the density alone"
+          hint={say('store.leaveEmptyForTheDensityAlone')}
         />
       </div>
       {tested && <Steps tested={tested} />}
       <Foot
         kept={kept}
-        label="Use it instead of the table"
-        missing={tested?.ok ? null : 'Type the bucket’s litres, and what it weighs empty and full.'}
+        label={say('store.useItInsteadOfTheTable')}
+        missing={tested?.ok ? null : say('store.typeTheBucketsLitresAndWhatIt')}
         onKeep={() =>
           tested?.ok &&
           kept.save({
@@ -114,17 +112,10 @@ export function DryingForm({ load, by, onDone }: FormOf) {
   const tested = all ? dryingTest(d, list) : null;
   return (
     <>
-      <p>
-        Weigh about 100 g wet on a dish. Dry it in an oven at 105 °C over night, or in a microwave
-        by short turns with a cup of water beside it. Weigh, dry a little more, weigh again, until
-        it stays the same.
-      </p>
-      <p className="caution">
-        It smells and can catch fire in a microwave: stay beside it, window open, and not in a
-        kitchen’s oven.
-      </p>
+      <p>{say('store.weighAbout100GWetOnA')}</p>
+      <p className="caution">{say('store.itSmellsAndCanCatchFireIn')}</p>
       <Field
-        label="The dish alone"
+        label={say('store.theDishAlone')}
         unit="g"
         inputMode="decimal"
         value={dish}
@@ -133,7 +124,7 @@ export function DryingForm({ load, by, onDone }: FormOf) {
       {weights.map((w, i) => (
         <Field
           key={i}
-          label={i === 0 ? 'Dish and sample, wet' : `After drying, weighing ${i}`}
+          label={i === 0 ? say('store.dishAndSampleWet') : say('store.afterDryingWeighing', { i })}
           unit="g"
           inputMode="decimal"
           value={w}
@@ -143,20 +134,18 @@ export function DryingForm({ load, by, onDone }: FormOf) {
       {weights.length < 8 && (
         <p>
           <button type="button" className="btn" onClick={() => setWeights([...weights, ''])}>
-            Another weighing
+            {say('store.anotherWeighing')}
           </button>
         </p>
       )}
       {tested && <Steps tested={tested} />}
       {tested?.ok && tested.still && (
-        <p className="marked font-semibold w-fit">
-          It is still losing water: dry on and weigh again. Kept now, it would be told too dry.
-        </p>
+        <p className="marked font-semibold w-fit">{say('store.itIsStillLosingWaterDryOn')}</p>
       )}
       <Foot
         kept={kept}
-        label="Use it instead of the table"
-        missing={tested?.ok ? null : 'Type the dish and two weighings at least.'}
+        label={say('store.useItInsteadOfTheTable')}
+        missing={tested?.ok ? null : say('store.typeTheDishAndTwoWeighingsAt')}
         onKeep={() =>
           tested?.ok &&
           kept.save({
@@ -176,7 +165,7 @@ export function SqueezeForm({ load, by, onDone }: FormOf) {
   return (
     <>
       <Choices
-        label="Squeeze a handful from inside, hard"
+        label={say('store.squeezeAHandfulFromInsideHard')}
         value={squeeze}
         onChange={setSqueeze}
         options={keysOf(SQUEEZE_WORDS).map((value) => ({
@@ -187,21 +176,21 @@ export function SqueezeForm({ load, by, onDone }: FormOf) {
       />
       {band && (
         <p>
-          That stands for about <b>{pct} %</b>, between {band.lowPct} and {band.highPct}: a hand is
-          no scale (common practice).
+          {say('store.thatStandsForAbout')} <b>{pct} %</b>
+          {say('store.betweenAndAHandIsNoScale', { lowPct: band.lowPct, highPct: band.highPct })}
         </p>
       )}
       <Foot
         kept={kept}
-        label="Use it instead of the table"
-        missing={pct === null ? 'Choose what came out of the hand.' : null}
+        label={say('store.useItInsteadOfTheTable')}
+        missing={pct === null ? say('store.chooseWhatCameOutOfTheHand') : null}
         onKeep={() =>
           pct !== null &&
           kept.save({
             test: {
               how: 'squeeze',
               moisturePct: pct,
-              working: [`${SQUEEZE_WORDS[squeeze as Squeeze].word}: about ${pct} %`],
+              working: [say('store.about2', { word: SQUEEZE_WORDS[squeeze as Squeeze].word, pct })],
             },
           })
         }

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import {
   FIGURE_NAMES,
@@ -26,15 +27,41 @@ import { useSubmit } from '@/ui/useSubmit';
 import { StoreNav } from './StoreNav';
 
 const FIGURES: Readonly<Record<FigureName, { readonly name: string; readonly unit: string }>> = {
-  n: { name: 'Nitrogen', unit: '% of dry weight' },
-  cn: { name: 'C:N', unit: 'by weight' },
-  moisture: { name: 'Moisture', unit: '% of wet weight' },
-  density: { name: 'Bulk density', unit: 'kg/m³' },
+  n: {
+    get name() {
+      return say('store.nitrogen');
+    },
+    get unit() {
+      return say('store.ofDryWeight');
+    },
+  },
+  cn: {
+    name: 'C:N',
+    get unit() {
+      return say('store.byWeight');
+    },
+  },
+  moisture: {
+    get name() {
+      return say('store.moisture');
+    },
+    get unit() {
+      return say('store.ofWetWeight');
+    },
+  },
+  density: {
+    get name() {
+      return say('store.bulkDensity');
+    },
+    get unit() {
+      return say('store.kgM2');
+    },
+  },
 };
 const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(x * 100) / 100);
 const rangeText = (r: Range | null): string =>
   r === null
-    ? 'not known'
+    ? say('store.notKnown')
     : r.low === r.high
       ? fig(r.usual)
       : `${fig(r.usual)} (${fig(r.low)}–${fig(r.high)})`;
@@ -81,19 +108,19 @@ export function Materials({
     );
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1240px]">
-      <h1>Store</h1>
+      <h1>{say('store.store')}</h1>
       <StoreNav here="Materials" />
       <div className="flex flex-wrap gap-3 items-end">
         <div className="w-[320px] max-w-full">
           <Field
-            label="Find a material"
+            label={say('store.findAMaterial')}
             value={find}
             onChange={(e) => setFind(e.target.value)}
-            placeholder="straw, raw animal…"
+            placeholder={say('store.strawRawAnimal')}
           />
         </div>
         <button type="button" className="btn mb-1" onClick={() => setEdit('new')}>
-          Add a material
+          {say('store.addAMaterial')}
         </button>
       </div>
       {ROLES.map((role) => {
@@ -109,13 +136,19 @@ export function Materials({
               <table className="w-full text-small min-w-[760px]">
                 <thead>
                   <tr className="border-b-[1.6px] border-ink">
-                    {['Material', 'N, % dry', 'C:N', 'Moisture, %', 'kg/m³', 'May carry', ''].map(
-                      (h, i) => (
-                        <th key={i} scope="col" className="text-left font-semibold py-1 pr-3">
-                          {h || <span className="sr-only">Change</span>}
-                        </th>
-                      ),
-                    )}
+                    {[
+                      say('store.material'),
+                      say('store.nDry'),
+                      'C:N',
+                      say('store.moisture2'),
+                      say('store.kgM2'),
+                      say('store.mayCarry2'),
+                      '',
+                    ].map((h, i) => (
+                      <th key={i} scope="col" className="text-left font-semibold py-1 pr-3">
+                        {h || <span className="sr-only">{say('store.change')}</span>}
+                      </th>
+                    ))}
                   </tr>
                 </thead>
                 <tbody>
@@ -127,7 +160,7 @@ export function Materials({
                     >
                       <th scope="row" className="text-left font-[650] py-1 pr-3">
                         {m.name}
-                        {own && <span className="q font-normal"> · yours</span>}
+                        {own && <span className="q font-normal"> {say('store.yours')}</span>}
                         {m.states && (
                           <span className="block q font-normal text-note">
                             {Object.entries(m.states)
@@ -142,10 +175,10 @@ export function Materials({
                           {m.lab?.[k] ? (
                             <>
                               <b>{fig(m.lab[k].value)}</b>{' '}
-                              <span className="q text-fine">laboratory</span>
+                              <span className="q text-fine">{say('store.laboratory')}</span>
                             </>
                           ) : (
-                            <span title={m.sources[k] ?? 'no source'}>
+                            <span title={m.sources[k] ?? say('store.noSource')}>
                               {rangeText(m[k])}
                               {m.sources[k] ? (
                                 <sup className="text-[10.5px]">
@@ -165,7 +198,8 @@ export function Materials({
                           className="link target-in-text"
                           onClick={() => setEdit(m)}
                         >
-                          Change<span className="sr-only"> {m.name}</span>
+                          {say('store.change')}
+                          <span className="sr-only"> {m.name}</span>
                         </button>
                       </td>
                     </tr>
@@ -176,11 +210,7 @@ export function Materials({
           </section>
         );
       })}
-      <p className="hint">
-        1 On-Farm Composting Handbook, NRAES-54 (1992), appendix A, from memory. 2 Common practice.
-        3 From memory, or as the site says. In brackets the range; a test of your own load stands
-        over all of them.
-      </p>
+      <p className="hint">{say('store.n1OnFarmCompostingHandbookNraes54')}</p>
     </div>
   );
 }
@@ -253,15 +283,15 @@ function Edit({
   const bad = ranges.find(([, r]) => r === undefined);
   const untyped =
     name.trim().length < 2
-      ? 'Give it a name of two letters at least.'
+      ? say('store.giveItANameOfTwoLetters')
       : !from && taken.includes(slug)
-        ? 'There is a material of that name. Change that one, or choose another name.'
+        ? say('store.thereIsAMaterialOfThatName')
         : bad
-          ? `${FIGURES[bad[0]].name}: type the usual value, between the lowest and the highest; or leave all three empty.`
+          ? say('store.typeTheUsualValueBetweenTheLowest', { name: FIGURES[bad[0]].name })
           : labs.some(([, v]) => v === null)
-            ? 'Type the laboratory’s values as numbers, or leave them empty.'
+            ? say('store.typeTheLaboratorysValuesAsNumbersOr')
             : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2
-              ? 'Say where the changed figures come from.'
+              ? say('store.sayWhereTheChangedFiguresComeFrom')
               : null;
   const sources = {
     ...from?.sources,
@@ -308,17 +338,22 @@ function Edit({
       () =>
         submitOrQueue(
           { id, batch: null, kind: 'material', at: null, by, data: { material } },
-          `material: ${name.trim()}`,
+          say('store.material2', { name: name.trim() }),
         ),
       onDone,
     );
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[820px] flex flex-col gap-4">
-      <h1>{from ? from.name : 'A new material'}</h1>
+      <h1>{from ? from.name : say('store.aNewMaterial')}</h1>
       <div className="grid grid-cols-[1fr_180px_160px] gap-3 max-sm:grid-cols-1">
-        <Field label="Name" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} />
+        <Field
+          label={say('store.name')}
+          value={name}
+          maxLength={60}
+          onChange={(e) => setName(e.target.value)}
+        />
         <label className="label">
-          What it does
+          {say('store.whatItDoes')}
           <select
             className="field mt-1"
             value={role}
@@ -332,7 +367,7 @@ function Edit({
           </select>
         </label>
         <label className="label">
-          Pieces
+          {say('store.pieces')}
           <select
             className="field mt-1"
             value={particle}
@@ -347,7 +382,7 @@ function Edit({
         </label>
       </div>
       <fieldset>
-        <legend className="label">What it may carry</legend>
+        <legend className="label">{say('store.whatItMayCarry')}</legend>
         <div className="flex flex-wrap gap-x-5">
           {RISKS.map((r) => (
             <label key={r} className="flex gap-2 items-center min-h-target">
@@ -367,7 +402,13 @@ function Edit({
       <table className="text-body">
         <thead>
           <tr>
-            {['Figure', 'Lowest', 'Usual', 'Highest', 'Laboratory'].map((h) => (
+            {[
+              say('store.figure'),
+              say('store.lowest'),
+              say('store.usual'),
+              say('store.highest'),
+              say('store.laboratory2'),
+            ].map((h) => (
               <th key={h} scope="col" className="text-left font-semibold pb-1 pr-2">
                 {h}
               </th>
@@ -385,7 +426,10 @@ function Edit({
                 <td key={e} className="pr-2 py-1">
                   <input
                     className="field !w-[92px]"
-                    aria-label={`${FIGURES[k].name}, ${e === 'low' ? 'lowest' : e === 'usual' ? 'usual' : 'highest'}`}
+                    aria-label={say('store.lowestUsualOther', {
+                      name: FIGURES[k].name,
+                      e: e === 'low' ? 'lowest' : e === 'usual' ? 'usual' : 'other',
+                    })}
                     inputMode="decimal"
                     value={figures[k][e]}
                     onChange={(x) =>
@@ -397,7 +441,7 @@ function Edit({
               <td className="py-1">
                 <input
                   className="field !w-[92px]"
-                  aria-label={`${FIGURES[k].name}, laboratory`}
+                  aria-label={say('store.laboratory3', { name: FIGURES[k].name })}
                   inputMode="decimal"
                   value={lab[k]}
                   onChange={(x) => setLab({ ...lab, [k]: x.target.value })}
@@ -409,34 +453,34 @@ function Edit({
       </table>
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
         <Field
-          label="Where changed figures come from"
+          label={say('store.whereChangedFiguresComeFrom')}
           value={source}
           maxLength={200}
           onChange={(e) => setSource(e.target.value)}
-          placeholder="our own scales, spring"
+          placeholder={say('store.ourOwnScalesSpring')}
         />
         <Field
-          label="Day of the laboratory"
+          label={say('store.dayOfTheLaboratory')}
           type="date"
           max={today.local.slice(0, 10)}
           value={labDay}
           onChange={(e) => setLabDay(e.target.value)}
         />
         <Field
-          label="Which laboratory"
+          label={say('store.whichLaboratory')}
           value={labWords}
           maxLength={200}
           onChange={(e) => setLabWords(e.target.value)}
         />
       </div>
       <Field
-        label="Look out for"
+        label={say('store.lookOutFor')}
         value={caution}
         maxLength={300}
         onChange={(e) => setCaution(e.target.value)}
       />
       <Field
-        label="Who"
+        label={say('store.who')}
         value={by}
         maxLength={60}
         autoComplete="name"
@@ -444,13 +488,13 @@ function Edit({
       />
       <Problems list={problems} />
       <SaveButton
-        label="Keep this material"
+        label={say('store.keepThisMaterial')}
         busy={busy}
         missing={wrong ?? whoIsMissing(by)}
         onSave={save}
       />
       <button type="button" className="btn self-start" onClick={onDone}>
-        Back
+        {say('store.back')}
       </button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { LoadLine, StockView } from '../view';
 import { StoreNav } from './StoreNav';
@@ -16,7 +17,14 @@ const Line = ({ l }: { l: LoadLine }) => (
         {l.name}
       </Link>
       <span className="q text-hint">
-        {[l.state, `${l.age} old`, l.where, l.from && `from ${l.from}`].filter(Boolean).join(', ')}
+        {[
+          l.state,
+          say('store.old', { age: l.age }),
+          l.where,
+          l.from && say('store.from3', { from: l.from }),
+        ]
+          .filter(Boolean)
+          .join(', ')}
       </span>
       {l.notes.map((n) => (
         <span key={n.text} className={`block text-hint ${n.urgent ? 'marked w-fit' : 'q'}`}>
@@ -29,7 +37,7 @@ const Line = ({ l }: { l: LoadLine }) => (
       {l.share !== null && (
         <span
           className="block w-[90px] h-[7px] border border-ink mt-1 ml-auto"
-          title={`${Math.round(l.share * 100)} % of it is left`}
+          title={say('store.ofItIsLeft', { share: Math.round(l.share * 100) })}
         >
           <span
             className="block h-full bg-humus"
@@ -46,19 +54,14 @@ export function Stock({ view }: { view: StockView }) {
   return (
     <div className="grid lg:grid-cols-[minmax(0,1fr)_360px] flex-1">
       <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4">
-        <h1>Store</h1>
+        <h1>{say('store.store')}</h1>
         <StoreNav here="Stock" />
         {view.warning && (
           <p className="marked font-semibold max-w-[760px]" data-testid="short">
             {view.warning}
           </p>
         )}
-        {view.empty && (
-          <p className="max-w-[640px]">
-            Nothing was taken in yet. Take in a load at the gate: what it is, about how much, and
-            from whom. The bench then works with what there is.
-          </p>
-        )}
+        {view.empty && <p className="max-w-[640px]">{say('store.nothingWasTakenInYetTakeIn')}</p>}
         <div className="grid xl:grid-cols-2 gap-x-8 gap-y-5">
           {view.roles.map((r) => (
             <section key={r.role} data-testid={`role-${r.role}`}>
@@ -80,7 +83,7 @@ export function Stock({ view }: { view: StockView }) {
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-4">
         {view.held.length > 0 && (
           <section data-testid="held">
-            <h2 className="!text-says">Held until asked</h2>
+            <h2 className="!text-says">{say('store.heldUntilAsked')}</h2>
             <ul>
               {view.held.map((l) => (
                 <Line key={l.id} l={l} />
@@ -89,7 +92,7 @@ export function Stock({ view }: { view: StockView }) {
           </section>
         )}
         <section>
-          <h2 className="!text-says">Brought lately</h2>
+          <h2 className="!text-says">{say('store.broughtLately')}</h2>
           <ul className="text-small">
             {view.lately.map((x) => (
               <li key={x.id} className="border-b border-rule py-1">
@@ -99,7 +102,7 @@ export function Stock({ view }: { view: StockView }) {
               </li>
             ))}
           </ul>
-          {view.lately.length === 0 && <p className="q">Nothing yet.</p>}
+          {view.lately.length === 0 && <p className="q">{say('store.nothingYet')}</p>}
         </section>
         <p>
           <Link prefetch={false} className="link" href="/store/suppliers">

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 
 const PAGES = [
@@ -10,7 +11,7 @@ const PAGES = [
 /** The pages of the store, and the one thing that is done most. */
 export const StoreNav = ({ here }: { here: (typeof PAGES)[number][1] }) => (
   <div className="flex flex-wrap gap-x-5 gap-y-2 items-center">
-    <nav aria-label="Pages of the store" className="flex flex-wrap gap-x-5">
+    <nav aria-label={say('store.pagesOfTheStore')} className="flex flex-wrap gap-x-5">
       {PAGES.map(([href, name]) => (
         <Link
           key={href}
@@ -28,7 +29,7 @@ export const StoreNav = ({ here }: { here: (typeof PAGES)[number][1] }) => (
       href="/store/take-in"
       className="btn key ml-auto max-sm:ml-0 max-sm:w-full !min-h-key"
     >
-      Take in a load
+      {say('store.takeInALoad')}
     </Link>
   </div>
 );

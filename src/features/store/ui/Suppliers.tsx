@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { SuppliersView } from '../view';
 import { StoreNav } from './StoreNav';
@@ -6,10 +7,10 @@ import { StoreNav } from './StoreNav';
 export function Suppliers({ view, days }: { view: SuppliersView; days: number }) {
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1080px]">
-      <h1>Store</h1>
+      <h1>{say('store.store')}</h1>
       <StoreNav here="Suppliers" />
       <p className="flex flex-wrap gap-x-4 gap-y-1 items-center">
-        Since {view.from}:
+        {say('store.since', { from: view.from })}
         {[30, 92, 365, 3650].map((d) => (
           <Link
             key={d}
@@ -18,13 +19,19 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
             className={`inline-flex items-center min-h-target ${d === days ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
             href={`/store/suppliers?days=${d}`}
           >
-            {d === 30 ? 'a month' : d === 92 ? 'three months' : d === 365 ? 'a year' : 'ever'}
+            {d === 30
+              ? say('store.aMonth')
+              : d === 92
+                ? say('store.threeMonths')
+                : d === 365
+                  ? say('store.aYear')
+                  : 'ever'}
           </Link>
         ))}
       </p>
       <section data-testid="diverted">
         <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">
-          Kept from waste: {view.diverted.total}
+          {say('store.keptFromWaste3', { total: view.diverted.total })}
         </h2>
         {view.diverted.by.length > 0 && (
           <table className="text-body mt-1">
@@ -45,7 +52,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
         )}
         {view.diverted.months.length > 1 && (
           <table className="text-body mt-2">
-            <caption className="text-left font-semibold">By month</caption>
+            <caption className="text-left font-semibold">{say('store.byMonth')}</caption>
             <tbody>
               {view.diverted.months.map((m) => (
                 <tr key={m.name}>
@@ -64,14 +71,15 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
             </tbody>
           </table>
         )}
-        <p className="hint mt-1">
-          Weights are those told at the gate, or the volume by the figures of its material. Refused,
-          returned and thrown away loads are not in it.
-        </p>
+        <p className="hint mt-1">{say('store.weightsAreThoseToldAtTheGate')}</p>
       </section>
       <section>
-        <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">Who brought it</h2>
-        {view.lines.length === 0 && <p className="py-2">Nobody brought anything in this span.</p>}
+        <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">
+          {say('store.whoBroughtIt')}
+        </h2>
+        {view.lines.length === 0 && (
+          <p className="py-2">{say('store.nobodyBroughtAnythingInThisSpan')}</p>
+        )}
         <ul>
           {view.lines.map((s) => (
             <li key={s.name} className="border-b border-rule py-2" data-testid="supplier">
@@ -80,7 +88,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
               </p>
               {s.heaps.length > 0 && (
                 <p className="text-small">
-                  Went into{' '}
+                  {say('store.wentInto')}{' '}
                   {s.heaps.map((h, i) => (
                     <span key={h.id}>
                       {i > 0 ? '; ' : ''}
@@ -94,7 +102,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
               )}
               <details>
                 <summary className="link min-h-[40px] flex items-center cursor-pointer text-small">
-                  Its loads
+                  {say('store.itsLoads')}
                 </summary>
                 <ul>
                   {s.loads.map((l) => (

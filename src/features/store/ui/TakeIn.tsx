@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -21,10 +22,18 @@ import type { MaterialOption } from '../view';
 import { AnswerFields, MaterialFields, MoreFields, OriginFields } from './TakeInFields';
 
 const SAVE_WORDS: Readonly<Record<LoadAnswer | '', string>> = {
-  accept: 'Log this load',
-  ask: 'Hold it, and log it',
-  refuse: 'Log that it was refused',
-  '': 'Log this load',
+  get accept() {
+    return say('store.logThisLoad');
+  },
+  get ask() {
+    return say('store.holdItAndLogIt');
+  },
+  get refuse() {
+    return say('store.logThatItWasRefused');
+  },
+  get ''() {
+    return say('store.logThisLoad');
+  },
 };
 
 type Clock = { readonly nowMs: number; readonly nowLocal: string };
@@ -37,14 +46,14 @@ const sendLoad = (
   clock: Clock,
   photos: readonly Blob[],
 ) => {
-  const name = `load: ${reading.material?.name ?? ''}`;
+  const name = say('store.load', { name: reading.material?.name ?? '' });
   const data = loadData(draft, reading, clock);
   return submitOrQueue(
     { id, batch: null, kind: 'load', at: draft.at, by, data },
     name,
     photos.map((photo) => ({
       form: { id: v7(), batch: null, kind: 'load-change', at: null, by, data: { load: id } },
-      what: `${name}, photo`,
+      what: say('store.photo4', { name }),
       photo,
     })),
   );
@@ -78,10 +87,10 @@ export function TakeIn({
     );
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>Take in a load</h1>
+      <h1>{say('store.takeInALoad')}</h1>
       <MaterialFields {...section} materials={materials} />
       <AmountField
-        label="How much"
+        label={say('store.howMuch')}
         value={draft.amount}
         measures={measures}
         onChange={(amount) => set({ amount })}
@@ -91,7 +100,7 @@ export function TakeIn({
       <AnswerFields {...section} />
       <MoreFields {...section} nowLocal={clock.nowLocal} photos={photos} onPhotos={setPhotos} />
       <Field
-        label="Who"
+        label={say('store.who')}
         value={by}
         maxLength={60}
         autoComplete="name"

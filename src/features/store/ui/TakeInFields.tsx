@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { LOAD_STATES, type LoadState } from '@/core/log/store-shapes';
 import { findMaterials } from '@/core/mix/find';
 import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/words';
@@ -29,12 +30,12 @@ function MaterialSearch({
   return (
     <>
       <Field
-        label="What is it?"
+        label={say('store.whatIsIt')}
         value={draft.find}
         onChange={(e) => set({ find: e.target.value })}
-        placeholder="straw, horse manure, peelings…"
+        placeholder={say('store.strawHorseManurePeelings')}
         autoComplete="off"
-        hint={`${materials.length} materials; type what you call it`}
+        hint={say('store.materialsTypeWhatYouCallIt', { materials: materials.length })}
       />
       {wanted !== '' && (
         <ul className="ruled">
@@ -50,9 +51,7 @@ function MaterialSearch({
               </button>
             </li>
           ))}
-          {shown.length === 0 && (
-            <li className="py-2">No material is called so. Add it under Materials first.</li>
-          )}
+          {shown.length === 0 && <li className="py-2">{say('store.noMaterialIsCalledSoAddIt')}</li>}
         </ul>
       )}
     </>
@@ -77,7 +76,7 @@ export function MaterialFields({
       <p className="flex flex-wrap gap-3 items-center text-says">
         <b>{material.name}</b>
         <button type="button" className="btn" onClick={() => set({ materialId: '' })}>
-          Another one
+          {say('store.anotherOne')}
         </button>
       </p>
       {material.answers.map((a) => (
@@ -87,18 +86,18 @@ export function MaterialFields({
           data-testid="answer"
         >
           {ANSWER_WORDS[a.answer].says}
-          {a.kept === 'all' ? '' : ` for ${a.kept}`}
+          {a.kept === 'all' ? '' : say('store.for2', { kept: a.kept })}
           {a.reason ? `: ${a.reason}` : ''}.
         </p>
       ))}
       {material.caution && <p className="caution">{material.caution}</p>}
       <Field
-        label="What you call it"
+        label={say('store.whatYouCallIt')}
         value={draft.what}
         maxLength={80}
         onChange={(e) => set({ what: e.target.value })}
-        hint="Leave empty to call it by its material"
-        placeholder="grass from the cricket field"
+        hint={say('store.leaveEmptyToCallItByIts')}
+        placeholder={say('store.grassFromTheCricketField')}
       />
     </section>
   );
@@ -123,14 +122,14 @@ export function OriginFields({
     <>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field
-          label="From whom"
+          label={say('store.fromWhom')}
           value={draft.supplier}
           maxLength={80}
           list="suppliers"
           onChange={(e) => set({ supplier: e.target.value })}
         />
         <Field
-          label="Where it lies"
+          label={say('store.whereItLies')}
           value={draft.where}
           maxLength={60}
           list="places"
@@ -140,7 +139,7 @@ export function OriginFields({
       <Suggestions id="suppliers" list={suppliers} />
       <Suggestions id="places" list={places} />
       <label className="label max-w-[340px]">
-        Its state
+        {say('store.itsState')}
         <select
           className="field mt-1"
           value={draft.state}
@@ -154,14 +153,14 @@ export function OriginFields({
         </select>
       </label>
       <Choices
-        label="Sprayed with weedkiller?"
+        label={say('store.sprayedWithWeedkiller')}
         value={draft.sprayed}
         onChange={(sprayed) => set({ sprayed })}
         columns={3}
         options={[
-          { value: 'no', label: 'No', hint: 'they say so' },
-          { value: 'yes', label: 'Yes' },
-          { value: 'unknown', label: 'Not known' },
+          { value: 'no', label: say('store.no'), hint: say('store.theySaySo') },
+          { value: 'yes', label: say('store.yes') },
+          { value: 'unknown', label: say('store.notKnown2') },
         ]}
       />
     </>
@@ -173,19 +172,19 @@ export function AnswerFields({ draft, reading: { given }, set }: Section) {
   return (
     <>
       <Choices
-        label="What do you do with it?"
+        label={say('store.whatDoYouDoWithIt')}
         value={given}
         onChange={(answer) => set({ answer })}
         columns={3}
         options={[
-          { value: 'accept', label: 'Take it in' },
-          { value: 'ask', label: 'Hold it', hint: 'until it is asked' },
-          { value: 'refuse', label: 'Refuse it' },
+          { value: 'accept', label: say('store.takeItIn') },
+          { value: 'ask', label: say('store.holdIt'), hint: say('store.untilItIsAsked') },
+          { value: 'refuse', label: say('store.refuseIt') },
         ]}
       />
       {(given === 'ask' || given === 'refuse') && (
         <Field
-          label={given === 'ask' ? 'What is to be asked, and whom' : 'Why'}
+          label={given === 'ask' ? say('store.whatIsToBeAskedAndWhom') : say('store.why')}
           value={draft.asked}
           maxLength={300}
           onChange={(e) => set({ asked: e.target.value })}
@@ -193,11 +192,11 @@ export function AnswerFields({ draft, reading: { given }, set }: Section) {
       )}
       {given === 'refuse' && (
         <Field
-          label="What was done with it"
+          label={say('store.whatWasDoneWithIt')}
           value={draft.done}
           maxLength={300}
           onChange={(e) => set({ done: e.target.value })}
-          placeholder="sent back on the same trailer"
+          placeholder={say('store.sentBackOnTheSameTrailer')}
         />
       )}
     </>
@@ -208,13 +207,13 @@ function RipeningFields({ draft, set }: Omit<Section, 'reading'>) {
   return (
     <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
       <label className="label">
-        Does it ripen first?
+        {say('store.doesItRipenFirst')}
         <select
           className="field mt-1"
           value={draft.ripening}
           onChange={(e) => set({ ripening: e.target.value as Ripening | '' })}
         >
-          <option value="">No, it can be used</option>
+          <option value="">{say('store.noItCanBeUsed')}</option>
           {keysOf(RIPENING).map((r) => (
             <option key={r} value={r}>
               {RIPENING[r].doing}
@@ -224,13 +223,15 @@ function RipeningFields({ draft, set }: Omit<Section, 'reading'>) {
       </label>
       {draft.ripening && (
         <Field
-          label="Ready in"
+          label={say('store.readyIn')}
           unit="days"
           inputMode="decimal"
           value={draft.days}
           placeholder={String(RIPENING[draft.ripening].days)}
           onChange={(e) => set({ days: e.target.value })}
-          hint={`${RIPENING[draft.ripening].days} is usual; it then stands in today’s list`}
+          hint={say('store.isUsualItThenStandsInTodays', {
+            days: String(RIPENING[draft.ripening].days),
+          })}
         />
       )}
     </div>
@@ -243,14 +244,14 @@ function PaperFields({ draft, set }: Omit<Section, 'reading'>) {
     <>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field
-          label="Certificate or delivery note"
+          label={say('store.certificateOrDeliveryNote')}
           value={draft.certificate}
           maxLength={120}
           onChange={(e) => set({ certificate: e.target.value })}
         />
         <Field
-          label="Cost"
-          unit="minus: you were paid"
+          label={say('store.cost')}
+          unit={say('store.minusYouWerePaid')}
           inputMode="text"
           value={draft.cost}
           onChange={(e) => set({ cost: e.target.value })}
@@ -263,7 +264,7 @@ function PaperFields({ draft, set }: Omit<Section, 'reading'>) {
           checked={draft.waste}
           onChange={(e) => set({ waste: e.target.checked })}
         />
-        It would else have gone to waste
+        {say('store.itWouldElseHaveGoneToWaste')}
       </label>
     </>
   );
@@ -278,7 +279,7 @@ function PhotoFields({ photos, onPhotos }: Photos) {
   const add = async (file: File): Promise<string> => {
     const { blob } = await readyPhoto(file);
     onPhotos((before) => [...before, blob]);
-    return `Taken (${Math.round(blob.size / 1000)} kB).`;
+    return say('store.takenKb', { size: Math.round(blob.size / 1000) });
   };
   const one = photos.length === 1;
   return (
@@ -286,9 +287,15 @@ function PhotoFields({ photos, onPhotos }: Photos) {
       <PhotoKey of="the load" take={add} className="max-w-[340px]" />
       {photos.length > 0 && (
         <p className="flex flex-wrap gap-3 items-center -mt-2">
-          <span>{one ? 'One photo goes' : `${photos.length} photos go`} with the load.</span>
+          <span>
+            {say('store.withTheLoad', {
+              one: one
+                ? say('store.onePhotoGoes')
+                : say('store.photosGo', { photos: photos.length }),
+            })}
+          </span>
           <button type="button" className="btn" onClick={() => onPhotos(() => [])}>
-            Leave {one ? 'it' : 'them'} out
+            {say('store.leaveItOtherOut', { one: one ? 'it' : 'other' })}
           </button>
         </p>
       )}
@@ -307,30 +314,30 @@ export function MoreFields({
   return (
     <details>
       <summary className="link min-h-choice flex items-center cursor-pointer">
-        Seeds, certificate, cost, ripening, photos, note
+        {say('store.seedsCertificateCostRipeningPhotosNote')}
       </summary>
       <div className="flex flex-col gap-4 mt-2">
         <Choices
           optional
-          label="Live seeds or roots in it?"
+          label={say('store.liveSeedsOrRootsInIt')}
           value={draft.seeds}
           onChange={(seeds) => set({ seeds })}
           options={[
-            { value: 'yes', label: 'Yes' },
-            { value: 'no', label: 'No, I looked' },
+            { value: 'yes', label: say('store.yes') },
+            { value: 'no', label: say('store.noILooked') },
           ]}
         />
         <PaperFields draft={draft} set={set} />
         <RipeningFields draft={draft} set={set} />
         <PhotoFields photos={photos} onPhotos={onPhotos} />
         <Field
-          label="Note"
+          label={say('store.note')}
           value={draft.words}
           maxLength={300}
           onChange={(e) => set({ words: e.target.value })}
         />
         <Field
-          label="When, if not now"
+          label={say('store.whenIfNotNow')}
           type="datetime-local"
           max={nowLocal}
           value={draft.at ?? ''}

@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { submitOrQueue } from '@/outbox/keep';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
@@ -21,7 +22,7 @@ export function useChange(load: LoadPage, device: string, onDone: () => void) {
             by: kept.by,
             data: { load: load.id, ...data },
           },
-          `${load.name}: changed`,
+          say('store.changed', { name: load.name }),
         ),
       onDone,
     );
@@ -41,7 +42,7 @@ export const Foot = ({
 }) => (
   <>
     <Field
-      label="Who"
+      label={say('store.who')}
       value={kept.by}
       maxLength={60}
       autoComplete="name"

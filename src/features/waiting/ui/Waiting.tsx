@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { parseInstant } from '@/core/quantity/instant';
@@ -37,15 +38,13 @@ export function Waiting({
   const waiting = items.filter((i) => i.state === 'waiting');
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>On this device</h1>
+      <h1>{say('waiting.onThisDevice')}</h1>
       {looked && items.length === 0 && (
-        <p className="text-lead">
-          Nothing waits here: the hub has all that was kept on this device.
-        </p>
+        <p className="text-lead">{say('waiting.nothingWaitsHereTheHubHasAll')}</p>
       )}
       {refused.length > 0 && (
         <section className="flex flex-col gap-4" aria-labelledby="refused">
-          <h2 id="refused">Refused: look at {refused.length === 1 ? 'it' : 'them'}</h2>
+          <h2 id="refused">{say('waiting.refusedLookAtOneOther', { refused: refused.length })}</h2>
           {refused.map((i) => (
             <DraftScope key={i.id} name={`refused ${i.id}`}>
               <Refused item={i} timeZone={timeZone} places={places[i.form.batch ?? ''] ?? []} />
@@ -55,8 +54,8 @@ export function Waiting({
       )}
       {waiting.length > 0 && (
         <section aria-labelledby="waiting">
-          <h2 id="waiting">Waiting for a signal</h2>
-          <p className="q mt-1">They go up by themselves, in this order, each once.</p>
+          <h2 id="waiting">{say('waiting.waitingForASignal')}</h2>
+          <p className="q mt-1">{say('waiting.theyGoUpByThemselvesInThis')}</p>
           <ol className="mt-2" data-testid="waiting-list">
             {waiting.map((i) => (
               <li key={i.id} className="border-b border-rule py-2">
@@ -65,7 +64,7 @@ export function Waiting({
             ))}
           </ol>
           <button type="button" className="btn mt-3" onClick={() => void sendWaiting()}>
-            {online ? 'Send now' : 'Try now'}
+            {online ? say('waiting.sendNow') : say('waiting.tryNow')}
           </button>
         </section>
       )}
@@ -147,7 +146,7 @@ function Refused({
       {timely && (
         <div>
           <label className="label" htmlFor={`at-${item.id}`}>
-            When it happened
+            {say('waiting.whenItHappened')}
           </label>
           <input
             id={`at-${item.id}`}
@@ -161,7 +160,7 @@ function Refused({
       {points.map((i) => (
         <div key={i}>
           <label className="label" htmlFor={`p-${item.id}-${i}`}>
-            Where was {readingsOf(item)[i]?.point} read?
+            {say('waiting.whereWas')} {readingsOf(item)[i]?.point} {say('waiting.read')}
           </label>
           <select
             id={`p-${item.id}-${i}`}
@@ -169,7 +168,7 @@ function Refused({
             value={moved[i] ?? ''}
             onChange={(e) => setMoved((m) => ({ ...m, [i]: e.target.value }))}
           >
-            <option value="">Choose the place</option>
+            <option value="">{say('waiting.chooseThePlace')}</option>
             {places.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.label}
@@ -181,13 +180,13 @@ function Refused({
       <div className="flex gap-2.5 flex-wrap">
         <SaveButton
           className="btn key"
-          label={taken ? 'Send it as a new entry' : 'Send it again'}
+          label={taken ? say('waiting.sendItAsANewEntry') : say('waiting.sendItAgain')}
           busy={false}
           missing={
             timely && at === ''
-              ? 'Say when it happened.'
+              ? say('waiting.sayWhenItHappened')
               : points.some((i) => !moved[i])
-                ? 'Choose where each value was read.'
+                ? say('waiting.chooseWhereEachValueWasRead')
                 : null
           }
           onSave={() => again(mended())}
@@ -195,15 +194,15 @@ function Refused({
         {sure ? (
           <>
             <button type="button" className="btn" onClick={() => void outboxStore.remove(item.id)}>
-              Yes, let it go for good
+              {say('waiting.yesLetItGoForGood')}
             </button>
             <button type="button" className="btn" onClick={() => setSure(false)}>
-              Keep it
+              {say('waiting.keepIt')}
             </button>
           </>
         ) : (
           <button type="button" className="btn" onClick={() => setSure(true)}>
-            Let it go
+            {say('waiting.letItGo')}
           </button>
         )}
       </div>

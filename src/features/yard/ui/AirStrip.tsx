@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import { firstOf, lastOf } from '@/core/quantity/present';
@@ -47,7 +48,11 @@ export function AirStrip({
       viewBox="0 0 700 96"
       className="block w-full max-w-[700px] h-24"
       role="img"
-      aria-label={`Air in the last two days: ${label(low.celsius)} to ${label(high.celsius)}, last ${label(now.celsius)}`}
+      aria-label={say('yard.airInTheLastTwoDaysTo', {
+        celsius: label(low.celsius),
+        celsius2: label(high.celsius),
+        celsius3: label(now.celsius),
+      })}
     >
       {pieces.map((p) => (
         <path
@@ -80,7 +85,7 @@ export function AirStrip({
         fontWeight={650}
         fill="var(--color-ink)"
       >
-        air {label(now.celsius)}
+        {say('yard.air', { celsius: label(now.celsius) })}
       </text>
     </svg>
   );

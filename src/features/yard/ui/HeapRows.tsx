@@ -1,4 +1,5 @@
 'use client';
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { Mark } from '@/charts/marks';
 import { useOnPage } from '@/ui/useOnPage';
@@ -10,7 +11,7 @@ export function HeapRows({ rows }: { rows: readonly Plot[] }) {
   return (
     <section aria-labelledby="others" className="px-3.5 pt-4">
       <h2 id="others" className="!text-subhead border-b-[1.6px] border-ink pb-1">
-        Also in the yard: {rows.length} {rows.length === 1 ? 'heap' : 'heaps'}
+        {say('yard.alsoInTheYardOneOther', { rows: rows.length })}
       </h2>
       <ul>{onPage && rows.map((plot) => <HeapRow key={plot.id} plot={plot} />)}</ul>
     </section>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { ember } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
@@ -34,7 +35,7 @@ export function Yard({
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section aria-labelledby="yard-title" className="min-w-0 flex flex-col">
         <h1 id="yard-title" className="sr-only">
-          Yard
+          {say('yard.yard')}
         </h1>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">
           {heaps.map((h) => (
@@ -44,9 +45,9 @@ export function Yard({
         {rows.length > 0 && <HeapRows rows={rows} />}
         {heaps.length === 0 && (
           <p className="px-5 py-8 text-subhead">
-            No heap stands in the yard.{' '}
+            {say('yard.noHeapStandsInTheYard')}{' '}
             <Link href="/open" className="link">
-              Open a heap
+              {say('yard.openAHeap')}
             </Link>
           </p>
         )}
@@ -57,7 +58,7 @@ export function Yard({
               href="/records"
               className="link min-h-target inline-flex items-center"
             >
-              {gone === 1 ? 'One finished batch' : `${gone} finished batches`}: under Records
+              {say('yard.oneOneFinishedBatchOtherFinishedBatches', { gone })}
             </Link>
           </p>
         )}
@@ -95,7 +96,7 @@ export function Yard({
                 strokeWidth=".8"
               />
             </svg>
-            time not credited
+            {say('yard.timeNotCredited')}
           </span>
           <span className="flex items-center gap-1.5">
             <svg width="26" height="14" aria-hidden="true">
@@ -106,7 +107,7 @@ export function Yard({
                 strokeDasharray="2 2.5"
               />
             </svg>
-            turning still owed
+            {say('yard.turningStillOwed')}
           </span>
         </p>
       </section>
@@ -120,24 +121,21 @@ export function EmptyYard({ today }: { today: ReactNode }) {
   return (
     <div className={today ? 'grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,400px)] flex-1' : ''}>
       <section className="max-w-[620px] px-5 py-10 flex flex-col gap-4">
-        <h1>No heap yet</h1>
-        <p className="text-lead">
-          Open one that you are building or that is already hot, work out a mix on the bench, or
-          bring in the readings of a batch that was kept elsewhere.
-        </p>
+        <h1>{say('yard.noHeapYet')}</h1>
+        <p className="text-lead">{say('yard.openOneThatYouAreBuildingOr')}</p>
         <p className="flex gap-3 flex-wrap">
           <Link href="/open" className="btn key">
             <Mark name="flag" />
-            Open a heap
+            {say('yard.openAHeap')}
           </Link>
           <Link href="/bench" className="btn">
-            Work out a mix
+            {say('yard.workOutAMix')}
           </Link>
           <Link href="/store/take-in" className="btn">
-            Take in a load
+            {say('yard.takeInALoad')}
           </Link>
           <Link href="/bring" className="btn">
-            Bring in a file
+            {say('yard.bringInAFile')}
           </Link>
         </p>
       </section>

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import Link from 'next/link';
 import { PageShell } from '../PageShell';
 import { loadPageContext } from '../queries';
@@ -8,7 +9,7 @@ export async function MorePage() {
   return (
     <PageShell s={s} place="more">
       <div className="px-4 py-5 max-w-[560px] flex flex-col gap-2.5">
-        <h1>More</h1>
+        <h1>{say('frame.more2')}</h1>
         {navigationPlaces()
           .filter((p) => p.nav !== 'phone-bar')
           .map((p) => (

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { headers } from 'next/headers';
 import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
@@ -18,7 +19,9 @@ export async function LabelsPage() {
       picture: heapPicture(d, s.now, s.unit, s.prefs.volume),
       line: [
         positionText(d.position),
-        d.builtAt === null ? 'still building' : `since ${dayText(s.site.timeZone, d.builtAt)}`,
+        d.builtAt === null
+          ? say('labels.stillBuilding')
+          : say('labels.since2', { builtAt: dayText(s.site.timeZone, d.builtAt) }),
       ]
         .filter(Boolean)
         .join(' · '),

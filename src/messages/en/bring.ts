@@ -1,0 +1,67 @@
+export default {
+  theFileIsMbMbIsThe:
+    'The file is {size, number} MB; {maxbytes, number} MB is the most that is taken. Split it by batch or by time.',
+  thisHubHasNoSiteYetName: 'This hub has no site yet. Name the site first.',
+  entry: 'entry {n, number}',
+  aBatchIsInTheLogUnder:
+    'A batch is in the log under this import’s id already, with other content. Nothing was written. Open the import page anew and choose the file again.',
+  itCouldNotBeWrittenJustNow:
+    'It could not be written just now, and nothing of it was kept. Try again: it is kept once, however often it is sent.',
+  theFileNamesIt: 'the file names it',
+  isNotUtf8TextSaveIt:
+    '{name} is not UTF-8 text. Save it as a batch file or as CSV in UTF-8 and drop it again.',
+  holdsNeitherABatchFileNorA:
+    '{name} holds neither a batch file nor a table with a time and a temperature.',
+  nothingIsBroughtInOnePlaceIs:
+    'Nothing is brought in: {problems, number} {problems, plural, one {place is} other {places are}} wrong.',
+  andMore: 'and {problems, number} more.',
+  mendTheFileAndDropItAgain: 'Mend the file and drop it again.',
+  of: 'of {site}:',
+  atOnePlaceOtherPlacesOneAct:
+    'at {points, plural, one {# place} other {# places}}, {events, plural, one {# act} other {# acts}}, {from} to {to}.',
+  proposed: ' · proposed: {proposed}',
+  keepItUnderWhichRules: 'Keep it under which rules?',
+  whichRuleDoesTheHeadOfThe: 'Which rule does the head of the heap tell?',
+  noneIsTickedItIsKeptWithout: 'None is ticked: it is kept without a claim.',
+  itWouldMeetOf: 'It would meet {met, number} of {chosen, number}.',
+  whichRuleHoldsForYouCheckWith:
+    '{chosen} Which rule holds for you: check with your local authority.',
+  whoBringsItIn: 'Who brings it in',
+  bay: 'Bay',
+  ifItStandsOnThisSite: 'If it stands on this site',
+  bringItIn: 'Bring it in',
+  sayWhoBringsItIn: 'Say who brings it in.',
+  howIsTheTableLaidOut: 'How is the table laid out?',
+  aReadingARow: 'A reading a row',
+  timePointValue: 'time, point, value',
+  aRoundARow: 'A round a row',
+  timeThenEachPoint: 'time, then each point',
+  temperaturesIn: 'Temperatures in',
+  timeZoneOfItsClock: 'Time zone of its clock',
+  usedWhereATimeNamesNoOffset: 'Used where a time names no offset',
+  chooseAZoneSuchAsEuropeLondon: 'Choose a zone such as Europe/London.',
+  ifADateIsNotYearFirst: 'If a date is not year first',
+  dayMonth: 'Day, month',
+  monthDay: 'Month, day',
+  code: 'Code',
+  name: 'Name',
+  whenTheLastRawLoadWentIn: 'When the last raw load went in',
+  byTheSameClockNothingBeforeIt: 'By the same clock; nothing before it counts',
+  neededTheClockStartsHere: 'Needed: the clock starts here.',
+  howWasItKept: 'How was it kept?',
+  turned: 'Turned',
+  static: 'Static',
+  vessel: 'Vessel',
+  firstRowsOfTheFile: 'First rows of the file',
+  firstRowsOf: 'First rows of {rows, number}',
+  theHubDidNotAnswerSoIt:
+    'The hub did not answer, so it may be in or not. Press again: it is kept once, however often it is sent.',
+  dropAFileHereOrChooseOne: 'Drop a file here, or choose one',
+  aBatchFileJsonOrTemperaturesAs:
+    'A batch file (.json), or temperatures as .csv: time, point, value in rows, or a time and one column for each point.',
+  bringInABatchKeptElsewhere: 'Bring in a batch kept elsewhere',
+  whatItWouldSay: 'What it would say',
+  theVerdictOfEachRuleStandsHere: 'The verdict of each rule stands here before anything is kept.',
+  sayWhenTheLastRawLoadWent: 'Say when the last raw load went in.',
+  readingAndJudging: 'Reading and judging…',
+} as const;

@@ -1,0 +1,32 @@
+export default {
+  thisWasTypedAndNotSaved: 'This was typed {at} and not saved.',
+  startAfresh: 'Start afresh',
+  theHubDoesNotAnswerWhatYou:
+    'The hub does not answer. What you typed is still here; try again when there is signal.',
+  workingOutWhatItDoesToEach: 'Working out what it does to each rule…',
+  noRulesClockIsRunningSoIt: 'No rule’s clock is running, so it changes no verdict.',
+  itChangesNoVerdict: 'It changes no verdict.',
+  thisCostsCountedTimeOrAProof: 'This costs counted time or a proof:',
+  whatItDoes: 'What it does:',
+  theHubDoesNotAnswerSoWhat:
+    'The hub does not answer, so what it does to each rule cannot be said now.',
+  keeping: 'Keeping…',
+  sayWhoDidIt: 'Say who did it.',
+  closeWithoutKeeping: 'Close without keeping',
+  clear: 'Clear',
+  thisTakesTheHubAndItDid: 'This takes the hub, and it did not answer. Close it and open it again.',
+  aMoment: 'A moment…',
+  less: 'Less: {label}',
+  more: 'More: {label}',
+  measure: '{label}, measure',
+  litres: 'litres',
+  kg: 'kg',
+  notKnown: 'not known',
+  judgedByEye: 'judged by eye',
+  n1IsL: '1 {name} is {litres, number} L',
+  itStaysUnknownWhatHangsOnIt:
+    'It stays unknown: what hangs on it is not computed, rather than guessed.',
+  thePhotoCouldNotBeKeptTake: 'The photo could not be kept. Take it again.',
+  photo: 'Photo',
+  photoOf: 'Photo of {of}',
+} as const;

@@ -1,0 +1,26 @@
+export default {
+  fireCard: 'Fire card, {site}',
+  printIt: 'Print it',
+  changeIt: 'Change it',
+  setItUp: 'Set it up',
+  sayWhere: 'Say where:',
+  water: 'Water:',
+  nobodyIsNamedYetSetUpWho:
+    'Nobody is named yet. Set up who is called before it is needed: the fire service’s number, who answers for the site, where to send them, where the water is.',
+  whichSizeAndSpacingOfHeapsIs:
+    '{law} Which size and spacing of heaps is allowed: check with your local authority and the fire service.',
+  fireService: 'Fire service',
+  fireCard2: 'fire card',
+  setUpTheFireCard: 'Set up the fire card',
+  who: 'Who',
+  phone: 'Phone',
+  anotherNumber: 'Another number',
+  whereToSendThem: 'Where to send them',
+  addressGateWhatTheyWillSee: 'Address, gate, what they will see',
+  whereTheWaterIs: 'Where the water is',
+  anythingElse: 'Anything else',
+  yourName: 'Your name',
+  keepTheCard: 'Keep the card',
+  eachLineWantsANameAndA: 'Each line wants a name and a number.',
+  typeOneNumberAtLeast: 'Type one number at least.',
+} as const;

@@ -1,0 +1,31 @@
+export default {
+  airAgo: 'Air {celsius}, {at} ago',
+  airNotReadYet: 'Air not read yet',
+  loggedJustNow: '{by} logged {name} just now',
+  loggedAgo: '{by} logged {name} {at} ago',
+  nothingLoggedYet: 'Nothing logged yet',
+  noSignal: 'No signal.',
+  oneEntryWaitsOtherEntriesWaitOn:
+    '{waiting, plural, one {# entry waits} other {# entries wait}} on this device{online, select, andWill { and will go up by themselves} other {}}.',
+  oneEntryWasOtherEntriesWereRefused:
+    '{refused, plural, one {# entry was} other {# entries were}} refused.',
+  thisDevicesClockIsItsTimesAre:
+    'This device’s clock is {ahead}: its times are put right, and the log says so.',
+  lookAtOneOther: 'Look at {waiting, plural, one {it} other {them}}',
+  thisPageIsAsOf: 'This page is as of {at}.',
+  keys: 'Keys',
+  singleKeysDoSomethingOnThisDevice: 'Single keys do something on this device',
+  temperaturesIn: 'Temperatures in',
+  volumesIn: 'Volumes in',
+  yd: 'yd³',
+  light: 'Light',
+  sun: 'Sun',
+  shed: 'Shed',
+  skipToThePage: 'Skip to the page',
+  zealous: 'Zealous',
+  heap: 'Heap',
+  places: 'Places',
+  heapsByBay: 'Heaps by bay',
+  more: '{others, number} more',
+  more2: 'More',
+} as const;

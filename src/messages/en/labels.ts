@@ -1,0 +1,41 @@
+export default {
+  a4FourCardsOf1051485: 'A4, four cards of 105 × 148.5 mm (A6)',
+  a4EightLabelsOf99167: 'A4, eight labels of 99.1 × 67.7 mm',
+  a4TwentyOneLabelsOf635: 'A4, twenty-one labels of 63.5 × 38.1 mm',
+  letterFourCardsOf45In: 'Letter, four cards of 4¼ × 5½ in',
+  letterSixLabelsOf43In: 'Letter, six labels of 4 × 3⅓ in',
+  letterTenLabelsOf42In: 'Letter, ten labels of 4 × 2 in',
+  theAddressHasLettersACodeOn:
+    'The address has {text, number} letters; a code on a flag takes {longestaddress, number} at most.',
+  typeTheAddressAsAPhoneWould: 'Type the address as a phone would, such as https://heap.example.',
+  theAddressStartsWithHttpsOrHttp: 'The address starts with https:// or http://.',
+  thisAddressIsThisMachinesOwnA:
+    'This address is this machine’s own: a phone will not reach it. Type the one that phones use.',
+  withoutHttpsAPhoneCanReadAnd:
+    'Without https a phone can read and log, but keeps no pages for when there is no signal.',
+  since: 'since {started}',
+  flags: 'Flags',
+  noSiteHasBeenNamedYet: 'No site has been named yet.',
+  thereIsNoSheetChooseOneOf: "There is no sheet ''{get}''. Choose one of {labelsheets}.",
+  theNumberOfUsedLabelsMustBe:
+    'The number of used labels must be a whole number smaller than the sheet.',
+  noneOfTheseHeapsStandsOnThis: 'None of these heaps stands on this site.',
+  aWholeNumberFrom0To: 'A whole number from 0 to {each, number}.',
+  aFlagInEachHeapItsLetter:
+    'A flag in each heap: its letter, its name, since when, and a code that opens its log on a phone. Print, cut, and put it behind something that sheds rain.',
+  noHeapStandsHereYetOpenOne: 'No heap stands here yet. Open one first.',
+  all: 'All',
+  none: 'None',
+  howToPrintThem: 'How to print them',
+  print: 'Print',
+  sheet: 'Sheet',
+  labelsUsedUpOnTheFirstSheet: 'Labels used up on the first sheet',
+  addressThatPhonesReach: 'Address that phones reach',
+  theCodeOnEachFlagOpensThe: 'The code on each flag opens the heap there',
+  printAt100NotFitToPage: 'Print at 100 %, not ‘fit to page’.',
+  makeOneOtherPdf: 'Make {chosen, number} {chosen, plural, one {flag} other {flags}} (PDF)',
+  chooseAHeapFirst: 'Choose a heap first',
+  labelsOnASheetOfThemUsed: '{columns, number} labels on a sheet, {used, number} of them used up',
+  stillBuilding: 'still building',
+  since2: 'since {builtAt}',
+} as const;
