@@ -18,7 +18,7 @@ function filesOf(name, feature = '[^/]+') {
   const folder = name.replace(' (own)', '');
   const star = own ? '$1' : feature;
   if (folder === 'core') return '^src/core/';
-  if (folder === 'proxy.ts') return '^src/proxy[.]ts$';
+  if (folder.endsWith('.ts')) return `^src/${escape(folder)}$`;
   if (folder.endsWith('/actions')) return `^src/${folder.replace('*', star)}[.]ts$`;
   return `^src/${folder.replace('*', star)}/${withoutOwnLines(folder)}`;
 }

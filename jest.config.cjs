@@ -14,9 +14,10 @@ const swc = [
 const base = {
   testEnvironment: 'node',
   transform: { '\\.(m?[tj]sx?)$': swc },
+  setupFiles: ['<rootDir>/src/messages/all.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3-[^/]+|internmap|uuid|ml-[^/]+|is-any-array|yalps|cheminfo-types)/)',
+    '/node_modules/(?!(use-intl|@formatjs/[^/]+|intl-messageformat|icu-minify|d3-[^/]+|internmap|uuid|ml-[^/]+|is-any-array|yalps|cheminfo-types)/)',
   ],
   modulePathIgnorePatterns: ['<rootDir>/\\.next/', '<rootDir>/\\.data/'],
 };

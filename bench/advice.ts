@@ -1,3 +1,4 @@
+import '../src/messages/all';
 import { performance } from 'node:perf_hooks';
 import { nextAdvice } from '@/core/advice/next';
 import { tasksOf } from '@/core/advice/tasks';

@@ -1,3 +1,4 @@
+import '../src/messages/all';
 import { performance } from 'node:perf_hooks';
 import { Kysely, PostgresDialect, sql } from 'kysely';
 import pg from 'pg';

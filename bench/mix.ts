@@ -1,3 +1,4 @@
+import '../src/messages/all';
 import { performance } from 'node:perf_hooks';
 import type { Entry } from '@/core/log/entry';
 import { planLayers } from '@/core/mix/layers';

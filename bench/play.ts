@@ -1,3 +1,4 @@
+import '../src/messages/all';
 import { nextAdvice } from '@/core/advice/next';
 import { turnOf, type Situation } from '@/core/advice/situation';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';

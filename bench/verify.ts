@@ -1,3 +1,4 @@
+import '../src/messages/all';
 import { performance } from 'node:perf_hooks';
 import { resolvePolicy } from '../src/core/evidence/policy';
 import type { Rule } from '../src/core/evidence/rule';

@@ -1,7 +1,8 @@
-// `next build` leaves static files out of the standalone folder; this puts them in, with the record that checks itself, the worker that keeps pages, and the threads of the server.
+// `next build` leaves static files out of the standalone folder; this puts them in, with the texts of pages, the record that checks itself, the worker that keeps pages, and the threads of the server.
 import fs from 'node:fs';
 import path from 'node:path';
 import { build } from 'esbuild';
+import './build-words.mjs';
 import './build-checker.mjs';
 import './build-sw.mjs';
 

@@ -1,3 +1,4 @@
+import '@/messages/all';
 import { layUpDemo } from '../demo/lay-up';
 import { batchFileJsonSchema } from '@/core/formats/batch-file';
 import { connect } from '@/db/client';

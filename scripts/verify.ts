@@ -1,3 +1,4 @@
+import '../src/messages/all';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';

@@ -4,7 +4,9 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { currentLanguage } from '@/messages/say';
 import { Patterns } from '@/features/frame/ui/Patterns';
+import { PageWords } from '@/features/frame/server/PageWords';
 import { chosenLight } from '@/features/frame/server/light';
 
 export const metadata: Metadata = {
@@ -23,8 +25,9 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function Layout({ children }: { children: ReactNode }) {
   const light = await chosenLight();
   return (
-    <html lang="en" {...(light ? { 'data-light': light } : {})}>
+    <html lang={currentLanguage()} {...(light ? { 'data-light': light } : {})}>
       <body>
+        <PageWords />
         <Patterns />
         {children}
       </body>

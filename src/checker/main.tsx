@@ -1,3 +1,4 @@
+import '@/messages/all';
 import { createRoot } from 'react-dom/client';
 import { Checker } from './Checker';
 

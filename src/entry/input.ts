@@ -13,7 +13,11 @@ const Frame = z.object({
   batch: BatchIdSchema.nullable(),
   kind: z.enum(ENTRY_KINDS),
   at: z.string().max(40).nullable(),
-  by: z.string().trim().min(1, 'Say who did it.').max(60, 'A shorter name, please.'),
+  by: z
+    .string()
+    .trim()
+    .min(1, { error: () => say('entry.sayWhoDidIt') })
+    .max(60, { error: () => say('entry.aShorterNamePlease') }),
   data: z.record(z.string(), z.unknown()),
 });
 export type EntryForm = z.input<typeof Frame>;

@@ -1,14 +1,18 @@
 import { createTranslator } from 'use-intl/core';
 import type { en } from './en';
-import type { Locale } from './locales';
+import type { Language } from './languages';
 
-type Catalogue = typeof en;
-type Translator = ReturnType<typeof createTranslator<Catalogue>>;
+/** The texts of one language: those of English, each in its words. */
+export type Catalogue = {
+  readonly [Topic in keyof typeof en]: { readonly [Key in keyof (typeof en)[Topic]]: string };
+};
+/** What a text asks for is read off the English one. */
+type Translator = ReturnType<typeof createTranslator<typeof en>>;
 /** What bundles of one program share: a server has several copies of this module, and one language for each request. */
 type Shared = {
-  readonly catalogues: Map<Locale, Catalogue>;
-  readonly translators: Map<Locale, Translator>;
-  asked: () => Locale;
+  readonly catalogues: Map<Language, Catalogue>;
+  readonly translators: Map<Language, Translator>;
+  asked: () => Language;
 };
 const SHARED = Symbol.for('zealous-heap.messages');
 const shared: Shared = ((globalThis as { [SHARED]?: Shared })[SHARED] ??= {
@@ -18,33 +22,33 @@ const shared: Shared = ((globalThis as { [SHARED]?: Shared })[SHARED] ??= {
 });
 
 /** Gives the texts of a language. A program gives every language that it may be asked for, before its first text. */
-export function provideMessages(locale: Locale, messages: Catalogue): void {
-  shared.catalogues.set(locale, messages);
-  shared.translators.delete(locale);
+export function provideMessages(language: Language, messages: Catalogue): void {
+  shared.catalogues.set(language, messages);
+  shared.translators.delete(language);
 }
 
 /** Sets how the language of the moment is found: a page's own, a request's, a thread's. */
-export function setLocaleSource(asked: () => Locale): void {
+export function setLanguageSource(asked: () => Language): void {
   shared.asked = asked;
 }
 
 /** The language that texts are given in now. */
-export const currentLocale = (): Locale => shared.asked();
+export const currentLanguage = (): Language => shared.asked();
 
-function translatorOf(locale: Locale): Translator {
-  const known = shared.translators.get(locale);
+function translatorOf(language: Language): Translator {
+  const known = shared.translators.get(language);
   if (known) return known;
-  const messages = shared.catalogues.get(locale);
-  if (!messages) throw new Error(`No texts were provided for the language ${locale}.`);
+  const messages = shared.catalogues.get(language);
+  if (!messages) throw new Error(`No texts were provided for the language ${language}.`);
   const made = createTranslator({
-    locale,
-    messages,
+    locale: language,
+    messages: messages as typeof en,
     timeZone: 'UTC',
     onError: (error) => {
       throw error;
     },
   });
-  shared.translators.set(locale, made);
+  shared.translators.set(language, made);
   return made;
 }
 

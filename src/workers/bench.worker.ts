@@ -1,3 +1,4 @@
+import '@/messages/worker';
 import { additionsTo, type Addition, type Carried } from '@/core/mix/additions';
 import { inSteps, type InSteps } from '@/core/mix/in-steps';
 import { solveMix, type SolvedMix } from '@/core/mix/solve';

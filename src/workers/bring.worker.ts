@@ -1,3 +1,4 @@
+import '@/messages/worker';
 import { previewBrought, type Brought, type BroughtPreview } from '@/core/formats/bring';
 import { sha256InWorker } from './sha256';
 

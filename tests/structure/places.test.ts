@@ -32,7 +32,10 @@ test('every page that needs no id is in the table, and every place has its page'
 test('every page takes its title from the table', () => {
   for (const { href } of listPlaces().filter((p) => p.id !== 'yard')) {
     const source = fs.readFileSync(path.join(APP, href, 'page.tsx'), 'utf8');
-    expect([href, /title: PLACES[.[][^,}]*name/.test(source)]).toEqual([href, true]);
+    expect([href, /get title\(\) \{\s*return PLACES[.[][^;}]*name/.test(source)]).toEqual([
+      href,
+      true,
+    ]);
   }
 });
 

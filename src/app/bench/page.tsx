@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { BenchPage as default } from '@/features/bench/server/pages/BenchPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.bench.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.bench.name;
+  },
+};

@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { CrewPage as default } from '@/features/day/server/pages/CrewPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.crew.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.crew.name;
+  },
+};

@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { FireCardPage as default } from '@/features/fire/server/pages/FireCardPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.fire.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.fire.name;
+  },
+};

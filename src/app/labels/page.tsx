@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { LabelsPage as default } from '@/features/labels/server/pages/LabelsPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.labels.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.labels.name;
+  },
+};

@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { MorePage as default } from '@/features/frame/server/pages/MorePage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.more.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.more.name;
+  },
+};

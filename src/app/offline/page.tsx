@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { OfflinePage as default } from '@/features/log/server/pages/OfflinePage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.offline.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.offline.name;
+  },
+};

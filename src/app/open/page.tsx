@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { OpenPage as default } from '@/features/open/server/pages/OpenPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.open.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.open.name;
+  },
+};

@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { RoundPage as default } from '@/features/round/server/pages/RoundPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.round.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.round.name;
+  },
+};

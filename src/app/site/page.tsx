@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { SitePage as default } from '@/features/site/server/pages/SitePage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.site.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.site.name;
+  },
+};

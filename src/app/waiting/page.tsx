@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { WaitingPage as default } from '@/features/waiting/server/pages/WaitingPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.waiting.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.waiting.name;
+  },
+};

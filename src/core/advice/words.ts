@@ -240,13 +240,27 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
   },
 };
 const FIX_CAUTION: Partial<Record<Fix, string>> = {
-  enlarge: CAUTION.lift,
-  nitrogen: CAUTION.raw,
-  turn: CAUTION.spores,
-  carbon: CAUTION.spores,
-  structure: CAUTION.spores,
-  shrink: CAUTION.split,
-  bury: CAUTION.food,
+  get enlarge() {
+    return CAUTION.lift;
+  },
+  get nitrogen() {
+    return CAUTION.raw;
+  },
+  get turn() {
+    return CAUTION.spores;
+  },
+  get carbon() {
+    return CAUTION.spores;
+  },
+  get structure() {
+    return CAUTION.spores;
+  },
+  get shrink() {
+    return CAUTION.split;
+  },
+  get bury() {
+    return CAUTION.food;
+  },
 };
 
 export const CHORE_WORDS = {
@@ -614,12 +628,18 @@ const CHOICE_WORDS: Readonly<Record<HotChoice, string>> = {
   },
 };
 const CHOICE_CAUTION: Partial<Record<HotChoice, string>> = {
-  turn: CAUTION.steam,
-  split: CAUTION.split,
+  get turn() {
+    return CAUTION.steam;
+  },
+  get split() {
+    return CAUTION.split;
+  },
   get wet() {
     return say('advice.steamComesUpWhereTheWaterGoes');
   },
-  'cap-off': CAUTION.steam,
+  get 'cap-off'() {
+    return CAUTION.steam;
+  },
 };
 export type HotWords = {
   readonly heading: string;

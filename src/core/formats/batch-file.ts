@@ -27,7 +27,7 @@ const BatchFileShape = z.looseObject({
   version: z.literal(1),
   site: z.looseObject({
     name: z.string(),
-    timeZone: z.string().refine(isTimeZone, PROBLEM.noZone),
+    timeZone: z.string().refine(isTimeZone, { error: () => PROBLEM.noZone }),
     unit: Unit.optional(),
   }),
   batch: z.looseObject({

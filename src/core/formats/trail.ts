@@ -20,7 +20,7 @@ import { firstOf, lastOf } from '../quantity/present';
  * before it on the site. Whoever has the file can see that no entry was changed, and that the readings and
  * works in the file are what the entries say.
  */
-const Hash = z.string().regex(/^[0-9a-f]{64}$/, PROBLEM.noHash);
+const Hash = z.string().regex(/^[0-9a-f]{64}$/, { error: () => PROBLEM.noHash });
 const LinkSchema = z.looseObject({
   seq: z.int().min(1),
   prev: Hash,

@@ -104,7 +104,10 @@ const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): stri
   [
     say('formats.fileSha256', { text: sha256(text) }),
     told
-      ? say('formats.logEntriesTheirChainCheckedItEnds', { entries: told.entries, head: told.head })
+      ? say('formats.logEntriesTheirChainCheckedItEnds', {
+          entries: String(told.entries),
+          head: told.head,
+        })
       : say('formats.itCarriesNoLogEntriesNothingShows'),
   ].join('\n');
 

@@ -16,7 +16,7 @@ import { itemAt } from '../quantity/present';
 
 export const Time = z
   .string()
-  .refine((text) => parseInstant(text) !== null, PROBLEM.noTime)
+  .refine((text) => parseInstant(text) !== null, { error: () => PROBLEM.noTime })
   .meta({ pattern: STAMP.source });
 export const Unit = z.enum(['C', 'F']);
 const Id = z.string();
@@ -58,7 +58,7 @@ export const PositionSchema = z.union([
       fromM: z.number().min(0).max(5000),
       toM: z.number().max(5000),
     })
-    .refine((p) => p.toM > p.fromM, { path: ['toM'], error: PROBLEM.rowBackwards }),
+    .refine((p) => p.toM > p.fromM, { path: ['toM'], error: () => PROBLEM.rowBackwards }),
 ]);
 export type Position = z.output<typeof PositionSchema>;
 
@@ -74,13 +74,17 @@ const LimitsSchema = z
   })
   .refine((l) => l.warnC < l.actC && l.actC < l.dangerC, {
     path: ['actC'],
-    error: PROBLEM.limitsOrder,
+    error: () => PROBLEM.limitsOrder,
   });
 export type Limits = z.output<typeof LimitsSchema>;
 /** A way to keep a heap: when it is turned, what heat is expected of it by age, from where it is too hot, how moist it is kept. */
 export const TemplateSchema = z.looseObject({
-  id: z.string().regex(/^[a-z0-9-]{1,40}$/, PROBLEM.templateId),
-  name: z.string().trim().min(3, PROBLEM.templateName).max(60),
+  id: z.string().regex(/^[a-z0-9-]{1,40}$/, { error: () => PROBLEM.templateId }),
+  name: z
+    .string()
+    .trim()
+    .min(3, { error: () => PROBLEM.templateName })
+    .max(60),
   kept: z.enum(METHODS),
   /** Air is blown or drawn through it. */
   aerated: z.boolean().optional(),
@@ -103,7 +107,7 @@ export const TemplateSchema = z.looseObject({
     })
     .refine((m) => m.lowPct < m.targetPct && m.targetPct < m.highPct, {
       path: ['targetPct'],
-      error: PROBLEM.moistureOrder,
+      error: () => PROBLEM.moistureOrder,
     }),
   /** How long it works before it is expected to run down, days. */
   activeDays: z.number().min(5).max(730),
@@ -116,14 +120,13 @@ export const TemplateSchema = z.looseObject({
           lowC: z.number().min(-5).max(80),
           highC: z.number().min(0).max(85),
         })
-        .refine((e) => e.lowC < e.highC, { path: ['highC'], error: PROBLEM.expectBand }),
+        .refine((e) => e.lowC < e.highC, { path: ['highC'], error: () => PROBLEM.expectBand }),
     )
     .min(2)
     .max(20)
-    .refine(
-      (list) => list.every((e, i) => i === 0 || e.day > itemAt(list, i - 1).day),
-      PROBLEM.expectOrder,
-    ),
+    .refine((list) => list.every((e, i) => i === 0 || e.day > itemAt(list, i - 1).day), {
+      error: () => PROBLEM.expectOrder,
+    }),
   /** Work of one turning: a person's minutes for each cubic metre, and whether it takes the machine. */
   minutesPerM3: z.number().min(0).max(240),
   machine: z.boolean(),
@@ -185,7 +188,7 @@ export const WorkSchema = z
       )
       .max(30),
   })
-  .refine((w) => w.from < w.to, { path: ['to'], error: PROBLEM.dayBackwards });
+  .refine((w) => w.from < w.to, { path: ['to'], error: () => PROBLEM.dayBackwards });
 export type Work = z.output<typeof WorkSchema>;
 /** What a person needs in their hand when a heap smokes. */
 export const FireCardSchema = z.looseObject({
@@ -206,7 +209,11 @@ export type FireCard = z.output<typeof FireCardSchema>;
 const INSTRUMENT_KINDS = ['dial', 'digital', 'wireless', 'glass'] as const;
 export const InstrumentSchema = z
   .looseObject({
-    name: z.string().trim().min(1, PROBLEM.instrumentName).max(40),
+    name: z
+      .string()
+      .trim()
+      .min(1, { error: () => PROBLEM.instrumentName })
+      .max(40),
     kind: z.enum(INSTRUMENT_KINDS),
     /** What it shows: every value read off it is typed in this unit. */
     unit: z.enum(['C', 'F']),
@@ -226,7 +233,7 @@ export const InstrumentSchema = z
   })
   .refine((i) => i.minC === undefined || i.maxC === undefined || i.maxC > i.minC, {
     path: ['maxC'],
-    error: PROBLEM.scaleBackwards,
+    error: () => PROBLEM.scaleBackwards,
   });
 export type Instrument = z.output<typeof InstrumentSchema>;
 
@@ -262,7 +269,7 @@ export const HandReadingSchema = ReadingSchema.extend({
   settledS: z.number().min(0).optional(),
 }).refine((r) => r.high === undefined || r.high >= r.value, {
   path: ['high'],
-  error: PROBLEM.rangeBackwards,
+  error: () => PROBLEM.rangeBackwards,
 });
 export const AmbientSchema = z.looseObject({ at: Time, value: z.number(), unit: Unit });
 
@@ -320,7 +327,7 @@ export const PolicySchema = z.looseObject({
 /** As a site or a batch may put it in force: it does not contradict itself. */
 export const SoundPolicySchema = PolicySchema.refine(
   (p) => (p.turnGraceHours ?? 0) <= (p.maxGapHours ?? DEFAULT_MAX_GAP_HOURS),
-  { path: ['turnGraceHours'], error: PROBLEM.graceTooLong },
+  { path: ['turnGraceHours'], error: () => PROBLEM.graceTooLong },
 );
 
 /** A shape of each type of field. */
@@ -384,8 +391,12 @@ const SLIP_TEXT: {
 
 /** A rule that the site wrote itself. */
 export const SiteRuleSchema = RuleSchema.extend({
-  id: z.string().regex(/^site-[a-z0-9-]{1,40}$/, PROBLEM.siteRuleId),
-  title: z.string().trim().min(3, PROBLEM.ruleTitle).max(120),
+  id: z.string().regex(/^site-[a-z0-9-]{1,40}$/, { error: () => PROBLEM.siteRuleId }),
+  title: z
+    .string()
+    .trim()
+    .min(3, { error: () => PROBLEM.ruleTitle })
+    .max(120),
 }).superRefine((rule, ctx) => {
   const slip = findRequirementSlip(rule.requirement);
   // Each code's text takes the slip of its own code.

@@ -8,7 +8,7 @@ import { MeasuresSchema } from './shapes';
 
 /** Shapes of what goes into heaps: materials, loads, measures, recipes, the map of bays. */
 
-const id = z.string().regex(/^[a-z0-9-]{1,60}$/, PROBLEM.plainId);
+const id = z.string().regex(/^[a-z0-9-]{1,60}$/, { error: () => PROBLEM.plainId });
 const Words = z.string().trim().max(500);
 /** Pictures by the hash under which the hub keeps them. */
 const Photos = z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12);
@@ -45,16 +45,16 @@ export const LOAD_STATES = [
 ] as const;
 export type LoadState = (typeof LOAD_STATES)[number];
 
-const range = (least: number, most: number, message: string) =>
+const range = (least: number, most: number, error: () => string) =>
   z
     .strictObject({
-      low: z.number().min(least, message).max(most, message),
-      usual: z.number().min(least, message).max(most, message),
-      high: z.number().min(least, message).max(most, message),
+      low: z.number().min(least, { error }).max(most, { error }),
+      usual: z.number().min(least, { error }).max(most, { error }),
+      high: z.number().min(least, { error }).max(most, { error }),
     })
     .refine((r) => r.low <= r.usual && r.usual <= r.high, {
       path: ['usual'],
-      error: PROBLEM.rangeOrder,
+      error: () => PROBLEM.rangeOrder,
     });
 export type Range = { readonly low: number; readonly usual: number; readonly high: number };
 
@@ -62,12 +62,12 @@ export type Range = { readonly low: number; readonly usual: number; readonly hig
 export const FIGURE_NAMES = ['n', 'cn', 'moisture', 'density'] as const;
 export type FigureName = (typeof FIGURE_NAMES)[number];
 const BOUNDS: Readonly<
-  Record<FigureName, readonly [least: number, most: number, otherwise: string]>
+  Record<FigureName, readonly [least: number, most: number, otherwise: () => string]>
 > = {
-  n: [0, 50, PROBLEM.nitrogen],
-  cn: [0, 5000, PROBLEM.cnRatio],
-  moisture: [0, 99.5, PROBLEM.moisturePct],
-  density: [5, 3000, PROBLEM.density],
+  n: [0, 50, () => PROBLEM.nitrogen],
+  cn: [0, 5000, () => PROBLEM.cnRatio],
+  moisture: [0, 99.5, () => PROBLEM.moisturePct],
+  density: [5, 3000, () => PROBLEM.density],
 };
 const ofEach = <T>(make: (...bounds: (typeof BOUNDS)[FigureName]) => T): Record<FigureName, T> =>
   Object.fromEntries(FIGURE_NAMES.map((k) => [k, make(...BOUNDS[k])])) as Record<FigureName, T>;
@@ -75,7 +75,11 @@ const FIGURES = ofEach((least, most, otherwise) => range(least, most, otherwise)
 
 export const MaterialSchema = z.looseObject({
   id,
-  name: z.string().trim().min(2, PROBLEM.materialName).max(60),
+  name: z
+    .string()
+    .trim()
+    .min(2, { error: () => PROBLEM.materialName })
+    .max(60),
   role: z.enum(ROLES),
   ...FIGURES,
   particle: z.enum(PARTICLES),
@@ -93,7 +97,7 @@ export const MaterialSchema = z.looseObject({
       ofEach((least, most, otherwise) =>
         z
           .strictObject({
-            value: z.number().min(least, otherwise).max(most, otherwise),
+            value: z.number().min(least, { error: otherwise }).max(most, { error: otherwise }),
             at: Moment,
             words: Words.optional(),
           })
@@ -106,9 +110,16 @@ export type Material = z.output<typeof MaterialSchema>;
 
 export const OwnMeasureSchema = z.strictObject({
   id,
-  name: z.string().trim().min(1, PROBLEM.measureName).max(30),
+  name: z
+    .string()
+    .trim()
+    .min(1, { error: () => PROBLEM.measureName })
+    .max(30),
   many: z.string().trim().min(1).max(30).optional(),
-  litres: z.number(PROBLEM.litres).min(0.05, PROBLEM.litres).max(60_000, PROBLEM.litres),
+  litres: z
+    .number({ error: () => PROBLEM.litres })
+    .min(0.05, { error: () => PROBLEM.litres })
+    .max(60_000, { error: () => PROBLEM.litres }),
 });
 export type OwnMeasure = z.output<typeof OwnMeasureSchema>;
 
@@ -118,7 +129,10 @@ export const AmountSchema = z
   .discriminatedUnion('in', [
     z.strictObject({
       in: z.literal('measure'),
-      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(MOST.measures, PROBLEM.amountMany),
+      n: z
+        .number({ error: () => PROBLEM.amount })
+        .positive({ error: () => PROBLEM.amount })
+        .max(MOST.measures, { error: () => PROBLEM.amountMany }),
       measure: id,
       name: z.string().max(30),
       litresEach: z.number().positive().max(60_000),
@@ -126,19 +140,25 @@ export const AmountSchema = z
     }),
     z.strictObject({
       in: z.literal('litres'),
-      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(MOST.litres, PROBLEM.litresMost),
+      n: z
+        .number({ error: () => PROBLEM.amount })
+        .positive({ error: () => PROBLEM.amount })
+        .max(MOST.litres, { error: () => PROBLEM.litresMost }),
       about,
     }),
     z.strictObject({
       in: z.literal('kg'),
-      n: z.number(PROBLEM.amount).positive(PROBLEM.amount).max(MOST.kg, PROBLEM.kgMost),
+      n: z
+        .number({ error: () => PROBLEM.amount })
+        .positive({ error: () => PROBLEM.amount })
+        .max(MOST.kg, { error: () => PROBLEM.kgMost }),
       about,
     }),
     z.strictObject({ in: z.literal('unknown'), words: Words.optional() }),
   ])
   .refine((a) => a.in !== 'measure' || a.n * a.litresEach <= MOST.litres, {
     path: ['n'],
-    error: PROBLEM.litresMost,
+    error: () => PROBLEM.litresMost,
   });
 export type Amount = z.output<typeof AmountSchema>;
 
@@ -159,20 +179,32 @@ export const AcceptLineSchema = z
     risk: z.enum(RISKS).optional(),
     kept: z.array(z.enum(METHODS)).min(1).optional(),
     answer: z.enum(ANSWERS),
-    reason: z.string().trim().min(3, PROBLEM.reason).max(200),
+    reason: z
+      .string()
+      .trim()
+      .min(3, { error: () => PROBLEM.reason })
+      .max(200),
   })
   .refine((l) => (l.material === undefined) !== (l.risk === undefined), {
     path: ['material'],
-    error: PROBLEM.acceptWhat,
+    error: () => PROBLEM.acceptWhat,
   });
 export type AcceptLine = z.output<typeof AcceptLineSchema>;
 
 /** A figure of one load that was measured instead of taken from the table. */
 const LoadTestSchema = z.looseObject({
   how: z.enum(['bucket', 'drying', 'squeeze', 'laboratory']),
-  density: z.number().min(5, PROBLEM.density).max(3000, PROBLEM.density).optional(),
+  density: z
+    .number()
+    .min(5, { error: () => PROBLEM.density })
+    .max(3000, { error: () => PROBLEM.density })
+    .optional(),
   airPct: z.number().min(0).max(100).optional(),
-  moisturePct: z.number().min(0, PROBLEM.moisturePct).max(99.5, PROBLEM.moisturePct).optional(),
+  moisturePct: z
+    .number()
+    .min(0, { error: () => PROBLEM.moisturePct })
+    .max(99.5, { error: () => PROBLEM.moisturePct })
+    .optional(),
   working: z.array(z.string().max(300)).max(12).optional(),
 });
 export type LoadTest = z.output<typeof LoadTestSchema>;
@@ -221,9 +253,17 @@ export const LoadChangeSchema = z.looseObject({
 
 export const RecipeSchema = z.looseObject({
   id: z.uuid(),
-  name: z.string().trim().min(2, PROBLEM.recipeName).max(60),
+  name: z
+    .string()
+    .trim()
+    .min(2, { error: () => PROBLEM.recipeName })
+    .max(60),
   parts: z.array(PartSchema).max(60),
-  waterL: z.number(PROBLEM.litres).min(0, PROBLEM.litres).max(100_000, PROBLEM.litres).optional(),
+  waterL: z
+    .number({ error: () => PROBLEM.litres })
+    .min(0, { error: () => PROBLEM.litres })
+    .max(100_000, { error: () => PROBLEM.litres })
+    .optional(),
   shape: z.enum(SHAPES).optional(),
   measures: MeasuresSchema.optional(),
   words: Words.optional(),
@@ -236,7 +276,11 @@ export type Recipe = z.output<typeof RecipeSchema>;
 export const ChargeSchema = z
   .looseObject({
     parts: z.array(PartSchema).max(60),
-    waterL: z.number(PROBLEM.litres).min(0, PROBLEM.litres).max(100_000, PROBLEM.litres).optional(),
+    waterL: z
+      .number({ error: () => PROBLEM.litres })
+      .min(0, { error: () => PROBLEM.litres })
+      .max(100_000, { error: () => PROBLEM.litres })
+      .optional(),
     /** Which layer of the lay-up this was, from 1 at the ground. */ layer: z
       .int()
       .min(1)
@@ -252,7 +296,7 @@ export const ChargeSchema = z
     (c) =>
       c.parts.length > 0 ||
       [c.waterL, c.activator, c.base, c.cover, c.words].some((x) => x !== undefined),
-    { path: ['parts'], error: PROBLEM.nothingIn },
+    { path: ['parts'], error: () => PROBLEM.nothingIn },
   );
 export type Charge = z.output<typeof ChargeSchema>;
 
@@ -269,13 +313,26 @@ export const SLOT_KINDS = ['bay', 'bin', 'tub', 'row', 'pad', 'store'] as const;
 /** A bay, bin, tub, row or stock place on the site's map. Metres; x to the right and y down from the map's corner; a row runs along its length. */
 const SlotSchema = z.looseObject({
   id,
-  name: z.string().trim().min(1, PROBLEM.slotName).max(40),
+  name: z
+    .string()
+    .trim()
+    .min(1, { error: () => PROBLEM.slotName })
+    .max(40),
   kind: z.enum(SLOT_KINDS),
   xM: z.number().min(0).max(2000),
   yM: z.number().min(0).max(2000),
-  lengthM: z.number().positive(PROBLEM.metres).max(1000, PROBLEM.metres),
-  widthM: z.number().positive(PROBLEM.metres).max(100, PROBLEM.metres),
-  heightM: z.number().positive(PROBLEM.metres).max(10, PROBLEM.metres),
+  lengthM: z
+    .number()
+    .positive({ error: () => PROBLEM.metres })
+    .max(1000, { error: () => PROBLEM.metres }),
+  widthM: z
+    .number()
+    .positive({ error: () => PROBLEM.metres })
+    .max(100, { error: () => PROBLEM.metres }),
+  heightM: z
+    .number()
+    .positive({ error: () => PROBLEM.metres })
+    .max(10, { error: () => PROBLEM.metres }),
   base: z.string().trim().max(80).optional(),
   air: z.string().trim().max(80).optional(),
   /** What this unit may hold. Absent: all that the site takes. */
@@ -284,8 +341,14 @@ const SlotSchema = z.looseObject({
 });
 export type Slot = z.output<typeof SlotSchema>;
 export const SiteMapSchema = z.looseObject({
-  widthM: z.number().positive(PROBLEM.metres).max(2000, PROBLEM.metres),
-  depthM: z.number().positive(PROBLEM.metres).max(2000, PROBLEM.metres),
+  widthM: z
+    .number()
+    .positive({ error: () => PROBLEM.metres })
+    .max(2000, { error: () => PROBLEM.metres }),
+  depthM: z
+    .number()
+    .positive({ error: () => PROBLEM.metres })
+    .max(2000, { error: () => PROBLEM.metres }),
   slots: z.array(SlotSchema).max(200),
 });
 export type SiteMap = z.output<typeof SiteMapSchema>;

@@ -35,9 +35,9 @@ export const LACKS = {
     return say('mix.nothingInItHoldsNitrogen');
   },
 } as const;
-const LACKING: ReadonlySet<string> = new Set(Object.values(LACKS));
 /** Whether what is missing is something to be put in, and not a figure to be found out. */
-export const isLacking = (missing: string): boolean => LACKING.has(missing);
+export const isLacking = (missing: string): boolean =>
+  Object.values<string>(LACKS).includes(missing);
 
 /** A figure of a mix, or the names of what stands in its way. */
 export type Figure =

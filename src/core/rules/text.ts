@@ -38,5 +38,5 @@ export const CLOCK_TEXT = {
 export const heldText = (edition: number): string =>
   say('rules.ruleTextsAsHeldByThisProgram', { edition });
 
-export const MEMORY_TEXT =
-  'Its values were written down from memory: check with your local authority.';
+/** Said of a rule whose values were not compared with its text. */
+export const memoryText = (): string => say('rules.itsValuesWereWrittenDownFromMemory');

@@ -57,7 +57,8 @@ export function answerText(answer: Answer, typed: number, unit: TempUnit): strin
   }
 }
 
-export const FAULTY_REASON = 'The thermometer was faulty, said at entry.';
+/** The reason of a reading that was rejected as it was taken. */
+export const faultyReasonText = () => say('terms.theThermometerWasFaultySaidAtEntry');
 
 /** What to do at a heap that may burn; local fire rules come first. */
 export const FIRE_CARD = {

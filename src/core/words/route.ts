@@ -16,8 +16,8 @@ type NotNow =
   | { code: 'READ_LATELY'; at: number; due: number | null }
   | { code: 'AFTER_TURN'; due: number };
 
-export const ROUTE_WHY =
-  'Most finished first, rawest last, so that nothing raw rides on the thermometer into a proven heap. To go back up the line, rinse it first.';
+/** Why the heaps are walked in that order. */
+export const routeWhyText = () => say('terms.mostFinishedFirstRawestLastSoThat');
 
 /** How far a heap is: why it stands there in the walk. */
 export function routeReasonText(r: Reason): string {

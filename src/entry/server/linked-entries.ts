@@ -26,7 +26,7 @@ const refused = (path: string, message: string): LinkedEntries => ({
   ok: false,
   problems: [{ path, message }],
 });
-const NO_HEAP = 'The other heap is not on this site. Choose one of its heaps.';
+const noHeapText = () => say('entry.theOtherHeapIsNotOnThis');
 
 /** A heap at its end gives and takes nothing any more. */
 const atEnd = (path: string, s: BatchState): LinkedEntries | null => {
@@ -80,7 +80,7 @@ export async function createLinkedEntries(
       if (from === undefined) return { ok: true, others: [] };
       if (from === batch) return refused('data.from', PROBLEM.sameHeap);
       const [part, whole] = [await heap(from), await heap(batch!)];
-      if (!part || !whole) return refused('data.from', NO_HEAP);
+      if (!part || !whole) return refused('data.from', noHeapText());
       const gone = atEnd('data.from', part) ?? atEnd('batch', whole);
       if (gone) return gone;
       const met = metRulesOf(part, whole, site, await snapshotRepo(db).siteState(site), at);
@@ -100,7 +100,7 @@ export async function createLinkedEntries(
     case 'split': {
       const { to, volumeM3, code, name, bay } = entry.data;
       const parent = await heap(batch!);
-      if (!parent) return refused('data.to', NO_HEAP);
+      if (!parent) return refused('data.to', noHeapText());
       const gone = atEnd('batch', parent);
       if (gone) return gone;
       if ((await logRepo(db).ofBatch(to)).length > 0)
@@ -139,7 +139,7 @@ export async function createLinkedEntries(
       if (to === undefined) return { ok: true, others: [] };
       if (to === batch) return refused('data.to', PROBLEM.sameHeap);
       const [source, target] = [await heap(batch!), await heap(to)];
-      if (!source || !target) return refused('data.to', NO_HEAP);
+      if (!source || !target) return refused('data.to', noHeapText());
       const gone = atEnd('data.to', target);
       if (gone) return gone;
       return {
@@ -159,7 +159,7 @@ export async function createLinkedEntries(
     case 'stack': {
       if (entry.data.with === batch) return refused('data.with', PROBLEM.sameHeap);
       const other = await heap(entry.data.with);
-      if (!other) return refused('data.with', NO_HEAP);
+      if (!other) return refused('data.with', noHeapText());
       const gone = atEnd('data.with', other);
       if (gone) return gone;
       const below = entry.data.layer === 'upper' ? batch : entry.data.with;

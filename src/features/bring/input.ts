@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { EntryIdSchema } from '@/core/log/ids';
 import { z } from 'zod';
 import { METHODS } from '@/core/evidence/types';
@@ -10,7 +11,7 @@ const Csv = z.object({
   options: z.object({
     shape: z.enum(['long', 'wide']),
     unit: z.enum(['C', 'F']),
-    timeZone: z.string().refine(isTimeZone, PROBLEM.noZone),
+    timeZone: z.string().refine(isTimeZone, { error: () => PROBLEM.noZone }),
     dateOrder: z.enum(['dmy', 'mdy']),
   }),
   batch: z.object({
@@ -25,7 +26,11 @@ const Csv = z.object({
 /** What the page sends to bring a batch in; `openedId` makes a second sending harmless. */
 export const BringInput = z.object({
   openedId: EntryIdSchema,
-  by: z.string().trim().min(1, 'Say who brings it in.').max(60),
+  by: z
+    .string()
+    .trim()
+    .min(1, { error: () => say('bring.sayWhoBringsItIn') })
+    .max(60),
   bay: z.string().trim().max(40).optional(),
   /** Rules that it is to be kept under, the leading one first; none: no rule is claimed. Absent: those that the file names. */
   rules: z.array(z.string().max(80)).max(60).optional(),

@@ -74,13 +74,13 @@ export const newOpenDraft = (
   leads: null,
 });
 
-export const INPUT_WORDS: readonly (readonly [Input, string])[] = [
-  ['garden', 'Garden and crop waste'],
-  ['seeding-weeds', 'Seeding weeds, late hay'],
-  ['manure', 'Manure, bedding'],
-  ['food-waste', 'Food waste'],
-  ['diseased-plants', 'Diseased plants'],
-  ['biosolids', 'Sewage sludge'],
+export const listInputs = (): readonly (readonly [Input, string])[] => [
+  ['garden', say('open.gardenAndCropWaste')],
+  ['seeding-weeds', say('open.seedingWeedsLateHay')],
+  ['manure', say('open.manureBedding')],
+  ['food-waste', say('open.foodWaste')],
+  ['diseased-plants', say('open.diseasedPlants')],
+  ['biosolids', say('open.sewageSludge')],
 ];
 
 /** Everything that does not belong to one heap alone, taken from an earlier one. */
@@ -98,7 +98,9 @@ export function copyEarlier(
     volume: from.volumeM3 === null ? '' : String(Math.round(volume * 10) / 10),
     ...(shape ? { shape } : {}),
     core: from.coreDepthM === null ? '' : String(from.coreDepthM),
-    inputs: INPUT_WORDS.map(([input]) => input).filter((i) => from.inputs.includes(i)),
+    inputs: listInputs()
+      .map(([input]) => input)
+      .filter((i) => from.inputs.includes(i)),
     byHand: Object.fromEntries(ruleIds.map((id) => [id, from.rules.includes(id)])),
   };
 }

@@ -90,7 +90,7 @@ export type RecordDoc = {
 /** A batch file, and the command that gives its verdicts again. */
 type Again = { readonly digest: string; readonly fileName: string; readonly command: string };
 
-const NOT_SAID = 'not recorded: write it here  ________________________________';
+const notSaidText = () => say('record.notRecordedWriteItHere');
 const METHOD_WORD = {
   get turned() {
     return say('record.turnedHeap');
@@ -164,7 +164,7 @@ function identityOf(
         ? say('record.broughtInAt', { siteName: opened.brought.siteName, name: site.name })
         : site.name,
     ],
-    [say('record.address'), siteState.fireCard?.address ?? NOT_SAID],
+    [say('record.address'), siteState.fireCard?.address ?? notSaidText()],
     [say('record.place'), positionText(state.position)],
     [say('record.method'), METHOD_WORD[opened.method]],
     [

@@ -4,7 +4,7 @@ import type { DoubtAnswer, DoubtCode } from '@/core/advice/doubt';
 import type { DataOf, EntryKind } from '@/core/log/entry';
 import type { ReadingMark } from '@/core/log/shapes';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
-import { FAULTY_REASON } from '@/core/words/doubt';
+import { faultyReasonText } from '@/core/words/doubt';
 import type { Smell, Squeeze } from '@/core/words/feel';
 import type { SkipReason } from '@/core/words/skip';
 import type { RoundHeap, OfflineRoundData } from './offline-round-data';
@@ -165,7 +165,7 @@ export function keepReading(
       ...rest,
       id: `${d.ids.round}.${place}${before.length > 0 ? `.${before.length + 1}` : ''}`,
       probe: walk.probe,
-      out: faulty ? { flag: 'rejected', reason: FAULTY_REASON } : null,
+      out: faulty ? { flag: 'rejected', reason: faultyReasonText() } : null,
     };
     const { [place]: _left, ...left } = d.left;
     return {

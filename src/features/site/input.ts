@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { z } from 'zod';
 import { isTimeZone } from '@/core/quantity/calendar';
 
@@ -5,10 +6,8 @@ export const SiteInput = z.object({
   name: z
     .string()
     .trim()
-    .min(1, 'Give the site a name.')
-    .max(80, 'A shorter name, please: 80 letters at most.'),
-  timeZone: z
-    .string()
-    .refine(isTimeZone, 'Not a time zone we know. Choose one such as Europe/London.'),
+    .min(1, { error: () => say('site.giveTheSiteAName') })
+    .max(80, { error: () => say('site.aShorterNamePlease80LettersAt') }),
+  timeZone: z.string().refine(isTimeZone, { error: () => say('site.notATimeZoneWeKnowChoose') }),
   unit: z.enum(['C', 'F']),
 });

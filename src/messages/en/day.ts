@@ -101,4 +101,11 @@ export default {
   crewMachineLimits: 'Crew, machine, limits',
   keepAllThis: 'Keep all this',
   keptTodayAndThePlanGoBy: 'Kept. Today and the plan go by it from now on.',
+  mon: 'Mon',
+  tue: 'Tue',
+  wed: 'Wed',
+  thu: 'Thu',
+  fri: 'Fri',
+  sat: 'Sat',
+  sun: 'Sun',
 } as const;

@@ -94,4 +94,7 @@ export default {
   sayWhereItStandsNow: 'Say where it stands now.',
   itWouldLieOver: 'It would lie over {overlaps}.',
   chooseHowItWasMoved: 'Choose how it was moved.',
+  sayWhoDidIt: 'Say who did it.',
+  aShorterNamePlease: 'A shorter name, please.',
+  theOtherHeapIsNotOnThis: 'The other heap is not on this site. Choose one of its heaps.',
 } as const;

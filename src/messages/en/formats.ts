@@ -12,7 +12,7 @@ export default {
   not: "{noTime}, not ''{asOf}''",
   fileSha256: 'file SHA-256 {text}',
   logEntriesTheirChainCheckedItEnds:
-    '  {entries, number} log entries, their chain checked; it ends with {head}',
+    '  {entries} log entries, their chain checked; it ends with {head}',
   itCarriesNoLogEntriesNothingShows:
     '  it carries no log entries: nothing shows whether it was changed',
   valuefromValueFromMemoryCheckWithYour:

@@ -28,4 +28,15 @@ export default {
   heapsByBay: 'Heaps by bay',
   more: '{others, number} more',
   more2: 'More',
+  n1To90: '1 to 9, 0',
+  theHeapInThatBay0Is: 'the heap in that bay; 0 is bay 10',
+  cOrF: '°C or °F',
+  thisList: 'this list',
+  onAHeapARoundTurnedWatered:
+    'on a heap: a round, turned, watered, added, joined, felt and smelled, a note',
+  onAHeapThatIsBuildingClose: 'on a heap that is building: close it',
+  onAHeapTheReadingsAsA: 'on a heap: the readings as a table',
+  onTheChartFromRoundToRound: 'on the chart: from round to round',
+  esc: 'Esc',
+  backWithoutKeeping: 'back, without keeping',
 } as const;

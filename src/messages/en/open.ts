@@ -95,4 +95,10 @@ export default {
   who: 'Who',
   theHeap: 'the heap',
   open: 'Open {name}',
+  gardenAndCropWaste: 'Garden and crop waste',
+  seedingWeedsLateHay: 'Seeding weeds, late hay',
+  manureBedding: 'Manure, bedding',
+  foodWaste: 'Food waste',
+  diseasedPlants: 'Diseased plants',
+  sewageSludge: 'Sewage sludge',
 } as const;

@@ -184,4 +184,6 @@ export default {
     'Take {size, plural, one {one record} other {# records}} as a ZIP',
   mbSoFarRecordsInAll: '{bytes} MB so far, {of, number} records in all',
   doneTheBrowserHasKeptIt: 'Done: the browser has kept it.',
+  notRecordedWriteItHere: 'not recorded: write it here  ________________________________',
+  thereIsNoSuchHeapOnThis: 'There is no such heap on this site.',
 } as const;

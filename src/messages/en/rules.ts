@@ -131,4 +131,6 @@ export default {
     '{done, select, keptHeaps {Kept. Heaps opened from now on take it. } other {}}Heaps under way keep the version they have, and a proof stays as it was reached; on a heap’s page you can look at it under the new version, and take it over.',
   versionsSoFar: 'Versions so far: {versions, number}',
   version3: 'Version {version, number}',
+  itsValuesWereWrittenDownFromMemory:
+    'Its values were written down from memory: check with your local authority.',
 } as const;

@@ -8,4 +8,7 @@ export default {
   thermometersReadIn: 'Thermometers read in',
   keeping: 'Keeping…',
   goToTheYard: 'Go to the yard',
+  giveTheSiteAName: 'Give the site a name.',
+  aShorterNamePlease80LettersAt: 'A shorter name, please: 80 letters at most.',
+  notATimeZoneWeKnowChoose: 'Not a time zone we know. Choose one such as Europe/London.',
 } as const;

@@ -327,4 +327,9 @@ export default {
   load: 'load: {name}',
   photo4: '{name}, photo',
   howMuch: 'How much',
+  everyHeap: 'every heap',
+  turnedAndStaticHeaps: 'turned and static heaps',
+  turnedHeapsAndVessels: 'turned heaps and vessels',
+  staticHeapsAndVessels: 'static heaps and vessels',
+  stock: 'Stock',
 } as const;

@@ -394,4 +394,7 @@ export default {
   suppliers: 'Suppliers',
   takeInALoad: 'Take in a load',
   gThenALetter: 'G, then a letter',
+  mostFinishedFirstRawestLastSoThat:
+    'Most finished first, rawest last, so that nothing raw rides on the thermometer into a proven heap. To go back up the line, rinse it first.',
+  theThermometerWasFaultySaidAtEntry: 'The thermometer was faulty, said at entry.',
 } as const;

@@ -40,4 +40,10 @@ export default {
   workOutAMix: 'Work out a mix',
   takeInALoad: 'Take in a load',
   bringInAFile: 'Bring in a file',
+  cold: 'cold',
+  waking: 'waking',
+  proving: 'proving',
+  hot: 'hot',
+  tooHot: 'too hot',
+  danger: 'danger',
 } as const;

@@ -1,4 +1,17 @@
+import '@/messages/all';
+import { workOutPlan } from '@/features/plan/server/queries';
+import { recordPdf } from '@/features/record/server/pdf';
+import { labelsPdf } from '@/features/labels/server/pdf';
+import { followRequestLanguages, inLanguage } from '@/platform/request-language';
+import type { ThreadInput } from '@/platform/worker-threads';
+
+followRequestLanguages();
+const asked =
+  <In, Out>(job: (input: In) => Promise<Out>) =>
+  ({ language, input }: ThreadInput<In>): Promise<Out> =>
+    inLanguage(language, () => job(input));
+
 /** What runs in worker threads of the server, by name. */
-export { workOutPlan } from '@/features/plan/server/queries';
-export { recordPdf } from '@/features/record/server/pdf';
-export { labelsPdf } from '@/features/labels/server/pdf';
+export const planJob = asked(workOutPlan);
+export const recordJob = asked(recordPdf);
+export const labelsJob = asked(labelsPdf);

@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { GatePage as default } from '@/features/store/server/pages/GatePage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.gate.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.gate.name;
+  },
+};

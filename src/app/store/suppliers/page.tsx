@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { SuppliersPage as default } from '@/features/store/server/pages/SuppliersPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES.suppliers.name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.suppliers.name;
+  },
+};

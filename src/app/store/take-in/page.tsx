@@ -3,4 +3,8 @@ import { PLACES } from '@/core/words/places';
 
 export { TakeInPage as default } from '@/features/store/server/pages/TakeInPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: PLACES['take-in'].name };
+export const metadata: Metadata = {
+  get title() {
+    return PLACES['take-in'].name;
+  },
+};

@@ -61,7 +61,7 @@ export const openedKind = describeKind({
         ambient: z.array(AmbientSchema).optional(),
         extra: z.record(z.string(), z.unknown()),
         siteName: z.string(),
-        timeZone: z.string().refine(isTimeZone, PROBLEM.noZone),
+        timeZone: z.string().refine(isTimeZone, { error: () => PROBLEM.noZone }),
         unit: Unit.optional(),
       })
       .optional(),

@@ -16,9 +16,7 @@ export const sizeKind = describeKind({
     })
     .refine((s) => s.measures !== undefined || s.volumeM3 !== undefined, {
       path: ['volumeM3'],
-      get error() {
-        return say('log.giveMeasuresOrAVolume');
-      },
+      error: () => say('log.giveMeasuresOrAVolume'),
     }),
   scope: 'batch',
   correction: 'strike',

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
 import { Knot } from '@/charts/Knot';
 import { Mound, type MoundProps } from '@/charts/Mound';
-import { MEMORY_TEXT } from '@/core/rules/text';
+import { memoryText } from '@/core/rules/text';
 import { DataTable } from './DataTable';
 import { Section, type SectionPoint } from '@/charts/Section';
 import { Disclosure } from '@/ui/Disclosure';
@@ -311,7 +311,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
               {v.clock} {v.version}
             </p>
             <p className="q">
-              {v.source}.{v.fromMemory && ` ${MEMORY_TEXT}`}
+              {v.source}.{v.fromMemory && ` ${memoryText()}`}
             </p>
             {v.cn && <p data-testid="initial-cn">{v.cn}</p>}
             {v.conditions.length > 0 && (

@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef } from 'react';
+import { currentLanguage } from '@/messages/say';
 import type { BenchAnswer, BenchTask } from '@/workers/bench.worker';
 
 type Ask = { [K in BenchTask['do']]: Omit<Extract<BenchTask, { do: K }>, 'id'> }[BenchTask['do']];
@@ -12,6 +13,7 @@ export function useSolver(): (task: Ask) => Promise<BenchAnswer | null> {
   useEffect(() => {
     const w = new Worker(new URL('../../../workers/bench.worker.ts', import.meta.url), {
       type: 'module',
+      name: currentLanguage(),
     });
     const asked = waiting.current;
     w.onmessage = ({ data }: MessageEvent<BenchAnswer>) => {

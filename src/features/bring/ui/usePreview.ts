@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import { currentLanguage } from '@/messages/say';
 import type { Brought, BroughtPreview } from '@/core/formats/bring';
 import type { BringResult, BringTask } from '@/workers/bring.worker';
 
@@ -14,6 +15,7 @@ export function useBroughtPreview(
   useEffect(() => {
     const w = new Worker(new URL('../../../workers/bring.worker.ts', import.meta.url), {
       type: 'module',
+      name: currentLanguage(),
     });
     w.onmessage = ({ data }: MessageEvent<BringResult>) => {
       if (data.id === asked.current.id && asked.current.of)

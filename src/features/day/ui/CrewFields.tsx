@@ -48,7 +48,15 @@ const Tick = ({
   </label>
 );
 
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const listDays = () => [
+  say('day.mon'),
+  say('day.tue'),
+  say('day.wed'),
+  say('day.thu'),
+  say('day.fri'),
+  say('day.sat'),
+  say('day.sun'),
+];
 const Days = ({
   label,
   days,
@@ -61,7 +69,7 @@ const Days = ({
   <fieldset>
     <legend className="label">{label}</legend>
     <div className="flex flex-wrap gap-x-4">
-      {DAYS.map((d, i) => (
+      {listDays().map((d, i) => (
         <Tick
           key={d}
           className="gap-2"

@@ -7,18 +7,19 @@ import { remember } from '@/ui/remember';
 import { Sheet } from '@/ui/Sheet';
 import { keysOff, switchKeys, useKeys, usePlaceKeys } from '@/ui/useKeys';
 
-const PLACE_KEYS = keyHelp();
-const LIST = [
-  ['1 to 9, 0', 'the heap in that bay; 0 is bay 10'],
-  [PLACE_KEYS.keys, PLACE_KEYS.places],
-  ['U', '°C or °F'],
-  ['?', 'this list'],
-  ['R T W A J S N', 'on a heap: a round, turned, watered, added, joined, felt and smelled, a note'],
-  ['C', 'on a heap that is building: close it'],
-  ['D', 'on a heap: the readings as a table'],
-  ['← →', 'on the chart: from round to round'],
-  ['Esc', 'back, without keeping'],
-] as const;
+const placeKeys = () => keyHelp();
+const listKeys = () =>
+  [
+    [say('frame.n1To90'), say('frame.theHeapInThatBay0Is')],
+    [placeKeys().keys, placeKeys().places],
+    ['U', say('frame.cOrF')],
+    ['?', say('frame.thisList')],
+    ['R T W A J S N', say('frame.onAHeapARoundTurnedWatered')],
+    ['C', say('frame.onAHeapThatIsBuildingClose')],
+    ['D', say('frame.onAHeapTheReadingsAsA')],
+    ['← →', say('frame.onTheChartFromRoundToRound')],
+    [say('frame.esc'), say('frame.backWithoutKeeping')],
+  ] as const;
 /** Keys that work on every page, and the sheet that names them all. */
 export function Keys({
   bayKeys,
@@ -54,7 +55,7 @@ export function Keys({
       </button>
       <Sheet open={open} onOpenChange={setOpen} title={say('frame.keys')}>
         <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
-          {LIST.map(([key, what]) => (
+          {listKeys().map(([key, what]) => (
             <div key={key} className="contents">
               <dt className="disp font-bold whitespace-nowrap">{key}</dt>
               <dd>{what}</dd>

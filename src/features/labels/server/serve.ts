@@ -9,7 +9,7 @@ import { inWorkerThread } from '@/platform/worker-threads';
 import { baseAddress, LABEL_SHEETS, type Label } from '../sheets';
 import { labelsPdf } from './pdf';
 
-const printLabels = inWorkerThread('labelsPdf', labelsPdf);
+const printLabels = inWorkerThread('labelsJob', labelsPdf);
 
 const bad = (message: string): Response =>
   new Response(message, { status: 400, headers: { 'content-type': 'text/plain; charset=utf-8' } });

@@ -1,6 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
-import { SMELL_OPTIONS, SQUEEZE_OPTIONS } from './feelOptions';
+import type { SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
+import { smellOptions, squeezeOptions } from './feelOptions';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';
@@ -10,11 +11,8 @@ import { useEntry } from '@/entry/ui/useEntry';
 
 export function ObserveForm({ heap, onDone }: FormProps) {
   const entry = useEntry('observation', heap, onDone);
-  const [squeeze, setSqueeze] = useTyped<(typeof SQUEEZE_OPTIONS)[number]['value'] | ''>(
-    'squeeze',
-    '',
-  );
-  const [smell, setSmell] = useTyped<(typeof SMELL_OPTIONS)[number]['value'] | ''>('smell', '');
+  const [squeeze, setSqueeze] = useTyped<keyof typeof SQUEEZE_WORDS | ''>('squeeze', '');
+  const [smell, setSmell] = useTyped<keyof typeof SMELL_WORDS | ''>('smell', '');
   const [words, setWords] = useTyped('words', '');
   const data = {
     ...(squeeze ? { squeeze } : {}),
@@ -28,7 +26,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
         label={say('log.squeezeAHandfulFromInsideHard')}
         value={squeeze}
         onChange={setSqueeze}
-        options={SQUEEZE_OPTIONS}
+        options={squeezeOptions()}
       />
       <Choices
         optional
@@ -36,7 +34,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
         value={smell}
         onChange={setSmell}
         columns={4}
-        options={SMELL_OPTIONS}
+        options={smellOptions()}
       />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <Field

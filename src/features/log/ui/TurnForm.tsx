@@ -12,7 +12,7 @@ import { typed } from '@/core/quantity/typed-number';
 import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { StandingFields, useStanding } from '@/entry/ui/Standing';
 import { submitEntry, useEntry, useEntryPreview } from '@/entry/ui/useEntry';
-import { SMELL_OPTIONS, SQUEEZE_OPTIONS } from './feelOptions';
+import { smellOptions, squeezeOptions } from './feelOptions';
 
 /** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. What was felt, added or watered while at it is logged with it. */
 export function TurnForm({ heap, onDone }: FormProps) {
@@ -119,7 +119,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         value={squeeze}
         onChange={setSqueeze}
         columns={4}
-        options={SQUEEZE_OPTIONS.map(({ value, label }) => ({ value, label }))}
+        options={squeezeOptions().map(({ value, label }) => ({ value, label }))}
       />
       <Choices
         optional
@@ -127,7 +127,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         value={smell}
         onChange={setSmell}
         columns={4}
-        options={SMELL_OPTIONS}
+        options={smellOptions()}
       />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <div className="grid grid-cols-3 gap-3">

@@ -4,7 +4,7 @@ import { SCHOOL_WORDS } from '@/core/advice/words';
 import { VOLUME_SIGN, type TempUnit, type VolumeUnit } from '@/core/quantity/units';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
-import { INPUT_WORDS, type OpenDraft, type OpenReading } from '../open-draft';
+import { listInputs, type OpenDraft, type OpenReading } from '../open-draft';
 import type { EarlierHeap } from '../proposal';
 
 /** The parts of the form that opens a heap, in its order. */
@@ -326,7 +326,7 @@ export function InputFields({ draft: { inputs }, set }: Section) {
     <fieldset>
       <legend className="label">{say('open.whatGoesInItDecidesWhichRules')}</legend>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))]">
-        {INPUT_WORDS.map(([input, word]) => (
+        {listInputs().map(([input, word]) => (
           <label key={input} className="flex gap-3 items-center min-h-target">
             <input
               type="checkbox"

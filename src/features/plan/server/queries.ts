@@ -70,7 +70,7 @@ export async function workOutPlan({
   );
   return { days, plan, outlooks: outlooksOf(cards, plan, days, now) };
 }
-const workOutBeside = inWorkerThread('workOutPlan', workOutPlan);
+const workOutBeside = inWorkerThread('planJob', workOutPlan);
 
 /** The plan of the site as of a moment. */
 export async function planOf(

@@ -72,7 +72,7 @@ export const sorry = (message: string, status: number): Response =>
     status,
     headers: { 'content-type': 'text/plain; charset=utf-8' },
   });
-export const NO_HEAP = 'There is no such heap on this site.';
+export const noSuchHeap = () => say('record.thereIsNoSuchHeapOnThis');
 
 /** The moment that a link names, else this one. Null: what it names is not a time. */
 export function momentOf(request: Request): number | null {
@@ -85,7 +85,7 @@ export async function batchFileResponse(request: Request, id: string): Promise<R
   const [site, until] = [await requireSite(), momentOf(request)];
   if (until === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
   const logged = await loggedAt(site, id, until);
-  if (!logged) return sorry(NO_HEAP, 404);
+  if (!logged) return sorry(noSuchHeap(), 404);
   const version = new URL(request.url).searchParams.get('version');
   const { terms, opened } = logged.state;
   const asked = version === null ? undefined : terms.find((t) => String(t.version) === version);
@@ -104,7 +104,7 @@ export async function batchFileResponse(request: Request, id: string): Promise<R
 export async function readingsResponse(id: string): Promise<Response> {
   const site = await requireSite();
   const logged = await loggedAt(site, id, now());
-  if (!logged) return sorry(NO_HEAP, 404);
+  if (!logged) return sorry(noSuchHeap(), 404);
   const { state } = logged;
   const rows = [...state.readings]
     .sort((a, b) => (a.at < b.at ? -1 : 1))

@@ -15,7 +15,7 @@ import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { readPrefs } from '@/platform/prefs';
 import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
-import { attachment, fileTextOf, loggedAt, momentOf, NO_HEAP, sorry } from './files';
+import { attachment, fileTextOf, loggedAt, momentOf, noSuchHeap, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
 import { inWorkerThread } from '@/platform/worker-threads';
 import { lastOf } from '@/core/quantity/present';
@@ -74,14 +74,14 @@ const paperOf = (request: Request): Paper =>
   new URL(request.url).searchParams.get('paper') === 'letter' ? 'letter' : 'a4';
 const unitFor = async (site: Site): Promise<'C' | 'F'> => (await readPrefs()).unit ?? site.unit;
 
-const printRecord = inWorkerThread('recordPdf', recordPdf);
+const printRecord = inWorkerThread('recordJob', recordPdf);
 
 /** One batch's record as a PDF, A4 or Letter. */
 export async function recordPdfResponse(request: Request, id: string): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
   if (at === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
   const made = await make(site, id, at, await unitFor(site));
-  if (!made) return sorry(NO_HEAP, 404);
+  if (!made) return sorry(noSuchHeap(), 404);
   const paper = paperOf(request);
   const pdf = await printRecord({ record: made.record, paper, file: made.file });
   return attachment(
@@ -125,7 +125,7 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
       400,
     );
   const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
-  if (batches.length < asked.size) return sorry(NO_HEAP, 404);
+  if (batches.length < asked.size) return sorry(noSuchHeap(), 404);
   const there = await logRepo(theDb()).openedBy(site.id, at);
   const [known, later] = [
     batches.filter((d) => there.has(d.id)),

@@ -10,7 +10,7 @@ import { soonText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { localInput } from '@/core/quantity/calendar';
 import { readingText } from '@/core/words/reading';
-import { ROUTE_WHY } from '@/core/words/route';
+import { routeWhyText } from '@/core/words/route';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
 import { useKeys } from '@/ui/useKeys';
@@ -90,7 +90,7 @@ function Route({
           {partOfDay(data)}
         </h2>
         <span className="q text-hint">
-          {data.manualOrder ? say('round.inTheOrderThatWasSetBy2') : ROUTE_WHY}
+          {data.manualOrder ? say('round.inTheOrderThatWasSetBy2') : routeWhyText()}
         </span>
       </div>
       <ol className="flex overflow-x-auto px-5" data-testid="route">

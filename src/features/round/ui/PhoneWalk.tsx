@@ -414,7 +414,12 @@ function stretchOf(heap: RoundHeap, at: number): RoundHeap['places'] {
     : heap.places.filter((p) => p.alongM === along);
 }
 
-const AGAIN = ['Slip of the finger', 'It was still rising', 'The probe had moved'] as const;
+const listAgainReasons = () =>
+  [
+    say('round.slipOfTheFinger'),
+    say('round.itWasStillRising'),
+    say('round.theProbeHadMoved'),
+  ] as const;
 function AgainReason({ value, onChange }: { value: string; onChange: (v: string) => void }) {
   return (
     <div
@@ -422,7 +427,7 @@ function AgainReason({ value, onChange }: { value: string; onChange: (v: string)
       role="group"
       aria-label={say('round.whyItIsReadAgain')}
     >
-      {AGAIN.map((r) => (
+      {listAgainReasons().map((r) => (
         <button
           key={r}
           type="button"

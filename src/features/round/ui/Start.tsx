@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { soonText } from '@/core/quantity/format';
-import { ROUTE_WHY } from '@/core/words/route';
+import { routeWhyText } from '@/core/words/route';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
 import type { OfflineRoundData, RoundHeap } from '../offline-round-data';
@@ -37,7 +37,7 @@ function usualProbe({ heaps, instruments }: OfflineRoundData): string | null {
 const RouteWhy = ({ ordering, manual }: { ordering: boolean; manual: boolean }) => (
   <p className="q text-body">
     {ordering && say('round.setTheOrderByHandItStays')}
-    {!ordering && (manual ? say('round.inTheOrderThatWasSetBy') : ROUTE_WHY)}
+    {!ordering && (manual ? say('round.inTheOrderThatWasSetBy') : routeWhyText())}
   </p>
 );
 

@@ -210,13 +210,14 @@ export function SkipChoice({
   );
 }
 
-const SMELLS = keysOf(SMELL_WORDS).map((v) => [v, SMELL_WORDS[v]] as const);
-const COLOURS = [
-  ['as-built', 'As built'],
-  ['browning', 'Browning'],
-  ['dark', 'Dark brown'],
-  ['ashy', 'Grey, ashy'],
-] as const;
+const listSmells = () => keysOf(SMELL_WORDS).map((v) => [v, SMELL_WORDS[v]] as const);
+const listColours = () =>
+  [
+    ['as-built', say('round.asBuilt')],
+    ['browning', say('round.browning')],
+    ['dark', say('round.darkBrown')],
+    ['ashy', say('round.greyAshy')],
+  ] as const;
 
 type Pick<T extends string> = readonly (readonly [T, string])[];
 function Pick<T extends string>({
@@ -281,7 +282,7 @@ const pestChip = (label: string, pest: Pest): Seen => {
   };
 };
 const LOOKED = ['growth', 'steam', 'pests', 'seepage'] as const;
-const SEEN: readonly Seen[] = [
+const listSeen = (): readonly Seen[] => [
   {
     get label() {
       return say('round.noneOfThese');
@@ -293,14 +294,14 @@ const SEEN: readonly Seen[] = [
         f,
       ),
   },
-  chip('White growth', 'growth', 'white'),
-  chip('Grey growth', 'growth', 'grey'),
-  chip('Steam', 'steam', 'some'),
-  pestChip('Flies', 'flies'),
-  pestChip('Rats', 'rats'),
-  chip('Seepage', 'seepage', 'some'),
-  chip('Cover on', 'cover', 'on'),
-  chip('Cover off', 'cover', 'off'),
+  chip(say('round.whiteGrowth'), 'growth', 'white'),
+  chip(say('round.greyGrowth'), 'growth', 'grey'),
+  chip(say('round.steam'), 'steam', 'some'),
+  pestChip(say('round.flies'), 'flies'),
+  pestChip(say('round.rats'), 'rats'),
+  chip(say('round.seepage'), 'seepage', 'some'),
+  chip(say('round.coverOn'), 'cover', 'on'),
+  chip(say('round.coverOff'), 'cover', 'off'),
 ];
 
 /** Squeeze, smell, colour, and what is seen: one tap each, and none of them asked for. */
@@ -374,7 +375,7 @@ export function FeelFields({
         <Pick
           label={say('round.smell')}
           value={feel.smell}
-          options={SMELLS}
+          options={listSmells()}
           columns="grid-cols-4"
           onChange={(v) => onChange(put(feel, 'smell', v))}
         />
@@ -383,7 +384,7 @@ export function FeelFields({
       <section className={section} aria-labelledby="seen-title">
         <h2 id="seen-title">{say('round.seen')}</h2>
         <div className="grid grid-cols-3 gap-2" role="group" aria-labelledby="seen-title">
-          {SEEN.map((s) => (
+          {listSeen().map((s) => (
             <button
               key={s.label}
               type="button"
@@ -404,7 +405,7 @@ export function FeelFields({
         <Pick
           label={say('round.colourInside')}
           value={feel.colour}
-          options={COLOURS}
+          options={listColours()}
           columns="grid-cols-2 sm:grid-cols-4"
           onChange={(v) => onChange(put(feel, 'colour', v))}
         />

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { upperFirst } from '@/core/quantity/format';
-import { MEMORY_TEXT } from '@/core/rules/text';
+import { memoryText } from '@/core/rules/text';
 import type { RuleView } from '../view';
 
 const METHOD_WORD = {
@@ -59,7 +59,7 @@ export function RuleList({
                     </summary>
                     <p>{upperFirst(r.text)}.</p>
                     <p className="q mt-1">
-                      {r.source}.{r.fromMemory && ` ${MEMORY_TEXT}`}
+                      {r.source}.{r.fromMemory && ` ${memoryText()}`}
                     </p>
                     <p className="q">{r.clock}</p>
                     {r.conditions.length > 0 && (

@@ -21,21 +21,21 @@ import { firstOf, itemAt } from '@/core/quantity/present';
 
 type Kept = NonNullable<AcceptLine['kept']>;
 /** For which heaps a line holds: all, or some ways of keeping them. */
-const KEPT: readonly (readonly [Kept | undefined, string])[] = [
-  [undefined, 'every heap'],
-  [['turned'], 'turned heaps'],
-  [['static'], 'static heaps'],
-  [['vessel'], 'closed vessels'],
-  [['turned', 'static'], 'turned and static heaps'],
-  [['turned', 'vessel'], 'turned heaps and vessels'],
-  [['static', 'vessel'], 'static heaps and vessels'],
+const listKept = (): readonly (readonly [Kept | undefined, string])[] => [
+  [undefined, say('store.everyHeap')],
+  [['turned'], say('store.turnedHeaps')],
+  [['static'], say('store.staticHeaps')],
+  [['vessel'], say('store.closedVessels')],
+  [['turned', 'static'], say('store.turnedAndStaticHeaps')],
+  [['turned', 'vessel'], say('store.turnedHeapsAndVessels')],
+  [['static', 'vessel'], say('store.staticHeapsAndVessels')],
 ];
 const sameKept = (a: Kept | undefined, b: Kept | undefined): boolean =>
   [...(a ?? [])].sort().join() === [...(b ?? [])].sort().join();
 const keptIndex = (l: AcceptLine): number =>
   Math.max(
     0,
-    KEPT.findIndex(([k]) => sameKept(k, l.kept)),
+    listKept().findIndex(([k]) => sameKept(k, l.kept)),
   );
 type Named = readonly { readonly id: string; readonly name: string }[];
 const subjectOf = (l: AcceptLine, materials: Named): string =>
@@ -62,7 +62,7 @@ export function Gate({
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-5 max-w-[1080px]">
       <h1>{say('store.store')}</h1>
-      <StoreNav here="At the gate" />
+      <StoreNav here="gate" />
       <section className="flex flex-col gap-2" data-testid="acceptance">
         <div className="flex flex-wrap gap-3 justify-between items-end">
           <h2 className="!text-figure">{say('store.whatTheSiteTakes')}</h2>
@@ -119,7 +119,7 @@ function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials
                 <p key={i}>
                   <b>{ANSWER_WORDS[l.answer].says}</b>
                   {l.kept
-                    ? say('store.for', { kept: itemAt(KEPT, keptIndex(l))[1] })
+                    ? say('store.for', { kept: itemAt(listKept(), keptIndex(l))[1] })
                     : i > 0
                       ? say('store.otherwise')
                       : ''}
@@ -195,9 +195,9 @@ function Change({
               className="field"
               aria-label={say('store.lineFor', { i: i + 1 })}
               value={keptIndex(l)}
-              onChange={(e) => set(i, withKept(l, itemAt(KEPT, Number(e.target.value))[0]))}
+              onChange={(e) => set(i, withKept(l, itemAt(listKept(), Number(e.target.value))[0]))}
             >
-              {KEPT.map(([, w], k) => (
+              {listKept().map(([, w], k) => (
                 <option key={w} value={k}>
                   {w}
                 </option>

@@ -109,7 +109,7 @@ export function Materials({
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1240px]">
       <h1>{say('store.store')}</h1>
-      <StoreNav here="Materials" />
+      <StoreNav here="materials" />
       <div className="flex flex-wrap gap-3 items-end">
         <div className="w-[320px] max-w-full">
           <Field

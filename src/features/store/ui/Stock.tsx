@@ -55,7 +55,7 @@ export function Stock({ view }: { view: StockView }) {
     <div className="grid lg:grid-cols-[minmax(0,1fr)_360px] flex-1">
       <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4">
         <h1>{say('store.store')}</h1>
-        <StoreNav here="Stock" />
+        <StoreNav here="store" />
         {view.warning && (
           <p className="marked font-semibold max-w-[760px]" data-testid="short">
             {view.warning}

@@ -1,26 +1,24 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
+import { PLACES, type PlaceId } from '@/core/words/places';
 
-const PAGES = [
-  ['/store', 'Stock'],
-  ['/store/materials', 'Materials'],
-  ['/store/gate', 'At the gate'],
-  ['/store/suppliers', 'Suppliers'],
-] as const;
+const PAGES = ['store', 'materials', 'gate', 'suppliers'] as const satisfies readonly PlaceId[];
+const nameOf = (page: (typeof PAGES)[number]): string =>
+  page === 'store' ? say('store.stock') : PLACES[page].name;
 
 /** The pages of the store, and the one thing that is done most. */
-export const StoreNav = ({ here }: { here: (typeof PAGES)[number][1] }) => (
+export const StoreNav = ({ here }: { here: (typeof PAGES)[number] }) => (
   <div className="flex flex-wrap gap-x-5 gap-y-2 items-center">
     <nav aria-label={say('store.pagesOfTheStore')} className="flex flex-wrap gap-x-5">
-      {PAGES.map(([href, name]) => (
+      {PAGES.map((page) => (
         <Link
-          key={href}
+          key={page}
           prefetch={false}
-          href={href}
-          aria-current={name === here ? 'page' : undefined}
-          className={`inline-flex items-center min-h-target pointer-coarse:min-h-key text-control ${name === here ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
+          href={PLACES[page].href}
+          aria-current={page === here ? 'page' : undefined}
+          className={`inline-flex items-center min-h-target pointer-coarse:min-h-key text-control ${page === here ? 'font-bold border-b-[3px] border-ink' : 'link'}`}
         >
-          {name}
+          {nameOf(page)}
         </Link>
       ))}
     </nav>

@@ -8,7 +8,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1080px]">
       <h1>{say('store.store')}</h1>
-      <StoreNav here="Suppliers" />
+      <StoreNav here="suppliers" />
       <p className="flex flex-wrap gap-x-4 gap-y-1 items-center">
         {say('store.since', { from: view.from })}
         {[30, 92, 365, 3650].map((d) => (

@@ -7,13 +7,13 @@ import type { Plot } from '../view';
 import { HeapPlot, type YardHeap } from './HeapPlot';
 import { HeapRows } from './HeapRows';
 
-const WORDS: readonly [number, string][] = [
-  [25, 'cold'],
-  [40, 'waking'],
-  [55, 'proving'],
-  [65, 'hot'],
-  [70, 'too hot'],
-  [77, 'danger'],
+const listHeats = (): readonly [number, string][] => [
+  [25, say('yard.cold')],
+  [40, say('yard.waking')],
+  [55, say('yard.proving')],
+  [65, say('yard.hot')],
+  [70, say('yard.tooHot')],
+  [77, say('yard.danger')],
 ];
 
 /** Home: the heaps on their ground, and the day's work beside them. */
@@ -65,7 +65,7 @@ export function Yard({
         <p className="mt-auto px-3.5 py-3 flex flex-wrap gap-x-6 gap-y-1 text-fine text-ink-2">
           <span className="flex items-center gap-1.5">
             <svg width="92" height="14" aria-hidden="true">
-              {WORDS.map(([t], i) => (
+              {listHeats().map(([t], i) => (
                 <g key={t}>
                   <rect
                     x={i * 15.3 + 0.5}
@@ -82,7 +82,9 @@ export function Yard({
                 </g>
               ))}
             </svg>
-            {WORDS.map(([, word], i) => (i === 0 ? word : `${figures[i]} ${word}`)).join(' · ')}
+            {listHeats()
+              .map(([, word], i) => (i === 0 ? word : `${figures[i]} ${word}`))
+              .join(' · ')}
           </span>
           <span className="flex items-center gap-1.5">
             <svg width="26" height="14" aria-hidden="true">

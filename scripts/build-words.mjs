@@ -1,0 +1,53 @@
+// Texts for the browser, a file for each language under .next/static: only those that the built scripts name. Pages ask for theirs before anything else runs.
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import { build } from 'esbuild';
+
+const STATIC = '.next/static';
+const bundled = await build({
+  entryPoints: ['src/messages/catalogues.ts'],
+  bundle: true,
+  write: false,
+  format: 'esm',
+  platform: 'node',
+  logLevel: 'warning',
+});
+const code = Buffer.from(bundled.outputFiles[0].contents).toString('base64');
+const { CATALOGUES } = await import(`data:text/javascript;base64,${code}`);
+
+const named = new Set();
+for (const entry of fs.readdirSync(STATIC, { recursive: true, withFileTypes: true }))
+  if (entry.isFile() && entry.name.endsWith('.js')) {
+    const script = fs.readFileSync(path.join(entry.parentPath, entry.name), 'utf8');
+    for (const [, key] of script.matchAll(/["'`]([a-z]+\.[a-zA-Z0-9]+)["'`]/g)) named.add(key);
+  }
+
+/** The texts of a catalogue that are named, by topic. */
+const pick = (catalogue) =>
+  Object.fromEntries(
+    Object.entries(catalogue).flatMap(([topic, texts]) => {
+      const some = Object.entries(texts).filter(([key]) => named.has(`${topic}.${key}`));
+      return some.length > 0 ? [[topic, Object.fromEntries(some)]] : [];
+    }),
+  );
+
+/** A script that gives the texts of a language to src/messages/say.ts, whichever of them runs first. */
+const scriptOf = (locale, texts) => `(()=>{
+const at=Symbol.for('zealous-heap.messages');
+const shared=(globalThis[at]??={catalogues:new Map(),translators:new Map(),asked:()=>${JSON.stringify(locale)}});
+shared.catalogues.set(${JSON.stringify(locale)},${JSON.stringify(texts)});
+shared.asked=()=>${JSON.stringify(locale)};
+})();
+`;
+
+fs.rmSync(path.join(STATIC, 'words'), { recursive: true, force: true });
+fs.mkdirSync(path.join(STATIC, 'words'));
+const files = {};
+for (const [locale, catalogue] of Object.entries(CATALOGUES)) {
+  const script = scriptOf(locale, pick(catalogue));
+  const hash = createHash('sha256').update(script).digest('hex').slice(0, 16);
+  files[locale] = `${locale}.${hash}.js`;
+  fs.writeFileSync(path.join(STATIC, 'words', files[locale]), script);
+}
+fs.writeFileSync('.next/standalone/words.json', JSON.stringify(files));

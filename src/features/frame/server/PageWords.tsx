@@ -1,0 +1,33 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import Script from 'next/script';
+import { CATALOGUES } from '@/messages/catalogues';
+import type { Language } from '@/messages/languages';
+import { currentLanguage } from '@/messages/say';
+
+/** The scripts that the build has made of the texts, by language; null: there is no build (the development server). */
+const FILES = ((): Readonly<Record<Language, string>> | null => {
+  const list = path.join(process.cwd(), 'words.json');
+  return fs.existsSync(list)
+    ? (JSON.parse(fs.readFileSync(list, 'utf8')) as Readonly<Record<Language, string>>)
+    : null;
+})();
+
+const inline = (language: Language): string =>
+  `(globalThis[Symbol.for('zealous-heap.messages')]??={catalogues:new Map(),translators:new Map(),asked:()=>'en'}).catalogues.set('${language}',${JSON.stringify(CATALOGUES[language]).replace(/</g, '\\u003c')});globalThis[Symbol.for('zealous-heap.messages')].asked=()=>'${language}'`;
+
+/** Brings a page the texts that its scripts say, before any of them is run. */
+export function PageWords() {
+  const language = currentLanguage();
+  return FILES ? (
+    <Script
+      id="words"
+      strategy="beforeInteractive"
+      src={`/_next/static/words/${FILES[language]}`}
+    />
+  ) : (
+    <Script id="words" strategy="beforeInteractive">
+      {inline(language)}
+    </Script>
+  );
+}

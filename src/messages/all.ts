@@ -1,0 +1,6 @@
+import { CATALOGUES } from './catalogues';
+import { LANGUAGES } from './languages';
+import { provideMessages } from './say';
+
+/** Every language, for programs that have room for all: the server, its threads, the command, the checking page, tests. */
+for (const language of LANGUAGES) provideMessages(language, CATALOGUES[language]);
