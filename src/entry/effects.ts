@@ -2,7 +2,7 @@ import { say } from '@/messages/say';
 import { factsOf } from '@/core/evidence/facts';
 import type { AssessedRule } from '@/core/evidence/verdict';
 import { displayStatusOf, statusWord } from '@/core/evidence/verdict-words';
-import { countText, durationText } from '@/core/quantity/format';
+import { durationText } from '@/core/quantity/format';
 import { titlesOf } from '@/core/rules/library';
 import { valueAt } from '@/core/quantity/present';
 

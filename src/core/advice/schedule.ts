@@ -2,7 +2,6 @@ import { say } from '../../messages/say';
 import { holdsOf } from '../evidence/requirements';
 import type { Rule } from '../evidence/rule';
 import type { MethodTemplate } from '../log/shapes';
-import { countText } from '../quantity/format';
 
 /** A rule that asks for more turnings in a row of hot days than a method's calendar makes. */
 export type ShortSchedule = {

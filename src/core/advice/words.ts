@@ -1,7 +1,6 @@
 import { say } from '../../messages/say';
 import {
   ageText,
-  countText,
   dayText,
   durationText,
   listText,
@@ -66,9 +65,9 @@ function dayWord(timeZone: string, at: number, now: number): string {
   const same = (a: number, b: number): boolean => dayText(timeZone, a) === dayText(timeZone, b);
   const p = localParts(timeZone, at);
   return same(at, now)
-    ? 'today'
+    ? say('advice.today')
     : same(at, now + MS.day)
-      ? 'tomorrow'
+      ? say('advice.tomorrow')
       : at - now < 6 * MS.day
         ? say('advice.on', { weekday: p.weekday })
         : say('advice.on2', { day: p.day, month: p.month });
@@ -93,7 +92,9 @@ export const SCHOOL_WORDS: Readonly<Record<TurnStrategy, string>> = {
   get bay() {
     return say('advice.whenTheBayIsWanted');
   },
-  never: 'never',
+  get never() {
+    return say('advice.never');
+  },
   get rule() {
     return say('advice.whatTheRuleOwes');
   },
@@ -298,13 +299,27 @@ export const GROUP_WORDS: Readonly<Record<Group, string>> = {
   },
 };
 export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
-  hot: 'cooling',
-  read: 'reading',
-  turn: 'turning',
-  water: 'watering',
-  mend: 'mending',
-  close: 'closing',
-  chore: 'chore',
+  get hot() {
+    return say('advice.cooling2');
+  },
+  get read() {
+    return say('advice.reading');
+  },
+  get turn() {
+    return say('advice.turning');
+  },
+  get water() {
+    return say('advice.watering');
+  },
+  get mend() {
+    return say('advice.mending');
+  },
+  get close() {
+    return say('advice.closing');
+  },
+  get chore() {
+    return say('advice.chore2');
+  },
   get 'probe-check'() {
     return say('advice.checkOfAThermometer');
   },

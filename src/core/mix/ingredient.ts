@@ -101,7 +101,7 @@ export function resolveMaterialProperties(
   ).filter(([k]) => !ofState(k));
   const labN = labs.find(([k]) => k === 'n')?.[1];
   for (const [k, lab] of labs) {
-    from[k] = { by: 'laboratory', words: lab.words ?? 'laboratory', at: lab.at };
+    from[k] = { by: 'laboratory', words: lab.words ?? say('mix.laboratory'), at: lab.at };
     if (k === 'n') {
       n = exact(lab.value);
       if (m.lab?.cn === undefined && carbon !== null && lab.value > 0) {

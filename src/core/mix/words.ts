@@ -94,37 +94,67 @@ export const ROLE_MEANS: Readonly<Record<Role, string>> = {
   },
 };
 export const STATE_WORDS: Readonly<Record<LoadState, string>> = {
-  fresh: 'fresh',
-  dried: 'dried',
-  frozen: 'frozen',
-  fermenting: 'fermenting',
-  soaked: 'soaked',
-  aged: 'aged',
-  charged: 'charged',
+  get fresh() {
+    return say('mix.fresh');
+  },
+  get dried() {
+    return say('mix.dried');
+  },
+  get frozen() {
+    return say('mix.frozen');
+  },
+  get fermenting() {
+    return say('mix.fermenting');
+  },
+  get soaked() {
+    return say('mix.soaked');
+  },
+  get aged() {
+    return say('mix.aged');
+  },
+  get charged() {
+    return say('mix.charged');
+  },
 };
 export const RISK_WORDS: Readonly<Record<Risk, string>> = {
   get 'raw-animal'() {
     return say('mix.rawAnimal');
   },
-  food: 'food',
+  get food() {
+    return say('mix.food');
+  },
   get seeds() {
     return say('mix.seedsOrRoots');
   },
   get disease() {
     return say('mix.plantDisease');
   },
-  chemical: 'chemicals',
+  get chemical() {
+    return say('mix.chemicals');
+  },
   get sharps() {
     return say('mix.sharpsPlastic');
   },
 };
 export const PARTICLE_WORDS: Readonly<Record<Particle, string>> = {
-  paste: 'paste',
-  fine: 'fine',
-  medium: 'medium',
-  coarse: 'coarse',
-  long: 'long',
-  liquid: 'liquid',
+  get paste() {
+    return say('mix.paste');
+  },
+  get fine() {
+    return say('mix.fine');
+  },
+  get medium() {
+    return say('mix.medium');
+  },
+  get coarse() {
+    return say('mix.coarse');
+  },
+  get long() {
+    return say('mix.long');
+  },
+  get liquid() {
+    return say('mix.liquid');
+  },
 };
 export const ANSWER_WORDS: Readonly<
   Record<AcceptanceAnswer, { readonly says: string; readonly mark: string }>
@@ -509,9 +539,15 @@ const SCHOOL_FITS: Readonly<Record<MixApproach, string>> = {
   get 'by-weight'() {
     return say('mix.fits25To30');
   },
-  '1:1': 'fits',
-  '1:2': 'fits',
-  '1:3': 'fits',
+  get '1:1'() {
+    return say('mix.fits');
+  },
+  get '1:2'() {
+    return say('mix.fits');
+  },
+  get '1:3'() {
+    return say('mix.fits');
+  },
   get cover() {
     return say('mix.brownsEnoughToCoverEveryLayerThen');
   },
@@ -554,7 +590,7 @@ export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): st
   if (l.code === 'NOTHING_LIKE') return LACKS[l.lacks];
   const amount = (kg: number): string =>
     kg < 0.5
-      ? 'none'
+      ? say('mix.none')
       : perL === null
         ? kgText(kg)
         : `${kgText(kg)}, ${litresText(kg * perL, volume)}`;
@@ -630,12 +666,18 @@ export const LAYER_WORDS = {
   get base() {
     return say('mix.airyBase');
   },
-  brown: 'browns',
-  green: 'greens',
+  get brown() {
+    return say('mix.browns2');
+  },
+  get green() {
+    return say('mix.greens2');
+  },
   get raw() {
     return say('mix.greensTheRawAndSeedingOfThem');
   },
-  blanket: 'blanket',
+  get blanket() {
+    return say('mix.blanket');
+  },
 } as const;
 
 /** Cautions of building, where the work is done. */

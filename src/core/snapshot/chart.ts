@@ -42,7 +42,7 @@ function roundSays(
   const coldest = values.reduce((a, b) => (b.c < a.c ? b : a));
   const heat = heatOf(r, floorC);
   const word = {
-    hot: 'hot',
+    hot: say('snapshot.hot'),
     cold: say('snapshot.notHot'),
     over: say('snapshot.tooHot'),
     thin: say('snapshot.hotButPlacesAreNeededDoesNot', {
@@ -120,7 +120,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
       {
         at: evidence.builtAt,
         mark: 'add' as const,
-        label: 'built',
+        label: say('snapshot.built'),
         restart: false,
         title: say('snapshot.lastRawLoadIn', {
           builtAt: whenText(timeZone, evidence.builtAt, now),
@@ -137,9 +137,10 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
             e.kind === 'turn' && e.data.full
               ? String((turn += 1))
               : e.kind === 'turn'
-                ? 'stirred'
+                ? say('snapshot.stirred')
                 : e.kind === 'addition'
-                  ? (e.data.what?.split(/[ ,]/)[0] ?? (raw ? 'raw' : 'added'))
+                  ? (e.data.what?.split(/[ ,]/)[0] ??
+                    (raw ? say('snapshot.raw') : say('snapshot.added')))
                   : e.kind === 'water'
                     ? ''
                     : e.kind;

@@ -1,7 +1,7 @@
 import { say } from '../../messages/say';
 import { factsOf } from '../evidence/facts';
 import type { BatchState } from '../log/fold';
-import { countText, dayText, tempText, whenText } from '../quantity/format';
+import { dayText, tempText, whenText } from '../quantity/format';
 import { LIBRARY_EDITION, titlesOf } from '../rules/library';
 import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
 import { judgeInitialCn } from '../mix/initial-cn';

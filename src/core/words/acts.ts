@@ -27,7 +27,9 @@ export const FIXED_WORDS = {
   get enlarge() {
     return say('terms.madeBigger');
   },
-  water: 'watered',
+  get water() {
+    return say('terms.watered');
+  },
   get dry() {
     return say('terms.leftToDry');
   },
@@ -40,10 +42,18 @@ export const FIXED_WORDS = {
   get structure() {
     return say('terms.coarseBrownsMixedIn');
   },
-  turn: 'turned',
-  cover: 'covered',
-  uncover: 'uncovered',
-  shrink: 'split',
+  get turn() {
+    return say('terms.turned');
+  },
+  get cover() {
+    return say('terms.covered');
+  },
+  get uncover() {
+    return say('terms.uncovered');
+  },
+  get shrink() {
+    return say('terms.split');
+  },
   get bury() {
     return say('terms.foodBuried');
   },

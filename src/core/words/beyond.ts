@@ -3,7 +3,7 @@ import { say } from '../../messages/say';
 
 /** A dose: two figures below ten, whole tens and hundreds above; `over 1000` where more would say nothing. */
 export function doseText(dose: number): string {
-  if (dose === 0) return 'none';
+  if (dose === 0) return say('terms.none2');
   if (dose < 0.01) return say('terms.under001');
   if (dose > 1000) return say('terms.over1000');
   return String(Number(dose.toPrecision(dose < 1 ? 1 : 2)));
@@ -24,7 +24,7 @@ export function doseFindingText(finding: DoseFinding): string {
 /** A share of the volume: `about 60 %`; never a round 100 where something is left. */
 export function shareText(share: number): string {
   const percent = share * 100;
-  if (percent <= 0) return 'none';
+  if (percent <= 0) return say('terms.none2');
   if (percent < 1) return say('terms.under1');
   if (percent >= 99) return share >= 1 ? say('terms.allOfIt') : say('terms.over99');
   return say('terms.about3', {

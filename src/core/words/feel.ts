@@ -27,7 +27,9 @@ export const SQUEEZE_WORDS = {
     get word() {
       return say('terms.aDropOrTwo');
     },
-    means: 'right',
+    get means() {
+      return say('terms.right');
+    },
     get log() {
       return say('terms.aDropOrTwoRight');
     },

@@ -1,5 +1,5 @@
 import { say } from '../../messages/say';
-import { ageText, countText } from '../quantity/format';
+import { ageText } from '../quantity/format';
 
 /** What was found of the evidence, as data. */
 export type Finding =

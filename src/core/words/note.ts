@@ -1,12 +1,5 @@
 import { say } from '../../messages/say';
-import {
-  ageText,
-  countText,
-  durationText,
-  spanText,
-  tempBeside,
-  whenText,
-} from '../quantity/format';
+import { ageText, durationText, spanText, tempBeside, whenText } from '../quantity/format';
 import { MS, type Instant } from '../quantity/instant';
 import type { TempUnit, VolumeUnit } from '../quantity/units';
 

@@ -1,5 +1,4 @@
 import { say } from '../../messages/say';
-import { countText } from '../quantity/format';
 
 type DoubtFacts =
   | { code: 'TOO_SHORT'; stemM: number; coreDepthM: number }

@@ -32,7 +32,7 @@ export function surenessText(r: Said, unit: TempUnit): string {
     : has(r.marks, 'atLeast')
       ? say('terms.atLeast2')
       : has(r.marks, 'about')
-        ? 'about'
+        ? say('terms.about4')
         : '';
 }
 

@@ -25,7 +25,7 @@ export function routeReasonText(r: Reason): string {
     case 'BUILDING':
       return say('terms.stillBuilding');
     case 'PROVEN':
-      return 'proven';
+      return say('terms.proven');
     case 'EARNED':
       return durationText(r.hours);
     case 'PAUSED':

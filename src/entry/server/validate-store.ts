@@ -87,7 +87,7 @@ export async function validateStoreReferences(
           'changed',
           PROBLEM.changedMeanwhile(
             say('entry.theMap'),
-            store.map?.by ?? 'somebody',
+            store.map?.by ?? say('entry.somebody'),
             when(store.map?.at ?? entry.at),
           ),
         );

@@ -15,7 +15,7 @@ import {
 import { logsOfStages, neverHot, overShare, survivors } from '@/core/evidence/mixing';
 import { drySpans } from '@/core/evidence/moisture';
 import { SPECIES } from '@/core/evidence/species';
-import { countText, lengthText, soonText, tempText } from '@/core/quantity/format';
+import { lengthText, soonText, tempText } from '@/core/quantity/format';
 import type { TempUnit } from '@/core/quantity/units';
 import { doseFindingText, oneInRangeText, shareRangeText } from '@/core/words/beyond';
 import type { Locale } from '@/core/words/note';

@@ -18,7 +18,9 @@ const WORD = {
   get split() {
     return say('batch.aPartCarriedOff');
   },
-  merge: 'joined',
+  get merge() {
+    return say('batch.joined');
+  },
   get transfer() {
     return say('batch.somethingCarriedOver');
   },

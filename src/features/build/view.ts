@@ -14,7 +14,7 @@ import {
   stockText,
   windowFigure,
 } from '@/core/mix/words';
-import { countText, soonText, listText } from '@/core/quantity/format';
+import { soonText, listText } from '@/core/quantity/format';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';

@@ -2,7 +2,7 @@ import { say } from '@/messages/say';
 import { findSimilarBatches, type ComparableBatch } from '@/core/advice/similarity';
 import { heatsOf } from '@/core/snapshot/situation';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
-import { countText, tempFigure, tempText } from '@/core/quantity/format';
+import { tempFigure, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { BatchState } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
@@ -42,22 +42,24 @@ function marksOf({ state, assessment }: ComparedBatch, builtAt: number): Curve['
     .filter((e) => !state.struck.has(e.id) && e.at >= builtAt)
     .flatMap((e): Curve['marks'][number][] =>
       e.kind === 'turn' && e.data.full
-        ? [{ day: day(e.at), kind: 'turn', says: 'turned' }]
+        ? [{ day: day(e.at), kind: 'turn', says: say('compare.turned') }]
         : e.kind === 'water'
           ? [
               {
                 day: day(e.at),
                 kind: 'water',
-                says: e.data.litres ? `${e.data.litres} L` : 'watered',
+                says: e.data.litres ? `${e.data.litres} L` : say('compare.watered'),
               },
             ]
           : e.kind === 'addition' || e.kind === 'merge'
-            ? [{ day: day(e.at), kind: 'add', says: e.data.what ?? 'added' }]
+            ? [{ day: day(e.at), kind: 'add', says: e.data.what ?? say('compare.added') }]
             : [],
     );
   return [
     ...done,
-    ...(provenAt === null ? [] : [{ day: day(provenAt), kind: 'proven' as const, says: 'proven' }]),
+    ...(provenAt === null
+      ? []
+      : [{ day: day(provenAt), kind: 'proven' as const, says: say('compare.proven') }]),
   ].sort((a, b) => a.day - b.day);
 }
 

@@ -151,11 +151,11 @@ export function todayView(
         t.due <= now
           ? t.overdue && now - t.due > MS.day && t.group !== 'chore'
             ? say('day.since', { due: soonText(timeZone, t.due, now) })
-            : 'now'
+            : say('day.now')
           : say('day.by', { due: soonText(timeZone, t.due, now) }),
       who: place?.who ?? t.who,
       minutes: durationText(t.minutes / 60),
-      machine: t.machine ? (machineName ?? 'machine') : null,
+      machine: t.machine ? (machineName ?? say('day.machine2')) : null,
       lacks: place?.lacks
         ? LACKS[place.lacks].replace('the machine', machineName ?? say('day.theMachine'))
         : null,

@@ -45,14 +45,24 @@ const FIRST_SIZE: Readonly<Record<Slot['kind'], readonly [number, number, number
   store: [4, 3, 2],
 };
 export const SLOT_WORDS: Readonly<Record<Slot['kind'], string>> = {
-  bay: 'bay',
-  bin: 'bin',
-  tub: 'tub',
-  row: 'row',
+  get bay() {
+    return say('map.bay2');
+  },
+  get bin() {
+    return say('map.bin2');
+  },
+  get tub() {
+    return say('map.tub2');
+  },
+  get row() {
+    return say('map.row2');
+  },
   get pad() {
     return say('map.openPad');
   },
-  store: 'stock',
+  get store() {
+    return say('map.stock2');
+  },
 };
 
 /** Metres to the centimetre, as they are typed. */

@@ -112,18 +112,18 @@ export function mapView(
               toLowerCase: [...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase(),
               size: new Set(lies.names).size > 2 ? 'andMore' : 'other',
             })
-          : 'empty'
+          : say('map.empty')
         : u.slot.kind === 'row'
           ? gap > 0
             ? say('map.ofMFree', {
                 reduce: u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1),
                 lengthM: u.slot.lengthM,
               })
-            : 'full'
+            : say('map.full')
           : u.heaps.length === 0
             ? say('map.freeHolds', { holdsM3: volumeText(u.holdsM3, volume) })
             : u.freeM3 < 0.3
-              ? 'full'
+              ? say('map.full')
               : say('map.roomFor', { freeM3: volumeText(u.freeM3, volume) });
     return {
       slot: u.slot,

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { volumeText } from '@/core/quantity/format';
 import type { MethodTemplate } from '@/core/log/shapes';
@@ -79,7 +80,7 @@ export const earlierHeaps = (board: readonly BatchSnapshot[]): EarlierHeap[] =>
       says: [
         d.situation.template.name.toLowerCase(),
         d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3, 'm3'),
-        d.rules[0]?.provenAt ? 'proven' : '',
+        d.rules[0]?.provenAt ? say('open.proven') : '',
       ]
         .filter(Boolean)
         .join(', '),

@@ -103,7 +103,9 @@ const METHOD_WORD = {
   },
 } as const;
 const INPUT_WORD: Record<string, string> = {
-  manure: 'manure',
+  get manure() {
+    return say('record.manure');
+  },
   get 'seeding-weeds'() {
     return say('record.seedingWeedsOrLateHay');
   },

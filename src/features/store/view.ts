@@ -19,7 +19,7 @@ import {
   STATE_WORDS,
 } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
-import { countText, dayText, tempText, whenText, listText } from '@/core/quantity/format';
+import { dayText, tempText, whenText, listText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';

@@ -354,4 +354,14 @@ export default {
     '{title} asks for {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} makes one. Turn it about every {everyDays, number} days, or choose another method.',
   asksForOneTurningOtherTurningsIn3:
     '{title} asks for {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} makes {made, number}. Turn it about every {everyDays, number} days, or choose another method.',
+  never: 'never',
+  cooling2: 'cooling',
+  reading: 'reading',
+  turning: 'turning',
+  watering: 'watering',
+  mending: 'mending',
+  closing: 'closing',
+  chore2: 'chore',
+  today: 'today',
+  tomorrow: 'tomorrow',
 } as const;

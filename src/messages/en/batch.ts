@@ -154,4 +154,5 @@ export default {
   whereItComesFromWhereItWent: 'Where it comes from, where it went',
   wentIntoIt: 'Went into it',
   cameOutOfIt: 'Came out of it',
+  joined: 'joined',
 } as const;

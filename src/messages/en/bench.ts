@@ -252,4 +252,9 @@ export default {
   inIt: '{name}, in it',
   backToTheRecipe: 'Back to the recipe',
   clear: 'Clear',
+  somebody: 'somebody',
+  weight: 'weight',
+  room: 'room',
+  carbon: 'carbon',
+  nitrogen: 'nitrogen',
 } as const;

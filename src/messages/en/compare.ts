@@ -18,4 +18,8 @@ export default {
   drawItToo: 'Draw it too',
   theSameAsATable: 'The same as a table',
   day: 'Day',
+  turned: 'turned',
+  watered: 'watered',
+  added: 'added',
+  proven: 'proven',
 } as const;

@@ -108,4 +108,7 @@ export default {
   fri: 'Fri',
   sat: 'Sat',
   sun: 'Sun',
+  now: 'now',
+  machine2: 'machine',
+  days2: 'days',
 } as const;

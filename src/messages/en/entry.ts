@@ -97,4 +97,5 @@ export default {
   sayWhoDidIt: 'Say who did it.',
   aShorterNamePlease: 'A shorter name, please.',
   theOtherHeapIsNotOnThis: 'The other heap is not on this site. Choose one of its heaps.',
+  somebody: 'somebody',
 } as const;

@@ -118,4 +118,7 @@ export default {
   itWasOutOfService: 'It was out of service:',
   roundsOfferItAgainCheckItBefore: '. Rounds offer it again; check it before you rely on it.',
   putBackInService: 'Put {name} back in service',
+  dial2: 'dial',
+  digital2: 'digital',
+  glass2: 'glass',
 } as const;

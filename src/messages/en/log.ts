@@ -415,4 +415,5 @@ export default {
   whatToDoNext: 'What to do next',
   eachPlaceWhenItWasLastRead: 'Each place when it was last read',
   danger: 'Danger',
+  browning: 'browning',
 } as const;

@@ -64,4 +64,11 @@ export default {
   itsPage: 'Its page',
   moveItTo: 'Move it to',
   wasMoved: '{name} was moved',
+  bay2: 'bay',
+  bin2: 'bin',
+  tub2: 'tub',
+  row2: 'row',
+  stock2: 'stock',
+  empty: 'empty',
+  full: 'full',
 } as const;

@@ -101,4 +101,5 @@ export default {
   foodWaste: 'Food waste',
   diseasedPlants: 'Diseased plants',
   sewageSludge: 'Sewage sludge',
+  proven: 'proven',
 } as const;

@@ -42,4 +42,7 @@ export default {
   keepFromABorder: 'Keep from a border',
   keepTheseDistances: 'Keep these distances',
   metres1To100ForAStretch: 'Metres: 1 to 100 for a stretch, 0 to 10 from a border.',
+  core: 'core',
+  middle: 'middle',
+  toe: 'toe',
 } as const;

@@ -66,4 +66,5 @@ export default {
   pressATurningToMoveItTo: 'Press a turning to move it to another day.',
   turned: '{name}, turned {long}:',
   crewMachineAndHours: 'Crew, machine and hours',
+  planned: 'planned',
 } as const;

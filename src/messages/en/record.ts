@@ -186,4 +186,5 @@ export default {
   doneTheBrowserHasKeptIt: 'Done: the browser has kept it.',
   notRecordedWriteItHere: 'not recorded: write it here  ________________________________',
   thereIsNoSuchHeapOnThis: 'There is no such heap on this site.',
+  manure: 'manure',
 } as const;

@@ -133,4 +133,6 @@ export default {
   version3: 'Version {version, number}',
   itsValuesWereWrittenDownFromMemory:
     'Its values were written down from memory: check with your local authority.',
+  turned: 'turned',
+  static: 'static',
 } as const;

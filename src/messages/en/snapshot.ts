@@ -42,4 +42,9 @@ export default {
   coldestReadAgo: 'coldest {valueC}, read {age} ago',
   notReadYet: 'not read yet',
   stillBuilding: 'still building',
+  built: 'built',
+  stirred: 'stirred',
+  raw: 'raw',
+  added: 'added',
+  hot: 'hot',
 } as const;

@@ -397,4 +397,13 @@ export default {
   mostFinishedFirstRawestLastSoThat:
     'Most finished first, rawest last, so that nothing raw rides on the thermometer into a proven heap. To go back up the line, rinse it first.',
   theThermometerWasFaultySaidAtEntry: 'The thermometer was faulty, said at entry.',
+  right: 'right',
+  watered: 'watered',
+  turned: 'turned',
+  covered: 'covered',
+  uncovered: 'uncovered',
+  split: 'split',
+  none2: 'none',
+  about4: 'about',
+  proven: 'proven',
 } as const;

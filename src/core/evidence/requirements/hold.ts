@@ -1,5 +1,5 @@
 import { say } from '../../../messages/say';
-import { countText, durationText, spanText } from '../../quantity/format';
+import { durationText, spanText } from '../../quantity/format';
 import type { Hold } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
 import type { RequirementDescription } from './description';

@@ -1,5 +1,5 @@
 import { say } from '../../../messages/say';
-import { countText, spanText } from '../../quantity/format';
+import { spanText } from '../../quantity/format';
 import type { Staged } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
 import type { RequirementDescription } from './description';

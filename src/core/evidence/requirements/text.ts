@@ -1,5 +1,5 @@
 import { say } from '../../../messages/say';
-import { countText, durationText, spanText, tempBeside } from '../../quantity/format';
+import { durationText, spanText, tempBeside } from '../../quantity/format';
 import type { TempUnit } from '../../quantity/units';
 import type { Hold } from '../rule';
 

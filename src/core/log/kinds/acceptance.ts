@@ -1,6 +1,5 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { countText } from '../../quantity/format';
 import { AcceptLineSchema } from '../store-shapes';
 import { describeKind } from './kind';
 

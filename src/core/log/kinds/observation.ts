@@ -49,7 +49,9 @@ const COLOUR_WORDS = {
   get 'as-built'() {
     return say('log.colourAsBuilt');
   },
-  browning: 'browning',
+  get browning() {
+    return say('log.browning');
+  },
   get dark() {
     return say('log.darkBrown');
   },

@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { countText, joinParts, tempFigure, tempText } from '../../quantity/format';
+import { joinParts, tempFigure, tempText } from '../../quantity/format';
 import { toCelsius } from '../../quantity/units';
 import { ReadingSchema } from '../shapes';
 import { describeKind, type LogContext, type LogText } from './kind';

@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { countText, joinParts } from '../../quantity/format';
+import { joinParts } from '../../quantity/format';
 import { SoundPolicySchema } from '../shapes';
 import { describeKind } from './kind';
 import { Words } from './shared';

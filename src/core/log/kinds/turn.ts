@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { countText, joinParts } from '../../quantity/format';
+import { joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
 import { Words, origin, act } from './shared';
 import { RIMS } from './vocabulary';

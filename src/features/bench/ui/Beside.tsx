@@ -73,7 +73,14 @@ export function Shares({ mix }: { mix: Mix }) {
         <table className="w-full text-hint">
           <thead>
             <tr>
-              {['', 'weight', 'room', 'water', 'carbon', 'nitrogen'].map((h) => (
+              {[
+                '',
+                say('bench.weight'),
+                say('bench.room'),
+                say('bench.water2'),
+                say('bench.carbon'),
+                say('bench.nitrogen'),
+              ].map((h) => (
                 <th
                   key={h}
                   scope="col"

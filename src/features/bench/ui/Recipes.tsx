@@ -1,7 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { countText } from '@/core/quantity/format';
 import { submitOrQueue } from '@/outbox/keep';
 import { Problems } from '@/ui/Field';
 import { useSubmit } from '@/ui/useSubmit';
@@ -71,7 +70,7 @@ export function Recipes({ view, by }: { view: BenchView; by: string }) {
             batch: null,
             kind: 'recipe',
             at: null,
-            by: by || 'somebody',
+            by: by || say('bench.somebody'),
             data: { recipe: { ...r.recipe, away: true }, from: r.entry },
           },
           say('bench.recipePutAway', { name: r.name }),

@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import type { BroughtPreview } from '@/core/formats/bring';
-import { countText, whenText } from '@/core/quantity/format';
+import { whenText } from '@/core/quantity/format';
 import { Field, Problems } from '@/ui/Field';
 import { LeadSelect } from '@/ui/LeadSelect';
 import { SaveButton } from '@/ui/SaveButton';

@@ -320,7 +320,7 @@ function ChoreLine({
       />
       <Field
         label={say('day.every')}
-        unit="days"
+        unit={say('day.days2')}
         inputMode="decimal"
         value={chore.every}
         onChange={(e) => onChange({ every: e.target.value })}

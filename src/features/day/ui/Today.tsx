@@ -1,6 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
-import { countText, lowerFirst, upperFirst } from '@/core/quantity/format';
+import { lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';

@@ -3,7 +3,7 @@ import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
-import { clockText, countText } from '@/core/quantity/format';
+import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';

@@ -34,12 +34,18 @@ export const number = (text: string): number | null =>
   text.trim() === '' ? null : Number(text.replace(',', '.'));
 
 const KIND_WORD = {
-  dial: 'dial',
-  digital: 'digital',
+  get dial() {
+    return say('instruments.dial2');
+  },
+  get digital() {
+    return say('instruments.digital2');
+  },
   get wireless() {
     return say('instruments.wirelessProbe');
   },
-  glass: 'glass',
+  get glass() {
+    return say('instruments.glass2');
+  },
 } as const;
 
 export const temp = (c: number, unit: TempUnit): string =>

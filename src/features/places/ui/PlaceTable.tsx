@@ -11,10 +11,10 @@ import {
   type PlacesScreen,
 } from '../places-draft';
 
-const ZONES: readonly (readonly [PointZone, string])[] = [
-  ['core', 'core'],
-  ['middle', 'middle'],
-  ['edge', 'toe'],
+const listZones = (): readonly (readonly [PointZone, string])[] => [
+  ['core', say('places.core')],
+  ['middle', say('places.middle')],
+  ['edge', say('places.toe')],
 ];
 const SIDE_WORDS: readonly Side[] = [
   'crown',
@@ -80,7 +80,7 @@ function ZoneAndSide({
           value={r.zone}
           onChange={(e) => onChange(moveToZone(r, e.target.value as PointZone, screen))}
         >
-          {ZONES.map(([z, word]) => (
+          {listZones().map(([z, word]) => (
             <option key={z} value={z}>
               {word}
             </option>

@@ -64,7 +64,7 @@ function OtherDays({
               >
                 <b className="font-semibold">{d.long}</b>
                 <span className={`text-small ${e.costs ? 'marked' : ''}`}>
-                  {i === job.day ? 'planned' : e.text}
+                  {i === job.day ? say('plan.planned') : e.text}
                 </span>
               </button>
             </li>

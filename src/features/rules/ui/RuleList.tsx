@@ -4,8 +4,12 @@ import { memoryText } from '@/core/rules/text';
 import type { RuleView } from '../view';
 
 const METHOD_WORD = {
-  turned: 'turned',
-  static: 'static',
+  get turned() {
+    return say('rules.turned');
+  },
+  get static() {
+    return say('rules.static');
+  },
   get vessel() {
     return say('rules.closedVessel');
   },
