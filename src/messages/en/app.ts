@@ -1,24 +1,25 @@
 export default {
   thisHubDoesNotAnswerToThe:
-    "This hub does not answer to the name ''{name}''. If phones are to reach it by that name, start it with ZEALOUS_HOSTS={name2}.",
+    "This server does not answer to the name ''{name}''. If phones should reach it by that name, start it with ZEALOUS_HOSTS={name2}.",
   theAddressHoldsAPerCentSign:
-    'The address holds a per cent sign that stands for nothing. Check the link.',
-  thisCameFromAnotherSitesPageAnd: 'This came from another site’s page and was not read.',
-  thisPageDidNotCome: 'This page did not come',
+    'The address contains a percent sign with no meaning. Check the link.',
+  thisCameFromAnotherSitesPageAnd: 'This came from another website and was not read.',
+  thisPageDidNotCome: 'This page did not load',
   theHubOrItsDatabaseDidNot:
-    'The hub or its database did not answer. What was logged before is safe. Try again; if it stays, stop and start it with ./zealous.',
+    'The server or its database did not answer. Everything logged before is safe. Try again. If it keeps happening, stop the server and start it with ./zealous.',
   tryAgain: 'Try again',
-  goToTheYard: 'Go to the yard',
+  goToTheYard: 'Go to batches',
   zealousHeap: 'Zealous Heap',
-  fromThermometerReadingsToAProvenCompost: 'From thermometer readings to a proven compost batch.',
-  notHere: 'Not here',
+  fromThermometerReadingsToAProvenCompost:
+    'From temperature readings to a batch that meets its rule.',
+  notHere: 'Page not found',
   thereIsNoSuchPageOrHeap:
-    'There is no such page or heap on this site. It may belong to another site, or the address was cut short.',
-  heap: 'Heap',
-  building: 'Building',
-  placesOfARound: 'Places of a round',
+    'There is no such page or batch on this site. It may belong to another site, or the address was cut short.',
+  heap: 'Batch',
+  building: 'Building the batch',
+  placesOfARound: 'Probe points',
   heatTreatmentRecord: 'Heat-treatment record',
-  rulesOfAHeap: 'Rules of a heap',
-  sheetToBuildBy: 'Sheet to build by',
-  aLoad: 'A load',
+  rulesOfAHeap: 'Rules of this batch',
+  sheetToBuildBy: 'Build sheet',
+  aLoad: 'Load',
 } as const;

@@ -1,25 +1,24 @@
 export default {
-  itWasNotProven: 'It was not proven.',
+  itWasNotProven: 'It did not meet its rule.',
   itWasProvenOnDayOneDay:
-    'It was proven on day {provenDay, number}, {provenDay2, plural, one {# day} other {# days}} after the age that {name} has now, with {turnsAfter, plural, one {# more turning} other {# more turnings}}.',
-  itWasProvenOnDay: 'It was proven on day {provenDay, number}.',
-  aWeekOnItStoodAt: ' A week on it stood at {weekLaterC}.',
+    'It met its rule on day {provenDay, number}, {provenDay2, plural, one {# day} other {# days}} past the present age of {name}, with {turnsAfter, plural, one {# more turning} other {# more turnings}}.',
+  itWasProvenOnDay: 'It met its rule on day {provenDay, number}.',
+  aWeekOnItStoodAt: ' A week later it was at {weekLaterC}.',
   apartOverOneDayOtherDays:
     '{apartK} °{unit} apart over {days, plural, one {# day} other {# days}}. {provenDay}{weekLaterC}',
-  heapsByTheirAge: 'Heaps by their age',
-  whichHeapsSixAtMostTheFirst:
-    'Which heaps, six at most? The first is the one that others are likened to',
-  gone: ' (gone)',
-  chooseHeapsThatHaveBeenRead: 'Choose heaps that have been read.',
+  heapsByTheirAge: 'Batches by age',
+  whichHeapsSixAtMostTheFirst: 'Which batches, up to six? The others are compared with the first',
+  gone: ' (finished)',
+  chooseHeapsThatHaveBeenRead: 'Choose batches that have temperatures.',
   hottestPlaceOfEachRoundCountedFrom:
-    'Hottest place of each round, counted from the last raw load. Marks below: what was done to each.',
+    'Hottest point of each check, counted from the last raw material. Marks below: what was done to each.',
   mostLikeAtItsAge: 'Most like {name} at its age',
-  noOlderHeapWasAlikeSoFar: 'No older heap was alike so far.',
-  drawItToo: 'Draw it too',
-  theSameAsATable: 'The same as a table',
+  noOlderHeapWasAlikeSoFar: 'No older batch was similar so far.',
+  drawItToo: 'Show it too',
+  theSameAsATable: 'Same as a table',
   day: 'Day',
   turned: 'turned',
   watered: 'watered',
   added: 'added',
-  proven: 'proven',
+  proven: 'met',
 } as const;

@@ -14,7 +14,7 @@ export default {
   logEntriesTheirChainCheckedItEnds:
     '  {entries} log entries, their chain checked; it ends with {head}',
   itCarriesNoLogEntriesNothingShows:
-    '  it carries no log entries: nothing shows whether it was changed',
+    '  it contains no log entries: nothing shows whether it was changed',
   valuefromValueFromMemoryCheckWithYour:
     '  {title} ({document}, {section}{fromMemory, select, valueFrom {; value from memory, check with your local authority} other {}})',
   valuefromValueFromMemoryCheckWithYour2:
@@ -22,11 +22,11 @@ export default {
   beyondTheRulesInformationNotCompliance: 'Beyond the rules: information, not compliance',
   pathogenDoseWeedSeedDose1Is:
     '  pathogen dose {pathogen}, weed-seed dose {weedSeed} (1 is the published or usual time at temperature, once)',
-  hotShareOfTheHeapAt55: '  hot share of the heap at 55 °C: not known',
-  hotShareOfTheHeapAt552: '  hot share of the heap at 55 °C: {share}',
+  hotShareOfTheHeapAt55: '  hot share of the batch at 55 °C: not known',
+  hotShareOfTheHeapAt552: '  hot share of the batch at 55 °C: {share}',
   line: 'Line {line, number}: {reason}.',
   line2: 'line {line, number}',
   line1: 'line 1',
   thereIsNoReadingInIt: 'There is no reading in it.',
-  whenTheLastRawLoadWentIn: 'When the last raw load went in: {noTime}.',
+  whenTheLastRawLoadWentIn: 'When the last raw material went in: {noTime}.',
 } as const;

@@ -6,6 +6,6 @@ export default {
   days: '{hours, number} days',
   galOther: '{shown, number} {unit, select, gal {gal} other {L}}',
   cm: '{cm, number} cm',
-  aheadOther: '{aheadMs} {aheadMs2, select, ahead {ahead} other {behind}}',
+  aheadOther: '{aheadMs} {aheadMs2, select, ahead {fast} other {slow}}',
   and: '{names} and {names2}',
 } as const;
