@@ -25,13 +25,13 @@ describe('what an entry does, said before it is kept', () => {
   test('a raw addition costs what was earned', () =>
     expect(after((l) => l.put('addition', { raw: true }, { at: NOW }))).toEqual({
       rule: 'PFRP windrow',
-      text: '1 d 12 h would be lost: 0 h remain, and the clock starts again.',
+      text: '1 d 12 h would be lost: 0 h left, and the clock starts over.',
       costs: true,
       none: false,
     }));
   test('dated back, what was earned since remains', () =>
     expect(after((l) => l.put('addition', { raw: true }, { at: NOW - 30 * H })).text).toMatch(
-      /^1 d 0 h would be lost: 12 h remain, and the clock starts again/,
+      /^1 d 0 h would be lost: 12 h left, and the clock starts over/,
     ));
   test('a clean one changes nothing', () =>
     expect(after((l) => l.put('addition', { raw: false }, { at: NOW }))).toMatchObject({
@@ -40,7 +40,7 @@ describe('what an entry does, said before it is kept', () => {
     }));
   test('a round earns, a cold one costs, a turning may count', () => {
     expect(after((l) => l.round(NOW, 60, 60, 60))).toMatchObject({
-      text: '12 h are earned: 2 d 0 h in all.',
+      text: '12 h more count: 2 d 0 h in all.',
       costs: false,
     });
     expect(after((l) => l.round(NOW, 50, 60, 60))).toMatchObject({ costs: true });

@@ -1,4 +1,4 @@
-import type { Overrides } from './catalogues';
+import type { Overrides } from './say';
 
 /** What British English says otherwise than American English, and nothing else. */
 export const enGB: Overrides = {

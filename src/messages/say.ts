@@ -6,6 +6,11 @@ import type { Language } from './languages';
 export type Catalogue = {
   readonly [Topic in keyof typeof en]: { readonly [Key in keyof (typeof en)[Topic]]: string };
 };
+/** Texts that a language says otherwise than the one it is laid over. */
+export type Overrides = {
+  readonly [Topic in keyof Catalogue]?: { readonly [Key in keyof Catalogue[Topic]]?: string };
+};
+
 /** What a text asks for is read off the English one. */
 type Translator = ReturnType<typeof createTranslator<typeof en>>;
 /** What bundles of one program share: a server has several copies of this module, and one language for each request. */

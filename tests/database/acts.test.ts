@@ -155,7 +155,7 @@ describe('joining', () => {
       problems: [
         {
           path: 'data.from',
-          message: expect.stringMatching(/B0 is at its end: joined to another heap/),
+          message: expect.stringMatching(/B0 is at its end: joined with another batch/),
         },
       ],
     });
@@ -177,7 +177,7 @@ describe('joining', () => {
       problems: [
         {
           path: 'data.from',
-          message: expect.stringMatching(/B6 is at its end: joined to another heap/),
+          message: expect.stringMatching(/B6 is at its end: joined with another batch/),
         },
       ],
     });
@@ -340,7 +340,7 @@ describe('splitting', () => {
 });
 
 describe('carried over', () => {
-  test('leachate of one heap is a raw addition to the other: its clock starts again, and both logs have it', async () => {
+  test('leachate of one heap is a raw addition to the other: its clock starts over, and both logs have it', async () => {
     const [a, b] = [await heap('A8', 100, 60), await heap('B8', 100, 60)];
     const preview = await actions.previewEntry({
       id: newId(),

@@ -193,7 +193,7 @@ describe('impossible input', () => {
     ['2026-02-31T10:00:00Z', /no time that a clock shows/],
     ['yesterday', /no time that a clock shows/],
     ['0206-05-01T10:00:00Z', /long before this site/],
-    [iso(Date.now() + 3 * H), /still to come/],
+    [iso(Date.now() + 3 * H), /in the future/],
     ['2026-02-30T10:00', /no time that a clock shows/],
     ['2026-03-29T01:30', /never showed/],
   ])('a time of %s', async (at, says) => {
@@ -283,7 +283,7 @@ describe('what a phone sends', () => {
       unit: 'C',
       now: Date.now(),
     });
-    expect(line!.clock).toBe('the phone’s clock was 20 min ahead; the time was put right');
+    expect(line!.clock).toBe('the phone’s clock was 20 min ahead; the time was corrected');
   });
   test('no list, no JSON, too much', async () => {
     expect((await post('{')).status).toBe(400);
@@ -293,7 +293,7 @@ describe('what a phone sends', () => {
   });
 });
 
-describe('a check of a thermometer', () => {
+describe('a thermometer check', () => {
   /** Four days at 55.6 °C, read with T8, which was right when it was last checked. */
   test('what it does from now on, and what it puts in doubt behind, is said before it is kept', async () => {
     const { checkEffects } = await import('@/features/instruments/server/queries');

@@ -169,7 +169,7 @@ describe('the log', () => {
           at: NOW,
           by: 'Mo',
           kind: 'correction',
-          data: { target: one.id, reason: 'another heap' },
+          data: { target: one.id, reason: 'another batch' },
         },
       ],
       NOW,
@@ -179,7 +179,7 @@ describe('the log', () => {
     });
   });
 
-  test('a check of a thermometer corrects every heap it was used on', async () => {
+  test('a thermometer check corrects every heap it was used on', async () => {
     const site = await aSite(t.app);
     const id = newId();
     const round = hotRound(id, NOW - 2 * H, 54.5);

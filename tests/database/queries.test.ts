@@ -54,7 +54,7 @@ const PAGES: readonly {
       (await import('@/features/yard/server/pages/YardPage')).YardPage({ searchParams: none }),
   },
   {
-    page: 'a heap',
+    page: 'a batch',
     most: 14,
     read: () => import('@/features/batch/server/pages/BatchPage'),
     open: async () =>

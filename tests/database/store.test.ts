@@ -197,7 +197,7 @@ describe('building', () => {
       { batch, hoursAgo: 2.5 },
     );
   });
-  test('what goes in after it was closed is an addition out of the store: raw, it starts the clock again', async () => {
+  test('what goes in after adding was finished is an addition out of the store: raw, it starts the clock over', async () => {
     const batch = await heap('C');
     const dung = await ok('load', load({ material: 'horse-manure' }));
     await ok('built', {}, { batch, hoursAgo: 25 });
@@ -355,7 +355,7 @@ describe('recipes and the map', () => {
       widthM: 3,
       heightM: 1.5,
     };
-    await refused(/1 lies beyond the edge/, 'site-map', {
+    await refused(/1 is beyond the edge/, 'site-map', {
       map: { widthM: 10, depthM: 10, slots: [slot] },
       from,
     });

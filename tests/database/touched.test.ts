@@ -114,7 +114,7 @@ test('the air folds a batch so cold that it may sleep, and every other shows it 
   expect(shown.map((s) => s.situation.airC)).toEqual([-4, -4, -4]);
   expect(shown.find((s) => s.id === batchId(COLD))?.situation.stage.code).toBe('dormant');
 });
-test('a check of a thermometer folds what was read with it; put right, the same again', async () => {
+test('a thermometer check folds what was read with it; put right, the same again', async () => {
   const check = of(null, 'probe-check', { probe: 'T2', referenceC: 0, readC: 4 });
   expect(await write(check)).toEqual([1, 2]);
   await expectRight();

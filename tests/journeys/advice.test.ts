@@ -112,15 +112,15 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
     .keep();
   const { page, errors, close } = await app.page();
   await open(page, app.base);
-  await waitText(page, 'main', /Quail can’t wait\.[^]*Danger[^]*Quail: cool it: turn or split/);
+  await waitText(page, 'main', /Quail urgent\.[^]*Danger[^]*Quail: cool it: turn or split/);
   expect(
     await page.$eval(`[data-task="${id}:hot"]`, (el) => (el as HTMLElement).innerText),
-  ).not.toMatch(/Put off/);
+  ).not.toMatch(/Postponed/);
   await open(page, `${app.base}/batch/${id}`);
   await waitText(
     page,
     '[data-testid=danger]',
-    /73 °C inside[^]*Turn it, reading first\.[^]*Split it in two[^]*have water running[^]*Read it again by/,
+    /73 °C inside[^]*Take temperatures, then turn it\.[^]*Split it in two[^]*have water running[^]*Take its temperature again by/,
   );
   await waitText(
     page,
@@ -130,13 +130,13 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   expect(await axe(page)).toEqual([]);
 
   await page.keyboard.press('t');
-  await waitText(page, '[role=dialog]', /a round of today is in the log/);
+  await waitText(page, '[role=dialog]', /today’s check is in the log/);
   await press(page, 'Most');
   await fill(page, 'Clean water, litres', '200');
   await fill(page, 'Took, minutes', '90');
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep this turning');
-  await waitText(page, '[data-testid=log]', /Turned most of the rim went in, 90 min/);
+  await press(page, 'Save this turning');
+  await waitText(page, '[data-testid=log]', /Turned most of the edge went in, 90 min/);
   await waitText(page, '[data-testid=log]', /Watered 200 L/);
 
   // Read again: still too hot. Nobody turns it twice in a day; it is split, and somebody else is told.
@@ -163,7 +163,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   expect(state.events.some((e) => e.kind === 'turn')).toBe(true);
   await page.reload();
   await waitText(page, '[data-testid=danger]', /Split it in two/);
-  expect(await textOf(page, '[data-testid=danger]')).not.toMatch(/Turn it, reading first/);
+  expect(await textOf(page, '[data-testid=danger]')).not.toMatch(/Take temperatures, then turn it/);
   await waitText(
     page,
     '[data-testid=escalate]',
@@ -179,7 +179,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await tel!.type('01632 960112');
   await fill(page, 'Where to send them', 'second gate');
   await fill(page, 'Your name', 'Mo');
-  await press(page, 'Keep the card');
+  await press(page, 'Save the fire plan');
   await waitText(page, '[data-testid=contacts]', /Fire service[^]*01632 960112[^]*second gate/);
   expect(await axe(page)).toEqual([]);
   expect(errors).toEqual([]);
@@ -193,19 +193,19 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   await waitText(
     page,
     '[data-testid=todo]',
-    /It does not heat: make it bigger[^]*Too small to hold its heat: 0\.7 m³ now/,
+    /It does not heat up: make it bigger[^]*Too small to hold heat: 0\.7 m³ now/,
   );
   await waitText(
     page,
     '[data-testid=diagnosis]',
-    /1\. Too small[^]*For it: 0\.7 m³ now[^]*Too dry[^]*nobody squeezed a handful lately/,
+    /1\. Too small[^]*For it: 0\.7 m³ now[^]*Too dry[^]*no recent squeeze test/,
   );
   await waitText(page, '[data-testid=too-small]', /rarely stays hot/);
 
   await page.keyboard.press('s');
   await press(page, 'Crumbles');
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep what I saw');
+  await press(page, 'Save');
   await waitText(page, '[data-testid=diagnosis]', /1\. Too dry[^]*squeezed .*crumbles/);
   await waitText(
     page,
@@ -265,18 +265,18 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   expect(await axe(page)).toEqual([]);
 
   await press(page, 'Move, join, split');
-  await press(page, 'Changed to mend it');
+  await press(page, 'Other change');
   await waitText(page, '[role=dialog]', /One change at a time/);
   await press(page, 'Make it bigger');
-  await press(page, 'Keep this change');
+  await press(page, 'Save this change');
   await waitText(page, '[data-testid=log]', /Changed made bigger/);
   await press(page, 'Move, join, split');
-  await press(page, 'Hold, ready, end');
-  await press(page, 'At its end');
+  await press(page, 'Hold, ready, finish');
+  await press(page, 'Finished');
   await press(page, 'Given up');
   await fill(page, 'Why, in a few words', 'nothing more happens');
-  await press(page, 'Keep it');
-  await waitText(page, '[data-testid=stage]', /At its end since .*: given up/);
+  await press(page, 'Save');
+  await waitText(page, '[data-testid=stage]', /Finished since .*: given up/);
   await close();
 }, 120_000);
 
@@ -298,7 +298,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
     .keep();
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/batch/${whole}`);
-  await waitText(page, '[data-testid=verdict]', /Proven/);
+  await waitText(page, '[data-testid=verdict]', /Met/);
   await page.keyboard.press('j');
   await page.select('[role=dialog] select', part);
   await waitText(
@@ -313,19 +313,19 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   );
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Log it, and start the clock again');
+  await press(page, 'Log it, and start the clock over');
   await waitText(
     page,
     '[data-testid=verdict]',
-    /Not read since its clock started again\. It needs 3 days/,
+    /No temperatures since its clock started over\. It needs 3 days/,
   );
   await waitText(
     page,
     '[data-testid=kin]',
-    /Went into it[^]*Tern: joined, 1\.2 m³, not proven[^]*at its end/,
+    /Went into it[^]*Tern: joined, 1\.2 m³, not met[^]*at its end/,
   );
   await open(page, `${app.base}/batch/${part}`);
-  await waitText(page, '[data-testid=stage]', /At its end since .*: joined to another heap/);
+  await waitText(page, '[data-testid=stage]', /Finished since .*: joined with another batch/);
   await waitText(page, '[data-testid=kin]', /Came out of it[^]*Sora: joined/);
   await open(page, app.base);
   await waitText(page, 'main', /Sora/);
@@ -339,23 +339,27 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await open(page, `${app.base}/batch/${whole}`);
   await press(page, 'Move, join, split');
   await press(page, 'Split');
-  await fill(page, 'How much was carried off, m³', '9');
+  await fill(page, 'How much was split off, m³', '9');
   await waitText(page, '[role=dialog]', /Less than the 5\.2 m³ that it has/);
-  await fill(page, 'How much was carried off, m³', '2');
+  await fill(page, 'How much was split off, m³', '2');
   await fill(page, 'New code', 'V');
   await fill(page, 'New name', 'Veery');
-  await press(page, 'Keep this split');
-  await waitText(page, '[data-testid=kin]', /Came out of it[^]*Veery: a part carried off, 2\.0 m³/);
+  await press(page, 'Save this split');
+  await waitText(
+    page,
+    '[data-testid=kin]',
+    /Came out of it[^]*Veery: a part was split off, 2\.0 m³/,
+  );
   await press(page, 'Move, join, split');
-  await press(page, 'Taken off');
+  await press(page, 'Removed');
   await press(page, 'Leachate');
   await fill(page, 'How much, litres', '15');
   const veery = (await logRepo(app.database.app).batchIds(site.id)).at(-1)!;
   const select = await page.waitForSelector('[role=dialog] select');
   await select!.select(veery);
   await waitText(page, '[data-testid=effects]', /Veery, /);
-  await press(page, 'Keep it in both logs');
-  await waitText(page, '[data-testid=log]', /Leachate taken off 15 L, into another heap/);
+  await press(page, 'Save in both logs');
+  await waitText(page, '[data-testid=log]', /Leachate taken off 15 L, into another batch/);
   await open(page, `${app.base}/batch/${veery}`);
   await waitText(page, '[data-testid=log]', /Raw addition Leachate from Sora/);
   expect(errors).toEqual([]);
@@ -369,17 +373,13 @@ test('a reading that is put off and lost: the list says what it costs, who put i
     .keep();
   const { page, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, app.base);
-  await waitText(
-    page,
-    'main',
-    /Lost if left[^]*Upupa: read by[^]*Past 36 h its \d d \d+ h are lost/,
-  );
+  await waitText(page, 'main', /Urgent[^]*Upupa: read by[^]*Past 36 h its \d d \d+ h are lost/);
   await (await page.waitForSelector(`[data-task="${id}:read"] button`))!.tap();
   await waitText(page, '[data-testid=cost]', /After \d\d:\d\d its .* are lost/);
   await press(page, 'In 4 hours');
   await press(page, 'Nobody free');
   await fill(page, 'Who', 'Jo');
-  await press(page, 'Put it off');
+  await press(page, 'Postpone');
   await waitText(page, 'main', /Put off[^]*Upupa[^]*Put off by Jo until .*: nobody free/);
   expect(await axe(page)).toEqual([]);
   for (let i = 0; i < 60; i += 1) {
@@ -401,17 +401,17 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await fill(page, 'For heaps, h a day', 'two');
   await waitText(page, 'main', /Every figure wants a number/);
   await fill(page, 'For heaps, h a day', '2');
-  await press(page, 'Add a chore');
+  await press(page, 'Add a regular task');
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Keep all this');
+  await press(page, 'Save');
   await waitText(page, 'main', /Kept\. Today and the plan go by it/);
   await open(page, app.base);
   await waitText(page, 'main', /Chores[^]*Empty the leachate[^]*not done yet/);
   await press(page, 'Done');
   await waitText(page, '[role=dialog]', /carry germs/);
   await fill(page, 'How much, litres', '12');
-  await press(page, 'Keep it');
+  await press(page, 'Save');
   await page.waitForFunction(
     () =>
       !/Empty the leachate/.test(
@@ -454,17 +454,17 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   expect(feed).toMatch(/BEGIN:VCALENDAR[^]*SUMMARY:Wren: turning/);
 
   await open(page, `${app.base}/methods`);
-  await waitText(page, 'main', /Fast turned heap[^]*on day 4, then every 2 days/);
+  await waitText(page, 'main', /Fast turned pile[^]*on day 4, then every 2 days/);
   await (await page.waitForSelector(
     '[data-method=fast] ::-p-xpath(.//button[text()="Copy it"])',
   ))!.click();
   await fill(page, 'Name', 'Our fast heap');
   await fill(page, 'Then every, days', '3');
   await fill(page, 'Danger from, °C', '60');
-  await press(page, 'Keep this method');
+  await press(page, 'Save this method');
   await waitText(page, 'main', /warn, act and danger must each lie above the one before/);
   await fill(page, 'Danger from, °C', '78');
-  await press(page, 'Keep this method');
+  await press(page, 'Save this method');
   await waitText(page, 'main', /Our fast heap[^]*of this site/);
   await open(page, `${app.base}/batch/${id}`);
   await press(page, 'Move, join, split');
@@ -476,7 +476,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await waitText(page, '[data-testid=stage]', /Our fast heap/);
 
   await open(page, `${app.base}/compare`);
-  await waitText(page, 'main', /Heaps by their age[^]*Most like/);
+  await waitText(page, 'main', /Batches by age[^]*Most like/);
   expect(await axe(page)).toEqual([]);
   expect(errors).toEqual([]);
   await close();

@@ -98,7 +98,7 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await waitText(page, 'main', /More than 10,000 of them: was a figure typed too many\?/);
   await fill(page, 'How much', '14');
   await sleep(100);
-  await press(page, 'they say so');
+  await press(page, 'according to the supplier');
   await fill(page, 'From whom', 'Hen field');
   await fill(page, 'Who', 'Sam');
   expect(await axe(page)).toEqual([]);
@@ -122,10 +122,10 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await press(page, 'Stable litter');
   await select(page, 'How much, measure', 'unknown');
   await press(page, 'Not known');
-  await press(page, 'Hold it');
-  await fill(page, 'What is to be asked, and whom', 'the yard: which hay they fed');
+  await press(page, 'Put it on hold');
+  await fill(page, 'What to ask, and whom', 'the yard: which hay they fed');
   await fill(page, 'Who', 'Sam');
-  await press(page, 'Hold it, and log it');
+  await press(page, 'Put on hold and log it');
   await waitText(page, '[data-testid=held]', /Stable litter[^]*not known/);
   await open(page, app.base);
   await waitText(page, 'main', /Ask about Stable litter, much straw[^]*which hay they fed/);
@@ -133,13 +133,13 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await close();
 }, 120_000);
 
-test('the list of what the site takes is read out by thing and reason, changed, and holds for the next load', async () => {
+test('the list of what we accept is read out by thing and reason, changed, and holds for the next load', async () => {
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, `${app.base}/store/gate`);
   await waitText(
     page,
     '[data-testid=acceptance]',
-    /Bindweed and couch, with roots\s+Accept, for turned heaps and vessels: turned into the hot core\.\s+Ask first, otherwise: roots at the skin/,
+    /Bindweed and couch, with roots\s+Accept, for turned and in-vessel batches: turned into the hot core\.\s+Ask first, otherwise: roots at the skin/,
   );
   await press(page, 'Change the list');
   await press(page, 'Add a line at the top');
@@ -149,11 +149,11 @@ test('the list of what the site takes is read out by thing and reason, changed, 
   await fill(page, 'Line 1, reason', 'it winds round the turner');
   await fill(page, 'Who', 'Sam');
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Keep this list');
+  await press(page, 'Save this list');
   await waitText(
     page,
     '[data-testid=acceptance]',
-    /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, for turned heaps and vessels/,
+    /Wool waste\s+Refuse: it winds round the turner\.[^]*Bindweed and couch, with roots\s+Accept, for turned and in-vessel batches/,
   );
   await open(page, `${app.base}/store/take-in`);
   await fill(page, 'What is it?', 'wool');
@@ -198,7 +198,7 @@ test('a load is tested with a bucket, step by step, and the bench reckons with i
   );
   await fill(page, 'Moisture, laboratory', '14');
   await fill(page, 'Who', 'Jo');
-  await press(page, 'Keep this material');
+  await press(page, 'Save this material');
   await waitText(page, 'main', /14 laboratory/);
   expect(errors).toEqual([]);
   await close();
@@ -225,7 +225,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
     )![1],
   );
   expect(cn).toBeCloseTo(14, 0);
-  await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*wants 8 barrows more brown/);
+  await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*wants 8 barrows more browns/);
   expect(await axe(page)).toEqual([]);
   await press(page, 'yd³');
   await waitText(page, '[data-testid=schools]', /720 L of greens/);
@@ -301,13 +301,13 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await fill(page, `${other}, at most`, '400');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=solved]', /This reaches it|This is the nearest/);
-  await press(page, 'Take these amounts');
+  await press(page, 'Use these amounts');
   expect(await valueOf(page, 'Hen-house litter, how much')).toBe('8');
   expect(await valueOf(page, 'Roots of invasive plants, how much')).toBe('0');
   expect(await textOf(page, '[data-testid=says]')).not.toMatch(/Cannot be computed/);
   await press(page, 'take out Roots of invasive plants');
 
-  await press(page, 'Keep as a recipe…');
+  await press(page, 'Save as a recipe…');
   await fill(page, 'Name', 'Litter, spring');
   await fill(page, 'Who', 'Mo');
   await pressKey(page, '[role=dialog]');
@@ -327,36 +327,36 @@ test('on the bench: figures with every change, unknown told as such, added, solv
       0,
     ),
   ]);
-  await fill(page, 'Water to add, litres', '120');
-  await press(page, 'Keep as a recipe…');
+  await fill(page, 'Water to add, liters', '120');
+  await press(page, 'Save as a recipe…');
   await pressKey(page, '[role=dialog]');
   await waitText(
     page,
     '[role=dialog]',
     /‘Litter, spring’ was changed by Jo .* Nothing of yours is lost/,
   );
-  await press(page, 'Keep mine as a copy');
+  await press(page, 'Save mine as a copy');
   await waitText(
     page,
     '[data-testid=recipes]',
     /Litter, spring version 2, by Jo[^]*Litter, spring, copy version 1, by Mo/,
   );
-  expect(await valueOf(page, 'Water to add, litres')).toBe('120');
+  expect(await valueOf(page, 'Water to add, liters')).toBe('120');
 
   // What lies on the bench is there again after the page was closed.
   await open(page, `${app.base}/bench`);
   await waitText(page, 'main', /Hen-house litter/);
-  expect(await valueOf(page, 'Water to add, litres')).toBe('120');
-  await press(page, 'Lay it up');
+  expect(await valueOf(page, 'Water to add, liters')).toBe('120');
+  await press(page, 'Use this recipe');
   await waitText(page, '[role=dialog]', /Nothing is logged as put in yet/);
-  await press(page, 'Build Knot by this');
+  await press(page, 'Build Knot with this recipe');
   await waitText(page, 'main', /Building Knot[^]*No clock runs yet[^]*Layer 1 of \d/);
   expect(page.url()).toContain(`/batch/${id}/build`);
   expect(errors.filter((e) => !/Failed to load resource/.test(e))).toEqual([]);
   await close();
 }, 180_000);
 
-test('going up on a phone: layer by layer, broken off with no signal, taken up again, closed at the last raw load', async () => {
+test('going up on a phone: layer by layer, broken off with no signal, taken up again, started at the last raw load', async () => {
   const id = (await app.database.app.selectFrom('batch_snapshot').select('batch').execute())[0]!
     .batch;
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
@@ -380,11 +380,11 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   // The bench lays out what is still to go in, not what it once was; what was changed there by hand is kept, and told as older.
   const bench = await app.page();
   await open(bench.page, `${app.base}/bench?heap=${id}`);
-  await waitText(bench.page, 'main', /In it already:[^]*still to go in/);
+  await waitText(bench.page, 'main', /Already in it:[^]*still to go in/);
   const owed = await bench.page.$$eval('[data-testid=row] input[inputmode=decimal]', (els) =>
     els.map((el) => (el as HTMLInputElement).value),
   );
-  await fill(bench.page, 'Water to add, litres', '10');
+  await fill(bench.page, 'Water to add, liters', '10');
   await press(page, 'Something else went in');
   await press(page, 'Something went in');
   await fill(page, 'Water with it, litres, clean', '30');
@@ -396,13 +396,13 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
     '[data-testid=stale]',
     /Something went into Knot since you laid this out/,
   );
-  expect(await valueOf(bench.page, 'Water to add, litres')).toBe('10');
-  await press(bench.page, 'Lay it out anew');
+  expect(await valueOf(bench.page, 'Water to add, liters')).toBe('10');
+  await press(bench.page, 'Start again with it');
   await bench.page.waitForFunction(() => document.querySelector('[data-testid=stale]') === null);
   expect(owed.length).toBeGreaterThan(0);
-  expect(await valueOf(bench.page, 'Water to add, litres')).toBe('');
+  expect(await valueOf(bench.page, 'Water to add, liters')).toBe('');
   await bench.close();
-  await press(page, 'Sheet to print');
+  await press(page, 'Print the build sheet');
   await waitText(page, '[data-testid=sheet]', /✓[^]*/);
   await open(page, `${app.base}/batch/${id}/build`);
   await press(page, 'Close Knot');
@@ -432,7 +432,7 @@ test('a heap that is under way is taken over: what is known is told, and that no
   await waitText(
     page,
     '[data-testid=adopted]',
-    /not recorded here before[^]*not known: the clock runs from when it was taken over[^]*3 turnings, horse manure and chip\. None of that counts/,
+    /not logged here before[^]*not known: the clock runs from when it was taken over[^]*3 turnings, horse manure and chip\. None of that counts/,
   );
   expect(errors).toEqual([]);
   await close();
@@ -443,7 +443,7 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
   await open(page, `${app.base}/map`);
   for (const at of ['3', '4']) {
     await press(page, 'Add a bay');
-    await fill(page, 'Its name', at);
+    await fill(page, 'Name', at);
     await fill(page, 'From the left, m', at === '3' ? '2' : '8');
     await fill(page, 'From the top, m', '2');
   }
@@ -452,7 +452,7 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
   // The same label stands at the map and at the place: the first is the map’s.
   await fill(page, 'Wide, m', '30');
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep this map');
+  await press(page, 'Save this map');
   await waitText(page, '[data-testid=free]', /Free: bay 4/);
   const [bar, whole] = await Promise.all(
     ['scale-bar', 'map'].map((id) => page.$eval(`[data-testid=${id}]`, (el) => el.clientWidth)),
@@ -469,9 +469,9 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
   await page.mouse.up();
   await waitText(page, '[role=dialog]', /Knot was moved[^]*How was it moved\?/);
   expect(await valueOf(page, 'Bay')).toBe('4');
-  await press(page, 'Lifted as it was');
+  await press(page, 'Moved as it was');
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep this move');
+  await press(page, 'Save this move');
   await waitText(page, '[data-testid=free]', /Free: bay 3/);
   expect(await axe(page)).toEqual([]);
   expect(errors).toEqual([]);

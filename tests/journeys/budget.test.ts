@@ -6,7 +6,7 @@ import { startSite, type App } from '../support/app';
 /** What a page of a site with two hundred batches may weigh on the wire, in kB, and its JavaScript. No timings: those are in bench/. */
 const BUDGET = [
   { page: '/', document: 60, javaScript: 200 },
-  { page: 'a heap', document: 80, javaScript: 240 },
+  { page: 'a batch', document: 80, javaScript: 240 },
   { page: '/plan', document: 90, javaScript: 210 },
   { page: '/compare', document: 40, javaScript: 210 },
   { page: '/round', document: 40, javaScript: 210 },
@@ -78,7 +78,7 @@ const scriptsOf = (body: string): string[] => [
 test.each(BUDGET)(
   '$page weighs no more than it may',
   async ({ page, document, javaScript }) => {
-    const { kB, body } = await get(page === 'a heap' ? heap : page);
+    const { kB, body } = await get(page === 'a batch' ? heap : page);
     expect(body).toContain('</html>');
     expect(kB).toBeLessThan(document);
     let scripts = 0;

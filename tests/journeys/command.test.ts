@@ -113,18 +113,18 @@ test('an empty site; killed server and database come up again with everything; C
   const page = await browser.newPage();
   await open(page, url);
   await fill(page, 'Name of the site', 'Hopyard Corner');
-  await press(page, 'Go to the yard');
-  await waitText(page, 'main', /No heap yet/);
+  await press(page, 'Go to batches');
+  await waitText(page, 'main', /No batch yet/);
   await open(page, `${url}/open`);
-  await press(page, 'Yes, it is closed');
+  await press(page, 'Yes, adding is finished');
   await setTime(
     page,
-    'When the last raw load went in',
+    'When the last raw material went in',
     new Date(Date.now() - 26 * 3_600_000).toISOString().slice(0, 16),
   );
   await fill(page, 'Who', 'Mo');
   await press(page, 'Open Avocet');
-  await waitText(page, '[data-testid=log]', /Closed/);
+  await waitText(page, '[data-testid=log]', /Finished adding/);
   const heap = page.url();
   const before = await textOf(page, '[data-testid=log]');
   expect(listensBeyondLoopback(Number(new URL(url).port))).toBe(false);

@@ -44,7 +44,7 @@ test('twelve heaps; the verdict on the screen is the core’s; units and light s
   await open(page, app.base);
   expect(await page.$$eval('main ul > li', (els) => els.length)).toBe(11);
   // The twelfth has gone out: its bay is free, and it is found under Records.
-  await press(page, 'One finished batch: under Records');
+  await press(page, 'One finished batch: see Records');
   await waitText(page, 'main', /Finished batches[^]*L Lapwing/);
   await openEgret(page);
   const file = parseBatchFile(
@@ -58,7 +58,7 @@ test('twelve heaps; the verdict on the screen is the core’s; units and light s
     ]).toEqual([rule, status]);
   await press(page, '°F');
   await waitText(page, '[data-testid=verdict]', /131 °F/);
-  await press(page, 'Shed');
+  await press(page, 'Dark');
   await page.reload();
   expect(await page.$eval('html', (el) => (el as HTMLElement).dataset.light)).toBe('shed');
   expect(await textOf(page, '[data-testid=verdict]')).toMatch(/131 °F/);
@@ -150,16 +150,16 @@ test('a round on a phone, by the pad', async () => {
   for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries()) {
     for (const key of value)
       await (await page.waitForSelector(
-        `[data-testid=pad] button[aria-label="${key === '.' ? 'Point' : key}"]`,
+        `[data-testid=pad] button[aria-label="${key === '.' ? 'Decimal point' : key}"]`,
       ))!.tap();
     await press(page, i < 4 ? `Keep ${value}, go to` : `Keep ${value}, then feel`);
   }
   await fill(page, 'Who', 'Zoë 100%');
-  await press(page, 'Keep this round');
+  await press(page, 'Save these temperatures');
   await page.waitForFunction((p) => location.pathname === p, {}, path);
   await waitText(page, '[data-testid=log]', /Round of 5 58–63 °C/);
   await open(page, `${app.base}/round`);
-  expect(await valueOf(page, 'Who reads')).toBe('Zoë 100%'); // the name is remembered on this device
+  expect(await valueOf(page, 'Who takes the temperatures')).toBe('Zoë 100%'); // the name is remembered on this device
   await close();
 }, 60_000);
 
@@ -210,7 +210,7 @@ test('what was typed is offered again after Esc and a reload; a lit choice stays
   await press(page, 'Added');
   await waitText(page, '[role=dialog]', /This was typed .* and not saved\./);
   expect(await valueOf(page, 'What went in')).toBe('chip, two barrows');
-  await press(page, 'Start afresh');
+  await press(page, 'Start over');
   expect(await valueOf(page, 'What went in')).toBe('');
   await close();
 }, 60_000);
@@ -239,7 +239,7 @@ test('on a phone danger stands before the drawing, and logging within reach of a
   expect(bar.bottom).toBeLessThanOrEqual(844);
   expect(await axe(page)).toEqual([]);
   await press(page, 'More…');
-  await waitText(page, '[role=dialog]', /Added[^]*Felt, smelled[^]*Split/);
+  await waitText(page, '[role=dialog]', /Added[^]*Moisture and smell[^]*Split/);
   await close();
 }, 60_000);
 
@@ -251,7 +251,7 @@ test('a turning is put right in its kind, with what it does said first', async (
   await (await page.waitForSelector(
     '::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])',
   ))!.click();
-  await press(page, 'Only stirred');
+  await press(page, 'Partial turn');
   await fill(page, 'Why', 'the rim stayed out');
   await fill(page, 'Who', 'Mo');
   await waitText(page, '[data-testid=effects]', /PFRP windrow: 2 turnings count instead of 3/);
@@ -269,9 +269,9 @@ test('what an addition costs is said before anybody has typed a name', async () 
   await waitText(
     page,
     '[data-testid=effects]',
-    /This costs counted time or a proof:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/,
+    /This costs counted time or a met rule:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/,
   );
-  await press(page, 'Log it, and start the clock again');
+  await press(page, 'Log it, and start the clock over');
   await waitText(page, '[role=dialog]', /Say who did it/);
   await close();
 }, 60_000);
@@ -297,11 +297,11 @@ test('a value that cannot be is asked about, and kept as it was typed', async ()
   await page.keyboard.press('Enter');
   await waitText(page, 'aside', /55\.0–59\.0 °C at P2 middle, west is the coldest so far/);
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep this round of 1');
+  await press(page, 'Save these temperatures (1)');
   await waitText(
     page,
     '[data-testid=log]',
-    /P1 core, crown 572\.0 °C rejected: The thermometer was faulty, said at entry\./,
+    /P1 core, crown 572\.0 °C rejected: The thermometer was faulty, as noted when it was entered\./,
   );
   await close();
 }, 60_000);

@@ -115,7 +115,7 @@ async function tap(p: Phone, words: string): Promise<void> {
 async function typeIn(p: Phone, value: string): Promise<void> {
   for (const k of value) {
     await (await p.page.waitForSelector(
-      `[data-testid=pad] button[aria-label="${k === '.' ? 'Point' : k}"]`,
+      `[data-testid=pad] button[aria-label="${k === '.' ? 'Decimal point' : k}"]`,
     ))!.tap();
     p.keys += 1;
   }
@@ -266,7 +266,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
     const values = await asBefore(name);
     if (i === 0) firstRead = values;
     await readFive(p, values);
-    await tap(p, 'Holds');
+    await tap(p, 'Holds, no drops');
     await tap(p, 'None');
     await tap(p, 'Done, on to');
   }
@@ -288,7 +288,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   await open(p.page, `${proxy.base}/batch/${heaps.Egret}`);
   await waitText(p.page, 'h1', /Egret/);
   await open(p.page, `${proxy.base}/round`);
-  await tap(p, `Go on with ${read[2]}`);
+  await tap(p, `Continue with ${read[2]}`);
   await waitText(p.page, 'main', new RegExp(`1 of 5[^]*Keep ${third[1]![0]}, go to P3`));
   await typeIn(p, third[1]!.slice(1));
   await tap(p, `Keep ${third[1]}, `);
@@ -328,7 +328,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   await waitText(
     p.page,
     '[data-testid=log]',
-    new RegExp(`Round of 5 ${firstRead[3]}–${Math.round(Number(firstRead[1]))} °C`),
+    new RegExp(`Temperature check of 5 ${firstRead[3]}–${Math.round(Number(firstRead[1]))} °C`),
   );
 }, 240_000);
 
@@ -340,7 +340,7 @@ test('answers that are lost on the way: sent again until it is known, kept once'
   proxy.state = 'lose-answers';
   await readFive(p, ['61', '62.5', '60', '57', '59']);
   await tap(p, 'Sour');
-  await tap(p, 'Keep this round');
+  await tap(p, 'Save these temperatures');
   await wait('no answer was lost', async () => proxy.lost >= 1);
   expect(await since('Ibis', from)).toHaveLength(2);
   await wait('it does not wait', async () => (await waiting(p)) === 2);
@@ -412,7 +412,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
     '[data-testid=route]',
     new RegExp(`${second}\\s+read \\d\\d:\\d\\d by Kit`),
   );
-  expect(await textOf(b.page, 'main')).not.toMatch(new RegExp(`Go on with ${second}`));
+  expect(await textOf(b.page, 'main')).not.toMatch(new RegExp(`Continue with ${second}`));
 }, 180_000);
 
 test('a phone whose clock is twenty minutes ahead: its times are put right, and the log says so', async () => {
@@ -427,7 +427,7 @@ test('a phone whose clock is twenty minutes ahead: its times are put right, and 
   const from = Date.now();
   await waitText(p.page, 'main', /Type P1/);
   await readFive(p, ['61', '62', '60', '57', '59']);
-  await tap(p, 'Keep this round');
+  await tap(p, 'Save these temperatures');
   await wait('the round did not arrive', async () => (await since('Finch', from)).length === 1);
   const [round] = await since('Finch', from);
   expect(Math.abs(round!.at - Date.now())).toBeLessThan(60_000);
@@ -502,7 +502,7 @@ test('an id that the log holds with other content is refused, shown, and never o
       characterData: true,
     });
   });
-  await tap(p, 'Send it as a new entry');
+  await tap(p, 'Send as a new entry');
   await waitText(p.page, '[data-testid=waiting-list]', /Heron: round of 1/);
   expect(
     await p.page.evaluate(() => [...(window as unknown as { said: Set<string> }).said]),
@@ -576,7 +576,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
     ),
   );
   await waitText(p.page, 'main', /Photo kept/);
-  await tap(p, 'Keep this round');
+  await tap(p, 'Save these temperatures');
   await wait('not all arrived', async () => (await since('Goshawk', from)).length === 2);
   const entries = await since('Goshawk', from);
   expect(entries.find((e) => e.kind === 'photo')).toMatchObject({
@@ -614,11 +614,11 @@ test('at the gate with no signal: a load and its two photos wait together, and l
   );
   proxy.state = 'down';
   await p.page.goto(`${proxy.base}/store/take-in`);
-  await waitText(p.page, 'h1', /Take in a load/);
+  await waitText(p.page, 'h1', /Log a load/);
   await fill(p.page, 'What is it?', 'hen-house');
   await tap(p, 'Hen-house litter');
   await fill(p.page, 'How much', '14');
-  await tap(p, 'they say so');
+  await tap(p, 'according to the supplier');
   await p.page.evaluate(() => {
     document.querySelector('details')!.open = true;
   });
@@ -637,7 +637,7 @@ test('at the gate with no signal: a load and its two photos wait together, and l
     await waitText(
       p.page,
       'main',
-      i === 0 ? /One photo goes with the load/ : /2 photos go with the load/,
+      i === 0 ? /One photo is sent with the load/ : /2 photos go with the load/,
     );
   }
   await tap(p, 'Log this load');

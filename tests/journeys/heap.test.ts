@@ -58,12 +58,12 @@ test('an empty site is named first, and says what to do', async () => {
   await open(page, app.base);
   expect(await textOf(page, 'h1')).toBe('Where is your compost?');
   await fill(page, 'Name of the site', ' ');
-  await press(page, 'Go to the yard');
+  await press(page, 'Go to batches');
   await waitText(page, 'main', /Give the site a name/);
   await fill(page, 'Name of the site', 'Hopyard Corner');
   await fill(page, 'Time zone', 'UTC');
-  await press(page, 'Go to the yard');
-  await waitText(page, 'main', /No heap yet/);
+  await press(page, 'Go to batches');
+  await waitText(page, 'main', /No batch yet/);
   expect(await axe(page)).toEqual([]);
   await close();
 }, 60_000);
@@ -72,9 +72,9 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   const { page, errors, hosts, close } = await app.page();
   await open(page, `${app.base}/open`);
   expect(await valueOf(page, 'Code')).toBe('A');
-  await press(page, 'Yes, it is closed');
+  await press(page, 'Yes, adding is finished');
   const built = Math.floor(Date.now() / 60_000) * 60_000 - 50 * H;
-  await setTime(page, 'When the last raw load went in', localInput(built));
+  await setTime(page, 'When the last raw material went in', localInput(built));
   await fill(page, 'Who', 'Mo');
   // Nothing tells the country here, so no rule on germs is proposed: it is chosen.
   await page.$$eval('fieldset details', (all) =>
@@ -87,13 +87,13 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   ))!.click();
   await page.select('#lead', 'us-503-pfrp-turned');
   await press(page, 'Open Avocet');
-  await waitText(page, 'main', /Not read since its clock started\. It needs 15 days/);
+  await waitText(page, 'main', /No temperatures since its clock started\. It needs 15 days/);
   const url = page.url();
 
   // Two rounds, the first of them a day ago, so that a day is earned.
   for (const hoursAgo of [26, 2]) {
-    await press(page, 'Log a round');
-    await waitText(page, 'main', /What this round will do/);
+    await press(page, 'Log temperatures');
+    await waitText(page, 'main', /What this check will do/);
     for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries())
       await fill(
         page,
@@ -102,27 +102,27 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
       );
     await setTime(page, 'When', localInput(Date.now() - hoursAgo * H));
     await waitText(page, 'aside', /58\.2 °C at P4 toe, front/);
-    await press(page, 'Keep this round of 5');
+    await press(page, 'Save these temperatures (5)');
     await page.waitForFunction((u) => location.href === u, {}, url);
     await waitText(page, '[data-testid=log]', /Round of 5/);
   }
   await waitText(
     page,
     '[data-testid=verdict]',
-    /Needs 14 d 0 h more at 55 °C in its coldest point, and 5 more turnings/,
+    /Needs 14 d 0 h more at 55 °C at its coldest point, and 5 more turnings/,
   );
 
   await page.keyboard.press('t');
   await waitText(page, '[role=dialog]', /Read it the same afternoon and again the next day/);
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Keep this turning');
-  await waitText(page, '[data-testid=log]', /Turned/);
+  await press(page, 'Save this turning');
+  await waitText(page, '[data-testid=log]', /Full turn/);
   await waitText(page, 'aside', /Turned today\. A reading this afternoon/);
 
   await press(page, 'Watered');
   await press(page, 'Clean');
   await fill(page, 'How much, litres', '120');
-  await press(page, 'Keep this watering');
+  await press(page, 'Save this watering');
   await waitText(page, '[data-testid=log]', /Watered 120 L, clean/);
 
   await press(page, 'Added');
@@ -131,7 +131,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await waitText(
     page,
     '[data-testid=effects]',
-    /This costs counted time or a proof:[^]*1 d 0 h would be lost[^]*clock starts again/,
+    /This costs counted time or a met rule:[^]*1 d 0 h would be lost[^]*clock starts over/,
   );
   await page.keyboard.press('Escape');
   await page.waitForSelector('[role=dialog]', { hidden: true });
@@ -139,13 +139,13 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await fill(page, 'What went in', 'chip');
   await press(page, 'Clean');
   await waitText(page, '[data-testid=effects]', /It changes no verdict/);
-  await press(page, 'Keep this addition');
+  await press(page, 'Save this addition');
   await waitText(page, '[data-testid=log]', /Clean addition chip/);
 
-  await press(page, 'Felt, smelled');
+  await press(page, 'Moisture and smell');
   await press(page, 'A drop or two');
   await press(page, 'Earthy');
-  await press(page, 'Keep what I saw');
+  await press(page, 'Save');
   await waitText(page, '[data-testid=log]', /squeezed: a drop or two: right, smell: earthy/);
 
   await (await page.waitForSelector(
@@ -165,7 +165,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   const log = await waitText(page, '[data-testid=log]', /superseded: read the wrong line/);
   expect(log).toMatch(/58\.2 °C/);
   expect(log).toMatch(/Correction now 48\.2 °C, read the wrong line/);
-  await waitText(page, '[data-testid=verdict]', /Starts again: The round of .* came to 48 °C/);
+  await waitText(page, '[data-testid=verdict]', /Starts over: The round of .* came to 48 °C/);
 
   expect([...hosts]).toEqual([new URL(app.base).host]);
   expect(errors).toEqual([]);
@@ -203,7 +203,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
     'bad.csv',
     ['time,point,value', ...rows, '2026-05-07 08:00,P1,warm', 'soon,P2,60'].join('\n'),
   );
-  await setTime(page, 'When the last raw load went in', '2026-05-01T12:00');
+  await setTime(page, 'When the last raw material went in', '2026-05-01T12:00');
   await press(page, 'Static');
   await waitText(
     page,
@@ -211,14 +211,14 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
     /Nothing is brought in: 2 places are wrong\.[^]*Line 17: 'warm' is not a temperature\.[^]*Line 18: 'soon' is not a time/,
   );
   await drop(page, 'good.csv', ['time,point,value', ...rows].join('\n'));
-  await waitText(page, '[data-testid=preview-verdicts]', /Proven/);
+  await waitText(page, '[data-testid=preview-verdicts]', /Met/);
   expect(await statuses(page, '[data-testid=preview-verdicts]')).toMatchObject({
     'us-503-pfrp-static': 'proven',
     'uk-pas100-default': 'broken',
   });
   expect(await axe(page)).toEqual([]);
-  await fill(page, 'Who brings it in', 'Mo');
-  await press(page, 'Bring it in');
+  await fill(page, 'Who imports it', 'Mo');
+  await press(page, 'Import it');
   await page.waitForFunction(() => location.pathname.startsWith('/batch/'));
   await waitText(page, 'main', /readings brought in/);
   const shown = await statuses(page, 'main');
@@ -249,9 +249,9 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
 
   await open(page, `${app.base}/bring`);
   await drop(page, 'again.json', taken);
-  await waitText(page, '[data-testid=preview-verdicts]', /Proven/);
-  await fill(page, 'Who brings it in', 'Mo');
-  await press(page, 'Bring it in');
+  await waitText(page, '[data-testid=preview-verdicts]', /Met/);
+  await fill(page, 'Who imports it', 'Mo');
+  await press(page, 'Import it');
   await page.waitForFunction(() => location.pathname.startsWith('/batch/'));
   await waitText(page, '[data-testid=log]', /readings brought in/);
   expect(await statuses(page, 'main')).toEqual(shown);

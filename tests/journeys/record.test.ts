@@ -47,22 +47,22 @@ test('a rule of one’s own: what it would have said is shown before it is kept;
   await fill(page, 'Title', 'Two days for the orchard');
   await fill(page, 'For, days', '2');
   await fill(page, 'At or above, °C', '131');
-  await waitText(page, 'main', /131 °C lies outside 20 to 90 °C\. Was it typed in °F\?/);
+  await waitText(page, 'main', /131 °C is outside 20 to 90 °C\. Was it typed in °F\?/);
   await fill(page, 'At or above, °C', '58');
   const past = await waitText(page, '[data-testid=past]', /2 days in a row at 58 °C or more/);
   expect(past).toMatch(/B Bittern\s*Proven/);
   expect(past).toMatch(/J Jackdaw\s*Nothing counts yet/);
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep this rule');
+  await press(page, 'Save this rule');
   await waitText(page, 'main', /Two days for the orchard: 2 days in a row at 58 °C or more\./);
   await waitText(page, 'main', /site-two-days-for-the-orchard\. Version 1: /);
 
-  await fill(page, 'Longest credited time between rounds, h', '20');
+  await fill(page, 'Longest time between checks, h', '20');
   await waitText(page, 'aside', /Must not be longer than the longest time between rounds/);
-  await fill(page, 'Grace after a full turning, h', '20');
+  await fill(page, 'Time to reheat after a full turn, h', '20');
   await waitText(page, 'aside', /gaps to 20 h, 20 h of grace/);
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep rules and policy as version 3');
+  await press(page, 'Save rules and policy as version 3');
   await waitText(page, 'aside', /Versions so far: 3/);
   expect(errors).toEqual([]);
   await close();
@@ -75,11 +75,11 @@ test('another policy for a proven heap: the proof stands under its version, the 
   await press(page, 'Change the rules or the policy of Bittern');
   await fill(page, 'Guard band, K', '8');
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Keep as version 2 for Bittern');
+  await press(page, 'Save as version 2 for Bittern');
   await waitText(page, 'table', /Version 2, in force/);
-  await waitText(page, 'table', /This proof stands: it was reached before the change\./);
+  await waitText(page, 'table', /This stands: the rule was met before the change\./);
   await open(page, `${app.base}/batch/${ids.B}`);
-  await waitText(page, '[data-testid=verdict]', /Proven/);
+  await waitText(page, '[data-testid=verdict]', /Met/);
   await waitText(
     page,
     'main',
@@ -122,7 +122,7 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   const effects = await waitText(
     page,
     '[data-testid=effects]',
-    /Weed-seed week.*proof is lost: the clock starts again/s,
+    /Weed-seed week.*proof is lost: the clock starts over/s,
   );
   expect(effects).toMatch(/PFRP windrow: nothing changes/);
   await page.keyboard.press('Escape');
@@ -135,7 +135,7 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   await close();
 }, 60_000);
 
-test('grade, strictness and what lies beyond the rule stand on the heap’s page', async () => {
+test('grade, strictness and what lies beyond the rule stand on the batch’s page', async () => {
   const { page, close } = await app.page();
   await open(page, `${app.base}/batch/${ids.E}`);
   await page.$$eval('details', (all) =>
@@ -147,10 +147,10 @@ test('grade, strictness and what lies beyond the rule stand on the heap’s page
   await waitText(page, 'main', /Information, not compliance/);
   const text = await textOf(page, 'main');
   for (const words of [
-    /How good the evidence is: (thin|fair|good|strong)/,
+    /Data quality: (thin|fair|good|strong)/,
     /Framed: the policy in force/,
     /Information, not compliance/,
-    /Hot part of the heap: (cannot be told|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/,
+    /Hot part of the heap: (cannot tell|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/,
     /was never in the hot part|One more place at about/,
   ])
     expect(text).toMatch(words);
@@ -198,7 +198,7 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   const checker = await app.page();
   await checker.page.goto(`file://${path.join(ROOT, 'public/check-a-record.html')}`);
   await give(checker.page, 'good.json', batch);
-  await waitText(checker.page, '[data-testid=chain]', /The chain of log entries holds/);
+  await waitText(checker.page, '[data-testid=chain]', /The chain of log entries is intact/);
   await fill(checker.page, 'SHA-256 printed on the record', digest);
   await waitText(
     checker.page,
@@ -216,7 +216,7 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   await waitText(
     checker.page,
     '[role=alert]',
-    /cannot be trusted as it is.*(does not fit its hash|something else)/s,
+    /cannot be trusted as it is.*(does not match its hash|something else)/s,
   );
   fs.writeFileSync(path.join(tmp, 'record.pdf'), printed.bytes);
   await (
@@ -237,7 +237,7 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/records`);
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Tick the proven');
+  await press(page, 'Tick those that met their rule');
   const many = /Take (\d+) records as a ZIP/.exec(
     await waitText(page, 'main', /Take \d+ records as a ZIP/),
   )![1]!;

@@ -51,8 +51,8 @@ test('on a device that nobody has named yet the air is noted, once it says who r
   await waitText(page, 'aside', /Type the temperature as a number/);
   await fill(page, 'In the shade, °C', '-3');
   await waitText(page, 'aside', /Say who did it/);
-  await fill(page, 'Who read the air', 'Jo');
-  await press(page, 'Keep the air');
+  await fill(page, 'Who read it', 'Jo');
+  await press(page, 'Save the air temperature');
   await waitText(page, 'aside', /The air is noted/);
   await open(page, app.base);
   await waitText(page, 'header', /Air -3 °C|Air −3 °C/);
@@ -60,7 +60,7 @@ test('on a device that nobody has named yet the air is noted, once it says who r
   await close();
 }, 60_000);
 
-test('a thermometer is registered, checked in ice water with its effect said first, and taken out of service', async () => {
+test('Take a thermometer is registered, checked in ice water with its effect said first, and taken out of service', async () => {
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/instruments`);
   await press(page, 'New thermometer');
@@ -98,7 +98,7 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   const effects = await waitText(
     page,
     '[data-testid=check-effects]',
-    /Kept as it is, it corrects readings from now on; no verdict so far changes\.[^]*If it was as far off ever since/,
+    /Saved as it is, it corrects readings from now on\. No verdict so far changes\.[^]*If it was as far off ever since/,
   );
   expect(effects).toMatch(/Finch: [^]*would be lost/);
   expect(await axe(page)).toEqual([]);
@@ -106,7 +106,7 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   await waitText(page, '[role=dialog]', /99\.6 °C at 120 m[^]*steam burns/);
   await fill(page, 'It read, °C', '99.9');
   await waitText(page, '[role=dialog]', /It reads 0\.3 K too high, within its ± 0\.5 K/);
-  await press(page, 'Keep this check');
+  await press(page, 'Save this check');
   await until('the check', async () =>
     (await siteState()).probes
       .get('T2')!
@@ -115,11 +115,11 @@ test('a thermometer is registered, checked in ice water with its effect said fir
   await page.waitForSelector('[role=dialog]', { hidden: true });
 
   await (await page.waitForSelector(
-    '::-p-xpath(//li[.//h2[text()="T7"]]//button[text()="Out of service"])',
+    '::-p-xpath(//li[.//h2[text()="T7"]]//button[text()="Take out of service"])',
   ))!.click();
   await fill(page, 'Why', 'fell off the cart');
-  await press(page, 'Take T7 out of service');
-  await waitText(page, 'main', /Out of service: fell off the cart\./);
+  await press(page, 'Take Take T7 out of service');
+  await waitText(page, 'main', /Take out of service: fell off the cart\./);
   await open(page, `${app.base}/round`);
   await waitText(page, 'main', /T7 · °F\s+out of service: fell off the cart/);
   expect(errors).toEqual([]);
@@ -130,7 +130,7 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/batch/${heaps.Jackdaw}/places`);
   await waitText(page, 'main', /6\.5 m of row/);
-  await press(page, 'Propose a set for each of 2 stretches');
+  await press(page, 'Propose points for each of 2 stretches');
   await waitText(page, 'table', /P6[^]*P7|P6/);
   const along = await page.$$eval('input[aria-label$="metres along the row"]', (els) =>
     els.map((el) => (el as HTMLInputElement).value),
@@ -153,7 +153,7 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   );
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Keep these 6 places');
+  await press(page, 'Save these 6 points');
   await page.waitForFunction((p) => location.pathname === p, {}, `/batch/${heaps.Jackdaw}`);
   await until('the plan', async () => (await state('Jackdaw')).plan.length === 6);
   // What was read at the old places stays.
@@ -161,13 +161,13 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   expect((await state('Jackdaw')).points.length).toBeGreaterThan(6);
 
   await open(page, `${app.base}/batch/${heaps.Jackdaw}`);
-  await press(page, 'Turned');
+  await press(page, 'Full turn');
   await waitText(page, '[role=dialog]', /Where do its flags stand now\?/);
   await fill(page, 'To, m', '11');
   await waitText(page, '[role=dialog]', /It would lie over Knot/);
   await fill(page, 'To, m', '5.5');
   await waitText(page, '[role=dialog]', /Knot’s border moves with it: row South, 5\.5–10 m\./);
-  await press(page, 'Keep this turning');
+  await press(page, 'Save this turning');
   await until('the border', async () =>
     (await state('Knot')).entries.some(
       (e) => e.kind === 'position' && e.data.words === 'border with Jackdaw moved',
@@ -184,7 +184,7 @@ test('a row: places for each stretch, a border that is too near, and a turning t
 test('an order that is set by hand sticks, also on another device, until the cleanest goes first again', async () => {
   const [a, b] = [await app.page(), await app.page({ width: 390, height: 844, phone: true })];
   await open(a.page, `${app.base}/round`);
-  await fill(a.page, 'Who reads', 'Mo');
+  await fill(a.page, 'Who takes the temperatures', 'Mo');
   await press(a.page, 'All (');
   const order = (p: typeof a.page): Promise<string[]> =>
     p.$$eval('[data-testid=route] li b', (els) =>
@@ -194,14 +194,14 @@ test('an order that is set by hand sticks, also on another device, until the cle
   expect(before.slice(0, 2)).toEqual(['Avocet', 'Bittern']); // curing, then proven
   await press(a.page, 'Change the order');
   await (await a.page.waitForSelector('button[aria-label="Bittern earlier"]'))!.click();
-  await press(a.page, 'Keep this order');
+  await press(a.page, 'Save this order');
   await until('the order', async () => (await siteState()).walkOrder?.[0] === heaps.Bittern);
   await open(b.page, `${app.base}/round`);
   await waitText(b.page, 'main', /In the order that was set by hand/);
   await press(b.page, 'All (');
   expect(await order(b.page)).toEqual(['Bittern', 'Avocet', ...before.slice(2)]);
-  await fill(b.page, 'Who reads', 'Jo');
-  await press(b.page, 'Cleanest first again');
+  await fill(b.page, 'Who takes the temperatures', 'Jo');
+  await press(b.page, 'Back to cleanest first');
   await until('the hygienic order', async () => (await siteState()).walkOrder === null);
   await a.close();
   await b.close();
@@ -233,28 +233,24 @@ test('a heap is left out with a reason, and a place is read again with one', asy
       await (await page.waitForSelector(`[data-testid=pad] button[aria-label="${k}"]`))!.tap();
   };
   await type('60');
-  await press(page, 'Keep 60, go to P2');
+  await press(page, 'Save 60, go to P2');
   await press(page, '1 of 5');
   await press(page, 'read again');
-  await press(page, 'Slip of the finger');
+  await press(page, 'Typing mistake');
   await type('57');
   await press(page, 'Still rising');
   await press(page, 'Keep 57, go to');
   await press(page, 'Stop');
   await press(page, 'No more places');
-  await waitText(page, 'main', /A thin round\. 1 of the 3 places/);
+  await waitText(page, 'main', /Too few points\. 1 of the 3 places/);
   await press(page, 'Done, on to');
   await until('the round', async () =>
     (await state(second)).readings.some(
-      (r) => r.value === 60 && r.flag === 'superseded' && r.flagReason === 'Slip of the finger.',
+      (r) => r.value === 60 && r.flag === 'superseded' && r.flagReason === 'Typing mistake.',
     ),
   );
   await open(page, `${app.base}/batch/${heaps[second]}`);
-  await waitText(
-    page,
-    '[data-testid=log]',
-    /P1 core, crown 60\.0 °C superseded: Slip of the finger\./,
-  );
+  await waitText(page, '[data-testid=log]', /P1 core, crown 60\.0 °C superseded: Typing mistake\./);
   await close();
 }, 90_000);
 
@@ -263,9 +259,9 @@ test('flags come as a PDF for the heaps that were chosen', async () => {
   await open(page, `${app.base}/labels`);
   await press(page, 'None');
   await press(page, 'Egret');
-  await fill(page, 'Address that phones reach', 'heap');
+  await fill(page, 'Address that phones can reach', 'heap');
   await waitText(page, 'aside', /Type the address as a phone would/);
-  await fill(page, 'Address that phones reach', 'https://heap.example');
+  await fill(page, 'Address that phones can reach', 'https://heap.example');
   expect(await axe(page)).toEqual([]);
   const href = await page.$eval('aside a.btn', (el) => (el as HTMLAnchorElement).href);
   const pdf = Buffer.from(
@@ -313,6 +309,6 @@ test('it can be put on a home screen', async () => {
         return [r.status, r.headers.get('content-type')];
       }, src),
     ).toEqual([200, 'image/png']);
-  expect(await valueOf(page, 'Who reads')).toBe('');
+  expect(await valueOf(page, 'Who takes the temperatures')).toBe('');
   await close();
 }, 60_000);

@@ -22,7 +22,7 @@ const file = (content: string | Buffer): string => {
   return at;
 };
 
-test('proven, not proven, unusable', () => {
+test('proven, rule not met, unusable', () => {
   expect(zealous(EXAMPLE, '--rule', 'us-503-pfrp-static')).toMatchObject({ status: 0, stderr: '' });
   expect(
     zealous(EXAMPLE, '--rule', 'us-503-pfrp-static', '--rule', 'uk-pas100-default').status,
@@ -69,7 +69,7 @@ test.each<[string, string[] | (() => string[]), RegExp]>([
     () => [file(Buffer.from([0x7b, 0xff, 0xfe]))],
     /^\(file\): not UTF-8/,
   ],
-  ['half a file', () => [file('{"format":')], /^\(file\): not a JSON text/],
+  ['half a file', () => [file('{"format":')], /^\(file\): not JSON text/],
   ['a list', () => [file('[]')], /^\(file\): must be an object/],
   ['a very deep file', () => [file('['.repeat(200_000))], /^\(file\): /],
 ])('%s is refused in one line that names it', (_, args, message) => {

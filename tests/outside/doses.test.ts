@@ -248,7 +248,7 @@ describe('hot share', () => {
       expect(of(heap([60, 60, 60], without))).toBeNull();
     expect(of(heap([60, 60]))).toBeNull();
   });
-  test('read at one depth of 60 cm and hot there, the share cannot be told; one more place in the middle of the unread volume can settle it', () => {
+  test('read at one depth of 60 cm and hot there, the share cannot tell; one more place in the middle of the unread volume can settle it', () => {
     const deep = heap([65, 65, 65], { points: POINTS.map((p) => ({ id: p.id, depthM: 0.6 })) });
     const profile = profileOf(prepare(deep, at(9)))!;
     expect(isTooWide(hotShareOf(profile))).toBe(true);

@@ -98,7 +98,7 @@ test('sheets fit their paper', () => {
 test('an address that no phone reaches is told of; one that is none is refused', () => {
   expect(baseAddress('http://127.0.0.1:4173')).toMatchObject({
     ok: true,
-    warning: expect.stringMatching(/phone will not reach/),
+    warning: expect.stringMatching(/phone cannot reach it/),
   });
   expect(baseAddress('http://heap.local')).toMatchObject({
     ok: true,

@@ -117,23 +117,23 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
     .assessment.verdict;
   expect(verdict.status).toBe('proven');
   expect(raw).toMatch(
-    /PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: proven Proven Mon 4 May 03:00: 3 d 0 h at 55 °C\./,
+    /PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: met Met Mon 4 May 03:00: 3 d 0 h at 55 °C\./,
   );
   expect(raw).toContain('check with your local authority');
   expect(raw).not.toMatch(/\b(sterile|safe)\b/i);
 });
 
-test('the record says by whom each round was read, where it stands, and has a place to sign; it is tagged', async () => {
+test('the record says by whom each round was read, location, and has a place to sign; it is tagged', async () => {
   const { raw, info } = await printed(batch({ by: 'Łukasz' }));
   expect(raw).toMatch(/Thermometer Read by Counts as/);
   expect(raw).toMatch(
     /57\.04 61\.2 62\.3 not named Mo 57.0 °C hot[^]*not named Mo, Łukasz 59.0 °C hot/,
   );
-  expect(raw).toContain('Address not recorded');
+  expect(raw).toContain('Address not logged');
   expect(raw).toMatch(/Met or not met Met Mon 4 May: PFRP, in-vessel/);
   expect(raw).toMatch(/Signed for the site Name Signature Date/);
   expect(raw).toMatch(
-    /Rule texts as held by this program, edition \d+: compare them with the current texts\./,
+    /Rule texts as in this program, edition \d+: compare them with the current texts\./,
   );
   expect(raw).not.toContain('from memory');
   expect(info).toMatch(/Tagged:\s+yes/);
@@ -146,8 +146,8 @@ test('every round with every value as read, corrections with reason and person, 
   for (const words of [
     '64.4',
     'The paper says otherwise.',
-    'late hay, two barrows, with live seeds',
-    'most of the rim went in',
+    'late hay, two barrows, with live weed seeds',
+    'most of the edge went in',
     'Not covered by this record',
     'No reading names its thermometer',
     'Materials',
@@ -226,11 +226,13 @@ test('a file that was tampered with is refused by the page, with the place named
   expect(opened).toMatchObject({
     ok: false,
     tampered: true,
-    problems: [expect.stringMatching(/^(readings|trail).*(something else|does not fit its hash)/)],
+    problems: [
+      expect.stringMatching(/^(readings|trail).*(something else|does not match its hash)/),
+    ],
   });
   expect(openFile('time,point,value\n', sha256)).toMatchObject({
     ok: false,
     tampered: false,
-    problems: [expect.stringMatching(/^\(file\): not a JSON text/)],
+    problems: [expect.stringMatching(/^\(file\): not JSON text/)],
   });
 });

@@ -167,8 +167,8 @@ describe('a walk', () => {
     });
     const out = entriesOf(w, heap(E, 'Egret'), NOW + 6 * MIN);
     expect(out.map((o) => [o.form.kind, o.what])).toEqual([
-      ['round', 'Egret: round of 5'],
-      ['observation', 'Egret: felt, smelled'],
+      ['round', 'Egret: check of 5'],
+      ['observation', 'Egret: moisture and smell'],
     ]);
     const entries = logged(out);
     expect(roundsOf(entries)).toMatchObject([
@@ -181,8 +181,8 @@ describe('a walk', () => {
     });
     expect(lines.map((l) => `${l.title} ${l.detail}`)).toEqual(
       expect.arrayContaining([
-        'Round of 5 57–66 °C',
-        'Seen squeezed: holds, no drop: a little dry, from P4 edge, smell: none',
+        'Temperature check of 5 57–66 °C',
+        'Observed squeeze test: holds, no drops: a little dry, from P4 edge, smell: none',
       ]),
     );
   });
@@ -222,7 +222,7 @@ describe('a walk', () => {
   });
   test('read again, the first value stays, superseded, with the reason; taken back likewise', () => {
     let w = withFive(begin(), E, [66, 63, 61, 75.2, 58]);
-    w = keepReading(w, E, 'P4', read(57.2), 'Slip of the finger.');
+    w = keepReading(w, E, 'P4', read(57.2), 'Typing mistake.');
     expect(standing(w.heaps[E], 'P4')?.value).toBe(57.2);
     w = takeBack(w, E, 'P5');
     expect(standing(w.heaps[E], 'P5')).toBeNull();
@@ -233,8 +233,8 @@ describe('a walk', () => {
       flagReason?: string;
     }[];
     expect(readings.filter((r) => r.flag).map((r) => [r.value, r.flag, r.flagReason])).toEqual([
-      [75.2, 'superseded', 'Slip of the finger.'],
-      [58, 'superseded', 'Taken back at once.'],
+      [75.2, 'superseded', 'Typing mistake.'],
+      [58, 'superseded', 'Undone at once.'],
     ]);
     expect(new Set(readings.map((r) => r.id)).size).toBe(readings.length);
     expect(roundsOf(logged(entriesOf(w, heap(E, 'Egret'), NOW)))).toMatchObject([
@@ -249,7 +249,7 @@ describe('a walk', () => {
     const entries = logged(entriesOf(w, heap(E, 'Egret'), NOW));
     expect(roundsOf(entries)).toMatchObject([{ value: 55, peak: 66 }]);
     const shown = logLines(foldBatch(entries), { timeZone: 'Europe/London', unit: 'C', now: NOW })
-      .find((l) => l.title.startsWith('Round'))!
+      .find((l) => l.title.startsWith('Temperature check'))!
       .readings.map((r) => r.value);
     expect(shown).toEqual([
       '66.0 °C',
@@ -303,7 +303,7 @@ describe('a walk', () => {
   });
   test('an ended walk still tells of the heaps that were begun', () => {
     const w = finishHeap(withFive(withFive(begin(), E, [60, 61]), A, [50, 51, 52, 53, 54]), A);
-    expect(unfinished(w, data, NOW).map((o) => o.what)).toEqual(['Egret: round of 2']);
+    expect(unfinished(w, data, NOW).map((o) => o.what)).toEqual(['Egret: check of 2']);
   });
   test('a time that a person chose holds for every reading of the round', () => {
     const out = entriesOf(
@@ -317,7 +317,7 @@ describe('a walk', () => {
     );
     expect(
       logLines(foldBatch(logged(out)), { timeZone: 'Europe/London', unit: 'C', now: NOW }).find(
-        (l) => l.title.startsWith('Round'),
+        (l) => l.title.startsWith('Temperature check'),
       )!.late,
     ).toMatch(/^entered 1 d 1 h later, /);
   });

@@ -37,9 +37,9 @@ describe('ready is a person’s word', () => {
       rounds: [heat(30, 29, 29)],
     });
     const { act, why, mark } = adviceWords(nextAdvice(s), locale);
-    expect([act, mark]).toEqual(['Said to be ready', 'note']);
+    expect([act, mark]).toEqual(["Marked ready", 'note']);
     expect(why).toBe(
-      'Lea put it down as ready 07:00. No rule is claimed. Maturity was not tested. 29 °C inside when last read Sun 06:00, 13 °C over the air.',
+      "Lea marked it ready 07:00. No rule to meet. Maturity was not tested. 29 °C inside at the last reading Sun 06:00, 13 °C above air.",
     );
     expect(why).not.toMatch(/Covered|nothing raw|Ready to go out/);
   });
@@ -49,7 +49,7 @@ describe('ready is a person’s word', () => {
       rules: { asked: 1, met: [{ title: 'PFRP windrow', at: ago(200) }] },
     });
     expect(claimText(claimOf(s, NOW), locale)).toMatch(
-      /^Proven by PFRP windrow, Sun 10 May\. Maturity was not tested\./,
+      /^Met: PFRP windrow, Sun 10 May\. Maturity was not tested\./,
     );
   });
   test('doubts: not proven, warm over the air, not read for a week; none where all is well', () => {
@@ -79,11 +79,11 @@ describe('ready is a person’s word', () => {
       'TOO_HOT',
     );
   });
-  test('where it stands names who said so, and nothing is said to warm that nobody read', () => {
-    expect(stageText(ready.stage, locale, true)).toBe('Said to be ready by Lea, 07:00');
+  test("location names who said so, and nothing is said to warm that nobody read", () => {
+    expect(stageText(ready.stage, locale, true)).toBe("Marked ready by Lea, 07:00");
     expect(
       stageText({ code: 'heating', since: ago(90), reason: null, by: null }, locale, false),
-    ).toMatch(/^Not read yet, closed /);
+    ).toMatch(/^No temperatures yet, started /);
   });
 });
 
@@ -105,9 +105,9 @@ describe('staying cool after a turning', () => {
     expect(reheatTestOf(s)).toEqual({ code: 'SHOWS_NOTHING', why: ['small', 'dry'] });
     const text = courseText(courseFor(s)!, 'Turned when it falls', locale, reheatTestOf(s));
     expect(text).toMatch(
-      /shows nothing: it is under a cubic metre and dry\. To test it, add to it or join it and water it, then turn it/,
+      /shows nothing: it is under a cubic meter and dry\. To test it, add to it or join it with another and water it, then turn it/,
     );
-    expect(text).not.toMatch(/may be put to cure/);
+    expect(text).not.toMatch(/may be curing/);
   });
   test('is asked for once, read on, then told', () => {
     expect(reheatTestOf(situation({ ...cool, ...moist, volumeM3: 3 })).code).toBe('NOT_TURNED');

@@ -50,7 +50,7 @@ describe('too hot', () => {
       urgent: true,
       choices: [
         { act: 'Keep people back, upwind' },
-        { act: expect.stringMatching(/air feeds a smoulder/) },
+        { act: expect.stringMatching(/air feeds a smoldering fire/) },
         { act: expect.stringMatching(/^Call the fire service/) },
       ],
     });
@@ -78,7 +78,7 @@ describe('too hot', () => {
     expect(hotAdvice(vain)).toMatchObject({ escalate: true, overSince: ago(40) });
     expect(hotAdvice(vain)!.choices).toContain('split');
     expect(words({ rounds: vain.rounds, lastTurn: vain.lastTurn }).escalate).toMatch(
-      /Tell whoever answers for the site/,
+      /Tell the person in charge of the site/,
     );
     expect(hotAdvice(at({ rounds: [heat(5, 66, 72), heat(1, 66, 72)] }))?.escalate).toBe(false);
   });
@@ -107,7 +107,7 @@ describe('too hot', () => {
       escalate: false,
     });
     expect(hotWords(answered, { timeZone: 'UTC', unit: 'C', now: NOW })).toMatchObject({
-      heading: 'Read it again',
+      heading: "Take its temperature again",
       choices: [],
       escalate: null,
     });
@@ -121,7 +121,7 @@ describe('too hot', () => {
       coreC: null,
     });
     expect(words({ rounds: [], burnt: ago(1) }).why).toMatch(
-      /^Nobody has read it, and somebody smelled burning/,
+      /^No temperature yet, and somebody smelled burning/,
     );
   });
 });

@@ -21,20 +21,20 @@ const say = (s: Change, unit: 'C' | 'F' = 'C') =>
 describe('what to do next', () => {
   test('a run that is on and owes nothing: read once a day', () => {
     expect(advise({})).toEqual({ code: 'KEEP_READING', due: NOW + 19 * H, missingHours: 260 });
-    expect(say({})).toMatchObject({ act: 'Read by Tue 07:00', urgent: false, mark: 'probe' });
+    expect(say({})).toMatchObject({ act: 'Log temperatures by Tue 07:00', urgent: false, mark: 'probe' });
   });
   test('too hot comes before all else, with its caution; danger keeps people back', () => {
     expect(say({ rounds: [heat(1, 66, 74)] })).toMatchObject({
       urgent: true,
       act: 'Cool it: turn or water',
-      why: expect.stringMatching(/^74 °C inside, read 1 h.*Past 70 °C/),
+      why: expect.stringMatching(/^74 °C inside, 1 h.*Above 70 °C/),
       caution: expect.stringMatching(/burn/),
     });
     expect(say({ rounds: [heat(1, 66, 79)] })).toMatchObject({
       act: 'Stand back and check it now',
       caution: expect.stringMatching(/call the fire service/),
     });
-    expect(say({ rounds: [heat(1, 66, 74)] }, 'F').why).toMatch(/^165 °F inside.*Past 158 °F/);
+    expect(say({ rounds: [heat(1, 66, 74)] }, 'F').why).toMatch(/^165 °F inside.*Above 158 °F/);
   });
   test('the last third of the gap cannot wait', () => {
     expect(advise({ proof: { lastHot: ago(24) } })).toMatchObject({
@@ -42,9 +42,9 @@ describe('what to do next', () => {
       due: NOW + 12 * H,
     });
     expect(say({ proof: { lastHot: ago(34) } })).toMatchObject({
-      act: 'Read by 14:00',
+      act: 'Log temperatures by 14:00',
       urgent: true,
-      why: 'Last hot round 34 h ago. Past 36 h its 4 d 4 h are lost.',
+      why: "Last hot check 34 h ago. After 36 h its 4 d 4 h are lost.",
     });
     expect(advise({ proof: { lastHot: ago(23.9) } }).code).toBe('KEEP_READING');
   });
@@ -54,7 +54,7 @@ describe('what to do next', () => {
       second: false,
       due: ago(1) + 5 * H,
     });
-    expect(say({ turns: [ago(1)] }).why).toMatch(/this afternoon earns the hours since/);
+    expect(say({ turns: [ago(1)] }).why).toMatch(/this afternoon make the hours since count/);
     expect(
       advise({ turns: [ago(18)], rounds: [heat(12, 57, 60)], proof: { lastHot: ago(12) } }),
     ).toMatchObject({ code: 'READ_AFTER_TURN', second: true, due: NOW + 6 * H });
@@ -67,9 +67,9 @@ describe('what to do next', () => {
         rounds: [heat(0, 49.4, 52)],
       }),
     ).toMatchObject({
-      act: 'Read by Tue 08:00',
+      act: 'Log temperatures by Tue 08:00',
       urgent: false,
-      why: '49 °C after its turning. Has until Tue 08:00 to reach 55 °C.',
+      why: "49 °C after its turning. It has until Tue 08:00 to reach 55 °C.",
     });
     expect(say({ proof: { status: 'recovering', graceUntil: NOW + 4 * H } }).urgent).toBe(true);
   });
@@ -78,7 +78,7 @@ describe('what to do next', () => {
       {
         mark: 'turn',
         act: 'Turn it now',
-        why: expect.stringMatching(/2 turnings still owed.*Read it first\.$/),
+        why: expect.stringMatching(/2 turnings are still needed.*Take temperatures first\.$/),
       },
     );
     expect(advise({ proof: { turningsOwed: 1, requiredHours: 900 }, turns: [ago(40)] }).code).toBe(
@@ -107,8 +107,8 @@ describe('what to do next', () => {
     expect(
       say({ ...cold, builtAt: ago(100), squeeze: { squeeze: 'crumbles', at: ago(3) } }),
     ).toMatchObject({
-      act: 'It does not heat: water it',
-      why: expect.stringMatching(/^Too dry: squeezed .*crumbles\. One change at a time\.$/),
+      act: "It does not heat up: water it",
+      why: expect.stringMatching(/^Too dry: squeeze test .*crumbles\. Change one thing at a time\.$/),
     });
     expect(
       say({
@@ -117,9 +117,9 @@ describe('what to do next', () => {
         stage: { code: 'heating', since: ago(10), reason: null, by: null },
         builtAt: ago(10),
       }).why,
-    ).toMatch(/No round yet/);
+    ).toMatch(/No temperatures yet/);
   });
-  test('building, proven, curing, held, asleep and gone', () => {
+  test("building, rule met, curing, held, asleep and gone", () => {
     const done = { proof: { status: 'proven' as const, lastHot: null } };
     expect(
       (['building', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const).map(
@@ -127,7 +127,7 @@ describe('what to do next', () => {
       ),
     ).toEqual(['CLOSE_WHEN_BUILT', 'LEAVE_TO_CURE', 'READY', 'ON_HOLD', 'NOTHING', 'NOTHING']);
     expect(say({ proof: { status: 'proven', lastHot: null } }).why).toMatch(
-      /Nothing raw goes in any more/,
+      /Add nothing raw/,
     );
     expect(
       say({
@@ -136,7 +136,7 @@ describe('what to do next', () => {
         airC: -4,
         proof: { status: 'broken', creditedHours: 0, lastHot: null },
       }),
-    ).toMatchObject({ act: 'Let it sleep until it thaws', urgent: false });
+    ).toMatchObject({ act: "Leave it until it thaws", urgent: false });
   });
   test('every situation has words in both units, never a hole in them; the same log gives the same advice', () => {
     const at = fc.integer({ min: 0, max: 500 }).map(ago);

@@ -49,9 +49,9 @@ describe('water', () => {
     expect(w.now.litres).toBeLessThan(w.litres.high);
     expect(w.hints).toEqual(['SHEDS', 'TWO_GOES']);
     expect(say({}).text).toMatch(
-      /^By the squeeze of 09:00 it is about 30–42 % moist; 57 % is aimed at: \d+–\d+ L in all\. \d+ L are \d+ minutes of the hose, or \d+ buckets\.$/,
+      /^By the squeeze test of 09:00 it is about 30–42 % moisture; the goal is 57 %: \d+–\d+ L in all\. \d+ L is \d+ minutes of the hose, or \d+ buckets\.$/,
     );
-    expect(say({}).stop).toMatch(/seeps at the foot/);
+    expect(say({}).stop).toMatch(/seeps out at the base/);
   });
   test('a drop or two: nothing; running: none, and what it has too much; not felt: squeeze first; no size: by hand', () => {
     expect(say({ moisture: { at: ago(3), by: 'squeeze', squeeze: 'drops' } }).heading).toBe(
@@ -61,10 +61,10 @@ describe('water', () => {
       heading: 'No water: it is too wet',
       text: expect.stringMatching(/L too much/),
     });
-    expect(say({ moisture: null }).heading).toBe('Squeeze a handful first');
+    expect(say({ moisture: null }).heading).toBe("Do a squeeze test first");
     expect(say({ moisture: { at: ago(110), by: 'squeeze', squeeze: 'crumbles' } })).toMatchObject({
-      heading: 'Squeeze a handful again',
-      text: expect.stringMatching(/The last was felt Wed 22:00/),
+      heading: "Do another squeeze test",
+      text: expect.stringMatching(/The last squeeze test was Wed 22:00/),
     });
     expect(say({ volumeM3: null }).heading).toMatch(/until a squeeze gives a drop/);
   });

@@ -34,16 +34,16 @@ const note = (fact: NoteFact, at: number): Note => ({
 describe('the verdict as a grower would say it', () => {
   test('running: what is missing is rounded up, and could be is said', () => {
     expect(say({})).toBe(
-      'Needs 3 d 6 h more at 55 °C in its coldest point, and 2 more turnings. Could be proven on Thu 21 May at the earliest.',
+      "Still needed: 3 d 6 h more at 55 °C at its coldest point, and 2 more turnings. Could be met on Thu 21 May at the earliest.",
     );
     expect(say({ turningsCounted: 4 }, 'F')).toBe(
-      'Needs 3 d 6 h more at 131 °F in its coldest point, and 1 more turning. Could be proven on Thu 21 May at the earliest.',
+      "Still needed: 3 d 6 h more at 131 °F at its coldest point, and 1 more turning. Could be met on Thu 21 May at the earliest.",
     );
     expect(say({ turningsCounted: 5, combine: 'median' })).toBe(
-      'Needs 3 d 6 h more at 55 °C on the median of its points. Could be proven on Thu 21 May at the earliest.',
+      "Needs 3 d 6 h more at 55 °C as the median of its points. Could be met on Thu 21 May at the earliest.",
     );
     expect(say({ creditedHours: 400 })).toBe(
-      'Needs 2 more turnings. The time is reached: it waits for the turning and a hot round after it.',
+      "Needs 2 more turnings. The time is reached. Now it needs the turning and a hot check after it.",
     );
   });
   test('proven names when, how long and how often turned', () => {
@@ -54,11 +54,11 @@ describe('the verdict as a grower would say it', () => {
         creditedHours: 360,
         turningsCounted: 6,
       }),
-    ).toBe('Proven Sat 16 May 09:00: 15 d 0 h at 55 °C, 6 turnings.');
+    ).toBe('Met Sat 16 May 09:00: 15 d 0 h at 55 °C, 6 turnings.');
   });
   test('waiting says what it takes', () =>
     expect(say({ status: 'waiting' })).toBe(
-      'Not read since its clock started. It needs 15 days at 55 °C in its coldest point and 5 turnings.',
+      "No temperatures since its clock started. It needs 15 days at 55 °C at its coldest point and 5 turnings.",
     ));
   test('paused says until when', () => {
     const pause = note(
@@ -66,7 +66,7 @@ describe('the verdict as a grower would say it', () => {
       NOW,
     );
     expect(say({ status: 'recovering', creditedHours: 120, notes: [pause] })).toBe(
-      'Paused at 5 d 0 h. The round of Mon 18 May 07:40 came to 49 °C after a turning: paused, not broken. It has until Tue 19 May 04:00 to reach 55 °C.',
+      "Paused at 5 d 0 h. The check of Mon 18 May 07:40 came to 49 °C after a turning: paused, not lost. It has until Tue 19 May 04:00 to reach 55 °C.",
     );
   });
   test('broken says why before what is needed', () => {
@@ -75,13 +75,13 @@ describe('the verdict as a grower would say it', () => {
       Date.UTC(2026, 4, 17, 17),
     );
     expect(say({ status: 'broken', creditedHours: 0, turningsCounted: 0, notes: [why] })).toBe(
-      'Starts again: The round of Sun 17 May 17:00 came to 48 °C, under 55 °C, with no turning to excuse it. 6 d 12 h of this run no longer count toward days in a row. Needs 15 d 0 h more at 55 °C in its coldest point, and 5 more turnings.',
+      "Starts over: The check of Sun 17 May 17:00 came to 48 °C, below 55 °C, with no turning to explain it. 6 d 12 h of it no longer count toward days in a row. Still needed: 15 d 0 h more at 55 °C at its coldest point, and 5 more turnings.",
     );
     expect(say({ status: 'broken', creditedHours: 0 })).toMatch(
-      /^Its coldest point was never at 55 °C or more so far\. Needs /,
+      /^Its coldest point was never at 55 °C or more so far\. Still needed: /,
     );
     expect(say({ status: 'broken', consecutive: false, notes: [why] })).toMatch(
-      /^Waits for heat: /,
+      /^Needs heat: /,
     );
   });
   test('quantities and dates are the strong pieces', () => {
@@ -127,7 +127,7 @@ describe('texts of notes', () => {
   test('a gap is told in the unit of its limit', () =>
     expect(
       noteText({ code: 'GAP', gapMs: 37 * 3.6e6, maxGapHours: 36, lostMs: 0 }, at, locale),
-    ).toBe('No round for 37 h before Sun 17 May 17:00; at most 36 h can be credited.'));
+    ).toBe('No temperatures for 37 h before Sun 17 May 17:00; at most 36 h can count.'));
   test('a problem is one line, whatever the input held', () =>
     expect(problemLine({ path: 'a', message: 'x\ny\u2028z' })).toBe('a: x y z'));
   test('the policy in words', () => {
@@ -143,7 +143,7 @@ describe('texts of notes', () => {
     } as const;
     expect(policyText({ ...policy, maxGapHours: 60 }, 'C')).toMatch(/more than 48 h is long/);
     expect(policyText(policy, 'F')).toBe(
-      'Judged on the coldest point, less 1.8 °F for the thermometer, 3 points a round at least, gaps to 36 h, 36 h of grace after a full turning, counted in calendar days, at most 1 blank in a row; places: core.',
+      "Judged on the coldest point, less 1.8 °F for the thermometer, at least 3 points per check, gaps up to 36 h, 36 h to reheat after a full turn, counted in calendar days, at most 1 in a row without readings; points: core.",
     );
   });
 });

@@ -86,7 +86,7 @@ describe('the batch file', () => {
       (f) => {
         (f.readings as Deep[])[1]!.id = '0a';
       },
-      /^readings\[1\]\.id: .*second time/,
+      /^readings\[1\]\.id: .*appears twice/,
     ],
     [
       'a time without a zone',
@@ -228,7 +228,7 @@ describe('zealous verify', () => {
     expect(
       answerVerify(JSON.stringify(FILE), { rules: ['us-503-pfrp-static'], json: false }, sha256)
         .out,
-    ).toMatch(/Proven Mon 4 May 09:00: 3 d 0 h at 55 °C\./));
+    ).toMatch(/Met Mon 4 May 09:00: 3 d 0 h at 55 °C\./));
 });
 
 describe('tables of temperatures', () => {
@@ -241,7 +241,7 @@ describe('tables of temperatures', () => {
   test('long form, local times in the zone that was asked for', () => {
     const { readings, points, bad } = readCsv(
       [
-        ['Time', 'Place', 'Temp'],
+        ['Time', "Point", 'Temp'],
         ['2026-05-01 07:30', 'core', '57,2'],
         ['01/05/2026 07:31', 'edge', '131 °F'],
         ['', '', ''],

@@ -61,7 +61,7 @@ test('a file without log entries is told so, and is reckoned all the same', () =
   expect(check({ ...bare, trail: 'up the hill' })).toEqual({ ok: true, told: null }); // a field of somebody else’s
   expect(
     answerVerify(JSON.stringify(bare), { rules: ['us-503-pfrp-turned'], json: false }, sha256).out,
-  ).toMatch(/carries no log entries/);
+  ).toMatch(/contains no log entries/);
 });
 
 test.each<[string, (f: ReturnType<typeof handedOut>) => void, RegExp]>([
@@ -91,14 +91,14 @@ test.each<[string, (f: ReturnType<typeof handedOut>) => void, RegExp]>([
     (f) => {
       (f.trail.entries[2]!.data as { readings: { value: number }[] }).readings[0]!.value = 75;
     },
-    /^trail\.entries\[2\]: this entry \(round of .*\) does not fit its hash/,
+    /^trail\.entries\[2\]: this entry \(round of .*\) does not match its hash/,
   ],
   [
     'another name beside an entry',
     (f) => {
       f.trail.entries[3]!.by = 'Somebody';
     },
-    /^trail\.entries\[3\]: .*does not fit its hash/,
+    /^trail\.entries\[3\]: .*does not match its hash/,
   ],
   [
     'an entry taken out, the numbers closed up',
@@ -129,7 +129,7 @@ test.each<[string, (f: ReturnType<typeof handedOut>) => void, RegExp]>([
     (f) => {
       f.trail.entries.splice(0, 1);
     },
-    /^trail: the entries do not tell the batch/,
+    /^trail: the entries do not describe the batch/,
   ],
 ])('%s is found and named', (_, spoil, message) => {
   const file = handedOut();
@@ -152,7 +152,7 @@ test('a newer rule library, a point that is not listed, a policy that contradict
     return p.ok ? 'fine' : p.problems.map((x) => `${x.path}: ${x.message}`).join('\n');
   };
   expect(problems({ terms: { version: 1, library: 99, rules: [] } })).toMatch(
-    /^terms\.library: kept under edition 99 .* knows edition 2\. Update/,
+    /^terms\.library: saved under edition 99 .* knows edition 2\. Update/,
   );
   expect(problems({ points: [] })).toMatch(/readings\[0\]\.point: no point with the id/);
   expect(problems({ policy: { maxGapHours: 10, turnGraceHours: 12 } })).toMatch(

@@ -12,18 +12,18 @@ const of = (cn: number, wet: number, density: number) =>
 
 describe('what is said of a mix', () => {
   test.each([
-    [27, 55, 450, /^A good mix\. Big enough, it should be hot within three days\.$/],
-    [15, 55, 450, /^It would heat, but smell of ammonia: too little carbon for its nitrogen\.$/],
-    [23, 55, 450, /^A little rich: some of its nitrogen will leave as ammonia\.$/],
+    [27, 55, 450, /^A good mix\. If the pile is big enough, it should be hot within three days\.$/],
+    [15, 55, 450, /^It would heat up but smell of ammonia: too little carbon for its nitrogen\.$/],
+    [23, 55, 450, /^A little high in nitrogen: some of it will leave as ammonia\.$/],
     [60, 55, 450, /^It would hardly heat: too little nitrogen/],
     [
       27,
       72,
       450,
-      /^The balance of carbon and nitrogen is right, but it is too wet and would go sour\.$/,
+      /^Carbon and nitrogen are balanced, but it is too wet and would go sour\.$/,
     ],
     [15, 30, 450, /smell of ammonia.*\. It is too dry to work\.$/],
-    [27, 55, 720, /too dense to breathe\.$/],
+    [27, 55, 720, /too dense for air\.$/],
     [27, 55, 150, /so loose that it would not hold its heat\.$/],
   ])('C:N %i, %i %% moist, %i kg/m³', (cn, wet, density, says) =>
     expect(mixSays(of(cn, wet, density))).toMatch(says),
@@ -50,9 +50,9 @@ describe('what is said of a mix', () => {
       { ...plain({ name: 'some manure', kg: 1, wet: 70, n: 2, c: 40 }), kg: null, litres: null },
     ]);
     expect(mixSays(mix)).toBe(
-      'Cannot be computed: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.',
+      "Cannot be worked out: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.",
     );
-    expect(windowSays('cn', mix)).toBe('Cannot be computed: some manure.');
+    expect(windowSays('cn', mix)).toBe("Cannot be worked out: some manure.");
     expect(windowInShort('cn', mix)).toBe('not known');
   });
   test('in short it stands with its unit and in which direction it is off; an empty bench says what is wanted', () => {
@@ -61,7 +61,7 @@ describe('what is said of a mix', () => {
       windowInShort('moisture', of(27, 55, 450)),
       windowInShort('density', of(27, 55, 720)),
     ]).toEqual(['22.2 low', '55 % ✓', '720 kg/m³ too high']);
-    expect(windowSays('moisture', mixOf([]))).toBe('Wanted 50 to 60; 40 to 65 still works.');
+    expect(windowSays('moisture', mixOf([]))).toBe("Best 50 to 60; 40 to 65 still works.");
   });
 });
 
@@ -85,7 +85,7 @@ test('each window knows below, within and above; its bounds belong to it', () =>
 test('what limits a solve is told with what there is and what it would take', () => {
   const straw = { key: 'x', name: 'Straw' };
   expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8, 'm3')).toBe(
-    'Straw: there are 10 kg, 80 L, and it would take 1.4 t, 11 m³',
+    "Straw: there is 10 kg, 80 L, and it would take 1.4 t, 11 m³",
   );
   expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null, 'm3')).toBe(
     'Straw: there is none, and it would take 40 kg',
@@ -100,18 +100,18 @@ test('what limits a solve is told with what there is and what it would take', ()
     'Straw: fixed at 40 kg, 320 L, and it would take 200 kg, 2.1 yd³',
   );
   expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null, 'm3')).toMatch(
-    /add structure, such as chip/,
+    /add structure, such as wood chips/,
   );
   expect(
     solvedSays(
       { reached: false, amounts: [], waterL: 0, misses: ['cn', 'moisture'], limits: [] },
       { misses: ['cn'] },
     ),
-  ).toMatch(/the nearest: it misses carbon to nitrogen and moisture\./);
+  ).toMatch(/comes closest: it misses carbon to nitrogen and moisture content\./);
   const reached = { reached: true, amounts: [], waterL: 0, misses: [], limits: [] };
-  expect(solvedSays(reached, { misses: [] })).toBe('This reaches it.');
+  expect(solvedSays(reached, { misses: [] })).toBe("This reaches the goal.");
   expect(solvedSays(reached, { misses: ['density'] })).toMatch(
-    /in these measures it just misses bulk density\.$/,
+    /In whole measures it just misses bulk density\.$/,
   );
 });
 

@@ -138,9 +138,9 @@ describe('what a drawing says', () => {
       'F',
     ).says;
     expect(says).toBe(
-      'Egret, running, 2 d 0 h of 15 d, 0 of 5 turnings count, coldest 140 °F, read 12 h ago',
+      "Egret, counting, 2 d 0 h of 15 d, 0 of 5 turnings count, coldest 140 °F, 12 h ago",
     );
-    expect(heapPicture(built(5), NOW, 'C').says).toMatch(/not read yet$/);
+    expect(heapPicture(built(5), NOW, 'C').says).toMatch(/no temperatures yet$/);
   });
   test('bays in the order that people count them', () => {
     const heaps = ['10', '2', null, '1'].map((bay) => ({

@@ -42,7 +42,7 @@ test('a proof reached before the terms changed stands, under its own version, wi
     present: { verdict: { status: 'broken', policy: { guardBandC: 2 } } },
   });
   expect(said.find((s) => s.id === STATIC)!.version).toMatch(
-    /^Proven under version 1 .*and it stands; under version 2, in force now, it would be ‘nothing counts yet’\.$/,
+    /^Met under version 1 .*and it stands; under version 2, in force now, it would be ‘nothing counts yet’\.$/,
   );
   expect(of('uk-pas100-default').terms.version).toBe(2);
 });

@@ -86,8 +86,8 @@ describe('what stands in its way is named', () => {
     [{ cn: ['', '30'] }, /Type each target as a number/],
     [{ dense: 'heavy' }, /Type each target as a number/],
     [{ cn: ['31', '30'] }, /lower end of C:N/],
-    [{ wet: ['65', '60'] }, /lower end of the moisture/],
-    [{ wet: ['50', '100'] }, /under 100 %/],
+    [{ wet: ['65', '60'] }, /lower end of moisture/],
+    [{ wet: ['50', '100'] }, /less than 100 %/],
     [{ litres: '0' }, /Type each target/],
   ] as [Partial<SolveDraft>, RegExp][])('%j', (change, says) => {
     expect(read(change).wrong).toMatch(says);
@@ -96,7 +96,7 @@ describe('what stands in its way is named', () => {
   test('limits of a row that are none, or cross', () => {
     const bad = (change: Partial<BenchRow>) =>
       read({}, bench([lineOf('green-chip', 4, change)])).badRow;
-    expect(bad({ least: 'x' })).toMatch(/as numbers that are not negative/);
+    expect(bad({ least: 'x' })).toMatch(/as numbers of 0 or more/);
     expect(bad({ least: '5', most: '3' })).toMatch(/at least 5 is more than at most 3/);
     expect(bad({ least: '3', most: '5' })).toBeNull();
   });

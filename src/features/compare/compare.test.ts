@@ -61,11 +61,11 @@ test('heaps by age with what was done to them; the one most alike and how it wen
   expect(view.alike).toHaveLength(1);
   expect(view.alike[0]!.name).toBe('Older');
   expect(view.alike[0]!.text).toMatch(
-    /^0\.0 °C apart over \d days\. It was proven on day \d+.*A week on it stood at 64 °C\.$/,
+    /^0\.0 °C apart over \d days\. It met its rule on day \d+.*A week later it was at 64 °C\.$/,
   );
   expect(view.table[0]).toEqual({ day: 0, cells: ['24 °C', '24 °C'] });
 });
-test('nothing chosen, a heap still building: an empty chart, no guess', () => {
+test("nothing chosen, a heap still being built: an empty chart, no guess", () => {
   const log = logOf(NOW - 5 * H, { code: 'B', name: 'B' });
   const building = compared(log.entries);
   expect(viewOf([], [building])).toMatchObject({ curves: [], alike: [] });

@@ -52,11 +52,11 @@ test('the day in words: what cannot wait, how much there is, what does not fit a
     fireCard: true,
   });
   expect(view.load).toBe(
-    'About 2 h 50 min of work; the crew has 30 min left. One does not fit: Egret, turning.',
+    "About 2 h 50 min of work; the crew has 30 min left. One task does not fit: Egret, turning.",
   );
   expect(view.groups.map((g) => [g.title, g.tasks.map((t) => t.name)])).toEqual([
     ['Danger', ['Goshawk']],
-    ['Owed to a proof', ['Egret']],
+    ["Needed for a rule", ['Egret']],
     ['Tomorrow', ['Egret']],
   ]);
   expect(view.groups[0]!.tasks[0]).toMatchObject({
@@ -70,7 +70,7 @@ test('the day in words: what cannot wait, how much there is, what does not fit a
     mayWait: true,
     lacks: 'does not fit into today',
     href: '/batch/Egret#turn',
-    cost: expect.stringMatching(/Its proof comes later: 2 turnings still owed/),
+    cost: expect.stringMatching(/It meets its rule later: 2 turnings still needed/),
   });
 });
 test('put off stays in sight with who, until when and why', () => {
@@ -103,7 +103,7 @@ test('put off stays in sight with who, until when and why', () => {
     false,
     LOCALE,
   );
-  expect(view.groups.find((g) => g.title === 'Put off')!.tasks[0]!.putOff).toBe(
+  expect(view.groups.find((g) => g.title === "Postponed")!.tasks[0]!.putOff).toBe(
     'Not possible by Jo until 17:00: weather, storm',
   );
   expect(view.askCrew).toBe(true);
@@ -124,7 +124,7 @@ test('after hours nothing is said not to fit; on a day off nobody is there', () 
     true,
     LOCALE,
   );
-  expect(view.load).toMatch(/^The working day is over; about 1 h 20 min of work is left\.$/);
+  expect(view.load).toMatch(/^The working day is over\. About 1 h 20 min of work is left\.$/);
   expect(view.groups.flatMap((g) => g.tasks).every((t) => t.lacks === null)).toBe(true);
 });
 test('chores and thermometer checks come round by when they were last done', () => {
@@ -170,7 +170,7 @@ test('chores and thermometer checks come round by when they were last done', () 
   const [covers] = todayView(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter(
     (t) => t.chore,
   );
-  expect(covered(covers!.words)).toBe('Look at the covers. Every 3 days; last done Fri 04:00.');
+  expect(covered(covers!.words)).toBe("Check the covers. Every 3 days; last done Fri 04:00.");
 });
 const covered = (w: { act: string; why: string }): string => `${w.act}. ${w.why}`;
 test('of a long list the first are shown, how many more there are is said, and all when they are asked for', () => {

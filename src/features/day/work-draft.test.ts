@@ -36,7 +36,7 @@ test('a comma is a point; a machine that is not there is left out with its figur
 
 test('what is missing is said', () => {
   const draft = workDraft(SAID);
-  expect(missingInWork({ ...draft, bucket: 'two' })).toMatch(/wants a number/);
+  expect(missingInWork({ ...draft, bucket: 'two' })).toMatch(/needs a number/);
   expect(missingInWork({ ...draft, limits: { ...usualLimits(), actC: '' } })).toMatch(/number/);
   expect(missingInWork({ ...draft, crew: changeAt(draft.crew, 0, { name: ' ' }) })).toMatch(/name/);
   expect(missingInWork({ ...draft, days: [] })).toMatch(/one day/);

@@ -21,11 +21,11 @@ const kept = (...board: ReturnType<typeof snapshot>[]) =>
 test('a device keeps how a heap stands, what each place read last, and from where on it is too hot', () => {
   const [heap] = kept(snapshot('Egret', (l) => l.round(ago(5), 61, 58, 60))).heaps;
   expect(heap).toMatchObject({ picture: { name: 'Egret' }, building: false, hot: null });
-  expect(heap!.standing).toMatch(/coldest 58 °C, read 5 h ago$/);
+  expect(heap!.standing).toMatch(/coldest 58 °C, 5 h ago$/);
   expect(heap!.places.map((p) => p.last)).toEqual(
     expect.arrayContaining([expect.stringMatching(/^61\.0 °C, /)]),
   );
-  expect(heap!.limits).toMatch(/cool it from 70 °C; from 77 °C it is a danger/);
+  expect(heap!.limits).toMatch(/cool it from 70 °C\. From 77 °C it is dangerous/);
   expect(heap!.loggedAt).toBeGreaterThanOrEqual(ago(5));
 });
 test('danger is told with what to do, and in front of the forms', () => {

@@ -21,7 +21,7 @@ test('what was kept opens as it was kept', () => {
   const { map } = readMapDraft(withSlots(bay, addSlot([bay], 'row')));
   expect(readMapDraft(draftOfMap(map)).map).toEqual(map);
 });
-test('a place more is named after its kind, with an id of its own even where one was taken off', () => {
+test("a place more is named after its kind, with an id of its own even where one was removed", () => {
   const second = addSlot([bay], 'bay');
   expect([bay.name, second.name]).toEqual(['1', '2']);
   const again = addSlot([second], 'bay');
@@ -33,8 +33,8 @@ describe('what is wrong is said', () => {
     [{ ...empty, width: 'wide' }, /size of the map/],
     [withSlots({ ...bay, heightM: '0' }), /numbers above 0/],
     [withSlots({ ...bay, xM: '' }), /numbers above 0/],
-    [withSlots({ ...bay, name: '  ' }), /name that stands on it/],
-    [withSlots({ ...bay, xM: '28' }), /1 lies beyond the edge/],
+    [withSlots({ ...bay, name: '  ' }), /name written on it/],
+    [withSlots({ ...bay, xM: '28' }), /1 is beyond the edge/],
     [withSlots(bay, { ...addSlot([bay], 'bay'), name: ' 1 ' }), /two places called/],
   ] as [MapDraft, RegExp][])('%#', (draft, says) => {
     expect(readMapDraft(draft).wrong).toMatch(says);

@@ -33,21 +33,21 @@ const typed = (change: Partial<OpenDraft>): OpenDraft => ({
 const read = (change: Partial<OpenDraft>) => readOpenDraft(typed(change), CONTEXT);
 
 test('as it opens, only whether it is closed is missing', () => {
-  expect(readOpenDraft(FIRST, CONTEXT).missing).toBe('Say whether the last raw load is in.');
+  expect(readOpenDraft(FIRST, CONTEXT).missing).toBe("Say whether the last raw material is in.");
   expect(read({}).missing).toBeNull();
 });
 
 test.each<[Partial<OpenDraft>, RegExp]>([
   [{ code: ' ' }, /needs a code/],
-  [{ code: 'a' }, /heap a already/],
+  [{ code: 'a' }, /already a batch a/],
   [{ volume: 'much' }, /volume as a number/],
   [{ volume: '0' }, /volume as a number/],
-  [{ core: '-1' }, /metres as a number/],
-  [{ reach: '90' }, /metres as a number/],
+  [{ core: '-1' }, /meters as a number/],
+  [{ reach: '90' }, /meters as a number/],
   [{ shape: 'windrow', row: 'South', from: '8', to: '4' }, /starts and ends/],
   [{ stage: 'adopted', rawAt: 'known', turned: 'twice' }, /turnings and the hottest/],
-  [{ stage: 'adopted' }, /when its last raw load/],
-  [{ shape: '' }, /shape and how it is kept/],
+  [{ stage: 'adopted' }, /when its last raw material/],
+  [{ shape: '' }, /shape and method/],
 ])('%j is told', (change, told) => expect(read(change).missing).toMatch(told));
 
 test('cubic yards, a comma, °F: the log has m³ and °C', () => {

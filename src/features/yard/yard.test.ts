@@ -56,8 +56,8 @@ describe('the yard', () => {
     const [plot] = plots(
       heap((l) => l.put('ready', { knowing: ['unproven', 'unread'] }, { at: ago(5), by: 'Ana' })),
     );
-    expect(plot!.head).toBe('Said to be ready');
-    expect(plot!.sub).toMatch(/^Ana, [A-Z][a-z]{2} 18 May · not proven.*never read/);
+    expect(plot!.head).toBe("Marked ready");
+    expect(plot!.sub).toMatch(/^Ana, [A-Z][a-z]{2} 18 May · not met.*no temperatures/);
   });
   test('what is met is named; the knot stands for it alone', () => {
     const [said, met] = [
@@ -67,7 +67,7 @@ describe('the yard', () => {
         l.put('cure', {}, { at: ago(5) });
       }),
     ];
-    expect(plots(said)[0]!.sub).toMatch(/not proven/);
+    expect(plots(said)[0]!.sub).toMatch(/not met/);
     expect(plots(met)[0]!.sub).toMatch(/Met /);
   });
   test('danger is told apart from what is only urgent', () => {

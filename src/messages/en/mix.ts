@@ -49,7 +49,7 @@ export default {
   whatWasJoinedToIt: 'what was joined to it',
   whatWasAddedToIt: 'what was added to it',
   whatWasBuiltOf: 'what {name} was built of',
-  carbonToNitrogen: 'Carbon to nitrogen (C:N)',
+  carbonToNitrogen: 'Carbon to nitrogen',
   moisture2: 'Moisture content',
   ofWeight: '% of weight',
   bulkDensity: 'Bulk density',

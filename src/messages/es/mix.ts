@@ -48,7 +48,7 @@ export default {
   whatWasJoinedToIt: 'lo que se le unió',
   whatWasAddedToIt: 'lo que se le agregó',
   whatWasBuiltOf: 'lo que lleva {name}',
-  carbonToNitrogen: 'Carbono a nitrógeno (C:N)',
+  carbonToNitrogen: 'Carbono a nitrógeno',
   moisture2: 'Contenido de humedad',
   ofWeight: '% del peso',
   bulkDensity: 'Densidad aparente',

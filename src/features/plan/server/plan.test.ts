@@ -67,7 +67,7 @@ test('a heap with its turnings, its proof, and what another day would do', async
       place: 'bay 1',
       kind: 'live',
       lostAt: null,
-      proofText: expect.stringMatching(/^could be proven (Sat|Sun|Mon)/),
+      proofText: expect.stringMatching(/^could meet its rule (Sat|Sun|Mon)/),
     },
   ]);
   const [first, second] = view.jobs;
@@ -80,7 +80,7 @@ test('a heap with its turnings, its proof, and what another day would do', async
     costs: true,
     text: expect.stringMatching(/instead of/),
   });
-  expect(ofFirst![second!.day - 1]!.text).toMatch(/too near its other turning/);
+  expect(ofFirst![second!.day - 1]!.text).toMatch(/too close to its other turning/);
 });
 test('a heap that falls is said to be lost without its turning in time', async () => {
   const falling = snapshot('Heron', {
@@ -90,7 +90,7 @@ test('a heap that falls is said to be lost without its turning in time', async (
   const view = await viewOf([falling]);
   expect(view.effects[0]!.findLast((e) => e !== null)).toMatchObject({
     costs: true,
-    text: expect.stringMatching(/falls past its floor .*: \d d \d+ h would be lost/),
+    text: expect.stringMatching(/falls below its limit .*: \d d \d+ h would be lost/),
   });
 });
 test('days that are too full are named with by how much; without a crew nothing is said of it', async () => {
@@ -102,7 +102,7 @@ test('days that are too full are named with by how much; without a crew nothing 
       proof: { status: 'broken', creditedHours: 0, lastHot: null, requiredHours: 0 },
     }),
   );
-  expect((await viewOf(many)).summary).toMatch(/^More work than hands: .* by \d/);
+  expect((await viewOf(many)).summary).toMatch(/^More work than the crew can do: .* by \d/);
   expect((await viewOf(many, null)).summary).toBe('');
 });
 test('proven, curing, building and held heaps stand there with a word and no turning', async () => {
