@@ -6,14 +6,14 @@ import Link from 'next/link';
 export default function PageError({ reset }: { error: Error; reset: () => void }) {
   return (
     <main className="p-8 flex flex-col gap-4 max-w-[560px]">
-      <h1>{say('app.thisPageDidNotCome')}</h1>
-      <p>{say('app.theHubOrItsDatabaseDidNot')}</p>
+      <h1>{say('app.thisPageDidNotLoad')}</h1>
+      <p>{say('app.theServerOrDatabaseDid')}</p>
       <p className="flex gap-3">
         <button type="button" className="btn key" onClick={reset}>
           {say('app.tryAgain')}
         </button>
         <Link href="/" className="btn">
-          {say('app.goToTheYard')}
+          {say('app.goToBatches')}
         </Link>
       </p>
     </main>

@@ -17,7 +17,7 @@ export const metadata: Metadata = {
     template: '%s · Zealous Heap',
   },
   get description() {
-    return say('app.fromThermometerReadingsToAProvenCompost');
+    return say('app.fromTemperatureReadingsBatchMeets');
   },
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

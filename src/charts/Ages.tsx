@@ -51,13 +51,13 @@ export function Ages({
       className="overflow-x-auto"
       tabIndex={0}
       role="group"
-      aria-label={say('charts.chartByAgeMayBeScrolled')}
+      aria-label={say('charts.chartByAgeScrollsSideways')}
     >
       <svg
         viewBox={`0 0 ${W} ${height}`}
         className="w-full min-w-[720px]"
         role="img"
-        aria-label={say('charts.hottestPlaceByAge', {
+        aria-label={say('charts.hottestPointByAge', {
           curves: curves.map((c) => c.name).join(', '),
         })}
       >

@@ -46,7 +46,7 @@ export function Drift({
       aria-label={say('charts.addedToItsReadings', {
         dots: dots
           .map((d) =>
-            say('charts.kInIceWaterKAt60', {
+            say('charts.kInIceWaterK', {
               at: label(d.at),
               atIceK: signed(d.atIceK),
               atHotK: signed(d.atHotK),

@@ -28,7 +28,7 @@ export function ExpectBand({
       viewBox={`0 0 ${W} ${H}`}
       className="w-full max-w-[520px]"
       role="img"
-      aria-label={say('charts.expectedHeat', {
+      aria-label={say('charts.expectedTemperature', {
         expect: expect
           .map((e) => say('charts.dayToC', { day: e.day, lowC: e.lowC, highC: e.highC }))
           .join(', '),

@@ -52,13 +52,13 @@ export function HeatChart({ data }: { data: HeatChartData }) {
   return (
     <div>
       <p className="text-hint q min-h-[19px]" aria-live="polite">
-        {round?.says ?? say('charts.noRoundYet')}
+        {round?.says ?? say('charts.noTemperaturesYet')}
       </p>
       <div
         className="overflow-x-auto"
         tabIndex={0}
         role="group"
-        aria-label={say('charts.heatSinceItWasBuiltLeftAnd')}
+        aria-label={say('charts.temperaturesSinceWasBuiltLeft')}
         onKeyDown={onKeyDown}
       >
         <svg

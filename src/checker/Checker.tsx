@@ -18,7 +18,7 @@ async function readAll(file: File): Promise<Opened> {
     return {
       ok: false,
       tampered: false,
-      problems: [say('checker.itIsNotATextAsA')],
+      problems: [say('checker.thisNotTextFileAs')],
     };
   }
 }
@@ -46,7 +46,7 @@ function Drop({ onFile, again }: { onFile: (file: File) => void; again: boolean 
           onChange={(e: ChangeEvent<HTMLInputElement>) => take(e.target.files)}
         />
       </label>
-      <span className="ml-3">{say('checker.orDropItHereNothingLeavesThis')}</span>
+      <span className="ml-3">{say('checker.orDropHereNothingLeaves')}</span>
     </div>
   );
 }
@@ -67,30 +67,30 @@ function Found({ opened }: { opened: Extract<Opened, { ok: true }> }) {
       >
         <h2>
           {told
-            ? say('checker.theChainOfLogEntriesHolds')
-            : say('checker.nothingShowsWhetherThisFileWasChanged')}
+            ? say('checker.theChainLogEntriesIntact')
+            : say('checker.nothingShowsWhetherThisFile')}
         </h2>
         <p className="mt-1">
           {told
-            ? say('checker.allLogEntriesFitTheirHashesAnd', { entries: told.entries })
-            : say('checker.itCarriesNoLogEntriesItsVerdicts')}
+            ? say('checker.allLogEntriesMatchTheir', { entries: told.entries })
+            : say('checker.itContainsNoLogEntries')}
         </p>
         <p className="mt-1 break-all">
-          <b>{say('checker.sha256OfThisFile')}</b> {opened.digest}
+          <b>{say('checker.sha256ThisFile')}</b> {opened.digest}
         </p>
         <div className="grid sm:grid-cols-2 gap-x-4 mt-2">
           <Field
-            label={say('checker.sha256PrintedOnTheRecord')}
+            label={say('checker.sha256PrintedOnRecord')}
             value={printed}
             onChange={(e) => setPrinted(e.target.value)}
             {...(same === false
               ? {
-                  problem: say('checker.notTheSameTheRecordWasMade'),
+                  problem: say('checker.notSameRecordWasMade'),
                 }
               : {
                   hint: same
-                    ? say('checker.theSameTheRecordWasMadeFrom')
-                    : say('checker.typeOrPasteItToCompare'),
+                    ? say('checker.theSameRecordWasMade')
+                    : say('checker.typeOrPasteCompare'),
                 })}
           />
           <Field
@@ -98,8 +98,8 @@ function Found({ opened }: { opened: Extract<Opened, { ok: true }> }) {
             value={asOf}
             onChange={(e) => setAsOf(e.target.value)}
             {...(at === null
-              ? { problem: say('checker.mustBeATimeSuchAs2026') }
-              : { hint: say('checker.theMomentAfterAsOfOnThe') })}
+              ? { problem: say('checker.mustTimeSuchAs2026') }
+              : { hint: say('checker.theTimeAfterAsOn') })}
           />
         </div>
         <Choices
@@ -134,16 +134,16 @@ export function Checker() {
     <main className="px-5 py-6 max-w-[980px] mx-auto">
       <Patterns />
       <div className="print:hidden">
-        <h1>{say('checker.checkAHeatTreatmentRecord')}</h1>
-        <p className="mt-2 max-w-[65ch]">{say('checker.giveItTheBatchFileThatCame')}</p>
+        <h1>{say('checker.checkHeatTreatmentRecord')}</h1>
+        <p className="mt-2 max-w-[65ch]">{say('checker.chooseBatchFileCameWith')}</p>
         <Drop onFile={open} again={opened !== null} />
       </div>
       {opened && !opened.found.ok && (
         <div role="alert" className="border-[1.6px] border-ink bg-marker px-4 py-3 mt-4">
           <h2>
             {opened.found.tampered
-              ? say('checker.cannotBeTrustedAsItIs', { name: opened.name })
-              : say('checker.cannotBeReadAsABatchFile', { name: opened.name })}
+              ? say('checker.cannotTrustedAs', { name: opened.name })
+              : say('checker.cannotReadAsBatchFile', { name: opened.name })}
           </h2>
           <ul className="list-disc pl-5 mt-1">
             {opened.found.problems.slice(0, 20).map((p) => (

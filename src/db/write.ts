@@ -22,7 +22,7 @@ async function takenAt(trx: Db, site: Site, now: number): Promise<number> {
   if (last === null || now >= last) return now;
   if (last - now <= CLOCK_SLACK_MS) return last;
   throw new ClockSetBack(
-    say('entry.theHubsClockShowsUtcAndThe', {
+    say('entry.theServersClockShowsUtc', {
       replace: new Date(now).toISOString().slice(0, 16).replace('T', ' '),
       replace2: new Date(last).toISOString().slice(0, 16).replace('T', ' '),
     }),

@@ -30,15 +30,15 @@ function effect(
     costs,
     none: false,
   });
-  if (!v) return change(say('entry.canNoLongerBeReckoned'), true);
+  if (!v) return change(say('entry.canNoLongerJudged'), true);
   if (before.status === 'proven' && v.status !== 'proven')
-    return change(say('entry.sProofIsLostTheClockStarts', { name }), true);
+    return change(say('entry.noLongerMeetsClockStarts', { name }), true);
   if (before.status !== 'proven' && v.status === 'proven')
-    return change(say('entry.isProvenWithIt'), false);
+    return change(say('entry.isMetWithThis'), false);
   const lost = before.creditedHours - v.creditedHours;
   if (lost > HOUR_SLACK)
     return change(
-      say('entry.wouldBeLostRemainAndtheAndThe', {
+      say('entry.wouldLostLeftAndtheClock', {
         lost: durationText(lost),
         creditedHours: durationText(v.creditedHours),
         segmentFrom: v.segmentFrom > before.segmentFrom ? 'andThe' : 'other',
@@ -46,10 +46,10 @@ function effect(
       true,
     );
   if (v.segmentFrom > before.segmentFrom)
-    return change(say('entry.theClockStartsAgainItHasNothing'), false);
+    return change(say('entry.theClockStartsOverThere'), false);
   if (lost < -HOUR_SLACK)
     return change(
-      say('entry.areEarnedInAll', {
+      say('entry.moreCountInAll', {
         lost: durationText(-lost),
         creditedHours: durationText(v.creditedHours),
       }),
@@ -57,7 +57,7 @@ function effect(
     );
   if (v.turningsCounted !== before.turningsCounted)
     return change(
-      say('entry.oneTurningCountsOtherTurningsCountInstead', {
+      say('entry.turningCountsTurningsCountInstead', {
         turningsCounted: v.turningsCounted,
         turningsCounted2: before.turningsCounted,
       }),

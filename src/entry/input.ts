@@ -17,7 +17,7 @@ const Frame = z.object({
     .string()
     .trim()
     .min(1, { error: () => say('entry.sayWhoDidIt') })
-    .max(60, { error: () => say('entry.aShorterNamePlease') }),
+    .max(60, { error: () => say('entry.useAShorterName') }),
   data: z.record(z.string(), z.unknown()),
 });
 export type EntryForm = z.input<typeof Frame>;
@@ -37,15 +37,15 @@ const failed = (path: string, message: string): ParsedEntry => ({
 });
 
 const noSuchTime = (sent: string): string =>
-  say('entry.isNoTimeThatAClockShows', { replace: sent.replace('T', ' ') });
+  say('entry.isNotValidTimeChoose', { replace: sent.replace('T', ' ') });
 
 /** The instant of a time typed by the site's clock. The hour that a clock change repeats is read as its first pass. */
 export function timeTyped(local: string, timeZone: string, now: number): number | string {
   if (parseInstant(`${local}Z`) === null) return noSuchTime(local);
   const [at] = instantsOfLocal(timeZone, local);
   if (at === undefined)
-    return say('entry.theClockNeverShowedHereItWas', { replace: local.replace('T', ' ') });
-  return at > now + CLOCK_SLACK_MS ? say('entry.thatIsStillToComeChooseThe') : Math.min(at, now);
+    return say('entry.theClockNeverShowedHere', { replace: local.replace('T', ' ') });
+  return at > now + CLOCK_SLACK_MS ? say('entry.thatInFutureChooseTime') : Math.min(at, now);
 }
 
 /** The instant of a time that was sent: as it stands, or by the site's clock. A little ahead becomes now, so that no verdict overlooks it. */
@@ -55,8 +55,8 @@ function instantSent(sent: string, timeZone: string, now: number): number | stri
     return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(sent)
       ? timeTyped(sent, timeZone, now)
       : noSuchTime(sent);
-  if (at < EARLIEST) return say('entry.isLongBeforeThisSiteChooseThe', { sent: sent.slice(0, 10) });
-  return at > now + CLOCK_SLACK_MS ? say('entry.thatIsStillToComeChooseThe') : Math.min(at, now);
+  if (at < EARLIEST) return say('entry.isLongBeforeThisSite', { sent: sent.slice(0, 10) });
+  return at > now + CLOCK_SLACK_MS ? say('entry.thatInFutureChooseTime') : Math.min(at, now);
 }
 
 /**
@@ -93,7 +93,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
       })),
     };
   if (data.device !== undefined && !DeviceSchema.safeParse(data.device).success)
-    return failed('data.device', say('entry.whatThePhoneSaysOfItsClock'));
+    return failed('data.device', say('entry.thePhonesClockInformationCannot'));
   const parsed = getKindDescription(kind).schema.safeParse(whole);
   if (!parsed.success)
     return {
@@ -103,7 +103,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
   if (kind === 'round') {
     for (const r of (parsed.data as { readings: { at: string }[] }).readings) {
       const ahead = instantOf(r.at) - now;
-      if (ahead > CLOCK_SLACK_MS) return failed('at', say('entry.thisDevicesClockRunsAheadOfThe'));
+      if (ahead > CLOCK_SLACK_MS) return failed('at', say('entry.thisDevicesClockAheadServers'));
       if (ahead > 0) r.at = isoOf(now);
     }
   }

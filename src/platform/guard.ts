@@ -38,7 +38,7 @@ export function refusalOf(
   if (name === null || !(LOCAL.has(name) || hosts.includes(name))) {
     return {
       status: 421,
-      message: say('app.thisHubDoesNotAnswerToThe', {
+      message: say('app.thisServerDoesNotAnswer', {
         name: name ?? host,
         name2: name ?? 'its.name',
       }),
@@ -49,12 +49,12 @@ export function refusalOf(
   } catch {
     return {
       status: 400,
-      message: say('app.theAddressHoldsAPerCentSign'),
+      message: say('app.theAddressContainsPercentSign'),
     };
   }
   if (SAFE_METHODS.has(request.method)) return null;
   return isForeign(request.headers, host, hosts)
-    ? { status: 403, message: say('app.thisCameFromAnotherSitesPageAnd') }
+    ? { status: 403, message: say('app.thisCameFromAnotherWebsite') }
     : null;
 }
 

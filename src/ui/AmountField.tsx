@@ -80,7 +80,7 @@ export function AmountField({
               {n === 1 ? m.name : (m.many ?? m.name)}
             </option>
           ))}
-          <option value="L">{say('controls.litres')}</option>
+          <option value="L">{say('controls.liters')}</option>
           <option value="kg">{say('controls.kg')}</option>
           {mayBeUnknown && <option value="unknown">{say('controls.notKnown')}</option>}
         </select>
@@ -93,7 +93,7 @@ export function AmountField({
             checked={value.about}
             onChange={(e) => onChange({ ...value, about: e.target.checked })}
           />
-          {say('controls.judgedByEye')}
+          {say('controls.estimatedByEye')}
           {each ? (
             <span className="q ml-auto">
               {say('controls.n1IsL', { name: each.name, litres: each.litres })}
@@ -101,7 +101,7 @@ export function AmountField({
           ) : null}
         </label>
       )}
-      {unknown && <p className="hint mt-1">{say('controls.itStaysUnknownWhatHangsOnIt')}</p>}
+      {unknown && <p className="hint mt-1">{say('controls.itStaysUnknownWhatDepends')}</p>}
       {problem && (
         <p role="alert" className="marked font-semibold mt-1">
           {problem}

@@ -23,20 +23,20 @@ export function Effects({ preview }: { preview: EntryPreview | null }) {
   if (effects === undefined)
     return (
       <p className="hint" aria-live="polite">
-        {say('controls.workingOutWhatItDoesToEach')}
+        {say('controls.workingOutWhatThisDoes')}
       </p>
     );
   if (effects.length === 0)
     return (
       <p className="hint" aria-live="polite">
-        {say('controls.noRulesClockIsRunningSoIt')}
+        {say('controls.noRulesClockRunningSo')}
       </p>
     );
   // Nothing happens: said once, and quietly.
   if (effects.every((e) => e.none))
     return (
       <p className="hint" aria-live="polite" data-testid="effects">
-        {say('controls.itChangesNoVerdict')}
+        {say('controls.noVerdictChanges')}
       </p>
     );
   const costs = effects.some((e) => e.costs);
@@ -47,7 +47,7 @@ export function Effects({ preview }: { preview: EntryPreview | null }) {
       className={`border-[1.6px] border-ink px-3 py-2 ${costs ? 'bg-marker' : 'bg-paper'}`}
     >
       <p className="font-semibold">
-        {costs ? say('controls.thisCostsCountedTimeOrAProof') : say('controls.whatItDoes')}
+        {costs ? say('controls.thisCostsCountedTimeOr') : say('controls.whatThisDoes')}
       </p>
       <ul>
         {effects.map((e) => (

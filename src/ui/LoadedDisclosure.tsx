@@ -66,7 +66,7 @@ export function LoadedDisclosure<T>({
       {data !== null && children(data)}
       {data === null && (
         <p className="q text-small" role="status">
-          {failed ? say('controls.thisTakesTheHubAndItDid') : say('controls.aMoment')}
+          {failed ? say('controls.thisNeedsServerDidNot') : say('controls.oneMoment')}
         </p>
       )}
     </details>

@@ -21,7 +21,7 @@ export function PhotoKey({
       setSaid({ text: await take(file), bad: false });
     } catch (error) {
       setSaid({
-        text: error instanceof Error ? error.message : say('controls.thePhotoCouldNotBeKeptTake'),
+        text: error instanceof Error ? error.message : say('controls.thePhotoCouldNotSaved'),
         bad: true,
       });
     }

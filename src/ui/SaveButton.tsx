@@ -23,7 +23,7 @@ export function SaveButton({
         disabled={busy || Boolean(missing)}
         onClick={onSave}
       >
-        {busy ? say('controls.keeping') : label}
+        {busy ? say('controls.saving') : label}
       </button>
       {missing && !busy && (
         <p className="hint font-semibold" role="status" data-testid="missing">

@@ -29,7 +29,7 @@ export function Sheet({
           <div className="flex justify-between items-start gap-3">
             <Dialog.Title>{title}</Dialog.Title>
             <Dialog.Close
-              aria-label={say('controls.closeWithoutKeeping')}
+              aria-label={say('controls.closeWithoutSaving')}
               className="btn !min-h-[40px] !px-2.5"
             >
               <X size={20} />

@@ -97,9 +97,9 @@ export function DraftScope({ name, children }: { name: string; children: ReactNo
           className="text-small border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3"
           data-testid="draft"
         >
-          <span>{say('controls.thisWasTypedAndNotSaved', { at: CLOCK.format(held.at) })}</span>
+          <span>{say('controls.youTypedThisDidNot', { at: CLOCK.format(held.at) })}</span>
           <button type="button" className="link min-h-target" onClick={() => discard(name)}>
-            {say('controls.startAfresh')}
+            {say('controls.startOver')}
           </button>
         </p>
       )}

@@ -10,7 +10,7 @@ const CANNOT_SAY: EntryPreview = {
     {
       path: '(form)',
       get message() {
-        return say('controls.theHubDoesNotAnswerSoWhat');
+        return say('controls.theServerDoesNotAnswer2');
       },
     },
   ],

@@ -15,7 +15,7 @@ export type SubmitResult =
 const NO_ANSWER: FormProblem = {
   path: '(form)',
   get message() {
-    return say('controls.theHubDoesNotAnswerWhatYou');
+    return say('controls.theServerDoesNotAnswer');
   },
 };
 /** For a door that did not answer at all. */

@@ -37,9 +37,9 @@ describe('ready is a person’s word', () => {
       rounds: [heat(30, 29, 29)],
     });
     const { act, why, mark } = adviceWords(nextAdvice(s), locale);
-    expect([act, mark]).toEqual(["Marked ready", 'note']);
+    expect([act, mark]).toEqual(['Marked ready', 'note']);
     expect(why).toBe(
-      "Lea marked it ready 07:00. No rule to meet. Maturity was not tested. 29 °C inside at the last reading Sun 06:00, 13 °C above air.",
+      'Lea marked it ready 07:00. No rule to meet. Maturity was not tested. 29 °C inside at the last reading Sun 06:00, 13 °C above air.',
     );
     expect(why).not.toMatch(/Covered|nothing raw|Ready to go out/);
   });
@@ -79,8 +79,8 @@ describe('ready is a person’s word', () => {
       'TOO_HOT',
     );
   });
-  test("location names who said so, and nothing is said to warm that nobody read", () => {
-    expect(stageText(ready.stage, locale, true)).toBe("Marked ready by Lea, 07:00");
+  test('location names who said so, and nothing is said to warm that nobody read', () => {
+    expect(stageText(ready.stage, locale, true)).toBe('Marked ready by Lea, 07:00');
     expect(
       stageText({ code: 'heating', since: ago(90), reason: null, by: null }, locale, false),
     ).toMatch(/^No temperatures yet, started /);

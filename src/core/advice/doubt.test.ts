@@ -69,7 +69,7 @@ describe('a value as it is typed', () => {
       ['as-read', 'faulty'],
     ],
     [
-      "Take a thermometer out of service",
+      'Take a thermometer out of service',
       57,
       { instrument: { out: 'glass broken' } },
       'OUT_OF_SERVICE',

@@ -107,7 +107,7 @@ describe('too hot', () => {
       escalate: false,
     });
     expect(hotWords(answered, { timeZone: 'UTC', unit: 'C', now: NOW })).toMatchObject({
-      heading: "Take its temperature again",
+      heading: 'Take its temperature again',
       choices: [],
       escalate: null,
     });

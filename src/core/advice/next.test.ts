@@ -21,7 +21,11 @@ const say = (s: Change, unit: 'C' | 'F' = 'C') =>
 describe('what to do next', () => {
   test('a run that is on and owes nothing: read once a day', () => {
     expect(advise({})).toEqual({ code: 'KEEP_READING', due: NOW + 19 * H, missingHours: 260 });
-    expect(say({})).toMatchObject({ act: 'Log temperatures by Tue 07:00', urgent: false, mark: 'probe' });
+    expect(say({})).toMatchObject({
+      act: 'Log temperatures by Tue 07:00',
+      urgent: false,
+      mark: 'probe',
+    });
   });
   test('too hot comes before all else, with its caution; danger keeps people back', () => {
     expect(say({ rounds: [heat(1, 66, 74)] })).toMatchObject({
@@ -44,7 +48,7 @@ describe('what to do next', () => {
     expect(say({ proof: { lastHot: ago(34) } })).toMatchObject({
       act: 'Log temperatures by 14:00',
       urgent: true,
-      why: "Last hot check 34 h ago. After 36 h its 4 d 4 h are lost.",
+      why: 'Last hot check 34 h ago. After 36 h its 4 d 4 h are lost.',
     });
     expect(advise({ proof: { lastHot: ago(23.9) } }).code).toBe('KEEP_READING');
   });
@@ -69,7 +73,7 @@ describe('what to do next', () => {
     ).toMatchObject({
       act: 'Log temperatures by Tue 08:00',
       urgent: false,
-      why: "49 °C after its turning. It has until Tue 08:00 to reach 55 °C.",
+      why: '49 °C after its turning. It has until Tue 08:00 to reach 55 °C.',
     });
     expect(say({ proof: { status: 'recovering', graceUntil: NOW + 4 * H } }).urgent).toBe(true);
   });
@@ -107,8 +111,10 @@ describe('what to do next', () => {
     expect(
       say({ ...cold, builtAt: ago(100), squeeze: { squeeze: 'crumbles', at: ago(3) } }),
     ).toMatchObject({
-      act: "It does not heat up: water it",
-      why: expect.stringMatching(/^Too dry: squeeze test .*crumbles\. Change one thing at a time\.$/),
+      act: 'It does not heat up: water it',
+      why: expect.stringMatching(
+        /^Too dry: squeeze test .*crumbles\. Change one thing at a time\.$/,
+      ),
     });
     expect(
       say({
@@ -119,16 +125,14 @@ describe('what to do next', () => {
       }).why,
     ).toMatch(/No temperatures yet/);
   });
-  test("building, rule met, curing, held, asleep and gone", () => {
+  test('building, rule met, curing, held, asleep and gone', () => {
     const done = { proof: { status: 'proven' as const, lastHot: null } };
     expect(
       (['building', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const).map(
         (code) => advise({ ...done, stage: { code, since: ago(5), reason: null, by: null } }).code,
       ),
     ).toEqual(['CLOSE_WHEN_BUILT', 'LEAVE_TO_CURE', 'READY', 'ON_HOLD', 'NOTHING', 'NOTHING']);
-    expect(say({ proof: { status: 'proven', lastHot: null } }).why).toMatch(
-      /Add nothing raw/,
-    );
+    expect(say({ proof: { status: 'proven', lastHot: null } }).why).toMatch(/Add nothing raw/);
     expect(
       say({
         stage: { code: 'dormant', since: ago(90), reason: null, by: null },
@@ -136,7 +140,7 @@ describe('what to do next', () => {
         airC: -4,
         proof: { status: 'broken', creditedHours: 0, lastHot: null },
       }),
-    ).toMatchObject({ act: "Leave it until it thaws", urgent: false });
+    ).toMatchObject({ act: 'Leave it until it thaws', urgent: false });
   });
   test('every situation has words in both units, never a hole in them; the same log gives the same advice', () => {
     const at = fc.integer({ min: 0, max: 500 }).map(ago);

@@ -49,7 +49,7 @@ export function shortScheduleTexts(
     return s
       ? [
           s.made === 0
-            ? say('advice.asksForOneTurningOtherTurningsIn', {
+            ? say('advice.needsTurningTurningsInDays', {
                 title,
                 needed: s.needed,
                 days: s.days,
@@ -57,14 +57,14 @@ export function shortScheduleTexts(
                 everyDays: s.everyDays,
               })
             : s.made === 1
-              ? say('advice.asksForOneTurningOtherTurningsIn2', {
+              ? say('advice.needsTurningTurningsInDays2', {
                   title,
                   needed: s.needed,
                   days: s.days,
                   toLowerCase: template.name.toLowerCase(),
                   everyDays: s.everyDays,
                 })
-              : say('advice.asksForOneTurningOtherTurningsIn3', {
+              : say('advice.needsTurningTurningsInDays3', {
                   title,
                   needed: s.needed,
                   days: s.days,

@@ -46,7 +46,7 @@ describe('the turnings ahead', () => {
         .map((j) => j.best)
         .slice(0, 5),
     ).toEqual([0, 2, 4, 6, 8]));
-  test("hours from its proof, rule met, curing, asleep, static: none", () => {
+  test('hours from its proof, rule met, curing, asleep, static: none', () => {
     expect(
       listJobs(
         [

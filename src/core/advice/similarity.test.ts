@@ -48,7 +48,7 @@ describe('the heap most like this one', () => {
     ];
     expect(findSimilarBatches(own, list, NOW).map((a) => a.id)).toEqual(['same', 'static', 'big']);
   });
-  test("by day the hottest place counts; one that is still being built has no age", () => {
+  test('by day the hottest place counts; one that is still being built has no age', () => {
     const rounds = [heat(49, 60, 61), heat(47, 20, 30), heat(40, 20, 35), heat(3, 50, 55)];
     expect(hottestByDay(rounds, ago(48))).toEqual([
       [0, 35],
@@ -65,7 +65,7 @@ describe('with which heap a small one is joined', () => {
     stage: { code: 'cooling' as const, since: ago(50), reason: null, by: null },
   };
   const own = card('own', { ...idle, volumeM3: 0.6 });
-  test("under a cubic meter, unproven and still at work", () => {
+  test('under a cubic meter, unproven and still at work', () => {
     expect(tooSmall(own.facts)).toBe(true);
     expect(tooSmall(card('x', { volumeM3: 1.2 }).facts)).toBe(false);
     expect(tooSmall(card('x', { volumeM3: 0.6, proof: { status: 'proven' } }).facts)).toBe(false);

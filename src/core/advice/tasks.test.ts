@@ -74,9 +74,11 @@ describe('the day’s list', () => {
     ]);
     expect(tasks[1]).toMatchObject({ atStakeHours: 282, latest: ago(33) + 36 * HOUR });
     expect(costText(tasks[1]!, { timeZone: 'UTC', unit: 'C', now: NOW })).toBe(
-      "After 15:00 its 11 d 18 h of counted time are lost.",
+      'After 15:00 its 11 d 18 h of counted time are lost.',
     );
-    expect(taskWords(tasks[8]!, { timeZone: 'UTC', unit: 'C', now: NOW }).caution).toMatch(/pathogens/);
+    expect(taskWords(tasks[8]!, { timeZone: 'UTC', unit: 'C', now: NOW }).caution).toMatch(
+      /pathogens/,
+    );
   });
   test('put off: behind all else until it is looked at again; danger is not put off', () => {
     const put = tasksOf(

@@ -61,9 +61,9 @@ describe('water', () => {
       heading: 'No water: it is too wet',
       text: expect.stringMatching(/L too much/),
     });
-    expect(say({ moisture: null }).heading).toBe("Do a squeeze test first");
+    expect(say({ moisture: null }).heading).toBe('Do a squeeze test first');
     expect(say({ moisture: { at: ago(110), by: 'squeeze', squeeze: 'crumbles' } })).toMatchObject({
-      heading: "Do another squeeze test",
+      heading: 'Do another squeeze test',
       text: expect.stringMatching(/The last squeeze test was Wed 22:00/),
     });
     expect(say({ volumeM3: null }).heading).toMatch(/until a squeeze gives a drop/);

@@ -65,7 +65,7 @@ function dayWord(timeZone: string, at: number, now: number): string {
   const same = (a: number, b: number): boolean => dayText(timeZone, a) === dayText(timeZone, b);
   const p = localParts(timeZone, at);
   return same(at, now)
-    ? say('advice.today')
+    ? say('advice.today2')
     : same(at, now + MS.day)
       ? say('advice.tomorrow')
       : at - now < 6 * MS.day
@@ -81,27 +81,27 @@ export const SCHOOL_WORDS: Readonly<Record<TurnStrategy, string>> = {
     return say('advice.atThePeak');
   },
   get decline() {
-    return say('advice.whenItFalls');
+    return say('advice.whenStartsCool');
   },
   get low() {
-    return say('advice.whenItIsDown');
+    return say('advice.whenItHasCooled');
   },
   get hot() {
     return say('advice.whenTooHot');
   },
   get bay() {
-    return say('advice.whenTheBayIsWanted');
+    return say('advice.whenBayNeeded');
   },
   get never() {
     return say('advice.never');
   },
   get rule() {
-    return say('advice.whatTheRuleOwes');
+    return say('advice.whenRuleNeeds');
   },
 };
 const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   get building() {
-    return say('advice.building');
+    return say('advice.beingBuilt');
   },
   get heating() {
     return say('advice.notHotYet');
@@ -113,22 +113,22 @@ const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
     return say('advice.cooling');
   },
   get dormant() {
-    return say('advice.asleepFrozen');
+    return say('advice.dormantFrozen');
   },
   get curing() {
-    return say('advice.putToCure');
+    return say('advice.curing');
   },
   get ready() {
-    return say('advice.saidToBeReady');
+    return say('advice.markedReady');
   },
   get 'on-hold'() {
     return say('advice.onHold');
   },
   get released() {
-    return say('advice.goneOut');
+    return say('advice.released');
   },
   get ended() {
-    return say('advice.atItsEnd');
+    return say('advice.finished');
   },
 };
 export const FIX_WORDS: Readonly<Record<Fix, string>> = {
@@ -142,7 +142,7 @@ export const FIX_WORDS: Readonly<Record<Fix, string>> = {
     return say('advice.letItDry');
   },
   get nitrogen() {
-    return say('advice.addSomethingRichGreensManureLitter');
+    return say('advice.addSomethingRichInNitrogen');
   },
   get carbon() {
     return say('advice.mixInBrowns');
@@ -163,7 +163,7 @@ export const FIX_WORDS: Readonly<Record<Fix, string>> = {
     return say('advice.splitIt');
   },
   get bury() {
-    return say('advice.buryTheFoodAndCapItWith');
+    return say('advice.buryFoodCoverWithBrowns');
   },
   get thermometer() {
     return say('advice.checkTheThermometer');
@@ -175,7 +175,7 @@ export const FIX_WORDS: Readonly<Record<Fix, string>> = {
 
 export const SYMPTOM_WORDS: Readonly<Record<Symptom, string>> = {
   get NOT_HEATING() {
-    return say('advice.itDoesNotHeat');
+    return say('advice.itDoesNotHeatUp');
   },
   get COOLED_EARLY() {
     return say('advice.itCooledEarly');
@@ -201,7 +201,7 @@ export const SYMPTOM_WORDS: Readonly<Record<Symptom, string>> = {
 };
 export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
   get TOO_SMALL() {
-    return say('advice.tooSmallToHoldItsHeat');
+    return say('advice.tooSmallHoldHeat');
   },
   get TOO_DRY() {
     return say('advice.tooDry');
@@ -213,7 +213,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
     return say('advice.tooLittleNitrogen');
   },
   get MUCH_NITROGEN() {
-    return say('advice.tooMuchNitrogenForItsCarbon');
+    return say('advice.tooMuchNitrogenForCarbon');
   },
   get NO_AIR() {
     return say('advice.noAirInside');
@@ -222,22 +222,22 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
     return say('advice.coldAirOutside');
   },
   get UNCOVERED() {
-    return say('advice.noCoverOnIt');
+    return say('advice.noCover');
   },
   get OPENED_TOO_OFTEN() {
     return say('advice.openedTooOften');
   },
   get SPENT() {
-    return say('advice.itHasWorkedThroughItsFood');
+    return say('advice.theEasyFoodUsedUp');
   },
   get THERMOMETER() {
-    return say('advice.theThermometerMayBeWrong');
+    return say('advice.theThermometerMayWrong');
   },
   get BARE_FOOD() {
-    return say('advice.foodLiesOpen');
+    return say('advice.foodIsExposed');
   },
   get NEST() {
-    return say('advice.ratsMayNestInIt');
+    return say('advice.ratsMayNestIn');
   },
 };
 const FIX_CAUTION: Partial<Record<Fix, string>> = {
@@ -269,16 +269,16 @@ export const CHORE_WORDS = {
     return say('advice.emptyTheLeachate');
   },
   get covers() {
-    return say('advice.lookAtTheCovers');
+    return say('advice.checkTheCovers');
   },
   get vents() {
-    return say('advice.lookAtTheVents');
+    return say('advice.checkTheVents');
   },
   get tools() {
     return say('advice.cleanTheTools');
   },
   get other() {
-    return say('advice.chore');
+    return say('advice.regularTask');
   },
 } as const;
 export const GROUP_WORDS: Readonly<Record<Group, string>> = {
@@ -286,16 +286,16 @@ export const GROUP_WORDS: Readonly<Record<Group, string>> = {
     return say('advice.danger');
   },
   get losing() {
-    return say('advice.lostIfLeft');
+    return say('advice.urgent');
   },
   get owed() {
-    return say('advice.owedToAProof');
+    return say('advice.neededForARule');
   },
   get schedule() {
-    return say('advice.bySchedule');
+    return say('advice.today');
   },
   get chore() {
-    return say('advice.chores');
+    return say('advice.regularTasks');
   },
 };
 export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
@@ -303,7 +303,7 @@ export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
     return say('advice.cooling2');
   },
   get read() {
-    return say('advice.reading');
+    return say('advice.temperatures');
   },
   get turn() {
     return say('advice.turning');
@@ -312,19 +312,19 @@ export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
     return say('advice.watering');
   },
   get mend() {
-    return say('advice.mending');
+    return say('advice.fixing');
   },
   get close() {
-    return say('advice.closing');
+    return say('advice.finishAdding');
   },
   get chore() {
-    return say('advice.chore2');
+    return say('advice.regularTask2');
   },
   get 'probe-check'() {
-    return say('advice.checkOfAThermometer');
+    return say('advice.thermometerCheck');
   },
   get load() {
-    return say('advice.aLoadInTheStore');
+    return say('advice.aLoadInStock');
   },
 };
 
@@ -334,8 +334,8 @@ function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale):
     case 'ripe':
       return {
         mark: 'add',
-        act: say('advice.isRipe', { name: l.name }),
-        why: say('advice.itMayBeUsedFromNowOn', { place }),
+        act: say('advice.isReadyToUse', { name: l.name }),
+        why: say('advice.itCanUsedFromNow', { place }),
         due,
         urgent: false,
       };
@@ -344,8 +344,8 @@ function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale):
         mark: 'note',
         act: say('advice.askAbout', { name: l.name }),
         why: l.asked
-          ? say('advice.itIsHeldUntilThen', { asked: l.asked })
-          : say('advice.itIsHeldUntilThen2'),
+          ? say('advice.doNotUseUntilAnswered', { asked: l.asked })
+          : say('advice.doNotUseUntilAnswered2'),
         due,
         urgent: false,
       };
@@ -354,21 +354,21 @@ function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale):
         mark: 'probe',
         act:
           l.level === 'danger' || l.level === 'act'
-            ? say('advice.isTooHotInTheStack', { name: l.name })
-            : say('advice.readTheStackOf', { name: l.name }),
+            ? say('advice.isTooHotInStack', { name: l.name })
+            : say('advice.takeTemperatureStack', { name: l.name }),
         due,
         urgent: l.level === 'danger' || l.level === 'act',
         why:
           l.c === null
-            ? say('advice.freshStacksHeatUpOnTheirOwn', { place })
-            : say('advice.whenItWasLastReadKeeppeopleKeep', {
+            ? say('advice.freshStacksHeatUpBy', { place })
+            : say('advice.atLastReadingKeeppeopleKeep', {
                 c: tempText(l.c, unit),
                 place,
                 level: l.level === 'danger' ? 'keepPeople' : l.level === 'act' ? 'takeIt' : 'other',
               }),
         ...(l.level === 'danger' || l.level === 'act'
           ? {
-              caution: say('advice.openingAHotStackFeedsAirTo'),
+              caution: say('advice.openingHotStackLetsAir'),
             }
           : {}),
       };
@@ -385,8 +385,8 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
       act: t.chore.words ?? CHORE_WORDS[t.chore.what as keyof typeof CHORE_WORDS],
       why:
         t.chore.doneAt === null
-          ? say('advice.everyOneDayOtherDaysNotDone', { everyDays: t.chore.everyDays })
-          : say('advice.everyOneDayOtherDaysLastDone', {
+          ? say('advice.everyOneDaysNotDone', { everyDays: t.chore.everyDays })
+          : say('advice.everyOneDaysLastDone', {
               everyDays: t.chore.everyDays,
               doneAt: soonText(timeZone, t.chore.doneAt, now),
             }),
@@ -398,7 +398,7 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
   return {
     mark: 'probe',
     act: say('advice.checkThermometer', { name: t.name }),
-    why: say('advice.inIceWaterAndAtTheHot'),
+    why: say('advice.inIceWaterAtHot'),
     due: t.due,
     urgent: false,
   };
@@ -406,7 +406,7 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
 
 /** What leaving a task costs; empty: nothing that can be told. */
 export function costText(t: Task, { timeZone, now, unit }: Locale): string {
-  if (t.group === 'danger') return say('advice.aHeapThatIsTooHotDoes');
+  if (t.group === 'danger') return say('advice.aPileTooHotCannot');
   if (
     t.advice?.code === 'TURN' &&
     t.advice.waiting &&
@@ -414,13 +414,13 @@ export function costText(t: Task, { timeZone, now, unit }: Locale): string {
   )
     return reasonText(t.advice.waiting, { timeZone, now, unit });
   if (t.atStakeHours > 0 && t.latest !== null)
-    return say('advice.afterItsAreLost', {
+    return say('advice.afterCountedTimeLost', {
       latest: soonText(timeZone, t.latest, now),
       atStakeHours: durationText(t.atStakeHours),
     });
   if (t.advice?.code === 'TURN' && t.advice.owed > 0)
-    return say('advice.itsProofComesLaterOneTurningOther', { owed: t.advice.owed });
-  if (t.advice?.code === 'KEEP_READING') return say('advice.theRunHangsOnARoundA');
+    return say('advice.itMeetsRuleLaterTurning', { owed: t.advice.owed });
+  if (t.advice?.code === 'KEEP_READING') return say('advice.itsTimeCountsOnlyWith');
   return '';
 }
 
@@ -431,88 +431,88 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
   switch (r.code) {
     case 'CALENDAR':
       return r.first
-        ? say('advice.itsCalendarTurnsItFirstOnDay', {
+        ? say('advice.byCalendarFirstTurningOn', {
             days: Math.round(r.days * 10) / 10,
             due: dayText(timeZone, r.due),
           })
-        : say('advice.itsCalendarTurnsItEveryOneDay', { days: r.days, since: at(r.since) });
+        : say('advice.byCalendarTurnedEveryOne', { days: r.days, since: at(r.since) });
     case 'WORKED_OUT':
-      return say('advice.itsMethodWorksItForOneDay', {
+      return say('advice.itsMethodTurnsForDay', {
         activeDays: r.activeDays,
         since: at(r.since),
       });
     case 'PEAKED':
-      return say('advice.peakedAtInItsLastRound', {
+      return say('advice.peakedAtOnAtLast', {
         at: at(r.at),
         highestC: temp(r.highestC),
         nowC: temp(r.nowC),
       });
     case 'FALLING':
-      return say('advice.itFallsADayOverItsLast', {
+      return say('advice.fallingDayOverLastCheck', {
         perDay: changeText(r.perDay, unit),
         rounds: r.rounds,
       });
     case 'STEADY':
       return r.perDay > 0.3
-        ? say('advice.stillRisingADayOverItsLast', {
+        ? say('advice.stillRisingDayOverLast', {
             perDay: changeText(r.perDay, unit),
             rounds: r.rounds,
           })
         : r.perDay < -0.3
-          ? say('advice.fallsOnlyADayOverItsLast', {
+          ? say('advice.fallingOnlyDayOverLast', {
               perDay: changeText(r.perDay, unit),
               rounds: r.rounds,
             })
-          : say('advice.holdsSteadyOverItsLastOneRound', { rounds: r.rounds });
+          : say('advice.steadyOverLastCheckChecks', { rounds: r.rounds });
     case 'TOO_FEW_ROUNDS':
       return r.rounds === 0
-        ? say('advice.notReadSinceTooLittleToTell', { since: at(r.since) })
-        : say('advice.readOneOtherTimesSinceTooLittle', { rounds: r.rounds, since: at(r.since) });
+        ? say('advice.noTemperaturesSinceTooLittle', { since: at(r.since) })
+        : say('advice.checkedOneTimesSinceToo', { rounds: r.rounds, since: at(r.since) });
     case 'LOW':
-      return say('advice.downToAtItIsTurnedAgain', {
+      return say('advice.downOnThisMethodTurns', {
         coreC: temp(r.coreC),
         at: at(r.at),
         lowC: temp(r.lowC),
       });
     case 'ABOVE_LOW':
-      return say('advice.atStillAbove', { coreC: temp(r.coreC), at: at(r.at), lowC: temp(r.lowC) });
+      return say('advice.onStillAbove', { coreC: temp(r.coreC), at: at(r.at), lowC: temp(r.lowC) });
     case 'HOT':
-      return say('advice.insideAtPastTheHeatKillsWhat', {
+      return say('advice.insideOnAboveHeatKills', {
         coreC: temp(r.coreC),
         at: at(r.at),
         actC: temp(r.actC),
       });
     case 'NOT_HOT':
-      return say('advice.atUnder', { coreC: temp(r.coreC), at: at(r.at), actC: temp(r.actC) });
+      return say('advice.onBelow', { coreC: temp(r.coreC), at: at(r.at), actC: temp(r.actC) });
     case 'BAY':
-      return say('advice.itsBayIsWantedBy', { by: at(r.by) });
+      return say('advice.itsBayNeededBy', { by: at(r.by) });
     case 'OWED':
-      return say('advice.oneTurningOtherTurningsStillOwedIn', {
+      return say('advice.turningTurningsStillNeededHeat', {
         owed: r.owed,
         missingHours: missingText(r.missingHours),
         apartHours: Math.max(1, Math.round(r.apartHours / 24)),
       });
     case 'OWED_NOT_HOT_SINCE':
-      return say('advice.oneTurningOtherTurningsStillOwedBut', {
+      return say('advice.turningTurningsStillNeededBut', {
         owed: r.owed,
         floorC: temp(r.floorC),
         turnedAt: at(r.turnedAt),
       });
     case 'STAGE_DONE':
-      return say('advice.hotSinceItsLastTurningWereAsked', {
+      return say('advice.hotSinceLastTurningNeeded', {
         heldHours: durationText(r.heldHours),
         needHours: durationText(r.needHours),
         owed: r.owed,
         at: at(r.at),
       });
     case 'STAGE_RUNS':
-      return say('advice.moreBeforeTheNextOfOneOwed', {
+      return say('advice.moreBeforeNextTurningStill', {
         missingHours: missingText(r.missingHours),
         owed: r.owed,
         at: at(r.at),
       });
     case 'RUN_WOULD_END':
-      return say('advice.atADayItFallsPastAbout', {
+      return say('advice.atDayFallsBelowAbout', {
         perDay: changeText(r.perDay, unit),
         floorC: temp(r.floorC),
         at: dayWord(timeZone, r.at, now),
@@ -520,24 +520,24 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
         creditedHours: durationText(r.creditedHours),
       });
     case 'NEAR_PROOF':
-      return say('advice.fromProofAtTheEarliestATurning', {
+      return say('advice.shortRuleMetAtEarliest', {
         missingHours: missingText(r.missingHours),
         proofAt: at(r.proofAt),
         graceHours: ageText(r.graceHours),
       });
     case 'RECOVERING':
-      return say('advice.itIsStillComingBackFromIts', {
+      return say('advice.itHeatingUpAgainAfter', {
         until: at(r.until),
         floorC: temp(r.floorC),
       });
     case 'TURNED_LATELY':
-      return say('advice.turnedOpenedAgainWithinADayIt', { at: at(r.at) });
+      return say('advice.turnedOpeningAgainWithinDay', { at: at(r.at) });
     case 'NO_RULE_ASKS':
-      return say('advice.noRuleThatItIsKeptUnder');
+      return say('advice.noneRulesNeedsTurningNow');
     case 'BAY_FREE':
-      return say('advice.nobodyHasSaidThatItsBayIs', { since: at(r.since) });
+      return say('advice.itsBayNotNeededYet', { since: at(r.since) });
     case 'LEFT_ALONE':
-      return say('advice.leftAloneSince', { since: at(r.since) });
+      return say('advice.notTurnedSince', { since: at(r.since) });
   }
 }
 
@@ -565,9 +565,9 @@ export function turnHeading(
       : say('advice.turnIt2', { due: dayWord(timeZone, a.due, now) });
   if (a.act === 'wait')
     return a.earliest === null
-      ? say('advice.doNotTurnItNow')
-      : say('advice.doNotTurnItBefore', { earliest: soonText(timeZone, a.earliest, now) });
-  return say('advice.noTurningAskedFor');
+      ? say('advice.doNotTurnNow')
+      : say('advice.doNotTurnBefore', { earliest: soonText(timeZone, a.earliest, now) });
+  return say('advice.noTurningNeeded');
 }
 
 /** When, at the earliest and at the latest; empty: nothing bounds it. */
@@ -584,7 +584,7 @@ export function windowText(
     a.latest === null
       ? ''
       : a.latest <= now
-        ? say('advice.itShouldHaveBeenDoneBy', { latest: at(a.latest) })
+        ? say('advice.shouldHaveBeenDoneBy', { latest: at(a.latest) })
         : say('advice.atTheLatest', { latest: at(a.latest) }),
   ]
     .filter(Boolean)
@@ -597,49 +597,49 @@ export const COUNT_WORDS = {
     return say('advice.counts');
   },
   get TURN_PARTIAL() {
-    return say('advice.noOnlyStirred');
+    return say('advice.noOnlyPartialTurn');
   },
   get TURN_WITHOUT_HEAT() {
-    return say('advice.noNotHotAgainSinceTheTurning');
+    return say('advice.noNotHotAgainSince');
   },
   get TURN_WITHOUT_HOLD() {
-    return say('advice.noNotHotForLongEnoughBefore');
+    return say('advice.noNotHotLongEnough');
   },
   get TURN_OUTSIDE_RUN() {
-    return say('advice.noNoHotRunGoesOnFrom');
+    return say('advice.noNoCountedTimeContinues');
   },
   get EARLIER() {
-    return say('advice.noTheClockStartedAgainAfterIt');
+    return say('advice.noClockStartedOverAfter');
   },
   get AWAITED() {
-    return say('advice.notYetItMustBeReadHot');
+    return say('advice.notYetMustGetHot');
   },
 } as const;
 
 const CHOICE_WORDS: Readonly<Record<HotChoice, string>> = {
   get turn() {
-    return say('advice.turnItReadingFirst');
+    return say('advice.takeTemperaturesThenTurn');
   },
   get split() {
-    return say('advice.splitItInTwoSmallerHeaps');
+    return say('advice.splitIntoTwoSmallerPiles');
   },
   get wet() {
-    return say('advice.waterItSlowlyFromTheTop');
+    return say('advice.waterSlowlyFromTop');
   },
   get 'cap-off'() {
-    return say('advice.takeTheCapOrCoverOff');
+    return say('advice.takeCapOrCoverOff');
   },
   get 'look-again'() {
-    return say('advice.readItAgain');
+    return say('advice.takeItsTemperatureAgain');
   },
   get 'keep-back'() {
     return say('advice.keepPeopleBackUpwind');
   },
   get 'do-not-open'() {
-    return say('advice.doNotOpenItAirFeedsA');
+    return say('advice.doNotOpenAirFeeds');
   },
   get call() {
-    return say('advice.callTheFireServiceAtAnySmoke');
+    return say('advice.callFireServiceAtAny');
   },
 };
 const CHOICE_CAUTION: Partial<Record<HotChoice, string>> = {
@@ -650,7 +650,7 @@ const CHOICE_CAUTION: Partial<Record<HotChoice, string>> = {
     return CAUTION.split;
   },
   get wet() {
-    return say('advice.steamComesUpWhereTheWaterGoes');
+    return say('advice.steamComesUpWhereWater');
   },
   get 'cap-off'() {
     return CAUTION.steam;
@@ -673,37 +673,37 @@ export type HotWords = {
 export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWords {
   const read =
     h.coreC === null
-      ? say('advice.nobodyHasReadIt')
-      : say('advice.insideReadAgo', {
+      ? say('advice.noTemperatureYet')
+      : say('advice.insideAgo', {
           coreC: tempText(h.coreC, unit),
           age: ageText((now - h.at) / MS.hour),
         });
   const answered =
     h.answeredAt === null
       ? ''
-      : say('advice.itWasTurnedWateredOrSplitSince', {
+      : say('advice.itWasTurnedWateredOr', {
           answeredAt: soonText(timeZone, h.answeredAt, now),
         });
   const by = soonText(timeZone, h.followUpAt, now);
   return {
     heading:
       h.level === 'danger'
-        ? say('advice.standBackAndCheckItNow')
+        ? say('advice.standBackCheckNow')
         : h.level === 'act'
           ? h.answeredAt !== null || h.old
-            ? say('advice.readItAgain')
+            ? say('advice.takeItsTemperatureAgain')
             : say('advice.coolItDown')
-          : say('advice.keepAnEyeOnItsHeat'),
+          : say('advice.watchItsTemperature'),
     why:
       h.burnt && h.level === 'danger'
-        ? say('advice.andSomebodySmelledBurningOrTookIt', { read })
+        ? say('advice.andSomebodySmelledBurningOr', { read })
         : h.level === 'warn'
-          ? say('advice.fromOnItBeginsToHarmItself', { read, limitC: tempText(h.limitC, unit) })
+          ? say('advice.fromHeatBeginsHarmComposting', { read, limitC: tempText(h.limitC, unit) })
           : answered
             ? `${read}.${answered}`
             : h.level === 'danger'
-              ? say('advice.atAndMoreItMayHeatItself', { read, limitC: tempText(h.limitC, unit) })
-              : say('advice.pastTheHeatKillsWhatMakesCompost', {
+              ? say('advice.atMoreCanKeepHeating', { read, limitC: tempText(h.limitC, unit) })
+              : say('advice.aboveHeatKillsLifeMakes', {
                   read,
                   limitC: tempText(h.limitC, unit),
                 }),
@@ -715,12 +715,12 @@ export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWord
         caution: CHOICE_CAUTION[choice] ?? null,
       })),
     follow: h.overdue
-      ? say('advice.itShouldHaveBeenReadAgainBy', { by })
+      ? say('advice.itShouldHaveBeenRead', { by })
       : say('advice.readItAgainBy', { by }),
     urgent: h.level !== 'warn',
     escalate:
       h.escalate && h.overSince !== null
-        ? say('advice.tooHotInEveryRoundSinceTell', {
+        ? say('advice.tooHotAtEveryCheck', {
             overSince: soonText(timeZone, h.overSince, now),
           })
         : null,
@@ -735,20 +735,20 @@ const span = ({ low, high }: PercentRange, one: string, many = one): string => {
 };
 const HINT_WORDS: Readonly<Record<WaterHint, string>> = {
   get FROST() {
-    return say('advice.itFreezesOutsideWaterOnlyWhileIt');
+    return say('advice.itFreezingOutsideWaterOnly');
   },
   get HEAT() {
-    return say('advice.hotDayWaterEarlyOrLateAnd');
+    return say('advice.hotDayWaterEarlyOr');
   },
   get SHEDS() {
-    return say('advice.dryStrawShedsWaterAtFirstWet');
+    return say('advice.dryStrawShedsWaterAt');
   },
   get TWO_GOES() {
-    return say('advice.moreAtOnceWouldRunThroughFeel');
+    return say('advice.moreAtOnceWouldRun');
   },
 };
 const pctText = ({ low, high }: PercentRange): string =>
-  say('advice.moist', { low: Math.round(low), high: Math.round(high) });
+  say('advice.moisture', { low: Math.round(low), high: Math.round(high) });
 
 export type WaterWords = {
   /** Water is to go in now. */ readonly now: boolean;
@@ -762,7 +762,7 @@ export type WaterWords = {
 export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): WaterWords {
   const felt =
     'at' in w
-      ? say('advice.byTheSqueezeOfItIsAbout', {
+      ? say('advice.bySqueezeTestAbout', {
           at: soonText(timeZone, w.at, now),
           pct: pctText(w.pct),
         })
@@ -771,8 +771,8 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'NOT_FELT':
       return {
         now: false,
-        heading: say('advice.squeezeAHandfulFirst'),
-        text: say('advice.nobodyHasSqueezedAHandfulYetSo'),
+        heading: say('advice.doSqueezeTestFirst'),
+        text: say('advice.noSqueezeTestYetSo'),
         stop: null,
         heat: null,
         hints: [],
@@ -780,8 +780,8 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'FELT_LONG_AGO':
       return {
         now: false,
-        heading: say('advice.squeezeAHandfulAgain'),
-        text: say('advice.theLastWasFeltTooLongAgo', { felt: soonText(timeZone, w.felt, now) }),
+        heading: say('advice.doAnotherSqueezeTest'),
+        text: say('advice.theLastSqueezeTestWas', { felt: soonText(timeZone, w.felt, now) }),
         stop: null,
         heat: null,
         hints: [],
@@ -798,10 +798,10 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'TOO_WET':
       return {
         now: false,
-        heading: say('advice.noWaterItIsTooWet'),
+        heading: say('advice.noWaterTooWet'),
         text: w.looseL
-          ? say('advice.itHasAboutTooMuchTurnIt', { felt, looseL: span(w.looseL, 'L') })
-          : say('advice.turnItWithDryCoarseBrownsAnd', { felt }),
+          ? say('advice.itHasAboutTooMuch', { felt, looseL: span(w.looseL, 'L') })
+          : say('advice.turnWithDryCoarseBrowns', { felt }),
         stop: null,
         heat: null,
         hints: [],
@@ -809,17 +809,17 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'NO_SIZE':
       return {
         now: true,
-        heading: say('advice.waterItUntilASqueezeGivesA'),
-        text: say('advice.howMuchCannotBeReckonedItsSize', { felt }),
-        stop: say('advice.stopWhenItSeepsAtTheFoot'),
+        heading: say('advice.waterUntilSqueezeGivesDrop'),
+        text: say('advice.howMuchNeedsCannotWorked', { felt }),
+        stop: say('advice.stopWhenWaterSeepsOut'),
         heat: null,
         hints: [],
       };
     case 'WATER':
       return {
         now: true,
-        heading: say('advice.waterItAboutLNow', { litres: round5(w.now.litres) }),
-        text: say('advice.isAimedAtInAllLAre', {
+        heading: say('advice.waterAboutLNow', { litres: round5(w.now.litres) }),
+        text: say('advice.theGoalInAllL', {
           felt,
           targetPct: w.targetPct,
           litres: span(w.litres, 'L'),
@@ -827,11 +827,11 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
           minutes: Math.max(1, round5(w.now.minutes)),
           buckets: Math.max(1, round5(w.now.buckets)),
         }),
-        stop: say('advice.stopWhenItSeepsAtTheFoot2'),
+        stop: say('advice.stopWhenWaterSeepsOut2'),
         heat:
           w.coolsK === null
             ? null
-            : say('advice.thatMuchAtTakesAboutOffIts', {
+            : say('advice.thatMuchWaterAtLowers', {
                 waterC: tempText(w.waterC, unit),
                 coolsK: changeText(w.coolsK, unit),
               }),
@@ -847,54 +847,54 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
     case 'SIZE':
       return say('advice.now', { m3: volumeText(s.m3, 'm3') });
     case 'SIZE_UNKNOWN':
-      return say('advice.itsSizeIsNotKnownMeasureIt');
+      return say('advice.sizeNotKnownMeasure');
     case 'SQUEEZE':
-      return say('advice.squeezed', {
+      return say('advice.squeezeTest', {
         at: at(s.at),
         toLowerCase: SQUEEZE_WORDS[s.squeeze].word.toLowerCase(),
       });
     case 'NOT_SQUEEZED':
-      return say('advice.nobodySqueezedAHandfulLately');
+      return say('advice.noRecentSqueezeTest');
     case 'SMELL':
       return say('advice.smelled', { at: at(s.at), smell: s.smell });
     case 'NOT_SMELLED':
-      return say('advice.nobodyNotedASmellLately');
+      return say('advice.noSmellNotedLately');
     case 'RICH_INPUTS':
       return say('advice.manureOrFoodWentIn');
     case 'ONLY_GARDEN':
-      return say('advice.nothingRichWentIn');
+      return say('advice.nothingRichInNitrogenWent');
     case 'INPUTS_UNKNOWN':
-      return say('advice.whatWentInWasNotSaid');
+      return say('advice.whatWentInWasNot');
     case 'AIR':
       return say('advice.airAt', { c: tempText(s.c, unit) });
     case 'AIR_UNKNOWN':
-      return say('advice.theAirWasNotRead');
+      return say('advice.airTemperatureNotLogged');
     case 'AGE':
       return say('advice.dayOfAbout', { days: Math.floor(s.days) + 1, activeDays: s.activeDays });
     case 'TURNED':
-      return say('advice.turnedOneOtherTimesInDaysLast', {
+      return say('advice.turnedOneTimesInDays', {
         times: s.times,
         days: s.days,
         last: at(s.last),
       });
     case 'NOT_TURNED':
-      return say('advice.notTurnedSince', { since: at(s.since) });
+      return say('advice.notTurnedSince2', { since: at(s.since) });
     case 'WATERED':
-      return say('advice.lOfWaterInThreeDays', { litres: Math.round(s.litres) });
+      return say('advice.lWaterInThreeDays', { litres: Math.round(s.litres) });
     case 'COVER':
       return say('advice.coverOnOther', { on: s.on ? 'on' : 'other', at: at(s.at) });
     case 'GROWTH':
-      return say('advice.growth', { growth: s.growth, at: at(s.at) });
+      return say('advice.mold', { growth: s.growth, at: at(s.at) });
     case 'SEEPAGE':
-      return say('advice.itSeeped', { at: at(s.at) });
+      return say('advice.waterSeepedOut', { at: at(s.at) });
     case 'HIGHEST':
       return say('advice.was', { c: tempText(s.c, unit), at: at(s.at) });
     case 'PROBE_CHECKED':
       return say('advice.thermometerChecked', { at: at(s.at) });
     case 'PROBE_UNNAMED':
-      return say('advice.noReadingNamesItsThermometer');
+      return say('advice.noReadingNamesThermometer');
     case 'COVER_UNKNOWN':
-      return say('advice.nobodyNotedWhetherItIsCovered');
+      return say('advice.nobodyNotedWhetherCovered');
     case 'PROBE_UNCHECKED':
       return say('advice.thermometerWasNeverChecked', { probe: s.probe });
     case 'FOOD_IN':
@@ -913,31 +913,31 @@ export function trialText(t: Trial, { timeZone, now, unit }: Locale): string {
           beforeC: tempText(t.beforeC, unit),
           afterC: tempText(t.afterC, unit),
         });
-  if (t.outcome === 'open') return say('advice.noFullRoundSinceItCannotBe');
+  if (t.outcome === 'open') return say('advice.noFullCheckSinceSo');
   const came =
     t.outcome === 'helped'
-      ? say('advice.itWarmed')
+      ? say('advice.itWarmedUp')
       : t.outcome === 'worse'
-        ? say('advice.itCooled')
+        ? say('advice.itCooledDown')
         : say('advice.noChange');
-  return `${came}.${heat}${t.causeUnknown ? say('advice.causeUnknownSeveralThingsWereChanged') : ''}${t.afterAt === null ? '' : say('advice.read', { afterAt: soonText(timeZone, t.afterAt, now) })}`;
+  return `${came}.${heat}${t.causeUnknown ? say('advice.causeUnknownSeveralThingsWere') : ''}${t.afterAt === null ? '' : say('advice.readIt', { afterAt: soonText(timeZone, t.afterAt, now) })}`;
 }
 
 const NO_TEST = {
   get small() {
-    return say('advice.underACubicMetre');
+    return say('advice.underACubicMeter');
   },
   get 'size-unknown'() {
-    return say('advice.ofASizeThatNobodyMeasured');
+    return say('advice.ofUnknownSize');
   },
   dry: 'dry',
   get 'not-squeezed'() {
-    return say('advice.ofAMoistureThatNobodyFeltLately');
+    return say('advice.withoutRecentSqueezeTest');
   },
 } as const;
 const FIRST_PUT_RIGHT = {
   get small() {
-    return say('advice.addToItOrJoinIt');
+    return say('advice.addOrJoinWithAnother');
   },
   get 'size-unknown'() {
     return say('advice.measureIt');
@@ -946,7 +946,7 @@ const FIRST_PUT_RIGHT = {
     return say('advice.waterIt2');
   },
   get 'not-squeezed'() {
-    return say('advice.squeezeAHandful');
+    return say('advice.doASqueezeTest');
   },
 } as const;
 
@@ -954,19 +954,19 @@ const FIRST_PUT_RIGHT = {
 function reheatText(t: ReheatTest, { timeZone, now }: Locale): string {
   switch (t.code) {
     case 'SHOWS_NOTHING':
-      return say('advice.thatItStaysCoolShowsNothingIt', {
+      return say('advice.thatStaysCoolShowsNothing', {
         why: listText(t.why.map((w) => NO_TEST[w])),
         why2: listText(t.why.map((w) => FIRST_PUT_RIGHT[w])),
       });
     case 'NOT_TURNED':
-      return say('advice.turnItOnceMoreAndReadIt');
+      return say('advice.turnOnceMoreTakeTemperatures');
     case 'READ_ON':
-      return say('advice.turnedReadItUntilIfItStays', {
+      return say('advice.turnedTakeTemperaturesUntilIf', {
         turnedAt: soonText(timeZone, t.turnedAt, now),
         until: soonText(timeZone, t.until, now),
       });
     case 'STAYED_COOL':
-      return say('advice.moistBigEnoughTurnedAndItDid', {
+      return say('advice.moistBigEnoughTurnedDid', {
         turnedAt: soonText(timeZone, t.turnedAt, now),
         checks: t.checks,
       });
@@ -978,26 +978,26 @@ export function claimText(c: Claim, { timeZone, unit, now }: Locale): string {
   const met =
     c.met.length === 0
       ? c.asked === 0
-        ? say('advice.noRuleIsClaimed')
-        : say('advice.notProven')
+        ? say('advice.noRuleToMeet')
+        : say('advice.noRuleMet')
       : c.met.length < c.asked
-        ? say('advice.meetsOfRulesNotAllAreProven', { met: c.met.length, asked: c.asked })
-        : say('advice.provenBy', {
+        ? say('advice.meetsOfRules', { met: c.met.length, asked: c.asked })
+        : say('advice.met', {
             met: listText(c.met.map((m) => `${m.title}, ${dayText(timeZone, m.at)}`)),
           });
   const r = c.lastRead;
   const over =
     r?.airC == null
-      ? say('advice.theAirWasNotRead2')
-      : say('advice.overOtherTheAir', {
+      ? say('advice.airTemperatureNotLogged2')
+      : say('advice.overOtherAir', {
           coreC: Math.round(Math.abs(r.coreC - r.airC) * (unit === 'F' ? 1.8 : 1)),
           unit,
           coreC2: r.coreC >= r.airC ? 'over' : 'other',
         });
   const read =
     r === null
-      ? say('advice.itsHeatWasNeverRead')
-      : say('advice.insideWhenLastRead', {
+      ? say('advice.itsTemperatureWasNeverTaken')
+      : say('advice.insideAtLastReading', {
           coreC: tempText(r.coreC, unit),
           at: soonText(timeZone, r.at, now),
           over,
@@ -1011,21 +1011,21 @@ export function readingDoubtText(d: ReleaseDoubt, c: Claim, { unit }: Locale): s
   switch (d) {
     case 'unproven':
       return c.asked === 0
-        ? say('advice.noRuleIsClaimedForItSo')
+        ? say('advice.itHasNoRuleMeet')
         : c.met.length === 0
-          ? say('advice.itHasNotMetAnyRuleGerms')
-          : say('advice.itMeetsOfTheRulesThatIt', { met: c.met.length, asked: c.asked });
+          ? say('advice.itHasNotMetAny')
+          : say('advice.itMeetsRules', { met: c.met.length, asked: c.asked });
     case 'warm':
       return r!.airC === null
-        ? say('advice.itWasStillWarmInsideStackedOr', { coreC: tempText(r!.coreC, unit) })
-        : say('advice.itWasStillWarmInsideOutsideStacked', {
+        ? say('advice.itWasStillWarmInside', { coreC: tempText(r!.coreC, unit) })
+        : say('advice.itWasStillWarmInside2', {
             coreC: tempText(r!.coreC, unit),
             airC: tempText(r!.airC, unit),
           });
     case 'unread':
       return r === null
-        ? say('advice.nobodyHasEverReadItsHeat')
-        : say('advice.nobodyHasReadItsHeatInThe');
+        ? say('advice.itsTemperatureWasNeverTaken2')
+        : say('advice.noTemperatureInLastSeven');
   }
 }
 
@@ -1042,7 +1042,7 @@ export function courseText(
   const air =
     c.airC === null
       ? ''
-      : say('advice.aboveOtherTheAir', {
+      : say('advice.aboveOtherAir', {
           coreC: Math.round(Math.abs(c.coreC - c.airC) * (unit === 'F' ? 1.8 : 1)),
           unit,
           coreC2: c.coreC >= c.airC ? 'above' : 'other',
@@ -1050,15 +1050,15 @@ export function courseText(
   const is = `${tempText(c.coreC, unit)}${air}`;
   switch (c.code) {
     case 'TOO_YOUNG':
-      return say('advice.tooEarlyToTellAnything', { is });
+      return say('advice.tooEarlyToTell', { is });
     case 'ON_COURSE':
-      return say('advice.onCourseIsExpectedAtOn', { is, method, band, day });
+      return say('advice.onCourseExpectedAtOn', { is, method, band, day });
     case 'HOTTER':
-      return say('advice.hotterThanTheExpectedOfThisMethod', { is, band, day });
+      return say('advice.hotterThanExpectedThisMethod', { is, band, day });
     case 'COOLER':
-      return say('advice.coolerThanTheExpectedOfThisMethod', { is, band, day });
+      return say('advice.coolerThanExpectedThisMethod', { is, band, day });
     case 'JUST_TURNED':
-      return say('advice.justAfterItsTurningIsExpectedOn', { is, band, day });
+      return say('advice.justAfterTurningExpectedOn', { is, band, day });
     case 'NEAR_END':
       return say('advice.nearItsEndOn', {
         is,
@@ -1066,7 +1066,7 @@ export function courseText(
         reheat: reheat ? reheatText(reheat, locale) : '',
       }).trim();
     case 'AT_AIR':
-      return say('advice.asTheAirOn', {
+      return say('advice.asCoolAsAirOn', {
         is,
         day,
         reheat: reheat ? reheatText(reheat, locale) : '',
@@ -1079,8 +1079,8 @@ export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): s
   const since = soonText(timeZone, s.since, now);
   if (s.code === 'heating')
     return read
-      ? say('advice.closed', { heating: STAGE_WORDS.heating, since })
-      : say('advice.notReadYetClosed', { since });
+      ? say('advice.started', { heating: STAGE_WORDS.heating, since })
+      : say('advice.noTemperaturesYetStarted', { since });
   if (s.by !== null && (s.code === 'ready' || s.code === 'curing'))
     return say('advice.by', { stagewords: STAGE_WORDS[s.code], by: s.by, since });
   return s.reason === null
@@ -1108,12 +1108,12 @@ function goneText(
       ? `, ${soonText(locale.timeZone, since, locale.now)}`
       : say('advice.by2', { by, since: soonText(locale.timeZone, since, locale.now) });
   if (reason === 'merged' || reason === 'discarded' || reason === 'gave-up')
-    return say('advice.atItsEnd2', { endwords: END_WORDS[reason], when });
+    return say('advice.finished2', { endwords: END_WORDS[reason], when });
   const how =
     stage === 'released'
-      ? say('advice.letGoOut')
+      ? say('advice.released2')
       : reason === null
-        ? say('advice.atItsEnd')
+        ? say('advice.finished')
         : upperFirst(END_WORDS[reason as EndReason]);
   return `${how}${when}. ${claimText(claim, locale)}`;
 }
@@ -1124,14 +1124,14 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
   const by = (at: number): string => soonText(timeZone, at, now);
   const late = (at: number): boolean => at < now;
   const readAct = (at: number): string =>
-    late(at) ? say('advice.readItNow') : say('advice.readBy', { at: by(at) });
+    late(at) ? say('advice.logTemperaturesNow') : say('advice.logTemperaturesBy', { at: by(at) });
   const calm = { urgent: false } as const;
   switch (a.code) {
     case 'CLOSE_WHEN_BUILT':
       return {
         mark: 'add',
-        act: say('advice.fillItThenCloseIt'),
-        why: say('advice.theClockStartsWhenTheLastRaw'),
+        act: say('advice.addRestThenFinishAdding'),
+        why: say('advice.theClockStartsWhenLast'),
         due: null,
         ...calm,
       };
@@ -1152,7 +1152,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
                         turn: say('advice.turn2'),
                         split: say('advice.split'),
                         wet: say('advice.water'),
-                        'cap-off': say('advice.capOff'),
+                        'cap-off': say('advice.takeTheCapOff'),
                       })[c as 'turn'],
                   )
                   .join(' or '),
@@ -1169,8 +1169,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         mark: 'probe',
         act: readAct(a.due),
         why: a.second
-          ? say('advice.aDayAfterTheTurningItShows')
-          : say('advice.turnedTodayAReadingThisAfternoonEarns'),
+          ? say('advice.aDayAfterTurningShows')
+          : say('advice.turnedTodayTemperaturesThisAfternoon'),
         due: a.due,
         ...calm,
       };
@@ -1178,7 +1178,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: say('advice.lastHotRoundAgoPastItsAre', {
+        why: say('advice.lastHotCheckAgoAfter', {
           age: ageText((now - a.last) / MS.hour),
           maxGapHours: ageText(a.maxGapHours),
           creditedHours: durationText(a.creditedHours),
@@ -1190,7 +1190,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: say('advice.afterItsTurningHasUntilToReach', {
+        why: say('advice.afterTurningHasUntilReach', {
           valueC: tempBeside(a.valueC, a.floorC, unit),
           due: by(a.due),
           floorC: tempBeside(a.floorC, a.floorC, unit),
@@ -1204,7 +1204,9 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'turn',
         act: turnHeading({ act: 'turn', due: a.due, earliest: null }, locale),
-        why: say('advice.readItFirst', { first: first ? reasonText(first, locale) : '' }).trim(),
+        why: say('advice.takeTemperaturesFirst', {
+          first: first ? reasonText(first, locale) : '',
+        }).trim(),
         caution: CAUTION.steam,
         due: a.due,
         urgent,
@@ -1221,8 +1223,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'SQUEEZE_AGAIN':
       return {
         mark: 'squeeze',
-        act: say('advice.squeezeAHandful2'),
-        why: say('advice.itWasDryWhenItWasLast', { drySince: by(a.drySince) }),
+        act: say('advice.doASqueezeTest2'),
+        why: say('advice.itWasDryAtLast', { drySince: by(a.drySince) }),
         due: a.due,
         ...calm,
       };
@@ -1230,7 +1232,9 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'probe',
         act: readAct(a.due),
-        why: say('advice.moreOneRoundADayKeepsThe', { missingHours: missingText(a.missingHours) }),
+        why: say('advice.moreOneTemperatureCheckDay', {
+          missingHours: missingText(a.missingHours),
+        }),
         due: a.due,
         ...calm,
       };
@@ -1240,8 +1244,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         act: readAct(a.due),
         why:
           a.valueC === null
-            ? say('advice.noRoundYetTheRightMixWarms')
-            : say('advice.inItsColdestPlaceNotYetNothingcounts', {
+            ? say('advice.noTemperaturesYetRightMix')
+            : say('advice.atColdestPointNotYet', {
                 valueC: tempBeside(a.valueC, a.floorC, unit),
                 floorC: tempBeside(a.floorC, a.floorC, unit),
                 late: a.late ? 'nothingCounts' : 'other',
@@ -1257,7 +1261,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
               causewords: CAUSE_WORDS[a.cause],
               unseen:
                 a.unseen.map((s) => signText(s, locale)).join(', ') ||
-                say('advice.nothingSpeaksAgainstIt'),
+                say('advice.nothingRulesItOut'),
             });
       const look = a.signs.length === 0 && a.unseen.length > 0;
       const caution = FIX_CAUTION[a.fix];
@@ -1274,7 +1278,7 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         act: look
           ? say('advice.findOutWhy', { symptomwords: SYMPTOM_WORDS[a.symptom] })
           : `${SYMPTOM_WORDS[a.symptom]}: ${FIX_WORDS[a.fix].charAt(0).toLowerCase()}${FIX_WORDS[a.fix].slice(1)}`,
-        why: say('advice.oneChangeAtATime', { why }),
+        why: say('advice.changeOneThingAtTime', { why }),
         ...(caution && !look ? { caution } : {}),
         due: a.due,
         ...calm,
@@ -1283,8 +1287,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'FIND_OUT_WHY':
       return {
         mark: 'squeeze',
-        act: say('advice.squeezeItAndSmellIt'),
-        why: say('advice.inTheLastRoundLookAtSize', {
+        act: say('advice.checkMoistureAndSmell'),
+        why: say('advice.atLastCheckLookAt', {
           valueC: tempBeside(a.valueC, a.floorC, unit),
         }),
         due: a.due,
@@ -1293,19 +1297,19 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'PROVEN_MOVE_ON':
       return {
         mark: 'cure',
-        act: say('advice.letItCoolAndCure'),
+        act: say('advice.letCoolCure'),
         why:
           a.valueC === null
-            ? say('advice.nothingRawGoesInAnyMoreIt')
-            : say('advice.inTheLastRoundNothingRawGoes', { valueC: tempText(a.valueC, unit) }),
+            ? say('advice.addNothingRawWouldStart')
+            : say('advice.atLastCheckAddNothing', { valueC: tempText(a.valueC, unit) }),
         due: null,
         ...calm,
       };
     case 'ASLEEP':
       return {
         mark: 'note',
-        act: say('advice.letItSleepUntilItThaws'),
-        why: say('advice.insideAtUnderFrostItHasNot', {
+        act: say('advice.leaveUntilThaws'),
+        why: say('advice.insideOnWithFrostOutside', {
           coreC: tempText(a.coreC, unit),
           at: by(a.at),
           creditedHours: a.creditedHours > 0 ? 'itsRun' : 'other',
@@ -1319,8 +1323,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         act: readAct(a.due),
         why:
           a.coreC === null
-            ? say('advice.neverReadNoRuleWaitsForIt')
-            : say('advice.inTheLastRoundNoRuleWaits', { coreC: tempText(a.coreC, unit) }),
+            ? say('advice.noTemperaturesYetNoRule')
+            : say('advice.atLastCheckNoRule', { coreC: tempText(a.coreC, unit) }),
         due: a.due,
         ...calm,
       };
@@ -1330,8 +1334,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         act: readAct(a.due),
         why:
           a.coreC === null
-            ? say('advice.neverReadAndPastItsWorkingTime')
-            : say('advice.inTheLastRoundAndPastIts', { coreC: tempText(a.coreC, unit) }),
+            ? say('advice.noTemperaturesYetPastActive')
+            : say('advice.atLastCheckPastActive', { coreC: tempText(a.coreC, unit) }),
         due: a.due,
         ...calm,
       };
@@ -1339,8 +1343,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
       return {
         mark: 'cure',
         act: say('advice.leaveItToCure'),
-        why: say('advice.keepItCoveredAndMoistAndNothing', { claim: claimText(a.claim, locale) }),
-        brief: say('advice.keepItCoveredAndMoistAndNothing2'),
+        why: say('advice.keepCoveredMoistNothingRaw', { claim: claimText(a.claim, locale) }),
+        brief: say('advice.keepCoveredMoistNothingRaw2'),
         due: a.due,
         ...calm,
       };
@@ -1357,8 +1361,8 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
     case 'READY':
       return {
         mark: 'note',
-        act: say('advice.saidToBeReady'),
-        why: say('advice.putItDownAsReady', {
+        act: say('advice.markedReady'),
+        why: say('advice.markedItReady', {
           by: a.by ?? say('advice.somebody'),
           since: by(a.since),
           claim: claimText(a.claim, locale),

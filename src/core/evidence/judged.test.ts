@@ -51,12 +51,12 @@ test('what would raise it is said where something would', () => {
     ({ finding }) => findingText(finding),
   );
   expect(findings.map((f) => f.is)).toEqual([
-    "3 temperature checks, one every 36 h",
-    "3 points read",
-    "the depth of the core was not given",
-    "longest time between checks 36 h",
-    "no reading names its thermometer",
-    "nothing entered more than a day late",
+    '3 temperature checks, one every 36 h',
+    '3 points read',
+    'the depth of the core was not given',
+    'longest time between checks 36 h',
+    'no reading names its thermometer',
+    'nothing entered more than a day late',
   ]);
   expect(findings.at(-1)!.better).toBeNull();
 });

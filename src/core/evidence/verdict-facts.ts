@@ -30,19 +30,19 @@ export const plain = (text: string): Piece => ({ text });
 
 export const STATUS_WORD = {
   get proven() {
-    return say('evidence.proven');
+    return say('evidence.met');
   },
   get waiting() {
     return say('evidence.nothingCountsYet');
   },
   get running() {
-    return say('evidence.running');
+    return say('evidence.counting');
   },
   get recovering() {
     return say('evidence.paused');
   },
   get broken() {
-    return say('evidence.startsAgain');
+    return say('evidence.startsOver');
   },
 } as const satisfies Record<Status, string>;
 
@@ -68,13 +68,13 @@ export type VerdictFacts = ProofStatus & {
 /** Which value of a round is held against the floor. */
 export const WHERE = {
   get coldest() {
-    return say('evidence.inItsColdestPoint');
+    return say('evidence.atItsColdestPoint');
   },
   get mean() {
-    return say('evidence.onTheMeanOfItsPoints');
+    return say('evidence.asMeanPoints');
   },
   get median() {
-    return say('evidence.onTheMedianOfItsPoints');
+    return say('evidence.asMedianPoints');
   },
 } as const;
 

@@ -34,16 +34,16 @@ const note = (fact: NoteFact, at: number): Note => ({
 describe('the verdict as a grower would say it', () => {
   test('running: what is missing is rounded up, and could be is said', () => {
     expect(say({})).toBe(
-      "Still needed: 3 d 6 h more at 55 °C at its coldest point, and 2 more turnings. Could be met on Thu 21 May at the earliest.",
+      'Still needed: 3 d 6 h more at 55 °C at its coldest point, and 2 more turnings. Could be met on Thu 21 May at the earliest.',
     );
     expect(say({ turningsCounted: 4 }, 'F')).toBe(
-      "Still needed: 3 d 6 h more at 131 °F at its coldest point, and 1 more turning. Could be met on Thu 21 May at the earliest.",
+      'Still needed: 3 d 6 h more at 131 °F at its coldest point, and 1 more turning. Could be met on Thu 21 May at the earliest.',
     );
     expect(say({ turningsCounted: 5, combine: 'median' })).toBe(
-      "Needs 3 d 6 h more at 55 °C as the median of its points. Could be met on Thu 21 May at the earliest.",
+      'Still needed: 3 d 6 h more at 55 °C as the median of its points. Could be met on Thu 21 May at the earliest.',
     );
     expect(say({ creditedHours: 400 })).toBe(
-      "Needs 2 more turnings. The time is reached. Now it needs the turning and a hot check after it.",
+      'Needs 2 more turnings. The time is reached. Now it needs the turning and a hot check after it.',
     );
   });
   test('proven names when, how long and how often turned', () => {
@@ -58,7 +58,7 @@ describe('the verdict as a grower would say it', () => {
   });
   test('waiting says what it takes', () =>
     expect(say({ status: 'waiting' })).toBe(
-      "No temperatures since its clock started. It needs 15 days at 55 °C at its coldest point and 5 turnings.",
+      'No temperatures since its clock started. It needs 15 days at 55 °C at its coldest point and 5 turnings.',
     ));
   test('paused says until when', () => {
     const pause = note(
@@ -66,7 +66,7 @@ describe('the verdict as a grower would say it', () => {
       NOW,
     );
     expect(say({ status: 'recovering', creditedHours: 120, notes: [pause] })).toBe(
-      "Paused at 5 d 0 h. The check of Mon 18 May 07:40 came to 49 °C after a turning: paused, not lost. It has until Tue 19 May 04:00 to reach 55 °C.",
+      'Paused at 5 d 0 h. The check of Mon 18 May 07:40 came to 49 °C after a turning: paused, not lost. It has until Tue 19 May 04:00 to reach 55 °C.',
     );
   });
   test('broken says why before what is needed', () => {
@@ -75,14 +75,12 @@ describe('the verdict as a grower would say it', () => {
       Date.UTC(2026, 4, 17, 17),
     );
     expect(say({ status: 'broken', creditedHours: 0, turningsCounted: 0, notes: [why] })).toBe(
-      "Starts over: The check of Sun 17 May 17:00 came to 48 °C, below 55 °C, with no turning to explain it. 6 d 12 h of it no longer count toward days in a row. Still needed: 15 d 0 h more at 55 °C at its coldest point, and 5 more turnings.",
+      'Starts over: The check of Sun 17 May 17:00 came to 48 °C, below 55 °C, with no turning to explain it. 6 d 12 h of it no longer count toward days in a row. Still needed: 15 d 0 h more at 55 °C at its coldest point, and 5 more turnings.',
     );
     expect(say({ status: 'broken', creditedHours: 0 })).toMatch(
       /^Its coldest point was never at 55 °C or more so far\. Still needed: /,
     );
-    expect(say({ status: 'broken', consecutive: false, notes: [why] })).toMatch(
-      /^Needs heat: /,
-    );
+    expect(say({ status: 'broken', consecutive: false, notes: [why] })).toMatch(/^Needs heat: /);
   });
   test('quantities and dates are the strong pieces', () => {
     expect(
@@ -143,7 +141,7 @@ describe('texts of notes', () => {
     } as const;
     expect(policyText({ ...policy, maxGapHours: 60 }, 'C')).toMatch(/more than 48 h is long/);
     expect(policyText(policy, 'F')).toBe(
-      "Judged on the coldest point, less 1.8 °F for the thermometer, at least 3 points per check, gaps up to 36 h, 36 h to reheat after a full turn, counted in calendar days, at most 1 in a row without readings; points: core.",
+      'Judged on the coldest point, less 1.8 °F for the thermometer, at least 3 points per check, gaps up to 36 h, 36 h to reheat after a full turn, counted in calendar days, at most 1 in a row without readings; points: core.',
     );
   });
 });

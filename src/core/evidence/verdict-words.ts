@@ -35,7 +35,7 @@ export function displayStatusOf(
 /** A standing in a word or two. */
 export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
   const told = displayStatusOf(v);
-  return told === 'adds-up' ? say('evidence.waitsForHeat') : STATUS_WORD[told];
+  return told === 'adds-up' ? say('evidence.needsHeat') : STATUS_WORD[told];
 }
 
 const joined = (parts: readonly (readonly Piece[])[]): Piece[] =>
@@ -65,7 +65,7 @@ function needs(v: VerdictFacts, locale: Locale): Piece[] {
         ]
       : [];
   return [
-    plain(say('evidence.needs')),
+    plain(say('evidence.stillNeeded')),
     ...joined([
       time,
       turnsOwed(v, turns, time.length > 0),
@@ -91,9 +91,9 @@ const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
   if (timeReached && waitsBeyondHours) return [];
   const turns = v.turningsRequired - v.turningsCounted;
   return timeReached && turns > 0 && !turningsEndStages
-    ? [plain(say('evidence.theTimeIsReachedItWaitsFor'))]
+    ? [plain(say('evidence.theTimeReachedNowNeeds'))]
     : [
-        plain(say('evidence.couldBeProvenOn')),
+        plain(say('evidence.couldBeMetOn')),
         strong(dayText(locale.timeZone, v.earliestProofAt)),
         plain(say('evidence.atTheEarliest')),
       ];
@@ -104,10 +104,10 @@ const COLD = {
     return say('evidence.itsColdestPointWas');
   },
   get mean() {
-    return say('evidence.theMeanOfItsPointsWas');
+    return say('evidence.theMeanPointsWas');
   },
   get median() {
-    return say('evidence.theMedianOfItsPointsWas');
+    return say('evidence.theMedianPointsWas');
   },
 } as const;
 
@@ -124,16 +124,16 @@ export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece
   if (fact.code === 'THIN_ROUND')
     return [
       strong(
-        say('evidence.hotButReadAtOfPlacesThat', {
+        say('evidence.hotButReadAtPoints', {
           points: fact.points,
           minPoints: fact.minPoints,
         }),
       ),
-      plain(say('evidence.readPlacesInOneGo', { minPoints: fact.minPoints })),
+      plain(say('evidence.readPointsAtOneCheck', { minPoints: fact.minPoints })),
     ];
   return [
-    strong(say('evidence.hotButLoggedAsDryThatDoes')),
-    plain(say('evidence.waterItThenSqueezeAHandfulAgain')),
+    strong(say('evidence.hotButLoggedAsDry')),
+    plain(say('evidence.waterThenDoAnotherSqueeze')),
   ];
 }
 
@@ -143,7 +143,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
   switch (v.status) {
     case 'proven':
       return [
-        strong(say('evidence.proven2', { provenAt: whenText(timeZone, v.provenAt, now) })),
+        strong(say('evidence.met2', { provenAt: whenText(timeZone, v.provenAt, now) })),
         plain(`: ${describeFacts(v).reachedText(v, locale)}.`),
       ];
     case 'waiting':
@@ -151,8 +151,8 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
         ...(uncounted(v) ?? [
           plain(
             v.notes.some((n) => n.code === 'RESTART')
-              ? say('evidence.notReadSinceItsClockStartedAgain')
-              : say('evidence.notReadSinceItsClockStarted'),
+              ? say('evidence.noTemperaturesSinceClockStarted')
+              : say('evidence.noTemperaturesSinceClockStarted2'),
           ),
         ]),
         plain(say('evidence.itNeeds')),
@@ -166,7 +166,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
       return [
         strong(say('evidence.pausedAt', { creditedHours: durationText(v.creditedHours) })),
         plain('. '),
-        ...(pause ? [plain(pause.text)] : [plain(say('evidence.aTurningExcusesTheWaitReadIt'))]),
+        ...(pause ? [plain(pause.text)] : [plain(say('evidence.aTurningAllowsForWait'))]),
       ];
     }
     case 'broken': {
@@ -175,7 +175,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
         return [
           ...(uncounted(v) ?? [
             plain(
-              say('evidence.neverAtOrMoreSoFar', {
+              say('evidence.neverAtOrMoreSo', {
                 cold: COLD[v.combine],
                 floorC: floorText(v.floorC, locale),
               }),
@@ -185,7 +185,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
         ];
       return [
         ...(uncounted(v) ?? []),
-        strong(v.consecutive ? say('evidence.startsAgain2') : say('evidence.waitsForHeat2')),
+        strong(v.consecutive ? say('evidence.startsOver2') : say('evidence.needsHeat2')),
         plain(why.text),
         plain(' '),
         ...needs(v, locale),

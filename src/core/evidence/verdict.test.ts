@@ -202,7 +202,7 @@ describe('rounds', () => {
 });
 
 describe('segments', () => {
-  test("a raw addition starts the clock over; the earlier segment says what it had", () => {
+  test('a raw addition starts the clock over; the earlier segment says what it had', () => {
     const v = verdictOf(
       evidence([...steady(10, 34, 12, 60), ...steady(46, 58, 12, 60)], [add(40, true)]),
     );
@@ -252,7 +252,7 @@ describe('segments', () => {
     expect(verdictOf(leachate, holdRule()).segmentFrom).toBe(at(20));
     expect(verdictOf(leachate, seeds).segmentFrom).toBe(DAY0);
   });
-  test("joined with a batch that has not met its rule restarts, with a proven one does not", () => {
+  test('joined with a batch that has not met its rule restarts, with a proven one does not', () => {
     for (const withProven of [true, false]) {
       expect(
         verdictOf(
@@ -435,7 +435,9 @@ describe('turnings', () => {
       'TURN_OUTSIDE_RUN',
     ]);
     expect(v.turningsCounted).toBe(1);
-    expect(v.notes.find((n) => n.at === at(60))!.text).toMatch(/will when the batch gets hot again/);
+    expect(v.notes.find((n) => n.at === at(60))!.text).toMatch(
+      /will when the batch gets hot again/,
+    );
   });
   test('a round at the very time of a turn is before it', () => {
     const e = evidence([...flat(10, 60), ...flat(22, 60), ...flat(34, 60)], [turn(22)]);
@@ -499,7 +501,7 @@ describe('the verdict', () => {
     expect(v.notes).toMatchObject([
       {
         code: 'COLD',
-        text: "The check of Tue 5 May 04:00 came to 30 °C, below 55 °C, with no turning to explain it.",
+        text: 'The check of Tue 5 May 04:00 came to 30 °C, below 55 °C, with no turning to explain it.',
       },
     ]);
   });
@@ -520,7 +522,7 @@ describe('the verdict', () => {
       ),
     );
     expect(v.notes[0]!.text).toBe(
-      "The check of Fri 1 May 16:00 came to 122 °F, below 131 °F, with no turning to explain it.",
+      'The check of Fri 1 May 16:00 came to 122 °F, below 131 °F, with no turning to explain it.',
     );
   });
 });

@@ -62,9 +62,7 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
   if (readings.length === 0)
     return {
       ok: false,
-      problems: [
-        { path: say('formats.line1'), line: 1, message: say('formats.thereIsNoReadingInIt') },
-      ],
+      problems: [{ path: say('formats.line1'), line: 1, message: say('formats.thereNoReadingIn') }],
     };
   const { timeZone, unit } = brought.options;
   const { code, name, method, builtLocal, siteName } = brought.batch;
@@ -75,7 +73,7 @@ export function fileOfBrought(brought: Brought, sha256: Sha256): ParsedFile {
       problems: [
         {
           path: 'builtAt',
-          message: say('formats.whenTheLastRawLoadWentIn', { noTime: PROBLEM.noTime }),
+          message: say('formats.whenLastRawMaterialWent', { noTime: PROBLEM.noTime }),
         },
       ],
     };

@@ -138,7 +138,7 @@ test.each([
   ),
 );
 
-test("a batch that is still being built has none", () => {
+test('a batch that is still being built has none', () => {
   const state = foldBatch(logOf(DAY0).entries);
   expect(evidenceOfState(state, SITE, SITE_STATE, state.terms.at(-1)!)).toBeNull();
 });

@@ -241,7 +241,7 @@ describe('tables of temperatures', () => {
   test('long form, local times in the zone that was asked for', () => {
     const { readings, points, bad } = readCsv(
       [
-        ['Time', "Point", 'Temp'],
+        ['Time', 'Point', 'Temp'],
         ['2026-05-01 07:30', 'core', '57,2'],
         ['01/05/2026 07:31', 'edge', '131 °F'],
         ['', '', ''],

@@ -104,11 +104,11 @@ const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): stri
   [
     say('formats.fileSha256', { text: sha256(text) }),
     told
-      ? say('formats.logEntriesTheirChainCheckedItEnds', {
+      ? say('formats.logEntriesTheirChainChecked', {
           entries: String(told.entries),
           head: told.head,
         })
-      : say('formats.itCarriesNoLogEntriesNothingShows'),
+      : say('formats.itContainsNoLogEntries'),
   ].join('\n');
 
 function report({ rule, assessment }: AssessedRule, file: BatchFile): string {
@@ -117,13 +117,13 @@ function report({ rule, assessment }: AssessedRule, file: BatchFile): string {
   return [
     `${rule.id}  ${statusWord(factsOf(assessment)).toLowerCase()}`,
     rule.section
-      ? say('formats.valuefromValueFromMemoryCheckWithYour', {
+      ? say('formats.valuefromValueFromMemoryCheck', {
           title: rule.title,
           document: rule.document,
           section: rule.section,
           fromMemory: rule.fromMemory ? 'valueFrom' : 'other',
         })
-      : say('formats.valuefromValueFromMemoryCheckWithYour2', {
+      : say('formats.valuefromValueFromMemoryCheck2', {
           title: rule.title,
           document: rule.document,
           fromMemory: rule.fromMemory ? 'valueFrom' : 'other',
@@ -139,13 +139,13 @@ function beyondText(prepared: Prepared): string {
   const { pathogen, weedSeed } = dosesOf(prepared);
   const share = hotShare(prepared);
   return [
-    say('formats.beyondTheRulesInformationNotCompliance'),
-    say('formats.pathogenDoseWeedSeedDose1Is', {
+    say('formats.beyondRulesInformationNotCompliance'),
+    say('formats.pathogenDoseWeedSeedDose', {
       pathogen: doseText(pathogen),
       weedSeed: doseText(weedSeed),
     }),
     share === null
-      ? say('formats.hotShareOfTheHeapAt55')
-      : say('formats.hotShareOfTheHeapAt552', { share: shareRangeText(share) }),
+      ? say('formats.hotShareBatchAt55')
+      : say('formats.hotShareBatchAt552', { share: shareRangeText(share) }),
   ].join('\n');
 }

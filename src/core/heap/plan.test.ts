@@ -38,7 +38,7 @@ describe('a plan that is proposed', () => {
     [5.1, 2, 6],
     [23, 5, 15],
     [100, 20, 60],
-  ])("%d m of row, 5 m each: %d sets, %d points", (lengthM, sets, places) => {
+  ])('%d m of row, 5 m each: %d sets, %d points', (lengthM, sets, places) => {
     expect(rowStretchesOf(lengthM, 5)).toBe(sets);
     expect(proposePlan({ shape: 'windrow', coreDepthM: 0.8, lengthM }, 5, null)).toHaveLength(
       places,

@@ -97,7 +97,7 @@ describe('the fold', () => {
   test('a round that is struck is rejected reading by reading', () => {
     const log = logOf(T0);
     const round = log.round(T0 + H, 60, 61, 62);
-    log.put('correction', { target: round, reason: "another batch" }, { at: T0 + 2 * H });
+    log.put('correction', { target: round, reason: 'another batch' }, { at: T0 + 2 * H });
     expect(foldBatch(log.entries).readings.map((r) => r.flag)).toEqual([
       'rejected',
       'rejected',

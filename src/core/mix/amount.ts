@@ -31,7 +31,7 @@ export function amountProblem(
   measures: readonly OwnMeasure[],
 ): string | undefined {
   if (unit === 'unknown' || n === undefined) return undefined;
-  if (n === null || n === 0) return say('mix.typeANumberAbove0OrChoose');
+  if (n === null || n === 0) return say('mix.typeNumberAbove0Or');
   const amount = amountTyped(n, unit, false, measures);
   const wrong = amount ? tooMuch(amount) : PROBLEM.amount;
   return wrong === null ? undefined : asSentence(wrong);

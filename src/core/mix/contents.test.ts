@@ -125,7 +125,11 @@ describe('what a heap holds', () => {
     const wrong = entry('addition', { raw: true, what: 'never was' }, 50, A);
     expect(
       inIt(
-        [...first, wrong, entry('correction', { target: wrong.id, reason: "another batch" }, 40, A)],
+        [
+          ...first,
+          wrong,
+          entry('correction', { target: wrong.id, reason: 'another batch' }, 40, A),
+        ],
         A,
       ).unlogged,
     ).toEqual([]);

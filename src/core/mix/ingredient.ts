@@ -88,7 +88,7 @@ export function resolveMaterialProperties(
   };
   const from: Partial<Record<FigureName, FigureFrom>> = {};
   for (const k of ['n', 'cn', 'moisture', 'density'] as const)
-    if (table[k]) from[k] = { by: 'table', words: m.sources[k] ?? say('mix.notSaid'), at: null };
+    if (table[k]) from[k] = { by: 'table', words: m.sources[k] ?? say('mix.notGiven'), at: null };
   let { n, cn, moisture, density } = table;
   const carbon = n && cn ? Math.min(n.usual * cn.usual, MAX_CARBON_PCT) : null;
   const ofState = (k: FigureName): boolean =>

@@ -30,17 +30,17 @@ export function bucketTest({
   waterKg: number | null;
 }): Tested {
   const net = fullKg - emptyKg;
-  if (!(bucketL > 0)) return { ok: false, wrong: say('mix.giveTheVolumeOfTheBucketIn') };
+  if (!(bucketL > 0)) return { ok: false, wrong: say('mix.giveVolumeBucketInLiters') };
   if (!(net > 0))
     return {
       ok: false,
-      wrong: say('mix.theFullBucketMustWeighMoreThan'),
+      wrong: say('mix.theFullBucketMustWeigh'),
     };
   const density = (net / bucketL) * 1000;
   if (density > 3000)
     return {
       ok: false,
-      wrong: say('mix.thatWouldBeKgMHeavierThan', { density: Math.round(density) }),
+      wrong: say('mix.thatWouldKgMHeavier', { density: Math.round(density) }),
     };
   const steps: Step[] = [
     { says: say('mix.whatIsInIt', { fullKg, emptyKg }), value: net, unit: 'kg' },
@@ -50,7 +50,7 @@ export function bucketTest({
   if (waterKg < 0 || waterKg > bucketL)
     return {
       ok: false,
-      wrong: say('mix.aBucketOfLTakesBetween0', { bucketL }),
+      wrong: say('mix.aBucketLTakesBetween', { bucketL }),
     };
   const airPct = (waterKg / bucketL) * 100;
   return {
@@ -59,7 +59,7 @@ export function bucketTest({
     airPct,
     steps: [
       ...steps,
-      { says: say('mix.lOfWaterIntoL', { waterKg, bucketL }), value: airPct, unit: say('mix.air') },
+      { says: say('mix.lWaterIntoL', { waterKg, bucketL }), value: airPct, unit: say('mix.air') },
     ],
   };
 }
@@ -76,19 +76,19 @@ export function dryingTest(
 ): Tested & { readonly still?: boolean } {
   const [wet, ...dried] = weighings;
   if (wet === undefined || dried.length === 0)
-    return { ok: false, wrong: say('mix.weighItWetAndOnceMoreAt') };
-  if (!(wet > dishG)) return { ok: false, wrong: say('mix.theDishWithTheSampleMustWeigh') };
+    return { ok: false, wrong: say('mix.weighWetAtLeastOnce') };
+  if (!(wet > dishG)) return { ok: false, wrong: say('mix.theDishWithSampleMust') };
   const up = dried.findIndex((g, i) => g > (i === 0 ? wet : itemAt(dried, i - 1)) + 1e-9);
   if (up >= 0)
     return {
       ok: false,
-      wrong: say('mix.weighingIsHeavierThanTheOneBefore', { up: up + 2 }),
+      wrong: say('mix.weighingHeavierThanOneBefore', { up: up + 2 }),
     };
   const dry = lastOf(dried);
   if (!(dry > dishG))
     return {
       ok: false,
-      wrong: say('mix.nothingWouldBeLeftOfTheSample'),
+      wrong: say('mix.nothingWouldLeftSampleWas'),
     };
   const before = dried.length > 1 ? dried.at(-2)! : wet;
   const pct = ((wet - dry) / (wet - dishG)) * 100;

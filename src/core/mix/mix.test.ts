@@ -168,13 +168,16 @@ describe('what is not known', () => {
       ]);
     expect(mixOf([thin]).density).toMatchObject({
       ok: false,
-      missing: ["only liquid is in it"],
+      missing: ['only liquid is in it'],
     });
   });
   test('nothing in it, and nothing with nitrogen in it, give no figure', () => {
     expect(mixOf([]).cn.ok).toBe(false);
     const ash = { ...straw, role: 'mineral' as const, cn: null, carbonPct: null };
-    expect(mixOf([ash]).cn).toMatchObject({ ok: false, missing: ["nothing in it contains nitrogen"] });
+    expect(mixOf([ash]).cn).toMatchObject({
+      ok: false,
+      missing: ['nothing in it contains nitrogen'],
+    });
   });
 });
 

@@ -26,13 +26,13 @@ type Share = {
 /** What a mix as a whole may lack, where otherwise the parts stand whose figures are not known. */
 export const LACKS = {
   get everything() {
-    return say('mix.nothingIsInItYet');
+    return say('mix.nothingInYet');
   },
   get solids() {
-    return say('mix.nothingButLiquidIsInIt');
+    return say('mix.onlyLiquidIn');
   },
   get nitrogen() {
-    return say('mix.nothingInItHoldsNitrogen');
+    return say('mix.nothingInContainsNitrogen');
   },
 } as const;
 /** Whether what is missing is something to be put in, and not a figure to be found out. */

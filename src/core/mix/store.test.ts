@@ -180,7 +180,7 @@ describe('the store', () => {
       stackHeat(foldStore([load('green-chip', { in: 'litres', n: 600 })]).loads[0]!, NOW),
     ).toBeNull();
   });
-  test("counts what was kept out of landfill by weight; what was bought, refused, sent back or never weighed is not in the sum", () => {
+  test('counts what was kept out of landfill by weight; what was bought, refused, sent back or never weighed is not in the sum', () => {
     const [a, b, c, d, e] = [
       load('straw', { in: 'kg', n: 100 }, { supplier: 'Barn' }),
       load('straw', { in: 'kg', n: 50 }, { waste: false, supplier: 'Barn' }),
@@ -206,7 +206,7 @@ describe('the store', () => {
   });
 });
 
-describe("what we accept", () => {
+describe('what we accept', () => {
   const m = (id: string, ...risks: ('food' | 'disease' | 'chemical')[]) => ({ id, risks });
   test('hangs on the material, on what it may carry, and on how the heap is kept; the first line that fits holds', () => {
     expect(answerTo(m('pet-dung'), null, USUAL_ACCEPTANCE)).toMatchObject({ answer: 'refuse' });

@@ -36,7 +36,7 @@ export const USUAL_MEASURES: readonly OwnMeasure[] = [
   {
     id: 'scoop',
     get name() {
-      return say('mix.loaderScoop');
+      return say('mix.loaderBucket');
     },
     litres: 600,
   },
@@ -56,7 +56,7 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
     material: 'treated-wood',
     answer: 'refuse',
     get reason() {
-      return say('mix.copperArsenicAndGlueDoNotRot');
+      return say('mix.copperArsenicGlueDoNot');
     },
   },
   {
@@ -70,21 +70,21 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
     material: 'pet-dung',
     answer: 'refuse',
     get reason() {
-      return say('mix.parasitesOutlastAShortHeat');
+      return say('mix.parasitesSurviveShortHeat');
     },
   },
   {
     material: 'wild-droppings',
     answer: 'refuse',
     get reason() {
-      return say('mix.germsAndParasitesNobodyHasLookedFor');
+      return say('mix.untestedPathogensAndParasites');
     },
   },
   {
     material: 'slaughter-waste',
     answer: 'refuse',
     get reason() {
-      return say('mix.animalByProductOnlyWithLeaveCheck');
+      return say('mix.animalByProductOnlyWith');
     },
   },
   {
@@ -92,28 +92,28 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
     kept: ['vessel'],
     answer: 'ask',
     get reason() {
-      return say('mix.animalByProductOnlyWithLeaveCheck');
+      return say('mix.animalByProductOnlyWith');
     },
   },
   {
     material: 'meat-fish',
     answer: 'refuse',
     get reason() {
-      return say('mix.drawsRatsAndIsAnAnimalBy');
+      return say('mix.attractsRatsAnimalByProduct');
     },
   },
   {
     material: 'biosolids',
     answer: 'ask',
     get reason() {
-      return say('mix.aRegulatedClassSamplingAndRecordsCheck');
+      return say('mix.aRegulatedMaterialSamplingRecords');
     },
   },
   {
     material: 'invasive-roots',
     answer: 'refuse',
     get reason() {
-      return say('mix.itMayNotBeMovedInMany');
+      return say('mix.movingForbiddenInManyPlaces');
     },
   },
   {
@@ -128,7 +128,7 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
     material: 'cooked-food',
     answer: 'ask',
     get reason() {
-      return say('mix.onlyBuriedInsideAndOnlyWhereYour');
+      return say('mix.onlyBuriedInsideOnlyWhere');
     },
   },
   {
@@ -136,28 +136,28 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
     kept: ['turned', 'vessel'],
     answer: 'accept',
     get reason() {
-      return say('mix.turnedIntoTheHotCore');
+      return say('mix.turnedIntoHotCore');
     },
   },
   {
     material: 'bindweed',
     answer: 'ask',
     get reason() {
-      return say('mix.rootsAtTheSkinOfAStatic');
+      return say('mix.rootsNearSurfaceStaticPile');
     },
   },
   {
     material: 'wood-ash',
     answer: 'ask',
     get reason() {
-      return say('mix.fromCleanWoodOnlyAndADusting');
+      return say('mix.fromCleanWoodOnlyOnly');
     },
   },
   {
     risk: 'chemical',
     answer: 'ask',
     get reason() {
-      return say('mix.mayCarryWhatDoesNotRot');
+      return say('mix.mayContainThingsDoNot');
     },
   },
   {
@@ -165,7 +165,7 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
     kept: ['static'],
     answer: 'ask',
     get reason() {
-      return say('mix.theSkinOfAStaticHeapNever');
+      return say('mix.theSurfaceStaticPileNever');
     },
   },
 ];
@@ -425,7 +425,7 @@ function heapsOf(live: readonly Entry[]): Map<BatchId, HeapLog> {
                   ? [
                       {
                         at: e.at,
-                        what: e.data.what ?? say('mix.whatWasJoinedToIt'),
+                        what: e.data.what ?? say('mix.whatWasJoined'),
                         waterL: null,
                         part: null,
                       },
@@ -434,7 +434,7 @@ function heapsOf(live: readonly Entry[]): Map<BatchId, HeapLog> {
               ),
               ...added.map((e) => ({
                 at: e.at,
-                what: e.data.what ?? say('mix.whatWasAddedToIt'),
+                what: e.data.what ?? say('mix.whatWasAdded'),
                 waterL: LIQUID.has(e.data.stuff ?? '') ? (e.data.litres ?? 0) : null,
                 part: transferred(e.data),
               })),

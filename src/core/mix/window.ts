@@ -34,7 +34,7 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
   moisture: {
     id: 'moisture',
     get name() {
-      return say('mix.moisture2');
+      return say('mix.moistureContent');
     },
     get unit() {
       return say('mix.ofWeight');
@@ -58,7 +58,7 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
     scale: [100, 900],
     digits: 0,
     get source() {
-      return say('mix.upperEndTheRestCommonPractice', { nraes: NRAES });
+      return say('mix.upperEndRestCommonPractice', { nraes: NRAES });
     },
   },
   air: {
@@ -74,7 +74,7 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
     scale: [0, 100],
     digits: 0,
     get source() {
-      return say('mix.commonPracticeUnderAboutAThirdAir');
+      return say('mix.commonPracticeBelowAboutThird');
     },
   },
 };

@@ -16,12 +16,7 @@ describe('what is said of a mix', () => {
     [15, 55, 450, /^It would heat up but smell of ammonia: too little carbon for its nitrogen\.$/],
     [23, 55, 450, /^A little high in nitrogen: some of it will leave as ammonia\.$/],
     [60, 55, 450, /^It would hardly heat: too little nitrogen/],
-    [
-      27,
-      72,
-      450,
-      /^Carbon and nitrogen are balanced, but it is too wet and would go sour\.$/,
-    ],
+    [27, 72, 450, /^Carbon and nitrogen are balanced, but it is too wet and would go sour\.$/],
     [15, 30, 450, /smell of ammonia.*\. It is too dry to work\.$/],
     [27, 55, 720, /too dense for air\.$/],
     [27, 55, 150, /so loose that it would not hold its heat\.$/],
@@ -50,9 +45,9 @@ describe('what is said of a mix', () => {
       { ...plain({ name: 'some manure', kg: 1, wet: 70, n: 2, c: 40 }), kg: null, litres: null },
     ]);
     expect(mixSays(mix)).toBe(
-      "Cannot be worked out: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.",
+      'Cannot be worked out: some manure is not known well enough. No figure is made up: count the buckets, test a load, or leave it out.',
     );
-    expect(windowSays('cn', mix)).toBe("Cannot be worked out: some manure.");
+    expect(windowSays('cn', mix)).toBe('Cannot be worked out: some manure.');
     expect(windowInShort('cn', mix)).toBe('not known');
   });
   test('in short it stands with its unit and in which direction it is off; an empty bench says what is wanted', () => {
@@ -61,7 +56,7 @@ describe('what is said of a mix', () => {
       windowInShort('moisture', of(27, 55, 450)),
       windowInShort('density', of(27, 55, 720)),
     ]).toEqual(['22.2 low', '55 % ✓', '720 kg/m³ too high']);
-    expect(windowSays('moisture', mixOf([]))).toBe("Best 50 to 60; 40 to 65 still works.");
+    expect(windowSays('moisture', mixOf([]))).toBe('Best 50 to 60; 40 to 65 still works.');
   });
 });
 
@@ -85,7 +80,7 @@ test('each window knows below, within and above; its bounds belong to it', () =>
 test('what limits a solve is told with what there is and what it would take', () => {
   const straw = { key: 'x', name: 'Straw' };
   expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8, 'm3')).toBe(
-    "Straw: there is 10 kg, 80 L, and it would take 1.4 t, 11 m³",
+    'Straw: there is 10 kg, 80 L, and it would take 1.4 t, 11 m³',
   );
   expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null, 'm3')).toBe(
     'Straw: there is none, and it would take 40 kg',
@@ -109,7 +104,7 @@ test('what limits a solve is told with what there is and what it would take', ()
     ),
   ).toMatch(/comes closest: it misses carbon to nitrogen and moisture content\./);
   const reached = { reached: true, amounts: [], waterL: 0, misses: [], limits: [] };
-  expect(solvedSays(reached, { misses: [] })).toBe("This reaches the goal.");
+  expect(solvedSays(reached, { misses: [] })).toBe('This reaches the goal.');
   expect(solvedSays(reached, { misses: ['density'] })).toMatch(
     /In whole measures it just misses bulk density\.$/,
   );

@@ -51,7 +51,7 @@ export const ROLE_WORDS: Readonly<Record<Role, { readonly one: string; readonly 
   mineral: {
     one: 'mineral',
     get many() {
-      return say('mix.mineralsChar');
+      return say('mix.mineralsBiochar');
     },
   },
   finished: {
@@ -78,19 +78,19 @@ export const ROLE_MEANS: Readonly<Record<Role, string>> = {
     return say('mix.bringsCarbon');
   },
   get structure() {
-    return say('mix.keepsAirPathsOpen');
+    return say('mix.keepAirPathsOpen');
   },
   get activator() {
-    return say('mix.aLittleOfItGoesFar');
+    return say('mix.aLittleGoesLongWay');
   },
   get mineral() {
-    return say('mix.bringsNoCarbonToSpeakOf');
+    return say('mix.bringAlmostNoCarbon');
   },
   get finished() {
-    return say('mix.doneForSeedingOrCover');
+    return say('mix.finishedForStarterOrCover');
   },
   get liquid() {
-    return say('mix.wetsTheHeap');
+    return say('mix.wetThePile');
   },
 };
 export const STATE_WORDS: Readonly<Record<LoadState, string>> = {
@@ -164,7 +164,7 @@ export const ANSWER_WORDS: Readonly<
       return say('mix.accept');
     },
     get mark() {
-      return say('mix.takenIn');
+      return say('mix.accepted');
     },
   },
   ask: {
@@ -172,7 +172,7 @@ export const ANSWER_WORDS: Readonly<
       return say('mix.askFirst');
     },
     get mark() {
-      return say('mix.heldUntilItIsAsked');
+      return say('mix.onHoldUntilAnswered');
     },
   },
   refuse: {
@@ -238,19 +238,19 @@ export const RIPENING = {
   },
   fermenting: {
     get doing() {
-      return say('mix.fermentingInSealedPails');
+      return say('mix.fermentingInSealedBuckets');
     },
     days: 14,
   },
   charged: {
     get doing() {
-      return say('mix.chargingChar');
+      return say('mix.chargingBiochar');
     },
     days: 14,
   },
   aged: {
     get doing() {
-      return say('mix.ageingInTheStack');
+      return say('mix.agingInTheStack');
     },
     days: 90,
   },
@@ -283,49 +283,49 @@ const SAYS: Readonly<
 > = {
   cn: {
     get 'too-low'() {
-      return say('mix.itWouldHeatButSmellOfAmmonia');
+      return say('mix.itWouldHeatUpBut');
     },
     get low() {
-      return say('mix.aLittleRichSomeOfItsNitrogen');
+      return say('mix.aLittleHighInNitrogen');
     },
     get high() {
-      return say('mix.aLittleLeanItWillHeatMore');
+      return say('mix.aLittleLowInNitrogen');
     },
     get 'too-high'() {
-      return say('mix.itWouldHardlyHeatTooLittleNitrogen');
+      return say('mix.itWouldHardlyHeatToo');
     },
   },
   moisture: {
     get 'too-low'() {
-      return say('mix.itIsTooDryToWork');
+      return say('mix.itTooDryWork');
     },
     get low() {
-      return say('mix.itIsALittleDry');
+      return say('mix.itLittleDry');
     },
     get high() {
-      return say('mix.itIsALittleWet');
+      return say('mix.itLittleWet');
     },
     get 'too-high'() {
-      return say('mix.itIsTooWetAndWouldGo');
+      return say('mix.itTooWetWouldGo');
     },
   },
   density: {
     get 'too-low'() {
-      return say('mix.itIsSoLooseThatItWould');
+      return say('mix.itSoLooseWouldNot');
     },
     get low() {
       return say('mix.itIsLoose');
     },
     get high() {
-      return say('mix.itLiesRatherTight');
+      return say('mix.itIsRatherDense');
     },
     get 'too-high'() {
-      return say('mix.itIsTooDenseToBreathe');
+      return say('mix.itTooDenseForAir');
     },
   },
   air: {
     get 'too-low'() {
-      return say('mix.airWouldNotGetThroughIt');
+      return say('mix.airWouldNotGetThrough');
     },
     get low() {
       return say('mix.itHasLittleAir');
@@ -334,7 +334,7 @@ const SAYS: Readonly<
       return say('mix.itIsAiry');
     },
     get 'too-high'() {
-      return say('mix.itIsSoAiryThatItWould');
+      return say('mix.itSoAiryWouldCool');
     },
   },
 };
@@ -348,11 +348,11 @@ const BAD: ReadonlySet<WindowPosition> = new Set<WindowPosition>(['too-low', 'to
 /** What is to be thought of a mix, in a sentence or two. */
 export function mixSays(mix: Mix): string {
   const cn = mix.cn;
-  if (mix.shares.length === 0) return say('mix.nothingIsInItYetAddWhat');
+  if (mix.shares.length === 0) return say('mix.itEmptyAddWhatYou');
   if (!cn.ok && cn.known)
-    return say('mix.countTheBucketsOrTestALoad', { known: knownText('cn', cn.known, cn.missing) });
+    return say('mix.countBucketsOrTestLoad', { known: knownText('cn', cn.known, cn.missing) });
   if (!cn.ok)
-    return say('mix.cannotBeComputedNoneIsnotIsNot', {
+    return say('mix.cannotWorkedOutIsnotNot', {
       missing: listText(cn.missing),
       isLacking: cn.missing.every(isLacking) ? 'none' : cn.missing.length === 1 ? 'isNot' : 'other',
       isLacking2: cn.missing.some(isLacking) ? 'addSomething' : 'other',
@@ -376,10 +376,10 @@ export function mixSays(mix: Mix): string {
     2,
   );
   if (worst.length === 0 && at.length > 0)
-    return say('mix.carbonNitrogenAndWaterAreRightBut', {
+    return say('mix.carbonNitrogenWaterRightBut', {
       says: SAYS[firstOf(at).id][firstOf(at).s],
     });
-  if (worst.length === 0) return say('mix.aGoodMixBigEnoughItShould');
+  if (worst.length === 0) return say('mix.aGoodMixIfPile');
   const [first, second] = worst.map((x) => SAYS[x.id][x.s]);
   const balanced = !at.some((x) => x.id === 'cn');
   const [{ id, s }] = worst as [(typeof worst)[number]];
@@ -387,7 +387,7 @@ export function mixSays(mix: Mix): string {
   const speaksOfAir = id === 'air' && s === 'too-low';
   const start =
     balanced && !speaksOfAir
-      ? say('mix.theBalanceOfCarbonAndNitrogenIs', { first: first! })
+      ? say('mix.carbonNitrogenBalancedBut', { first: first! })
       : upperFirst(first!);
   return `${start}${second ? `. ${upperFirst(second)}` : ''}.`;
 }
@@ -399,7 +399,7 @@ function knownText(id: WindowId, known: Est, missing: readonly string[]): string
     high - low > 10 ** -WINDOWS[id].digits
       ? say('mix.to', { id: windowFigure(id, low), id2: windowFigure(id, high) })
       : '';
-  return say('mix.ofWhatIsKnownNotInThat', {
+  return say('mix.ofWhatKnownNotIncluded', {
     nameinshort: NAME_IN_SHORT[id],
     id: windowFigure(id, value),
     unitinshort: UNIT_IN_SHORT[id],
@@ -425,7 +425,7 @@ const IN_SHORT: Readonly<Record<Exclude<WindowPosition, 'unknown'>, string>> = {
 const NAME_IN_SHORT: Readonly<Record<WindowId, string>> = {
   cn: 'C:N',
   get moisture() {
-    return say('mix.moisture2');
+    return say('mix.moistureContent');
   },
   get density() {
     return say('mix.density');
@@ -453,14 +453,14 @@ export function windowInShort(id: WindowId, mix: Mix): string {
 export function windowSays(id: WindowId, mix: Mix): string {
   const f = mix[id];
   if (mix.shares.length === 0)
-    return say('mix.wantedStillWorks', {
+    return say('mix.bestStillWorks', {
       preferred: WINDOWS[id].preferred.join(' to '),
       reasonable: WINDOWS[id].reasonable.join(' to '),
     });
   if (!f.ok)
     return f.known
       ? knownText(id, f.known, f.missing)
-      : say('mix.cannotBeComputed', { missing: listText(f.missing) });
+      : say('mix.cannotBeWorkedOut', { missing: listText(f.missing) });
   const { low, value, high } = f.est;
   const s = windowPositionOf(WINDOWS[id], value);
   const band =
@@ -471,13 +471,13 @@ export function windowSays(id: WindowId, mix: Mix): string {
 }
 const NEAR: Readonly<Record<WindowId, string>> = {
   get cn() {
-    return say('mix.whereMostSchoolsWantIt');
+    return say('mix.theRangeMostGrowersAim');
   },
   get moisture() {
-    return say('mix.likeAWrungSponge');
+    return say('mix.likeWrungOutSponge');
   },
   get density() {
-    return say('mix.looseEnoughToBreathe');
+    return say('mix.looseEnoughForAir');
   },
   get air() {
     return say('mix.airGetsThrough');
@@ -486,34 +486,34 @@ const NEAR: Readonly<Record<WindowId, string>> = {
 const WHY: Readonly<Record<WindowId, { readonly low: string; readonly high: string }>> = {
   cn: {
     get low() {
-      return say('mix.under25TheNitrogenLeavesAsAmmonia');
+      return say('mix.below25NitrogenLeavesAs');
     },
     get high() {
-      return say('mix.over30ItWarmsMoreSlowly');
+      return say('mix.above30HeatsMoreSlowly');
     },
   },
   moisture: {
     get low() {
-      return say('mix.under50TheMicrobesGoThirsty');
+      return say('mix.below50MicrobesRunShort');
     },
     get high() {
-      return say('mix.over60ThePoresFillUp');
+      return say('mix.above60PoresFillWith');
     },
   },
   density: {
     get low() {
-      return say('mix.looseItSinksFastAndHeatBlows');
+      return say('mix.looseSettlesFastLosesHeat');
     },
     get high() {
-      return say('mix.tightMoreStructureLetsAirIn');
+      return say('mix.denseMoreStructureLetsAir');
     },
   },
   air: {
     get low() {
-      return say('mix.underAThirdAirStandsStill');
+      return say('mix.belowThirdAirDoesNot');
     },
     get high() {
-      return say('mix.veryOpenItDriesAndCools');
+      return say('mix.veryOpenDriesCools');
     },
   },
 };
@@ -549,7 +549,7 @@ const SCHOOL_FITS: Readonly<Record<MixApproach, string>> = {
     return say('mix.fits');
   },
   get cover() {
-    return say('mix.brownsEnoughToCoverEveryLayerThen');
+    return say('mix.enoughBrownsCoverEveryLayer');
   },
 };
 /** What a school says of the mix. @param measure that amounts are told in */
@@ -557,11 +557,11 @@ export function schoolSays(
   s: ApproachAdvice,
   measure: { readonly name: string; readonly many?: string | undefined; readonly litres: number },
 ): string {
-  if (s.says === 'unknown') return say('mix.cannotBeComputed2', { missing: listText(s.missing) });
+  if (s.says === 'unknown') return say('mix.cannotBeWorkedOut2', { missing: listText(s.missing) });
   if (s.says === 'fits') return SCHOOL_FITS[s.school];
-  const what = s.says === 'more-brown' ? say('mix.moreBrown') : say('mix.moreGreen');
-  if (s.litres === null) return say('mix.wants', { what });
-  return say('mix.wants2', {
+  const what = s.says === 'more-brown' ? say('mix.moreBrowns') : say('mix.moreGreens');
+  if (s.litres === null) return say('mix.needs', { what });
+  return say('mix.needs2', {
     litres: measureText(
       Math.max(0.5, Math.round((s.litres / measure.litres) * 2) / 2),
       measure.name,
@@ -573,16 +573,16 @@ export function schoolSays(
 
 const LACKS = {
   get carbon() {
-    return say('mix.nothingInTheListBringsEnoughCarbon');
+    return say('mix.nothingInListBringsEnough');
   },
   get nitrogen() {
-    return say('mix.nothingInTheListBringsEnoughNitrogen');
+    return say('mix.nothingInListBringsEnough2');
   },
   get dry() {
-    return say('mix.everythingInTheListIsTooWet');
+    return say('mix.everythingInListTooWet');
   },
   get structure() {
-    return say('mix.everythingInTheListIsTooDense');
+    return say('mix.everythingInListTooDense');
   },
 } as const;
 /** Which limit binds, with what it would take instead. @param perL litres of a kilogram */
@@ -599,15 +599,15 @@ export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): st
     case 'STOCK':
       return l.allowedKg < 0.5
         ? say('mix.thereIsNoneAnd', { name: l.name, takes })
-        : say('mix.thereAreAnd', { name: l.name, allowedKg: amount(l.allowedKg), takes });
+        : say('mix.thereIsAnd', { name: l.name, allowedKg: amount(l.allowedKg), takes });
     case 'MOST':
-      return say('mix.atMostWasAllowedAnd', {
+      return say('mix.atMostWasAllowed', {
         name: l.name,
         allowedKg: amount(l.allowedKg),
         takes,
       });
     case 'LEAST':
-      return say('mix.atLeastWasAskedForAnd', {
+      return say('mix.atLeastWasAskedFor', {
         name: l.name,
         allowedKg: amount(l.allowedKg),
         takes,
@@ -625,10 +625,10 @@ export function solvedSays(
     listText(ids.map((m) => WINDOWS[m].name.toLowerCase()));
   if (s.reached)
     return inSteps.misses.length === 0
-      ? say('mix.thisReachesIt')
-      : say('mix.toTheKilogramItCanBeReached', { misses: names(inSteps.misses) });
-  return say('mix.itCannotBeReachedWithWhatThere', {
-    misses: names(s.misses) || say('mix.theAmountThatWasAskedFor'),
+      ? say('mix.thisReachesTheGoal')
+      : say('mix.itCanReachedByWeight', { misses: names(inSteps.misses) });
+  return say('mix.theGoalCannotReachedWith', {
+    misses: names(s.misses) || say('mix.theAmountWasAskedFor'),
   });
 }
 
@@ -638,27 +638,27 @@ export function initialCnText(
   asked: { readonly low: number; readonly high: number },
   found: CnFinding,
 ): string {
-  const asks = say('mix.initialCNOfTo', { low: ratio(asked.low), high: ratio(asked.high) });
+  const asks = say('mix.initialCN', { low: ratio(asked.low), high: ratio(asked.high) });
   if (found.code === 'unknown')
     return found.missing.length === 0
-      ? say('mix.cannotBeToldTheHeapIsStill', { asks })
-      : say('mix.cannotBeToldSinceThisIsNot', { asks, missing: listText(found.missing) });
+      ? say('mix.cannotTellBatchStillBeing', { asks })
+      : say('mix.cannotTellBecauseThisNot', { asks, missing: listText(found.missing) });
   const { low, value, high } = found.est;
   const mix =
     Math.round(low) === Math.round(high)
       ? say('mix.itsMixCameTo', { value: ratio(value) })
-      : say('mix.itsMixCameToTo', {
+      : say('mix.itsMixCame', {
           value: ratio(value),
           low: Math.round(low),
           high: Math.round(high),
         });
   switch (found.code) {
     case 'met':
-      return say('mix.met', { asks, mix });
+      return say('mix.meets', { asks, mix });
     case 'not-met':
-      return say('mix.notMet', { asks, mix });
+      return say('mix.doesNotMeet', { asks, mix });
     case 'unsure':
-      return say('mix.notSureALaboratorysFiguresOfIts', { asks, mix });
+      return say('mix.notCertainLaboratoryFiguresMaterials', { asks, mix });
   }
 }
 
@@ -673,28 +673,28 @@ export const LAYER_WORDS = {
     return say('mix.greens2');
   },
   get raw() {
-    return say('mix.greensTheRawAndSeedingOfThem');
+    return say('mix.greensWithRawSeedingMaterials');
   },
   get blanket() {
-    return say('mix.blanket');
+    return say('mix.coverLayer');
   },
 } as const;
 
 /** Cautions of building, where the work is done. */
 export const BUILD_CAUTION = {
   get raw() {
-    return say('mix.rawDungOrFoodGlovesWashHands');
+    return say('mix.rawManureOrFoodWear');
   },
   get dust() {
-    return say('mix.oldHayLitterAndChipAreFull');
+    return say('mix.oldHayLitterChipsFull');
   },
   get lifting() {
-    return say('mix.aBarrowOfWetDungWeighsMore');
+    return say('mix.aWheelbarrowWetManureWeighs');
   },
 } as const;
 /** What a team moves, in words. @param kg in all */
 export const liftText = (kg: number, people: number): string =>
-  say('mix.aboutToMoveForEachOf', {
+  say('mix.aboutMoveForEach', {
     kg: kgText(kg),
     kg2: kgText(kg / Math.max(1, people)),
     people,

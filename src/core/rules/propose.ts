@@ -22,22 +22,22 @@ const RAW: readonly Input[] = ['manure', 'food-waste', 'biosolids'];
 
 const WHY: Record<Input, string> = {
   get manure() {
-    return say('rules.rawDungIsInIt');
+    return say('rules.rawManureIn');
   },
   get 'seeding-weeds'() {
-    return say('rules.seedingWeedsOrLateHayAreIn');
+    return say('rules.seedingWeedsOrLateHay');
   },
   get 'food-waste'() {
-    return say('rules.foodWasteIsInIt');
+    return say('rules.foodWasteIn');
   },
   get biosolids() {
-    return say('rules.sewageSludgeIsInIt');
+    return say('rules.sewageSludgeIn');
   },
   get 'diseased-plants'() {
-    return say('rules.diseasedPlantsAreInIt');
+    return say('rules.diseasedPlantsIn');
   },
   get garden() {
-    return say('rules.plantWasteMayCarryGermsToo');
+    return say('rules.plantWasteMayCarryPathogens');
   },
 };
 
@@ -113,9 +113,9 @@ export function proposedRules({
       if (!input) return [];
       const from =
         siteRules.length > 0
-          ? say('rules.theSiteWorksToIt')
+          ? say('rules.theSiteWorks')
           : rule.jurisdiction === country
-            ? say('rules.byTheSitesTimeZone', { country })
+            ? say('rules.bySitesTimeZone', { country })
             : COMMON_PRACTICE;
       return [{ id: rule.id, input: WHY[input], from }];
     });

@@ -27,16 +27,15 @@ export const sourceText = (rule: Rule): string =>
 /** What may restart a rule's clock. */
 export const CLOCK_TEXT = {
   get germs() {
-    return say('rules.onTheClockOfGermsAnythingRaw');
+    return say('rules.pathogenClockAnythingRawOr');
   },
   get seeds() {
-    return say('rules.onTheClockOfSeedsAnythingWith');
+    return say('rules.weedSeedClockAnythingWith');
   },
 } as const;
 
 /** On a record: which text of a rule was judged by. */
-export const heldText = (edition: number): string =>
-  say('rules.ruleTextsAsHeldByThisProgram', { edition });
+export const heldText = (edition: number): string => say('rules.ruleTextsAsInThis', { edition });
 
 /** Said of a rule whose values were not compared with its text. */
-export const memoryText = (): string => say('rules.itsValuesWereWrittenDownFromMemory');
+export const memoryText = (): string => say('rules.itsValuesWereWrittenDown');

@@ -138,7 +138,7 @@ describe('what a drawing says', () => {
       'F',
     ).says;
     expect(says).toBe(
-      "Egret, counting, 2 d 0 h of 15 d, 0 of 5 turnings count, coldest 140 °F, 12 h ago",
+      'Egret, counting, 2 d 0 h of 15 d, 0 of 5 turnings count, coldest 140 °F, 12 h ago',
     );
     expect(heapPicture(built(5), NOW, 'C').says).toMatch(/no temperatures yet$/);
   });

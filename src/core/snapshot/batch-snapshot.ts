@@ -227,7 +227,7 @@ export function createBatchSnapshot(
   );
   const last = present(
     state.entries.findLast((e) => e.batch === state.id),
-    say('snapshot.theEntryThatOpenedIt'),
+    say('snapshot.theEntryStarted'),
   );
   const calm = calmState(situation, lead, now, maxGapHours);
   return {

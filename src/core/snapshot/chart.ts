@@ -45,7 +45,7 @@ function roundSays(
     hot: say('snapshot.hot'),
     cold: say('snapshot.notHot'),
     over: say('snapshot.tooHot'),
-    thin: say('snapshot.hotButPlacesAreNeededDoesNot', {
+    thin: say('snapshot.hotButPointsNeededDoes', {
       minPoints: prepared.evidence.policy.minPoints,
     }),
   }[heat];
@@ -122,7 +122,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
         mark: 'add' as const,
         label: say('snapshot.built'),
         restart: false,
-        title: say('snapshot.lastRawLoadIn', {
+        title: say('snapshot.lastRawMaterialIn', {
           builtAt: whenText(timeZone, evidence.builtAt, now),
         }),
       },
@@ -137,7 +137,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
             e.kind === 'turn' && e.data.full
               ? String((turn += 1))
               : e.kind === 'turn'
-                ? say('snapshot.stirred')
+                ? say('snapshot.partialTurn')
                 : e.kind === 'addition'
                   ? (e.data.what?.split(/[ ,]/)[0] ??
                     (raw ? say('snapshot.raw') : say('snapshot.added')))
@@ -164,14 +164,14 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
         provenAt: v.provenAt,
         label:
           v.provenAt !== null
-            ? say('snapshot.proven', { provenAt: whenText(timeZone, v.provenAt, now) })
+            ? say('snapshot.met', { provenAt: whenText(timeZone, v.provenAt, now) })
             : running
               ? v.creditedHours >= v.requiredHours
                 ? say('snapshot.timeReached')
                 : say('snapshot.atTheEarliest', {
                     earliestProofAt: dayText(timeZone, v.earliestProofAt),
                   })
-              : say('snapshot.missing', {
+              : say('snapshot.toGo', {
                   requiredHours: missingText(v.requiredHours - v.creditedHours),
                 }),
       };
@@ -193,7 +193,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
     })),
     days: dayTicks(from, end, timeZone, now),
     nowLabel: live && rounds.length > 0 ? tempBeside(lastOf(rounds).value, floorC, unit) : null,
-    floorLabel: say('snapshot.andUpTimeIsCredited', { floor }),
+    floorLabel: say('snapshot.andAboveTimeCounts', { floor }),
     hotLabel: say('snapshot.aboveTooHot', { temp: tempText(70, unit) }),
   };
 }
@@ -205,7 +205,7 @@ function barName(
 ): string {
   const seeds = clock === 'seeds';
   const { barText } = getRequirementDescription(part.of.kind);
-  return `${seeds ? say('snapshot.seeds') : ''}${barText(part.of, { part, turns, unit, roomy: !seeds })}`;
+  return `${seeds ? say('snapshot.weedSeeds') : ''}${barText(part.of, { part, turns, unit, roomy: !seeds })}`;
 }
 
 function otherLines({ rounds, corrector, evidence }: BatchAssessment['prepared']) {
@@ -243,11 +243,13 @@ function dayTicks(from: number, to: number, timeZone: string, now: number) {
 /** What stands under the bars: why a run was lost, paused or a round set aside, in a few words. */
 function breaksOf(notes: readonly Note[], { unit }: Locale) {
   const lost = (ms: number): string =>
-    ms > 0 ? say('snapshot.lost', { ms: durationText(ms / MS.hour) }) : say('snapshot.runEnded');
+    ms > 0
+      ? say('snapshot.lost', { ms: durationText(ms / MS.hour) })
+      : say('snapshot.countedTimeEnds');
   return notes.flatMap(({ fact: f, at }): { at: number; text: string }[] => {
     switch (f.code) {
       case 'RESTART':
-        return [{ at, text: say('snapshot.clockStartsAgain') }];
+        return [{ at, text: say('snapshot.clockStartsOver') }];
       case 'COLD':
         return f.lostMs > 0
           ? [{ at, text: `${lost(f.lostMs)}: ${tempBeside(f.valueC, f.floorC, unit)}` }]
@@ -258,13 +260,13 @@ function breaksOf(notes: readonly Note[], { unit }: Locale) {
       case 'STALE':
       case 'SLOW_RECOVERY':
         return f.lostMs > 0
-          ? [{ at, text: say('snapshot.notReadHotInTime', { lostMs: lost(f.lostMs) }) }]
+          ? [{ at, text: say('snapshot.noHotReadingInTime', { lostMs: lost(f.lostMs) }) }]
           : [];
       case 'THIN_ROUND':
         return [
           {
             at,
-            text: say('snapshot.readAtOfPlacesDoesNotCount', {
+            text: say('snapshot.readAtPointsDoesNot', {
               points: f.points,
               minPoints: f.minPoints,
             }),

@@ -101,7 +101,7 @@ test('one more entry says what all of them say', () => {
   expect(goneOn).toBeGreaterThan(50);
 });
 
-test("another thermometer check, or a thermometer that is new, is taken in", () => {
+test('another thermometer check, or a thermometer that is new, is taken in', () => {
   const log = logOf(START - H);
   log.put('built', {}, { at: START });
   const roundWith = (at: number, probe: string): void => {

@@ -39,14 +39,14 @@ const roundedStratum = ({ hours, meanC, uncredited }: Stratum): HeapPicture['str
 export function standingText(d: BatchSnapshot, now: number, unit: TempUnit): string {
   const lead = d.rules[0];
   const coldest = d.latest
-    ? say('snapshot.coldestReadAgo', {
+    ? say('snapshot.coldestAgo', {
         valueC: tempBeside(d.latest.valueC, d.situation.proof.floorC, unit),
         age: ageText((now - d.latest.at) / MS.hour),
       })
-    : say('snapshot.notReadYet');
+    : say('snapshot.noTemperaturesYet');
   const standing =
     d.state === 'building'
-      ? say('snapshot.stillBuilding')
+      ? say('snapshot.stillBeingBuilt')
       : lead
         ? lead.turningsRequired
           ? `${statusWord(lead).toLowerCase()}, ${progressText(lead)}, ${turningsText(lead)}`

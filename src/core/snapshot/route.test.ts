@@ -137,11 +137,11 @@ describe('what is due', () => {
   test.each<[string, Say, boolean]>([
     ['read three hours ago', { id: 'x', hours: 50, read: 3 }, false],
     ['read 21 hours ago', { id: 'x', hours: 50, read: 21 }, true],
-    ["no temperatures", { id: 'x', status: 'waiting', read: null }, true],
+    ['no temperatures', { id: 'x', status: 'waiting', read: null }, true],
     ['proven, read yesterday', { id: 'x', status: 'proven', read: 24 }, false],
     ['proven, not read for a week', { id: 'x', status: 'proven', read: 168 }, true],
     ['curing, read six days ago', { id: 'x', stage: 'curing', read: 144 }, false],
-    ["still being built", { id: 'x', stage: 'building', read: null }, false],
+    ['still being built', { id: 'x', stage: 'building', read: null }, false],
   ])('%s: %p', (_words, say, is) => expect(due(say)).toBe(is));
   test('too hot is due now, whenever it was read', () => {
     const h = heap({ id: 'x', hours: 50, read: 1 });

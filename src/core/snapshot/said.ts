@@ -25,24 +25,24 @@ function versionText(
       ? ''
       : say('snapshot.versionOfTheSites', { siteVersion: terms.siteVersion });
   if (present === undefined)
-    return say('snapshot.versionOfThisHeapsRulesAndPolicy', {
+    return say('snapshot.versionThisBatchsRulesPolicy', {
       version: terms.version,
       site,
       libraryedition: LIBRARY_EDITION,
     });
   const now =
     present === null
-      ? say('snapshot.theRulesInForceDoNotAsk')
+      ? say('snapshot.theRulesInForceNo')
       : present.verdict.provenAt !== null
-        ? say('snapshot.underVersionInForceNowItWould', {
+        ? say('snapshot.underVersionInForceNow', {
             versions,
             provenAt: dayText(timeZone, present.verdict.provenAt),
           })
-        : say('snapshot.underVersionInForceNowItWould2', {
+        : say('snapshot.underVersionInForceNow2', {
             versions,
             toLowerCase: statusWord(factsOf(present)).toLowerCase(),
           });
-  return say('snapshot.provenUnderVersionOfThisHeapsRules', { version: terms.version, now });
+  return say('snapshot.metUnderVersionThisBatchs', { version: terms.version, now });
 }
 
 /** What follows a proof takes nothing from it, and stands under no rule that is met. */
@@ -95,7 +95,7 @@ export function saidOf(
       sentence: verdictSentence({ ...facts, notes }, locale),
       short:
         v.provenAt !== null
-          ? say('snapshot.met', { provenAt: dayText(locale.timeZone, v.provenAt) })
+          ? say('snapshot.met2', { provenAt: dayText(locale.timeZone, v.provenAt) })
           : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
       source: sourceText(rule),
       asks: requirementText(rule.requirement, locale.unit),
@@ -120,7 +120,7 @@ export function adoptedText(
 ): string | null {
   if (!a) return null;
   const told = [
-    a.turnings !== undefined && say('snapshot.oneTurningOtherTurnings', { turnings: a.turnings }),
+    a.turnings !== undefined && say('snapshot.turningTurnings', { turnings: a.turnings }),
     a.highestC !== undefined && say('snapshot.atMost', { highestC: tempText(a.highestC, unit) }),
     a.words,
   ]
@@ -128,16 +128,16 @@ export function adoptedText(
     .join(', ');
   const raw = {
     known: '',
-    about: say('snapshot.theTimeOfItsLastRawLoad'),
-    unknown: say('snapshot.whenTheLastRawLoadWentIn'),
+    about: say('snapshot.theTimeLastRawMaterial'),
+    unknown: say('snapshot.whenLastRawMaterialWent'),
   }[a.rawAt];
   return told
-    ? say('snapshot.takenOverNotRecordedHereBeforeAs', {
+    ? say('snapshot.takenOverNotLoggedHere', {
         from: whenText(timeZone, a.from, now),
         raw,
         told,
       })
-    : say('snapshot.takenOverNotRecordedHereBefore', {
+    : say('snapshot.takenOverNotLoggedHere2', {
         from: whenText(timeZone, a.from, now),
         raw,
       });

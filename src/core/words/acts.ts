@@ -3,19 +3,19 @@ import { say } from '../../messages/say';
 
 export const END_WORDS = {
   get matured() {
-    return say('terms.saidToBeMature');
+    return say('terms.finishedAndMature');
   },
   get 'gave-up'() {
     return say('terms.givenUp');
   },
   get merged() {
-    return say('terms.joinedToAnotherHeap');
+    return say('terms.joinedWithAnotherBatch');
   },
   get discarded() {
     return say('terms.thrownAway');
   },
   get 'used-raw'() {
-    return say('terms.usedUnproven');
+    return say('terms.usedWithoutMeetingRule');
   },
 } as const;
 
@@ -34,7 +34,7 @@ export const FIXED_WORDS = {
     return say('terms.leftToDry');
   },
   get nitrogen() {
-    return say('terms.somethingRichAdded');
+    return say('terms.somethingRichInNitrogenAdded');
   },
   get carbon() {
     return say('terms.brownsAdded');

@@ -37,7 +37,7 @@ export function shareText(share: number): string {
 /** One in so many: `1 in 30`, `fewer than 1 in a million`. */
 export function oneInText(share: number): string {
   if (share >= 0.5) return say('terms.moreThanHalf');
-  if (share < 1e-6) return say('terms.fewerThan1InAMillion');
+  if (share < 1e-6) return say('terms.fewerThan1InMillion');
   return say('terms.about1In', {
     share: Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString('en'),
   });

@@ -2,42 +2,42 @@ import { say } from '../../messages/say';
 /** Cautions of the trade, one sentence each, shown where the work is. */
 export const CAUTION = {
   get steam() {
-    return say('terms.steamAndAHotCoreBurnGloves');
+    return say('terms.steamHotCoreBurnWear');
   },
   get danger() {
-    return say('terms.keepPeopleBackAndDoNotOpen');
+    return say('terms.keepPeopleBackDoNot');
   },
   get spores() {
-    return say('terms.dryTurningThrowsUpDustAndSpores');
+    return say('terms.turningDryCompostThrowsUp');
   },
   get burnt() {
-    return say('terms.aBurntSmellCanMeanASmoulder');
+    return say('terms.aBurntSmellCanMean');
   },
   get split() {
-    return say('terms.splittingLetsAirIntoAVeryHot');
+    return say('terms.splittingLetsAirIntoVery');
   },
   get machine() {
-    return say('terms.keepPeopleClearOfTheLoaderAnd');
+    return say('terms.keepPeopleClearLoaderLet');
   },
   get lift() {
-    return say('terms.forkingIsHeavySmallLoadsTwoPeople');
+    return say('terms.forkingHeavySmallLoadsTwo');
   },
   get food() {
-    return say('terms.ratsCarryDiseaseGlovesAndKeepWhat');
+    return say('terms.ratsCarryDiseaseWearGloves');
   },
   get unproven() {
-    return say('terms.unprovenCompostMayCarryGermsAndLive');
+    return say('terms.compostHasNotMetRule');
   },
   get rawOut() {
-    return say('terms.unprovenItCountsAsRawManureWhere');
+    return say('terms.itHasMetNoRule');
   },
   get warmOut() {
-    return say('terms.doNotStackOrBagItWarm');
+    return say('terms.doNotStackOrBag');
   },
   get coldHeap() {
-    return say('terms.seedsRootsAndPlantDiseaseLiveThrough');
+    return say('terms.seedsRootsPlantDiseaseSurvive');
   },
   get raw() {
-    return say('terms.rawManureAndLeachateCarryGermsGloves');
+    return say('terms.rawManureLeachateCarryPathogens');
   },
 } as const;

@@ -25,19 +25,19 @@ export function doubtText(d: DoubtFacts, typed: number, unit: TempUnit): string 
   const against = (digits = 0): string => tempText(d.againstC!, unit, digits);
   switch (d.code) {
     case 'OVER_90':
-      return say('terms.wrongUnitFaultyThermometerOrAnEmergency', { says });
+      return say('terms.wrongUnitFaultyThermometerOr', { says });
     case 'BELOW_SCALE':
-      return say('terms.colderThanAnyHeapWrongUnitOr', { says });
+      return say('terms.colderThanAnyPileWrong', { says });
     case 'JUMP':
-      return say('terms.itWasHereLastTimeIsThat', { says, against: against(1) });
+      return say('terms.itWasHereLastTime', { says, against: against(1) });
     case 'BELOW_AIR':
-      return say('terms.colderThanTheAirAtIsThe', { says, against: against(1) });
+      return say('terms.colderThanAirAtProbe', { says, against: against(1) });
     case 'SAME_VALUE':
-      return say('terms.fiveTimesDoesTheNeedleStillMove', { typed, unit });
+      return say('terms.fiveTimesDoesNeedleStill', { typed, unit });
     case 'OFF_SCALE':
-      return say('terms.theScaleOfThisThermometerEndsAt', { says, against: against() });
+      return say('terms.theScaleThisThermometerEnds', { says, against: against() });
     case 'OUT_OF_SERVICE':
-      return say('terms.thisThermometerIsOutOfServiceDid');
+      return say('terms.thisThermometerOutServiceDid');
   }
 }
 
@@ -45,7 +45,7 @@ export function doubtText(d: DoubtFacts, typed: number, unit: TempUnit): string 
 export function answerText(answer: Answer, typed: number, unit: TempUnit): string {
   switch (answer) {
     case 'as-read':
-      return say('terms.itIsWhatItSaid');
+      return say('terms.itWhatShowed');
     case 'other-unit':
       return say('terms.itWas', { typed, unit: unit === 'C' ? 'F' : 'C' });
     case 'missed-point':
@@ -53,27 +53,27 @@ export function answerText(answer: Answer, typed: number, unit: TempUnit): strin
     case 'faulty':
       return say('terms.thermometerIsFaulty');
     case 'emergency':
-      return say('terms.itMayBeOnFire');
+      return say('terms.itMayOnFire');
   }
 }
 
 /** The reason of a reading that was rejected as it was taken. */
-export const faultyReasonText = () => say('terms.theThermometerWasFaultySaidAtEntry');
+export const faultyReasonText = () => say('terms.theThermometerWasFaultyAs');
 
 /** What to do at a heap that may burn; local fire rules come first. */
 export const FIRE_CARD = {
   get title() {
-    return say('terms.itMayBeBurningInside');
+    return say('terms.itMayBurningInside');
   },
   get steps() {
     return [
-      say('terms.keepPeopleBackUpwindAndMachinesAway'),
-      say('terms.doNotOpenItAirFeedsA'),
-      say('terms.smokeAGlowOrASmellOf'),
-      say('terms.haveWaterReadyLookAtItAgain'),
+      say('terms.keepPeopleBackUpwindMachines'),
+      say('terms.doNotOpenAirFeeds'),
+      say('terms.smokeGlowOrSmellBurning'),
+      say('terms.haveWaterReadyLookAt'),
     ];
   },
   get law() {
-    return say('terms.whatYouMustReportAndKeepClear');
+    return say('terms.whatYouMustReportKeep');
   },
 } as const;

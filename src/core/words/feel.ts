@@ -14,13 +14,13 @@ export const SQUEEZE_WORDS = {
   },
   holds: {
     get word() {
-      return say('terms.holds');
+      return say('terms.holdsNoDrops');
     },
     get means() {
-      return say('terms.noDropALittleDry');
+      return say('terms.aLittleDry');
     },
     get log() {
-      return say('terms.holdsNoDropALittleDry');
+      return say('terms.holdsNoDropsLittleDry');
     },
   },
   drops: {
@@ -36,13 +36,13 @@ export const SQUEEZE_WORDS = {
   },
   runs: {
     get word() {
-      return say('terms.runsOut');
+      return say('terms.runs');
     },
     get means() {
       return say('terms.tooWet');
     },
     get log() {
-      return say('terms.runsOutTooWet');
+      return say('terms.runsTooWet');
     },
   },
 } as const;

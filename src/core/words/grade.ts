@@ -17,7 +17,7 @@ export type Finding =
 
 export const GRADE_WORD = {
   get thin() {
-    return say('terms.thin');
+    return say('terms.weak');
   },
   get fair() {
     return say('terms.fair');
@@ -37,78 +37,77 @@ export function findingText(f: Finding): { readonly is: string; readonly better:
       return {
         is:
           f.perDay === 0
-            ? say('terms.oneRoundOtherRounds', { count: f.count })
+            ? say('terms.temperatureCheckTemperatureChecks', { count: f.count })
             : f.perDay >= 0.95
-              ? say('terms.oneRoundOtherRoundsAboutADay', {
+              ? say('terms.temperatureCheckTemperatureChecks2', {
                   count: f.count,
                   perDay: Math.round(f.perDay),
                 })
-              : say('terms.oneRoundOtherRoundsOneEvery', {
+              : say('terms.temperatureCheckTemperatureChecks3', {
                   count: f.count,
                   perDay: ageText(24 / f.perDay),
                 }),
-        better: f.perDay < 0.95 ? say('terms.aRoundEachDay') : null,
+        better: f.perDay < 0.95 ? say('terms.takeTemperaturesEveryDay') : null,
       };
     case 'PLACES':
       return {
-        is: say('terms.onePlaceOtherPlacesRead', { count: f.count }),
-        better: f.count < 5 ? say('terms.fivePlacesInEachRoundTheColdest') : null,
+        is: say('terms.pointPointsRead', { count: f.count }),
+        better: f.count < 5 ? say('terms.fivePointsAtEachCheck') : null,
       };
     case 'DEPTH':
       if (f.coreM === null)
         return {
-          is: say('terms.howDeepTheHeapIsWasNot'),
-          better: say('terms.giveTheDepthOfTheCoreSo'),
+          is: say('terms.theDepthCoreWasNot'),
+          better: say('terms.giveDepthCoreShowWhether'),
         };
       if (f.deepestM === null)
         return {
-          is: say('terms.depthsOfThePlacesWereNotGiven', { coreM: f.coreM }),
-          better: say('terms.giveEachPlaceItsDepth'),
+          is: say('terms.depthsPointsWereNotGiven', { coreM: f.coreM }),
+          better: say('terms.giveEachPointDepth'),
         };
       return {
-        is: say('terms.readDownToMOfM', { deepestM: f.deepestM, coreM: f.coreM }),
-        better:
-          f.deepestM < 0.95 * f.coreM ? say('terms.aLongerThermometerOrReadFromAnother') : null,
+        is: say('terms.readDownMM', { deepestM: f.deepestM, coreM: f.coreM }),
+        better: f.deepestM < 0.95 * f.coreM ? say('terms.useLongerThermometerOrRead') : null,
       };
     case 'GAP':
       return f.hours === null
         ? {
-            is: say('terms.oneRoundOnlySoThereIsNo'),
-            better: say('terms.aSecondRoundWithinADay'),
+            is: say('terms.onlyOneCheckSoThere'),
+            better: say('terms.aSecondCheckWithinDay'),
           }
         : {
-            is: say('terms.longestTimeBetweenRounds', { hours: ageText(f.hours) }),
-            better: f.hours > 30 ? say('terms.neverMoreThanADayOrSo') : null,
+            is: say('terms.longestTimeBetweenChecks', { hours: ageText(f.hours) }),
+            better: f.hours > 30 ? say('terms.neverMoreThanDayOr') : null,
           };
     case 'INSTRUMENT': {
       const without = f.total - f.named;
       if (without === f.total)
         return {
-          is: say('terms.noReadingSaysWhichThermometerTookIt'),
-          better: say('terms.nameTheThermometerInEachRoundAnd'),
+          is: say('terms.noReadingNamesThermometer'),
+          better: say('terms.nameThermometerAtEachCheck'),
         };
       const parts = [
         f.unchecked > 0
-          ? say('terms.oneReadingOtherReadingsByAThermometer', { unchecked: f.unchecked })
+          ? say('terms.readingReadingsWithThermometerNot', { unchecked: f.unchecked })
           : '',
-        without > 0 ? say('terms.oneReadingOtherReadingsWithoutAThermometers', { without }) : '',
+        without > 0 ? say('terms.readingReadingsWithNoThermometer', { without }) : '',
       ].filter(Boolean);
       return parts.length === 0
-        ? { is: say('terms.everyReadingByAThermometerWithA'), better: null }
+        ? { is: say('terms.everyReadingWithThermometerChecked'), better: null }
         : {
             is: parts.join(', '),
-            better: say('terms.checkTheThermometerInIceWaterAnd'),
+            better: say('terms.checkThermometerInIceWater'),
           };
     }
     case 'LATE':
       return f.count === 0
-        ? { is: say('terms.nothingEnteredLaterThanADay'), better: null }
+        ? { is: say('terms.nothingEnteredMoreThanDay'), better: null }
         : {
-            is: say('terms.oneReadingOtherReadingsOfEnteredMore', {
+            is: say('terms.readingReadingsEnteredMoreThan', {
               count: f.count,
               total: f.total,
             }),
-            better: say('terms.typeTheValuesInWhileYouStand'),
+            better: say('terms.typeValuesInWhileYou'),
           };
   }
 }

@@ -53,29 +53,29 @@ export type Locale = {
 
 const RESTART_WHAT = {
   get add() {
-    return say('terms.somethingRawWentIn');
+    return say('terms.somethingRawWasAdded');
   },
   get water() {
-    return say('terms.uncleanWaterWentIn');
+    return say('terms.uncleanWaterWasAdded');
   },
   get merge() {
-    return say('terms.itWasJoinedWithAHeapThat');
+    return say('terms.itWasJoinedWithBatch');
   },
 };
 const SEED_WHAT = {
   get add() {
-    return say('terms.somethingWithLiveSeedsWentIn');
+    return say('terms.somethingWithLiveWeedSeeds');
   },
   get water() {
-    return say('terms.waterWithLiveSeedsWentIn');
+    return say('terms.waterWithLiveWeedSeeds');
   },
   get merge() {
-    return say('terms.itWasJoinedWithAHeapWhose');
+    return say('terms.itWasJoinedWithBatch2');
   },
 };
 
 const lost = (ms: number): string =>
-  ms > 0 ? say('terms.ofThisRunNoLongerCountToward', { ms: durationText(ms / MS.hour) }) : '';
+  ms > 0 ? say('terms.ofNoLongerCountToward', { ms: durationText(ms / MS.hour) }) : '';
 
 /** The one text of each note. No default: a new code does not compile until it has a sentence. */
 export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: Locale): string {
@@ -84,40 +84,40 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
   const limit = (celsius: number): string => tempBeside(celsius, celsius, unit);
   switch (fact.code) {
     case 'RESTART':
-      return say('terms.onSoTheClockStartsAgainFrom', {
+      return say('terms.onSoClockStartsOver', {
         seedwhat: (fact.clock === 'seeds' ? SEED_WHAT : RESTART_WHAT)[fact.what],
         at: when(at),
       });
     case 'PROOF_LOST':
-      return say('terms.itWasProvenOnWhatWentIn', { provenAt: when(fact.provenAt), at: when(at) });
+      return say('terms.itMetRuleOnWhat', { provenAt: when(fact.provenAt), at: when(at) });
     case 'STRADDLES_RESTART':
-      return say('terms.theRoundThatEndedBeganBeforeThe', { at: when(at) });
+      return say('terms.theCheckEndedBeganBefore', { at: when(at) });
     case 'LONG_ROUND':
-      return say('terms.theRoundThatEndedTookMoreThan', { at: when(at) });
+      return say('terms.theCheckEndedTookMore', { at: when(at) });
     case 'THIN_ROUND':
-      return say('terms.onlyOnePointOtherPointsReadOn', {
+      return say('terms.onlyPointPointsReadOn', {
         points: fact.points,
         at: when(at),
         minPoints: fact.minPoints,
       });
     case 'DRY_ROUND':
-      return say('terms.theHeapWasLoggedAsDryWhen', { at: when(at) });
+      return say('terms.theBatchWasLoggedAs', { at: when(at) });
     case 'COLD':
-      return say('terms.theRoundOfCameToUnderWith', {
+      return say('terms.theCheckCameBelowWith', {
         at: when(at),
         valueC: t(fact.valueC, fact.floorC),
         floorC: limit(fact.floorC),
         lostMs: lost(fact.lostMs),
       });
     case 'OVER_CEILING':
-      return say('terms.aPointReadOnOverTheRules', {
+      return say('terms.aPointReadOnAbove', {
         peakC: t(fact.peakC, fact.ceilingC),
         at: when(at),
         ceilingC: limit(fact.ceilingC),
         lostMs: lost(fact.lostMs),
       });
     case 'RECOVERING':
-      return say('terms.theRoundOfCameToAfterA', {
+      return say('terms.theCheckCameAfterTurning', {
         at: when(at),
         valueC: t(fact.valueC, fact.floorC),
         until: fact.until < now ? 'itHad' : 'other',
@@ -125,59 +125,59 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
         floorC: limit(fact.floorC),
       });
     case 'SLOW_RECOVERY':
-      return say('terms.itWasHotAgainByButLater', { at: when(at), lostMs: lost(fact.lostMs) });
+      return say('terms.itWasHotAgainBy', { at: when(at), lostMs: lost(fact.lostMs) });
     case 'GAP':
-      return say('terms.noRoundForBeforeAtMostCan', {
+      return say('terms.noTemperaturesForBeforeAt', {
         gapMs: ageText(fact.gapMs / MS.hour),
         at: when(at),
         maxGapHours: ageText(fact.maxGapHours),
         lostMs: lost(fact.lostMs),
       });
     case 'STALE':
-      return say('terms.noHotRoundSinceLongerThanCan', {
+      return say('terms.noHotCheckSinceLonger', {
         since: when(fact.since),
         lostMs: lost(fact.lostMs),
       });
     case 'TURN_PARTIAL':
-      return say('terms.theTurningOfWasNotAFull', { at: when(at) });
+      return say('terms.theTurningWasPartialTurn', { at: when(at) });
     case 'TURN_WITHOUT_HEAT':
-      return say('terms.noHotRoundBetweenTheTurningOf', { at: when(at) });
+      return say('terms.itWasNotHotBetween', { at: when(at) });
     case 'TURN_WITHOUT_HOLD':
-      return say('terms.theTurningOfCameBeforeTheHeap', { at: when(at) });
+      return say('terms.theTurningCameBeforeBatch', { at: when(at) });
     case 'TURN_OUTSIDE_RUN':
       return fact.mayStill
-        ? say('terms.theTurningOfDoesNotCountYet', { at: when(at) })
-        : say('terms.theTurningOfLiesOutsideARun', { at: when(at) });
+        ? say('terms.theTurningDoesNotCount', { at: when(at) })
+        : say('terms.theTurningFallsOutsideHot', { at: when(at) });
     case 'UNCHECKED_PROBE':
-      return say('terms.thermometerHadNoCheckInTheBefore', {
+      return say('terms.thermometerWasNotCheckedIn', {
         probe: fact.probe,
         days: spanText(fact.days * 24),
         count: fact.count,
       });
     case 'CALIBRATION_POOR':
-      return say('terms.theChecksOfThermometerOnDoNot', { probe: fact.probe, at: when(at) });
+      return say('terms.theChecksThermometerOnDo', { probe: fact.probe, at: when(at) });
     case 'LATE_ENTRY':
-      return say('terms.oneReadingOtherReadingsOfTheRound', {
+      return say('terms.readingReadingsCheckOneOther', {
         count: fact.count,
         at: when(at),
         hours: durationText(fact.hours),
       });
     case 'EXCLUDED_READING':
-      return say('terms.atOnWasAndTakesNoPart', {
+      return say('terms.atOnWasDoesNot', {
         valueC: limit(fact.valueC),
         point: fact.point,
         at: when(at),
         flag: fact.flag,
       });
     case 'EXCLUDED_MATTERS':
-      return say('terms.withTheRejectedAtOfInThe', {
+      return say('terms.ifRejectedAtCountedVerdict', {
         valueC: limit(fact.valueC),
         point: fact.point,
         at: when(at),
       });
     case 'METHOD_MISMATCH':
-      return say('terms.thisRuleIsNotWrittenForA', { method: fact.method });
+      return say('terms.thisRuleNotWrittenFor', { method: fact.method });
     case 'MOISTURE_UNKNOWN':
-      return say('terms.whetherTheHeapWasMoistWasNot');
+      return say('terms.moistureWasNotLoggedDry');
   }
 }

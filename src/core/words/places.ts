@@ -21,7 +21,7 @@ export const PLACES = {
   yard: {
     href: '/',
     get name() {
-      return say('terms.yard');
+      return say('terms.batches');
     },
     nav: 'phone-bar',
     key: 'y',
@@ -30,7 +30,7 @@ export const PLACES = {
   round: {
     href: '/round',
     get name() {
-      return say('terms.round');
+      return say('terms.temperatures');
     },
     nav: 'phone-bar',
     key: 'r',
@@ -39,7 +39,7 @@ export const PLACES = {
   bench: {
     href: '/bench',
     get name() {
-      return say('terms.bench');
+      return say('terms.recipes');
     },
     nav: 'phone-bar',
     key: 'b',
@@ -55,11 +55,11 @@ export const PLACES = {
   store: {
     href: '/store',
     get name() {
-      return say('terms.store');
+      return say('terms.materials');
     },
     nav: 'bar',
     get about() {
-      return say('terms.loadsMaterialsSuppliers');
+      return say('terms.loadsInStockMaterialLibrary');
     },
     key: 'k',
     offline: 'kept',
@@ -71,7 +71,7 @@ export const PLACES = {
     },
     nav: 'bar',
     get about() {
-      return say('terms.baysAndRowsWhatStandsWhere');
+      return say('terms.baysWindrowsWhatWhere');
     },
     key: 'm',
   },
@@ -82,18 +82,18 @@ export const PLACES = {
     },
     nav: 'bar',
     get about() {
-      return say('terms.whatWasProven');
+      return say('terms.whichBatchesMetWhichRule');
     },
     key: 'e',
   },
   instruments: {
     href: '/instruments',
     get name() {
-      return say('terms.instruments');
+      return say('terms.thermometers');
     },
     nav: 'bar',
     get about() {
-      return say('terms.thermometersAndChecks');
+      return say('terms.thermometersProbesTheirChecks');
     },
     key: 'i',
     offline: 'always',
@@ -101,7 +101,7 @@ export const PLACES = {
   open: {
     href: '/open',
     get name() {
-      return say('terms.openAHeap');
+      return say('terms.startABatch');
     },
     nav: 'more',
     get about() {
@@ -116,7 +116,7 @@ export const PLACES = {
     },
     nav: 'more',
     get about() {
-      return say('terms.heapsSideBySideByAge');
+      return say('terms.batchesSideBySideBy');
     },
     key: 'c',
   },
@@ -127,7 +127,7 @@ export const PLACES = {
     },
     nav: 'more',
     get about() {
-      return say('terms.whatMustBeProven');
+      return say('terms.whatBatchMustMeet');
     },
     key: 'l',
   },
@@ -138,29 +138,29 @@ export const PLACES = {
     },
     nav: 'more',
     get about() {
-      return say('terms.whenHeapsAreTurned');
+      return say('terms.whenBatchesAreTurned');
     },
     key: 't',
   },
   crew: {
     href: '/crew',
     get name() {
-      return say('terms.crew');
+      return say('terms.crewAndHours');
     },
     nav: 'more',
     get about() {
-      return say('terms.whoMachineLimitsChores');
+      return say('terms.whoWorksMachineLimitsRegular');
     },
     key: 'w',
   },
   fire: {
     href: '/fire',
     get name() {
-      return say('terms.fireCard');
+      return say('terms.firePlan');
     },
     nav: 'more',
     get about() {
-      return say('terms.whomToCall');
+      return say('terms.whoToCall');
     },
     key: 'x',
     offline: 'always',
@@ -168,7 +168,7 @@ export const PLACES = {
   bring: {
     href: '/bring',
     get name() {
-      return say('terms.bringIn');
+      return say('terms.import');
     },
     nav: 'more',
     get about() {
@@ -179,11 +179,11 @@ export const PLACES = {
   labels: {
     href: '/labels',
     get name() {
-      return say('terms.flags');
+      return say('terms.labels');
     },
     nav: 'more',
     get about() {
-      return say('terms.labelsToPrint');
+      return say('terms.toPrintForBatches');
     },
     key: 'f',
   },
@@ -199,7 +199,7 @@ export const PLACES = {
   waiting: {
     href: '/waiting',
     get name() {
-      return say('terms.onThisDevice');
+      return say('terms.waitingToSend');
     },
     nav: 'none',
     offline: 'always',
@@ -207,7 +207,7 @@ export const PLACES = {
   offline: {
     href: '/offline',
     get name() {
-      return say('terms.heapsKeptOnThisDevice');
+      return say('terms.batchesSavedOnThisDevice');
     },
     nav: 'none',
     offline: 'always',
@@ -229,14 +229,14 @@ export const PLACES = {
   gate: {
     href: '/store/gate',
     get name() {
-      return say('terms.atTheGate');
+      return say('terms.whatWeAccept');
     },
     nav: 'none',
   },
   materials: {
     href: '/store/materials',
     get name() {
-      return say('terms.materials');
+      return say('terms.materialLibrary');
     },
     nav: 'none',
   },
@@ -250,7 +250,7 @@ export const PLACES = {
   'take-in': {
     href: '/store/take-in',
     get name() {
-      return say('terms.takeInALoad');
+      return say('terms.logALoad');
     },
     nav: 'none',
     offline: 'kept',

@@ -14,31 +14,31 @@ type DoubtFacts =
 export function planDoubtText(d: DoubtFacts): string {
   switch (d.code) {
     case 'TOO_SHORT':
-      return say('terms.theThermometerIsMLongAndThe', { stemM: d.stemM, coreDepthM: d.coreDepthM });
+      return say('terms.theThermometerMLongCore', { stemM: d.stemM, coreDepthM: d.coreDepthM });
     case 'DEEPER_THAN_STEM':
-      return say('terms.theThermometerIsMLongOneOther', {
+      return say('terms.theThermometerMLongOne', {
         stemM: d.stemM,
         places: d.places.join(' and '),
         places2: d.places.length,
       });
     case 'NO_CORE':
-      return say('terms.noPlaceReadsTheCoreWhereIt');
+      return say('terms.noPointReachesCoreWhere');
     case 'ONE_SPOT':
-      return say('terms.onePlaceOnlyAHotMiddleSays');
+      return say('terms.onePointOnlyHotMiddle');
     case 'NO_EDGE':
-      return say('terms.noPlaceReadsTheToeWhereIt');
+      return say('terms.noPointAtBaseEdge');
     case 'FEW':
-      return say('terms.onePlaceOtherPlacesAndARound', {
+      return say('terms.pointPointsCheckNeedsNo', {
         places: d.places,
         minPoints: d.minPoints,
       });
     case 'BORDERS':
-      return say('terms.itBordersOnKeepMFromThe', {
+      return say('terms.itBordersOnStayM', {
         neighbours: d.neighbours.join(' and '),
         keepM: d.keepM,
       });
     case 'NEAR_BORDER':
-      return say('terms.liesMFromItReadsTheNeighbours', {
+      return say('terms.isMFromReadsNeighbors', {
         place: d.place,
         distanceM: d.distanceM,
         neighbour: d.neighbour,

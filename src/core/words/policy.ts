@@ -18,8 +18,8 @@ export function policyText(
 ): string {
   const value = {
     coldest: say('terms.theColdestPoint'),
-    mean: say('terms.theMeanOfThePoints'),
-    median: say('terms.theMedianOfThePoints'),
+    mean: say('terms.theMeanPoints'),
+    median: say('terms.theMedianPoints'),
   }[p.combine];
   const guard = p.guardBandC
     ? say('terms.lessForTheThermometer', {
@@ -29,17 +29,17 @@ export function policyText(
     : '';
   const zones =
     p.zones.length < 3
-      ? say('terms.places', { zones: p.zones.join(', ') || say('terms.thoseWithoutAZone') })
+      ? say('terms.points', { zones: p.zones.join(', ') || say('terms.thoseWithoutAZone') })
       : '';
   const days =
     p.counting === 'days'
-      ? say('terms.countedInCalendarDaysAtMostBlank', { maxBlankDays: p.maxBlankDays })
+      ? say('terms.countedInCalendarDaysAt', { maxBlankDays: p.maxBlankDays })
       : say('terms.countedInHours');
   const long =
     p.maxGapHours > LONG_GAP_HOURS
-      ? say('terms.aGapOfMoreThanHIs', { longgaphours: LONG_GAP_HOURS })
+      ? say('terms.aGapMoreThanH', { longgaphours: LONG_GAP_HOURS })
       : '';
-  return say('terms.judgedOnPointsARoundAtLeast', {
+  return say('terms.judgedOnAtLeastPoints', {
     value,
     guard,
     minPoints: p.minPoints,

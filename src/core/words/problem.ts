@@ -23,172 +23,171 @@ export const problemLine = ({ path, message }: Problem): string =>
 
 /** The sentences of problems that more than one door reports. */
 export const PROBLEM = {
-  notJson: (why: string) => say('terms.notAJsonTextExportTheBatch', { why }),
+  notJson: (why: string) => say('terms.notJsonTextExportBatch', { why }),
   get notUtf8() {
-    return say('terms.notUtf8TextSaveItAs');
+    return say('terms.notUtf8TextSave');
   },
   unsoundText: (fault: 'nul' | 'half') =>
     fault === 'nul'
-      ? say('terms.holdsAZeroByteWhichCannotBe')
-      : say('terms.holdsHalfOfACharacterABroken'),
+      ? say('terms.containsZeroByteWhichCannot')
+      : say('terms.containsHalfCharacterBrokenEmoji'),
   get neverWritten() {
-    return say('terms.theDatabaseCannotStoreSomethingInThis');
+    return say('terms.theDatabaseCannotStoreSomething');
   },
   get noTime() {
-    return say('terms.mustBeATimeSuchAs2026');
+    return say('terms.mustTimeSuchAs2026');
   },
   get noZone() {
-    return say('terms.mustBeAnIanaTimeZoneSuch');
+    return say('terms.mustIanaTimeZoneSuch');
   },
-  twice: (id: string) => say('terms.theIdStandsHereASecondTime', { id }),
-  unlisted: (what: string, id: string) => say('terms.noWithTheIdIsListed', { what, id }),
+  twice: (id: string) => say('terms.theIdAppearsTwiceIds', { id }),
+  unlisted: (what: string, id: string) => say('terms.noWithIdListed', { what, id }),
   get graceTooLong() {
-    return say('terms.mustNotBeLongerThanMaxgaphours');
+    return say('terms.mustNotLongerThanMaxgaphours');
   },
-  floorOut: (c: number) => say('terms.aFloorOfCLiesOutside20', { c }),
+  floorOut: (c: number) => say('terms.aLimitCOutside20', { c }),
   ceilingLow: (ceiling: number, floor: number) =>
-    say('terms.theMostAllowedCMustLieAbove', { ceiling, floor }),
+    say('terms.theHighestAllowedCMust', { ceiling, floor }),
   get innerLonger() {
-    return say('terms.theHotterTimeMustNotBeLonger');
+    return say('terms.theHotterTimeMustNot');
   },
   get meanLow() {
-    return say('terms.theMeanAskedForLiesBelowThe');
+    return say('terms.theMeanBelowLimitSo');
   },
   get siteRuleId() {
-    return say('terms.theIdMustBeSiteWithSmall');
+    return say('terms.theIdMustStartWith');
   },
   get ruleTitle() {
-    return say('terms.giveTheRuleATitleOfThree');
+    return say('terms.giveRuleTitleAtLeast');
   },
-  libraryId: (id: string) => say('terms.isARuleOfTheLibraryGive', { id }),
+  libraryId: (id: string) => say('terms.isRuleLibraryGiveYour', { id }),
   get noHash() {
-    return say('terms.mustBeASha256HashOf');
+    return say('terms.mustSha256Hash64');
   },
-  changedEntry: (kind: string, at: string) => say('terms.thisEntryOfDoesNotFitIts', { kind, at }),
-  brokenChain: (kind: string, at: string) =>
-    say('terms.theChainIsBrokenBeforeThisEntry', { kind, at }),
+  changedEntry: (kind: string, at: string) => say('terms.thisEntryDoesNotMatch', { kind, at }),
+  brokenChain: (kind: string, at: string) => say('terms.theChainBrokenBeforeThis', { kind, at }),
   get outOfOrder() {
-    return say('terms.theEntriesAreNotInTheOrder');
+    return say('terms.theEntriesNotInOrder');
   },
   get noOpening() {
-    return say('terms.theEntriesDoNotTellTheBatch');
+    return say('terms.theEntriesDoNotDescribe');
   },
   get notAsLogged() {
-    return say('terms.theFileSaysSomethingElseHereThan');
+    return say('terms.theFileSaysSomethingElse');
   },
   newerLibrary: (theirs: number, ours: number) =>
-    say('terms.keptUnderEditionOfTheRuleLibrary', { theirs, ours }),
+    say('terms.savedUnderEditionRuleLibrary', { theirs, ours }),
   get rowBackwards() {
-    return say('terms.theEndOfAStretchOfRow');
+    return say('terms.theEndStretchRowMust');
   },
   get instrumentName() {
-    return say('terms.giveTheThermometerTheNameThatStands');
+    return say('terms.giveThermometerNameWrittenOn');
   },
   get scaleBackwards() {
-    return say('terms.theTopOfTheScaleMustLie');
+    return say('terms.theTopScaleMustAbove');
   },
   get rangeBackwards() {
-    return say('terms.theUpperEndOfARangeMust');
+    return say('terms.theUpperEndRangeMust');
   },
-  idTaken: (what: string) => say('terms.thisIdIsInTheLogAlready', { what }),
-  noPlace: (name: string) => say('terms.thisHeapHasNoPlaceChooseThe', { name }),
-  movedPlace: (name: string) => say('terms.thePlaceHasReadingsAPlaceAt', { name }),
+  idTaken: (what: string) => say('terms.thisIdAlreadyInLog', { what }),
+  noPlace: (name: string) => say('terms.thisBatchHasNoPoint', { name }),
+  movedPlace: (name: string) => say('terms.thePointHasReadingsPoint', { name }),
   get noPhoto() {
-    return say('terms.itsPictureHasNotComeUpYet');
+    return say('terms.itsPhotoHasNotArrived');
   },
   limitsOrder: 'warn, act and danger must each lie above the one before',
   get templateId() {
-    return say('terms.smallLettersFiguresAndHyphensOnlySuch');
+    return say('terms.smallLettersFiguresHyphensOnly');
   },
   get templateName() {
-    return say('terms.giveTheMethodANameOfThree');
+    return say('terms.giveMethodNameAtLeast');
   },
   get moistureOrder() {
-    return say('terms.theMoistureAimedAtMustLieBetween');
+    return say('terms.theMoistureGoalMustBetween');
   },
   get expectBand() {
-    return say('terms.theUpperEndOfTheHeatExpected');
+    return say('terms.theUpperEndExpectedTemperature');
   },
   get expectOrder() {
-    return say('terms.theDaysOfTheHeatExpectedMust');
+    return say('terms.theDaysExpectedTemperatureMust');
   },
   get dayBackwards() {
-    return say('terms.theWorkingDayMustEndAfterIt');
+    return say('terms.theWorkingDayMustEnd');
   },
   get sameHeap() {
-    return say('terms.aHeapCannotBeJoinedStackedOr');
+    return say('terms.aBatchCannotJoinedWith');
   },
   splitTooMuch: (m3: number) =>
-    say('terms.thePartsMustLeaveSomethingBehindThis', { m3: volumeText(m3, 'm3') }),
+    say('terms.thePartsMustLeaveSomething', { m3: volumeText(m3, 'm3') }),
   get plainId() {
-    return say('terms.smallLettersFiguresAndHyphensOnlySuch2');
+    return say('terms.smallLettersFiguresHyphensOnly2');
   },
   get rangeOrder() {
-    return say('terms.theUsualValueMustLieBetweenThe');
+    return say('terms.theUsualValueMustBetween');
   },
   get nitrogen() {
-    return say('terms.nitrogenIsAShareOfTheDry');
+    return say('terms.nitrogenShareDryWeightGive');
   },
   get cnRatio() {
-    return say('terms.cNMustBeANumberBetween');
+    return say('terms.cNMustNumberBetween');
   },
   get moisturePct() {
-    return say('terms.moistureIsAShareOfTheWet');
+    return say('terms.moistureShareWetWeightGive');
   },
   get density() {
-    return say('terms.aBulkDensityLiesBetween5And');
+    return say('terms.aBulkDensityBetween5');
   },
   get materialName() {
-    return say('terms.giveTheMaterialANameOfTwo');
+    return say('terms.giveMaterialNameAtLeast');
   },
   get measureName() {
-    return say('terms.giveTheMeasureTheNameThatThe');
+    return say('terms.giveMeasureNameCrewUses');
   },
   get litres() {
-    return say('terms.litresMustBeANumberThatIs');
+    return say('terms.litersMustNumber0Or');
   },
   get amount() {
-    return say('terms.typeHowMuchAsANumberAbove');
+    return say('terms.typeHowMuchAsNumber');
   },
   get amountMany() {
-    return say('terms.moreThan10000OfThemWas');
+    return say('terms.moreThan10000Them');
   },
   get litresMost() {
-    return say('terms.moreThan500MInOneLoad');
+    return say('terms.moreThan500MIn');
   },
   get kgMost() {
-    return say('terms.moreThan100TInOneLoad');
+    return say('terms.moreThan100TIn');
   },
   get reason() {
-    return say('terms.giveAReasonOfThreeLettersAt');
+    return say('terms.giveReasonAtLeastThree');
   },
   get acceptWhat() {
-    return say('terms.nameEitherAMaterialOrWhatIt');
+    return say('terms.nameEitherMaterialOrWhat');
   },
   get recipeName() {
-    return say('terms.giveTheRecipeANameOfTwo');
+    return say('terms.giveRecipeNameAtLeast');
   },
   get nothingIn() {
-    return say('terms.nothingWasPutInYetNameWhat');
+    return say('terms.nothingWasAddedYetName');
   },
   get slotName() {
-    return say('terms.giveThePlaceTheNameThatStands');
+    return say('terms.giveSpotNameWrittenOn');
   },
   get metres() {
-    return say('terms.typeMetresAsANumberAbove0');
+    return say('terms.typeMetersAsNumberAbove');
   },
-  slotOut: (name: string) => say('terms.liesBeyondTheEdgeOfTheMap', { name }),
-  noMaterial: (name: string) => say('terms.thereIsNoMaterialInTheLibrary', { name }),
+  slotOut: (name: string) => say('terms.isBeyondEdgeMapMove', { name }),
+  noMaterial: (name: string) => say('terms.thereNoMaterialInLibrary', { name }),
   get noLoad() {
-    return say('terms.thatLoadIsNotInTheStore');
+    return say('terms.thatLoadNotInStock');
   },
   get closedAlready() {
-    return say('terms.thisHeapIsClosedWhatGoesIn');
+    return say('terms.addingFinishedForThisBatch');
   },
-  chargedLater: (when: string) => say('terms.somethingWentInAfterThatAtThe', { when }),
+  chargedLater: (when: string) => say('terms.somethingWasAddedAfterAt', { when }),
   changedMeanwhile: (what: string, who: string, when: string) =>
-    say('terms.wasChangedByAtWhileYouWorked', { what, who, when }),
-  unknownRule: (id: string) => say('terms.noRuleInTheLibraryOrIn', { id }),
+    say('terms.wasChangedByAtWhile', { what, who, when }),
+  unknownRule: (id: string) => say('terms.noRuleInLibraryOr', { id }),
 } as const;
 
 /** A problem where it stands alone: `Type it again.` */

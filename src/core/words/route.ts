@@ -17,25 +17,25 @@ type NotNow =
   | { code: 'AFTER_TURN'; due: number };
 
 /** Why the heaps are walked in that order. */
-export const routeWhyText = () => say('terms.mostFinishedFirstRawestLastSoThat');
+export const routeWhyText = () => say('terms.mostFinishedFirstRawestLast');
 
 /** How far a heap is: why it stands there in the walk. */
 export function routeReasonText(r: Reason): string {
   switch (r.code) {
     case 'BUILDING':
-      return say('terms.stillBuilding');
+      return say('terms.stillBeingBuilt');
     case 'PROVEN':
-      return say('terms.proven');
+      return say('terms.met');
     case 'EARNED':
       return durationText(r.hours);
     case 'PAUSED':
       return say('terms.pausedAt', { hours: durationText(r.hours) });
     case 'LOST':
-      return say('terms.brokenNothingEarned');
+      return say('terms.startsOverNoTimeCounted');
     case 'NOT_HOT':
       return say('terms.nothingCountsYet');
     case 'NO_RULE':
-      return say('terms.noRuleClaimed');
+      return say('terms.noRuleToMeet');
   }
 }
 
@@ -44,9 +44,9 @@ export function notNowText(n: NotNow, { timeZone, now }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (n.code) {
     case 'GONE':
-      return say('terms.hasGoneOut');
+      return say('terms.wasReleased');
     case 'BUILDING':
-      return say('terms.isNotClosedYet');
+      return say('terms.isStillBeingBuilt');
     case 'READ_LATELY':
       return n.due === null
         ? say('terms.read', { at: at(n.at) })

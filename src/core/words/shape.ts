@@ -4,19 +4,19 @@ import { keysOf } from './feel';
 /** Forms of heaps as crews call them; what is measured of each. */
 export const SHAPE_WORDS = {
   get dome() {
-    return say('terms.heap');
+    return say('terms.pile');
   },
   get cone() {
     return say('terms.cone');
   },
   get windrow() {
-    return say('terms.rowRounded');
+    return say('terms.windrowRounded');
   },
   get triangle() {
-    return say('terms.rowSharp');
+    return say('terms.windrowPeaked');
   },
   get trapezoid() {
-    return say('terms.rowFlatTop');
+    return say('terms.windrowFlatTop');
   },
   get cube() {
     return say('terms.binFilledLevel');
@@ -28,7 +28,7 @@ export const SHAPE_WORDS = {
     return say('terms.bayOpenInFront');
   },
   get tub() {
-    return say('terms.lyingTub');
+    return say('terms.drumOnItsSide');
   },
 } as const;
 export type HeapShape = keyof typeof SHAPE_WORDS;

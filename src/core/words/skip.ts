@@ -11,7 +11,7 @@ export const SKIP_WORDS = {
     return say('terms.couldNotBeReached');
   },
   get 'too-hot'() {
-    return say('terms.tooHotToGoNear');
+    return say('terms.tooHotGoNear');
   },
   get thermometer() {
     return say('terms.thermometerFailed');

@@ -6,7 +6,7 @@ export const TRANSFER_WORDS = {
       return say('terms.leachate');
     },
     get hint() {
-      return say('terms.rawItStartsAHotHeapsClock');
+      return say('terms.rawStartsHotBatchsClock');
     },
   },
   rinsings: {
@@ -14,7 +14,7 @@ export const TRANSFER_WORDS = {
       return say('terms.rinseWater');
     },
     get hint() {
-      return say('terms.rawAsWhatItRinsed');
+      return say('terms.rawLikeWhatRinsed');
     },
   },
   overs: {
@@ -22,15 +22,15 @@ export const TRANSFER_WORDS = {
       return say('terms.overs');
     },
     get hint() {
-      return say('terms.whatTheScreenKeptBack');
+      return say('terms.whatScreenHeldBack');
     },
   },
   char: {
     get name() {
-      return say('terms.chargedChar');
+      return say('terms.chargedBiochar');
     },
     get hint() {
-      return say('terms.cleanUnlessItWasChargedInSomething');
+      return say('terms.cleanUnlessWasChargedIn');
     },
   },
   other: {
@@ -38,7 +38,7 @@ export const TRANSFER_WORDS = {
       return say('terms.somethingElse');
     },
     get hint() {
-      return say('terms.takenAsRaw');
+      return say('terms.countsAsRaw');
     },
   },
 } as const;

@@ -56,7 +56,7 @@ export async function ingestEntry(
       const known = await heldAs(trx, typed, site.timeZone);
       if (known) return known;
       if (clockMoved(typed, aheadMs))
-        return refused('clock', say('entry.thisPhonesClockDiffersFromTheHubs'), true);
+        return refused('clock', say('entry.thisPhonesClockDiffersFrom'), true);
       if (!parsed.ok) return parsed;
       const { entry } = parsed;
       const wrong = await validateReferences(trx, site, entry);
@@ -77,7 +77,7 @@ export async function ingestEntry(
     );
     // What the database can never take is not sent again and again.
     if (isImpossible(error)) return refused('(form)', PROBLEM.neverWritten);
-    return refused('(form)', say('entry.itCouldNotBeWrittenJustNow'), true);
+    return refused('(form)', say('entry.itCouldNotSavedJust'), true);
   }
 }
 
@@ -109,7 +109,7 @@ async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<Ingest
 
 const whatIs = (e: Entry): string =>
   e.kind === 'round'
-    ? say('entry.roundOfBy', { readings: e.data.readings.length, by: e.by })
+    ? say('entry.temperatureCheckOfBy', { readings: e.data.readings.length, by: e.by })
     : say('entry.by', { kind: e.kind, by: e.by });
 
 const picturesOf = (e: NewEntry): readonly string[] =>
@@ -146,7 +146,7 @@ async function unknowingOf(
   const locale = { timeZone: site.timeZone, unit: site.unit, now: entry.at };
   return refused(
     'data.knowing',
-    say('entry.sayOnItsPageThatThisIs', {
+    say('entry.confirmOnPageYouKnow', {
       open: open.map((d) => readingDoubtText(d, claim, locale)).join(' '),
     }),
   );
@@ -159,17 +159,17 @@ async function validateReferences(
   entry: NewEntry,
 ): Promise<IngestResult | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined)
-    return refused('data.splitFrom', say('entry.aPartThatWasCarriedOffIs'));
+    return refused('data.splitFrom', say('entry.aPartWasSplitOff'));
   if (entry.kind === 'opened')
     return entry.batch === batchIdOf(entry)
       ? null
-      : refused('batch', say('entry.aNewHeapTakesTheIdOf'));
+      : refused('batch', say('entry.aNewBatchTakesId'));
   for (const sha256 of picturesOf(entry))
     if (!(await photoRepo(db).has(sha256)))
       return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
   if (entry.batch === null) return asRefusal(await validateStoreReferences(db, site, entry, null));
   const state = await readBatchState(db, entry.batch);
-  if (!state) return refused('batch', say('entry.thereIsNoSuchHeapOnThis'));
+  if (!state) return refused('batch', say('entry.thereNoSuchBatchOn'));
   // A place that was given up meanwhile is still one where it was read.
   const places = new Map(state.points.map((p) => [p.id, p]));
   if (entry.kind === 'round') {
@@ -212,14 +212,14 @@ async function validateReferences(
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;
     const wrong = state.entries.find((e) => e.id === target);
-    if (!wrong) return refused('data.target', say('entry.theEntryToCorrectIsNotIn'));
+    if (!wrong) return refused('data.target', say('entry.theEntryCorrectNotIn'));
     if (wrong.batch !== entry.batch)
-      return refused('data.target', say('entry.thatHappenedBeforeThisHeapWasCarried'));
+      return refused('data.target', say('entry.thatHappenedBeforeThisBatch'));
     if (
       reading !== undefined &&
       !state.readings.some((r) => r.id === reading && r.flag === undefined)
     )
-      return refused('data.reading', say('entry.thatReadingIsNotThereOrIs'));
+      return refused('data.reading', say('entry.thatReadingNotThereOr'));
   }
   return null;
 }

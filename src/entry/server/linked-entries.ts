@@ -26,7 +26,7 @@ const refused = (path: string, message: string): LinkedEntries => ({
   ok: false,
   problems: [{ path, message }],
 });
-const noHeapText = () => say('entry.theOtherHeapIsNotOnThis');
+const noHeapText = () => say('entry.theOtherBatchNotOn');
 
 /** A heap at its end gives and takes nothing any more. */
 const atEnd = (path: string, s: BatchState): LinkedEntries | null => {
@@ -34,7 +34,10 @@ const atEnd = (path: string, s: BatchState): LinkedEntries | null => {
   return end
     ? refused(
         path,
-        say('entry.isAtItsEndChooseAHeap', { s: nameOf(s), endwords: END_WORDS[end.data.reason] }),
+        say('entry.isFinishedChooseActiveBatch', {
+          s: nameOf(s),
+          endwords: END_WORDS[end.data.reason],
+        }),
       )
     : null;
 };
@@ -88,12 +91,12 @@ export async function createLinkedEntries(
       if (withProven && !met.germs)
         return refused(
           'data.withProven',
-          say('entry.hasNotMetSRulesByThen', { part: nameOf(part), whole: nameOf(whole) }),
+          say('entry.hasNotMetRulesBy', { part: nameOf(part), whole: nameOf(whole) }),
         );
       if (seeds === false && !met.seeds)
         return refused(
           'data.seeds',
-          say('entry.sSeedsHaveNotMetSRules', { part: nameOf(part), whole: nameOf(whole) }),
+          say('entry.theWeedSeedRulesWere', { part: nameOf(part), whole: nameOf(whole) }),
         );
       return { ok: true, others: [end('ended', from, 'ended', { reason: 'merged', into: batch })] };
     }
@@ -104,7 +107,7 @@ export async function createLinkedEntries(
       const gone = atEnd('batch', parent);
       if (gone) return gone;
       if ((await logRepo(db).ofBatch(to)).length > 0)
-        return refused('data.to', PROBLEM.idTaken(say('entry.anotherHeap')));
+        return refused('data.to', PROBLEM.idTaken(say('entry.anotherBatch')));
       const m3 = sizesOfHeap(parent).at(-1)?.m3;
       if (m3 !== undefined && volumeM3 >= m3)
         return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
@@ -195,10 +198,10 @@ async function replaced(
 ): Promise<LinkedEntries> {
   const target = await logRepo(db).byId(entry.data.target);
   const { instead } = entry.data;
-  if (!target || !instead) return refused('data.target', say('entry.theEntryToCorrectIsNotIn'));
+  if (!target || !instead) return refused('data.target', say('entry.theEntryCorrectNotIn'));
   const old = target.data as Record<string, unknown>;
   if (!isCorrectedInPlace(target.kind) || old.act !== undefined || old.from !== undefined)
-    return refused('data.instead', say('entry.thisEntryCannotBePutRightIn'));
+    return refused('data.instead', say('entry.thisEntryCannotCorrectedIn'));
   const { fileId: _fileId, extra: _extra, device: _device, ...kept } = old;
   const parsed = parseEntryForm(
     {
@@ -236,7 +239,7 @@ async function strikeWhole(
       if (own.length > 0)
         return refused(
           'data.target',
-          say('entry.hasEntriesOfItsOwnSinceThen', { name: e.data.name ?? e.data.code }),
+          say('entry.hasOwnEntriesSinceThen', { name: e.data.name ?? e.data.code }),
         );
       others.push(
         end(`strike:${e.id}`, e.batch, 'ended', { reason: 'discarded', words: entry.data.reason }),

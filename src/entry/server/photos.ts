@@ -53,20 +53,20 @@ export async function takePhoto(request: Request): Promise<Response> {
   if (!body.ok)
     return no(
       413,
-      say('entry.thePictureIsMbMbIsThe', {
+      say('entry.thePhotoMbServerTakes', {
         size: Math.round(body.size / 1e6),
         maxbytes: MAX_BYTES / 1e6,
       }),
     );
   const site = await theSite();
-  if (!site) return no(409, say('entry.thisHubHasNoSiteYetName'));
+  if (!site) return no(409, say('entry.thisServerHasNoSite2'));
   try {
     const { data, small, width, height } = await inTurnOne(() => madeSmaller(body.bytes));
     const sha256 = createHash('sha256').update(data).digest('hex');
     await photoRepo(theDb()).put(site.id, { sha256, bytes: data, small, width, height }, now());
     return Response.json({ ok: true, sha256, width, height });
   } catch {
-    return no(415, say('entry.thisIsNoPictureThatCanBe'));
+    return no(415, say('entry.thisNotPhotoCanRead'));
   }
 }
 
@@ -78,7 +78,7 @@ export async function servePhoto(request: Request, sha256: string): Promise<Resp
         new URL(request.url).searchParams.has('small') ? 'small' : 'bytes',
       )
     : null;
-  if (!bytes) return new Response(say('entry.thereIsNoSuchPicture'), { status: 404 });
+  if (!bytes) return new Response(say('entry.thereNoSuchPhoto'), { status: 404 });
   return new Response(new Uint8Array(bytes), {
     headers: {
       'content-type': 'image/jpeg',

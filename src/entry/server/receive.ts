@@ -20,18 +20,18 @@ const no = (status: number, message: string): Response =>
  */
 export async function receive(request: Request): Promise<Response> {
   const body = await readBody(request, MAX_BYTES);
-  if (!body.ok) return no(413, say('entry.tooManyEntriesAtOnceSendFewer'));
-  if (!(await theSite())) return no(409, say('entry.thisHubHasNoSiteYetOpen'));
+  if (!body.ok) return no(413, say('entry.tooManyEntriesAtOnce'));
+  if (!(await theSite())) return no(409, say('entry.thisServerHasNoSite'));
   const text = body.bytes.toString('utf8');
   let sending: Partial<Sending> | null;
   try {
     sending = JSON.parse(text) as Partial<Sending> | null;
   } catch {
-    return no(400, say('entry.whatCameIsNotJsonOpenThe'));
+    return no(400, say('entry.whatArrivedNotJsonReload'));
   }
   const entries = sending?.entries;
   if (!Array.isArray(entries) || entries.length > MAX_ENTRIES)
-    return no(400, say('entry.aListOfAtMostEntriesIs', { maxentries: MAX_ENTRIES }));
+    return no(400, say('entry.aListAtMostEntries', { maxentries: MAX_ENTRIES }));
   const answers: IngestResult[] = [];
   for (const form of entries as readonly EntryForm[]) {
     const sentAt = sending?.sentAt;

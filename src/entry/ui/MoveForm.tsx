@@ -48,25 +48,25 @@ export function MoveForm({ heap, onDone }: FormProps) {
         options={[
           {
             value: 'forked',
-            label: say('entry.forkedOverWhole'),
-            hint: say('entry.countsAsAFullTurning'),
+            label: say('entry.forkedOrTurnedOverCompletely'),
+            hint: say('entry.countsAsFullTurn'),
           },
-          { value: 'lifted', label: say('entry.liftedAsItWas'), hint: say('entry.noTurning') },
+          { value: 'lifted', label: say('entry.movedAsItWas'), hint: say('entry.noTurning') },
         ]}
       />
       <WhenAndWho entry={entry} heap={heap} />
       {how !== '' && <Effects preview={preview} />}
-      <p className="hint">{say('entry.itLosesHeatOnTheWayRead')}</p>
+      <p className="hint">{say('entry.itLosesHeatOnWay')}</p>
       <KeepBar
         entry={entry}
-        label={say('entry.keepThisMove')}
+        label={say('entry.saveThisMove')}
         missing={
           !standing.changed
-            ? say('entry.sayWhereItStandsNow')
+            ? say('entry.sayWhereNow')
             : standing.effect.overlaps.length > 0
-              ? say('entry.itWouldLieOver', { overlaps: standing.effect.overlaps[0]! })
+              ? say('entry.itWouldOverlap', { overlaps: standing.effect.overlaps[0]! })
               : how === ''
-                ? say('entry.chooseHowItWasMoved')
+                ? say('entry.chooseHowWasMoved')
                 : null
         }
         onKeep={keep}

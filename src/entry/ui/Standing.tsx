@@ -37,11 +37,11 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
     d.kind === 'bay'
       ? null
       : d.row.trim() === ''
-        ? say('entry.nameTheRow')
+        ? say('entry.nameTheWindrow')
         : !(from >= 0) || !(to >= 0)
-          ? say('entry.typeWhereItStartsAndEndsIn')
+          ? say('entry.typeWhereStartsEndsIn')
           : to <= from
-            ? say('entry.itMustEndBeyondWhereItStarts')
+            ? say('entry.itMustEndAfterStarts')
             : null;
   const position: Position | null =
     problem !== null
@@ -119,17 +119,17 @@ export function StandingFields({
     <>
       {!onlyRow && (
         <Choices
-          label={say('entry.itStands')}
+          label={say('entry.location')}
           value={d.kind}
           onChange={(kind) => {
             if (kind) set({ kind });
           }}
           options={[
-            { value: 'bay', label: say('entry.inABayOrBin') },
+            { value: 'bay', label: say('entry.inBayOrBin') },
             {
               value: 'row',
-              label: say('entry.inASharedRow'),
-              hint: say('entry.endToEndWithOthers'),
+              label: say('entry.inASharedWindrow'),
+              hint: say('entry.endEndWithOthers'),
             },
           ]}
         />
@@ -144,7 +144,7 @@ export function StandingFields({
       ) : (
         <div className="grid grid-cols-[1fr_96px_96px] gap-3">
           <Field
-            label={say('entry.row')}
+            label={say('entry.windrow')}
             value={d.row}
             maxLength={40}
             onChange={(e) => set({ row: e.target.value })}
@@ -173,13 +173,13 @@ export function StandingFields({
       {changed &&
         effect.moved.map((m) => (
           <p key={m.id} className="hint">
-            {say('entry.sBorderMovesWithIt', { name: m.name, position: positionText(m.position) })}
+            {say('entry.theBorderMovesWith', { name: m.name, position: positionText(m.position) })}
           </p>
         ))}
       {changed &&
         effect.overlaps.map((name) => (
           <p key={name} role="alert" className="marked font-semibold">
-            {say('entry.itWouldLieOverCheckTheFlags', { name })}
+            {say('entry.itWouldOverlapCheckMarkers', { name })}
           </p>
         ))}
     </>

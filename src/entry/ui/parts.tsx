@@ -34,9 +34,7 @@ export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef 
         value={entry.at ?? heap.nowLocal}
         max={heap.nowLocal}
         onChange={(e) => entry.setAt(e.target.value || null)}
-        hint={
-          entry.at === null ? say('entry.justNow') : say('entry.laterEntryTheLogShowsBothTimes')
-        }
+        hint={entry.at === null ? say('entry.justNow') : say('entry.laterEntryLogShowsBoth')}
       />
       <Field
         label={say('entry.who')}
@@ -44,7 +42,7 @@ export function WhenAndWho({ entry, heap }: { entry: EntryHandle; heap: HeapRef 
         onChange={(e) => entry.setBy(e.target.value)}
         autoComplete="name"
         maxLength={60}
-        hint={say('entry.yourNameGoesBesideIt')}
+        hint={say('entry.yourNameSavedWith')}
       />
     </div>
   );

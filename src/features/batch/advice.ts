@@ -88,7 +88,7 @@ function turnView(s: Situation, locale: Locale) {
 /** Whether the leading rule counts a turning, and why not. */
 function countsText(at: number, assessment: BatchAssessment | null): string {
   const lead = assessment?.rules[0]?.assessment;
-  if (!lead || lead.verdict.turningsRequired === 0) return say('batch.noRuleAsksForTurnings');
+  if (!lead || lead.verdict.turningsRequired === 0) return say('batch.noRuleNeedsTurnings');
   if (lead.progress.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
   const not = lead.progress.uncounted().find((u) => u.turn.at === at);
   const awaited = lead.verdict.status !== 'broken' && at > (lead.verdict.run?.to ?? Infinity);
@@ -127,7 +127,7 @@ export function adviceView(
     task: TASK_OF[next.code] === undefined ? null : `${snapshot.id}:${TASK_OF[next.code]}`,
     order:
       order?.defer && order.defer.until > now
-        ? say('batch.putOffByUntil', {
+        ? say('batch.postponedByUntil', {
             by: order.defer.by,
             until: whenText(timeZone, order.defer.until, now),
           })
@@ -182,7 +182,7 @@ export function adviceView(
       when: whenText(timeZone, r.turnedAt, now),
       before: r.beforeC === null ? say('batch.notReadBefore') : tempText(r.beforeC, unit),
       low: r.lowC === null ? '–' : tempText(r.lowC, unit),
-      high: r.highC === null ? say('batch.noFullRoundSince') : tempText(r.highC, unit),
+      high: r.highC === null ? say('batch.noFullCheckSince') : tempText(r.highC, unit),
       took: r.hours === null ? '–' : durationText(r.hours),
       counts: countsText(r.turnedAt, assessment),
     })),
@@ -197,16 +197,16 @@ const HOW = {
   },
   measured: 'measured',
   get judged() {
-    return say('batch.judgedByEye');
+    return say('batch.estimatedByEye');
   },
   get level() {
-    return say('batch.byItsLevelAsIfItsFoot');
+    return say('batch.fromLevelAssumingBaseStayed');
   },
   get joined() {
-    return say('batch.anotherHeapJoined');
+    return say('batch.anotherBatchJoined');
   },
   get 'carried-off'() {
-    return say('batch.aPartCarriedOff');
+    return say('batch.aPartWasSplitOff');
   },
 } as const;
 
@@ -236,24 +236,24 @@ function sizeView(
     now: last ? volumeText(last.m3, volume) : null,
     isSince: sunkCm !== null && last ? dayText(timeZone, last.at) : null,
     assumed: [
-      ...(sunkCm !== null ? [say('batch.itSankCmAndItsHeightWas', { sunkCm })] : []),
+      ...(sunkCm !== null ? [say('batch.itSankCmButHeight', { sunkCm })] : []),
       ...(state.opened.measures !== undefined && !isShape(state.opened.shape)
-        ? [say('batch.itsShapeWasNotSaidItIs')]
+        ? [say('batch.itsShapeWasNotGiven')]
         : []),
     ],
     shrunk:
       first && last && last !== first && last.m3 < first.m3
-        ? say('batch.lessThanWhenItWasBuilt', {
+        ? say('batch.lessThanWhenWasBuilt', {
             m3: Math.round((1 - last.m3 / first.m3) * 100),
             m32: volumeText(first.m3, volume),
           })
         : null,
     small: small
-      ? say('batch.underAHeapRarelyStaysHot', { minhotm3: volumeText(MIN_HOT_M3, volume) })
+      ? say('batch.belowPileRarelyStaysHot', { minhotm3: volumeText(MIN_HOT_M3, volume) })
       : null,
     partners: partners.map((x) => ({
       id: x.id,
-      text: say('batch.joinItWithTogetherAndABay', {
+      text: say('batch.joinWithTogetherBayFree', {
         name: x.name,
         m3: volumeText(x.m3, volume),
         totalM3: volumeText(x.totalM3, volume),

@@ -39,7 +39,7 @@ function sectionOf(profile: Profile, share: ShareRange, coreM: number, unit: Tem
       })),
   ];
   const said = isTooWide(share)
-    ? say('batch.howMuchOfItIsHotCannot')
+    ? say('batch.nobodyKnowsHowMuchHot')
     : say('batch.atOrMore', {
         share: shareRangeText(share),
         hotsharefloorc: tempText(HOT_SHARE_FLOOR_C, unit),
@@ -49,7 +49,7 @@ function sectionOf(profile: Profile, share: ShareRange, coreM: number, unit: Tem
     hot: hotDepths(profile, 'low'),
     unreadTo: firstOf(profile.depths).lambda,
     labels,
-    says: say('batch.cutOpenNobodyReadNearerToThe', {
+    says: say('batch.crossSectionNothingWasRead', {
       labels: labels.map((l) => say('batch.at', { figure: l.figure, name: l.name })).join(', '),
       said,
     }),
@@ -108,9 +108,9 @@ export function beyondView(
     seed: doseFindingText(findings.seeds),
     unknown: findings.germs.code === 'unknown' || findings.seeds.code === 'unknown',
     moisture: !events.some((e) => e.type === 'moisture')
-      ? say('batch.noSqueezeTestWasLoggedSoIt')
+      ? say('batch.noSqueezeTestWasLogged')
       : drySpans(events, now).length > 0
-        ? say('batch.whileItWasLoggedAsDryNothing')
+        ? say('batch.nothingCountsWhileWasLogged')
         : say('batch.itWasLoggedAsMoist'),
     species: SPECIES.map((s) => ({
       id: s.id,
@@ -124,7 +124,7 @@ export function beyondView(
     sectionWhen: profile ? soonText(timeZone, profile.at, now) : null,
     hot: hotPart(profile, coreDepthM, logsOf, turnings),
     floor: tempText(HOT_SHARE_FLOOR_C, unit),
-    turnings: say('batch.oneCountedTurningOtherCountedTurnings', { turnings }),
+    turnings: say('batch.turningCountsTurningsCount', { turnings }),
   };
 }
 export type BeyondView = NonNullable<ReturnType<typeof beyondView>>;

@@ -16,13 +16,13 @@ export type Ties = { readonly before: readonly Tie[]; readonly after: readonly T
 
 const WORD = {
   get split() {
-    return say('batch.aPartCarriedOff');
+    return say('batch.aPartWasSplitOff');
   },
   get merge() {
     return say('batch.joined');
   },
   get transfer() {
-    return say('batch.somethingCarriedOver');
+    return say('batch.somethingMovedOver');
   },
   get stack() {
     return say('batch.stackedOnIt');
@@ -43,8 +43,8 @@ const text = (k: Kinship, timeZone: string): string => {
   const at = dayText(timeZone, k.at);
   if (k.kind !== 'merge') return `${what}${amount}, ${at}`;
   return k.proven
-    ? say('batch.proven', { what, amount, at })
-    : say('batch.notProven', { what, amount, at });
+    ? say('batch.ruleMet', { what, amount, at })
+    : say('batch.ruleNotMet', { what, amount, at });
 };
 
 /** How deep the tree is followed: loops (overs of one into another and back) end somewhere. */

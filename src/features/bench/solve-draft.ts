@@ -115,9 +115,9 @@ function wrongLimits(
   price: number | null | undefined,
 ): string | null {
   if (least === null || most === null || price === null)
-    return say('bench.typeItsLimitsAndItsPriceAs', { name });
+    return say('bench.typeLimitsPriceAsNumbers', { name });
   return least !== undefined && most !== undefined && least > most
-    ? say('bench.atLeastIsMoreThanAtMost', { name, least, most })
+    ? say('bench.atLeastMoreThanAt', { name, least, most })
     : null;
 }
 
@@ -157,10 +157,10 @@ function readBounds(draft: SolveDraft): { bounds: Bounds } | { wrong: string } {
     dense == null ||
     volume === null
   )
-    return { wrong: say('bench.typeEachTargetAsANumberLeave') };
-  if (cnLow > cnHigh) return { wrong: say('bench.theLowerEndOfCNLies') };
-  if (wetLow > wetHigh) return { wrong: say('bench.theLowerEndOfTheMoistureLies') };
-  if (wetHigh >= 100) return { wrong: say('bench.moistureIsAShareOfTheWeight') };
+    return { wrong: say('bench.typeEachTargetAsNumber') };
+  if (cnLow > cnHigh) return { wrong: say('bench.theLowerEndCN') };
+  if (wetLow > wetHigh) return { wrong: say('bench.theLowerEndMoistureAbove') };
+  if (wetHigh >= 100) return { wrong: say('bench.moistureShareWeightLessThan') };
   return {
     bounds: { cn: [cnLow, cnHigh], moisturePct: [wetLow, wetHigh], densityMost: dense, volume },
   };

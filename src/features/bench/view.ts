@@ -120,7 +120,7 @@ export function itemsOf(store: StoreState, locale: Locale): BenchItem[] {
     load: null,
     name: m.name,
     role: m.role,
-    says: say('bench.notFromTheStore'),
+    says: say('bench.notFromStock'),
     stuff: resolveMaterialProperties(m, 'fresh'),
     price: null,
     hasLitres: null,
@@ -141,7 +141,7 @@ function didOf(
     hot:
       hotAt === null || from === null
         ? from === null
-          ? say('bench.stillBuilding')
+          ? say('bench.stillBeingBuilt')
           : say('bench.notAtYet', { temp: tempText(55, unit) })
         : say('bench.after', {
             temp: tempText(55, unit),
@@ -149,14 +149,14 @@ function didOf(
           }),
     highest:
       highestC === null
-        ? say('bench.notReadYet')
+        ? say('bench.noTemperaturesYet')
         : say('bench.hottest', { highestC: tempText(highestC, unit) }),
     proven:
       best === null
         ? say('bench.noRule')
         : best.provenAt !== null
-          ? say('bench.proven', { creditedHours: durationText(best.creditedHours) })
-          : say('bench.ofHeatCounted', { creditedHours: durationText(best.creditedHours) }),
+          ? say('bench.ruleMet', { creditedHours: durationText(best.creditedHours) })
+          : say('bench.ofCountedTime', { creditedHours: durationText(best.creditedHours) }),
   };
 }
 

@@ -29,7 +29,7 @@ export const BringInput = z.object({
   by: z
     .string()
     .trim()
-    .min(1, { error: () => say('bring.sayWhoBringsItIn') })
+    .min(1, { error: () => say('bring.sayWhoImportsIt') })
     .max(60),
   bay: z.string().trim().max(40).optional(),
   /** Rules that it is to be kept under, the leading one first; none: no rule is claimed. Absent: those that the file names. */

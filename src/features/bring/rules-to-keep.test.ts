@@ -10,7 +10,7 @@ const keep = (named: readonly string[], choices: Partial<typeof NO_CHOICES> = {}
 test('what the file names is ticked, in the file’s order, with that as the reason', () => {
   const [first, second] = verdicts.map((v) => v.id).reverse() as [string, string];
   expect(keep([first, second])).toEqual([first, second]);
-  expect(proposeRules(preview([first]), SITE).get(first)).toBe("named in the file");
+  expect(proposeRules(preview([first]), SITE).get(first)).toBe('named in the file');
 });
 test('a file that names none is kept under what the site works to, else what its country asks', () => {
   const american = { ...SITE, timeZone: 'America/Chicago' };

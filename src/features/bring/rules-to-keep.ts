@@ -25,7 +25,7 @@ export function proposeRules(
   { siteRules, timeZone }: SiteContext,
 ): ReadonlyMap<string, string> {
   if (preview.named.length > 0)
-    return new Map(preview.named.map((id) => [id, say('bring.theFileNamesIt')]));
+    return new Map(preview.named.map((id) => [id, say('bring.namedInTheFile')]));
   // What went in is not in the file: any of the usual inputs may have.
   const keeping = keepingOf(preview.method, { aerated: preview.method !== 'turned' });
   return new Map(

@@ -111,7 +111,7 @@ function sourcesOf(
         material: m.id,
         load: null,
         name: m.name,
-        says: say('build.notFromTheStore'),
+        says: say('build.notFromStock'),
         inStore: false,
         answer: answer(m),
       }))
@@ -186,9 +186,9 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
         w.charge.waterL !== undefined && say('build.lOfWater', { waterL: w.charge.waterL }),
         w.charge.base && say('build.base', { base: w.charge.base }),
         w.charge.activator && say('build.activator', { activator: w.charge.activator }),
-        w.charge.cover && say('build.cover', { cover: w.charge.cover }),
+        w.charge.cover && say('build.coverLayer', { cover: w.charge.cover }),
         w.charge.words,
-        w.kind === 'addition' && say('build.afterItWasClosed'),
+        w.kind === 'addition' && say('build.afterAddingWasFinished'),
       ]
         .filter(Boolean)
         .join('; '),
@@ -196,20 +196,20 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     total:
       went.length === 0
         ? heap.builtAt === null
-          ? say('build.nothingIsInItYet')
-          : say('build.whatWentInWasNotLogged')
-        : say('build.oneTimeOtherTimesPutIn', {
+          ? say('build.nothingInYet')
+          : say('build.whatWentInWasNot')
+        : say('build.addedOneTimes', {
             went: went.length,
             people: built.people > 1 ? say('build.byPeople', { people: built.people }) : '',
             litresLoose:
               mix.litresLoose === null
-                ? say('build.howMuchInAllIsNotKnown')
+                ? say('build.totalNotKnown')
                 : say('build.loose', { litresLoose: litresText(mix.litresLoose, volume) }),
             massKg: mix.massKg === null ? '' : say('build.about', { massKg: kgText(mix.massKg) }),
           }),
     figures:
       cn && wet
-        ? say('build.sofarSoFarOtherWhenItWas', {
+        ? say('build.sofarSoFarWhenWas', {
             builtAt: heap.builtAt === null ? 'soFar' : 'other',
             cn: windowFigure('cn', cn.value),
             wet: windowFigure('moisture', wet.value),
@@ -218,10 +218,10 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     says: went.length === 0 ? '' : mixSays(mix),
     planned:
       guide && estOf(guide.plan.cn)
-        ? say('build.whenAllIsInCN', {
+        ? say('build.whenAllInCN', {
             cn: windowFigure('cn', estOf(guide.plan.cn)!.value),
             moisture: estOf(guide.plan.moisture)
-              ? say('build.moist', {
+              ? say('build.moisture', {
                   moisture: windowFigure('moisture', estOf(guide.plan.moisture)!.value),
                 })
               : '',
@@ -247,7 +247,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     risks: Object.fromEntries([...store.materials.values()].map((m) => [m.id, carries(m.risks)])),
     wrongUnit:
       slot?.only && strangers.length > 0
-        ? say('build.isKeptForCouldGoElsewhere', {
+        ? say('build.isReservedForCouldGo', {
             name: slot.name,
             words: slot.words ?? listText(slot.only),
             strangers: listText(strangers),

@@ -65,7 +65,7 @@ test('heaps by age with what was done to them; the one most alike and how it wen
   );
   expect(view.table[0]).toEqual({ day: 0, cells: ['24 °C', '24 °C'] });
 });
-test("nothing chosen, a heap still being built: an empty chart, no guess", () => {
+test('nothing chosen, a heap still being built: an empty chart, no guess', () => {
   const log = logOf(NOW - 5 * H, { code: 'B', name: 'B' });
   const building = compared(log.entries);
   expect(viewOf([], [building])).toMatchObject({ curves: [], alike: [] });

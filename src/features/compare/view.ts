@@ -59,7 +59,7 @@ function marksOf({ state, assessment }: ComparedBatch, builtAt: number): Curve['
     ...done,
     ...(provenAt === null
       ? []
-      : [{ day: day(provenAt), kind: 'proven' as const, says: say('compare.proven') }]),
+      : [{ day: day(provenAt), kind: 'proven' as const, says: say('compare.met') }]),
   ].sort((a, b) => a.day - b.day);
 }
 
@@ -96,25 +96,25 @@ export function compareView(
           .map((a) => ({
             id: a.id,
             name: a.name,
-            text: say('compare.apartOverOneDayOtherDays', {
+            text: say('compare.apartOverDayDays', {
               apartK: (a.apartK * (unit === 'F' ? 1.8 : 1)).toFixed(1),
               unit,
               days: a.days,
               provenDay:
                 a.provenDay === null
-                  ? say('compare.itWasNotProven')
+                  ? say('compare.itDidNotMeetRule')
                   : a.provenDay > a.ageDays
-                    ? say('compare.itWasProvenOnDayOneDay', {
+                    ? say('compare.itMetRuleOnDay', {
                         provenDay: Math.floor(a.provenDay) + 1,
                         provenDay2: Math.max(1, Math.round(a.provenDay - a.ageDays)),
                         name: first.name,
                         turnsAfter: a.turnsAfter,
                       })
-                    : say('compare.itWasProvenOnDay', { provenDay: Math.floor(a.provenDay) + 1 }),
+                    : say('compare.itMetRuleOnDay2', { provenDay: Math.floor(a.provenDay) + 1 }),
               weekLaterC:
                 a.weekLaterC === null
                   ? ''
-                  : say('compare.aWeekOnItStoodAt', { weekLaterC: tempText(a.weekLaterC, unit) }),
+                  : say('compare.aWeekLaterWasAt', { weekLaterC: tempText(a.weekLaterC, unit) }),
             }),
           }))
       : [],

@@ -52,11 +52,11 @@ test('the day in words: what cannot wait, how much there is, what does not fit a
     fireCard: true,
   });
   expect(view.load).toBe(
-    "About 2 h 50 min of work; the crew has 30 min left. One task does not fit: Egret, turning.",
+    'About 2 h 50 min of work; the crew has 30 min left. One task does not fit: Egret, turning.',
   );
   expect(view.groups.map((g) => [g.title, g.tasks.map((t) => t.name)])).toEqual([
     ['Danger', ['Goshawk']],
-    ["Needed for a rule", ['Egret']],
+    ['Needed for a rule', ['Egret']],
     ['Tomorrow', ['Egret']],
   ]);
   expect(view.groups[0]!.tasks[0]).toMatchObject({
@@ -103,7 +103,7 @@ test('put off stays in sight with who, until when and why', () => {
     false,
     LOCALE,
   );
-  expect(view.groups.find((g) => g.title === "Postponed")!.tasks[0]!.putOff).toBe(
+  expect(view.groups.find((g) => g.title === 'Postponed')!.tasks[0]!.putOff).toBe(
     'Not possible by Jo until 17:00: weather, storm',
   );
   expect(view.askCrew).toBe(true);
@@ -170,7 +170,7 @@ test('chores and thermometer checks come round by when they were last done', () 
   const [covers] = todayView(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter(
     (t) => t.chore,
   );
-  expect(covered(covers!.words)).toBe("Check the covers. Every 3 days; last done Fri 04:00.");
+  expect(covered(covers!.words)).toBe('Check the covers. Every 3 days; last done Fri 04:00.');
 });
 const covered = (w: { act: string; why: string }): string => `${w.act}. ${w.why}`;
 test('of a long list the first are shown, how many more there are is said, and all when they are asked for', () => {

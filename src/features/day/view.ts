@@ -84,10 +84,10 @@ const LACKS = {
     return say('day.doesNotFitIntoToday');
   },
   get machine() {
-    return say('day.theMachineHasNoTimeLeftToday');
+    return say('day.theMachineHasNoTime');
   },
   get driver() {
-    return say('day.nobodyWhoDrivesIsThereToday');
+    return say('day.noMachineOperatorToday');
   },
 } as const;
 const hrefOf = ({ kind, batch, name, load }: Task): string =>
@@ -161,13 +161,13 @@ export function todayView(
         : null,
       cost: costText(t, locale),
       putOff: off
-        ? say('day.notpossibleNotPossibleOtherPutOffBy', {
+        ? say('day.notpossibleNotPossibleOtherBy', {
             impossible: off.impossible ? 'notPossible' : 'other',
             by: off.by,
             until:
               off.until > now
                 ? say('day.until', { until: soonText(timeZone, off.until, now) })
-                : say('day.untilAndThatIsOver', { until: soonText(timeZone, off.until, now) }),
+                : say('day.wasUntil', { until: soonText(timeZone, off.until, now) }),
             toLowerCase: DEFER_WORDS[off.reason].toLowerCase(),
             words: off.words ? `, ${off.words}` : '',
           })
@@ -183,7 +183,7 @@ export function todayView(
       later: false,
       tasks: today.filter((t) => t.group === g),
     })),
-    { title: say('day.putOff'), later: false, tasks: tasks.filter((t) => t.deferred) },
+    { title: say('day.postponed'), later: false, tasks: tasks.filter((t) => t.deferred) },
     {
       title: say('day.tomorrow'),
       later: true,
@@ -209,13 +209,13 @@ export function todayView(
     today.length === 0
       ? ''
       : labour === 'over'
-        ? say('day.theWorkingDayIsOverAboutOf', { minutes: durationText(minutes / 60) })
+        ? say('day.theWorkingDayOverAbout', { minutes: durationText(minutes / 60) })
         : labour === null
           ? say('day.aboutOfWork', { minutes: durationText(minutes / 60) })
           : labour.people.length === 0
-            ? say('day.aboutOfWorkAndNobodyWorksToday', { minutes: durationText(minutes / 60) })
+            ? say('day.aboutWorkNobodyWorksToday', { minutes: durationText(minutes / 60) })
             : lacking.length > 0
-              ? say('day.aboutOfWorkTheCrewHasLeft', {
+              ? say('day.aboutWorkCrewHasLeft', {
                   minutes: durationText(minutes / 60),
                   has: durationText(has / 60),
                   lacking: lacking.length,
@@ -223,7 +223,7 @@ export function todayView(
                     .slice(0, 3)
                     .join('; '),
                 })
-              : say('day.aboutOfWorkTheCrewHasLeft2', {
+              : say('day.aboutWorkCrewHasLeft2', {
                   minutes: durationText(minutes / 60),
                   has: durationText(has / 60),
                 });

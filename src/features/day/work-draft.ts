@@ -97,9 +97,9 @@ const figuresOf = (d: WorkDraft): readonly string[] => [
 /** Why it cannot be kept yet; null: it can. */
 export function missingInWork(d: WorkDraft): string | null {
   if (figuresOf(d).some((text) => typeof typed(text) !== 'number'))
-    return say('day.everyFigureWantsANumber');
-  if (d.crew.some((p) => p.name.trim() === '')) return say('day.eachPersonWantsANameTakeThe');
-  return d.days.length === 0 ? say('day.chooseOneDayAtLeast') : null;
+    return say('day.everyBoxNeedsNumber');
+  if (d.crew.some((p) => p.name.trim() === '')) return say('day.eachPersonNeedsNameRemove');
+  return d.days.length === 0 ? say('day.chooseAtLeastOneDay') : null;
 }
 
 /** The work that a draft says, once nothing is missing in it. */

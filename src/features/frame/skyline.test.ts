@@ -29,7 +29,7 @@ describe('the skyline', () => {
     );
   });
   test('the keys 1 to 9 and 0 lead to bays 1 to 10', () => {
-    const keys = bayKeysOf([...row(12), heapIn(null), heapIn("Dark")]);
+    const keys = bayKeysOf([...row(12), heapIn(null), heapIn('Dark')]);
     expect(Object.keys(keys)).toHaveLength(10);
     expect([keys['1'], keys['9'], keys['0']]).toEqual(['heap-1', 'heap-9', 'heap-10']);
   });

@@ -18,7 +18,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'a4-4',
     get title() {
-      return say('labels.a4FourCardsOf1051485');
+      return say('labels.a4FourCards105148');
     },
     paper: 'A4',
     columns: 2,
@@ -33,7 +33,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'a4-8',
     get title() {
-      return say('labels.a4EightLabelsOf99167');
+      return say('labels.a4EightLabels991');
     },
     paper: 'A4',
     columns: 2,
@@ -48,7 +48,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'a4-21',
     get title() {
-      return say('labels.a4TwentyOneLabelsOf635');
+      return say('labels.a4TwentyOneLabels63');
     },
     paper: 'A4',
     columns: 3,
@@ -63,7 +63,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'letter-4',
     get title() {
-      return say('labels.letterFourCardsOf45In');
+      return say('labels.letterFourCards45');
     },
     paper: 'LETTER',
     columns: 2,
@@ -78,7 +78,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'letter-6',
     get title() {
-      return say('labels.letterSixLabelsOf43In');
+      return say('labels.letterSixLabels43');
     },
     paper: 'LETTER',
     columns: 2,
@@ -93,7 +93,7 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   {
     id: 'letter-10',
     get title() {
-      return say('labels.letterTenLabelsOf42In');
+      return say('labels.letterTenLabels42');
     },
     paper: 'LETTER',
     columns: 2,
@@ -141,7 +141,7 @@ export function baseAddress(
   if (text.trim().length > LONGEST_ADDRESS)
     return {
       ok: false,
-      problem: say('labels.theAddressHasLettersACodeOn', {
+      problem: say('labels.theAddressHasLettersCode', {
         text: text.trim().length,
         longestaddress: LONGEST_ADDRESS,
       }),
@@ -152,19 +152,19 @@ export function baseAddress(
   } catch {
     return {
       ok: false,
-      problem: say('labels.typeTheAddressAsAPhoneWould'),
+      problem: say('labels.typeAddressAsOnPhone'),
     };
   }
   if (!/^https?:$/.test(url.protocol))
-    return { ok: false, problem: say('labels.theAddressStartsWithHttpsOrHttp') };
+    return { ok: false, problem: say('labels.theAddressStartsWithHttps') };
   const local = /^(localhost|127\.|\[::1\])/.test(url.host);
   return {
     ok: true,
     base: url.origin,
     warning: local
-      ? say('labels.thisAddressIsThisMachinesOwnA')
+      ? say('labels.thisAddressThisComputerItself')
       : url.protocol === 'http:'
-        ? say('labels.withoutHttpsAPhoneCanReadAnd')
+        ? say('labels.withoutHttpsPhoneCanRead')
         : null,
   };
 }

@@ -70,7 +70,7 @@ function offlineHeap(d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Offl
     building: d.builtAt === null,
     advice: adviceWords(nextAdvice(situation), locale),
     hot: hot && hotWords(hot, locale),
-    limits: say('log.keepAnEyeOnItFromCool', {
+    limits: say('log.watchFromCoolFromFrom', {
       warnC: tempText(warnC, unit),
       actC: tempText(actC, unit),
       dangerC: tempText(dangerC, unit),
@@ -79,7 +79,7 @@ function offlineHeap(d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Offl
       name: p.label ?? p.id,
       last: p.last
         ? `${tempText(p.last.c, unit, 1)}, ${soonText(timeZone, p.last.at, now)}`
-        : say('log.notReadYet'),
+        : say('log.noTemperaturesYet'),
     })),
     readAt: d.latest?.at ?? null,
     loggedAt: d.lastLogged.at,

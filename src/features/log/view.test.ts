@@ -16,12 +16,12 @@ describe('the log as people read it', () => {
   test('newest first, in the unit that was chosen', () => {
     const l = lines(hotLog(), 'F');
     expect(l[0]).toMatchObject({
-      title: "Temperature check of 3",
+      title: 'Temperature check of 3',
       detail: '140–144 °F',
       by: 'Mo',
       correctable: true,
     });
-    expect(l.at(-1)).toMatchObject({ title: "Started", correctable: false });
+    expect(l.at(-1)).toMatchObject({ title: 'Started', correctable: false });
   });
   test('a late entry shows both times; a struck one its reason', () => {
     const log = hotLog();
@@ -31,8 +31,8 @@ describe('the log as people read it', () => {
       { at: NOW - 40 * H, recordedAt: NOW - 2 * H },
     );
     expect(lines(log).find((l) => l.id === turn)).toMatchObject({
-      title: "Full turn",
-      detail: "part of the edge went in",
+      title: 'Full turn',
+      detail: 'part of the edge went in',
       late: expect.stringMatching(/^entered 1 d 14 h later/),
     });
     log.put('correction', { target: turn, reason: 'that was Heron' }, { at: NOW });
@@ -54,9 +54,9 @@ describe('the log as people read it', () => {
       expect(`${l.title} ${l.detail}`).not.toMatch(/undefined|null|\[object/);
     expect(lines(log).map((l) => l.detail)).toEqual(
       expect.arrayContaining([
-        "40 L, not clean: starts the clock over",
-        "litter, starts the clock over, with live weed seeds",
-        "squeeze test: runs: too wet, smell: none",
+        '40 L, not clean: starts the clock over',
+        'litter, starts the clock over, with live weed seeds',
+        'squeeze test: runs: too wet, smell: none',
       ]),
     );
   });

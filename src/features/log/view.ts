@@ -125,7 +125,7 @@ export function logLines(
         e.kind !== 'opened' &&
         e.kind !== 'correction' &&
         !(e.kind === 'round' && e.data.source === 'file')
-          ? say('log.cameoffCameOffAPhoneOtherLater', {
+          ? say('log.cameoffSentFromPhoneOther', {
               waited: waited ? 'cameOff' : 'other',
               lateMs: durationText(lateMs / MS.hour),
               recordedAt: whenText(timeZone, e.recordedAt, now),
@@ -134,7 +134,7 @@ export function logLines(
       clock:
         Math.abs(device?.clockAheadMs ?? 0) <= CLOCK_TOLERANCE_MS
           ? null
-          : say('log.thePhonesClockWasTheTimeWas', {
+          : say('log.thePhonesClockWasTime', {
               clockAheadMs: clockText(device!.clockAheadMs!),
             }),
       photo: e.kind === 'photo' ? e.data.sha256 : null,

@@ -21,7 +21,7 @@ test('what was kept opens as it was kept', () => {
   const { map } = readMapDraft(withSlots(bay, addSlot([bay], 'row')));
   expect(readMapDraft(draftOfMap(map)).map).toEqual(map);
 });
-test("a place more is named after its kind, with an id of its own even where one was removed", () => {
+test('a place more is named after its kind, with an id of its own even where one was removed', () => {
   const second = addSlot([bay], 'bay');
   expect([bay.name, second.name]).toEqual(['1', '2']);
   const again = addSlot([second], 'bay');

@@ -52,10 +52,10 @@ export const SLOT_WORDS: Readonly<Record<Slot['kind'], string>> = {
     return say('map.bin2');
   },
   get tub() {
-    return say('map.tub2');
+    return say('map.drum2');
   },
   get row() {
-    return say('map.row2');
+    return say('map.windrow2');
   },
   get pad() {
     return say('map.openPad');
@@ -109,16 +109,16 @@ function wrongIn(
   sound: readonly Slot[],
   size: MapReading['size'],
 ): string | null {
-  if (!size) return say('map.typeTheSizeOfTheMapIn');
-  if (sound.length < slots.length) return say('map.everyPlaceWantsItsMetresAsNumbers');
-  if (slots.some((s) => s.name.trim() === '')) return say('map.everyPlaceWantsTheNameThatStands');
+  if (!size) return say('map.typeSizeMapInMeters');
+  if (sound.length < slots.length) return say('map.everyPlaceNeedsMetersAs');
+  if (slots.some((s) => s.name.trim() === '')) return say('map.everyPlaceNeedsNameWritten');
   const out = sound.find(
     (s) => s.xM + s.lengthM > size.widthM + HAIR_M || s.yM + s.widthM > size.depthM + HAIR_M,
   );
-  if (out) return say('map.liesBeyondTheEdgeOfTheMap', { name: out.name });
+  if (out) return say('map.isBeyondEdgeMapMove', { name: out.name });
   const names = slots.map(nameKey);
   const twice = slots.find((_, i) => names.indexOf(names[i] ?? '') !== i);
-  return twice ? say('map.thereAreTwoPlacesCalledAHeap', { name: twice.name }) : null;
+  return twice ? say('map.thereTwoPlacesCalledEach', { name: twice.name }) : null;
 }
 
 export function readMapDraft({ width, depth, slots }: MapDraft): MapReading {

@@ -55,10 +55,10 @@ const KIND = {
     return say('map.bin');
   },
   get tub() {
-    return say('map.tub');
+    return say('map.drum');
   },
   get row() {
-    return say('map.row');
+    return say('map.windrow');
   },
   get pad() {
     return say('map.pad');
@@ -107,7 +107,7 @@ export function mapView(
     const room =
       u.slot.kind === 'store'
         ? lies
-          ? say('map.ofAndmoreAndMoreOther', {
+          ? say('map.ofAndmoreAndMore', {
               litres: litresText(lies.litres, volume),
               toLowerCase: [...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase(),
               size: new Set(lies.names).size > 2 ? 'andMore' : 'other',
@@ -121,7 +121,7 @@ export function mapView(
               })
             : say('map.full')
           : u.heaps.length === 0
-            ? say('map.freeHolds', { holdsM3: volumeText(u.holdsM3, volume) })
+            ? say('map.freeRoomFor', { holdsM3: volumeText(u.holdsM3, volume) })
             : u.freeM3 < 0.3
               ? say('map.full')
               : say('map.roomFor', { freeM3: volumeText(u.freeM3, volume) });
@@ -157,8 +157,8 @@ export function mapView(
                 to,
                 says:
                   to === null
-                    ? say('map.hasNoStretchThatIsLongEnough', { slot: titleOf(u.slot) })
-                    : `${positionText(to)}${over ? say('map.itHasRoomForAndIs', { freeM3: volumeText(u.freeM3, volume), name: h.name, m3: volumeText(h.m3!, volume) }) : u.heaps.length > 0 && u.slot.kind !== 'row' ? say('map.beside', { heaps: listText(u.heaps.map((x) => x.name)) }) : ''}`,
+                    ? say('map.hasNoFreeStretchLong', { slot: titleOf(u.slot) })
+                    : `${positionText(to)}${over ? say('map.itHasRoomFor', { freeM3: volumeText(u.freeM3, volume), name: h.name, m3: volumeText(h.m3!, volume) }) : u.heaps.length > 0 && u.slot.kind !== 'row' ? say('map.nextTo', { heaps: listText(u.heaps.map((x) => x.name)) }) : ''}`,
               },
             ] as const;
           }),
@@ -181,7 +181,7 @@ export function mapView(
             ),
           })
         : say('map.noBayIsFree'),
-      rowFree > 0.5 ? say('map.mOfRow', { rowFree: rowFree.toFixed(1) }) : '',
+      rowFree > 0.5 ? say('map.mOfWindrow', { rowFree: rowFree.toFixed(1) }) : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -33,7 +33,7 @@ const typed = (change: Partial<OpenDraft>): OpenDraft => ({
 const read = (change: Partial<OpenDraft>) => readOpenDraft(typed(change), CONTEXT);
 
 test('as it opens, only whether it is closed is missing', () => {
-  expect(readOpenDraft(FIRST, CONTEXT).missing).toBe("Say whether the last raw material is in.");
+  expect(readOpenDraft(FIRST, CONTEXT).missing).toBe('Say whether the last raw material is in.');
   expect(read({}).missing).toBeNull();
 });
 

@@ -75,7 +75,7 @@ export const newOpenDraft = (
 });
 
 export const listInputs = (): readonly (readonly [Input, string])[] => [
-  ['garden', say('open.gardenAndCropWaste')],
+  ['garden', say('open.yardAndCropWaste')],
   ['seeding-weeds', say('open.seedingWeedsLateHay')],
   ['manure', say('open.manureBedding')],
   ['food-waste', say('open.foodWaste')],
@@ -134,7 +134,7 @@ const soundMetres = (text: string): number | null => {
 };
 const depthProblem = (text: string): string | undefined =>
   number(text) !== null && soundMetres(text) === null
-    ? say('open.typeMetresAsANumberOrLeave')
+    ? say('open.typeMetersAsNumberOr')
     : undefined;
 
 /** Where it lies along a row that it shares; null: it lies alone. */
@@ -157,9 +157,9 @@ type OpenProblems = {
 };
 
 function codeProblem(code: string, codes: readonly string[]): string | undefined {
-  if (code.trim() === '') return say('open.aHeapNeedsACodeForIts');
+  if (code.trim() === '') return say('open.aBatchNeedsCodeFor');
   return codes.includes(code.trim().toUpperCase())
-    ? say('open.thereIsAHeapAlreadyChooseAnother', { code: code.trim() })
+    ? say('open.thereAlreadyBatchChooseAnother', { code: code.trim() })
     : undefined;
 }
 
@@ -168,12 +168,12 @@ function problemsOf(d: OpenDraft, codes: readonly string[]): OpenProblems {
   const mistold = typed(d.turned) === null || typed(d.hottest, -30) === null;
   return {
     code: codeProblem(d.code, codes),
-    volume: volume !== null && !(volume > 0) ? say('open.typeTheVolumeAsANumberOr') : undefined,
+    volume: volume !== null && !(volume > 0) ? say('open.typeVolumeAsNumberOr') : undefined,
     core: depthProblem(d.core),
     reach: depthProblem(d.reach),
-    row: stretchOf(d) === 'wrong' ? say('open.typeWhereItStartsAndEndsAlong') : undefined,
+    row: stretchOf(d) === 'wrong' ? say('open.typeWhereStartsEndsAlong') : undefined,
     adopted:
-      d.stage === 'adopted' && mistold ? say('open.typeTurningsAndTheHottestReadingAs') : undefined,
+      d.stage === 'adopted' && mistold ? say('open.typeTurningsHottestReadingAs') : undefined,
   };
 }
 
@@ -181,9 +181,9 @@ function problemsOf(d: OpenDraft, codes: readonly string[]): OpenProblems {
 function missingOf(d: OpenDraft, problems: OpenProblems): string | null {
   const wrong = Object.values(problems).find((p) => p !== undefined);
   if (wrong) return wrong;
-  if (d.stage === '') return say('open.sayWhetherTheLastRawLoadIs');
-  if (d.stage === 'adopted' && d.rawAt === '') return say('open.sayWhenItsLastRawLoadWent');
-  return d.shape === '' || d.method === '' ? say('open.chooseItsShapeAndHowItIs') : null;
+  if (d.stage === '') return say('open.sayWhetherLastRawMaterial');
+  if (d.stage === 'adopted' && d.rawAt === '') return say('open.sayWhenLastRawMaterial');
+  return d.shape === '' || d.method === '' ? say('open.chooseShapeMethod') : null;
 }
 
 /** Which rules are offered, proposed and chosen, the leading one first. */

@@ -80,7 +80,7 @@ export const earlierHeaps = (board: readonly BatchSnapshot[]): EarlierHeap[] =>
       says: [
         d.situation.template.name.toLowerCase(),
         d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3, 'm3'),
-        d.rules[0]?.provenAt ? say('open.proven') : '',
+        d.rules[0]?.provenAt ? say('open.met') : '',
       ]
         .filter(Boolean)
         .join(', '),

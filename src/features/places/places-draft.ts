@@ -114,9 +114,9 @@ const MAX_ALONG_M = 5000;
 function problemIn(place: PlaceDraft): string | null {
   const [depth, along] = [readMetres(place.depth), readMetres(place.along)];
   if (depth !== null && !(depth >= 0 && depth <= MAX_DEPTH_M))
-    return say('places.aDepthInMetresSuchAs0');
+    return say('places.aDepthInMetersSuch');
   return along !== null && !(along >= 0 && along <= MAX_ALONG_M)
-    ? say('places.metresAlongTheRow')
+    ? say('places.metersAlongTheWindrow')
     : null;
 }
 

@@ -79,7 +79,7 @@ function effectText(
 ): { text: string; costs: boolean } {
   if (o.lostAt !== null)
     return {
-      text: say('plan.fallsPastItsFloorWouldBeLost', {
+      text: say('plan.fallsBelowLimitWouldLost', {
         lostAt: dayText(timeZone, o.lostAt),
         lostHours: durationText(o.lostHours),
       }),
@@ -87,25 +87,26 @@ function effectText(
     };
   if (o.proofAt === null)
     return f.proof.status === null || f.proof.status === 'proven'
-      ? { text: say('plan.changesNothingForAProof'), costs: false }
+      ? { text: say('plan.changesNothingForRule'), costs: false }
       : {
           text:
             planned.proofAt === null
-              ? say('plan.noProofWithinFortyDaysEitherWay')
-              : say('plan.noProofWithinFortyDays'),
+              ? say('plan.doesNotMeetRuleWithin')
+              : say('plan.doesNotMeetRuleWithin2'),
           costs: planned.proofAt !== null,
         };
   const day = dayText(timeZone, o.proofAt);
-  if (planned.proofAt === null) return { text: say('plan.couldBeProven', { day }), costs: false };
+  if (planned.proofAt === null)
+    return { text: say('plan.couldMeetItsRule', { day }), costs: false };
   // Both are told by their day, so what falls on one day is the same.
   const [then, before] = [
     dayFrom(zoneOf(timeZone), o.proofAt).start,
     dayFrom(zoneOf(timeZone), planned.proofAt).start,
   ];
   return then === before
-    ? { text: say('plan.couldBeProvenAsPlanned', { day }), costs: false }
+    ? { text: say('plan.couldMeetRuleAsPlanned', { day }), costs: false }
     : {
-        text: say('plan.couldBeProvenInsteadOf', {
+        text: say('plan.couldMeetRuleInstead', {
           day,
           proofAt: dayText(timeZone, planned.proofAt),
         }),
@@ -185,10 +186,10 @@ export function dayEffects(
     const free = d.crewMinutes - itemAt(plan.load, day).minutes - moved;
     const over =
       hasCrew && moved > 0 && free < 0
-        ? say('plan.moreThanTheCrewHas', { free: durationText(-free / 60) })
+        ? say('plan.moreThanCrewHas', { free: durationText(-free / 60) })
         : '';
     return {
-      text: `${effect.text}${near ? say('plan.tooNearItsOtherTurningBothCount') : ''}${over}`,
+      text: `${effect.text}${near ? say('plan.tooCloseOtherTurningBoth') : ''}${over}`,
       costs: effect.costs || near,
     };
   });
@@ -210,7 +211,7 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
     pinned: j.pinned !== null,
     minutes: durationText(j.minutes / 60),
     machine: j.machine,
-    says: say('plan.turningOwedtoOwedToItsProofOther', {
+    says: say('plan.turnOwedtoNeededForRule', {
       name: j.name,
       work: dayText(timeZone, itemAt(days, j.day).work),
       minutes: durationText(j.minutes / 60),
@@ -248,16 +249,16 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
         proofText:
           proofAt === null
             ? ''
-            : say('plan.couldBeProvenAsPlanned2', { proofAt: dayText(timeZone, proofAt) }),
+            : say('plan.couldMeetRuleAsPlanned2', { proofAt: dayText(timeZone, proofAt) }),
         lostAt: o?.lostAt == null ? null : share(o.lostAt),
         bayBy: by === null || by < first ? null : share(by),
         note:
           kind === 'proven'
-            ? say('plan.provenLetItCoolAndMoveIt')
+            ? say('plan.ruleMetLetCoolMove')
             : kind === 'curing'
               ? stage.code === 'ready'
-                ? say('plan.saidToBeReady')
-                : say('plan.putToCure')
+                ? say('plan.markedReady')
+                : say('plan.curing')
               : kind === 'building'
                 ? 'building'
                 : stage.code === 'on-hold'
@@ -265,7 +266,7 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
                   : stage.code === 'dormant'
                     ? 'asleep'
                     : o?.lostAt != null
-                      ? say('plan.fallsOutOfItsHeat', { lostAt: dayText(timeZone, o.lostAt) })
+                      ? say('plan.coolsBelowItsLimit', { lostAt: dayText(timeZone, o.lostAt) })
                       : '',
       };
     });
@@ -297,7 +298,7 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
   const summary = [
     hasCrew
       ? heavy.length > 0
-        ? say('plan.moreWorkThanHands', {
+        ? say('plan.moreWorkThanCrewCan', {
             heavy: heavy
               .slice(0, 4)
               .map((d) => say('plan.by', { long: d.long, replace: d.over!.replace('+', '') }))
@@ -317,7 +318,7 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
     jobs,
     nowShare: share(now),
     solvedText: plan.solved
-      ? say('plan.turningsWereMovedWithinTheirWindows')
-      : say('plan.thereWereTooManyTurningsToWeigh'),
+      ? say('plan.turningsSpreadOverDaysSo')
+      : say('plan.thereWereTooManyTurnings'),
   };
 }

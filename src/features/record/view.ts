@@ -90,16 +90,16 @@ export type RecordDoc = {
 /** A batch file, and the command that gives its verdicts again. */
 type Again = { readonly digest: string; readonly fileName: string; readonly command: string };
 
-const notSaidText = () => say('record.notRecordedWriteItHere');
+const notSaidText = () => say('record.notLoggedWriteHere');
 const METHOD_WORD = {
   get turned() {
-    return say('record.turnedHeap');
+    return say('record.turnedPile');
   },
   get static() {
-    return say('record.staticHeapAeratedAndNotTurned');
+    return say('record.staticPileAeratedNotTurned');
   },
   get vessel() {
-    return say('record.closedVesselMixedInside');
+    return say('record.inVesselMixedInside');
   },
 } as const;
 const INPUT_WORD: Record<string, string> = {
@@ -119,7 +119,7 @@ const INPUT_WORD: Record<string, string> = {
     return say('record.diseasedPlants');
   },
   get garden() {
-    return say('record.gardenAndCropWaste');
+    return say('record.yardAndCropWaste');
   },
 };
 
@@ -163,7 +163,7 @@ function identityOf(
     [
       say('record.site'),
       opened.brought
-        ? say('record.broughtInAt', { siteName: opened.brought.siteName, name: site.name })
+        ? say('record.importedAt', { siteName: opened.brought.siteName, name: site.name })
         : site.name,
     ],
     [say('record.address'), siteState.fireCard?.address ?? notSaidText()],
@@ -194,15 +194,15 @@ function identityOf(
               : '';
           return added ? [say('record.added', { added, at: when(e.at) })] : [];
         }),
-      ].join('; ') || say('record.notRecorded'),
+      ].join('; ') || say('record.notLogged'),
     ],
     [say('record.initialCN'), cn],
     [
-      say('record.lastRawLoadIn'),
-      state.builtAt === null ? say('record.stillBuildingNoClockHasStarted') : when(state.builtAt),
+      say('record.lastRawMaterialIn'),
+      state.builtAt === null ? say('record.stillBeingBuiltNoClock') : when(state.builtAt),
     ],
     [
-      say('record.placesOfARound'),
+      say('record.probePoints'),
       state.plan
         .map((p) =>
           [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`]
@@ -252,7 +252,7 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
     hot: 'hot',
     cold: say('record.notHot'),
     over: say('record.tooHot'),
-    thin: say('record.hotReadAtTooFewPlaces'),
+    thin: say('record.hotReadAtTooFew'),
   };
   const columns = state.points.length <= MAX_COLUMNS ? state.points.map((p) => p.id) : null;
   const out = new Map<string, LoggedReading[]>();
@@ -308,7 +308,7 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
       when(r.time),
       ...values,
       probes || say('record.notNamed'),
-      readers || say('record.notSaid'),
+      readers || say('record.notGiven'),
       tempBeside(r.value, floor.floorC, unit, 1),
       [
         word[heatOf(r, floor.floorC, floor.ceilingC)],
@@ -323,26 +323,28 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
   const earlier =
     prepared.rounds.length > MAX_ROUNDS
       ? [
-          say('record.earlierRoundsAreInTheBatchFile', {
+          say('record.earlierChecksInBatchFile', {
             rounds: prepared.rounds.length - MAX_ROUNDS,
           }),
         ]
       : [];
   const more = [
-    ...(columns ? [say('record.valuesAsReadInUnlessAnotherUnit', { unit })] : []),
+    ...(columns ? [say('record.valuesAsReadInUnless', { unit })] : []),
     ...earlier,
   ].join(' ');
   return {
     head: [
-      say('record.round'),
+      say('record.check'),
       ...(columns ? columns.map((id) => `${place(id)}, °${unit}`) : [say('record.valuesAsRead')]),
       say('record.thermometer'),
       say('record.readBy'),
       say('record.countsAs'),
-      say('record.against', { floorC: tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0) }),
+      say('record.comparedWith', {
+        floorC: tempText(floor.floorC, unit, floor.floorC % 1 ? 1 : 0),
+      }),
     ],
     rows,
-    none: say('record.noRoundWasRead'),
+    none: say('record.noTemperaturesWereTaken'),
     ...(more ? { more } : {}),
   };
 }
@@ -364,19 +366,15 @@ function worksTable({ state, when }: Page): Table {
       return [
         [
           when(e.at),
-          `${words}${strike?.kind === 'correction' ? say('record.struck', { reason: strike.data.reason }) : ''}${late}`,
+          `${words}${strike?.kind === 'correction' ? say('record.voided', { reason: strike.data.reason }) : ''}${late}`,
           e.by,
         ],
       ];
     });
   return {
-    head: [
-      say('record.when'),
-      say('record.turningsWaterAdditionsAndWhatElseWas'),
-      say('record.who'),
-    ],
+    head: [say('record.when'), say('record.turningsWaterAdditionsOtherWork'), say('record.who')],
     rows,
-    none: say('record.nothingButReadingsWasLogged'),
+    none: say('record.onlyReadingsWereLogged'),
   };
 }
 
@@ -397,7 +395,7 @@ function correctionsTable({ state, when, place }: Page): Table {
       when(c.recordedAt),
       was,
       c.data.value === undefined
-        ? say('record.struckOut')
+        ? say('record.voided2')
         : `${c.data.value} °${c.data.unit ?? old?.unit ?? 'C'}`,
       c.data.reason,
       c.by,
@@ -417,7 +415,7 @@ function correctionsTable({ state, when, place }: Page): Table {
     head: [
       say('record.when'),
       say('record.was'),
-      say('record.became'),
+      say('record.now'),
       say('record.why'),
       say('record.who'),
     ],
@@ -455,12 +453,12 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
     head: [
       say('record.thermometer'),
       say('record.checked'),
-      say('record.heldAgainst'),
+      say('record.reference'),
       say('record.itRead'),
       say('record.correction'),
     ],
     rows,
-    none: say('record.noReadingNamesItsThermometerSoNo'),
+    none: say('record.noReadingNamesThermometerSo'),
   };
 }
 
@@ -469,9 +467,7 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
   const conditions = [
     ...new Set(
       (assessment?.rules ?? []).flatMap(({ rule }) =>
-        rule.conditions.map((c) =>
-          say('record.askedForByTheRuleNotJudged', { c, title: rule.title }),
-        ),
+        rule.conditions.map((c) => say('record.theRuleAsksForNot', { c, title: rule.title })),
       ),
     ),
   ];
@@ -479,12 +475,12 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
     .filter((p) => !state.readings.some((r) => r.point === p.id))
     .map((p) => p.label ?? p.id);
   return [
-    say('record.placesBetweenThePointsReadARecord'),
-    say('record.herbicideResidueMetalsSaltsPlasticAnd'),
-    say('record.sporesAndHeatHardyOrganismsHardSeeds'),
-    say('record.whatTouchedTheBatchAfterTheLast'),
+    say('record.placesBetweenPointsRecordCovers'),
+    say('record.herbicideResidueMetalsSaltsPlastic'),
+    say('record.sporesHeatTolerantOrganismsHard'),
+    say('record.anythingTouchedBatchAfterLast'),
     ...(unread.length > 0
-      ? [say('record.placesThatWereNeverRead', { unread: unread.join(', ') })]
+      ? [say('record.pointsWereNeverRead', { unread: unread.join(', ') })]
       : []),
     ...conditions,
   ];
@@ -536,12 +532,12 @@ function againOf(
 
 /** The initial C:N of the mix, or why it cannot be told. */
 function cnText(cn: Figure | null): string {
-  if (cn === null) return say('record.stillBuilding');
+  if (cn === null) return say('record.stillBeingBuilt');
   if (!cn.ok) return say('record.notKnown', { missing: listText(cn.missing) });
   const { low, value, high } = cn.est;
   return Math.round(low) === Math.round(high)
-    ? say('record.n1FromWhatWasLoggedAsIt', { value: Math.round(value) })
-    : say('record.n1BetweenAndFromWhatWasLogged', {
+    ? say('record.n1FromWhatWasLogged', { value: Math.round(value) })
+    : say('record.n1BetweenFromWhatWas', {
         value: Math.round(value),
         low: Math.round(low),
         high: Math.round(high),
@@ -559,9 +555,9 @@ const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
 function qualityOf(assessment: BatchAssessment | null): string[] {
   const lead = assessment?.rules[0];
   const grade = lead ? gradeOf(assessment.prepared, lead.assessment) : null;
-  if (!grade) return [say('record.noRoundWasReadSinceTheClock')];
+  if (!grade) return [say('record.noTemperaturesSinceClockStarted')];
   return [
-    say('record.inAllTheWeakestPartWeighsMost', { gradeword: GRADE_WORD[grade.grade] }),
+    say('record.overallWeakestPartCountsMost', { gradeword: GRADE_WORD[grade.grade] }),
     ...grade.findings.map(
       ({ finding, grade: own }) => `${GRADE_WORD[own]}: ${findingText(finding).is}.`,
     ),
@@ -579,7 +575,7 @@ function standingRow(
   if (stage.by === null) return [];
   return [
     [
-      say('record.standing'),
+      say('record.result'),
       `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claimOf(situation, now), locale)}`,
     ],
   ];
@@ -626,8 +622,8 @@ export function recordDoc(ask: Ask): RecordDoc {
     notCovered: notCoveredOf(page, assessment),
     cautions: [
       `${CAUTION.steam} ${CAUTION.spores}`,
-      say('record.whetherThisMeetsTheLawWhereThe'),
-      say('record.itSaysWhichRuleWasMetWhen'),
+      say('record.whetherThisMeetsLawWhere'),
+      say('record.thisRecordSaysWhichRule'),
     ],
     again: ask.file ? againOf(ask.file, code, assessment, now) : null,
   };
@@ -644,13 +640,13 @@ export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale
       building: d.builtAt === null,
       gone: isGone(d.situation),
       proven: lead?.status === 'proven',
-      built: d.builtAt === null ? say('record.stillBuilding') : dayText(timeZone, d.builtAt),
+      built: d.builtAt === null ? say('record.stillBeingBuilt') : dayText(timeZone, d.builtAt),
       rule: lead?.title ?? '',
       says: lead
         ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}`
         : d.builtAt === null
           ? say('record.noClockHasStarted')
-          : say('record.noRuleClaimed'),
+          : say('record.noRuleToMeet'),
     };
   });
 export type RecordRow = ReturnType<typeof recordRows>[number];

@@ -196,7 +196,7 @@ export const takeBack = (walk: RoundWalk, heap: string, place: string): RoundWal
       ...d.kept,
       [place]: (d.kept[place] ?? []).map((k, i, all) =>
         i === all.length - 1 && k.out === null
-          ? { ...k, out: { flag: 'superseded' as const, reason: say('round.takenBackAtOnce') } }
+          ? { ...k, out: { flag: 'superseded' as const, reason: say('round.undoneAtOnce') } }
           : k,
       ),
     },
@@ -284,7 +284,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(Math.max(...kept.map(({ k }) => k.at))),
         data: { source: 'hand', readings, ...mark, ...(left.length > 0 ? { left } : {}) },
       },
-      ...nameForHeap(heap.name, say('round.roundOf', { places })),
+      ...nameForHeap(heap.name, say('round.checkOf', { places })),
     });
   }
   if (Object.keys(feel).length > 0)
@@ -296,7 +296,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(at as number),
         data: { ...feel, ...mark },
       },
-      ...nameForHeap(heap.name, say('round.feltSmelled')),
+      ...nameForHeap(heap.name, say('round.moistureAndSmell')),
     });
   return out;
 }
@@ -331,7 +331,7 @@ export function leaveHeap(
         at: iso(at),
         data: { reason, walk: walk.id },
       },
-      ...nameForHeap(heap.name, say('round.leftOut')),
+      ...nameForHeap(heap.name, say('round.skipped')),
     },
   };
 }

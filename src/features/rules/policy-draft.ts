@@ -31,11 +31,11 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
   {
     key: 'minPoints',
     get label() {
-      return say('rules.aFullRoundHasAtLeast');
+      return say('rules.aFullCheckHasAt');
     },
     unit: 'points',
     get hint() {
-      return say('rules.aRoundWithFewerIsSetAside');
+      return say('rules.aCheckWithFewerPoints');
     },
     least: 1,
     whole: true,
@@ -43,11 +43,11 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
   {
     key: 'maxGapHours',
     get label() {
-      return say('rules.longestCreditedTimeBetweenRounds');
+      return say('rules.longestTimeBetweenChecks');
     },
     unit: 'h',
     get hint() {
-      return say('rules.beyondItTheRunBreaks');
+      return say('rules.afterTimeNoLongerCounts');
     },
     least: 0,
     above: true,
@@ -55,44 +55,44 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
   {
     key: 'turnGraceHours',
     get label() {
-      return say('rules.graceAfterAFullTurning');
+      return say('rules.timeReheatAfterFullTurn');
     },
     unit: 'h',
     get hint() {
-      return say('rules.aColdRoundInItPausesThe');
+      return say('rules.aColdCheckWithinPauses');
     },
     least: 0,
   },
   {
     key: 'guardBandC',
     get label() {
-      return say('rules.guardBand');
+      return say('rules.safetyMargin');
     },
     unit: 'K',
     get hint() {
-      return say('rules.takenOffEveryValueForTheThermometer');
+      return say('rules.subtractedFromEveryValueFor');
     },
     least: 0,
   },
   {
     key: 'roundMinutes',
     get label() {
-      return say('rules.readingsThatBelongTogether');
+      return say('rules.readingsBelongOneCheck');
     },
     unit: 'min',
     get hint() {
-      return say('rules.forReadingsWithoutARoundOfTheir');
+      return say('rules.forReadingsEnteredOneBy');
     },
     least: 0,
   },
   {
     key: 'maxBlankDays',
     get label() {
-      return say('rules.blankDaysInARow');
+      return say('rules.daysInRowWithoutReadings');
     },
     unit: 'days',
     get hint() {
-      return say('rules.countingDaysOnly');
+      return say('rules.onlyWhenDaysCounted');
     },
     least: 0,
     whole: true,
@@ -100,11 +100,11 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
   {
     key: 'calibrationDays',
     get label() {
-      return say('rules.aThermometersCheckIsFreshFor');
+      return say('rules.aThermometerCheckValidFor');
     },
     unit: 'days',
     get hint() {
-      return say('rules.leaveEmptyToNoteNothing');
+      return say('rules.leaveEmptyForNoNotes');
     },
     least: 0,
     above: true,
@@ -139,7 +139,7 @@ export function problemOf(f: NumberField, d: PolicyDraft): string | undefined {
       ? say('rules.mustBeAbove', { least: f.least })
       : say('rules.mustBeOrMore', { least: f.least });
   if (f.key === 'turnGraceHours' && n > numberOf(d.maxGapHours))
-    return say('rules.mustNotBeLongerThanTheLongest');
+    return say('rules.mustNotLongerThanLongest');
   return undefined;
 }
 

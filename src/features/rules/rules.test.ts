@@ -75,7 +75,7 @@ test('a standing in a cell, and a rule to read', () => {
       { assessment: assessRule(prepared, rule) },
       { timeZone: 'UTC', unit: 'C', now: at(30) },
     ),
-  ).toEqual({ word: "Counting", proven: false, text: '1 d 6 h of 3 d, 0 of 2 turnings count' });
+  ).toEqual({ word: 'Counting', proven: false, text: '1 d 6 h of 3 d, 0 of 2 turnings count' });
   expect(
     standingCell(
       { assessment: assessRule(prepared, holdRule({ floorC: 65 })) },
@@ -83,6 +83,6 @@ test('a standing in a cell, and a rule to read', () => {
     ).word,
   ).toBe('Nothing counts yet'); // nothing was lost
   expect(ruleView(rule, 'F').text).toBe(
-    "3 days in a row at 131 °F or more, with at least 2 full turns in that time",
+    '3 days in a row at 131 °F or more, with at least 2 full turns in that time',
   );
 });

@@ -6,8 +6,8 @@ export const SiteInput = z.object({
   name: z
     .string()
     .trim()
-    .min(1, { error: () => say('site.giveTheSiteAName') })
-    .max(80, { error: () => say('site.aShorterNamePlease80LettersAt') }),
-  timeZone: z.string().refine(isTimeZone, { error: () => say('site.notATimeZoneWeKnowChoose') }),
+    .min(1, { error: () => say('site.giveSiteName') })
+    .max(80, { error: () => say('site.useShorterName80Letters') }),
+  timeZone: z.string().refine(isTimeZone, { error: () => say('site.thatNotTimeZoneWe') }),
   unit: z.enum(['C', 'F']),
 });

@@ -25,7 +25,7 @@ test('stock stands by role, the oldest first, with what is left, and whatever so
     ['Straw', '540 L', '30 d', 'Bay A', 'Barn'],
     ['Straw', '360 L', '2 d', '', ''],
   ]);
-  expect(browns.loads[0]!.notes).toEqual([{ text: "not known whether sprayed", urgent: false }]);
+  expect(browns.loads[0]!.notes).toEqual([{ text: 'not known whether sprayed', urgent: false }]);
   expect(view.roles.find((r) => r.role === 'green')!.loads[0]!.notes).toEqual([
     { text: expect.stringMatching(/^ready since Wed 20 May/), urgent: true },
   ]);
@@ -68,7 +68,7 @@ test('a load’s page tells what it is, where its figures come from, and where i
   expect(page.head).toBe('brown, fresh, 720 L left');
   expect(page.figures).toEqual([
     { name: 'C:N', says: '80 (48 to 150)', from: expect.stringMatching(/NRAES-54/) },
-    { name: "Moisture content", says: '12 % (4 to 27)', from: expect.stringMatching(/NRAES-54/) },
+    { name: 'Moisture content', says: '12 % (4 to 27)', from: expect.stringMatching(/NRAES-54/) },
     { name: 'Bulk density', says: '100 kg/m³ (95 to 105)', from: 'measured: bucket test' },
   ]);
   expect(page.facts).toContainEqual({ name: 'Cost', says: '30.00, 0.333 per kg' });
@@ -78,15 +78,15 @@ test('at the gate each material has its answer, different where it is kept other
   const options = materialOptions(foldStore([]));
   const of = (id: string) => options.find((o) => o.id === id)!;
   expect(of('pet-dung').answers).toEqual([
-    { kept: 'all', answer: 'refuse', reason: "parasites survive short heat" },
+    { kept: 'all', answer: 'refuse', reason: 'parasites survive short heat' },
   ]);
   expect(of('cooked-food').answers.map((a) => [a.kept, a.answer])).toEqual([
     ['all', 'ask'],
-    ["in-vessel batches", 'accept'],
+    ['in-vessel batches', 'accept'],
   ]);
   expect(of('grass-clippings').asksSpray).toBe(true);
 });
-test("suppliers are told by what they brought, and what of it was kept out of landfill", () => {
+test('suppliers are told by what they brought, and what of it was kept out of landfill', () => {
   const s = foldStore([
     load('straw', { in: 'kg', n: 200 }, { supplier: 'Barn', waste: false, cost: 60 }),
     load('leaves', { in: 'kg', n: 100 }, { supplier: 'Parish' }),
@@ -96,7 +96,7 @@ test("suppliers are told by what they brought, and what of it was kept out of la
   const view = suppliersView(s, [], NOW - 1e10, NOW, LOCALE);
   expect(view.lines.map((l) => [l.name, l.says])).toEqual([
     ['Barn', '1 load, 200 kg, cost 60.00'],
-    ['Parish', "3 loads, 1 refused, 100 kg kept out of landfill, 1 of unknown weight"],
+    ['Parish', '3 loads, 1 refused, 100 kg kept out of landfill, 1 of unknown weight'],
   ]);
-  expect(view.diverted.total).toBe("100 kg, and 1 load of unknown weight besides");
+  expect(view.diverted.total).toBe('100 kg, and 1 load of unknown weight besides');
 });

@@ -46,13 +46,13 @@ const data = (change: Partial<TakeInDraft>) => {
 
 test('what is missing is told one after another, in the order of the form', () => {
   const told = (d: Partial<TakeInDraft>, by?: string) => read(d, by).missing;
-  expect(readTakeIn(FIRST, MATERIALS, USUAL_MEASURES, 'Mo').missing).toBe("Choose what it is.");
+  expect(readTakeIn(FIRST, MATERIALS, USUAL_MEASURES, 'Mo').missing).toBe('Choose what it is.');
   expect(told({ amount: FIRST.amount })).toMatch(/how much/);
   expect(told({ amount: { ...STRAW.amount, n: '0' } })).toMatch(/above 0/);
   expect(told({ cost: 'dear' })).toMatch(/cost and days/);
   expect(told({ materialId: 'meat' })).toMatch(/done with the refused/);
   expect(told({ materialId: 'hay' })).toMatch(/sprayed/);
-  expect(told({}, ' ')).toBe("Say who received it.");
+  expect(told({}, ' ')).toBe('Say who received it.');
   expect(told({})).toBeNull();
 });
 

@@ -101,13 +101,13 @@ function missingOf(
   by: string,
 ): string | null {
   if (!material) return say('store.chooseWhatItIs');
-  if (amount === null) return say('store.sayHowMuchOrThatItIs');
+  if (amount === null) return say('store.sayHowMuchOrNot');
   if (wrong !== undefined) return wrong;
   if (typed(d.cost, -1_000_000) === null || typed(d.days) === null)
-    return say('store.typeCostAndDaysAsNumbersOr');
-  if (given === 'refuse' && d.done.trim() === '') return say('store.sayWhatWasDoneWithTheRefused');
-  if (material.asksSpray && d.sprayed === '') return say('store.sayWhetherItWasSprayedOrThat');
-  return by.trim() ? null : say('store.sayWhoTookItIn');
+    return say('store.typeCostDaysAsNumbers');
+  if (given === 'refuse' && d.done.trim() === '') return say('store.sayWhatWasDoneWith');
+  if (material.asksSpray && d.sprayed === '') return say('store.sayWhetherWasSprayedOr');
+  return by.trim() ? null : say('store.sayWhoReceivedIt');
 }
 
 type TextField = 'what' | 'supplier' | 'certificate' | 'where' | 'asked' | 'words';

@@ -64,7 +64,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
     notes.push(
       l.readyFrom <= now
         ? {
-            text: say('store.ripeSinceSaySoOnItsPage', {
+            text: say('store.readySinceConfirmOnPage', {
               readyFrom: dayText(timeZone, l.readyFrom),
             }),
             urgent: true,
@@ -72,16 +72,16 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
         : {
             text: l.becomes
               ? say('store.readyFrom', {
-                  toLowerCase: ripening(l.becomes)?.doing.toLowerCase() ?? say('store.ripening'),
+                  toLowerCase: ripening(l.becomes)?.doing.toLowerCase() ?? say('store.aging'),
                   readyFrom: dayText(timeZone, l.readyFrom),
                 })
-              : say('store.ripeningReadyFrom', { readyFrom: dayText(timeZone, l.readyFrom) }),
+              : say('store.agingReadyFrom', { readyFrom: dayText(timeZone, l.readyFrom) }),
             urgent: false,
           },
     );
   if (heat && heat.c !== null)
     notes.push({
-      text: say('store.inTheStackNoneReaditReadIt', {
+      text: say('store.inStackReaditReadDaily', {
         c: tempText(heat.c, unit),
         level:
           heat.level === 'none'
@@ -95,11 +95,11 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
       urgent: heat.level === 'act' || heat.level === 'danger',
     });
   else if (heat?.due != null && heat.due <= now)
-    notes.push({ text: say('store.itsStackWasNotReadYet'), urgent: true });
+    notes.push({ text: say('store.itsStackWasNotRead'), urgent: true });
   if (l.load.sprayed === 'yes') notes.push({ text: 'sprayed', urgent: true });
   if (l.load.sprayed === 'unknown')
-    notes.push({ text: say('store.sprayingNotKnown'), urgent: false });
-  if (l.overdrawn) notes.push({ text: say('store.moreWentOutThanCameInCount'), urgent: true });
+    notes.push({ text: say('store.notKnownWhetherSprayed'), urgent: false });
+  if (l.overdrawn) notes.push({ text: say('store.moreWentOutThanCame'), urgent: true });
   return {
     id: l.id,
     name: nameOfLoad(l),
@@ -139,7 +139,7 @@ export function stockView(store: StoreState, locale: Locale): StockView {
       .slice(0, 8)
       .map((l) => ({
         id: l.id,
-        text: say('store.text', {
+        text: say('store.atLAmountSupplierAnswer', {
           at: dayText(timeZone, l.at),
           l: nameOfLoad(l),
           amount: amountText(l.load.amount),
@@ -149,7 +149,7 @@ export function stockView(store: StoreState, locale: Locale): StockView {
         }),
       })),
     warning: short
-      ? say('store.greensOutrunBrownsOfGreensLieThere', {
+      ? say('store.moreGreensThanBrownsGreens', {
           greenL: litresText(short.greenL, volume),
           brownL: litresText(short.brownL, volume),
           wantedL: litresText(short.wantedL, volume),
@@ -157,11 +157,11 @@ export function stockView(store: StoreState, locale: Locale): StockView {
       : null,
     diverted:
       year.unweighed > 0
-        ? say('store.keptFromWasteInTheLastYear', {
+        ? say('store.keptOutLandfillInLast', {
             kg: kgText(year.kg),
             unweighed: year.unweighed,
           })
-        : say('store.keptFromWasteInTheLastYear2', { kg: kgText(year.kg) }),
+        : say('store.keptOutLandfillInLast2', { kg: kgText(year.kg) }),
     empty: store.loads.length === 0,
   };
 }
@@ -182,13 +182,13 @@ export type MaterialOption = {
 };
 const KEPT = {
   get turned() {
-    return say('store.turnedHeaps');
+    return say('store.turnedBatches');
   },
   get static() {
-    return say('store.staticHeaps');
+    return say('store.staticBatches');
   },
   get vessel() {
-    return say('store.closedVessels');
+    return say('store.inVesselBatches');
   },
 } as const;
 
@@ -261,7 +261,7 @@ export function loadPage(
   const when = (at: number): string => whenText(timeZone, at, now);
   const heapName = (batch: string): string => {
     const d = board.find((b) => b.id === batch);
-    return d ? (d.name ?? d.code) : say('store.aHeap');
+    return d ? (d.name ?? d.code) : say('store.aBatch');
   };
   const fact = (name: string, says: string | null | undefined) => (says ? [{ name, says }] : []);
   const heat = stackHeat(l, now);
@@ -273,7 +273,7 @@ export function loadPage(
     head: l.gone
       ? `${ROLE_WORDS[l.stuff.role].one}, ${STATE_WORDS[l.state]}, ${END_OF_LOAD[l.gone.how]}`
       : l.leftLitres === null
-        ? say('store.howMuchIsLeftIsNotKnown', {
+        ? say('store.amountLeftNotKnown', {
             one: ROLE_WORDS[l.stuff.role].one,
             statewords: STATE_WORDS[l.state],
           })
@@ -284,19 +284,19 @@ export function loadPage(
           }),
     facts: [
       ...fact(
-        say('store.came'),
+        say('store.received'),
         l.kg !== null && l.load.amount.in !== 'kg'
-          ? say('store.aboutWrittenBy', {
+          ? say('store.aboutLoggedBy', {
               at: when(l.at),
               amount: said(l.load.amount),
               kg: kgText(l.kg),
               by: l.by,
             })
-          : say('store.writtenBy', { at: when(l.at), amount: said(l.load.amount), by: l.by }),
+          : say('store.loggedBy', { at: when(l.at), amount: said(l.load.amount), by: l.by }),
       ),
       ...fact(say('store.from2'), l.load.supplier),
       ...fact(say('store.material'), l.load.what ? l.material.name : null),
-      ...fact(say('store.lies'), l.where),
+      ...fact(say('store.storedAt'), l.where),
       ...fact(
         say('store.answer'),
         l.answer === 'accept'
@@ -306,24 +306,26 @@ export function loadPage(
       ...fact(say('store.whatWasDone'), l.load.done),
       ...fact(
         say('store.weedkiller'),
-        { no: say('store.notSprayedAsTheySay'), yes: 'sprayed', unknown: say('store.notKnown') }[
-          l.load.sprayed
-        ],
+        {
+          no: say('store.notSprayedAccordingSupplier'),
+          yes: 'sprayed',
+          unknown: say('store.notKnown'),
+        }[l.load.sprayed],
       ),
       ...fact(say('store.certificate'), l.load.certificate),
       ...fact(
         say('store.cost'),
         l.load.cost === undefined
           ? null
-          : `${l.load.cost.toFixed(2)}${l.price !== null ? say('store.aKg', { price: l.price.toFixed(3) }) : ''}`,
+          : `${l.load.cost.toFixed(2)}${l.price !== null ? say('store.perKg', { price: l.price.toFixed(3) }) : ''}`,
       ),
-      ...fact(say('store.keptFromWaste'), l.load.waste ? 'yes' : 'no'),
+      ...fact(say('store.keptOutOfLandfill'), l.load.waste ? 'yes' : 'no'),
       ...fact(say('store.note'), l.load.words),
     ],
     figures: [
       { name: 'C:N', says: range(cn, ''), from: from.cn ? fromText(from.cn) : '' },
       {
-        name: say('store.moisture'),
+        name: say('store.moistureContent'),
         says: range(moisture, ' %'),
         from: from.moisture ? fromText(from.moisture) : '',
       },
@@ -348,7 +350,7 @@ export function loadPage(
       batch: w.batch,
       text:
         w.litres === null
-          ? say('store.howMuchIsNotKnown', { batch: heapName(w.batch), at: when(w.at) })
+          ? say('store.amountNotKnown', { batch: heapName(w.batch), at: when(w.at) })
           : `${heapName(w.batch)}: ${litresText(w.litres, volume)}, ${when(w.at)}`,
     })),
     heats: [...l.heats]
@@ -367,7 +369,7 @@ export function loadPage(
             state: l.becomes,
             text:
               l.readyFrom <= now
-                ? say('store.itShouldBeByNow', { statewords: STATE_WORDS[l.becomes] })
+                ? say('store.itShouldByNow', { statewords: STATE_WORDS[l.becomes] })
                 : say('store.readyFrom3', {
                     doing: ripening(l.becomes)?.doing ?? 'Ripening',
                     readyFrom: dayText(timeZone, l.readyFrom),
@@ -378,12 +380,12 @@ export function loadPage(
       heat === null
         ? null
         : heat.c === null
-          ? say('store.freshStacksOfThisKindHeatUp')
+          ? say('store.freshStacksThisKindHeat')
           : {
-              none: say('store.theStackIsCoolEnoughReadIt'),
-              warn: say('store.itIsWarmingUpReadItEvery'),
-              act: say('store.takeItApartInSmallPortionsWith'),
-              danger: say('store.keepPeopleBackDoNotOpenIt'),
+              none: say('store.theStackCoolEnoughTake'),
+              warn: say('store.itWarmingUpTakeTemperature'),
+              act: say('store.takeApartInSmallPortions'),
+              danger: say('store.keepPeopleBackDoNot'),
             }[heat.level],
     test: workingsOf(l),
     couldGo:
@@ -417,13 +419,13 @@ function receiverText(l: StockLoad, d: BatchSnapshot, store: StoreState): string
   const stranger = slot?.only && !l.material.risks.some((r) => slot.only!.includes(r));
   const room =
     wet === null
-      ? say('store.nothingInItYetOrItsMoisture')
-      : say('store.moistSoFarBettersomethingBetterSomething', {
+      ? say('store.nothingInYetOrMoisture')
+      : say('store.moistureSoFarBettersomethingBetter', {
           wet: Math.round(wet.value),
           wet2: wet.value > WINDOWS.moisture.preferred[1] ? 'betterSomething' : 'other',
         });
   return stranger
-    ? say('store.keptFor', {
+    ? say('store.reservedFor', {
         name: d.name ?? d.code,
         words: slot.words ?? listText(slot.only!.map((r) => RISK_WORDS[r])),
       })
@@ -471,13 +473,13 @@ export function suppliersView(
   return {
     from: sinceText(locale.timeZone, from),
     lines: suppliersOf(store, from, to).map((s) => ({
-      name: s.name || say('store.nobodyNamed'),
+      name: s.name || say('store.noSupplierNamed'),
       says: [
-        say('store.oneLoadOtherLoads', { loads: s.loads.length }),
+        say('store.loadLoads', { loads: s.loads.length }),
         s.refused > 0 && say('store.refused', { refused: s.refused }),
-        s.held > 0 && say('store.held', { held: s.held }),
+        s.held > 0 && say('store.onHold', { held: s.held }),
         s.kg > 0 &&
-          `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? say('store.ofItKeptFromWaste', { divertedKg: kgText(s.divertedKg) }) : s.divertedKg > 0 ? say('store.keptFromWaste2') : ''}`,
+          `${kgText(s.kg)}${s.divertedKg > 0 && s.divertedKg < s.kg - 0.5 ? say('store.ofKeptOutLandfill', { divertedKg: kgText(s.divertedKg) }) : s.divertedKg > 0 ? say('store.keptOutOfLandfill2') : ''}`,
         s.unweighed > 0 && say('store.ofUnknownWeight', { unweighed: s.unweighed }),
         s.cost !== null && say('store.cost2', { cost: s.cost.toFixed(2) }),
       ]
@@ -490,7 +492,7 @@ export function suppliersView(
           ? [
               {
                 id,
-                text: `${h.name ?? h.code}${lead?.provenAt ? say('store.proven') : h.builtAt === null ? say('store.stillBuilding') : say('store.notProvenYet')}`,
+                text: `${h.name ?? h.code}${lead?.provenAt ? say('store.ruleMet') : h.builtAt === null ? say('store.stillBeingBuilt') : say('store.ruleNotMetYet')}`,
               },
             ]
           : [];
@@ -504,7 +506,7 @@ export function suppliersView(
       })),
     })),
     diverted: {
-      total: `${kgText(d.kg)}${d.unweighed > 0 ? say('store.andOneLoadOtherLoadsOfUnknown', { unweighed: d.unweighed }) : ''}`,
+      total: `${kgText(d.kg)}${d.unweighed > 0 ? say('store.andLoadLoadsUnknownWeight', { unweighed: d.unweighed }) : ''}`,
       by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })),
       months: [...months]
         .slice(-24)

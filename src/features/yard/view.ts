@@ -52,7 +52,7 @@ function leadText(
     };
   if (d.state === 'broken')
     return {
-      head: say('yard.again', { lead: progressText(lead) }),
+      head: say('yard.startsOver', { lead: progressText(lead) }),
       sub: d.lostHours > 0 ? say('yard.lost', { lostHours: durationText(d.lostHours) }) : turned,
     };
   return {
@@ -80,25 +80,25 @@ function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: stri
   const standing = proof
     ? `${proof}: ${lead!.title}`
     : lead
-      ? say('yard.notProven')
-      : say('yard.noRuleClaimed');
+      ? say('yard.notMet')
+      : say('yard.noRuleToMeet');
   if (d.state === 'building')
     return {
-      head: say('yard.stillBuilding'),
-      sub: say('yard.opened', { openedAt: whenText(timeZone, d.openedAt, now) }),
+      head: say('yard.stillBeingBuilt'),
+      sub: say('yard.started', { openedAt: whenText(timeZone, d.openedAt, now) }),
     };
   if (stage.code === 'released' || stage.code === 'ended')
-    return { head: say('yard.goneOut'), sub: standing };
+    return { head: say('yard.released'), sub: standing };
   if (stage.code === 'ready' || stage.code === 'curing')
     return {
-      head: stage.code === 'ready' ? say('yard.saidToBeReady') : say('yard.putToCure'),
+      head: stage.code === 'ready' ? say('yard.markedReady') : say('yard.curing'),
       sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)),
     };
-  if (!lead) return { head: say('yard.noRuleClaimed2'), sub: age };
+  if (!lead) return { head: say('yard.noRuleToMeet2'), sub: age };
   if (lead.status === 'proven') return { head: proof, sub: some(lead.title, several) };
   const { head, sub } =
     d.state === 'waiting' && !uncounted(lead)
-      ? { head: d.latest ? say('yard.notHotEnoughSoFar') : say('yard.notReadYet'), sub: age }
+      ? { head: d.latest ? say('yard.notHotEnoughSoFar') : say('yard.noTemperaturesYet'), sub: age }
       : leadText(d, lead, age);
   return { head, sub: some(sub, several) };
 }
@@ -109,10 +109,10 @@ const saidBy = ({ by, since }: BatchSnapshot['situation']['stage'], timeZone: st
 
 /** How warm it was over the air when it was last read. */
 function warmthText({ lastRead }: BatchSnapshot['situation'], unit: Locale['unit']): string {
-  if (lastRead === null) return say('yard.neverRead');
+  if (lastRead === null) return say('yard.noTemperatures');
   return lastRead.airC === null
-    ? say('yard.airNotRead')
-    : say('yard.overTheAir', {
+    ? say('yard.airTemperatureMissing')
+    : say('yard.aboveAir', {
         coreC: Math.round((lastRead.coreC - lastRead.airC) * (unit === 'F' ? 1.8 : 1)),
         unit,
       });
@@ -120,10 +120,10 @@ function warmthText({ lastRead }: BatchSnapshot['situation'], unit: Locale['unit
 
 /** Age of the last reading once it is over half the gap that the policy allows; before that its value alone. */
 function footOf(d: BatchSnapshot, { unit, now }: Locale): string {
-  if (!d.latest) return say('yard.notReadYet2');
+  if (!d.latest) return say('yard.noTemperaturesYet2');
   const hours = (now - d.latest.at) / MS.hour;
   return hours > d.maxGapHours / 2
-    ? say('yard.unread', { hours: ageText(hours) })
+    ? say('yard.sinceLastCheck', { hours: ageText(hours) })
     : say('yard.coldest', { valueC: tempBeside(d.latest.valueC, d.situation.proof.floorC, unit) });
 }
 

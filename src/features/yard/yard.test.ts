@@ -56,7 +56,7 @@ describe('the yard', () => {
     const [plot] = plots(
       heap((l) => l.put('ready', { knowing: ['unproven', 'unread'] }, { at: ago(5), by: 'Ana' })),
     );
-    expect(plot!.head).toBe("Marked ready");
+    expect(plot!.head).toBe('Marked ready');
     expect(plot!.sub).toMatch(/^Ana, [A-Z][a-z]{2} 18 May · not met.*no temperatures/);
   });
   test('what is met is named; the knot stands for it alone', () => {

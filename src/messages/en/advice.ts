@@ -3,35 +3,35 @@ export default {
   on2: 'on {month} {day, number}',
   byTheCalendar: 'by the calendar',
   atThePeak: 'at the peak',
-  whenItFalls: 'when it starts to cool',
-  whenItIsDown: 'when it has cooled',
+  whenStartsCool: 'when it starts to cool',
+  whenItHasCooled: 'when it has cooled',
   whenTooHot: 'when too hot',
-  whenTheBayIsWanted: 'when the bay is needed',
-  whatTheRuleOwes: 'when a rule needs it',
-  building: 'Being built',
+  whenBayNeeded: 'when the bay is needed',
+  whenRuleNeeds: 'when a rule needs it',
+  beingBuilt: 'Being built',
   notHotYet: 'Not hot yet',
   hotInside: 'Hot inside',
   cooling: 'Cooling',
-  asleepFrozen: 'Dormant, frozen',
-  putToCure: 'Curing',
-  saidToBeReady: 'Marked ready',
+  dormantFrozen: 'Dormant, frozen',
+  curing: 'Curing',
+  markedReady: 'Marked ready',
   onHold: 'On hold',
-  goneOut: 'Released',
-  atItsEnd: 'Finished',
+  released: 'Released',
+  finished: 'Finished',
   makeItBigger: 'Make it bigger',
   waterIt: 'Water it',
   letItDry: 'Let it dry',
-  addSomethingRichGreensManureLitter: 'Add something rich in nitrogen: greens, manure, litter',
+  addSomethingRichInNitrogen: 'Add something rich in nitrogen: greens, manure, litter',
   mixInBrowns: 'Mix in browns',
   mixInDryCoarseBrowns: 'Mix in dry, coarse browns',
   turnIt: 'Turn it',
   coverIt: 'Cover it',
   takeTheCoverOff: 'Take the cover off',
   splitIt: 'Split it',
-  buryTheFoodAndCapItWith: 'Bury the food and cover it with browns',
+  buryFoodCoverWithBrowns: 'Bury the food and cover it with browns',
   checkTheThermometer: 'Check the thermometer',
   leaveItAlone: 'Leave it alone',
-  itDoesNotHeat: 'It does not heat up',
+  itDoesNotHeatUp: 'It does not heat up',
   itCooledEarly: 'It cooled early',
   itSmellsOfAmmonia: 'It smells of ammonia',
   itSmellsSourOrRotten: 'It smells sour or rotten',
@@ -39,335 +39,325 @@ export default {
   itIsTooWet: 'It is too wet',
   flies: 'Flies',
   rats: 'Rats',
-  tooSmallToHoldItsHeat: 'Too small to hold heat',
+  tooSmallHoldHeat: 'Too small to hold heat',
   tooDry: 'Too dry',
   tooWet: 'Too wet',
   tooLittleNitrogen: 'Too little nitrogen',
-  tooMuchNitrogenForItsCarbon: 'Too much nitrogen for its carbon',
+  tooMuchNitrogenForCarbon: 'Too much nitrogen for its carbon',
   noAirInside: 'No air inside',
   coldAirOutside: 'Cold air outside',
-  noCoverOnIt: 'No cover',
+  noCover: 'No cover',
   openedTooOften: 'Opened too often',
-  itHasWorkedThroughItsFood: 'The easy food is used up',
-  theThermometerMayBeWrong: 'The thermometer may be wrong',
-  foodLiesOpen: 'Food is exposed',
-  ratsMayNestInIt: 'Rats may nest in it',
+  theEasyFoodUsedUp: 'The easy food is used up',
+  theThermometerMayWrong: 'The thermometer may be wrong',
+  foodIsExposed: 'Food is exposed',
+  ratsMayNestIn: 'Rats may nest in it',
   emptyTheLeachate: 'Empty the leachate',
-  lookAtTheCovers: 'Check the covers',
-  lookAtTheVents: 'Check the vents',
+  checkTheCovers: 'Check the covers',
+  checkTheVents: 'Check the vents',
   cleanTheTools: 'Clean the tools',
-  chore: 'Regular task',
+  regularTask: 'Regular task',
   danger: 'Danger',
-  lostIfLeft: 'Urgent',
-  owedToAProof: 'Needed for a rule',
-  bySchedule: 'Today',
-  chores: 'Regular tasks',
-  checkOfAThermometer: 'thermometer check',
-  aLoadInTheStore: 'a load in stock',
-  isRipe: '{name} is ready to use',
-  itMayBeUsedFromNowOn: 'It can be used from now on{place}.',
+  urgent: 'Urgent',
+  neededForARule: 'Needed for a rule',
+  today: 'Today',
+  regularTasks: 'Regular tasks',
+  thermometerCheck: 'thermometer check',
+  aLoadInStock: 'a load in stock',
+  isReadyToUse: '{name} is ready to use',
+  itCanUsedFromNow: 'It can be used from now on{place}.',
   askAbout: 'Ask about {name}',
-  itIsHeldUntilThen: 'Do not use it until that is answered: {asked}.',
-  itIsHeldUntilThen2: 'Do not use it until that is answered.',
-  isTooHotInTheStack: '{name} is too hot in the stack',
-  readTheStackOf: 'Take the temperature of the stack of {name}',
-  freshStacksHeatUpOnTheirOwn:
-    'Fresh stacks heat up by themselves. This one was never read{place}.',
-  whenItWasLastReadKeeppeopleKeep:
+  doNotUseUntilAnswered: 'Do not use it until that is answered: {asked}.',
+  doNotUseUntilAnswered2: 'Do not use it until that is answered.',
+  isTooHotInStack: '{name} is too hot in the stack',
+  takeTemperatureStack: 'Take the temperature of the stack of {name}',
+  freshStacksHeatUpBy: 'Fresh stacks heat up by themselves. This one was never read{place}.',
+  atLastReadingKeeppeopleKeep:
     '{c} at the last reading{place}. {level, select, keepPeople {Keep people back, do not open it without looking, call the fire service.} takeIt {Take it apart in small portions, with water at hand.} other {Read it again.}}',
-  openingAHotStackFeedsAirTo:
+  openingHotStackLetsAir:
     'Opening a hot stack lets air into a smoldering fire. Local fire rules on stacks come first.',
-  everyOneDayOtherDaysNotDone: 'Every {everyDays, plural, one {day} other {# days}}; not done yet.',
-  everyOneDayOtherDaysLastDone:
-    'Every {everyDays, plural, one {day} other {# days}}; last done {doneAt}.',
+  everyOneDaysNotDone: 'Every {everyDays, plural, one {day} other {# days}}; not done yet.',
+  everyOneDaysLastDone: 'Every {everyDays, plural, one {day} other {# days}}; last done {doneAt}.',
   checkThermometer: 'Check thermometer {name}',
-  inIceWaterAndAtTheHot:
-    'In ice water, and at the hot end. Readings since its last check depend on it.',
-  aHeapThatIsTooHotDoes: 'A pile that is too hot cannot wait.',
-  afterItsAreLost: 'After {latest} its {atStakeHours} of counted time are lost.',
-  itsProofComesLaterOneTurningOther:
+  inIceWaterAtHot: 'In ice water, and at the hot end. Readings since its last check depend on it.',
+  aPileTooHotCannot: 'A pile that is too hot cannot wait.',
+  afterCountedTimeLost: 'After {latest} its {atStakeHours} of counted time are lost.',
+  itMeetsRuleLaterTurning:
     'It meets its rule later: {owed, plural, one {# turning} other {# turnings}} still needed.',
-  theRunHangsOnARoundA: 'Its time counts only with temperatures every day.',
-  itsCalendarTurnsItFirstOnDay: 'By the calendar, first turning on day {days, number}: {due}.',
-  itsCalendarTurnsItEveryOneDay:
+  itsTimeCountsOnlyWith: 'Its time counts only with temperatures every day.',
+  byCalendarFirstTurningOn: 'By the calendar, first turning on day {days, number}: {due}.',
+  byCalendarTurnedEveryOne:
     'By the calendar, turned every {days, plural, one {day} other {# days}}; last turned {since}.',
-  itsMethodWorksItForOneDay:
+  itsMethodTurnsForDay:
     'Its method turns it for {activeDays, plural, one {# day} other {# days}}; that ended {since}.',
-  peakedAtInItsLastRound: 'Peaked at {highestC} on {at}; {nowC} at the last check.',
-  itFallsADayOverItsLast:
+  peakedAtOnAtLast: 'Peaked at {highestC} on {at}; {nowC} at the last check.',
+  fallingDayOverLastCheck:
     'Falling {perDay} a day over the last {rounds, plural, one {# check} other {# checks}}.',
-  stillRisingADayOverItsLast:
+  stillRisingDayOverLast:
     'Still rising {perDay} a day over the last {rounds, plural, one {# check} other {# checks}}.',
-  fallsOnlyADayOverItsLast:
+  fallingOnlyDayOverLast:
     'Falling only {perDay} a day over the last {rounds, plural, one {# check} other {# checks}}.',
-  holdsSteadyOverItsLastOneRound:
+  steadyOverLastCheckChecks:
     'Steady over the last {rounds, plural, one {# check} other {# checks}}.',
-  notReadSinceTooLittleToTell:
+  noTemperaturesSinceTooLittle:
     'No temperatures since {since}: too little to see where it is going.',
-  readOneOtherTimesSinceTooLittle:
+  checkedOneTimesSinceToo:
     'Checked {rounds, plural, one {once} other {# times}} since {since}: too little to see where it is going.',
-  downToAtItIsTurnedAgain: 'Down to {coreC} on {at}; this method turns it at {lowC}.',
-  atStillAbove: '{coreC} on {at}, still above {lowC}.',
-  insideAtPastTheHeatKillsWhat:
+  downOnThisMethodTurns: 'Down to {coreC} on {at}; this method turns it at {lowC}.',
+  onStillAbove: '{coreC} on {at}, still above {lowC}.',
+  insideOnAboveHeatKills:
     '{coreC} inside on {at}: above {actC} the heat kills the life that makes compost.',
-  atUnder: '{coreC} on {at}, below {actC}.',
-  itsBayIsWantedBy: 'Its bay is needed by {by}.',
-  oneTurningOtherTurningsStillOwedIn:
+  onBelow: '{coreC} on {at}, below {actC}.',
+  itsBayNeededBy: 'Its bay is needed by {by}.',
+  turningTurningsStillNeededHeat:
     '{owed, plural, one {# turning is} other {# turnings are}} still needed and {missingHours} of heat are left: turn about every {apartHours, plural, one {day} other {# days}}, and let it get hot again between turnings.',
-  oneTurningOtherTurningsStillOwedBut:
+  turningTurningsStillNeededBut:
     '{owed, plural, one {# turning is} other {# turnings are}} still needed, but none counts until it is back at {floorC} since the turning of {turnedAt}.',
-  hotSinceItsLastTurningWereAsked:
+  hotSinceLastTurningNeeded:
     '{heldHours} hot since its last turning, {needHours} needed; {owed, plural, one {# turning} other {# turnings}} still needed. Last hot check {at}.',
-  moreBeforeTheNextOfOneOwed:
+  moreBeforeNextTurningStill:
     '{missingHours} more before the next of {owed, plural, one {# turning still needed} other {# turnings still needed}}: turning now would waste the hours since the last one. Last hot check {at}.',
-  atADayItFallsPastAbout:
+  atDayFallsBelowAbout:
     'At {perDay} a day it falls below {floorC} {at} about {clock}, and its {creditedHours} of counted time would be lost.',
-  fromProofAtTheEarliestATurning:
+  shortRuleMetAtEarliest:
     '{missingHours} short of its rule: met {proofAt} at the earliest. Turning now would pause its time for up to {graceHours}, and no turning is needed.',
-  itIsStillComingBackFromIts:
+  itHeatingUpAgainAfter:
     'It is heating up again after its turning. It has until {until} to reach {floorC}.',
-  turnedOpenedAgainWithinADayIt: 'Turned {at}. Opening it again within a day only loses heat.',
-  noRuleThatItIsKeptUnder: 'None of its rules needs a turning now.',
-  nobodyHasSaidThatItsBayIs: 'Its bay is not needed yet. Not turned since {since}.',
-  leftAloneSince: 'Not turned since {since}.',
+  turnedOpeningAgainWithinDay: 'Turned {at}. Opening it again within a day only loses heat.',
+  noneRulesNeedsTurningNow: 'None of its rules needs a turning now.',
+  itsBayNotNeededYet: 'Its bay is not needed yet. Not turned since {since}.',
+  notTurnedSince: 'Not turned since {since}.',
   turnNow: 'turn now',
   turn: 'turn {at}',
   noTurning: 'no turning',
   notYet: 'not yet',
   turnItNow: 'Turn it now',
   turnIt2: 'Turn it {due}',
-  doNotTurnItNow: 'Do not turn it now',
-  doNotTurnItBefore: 'Do not turn it before {earliest}',
-  noTurningAskedFor: 'No turning needed',
+  doNotTurnNow: 'Do not turn it now',
+  doNotTurnBefore: 'Do not turn it before {earliest}',
+  noTurningNeeded: 'No turning needed',
   notBefore: 'not before {earliest}',
-  itShouldHaveBeenDoneBy: 'should have been done by {latest}',
+  shouldHaveBeenDoneBy: 'should have been done by {latest}',
   atTheLatest: '{latest} at the latest',
   counts: 'Counts',
-  noOnlyStirred: 'No: only a partial turn',
-  noNotHotAgainSinceTheTurning: 'No: not hot again since the turning before it',
-  noNotHotForLongEnoughBefore: 'No: not hot long enough before it',
-  noNoHotRunGoesOnFrom: 'No: no counted time continues from it',
-  noTheClockStartedAgainAfterIt: 'No: the clock started over after it',
-  notYetItMustBeReadHot: 'Not yet: it must get hot first',
-  turnItReadingFirst: 'Take temperatures, then turn it',
-  splitItInTwoSmallerHeaps: 'Split it into two smaller piles',
-  waterItSlowlyFromTheTop: 'Water it, slowly, from the top',
-  takeTheCapOrCoverOff: 'Take the cap or cover off',
-  readItAgain: 'Take its temperature again',
+  noOnlyPartialTurn: 'No: only a partial turn',
+  noNotHotAgainSince: 'No: not hot again since the turning before it',
+  noNotHotLongEnough: 'No: not hot long enough before it',
+  noNoCountedTimeContinues: 'No: no counted time continues from it',
+  noClockStartedOverAfter: 'No: the clock started over after it',
+  notYetMustGetHot: 'Not yet: it must get hot first',
+  takeTemperaturesThenTurn: 'Take temperatures, then turn it',
+  splitIntoTwoSmallerPiles: 'Split it into two smaller piles',
+  waterSlowlyFromTop: 'Water it, slowly, from the top',
+  takeCapOrCoverOff: 'Take the cap or cover off',
+  takeItsTemperatureAgain: 'Take its temperature again',
   keepPeopleBackUpwind: 'Keep people back, upwind',
-  doNotOpenItAirFeedsA: 'Do not open it: air feeds a smoldering fire',
-  callTheFireServiceAtAnySmoke: 'Call the fire service at any smoke or smell of burning',
-  steamComesUpWhereTheWaterGoes:
+  doNotOpenAirFeeds: 'Do not open it: air feeds a smoldering fire',
+  callFireServiceAtAny: 'Call the fire service at any smoke or smell of burning',
+  steamComesUpWhereWater:
     'Steam comes up where the water goes in: stand upwind and turn your face away.',
-  nobodyHasReadIt: 'No temperature yet',
-  insideReadAgo: '{coreC} inside, {age} ago',
-  itWasTurnedWateredOrSplitSince:
+  noTemperatureYet: 'No temperature yet',
+  insideAgo: '{coreC} inside, {age} ago',
+  itWasTurnedWateredOr:
     ' It was turned, watered or split since, {answeredAt}: only a reading shows whether that was enough.',
-  standBackAndCheckItNow: 'Stand back and check it now',
+  standBackCheckNow: 'Stand back and check it now',
   coolItDown: 'Cool it down',
-  keepAnEyeOnItsHeat: 'Watch its temperature',
-  andSomebodySmelledBurningOrTookIt: '{read}, and somebody smelled burning or took it for a fire.',
-  fromOnItBeginsToHarmItself: '{read}. From {limitC} the heat begins to harm the composting.',
-  atAndMoreItMayHeatItself:
+  watchItsTemperature: 'Watch its temperature',
+  andSomebodySmelledBurningOr: '{read}, and somebody smelled burning or took it for a fire.',
+  fromHeatBeginsHarmComposting: '{read}. From {limitC} the heat begins to harm the composting.',
+  atMoreCanKeepHeating:
     '{read}. At {limitC} and more it can keep heating by itself, even without air.',
-  pastTheHeatKillsWhatMakesCompost:
-    '{read}. Above {limitC} the heat kills the life that makes compost.',
-  itShouldHaveBeenReadAgainBy: 'It should have been read again by {by}. Read it now.',
+  aboveHeatKillsLifeMakes: '{read}. Above {limitC} the heat kills the life that makes compost.',
+  itShouldHaveBeenRead: 'It should have been read again by {by}. Read it now.',
   readItAgainBy: 'Read it again by {by}.',
-  tooHotInEveryRoundSinceTell:
+  tooHotAtEveryCheck:
     'Too hot at every check since {overSince}. Tell the person in charge of the site; see the fire plan.',
-  itFreezesOutsideWaterOnlyWhileIt:
+  itFreezingOutsideWaterOnly:
     'It is freezing outside: water only while turning, so that the water goes in and does not freeze on top.',
-  hotDayWaterEarlyOrLateAnd: 'Hot day: water early or late, and cover it afterwards.',
-  dryStrawShedsWaterAtFirstWet:
+  hotDayWaterEarlyOr: 'Hot day: water early or late, and cover it afterwards.',
+  dryStrawShedsWaterAt:
     'Dry straw sheds water at first: wet it slowly, layer by layer, best while turning.',
-  moreAtOnceWouldRunThroughFeel:
+  moreAtOnceWouldRun:
     'More at once would run through. Do a squeeze test the next day, then give the rest.',
-  moist: '{low, number}–{high, number} % moisture',
-  byTheSqueezeOfItIsAbout: 'By the squeeze test of {at} it is about {pct}',
-  squeezeAHandfulFirst: 'Do a squeeze test first',
-  nobodyHasSqueezedAHandfulYetSo:
+  moisture: '{low, number}–{high, number} % moisture',
+  bySqueezeTestAbout: 'By the squeeze test of {at} it is about {pct}',
+  doSqueezeTestFirst: 'Do a squeeze test first',
+  noSqueezeTestYetSo:
     'No squeeze test yet, so nobody knows how much water it needs. Take the handful from inside, not from the edge.',
-  squeezeAHandfulAgain: 'Do another squeeze test',
-  theLastWasFeltTooLongAgo:
+  doAnotherSqueezeTest: 'Do another squeeze test',
+  theLastSqueezeTestWas:
     'The last squeeze test was {felt}: too long ago to know what it needs now.',
   noWaterNow: 'No water now',
   thatIsRight: '{felt}: that is right.',
-  noWaterItIsTooWet: 'No water: it is too wet',
-  itHasAboutTooMuchTurnIt:
+  noWaterTooWet: 'No water: it is too wet',
+  itHasAboutTooMuch:
     '{felt}. It has about {looseL} too much. Turn it with dry, coarse browns, and cover it against rain.',
-  turnItWithDryCoarseBrownsAnd:
-    '{felt}. Turn it with dry, coarse browns, and cover it against rain.',
-  waterItUntilASqueezeGivesA: 'Water it until a squeeze gives a drop',
-  howMuchCannotBeReckonedItsSize:
+  turnWithDryCoarseBrowns: '{felt}. Turn it with dry, coarse browns, and cover it against rain.',
+  waterUntilSqueezeGivesDrop: 'Water it until a squeeze gives a drop',
+  howMuchNeedsCannotWorked:
     '{felt}. How much it needs cannot be worked out, because its size is not known. Measure it.',
-  stopWhenItSeepsAtTheFoot: 'Stop when water seeps out at the base.',
-  waterItAboutLNow: 'Water it: about {litres, number} L now',
-  isAimedAtInAllLAre:
+  stopWhenWaterSeepsOut: 'Stop when water seeps out at the base.',
+  waterAboutLNow: 'Water it: about {litres, number} L now',
+  theGoalInAllL:
     '{felt}; the goal is {targetPct, number} %: {litres} in all. {litres2, number} L is {minutes, plural, one {# minute} other {# minutes}} of the hose, or {buckets, plural, one {# bucket} other {# buckets}}.',
-  stopWhenItSeepsAtTheFoot2:
+  stopWhenWaterSeepsOut2:
     'Stop when water seeps out at the base, or a squeeze gives a drop or two.',
-  thatMuchAtTakesAboutOffIts:
+  thatMuchWaterAtLowers:
     'That much water at {waterC} lowers its mean temperature by about {coolsK}. The heat comes back.',
   now: '{m3} now',
-  itsSizeIsNotKnownMeasureIt: 'size not known: measure it',
-  squeezed: 'squeeze test {at}: {toLowerCase}',
-  nobodySqueezedAHandfulLately: 'no recent squeeze test',
+  sizeNotKnownMeasure: 'size not known: measure it',
+  squeezeTest: 'squeeze test {at}: {toLowerCase}',
+  noRecentSqueezeTest: 'no recent squeeze test',
   smelled: 'smelled {at}: {smell}',
-  nobodyNotedASmellLately: 'no smell noted lately',
+  noSmellNotedLately: 'no smell noted lately',
   manureOrFoodWentIn: 'manure or food went in',
-  nothingRichWentIn: 'nothing rich in nitrogen went in',
-  whatWentInWasNotSaid: 'what went in was not logged',
+  nothingRichInNitrogenWent: 'nothing rich in nitrogen went in',
+  whatWentInWasNot: 'what went in was not logged',
   airAt: 'air at {c}',
-  theAirWasNotRead: 'air temperature not logged',
+  airTemperatureNotLogged: 'air temperature not logged',
   dayOfAbout: 'day {days, number} of about {activeDays, number}',
-  turnedOneOtherTimesInDaysLast:
+  turnedOneTimesInDays:
     'turned {times, plural, one {once} other {# times}} in {days, number} days, last {last}',
-  notTurnedSince: 'not turned since {since}',
-  lOfWaterInThreeDays: '{litres, number} L of water in three days',
+  notTurnedSince2: 'not turned since {since}',
+  lWaterInThreeDays: '{litres, number} L of water in three days',
   coverOnOther: 'cover {on, select, on {on} other {off}} {at}',
-  growth: '{growth} mold {at}',
-  itSeeped: 'water seeped out {at}',
+  mold: '{growth} mold {at}',
+  waterSeepedOut: 'water seeped out {at}',
   was: 'was {c} {at}',
   thermometerChecked: 'thermometer checked {at}',
-  noReadingNamesItsThermometer: 'no reading names its thermometer',
-  nobodyNotedWhetherItIsCovered: 'nobody noted whether it is covered',
+  noReadingNamesThermometer: 'no reading names its thermometer',
+  nobodyNotedWhetherCovered: 'nobody noted whether it is covered',
   thermometerWasNeverChecked: 'thermometer {probe} was never checked',
   foodWasteWentIn: 'food waste went in',
   pestsSeen: 'pests seen {at}',
   beforeWithinFiveDays: ' {beforeC} before, {afterC} within five days.',
-  noFullRoundSinceItCannotBe: 'No full check since, so nobody knows yet.',
-  itWarmed: 'It warmed up',
-  itCooled: 'It cooled down',
+  noFullCheckSinceSo: 'No full check since, so nobody knows yet.',
+  itWarmedUp: 'It warmed up',
+  itCooledDown: 'It cooled down',
   noChange: 'No change',
-  causeUnknownSeveralThingsWereChanged: ' Cause unknown: several things were changed at once.',
-  read: ' Read it {afterAt}.',
-  underACubicMetre: 'under a cubic meter',
-  ofASizeThatNobodyMeasured: 'of unknown size',
-  ofAMoistureThatNobodyFeltLately: 'without a recent squeeze test',
-  addToItOrJoinIt: 'add to it or join it with another',
+  causeUnknownSeveralThingsWere: ' Cause unknown: several things were changed at once.',
+  readIt: ' Read it {afterAt}.',
+  underACubicMeter: 'under a cubic meter',
+  ofUnknownSize: 'of unknown size',
+  withoutRecentSqueezeTest: 'without a recent squeeze test',
+  addOrJoinWithAnother: 'add to it or join it with another',
   measureIt: 'measure it',
   waterIt2: 'water it',
-  squeezeAHandful: 'do a squeeze test',
-  thatItStaysCoolShowsNothingIt:
+  doASqueezeTest: 'do a squeeze test',
+  thatStaysCoolShowsNothing:
     'That it stays cool shows nothing: it is {why}. To test it, {why2}, then turn it and take temperatures for the next five days.',
-  turnItOnceMoreAndReadIt:
+  turnOnceMoreTakeTemperatures:
     'Turn it once more and take temperatures for the next five days. If it stays cool, it can go to curing.',
-  turnedReadItUntilIfItStays:
+  turnedTakeTemperaturesUntilIf:
     'Turned {turnedAt}: take temperatures until {until}. If it stays cool, it can go to curing.',
-  moistBigEnoughTurnedAndItDid:
+  moistBigEnoughTurnedDid:
     'Moist, big enough, turned {turnedAt}, and it did not heat up again in {checks, plural, one {# reading} other {# readings}}: it can go to curing.',
-  noRuleIsClaimed: 'No rule to meet.',
-  notProven: 'No rule met.',
-  meetsOfRulesNotAllAreProven: 'Meets {met, number} of {asked, number} rules.',
-  provenBy: 'Met: {met}.',
-  theAirWasNotRead2: ', air temperature not logged',
-  overOtherTheAir: ', {coreC, number} °{unit} {coreC2, select, over {above} other {below}} air',
-  itsHeatWasNeverRead: 'Its temperature was never taken.',
-  insideWhenLastRead: '{coreC} inside at the last reading {at}{over}.',
+  noRuleToMeet: 'No rule to meet.',
+  noRuleMet: 'No rule met.',
+  meetsOfRules: 'Meets {met, number} of {asked, number} rules.',
+  met: 'Met: {met}.',
+  airTemperatureNotLogged2: ', air temperature not logged',
+  overOtherAir: ', {coreC, number} °{unit} {coreC2, select, over {above} other {below}} air',
+  itsTemperatureWasNeverTaken: 'Its temperature was never taken.',
+  insideAtLastReading: '{coreC} inside at the last reading {at}{over}.',
   maturityWasNotTested: '{met} Maturity was not tested. {read}',
-  noRuleIsClaimedForItSo: 'It has no rule to meet, so no kill of pathogens or weed seeds is shown.',
-  itHasNotMetAnyRuleGerms: 'It has not met any rule: pathogens and weed seeds may be alive in it.',
-  itMeetsOfTheRulesThatIt: 'It meets {met, number} of its {asked, number} rules.',
-  itWasStillWarmInsideStackedOr:
+  itHasNoRuleMeet: 'It has no rule to meet, so no kill of pathogens or weed seeds is shown.',
+  itHasNotMetAny: 'It has not met any rule: pathogens and weed seeds may be alive in it.',
+  itMeetsRules: 'It meets {met, number} of its {asked, number} rules.',
+  itWasStillWarmInside:
     'It was still warm: {coreC} inside. Stacked or bagged warm it can heat up again and catch fire.',
-  itWasStillWarmInsideOutsideStacked:
+  itWasStillWarmInside2:
     'It was still warm: {coreC} inside, {airC} outside. Stacked or bagged warm it can heat up again and catch fire.',
-  nobodyHasEverReadItsHeat: 'Its temperature was never taken.',
-  nobodyHasReadItsHeatInThe: 'No temperature in the last seven days.',
+  itsTemperatureWasNeverTaken2: 'Its temperature was never taken.',
+  noTemperatureInLastSeven: 'No temperature in the last seven days.',
   day: 'day {ageDays, number}',
   to: '{lowC} to {highC}',
-  aboveOtherTheAir: ', {coreC, number} °{unit} {coreC2, select, above {above} other {below}} air',
-  tooEarlyToTellAnything: '{is}. Too early to tell.',
-  onCourseIsExpectedAtOn: '{is}: on course. {method} is expected at {band} on {day}.',
-  hotterThanTheExpectedOfThisMethod:
-    '{is}: hotter than the {band} expected of this method on {day}.',
-  coolerThanTheExpectedOfThisMethod:
-    '{is}: cooler than the {band} expected of this method on {day}.',
-  justAfterItsTurningIsExpectedOn: '{is}, just after its turning. {band} is expected on {day}.',
+  aboveOtherAir: ', {coreC, number} °{unit} {coreC2, select, above {above} other {below}} air',
+  tooEarlyToTell: '{is}. Too early to tell.',
+  onCourseExpectedAtOn: '{is}: on course. {method} is expected at {band} on {day}.',
+  hotterThanExpectedThisMethod: '{is}: hotter than the {band} expected of this method on {day}.',
+  coolerThanExpectedThisMethod: '{is}: cooler than the {band} expected of this method on {day}.',
+  justAfterTurningExpectedOn: '{is}, just after its turning. {band} is expected on {day}.',
   nearItsEndOn: '{is}: near its end on {day}. {reheat}',
-  asTheAirOn: '{is}: as cool as the air on {day}. {reheat}',
-  closed: '{heating}, started {since}',
-  notReadYetClosed: 'No temperatures yet, started {since}',
+  asCoolAsAirOn: '{is}: as cool as the air on {day}. {reheat}',
+  started: '{heating}, started {since}',
+  noTemperaturesYetStarted: 'No temperatures yet, started {since}',
   by: '{stagewords} by {by}, {since}',
   since: '{stagewords} since {since}',
   since2: '{stagewords} since {since}: {endwords}',
   by2: ' by {by}, {since}',
-  atItsEnd2: 'Finished: {endwords}{when}.',
-  letGoOut: 'Released',
-  readItNow: 'Log temperatures now',
-  readBy: 'Log temperatures by {at}',
-  fillItThenCloseIt: 'Add the rest, then finish adding',
-  theClockStartsWhenTheLastRaw: 'The clock starts when the last raw material is in, not before.',
+  finished2: 'Finished: {endwords}{when}.',
+  released2: 'Released',
+  logTemperaturesNow: 'Log temperatures now',
+  logTemperaturesBy: 'Log temperatures by {at}',
+  addRestThenFinishAdding: 'Add the rest, then finish adding',
+  theClockStartsWhenLast: 'The clock starts when the last raw material is in, not before.',
   turn2: 'turn',
   split: 'split',
   water: 'water',
-  capOff: 'take the cap off',
+  takeTheCapOff: 'take the cap off',
   coolIt: 'Cool it: {choices}',
-  aDayAfterTheTurningItShows:
+  aDayAfterTurningShows:
     'A day after the turning: it shows whether the heat came back, and keeps the lost time short.',
-  turnedTodayAReadingThisAfternoonEarns:
+  turnedTodayTemperaturesThisAfternoon:
     'Turned today. Temperatures this afternoon make the hours since count. Without them they are lost.',
-  lastHotRoundAgoPastItsAre:
+  lastHotCheckAgoAfter:
     'Last hot check {age} ago. After {maxGapHours} its {creditedHours} are lost.',
-  afterItsTurningHasUntilToReach:
-    '{valueC} after its turning. It has until {due} to reach {floorC}.',
-  readItFirst: '{first} Take temperatures first.',
-  squeezeAHandful2: 'Do a squeeze test',
-  itWasDryWhenItWasLast:
+  afterTurningHasUntilReach: '{valueC} after its turning. It has until {due} to reach {floorC}.',
+  takeTemperaturesFirst: '{first} Take temperatures first.',
+  doASqueezeTest2: 'Do a squeeze test',
+  itWasDryAtLast:
     'It was dry at the last squeeze test, {drySince}. The weed-seed time does not count until a squeeze test shows that it is moist again.',
-  moreOneRoundADayKeepsThe:
+  moreOneTemperatureCheckDay:
     '{missingHours} more. One temperature check a day keeps the time counting.',
-  noRoundYetTheRightMixWarms: 'No temperatures yet. The right mix warms up within three days.',
-  inItsColdestPlaceNotYetNothingcounts:
+  noTemperaturesYetRightMix: 'No temperatures yet. The right mix warms up within three days.',
+  atColdestPointNotYet:
     '{valueC} at its coldest point, not yet {floorC}. {late, select, nothingCounts {Nothing counts before that.} other {The right mix gets there within a week.}}',
-  nothingSpeaksAgainstIt: 'nothing rules it out',
+  nothingRulesItOut: 'nothing rules it out',
   perhaps: 'Perhaps: {causewords}. {unseen}.',
   findOutWhy: '{symptomwords}: find out why',
-  oneChangeAtATime: '{why} Change one thing at a time.',
-  squeezeItAndSmellIt: 'Check moisture and smell',
-  inTheLastRoundLookAtSize:
+  changeOneThingAtTime: '{why} Change one thing at a time.',
+  checkMoistureAndSmell: 'Check moisture and smell',
+  atLastCheckLookAt:
     '{valueC} at the last check. Look at size, water, nitrogen and air, in that order. Change one thing at a time.',
-  letItCoolAndCure: 'Let it cool and cure',
-  nothingRawGoesInAnyMoreIt: 'Add nothing raw: it would start the clock over.',
-  inTheLastRoundNothingRawGoes:
+  letCoolCure: 'Let it cool and cure',
+  addNothingRawWouldStart: 'Add nothing raw: it would start the clock over.',
+  atLastCheckAddNothing:
     '{valueC} at the last check. Add nothing raw: it would start the clock over.',
-  letItSleepUntilItThaws: 'Leave it until it thaws',
-  insideAtUnderFrostItHasNot:
+  leaveUntilThaws: 'Leave it until it thaws',
+  insideOnWithFrostOutside:
     '{coreC} inside on {at}, with frost outside. It has not failed, but no time counts now: {creditedHours, select, itsRun {its counted time is lost} other {none was running}}.',
-  neverReadNoRuleWaitsForIt:
-    'No temperatures yet. No rule is waiting for it: once a week is enough.',
-  inTheLastRoundNoRuleWaits:
-    '{coreC} at the last check. No rule is waiting for it: once a week is enough.',
-  neverReadAndPastItsWorkingTime:
+  noTemperaturesYetNoRule: 'No temperatures yet. No rule is waiting for it: once a week is enough.',
+  atLastCheckNoRule: '{coreC} at the last check. No rule is waiting for it: once a week is enough.',
+  noTemperaturesYetPastActive:
     'No temperatures yet, and past its active time. Once a week is enough now.',
-  inTheLastRoundAndPastIts:
+  atLastCheckPastActive:
     '{coreC} at the last check, and past its active time. Once a week is enough now.',
   leaveItToCure: 'Leave it to cure',
-  keepItCoveredAndMoistAndNothing: 'Keep it covered and moist, and nothing raw near it. {claim}',
-  keepItCoveredAndMoistAndNothing2:
+  keepCoveredMoistNothingRaw: 'Keep it covered and moist, and nothing raw near it. {claim}',
+  keepCoveredMoistNothingRaw2:
     'Keep it covered and moist, and nothing raw near it. Maturity was not tested.',
   since3: 'Since {since}: {reason}.',
   since4: 'Since {since}.',
   somebody: 'Somebody',
-  putItDownAsReady: '{by} marked it ready {since}. {claim}',
+  markedItReady: '{by} marked it ready {since}. {claim}',
   maturityWasNotTested2: 'Maturity was not tested.',
   nothingToDo: 'Nothing to do',
   itsRecordStays: '{a} Its record stays.',
-  asksForOneTurningOtherTurningsIn:
+  needsTurningTurningsInDays:
     '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has none. Turn it about every {everyDays, number} days, or choose another method.',
-  asksForOneTurningOtherTurningsIn2:
+  needsTurningTurningsInDays2:
     '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has one. Turn it about every {everyDays, number} days, or choose another method.',
-  asksForOneTurningOtherTurningsIn3:
+  needsTurningTurningsInDays3:
     '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has {made, number}. Turn it about every {everyDays, number} days, or choose another method.',
   never: 'never',
   cooling2: 'cooling',
-  reading: 'temperatures',
+  temperatures: 'temperatures',
   turning: 'turning',
   watering: 'watering',
-  mending: 'fixing',
-  closing: 'finish adding',
-  chore2: 'regular task',
-  today: 'today',
+  fixing: 'fixing',
+  finishAdding: 'finish adding',
+  regularTask2: 'regular task',
+  today2: 'today',
   tomorrow: 'tomorrow',
 } as const;

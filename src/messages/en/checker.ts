@@ -1,30 +1,29 @@
 export default {
   theFile: 'the file',
-  itIsNotATextAsA:
+  thisNotTextFileAs:
     'This is not a text file, as a PDF or a photo is not. Choose the batch file, whose name ends with .zealous-heap.json. It is beside the record in a ZIP, and inside the PDF as an attachment.',
   openAnotherBatchFile: 'Open another batch file',
   openABatchFile: 'Open a batch file',
-  orDropItHereNothingLeavesThis: 'or drop it here. Nothing leaves this computer.',
-  theChainOfLogEntriesHolds: 'The chain of log entries is intact',
-  nothingShowsWhetherThisFileWasChanged: 'Nothing shows whether this file was changed',
-  allLogEntriesFitTheirHashesAnd:
+  orDropHereNothingLeaves: 'or drop it here. Nothing leaves this computer.',
+  theChainLogEntriesIntact: 'The chain of log entries is intact',
+  nothingShowsWhetherThisFile: 'Nothing shows whether this file was changed',
+  allLogEntriesMatchTheir:
     'All {entries, number} log entries match their hashes, and the readings and other entries in the file match the log. This shows that nothing was changed after it was logged. It cannot show that what was logged is true.',
-  itCarriesNoLogEntriesItsVerdicts:
+  itContainsNoLogEntries:
     'It contains no log entries. Its verdicts are worked out from the file anyway.',
-  sha256OfThisFile: 'SHA-256 of this file:',
-  sha256PrintedOnTheRecord: 'SHA-256 printed on the record',
-  notTheSameTheRecordWasMade:
-    'Not the same: the record was made from another file, or at another time.',
-  theSameTheRecordWasMadeFrom: 'The same: the record was made from exactly this file.',
-  typeOrPasteItToCompare: 'Type or paste it to compare',
+  sha256ThisFile: 'SHA-256 of this file:',
+  sha256PrintedOnRecord: 'SHA-256 printed on the record',
+  notSameRecordWasMade: 'Not the same: the record was made from another file, or at another time.',
+  theSameRecordWasMade: 'The same: the record was made from exactly this file.',
+  typeOrPasteCompare: 'Type or paste it to compare',
   judgedAsOf: 'Judged as of',
-  mustBeATimeSuchAs2026: 'Must be a time such as 2026-05-01T07:30:00Z.',
-  theMomentAfterAsOfOnThe: 'The time after --as-of on the record',
+  mustTimeSuchAs2026: 'Must be a time such as 2026-05-01T07:30:00Z.',
+  theTimeAfterAsOn: 'The time after --as-of on the record',
   temperaturesIn: 'Temperatures in',
-  checkAHeatTreatmentRecord: 'Check a heat-treatment record',
-  giveItTheBatchFileThatCame:
+  checkHeatTreatmentRecord: 'Check a heat-treatment record',
+  chooseBatchFileCameWith:
     'Choose the batch file that came with a record. This page checks that no log entry was changed, and works out every verdict again from the readings. It is part of Zealous Heap, works with no network, and saves nothing.',
-  cannotBeTrustedAsItIs: '{name} cannot be trusted as it is',
-  cannotBeReadAsABatchFile: '{name} cannot be read as a batch file',
+  cannotTrustedAs: '{name} cannot be trusted as it is',
+  cannotReadAsBatchFile: '{name} cannot be read as a batch file',
   andMore: 'and {problems, number} more.',
 } as const;

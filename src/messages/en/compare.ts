@@ -1,24 +1,24 @@
 export default {
-  itWasNotProven: 'It did not meet its rule.',
-  itWasProvenOnDayOneDay:
+  itDidNotMeetRule: 'It did not meet its rule.',
+  itMetRuleOnDay:
     'It met its rule on day {provenDay, number}, {provenDay2, plural, one {# day} other {# days}} past the present age of {name}, with {turnsAfter, plural, one {# more turning} other {# more turnings}}.',
-  itWasProvenOnDay: 'It met its rule on day {provenDay, number}.',
-  aWeekOnItStoodAt: ' A week later it was at {weekLaterC}.',
-  apartOverOneDayOtherDays:
+  itMetRuleOnDay2: 'It met its rule on day {provenDay, number}.',
+  aWeekLaterWasAt: ' A week later it was at {weekLaterC}.',
+  apartOverDayDays:
     '{apartK} °{unit} apart over {days, plural, one {# day} other {# days}}. {provenDay}{weekLaterC}',
-  heapsByTheirAge: 'Batches by age',
-  whichHeapsSixAtMostTheFirst: 'Which batches, up to six? The others are compared with the first',
-  gone: ' (finished)',
-  chooseHeapsThatHaveBeenRead: 'Choose batches that have temperatures.',
-  hottestPlaceOfEachRoundCountedFrom:
+  batchesByAge: 'Batches by age',
+  whichBatchesUpSixOthers: 'Which batches, up to six? The others are compared with the first',
+  finished: ' (finished)',
+  chooseBatchesHaveTemperatures: 'Choose batches that have temperatures.',
+  hottestPointEachCheckCounted:
     'Hottest point of each check, counted from the last raw material. Marks below: what was done to each.',
-  mostLikeAtItsAge: 'Most like {name} at its age',
-  noOlderHeapWasAlikeSoFar: 'No older batch was similar so far.',
-  drawItToo: 'Show it too',
-  theSameAsATable: 'Same as a table',
+  mostLikeAtAge: 'Most like {name} at its age',
+  noOlderBatchWasSimilar: 'No older batch was similar so far.',
+  showItToo: 'Show it too',
+  sameAsATable: 'Same as a table',
   day: 'Day',
   turned: 'turned',
   watered: 'watered',
   added: 'added',
-  proven: 'met',
+  met: 'met',
 } as const;

@@ -1,33 +1,33 @@
 export default {
-  thisWasTypedAndNotSaved: 'You typed this {at} and did not save it.',
-  startAfresh: 'Start over',
-  theHubDoesNotAnswerWhatYou:
+  youTypedThisDidNot: 'You typed this {at} and did not save it.',
+  startOver: 'Start over',
+  theServerDoesNotAnswer:
     'The server does not answer. What you typed is still here. Try again when there is a signal.',
-  workingOutWhatItDoesToEach: 'Working out what this does to each rule…',
-  noRulesClockIsRunningSoIt: 'No rule’s clock is running, so no verdict changes.',
-  itChangesNoVerdict: 'No verdict changes.',
-  thisCostsCountedTimeOrAProof: 'This costs counted time or a met rule:',
-  whatItDoes: 'What this does:',
-  theHubDoesNotAnswerSoWhat:
+  workingOutWhatThisDoes: 'Working out what this does to each rule…',
+  noRulesClockRunningSo: 'No rule’s clock is running, so no verdict changes.',
+  noVerdictChanges: 'No verdict changes.',
+  thisCostsCountedTimeOr: 'This costs counted time or a met rule:',
+  whatThisDoes: 'What this does:',
+  theServerDoesNotAnswer2:
     'The server does not answer, so the effect on each rule is not known now.',
-  keeping: 'Saving…',
+  saving: 'Saving…',
   sayWhoDidIt: 'Say who did it.',
-  closeWithoutKeeping: 'Close without saving',
+  closeWithoutSaving: 'Close without saving',
   clear: 'Clear',
-  thisTakesTheHubAndItDid:
+  thisNeedsServerDidNot:
     'This needs the server, and it did not answer. Close it and open it again.',
-  aMoment: 'One moment…',
+  oneMoment: 'One moment…',
   less: 'Less: {label}',
   more: 'More: {label}',
   measure: '{label}, measure',
-  litres: 'liters',
+  liters: 'liters',
   kg: 'kg',
   notKnown: 'not known',
-  judgedByEye: 'estimated by eye',
+  estimatedByEye: 'estimated by eye',
   n1IsL: '1 {name} is {litres, number} L',
-  itStaysUnknownWhatHangsOnIt:
+  itStaysUnknownWhatDepends:
     'It stays unknown: what depends on it is not worked out, instead of guessed.',
-  thePhotoCouldNotBeKeptTake: 'The photo could not be saved. Take it again.',
+  thePhotoCouldNotSaved: 'The photo could not be saved. Take it again.',
   photo: 'Photo',
   photoOf: 'Photo of {of}',
 } as const;

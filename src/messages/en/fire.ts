@@ -1,26 +1,26 @@
 export default {
-  fireCard: 'Fire plan, {site}',
+  firePlan: 'Fire plan, {site}',
   printIt: 'Print it',
   changeIt: 'Change it',
   setItUp: 'Set it up',
-  sayWhere: 'Location to give:',
+  locationToGive: 'Location to give:',
   water: 'Water:',
-  nobodyIsNamedYetSetUpWho:
+  nobodyNamedYetEnterWho:
     'Nobody is named yet. Enter who to call before you need it: the fire service’s number, the person in charge of the site, where to send them, where the water is.',
-  whichSizeAndSpacingOfHeapsIs:
+  allowedSizeSpacingPilesCheck:
     '{law} Allowed size and spacing of piles: check with your local authority and the fire service.',
   fireService: 'Fire service',
-  fireCard2: 'fire plan',
-  setUpTheFireCard: 'Set up the fire plan',
+  firePlan2: 'fire plan',
+  setUpFirePlan: 'Set up the fire plan',
   who: 'Who',
   phone: 'Phone',
   anotherNumber: 'Another number',
   whereToSendThem: 'Where to send them',
-  addressGateWhatTheyWillSee: 'Address, gate, what they will see',
+  addressGateWhatTheyWill: 'Address, gate, what they will see',
   whereTheWaterIs: 'Where the water is',
   anythingElse: 'Anything else',
   yourName: 'Your name',
-  keepTheCard: 'Save the fire plan',
-  eachLineWantsANameAndA: 'Each line needs a name and a number.',
-  typeOneNumberAtLeast: 'Type at least one number.',
+  saveTheFirePlan: 'Save the fire plan',
+  eachLineNeedsNameNumber: 'Each line needs a name and a number.',
+  typeAtLeastOneNumber: 'Type at least one number.',
 } as const;

@@ -1,41 +1,41 @@
 export default {
-  a4FourCardsOf1051485: 'A4, four cards of 105 × 148.5 mm (A6)',
-  a4EightLabelsOf99167: 'A4, eight labels of 99.1 × 67.7 mm',
-  a4TwentyOneLabelsOf635: 'A4, twenty-one labels of 63.5 × 38.1 mm',
-  letterFourCardsOf45In: 'Letter, four cards of 4¼ × 5½ in',
-  letterSixLabelsOf43In: 'Letter, six labels of 4 × 3⅓ in',
-  letterTenLabelsOf42In: 'Letter, ten labels of 4 × 2 in',
-  theAddressHasLettersACodeOn:
+  a4FourCards105148: 'A4, four cards of 105 × 148.5 mm (A6)',
+  a4EightLabels991: 'A4, eight labels of 99.1 × 67.7 mm',
+  a4TwentyOneLabels63: 'A4, twenty-one labels of 63.5 × 38.1 mm',
+  letterFourCards45: 'Letter, four cards of 4¼ × 5½ in',
+  letterSixLabels43: 'Letter, six labels of 4 × 3⅓ in',
+  letterTenLabels42: 'Letter, ten labels of 4 × 2 in',
+  theAddressHasLettersCode:
     'The address has {text, number} letters; a code on a label takes {longestaddress, number} at most.',
-  typeTheAddressAsAPhoneWould: 'Type the address as on a phone, such as https://heap.example.',
-  theAddressStartsWithHttpsOrHttp: 'The address starts with https:// or http://.',
-  thisAddressIsThisMachinesOwnA:
+  typeAddressAsOnPhone: 'Type the address as on a phone, such as https://heap.example.',
+  theAddressStartsWithHttps: 'The address starts with https:// or http://.',
+  thisAddressThisComputerItself:
     'This is the address of this computer itself: a phone cannot reach it. Type the one that phones use.',
-  withoutHttpsAPhoneCanReadAnd:
+  withoutHttpsPhoneCanRead:
     'Without https a phone can read and log, but saves no pages for when there is no signal.',
   since: 'since {started}',
-  flags: 'Labels',
-  noSiteHasBeenNamedYet: 'No site has been named yet.',
-  thereIsNoSheetChooseOneOf: "There is no sheet ''{get}''. Choose one of {labelsheets}.",
-  theNumberOfUsedLabelsMustBe:
+  labels: 'Labels',
+  noSiteHasBeenNamed: 'No site has been named yet.',
+  thereNoSheetChooseOne: "There is no sheet ''{get}''. Choose one of {labelsheets}.",
+  theNumberUsedLabelsMust:
     'The number of used labels must be a whole number smaller than the sheet.',
-  noneOfTheseHeapsStandsOnThis: 'None of these batches is on this site.',
-  aWholeNumberFrom0To: 'A whole number from 0 to {each, number}.',
-  aFlagInEachHeapItsLetter:
+  noneTheseBatchesOnThis: 'None of these batches is on this site.',
+  aWholeNumberFrom0: 'A whole number from 0 to {each, number}.',
+  aLabelForEachBatch:
     'A label for each batch: its code, its name, its start date, and a QR code that opens its log on a phone. Print, cut, and put it behind something waterproof.',
-  noHeapStandsHereYetOpenOne: 'No active batch yet. Start one first.',
+  noActiveBatchYetStart: 'No active batch yet. Start one first.',
   all: 'All',
   none: 'None',
   howToPrintThem: 'How to print them',
   print: 'Print',
   sheet: 'Sheet',
-  labelsUsedUpOnTheFirstSheet: 'Labels already used on the first sheet',
-  addressThatPhonesReach: 'Address that phones can reach',
-  theCodeOnEachFlagOpensThe: 'The QR code on each label opens the batch there',
-  printAt100NotFitToPage: 'Print at 100 %, not ‘fit to page’.',
+  labelsAlreadyUsedOnFirst: 'Labels already used on the first sheet',
+  addressPhonesCanReach: 'Address that phones can reach',
+  theQrCodeOnEach: 'The QR code on each label opens the batch there',
+  printAt100NotFit: 'Print at 100 %, not ‘fit to page’.',
   makeOneOtherPdf: 'Make {chosen, number} {chosen, plural, one {label} other {labels}} (PDF)',
-  chooseAHeapFirst: 'Choose a batch first',
-  labelsOnASheetOfThemUsed: '{columns, number} labels on a sheet, {used, number} of them used',
-  stillBuilding: 'still being built',
+  chooseABatchFirst: 'Choose a batch first',
+  labelsOnSheetThemUsed: '{columns, number} labels on a sheet, {used, number} of them used',
+  stillBeingBuilt: 'still being built',
   since2: 'since {builtAt}',
 } as const;

@@ -1,49 +1,47 @@
 export default {
   notHot: 'not hot',
   tooHot: 'too hot',
-  hotButPlacesAreNeededDoesNot:
-    'hot, but {minPoints, number} points are needed: does not count yet',
+  hotButPointsNeededDoes: 'hot, but {minPoints, number} points are needed: does not count yet',
   coldestAtHottestOneOther:
     '{time}: coldest {c} at {point}, hottest {peak}, {points, number} {points, plural, one {point} other {points}}, {word}',
-  lastRawLoadIn: 'Last raw material in, {builtAt}',
-  proven: 'met {provenAt}',
+  lastRawMaterialIn: 'Last raw material in, {builtAt}',
+  met: 'met {provenAt}',
   timeReached: 'time reached',
   atTheEarliest: '{earliestProofAt} at the earliest',
-  missing: '{requiredHours} to go',
-  andUpTimeIsCredited: '{floor} and above: time counts',
+  toGo: '{requiredHours} to go',
+  andAboveTimeCounts: '{floor} and above: time counts',
   aboveTooHot: 'above {temp}, too hot',
-  seeds: 'Weed seeds, ',
+  weedSeeds: 'Weed seeds, ',
   lost: '{ms} lost',
-  runEnded: 'counted time ends',
-  clockStartsAgain: 'clock starts over',
-  notReadHotInTime: '{lostMs}: no hot reading in time',
-  readAtOfPlacesDoesNotCount:
-    'read at {points, number} of {minPoints, number} points: does not count',
-  theEntryThatOpenedIt: 'the entry that started it',
+  countedTimeEnds: 'counted time ends',
+  clockStartsOver: 'clock starts over',
+  noHotReadingInTime: '{lostMs}: no hot reading in time',
+  readAtPointsDoesNot: 'read at {points, number} of {minPoints, number} points: does not count',
+  theEntryStarted: 'the entry that started it',
   versionOfTheSites: ', version {siteVersion, number} of the site’s',
-  versionOfThisHeapsRulesAndPolicy:
+  versionThisBatchsRulesPolicy:
     'Version {version, number} of this batch’s rules and policy{site}; edition {libraryedition, number} of the library.',
-  theRulesInForceDoNotAsk: 'the rules in force no longer ask for it',
-  underVersionInForceNowItWould:
+  theRulesInForceNo: 'the rules in force no longer ask for it',
+  underVersionInForceNow:
     'under version {versions, number}, in force now, it would be met {provenAt}',
-  underVersionInForceNowItWould2:
+  underVersionInForceNow2:
     'under version {versions, number}, in force now, it would be ‘{toLowerCase}’',
-  provenUnderVersionOfThisHeapsRules:
+  metUnderVersionThisBatchs:
     'Met under version {version, number} of this batch’s rules and policy, and it stands; {now}.',
-  met: 'Met {provenAt}',
-  oneTurningOtherTurnings: '{turnings, plural, one {# turning} other {# turnings}}',
+  met2: 'Met {provenAt}',
+  turningTurnings: '{turnings, plural, one {# turning} other {# turnings}}',
   atMost: 'at most {highestC}',
-  theTimeOfItsLastRawLoad: ' The time of its last raw material was given from memory.',
-  whenTheLastRawLoadWentIn:
+  theTimeLastRawMaterial: ' The time of its last raw material was given from memory.',
+  whenLastRawMaterialWent:
     ' When the last raw material went in is not known: the clock runs from when it was taken over.',
-  takenOverNotRecordedHereBeforeAs:
+  takenOverNotLoggedHere:
     'Taken over {from}: not logged here before.{raw} As reported: {told}. None of that counts for a rule.',
-  takenOverNotRecordedHereBefore: 'Taken over {from}: not logged here before.{raw}',
-  coldestReadAgo: 'coldest {valueC}, {age} ago',
-  notReadYet: 'no temperatures yet',
-  stillBuilding: 'still being built',
+  takenOverNotLoggedHere2: 'Taken over {from}: not logged here before.{raw}',
+  coldestAgo: 'coldest {valueC}, {age} ago',
+  noTemperaturesYet: 'no temperatures yet',
+  stillBeingBuilt: 'still being built',
   built: 'built',
-  stirred: 'partial turn',
+  partialTurn: 'partial turn',
   raw: 'raw',
   added: 'added',
   hot: 'hot',

@@ -3,36 +3,35 @@ export default {
   on2: 'el {day, number} de {month}',
   byTheCalendar: 'por calendario',
   atThePeak: 'en el pico',
-  whenItFalls: 'cuando empieza a enfriarse',
-  whenItIsDown: 'cuando se enfrió',
+  whenStartsCool: 'cuando empieza a enfriarse',
+  whenItHasCooled: 'cuando se enfrió',
   whenTooHot: 'cuando está demasiado caliente',
-  whenTheBayIsWanted: 'cuando se necesita el cajón',
-  whatTheRuleOwes: 'cuando una regla lo pide',
-  building: 'En armado',
+  whenBayNeeded: 'cuando se necesita el cajón',
+  whenRuleNeeds: 'cuando una regla lo pide',
+  beingBuilt: 'En armado',
   notHotYet: 'Aún no caliente',
   hotInside: 'Caliente por dentro',
   cooling: 'Enfriándose',
-  asleepFrozen: 'Inactivo, congelado',
-  putToCure: 'En curado',
-  saidToBeReady: 'Marcado como listo',
+  dormantFrozen: 'Inactivo, congelado',
+  curing: 'En curado',
+  markedReady: 'Marcado como listo',
   onHold: 'Retenido',
-  goneOut: 'Entregado',
-  atItsEnd: 'Terminado',
+  released: 'Entregado',
+  finished: 'Terminado',
   makeItBigger: 'Hacerlo más grande',
   waterIt: 'Regarlo',
   letItDry: 'Dejarlo secar',
-  addSomethingRichGreensManureLitter:
-    'Agregar algo rico en nitrógeno: verdes, estiércol, gallinaza',
+  addSomethingRichInNitrogen: 'Agregar algo rico en nitrógeno: verdes, estiércol, gallinaza',
   mixInBrowns: 'Mezclar secos (cafés)',
   mixInDryCoarseBrowns: 'Mezclar secos gruesos',
   turnIt: 'Voltearlo',
   coverIt: 'Cubrirlo',
   takeTheCoverOff: 'Quitar la cubierta',
   splitIt: 'Dividirlo',
-  buryTheFoodAndCapItWith: 'Enterrar los restos de comida y taparlos con secos',
+  buryFoodCoverWithBrowns: 'Enterrar los restos de comida y taparlos con secos',
   checkTheThermometer: 'Revisar el termómetro',
   leaveItAlone: 'Dejarlo quieto',
-  itDoesNotHeat: 'No se calienta',
+  itDoesNotHeatUp: 'No se calienta',
   itCooledEarly: 'Se enfrió antes de tiempo',
   itSmellsOfAmmonia: 'Huele a amoniaco',
   itSmellsSourOrRotten: 'Huele agrio o podrido',
@@ -40,337 +39,327 @@ export default {
   itIsTooWet: 'Está demasiado mojado',
   flies: 'Moscas',
   rats: 'Ratas',
-  tooSmallToHoldItsHeat: 'Muy pequeño para guardar calor',
+  tooSmallHoldHeat: 'Muy pequeño para guardar calor',
   tooDry: 'Demasiado seco',
   tooWet: 'Demasiado mojado',
   tooLittleNitrogen: 'Le falta nitrógeno',
-  tooMuchNitrogenForItsCarbon: 'Demasiado nitrógeno para su carbono',
+  tooMuchNitrogenForCarbon: 'Demasiado nitrógeno para su carbono',
   noAirInside: 'Sin aire adentro',
   coldAirOutside: 'Aire frío afuera',
-  noCoverOnIt: 'Sin cubierta',
+  noCover: 'Sin cubierta',
   openedTooOften: 'Se abrió demasiadas veces',
-  itHasWorkedThroughItsFood: 'Ya se agotó lo fácil de descomponer',
-  theThermometerMayBeWrong: 'El termómetro puede estar mal',
-  foodLiesOpen: 'Hay comida a la vista',
-  ratsMayNestInIt: 'Puede haber nido de ratas',
+  theEasyFoodUsedUp: 'Ya se agotó lo fácil de descomponer',
+  theThermometerMayWrong: 'El termómetro puede estar mal',
+  foodIsExposed: 'Hay comida a la vista',
+  ratsMayNestIn: 'Puede haber nido de ratas',
   emptyTheLeachate: 'Vaciar el lixiviado',
-  lookAtTheCovers: 'Revisar las cubiertas',
-  lookAtTheVents: 'Revisar los respiraderos',
+  checkTheCovers: 'Revisar las cubiertas',
+  checkTheVents: 'Revisar los respiraderos',
   cleanTheTools: 'Limpiar las herramientas',
-  chore: 'Tarea regular',
+  regularTask: 'Tarea regular',
   danger: 'Peligro',
-  lostIfLeft: 'Urgente',
-  owedToAProof: 'Lo pide una regla',
-  bySchedule: 'Hoy',
-  chores: 'Tareas regulares',
-  checkOfAThermometer: 'revisión de un termómetro',
-  aLoadInTheStore: 'una carga en existencia',
-  isRipe: '{name} está listo para usar',
-  itMayBeUsedFromNowOn: 'Se puede usar desde ahora{place}.',
+  urgent: 'Urgente',
+  neededForARule: 'Lo pide una regla',
+  today: 'Hoy',
+  regularTasks: 'Tareas regulares',
+  thermometerCheck: 'revisión de un termómetro',
+  aLoadInStock: 'una carga en existencia',
+  isReadyToUse: '{name} está listo para usar',
+  itCanUsedFromNow: 'Se puede usar desde ahora{place}.',
   askAbout: 'Preguntar por {name}',
-  itIsHeldUntilThen: 'No lo uses hasta tener respuesta: {asked}.',
-  itIsHeldUntilThen2: 'No lo uses hasta tener respuesta.',
-  isTooHotInTheStack: '{name} está demasiado caliente en la pila de acopio',
-  readTheStackOf: 'Medir la temperatura del acopio de {name}',
-  freshStacksHeatUpOnTheirOwn:
-    'Los acopios frescos se calientan solos. Este nunca se midió{place}.',
-  whenItWasLastReadKeeppeopleKeep:
+  doNotUseUntilAnswered: 'No lo uses hasta tener respuesta: {asked}.',
+  doNotUseUntilAnswered2: 'No lo uses hasta tener respuesta.',
+  isTooHotInStack: '{name} está demasiado caliente en la pila de acopio',
+  takeTemperatureStack: 'Medir la temperatura del acopio de {name}',
+  freshStacksHeatUpBy: 'Los acopios frescos se calientan solos. Este nunca se midió{place}.',
+  atLastReadingKeeppeopleKeep:
     '{c} en la última lectura{place}. {level, select, keepPeople {Aleja a la gente, no lo abras a ciegas, llama a los bomberos.} takeIt {Desármalo por partes pequeñas, con agua a mano.} other {Mídelo otra vez.}}',
-  openingAHotStackFeedsAirTo:
+  openingHotStackLetsAir:
     'Abrir un acopio caliente le da aire a una brasa. Primero van las normas locales contra incendios.',
-  everyOneDayOtherDaysNotDone:
-    'Cada {everyDays, plural, one {día} other {# días}}; aún no se ha hecho.',
-  everyOneDayOtherDaysLastDone:
-    'Cada {everyDays, plural, one {día} other {# días}}; última vez {doneAt}.',
+  everyOneDaysNotDone: 'Cada {everyDays, plural, one {día} other {# días}}; aún no se ha hecho.',
+  everyOneDaysLastDone: 'Cada {everyDays, plural, one {día} other {# días}}; última vez {doneAt}.',
   checkThermometer: 'Revisar el termómetro {name}',
-  inIceWaterAndAtTheHot:
+  inIceWaterAtHot:
     'En agua con hielo y en el extremo caliente. De eso dependen las lecturas desde la última revisión.',
-  aHeapThatIsTooHotDoes: 'Una pila demasiado caliente no puede esperar.',
-  afterItsAreLost: 'Después de {latest} se pierden {atStakeHours} ya contadas.',
-  itsProofComesLaterOneTurningOther:
+  aPileTooHotCannot: 'Una pila demasiado caliente no puede esperar.',
+  afterCountedTimeLost: 'Después de {latest} se pierden {atStakeHours} ya contadas.',
+  itMeetsRuleLaterTurning:
     'Cumple su regla más tarde: {owed, plural, one {falta # volteo} other {faltan # volteos}}.',
-  theRunHangsOnARoundA: 'Su tiempo solo cuenta si se mide todos los días.',
-  itsCalendarTurnsItFirstOnDay: 'Por calendario, primer volteo el día {days, number}: {due}.',
-  itsCalendarTurnsItEveryOneDay:
+  itsTimeCountsOnlyWith: 'Su tiempo solo cuenta si se mide todos los días.',
+  byCalendarFirstTurningOn: 'Por calendario, primer volteo el día {days, number}: {due}.',
+  byCalendarTurnedEveryOne:
     'Por calendario, se voltea cada {days, plural, one {día} other {# días}}; último volteo {since}.',
-  itsMethodWorksItForOneDay:
+  itsMethodTurnsForDay:
     'Su método lo voltea durante {activeDays, plural, one {# día} other {# días}}; eso terminó {since}.',
-  peakedAtInItsLastRound: 'Llegó a su pico de {highestC} el {at}; {nowC} en la última toma.',
-  itFallsADayOverItsLast:
+  peakedAtOnAtLast: 'Llegó a su pico de {highestC} el {at}; {nowC} en la última toma.',
+  fallingDayOverLastCheck:
     'Baja {perDay} al día en {rounds, plural, one {la última toma} other {las últimas # tomas}}.',
-  stillRisingADayOverItsLast:
+  stillRisingDayOverLast:
     'Aún sube {perDay} al día en {rounds, plural, one {la última toma} other {las últimas # tomas}}.',
-  fallsOnlyADayOverItsLast:
+  fallingOnlyDayOverLast:
     'Baja solo {perDay} al día en {rounds, plural, one {la última toma} other {las últimas # tomas}}.',
-  holdsSteadyOverItsLastOneRound:
+  steadyOverLastCheckChecks:
     'Estable en {rounds, plural, one {la última toma} other {las últimas # tomas}}.',
-  notReadSinceTooLittleToTell:
+  noTemperaturesSinceTooLittle:
     'Sin temperaturas desde {since}: no alcanza para ver hacia dónde va.',
-  readOneOtherTimesSinceTooLittle:
+  checkedOneTimesSinceToo:
     'Medido {rounds, plural, one {una vez} other {# veces}} desde {since}: no alcanza para ver hacia dónde va.',
-  downToAtItIsTurnedAgain: 'Bajó a {coreC} el {at}; este método lo voltea a {lowC}.',
-  atStillAbove: '{coreC} el {at}, aún sobre {lowC}.',
-  insideAtPastTheHeatKillsWhat:
+  downOnThisMethodTurns: 'Bajó a {coreC} el {at}; este método lo voltea a {lowC}.',
+  onStillAbove: '{coreC} el {at}, aún sobre {lowC}.',
+  insideOnAboveHeatKills:
     '{coreC} adentro el {at}: sobre {actC} el calor mata la vida que hace el compost.',
-  atUnder: '{coreC} el {at}, debajo de {actC}.',
-  itsBayIsWantedBy: 'Se necesita su cajón antes de {by}.',
-  oneTurningOtherTurningsStillOwedIn:
+  onBelow: '{coreC} el {at}, debajo de {actC}.',
+  itsBayNeededBy: 'Se necesita su cajón antes de {by}.',
+  turningTurningsStillNeededHeat:
     '{owed, plural, one {Falta # volteo} other {Faltan # volteos}} y quedan {missingHours} de calor: voltea más o menos cada {apartHours, plural, one {día} other {# días}}, y deja que se caliente entre volteos.',
-  oneTurningOtherTurningsStillOwedBut:
+  turningTurningsStillNeededBut:
     '{owed, plural, one {Falta # volteo} other {Faltan # volteos}}, pero ninguno cuenta hasta que vuelva a {floorC} después del volteo de {turnedAt}.',
-  hotSinceItsLastTurningWereAsked:
+  hotSinceLastTurningNeeded:
     '{heldHours} caliente desde su último volteo, se piden {needHours}; {owed, plural, one {falta # volteo} other {faltan # volteos}}. Última toma caliente {at}.',
-  moreBeforeTheNextOfOneOwed:
+  moreBeforeNextTurningStill:
     '{missingHours} más antes del siguiente de {owed, plural, one {# volteo que falta} other {# volteos que faltan}}: voltear ahora desperdicia las horas desde el último. Última toma caliente {at}.',
-  atADayItFallsPastAbout:
+  atDayFallsBelowAbout:
     'Bajando {perDay} al día cae debajo de {floorC} {at} como a las {clock}, y se perderían {creditedHours} ya contadas.',
-  fromProofAtTheEarliestATurning:
+  shortRuleMetAtEarliest:
     'Le faltan {missingHours} para su regla: la cumple {proofAt} a más tardar temprano. Voltear ahora pausaría su tiempo hasta {graceHours}, y no hace falta ningún volteo.',
-  itIsStillComingBackFromIts:
+  itHeatingUpAgainAfter:
     'Se está recalentando después del volteo. Tiene hasta {until} para llegar a {floorC}.',
-  turnedOpenedAgainWithinADayIt:
-    'Volteado {at}. Abrirlo otra vez antes de un día solo pierde calor.',
-  noRuleThatItIsKeptUnder: 'Ninguna de sus reglas pide un volteo ahora.',
-  nobodyHasSaidThatItsBayIs: 'Aún no se necesita su cajón. Sin voltear desde {since}.',
-  leftAloneSince: 'Sin voltear desde {since}.',
+  turnedOpeningAgainWithinDay: 'Volteado {at}. Abrirlo otra vez antes de un día solo pierde calor.',
+  noneRulesNeedsTurningNow: 'Ninguna de sus reglas pide un volteo ahora.',
+  itsBayNotNeededYet: 'Aún no se necesita su cajón. Sin voltear desde {since}.',
+  notTurnedSince: 'Sin voltear desde {since}.',
   turnNow: 'voltear ahora',
   turn: 'voltear {at}',
   noTurning: 'sin volteo',
   notYet: 'aún no',
   turnItNow: 'Voltear ahora',
   turnIt2: 'Voltear {due}',
-  doNotTurnItNow: 'No voltear ahora',
-  doNotTurnItBefore: 'No voltear antes de {earliest}',
-  noTurningAskedFor: 'No hace falta voltear',
+  doNotTurnNow: 'No voltear ahora',
+  doNotTurnBefore: 'No voltear antes de {earliest}',
+  noTurningNeeded: 'No hace falta voltear',
   notBefore: 'no antes de {earliest}',
-  itShouldHaveBeenDoneBy: 'debió hacerse antes de {latest}',
+  shouldHaveBeenDoneBy: 'debió hacerse antes de {latest}',
   atTheLatest: '{latest} a más tardar',
   counts: 'Cuenta',
-  noOnlyStirred: 'No: solo fue volteo parcial',
-  noNotHotAgainSinceTheTurning: 'No: no volvió a calentarse desde el volteo anterior',
-  noNotHotForLongEnoughBefore: 'No: no estuvo caliente lo suficiente antes',
-  noNoHotRunGoesOnFrom: 'No: desde ahí no sigue tiempo contado',
-  noTheClockStartedAgainAfterIt: 'No: el reloj empezó de nuevo después',
-  notYetItMustBeReadHot: 'Aún no: primero debe calentarse',
-  turnItReadingFirst: 'Medir la temperatura y luego voltear',
-  splitItInTwoSmallerHeaps: 'Dividirlo en dos pilas más pequeñas',
-  waterItSlowlyFromTheTop: 'Regarlo despacio desde arriba',
-  takeTheCapOrCoverOff: 'Quitar la tapa o la cubierta',
-  readItAgain: 'Medirlo otra vez',
+  noOnlyPartialTurn: 'No: solo fue volteo parcial',
+  noNotHotAgainSince: 'No: no volvió a calentarse desde el volteo anterior',
+  noNotHotLongEnough: 'No: no estuvo caliente lo suficiente antes',
+  noNoCountedTimeContinues: 'No: desde ahí no sigue tiempo contado',
+  noClockStartedOverAfter: 'No: el reloj empezó de nuevo después',
+  notYetMustGetHot: 'Aún no: primero debe calentarse',
+  takeTemperaturesThenTurn: 'Medir la temperatura y luego voltear',
+  splitIntoTwoSmallerPiles: 'Dividirlo en dos pilas más pequeñas',
+  waterSlowlyFromTop: 'Regarlo despacio desde arriba',
+  takeCapOrCoverOff: 'Quitar la tapa o la cubierta',
+  takeItsTemperatureAgain: 'Medirlo otra vez',
   keepPeopleBackUpwind: 'Aleja a la gente, contra el viento',
-  doNotOpenItAirFeedsA: 'No lo abras: el aire aviva la brasa',
-  callTheFireServiceAtAnySmoke: 'Llama a los bomberos si hay humo u olor a quemado',
-  steamComesUpWhereTheWaterGoes:
+  doNotOpenAirFeeds: 'No lo abras: el aire aviva la brasa',
+  callFireServiceAtAny: 'Llama a los bomberos si hay humo u olor a quemado',
+  steamComesUpWhereWater:
     'Sale vapor donde entra el agua: ponte contra el viento y aparta la cara.',
-  nobodyHasReadIt: 'Sin temperatura todavía',
-  insideReadAgo: '{coreC} adentro, hace {age}',
-  itWasTurnedWateredOrSplitSince:
+  noTemperatureYet: 'Sin temperatura todavía',
+  insideAgo: '{coreC} adentro, hace {age}',
+  itWasTurnedWateredOr:
     ' Después se volteó, regó o dividió, {answeredAt}: solo una lectura dirá si bastó.',
-  standBackAndCheckItNow: 'Mantente lejos y revísalo ya',
+  standBackCheckNow: 'Mantente lejos y revísalo ya',
   coolItDown: 'Enfriarlo',
-  keepAnEyeOnItsHeat: 'Vigilar su temperatura',
-  andSomebodySmelledBurningOrTookIt: '{read}, y alguien olió a quemado o creyó que era fuego.',
-  fromOnItBeginsToHarmItself: '{read}. Desde {limitC} el calor empieza a dañar el proceso.',
-  atAndMoreItMayHeatItself:
-    '{read}. A {limitC} o más puede seguir calentándose solo, aun sin aire.',
-  pastTheHeatKillsWhatMakesCompost:
-    '{read}. Sobre {limitC} el calor mata la vida que hace el compost.',
-  itShouldHaveBeenReadAgainBy: 'Debió medirse otra vez antes de {by}. Mídelo ahora.',
+  watchItsTemperature: 'Vigilar su temperatura',
+  andSomebodySmelledBurningOr: '{read}, y alguien olió a quemado o creyó que era fuego.',
+  fromHeatBeginsHarmComposting: '{read}. Desde {limitC} el calor empieza a dañar el proceso.',
+  atMoreCanKeepHeating: '{read}. A {limitC} o más puede seguir calentándose solo, aun sin aire.',
+  aboveHeatKillsLifeMakes: '{read}. Sobre {limitC} el calor mata la vida que hace el compost.',
+  itShouldHaveBeenRead: 'Debió medirse otra vez antes de {by}. Mídelo ahora.',
   readItAgainBy: 'Mídelo otra vez antes de {by}.',
-  tooHotInEveryRoundSinceTell:
+  tooHotAtEveryCheck:
     'Demasiado caliente en todas las tomas desde {overSince}. Avisa al responsable del sitio; mira el plan contra incendios.',
-  itFreezesOutsideWaterOnlyWhileIt:
+  itFreezingOutsideWaterOnly:
     'Está helando: riega solo al voltear, para que el agua entre y no se congele encima.',
-  hotDayWaterEarlyOrLateAnd: 'Día caluroso: riega temprano o tarde, y cúbrelo después.',
-  dryStrawShedsWaterAtFirstWet:
+  hotDayWaterEarlyOr: 'Día caluroso: riega temprano o tarde, y cúbrelo después.',
+  dryStrawShedsWaterAt:
     'La paja seca repele el agua al principio: mójala despacio, capa por capa, mejor al voltear.',
-  moreAtOnceWouldRunThroughFeel:
+  moreAtOnceWouldRun:
     'Más de una vez se escurriría. Haz la prueba del puño al día siguiente y luego da el resto.',
-  moist: '{low, number}–{high, number} % de humedad',
-  byTheSqueezeOfItIsAbout: 'Según la prueba del puño del {at}, está en torno a {pct}',
-  squeezeAHandfulFirst: 'Haz primero la prueba del puño',
-  nobodyHasSqueezedAHandfulYetSo:
+  moisture: '{low, number}–{high, number} % de humedad',
+  bySqueezeTestAbout: 'Según la prueba del puño del {at}, está en torno a {pct}',
+  doSqueezeTestFirst: 'Haz primero la prueba del puño',
+  noSqueezeTestYetSo:
     'Aún no hay prueba del puño, así que no se sabe cuánta agua le falta. Toma el puñado de adentro, no de la orilla.',
-  squeezeAHandfulAgain: 'Haz otra prueba del puño',
-  theLastWasFeltTooLongAgo:
+  doAnotherSqueezeTest: 'Haz otra prueba del puño',
+  theLastSqueezeTestWas:
     'La última prueba del puño fue {felt}: hace demasiado para saber qué le falta.',
   noWaterNow: 'Sin agua por ahora',
   thatIsRight: '{felt}: así está bien.',
-  noWaterItIsTooWet: 'Sin agua: está demasiado mojado',
-  itHasAboutTooMuchTurnIt:
+  noWaterTooWet: 'Sin agua: está demasiado mojado',
+  itHasAboutTooMuch:
     '{felt}. Le sobran unos {looseL}. Voltéalo con secos gruesos y cúbrelo de la lluvia.',
-  turnItWithDryCoarseBrownsAnd: '{felt}. Voltéalo con secos gruesos y cúbrelo de la lluvia.',
-  waterItUntilASqueezeGivesA: 'Riégalo hasta que al apretar salga una gota',
-  howMuchCannotBeReckonedItsSize:
+  turnWithDryCoarseBrowns: '{felt}. Voltéalo con secos gruesos y cúbrelo de la lluvia.',
+  waterUntilSqueezeGivesDrop: 'Riégalo hasta que al apretar salga una gota',
+  howMuchNeedsCannotWorked:
     '{felt}. No se puede calcular cuánta agua le falta porque no se sabe su tamaño. Mídelo.',
-  stopWhenItSeepsAtTheFoot: 'Para cuando salga agua por la base.',
-  waterItAboutLNow: 'Regar: unos {litres, number} L ahora',
-  isAimedAtInAllLAre:
+  stopWhenWaterSeepsOut: 'Para cuando salga agua por la base.',
+  waterAboutLNow: 'Regar: unos {litres, number} L ahora',
+  theGoalInAllL:
     '{felt}; la meta es {targetPct, number} %: {litres} en total. {litres2, number} L son {minutes, plural, one {# minuto} other {# minutos}} de manguera, o {buckets, plural, one {# balde} other {# baldes}}.',
-  stopWhenItSeepsAtTheFoot2:
-    'Para cuando salga agua por la base, o al apretar salga una gota o dos.',
-  thatMuchAtTakesAboutOffIts:
+  stopWhenWaterSeepsOut2: 'Para cuando salga agua por la base, o al apretar salga una gota o dos.',
+  thatMuchWaterAtLowers:
     'Tanta agua a {waterC} baja su temperatura media unos {coolsK}. El calor regresa.',
   now: '{m3} ahora',
-  itsSizeIsNotKnownMeasureIt: 'no se sabe el tamaño: mídelo',
-  squeezed: 'prueba del puño {at}: {toLowerCase}',
-  nobodySqueezedAHandfulLately: 'sin prueba del puño reciente',
+  sizeNotKnownMeasure: 'no se sabe el tamaño: mídelo',
+  squeezeTest: 'prueba del puño {at}: {toLowerCase}',
+  noRecentSqueezeTest: 'sin prueba del puño reciente',
   smelled: 'olor {at}: {smell}',
-  nobodyNotedASmellLately: 'sin olor anotado últimamente',
+  noSmellNotedLately: 'sin olor anotado últimamente',
   manureOrFoodWentIn: 'lleva estiércol o comida',
-  nothingRichWentIn: 'no lleva nada rico en nitrógeno',
-  whatWentInWasNotSaid: 'no se registró lo que lleva',
+  nothingRichInNitrogenWent: 'no lleva nada rico en nitrógeno',
+  whatWentInWasNot: 'no se registró lo que lleva',
   airAt: 'aire a {c}',
-  theAirWasNotRead: 'sin temperatura del aire',
+  airTemperatureNotLogged: 'sin temperatura del aire',
   dayOfAbout: 'día {days, number} de unos {activeDays, number}',
-  turnedOneOtherTimesInDaysLast:
+  turnedOneTimesInDays:
     'volteado {times, plural, one {una vez} other {# veces}} en {days, number} días, último {last}',
-  notTurnedSince: 'sin voltear desde {since}',
-  lOfWaterInThreeDays: '{litres, number} L de agua en tres días',
+  notTurnedSince2: 'sin voltear desde {since}',
+  lWaterInThreeDays: '{litres, number} L de agua en tres días',
   coverOnOther: 'cubierta {on, select, on {puesta} other {quitada}} {at}',
-  growth: 'moho {growth} {at}',
-  itSeeped: 'escurrió agua {at}',
+  mold: 'moho {growth} {at}',
+  waterSeepedOut: 'escurrió agua {at}',
   was: 'estaba a {c} {at}',
   thermometerChecked: 'termómetro revisado {at}',
-  noReadingNamesItsThermometer: 'ninguna lectura dice con qué termómetro',
-  nobodyNotedWhetherItIsCovered: 'nadie anotó si está cubierto',
+  noReadingNamesThermometer: 'ninguna lectura dice con qué termómetro',
+  nobodyNotedWhetherCovered: 'nadie anotó si está cubierto',
   thermometerWasNeverChecked: 'el termómetro {probe} nunca se revisó',
   foodWasteWentIn: 'lleva restos de comida',
   pestsSeen: 'plagas vistas {at}',
   beforeWithinFiveDays: ' {beforeC} antes, {afterC} en cinco días.',
-  noFullRoundSinceItCannotBe: 'Sin toma completa desde entonces, así que aún no se sabe.',
-  itWarmed: 'Se calentó',
-  itCooled: 'Se enfrió',
+  noFullCheckSinceSo: 'Sin toma completa desde entonces, así que aún no se sabe.',
+  itWarmedUp: 'Se calentó',
+  itCooledDown: 'Se enfrió',
   noChange: 'Sin cambio',
-  causeUnknownSeveralThingsWereChanged: ' Causa desconocida: se cambiaron varias cosas a la vez.',
-  read: ' Mídelo {afterAt}.',
-  underACubicMetre: 'menos de un metro cúbico',
-  ofASizeThatNobodyMeasured: 'de tamaño desconocido',
-  ofAMoistureThatNobodyFeltLately: 'sin prueba del puño reciente',
-  addToItOrJoinIt: 'agrégale o únelo con otro',
+  causeUnknownSeveralThingsWere: ' Causa desconocida: se cambiaron varias cosas a la vez.',
+  readIt: ' Mídelo {afterAt}.',
+  underACubicMeter: 'menos de un metro cúbico',
+  ofUnknownSize: 'de tamaño desconocido',
+  withoutRecentSqueezeTest: 'sin prueba del puño reciente',
+  addOrJoinWithAnother: 'agrégale o únelo con otro',
   measureIt: 'mídelo',
   waterIt2: 'riégalo',
-  squeezeAHandful: 'haz la prueba del puño',
-  thatItStaysCoolShowsNothingIt:
+  doASqueezeTest: 'haz la prueba del puño',
+  thatStaysCoolShowsNothing:
     'Que siga frío no demuestra nada: está {why}. Para probarlo, {why2}, luego voltéalo y mide los cinco días siguientes.',
-  turnItOnceMoreAndReadIt:
+  turnOnceMoreTakeTemperatures:
     'Voltéalo una vez más y mide los cinco días siguientes. Si sigue frío, puede pasar a curado.',
-  turnedReadItUntilIfItStays:
+  turnedTakeTemperaturesUntilIf:
     'Volteado {turnedAt}: mide hasta {until}. Si sigue frío, puede pasar a curado.',
-  moistBigEnoughTurnedAndItDid:
+  moistBigEnoughTurnedDid:
     'Húmedo, de buen tamaño, volteado {turnedAt}, y no se recalentó en {checks, plural, one {# lectura} other {# lecturas}}: puede pasar a curado.',
-  noRuleIsClaimed: 'Sin regla que cumplir.',
-  notProven: 'No cumplió ninguna regla.',
-  meetsOfRulesNotAllAreProven: 'Cumple {met, number} de {asked, number} reglas.',
-  provenBy: 'Cumplió: {met}.',
-  theAirWasNotRead2: ', sin temperatura del aire',
-  overOtherTheAir: ', {coreC, number} °{unit} {coreC2, select, over {sobre} other {bajo}} el aire',
-  itsHeatWasNeverRead: 'Nunca se midió su temperatura.',
-  insideWhenLastRead: '{coreC} adentro en la última lectura {at}{over}.',
+  noRuleToMeet: 'Sin regla que cumplir.',
+  noRuleMet: 'No cumplió ninguna regla.',
+  meetsOfRules: 'Cumple {met, number} de {asked, number} reglas.',
+  met: 'Cumplió: {met}.',
+  airTemperatureNotLogged2: ', sin temperatura del aire',
+  overOtherAir: ', {coreC, number} °{unit} {coreC2, select, over {sobre} other {bajo}} el aire',
+  itsTemperatureWasNeverTaken: 'Nunca se midió su temperatura.',
+  insideAtLastReading: '{coreC} adentro en la última lectura {at}{over}.',
   maturityWasNotTested: '{met} No se probó la madurez. {read}',
-  noRuleIsClaimedForItSo:
+  itHasNoRuleMeet:
     'No tiene regla que cumplir, así que no se demuestra muerte de patógenos ni de semillas de malezas.',
-  itHasNotMetAnyRuleGerms:
+  itHasNotMetAny:
     'No ha cumplido ninguna regla: puede tener patógenos y semillas de malezas vivas.',
-  itMeetsOfTheRulesThatIt: 'Cumple {met, number} de sus {asked, number} reglas.',
-  itWasStillWarmInsideStackedOr:
+  itMeetsRules: 'Cumple {met, number} de sus {asked, number} reglas.',
+  itWasStillWarmInside:
     'Aún estaba tibio: {coreC} adentro. Apilado o embolsado tibio puede recalentarse e incendiarse.',
-  itWasStillWarmInsideOutsideStacked:
+  itWasStillWarmInside2:
     'Aún estaba tibio: {coreC} adentro, {airC} afuera. Apilado o embolsado tibio puede recalentarse e incendiarse.',
-  nobodyHasEverReadItsHeat: 'Nunca se midió su temperatura.',
-  nobodyHasReadItsHeatInThe: 'Sin temperatura en los últimos siete días.',
+  itsTemperatureWasNeverTaken2: 'Nunca se midió su temperatura.',
+  noTemperatureInLastSeven: 'Sin temperatura en los últimos siete días.',
   day: 'día {ageDays, number}',
   to: '{lowC} a {highC}',
-  aboveOtherTheAir:
-    ', {coreC, number} °{unit} {coreC2, select, above {sobre} other {bajo}} el aire',
-  tooEarlyToTellAnything: '{is}. Es muy pronto para saber.',
-  onCourseIsExpectedAtOn: '{is}: va bien. Con {method} se espera {band} el {day}.',
-  hotterThanTheExpectedOfThisMethod:
+  aboveOtherAir: ', {coreC, number} °{unit} {coreC2, select, above {sobre} other {bajo}} el aire',
+  tooEarlyToTell: '{is}. Es muy pronto para saber.',
+  onCourseExpectedAtOn: '{is}: va bien. Con {method} se espera {band} el {day}.',
+  hotterThanExpectedThisMethod:
     '{is}: más caliente que {band}, lo esperado con este método el {day}.',
-  coolerThanTheExpectedOfThisMethod:
-    '{is}: más frío que {band}, lo esperado con este método el {day}.',
-  justAfterItsTurningIsExpectedOn: '{is}, recién volteado. Se espera {band} el {day}.',
+  coolerThanExpectedThisMethod: '{is}: más frío que {band}, lo esperado con este método el {day}.',
+  justAfterTurningExpectedOn: '{is}, recién volteado. Se espera {band} el {day}.',
   nearItsEndOn: '{is}: cerca del final el {day}. {reheat}',
-  asTheAirOn: '{is}: tan frío como el aire el {day}. {reheat}',
-  closed: '{heating}, iniciado {since}',
-  notReadYetClosed: 'Sin temperaturas, iniciado {since}',
+  asCoolAsAirOn: '{is}: tan frío como el aire el {day}. {reheat}',
+  started: '{heating}, iniciado {since}',
+  noTemperaturesYetStarted: 'Sin temperaturas, iniciado {since}',
   by: '{stagewords} por {by}, {since}',
   since: '{stagewords} desde {since}',
   since2: '{stagewords} desde {since}: {endwords}',
   by2: ' por {by}, {since}',
-  atItsEnd2: 'Terminado: {endwords}{when}.',
-  letGoOut: 'Entregado',
-  readItNow: 'Tomar temperaturas ahora',
-  readBy: 'Tomar temperaturas antes de {at}',
-  fillItThenCloseIt: 'Agrega el resto y termina de agregar',
-  theClockStartsWhenTheLastRaw: 'El reloj empieza cuando entra el último material crudo, no antes.',
+  finished2: 'Terminado: {endwords}{when}.',
+  released2: 'Entregado',
+  logTemperaturesNow: 'Tomar temperaturas ahora',
+  logTemperaturesBy: 'Tomar temperaturas antes de {at}',
+  addRestThenFinishAdding: 'Agrega el resto y termina de agregar',
+  theClockStartsWhenLast: 'El reloj empieza cuando entra el último material crudo, no antes.',
   turn2: 'voltear',
   split: 'dividir',
   water: 'regar',
-  capOff: 'quitar la tapa',
+  takeTheCapOff: 'quitar la tapa',
   coolIt: 'Enfriar: {choices}',
-  aDayAfterTheTurningItShows:
+  aDayAfterTurningShows:
     'Un día después del volteo: muestra si volvió el calor y acorta el tiempo perdido.',
-  turnedTodayAReadingThisAfternoonEarns:
+  turnedTodayTemperaturesThisAfternoon:
     'Volteado hoy. Si mides esta tarde, las horas desde entonces cuentan. Si no, se pierden.',
-  lastHotRoundAgoPastItsAre:
+  lastHotCheckAgoAfter:
     'Última toma caliente hace {age}. Pasadas {maxGapHours} se pierden {creditedHours}.',
-  afterItsTurningHasUntilToReach:
+  afterTurningHasUntilReach:
     '{valueC} después del volteo. Tiene hasta {due} para llegar a {floorC}.',
-  readItFirst: '{first} Mide la temperatura antes.',
-  squeezeAHandful2: 'Haz la prueba del puño',
-  itWasDryWhenItWasLast:
+  takeTemperaturesFirst: '{first} Mide la temperatura antes.',
+  doASqueezeTest2: 'Haz la prueba del puño',
+  itWasDryAtLast:
     'Estaba seco en la última prueba del puño, {drySince}. El tiempo para semillas no cuenta hasta que otra prueba muestre que está húmedo.',
-  moreOneRoundADayKeepsThe: '{missingHours} más. Con una toma al día el tiempo sigue contando.',
-  noRoundYetTheRightMixWarms: 'Sin temperaturas. La mezcla correcta se calienta en tres días.',
-  inItsColdestPlaceNotYetNothingcounts:
+  moreOneTemperatureCheckDay: '{missingHours} más. Con una toma al día el tiempo sigue contando.',
+  noTemperaturesYetRightMix: 'Sin temperaturas. La mezcla correcta se calienta en tres días.',
+  atColdestPointNotYet:
     '{valueC} en su punto más frío, aún no llega a {floorC}. {late, select, nothingCounts {Antes de eso nada cuenta.} other {La mezcla correcta llega en una semana.}}',
-  nothingSpeaksAgainstIt: 'nada lo descarta',
+  nothingRulesItOut: 'nada lo descarta',
   perhaps: 'Quizá: {causewords}. {unseen}.',
   findOutWhy: '{symptomwords}: averiguar por qué',
-  oneChangeAtATime: '{why} Cambia una cosa a la vez.',
-  squeezeItAndSmellIt: 'Revisar humedad y olor',
-  inTheLastRoundLookAtSize:
+  changeOneThingAtTime: '{why} Cambia una cosa a la vez.',
+  checkMoistureAndSmell: 'Revisar humedad y olor',
+  atLastCheckLookAt:
     '{valueC} en la última toma. Mira tamaño, agua, nitrógeno y aire, en ese orden. Cambia una cosa a la vez.',
-  letItCoolAndCure: 'Dejar que se enfríe y cure',
-  nothingRawGoesInAnyMoreIt: 'No agregues nada crudo: el reloj empezaría de nuevo.',
-  inTheLastRoundNothingRawGoes:
+  letCoolCure: 'Dejar que se enfríe y cure',
+  addNothingRawWouldStart: 'No agregues nada crudo: el reloj empezaría de nuevo.',
+  atLastCheckAddNothing:
     '{valueC} en la última toma. No agregues nada crudo: el reloj empezaría de nuevo.',
-  letItSleepUntilItThaws: 'Dejarlo hasta que se descongele',
-  insideAtUnderFrostItHasNot:
+  leaveUntilThaws: 'Dejarlo hasta que se descongele',
+  insideOnWithFrostOutside:
     '{coreC} adentro el {at}, con helada afuera. No ha fallado, pero ahora no cuenta tiempo: {creditedHours, select, itsRun {se perdió el tiempo contado} other {no había ninguno en curso}}.',
-  neverReadNoRuleWaitsForIt: 'Sin temperaturas. Ninguna regla espera: basta una vez por semana.',
-  inTheLastRoundNoRuleWaits:
-    '{coreC} en la última toma. Ninguna regla espera: basta una vez por semana.',
-  neverReadAndPastItsWorkingTime:
+  noTemperaturesYetNoRule: 'Sin temperaturas. Ninguna regla espera: basta una vez por semana.',
+  atLastCheckNoRule: '{coreC} en la última toma. Ninguna regla espera: basta una vez por semana.',
+  noTemperaturesYetPastActive:
     'Sin temperaturas, y ya pasó su tiempo activo. Basta una vez por semana.',
-  inTheLastRoundAndPastIts:
+  atLastCheckPastActive:
     '{coreC} en la última toma, y ya pasó su tiempo activo. Basta una vez por semana.',
   leaveItToCure: 'Dejarlo curar',
-  keepItCoveredAndMoistAndNothing: 'Mantenlo cubierto y húmedo, sin nada crudo cerca. {claim}',
-  keepItCoveredAndMoistAndNothing2:
+  keepCoveredMoistNothingRaw: 'Mantenlo cubierto y húmedo, sin nada crudo cerca. {claim}',
+  keepCoveredMoistNothingRaw2:
     'Mantenlo cubierto y húmedo, sin nada crudo cerca. No se probó la madurez.',
   since3: 'Desde {since}: {reason}.',
   since4: 'Desde {since}.',
   somebody: 'Alguien',
-  putItDownAsReady: '{by} lo marcó como listo {since}. {claim}',
+  markedItReady: '{by} lo marcó como listo {since}. {claim}',
   maturityWasNotTested2: 'No se probó la madurez.',
   nothingToDo: 'Nada que hacer',
   itsRecordStays: '{a} Su registro se conserva.',
-  asksForOneTurningOtherTurningsIn:
+  needsTurningTurningsInDays:
     '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} no tiene ninguno. Voltéalo cada {everyDays, number} días, o elige otro método.',
-  asksForOneTurningOtherTurningsIn2:
+  needsTurningTurningsInDays2:
     '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} tiene uno. Voltéalo cada {everyDays, number} días, o elige otro método.',
-  asksForOneTurningOtherTurningsIn3:
+  needsTurningTurningsInDays3:
     '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} tiene {made, number}. Voltéalo cada {everyDays, number} días, o elige otro método.',
   never: 'nunca',
   cooling2: 'enfriar',
-  reading: 'temperaturas',
+  temperatures: 'temperaturas',
   turning: 'volteo',
   watering: 'riego',
-  mending: 'arreglo',
-  closing: 'terminar de agregar',
-  chore2: 'tarea regular',
-  today: 'hoy',
+  fixing: 'arreglo',
+  finishAdding: 'terminar de agregar',
+  regularTask2: 'tarea regular',
+  today2: 'hoy',
   tomorrow: 'mañana',
 };

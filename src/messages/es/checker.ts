@@ -1,30 +1,29 @@
 export default {
   theFile: 'el archivo',
-  itIsNotATextAsA:
+  thisNotTextFileAs:
     'No es un archivo de texto (un PDF o una foto no lo son). Elige el archivo del lote, que termina en .zealous-heap.json. Está junto al registro en un ZIP, y dentro del PDF como adjunto.',
   openAnotherBatchFile: 'Abrir otro archivo de lote',
   openABatchFile: 'Abrir un archivo de lote',
-  orDropItHereNothingLeavesThis: 'o suéltalo aquí. Nada sale de esta computadora.',
-  theChainOfLogEntriesHolds: 'La cadena de registros está intacta',
-  nothingShowsWhetherThisFileWasChanged: 'Nada muestra si este archivo se cambió',
-  allLogEntriesFitTheirHashesAnd:
+  orDropHereNothingLeaves: 'o suéltalo aquí. Nada sale de esta computadora.',
+  theChainLogEntriesIntact: 'La cadena de registros está intacta',
+  nothingShowsWhetherThisFile: 'Nada muestra si este archivo se cambió',
+  allLogEntriesMatchTheir:
     'Los {entries, number} registros coinciden con sus hashes, y las lecturas y demás datos del archivo coinciden con la bitácora. Muestra que nada se cambió después de registrarse. No puede mostrar que lo registrado sea verdad.',
-  itCarriesNoLogEntriesItsVerdicts:
+  itContainsNoLogEntries:
     'No contiene registros. Los veredictos se calculan de todos modos con el archivo.',
-  sha256OfThisFile: 'SHA-256 de este archivo:',
-  sha256PrintedOnTheRecord: 'SHA-256 impreso en el registro',
-  notTheSameTheRecordWasMade:
-    'No es igual: el registro se hizo con otro archivo, o en otro momento.',
-  theSameTheRecordWasMadeFrom: 'Es igual: el registro se hizo con este mismo archivo.',
-  typeOrPasteItToCompare: 'Escríbelo o pégalo para comparar',
+  sha256ThisFile: 'SHA-256 de este archivo:',
+  sha256PrintedOnRecord: 'SHA-256 impreso en el registro',
+  notSameRecordWasMade: 'No es igual: el registro se hizo con otro archivo, o en otro momento.',
+  theSameRecordWasMade: 'Es igual: el registro se hizo con este mismo archivo.',
+  typeOrPasteCompare: 'Escríbelo o pégalo para comparar',
   judgedAsOf: 'Juzgado al',
-  mustBeATimeSuchAs2026: 'Debe ser una hora como 2026-05-01T07:30:00Z.',
-  theMomentAfterAsOfOnThe: 'La hora después de --as-of en el registro',
+  mustTimeSuchAs2026: 'Debe ser una hora como 2026-05-01T07:30:00Z.',
+  theTimeAfterAsOn: 'La hora después de --as-of en el registro',
   temperaturesIn: 'Temperaturas en',
-  checkAHeatTreatmentRecord: 'Revisar un registro de tratamiento térmico',
-  giveItTheBatchFileThatCame:
+  checkHeatTreatmentRecord: 'Revisar un registro de tratamiento térmico',
+  chooseBatchFileCameWith:
     'Elige el archivo de lote que vino con un registro. Esta página revisa que ningún registro se haya cambiado y calcula otra vez cada veredicto con las lecturas. Es parte de Zealous Heap, funciona sin red y no guarda nada.',
-  cannotBeTrustedAsItIs: '{name} no es confiable tal como está',
-  cannotBeReadAsABatchFile: '{name} no se puede leer como archivo de lote',
+  cannotTrustedAs: '{name} no es confiable tal como está',
+  cannotReadAsBatchFile: '{name} no se puede leer como archivo de lote',
   andMore: 'y {problems, number} más.',
 };

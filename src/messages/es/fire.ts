@@ -1,26 +1,26 @@
 export default {
-  fireCard: 'Plan contra incendios, {site}',
+  firePlan: 'Plan contra incendios, {site}',
   printIt: 'Imprimirlo',
   changeIt: 'Cambiarlo',
   setItUp: 'Prepararlo',
-  sayWhere: 'Ubicación que dar:',
+  locationToGive: 'Ubicación que dar:',
   water: 'Agua:',
-  nobodyIsNamedYetSetUpWho:
+  nobodyNamedYetEnterWho:
     'Aún no hay nadie anotado. Anota a quién llamar antes de necesitarlo: el número de bomberos, el responsable del sitio, a dónde enviarlos, dónde está el agua.',
-  whichSizeAndSpacingOfHeapsIs:
+  allowedSizeSpacingPilesCheck:
     '{law} Tamaño y separación permitidos de las pilas: consulta con tu autoridad local y los bomberos.',
   fireService: 'Bomberos',
-  fireCard2: 'plan contra incendios',
-  setUpTheFireCard: 'Preparar el plan contra incendios',
+  firePlan2: 'plan contra incendios',
+  setUpFirePlan: 'Preparar el plan contra incendios',
   who: 'Quién',
   phone: 'Teléfono',
   anotherNumber: 'Otro número',
   whereToSendThem: 'A dónde enviarlos',
-  addressGateWhatTheyWillSee: 'Dirección, entrada, qué verán',
+  addressGateWhatTheyWill: 'Dirección, entrada, qué verán',
   whereTheWaterIs: 'Dónde está el agua',
   anythingElse: 'Algo más',
   yourName: 'Tu nombre',
-  keepTheCard: 'Guardar el plan',
-  eachLineWantsANameAndA: 'Cada línea necesita un nombre y un número.',
-  typeOneNumberAtLeast: 'Escribe al menos un número.',
+  saveTheFirePlan: 'Guardar el plan',
+  eachLineNeedsNameNumber: 'Cada línea necesita un nombre y un número.',
+  typeAtLeastOneNumber: 'Escribe al menos un número.',
 };

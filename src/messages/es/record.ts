@@ -1,15 +1,15 @@
 export default {
-  turnedHeap: 'pila volteada',
-  staticHeapAeratedAndNotTurned: 'pila estática, aireada y sin voltear',
-  closedVesselMixedInside: 'recipiente cerrado, mezclado adentro',
+  turnedPile: 'pila volteada',
+  staticPileAeratedNotTurned: 'pila estática, aireada y sin voltear',
+  inVesselMixedInside: 'recipiente cerrado, mezclado adentro',
   seedingWeedsOrLateHay: 'malezas con semilla o heno tardío',
   foodWaste: 'restos de comida',
   sewageSludge: 'lodos de aguas negras',
   diseasedPlants: 'plantas enfermas',
-  gardenAndCropWaste: 'restos de jardín y cultivo',
+  yardAndCropWaste: 'restos de jardín y cultivo',
   batch: 'Lote',
   site: 'Sitio',
-  broughtInAt: '{siteName}; importado en {name}',
+  importedAt: '{siteName}; importado en {name}',
   address: 'Dirección',
   place: 'Lugar',
   method: 'Método',
@@ -19,172 +19,172 @@ export default {
   coreMDeep: ', centro a {coreDepthM, number} m',
   materials: 'Materiales',
   added: '{added} (agregado {at})',
-  notRecorded: 'sin registrar',
+  notLogged: 'sin registrar',
   initialCN: 'C:N inicial',
-  lastRawLoadIn: 'Último material crudo',
-  stillBuildingNoClockHasStarted: 'en armado: aún no corre ningún reloj',
-  placesOfARound: 'Puntos de medición',
+  lastRawMaterialIn: 'Último material crudo',
+  stillBeingBuiltNoClock: 'en armado: aún no corre ningún reloj',
+  probePoints: 'Puntos de medición',
   takenOver: 'Recibido en marcha',
   times: 'Horas',
   byTheClockOf: 'según el reloj de {timeZone}',
   corrected: ' (corregido {right})',
   notHot: 'no caliente',
   tooHot: 'demasiado caliente',
-  hotReadAtTooFewPlaces: 'caliente, medido en pocos puntos',
+  hotReadAtTooFew: 'caliente, medido en pocos puntos',
   noReasonGiven: 'sin motivo',
   enteredLater: 'registrado {reduce} después',
   notNamed: 'sin indicar',
-  notSaid: 'sin indicar',
-  earlierRoundsAreInTheBatchFile: '{rounds, number} tomas anteriores están en el archivo del lote.',
-  valuesAsReadInUnlessAnotherUnit:
+  notGiven: 'sin indicar',
+  earlierChecksInBatchFile: '{rounds, number} tomas anteriores están en el archivo del lote.',
+  valuesAsReadInUnless:
     'Valores como se leyeron, en °{unit} salvo otra unidad. Tras la barra: corregidos según las revisiones del termómetro.',
-  round: 'Toma',
+  check: 'Toma',
   valuesAsRead: 'Valores leídos',
   thermometer: 'Termómetro',
   readBy: 'Medido por',
   countsAs: 'Cuenta como',
-  against: 'Frente a {floorC}',
-  noRoundWasRead: 'No se tomaron temperaturas.',
+  comparedWith: 'Frente a {floorC}',
+  noTemperaturesWereTaken: 'No se tomaron temperaturas.',
   entered: '; registrado {recordedAt}',
-  struck: ' — anulado: {reason}',
+  voided: ' — anulado: {reason}',
   when: 'Cuándo',
-  turningsWaterAdditionsAndWhatElseWas: 'Volteos, agua, adiciones y otros trabajos',
+  turningsWaterAdditionsOtherWork: 'Volteos, agua, adiciones y otros trabajos',
   who: 'Quién',
-  nothingButReadingsWasLogged: 'Solo se registraron lecturas.',
+  onlyReadingsWereLogged: 'Solo se registraron lecturas.',
   of: '{kind} de {at}',
   anEntry: 'un registro',
-  struckOut: 'anulado',
+  voided2: 'anulado',
   asTheFileSays: 'según el archivo',
   was: 'Antes',
-  became: 'Ahora',
+  now: 'Ahora',
   why: 'Por qué',
   nothingWasCorrected: 'No se corrigió nada.',
   neverChecked: 'nunca revisado',
   checked: 'Revisado',
-  heldAgainst: 'Referencia',
+  reference: 'Referencia',
   itRead: 'Marcó',
   correction: 'Corrección',
-  noReadingNamesItsThermometerSoNo:
+  noReadingNamesThermometerSo:
     'Ninguna lectura dice con qué termómetro, así que ninguna revisión la respalda.',
-  askedForByTheRuleNotJudged: '{c} ({title}): lo pide la regla, aquí no se juzga.',
-  placesBetweenThePointsReadARecord:
+  theRuleAsksForNot: '{c} ({title}): lo pide la regla, aquí no se juzga.',
+  placesBetweenPointsRecordCovers:
     'Lugares entre los puntos: un registro cubre sus lecturas, no cada puñado.',
-  herbicideResidueMetalsSaltsPlasticAnd:
+  herbicideResidueMetalsSaltsPlastic:
     'Residuos de herbicida, metales, sales, plástico, piedras y madurez: el calor no los cambia.',
-  sporesAndHeatHardyOrganismsHardSeeds:
+  sporesHeatTolerantOrganismsHard:
     'Esporas y organismos resistentes al calor; semillas duras que sobreviven este calor.',
-  whatTouchedTheBatchAfterTheLast:
+  anythingTouchedBatchAfterLast:
     'Lo que tocó el lote después del último registro: herramientas sucias, polvo, excremento, lixiviado.',
-  placesThatWereNeverRead: 'Puntos que nunca se midieron: {unread}.',
+  pointsWereNeverRead: 'Puntos que nunca se midieron: {unread}.',
   zealousVerifyAsOf: './zealous verify {fileName}{of} --as-of {isoOf}',
-  stillBuilding: 'en armado',
+  stillBeingBuilt: 'en armado',
   notKnown: 'no se sabe: {missing}',
-  n1FromWhatWasLoggedAsIt: '{value, number}:1, según lo registrado al armar',
-  n1BetweenAndFromWhatWasLogged:
+  n1FromWhatWasLogged: '{value, number}:1, según lo registrado al armar',
+  n1BetweenFromWhatWas:
     '{value, number}:1, entre {low, number} y {high, number}, según lo registrado al armar',
   notMet: 'No cumplió: {short}',
-  noRoundWasReadSinceTheClock: 'Sin temperaturas desde que empezó el reloj.',
-  inAllTheWeakestPartWeighsMost: '{gradeword} en general; la parte más débil pesa más.',
-  standing: 'Resultado',
+  noTemperaturesSinceClockStarted: 'Sin temperaturas desde que empezó el reloj.',
+  overallWeakestPartCountsMost: '{gradeword} en general; la parte más débil pesa más.',
+  result: 'Resultado',
   heatTreatmentRecord: 'Registro del tratamiento térmico',
   name: 'Nombre',
   signature: 'Firma',
   date: 'Fecha',
   noClockHasStartedYet: 'Aún no corre ningún reloj.',
-  whetherThisMeetsTheLawWhereThe:
+  whetherThisMeetsLawWhere:
     'Si esto cumple la ley donde se hace, vende o usa el compost: consulta con tu autoridad local.',
-  itSaysWhichRuleWasMetWhen:
+  thisRecordSaysWhichRule:
     'Este registro dice qué regla se cumplió, cuándo y con cuántas lecturas. No promete nada más.',
   noClockHasStarted: 'aún no corre ningún reloj',
-  noRuleClaimed: 'sin regla que cumplir',
-  asOfMustBeATimeSuch: 'as-of debe ser una hora como 2026-05-01T07:30:00Z.',
-  thisHeapHasNoVersionOfIts:
+  noRuleToMeet: 'sin regla que cumplir',
+  asMustTimeSuchAs: 'as-of debe ser una hora como 2026-05-01T07:30:00Z.',
+  thisBatchHasNoVersion:
     "Este lote no tiene la versión ''{version}'' de sus reglas y criterio; tiene de la 1 a la {terms, number}.",
-  thisHeapIsStillBuildingNoClock:
+  thisBatchStillBeingBuilt:
     'Este lote sigue en armado. Aún no corre ningún reloj, así que no hay archivo de lote. Termina antes de agregar.',
-  heavyLineWhatARoundCountsAs:
+  heavyLineWhatCheckJudged:
     'Línea gruesa: por lo que se juzga una toma. Líneas finas: cada punto, y el aire. Círculo abierto: bajo el límite. Barra llena: tiempo contado; barra punteada: tiempo que no contó, o se perdió.',
   artifact: 'Artefacto',
   metOrNotMet: 'Cumplió o no cumplió',
   signedForTheSite: 'Firmado por el sitio',
   verdict: 'Veredicto',
-  noRuleIsClaimedForThisBatch: 'Este lote no tiene regla que cumplir.',
-  theHeapIsStillBuildingNoClock:
+  thisBatchHasNoRule: 'Este lote no tiene regla que cumplir.',
+  theBatchStillBeingBuilt:
     'El lote sigue en armado. Aún no corre ningún reloj y no se cumple ninguna regla.',
-  theRuleAsks: 'La regla pide: {asks}. {clock}',
+  theRuleAsksFor: 'La regla pide: {asks}. {clock}',
   policy: 'Criterio: {policy} {version}',
-  alsoAskedForAndNotJudgedHere: 'También se pide, y aquí no se juzga: {conditions}.',
+  alsoAskedForNotJudged: 'También se pide, y aquí no se juzga: {conditions}.',
   toCheckItAgain: 'Para comprobarlo',
-  thisRecordWasMadeFromTheBatch:
+  thisRecordWasMadeFrom:
     'Este registro se hizo con el archivo de lote {fileName}.{command, select, whoeverHas { Cualquiera con ese archivo obtiene los mismos veredictos, sin red y sin cuenta:} other {}}',
-  sha256OfTheFile: 'SHA-256 del archivo: {digest}',
-  theChainOfLogEntriesInIt: 'La cadena de registros termina en: {head}',
-  aProofWasKeptFromVersionOf:
+  sha256File: 'SHA-256 del archivo: {digest}',
+  theChainLogEntriesIn: 'La cadena de registros termina en: {head}',
+  aRuleWasMetUnder:
     'Se cumplió una regla con la versión {version, number} de las reglas y el criterio de este lote. Está en el archivo de lote de esa versión, {fileName}:',
-  sha256OfThatFile: 'SHA-256 de ese archivo: {digest}',
-  theSelfCheckingRecordOneHtmlFile:
+  sha256File2: 'SHA-256 de ese archivo: {digest}',
+  theSelfCheckingRecordOne:
     'La página de comprobación (un archivo HTML, del mismo sitio) abre el archivo de lote en cualquier navegador, revisa la cadena y calcula otra vez los veredictos.',
   zealousHeap: 'Zealous Heap',
   document: 'Documento',
-  madeFromWhatWasLoggedByThen: '{site}. Hecho {made}, con la bitácora de ese momento.',
-  howGoodTheEvidenceIs: 'Calidad de los datos',
-  heatEveryRoundSinceItWasBuilt: 'Temperaturas, todas las tomas desde que se armó',
-  temperaturesOfEveryRoundOverTimeThe:
+  madeFromLogAtTime: '{site}. Hecho {made}, con la bitácora de ese momento.',
+  dataQuality: 'Calidad de los datos',
+  temperaturesEveryCheckSinceWas: 'Temperaturas, todas las tomas desde que se armó',
+  temperaturesEveryCheckOverTime:
     'Temperaturas de cada toma en el tiempo; la tabla de abajo tiene los mismos valores.',
-  roundsPointByPoint: 'Tomas de temperatura, punto por punto',
-  worksOnTheHeap: 'Trabajos en el lote',
+  temperatureChecksPointByPoint: 'Tomas de temperatura, punto por punto',
+  workOnTheBatch: 'Trabajos en el lote',
   corrections: 'Correcciones',
   thermometers: 'Termómetros',
   notCoveredByThisRecord: 'Lo que este registro no cubre',
   cautions: 'Precauciones',
-  theBatchFileThatThisRecordWas: 'El archivo de lote con que se hizo este registro',
+  theBatchFileThisRecord: 'El archivo de lote con que se hizo este registro',
   batch2: '{title}, lote {code}, {site}',
   pageOf: 'página {i, number} de {count, number}',
-  notAmongThemSinceTheyWereNot:
+  notIncludedBecauseTheyWere:
     'Sin incluir, porque no estaban en la bitácora en ese momento: {later}.',
-  heatTreatmentRecordsOfAsOf: 'Registros de tratamiento térmico de {name}, al {at}',
-  forEachBatchItsRecordPdfAnd:
+  heatTreatmentRecordsAs: 'Registros de tratamiento térmico de {name}, al {at}',
+  forEachBatchRecordPdf:
     'Por cada lote: su registro (PDF) y el archivo de lote (JSON abierto) con que se hizo.',
-  openInABrowserAndGiveIt:
+  openInBrowserGiveBatch:
     'Abre {checker} en un navegador y dale un archivo de lote: revisa la cadena de registros y calcula otra vez los veredictos, sin red.',
-  digestsTxtHoldsTheSha256Of:
+  digestsTxtContainsSha256:
     'digests.txt contiene el SHA-256 de cada archivo de lote, como está impreso en el registro: sha256sum -c digests.txt',
-  chooseOneBatchAtLeast: 'Elige al menos un lote.',
-  atMostBatchesAtATimeThese: '{maxbatches, number} lotes a la vez como máximo; son {size, number}.',
-  noneOfTheseHeapsWasInThe:
+  chooseAtLeastOneBatch: 'Elige al menos un lote.',
+  atMostBatchesAtTime: '{maxbatches, number} lotes a la vez como máximo; son {size, number}.',
+  noneTheseBatchesWasIn:
     'Ninguno de estos lotes estaba en la bitácora en {at}. Elige una hora posterior.',
-  madeFromTheBatchFile: 'Hecho con el archivo de lote {fileName}.',
-  whoeverHasThatFileGetsTheSame:
+  madeFromBatchFile: 'Hecho con el archivo de lote {fileName}.',
+  anyoneWithFileGetsSame:
     ' Cualquiera con ese archivo obtiene los mismos veredictos, sin red y sin cuenta:',
   pdfA4Other: 'PDF, {p, select, a4 {A4} other {Carta}}',
   printThisPage: 'Imprimir esta página',
   batchFileJson: 'Archivo de lote (JSON)',
   batchFileVersion: 'Archivo de lote, versión {version, number}',
   selfCheckingPageHtml: 'Página de comprobación (HTML)',
-  backToTheHeap: 'Volver al lote',
-  itCouldNotBeMade: 'No se pudo hacer.',
-  stillBuildingNoRecordYet: 'en armado: aún sin registro',
+  backToTheBatch: 'Volver al lote',
+  itCouldNotMade: 'No se pudo hacer.',
+  stillBeingBuiltNoRecord: 'en armado: aún sin registro',
   built: 'armado {built}',
   record: 'Registro',
   records: 'Registros',
-  aRecordSaysWhichRuleWasMet:
+  aRecordSaysWhichRule:
     'Un registro dice qué regla se cumplió, cuándo y con cuántas lecturas, con todos sus valores. Marca lotes para descargar sus registros en un archivo: un PDF y un archivo de lote de cada uno, y una página que los comprueba en cualquier navegador.',
-  noHeapYet: 'Aún no hay lotes.',
-  openOne: 'Inicia uno',
+  noBatchYet: 'Aún no hay lotes.',
+  startOne: 'Inicia uno',
   andItsRecordBegins: ', y empieza su registro.',
   tickAll: 'Marcar todos',
-  tickTheProven: 'Marcar los que cumplieron',
+  tickThoseMetTheirRule: 'Marcar los que cumplieron',
   tickNone: 'Desmarcar',
-  onTheYard: 'Lotes activos',
+  activeBatches: 'Lotes activos',
   finishedBatches: 'Lotes terminados',
-  whatYouTickedIsStillTickedTry: '{problem} Tus marcas siguen aquí: intenta otra vez.',
+  yourTicksStillHereTry: '{problem} Tus marcas siguen aquí: intenta otra vez.',
   makingTheRecords: 'Haciendo los registros…',
   tickABatchFirst: 'Marca antes un lote',
-  takeOneOneRecordOtherRecordsAs:
+  downloadOneRecordRecordsAs:
     'Descargar {size, plural, one {un registro} other {# registros}} en ZIP',
-  mbSoFarRecordsInAll: '{bytes} MB hasta ahora, {of, number} registros en total',
-  doneTheBrowserHasKeptIt: 'Listo: lo guardó el navegador.',
-  notRecordedWriteItHere: 'sin registrar: escríbelo aquí  ________________________________',
-  thereIsNoSuchHeapOnThis: 'No existe ese lote en este sitio.',
+  mbSoFarRecordsIn: '{bytes} MB hasta ahora, {of, number} registros en total',
+  doneSavedByBrowser: 'Listo: lo guardó el navegador.',
+  notLoggedWriteHere: 'sin registrar: escríbelo aquí  ________________________________',
+  thereNoSuchBatchOn: 'No existe ese lote en este sitio.',
   manure: 'estiércol',
 };

@@ -1,22 +1,22 @@
 export default {
-  onThisDevice: 'En espera de envío',
-  nothingWaitsHereTheHubHasAll:
+  waitingToSend: 'En espera de envío',
+  nothingWaitingEverythingSavedOn:
     'No hay nada en espera. Todo lo guardado en este aparato ya se envió.',
   refusedLookAtOneOther:
     '{refused, plural, one {Rechazado: revísalo} other {Rechazados: revísalos}}',
   waitingForASignal: 'Esperando señal',
-  theyGoUpByThemselvesInThis: 'Se envían solos, en este orden, cada uno una vez.',
+  theySentByThemselvesIn: 'Se envían solos, en este orden, cada uno una vez.',
   sendNow: 'Enviar ahora',
   tryNow: 'Intentar ahora',
   whenItHappened: 'Cuándo pasó',
   whereWas: '¿Dónde se midió',
   read: '?',
-  chooseThePlace: 'Elige el punto',
-  sendItAsANewEntry: 'Enviar como registro nuevo',
-  sendItAgain: 'Enviar otra vez',
+  chooseThePoint: 'Elige el punto',
+  sendAsNewEntry: 'Enviar como registro nuevo',
+  sendAgain: 'Enviar otra vez',
   sayWhenItHappened: 'Indica cuándo pasó.',
-  chooseWhereEachValueWasRead: 'Elige dónde se midió cada valor.',
-  yesLetItGoForGood: 'Sí, borrarlo para siempre',
-  keepIt: 'Dejarlo aquí',
-  letItGo: 'Borrarlo',
+  chooseWhereEachValueWas: 'Elige dónde se midió cada valor.',
+  yesDeleteForGood: 'Sí, borrarlo para siempre',
+  leaveItHere: 'Dejarlo aquí',
+  deleteIt: 'Borrarlo',
 };

@@ -5,6 +5,6 @@ export { BatchPage as default } from '@/features/batch/server/pages/BatchPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('app.heap');
+    return say('app.batch');
   },
 };

@@ -5,6 +5,6 @@ export { StoreLoadPage as default } from '@/features/store/server/pages/StoreLoa
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('app.aLoad');
+    return say('app.load');
   },
 };

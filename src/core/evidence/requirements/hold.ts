@@ -37,13 +37,13 @@ export const holdRequirement: RequirementDescription<Hold> = {
     ...(v.turningsRequired
       ? [
           plain(say('evidence.and')),
-          strong(say('evidence.oneTurningOtherTurnings', { turningsRequired: v.turningsRequired })),
+          strong(say('evidence.turningTurnings', { turningsRequired: v.turningsRequired })),
         ]
       : []),
   ],
   reachedText: (v, locale) =>
     v.turningsCounted
-      ? say('evidence.atOneTurningOtherTurnings', {
+      ? say('evidence.atTurningTurnings', {
           creditedHours: durationText(v.creditedHours),
           floorC: floorText(v.floorC, locale),
           turningsCounted: v.turningsCounted,
@@ -54,7 +54,7 @@ export const holdRequirement: RequirementDescription<Hold> = {
         }),
   form: {
     get label() {
-      return say('evidence.timeAtHeat');
+      return say('evidence.hotTime');
     },
     inputs: [
       {
@@ -84,7 +84,7 @@ export const holdRequirement: RequirementDescription<Hold> = {
       {
         key: 'turnings',
         get label() {
-          return say('evidence.fullTurningsInThatTime');
+          return say('evidence.fullTurnsInTime');
         },
         unit: 'count',
       },

@@ -18,7 +18,7 @@ export const meanAboveRequirement: RequirementDescription<MeanAbove> = {
   losesBrokenRuns: () => true,
   reportsOneRun: false,
   text: (r, unit) =>
-    say('evidence.inARowWithAMeanAbove', {
+    say('evidence.inRowWithMeanAbove', {
       hours: spanText(r.hours),
       floorC: rangeText(r.floorC, undefined, unit),
       meanC: at(r.meanC, unit),

@@ -23,7 +23,7 @@ export const stagedRequirement: RequirementDescription<Staged> = {
   losesBrokenRuns: () => false,
   reportsOneRun: false,
   text: (r, unit) =>
-    say('evidence.inARowBeforeEachOfOne', {
+    say('evidence.inRowBeforeEachFull', {
       holdHours: spanText(r.holdHours),
       floorC: rangeText(r.floorC, r.ceilingC, unit),
       stages: r.stages,
@@ -35,21 +35,21 @@ export const stagedRequirement: RequirementDescription<Staged> = {
     strong(spanText(v.form.stageHours)),
     plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
     plain(say('evidence.beforeEachOf', { where: WHERE[v.combine] })),
-    strong(say('evidence.oneTurningOtherTurnings', { turningsRequired: v.turningsRequired })),
+    strong(say('evidence.turningTurnings', { turningsRequired: v.turningsRequired })),
   ],
   reachedText: (v, locale) =>
-    say('evidence.atBeforeEachOfOneTurningOther', {
+    say('evidence.atBeforeEachTurningTurnings', {
       stageHours: spanText(v.form.stageHours),
       floorC: floorText(v.floorC, locale),
       turningsCounted: v.turningsCounted,
     }),
   turnsOwed: (v, turns, timeMissing) => [
-    strong(timeMissing ? say('evidence.thenAFullTurning') : say('evidence.aFullTurningNow')),
+    strong(timeMissing ? say('evidence.thenAFullTurn') : say('evidence.aFullTurnNow')),
     ...(turns > 1
       ? [
           plain(say('evidence.with')),
           strong(spanText(v.form.stageHours)),
-          plain(say('evidence.heldBeforeEachOfMore', { turns: turns - 1 })),
+          plain(say('evidence.beforeEachOfMore', { turns: turns - 1 })),
         ]
       : []),
   ],
@@ -78,14 +78,14 @@ export const stagedRequirement: RequirementDescription<Staged> = {
       {
         key: 'days',
         get label() {
-          return say('evidence.heldBeforeEachTurning');
+          return say('evidence.timeBeforeEachTurning2');
         },
         unit: 'days',
       },
       {
         key: 'turnings',
         get label() {
-          return say('evidence.fullTurnings');
+          return say('evidence.fullTurns');
         },
         unit: 'count',
       },

@@ -15,10 +15,8 @@ export const rangeText = (floorC: number, ceilingC: number | undefined, unit: Te
 /** A hold in plain words. */
 export function holdText(h: Hold, unit: TempUnit): string {
   const turned =
-    h.turnings > 0
-      ? say('evidence.withOneFullTurningOtherFullTurnings', { turnings: h.turnings })
-      : '';
-  return say('evidence.inaInARowOtherInAll', {
+    h.turnings > 0 ? say('evidence.withAtLeastFullTurn', { turnings: h.turnings }) : '';
+  return say('evidence.inaInRowInAll', {
     hours: spanText(h.hours),
     consecutive: h.consecutive ? 'inA' : 'other',
     floorC: rangeText(h.floorC, h.ceilingC, unit),

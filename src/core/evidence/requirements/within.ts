@@ -18,7 +18,7 @@ export const withinRequirement: RequirementDescription<Within> = {
   losesBrokenRuns: () => true,
   reportsOneRun: true,
   text: (r, unit) =>
-    say('evidence.andInsideThatTimeInAll', {
+    say('evidence.andWithinTimeInAll', {
       hold: holdText({ ...r.outer, consecutive: true }, unit),
       hours: spanText(r.inner.hours),
       floorC: rangeText(r.inner.floorC, r.inner.ceilingC, unit),
@@ -41,10 +41,10 @@ export const withinRequirement: RequirementDescription<Within> = {
     plain(say('evidence.and')),
     strong(spanText(v.form.innerHours)),
     plain(say('evidence.at4', { innerFloorC: floorText(v.form.innerFloorC, locale) })),
-    plain(say('evidence.insideThem', { where: WHERE[v.combine] })),
+    plain(say('evidence.withinThem', { where: WHERE[v.combine] })),
   ],
   reachedText: (v, locale) =>
-    say('evidence.atWithAtInsideThem', {
+    say('evidence.atWithAtWithinThem', {
       outerHours: spanText(v.form.outerHours),
       outerFloorC: floorText(v.form.outerFloorC, locale),
       innerHours: spanText(v.form.innerHours),
@@ -52,14 +52,14 @@ export const withinRequirement: RequirementDescription<Within> = {
     }),
   insideText: (v, locale) =>
     v.floorC === v.form.innerFloorC
-      ? say('evidence.insideTheAt', {
+      ? say('evidence.withinTheAt', {
           outerHours: spanText(v.form.outerHours),
           outerFloorC: floorText(v.form.outerFloorC, locale),
         })
       : '',
   form: {
     get label() {
-      return say('evidence.aHotterTimeInside');
+      return say('evidence.aHotterTimeWithin');
     },
     inputs: [
       {
@@ -89,7 +89,7 @@ export const withinRequirement: RequirementDescription<Within> = {
       {
         key: 'innerFloor',
         get label() {
-          return say('evidence.insideItAtOrAbove');
+          return say('evidence.withinAtOrAbove');
         },
         unit: 'temperature',
       },

@@ -14,8 +14,8 @@ export const acceptanceKind = describeKind({
   snapshots: 'none',
   mark: 'check',
   tell: (data) => ({
-    title: say('log.whatTheSiteTakes'),
-    detail: say('log.oneLineOtherLines', { lines: data.lines.length }),
+    title: say('log.whatWeAccept'),
+    detail: say('log.lineLines', { lines: data.lines.length }),
   }),
   record: () => null,
 });

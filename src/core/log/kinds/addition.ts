@@ -36,9 +36,9 @@ export const additionKind = describeKind({
       ...(data.parts ?? []).map(
         (p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`,
       ),
-      data.raw && say('log.startsTheClockAgain'),
+      data.raw && say('log.startsTheClockOver'),
       data.seeds !== undefined &&
-        (data.seeds ? say('log.withLiveSeeds2') : say('log.noLiveSeeds2')),
+        (data.seeds ? say('log.withLiveWeedSeeds2') : say('log.noLiveWeedSeeds2')),
     ),
   }),
   record: (data) =>

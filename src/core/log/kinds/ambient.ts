@@ -17,7 +17,7 @@ export const ambientKind = describeKind({
   snapshots: 'asleep',
   mark: 'probe',
   tell: (data, { unit }) => ({
-    title: say('log.air'),
+    title: say('log.airTemperature'),
     detail: tempText(toCelsius(data.value, data.unit), unit),
   }),
   record: () => null,

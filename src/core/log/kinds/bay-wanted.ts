@@ -14,7 +14,7 @@ export const bayWantedKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: data.by === null ? say('log.bayNoLongerWanted') : say('log.bayWanted'),
+    title: data.by === null ? say('log.bayNoLongerNeeded') : say('log.bayNeeded'),
     detail: data.words ?? '',
   }),
   record: () => null,

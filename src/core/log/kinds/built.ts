@@ -13,6 +13,6 @@ export const builtKind = describeKind({
   clocks: 'starts',
   snapshots: 'own',
   mark: 'check',
-  tell: () => ({ title: say('log.closed'), detail: say('log.lastRawLoadInTheClockStarts') }),
-  record: () => say('log.closedLastRawLoadIn'),
+  tell: () => ({ title: say('log.finishedAdding'), detail: say('log.lastRawMaterialInClock') }),
+  record: () => say('log.finishedAddingLastRawMaterial'),
 });

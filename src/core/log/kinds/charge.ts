@@ -16,7 +16,7 @@ function tellCharge(data: ChargeData): LogText {
       data.waterL !== undefined && say('log.lOfWater', { waterL: data.waterL }),
       data.base && say('log.base', { base: data.base }),
       data.activator && say('log.activator', { activator: data.activator }),
-      data.cover && say('log.cover', { cover: data.cover }),
+      data.cover && say('log.coverLayer', { cover: data.cover }),
       data.way && (data.way === 'layered' ? say('log.inLayers') : say('log.mixedAtOnce')),
       data.words,
     ),

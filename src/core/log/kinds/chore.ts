@@ -19,7 +19,7 @@ export const choreKind = describeKind({
   snapshots: 'none',
   mark: 'walk',
   tell: (data) => ({
-    title: say('log.choreDone'),
+    title: say('log.regularTaskDone'),
     detail: joinParts(
       data.chore.replaceAll('-', ' '),
       data.litres !== undefined && `${data.litres} L`,

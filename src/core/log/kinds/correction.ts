@@ -29,7 +29,7 @@ export const correctionKind = describeKind({
   tell: (data, { unit }) => ({
     title: say('log.correction'),
     detail: joinParts(
-      data.instead !== undefined && say('log.putRight'),
+      data.instead !== undefined && say('log.corrected'),
       data.value !== undefined &&
         say('log.now', { data: tempText(toCelsius(data.value, data.unit ?? 'C'), unit, 1) }),
       data.reason,

@@ -12,6 +12,6 @@ export const coverKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'cure',
-  tell: () => ({ title: say('log.cover2'), detail: '' }),
-  record: () => say('log.cover2'),
+  tell: () => ({ title: say('log.cover'), detail: '' }),
+  record: () => say('log.cover'),
 });

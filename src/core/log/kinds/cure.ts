@@ -12,6 +12,6 @@ export const cureKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'cure',
-  tell: () => ({ title: say('log.putToCure'), detail: '' }),
-  record: () => say('log.putToCure'),
+  tell: () => ({ title: say('log.curingStarted'), detail: '' }),
+  record: () => say('log.curingStarted'),
 });

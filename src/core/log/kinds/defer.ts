@@ -23,7 +23,7 @@ export const deferKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: data.impossible ? say('log.notPossible') : say('log.putOff'),
+    title: data.impossible ? say('log.notPossible') : say('log.postponed'),
     detail: joinParts(data.task, DEFER_WORDS[data.reason].toLowerCase(), data.words),
   }),
   record: () => null,

@@ -25,17 +25,17 @@ export const endedKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: say('log.atItsEnd'),
+    title: say('log.finished'),
     detail: joinParts(END_WORDS[data.reason], knowingLogText(data.knowing), data.words),
   }),
   record: (data) =>
     data.words
-      ? say('log.atItsEnd2', {
+      ? say('log.finished2', {
           endwords: END_WORDS[data.reason],
           knowing: knowingText(data.knowing),
           words: data.words,
         })
-      : say('log.atItsEnd3', {
+      : say('log.finished3', {
           endwords: END_WORDS[data.reason],
           knowing: knowingText(data.knowing),
         }),

@@ -12,6 +12,6 @@ export const fireCardKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'flag',
-  tell: () => ({ title: say('log.fireCard'), detail: '' }),
+  tell: () => ({ title: say('log.firePlan'), detail: '' }),
   record: () => null,
 });

@@ -21,7 +21,7 @@ export const fixKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: say('log.changed'),
+    title: say('log.otherChange'),
     detail: joinParts(FIXED_WORDS[data.fix], data.words),
   }),
   record: () => null,

@@ -14,7 +14,7 @@ export const holdKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: data.on ? say('log.putOnHold') : say('log.takenUpAgain'),
+    title: data.on ? say('log.putOnHold') : say('log.takenOffHold'),
     detail: data.reason ?? '',
   }),
   record: () => null,

@@ -18,6 +18,6 @@ export const layUpKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'flag',
-  tell: (data) => ({ title: say('log.toBeBuiltBy'), detail: data.recipe.name }),
+  tell: (data) => ({ title: say('log.buildSheet'), detail: data.recipe.name }),
   record: () => null,
 });

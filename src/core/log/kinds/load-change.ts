@@ -12,6 +12,6 @@ export const loadChangeKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'note',
-  tell: () => ({ title: say('log.changeOfALoad'), detail: '' }),
+  tell: () => ({ title: say('log.loadChanged'), detail: '' }),
   record: () => null,
 });

@@ -23,7 +23,7 @@ export const loadHeatKind = describeKind({
   snapshots: 'none',
   mark: 'probe',
   tell: (data, { unit }) => ({
-    title: say('log.heatOfALoad'),
+    title: say('log.stackTemperature'),
     detail: tempText(toCelsius(data.value, data.unit), unit),
   }),
   record: () => null,

@@ -12,6 +12,6 @@ export const loadKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'add',
-  tell: (data) => ({ title: say('log.loadTakenIn'), detail: data.material.replaceAll('-', ' ') }),
+  tell: (data) => ({ title: say('log.loadLogged'), detail: data.material.replaceAll('-', ' ') }),
   record: () => null,
 });

@@ -28,17 +28,17 @@ export const mergeKind = describeKind({
     title: say('log.joined'),
     detail: joinParts(
       data.what,
-      data.withProven ? say('log.withAProvenHeap') : say('log.withAnUnprovenHeap'),
+      data.withProven ? say('log.withBatchMetRule') : say('log.withBatchHasNotMet'),
     ),
   }),
   record: (data) =>
     data.what
-      ? say('log.joinedWithAHeapThatWasProven', {
+      ? say('log.joinedWithBatchProvenMet', {
           withProven: data.withProven ? 'proven' : 'other',
           what: data.what,
           seeds: seedText(data.seeds),
         })
-      : say('log.joinedWithAHeapThatWasProven2', {
+      : say('log.joinedWithBatchProvenMet2', {
           withProven: data.withProven ? 'proven' : 'other',
           seeds: seedText(data.seeds),
         }),

@@ -32,7 +32,7 @@ type ObservationData = z.output<typeof schema>;
 
 const NOTHING_SEEN = {
   get growth() {
-    return say('log.noGrowth');
+    return say('log.noMold');
   },
   get steam() {
     return say('log.noSteam');
@@ -47,24 +47,24 @@ const NOTHING_SEEN = {
 const LOOKED_FOR = ['growth', 'steam', 'pests', 'seepage'] as const;
 const COLOUR_WORDS = {
   get 'as-built'() {
-    return say('log.colourAsBuilt');
+    return say('log.colorAsBuilt');
   },
   get browning() {
-    return say('log.browning');
+    return say('log.turningBrown');
   },
   get dark() {
     return say('log.darkBrown');
   },
   get ashy() {
-    return say('log.greyAshy');
+    return say('log.grayAshy');
   },
 } as const;
 
 function squeezeText({ squeeze, sample }: ObservationData): string | undefined {
   if (squeeze === undefined) return undefined;
   return sample
-    ? say('log.squeezedFrom', { log: SQUEEZE_WORDS[squeeze].log, sample })
-    : say('log.squeezed', { log: SQUEEZE_WORDS[squeeze].log });
+    ? say('log.squeezeTestFrom', { log: SQUEEZE_WORDS[squeeze].log, sample })
+    : say('log.squeezeTest', { log: SQUEEZE_WORDS[squeeze].log });
 }
 
 /** What was seen, and what was looked for and not found. */
@@ -73,7 +73,7 @@ function observed(data: ObservationData): string {
   return joinParts(
     squeezeText(data),
     data.smell && say('log.smell', { smell: data.smell }),
-    data.growth && data.growth !== 'none' && say('log.growth', { growth: data.growth }),
+    data.growth && data.growth !== 'none' && say('log.mold', { growth: data.growth }),
     data.steam && data.steam !== 'none' && (data.steam === 'much' ? say('log.muchSteam') : 'steam'),
     data.pests !== undefined &&
       pestsOf(data.pests)
@@ -82,7 +82,7 @@ function observed(data: ObservationData): string {
     data.seepage &&
       data.seepage !== 'none' &&
       (data.seepage === 'much' ? say('log.muchSeepage') : 'seepage'),
-    data.cover && say('log.cover3', { cover: data.cover }),
+    data.cover && say('log.cover2', { cover: data.cover }),
     data.colour && COLOUR_WORDS[data.colour],
     data.sunkCm !== undefined && say('log.cmBelowItsMark', { sunkCm: data.sunkCm }),
     absent.join(', '),
@@ -99,10 +99,10 @@ export const observationKind = describeKind({
   clocks: 'evidence',
   snapshots: 'own',
   mark: 'squeeze',
-  tell: (data) => ({ title: say('log.seen'), detail: observed(data) }),
+  tell: (data) => ({ title: say('log.observed'), detail: observed(data) }),
   record: (data) =>
     joinParts(
-      data.squeeze && say('log.squeezeTest', { squeeze: data.squeeze }),
+      data.squeeze && say('log.squeezeTest2', { squeeze: data.squeeze }),
       data.smell && say('log.smell', { smell: data.smell }),
       data.words,
     ) || null,

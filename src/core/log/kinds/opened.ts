@@ -75,14 +75,13 @@ export const openedKind = describeKind({
   snapshots: 'own',
   mark: 'flag',
   tell: (data) => ({
-    title: data.adopted ? say('log.takenOverUnderWay') : say('log.opened'),
+    title: data.adopted ? say('log.takenOverUnderWay') : say('log.started'),
     detail: joinParts(
       data.bay && say('log.bay', { bay: data.bay }),
       data.method,
-      data.adopted && say('log.notRecordedHereBefore'),
+      data.adopted && say('log.notLoggedHereBefore'),
       data.adopted?.words,
     ),
   }),
-  record: (data) =>
-    data.adopted ? say('log.takenOverUnderWayNotRecordedHere') : say('log.opened'),
+  record: (data) => (data.adopted ? say('log.takenOverUnderWayNot') : say('log.started')),
 });

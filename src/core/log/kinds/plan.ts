@@ -14,7 +14,7 @@ export const planKind = describeKind({
   snapshots: 'own',
   mark: 'probe',
   tell: (data) => ({
-    title: say('log.placesOfARound'),
+    title: say('log.probePoints'),
     detail: data.points
       .map((p) =>
         [p.label, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' '),

@@ -17,7 +17,7 @@ export const positionKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: say('log.standsAt'),
+    title: say('log.location'),
     detail: joinParts(positionText(data.position), data.words),
   }),
   record: () => null,

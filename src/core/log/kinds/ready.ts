@@ -16,11 +16,11 @@ export const readyKind = describeKind({
   snapshots: 'own',
   mark: 'note',
   tell: (data) => ({
-    title: say('log.saidToBeReady'),
+    title: say('log.markedReady'),
     detail: joinParts(knowingLogText(data.knowing), data.words),
   }),
   record: (data) =>
     data.words
-      ? say('log.saidToBeReady2', { knowing: knowingText(data.knowing), words: data.words })
-      : say('log.saidToBeReady3', { knowing: knowingText(data.knowing) }),
+      ? say('log.markedReady2', { knowing: knowingText(data.knowing), words: data.words })
+      : say('log.markedReady3', { knowing: knowingText(data.knowing) }),
 });

@@ -13,6 +13,6 @@ export const releaseKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'note',
-  tell: () => ({ title: say('log.letGoOut'), detail: '' }),
-  record: () => say('log.letGoOut'),
+  tell: () => ({ title: say('log.released'), detail: '' }),
+  record: () => say('log.released'),
 });

@@ -16,6 +16,6 @@ export const roundSettingsKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'probe',
-  tell: () => ({ title: say('log.distancesOfARound'), detail: '' }),
+  tell: () => ({ title: say('log.distancesForTemperatureChecks'), detail: '' }),
   record: () => null,
 });

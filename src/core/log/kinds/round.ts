@@ -21,18 +21,18 @@ function tellRound(data: RoundData, { unit, readings }: LogContext): LogText {
   const live = readings.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
   const range =
     live.length === 0
-      ? say('log.allStruck')
+      ? say('log.allVoided')
       : `${tempFigure(least(live), unit)}–${tempText(most(live), unit)}`;
   return {
     title:
       data.source === 'file'
-        ? say('log.readingsBroughtIn', { readings: data.readings.length })
-        : say('log.roundOf', { size: new Set(data.readings.map((r) => r.point)).size }),
+        ? say('log.readingsImported', { readings: data.readings.length })
+        : say('log.temperatureCheckOf', { size: new Set(data.readings.map((r) => r.point)).size }),
     detail: joinParts(
       range,
       data.left &&
         data.left.length > 0 &&
-        say('log.onePlaceOtherPlacesLeftOut', { left: data.left.length }),
+        say('log.pointPointsSkipped', { left: data.left.length }),
       data.words,
     ),
   };

@@ -20,8 +20,8 @@ export const siteTermsKind = describeKind({
   snapshots: 'none',
   mark: 'check',
   tell: (data) => ({
-    title: say('log.rulesAndPolicyOfTheSite'),
-    detail: joinParts(say('log.oneRuleOtherRules', { rules: data.rules.length }), data.words),
+    title: say('log.rulesPolicySite'),
+    detail: joinParts(say('log.ruleRules', { rules: data.rules.length }), data.words),
   }),
   record: () => null,
 });

@@ -16,7 +16,7 @@ export const sizeKind = describeKind({
     })
     .refine((s) => s.measures !== undefined || s.volumeM3 !== undefined, {
       path: ['volumeM3'],
-      error: () => say('log.giveMeasuresOrAVolume'),
+      error: () => say('log.giveMeasurementsOrVolume'),
     }),
   scope: 'batch',
   correction: 'strike',

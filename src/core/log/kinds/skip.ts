@@ -17,7 +17,7 @@ export const skipKind = describeKind({
   snapshots: 'own',
   mark: 'walk',
   tell: (data) => ({
-    title: say('log.leftOutOfARound'),
+    title: say('log.skippedAtACheck'),
     detail: joinParts(SKIP_WORDS[data.reason], data.words),
   }),
   record: () => null,

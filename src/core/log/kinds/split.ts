@@ -26,8 +26,8 @@ export const splitKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: say('log.aPartWasCarriedOff'),
-    detail: say('log.mAHeapOfItsOwnNow', { volumeM3: data.volumeM3 }),
+    title: say('log.splitOff'),
+    detail: say('log.mBatchOwnNow', { volumeM3: data.volumeM3 }),
   }),
   record: () => null,
 });

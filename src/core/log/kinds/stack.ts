@@ -16,7 +16,7 @@ export const stackKind = describeKind({
   mark: 'move',
   tell: (data) => ({
     title:
-      data.layer === 'upper' ? say('log.standsOnAnotherHeap') : say('log.anotherHeapStandsOnIt'),
+      data.layer === 'upper' ? say('log.standsOnAnotherBatch') : say('log.anotherBatchStandsOn'),
     detail: '',
   }),
   record: () => null,

@@ -24,7 +24,7 @@ export const termsKind = describeKind({
   tell: (data) => ({
     title: say('log.rulesAndPolicyChanged'),
     detail: joinParts(
-      say('log.oneRuleOtherRules', { rules: data.rules.length }),
+      say('log.ruleRules', { rules: data.rules.length }),
       data.siteVersion !== undefined &&
         say('log.versionOfTheSite', { siteVersion: data.siteVersion }),
       data.words,

@@ -4,17 +4,17 @@ import type { ReleaseDoubt } from './vocabulary';
 
 /** Whether live seeds came along, where it was said. */
 export const seedText = (seeds: boolean | undefined): string =>
-  seeds === undefined ? '' : seeds ? say('log.withLiveSeeds') : say('log.noLiveSeeds');
+  seeds === undefined ? '' : seeds ? say('log.withLiveWeedSeeds') : say('log.noLiveWeedSeeds');
 
 const KNOWN_WORDS = {
   get unproven() {
-    return say('log.notProven');
+    return say('log.ruleNotMet');
   },
   get warm() {
     return say('log.stillWarm');
   },
   get unread() {
-    return say('log.notReadLately');
+    return say('log.noRecentTemperatures');
   },
 } as const;
 const known = (knowing: readonly ReleaseDoubt[]): string[] => knowing.map((d) => KNOWN_WORDS[d]);
@@ -22,10 +22,8 @@ const known = (knowing: readonly ReleaseDoubt[]): string[] => knowing.map((d) =>
 /** What whoever let it go said to know, in a log; nothing: ''. */
 export const knowingLogText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
   knowing && knowing.length > 0
-    ? say('log.knowingThatItWas', { knowing: known(knowing).join(' and ') })
+    ? say('log.although', { knowing: known(knowing).join(' and ') })
     : '';
 /** The same behind a clause of the printed record. */
 export const knowingText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
-  knowing && knowing.length > 0
-    ? say('log.knowingThatItWas2', { knowing: listText(known(knowing)) })
-    : '';
+  knowing && knowing.length > 0 ? say('log.although2', { knowing: listText(known(knowing)) }) : '';

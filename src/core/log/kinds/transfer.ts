@@ -26,10 +26,10 @@ export const transferKind = describeKind({
   snapshots: 'own',
   mark: 'move',
   tell: (data) => ({
-    title: say('log.takenOff', { name: TRANSFER_WORDS[data.what].name }),
+    title: say('log.removed', { name: TRANSFER_WORDS[data.what].name }),
     detail: joinParts(
       data.litres !== undefined && `${data.litres} L`,
-      data.to && say('log.intoAnotherHeap'),
+      data.to && say('log.intoAnotherBatch'),
       data.words,
     ),
   }),

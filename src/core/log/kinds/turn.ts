@@ -8,34 +8,34 @@ import { RIMS } from './vocabulary';
 const RIM_WORDS = {
   all: {
     get log() {
-      return say('log.allOfTheRimWentIn');
+      return say('log.allEdgeWentIn');
     },
     get record() {
-      return say('log.allOfTheRim');
+      return say('log.allOfTheEdge');
     },
   },
   most: {
     get log() {
-      return say('log.mostOfTheRimWentIn');
+      return say('log.mostEdgeWentIn');
     },
     get record() {
-      return say('log.mostOfTheRim');
+      return say('log.mostOfTheEdge');
     },
   },
   partly: {
     get log() {
-      return say('log.theRimWentInPartly');
+      return say('log.partEdgeWentIn');
     },
     get record() {
-      return say('log.partOfTheRim');
+      return say('log.partOfTheEdge');
     },
   },
   unsure: {
     get log() {
-      return say('log.unsureHowFarTheRimWentIn');
+      return say('log.notSureHowMuchEdge');
     },
     get record() {
-      return say('log.unsureHowMuchOfTheRim');
+      return say('log.notSureHowMuchEdge2');
     },
   },
 } as const;
@@ -62,22 +62,22 @@ export const turnKind = describeKind({
   snapshots: 'own',
   mark: 'turn',
   tell: (data) => ({
-    title: data.full ? say('log.turned') : say('log.stirredOnly'),
+    title: data.full ? say('log.fullTurn') : say('log.partialTurn'),
     detail: joinParts(
       data.rim && RIM_WORDS[data.rim].log,
       data.machine && say('log.byMachine'),
       data.minutes !== undefined &&
         (data.people
-          ? say('log.minByOnePersonOtherPeople', { minutes: data.minutes, people: data.people })
+          ? say('log.minByPersonPeople', { minutes: data.minutes, people: data.people })
           : say('log.min', { minutes: data.minutes })),
-      data.readFirst === false && say('log.notReadBeforeIt'),
+      data.readFirst === false && say('log.noTemperaturesBeforeIt'),
       data.words,
     ),
   }),
   record: (data) =>
     data.full
       ? data.rim
-        ? say('log.fullTurningWentIn', { record: RIM_WORDS[data.rim].record })
-        : say('log.fullTurning')
-      : say('log.stirredOnlyNotAFullTurning'),
+        ? say('log.fullTurnWentIn', { record: RIM_WORDS[data.rim].record })
+        : say('log.fullTurn2')
+      : say('log.partialTurnDoesNotCount'),
 });

@@ -7,13 +7,13 @@ import type { EntryKind } from '../entry';
  */
 export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   get acceptance() {
-    return say('log.whatTheSiteTakes2');
+    return say('log.whatWeAccept2');
   },
   addition: 'added',
   ambient: 'air',
   assign: 'task',
   get 'bay-wanted'() {
-    return say('log.bayWanted2');
+    return say('log.bayNeeded2');
   },
   built: 'closed',
   get charge() {
@@ -23,26 +23,26 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   correction: 'correction',
   cover: 'cover',
   get cure() {
-    return say('log.putToCure2');
+    return say('log.curingStarted2');
   },
   get defer() {
-    return say('log.putOff2');
+    return say('log.postponed2');
   },
   ended: 'ended',
   get 'fire-card'() {
-    return say('log.fireCard2');
+    return say('log.firePlan2');
   },
   fix: 'changed',
   hold: 'hold',
   instrument: 'thermometer',
   get 'lay-up'() {
-    return say('log.whatItIsBuiltBy');
+    return say('log.buildSheet2');
   },
   get 'load-change'() {
-    return say('log.changeOfALoad2');
+    return say('log.loadChanged2');
   },
   get 'load-heat'() {
-    return say('log.heatOfALoad2');
+    return say('log.stackTemperature2');
   },
   load: 'load',
   material: 'material',
@@ -53,21 +53,21 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   move: 'moved',
   note: 'note',
   get observation() {
-    return say('log.feltSmelled');
+    return say('log.moistureAndSmell');
   },
   opened: 'opened',
   photo: 'photo',
   plan: 'places',
   get position() {
-    return say('log.whereItStands');
+    return say('log.location2');
   },
   get 'probe-check'() {
-    return say('log.checkOfAThermometer');
+    return say('log.thermometerCheck');
   },
   ready: 'ready',
   recipe: 'recipe',
   get release() {
-    return say('log.letGoOut2');
+    return say('log.released2');
   },
   'round-settings': 'distances',
   round: 'round',
@@ -79,10 +79,10 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   },
   size: 'size',
   get skip() {
-    return say('log.leftOutOfARound2');
+    return say('log.skippedAtACheck2');
   },
   get split() {
-    return say('log.partCarriedOff');
+    return say('log.splitOff2');
   },
   stack: 'stacked',
   template: 'method',
@@ -90,11 +90,11 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
     return say('log.rulesAndPolicy');
   },
   get transfer() {
-    return say('log.takenOff2');
+    return say('log.removed2');
   },
   turn: 'turned',
   get 'walk-order'() {
-    return say('log.orderOfTheRound2');
+    return say('log.orderOfTheWalk2');
   },
   water: 'watered',
   work: 'crew',

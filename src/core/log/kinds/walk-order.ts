@@ -13,6 +13,6 @@ export const walkOrderKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'walk',
-  tell: () => ({ title: say('log.orderOfTheRound'), detail: '' }),
+  tell: () => ({ title: say('log.orderOfTheWalk'), detail: '' }),
   record: () => null,
 });

@@ -24,16 +24,16 @@ export const waterKind = describeKind({
     title: say('log.watered'),
     detail: joinParts(
       data.litres !== undefined && `${data.litres} L`,
-      data.clean ? 'clean' : say('log.notCleanStartsTheClockAgain'),
+      data.clean ? 'clean' : say('log.notCleanStartsClockOver'),
     ),
   }),
   record: (data) =>
     data.litres === undefined
-      ? say('log.wateredCleanOtherNotClean', {
+      ? say('log.wateredCleanNotClean', {
           clean: data.clean ? 'clean' : 'other',
           seeds: seedText(data.seeds),
         })
-      : say('log.wateredLCleanOtherNotClean', {
+      : say('log.wateredLCleanNotClean', {
           litres: data.litres,
           clean: data.clean ? 'clean' : 'other',
           seeds: seedText(data.seeds),

@@ -40,7 +40,7 @@ export async function batchScreen(
     opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
   const age =
     state.builtAt === null
-      ? say('batch.stillBuilding')
+      ? say('batch.stillBeingBuilt')
       : say('batch.day', { value: Math.floor((locale.now - state.builtAt) / MS.day) + 1 });
   return {
     state,
@@ -51,7 +51,7 @@ export async function batchScreen(
       snapshot.volumeM3 && volumeText(snapshot.volumeM3, volume),
       METHOD_WORD[opened.method],
       age,
-      opened.brought && say('batch.keptAt', { siteName: opened.brought.siteName }),
+      opened.brought && say('batch.loggedAt', { siteName: opened.brought.siteName }),
       zone && say('batch.daysCountedIn', { zone }),
     ]
       .filter(Boolean)
@@ -134,8 +134,8 @@ function lastReadText(
 ): string {
   const ago = say('batch.ago', { age: ageText((now - at) / MS.hour) });
   return complete
-    ? say('batch.lastFullRound', { ago })
-    : say('batch.lastReadAtOfPlacesNotA', { ago, points, minPoints });
+    ? say('batch.lastFullCheck', { ago })
+    : say('batch.lastReadAtPointsNot', { ago, points, minPoints });
 }
 
 /** Eighteen policies are tried on a page: beyond so many readings it would make the page wait. */
@@ -143,12 +143,12 @@ const MAX_RETRIED = 20_000;
 
 const METHOD_WORD = {
   get turned() {
-    return say('batch.turnedHeap');
+    return say('batch.turnedPile');
   },
   get static() {
-    return say('batch.staticHeap');
+    return say('batch.staticPile');
   },
   get vessel() {
-    return say('batch.closedVessel');
+    return say('batch.inVessel');
   },
 } as const;

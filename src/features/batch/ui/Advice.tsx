@@ -25,7 +25,7 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
       <HotChoices hot={hot} />
       <p className="mt-1">
         <Link prefetch={false} className="link min-h-target inline-flex items-center" href="/fire">
-          {say('batch.fireCard')}
+          {say('batch.firePlan')}
         </Link>
       </p>
     </section>
@@ -76,10 +76,10 @@ export function Todo({
       {turn && turn.voices.length > 0 && !hot?.urgent && (
         <details className="mt-1">
           <summary className="link text-small min-h-target flex items-center cursor-pointer">
-            {say('batch.whatOthersWouldSayAboutTurning')}
+            {say('batch.otherViewsOnTurning')}
           </summary>
           <p className="text-hint mb-1">
-            {say('batch.itsMainSchoolTurns', { method: a.method })} <b>{turn.trigger}</b>.
+            {say('batch.itsMainReasonTurn', { method: a.method })} <b>{turn.trigger}</b>.
           </p>
           <ul className="text-hint leading-[1.35] flex flex-col gap-1">
             {turn.voices.map((v) => (
@@ -125,10 +125,10 @@ function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
       </ul>
       {turn.waiting && (
         <p className="mt-1.5">
-          <b>{say('batch.waitingCosts')}</b> {turn.waiting}
+          <b>{say('batch.ifYouWait')}</b> {turn.waiting}
         </p>
       )}
-      <p className="q text-note mt-1">{say('batch.readItFirstAndAgainTheSame')}</p>
+      <p className="q text-note mt-1">{say('batch.takeTemperaturesFirstAgainSame')}</p>
     </>
   );
 }
@@ -148,7 +148,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
                 )
                 .join('; '),
             })
-          : say('batch.whatWasChangedAndWhatCameOf')
+          : say('batch.whatWasChangedWhatHappened')
       }
     >
       {a.diagnoses.map((d) => (
@@ -164,9 +164,9 @@ export function Diagnoses({ a }: { a: AdviceView }) {
                   {i + 1}. {c.cause}
                 </b>
                 <span>
-                  {c.for.length > 0 && <>{say('batch.forIt', { for: c.for.join('; ') })} </>}
+                  {c.for.length > 0 && <>{say('batch.for', { for: c.for.join('; ') })} </>}
                   {c.against.length > 0 && (
-                    <>{say('batch.againstIt', { against: c.against.join('; ') })} </>
+                    <>{say('batch.against', { against: c.against.join('; ') })} </>
                   )}
                   {c.unknown.length > 0 && (
                     <span className="q">
@@ -174,7 +174,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
                     </span>
                   )}
                   {c.for.length + c.against.length + c.unknown.length === 0 && (
-                    <span className="q">{say('batch.nothingLoggedSpeaksForOrAgainstIt')}</span>
+                    <span className="q">{say('batch.nothingLoggedSpeaksForOr')}</span>
                   )}
                 </span>
                 <span>{c.fix}</span>
@@ -182,8 +182,8 @@ export function Diagnoses({ a }: { a: AdviceView }) {
             ))}
           </ol>
           <p className="q text-hint mt-1">
-            {say('batch.oneChangeAtATimeLogIt')} <b>{say('batch.changed')}</b>
-            {say('batch.andReadItOnTheNextDays')}
+            {say('batch.changeOneThingAtTime')} <b>{say('batch.otherChange')}</b>
+            {say('batch.andTakeTemperaturesForNext')}
           </p>
         </div>
       ))}
@@ -208,7 +208,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
 export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
-    <Disclosure summary={say('batch.whatEachTurningDidToItsHeat')}>
+    <Disclosure summary={say('batch.whatEachTurningDidTemperature')}>
       <div className="overflow-x-auto">
         <table className="text-small w-full">
           <thead>
@@ -217,9 +217,9 @@ export function Rebounds({ a }: { a: AdviceView }) {
                 say('batch.turning'),
                 say('batch.before'),
                 say('batch.lowestAfter'),
-                say('batch.highestWithin5D'),
-                say('batch.thatTook'),
-                say('batch.doesItCount'),
+                say('batch.highestWithin5Days'),
+                say('batch.timeItTook'),
+                say('batch.counts'),
               ].map((h) => (
                 <th
                   key={h}
@@ -247,7 +247,7 @@ export function Rebounds({ a }: { a: AdviceView }) {
           </tbody>
         </table>
       </div>
-      <p className="hint mt-1">{say('batch.hottestPlaceOfEachRound')}</p>
+      <p className="hint mt-1">{say('batch.hottestPointAtEachCheck')}</p>
     </Disclosure>
   );
 }
@@ -259,8 +259,8 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
       open={size.small !== null || size.partners.length > 0}
       summary={
         size.now === null
-          ? say('batch.itsSizeIsNotKnown')
-          : say('batch.text', {
+          ? say('batch.itsSizeNotKnown')
+          : say('batch.nowIssinceShrunk', {
               now: size.now,
               isSince: size.isSince ? say('batch.on', { isSince: size.isSince }) : say('batch.now'),
               shrunk: size.shrunk ? `, ${size.shrunk}` : '',
@@ -295,8 +295,8 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
         </p>
       ))}
       <p className="hint mt-1">
-        {say('batch.itsLevelAgainstAMarkIsRead')} <b>{say('batch.moveJoinSplit')}</b>
-        {say('batch.aFallingLevelShowsThatItSettles')}
+        {say('batch.itsLevelReadDuringTemperature')} <b>{say('batch.moveJoinSplit')}</b>
+        {say('batch.aFallingLevelShowsSettles')}
       </p>
     </Disclosure>
   );

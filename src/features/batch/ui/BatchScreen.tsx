@@ -106,7 +106,7 @@ export function BatchScreen(p: BatchScreenProps) {
             )}
             {!lead && !p.building ? (
               <p className="mt-2 text-head leading-[26px]" data-testid="verdict" data-status="none">
-                {say('batch.noRuleIsClaimedForItNothing')}
+                {say('batch.itHasNoRuleMeet')}
               </p>
             ) : lead ? (
               <p
@@ -119,7 +119,7 @@ export function BatchScreen(p: BatchScreenProps) {
               </p>
             ) : (
               <p className="mt-2 text-head leading-[26px]">
-                {say('batch.stillBuildingNoClockRunsUntilThe')}
+                {say('batch.stillBeingBuiltClockStarts')}
               </p>
             )}
             {lead && (
@@ -170,7 +170,7 @@ export function BatchScreen(p: BatchScreenProps) {
           <section aria-labelledby="heat-title">
             <div className="flex flex-wrap justify-between items-baseline gap-x-4">
               <h2 id="heat-title" className="!text-figure">
-                {say('batch.heatEveryRoundSinceItWasBuilt')}
+                {say('batch.temperaturesEveryCheckSinceWas')}
               </h2>
               <p className="text-note q flex gap-4 flex-wrap">
                 <span className="whitespace-nowrap">
@@ -183,7 +183,7 @@ export function BatchScreen(p: BatchScreenProps) {
                   <svg className="inline" width="26" height="8" aria-hidden="true">
                     <path d="M0 4h26" stroke="var(--color-ink-3)" />
                   </svg>{' '}
-                  {say('batch.theOthers')}
+                  {say('batch.otherPoints')}
                 </span>
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="10" height="10" aria-hidden="true">
@@ -196,7 +196,7 @@ export function BatchScreen(p: BatchScreenProps) {
                       strokeWidth="1.4"
                     />
                   </svg>{' '}
-                  {say('batch.belowTheFloor')}
+                  {say('batch.belowTheLimit')}
                 </span>
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="16" height="12" aria-hidden="true">
@@ -237,12 +237,12 @@ export function BatchScreen(p: BatchScreenProps) {
             </Link>
             <p className="flex flex-wrap gap-x-5 gap-y-1 text-small">
               <Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>
-                {say('batch.rulesAndPolicyOfThisHeap')}
+                {say('batch.rulesPolicyThisBatch')}
               </Link>
               <Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>
-                {say('batch.compareItWithOthers')}
+                {say('batch.compareWithOthers')}
               </Link>
-              <span className="q">{say('batch.takeItOut')}</span>
+              <span className="q">{say('batch.export')}</span>
               <a className="link" href={`/batch/${p.id}/file`}>
                 {say('batch.batchFileOpenJson')}
               </a>
@@ -255,7 +255,7 @@ export function BatchScreen(p: BatchScreenProps) {
       </div>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 max-sm:pb-24 flex flex-col gap-4"
-        aria-label={say('batch.whatToDoAndTheLog')}
+        aria-label={say('batch.whatDoLog')}
       >
         <Danger a={p.advice} name={p.name} className="max-lg:hidden" />
         <Todo a={p.advice} age={p.age} actions={p.actions} className="max-lg:hidden" />
@@ -270,7 +270,7 @@ export function BatchScreen(p: BatchScreenProps) {
             />
             <p className="text-small">
               <b>{p.section.coldest}</b>{' '}
-              {say('batch.isTheColdestAndDecides', {
+              {say('batch.isColdestDecides', {
                 unread:
                   p.section.unread.length > 0
                     ? say('batch.notRead', { unread: p.section.unread.join(', ') })
@@ -306,7 +306,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
             <p>
               <Pieces pieces={v.sentence} />
             </p>
-            <p>{say('batch.itAsks', { asks: v.asks })}</p>
+            <p>{say('batch.itAsksFor', { asks: v.asks })}</p>
             <p className="q">
               {v.clock} {v.version}
             </p>
@@ -316,7 +316,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
             {v.cn && <p data-testid="initial-cn">{v.cn}</p>}
             {v.conditions.length > 0 && (
               <p className="q">
-                {say('batch.itAlsoAsksAndThisPageDoes', {
+                {say('batch.itAlsoAsksForThis', {
                   toLowerCase: v.conditions.join('; ').toLowerCase(),
                 })}
               </p>

@@ -22,7 +22,7 @@ export function DataTable({ batch, version }: { batch: string; version: string }
   });
   return (
     <LoadedDisclosure
-      summary={say('batch.theReadingsAsATable')}
+      summary={say('batch.readingsAsATable')}
       href={`/api/batch/${batch}/rounds`}
       read={(answer) => answer as ReadingsTable}
       version={version}
@@ -44,12 +44,12 @@ function Rounds({ table }: { table: ReadingsTable }) {
         className="overflow-x-auto"
         tabIndex={0}
         role="group"
-        aria-label={say('batch.readingsByRound')}
+        aria-label={say('batch.readingsByCheck')}
       >
         <table className="text-hint border-collapse min-w-full">
           <thead>
             <tr className="border-b-[1.6px] border-ink text-left">
-              <th className="pr-4 py-1">{say('batch.round')}</th>
+              <th className="pr-4 py-1">{say('batch.check')}</th>
               <th className="pr-4">{say('batch.countsAs')}</th>
               {table.points.map((x) => (
                 <th key={x} className="pr-4">
@@ -74,9 +74,7 @@ function Rounds({ table }: { table: ReadingsTable }) {
         </table>
       </div>
       {table.more > 0 && (
-        <p className="q text-note mt-1">
-          {say('batch.earlierRoundsAreInTheCsv', { more: table.more })}
-        </p>
+        <p className="q text-note mt-1">{say('batch.earlierChecksInCsv', { more: table.more })}</p>
       )}
     </>
   );

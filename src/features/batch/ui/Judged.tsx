@@ -15,7 +15,7 @@ export function Strictness({ batch, version }: { batch: string; version: string 
   const [open, setOpen] = useState(false);
   return (
     <LoadedDisclosure
-      summary={say('batch.judgedMoreAndLessStrictly')}
+      summary={say('batch.judgedMoreLessStrictly')}
       href={`/api/batch/${batch}/strictness`}
       read={(answer) => answer as StrictnessTable}
       version={version}
@@ -33,7 +33,7 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
   return (
     <>
       <p className="text-small max-w-[70ch]">
-        {say('batch.onTheSameReadingsWhereTheAnswer', { title: table.title })}
+        {say('batch.fromSameReadingsWhereAnswer', { title: table.title })}
       </p>
       <div
         className="overflow-x-auto mt-2"
@@ -68,7 +68,7 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
           </tbody>
         </table>
       </div>
-      <p className="hint mt-1">{say('batch.framedThePolicyInForce')}</p>
+      <p className="hint mt-1">{say('batch.framedPolicyInForce')}</p>
     </>
   );
 }
@@ -76,10 +76,8 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
 /** How good the evidence is, in words, with what would raise it. */
 export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof gradeView>> }) {
   return (
-    <Disclosure
-      summary={say('batch.howGoodTheEvidenceIs', { toLowerCase: grade.word.toLowerCase() })}
-    >
-      <p className="text-small max-w-[70ch]">{say('batch.apartFromWhatItSaysTheWeakest')}</p>
+    <Disclosure summary={say('batch.dataQuality', { toLowerCase: grade.word.toLowerCase() })}>
+      <p className="text-small max-w-[70ch]">{say('batch.apartFromResultWeakestPart')}</p>
       <ul className="text-small mt-1">
         {grade.findings.map((f) => (
           <li key={f.code} className="grid grid-cols-[64px_1fr] gap-2 border-b border-rule py-1">
@@ -99,22 +97,22 @@ function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: Bey
   const title =
     hot.code === 'told'
       ? sectionWhen
-        ? say('batch.ofItsVolumeAtOrMore', { share: hot.share, floor, sectionWhen })
-        : say('batch.ofItsVolumeAtOrMore2', { share: hot.share, floor })
+        ? say('batch.ofVolumeAtOrMore', { share: hot.share, floor, sectionWhen })
+        : say('batch.ofVolumeAtOrMore2', { share: hot.share, floor })
       : hot.code === 'wide'
-        ? say('batch.cannotBeTold')
+        ? say('batch.cannotTell')
         : say('batch.notKnown');
   return (
     <section className="md:col-span-2 border-t border-rule pt-2">
-      <h3>{say('batch.hotPartOfTheHeap', { title })}</h3>
-      {!section && <p>{say('batch.itTakesAFullCheckWithThe')}</p>}
+      <h3>{say('batch.hotPartPile', { title })}</h3>
+      {!section && <p>{say('batch.thisNeedsFullCheckWith')}</p>}
       {section && (
         <div className="grid sm:grid-cols-[minmax(0,430px)_1fr] gap-x-6 gap-y-2 items-center">
           <HotSection data={section} />
           <div>
             {hot.code === 'wide' && (
               <p>
-                {say('batch.nobodyReadNearerToTheSurfaceThan', {
+                {say('batch.nothingWasReadNearerSurface', {
                   shallowest: hot.shallowest,
                   share: hot.share,
                   tryAt: hot.tryAt,
@@ -123,12 +121,12 @@ function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: Bey
             )}
             {hot.code === 'told' && (
               <>
-                <p>{say('batch.workedOutFromTheColdestValueOf', { floor })}</p>
+                <p>{say('batch.workedOutFromColdestValue', { floor })}</p>
                 <p className="mt-2">
-                  {say('batch.afterWasNeverInTheHotPart', { turnings, never: hot.never })}
+                  {say('batch.afterWasNeverInHot', { turnings, never: hot.never })}
                 </p>
                 <p className="mt-2">
-                  {say('batch.expectedToSurviveWorkedOutTheSame', {
+                  {say('batch.expectedSurvivorsWorkedOutSame', {
                     germsLeft: hot.germsLeft,
                     seedsLeft: hot.seedsLeft,
                   })}
@@ -147,7 +145,7 @@ export function Beyond({ batch, version }: { batch: string; version: string }) {
   const [open, setOpen] = useState(false);
   return (
     <LoadedDisclosure
-      summary={say('batch.beyondTheRuleHowFarTheHeat')}
+      summary={say('batch.beyondRuleHowFarHeat')}
       href={`/api/batch/${batch}/beyond`}
       read={(answer) => answer as BeyondView}
       version={version}
@@ -162,17 +160,15 @@ export function Beyond({ batch, version }: { batch: string; version: string }) {
 function BeyondFigures({ b }: { b: BeyondView }) {
   return (
     <>
-      <p className="text-small font-semibold">
-        {say('batch.informationNotComplianceNoRuleAsksFor')}
-      </p>
+      <p className="text-small font-semibold">{say('batch.informationOnlyNoRuleAsks')}</p>
       <div className="grid md:grid-cols-2 gap-x-8 gap-y-4 mt-2 text-small">
         <section>
-          <h3>{say('batch.germsDose', { pathogen: b.pathogen })}</h3>
-          <p>{say('batch.n1IsTheTimeAtTemperatureThat')}</p>
+          <h3>{say('batch.pathogensDose', { pathogen: b.pathogen })}</h3>
+          <p>{say('batch.n1TimeAtTemperature40')}</p>
         </section>
         <section>
           <h3>{say('batch.weedSeedsDose', { seed: b.seed })}</h3>
-          <p>{say('batch.n1IsTheUsualTimeForA', { moisture: b.moisture })}</p>
+          <p>{say('batch.n1UsualTimeForHard', { moisture: b.moisture })}</p>
           <details className="mt-1">
             <summary className="link min-h-target flex items-center">
               {say('batch.byKindOfSeed')}
@@ -182,7 +178,7 @@ function BeyondFigures({ b }: { b: BeyondView }) {
                 <tr className="text-left border-b-[1.6px] border-ink">
                   <th className={cell}>{say('batch.seedMoist')}</th>
                   <th className={cell}>{say('batch.dose')}</th>
-                  <th className={cell}>{say('batch.whereTheLineComesFrom')}</th>
+                  <th className={cell}>{say('batch.sourceOfTheCurve')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -202,8 +198,7 @@ function BeyondFigures({ b }: { b: BeyondView }) {
         </section>
         {b.unknown && (
           <p className="md:col-span-2">
-            <b className="font-semibold">{say('batch.notKnown2')}</b>{' '}
-            {say('batch.isNotNoneItTakesTwoFull')}
+            <b className="font-semibold">{say('batch.notKnown2')}</b> {say('batch.isNotSameAsNone')}
           </p>
         )}
         <HotPart b={b} />

@@ -20,7 +20,7 @@ const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
                 {t.name}
               </Link>
               : {t.text}
-              {t.gone ? say('batch.atItsEnd') : ''}
+              {t.gone ? say('batch.finished') : ''}
             </span>
           </li>
         ))}
@@ -32,7 +32,7 @@ const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
 export function Kin({ ties }: { ties: Ties }) {
   if (ties.before.length + ties.after.length === 0) return null;
   return (
-    <Disclosure open summary={say('batch.whereItComesFromWhereItWent')}>
+    <Disclosure open summary={say('batch.whereCameFromWhereWent')}>
       <div className="grid sm:grid-cols-2 gap-4" data-testid="kin">
         <Branch title={say('batch.wentIntoIt')} ties={ties.before} />
         <Branch title={say('batch.cameOutOfIt')} ties={ties.after} />

@@ -28,18 +28,18 @@ export function Schools({
   const { green, brown, missing } = sumParts(parts);
   return (
     <section className="ruled pt-2" data-testid="schools">
-      <h3>{say('bench.whatTheSchoolsSayOfIt')}</h3>
+      <h3>{say('bench.rulesOfThumb')}</h3>
       <p className="text-hint text-ink-2">
         {missing.length > 0 ? (
-          say('bench.aVolumeIsNotKnown')
+          say('bench.aVolumeNotKnown')
         ) : parts.length === 0 ? (
-          say('bench.putSomethingInAndEachSaysWhat')
+          say('bench.addSomethingSeeWhatEach')
         ) : green + brown === 0 ? (
-          say('bench.neitherGreenNorBrownIsInIt')
+          say('bench.neitherGreensNorBrownsIn')
         ) : (
           <>
             {say('bench.byVolume1Green')} {green > 0 ? (brown / green).toFixed(1) : '–'}{' '}
-            {say('bench.brownOfGreensOfBrownsAndStructure', {
+            {say('bench.brownGreensBrownsStructure', {
               green: litresText(green, volume),
               brown: litresText(brown, volume),
             })}
@@ -68,7 +68,7 @@ const pct = (x: number | null): string => (x === null ? '–' : `${Math.round(x 
 export function Shares({ mix }: { mix: Mix }) {
   return (
     <section className="ruled pt-2" data-testid="shares">
-      <h3>{say('bench.whatBringsWhat')}</h3>
+      <h3>{say('bench.whatEachMaterialBrings')}</h3>
       <div className="overflow-x-auto">
         <table className="w-full text-hint">
           <thead>
@@ -76,7 +76,7 @@ export function Shares({ mix }: { mix: Mix }) {
               {[
                 '',
                 say('bench.weight'),
-                say('bench.room'),
+                say('bench.volume'),
                 say('bench.water2'),
                 say('bench.carbon'),
                 say('bench.nitrogen'),
@@ -150,14 +150,14 @@ export function LayersPanel({
         {closed
           ? say('bench.withWhatIsAdded')
           : building
-            ? say('bench.howToLayUpTheRest')
-            : say('bench.howToLayItUp')}
+            ? say('bench.buildOrderForRest')
+            : say('bench.buildOrder')}
       </h2>
       {closed ? null : layers.length === 0 ? (
         <p className="q">
           {parts.length === 0
-            ? say('bench.putSomethingOnTheBenchAndIts')
-            : say('bench.aVolumeIsNotKnownSoNo')}
+            ? say('bench.addMaterialSeeLayersHere')
+            : say('bench.aVolumeNotKnownSo')}
         </p>
       ) : (
         <>
@@ -192,18 +192,21 @@ export function LayersPanel({
           <Mark name="water" size={19} />
           <span>
             {!wet ? (
-              say('bench.howMuchWaterItTakesCannotBe')
+              say('bench.howMuchWaterNeedsCannot')
             ) : waterL > 0 || more > 0 ? (
               <>
                 <b>{say('bench.lOfWater', { waterL: Math.round((waterL + more) / 5) * 5 })}</b>
-                {say('bench.ofLOrMinOfHose', {
-                  more: more > 0 ? say('bench.bringItTo', { lo: (lo + hi) / 2 }) : '',
-                  waterL: measureText(Math.ceil((waterL + more) / hose.bucketL), say('bench.can')),
+                {say('bench.ofLOrMinHose', {
+                  more: more > 0 ? say('bench.toReach', { lo: (lo + hi) / 2 }) : '',
+                  waterL: measureText(
+                    Math.ceil((waterL + more) / hose.bucketL),
+                    say('bench.wateringCan'),
+                  ),
                   bucketL: hose.bucketL,
                   waterL2: Math.max(1, Math.round((waterL + more) / hose.flowLPerMin)),
                   layers:
                     layers.length > 1
-                      ? say('bench.aboutLOnEveryLayerButThe', {
+                      ? say('bench.aboutLOnEveryLayer', {
                           waterL: Math.max(
                             1,
                             Math.round((waterL + more) / Math.max(1, layers.length - 1)),
@@ -213,9 +216,9 @@ export function LayersPanel({
                 })}
               </>
             ) : wet.value > hi ? (
-              say('bench.noWaterItIsWetEnoughLay')
+              say('bench.noWaterWetEnoughPut')
             ) : (
-              say('bench.noWaterIsNeededSqueezeAHandful')
+              say('bench.noWaterNeededDoSqueeze')
             )}
           </span>
         </p>
@@ -223,10 +226,10 @@ export function LayersPanel({
       {mix.massKg !== null && mix.litresMixed !== null && mix.shares.length > 0 && (
         <p className="text-small mt-1" data-testid="totals">
           <b>{kgText(mix.massKg)}</b>{' '}
-          {say('bench.inAllLooseAboutWhenMixed', {
+          {say('bench.inAllLooseAboutWhen', {
             litresLoose: litresText(mix.litresLoose!, volume),
             litresMixed: litresText(mix.litresMixed, volume),
-            building: building ? say('bench.withWhatHoldsAlready', { building }) : '',
+            building: building ? say('bench.withWhatContainsAlready', { building }) : '',
           })}
         </p>
       )}

@@ -22,7 +22,7 @@ function Cautions({ lines }: { lines: readonly BenchItem[] }) {
   if (said.length === 0) return null;
   return (
     <section className="ruled pt-2 text-small" data-testid="cautions">
-      <h3>{say('bench.lookOut')}</h3>
+      <h3>{say('bench.takeCare')}</h3>
       {said.map((s) => (
         <p key={s.name} className="caution mt-1">
           <b>{s.name}.</b> {s.says}
@@ -44,7 +44,7 @@ function LayUpKey({
     return (
       <Link prefetch={false} className="btn key !min-h-key" href={`/batch/${heap.id}#add`}>
         <Mark name="add" size={19} />
-        {say('bench.logWhatWasAddedTo', { name: heap.name })}
+        {say('bench.logWhatWasAdded', { name: heap.name })}
       </Link>
     );
   return (
@@ -55,7 +55,7 @@ function LayUpKey({
       onClick={onLayUp}
     >
       <Mark name="flag" size={19} />
-      {heap ? say('bench.buildByThis', { name: heap.name }) : say('bench.layItUp')}
+      {heap ? say('bench.buildWithThisRecipe', { name: heap.name }) : say('bench.useThisRecipe')}
     </button>
   );
 }
@@ -98,7 +98,7 @@ export function HowItIsLaidUp({
       {(lines.length === 0 || !bench.sound) && (
         <p role="status" className="hint font-semibold">
           {lines.length === 0
-            ? say('bench.putSomethingOnTheBenchFirst')
+            ? say('bench.addAMaterialFirst')
             : 'Put right what is marked on the bench first.'}
         </p>
       )}

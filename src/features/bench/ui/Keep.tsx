@@ -37,7 +37,7 @@ export const KeepRecipe = ({
   <Sheet
     open
     onOpenChange={onOpenChange}
-    title={rest.bench.draft.recipe ? say('bench.keepThisRecipe') : say('bench.keepAsARecipe2')}
+    title={rest.bench.draft.recipe ? say('bench.saveThisRecipe') : say('bench.saveAsARecipe2')}
   >
     <DraftScope name="recipe">
       <KeepForm {...rest} onDone={() => onOpenChange(false)} />
@@ -78,8 +78,8 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
         value={name}
         maxLength={60}
         onChange={(e) => setName(e.target.value)}
-        placeholder={say('bench.litterAndChipSpring')}
-        problem={title.length === 1 ? say('bench.aLongerNamePlease') : undefined}
+        placeholder={say('bench.chickenLitterChipsSpring')}
+        problem={title.length === 1 ? say('bench.useALongerName') : undefined}
       />
       <Field
         label={say('bench.who')}
@@ -97,7 +97,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
             disabled={busy}
             onClick={() => write(recipeOf(bench, v7(), say('bench.copy', { title }), own!), null)}
           >
-            {say('bench.keepMineAsACopy')}
+            {say('bench.saveMineAsCopy')}
           </button>
           {latest && latest.entry !== bench.draft.from && (
             <button
@@ -106,7 +106,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
               disabled={busy}
               onClick={() => write(recipeOf(bench, own!, title), latest.entry)}
             >
-              {say('bench.keepMineOverTheirsVersionStaysIn', { version: latest.version })}
+              {say('bench.saveMineOverTheirsVersion', { version: latest.version })}
             </button>
           )}
         </div>
@@ -114,9 +114,9 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
         <div className="flex gap-2 flex-wrap">
           <SaveButton
             className="btn key flex-1 !min-h-key"
-            label={own ? say('bench.keepAsANewVersion') : say('bench.keep')}
+            label={own ? say('bench.saveAsNewVersion') : say('bench.save')}
             busy={busy}
-            missing={title.length < 2 ? say('bench.giveItANameOfTwoLetters') : whoIsMissing(by)}
+            missing={title.length < 2 ? say('bench.giveNameAtLeastTwo') : whoIsMissing(by)}
             onSave={() => write(recipeOf(bench, own ?? v7(), title), own ? bench.draft.from : null)}
           />
           {own && (
@@ -136,7 +136,7 @@ function KeepForm({ bench, view, by: device, onKept, onDone }: KeepProps) {
                 )
               }
             >
-              {say('bench.keepAsACopy')}
+              {say('bench.saveAsACopy')}
             </button>
           )}
         </div>
@@ -173,9 +173,9 @@ export function Scale({
     wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
   const wrong =
     many === null
-      ? say('bench.typeTheVolumeAsANumberAbove')
+      ? say('bench.typeVolumeAsNumberAbove')
       : factor !== null && factor <= 0
-        ? say('bench.whatIsFixedOrInItAlready', { stays: litresText(stays, volume) })
+        ? say('bench.whatFixedOrAlreadyIn', { stays: litresText(stays, volume) })
         : undefined;
   const apply = (): void => {
     bench.change({
@@ -193,10 +193,10 @@ export function Scale({
     <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.scaleIt')}>
       <p>
         {now === null
-          ? say('bench.aVolumeIsNotKnownSoIt')
+          ? say('bench.aVolumeNotKnownSo2')
           : now > stays
             ? say('bench.itIsLooseNow', { litres: litresText(now, volume) })
-            : say('bench.allOfItIsFixedSoThere')}
+            : say('bench.allFixedSoThereNothing')}
       </p>
       <Field
         label={say('bench.to')}
@@ -206,16 +206,14 @@ export function Scale({
         onChange={(e) => setTo(e.target.value)}
         problem={wrong}
         hint={
-          factor
-            ? say('bench.timesAsMuchOfEverythingThatIs', { factor: factor.toFixed(2) })
-            : undefined
+          factor ? say('bench.timesAsMuchEverythingNot', { factor: factor.toFixed(2) }) : undefined
         }
       />
       <SaveButton
         className="btn key !min-h-key"
         label={say('bench.scale2')}
         busy={false}
-        missing={wrong ?? (factor ? null : say('bench.typeTheVolumeItIsToHave'))}
+        missing={wrong ?? (factor ? null : say('bench.typeVolumeYouWant'))}
         onSave={apply}
       />
     </Sheet>
@@ -246,7 +244,7 @@ export function BuildFromRecipe({
   const recipe = recipeOf(
     bench,
     bench.draft.recipe ?? before?.id ?? v7(),
-    [bench.draft.name, before?.name].find(Boolean) ?? say('bench.fromTheBench'),
+    [bench.draft.name, before?.name].find(Boolean) ?? say('bench.fromTheMixCalculator'),
   );
   const save = (): void =>
     keep(
@@ -260,17 +258,17 @@ export function BuildFromRecipe({
             by,
             data: { recipe, ...(bench.draft.from ? { from: bench.draft.from } : {}) },
           },
-          say('bench.whatItIsBuiltBy', {
-            name: building.find((b) => b.id === to)?.name ?? say('bench.heap'),
+          say('bench.buildSheet', {
+            name: building.find((b) => b.id === to)?.name ?? say('bench.batch'),
           }),
         ),
       () => router.push(`/batch/${to}/build`),
     );
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.layItUp')}>
+    <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.useThisRecipe')}>
       {building.length > 0 ? (
         <label className="label">
-          {say('bench.heapThatIsBuilding')}
+          {say('bench.batchBeingBuilt')}
           <select className="field mt-1" value={to} onChange={(e) => setTo(e.target.value)}>
             {building.map((b) => (
               <option key={b.id} value={b.id}>
@@ -281,7 +279,7 @@ export function BuildFromRecipe({
           </select>
         </label>
       ) : (
-        <p>{say('bench.noHeapIsBuildingJustNowOpen')}</p>
+        <p>{say('bench.noBatchBeingBuiltNow')}</p>
       )}
       <Field
         label={say('bench.who')}
@@ -295,19 +293,19 @@ export function BuildFromRecipe({
         {building.length > 0 && (
           <SaveButton
             className="btn key flex-1 !min-h-key"
-            label={say('bench.buildByThis', {
+            label={say('bench.buildWithThisRecipe', {
               name: building.find((b) => b.id === to)?.name ?? say('bench.it'),
             })}
             busy={busy}
-            missing={to === '' ? say('bench.chooseTheHeap') : whoIsMissing(by)}
+            missing={to === '' ? say('bench.chooseTheBatch') : whoIsMissing(by)}
             onSave={save}
           />
         )}
         <Link prefetch={false} href="/open?for=bench" className="btn !min-h-key">
-          {say('bench.openANewHeap')}
+          {say('bench.startANewBatch')}
         </Link>
       </div>
-      <p className="hint">{say('bench.nothingIsLoggedAsPutInYet')}</p>
+      <p className="hint">{say('bench.thisLogsNothingAsAdded')}</p>
     </Sheet>
   );
 }

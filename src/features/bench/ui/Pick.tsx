@@ -66,7 +66,7 @@ export function Pick({
       />
       {stock.length > 0 && (
         <section>
-          <h3>{say('bench.inTheStore')}</h3>
+          <h3>{say('bench.inStock')}</h3>
           {stock.map(({ role, list }) => (
             <div key={role} className="mt-2">
               <p className="q text-note">
@@ -79,7 +79,7 @@ export function Pick({
       )}
       {library.length > 0 && (
         <section>
-          <h3>{say('bench.fromTheLibraryByTableFigures')}</h3>
+          <h3>{say('bench.fromLibraryWithTableFigures')}</h3>
           {library.map(({ role, list }) => (
             <div key={role} className="mt-2">
               <p className="q text-note">
@@ -90,7 +90,7 @@ export function Pick({
           ))}
         </section>
       )}
-      {shown.length === 0 && <p>{say('bench.noMaterialIsCalledSoAddIt')}</p>}
+      {shown.length === 0 && <p>{say('bench.noMaterialHasNameAdd')}</p>}
     </Sheet>
   );
 }

@@ -12,7 +12,7 @@ type KeptRecipe = BenchView['recipes'][number];
 const HeapsByRecipe = ({ heaps }: Pick<KeptRecipe, 'heaps'>) => (
   <details className="text-hint">
     <summary className="cursor-pointer underline target-in-text flex items-center">
-      {say('bench.oneHeapOtherHeapsBuiltByIt', { heaps: heaps.length })}
+      {say('bench.batchBatchesBuiltWithResults', { heaps: heaps.length })}
     </summary>
     {heaps.map((h) => (
       <p key={h.id}>
@@ -50,7 +50,7 @@ function RecipeRow({
         disabled={busy}
         onClick={onPutAway}
       >
-        {say('bench.putAway')}
+        {say('bench.archive')}
         <span className="sr-only"> {r.name}</span>
       </button>
       {r.heaps.length > 0 && <HeapsByRecipe heaps={r.heaps} />}
@@ -73,15 +73,15 @@ export function Recipes({ view, by }: { view: BenchView; by: string }) {
             by: by || say('bench.somebody'),
             data: { recipe: { ...r.recipe, away: true }, from: r.entry },
           },
-          say('bench.recipePutAway', { name: r.name }),
+          say('bench.recipeArchived', { name: r.name }),
         ),
       () => undefined,
     );
   return (
     <section className="mt-5 ruled pt-2" data-testid="recipes">
-      <h3>{say('bench.recipes')}</h3>
+      <h3>{say('bench.savedRecipes')}</h3>
       {view.recipes.length === 0 ? (
-        <p className="q text-small">{say('bench.noneIsKeptYetWhatLiesOn')}</p>
+        <p className="q text-small">{say('bench.noneSavedYetYouCan')}</p>
       ) : (
         <ul>
           {view.recipes.map((r) => (

@@ -57,7 +57,7 @@ export function RowOf({
           </p>
           <div className="relative mt-1 max-w-[210px] min-h-[22px]">
             {unknown ? (
-              <span className="q text-note">{say('bench.howMuchIsNotKnown')}</span>
+              <span className="q text-note">{say('bench.howMuchNotKnown')}</span>
             ) : (
               <>
                 <HoursBar
@@ -113,7 +113,7 @@ export function RowOf({
                   {value === 1 ? m.name : (m.many ?? m.name)}
                 </option>
               ))}
-              <option value="L">{say('bench.litres')}</option>
+              <option value="L">{say('bench.liters')}</option>
               <option value="kg">{say('bench.kg')}</option>
               <option value="unknown">{say('bench.notKnown')}</option>
             </select>
@@ -130,7 +130,7 @@ export function RowOf({
         </div>
       </div>
       <p className="flex flex-wrap gap-x-3 items-center text-fine text-ink-2">
-        <span>{item.inStore ? item.says : say('bench.tableFiguresNotFromTheStore')}</span>
+        <span>{item.inStore ? item.says : say('bench.tableFiguresNotFromStock')}</span>
         {!unknown && (
           <label className="flex gap-1 items-center min-h-[28px]">
             <input
@@ -148,7 +148,7 @@ export function RowOf({
           onClick={() => bench.setRow(row.id, { fixed: !row.fixed })}
         >
           {row.fixed ? <Lock size={13} /> : <LockOpen size={13} />}
-          {row.fixed ? 'fixed' : say('bench.fixIt')}
+          {row.fixed ? 'fixed' : say('bench.fixAmount')}
         </button>
         {item.load && (
           <Link prefetch={false} className="underline" href={`/store/${item.load}#test`}>
@@ -161,13 +161,13 @@ export function RowOf({
           onClick={() => bench.change({ rows: bench.draft.rows.filter((r) => r.id !== row.id) })}
         >
           <X size={13} />
-          {say('bench.takeOut')}
+          {say('bench.remove')}
           <span className="sr-only"> {label}</span>
         </button>
       </p>
       {over && (
         <p className="text-note marked">
-          {say('bench.moreThanTheStoreHasAreLeft', {
+          {say('bench.moreThanThereInStock', {
             hasLitres: litresText(item.hasLitres, volume),
           })}
         </p>

@@ -63,10 +63,10 @@ export function BenchSize({
   const mm = typed(rain);
   return (
     <section className="ruled pt-2 flex flex-col gap-2 text-small" data-testid="size">
-      <h3>{say('bench.bigEnoughToHoldItsHeat')}</h3>
+      <h3>{say('bench.bigEnoughHoldHeat')}</h3>
       <p data-testid="size-says">
         {m3 < 0.005 ? (
-          say('bench.nothingLiesOnTheBenchYet')
+          say('bench.addMaterialsFirst')
         ) : (
           <>
             {say('bench.settlesTo')} <b>{litresText(litres, volume)}</b>
@@ -76,13 +76,13 @@ export function BenchSize({
               widthM: m(size.widthM),
             })}{' '}
             {m3 < leastM3 ? (
-              <span className="marked">{say('bench.underItRarelyStaysHotAddMore', { least })}</span>
+              <span className="marked">{say('bench.belowRarelyStaysHotAdd', { least })}</span>
             ) : ratio > THIN_SURFACE ? (
               <span className="marked">
-                {say('bench.itHasMOfSurfaceForEach', { ratio: ratio.toFixed(1) })}
+                {say('bench.itHasMSurfaceFor', { ratio: ratio.toFixed(1) })}
               </span>
             ) : (
-              <>{say('bench.yesIsTheLeastAndItHas', { least, ratio: ratio.toFixed(1) })}</>
+              <>{say('bench.yesMinimumHasMSurface', { least, ratio: ratio.toFixed(1) })}</>
             )}
           </>
         )}
@@ -104,7 +104,7 @@ export function BenchSize({
         </label>
         {slots.length > 0 ? (
           <label className="label !mb-0">
-            {say('bench.into')}
+            {say('bench.where')}
             <select
               className="field mt-1"
               value={slotName}
@@ -119,7 +119,7 @@ export function BenchSize({
             </select>
           </label>
         ) : (
-          <p className="hint self-end">{say('bench.drawYourBaysOnTheMapTo')}</p>
+          <p className="hint self-end">{say('bench.drawYourBaysOnMap')}</p>
         )}
       </div>
       {slot && m3 > 0.005 && (
@@ -138,7 +138,7 @@ export function BenchSize({
                 over: over.join(', '),
               })}
           {walls && !fit!.ok
-            ? say('bench.levelItHolds', {
+            ? say('bench.filledLevelThatHolds', {
                 lengthM: volumeText(slot.lengthM * slot.widthM * slot.heightM, volume),
               })
             : ''}
@@ -146,15 +146,15 @@ export function BenchSize({
       )}
       {row && (
         <Field
-          label={say('bench.rowLength')}
+          label={say('bench.windrowLength')}
           unit="m"
           inputMode="decimal"
           value={length}
           onChange={(e) => setLength(e.target.value)}
-          problem={long === null ? say('bench.typeMetresAsANumberOrLeave') : undefined}
+          problem={long === null ? say('bench.typeMetersAsNumberOr') : undefined}
           hint={
             slot?.kind === 'row' && m3 > 0
-              ? say('bench.atWideAndHighItTakesOf', {
+              ? say('bench.atWideHighTakes', {
                   widthM: m(slot.widthM),
                   heightM: m(slot.heightM),
                   shape: m(
@@ -166,37 +166,37 @@ export function BenchSize({
                   ),
                   name: slot.name,
                 })
-              : say('bench.emptyAsItFalls')
+              : say('bench.emptyWorkedOutFromVolume')
           }
         />
       )}
       {m3 > 0.005 && (
         <p>
           {stemM === null ? (
-            say('bench.itsCoreLiesInNoThermometerHas', { way: m(way) })
+            say('bench.itsCoreDeepNoThermometer', { way: m(way) })
           ) : stemM >= way ? (
-            say('bench.itsCoreLiesInYourLongestThermometer', { way: m(way), stemM: m(stemM) })
+            say('bench.itsCoreDeepYourLongest', { way: m(way), stemM: m(stemM) })
           ) : (
             <span className="marked">
-              {say('bench.itsCoreLiesInAndYourLongest', { way: m(way), stemM: m(stemM) })}
+              {say('bench.itsCoreDeepYourLongest2', { way: m(way), stemM: m(stemM) })}
             </span>
           )}
         </p>
       )}
       <Field
-        label={say('bench.rainOnItIfItLiesOpen')}
+        label={say('bench.rainOnIfUncovered')}
         unit={say('bench.mmExpected')}
         inputMode="decimal"
         value={rain}
         onChange={(e) => setRain(e.target.value)}
-        problem={mm === null ? say('bench.typeMillimetresAsANumberOrLeave') : undefined}
+        problem={mm === null ? say('bench.typeMillimetersAsNumberOr') : undefined}
         hint={
           typeof mm === 'number' && m3 > 0.005
-            ? say('bench.atMostLFallOnItsM', {
+            ? say('bench.atMostLFallOn', {
                 mm: Math.round(rainLitres(mm, footM2(shape, size))),
                 shape: footM2(shape, size).toFixed(1),
               })
-            : say('bench.n1MmOn1MIs1')
+            : say('bench.n1MmOn1M')
         }
       />
     </section>

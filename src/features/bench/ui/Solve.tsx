@@ -33,7 +33,7 @@ export const SolvePanel = ({
   onOpenChange,
   ...rest
 }: { open: boolean; onOpenChange: (open: boolean) => void } & Omit<SolveProps, 'onDone'>) => (
-  <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.solveTheAmounts')}>
+  <Sheet open={open} onOpenChange={onOpenChange} title={say('bench.workOutTheAmounts')}>
     <DraftScope name="solve">
       <SolveForm {...rest} onDone={() => onOpenChange(false)} />
     </DraftScope>
@@ -62,7 +62,7 @@ function useAnswer(question: SolveReading['question'], ask: SolveProps['ask']) {
 }
 
 const missingOf = ({ rows, question }: SolveReading): string | null => {
-  if (rows.length === 0) return say('bench.putSomethingWithAKnownAmountOn');
+  if (rows.length === 0) return say('bench.addSomethingWithKnownAmount');
   return question === null ? 'Put right what is marked above.' : null;
 };
 
@@ -85,7 +85,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
   };
   return (
     <>
-      <p className="hint">{say('bench.rowsThatAreFixedStayAsThey')}</p>
+      <p className="hint">{say('bench.fixedRowsStayAsThey')}</p>
       <TargetFields draft={draft} set={set} litresNow={reading.litresNow} volume={volume} />
       <RowLimits
         rows={rows.filter((r) => !without.includes(r.item.name))}
@@ -95,14 +95,14 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
       <SolveObstacles reading={reading} />
       <SaveButton
         className="btn key !min-h-key"
-        label={say('bench.solve2')}
+        label={say('bench.workItOut')}
         busy={false}
         missing={missingOf(reading)}
         onSave={() => void run()}
       />
       {answer === null && (
         <p role="alert" className="marked font-semibold">
-          {say('bench.theSolverFoundNothingLoosenATarget')}
+          {say('bench.noMixWasFoundWiden')}
         </p>
       )}
       {answer && question && (

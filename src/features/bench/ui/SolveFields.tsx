@@ -66,14 +66,14 @@ export function TargetFields({
           onChange={(wet) => set({ wet })}
         />
         <Field
-          label={say('bench.bulkDensityAtMost')}
+          label={say('bench.highestBulkDensity')}
           unit={say('bench.kgM')}
           inputMode="decimal"
           value={draft.dense}
           onChange={(e) => set({ dense: e.target.value })}
         />
         <Field
-          label={say('bench.volumeAtLeast')}
+          label={say('bench.lowestVolume')}
           unit={say('bench.loose', { volumesign: VOLUME_SIGN[volume] })}
           inputMode="decimal"
           value={draft.litres}
@@ -92,7 +92,7 @@ export function TargetFields({
           checked={draft.stock}
           onChange={(e) => set({ stock: e.target.checked })}
         />
-        {say('bench.noMoreThanTheStoreHas')}
+        {say('bench.noMoreThanThereIn')}
       </label>
     </>
   );
@@ -172,7 +172,7 @@ export function RowLimits({
   return (
     <details>
       <summary className="cursor-pointer underline font-semibold min-h-target flex items-center">
-        {say('bench.limitsAndPricesOfEach')}
+        {say('bench.limitsPricesEach')}
       </summary>
       <table className="w-full text-small table-fixed">
         <thead>
@@ -193,7 +193,7 @@ export function RowLimits({
           ))}
         </tbody>
       </table>
-      <p className="hint">{say('bench.emptyNoLimitButTheStoresAnd')}</p>
+      <p className="hint">{say('bench.emptyNoLimitExceptStock')}</p>
     </details>
   );
 }
@@ -212,7 +212,7 @@ export function SolveObstacles({ reading }: { reading: SolveReading }) {
       {badRow && <Wrong>{badRow}</Wrong>}
       {short && (
         <Wrong>
-          {say('bench.atLeastWasAskedForAndThere', {
+          {say('bench.atLeastWasAskedFor', {
             name: short.name,
             leastKg: kgText(short.leastKg),
             mostKg: kgText(short.mostKg),
@@ -221,7 +221,7 @@ export function SolveObstacles({ reading }: { reading: SolveReading }) {
       )}
       {without.length > 0 && fixedUnknown.length === 0 && (
         <p className="hint">
-          {say('bench.takenOutBecauseOneOtherFiguresAre', {
+          {say('bench.leftOutBecauseOneOther', {
             without: without.length,
             without2: listText(without),
           })}
@@ -229,7 +229,7 @@ export function SolveObstacles({ reading }: { reading: SolveReading }) {
       )}
       {fixedUnknown.length > 0 && (
         <Wrong>
-          {say('bench.cannotBeSolvedWhileOneOtherIn', {
+          {say('bench.cannotSolvedWhileOneOther', {
             fixedUnknown: listText(fixedUnknown),
             fixedUnknown2: fixedUnknown.length,
           })}

@@ -141,11 +141,11 @@ export function SolvedPanel({
           cost:
             inSteps.cost === null
               ? ''
-              : say('bench.costOfWhatIsPriced', { cost: inSteps.cost.toFixed(2) }),
+              : say('bench.costWhatHasPrice', { cost: inSteps.cost.toFixed(2) }),
         })}
       </p>
       <button type="button" className="btn key" onClick={onTake}>
-        {say('bench.takeTheseAmounts')}
+        {say('bench.useTheseAmounts')}
       </button>
     </section>
   );

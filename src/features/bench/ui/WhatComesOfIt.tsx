@@ -28,8 +28,8 @@ const amountOfAddition = (a: Addition, measure: Measure): string =>
 /** How far an addition helps, as the end of a sentence that begins with its amount. */
 function helpText(a: Addition): string {
   const one = a.n === 1;
-  const right = one ? say('bench.putsItRight') : say('bench.putItRight');
-  const nearer = one ? say('bench.bringsItNearer') : say('bench.bringItNearer');
+  const right = one ? say('bench.fixesIt') : say('bench.fixIt');
+  const nearer = one ? say('bench.improvesIt') : say('bench.improveIt');
   const costs = a.costs.map((id) =>
     say('bench.goesTo', {
       toLowerCase: WINDOWS[id].name.toLowerCase(),
@@ -130,8 +130,8 @@ function NoAddition({
   return (
     <p className="q" data-testid="no-addition">
       {view.items.some((i) => i.inStore)
-        ? say('bench.nothingInTheStoreMakesItBetter')
-        : say('bench.theStoreIsEmpty')}{' '}
+        ? say('bench.nothingInStockImprovesAlone')
+        : say('bench.thereNothingInStock')}{' '}
       {elsewhere && (
         <b className="font-semibold text-ink">
           {say('bench.aboutOfWould', {
@@ -141,7 +141,7 @@ function NoAddition({
           })}
         </b>
       )}
-      {!elsewhere && !isRight && say('bench.nothingOfTheLibraryDoesEitherTake')}
+      {!elsewhere && !isRight && say('bench.nothingInLibraryDoesEither')}
     </p>
   );
 }
@@ -157,14 +157,14 @@ function nearestHeaps(mix: Mix, heaps: readonly HeapMix[]): HeapMix[] {
 const NearestHeaps = ({ heaps }: { heaps: readonly HeapMix[] }) =>
   heaps.length > 0 && (
     <section className="ruled pt-2">
-      <h3>{say('bench.yourOwnHeapsNearestToThisMix')}</h3>
+      <h3>{say('bench.yourBatchesMostLikeThis')}</h3>
       <ul className="grid sm:grid-cols-2 gap-3 mt-1 text-hint">
         {heaps.map((h) => (
           <li key={h.id}>
             <Link prefetch={false} className="link" href={`/batch/${h.id}`}>
               {h.name}
             </Link>{' '}
-            {say('bench.cNMoist', { cn: h.cn.toFixed(0), moisture: h.moisture.toFixed(0) })}
+            {say('bench.cNMoisture', { cn: h.cn.toFixed(0), moisture: h.moisture.toFixed(0) })}
             <br />
             <span className="text-ink-2">{h.says}</span>
           </li>

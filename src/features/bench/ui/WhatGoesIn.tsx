@@ -24,11 +24,11 @@ export type BenchProps = {
 };
 
 function Heading({ bench: { draft }, view: { heap }, closed }: BenchProps) {
-  const stage = closed ? say('bench.closedWhatToAddToIt') : say('bench.stillBuilding');
-  const kind = draft.recipe ? say('bench.aRecipe') : say('bench.aMixNotKeptYet');
+  const stage = closed ? say('bench.builtWhatAdd') : say('bench.stillBeingBuilt');
+  const kind = draft.recipe ? say('bench.aRecipe') : say('bench.aMixNotSavedYet');
   return (
     <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-      <h1>{heap ? heap.name : draft.name || say('bench.bench')}</h1>
+      <h1>{heap ? heap.name : draft.name || say('bench.mixCalculator')}</h1>
       <span className="q">{heap ? `${heap.place}${heap.place ? ', ' : ''}${stage}` : kind}</span>
     </div>
   );
@@ -36,11 +36,11 @@ function Heading({ bench: { draft }, view: { heap }, closed }: BenchProps) {
 
 const ClosedNote = ({ heap }: { heap: HeapInHand }) => (
   <p className="text-hint border-l-[4px] border-ink pl-2.5 mt-2">
-    {say('bench.anythingRawStartsItsClockAgainChip', {
+    {say('bench.anythingRawStartsClockOver', {
       unlogged:
         heap.unlogged.length === 0
-          ? say('bench.reckonedAsItWasBuiltWhatIt')
-          : say('bench.nobodyLoggedSoThatNoMixOf', { unlogged: listText(heap.unlogged) }),
+          ? say('bench.workedOutAsWasBuilt')
+          : say('bench.nobodyLoggedSoMixCannot', { unlogged: listText(heap.unlogged) }),
     })}
   </p>
 );
@@ -55,9 +55,9 @@ function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
   );
   return (
     <p className="text-hint ruled mt-2 pt-1.5">
-      <b>{say('bench.inItAlready')}</b> {held.join('; ')}
+      <b>{say('bench.alreadyInIt')}</b> {held.join('; ')}
       {heap.waterL > 0 ? say('bench.lOfWater2', { waterL: heap.waterL }) : ''}.
-      {heap.by && !closed ? say('bench.belowWhatOfIsStillToGo', { name: heap.by.name }) : ''}
+      {heap.by && !closed ? say('bench.belowWhatStillAdded', { name: heap.by.name }) : ''}
     </p>
   );
 }
@@ -65,10 +65,10 @@ function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
 const Stale = ({ heap, onReset }: { heap: HeapInHand | null; onReset: () => void }) => (
   <p className="marked font-semibold text-small mt-2" role="status" data-testid="stale">
     {heap
-      ? say('bench.somethingWentIntoSinceYouLaidThis', { name: heap.name })
-      : say('bench.somebodyKeptAnotherVersionOfThisRecipe')}{' '}
+      ? say('bench.somethingWasAddedSinceYou', { name: heap.name })
+      : say('bench.somebodySavedAnotherVersionThis')}{' '}
     <button type="button" className="underline target-in-text" onClick={onReset}>
-      {say('bench.layItOutAnew')}
+      {say('bench.startAgainWithIt')}
     </button>
   </p>
 );
@@ -86,7 +86,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
           {say('bench.water')}{' '}
           <input
             className="small-field !w-[74px]"
-            aria-label={say('bench.waterToAddLitres')}
+            aria-label={say('bench.waterToAddLiters')}
             inputMode="decimal"
             value={bench.draft.waterL}
             placeholder="0"
@@ -97,7 +97,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
       </div>
       {bench.water === null && (
         <p role="alert" className="marked font-semibold text-small mt-1">
-          {say('bench.typeTheWaterAsLitresOrLeave')}
+          {say('bench.typeWaterAsLitersOr')}
         </p>
       )}
     </>
@@ -122,7 +122,7 @@ function Sum({ bench, view, own }: BenchProps) {
   const { mix } = bench;
   const litres = looseLitres(own);
   const weight = mix?.massKg ?? null;
-  const state = view.heap ? say('bench.withWhatIsInIt') : say('bench.asItStands');
+  const state = view.heap ? say('bench.withWhatIn') : say('bench.asItIs');
   return (
     <p className="text-right text-small mt-2" data-testid="sum">
       <b>{measuresText(bench, view)}</b>
@@ -148,7 +148,7 @@ function BenchKeys({
   const keys = [
     { sheet: 'solve', label: say('bench.solve'), disabled: isEmpty },
     { sheet: 'scale', label: say('bench.scale'), disabled: isEmpty },
-    { sheet: 'keep', label: say('bench.keepAsARecipe'), disabled: isEmpty || !bench.sound },
+    { sheet: 'keep', label: say('bench.saveAsARecipe'), disabled: isEmpty || !bench.sound },
   ] as const;
   return (
     <div className="flex flex-wrap gap-2 mt-3">
@@ -215,7 +215,7 @@ export function WhatGoesIn({
       <Heading {...props} />
       <h2 className="!text-subhead mt-3">{say('bench.whatGoesIn')}</h2>
       <p className="text-note text-ink-2">
-        {say('bench.levelDrawAlongTheBarrowsPressAnd', { measures: measures.join(', ') })}
+        {say('bench.levelDragAlongRowPress', { measures: measures.join(', ') })}
       </p>
       {heap && closed && <ClosedNote heap={heap} />}
       {heap && heap.ingredients.length > heap.unlogged.length && (
@@ -233,7 +233,7 @@ export function WhatGoesIn({
           />
         ))}
       </ul>
-      {lines.length === 0 && <p className="py-3">{say('bench.nothingLiesOnTheBenchTakeWhat')}</p>}
+      {lines.length === 0 && <p className="py-3">{say('bench.emptyAddWhatYouHave')}</p>}
       <AddRow bench={bench} onPick={() => onOpen('pick')} />
       {bench.mix && lines.length > 0 && <Sum {...props} />}
       <BenchKeys bench={bench} resetLabel={resetLabel} onOpen={onOpen} />

@@ -33,14 +33,14 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
               text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))}
               label={
                 e
-                  ? say('bench.wantedWorkable', {
+                  ? say('bench.bestWorkable', {
                       name: w.name,
                       id: windowFigure(id, e.value),
                       unit: w.unit,
                       preferred: w.preferred.join(' to '),
                       reasonable: w.reasonable.join(' to '),
                     })
-                  : say('bench.cannotBeComputedWantedWorkable', {
+                  : say('bench.cannotWorkedOutBestWorkable', {
                       name: w.name,
                       preferred: w.preferred.join(' to '),
                       reasonable: w.reasonable.join(' to '),
@@ -53,12 +53,12 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
       })}
       <details className="text-note text-ink-2">
         <summary className="cursor-pointer target-in-text flex items-center underline">
-          {say('bench.whereTheseWindowsComeFrom')}
+          {say('bench.whereTheseRangesComeFrom')}
         </summary>
         <ul>
           {WINDOW_IDS.map((id) => (
             <li key={id}>
-              {say('bench.wantedWorkable2', {
+              {say('bench.bestWorkable2', {
                 name: WINDOWS[id].name,
                 preferred: WINDOWS[id].preferred.join(' to '),
                 reasonable: WINDOWS[id].reasonable.join(' to '),

@@ -67,9 +67,9 @@ function wrongOf(
   volume: VolumeUnit,
 ): string | null {
   if (unit === 'unknown') return null;
-  if (n === null) return say('bench.typeANumberThatIsNotNegative', { name: item.name });
+  if (n === null) return say('bench.typeNumber0OrMore', { name: item.name });
   if (ingredient?.litres != null && ingredient.litres > ABSURD_L)
-    return say('bench.inOneHeapLookAtTheNumber', {
+    return say('bench.inOneBatchCheckNumber', {
       name: item.name,
       litres: litresText(ingredient.litres, volume),
     });

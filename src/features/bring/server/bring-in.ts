@@ -47,7 +47,7 @@ export async function bringIn(request: Request): Promise<Response> {
   const body = await readBody(request, MAX_BYTES);
   if (!body.ok)
     return refuseFile(
-      say('bring.theFileIsMbMbIsThe', {
+      say('bring.theFileMbAtMost', {
         size: Math.round(body.size / 1e6),
         maxbytes: MAX_BYTES / 1e6,
       }),
@@ -61,7 +61,7 @@ export async function bringIn(request: Request): Promise<Response> {
     );
   const { openedId, by, bay, brought, rules } = parsed.data;
   const site = await theSite();
-  if (!site) return refuseFile(say('bring.thisHubHasNoSiteYetName'), 409);
+  if (!site) return refuseFile(say('bring.thisServerHasNoSite'), 409);
   const file = fileOfBrought(brought, sha256);
   if (!file.ok) return refuse(file.problems);
   const fault = textFault(file.file) ?? textFault({ by, bay });
@@ -82,7 +82,7 @@ export async function bringIn(request: Request): Promise<Response> {
       if (held === 'other')
         return {
           ok: false,
-          message: say('bring.aBatchIsInTheLogUnder'),
+          message: say('bring.aBatchAlreadyInLog'),
         };
       if (held === 'nothing') await appendUnderLock(trx, site, entries, now());
       return { ok: true };
@@ -96,7 +96,7 @@ export async function bringIn(request: Request): Promise<Response> {
     );
     return isImpossible(error)
       ? refuseFile(PROBLEM.neverWritten)
-      : refuseFile(say('bring.itCouldNotBeWrittenJustNow'), 503);
+      : refuseFile(say('bring.itCouldNotSavedJust'), 503);
   }
   revalidatePath('/', 'layout');
   return Response.json({ ok: true, batch: openedId });

@@ -30,7 +30,7 @@ const NO_ANSWER: Answer = {
     {
       path: '(form)',
       get message() {
-        return say('bring.theHubDidNotAnswerSoIt');
+        return say('bring.theServerDidNotAnswer');
       },
     },
   ],
@@ -86,8 +86,8 @@ function DropArea({
       onDrop={drop}
     >
       <Mark name="move" size={30} />
-      <b className="text-lead">{dropped ? dropped.name : say('bring.dropAFileHereOrChooseOne')}</b>
-      <span className="hint">{say('bring.aBatchFileJsonOrTemperaturesAs')}</span>
+      <b className="text-lead">{dropped ? dropped.name : say('bring.dropFileHereOrChoose')}</b>
+      <span className="hint">{say('bring.aBatchFileJsonOr')}</span>
       <input
         type="file"
         className="sr-only"
@@ -113,7 +113,7 @@ export function BringIn(p: Props) {
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,430px)]">
       <section className="px-5 py-5 flex flex-col gap-5 min-w-0" aria-labelledby="bring-title">
-        <h1 id="bring-title">{say('bring.bringInABatchKeptElsewhere')}</h1>
+        <h1 id="bring-title">{say('bring.importBatchLoggedElsewhere')}</h1>
         <DropArea dropped={dropped} onFile={take} />
         {file.problem && <Problems list={[{ path: '(file)', message: file.problem }]} />}
         {dropped?.kind === 'csv' && (
@@ -129,12 +129,12 @@ export function BringIn(p: Props) {
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-5 flex flex-col gap-4"
-        aria-label={say('bring.whatItWouldSay')}
+        aria-label={say('bring.result')}
         aria-live="polite"
       >
-        <h2>{say('bring.whatItWouldSay')}</h2>
-        {!dropped && <p className="q">{say('bring.theVerdictOfEachRuleStandsHere')}</p>}
-        {dropped && !brought && <p className="q">{say('bring.sayWhenTheLastRawLoadWent')}</p>}
+        <h2>{say('bring.result')}</h2>
+        {!dropped && <p className="q">{say('bring.theVerdictEachRuleShown')}</p>}
+        {dropped && !brought && <p className="q">{say('bring.sayWhenLastRawMaterial')}</p>}
         {busy && (
           <p className="q" role="status">
             {say('bring.readingAndJudging')}

@@ -17,7 +17,7 @@ export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
   return (
     <div data-testid="bad-rows">
       <p className="font-semibold marked">
-        {say('bring.nothingIsBroughtInOnePlaceIs', { problems: problems.length })}
+        {say('bring.nothingWasImportedPlacePlaces', { problems: problems.length })}
       </p>
       <ul className="mt-1.5 text-small list-disc pl-5">
         {problems.slice(0, BAD_SHOWN).map((b, i) => (
@@ -29,7 +29,7 @@ export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
       {problems.length > BAD_SHOWN && (
         <p className="q">{say('bring.andMore', { problems: problems.length - BAD_SHOWN })}</p>
       )}
-      <p className="mt-1.5">{say('bring.mendTheFileAndDropItAgain')}</p>
+      <p className="mt-1.5">{say('bring.fixFileDropAgain')}</p>
     </div>
   );
 }
@@ -41,7 +41,7 @@ const Summary = ({ preview: v }: { preview: Preview }) => (
     <b>
       {v.readings.toLocaleString('en')} {v.readings === 1 ? 'reading' : 'readings'}
     </b>{' '}
-    {say('bring.atOnePlaceOtherPlacesOneAct', {
+    {say('bring.atPointPointsOtherEntry', {
       points: v.points,
       events: v.events,
       from: whenText(v.timeZone, v.from),
@@ -101,7 +101,7 @@ function VerdictChoices({
     onChange((c) => ({ ...c, byHand: { ...c.byHand, [id]: checked } }));
   return (
     <fieldset>
-      <legend className="label">{say('bring.keepItUnderWhichRules')}</legend>
+      <legend className="label">{say('bring.whichRulesMustMeet')}</legend>
       <ul data-testid="preview-verdicts">
         {preview.verdicts.map((v) => (
           <VerdictRow
@@ -114,16 +114,16 @@ function VerdictChoices({
         ))}
       </ul>
       <LeadSelect
-        label={say('bring.whichRuleDoesTheHeadOfThe')}
+        label={say('bring.whichRuleShownFirstOn')}
         chosen={chosen}
         named={preview.verdicts}
         onLead={(leads) => onChange((c) => ({ ...c, leads }))}
       />
       <p className="hint mt-1">
-        {say('bring.whichRuleHoldsForYouCheckWith', {
+        {say('bring.whichRuleAppliesYouCheck', {
           chosen:
             chosen.length === 0
-              ? say('bring.noneIsTickedItIsKeptWithout')
+              ? say('bring.noneTickedHasNoRule')
               : say('bring.itWouldMeetOf', { met: met.length, chosen: chosen.length }),
         })}
       </p>
@@ -168,7 +168,7 @@ export function BroughtForm({
       />
       <p className="hint">{preview.policy}</p>
       <Field
-        label={say('bring.whoBringsItIn')}
+        label={say('bring.whoImportsIt')}
         value={by}
         onChange={(e) => set({ by: e.target.value })}
         maxLength={60}
@@ -178,14 +178,14 @@ export function BroughtForm({
         value={bay}
         onChange={(e) => set({ bay: e.target.value })}
         maxLength={40}
-        hint={say('bring.ifItStandsOnThisSite')}
+        hint={say('bring.ifOnThisSite')}
       />
       <Problems list={refused} />
       <SaveButton
         className="btn key !min-h-glove"
-        label={say('bring.bringItIn')}
+        label={say('bring.importIt')}
         busy={sending}
-        missing={by.trim() === '' ? say('bring.sayWhoBringsItIn') : null}
+        missing={by.trim() === '' ? say('bring.sayWhoImportsIt') : null}
         onSave={() => onKeep(rules)}
       />
     </>

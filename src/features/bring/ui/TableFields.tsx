@@ -19,12 +19,20 @@ function ReadingFields({
   return (
     <>
       <Choices
-        label={say('bring.howIsTheTableLaidOut')}
+        label={say('bring.howTableLaidOut')}
         value={options.shape}
         onChange={(v) => v && setOptions({ ...options, shape: v })}
         options={[
-          { value: 'long', label: say('bring.aReadingARow'), hint: say('bring.timePointValue') },
-          { value: 'wide', label: say('bring.aRoundARow'), hint: say('bring.timeThenEachPoint') },
+          {
+            value: 'long',
+            label: say('bring.oneReadingPerRow'),
+            hint: say('bring.timePointValue'),
+          },
+          {
+            value: 'wide',
+            label: say('bring.oneCheckPerRow'),
+            hint: say('bring.timeThenEachPoint'),
+          },
         ]}
       />
       <Choices
@@ -38,12 +46,12 @@ function ReadingFields({
       />
       <div>
         <Field
-          label={say('bring.timeZoneOfItsClock')}
+          label={say('bring.timeZoneClock')}
           list="zones"
           value={options.timeZone}
           onChange={(e) => setOptions({ ...options, timeZone: e.target.value })}
-          hint={say('bring.usedWhereATimeNamesNoOffset')}
-          problem={isZone ? undefined : say('bring.chooseAZoneSuchAsEuropeLondon')}
+          hint={say('bring.usedWhereTimeHasNo')}
+          problem={isZone ? undefined : say('bring.chooseZoneSuchAsEurope')}
         />
         <datalist id="zones">
           {zones.map((z) => (
@@ -52,7 +60,7 @@ function ReadingFields({
         </datalist>
       </div>
       <Choices
-        label={say('bring.ifADateIsNotYearFirst')}
+        label={say('bring.ifDateDoesNotStart')}
         value={options.dateOrder}
         onChange={(v) => v && setOptions({ ...options, dateOrder: v })}
         options={[
@@ -81,22 +89,22 @@ function BatchFields({ batch, setBatch }: Pick<FieldsProps, 'batch' | 'setBatch'
         onChange={(e) => setBatch({ ...batch, name: e.target.value })}
       />
       <Field
-        label={say('bring.whenTheLastRawLoadWentIn')}
+        label={say('bring.whenLastRawMaterialWent')}
         type="datetime-local"
         value={batch.builtLocal}
         onChange={(e) => setBatch({ ...batch, builtLocal: e.target.value })}
-        hint={say('bring.byTheSameClockNothingBeforeIt')}
-        problem={batch.builtLocal ? undefined : say('bring.neededTheClockStartsHere')}
+        hint={say('bring.bySameClockNothingBefore')}
+        problem={batch.builtLocal ? undefined : say('bring.neededClockStartsHere')}
       />
       <Choices
-        label={say('bring.howWasItKept')}
+        label={say('bring.method')}
         value={batch.method}
         onChange={(v) => v && setBatch({ ...batch, method: v })}
         columns={3}
         options={[
           { value: 'turned', label: say('bring.turned') },
           { value: 'static', label: say('bring.static') },
-          { value: 'vessel', label: say('bring.vessel') },
+          { value: 'vessel', label: say('bring.inVessel') },
         ]}
       />
     </>
@@ -109,7 +117,7 @@ const FirstRows = ({ rows }: { rows: readonly string[][] }) => (
     className="overflow-x-auto"
     tabIndex={0}
     role="group"
-    aria-label={say('bring.firstRowsOfTheFile')}
+    aria-label={say('bring.firstRowsFile')}
   >
     <table className="text-hint border-collapse">
       <caption className="text-left label">

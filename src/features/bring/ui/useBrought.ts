@@ -25,12 +25,12 @@ async function readDropped(file: File): Promise<Dropped | string> {
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
   } catch {
-    return say('bring.isNotUtf8TextSaveIt', { name: file.name });
+    return say('bring.isNotUtf8Text', { name: file.name });
   }
   if (/^\s*[{[]/.test(text.replace(/^\uFEFF/, ''))) return { kind: 'file', name: file.name, text };
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
   if (data.length < 2 || (data[0]?.length ?? 0) < 2)
-    return say('bring.holdsNeitherABatchFileNorA', { name: file.name });
+    return say('bring.isNeitherBatchFileNor', { name: file.name });
   return { kind: 'csv', name: file.name, rows: data };
 }
 

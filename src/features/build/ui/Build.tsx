@@ -53,7 +53,7 @@ function ChargeForm({
   const missing = !put.sound
     ? 'Put right what is marked above.'
     : litres === null
-      ? say('build.typeTheLitresOfWaterAsA')
+      ? say('build.typeLitersWaterAsNumber')
       : put.parts.length === 0 && Object.keys(rest).length === 0
         ? say('build.sayWhatWentIn')
         : whoIsMissing(by);
@@ -92,11 +92,11 @@ function ChargeForm({
       <PutIn put={put} sources={view.sources} measures={view.measures} />
       <Field
         label={say('build.waterWithIt')}
-        unit={say('build.litresClean')}
+        unit={say('build.litersClean')}
         inputMode="decimal"
         value={water}
         onChange={(e) => setWater(e.target.value)}
-        problem={litres === null ? say('build.typeLitresAsANumberOrLeave') : undefined}
+        problem={litres === null ? say('build.typeLitersAsNumberOr') : undefined}
       />
       <Choices
         label={say('build.how')}
@@ -109,7 +109,7 @@ function ChargeForm({
       />
       <details>
         <summary className="link min-h-choice flex items-center cursor-pointer">
-          {say('build.baseActivatorCoverNoteTime')}
+          {say('build.baseActivatorCoverLayerNote')}
         </summary>
         <div className="flex flex-col gap-3 mt-2">
           <Field
@@ -117,17 +117,17 @@ function ChargeForm({
             value={base}
             maxLength={120}
             onChange={(e) => setBase(e.target.value)}
-            placeholder={say('build.twigsPalletWireAgainstRats')}
+            placeholder={say('build.twigsPalletWireMeshAgainst')}
           />
           <Field
             label={say('build.activator2')}
             value={activator}
             maxLength={120}
             onChange={(e) => setActivator(e.target.value)}
-            placeholder={say('build.aBucketOfFinishedCompost')}
+            placeholder={say('build.aBucketFinishedCompost')}
           />
           <Field
-            label={say('build.coverOverIt')}
+            label={say('build.coverLayer2')}
             value={cover}
             maxLength={120}
             onChange={(e) => setCover(e.target.value)}
@@ -156,7 +156,7 @@ function ChargeForm({
         <Problems list={problems} />
         <SaveButton
           className="btn key !min-h-[72px]"
-          label={layer ? say('build.layerIsIn', { n: layer.n }) : say('build.itIsIn')}
+          label={layer ? say('build.layerIsIn', { n: layer.n }) : say('build.saveItIsIn')}
           busy={busy}
           missing={missing}
           onSave={save}
@@ -185,7 +185,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             {[
               view.place,
               say('build.buildingSince', { since: view.since }),
-              view.recipe ? say('build.by', { recipe: view.recipe }) : null,
+              view.recipe ? say('build.with', { recipe: view.recipe }) : null,
             ]
               .filter(Boolean)
               .join(', ')}
@@ -193,15 +193,15 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
         </div>
         {view.closed ? (
           <p className="font-semibold" data-testid="closed">
-            {say('build.closedTheClockRunsFromThenWhat', { closed: view.closed })}{' '}
+            {say('build.addingFinishedClockRunsFrom', { closed: view.closed })}{' '}
             <Link prefetch={false} className="link" href={`/batch/${view.id}#add`}>
-              {say('build.theHeapsPage')}
+              {say('build.theBatchsPage')}
             </Link>
-            {say('build.rawItStartsTheClockAgain')}
+            {say('build.rawMaterialStartsClockOver')}
           </p>
         ) : (
           <p className="text-subhead" data-testid="no-clock">
-            {say('build.noClockRunsYetItStartsWhen')}
+            {say('build.noClockRunsYetStarts')}
           </p>
         )}
         {view.wrongUnit && <p className="marked font-semibold w-fit">{view.wrongUnit}</p>}
@@ -216,7 +216,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             <p className="text-says leading-[1.35]">
               {next.title}.
               {next.waterL > 0
-                ? say('build.thenLOfWaterOverIt', { waterL: next.waterL })
+                ? say('build.thenLWaterOn', { waterL: next.waterL })
                 : say('build.noWaterOnIt')}
             </p>
             <p className="flex flex-wrap gap-2">
@@ -254,13 +254,13 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
                 className="btn !min-h-row max-sm:w-full"
                 href={`/bench?heap=${view.id}`}
               >
-                {say('build.workOutAMixOnTheBench')}
+                {say('build.workOutARecipe')}
               </Link>
             )}
           </p>
         )}
         {view.layers.length > 0 && !next && !view.closed && (
-          <p className="font-semibold">{say('build.everyLayerIsInWasThatThe')}</p>
+          <p className="font-semibold">{say('build.everyLayerInWasLast')}</p>
         )}
         <section data-testid="went">
           <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{say('build.whatIsInIt')}</h2>
@@ -278,7 +278,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             ))}
           </ul>
           {view.went.length > 0 && (
-            <p className="hint mt-1">{say('build.somethingWrongHereStrikeItInThe')}</p>
+            <p className="hint mt-1">{say('build.somethingWrongHereVoidIn')}</p>
           )}
         </section>
         {!view.closed && (
@@ -289,21 +289,21 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
               className="btn key !min-h-row max-sm:w-full"
             >
               <Mark name="flag" />
-              {say('build.close', { name: view.name })}
+              {say('build.finishAddingTo', { name: view.name })}
             </Link>
             <Link
               prefetch={false}
               href={`/batch/${view.id}/sheet`}
               className="btn !min-h-row max-sm:w-full"
             >
-              {say('build.sheetToPrint')}
+              {say('build.printTheBuildSheet')}
             </Link>
             <Link
               prefetch={false}
               href={`/bench?heap=${view.id}`}
               className="btn !min-h-row max-sm:w-full"
             >
-              {say('build.onTheBench')}
+              {say('build.inTheMixCalculator')}
             </Link>
           </p>
         )}
@@ -311,7 +311,7 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-3">
         {view.layers.length > 0 ? (
           <>
-            <h2>{say('build.howItGoesUp')}</h2>
+            <h2>{say('build.buildOrder')}</h2>
             <LayeredHeap
               layers={view.layers}
               high={view.high}
@@ -342,10 +342,10 @@ export function Build({ view, by, nowLocal }: { view: BuildView; by: string; now
             {view.planned && <p className="q text-small">{view.planned}</p>}
           </>
         ) : (
-          <p>{say('build.noRecipeIsLaidUpHerePut')}</p>
+          <p>{say('build.noRecipeSetForThis')}</p>
         )}
         <section className="ruled pt-2 flex flex-col gap-2">
-          <h3>{say('build.lookOut')}</h3>
+          <h3>{say('build.takeCare')}</h3>
           {view.cautions.map((c) => (
             <p key={c} className="caution">
               {c}

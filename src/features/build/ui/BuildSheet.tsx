@@ -19,23 +19,23 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
         </button>
       </p>
       <div className="flex justify-between items-baseline gap-4">
-        <h1>{say('build.layUp', { name: view.name })}</h1>
+        <h1>{say('build.buildSheet', { name: view.name })}</h1>
         <p className="q">{[site, view.place, day].filter(Boolean).join(', ')}</p>
       </div>
       {view.recipe && (
         <p>
-          {say('build.by2', { recipe: view.recipe })} {view.planned}
+          {say('build.with2', { recipe: view.recipe })} {view.planned}
         </p>
       )}
       {view.layers.length === 0 ? (
-        <p>{say('build.noRecipeIsLaidUpInThis')}</p>
+        <p>{say('build.noRecipeSetForThis2')}</p>
       ) : (
         <div className="grid grid-cols-[300px_1fr] max-sm:grid-cols-1 gap-5 items-start">
           <LayeredHeap
             layers={view.layers}
             high={view.high}
             wide={view.wide}
-            label={say('build.theLayersFromTheGroundUp')}
+            label={say('build.theLayersFromGroundUp')}
           />
           <table className="w-full text-body" data-testid="sheet">
             <thead>
@@ -92,7 +92,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
         ))}
       </section>
       <p className="grid grid-cols-3 gap-6 mt-4 text-small">
-        {[say('build.builtBy'), say('build.lastRawLoadDayAndHour'), say('build.coveredWith')].map(
+        {[say('build.builtBy'), say('build.lastRawMaterialDayHour'), say('build.coveredWith')].map(
           (w) => (
             <span key={w} className="border-t-[1.4px] border-ink pt-1 mt-8">
               {w}
@@ -100,7 +100,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
           ),
         )}
       </p>
-      <p className="hint">{say('build.theClockOfTheHeapStartsAt')}</p>
+      <p className="hint">{say('build.theClockThisBatchStarts')}</p>
     </div>
   );
 }

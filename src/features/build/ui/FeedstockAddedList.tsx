@@ -39,14 +39,14 @@ export function FeedstockAddedList({ view }: { view: BuildView }) {
           className="link inline-flex items-center min-h-target"
           href={`/batch/${view.id}/build`}
         >
-          {view.closed ? say('build.howItWasBuilt') : say('build.buildItLayerByLayer')}
+          {view.closed ? say('build.howItWasBuilt') : say('build.buildLayerByLayer')}
         </Link>{' '}
         <Link
           prefetch={false}
           className="link inline-flex items-center min-h-target ml-4"
           href={`/bench?heap=${view.id}`}
         >
-          {view.closed ? say('build.whatToAddToItNow') : say('build.onTheBench')}
+          {view.closed ? say('build.whatAddNow') : say('build.inTheMixCalculator')}
         </Link>
       </p>
     </section>

@@ -64,7 +64,7 @@ export function PutIn({
             onChange={(e) => set(i, { source: e.target.value })}
           >
             {store.length > 0 && (
-              <optgroup label={say('build.inTheStore')}>
+              <optgroup label={say('build.inStock')}>
                 {store.map((s) => (
                   <option key={s.key} value={s.key}>
                     {s.name}: {s.says}
@@ -72,7 +72,7 @@ export function PutIn({
                 ))}
               </optgroup>
             )}
-            <optgroup label={say('build.notFromTheStore2')}>
+            <optgroup label={say('build.notFromStock2')}>
               {library.map((s) => (
                 <option key={s.key} value={s.key}>
                   {s.name}
@@ -98,7 +98,7 @@ export function PutIn({
               className="link min-h-[40px] pointer-coarse:min-h-choice"
               onClick={() => put.setRows(put.rows.filter((_, k) => k !== i))}
             >
-              {say('build.takeThisLineOut')}
+              {say('build.removeThisLine')}
             </button>
           </p>
         </div>
@@ -114,7 +114,7 @@ export function PutIn({
             ])
           }
         >
-          {put.rows.length === 0 ? say('build.somethingWentIn') : say('build.somethingElseToo')}
+          {put.rows.length === 0 ? say('build.somethingWentIn') : say('build.addAnotherMaterial')}
         </button>
       </p>
     </div>

@@ -24,9 +24,9 @@ export function Compare({
     router.replace(`/compare?${ids.map((id) => `h=${id}`).join('&')}`, { scroll: false });
   return (
     <div className="px-5 py-4 flex flex-col gap-4 max-w-[1180px]">
-      <h1>{say('compare.heapsByTheirAge')}</h1>
+      <h1>{say('compare.batchesByAge')}</h1>
       <fieldset>
-        <legend className="label">{say('compare.whichHeapsSixAtMostTheFirst')}</legend>
+        <legend className="label">{say('compare.whichBatchesUpSixOthers')}</legend>
         <div className="flex flex-wrap gap-2">
           {heaps.map((h) => {
             const at = chosen.indexOf(h.id);
@@ -41,24 +41,24 @@ export function Compare({
                 onClick={() => go(at >= 0 ? chosen.filter((x) => x !== h.id) : [...chosen, h.id])}
               >
                 {at === 0 ? `1. ${h.name}` : h.name}
-                {h.gone ? say('compare.gone') : ''}
+                {h.gone ? say('compare.finished') : ''}
               </button>
             );
           })}
         </div>
       </fieldset>
       {view.curves.length === 0 ? (
-        <p>{say('compare.chooseHeapsThatHaveBeenRead')}</p>
+        <p>{say('compare.chooseBatchesHaveTemperatures')}</p>
       ) : (
         <>
-          <p className="q text-hint">{say('compare.hottestPlaceOfEachRoundCountedFrom')}</p>
+          <p className="q text-hint">{say('compare.hottestPointEachCheckCounted')}</p>
           <Ages curves={view.curves} days={view.days} ticks={view.ticks} unit={unit} />
           <section aria-labelledby="alike">
             <h2 id="alike" className="!text-figure">
-              {say('compare.mostLikeAtItsAge', { name: firstOf(view.curves).name })}
+              {say('compare.mostLikeAtAge', { name: firstOf(view.curves).name })}
             </h2>
             {view.alike.length === 0 ? (
-              <p className="q">{say('compare.noOlderHeapWasAlikeSoFar')}</p>
+              <p className="q">{say('compare.noOlderBatchWasSimilar')}</p>
             ) : (
               <ul data-testid="alike">
                 {view.alike.map((a) => (
@@ -73,7 +73,7 @@ export function Compare({
                         className="link min-h-target"
                         onClick={() => go([...chosen, a.id])}
                       >
-                        {say('compare.drawItToo')}
+                        {say('compare.showItToo')}
                       </button>
                     )}
                   </li>
@@ -81,7 +81,7 @@ export function Compare({
               </ul>
             )}
           </section>
-          <Disclosure summary={say('compare.theSameAsATable')}>
+          <Disclosure summary={say('compare.sameAsATable')}>
             <div className="overflow-x-auto">
               <table className="text-small">
                 <thead>

@@ -65,8 +65,8 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
             inputMode="decimal"
             value={litres}
             onChange={(e) => setLitres(e.target.value)}
-            problem={amount === null ? say('day.typeLitresAsANumberOrLeave') : undefined}
-            hint={say('day.didItGoOnAHeapThen')}
+            problem={amount === null ? say('day.typeLitersAsNumberOr') : undefined}
+            hint={say('day.didGoOnAnotherBatch')}
           />
         </>
       )}
@@ -76,13 +76,13 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
         maxLength={60}
         autoComplete="name"
         onChange={(e) => setBy(e.target.value)}
-        hint={say('day.yourNameGoesBesideIt')}
+        hint={say('day.yourNameSavedWith')}
       />
       <Problems list={problems} />
       <SaveButton
-        label={say('day.keepIt')}
+        label={say('day.save')}
         busy={busy}
-        missing={amount === null ? say('day.typeLitresAsANumberOrLeave') : whoIsMissing(by)}
+        missing={amount === null ? say('day.typeLitersAsNumberOr') : whoIsMissing(by)}
         onSave={save}
       />
     </>

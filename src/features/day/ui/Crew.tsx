@@ -46,7 +46,7 @@ function CrewForm({ work, by: device }: CrewProps) {
   const section = { draft, set };
   return (
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-5">
-      <h1>{say('day.crewMachineLimits')}</h1>
+      <h1>{say('day.crewAndHours2')}</h1>
       <DayFields {...section} />
       <PeopleFields {...section} />
       <MachineFields {...section} />
@@ -66,14 +66,14 @@ function CrewForm({ work, by: device }: CrewProps) {
       />
       <Problems list={problems} />
       <SaveButton
-        label={say('day.keepAllThis')}
+        label={say('day.save2')}
         busy={busy}
         missing={missingInWork(draft) ?? whoIsMissing(by)}
         onSave={save}
       />
       {saved && (
         <p role="status" className="font-semibold">
-          {say('day.keptTodayAndThePlanGoBy')}
+          {say('day.savedTodayPlanFollowFrom')}
         </p>
       )}
     </div>

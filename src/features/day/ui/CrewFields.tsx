@@ -126,7 +126,7 @@ function PersonFields({
         onChange={(e) => onChange({ name: e.target.value })}
       />
       <Field
-        label={say('day.forHeaps')}
+        label={say('day.forComposting')}
         unit={say('day.hADay')}
         inputMode="decimal"
         value={person.hours}
@@ -136,7 +136,7 @@ function PersonFields({
         {say('day.drivesTheMachine')}
       </Tick>
       <button type="button" className="btn mt-6" onClick={onOut}>
-        {say('day.takeOut')}
+        {say('day.remove')}
         <span className="sr-only"> {person.name}</span>
       </button>
     </div>
@@ -173,19 +173,19 @@ export function MachineFields({ draft: { machine }, set }: Section) {
   return (
     <Part title={say('day.machine')}>
       <Tick on={machine.on} onChange={(on) => change({ on })}>
-        {say('day.thereIsALoaderOrATurner')}
+        {say('day.thereLoaderOrTurner')}
       </Tick>
       {machine.on && (
         <>
           <div className="grid grid-cols-[1fr_150px] gap-3 max-w-[420px]">
             <Field
-              label={say('day.whatItIsCalled')}
+              label={say('day.itsName')}
               value={machine.name}
               maxLength={40}
               onChange={(e) => change({ name: e.target.value })}
             />
             <Field
-              label={say('day.freeForHeaps')}
+              label={say('day.hoursForComposting')}
               unit={say('day.hADay')}
               inputMode="decimal"
               value={machine.hours}
@@ -209,7 +209,7 @@ export function WaterFields({ draft, set }: Section) {
           inputMode="decimal"
           value={draft.flow}
           onChange={(e) => set({ flow: e.target.value })}
-          hint={say('day.timeAFullBucket10LIn')}
+          hint={say('day.timeFullBucket10L')}
         />
         <Field
           label={say('day.aBucketHolds')}
@@ -228,12 +228,12 @@ export function LeastSizeFields({ draft, set }: Section) {
     <Part title={say('day.size')}>
       <div className="max-w-[200px]">
         <Field
-          label={say('day.aHeapWantsAtLeast')}
+          label={say('day.smallestBatchHeatsWell')}
           unit="m³"
           inputMode="decimal"
           value={draft.least}
           onChange={(e) => set({ least: e.target.value })}
-          hint={say('day.aboutOneAsARuleTheBench')}
+          hint={say('day.usuallyAboutOneMixCalculator')}
         />
       </div>
     </Part>
@@ -244,12 +244,12 @@ export function LimitFields({ draft: { limits }, set }: Section) {
   return (
     <Part title={say('day.tooHot')}>
       <Tick on={limits !== null} onChange={(on) => set({ limits: on ? usualLimits() : null })}>
-        {say('day.thisSiteHasLimitsOfItsOwn')}
+        {say('day.thisSiteHasOwnLimits')}
       </Tick>
       {limits ? (
         <div className="grid grid-cols-3 gap-3 max-w-[480px]">
           <Field
-            label={say('day.lookOutFrom')}
+            label={say('day.watchFrom')}
             unit="°C"
             inputMode="decimal"
             value={limits.warnC}
@@ -273,7 +273,7 @@ export function LimitFields({ draft: { limits }, set }: Section) {
         </div>
       ) : (
         <p className="hint">
-          {say('day.withoutEachMethodGoesByItsOwn', {
+          {say('day.withoutTheseEachMethodUses', {
             warnC: USUAL_LIMITS.warnC,
             actC: USUAL_LIMITS.actC,
             dangerC: USUAL_LIMITS.dangerC,
@@ -297,7 +297,7 @@ function ChoreLine({
     <div className="grid grid-cols-[170px_1fr_100px_100px_auto] gap-3 items-start max-sm:grid-cols-2">
       <div>
         <label className="label" htmlFor={`chore-${chore.id}`}>
-          {say('day.chore')}
+          {say('day.regularTask')}
         </label>
         <select
           id={`chore-${chore.id}`}
@@ -333,7 +333,7 @@ function ChoreLine({
         onChange={(e) => onChange({ minutes: e.target.value })}
       />
       <button type="button" className="btn mt-6" onClick={onOut}>
-        {say('day.takeOut')}
+        {say('day.remove')}
       </button>
     </div>
   );
@@ -347,7 +347,7 @@ export function ChoreFields({ draft: { chores }, set, mark }: Section & { mark: 
     set({ chores: [...chores, chore] });
   };
   return (
-    <Part title={say('day.whatComesRound')}>
+    <Part title={say('day.regularTasks')}>
       {chores.map((chore, i) => (
         <ChoreLine
           key={chore.id}
@@ -358,7 +358,7 @@ export function ChoreFields({ draft: { chores }, set, mark }: Section & { mark: 
       ))}
       <p>
         <button type="button" className="btn" onClick={add}>
-          {say('day.addAChore')}
+          {say('day.addARegularTask')}
         </button>
       </p>
     </Part>

@@ -29,13 +29,13 @@ const LATER = [
   {
     value: '24',
     get label() {
-      return say('day.aDay');
+      return say('day.inADay');
     },
   },
   {
     value: '48',
     get label() {
-      return say('day.twoDays');
+      return say('day.inTwoDays');
     },
   },
 ] as const;
@@ -84,7 +84,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
       () =>
         submitOrQueue(
           { id, batch: task.batch, kind: 'assign', at: null, by, data: { task: name, who: to } },
-          say('day.givenTo', { name: task.name, to }),
+          say('day.assignedTo', { name: task.name, to }),
         ),
       onDone,
     );
@@ -106,7 +106,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
               ...(words.trim() ? { words: words.trim() } : {}),
             },
           },
-          say('day.putOff2', { name: task.name }),
+          say('day.postponed2', { name: task.name }),
         ),
       onDone,
     );
@@ -118,16 +118,16 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
         </p>
       )}
       <Choices
-        label={say('day.canItBeDoneLater')}
+        label={say('day.canDoneLater')}
         value={impossible}
         onChange={setImpossible}
         options={[
           { value: 'no', label: say('day.later') },
-          { value: 'yes', label: say('day.notPossible'), hint: say('day.lookAgainAllTheSame') },
+          { value: 'yes', label: say('day.notPossible'), hint: say('day.checkAgainAnyway') },
         ]}
       />
       <Choices
-        label={say('day.lookAtItAgain')}
+        label={say('day.checkItAgain')}
         value={later}
         onChange={setLater}
         columns={2}
@@ -152,13 +152,13 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
         maxLength={60}
         autoComplete="name"
         onChange={(e) => setBy(e.target.value)}
-        hint={say('day.yourNameGoesBesideIt')}
+        hint={say('day.yourNameSavedWith')}
       />
       <Problems list={problems} />
       {crew.length > 0 && (
         <div className="flex flex-col gap-2 border-t border-rule pt-2">
           <Choices
-            label={say('day.orGiveItTo')}
+            label={say('day.orAssignItTo')}
             value={to}
             onChange={setTo}
             columns={3}
@@ -172,13 +172,13 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
         </div>
       )}
       <SaveButton
-        label={say('day.putItOff')}
+        label={say('day.postpone')}
         busy={busy}
         missing={
           reason === ''
-            ? say('day.chooseWhy')
+            ? say('day.chooseAReason')
             : later === ''
-              ? say('day.chooseWhenItIsLookedAtAgain')
+              ? say('day.chooseWhenCheckAgain')
               : whoIsMissing(by)
         }
         onSave={save}

@@ -13,7 +13,7 @@ export function PutOffButton({ task, by }: { task: PutOffTask; by: string }) {
         className="link text-small min-h-target inline-flex items-center"
         onClick={() => setOpen(true)}
       >
-        {say('day.putItOff')}
+        {say('day.postpone')}
       </button>
       {open && <PutOff task={task} by={by} onDone={() => setOpen(false)} />}
     </>

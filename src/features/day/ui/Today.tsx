@@ -35,10 +35,10 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
                   : view.urgent,
               )}
             </b>{' '}
-            {say('day.cantWait')}
+            {say('day.urgent')}
           </>
         ) : (
-          say('day.nothingThatCannotWait')
+          say('day.nothingUrgent')
         )}
       </p>
       {view.load && (
@@ -79,7 +79,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
         return g.later ? (
           <details key={g.title}>
             <summary className={`${head} min-h-target flex items-end cursor-pointer`}>
-              {g.title}: {say('day.oneTaskOtherTasks', { tasks: g.tasks.length + g.more })}
+              {g.title}: {say('day.taskTasks', { tasks: g.tasks.length + g.more })}
             </summary>
             {rows}
           </details>
@@ -96,7 +96,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
           {say('day.theNextFourteenDays')}
         </Link>
         <Link prefetch={false} className="link" href="/fire">
-          {view.fireCard ? say('day.fireCard') : say('day.fireCardNobodyIsNamedYet')}
+          {view.fireCard ? say('day.firePlan') : say('day.firePlanNobodyNamedYet')}
         </Link>
       </p>
       {done && <ChoreDone key={done.key} task={done} by={by} onDone={() => setDone(null)} />}
@@ -152,7 +152,7 @@ function TaskRow({
           )}
           {t.mayWait && (
             <button type="button" className={small} onClick={onPutOff}>
-              {say('day.putOffGive')}
+              {say('day.postponeAssign')}
               <span className="sr-only">
                 {' '}
                 {t.name}: {t.words.act}

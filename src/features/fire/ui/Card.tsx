@@ -26,7 +26,7 @@ export function Card({
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-4">
       <div className="flex flex-wrap justify-between items-baseline gap-3">
-        <h1>{say('fire.fireCard', { site })}</h1>
+        <h1>{say('fire.firePlan', { site })}</h1>
         <p className="flex gap-3 print:hidden">
           <button type="button" className="btn" onClick={() => window.print()}>
             <Printer size={18} />
@@ -70,7 +70,7 @@ export function Card({
           </ul>
           {card.address && (
             <p>
-              <b>{say('fire.sayWhere')}</b> {card.address}
+              <b>{say('fire.locationToGive')}</b> {card.address}
             </p>
           )}
           {card.water && (
@@ -81,9 +81,9 @@ export function Card({
           {card.words && <p>{card.words}</p>}
         </section>
       ) : (
-        <p className="marked font-semibold">{say('fire.nobodyIsNamedYetSetUpWho')}</p>
+        <p className="marked font-semibold">{say('fire.nobodyNamedYetEnterWho')}</p>
       )}
-      <p className="hint">{say('fire.whichSizeAndSpacingOfHeapsIs', { law: FIRE_CARD.law })}</p>
+      <p className="hint">{say('fire.allowedSizeSpacingPilesCheck', { law: FIRE_CARD.law })}</p>
       {edit && (
         <DraftScope name="fire card">
           <Edit card={card} by={by} onDone={() => setEdit(false)} />
@@ -145,14 +145,14 @@ function Edit({
               } satisfies FireCard,
             },
           },
-          say('fire.fireCard2'),
+          say('fire.firePlan2'),
         ),
       onDone,
     );
   return (
     <section
       className="ruled pt-3 flex flex-col gap-3 print:hidden"
-      aria-label={say('fire.setUpTheFireCard')}
+      aria-label={say('fire.setUpFirePlan')}
     >
       {contacts.map((c, i) => (
         <div key={i} className="grid grid-cols-2 gap-3">
@@ -191,7 +191,7 @@ function Edit({
         value={address}
         maxLength={200}
         onChange={(e) => setAddress(e.target.value)}
-        hint={say('fire.addressGateWhatTheyWillSee')}
+        hint={say('fire.addressGateWhatTheyWill')}
       />
       <Field
         label={say('fire.whereTheWaterIs')}
@@ -214,13 +214,13 @@ function Edit({
       />
       <Problems list={problems} />
       <SaveButton
-        label={say('fire.keepTheCard')}
+        label={say('fire.saveTheFirePlan')}
         busy={busy}
         missing={
           half
-            ? say('fire.eachLineWantsANameAndA')
+            ? say('fire.eachLineNeedsNameNumber')
             : full.length === 0
-              ? say('fire.typeOneNumberAtLeast')
+              ? say('fire.typeAtLeastOneNumber')
               : whoIsMissing(by)
         }
         onSave={save}

@@ -67,7 +67,7 @@ export async function loadPageContext(): Promise<PageContext> {
           celsius: tempText(latest.celsius, unit),
           at: ageText((at - latest.at) / MS.hour),
         })
-      : say('frame.airNotReadYet'),
+      : say('frame.noAirTemperatureYet'),
     lastText: last
       ? at - last.lastLogged.at < MS.minute
         ? say('frame.loggedJustNow', { by: last.lastLogged.by, name: last.name ?? last.code })

@@ -77,7 +77,7 @@ export function AppShell({
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2"
       >
-        {say('frame.skipToThePage')}
+        {say('frame.skipToContent')}
       </a>
       <DeviceBar madeAt={madeAt} keep={keep} />
       <header
@@ -116,7 +116,7 @@ export function AppShell({
         </div>
       </header>
       <nav
-        aria-label={say('frame.places')}
+        aria-label={say('frame.mainMenu')}
         className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}relative max-sm:sticky max-sm:bottom-0 max-sm:order-last max-sm:z-10 max-sm:justify-between bg-soil text-soil-text flex items-stretch flex-wrap min-h-[38px] px-3 max-sm:px-0 text-control`}
       >
         <svg

@@ -68,22 +68,22 @@ export function DeviceBar({
       {!online && <AsOf at={madeAt} />}
       {waiting > 0 && (
         <span>
-          {say('frame.oneEntryWaitsOtherEntriesWaitOn', {
+          {say('frame.entryEntriesWaitingSendAndwill', {
             waiting,
             online: online ? 'andWill' : 'other',
           })}
         </span>
       )}
-      {refused > 0 && <b>{say('frame.oneEntryWasOtherEntriesWereRefused', { refused })}</b>}
+      {refused > 0 && <b>{say('frame.entryWasEntriesWereRefused', { refused })}</b>}
       {off && (
-        <span>{say('frame.thisDevicesClockIsItsTimesAre', { ahead: clockText(ahead) })}</span>
+        <span>{say('frame.thisDevicesClockTimesCorrected', { ahead: clockText(ahead) })}</span>
       )}
       {waiting + refused > 0 && (
         <a
           href="/waiting"
           className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center"
         >
-          {say('frame.lookAtOneOther', { waiting: waiting + refused })}
+          {say('frame.seeItSeeThem', { waiting: waiting + refused })}
         </a>
       )}
     </div>
@@ -94,7 +94,7 @@ export function DeviceBar({
 function AsOf({ at }: { at: number }) {
   return (
     <span suppressHydrationWarning>
-      {say('frame.thisPageIsAsOf', {
+      {say('frame.pageAsOf', {
         at: new Intl.DateTimeFormat('en-GB', {
           weekday: 'short',
           hour: '2-digit',

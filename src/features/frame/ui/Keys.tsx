@@ -10,15 +10,15 @@ import { keysOff, switchKeys, useKeys, usePlaceKeys } from '@/ui/useKeys';
 const placeKeys = () => keyHelp();
 const listKeys = () =>
   [
-    [say('frame.n1To90'), say('frame.theHeapInThatBay0Is')],
+    [say('frame.n1To90'), say('frame.theBatchInBay0')],
     [placeKeys().keys, placeKeys().places],
     ['U', say('frame.cOrF')],
     ['?', say('frame.thisList')],
-    ['R T W A J S N', say('frame.onAHeapARoundTurnedWatered')],
-    ['C', say('frame.onAHeapThatIsBuildingClose')],
-    ['D', say('frame.onAHeapTheReadingsAsA')],
-    ['← →', say('frame.onTheChartFromRoundToRound')],
-    [say('frame.esc'), say('frame.backWithoutKeeping')],
+    ['R T W A J S N', say('frame.onBatchTemperaturesTurnedWatered')],
+    ['C', say('frame.onBatchBeingBuiltFinish')],
+    ['D', say('frame.onBatchReadingsAsTable')],
+    ['← →', say('frame.onChartFromCheckCheck')],
+    [say('frame.esc'), say('frame.backWithoutSaving')],
   ] as const;
 /** Keys that work on every page, and the sheet that names them all. */
 export function Keys({
@@ -51,9 +51,9 @@ export function Keys({
         className="text-note text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text"
         onClick={() => setOpen(true)}
       >
-        {say('frame.keys')}
+        {say('frame.keyboardShortcuts')}
       </button>
-      <Sheet open={open} onOpenChange={setOpen} title={say('frame.keys')}>
+      <Sheet open={open} onOpenChange={setOpen} title={say('frame.keyboardShortcuts')}>
         <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
           {listKeys().map(([key, what]) => (
             <div key={key} className="contents">
@@ -81,7 +81,7 @@ function OffSwitch() {
           switchKeys(!e.target.checked);
         }}
       />
-      {say('frame.singleKeysDoSomethingOnThisDevice')}
+      {say('frame.singleKeyShortcutsOnFor')}
     </label>
   );
 }

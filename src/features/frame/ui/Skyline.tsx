@@ -25,7 +25,7 @@ export function Skyline({
   const largest = Math.max(...heaps.map((h) => h.volume), 1);
   return (
     <nav
-      aria-label={say('frame.heapsByBay')}
+      aria-label={say('frame.batchesByBay')}
       className="overflow-x-auto min-w-0 flex-1 flex items-end"
     >
       <svg width={width} height={96} viewBox={`0 0 ${width} 96`} className="block flex-none">

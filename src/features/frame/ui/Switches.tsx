@@ -78,12 +78,12 @@ export function Switches({
         ]}
       />
       <Switch
-        label={say('frame.light')}
+        label={say('frame.screen')}
         cookie="zh_light"
         value={light ?? ''}
         options={[
-          { value: 'sun', label: say('frame.sun') },
-          { value: 'shed', label: say('frame.shed') },
+          { value: 'sun', label: say('frame.light') },
+          { value: 'shed', label: say('frame.dark') },
         ]}
         onChange={(v) => {
           document.documentElement.dataset.light = v;

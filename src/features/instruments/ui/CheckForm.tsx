@@ -15,22 +15,22 @@ import { type InstrumentLine, number, temp } from './instrumentParts';
 const STEPS = {
   get ice() {
     return [
-      say('instruments.fillACupWithCrushedIceThen'),
-      say('instruments.stirWaitTwoMinutesAndPutThe'),
-      say('instruments.waitUntilItStandsStillAndRead'),
+      say('instruments.fillCupWithCrushedIce'),
+      say('instruments.stirWaitTwoMinutesPut'),
+      say('instruments.waitUntilSteadyRead'),
     ];
   },
   get boil() {
     return [
-      say('instruments.bringCleanWaterToARollingBoil'),
-      say('instruments.holdTheProbeInTheWaterBy'),
-      say('instruments.waitUntilItStandsStillAndRead'),
+      say('instruments.bringCleanWaterRollingBoil'),
+      say('instruments.holdProbeInWaterBy'),
+      say('instruments.waitUntilSteadyRead'),
     ];
   },
   get reference() {
     return [
-      say('instruments.tieItToAThermometerThatYou'),
-      say('instruments.putBothIntoWarmWaterOrThe'),
+      say('instruments.tieThermometerYouTrustProbe'),
+      say('instruments.putBothIntoWarmWater'),
       say('instruments.readBoth'),
     ];
   },
@@ -74,7 +74,7 @@ export function CheckForm({
   return (
     <>
       <Choices
-        label={say('instruments.heldAgainst')}
+        label={say('instruments.reference')}
         value={how}
         onChange={(v) => {
           if (v) setHow(v);
@@ -122,9 +122,7 @@ export function CheckForm({
           value={read}
           onChange={(e) => setRead(e.target.value)}
           problem={
-            read !== '' && readC === null
-              ? say('instruments.typeTheTemperatureAsANumber')
-              : undefined
+            read !== '' && readC === null ? say('instruments.typeTemperatureAsNumber') : undefined
           }
         />
       </div>
@@ -139,18 +137,18 @@ export function CheckForm({
               })}
           {Math.abs(off) >= 0.05
             ? Math.abs(off) > accuracy + 1e-9
-              ? say('instruments.moreThanTheKThatItMay', { accuracy })
-              : say('instruments.withinItsK', { accuracy })
+              ? say('instruments.moreThanAccuracyKCheck', { accuracy })
+              : say('instruments.withinAccuracyK', { accuracy })
             : ''}
-          {Math.abs(off) > 15 ? say('instruments.soFarOffIsItTheRight') : ''}
+          {Math.abs(off) > 15 ? say('instruments.soFarOffRightUnit') : ''}
         </p>
       )}
       <WhenAndWho entry={entry} heap={site} />
       {data && <CheckEffects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={say('instruments.keepThisCheck')}
-        missing={ready ? null : say('instruments.typeWhatItReadAndWhatIt')}
+        label={say('instruments.saveThisCheck')}
+        missing={ready ? null : say('instruments.typeWhatReadReference')}
         onKeep={() => data && entry.save(data)}
       />
     </>
@@ -208,13 +206,13 @@ function CheckEffects({ preview }: { preview: CheckPreview | 'asking' | null }) 
   if (preview === 'asking')
     return (
       <p className="hint" aria-live="polite">
-        {say('instruments.workingOutWhatItDoesToEvery')}
+        {say('instruments.workingOutEffectOnEvery')}
       </p>
     );
   if (preview === null)
     return (
       <p className="hint" aria-live="polite">
-        {say('instruments.theHubDoesNotAnswerSoWhat')}
+        {say('instruments.theServerDoesNotAnswer')}
       </p>
     );
   const { counts, doubts, since, heaps } = preview;
@@ -226,30 +224,30 @@ function CheckEffects({ preview }: { preview: CheckPreview | 'asking' | null }) 
     >
       {counts.length === 0 ? (
         <p>
-          {say('instruments.keptAsItIsItCorrectsReadings', {
+          {say('instruments.savedAsCorrectsReadingsFrom', {
             heaps: heaps === 0 ? 'noHeap' : 'other',
           })}
         </p>
       ) : (
         <>
-          <p className="font-semibold">{say('instruments.keptAsItIsItChanges')}</p>
+          <p className="font-semibold">{say('instruments.savedAsChanges')}</p>
           <EffectList list={counts} />
         </>
       )}
       {doubts.length > 0 && (
         <>
           <p className="font-semibold">
-            {say('instruments.ifItWasAsFarOffEver', {
+            {say('instruments.ifWasAsFarOff', {
               since: since ?? say('instruments.itWasFirstUsed'),
             })}
           </p>
           <EffectList list={doubts} />
-          <p className="text-hint">{say('instruments.nothingIsChangedByThatReadThese')}</p>
+          <p className="text-hint">{say('instruments.thisChangesNothingByItself')}</p>
         </>
       )}
       {doubts.length === 0 && heaps > 0 && (
         <p className="text-hint">
-          {say('instruments.hadItBeenAsFarOffEver', {
+          {say('instruments.evenIfWasAsFar', {
             since: since ?? say('instruments.itWasFirstUsed'),
             heaps,
           })}

@@ -90,11 +90,11 @@ export function InstrumentForm({
   const bad = [stemM, minC, maxC, accuracyK, settleS, checkDays].some(
     (v) => v !== null && !Number.isFinite(v),
   )
-    ? say('instruments.aFigureIsNotANumber')
+    ? say('instruments.aFigureNotNumber')
     : stemM !== null && (stemM < 5 || stemM > 500)
-      ? say('instruments.aStemIs5To500Cm')
+      ? say('instruments.aStem5500Cm')
       : minC !== null && maxC !== null && maxC <= minC
-        ? say('instruments.theTopOfTheScaleMustLie')
+        ? say('instruments.theTopScaleMustAbove')
         : null;
   const optional = (field: string, v: number | null): object => (v === null ? {} : { [field]: v });
   const instrument = {
@@ -117,8 +117,8 @@ export function InstrumentForm({
         readOnly={line !== null}
         maxLength={40}
         onChange={(e) => setName(e.target.value)}
-        problem={taken ? say('instruments.thereIsAAlready', { name: name.trim() }) : undefined}
-        hint={say('instruments.writeItOnTheHandleSuchAs')}
+        problem={taken ? say('instruments.thereIsAlreadyA', { name: name.trim() }) : undefined}
+        hint={say('instruments.writeOnHandleSuchAs')}
       />
       <Choices
         label={say('instruments.kind')}
@@ -142,7 +142,7 @@ export function InstrumentForm({
       />
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label={say('instruments.stem')}
+          label={say('instruments.stemLength')}
           unit="cm"
           inputMode="decimal"
           value={stem}
@@ -150,12 +150,12 @@ export function InstrumentForm({
           hint={say('instruments.withoutTheHandle')}
         />
         <Field
-          label={say('instruments.standsStillAfter')}
+          label={say('instruments.settlingTime')}
           unit="seconds"
           inputMode="numeric"
           value={settle}
           onChange={(e) => setSettle(e.target.value)}
-          hint={say('instruments.n30UnlessYouSay')}
+          hint={say('instruments.n30IfLeftEmpty')}
         />
         <Field
           label={say('instruments.scaleFrom')}
@@ -172,12 +172,12 @@ export function InstrumentForm({
           onChange={(e) => setMax(e.target.value)}
         />
         <Field
-          label={say('instruments.rightToWithin')}
+          label={say('instruments.accuracy')}
           unit={unit === 'F' ? '°F' : 'K'}
           inputMode="decimal"
           value={accuracy}
           onChange={(e) => setAccuracy(e.target.value)}
-          hint={say('instruments.asItsMakerSays')}
+          hint={say('instruments.accordingToItsMaker')}
         />
         <Field
           label={say('instruments.checkItEvery')}
@@ -185,7 +185,7 @@ export function InstrumentForm({
           inputMode="numeric"
           value={every}
           onChange={(e) => setEvery(e.target.value)}
-          hint={say('instruments.n180UnlessYouSay')}
+          hint={say('instruments.n180IfLeftEmpty')}
         />
       </div>
       {bad && (
@@ -196,14 +196,12 @@ export function InstrumentForm({
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={
-          line ? say('instruments.keepWhatIs', { name: line.name }) : say('instruments.registerIt')
-        }
+        label={line ? say('instruments.save', { name: line.name }) : say('instruments.registerIt')}
         missing={
           name.trim() === ''
             ? say('instruments.giveItAName')
             : taken
-              ? say('instruments.thereIsAThermometerOfThatName')
+              ? say('instruments.thereAlreadyThermometerWithName')
               : bad !== null
                 ? 'Put right what is marked above.'
                 : null

@@ -20,12 +20,12 @@ type OpenSheet = {
 };
 
 function titleOf({ kind, line }: OpenSheet): string {
-  if (!line) return say('instruments.aNewThermometer');
+  if (!line) return say('instruments.newThermometer');
   const titles: Readonly<Record<OpenSheet['kind'], string>> = {
     check: say('instruments.check', { name: line.name }),
-    edit: say('instruments.whatIs', { name: line.name }),
-    out: say('instruments.outOfService', { name: line.name }),
-    back: say('instruments.backInService', { name: line.name }),
+    edit: say('instruments.detailsOf', { name: line.name }),
+    out: say('instruments.takeOutOfService', { name: line.name }),
+    back: say('instruments.putBackInService', { name: line.name }),
   };
   return titles[kind];
 }
@@ -37,19 +37,17 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="probes-title">
         <div className="flex justify-between items-start gap-3 flex-wrap">
-          <h1 id="probes-title">{say('instruments.thermometers')}</h1>
+          <h1 id="probes-title">{say('instruments.thermometersAndProbes')}</h1>
           <button
             type="button"
             className="btn key"
             onClick={() => setSheet({ kind: 'edit', line: null })}
           >
-            {say('instruments.newThermometer')}
+            {say('instruments.newThermometer2')}
           </button>
         </div>
-        <p className="q mt-2 max-w-[640px]">{say('instruments.whatACheckFindsIsTakenOff')}</p>
-        {list.length === 0 && (
-          <p className="mt-5">{say('instruments.noneYetRegisterTheOneThatYou')}</p>
-        )}
+        <p className="q mt-2 max-w-[640px]">{say('instruments.theOffsetCheckFindsApplied')}</p>
+        {list.length === 0 && <p className="mt-5">{say('instruments.noneYetRegisterOneYou')}</p>}
         <ul className="mt-4">
           {list.map((line) => (
             <li key={line.name} className="ruled py-3 flex flex-col gap-2">
@@ -71,7 +69,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                     className="btn"
                     onClick={() => setSheet({ kind: 'edit', line })}
                   >
-                    {line.known ? say('instruments.change') : say('instruments.describe')}
+                    {line.known ? say('instruments.change') : say('instruments.addDetails')}
                   </button>
                   {line.known &&
                     (line.known.out === undefined ? (
@@ -80,7 +78,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                         className="btn"
                         onClick={() => setSheet({ kind: 'out', line })}
                       >
-                        {say('instruments.outOfService2')}
+                        {say('instruments.takeOutOfService2')}
                       </button>
                     ) : (
                       <button
@@ -88,7 +86,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                         className="btn"
                         onClick={() => setSheet({ kind: 'back', line })}
                       >
-                        {say('instruments.backInService2')}
+                        {say('instruments.putBackInService2')}
                       </button>
                     ))}
                 </div>
@@ -96,7 +94,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
               {line.known?.out !== undefined && (
                 <p>
                   <b className="marked">
-                    {say('instruments.outOfService3', { out: line.known.out })}
+                    {say('instruments.outOfService', { out: line.known.out })}
                   </b>
                 </p>
               )}
@@ -105,7 +103,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                   <b className="marked">{say('instruments.neverChecked')}</b>
                 ) : line.due.late ? (
                   <b className="marked">
-                    {say('instruments.checkItAgainItWasDueOn', { due: line.due.text })}
+                    {say('instruments.dueForCheckSince', { due: line.due.text })}
                   </b>
                 ) : (
                   <>{say('instruments.nextCheckBy', { due: line.due.text })}</>
@@ -113,14 +111,14 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                 {line.checks[0]?.off && (
                   <>
                     {' '}
-                    <b className="marked">{say('instruments.theLastCheckWasOutOfIts')}</b>
+                    <b className="marked">{say('instruments.theLastCheckWasOutside')}</b>
                   </>
                 )}
               </p>
               {line.drift.length > 0 && (
                 <div>
                   <p className="q text-note">
-                    {say('instruments.addedToWhatItReadsInIce', {
+                    {say('instruments.offsetAddedReadingsInIce', {
                       unit: site.unit === 'F' ? '°F' : 'K',
                       some: line.drift.some((d) => !d.single) ? 'at60' : 'other',
                     })}
@@ -143,7 +141,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                   <ul className="q text-hint">
                     {line.checks.map((c, i) => (
                       <li key={i}>
-                        {say('instruments.readAtOutofOutOfItsRange', {
+                        {say('instruments.readAtOutofOutsideAccuracy', {
                           when: c.when,
                           readC: temp(c.readC, line.known?.unit ?? site.unit),
                           referenceC: temp(c.referenceC, line.known?.unit ?? site.unit),
@@ -214,12 +212,12 @@ function OutForm({
         value={why}
         onChange={(e) => setWhy(e.target.value)}
         maxLength={200}
-        hint={say('instruments.roundsNoLongerOfferItWhatWas')}
+        hint={say('instruments.itNoLongerOfferedFor')}
       />
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={say('instruments.takeOutOfService', { name: line.name })}
+        label={say('instruments.takeOutOfService3', { name: line.name })}
         missing={why.trim() === '' ? say('instruments.sayWhy') : null}
         onKeep={() => entry.save({ instrument: { ...line.known, out: why.trim() } })}
       />
@@ -241,13 +239,13 @@ function BackForm({
   return (
     <>
       <p className="hint">
-        {say('instruments.itWasOutOfService')} {out}
-        {say('instruments.roundsOfferItAgainCheckItBefore')}
+        {say('instruments.itWasOutService')} {out}
+        {say('instruments.itOfferedForTemperaturesAgain')}
       </p>
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={say('instruments.putBackInService', { name: rest.name })}
+        label={say('instruments.putBackInService3', { name: rest.name })}
         onKeep={() => entry.save({ instrument: rest })}
       />
     </>

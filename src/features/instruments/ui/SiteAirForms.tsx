@@ -18,17 +18,17 @@ export function AltitudeForm({ settings, site }: { settings: Props['settings']; 
   const ok = metres !== null && metres >= -430 && metres <= 6000;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="altitude-title">
-      <h2 id="altitude-title">{say('instruments.whereWaterBoilsHere')}</h2>
+      <h2 id="altitude-title">{say('instruments.altitudeAndBoilingPoint')}</h2>
       <Field
         label={say('instruments.altitudeOfTheSite')}
         unit="m"
         inputMode="decimal"
         value={text}
         onChange={(e) => setText(e.target.value)}
-        problem={ok ? undefined : say('instruments.metresAboveTheSea430To6000')}
+        problem={ok ? undefined : say('instruments.metersAboveSeaLevel430')}
         hint={
           ok
-            ? say('instruments.waterBoilsAtThereGiveOrTake', {
+            ? say('instruments.waterBoilsAtThereGive', {
                 metres: temp(boilingPointC(metres), site.unit),
               })
             : undefined
@@ -37,12 +37,12 @@ export function AltitudeForm({ settings, site }: { settings: Props['settings']; 
       <WhoField entry={entry} label={say('instruments.whoSetsIt')} />
       <KeepBar
         entry={entry}
-        label={say('instruments.keepTheAltitude')}
+        label={say('instruments.saveTheAltitude')}
         missing={
           !ok
-            ? say('instruments.typeMetresAsANumber')
+            ? say('instruments.typeMetersAsNumber')
             : metres === settings.altitudeM
-              ? say('instruments.thatIsTheAltitudeItHas')
+              ? say('instruments.thatAltitudeAlreadySet')
               : null
         }
         onKeep={() => entry.save({ ...settings, altitudeM: metres })}
@@ -55,13 +55,13 @@ export function AirForm({ site }: { site: HeapRef }) {
   const [value, setValue] = useState('');
   const [done, setDone] = useState('');
   const entry = useEntry('ambient', { ...site, id: '', name: say('instruments.air') }, () => {
-    setDone(say('instruments.theAirIsNoted'));
+    setDone(say('instruments.airTemperatureSaved'));
     setValue('');
   });
   const read = number(value);
   return (
     <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="air-title">
-      <h2 id="air-title">{say('instruments.readTheAir')}</h2>
+      <h2 id="air-title">{say('instruments.logAirTemperature')}</h2>
       <Field
         label={say('instruments.inTheShade')}
         unit={`°${site.unit}`}
@@ -69,17 +69,15 @@ export function AirForm({ site }: { site: HeapRef }) {
         value={value}
         onChange={(e) => setValue(e.target.value)}
       />
-      <WhoField entry={entry} label={say('instruments.whoReadTheAir')} />
+      <WhoField entry={entry} label={say('instruments.whoReadIt')} />
       <p role="status" className="hint">
         {done}
       </p>
       <KeepBar
         entry={entry}
-        label={say('instruments.keepTheAir')}
+        label={say('instruments.saveTheAirTemperature')}
         missing={
-          read !== null && Number.isFinite(read)
-            ? null
-            : say('instruments.typeTheTemperatureAsANumber')
+          read !== null && Number.isFinite(read) ? null : say('instruments.typeTemperatureAsNumber')
         }
         onKeep={() => entry.save({ value: read, unit: site.unit })}
       />

@@ -66,7 +66,7 @@ export const facts = (i: Instrument | null): string =>
           i.maxC !== undefined &&
           say('instruments.scaleTo', { minC: temp(i.minC, i.unit), maxC: temp(i.maxC, i.unit) }),
         i.accuracyK !== undefined && `± ${i.accuracyK} K`,
-        i.settleS && say('instruments.settlesInS', { settleS: i.settleS }),
+        i.settleS && say('instruments.settlingTimeS', { settleS: i.settleS }),
       ]
         .filter(Boolean)
         .join(' · ');

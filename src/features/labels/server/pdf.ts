@@ -81,7 +81,7 @@ export function labelsPdf({ labels, sheet, skip }: LabelsToPrint): Promise<Uint8
     margin: 0,
     font: NO_FIRST_FONT,
     autoFirstPage: false,
-    info: { Title: say('labels.flags') },
+    info: { Title: say('labels.labels') },
   });
   registerFonts(doc);
   const chunks: Buffer[] = [];

@@ -18,11 +18,11 @@ const bad = (message: string): Response =>
 export async function serveLabels(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const site = await theSite();
-  if (!site) return bad(say('labels.noSiteHasBeenNamedYet'));
+  if (!site) return bad(say('labels.noSiteHasBeenNamed'));
   const sheet = LABEL_SHEETS.find((s) => s.id === query.get('sheet'));
   if (!sheet)
     return bad(
-      say('labels.thereIsNoSheetChooseOneOf', {
+      say('labels.thereNoSheetChooseOne', {
         get: query.get('sheet') ?? '',
         labelsheets: LABEL_SHEETS.map((s) => s.id).join(', '),
       }),
@@ -31,14 +31,14 @@ export async function serveLabels(request: Request): Promise<Response> {
   if (!base.ok) return bad(base.problem);
   const skip = Number(query.get('skip') ?? '0');
   if (!Number.isInteger(skip) || skip < 0 || skip >= sheet.columns * sheet.rows)
-    return bad(say('labels.theNumberOfUsedLabelsMustBe'));
+    return bad(say('labels.theNumberUsedLabelsMust'));
   const board = [...(await snapshotRepo(theDb()).board(site, now()))].sort(byBay);
   const wanted = query.get('heaps')?.split(',').filter(Boolean) ?? [];
   const heaps =
     wanted.length > 0
       ? wanted.flatMap((id) => board.find((d) => d.id === id) ?? [])
       : board.filter((d) => d.state !== 'released');
-  if (heaps.length === 0) return bad(say('labels.noneOfTheseHeapsStandsOnThis'));
+  if (heaps.length === 0) return bad(say('labels.noneTheseBatchesOnThis'));
   const labels = heaps.map((d): Label => {
     const p = localParts(site.timeZone, d.builtAt ?? d.openedAt);
     return {

@@ -26,7 +26,7 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
   const skipProblem =
     Number.isInteger(used) && used >= 0 && used < each && skip.trim() !== ''
       ? undefined
-      : say('labels.aWholeNumberFrom0To', { each: each - 1 });
+      : say('labels.aWholeNumberFrom0', { each: each - 1 });
   const address = baseAddress(base);
   const largest = Math.max(...flags.map((f) => f.picture.volume), 1);
   const ready = chosen.length > 0 && address.ok && !skipProblem;
@@ -36,9 +36,9 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section className="px-5 max-sm:px-4 py-4 min-w-0" aria-labelledby="flags-title">
-        <h1 id="flags-title">{say('labels.flags')}</h1>
-        <p className="q mt-2 max-w-[620px]">{say('labels.aFlagInEachHeapItsLetter')}</p>
-        {flags.length === 0 && <p className="mt-4">{say('labels.noHeapStandsHereYetOpenOne')}</p>}
+        <h1 id="flags-title">{say('labels.labels')}</h1>
+        <p className="q mt-2 max-w-[620px]">{say('labels.aLabelForEachBatch')}</p>
+        {flags.length === 0 && <p className="mt-4">{say('labels.noActiveBatchYetStart')}</p>}
         <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-6">
           {flags.map((f) => (
             <li key={f.id} className="border-b border-rule">
@@ -111,30 +111,26 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
           paper={sheet.paper}
         />
         <Field
-          label={say('labels.labelsUsedUpOnTheFirstSheet')}
+          label={say('labels.labelsAlreadyUsedOnFirst')}
           inputMode="numeric"
           value={skip}
           onChange={(e) => setSkip(e.target.value)}
           problem={skipProblem}
         />
         <Field
-          label={say('labels.addressThatPhonesReach')}
+          label={say('labels.addressPhonesCanReach')}
           value={base}
           inputMode="url"
           onChange={(e) => setBase(e.target.value)}
           problem={address.ok ? undefined : address.problem}
-          hint={
-            address.ok && address.warning === null
-              ? say('labels.theCodeOnEachFlagOpensThe')
-              : undefined
-          }
+          hint={address.ok && address.warning === null ? say('labels.theQrCodeOnEach') : undefined}
         />
         {address.ok && address.warning && (
           <p role="status" className="marked font-semibold">
             {address.warning}
           </p>
         )}
-        <p className="q text-hint">{say('labels.printAt100NotFitToPage')}</p>
+        <p className="q text-hint">{say('labels.printAt100NotFit')}</p>
         {href ? (
           <a className="btn key !min-h-[60px]" href={href} target="_blank" rel="noreferrer">
             <Printer size={20} aria-hidden="true" />
@@ -142,7 +138,7 @@ export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: stri
           </a>
         ) : (
           <button type="button" className="btn key !min-h-[60px]" disabled>
-            {say('labels.chooseAHeapFirst')}
+            {say('labels.chooseABatchFirst')}
           </button>
         )}
       </aside>
@@ -171,7 +167,7 @@ function SheetPicture({
       viewBox={`-1 -1 ${w + 2} ${h + 2}`}
       className="w-[130px]"
       role="img"
-      aria-label={say('labels.labelsOnASheetOfThemUsed', { columns: columns * rows, used })}
+      aria-label={say('labels.labelsOnSheetThemUsed', { columns: columns * rows, used })}
     >
       <rect
         width={w}

@@ -61,11 +61,11 @@ export function AddForm({ heap, onDone }: FormProps) {
     <>
       {heap.store && (
         <label className="label">
-          {say('log.outOfTheStore')}
+          {say('log.fromStock')}
           <select className="field mt-1" value={from} onChange={(e) => setFrom(e.target.value)}>
             <option value="">{say('log.noOrNotCounted')}</option>
             {heap.store.sources.some((s) => s.inStore) && (
-              <optgroup label={say('log.inTheStore')}>
+              <optgroup label={say('log.inStock')}>
                 {heap.store.sources
                   .filter((s) => s.inStore)
                   .map((s) => (
@@ -75,7 +75,7 @@ export function AddForm({ heap, onDone }: FormProps) {
                   ))}
               </optgroup>
             )}
-            <optgroup label={say('log.ofTheLibrary')}>
+            <optgroup label={say('log.fromTheLibrary')}>
               {heap.store.sources
                 .filter((s) => !s.inStore)
                 .map((s) => (
@@ -101,7 +101,7 @@ export function AddForm({ heap, onDone }: FormProps) {
         value={what}
         onChange={(e) => setWhat(e.target.value)}
         maxLength={200}
-        placeholder={say('log.henHouseLitterSixBarrows')}
+        placeholder={say('log.layerManureSixWheelbarrows')}
       />
       <Choices
         label={say('log.isItRaw')}
@@ -116,7 +116,7 @@ export function AddForm({ heap, onDone }: FormProps) {
           {
             value: 'clean',
             label: say('log.clean'),
-            hint: say('log.chipDryLeavesFinishedCompost'),
+            hint: say('log.chipsDryLeavesFinishedCompost'),
           },
         ]}
       />
@@ -131,11 +131,11 @@ export function AddForm({ heap, onDone }: FormProps) {
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={costs ? say('log.logItAndStartTheClockAgain') : say('log.keepThisAddition')}
+        label={costs ? say('log.logStartClockOver') : say('log.saveThisAddition')}
         missing={
           raw === ''
-            ? say('log.chooseWhetherItIsRaw')
-            : (amountWrong ?? (source && how === null ? say('log.sayHowMuchOfItWentIn') : null))
+            ? say('log.chooseWhetherRaw')
+            : (amountWrong ?? (source && how === null ? say('log.sayHowMuchWentIn') : null))
         }
         onKeep={() => data && entry.save(data)}
       />

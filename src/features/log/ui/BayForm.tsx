@@ -13,17 +13,17 @@ export function BayForm({ heap, onDone }: FormProps) {
   return (
     <>
       <Field
-        label={say('log.byWhichDayIsItsBayWanted')}
+        label={say('log.byWhichDayBayNeeded')}
         type="date"
         min={heap.nowLocal.slice(0, 10)}
         value={day}
         onChange={(e) => setDay(e.target.value)}
-        hint={say('log.leaveEmptyIfItIsNoLonger')}
+        hint={say('log.leaveEmptyIfNoLonger')}
       />
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={by === null ? say('log.itIsNoLongerWanted') : say('log.keepIt')}
+        label={by === null ? say('log.noLongerNeeded') : say('log.save')}
         onKeep={() => entry.save({ by })}
       />
     </>

@@ -8,9 +8,9 @@ export function CloseForm({ heap, onDone }: FormProps) {
   const entry = useEntry('built', heap, onDone);
   return (
     <>
-      <p>{say('log.whenDidTheLastRawLoadGo', { name: heap.name })}</p>
+      <p>{say('log.whenDidLastRawMaterial', { name: heap.name })}</p>
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label={say('log.closeTheHeap')} onKeep={() => entry.save({})} />
+      <KeepBar entry={entry} label={say('log.finishAdding')} onKeep={() => entry.save({})} />
     </>
   );
 }

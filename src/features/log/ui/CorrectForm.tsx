@@ -108,8 +108,8 @@ function PartFields({
           value={right.full}
           onChange={(full) => set({ full })}
           options={[
-            { value: 'full', label: say('log.fullTurning') },
-            { value: 'stir', label: say('log.onlyStirred') },
+            { value: 'full', label: say('log.fullTurn2') },
+            { value: 'stir', label: say('log.partialTurn2') },
           ]}
         />
       )}
@@ -120,7 +120,7 @@ function PartFields({
           onChange={(clean) => set({ clean })}
           options={[
             { value: 'clean', label: say('log.clean') },
-            { value: 'unclean', label: say('log.notCleanOrIDontKnow') },
+            { value: 'unclean', label: say('log.notCleanOrIDont') },
           ]}
         />
       )}
@@ -131,7 +131,7 @@ function PartFields({
           inputMode="decimal"
           value={right.litres}
           onChange={(e) => set({ litres: e.target.value })}
-          hint={say('log.leaveEmptyIfItWasNotMeasured')}
+          hint={say('log.leaveEmptyIfWasNot')}
         />
       )}
       {parts.kind === 'addition' && (
@@ -156,7 +156,7 @@ function PartFields({
       {parts.kind === 'addition' && (
         <Choices
           optional
-          label={say('log.liveSeedsInIt')}
+          label={say('log.liveWeedSeedsIn')}
           value={right.seeds}
           onChange={(seeds) => set({ seeds })}
           options={[
@@ -183,7 +183,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
   const number = Number(value.replace(',', '.'));
   const problem =
     how === 'value' && value !== '' && !Number.isFinite(number)
-      ? say('log.typeTheTemperatureAsANumber')
+      ? say('log.typeTemperatureAsNumber')
       : undefined;
   const instead = how === 'parts' && parts ? insteadOf(parts, right) : null;
   const missing =
@@ -232,7 +232,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
                 {r.place}: {r.value}
               </option>
             ))}
-            <option value="">{say('log.theWholeRound')}</option>
+            <option value="">{say('log.theWholeCheck')}</option>
           </select>
         </div>
       )}
@@ -243,7 +243,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
           onChange={setHow}
           options={[
             { value: 'value', label: say('log.anotherValue') },
-            { value: 'strike', label: say('log.strikeItOut'), hint: say('log.noValueInItsPlace') },
+            { value: 'strike', label: say('log.voidIt'), hint: say('log.noValueInPlace') },
           ]}
         />
       )}
@@ -256,9 +256,9 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
             {
               value: 'parts',
               label: say('log.timeAmountOrKind'),
-              hint: say('log.itHappenedButOtherwise'),
+              hint: say('log.itHappenedButDifferently'),
             },
-            { value: 'strike', label: say('log.strikeItOut'), hint: say('log.itDidNotHappen') },
+            { value: 'strike', label: say('log.voidIt'), hint: say('log.itDidNotHappen') },
           ]}
         />
       )}
@@ -285,7 +285,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
         value={reason}
         onChange={(e) => setReason(e.target.value)}
         maxLength={500}
-        hint={say('log.aFewWordsTheyStandInThe')}
+        hint={say('log.aFewWordsShownIn')}
       />
       <Field
         label={say('log.who')}
@@ -296,7 +296,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={how === 'strike' ? say('log.strikeItOut') : say('log.correctIt')}
+        label={how === 'strike' ? say('log.voidIt') : say('log.correctIt')}
         missing={missing}
         onKeep={() => data && entry.save(data)}
       />

@@ -15,7 +15,7 @@ export function FixForm({ heap, onDone }: FormProps) {
   const [words, setWords] = useTyped('words', '');
   return (
     <>
-      <p className="hint">{say('log.oneChangeAtATimeThenRead')}</p>
+      <p className="hint">{say('log.changeOneThingAtTime')}</p>
       <Choices
         label={say('log.whatWasChanged')}
         value={fix}
@@ -34,7 +34,7 @@ export function FixForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={say('log.keepThisChange')}
+        label={say('log.saveThisChange')}
         missing={fix === '' ? say('log.chooseWhatWasChanged') : null}
         onKeep={() => entry.save({ fix, ...(words.trim() ? { words: words.trim() } : {}) })}
       />

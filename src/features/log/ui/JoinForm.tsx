@@ -26,7 +26,7 @@ export function JoinForm({ heap, onDone }: FormProps) {
         from: other.id,
         withProven: met(own?.germRules ?? []),
         seeds: !met(own?.seedRules ?? []),
-        what: say('log.theWholeOfIt', { name: other.name }),
+        what: say('log.allOfIt', { name: other.name }),
         ...(other.m3 === null ? {} : { volumeM3: other.m3 }),
       }
     : foreign && proven !== ''
@@ -41,18 +41,18 @@ export function JoinForm({ heap, onDone }: FormProps) {
   return (
     <>
       <OtherHeap
-        label={say('log.whichHeapWasJoinedToIt')}
+        label={say('log.whichBatchWasJoined')}
         heap={heap}
         value={from}
         onChange={setFrom}
-        elsewhere={{ value: 'foreign', label: say('log.oneThatIsNotKeptHere') }}
+        elsewhere={{ value: 'foreign', label: say('log.oneFromOutsideThisSite') }}
       />
       {other && (
         <p>
-          {say('log.isAtItsEndItsLogAnd', {
+          {say('log.isFinishedLogRecordStay', {
             withProven: data?.withProven
-              ? say('log.hasMetSRulesSoNothingStarts', { name: other.name, name2: heap.name })
-              : say('log.hasNotMetSRulesTheJoined', { name: other.name, name2: heap.name }),
+              ? say('log.hasMetRulesSoNothing', { name: other.name, name2: heap.name })
+              : say('log.hasNotMetRulesJoined', { name: other.name, name2: heap.name }),
             name: other.name,
           })}
         </p>
@@ -64,28 +64,28 @@ export function JoinForm({ heap, onDone }: FormProps) {
             value={what}
             onChange={(e) => setWhat(e.target.value)}
             maxLength={200}
-            placeholder={say('log.halfATrailerFromTheNeighbour')}
+            placeholder={say('log.halfTrailerFromNeighbor')}
           />
           <Choices
-            label={say('log.wasThatHeapProven')}
+            label={say('log.hadBatchMetRule')}
             value={proven}
             onChange={setProven}
             options={[
               {
                 value: 'yes',
-                label: say('log.yesProven'),
-                hint: say('log.andNothingRawInItSince'),
+                label: say('log.yesItHad'),
+                hint: say('log.andNothingRawInSince'),
               },
               {
                 value: 'no',
                 label: say('log.noOrIDontKnow'),
-                hint: say('log.theClockStartsAgain'),
+                hint: say('log.theClockStartsOver'),
               },
             ]}
           />
           <Choices
             optional
-            label={say('log.liveSeedsInIt')}
+            label={say('log.liveWeedSeedsIn')}
             value={seeds}
             onChange={setSeeds}
             columns={3}
@@ -102,13 +102,13 @@ export function JoinForm({ heap, onDone }: FormProps) {
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={costs ? say('log.logItAndStartTheClockAgain') : say('log.keepThisJoining')}
+        label={costs ? say('log.logStartClockOver') : say('log.saveBatchesJoined')}
         missing={
           data !== null
             ? null
             : from === ''
-              ? say('log.chooseTheOtherHeap')
-              : say('log.chooseWhetherItWasProven')
+              ? say('log.chooseTheOtherBatch')
+              : say('log.chooseWhetherHadMetRule')
         }
         onKeep={() => data && entry.save(data)}
       />

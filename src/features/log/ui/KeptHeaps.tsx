@@ -48,15 +48,13 @@ export function KeptHeaps() {
   if (kept === 'looking')
     return (
       <p className="p-5" role="status">
-        {say('log.lookingForWhatIsKeptOnThis')}
+        {say('log.lookingForWhatSavedOn')}
       </p>
     );
   const heap = kept?.heaps.find((h) => h.id === id);
   if (!kept || (id !== '' && !heap))
     return (
-      <p className="p-5">
-        {kept ? say('log.thisHeapIsNotKeptOnThis') : say('log.noHeapIsKeptOnThisDevice')}
-      </p>
+      <p className="p-5">{kept ? say('log.thisBatchNotSavedOn') : say('log.noBatchSavedOnThis')}</p>
     );
   return heap ? (
     <KeptHeap kept={kept} heap={heap} reached={reached} />
@@ -68,7 +66,7 @@ export function KeptHeaps() {
 function KeptList({ kept, reached }: { kept: OfflineHeaps; reached: boolean }) {
   return (
     <div className="px-4 py-4 max-w-[720px]">
-      <h1>{say('log.heapsKeptOnThisDevice')}</h1>
+      <h1>{say('log.batchesSavedOnThisDevice')}</h1>
       <AsOf kept={kept} reached={reached} />
       <ul className="mt-2">
         {kept.heaps.map((h) => (
@@ -99,8 +97,8 @@ function AsOf({ kept: { now, timeZone }, reached }: { kept: OfflineHeaps; reache
   return (
     <p className="text-small font-semibold" data-testid="kept-as-of">
       {reached
-        ? say('log.asItStoodKeptForWhenThere', { when })
-        : say('log.asItStoodTheHubCannotBe', { when })}
+        ? say('log.asSavedForWhenThere', { when })
+        : say('log.asServerCannotReachedSo', { when })}
     </p>
   );
 }
@@ -180,7 +178,7 @@ function LastValues({ heap }: { heap: OfflineHeap }) {
   return (
     <section aria-labelledby="places" className="ruled pt-2">
       <h2 id="places" className="!text-lead">
-        {say('log.eachPlaceWhenItWasLastRead')}
+        {say('log.lastReadingEachPoint')}
       </h2>
       <ul>
         {heap.places.map((p) => (
@@ -205,7 +203,7 @@ function TooHot({ heap, hot }: { heap: OfflineHeap; hot: NonNullable<OfflineHeap
       <HotChoices hot={hot} />
       <p className="mt-1">
         <Link prefetch={false} className="link min-h-target inline-flex items-center" href="/fire">
-          {say('log.fireCard')}
+          {say('log.firePlan')}
         </Link>
       </p>
     </section>

@@ -53,16 +53,16 @@ type SheetOf = {
 const SHEETS: Record<SheetName, SheetOf> = {
   close: {
     get label() {
-      return say('log.closeTheHeap');
+      return say('log.finishAdding');
     },
-    title: (n) => say('log.close', { n }),
+    title: (n) => say('log.finishAdding2', { n }),
     mark: 'check',
     key: 'c',
     form: CloseForm,
   },
   turn: {
     get label() {
-      return say('log.turned');
+      return say('log.fullTurn');
     },
     title: (n) => say('log.wasTurned', { n }),
     mark: 'turn',
@@ -82,16 +82,16 @@ const SHEETS: Record<SheetName, SheetOf> = {
     get label() {
       return say('log.added');
     },
-    title: (n) => say('log.somethingWentInto', { n }),
+    title: (n) => say('log.somethingWasAddedTo', { n }),
     mark: 'add',
     key: 'a',
     form: AddForm,
   },
   observe: {
     get label() {
-      return say('log.feltSmelled2');
+      return say('log.moistureAndSmell2');
     },
-    title: (n) => say('log.whatIsLike', { n }),
+    title: (n) => say('log.moistureAndSmellOf', { n }),
     mark: 'squeeze',
     key: 's',
     form: ObserveForm,
@@ -100,14 +100,14 @@ const SHEETS: Record<SheetName, SheetOf> = {
     get label() {
       return say('log.note');
     },
-    title: (n) => say('log.aNoteOn', { n }),
+    title: (n) => say('log.noteOn', { n }),
     mark: 'note',
     key: 'n',
     form: NoteForm,
   },
   mend: {
     get label() {
-      return say('log.changedToMendIt');
+      return say('log.otherChange2');
     },
     get hint() {
       return say('log.coveredMadeBiggerFoodBuried');
@@ -121,9 +121,9 @@ const SHEETS: Record<SheetName, SheetOf> = {
       return say('log.measured');
     },
     get hint() {
-      return say('log.byTapeOrByEye');
+      return say('log.withTapeOrByEye');
     },
-    title: (n) => say('log.howBigIs', { n }),
+    title: (n) => say('log.sizeOf', { n }),
     mark: 'flag',
     form: SizeForm,
   },
@@ -143,9 +143,9 @@ const SHEETS: Record<SheetName, SheetOf> = {
       return say('log.joined');
     },
     get hint() {
-      return say('log.anotherHeapWentIntoIt');
+      return say('log.anotherBatchWentInto');
     },
-    title: (n) => say('log.anotherHeapWasJoinedTo', { n }),
+    title: (n) => say('log.anotherBatchWasJoined', { n }),
     mark: 'move',
     key: 'j',
     form: JoinForm,
@@ -155,9 +155,9 @@ const SHEETS: Record<SheetName, SheetOf> = {
       return say('log.split');
     },
     get hint() {
-      return say('log.aPartIsAHeapOfIts');
+      return say('log.aPartBatchOwn');
     },
-    title: (n) => say('log.aPartOfWasCarriedOff', { n }),
+    title: (n) => say('log.aPartWasSplitOff', { n }),
     mark: 'move',
     form: SplitForm,
   },
@@ -166,7 +166,7 @@ const SHEETS: Record<SheetName, SheetOf> = {
       return say('log.stacked');
     },
     get hint() {
-      return say('log.twoHeapsInOnePlace');
+      return say('log.twoBatchesInOnePlace');
     },
     title: (n) => say('log.sharesItsPlace', { n }),
     mark: 'move',
@@ -174,12 +174,12 @@ const SHEETS: Record<SheetName, SheetOf> = {
   },
   transfer: {
     get label() {
-      return say('log.takenOff3');
+      return say('log.removed3');
     },
     get hint() {
-      return say('log.leachateOversRinseWaterChar');
+      return say('log.leachateOversRinseWaterBiochar');
     },
-    title: (n) => say('log.somethingWasTakenOff', { n }),
+    title: (n) => say('log.somethingWasRemovedFrom', { n }),
     mark: 'water',
     form: TransferForm,
   },
@@ -188,31 +188,31 @@ const SHEETS: Record<SheetName, SheetOf> = {
       return say('log.method');
     },
     get hint() {
-      return say('log.whenItIsTurnedWhatIsExpected');
+      return say('log.whenTurnedWhatExpect');
     },
-    title: (n) => say('log.howIsKept', { n }),
+    title: (n) => say('log.methodOf', { n }),
     mark: 'turn',
     form: MethodForm,
   },
   life: {
     get label() {
-      return say('log.holdReadyEnd');
+      return say('log.holdReadyFinish');
     },
     get hint() {
       return say('log.byYourDecision');
     },
-    title: (n) => say('log.whatIsNow', { n }),
+    title: (n) => say('log.statusOf', { n }),
     mark: 'check',
     form: StandingInLife,
   },
   bay: {
     get label() {
-      return say('log.bayWanted');
+      return say('log.bayNeeded');
     },
     get hint() {
       return say('log.byWhichDay');
     },
-    title: (n) => say('log.sBayIsWanted', { n }),
+    title: (n) => say('log.theBayNeeded', { n }),
     mark: 'flag',
     form: BayForm,
   },
@@ -279,7 +279,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           className={`btn ${building ? '' : 'key'} !min-h-key !px-3.5 ${building ? '' : 'max-sm:hidden'}`}
         >
           <Mark name="probe" />
-          {say('log.logARound')}
+          {say('log.logTemperatures')}
         </Link>
         {names.map((n) => (
           <button
@@ -304,7 +304,7 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           {say('log.keysRD', { names: names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ') })}
         </span>
         <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-small">
-          {say('log.placesAndWhereItStands')}
+          {say('log.probePointsAndLocation')}
         </Link>
         <Sheet open={more} onOpenChange={setMore} title={say('log.moreOf', { name: heap.name })}>
           <div className="grid sm:grid-cols-2 gap-2">
@@ -371,11 +371,11 @@ function ThumbBar({
         href={building ? `/batch/${heap.id}/build` : `/round#${heap.id}`}
         className="btn key !px-1 text-center"
       >
-        {building ? say('log.buildIt') : say('log.logARound')}
+        {building ? say('log.buildIt') : say('log.logTemperatures')}
       </Link>
       {works.map((n) => (
         <button key={n} type="button" className="btn !px-1" onClick={() => open(n)}>
-          {n === 'close' ? say('log.closeIt') : SHEETS[n].label}
+          {n === 'close' ? say('log.finishAdding3') : SHEETS[n].label}
         </button>
       ))}
       <button type="button" className="btn !px-1" onClick={more}>

@@ -57,7 +57,7 @@ export function LogList({
       <h2 id="log-title" className="!text-lead pt-1.5 ruled">
         {say('log.log')}{' '}
         <span className="font-text font-normal text-hint text-ink-2">
-          {say('log.entriesAllOfThemKept', { total })}
+          {say('log.entriesNoneEverDeleted', { total })}
         </span>
       </h2>
       <ol data-testid="log">
@@ -67,13 +67,13 @@ export function LogList({
             <span className="flex-1">
               <b className="font-[650]">{i.short ?? i.what}</b>{' '}
               {i.state === 'waiting' ? (
-                <span className="q">{say('log.waitsOnThisDevice')}</span>
+                <span className="q">{say('log.waitingToSend')}</span>
               ) : (
                 <b className="marked">{say('log.refused')}</b>
               )}
             </span>
             <a className="link text-note" href="/waiting">
-              {say('log.look')}
+              {say('log.seeWhy')}
             </a>
           </li>
         ))}
@@ -86,7 +86,7 @@ export function LogList({
                   <b className="font-[650]">{l.title}</b> <span className="q">{l.detail}</span>
                 </span>
                 {l.struck && (
-                  <span className="block">{say('log.struck', { struck: l.struck })}</span>
+                  <span className="block">{say('log.voided', { struck: l.struck })}</span>
                 )}
                 {l.readings
                   .filter((r) => r.struck)
@@ -133,7 +133,7 @@ export function LogList({
       </ol>
       {earlier.failed && (
         <p className="text-small mt-2" role="alert">
-          {say('log.theHubDidNotAnswerEarlierEntries')}
+          {say('log.theServerDidNotAnswer')}
         </p>
       )}
       {shown.length < total && (
@@ -146,8 +146,8 @@ export function LogList({
         onOpenChange={(o) => {
           if (!o) setLine(null);
         }}
-        title={say('log.putItRight')}
-        note={say('log.theOldEntryStaysInTheLog')}
+        title={say('log.correctAnEntry')}
+        note={say('log.theOldEntryStaysIn')}
       >
         {line && (
           <DraftScope name={`${heap.id}:${line.id}`}>

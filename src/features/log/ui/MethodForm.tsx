@@ -14,11 +14,7 @@ export function MethodForm({ heap, onDone }: FormProps) {
   const chosen = list.find((t) => t.id === id);
   return (
     <>
-      <div
-        className="flex flex-col gap-2"
-        role="radiogroup"
-        aria-label={say('log.keptByWhichMethod')}
-      >
+      <div className="flex flex-col gap-2" role="radiogroup" aria-label={say('log.whichMethod')}>
         {list.map((t) => (
           <button
             key={t.id}
@@ -31,7 +27,7 @@ export function MethodForm({ heap, onDone }: FormProps) {
           >
             <span>{t.name}</span>
             <span className="text-note font-normal">
-              {say('log.turned2', { schoolwords: SCHOOL_WORDS[t.trigger] })} {t.words}
+              {say('log.turned', { schoolwords: SCHOOL_WORDS[t.trigger] })} {t.words}
             </span>
           </button>
         ))}
@@ -43,15 +39,13 @@ export function MethodForm({ heap, onDone }: FormProps) {
             {text}
           </p>
         ))}
-      <p className="hint">{say('log.itChangesWhatIsAdvisedAndExpected')}</p>
+      <p className="hint">{say('log.thisChangesWhatAdvisedExpected')}</p>
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={chosen ? say('log.keepItAs', { name: chosen.name }) : say('log.keepIt')}
+        label={chosen ? say('log.use', { name: chosen.name }) : say('log.save')}
         missing={
-          chosen === undefined || id === heap.template
-            ? say('log.chooseAnotherMethodThanItHas')
-            : null
+          chosen === undefined || id === heap.template ? say('log.chooseADifferentMethod') : null
         }
         onKeep={() => chosen && entry.save({ template: chosen })}
       />

@@ -25,7 +25,7 @@ export function NoteForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={say('log.keepThisNote')}
+        label={say('log.saveThisNote')}
         missing={words.trim() === '' ? say('log.writeTheNote') : null}
         onKeep={() => entry.save({ words: words.trim() })}
       />

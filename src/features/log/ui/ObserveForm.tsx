@@ -23,7 +23,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
     <>
       <Choices
         optional
-        label={say('log.squeezeAHandfulFromInsideHard')}
+        label={say('log.squeezeHandfulFromInsideHard')}
         value={squeeze}
         onChange={setSqueeze}
         options={squeezeOptions()}
@@ -46,8 +46,8 @@ export function ObserveForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={say('log.keepWhatISaw')}
-        missing={Object.keys(data).length > 0 ? null : say('log.chooseOneThingOrWriteIt')}
+        label={say('log.save2')}
+        missing={Object.keys(data).length > 0 ? null : say('log.chooseOneThingOrWrite')}
         onKeep={() => entry.save(data)}
       />
     </>

@@ -32,7 +32,7 @@ export function OtherHeap({
         {label}
       </label>
       <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}>
-        <option value="">{say('log.chooseAHeap')}</option>
+        <option value="">{say('log.chooseABatch')}</option>
         {others(heap).map((h) => (
           <option key={h.id} value={h.id}>
             {[h.name, positionText(h.position), h.m3 === null ? '' : volumeText(h.m3, 'm3')]

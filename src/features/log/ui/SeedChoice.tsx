@@ -17,7 +17,7 @@ export const SeedChoice = ({
 }) => (
   <Choices
     optional
-    label={say('log.liveSeedsInIt')}
+    label={say('log.liveWeedSeedsIn')}
     value={value}
     onChange={onChange}
     columns={3}

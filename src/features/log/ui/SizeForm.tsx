@@ -29,8 +29,8 @@ export function SizeForm({ heap, onDone }: FormProps) {
       <p className="hint">
         {isShape(heap.shape)
           ? SHAPE_WORDS[form]
-          : say('log.itsShapeWasNotSaidSoIt', { toLowerCase: SHAPE_WORDS[form].toLowerCase() })}
-        {say('log.longestWidestAndHighestFromGroundTo')}
+          : say('log.itsShapeWasNotGiven', { toLowerCase: SHAPE_WORDS[form].toLowerCase() })}
+        {say('log.longestWidestHighestMeasuredFrom')}
       </p>
       <div className="grid grid-cols-3 gap-3">
         <Field
@@ -66,24 +66,24 @@ export function SizeForm({ heap, onDone }: FormProps) {
       )}
       {wrong && (
         <p role="alert" className="marked font-semibold">
-          {say('log.typeEachAsANumberAboveNought')}
+          {say('log.typeEachAsNumberAbove')}
         </p>
       )}
       {m3 !== null && (
         <p className="text-subhead">
-          {measures ? say('log.thatMakes') : say('log.judgedByEye')} <b>{volumeText(m3, 'm3')}</b>.
-          {m3 < 1 ? say('log.underAboutOneCubicMetreAHeap') : ''}
+          {measures ? say('log.thatMakes') : say('log.estimatedByEye')}{' '}
+          <b>{volumeText(m3, 'm3')}</b>.{m3 < 1 ? say('log.belowAboutOneCubicMeter') : ''}
         </p>
       )}
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={say('log.keepThisSize')}
+        label={say('log.saveThisSize')}
         missing={
           wrong
-            ? say('log.putTheFiguresRightFirst')
+            ? say('log.correctTheFiguresFirst')
             : m3 === null
-              ? say('log.typeLengthWidthAndHeightOrThe')
+              ? say('log.typeLengthWidthHeightOr')
               : null
         }
         onKeep={() => entry.save(measures ? { measures } : { volumeM3: m3 })}

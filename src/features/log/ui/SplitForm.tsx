@@ -23,9 +23,9 @@ export function SplitForm({ heap, onDone }: FormProps) {
   const own = heap.placed?.find((h) => h.id === heap.id)?.m3 ?? null;
   const problem =
     m3 === null
-      ? say('log.typeTheVolumeAsANumber')
+      ? say('log.typeVolumeAsNumber')
       : m3 !== undefined && own !== null && m3 >= own
-        ? say('log.lessThanTheThatItHasSomething', { own: volumeText(own, 'm3') })
+        ? say('log.itMustLessThanThis', { own: volumeText(own, 'm3') })
         : undefined;
   const data =
     code.trim() !== '' && typeof m3 === 'number' && !problem
@@ -45,7 +45,7 @@ export function SplitForm({ heap, onDone }: FormProps) {
         {CAUTION.split} {CAUTION.lift}
       </p>
       <Field
-        label={say('log.howMuchWasCarriedOff')}
+        label={say('log.howMuchWasSplitOff')}
         unit="m³"
         inputMode="decimal"
         value={volume}
@@ -74,18 +74,18 @@ export function SplitForm({ heap, onDone }: FormProps) {
         />
       </div>
       <WhenAndWho entry={entry} heap={heap} />
-      <p className="hint">{say('log.bothHeapsKeepWhatWasReadUntil')}</p>
+      <p className="hint">{say('log.bothBatchesHaveWhatWas')}</p>
       {data && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={say('log.keepThisSplit')}
+        label={say('log.saveThisSplit')}
         missing={
           data !== null
             ? null
             : (problem ??
               (typeof m3 !== 'number'
-                ? say('log.typeHowMuchWasCarriedOff')
-                : say('log.giveTheNewHeapACode')))
+                ? say('log.typeHowMuchWasSplit')
+                : say('log.giveNewBatchCode')))
         }
         onKeep={() => data && entry.save(data)}
       />

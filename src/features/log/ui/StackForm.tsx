@@ -14,9 +14,9 @@ export function StackForm({ heap, onDone }: FormProps) {
   const data = other !== '' && layer !== '' ? { with: other, layer } : null;
   return (
     <>
-      <OtherHeap label={say('log.whichOtherHeap')} heap={heap} value={other} onChange={setOther} />
+      <OtherHeap label={say('log.whichOtherBatch')} heap={heap} value={other} onChange={setOther} />
       <Choices
-        label={say('log.lies', { name: heap.name })}
+        label={say('log.is', { name: heap.name })}
         value={layer}
         onChange={setLayer}
         options={[
@@ -24,17 +24,17 @@ export function StackForm({ heap, onDone }: FormProps) {
           { value: 'lower', label: say('log.below') },
         ]}
       />
-      <p className="hint">{say('log.putCardboardBetweenThemAndSetThe')}</p>
+      <p className="hint">{say('log.putCardboardBetweenThemSet')}</p>
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
-        label={say('log.keepIt')}
+        label={say('log.save')}
         missing={
           data !== null
             ? null
             : other === ''
-              ? say('log.chooseTheOtherHeap')
-              : say('log.chooseWhetherItLiesOnTopOr')
+              ? say('log.chooseTheOtherBatch')
+              : say('log.chooseWhetherOnTopOr')
         }
         onKeep={() => data && entry.save(data)}
       />

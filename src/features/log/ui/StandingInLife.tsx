@@ -24,7 +24,7 @@ function DoubtTicks({
 }) {
   return (
     <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
-      <legend className="px-1 font-semibold">{say('log.beforeItGoesOut')}</legend>
+      <legend className="px-1 font-semibold">{say('log.beforeItLeaves')}</legend>
       {heap.doubts!.map(({ doubt, text }) => (
         <label key={doubt} className="flex gap-3 items-start py-1.5 min-h-target">
           <input
@@ -77,27 +77,27 @@ export function StandingInLife({ heap, onDone }: FormProps) {
         : ended.save({ reason, ...said });
   const missing =
     what === ''
-      ? say('log.chooseWhatItIs')
+      ? say('log.chooseOne')
       : what === 'ended' && reason === ''
-        ? say('log.chooseWhyItIsAtItsEnd')
+        ? say('log.chooseWhyFinished')
         : doubts.some((d) => !known.includes(d.doubt))
-          ? say('log.tickWhatStandsInTheBoxAbove')
+          ? say('log.tickBoxAboveWhoeverLets')
           : null;
   return (
     <>
       <Choices
-        label={say('log.whatIsIt')}
+        label={say('log.whatHappensWithIt')}
         value={what}
         onChange={setWhat}
         columns={3}
         options={[
           {
             value: 'hold',
-            label: heap.onHold ? say('log.takenUpAgain') : say('log.putOnHold'),
-            hint: heap.onHold ? say('log.itsWorkGoesOn') : say('log.noWorkIsAskedFor'),
+            label: heap.onHold ? say('log.takenOffHold') : say('log.putOnHold'),
+            hint: heap.onHold ? say('log.workGoesOn') : say('log.noWorkAskedFor'),
           },
-          { value: 'ready', label: say('log.ready'), hint: say('log.byYourWord') },
-          { value: 'ended', label: say('log.atItsEnd') },
+          { value: 'ready', label: say('log.ready'), hint: say('log.yourOwnDecision') },
+          { value: 'ended', label: say('log.finished') },
         ]}
       />
       {what === 'ended' && (
@@ -113,15 +113,15 @@ export function StandingInLife({ heap, onDone }: FormProps) {
         />
       )}
       {doubts.length > 0 && <DoubtTicks heap={heap} known={known} onChange={setKnown} />}
-      {what === 'ready' && <p className="hint">{say('log.thisIsYourWordAndYourName')}</p>}
+      {what === 'ready' && <p className="hint">{say('log.thisYourDecisionSavedWith')}</p>}
       <Field
-        label={say('log.whyInAFewWords')}
+        label={say('log.whyInFewWords')}
         value={words}
         maxLength={300}
         onChange={(e) => setWords(e.target.value)}
       />
       <WhenAndWho entry={entry} heap={heap} />
-      <KeepBar entry={entry} label={say('log.keepIt')} missing={missing} onKeep={save} />
+      <KeepBar entry={entry} label={say('log.save')} missing={missing} onKeep={save} />
     </>
   );
 }

@@ -37,7 +37,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
   return (
     <>
       <Choices
-        label={say('log.whatWasTakenOff')}
+        label={say('log.whatWasRemoved')}
         value={what}
         onChange={(v) => {
           setWhat(v);
@@ -56,11 +56,11 @@ export function TransferForm({ heap, onDone }: FormProps) {
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}
-        problem={amount === null ? say('log.typeLitresAsANumberOrLeave') : undefined}
+        problem={amount === null ? say('log.typeLitersAsNumberOr') : undefined}
         hint={say('log.aBucketHoldsAbout10')}
       />
       <OtherHeap
-        label={say('log.intoWhichHeapLeaveEmptyIfInto')}
+        label={say('log.intoWhichBatchLeaveEmpty')}
         heap={heap}
         value={to}
         onChange={setTo}
@@ -72,26 +72,24 @@ export function TransferForm({ heap, onDone }: FormProps) {
           onChange={setRaw}
           options={[
             { value: 'raw', label: say('log.rawOrIDontKnow') },
-            { value: 'clean', label: say('log.clean'), hint: say('log.itMetTheRulesItselfOrWas') },
+            { value: 'clean', label: say('log.clean'), hint: say('log.itHasMetRulesItself') },
           ]}
         />
       )}
       <WhenAndWho entry={entry} heap={heap} />
       {isRaw && what !== '' && (
-        <p className="caution">
-          {say('log.notIntoDrainsOrAWatercourseCheck', { raw: CAUTION.raw })}
-        </p>
+        <p className="caution">{say('log.neverIntoDrainsOrStream', { raw: CAUTION.raw })}</p>
       )}
       {data && to !== '' && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={costs ? say('log.logItAndStartThatClockAgain') : say('log.keepItInBothLogs')}
+        label={costs ? say('log.logStartClockOver2') : say('log.saveInBothLogs')}
         missing={
           data !== null
             ? null
             : what === ''
-              ? say('log.chooseWhatWasTakenOff')
-              : say('log.typeLitresAsANumberOrLeave')
+              ? say('log.chooseWhatWasRemoved')
+              : say('log.typeLitersAsNumberOr')
         }
         onKeep={() => data && entry.save(data)}
       />

@@ -79,16 +79,18 @@ export function TurnForm({ heap, onDone }: FormProps) {
         {machine === 'machine' ? ` ${CAUTION.machine}` : ''}
       </p>
       <Choices
-        label={say('log.wasItReadBeforeItWasOpened')}
+        label={say('log.wereTemperaturesTakenBeforeWas')}
         value={read}
         onChange={setRead}
         options={[
           {
             value: 'yes',
             label: say('log.yes'),
-            hint: heap.readLately ? say('log.aRoundOfTodayIsInThe') : say('log.logThatRoundToo'),
+            hint: heap.readLately
+              ? say('log.todaysCheckInLog')
+              : say('log.logThoseTemperaturesToo'),
           },
-          { value: 'no', label: say('log.no'), hint: say('log.thenWhatItDidCannotBeTold') },
+          { value: 'no', label: say('log.no'), hint: say('log.thenEffectCannotShown') },
         ]}
       />
       <Choices
@@ -96,26 +98,26 @@ export function TurnForm({ heap, onDone }: FormProps) {
         value={full}
         onChange={setFull}
         options={[
-          { value: 'full', label: say('log.fullTurning'), hint: say('log.rimInsideTopToBottom') },
-          { value: 'stir', label: say('log.onlyStirred'), hint: say('log.doesNotCountForARule') },
+          { value: 'full', label: say('log.fullTurn2'), hint: say('log.edgeInsideTopBottom') },
+          { value: 'stir', label: say('log.partialTurn2'), hint: say('log.doesNotCountForRule') },
         ]}
       />
       <Choices
         optional
-        label={say('log.howFarDidTheRimGetIn')}
+        label={say('log.howMuchEdgeGotInside')}
         value={rim}
         onChange={setRim}
         columns={4}
         options={[
           { value: 'all', label: say('log.all') },
           { value: 'most', label: say('log.most') },
-          { value: 'partly', label: say('log.partly') },
-          { value: 'unsure', label: say('log.unsure') },
+          { value: 'partly', label: say('log.part') },
+          { value: 'unsure', label: say('log.notSure') },
         ]}
       />
       <Choices
         optional
-        label={say('log.squeezeAHandfulFromInside')}
+        label={say('log.squeezeHandfulFromInside')}
         value={squeeze}
         onChange={setSqueeze}
         columns={4}
@@ -139,7 +141,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
           onChange={(e) => setLitres(e.target.value)}
         />
         <Field
-          label={say('log.took')}
+          label={say('log.time')}
           unit="minutes"
           inputMode="numeric"
           value={minutes}
@@ -154,7 +156,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
       </div>
       {wrong && (
         <p role="alert" className="marked font-semibold">
-          {say('log.typeLitresMinutesAndPeopleAsNumbers')}
+          {say('log.typeLitersMinutesPeopleAs')}
         </p>
       )}
       <Choices
@@ -169,30 +171,30 @@ export function TurnForm({ heap, onDone }: FormProps) {
       />
       {inRow ? (
         <>
-          <p className="hint">{say('log.whereDoItsFlagsStandNowA')}</p>
+          <p className="hint">{say('log.whereMarkersNowWindrowMoves')}</p>
           <StandingFields standing={standing} onlyRow />
         </>
       ) : (
         <details>
           <summary className="link min-h-target flex items-center cursor-pointer">
-            {say('log.itStandsInAnotherPlaceNow')}
+            {say('log.itInAnotherPlaceNow')}
           </summary>
           <StandingFields standing={standing} />
         </details>
       )}
       <WhenAndWho entry={entry} heap={heap} />
       <Effects preview={preview} />
-      <p className="hint">{say('log.somethingRawWentInAsWellOr')}</p>
+      <p className="hint">{say('log.didSomethingRawGoIn')}</p>
       <KeepBar
         entry={entry}
-        label={say('log.keepThisTurning')}
+        label={say('log.saveThisTurning')}
         missing={
           wrong
-            ? say('log.putTheFiguresRightFirst')
+            ? say('log.correctTheFiguresFirst')
             : inRow && standing.problem !== null
               ? standing.problem
               : inRow && standing.effect.overlaps.length > 0
-                ? say('log.itWouldLieOver', { overlaps: standing.effect.overlaps[0]! })
+                ? say('log.itWouldOverlap', { overlaps: standing.effect.overlaps[0]! })
                 : null
         }
         onKeep={() => entry.save(data, after)}

@@ -16,7 +16,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const [litres, setLitres] = useTyped('litres', '');
   const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
   const amount = typed(litres);
-  const problem = amount === null ? say('log.typeLitresAsANumberOrLeave') : undefined;
+  const problem = amount === null ? say('log.typeLitersAsNumberOr') : undefined;
   const data =
     clean === ''
       ? null
@@ -34,11 +34,11 @@ export function WaterForm({ heap, onDone }: FormProps) {
         value={clean}
         onChange={setClean}
         options={[
-          { value: 'clean', label: say('log.clean'), hint: say('log.tapRainButtWithALid') },
+          { value: 'clean', label: say('log.clean'), hint: say('log.tapRainBarrelWithLid') },
           {
             value: 'unclean',
-            label: say('log.notCleanOrIDontKnow'),
-            hint: say('log.pondLeachateRinsings'),
+            label: say('log.notCleanOrIDont'),
+            hint: say('log.pondLeachateRinseWater'),
           },
         ]}
       />
@@ -50,15 +50,15 @@ export function WaterForm({ heap, onDone }: FormProps) {
         value={litres}
         onChange={(e) => setLitres(e.target.value)}
         problem={problem}
-        hint={say('log.leaveEmptyIfYouDidNotMeasure')}
+        hint={say('log.leaveEmptyIfYouDid')}
       />
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
       {data && !problem && <Effects preview={preview} />}
       <KeepBar
         entry={entry}
-        label={say('log.keepThisWatering')}
-        missing={clean === '' ? say('log.chooseWhatWaterItWas') : (problem ?? null)}
+        label={say('log.saveThisWatering')}
+        missing={clean === '' ? say('log.chooseKindWater') : (problem ?? null)}
         onKeep={() => data && entry.save(data)}
       />
     </>

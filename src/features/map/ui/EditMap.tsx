@@ -128,10 +128,10 @@ const ADD_WORDS: Readonly<Record<Slot['kind'], string>> = {
     return say('map.aBin');
   },
   get tub() {
-    return say('map.aTub');
+    return say('map.aDrum');
   },
   get row() {
-    return say('map.aRow');
+    return say('map.aWindrow');
   },
   get pad() {
     return say('map.anOpenPad');
@@ -155,8 +155,8 @@ function SizeAndKinds({
     <div className="flex flex-wrap gap-3 items-end">
       {(
         [
-          ['width', say('map.wide')],
-          ['depth', say('map.deep')],
+          ['width', say('map.width')],
+          ['depth', say('map.depth')],
         ] as const
       ).map(([field, label]) => (
         <div key={field} className="w-[120px]">
@@ -229,7 +229,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-3">
       <h1>{first ? say('map.drawTheSite') : say('map.changeTheMap')}</h1>
-      <p className="hint max-w-[720px]">{say('map.addYourBaysBinsAndRowsDrag')}</p>
+      <p className="hint max-w-[720px]">{say('map.addYourBaysBinsWindrows')}</p>
       <SizeAndKinds draft={draft} set={set} onAdd={places.add} />
       <div className="grid lg:grid-cols-[minmax(0,1fr)_300px] gap-5 items-start">
         <Drawing
@@ -245,7 +245,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
             onTakeOff={() => places.takeOff(atHand.id)}
           />
         ) : (
-          <p className="q">{say('map.pressAPlaceToTypeItsMetres')}</p>
+          <p className="q">{say('map.pressPlaceTypeMetersName')}</p>
         )}
       </div>
       <div className="max-w-[320px]">
@@ -266,7 +266,7 @@ function MapForm({ map, version, by: device, onDone, first }: EditMapProps) {
         )}
         <SaveButton
           className="btn key !min-h-key"
-          label={say('map.keepThisMap')}
+          label={say('map.saveThisMap')}
           busy={busy}
           missing={missing ?? whoIsMissing(by)}
           onSave={save}

@@ -233,13 +233,13 @@ export function MapScreen({
           <p className="flex flex-wrap gap-2 mt-1">
             {view.nowhere.map((h) => (
               <button key={h.id} type="button" className="btn" onClick={() => setPressed(h)}>
-                {say('map.putItSomewhere', { name: h.name })}
+                {say('map.choosePlaceFor', { name: h.name })}
               </button>
             ))}
           </p>
         </section>
       )}
-      <p className="hint px-5 max-sm:px-4 py-2">{say('map.dragAHeapToAnotherPlaceOr')}</p>
+      <p className="hint px-5 max-sm:px-4 py-2">{say('map.dragBatchAnotherPlaceOr')}</p>
       <Sheet
         open={pressed !== null}
         onOpenChange={(o) => {
@@ -252,7 +252,7 @@ export function MapScreen({
           <>
             <p>
               <Link prefetch={false} className="link" href={`/batch/${pressed.id}`}>
-                {say('map.itsPage')}
+                {say('map.openItsPage')}
               </Link>
             </p>
             <h3>{say('map.moveItTo')}</h3>

@@ -11,9 +11,9 @@ type SlotProps = { readonly slot: SlotDraft; readonly set: (slot: SlotDraft) => 
 const metresOf = ({ kind }: SlotDraft): readonly (readonly [Metres, string])[] => [
   ['xM', say('map.fromTheLeft')],
   ['yM', say('map.fromTheTop')],
-  ['lengthM', kind === 'row' ? say('map.long') : say('map.wide')],
-  ['widthM', kind === 'row' ? say('map.wide') : say('map.deep')],
-  ['heightM', say('map.high')],
+  ['lengthM', kind === 'row' ? say('map.length') : say('map.width')],
+  ['widthM', kind === 'row' ? say('map.width') : say('map.depth')],
+  ['heightM', say('map.height')],
 ];
 
 /** Kept for all that the site takes, or for some kinds of stuff alone. */
@@ -25,7 +25,7 @@ function KeptFor({ slot, set }: SlotProps) {
   };
   return (
     <fieldset>
-      <legend className="label">{say('map.keptFor')}</legend>
+      <legend className="label">{say('map.reservedFor')}</legend>
       <label className="flex gap-2 items-center min-h-[40px]">
         <input
           type="checkbox"
@@ -33,7 +33,7 @@ function KeptFor({ slot, set }: SlotProps) {
           checked={only === undefined}
           onChange={(e) => set(e.target.checked ? open : { ...open, only: ['food'] })}
         />
-        {say('map.allThatTheSiteTakes')}
+        {say('map.anythingTheSiteAccepts')}
       </label>
       {only !== undefined && (
         <div className="grid grid-cols-2">
@@ -62,7 +62,7 @@ export function SlotFields({ slot, set, onTakeOff }: SlotProps & { onTakeOff: ()
         {SLOT_WORDS[slot.kind]} {slot.name}
       </h2>
       <Field
-        label={say('map.itsName')}
+        label={say('map.name')}
         value={slot.name}
         maxLength={40}
         onChange={(e) => set({ ...slot, name: e.target.value })}
@@ -84,7 +84,7 @@ export function SlotFields({ slot, set, onTakeOff }: SlotProps & { onTakeOff: ()
         value={slot.base ?? ''}
         maxLength={80}
         onChange={(e) => set({ ...slot, base: e.target.value })}
-        placeholder={say('map.palletsWireSoil')}
+        placeholder={say('map.palletsWireMeshSoil')}
       />
       <Field
         label={say('map.air')}
@@ -96,7 +96,7 @@ export function SlotFields({ slot, set, onTakeOff }: SlotProps & { onTakeOff: ()
       <KeptFor slot={slot} set={set} />
       <p>
         <button type="button" className="btn" onClick={onTakeOff}>
-          {say('map.takeItOffTheMap')}
+          {say('map.removeFromMap')}
         </button>
       </p>
     </section>

@@ -23,7 +23,7 @@ const KEPT = {
     return say('methods.static');
   },
   get vessel() {
-    return say('methods.closedVessel');
+    return say('methods.inVessel');
   },
 } as const;
 export type MethodRow = {
@@ -52,7 +52,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
   return (
     <div className="px-5 py-5 max-w-[1080px] flex flex-col gap-4">
       <h1>{say('methods.methods')}</h1>
-      <p className="max-w-[720px]">{say('methods.aMethodSaysWhenAHeapIs')}</p>
+      <p className="max-w-[720px]">{say('methods.aMethodSaysWhenBatch')}</p>
       <ul className="grid md:grid-cols-2 gap-x-8">
         {rows.map(({ template: t, ships, changed, heaps }) => (
           <li
@@ -71,7 +71,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
             </div>
             <p className="text-small">
               {say('methods.turned')} <b>{SCHOOL_WORDS[t.trigger]}</b>
-              {say('methods.tooHotFromCMoistWorksAbout', {
+              {say('methods.tooHotFromCMoisture', {
                 trigger:
                   t.trigger === 'never'
                     ? ''
@@ -80,7 +80,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
                           firstDay: t.firstDay,
                           everyDays: t.everyDays,
                         })
-                      : say('methods.whereACalendarIsAskedOnDay', {
+                      : say('methods.byCalendarOnDayThen', {
                           firstDay: t.firstDay,
                           everyDays: t.everyDays,
                         }),
@@ -111,7 +111,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
               </button>
               {heaps.length > 0 && (
                 <span className="q self-center">
-                  {say('methods.keptSo', { heaps: heaps.join(', ') })}
+                  {say('methods.usedBy', { heaps: heaps.join(', ') })}
                 </span>
               )}
             </p>
@@ -172,9 +172,9 @@ function Edit({
   );
   const templateId = copy ? slug(name) : from.id;
   const wrong = figures.some((x) => typeof x !== 'number')
-    ? say('methods.everyFigureWantsANumber')
+    ? say('methods.everyBoxNeedsNumber')
     : copy && taken.includes(templateId)
-      ? say('methods.thereIsAMethodOfThatName')
+      ? say('methods.thereAlreadyMethodWithName')
       : null;
   const n = (t: string): number => typed(t, -20)!;
   const template = (): MethodTemplate => ({
@@ -215,7 +215,7 @@ function Edit({
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-5">
       <h1>
         {copy
-          ? say('methods.aCopyOf', { name: from.name })
+          ? say('methods.copyOf', { name: from.name })
           : say('methods.change', { name: from.name })}
       </h1>
       <Field
@@ -225,7 +225,7 @@ function Edit({
         onChange={(e) => setName(e.target.value)}
       />
       <Choices
-        label={say('methods.whenIsItTurnedInTheMain')}
+        label={say('methods.whatDecidesWhenTurned')}
         value={trigger}
         onChange={(t) => {
           if (t) setTrigger(t);
@@ -237,7 +237,7 @@ function Edit({
         }))}
       />
       <fieldset>
-        <legend className="label">{say('methods.whatElseMayCallForATurning')}</legend>
+        <legend className="label">{say('methods.whatElseMayCallFor')}</legend>
         <div className="flex flex-wrap gap-x-5">
           {TRIGGERS.filter((t) => t !== trigger && t !== 'never').map((t) => (
             <label key={t} className="flex gap-2 items-center min-h-target">
@@ -259,15 +259,15 @@ function Edit({
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
         {figure('firstDay', say('methods.firstTurnedOn'), 'day')}
         {figure('everyDays', say('methods.thenEvery'), 'days')}
-        {figure('lowC', say('methods.turnedAgainAt'), '°C')}
-        {figure('warnC', say('methods.lookOutFrom'), '°C')}
+        {figure('lowC', say('methods.turnAgainAt'), '°C')}
+        {figure('warnC', say('methods.watchFrom'), '°C')}
         {figure('actC', say('methods.tooHotFrom'), '°C')}
         {figure('dangerC', say('methods.dangerFrom'), '°C')}
-        {figure('lowPct', say('methods.tooDryUnder'), say('methods.moist'))}
-        {figure('targetPct', say('methods.wateredUpTo'), say('methods.moist'))}
-        {figure('highPct', say('methods.tooWetOver'), say('methods.moist'))}
-        {figure('activeDays', say('methods.worksAbout'), 'days')}
-        {figure('minutesPerM3', say('methods.workOfATurning'), say('methods.minAM'))}
+        {figure('lowPct', say('methods.tooDryBelow'), say('methods.moisture'))}
+        {figure('targetPct', say('methods.waterUpTo'), say('methods.moisture'))}
+        {figure('highPct', say('methods.tooWetAbove'), say('methods.moisture'))}
+        {figure('activeDays', say('methods.activeForAbout'), 'days')}
+        {figure('minutesPerM3', say('methods.workOfOneTurning'), say('methods.minPerM'))}
         <label className="flex gap-2 items-center min-h-target mt-6">
           <input
             type="checkbox"
@@ -279,7 +279,7 @@ function Edit({
         </label>
       </div>
       <section className="flex flex-col gap-2">
-        <h2 className="!text-subhead">{say('methods.heatExpectedOfItsCore')}</h2>
+        <h2 className="!text-subhead">{say('methods.expectedCoreTemperature')}</h2>
         {figures.every((x) => typeof x === 'number') && (
           <ExpectBand expect={template().expect} limits={template().limits} />
         )}
@@ -302,7 +302,7 @@ function Edit({
                   {keysOf(e).map((k) => (
                     <td key={k} className="pr-3 py-0.5">
                       <input
-                        aria-label={say('methods.dayAtleastAtLeastOtherAtMost', {
+                        aria-label={say('methods.dayAtleastAtLeastAt', {
                           k: k === 'day' ? 'day' : k === 'lowC' ? 'atLeast' : 'other',
                           i: i + 1,
                         })}
@@ -324,7 +324,7 @@ function Edit({
                         className="link min-h-target"
                         onClick={() => setExpect(expect.filter((_, j) => j !== i))}
                       >
-                        {say('methods.takeOut')}
+                        {say('methods.remove')}
                       </button>
                     )}
                   </td>
@@ -363,7 +363,7 @@ function Edit({
       />
       <Problems list={problems} />
       <SaveButton
-        label={say('methods.keepThisMethod')}
+        label={say('methods.saveThisMethod')}
         busy={busy}
         missing={wrong ?? (name.trim() === '' ? say('methods.giveItAName') : whoIsMissing(by))}
         onSave={save}

@@ -35,17 +35,17 @@ export function EarlierSelect({
   return (
     <div className="max-w-[520px]">
       <label className="label" htmlFor="like">
-        {say('open.likeAnEarlierHeap')}
+        {say('open.sameAsEarlierBatch')}
       </label>
       <select id="like" className="field" value={like} onChange={(e) => onChoose(e.target.value)}>
-        <option value="">{say('open.noFromTheStart')}</option>
+        <option value="">{say('open.noStartFresh')}</option>
         {earlier.map((h) => (
           <option key={h.id} value={h.id}>
             {h.name}: {h.says}
           </option>
         ))}
       </select>
-      <p className="hint mt-1">{say('open.itsMethodSizeShapeWhatWentIn')}</p>
+      <p className="hint mt-1">{say('open.itsMethodSizeShapeMaterials')}</p>
     </div>
   );
 }
@@ -65,7 +65,7 @@ export function NameFields({ draft, reading, set }: Section) {
         value={draft.name}
         maxLength={60}
         onChange={(e) => set({ name: e.target.value })}
-        hint={say('open.whatTheCrewCallsIt')}
+        hint={say('open.whatCrewCalls')}
       />
       <Field
         label={say('open.bay')}
@@ -86,13 +86,13 @@ export function SizeFields({
   return (
     <>
       <Field
-        label={say('open.howMuchAbout')}
+        label={say('open.aboutHowMuch')}
         unit={VOLUME_SIGN[volumeUnit]}
         inputMode="decimal"
         value={draft.volume}
         onChange={(e) => set({ volume: e.target.value })}
         problem={reading.problems.volume}
-        hint={say('open.leaveEmptyIfYouDoNotKnow')}
+        hint={say('open.leaveEmptyIfYouDo')}
       />
       <Choices
         label={say('open.whatShapeIsIt')}
@@ -100,9 +100,9 @@ export function SizeFields({
         onChange={(shape) => set({ shape })}
         columns={3}
         options={[
-          { value: 'dome', label: say('open.heap'), hint: 'free-standing' },
-          { value: 'windrow', label: say('open.row'), hint: say('open.longSlopingSides') },
-          { value: 'cube', label: say('open.bayBinOrTub') },
+          { value: 'dome', label: say('open.pile'), hint: 'free-standing' },
+          { value: 'windrow', label: say('open.windrow'), hint: say('open.longSlopingSides') },
+          { value: 'cube', label: say('open.bayBinOrDrum') },
         ]}
       />
       {draft.shape === 'windrow' && <RowFields draft={draft} reading={reading} set={set} />}
@@ -116,11 +116,11 @@ function RowFields({ draft, reading, set }: Section) {
     <div>
       <div className="grid grid-cols-[1fr_110px_110px] gap-3">
         <Field
-          label={say('open.rowItSharesWithOthers')}
+          label={say('open.windrowSharesWithOthers')}
           value={draft.row}
           maxLength={40}
           onChange={(e) => set({ row: e.target.value })}
-          hint={say('open.leaveEmptyIfItLiesAlone')}
+          hint={say('open.leaveEmptyIfAlone')}
         />
         <Field
           label={say('open.from')}
@@ -144,8 +144,8 @@ function RowFields({ draft, reading, set }: Section) {
 
 /** Whether the thermometer gets to the core. */
 function reachHint({ coreM, reachM }: OpenReading): string {
-  if (coreM === null || reachM === null || reachM >= coreM) return say('open.itsStemNotItsHandle');
-  return say('open.shorterThanTheWayToTheCore', {
+  if (coreM === null || reachM === null || reachM >= coreM) return say('open.itsStemWithoutHandle');
+  return say('open.shorterThanDepthCoreReadit', {
     coreM: coreM - reachM < 0.3 ? 'readIt' : 'other',
   });
 }
@@ -155,16 +155,16 @@ function DepthFields({ draft, reading, set }: Section) {
     <>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field
-          label={say('open.fromItsSurfaceToTheCore')}
+          label={say('open.fromSurfaceCore')}
           unit="m"
           inputMode="decimal"
           value={draft.core}
           onChange={(e) => set({ core: e.target.value })}
           problem={reading.problems.core}
-          hint={say('open.leaveEmptyIfYouDoNotKnow2')}
+          hint={say('open.leaveEmptyIfYouDo2')}
         />
         <Field
-          label={say('open.theThermometerReachesIn')}
+          label={say('open.theThermometerReaches')}
           unit="m"
           inputMode="decimal"
           value={draft.reach}
@@ -175,7 +175,7 @@ function DepthFields({ draft, reading, set }: Section) {
       </div>
       {reading.coreM !== null && (
         <p className="hint -mt-3">
-          {say('open.placesOfARound', {
+          {say('open.probePoints', {
             places: reading.places.map((p) => `${p.label} ${p.depthM} m`).join('; '),
           })}
         </p>
@@ -188,19 +188,19 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
   return (
     <>
       <Choices
-        label={say('open.howIsItKept')}
+        label={say('open.howIsItComposted')}
         value={draft.method}
         onChange={(method) => set({ method })}
         columns={3}
         options={[
-          { value: 'turned', label: say('open.turned'), hint: say('open.rowBinOrHeap') },
+          { value: 'turned', label: say('open.turned'), hint: say('open.windrowBinOrPile') },
           { value: 'static', label: say('open.static'), hint: say('open.notTurned') },
-          { value: 'vessel', label: say('open.closedVessel'), hint: say('open.mixedInside') },
+          { value: 'vessel', label: say('open.inVessel'), hint: say('open.mixedInside') },
         ]}
       />
       <div className="max-w-[520px]">
         <label className="label" htmlFor="template">
-          {say('open.byWhichMethod')}
+          {say('open.whichMethod')}
         </label>
         <select
           id="template"
@@ -231,28 +231,32 @@ export function StageFields(section: StageSection) {
   return (
     <>
       <Choices
-        label={say('open.isTheLastRawLoadIn')}
+        label={say('open.isLastRawMaterialIn')}
         value={draft.stage}
         onChange={(stage) => set({ stage })}
         columns={3}
         options={[
-          { value: 'building', label: say('open.stillBuilding'), hint: say('open.noClockRunsYet') },
+          {
+            value: 'building',
+            label: say('open.stillBeingBuilt'),
+            hint: say('open.theClockNotRunningYet'),
+          },
           {
             value: 'closed',
-            label: say('open.yesItIsClosed'),
+            label: say('open.yesAddingIsFinished'),
             hint: say('open.theClockRunsFromThen'),
           },
           {
             value: 'adopted',
             label: say('open.itIsUnderWay'),
-            hint: say('open.takenOverItsPastWasNotLogged'),
+            hint: say('open.takenOverPastWasNot'),
           },
         ]}
       />
       {draft.stage === 'adopted' && <AdoptedFields {...section} />}
       {draft.stage === 'closed' && (
         <Field
-          label={say('open.whenTheLastRawLoadWentIn')}
+          label={say('open.whenLastRawMaterialWent')}
           type="datetime-local"
           value={draft.builtAt}
           max={nowLocal}
@@ -268,7 +272,7 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
   return (
     <section className="flex flex-col gap-3 border-l-[4px] border-ink pl-4" data-testid="adopt">
       <Choices
-        label={say('open.whenDidItsLastRawLoadGo')}
+        label={say('open.whenDidLastRawMaterial')}
         value={draft.rawAt}
         onChange={(rawAt) => set({ rawAt })}
         columns={3}
@@ -284,12 +288,12 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
       />
       {(draft.rawAt === 'known' || draft.rawAt === 'about') && (
         <Field
-          label={say('open.lastRawLoad')}
+          label={say('open.lastRawMaterial')}
           type="datetime-local"
           value={draft.builtAt}
           max={nowLocal}
           onChange={(e) => set({ builtAt: e.target.value })}
-          hint={say('open.theAgeOfTheHeapCountsFrom')}
+          hint={say('open.theAgeBatchCountsFrom')}
         />
       )}
       <div className="grid grid-cols-2 gap-3">
@@ -298,10 +302,10 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
           inputMode="numeric"
           value={draft.turned}
           onChange={(e) => set({ turned: e.target.value })}
-          hint={say('open.asTheyTellItCountsForNo')}
+          hint={say('open.asReportedCountsForNo')}
         />
         <Field
-          label={say('open.hottestThatWasSeen')}
+          label={say('open.hottestSeen')}
           unit={`°${unit}`}
           inputMode="decimal"
           value={draft.hottest}
@@ -313,10 +317,10 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
         value={draft.told}
         maxLength={400}
         onChange={(e) => set({ told: e.target.value })}
-        placeholder={say('open.horseManureAndChipBuiltInOne')}
+        placeholder={say('open.horseManureChipsBuiltIn')}
       />
       <Problem text={reading.problems.adopted} />
-      <p className="hint">{say('open.beforeNowNothingIsRecordedHereAnd')}</p>
+      <p className="hint">{say('open.nothingBeforeNowLoggedHere')}</p>
     </section>
   );
 }
@@ -324,7 +328,7 @@ function AdoptedFields({ draft, reading, set, unit, nowLocal }: StageSection) {
 export function InputFields({ draft: { inputs }, set }: Section) {
   return (
     <fieldset>
-      <legend className="label">{say('open.whatGoesInItDecidesWhichRules')}</legend>
+      <legend className="label">{say('open.whatGoesInThisDecides')}</legend>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))]">
         {listInputs().map(([input, word]) => (
           <label key={input} className="flex gap-3 items-center min-h-target">

@@ -107,7 +107,7 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
   const section = { draft, reading, set };
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>{say('open.openAHeap')}</h1>
+      <h1>{say('open.startABatch')}</h1>
       <EarlierSelect earlier={earlier} like={draft.like} onChoose={copy} />
       <NameFields {...section} />
       <SizeFields {...section} volumeUnit={given.volumeUnit} />
@@ -135,8 +135,8 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
       />
       <KeepBar
         entry={entry}
-        label={say('open.open', {
-          name: draft.name.trim() || draft.code.trim() || say('open.theHeap'),
+        label={say('open.start', {
+          name: draft.name.trim() || draft.code.trim() || say('open.theBatch'),
         })}
         missing={reading.missing}
         onKeep={() => void keep(draft, reading, context)}

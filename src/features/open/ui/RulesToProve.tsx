@@ -76,8 +76,8 @@ export function RulesToProve({
   );
   return (
     <fieldset>
-      <legend className="label">{say('open.rulesToProve')}</legend>
-      {keeping.noClaim && <p>{say('open.thisMethodMakesNoClaimThatHeat')}</p>}
+      <legend className="label">{say('open.rulesToMeet')}</legend>
+      {keeping.noClaim && <p>{say('open.thisMethodMakesNoClaim')}</p>}
       {keeping.noClaim &&
         (inputs.includes('seeding-weeds') || inputs.includes('diseased-plants')) && (
           <p role="alert" className="caution">
@@ -88,13 +88,13 @@ export function RulesToProve({
       {others.length > 0 && (
         <details>
           <summary className="link min-h-target flex items-center">
-            {say('open.otherRulesForThisKindOfHeap', { others: others.length })}
+            {say('open.otherRulesForThisMethod', { others: others.length })}
           </summary>
           {others.map(line)}
         </details>
       )}
       <LeadSelect
-        label={say('open.whichRuleDoesTheHeadOfThe')}
+        label={say('open.whichRuleShownFirstOn')}
         chosen={chosen}
         named={offered}
         onLead={onLead}
@@ -102,12 +102,12 @@ export function RulesToProve({
       {missing && (
         <div role="alert" className="caution mt-2" data-testid="germ-rule-missing">
           <p className="font-semibold">
-            {say('open.noRuleOnGermsIsTickedAnd', { why: missing.why })}
+            {say('open.noRuleForPathogensTicked', { why: missing.why })}
           </p>
           {missing.cover.length > 0 ? (
             <p>{say('open.theseWouldCoverIt')}</p>
           ) : (
-            <p>{say('open.theLibraryHasNoneForAHeap')}</p>
+            <p>{say('open.theLibraryHasNoneFor')}</p>
           )}
           <ul>
             {missing.cover.map((c) => (
@@ -130,14 +130,14 @@ export function RulesToProve({
         </p>
       ))}
       {chosen.length === 0 && !keeping.noClaim && (
-        <p className="mt-2 font-semibold">{say('open.noRuleIsTickedTheHeapIs')}</p>
+        <p className="mt-2 font-semibold">{say('open.noRuleTickedNothingHas')}</p>
       )}
       <p className="hint mt-1">
-        {say('open.whichRuleYouMustMeetCheckWith', {
+        {say('open.whichRuleYouMustMeet', {
           siteVersion:
             siteVersion !== null
-              ? say('open.howItIsJudgedVersionOfThe', { siteVersion })
-              : say('open.howItIsJudgedTheUsualPolicy'),
+              ? say('open.howReadingsJudgedVersionSites', { siteVersion })
+              : say('open.howReadingsJudgedUsualPolicy'),
         })}
       </p>
     </fieldset>

@@ -14,7 +14,7 @@ import {
 const listZones = (): readonly (readonly [PointZone, string])[] => [
   ['core', say('places.core')],
   ['middle', say('places.middle')],
-  ['edge', say('places.toe')],
+  ['edge', say('places.baseEdge')],
 ];
 const SIDE_WORDS: readonly Side[] = [
   'crown',
@@ -94,7 +94,7 @@ function ZoneAndSide({
           value={r.side}
           onChange={(e) => onChange({ ...r, side: e.target.value as Side | '' })}
         >
-          <option value="">{say('places.notSaid')}</option>
+          <option value="">{say('places.notGiven')}</option>
           {SIDE_WORDS.map((s) => (
             <option key={s} value={s}>
               {s}
@@ -134,16 +134,16 @@ function PlaceRow({
       </th>
       <ZoneAndSide place={r} id={id} screen={screen} onChange={onChange} />
       <MetresCell
-        heading={say('places.deepM')}
-        label={say('places.depthInMetres', { id })}
+        heading={say('places.depthM')}
+        label={say('places.depthInMeters', { id })}
         value={r.depth}
         wide={false}
         onChange={(depth) => onChange({ ...r, depth })}
       />
       {screen.lengthM !== null && (
         <MetresCell
-          heading={say('places.alongTheRowM')}
-          label={say('places.metresAlongTheRow2', { id })}
+          heading={say('places.alongTheWindrowM')}
+          label={say('places.metersAlongTheWindrow2', { id })}
           value={r.along}
           wide
           onChange={(along) => onChange({ ...r, along })}
@@ -153,7 +153,7 @@ function PlaceRow({
         <button
           type="button"
           className="btn !px-2.5"
-          aria-label={say('places.takeOut', { id })}
+          aria-label={say('places.remove', { id })}
           onClick={onTakeOut}
         >
           <X size={18} aria-hidden="true" />
@@ -184,12 +184,12 @@ export function PlaceTable({
     <table className="w-full border-collapse max-w-[760px]">
       <thead className="max-sm:sr-only">
         <tr className="text-left text-note q border-b-[1.6px] border-ink">
-          <th className="py-1 font-medium">{say('places.place')}</th>
+          <th className="py-1 font-medium">{say('places.point')}</th>
           <th className="font-medium">{say('places.zone2')}</th>
           <th className="font-medium">{say('places.side2')}</th>
-          <th className="font-medium">{say('places.deepM')}</th>
+          <th className="font-medium">{say('places.depthM')}</th>
           {screen.lengthM !== null && <th className="font-medium">{say('places.alongM')}</th>}
-          <th className="font-medium">{say('places.takeOut2')}</th>
+          <th className="font-medium">{say('places.remove2')}</th>
         </tr>
       </thead>
       <tbody>

@@ -42,13 +42,13 @@ type PlacesProps = {
 function factsText({ coreDepthM, stemM, lengthM, minPoints }: PlacesScreen): string {
   const facts = [
     coreDepthM === null
-      ? say('places.theWayToTheCoreIsNot')
-      : say('places.theCoreLiesMIn', { coreDepthM }),
+      ? say('places.theDepthCoreNotKnown')
+      : say('places.theCoreMDeep', { coreDepthM }),
     stemM === null
-      ? say('places.noThermometerWithAKnownLength')
+      ? say('places.noThermometerWithKnownLength')
       : say('places.theLongestThermometerReachesM', { stemM }),
-    lengthM !== null ? say('places.mOfRow', { lengthM }) : null,
-    say('places.aRoundNeedsPlaces', { minPoints }),
+    lengthM !== null ? say('places.mOfWindrow', { lengthM }) : null,
+    say('places.aCheckNeedsPoints', { minPoints }),
   ];
   return facts.filter(Boolean).join(' · ');
 }
@@ -66,9 +66,9 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
   const { points, doubts, gone, ready } = reading;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="doubts-title">
-      <h2 id="doubts-title">{say('places.whatThisPlanCanShow')}</h2>
+      <h2 id="doubts-title">{say('places.whatThesePointsCanShow')}</h2>
       {doubts.length === 0 ? (
-        <p>{say('places.placesCoreToToeTheColdestDecides', { points: points.length })}</p>
+        <p>{say('places.pointsFromCoreBaseEdge', { points: points.length })}</p>
       ) : (
         doubts.map((d) => (
           <p
@@ -81,7 +81,7 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
       )}
       {gone.length > 0 && (
         <p className="hint">
-          {say('places.readNoMoreButTheReadingsStay', {
+          {say('places.noLongerReadButOld', {
             gone: gone.map((p) => p.label).join(', '),
           })}
         </p>
@@ -89,7 +89,7 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={say('places.keepThesePlaces', { points: points.length })}
+        label={say('places.saveThesePoints', { points: points.length })}
         missing={ready ? null : 'Put right what is marked above.'}
         onKeep={() => entry.save({ points })}
       />
@@ -117,14 +117,14 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
         aria-labelledby="places-title"
       >
         <div>
-          <h1 id="places-title">{say('places.whereARoundReadsIt', { name: heap.name })}</h1>
+          <h1 id="places-title">{say('places.probePoints', { name: heap.name })}</h1>
           <p className="q mt-2">{factsText(screen)}</p>
         </div>
         <div className="max-w-[460px]">
           <Schematic
             shape={screen.shape}
             current={null}
-            says={say('places.placesOf', { places: places.length, name: heap.name })}
+            says={say('places.pointsOf', { places: places.length, name: heap.name })}
             places={drawn}
           />
         </div>
@@ -134,8 +134,8 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
           onClick={() => setPlaces(proposePlaces(screen, v7))}
         >
           {sets > 1
-            ? say('places.proposeASetForEachOfStretches', { sets })
-            : say('places.proposeFivePlaces')}
+            ? say('places.proposePointsForEachStretches', { sets })
+            : say('places.proposeFivePoints')}
         </button>
         <PlaceTable places={places} reading={reading} screen={screen} setPlaces={setPlaces} />
         <button
@@ -144,12 +144,12 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
           onClick={() => setPlaces((all) => [...all, anotherPlace(screen, v7())])}
         >
           <Plus size={18} aria-hidden="true" />
-          {say('places.anotherPlace')}
+          {say('places.anotherPoint')}
         </button>
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-7"
-        aria-label={say('places.whatIsDoubtfulAndKeepingIt')}
+        aria-label={say('places.whatUncertainSaving')}
       >
         <KeepPlan reading={reading} entry={entry} />
         <StandForm heap={heap} placed={placed} by={entry.by} />
@@ -178,18 +178,18 @@ function StandForm({
   };
   return (
     <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="stand-title">
-      <h2 id="stand-title">{say('places.whereItStands')}</h2>
+      <h2 id="stand-title">{say('places.location')}</h2>
       <StandingFields standing={standing} />
       <Problems list={problems} />
       <SaveButton
         className="btn"
-        label={say('places.keepWhereItStands')}
+        label={say('places.saveTheLocation')}
         busy={false}
         missing={
           !standing.changed
             ? say('places.nothingWasChangedHere')
             : standing.effect.overlaps.length > 0
-              ? say('places.itStandsOnAnotherHeapThere')
+              ? say('places.thereStandsOnAnotherBatch')
               : whoIsMissing(by)
         }
         onSave={() => void keep()}
@@ -233,23 +233,23 @@ function SettingsForm({
       'round-settings',
     );
     setSaid(
-      kept.ok ? say('places.keptForTheWholeSite') : kept.problems.map((p) => p.message).join(' '),
+      kept.ok ? say('places.savedForWholeSite') : kept.problems.map((p) => p.message).join(' '),
     );
     if (kept.ok) router.refresh();
   };
   return (
     <section className="flex flex-col gap-3 ruled pt-3" aria-labelledby="settings-title">
-      <h2 id="settings-title">{say('places.forAllRowsOfTheSite')}</h2>
+      <h2 id="settings-title">{say('places.forAllWindrowsSite')}</h2>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label={say('places.oneSetOfPlacesForEvery')}
+          label={say('places.oneSetPointsForEvery')}
           unit="m"
           inputMode="decimal"
           value={stretch}
           onChange={(e) => setStretch(e.target.value)}
         />
         <Field
-          label={say('places.keepFromABorder')}
+          label={say('places.stayAwayFromBorderBy')}
           unit="m"
           inputMode="decimal"
           value={border}
@@ -261,9 +261,9 @@ function SettingsForm({
       </p>
       <SaveButton
         className="btn"
-        label={say('places.keepTheseDistances')}
+        label={say('places.saveTheseDistances')}
         busy={false}
-        missing={!ok ? say('places.metres1To100ForAStretch') : whoIsMissing(by)}
+        missing={!ok ? say('places.meters1100ForStretch') : whoIsMissing(by)}
         onSave={() => void keep()}
       />
     </section>

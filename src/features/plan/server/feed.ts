@@ -64,7 +64,7 @@ export function feedItems(
       at: d.work,
       minutes: j.minutes,
       title: say('plan.turning', { name: j.name }),
-      words: say('plan.owedtoOwedToItsProofOtherRead', { owed: j.owed ? 'owedTo' : 'other' }),
+      words: say('plan.owedtoNeededForRuleTake', { owed: j.owed ? 'owedTo' : 'other' }),
       who: placed.find((p) => p.key === j.key)?.who ?? null,
     }));
   });

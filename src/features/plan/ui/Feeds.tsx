@@ -10,13 +10,13 @@ export function Feeds({
   /** Under which name this device reached the hub. */ host: string;
 }) {
   const list = [
-    { name: say('plan.allOfTheSite'), path: '/calendar.ics' },
+    { name: say('plan.wholeSite'), path: '/calendar.ics' },
     ...people.map((p) => ({ name: p, path: `/calendar.ics?who=${encodeURIComponent(p)}` })),
   ];
   return (
     <div className="px-5 py-5 max-w-[720px] flex flex-col gap-4">
       <h1>{say('plan.calendarForPhones')}</h1>
-      <p>{say('plan.eachPersonsTasksAndThoseThatNobody')}</p>
+      <p>{say('plan.eachPersonsTasksThoseNot')}</p>
       <ul>
         {list.map((f) => (
           <li key={f.path} className="ruled py-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
@@ -25,7 +25,7 @@ export function Feeds({
               {say('plan.subscribe')}
             </a>
             <a className="link min-h-target inline-flex items-center" href={f.path}>
-              {say('plan.takeTheFile')}
+              {say('plan.downloadTheFile')}
             </a>
             <code className="text-note break-all">
               {host}
@@ -35,7 +35,7 @@ export function Feeds({
         ))}
       </ul>
       <p className="hint">
-        {say('plan.thePhoneMustReachTheHubFor')}{' '}
+        {say('plan.thePhoneMustAbleReach')}{' '}
         <Link prefetch={false} className="link" href="/plan">
           {say('plan.backToThePlan')}
         </Link>

@@ -27,7 +27,7 @@ export function MoveSheet({
       onOpenChange={(o) => {
         if (!o) onClose();
       }}
-      title={say('plan.turnItOnAnotherDay', { name: job.name })}
+      title={say('plan.turnOnAnotherDay', { name: job.name })}
       note={job.says}
     >
       <OtherDays job={job} effects={effects} days={days} onChoose={onChoose} />
@@ -47,8 +47,8 @@ function OtherDays({
   onChoose: (day: number) => void;
 }) {
   if (effects === null || effects === 'asked')
-    return <p role="status">{say('plan.workingOutWhatOtherDaysWouldDo')}</p>;
-  if (effects === 'failed') return <p role="alert">{say('plan.theHubDidNotAnswerSoWhat')}</p>;
+    return <p role="status">{say('plan.workingOutWhatOtherDays')}</p>;
+  if (effects === 'failed') return <p role="alert">{say('plan.theServerDidNotAnswer')}</p>;
   return (
     <ul className="flex flex-col">
       {days.map((d, i) => {
@@ -119,7 +119,7 @@ export function ConfirmMove({
       </div>
       <button type="button" className="btn key !min-h-target mb-5" disabled={busy} onClick={save}>
         {costs
-          ? say('plan.moveItToAllTheSame', { long: day.long })
+          ? say('plan.moveItToAnyway', { long: day.long })
           : say('plan.moveItTo', { long: day.long })}
       </button>
       <button type="button" className="btn mb-5" onClick={onDone}>

@@ -26,13 +26,13 @@ type Move = { readonly job: PlanJob; readonly day: number; readonly effects: Kno
 
 /** What a move does to the proof, in words. */
 function MoveEffect({ effects, day }: Move) {
-  if (effects === 'failed') return say('plan.theHubDidNotAnswerTakeHold');
-  if (effects === null || effects === 'asked') return say('plan.aMoment');
+  if (effects === 'failed') return say('plan.theServerDidNotAnswer2');
+  if (effects === null || effects === 'asked') return say('plan.oneMoment');
   const effect = effects[day];
   return effect ? (
     <span className={effect.costs ? 'marked' : ''}>{effect.text}</span>
   ) : (
-    say('plan.notPossibleThereItsTurningsKeepTheir')
+    say('plan.notPossibleThereTurningsKeep')
   );
 }
 
@@ -41,8 +41,8 @@ function EffectLine({ move, days }: { move: Move | null; days: PlanView['days'] 
   if (!move)
     return (
       <span className="q">
-        <span className="max-md:hidden">{say('plan.dragATurningToAnotherDayOr')}</span>
-        <span className="md:hidden">{say('plan.pressATurningToMoveItTo')}</span>
+        <span className="max-md:hidden">{say('plan.dragTurningAnotherDayOr')}</span>
+        <span className="md:hidden">{say('plan.pressTurningMoveAnotherDay')}</span>
       </span>
     );
   return (

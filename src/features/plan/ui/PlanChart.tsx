@@ -74,7 +74,7 @@ const BayMark = ({ x, base }: { x: number; base: number }) => (
   <g>
     <path d={`M${x} ${base - 34}V${base}`} stroke={INK} strokeWidth="1.4" strokeDasharray="3 3" />
     <text x={x + 4} y={base - 24} fontSize={SMALL} fill={INK}>
-      {say('plan.bayWanted')}
+      {say('plan.bayNeeded')}
     </text>
   </g>
 );
@@ -167,7 +167,7 @@ const SoilWords = ({ g: { bottom } }: Part<object>) => (
       {say('plan.workHours')}
     </text>
     <text x="12" y={bottom + 38} fontSize={SMALL} fill="var(--color-soil-dim)">
-      {say('plan.dashedWhat')}
+      {say('plan.dashedHours')}
     </text>
     <text x="12" y={bottom + 53} fontSize={SMALL} fill="var(--color-soil-dim)">
       {say('plan.theCrewHas')}

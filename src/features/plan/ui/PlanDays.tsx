@@ -39,7 +39,7 @@ export function PlanDays({ view, onPress }: { view: PlanView; onPress: (job: Pla
             .filter((r) => r.proofAt !== null && Math.floor(r.proofAt) === i)
             .map((r) => (
               <p key={r.batch} className="text-stamp text-small font-semibold">
-                {say('plan.couldBeProvenAsPlanned3', { name: r.name })}
+                {say('plan.couldMeetRuleAsPlanned3', { name: r.name })}
               </p>
             ))}
         </li>

@@ -72,7 +72,7 @@ export const sorry = (message: string, status: number): Response =>
     status,
     headers: { 'content-type': 'text/plain; charset=utf-8' },
   });
-export const noSuchHeap = () => say('record.thereIsNoSuchHeapOnThis');
+export const noSuchHeap = () => say('record.thereNoSuchBatchOn');
 
 /** The moment that a link names, else this one. Null: what it names is not a time. */
 export function momentOf(request: Request): number | null {
@@ -83,16 +83,16 @@ export function momentOf(request: Request): number | null {
 /** The open batch file, as the log knew the batch at a moment. */
 export async function batchFileResponse(request: Request, id: string): Promise<Response> {
   const [site, until] = [await requireSite(), momentOf(request)];
-  if (until === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
+  if (until === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const logged = await loggedAt(site, id, until);
   if (!logged) return sorry(noSuchHeap(), 404);
   const version = new URL(request.url).searchParams.get('version');
   const { terms, opened } = logged.state;
   const asked = version === null ? undefined : terms.find((t) => String(t.version) === version);
   if (version !== null && !asked)
-    return sorry(say('record.thisHeapHasNoVersionOfIts', { version, terms: terms.length }), 404);
+    return sorry(say('record.thisBatchHasNoVersion', { version, terms: terms.length }), 404);
   const text = fileTextOf(site, logged, asked);
-  if (!text) return sorry(say('record.thisHeapIsStillBuildingNoClock'), 409);
+  if (!text) return sorry(say('record.thisBatchStillBeingBuilt'), 409);
   return attachment(
     text,
     'application/json; charset=utf-8',

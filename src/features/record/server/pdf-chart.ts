@@ -119,6 +119,6 @@ export function drawChart(
   doc.y = plot.bottom + 26 + chart.bars.length * 14;
   face(doc, '', 'text', 7.5)
     .fillColor(DIM)
-    .text(say('record.heavyLineWhatARoundCountsAs'), left, doc.y, { width: w });
+    .text(say('record.heavyLineWhatCheckJudged'), left, doc.y, { width: w });
   doc.y += 4;
 }

@@ -179,8 +179,8 @@ function verdicts(pen: Pen, record: RecordDoc): void {
     para(
       pen,
       record.outcome.length === 0 && record.chart
-        ? say('record.noRuleIsClaimedForThisBatch')
-        : say('record.theHeapIsStillBuildingNoClock'),
+        ? say('record.thisBatchHasNoRule')
+        : say('record.theBatchStillBeingBuilt'),
     );
   for (const v of record.verdicts) {
     room(doc, 90);
@@ -191,7 +191,10 @@ function verdicts(pen: Pen, record: RecordDoc): void {
       role: 'H3',
     });
     para(pen, v.sentence, { size: 10 });
-    para(pen, say('record.theRuleAsks', { asks: v.asks, clock: v.clock }), { color: DIM, gap: 1 });
+    para(pen, say('record.theRuleAsksFor', { asks: v.asks, clock: v.clock }), {
+      color: DIM,
+      gap: 1,
+    });
     para(pen, `${v.source}.`, { color: DIM, gap: 1 });
     if (v.cn) para(pen, v.cn, { gap: 1 });
     para(pen, say('record.policy', { policy: v.policy, version: v.version }), {
@@ -199,14 +202,10 @@ function verdicts(pen: Pen, record: RecordDoc): void {
       gap: 1,
     });
     if (v.conditions.length > 0)
-      para(
-        pen,
-        say('record.alsoAskedForAndNotJudgedHere', { conditions: v.conditions.join('; ') }),
-        {
-          color: DIM,
-          gap: 1,
-        },
-      );
+      para(pen, say('record.alsoAskedForNotJudged', { conditions: v.conditions.join('; ') }), {
+        color: DIM,
+        gap: 1,
+      });
     if (v.caution) para(pen, v.caution, { color: DIM, gap: 1 });
     if (v.notes.length > 0) list(pen, v.notes, 8.5);
     doc.y += 5;
@@ -219,23 +218,20 @@ function checkAgain(pen: Pen, record: RecordDoc): void {
   heading(pen, say('record.toCheckItAgain'));
   para(
     pen,
-    say('record.thisRecordWasMadeFromTheBatch', {
+    say('record.thisRecordWasMadeFrom', {
       fileName,
       command: command ? 'whoeverHas' : 'other',
     }),
   );
   if (command) para(pen, command, { size: 8.5, which: 'bold' });
-  para(pen, say('record.sha256OfTheFile', { digest }), { size: 8.5 });
-  if (head) para(pen, say('record.theChainOfLogEntriesInIt', { head }), { size: 8.5 });
+  para(pen, say('record.sha256File', { digest }), { size: 8.5 });
+  if (head) para(pen, say('record.theChainLogEntriesIn', { head }), { size: 8.5 });
   for (const e of earlier) {
-    para(
-      pen,
-      say('record.aProofWasKeptFromVersionOf', { version: e.version, fileName: e.fileName }),
-    );
+    para(pen, say('record.aRuleWasMetUnder', { version: e.version, fileName: e.fileName }));
     para(pen, e.command, { size: 8.5, which: 'bold' });
-    para(pen, say('record.sha256OfThatFile', { digest: e.digest }), { size: 8.5 });
+    para(pen, say('record.sha256File2', { digest: e.digest }), { size: 8.5 });
   }
-  para(pen, say('record.theSelfCheckingRecordOneHtmlFile'), { color: DIM });
+  para(pen, say('record.theSelfCheckingRecordOne'), { color: DIM });
 }
 
 type RecordToPrint = {
@@ -275,7 +271,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   const pen: Pen = { doc, into: root };
 
   para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
-  para(pen, say('record.madeFromWhatWasLoggedByThen', { site: record.site, made: record.made }), {
+  para(pen, say('record.madeFromLogAtTime', { site: record.site, made: record.made }), {
     color: DIM,
     gap: 6,
   });
@@ -291,23 +287,23 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   outcome(pen, record);
   signature(pen, record);
   verdicts(pen, record);
-  heading(pen, say('record.howGoodTheEvidenceIs'));
+  heading(pen, say('record.dataQuality'));
   list(pen, record.quality);
   if (record.chart) {
-    heading(pen, say('record.heatEveryRoundSinceItWasBuilt'));
+    heading(pen, say('record.temperaturesEveryCheckSinceWas'));
     room(doc, 230);
     tagged(
       pen,
       'Figure',
       () => drawChart(doc, record.chart!, { x: MARGIN.left, y: doc.y, w: width(doc) }),
       {
-        alt: say('record.temperaturesOfEveryRoundOverTimeThe'),
+        alt: say('record.temperaturesEveryCheckOverTime'),
       },
     );
   }
-  heading(pen, say('record.roundsPointByPoint'));
+  heading(pen, say('record.temperatureChecksPointByPoint'));
   tableOf(pen, record.rounds, roundShares(record.rounds.head.length));
-  heading(pen, say('record.worksOnTheHeap'));
+  heading(pen, say('record.workOnTheBatch'));
   tableOf(pen, record.works, [1.5, 5, 0.8]);
   heading(pen, say('record.corrections'));
   tableOf(pen, record.corrections, [1.5, 1.7, 0.9, 2.6, 0.7]);
@@ -323,7 +319,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
     doc.file(Buffer.from(file), {
       name: record.again?.fileName ?? 'batch.zealous-heap.json',
       type: 'application/json',
-      description: say('record.theBatchFileThatThisRecordWas'),
+      description: say('record.theBatchFileThisRecord'),
     });
   numberPages(doc, record);
   doc.end();

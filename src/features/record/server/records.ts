@@ -79,7 +79,7 @@ const printRecord = inWorkerThread('recordJob', recordPdf);
 /** One batch's record as a PDF, A4 or Letter. */
 export async function recordPdfResponse(request: Request, id: string): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
-  if (at === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
+  if (at === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const made = await make(site, id, at, await unitFor(site));
   if (!made) return sorry(noSuchHeap(), 404);
   const paper = paperOf(request);
@@ -97,13 +97,13 @@ const checkerPath = (): string => path.join(process.cwd(), 'public', CHECKER);
 const readme = (site: Site, at: number, later: readonly string[]): string =>
   [
     ...(later.length > 0
-      ? [say('record.notAmongThemSinceTheyWereNot', { later: later.join(', ') }), '']
+      ? [say('record.notIncludedBecauseTheyWere', { later: later.join(', ') }), '']
       : []),
-    say('record.heatTreatmentRecordsOfAsOf', { name: site.name, at: isoOf(at) }),
+    say('record.heatTreatmentRecordsAs', { name: site.name, at: isoOf(at) }),
     '',
-    say('record.forEachBatchItsRecordPdfAnd'),
-    say('record.openInABrowserAndGiveIt', { checker: CHECKER }),
-    say('record.digestsTxtHoldsTheSha256Of'),
+    say('record.forEachBatchRecordPdf'),
+    say('record.openInBrowserGiveBatch', { checker: CHECKER }),
+    say('record.digestsTxtContainsSha256'),
     '',
   ].join('\n');
 
@@ -116,12 +116,12 @@ const MAX_BATCHES = 500;
  */
 export async function recordsZipResponse(request: Request): Promise<Response> {
   const [site, at] = [await requireSite(), momentOf(request)];
-  if (at === null) return sorry(say('record.asOfMustBeATimeSuch'), 400);
+  if (at === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
-  if (asked.size === 0) return sorry(say('record.chooseOneBatchAtLeast'), 400);
+  if (asked.size === 0) return sorry(say('record.chooseAtLeastOneBatch'), 400);
   if (asked.size > MAX_BATCHES)
     return sorry(
-      say('record.atMostBatchesAtATimeThese', { maxbatches: MAX_BATCHES, size: asked.size }),
+      say('record.atMostBatchesAtTime', { maxbatches: MAX_BATCHES, size: asked.size }),
       400,
     );
   const batches = (await snapshotRepo(theDb()).board(site, now())).filter((d) => asked.has(d.id));
@@ -131,8 +131,7 @@ export async function recordsZipResponse(request: Request): Promise<Response> {
     batches.filter((d) => there.has(d.id)),
     batches.filter((d) => !there.has(d.id)),
   ];
-  if (known.length === 0)
-    return sorry(say('record.noneOfTheseHeapsWasInThe', { at: isoOf(at) }), 404);
+  if (known.length === 0) return sorry(say('record.noneTheseBatchesWasIn', { at: isoOf(at) }), 404);
   const zip = new yazl.ZipFile();
   const out = new PassThrough();
   zip.on('error', (error) => {

@@ -51,7 +51,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
     <article className="text-small record">
       <h1>{record.title}</h1>
       <p className="q mt-1">
-        {say('record.madeFromWhatWasLoggedByThen', { site: record.site, made: record.made })}
+        {say('record.madeFromLogAtTime', { site: record.site, made: record.made })}
       </p>
       <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">
         {record.identity.map(([k, v]) => (
@@ -85,7 +85,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
         </dl>
       </Part>
       <Part title={say('record.verdict')}>
-        {record.verdicts.length === 0 && <p>{say('record.theHeapIsStillBuildingNoClock')}</p>}
+        {record.verdicts.length === 0 && <p>{say('record.theBatchStillBeingBuilt')}</p>}
         <ul className="flex flex-col gap-4">
           {record.verdicts.map((v) => (
             <li key={v.id}>
@@ -93,13 +93,13 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
                 {v.full}: {v.word.toLowerCase()}
               </h3>
               <p className="font-semibold">{v.sentence}</p>
-              <p className="q">{say('record.theRuleAsks', { asks: v.asks, clock: v.clock })}</p>
+              <p className="q">{say('record.theRuleAsksFor', { asks: v.asks, clock: v.clock })}</p>
               <p className="q">{v.source}.</p>
               {v.cn && <p>{v.cn}</p>}
               <p className="q">{say('record.policy', { policy: v.policy, version: v.version })}</p>
               {v.conditions.length > 0 && (
                 <p className="q">
-                  {say('record.alsoAskedForAndNotJudgedHere', {
+                  {say('record.alsoAskedForNotJudged', {
                     conditions: v.conditions.join('; '),
                   })}
                 </p>
@@ -116,7 +116,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
           ))}
         </ul>
       </Part>
-      <Part title={say('record.howGoodTheEvidenceIs')}>
+      <Part title={say('record.dataQuality')}>
         <ul className="list-disc pl-5">
           {record.quality.map((x) => (
             <li key={x}>{x}</li>
@@ -124,15 +124,15 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
         </ul>
       </Part>
       {record.chart && (
-        <Part title={say('record.heatEveryRoundSinceItWasBuilt')}>
+        <Part title={say('record.temperaturesEveryCheckSinceWas')}>
           <HeatChart data={record.chart} />
         </Part>
       )}
-      <Part title={say('record.roundsPointByPoint')}>
-        <PrintTable table={record.rounds} label={say('record.roundsPointByPoint')} />
+      <Part title={say('record.temperatureChecksPointByPoint')}>
+        <PrintTable table={record.rounds} label={say('record.temperatureChecksPointByPoint')} />
       </Part>
-      <Part title={say('record.worksOnTheHeap')}>
-        <PrintTable table={record.works} label={say('record.worksOnTheHeap')} />
+      <Part title={say('record.workOnTheBatch')}>
+        <PrintTable table={record.works} label={say('record.workOnTheBatch')} />
       </Part>
       <Part title={say('record.corrections')}>
         <PrintTable table={record.corrections} label={say('record.corrections')} />
@@ -157,30 +157,30 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
       {record.again && (
         <Part title={say('record.toCheckItAgain')}>
           <p>
-            {say('record.madeFromTheBatchFile', { fileName: record.again.fileName })}
-            {record.again.command && say('record.whoeverHasThatFileGetsTheSame')}
+            {say('record.madeFromBatchFile', { fileName: record.again.fileName })}
+            {record.again.command && say('record.anyoneWithFileGetsSame')}
           </p>
           {record.again.command && (
             <p className="font-semibold break-all mt-1">{record.again.command}</p>
           )}
           <p className="break-all mt-1">
-            {say('record.sha256OfTheFile', { digest: record.again.digest })}
+            {say('record.sha256File', { digest: record.again.digest })}
           </p>
           {record.again.head && (
             <p className="break-all">
-              {say('record.theChainOfLogEntriesInIt', { head: record.again.head })}
+              {say('record.theChainLogEntriesIn', { head: record.again.head })}
             </p>
           )}
           {record.again.earlier.map((e) => (
             <div key={e.version} className="mt-2">
               <p>
-                {say('record.aProofWasKeptFromVersionOf', {
+                {say('record.aRuleWasMetUnder', {
                   version: e.version,
                   fileName: e.fileName,
                 })}
               </p>
               <p className="font-semibold break-all mt-1">{e.command}</p>
-              <p className="break-all">{say('record.sha256OfThatFile', { digest: e.digest })}</p>
+              <p className="break-all">{say('record.sha256File2', { digest: e.digest })}</p>
             </div>
           ))}
         </Part>

@@ -50,7 +50,7 @@ export function RecordScreen({
           {say('record.selfCheckingPageHtml')}
         </a>
         <Link prefetch={false} className="link" href={`/batch/${id}`}>
-          {say('record.backToTheHeap')}
+          {say('record.backToTheBatch')}
         </Link>
       </div>
       <HeatRecord record={record} />

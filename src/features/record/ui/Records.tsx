@@ -64,7 +64,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
       await fetchZip([...ticked], paper, setProgress);
       setDone(true);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : say('record.itCouldNotBeMade'));
+      setProblem(error instanceof Error ? error.message : say('record.itCouldNotMade'));
     } finally {
       setBusy(false);
     }
@@ -85,7 +85,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
           </b>{' '}
           <span className="hint">
             {r.building
-              ? say('record.stillBuildingNoRecordYet')
+              ? say('record.stillBeingBuiltNoRecord')
               : say('record.built', { built: r.built })}
           </span>
           {!r.building && (
@@ -111,13 +111,13 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
     <div className="px-5 py-5 max-w-[980px] flex flex-col gap-4">
       <div>
         <h1>{say('record.records')}</h1>
-        <p className="mt-2 max-w-[65ch]">{say('record.aRecordSaysWhichRuleWasMet')}</p>
+        <p className="mt-2 max-w-[65ch]">{say('record.aRecordSaysWhichRule')}</p>
       </div>
       {rows.length === 0 && (
         <p>
-          {say('record.noHeapYet')}{' '}
+          {say('record.noBatchYet')}{' '}
           <Link prefetch={false} className="link" href="/open">
-            {say('record.openOne')}
+            {say('record.startOne')}
           </Link>
           {say('record.andItsRecordBegins')}
         </p>
@@ -136,7 +136,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             className="link min-h-target"
             onClick={() => setTicked(new Set(can.filter((r) => r.proven).map((r) => r.id)))}
           >
-            {say('record.tickTheProven')}
+            {say('record.tickThoseMetTheirRule')}
           </button>
           <button type="button" className="link min-h-target" onClick={() => setTicked(new Set())}>
             {say('record.tickNone')}
@@ -146,7 +146,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
       {standing.length > 0 && (
         <section aria-labelledby="standing">
           <h2 id="standing" className="!text-says pb-1">
-            {say('record.onTheYard')}
+            {say('record.activeBatches')}
           </h2>
           <ul className="ruled">{standing.map(line)}</ul>
         </section>
@@ -163,7 +163,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
         list={
           problem === null
             ? []
-            : [{ path: '(zip)', message: say('record.whatYouTickedIsStillTickedTry', { problem }) }]
+            : [{ path: '(zip)', message: say('record.yourTicksStillHereTry', { problem }) }]
         }
       />
       <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper ruled py-3 -mt-4">
@@ -177,16 +177,16 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             ? say('record.makingTheRecords')
             : ticked.size === 0
               ? say('record.tickABatchFirst')
-              : say('record.takeOneOneRecordOtherRecordsAs', { size: ticked.size })}
+              : say('record.downloadOneRecordRecordsAs', { size: ticked.size })}
         </button>
         <p aria-live="polite" className="hint">
           {busy && progress
-            ? say('record.mbSoFarRecordsInAll', {
+            ? say('record.mbSoFarRecordsIn', {
                 bytes: (progress.bytes / 1e6).toFixed(1),
                 of: progress.of,
               })
             : done
-              ? say('record.doneTheBrowserHasKeptIt')
+              ? say('record.doneSavedByBrowser')
               : ''}
         </p>
       </div>

@@ -30,5 +30,5 @@ export async function serveOfflineRoundData(): Promise<Response> {
   const data = await loadOfflineRoundData();
   return data
     ? Response.json(data, { headers: { 'cache-control': 'no-store' } })
-    : Response.json({ problem: say('round.noSiteHasBeenNamedYet') }, { status: 404 });
+    : Response.json({ problem: say('round.noSiteHasBeenNamed') }, { status: 404 });
 }

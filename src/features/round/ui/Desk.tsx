@@ -90,7 +90,7 @@ function Route({
           {partOfDay(data)}
         </h2>
         <span className="q text-hint">
-          {data.manualOrder ? say('round.inTheOrderThatWasSetBy2') : routeWhyText()}
+          {data.manualOrder ? say('round.inOrderSetByHand2') : routeWhyText()}
         </span>
       </div>
       <ol className="flex overflow-x-auto px-5" data-testid="route">
@@ -218,12 +218,12 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           <div>
             <h1 id="round-title">
               {heap.name}
-              {walk.single ? say('round.aRound') : ''}
+              {walk.single ? say('round.temperatures') : ''}
             </h1>
             <p className="q mt-1.5">
               {[
                 heap.place,
-                say('round.needsAtLeastPlacesYouRead', {
+                say('round.needsAtLeastPointsYou', {
                   minPoints: heap.minPoints,
                   says: says.length,
                 }),
@@ -234,7 +234,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
                         checked: instrument.checked,
                       })
                     : say('round.thermometerNeverChecked', { name: instrument.name })
-                  : say('round.noThermometerNoted'),
+                  : say('round.noThermometerNamed'),
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -254,7 +254,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             <Schematic
               shape={heap.shape}
               current={heap.places[at]?.id ?? null}
-              says={say('round.whereThePlacesOfAre', { name: heap.name })}
+              says={say('round.wherePoints', { name: heap.name })}
               places={heap.places.slice(0, 12).map((p) => {
                 const s = standing(draft, p.id);
                 return {
@@ -271,7 +271,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           <table className="w-full border-collapse">
             <thead>
               <tr className="text-left text-note q border-b-[1.6px] border-ink">
-                <th className="py-1 font-medium">{say('round.place')}</th>
+                <th className="py-1 font-medium">{say('round.point')}</th>
                 <th className="font-medium">{say('round.lastTime')}</th>
                 <th className="font-medium">{say('round.now', { unit })}</th>
                 <th className="font-medium">{say('round.change')}</th>
@@ -291,7 +291,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             </tbody>
           </table>
         </div>
-        <p className="hint -mt-3">{say('round.pushTheProbeAllTheWayIn')}</p>
+        <p className="hint -mt-3">{say('round.pushProbeAllWayIn')}</p>
         <div className="grid md:grid-cols-2 gap-5">
           <FeelFields
             feel={draft.feel}
@@ -303,9 +303,9 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
       </section>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-4 flex flex-col gap-4"
-        aria-label={say('round.whatThisRoundWillDo')}
+        aria-label={say('round.whatThisCheckWillDo')}
       >
-        <h2>{say('round.whatThisRoundWillDo')}</h2>
+        <h2>{say('round.whatThisCheckWillDo')}</h2>
         {coldest ? (
           <p className="text-subhead leading-[1.32] flex items-start gap-2">
             <span
@@ -320,7 +320,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
                   label: coldest.label,
                 })}
               </b>{' '}
-              {say('round.isTheColdestSoFarAndThe')}
+              {say('round.isColdestSoFarColdest')}
             </span>
           </p>
         ) : (
@@ -328,7 +328,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
         )}
         {says.length > 0 && says.length < heap.minPoints && (
           <p className="font-semibold">
-            {say('round.ofPlacesAThinRoundItCan', { says: says.length, minPoints: heap.minPoints })}
+            {say('round.ofPointsTooFewThis', { says: says.length, minPoints: heap.minPoints })}
           </p>
         )}
         {round && <Effects preview={effects} />}
@@ -343,7 +343,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             value={walk.probe ?? ''}
             onChange={(e) => void handle.step({ ...walk, probe: e.target.value || null })}
           >
-            <option value="">{say('round.notNoted')}</option>
+            <option value="">{say('round.notNamed')}</option>
             {data.instruments.map((i) => (
               <option key={i.name} value={i.name} disabled={i.out !== undefined}>
                 {i.name}, °{i.unit}
@@ -360,9 +360,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             max={localInput(data.site.timeZone, serverNow())}
             onChange={(e) => setWhen(e.target.value || null)}
             hint={
-              when === null
-                ? say('round.asEachValueIsTyped')
-                : say('round.laterEntryTheLogShowsBothTimes')
+              when === null ? say('round.asEachValueTyped') : say('round.laterEntryLogShowsBoth')
             }
           />
           <Field
@@ -371,7 +369,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
             autoComplete="name"
             maxLength={60}
-            hint={say('round.yourNameGoesBesideIt')}
+            hint={say('round.yourNameSavedWith')}
           />
         </div>
         <PhotoButton
@@ -382,7 +380,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
         />
         {nudged && open > 0 && (
           <p role="alert" className="marked font-semibold">
-            {say('round.aValueIsTypedAndNotKept')}
+            {say('round.aValueTypedButNot')}
           </p>
         )}
         <button
@@ -392,7 +390,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           onClick={keep}
         >
           {walk.single
-            ? say('round.keepThisRoundOf', {
+            ? say('round.saveTheseTemperatures', {
                 says: Math.max(
                   says.length,
                   heap.places.filter(
@@ -401,20 +399,20 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
                 ),
               })
             : nextName
-              ? say('round.keepThisRoundOnTo', { nextName })
-              : say('round.keepThisRound')}
+              ? say('round.saveTheseTemperaturesOn', { nextName })
+              : say('round.saveTheseTemperatures2')}
         </button>
         {!ready && (
           <p role="status" className="hint font-semibold" data-testid="missing">
             {walk.by.trim() === ''
-              ? say('round.typeYourNameItGoesBesideWhat')
-              : say('round.typeAValueFirstOrWhatIt')}
+              ? say('round.typeYourNameSavedWith')
+              : say('round.typeValueFirstOrMoisture')}
           </p>
         )}
         {!walk.single &&
           (leaving ? (
             <SkipChoice
-              title={say('round.leaveOutWhy', { name: heap.name })}
+              title={say('round.skipWhy', { name: heap.name })}
               onBack={() => setLeaving(false)}
               onChoose={(reason) => {
                 const left = leaveHeap(walk, heap, reason, serverNow(), createId);
@@ -424,12 +422,12 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
           ) : (
             <button type="button" className="btn" onClick={() => setLeaving(true)}>
               <Mark name="walk" />
-              {say('round.leaveOut', { name: heap.name })}
+              {say('round.skip', { name: heap.name })}
             </button>
           ))}
         {!walk.single && notIn.length > 0 && (
           <div>
-            <h2 className="!text-lead">{say('round.notInThisRound')}</h2>
+            <h2 className="!text-lead">{say('round.notInThisWalk')}</h2>
             <p className="q text-hint mt-1">
               {notIn.map((h, i) => (
                 <span key={h.id}>
@@ -506,7 +504,7 @@ function Row({
       return;
     }
     if (numberIn(text) === null) {
-      setBad(say('round.isNotANumberTypeTheTemperature', { text }));
+      setBad(say('round.isNotNumberTypeTemperature', { text }));
       return;
     }
     setBad(null);
@@ -576,14 +574,14 @@ function Row({
                   : say('round.atLeast2')}
             </span>
           )}
-          {draft.left[place.id] && <span className="q text-note">{say('round.leftOut')}</span>}
+          {draft.left[place.id] && <span className="q text-note">{say('round.skipped')}</span>}
           {!kept && !draft.left[place.id] && current && (
             <button
               type="button"
               className="link text-note min-h-[28px]"
               onClick={() => void handle.step(leavePlace(walk, heap.id, place.id, 'other'))}
             >
-              {say('round.leaveOut2')}
+              {say('round.skip2')}
             </button>
           )}
         </td>
@@ -631,10 +629,10 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
         onChange={(e) => setText(e.target.value)}
         problem={
           odd
-            ? say('round.noAirReads', { value: figure(toCelsius(value, unit), unit), unit })
+            ? say('round.airIsNever', { value: figure(toCelsius(value, unit), unit), unit })
             : undefined
         }
-        hint={say('round.onceForEachRound')}
+        hint={say('round.onceForEachWalk')}
       />
       <button
         type="button"
@@ -645,7 +643,7 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
           void handle.step(w, [out]);
         }}
       >
-        {say('round.keepTheAir')}
+        {say('round.saveTheAirTemperature')}
       </button>
     </div>
   );

@@ -17,7 +17,11 @@ export function Pad({ onKey, sign = false }: { onKey: (key: Key) => void; sign?:
           key={k}
           type="button"
           aria-label={
-            k === 'back' ? say('round.deleteTheLastDigit') : k === '.' ? say('round.point') : k
+            k === 'back'
+              ? say('round.deleteTheLastDigit')
+              : k === '.'
+                ? say('round.decimalPoint')
+                : k
           }
           onClick={() => onKey(k)}
           className="min-h-glove border-[1.5px] border-ink rounded-glove bg-sheet disp font-[650] text-[32px] leading-none flex items-center justify-center active:bg-sunk touch-manipulation select-none"

@@ -188,7 +188,7 @@ function ReadStep({
         heap={heap}
         line={
           walk.single
-            ? say('round.places', { places: heap.places.length })
+            ? say('round.points', { places: heap.places.length })
             : next
               ? say('round.ofThen', { i: ordinal(i), order: walk.order.length, name: next.name })
               : say('round.ofTheLast', { i: ordinal(i), order: walk.order.length })
@@ -200,7 +200,7 @@ function ReadStep({
         <Schematic
           shape={heap.shape}
           current={place.id}
-          says={say('round.ofPlacesReadNow', {
+          says={say('round.ofPointsReadNow', {
             name: heap.name,
             heap: readSoFar(heap, draft).length,
             places: heap.places.length,
@@ -232,24 +232,24 @@ function ReadStep({
             onClick={() => {
               void handle.step(takeBack(walk, heap.id, undo.place));
               setAt(heap.places.findIndex((p) => p.id === undo.place));
-              setAgain(say('round.takenBackAtOnce'));
+              setAgain(say('round.undoneAtOnce'));
               setUndo(null);
             }}
           >
-            {say('round.takeBack', { label: undo.label })}
+            {say('round.undo', { label: undo.label })}
           </button>
         )}
       </div>
       <div className="px-4 pb-3.5 pt-1 flex-1 flex flex-col gap-[7px]">
         {asking === 'place' ? (
           <SkipChoice
-            title={say('round.leaveOutWhy2', { label: short(label) })}
+            title={say('round.skipWhy2', { label: short(label) })}
             onChoose={leave}
             onBack={() => setAsking(null)}
           />
         ) : asking === 'heap' ? (
           <SkipChoice
-            title={say('round.leaveOutWhy', { name: heap.name })}
+            title={say('round.skipWhy', { name: heap.name })}
             onBack={() => setAsking(null)}
             onChoose={(reason) => {
               const { walk: w, out } = leaveHeap(walk, heap, reason, serverNow(), createId);
@@ -259,17 +259,17 @@ function ReadStep({
         ) : asking === 'stop' ? (
           <div className="flex flex-col gap-2.5">
             <h2>{say('round.stopHere')}</h2>
-            <p className="q text-control">{say('round.whatYouKeptStaysOnThisPhone')}</p>
+            <p className="q text-control">{say('round.whatYouSavedStaysOn')}</p>
             <Link href={walk.single ? `/batch/${heap.id}` : '/'} className="btn key !min-h-[72px]">
               {say('round.stopGoOnLater')}
             </Link>
             {!walk.single && (
               <button type="button" className="btn !min-h-row" onClick={() => setAsking('heap')}>
-                {say('round.leaveOut', { name: heap.name })}
+                {say('round.skip', { name: heap.name })}
               </button>
             )}
             <button type="button" className="btn !min-h-row" onClick={onRead}>
-              {say('round.noMorePlacesSqueezeAndSmell')}
+              {say('round.noMorePointsMoistureSmell')}
             </button>
             <button type="button" className="btn !min-h-glove" onClick={() => setAsking(null)}>
               {say('round.backTo', { label: short(label) })}
@@ -277,7 +277,7 @@ function ReadStep({
           </div>
         ) : asking === 'list' ? (
           <div className="flex flex-col gap-2">
-            <h2>{say('round.placesOf', { name: heap.name })}</h2>
+            <h2>{say('round.pointsOf', { name: heap.name })}</h2>
             {heap.doubts.map((d) => (
               <p key={d} className="caution">
                 {d}
@@ -302,7 +302,7 @@ function ReadStep({
                         {s
                           ? say('round.readAgain2', { s: readingText(s, s.unit) })
                           : draft.left[p.id]
-                            ? say('round.leftOut')
+                            ? say('round.skipped')
                             : say('round.notRead')}
                       </span>
                     </button>
@@ -387,8 +387,8 @@ function ReadStep({
                     {reading.value === null
                       ? say('round.type', { label: short(label) })
                       : nextIndex === null
-                        ? say('round.keepThenFeel', { shown })
-                        : say('round.keepGoTo', {
+                        ? say('round.saveThenMoisture', { shown })
+                        : say('round.saveGoTo', {
                             shown,
                             label: short(
                               itemAt(heap.places, nextIndex).label ??
@@ -416,17 +416,13 @@ function stretchOf(heap: RoundHeap, at: number): RoundHeap['places'] {
 
 const listAgainReasons = () =>
   [
-    say('round.slipOfTheFinger'),
+    say('round.typingMistake'),
     say('round.itWasStillRising'),
     say('round.theProbeHadMoved'),
   ] as const;
 function AgainReason({ value, onChange }: { value: string; onChange: (v: string) => void }) {
   return (
-    <div
-      className="grid grid-cols-3 gap-[7px]"
-      role="group"
-      aria-label={say('round.whyItIsReadAgain')}
-    >
+    <div className="grid grid-cols-3 gap-[7px]" role="group" aria-label={say('round.whyReadAgain')}>
       {listAgainReasons().map((r) => (
         <button
           key={r}
@@ -457,7 +453,7 @@ function wordFor(c: number, floorC: number, unit: TempUnit): string {
     : c >= 70
       ? say('round.tooHot')
       : c >= floorC
-        ? say('round.toSpare', { by: by.toFixed(1) })
+        ? say('round.aboveTheLimit', { by: by.toFixed(1) })
         : say('round.short', { by: by.toFixed(1) });
 }
 const ordinal = (n: number): string =>
@@ -471,7 +467,7 @@ function roundSentence(
 ): { head: string; text: string } {
   const read = readSoFar(heap, draft);
   if (read.length === 0)
-    return { head: say('round.nothingRead'), text: say('round.onlyWhatYouFeltAndSawIs') };
+    return { head: say('round.nothingRead'), text: say('round.onlyMoistureSmellWhatYou') };
   const coldest = read.reduce((a, b) => (b.c < a.c ? b : a));
   const cold = say('round.coldestAt', {
     reading: readingText(coldest.kept, unit),
@@ -479,8 +475,8 @@ function roundSentence(
   });
   if (read.length < heap.minPoints)
     return {
-      head: say('round.aThinRound'),
-      text: say('round.ofThePlacesThatARoundNeeds', {
+      head: say('round.tooFewPoints'),
+      text: say('round.ofPointsCheckNeedsThis', {
         read: read.length,
         minPoints: heap.minPoints,
         cold,
@@ -488,10 +484,10 @@ function roundSentence(
     };
   const floor = `${figure(heap.floorC, unit)} °${unit}`;
   return coldest.c < heap.floorC
-    ? { head: say('round.notHotAllThrough'), text: say('round.under', { cold, floor }) }
+    ? { head: say('round.notHotAllThrough'), text: say('round.below', { cold, floor }) }
     : {
-        head: say('round.goodRound'),
-        text: say('round.overAtPlaces', { cold, floor, read: read.length }),
+        head: say('round.thisCheckCounts'),
+        text: say('round.aboveAtPoints', { cold, floor, read: read.length }),
       };
 }
 
@@ -530,7 +526,7 @@ function FeelStep({
                 hottest: figure(hottest!, unit),
                 unit,
               })
-            : say('round.noPlaceRead')
+            : say('round.noPointRead')
         }
         button={say('round.back')}
         onButton={onBack}
@@ -565,7 +561,7 @@ function FeelStep({
               setWhen(when === null ? localInput(data.site.timeZone, serverNow()) : null)
             }
           >
-            {say('round.readEarlier')}
+            {say('round.takenEarlier')}
           </button>
         </div>
         {when !== null && (
@@ -608,11 +604,11 @@ function FeelStep({
             value={walk.by}
             maxLength={60}
             autoComplete="name"
-            hint={say('round.yourNameGoesBesideWhatYouRead')}
+            hint={say('round.yourNameSavedWithReadings')}
             onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
           />
         )}
-        <p className="caution">{say('round.washYourHandsBeforeYouEatAnd')}</p>
+        <p className="caution">{say('round.washYourHandsBeforeYou')}</p>
       </div>
       <div className="sticky bottom-0 bg-paper border-t-2 border-ink px-4 pt-2 pb-3.5 mt-auto">
         <p className="text-control leading-[1.3] mb-2" aria-live="polite">
@@ -625,16 +621,14 @@ function FeelStep({
           onClick={done}
         >
           {walk.single
-            ? say('round.keepThisRound')
+            ? say('round.saveTheseTemperatures2')
             : next
               ? say('round.doneOnTo', { name: next.name })
-              : say('round.doneThatWasTheLast')}
+              : say('round.doneWasLast')}
         </button>
         {(nothing || walk.by.trim() === '') && (
           <p role="status" className="font-semibold text-control mt-1.5" data-testid="missing">
-            {nothing
-              ? say('round.nothingIsReadOrFeltYetGo')
-              : say('round.typeYourNameAboveItGoesBeside')}
+            {nothing ? say('round.nothingEnteredYetGoBack') : say('round.typeYourNameAboveSaved')}
           </p>
         )}
       </div>
@@ -660,9 +654,9 @@ export function AirStep({
     <div className="flex-1 flex flex-col px-4 pt-4 pb-3.5 gap-3">
       <h1>{say('round.airInTheShade')}</h1>
       <p className="q text-control">
-        {say('round.onceForEachRound2', {
+        {say('round.onceForEachWalk2', {
           air: data.air
-            ? say('round.lastRead', {
+            ? say('round.lastReading', {
                 c: figure(data.air.c, unit),
                 unit,
                 at: soonText(data.site.timeZone, data.air.at, serverNow()),
@@ -682,7 +676,7 @@ export function AirStep({
       </output>
       {odd && (
         <p role="alert" className="marked font-semibold">
-          {say('round.noAirReadsIsItTheOther', { value, unit })}
+          {say('round.airNeverOtherUnitOr', { value, unit })}
         </p>
       )}
       <Pad onKey={(k) => setText(appendKey(text, k))} sign />
@@ -703,7 +697,7 @@ export function AirStep({
             void handle.step(w, [out]);
           }}
         >
-          {value === null ? say('round.typeTheAir') : say('round.keep2', { text, unit })}
+          {value === null ? say('round.typeTheAirTemperature') : say('round.save2', { text, unit })}
         </button>
       </div>
     </div>

@@ -38,7 +38,7 @@ export function PhotoButton({
       },
     ]);
     void sendWaiting();
-    return say('round.photoKeptKb', { size: Math.round(blob.size / 1000) });
+    return say('round.photoSavedKb', { size: Math.round(blob.size / 1000) });
   };
   return <PhotoKey of="the heap" take={take} className={className} />;
 }

@@ -31,13 +31,13 @@ export function Resume({
     <div className="flex-1 flex flex-col max-w-[760px] w-full">
       <div className="px-4 sm:px-5 pt-4 flex flex-col gap-2">
         <div className="flex justify-between items-start gap-3">
-          <h1>{next ? say('round.yourRound') : say('round.roundDone')}</h1>
+          <h1>{next ? say('round.yourTemperatureCheck') : say('round.allTemperaturesTaken')}</h1>
           <Link href="/" className="btn !min-h-choice sm:hidden">
-            {say('round.yard')}
+            {say('round.batches')}
           </Link>
         </div>
         <p className="text-control q">
-          {say('round.begunOfOneOtherDone', {
+          {say('round.startedOneOtherDone', {
             startedAt: soonText(data.site.timeZone, walk.startedAt, serverNow()),
             done,
             heaps: heaps.length,
@@ -55,7 +55,7 @@ export function Resume({
               <span className="q text-small block">{stopText(walk, data, h)}</span>
             </span>
             <button type="button" className="btn !min-h-key" onClick={() => onHeap(h.id)}>
-              {isDone(walk, data, h.id) ? say('round.again') : say('round.read')}
+              {isDone(walk, data, h.id) ? say('round.again') : say('round.start')}
             </button>
           </li>
         ))}
@@ -64,14 +64,14 @@ export function Resume({
         {next ? (
           <>
             <button type="button" className="btn !min-h-[76px] !px-1" onClick={end}>
-              {say('round.endThisRound')}
+              {say('round.finish')}
             </button>
             <button
               type="button"
               className="btn key !min-h-[76px] !text-head"
               onClick={() => onHeap(next)}
             >
-              {say('round.goOnWith')} {name}
+              {say('round.continueWith')} {name}
             </button>
           </>
         ) : (
@@ -80,7 +80,7 @@ export function Resume({
             className="btn key col-span-2 !min-h-[76px] !text-head"
             onClick={end}
           >
-            {say('round.endThisRound')}
+            {say('round.finish')}
           </button>
         )}
       </div>
@@ -91,12 +91,12 @@ export function Resume({
 /** How a heap stands in the walk, for lists. */
 export function stopText(walk: RoundWalk, data: OfflineRoundData, h: RoundHeap): string {
   const draft = walk.heaps[h.id];
-  if (draft?.done === 'left') return say('round.leftOut');
+  if (draft?.done === 'left') return say('round.skipped');
   if (draft?.done === 'read') return say('round.readByYou');
   const read = Object.keys(draft?.kept ?? {}).length;
-  if (read > 0) return say('round.ofPlaces', { read, places: h.places.length });
+  if (read > 0) return say('round.ofPoints', { read, places: h.places.length });
   if (h.walk?.id === walk.id)
-    return say('round.readOtherLeftOutBy', {
+    return say('round.readOtherBy', {
       done: h.walk.done === 'read' ? 'read' : 'other',
       at: soonText(data.site.timeZone, h.walk.at, serverNow()),
       by: h.walk.by,

@@ -81,12 +81,11 @@ export function RoundApp({
     return (
       <p className="p-5" role="status">
         {initial === null
-          ? say('round.nothingForARoundIsKeptOn')
-          : say('round.lookingForWhatIsKeptOnThis')}
+          ? say('round.nothingSavedOnThisDevice')
+          : say('round.lookingForWhatSavedOn')}
       </p>
     );
-  if (data.heaps.length === 0)
-    return <p className="p-5">{say('round.noHeapStandsOnThisSiteYet')}</p>;
+  if (data.heaps.length === 0) return <p className="p-5">{say('round.noActiveBatchOnThis')}</p>;
   const go = (w: RoundWalk, id: string | null, out: readonly Out[] = []): void => {
     void step(id === null ? w : openHeap(w, id, createId), out);
     setHeapId(id);

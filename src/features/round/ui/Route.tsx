@@ -30,7 +30,7 @@ export function useRouteOrder(data: OfflineRoundData, by: string, onKept: WalkHa
       by: by.trim() || say('round.thisDevice'),
       data: { batches: ids },
     };
-    void enqueue([{ form, what: say('round.orderOfTheRound') }])
+    void enqueue([{ form, what: say('round.orderOfTheWalk') }])
       .then(() => sendWaiting())
       .then(onKept);
     if (ids.length === 0) setOrder(null);
@@ -138,7 +138,7 @@ export function Route({
           )}
         </li>
       ))}
-      {heaps.length === 0 && <li className="q py-3">{say('round.noHeapIsDueChooseAllTo')}</li>}
+      {heaps.length === 0 && <li className="q py-3">{say('round.noBatchDueChooseAll')}</li>}
     </ol>
   );
 }
@@ -153,10 +153,10 @@ export function OrderKeys({ route, manual }: { route: RouteOrder; manual: boolea
           className="btn key"
           onClick={() => route.keep(route.heaps.map((h) => h.id))}
         >
-          {say('round.keepThisOrder')}
+          {say('round.saveThisOrder')}
         </button>
         <button type="button" className="btn" onClick={route.leave}>
-          {say('round.leaveItAsItWas')}
+          {say('round.leaveAsWas')}
         </button>
       </>
     );
@@ -168,7 +168,7 @@ export function OrderKeys({ route, manual }: { route: RouteOrder; manual: boolea
       </button>
       {manual && (
         <button type="button" className="btn" onClick={() => route.keep([])}>
-          {say('round.cleanestFirstAgain')}
+          {say('round.backToCleanestFirst')}
         </button>
       )}
     </>

@@ -21,10 +21,10 @@ export const partOfDay = (data: OfflineRoundData): string => {
     }).format(serverNow()),
   );
   return hour < 12
-    ? say('round.morningRound')
+    ? say('round.morningTemperatures')
     : hour < 17
-      ? say('round.afternoonRound')
-      : say('round.eveningRound');
+      ? say('round.afternoonTemperatures')
+      : say('round.eveningTemperatures');
 };
 
 /** The thermometer that is taken unless another is chosen: the one that read last, else the first in service. */
@@ -36,8 +36,8 @@ function usualProbe({ heaps, instruments }: OfflineRoundData): string | null {
 
 const RouteWhy = ({ ordering, manual }: { ordering: boolean; manual: boolean }) => (
   <p className="q text-body">
-    {ordering && say('round.setTheOrderByHandItStays')}
-    {!ordering && (manual ? say('round.inTheOrderThatWasSetBy') : routeWhyText())}
+    {ordering && say('round.setOrderByHandStays')}
+    {!ordering && (manual ? say('round.inOrderSetByHand') : routeWhyText())}
   </p>
 );
 
@@ -59,7 +59,7 @@ const WhichHeaps = ({
     onValueChange={(v) => {
       if (v) onChange(v === 'all');
     }}
-    aria-label={say('round.whichHeaps')}
+    aria-label={say('round.whichBatches')}
     className="grid grid-cols-2 gap-2"
   >
     <ToggleGroup.Item value="due" className="choice !min-h-glove">
@@ -73,7 +73,7 @@ const WhichHeaps = ({
 
 const NotInThisRound = ({ heaps }: { heaps: readonly RoundHeap[] }) => (
   <div className="text-small">
-    <h2 className="!text-lead mb-1">{say('round.notInThisRound')}</h2>
+    <h2 className="!text-lead mb-1">{say('round.notInThisWalk')}</h2>
     <p className="q leading-[1.4]">
       {heaps.map((h, i) => (
         <span key={h.id}>
@@ -113,7 +113,7 @@ function ProbeChoice({
       </span>
       {instruments.length === 0 ? (
         <p className="hint">
-          {say('round.noneIsRegisteredSoNoneIsNoted')}{' '}
+          {say('round.noneRegisteredSoNoneSaved')}{' '}
           <Link className="link" href="/instruments">
             {say('round.registerOne')}
           </Link>
@@ -141,7 +141,7 @@ function ProbeChoice({
             onClick={() => onProbe(null)}
             className={`choice !min-h-[60px] ${chosen(null)}`}
           >
-            {say('round.anotherNotNoted')}
+            {say('round.anotherOneNotSaved')}
           </button>
         </div>
       )}
@@ -167,7 +167,7 @@ function ReaderFields({
     <div className="px-4 sm:px-5 pt-1 lg:pt-4 pb-3 flex flex-col gap-3">
       <ProbeChoice instruments={instruments} probe={probe} onProbe={onProbe} />
       <Field
-        label={say('round.whoReads')}
+        label={say('round.whoTakesTheTemperatures')}
         value={by}
         onChange={(e) => {
           onBy(e.target.value);
@@ -175,7 +175,7 @@ function ReaderFields({
         }}
         maxLength={60}
         autoComplete="name"
-        hint={by.trim() === '' ? say('round.yourNameGoesBesideWhatYouRead') : undefined}
+        hint={by.trim() === '' ? say('round.yourNameSavedWithReadings') : undefined}
       />
     </div>
   );
@@ -201,7 +201,7 @@ function StartKey({
         disabled={!first || !isNamed}
         onClick={onStart}
       >
-        {first && !isNamed ? say('round.sayWhoReads') : label}
+        {first && !isNamed ? say('round.sayWhoTakesTemperatures') : label}
       </button>
     </div>
   );
@@ -226,13 +226,13 @@ function Intro({
       <div className="flex justify-between items-start gap-3">
         <h1>{partOfDay(data)}</h1>
         <Link href="/" className="btn !min-h-choice sm:hidden">
-          {say('round.yard')}
+          {say('round.batches')}
         </Link>
       </div>
       <RouteWhy ordering={ordering} manual={data.manualOrder} />
       {joined && (
         <p className="marked font-semibold">
-          {say('round.aRoundIsUnderWaySinceYours', {
+          {say('round.somebodyStartedAtYouJoin', {
             openSince: soonText(data.site.timeZone, openSince, serverNow()),
           })}
         </p>
@@ -288,7 +288,7 @@ export function Start({
       </div>
       <aside
         className="max-lg:contents lg:bg-sheet lg:border-l-[1.6px] lg:border-ink lg:flex lg:flex-col"
-        aria-label={say('round.whoReadsAndWithWhat')}
+        aria-label={say('round.whoReadsWithWhat')}
       >
         <ReaderFields
           {...{ instruments: data.instruments, probe, by, onProbe: setProbe, onBy: setBy }}

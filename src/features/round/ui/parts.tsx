@@ -74,7 +74,7 @@ export function Settle({ since, seconds }: { since: number; seconds: number }) {
           </>
         ) : (
           <>
-            {say('round.stands')}
+            {say('round.steady')}
             <br />
             {say('round.still')}
           </>
@@ -124,7 +124,7 @@ export function Marks({ reading, height }: { reading: ReadingHandle; height: str
     </button>
   );
   return (
-    <div className="grid grid-cols-4 gap-[7px]" role="group" aria-label={say('round.howSure')}>
+    <div className="grid grid-cols-4 gap-[7px]" role="group" aria-label={say('round.howCertain')}>
       {MARKS.map(({ mark, label }) =>
         button(label, reading.marks.includes(mark), () => reading.mark(mark)),
       )}
@@ -152,10 +152,10 @@ export function Question({ reading }: { reading: ReadingHandle }) {
         </ul>
         <p className="text-small">{FIRE_CARD.law}</p>
         <button type="button" className="btn key !min-h-[72px]" onClick={reading.keepAnyway}>
-          {say('round.keep')} {value} {say('round.asItWasRead', { unit: reading.unit })}
+          {say('round.save')} {value} {say('round.asItWasRead', { unit: reading.unit })}
         </button>
         <button type="button" className="btn !min-h-glove" onClick={reading.retype}>
-          {say('round.itWasASlipTypeItAgain')}
+          {say('round.typingMistakeTypeAgain')}
         </button>
       </div>
     );
@@ -178,7 +178,7 @@ export function Question({ reading }: { reading: ReadingHandle }) {
       <button type="button" className="btn !min-h-glove" onClick={reading.retype}>
         {say('round.typeItAgain')}
       </button>
-      <p className="text-small">{say('round.whatYouTypedIsKeptBesideThe')}</p>
+      <p className="text-small">{say('round.whatYouTypedSavedWith')}</p>
     </div>
   );
 }
@@ -214,9 +214,9 @@ const listSmells = () => keysOf(SMELL_WORDS).map((v) => [v, SMELL_WORDS[v]] as c
 const listColours = () =>
   [
     ['as-built', say('round.asBuilt')],
-    ['browning', say('round.browning')],
+    ['browning', say('round.turningBrown')],
     ['dark', say('round.darkBrown')],
-    ['ashy', say('round.greyAshy')],
+    ['ashy', say('round.grayAshy')],
   ] as const;
 
 type Pick<T extends string> = readonly (readonly [T, string])[];
@@ -294,8 +294,8 @@ const listSeen = (): readonly Seen[] => [
         f,
       ),
   },
-  chip(say('round.whiteGrowth'), 'growth', 'white'),
-  chip(say('round.greyGrowth'), 'growth', 'grey'),
+  chip(say('round.whiteMold'), 'growth', 'white'),
+  chip(say('round.grayMold'), 'growth', 'grey'),
   chip(say('round.steam'), 'steam', 'some'),
   pestChip(say('round.flies'), 'flies'),
   pestChip(say('round.rats'), 'rats'),
@@ -320,7 +320,7 @@ export function FeelFields({
   return (
     <>
       <section className={section} aria-labelledby="squeeze-title">
-        <h2 id="squeeze-title">{say('round.squeezeAHandfulHard')}</h2>
+        <h2 id="squeeze-title">{say('round.squeezeTestSqueezeHandfulHard')}</h2>
         <ToggleGroup.Root
           type="single"
           value={feel.squeeze ?? ''}
@@ -353,7 +353,7 @@ export function FeelFields({
         </ToggleGroup.Root>
         <div className="flex items-center gap-2 text-body">
           <label htmlFor="sample" className="q whitespace-nowrap">
-            {say('round.armsDepthAt')}
+            {say('round.anArmsDepthInsideAt')}
           </label>
           <select
             id="sample"
@@ -382,7 +382,7 @@ export function FeelFields({
         {feel.smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       </section>
       <section className={section} aria-labelledby="seen-title">
-        <h2 id="seen-title">{say('round.seen')}</h2>
+        <h2 id="seen-title">{say('round.whatYouSee')}</h2>
         <div className="grid grid-cols-3 gap-2" role="group" aria-labelledby="seen-title">
           {listSeen().map((s) => (
             <button
@@ -397,13 +397,13 @@ export function FeelFields({
           ))}
         </div>
         {feel.growth === 'grey' && (
-          <p className="caution">{say('round.greyDustyGrowthThrowsSporesDoNot')}</p>
+          <p className="caution">{say('round.grayDustyMoldThrowsSpores')}</p>
         )}
       </section>
       <section className={section} aria-labelledby="colour-title">
-        <h2 id="colour-title">{say('round.colourInside')}</h2>
+        <h2 id="colour-title">{say('round.colorInside')}</h2>
         <Pick
-          label={say('round.colourInside')}
+          label={say('round.colorInside')}
           value={feel.colour}
           options={listColours()}
           columns="grid-cols-2 sm:grid-cols-4"
@@ -411,7 +411,7 @@ export function FeelFields({
         />
       </section>
       <section className={section} aria-labelledby="level-title">
-        <h2 id="level-title">{say('round.levelBelowItsFirstMark')}</h2>
+        <h2 id="level-title">{say('round.levelBelowFirstMark')}</h2>
         <div className="grid grid-cols-[72px_1fr_72px] gap-2 items-center">
           <button
             type="button"

@@ -65,7 +65,7 @@ const NO_CLOCK = {
     return say('rules.noClockYet');
   },
   get text() {
-    return say('rules.stillBuilding');
+    return say('rules.stillBeingBuilt');
   },
   proven: false,
   kept: false,
@@ -121,9 +121,9 @@ export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) 
       ),
       says:
         t === ahead
-          ? say('rules.versionOfTheSiteNotTakenHere', { siteVersion: String(t.siteVersion) })
+          ? say('rules.versionSiteNotUsedHere', { siteVersion: String(t.siteVersion) })
           : t.version === 1
-            ? say('rules.openedWithIt', { by: t.by })
+            ? say('rules.startedWithIt', { by: t.by })
             : say('rules.since', {
                 since: whenText(locale.timeZone, t.since, locale.now),
                 by: t.by,

@@ -84,7 +84,7 @@ function Terms(p: BatchTermsProps) {
         className="overflow-x-auto"
         tabIndex={0}
         role="group"
-        aria-label={say('rules.standingUnderEachVersion')}
+        aria-label={say('rules.resultUnderEachVersion')}
       >
         <table className="text-left border-collapse w-full text-body">
           <thead>
@@ -101,7 +101,7 @@ function Terms(p: BatchTermsProps) {
                   <b>
                     {c.ahead
                       ? say('rules.theSitesNewest')
-                      : say('rules.versionInforceInForceOther', {
+                      : say('rules.versionInforceInForce', {
                           version: c.version,
                           inForce: c.inForce ? 'inForce' : 'other',
                         })}
@@ -128,12 +128,12 @@ function Terms(p: BatchTermsProps) {
                         <span className="q">{c.text}</span>
                         {c.kept && (
                           <span className="block text-note">
-                            {say('rules.thisProofStandsItWasReachedBefore')}
+                            {say('rules.thisStandsRuleWasMet')}
                           </span>
                         )}
                       </>
                     ) : (
-                      <span className="q">{say('rules.notAsked')}</span>
+                      <span className="q">{say('rules.notAskedFor')}</span>
                     )}
                   </td>
                 ))}
@@ -160,8 +160,8 @@ function Terms(p: BatchTermsProps) {
           {text}
         </p>
       ))}
-      <p className="hint max-w-[75ch]">{say('rules.aChangeHoldsFromNowOnWhat')}</p>
-      <Disclosure summary={say('rules.changeTheRulesOrThePolicyOf', { name: p.name })}>
+      <p className="hint max-w-[75ch]">{say('rules.aChangeAppliesFromNow')}</p>
+      <Disclosure summary={say('rules.changeRulesOrPolicy', { name: p.name })}>
         <div className="flex flex-col gap-5 pt-1">
           {p.sitePolicy && (
             <button
@@ -173,7 +173,7 @@ function Terms(p: BatchTermsProps) {
                 setDone(false);
               }}
             >
-              {say('rules.takeOverVersion')} {p.siteVersion} {say('rules.ofTheSitesPolicy')}
+              {say('rules.useVersion')} {p.siteVersion} {say('rules.ofTheSitesPolicy')}
             </button>
           )}
           <RuleList
@@ -185,8 +185,8 @@ function Terms(p: BatchTermsProps) {
             }}
           />
           <LeadSelect
-            label={say('rules.whichRuleDoesTheHeadOfThe')}
-            hint={say('rules.itIsToldOnTheYardToo')}
+            label={say('rules.whichRuleShownFirstOn')}
+            hint={say('rules.itAlsoShownUnderBatches')}
             chosen={rules}
             named={p.offered}
             onLead={(id) => {
@@ -194,9 +194,7 @@ function Terms(p: BatchTermsProps) {
               setRules(withLead(rules, id));
             }}
           />
-          {rules.length === 0 && (
-            <p>{say('rules.withoutARuleClaimsNothingItsHeat', { name: p.name })}</p>
-          )}
+          {rules.length === 0 && <p>{say('rules.withoutRuleHasNothingMeet', { name: p.name })}</p>}
           <PolicyFields
             draft={draft}
             onChange={(d) => {
@@ -212,20 +210,20 @@ function Terms(p: BatchTermsProps) {
             onChange={(e) => keeper.setBy(e.target.value)}
             maxLength={60}
             autoComplete="name"
-            hint={say('rules.yourNameGoesBesideTheVersion')}
+            hint={say('rules.yourNameSavedWithThis')}
           />
           <Problems list={keeper.problems} />
           <SaveButton
-            label={say('rules.keepAsVersionFor', {
+            label={say('rules.saveAsVersionFor', {
               columns: p.columns.filter((c) => !c.ahead).length + 1,
               name: p.name,
             })}
             busy={keeper.busy}
-            missing={!policy ? say('rules.aFigureOfThePolicyIsNot') : whoIsMissing(keeper.by)}
+            missing={!policy ? say('rules.aFigurePolicyNotNumber') : whoIsMissing(keeper.by)}
             onSave={save}
           />
           <p className="hint" aria-live="polite">
-            {done ? say('rules.keptTheTableAboveShowsBoth') : ''}
+            {done ? say('rules.savedTableAboveShowsBoth') : ''}
           </p>
         </div>
       </Disclosure>

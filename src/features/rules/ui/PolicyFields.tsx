@@ -20,14 +20,14 @@ export function PolicyFields({
   return (
     <div className="flex flex-col gap-4">
       <Choices
-        label={say('rules.aRoundIsWorth')}
+        label={say('rules.aCheckJudgedBy')}
         value={draft.combine}
         columns={3}
         onChange={(v) => {
           if (v) set({ combine: v });
         }}
         options={[
-          { value: 'coldest', label: say('rules.coldestPoint'), hint: say('rules.theCarefulOne') },
+          { value: 'coldest', label: say('rules.coldestPoint'), hint: say('rules.theStrictest') },
           { value: 'median', label: say('rules.median') },
           { value: 'mean', label: say('rules.mean'), hint: say('rules.hidesAColdSide') },
         ]}
@@ -40,7 +40,11 @@ export function PolicyFields({
         }}
         options={[
           { value: 'hours', label: say('rules.hours'), hint: say('rules.asTheyPass') },
-          { value: 'days', label: say('rules.calendarDays'), hint: say('rules.eachDayReadHot') },
+          {
+            value: 'days',
+            label: say('rules.calendarDays'),
+            hint: say('rules.eachDayWithHotCheck'),
+          },
         ]}
       />
       <div className="grid grid-cols-[repeat(auto-fit,minmax(215px,1fr))] gap-x-4 gap-y-2 items-start">
@@ -60,7 +64,7 @@ export function PolicyFields({
         )}
       </div>
       <fieldset>
-        <legend className="label">{say('rules.placesThatTakePart')}</legend>
+        <legend className="label">{say('rules.pointsThatCount')}</legend>
         <div className="flex gap-5 flex-wrap">
           {(['core', 'middle', 'edge'] as const).map((z) => (
             <label key={z} className="flex gap-2 items-center min-h-target">
@@ -80,7 +84,7 @@ export function PolicyFields({
             </label>
           ))}
         </div>
-        <p className="hint">{say('rules.aPlaceThatNamesNoZoneAlways')}</p>
+        <p className="hint">{say('rules.aPointWithNoZone')}</p>
       </fieldset>
       <p className="border-l-4 border-ink pl-3" aria-live="polite">
         {policy

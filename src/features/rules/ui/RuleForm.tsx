@@ -66,7 +66,7 @@ function PartFields({
   return (
     <div className="flex flex-col gap-3">
       <Choices
-        label={say('rules.whatItAsks')}
+        label={say('rules.whatItAsksFor')}
         value={part.kind}
         columns={4}
         onChange={(v) => {
@@ -90,13 +90,13 @@ function PartFields({
             checked={part.moist}
             onChange={(e) => set({ moist: e.target.checked })}
           />
-          {say('rules.countsOnlyWhileTheHeapIsMoist')}{' '}
-          <span className="q">{say('rules.drySeedsSurviveHeatThatKillsMoist')}</span>
+          {say('rules.countsOnlyWhileBatchMoist')}{' '}
+          <span className="q">{say('rules.dryWeedSeedsSurviveHeat')}</span>
         </label>
       )}
       {asksInARow && (
         <Choices
-          label={say('rules.mustTheTimeBeInARow')}
+          label={say('rules.mustTimeInRow')}
           value={part.row}
           onChange={(v) => {
             if (v) set({ row: v });
@@ -139,7 +139,7 @@ function Past({ past }: { past: RulePreview | null }) {
   if (past === null)
     return (
       <p className="hint" aria-live="polite">
-        {say('rules.workingOutWhatItWouldHaveSaid')}
+        {say('rules.workingOutResultForPast')}
       </p>
     );
   if (!past.ok)
@@ -153,9 +153,9 @@ function Past({ past }: { past: RulePreview | null }) {
       <p>
         <b>{say('rules.reads')}</b> {past.text}.
       </p>
-      <p className="font-semibold mt-1.5">{say('rules.itWouldSayOfTheHeapsHere')}</p>
+      <p className="font-semibold mt-1.5">{say('rules.forBatchesHereWouldSay')}</p>
       {past.batches.length === 0 ? (
-        <p>{say('rules.noHeapOfTheseMethodsIsClosed')}</p>
+        <p>{say('rules.noBatchWithTheseMethods')}</p>
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-x-5 text-small">
           {past.batches.map((b) => (
@@ -195,11 +195,11 @@ function Editor({
   const keeper = useSubmitTerms(keep, by);
   const missing =
     d.methods.length === 0
-      ? say('rules.chooseForWhichHeapsItHolds')
+      ? say('rules.chooseMethodsApplies')
       : past === null
-        ? say('rules.whatItWouldHaveSaidIsBeing')
+        ? say('rules.workingOutResultForPast2')
         : !past.ok
-          ? say('rules.putRightWhatIsSaidAbove')
+          ? say('rules.correctWhatMarkedAbove')
           : whoIsMissing(keeper.by);
   const setPart = (i: number, p: RequirementDraft): void =>
     setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
@@ -211,14 +211,14 @@ function Editor({
           value={d.title}
           maxLength={120}
           onChange={(e) => setD({ ...d, title: e.target.value })}
-          hint={say('rules.asTheCrewWouldSayIt')}
+          hint={say('rules.asCrewWouldSay')}
         />
         <Field
-          label={say('rules.whereItComesFrom')}
+          label={say('rules.source')}
           value={d.document}
           maxLength={300}
           onChange={(e) => setD({ ...d, document: e.target.value })}
-          hint={say('rules.aPermitABuyerAHazardAnalysis')}
+          hint={say('rules.aPermitBuyerHazardAnalysis')}
         />
       </div>
       {d.parts.map((p, i) => (
@@ -233,7 +233,7 @@ function Editor({
               className="link mt-2 min-h-target"
               onClick={() => setD({ ...d, parts: d.parts.filter((_, j) => j !== i) })}
             >
-              {say('rules.takePartAway', { i: i + 1 })}
+              {say('rules.removePart', { i: i + 1 })}
             </button>
           )}
         </fieldset>
@@ -259,18 +259,22 @@ function Editor({
         {say('rules.addAnotherPart')}
       </button>
       <Choices
-        label={say('rules.whatStartsItsClockAgain')}
+        label={say('rules.whatStartsClockOver')}
         value={d.clock}
         onChange={(v) => {
           if (v) setD({ ...d, clock: v });
         }}
         options={[
-          { value: 'germs', label: say('rules.anythingRaw'), hint: say('rules.aRuleOnGerms') },
-          { value: 'seeds', label: say('rules.liveSeeds'), hint: say('rules.aRuleOnWeedSeeds') },
+          { value: 'germs', label: say('rules.anythingRaw'), hint: say('rules.aRuleForPathogens') },
+          {
+            value: 'seeds',
+            label: say('rules.liveWeedSeeds'),
+            hint: say('rules.aRuleForWeedSeeds'),
+          },
         ]}
       />
       <fieldset>
-        <legend className="label">{say('rules.forHeapsKeptAs')}</legend>
+        <legend className="label">{say('rules.forBatchesWithMethod')}</legend>
         <div className="flex gap-5 flex-wrap">
           {(['turned', 'static', 'vessel'] as const).map((m) => (
             <label key={m} className="flex gap-2 items-center min-h-target">
@@ -287,7 +291,7 @@ function Editor({
                   })
                 }
               />
-              {m === 'vessel' ? say('rules.closedVessel') : m}
+              {m === 'vessel' ? say('rules.inVessel') : m}
             </label>
           ))}
         </div>
@@ -299,11 +303,11 @@ function Editor({
         onChange={(e) => keeper.setBy(e.target.value)}
         maxLength={60}
         autoComplete="name"
-        hint={say('rules.yourNameGoesBesideTheVersion')}
+        hint={say('rules.yourNameSavedWithThis')}
       />
       <Problems list={keeper.problems} />
       <SaveButton
-        label={d.id ? say('rules.keepAsItsNextVersion') : say('rules.keepThisRule')}
+        label={d.id ? say('rules.saveAsNextVersion') : say('rules.saveThisRule')}
         busy={keeper.busy}
         missing={missing}
         onSave={() => keeper.save('rule', null, { rule }, onDone)}
@@ -331,8 +335,8 @@ export function RuleForm({
     <Disclosure
       summary={
         own.length === 0
-          ? say('rules.rulesOfYourOwnNoneYet')
-          : say('rules.rulesOfYourOwn', { own: own.length })
+          ? say('rules.yourOwnRulesNoneYet')
+          : say('rules.yourOwnRules', { own: own.length })
       }
       open={own.length > 0}
     >

@@ -11,7 +11,7 @@ const METHOD_WORD = {
     return say('rules.static');
   },
   get vessel() {
-    return say('rules.closedVessel');
+    return say('rules.inVessel');
   },
 } as const;
 
@@ -68,7 +68,7 @@ export function RuleList({
                     <p className="q">{r.clock}</p>
                     {r.conditions.length > 0 && (
                       <p className="q">
-                        {say('rules.itAlsoAsksAndIsNotJudged', {
+                        {say('rules.itAlsoAsksForThis', {
                           conditions: r.conditions.join('; '),
                         })}
                       </p>

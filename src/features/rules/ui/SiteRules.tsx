@@ -57,7 +57,7 @@ function Terms(p: SiteRulesProps) {
       <div className="min-w-0 px-5 py-5 flex flex-col gap-4">
         <div>
           <h1>{say('rules.rulesOfThisSite')}</h1>
-          <p className="mt-2 max-w-[60ch]">{say('rules.tickWhatThisSiteMustMeetA')}</p>
+          <p className="mt-2 max-w-[60ch]">{say('rules.tickWhatThisSiteMust')}</p>
         </div>
         <RuleList
           rules={all}
@@ -68,8 +68,8 @@ function Terms(p: SiteRulesProps) {
           }}
         />
         <LeadSelect
-          label={say('rules.whichRuleDoesTheHeadOfThe')}
-          hint={say('rules.itIsToldOnTheYardToo')}
+          label={say('rules.whichRuleShownFirstOn')}
+          hint={say('rules.itAlsoShownUnderBatches')}
           chosen={rules}
           named={all}
           onLead={(id) => {
@@ -77,9 +77,7 @@ function Terms(p: SiteRulesProps) {
             setRules(withLead(rules, id));
           }}
         />
-        <p className="hint">
-          {say('rules.editionOfTheLibraryAboveOrExceeds', { edition: p.edition })}
-        </p>
+        <p className="hint">{say('rules.editionLibraryAboveOrExceeds', { edition: p.edition })}</p>
         <RuleForm
           own={p.own}
           unit={p.unit}
@@ -90,9 +88,9 @@ function Terms(p: SiteRulesProps) {
       </div>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-5 flex flex-col gap-4"
-        aria-label={say('rules.howEvidenceIsJudged')}
+        aria-label={say('rules.howReadingsAreJudged')}
       >
-        <h2>{say('rules.howEvidenceIsJudged')}</h2>
+        <h2>{say('rules.howReadingsAreJudged')}</h2>
         <PolicyFields
           draft={draft}
           onChange={(d) => {
@@ -107,17 +105,17 @@ function Terms(p: SiteRulesProps) {
           onChange={(e) => keeper.setBy(e.target.value)}
           maxLength={60}
           autoComplete="name"
-          hint={say('rules.yourNameGoesBesideTheVersion')}
+          hint={say('rules.yourNameSavedWithThis')}
         />
         <Problems list={keeper.problems} />
         <SaveButton
-          label={say('rules.keepRulesAndPolicyAsVersion', { next })}
+          label={say('rules.saveRulesPolicyAsVersion', { next })}
           busy={keeper.busy}
-          missing={!policy ? say('rules.aFigureOfThePolicyIsNot') : whoIsMissing(keeper.by)}
+          missing={!policy ? say('rules.aFigurePolicyNotNumber') : whoIsMissing(keeper.by)}
           onSave={save}
         />
         <p className="hint" aria-live="polite">
-          {say('rules.keptheapsKeptHeapsOpenedFromNowOn', { done: done ? 'keptHeaps' : 'other' })}
+          {say('rules.keptheapsSavedBatchesStartedFrom', { done: done ? 'keptHeaps' : 'other' })}
         </p>
         {p.versions.length > 0 && (
           <Disclosure summary={say('rules.versionsSoFar', { versions: p.versions.length })}>

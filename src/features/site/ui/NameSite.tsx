@@ -17,7 +17,7 @@ export function NameSite() {
   return (
     <main className="max-w-[560px] mx-auto px-5 py-10">
       <h1>{say('site.whereIsYourCompost')}</h1>
-      <p className="hint mt-3 mb-6">{say('site.daysAreCountedByThisSitesClock')}</p>
+      <p className="hint mt-3 mb-6">{say('site.daysCountedByThisSites')}</p>
       <form action={act} className="flex flex-col gap-5">
         <div>
           <label className="label" htmlFor="name">
@@ -75,7 +75,7 @@ export function NameSite() {
           </div>
         </fieldset>
         <button className="btn key" disabled={busy}>
-          {busy ? say('site.keeping') : say('site.goToTheYard')}
+          {busy ? say('site.saving') : say('site.goToBatches')}
         </button>
       </form>
     </main>

@@ -22,13 +22,13 @@ import { firstOf, itemAt } from '@/core/quantity/present';
 type Kept = NonNullable<AcceptLine['kept']>;
 /** For which heaps a line holds: all, or some ways of keeping them. */
 const listKept = (): readonly (readonly [Kept | undefined, string])[] => [
-  [undefined, say('store.everyHeap')],
-  [['turned'], say('store.turnedHeaps')],
-  [['static'], say('store.staticHeaps')],
-  [['vessel'], say('store.closedVessels')],
-  [['turned', 'static'], say('store.turnedAndStaticHeaps')],
-  [['turned', 'vessel'], say('store.turnedHeapsAndVessels')],
-  [['static', 'vessel'], say('store.staticHeapsAndVessels')],
+  [undefined, say('store.allBatches')],
+  [['turned'], say('store.turnedBatches')],
+  [['static'], say('store.staticBatches')],
+  [['vessel'], say('store.inVesselBatches')],
+  [['turned', 'static'], say('store.turnedAndStaticBatches')],
+  [['turned', 'vessel'], say('store.turnedInVesselBatches')],
+  [['static', 'vessel'], say('store.staticInVesselBatches')],
 ];
 const sameKept = (a: Kept | undefined, b: Kept | undefined): boolean =>
   [...(a ?? [])].sort().join() === [...(b ?? [])].sort().join();
@@ -40,7 +40,7 @@ const keptIndex = (l: AcceptLine): number =>
 type Named = readonly { readonly id: string; readonly name: string }[];
 const subjectOf = (l: AcceptLine, materials: Named): string =>
   l.material === undefined
-    ? say('store.whateverMayCarry', { riskwords: RISK_WORDS[l.risk!] })
+    ? say('store.anythingThatMayContain', { riskwords: RISK_WORDS[l.risk!] })
     : (materials.find((m) => m.id === l.material)?.name ?? l.material);
 
 /** What the site answers at the gate, and the measures that its crew counts in. */
@@ -61,11 +61,11 @@ export function Gate({
   const [said, setSaid] = useState(lines);
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-5 max-w-[1080px]">
-      <h1>{say('store.store')}</h1>
+      <h1>{say('store.materialsInStock')}</h1>
       <StoreNav here="gate" />
       <section className="flex flex-col gap-2" data-testid="acceptance">
         <div className="flex flex-wrap gap-3 justify-between items-end">
-          <h2 className="!text-figure">{say('store.whatTheSiteTakes')}</h2>
+          <h2 className="!text-figure">{say('store.whatWeAccept')}</h2>
           {!changing && (
             <button type="button" className="btn" onClick={() => setChanging(true)}>
               {say('store.changeTheList')}
@@ -73,7 +73,7 @@ export function Gate({
           )}
         </div>
         <p className="hint max-w-[720px]">
-          {say('store.theFirstLineThatFitsHoldsWhat', {
+          {say('store.theFirstLineFitsApplies', {
             own: own || said !== lines ? 'none' : 'other',
           })}
         </p>
@@ -176,7 +176,7 @@ function Change({
               value={what(l)}
               onChange={(e) => set(i, withWhat(l, e.target.value))}
             >
-              <optgroup label={say('store.whateverMayCarry2')}>
+              <optgroup label={say('store.anythingThatMayContain2')}>
                 {RISKS.map((r) => (
                   <option key={r} value={`r:${r}`}>
                     {RISK_WORDS[r]}
@@ -220,7 +220,7 @@ function Change({
               aria-label={say('store.lineReason', { i: i + 1 })}
               value={l.reason}
               maxLength={200}
-              placeholder={say('store.whyAsItIsReadOut')}
+              placeholder={say('store.whyAsToldDriver')}
               onChange={(e) => set(i, { ...l, reason: e.target.value })}
             />
             <span className="flex gap-3">
@@ -234,7 +234,7 @@ function Change({
                   setLines(next);
                 }}
               >
-                {say('store.up')}
+                {say('store.moveUp')}
                 <span className="sr-only"> {say('store.line', { i: i + 1 })}</span>
               </button>
               <button
@@ -242,7 +242,7 @@ function Change({
                 className="link min-h-target"
                 onClick={() => setLines(lines.filter((_, k) => k !== i))}
               >
-                {say('store.takeOut')}
+                {say('store.remove')}
                 <span className="sr-only"> {say('store.line', { i: i + 1 })}</span>
               </button>
             </span>
@@ -257,7 +257,7 @@ function Change({
             setLines([{ material: firstOf(materials).id, answer: 'ask', reason: '' }, ...lines])
           }
         >
-          {say('store.addALineAtTheTop')}
+          {say('store.addLineAtTop')}
         </button>
       </p>
       <div className="max-w-[320px]">
@@ -272,19 +272,19 @@ function Change({
       <Problems list={problems} />
       <div className="flex gap-3 flex-wrap items-center">
         <button type="button" className="btn" onClick={onBack}>
-          {say('store.leaveItAsItWas')}
+          {say('store.leaveAsWas')}
         </button>
         <SaveButton
           className="btn key"
-          label={say('store.keepThisList')}
+          label={say('store.saveThisList')}
           busy={busy}
-          missing={short ? say('store.eachLineWantsAReasonWhoeverStands') : whoIsMissing(by)}
+          missing={short ? say('store.eachLineNeedsReasonWhoever') : whoIsMissing(by)}
           onSave={() =>
             keep(
               () =>
                 submitOrQueue(
                   { id, batch: null, kind: 'acceptance', at: null, by, data: { lines } },
-                  say('store.whatTheSiteTakes2'),
+                  say('store.whatWeAccept2'),
                 ),
               () => onKept(lines),
             )
@@ -314,9 +314,9 @@ function Measures({
   };
   const litres = list.map((m) => typed(m.litres, 0.05));
   const wrong = litres.some((l) => typeof l !== 'number')
-    ? say('store.eachMeasureWantsItsLitresAsA')
+    ? say('store.eachMeasureNeedsLitersAs')
     : list.some((m) => m.name.trim() === '')
-      ? say('store.eachMeasureWantsAName')
+      ? say('store.eachMeasureNeedsName')
       : null;
   const save = (): void =>
     keep(
@@ -343,7 +343,7 @@ function Measures({
   return (
     <section className="flex flex-col gap-2" data-testid="measures">
       <h2 className="!text-figure">{say('store.yourOwnMeasures')}</h2>
-      <p className="hint max-w-[720px]">{say('store.filledLevelWhatWasLoggedBeforeKeeps')}</p>
+      <p className="hint max-w-[720px]">{say('store.filledLevelEarlierEntriesStay')}</p>
       <ul className="ruled max-w-[560px]">
         {list.map((m, i) => (
           <li
@@ -360,7 +360,7 @@ function Measures({
             <span className="flex items-center gap-2">
               <input
                 className="field"
-                aria-label={say('store.measureLitres', { i: i + 1 })}
+                aria-label={say('store.measureLiters', { i: i + 1 })}
                 inputMode="decimal"
                 value={m.litres}
                 onChange={(e) => set(i, { litres: e.target.value })}
@@ -375,7 +375,7 @@ function Measures({
                 setSaved(false);
               }}
             >
-              {say('store.takeOut')}
+              {say('store.remove')}
               <span className="sr-only"> {m.name}</span>
             </button>
           </li>
@@ -406,14 +406,14 @@ function Measures({
       <div className="flex gap-3 flex-wrap items-center">
         <SaveButton
           className="btn key"
-          label={say('store.keepTheseMeasures')}
+          label={say('store.saveTheseMeasures')}
           busy={busy}
           missing={wrong ?? whoIsMissing(by)}
           onSave={save}
         />
         {saved && (
           <span role="status" className="font-semibold">
-            {say('store.kept')}
+            {say('store.saved')}
           </span>
         )}
       </div>

@@ -31,12 +31,8 @@ export function HeatForm({ load, by, unit, onDone }: FormOf) {
         inputMode="decimal"
         value={value}
         onChange={(e) => setValue(e.target.value)}
-        problem={c === null ? say('store.typeTheTemperatureAsANumber') : undefined}
-        hint={
-          slip
-            ? say('store.isThatTheUnitOfThisThermometer')
-            : say('store.asFarInAsTheThermometerReaches')
-        }
+        problem={c === null ? say('store.typeTemperatureAsNumber') : undefined}
+        hint={slip ? say('store.isUnitThisThermometerIf') : say('store.asFarInAsThermometer')}
       />
       <Field
         label={say('store.note')}
@@ -46,8 +42,8 @@ export function HeatForm({ load, by, unit, onDone }: FormOf) {
       />
       <Foot
         kept={kept}
-        label={say('store.keepIt')}
-        missing={typeof c === 'number' ? null : say('store.typeTheTemperatureAsANumber')}
+        label={say('store.save')}
+        missing={typeof c === 'number' ? null : say('store.typeTemperatureAsNumber')}
         onKeep={() =>
           kept.keep(
             () =>
@@ -96,18 +92,18 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
     <>
       {load.answer !== 'accept' && (
         <Choices
-          label={say('store.whatCameOfAsking')}
+          label={say('store.whatWasTheAnswer')}
           value={answer}
           onChange={setAnswer}
           options={[
-            { value: 'accept', label: say('store.takeItIn') },
+            { value: 'accept', label: say('store.acceptIt') },
             { value: 'refuse', label: say('store.refuseIt') },
           ]}
         />
       )}
       {answer === 'refuse' && (
         <Field
-          label={say('store.whatWasDoneWithIt')}
+          label={say('store.whatWasDoneWith')}
           value={done}
           maxLength={300}
           onChange={(e) => setDone(e.target.value)}
@@ -120,7 +116,7 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
           value={state}
           onChange={(e) => setState(e.target.value as LoadState | '')}
         >
-          <option value="">{say('store.asItWas')}</option>
+          <option value="">{say('store.unchanged')}</option>
           {LOAD_STATES.map((s) => (
             <option key={s} value={s}>
               {STATE_WORDS[s]}
@@ -142,12 +138,12 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
       />
       <Foot
         kept={kept}
-        label={say('store.keepIt')}
+        label={say('store.save')}
         missing={
           Object.keys(data).length === 0
-            ? say('store.sayWhatIsNewOfIt')
+            ? say('store.sayWhatChanged')
             : answer === 'refuse' && done.trim() === ''
-              ? say('store.sayWhatWasDoneWithIt')
+              ? say('store.sayWhatWasDoneWith2')
               : null
         }
         onKeep={() => kept.save(data)}
@@ -167,12 +163,12 @@ export function CountForm({ load, by, onDone }: FormOf) {
   const how = amountTyped(n, amount.unit, amount.about, load.measures);
   const wrong =
     n === null || n === 0
-      ? say('store.typeANumberAbove0IfNothing')
+      ? say('store.typeNumberAbove0If')
       : amountProblem(n, amount.unit, load.measures);
   return (
     <>
       <AmountField
-        label={say('store.soMuchIsLeft')}
+        label={say('store.amountLeft')}
         value={amount}
         measures={load.measures}
         onChange={setAmount}
@@ -180,12 +176,12 @@ export function CountForm({ load, by, onDone }: FormOf) {
       />
       <Foot
         kept={kept}
-        label={say('store.keepTheCount')}
+        label={say('store.saveTheCount')}
         missing={
           amount.unit !== 'unknown' && wrong
             ? wrong
             : how === null
-              ? say('store.typeHowMuchIsLeft')
+              ? say('store.typeHowMuchLeft')
               : null
         }
         onKeep={() => kept.save({ left: how })}
@@ -203,7 +199,7 @@ export function GoneForm({ load, by, onDone }: FormOf) {
   return (
     <>
       <Choices
-        label={say('store.whatBecameOfIt')}
+        label={say('store.whatHappenedToIt')}
         value={gone}
         onChange={setGone}
         options={[
@@ -222,8 +218,8 @@ export function GoneForm({ load, by, onDone }: FormOf) {
       />
       <Foot
         kept={kept}
-        label={say('store.itIsGone')}
-        missing={gone === '' ? say('store.chooseWhatBecameOfIt') : null}
+        label={say('store.allGone')}
+        missing={gone === '' ? say('store.chooseWhatHappened') : null}
         onKeep={() => kept.save({ gone, ...(words.trim() ? { words: words.trim() } : {}) })}
       />
     </>
@@ -236,7 +232,7 @@ export function PhotoForm({ load, by, onDone }: FormOf) {
   const take = async (file: File): Promise<string> => {
     const { blob } = await readyPhoto(file);
     setPhoto(blob);
-    return say('store.takenKbKeepItOrTakeAnother', { size: Math.round(blob.size / 1000) });
+    return say('store.photoTakenKbSaveOr', { size: Math.round(blob.size / 1000) });
   };
   const send = async (): Promise<SubmitResult> => {
     await enqueue([
@@ -260,7 +256,7 @@ export function PhotoForm({ load, by, onDone }: FormOf) {
       <PhotoKey of="the load" take={take} />
       <Foot
         kept={kept}
-        label={say('store.keepThePhoto')}
+        label={say('store.saveThePhoto')}
         missing={photo === null ? say('store.takeAPhotoFirst') : null}
         onKeep={() => kept.keep(send, onDone)}
       />
@@ -276,7 +272,9 @@ export function StrikeForm({ load, by }: FormOf) {
   return (
     <>
       <p>
-        {say('store.itIsTakenOutOfTheStore', { went: load.went.length > 0 ? 'whatWent' : 'other' })}
+        {say('store.itRemovedFromStockEntry', {
+          went: load.went.length > 0 ? 'whatWent' : 'other',
+        })}
       </p>
       <Field
         label={say('store.why')}
@@ -287,8 +285,8 @@ export function StrikeForm({ load, by }: FormOf) {
       />
       <Foot
         kept={kept}
-        label={say('store.strikeThisLoad')}
-        missing={reason.trim().length >= 3 ? null : say('store.sayWhyInAWordOrTwo')}
+        label={say('store.voidThisLoad')}
+        missing={reason.trim().length >= 3 ? null : say('store.sayWhyInWordOr')}
         onKeep={() =>
           kept.keep(
             () =>
@@ -301,7 +299,7 @@ export function StrikeForm({ load, by }: FormOf) {
                   by: kept.by,
                   data: { target: load.id, reason: reason.trim() },
                 },
-                say('store.struck', { name: load.name }),
+                say('store.voided', { name: load.name }),
               ),
             () => router.push('/store'),
           )

@@ -26,7 +26,7 @@ type Act =
 const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => ReactNode }> = {
   heat: {
     get title() {
-      return say('store.howHotIsTheStack');
+      return say('store.howHotStack');
     },
     form: HeatForm,
   },
@@ -56,7 +56,7 @@ const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => Re
   },
   count: {
     get title() {
-      return say('store.countItAgain');
+      return say('store.countAgain');
     },
     form: CountForm,
   },
@@ -68,13 +68,13 @@ const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => Re
   },
   gone: {
     get title() {
-      return say('store.itIsGone');
+      return say('store.allGone');
     },
     form: GoneForm,
   },
   strike: {
     get title() {
-      return say('store.loggedWrongly');
+      return say('store.loggedByMistake');
     },
     form: StrikeForm,
   },
@@ -88,19 +88,19 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
     <div className="px-5 max-sm:px-4 py-5 max-w-[1080px] flex flex-col gap-4">
       <p>
         <Link prefetch={false} className="link" href="/store">
-          {say('store.store')}
+          {say('store.materialsInStock')}
         </Link>
       </p>
       <div>
         <h1>{load.name}</h1>
         <p className="q mt-1">
           {load.head}
-          {load.risks ? say('store.mayCarry', { risks: load.risks }) : ''}
+          {load.risks ? say('store.mayContain', { risks: load.risks }) : ''}
         </p>
       </div>
       {load.caution && <p className="caution max-w-[720px]">{load.caution}</p>}
       {load.answer === 'ask' && !load.gone && (
-        <p className="marked font-semibold w-fit">{say('store.itIsHeldUntilItIsAsked')}</p>
+        <p className="marked font-semibold w-fit">{say('store.onHoldUntilAnswered2')}</p>
       )}
       {load.ripe && (
         <p className="flex flex-wrap gap-3 items-center">
@@ -114,7 +114,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
         <p className="flex flex-wrap gap-3 items-center" data-testid="stack">
           <span className="max-w-[620px]">{load.stack}</span>
           <button type="button" className="btn" onClick={() => setAct('heat')}>
-            {say('store.logItsHeat')}
+            {say('store.logItsTemperature')}
           </button>
         </p>
       )}
@@ -161,7 +161,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
                 {say('store.dryingTest')}
               </button>
               <button type="button" className="btn" onClick={() => setAct('squeeze')}>
-                {say('store.squeeze')}
+                {say('store.squeezeTest2')}
               </button>
             </p>
           )}
@@ -171,7 +171,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
             {say('store.whereItWent')}
           </h2>
           {load.went.length === 0 ? (
-            <p className="q py-1">{say('store.intoNoHeapYet')}</p>
+            <p className="q py-1">{say('store.intoNoBatchYet')}</p>
           ) : (
             <ul>
               {load.went.map((w, i) => (
@@ -186,7 +186,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
           {load.couldGo.length > 0 && (
             <p className="text-small mt-1">
               {load.answer === 'ask'
-                ? say('store.onceItIsAskedAndTakenIn')
+                ? say('store.onceAcceptedCouldGoInto')
                 : say('store.couldGoInto')}
               :{' '}
               {load.couldGo.map((c, i) => (
@@ -201,15 +201,15 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
             </p>
           )}
           {load.gone && (
-            <p className="font-semibold mt-1">{say('store.itIsGone2', { gone: load.gone })}</p>
+            <p className="font-semibold mt-1">{say('store.allGone2', { gone: load.gone })}</p>
           )}
         </section>
         <section>
           <h2 className="!text-says border-b-[1.6px] border-ink pb-1">
-            {say('store.whatBecameOfIt2')}
+            {say('store.whatHappenedToIt2')}
           </h2>
           {load.changes.length + load.heats.length === 0 ? (
-            <p className="q py-1">{say('store.nothingWasNotedSinceItCame')}</p>
+            <p className="q py-1">{say('store.nothingLoggedSinceCame')}</p>
           ) : (
             <ul>
               {load.changes.map((c) => (
@@ -247,21 +247,21 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
             {say('store.statePlaceAnswer2')}
           </button>
           <button type="button" className="btn" onClick={() => setAct('count')}>
-            {say('store.countItAgain2')}
+            {say('store.countAgain2')}
           </button>
           <button type="button" className="btn" onClick={() => setAct('photo')}>
             {say('store.photo3')}
           </button>
           {!load.stack && (
             <button type="button" className="btn" onClick={() => setAct('heat')}>
-              {say('store.logItsHeat2')}
+              {say('store.logItsTemperature2')}
             </button>
           )}
           <button type="button" className="btn" onClick={() => setAct('gone')}>
-            {say('store.itIsGone3')}
+            {say('store.allGone3')}
           </button>
           <button type="button" className="btn" onClick={() => setAct('strike')}>
-            {say('store.loggedWrongly2')}
+            {say('store.loggedByMistake2')}
           </button>
         </p>
       )}

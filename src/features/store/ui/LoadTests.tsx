@@ -49,7 +49,7 @@ export function BucketForm({ load, by, onDone }: FormOf) {
     setV({ ...v, [k]: e.target.value });
   return (
     <>
-      <p>{say('store.fillABucketInThirdsDropIt')}</p>
+      <p>{say('store.fillBucketInThirdsDrop')}</p>
       <div className="grid grid-cols-2 gap-3">
         <Field
           label={say('store.theBucketHolds')}
@@ -78,14 +78,14 @@ export function BucketForm({ load, by, onDone }: FormOf) {
           inputMode="decimal"
           value={v.waterKg}
           onChange={set('waterKg')}
-          hint={say('store.leaveEmptyForTheDensityAlone')}
+          hint={say('store.leaveEmptyForDensityOnly')}
         />
       </div>
       {tested && <Steps tested={tested} />}
       <Foot
         kept={kept}
-        label={say('store.useItInsteadOfTheTable')}
-        missing={tested?.ok ? null : say('store.typeTheBucketsLitresAndWhatIt')}
+        label={say('store.useInsteadTable')}
+        missing={tested?.ok ? null : say('store.typeBucketsLitersWhatWeighs')}
         onKeep={() =>
           tested?.ok &&
           kept.save({
@@ -112,10 +112,10 @@ export function DryingForm({ load, by, onDone }: FormOf) {
   const tested = all ? dryingTest(d, list) : null;
   return (
     <>
-      <p>{say('store.weighAbout100GWetOnA')}</p>
-      <p className="caution">{say('store.itSmellsAndCanCatchFireIn')}</p>
+      <p>{say('store.weighAbout100GWet')}</p>
+      <p className="caution">{say('store.itSmellsCanCatchFire')}</p>
       <Field
-        label={say('store.theDishAlone')}
+        label={say('store.dishAlone')}
         unit="g"
         inputMode="decimal"
         value={dish}
@@ -124,7 +124,7 @@ export function DryingForm({ load, by, onDone }: FormOf) {
       {weights.map((w, i) => (
         <Field
           key={i}
-          label={i === 0 ? say('store.dishAndSampleWet') : say('store.afterDryingWeighing', { i })}
+          label={i === 0 ? say('store.dishWithWetSample') : say('store.afterDryingWeighing', { i })}
           unit="g"
           inputMode="decimal"
           value={w}
@@ -140,12 +140,12 @@ export function DryingForm({ load, by, onDone }: FormOf) {
       )}
       {tested && <Steps tested={tested} />}
       {tested?.ok && tested.still && (
-        <p className="marked font-semibold w-fit">{say('store.itIsStillLosingWaterDryOn')}</p>
+        <p className="marked font-semibold w-fit">{say('store.itStillLosingWaterKeep')}</p>
       )}
       <Foot
         kept={kept}
-        label={say('store.useItInsteadOfTheTable')}
-        missing={tested?.ok ? null : say('store.typeTheDishAndTwoWeighingsAt')}
+        label={say('store.useInsteadTable')}
+        missing={tested?.ok ? null : say('store.typeDishAtLeastTwo')}
         onKeep={() =>
           tested?.ok &&
           kept.save({
@@ -165,7 +165,7 @@ export function SqueezeForm({ load, by, onDone }: FormOf) {
   return (
     <>
       <Choices
-        label={say('store.squeezeAHandfulFromInsideHard')}
+        label={say('store.squeezeHandfulFromInsideHard')}
         value={squeeze}
         onChange={setSqueeze}
         options={keysOf(SQUEEZE_WORDS).map((value) => ({
@@ -176,14 +176,14 @@ export function SqueezeForm({ load, by, onDone }: FormOf) {
       />
       {band && (
         <p>
-          {say('store.thatStandsForAbout')} <b>{pct} %</b>
-          {say('store.betweenAndAHandIsNoScale', { lowPct: band.lowPct, highPct: band.highPct })}
+          {say('store.thatMeansAbout')} <b>{pct} %</b>
+          {say('store.betweenHandNoScaleCommon', { lowPct: band.lowPct, highPct: band.highPct })}
         </p>
       )}
       <Foot
         kept={kept}
-        label={say('store.useItInsteadOfTheTable')}
-        missing={pct === null ? say('store.chooseWhatCameOutOfTheHand') : null}
+        label={say('store.useInsteadTable')}
+        missing={pct === null ? say('store.chooseWhatHandfulDid') : null}
         onKeep={() =>
           pct !== null &&
           kept.save({

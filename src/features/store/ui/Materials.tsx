@@ -43,7 +43,7 @@ const FIGURES: Readonly<Record<FigureName, { readonly name: string; readonly uni
   },
   moisture: {
     get name() {
-      return say('store.moisture');
+      return say('store.moistureContent');
     },
     get unit() {
       return say('store.ofWetWeight');
@@ -108,7 +108,7 @@ export function Materials({
     );
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1240px]">
-      <h1>{say('store.store')}</h1>
+      <h1>{say('store.materialsInStock')}</h1>
       <StoreNav here="materials" />
       <div className="flex flex-wrap gap-3 items-end">
         <div className="w-[320px] max-w-full">
@@ -140,9 +140,9 @@ export function Materials({
                       say('store.material'),
                       say('store.nDry'),
                       'C:N',
-                      say('store.moisture2'),
+                      say('store.moisture'),
                       say('store.kgM2'),
-                      say('store.mayCarry2'),
+                      say('store.mayContain2'),
                       '',
                     ].map((h, i) => (
                       <th key={i} scope="col" className="text-left font-semibold py-1 pr-3">
@@ -210,7 +210,7 @@ export function Materials({
           </section>
         );
       })}
-      <p className="hint">{say('store.n1OnFarmCompostingHandbookNraes54')}</p>
+      <p className="hint">{say('store.n1OnFarmCompostingHandbook')}</p>
     </div>
   );
 }
@@ -283,15 +283,15 @@ function Edit({
   const bad = ranges.find(([, r]) => r === undefined);
   const untyped =
     name.trim().length < 2
-      ? say('store.giveItANameOfTwoLetters')
+      ? say('store.giveNameAtLeastTwo')
       : !from && taken.includes(slug)
-        ? say('store.thereIsAMaterialOfThatName')
+        ? say('store.thereAlreadyMaterialWithName')
         : bad
-          ? say('store.typeTheUsualValueBetweenTheLowest', { name: FIGURES[bad[0]].name })
+          ? say('store.typeUsualValueBetweenLowest', { name: FIGURES[bad[0]].name })
           : labs.some(([, v]) => v === null)
-            ? say('store.typeTheLaboratorysValuesAsNumbersOr')
+            ? say('store.typeLaboratorysValuesAsNumbers')
             : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2
-              ? say('store.sayWhereTheChangedFiguresComeFrom')
+              ? say('store.sayWhereChangedFiguresCome')
               : null;
   const sources = {
     ...from?.sources,
@@ -344,7 +344,7 @@ function Edit({
     );
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[820px] flex flex-col gap-4">
-      <h1>{from ? from.name : say('store.aNewMaterial')}</h1>
+      <h1>{from ? from.name : say('store.newMaterial')}</h1>
       <div className="grid grid-cols-[1fr_180px_160px] gap-3 max-sm:grid-cols-1">
         <Field
           label={say('store.name')}
@@ -353,7 +353,7 @@ function Edit({
           onChange={(e) => setName(e.target.value)}
         />
         <label className="label">
-          {say('store.whatItDoes')}
+          {say('store.role')}
           <select
             className="field mt-1"
             value={role}
@@ -367,7 +367,7 @@ function Edit({
           </select>
         </label>
         <label className="label">
-          {say('store.pieces')}
+          {say('store.particleSize')}
           <select
             className="field mt-1"
             value={particle}
@@ -382,7 +382,7 @@ function Edit({
         </label>
       </div>
       <fieldset>
-        <legend className="label">{say('store.whatItMayCarry')}</legend>
+        <legend className="label">{say('store.whatItMayContain')}</legend>
         <div className="flex flex-wrap gap-x-5">
           {RISKS.map((r) => (
             <label key={r} className="flex gap-2 items-center min-h-target">
@@ -460,7 +460,7 @@ function Edit({
           placeholder={say('store.ourOwnScalesSpring')}
         />
         <Field
-          label={say('store.dayOfTheLaboratory')}
+          label={say('store.dateOfTheAnalysis')}
           type="date"
           max={today.local.slice(0, 10)}
           value={labDay}
@@ -474,7 +474,7 @@ function Edit({
         />
       </div>
       <Field
-        label={say('store.lookOutFor')}
+        label={say('store.caution')}
         value={caution}
         maxLength={300}
         onChange={(e) => setCaution(e.target.value)}
@@ -488,7 +488,7 @@ function Edit({
       />
       <Problems list={problems} />
       <SaveButton
-        label={say('store.keepThisMaterial')}
+        label={say('store.saveThisMaterial')}
         busy={busy}
         missing={wrong ?? whoIsMissing(by)}
         onSave={save}

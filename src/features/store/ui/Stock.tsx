@@ -54,14 +54,14 @@ export function Stock({ view }: { view: StockView }) {
   return (
     <div className="grid lg:grid-cols-[minmax(0,1fr)_360px] flex-1">
       <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4">
-        <h1>{say('store.store')}</h1>
+        <h1>{say('store.materialsInStock')}</h1>
         <StoreNav here="store" />
         {view.warning && (
           <p className="marked font-semibold max-w-[760px]" data-testid="short">
             {view.warning}
           </p>
         )}
-        {view.empty && <p className="max-w-[640px]">{say('store.nothingWasTakenInYetTakeIn')}</p>}
+        {view.empty && <p className="max-w-[640px]">{say('store.nothingInStockYetLog')}</p>}
         <div className="grid xl:grid-cols-2 gap-x-8 gap-y-5">
           {view.roles.map((r) => (
             <section key={r.role} data-testid={`role-${r.role}`}>
@@ -83,7 +83,7 @@ export function Stock({ view }: { view: StockView }) {
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4 flex flex-col gap-4">
         {view.held.length > 0 && (
           <section data-testid="held">
-            <h2 className="!text-says">{say('store.heldUntilAsked')}</h2>
+            <h2 className="!text-says">{say('store.onHoldUntilAnswered')}</h2>
             <ul>
               {view.held.map((l) => (
                 <Line key={l.id} l={l} />
@@ -92,7 +92,7 @@ export function Stock({ view }: { view: StockView }) {
           </section>
         )}
         <section>
-          <h2 className="!text-says">{say('store.broughtLately')}</h2>
+          <h2 className="!text-says">{say('store.recentLoads')}</h2>
           <ul className="text-small">
             {view.lately.map((x) => (
               <li key={x.id} className="border-b border-rule py-1">

@@ -4,12 +4,12 @@ import { PLACES, type PlaceId } from '@/core/words/places';
 
 const PAGES = ['store', 'materials', 'gate', 'suppliers'] as const satisfies readonly PlaceId[];
 const nameOf = (page: (typeof PAGES)[number]): string =>
-  page === 'store' ? say('store.stock') : PLACES[page].name;
+  page === 'store' ? say('store.inStock') : PLACES[page].name;
 
 /** The pages of the store, and the one thing that is done most. */
 export const StoreNav = ({ here }: { here: (typeof PAGES)[number] }) => (
   <div className="flex flex-wrap gap-x-5 gap-y-2 items-center">
-    <nav aria-label={say('store.pagesOfTheStore')} className="flex flex-wrap gap-x-5">
+    <nav aria-label={say('store.pagesOfMaterials')} className="flex flex-wrap gap-x-5">
       {PAGES.map((page) => (
         <Link
           key={page}
@@ -27,7 +27,7 @@ export const StoreNav = ({ here }: { here: (typeof PAGES)[number] }) => (
       href="/store/take-in"
       className="btn key ml-auto max-sm:ml-0 max-sm:w-full !min-h-key"
     >
-      {say('store.takeInALoad')}
+      {say('store.logALoad')}
     </Link>
   </div>
 );

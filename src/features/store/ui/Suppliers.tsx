@@ -7,7 +7,7 @@ import { StoreNav } from './StoreNav';
 export function Suppliers({ view, days }: { view: SuppliersView; days: number }) {
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4 max-w-[1080px]">
-      <h1>{say('store.store')}</h1>
+      <h1>{say('store.materialsInStock')}</h1>
       <StoreNav here="suppliers" />
       <p className="flex flex-wrap gap-x-4 gap-y-1 items-center">
         {say('store.since', { from: view.from })}
@@ -31,7 +31,7 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
       </p>
       <section data-testid="diverted">
         <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">
-          {say('store.keptFromWaste3', { total: view.diverted.total })}
+          {say('store.keptOutOfLandfill3', { total: view.diverted.total })}
         </h2>
         {view.diverted.by.length > 0 && (
           <table className="text-body mt-1">
@@ -71,15 +71,13 @@ export function Suppliers({ view, days }: { view: SuppliersView; days: number })
             </tbody>
           </table>
         )}
-        <p className="hint mt-1">{say('store.weightsAreThoseToldAtTheGate')}</p>
+        <p className="hint mt-1">{say('store.weightsAsLoggedOrFrom')}</p>
       </section>
       <section>
         <h2 className="!text-figure border-b-[1.6px] border-ink pb-1">
           {say('store.whoBroughtIt')}
         </h2>
-        {view.lines.length === 0 && (
-          <p className="py-2">{say('store.nobodyBroughtAnythingInThisSpan')}</p>
-        )}
+        {view.lines.length === 0 && <p className="py-2">{say('store.noLoadsInThisPeriod')}</p>}
         <ul>
           {view.lines.map((s) => (
             <li key={s.name} className="border-b border-rule py-2" data-testid="supplier">

@@ -26,10 +26,10 @@ const SAVE_WORDS: Readonly<Record<LoadAnswer | '', string>> = {
     return say('store.logThisLoad');
   },
   get ask() {
-    return say('store.holdItAndLogIt');
+    return say('store.putOnHoldLog');
   },
   get refuse() {
-    return say('store.logThatItWasRefused');
+    return say('store.logWasRefused');
   },
   get ''() {
     return say('store.logThisLoad');
@@ -87,7 +87,7 @@ export function TakeIn({
     );
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>{say('store.takeInALoad')}</h1>
+      <h1>{say('store.logALoad')}</h1>
       <MaterialFields {...section} materials={materials} />
       <AmountField
         label={say('store.howMuch')}

@@ -35,7 +35,7 @@ function MaterialSearch({
         onChange={(e) => set({ find: e.target.value })}
         placeholder={say('store.strawHorseManurePeelings')}
         autoComplete="off"
-        hint={say('store.materialsTypeWhatYouCallIt', { materials: materials.length })}
+        hint={say('store.materialsTypeWhatYouCall', { materials: materials.length })}
       />
       {wanted !== '' && (
         <ul className="ruled">
@@ -51,7 +51,7 @@ function MaterialSearch({
               </button>
             </li>
           ))}
-          {shown.length === 0 && <li className="py-2">{say('store.noMaterialIsCalledSoAddIt')}</li>}
+          {shown.length === 0 && <li className="py-2">{say('store.noMaterialHasNameAdd')}</li>}
         </ul>
       )}
     </>
@@ -96,8 +96,8 @@ export function MaterialFields({
         value={draft.what}
         maxLength={80}
         onChange={(e) => set({ what: e.target.value })}
-        hint={say('store.leaveEmptyToCallItByIts')}
-        placeholder={say('store.grassFromTheCricketField')}
+        hint={say('store.leaveEmptyUseMaterialsName')}
+        placeholder={say('store.grassFromSportsField')}
       />
     </section>
   );
@@ -129,7 +129,7 @@ export function OriginFields({
           onChange={(e) => set({ supplier: e.target.value })}
         />
         <Field
-          label={say('store.whereItLies')}
+          label={say('store.whereItIsStored')}
           value={draft.where}
           maxLength={60}
           list="places"
@@ -158,7 +158,7 @@ export function OriginFields({
         onChange={(sprayed) => set({ sprayed })}
         columns={3}
         options={[
-          { value: 'no', label: say('store.no'), hint: say('store.theySaySo') },
+          { value: 'no', label: say('store.no'), hint: say('store.accordingToTheSupplier') },
           { value: 'yes', label: say('store.yes') },
           { value: 'unknown', label: say('store.notKnown2') },
         ]}
@@ -172,19 +172,19 @@ export function AnswerFields({ draft, reading: { given }, set }: Section) {
   return (
     <>
       <Choices
-        label={say('store.whatDoYouDoWithIt')}
+        label={say('store.whatDoYouDoWith')}
         value={given}
         onChange={(answer) => set({ answer })}
         columns={3}
         options={[
-          { value: 'accept', label: say('store.takeItIn') },
-          { value: 'ask', label: say('store.holdIt'), hint: say('store.untilItIsAsked') },
+          { value: 'accept', label: say('store.acceptIt') },
+          { value: 'ask', label: say('store.putItOnHold'), hint: say('store.untilAnswered') },
           { value: 'refuse', label: say('store.refuseIt') },
         ]}
       />
       {(given === 'ask' || given === 'refuse') && (
         <Field
-          label={given === 'ask' ? say('store.whatIsToBeAskedAndWhom') : say('store.why')}
+          label={given === 'ask' ? say('store.whatAskWhom') : say('store.why')}
           value={draft.asked}
           maxLength={300}
           onChange={(e) => set({ asked: e.target.value })}
@@ -192,11 +192,11 @@ export function AnswerFields({ draft, reading: { given }, set }: Section) {
       )}
       {given === 'refuse' && (
         <Field
-          label={say('store.whatWasDoneWithIt')}
+          label={say('store.whatWasDoneWith')}
           value={draft.done}
           maxLength={300}
           onChange={(e) => set({ done: e.target.value })}
-          placeholder={say('store.sentBackOnTheSameTrailer')}
+          placeholder={say('store.sentBackOnSameTrailer')}
         />
       )}
     </>
@@ -207,13 +207,13 @@ function RipeningFields({ draft, set }: Omit<Section, 'reading'>) {
   return (
     <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
       <label className="label">
-        {say('store.doesItRipenFirst')}
+        {say('store.doesNeedAgingOrDrying')}
         <select
           className="field mt-1"
           value={draft.ripening}
           onChange={(e) => set({ ripening: e.target.value as Ripening | '' })}
         >
-          <option value="">{say('store.noItCanBeUsed')}</option>
+          <option value="">{say('store.noCanUsed')}</option>
           {keysOf(RIPENING).map((r) => (
             <option key={r} value={r}>
               {RIPENING[r].doing}
@@ -229,7 +229,7 @@ function RipeningFields({ draft, set }: Omit<Section, 'reading'>) {
           value={draft.days}
           placeholder={String(RIPENING[draft.ripening].days)}
           onChange={(e) => set({ days: e.target.value })}
-          hint={say('store.isUsualItThenStandsInTodays', {
+          hint={say('store.isUsualThenAppearsIn', {
             days: String(RIPENING[draft.ripening].days),
           })}
         />
@@ -264,7 +264,7 @@ function PaperFields({ draft, set }: Omit<Section, 'reading'>) {
           checked={draft.waste}
           onChange={(e) => set({ waste: e.target.checked })}
         />
-        {say('store.itWouldElseHaveGoneToWaste')}
+        {say('store.itWouldHaveGoneLandfill')}
       </label>
     </>
   );
@@ -279,7 +279,7 @@ function PhotoFields({ photos, onPhotos }: Photos) {
   const add = async (file: File): Promise<string> => {
     const { blob } = await readyPhoto(file);
     onPhotos((before) => [...before, blob]);
-    return say('store.takenKb', { size: Math.round(blob.size / 1000) });
+    return say('store.photoTakenKb', { size: Math.round(blob.size / 1000) });
   };
   const one = photos.length === 1;
   return (
@@ -290,12 +290,12 @@ function PhotoFields({ photos, onPhotos }: Photos) {
           <span>
             {say('store.withTheLoad', {
               one: one
-                ? say('store.onePhotoGoes')
-                : say('store.photosGo', { photos: photos.length }),
+                ? say('store.onePhotoIsSent')
+                : say('store.photosAreSent', { photos: photos.length }),
             })}
           </span>
           <button type="button" className="btn" onClick={() => onPhotos(() => [])}>
-            {say('store.leaveItOtherOut', { one: one ? 'it' : 'other' })}
+            {say('store.removeItOther', { one: one ? 'it' : 'other' })}
           </button>
         </p>
       )}
@@ -314,17 +314,17 @@ export function MoreFields({
   return (
     <details>
       <summary className="link min-h-choice flex items-center cursor-pointer">
-        {say('store.seedsCertificateCostRipeningPhotosNote')}
+        {say('store.seedsCertificateCostAgingPhotos')}
       </summary>
       <div className="flex flex-col gap-4 mt-2">
         <Choices
           optional
-          label={say('store.liveSeedsOrRootsInIt')}
+          label={say('store.liveWeedSeedsOrRoots')}
           value={draft.seeds}
           onChange={(seeds) => set({ seeds })}
           options={[
             { value: 'yes', label: say('store.yes') },
-            { value: 'no', label: say('store.noILooked') },
+            { value: 'no', label: say('store.noIChecked') },
           ]}
         />
         <PaperFields draft={draft} set={set} />

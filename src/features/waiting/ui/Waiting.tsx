@@ -38,9 +38,9 @@ export function Waiting({
   const waiting = items.filter((i) => i.state === 'waiting');
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>{say('waiting.onThisDevice')}</h1>
+      <h1>{say('waiting.waitingToSend')}</h1>
       {looked && items.length === 0 && (
-        <p className="text-lead">{say('waiting.nothingWaitsHereTheHubHasAll')}</p>
+        <p className="text-lead">{say('waiting.nothingWaitingEverythingSavedOn')}</p>
       )}
       {refused.length > 0 && (
         <section className="flex flex-col gap-4" aria-labelledby="refused">
@@ -55,7 +55,7 @@ export function Waiting({
       {waiting.length > 0 && (
         <section aria-labelledby="waiting">
           <h2 id="waiting">{say('waiting.waitingForASignal')}</h2>
-          <p className="q mt-1">{say('waiting.theyGoUpByThemselvesInThis')}</p>
+          <p className="q mt-1">{say('waiting.theySentByThemselvesIn')}</p>
           <ol className="mt-2" data-testid="waiting-list">
             {waiting.map((i) => (
               <li key={i.id} className="border-b border-rule py-2">
@@ -168,7 +168,7 @@ function Refused({
             value={moved[i] ?? ''}
             onChange={(e) => setMoved((m) => ({ ...m, [i]: e.target.value }))}
           >
-            <option value="">{say('waiting.chooseThePlace')}</option>
+            <option value="">{say('waiting.chooseThePoint')}</option>
             {places.map((p) => (
               <option key={p.id} value={p.id}>
                 {p.label}
@@ -180,13 +180,13 @@ function Refused({
       <div className="flex gap-2.5 flex-wrap">
         <SaveButton
           className="btn key"
-          label={taken ? say('waiting.sendItAsANewEntry') : say('waiting.sendItAgain')}
+          label={taken ? say('waiting.sendAsNewEntry') : say('waiting.sendAgain')}
           busy={false}
           missing={
             timely && at === ''
               ? say('waiting.sayWhenItHappened')
               : points.some((i) => !moved[i])
-                ? say('waiting.chooseWhereEachValueWasRead')
+                ? say('waiting.chooseWhereEachValueWas')
                 : null
           }
           onSave={() => again(mended())}
@@ -194,15 +194,15 @@ function Refused({
         {sure ? (
           <>
             <button type="button" className="btn" onClick={() => void outboxStore.remove(item.id)}>
-              {say('waiting.yesLetItGoForGood')}
+              {say('waiting.yesDeleteForGood')}
             </button>
             <button type="button" className="btn" onClick={() => setSure(false)}>
-              {say('waiting.keepIt')}
+              {say('waiting.leaveItHere')}
             </button>
           </>
         ) : (
           <button type="button" className="btn" onClick={() => setSure(true)}>
-            {say('waiting.letItGo')}
+            {say('waiting.deleteIt')}
           </button>
         )}
       </div>

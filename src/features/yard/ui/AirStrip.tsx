@@ -48,7 +48,7 @@ export function AirStrip({
       viewBox="0 0 700 96"
       className="block w-full max-w-[700px] h-24"
       role="img"
-      aria-label={say('yard.airInTheLastTwoDaysTo', {
+      aria-label={say('yard.airInLastTwoDays', {
         celsius: label(low.celsius),
         celsius2: label(high.celsius),
         celsius3: label(now.celsius),

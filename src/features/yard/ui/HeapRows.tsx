@@ -11,7 +11,7 @@ export function HeapRows({ rows }: { rows: readonly Plot[] }) {
   return (
     <section aria-labelledby="others" className="px-3.5 pt-4">
       <h2 id="others" className="!text-subhead border-b-[1.6px] border-ink pb-1">
-        {say('yard.alsoInTheYardOneOther', { rows: rows.length })}
+        {say('yard.alsoOnSiteOneOther', { rows: rows.length })}
       </h2>
       <ul>{onPage && rows.map((plot) => <HeapRow key={plot.id} plot={plot} />)}</ul>
     </section>

@@ -9,8 +9,8 @@ import { HeapRows } from './HeapRows';
 
 const listHeats = (): readonly [number, string][] => [
   [25, say('yard.cold')],
-  [40, say('yard.waking')],
-  [55, say('yard.proving')],
+  [40, say('yard.warming')],
+  [55, say('yard.heatTreatment')],
   [65, say('yard.hot')],
   [70, say('yard.tooHot')],
   [77, say('yard.danger')],
@@ -35,7 +35,7 @@ export function Yard({
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,392px)]">
       <section aria-labelledby="yard-title" className="min-w-0 flex flex-col">
         <h1 id="yard-title" className="sr-only">
-          {say('yard.yard')}
+          {say('yard.batches')}
         </h1>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">
           {heaps.map((h) => (
@@ -45,9 +45,9 @@ export function Yard({
         {rows.length > 0 && <HeapRows rows={rows} />}
         {heaps.length === 0 && (
           <p className="px-5 py-8 text-subhead">
-            {say('yard.noHeapStandsInTheYard')}{' '}
+            {say('yard.noActiveBatch')}{' '}
             <Link href="/open" className="link">
-              {say('yard.openAHeap')}
+              {say('yard.startABatch')}
             </Link>
           </p>
         )}
@@ -58,7 +58,7 @@ export function Yard({
               href="/records"
               className="link min-h-target inline-flex items-center"
             >
-              {say('yard.oneOneFinishedBatchOtherFinishedBatches', { gone })}
+              {say('yard.oneFinishedBatchFinishedBatches', { gone })}
             </Link>
           </p>
         )}
@@ -98,7 +98,7 @@ export function Yard({
                 strokeWidth=".8"
               />
             </svg>
-            {say('yard.timeNotCredited')}
+            {say('yard.timeDoesNotCount')}
           </span>
           <span className="flex items-center gap-1.5">
             <svg width="26" height="14" aria-hidden="true">
@@ -109,7 +109,7 @@ export function Yard({
                 strokeDasharray="2 2.5"
               />
             </svg>
-            {say('yard.turningStillOwed')}
+            {say('yard.turningStillNeeded')}
           </span>
         </p>
       </section>
@@ -123,21 +123,21 @@ export function EmptyYard({ today }: { today: ReactNode }) {
   return (
     <div className={today ? 'grid lg:grid-cols-[minmax(0,1fr)_minmax(300px,400px)] flex-1' : ''}>
       <section className="max-w-[620px] px-5 py-10 flex flex-col gap-4">
-        <h1>{say('yard.noHeapYet')}</h1>
-        <p className="text-lead">{say('yard.openOneThatYouAreBuildingOr')}</p>
+        <h1>{say('yard.noBatchYet')}</h1>
+        <p className="text-lead">{say('yard.startOneYouBuildingOr')}</p>
         <p className="flex gap-3 flex-wrap">
           <Link href="/open" className="btn key">
             <Mark name="flag" />
-            {say('yard.openAHeap')}
+            {say('yard.startABatch')}
           </Link>
           <Link href="/bench" className="btn">
-            {say('yard.workOutAMix')}
+            {say('yard.workOutARecipe')}
           </Link>
           <Link href="/store/take-in" className="btn">
-            {say('yard.takeInALoad')}
+            {say('yard.logALoad')}
           </Link>
           <Link href="/bring" className="btn">
-            {say('yard.bringInAFile')}
+            {say('yard.importAFile')}
           </Link>
         </p>
       </section>

@@ -5,6 +5,6 @@ export { BuildPage as default } from '@/features/build/server/pages/BuildPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('app.building');
+    return say('app.buildingTheBatch');
   },
 };

@@ -5,6 +5,6 @@ export { PlacesPage as default } from '@/features/places/server/pages/PlacesPage
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('app.placesOfARound');
+    return say('app.probePoints');
   },
 };

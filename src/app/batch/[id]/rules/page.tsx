@@ -5,6 +5,6 @@ export { BatchRulesPage as default } from '@/features/rules/server/pages/BatchRu
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('app.rulesOfAHeap');
+    return say('app.rulesOfThisBatch');
   },
 };

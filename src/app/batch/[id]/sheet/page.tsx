@@ -5,6 +5,6 @@ export { SheetPage as default } from '@/features/build/server/pages/SheetPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('app.sheetToBuildBy');
+    return say('app.buildSheet');
   },
 };

@@ -20,7 +20,7 @@ export async function LabelsPage() {
       line: [
         positionText(d.position),
         d.builtAt === null
-          ? say('labels.stillBuilding')
+          ? say('labels.stillBeingBuilt')
           : say('labels.since2', { builtAt: dayText(s.site.timeZone, d.builtAt) }),
       ]
         .filter(Boolean)
