@@ -76,7 +76,7 @@ describe('the mound', () => {
     expect(bandPath({ x0: 0, w: 100, base: 50, h: 40, lean: 0 }, 0.2, 0.6)).toMatch(
       /^M[\d. -]+l[\d. -]+Z$/,
     ));
-  test('the line of a fold ends on the other toe, whatever its steps were rounded to', () => {
+  test('the line of a fold ends on the other edge, whatever its steps were rounded to', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 20, max: 400, noNaN: true }),

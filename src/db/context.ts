@@ -1,4 +1,5 @@
 import { env } from '@/platform/env';
+import { setSiteLanguage } from '@/platform/request-language';
 import { connect, type Db } from './client';
 import { siteRepo, type Site } from './repositories/site';
 
@@ -7,7 +8,12 @@ const held = globalThis as unknown as { zealousDb?: Db };
 /** The process's one pool, opened at first use so that a build needs no database. */
 export const theDb = (): Db => (held.zealousDb ??= connect(env.databaseUrl()));
 
-export const theSite = (): Promise<Site | null> => siteRepo(theDb()).only();
+/** The site of this server; null: none has been named yet. */
+export async function theSite(): Promise<Site | null> {
+  const site = await siteRepo(theDb()).only();
+  if (site?.language) setSiteLanguage(site.language);
+  return site;
+}
 
 /** @throws Error while no site has been named; pages send the visitor to name one first */
 export async function requireSite(): Promise<Site> {

@@ -7,6 +7,7 @@ import * as advice from './migrations/0004-advice';
 import * as store from './migrations/0005-store';
 import * as touched from './migrations/0007-touched';
 import * as likeness from './migrations/0008-likeness';
+import * as language from './migrations/0009-language';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -18,6 +19,7 @@ export const MIGRATIONS = {
   '0006-refold': refold,
   '0007-touched': touched,
   '0008-likeness': likeness,
+  '0009-language': language,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

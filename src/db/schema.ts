@@ -8,6 +8,7 @@ type SiteTable = {
   id: string;
   name: string;
   time_zone: string;
+  language: Generated<string>;
   unit: 'C' | 'F';
   demo_until: Date | null;
 };

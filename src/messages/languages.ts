@@ -2,6 +2,20 @@
 export const LANGUAGES = ['en', 'en-GB', 'es'] as const;
 export type Language = (typeof LANGUAGES)[number];
 
+/** Each language by the name that its speakers give it. */
+export const LANGUAGE_NAMES: Readonly<Record<Language, string>> = {
+  en: 'English (US)',
+  'en-GB': 'English (UK)',
+  es: 'Español',
+};
+
+/** Whose figures and names of days a language uses: Spanish is that of crews in America, with a decimal point. */
+export const REGION_OF: Readonly<Record<Language, string>> = {
+  en: 'en-US',
+  'en-GB': 'en-GB',
+  es: 'es-US',
+};
+
 /** Where a device keeps the language that was chosen on it. */
 export const LANGUAGE_COOKIE = 'zh_language';
 

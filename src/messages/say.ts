@@ -1,6 +1,6 @@
 import { createTranslator } from 'use-intl/core';
 import type { en } from './en';
-import type { Language } from './languages';
+import { REGION_OF, type Language } from './languages';
 
 /** The texts of one language: those of English, each in its words. */
 export type Catalogue = {
@@ -46,7 +46,7 @@ function translatorOf(language: Language): Translator {
   const messages = shared.catalogues.get(language);
   if (!messages) throw new Error(`No texts were provided for the language ${language}.`);
   const made = createTranslator({
-    locale: language,
+    locale: REGION_OF[language],
     messages: messages as typeof en,
     timeZone: 'UTC',
     onError: (error) => {

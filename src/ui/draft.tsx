@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { REGION_OF } from '@/messages/languages';
+import { currentLanguage, say } from '@/messages/say';
 import {
   createContext,
   useCallback,
@@ -70,11 +71,14 @@ type Scope = {
 };
 const DraftContext = createContext<Scope | null>(null);
 
-const CLOCK = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-});
+/** Weekday and clock as this device shows them. */
+const clockOf = (at: number): string =>
+  new Intl.DateTimeFormat(REGION_OF[currentLanguage()], {
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).format(at);
 
 /** @param name which form of which thing: a draft is offered again under it */
 export function DraftScope({ name, children }: { name: string; children: ReactNode }) {
@@ -97,7 +101,7 @@ export function DraftScope({ name, children }: { name: string; children: ReactNo
           className="text-small border-l-[4px] border-ink pl-2.5 flex flex-wrap items-center gap-x-3"
           data-testid="draft"
         >
-          <span>{say('controls.youTypedThisDidNot', { at: CLOCK.format(held.at) })}</span>
+          <span>{say('controls.youTypedThisDidNot', { at: clockOf(held.at) })}</span>
           <button type="button" className="link min-h-target" onClick={() => discard(name)}>
             {say('controls.startOver')}
           </button>

@@ -107,7 +107,7 @@ describe('joining', () => {
     });
     expect(preview.effects).toEqual(
       expect.arrayContaining([
-        expect.objectContaining({ costs: true, text: expect.stringMatching(/proof is lost/) }),
+        expect.objectContaining({ costs: true, text: expect.stringMatching(/no longer meets it/) }),
       ]),
     );
     const id = await ok(a, 'merge', { from: b, withProven: false, volumeM3: 4 });
@@ -131,7 +131,10 @@ describe('joining', () => {
     expect((await log(a, 'merge', { from: raw, withProven: true })).answer).toMatchObject({
       ok: false,
       problems: [
-        { path: 'data.withProven', message: expect.stringMatching(/R2 has not met A2’s rules/) },
+        {
+          path: 'data.withProven',
+          message: expect.stringMatching(/R2 has not met the rules of A2/),
+        },
       ],
     });
     expect(
@@ -155,7 +158,7 @@ describe('joining', () => {
       problems: [
         {
           path: 'data.from',
-          message: expect.stringMatching(/B0 is at its end: joined with another batch/),
+          message: expect.stringMatching(/B0 is finished: joined with another batch/),
         },
       ],
     });
@@ -177,7 +180,7 @@ describe('joining', () => {
       problems: [
         {
           path: 'data.from',
-          message: expect.stringMatching(/B6 is at its end: joined with another batch/),
+          message: expect.stringMatching(/B6 is finished: joined with another batch/),
         },
       ],
     });
@@ -233,7 +236,7 @@ describe('splitting', () => {
         .answer,
     ).toMatchObject({
       ok: false,
-      problems: [{ message: expect.stringMatching(/Correct it at the heap it came from/) }],
+      problems: [{ message: expect.stringMatching(/Correct it at the batch it came from/) }],
     });
     await ok(a, 'correction', { target: early!.id, reason: 'the wrong heap was read' }, 0.2);
     expect(await credit(child)).toBeLessThanOrEqual(before);
@@ -324,7 +327,7 @@ describe('splitting', () => {
       (await log(a, 'correction', { target: id, reason: 'never happened' }, 0.1)).answer,
     ).toMatchObject({
       ok: false,
-      problems: [{ message: expect.stringMatching(/entries of its own/) }],
+      problems: [{ message: expect.stringMatching(/its own entries/) }],
     });
     expect(
       (

@@ -114,7 +114,7 @@ describe('the same entry again', () => {
         {
           path: 'id',
           message: expect.stringMatching(
-            /already with other content \(round of 1 by Mo\).*not changed/,
+            /already in the log with other content \(temperature check of 1 by Mo\).*not changed/,
           ),
         },
       ],
@@ -162,7 +162,7 @@ describe('places', () => {
     expect(await door.ingestEntry(round(heap, { P9: 51 }))).toMatchObject({
       ok: false,
       problems: [
-        { path: 'data.readings[0].point', message: expect.stringMatching(/no place ‘P9’/) },
+        { path: 'data.readings[0].point', message: expect.stringMatching(/no point ‘P9’/) },
       ],
     });
   });
@@ -180,7 +180,7 @@ describe('places', () => {
       });
     expect(await plan([point('P1', 'edge', 0.9)])).toMatchObject({
       ok: false,
-      problems: [{ message: expect.stringMatching(/is a new place/) }],
+      problems: [{ message: expect.stringMatching(/is a new point/) }],
     });
     expect(await plan([point('P1', 'core', 0.5)])).toMatchObject({ ok: false });
     expect(await plan([point('P2', 'edge', 0.5)])).toMatchObject({ ok: true });
@@ -190,11 +190,11 @@ describe('places', () => {
 
 describe('impossible input', () => {
   test.each([
-    ['2026-02-31T10:00:00Z', /no time that a clock shows/],
-    ['yesterday', /no time that a clock shows/],
+    ['2026-02-31T10:00:00Z', /not a valid time/],
+    ['yesterday', /not a valid time/],
     ['0206-05-01T10:00:00Z', /long before this site/],
     [iso(Date.now() + 3 * H), /in the future/],
-    ['2026-02-30T10:00', /no time that a clock shows/],
+    ['2026-02-30T10:00', /not a valid time/],
     ['2026-03-29T01:30', /never showed/],
   ])('a time of %s', async (at, says) => {
     const heap = await aHeap();
@@ -283,7 +283,7 @@ describe('what a phone sends', () => {
       unit: 'C',
       now: Date.now(),
     });
-    expect(line!.clock).toBe('the phone’s clock was 20 min ahead; the time was corrected');
+    expect(line!.clock).toBe('the phone’s clock was 20 min fast; the time was corrected');
   });
   test('no list, no JSON, too much', async () => {
     expect((await post('{')).status).toBe(400);
@@ -363,7 +363,7 @@ describe('a thermometer check', () => {
       doubts: [
         {
           heap: 'Plover',
-          effects: [{ costs: true, text: expect.stringMatching(/proof is lost/) }],
+          effects: [{ costs: true, text: expect.stringMatching(/no longer meets it/) }],
         },
       ],
     });
@@ -436,7 +436,7 @@ describe('photos', () => {
   test('40 MB, no picture, half a picture, none at all: a sentence each, and nothing kept', async () => {
     expect(await put(Buffer.alloc(40_000_000))).toMatchObject({
       status: 413,
-      answer: { ok: false, problem: expect.stringMatching(/12 MB is the most/) },
+      answer: { ok: false, problem: expect.stringMatching(/12 MB at most/) },
     });
     for (const bytes of [
       Buffer.from('%PDF-1.4 not a picture'),

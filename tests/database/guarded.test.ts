@@ -94,7 +94,7 @@ describe('an import', () => {
     other.brought.rows[1]![2] = '44';
     const answer = await bringIn(post(other));
     expect(answer.status).toBe(409);
-    expect(JSON.stringify(await answer.json())).toMatch(/other content\. Nothing was written/);
+    expect(JSON.stringify(await answer.json())).toMatch(/other content\. Nothing was saved/);
     expect(await logRepo(t.app).ofBatch(batchId(id))).toEqual(before);
   });
   test('a zone that is none is refused at the door, by its name', async () => {
@@ -190,7 +190,7 @@ describe('going out', () => {
       problems: [
         {
           path: 'data.knowing',
-          message: expect.stringMatching(/has not met any rule.*Nobody has ever read its heat/),
+          message: expect.stringMatching(/has not met any rule.*Its temperature was never taken/),
         },
       ],
     });

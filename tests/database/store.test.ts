@@ -98,7 +98,7 @@ describe('loads', () => {
     [
       '10,000 t',
       { amount: { in: 'kg', n: 10_000_000 } },
-      /100 t in one load: a lorry carries about 25 t/,
+      /100 t in one load: a truck carries about 25 t/,
     ],
     ['minus three', { amount: litres(-3) }, /above 0/],
     ['nought', { amount: litres(0) }, /above 0/],
@@ -122,7 +122,7 @@ describe('loads', () => {
       load: id,
       test: { how: 'bucket', density: 0.4 },
     });
-    await refused(/not in the store/, 'load-change', { load: newId(), state: 'dried' });
+    await refused(/not in stock/, 'load-change', { load: newId(), state: 'dried' });
   });
   test('a material’s range that stands on its head is refused, and so is a laboratory’s impossible value', async () => {
     const m = {
@@ -175,12 +175,7 @@ describe('building', () => {
     );
     const state = async () => foldBatch(await logRepo(t.app).ofBatch(batchId(batch)));
     expect((await state()).builtAt).toBeNull();
-    await refused(
-      /Nothing was put in yet|nothing was put in yet/,
-      'charge',
-      { parts: [] },
-      { batch },
-    );
+    await refused(/nothing was added yet/, 'charge', { parts: [] }, { batch });
     await refused(/went in after that/, 'built', {}, { batch, hoursAgo: 10 });
     await ok('built', {}, { batch, hoursAgo: 2 });
     expect((await state()).builtAt).not.toBeNull();
@@ -235,7 +230,7 @@ describe('building', () => {
     );
     expect(d.rules[0]!.creditedHours).toBe(0);
     await refused(
-      /not in the store/,
+      /not in stock/,
       'addition',
       { raw: false, parts: [{ material: 'straw', load: newId(), amount: litres(9) }] },
       { batch },
@@ -359,7 +354,7 @@ describe('recipes and the map', () => {
       map: { widthM: 10, depthM: 10, slots: [slot] },
       from,
     });
-    await refused(/second time/, 'site-map', {
+    await refused(/appears twice/, 'site-map', {
       map: { widthM: 20, depthM: 10, slots: [slot, slot] },
       from,
     });

@@ -88,7 +88,7 @@ function heap(name: string, builtHoursAgo: number, more: object = {}): Made {
     volumeM3: 4,
     points: PLACES.map((p, i) => ({
       id: p,
-      label: `${p} ${i === 0 ? 'core' : 'toe'}`,
+      label: `${p} ${i === 0 ? 'core' : 'edge'}`,
       zone: i === 0 ? 'core' : 'edge',
       depthM: 0.6,
     })),
@@ -132,7 +132,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await page.keyboard.press('t');
   await waitText(page, '[role=dialog]', /today’s check is in the log/);
   await press(page, 'Most');
-  await fill(page, 'Clean water, litres', '200');
+  await fill(page, 'Clean water, liters', '200');
   await fill(page, 'Took, minutes', '90');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save this turning');
@@ -304,12 +304,12 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await waitText(
     page,
     '[role=dialog]',
-    /Tern has not met Sora’s rules: the joined heap is only as proven as its weakest part/,
+    /Tern has not met the rules of Sora: the joined batch has not met them either/,
   );
   await waitText(
     page,
     '[data-testid=effects]',
-    /This costs counted time or a proof[^]*Sora’s proof is lost/,
+    /This costs counted time or a met rule[^]*Sora no longer meets it/,
   );
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
@@ -322,7 +322,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await waitText(
     page,
     '[data-testid=kin]',
-    /Went into it[^]*Tern: joined, 1\.2 m³, not met[^]*at its end/,
+    /Went into it[^]*Tern: joined, 1\.2 m³, rule not met[^]*finished/,
   );
   await open(page, `${app.base}/batch/${part}`);
   await waitText(page, '[data-testid=stage]', /Finished since .*: joined with another batch/);
@@ -353,13 +353,13 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await press(page, 'Move, join, split');
   await press(page, 'Removed');
   await press(page, 'Leachate');
-  await fill(page, 'How much, litres', '15');
+  await fill(page, 'How much, liters', '15');
   const veery = (await logRepo(app.database.app).batchIds(site.id)).at(-1)!;
   const select = await page.waitForSelector('[role=dialog] select');
   await select!.select(veery);
   await waitText(page, '[data-testid=effects]', /Veery, /);
   await press(page, 'Save in both logs');
-  await waitText(page, '[data-testid=log]', /Leachate taken off 15 L, into another batch/);
+  await waitText(page, '[data-testid=log]', /Leachate removed 15 L, into another batch/);
   await open(page, `${app.base}/batch/${veery}`);
   await waitText(page, '[data-testid=log]', /Raw addition Leachate from Sora/);
   expect(errors).toEqual([]);
@@ -373,7 +373,11 @@ test('a reading that is put off and lost: the list says what it costs, who put i
     .keep();
   const { page, close } = await app.page({ width: 390, height: 844, phone: true });
   await open(page, app.base);
-  await waitText(page, 'main', /Urgent[^]*Upupa: read by[^]*Past 36 h its \d d \d+ h are lost/);
+  await waitText(
+    page,
+    'main',
+    /Urgent[^]*Upupa: log temperatures by[^]*After 36 h its \d d \d+ h are lost/,
+  );
   await (await page.waitForSelector(`[data-task="${id}:read"] button`))!.tap();
   await waitText(page, '[data-testid=cost]', /After \d\d:\d\d its .* are lost/);
   await press(page, 'In 4 hours');
@@ -398,19 +402,19 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await open(page, `${app.base}/crew`);
   await press(page, 'Add a person');
   await fill(page, 'Name', 'Mo');
-  await fill(page, 'For heaps, h a day', 'two');
-  await waitText(page, 'main', /Every figure wants a number/);
-  await fill(page, 'For heaps, h a day', '2');
+  await fill(page, 'For composting, h a day', 'two');
+  await waitText(page, 'main', /Every box needs a number/);
+  await fill(page, 'For composting, h a day', '2');
   await press(page, 'Add a regular task');
   await fill(page, 'Who', 'Mo');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Save');
-  await waitText(page, 'main', /Kept\. Today and the plan go by it/);
+  await waitText(page, 'main', /Saved\. Today and the plan follow it/);
   await open(page, app.base);
   await waitText(page, 'main', /Chores[^]*Empty the leachate[^]*not done yet/);
   await press(page, 'Done');
-  await waitText(page, '[role=dialog]', /carry germs/);
-  await fill(page, 'How much, litres', '12');
+  await waitText(page, '[role=dialog]', /carry pathogens/);
+  await fill(page, 'How much, liters', '12');
   await press(page, 'Save');
   await page.waitForFunction(
     () =>
@@ -432,7 +436,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await waitText(
     page,
     '[data-testid=plan-effect]',
-    /Wren, turned .*:[^]*(could be proven|no proof|would be lost)/,
+    /Wren, turned .*:[^]*(could meet its rule|does not meet the rule|would be lost)/,
   );
   await page.mouse.up();
   await waitText(page, '[data-testid=confirm-move]', /Move it to/);
@@ -472,7 +476,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
     '[role=dialog] ::-p-xpath(.//button[contains(., "Method")])',
   ))!.click();
   await press(page, 'Our fast heap');
-  await press(page, 'Keep it as');
+  await press(page, 'Use ‘');
   await waitText(page, '[data-testid=stage]', /Our fast heap/);
 
   await open(page, `${app.base}/compare`);

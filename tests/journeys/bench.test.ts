@@ -143,7 +143,7 @@ test('the list of what we accept is read out by thing and reason, changed, and h
   );
   await press(page, 'Change the list');
   await press(page, 'Add a line at the top');
-  await waitText(page, '[data-testid=acceptance]', /Each line wants a reason/);
+  await waitText(page, '[data-testid=acceptance]', /Each line needs a reason/);
   await select(page, 'Line 1, what', 'm:wool');
   await select(page, 'Line 1, answer', 'refuse');
   await fill(page, 'Line 1, reason', 'it winds round the turner');
@@ -225,7 +225,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
     )![1],
   );
   expect(cn).toBeCloseTo(14, 0);
-  await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*wants 8 barrows more browns/);
+  await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*needs 8 barrows more browns/);
   expect(await axe(page)).toEqual([]);
   await press(page, 'yd³');
   await waitText(page, '[data-testid=schools]', /720 L of greens/);
@@ -260,7 +260,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
     /C:N of what is known: \d+\.\d \(\d+\.\d to \d+\.\d\)\. Not in that figure: Horse manure\./,
   );
   expect(await textOf(page, '[data-testid=schools]')).toMatch(/cannot be computed: Horse manure/);
-  await press(page, 'take out Horse manure');
+  await press(page, 'remove Horse manure');
   await fill(page, 'Hen-house litter, how much', 'many');
   await waitText(page, 'main', /Hen-house litter: type a number that is not negative/);
   await fill(page, 'Hen-house litter, how much', '8');
@@ -305,7 +305,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   expect(await valueOf(page, 'Hen-house litter, how much')).toBe('8');
   expect(await valueOf(page, 'Roots of invasive plants, how much')).toBe('0');
   expect(await textOf(page, '[data-testid=says]')).not.toMatch(/Cannot be computed/);
-  await press(page, 'take out Roots of invasive plants');
+  await press(page, 'remove Roots of invasive plants');
 
   await press(page, 'Save as a recipe…');
   await fill(page, 'Name', 'Litter, spring');
@@ -387,14 +387,14 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await fill(bench.page, 'Water to add, liters', '10');
   await press(page, 'Something else went in');
   await press(page, 'Something went in');
-  await fill(page, 'Water with it, litres, clean', '30');
+  await fill(page, 'Water with it, liters, clean', '30');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=went]', /3 times put in/);
   await open(bench.page, `${app.base}/bench?heap=${id}`);
   await waitText(
     bench.page,
     '[data-testid=stale]',
-    /Something went into Knot since you laid this out/,
+    /Something was added to Knot since you started this/,
   );
   expect(await valueOf(bench.page, 'Water to add, liters')).toBe('10');
   await press(bench.page, 'Start again with it');
@@ -405,7 +405,7 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await press(page, 'Print the build sheet');
   await waitText(page, '[data-testid=sheet]', /✓[^]*/);
   await open(page, `${app.base}/batch/${id}/build`);
-  await press(page, 'Close Knot');
+  await press(page, 'Finish adding to Knot');
   await waitText(page, '[role=dialog]', /When did the last raw load go in/);
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=verdict]', /./);
@@ -448,7 +448,7 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
     await fill(page, 'From the top, m', '2');
   }
   await fill(page, 'Wide, m', '6');
-  await waitText(page, 'main', /lies beyond the edge of the map/);
+  await waitText(page, 'main', /is beyond the edge of the map/);
   // The same label stands at the map and at the place: the first is the map’s.
   await fill(page, 'Wide, m', '30');
   await fill(page, 'Who', 'Mo');

@@ -152,7 +152,7 @@ test('a round on a phone, by the pad', async () => {
       await (await page.waitForSelector(
         `[data-testid=pad] button[aria-label="${key === '.' ? 'Decimal point' : key}"]`,
       ))!.tap();
-    await press(page, i < 4 ? `Keep ${value}, go to` : `Keep ${value}, then feel`);
+    await press(page, i < 4 ? `Save ${value}, go to` : `Save ${value}, then moisture`);
   }
   await fill(page, 'Who', 'Zoë 100%');
   await press(page, 'Save these temperatures');
@@ -174,9 +174,9 @@ test('the keyboard alone goes from the yard to a heap, its readings, another uni
   await waitText(page, '[data-testid=verdict]', /131 °F/);
   await page.keyboard.press('g');
   await page.keyboard.press('y');
-  await waitText(page, 'main', /can’t wait/);
+  await waitText(page, 'main', /urgent/);
   await page.keyboard.press('?');
-  await waitText(page, '[role=dialog]', /the heap in that bay/);
+  await waitText(page, '[role=dialog]', /the batch in that bay/);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Single keys do something');
   await page.keyboard.press('Escape');
@@ -208,7 +208,7 @@ test('what was typed is offered again after Esc and a reload; a lit choice stays
   await page.reload();
   await waitText(page, 'h1', /Egret/);
   await press(page, 'Added');
-  await waitText(page, '[role=dialog]', /This was typed .* and not saved\./);
+  await waitText(page, '[role=dialog]', /You typed this .* and did not save it\./);
   expect(await valueOf(page, 'What went in')).toBe('chip, two barrows');
   await press(page, 'Start over');
   expect(await valueOf(page, 'What went in')).toBe('');
@@ -249,7 +249,7 @@ test('a turning is put right in its kind, with what it does said first', async (
   // How many rounds were read since depends on the hour at which the demo was laid up.
   await press(page, 'Show earlier entries');
   await (await page.waitForSelector(
-    '::-p-xpath(//button[starts-with(@aria-label, "Correct: Turned")])',
+    '::-p-xpath(//button[starts-with(@aria-label, "Correct: Full turn")])',
   ))!.click();
   await press(page, 'Partial turn');
   await fill(page, 'Why', 'the rim stayed out');
@@ -269,7 +269,7 @@ test('what an addition costs is said before anybody has typed a name', async () 
   await waitText(
     page,
     '[data-testid=effects]',
-    /This costs counted time or a met rule:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*proof is lost/,
+    /This costs counted time or a met rule:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*no longer meets it/,
   );
   await press(page, 'Log it, and start the clock over');
   await waitText(page, '[role=dialog]', /Say who did it/);
@@ -284,14 +284,14 @@ test('a value that cannot be is asked about, and kept as it was typed', async ()
     (els) => (els[8] as HTMLAnchorElement).pathname,
   );
   await open(page, `${app.base}${path}/round`);
-  await fill(page, 'P1 core, crown, now, °C', '572');
+  await fill(page, 'P1 core, top, now, °C', '572');
   await page.keyboard.press('Enter');
   await waitText(
     page,
     'table',
-    /That reads 572 °C \(1062 °F\)\. Wrong unit, faulty thermometer, or an emergency\?[^]*What you typed is kept/,
+    /That reads 572 °C \(1062 °F\)\. Wrong unit, faulty thermometer, or an emergency\?[^]*What you typed is saved/,
   );
-  expect(await valueOf(page, 'P1 core, crown, now, °C')).toBe('572');
+  expect(await valueOf(page, 'P1 core, top, now, °C')).toBe('572');
   await press(page, 'Thermometer is faulty');
   await fill(page, 'P2 middle, west, now, °C', '55-59');
   await page.keyboard.press('Enter');
@@ -301,7 +301,7 @@ test('a value that cannot be is asked about, and kept as it was typed', async ()
   await waitText(
     page,
     '[data-testid=log]',
-    /P1 core, crown 572\.0 °C rejected: The thermometer was faulty, as noted when it was entered\./,
+    /P1 core, top 572\.0 °C rejected: The thermometer was faulty, as noted when it was entered\./,
   );
   await close();
 }, 60_000);

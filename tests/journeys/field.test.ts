@@ -124,7 +124,7 @@ async function typeIn(p: Phone, value: string): Promise<void> {
 async function readFive(p: Phone, values: readonly string[]): Promise<void> {
   for (const [i, v] of values.entries()) {
     await typeIn(p, v);
-    await tap(p, i < values.length - 1 ? `Keep ${v}, go to` : `Keep ${v}, then feel`);
+    await tap(p, i < values.length - 1 ? `Save ${v}, go to` : `Save ${v}, then moisture`);
   }
 }
 /** Five values as a heap has them that changes little: what its places read last, so that no value asks whether it is a slip. */
@@ -195,7 +195,7 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
   p.taps = 0;
   await tap(p, 'Start with');
   await typeIn(p, '9');
-  await tap(p, 'Keep 9 °C');
+  await tap(p, 'Save 9 °C');
   await waitText(p.page, 'main', /Type P1/);
   const [name, keys] = [
     await heapName(p),
@@ -227,7 +227,7 @@ test('a round of five places with squeeze and smell takes at most 12 taps beyond
       by: 'Mo',
       data: { readings: [{ value: Number(values[0]), probe: 'T2' }, {}, {}, {}, {}] },
     },
-    { kind: 'observation', data: { squeeze: 'drops', smell: 'earthy', sample: 'P4 toe, south' } },
+    { kind: 'observation', data: { squeeze: 'drops', smell: 'earthy', sample: 'P4 edge, south' } },
   ]);
   const air = foldSite(await logRepo(app.database.app).ofSite(site.id)).ambient.filter(
     (a) => a.at >= from,
@@ -275,7 +275,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   read.push(await heapName(p));
   const third = await asBefore(read[2]!);
   await typeIn(p, third[0]!);
-  await tap(p, `Keep ${third[0]}, go to`);
+  await tap(p, `Save ${third[0]}, go to`);
   await waitText(p.page, 'main', /Type P2/);
   await typeIn(p, third[1]![0]!);
   await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*entries wait on this device/);
@@ -283,18 +283,18 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
 
   // The yard, a heap and the round open with nothing behind them; what was kept is there.
   await open(p.page, proxy.base);
-  await waitText(p.page, 'main', /can’t wait/);
+  await waitText(p.page, 'main', /urgent/);
   await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*as of[^]*4 entries wait/);
   await open(p.page, `${proxy.base}/batch/${heaps.Egret}`);
   await waitText(p.page, 'h1', /Egret/);
   await open(p.page, `${proxy.base}/round`);
   await tap(p, `Continue with ${read[2]}`);
-  await waitText(p.page, 'main', new RegExp(`1 of 5[^]*Keep ${third[1]![0]}, go to P3`));
+  await waitText(p.page, 'main', new RegExp(`1 of 5[^]*Save ${third[1]![0]}, go to P3`));
   await typeIn(p, third[1]!.slice(1));
-  await tap(p, `Keep ${third[1]}, `);
+  await tap(p, `Save ${third[1]}, `);
   for (const v of third.slice(2)) {
     await typeIn(p, v);
-    await tap(p, `Keep ${v}, `);
+    await tap(p, `Save ${v}, `);
   }
   await tap(p, 'Done, on to');
   await waitText(p.page, 'main', /Type P1/);
@@ -303,7 +303,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
     p.page,
     '[data-testid=waiting-list]',
     new RegExp(
-      `${read[0]}: round of 5[^]*${read[0]}: felt, smelled[^]*${read[1]}: round of 5[^]*${read[2]}: round of 5`,
+      `${read[0]}: check of 5[^]*${read[0]}: moisture and smell[^]*${read[1]}: check of 5[^]*${read[2]}: check of 5`,
     ),
   );
   expect(await axe(p.page)).toEqual([]);
@@ -371,7 +371,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
   const values = await asBefore(name);
   for (const v of values.slice(0, 2)) {
     await typeIn(a, v);
-    await tap(a, `Keep ${v}, `);
+    await tap(a, `Save ${v}, `);
   }
   await tap(a, 'Stop');
   await tap(a, 'No more places');
@@ -382,7 +382,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
   }
   for (const v of values.slice(2)) {
     await typeIn(b, v);
-    await tap(b, `Keep ${v}, `);
+    await tap(b, `Save ${v}, `);
   }
   await tap(b, 'Done, on to');
   await wait(
@@ -434,7 +434,7 @@ test('a phone whose clock is twenty minutes ahead: its times are put right, and 
   await waitText(
     p.page,
     '[data-testid=log]',
-    /the phone’s clock was (20|19) min ahead; the time was put right/,
+    /the phone’s clock was (20|19) min fast; the time was corrected/,
   );
 }, 90_000);
 
@@ -484,7 +484,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   await waitText(
     p.page,
     '[data-testid=refused]',
-    /Heron: round of 1[^]*P1 44\.0 °C[^]*already with other content \(round of 5 by [A-Z][a-z]+\)[^]*was not changed/,
+    /Heron: check of 1[^]*P1 44\.0 °C[^]*already in the log with other content \(temperature check of 5 by [A-Z][a-z]+\)[^]*was not changed/,
   );
   expect(await axe(p.page)).toEqual([]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
@@ -503,7 +503,7 @@ test('an id that the log holds with other content is refused, shown, and never o
     });
   });
   await tap(p, 'Send as a new entry');
-  await waitText(p.page, '[data-testid=waiting-list]', /Heron: round of 1/);
+  await waitText(p.page, '[data-testid=waiting-list]', /Heron: check of 1/);
   expect(
     await p.page.evaluate(() => [...(window as unknown as { said: Set<string> }).said]),
   ).toEqual([]);
@@ -524,7 +524,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
   await open(p.page, `${proxy.base}/round#${heaps.Goshawk}`);
   await waitText(p.page, 'main', /Type P1/);
   await typeIn(p, '160');
-  await tap(p, 'Keep 160, go to');
+  await tap(p, 'Save 160, go to');
   await waitText(
     p.page,
     'main',
@@ -533,7 +533,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
   await tap(p, 'It was 160 °F');
   await waitText(p.page, 'main', /Type P2/);
   await typeIn(p, '95');
-  await tap(p, 'Keep 95, go to');
+  await tap(p, 'Save 95, go to');
   await tap(p, 'It may be on fire');
   await waitText(
     p.page,
@@ -541,7 +541,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
     /Keep people back[^]*Do not open it[^]*call the fire service[^]*check with your local authority/,
   );
   expect(await axe(p.page)).toEqual([]);
-  await tap(p, 'Keep 95 °C as it was read');
+  await tap(p, 'Save 95 °C as it was read');
   await waitText(p.page, 'main', /Type P3/);
   await tap(p, 'Stop');
   await tap(p, 'No more places');
@@ -575,7 +575,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
         .toBuffer(),
     ),
   );
-  await waitText(p.page, 'main', /Photo kept/);
+  await waitText(p.page, 'main', /Photo saved/);
   await tap(p, 'Save these temperatures');
   await wait('not all arrived', async () => (await since('Goshawk', from)).length === 2);
   const entries = await since('Goshawk', from);

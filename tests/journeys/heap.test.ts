@@ -97,11 +97,11 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
     for (const [i, value] of ['63.4', '62', '61.5', '58.2', '59'].entries())
       await fill(
         page,
-        `${['P1 core, crown', 'P2 middle, left', 'P3 middle, right', 'P4 toe, front', 'P5 toe, back'][i]}, now, °C`,
+        `${['P1 core, top', 'P2 middle, left', 'P3 middle, right', 'P4 edge, front', 'P5 edge, back'][i]}, now, °C`,
         value,
       );
     await setTime(page, 'When', localInput(Date.now() - hoursAgo * H));
-    await waitText(page, 'aside', /58\.2 °C at P4 toe, front/);
+    await waitText(page, 'aside', /58\.2 °C at P4 edge, front/);
     await press(page, 'Save these temperatures (5)');
     await page.waitForFunction((u) => location.href === u, {}, url);
     await waitText(page, '[data-testid=log]', /Round of 5/);
@@ -113,7 +113,11 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   );
 
   await page.keyboard.press('t');
-  await waitText(page, '[role=dialog]', /Read it the same afternoon and again the next day/);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /Take temperatures the same afternoon and again the next day/,
+  );
   expect(await axe(page)).toEqual([]);
   await press(page, 'Save this turning');
   await waitText(page, '[data-testid=log]', /Full turn/);
@@ -121,7 +125,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
 
   await press(page, 'Watered');
   await press(page, 'Clean');
-  await fill(page, 'How much, litres', '120');
+  await fill(page, 'How much, liters', '120');
   await press(page, 'Save this watering');
   await waitText(page, '[data-testid=log]', /Watered 120 L, clean/);
 
@@ -165,7 +169,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   const log = await waitText(page, '[data-testid=log]', /superseded: read the wrong line/);
   expect(log).toMatch(/58\.2 °C/);
   expect(log).toMatch(/Correction now 48\.2 °C, read the wrong line/);
-  await waitText(page, '[data-testid=verdict]', /Starts over: The round of .* came to 48 °C/);
+  await waitText(page, '[data-testid=verdict]', /Starts over: The check of .* came to 48 °C/);
 
   expect([...hosts]).toEqual([new URL(app.base).host]);
   expect(errors).toEqual([]);
@@ -208,7 +212,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   await waitText(
     page,
     '[data-testid=bad-rows]',
-    /Nothing is brought in: 2 places are wrong\.[^]*Line 17: 'warm' is not a temperature\.[^]*Line 18: 'soon' is not a time/,
+    /Nothing was imported: 2 places are wrong\.[^]*Line 17: 'warm' is not a temperature\.[^]*Line 18: 'soon' is not a time/,
   );
   await drop(page, 'good.csv', ['time,point,value', ...rows].join('\n'));
   await waitText(page, '[data-testid=preview-verdicts]', /Met/);

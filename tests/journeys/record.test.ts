@@ -50,7 +50,7 @@ test('a rule of one’s own: what it would have said is shown before it is kept;
   await waitText(page, 'main', /131 °C is outside 20 to 90 °C\. Was it typed in °F\?/);
   await fill(page, 'At or above, °C', '58');
   const past = await waitText(page, '[data-testid=past]', /2 days in a row at 58 °C or more/);
-  expect(past).toMatch(/B Bittern\s*Proven/);
+  expect(past).toMatch(/B Bittern\s*Met/);
   expect(past).toMatch(/J Jackdaw\s*Nothing counts yet/);
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save this rule');
@@ -83,7 +83,7 @@ test('another policy for a proven heap: the proof stands under its version, the 
   await waitText(
     page,
     'main',
-    /Proven under version 1 of this heap’s rules and policy, and it stands; under version 2, in force now, it would be/,
+    /Met under version 1 of this batch’s rules and policy, and it stands; under version 2, in force now, it would be/,
   );
 
   // The record gives the kept proof again, out of the file of its version.
@@ -91,7 +91,7 @@ test('another policy for a proven heap: the proof stands under its version, the 
   const text = await waitText(
     page,
     'article',
-    /A proof was kept from version 1 of this heap’s rules and policy/,
+    /A rule was met under version 1 of this batch’s rules and policy/,
   );
   const href = await page.$$eval('a.btn', (all) =>
     all.map((a) => (a as HTMLAnchorElement).href).find((l) => l.includes('version=1'))!,
@@ -122,7 +122,7 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   const effects = await waitText(
     page,
     '[data-testid=effects]',
-    /Weed-seed week.*proof is lost: the clock starts over/s,
+    /Weed-seed week.*no longer meets it: the clock starts over/s,
   );
   expect(effects).toMatch(/PFRP windrow: nothing changes/);
   await page.keyboard.press('Escape');
@@ -131,7 +131,7 @@ test('late hay starts the clock of seeds and leaves that of germs, and says so b
   await page.select('[role=dialog] select', 'foreign');
   await press(page, 'No, or I don’t know');
   await press(page, 'No');
-  await waitText(page, '[data-testid=effects]', /This costs counted time or a proof/);
+  await waitText(page, '[data-testid=effects]', /This costs counted time or a met rule/);
   await close();
 }, 60_000);
 
@@ -150,8 +150,8 @@ test('grade, strictness and what lies beyond the rule stand on the batch’s pag
     /Data quality: (thin|fair|good|strong)/,
     /Framed: the policy in force/,
     /Information, not compliance/,
-    /Hot part of the heap: (cannot tell|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/,
-    /was never in the hot part|One more place at about/,
+    /Hot part of the pile: (cannot tell|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/,
+    /was never in the hot part|One more point at about/,
   ])
     expect(text).toMatch(words);
   expect(await axe(page)).toEqual([]);
@@ -242,7 +242,7 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
     await waitText(page, 'main', /Take \d+ records as a ZIP/),
   )![1]!;
   await press(page, `Take ${many} records`);
-  await waitText(page, 'main', /Done: the browser has kept it/);
+  await waitText(page, 'main', /Done: saved by the browser/);
   const ten = Object.entries(ids)
     .filter(([code]) => code !== 'K')
     .slice(0, 10)

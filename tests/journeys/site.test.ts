@@ -119,7 +119,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   ))!.click();
   await fill(page, 'Why', 'fell off the cart');
   await press(page, 'Take Take T7 out of service');
-  await waitText(page, 'main', /Take out of service: fell off the cart\./);
+  await waitText(page, 'main', /Out of service: fell off the cart\./);
   await open(page, `${app.base}/round`);
   await waitText(page, 'main', /T7 · °F\s+out of service: fell off the cart/);
   expect(errors).toEqual([]);
@@ -132,21 +132,21 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await waitText(page, 'main', /6\.5 m of row/);
   await press(page, 'Propose points for each of 2 stretches');
   await waitText(page, 'table', /P6[^]*P7|P6/);
-  const along = await page.$$eval('input[aria-label$="metres along the row"]', (els) =>
+  const along = await page.$$eval('input[aria-label$="meters along the windrow"]', (els) =>
     els.map((el) => (el as HTMLInputElement).value),
   );
   expect(along).toHaveLength(6);
   await fill(
     page,
-    await page.$eval('input[aria-label$="metres along the row"]', (el) =>
+    await page.$eval('input[aria-label$="meters along the windrow"]', (el) =>
       el.getAttribute('aria-label')!,
     ),
     '6.3',
   );
-  await waitText(page, 'aside', /lies 0\.2 m from Knot: it reads the neighbour’s heat too/);
+  await waitText(page, 'aside', /is 0\.2 m from Knot: it reads the neighbor’s heat too/);
   await fill(
     page,
-    await page.$eval('input[aria-label$="metres along the row"]', (el) =>
+    await page.$eval('input[aria-label$="meters along the windrow"]', (el) =>
       el.getAttribute('aria-label')!,
     ),
     '1.5',
@@ -162,7 +162,7 @@ test('a row: places for each stretch, a border that is too near, and a turning t
 
   await open(page, `${app.base}/batch/${heaps.Jackdaw}`);
   await press(page, 'Full turn');
-  await waitText(page, '[role=dialog]', /Where do its flags stand now\?/);
+  await waitText(page, '[role=dialog]', /Where are its markers now\?/);
   await fill(page, 'To, m', '11');
   await waitText(page, '[role=dialog]', /It would lie over Knot/);
   await fill(page, 'To, m', '5.5');
@@ -239,18 +239,18 @@ test('a heap is left out with a reason, and a place is read again with one', asy
   await press(page, 'Typing mistake');
   await type('57');
   await press(page, 'Still rising');
-  await press(page, 'Keep 57, go to');
+  await press(page, 'Save 57, go to');
   await press(page, 'Stop');
   await press(page, 'No more places');
-  await waitText(page, 'main', /Too few points\. 1 of the 3 places/);
+  await waitText(page, 'main', /Too few points\. 1 of the 3 points/);
   await press(page, 'Done, on to');
-  await until('the round', async () =>
+  await until('the temperatures', async () =>
     (await state(second)).readings.some(
       (r) => r.value === 60 && r.flag === 'superseded' && r.flagReason === 'Typing mistake.',
     ),
   );
   await open(page, `${app.base}/batch/${heaps[second]}`);
-  await waitText(page, '[data-testid=log]', /P1 core, crown 60\.0 °C superseded: Typing mistake\./);
+  await waitText(page, '[data-testid=log]', /P1 core, top 60\.0 °C superseded: Typing mistake\./);
   await close();
 }, 90_000);
 

@@ -14,14 +14,14 @@ const known = {
 };
 
 describe('a plan that is proposed', () => {
-  test('five places, core to toe, as deep as their zone', () => {
+  test('five places, core to edge, as deep as their zone', () => {
     const plan = proposePlan({ shape: 'dome', coreDepthM: 0.9, lengthM: null }, 5, null);
     expect(plan.map((p) => [p.label, p.depthM])).toEqual([
-      ['P1 core, crown', 0.9],
+      ['P1 core, top', 0.9],
       ['P2 middle, left', 0.6],
       ['P3 middle, right', 0.6],
-      ['P4 toe, front', 0.3],
-      ['P5 toe, back', 0.3],
+      ['P4 edge, front', 0.3],
+      ['P5 edge, back', 0.3],
     ]);
   });
   test('in a bay the base by the floor is read', () =>
@@ -44,7 +44,7 @@ describe('a plan that is proposed', () => {
       places,
     );
   });
-  test('along any row: every stretch has a core and a toe, none is read outside of it, ids are its own', () => {
+  test('along any row: every stretch has a core and a edge, none is read outside of it, ids are its own', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 5.5, max: 300, noNaN: true }),

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { PointZone } from '../evidence/types';
 import type { PlanPlace } from '../log/fold';
 import type { Side } from '../log/shapes';
@@ -50,21 +51,61 @@ const STRETCH: readonly (readonly Spot[])[] = [
   ],
 ];
 
-const ZONE_WORD: Readonly<Record<PointZone, string>> = {
-  core: 'core',
-  middle: 'middle',
-  edge: 'toe',
+/** The zones of a heap, in one word each. */
+export const ZONE_WORDS: Readonly<Record<PointZone, string>> = {
+  get core() {
+    return say('places.core');
+  },
+  get middle() {
+    return say('places.middle');
+  },
+  get edge() {
+    return say('places.edge');
+  },
+};
+/** The sides of a heap, in one word each. */
+export const SIDE_WORDS: Readonly<Record<Side, string>> = {
+  get crown() {
+    return say('places.top');
+  },
+  get left() {
+    return say('places.left');
+  },
+  get right() {
+    return say('places.right');
+  },
+  get front() {
+    return say('places.front');
+  },
+  get back() {
+    return say('places.back');
+  },
+  get north() {
+    return say('places.north');
+  },
+  get east() {
+    return say('places.east');
+  },
+  get south() {
+    return say('places.south');
+  },
+  get west() {
+    return say('places.west');
+  },
+  get base() {
+    return say('places.base');
+  },
 };
 const cm = (m: number): number => Math.round(m * 100) / 100;
 
-/** `P4 toe, south`; along a row with its metre: `P7 core, 12.5 m`. */
+/** `P4 edge, south`; along a row with its metre: `P7 core, 12.5 m`. */
 export const placeLabel = (
   id: string,
   zone: PointZone,
   side: Side | undefined,
   alongM: number | undefined,
 ): string =>
-  `${id} ${[ZONE_WORD[zone], side, alongM === undefined ? null : `${alongM} m`].filter(Boolean).join(', ')}`;
+  `${id} ${[ZONE_WORDS[zone], side && SIDE_WORDS[side], alongM === undefined ? null : `${alongM} m`].filter(Boolean).join(', ')}`;
 
 /** Depth at which a zone is read: its share of the way to the core, never further than the thermometer reaches. Undefined: the way is not known. */
 export const depthInZone = (

@@ -1,3 +1,5 @@
+import { currentLanguage } from '../../messages/say';
+import { REGION_OF, type Language } from '../../messages/languages';
 import { MS, type Instant } from './instant';
 import { firstOf } from './present';
 
@@ -146,25 +148,42 @@ const MAX_KNOWN = 50_000;
 
 /** Local day and clock for people: `{ weekday: 'Thu', day: 21, month: 'May', year: 2026, clock: '07:40' }`. */
 export function localParts(timeZone: string, at: Instant): LocalParts {
-  const key = `${timeZone} ${at}`;
+  const language = currentLanguage();
+  const key = `${language} ${timeZone} ${at}`;
   const before = known.get(key);
   if (before) return before;
   if (known.size >= MAX_KNOWN) known.clear();
-  const parts = readParts(timeZone, at);
+  const parts = readParts(language, timeZone, at);
   known.set(key, parts);
   return parts;
 }
 
-function readParts(timeZone: string, at: Instant): LocalParts {
+type Names = { readonly weekdays: readonly string[]; readonly months: readonly string[] };
+const namesKnown = new Map<Language, Names>();
+/** Short names of weekdays, Sunday first, and of months. */
+function namesOf(language: Language): Names {
+  const before = namesKnown.get(language);
+  if (before) return before;
+  const locale = REGION_OF[language];
+  const weekday = new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' });
+  const month = new Intl.DateTimeFormat(locale, { month: 'short', timeZone: 'UTC' });
+  const names = {
+    // 4 January 1970 was a Sunday.
+    weekdays: [4, 5, 6, 7, 8, 9, 10].map((day) => weekday.format(Date.UTC(1970, 0, day))),
+    months: Array.from({ length: 12 }, (_, i) => month.format(Date.UTC(1970, i, 15))),
+  };
+  namesKnown.set(language, names);
+  return names;
+}
+
+function readParts(language: Language, timeZone: string, at: Instant): LocalParts {
+  const { weekdays, months } = namesOf(language);
   const shifted = new Date(localClockMs(formatterOf(timeZone), at));
   const pad = (n: number): string => String(n).padStart(2, '0');
   return {
-    weekday: ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'][shifted.getUTCDay()] ?? '',
+    weekday: weekdays[shifted.getUTCDay()] ?? '',
     day: shifted.getUTCDate(),
-    month:
-      ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][
-        shifted.getUTCMonth()
-      ] ?? '',
+    month: months[shifted.getUTCMonth()] ?? '',
     year: shifted.getUTCFullYear(),
     clock: `${pad(shifted.getUTCHours())}:${pad(shifted.getUTCMinutes())}`,
   };

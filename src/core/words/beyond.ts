@@ -1,4 +1,5 @@
-import { say } from '../../messages/say';
+import { REGION_OF } from '../../messages/languages';
+import { currentLanguage, say } from '../../messages/say';
 /** Figures beyond the rules, without false digits. */
 
 /** A dose: two figures below ten, whole tens and hundreds above; `over 1000` where more would say nothing. */
@@ -39,7 +40,9 @@ export function oneInText(share: number): string {
   if (share >= 0.5) return say('terms.moreThanHalf');
   if (share < 1e-6) return say('terms.fewerThan1InMillion');
   return say('terms.about1In', {
-    share: Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString('en'),
+    share: Number((1 / share).toPrecision(1 / share < 10 ? 1 : 2)).toLocaleString(
+      REGION_OF[currentLanguage()],
+    ),
   });
 }
 

@@ -1,7 +1,13 @@
 import type { SiteHead } from '@/core/formats/batch-file-of';
+import { languageOf, type Language } from '@/messages/languages';
 import type { Db } from '../client';
 
-export type Site = SiteHead & { readonly id: string; readonly demoUntil: number | null };
+export type Site = SiteHead & {
+  readonly id: string;
+  readonly demoUntil: number | null;
+  /** Of its records, and of devices that ask for none; absent: American English. */
+  readonly language?: Language;
+};
 
 export const siteRepo = (db: Db) => ({
   /** The site of this database, or null before the first start has named one. */
@@ -13,6 +19,7 @@ export const siteRepo = (db: Db) => ({
           name: row.name,
           timeZone: row.time_zone,
           unit: row.unit,
+          language: languageOf(row.language) ?? 'en',
           demoUntil: row.demo_until?.getTime() ?? null,
         }
       : null;
@@ -26,6 +33,7 @@ export const siteRepo = (db: Db) => ({
         name: site.name,
         time_zone: site.timeZone,
         unit: site.unit,
+        language: site.language ?? 'en',
         demo_until,
       })
       .execute();

@@ -1,5 +1,6 @@
 import { say } from '@/messages/say';
 import { z } from 'zod';
+import { LANGUAGES } from '@/messages/languages';
 import { isTimeZone } from '@/core/quantity/calendar';
 
 export const SiteInput = z.object({
@@ -10,4 +11,5 @@ export const SiteInput = z.object({
     .max(80, { error: () => say('site.useShorterName80Letters') }),
   timeZone: z.string().refine(isTimeZone, { error: () => say('site.thatNotTimeZoneWe') }),
   unit: z.enum(['C', 'F']),
+  language: z.enum(LANGUAGES),
 });

@@ -63,4 +63,5 @@ export default {
   theVerdictEachRuleShown: 'The verdict of each rule is shown here before anything is saved.',
   sayWhenLastRawMaterial: 'Say when the last raw material went in.',
   readingAndJudging: 'Reading and judging…',
+  readings: '{readings, plural, one {# reading} other {# readings}}',
 } as const;

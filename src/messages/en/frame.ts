@@ -13,7 +13,7 @@ export default {
     'This device’s clock is {ahead}. Times are corrected, and the log says so.',
   seeItSeeThem: '{waiting, plural, one {See it} other {See them}}',
   pageAsOf: 'Page as of {at}.',
-  keyboardShortcuts: 'Keyboard shortcuts',
+  keyboardShortcuts: 'Shortcuts',
   singleKeyShortcutsOnFor: 'Single-key shortcuts are on for this device',
   temperaturesIn: 'Temperatures in',
   volumesIn: 'Volumes in',
@@ -39,4 +39,5 @@ export default {
   onChartFromCheckCheck: 'on the chart: from check to check',
   esc: 'Esc',
   backWithoutSaving: 'back, without saving',
+  language: 'Language',
 } as const;

@@ -11,4 +11,5 @@ export default {
   giveSiteName: 'Give the site a name.',
   useShorterName80Letters: 'Use a shorter name, 80 letters at most.',
   thatNotTimeZoneWe: 'That is not a time zone we know. Choose one such as Europe/London.',
+  languageOfSite: 'Language of the site',
 } as const;

@@ -62,4 +62,5 @@ export default {
   theVerdictEachRuleShown: 'Aquí verás el veredicto de cada regla antes de guardar.',
   sayWhenLastRawMaterial: 'Indica cuándo entró el último material crudo.',
   readingAndJudging: 'Leyendo y juzgando…',
+  readings: '{readings, plural, one {# lectura} other {# lecturas}}',
 };

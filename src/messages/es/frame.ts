@@ -13,7 +13,7 @@ export default {
     'El reloj de este aparato va {ahead}. Las horas se corrigen y el registro lo indica.',
   seeItSeeThem: '{waiting, plural, one {Verlo} other {Verlos}}',
   pageAsOf: 'Página de {at}.',
-  keyboardShortcuts: 'Atajos de teclado',
+  keyboardShortcuts: 'Atajos',
   singleKeyShortcutsOnFor: 'Atajos de una tecla activados en este aparato',
   temperaturesIn: 'Temperaturas en',
   volumesIn: 'Volúmenes en',
@@ -39,4 +39,5 @@ export default {
   onChartFromCheckCheck: 'en la gráfica: de una toma a otra',
   esc: 'Esc',
   backWithoutSaving: 'volver sin guardar',
+  language: 'Idioma',
 };

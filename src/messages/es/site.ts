@@ -11,4 +11,5 @@ export default {
   giveSiteName: 'Ponle nombre al sitio.',
   useShorterName80Letters: 'Usa un nombre más corto, de 80 letras como máximo.',
   thatNotTimeZoneWe: 'No conocemos esa zona horaria. Elige una como Europe/London.',
+  languageOfSite: 'Idioma del sitio',
 };

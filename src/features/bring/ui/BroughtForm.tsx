@@ -38,9 +38,7 @@ export function BadRows({ problems }: Pick<Refusal, 'problems'>) {
 const Summary = ({ preview: v }: { preview: Preview }) => (
   <p>
     {v.name ? `${v.name} (${v.code})` : v.code} {say('bring.of', { site: v.site })}{' '}
-    <b>
-      {v.readings.toLocaleString('en')} {v.readings === 1 ? 'reading' : 'readings'}
-    </b>{' '}
+    <b>{say('bring.readings', { readings: v.readings })}</b>{' '}
     {say('bring.atPointPointsOtherEntry', {
       points: v.points,
       events: v.events,

@@ -1,14 +1,12 @@
 'use client';
 import { say } from '@/messages/say';
-import { lowerFirst, upperFirst } from '@/core/quantity/format';
+import { listText, lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Mark } from '@/charts/marks';
 import type { TodayTask, TodayView } from '../view';
 import { ChoreDone } from './ChoreDone';
 import { PutOff } from './PutOff';
-
-const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** The day's work beside the yard: in order, with who, how long, and what does not fit. */
 export function Today({ view, by }: { view: TodayView; by: string }) {
@@ -29,7 +27,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
         {view.urgent.length > 0 ? (
           <>
             <b>
-              {LIST.format(
+              {listText(
                 view.moreUrgent > 0
                   ? [...view.urgent, say('day.more', { moreUrgent: view.moreUrgent })]
                   : view.urgent,

@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { REGION_OF } from '@/messages/languages';
+import { currentLanguage, say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
@@ -95,10 +96,11 @@ function AsOf({ at }: { at: number }) {
   return (
     <span suppressHydrationWarning>
       {say('frame.pageAsOf', {
-        at: new Intl.DateTimeFormat('en-GB', {
+        at: new Intl.DateTimeFormat(REGION_OF[currentLanguage()], {
           weekday: 'short',
           hour: '2-digit',
           minute: '2-digit',
+          hourCycle: 'h23',
         }).format(at),
       })}
     </span>
@@ -138,4 +140,10 @@ function keepPages(urls: readonly string[]): void {
     r.active?.postMessage({ type: 'KEEP_PAGES', urls });
     localStorage.setItem(KEPT_AT, String(Date.now()));
   });
+}
+
+/** What is kept on this device is kept anew with the next page: its words are those of another language. */
+export function forgetKept(): void {
+  localStorage.removeItem(KEPT_AT);
+  localStorage.removeItem(HEAPS_KEPT_AT);
 }

@@ -1,8 +1,10 @@
 'use client';
-import { say } from '@/messages/say';
+import { LANGUAGE_NAMES, LANGUAGES } from '@/messages/languages';
+import { currentLanguage, say } from '@/messages/say';
 import { ToggleGroup } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { remember } from '@/ui/remember';
+import { forgetKept } from './DeviceBar';
 
 type Option = { readonly value: string; readonly label: string };
 
@@ -47,7 +49,30 @@ function Switch({
   );
 }
 
-/** °C or °F, m³ or yd³, Sun or Shed: each sticks on this device. */
+/** In which language this device shows everything. */
+function LanguageSelect() {
+  const language = currentLanguage();
+  return (
+    <select
+      aria-label={say('frame.language')}
+      className="min-h-[28px] pointer-coarse:min-h-target px-1 text-note font-medium bg-soil text-soil-text border border-soil-dim rounded-[3px] focus-visible:outline-soil-text cursor-pointer"
+      value={language}
+      onChange={(e) => {
+        remember('zh_language', e.target.value);
+        forgetKept();
+        location.reload();
+      }}
+    >
+      {LANGUAGES.map((l) => (
+        <option key={l} value={l} lang={l}>
+          {LANGUAGE_NAMES[l]}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** °C or °F, m³ or yd³, light or dark, and the language: each sticks on this device. */
 export function Switches({
   unit,
   volume,
@@ -77,6 +102,7 @@ export function Switches({
           { value: 'yd3', label: say('frame.yd') },
         ]}
       />
+      <LanguageSelect />
       <Switch
         label={say('frame.screen')}
         cookie="zh_light"

@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { REGION_OF } from '@/messages/languages';
+import { currentLanguage, say } from '@/messages/say';
 import type { DriftPoint } from '@/core/evidence/drift';
 import type { Instrument } from '@/core/log/shapes';
 import { fromCelsius, type TempUnit } from '@/core/quantity/units';
@@ -52,7 +53,11 @@ export const temp = (c: number, unit: TempUnit): string =>
   `${fromCelsius(c, unit).toFixed(1)} °${unit}`;
 
 export const day = (at: number): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(at);
+  new Intl.DateTimeFormat(REGION_OF[currentLanguage()], {
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  }).format(at);
 
 /** What a thermometer is, in a line. */
 export const facts = (i: Instrument | null): string =>

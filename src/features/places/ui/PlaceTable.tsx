@@ -1,5 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
+import { SIDE_WORDS, ZONE_WORDS } from '@/core/heap/plan';
+import { keysOf } from '@/core/words/feel';
 import { X } from 'lucide-react';
 import type { PointZone } from '@/core/evidence/types';
 import type { Side } from '@/core/log/shapes';
@@ -10,24 +12,6 @@ import {
   type PlacesReading,
   type PlacesScreen,
 } from '../places-draft';
-
-const listZones = (): readonly (readonly [PointZone, string])[] => [
-  ['core', say('places.core')],
-  ['middle', say('places.middle')],
-  ['edge', say('places.baseEdge')],
-];
-const SIDE_WORDS: readonly Side[] = [
-  'crown',
-  'left',
-  'right',
-  'front',
-  'back',
-  'north',
-  'east',
-  'south',
-  'west',
-  'base',
-];
 
 /** Metres in a cell; on a phone its heading stands above it. */
 function MetresCell({
@@ -80,9 +64,9 @@ function ZoneAndSide({
           value={r.zone}
           onChange={(e) => onChange(moveToZone(r, e.target.value as PointZone, screen))}
         >
-          {listZones().map(([z, word]) => (
+          {keysOf(ZONE_WORDS).map((z) => (
             <option key={z} value={z}>
-              {word}
+              {ZONE_WORDS[z]}
             </option>
           ))}
         </select>
@@ -95,9 +79,9 @@ function ZoneAndSide({
           onChange={(e) => onChange({ ...r, side: e.target.value as Side | '' })}
         >
           <option value="">{say('places.notGiven')}</option>
-          {SIDE_WORDS.map((s) => (
+          {keysOf(SIDE_WORDS).map((s) => (
             <option key={s} value={s}>
-              {s}
+              {SIDE_WORDS[s]}
             </option>
           ))}
         </select>

@@ -1,3 +1,4 @@
+import { currentLanguage } from '@/messages/say';
 import { listJobs, scheduleTurnings, type WorkDay } from '@/core/advice/scheduler';
 import { isLive } from '@/core/advice/situation';
 import { availableLabourAt, ROUND_MINUTES, type HeapCard } from '@/core/advice/tasks';
@@ -107,11 +108,12 @@ export function loadPlan(
 
 const views = new WeakMap<PlannedSite, Map<string, PlanView>>();
 
-/** The plan as it is drawn and read, worked out once for each unit while the plan holds. */
+/** The plan as it is drawn and read, worked out once for each language and unit while the plan holds. */
 export function viewOfPlan(plan: PlannedSite, locale: Locale): PlanView {
   const known = views.get(plan) ?? new Map<string, PlanView>();
   views.set(plan, known);
-  const view = known.get(locale.unit) ?? planView(plan, locale);
-  known.set(locale.unit, view);
+  const said = `${currentLanguage()} ${locale.unit}`;
+  const view = known.get(said) ?? planView(plan, locale);
+  known.set(said, view);
   return view;
 }

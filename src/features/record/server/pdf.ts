@@ -1,4 +1,4 @@
-import { say } from '@/messages/say';
+import { currentLanguage, say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
 import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
@@ -247,7 +247,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
     size: PAPERS[paper],
     margins: { top: MARGIN.top, bottom: MARGIN.bottom, left: MARGIN.left, right: MARGIN.right },
     bufferPages: true,
-    lang: 'en',
+    lang: currentLanguage(),
     displayTitle: true,
     pdfVersion: '1.7',
     tagged: true,

@@ -17,6 +17,7 @@ import { readPrefs } from '@/platform/prefs';
 import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, noSuchHeap, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
+import { inLanguage } from '@/platform/request-language';
 import { inWorkerThread } from '@/platform/worker-threads';
 import { lastOf } from '@/core/quantity/present';
 
@@ -76,9 +77,14 @@ const unitFor = async (site: Site): Promise<'C' | 'F'> => (await readPrefs()).un
 
 const printRecord = inWorkerThread('recordJob', recordPdf);
 
-/** One batch's record as a PDF, A4 or Letter. */
+/** One batch's record as a PDF, A4 or Letter, in the language of the site whatever its reader speaks. */
 export async function recordPdfResponse(request: Request, id: string): Promise<Response> {
-  const [site, at] = [await requireSite(), momentOf(request)];
+  const site = await requireSite();
+  return inLanguage(site.language ?? 'en', () => recordPdfOf(site, request, id));
+}
+
+async function recordPdfOf(site: Site, request: Request, id: string): Promise<Response> {
+  const at = momentOf(request);
   if (at === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const made = await make(site, id, at, await unitFor(site));
   if (!made) return sorry(noSuchHeap(), 404);
@@ -115,7 +121,12 @@ const MAX_BATCHES = 500;
  * a time, and a slow reader holds back the making. The header x-records tells how many there will be.
  */
 export async function recordsZipResponse(request: Request): Promise<Response> {
-  const [site, at] = [await requireSite(), momentOf(request)];
+  const site = await requireSite();
+  return inLanguage(site.language ?? 'en', () => recordsZipOf(site, request));
+}
+
+async function recordsZipOf(site: Site, request: Request): Promise<Response> {
+  const at = momentOf(request);
   if (at === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const asked = new Set(new URL(request.url).searchParams.getAll('batch'));
   if (asked.size === 0) return sorry(say('record.chooseAtLeastOneBatch'), 400);

@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { LANGUAGE_NAMES, LANGUAGES } from '@/messages/languages';
+import { currentLanguage, say } from '@/messages/say';
 import { useActionState, useSyncExternalStore } from 'react';
 import { nameSite } from '../server/actions';
 
@@ -56,6 +57,23 @@ export function NameSite() {
           <p id="zone-p" role="alert" className="font-semibold">
             {answer.problems.timeZone}
           </p>
+        </div>
+        <div>
+          <label className="label" htmlFor="language">
+            {say('site.languageOfSite')}
+          </label>
+          <select
+            className="field"
+            id="language"
+            name="language"
+            defaultValue={answer.typed.language ?? currentLanguage()}
+          >
+            {LANGUAGES.map((language) => (
+              <option key={language} value={language} lang={language}>
+                {LANGUAGE_NAMES[language]}
+              </option>
+            ))}
+          </select>
         </div>
         <fieldset>
           <legend className="label">{say('site.thermometersReadIn')}</legend>

@@ -12,6 +12,7 @@ import {
   type TodayView,
 } from '@/features/day/view';
 import { PageShell } from '@/features/frame/server/PageShell';
+import { currentLanguage } from '@/messages/say';
 import { loadPageContext, type PageContext } from '@/features/frame/server/queries';
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
@@ -48,7 +49,7 @@ async function workOut(s: PageContext, wholeDay: boolean): Promise<Shown> {
 
 /** The yard and its day, worked out once a minute for all who look at it while nobody logs anything. */
 function loadShown(s: PageContext, wholeDay: boolean): Promise<Shown> {
-  const who = [s.site.id, s.unit, s.prefs.volume, wholeDay].join(' ');
+  const who = [s.site.id, currentLanguage(), s.unit, s.prefs.volume, wholeDay].join(' ');
   const asOf = `${s.asOf} ${Math.floor(s.now / MS.minute)}`;
   return shown(who, asOf, () => workOut(s, wholeDay));
 }
