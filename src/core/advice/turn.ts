@@ -298,7 +298,7 @@ const bay = ({ bayNeededBy, now, since }: TurnInputs): StrategyOpinion =>
 /** What the rule that is being proven asks for. */
 function rule(inputs: TurnInputs): StrategyOpinion {
   const { proof: p, now, lastTurn, since, missingHours } = inputs;
-  const say = (
+  const answer = (
     says: StrategyOpinion['says'],
     at: Instant | null,
     because: TurnReason,
@@ -309,9 +309,9 @@ function rule(inputs: TurnInputs): StrategyOpinion {
     because,
   });
   if (p.status === null || p.status === 'proven' || p.turningsOwed === 0)
-    return say('no', null, { code: 'NO_RULE_ASKS', at: p.lastHot ?? since });
+    return answer('no', null, { code: 'NO_RULE_ASKS', at: p.lastHot ?? since });
   if (p.status !== 'running' || p.lastHot === null)
-    return say('wait', null, {
+    return answer('wait', null, {
       code: 'OWED_NOT_HOT_SINCE',
       owed: p.turningsOwed,
       turnedAt: lastTurn ?? since,
@@ -319,14 +319,14 @@ function rule(inputs: TurnInputs): StrategyOpinion {
     });
   if (p.form === 'staged') {
     return missingHours <= 0
-      ? say('now', now, {
+      ? answer('now', now, {
           code: 'STAGE_DONE',
           heldHours: p.creditedHours,
           needHours: p.requiredHours,
           owed: p.turningsOwed,
           at: p.lastHot,
         })
-      : say('on', p.lastHot + hoursToMs(missingHours), {
+      : answer('on', p.lastHot + hoursToMs(missingHours), {
           code: 'STAGE_RUNS',
           missingHours,
           owed: p.turningsOwed,
@@ -335,7 +335,7 @@ function rule(inputs: TurnInputs): StrategyOpinion {
   }
   // Without a hot round between two turnings only one of them counts.
   if (lastTurn !== null && p.lastHot <= lastTurn)
-    return say('wait', null, {
+    return answer('wait', null, {
       code: 'OWED_NOT_HOT_SINCE',
       owed: p.turningsOwed,
       turnedAt: lastTurn,
@@ -344,7 +344,7 @@ function rule(inputs: TurnInputs): StrategyOpinion {
   // Spread over what is missing, so that the last turning still leaves time to be read hot behind it.
   const apart = Math.max(RULE_APART_MS, hoursToMs(missingHours) / (p.turningsOwed + 1));
   const at = (lastTurn ?? since) + apart;
-  return say(at <= now ? 'now' : 'on', at, {
+  return answer(at <= now ? 'now' : 'on', at, {
     code: 'OWED',
     owed: p.turningsOwed,
     missingHours,

@@ -91,7 +91,7 @@ export default {
   thePointHasReadingsPoint:
     'the point ‘{name}’ has readings; a point at another depth or zone is a new point with its own id',
   itsPhotoHasNotArrived: 'its photo has not arrived yet; it is sent again with the entry',
-  smallLettersFiguresHyphensOnly: 'small letters, figures and hyphens only, such as our-fast-heap',
+  smallLettersFiguresHyphensOnly: 'small letters, figures and hyphens only, such as our-fast-pile',
   giveMethodNameAtLeast: 'give the method a name of at least three letters',
   theMoistureGoalMustBetween: 'the moisture goal must be between the lowest and the highest',
   theUpperEndExpectedTemperature:
