@@ -8,6 +8,7 @@ import * as store from './migrations/0005-store';
 import * as touched from './migrations/0007-touched';
 import * as likeness from './migrations/0008-likeness';
 import * as language from './migrations/0009-language';
+import * as search from './migrations/0010-search';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -20,6 +21,7 @@ export const MIGRATIONS = {
   '0007-touched': touched,
   '0008-likeness': likeness,
   '0009-language': language,
+  '0010-search': search,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

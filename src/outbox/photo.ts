@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 /** A picture made fit for the road: upright, smaller, and without what the camera wrote beside it. */
 
 /** Beyond this a phone runs out of memory while it opens it. */
@@ -10,14 +11,17 @@ export async function readyPhoto(
 ): Promise<{ blob: Blob; width: number; height: number }> {
   if (file.size > MAX_BYTES)
     throw new Error(
-      `‘${file.name}’ is ${Math.round(file.size / 1e6)} MB; ${MAX_BYTES / 1e6} MB is the most that this phone can open. Take it again at a smaller size.`,
+      say('controls.photoTooLarge', {
+        name: file.name,
+        size: Math.round(file.size / 1e6),
+        most: MAX_BYTES / 1e6,
+      }),
     );
   // Opened with its turn applied; drawing it anew leaves the place and everything else that the camera wrote behind.
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(
     () => null,
   );
-  if (!picture)
-    throw new Error(`‘${file.name}’ is no picture that this phone can open. Choose a photo.`);
+  if (!picture) throw new Error(say('controls.notAPicture', { name: file.name }));
   const shrink = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
   const [width, height] = [
     Math.max(1, Math.round(picture.width * shrink)),
@@ -30,7 +34,6 @@ export async function readyPhoto(
   const blob = await new Promise<Blob | null>((resolve) => {
     canvas.toBlob(resolve, 'image/jpeg', 0.82);
   });
-  if (!blob)
-    throw new Error(`‘${file.name}’ could not be made smaller on this phone. Take it again.`);
+  if (!blob) throw new Error(say('controls.photoNotMadeSmaller', { name: file.name }));
   return { blob, width, height };
 }

@@ -120,7 +120,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await waitText(
     page,
     '[data-testid=danger]',
-    /73 °C inside[^]*Take temperatures, then turn it\.[^]*Split it in two[^]*have water running[^]*Take its temperature again by/,
+    /73 °C inside[^]*Take temperatures, then turn it\.[^]*Split it into two[^]*have water running[^]*Take its temperature again by/,
   );
   await waitText(
     page,
@@ -133,10 +133,10 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await waitText(page, '[role=dialog]', /today’s check is in the log/);
   await press(page, 'Most');
   await fill(page, 'Clean water, liters', '200');
-  await fill(page, 'Took, minutes', '90');
+  await fill(page, 'Time, minutes', '90');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save this turning');
-  await waitText(page, '[data-testid=log]', /Turned most of the edge went in, 90 min/);
+  await waitText(page, '[data-testid=log]', /Full turn most of the edge went in, 90 min/);
   await waitText(page, '[data-testid=log]', /Watered 200 L/);
 
   // Read again: still too hot. Nobody turns it twice in a day; it is split, and somebody else is told.
@@ -162,12 +162,12 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await writeEntries(app.database.app, site, [again], Date.now());
   expect(state.events.some((e) => e.kind === 'turn')).toBe(true);
   await page.reload();
-  await waitText(page, '[data-testid=danger]', /Split it in two/);
+  await waitText(page, '[data-testid=danger]', /Split it into two/);
   expect(await textOf(page, '[data-testid=danger]')).not.toMatch(/Take temperatures, then turn it/);
   await waitText(
     page,
     '[data-testid=escalate]',
-    /Tell whoever answers for the site; see the fire card/,
+    /Tell the person in charge of the site; see the fire plan/,
   );
 
   // The fire card is set up, and stands there with no network.
@@ -198,7 +198,7 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   await waitText(
     page,
     '[data-testid=diagnosis]',
-    /1\. Too small[^]*For it: 0\.7 m³ now[^]*Too dry[^]*no recent squeeze test/,
+    /1\. Too small[^]*For: 0\.7 m³ now[^]*Too dry[^]*no recent squeeze test/,
   );
   await waitText(page, '[data-testid=too-small]', /rarely stays hot/);
 
@@ -206,11 +206,11 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   await press(page, 'Crumbles');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save');
-  await waitText(page, '[data-testid=diagnosis]', /1\. Too dry[^]*squeezed .*crumbles/);
+  await waitText(page, '[data-testid=diagnosis]', /1\. Too dry[^]*squeeze test .*crumbles/);
   await waitText(
     page,
     '[data-testid=water-advice]',
-    /Water it: about \d+ L now[^]*minutes? of the hose, or \d+ buckets?\.[^]*Stop when it seeps/,
+    /Water it: about \d+ L now[^]*minutes? of the hose, or \d+ buckets?\.[^]*Stop when water seeps/,
   );
 
   // Two things at once, and it warms: nobody knows which helped.
@@ -260,13 +260,13 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   await waitText(
     page,
     '[data-testid=trials]',
-    /Covered, watered[^]*It warmed\. 21 °C before, 34 °C within five days\. Cause unknown: several things were changed at once/,
+    /Covered, watered[^]*It warmed up\. 21 °C before, 34 °C within five days\. Cause unknown: several things were changed at once/,
   );
   expect(await axe(page)).toEqual([]);
 
   await press(page, 'Move, join, split');
   await press(page, 'Other change');
-  await waitText(page, '[role=dialog]', /One change at a time/);
+  await waitText(page, '[role=dialog]', /Change one thing at a time/);
   await press(page, 'Make it bigger');
   await press(page, 'Save this change');
   await waitText(page, '[data-testid=log]', /Changed made bigger/);
@@ -340,7 +340,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await press(page, 'Move, join, split');
   await press(page, 'Split');
   await fill(page, 'How much was split off, m³', '9');
-  await waitText(page, '[role=dialog]', /Less than the 5\.2 m³ that it has/);
+  await waitText(page, '[role=dialog]', /less than the 5\.2 m³ of this batch/);
   await fill(page, 'How much was split off, m³', '2');
   await fill(page, 'New code', 'V');
   await fill(page, 'New name', 'Veery');
@@ -384,7 +384,7 @@ test('a reading that is put off and lost: the list says what it costs, who put i
   await press(page, 'Nobody free');
   await fill(page, 'Who', 'Jo');
   await press(page, 'Postpone');
-  await waitText(page, 'main', /Put off[^]*Upupa[^]*Put off by Jo until .*: nobody free/);
+  await waitText(page, 'main', /Postponed[^]*Upupa[^]*Postponed by Jo until .*: nobody free/);
   expect(await axe(page)).toEqual([]);
   for (let i = 0; i < 60; i += 1) {
     await open(page, `${app.base}/batch/${id}`);
@@ -392,7 +392,7 @@ test('a reading that is put off and lost: the list says what it costs, who put i
     await sleep(1000);
   }
   await waitText(page, '[data-testid=verdict]', /no longer count/);
-  await waitText(page, '[data-testid=log]', /Put off read, nobody free/);
+  await waitText(page, '[data-testid=log]', /Postponed read, nobody free/);
   await close();
 }, 180_000);
 
@@ -411,7 +411,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await press(page, 'Save');
   await waitText(page, 'main', /Saved\. Today and the plan follow it/);
   await open(page, app.base);
-  await waitText(page, 'main', /Chores[^]*Empty the leachate[^]*not done yet/);
+  await waitText(page, 'main', /Regular tasks[^]*Empty the leachate[^]*not done yet/);
   await press(page, 'Done');
   await waitText(page, '[role=dialog]', /carry pathogens/);
   await fill(page, 'How much, liters', '12');
@@ -424,7 +424,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   );
 
   await open(page, `${app.base}/plan`);
-  await waitText(page, 'main', /Fourteen days from .*[^]*integer programme/);
+  await waitText(page, 'main', /Fourteen days from .*[^]*Turnings are spread over the days/);
   expect(await axe(page)).toEqual([]);
   const mark = `[data-testid=turning][data-job="${id}:turn"]`;
   const before = Number(await page.$eval(mark, (el) => (el as HTMLElement).dataset.day));
@@ -466,7 +466,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await fill(page, 'Then every, days', '3');
   await fill(page, 'Danger from, °C', '60');
   await press(page, 'Save this method');
-  await waitText(page, 'main', /warn, act and danger must each lie above the one before/);
+  await waitText(page, 'main', /warn, act and danger must each be above the one before/);
   await fill(page, 'Danger from, °C', '78');
   await press(page, 'Save this method');
   await waitText(page, 'main', /Our fast heap[^]*of this site/);

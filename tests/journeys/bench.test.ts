@@ -95,7 +95,7 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await fill(page, 'How much', '-4');
   await waitText(page, 'main', /Type a number above 0, or choose ‘not known’/);
   await fill(page, 'How much', '99999');
-  await waitText(page, 'main', /More than 10,000 of them: was a figure typed too many\?/);
+  await waitText(page, 'main', /More than 10,000 of them: is there a digit too many\?/);
   await fill(page, 'How much', '14');
   await sleep(100);
   await press(page, 'according to the supplier');
@@ -139,7 +139,7 @@ test('the list of what we accept is read out by thing and reason, changed, and h
   await waitText(
     page,
     '[data-testid=acceptance]',
-    /Bindweed and couch, with roots\s+Accept, for turned and in-vessel batches: turned into the hot core\.\s+Ask first, otherwise: roots at the skin/,
+    /Bindweed and couch, with roots\s+Accept, for turned and in-vessel batches: turned into the hot core\.\s+Ask first, otherwise: roots near the surface/,
   );
   await press(page, 'Change the list');
   await press(page, 'Add a line at the top');
@@ -190,13 +190,13 @@ test('a load is tested with a bucket, step by step, and the bench reckons with i
   await open(page, `${app.base}/store/materials`);
   await fill(page, 'Find a material', 'straw');
   await press(page, 'Change Straw');
-  await fill(page, 'Moisture, laboratory', '110');
+  await fill(page, 'Moisture content, laboratory', '110');
   await waitText(
     page,
     'main',
-    /Moisture is a share of the wet weight: give a percentage between 0 and 99\.5/,
+    /[Mm]oisture is a share of the wet weight: give a percentage between 0 and 99\.5/,
   );
-  await fill(page, 'Moisture, laboratory', '14');
+  await fill(page, 'Moisture content, laboratory', '14');
   await fill(page, 'Who', 'Jo');
   await press(page, 'Save this material');
   await waitText(page, 'main', /14 laboratory/);
@@ -209,7 +209,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await write([...entries, load('green-chip', 5000), load('hop-bines', 3000)]);
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/bench`);
-  await waitText(page, '[data-testid=says]', /Nothing is in it yet/);
+  await waitText(page, '[data-testid=says]', /It is empty/);
   await press(page, 'Another material');
   await fill(page, 'Find a material', 'hen-house');
   await press(page, 'Hen-house litter');
@@ -257,12 +257,12 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await waitText(
     page,
     '[data-testid=says]',
-    /C:N of what is known: \d+\.\d \(\d+\.\d to \d+\.\d\)\. Not in that figure: Horse manure\./,
+    /C:N of what is known: \d+\.\d \(\d+\.\d to \d+\.\d\)\. Not included: Horse manure\./,
   );
-  expect(await textOf(page, '[data-testid=schools]')).toMatch(/cannot be computed: Horse manure/);
+  expect(await textOf(page, '[data-testid=schools]')).toMatch(/cannot be worked out: Horse manure/);
   await press(page, 'remove Horse manure');
   await fill(page, 'Hen-house litter, how much', 'many');
-  await waitText(page, 'main', /Hen-house litter: type a number that is not negative/);
+  await waitText(page, 'main', /Hen-house litter: type a number of 0 or more/);
   await fill(page, 'Hen-house litter, how much', '8');
 
   // Solve round what is fixed.
@@ -279,7 +279,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await waitText(
     page,
     '[role=dialog]',
-    /Taken out, because its figures are not known: Roots of invasive plants\./,
+    /Left out, because its figures are not known: Roots of invasive plants\./,
   );
   await fill(page, 'C:N from', '26');
   const other = (
@@ -300,11 +300,11 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   );
   await fill(page, `${other}, at most`, '400');
   await pressKey(page, '[role=dialog]');
-  await waitText(page, '[data-testid=solved]', /This reaches it|This is the nearest/);
+  await waitText(page, '[data-testid=solved]', /This reaches the goal|This comes closest/);
   await press(page, 'Use these amounts');
   expect(await valueOf(page, 'Hen-house litter, how much')).toBe('8');
   expect(await valueOf(page, 'Roots of invasive plants, how much')).toBe('0');
-  expect(await textOf(page, '[data-testid=says]')).not.toMatch(/Cannot be computed/);
+  expect(await textOf(page, '[data-testid=says]')).not.toMatch(/Cannot be worked out/);
   await press(page, 'remove Roots of invasive plants');
 
   await press(page, 'Save as a recipe…');
@@ -348,7 +348,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await waitText(page, 'main', /Hen-house litter/);
   expect(await valueOf(page, 'Water to add, liters')).toBe('120');
   await press(page, 'Use this recipe');
-  await waitText(page, '[role=dialog]', /Nothing is logged as put in yet/);
+  await waitText(page, '[role=dialog]', /This logs nothing as added/);
   await press(page, 'Build Knot with this recipe');
   await waitText(page, 'main', /Building Knot[^]*No clock runs yet[^]*Layer 1 of \d/);
   expect(page.url()).toContain(`/batch/${id}/build`);
@@ -364,7 +364,7 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await press(page, 'Layer 1 is in');
   await fill(page, 'Who', 'Sam');
   await pressKey(page, '[role=dialog]');
-  await waitText(page, '[data-testid=went]', /1 time put in[^]*Sam: layer 1/);
+  await waitText(page, '[data-testid=went]', /Added once[^]*Sam: layer 1/);
   await waitText(page, '[data-testid=next-layer]', /Layer 2 of/);
   await page.setOfflineMode(true);
   await press(page, 'Layer 2 is in');
@@ -380,7 +380,7 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   // The bench lays out what is still to go in, not what it once was; what was changed there by hand is kept, and told as older.
   const bench = await app.page();
   await open(bench.page, `${app.base}/bench?heap=${id}`);
-  await waitText(bench.page, 'main', /Already in it:[^]*still to go in/);
+  await waitText(bench.page, 'main', /Already in it:[^]*still to be added/);
   const owed = await bench.page.$$eval('[data-testid=row] input[inputmode=decimal]', (els) =>
     els.map((el) => (el as HTMLInputElement).value),
   );
@@ -389,7 +389,7 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await press(page, 'Something went in');
   await fill(page, 'Water with it, liters, clean', '30');
   await pressKey(page, '[role=dialog]');
-  await waitText(page, '[data-testid=went]', /3 times put in/);
+  await waitText(page, '[data-testid=went]', /Added 3 times/);
   await open(bench.page, `${app.base}/bench?heap=${id}`);
   await waitText(
     bench.page,
@@ -406,7 +406,7 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   await waitText(page, '[data-testid=sheet]', /✓[^]*/);
   await open(page, `${app.base}/batch/${id}/build`);
   await press(page, 'Finish adding to Knot');
-  await waitText(page, '[role=dialog]', /When did the last raw load go in/);
+  await waitText(page, '[role=dialog]', /When did the last raw material go in/);
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=verdict]', /./);
   await open(page, `${app.base}/batch/${id}/build`);
@@ -428,7 +428,7 @@ test('a heap that is under way is taken over: what is known is told, and that no
   await fill(page, 'Turned so far', '3');
   await fill(page, 'What else is known', 'horse manure and chip');
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Open Zander');
+  await press(page, 'Start Zander');
   await waitText(
     page,
     '[data-testid=adopted]',
@@ -447,10 +447,10 @@ test('the map is drawn, and a heap is moved on it by dragging and from a list, i
     await fill(page, 'From the left, m', at === '3' ? '2' : '8');
     await fill(page, 'From the top, m', '2');
   }
-  await fill(page, 'Wide, m', '6');
+  await fill(page, 'Width, m', '6');
   await waitText(page, 'main', /is beyond the edge of the map/);
   // The same label stands at the map and at the place: the first is the map’s.
-  await fill(page, 'Wide, m', '30');
+  await fill(page, 'Width, m', '30');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save this map');
   await waitText(page, '[data-testid=free]', /Free: bay 4/);

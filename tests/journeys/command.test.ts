@@ -123,7 +123,7 @@ test('an empty site; killed server and database come up again with everything; C
     new Date(Date.now() - 26 * 3_600_000).toISOString().slice(0, 16),
   );
   await fill(page, 'Who', 'Mo');
-  await press(page, 'Open Avocet');
+  await press(page, 'Start Avocet');
   await waitText(page, '[data-testid=log]', /Finished adding/);
   const heap = page.url();
   const before = await textOf(page, '[data-testid=log]');

@@ -157,7 +157,7 @@ test('a round on a phone, by the pad', async () => {
   await fill(page, 'Who', 'Zoë 100%');
   await press(page, 'Save these temperatures');
   await page.waitForFunction((p) => location.pathname === p, {}, path);
-  await waitText(page, '[data-testid=log]', /Round of 5 58–63 °C/);
+  await waitText(page, '[data-testid=log]', /Temperature check of 5 58–63 °C/);
   await open(page, `${app.base}/round`);
   expect(await valueOf(page, 'Who takes the temperatures')).toBe('Zoë 100%'); // the name is remembered on this device
   await close();
@@ -178,7 +178,7 @@ test('the keyboard alone goes from the yard to a heap, its readings, another uni
   await page.keyboard.press('?');
   await waitText(page, '[role=dialog]', /the batch in that bay/);
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Single keys do something');
+  await press(page, 'Single-key shortcuts are on');
   await page.keyboard.press('Escape');
   await page.waitForSelector('[role=dialog]', { hidden: true });
   await page.keyboard.press('5');
@@ -252,11 +252,11 @@ test('a turning is put right in its kind, with what it does said first', async (
     '::-p-xpath(//button[starts-with(@aria-label, "Correct: Full turn")])',
   ))!.click();
   await press(page, 'Partial turn');
-  await fill(page, 'Why', 'the rim stayed out');
+  await fill(page, 'Why', 'the edge stayed out');
   await fill(page, 'Who', 'Mo');
   await waitText(page, '[data-testid=effects]', /PFRP windrow: 2 turnings count instead of 3/);
   await press(page, 'Correct it');
-  await waitText(page, '[data-testid=log]', /the rim stayed out/);
+  await waitText(page, '[data-testid=log]', /the edge stayed out/);
   await waitText(page, '[data-testid=verdict]', /3 more turnings/);
   await close();
 }, 60_000);

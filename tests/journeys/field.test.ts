@@ -245,10 +245,10 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
 
   // With nothing to send yet, a page out of the cache says that it is one.
   await open(p.page, `${proxy.base}/fire`);
-  await waitText(p.page, '[data-testid=device-bar]', /No signal\.\s+This page is as of/);
+  await waitText(p.page, '[data-testid=device-bar]', /No signal\.\s+Page as of/);
   // A heap that nobody opened on this phone is made of what the phone keeps of it.
   await open(p.page, `${proxy.base}/batch/${heaps.Curlew}`);
-  await waitText(p.page, '[data-testid=kept-heap]', /As it stood[^]*Curlew[^]*P1[^]*\d °C/);
+  await waitText(p.page, '[data-testid=kept-heap]', /As of[^]*Curlew[^]*P1[^]*\d °C/);
   expect(await axe(p.page)).toEqual([]);
   // Whom to call stands there too.
   await open(p.page, `${proxy.base}/fire`);
@@ -278,7 +278,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   await tap(p, `Save ${third[0]}, go to`);
   await waitText(p.page, 'main', /Type P2/);
   await typeIn(p, third[1]![0]!);
-  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*entries wait on this device/);
+  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*entries are waiting to send/);
   await p.restart();
 
   // The yard, a heap and the round open with nothing behind them; what was kept is there.
@@ -311,7 +311,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
 
   proxy.state = 'clear';
   await press(p.page, 'Try now');
-  await waitText(p.page, 'main', /Nothing waits here/);
+  await waitText(p.page, 'main', /Nothing is waiting/);
   expect(await waiting(p)).toBe(0);
   for (const [i, name] of read.entries()) {
     const entries = await since(name, from);
@@ -442,7 +442,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   const p = await phone('Ivy', { slow: false });
   await open(p.page, `${proxy.base}/waiting`);
   // Only now has the page laid up its store on this phone.
-  await waitText(p.page, 'main', /Nothing waits here/);
+  await waitText(p.page, 'main', /Nothing is waiting/);
   const held = (await logOf('Heron')).findLast((e) => e.kind === 'round')!;
   const before = JSON.stringify(held);
   await p.page.evaluate(
@@ -494,7 +494,7 @@ test('an id that the log holds with other content is refused, shown, and never o
     const said = new Set<string>();
     Object.assign(window, { said });
     new MutationObserver(() => {
-      if (/Nothing waits here/.test(document.querySelector('main')!.textContent!))
+      if (/Nothing is waiting/.test(document.querySelector('main')!.textContent!))
         said.add('nothing');
     }).observe(document.querySelector('main')!, {
       childList: true,
@@ -511,7 +511,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   expect(await since('Heron', from)).toEqual([]);
   proxy.state = 'clear';
   await wait('it did not go up by itself', async () => (await waiting(p)) === 0);
-  await waitText(p.page, 'main', /Nothing waits here/);
+  await waitText(p.page, 'main', /Nothing is waiting/);
   expect(await since('Heron', from)).toMatchObject([
     { kind: 'round', data: { readings: [{ value: 44 }] } },
   ]);
@@ -558,13 +558,13 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
   await waitText(
     p.page,
     'main',
-    /‘note\.jpg’ is no picture that this phone can open\. Choose a photo\./,
+    /‘note\.jpg’ is not a picture that this phone can open\. Choose a photo\./,
   );
   await input.uploadFile(file('huge.jpg', Buffer.alloc(40_000_000)));
   await waitText(
     p.page,
     'main',
-    /‘huge\.jpg’ is 40 MB; 35 MB is the most that this phone can open\. Take it again at a smaller size\./,
+    /‘huge\.jpg’ is 40 MB; this phone can open 35 MB at most\. Take it again at a smaller size\./,
   );
   await input.uploadFile(
     file(

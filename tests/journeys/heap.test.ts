@@ -86,7 +86,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
     '::-p-xpath(//label[contains(., "PFRP, turned windrow")]/input)',
   ))!.click();
   await page.select('#lead', 'us-503-pfrp-turned');
-  await press(page, 'Open Avocet');
+  await press(page, 'Start Avocet');
   await waitText(page, 'main', /No temperatures since its clock started\. It needs 15 days/);
   const url = page.url();
 
@@ -104,12 +104,12 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
     await waitText(page, 'aside', /58\.2 °C at P4 edge, front/);
     await press(page, 'Save these temperatures (5)');
     await page.waitForFunction((u) => location.href === u, {}, url);
-    await waitText(page, '[data-testid=log]', /Round of 5/);
+    await waitText(page, '[data-testid=log]', /Temperature check of 5/);
   }
   await waitText(
     page,
     '[data-testid=verdict]',
-    /Needs 14 d 0 h more at 55 °C at its coldest point, and 5 more turnings/,
+    /Still needed: 14 d 0 h more at 55 °C at its coldest point, and 5 more turnings/,
   );
 
   await page.keyboard.press('t');
@@ -121,7 +121,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   expect(await axe(page)).toEqual([]);
   await press(page, 'Save this turning');
   await waitText(page, '[data-testid=log]', /Full turn/);
-  await waitText(page, 'aside', /Turned today\. A reading this afternoon/);
+  await waitText(page, 'aside', /Turned today\. Temperatures this afternoon/);
 
   await press(page, 'Watered');
   await press(page, 'Clean');
@@ -142,7 +142,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await press(page, 'Added');
   await fill(page, 'What went in', 'chip');
   await press(page, 'Clean');
-  await waitText(page, '[data-testid=effects]', /It changes no verdict/);
+  await waitText(page, '[data-testid=effects]', /No verdict changes/);
   await press(page, 'Save this addition');
   await waitText(page, '[data-testid=log]', /Clean addition chip/);
 
@@ -150,7 +150,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await press(page, 'A drop or two');
   await press(page, 'Earthy');
   await press(page, 'Save');
-  await waitText(page, '[data-testid=log]', /squeezed: a drop or two: right, smell: earthy/);
+  await waitText(page, '[data-testid=log]', /squeeze test: a drop or two: right, smell: earthy/);
 
   await (await page.waitForSelector(
     '::-p-xpath(//button[starts-with(@aria-label, "Correct: Round of 5")])',
@@ -224,7 +224,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   await fill(page, 'Who imports it', 'Mo');
   await press(page, 'Import it');
   await page.waitForFunction(() => location.pathname.startsWith('/batch/'));
-  await waitText(page, 'main', /readings brought in/);
+  await waitText(page, 'main', /readings imported/);
   const shown = await statuses(page, 'main');
 
   const taken = await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text());
@@ -257,7 +257,7 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   await fill(page, 'Who imports it', 'Mo');
   await press(page, 'Import it');
   await page.waitForFunction(() => location.pathname.startsWith('/batch/'));
-  await waitText(page, '[data-testid=log]', /readings brought in/);
+  await waitText(page, '[data-testid=log]', /readings imported/);
   expect(await statuses(page, 'main')).toEqual(shown);
   const again = parseBatchFile(
     JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())),

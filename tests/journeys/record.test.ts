@@ -58,9 +58,9 @@ test('a rule of one’s own: what it would have said is shown before it is kept;
   await waitText(page, 'main', /site-two-days-for-the-orchard\. Version 1: /);
 
   await fill(page, 'Longest time between checks, h', '20');
-  await waitText(page, 'aside', /Must not be longer than the longest time between rounds/);
+  await waitText(page, 'aside', /Must not be longer than the longest time between checks/);
   await fill(page, 'Time to reheat after a full turn, h', '20');
-  await waitText(page, 'aside', /gaps to 20 h, 20 h of grace/);
+  await waitText(page, 'aside', /gaps up to 20 h, 20 h to reheat/);
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save rules and policy as version 3');
   await waitText(page, 'aside', /Versions so far: 3/);
@@ -73,7 +73,7 @@ test('another policy for a proven heap: the proof stands under its version, the 
   await open(page, `${app.base}/batch/${ids.B}/rules`);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Change the rules or the policy of Bittern');
-  await fill(page, 'Guard band, K', '8');
+  await fill(page, 'Safety margin, K', '8');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save as version 2 for Bittern');
   await waitText(page, 'table', /Version 2, in force/);
@@ -144,12 +144,12 @@ test('grade, strictness and what lies beyond the rule stand on the batch’s pag
     }),
   );
   await waitText(page, 'main', /Framed: the policy in force/);
-  await waitText(page, 'main', /Information, not compliance/);
+  await waitText(page, 'main', /Information only/);
   const text = await textOf(page, 'main');
   for (const words of [
     /Data quality: (thin|fair|good|strong)/,
     /Framed: the policy in force/,
-    /Information, not compliance/,
+    /Information only/,
     /Hot part of the pile: (cannot tell|[^.]*\d+ %[^.]* of its volume at 55 °C or more)/,
     /was never in the hot part|One more point at about/,
   ])
@@ -203,12 +203,12 @@ test('the record: page, PDF, batch file; its command gives the same again', asyn
   await waitText(
     checker.page,
     '[data-testid=chain]',
-    /The same: the record was made from this very file/,
+    /The same: the record was made from exactly this file/,
   );
   await waitText(
     checker.page,
     'article',
-    /PFRP, turned windrow \(40 CFR 503\): 55 °C for 15 days, 5 turnings: running/,
+    /PFRP, turned windrow \(40 CFR 503\): 55 °C for 15 days, 5 turnings: counting/,
   );
   expect(await checker.page.$('article svg')).not.toBeNull();
   expect(await axe(checker.page)).toEqual([]);
@@ -238,10 +238,10 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
   await open(page, `${app.base}/records`);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Tick those that met their rule');
-  const many = /Take (\d+) records as a ZIP/.exec(
-    await waitText(page, 'main', /Take \d+ records as a ZIP/),
+  const many = /Download (\d+) records as a ZIP/.exec(
+    await waitText(page, 'main', /Download \d+ records as a ZIP/),
   )![1]!;
-  await press(page, `Take ${many} records`);
+  await press(page, `Download ${many} records`);
   await waitText(page, 'main', /Done: saved by the browser/);
   const ten = Object.entries(ids)
     .filter(([code]) => code !== 'K')

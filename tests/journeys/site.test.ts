@@ -53,7 +53,7 @@ test('on a device that nobody has named yet the air is noted, once it says who r
   await waitText(page, 'aside', /Say who did it/);
   await fill(page, 'Who read it', 'Jo');
   await press(page, 'Save the air temperature');
-  await waitText(page, 'aside', /The air is noted/);
+  await waitText(page, 'aside', /Air temperature saved/);
   await open(page, app.base);
   await waitText(page, 'header', /Air -3 °C|Air −3 °C/);
   expect(errors).toEqual([]);
@@ -65,15 +65,15 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   await open(page, `${app.base}/instruments`);
   await press(page, 'New thermometer');
   await fill(page, 'Name on it', 'T2');
-  await waitText(page, '[role=dialog]', /There is a T2 already/);
+  await waitText(page, '[role=dialog]', /There is already a T2/);
   await fill(page, 'Name on it', 'T7');
   await (await page.waitForSelector(
     '::-p-xpath(//*[@role="dialog"]//button[normalize-space(.)="°F"])',
   ))!.click();
-  await fill(page, 'Stem, cm', '60');
+  await fill(page, 'Stem length, cm', '60');
   await fill(page, 'Scale from, °F', '220');
   await fill(page, 'to, °F', '20');
-  await waitText(page, '[role=dialog]', /top of the scale must lie above/);
+  await waitText(page, '[role=dialog]', /top of the scale must be above/);
   await fill(page, 'Scale from, °F', '20');
   await fill(page, 'to, °F', '220');
   await fill(page, 'Who', 'Mo');
@@ -93,7 +93,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   await waitText(
     page,
     '[role=dialog]',
-    /It reads 3\.0 K too high, more than the ± 0\.5 K that it may/,
+    /It reads 3\.0 K too high, more than its accuracy of ± 0\.5 K/,
   );
   const effects = await waitText(
     page,
@@ -105,7 +105,11 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   await press(page, 'Boiling water');
   await waitText(page, '[role=dialog]', /99\.6 °C at 120 m[^]*steam burns/);
   await fill(page, 'It read, °C', '99.9');
-  await waitText(page, '[role=dialog]', /It reads 0\.3 K too high, within its ± 0\.5 K/);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /It reads 0\.3 K too high, within its accuracy of ± 0\.5 K/,
+  );
   await press(page, 'Save this check');
   await until('the check', async () =>
     (await siteState()).probes
@@ -118,7 +122,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
     '::-p-xpath(//li[.//h2[text()="T7"]]//button[text()="Take out of service"])',
   ))!.click();
   await fill(page, 'Why', 'fell off the cart');
-  await press(page, 'Take Take T7 out of service');
+  await press(page, 'Take T7 out of service');
   await waitText(page, 'main', /Out of service: fell off the cart\./);
   await open(page, `${app.base}/round`);
   await waitText(page, 'main', /T7 · °F\s+out of service: fell off the cart/);
@@ -129,7 +133,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
 test('a row: places for each stretch, a border that is too near, and a turning that moves the border with the neighbour’s', async () => {
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/batch/${heaps.Jackdaw}/places`);
-  await waitText(page, 'main', /6\.5 m of row/);
+  await waitText(page, 'main', /6\.5 m of windrow/);
   await press(page, 'Propose points for each of 2 stretches');
   await waitText(page, 'table', /P6[^]*P7|P6/);
   const along = await page.$$eval('input[aria-label$="meters along the windrow"]', (els) =>
@@ -164,9 +168,9 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await press(page, 'Full turn');
   await waitText(page, '[role=dialog]', /Where are its markers now\?/);
   await fill(page, 'To, m', '11');
-  await waitText(page, '[role=dialog]', /It would lie over Knot/);
+  await waitText(page, '[role=dialog]', /It would overlap Knot/);
   await fill(page, 'To, m', '5.5');
-  await waitText(page, '[role=dialog]', /Knot’s border moves with it: row South, 5\.5–10 m\./);
+  await waitText(page, '[role=dialog]', /The border of Knot moves with it: row South, 5\.5–10 m\./);
   await press(page, 'Save this turning');
   await until('the border', async () =>
     (await state('Knot')).entries.some(
@@ -197,7 +201,7 @@ test('an order that is set by hand sticks, also on another device, until the cle
   await press(a.page, 'Save this order');
   await until('the order', async () => (await siteState()).walkOrder?.[0] === heaps.Bittern);
   await open(b.page, `${app.base}/round`);
-  await waitText(b.page, 'main', /In the order that was set by hand/);
+  await waitText(b.page, 'main', /In the order set by hand/);
   await press(b.page, 'All (');
   expect(await order(b.page)).toEqual(['Bittern', 'Avocet', ...before.slice(2)]);
   await fill(b.page, 'Who takes the temperatures', 'Jo');
@@ -217,7 +221,7 @@ test('a heap is left out with a reason, and a place is read again with one', asy
   await waitText(page, 'main', /Type P1/);
   const first = (await textOf(page, 'h1')).split(/\s/)[0]!;
   await press(page, 'Stop');
-  await press(page, `Leave ${first} out`);
+  await press(page, `Skip ${first}`);
   await press(page, 'Just turned');
   await page.waitForFunction(
     (was) => !document.querySelector('h1')?.textContent?.startsWith(was),
@@ -260,7 +264,7 @@ test('flags come as a PDF for the heaps that were chosen', async () => {
   await press(page, 'None');
   await press(page, 'Egret');
   await fill(page, 'Address that phones can reach', 'heap');
-  await waitText(page, 'aside', /Type the address as a phone would/);
+  await waitText(page, 'aside', /Type the address as on a phone/);
   await fill(page, 'Address that phones can reach', 'https://heap.example');
   expect(await axe(page)).toEqual([]);
   const href = await page.$eval('aside a.btn', (el) => (el as HTMLAnchorElement).href);

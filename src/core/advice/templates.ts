@@ -33,7 +33,7 @@ const TURNED: readonly Band[] = [
 export const TEMPLATES: readonly MethodTemplate[] = [
   {
     id: 'fast',
-    name: 'Fast turned heap',
+    name: 'Fast turned pile',
     kept: 'turned',
     trigger: 'calendar',
     overrides: ['hot'],
@@ -141,7 +141,7 @@ export const TEMPLATES: readonly MethodTemplate[] = [
   },
   {
     id: 'cap',
-    name: 'Static heap under a cap',
+    name: 'Static pile under a cap',
     kept: 'static',
     trigger: 'never',
     overrides: ['hot'],
@@ -242,7 +242,7 @@ export const TEMPLATES: readonly MethodTemplate[] = [
   },
   {
     id: 'cold',
-    name: 'Slow cold heap',
+    name: 'Slow cold pile',
     kept: 'static',
     noClaim: true,
     trigger: 'never',

@@ -98,6 +98,17 @@ export const PLACES = {
     key: 'i',
     offline: 'always',
   },
+  find: {
+    href: '/find',
+    get name() {
+      return say('terms.search');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.searchAbout');
+    },
+    key: 's',
+  },
   open: {
     href: '/open',
     get name() {

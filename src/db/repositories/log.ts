@@ -145,6 +145,27 @@ export const logRepo = (db: Db) => ({
       .executeTakeFirst();
     return last?.hash ?? null;
   },
+  /**
+   * Entries in which somebody wrote words, or of kinds that are called so, the latest first.
+   * @param query a tsquery of the configuration `trade`
+   */
+  async find(
+    site: string,
+    query: string,
+    kinds: readonly string[],
+    most: number,
+  ): Promise<Entry[]> {
+    const words = sql<boolean>`(jsonb_to_tsvector('trade'::regconfig, data, '["string"]') || to_tsvector('trade'::regconfig, by)) @@ to_tsquery('trade'::regconfig, ${query})`;
+    const found = db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('site', '=', site)
+      .where((eb) => (kinds.length === 0 ? words : eb.or([words, eb('kind', 'in', kinds)])))
+      .orderBy('at', 'desc')
+      .orderBy('seq', 'desc')
+      .limit(most);
+    return (await found.execute()).map(toEntry);
+  },
   /** A batch's own entries from a place of the log on. */
   async ofBatchFrom(batch: BatchId, seq: number): Promise<Entry[]> {
     return (

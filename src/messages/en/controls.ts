@@ -30,4 +30,8 @@ export default {
   thePhotoCouldNotSaved: 'The photo could not be saved. Take it again.',
   photo: 'Photo',
   photoOf: 'Photo of {of}',
+  photoTooLarge:
+    '‘{name}’ is {size, number} MB; this phone can open {most, number} MB at most. Take it again at a smaller size.',
+  notAPicture: '‘{name}’ is not a picture that this phone can open. Choose a photo.',
+  photoNotMadeSmaller: '‘{name}’ could not be made smaller on this phone. Take it again.',
 } as const;

@@ -40,4 +40,5 @@ export default {
   esc: 'Esc',
   backWithoutSaving: 'back, without saving',
   language: 'Language',
+  searchKey: 'search',
 } as const;

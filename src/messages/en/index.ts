@@ -11,6 +11,7 @@ import controls from './controls';
 import day from './day';
 import entry from './entry';
 import evidence from './evidence';
+import find from './find';
 import fire from './fire';
 import formats from './formats';
 import frame from './frame';
@@ -49,6 +50,7 @@ export const en = {
   day,
   entry,
   evidence,
+  find,
   fire,
   formats,
   frame,

@@ -390,4 +390,6 @@ export default {
   none2: 'none',
   about4: 'about',
   met: 'met',
+  search: 'Search',
+  searchAbout: 'batches, loads, people, notes and entries',
 } as const;

@@ -28,4 +28,8 @@ export default {
   thePhotoCouldNotSaved: 'No se pudo guardar la foto. Tómala otra vez.',
   photo: 'Foto',
   photoOf: 'Foto de {of}',
+  photoTooLarge:
+    '‘{name}’ pesa {size, number} MB; este teléfono puede abrir {most, number} MB como máximo. Tómala otra vez más pequeña.',
+  notAPicture: '‘{name}’ no es una imagen que este teléfono pueda abrir. Elige una foto.',
+  photoNotMadeSmaller: '‘{name}’ no se pudo reducir en este teléfono. Tómala otra vez.',
 };

@@ -40,4 +40,5 @@ export default {
   esc: 'Esc',
   backWithoutSaving: 'volver sin guardar',
   language: 'Idioma',
+  searchKey: 'buscar',
 };

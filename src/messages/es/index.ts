@@ -12,6 +12,7 @@ import controls from './controls';
 import day from './day';
 import entry from './entry';
 import evidence from './evidence';
+import find from './find';
 import fire from './fire';
 import formats from './formats';
 import frame from './frame';
@@ -50,6 +51,7 @@ export const es: Catalogue = {
   day,
   entry,
   evidence,
+  find,
   fire,
   formats,
   frame,

@@ -391,4 +391,6 @@ export default {
   none2: 'ninguna',
   about4: 'unos',
   met: 'cumplió',
+  search: 'Buscar',
+  searchAbout: 'lotes, cargas, personas, notas y registros',
 };

@@ -9,32 +9,54 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   get acceptance() {
     return say('log.whatWeAccept2');
   },
-  addition: 'added',
-  ambient: 'air',
-  assign: 'task',
+  get addition() {
+    return say('log.kindAddition');
+  },
+  get ambient() {
+    return say('log.kindAmbient');
+  },
+  get assign() {
+    return say('log.kindAssign');
+  },
   get 'bay-wanted'() {
     return say('log.bayNeeded2');
   },
-  built: 'closed',
+  get built() {
+    return say('log.kindBuilt');
+  },
   get charge() {
     return say('log.wentIn3');
   },
-  chore: 'chore',
-  correction: 'correction',
-  cover: 'cover',
+  get chore() {
+    return say('log.kindChore');
+  },
+  get correction() {
+    return say('log.kindCorrection');
+  },
+  get cover() {
+    return say('log.kindCover');
+  },
   get cure() {
     return say('log.curingStarted2');
   },
   get defer() {
     return say('log.postponed2');
   },
-  ended: 'ended',
+  get ended() {
+    return say('log.kindEnded');
+  },
   get 'fire-card'() {
     return say('log.firePlan2');
   },
-  fix: 'changed',
-  hold: 'hold',
-  instrument: 'thermometer',
+  get fix() {
+    return say('log.kindFix');
+  },
+  get hold() {
+    return say('log.kindHold');
+  },
+  get instrument() {
+    return say('log.kindInstrument');
+  },
   get 'lay-up'() {
     return say('log.buildSheet2');
   },
@@ -44,58 +66,106 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   get 'load-heat'() {
     return say('log.stackTemperature2');
   },
-  load: 'load',
-  material: 'material',
-  measures: 'measures',
-  merge: 'joined',
-  method: 'method',
-  moisture: 'moisture',
-  move: 'moved',
-  note: 'note',
+  get load() {
+    return say('log.kindLoad');
+  },
+  get material() {
+    return say('log.kindMaterial');
+  },
+  get measures() {
+    return say('log.kindMeasures');
+  },
+  get merge() {
+    return say('log.kindMerge');
+  },
+  get method() {
+    return say('log.kindMethod');
+  },
+  get moisture() {
+    return say('log.kindMoisture');
+  },
+  get move() {
+    return say('log.kindMove');
+  },
+  get note() {
+    return say('log.kindNote');
+  },
   get observation() {
     return say('log.moistureAndSmell');
   },
-  opened: 'opened',
-  photo: 'photo',
-  plan: 'places',
+  get opened() {
+    return say('log.kindOpened');
+  },
+  get photo() {
+    return say('log.kindPhoto');
+  },
+  get plan() {
+    return say('log.kindPlan');
+  },
   get position() {
     return say('log.location2');
   },
   get 'probe-check'() {
     return say('log.thermometerCheck');
   },
-  ready: 'ready',
-  recipe: 'recipe',
+  get ready() {
+    return say('log.kindReady');
+  },
+  get recipe() {
+    return say('log.kindRecipe');
+  },
   get release() {
     return say('log.released2');
   },
-  'round-settings': 'distances',
-  round: 'round',
-  rule: 'rule',
-  screen: 'screened',
-  'site-map': 'map',
+  get 'round-settings'() {
+    return say('log.kindRoundSettings');
+  },
+  get round() {
+    return say('log.kindRound');
+  },
+  get rule() {
+    return say('log.kindRule');
+  },
+  get screen() {
+    return say('log.kindScreen');
+  },
+  get 'site-map'() {
+    return say('log.kindSiteMap');
+  },
   get 'site-terms'() {
     return say('log.rulesOfTheSite');
   },
-  size: 'size',
+  get size() {
+    return say('log.kindSize');
+  },
   get skip() {
     return say('log.skippedAtACheck2');
   },
   get split() {
     return say('log.splitOff2');
   },
-  stack: 'stacked',
-  template: 'method',
+  get stack() {
+    return say('log.kindStack');
+  },
+  get template() {
+    return say('log.kindTemplate');
+  },
   get terms() {
     return say('log.rulesAndPolicy');
   },
   get transfer() {
     return say('log.removed2');
   },
-  turn: 'turned',
+  get turn() {
+    return say('log.kindTurn');
+  },
   get 'walk-order'() {
     return say('log.orderOfTheWalk2');
   },
-  water: 'watered',
-  work: 'crew',
+  get water() {
+    return say('log.kindWater');
+  },
+  get work() {
+    return say('log.kindWork');
+  },
 };

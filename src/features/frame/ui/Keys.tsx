@@ -2,7 +2,7 @@
 import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { keyHelp, placeByKey } from '@/core/words/places';
+import { keyHelp, placeByKey, PLACES } from '@/core/words/places';
 import { remember } from '@/ui/remember';
 import { Sheet } from '@/ui/Sheet';
 import { keysOff, switchKeys, useKeys, usePlaceKeys } from '@/ui/useKeys';
@@ -13,6 +13,7 @@ const listKeys = () =>
     [say('frame.n1To90'), say('frame.theBatchInBay0')],
     [placeKeys().keys, placeKeys().places],
     ['U', say('frame.cOrF')],
+    ['/', say('frame.searchKey')],
     ['?', say('frame.thisList')],
     ['R T W A J S N', say('frame.onBatchTemperaturesTurnedWatered')],
     ['C', say('frame.onBatchBeingBuiltFinish')],
@@ -34,10 +35,14 @@ export function Keys({
     const place = placeByKey(key);
     if (place) router.push(place.href);
   });
-  useKeys((key) => {
+  useKeys((key, event) => {
     if (key === 'u') {
       remember('zh_unit', unit === 'C' ? 'F' : 'C');
       router.refresh();
+    } else if (key === '/') {
+      // Else the letter is typed into the field that takes the focus.
+      event.preventDefault();
+      router.push(PLACES.find.href);
     } else if (key === '?') setOpen(true);
     else {
       const heap = bayKeys[key];
