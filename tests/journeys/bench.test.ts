@@ -295,7 +295,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
     page,
     '[data-testid=solved]',
     new RegExp(
-      `This is the nearest[^]*${other}: at most [\\d.]+ kg, 45 L was allowed, and it would take`,
+      `This comes closest[^]*${other}: at most [\\d.]+ kg, 45 L was allowed, and it would take`,
     ),
   );
   await fill(page, `${other}, at most`, '400');
