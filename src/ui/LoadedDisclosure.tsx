@@ -1,6 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { useEffect, useState, type ReactNode } from 'react';
+import { useOpened } from './useOpened';
 
 /**
  * What an address of the hub gives; `failed`: it did not answer. Asked for again when the version changes, with the old kept in sight.
@@ -35,33 +36,32 @@ export function useLoaded<T>(
 /** Something to open whose inside is worked out when it is opened, and not for everybody who looks at the page. */
 export function LoadedDisclosure<T>({
   summary,
+  name,
   href,
   version,
-  open,
-  onToggle,
   testId,
   read,
   children,
 }: {
   summary: ReactNode;
+  /** Under which a device remembers whether it is open. */ name: string;
   href: string;
   /** Changes when what stands inside may have changed. */ version: string;
-  open: boolean;
-  onToggle: (open: boolean) => void;
   testId?: string;
   read: (answer: unknown) => T;
   children: (data: T) => ReactNode;
 }) {
+  const [open, setOpen] = useOpened(name);
   const { data, failed } = useLoaded(href, version, open, read);
   return (
     <details
       open={open}
-      onToggle={(e) => onToggle(e.currentTarget.open)}
-      className="ruled pt-1"
+      onToggle={(e) => setOpen(e.currentTarget.open)}
+      className="border-b border-rule"
       data-testid={testId}
     >
       <summary className="cursor-pointer min-h-target flex items-center">
-        <h2 className="!text-lead">{summary}</h2>
+        <h3 className="!text-body">{summary}</h3>
       </summary>
       {data !== null && children(data)}
       {data === null && (

@@ -198,6 +198,17 @@ export const PLACES = {
     },
     key: 'f',
   },
+  phone: {
+    href: '/phone',
+    get name() {
+      return say('terms.connectAPhone');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.connectAPhoneAbout');
+    },
+    key: 'h',
+  },
   more: {
     href: '/more',
     get name() {

@@ -156,4 +156,7 @@ export default {
   wentIntoIt: 'Went into it',
   cameOutOfIt: 'Came out of it',
   joined: 'joined',
+  evidence: 'Evidence',
+  whatWasDone: 'What was done',
+  beyondTheRule: 'Beyond the rule',
 } as const;

@@ -23,6 +23,7 @@ import methods from './methods';
 import mix from './mix';
 import open from './open';
 import places from './places';
+import phone from './phone';
 import plan from './plan';
 import record from './record';
 import round from './round';
@@ -62,6 +63,7 @@ export const en = {
   mix,
   open,
   places,
+  phone,
   plan,
   record,
   round,

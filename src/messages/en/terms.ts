@@ -392,4 +392,6 @@ export default {
   met: 'met',
   search: 'Search',
   searchAbout: 'batches, loads, people, notes and entries',
+  connectAPhone: 'Connect a phone',
+  connectAPhoneAbout: 'whether phones can reach this server, and a code to open it',
 } as const;

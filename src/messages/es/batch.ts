@@ -154,4 +154,7 @@ export default {
   wentIntoIt: 'Entró',
   cameOutOfIt: 'Salió',
   joined: 'se unió',
+  evidence: 'Evidencia',
+  whatWasDone: 'Qué se hizo',
+  beyondTheRule: 'Más allá de la regla',
 };

@@ -24,6 +24,7 @@ import methods from './methods';
 import mix from './mix';
 import open from './open';
 import places from './places';
+import phone from './phone';
 import plan from './plan';
 import record from './record';
 import round from './round';
@@ -63,6 +64,7 @@ export const es: Catalogue = {
   mix,
   open,
   places,
+  phone,
   plan,
   record,
   round,

@@ -393,4 +393,6 @@ export default {
   met: 'cumplió',
   search: 'Buscar',
   searchAbout: 'lotes, cargas, personas, notas y registros',
+  connectAPhone: 'Conectar un teléfono',
+  connectAPhoneAbout: 'si los teléfonos llegan a este servidor, y un código para abrirlo',
 };

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Mark } from '@/charts/marks';
 import { SizeLine } from '@/charts/SizeLine';
 import { HotChoices } from '@/entry/ui/HotChoices';
-import { Disclosure } from '@/ui/Disclosure';
+import { Disclosure, GroupedDisclosure } from '@/ui/Disclosure';
 import type { AdviceView } from '../advice';
 
 /** Danger, before anything else of the page: what to do, what never to do, and whom to call. In a form of its own. */
@@ -208,7 +208,7 @@ export function Diagnoses({ a }: { a: AdviceView }) {
 export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
-    <Disclosure summary={say('batch.whatEachTurningDidTemperature')}>
+    <GroupedDisclosure name="turnings" summary={say('batch.whatEachTurningDidTemperature')}>
       <div className="overflow-x-auto">
         <table className="text-small w-full">
           <thead>
@@ -248,15 +248,16 @@ export function Rebounds({ a }: { a: AdviceView }) {
         </table>
       </div>
       <p className="hint mt-1">{say('batch.hottestPointAtEachCheck')}</p>
-    </Disclosure>
+    </GroupedDisclosure>
   );
 }
 
 export function SizeAdvice({ a }: { a: AdviceView }) {
   const { size } = a;
   return (
-    <Disclosure
-      open={size.small !== null || size.partners.length > 0}
+    <GroupedDisclosure
+      name="size"
+      initially={size.small !== null || size.partners.length > 0}
       summary={
         size.now === null
           ? say('batch.itsSizeNotKnown')
@@ -298,6 +299,6 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
         {say('batch.itsLevelReadDuringTemperature')} <b>{say('batch.moveJoinSplit')}</b>
         {say('batch.aFallingLevelShowsSettles')}
       </p>
-    </Disclosure>
+    </GroupedDisclosure>
   );
 }

@@ -7,7 +7,7 @@ import { Mound, type MoundProps } from '@/charts/Mound';
 import { memoryText } from '@/core/rules/text';
 import { DataTable } from './DataTable';
 import { Section, type SectionPoint } from '@/charts/Section';
-import { Disclosure } from '@/ui/Disclosure';
+import { DisclosureGroup, GroupedDisclosure } from '@/ui/Disclosure';
 import type { gradeView } from '../judged';
 import { Beyond, GradeLine, Strictness } from './Judged';
 import type { AdviceView } from '../advice';
@@ -217,19 +217,27 @@ export function BatchScreen(p: BatchScreenProps) {
           </section>
         )}
         <Diagnoses a={p.advice} />
-        {p.opens.rounds && <DataTable batch={p.id} version={p.version} />}
-        {!p.building && (
-          <>
-            <Rebounds a={p.advice} />
-            <SizeAdvice a={p.advice} />
-          </>
-        )}
-        {p.kin}
-        {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
-        {p.grade && <GradeLine grade={p.grade} />}
-        {p.opens.strictness && <Strictness batch={p.id} version={p.version} />}
-        {p.opens.beyond && <Beyond batch={p.id} version={p.version} />}
-        {!p.building && <Disclosure summary={say('batch.whatWentIntoIt')}>{p.went}</Disclosure>}
+        <DisclosureGroup id="evidence" title={say('batch.evidence')}>
+          {p.opens.rounds && <DataTable batch={p.id} version={p.version} />}
+          {p.verdicts.length > 0 && <Reasons verdicts={p.verdicts} />}
+          {p.grade && <GradeLine grade={p.grade} />}
+          {p.opens.strictness && <Strictness batch={p.id} version={p.version} />}
+        </DisclosureGroup>
+        <DisclosureGroup id="done" title={say('batch.whatWasDone')}>
+          {!p.building && (
+            <>
+              <GroupedDisclosure name="went" summary={say('batch.whatWentIntoIt')}>
+                {p.went}
+              </GroupedDisclosure>
+              <Rebounds a={p.advice} />
+              <SizeAdvice a={p.advice} />
+            </>
+          )}
+          {p.kin}
+        </DisclosureGroup>
+        <DisclosureGroup id="beyond" title={say('batch.beyondTheRule')}>
+          {p.opens.beyond && <Beyond batch={p.id} version={p.version} />}
+        </DisclosureGroup>
         {!p.building && (
           <div className="flex flex-wrap gap-x-5 gap-y-2 items-center ruled pt-3">
             <Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>
@@ -296,7 +304,7 @@ const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => (
 /** Each rule's own words: where it comes from, how it was judged, and every reason. */
 function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
   return (
-    <Disclosure summary={say('batch.howEachRuleWasJudged')}>
+    <GroupedDisclosure name="judged" summary={say('batch.howEachRuleWasJudged')}>
       <ul className="flex flex-col gap-4">
         {verdicts.map((v) => (
           <li key={v.id} className="text-small">
@@ -333,6 +341,6 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
           </li>
         ))}
       </ul>
-    </Disclosure>
+    </GroupedDisclosure>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
-import { useState } from 'react';
+import { useOpened } from '@/ui/useOpened';
 import { LoadedDisclosure } from '@/ui/LoadedDisclosure';
 import { useKeys } from '@/ui/useKeys';
 
@@ -16,9 +16,9 @@ type ReadingsTable = {
 
 /** What stands behind the picture; the key D opens and closes it. */
 export function DataTable({ batch, version }: { batch: string; version: string }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useOpened('readings');
   useKeys((key) => {
-    if (key === 'd') setOpen((was) => !was);
+    if (key === 'd') setOpen(!open);
   });
   return (
     <LoadedDisclosure
@@ -26,8 +26,7 @@ export function DataTable({ batch, version }: { batch: string; version: string }
       href={`/api/batch/${batch}/rounds`}
       read={(answer) => answer as ReadingsTable}
       version={version}
-      open={open}
-      onToggle={setOpen}
+      name="readings"
       testId="data-table"
     >
       {(table) => <Rounds table={table} />}

@@ -2,8 +2,7 @@
 import { say } from '@/messages/say';
 import { upperFirst } from '@/core/quantity/format';
 import { HotSection } from '@/charts/HotSection';
-import { useState } from 'react';
-import { Disclosure } from '@/ui/Disclosure';
+import { GroupedDisclosure } from '@/ui/Disclosure';
 import { LoadedDisclosure } from '@/ui/LoadedDisclosure';
 import type { BeyondView } from '../beyond';
 import type { gradeView, strictnessView } from '../judged';
@@ -12,15 +11,13 @@ const cell = 'py-1 pr-4 align-top';
 
 /** How the verdict hangs on the policy: it teaches why evidence is thin. */
 export function Strictness({ batch, version }: { batch: string; version: string }) {
-  const [open, setOpen] = useState(false);
   return (
     <LoadedDisclosure
       summary={say('batch.judgedMoreLessStrictly')}
       href={`/api/batch/${batch}/strictness`}
       read={(answer) => answer as StrictnessTable}
       version={version}
-      open={open}
-      onToggle={setOpen}
+      name="strictness"
     >
       {(table) => <StrictnessCells table={table} />}
     </LoadedDisclosure>
@@ -76,7 +73,10 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
 /** How good the evidence is, in words, with what would raise it. */
 export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof gradeView>> }) {
   return (
-    <Disclosure summary={say('batch.dataQuality', { toLowerCase: grade.word.toLowerCase() })}>
+    <GroupedDisclosure
+      name="quality"
+      summary={say('batch.dataQuality', { toLowerCase: grade.word.toLowerCase() })}
+    >
       <p className="text-small max-w-[70ch]">{say('batch.apartFromResultWeakestPart')}</p>
       <ul className="text-small mt-1">
         {grade.findings.map((f) => (
@@ -88,7 +88,7 @@ export function GradeLine({ grade }: { grade: NonNullable<ReturnType<typeof grad
           </li>
         ))}
       </ul>
-    </Disclosure>
+    </GroupedDisclosure>
   );
 }
 
@@ -142,15 +142,13 @@ function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: Bey
 
 /** Doses, hot share and survivors: information, labelled as such. */
 export function Beyond({ batch, version }: { batch: string; version: string }) {
-  const [open, setOpen] = useState(false);
   return (
     <LoadedDisclosure
       summary={say('batch.beyondRuleHowFarHeat')}
       href={`/api/batch/${batch}/beyond`}
       read={(answer) => answer as BeyondView}
       version={version}
-      open={open}
-      onToggle={setOpen}
+      name="beyond"
     >
       {(b) => <BeyondFigures b={b} />}
     </LoadedDisclosure>

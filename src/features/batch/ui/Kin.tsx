@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { Disclosure } from '@/ui/Disclosure';
+import { GroupedDisclosure } from '@/ui/Disclosure';
 import type { Tie, Ties } from '../kin';
 
 const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
@@ -32,11 +32,11 @@ const Branch = ({ title, ties }: { title: string; ties: readonly Tie[] }) =>
 export function Kin({ ties }: { ties: Ties }) {
   if (ties.before.length + ties.after.length === 0) return null;
   return (
-    <Disclosure open summary={say('batch.whereCameFromWhereWent')}>
+    <GroupedDisclosure name="kin" initially summary={say('batch.whereCameFromWhereWent')}>
       <div className="grid sm:grid-cols-2 gap-4" data-testid="kin">
         <Branch title={say('batch.wentIntoIt')} ties={ties.before} />
         <Branch title={say('batch.cameOutOfIt')} ties={ties.after} />
       </div>
-    </Disclosure>
+    </GroupedDisclosure>
   );
 }

@@ -118,7 +118,7 @@ export function LogList({
                     {' '}
                     <button
                       type="button"
-                      className="link text-note min-h-[24px]"
+                      className="link text-note min-h-target min-w-target inline-flex items-center justify-end"
                       onClick={() => setLine(l)}
                       aria-label={say('log.correct', { title: l.title, when: l.when })}
                     >
