@@ -284,7 +284,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   // The yard, a heap and the round open with nothing behind them; what was kept is there.
   await open(p.page, proxy.base);
   await waitText(p.page, 'main', /urgent/);
-  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*as of[^]*4 entries wait/);
+  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*as of[^]*4 entries are waiting/);
   await open(p.page, `${proxy.base}/batch/${heaps.Egret}`);
   await waitText(p.page, 'h1', /Egret/);
   await open(p.page, `${proxy.base}/round`);
@@ -374,7 +374,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
     await tap(a, `Save ${v}, `);
   }
   await tap(a, 'Stop');
-  await tap(a, 'No more places');
+  await tap(a, 'No more points');
   await tap(a, 'Done, on to');
   for (let i = 0; i < 2; i += 1) {
     await tap(b, 'Skip point');
@@ -422,7 +422,7 @@ test('a phone whose clock is twenty minutes ahead: its times are put right, and 
   await waitText(
     p.page,
     '[data-testid=device-bar]',
-    /This device’s clock is 20 min ahead|This device’s clock is 19 min ahead/,
+    /This device’s clock is 20 min fast|This device’s clock is 19 min fast/,
   );
   const from = Date.now();
   await waitText(p.page, 'main', /Type P1/);
@@ -484,7 +484,7 @@ test('an id that the log holds with other content is refused, shown, and never o
   await waitText(
     p.page,
     '[data-testid=refused]',
-    /Heron: check of 1[^]*P1 44\.0 °C[^]*already in the log with other content \(temperature check of 5 by [A-Z][a-z]+\)[^]*was not changed/,
+    /Heron: round of 1[^]*P1 44\.0 °C[^]*already in the log with other content \(temperature check of 5 by [A-Z][a-z]+\)[^]*log was not changed/,
   );
   expect(await axe(p.page)).toEqual([]);
   expect(JSON.stringify((await logOf('Heron')).find((e) => e.id === held.id))).toBe(before);
@@ -503,7 +503,7 @@ test('an id that the log holds with other content is refused, shown, and never o
     });
   });
   await tap(p, 'Send as a new entry');
-  await waitText(p.page, '[data-testid=waiting-list]', /Heron: check of 1/);
+  await waitText(p.page, '[data-testid=waiting-list]', /Heron: round of 1/);
   expect(
     await p.page.evaluate(() => [...(window as unknown as { said: Set<string> }).said]),
   ).toEqual([]);
@@ -544,7 +544,7 @@ test('°F on a °C thermometer, a fire, a photo, a text that is none, forty mega
   await tap(p, 'Save 95 °C as it was read');
   await waitText(p.page, 'main', /Type P3/);
   await tap(p, 'Stop');
-  await tap(p, 'No more places');
+  await tap(p, 'No more points');
 
   const input = (await p.page.waitForSelector(
     'input[type=file]',
@@ -637,7 +637,7 @@ test('at the gate with no signal: a load and its two photos wait together, and l
     await waitText(
       p.page,
       'main',
-      i === 0 ? /One photo is sent with the load/ : /2 photos go with the load/,
+      i === 0 ? /One photo is sent with the load/ : /2 photos are sent with the load/,
     );
   }
   await tap(p, 'Log this load');

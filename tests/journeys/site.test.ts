@@ -245,7 +245,7 @@ test('a heap is left out with a reason, and a place is read again with one', asy
   await press(page, 'Still rising');
   await press(page, 'Save 57, go to');
   await press(page, 'Stop');
-  await press(page, 'No more places');
+  await press(page, 'No more points');
   await waitText(page, 'main', /Too few points\. 1 of the 3 points/);
   await press(page, 'Done, on to');
   await until('the temperatures', async () =>
