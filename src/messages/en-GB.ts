@@ -107,6 +107,9 @@ export const enGB: Overrides = {
     yardAndCropWaste: 'garden and crop waste',
   },
   round: {
+    paperTimeExample: '24/11 7:10',
+    paperTimeNotRead:
+      '‘{text}’ is not a time. Type day and clock, such as 24/11 7:10, or the clock alone for the same day.',
     grayDustyMoldThrowsSpores:
       'Grey, dusty mould throws spores: do not breathe it in, and wet it before you turn.',
     colorInside: 'Colour inside',

@@ -92,3 +92,19 @@ export async function submitOrQueue(
     ? { ok: false, problems: kept.problems }
     : { ok: true, already: false, waiting: kept.fate === 'waiting' };
 }
+
+/**
+ * Several entries in one act: all of them wait on this device until the server has them.
+ * @returns what the server said of those that it refused; they are taken back out, since the form still holds them
+ */
+export async function submitAllOrQueue(leaving: readonly Leaving[]): Promise<FieldProblem[]> {
+  await enqueue(leaving);
+  const patience = new Promise<null>((resolve) => {
+    setTimeout(() => resolve(null), PATIENCE_MS);
+  });
+  await Promise.race([sendWaiting(), patience]);
+  const ours = new Set(leaving.map(({ form }) => form.id));
+  const refused = (await listOutbox()).filter((i) => ours.has(i.id) && i.state !== 'waiting');
+  for (const { id } of refused) await outboxStore.remove(id);
+  return refused.flatMap(({ problems }) => problems);
+}

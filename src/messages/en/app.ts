@@ -21,4 +21,5 @@ export default {
   rulesOfThisBatch: 'Rules of this batch',
   buildSheet: 'Build sheet',
   load: 'Load',
+  paperSheet: 'Paper sheet',
 } as const;

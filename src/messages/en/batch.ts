@@ -159,4 +159,5 @@ export default {
   evidence: 'Evidence',
   whatWasDone: 'What was done',
   beyondTheRule: 'Beyond the rule',
+  typePaperSheet: 'Type in a paper sheet',
 } as const;

@@ -1,5 +1,4 @@
 export default {
-  walkAfter: 'walk after {after, number}',
   noSiteHasBeenNamed: 'No site has been named yet.',
   readAgain: 'Read again.',
   undoneAtOnce: 'Undone at once.',
@@ -213,4 +212,18 @@ export default {
   typingMistake: 'Typing mistake',
   itWasStillRising: 'It was still rising',
   theProbeHadMoved: 'The probe had moved',
+  paperSheetOf: 'Paper sheet: {name}',
+  printBlankSheet: 'Print a blank sheet',
+  paperHowTo:
+    'Type the readings as they are on the paper: a row for each time, a column for each point. Enter goes right, the arrow keys up and down. You can also paste from a spreadsheet. Everything you type is kept on this device until you save it.',
+  paperGrid: 'Readings on paper, scrolls sideways',
+  paperTimeOfRow: 'Time, row {row, number}',
+  paperTimeExample: '11/24 7:10',
+  paperCell: '{place}, row {row, number}',
+  paperTimeNotRead:
+    '‘{text}’ is not a time. Type day and clock, such as 11/24 7:10, or the clock alone for the same day.',
+  paperTimeInFuture: 'This time is in the future.',
+  paperTypeAValue: 'Type a value first.',
+  paperAnswerFirst: 'Answer or correct what is marked first.',
+  paperSave: 'Save {readings, plural, one {# reading} other {# readings}}',
 } as const;

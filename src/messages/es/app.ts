@@ -22,4 +22,5 @@ export default {
   rulesOfThisBatch: 'Reglas del lote',
   buildSheet: 'Hoja de armado',
   load: 'Carga',
+  paperSheet: 'Hoja de papel',
 };

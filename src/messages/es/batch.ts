@@ -157,4 +157,5 @@ export default {
   evidence: 'Evidencia',
   whatWasDone: 'Qué se hizo',
   beyondTheRule: 'Más allá de la regla',
+  typePaperSheet: 'Pasar una hoja de papel',
 };

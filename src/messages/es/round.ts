@@ -1,5 +1,4 @@
 export default {
-  walkAfter: 'recorrido después de {after, number}',
   noSiteHasBeenNamed: 'Aún no hay sitio.',
   readAgain: 'Medido otra vez.',
   undoneAtOnce: 'Deshecho de inmediato.',
@@ -214,4 +213,18 @@ export default {
   typingMistake: 'Error al escribir',
   itWasStillRising: 'Aún subía',
   theProbeHadMoved: 'La sonda se movió',
+  paperSheetOf: 'Hoja de papel: {name}',
+  printBlankSheet: 'Imprimir una hoja en blanco',
+  paperHowTo:
+    'Escribe las lecturas como están en el papel: una fila por hora, una columna por punto. Enter va a la derecha; las flechas, arriba y abajo. También puedes pegar desde una hoja de cálculo. Lo que escribes queda en este aparato hasta que lo guardes.',
+  paperGrid: 'Lecturas en papel, se desplaza de lado',
+  paperTimeOfRow: 'Hora, fila {row, number}',
+  paperTimeExample: '24/11 7:10',
+  paperCell: '{place}, fila {row, number}',
+  paperTimeNotRead:
+    '‘{text}’ no es una hora. Escribe día y hora, como 24/11 7:10, o solo la hora para el mismo día.',
+  paperTimeInFuture: 'Esta hora está en el futuro.',
+  paperTypeAValue: 'Escribe antes un valor.',
+  paperAnswerFirst: 'Responde o corrige antes lo señalado.',
+  paperSave: 'Guardar {readings, plural, one {# lectura} other {# lecturas}}',
 };

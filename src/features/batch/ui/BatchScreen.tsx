@@ -247,6 +247,9 @@ export function BatchScreen(p: BatchScreenProps) {
               <Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>
                 {say('batch.rulesPolicyThisBatch')}
               </Link>
+              <Link prefetch={false} className="link" href={`/batch/${p.id}/paper`}>
+                {say('batch.typePaperSheet')}
+              </Link>
               <Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>
                 {say('batch.compareWithOthers')}
               </Link>

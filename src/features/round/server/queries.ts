@@ -22,7 +22,7 @@ export async function loadOfflineRoundData(): Promise<OfflineRoundData | null> {
     prefs.by,
     { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at },
     prefs.volume,
-    (after) => v5(say('round.walkAfter', { after }), site.id),
+    (after) => v5(`walk after ${after}`, site.id),
   );
 }
 
