@@ -155,4 +155,7 @@ export const enGB: Overrides = {
     colderThanAirAtProbe: '{says}, colder than the air at {against}. Is the probe in the heap?',
     doNotOpenAirFeeds: 'Do not open it: air feeds a smouldering fire.',
   },
+  units: {
+    litersUnit: 'litres',
+  },
 };

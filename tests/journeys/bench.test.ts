@@ -8,6 +8,7 @@ import {
   fill,
   open,
   press,
+  pressKey,
   sleep,
   startSite,
   textOf,
@@ -79,10 +80,6 @@ const heap = (code: string, name: string): { id: string; entries: NewEntry[] } =
 };
 const select = async (page: Page, label: string, value: string): Promise<void> => {
   await page.select(`select[aria-label="${label}"]`, value);
-};
-const pressKey = async (page: Page, within: string): Promise<void> => {
-  const b = await page.waitForSelector(`${within} .btn.key:not([disabled])`, { visible: true });
-  await b!.click();
 };
 
 test('at the gate: taken in, held with what is to be asked, refused with what was done; unknown stays unknown', async () => {

@@ -284,7 +284,11 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   // The yard, a heap and the round open with nothing behind them; what was kept is there.
   await open(p.page, proxy.base);
   await waitText(p.page, 'main', /urgent/);
-  await waitText(p.page, '[data-testid=device-bar]', /No signal\.[^]*as of[^]*4 entries are waiting/);
+  await waitText(
+    p.page,
+    '[data-testid=device-bar]',
+    /No signal\.[^]*as of[^]*4 entries are waiting/,
+  );
   await open(p.page, `${proxy.base}/batch/${heaps.Egret}`);
   await waitText(p.page, 'h1', /Egret/);
   await open(p.page, `${proxy.base}/round`);

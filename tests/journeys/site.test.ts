@@ -98,7 +98,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   const effects = await waitText(
     page,
     '[data-testid=check-effects]',
-    /Saved as it is, it corrects readings from now on\. No verdict so far changes\.[^]*If it was as far off ever since/,
+    /Saved as it is, it corrects readings from now on\. No verdict so far changes\.[^]*If it was as far off since/,
   );
   expect(effects).toMatch(/Finch: [^]*would be lost/);
   expect(await axe(page)).toEqual([]);

@@ -240,3 +240,9 @@ export async function axe(page: Page): Promise<string[]> {
     );
   });
 }
+
+/** Presses the key button of a form: the one that saves it. */
+export const pressKey = async (page: Page, within: string): Promise<void> => {
+  const b = await page.waitForSelector(`${within} .btn.key:not([disabled])`, { visible: true });
+  await b!.click();
+};

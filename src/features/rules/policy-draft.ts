@@ -33,7 +33,9 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
     get label() {
       return say('rules.aFullCheckHasAt');
     },
-    unit: 'points',
+    get unit() {
+      return say('units.pointsUnit');
+    },
     get hint() {
       return say('rules.aCheckWithFewerPoints');
     },
@@ -90,7 +92,9 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
     get label() {
       return say('rules.daysInRowWithoutReadings');
     },
-    unit: 'days',
+    get unit() {
+      return say('units.daysUnit');
+    },
     get hint() {
       return say('rules.onlyWhenDaysCounted');
     },
@@ -102,7 +106,9 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
     get label() {
       return say('rules.aThermometerCheckValidFor');
     },
-    unit: 'days',
+    get unit() {
+      return say('units.daysUnit');
+    },
     get hint() {
       return say('rules.leaveEmptyForNoNotes');
     },

@@ -122,4 +122,5 @@ export default {
   dial2: 'dial',
   digital2: 'digital',
   glass2: 'glass',
+  endOfScale: 'to',
 } as const;

@@ -226,4 +226,5 @@ export default {
   paperTypeAValue: 'Type a value first.',
   paperAnswerFirst: 'Answer or correct what is marked first.',
   paperSave: 'Save {readings, plural, one {# reading} other {# readings}}',
+  laterEntryMarkedLate: 'The log shows both times, and marks what comes in more than a day later',
 } as const;

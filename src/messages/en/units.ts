@@ -8,4 +8,9 @@ export default {
   cm: '{cm, number} cm',
   aheadOther: '{aheadMs} {aheadMs2, select, ahead {fast} other {slow}}',
   and: '{names} and {names2}',
+  minutes: 'minutes',
+  seconds: 'seconds',
+  daysUnit: 'days',
+  litersUnit: 'liters',
+  pointsUnit: 'points',
 } as const;

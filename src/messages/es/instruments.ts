@@ -120,4 +120,5 @@ export default {
   dial2: 'de carátula',
   digital2: 'digital',
   glass2: 'de vidrio',
+  endOfScale: 'hasta',
 };

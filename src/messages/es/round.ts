@@ -227,4 +227,6 @@ export default {
   paperTypeAValue: 'Escribe antes un valor.',
   paperAnswerFirst: 'Responde o corrige antes lo señalado.',
   paperSave: 'Guardar {readings, plural, one {# lectura} other {# lecturas}}',
+  laterEntryMarkedLate:
+    'La bitácora muestra ambas horas y marca lo que llega con más de un día de retraso',
 };

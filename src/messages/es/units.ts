@@ -8,4 +8,9 @@ export default {
   cm: '{cm, number} cm',
   aheadOther: '{aheadMs} {aheadMs2, select, ahead {adelantado} other {atrasado}}',
   and: '{names} y {names2}',
+  minutes: 'minutos',
+  seconds: 'segundos',
+  daysUnit: 'días',
+  litersUnit: 'litros',
+  pointsUnit: 'puntos',
 };

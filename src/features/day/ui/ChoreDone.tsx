@@ -61,7 +61,7 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
           <p className="caution">{CAUTION.raw}</p>
           <Field
             label={say('day.howMuch')}
-            unit="litres"
+            unit={say('units.litersUnit')}
             inputMode="decimal"
             value={litres}
             onChange={(e) => setLitres(e.target.value)}

@@ -151,7 +151,7 @@ export function InstrumentForm({
         />
         <Field
           label={say('instruments.settlingTime')}
-          unit="seconds"
+          unit={say('units.seconds')}
           inputMode="numeric"
           value={settle}
           onChange={(e) => setSettle(e.target.value)}
@@ -165,7 +165,7 @@ export function InstrumentForm({
           onChange={(e) => setMin(e.target.value)}
         />
         <Field
-          label="to"
+          label={say('instruments.endOfScale')}
           unit={`°${unit}`}
           inputMode="decimal"
           value={max}
@@ -181,7 +181,7 @@ export function InstrumentForm({
         />
         <Field
           label={say('instruments.checkItEvery')}
-          unit="days"
+          unit={say('units.daysUnit')}
           inputMode="numeric"
           value={every}
           onChange={(e) => setEvery(e.target.value)}

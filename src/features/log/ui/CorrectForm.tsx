@@ -127,7 +127,7 @@ function PartFields({
       {parts.kind === 'water' && (
         <Field
           label={say('log.howMuch')}
-          unit="litres"
+          unit={say('units.litersUnit')}
           inputMode="decimal"
           value={right.litres}
           onChange={(e) => set({ litres: e.target.value })}

@@ -52,7 +52,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
       />
       <Field
         label={say('log.howMuch')}
-        unit="litres"
+        unit={say('units.litersUnit')}
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}

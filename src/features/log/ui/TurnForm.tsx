@@ -135,14 +135,14 @@ export function TurnForm({ heap, onDone }: FormProps) {
       <div className="grid grid-cols-3 gap-3">
         <Field
           label={say('log.cleanWater')}
-          unit="litres"
+          unit={say('units.litersUnit')}
           inputMode="decimal"
           value={litres}
           onChange={(e) => setLitres(e.target.value)}
         />
         <Field
           label={say('log.time')}
-          unit="minutes"
+          unit={say('units.minutes')}
           inputMode="numeric"
           value={minutes}
           onChange={(e) => setMinutes(e.target.value)}

@@ -45,7 +45,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
       {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
       <Field
         label={say('log.howMuch')}
-        unit="litres"
+        unit={say('units.litersUnit')}
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}

@@ -571,7 +571,7 @@ function FeelStep({
             value={when}
             max={localInput(data.site.timeZone, serverNow())}
             onChange={(e) => setWhen(e.target.value || null)}
-            hint="The log shows both times; what comes in more than a day later is marked late"
+            hint={say('round.laterEntryMarkedLate')}
           />
         )}
         {noting && (

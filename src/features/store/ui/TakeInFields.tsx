@@ -224,7 +224,7 @@ function RipeningFields({ draft, set }: Omit<Section, 'reading'>) {
       {draft.ripening && (
         <Field
           label={say('store.readyIn')}
-          unit="days"
+          unit={say('units.daysUnit')}
           inputMode="decimal"
           value={draft.days}
           placeholder={String(RIPENING[draft.ripening].days)}
