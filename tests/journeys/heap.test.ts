@@ -153,7 +153,7 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
   await waitText(page, '[data-testid=log]', /squeeze test: a drop or two: right, smell: earthy/);
 
   await (await page.waitForSelector(
-    '::-p-xpath(//button[starts-with(@aria-label, "Correct: Round of 5")])',
+    '::-p-xpath(//button[starts-with(@aria-label, "Correct: Temperature check of 5")])',
   ))!.click();
   await page.select(
     '#which',

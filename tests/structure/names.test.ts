@@ -10,6 +10,7 @@ const FRAMEWORK = new Set([
   'POST',
   'dynamic',
   'metadata',
+  'generateMetadata',
   'viewport',
   'default',
   'up',

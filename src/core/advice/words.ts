@@ -10,6 +10,7 @@ import {
   tempText,
   upperFirst,
   volumeText,
+  orText,
 } from '../quantity/format';
 import { localParts } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
@@ -1143,19 +1144,20 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
           a.hot.level === 'danger' || a.hot.answeredAt !== null || a.hot.old
             ? w.heading
             : say('advice.coolIt', {
-                choices: a.hot.choices
-                  .filter((c) => c !== 'look-again')
-                  .slice(0, 2)
-                  .map(
-                    (c) =>
-                      ({
-                        turn: say('advice.turn2'),
-                        split: say('advice.split'),
-                        wet: say('advice.water'),
-                        'cap-off': say('advice.takeTheCapOff'),
-                      })[c as 'turn'],
-                  )
-                  .join(' or '),
+                choices: orText(
+                  a.hot.choices
+                    .filter((c) => c !== 'look-again')
+                    .slice(0, 2)
+                    .map(
+                      (c) =>
+                        ({
+                          turn: say('advice.turn2'),
+                          split: say('advice.split'),
+                          wet: say('advice.water'),
+                          'cap-off': say('advice.takeTheCapOff'),
+                        })[c as 'turn'],
+                    ),
+                ),
               }),
         why: `${w.why} ${w.follow}`,
         caution: a.hot.level === 'danger' ? CAUTION.danger : CAUTION.steam,

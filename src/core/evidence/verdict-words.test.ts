@@ -43,7 +43,7 @@ describe('the verdict as a grower would say it', () => {
       'Still needed: 3 d 6 h more at 55 °C as the median of its points. Could be met on Thu 21 May at the earliest.',
     );
     expect(say({ creditedHours: 400 })).toBe(
-      'Needs 2 more turnings. The time is reached. Now it needs the turning and a hot check after it.',
+      'Still needed: 2 more turnings. The time is reached. Now it needs the turning and a hot check after it.',
     );
   });
   test('proven names when, how long and how often turned', () => {

@@ -1,3 +1,4 @@
+import { orText } from '../quantity/format';
 import { say } from '../../messages/say';
 import { z } from 'zod';
 import { isTimeZone } from '../quantity/calendar';
@@ -150,7 +151,7 @@ function issueText(issue: {
     });
   if (issue.code === 'invalid_value' && Array.isArray(issue.values))
     return say('formats.mustBeNot2', {
-      values: issue.values.map((v) => JSON.stringify(v)).join(' or '),
+      values: orText(issue.values.map((v) => JSON.stringify(v))),
       input: shownInput(issue.input) ?? '',
     });
   if (issue.code === 'invalid_union')

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import { instantsOfLocal } from '../quantity/calendar';
 import { isoOf, parseInstant, type Instant } from '../quantity/instant';
 import type { FileReading } from '../log/shapes';
@@ -105,11 +106,9 @@ function timeOf(
   const whole = parseInstant(text.replace(' ', 'T'));
   if (whole !== null) return whole;
   const local = localOf(text, dateOrder);
-  if (local === null)
-    return `'${text}' is not a time such as 2026-05-01 07:30 or 2026-05-01T07:30+02:00`;
+  if (local === null) return say('formats.csvNotATime', { text });
   const passes = instantsOfLocal(timeZone, local);
-  if (passes.length === 0)
-    return `the clock in ${timeZone} never showed ${text}: it was put forward`;
+  if (passes.length === 0) return say('formats.csvClockNeverShowed', { timeZone, text });
   return passes.find((at) => at > after) ?? firstOf(passes);
 }
 
@@ -130,15 +129,16 @@ export function readCsv(rows: readonly (readonly string[])[], options: CsvOption
   });
   if (columns.time === undefined)
     return fail(
-      `no column is called time (found: ${
-        header
-          .map((h) => h.trim())
-          .filter(Boolean)
-          .join(', ') || 'nothing'
-      })`,
+      say('formats.csvNoTimeColumn', {
+        found:
+          header
+            .map((h) => h.trim())
+            .filter(Boolean)
+            .join(', ') || say('formats.csvNoColumns'),
+      }),
     );
   if (options.shape === 'long' && (columns.point === undefined || columns.value === undefined))
-    return fail('the long form needs the columns time, point and value');
+    return fail(say('formats.csvLongForm'));
   return options.shape === 'long'
     ? readLong(
         rows,
@@ -177,18 +177,18 @@ function readLong(
       typeof at === 'string'
         ? at
         : point === ''
-          ? 'the point is empty'
+          ? say('formats.csvPointEmpty')
           : value === null
-            ? `'${cell('value')}' is not a temperature`
+            ? say('formats.csvNotATemperature', { text: cell('value') })
             : unit !== 'C' && unit !== 'F'
-              ? `the unit '${unit}' is neither C nor F`
+              ? say('formats.csvUnit', { unit })
               : flag !== '' && flag !== 'superseded' && flag !== 'rejected'
-                ? `the flag '${flag}' is neither superseded nor rejected`
+                ? say('formats.csvFlag', { flag })
                 : ids.has(id)
-                  ? `the id '${id}' stands in an earlier row too`
+                  ? say('formats.csvIdTwice', { id })
                   : null;
     if (reason !== null || typeof at === 'string' || value === null) {
-      bad.push({ line, reason: reason ?? 'cannot be read' });
+      bad.push({ line, reason: reason ?? say('formats.csvUnreadable') });
       return;
     }
     last.set(point, at);
@@ -227,13 +227,13 @@ function readWide(
     return {
       points: [],
       readings: [],
-      bad: [{ line: 1, reason: 'there is no column beside the time' }],
+      bad: [{ line: 1, reason: say('formats.csvOneColumn') }],
     };
   if (new Set(places.map((p) => p.name)).size < places.length)
     return {
       points: [],
       readings: [],
-      bad: [{ line: 1, reason: 'two columns have the same name; every point needs its own' }],
+      bad: [{ line: 1, reason: say('formats.csvSameName') }],
     };
   const readings: FileReading[] = [];
   const bad: BadRow[] = [];
@@ -252,7 +252,10 @@ function readWide(
     if (wrong) {
       bad.push({
         line,
-        reason: `'${itemAt(row, wrong.i).trim()}' under ${wrong.name} is not a temperature`,
+        reason: say('formats.csvUnderNotATemperature', {
+          text: itemAt(row, wrong.i).trim(),
+          name: wrong.name,
+        }),
       });
       return;
     }

@@ -121,7 +121,7 @@ describe('the batch file', () => {
       (f) => {
         (f.batch as Deep).method = 'buried';
       },
-      /^batch\.method: must be "turned" or/,
+      /^batch\.method: must be "turned", "static" or/,
     ],
     [
       'grace longer than the gap',
@@ -284,7 +284,7 @@ describe('tables of temperatures', () => {
     );
     expect(bad.map((b) => b.line)).toEqual([2, 3, 4, 5, 6]);
     expect(bad.map((b) => b.reason).join('\n')).toMatch(
-      /'soon' is not a time.*\n'warm' is not a temperature\n.*put forward\nthe point is empty\n/,
+      /'soon' is not a time.*\n'warm' is not a temperature\n.*set forward\nthe point is empty\n/,
     );
   });
   test('the hour that the clock repeats is told by the order of the rows', () => {

@@ -116,6 +116,16 @@ export const listText = (names: readonly string[]): string =>
     ? names.join('')
     : say('units.and', { names: names.slice(0, -1).join(', '), names2: names.at(-1)! });
 
+/** `a`, `a or b`, `a, b or c`. */
+export const orText = (names: readonly string[]): string =>
+  names.length < 2
+    ? names.join('')
+    : say('units.or', { a: names.slice(0, -1).join(', '), b: names.at(-1)! });
+
+/** `25 to 30`. */
+export const rangeText = ([low, high]: readonly [number, number]): string =>
+  say('units.range', { low, high });
+
 /** What there is to say of several things, in order, parted by commas; what is left out says nothing. */
 export const joinParts = (...parts: (string | false | null | undefined)[]): string =>
   parts.filter((part): part is string => Boolean(part)).join(', ');

@@ -1,3 +1,4 @@
+import { listText } from '../quantity/format';
 import { say } from '../../messages/say';
 
 type DoubtFacts =
@@ -18,7 +19,7 @@ export function planDoubtText(d: DoubtFacts): string {
     case 'DEEPER_THAN_STEM':
       return say('terms.theThermometerMLongOne', {
         stemM: d.stemM,
-        places: d.places.join(' and '),
+        places: listText(d.places),
         places2: d.places.length,
       });
     case 'NO_CORE':
@@ -34,7 +35,7 @@ export function planDoubtText(d: DoubtFacts): string {
       });
     case 'BORDERS':
       return say('terms.itBordersOnStayM', {
-        neighbours: d.neighbours.join(' and '),
+        neighbours: listText(d.neighbours),
         keepM: d.keepM,
       });
     case 'NEAR_BORDER':

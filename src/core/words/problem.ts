@@ -95,7 +95,9 @@ export const PROBLEM = {
   get noPhoto() {
     return say('terms.itsPhotoHasNotArrived');
   },
-  limitsOrder: 'warn, act and danger must each lie above the one before',
+  get limitsOrder() {
+    return say('terms.limitsOrder');
+  },
   get templateId() {
     return say('terms.smallLettersFiguresHyphensOnly');
   },

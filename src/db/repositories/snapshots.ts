@@ -135,6 +135,15 @@ export const snapshotRepo = (db: Db) => ({
     const rechecks = snapshots.flatMap((s) => s.recheckAt ?? []);
     return { snapshots, recheckAt: rechecks.length > 0 ? Math.min(...rechecks) : null };
   },
+  /** What a batch is called; null: there is no such batch. */
+  async nameOf(batch: string): Promise<string | null> {
+    const row = await db
+      .selectFrom('batch_snapshot')
+      .select(sql<string>`coalesce(digest->>'name', digest->>'code')`.as('name'))
+      .where(sql`batch::text`, '=', batch)
+      .executeTakeFirst();
+    return row?.name ?? null;
+  },
   async dropAll(site: string): Promise<void> {
     await db.deleteFrom('batch_snapshot').where('site', '=', site).execute();
   },

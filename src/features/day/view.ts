@@ -79,17 +79,17 @@ export type TodayView = {
   readonly fireCard: boolean;
 };
 
-const LACKS = {
-  get time() {
-    return say('day.doesNotFitIntoToday');
-  },
-  get machine() {
-    return say('day.theMachineHasNoTime');
-  },
-  get driver() {
-    return say('day.noMachineOperatorToday');
-  },
-} as const;
+/** Why a task does not fit into the day. */
+function lacksText(lacks: 'time' | 'machine' | 'driver', machineName: string | null): string {
+  switch (lacks) {
+    case 'time':
+      return say('day.doesNotFitIntoToday');
+    case 'machine':
+      return say('day.theMachineHasNoTime', { machine: machineName ?? say('day.theMachine') });
+    case 'driver':
+      return say('day.noMachineOperatorToday');
+  }
+}
 const hrefOf = ({ kind, batch, name, load }: Task): string =>
   kind === 'load'
     ? `/store/${load!.id}`
@@ -156,9 +156,7 @@ export function todayView(
       who: place?.who ?? t.who,
       minutes: durationText(t.minutes / 60),
       machine: t.machine ? (machineName ?? say('day.machine2')) : null,
-      lacks: place?.lacks
-        ? LACKS[place.lacks].replace('the machine', machineName ?? say('day.theMachine'))
-        : null,
+      lacks: place?.lacks ? lacksText(place.lacks, machineName) : null,
       cost: costText(t, locale),
       putOff: off
         ? say('day.notpossibleNotPossibleOtherBy', {

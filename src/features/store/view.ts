@@ -371,7 +371,7 @@ export function loadPage(
               l.readyFrom <= now
                 ? say('store.itShouldByNow', { statewords: STATE_WORDS[l.becomes] })
                 : say('store.readyFrom3', {
-                    doing: ripening(l.becomes)?.doing ?? 'Ripening',
+                    doing: ripening(l.becomes)?.doing ?? say('store.aging'),
                     readyFrom: dayText(timeZone, l.readyFrom),
                   }),
           }

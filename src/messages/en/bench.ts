@@ -247,4 +247,6 @@ export default {
   volume: 'volume',
   carbon: 'carbon',
   nitrogen: 'nitrogen',
+  correctMarkedFirst: 'Correct what is marked first.',
+  correctMarkedAmounts: 'Correct the marked amounts, and the mix is worked out again.',
 } as const;

@@ -34,4 +34,5 @@ export default {
     '‘{name}’ is {size, number} MB; this phone can open {most, number} MB at most. Take it again at a smaller size.',
   notAPicture: '‘{name}’ is not a picture that this phone can open. Choose a photo.',
   photoNotMadeSmaller: '‘{name}’ could not be made smaller on this phone. Take it again.',
+  correctWhatIsMarkedAbove: 'Correct what is marked above.',
 } as const;

@@ -1,6 +1,6 @@
 export default {
   doesNotFitIntoToday: 'does not fit into today',
-  theMachineHasNoTime: 'the machine has no time left today',
+  theMachineHasNoTime: '{machine} has no time left today',
   noMachineOperatorToday: 'no machine operator today',
   since: 'since {due}',
   by: 'by {due}',

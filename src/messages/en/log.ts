@@ -446,4 +446,9 @@ export default {
   kindTurn: 'turned',
   kindWater: 'watered',
   kindWork: 'crew and hours',
+  sayWhyInFewWords: 'Say why in a few words.',
+  steam: 'steam',
+  flies: 'flies',
+  rats: 'rats',
+  otherPests: 'other pests',
 } as const;

@@ -134,4 +134,5 @@ export default {
     'Its values were written down from memory: check with your local authority.',
   turned: 'turned',
   static: 'static',
+  correctMarkedFigures: 'Correct the marked figures to see how a batch is judged.',
 } as const;

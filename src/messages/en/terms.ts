@@ -394,4 +394,5 @@ export default {
   searchAbout: 'batches, loads, people, notes and entries',
   connectAPhone: 'Connect a phone',
   connectAPhoneAbout: 'whether phones can reach this server, and a code to open it',
+  limitsOrder: 'warn, act and danger must each be above the one before',
 } as const;

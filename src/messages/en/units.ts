@@ -13,4 +13,6 @@ export default {
   daysUnit: 'days',
   litersUnit: 'liters',
   pointsUnit: 'points',
+  or: '{a} or {b}',
+  range: '{low, number} to {high, number}',
 } as const;

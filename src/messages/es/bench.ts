@@ -249,4 +249,6 @@ export default {
   volume: 'volumen',
   carbon: 'carbono',
   nitrogen: 'nitrógeno',
+  correctMarkedFirst: 'Corrige antes lo señalado.',
+  correctMarkedAmounts: 'Corrige las cantidades señaladas y la mezcla se calcula otra vez.',
 };

@@ -32,4 +32,5 @@ export default {
     '‘{name}’ pesa {size, number} MB; este teléfono puede abrir {most, number} MB como máximo. Tómala otra vez más pequeña.',
   notAPicture: '‘{name}’ no es una imagen que este teléfono pueda abrir. Elige una foto.',
   photoNotMadeSmaller: '‘{name}’ no se pudo reducir en este teléfono. Tómala otra vez.',
+  correctWhatIsMarkedAbove: 'Corrige lo señalado arriba.',
 };

@@ -1,6 +1,6 @@
 export default {
   doesNotFitIntoToday: 'no cabe hoy',
-  theMachineHasNoTime: 'la máquina ya no tiene tiempo hoy',
+  theMachineHasNoTime: '{machine} ya no tiene tiempo hoy',
   noMachineOperatorToday: 'hoy no hay operador de máquina',
   since: 'desde {due}',
   by: 'antes de {due}',

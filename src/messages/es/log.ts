@@ -448,4 +448,9 @@ export default {
   kindTurn: 'volteo',
   kindWater: 'riego',
   kindWork: 'cuadrilla y horas',
+  sayWhyInFewWords: 'Di por qué en pocas palabras.',
+  steam: 'vapor',
+  flies: 'moscas',
+  rats: 'ratas',
+  otherPests: 'otras plagas',
 };

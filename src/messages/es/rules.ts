@@ -132,4 +132,5 @@ export default {
     'Sus valores se escribieron de memoria: consulta con tu autoridad local.',
   turned: 'volteado',
   static: 'estático',
+  correctMarkedFigures: 'Corrige las cifras señaladas para ver cómo se juzga un lote.',
 };

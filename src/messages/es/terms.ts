@@ -395,4 +395,5 @@ export default {
   searchAbout: 'lotes, cargas, personas, notas y registros',
   connectAPhone: 'Conectar un teléfono',
   connectAPhoneAbout: 'si los teléfonos llegan a este servidor, y un código para abrirlo',
+  limitsOrder: 'vigilar, actuar y peligro deben ser cada uno mayor que el anterior',
 };

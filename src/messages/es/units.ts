@@ -13,4 +13,6 @@ export default {
   daysUnit: 'días',
   litersUnit: 'litros',
   pointsUnit: 'puntos',
+  or: '{a} o {b}',
+  range: '{low, number} a {high, number}',
 };

@@ -1,10 +1,6 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { BatchPage as default } from '@/features/batch/server/pages/BatchPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.batch');
-  },
-};
+export const generateMetadata = titleOfBatch(() => say('app.batch'));

@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { joinParts } from '../../quantity/format';
+import { joinParts, listText } from '../../quantity/format';
 import { SQUEEZE_WORDS } from '../../words/feel';
 import { describeKind } from './kind';
 import { Words, origin, walk } from './shared';
@@ -44,6 +44,17 @@ const NOTHING_SEEN = {
     return say('log.noSeepage');
   },
 } as const;
+const PEST_WORDS = {
+  get flies() {
+    return say('log.flies');
+  },
+  get rats() {
+    return say('log.rats');
+  },
+  get other() {
+    return say('log.otherPests');
+  },
+} as const satisfies Readonly<Record<(typeof PESTS)[number], string>>;
 const LOOKED_FOR = ['growth', 'steam', 'pests', 'seepage'] as const;
 const COLOUR_WORDS = {
   get 'as-built'() {
@@ -74,11 +85,10 @@ function observed(data: ObservationData): string {
     squeezeText(data),
     data.smell && say('log.smell', { smell: data.smell }),
     data.growth && data.growth !== 'none' && say('log.mold', { growth: data.growth }),
-    data.steam && data.steam !== 'none' && (data.steam === 'much' ? say('log.muchSteam') : 'steam'),
-    data.pests !== undefined &&
-      pestsOf(data.pests)
-        .map((p) => (p === 'other' ? 'other pests' : p))
-        .join(' and '),
+    data.steam &&
+      data.steam !== 'none' &&
+      (data.steam === 'much' ? say('log.muchSteam') : say('log.steam')),
+    data.pests !== undefined && listText(pestsOf(data.pests).map((p) => PEST_WORDS[p])),
     data.seepage &&
       data.seepage !== 'none' &&
       (data.seepage === 'much' ? say('log.muchSeepage') : 'seepage'),

@@ -21,9 +21,7 @@ const known = (knowing: readonly ReleaseDoubt[]): string[] => knowing.map((d) =>
 
 /** What whoever let it go said to know, in a log; nothing: ''. */
 export const knowingLogText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
-  knowing && knowing.length > 0
-    ? say('log.although', { knowing: known(knowing).join(' and ') })
-    : '';
+  knowing && knowing.length > 0 ? say('log.although', { knowing: listText(known(knowing)) }) : '';
 /** The same behind a clause of the printed record. */
 export const knowingText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
   knowing && knowing.length > 0 ? say('log.although2', { knowing: listText(known(knowing)) }) : '';

@@ -97,9 +97,7 @@ export function HowItIsLaidUp({
       <LayUpKey {...props} onLayUp={onLayUp} />
       {(lines.length === 0 || !bench.sound) && (
         <p role="status" className="hint font-semibold">
-          {lines.length === 0
-            ? say('bench.addAMaterialFirst')
-            : 'Put right what is marked on the bench first.'}
+          {lines.length === 0 ? say('bench.addAMaterialFirst') : say('bench.correctMarkedFirst')}
         </p>
       )}
     </>

@@ -63,7 +63,7 @@ function useAnswer(question: SolveReading['question'], ask: SolveProps['ask']) {
 
 const missingOf = ({ rows, question }: SolveReading): string | null => {
   if (rows.length === 0) return say('bench.addSomethingWithKnownAmount');
-  return question === null ? 'Put right what is marked above.' : null;
+  return question === null ? say('controls.correctWhatIsMarkedAbove') : null;
 };
 
 function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolveProps) {

@@ -54,7 +54,7 @@ function Says({
 }) {
   return (
     <p className="text-says leading-[1.3]" data-testid="says" aria-live="polite">
-      {mix ? mixSays(mix) : 'Put the marked amounts right, and the mix is worked out again.'}
+      {mix ? mixSays(mix) : say('bench.correctMarkedAmounts')}
       {mix && chosen ? (
         <>
           {' '}

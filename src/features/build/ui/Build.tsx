@@ -51,7 +51,7 @@ function ChargeForm({
     ...(words.trim() ? { words: words.trim() } : {}),
   };
   const missing = !put.sound
-    ? 'Put right what is marked above.'
+    ? say('controls.correctWhatIsMarkedAbove')
     : litres === null
       ? say('build.typeLitersWaterAsNumber')
       : put.parts.length === 0 && Object.keys(rest).length === 0

@@ -203,7 +203,7 @@ export function InstrumentForm({
             : taken
               ? say('instruments.thereAlreadyThermometerWithName')
               : bad !== null
-                ? 'Put right what is marked above.'
+                ? say('controls.correctWhatIsMarkedAbove')
                 : null
         }
         onKeep={() => entry.save({ instrument })}

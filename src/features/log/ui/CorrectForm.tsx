@@ -191,11 +191,11 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
       ? say('log.typeTheRightValue')
       : (problem ??
         (how === 'parts' && instead === null
-          ? 'Type litres as a number, or leave it empty.'
+          ? say('log.typeLitersAsNumberOr')
           : how === 'parts' && right.at === ''
-            ? 'Say when it happened.'
+            ? say('waiting.sayWhenItHappened')
             : reason.trim().length < 3
-              ? 'Say why in a few words.'
+              ? say('log.sayWhyInFewWords')
               : null));
   const data =
     missing !== null

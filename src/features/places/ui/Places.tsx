@@ -90,7 +90,7 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
       <KeepBar
         entry={entry}
         label={say('places.saveThesePoints', { points: points.length })}
-        missing={ready ? null : 'Put right what is marked above.'}
+        missing={ready ? null : say('controls.correctWhatIsMarkedAbove')}
         onKeep={() => entry.save({ points })}
       />
     </section>

@@ -87,9 +87,7 @@ export function PolicyFields({
         <p className="hint">{say('rules.aPointWithNoZone')}</p>
       </fieldset>
       <p className="border-l-4 border-ink pl-3" aria-live="polite">
-        {policy
-          ? policyText(policy, unit)
-          : 'Put the marked figures right, and this says how a heap is judged.'}
+        {policy ? policyText(policy, unit) : say('rules.correctMarkedFigures')}
       </p>
     </div>
   );

@@ -1,10 +1,9 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { BuildPage as default } from '@/features/build/server/pages/BuildPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.buildingTheBatch');
-  },
-};
+export const generateMetadata = titleOfBatch(
+  () => say('app.buildingTheBatch'),
+  () => say('app.buildingTheBatch'),
+);

@@ -1,10 +1,9 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { PaperPage as default } from '@/features/round/server/pages/PaperPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.paperSheet');
-  },
-};
+export const generateMetadata = titleOfBatch(
+  () => say('app.paperSheet'),
+  () => say('app.paperSheet'),
+);

@@ -1,10 +1,9 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { PlacesPage as default } from '@/features/places/server/pages/PlacesPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.probePoints');
-  },
-};
+export const generateMetadata = titleOfBatch(
+  () => say('app.probePoints'),
+  () => say('app.probePoints'),
+);

@@ -1,10 +1,9 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { RecordPage as default } from '@/features/record/server/pages/RecordPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.heatTreatmentRecord');
-  },
-};
+export const generateMetadata = titleOfBatch(
+  () => say('app.heatTreatmentRecord'),
+  () => say('app.heatTreatmentRecord'),
+);

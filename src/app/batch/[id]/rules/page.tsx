@@ -1,10 +1,9 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { BatchRulesPage as default } from '@/features/rules/server/pages/BatchRulesPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.rulesOfThisBatch');
-  },
-};
+export const generateMetadata = titleOfBatch(
+  () => say('app.rulesOfThisBatch'),
+  () => say('app.rulesOfThisBatch'),
+);

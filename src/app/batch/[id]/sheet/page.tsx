@@ -1,10 +1,9 @@
 import { say } from '@/messages/say';
-import type { Metadata } from 'next';
+import { titleOfBatch } from '@/features/frame/server/title';
 
 export { SheetPage as default } from '@/features/build/server/pages/SheetPage';
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = {
-  get title() {
-    return say('app.buildSheet');
-  },
-};
+export const generateMetadata = titleOfBatch(
+  () => say('app.buildSheet'),
+  () => say('app.buildSheet'),
+);
