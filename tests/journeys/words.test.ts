@@ -52,6 +52,7 @@ test('a crew member in Spanish with °F: the list, a batch, what the hand feels,
 
   await open(page, `${app.base}/batch/${batches.Egret}`);
   await waitText(page, '[data-testid=verdict]', /Falta: .* a 131 °F en su punto más frío/);
+  await press(page, 'Más…');
   await press(page, 'Humedad y olor');
   await press(page, 'Se desmorona');
   await fill(page, 'Quién', 'Inés');

@@ -1,6 +1,6 @@
 import { say } from '../../messages/say';
 import type { AcceptanceAnswer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
-import { ageText, dayText, listText, upperFirst, rangeText } from '../quantity/format';
+import { ageText, dayText, listText, upperFirst, figureRangeText } from '../quantity/format';
 import { MS } from '../quantity/instant';
 import type { VolumeUnit } from '../quantity/units';
 import { kgText, litresText, measureText } from '../words/amount';
@@ -387,8 +387,8 @@ export function mixSays(mix: Mix): string {
   const speaksOfAir = id === 'air' && s === 'too-low';
   const start =
     balanced && !speaksOfAir
-      ? say('mix.carbonNitrogenBalancedBut', { first: first! })
-      : upperFirst(first!);
+      ? say('mix.carbonNitrogenBalancedBut', { first: first ?? '' })
+      : upperFirst(first ?? '');
   return `${start}${second ? `. ${upperFirst(second)}` : ''}.`;
 }
 
@@ -454,8 +454,8 @@ export function windowSays(id: WindowId, mix: Mix): string {
   const f = mix[id];
   if (mix.shares.length === 0)
     return say('mix.bestStillWorks', {
-      preferred: rangeText(WINDOWS[id].preferred),
-      reasonable: rangeText(WINDOWS[id].reasonable),
+      preferred: figureRangeText(WINDOWS[id].preferred),
+      reasonable: figureRangeText(WINDOWS[id].reasonable),
     });
   if (!f.ok)
     return f.known

@@ -1,5 +1,6 @@
 import { say } from '../../messages/say';
 import { localParts } from './calendar';
+import { lastOf } from './present';
 import { MS, type Instant } from './instant';
 import { fromCelsius, M3_OF, VOLUME_SIGN, type TempUnit, type VolumeUnit } from './units';
 
@@ -114,16 +115,16 @@ export const clockText = (aheadMs: number): string =>
 export const listText = (names: readonly string[]): string =>
   names.length < 2
     ? names.join('')
-    : say('units.and', { names: names.slice(0, -1).join(', '), names2: names.at(-1)! });
+    : say('units.and', { names: names.slice(0, -1).join(', '), names2: lastOf(names) });
 
 /** `a`, `a or b`, `a, b or c`. */
 export const orText = (names: readonly string[]): string =>
   names.length < 2
     ? names.join('')
-    : say('units.or', { a: names.slice(0, -1).join(', '), b: names.at(-1)! });
+    : say('units.or', { a: names.slice(0, -1).join(', '), b: lastOf(names) });
 
 /** `25 to 30`. */
-export const rangeText = ([low, high]: readonly [number, number]): string =>
+export const figureRangeText = ([low, high]: readonly [number, number]): string =>
   say('units.range', { low, high });
 
 /** What there is to say of several things, in order, parted by commas; what is left out says nothing. */

@@ -1,4 +1,5 @@
 'use client';
+import { firstOf } from '@/core/quantity/present';
 import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { positionText } from '@/core/words/position';
@@ -64,7 +65,7 @@ export function MoveForm({ heap, onDone }: FormProps) {
           !standing.changed
             ? say('entry.sayWhereNow')
             : standing.effect.overlaps.length > 0
-              ? say('entry.itWouldOverlap', { overlaps: standing.effect.overlaps[0]! })
+              ? say('entry.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
               : how === ''
                 ? say('entry.chooseHowWasMoved')
                 : null

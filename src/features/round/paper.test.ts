@@ -66,7 +66,7 @@ test('an odd value is asked about as on the phone; the answer goes with it, and 
 test('a block from a spreadsheet is laid over the sheet from a cell on', () => {
   const block = cellsOf('11/24 7:10\t58\t57\r\n11/25 7:20\t59\t58\r\n');
   let n = 0;
-  const rows = pasteInto([row('a', '')], block, 0, -1, given.places, () =>
+  const rows = pasteInto([row('a', '')], block, { row: 0, column: -1 }, given.places, () =>
     row(`new${(n += 1)}`, ''),
   );
   expect(rows).toEqual([row('a', '11/24 7:10', '58', '57'), row('new1', '11/25 7:20', '59', '58')]);

@@ -9,6 +9,7 @@ import {
 import { toCelsius, type TempUnit } from '@/core/quantity/units';
 import { faultyReasonText } from '@/core/words/doubt';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
+import { itemAt, present } from '@/core/quantity/present';
 import { numberIn, rangeIn } from './pad';
 import type { RoundInstrument } from './offline-round-data';
 
@@ -184,7 +185,10 @@ export function readPaper(
     const r = readRow(row, answers, given, day);
     day = r.at?.slice(0, 10) ?? day;
     for (const v of r.values) {
-      const place = given.places.find((p) => p.id === v.place)!;
+      const place = present(
+        given.places.find((p) => p.id === v.place),
+        'the place of a value',
+      );
       const doubt = v.faulty
         ? undefined
         : doubtsOf(v.value, {
@@ -249,28 +253,27 @@ export const cellsOf = (text: string): string[][] =>
 
 /**
  * Lays a block of cells over the sheet from a cell on; rows are added as it needs them.
- * @param column −1: the time
+ * @param at the cell; column −1 is the time
  */
 export function pasteInto(
   rows: readonly PaperRow[],
   block: readonly (readonly string[])[],
-  rowIndex: number,
-  column: number,
+  at: { readonly row: number; readonly column: number },
   places: readonly { readonly id: string }[],
   newRow: () => PaperRow,
 ): PaperRow[] {
   const out = [...rows];
-  while (out.length < rowIndex + block.length) out.push(newRow());
+  while (out.length < at.row + block.length) out.push(newRow());
   block.forEach((line, dy) => {
-    const row = out[rowIndex + dy]!;
+    const row = itemAt(out, at.row + dy);
     let { when } = row;
     const cells = { ...row.cells };
     line.forEach((text, dx) => {
-      const to = column + dx;
+      const to = at.column + dx;
       if (to === -1) when = text.trim();
       else if (places[to]) cells[places[to].id] = text.trim();
     });
-    out[rowIndex + dy] = { ...row, when, cells };
+    out[at.row + dy] = { ...row, when, cells };
   });
   return out;
 }

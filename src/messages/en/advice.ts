@@ -1,4 +1,4 @@
-export default {
+export const enAdvice = {
   on: 'on {weekday}',
   on2: 'on {month} {day, number}',
   byTheCalendar: 'by the calendar',

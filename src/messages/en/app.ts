@@ -1,4 +1,4 @@
-export default {
+export const enApp = {
   thisServerDoesNotAnswer:
     "This server does not answer to the name ''{name}''. If phones should reach it by that name, start it with ZEALOUS_HOSTS={name2}.",
   theAddressContainsPercentSign:

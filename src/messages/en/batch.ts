@@ -1,4 +1,4 @@
-export default {
+export const enBatch = {
   noRuleNeedsTurnings: 'No rule needs turnings',
   postponedByUntil: 'Postponed by {by} until {until}.',
   added: '{said} added',

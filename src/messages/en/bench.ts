@@ -1,4 +1,4 @@
-export default {
+export const enBench = {
   notFromStock: 'not from stock',
   stillBeingBuilt: 'still being built',
   notAtYet: 'not at {temp} yet',

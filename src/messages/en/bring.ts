@@ -1,4 +1,4 @@
-export default {
+export const enBring = {
   theFileMbAtMost:
     'The file is {size, number} MB; at most {maxbytes, number} MB can be imported. Split it by batch or by time.',
   thisServerHasNoSite: 'This server has no site yet. Name the site first.',

@@ -1,4 +1,4 @@
-export default {
+export const enBuild = {
   notFromStock: 'not from stock',
   mWide: '{widthM} m wide',
   layer: 'layer {layer, number}',

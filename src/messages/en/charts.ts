@@ -1,4 +1,4 @@
-export default {
+export const enCharts = {
   air: 'air',
   now: 'now',
   noTemperaturesYet: 'No temperatures yet.',

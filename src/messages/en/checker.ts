@@ -1,4 +1,4 @@
-export default {
+export const enChecker = {
   theFile: 'the file',
   thisNotTextFileAs:
     'This is not a text file, as a PDF or a photo is not. Choose the batch file, whose name ends with .zealous-heap.json. It is beside the record in a ZIP, and inside the PDF as an attachment.',

@@ -1,4 +1,4 @@
-export default {
+export const enCompare = {
   itDidNotMeetRule: 'It did not meet its rule.',
   itMetRuleOnDay:
     'It met its rule on day {provenDay, number}, {provenDay2, plural, one {# day} other {# days}} past the present age of {name}, with {turnsAfter, plural, one {# more turning} other {# more turnings}}.',

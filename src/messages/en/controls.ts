@@ -1,4 +1,4 @@
-export default {
+export const enControls = {
   youTypedThisDidNot: 'You typed this {at} and did not save it.',
   startOver: 'Start over',
   theServerDoesNotAnswer:

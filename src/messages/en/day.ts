@@ -1,4 +1,4 @@
-export default {
+export const enDay = {
   doesNotFitIntoToday: 'does not fit into today',
   theMachineHasNoTime: '{machine} has no time left today',
   noMachineOperatorToday: 'no machine operator today',

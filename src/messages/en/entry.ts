@@ -1,4 +1,4 @@
-export default {
+export const enEntry = {
   theServersClockShowsUtc:
     'The server’s clock shows {replace} UTC, but the last entry was made at {replace2} UTC. Correct the server’s clock. Nothing was saved, and what you typed is still here.',
   isNotValidTimeChoose:

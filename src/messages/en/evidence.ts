@@ -1,4 +1,4 @@
-export default {
+export const enEvidence = {
   met: 'Met',
   nothingCountsYet: 'Nothing counts yet',
   counting: 'Counting',

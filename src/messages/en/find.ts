@@ -1,4 +1,4 @@
-export default {
+export const enFind = {
   whatAreYouLookingFor: 'What are you looking for?',
   aBatchPersonMaterial:
     'A batch, a place, a person, a material, a supplier, or words from a note or entry.',

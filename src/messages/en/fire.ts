@@ -1,4 +1,4 @@
-export default {
+export const enFire = {
   firePlan: 'Fire plan, {site}',
   printIt: 'Print it',
   changeIt: 'Change it',

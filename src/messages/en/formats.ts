@@ -1,4 +1,4 @@
-export default {
+export const enFormats = {
   isMissing: 'is missing',
   mustBeNot: 'must be {expected}, not {input}',
   mustBeNot2: 'must be {values}, not {input}',

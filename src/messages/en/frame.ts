@@ -1,4 +1,4 @@
-export default {
+export const enFrame = {
   airAgo: 'Air {celsius}, {at} ago',
   noAirTemperatureYet: 'No air temperature yet',
   loggedJustNow: '{by} logged {name} just now',

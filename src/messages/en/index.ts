@@ -1,78 +1,78 @@
-import advice from './advice';
-import app from './app';
-import batch from './batch';
-import bench from './bench';
-import bring from './bring';
-import build from './build';
-import charts from './charts';
-import checker from './checker';
-import compare from './compare';
-import controls from './controls';
-import day from './day';
-import entry from './entry';
-import evidence from './evidence';
-import find from './find';
-import fire from './fire';
-import formats from './formats';
-import frame from './frame';
-import instruments from './instruments';
-import labels from './labels';
-import log from './log';
-import map from './map';
-import methods from './methods';
-import mix from './mix';
-import open from './open';
-import places from './places';
-import phone from './phone';
-import plan from './plan';
-import record from './record';
-import round from './round';
-import rules from './rules';
-import site from './site';
-import snapshot from './snapshot';
-import store from './store';
-import terms from './terms';
-import units from './units';
-import waiting from './waiting';
-import yard from './yard';
+import { enAdvice } from './advice';
+import { enApp } from './app';
+import { enBatch } from './batch';
+import { enBench } from './bench';
+import { enBring } from './bring';
+import { enBuild } from './build';
+import { enCharts } from './charts';
+import { enChecker } from './checker';
+import { enCompare } from './compare';
+import { enControls } from './controls';
+import { enDay } from './day';
+import { enEntry } from './entry';
+import { enEvidence } from './evidence';
+import { enFind } from './find';
+import { enFire } from './fire';
+import { enFormats } from './formats';
+import { enFrame } from './frame';
+import { enInstruments } from './instruments';
+import { enLabels } from './labels';
+import { enLog } from './log';
+import { enMap } from './map';
+import { enMethods } from './methods';
+import { enMix } from './mix';
+import { enOpen } from './open';
+import { enPlaces } from './places';
+import { enPhone } from './phone';
+import { enPlan } from './plan';
+import { enRecord } from './record';
+import { enRound } from './round';
+import { enRules } from './rules';
+import { enSite } from './site';
+import { enSnapshot } from './snapshot';
+import { enStore } from './store';
+import { enTerms } from './terms';
+import { enUnits } from './units';
+import { enWaiting } from './waiting';
+import { enYard } from './yard';
 
 /** Every text of the product in American English, by topic: the catalogue that the others are measured by. */
 export const en = {
-  advice,
-  app,
-  batch,
-  bench,
-  bring,
-  build,
-  charts,
-  checker,
-  compare,
-  controls,
-  day,
-  entry,
-  evidence,
-  find,
-  fire,
-  formats,
-  frame,
-  instruments,
-  labels,
-  log,
-  map,
-  methods,
-  mix,
-  open,
-  places,
-  phone,
-  plan,
-  record,
-  round,
-  rules,
-  site,
-  snapshot,
-  store,
-  terms,
-  units,
-  waiting,
-  yard,
+  advice: enAdvice,
+  app: enApp,
+  batch: enBatch,
+  bench: enBench,
+  bring: enBring,
+  build: enBuild,
+  charts: enCharts,
+  checker: enChecker,
+  compare: enCompare,
+  controls: enControls,
+  day: enDay,
+  entry: enEntry,
+  evidence: enEvidence,
+  find: enFind,
+  fire: enFire,
+  formats: enFormats,
+  frame: enFrame,
+  instruments: enInstruments,
+  labels: enLabels,
+  log: enLog,
+  map: enMap,
+  methods: enMethods,
+  mix: enMix,
+  open: enOpen,
+  places: enPlaces,
+  phone: enPhone,
+  plan: enPlan,
+  record: enRecord,
+  round: enRound,
+  rules: enRules,
+  site: enSite,
+  snapshot: enSnapshot,
+  store: enStore,
+  terms: enTerms,
+  units: enUnits,
+  waiting: enWaiting,
+  yard: enYard,
 } as const;

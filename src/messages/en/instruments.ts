@@ -1,4 +1,4 @@
-export default {
+export const enInstruments = {
   wirelessProbe: 'wireless probe',
   notDescribedYet: 'not described yet',
   reads: 'reads °{unit}',

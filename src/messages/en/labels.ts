@@ -1,4 +1,4 @@
-export default {
+export const enLabels = {
   a4FourCards105148: 'A4, four cards of 105 × 148.5 mm (A6)',
   a4EightLabels991: 'A4, eight labels of 99.1 × 67.7 mm',
   a4TwentyOneLabels63: 'A4, twenty-one labels of 63.5 × 38.1 mm',

@@ -1,4 +1,4 @@
-export default {
+export const enLog = {
   whatWeAccept: 'What we accept',
   lineLines: '{lines, plural, one {# line} other {# lines}}',
   withLiveWeedSeeds: ', with live weed seeds',

@@ -1,4 +1,4 @@
-export default {
+export const enMap = {
   openPad: 'open pad',
   typeSizeMapInMeters: 'Type the size of the map in meters.',
   everyPlaceNeedsMetersAs: 'Every place needs its meters as numbers above 0.',

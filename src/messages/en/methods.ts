@@ -1,4 +1,4 @@
-export default {
+export const enMethods = {
   turned: 'Turned',
   static: 'Static',
   inVessel: 'In-vessel',

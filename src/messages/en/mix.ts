@@ -1,4 +1,4 @@
-export default {
+export const enMix = {
   giveVolumeBucketInLiters: 'Give the volume of the bucket in liters.',
   theFullBucketMustWeigh:
     'The full bucket must weigh more than the empty one. Were the two swapped?',

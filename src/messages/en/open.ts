@@ -1,4 +1,4 @@
-export default {
+export const enOpen = {
   typeMetersAsNumberOr: 'Type meters as a number, or leave it empty.',
   aBatchNeedsCodeFor: 'A batch needs a code for its label.',
   thereAlreadyBatchChooseAnother: 'There is already a batch {code}. Choose another code.',

@@ -1,4 +1,4 @@
-export default {
+export const enPhone = {
   phonesCanConnect: 'Phones can connect to this server.',
   phonesCannotConnectYet: 'Phones cannot connect yet. Until then, use this computer.',
   answersOverHttps: 'answers over https.',

@@ -1,4 +1,4 @@
-export default {
+export const enPlaces = {
   aDepthInMetersSuch: 'A depth in meters, such as 0.6',
   metersAlongTheWindrow: 'Meters along the windrow',
   zone: '{id}, zone',

@@ -1,4 +1,4 @@
-export default {
+export const enPlan = {
   fallsBelowLimitWouldLost: 'falls below its limit {lostAt}: {lostHours} would be lost',
   changesNothingForRule: 'changes nothing for the rule',
   doesNotMeetRuleWithin: 'does not meet the rule within forty days either way',

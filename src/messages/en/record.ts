@@ -1,4 +1,4 @@
-export default {
+export const enRecord = {
   turnedPile: 'turned pile',
   staticPileAeratedNotTurned: 'static pile, aerated and not turned',
   inVesselMixedInside: 'in-vessel, mixed inside',

@@ -1,4 +1,4 @@
-export default {
+export const enRound = {
   noSiteHasBeenNamed: 'No site has been named yet.',
   readAgain: 'Read again.',
   undoneAtOnce: 'Undone at once.',

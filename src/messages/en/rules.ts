@@ -1,4 +1,4 @@
-export default {
+export const enRules = {
   anyOneOf: 'any one of: {parts}',
   allOf: 'all of: {parts}',
   pathogenClockAnythingRawOr:

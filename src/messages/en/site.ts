@@ -1,4 +1,4 @@
-export default {
+export const enSite = {
   theDatabaseDoesNotAnswer: 'The database does not answer.',
   whereIsYourCompost: 'Where is your compost?',
   daysCountedByThisSites:

@@ -1,4 +1,4 @@
-export default {
+export const enSnapshot = {
   notHot: 'not hot',
   tooHot: 'too hot',
   hotButPointsNeededDoes: 'hot, but {minPoints, number} points are needed: does not count yet',

@@ -1,4 +1,4 @@
-export default {
+export const enStore = {
   readySinceConfirmOnPage: 'ready since {readyFrom}: confirm it on its page',
   aging: 'aging',
   readyFrom: '{toLowerCase}, ready from {readyFrom}',

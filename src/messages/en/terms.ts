@@ -1,4 +1,4 @@
-export default {
+export const enTerms = {
   somethingRawWasAdded: 'Something raw was added',
   uncleanWaterWasAdded: 'Unclean water was added',
   itWasJoinedWithBatch: 'It was joined with a batch that has not met its rule',

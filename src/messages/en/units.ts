@@ -1,4 +1,4 @@
-export default {
+export const enUnits = {
   min: '{minutes, number} min',
   hMin: '{whole, number} h {minutes, number} min',
   hours: '{hours, number} hours',

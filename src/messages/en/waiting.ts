@@ -1,4 +1,4 @@
-export default {
+export const enWaiting = {
   waitingToSend: 'Waiting to send',
   nothingWaitingEverythingSavedOn:
     'Nothing is waiting. Everything saved on this device has been sent.',

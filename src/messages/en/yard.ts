@@ -1,4 +1,4 @@
-export default {
+export const enYard = {
   doesNotCountYet: 'does not count yet',
   paused: '{creditedHours}, paused',
   startsOver: '{lead}, starts over',

@@ -1,4 +1,4 @@
-export default {
+export const esAdvice = {
   on: 'el {weekday}',
   on2: 'el {day, number} de {month}',
   byTheCalendar: 'por calendario',

@@ -1,4 +1,4 @@
-export default {
+export const esApp = {
   thisServerDoesNotAnswer:
     "Este servidor no responde al nombre ''{name}''. Si los teléfonos deben usar ese nombre, inícialo con ZEALOUS_HOSTS={name2}.",
   theAddressContainsPercentSign:

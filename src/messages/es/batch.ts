@@ -1,4 +1,4 @@
-export default {
+export const esBatch = {
   noRuleNeedsTurnings: 'Ninguna regla pide volteos',
   postponedByUntil: 'Pospuesto por {by} hasta {until}.',
   added: '{said} agregado',

@@ -1,4 +1,4 @@
-export default {
+export const esBench = {
   notFromStock: 'no es de existencia',
   stillBeingBuilt: 'en armado',
   notAtYet: 'aún no llega a {temp}',

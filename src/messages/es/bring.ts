@@ -1,4 +1,4 @@
-export default {
+export const esBring = {
   theFileMbAtMost:
     'El archivo pesa {size, number} MB; se importan {maxbytes, number} MB como máximo. Divídelo por lote o por fechas.',
   thisServerHasNoSite: 'Este servidor aún no tiene sitio. Ponle nombre primero.',

@@ -1,4 +1,4 @@
-export default {
+export const esBuild = {
   notFromStock: 'no es de existencia',
   mWide: '{widthM} m de ancho',
   layer: 'capa {layer, number}',

@@ -1,4 +1,4 @@
-export default {
+export const esCharts = {
   air: 'aire',
   now: 'ahora',
   noTemperaturesYet: 'Sin temperaturas.',

@@ -1,4 +1,4 @@
-export default {
+export const esChecker = {
   theFile: 'el archivo',
   thisNotTextFileAs:
     'No es un archivo de texto (un PDF o una foto no lo son). Elige el archivo del lote, que termina en .zealous-heap.json. Está junto al registro en un ZIP, y dentro del PDF como adjunto.',

@@ -1,4 +1,4 @@
-export default {
+export const esCompare = {
   itDidNotMeetRule: 'No cumplió su regla.',
   itMetRuleOnDay:
     'Cumplió su regla el día {provenDay, number}, {provenDay2, plural, one {# día} other {# días}} después de la edad actual de {name}, con {turnsAfter, plural, one {# volteo más} other {# volteos más}}.',

@@ -1,4 +1,4 @@
-export default {
+export const esControls = {
   youTypedThisDidNot: 'Escribiste esto {at} y no lo guardaste.',
   startOver: 'Empezar de nuevo',
   theServerDoesNotAnswer:

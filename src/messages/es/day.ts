@@ -1,4 +1,4 @@
-export default {
+export const esDay = {
   doesNotFitIntoToday: 'no cabe hoy',
   theMachineHasNoTime: '{machine} ya no tiene tiempo hoy',
   noMachineOperatorToday: 'hoy no hay operador de máquina',

@@ -1,4 +1,4 @@
-export default {
+export const esEntry = {
   theServersClockShowsUtc:
     'El reloj del servidor marca {replace} UTC, pero el último registro se hizo a las {replace2} UTC. Corrige el reloj del servidor. No se guardó nada, y lo que escribiste sigue aquí.',
   isNotValidTimeChoose: '‘{replace}’ no es una hora válida. Elige el día y la hora en que pasó.',

@@ -1,4 +1,4 @@
-export default {
+export const esEvidence = {
   met: 'Cumplió',
   nothingCountsYet: 'Aún no cuenta nada',
   counting: 'Contando',

@@ -1,4 +1,4 @@
-export default {
+export const esFind = {
   whatAreYouLookingFor: '¿Qué buscas?',
   aBatchPersonMaterial:
     'Un lote, un lugar, una persona, un material, un proveedor, o palabras de una nota o registro.',

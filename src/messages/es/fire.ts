@@ -1,4 +1,4 @@
-export default {
+export const esFire = {
   firePlan: 'Plan contra incendios, {site}',
   printIt: 'Imprimirlo',
   changeIt: 'Cambiarlo',

@@ -1,4 +1,4 @@
-export default {
+export const esFormats = {
   isMissing: 'falta',
   mustBeNot: 'debe ser {expected}, no {input}',
   mustBeNot2: 'debe ser {values}, no {input}',

@@ -1,4 +1,4 @@
-export default {
+export const esFrame = {
   airAgo: 'Aire {celsius}, hace {at}',
   noAirTemperatureYet: 'Aún sin temperatura del aire',
   loggedJustNow: '{by} acaba de registrar {name}',

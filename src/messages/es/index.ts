@@ -1,79 +1,79 @@
 import type { Catalogue } from '../say';
-import advice from './advice';
-import app from './app';
-import batch from './batch';
-import bench from './bench';
-import bring from './bring';
-import build from './build';
-import charts from './charts';
-import checker from './checker';
-import compare from './compare';
-import controls from './controls';
-import day from './day';
-import entry from './entry';
-import evidence from './evidence';
-import find from './find';
-import fire from './fire';
-import formats from './formats';
-import frame from './frame';
-import instruments from './instruments';
-import labels from './labels';
-import log from './log';
-import map from './map';
-import methods from './methods';
-import mix from './mix';
-import open from './open';
-import places from './places';
-import phone from './phone';
-import plan from './plan';
-import record from './record';
-import round from './round';
-import rules from './rules';
-import site from './site';
-import snapshot from './snapshot';
-import store from './store';
-import terms from './terms';
-import units from './units';
-import waiting from './waiting';
-import yard from './yard';
+import { esAdvice } from './advice';
+import { esApp } from './app';
+import { esBatch } from './batch';
+import { esBench } from './bench';
+import { esBring } from './bring';
+import { esBuild } from './build';
+import { esCharts } from './charts';
+import { esChecker } from './checker';
+import { esCompare } from './compare';
+import { esControls } from './controls';
+import { esDay } from './day';
+import { esEntry } from './entry';
+import { esEvidence } from './evidence';
+import { esFind } from './find';
+import { esFire } from './fire';
+import { esFormats } from './formats';
+import { esFrame } from './frame';
+import { esInstruments } from './instruments';
+import { esLabels } from './labels';
+import { esLog } from './log';
+import { esMap } from './map';
+import { esMethods } from './methods';
+import { esMix } from './mix';
+import { esOpen } from './open';
+import { esPlaces } from './places';
+import { esPhone } from './phone';
+import { esPlan } from './plan';
+import { esRecord } from './record';
+import { esRound } from './round';
+import { esRules } from './rules';
+import { esSite } from './site';
+import { esSnapshot } from './snapshot';
+import { esStore } from './store';
+import { esTerms } from './terms';
+import { esUnits } from './units';
+import { esWaiting } from './waiting';
+import { esYard } from './yard';
 
 /** Every text in the Spanish of American crews. */
 export const es: Catalogue = {
-  advice,
-  app,
-  batch,
-  bench,
-  bring,
-  build,
-  charts,
-  checker,
-  compare,
-  controls,
-  day,
-  entry,
-  evidence,
-  find,
-  fire,
-  formats,
-  frame,
-  instruments,
-  labels,
-  log,
-  map,
-  methods,
-  mix,
-  open,
-  places,
-  phone,
-  plan,
-  record,
-  round,
-  rules,
-  site,
-  snapshot,
-  store,
-  terms,
-  units,
-  waiting,
-  yard,
+  advice: esAdvice,
+  app: esApp,
+  batch: esBatch,
+  bench: esBench,
+  bring: esBring,
+  build: esBuild,
+  charts: esCharts,
+  checker: esChecker,
+  compare: esCompare,
+  controls: esControls,
+  day: esDay,
+  entry: esEntry,
+  evidence: esEvidence,
+  find: esFind,
+  fire: esFire,
+  formats: esFormats,
+  frame: esFrame,
+  instruments: esInstruments,
+  labels: esLabels,
+  log: esLog,
+  map: esMap,
+  methods: esMethods,
+  mix: esMix,
+  open: esOpen,
+  places: esPlaces,
+  phone: esPhone,
+  plan: esPlan,
+  record: esRecord,
+  round: esRound,
+  rules: esRules,
+  site: esSite,
+  snapshot: esSnapshot,
+  store: esStore,
+  terms: esTerms,
+  units: esUnits,
+  waiting: esWaiting,
+  yard: esYard,
 };

@@ -1,4 +1,4 @@
-export default {
+export const esInstruments = {
   wirelessProbe: 'sonda inalámbrica',
   notDescribedYet: 'sin descripción',
   reads: 'marca °{unit}',

@@ -1,4 +1,4 @@
-export default {
+export const esLabels = {
   a4FourCards105148: 'A4, cuatro tarjetas de 105 × 148.5 mm (A6)',
   a4EightLabels991: 'A4, ocho etiquetas de 99.1 × 67.7 mm',
   a4TwentyOneLabels63: 'A4, veintiuna etiquetas de 63.5 × 38.1 mm',

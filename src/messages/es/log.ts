@@ -1,4 +1,4 @@
-export default {
+export const esLog = {
   whatWeAccept: 'Qué aceptamos',
   lineLines: '{lines, plural, one {# línea} other {# líneas}}',
   withLiveWeedSeeds: ', con semillas vivas',

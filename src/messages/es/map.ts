@@ -1,4 +1,4 @@
-export default {
+export const esMap = {
   openPad: 'patio abierto',
   typeSizeMapInMeters: 'Escribe el tamaño del mapa en metros.',
   everyPlaceNeedsMetersAs: 'Cada lugar necesita sus metros como números mayores que 0.',

@@ -1,4 +1,4 @@
-export default {
+export const esMethods = {
   turned: 'Volteado',
   static: 'Estático',
   inVessel: 'En recipiente cerrado',

@@ -1,4 +1,4 @@
-export default {
+export const esMix = {
   giveVolumeBucketInLiters: 'Indica el volumen del balde en litros.',
   theFullBucketMustWeigh: 'El balde lleno debe pesar más que el vacío. ¿Se invirtieron?',
   thatWouldKgMHeavier:

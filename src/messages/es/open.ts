@@ -1,4 +1,4 @@
-export default {
+export const esOpen = {
   typeMetersAsNumberOr: 'Escribe metros como número, o déjalo vacío.',
   aBatchNeedsCodeFor: 'Un lote necesita un código para su etiqueta.',
   thereAlreadyBatchChooseAnother: 'Ya existe el lote {code}. Elige otro código.',

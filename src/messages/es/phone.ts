@@ -1,4 +1,4 @@
-export default {
+export const esPhone = {
   phonesCanConnect: 'Los teléfonos se pueden conectar a este servidor.',
   phonesCannotConnectYet:
     'Los teléfonos aún no se pueden conectar. Mientras tanto, usa esta computadora.',

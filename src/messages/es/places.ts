@@ -1,4 +1,4 @@
-export default {
+export const esPlaces = {
   aDepthInMetersSuch: 'Una profundidad en metros, como 0.6',
   metersAlongTheWindrow: 'Metros a lo largo de la hilera',
   zone: '{id}, zona',

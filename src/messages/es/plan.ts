@@ -1,4 +1,4 @@
-export default {
+export const esPlan = {
   fallsBelowLimitWouldLost: 'baja de su límite {lostAt}: se perderían {lostHours}',
   changesNothingForRule: 'no cambia nada para la regla',
   doesNotMeetRuleWithin: 'no cumple la regla en cuarenta días de ninguna forma',

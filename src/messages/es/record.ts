@@ -1,4 +1,4 @@
-export default {
+export const esRecord = {
   turnedPile: 'pila volteada',
   staticPileAeratedNotTurned: 'pila estática, aireada y sin voltear',
   inVesselMixedInside: 'recipiente cerrado, mezclado adentro',

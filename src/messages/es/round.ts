@@ -1,4 +1,4 @@
-export default {
+export const esRound = {
   noSiteHasBeenNamed: 'Aún no hay sitio.',
   readAgain: 'Medido otra vez.',
   undoneAtOnce: 'Deshecho de inmediato.',

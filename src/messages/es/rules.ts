@@ -1,4 +1,4 @@
-export default {
+export const esRules = {
   anyOneOf: 'cualquiera de: {parts}',
   allOf: 'todo esto: {parts}',
   pathogenClockAnythingRawOr:

@@ -1,4 +1,4 @@
-export default {
+export const esSite = {
   theDatabaseDoesNotAnswer: 'La base de datos no responde.',
   whereIsYourCompost: '¿Dónde está tu compost?',
   daysCountedByThisSites:

@@ -1,4 +1,4 @@
-export default {
+export const esSnapshot = {
   notHot: 'no caliente',
   tooHot: 'demasiado caliente',
   hotButPointsNeededDoes: 'caliente, pero hacen falta {minPoints, number} puntos: aún no cuenta',

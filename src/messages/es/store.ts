@@ -1,4 +1,4 @@
-export default {
+export const esStore = {
   readySinceConfirmOnPage: 'listo desde {readyFrom}: confírmalo en su página',
   aging: 'madurando',
   readyFrom: '{toLowerCase}, listo desde {readyFrom}',

@@ -1,4 +1,4 @@
-export default {
+export const esTerms = {
   somethingRawWasAdded: 'Se agregó algo crudo',
   uncleanWaterWasAdded: 'Se agregó agua no limpia',
   itWasJoinedWithBatch: 'Se unió con un lote que no ha cumplido su regla',

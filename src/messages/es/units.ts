@@ -1,4 +1,4 @@
-export default {
+export const esUnits = {
   min: '{minutes, number} min',
   hMin: '{whole, number} h {minutes, number} min',
   hours: '{hours, number} horas',

@@ -1,4 +1,4 @@
-export default {
+export const esYard = {
   doesNotCountYet: 'aún no cuenta',
   paused: '{creditedHours}, en pausa',
   startsOver: '{lead}, empieza de nuevo',

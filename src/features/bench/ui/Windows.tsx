@@ -1,5 +1,5 @@
 'use client';
-import { rangeText } from '@/core/quantity/format';
+import { figureRangeText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
 import { estOf, WINDOW_IDS, WINDOWS } from '@/core/mix/window';
 import { windowFigure, windowSays } from '@/core/mix/words';
@@ -38,13 +38,13 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
                       name: w.name,
                       id: windowFigure(id, e.value),
                       unit: w.unit,
-                      preferred: rangeText(w.preferred),
-                      reasonable: rangeText(w.reasonable),
+                      preferred: figureRangeText(w.preferred),
+                      reasonable: figureRangeText(w.reasonable),
                     })
                   : say('bench.cannotWorkedOutBestWorkable', {
                       name: w.name,
-                      preferred: rangeText(w.preferred),
-                      reasonable: rangeText(w.reasonable),
+                      preferred: figureRangeText(w.preferred),
+                      reasonable: figureRangeText(w.reasonable),
                     })
               }
             />
@@ -61,8 +61,8 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
             <li key={id}>
               {say('bench.bestWorkable2', {
                 name: WINDOWS[id].name,
-                preferred: rangeText(WINDOWS[id].preferred),
-                reasonable: rangeText(WINDOWS[id].reasonable),
+                preferred: figureRangeText(WINDOWS[id].preferred),
+                reasonable: figureRangeText(WINDOWS[id].reasonable),
                 source: WINDOWS[id].source,
               })}
             </li>

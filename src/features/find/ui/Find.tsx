@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { Mark } from '@/charts/marks';
+import { PLACES } from '@/core/words/places';
 import type { FindView, Found } from '../view';
 
 /** So long after the last letter it is looked for. */
@@ -24,6 +25,7 @@ export function Find({ typed, found }: { typed: string; found: FindView | null }
   }, [router, text]);
   return (
     <div className="px-5 max-sm:px-4 py-4 max-w-[860px] w-full flex flex-col gap-4">
+      <h1>{PLACES.find.name}</h1>
       <form role="search" action="/find">
         <label className="label" htmlFor="q">
           {say('find.whatAreYouLookingFor')}

@@ -1,4 +1,5 @@
 'use client';
+import { firstOf } from '@/core/quantity/present';
 import { say } from '@/messages/say';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
@@ -194,7 +195,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
             : inRow && standing.problem !== null
               ? standing.problem
               : inRow && standing.effect.overlaps.length > 0
-                ? say('log.itWouldOverlap', { overlaps: standing.effect.overlaps[0]! })
+                ? say('log.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
                 : null
         }
         onKeep={() => entry.save(data, after)}

@@ -33,7 +33,8 @@ import {
   type Out,
   type RoundWalk,
 } from '../round-walk';
-import { changeText, FeelFields, figure, Marks, Question, SkipChoice } from './parts';
+import { changeText, FeelFields, figure, Marks, SkipChoice } from './parts';
+import { Question } from './Question';
 import { PhotoButton } from './PhotoButton';
 import { Resume, stopText } from './Resume';
 import { partOfDay } from './Start';

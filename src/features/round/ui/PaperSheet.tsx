@@ -1,6 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { answerText, doubtText } from '@/core/words/doubt';
 import type { DoubtAnswer } from '@/core/advice/doubt';
@@ -132,6 +133,7 @@ function useSavedPaper({ heap }: PaperSheetProps, by: string, probe: string) {
     readonly { readonly path: string; readonly message: string }[]
   >([]);
   const saved = useDraftSaved();
+  const router = useRouter();
   const keep = (rows: readonly ReadRow[]): void => {
     setBusy(true);
     const filled = rows.filter((r) => r.values.length > 0);
@@ -145,7 +147,7 @@ function useSavedPaper({ heap }: PaperSheetProps, by: string, probe: string) {
       setProblems(refused);
       if (refused.length > 0) return;
       saved();
-      location.assign(`/batch/${heap.id}`);
+      router.push(`/batch/${heap.id}`);
     });
   };
   return { busy, problems, keep };
@@ -194,7 +196,7 @@ function Grid({
     const block = cellsOf(e.clipboardData.getData('text'));
     if (block.length === 1 && block[0]?.length === 1) return;
     e.preventDefault();
-    onRows(pasteInto(plain, block, row, column, places, newRow));
+    onRows(pasteInto(plain, block, { row, column }, places, newRow));
   };
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={say('round.paperGrid')}>

@@ -30,16 +30,8 @@ import {
   type RoundWalk,
 } from '../round-walk';
 import { Pad } from './Pad';
-import {
-  changeText,
-  FeelFields,
-  figure,
-  Marks,
-  otherUnitText,
-  Question,
-  Settle,
-  SkipChoice,
-} from './parts';
+import { changeText, FeelFields, figure, Marks, otherUnitText, Settle, SkipChoice } from './parts';
+import { Question } from './Question';
 import { PhotoButton } from './PhotoButton';
 import { airNow, useReading } from './useReading';
 import { serverNow, createId, type WalkHandle } from './useRoundWalk';
