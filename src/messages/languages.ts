@@ -17,7 +17,7 @@ export const REGION_OF: Readonly<Record<Language, string>> = {
 };
 
 /** Where a device keeps the language that was chosen on it. */
-export const LANGUAGE_COOKIE = 'zh_language';
+const LANGUAGE_COOKIE = 'zh_language';
 
 /** The language of that name; null: none of ours. */
 export const languageOf = (name: string | null | undefined): Language | null =>

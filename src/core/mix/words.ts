@@ -380,15 +380,13 @@ export function mixSays(mix: Mix): string {
       says: SAYS[firstOf(at).id][firstOf(at).s],
     });
   if (worst.length === 0) return say('mix.aGoodMixIfPile');
-  const [first, second] = worst.map((x) => SAYS[x.id][x.s]);
+  const [first, second] = worst.map((x) => SAYS[x.id][x.s]) as [string, string?];
   const balanced = !at.some((x) => x.id === 'cn');
   const [{ id, s }] = worst as [(typeof worst)[number]];
   // All but this one speak of the mix itself, and can stand behind 'but'.
   const speaksOfAir = id === 'air' && s === 'too-low';
   const start =
-    balanced && !speaksOfAir
-      ? say('mix.carbonNitrogenBalancedBut', { first: first ?? '' })
-      : upperFirst(first ?? '');
+    balanced && !speaksOfAir ? say('mix.carbonNitrogenBalancedBut', { first }) : upperFirst(first);
   return `${start}${second ? `. ${upperFirst(second)}` : ''}.`;
 }
 

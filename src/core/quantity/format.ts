@@ -100,10 +100,6 @@ export function lengthText(m: number): string {
   return cm < 100 ? say('units.cm', { cm }) : `${Number((cm / 100).toFixed(2))} m`;
 }
 
-/** `1 turning`, `2 turnings`. */
-export const countText = (n: number, one: string, many = `${one}s`): string =>
-  `${n} ${n === 1 ? one : many}`;
-
 /** How far a clock is off: `14 min ahead`, `2 h 5 min behind`. */
 export const clockText = (aheadMs: number): string =>
   say('units.aheadOther', {

@@ -20,7 +20,7 @@ export type Found = {
   readonly about: string;
 };
 /** An entry that was found: of which batch, when and by whom. */
-export type FoundEntry = Found & {
+type FoundEntry = Found & {
   readonly mark: EntryMark;
   readonly when: string;
   readonly by: string;

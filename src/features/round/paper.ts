@@ -34,7 +34,7 @@ type Given = {
   /** Whether 3/4 is the third of April. */ readonly dayFirst: boolean;
 };
 
-export type PaperValue = {
+type PaperValue = {
   readonly place: string;
   readonly value: number;
   readonly unit: TempUnit;

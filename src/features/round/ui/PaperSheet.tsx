@@ -77,23 +77,7 @@ function Sheet(p: PaperSheetProps) {
   const read = readPaper(shown, answers, { ...p, unit, instrument });
   return (
     <>
-      <div className="flex flex-wrap gap-4 print:hidden">
-        <label className="label">
-          {say('round.thermometer')}
-          <select className="field" value={probe} onChange={(e) => setProbe(e.target.value)}>
-            <option value="">{say('round.anotherOneNotSaved')}</option>
-            {p.instruments.map((i) => (
-              <option key={i.name} value={i.name}>
-                {i.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="label">
-          {say('round.who')}
-          <input className="field" value={by} onChange={(e) => setBy(e.target.value)} />
-        </label>
-      </div>
+      <Taken {...{ instruments: p.instruments, probe, setProbe, by, setBy }} />
       <Grid places={p.places} unit={unit} rows={read.rows} onRows={setRows} />
       <Questions
         questions={read.questions}
@@ -125,6 +109,39 @@ function Sheet(p: PaperSheetProps) {
     </>
   );
 }
+
+/** With what the readings were taken, and by whom. */
+const Taken = ({
+  instruments,
+  probe,
+  setProbe,
+  by,
+  setBy,
+}: {
+  instruments: readonly RoundInstrument[];
+  probe: string;
+  setProbe: (probe: string) => void;
+  by: string;
+  setBy: (by: string) => void;
+}) => (
+  <div className="flex flex-wrap gap-4 print:hidden">
+    <label className="label">
+      {say('round.thermometer')}
+      <select className="field" value={probe} onChange={(e) => setProbe(e.target.value)}>
+        <option value="">{say('round.anotherOneNotSaved')}</option>
+        {instruments.map((i) => (
+          <option key={i.name} value={i.name}>
+            {i.name}
+          </option>
+        ))}
+      </select>
+    </label>
+    <label className="label">
+      {say('round.who')}
+      <input className="field" value={by} onChange={(e) => setBy(e.target.value)} />
+    </label>
+  </div>
+);
 
 /** Saves all rows in one act; what the server cannot take now waits on this device. */
 function useSavedPaper({ heap }: PaperSheetProps, by: string, probe: string) {
@@ -201,18 +218,7 @@ function Grid({
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={say('round.paperGrid')}>
       <table className="border-collapse">
-        <thead>
-          <tr className="text-left text-note q border-b-[1.6px] border-ink">
-            <th scope="col" className="py-1 pr-3 font-medium">
-              {say('round.when')}
-            </th>
-            {places.map((place) => (
-              <th key={place.id} scope="col" className="pr-2 font-medium align-bottom">
-                {place.label ?? place.id}, °{unit}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <GridHead places={places} unit={unit} />
         <tbody>
           {rows.map((r, i) => (
             <GridRow
@@ -231,6 +237,21 @@ function Grid({
   );
 }
 
+const GridHead = ({ places, unit }: { places: readonly FieldPlace[]; unit: TempUnit }) => (
+  <thead>
+    <tr className="text-left text-note q border-b-[1.6px] border-ink">
+      <th scope="col" className="py-1 pr-3 font-medium">
+        {say('round.when')}
+      </th>
+      {places.map((place) => (
+        <th key={place.id} scope="col" className="pr-2 font-medium align-bottom">
+          {place.label ?? place.id}, °{unit}
+        </th>
+      ))}
+    </tr>
+  </thead>
+);
+
 function GridRow({
   r,
   index,
@@ -247,7 +268,7 @@ function GridRow({
   onPaste: (e: ClipboardEvent, row: number, column: number) => void;
 }) {
   const cell = 'field !w-[84px] print:!border-ink print:!min-h-[34px]';
-  const wrong = [r.whenProblem, ...Object.values(r.problems)].filter(Boolean);
+  const wrong = [r.whenProblem, ...Object.values(r.problems)].filter((text) => text !== null);
   return (
     <>
       <tr>
@@ -287,16 +308,18 @@ function GridRow({
           </td>
         ))}
       </tr>
-      {wrong.length > 0 && (
-        <tr className="print:hidden">
-          <td colSpan={places.length + 1} role="alert" className="pb-2">
-            <span className="marked font-semibold text-small">{wrong.join(' ')}</span>
-          </td>
-        </tr>
-      )}
+      {wrong.length > 0 && <Wrong texts={wrong} columns={places.length + 1} />}
     </>
   );
 }
+
+const Wrong = ({ texts, columns }: { texts: readonly string[]; columns: number }) => (
+  <tr className="print:hidden">
+    <td colSpan={columns} role="alert" className="pb-2">
+      <span className="marked font-semibold text-small">{texts.join(' ')}</span>
+    </td>
+  </tr>
+);
 
 const Questions = ({
   questions,
