@@ -445,7 +445,7 @@ describe('photos', () => {
     ])
       expect(await put(bytes)).toMatchObject({
         status: 415,
-        answer: { problem: expect.stringMatching(/no picture that can be read/) },
+        answer: { problem: expect.stringMatching(/not a photo that can be read/) },
       });
   });
   test('an entry whose picture is not there waits; with it, it is taken', async () => {

@@ -176,7 +176,7 @@ describe('building', () => {
     const state = async () => foldBatch(await logRepo(t.app).ofBatch(batchId(batch)));
     expect((await state()).builtAt).toBeNull();
     await refused(/nothing was added yet/, 'charge', { parts: [] }, { batch });
-    await refused(/went in after that/, 'built', {}, { batch, hoursAgo: 10 });
+    await refused(/was added after that/, 'built', {}, { batch, hoursAgo: 10 });
     await ok('built', {}, { batch, hoursAgo: 2 });
     expect((await state()).builtAt).not.toBeNull();
     await refused(
