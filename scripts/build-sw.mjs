@@ -27,7 +27,9 @@ fs.writeFileSync(
   'public/no-signal.html',
   `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>No signal · Zealous Heap</title>
 <style>:root{color-scheme:light dark}body{font:16px/1.45 system-ui,sans-serif;margin:0;padding:24px;background:light-dark(#f2f3ea,#16140e);color:light-dark(#1a1912,#f1ecdd)}a{color:inherit;display:inline-flex;min-height:56px;align-items:center;border:1.5px solid;border-radius:4px;padding:0 18px;margin:8px 8px 0 0;font-weight:600}</style>
-<h1>No signal</h1><p>This page was never opened on this device, so it is not kept here. What you logged is safe and goes up by itself.</p><a href="/">Yard</a><a href="/round">Round</a><a href="/waiting">What waits here</a><a href="/fire">Fire card</a></html>`,
+<main lang="en"><h1>No signal</h1><p>This page was never opened on this device, so it is not saved here. What you logged is safe and is sent by itself.</p><a href="/">Batches</a><a href="/round">Temperatures</a><a href="/waiting">Waiting to send</a><a href="/fire">Fire plan</a></main>
+<main lang="es" hidden><h1>Sin señal</h1><p>Esta página nunca se abrió en este aparato, así que no está guardada. Lo que registraste está a salvo y se envía solo.</p><a href="/">Lotes</a><a href="/round">Temperaturas</a><a href="/waiting">En espera de envío</a><a href="/fire">Plan contra incendios</a></main>
+<script>if(/zh_language=es/.test(document.cookie)||(!/zh_language=/.test(document.cookie)&&/^es/.test(navigator.language)))for(const m of document.querySelectorAll('main')){m.hidden=m.lang!=='es';document.documentElement.lang='es'}</script></html>`,
 );
 const manifest = [
   ...files.map((f) => ({ url: `/_next/${f}`, revision: null })),

@@ -1,9 +1,14 @@
 import '../src/messages/all';
+import { languageOfTerminal } from '../src/messages/languages';
+import { setLanguageSource } from '../src/messages/say';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { answerVerify, type VerifyAnswer } from '../src/core/formats/verify-call';
 import { FILE_PATH, PROBLEM, problemLine } from '../src/core/words/problem';
+
+const { LC_ALL, LC_MESSAGES, LANG } = process.env;
+setLanguageSource(() => languageOfTerminal(LC_ALL || LC_MESSAGES || LANG));
 
 const USAGE = 'usage: ./zealous verify FILE [--rule ID]… [--as-of TIME] [--json]';
 

@@ -1,12 +1,18 @@
 import type { MetadataRoute } from 'next';
+import { currentLanguage, say } from '@/messages/say';
+import { PLACES } from '@/core/words/places';
+
+/** In the language of the device that asks for it. */
+export const dynamic = 'force-dynamic';
 
 /** What makes it a thing on a phone's home screen. */
 export default function manifest(): MetadataRoute.Manifest {
   return {
     id: '/',
+    lang: currentLanguage(),
     name: 'Zealous Heap',
     short_name: 'Zealous Heap',
-    description: 'From thermometer readings to a proven compost batch.',
+    description: say('app.fromTemperatureReadingsBatchMeets'),
     start_url: '/round',
     scope: '/',
     display: 'standalone',
@@ -21,8 +27,8 @@ export default function manifest(): MetadataRoute.Manifest {
       })),
     ),
     shortcuts: [
-      { name: 'Start a round', url: '/round' },
-      { name: 'Yard', url: '/' },
+      { name: say('log.logTemperatures'), url: PLACES.round.href },
+      { name: PLACES.yard.name, url: PLACES.yard.href },
     ],
   };
 }

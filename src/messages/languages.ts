@@ -59,3 +59,10 @@ export function languageAsked(
   const chosen = new RegExp(`(?:^|;\\s*)${LANGUAGE_COOKIE}=([\\w-]+)`).exec(cookies ?? '')?.[1];
   return languageOf(chosen) ?? languageSpoken(languages ?? '');
 }
+
+/** The language of a terminal, as its environment names it (`es_MX.UTF-8`); English where it names none of ours. */
+export function languageOfTerminal(name: string | undefined): Language {
+  const [language, region] = (name ?? '').split(/[_.@]/);
+  if (language === 'es') return 'es';
+  return language === 'en' && (region === 'GB' || region === 'IE') ? 'en-GB' : 'en';
+}

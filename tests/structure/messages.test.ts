@@ -4,7 +4,13 @@ import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messagefor
 import { CATALOGUES } from '@/messages/catalogues';
 import { en } from '@/messages/en';
 import { enGB } from '@/messages/en-GB';
-import { languageAsked, LANGUAGES, REGION_OF, type Language } from '@/messages/languages';
+import {
+  languageAsked,
+  languageOfTerminal,
+  LANGUAGES,
+  REGION_OF,
+  type Language,
+} from '@/messages/languages';
 import { currentLanguage, say, setLanguageSource } from '@/messages/say';
 import { RULE_LIBRARY } from '@/core/rules/library';
 
@@ -130,6 +136,17 @@ test('Spanish is Spanish: hardly a text is the English one', () => {
   );
   expect(same).toEqual([]);
 });
+
+test.each([
+  ['es_MX.UTF-8', 'es'],
+  ['en_GB.UTF-8', 'en-GB'],
+  ['en_US', 'en'],
+  ['C.UTF-8', 'en'],
+  ['de_DE', 'en'],
+  [undefined, 'en'],
+])('a terminal in %s is answered in %s', (name, language) =>
+  expect(languageOfTerminal(name)).toBe(language),
+);
 
 describe('the language of a device', () => {
   test.each([
