@@ -113,7 +113,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
     .keep();
   const { page, errors, close } = await app.page();
   await open(page, app.base);
-  await waitText(page, 'main', /Quail urgent\.[^]*Danger[^]*Quail: cool it: turn or split/);
+  await waitText(page, 'main', /Urgent: Quail\.[^]*Danger[^]*Quail: cool it: turn or split/);
   expect(
     await page.$eval(`[data-task="${id}:hot"]`, (el) => (el as HTMLElement).innerText),
   ).not.toMatch(/Postponed/);

@@ -174,7 +174,7 @@ test('the keyboard alone goes from the yard to a heap, its readings, another uni
   await waitText(page, '[data-testid=verdict]', /131 °F/);
   await page.keyboard.press('g');
   await page.keyboard.press('y');
-  await waitText(page, 'main', /urgent/);
+  await waitText(page, 'main', /Urgent: /);
   await page.keyboard.press('?');
   await waitText(page, '[role=dialog]', /the batch in that bay/);
   expect(await axe(page)).toEqual([]);

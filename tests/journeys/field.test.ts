@@ -283,7 +283,7 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
 
   // The yard, a heap and the round open with nothing behind them; what was kept is there.
   await open(p.page, proxy.base);
-  await waitText(p.page, 'main', /urgent/);
+  await waitText(p.page, 'main', /Urgent: /);
   await waitText(
     p.page,
     '[data-testid=device-bar]',

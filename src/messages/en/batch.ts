@@ -81,7 +81,7 @@ export const enBatch = {
     'After {turnings}, {never} was never in the hot part, if each turning mixes at random. Turning the outside in does better than that.',
   expectedSurvivorsWorkedOutSame:
     'Expected survivors, worked out the same way: {germsLeft} of the pathogens, {seedsLeft} of hard weed seeds. One dose is taken to kill 99.9 % of pathogens and 99 % of seeds (common practice; mixing after Haug, 1993, from memory).',
-  beyondRuleHowFarHeat: 'Beyond the rule: how far the heat went',
+  howFarTheHeatWent: 'How far the heat went',
   informationOnlyNoRuleAsks: 'Information only. No rule asks for these figures.',
   pathogensDose: 'Pathogens: dose {pathogen}',
   n1TimeAtTemperature40:

@@ -49,7 +49,7 @@ export const enDay = {
   chooseAReason: 'Choose a reason.',
   chooseWhenCheckAgain: 'Choose when to check it again.',
   more: '{moreUrgent, number} more',
-  urgent: 'urgent.',
+  urgentAre: 'Urgent: {names}.',
   nothingUrgent: 'Nothing urgent.',
   sayWhoWorksHere: 'Say who works here',
   more2: '{more, number} more: {toLowerCase}',

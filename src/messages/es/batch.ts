@@ -80,7 +80,7 @@ export const esBatch = {
     'Después de {turnings}, {never} nunca estuvo en la parte caliente, si cada volteo mezcla al azar. Voltear lo de afuera hacia adentro da mejor resultado.',
   expectedSurvivorsWorkedOutSame:
     'Supervivientes esperados, con el mismo cálculo: {germsLeft} de los patógenos, {seedsLeft} de las semillas duras. Se toma que una dosis mata 99.9 % de patógenos y 99 % de semillas (práctica común; mezcla según Haug, 1993, de memoria).',
-  beyondRuleHowFarHeat: 'Más allá de la regla: hasta dónde llegó el calor',
+  howFarTheHeatWent: 'Hasta dónde llegó el calor',
   informationOnlyNoRuleAsks: 'Solo información. Ninguna regla pide estas cifras.',
   pathogensDose: 'Patógenos: dosis {pathogen}',
   n1TimeAtTemperature40:

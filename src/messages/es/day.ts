@@ -49,7 +49,7 @@ export const esDay = {
   chooseAReason: 'Elige un motivo.',
   chooseWhenCheckAgain: 'Elige cuándo revisarlo de nuevo.',
   more: '{moreUrgent, number} más',
-  urgent: 'urgente.',
+  urgentAre: 'Urgente: {names}.',
   nothingUrgent: 'Nada urgente.',
   sayWhoWorksHere: 'Indica quién trabaja aquí',
   more2: '{more, number} más: {toLowerCase}',

@@ -144,7 +144,7 @@ function HotPart({ b: { hot, section, sectionWhen, floor, turnings } }: { b: Bey
 export function Beyond({ batch, version }: { batch: string; version: string }) {
   return (
     <LoadedDisclosure
-      summary={say('batch.beyondRuleHowFarHeat')}
+      summary={say('batch.howFarTheHeatWent')}
       href={`/api/batch/${batch}/beyond`}
       read={(answer) => answer as BeyondView}
       version={version}

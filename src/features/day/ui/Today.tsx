@@ -25,16 +25,15 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
       </header>
       <p className="text-control mt-0.5">
         {view.urgent.length > 0 ? (
-          <>
-            <b>
-              {listText(
+          <b>
+            {say('day.urgentAre', {
+              names: listText(
                 view.moreUrgent > 0
                   ? [...view.urgent, say('day.more', { moreUrgent: view.moreUrgent })]
                   : view.urgent,
-              )}
-            </b>{' '}
-            {say('day.urgent')}
-          </>
+              ),
+            })}
+          </b>
         ) : (
           say('day.nothingUrgent')
         )}
