@@ -79,7 +79,7 @@ describe('ready is a person’s word', () => {
       'TOO_HOT',
     );
   });
-  test('location names who said so, and nothing is said to warm that nobody read', () => {
+  test('another person’s word is named, and nothing is said to warm that nobody read', () => {
     expect(stageText(ready.stage, locale, true)).toBe('Marked ready by Lea, 07:00');
     expect(
       stageText({ code: 'heating', since: ago(90), reason: null, by: null }, locale, false),

@@ -19,7 +19,7 @@ import {
   STATE_WORDS,
 } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
-import { dayText, tempText, whenText, listText } from '@/core/quantity/format';
+import { dayText, tempText, whenText, listText, joinParts } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
@@ -214,6 +214,30 @@ export const materialOptions = (store: StoreState): MaterialOption[] =>
     })
     .sort((a, b) => (a.name < b.name ? -1 : 1));
 
+/** What was noted of a load, each thing in a few words. */
+function loadChangeText(
+  data: StockLoad['changes'][number]['data'],
+  timeZone: string,
+  said: (amount: NonNullable<typeof data.left>) => string,
+): string {
+  const photos = data.photos?.length ?? 0;
+  return (
+    joinParts(
+      data.state && say('store.now', { statewords: STATE_WORDS[data.state] }),
+      data.answer && ANSWER_WORDS[data.answer].mark,
+      data.where && say('store.movedTo', { where: data.where }),
+      data.left && say('store.countedLeft', { left: said(data.left) }),
+      data.gone && END_OF_LOAD[data.gone],
+      data.test && say('store.tested'),
+      photos > 0 && (photos === 1 ? say('store.aPhoto') : say('store.photos', { photos })),
+      data.readyFrom != null &&
+        say('store.readyFrom2', { readyFrom: dayText(timeZone, data.readyFrom) }),
+      data.done,
+      data.words,
+    ) || say('store.changedOnly')
+  );
+}
+
 export type LoadPage = {
   readonly id: string;
   readonly name: string;
@@ -358,7 +382,7 @@ export function loadPage(
       .map((h) => ({ when: when(h.at), text: tempText(h.c, unit), by: h.by })),
     changes: [...l.changes].reverse().map((c) => ({
       id: c.id,
-      text: `${when(c.at)}, ${c.by}: ${[c.data.state && say('store.now', { statewords: STATE_WORDS[c.data.state] }), c.data.answer && ANSWER_WORDS[c.data.answer].mark, c.data.where && say('store.movedTo', { where: c.data.where }), c.data.left && say('store.countedLeft', { left: said(c.data.left) }), c.data.gone && END_OF_LOAD[c.data.gone], c.data.test && 'tested', c.data.photos && (c.data.photos.length === 1 ? say('store.aPhoto') : say('store.photos', { photos: c.data.photos.length })), c.data.readyFrom != null && say('store.readyFrom2', { readyFrom: dayText(timeZone, c.data.readyFrom) }), c.data.done, c.data.words].filter(Boolean).join(', ') || 'changed'}`,
+      text: `${when(c.at)}, ${c.by}: ${loadChangeText(c.data, timeZone, said)}`,
     })),
     photos: l.photos,
     answer: l.answer,

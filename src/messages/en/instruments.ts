@@ -52,7 +52,7 @@ export const enInstruments = {
   itReadsRight: 'It reads right.',
   itReadsTooHighOther: 'It reads {off} {unit} too {off2, select, high {high} other {low}}',
   moreThanAccuracyKCheck:
-    ', more than its accuracy of ± {accuracy, number} K. Check it once more, and take it out of service if it stays.',
+    ', more than its accuracy of ± {accuracy, number} K. Check it once more. If it is still off, stop using it.',
   withinAccuracyK: ', within its accuracy of ± {accuracy, number} K.',
   soFarOffRightUnit: ' So far off: is it the right unit?',
   saveThisCheck: 'Save this check',

@@ -51,7 +51,7 @@ export const esInstruments = {
   itReadsRight: 'Marca bien.',
   itReadsTooHighOther: 'Marca {off} {unit} {off2, select, high {de más} other {de menos}}',
   moreThanAccuracyKCheck:
-    ', más que su exactitud de ± {accuracy, number} K. Revísalo otra vez y sácalo de servicio si sigue igual.',
+    ', más que su exactitud de ± {accuracy, number} K. Revísalo otra vez. Si sigue igual, deja de usarlo.',
   withinAccuracyK: ', dentro de su exactitud de ± {accuracy, number} K.',
   soFarOffRightUnit: ' Muy lejos: ¿es la unidad correcta?',
   saveThisCheck: 'Guardar esta revisión',
