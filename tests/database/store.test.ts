@@ -180,7 +180,7 @@ describe('building', () => {
     await ok('built', {}, { batch, hoursAgo: 2 });
     expect((await state()).builtAt).not.toBeNull();
     await refused(
-      /is closed/,
+      /adding is finished/,
       'charge',
       { parts: [{ material: 'straw', amount: litres(90) }] },
       { batch, hoursAgo: 1 },
