@@ -3,7 +3,6 @@ import type { Overrides } from './say';
 /** What British English says otherwise than American English, and nothing else. */
 export const enGB: Overrides = {
   advice: {
-    on2: 'on {day, number} {month}',
     openingHotStackLetsAir:
       'Opening a hot stack lets air into a smouldering fire. Local fire rules on stacks come first.',
     aPileTooHotCannot: 'A heap that is too hot cannot wait.',

@@ -1,6 +1,6 @@
 export const enAdvice = {
   on: 'on {weekday}',
-  on2: 'on {month} {day, number}',
+  on2: 'on {day, number} {month}',
   byTheCalendar: 'by the calendar',
   atThePeak: 'at the peak',
   whenStartsCool: 'when it starts to cool',

@@ -121,7 +121,7 @@ export const esAdvice = {
   atDayFallsBelowAbout:
     'Bajando {perDay} al día cae debajo de {floorC} {at} como a las {clock}, y se perderían {creditedHours} ya contadas.',
   shortRuleMetAtEarliest:
-    'Le faltan {missingHours} para su regla: la cumple {proofAt} a más tardar temprano. Voltear ahora pausaría su tiempo hasta {graceHours}, y no hace falta ningún volteo.',
+    'Le faltan {missingHours} para su regla: la cumple {proofAt} como muy pronto. Voltear ahora pausaría su tiempo hasta {graceHours}, y no hace falta ningún volteo.',
   itHeatingUpAgainAfter:
     'Se está recalentando después del volteo. Tiene hasta {until} para llegar a {floorC}.',
   turnedOpeningAgainWithinDay: 'Volteado {at}. Abrirlo otra vez antes de un día solo pierde calor.',
