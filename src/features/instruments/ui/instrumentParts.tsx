@@ -1,6 +1,6 @@
 'use client';
-import { REGION_OF } from '@/messages/languages';
-import { currentLanguage, say } from '@/messages/say';
+import { localParts } from '@/core/quantity/calendar';
+import { say } from '@/messages/say';
 import type { DriftPoint } from '@/core/evidence/drift';
 import type { Instrument } from '@/core/log/shapes';
 import { fromCelsius, type TempUnit } from '@/core/quantity/units';
@@ -52,12 +52,10 @@ const KIND_WORD = {
 export const temp = (c: number, unit: TempUnit): string =>
   `${fromCelsius(c, unit).toFixed(1)} °${unit}`;
 
-export const day = (at: number): string =>
-  new Intl.DateTimeFormat(REGION_OF[currentLanguage()], {
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  }).format(at);
+export const day = (at: number): string => {
+  const { day: of, month } = localParts('UTC', at);
+  return `${of} ${month}`;
+};
 
 /** What a thermometer is, in a line. */
 export const facts = (i: Instrument | null): string =>
