@@ -332,6 +332,6 @@ export const enStore = {
   turnedInVesselBatches: 'turned and in-vessel batches',
   staticInVesselBatches: 'static and in-vessel batches',
   inStock: 'In stock',
-  tested: "tested",
-  changedOnly: "changed",
+  tested: 'tested',
+  changedOnly: 'changed',
 } as const;

@@ -331,6 +331,6 @@ export const esStore = {
   turnedInVesselBatches: 'lotes volteados y en recipiente',
   staticInVesselBatches: 'lotes estáticos y en recipiente',
   inStock: 'En existencia',
-  tested: "probado",
-  changedOnly: "modificado",
+  tested: 'probado',
+  changedOnly: 'modificado',
 };
