@@ -6,6 +6,21 @@ import { lastOf } from '@/core/quantity/present';
 type Band = { readonly day: number; readonly lowC: number; readonly highC: number };
 const [W, H, LEFT, BOTTOM] = [440, 92, 34, 16];
 
+/** The lines at a cool day and at the floor of most rules. */
+const FloorLines = ({ y }: { y: (celsius: number) => number }) =>
+  [20, 55].map((c) => (
+    <g key={c}>
+      <path
+        d={`M${LEFT} ${y(c)}H${W}`}
+        stroke={c === 55 ? 'var(--color-ink)' : 'var(--color-rule-2)'}
+        strokeWidth={c === 55 ? 1.2 : 0.8}
+      />
+      <text x={LEFT - 4} y={y(c) + 4} fontSize="12.5" textAnchor="end" fill="var(--color-ink-2)">
+        {c} °C
+      </text>
+    </g>
+  ));
+
 /** The heat that a method expects of a core by age: a band, with the floor of most rules and where it is too hot. */
 export function ExpectBand({
   expect,
@@ -35,24 +50,7 @@ export function ExpectBand({
       })}
     >
       <path d={band} fill="var(--color-prove-wash)" stroke="var(--color-ink)" strokeWidth="1.2" />
-      {[20, 55].map((c) => (
-        <g key={c}>
-          <path
-            d={`M${LEFT} ${y(c)}H${W}`}
-            stroke={c === 55 ? 'var(--color-ink)' : 'var(--color-rule-2)'}
-            strokeWidth={c === 55 ? 1.2 : 0.8}
-          />
-          <text
-            x={LEFT - 4}
-            y={y(c) + 4}
-            fontSize="12.5"
-            textAnchor="end"
-            fill="var(--color-ink-2)"
-          >
-            {c} °C
-          </text>
-        </g>
-      ))}
+      <FloorLines y={y} />
       <path d={`M${LEFT} ${y(limits.actC)}H${W}`} stroke="var(--color-ink)" strokeDasharray="2 3" />
       <path d={`M${LEFT} ${H - BOTTOM}H${W}`} stroke="var(--color-ink)" strokeWidth="1.8" />
       {days.map((d) => (

@@ -52,23 +52,27 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
           </section>
         );
       })}
-      <details className="text-note text-ink-2">
-        <summary className="cursor-pointer target-in-text flex items-center underline">
-          {say('bench.whereTheseRangesComeFrom')}
-        </summary>
-        <ul>
-          {WINDOW_IDS.map((id) => (
-            <li key={id}>
-              {say('bench.bestWorkable2', {
-                name: WINDOWS[id].name,
-                preferred: figureRangeText(WINDOWS[id].preferred),
-                reasonable: figureRangeText(WINDOWS[id].reasonable),
-                source: WINDOWS[id].source,
-              })}
-            </li>
-          ))}
-        </ul>
-      </details>
+      <WindowSources />
     </div>
   );
 }
+
+const WindowSources = () => (
+  <details className="text-note text-ink-2">
+    <summary className="cursor-pointer target-in-text flex items-center underline">
+      {say('bench.whereTheseRangesComeFrom')}
+    </summary>
+    <ul>
+      {WINDOW_IDS.map((id) => (
+        <li key={id}>
+          {say('bench.bestWorkable2', {
+            name: WINDOWS[id].name,
+            preferred: figureRangeText(WINDOWS[id].preferred),
+            reasonable: figureRangeText(WINDOWS[id].reasonable),
+            source: WINDOWS[id].source,
+          })}
+        </li>
+      ))}
+    </ul>
+  </details>
+);

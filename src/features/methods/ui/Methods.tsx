@@ -33,6 +33,33 @@ export type MethodRow = {
   readonly heaps: readonly string[];
 };
 
+/** When it is turned, from where it is too hot, how moist it is kept and what it costs in time. */
+const ScheduleFacts = ({ template: t }: { template: MethodTemplate }) => (
+  <p className="text-small">
+    {say('methods.turned')} <b>{SCHOOL_WORDS[t.trigger]}</b>
+    {say('methods.tooHotFromCMoisture', {
+      trigger:
+        t.trigger === 'never'
+          ? ''
+          : t.trigger === 'calendar'
+            ? say('methods.onDayThenEveryDays', {
+                firstDay: t.firstDay,
+                everyDays: t.everyDays,
+              })
+            : say('methods.byCalendarOnDayThen', {
+                firstDay: t.firstDay,
+                everyDays: t.everyDays,
+              }),
+      actC: t.limits.actC,
+      lowPct: t.moisture.lowPct,
+      highPct: t.moisture.highPct,
+      activeDays: t.activeDays,
+      minutesPerM3: t.minutesPerM3,
+      machine: t.machine ? 'byMachine' : 'other',
+    })}
+  </p>
+);
+
 /** The ways to keep a heap: each with its schedule, the heat that is expected, and its limits. They can be copied and changed. */
 export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }) {
   const [edit, setEdit] = useState<{ template: MethodTemplate; copy: boolean } | null>(null);
@@ -69,29 +96,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
                 {changed ? say('methods.changedHere') : ''}
               </span>
             </div>
-            <p className="text-small">
-              {say('methods.turned')} <b>{SCHOOL_WORDS[t.trigger]}</b>
-              {say('methods.tooHotFromCMoisture', {
-                trigger:
-                  t.trigger === 'never'
-                    ? ''
-                    : t.trigger === 'calendar'
-                      ? say('methods.onDayThenEveryDays', {
-                          firstDay: t.firstDay,
-                          everyDays: t.everyDays,
-                        })
-                      : say('methods.byCalendarOnDayThen', {
-                          firstDay: t.firstDay,
-                          everyDays: t.everyDays,
-                        }),
-                actC: t.limits.actC,
-                lowPct: t.moisture.lowPct,
-                highPct: t.moisture.highPct,
-                activeDays: t.activeDays,
-                minutesPerM3: t.minutesPerM3,
-                machine: t.machine ? 'byMachine' : 'other',
-              })}
-            </p>
+            <ScheduleFacts template={t} />
             <ExpectBand expect={t.expect} limits={t.limits} />
             {t.words && <p className="q text-hint">{t.words}</p>}
             <p className="text-small flex flex-wrap gap-x-5">

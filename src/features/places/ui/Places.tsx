@@ -97,12 +97,32 @@ function KeepPlan({ reading, entry }: { reading: PlacesReading; entry: EntryHand
   );
 }
 
+function ProposeKey({
+  screen,
+  onPropose,
+}: {
+  screen: PlacesScreen;
+  onPropose: (places: readonly PlaceDraft[]) => void;
+}) {
+  const sets = stretchesOf(screen);
+  return (
+    <button
+      type="button"
+      className="btn self-start"
+      onClick={() => onPropose(proposePlaces(screen, v7))}
+    >
+      {sets > 1
+        ? say('places.proposePointsForEachStretches', { sets })
+        : say('places.proposeFivePoints')}
+    </button>
+  );
+}
+
 function PlacesForm({ heap, screen, placed }: PlacesProps) {
   const router = useRouter();
   const [places, setPlaces] = useTyped<readonly PlaceDraft[]>('rows', draftOfPlan(screen));
   const entry = useEntry('plan', heap, () => router.push(`/batch/${heap.id}`));
   const reading = readPlaces(places, screen);
-  const sets = stretchesOf(screen);
   const drawn = drawnOf(reading).map(({ id, zone, side }) => ({
     id,
     zone,
@@ -128,15 +148,7 @@ function PlacesForm({ heap, screen, placed }: PlacesProps) {
             places={drawn}
           />
         </div>
-        <button
-          type="button"
-          className="btn self-start"
-          onClick={() => setPlaces(proposePlaces(screen, v7))}
-        >
-          {sets > 1
-            ? say('places.proposePointsForEachStretches', { sets })
-            : say('places.proposeFivePoints')}
-        </button>
+        <ProposeKey screen={screen} onPropose={setPlaces} />
         <PlaceTable places={places} reading={reading} screen={screen} setPlaces={setPlaces} />
         <button
           type="button"
