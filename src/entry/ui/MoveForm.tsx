@@ -10,10 +10,20 @@ import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from './parts';
 import { StandingFields, useStanding } from './Standing';
 import { useEntry, useEntryPreview } from './useEntry';
 
+type HowMoved = 'forked' | 'lifted' | '';
+
+/** What is still to be said before the move can be kept; null: nothing. */
+function missingOf(standing: ReturnType<typeof useStanding>, how: HowMoved): string | null {
+  if (!standing.changed) return say('entry.sayWhereNow');
+  const { overlaps } = standing.effect;
+  if (overlaps.length > 0) return say('entry.itWouldOverlap', { overlaps: firstOf(overlaps) });
+  return how === '' ? say('entry.chooseHowWasMoved') : null;
+}
+
 /** A heap lifted to another place as it is; forked over on the way it is a turning too. */
 export function MoveForm({ heap, onDone }: FormProps) {
   const standing = useStanding(heap, heap.placed ?? []);
-  const [how, setHow] = useTyped<'forked' | 'lifted' | ''>('how', '');
+  const [how, setHow] = useTyped<HowMoved>('how', '');
   const turn = useEntry('turn', heap, onDone);
   const move = useEntry('move', heap, onDone);
   const entry = how === 'forked' ? turn : move;
@@ -21,7 +31,9 @@ export function MoveForm({ heap, onDone }: FormProps) {
     how === 'forked'
       ? {
           full: true,
-          words: `moved${standing.position ? say('entry.to2', { position: positionText(standing.position) }) : ''}`,
+          words: standing.position
+            ? say('entry.movedTo', { position: positionText(standing.position) })
+            : say('entry.moved'),
         }
       : {
           ...(standing.position
@@ -61,15 +73,7 @@ export function MoveForm({ heap, onDone }: FormProps) {
       <KeepBar
         entry={entry}
         label={say('entry.saveThisMove')}
-        missing={
-          !standing.changed
-            ? say('entry.sayWhereNow')
-            : standing.effect.overlaps.length > 0
-              ? say('entry.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
-              : how === ''
-                ? say('entry.chooseHowWasMoved')
-                : null
-        }
+        missing={missingOf(standing, how)}
         onKeep={keep}
       />
     </>
