@@ -2,6 +2,7 @@ import { say } from '../../../messages/say';
 import { durationText, spanText } from '../../quantity/format';
 import type { Hold } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createHoldEvaluator } from './hold-evaluator';
 import { at, holdText, shortSpan } from './text';
@@ -57,23 +58,8 @@ export const holdRequirement: RequirementDescription<Hold> = {
       return say('evidence.hotTime');
     },
     inputs: [
-      {
-        key: 'floor',
-        get label() {
-          return say('evidence.atOrAbove');
-        },
-        unit: 'temperature',
-      },
-      {
-        key: 'ceiling',
-        get label() {
-          return say('evidence.neverAbove');
-        },
-        unit: 'temperature',
-        get empty() {
-          return say('evidence.noLimit');
-        },
-      },
+      FLOOR_INPUT,
+      CEILING_INPUT,
       {
         key: 'days',
         get label() {

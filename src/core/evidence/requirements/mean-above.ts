@@ -2,6 +2,7 @@ import { say } from '../../../messages/say';
 import { durationText, spanText, tempBeside, tempText } from '../../quantity/format';
 import type { MeanAbove } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createMeanAboveEvaluator } from './mean-above-evaluator';
 import { at, rangeText, shortSpan } from './text';
@@ -62,13 +63,7 @@ export const meanAboveRequirement: RequirementDescription<MeanAbove> = {
       return say('evidence.timeWithAMean');
     },
     inputs: [
-      {
-        key: 'floor',
-        get label() {
-          return say('evidence.atOrAbove');
-        },
-        unit: 'temperature',
-      },
+      FLOOR_INPUT,
       {
         key: 'days',
         get label() {

@@ -2,6 +2,7 @@ import { say } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Staged } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createStagedEvaluator } from './staged-evaluator';
 import { rangeText, shortSpan } from './text';
@@ -58,23 +59,8 @@ export const stagedRequirement: RequirementDescription<Staged> = {
       return say('evidence.timeBeforeEachTurning');
     },
     inputs: [
-      {
-        key: 'floor',
-        get label() {
-          return say('evidence.atOrAbove');
-        },
-        unit: 'temperature',
-      },
-      {
-        key: 'ceiling',
-        get label() {
-          return say('evidence.neverAbove');
-        },
-        unit: 'temperature',
-        get empty() {
-          return say('evidence.noLimit');
-        },
-      },
+      FLOOR_INPUT,
+      CEILING_INPUT,
       {
         key: 'days',
         get label() {

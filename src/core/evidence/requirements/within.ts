@@ -2,6 +2,7 @@ import { say } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Within } from '../rule';
 import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { holdText, rangeText, shortSpan } from './text';
 import { createWithinEvaluator } from './within-evaluator';
@@ -62,23 +63,8 @@ export const withinRequirement: RequirementDescription<Within> = {
       return say('evidence.aHotterTimeWithin');
     },
     inputs: [
-      {
-        key: 'floor',
-        get label() {
-          return say('evidence.atOrAbove');
-        },
-        unit: 'temperature',
-      },
-      {
-        key: 'ceiling',
-        get label() {
-          return say('evidence.neverAbove');
-        },
-        unit: 'temperature',
-        get empty() {
-          return say('evidence.noLimit');
-        },
-      },
+      FLOOR_INPUT,
+      CEILING_INPUT,
       {
         key: 'days',
         get label() {
