@@ -133,6 +133,49 @@ function Reasons({ turn }: { turn: NonNullable<AdviceView['turn']> }) {
   );
 }
 
+/** What may be behind a symptom, the likeliest first: what speaks for it, what against, what would help. */
+const Causes = ({ causes }: { causes: AdviceView['diagnoses'][number]['causes'] }) => (
+  <ol className="flex flex-col">
+    {causes.map((c, i) => (
+      <li
+        key={c.code}
+        className={`grid sm:grid-cols-[200px_1fr_200px] gap-x-4 gap-y-0.5 py-1.5 border-b border-rule last:border-b-0 text-small leading-[1.35] ${i > 0 && c.for.length === 0 ? 'text-ink-2' : ''}`}
+      >
+        <b className="font-semibold">
+          {i + 1}. {c.cause}
+        </b>
+        <span>
+          {c.for.length > 0 && <>{say('batch.for', { for: c.for.join('; ') })} </>}
+          {c.against.length > 0 && <>{say('batch.against', { against: c.against.join('; ') })} </>}
+          {c.unknown.length > 0 && (
+            <span className="q">{say('batch.notKnown3', { unknown: c.unknown.join('; ') })}</span>
+          )}
+          {c.for.length + c.against.length + c.unknown.length === 0 && (
+            <span className="q">{say('batch.nothingLoggedSpeaksForOr')}</span>
+          )}
+        </span>
+        <span>{c.fix}</span>
+      </li>
+    ))}
+  </ol>
+);
+
+/** What was changed, and what the temperature did after it. */
+const Trials = ({ trials }: { trials: AdviceView['trials'] }) => (
+  <ul className="flex flex-col" data-testid="trials">
+    {trials.map((t) => (
+      <li
+        key={t.when + t.what}
+        className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-small border-b border-rule last:border-b-0"
+      >
+        <span className="q">{t.when}</span>
+        <b className="font-semibold">{upperFirst(t.what)}</b>
+        <span>{t.text}</span>
+      </li>
+    ))}
+  </ul>
+);
+
 /** What may be wrong, why, and what came of what was changed. */
 export function Diagnoses({ a }: { a: AdviceView }) {
   if (a.diagnoses.length === 0 && a.trials.length === 0) return null;
@@ -154,53 +197,14 @@ export function Diagnoses({ a }: { a: AdviceView }) {
       {a.diagnoses.map((d) => (
         <div key={d.code} className="mb-3" data-testid="diagnosis" data-symptom={d.code}>
           {a.diagnoses.length > 1 && <h3 className="!text-control">{d.symptom}</h3>}
-          <ol className="flex flex-col">
-            {d.causes.map((c, i) => (
-              <li
-                key={c.code}
-                className={`grid sm:grid-cols-[200px_1fr_200px] gap-x-4 gap-y-0.5 py-1.5 border-b border-rule last:border-b-0 text-small leading-[1.35] ${i > 0 && c.for.length === 0 ? 'text-ink-2' : ''}`}
-              >
-                <b className="font-semibold">
-                  {i + 1}. {c.cause}
-                </b>
-                <span>
-                  {c.for.length > 0 && <>{say('batch.for', { for: c.for.join('; ') })} </>}
-                  {c.against.length > 0 && (
-                    <>{say('batch.against', { against: c.against.join('; ') })} </>
-                  )}
-                  {c.unknown.length > 0 && (
-                    <span className="q">
-                      {say('batch.notKnown3', { unknown: c.unknown.join('; ') })}
-                    </span>
-                  )}
-                  {c.for.length + c.against.length + c.unknown.length === 0 && (
-                    <span className="q">{say('batch.nothingLoggedSpeaksForOr')}</span>
-                  )}
-                </span>
-                <span>{c.fix}</span>
-              </li>
-            ))}
-          </ol>
+          <Causes causes={d.causes} />
           <p className="q text-hint mt-1">
             {say('batch.changeOneThingAtTime')} <b>{say('batch.otherChange')}</b>
             {say('batch.andTakeTemperaturesForNext')}
           </p>
         </div>
       ))}
-      {a.trials.length > 0 && (
-        <ul className="flex flex-col" data-testid="trials">
-          {a.trials.map((t) => (
-            <li
-              key={t.when + t.what}
-              className="grid sm:grid-cols-[130px_200px_1fr] gap-x-4 py-1 text-small border-b border-rule last:border-b-0"
-            >
-              <span className="q">{t.when}</span>
-              <b className="font-semibold">{upperFirst(t.what)}</b>
-              <span>{t.text}</span>
-            </li>
-          ))}
-        </ul>
-      )}
+      {a.trials.length > 0 && <Trials trials={a.trials} />}
     </Disclosure>
   );
 }

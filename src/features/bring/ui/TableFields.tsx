@@ -9,13 +9,32 @@ const COLUMNS_SHOWN = 10;
 
 type FieldsProps = Pick<BroughtHandle, 'options' | 'setOptions' | 'batch' | 'setBatch'>;
 
-/** How the table is to be read. */
-function ReadingFields({
-  options,
-  setOptions,
-  zones,
-}: Pick<FieldsProps, 'options' | 'setOptions'> & { zones: readonly string[] }) {
+type ReadingProps = Pick<FieldsProps, 'options' | 'setOptions'> & { zones: readonly string[] };
+
+/** The time zone of a clock that does not say its own. */
+function ZoneField({ options, setOptions, zones }: ReadingProps) {
   const isZone = zones.includes(options.timeZone) || options.timeZone === 'UTC';
+  return (
+    <div>
+      <Field
+        label={say('bring.timeZoneClock')}
+        list="zones"
+        value={options.timeZone}
+        onChange={(e) => setOptions({ ...options, timeZone: e.target.value })}
+        hint={say('bring.usedWhereTimeHasNo')}
+        problem={isZone ? undefined : say('bring.chooseZoneSuchAsEurope')}
+      />
+      <datalist id="zones">
+        {zones.map((z) => (
+          <option key={z} value={z} />
+        ))}
+      </datalist>
+    </div>
+  );
+}
+
+/** How the table is to be read. */
+function ReadingFields({ options, setOptions, zones }: ReadingProps) {
   return (
     <>
       <Choices
@@ -44,21 +63,7 @@ function ReadingFields({
           { value: 'F', label: '°F' },
         ]}
       />
-      <div>
-        <Field
-          label={say('bring.timeZoneClock')}
-          list="zones"
-          value={options.timeZone}
-          onChange={(e) => setOptions({ ...options, timeZone: e.target.value })}
-          hint={say('bring.usedWhereTimeHasNo')}
-          problem={isZone ? undefined : say('bring.chooseZoneSuchAsEurope')}
-        />
-        <datalist id="zones">
-          {zones.map((z) => (
-            <option key={z} value={z} />
-          ))}
-        </datalist>
-      </div>
+      <ZoneField options={options} setOptions={setOptions} zones={zones} />
       <Choices
         label={say('bring.ifDateDoesNotStart')}
         value={options.dateOrder}
