@@ -49,6 +49,23 @@ const Line = ({ l }: { l: LoadLine }) => (
   </li>
 );
 
+/** The loads of one role in a mix, under its name and total. */
+const RoleLoads = ({ r }: { r: StockView['roles'][number] }) => (
+  <section data-testid={`role-${r.role}`}>
+    <h2 className="!text-says flex flex-wrap gap-x-3 items-baseline border-b-[1.6px] border-ink pb-1">
+      {r.name}
+      <span className="font-normal text-hint text-ink-2">
+        {r.means}; {r.total}
+      </span>
+    </h2>
+    <ul>
+      {r.loads.map((l) => (
+        <Line key={l.id} l={l} />
+      ))}
+    </ul>
+  </section>
+);
+
 /** What lies in the store, by what it does in a heap, the oldest first. */
 export function Stock({ view }: { view: StockView }) {
   return (
@@ -64,19 +81,7 @@ export function Stock({ view }: { view: StockView }) {
         {view.empty && <p className="max-w-[640px]">{say('store.nothingInStockYetLog')}</p>}
         <div className="grid xl:grid-cols-2 gap-x-8 gap-y-5">
           {view.roles.map((r) => (
-            <section key={r.role} data-testid={`role-${r.role}`}>
-              <h2 className="!text-says flex flex-wrap gap-x-3 items-baseline border-b-[1.6px] border-ink pb-1">
-                {r.name}
-                <span className="font-normal text-hint text-ink-2">
-                  {r.means}; {r.total}
-                </span>
-              </h2>
-              <ul>
-                {r.loads.map((l) => (
-                  <Line key={l.id} l={l} />
-                ))}
-              </ul>
-            </section>
+            <RoleLoads key={r.role} r={r} />
           ))}
         </div>
       </div>
