@@ -222,6 +222,15 @@ export function readNext(
   };
 }
 
+/** What a batch still needs that somebody put to cure or marked ready. */
+function careNext(s: Situation): Advice {
+  const water = waterOf(s);
+  if (water.code === 'WATER') return { code: 'WATER', due: s.now, water };
+  const { code, since, by } = s.stage;
+  const said = { due: readNext(s).due, since, by, claim: claimOf(s, s.now) };
+  return code === 'curing' ? { code: 'LEAVE_TO_CURE', ...said } : { code: 'READY', ...said };
+}
+
 /** One next act for a heap, the most pressing first. */
 export function nextAdvice(s: Situation): Advice {
   const { stage, proof } = s;
@@ -239,19 +248,7 @@ export function nextAdvice(s: Situation): Advice {
   if (stage.code === 'on-hold')
     return { code: 'ON_HOLD', since: stage.since, reason: stage.reason };
   if (stage.code === 'building') return { code: 'CLOSE_WHEN_BUILT' };
-  if (isSaidDone(s) && !isLive(s)) {
-    const water = waterOf(s);
-    if (water.code === 'WATER') return { code: 'WATER', due: s.now, water };
-    const said = {
-      due: readNext(s).due,
-      since: stage.since,
-      by: stage.by,
-      claim: claimOf(s, s.now),
-    };
-    return stage.code === 'curing'
-      ? { code: 'LEAVE_TO_CURE', ...said }
-      : { code: 'READY', ...said };
-  }
+  if (isSaidDone(s) && !isLive(s)) return careNext(s);
   const losing = readOrLose(s);
   if (losing) return losing;
   const last = lastRound(s);
