@@ -1,6 +1,7 @@
 import '../src/messages/all';
+import { METRIC } from '../src/core/units/units';
 import { languageOfTerminal } from '../src/messages/languages';
-import { setLanguageSource } from '../src/messages/say';
+import { setSpeechSource } from '../src/messages/say';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -8,7 +9,10 @@ import { answerVerify, type VerifyAnswer } from '../src/core/formats/verify-call
 import { FILE_PATH, PROBLEM, problemLine } from '../src/core/words/problem';
 
 const { LC_ALL, LC_MESSAGES, LANG } = process.env;
-setLanguageSource(() => languageOfTerminal(LC_ALL || LC_MESSAGES || LANG));
+setSpeechSource(() => ({
+  language: languageOfTerminal(LC_ALL || LC_MESSAGES || LANG),
+  units: METRIC,
+}));
 
 const USAGE = 'usage: ./zealous verify FILE [--rule ID]… [--as-of TIME] [--json]';
 

@@ -1,10 +1,10 @@
-import { say } from '@/messages/say';
 import '@fontsource-variable/bricolage-grotesque/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
-import { currentLanguage } from '@/messages/say';
+import { unitsCode } from '@/core/units/units';
+import { currentLanguage, currentUnits, say } from '@/messages/say';
 import { Patterns } from '@/features/frame/ui/Patterns';
 import { PageWords } from '@/features/frame/server/PageWords';
 import { chosenLight } from '@/features/frame/server/light';
@@ -25,7 +25,11 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function Layout({ children }: { children: ReactNode }) {
   const light = await chosenLight();
   return (
-    <html lang={currentLanguage()} {...(light ? { 'data-light': light } : {})}>
+    <html
+      lang={currentLanguage()}
+      data-units={unitsCode(currentUnits())}
+      {...(light ? { 'data-light': light } : {})}
+    >
       <body>
         <PageWords />
         <Patterns />

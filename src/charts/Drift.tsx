@@ -48,8 +48,9 @@ export function Drift({
           .map((d) =>
             say('charts.kInIceWaterK', {
               at: label(d.at),
-              atIceK: signed(d.atIceK),
-              atHotK: signed(d.atHotK),
+              atIce: signed(d.atIceK),
+              atHot: signed(d.atHotK),
+              hot: 60,
             }),
           )
           .join('; '),

@@ -1,7 +1,7 @@
 import { env } from '@/platform/env';
-import { setSiteLanguage } from '@/platform/request-language';
+import { setSiteSpeech } from '@/platform/request-speech';
 import { connect, type Db } from './client';
-import { siteRepo, type Site } from './repositories/site';
+import { siteRepo, speechOfSite, type Site } from './repositories/site';
 
 const held = globalThis as unknown as { zealousDb?: Db };
 
@@ -11,7 +11,7 @@ export const theDb = (): Db => (held.zealousDb ??= connect(env.databaseUrl()));
 /** The site of this server; null: none has been named yet. */
 export async function theSite(): Promise<Site | null> {
   const site = await siteRepo(theDb()).only();
-  if (site?.language) setSiteLanguage(site.language);
+  if (site) setSiteSpeech(speechOfSite(site));
   return site;
 }
 

@@ -9,6 +9,7 @@ import * as touched from './migrations/0007-touched';
 import * as likeness from './migrations/0008-likeness';
 import * as language from './migrations/0009-language';
 import * as search from './migrations/0010-search';
+import * as units from './migrations/0011-units';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -22,6 +23,7 @@ export const MIGRATIONS = {
   '0008-likeness': likeness,
   '0009-language': language,
   '0010-search': search,
+  '0011-units': units,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

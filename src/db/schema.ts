@@ -10,6 +10,7 @@ type SiteTable = {
   time_zone: string;
   language: Generated<string>;
   unit: 'C' | 'F';
+  units: Generated<string>;
   demo_until: Date | null;
 };
 

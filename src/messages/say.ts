@@ -1,4 +1,6 @@
-import { createTranslator } from 'use-intl/core';
+import { _createCache, _createIntlFormatters, createTranslator } from 'use-intl/core';
+import { quantityText, type TextQuantity } from '../core/units/text';
+import { METRIC, SCALED_QUANTITIES, unitsOfCode, type Units } from '../core/units/units';
 import type { en } from './en';
 import { REGION_OF, type Language } from './languages';
 
@@ -13,11 +15,16 @@ export type Overrides = {
 
 /** What a text asks for is read off the English one. */
 type Translator = ReturnType<typeof createTranslator<typeof en>>;
+/** How somebody is spoken to: in which language, and in which units. */
+export type Speech = { readonly language: Language; readonly units: Units };
 /** What bundles of one program share: a server has several copies of this module, and one language for each request. */
 type Shared = {
   readonly catalogues: Map<Language, Catalogue>;
   readonly translators: Map<Language, Translator>;
+  /** The language of the moment. */
   asked: () => Language;
+  /** The units of the moment; absent: those that the page was made in, metric where there is none. */
+  units?: () => Units;
 };
 const SHARED = Symbol.for('zealous-heap.messages');
 const shared: Shared = ((globalThis as { [SHARED]?: Shared })[SHARED] ??= {
@@ -32,13 +39,49 @@ export function provideMessages(language: Language, messages: Catalogue): void {
   shared.translators.delete(language);
 }
 
-/** Sets how the language of the moment is found: a page's own, a request's, a thread's. */
-export function setLanguageSource(asked: () => Language): void {
-  shared.asked = asked;
+/** Sets how the language of the moment is found, and the units: a page's own, a request's, a thread's. */
+export function setSpeechSource(source: () => Speech): void {
+  shared.asked = () => source().language;
+  shared.units = () => source().units;
 }
 
 /** The language that texts are given in now. */
 export const currentLanguage = (): Language => shared.asked();
+
+/** A page bears its units, so that its scripts say what the server said. */
+const unitsOfPage = (): Units =>
+  unitsOfCode((globalThis as { document?: Document }).document?.documentElement.dataset.units) ??
+  METRIC;
+/** The units that quantities are shown and typed in now. */
+export const currentUnits = (): Units => (shared.units ?? unitsOfPage)();
+/** The language and the units of now. */
+export const currentSpeech = (): Speech => ({
+  language: currentLanguage(),
+  units: currentUnits(),
+});
+
+/** What a text asks for with `{depthM, number, length}`: the figure in the units of the moment, with its unit. */
+const QUANTITIES: readonly TextQuantity[] = [...SCALED_QUANTITIES, 'celsius', 'kelvin'];
+/** Formats of numbers that bear the name of a quantity besides what Intl knows. */
+const QUANTITY_FORMATS: Record<string, object> = Object.fromEntries(
+  QUANTITIES.map((quantity) => [quantity, { quantity }]),
+);
+
+/** The formatters of ICU, where a number may also be a quantity. */
+function createFormatters(): ReturnType<typeof _createIntlFormatters> {
+  const formatters = _createIntlFormatters(_createCache());
+  return {
+    ...formatters,
+    getNumberFormat: (locale, options) => {
+      const { quantity } = (options ?? {}) as { quantity?: TextQuantity };
+      if (quantity === undefined) return formatters.getNumberFormat(locale, options);
+      // What a text asks of a format is to be told the figure.
+      const format = (value: number): string =>
+        quantityText(quantity, value, currentUnits(), String(locale));
+      return { format } as Intl.NumberFormat;
+    },
+  };
+}
 
 function translatorOf(language: Language): Translator {
   const known = shared.translators.get(language);
@@ -49,6 +92,8 @@ function translatorOf(language: Language): Translator {
     locale: REGION_OF[language],
     messages: messages as typeof en,
     timeZone: 'UTC',
+    formats: { number: QUANTITY_FORMATS },
+    _formatters: createFormatters(),
     onError: (error) => {
       throw error;
     },

@@ -1,6 +1,7 @@
 import './all';
-import { languageOf } from './languages';
-import { setLanguageSource } from './say';
+import { speechOfCode } from './speech-code';
+import { setSpeechSource } from './say';
 
-/** Texts of a worker in the browser: its page names the language as the worker's own name. */
-setLanguageSource(() => languageOf((globalThis as { name?: string }).name) ?? 'en');
+/** Texts of a worker in the browser: its page gives it the language and the units as its name. */
+const speech = speechOfCode((globalThis as { name?: string }).name ?? '');
+setSpeechSource(() => speech);

@@ -2,16 +2,15 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { isMainThread } from 'node:worker_threads';
 import type { Tinypool } from 'tinypool';
-import type { Language } from '@/messages/languages';
-import { currentLanguage } from '@/messages/say';
+import { currentSpeech, type Speech } from '@/messages/say';
 
 /**
  * Node answers everybody on one thread: what takes long there makes all others wait. Such work runs in worker threads, of the
  * bundle that the build makes of src/workers/server. Where there is no build (unit tests, the development server) it runs in place.
  */
 export type WorkerJob = 'planJob' | 'recordJob' | 'labelsJob';
-/** What a thread is given: its texts are in the language of whoever waits for them. */
-export type ThreadInput<In> = { readonly language: Language; readonly input: In };
+/** What a thread is given: its texts are in the language and the units of whoever waits for them. */
+export type ThreadInput<In> = { readonly speech: Speech; readonly input: In };
 
 const BUNDLE = path.join(process.cwd(), 'server-worker.mjs');
 const MOST_THREADS = 2;
@@ -44,6 +43,6 @@ export const inWorkerThread =
   async (input) => {
     const threads = await threadsOf();
     if (!threads) return here(input);
-    const given: ThreadInput<In> = { language: currentLanguage(), input };
+    const given: ThreadInput<In> = { speech: currentSpeech(), input };
     return (await threads.run(given, { name: job })) as Out;
   };

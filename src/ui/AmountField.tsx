@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { amountUnitsOf, findAmountUnit } from '@/core/units/amount-units';
 import { Minus, Plus } from 'lucide-react';
 import { useId } from 'react';
 import { typed } from '@/core/quantity/typed-number';
@@ -12,7 +13,18 @@ export type MeasureOption = {
 };
 export type AmountTyped = { readonly n: string; readonly unit: string; readonly about: boolean };
 
-/** How much, in the site's own measures, litres or kilograms; or not known. */
+/** Units to choose from beside a site's measures: those of the moment, and the one that is chosen. */
+export function AmountUnits({ chosen }: { chosen: string }) {
+  const units = amountUnitsOf(currentUnits());
+  const own = findAmountUnit(chosen);
+  return [...units, ...(own && !units.includes(own) ? [own] : [])].map(({ id, sign }) => (
+    <option key={id} value={id}>
+      {sign}
+    </option>
+  ));
+}
+
+/** How much, in the site's own measures, by volume or by weight; or not known. */
 export function AmountField({
   label,
   value,
@@ -32,7 +44,7 @@ export function AmountField({
   const unknown = value.unit === 'unknown';
   const n = typed(value.n);
   const each = measures.find((m) => m.id === value.unit);
-  const step = value.unit === 'L' || value.unit === 'kg' ? 10 : 1;
+  const step = findAmountUnit(value.unit)?.step ?? 1;
   const set = (x: number): void =>
     onChange({ ...value, n: String(Math.round(Math.max(0, x) * 100) / 100) });
   return (
@@ -80,8 +92,7 @@ export function AmountField({
               {n === 1 ? m.name : (m.many ?? m.name)}
             </option>
           ))}
-          <option value="L">{say('controls.liters')}</option>
-          <option value="kg">{say('controls.kg')}</option>
+          <AmountUnits chosen={value.unit} />
           {mayBeUnknown && <option value="unknown">{say('controls.notKnown')}</option>}
         </select>
       </div>

@@ -6,7 +6,7 @@ import sharp from 'sharp';
 import { layUpDemo } from '../../demo/lay-up';
 import type { Entry } from '@/core/log/entry';
 import { foldSite } from '@/core/log/fold';
-import { toCelsius } from '@/core/quantity/units';
+import { toCelsius } from '@/core/units/units';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';

@@ -47,7 +47,11 @@ test('a rule of one’s own: what it would have said is shown before it is kept;
   await fill(page, 'Title', 'Two days for the orchard');
   await fill(page, 'For, days', '2');
   await fill(page, 'At or above, °C', '131');
-  await waitText(page, 'main', /131 °C is outside 20 to 90 °C\. Was it typed in °F\?/);
+  await waitText(
+    page,
+    'main',
+    /131 °C is outside 20 °C to 90 °C\. Was it typed in the other unit\?/,
+  );
   await fill(page, 'At or above, °C', '58');
   const past = await waitText(page, '[data-testid=past]', /2 days in a row at 58 °C or more/);
   expect(past).toMatch(/B Bittern\s*Met/);

@@ -4,7 +4,7 @@ import { measuresFor, rowLengthM, surfaceM2, coreWayM, footM2 } from '@/core/hea
 import { SHAPES, volumeOf } from '@/core/heap/size';
 import { KG_M3_PER_LB_YD3, MATERIAL_LIBRARY } from '@/core/mix/library';
 import { mixOf, waterToAdd } from '@/core/mix/mix';
-import { M3_PER_YD3 } from '@/core/quantity/units';
+import { M3_PER_YD3 } from '@/core/units/units';
 import { plain } from '../support/mix';
 
 /** The arithmetic of a recipe against published worked examples, tables, geometry added up by columns, and a unit library. */

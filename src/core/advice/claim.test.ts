@@ -49,7 +49,7 @@ describe('ready is a person’s word', () => {
       rules: { asked: 1, met: [{ title: 'PFRP windrow', at: ago(200) }] },
     });
     expect(claimText(claimOf(s, NOW), locale)).toMatch(
-      /^Met: PFRP windrow, Sun 10 May\. Maturity was not tested\./,
+      /^Met: PFRP windrow, Sun May 10\. Maturity was not tested\./,
     );
   });
   test('doubts: not proven, warm over the air, not read for a week; none where all is well', () => {

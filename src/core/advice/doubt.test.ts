@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { toCelsius, type TempUnit } from '../quantity/units';
+import { toCelsius, type TempUnit } from '../units/units';
 import { answerText, doubtText } from '../words/doubt';
 import { answered, doubtsOf, EMERGENCY_C, type DoubtContext } from './doubt';
 

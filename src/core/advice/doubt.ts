@@ -1,4 +1,4 @@
-import { toCelsius, type TempUnit } from '../quantity/units';
+import { toCelsius, type TempUnit } from '../units/units';
 
 /**
  * What is odd about a value as it is typed at the heap. It is asked, never mended silently: a slip of the unit and a heap

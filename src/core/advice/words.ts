@@ -1,4 +1,4 @@
-import { say } from '../../messages/say';
+import { currentUnits, say } from '../../messages/say';
 import {
   ageText,
   dayText,
@@ -846,7 +846,7 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (s.code) {
     case 'SIZE':
-      return say('advice.now', { m3: volumeText(s.m3, 'm3') });
+      return say('advice.now', { m3: volumeText(s.m3) });
     case 'SIZE_UNKNOWN':
       return say('advice.sizeNotKnownMeasure');
     case 'SQUEEZE':
@@ -926,7 +926,7 @@ export function trialText(t: Trial, { timeZone, now, unit }: Locale): string {
 
 const NO_TEST = {
   get small() {
-    return say('advice.underACubicMeter');
+    return say('advice.underACubicMeter', { system: currentUnits().system });
   },
   get 'size-unknown'() {
     return say('advice.ofUnknownSize');

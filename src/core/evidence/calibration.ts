@@ -1,5 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
-import { toCelsius } from '../quantity/units';
+import { toCelsius } from '../units/units';
 import type { Probe, ProbeCheck, Reading } from './types';
 import { firstOf, itemAt, lastOf } from '../quantity/present';
 

@@ -1,5 +1,5 @@
 import type { Instant } from '../quantity/instant';
-import { TEMP_TOLERANCE_C, toCelsius } from '../quantity/units';
+import { TEMP_TOLERANCE_C, toCelsius } from '../units/units';
 import type { Round } from './rounds';
 import type { Prepared } from './verdict';
 import { firstOf, itemAt, lastOf } from '../quantity/present';

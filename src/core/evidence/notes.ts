@@ -1,5 +1,5 @@
 import { MS, type Instant } from '../quantity/instant';
-import { toCelsius } from '../quantity/units';
+import { toCelsius } from '../units/units';
 import { noteText, type Locale, type Note, type NoteFact } from '../words/note';
 import type { Corrector } from './calibration';
 import type { SegmentContext } from './segment-context';

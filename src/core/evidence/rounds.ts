@@ -1,5 +1,5 @@
 import { MS, minutesToMs, type Instant } from '../quantity/instant';
-import { TEMP_TOLERANCE_C } from '../quantity/units';
+import { TEMP_TOLERANCE_C } from '../units/units';
 import type { Corrector } from './calibration';
 import type { Policy, Point, Reading } from './types';
 import { firstOf, itemAt, lastOf, valueAt } from '../quantity/present';

@@ -1,5 +1,5 @@
 import type { Instant } from '../quantity/instant';
-import type { TempUnit } from '../quantity/units';
+import type { TempUnit } from '../units/units';
 
 /** How a batch is kept: turned heap, aerated and not turned, closed and mechanically mixed. */
 export const METHODS = ['turned', 'static', 'vessel'] as const;

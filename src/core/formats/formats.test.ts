@@ -228,7 +228,7 @@ describe('zealous verify', () => {
     expect(
       answerVerify(JSON.stringify(FILE), { rules: ['us-503-pfrp-static'], json: false }, sha256)
         .out,
-    ).toMatch(/Met Mon 4 May 09:00: 3 d 0 h at 55 °C\./));
+    ).toMatch(/Met Mon May 4 09:00: 3 d 0 h at 55 °C\./));
 });
 
 describe('tables of temperatures', () => {

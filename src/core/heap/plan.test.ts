@@ -138,7 +138,7 @@ describe('heaps along a row', () => {
       positionText(row[0]!.position),
       positionText({ bay: '3' }),
       positionText(null),
-    ]).toEqual(['row S, 6–10 m', 'bay 3', '']));
+    ]).toEqual(['row S, 6 m–10 m', 'bay 3', '']));
   test('whatever moves, no two lie over each other unless it is said', () => {
     fc.assert(
       fc.property(

@@ -1,4 +1,5 @@
 import { say } from '../../messages/say';
+import { figureWithUnit } from '../quantity/format';
 import type { PointZone } from '../evidence/types';
 import type { PlanPlace } from '../log/fold';
 import type { Side } from '../log/shapes';
@@ -105,7 +106,7 @@ export const placeLabel = (
   side: Side | undefined,
   alongM: number | undefined,
 ): string =>
-  `${id} ${[ZONE_WORDS[zone], side && SIDE_WORDS[side], alongM === undefined ? null : `${alongM} m`].filter(Boolean).join(', ')}`;
+  `${id} ${[ZONE_WORDS[zone], side && SIDE_WORDS[side], alongM === undefined ? null : figureWithUnit('length', alongM)].filter(Boolean).join(', ')}`;
 
 /** Depth at which a zone is read: its share of the way to the core, never further than the thermometer reaches. Undefined: the way is not known. */
 export const depthInZone = (

@@ -152,6 +152,8 @@ export const AmountSchema = z
         .number({ error: () => PROBLEM.amount })
         .positive({ error: () => PROBLEM.amount })
         .max(MOST.kg, { error: () => PROBLEM.kgMost }),
+      /** What was typed, where it was typed in pounds. */
+      typed: z.strictObject({ n: z.number(), unit: z.literal('lb') }).optional(),
       about,
     }),
     z.strictObject({ in: z.literal('unknown'), words: Words.optional() }),

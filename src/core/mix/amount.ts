@@ -1,10 +1,11 @@
 import { say } from '../../messages/say';
+import { findAmountUnit, type AmountUnit } from '../units/amount-units';
 import { MOST } from '../log/most';
 import type { Amount, OwnMeasure } from '../log/store-shapes';
 import { asSentence, PROBLEM } from '../words/problem';
 
 /**
- * An amount as it was typed. @param n the number; undefined: nothing typed; null: no number @param unit id of a measure, `L`, `kg` or `unknown`
+ * An amount as it was typed. @param n the number; undefined: nothing typed; null: no number @param unit id of a measure or of a standard unit, or `unknown`
  * @returns null where it is none; nought counts, for what may be left at nothing
  */
 export function amountTyped(
@@ -16,12 +17,33 @@ export function amountTyped(
   if (unit === 'unknown') return { in: 'unknown' };
   if (n == null || n < 0) return null;
   const rest = about ? { about: true } : {};
-  if (unit === 'L') return { in: 'litres', n, ...rest };
-  if (unit === 'kg') return { in: 'kg', n, ...rest };
+  const standard = findAmountUnit(unit);
+  if (standard) return { ...inStandardUnit(n, standard), ...rest };
   const m = measures.find((x) => x.id === unit);
   return m
     ? { in: 'measure', n, measure: m.id, name: m.name, litresEach: m.litres, ...rest }
     : null;
+}
+
+/** Litres and kilograms stand as they are; other units bear what was typed. */
+function inStandardUnit(n: number, unit: AmountUnit): Amount {
+  if ('kg' in unit)
+    return unit.id === 'lb'
+      ? { in: 'kg', n: n * unit.kg, typed: { n, unit: 'lb' } }
+      : { in: 'kg', n };
+  return unit.litres === 1
+    ? { in: 'litres', n }
+    : { in: 'measure', n, measure: unit.id, name: unit.sign, litresEach: unit.litres };
+}
+
+/** How a field shows an amount that is known: the figure, and the id of its unit. */
+export function amountShown(a: Exclude<Amount, { in: 'unknown' }>): {
+  readonly n: number;
+  readonly unit: string;
+} {
+  if (a.in === 'measure') return { n: a.n, unit: a.measure };
+  if (a.in === 'litres') return { n: a.n, unit: 'L' };
+  return a.typed ?? { n: a.n, unit: 'kg' };
 }
 
 /** What is wrong with an amount as it is typed, by the limits that the log keeps to; undefined: nothing, or nothing typed yet. */

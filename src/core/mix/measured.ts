@@ -1,9 +1,10 @@
 import { say } from '../../messages/say';
+import { figureWithUnit } from '../quantity/format';
 import type { Squeeze } from '../words/feel';
 import { itemAt, lastOf } from '../quantity/present';
 
 /** Tests of a load with a bucket, scales and an oven, with their arithmetic step by step. Volumes in L, weights in kg. */
-type Step = { readonly says: string; readonly value: number; readonly unit: string };
+type Step = { readonly says: string; readonly text: string };
 export type Tested =
   | {
       readonly ok: true;
@@ -43,8 +44,11 @@ export function bucketTest({
       wrong: say('mix.thatWouldKgMHeavier', { density: Math.round(density) }),
     };
   const steps: Step[] = [
-    { says: say('mix.whatIsInIt', { fullKg, emptyKg }), value: net, unit: 'kg' },
-    { says: say('mix.kgInL', { net: round(net), bucketL }), value: density, unit: say('mix.kgM') },
+    { says: say('mix.whatIsInIt', { fullKg, emptyKg }), text: figureWithUnit('kg', round(net)) },
+    {
+      says: say('mix.kgInL', { net: round(net), bucketL }),
+      text: figureWithUnit('density', round(density)),
+    },
   ];
   if (waterKg === null) return { ok: true, steps, density };
   if (waterKg < 0 || waterKg > bucketL)
@@ -59,7 +63,10 @@ export function bucketTest({
     airPct,
     steps: [
       ...steps,
-      { says: say('mix.lWaterIntoL', { waterKg, bucketL }), value: airPct, unit: say('mix.air') },
+      {
+        says: say('mix.lWaterIntoL', { waterKg, bucketL }),
+        text: `${round(airPct)} ${say('mix.air')}`,
+      },
     ],
   };
 }
@@ -97,12 +104,11 @@ export function dryingTest(
     moisturePct: pct,
     still: before - dry > STILL * (dry - dishG),
     steps: [
-      { says: say('mix.sampleWet', { wet, dishG }), value: wet - dishG, unit: 'g' },
-      { says: say('mix.waterThatLeft', { wet, dry }), value: wet - dry, unit: 'g' },
+      { says: say('mix.sampleWet', { wet, dishG }), text: `${round(wet - dishG)} g` },
+      { says: say('mix.waterThatLeft', { wet, dry }), text: `${round(wet - dry)} g` },
       {
         says: say('mix.of', { wet: round(wet - dry), wet2: round(wet - dishG) }),
-        value: pct,
-        unit: say('mix.moisture'),
+        text: `${round(pct)} ${say('mix.moisture')}`,
       },
     ],
   };

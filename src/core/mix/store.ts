@@ -14,7 +14,7 @@ import type {
   SiteMap,
 } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
-import { toCelsius } from '../quantity/units';
+import { toCelsius } from '../units/units';
 import { manyOf } from '../words/amount';
 import {
   amountOf,

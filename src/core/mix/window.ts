@@ -1,4 +1,5 @@
-import { say } from '../../messages/say';
+import { currentUnits, say } from '../../messages/say';
+import { unitOf } from '../units/units';
 import type { Est, Figure, Mix } from './mix';
 
 /** Where a figure of a mix is wanted: best between the inner bounds, workable between the outer ones. */
@@ -51,7 +52,7 @@ export const WINDOWS: Readonly<Record<WindowId, Window>> = {
       return say('mix.bulkDensity');
     },
     get unit() {
-      return say('mix.kgPerMLoose');
+      return say('mix.kgPerMLoose', { density: unitOf('density', currentUnits()).sign });
     },
     preferred: [300, 550],
     reasonable: [200, 640],

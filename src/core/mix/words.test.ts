@@ -1,3 +1,4 @@
+import { asSpeaker } from '../../../tests/support/speech';
 import fc from 'fast-check';
 import { anyMix, plain } from '../../../tests/support/mix';
 import { amountText, kgText, litresText, measureText } from '../words/amount';
@@ -79,22 +80,23 @@ test('each window knows below, within and above; its bounds belong to it', () =>
 
 test('what limits a solve is told with what there is and what it would take', () => {
   const straw = { key: 'x', name: 'Straw' };
-  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8, 'm3')).toBe(
+  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 10, wantsKg: 1400 }, 8)).toBe(
     'Straw: there is 10 kg, 80 L, and it would take 1.4 t, 11 m³',
   );
-  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null, 'm3')).toBe(
+  expect(limitText({ code: 'STOCK', ...straw, allowedKg: 0, wantsKg: 40 }, null)).toBe(
     'Straw: there is none, and it would take 40 kg',
   );
-  expect(limitText({ code: 'MOST', ...straw, allowedKg: 10, wantsKg: 40 }, null, 'm3')).toBe(
+  expect(limitText({ code: 'MOST', ...straw, allowedKg: 10, wantsKg: 40 }, null)).toBe(
     'Straw: at most 10 kg was allowed, and it would take 40 kg',
   );
-  expect(limitText({ code: 'LEAST', ...straw, allowedKg: 40, wantsKg: 0 }, null, 'm3')).toBe(
+  expect(limitText({ code: 'LEAST', ...straw, allowedKg: 40, wantsKg: 0 }, null)).toBe(
     'Straw: at least 40 kg was asked for, and it would take none',
   );
-  expect(limitText({ code: 'FIXED', ...straw, allowedKg: 40, wantsKg: 200 }, 8, 'yd3')).toBe(
-    'Straw: fixed at 40 kg, 320 L, and it would take 200 kg, 2.1 yd³',
+  const fixed = { code: 'FIXED', ...straw, allowedKg: 40, wantsKg: 200 } as const;
+  expect(asSpeaker({ system: 'us' }, () => limitText(fixed, 8))).toBe(
+    'Straw: fixed at 88 lb, 85 gal, and it would take 441 lb, 2.1 yd³',
   );
-  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null, 'm3')).toMatch(
+  expect(limitText({ code: 'NOTHING_LIKE', lacks: 'structure' }, null)).toMatch(
     /add structure, such as wood chips/,
   );
   expect(
@@ -123,10 +125,15 @@ test('amounts are said as people carry them', () => {
     '2.5 m³',
     '13 m³',
   ]);
-  expect([litresText(640, 'yd3'), litresText(800, 'yd3'), litresText(13_000, 'yd3')]).toEqual([
-    '640 L',
+  expect(asSpeaker({ system: 'us' }, () => [640, 800, 13_000].map(litresText))).toEqual([
+    '169 gal',
     '1.0 yd³',
     '17 yd³',
+  ]);
+  expect(asSpeaker({ system: 'us' }, () => [0.5, 450, 24_000].map(kgText))).toEqual([
+    '1.1 lb',
+    '992 lb',
+    '26 tons',
   ]);
   expect([kgText(0.5), kgText(999), kgText(1450), kgText(24_000)]).toEqual([
     '0.5 kg',

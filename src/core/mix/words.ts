@@ -1,8 +1,8 @@
-import { say } from '../../messages/say';
+import { currentUnits, say } from '../../messages/say';
+import { fromBase, unitOf } from '../units/units';
 import type { AcceptanceAnswer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
 import { ageText, dayText, listText, upperFirst, figureRangeText } from '../quantity/format';
 import { MS } from '../quantity/instant';
-import type { VolumeUnit } from '../quantity/units';
 import { kgText, litresText, measureText } from '../words/amount';
 import type { Locale } from '../words/note';
 import type { FigureFrom } from './ingredient';
@@ -263,13 +263,13 @@ export const oldText = (ms: number): string =>
 /** A load where it is to be chosen: `dried, 810 L left, 22 d old, ready from Thu 21 May`. */
 export const stockText = (
   l: StockLoad,
-  { timeZone, now, volume }: Pick<Locale, 'timeZone' | 'now' | 'volume'>,
+  { timeZone, now }: Pick<Locale, 'timeZone' | 'now'>,
 ): string =>
   [
     l.state === 'fresh' ? null : STATE_WORDS[l.state],
     l.leftLitres === null
       ? say('mix.amountNotKnown')
-      : say('mix.left', { leftLitres: litresText(l.leftLitres, volume) }),
+      : say('mix.left', { leftLitres: litresText(l.leftLitres) }),
     say('mix.old', { old: oldText(now - l.at) }),
     l.readyFrom !== null && l.readyFrom > now
       ? say('mix.readyFrom', { readyFrom: dayText(timeZone, l.readyFrom) })
@@ -408,7 +408,9 @@ function knownText(id: WindowId, known: Est, missing: readonly string[]): string
 
 /** `28.7`, `59`: a figure of a window. */
 export const windowFigure = (id: WindowId, value: number): string =>
-  value.toFixed(WINDOWS[id].digits);
+  (id === 'density' ? fromBase('density', value, currentUnits()) : value).toFixed(
+    WINDOWS[id].digits,
+  );
 const IN_SHORT: Readonly<Record<Exclude<WindowPosition, 'unknown'>, string>> = {
   preferred: '✓',
   low: 'low',
@@ -436,7 +438,7 @@ const UNIT_IN_SHORT: Readonly<Record<WindowId, string>> = {
   cn: '',
   moisture: ' %',
   get density() {
-    return say('mix.kgM2');
+    return ` ${unitOf('density', currentUnits()).sign}`;
   },
   air: ' %',
 };
@@ -584,14 +586,14 @@ const LACKS = {
   },
 } as const;
 /** Which limit binds, with what it would take instead. @param perL litres of a kilogram */
-export function limitText(l: Limit, perL: number | null, volume: VolumeUnit): string {
+export function limitText(l: Limit, perL: number | null): string {
   if (l.code === 'NOTHING_LIKE') return LACKS[l.lacks];
   const amount = (kg: number): string =>
     kg < 0.5
       ? say('mix.none')
       : perL === null
         ? kgText(kg)
-        : `${kgText(kg)}, ${litresText(kg * perL, volume)}`;
+        : `${kgText(kg)}, ${litresText(kg * perL)}`;
   const takes = say('mix.itWouldTake', { wantsKg: amount(l.wantsKg) });
   switch (l.code) {
     case 'STOCK':

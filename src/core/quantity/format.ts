@@ -1,8 +1,10 @@
-import { say } from '../../messages/say';
-import { localParts } from './calendar';
+import { REGION_OF } from '../../messages/languages';
+import { currentLanguage, currentUnits, say } from '../../messages/say';
+import { quantityText, type TextQuantity } from '../units/text';
+import { localParts, type LocalParts } from './calendar';
 import { lastOf } from './present';
 import { MS, type Instant } from './instant';
-import { fromCelsius, M3_OF, VOLUME_SIGN, type TempUnit, type VolumeUnit } from './units';
+import { fromBase, fromCelsius, unitOf, type TempUnit } from '../units/units';
 
 /** The one place where a quantity becomes words: units, rounding, days and clocks. */
 
@@ -59,17 +61,23 @@ export function spanText(hours: number): string {
   return hours === 24 ? say('units.n1Day') : say('units.days', { hours: hours / 24 });
 }
 
-/** `Thu 21 May 07:40`; the year only when it is not that of `now`. */
+/** A date as it is said where a language is spoken: `May 21`, `21 May`; with its year `May 21, 2026`, `21 May 2026`. */
+export const dateText = ({ day, month, year }: LocalParts, withYear = false): string =>
+  withYear
+    ? say('units.monthDayYear', { day, month, year: String(year) })
+    : say('units.monthDay', { day, month });
+
+/** `Thu May 21 07:40`; the year only when it is not that of `now`. */
 export function whenText(timeZone: string, at: Instant, now?: Instant): string {
   const p = localParts(timeZone, at);
-  const year = now !== undefined && localParts(timeZone, now).year === p.year ? '' : ` ${p.year}`;
-  return `${p.weekday} ${p.day} ${p.month}${year} ${p.clock}`;
+  const isThisYear = now !== undefined && localParts(timeZone, now).year === p.year;
+  return `${p.weekday} ${isThisYear ? dateText(p) : dateText(p, true)} ${p.clock}`;
 }
 
 /** `Thu 21 May`. */
 export function dayText(timeZone: string, at: Instant): string {
   const p = localParts(timeZone, at);
-  return `${p.weekday} ${p.day} ${p.month}`;
+  return `${p.weekday} ${dateText(p)}`;
 }
 
 /** Within a week the day's name and the clock, beyond it the date: `Tue 04:00`, `21 May 04:00`. */
@@ -79,24 +87,30 @@ export function soonText(timeZone: string, at: Instant, now: Instant): string {
   if (Math.abs(at - now) < MS.day && p.day === today.day) return p.clock;
   return Math.abs(at - now) < 6.5 * MS.day
     ? `${p.weekday} ${p.clock}`
-    : `${p.day} ${p.month} ${p.clock}`;
+    : `${dateText(p)} ${p.clock}`;
 }
+
+/** A quantity as it is, in the units of the moment: `1.25 m`, `4 ft 1 in`. */
+export const figureWithUnit = (quantity: TextQuantity, value: number): string =>
+  quantityText(quantity, value, currentUnits(), REGION_OF[currentLanguage()]);
 
 /** Below this a volume is told in litres, or gallons beside cubic yards: a tenth of a cubic metre says too little of it. */
 const SMALL_M3 = 0.3;
-const LITRES_PER_GALLON = 3.785411784;
 
-/** `4.2 m³`; a small one `240 L`. Never rounded to nothing. */
-export function volumeText(m3: number, unit: VolumeUnit): string {
-  if (m3 >= SMALL_M3) return `${(m3 / M3_OF[unit]).toFixed(1)} ${VOLUME_SIGN[unit]}`;
-  const small = unit === 'yd3' ? (m3 * 1000) / LITRES_PER_GALLON : m3 * 1000;
+/** `4.2 m³`, `5.5 yd³`; a small one `240 L`, `63 gal`. Never rounded to nothing. */
+export function volumeText(m3: number): string {
+  const units = currentUnits();
+  if (m3 >= SMALL_M3)
+    return `${fromBase('volume', m3, units).toFixed(1)} ${unitOf('volume', units).sign}`;
+  const small = fromBase('litres', m3 * 1000, units);
   const shown = small >= 50 ? Math.round(small / 5) * 5 : Math.max(1, Math.round(small));
-  return say('units.galOther', { shown, unit: unit === 'yd3' ? 'gal' : 'other' });
+  return `${shown} ${unitOf('litres', units).sign}`;
 }
 
-/** A depth or a height, to 5 cm: `35 cm`, `1.2 m`. */
+/** A depth or a height, to 5 cm or an inch: `35 cm`, `1.2 m`, `3 ft 11 in`. */
 export function lengthText(m: number): string {
   const cm = Math.max(5, Math.round(m * 20) * 5);
+  if (currentUnits().system === 'us') return say('units.length', { m });
   return cm < 100 ? say('units.cm', { cm }) : `${Number((cm / 100).toFixed(2))} m`;
 }
 

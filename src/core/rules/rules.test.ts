@@ -21,7 +21,9 @@ test('each kind of rule reads as a grower would say it', () => {
   expect(text('us-503-pfrp-turned')).toBe(
     '15 days in a row at 55 °C or more, with at least 5 full turns in that time',
   );
-  expect(text('us-organic-static', 'F')).toBe('3 days in a row between 131 °F and 170 °F');
+  expect(text('us-organic-static', 'F')).toBe(
+    '3 days in a row between 131 °F (55 °C) and 170 °F (77 °C)',
+  );
   expect(text('au-4454-turned')).toBe(
     '3 days in a row at 55 °C or more before each of 3 full turns',
   );
@@ -160,7 +162,7 @@ const slip = (requirement: unknown, more: object = {}): string => {
 test('a rule of one’s own is refused with the reason when it cannot be meant', () => {
   expect(slip(hold)).toBe('fine');
   expect(slip({ ...hold, floorC: 131 })).toMatch(
-    /131 °C is outside 20 to 90 °C\. Was it typed in °F\?/,
+    /131 °C is outside 20 °C to 90 °C\. Was it typed in the other unit\?/,
   );
   expect(slip({ ...hold, ceilingC: 50 })).toMatch(/must be above the lowest/);
   expect(slip({ kind: 'within', outer: hold, inner: { ...hold, hours: 99 } })).toMatch(
@@ -169,7 +171,9 @@ test('a rule of one’s own is refused with the reason when it cannot be meant',
   expect(slip({ kind: 'meanAbove', floorC: 55, hours: 24, meanC: 50 })).toMatch(
     /asks for nothing more/,
   );
-  expect(slip({ kind: 'anyOf', of: [hold, { ...hold, floorC: 5 }] })).toMatch(/outside 20 to 90/);
+  expect(slip({ kind: 'anyOf', of: [hold, { ...hold, floorC: 5 }] })).toMatch(
+    /outside 20 °C to 90 °C/,
+  );
   expect(slip(hold, { id: 'us-503-pfrp-turned' })).toMatch(/must start with site-/);
   expect(slip({ kind: 'within', outer: { ...hold, turnings: 2 }, inner: hold })).not.toBe('fine');
 });

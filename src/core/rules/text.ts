@@ -1,7 +1,7 @@
 import { say } from '../../messages/say';
 import { getRequirementDescription } from '../evidence/requirements';
 import type { Requirement, Rule } from '../evidence/rule';
-import type { TempUnit } from '../quantity/units';
+import type { TempUnit } from '../units/units';
 
 /** A rule in plain words, from its data: what is reckoned is what is read. */
 

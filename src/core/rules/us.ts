@@ -1,4 +1,4 @@
-import { fahrenheitToCelsius } from '../quantity/units';
+import { fahrenheitToCelsius } from '../units/units';
 import type { Rule } from '../evidence/rule';
 import { ALL_METHODS, CLOSED_OR_STATIC, hold } from './shared';
 

@@ -6,6 +6,7 @@ import { heatOf, type Round } from '../evidence/rounds';
 import type { BatchState } from '../log/fold';
 import { localDays, localParts, zoneOf } from '../quantity/calendar';
 import {
+  dateText,
   dayText,
   durationText,
   missingText,
@@ -16,7 +17,7 @@ import {
 } from '../quantity/format';
 import { hoursToMs, MS } from '../quantity/instant';
 import { thinToColdest } from '../quantity/thin';
-import { toCelsius } from '../quantity/units';
+import { toCelsius } from '../units/units';
 import type { Locale, Note } from '../words/note';
 import type { BatchAssessment } from './assess-batch';
 import { lastOf } from '../quantity/present';
@@ -234,7 +235,7 @@ function dayTicks(from: number, to: number, timeZone: string, now: number) {
       const p = localParts(timeZone, d.start + 12 * MS.hour);
       return {
         at: d.start,
-        label: i === 0 || p.day <= every ? `${p.day} ${p.month}` : String(p.day),
+        label: i === 0 || p.day <= every ? dateText(p) : String(p.day),
         today: now >= d.start && now < d.end,
       };
     });

@@ -3,7 +3,7 @@ import type { BatchSnapshot } from './batch-snapshot';
 import type { Stratum } from '../evidence/spans';
 import { ageText, tempBeside, volumeText } from '../quantity/format';
 import { positionText } from '../words/position';
-import type { TempUnit, VolumeUnit } from '../quantity/units';
+import type { TempUnit } from '../units/units';
 import { MS } from '../quantity/instant';
 import { progressText, statusWord, turningsText } from '../evidence/verdict-words';
 
@@ -56,12 +56,7 @@ export function standingText(d: BatchSnapshot, now: number, unit: TempUnit): str
 }
 
 /** A heap as the skyline and its card draw it. Volumes in m³ or yd³ by the choice of the device. */
-export function heapPicture(
-  d: BatchSnapshot,
-  now: number,
-  unit: TempUnit,
-  volume: VolumeUnit = 'm3',
-): HeapPicture {
+export function heapPicture(d: BatchSnapshot, now: number, unit: TempUnit): HeapPicture {
   const lead = d.rules[0];
   return {
     id: d.id,
@@ -81,7 +76,7 @@ export function heapPicture(
     says: [
       d.name === null ? d.code : d.code.length > 1 ? `${d.name} ${d.code}` : d.name,
       positionText(d.position),
-      d.volumeM3 ? volumeText(d.volumeM3, volume) : '',
+      d.volumeM3 ? volumeText(d.volumeM3) : '',
       standingText(d, now, unit),
     ]
       .filter(Boolean)

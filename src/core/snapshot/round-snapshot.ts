@@ -1,5 +1,5 @@
 import type { Instant } from '../quantity/instant';
-import { toCelsius, type TempUnit } from '../quantity/units';
+import { toCelsius, type TempUnit } from '../units/units';
 import type { BatchState, LoggedReading, PlanPlace } from '../log/fold';
 import type { HeapSize } from '../heap/plan';
 

@@ -3,7 +3,7 @@ import { usualTemplate } from '../advice/templates';
 import type { SiteState } from '../log/fold';
 import type { MethodTemplate } from '../log/shapes';
 import { MS, type Instant } from '../quantity/instant';
-import { toCelsius } from '../quantity/units';
+import { toCelsius } from '../units/units';
 
 /** What every batch of a site shares, and a snapshot takes in when it is read: the air, the crew, the site's methods. */
 export type SiteConditions = {

@@ -1,6 +1,6 @@
 import { say } from '../../messages/say';
 import { tempText } from '../quantity/format';
-import { toCelsius, type TempUnit } from '../quantity/units';
+import { toCelsius, type TempUnit } from '../units/units';
 
 type DoubtFacts = {
   readonly code:

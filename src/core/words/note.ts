@@ -1,7 +1,7 @@
 import { say } from '../../messages/say';
 import { ageText, durationText, spanText, tempBeside, whenText } from '../quantity/format';
 import { MS, type Instant } from '../quantity/instant';
-import type { TempUnit, VolumeUnit } from '../quantity/units';
+import type { TempUnit } from '../units/units';
 
 /** What a note says, as data. Instants are ms, temperatures °C. */
 export type NoteFact =
@@ -43,12 +43,11 @@ export type Note = {
   readonly text: string;
 };
 
-/** Where and how a text is read; volumes in m³ unless said. */
+/** Where and how a text is read. */
 export type Locale = {
   readonly timeZone: string;
   readonly unit: TempUnit;
   readonly now: Instant;
-  readonly volume?: VolumeUnit;
 };
 
 const RESTART_WHAT = {

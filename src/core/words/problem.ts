@@ -45,7 +45,7 @@ export const PROBLEM = {
   get graceTooLong() {
     return say('terms.mustNotLongerThanMaxgaphours');
   },
-  floorOut: (c: number) => say('terms.aLimitCOutside20', { c }),
+  floorOut: (c: number) => say('terms.aLimitCOutside20', { c, least: 20, most: 90 }),
   ceilingLow: (ceiling: number, floor: number) =>
     say('terms.theHighestAllowedCMust', { ceiling, floor }),
   get innerLonger() {
@@ -119,8 +119,7 @@ export const PROBLEM = {
   get sameHeap() {
     return say('terms.aBatchCannotJoinedWith');
   },
-  splitTooMuch: (m3: number) =>
-    say('terms.thePartsMustLeaveSomething', { m3: volumeText(m3, 'm3') }),
+  splitTooMuch: (m3: number) => say('terms.thePartsMustLeaveSomething', { m3: volumeText(m3) }),
   get plainId() {
     return say('terms.smallLettersFiguresHyphensOnly2');
   },
@@ -137,7 +136,7 @@ export const PROBLEM = {
     return say('terms.moistureShareWetWeightGive');
   },
   get density() {
-    return say('terms.aBulkDensityBetween5');
+    return say('terms.aBulkDensityBetween5', { least: 5, most: 3000 });
   },
   get materialName() {
     return say('terms.giveMaterialNameAtLeast');
@@ -146,7 +145,7 @@ export const PROBLEM = {
     return say('terms.giveMeasureNameCrewUses');
   },
   get litres() {
-    return say('terms.litersMustNumber0Or');
+    return say('terms.litersMustNumber0Or', { most: 60_000 });
   },
   get amount() {
     return say('terms.typeHowMuchAsNumber');
@@ -155,10 +154,10 @@ export const PROBLEM = {
     return say('terms.moreThan10000Them');
   },
   get litresMost() {
-    return say('terms.moreThan500MIn');
+    return say('terms.moreThan500MIn', { most: 500 });
   },
   get kgMost() {
-    return say('terms.moreThan100TIn');
+    return say('terms.moreThan100TIn', { most: 100_000, truck: 25_000 });
   },
   get reason() {
     return say('terms.giveReasonAtLeastThree');

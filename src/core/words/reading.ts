@@ -1,6 +1,6 @@
 import { say } from '../../messages/say';
 import { tempFigure, tempText } from '../quantity/format';
-import { toCelsius, type TempUnit } from '../quantity/units';
+import { toCelsius, type TempUnit } from '../units/units';
 
 /** A reading with what its writer said of its certainty; a file from elsewhere may hold anything under these names. */
 type Said = {

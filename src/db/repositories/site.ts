@@ -1,5 +1,7 @@
 import type { SiteHead } from '@/core/formats/batch-file-of';
 import { languageOf, type Language } from '@/messages/languages';
+import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
+import type { Speech } from '@/messages/say';
 import type { Db } from '../client';
 
 export type Site = SiteHead & {
@@ -7,7 +9,17 @@ export type Site = SiteHead & {
   readonly demoUntil: number | null;
   /** Of its records, and of devices that ask for none; absent: American English. */
   readonly language?: Language;
+  /** What it measures in, and devices that ask for nothing; absent: what goes with its thermometers. */
+  readonly units?: UnitSystem;
 };
+
+const systemOf = (site: Pick<Site, 'unit' | 'units'>): UnitSystem =>
+  site.units ?? (site.unit === 'F' ? 'us' : 'metric');
+/** How a site speaks: in its records, and to devices that ask for nothing. */
+export const speechOfSite = (site: Site): Speech => ({
+  language: site.language ?? 'en',
+  units: { system: systemOf(site), temp: site.unit },
+});
 
 export const siteRepo = (db: Db) => ({
   /** The site of this database, or null before the first start has named one. */
@@ -20,6 +32,7 @@ export const siteRepo = (db: Db) => ({
           timeZone: row.time_zone,
           unit: row.unit,
           language: languageOf(row.language) ?? 'en',
+          units: UNIT_SYSTEMS.find((system) => system === row.units) ?? 'metric',
           demoUntil: row.demo_until?.getTime() ?? null,
         }
       : null;
@@ -34,6 +47,7 @@ export const siteRepo = (db: Db) => ({
         time_zone: site.timeZone,
         unit: site.unit,
         language: site.language ?? 'en',
+        units: systemOf(site),
         demo_until,
       })
       .execute();

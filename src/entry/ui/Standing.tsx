@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { v7 } from 'uuid';
 import type { Position } from '@/core/log/shapes';
 import { movedBorders, rowOf } from '@/core/heap/row';
@@ -18,14 +19,13 @@ type Draft = {
   readonly to: string;
 };
 
-const metres = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.replace(',', '.'));
+const metres = (text: string): number => typedQuantity('length', text) ?? NaN;
 const draftOf = (p: Position | null): Draft => ({
   kind: p && 'row' in p ? 'row' : 'bay',
   bay: p && 'bay' in p ? p.bay : '',
   row: p && 'row' in p ? p.row : '',
-  from: p && 'row' in p ? String(p.fromM) : '',
-  to: p && 'row' in p ? String(p.toM) : '',
+  from: p && 'row' in p ? shownQuantity('length', p.fromM) : '',
+  to: p && 'row' in p ? shownQuantity('length', p.toM) : '',
 });
 
 /** Where a heap stands, as it is being typed: the position that it makes, what it does to its neighbours, or what is wrong. */
@@ -151,14 +151,14 @@ export function StandingFields({
           />
           <Field
             label={say('entry.from2')}
-            unit="m"
+            unit={signOf('length')}
             inputMode="decimal"
             value={d.from}
             onChange={(e) => set({ from: e.target.value })}
           />
           <Field
             label={say('entry.to')}
-            unit="m"
+            unit={signOf('length')}
             inputMode="decimal"
             value={d.to}
             onChange={(e) => set({ to: e.target.value })}

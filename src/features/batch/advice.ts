@@ -43,7 +43,6 @@ import { sizesOfHeap } from '@/core/heap/sizes';
 import { isShape, MIN_HOT_M3 } from '@/core/heap/size';
 import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
-import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 
 /** The advice that can be put off, as the day's list names it; null: it cannot, or is nothing to do. */
@@ -108,7 +107,6 @@ export function adviceView(
   assessment: BatchAssessment | null,
   board: readonly BatchSnapshot[],
   locale: Locale,
-  volume: VolumeUnit,
 ) {
   const s: Situation = { ...snapshot.situation, now: locale.now };
   const next = nextAdvice(s);
@@ -186,7 +184,7 @@ export function adviceView(
       took: r.hours === null ? '–' : durationText(r.hours),
       counts: countsText(r.turnedAt, assessment),
     })),
-    size: sizeView(snapshot.situation, state, snapshot, board, locale, volume),
+    size: sizeView(snapshot.situation, state, snapshot, board, locale),
   };
 }
 export type AdviceView = ReturnType<typeof adviceView>;
@@ -217,7 +215,6 @@ function sizeView(
   snapshot: BatchSnapshot,
   board: readonly BatchSnapshot[],
   { timeZone, now }: Locale,
-  volume: VolumeUnit,
 ) {
   const sizes = sizesOfHeap(state).filter((x) => x.at <= now);
   const small = tooSmall(facts);
@@ -233,7 +230,7 @@ function sizeView(
   const sunkCm =
     sunk?.kind === 'observation' && sunk.at > (last?.at ?? -Infinity) ? sunk.data.sunkCm! : null;
   return {
-    now: last ? volumeText(last.m3, volume) : null,
+    now: last ? volumeText(last.m3) : null,
     isSince: sunkCm !== null && last ? dayText(timeZone, last.at) : null,
     assumed: [
       ...(sunkCm !== null ? [say('batch.itSankCmButHeight', { sunkCm })] : []),
@@ -245,18 +242,18 @@ function sizeView(
       first && last && last !== first && last.m3 < first.m3
         ? say('batch.lessThanWhenWasBuilt', {
             m3: Math.round((1 - last.m3 / first.m3) * 100),
-            m32: volumeText(first.m3, volume),
+            m32: volumeText(first.m3),
           })
         : null,
     small: small
-      ? say('batch.belowPileRarelyStaysHot', { minhotm3: volumeText(MIN_HOT_M3, volume) })
+      ? say('batch.belowPileRarelyStaysHot', { minhotm3: volumeText(MIN_HOT_M3) })
       : null,
     partners: partners.map((x) => ({
       id: x.id,
       text: say('batch.joinWithTogetherBayFree', {
         name: x.name,
-        m3: volumeText(x.m3, volume),
-        totalM3: volumeText(x.totalM3, volume),
+        m3: volumeText(x.m3),
+        totalM3: volumeText(x.totalM3),
         why: x.why === 'both-proven' ? 'bothAre' : 'other',
       }),
     })),
@@ -265,7 +262,7 @@ function sizeView(
       m3: x.m3,
       how: HOW[x.how],
       when: dayText(timeZone, x.at),
-      text: volumeText(x.m3, volume),
+      text: volumeText(x.m3),
     })),
   };
 }

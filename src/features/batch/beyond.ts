@@ -16,7 +16,7 @@ import { logsOfStages, neverHot, overShare, survivors } from '@/core/evidence/mi
 import { drySpans } from '@/core/evidence/moisture';
 import { SPECIES } from '@/core/evidence/species';
 import { lengthText, soonText, tempText } from '@/core/quantity/format';
-import type { TempUnit } from '@/core/quantity/units';
+import type { TempUnit } from '@/core/units/units';
 import { doseFindingText, oneInRangeText, shareRangeText } from '@/core/words/beyond';
 import type { Locale } from '@/core/words/note';
 import { firstOf } from '@/core/quantity/present';

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Kinship } from '@/core/log/lineage';
-import { dayText, volumeText } from '@/core/quantity/format';
+import { figureWithUnit, dayText, volumeText } from '@/core/quantity/format';
 
 /** One tie in a heap's lineage as people read it, and the heap at its other end. */
 export type Tie = {
@@ -33,12 +33,12 @@ const text = (k: Kinship, timeZone: string): string => {
     k.kind === 'transfer'
       ? k.litres === null
         ? ''
-        : `, ${k.litres} L`
+        : `, ${figureWithUnit('litres', k.litres)}`
       : k.kind === 'stack'
         ? ''
         : k.m3 === null
           ? ''
-          : `, ${volumeText(k.m3, 'm3')}`;
+          : `, ${volumeText(k.m3)}`;
   const what = k.kind === 'transfer' ? k.what : WORD[k.kind];
   const at = dayText(timeZone, k.at);
   if (k.kind !== 'merge') return `${what}${amount}, ${at}`;

@@ -110,7 +110,7 @@ test('what is held, refused or gone is not offered; what is not ripe is, and say
     LOCALE,
   ).filter((i) => i.inStore);
   expect(items.map((i) => [i.load, i.ready])).toEqual([[grass.id, false]]);
-  expect(items[0]!.says).toMatch(/810 L left, 2 d old, ready from Thu 21 May/);
+  expect(items[0]!.says).toMatch(/810 L left, 2 d old, ready from Thu May 21/);
 });
 
 test('recipes show their latest version; one that was put away is not shown, and stays in the log', () => {

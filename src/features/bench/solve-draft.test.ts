@@ -1,9 +1,11 @@
+import { asSpeaker } from '../../../tests/support/speech';
+import type { UnitSystem } from '@/core/units/units';
 import { foldStore } from '@/core/mix/store';
 import { barrows, load, LOCALE } from '../../../tests/support/store';
 import { newRow } from './addition';
 import {
   applyAnswer,
-  NEW_SOLVE_DRAFT,
+  newSolveDraft,
   readSolveDraft,
   takeAnswer,
   type SolveBench,
@@ -32,14 +34,13 @@ function lineOf(material: string, n: number, change: Partial<BenchRow> = {}): Be
 const bench = (lines: BenchLine[], more: Partial<SolveBench> = {}): SolveBench => ({
   lines,
   measures: store.measures,
-  volume: 'm3',
   already: [],
   alreadyWaterL: 0,
   ...more,
 });
 const both = [lineOf('green-chip', 4), lineOf('horse-manure', 2)];
 const read = (change: Partial<SolveDraft>, b = bench(both)) =>
-  readSolveDraft({ ...NEW_SOLVE_DRAFT, ...change }, b);
+  readSolveDraft({ ...newSolveDraft(), ...change }, b);
 
 describe('what the solver is asked', () => {
   test('as the form opens: the windows, no less than there is, no more than the store has', () => {
@@ -56,11 +57,11 @@ describe('what the solver is asked', () => {
     expect(chip.mostKg).toBeCloseTo(chip.nowKg * 5, 6); // 20 barrows in the store, 4 on the bench
     expect(chip.wished).toBe(false);
   });
-  test('a volume that is typed is in the site’s own unit', () => {
-    const litres = (volume: SolveBench['volume']) =>
-      read({ litres: '2' }, bench(both, { volume })).question?.target.litres;
-    expect(litres('m3')).toBe(2000);
-    expect(litres('yd3')).toBeCloseTo(1529.11, 1); // a cubic yard is 0.764555 m³ (NIST SP 811)
+  test('a volume that is typed is in the unit of whoever types it', () => {
+    const litres = (system: UnitSystem) =>
+      asSpeaker({ system }, () => read({ litres: '2' }, bench(both, {})).question?.target.litres);
+    expect(litres('metric')).toBe(2000);
+    expect(litres('us')).toBeCloseTo(1529.11, 1); // a cubic yard is 0.764555 m³ (NIST SP 811)
   });
   test('beyond the store there is no end but the one that is typed', () => {
     expect(read({ stock: false }).question?.offers.map((o) => o.mostKg)).toEqual([null, null]);

@@ -1,4 +1,6 @@
 import { say } from '@/messages/say';
+import { findAmountUnit } from '@/core/units/amount-units';
+import { shownQuantity, typedQuantity } from '@/core/quantity/typed-quantity';
 import type { OwnMeasure, Range } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
 import type { InSteps } from '@/core/mix/in-steps';
@@ -6,7 +8,6 @@ import { looseLitres } from '@/core/mix/mix';
 import type { Offer, Target } from '@/core/mix/programme';
 import { unsolvable } from '@/core/mix/solve';
 import { typed } from '@/core/quantity/typed-number';
-import { M3_OF, type VolumeUnit } from '@/core/quantity/units';
 import { kgOfUnit, type BenchLine, type BenchRow } from './view';
 
 /** What the solver is asked, as it is typed, and what follows from it. Pure: the form only shows it. */
@@ -19,19 +20,19 @@ export type SolveDraft = {
   readonly litres: string;
   /** No more than the store has. */ readonly stock: boolean;
 };
-export const NEW_SOLVE_DRAFT: SolveDraft = {
+/** The targets that most growers aim at (see WINDOWS). */
+export const newSolveDraft = (): SolveDraft => ({
   cn: ['25', '30'],
   wet: ['50', '60'],
-  dense: '640',
+  dense: shownQuantity('density', 640, 0),
   litres: '',
   stock: true,
-};
+});
 
 /** What is on the bench, what the heap holds already, and the measures they are counted in. */
 export type SolveBench = {
   readonly lines: readonly BenchLine[];
   readonly measures: readonly OwnMeasure[];
-  readonly volume: VolumeUnit;
   /** What a heap holds, and the water it was given: both are fixed. */
   readonly already: readonly Ingredient[];
   readonly alreadyWaterL: number;
@@ -48,7 +49,7 @@ export type SolveRow = BenchLine & {
 };
 
 type Bounds = Pick<Target, 'cn' | 'moisturePct' | 'densityMost'> & {
-  /** m³ or yd³, as typed; undefined: empty. */ readonly volume: number | undefined;
+  /** m³; undefined: empty. */ readonly volume: number | undefined;
 };
 
 /** What is asked of the solver, and all that stands in its way. */
@@ -106,7 +107,7 @@ const waterOf = (litres: number): Ingredient => ({
 });
 
 /** A half of what is carried, or a whole litre or kilogram. */
-const stepOf = (unit: string): number => (unit === 'L' || unit === 'kg' ? 1 : 0.5);
+const stepOf = (unit: string): number => (findAmountUnit(unit) ? 1 : 0.5);
 
 function wrongLimits(
   name: string,
@@ -147,8 +148,8 @@ function readRow(
 function readBounds(draft: SolveDraft): { bounds: Bounds } | { wrong: string } {
   const [cnLow, cnHigh] = draft.cn.map((t) => typed(t, 0.1));
   const [wetLow, wetHigh] = draft.wet.map((t) => typed(t, 0.1));
-  const dense = typed(draft.dense, 0.1);
-  const volume = typed(draft.litres, 0.01);
+  const dense = typedQuantity('density', draft.dense, 0.1);
+  const volume = typedQuantity('volume', draft.litres, 0.01);
   if (
     cnLow == null ||
     cnHigh == null ||
@@ -202,7 +203,7 @@ const stepsOf = (
 
 /** Reads what is typed: the question for the solver, or what stands in its way. */
 export function readSolveDraft(draft: SolveDraft, bench: SolveBench): SolveReading {
-  const { lines, measures, volume, already, alreadyWaterL } = bench;
+  const { lines, measures, already, alreadyWaterL } = bench;
   const counted = lines.filter((l) => l.row.unit !== 'unknown');
   const rows = counted.flatMap((l) =>
     l.ingredient === null ? [] : [readRow(l, l.ingredient, measures)],
@@ -229,7 +230,7 @@ export function readSolveDraft(draft: SolveDraft, bench: SolveBench): SolveReadi
   const { volume: wanted, ...bounds } = read.bounds;
   const target: Target = {
     ...bounds,
-    litres: wanted === undefined ? litresNow || 1000 : wanted * 1000 * M3_OF[volume],
+    litres: wanted === undefined ? litresNow || 1000 : wanted * 1000,
     keep: litresNow > 0,
   };
   const isClear = badRow === null && short === null && fixedUnknown.length === 0;

@@ -1,4 +1,6 @@
 import { say } from '@/messages/say';
+import { amountShown } from '@/core/mix/amount';
+import { findAmountUnit } from '@/core/units/amount-units';
 import type { BatchId, LoadId } from '@/core/log/ids';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure, Part, Recipe, Role } from '@/core/log/store-shapes';
@@ -15,7 +17,6 @@ import { estOf } from '@/core/mix/window';
 import { stockText } from '@/core/mix/words';
 import { dayText, durationText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 import { lastOf } from '@/core/quantity/present';
 
@@ -92,7 +93,6 @@ export type BenchView = {
   readonly hose: { readonly flowLPerMin: number; readonly bucketL: number };
   readonly leastM3: number;
   readonly stemM: number | null;
-  readonly volume: VolumeUnit;
 };
 
 /** Loads first, by role and age; then the rest of the library. */
@@ -257,8 +257,9 @@ export const litresOfUnit = (
   item: BenchItem,
   measures: readonly OwnMeasure[],
 ): number | null => {
-  if (unit === 'L') return 1;
-  if (unit === 'kg') return item.stuff.density ? 1000 / item.stuff.density.usual : null;
+  const standard = findAmountUnit(unit);
+  if (standard && 'litres' in standard) return standard.litres;
+  if (standard) return item.stuff.density ? (standard.kg * 1000) / item.stuff.density.usual : null;
   return measures.find((m) => m.id === unit)?.litres ?? null;
 };
 /** Kilograms of one unit of a row; null: its density is not known. */
@@ -267,12 +268,10 @@ export const kgOfUnit = (
   item: BenchItem,
   measures: readonly OwnMeasure[],
 ): number | null => {
+  const standard = findAmountUnit(unit);
+  if (standard && 'kg' in standard) return standard.kg;
   const litres = litresOfUnit(unit, item, measures);
-  return unit === 'kg'
-    ? 1
-    : litres !== null && item.stuff.density
-      ? (litres * item.stuff.density.usual) / 1000
-      : null;
+  return litres !== null && item.stuff.density ? (litres * item.stuff.density.usual) / 1000 : null;
 };
 /** The load of the store that a part comes from: the one it names while there is enough of it, else the oldest with enough, else the fullest. */
 function itemOfPart(p: Part, items: readonly BenchItem[]): string {
@@ -302,6 +301,7 @@ export const rowOfPart = (
   const a = p.amount;
   const known =
     a.in !== 'measure' ||
+    findAmountUnit(a.measure) !== undefined ||
     measures.some((m) => m.id === a.measure && Math.abs(m.litres - a.litresEach) < 1e-9);
   const rest = {
     id,
@@ -311,12 +311,9 @@ export const rowOfPart = (
   };
   if (a.in === 'unknown') return { ...rest, n: '', unit: 'unknown' };
   // A measure that holds something else now is told in the litres that it held then.
+  const shown = amountShown(a);
   return known
-    ? {
-        ...rest,
-        n: String(a.n),
-        unit: a.in === 'measure' ? a.measure : a.in === 'litres' ? 'L' : 'kg',
-      }
+    ? { ...rest, n: String(shown.n), unit: shown.unit }
     : {
         ...rest,
         n: String(Math.round(a.n * (a as { litresEach: number }).litresEach * 10) / 10),

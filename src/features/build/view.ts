@@ -14,7 +14,7 @@ import {
   stockText,
   windowFigure,
 } from '@/core/mix/words';
-import { soonText, listText } from '@/core/quantity/format';
+import { figureWithUnit, soonText, listText } from '@/core/quantity/format';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
@@ -131,7 +131,7 @@ type Heap = {
 };
 /** The building of a heap as it stands. */
 export function buildView(heap: Heap, built: Built, store: StoreState, locale: Locale): BuildView {
-  const { timeZone, now, volume } = locale;
+  const { timeZone, now } = locale;
   const { guide, mix, went } = built;
   const [cn, wet] = [estOf(mix.cn), estOf(mix.moisture)];
   const all = [...built.parts, ...(guide?.planParts ?? [])];
@@ -161,7 +161,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
       title: l.put.map((p) => `${p.name}, ${amountText(p.amount)}`).join('; '),
       says: LAYER_WORDS[l.kind],
       litres: l.litres,
-      room: litresText(l.litres, volume),
+      room: litresText(l.litres),
       waterL: Math.round(l.waterL / 5) * 5,
       done: l.done,
       put: l.put.map((p) => ({
@@ -172,8 +172,8 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
       })),
     })),
     next: guide?.next ?? null,
-    high: guide ? `${guide.heightM.toFixed(1)} m` : '',
-    wide: guide ? say('build.mWide', { widthM: guide.widthM.toFixed(1) }) : '',
+    high: guide ? figureWithUnit('length', Math.round(guide.heightM * 10) / 10) : '',
+    wide: guide ? say('build.mWide', { widthM: Math.round(guide.widthM * 10) / 10 }) : '',
     went: [...went].reverse().map((w) => ({
       id: w.entry,
       when: soonText(timeZone, w.at, now),
@@ -204,7 +204,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
             litresLoose:
               mix.litresLoose === null
                 ? say('build.totalNotKnown')
-                : say('build.loose', { litresLoose: litresText(mix.litresLoose, volume) }),
+                : say('build.loose', { litresLoose: litresText(mix.litresLoose) }),
             massKg: mix.massKg === null ? '' : say('build.about', { massKg: kgText(mix.massKg) }),
           }),
     figures:
@@ -226,7 +226,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
                 })
               : '',
             litresMixed: guide.plan.litresMixed
-              ? say('build.about2', { litresMixed: litresText(guide.plan.litresMixed, volume) })
+              ? say('build.about2', { litresMixed: litresText(guide.plan.litresMixed) })
               : '',
           })
         : null,

@@ -2,7 +2,7 @@ import { say } from '@/messages/say';
 import { findSimilarBatches, type ComparableBatch } from '@/core/advice/similarity';
 import { heatsOf } from '@/core/snapshot/situation';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
-import { tempFigure, tempText } from '@/core/quantity/format';
+import { figureWithUnit, tempFigure, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { BatchState } from '@/core/log/fold';
 import type { Locale } from '@/core/words/note';
@@ -48,7 +48,9 @@ function marksOf({ state, assessment }: ComparedBatch, builtAt: number): Curve['
               {
                 day: day(e.at),
                 kind: 'water',
-                says: e.data.litres ? `${e.data.litres} L` : say('compare.watered'),
+                says: e.data.litres
+                  ? figureWithUnit('litres', e.data.litres)
+                  : say('compare.watered'),
               },
             ]
           : e.kind === 'addition' || e.kind === 'merge'

@@ -44,7 +44,7 @@ test('the day in words: what cannot wait, how much there is, what does not fit a
     LOCALE,
   );
   expect(view).toMatchObject({
-    day: 'Mon 18 May',
+    day: 'Mon May 18',
     clock: '12:00',
     urgent: ['Goshawk'],
     crew: ['Mo'],

@@ -18,7 +18,7 @@ import { checkDue } from '@/core/evidence/drift';
 import type { SiteState } from '@/core/log/fold';
 import type { Work } from '@/core/log/shapes';
 import { localParts, minutesOfClock, weekdayOf } from '@/core/quantity/calendar';
-import { durationText, soonText } from '@/core/quantity/format';
+import { dateText, durationText, soonText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
 
@@ -226,7 +226,7 @@ export function todayView(
                   has: durationText(has / 60),
                 });
   return {
-    day: `${p.weekday} ${p.day} ${p.month}`,
+    day: `${p.weekday} ${dateText(p)}`,
     clock: p.clock,
     urgent: urgent.length > MOST_NAMED ? urgent.slice(0, MOST_NAMED - 1) : urgent,
     moreUrgent: urgent.length > MOST_NAMED ? urgent.length - (MOST_NAMED - 1) : 0,

@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import { shownQuantity, typedQuantity, type FieldQuantity } from '@/core/quantity/typed-quantity';
 import { USUAL_LIMITS } from '@/core/advice/templates';
 import { MIN_HOT_M3 } from '@/core/heap/size';
 import type { CHORES, Limits, Work } from '@/core/log/shapes';
@@ -49,9 +50,9 @@ const AT_FIRST: Work = {
 };
 
 const typedLimits = (limits: Limits): Record<keyof Limits, string> => ({
-  warnC: String(limits.warnC),
-  actC: String(limits.actC),
-  dangerC: String(limits.dangerC),
+  warnC: shownQuantity('celsius', limits.warnC),
+  actC: shownQuantity('celsius', limits.actC),
+  dangerC: shownQuantity('celsius', limits.dangerC),
 });
 /** The usual limits, to be changed. */
 export const usualLimits = (): Record<keyof Limits, string> => typedLimits(USUAL_LIMITS);
@@ -69,9 +70,9 @@ export const workDraft = (work: Work | null): WorkDraft => {
       hours: String(at.machine?.hoursPerDay ?? 4),
       days: at.machine?.days ?? WEEKDAYS,
     },
-    flow: String(at.flowLPerMin),
-    bucket: String(at.bucketL),
-    least: String(at.leastM3 ?? MIN_HOT_M3),
+    flow: shownQuantity('flow', at.flowLPerMin),
+    bucket: shownQuantity('litres', at.bucketL),
+    least: shownQuantity('volume', at.leastM3 ?? MIN_HOT_M3),
     limits: at.limits && typedLimits(at.limits),
     chores: at.chores.map((c) => ({
       id: c.id,
@@ -105,6 +106,7 @@ export function missingInWork(d: WorkDraft): string | null {
 /** The work that a draft says, once nothing is missing in it. */
 export function workOf(d: WorkDraft): Work {
   const figure = (text: string): number => typed(text) ?? NaN;
+  const quantity = (of: FieldQuantity, text: string): number => typedQuantity(of, text) ?? NaN;
   return {
     ...d.hours,
     days: [...d.days],
@@ -120,13 +122,13 @@ export function workOf(d: WorkDraft): Work {
           days: [...d.machine.days],
         }
       : null,
-    flowLPerMin: figure(d.flow),
-    bucketL: figure(d.bucket),
-    leastM3: figure(d.least),
+    flowLPerMin: quantity('flow', d.flow),
+    bucketL: quantity('litres', d.bucket),
+    leastM3: quantity('volume', d.least),
     limits: d.limits && {
-      warnC: figure(d.limits.warnC),
-      actC: figure(d.limits.actC),
-      dangerC: figure(d.limits.dangerC),
+      warnC: quantity('celsius', d.limits.warnC),
+      actC: quantity('celsius', d.limits.actC),
+      dangerC: quantity('celsius', d.limits.dangerC),
     },
     chores: d.chores.map((c) => ({
       id: c.id,

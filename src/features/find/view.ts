@@ -58,11 +58,7 @@ const foundBatches = (
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');
 const nameOf = (l: StockLoad): string => textOf(l.load.name) || l.material.name;
-const foundLoads = (
-  store: StoreState,
-  typed: string,
-  { timeZone, now, volume }: Locale,
-): Found[] => {
+const foundLoads = (store: StoreState, typed: string, { timeZone, now }: Locale): Found[] => {
   const byMaterial = new Set(
     findMaterials(
       store.loads,
@@ -81,7 +77,7 @@ const foundLoads = (
       about: [
         whenText(timeZone, l.at, now),
         textOf(l.load.supplier),
-        l.leftLitres === null ? null : litresText(l.leftLitres, volume),
+        l.leftLitres === null ? null : litresText(l.leftLitres),
       ]
         .filter(Boolean)
         .join(' · '),

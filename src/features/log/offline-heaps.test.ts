@@ -16,7 +16,7 @@ function snapshot(name: string, fill: (log: ReturnType<typeof logOf>) => void) {
   return createBatchSnapshot(foldBatch(log.entries), SITE, foldSite([]), NOW);
 }
 const kept = (...board: ReturnType<typeof snapshot>[]) =>
-  createOfflineHeaps(board, foldSite([]), 'Mo', LOCALE, 'm3');
+  createOfflineHeaps(board, foldSite([]), 'Mo', LOCALE);
 
 test('a device keeps how a heap stands, what each place read last, and from where on it is too hot', () => {
   const [heap] = kept(snapshot('Egret', (l) => l.round(ago(5), 61, 58, 60))).heaps;

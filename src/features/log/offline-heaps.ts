@@ -9,7 +9,7 @@ import type { ReleaseDoubt } from '@/core/log/entry';
 import type { SiteState } from '@/core/log/fold';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { soonText, tempText, upperFirst } from '@/core/quantity/format';
-import type { TempUnit, VolumeUnit } from '@/core/quantity/units';
+import type { TempUnit } from '@/core/units/units';
 import { findRule } from '@/core/rules/library';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { heapPicture, standingText, type HeapPicture } from '@/core/snapshot/picture';
@@ -55,14 +55,14 @@ export type OfflineHeaps = {
   readonly heaps: readonly OfflineHeap[];
 };
 
-function offlineHeap(d: BatchSnapshot, locale: Locale, volume: VolumeUnit): OfflineHeap {
+function offlineHeap(d: BatchSnapshot, locale: Locale): OfflineHeap {
   const { timeZone, unit, now } = locale;
   const situation = { ...d.situation, now };
   const hot = hotOf(situation);
   const { warnC, actC, dangerC } = d.situation.limits;
   return {
     id: d.id,
-    picture: heapPicture(d, now, unit, volume),
+    picture: heapPicture(d, now, unit),
     place: positionText(d.position),
     standing: upperFirst(standingText(d, now, unit)),
     stage: stageText(d.situation.stage, locale, d.situation.rounds.length > 0),
@@ -98,11 +98,8 @@ export function createOfflineHeaps(
   siteState: SiteState,
   by: string,
   locale: Locale,
-  volume: VolumeUnit,
 ): OfflineHeaps {
-  const heaps = board
-    .filter((d) => !isGone(d.situation))
-    .map((d) => offlineHeap(d, locale, volume));
+  const heaps = board.filter((d) => !isGone(d.situation)).map((d) => offlineHeap(d, locale));
   const ruleIds = [...new Set(heaps.flatMap((h) => h.rules))];
   return {
     now: locale.now,

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
+import { shownQuantity, typedQuantity } from '@/core/quantity/typed-quantity';
 import type { Risk, SiteMap, Slot } from '@/core/log/store-shapes';
 import { upperFirst } from '@/core/quantity/format';
-import { typed } from '@/core/quantity/typed-number';
 
 /** The map of a site as it is typed and dragged, and what follows from it. Pure: the form only shows it. */
 
@@ -66,7 +66,7 @@ export const SLOT_WORDS: Readonly<Record<Slot['kind'], string>> = {
 };
 
 /** Metres to the centimetre, as they are typed. */
-const metresText = (x: number): string => String(Math.round(x * 100) / 100);
+const metresText = (x: number): string => shownQuantity('length', x, 2);
 
 const draftOfSlot = (s: Slot): SlotDraft => ({
   ...s,
@@ -93,7 +93,7 @@ export const draftOfMap = (map: SiteMap | null): MapDraft => {
 /** A place with its metres as numbers; null: one of them is none, or it has no size. */
 function readSlot(s: SlotDraft): Slot | null {
   const [xM, yM, lengthM, widthM, heightM] = [s.xM, s.yM, s.lengthM, s.widthM, s.heightM].map((x) =>
-    typed(x),
+    typedQuantity('length', x),
   );
   if (xM == null || yM == null || !lengthM || !widthM || !heightM) return null;
   return { ...s, xM, yM, lengthM, widthM, heightM } as Slot;
@@ -122,7 +122,10 @@ function wrongIn(
 }
 
 export function readMapDraft({ width, depth, slots }: MapDraft): MapReading {
-  const [widthM, depthM] = [typed(width, 0.5), typed(depth, 0.5)];
+  const [widthM, depthM] = [
+    typedQuantity('length', width, 0.5),
+    typedQuantity('length', depth, 0.5),
+  ];
   const size = widthM == null || depthM == null ? null : { widthM, depthM };
   const sound = slots.flatMap((s) => readSlot(s) ?? []);
   const wrong = wrongIn(slots, sound, size);
@@ -147,11 +150,11 @@ export function addSlot(slots: readonly SlotDraft[], kind: Slot['kind']): SlotDr
     id: `${kind}-${suffix}`,
     name: isNumbered ? String(n) : `${upperFirst(SLOT_WORDS[kind])} ${n}`,
     kind,
-    xM: '0.5',
-    yM: '0.5',
-    lengthM: String(lengthM),
-    widthM: String(widthM),
-    heightM: String(heightM),
+    xM: metresText(0.5),
+    yM: metresText(0.5),
+    lengthM: metresText(lengthM),
+    widthM: metresText(widthM),
+    heightM: metresText(heightM),
   };
 }
 

@@ -10,7 +10,6 @@ import type { StoreState } from '@/core/mix/store';
 import { inStock } from '@/core/mix/store';
 import { RISK_WORDS } from '@/core/mix/words';
 import { volumeText, listText } from '@/core/quantity/format';
-import type { VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
 import { valueAt } from '@/core/quantity/present';
@@ -77,7 +76,6 @@ export function mapView(
   store: StoreState,
   board: readonly BatchSnapshot[],
   locale: Locale,
-  volume: VolumeUnit,
 ): MapView {
   const live = board.filter((d) => !isGone(d.situation));
   const byId = new Map(live.map((d) => [d.id, d]));
@@ -90,7 +88,7 @@ export function mapView(
   const { uses, nowhere } = usesOf(store.map?.map.slots ?? [], standing);
   const heap = (id: string, fromM: number | null, toM: number | null): MapHeap => {
     const d = valueAt(byId, id);
-    const picture = heapPicture(d, locale.now, locale.unit, volume);
+    const picture = heapPicture(d, locale.now, locale.unit);
     return { id, name: d.name ?? d.code, code: d.code, says: picture.says, picture, fromM, toM };
   };
   const stock = new Map<string, { litres: number; names: string[] }>();
@@ -108,7 +106,7 @@ export function mapView(
       u.slot.kind === 'store'
         ? lies
           ? say('map.ofAndmoreAndMore', {
-              litres: litresText(lies.litres, volume),
+              litres: litresText(lies.litres),
               toLowerCase: [...new Set(lies.names)].slice(0, 2).join(', ').toLowerCase(),
               size: new Set(lies.names).size > 2 ? 'andMore' : 'other',
             })
@@ -121,10 +119,10 @@ export function mapView(
               })
             : say('map.full')
           : u.heaps.length === 0
-            ? say('map.freeRoomFor', { holdsM3: volumeText(u.holdsM3, volume) })
+            ? say('map.freeRoomFor', { holdsM3: volumeText(u.holdsM3) })
             : u.freeM3 < 0.3
               ? say('map.full')
-              : say('map.roomFor', { freeM3: volumeText(u.freeM3, volume) });
+              : say('map.roomFor', { freeM3: volumeText(u.freeM3) });
     return {
       slot: u.slot,
       title: titleOf(u.slot),
@@ -158,7 +156,7 @@ export function mapView(
                 says:
                   to === null
                     ? say('map.hasNoFreeStretchLong', { slot: titleOf(u.slot) })
-                    : `${positionText(to)}${over ? say('map.itHasRoomFor', { freeM3: volumeText(u.freeM3, volume), name: h.name, m3: volumeText(h.m3!, volume) }) : u.heaps.length > 0 && u.slot.kind !== 'row' ? say('map.nextTo', { heaps: listText(u.heaps.map((x) => x.name)) }) : ''}`,
+                    : `${positionText(to)}${over ? say('map.itHasRoomFor', { freeM3: volumeText(u.freeM3), name: h.name, m3: volumeText(h.m3!) }) : u.heaps.length > 0 && u.slot.kind !== 'row' ? say('map.nextTo', { heaps: listText(u.heaps.map((x) => x.name)) }) : ''}`,
               },
             ] as const;
           }),
@@ -175,13 +173,10 @@ export function mapView(
       empty.length > 0
         ? say('map.freeInAll', {
             empty: listText(empty.map((u) => titleOf(u.slot).toLowerCase())),
-            reduce: volumeText(
-              empty.reduce((s, u) => s + u.holdsM3, 0),
-              volume,
-            ),
+            reduce: volumeText(empty.reduce((s, u) => s + u.holdsM3, 0)),
           })
         : say('map.noBayIsFree'),
-      rowFree > 0.5 ? say('map.mOfWindrow', { rowFree: rowFree.toFixed(1) }) : '',
+      rowFree > 0.5 ? say('map.mOfWindrow', { rowFree: Math.round(rowFree * 10) / 10 }) : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -1,3 +1,4 @@
+import { asSpeaker } from '../../../tests/support/speech';
 import fc from 'fast-check';
 import { TEMPLATES } from '@/core/advice/templates';
 import { getKindDescription } from '@/core/log/entry';
@@ -15,7 +16,6 @@ import {
 const CONTEXT: OpenContext = {
   timeZone: 'America/Chicago',
   unit: 'F',
-  volumeUnit: 'yd3',
   codes: ['A', 'B'],
   stretchM: 5,
   rules: RULE_LIBRARY.map((rule) => ({ id: rule.id, rule })),
@@ -42,8 +42,8 @@ test.each<[Partial<OpenDraft>, RegExp]>([
   [{ code: 'a' }, /already a batch a/],
   [{ volume: 'much' }, /volume as a number/],
   [{ volume: '0' }, /volume as a number/],
-  [{ core: '-1' }, /meters as a number/],
-  [{ reach: '90' }, /meters as a number/],
+  [{ core: '-1' }, /depth as a number/],
+  [{ reach: '90' }, /depth as a number/],
   [{ shape: 'windrow', row: 'South', from: '8', to: '4' }, /starts and ends/],
   [{ stage: 'adopted', rawAt: 'known', turned: 'twice' }, /turnings and the hottest/],
   [{ stage: 'adopted' }, /when its last raw material/],
@@ -51,9 +51,13 @@ test.each<[Partial<OpenDraft>, RegExp]>([
 ])('%j is told', (change, told) => expect(read(change).missing).toMatch(told));
 
 test('cubic yards, a comma, °F: the log has m³ and °C', () => {
-  const d = typed({ volume: '2,5', stage: 'adopted', rawAt: 'about', hottest: '150', turned: '2' });
-  expect(openedData(d, readOpenDraft(d, CONTEXT), CONTEXT)).toMatchObject({
+  const d = typed({
+    ...{ volume: '2,5', core: '2', stage: 'adopted', rawAt: 'about', hottest: '150', turned: '2' },
+  } as Partial<OpenDraft>);
+  const data = asSpeaker({ system: 'us' }, () => openedData(d, readOpenDraft(d, CONTEXT), CONTEXT));
+  expect(data).toMatchObject({
     volumeM3: expect.closeTo(2.5 * 0.764554858, 6),
+    coreDepthM: expect.closeTo(0.6096, 6),
     adopted: { rawAt: 'about', turnings: 2, highestC: expect.closeTo(65.5556, 3) },
   });
 });
@@ -80,26 +84,26 @@ test('its clock: none while it is building, then as told, from now where nobody 
 
 test('like an earlier heap: its method, size, shape, inputs and rules, and nothing of its name', () => {
   const template = TEMPLATES.find((t) => t.kept === 'static' && t.aerated === true)!;
-  const change = copyEarlier(
-    {
-      id: 'x',
-      name: 'Avocet',
-      template,
-      volumeM3: 3.0582,
-      shape: 'windrow',
-      coreDepthM: 0.7,
-      inputs: ['manure'],
-      rules: ['us-503-pfrp-static'],
-      says: '',
-    },
-    RULE_LIBRARY.map((r) => r.id),
-    'yd3',
-  );
+  const earlier = {
+    id: 'x',
+    name: 'Avocet',
+    template,
+    volumeM3: 3.0582,
+    shape: 'windrow',
+    coreDepthM: 0.7,
+    inputs: ['manure'] as const,
+    rules: ['us-503-pfrp-static'],
+    says: '',
+  };
+  const ids = RULE_LIBRARY.map((r) => r.id);
+  const yards = asSpeaker({ system: 'us' }, () => copyEarlier(earlier, ids));
+  expect(yards).toMatchObject({ volume: '4', core: '2.3' });
+  const change = copyEarlier(earlier, ids);
   const d = typed(change);
   expect(d).toMatchObject({
     name: 'Curlew',
     code: 'C',
-    volume: '4',
+    volume: '3.1',
     shape: 'windrow',
     core: '0.7',
   });

@@ -1,10 +1,11 @@
 import { say } from '@/messages/say';
+import { shownQuantity, typedQuantity } from '@/core/quantity/typed-quantity';
 import { usualTemplate } from '@/core/advice/templates';
 import type { Rule } from '@/core/evidence/rule';
 import { proposePlan } from '@/core/heap/plan';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { typed } from '@/core/quantity/typed-number';
-import { M3_OF, toCelsius, type TempUnit, type VolumeUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import {
   fitsBatch,
   keepingOf,
@@ -84,20 +85,15 @@ export const listInputs = (): readonly (readonly [Input, string])[] => [
 ];
 
 /** Everything that does not belong to one heap alone, taken from an earlier one. */
-export function copyEarlier(
-  from: EarlierHeap,
-  ruleIds: readonly string[],
-  volumeUnit: VolumeUnit,
-): Partial<OpenDraft> {
+export function copyEarlier(from: EarlierHeap, ruleIds: readonly string[]): Partial<OpenDraft> {
   const shape = SHAPES.find((s) => s === from.shape);
-  const volume = (from.volumeM3 ?? 0) / M3_OF[volumeUnit];
   return {
     like: from.id,
     method: from.template.kept,
     templateId: from.template.id,
-    volume: from.volumeM3 === null ? '' : String(Math.round(volume * 10) / 10),
+    volume: from.volumeM3 === null ? '' : shownQuantity('volume', from.volumeM3, 1),
     ...(shape ? { shape } : {}),
-    core: from.coreDepthM === null ? '' : String(from.coreDepthM),
+    core: from.coreDepthM === null ? '' : shownQuantity('length', from.coreDepthM, 2),
     inputs: listInputs()
       .map(([input]) => input)
       .filter((i) => from.inputs.includes(i)),
@@ -109,7 +105,6 @@ export function copyEarlier(
 export type OpenContext = {
   readonly timeZone: string;
   readonly unit: TempUnit;
-  readonly volumeUnit: VolumeUnit;
   /** Codes of heaps that are there, in capitals. */
   readonly codes: readonly string[];
   /** Of the site: one set of places for so much row, m. */
@@ -125,22 +120,20 @@ export type OpenContext = {
   readonly nowMs: number;
 };
 
-const number = (text: string): number | null =>
-  text.trim() === '' ? null : Number(text.replace(',', '.'));
+/** Metres that were typed; null: nothing, or no such number. */
+const metres = (text: string): number | null => typedQuantity('length', text) ?? null;
 /** Metres that can be meant; null where nothing, or no such number, was typed. */
 const soundMetres = (text: string): number | null => {
-  const m = number(text);
+  const m = metres(text);
   return m !== null && m > 0 && m < 20 ? m : null;
 };
 const depthProblem = (text: string): string | undefined =>
-  number(text) !== null && soundMetres(text) === null
-    ? say('open.typeMetersAsNumberOr')
-    : undefined;
+  text.trim() !== '' && soundMetres(text) === null ? say('open.typeMetersAsNumberOr') : undefined;
 
 /** Where it lies along a row that it shares; null: it lies alone. */
 function stretchOf(d: OpenDraft): { row: string; fromM: number; toM: number } | 'wrong' | null {
   if (d.shape !== 'windrow' || d.row.trim() === '') return null;
-  const [fromM, toM] = [number(d.from), number(d.to)];
+  const [fromM, toM] = [metres(d.from), metres(d.to)];
   return fromM !== null && toM !== null && fromM >= 0 && toM > fromM
     ? { row: d.row.trim(), fromM, toM }
     : 'wrong';
@@ -164,11 +157,11 @@ function codeProblem(code: string, codes: readonly string[]): string | undefined
 }
 
 function problemsOf(d: OpenDraft, codes: readonly string[]): OpenProblems {
-  const volume = number(d.volume);
+  const volume = typedQuantity('volume', d.volume);
   const mistold = typed(d.turned) === null || typed(d.hottest, -30) === null;
   return {
     code: codeProblem(d.code, codes),
-    volume: volume !== null && !(volume > 0) ? say('open.typeVolumeAsNumberOr') : undefined,
+    volume: volume === null || volume === 0 ? say('open.typeVolumeAsNumberOr') : undefined,
     core: depthProblem(d.core),
     reach: depthProblem(d.reach),
     row: stretchOf(d) === 'wrong' ? say('open.typeWhereStartsEndsAlong') : undefined,
@@ -244,10 +237,9 @@ export function readOpenDraft(d: OpenDraft, context: OpenContext): OpenReading {
   const problems = problemsOf(d, context.codes);
   const stretch = stretchOf(d);
   const lies = stretch === 'wrong' ? null : stretch;
-  const volume = number(d.volume);
   return {
     ...chooseRules(d, template, context),
-    m3: volume === null ? null : volume * M3_OF[context.volumeUnit],
+    m3: typedQuantity('volume', d.volume) ?? null,
     coreM: soundMetres(d.core),
     reachM: soundMetres(d.reach),
     stretch: lies,

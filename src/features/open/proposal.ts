@@ -79,7 +79,7 @@ export const earlierHeaps = (board: readonly BatchSnapshot[]): EarlierHeap[] =>
       rules: d.rules.map((r) => r.rule),
       says: [
         d.situation.template.name.toLowerCase(),
-        d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3, 'm3'),
+        d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3),
         d.rules[0]?.provenAt ? say('open.met') : '',
       ]
         .filter(Boolean)

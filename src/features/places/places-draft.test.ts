@@ -77,10 +77,10 @@ test('a place in another zone takes a depth of that zone, unless none was typed'
 
 test('what is no depth and no length is named at its row, and nothing is kept', () => {
   const { problems, ready } = readPlaces(change(0, { depth: 'deep' }), SCREEN);
-  expect(problems).toEqual(['A depth in meters, such as 0.6', null]);
+  expect(problems).toEqual(['A depth in m, such as 0.6', null]);
   expect(ready).toBe(false);
   expect(readPlaces(change(1, { along: '-3' }), SCREEN).problems[1]).toBe(
-    'Meters along the windrow',
+    'How far along the windrow',
   );
   expect(readPlaces(change(0, { depth: '0,5' }), SCREEN).problems).toEqual([null, null]);
   expect(readPlaces([], SCREEN).ready).toBe(false);

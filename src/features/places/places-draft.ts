@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import type { PointZone } from '@/core/evidence/types';
 import {
   depthInZone,
@@ -70,10 +71,12 @@ export type PlacesReading = {
 };
 
 /** Metres as typed; null: empty. What is no number is NaN. */
-export const readMetres = (text: string): number | null =>
-  text.trim() === '' ? null : Number(text.replace(',', '.'));
+export function readMetres(text: string): number | null {
+  const metres = typedQuantity('length', text);
+  return metres === undefined ? null : (metres ?? NaN);
+}
 const text = (metres: number | null | undefined): string =>
-  metres === null || metres === undefined ? '' : String(metres);
+  metres === null || metres === undefined ? '' : shownQuantity('length', metres);
 
 const draftOf = (p: PlannedPlace): PlaceDraft => ({
   key: p.id,
@@ -114,7 +117,10 @@ const MAX_ALONG_M = 5000;
 function problemIn(place: PlaceDraft): string | null {
   const [depth, along] = [readMetres(place.depth), readMetres(place.along)];
   if (depth !== null && !(depth >= 0 && depth <= MAX_DEPTH_M))
-    return say('places.aDepthInMetersSuch');
+    return say('places.aDepthInMetersSuch', {
+      unit: signOf('length'),
+      example: shownQuantity('length', 0.6, 1),
+    });
   return along !== null && !(along >= 0 && along <= MAX_ALONG_M)
     ? say('places.metersAlongTheWindrow')
     : null;

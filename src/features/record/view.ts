@@ -20,6 +20,7 @@ import type { SiteHead } from '@/core/formats/batch-file-of';
 import { recordEntry, type Entry } from '@/core/log/entry';
 import type { BatchState, LoggedReading, SiteState } from '@/core/log/fold';
 import {
+  figureWithUnit,
   dayText,
   durationText,
   listText,
@@ -30,7 +31,7 @@ import {
 } from '@/core/quantity/format';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
 import { isoOf, MS, instantOf, type Instant } from '@/core/quantity/instant';
-import { toCelsius } from '@/core/quantity/units';
+import { toCelsius } from '@/core/units/units';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 import { plainText, progressText, statusWord } from '@/core/evidence/verdict-words';
@@ -205,7 +206,7 @@ function identityOf(
       say('record.probePoints'),
       state.plan
         .map((p) =>
-          [p.label ?? p.id, p.depthM === undefined ? '' : `${p.depthM} m`]
+          [p.label ?? p.id, p.depthM === undefined ? '' : figureWithUnit('length', p.depthM)]
             .filter(Boolean)
             .join(' '),
         )

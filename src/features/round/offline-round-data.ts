@@ -10,7 +10,7 @@ import type { SiteState } from '@/core/log/fold';
 import type { Instrument } from '@/core/log/shapes';
 import { soonText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import { toCelsius, type TempUnit, type VolumeUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import type { Locale } from '@/core/words/note';
 import { planDoubtText } from '@/core/words/plan';
 import { notNowText, routeReasonText } from '@/core/words/route';
@@ -80,7 +80,6 @@ export function createOfflineRoundData(
   state: SiteState,
   by: string,
   locale: Locale,
-  volume: VolumeUnit,
   freshWalk: (after: number) => string,
 ): OfflineRoundData {
   const { now, unit } = locale;
@@ -123,7 +122,7 @@ export function createOfflineRoundData(
         reason: routeReasonText(reason),
         due,
         notNow: notNow && notNowText(notNow, locale),
-        picture: heapPicture(d, now, unit, volume),
+        picture: heapPicture(d, now, unit),
         shape,
         coreDepthM,
         lengthM,

@@ -6,7 +6,7 @@ import {
   type DoubtAnswer,
   type DoubtCode,
 } from '@/core/advice/doubt';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import { faultyReasonText } from '@/core/words/doubt';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
 import { itemAt, present } from '@/core/quantity/present';

@@ -3,7 +3,7 @@ import { nameForHeap } from '@/core/words/waiting';
 import type { DoubtAnswer, DoubtCode } from '@/core/advice/doubt';
 import type { DataOf, EntryKind } from '@/core/log/entry';
 import type { ReadingMark } from '@/core/log/shapes';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import { faultyReasonText } from '@/core/words/doubt';
 import type { Smell, Squeeze } from '@/core/words/feel';
 import type { SkipReason } from '@/core/words/skip';

@@ -1,4 +1,4 @@
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
 import type { Policy } from '@/core/evidence/types';
 
 /** A policy while it is typed: numbers stay as typed until they are whole. */
@@ -70,7 +70,9 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
     get label() {
       return say('rules.safetyMargin');
     },
-    unit: 'K',
+    get unit() {
+      return `°${currentUnits().temp}`;
+    },
     get hint() {
       return say('rules.subtractedFromEveryValueFor');
     },
@@ -118,6 +120,9 @@ export const POLICY_NUMBERS: readonly NumberField[] = [
   },
 ];
 
+/** Degrees of the moment in one kelvin. */
+const degreesPerKelvin = (): number => (currentUnits().temp === 'F' ? 1.8 : 1);
+
 export const createPolicyDraft = (p: Policy): PolicyDraft => ({
   combine: p.combine,
   counting: p.counting,
@@ -125,7 +130,7 @@ export const createPolicyDraft = (p: Policy): PolicyDraft => ({
   minPoints: String(p.minPoints),
   maxGapHours: String(p.maxGapHours),
   turnGraceHours: String(p.turnGraceHours),
-  guardBandC: String(p.guardBandC),
+  guardBandC: String(Number((p.guardBandC * degreesPerKelvin()).toFixed(4))),
   roundMinutes: String(p.roundMinutes),
   maxBlankDays: String(p.maxBlankDays),
   calibrationDays: p.calibrationDays === null ? '' : String(p.calibrationDays),
@@ -160,7 +165,7 @@ export function policyOf(d: PolicyDraft): Policy | null {
     minPoints: n('minPoints'),
     maxGapHours: n('maxGapHours'),
     turnGraceHours: n('turnGraceHours'),
-    guardBandC: n('guardBandC'),
+    guardBandC: n('guardBandC') / degreesPerKelvin(),
     roundMinutes: n('roundMinutes'),
     maxBlankDays: n('maxBlankDays'),
     calibrationDays: d.calibrationDays.trim() === '' ? null : n('calibrationDays'),

@@ -2,7 +2,7 @@ import { say } from '@/messages/say';
 import { getRequirementDescription } from '@/core/evidence/requirements';
 import type { FormInput, TypedRequirement } from '@/core/evidence/requirements/description';
 import type { Leaf, Requirement } from '@/core/evidence/rule';
-import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
+import { fromCelsius, toCelsius, type TempUnit } from '@/core/units/units';
 import { ruleIdFor, type RuleDraft } from './input';
 import { firstOf } from '@/core/quantity/present';
 

@@ -83,6 +83,6 @@ test('a standing in a cell, and a rule to read', () => {
     ).word,
   ).toBe('Nothing counts yet'); // nothing was lost
   expect(ruleView(rule, 'F').text).toBe(
-    '3 days in a row at 131 °F or more, with at least 2 full turns in that time',
+    '3 days in a row at 131 °F (55 °C) or more, with at least 2 full turns in that time',
   );
 });

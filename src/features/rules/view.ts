@@ -3,7 +3,7 @@ import type { Rule } from '@/core/evidence/rule';
 import type { AssessedRule } from '@/core/evidence/verdict';
 import { CLOCK_TEXT, requirementText, sourceText } from '@/core/rules/text';
 import { dayText } from '@/core/quantity/format';
-import type { TempUnit } from '@/core/quantity/units';
+import type { TempUnit } from '@/core/units/units';
 import type { Locale } from '@/core/words/note';
 import { progressText, statusWord, turningsText } from '@/core/evidence/verdict-words';
 

@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { z } from 'zod';
 import { LANGUAGES } from '@/messages/languages';
+import { UNIT_SYSTEMS } from '@/core/units/units';
 import { isTimeZone } from '@/core/quantity/calendar';
 
 export const SiteInput = z.object({
@@ -10,6 +11,6 @@ export const SiteInput = z.object({
     .min(1, { error: () => say('site.giveSiteName') })
     .max(80, { error: () => say('site.useShorterName80Letters') }),
   timeZone: z.string().refine(isTimeZone, { error: () => say('site.thatNotTimeZoneWe') }),
-  unit: z.enum(['C', 'F']),
+  units: z.enum(UNIT_SYSTEMS),
   language: z.enum(LANGUAGES),
 });

@@ -27,7 +27,7 @@ test('stock stands by role, the oldest first, with what is left, and whatever so
   ]);
   expect(browns.loads[0]!.notes).toEqual([{ text: 'not known whether sprayed', urgent: false }]);
   expect(view.roles.find((r) => r.role === 'green')!.loads[0]!.notes).toEqual([
-    { text: expect.stringMatching(/^ready since Wed 20 May/), urgent: true },
+    { text: expect.stringMatching(/^ready since Wed May 20/), urgent: true },
   ]);
   expect(view.roles.find((r) => r.role === 'structure')!.loads[0]!.notes).toEqual([
     { text: '72 °C in the stack: take it apart', urgent: true },
@@ -41,7 +41,7 @@ test('an empty store says so, and one with a refused load only is not empty of n
   expect(show()).toMatchObject({ empty: true, roles: [], warning: null });
   expect(
     show(load('treated-wood', barrows(2), { answer: 'refuse', done: 'sent back' })).lately[0]!.text,
-  ).toBe('Mon 18 May: Treated, painted or glued wood, 2 barrows, refused');
+  ).toBe('Mon May 18: Treated, painted or glued wood, 2 barrows, refused');
 });
 test('a load’s page tells what it is, where its figures come from, and where it went', () => {
   const straw = load('straw', barrows(10), { supplier: 'Barn', cost: 30 });
@@ -72,7 +72,7 @@ test('a load’s page tells what it is, where its figures come from, and where i
     { name: 'Bulk density', says: '100 kg/m³ (95 to 105)', from: 'measured: bucket test' },
   ]);
   expect(page.facts).toContainEqual({ name: 'Cost', says: '30.00, 0.333 per kg' });
-  expect(page.went).toEqual([{ batch: HEAP, text: 'a batch: 180 L, Wed 20 May 09:00' }]);
+  expect(page.went).toEqual([{ batch: HEAP, text: 'a batch: 180 L, Wed May 20 09:00' }]);
 });
 test('at the gate each material has its answer, different where it is kept otherwise', () => {
   const options = materialOptions(foldStore([]));

@@ -1,4 +1,7 @@
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { type Range as FigureRange } from '@/core/log/store-shapes';
+import { signOf } from '@/core/quantity/typed-quantity';
+import { fromBase } from '@/core/units/units';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Amount, OwnMeasure } from '@/core/log/store-shapes';
 import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/core/mix/stock';
@@ -19,7 +22,7 @@ import {
   STATE_WORDS,
 } from '@/core/mix/words';
 import { localParts } from '@/core/quantity/calendar';
-import { dayText, tempText, whenText, listText, joinParts } from '@/core/quantity/format';
+import { dateText, dayText, tempText, whenText, listText, joinParts } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
@@ -57,7 +60,7 @@ export type StockView = {
 const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
 
 function lineOf(l: StockLoad, locale: Locale): LoadLine {
-  const { timeZone, now, unit, volume } = locale;
+  const { timeZone, now, unit } = locale;
   const heat = stackHeat(l, now);
   const notes: { text: string; urgent: boolean }[] = [];
   if (l.readyFrom !== null && l.readyFrom > l.stateSince)
@@ -104,7 +107,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
     id: l.id,
     name: nameOfLoad(l),
     state: STATE_WORDS[l.state],
-    left: l.leftLitres === null ? say('store.notKnown') : litresText(l.leftLitres, volume),
+    left: l.leftLitres === null ? say('store.notKnown') : litresText(l.leftLitres),
     share: l.leftLitres === null || !l.litres ? null : l.leftLitres / l.litres,
     age: oldText(now - l.at),
     where: l.where ?? '',
@@ -116,7 +119,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
 const YEAR_MS = 365 * MS.day;
 /** The store as it lies: by role and age, what is held, what was brought lately, what runs short. */
 export function stockView(store: StoreState, locale: Locale): StockView {
-  const { timeZone, now, volume } = locale;
+  const { timeZone, now } = locale;
   const stock = stockByRole(store);
   const short = greensOutrun(stock);
   const year = diverted(store, now - YEAR_MS, now + 1);
@@ -127,7 +130,7 @@ export function stockView(store: StoreState, locale: Locale): StockView {
         name: ROLE_WORDS[s.role].many,
         means: ROLE_MEANS[s.role],
         litres: s.litres,
-        total: `${litresText(s.litres, volume)}${s.kg > 0 ? say('store.about', { kg: kgText(s.kg) }) : ''}${s.unknown > 0 ? say('store.andNotKnown', { unknown: s.unknown }) : ''}`,
+        total: `${litresText(s.litres)}${s.kg > 0 ? say('store.about', { kg: kgText(s.kg) }) : ''}${s.unknown > 0 ? say('store.andNotKnown', { unknown: s.unknown }) : ''}`,
         loads: s.loads.map((l) => lineOf(l, locale)),
       }))
       .sort((a, b) => b.litres - a.litres),
@@ -150,9 +153,9 @@ export function stockView(store: StoreState, locale: Locale): StockView {
       })),
     warning: short
       ? say('store.moreGreensThanBrownsGreens', {
-          greenL: litresText(short.greenL, volume),
-          brownL: litresText(short.brownL, volume),
-          wantedL: litresText(short.wantedL, volume),
+          greenL: litresText(short.greenL),
+          brownL: litresText(short.brownL),
+          wantedL: litresText(short.wantedL),
         })
       : null,
     diverted:
@@ -272,6 +275,11 @@ const range = (r: { low: number; usual: number; high: number } | null, unit: str
     : r.low === r.high
       ? `${fig(r.usual)}${unit}`
       : say('store.to', { usual: fig(r.usual), unit, low: fig(r.low), high: fig(r.high) });
+/** A bulk density in the unit of the moment. */
+const inUnit = (r: FigureRange): FigureRange => {
+  const shown = (x: number): number => fromBase('density', x, currentUnits());
+  return { low: shown(r.low), usual: shown(r.usual), high: shown(r.high) };
+};
 const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(x * 100) / 100);
 
 /** One load: what it is, what became of it, where it went. */
@@ -281,7 +289,7 @@ export function loadPage(
   board: readonly BatchSnapshot[],
   locale: Locale,
 ): LoadPage {
-  const { timeZone, now, unit, volume } = locale;
+  const { timeZone, now, unit } = locale;
   const when = (at: number): string => whenText(timeZone, at, now);
   const heapName = (batch: string): string => {
     const d = board.find((b) => b.id === batch);
@@ -304,7 +312,7 @@ export function loadPage(
         : say('store.left', {
             one: ROLE_WORDS[l.stuff.role].one,
             statewords: STATE_WORDS[l.state],
-            leftLitres: litresText(l.leftLitres, volume),
+            leftLitres: litresText(l.leftLitres),
           }),
     facts: [
       ...fact(
@@ -355,7 +363,7 @@ export function loadPage(
       },
       {
         name: say('store.bulkDensity'),
-        says: range(density, say('store.kgM')),
+        says: range(density && inUnit(density), ` ${signOf('density')}`),
         from: from.density ? fromText(from.density) : '',
       },
       ...(l.stuff.airPct === null
@@ -375,7 +383,7 @@ export function loadPage(
       text:
         w.litres === null
           ? say('store.amountNotKnown', { batch: heapName(w.batch), at: when(w.at) })
-          : `${heapName(w.batch)}: ${litresText(w.litres, volume)}, ${when(w.at)}`,
+          : `${heapName(w.batch)}: ${litresText(w.litres)}, ${when(w.at)}`,
     })),
     heats: [...l.heats]
       .reverse()
@@ -476,7 +484,7 @@ export type SuppliersView = {
 };
 const sinceText = (timeZone: string, at: number): string => {
   const p = localParts(timeZone, at);
-  return `${p.day} ${p.month} ${p.year}`;
+  return dateText(p, true);
 };
 /** Who brought what in a span, and what came of it. */
 export function suppliersView(

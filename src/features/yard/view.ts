@@ -14,7 +14,6 @@ import {
   dayText,
 } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import type { VolumeUnit } from '@/core/quantity/units';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
 import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
@@ -129,11 +128,11 @@ function footOf(d: BatchSnapshot, { unit, now }: Locale): string {
 
 const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
 
-const plotOf = (d: BatchSnapshot, locale: Locale, volume: VolumeUnit): Plot => ({
+const plotOf = (d: BatchSnapshot, locale: Locale): Plot => ({
   id: d.id,
   name: d.name ?? d.code,
   place: positionShort(d.position) || say('yard.noBay'),
-  volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3, volume),
+  volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3),
   foot: footOf(d, locale),
   ...headOf(d, locale),
   advice: briefly(adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale)),
@@ -158,17 +157,17 @@ function chooseDrawn(standing: readonly Shown[]): ReadonlySet<Shown> {
 }
 
 /** Everything the yard shows. @param board by bay */
-export function yardScreen(board: readonly BatchSnapshot[], locale: Locale, volume: VolumeUnit) {
+export function yardScreen(board: readonly BatchSnapshot[], locale: Locale) {
   const standing = board
     .filter((d) => !isGone(d.situation))
-    .map((d): Shown => ({ d, plot: plotOf(d, locale, volume) }));
+    .map((d): Shown => ({ d, plot: plotOf(d, locale) }));
   const drawn = chooseDrawn(standing);
   return {
     heaps: standing
       .filter((shown) => drawn.has(shown))
       .map(({ d, plot }) => ({
         plot,
-        picture: heapPicture(d, locale.now, locale.unit, volume),
+        picture: heapPicture(d, locale.now, locale.unit),
       })),
     /** The others. */
     rows: standing.filter((shown) => !drawn.has(shown)).map(({ plot }) => plot),

@@ -24,7 +24,7 @@ const proof = (l: Log): void => {
   for (let i = 0; i < 6; i += 1) l.put('turn', { full: true }, { at: ago(470 - i * 60) });
 };
 const plots = (...board: ReturnType<typeof heap>[]) =>
-  yardScreen(board, LOCALE, 'm3').heaps.map((h) => h.plot);
+  yardScreen(board, LOCALE).heaps.map((h) => h.plot);
 
 describe('the yard', () => {
   test('what has gone out or is at its end leaves it, and is counted', () => {
@@ -38,7 +38,6 @@ describe('the yard', () => {
         heap((l) => l.put('ended', { reason: 'discarded' }, { at: ago(9) })),
       ],
       LOCALE,
-      'm3',
     );
     expect([screen.heaps.length, screen.gone]).toEqual([1, 2]);
   });
@@ -46,7 +45,7 @@ describe('the yard', () => {
     const quiet = heap(proof);
     const calm = Array.from({ length: 40 }, (_, i) => ({ ...quiet, id: `calm-${i}` as never }));
     const hot = heap((l) => l.round(ago(1), 79, 80, 81));
-    const { heaps, rows } = yardScreen([...calm, { ...hot, id: 'hot' as never }], LOCALE, 'm3');
+    const { heaps, rows } = yardScreen([...calm, { ...hot, id: 'hot' as never }], LOCALE);
     expect(heaps).toHaveLength(MOST_DRAWN);
     expect(rows).toHaveLength(41 - MOST_DRAWN);
     expect(heaps.at(-1)!.plot.id).toBe('hot');
@@ -57,7 +56,7 @@ describe('the yard', () => {
       heap((l) => l.put('ready', { knowing: ['unproven', 'unread'] }, { at: ago(5), by: 'Ana' })),
     );
     expect(plot!.head).toBe('Marked ready');
-    expect(plot!.sub).toMatch(/^Ana, [A-Z][a-z]{2} 18 May · not met.*no temperatures/);
+    expect(plot!.sub).toMatch(/^Ana, [A-Z][a-z]{2} May 18 · not met.*no temperatures/);
   });
   test('what is met is named; the knot stands for it alone', () => {
     const [said, met] = [

@@ -1,6 +1,6 @@
 export const enAdvice = {
   on: 'on {weekday}',
-  on2: 'on {day, number} {month}',
+  on2: 'on {month} {day, number}',
   byTheCalendar: 'by the calendar',
   atThePeak: 'at the peak',
   whenStartsCool: 'when it starts to cool',
@@ -197,9 +197,9 @@ export const enAdvice = {
   howMuchNeedsCannotWorked:
     '{felt}. How much it needs cannot be worked out, because its size is not known. Measure it.',
   stopWhenWaterSeepsOut: 'Stop when water seeps out at the base.',
-  waterAboutLNow: 'Water it: about {litres, number} L now',
+  waterAboutLNow: 'Water it: about {litres, number, litres} now',
   theGoalInAllL:
-    '{felt}; the goal is {targetPct, number} %: {litres} in all. {litres2, number} L is {minutes, plural, one {# minute} other {# minutes}} of the hose, or {buckets, plural, one {# bucket} other {# buckets}}.',
+    '{felt}; the goal is {targetPct, number} %: {litres} in all. {litres2, number, litres} is {minutes, plural, one {# minute} other {# minutes}} of the hose, or {buckets, plural, one {# bucket} other {# buckets}}.',
   stopWhenWaterSeepsOut2:
     'Stop when water seeps out at the base, or a squeeze gives a drop or two.',
   thatMuchWaterAtLowers:
@@ -219,7 +219,7 @@ export const enAdvice = {
   turnedOneTimesInDays:
     'turned {times, plural, one {once} other {# times}} in {days, number} days, last {last}',
   notTurnedSince2: 'not turned since {since}',
-  lWaterInThreeDays: '{litres, number} L of water in three days',
+  lWaterInThreeDays: '{litres, number, litres} of water in three days',
   coverOnOther: 'cover {on, select, on {on} other {off}} {at}',
   mold: '{growth} mold {at}',
   waterSeepedOut: 'water seeped out {at}',
@@ -237,7 +237,7 @@ export const enAdvice = {
   noChange: 'No change',
   causeUnknownSeveralThingsWere: ' Cause unknown: several things were changed at once.',
   readIt: ' Read it {afterAt}.',
-  underACubicMeter: 'under a cubic meter',
+  underACubicMeter: 'under {system, select, us {a cubic yard} other {a cubic meter}}',
   ofUnknownSize: 'of unknown size',
   withoutRecentSqueezeTest: 'without a recent squeeze test',
   addOrJoinWithAnother: 'add to it or join it with another',

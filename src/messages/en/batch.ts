@@ -10,14 +10,14 @@ export const enBatch = {
   anotherBatchJoined: 'another batch joined',
   aPartWasSplitOff: 'a part was split off',
   itSankCmButHeight:
-    'It sank {sunkCm, number} cm, but its height was not measured, so nobody knows how much is left.',
+    'It sank {sunkCm, number, cm}, but its height was not measured, so nobody knows how much is left.',
   itsShapeWasNotGiven: 'Its shape was not given, so it is treated as a dome.',
   lessThanWhenWasBuilt: '{m3, number} % less than {m32} when it was built',
   belowPileRarelyStaysHot: 'Below {minhotm3} a pile rarely stays hot.',
   joinWithTogetherBayFree:
     'Join it with {name}, {m3}: {totalM3} together, and a bay is free. {why, select, bothAre {Both have met their rules, so nothing is lost.} other {Neither is hot or has counted time.}}',
   airSurface: 'air, surface',
-  mDeep: '{lambda, number} m deep',
+  mDeep: '{lambda, number, length} deep',
   nobodyKnowsHowMuchHot: 'nobody knows how much of it is hot',
   atOrMore: '{share} at {hotsharefloorc} or more',
   at: '{figure} at {name}',
@@ -85,10 +85,10 @@ export const enBatch = {
   informationOnlyNoRuleAsks: 'Information only. No rule asks for these figures.',
   pathogensDose: 'Pathogens: dose {pathogen}',
   n1TimeAtTemperature40:
-    '1 is the time at temperature that 40 CFR 503.32(a)(3) asks for, once, for sludge of 7 % solids or more (from memory). Hotter hours count for much more: at 60 °C half a day is enough, at 70 °C half an hour.',
+    '1 is the time at temperature that 40 CFR 503.32(a)(3) asks for, once, for sludge of 7 % solids or more (from memory). Hotter hours count for much more: at {warm, number, celsius} half a day is enough, at {hot, number, celsius} half an hour.',
   weedSeedsDose: 'Weed seeds: dose {seed}',
   n1UsualTimeForHard:
-    '1 is the usual time for a hard seed in moist compost: a week at 54.4 °C, or three hours at 60 °C (common practice). {moisture}',
+    '1 is the usual time for a hard seed in moist compost: a week at {week, number, celsius}, or three hours at {hours, number, celsius} (common practice). {moisture}',
   byKindOfSeed: 'By kind of seed',
   seedMoist: 'Seed, moist',
   dose: 'Dose',

@@ -10,8 +10,8 @@ export const enCharts = {
   hottestPointByAge: 'Hottest point by age: {curves}',
   day0: 'day 0',
   day: '{says}, day {day, number}',
-  kInIceWaterK: '{at} {atIceK} K in ice water, {atHotK} K at 60 °C',
+  kInIceWaterK: '{at} {atIce} in ice water, {atHot} at {hot, number, celsius}',
   addedToItsReadings: 'Added to its readings: {dots}',
-  dayToC: 'day {day, number} {lowC, number} to {highC, number} °C',
+  dayToC: 'day {day, number} {lowC, number, celsius} to {highC, number, celsius}',
   expectedTemperature: 'Expected temperature: {expect}',
 } as const;

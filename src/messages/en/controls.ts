@@ -20,11 +20,9 @@ export const enControls = {
   less: 'Less: {label}',
   more: 'More: {label}',
   measure: '{label}, measure',
-  liters: 'liters',
-  kg: 'kg',
   notKnown: 'not known',
   estimatedByEye: 'estimated by eye',
-  n1IsL: '1 {name} is {litres, number} L',
+  n1IsL: '1 {name} is {litres, number, litres}',
   itStaysUnknownWhatDepends:
     'It stays unknown: what depends on it is not worked out, instead of guessed.',
   thePhotoCouldNotSaved: 'The photo could not be saved. Take it again.',

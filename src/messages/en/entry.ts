@@ -66,7 +66,7 @@ export const enEntry = {
   laterEntryLogShowsBoth: 'Later entry: the log shows both times',
   yourNameSavedWith: 'Your name is saved with it',
   nameTheWindrow: 'Name the windrow.',
-  typeWhereStartsEndsIn: 'Type where it starts and ends, in meters from the start of the windrow.',
+  typeWhereStartsEndsIn: 'Type where it starts and ends, from the start of the windrow.',
   itMustEndAfterStarts: 'It must end after it starts.',
   borderWithMoved: 'border with {name} moved',
   location: 'Location',

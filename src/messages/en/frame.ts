@@ -16,8 +16,6 @@ export const enFrame = {
   keyboardShortcuts: 'Shortcuts',
   singleKeyShortcutsOnFor: 'Single-key shortcuts are on for this device',
   temperaturesIn: 'Temperatures in',
-  volumesIn: 'Volumes in',
-  yd: 'yd³',
   screen: 'Screen',
   light: 'Light',
   dark: 'Dark',
@@ -41,4 +39,8 @@ export const enFrame = {
   backWithoutSaving: 'back, without saving',
   language: 'Language',
   searchKey: 'search',
+  units: 'Units',
+  metric: 'Metric',
+  us: 'US units',
+  uk: 'UK units',
 } as const;

@@ -11,7 +11,7 @@ export const enMethods = {
   byCalendarOnDayThen:
     '; by the calendar, on day {firstDay, number}, then every {everyDays, number} days',
   tooHotFromCMoisture:
-    '{trigger}. Too hot from {actC, number} °C. {lowPct, number}–{highPct, number} % moisture. Active for about {activeDays, number} days. {minutesPerM3, number} min of work per m³{machine, select, byMachine {, by machine} other {}}.',
+    '{trigger}. Too hot from {actC, number, celsius}. {lowPct, number}–{highPct, number} % moisture. Active for about {activeDays, number} days. {minutes, number} min of work per {volume}{machine, select, byMachine {, by machine} other {}}.',
   changeIt: 'Change it',
   copyIt: 'Copy it',
   usedBy: 'Used by: {heaps}',
@@ -37,12 +37,12 @@ export const enMethods = {
   tooWetAbove: 'Too wet above',
   activeForAbout: 'Active for about',
   workOfOneTurning: 'Work of one turning',
-  minPerM: 'min per m³',
+  minPerM: 'min per {volume}',
   turnedByMachine: 'turned by machine',
   expectedCoreTemperature: 'Expected core temperature',
   day: 'Day',
-  atLeastC: 'At least, °C',
-  atMostC: 'At most, °C',
+  atLeastC: 'At least, {unit}',
+  atMostC: 'At most, {unit}',
   dayAtleastAtLeastAt:
     '{k, select, day {Day} atLeast {At least} other {At most}}, line {i, number}',
   remove: 'Remove',

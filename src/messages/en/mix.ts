@@ -1,15 +1,14 @@
 export const enMix = {
-  giveVolumeBucketInLiters: 'Give the volume of the bucket in liters.',
+  giveVolumeBucketInLiters: 'Give the volume of the bucket.',
   theFullBucketMustWeigh:
     'The full bucket must weigh more than the empty one. Were the two swapped?',
   thatWouldKgMHeavier:
-    'That would be {density, number} kg/m³, heavier than stone. Check the liters and the kilograms.',
-  whatIsInIt: '{fullKg, number} − {emptyKg, number} = what is in it',
-  kgInL: '{net, number} kg in {bucketL, number} L',
-  kgM: 'kg/m³',
+    'That would be {density, number, density}, heavier than stone. Check the volume and the weight.',
+  whatIsInIt: '{fullKg, number, kg} − {emptyKg, number, kg} = what is in it',
+  kgInL: '{net, number, kg} in {bucketL, number, litres}',
   aBucketLTakesBetween:
-    'A bucket of {bucketL, number} L takes between 0 and {bucketL, number} kg of water.',
-  lWaterIntoL: '{waterKg, number} L of water into {bucketL, number} L',
+    'A bucket of {bucketL, number, litres} takes between 0 and {bucketL, number, litres} of water.',
+  lWaterIntoL: '{waterKg, number, litres} of water into {bucketL, number, litres}',
   air: '% air',
   weighWetAtLeastOnce: 'Weigh it wet, and at least once more when it has dried.',
   theDishWithSampleMust: 'The dish with the sample must weigh more than the dish alone.',
@@ -52,7 +51,7 @@ export const enMix = {
   moistureContent: 'Moisture content',
   ofWeight: '% of weight',
   bulkDensity: 'Bulk density',
-  kgPerMLoose: 'kg per m³, loose',
+  kgPerMLoose: '{density}, loose',
   upperEndRestCommonPractice: 'upper end {nraes}, the rest common practice',
   airSpace: 'Air space',
   ofVolume: '% of volume',
@@ -132,7 +131,6 @@ export const enMix = {
   tooHigh: 'too high',
   density: 'Density',
   air2: 'Air',
-  kgM2: ' kg/m³',
   notKnown: 'not known',
   bestStillWorks: 'Best {preferred}; {reasonable} still works.',
   cannotBeWorkedOut: 'Cannot be worked out: {missing}.',

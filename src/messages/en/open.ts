@@ -1,9 +1,9 @@
 export const enOpen = {
-  typeMetersAsNumberOr: 'Type meters as a number, or leave it empty.',
+  typeMetersAsNumberOr: 'Type the depth as a number, or leave it empty.',
   aBatchNeedsCodeFor: 'A batch needs a code for its label.',
   thereAlreadyBatchChooseAnother: 'There is already a batch {code}. Choose another code.',
   typeVolumeAsNumberOr: 'Type the volume as a number, or leave it empty.',
-  typeWhereStartsEndsAlong: 'Type where it starts and ends along the windrow, in meters.',
+  typeWhereStartsEndsAlong: 'Type where it starts and ends along the windrow.',
   typeTurningsHottestReadingAs:
     'Type turnings and the hottest reading as numbers, or leave them empty.',
   sayWhetherLastRawMaterial: 'Say whether the last raw material is in.',
@@ -18,7 +18,7 @@ export const enOpen = {
   bay: 'Bay',
   aboutHowMuch: 'About how much',
   leaveEmptyIfYouDo:
-    'Leave empty if you do not know. Below about one cubic meter a pile rarely stays hot.',
+    'Leave empty if you do not know. Below about {system, select, us {one cubic yard} other {one cubic meter}} a pile rarely stays hot.',
   whatShapeIsIt: 'What shape is it?',
   pile: 'Pile',
   windrow: 'Windrow',

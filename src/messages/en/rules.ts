@@ -22,7 +22,7 @@ export const enRules = {
   timeReheatAfterFullTurn: 'Time to reheat after a full turn',
   aColdCheckWithinPauses: 'A cold check within it pauses the time',
   safetyMargin: 'Safety margin',
-  subtractedFromEveryValueFor: 'Subtracted from every value, for the thermometer; 1 K is 1.8 °F',
+  subtractedFromEveryValueFor: 'Subtracted from every value, for the thermometer',
   readingsBelongOneCheck: 'Readings that belong to one check',
   forReadingsEnteredOneBy: 'For readings entered one by one',
   daysInRowWithoutReadings: 'Days in a row without readings',

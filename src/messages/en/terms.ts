@@ -60,9 +60,10 @@ export const enTerms = {
   theIdAppearsTwiceIds: "the id ''{id}'' appears twice; ids must be unique",
   noWithIdListed: "no {what} with the id ''{id}'' is listed",
   mustNotLongerThanMaxgaphours: 'must not be longer than maxGapHours',
-  aLimitCOutside20: 'a limit of {c, number} °C is outside 20 to 90 °C. Was it typed in °F?',
+  aLimitCOutside20:
+    'a limit of {c, number, celsius} is outside {least, number, celsius} to {most, number, celsius}. Was it typed in the other unit?',
   theHighestAllowedCMust:
-    'the highest allowed ({ceiling, number} °C) must be above the lowest ({floor, number} °C)',
+    'the highest allowed ({ceiling, number, celsius}) must be above the lowest ({floor, number, celsius})',
   theHotterTimeMustNot: 'the hotter time must not be longer than the time around it',
   theMeanBelowLimitSo: 'the mean is below the limit, so it asks for nothing more',
   theIdMustStartWith:
@@ -108,16 +109,18 @@ export const enTerms = {
   cNMustNumberBetween: 'C:N must be a number between 0 and 5000',
   moistureShareWetWeightGive:
     'moisture is a share of the wet weight: give a percentage between 0 and 99.5',
-  aBulkDensityBetween5: 'a bulk density is between 5 and 3000 kg/m³. Was it typed in other units?',
+  aBulkDensityBetween5:
+    'a bulk density is between {least, number, density} and {most, number, density}. Was it typed in other units?',
   giveMaterialNameAtLeast: 'give the material a name of at least two letters',
   giveMeasureNameCrewUses: 'give the measure the name that the crew uses, such as wheelbarrow',
   litersMustNumber0Or:
-    'liters must be a number of 0 or more, and no more than a truck holds (60,000 L for a measure)',
+    'a volume must be a number of 0 or more, and no more than a truck holds ({most, number, litres} for a measure)',
   typeHowMuchAsNumber: 'type how much as a number above 0, or say that it is not known',
   moreThan10000Them: 'more than 10,000 of them: is there a digit too many?',
   moreThan500MIn:
-    'more than 500 m³ in one load is more than a site receives. Is the measure right?',
-  moreThan100TIn: 'more than 100 t in one load: a truck carries about 25 t. Is the unit right?',
+    'more than {most, number, volume} in one load is more than a site receives. Is the measure right?',
+  moreThan100TIn:
+    'more than {most, number, kg} in one load: a truck carries about {truck, number, kg}. Is the unit right?',
   giveReasonAtLeastThree:
     'give a reason of at least three letters: whoever receives loads will read it out',
   nameEitherMaterialOrWhat: 'name either a material or what it may carry, not both',
@@ -125,7 +128,7 @@ export const enTerms = {
   nothingWasAddedYetName:
     'nothing was added yet: name what went in, or the water, base or cover layer',
   giveSpotNameWrittenOn: 'give the spot the name written on it, such as 7',
-  typeMetersAsNumberAbove: 'type meters as a number above 0',
+  typeMetersAsNumberAbove: 'type the length as a number above 0',
   isBeyondEdgeMapMove: '{name} is beyond the edge of the map. Move it in, or make the map larger',
   thereNoMaterialInLibrary: 'there is no material ‘{name}’ in the library of this site',
   thatLoadNotInStock: 'that load is not in stock',
@@ -193,7 +196,7 @@ export const enTerms = {
   noWater: 'No water',
   itLooksFine: 'It looks fine',
   somethingElse: 'Something else',
-  rowM: 'row {row}, {fromM, number}–{toM, number} m',
+  rowM: 'row {row}, {fromM, number, length}–{toM, number, length}',
   bay: 'bay {bay}',
   row: 'row {row}',
   leachate: 'Leachate',
@@ -276,9 +279,9 @@ export const enTerms = {
   giveDepthCoreShowWhether:
     'Give the depth of the core, to show whether the thermometer reaches it.',
   depthsPointsWereNotGiven:
-    'depths of the points were not given, the core is {coreM, number} m deep',
+    'depths of the points were not given, the core is {coreM, number, length} deep',
   giveEachPointDepth: 'Give each point its depth.',
-  readDownMM: 'read down to {deepestM, number} m of {coreM, number} m',
+  readDownMM: 'read down to {deepestM, number, length} of {coreM, number, length}',
   useLongerThermometerOrRead: 'Use a longer thermometer, or read from another side.',
   onlyOneCheckSoThere: 'only one check, so there is no time between checks',
   aSecondCheckWithinDay: 'A second check within a day.',
@@ -297,9 +300,9 @@ export const enTerms = {
     '{count, plural, one {# reading} other {# readings}} of {total, number} entered more than a day later',
   typeValuesInWhileYou: 'Type the values in while you stand there.',
   theThermometerMLongCore:
-    'The thermometer is {stemM, number} m long and the core is {coreDepthM, number} m deep: it does not reach the core. Use a longer one, or read from the nearest side.',
+    'The thermometer is {stemM, number, length} long and the core is {coreDepthM, number, length} deep: it does not reach the core. Use a longer one, or read from the nearest side.',
   theThermometerMLongOne:
-    'The thermometer is {stemM, number} m long; {places} {places2, plural, one {is} other {are}} deeper.',
+    'The thermometer is {stemM, number, length} long; {places} {places2, plural, one {is} other {are}} deeper.',
   noPointReachesCoreWhere:
     'No point reaches the core, where it is hottest: only what can be reached is known.',
   onePointOnlyHotMiddle:
@@ -308,9 +311,9 @@ export const enTerms = {
   pointPointsCheckNeedsNo:
     '{places, plural, one {# point} other {# points}}, and a check needs {minPoints, number}: no check would count.',
   itBordersOnStayM:
-    'It borders on {neighbours}: stay {keepM, number} m from the marker, or you read the neighbor’s heat too.',
+    'It borders on {neighbours}: stay {keepM, number, length} from the marker, or you read the neighbor’s heat too.',
   isMFromReadsNeighbors:
-    '{place} is {distanceM, number} m from {neighbour}: it reads the neighbor’s heat too. Stay further from the marker.',
+    '{place} is {distanceM, number, length} from {neighbour}: it reads the neighbor’s heat too. Stay further from the marker.',
   stillBeingBuilt: 'still being built',
   pausedAt: 'paused at {hours}',
   startsOverNoTimeCounted: 'starts over, no time counted',

@@ -4,8 +4,7 @@ export const enUnits = {
   hours: '{hours, number} hours',
   n1Day: '1 day',
   days: '{hours, number} days',
-  galOther: '{shown, number} {unit, select, gal {gal} other {L}}',
-  cm: '{cm, number} cm',
+  cm: '{cm, number, cm}',
   aheadOther: '{aheadMs} {aheadMs2, select, ahead {fast} other {slow}}',
   and: '{names} and {names2}',
   minutes: 'minutes',
@@ -15,4 +14,8 @@ export const enUnits = {
   pointsUnit: 'points',
   or: '{a} or {b}',
   range: '{low, number} to {high, number}',
+  length: '{m, number, length}',
+  shortTons: '{tons, number} tons',
+  monthDay: '{month} {day, number}',
+  monthDayYear: '{month} {day, number}, {year}',
 } as const;

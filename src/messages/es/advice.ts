@@ -197,9 +197,9 @@ export const esAdvice = {
   howMuchNeedsCannotWorked:
     '{felt}. No se puede calcular cuánta agua le falta porque no se sabe su tamaño. Mídelo.',
   stopWhenWaterSeepsOut: 'Para cuando salga agua por la base.',
-  waterAboutLNow: 'Regar: unos {litres, number} L ahora',
+  waterAboutLNow: 'Regar: unos {litres, number, litres} ahora',
   theGoalInAllL:
-    '{felt}; la meta es {targetPct, number} %: {litres} en total. {litres2, number} L son {minutes, plural, one {# minuto} other {# minutos}} de manguera, o {buckets, plural, one {# balde} other {# baldes}}.',
+    '{felt}; la meta es {targetPct, number} %: {litres} en total. {litres2, number, litres} son {minutes, plural, one {# minuto} other {# minutos}} de manguera, o {buckets, plural, one {# balde} other {# baldes}}.',
   stopWhenWaterSeepsOut2: 'Para cuando salga agua por la base, o al apretar salga una gota o dos.',
   thatMuchWaterAtLowers:
     'Tanta agua a {waterC} baja su temperatura media unos {coolsK}. El calor regresa.',
@@ -218,7 +218,7 @@ export const esAdvice = {
   turnedOneTimesInDays:
     'volteado {times, plural, one {una vez} other {# veces}} en {days, number} días, último {last}',
   notTurnedSince2: 'sin voltear desde {since}',
-  lWaterInThreeDays: '{litres, number} L de agua en tres días',
+  lWaterInThreeDays: '{litres, number, litres} de agua en tres días',
   coverOnOther: 'cubierta {on, select, on {puesta} other {quitada}} {at}',
   mold: 'moho {growth} {at}',
   waterSeepedOut: 'escurrió agua {at}',
@@ -236,7 +236,7 @@ export const esAdvice = {
   noChange: 'Sin cambio',
   causeUnknownSeveralThingsWere: ' Causa desconocida: se cambiaron varias cosas a la vez.',
   readIt: ' Mídelo {afterAt}.',
-  underACubicMeter: 'menos de un metro cúbico',
+  underACubicMeter: 'menos de {system, select, us {una yarda cúbica} other {un metro cúbico}}',
   ofUnknownSize: 'de tamaño desconocido',
   withoutRecentSqueezeTest: 'sin prueba del puño reciente',
   addOrJoinWithAnother: 'agrégale o únelo con otro',

@@ -10,14 +10,14 @@ export const esBatch = {
   anotherBatchJoined: 'se unió otro lote',
   aPartWasSplitOff: 'se separó una parte',
   itSankCmButHeight:
-    'Bajó {sunkCm, number} cm, pero no se midió su altura, así que no se sabe cuánto queda.',
+    'Bajó {sunkCm, number, cm}, pero no se midió su altura, así que no se sabe cuánto queda.',
   itsShapeWasNotGiven: 'No se indicó su forma, así que se toma como domo.',
   lessThanWhenWasBuilt: '{m3, number} % menos que {m32} al armarlo',
   belowPileRarelyStaysHot: 'Con menos de {minhotm3} una pila rara vez se mantiene caliente.',
   joinWithTogetherBayFree:
     'Únelo con {name}, {m3}: {totalM3} juntos, y queda libre un cajón. {why, select, bothAre {Ambos cumplieron sus reglas, así que no se pierde nada.} other {Ninguno está caliente ni tiene tiempo contado.}}',
   airSurface: 'aire, superficie',
-  mDeep: 'a {lambda, number} m de profundidad',
+  mDeep: 'a {lambda, number, length} de profundidad',
   nobodyKnowsHowMuchHot: 'no se sabe cuánto está caliente',
   atOrMore: '{share} a {hotsharefloorc} o más',
   at: '{figure} en {name}',
@@ -84,10 +84,10 @@ export const esBatch = {
   informationOnlyNoRuleAsks: 'Solo información. Ninguna regla pide estas cifras.',
   pathogensDose: 'Patógenos: dosis {pathogen}',
   n1TimeAtTemperature40:
-    '1 es el tiempo a temperatura que pide 40 CFR 503.32(a)(3), una vez, para lodos con 7 % o más de sólidos (de memoria). Las horas más calientes cuentan mucho más: a 60 °C basta medio día, a 70 °C media hora.',
+    '1 es el tiempo a temperatura que pide 40 CFR 503.32(a)(3), una vez, para lodos con 7 % o más de sólidos (de memoria). Las horas más calientes cuentan mucho más: a {warm, number, celsius} basta medio día, a {hot, number, celsius} media hora.',
   weedSeedsDose: 'Semillas de malezas: dosis {seed}',
   n1UsualTimeForHard:
-    '1 es el tiempo usual para una semilla dura en compost húmedo: una semana a 54.4 °C, o tres horas a 60 °C (práctica común). {moisture}',
+    '1 es el tiempo usual para una semilla dura en compost húmedo: una semana a {week, number, celsius}, o tres horas a {hours, number, celsius} (práctica común). {moisture}',
   byKindOfSeed: 'Por tipo de semilla',
   seedMoist: 'Semilla, húmeda',
   dose: 'Dosis',

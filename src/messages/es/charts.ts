@@ -10,8 +10,8 @@ export const esCharts = {
   hottestPointByAge: 'Punto más caliente por edad: {curves}',
   day0: 'día 0',
   day: '{says}, día {day, number}',
-  kInIceWaterK: '{at} {atIceK} K en agua con hielo, {atHotK} K a 60 °C',
+  kInIceWaterK: '{at} {atIce} en agua con hielo, {atHot} a {hot, number, celsius}',
   addedToItsReadings: 'Sumado a sus lecturas: {dots}',
-  dayToC: 'día {day, number} {lowC, number} a {highC, number} °C',
+  dayToC: 'día {day, number} {lowC, number, celsius} a {highC, number, celsius}',
   expectedTemperature: 'Temperatura esperada: {expect}',
 };

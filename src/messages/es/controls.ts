@@ -18,11 +18,9 @@ export const esControls = {
   less: 'Menos: {label}',
   more: 'Más: {label}',
   measure: '{label}, medida',
-  liters: 'litros',
-  kg: 'kg',
   notKnown: 'no se sabe',
   estimatedByEye: 'a ojo',
-  n1IsL: '1 {name} son {litres, number} L',
+  n1IsL: '1 {name} son {litres, number, litres}',
   itStaysUnknownWhatDepends:
     'Queda como desconocido: lo que depende de ello no se calcula, en vez de adivinarse.',
   thePhotoCouldNotSaved: 'No se pudo guardar la foto. Tómala otra vez.',

@@ -66,7 +66,7 @@ export const esEntry = {
   laterEntryLogShowsBoth: 'Registro tardío: la bitácora muestra ambas horas',
   yourNameSavedWith: 'Se guarda con tu nombre',
   nameTheWindrow: 'Ponle nombre a la hilera.',
-  typeWhereStartsEndsIn: 'Escribe dónde empieza y termina, en metros desde el inicio de la hilera.',
+  typeWhereStartsEndsIn: 'Escribe dónde empieza y termina, desde el inicio de la hilera.',
   itMustEndAfterStarts: 'Debe terminar después de donde empieza.',
   borderWithMoved: 'se movió el límite con {name}',
   location: 'Lugar',

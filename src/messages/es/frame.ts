@@ -16,8 +16,6 @@ export const esFrame = {
   keyboardShortcuts: 'Atajos',
   singleKeyShortcutsOnFor: 'Atajos de una tecla activados en este aparato',
   temperaturesIn: 'Temperaturas en',
-  volumesIn: 'Volúmenes en',
-  yd: 'yd³',
   screen: 'Pantalla',
   light: 'Clara',
   dark: 'Oscura',
@@ -41,4 +39,8 @@ export const esFrame = {
   backWithoutSaving: 'volver sin guardar',
   language: 'Idioma',
   searchKey: 'buscar',
+  units: 'Unidades',
+  metric: 'Métrico',
+  us: 'EE. UU.',
+  uk: 'Reino Unido',
 };

@@ -11,7 +11,7 @@ export const esMethods = {
   byCalendarOnDayThen:
     '; por calendario, el día {firstDay, number}, luego cada {everyDays, number} días',
   tooHotFromCMoisture:
-    '{trigger}. Demasiado caliente desde {actC, number} °C. {lowPct, number}–{highPct, number} % de humedad. Activo unos {activeDays, number} días. {minutesPerM3, number} min de trabajo por m³{machine, select, byMachine {, con máquina} other {}}.',
+    '{trigger}. Demasiado caliente desde {actC, number, celsius}. {lowPct, number}–{highPct, number} % de humedad. Activo unos {activeDays, number} días. {minutes, number} min de trabajo por {volume}{machine, select, byMachine {, con máquina} other {}}.',
   changeIt: 'Cambiar',
   copyIt: 'Copiar',
   usedBy: 'Lo usan: {heaps}',
@@ -37,12 +37,12 @@ export const esMethods = {
   tooWetAbove: 'Demasiado mojado sobre',
   activeForAbout: 'Activo unos',
   workOfOneTurning: 'Trabajo de un volteo',
-  minPerM: 'min por m³',
+  minPerM: 'min por {volume}',
   turnedByMachine: 'volteado con máquina',
   expectedCoreTemperature: 'Temperatura esperada del centro',
   day: 'Día',
-  atLeastC: 'Al menos, °C',
-  atMostC: 'Como máximo, °C',
+  atLeastC: 'Al menos, {unit}',
+  atMostC: 'Como máximo, {unit}',
   dayAtleastAtLeastAt:
     '{k, select, day {Día} atLeast {Al menos} other {Como máximo}}, línea {i, number}',
   remove: 'Quitar',

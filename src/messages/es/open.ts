@@ -1,9 +1,9 @@
 export const esOpen = {
-  typeMetersAsNumberOr: 'Escribe metros como número, o déjalo vacío.',
+  typeMetersAsNumberOr: 'Escribe la profundidad como número, o déjala vacía.',
   aBatchNeedsCodeFor: 'Un lote necesita un código para su etiqueta.',
   thereAlreadyBatchChooseAnother: 'Ya existe el lote {code}. Elige otro código.',
   typeVolumeAsNumberOr: 'Escribe el volumen como número, o déjalo vacío.',
-  typeWhereStartsEndsAlong: 'Escribe dónde empieza y termina en la hilera, en metros.',
+  typeWhereStartsEndsAlong: 'Escribe dónde empieza y termina en la hilera.',
   typeTurningsHottestReadingAs:
     'Escribe los volteos y la lectura más alta como números, o déjalos vacíos.',
   sayWhetherLastRawMaterial: 'Indica si ya entró el último material crudo.',
@@ -18,7 +18,7 @@ export const esOpen = {
   bay: 'Cajón',
   aboutHowMuch: 'Cuánto, más o menos',
   leaveEmptyIfYouDo:
-    'Déjalo vacío si no sabes. Con menos de un metro cúbico una pila rara vez se mantiene caliente.',
+    'Déjalo vacío si no sabes. Con menos de {system, select, us {una yarda cúbica} other {un metro cúbico}} una pila rara vez se mantiene caliente.',
   whatShapeIsIt: '¿Qué forma tiene?',
   pile: 'Pila',
   windrow: 'Hilera',

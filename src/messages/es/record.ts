@@ -14,7 +14,7 @@ export const esRecord = {
   place: 'Lugar',
   method: 'Método',
   volume: 'Volumen',
-  aboutM: 'unos {volumeM3, number} m³',
+  aboutM: 'unos {volumeM3, number, volume}',
   shape: 'Forma',
   coreMDeep: ', centro a {coreDepthM, number} m',
   materials: 'Materiales',

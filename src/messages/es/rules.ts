@@ -21,7 +21,7 @@ export const esRules = {
   timeReheatAfterFullTurn: 'Tiempo para recalentarse tras un volteo completo',
   aColdCheckWithinPauses: 'Una toma fría en ese lapso pausa el tiempo',
   safetyMargin: 'Margen de seguridad',
-  subtractedFromEveryValueFor: 'Se resta a cada valor, por el termómetro; 1 K son 1.8 °F',
+  subtractedFromEveryValueFor: 'Se resta a cada valor, por el termómetro',
   readingsBelongOneCheck: 'Lecturas de una misma toma',
   forReadingsEnteredOneBy: 'Para lecturas registradas una por una',
   daysInRowWithoutReadings: 'Días seguidos sin lecturas',

@@ -61,9 +61,10 @@ export const esTerms = {
   theIdAppearsTwiceIds: "el id ''{id}'' aparece dos veces; los ids deben ser únicos",
   noWithIdListed: "no hay {what} con el id ''{id}''",
   mustNotLongerThanMaxgaphours: 'no debe ser mayor que maxGapHours',
-  aLimitCOutside20: 'un límite de {c, number} °C está fuera de 20 a 90 °C. ¿Se escribió en °F?',
+  aLimitCOutside20:
+    'un límite de {c, number, celsius} está fuera de {least, number, celsius} a {most, number, celsius}. ¿Se escribió en la otra unidad?',
   theHighestAllowedCMust:
-    'el máximo permitido ({ceiling, number} °C) debe ser mayor que el mínimo ({floor, number} °C)',
+    'el máximo permitido ({ceiling, number, celsius}) debe ser mayor que el mínimo ({floor, number, celsius})',
   theHotterTimeMustNot: 'el tiempo más caliente no puede ser mayor que el tiempo que lo contiene',
   theMeanBelowLimitSo: 'la media es menor que el límite, así que no pide nada más',
   theIdMustStartWith:
@@ -109,16 +110,17 @@ export const esTerms = {
   moistureShareWetWeightGive:
     'la humedad es parte del peso húmedo: da un porcentaje entre 0 y 99.5',
   aBulkDensityBetween5:
-    'la densidad aparente está entre 5 y 3000 kg/m³. ¿Se escribió en otra unidad?',
+    'la densidad aparente está entre {least, number, density} y {most, number, density}. ¿Se escribió en otra unidad?',
   giveMaterialNameAtLeast: 'ponle al material un nombre de al menos dos letras',
   giveMeasureNameCrewUses: 'ponle a la medida el nombre que usa la cuadrilla, como carretilla',
   litersMustNumber0Or:
-    'los litros deben ser un número de 0 o más, y no más de lo que lleva un camión (60 000 L por medida)',
+    'un volumen debe ser un número de 0 o más, y no más de lo que lleva un camión ({most, number, litres} por medida)',
   typeHowMuchAsNumber: 'escribe cuánto como número mayor que 0, o di que no se sabe',
   moreThan10000Them: 'más de 10 000: ¿sobra una cifra?',
   moreThan500MIn:
-    'más de 500 m³ en una carga es más de lo que recibe un sitio. ¿Es correcta la medida?',
-  moreThan100TIn: 'más de 100 t en una carga: un camión lleva unas 25 t. ¿Es correcta la unidad?',
+    'más de {most, number, volume} en una carga es más de lo que recibe un sitio. ¿Es correcta la medida?',
+  moreThan100TIn:
+    'más de {most, number, kg} en una carga: un camión lleva unos {truck, number, kg}. ¿Es correcta la unidad?',
   giveReasonAtLeastThree:
     'da un motivo de al menos tres letras: quien recibe las cargas lo va a leer',
   nameEitherMaterialOrWhat: 'nombra un material o lo que puede traer, no ambos',
@@ -126,7 +128,7 @@ export const esTerms = {
   nothingWasAddedYetName:
     'aún no se agregó nada: indica qué entró, o el agua, la base o la capa de cubierta',
   giveSpotNameWrittenOn: 'ponle al lugar el nombre que lleva escrito, como 7',
-  typeMetersAsNumberAbove: 'escribe los metros como número mayor que 0',
+  typeMetersAsNumberAbove: 'escribe el largo como número mayor que 0',
   isBeyondEdgeMapMove: '{name} queda fuera del mapa. Muévelo adentro, o agranda el mapa',
   thereNoMaterialInLibrary: 'no hay material ‘{name}’ en la biblioteca de este sitio',
   thatLoadNotInStock: 'esa carga no está en existencia',
@@ -194,7 +196,7 @@ export const esTerms = {
   noWater: 'No hay agua',
   itLooksFine: 'Se ve bien',
   somethingElse: 'Otra cosa',
-  rowM: 'hilera {row}, {fromM, number}–{toM, number} m',
+  rowM: 'hilera {row}, {fromM, number, length}–{toM, number, length}',
   bay: 'cajón {bay}',
   row: 'hilera {row}',
   leachate: 'Lixiviado',
@@ -277,7 +279,7 @@ export const esTerms = {
   giveDepthCoreShowWhether: 'Indica la profundidad del centro, para ver si el termómetro llega.',
   depthsPointsWereNotGiven: 'no se indicaron las profundidades; el centro está a {coreM, number} m',
   giveEachPointDepth: 'Indica la profundidad de cada punto.',
-  readDownMM: 'medido hasta {deepestM, number} m de {coreM, number} m',
+  readDownMM: 'medido hasta {deepestM, number, length} de {coreM, number, length}',
   useLongerThermometerOrRead: 'Usa un termómetro más largo, o mide desde otro lado.',
   onlyOneCheckSoThere: 'una sola toma, así que no hay tiempo entre tomas',
   aSecondCheckWithinDay: 'Otra toma en menos de un día.',
@@ -296,9 +298,9 @@ export const esTerms = {
     '{count, plural, one {# lectura} other {# lecturas}} de {total, number} con más de un día de retraso',
   typeValuesInWhileYou: 'Escribe los valores ahí mismo.',
   theThermometerMLongCore:
-    'El termómetro mide {stemM, number} m y el centro está a {coreDepthM, number} m: no llega. Usa uno más largo, o mide desde el lado más cercano.',
+    'El termómetro mide {stemM, number, length} y el centro está a {coreDepthM, number, length}: no llega. Usa uno más largo, o mide desde el lado más cercano.',
   theThermometerMLongOne:
-    'El termómetro mide {stemM, number} m; {places} {places2, plural, one {está} other {están}} más hondo.',
+    'El termómetro mide {stemM, number, length}; {places} {places2, plural, one {está} other {están}} más hondo.',
   noPointReachesCoreWhere:
     'Ningún punto llega al centro, donde está más caliente: solo se sabe lo que se alcanza.',
   onePointOnlyHotMiddle:
@@ -307,9 +309,9 @@ export const esTerms = {
   pointPointsCheckNeedsNo:
     '{places, plural, one {# punto} other {# puntos}}, y una toma necesita {minPoints, number}: ninguna contaría.',
   itBordersOnStayM:
-    'Colinda con {neighbours}: quédate a {keepM, number} m de la marca, o medirás también el calor del vecino.',
+    'Colinda con {neighbours}: quédate a {keepM, number, length} de la marca, o medirás también el calor del vecino.',
   isMFromReadsNeighbors:
-    '{place} está a {distanceM, number} m de {neighbour}: mide también su calor. Aléjate de la marca.',
+    '{place} está a {distanceM, number, length} de {neighbour}: mide también su calor. Aléjate de la marca.',
   stillBeingBuilt: 'en armado',
   pausedAt: 'en pausa con {hours}',
   startsOverNoTimeCounted: 'empieza de nuevo, sin tiempo contado',

@@ -4,8 +4,7 @@ export const esUnits = {
   hours: '{hours, number} horas',
   n1Day: '1 día',
   days: '{hours, number} días',
-  galOther: '{shown, number} {unit, select, gal {gal} other {L}}',
-  cm: '{cm, number} cm',
+  cm: '{cm, number, cm}',
   aheadOther: '{aheadMs} {aheadMs2, select, ahead {adelantado} other {atrasado}}',
   and: '{names} y {names2}',
   minutes: 'minutos',
@@ -15,4 +14,8 @@ export const esUnits = {
   pointsUnit: 'puntos',
   or: '{a} o {b}',
   range: '{low, number} a {high, number}',
+  length: '{m, number, length}',
+  shortTons: '{tons, number} toneladas cortas',
+  monthDay: '{day, number} {month}',
+  monthDayYear: '{day, number} {month} {year}',
 };

@@ -2,14 +2,14 @@ import '@/messages/all';
 import { workOutPlan } from '@/features/plan/server/queries';
 import { recordPdf } from '@/features/record/server/pdf';
 import { labelsPdf } from '@/features/labels/server/pdf';
-import { followRequestLanguages, inLanguage } from '@/platform/request-language';
+import { followRequestSpeech, inSpeech } from '@/platform/request-speech';
 import type { ThreadInput } from '@/platform/worker-threads';
 
-followRequestLanguages();
+followRequestSpeech();
 const asked =
   <In, Out>(job: (input: In) => Promise<Out>) =>
-  ({ language, input }: ThreadInput<In>): Promise<Out> =>
-    inLanguage(language, () => job(input));
+  ({ speech, input }: ThreadInput<In>): Promise<Out> =>
+    inSpeech(speech, () => job(input));
 
 /** What runs in worker threads of the server, by name. */
 export const planJob = asked(workOutPlan);

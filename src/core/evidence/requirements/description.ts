@@ -1,4 +1,4 @@
-import type { TempUnit } from '../../quantity/units';
+import type { TempUnit } from '../../units/units';
 import type { Locale } from '../../words/note';
 import type { RuleEvaluator, ReportedRequirement } from '../rule-progress';
 import type { Hold, Leaf } from '../rule';

@@ -1,5 +1,5 @@
 import { hoursToMs, type Instant } from '../../quantity/instant';
-import { TEMP_TOLERANCE_C } from '../../quantity/units';
+import { TEMP_TOLERANCE_C } from '../../units/units';
 import type { SegmentContext } from '../segment-context';
 import { createOpenRunEvaluator } from './hold-evaluator';
 import type { MeanAbove } from '../rule';

@@ -1,16 +1,23 @@
 import { say } from '../../../messages/say';
 import { durationText, spanText, tempBeside } from '../../quantity/format';
-import type { TempUnit } from '../../quantity/units';
+import type { TempUnit } from '../../units/units';
 import type { Hold } from '../rule';
 
 /** A temperature of a rule, with its unit. */
 export const at = (celsius: number, unit: TempUnit): string => tempBeside(celsius, celsius, unit);
 
+/** A temperature of a rule where it is written out; rules are written in °C, so that it stands beside °F: `131 °F (55 °C)`. */
+const inBoth = (celsius: number, unit: TempUnit): string =>
+  unit === 'F' ? `${at(celsius, 'F')} (${at(celsius, 'C')})` : at(celsius, 'C');
+
 /** `at 55 °C or more`, `between 55 °C and 77 °C`. */
 export const rangeText = (floorC: number, ceilingC: number | undefined, unit: TempUnit): string =>
   ceilingC === undefined
-    ? say('evidence.atOrMore', { floorC: at(floorC, unit) })
-    : say('evidence.betweenAnd', { floorC: at(floorC, unit), ceilingC: at(ceilingC, unit) });
+    ? say('evidence.atOrMore', { floorC: inBoth(floorC, unit) })
+    : say('evidence.betweenAnd', {
+        floorC: inBoth(floorC, unit),
+        ceilingC: inBoth(ceilingC, unit),
+      });
 
 /** A hold in plain words. */
 export function holdText(h: Hold, unit: TempUnit): string {

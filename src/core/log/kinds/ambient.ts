@@ -1,7 +1,7 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { tempText } from '../../quantity/format';
-import { toCelsius } from '../../quantity/units';
+import { toCelsius } from '../../units/units';
 import { Unit } from '../shapes';
 import { describeKind } from './kind';
 import { walk } from './shared';

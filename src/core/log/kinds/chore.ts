@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { joinParts } from '../../quantity/format';
+import { figureWithUnit, joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
 import { Words } from './shared';
 
@@ -22,7 +22,7 @@ export const choreKind = describeKind({
     title: say('log.regularTaskDone'),
     detail: joinParts(
       data.chore.replaceAll('-', ' '),
-      data.litres !== undefined && `${data.litres} L`,
+      data.litres !== undefined && figureWithUnit('litres', data.litres),
       data.words,
     ),
   }),

@@ -2,7 +2,7 @@ import { say } from '../../../messages/say';
 import { EntryIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts, tempText } from '../../quantity/format';
-import { toCelsius } from '../../quantity/units';
+import { toCelsius } from '../../units/units';
 import { Unit } from '../shapes';
 import { describeKind } from './kind';
 

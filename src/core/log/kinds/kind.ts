@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { TempUnit } from '../../quantity/units';
+import type { TempUnit } from '../../units/units';
 
 /** A batch's own log, the site's, or that part of the site's which no verdict and no advice about a batch looks at. */
 export type EntryScope = 'batch' | 'site' | 'store';

@@ -1,4 +1,5 @@
 import { say } from '../../../messages/say';
+import { figureWithUnit } from '../../quantity/format';
 import { z } from 'zod';
 import { PlanPointSchema } from '../shapes';
 import { describeKind } from './kind';
@@ -17,7 +18,9 @@ export const planKind = describeKind({
     title: say('log.probePoints'),
     detail: data.points
       .map((p) =>
-        [p.label, p.depthM === undefined ? '' : `${p.depthM} m`].filter(Boolean).join(' '),
+        [p.label, p.depthM === undefined ? '' : figureWithUnit('length', p.depthM)]
+          .filter(Boolean)
+          .join(' '),
       )
       .join('; '),
   }),

@@ -1,7 +1,7 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts, tempFigure, tempText } from '../../quantity/format';
-import { toCelsius } from '../../quantity/units';
+import { toCelsius } from '../../units/units';
 import { ReadingSchema } from '../shapes';
 import { describeKind, type LogContext, type LogText } from './kind';
 import { Words, walk } from './shared';

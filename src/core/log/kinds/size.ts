@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { joinParts } from '../../quantity/format';
+import { figureWithUnit, joinParts } from '../../quantity/format';
 import { MeasuresSchema } from '../shapes';
 import { describeKind } from './kind';
 import { Words, act } from './shared';
@@ -29,8 +29,10 @@ export const sizeKind = describeKind({
     title: say('log.size'),
     detail: joinParts(
       data.measures &&
-        `${data.measures.lengthM} × ${data.measures.widthM} × ${data.measures.heightM} m`,
-      data.volumeM3 !== undefined && `${data.volumeM3} m³`,
+        [data.measures.lengthM, data.measures.widthM, data.measures.heightM]
+          .map((m) => figureWithUnit('length', m))
+          .join(' × '),
+      data.volumeM3 !== undefined && figureWithUnit('volume', data.volumeM3),
       data.words,
     ),
   }),

@@ -1,7 +1,7 @@
 import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
-import { joinParts } from '../../quantity/format';
+import { figureWithUnit, joinParts } from '../../quantity/format';
 import { TRANSFER_WORDS } from '../../words/transfer';
 import { describeKind } from './kind';
 import { Words, act } from './shared';
@@ -28,7 +28,7 @@ export const transferKind = describeKind({
   tell: (data) => ({
     title: say('log.removed', { name: TRANSFER_WORDS[data.what].name }),
     detail: joinParts(
-      data.litres !== undefined && `${data.litres} L`,
+      data.litres !== undefined && figureWithUnit('litres', data.litres),
       data.to && say('log.intoAnotherBatch'),
       data.words,
     ),

@@ -1,6 +1,6 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
-import { joinParts } from '../../quantity/format';
+import { figureWithUnit, joinParts } from '../../quantity/format';
 import { describeKind } from './kind';
 import { Words, seeds, origin } from './shared';
 import { seedText } from './text';
@@ -23,7 +23,7 @@ export const waterKind = describeKind({
   tell: (data) => ({
     title: say('log.watered'),
     detail: joinParts(
-      data.litres !== undefined && `${data.litres} L`,
+      data.litres !== undefined && figureWithUnit('litres', data.litres),
       data.clean ? 'clean' : say('log.notCleanStartsClockOver'),
     ),
   }),

@@ -28,7 +28,6 @@ export async function batchScreen(
   site: Site,
   board: readonly BatchSnapshot[],
   locale: Locale,
-  volume: 'm3' | 'yd3',
 ) {
   const state = await readBatchState(theDb(), id);
   if (!state) return null;
@@ -48,7 +47,7 @@ export async function batchScreen(
     code: opened.code,
     facts: [
       positionText(state.position),
-      snapshot.volumeM3 && volumeText(snapshot.volumeM3, volume),
+      snapshot.volumeM3 && volumeText(snapshot.volumeM3),
       METHOD_WORD[opened.method],
       age,
       opened.brought && say('batch.loggedAt', { siteName: opened.brought.siteName }),
@@ -56,9 +55,9 @@ export async function batchScreen(
     ]
       .filter(Boolean)
       .join(' · '),
-    picture: heapPicture(snapshot, locale.now, locale.unit, volume),
+    picture: heapPicture(snapshot, locale.now, locale.unit),
     building: state.builtAt === null,
-    advice: adviceView(snapshot, state, assessment, board, locale, volume),
+    advice: adviceView(snapshot, state, assessment, board, locale),
     digest: snapshot,
     verdicts: assessment
       ? saidOf(assessment, state.terms.length, locale, await cnFor(assessment, state, site.id))

@@ -162,11 +162,11 @@ function BeyondFigures({ b }: { b: BeyondView }) {
       <div className="grid md:grid-cols-2 gap-x-8 gap-y-4 mt-2 text-small">
         <section>
           <h3>{say('batch.pathogensDose', { pathogen: b.pathogen })}</h3>
-          <p>{say('batch.n1TimeAtTemperature40')}</p>
+          <p>{say('batch.n1TimeAtTemperature40', { warm: 60, hot: 70 })}</p>
         </section>
         <section>
           <h3>{say('batch.weedSeedsDose', { seed: b.seed })}</h3>
-          <p>{say('batch.n1UsualTimeForHard', { moisture: b.moisture })}</p>
+          <p>{say('batch.n1UsualTimeForHard', { moisture: b.moisture, week: 54.4, hours: 60 })}</p>
           <details className="mt-1">
             <summary className="link min-h-target flex items-center">
               {say('batch.byKindOfSeed')}

@@ -60,6 +60,5 @@ export async function benchView(
     hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET },
     leastM3: work?.leastM3 ?? MIN_HOT_M3,
     stemM: stems.length > 0 ? Math.max(...stems) : null,
-    volume: locale.volume ?? 'm3',
   };
 }

@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity } from '@/core/quantity/typed-quantity';
 import { useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import { isShape } from '@/core/heap/size';
@@ -95,7 +96,7 @@ function BenchSheets({
           onKept={(d) => bench.change(d)}
         />
       )}
-      <Scale {...sheet('scale')} bench={bench} already={already} volume={view.volume} />
+      <Scale {...sheet('scale')} bench={bench} already={already} />
       {open === 'lay' && (
         <BuildFromRecipe {...sheet('lay')} {...common} heap={view.heap?.id ?? heapToLay} />
       )}
@@ -133,7 +134,7 @@ export function Bench({
     const waterL = Math.round(((bench.water ?? 0) + a.waterL) / 5) * 5;
     bench.change({
       rows: addToRows(draft.rows, a, measure.id, v7),
-      ...(water > 0 ? { waterL: String(waterL) } : {}),
+      ...(water > 0 ? { waterL: shownQuantity('litres', waterL, 0) } : {}),
     });
     setPick(0);
   };

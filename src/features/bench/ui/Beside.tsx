@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { figureWithUnit } from '@/core/quantity/format';
 import { planLayers } from '@/core/mix/layers';
 import { waterToAdd, type Mix } from '@/core/mix/mix';
 import type { Ingredient } from '@/core/mix/ingredient';
@@ -7,7 +8,6 @@ import { compareApproaches, sumParts } from '@/core/mix/approaches';
 import { estOf, WINDOWS } from '@/core/mix/window';
 import { LAYER_WORDS, SCHOOL_NAMES, schoolSays } from '@/core/mix/words';
 import type { OwnMeasure } from '@/core/log/store-shapes';
-import type { VolumeUnit } from '@/core/quantity/units';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { LayeredHeap } from '@/charts/LayeredHeap';
 import { Mark } from '@/charts/marks';
@@ -18,12 +18,10 @@ export function Schools({
   parts,
   mix,
   measure,
-  volume,
 }: {
   parts: readonly Ingredient[];
   mix: Mix;
   measure: OwnMeasure;
-  volume: VolumeUnit;
 }) {
   const { green, brown, missing } = sumParts(parts);
   return (
@@ -40,8 +38,8 @@ export function Schools({
           <>
             {say('bench.byVolume1Green')} {green > 0 ? (brown / green).toFixed(1) : '–'}{' '}
             {say('bench.brownGreensBrownsStructure', {
-              green: litresText(green, volume),
-              brown: litresText(brown, volume),
+              green: litresText(green),
+              brown: litresText(brown),
             })}
           </>
         )}
@@ -117,7 +115,7 @@ export function LayersPanel({
   mix,
   waterL,
   measure,
-  view: { hose, volume },
+  view: { hose },
   highM,
   wideM,
   building,
@@ -127,7 +125,7 @@ export function LayersPanel({
   mix: Mix;
   waterL: number;
   measure: OwnMeasure;
-  view: Pick<BenchView, 'hose' | 'volume'>;
+  view: Pick<BenchView, 'hose'>;
   highM: number;
   wideM: number;
   building: string | null;
@@ -163,8 +161,8 @@ export function LayersPanel({
         <>
           <LayeredHeap
             layers={layers}
-            high={`${highM.toFixed(1)} m`}
-            wide={say('bench.mWide', { wideM: wideM.toFixed(1) })}
+            high={figureWithUnit('length', Math.round(highM * 10) / 10)}
+            wide={say('bench.mWide', { wideM: Math.round(wideM * 10) / 10 })}
             label={say('bench.layersFromTheGround', {
               layers: layers.map((l) => LAYER_WORDS[l.kind]).join(', '),
             })}
@@ -227,8 +225,8 @@ export function LayersPanel({
         <p className="text-small mt-1" data-testid="totals">
           <b>{kgText(mix.massKg)}</b>{' '}
           {say('bench.inAllLooseAboutWhen', {
-            litresLoose: litresText(mix.litresLoose!, volume),
-            litresMixed: litresText(mix.litresMixed, volume),
+            litresLoose: litresText(mix.litresLoose!),
+            litresMixed: litresText(mix.litresMixed),
             building: building ? say('bench.withWhatContainsAlready', { building }) : '',
           })}
         </p>

@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -7,7 +8,6 @@ import { v7 } from 'uuid';
 import type { Recipe } from '@/core/log/store-shapes';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { looseLitres } from '@/core/mix/mix';
-import { M3_OF, VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -151,31 +151,29 @@ export function Scale({
   onOpenChange,
   bench,
   already,
-  volume,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   bench: BenchHandle;
   already: readonly Ingredient[];
-  volume: VolumeUnit;
 }) {
   const [to, setTo] = useState('');
   const now = bench.mix?.litresLoose ?? null;
-  const many = typed(to, 0.01);
+  const many = typedQuantity('volume', to, 0.01);
   // What a heap holds and what is fixed stays; the rest makes up for it.
   const stays =
     looseLitres([
       ...already,
       ...bench.lines.flatMap((l) => (l.row.fixed && l.ingredient ? [l.ingredient] : [])),
     ]) ?? 0;
-  const wanted = typeof many === 'number' ? many * 1000 * M3_OF[volume] : null;
+  const wanted = typeof many === 'number' ? many * 1000 : null;
   const factor =
     wanted !== null && now !== null && now > stays ? (wanted - stays) / (now - stays) : null;
   const wrong =
     many === null
       ? say('bench.typeVolumeAsNumberAbove')
       : factor !== null && factor <= 0
-        ? say('bench.whatFixedOrAlreadyIn', { stays: litresText(stays, volume) })
+        ? say('bench.whatFixedOrAlreadyIn', { stays: litresText(stays) })
         : undefined;
   const apply = (): void => {
     bench.change({
@@ -185,7 +183,7 @@ export function Scale({
           ? { ...r, n: String(Math.round(n * factor! * 100) / 100) }
           : r;
       }),
-      waterL: bench.water ? String(Math.round(bench.water * factor!)) : bench.draft.waterL,
+      waterL: bench.water ? shownQuantity('litres', bench.water * factor!, 0) : bench.draft.waterL,
     });
     onOpenChange(false);
   };
@@ -195,12 +193,12 @@ export function Scale({
         {now === null
           ? say('bench.aVolumeNotKnownSo2')
           : now > stays
-            ? say('bench.itIsLooseNow', { litres: litresText(now, volume) })
+            ? say('bench.itIsLooseNow', { litres: litresText(now) })
             : say('bench.allFixedSoThereNothing')}
       </p>
       <Field
         label={say('bench.to')}
-        unit={say('bench.loose', { volumesign: VOLUME_SIGN[volume] })}
+        unit={say('bench.loose', { volumesign: signOf('volume') })}
         inputMode="decimal"
         value={to}
         onChange={(e) => setTo(e.target.value)}

@@ -1,5 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
+import { AmountUnits } from '@/ui/AmountField';
+import { findAmountUnit } from '@/core/units/amount-units';
 import { Lock, LockOpen, Minus, Plus, X } from 'lucide-react';
 import Link from 'next/link';
 import { litresText } from '@/core/words/amount';
@@ -15,19 +17,19 @@ const half = (x: number): string => String(Math.round(x * 100) / 100);
 export function RowOf({
   line,
   bench,
-  view: { measures, volume },
+  view: { measures },
   then,
 }: {
   line: BenchLine;
   bench: BenchHandle;
-  view: Pick<BenchView, 'measures' | 'volume'>;
+  view: Pick<BenchView, 'measures'>;
   /** Litres that are advised on top. */ then: number;
 }) {
   const { row, item, n, ingredient, wrong } = line;
   const { cn, moisture } = item.stuff;
   const unknown = row.unit === 'unknown';
   const unitL = litresOfUnit(row.unit, item, measures);
-  const each = row.unit === 'L' || row.unit === 'kg' ? 10 : 1;
+  const each = findAmountUnit(row.unit)?.step ?? 1;
   const value = typeof n === 'number' ? n : 0;
   // The track grows with what is set, so that the hand always has room to the right.
   const most = Math.max(8 * each, Math.ceil((value + (unitL ? then / unitL : 0)) * 1.25));
@@ -113,8 +115,7 @@ export function RowOf({
                   {value === 1 ? m.name : (m.many ?? m.name)}
                 </option>
               ))}
-              <option value="L">{say('bench.liters')}</option>
-              <option value="kg">{say('bench.kg')}</option>
+              <AmountUnits chosen={row.unit} />
               <option value="unknown">{say('bench.notKnown')}</option>
             </select>
           </span>
@@ -168,7 +169,7 @@ export function RowOf({
       {over && (
         <p className="text-note marked">
           {say('bench.moreThanThereInStock', {
-            hasLitres: litresText(item.hasLitres, volume),
+            hasLitres: litresText(item.hasLitres),
           })}
         </p>
       )}

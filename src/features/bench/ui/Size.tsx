@@ -1,5 +1,7 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { toBase, unitOf } from '@/core/units/units';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
 import {
   coreWayM,
@@ -11,14 +13,13 @@ import {
   surfaceM2,
 } from '@/core/heap/form';
 import { volumeOf } from '@/core/heap/size';
-import { volumeText } from '@/core/quantity/format';
+import { figureWithUnit, volumeText } from '@/core/quantity/format';
 import { litresText } from '@/core/words/amount';
 import { SHAPE_WORDS, SHAPES, type HeapShape } from '@/core/words/shape';
 import { Field } from '@/ui/Field';
-import { typed } from '@/core/quantity/typed-number';
 import type { BenchView } from '../view';
 
-const m = (x: number): string => `${x.toFixed(1)} m`;
+const m = (x: number): string => figureWithUnit('length', Math.round(x * 10) / 10);
 /** Over this much surface for its volume a heap loses its heat fast, m² for each m³ (common practice: a cube of one metre has 5). */
 const THIN_SURFACE = 5.5;
 
@@ -27,21 +28,21 @@ export function BenchSize({
   litres,
   shape,
   onShape,
-  view: { leastM3, stemM, slots, volume },
+  view: { leastM3, stemM, slots },
 }: {
   litres: number;
   shape: HeapShape;
   onShape: (s: HeapShape) => void;
-  view: Pick<BenchView, 'leastM3' | 'stemM' | 'slots' | 'volume'>;
+  view: Pick<BenchView, 'leastM3' | 'stemM' | 'slots'>;
 }) {
   const [slotName, setSlot] = useState('');
   const [length, setLength] = useState('');
   const [rain, setRain] = useState('');
   const m3 = litres / 1000;
-  const least = volumeText(leastM3, volume);
+  const least = volumeText(leastM3);
   const row = shape === 'windrow' || shape === 'triangle' || shape === 'trapezoid';
   const slot = slots.find((s) => s.name === slotName) ?? null;
-  const long = typed(length, 0.3);
+  const long = typedQuantity('length', length, 0.3);
   const walls = slot !== null && (shape === 'bay' || shape === 'cube' || shape === 'tub');
   const size = measuresFor(
     shape,
@@ -49,8 +50,12 @@ export function BenchSize({
     typeof long === 'number' ? long : null,
     walls ? slot : null,
   );
-  const surface = surfaceM2(shape, size);
-  const ratio = surface / Math.max(1e-6, volumeOf(shape, size));
+  const ratio = surfaceM2(shape, size) / Math.max(1e-6, volumeOf(shape, size));
+  const units = currentUnits();
+  const thin = {
+    surface: figureWithUnit('area', Math.round(ratio * 10 * toBase('volume', 1, units)) / 10),
+    volume: unitOf('volume', units).sign,
+  };
   const way = coreWayM(shape, size);
   const fit = slot ? fitsForm(size, slot) : null;
   const over = fit
@@ -60,7 +65,7 @@ export function BenchSize({
         fit.overM.height > 0.005 && say('bench.tooHigh', { height: m(fit.overM.height) }),
       ].filter(Boolean)
     : [];
-  const mm = typed(rain);
+  const mm = typedQuantity('mm', rain);
   return (
     <section className="ruled pt-2 flex flex-col gap-2 text-small" data-testid="size">
       <h3>{say('bench.bigEnoughHoldHeat')}</h3>
@@ -69,7 +74,7 @@ export function BenchSize({
           say('bench.addMaterialsFirst')
         ) : (
           <>
-            {say('bench.settlesTo')} <b>{litresText(litres, volume)}</b>
+            {say('bench.settlesTo')} <b>{litresText(litres)}</b>
             {say('bench.highBy', {
               heightM: m(size.heightM),
               lengthM: m(size.lengthM),
@@ -78,11 +83,9 @@ export function BenchSize({
             {m3 < leastM3 ? (
               <span className="marked">{say('bench.belowRarelyStaysHotAdd', { least })}</span>
             ) : ratio > THIN_SURFACE ? (
-              <span className="marked">
-                {say('bench.itHasMSurfaceFor', { ratio: ratio.toFixed(1) })}
-              </span>
+              <span className="marked">{say('bench.itHasMSurfaceFor', thin)}</span>
             ) : (
-              <>{say('bench.yesMinimumHasMSurface', { least, ratio: ratio.toFixed(1) })}</>
+              <>{say('bench.yesMinimumHasMSurface', { least, ...thin })}</>
             )}
           </>
         )}
@@ -139,7 +142,7 @@ export function BenchSize({
               })}
           {walls && !fit!.ok
             ? say('bench.filledLevelThatHolds', {
-                lengthM: volumeText(slot.lengthM * slot.widthM * slot.heightM, volume),
+                lengthM: volumeText(slot.lengthM * slot.widthM * slot.heightM),
               })
             : ''}
         </p>
@@ -147,7 +150,7 @@ export function BenchSize({
       {row && (
         <Field
           label={say('bench.windrowLength')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={length}
           onChange={(e) => setLength(e.target.value)}
@@ -185,18 +188,18 @@ export function BenchSize({
       )}
       <Field
         label={say('bench.rainOnIfUncovered')}
-        unit={say('bench.mmExpected')}
+        unit={say('bench.mmExpected', { unit: signOf('mm') })}
         inputMode="decimal"
         value={rain}
         onChange={(e) => setRain(e.target.value)}
-        problem={mm === null ? say('bench.typeMillimetersAsNumberOr') : undefined}
+        problem={mm === null ? say('bench.typeRainAsNumberOr') : undefined}
         hint={
           typeof mm === 'number' && m3 > 0.005
             ? say('bench.atMostLFallOn', {
-                mm: Math.round(rainLitres(mm, footM2(shape, size))),
-                shape: footM2(shape, size).toFixed(1),
+                litres: Math.round(rainLitres(mm, footM2(shape, size))),
+                area: Math.round(footM2(shape, size) * 10) / 10,
               })
-            : say('bench.n1MmOn1M')
+            : say('bench.n1MmOn1M', { system: units.system })
         }
       />
     </section>

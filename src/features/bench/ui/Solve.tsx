@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity } from '@/core/quantity/typed-quantity';
 import { useEffect, useRef, useState } from 'react';
 import type { Ingredient } from '@/core/mix/ingredient';
 import { DraftScope, useDraftSaved, useTypedFields } from '@/ui/draft';
@@ -7,7 +8,7 @@ import { SaveButton } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
 import {
   applyAnswer,
-  NEW_SOLVE_DRAFT,
+  newSolveDraft,
   readSolveDraft,
   takeAnswer,
   type SolveReading,
@@ -20,7 +21,7 @@ import type { useSolver } from './useSolver';
 
 type SolveProps = {
   readonly bench: BenchHandle;
-  readonly view: Pick<BenchView, 'measures' | 'volume'>;
+  readonly view: Pick<BenchView, 'measures'>;
   readonly ask: ReturnType<typeof useSolver>;
   /** What a heap holds, and the water it was given: both are fixed. */ readonly already: readonly Ingredient[];
   readonly alreadyWaterL: number;
@@ -67,8 +68,8 @@ const missingOf = ({ rows, question }: SolveReading): string | null => {
 };
 
 function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolveProps) {
-  const { measures, volume } = view;
-  const [draft, set] = useTypedFields(NEW_SOLVE_DRAFT);
+  const { measures } = view;
+  const [draft, set] = useTypedFields(newSolveDraft());
   const { lines } = bench;
   const reading = readSolveDraft(draft, { lines, ...view, already, alreadyWaterL });
   const { rows, without, question } = reading;
@@ -78,7 +79,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
   const take = ({ inSteps: { waterL } }: SolveAnswer): void => {
     bench.change({
       rows: takeAnswer(bench.draft.rows, then),
-      waterL: waterL > 0 ? String(waterL) : '',
+      waterL: waterL > 0 ? shownQuantity('litres', waterL, 0) : '',
     });
     forgetDraft();
     onDone();
@@ -86,7 +87,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
   return (
     <>
       <p className="hint">{say('bench.fixedRowsStayAsThey')}</p>
-      <TargetFields draft={draft} set={set} litresNow={reading.litresNow} volume={volume} />
+      <TargetFields draft={draft} set={set} litresNow={reading.litresNow} />
       <RowLimits
         rows={rows.filter((r) => !without.includes(r.item.name))}
         setRow={bench.setRow}
@@ -113,7 +114,7 @@ function SolveForm({ bench, view, ask, already, alreadyWaterL, onDone }: SolvePr
           offers={question.offers}
           waterNow={bench.water ?? 0}
           measures={measures}
-          volume={volume}
+
           onTake={() => take(answer)}
         />
       )}

@@ -1,7 +1,8 @@
 'use client';
 import { say } from '@/messages/say';
+import { findAmountUnit } from '@/core/units/amount-units';
+import { signOf } from '@/core/quantity/typed-quantity';
 import type { OwnMeasure } from '@/core/log/store-shapes';
-import { VOLUME_SIGN, type VolumeUnit } from '@/core/quantity/units';
 import { listText, volumeText } from '@/core/quantity/format';
 import { kgText, litresText } from '@/core/words/amount';
 import { Field } from '@/ui/Field';
@@ -48,12 +49,10 @@ export function TargetFields({
   draft,
   set,
   litresNow,
-  volume,
 }: {
   draft: SolveDraft;
   set: (change: Partial<SolveDraft>) => void;
   litresNow: number;
-  volume: VolumeUnit;
 }) {
   return (
     <>
@@ -67,21 +66,21 @@ export function TargetFields({
         />
         <Field
           label={say('bench.highestBulkDensity')}
-          unit={say('bench.kgM')}
+          unit={signOf('density')}
           inputMode="decimal"
           value={draft.dense}
           onChange={(e) => set({ dense: e.target.value })}
         />
         <Field
           label={say('bench.lowestVolume')}
-          unit={say('bench.loose', { volumesign: VOLUME_SIGN[volume] })}
+          unit={say('bench.loose', { volumesign: signOf('volume') })}
           inputMode="decimal"
           value={draft.litres}
           onChange={(e) => set({ litres: e.target.value })}
           hint={
             litresNow > 0
-              ? say('bench.emptyAsMuchAsNow', { litresNow: litresText(litresNow, volume) })
-              : say('bench.empty', { volume: volumeText(1, volume) })
+              ? say('bench.emptyAsMuchAsNow', { litresNow: litresText(litresNow) })
+              : say('bench.empty', { volume: volumeText(1) })
           }
         />
       </div>
@@ -168,7 +167,7 @@ export function RowLimits({
   measures: readonly OwnMeasure[];
 }) {
   const measureOf = ({ row: { unit } }: SolveRow): string =>
-    measures.find((m) => m.id === unit)?.many ?? (unit === 'L' ? 'litres' : unit);
+    measures.find((m) => m.id === unit)?.many ?? findAmountUnit(unit)?.sign ?? unit;
   return (
     <details>
       <summary className="cursor-pointer underline font-semibold min-h-target flex items-center">

@@ -1,27 +1,20 @@
 'use client';
 import { say } from '@/messages/say';
+import { findAmountUnit } from '@/core/units/amount-units';
+import { figureWithUnit } from '@/core/quantity/format';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { InSteps } from '@/core/mix/in-steps';
 import type { Offer } from '@/core/mix/programme';
 import type { SolvedMix } from '@/core/mix/solve';
 import { estOf, WINDOWS, WINDOW_IDS } from '@/core/mix/window';
 import { limitText, solvedSays, windowInShort } from '@/core/mix/words';
-import type { VolumeUnit } from '@/core/quantity/units';
 import { measureText } from '@/core/words/amount';
 import type { SolvedRow } from '../solve-draft';
 
 export type SolveAnswer = { readonly solved: SolvedMix; readonly inSteps: InSteps };
 
 /** What stands in the way of the target, and what lifting it would take. */
-function Limits({
-  solved,
-  offers,
-  volume,
-}: {
-  solved: SolvedMix;
-  offers: readonly Offer[];
-  volume: VolumeUnit;
-}) {
+function Limits({ solved, offers }: { solved: SolvedMix; offers: readonly Offer[] }) {
   const litresPerKg = (key: string): number | null => {
     const density = offers.find((o) => o.stuff.key === key)?.stuff.density;
     return density ? 1000 / density.usual : null;
@@ -30,9 +23,7 @@ function Limits({
     solved.limits.length > 0 && (
       <ul>
         {solved.limits.slice(0, 4).map((l, i) => (
-          <li key={i}>
-            {limitText(l, l.code === 'NOTHING_LIKE' ? null : litresPerKg(l.key), volume)}.
-          </li>
+          <li key={i}>{limitText(l, l.code === 'NOTHING_LIKE' ? null : litresPerKg(l.key))}.</li>
         ))}
       </ul>
     )
@@ -41,7 +32,7 @@ function Limits({
 
 const unitText = (n: number, unit: string, measures: readonly OwnMeasure[]): string => {
   const m = measures.find((x) => x.id === unit);
-  return m ? measureText(n, m.name, m.many) : `${n} ${unit}`;
+  return m ? measureText(n, m.name, m.many) : `${n} ${findAmountUnit(unit)?.sign ?? unit}`;
 };
 
 /** Each amount now and then. */
@@ -84,9 +75,9 @@ function AmountTable({
         ))}
         <tr>
           <td className="py-1">{say('bench.water')}</td>
-          <td className="text-right">{water.now} L</td>
+          <td className="text-right">{figureWithUnit('litres', water.now)}</td>
           <td className="text-right">
-            <b>{water.next} L</b>
+            <b>{figureWithUnit('litres', water.next)}</b>
           </td>
         </tr>
       </tbody>
@@ -106,7 +97,6 @@ export function SolvedPanel({
   offers,
   waterNow,
   measures,
-  volume,
   onTake,
   ref,
 }: {
@@ -115,7 +105,6 @@ export function SolvedPanel({
   offers: readonly Offer[];
   waterNow: number;
   measures: readonly OwnMeasure[];
-  volume: VolumeUnit;
   onTake: () => void;
   ref: React.Ref<HTMLElement>;
 }) {
@@ -129,7 +118,7 @@ export function SolvedPanel({
       <p className={`font-semibold ${solved.reached ? '' : 'marked'}`}>
         {solvedSays(solved, inSteps)}
       </p>
-      <Limits solved={solved} offers={offers} volume={volume} />
+      <Limits solved={solved} offers={offers} />
       <AmountTable
         rows={rows}
         water={{ now: waterNow, next: inSteps.waterL }}

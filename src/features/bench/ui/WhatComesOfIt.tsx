@@ -219,7 +219,7 @@ export function WhatComesOfIt({
         <NoAddition mix={mix} elsewhere={elsewhere} bench={bench} view={view} measure={measure} />
       )}
       {mix && <NearestHeaps heaps={nearestHeaps(mix, view.near)} />}
-      {mix && <Schools parts={parts} mix={mix} measure={measure} volume={view.volume} />}
+      {mix && <Schools parts={parts} mix={mix} measure={measure} />}
     </>
   );
 }

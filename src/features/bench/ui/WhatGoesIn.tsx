@@ -1,9 +1,11 @@
 'use client';
 import { say } from '@/messages/say';
+import { findAmountUnit } from '@/core/units/amount-units';
+import { signOf } from '@/core/quantity/typed-quantity';
 import { looseLitres } from '@/core/mix/mix';
 import { windowInShort } from '@/core/mix/words';
 import type { Ingredient } from '@/core/mix/ingredient';
-import { listText } from '@/core/quantity/format';
+import { figureWithUnit, listText } from '@/core/quantity/format';
 import { kgText, litresText, measureText } from '@/core/words/amount';
 import { Mark } from '@/charts/marks';
 import type { BenchView, HeapInHand } from '../view';
@@ -47,11 +49,11 @@ const ClosedNote = ({ heap }: { heap: HeapInHand }) => (
 
 /** What has gone into the heap, and that what lies below is still to go in. */
 function InItAlready({ heap, props }: { heap: HeapInHand; props: BenchProps }) {
-  const { already, view, closed } = props;
+  const { already, closed } = props;
   const held = already.map((p) =>
     p.litres === null
       ? say('bench.notKnown2', { replace: p.name.replace(/, in it$/, '') })
-      : `${p.name.replace(/, in it$/, '')} ${litresText(p.litres, view.volume)}`,
+      : `${p.name.replace(/, in it$/, '')} ${litresText(p.litres)}`,
   );
   return (
     <p className="text-hint ruled mt-2 pt-1.5">
@@ -86,7 +88,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
           {say('bench.water')}{' '}
           <input
             className="small-field !w-[74px]"
-            aria-label={say('bench.waterToAddLiters')}
+            aria-label={say('bench.waterToAddLiters', { unit: signOf('litres') })}
             inputMode="decimal"
             value={bench.draft.waterL}
             placeholder="0"
@@ -112,7 +114,7 @@ function measuresText(bench: BenchHandle, view: BenchView): string {
   const amount = ([unit, n]: [string, number]): string => {
     const m = view.measures.find((x) => x.id === unit);
     if (m) return measureText(n, m.name, m.many);
-    return unit === 'kg' ? kgText(n) : litresText(n, view.volume);
+    return `${n} ${findAmountUnit(unit)?.sign ?? unit}`;
   };
   return [...sum].map(amount).join(', ') || say('bench.nothingYet');
 }
@@ -126,7 +128,7 @@ function Sum({ bench, view, own }: BenchProps) {
   return (
     <p className="text-right text-small mt-2" data-testid="sum">
       <b>{measuresText(bench, view)}</b>
-      {litres === null ? '' : `, ${litresText(litres, view.volume)}`}
+      {litres === null ? '' : `, ${litresText(litres)}`}
       <br />
       <span className="q">
         {weight === null ? say('bench.weightNotKnown') : `${kgText(weight)} ${state}`}
@@ -209,7 +211,9 @@ export function WhatGoesIn({
   const { bench, view, closed } = props;
   const { heap } = view;
   const { lines } = bench;
-  const measures = view.measures.slice(0, 3).map((m) => `${m.name} ${m.litres} L`);
+  const measures = view.measures
+    .slice(0, 3)
+    .map((m) => `${m.name} ${figureWithUnit('litres', m.litres)}`);
   return (
     <>
       <Heading {...props} />

@@ -1,12 +1,12 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Recipe } from '@/core/log/store-shapes';
 import { amountTyped } from '@/core/mix/amount';
 import { mixOf, type Mix } from '@/core/mix/mix';
 import type { Ingredient } from '@/core/mix/ingredient';
-import type { VolumeUnit } from '@/core/quantity/units';
 import { litresText } from '@/core/words/amount';
 import type { HeapShape } from '@/core/words/shape';
 import { typed } from '@/core/quantity/typed-number';
@@ -50,7 +50,7 @@ export const createBenchDraft = (
     : {
         name: recipe.name,
         rows: recipe.parts.map((p) => rowOfPart(v7(), p, view.measures, view.items)),
-        waterL: recipe.waterL ? String(recipe.waterL) : '',
+        waterL: recipe.waterL ? shownQuantity('litres', recipe.waterL) : '',
         shape: recipe.shape ?? 'dome',
         from: entry,
         recipe: recipe.id,
@@ -64,14 +64,13 @@ function wrongOf(
   n: number | null | undefined,
   unit: string,
   ingredient: Ingredient | null,
-  volume: VolumeUnit,
 ): string | null {
   if (unit === 'unknown') return null;
   if (n === null) return say('bench.typeNumber0OrMore', { name: item.name });
   if (ingredient?.litres != null && ingredient.litres > ABSURD_L)
     return say('bench.inOneBatchCheckNumber', {
       name: item.name,
-      litres: litresText(ingredient.litres, volume),
+      litres: litresText(ingredient.litres),
     });
   return null;
 }
@@ -140,13 +139,13 @@ export function useBench(
             part:
               amount && (amount.in === 'unknown' || amount.n > 0) ? partOfRow(item, amount) : null,
             ingredient,
-            wrong: wrongOf(item, n, row.unit, ingredient, view.volume),
+            wrong: wrongOf(item, n, row.unit, ingredient),
           },
         ];
       }),
-    [draft.rows, byKey, view.measures, view.volume],
+    [draft.rows, byKey, view.measures],
   );
-  const water = typed(draft.waterL);
+  const water = typedQuantity('litres', draft.waterL);
   const sound = lines.every((l) => l.wrong === null) && water !== null;
   const parts = useMemo(
     () => [...already, ...lines.flatMap((l) => (l.ingredient ? [l.ingredient] : []))],

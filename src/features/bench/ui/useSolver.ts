@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef } from 'react';
-import { currentLanguage } from '@/messages/say';
+import { currentSpeech } from '@/messages/say';
+import { speechCode } from '@/messages/speech-code';
 import type { BenchAnswer, BenchTask } from '@/workers/bench.worker';
 
 type Ask = { [K in BenchTask['do']]: Omit<Extract<BenchTask, { do: K }>, 'id'> }[BenchTask['do']];
@@ -13,7 +14,7 @@ export function useSolver(): (task: Ask) => Promise<BenchAnswer | null> {
   useEffect(() => {
     const w = new Worker(new URL('../../../workers/bench.worker.ts', import.meta.url), {
       type: 'module',
-      name: currentLanguage(),
+      name: speechCode(currentSpeech()),
     });
     const asked = waiting.current;
     w.onmessage = ({ data }: MessageEvent<BenchAnswer>) => {

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { currentLanguage } from '@/messages/say';
+import { currentSpeech } from '@/messages/say';
+import { speechCode } from '@/messages/speech-code';
 import type { Brought, BroughtPreview } from '@/core/formats/bring';
 import type { BringResult, BringTask } from '@/workers/bring.worker';
 
@@ -15,7 +16,7 @@ export function useBroughtPreview(
   useEffect(() => {
     const w = new Worker(new URL('../../../workers/bring.worker.ts', import.meta.url), {
       type: 'module',
-      name: currentLanguage(),
+      name: speechCode(currentSpeech()),
     });
     w.onmessage = ({ data }: MessageEvent<BringResult>) => {
       if (data.id === asked.current.id && asked.current.of)

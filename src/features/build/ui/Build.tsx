@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import Link from 'next/link';
 import { nameForHeap } from '@/core/words/waiting';
 import { useState } from 'react';
@@ -11,7 +12,6 @@ import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { Sheet } from '@/ui/Sheet';
-import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 import type { BuildView, LayerView } from '../view';
 import { PutIn, usePutIn } from './PutIn';
@@ -34,7 +34,7 @@ function ChargeForm({
   const put = usePutIn(layer?.put ?? [], view.sources, view.measures);
   const [water, setWater] = useTyped(
     'water',
-    layer && layer.waterL > 0 ? String(layer.waterL) : '',
+    layer && layer.waterL > 0 ? shownQuantity('litres', layer.waterL, 0) : '',
   );
   const [way, setWay] = useTyped<'layered' | 'mixed' | ''>('way', layer ? 'layered' : '');
   const [base, setBase] = useTyped('base', '');
@@ -42,7 +42,7 @@ function ChargeForm({
   const [cover, setCover] = useTyped('cover', '');
   const [words, setWords] = useTyped('words', '');
   const [at, setAt] = useTyped<string | null>('at', null);
-  const litres = typed(water);
+  const litres = typedQuantity('litres', water);
   const rest = {
     ...(typeof litres === 'number' && litres > 0 ? { waterL: litres } : {}),
     ...(base.trim() ? { base: base.trim() } : {}),
@@ -92,7 +92,7 @@ function ChargeForm({
       <PutIn put={put} sources={view.sources} measures={view.measures} />
       <Field
         label={say('build.waterWithIt')}
-        unit={say('build.litersClean')}
+        unit={say('build.litersClean', { unit: signOf('litres') })}
         inputMode="decimal"
         value={water}
         onChange={(e) => setWater(e.target.value)}

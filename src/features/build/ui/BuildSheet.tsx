@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { figureWithUnit } from '@/core/quantity/format';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { LayeredHeap } from '@/charts/LayeredHeap';
@@ -60,7 +61,7 @@ export function BuildSheet({ view, site, day }: { view: BuildView; site: string;
                     <span className="block q text-note">{l.says}</span>
                   </td>
                   <td className="py-1.5 pr-3 whitespace-nowrap">
-                    {l.waterL > 0 ? `${l.waterL} L` : '–'}
+                    {l.waterL > 0 ? figureWithUnit('litres', l.waterL) : '–'}
                   </td>
                   <td className="py-1.5">
                     {l.done ? (

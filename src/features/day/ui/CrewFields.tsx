@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { signOf } from '@/core/quantity/typed-quantity';
 import type { ReactNode } from 'react';
 import { USUAL_LIMITS } from '@/core/advice/templates';
 import { CHORE_WORDS } from '@/core/advice/words';
@@ -205,15 +206,15 @@ export function WaterFields({ draft, set }: Section) {
       <div className="grid grid-cols-2 gap-3 max-w-[420px]">
         <Field
           label={say('day.theHoseGives')}
-          unit={say('day.lAMinute')}
+          unit={signOf('flow')}
           inputMode="decimal"
           value={draft.flow}
           onChange={(e) => set({ flow: e.target.value })}
-          hint={say('day.timeFullBucket10L')}
+          hint={say('day.timeFullBucket10L', { system: currentUnits().system })}
         />
         <Field
           label={say('day.aBucketHolds')}
-          unit="L"
+          unit={signOf('litres')}
           inputMode="decimal"
           value={draft.bucket}
           onChange={(e) => set({ bucket: e.target.value })}
@@ -229,11 +230,11 @@ export function LeastSizeFields({ draft, set }: Section) {
       <div className="max-w-[200px]">
         <Field
           label={say('day.smallestBatchHeatsWell')}
-          unit="m³"
+          unit={signOf('volume')}
           inputMode="decimal"
           value={draft.least}
           onChange={(e) => set({ least: e.target.value })}
-          hint={say('day.usuallyAboutOneMixCalculator')}
+          hint={say('day.usuallyAboutOneMixCalculator', { usual: 1 })}
         />
       </div>
     </Part>
@@ -250,25 +251,25 @@ export function LimitFields({ draft: { limits }, set }: Section) {
         <div className="grid grid-cols-3 gap-3 max-w-[480px]">
           <Field
             label={say('day.watchFrom')}
-            unit="°C"
+            unit={signOf('celsius')}
             inputMode="decimal"
             value={limits.warnC}
             onChange={(e) => set({ limits: { ...limits, warnC: e.target.value } })}
           />
           <Field
             label={say('day.actFrom')}
-            unit="°C"
+            unit={signOf('celsius')}
             inputMode="decimal"
             value={limits.actC}
             onChange={(e) => set({ limits: { ...limits, actC: e.target.value } })}
           />
           <Field
             label={say('day.dangerFrom')}
-            unit="°C"
+            unit={signOf('celsius')}
             inputMode="decimal"
             value={limits.dangerC}
             onChange={(e) => set({ limits: { ...limits, dangerC: e.target.value } })}
-            hint={say('day.neverAbove80')}
+            hint={say('day.neverAbove80', { most: 80 })}
           />
         </div>
       ) : (

@@ -25,7 +25,7 @@ export function PageShell({
   const { shown, others } = skylineOf(s.board, active);
   const skyline = (): ReactNode => (
     <Skyline
-      heaps={shown.map((d) => heapPicture(d, s.now, s.unit, s.prefs.volume))}
+      heaps={shown.map((d) => heapPicture(d, s.now, s.unit))}
       others={others}
       {...(active ? { active } : {})}
     />
@@ -47,7 +47,7 @@ export function PageShell({
           <span className="q">{s.lastText}</span>
         </>
       }
-      prefs={{ unit: s.unit, volume: s.prefs.volume, light: s.prefs.light }}
+      prefs={{ unit: s.unit, light: s.prefs.light }}
       bayKeys={bayKeysOf(s.board)}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >

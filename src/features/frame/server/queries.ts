@@ -1,4 +1,4 @@
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
 import { redirect } from 'next/navigation';
 import { theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -7,7 +7,7 @@ import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { SiteState } from '@/core/log/fold';
 import { ageText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { byBay } from '@/core/snapshot/picture';
 import type { Locale } from '@/core/words/note';
@@ -42,7 +42,7 @@ export async function loadPageContext(): Promise<PageContext> {
     snapshotRepo(db).board(site, at),
     snapshotRepo(db).siteState(site),
   ]);
-  const unit = prefs.unit ?? site.unit;
+  const unit = currentUnits().temp;
   const air = siteState.ambient
     .map((a) => ({ at: a.at, celsius: toCelsius(a.value, a.unit) }))
     .filter((a) => a.at <= at)
@@ -57,7 +57,7 @@ export async function loadPageContext(): Promise<PageContext> {
     prefs,
     unit,
     now: at,
-    locale: { timeZone: site.timeZone, unit, now: at, volume: prefs.volume },
+    locale: { timeZone: site.timeZone, unit, now: at },
     board: [...board].sort(byBay),
     asOf,
     siteState,

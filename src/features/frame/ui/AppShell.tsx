@@ -66,7 +66,7 @@ export function AppShell({
   place: PlaceId;
   sky: ReactNode;
   right: ReactNode;
-  prefs: { unit: string; volume: string; light: string | null };
+  prefs: { unit: string; light: string | null };
   bayKeys: Readonly<Record<string, string>>;
   wholeOnPhone?: boolean;
   children: ReactNode;

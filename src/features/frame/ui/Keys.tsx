@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { sayAnew } from './Switches';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { keyHelp, placeByKey, PLACES } from '@/core/words/places';
@@ -38,7 +39,7 @@ export function Keys({
   useKeys((key, event) => {
     if (key === 'u') {
       remember('zh_unit', unit === 'C' ? 'F' : 'C');
-      router.refresh();
+      sayAnew();
     } else if (key === '/') {
       // Else the letter is typed into the field that takes the focus.
       event.preventDefault();

@@ -1,6 +1,7 @@
 'use client';
 import { LANGUAGE_NAMES, LANGUAGES } from '@/messages/languages';
-import { currentLanguage, say } from '@/messages/say';
+import { tempUnitOf, UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
+import { currentLanguage, currentUnits, say } from '@/messages/say';
 import { ToggleGroup } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { remember } from '@/ui/remember';
@@ -16,7 +17,7 @@ function Switch({
   onChange,
 }: {
   label: string;
-  cookie: 'zh_unit' | 'zh_volume' | 'zh_light';
+  cookie: 'zh_unit' | 'zh_light';
   value: string;
   options: readonly Option[];
   onChange?: (v: string) => void;
@@ -49,18 +50,25 @@ function Switch({
   );
 }
 
+const SELECT =
+  'min-h-[28px] pointer-coarse:min-h-target px-1 text-note font-medium bg-soil text-soil-text border border-soil-dim rounded-[3px] focus-visible:outline-soil-text cursor-pointer';
+/** Shows everything anew: what the device has kept is in the words and units of before. */
+export function sayAnew(): void {
+  forgetKept();
+  location.reload();
+}
+
 /** In which language this device shows everything. */
 function LanguageSelect() {
   const language = currentLanguage();
   return (
     <select
       aria-label={say('frame.language')}
-      className="min-h-[28px] pointer-coarse:min-h-target px-1 text-note font-medium bg-soil text-soil-text border border-soil-dim rounded-[3px] focus-visible:outline-soil-text cursor-pointer"
+      className={SELECT}
       value={language}
       onChange={(e) => {
         remember('zh_language', e.target.value);
-        forgetKept();
-        location.reload();
+        sayAnew();
       }}
     >
       {LANGUAGES.map((l) => (
@@ -72,16 +80,42 @@ function LanguageSelect() {
   );
 }
 
-/** °C or °F, m³ or yd³, light or dark, and the language: each sticks on this device. */
-export function Switches({
-  unit,
-  volume,
-  light,
-}: {
-  unit: string;
-  volume: string;
-  light: string | null;
-}) {
+const SYSTEM_WORDS: Readonly<Record<UnitSystem, string>> = {
+  get metric() {
+    return say('frame.metric');
+  },
+  get us() {
+    return say('frame.us');
+  },
+  get uk() {
+    return say('frame.uk');
+  },
+};
+/** In which units this device measures; its temperatures follow, until they are chosen apart. */
+function UnitSelect() {
+  return (
+    <select
+      aria-label={say('frame.units')}
+      className={SELECT}
+      value={currentUnits().system}
+      onChange={(e) => {
+        const system = UNIT_SYSTEMS.find((x) => x === e.target.value) ?? 'metric';
+        remember('zh_units', system);
+        remember('zh_unit', tempUnitOf(system));
+        sayAnew();
+      }}
+    >
+      {UNIT_SYSTEMS.map((system) => (
+        <option key={system} value={system}>
+          {SYSTEM_WORDS[system]}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** °C or °F, the other units, light or dark, and the language: each sticks on this device. */
+export function Switches({ unit, light }: { unit: string; light: string | null }) {
   return (
     <div className="flex items-center gap-3 flex-wrap">
       <Switch
@@ -92,16 +126,9 @@ export function Switches({
           { value: 'C', label: '°C' },
           { value: 'F', label: '°F' },
         ]}
+        onChange={sayAnew}
       />
-      <Switch
-        label={say('frame.volumesIn')}
-        cookie="zh_volume"
-        value={volume}
-        options={[
-          { value: 'm3', label: 'm³' },
-          { value: 'yd3', label: say('frame.yd') },
-        ]}
-      />
+      <UnitSelect />
       <LanguageSelect />
       <Switch
         label={say('frame.screen')}

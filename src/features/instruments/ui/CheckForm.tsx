@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
-import { toCelsius } from '@/core/quantity/units';
+import { toCelsius } from '@/core/units/units';
 import { boilingPointC } from '@/core/quantity/water';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
@@ -86,8 +86,8 @@ export function CheckForm({
             value: 'boil',
             label: say('instruments.boilingWater'),
             hint: say('instruments.atM', {
-              altitudeM: temp(boilingPointC(altitudeM), unit),
-              altitudeM2: altitudeM,
+              boils: temp(boilingPointC(altitudeM), unit),
+              altitudeM,
             }),
           },
           { value: 'reference', label: say('instruments.anotherOne') },

@@ -1,13 +1,14 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf } from '@/core/quantity/typed-quantity';
 import type { Instrument } from '@/core/log/shapes';
-import { fromCelsius, toCelsius, type TempUnit } from '@/core/quantity/units';
+import { fromCelsius, toCelsius, type TempUnit } from '@/core/units/units';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
-import { type InstrumentLine, number } from './instrumentParts';
+import { type InstrumentLine, number, readQuantity } from './instrumentParts';
 
 const KINDS = [
   {
@@ -56,7 +57,7 @@ export function InstrumentForm({
     v === undefined ? '' : String(Math.round(v * 10) / 10);
   const [stem, setStem] = useTyped(
     'stem',
-    start(was?.stemM === undefined ? undefined : was.stemM * 100),
+    was?.stemM === undefined ? '' : shownQuantity('cm', was.stemM * 100),
   );
   const [min, setMin] = useTyped(
     'min',
@@ -80,7 +81,7 @@ export function InstrumentForm({
   const taken = line === null && names.some((n) => n.toLowerCase() === name.trim().toLowerCase());
   const whole = (v: number | null): number | null => (v === null ? null : Math.round(v));
   const [stemM, minC, maxC, accuracyK, settleS, checkDays] = [
-    number(stem),
+    readQuantity('cm', stem),
     number(min),
     number(max),
     number(accuracy),
@@ -92,7 +93,7 @@ export function InstrumentForm({
   )
     ? say('instruments.aFigureNotNumber')
     : stemM !== null && (stemM < 5 || stemM > 500)
-      ? say('instruments.aStem5500Cm')
+      ? say('instruments.aStem5500Cm', { least: 5, most: 500 })
       : minC !== null && maxC !== null && maxC <= minC
         ? say('instruments.theTopScaleMustAbove')
         : null;
@@ -143,7 +144,7 @@ export function InstrumentForm({
       <div className="grid grid-cols-2 gap-3">
         <Field
           label={say('instruments.stemLength')}
-          unit="cm"
+          unit={signOf('cm')}
           inputMode="decimal"
           value={stem}
           onChange={(e) => setStem(e.target.value)}
@@ -173,7 +174,7 @@ export function InstrumentForm({
         />
         <Field
           label={say('instruments.accuracy')}
-          unit={unit === 'F' ? '°F' : 'K'}
+          unit={`°${unit}`}
           inputMode="decimal"
           value={accuracy}
           onChange={(e) => setAccuracy(e.target.value)}

@@ -119,7 +119,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                 <div>
                   <p className="q text-note">
                     {say('instruments.offsetAddedReadingsInIce', {
-                      unit: site.unit === 'F' ? '°F' : 'K',
+                      unit: `°${site.unit}`,
                       some: line.drift.some((d) => !d.single) ? 'at60' : 'other',
                     })}
                   </p>

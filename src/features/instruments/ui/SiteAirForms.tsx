@@ -1,35 +1,39 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
 import { boilingPointC } from '@/core/quantity/water';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
-import { type Props, number, temp } from './instrumentParts';
+import { type Props, number, readQuantity, temp } from './instrumentParts';
 
 export function AltitudeForm({ settings, site }: { settings: Props['settings']; site: HeapRef }) {
-  const [text, setText] = useState(String(settings.altitudeM));
+  const [text, setText] = useState(shownQuantity('length', settings.altitudeM));
   const entry = useEntry(
     'round-settings',
     { ...site, id: '', name: say('instruments.altitude') },
     () => undefined,
   );
-  const metres = number(text);
+  const metres = readQuantity('length', text);
   const ok = metres !== null && metres >= -430 && metres <= 6000;
   return (
     <section className="flex flex-col gap-3" aria-labelledby="altitude-title">
       <h2 id="altitude-title">{say('instruments.altitudeAndBoilingPoint')}</h2>
       <Field
         label={say('instruments.altitudeOfTheSite')}
-        unit="m"
+        unit={signOf('length')}
         inputMode="decimal"
         value={text}
         onChange={(e) => setText(e.target.value)}
-        problem={ok ? undefined : say('instruments.metersAboveSeaLevel430')}
+        problem={
+          ok ? undefined : say('instruments.metersAboveSeaLevel430', { least: -430, most: 6000 })
+        }
         hint={
           ok
             ? say('instruments.waterBoilsAtThereGive', {
-                metres: temp(boilingPointC(metres), site.unit),
+                boils: temp(boilingPointC(metres), site.unit),
+                spread: 1,
               })
             : undefined
         }

@@ -1,9 +1,11 @@
 'use client';
 import { localParts } from '@/core/quantity/calendar';
 import { say } from '@/messages/say';
+import { typedQuantity, type FieldQuantity } from '@/core/quantity/typed-quantity';
+import { figureWithUnit } from '@/core/quantity/format';
 import type { DriftPoint } from '@/core/evidence/drift';
 import type { Instrument } from '@/core/log/shapes';
-import { fromCelsius, type TempUnit } from '@/core/quantity/units';
+import { fromCelsius, type TempUnit } from '@/core/units/units';
 import { type HeapRef } from '@/entry/ui/useEntry';
 
 export type InstrumentLine = {
@@ -30,6 +32,12 @@ export type Props = {
   readonly site: HeapRef;
   readonly now: number;
 };
+
+/** What a field of a quantity says; null: nothing; NaN: no number. */
+export function readQuantity(quantity: FieldQuantity, text: string): number | null {
+  const value = typedQuantity(quantity, text, -Infinity);
+  return value === undefined ? null : (value ?? NaN);
+}
 
 export const number = (text: string): number | null =>
   text.trim() === '' ? null : Number(text.replace(',', '.'));
@@ -63,12 +71,12 @@ export const facts = (i: Instrument | null): string =>
     ? say('instruments.notDescribedYet')
     : [
         KIND_WORD[i.kind],
-        i.stemM && `${i.stemM} m`,
+        i.stemM !== undefined && figureWithUnit('length', i.stemM),
         say('instruments.reads', { unit: i.unit }),
         i.minC !== undefined &&
           i.maxC !== undefined &&
           say('instruments.scaleTo', { minC: temp(i.minC, i.unit), maxC: temp(i.maxC, i.unit) }),
-        i.accuracyK !== undefined && `± ${i.accuracyK} K`,
+        i.accuracyK !== undefined && `± ${figureWithUnit('kelvin', i.accuracyK)}`,
         i.settleS && say('instruments.settlingTimeS', { settleS: i.settleS }),
       ]
         .filter(Boolean)

@@ -1,3 +1,4 @@
+import { dateText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
 import { byBay } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
@@ -44,7 +45,7 @@ export async function serveLabels(request: Request): Promise<Response> {
     return {
       code: d.code,
       name: d.name ?? d.code,
-      started: `${p.day} ${p.month} ${p.year}`,
+      started: dateText(p, true),
       place: positionText(d.position),
       url: `${base.base}/batch/${d.id}`,
     };

@@ -1,10 +1,10 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
-import { typed } from '@/core/quantity/typed-number';
 import type { CorrectableParts } from '../view';
 import { KeepBar } from '@/entry/ui/parts';
 import { useEntry, useEntryPreview, type HeapRef } from '@/entry/ui/useEntry';
@@ -48,7 +48,7 @@ function rightOf(parts: CorrectableParts | null): Right {
       return {
         ...empty,
         clean: parts.clean ? 'clean' : 'unclean',
-        litres: parts.litres === null ? '' : String(parts.litres),
+        litres: parts.litres === null ? '' : shownQuantity('litres', parts.litres),
       };
     case 'addition':
       return {
@@ -68,7 +68,7 @@ function insteadOf(parts: CorrectableParts, r: Right): Record<string, unknown> |
     case 'turn':
       return { full: r.full === 'full' };
     case 'water': {
-      const litres = typed(r.litres);
+      const litres = typedQuantity('litres', r.litres);
       return litres === null ? null : { clean: r.clean === 'clean', litres };
     }
     case 'addition':
@@ -127,7 +127,7 @@ function PartFields({
       {parts.kind === 'water' && (
         <Field
           label={say('log.howMuch')}
-          unit={say('units.litersUnit')}
+          unit={signOf('litres')}
           inputMode="decimal"
           value={right.litres}
           onChange={(e) => set({ litres: e.target.value })}

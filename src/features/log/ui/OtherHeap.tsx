@@ -35,7 +35,7 @@ export function OtherHeap({
         <option value="">{say('log.chooseABatch')}</option>
         {others(heap).map((h) => (
           <option key={h.id} value={h.id}>
-            {[h.name, positionText(h.position), h.m3 === null ? '' : volumeText(h.m3, 'm3')]
+            {[h.name, positionText(h.position), h.m3 === null ? '' : volumeText(h.m3)]
               .filter(Boolean)
               .join(', ')}
           </option>

@@ -1,12 +1,12 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useTyped } from '@/ui/draft';
 import { isShape, volumeOf } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
 import { volumeText } from '@/core/quantity/format';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
-import { typed } from '@/core/quantity/typed-number';
 import { useEntry } from '@/entry/ui/useEntry';
 
 /** How big it is now, by tape or by eye. */
@@ -17,7 +17,8 @@ export function SizeForm({ heap, onDone }: FormProps) {
   const [height, setHeight] = useTyped('height', '');
   const [volume, setVolume] = useTyped('volume', '');
   const form = isShape(heap.shape) ? heap.shape : 'dome';
-  const [l, w, h, v] = [length, width, height, volume].map((t) => typed(t, 0.01));
+  const [l, w, h] = [length, width, height].map((t) => typedQuantity('length', t, 0.01));
+  const v = typedQuantity('volume', volume, 0.01);
   const measures =
     typeof l === 'number' && typeof w === 'number' && typeof h === 'number'
       ? { lengthM: l, widthM: w, heightM: h }
@@ -35,21 +36,21 @@ export function SizeForm({ heap, onDone }: FormProps) {
       <div className="grid grid-cols-3 gap-3">
         <Field
           label={say('log.length')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={length}
           onChange={(e) => setLength(e.target.value)}
         />
         <Field
           label={say('log.width')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={width}
           onChange={(e) => setWidth(e.target.value)}
         />
         <Field
           label={say('log.height')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={height}
           onChange={(e) => setHeight(e.target.value)}
@@ -58,7 +59,7 @@ export function SizeForm({ heap, onDone }: FormProps) {
       {!measures && (
         <Field
           label={say('log.orItsVolume')}
-          unit="m³"
+          unit={signOf('volume')}
           inputMode="decimal"
           value={volume}
           onChange={(e) => setVolume(e.target.value)}
@@ -71,8 +72,8 @@ export function SizeForm({ heap, onDone }: FormProps) {
       )}
       {m3 !== null && (
         <p className="text-subhead">
-          {measures ? say('log.thatMakes') : say('log.estimatedByEye')}{' '}
-          <b>{volumeText(m3, 'm3')}</b>.{m3 < 1 ? say('log.belowAboutOneCubicMeter') : ''}
+          {measures ? say('log.thatMakes') : say('log.estimatedByEye')} <b>{volumeText(m3)}</b>.
+          {m3 < 1 ? say('log.belowAboutOneCubicMeter', { system: currentUnits().system }) : ''}
         </p>
       )}
       <WhenAndWho entry={entry} heap={heap} />

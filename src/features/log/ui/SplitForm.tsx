@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
@@ -8,7 +9,6 @@ import { Effects } from '@/ui/Effects';
 import { volumeText } from '@/core/quantity/format';
 import { Field } from '@/ui/Field';
 import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
-import { typed } from '@/core/quantity/typed-number';
 import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 
 /** A part carried off: a heap of its own with this one's past. */
@@ -19,13 +19,13 @@ export function SplitForm({ heap, onDone }: FormProps) {
   const [name, setName] = useTyped('name', '');
   const [bay, setBay] = useTyped('bay', '');
   const [volume, setVolume] = useTyped('volume', '');
-  const m3 = typed(volume, 0.01);
+  const m3 = typedQuantity('volume', volume, 0.01);
   const own = heap.placed?.find((h) => h.id === heap.id)?.m3 ?? null;
   const problem =
     m3 === null
       ? say('log.typeVolumeAsNumber')
       : m3 !== undefined && own !== null && m3 >= own
-        ? say('log.itMustLessThanThis', { own: volumeText(own, 'm3') })
+        ? say('log.itMustLessThanThis', { own: volumeText(own) })
         : undefined;
   const data =
     code.trim() !== '' && typeof m3 === 'number' && !problem
@@ -46,12 +46,12 @@ export function SplitForm({ heap, onDone }: FormProps) {
       </p>
       <Field
         label={say('log.howMuchWasSplitOff')}
-        unit="m³"
+        unit={signOf('volume')}
         inputMode="decimal"
         value={volume}
         onChange={(e) => setVolume(e.target.value)}
         problem={problem}
-        hint={own === null ? undefined : say('log.itHasAboutNow', { own: volumeText(own, 'm3') })}
+        hint={own === null ? undefined : say('log.itHasAboutNow', { own: volumeText(own) })}
       />
       <div className="grid grid-cols-[96px_1fr_96px] gap-3">
         <Field

@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useTyped } from '@/ui/draft';
 import { TRANSFERS, TRANSFER_KINDS, type TransferKind } from '@/core/log/kinds/vocabulary';
 import { CAUTION } from '@/core/words/caution';
@@ -8,7 +9,6 @@ import { Choices } from '@/ui/Choices';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
-import { typed } from '@/core/quantity/typed-number';
 import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 import { OtherHeap } from './OtherHeap';
 
@@ -19,7 +19,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
   const [to, setTo] = useTyped('to', '');
   const [litres, setLitres] = useTyped('litres', '');
   const [raw, setRaw] = useTyped<'raw' | 'clean' | ''>('raw', '');
-  const amount = typed(litres, 0.1);
+  const amount = typedQuantity('litres', litres, 0.1);
   const usual = what === '' ? null : TRANSFERS[what];
   const isRaw = raw === '' ? (usual?.raw ?? true) : raw === 'raw';
   const data =
@@ -52,7 +52,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
       />
       <Field
         label={say('log.howMuch')}
-        unit={say('units.litersUnit')}
+        unit={signOf('litres')}
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}

@@ -1,6 +1,7 @@
 'use client';
 import { firstOf } from '@/core/quantity/present';
 import { say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import { v7 } from 'uuid';
@@ -30,7 +31,11 @@ export function TurnForm({ heap, onDone }: FormProps) {
   const [squeeze, setSqueeze] = useTyped<Squeeze | ''>('squeeze', '');
   const [smell, setSmell] = useTyped<Smell | ''>('smell', '');
   const [ids] = useState(() => ({ water: v7(), felt: v7() }));
-  const [mins, hands, water] = [typed(minutes), typed(people, 1), typed(litres, 0.1)];
+  const [mins, hands, water] = [
+    typed(minutes),
+    typed(people, 1),
+    typedQuantity('litres', litres, 0.1),
+  ];
   const data = {
     full: full === 'full',
     ...(rim ? { rim } : {}),
@@ -136,7 +141,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
       <div className="grid grid-cols-3 gap-3">
         <Field
           label={say('log.cleanWater')}
-          unit={say('units.litersUnit')}
+          unit={signOf('litres')}
           inputMode="decimal"
           value={litres}
           onChange={(e) => setLitres(e.target.value)}

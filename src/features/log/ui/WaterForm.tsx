@@ -1,11 +1,11 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
-import { typed } from '@/core/quantity/typed-number';
 import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 import { type SeedAnswer, seedsOf, SeedChoice } from './SeedChoice';
@@ -15,7 +15,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const [clean, setClean] = useTyped<'clean' | 'unclean' | ''>('clean', '');
   const [litres, setLitres] = useTyped('litres', '');
   const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
-  const amount = typed(litres);
+  const amount = typedQuantity('litres', litres);
   const problem = amount === null ? say('log.typeLitersAsNumberOr') : undefined;
   const data =
     clean === ''
@@ -45,7 +45,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
       {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
       <Field
         label={say('log.howMuch')}
-        unit={say('units.litersUnit')}
+        unit={signOf('litres')}
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}

@@ -1,5 +1,4 @@
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import type { VolumeUnit } from '@/core/quantity/units';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
@@ -10,5 +9,4 @@ export const mapOf = async (
   site: string,
   board: readonly BatchSnapshot[],
   locale: Locale,
-  volume: VolumeUnit,
-): Promise<MapView> => mapView(await storeRepo(theDb()).state(site), board, locale, volume);
+): Promise<MapView> => mapView(await storeRepo(theDb()).state(site), board, locale);

@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf } from '@/core/quantity/typed-quantity';
 import {
   DndContext,
   PointerSensor,
@@ -162,7 +163,7 @@ function SizeAndKinds({
         <div key={field} className="w-[120px]">
           <Field
             label={label}
-            unit="m"
+            unit={signOf('length')}
             inputMode="decimal"
             value={draft[field]}
             onChange={(e) => set({ [field]: e.target.value })}

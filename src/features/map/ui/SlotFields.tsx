@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf } from '@/core/quantity/typed-quantity';
 import { RISKS, type Risk } from '@/core/log/store-shapes';
 import { RISK_WORDS } from '@/core/mix/words';
 import { Field } from '@/ui/Field';
@@ -72,7 +73,7 @@ export function SlotFields({ slot, set, onTakeOff }: SlotProps & { onTakeOff: ()
           <Field
             key={field}
             label={label}
-            unit="m"
+            unit={signOf('length')}
             inputMode="decimal"
             value={slot[field]}
             onChange={(e) => set({ ...slot, [field]: e.target.value })}

@@ -1,5 +1,7 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { fromBase } from '@/core/units/units';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { upperFirst } from '@/core/quantity/format';
 import { useState } from 'react';
 import { TRIGGERS, type MethodTemplate, type Trigger } from '@/core/log/shapes';
@@ -54,7 +56,8 @@ const ScheduleFacts = ({ template: t }: { template: MethodTemplate }) => (
       lowPct: t.moisture.lowPct,
       highPct: t.moisture.highPct,
       activeDays: t.activeDays,
-      minutesPerM3: t.minutesPerM3,
+      minutes: Number(minutesShown(t.minutesPerM3)),
+      volume: signOf('volume'),
       machine: t.machine ? 'byMachine' : 'other',
     })}
   </p>
@@ -127,6 +130,11 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
   );
 }
 
+/** Work of a cubic metre, as a field shows it: for each cubic yard where those are used. */
+const minutesShown = (minutesPerM3: number): string =>
+  String(Number((minutesPerM3 / fromBase('volume', 1, currentUnits())).toFixed(2)));
+const minutesTyped = (minutes: number): number => minutes * fromBase('volume', 1, currentUnits());
+
 const slug = (name: string): string =>
   name
     .toLowerCase()
@@ -157,20 +165,24 @@ function Edit({
   const [f, setF] = useTyped('f', {
     firstDay: String(from.firstDay),
     everyDays: String(from.everyDays),
-    lowC: String(from.lowC),
-    warnC: String(from.limits.warnC),
-    actC: String(from.limits.actC),
-    dangerC: String(from.limits.dangerC),
+    lowC: shownQuantity('celsius', from.lowC),
+    warnC: shownQuantity('celsius', from.limits.warnC),
+    actC: shownQuantity('celsius', from.limits.actC),
+    dangerC: shownQuantity('celsius', from.limits.dangerC),
     lowPct: String(from.moisture.lowPct),
     targetPct: String(from.moisture.targetPct),
     highPct: String(from.moisture.highPct),
     activeDays: String(from.activeDays),
-    minutesPerM3: String(from.minutesPerM3),
+    minutesPerM3: minutesShown(from.minutesPerM3),
   });
   const [machine, setMachine] = useTyped('machine', from.machine);
   const [expect, setExpect] = useTyped(
     'expect',
-    from.expect.map((e) => ({ day: String(e.day), lowC: String(e.lowC), highC: String(e.highC) })),
+    from.expect.map((e) => ({
+      day: String(e.day),
+      lowC: shownQuantity('celsius', e.lowC),
+      highC: shownQuantity('celsius', e.highC),
+    })),
   );
   const figures = [...Object.values(f), ...expect.flatMap((e) => [e.day, e.lowC, e.highC])].map(
     (t) => typed(t, -20),
@@ -182,6 +194,7 @@ function Edit({
       ? say('methods.thereAlreadyMethodWithName')
       : null;
   const n = (t: string): number => typed(t, -20)!;
+  const celsius = (t: string): number => typedQuantity('celsius', t, -20)!;
   const template = (): MethodTemplate => ({
     ...from,
     id: templateId,
@@ -190,13 +203,13 @@ function Edit({
     overrides: [...overrides],
     firstDay: n(f.firstDay),
     everyDays: n(f.everyDays),
-    lowC: n(f.lowC),
-    limits: { warnC: n(f.warnC), actC: n(f.actC), dangerC: n(f.dangerC) },
+    lowC: celsius(f.lowC),
+    limits: { warnC: celsius(f.warnC), actC: celsius(f.actC), dangerC: celsius(f.dangerC) },
     moisture: { lowPct: n(f.lowPct), targetPct: n(f.targetPct), highPct: n(f.highPct) },
     activeDays: n(f.activeDays),
-    minutesPerM3: n(f.minutesPerM3),
+    minutesPerM3: minutesTyped(n(f.minutesPerM3)),
     machine,
-    expect: expect.map((e) => ({ day: n(e.day), lowC: n(e.lowC), highC: n(e.highC) })),
+    expect: expect.map((e) => ({ day: n(e.day), lowC: celsius(e.lowC), highC: celsius(e.highC) })),
   });
   const save = (): void =>
     keep(
@@ -264,15 +277,19 @@ function Edit({
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
         {figure('firstDay', say('methods.firstTurnedOn'), 'day')}
         {figure('everyDays', say('methods.thenEvery'), 'days')}
-        {figure('lowC', say('methods.turnAgainAt'), '°C')}
-        {figure('warnC', say('methods.watchFrom'), '°C')}
-        {figure('actC', say('methods.tooHotFrom'), '°C')}
-        {figure('dangerC', say('methods.dangerFrom'), '°C')}
+        {figure('lowC', say('methods.turnAgainAt'), signOf('celsius'))}
+        {figure('warnC', say('methods.watchFrom'), signOf('celsius'))}
+        {figure('actC', say('methods.tooHotFrom'), signOf('celsius'))}
+        {figure('dangerC', say('methods.dangerFrom'), signOf('celsius'))}
         {figure('lowPct', say('methods.tooDryBelow'), say('methods.moisture'))}
         {figure('targetPct', say('methods.waterUpTo'), say('methods.moisture'))}
         {figure('highPct', say('methods.tooWetAbove'), say('methods.moisture'))}
         {figure('activeDays', say('methods.activeForAbout'), 'days')}
-        {figure('minutesPerM3', say('methods.workOfOneTurning'), say('methods.minPerM'))}
+        {figure(
+          'minutesPerM3',
+          say('methods.workOfOneTurning'),
+          say('methods.minPerM', { volume: signOf('volume') }),
+        )}
         <label className="flex gap-2 items-center min-h-target mt-6">
           <input
             type="checkbox"
@@ -292,13 +309,16 @@ function Edit({
           <table className="text-small">
             <thead>
               <tr>
-                {[say('methods.day'), say('methods.atLeastC'), say('methods.atMostC'), ''].map(
-                  (h) => (
-                    <th key={h} scope="col" className="text-left font-semibold pr-3">
-                      {h}
-                    </th>
-                  ),
-                )}
+                {[
+                  say('methods.day'),
+                  say('methods.atLeastC', { unit: signOf('celsius') }),
+                  say('methods.atMostC', { unit: signOf('celsius') }),
+                  '',
+                ].map((h) => (
+                  <th key={h} scope="col" className="text-left font-semibold pr-3">
+                    {h}
+                  </th>
+                ))}
               </tr>
             </thead>
             <tbody>

@@ -1,7 +1,9 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { figureWithUnit } from '@/core/quantity/format';
+import { signOf } from '@/core/quantity/typed-quantity';
 import { SCHOOL_WORDS } from '@/core/advice/words';
-import { VOLUME_SIGN, type TempUnit, type VolumeUnit } from '@/core/quantity/units';
+import { type TempUnit } from '@/core/units/units';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { listInputs, type OpenDraft, type OpenReading } from '../open-draft';
@@ -77,22 +79,17 @@ export function NameFields({ draft, reading, set }: Section) {
   );
 }
 
-export function SizeFields({
-  draft,
-  reading,
-  set,
-  volumeUnit,
-}: Section & { volumeUnit: VolumeUnit }) {
+export function SizeFields({ draft, reading, set }: Section) {
   return (
     <>
       <Field
         label={say('open.aboutHowMuch')}
-        unit={VOLUME_SIGN[volumeUnit]}
+        unit={signOf('volume')}
         inputMode="decimal"
         value={draft.volume}
         onChange={(e) => set({ volume: e.target.value })}
         problem={reading.problems.volume}
-        hint={say('open.leaveEmptyIfYouDo')}
+        hint={say('open.leaveEmptyIfYouDo', { system: currentUnits().system })}
       />
       <Choices
         label={say('open.whatShapeIsIt')}
@@ -124,14 +121,14 @@ function RowFields({ draft, reading, set }: Section) {
         />
         <Field
           label={say('open.from')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={draft.from}
           onChange={(e) => set({ from: e.target.value })}
         />
         <Field
           label={say('open.to')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={draft.to}
           onChange={(e) => set({ to: e.target.value })}
@@ -156,7 +153,7 @@ function DepthFields({ draft, reading, set }: Section) {
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field
           label={say('open.fromSurfaceCore')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={draft.core}
           onChange={(e) => set({ core: e.target.value })}
@@ -165,7 +162,7 @@ function DepthFields({ draft, reading, set }: Section) {
         />
         <Field
           label={say('open.theThermometerReaches')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={draft.reach}
           onChange={(e) => set({ reach: e.target.value })}
@@ -176,7 +173,9 @@ function DepthFields({ draft, reading, set }: Section) {
       {reading.coreM !== null && (
         <p className="hint -mt-3">
           {say('open.probePoints', {
-            places: reading.places.map((p) => `${p.label} ${p.depthM} m`).join('; '),
+            places: reading.places
+              .map((p) => `${p.label} ${figureWithUnit('length', p.depthM ?? 0)}`)
+              .join('; '),
           })}
         </p>
       )}

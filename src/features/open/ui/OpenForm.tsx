@@ -102,7 +102,7 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
   const copy = (id: string): void => {
     const from = earlier.find((h) => h.id === id);
     const ids = rules.map((r) => r.id);
-    set(from ? copyEarlier(from, ids, given.volumeUnit) : { like: '' });
+    set(from ? copyEarlier(from, ids) : { like: '' });
   };
   const section = { draft, reading, set };
   return (
@@ -110,7 +110,7 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
       <h1>{say('open.startABatch')}</h1>
       <EarlierSelect earlier={earlier} like={draft.like} onChoose={copy} />
       <NameFields {...section} />
-      <SizeFields {...section} volumeUnit={given.volumeUnit} />
+      <SizeFields {...section} />
       <MethodFields {...section} />
       <StageFields {...section} unit={site.unit} nowLocal={site.nowLocal} />
       <InputFields {...section} />

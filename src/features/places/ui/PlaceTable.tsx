@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf } from '@/core/quantity/typed-quantity';
 import { SIDE_WORDS, ZONE_WORDS } from '@/core/heap/plan';
 import { keysOf } from '@/core/words/feel';
 import { X } from 'lucide-react';
@@ -118,16 +119,16 @@ function PlaceRow({
       </th>
       <ZoneAndSide place={r} id={id} screen={screen} onChange={onChange} />
       <MetresCell
-        heading={say('places.depthM')}
-        label={say('places.depthInMeters', { id })}
+        heading={say('places.depthM', { unit: signOf('length') })}
+        label={say('places.depthInMeters', { id, unit: signOf('length') })}
         value={r.depth}
         wide={false}
         onChange={(depth) => onChange({ ...r, depth })}
       />
       {screen.lengthM !== null && (
         <MetresCell
-          heading={say('places.alongTheWindrowM')}
-          label={say('places.metersAlongTheWindrow2', { id })}
+          heading={say('places.alongTheWindrowM', { unit: signOf('length') })}
+          label={say('places.metersAlongTheWindrow2', { id, unit: signOf('length') })}
           value={r.along}
           wide
           onChange={(along) => onChange({ ...r, along })}
@@ -171,8 +172,10 @@ export function PlaceTable({
           <th className="py-1 font-medium">{say('places.point')}</th>
           <th className="font-medium">{say('places.zone2')}</th>
           <th className="font-medium">{say('places.side2')}</th>
-          <th className="font-medium">{say('places.depthM')}</th>
-          {screen.lengthM !== null && <th className="font-medium">{say('places.alongM')}</th>}
+          <th className="font-medium">{say('places.depthM', { unit: signOf('length') })}</th>
+          {screen.lengthM !== null && (
+            <th className="font-medium">{say('places.alongM', { unit: signOf('length') })}</th>
+          )}
           <th className="font-medium">{say('places.remove2')}</th>
         </tr>
       </thead>

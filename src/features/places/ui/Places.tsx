@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf } from '@/core/quantity/typed-quantity';
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -220,8 +221,8 @@ function SettingsForm({
   by: string;
 }) {
   const router = useRouter();
-  const [stretch, setStretch] = useTyped('stretch', String(settings.stretchM));
-  const [border, setBorder] = useTyped('border', String(settings.borderM));
+  const [stretch, setStretch] = useTyped('stretch', shownQuantity('length', settings.stretchM));
+  const [border, setBorder] = useTyped('border', shownQuantity('length', settings.borderM));
   const [said, setSaid] = useState('');
   const [stretchM, borderM] = [readMetres(stretch), readMetres(border)];
   const ok =
@@ -255,14 +256,14 @@ function SettingsForm({
       <div className="grid grid-cols-2 gap-3">
         <Field
           label={say('places.oneSetPointsForEvery')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={stretch}
           onChange={(e) => setStretch(e.target.value)}
         />
         <Field
           label={say('places.stayAwayFromBorderBy')}
-          unit="m"
+          unit={signOf('length')}
           inputMode="decimal"
           value={border}
           onChange={(e) => setBorder(e.target.value)}
@@ -275,7 +276,11 @@ function SettingsForm({
         className="btn"
         label={say('places.saveTheseDistances')}
         busy={false}
-        missing={!ok ? say('places.meters1100ForStretch') : whoIsMissing(by)}
+        missing={
+          !ok
+            ? say('places.meters1100ForStretch', { least: 1, most: 100, away: 10 })
+            : whoIsMissing(by)
+        }
         onSave={() => void keep()}
       />
     </section>

@@ -1,4 +1,4 @@
-import { say } from '@/messages/say';
+import { currentUnits, say, type Speech } from '@/messages/say';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
@@ -9,15 +9,14 @@ import { isoOf } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
-import type { Site } from '@/db/repositories/site';
+import { speechOfSite, type Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
-import { readPrefs } from '@/platform/prefs';
 import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, noSuchHeap, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
-import { inLanguage } from '@/platform/request-language';
+import { inSpeech } from '@/platform/request-speech';
 import { inWorkerThread } from '@/platform/worker-threads';
 import { lastOf } from '@/core/quantity/present';
 
@@ -73,20 +72,24 @@ export const recordScreen = async (
 
 const paperOf = (request: Request): Paper =>
   new URL(request.url).searchParams.get('paper') === 'letter' ? 'letter' : 'a4';
-const unitFor = async (site: Site): Promise<'C' | 'F'> => (await readPrefs()).unit ?? site.unit;
+/** A record is in the site's language, whoever asks for it, and in the units of whoever does. */
+const speechForRecord = (site: Site): Speech => ({
+  language: speechOfSite(site).language,
+  units: currentUnits(),
+});
 
 const printRecord = inWorkerThread('recordJob', recordPdf);
 
 /** One batch's record as a PDF, A4 or Letter, in the language of the site whatever its reader speaks. */
 export async function recordPdfResponse(request: Request, id: string): Promise<Response> {
   const site = await requireSite();
-  return inLanguage(site.language ?? 'en', () => recordPdfOf(site, request, id));
+  return inSpeech(speechForRecord(site), () => recordPdfOf(site, request, id));
 }
 
 async function recordPdfOf(site: Site, request: Request, id: string): Promise<Response> {
   const at = momentOf(request);
   if (at === null) return sorry(say('record.asMustTimeSuchAs'), 400);
-  const made = await make(site, id, at, await unitFor(site));
+  const made = await make(site, id, at, currentUnits().temp);
   if (!made) return sorry(noSuchHeap(), 404);
   const paper = paperOf(request);
   const pdf = await printRecord({ record: made.record, paper, file: made.file });
@@ -122,7 +125,7 @@ const MAX_BATCHES = 500;
  */
 export async function recordsZipResponse(request: Request): Promise<Response> {
   const site = await requireSite();
-  return inLanguage(site.language ?? 'en', () => recordsZipOf(site, request));
+  return inSpeech(speechForRecord(site), () => recordsZipOf(site, request));
 }
 
 async function recordsZipOf(site: Site, request: Request): Promise<Response> {
@@ -157,7 +160,7 @@ async function recordsZipOf(site: Site, request: Request): Promise<Response> {
     site,
     at,
     later: later.map((d) => d.code),
-    unit: await unitFor(site),
+    unit: currentUnits().temp,
     paper: paperOf(request),
   });
   return new Response(Readable.toWeb(out) as ReadableStream, {

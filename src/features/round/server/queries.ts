@@ -1,4 +1,4 @@
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
 import { v5 } from 'uuid';
 import { theDb, theSite } from '@/db/context';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -20,8 +20,7 @@ export async function loadOfflineRoundData(): Promise<OfflineRoundData | null> {
     board,
     siteState,
     prefs.by,
-    { timeZone: site.timeZone, unit: prefs.unit ?? site.unit, now: at },
-    prefs.volume,
+    { timeZone: site.timeZone, unit: currentUnits().temp, now: at },
     (after) => v5(`walk after ${after}`, site.id),
   );
 }

@@ -7,7 +7,7 @@ import { Mark } from '@/charts/marks';
 import { Mound } from '@/charts/Mound';
 import { Schematic } from '@/charts/Schematic';
 import { soonText } from '@/core/quantity/format';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import { localInput } from '@/core/quantity/calendar';
 import { readingText } from '@/core/words/reading';
 import { routeWhyText } from '@/core/words/route';

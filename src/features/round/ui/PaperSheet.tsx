@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { answerText, doubtText } from '@/core/words/doubt';
 import type { DoubtAnswer } from '@/core/advice/doubt';
-import type { TempUnit } from '@/core/quantity/units';
+import type { TempUnit } from '@/core/units/units';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
 import { nameForHeap } from '@/core/words/waiting';
 import { submitAllOrQueue } from '@/outbox/keep';

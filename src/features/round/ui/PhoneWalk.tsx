@@ -8,7 +8,7 @@ import { Schematic } from '@/charts/Schematic';
 import { localInput } from '@/core/quantity/calendar';
 import { soonText } from '@/core/quantity/format';
 import { readingText } from '@/core/words/reading';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import type { SkipReason } from '@/core/words/skip';
 import { Field } from '@/ui/Field';
 import type { RoundHeap, OfflineRoundData } from '../offline-round-data';

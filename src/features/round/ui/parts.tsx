@@ -6,7 +6,7 @@ import { CAUTION } from '@/core/words/caution';
 import { pestsOf, type Pest } from '@/core/log/kinds/vocabulary';
 import { keysOf, SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { SKIP_WORDS, type SkipReason } from '@/core/words/skip';
-import { celsiusToFahrenheit, toCelsius, type TempUnit } from '@/core/quantity/units';
+import { celsiusToFahrenheit, toCelsius, type TempUnit } from '@/core/units/units';
 import { tempFigure, upperFirst } from '@/core/quantity/format';
 import type { ReadingMark } from '@/core/log/shapes';
 import { Hand } from '@/charts/Hand';
@@ -370,7 +370,7 @@ export function FeelFields({
           <button
             type="button"
             className="btn !min-h-glove !text-number"
-            aria-label={say('round.n5CmHigher')}
+            aria-label={say('round.n5CmHigher', { step: 5 })}
             onClick={() => onChange(put(feel, 'sunkCm', Math.max(0, (feel.sunkCm ?? 0) - 5)))}
           >
             −
@@ -383,7 +383,7 @@ export function FeelFields({
           <button
             type="button"
             className="btn !min-h-glove !text-number"
-            aria-label={say('round.n5CmLower')}
+            aria-label={say('round.n5CmLower', { step: 5 })}
             onClick={() => onChange(put(feel, 'sunkCm', (feel.sunkCm ?? 0) + 5))}
           >
             +

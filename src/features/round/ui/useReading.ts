@@ -8,7 +8,7 @@ import {
   type DoubtCode,
 } from '@/core/advice/doubt';
 import type { ReadingMark } from '@/core/log/shapes';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import { numberIn, appendKey, type Key } from '../pad';
 import type { RoundHeap, RoundInstrument, OfflineRoundData } from '../offline-round-data';
 import { readSoFar, type HeapDraft, type KeptReading } from '../round-walk';

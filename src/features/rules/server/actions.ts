@@ -6,7 +6,7 @@ import type { Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { now } from '@/platform/clock';
-import { readPrefs } from '@/platform/prefs';
+import { currentUnits } from '@/messages/say';
 import { parseRule, type RuleDraft } from '../input';
 import { ruleView, standingCell, type StandingCell } from '../view';
 import { siteStateOf } from './queries';
@@ -27,8 +27,8 @@ export type RulePreview =
 export async function previewRule(draft: RuleDraft): Promise<RulePreview> {
   const parsed = parseRule(draft);
   if (!parsed.ok) return parsed;
-  const [site, at, prefs] = [await requireSite(), now(), await readPrefs()];
-  const unit = prefs.unit ?? site.unit;
+  const [site, at] = [await requireSite(), now()];
+  const unit = currentUnits().temp;
   const siteState = await siteStateOf(site);
   const batches = [];
   for (const id of await logRepo(theDb()).batchIds(site.id)) {

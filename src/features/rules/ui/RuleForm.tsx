@@ -3,7 +3,7 @@ import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
 import { getRequirementDescription, LEAF_KINDS } from '@/core/evidence/requirements';
 import type { FormInput } from '@/core/evidence/requirements/description';
-import type { TempUnit } from '@/core/quantity/units';
+import type { TempUnit } from '@/core/units/units';
 import { Choices } from '@/ui/Choices';
 import { Disclosure } from '@/ui/Disclosure';
 import { DraftScope, useTyped } from '@/ui/draft';

@@ -2,11 +2,12 @@
 import { redirect } from 'next/navigation';
 import { theDb, theSite } from '@/db/context';
 import { siteRepo } from '@/db/repositories/site';
+import { tempUnitOf } from '@/core/units/units';
 import { newId } from '@/platform/ids';
 import { SiteInput } from '../input';
 
 export type SiteAnswer = {
-  readonly problems: Partial<Record<'name' | 'timeZone' | 'unit', string>>;
+  readonly problems: Partial<Record<'name' | 'timeZone' | 'units', string>>;
   readonly typed: Record<string, string>;
 };
 
@@ -22,6 +23,11 @@ export async function nameSite(_before: SiteAnswer, form: FormData): Promise<Sit
       problems: Object.fromEntries(parsed.error.issues.map((i) => [String(i.path[0]), i.message])),
     };
   if (!(await theSite()))
-    await siteRepo(theDb()).create({ id: newId(), ...parsed.data, demoUntil: null });
+    await siteRepo(theDb()).create({
+      id: newId(),
+      ...parsed.data,
+      unit: tempUnitOf(parsed.data.units),
+      demoUntil: null,
+    });
   redirect('/');
 }

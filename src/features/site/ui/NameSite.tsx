@@ -1,4 +1,6 @@
 'use client';
+import { countryOf, type Country } from '@/core/rules/country';
+import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
 import { LANGUAGE_NAMES, LANGUAGES } from '@/messages/languages';
 import { currentLanguage, say } from '@/messages/say';
 import { useActionState, useSyncExternalStore } from 'react';
@@ -6,6 +8,27 @@ import { nameSite } from '../server/actions';
 
 const ZONES = Intl.supportedValuesOf('timeZone');
 const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+const SYSTEM_UNITS: Readonly<Record<UnitSystem, string>> = {
+  get metric() {
+    return say('site.metricUnits');
+  },
+  get us() {
+    return say('site.usUnits');
+  },
+  get uk() {
+    return say('site.ukUnits');
+  },
+};
+/** What is usual where a time zone lies. */
+const USUAL_UNITS: Partial<Record<Country, UnitSystem>> = {
+  'United States': 'us',
+  'United Kingdom': 'uk',
+};
+function usualUnits(timeZone: string): UnitSystem {
+  const country = countryOf(timeZone);
+  return (country && USUAL_UNITS[country]) ?? 'metric';
+}
 
 /** The first page of a new site. */
 export function NameSite() {
@@ -76,18 +99,18 @@ export function NameSite() {
           </select>
         </div>
         <fieldset>
-          <legend className="label">{say('site.thermometersReadIn')}</legend>
-          <div className="flex gap-5">
-            {(['C', 'F'] as const).map((u) => (
-              <label key={u} className="flex items-center gap-2 min-h-target">
+          <legend className="label">{say('site.measuresIn')}</legend>
+          <div className="flex gap-x-5 flex-wrap">
+            {UNIT_SYSTEMS.map((system) => (
+              <label key={`${system} ${proposed}`} className="flex items-center gap-2 min-h-target">
                 <input
                   type="radio"
-                  name="unit"
-                  value={u}
-                  defaultChecked={u === (answer.typed.unit ?? 'C')}
+                  name="units"
+                  value={system}
+                  defaultChecked={system === (answer.typed.units ?? usualUnits(proposed))}
                   className="size-5"
                 />
-                °{u}
+                {SYSTEM_UNITS[system]}
               </label>
             ))}
           </div>

@@ -1,5 +1,6 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
 import {
   ANSWERS,
@@ -14,7 +15,6 @@ import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { typed } from '@/core/quantity/typed-number';
 import { useSubmit } from '@/ui/useSubmit';
 import { StoreNav } from './StoreNav';
 import { firstOf, itemAt } from '@/core/quantity/present';
@@ -305,14 +305,14 @@ function Measures({
   const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [list, setList] = useTyped(
     'list',
-    first.map((m) => ({ ...m, litres: String(m.litres) })),
+    first.map((m) => ({ ...m, litres: shownQuantity('litres', m.litres) })),
   );
   const [saved, setSaved] = useState(false);
   const set = (i: number, part: Partial<{ name: string; litres: string }>): void => {
     setList(list.map((m, k) => (k === i ? { ...m, ...part } : m)));
     setSaved(false);
   };
-  const litres = list.map((m) => typed(m.litres, 0.05));
+  const litres = list.map((m) => typedQuantity('litres', m.litres, 0.05));
   const wrong = litres.some((l) => typeof l !== 'number')
     ? say('store.eachMeasureNeedsLitersAs')
     : list.some((m) => m.name.trim() === '')
@@ -343,7 +343,9 @@ function Measures({
   return (
     <section className="flex flex-col gap-2" data-testid="measures">
       <h2 className="!text-figure">{say('store.yourOwnMeasures')}</h2>
-      <p className="hint max-w-[720px]">{say('store.filledLevelEarlierEntriesStay')}</p>
+      <p className="hint max-w-[720px]">
+        {say('store.filledLevelEarlierEntriesStay', { system: currentUnits().system })}
+      </p>
       <ul className="ruled max-w-[560px]">
         {list.map((m, i) => (
           <li
@@ -360,12 +362,12 @@ function Measures({
             <span className="flex items-center gap-2">
               <input
                 className="field"
-                aria-label={say('store.measureLiters', { i: i + 1 })}
+                aria-label={say('store.measureLiters', { i: i + 1, unit: signOf('litres') })}
                 inputMode="decimal"
                 value={m.litres}
                 onChange={(e) => set(i, { litres: e.target.value })}
               />
-              L
+              {signOf('litres')}
             </span>
             <button
               type="button"

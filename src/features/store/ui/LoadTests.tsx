@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
 import { keysOf, SQUEEZE_WORDS, type Squeeze } from '@/core/words/feel';
 import { Choices } from '@/ui/Choices';
@@ -15,9 +16,7 @@ const Steps = ({ tested }: { tested: Tested }) =>
       {tested.steps.map((s, i) => (
         <li key={i} className="flex justify-between gap-3 border-b border-rule py-1">
           <span>{s.says}</span>
-          <b>
-            {Math.round(s.value * 100) / 100} {s.unit}
-          </b>
+          <b>{s.text}</b>
         </li>
       ))}
     </ol>
@@ -27,17 +26,16 @@ const Steps = ({ tested }: { tested: Tested }) =>
     </p>
   );
 
-const working = (t: Tested): string[] =>
-  t.ok ? t.steps.map((s) => `${s.says}: ${Math.round(s.value * 100) / 100} ${s.unit}`) : [];
+const working = (t: Tested): string[] => (t.ok ? t.steps.map((s) => `${s.says}: ${s.text}`) : []);
 
 export function BucketForm({ load, by, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
   const [v, setV] = useTyped('v', { bucketL: '', emptyKg: '', fullKg: '', waterKg: '' });
   const [bucketL, emptyKg, fullKg, water] = [
-    typed(v.bucketL),
-    typed(v.emptyKg),
-    typed(v.fullKg),
-    typed(v.waterKg),
+    typedQuantity('litres', v.bucketL),
+    typedQuantity('kg', v.emptyKg),
+    typedQuantity('kg', v.fullKg),
+    typedQuantity('litres', v.waterKg),
   ];
   const all =
     typeof bucketL === 'number' &&
@@ -53,28 +51,28 @@ export function BucketForm({ load, by, onDone }: FormOf) {
       <div className="grid grid-cols-2 gap-3">
         <Field
           label={say('store.theBucketHolds')}
-          unit="L"
+          unit={signOf('litres')}
           inputMode="decimal"
           value={v.bucketL}
           onChange={set('bucketL')}
         />
         <Field
           label={say('store.emptyBucket')}
-          unit="kg"
+          unit={signOf('kg')}
           inputMode="decimal"
           value={v.emptyKg}
           onChange={set('emptyKg')}
         />
         <Field
           label={say('store.fullBucket')}
-          unit="kg"
+          unit={signOf('kg')}
           inputMode="decimal"
           value={v.fullKg}
           onChange={set('fullKg')}
         />
         <Field
           label={say('store.waterToTheBrim')}
-          unit="L"
+          unit={signOf('litres')}
           inputMode="decimal"
           value={v.waterKg}
           onChange={set('waterKg')}

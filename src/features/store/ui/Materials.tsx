@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
 import {
   FIGURE_NAMES,
@@ -54,17 +55,22 @@ const FIGURES: Readonly<Record<FigureName, { readonly name: string; readonly uni
       return say('store.bulkDensity');
     },
     get unit() {
-      return say('store.kgM2');
+      return signOf('density');
     },
   },
 };
 const fig = (x: number): string => String(x >= 100 ? Math.round(x) : Math.round(x * 100) / 100);
-const rangeText = (r: Range | null): string =>
+/** A figure as it is shown and typed: a bulk density in the unit of the moment. */
+const shownFigure = (k: FigureName, x: number): string =>
+  k === 'density' ? fig(Number(shownQuantity('density', x))) : fig(x);
+const typedFigure = (k: FigureName, text: string): number | null | undefined =>
+  k === 'density' ? typedQuantity('density', text) : typed(text);
+const rangeText = (k: FigureName, r: Range | null): string =>
   r === null
     ? say('store.notKnown')
     : r.low === r.high
-      ? fig(r.usual)
-      : `${fig(r.usual)} (${fig(r.low)}–${fig(r.high)})`;
+      ? shownFigure(k, r.usual)
+      : `${shownFigure(k, r.usual)} (${shownFigure(k, r.low)}–${shownFigure(k, r.high)})`;
 export type MaterialRow = { readonly material: Material; readonly own: boolean };
 
 /** Which footnote of the table says where a figure comes from. */
@@ -141,7 +147,7 @@ export function Materials({
                       say('store.nDry'),
                       'C:N',
                       say('store.moisture'),
-                      say('store.kgM2'),
+                      signOf('density'),
                       say('store.mayContain2'),
                       '',
                     ].map((h, i) => (
@@ -174,12 +180,12 @@ export function Materials({
                         <td key={k} className="py-1 pr-3">
                           {m.lab?.[k] ? (
                             <>
-                              <b>{fig(m.lab[k].value)}</b>{' '}
+                              <b>{shownFigure(k, m.lab[k].value)}</b>{' '}
                               <span className="q text-fine">{say('store.laboratory')}</span>
                             </>
                           ) : (
                             <span title={m.sources[k] ?? say('store.noSource')}>
-                              {rangeText(m[k])}
+                              {rangeText(k, m[k])}
                               {m.sources[k] ? (
                                 <sup className="text-[10.5px]">
                                   {` ${SOURCE_FOOTNOTE[librarySourceOf(m.sources[k]) ?? 'other']}`}
@@ -216,13 +222,14 @@ export function Materials({
 }
 
 type Typed = { low: string; usual: string; high: string };
-const asTyped = (r: Range | null): Typed =>
+const asTyped = (k: FigureName, r: Range | null): Typed =>
   r === null
     ? { low: '', usual: '', high: '' }
-    : { low: fig(r.low), usual: fig(r.usual), high: fig(r.high) };
+    : { low: shownFigure(k, r.low), usual: shownFigure(k, r.usual), high: shownFigure(k, r.high) };
 /** A range as typed: the usual value alone stands for itself. undefined: it is none. */
-function rangeOf(t: Typed): Range | null | undefined {
-  const [low, usual, high] = [typed(t.low), typed(t.usual), typed(t.high)];
+function rangeOf(k: FigureName, t: Typed): Range | null | undefined {
+  const read = (text: string): number | null | undefined => typedFigure(k, text);
+  const [low, usual, high] = [read(t.low), read(t.usual), read(t.high)];
   if (low === undefined && usual === undefined && high === undefined) return null;
   if (low === null || high === null || typeof usual !== 'number') return undefined;
   const r = { low: low ?? usual, usual, high: high ?? usual };
@@ -255,16 +262,16 @@ function Edit({
   const [risks, setRisks] = useTyped<readonly Risk[]>('risks', from?.risks ?? []);
   const [caution, setCaution] = useTyped('caution', from?.caution ?? '');
   const [figures, setFigures] = useTyped<Record<FigureName, Typed>>('figures', {
-    n: asTyped(from?.n ?? null),
-    cn: asTyped(from?.cn ?? null),
-    moisture: asTyped(from?.moisture ?? null),
-    density: asTyped(from?.density ?? null),
+    n: asTyped('n', from?.n ?? null),
+    cn: asTyped('cn', from?.cn ?? null),
+    moisture: asTyped('moisture', from?.moisture ?? null),
+    density: asTyped('density', from?.density ?? null),
   });
   const [source, setSource] = useTyped('source', '');
   const [lab, setLab] = useTyped<Record<FigureName, string>>(
     'lab',
     Object.fromEntries(
-      FIGURE_NAMES.map((k) => [k, from?.lab?.[k] ? fig(from.lab[k].value) : '']),
+      FIGURE_NAMES.map((k) => [k, from?.lab?.[k] ? shownFigure(k, from.lab[k].value) : '']),
     ) as Record<FigureName, string>,
   );
   const [labDay, setLabDay] = useTyped('labDay', today.local.slice(0, 10));
@@ -275,11 +282,11 @@ function Edit({
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '')
     .slice(0, 50);
-  const ranges = FIGURE_NAMES.map((k) => [k, rangeOf(figures[k])] as const);
-  const labs = FIGURE_NAMES.map((k) => [k, typed(lab[k])] as const);
+  const ranges = FIGURE_NAMES.map((k) => [k, rangeOf(k, figures[k])] as const);
+  const labs = FIGURE_NAMES.map((k) => [k, typedFigure(k, lab[k])] as const);
   const changed = (k: FigureName): boolean =>
-    JSON.stringify(rangeOf(figures[k]) ?? null) !==
-    JSON.stringify(from ? rangeOf(asTyped(from[k])) : null);
+    JSON.stringify(rangeOf(k, figures[k]) ?? null) !==
+    JSON.stringify(from ? rangeOf(k, asTyped(k, from[k])) : null);
   const bad = ranges.find(([, r]) => r === undefined);
   const untyped =
     name.trim().length < 2
@@ -308,7 +315,7 @@ function Edit({
         : [
             [
               k,
-              from?.lab?.[k]?.value === v
+              from?.lab?.[k] && shownFigure(k, from.lab[k].value) === lab[k]
                 ? from.lab[k]
                 : {
                     value: v,

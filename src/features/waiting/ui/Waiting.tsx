@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { parseInstant } from '@/core/quantity/instant';
 import { whenText } from '@/core/quantity/format';
 import { tempText } from '@/core/quantity/format';
-import { toCelsius, type TempUnit } from '@/core/quantity/units';
+import { toCelsius, type TempUnit } from '@/core/units/units';
 import { asSentence } from '@/core/words/problem';
 import type { OutboxItem } from '@/outbox/item';
 import { outboxStore, putMended, sendWaiting } from '@/outbox/store';

@@ -35,7 +35,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
   const [{ id: asked }, s] = [await params, await loadPageContext()];
   const id = parseBatchId(asked);
   if (id === null) notFound();
-  const b = await batchScreen(id, s.site, s.board, s.locale, s.prefs.volume);
+  const b = await batchScreen(id, s.site, s.board, s.locale);
   if (!b) notFound();
   const { state, digest: snapshot, ...shown } = b;
   const built = await buildingOf(id, s.site.id, s.board, s.locale);

@@ -16,7 +16,7 @@ export async function LabelsPage() {
       id: d.id,
       code: d.code,
       name: d.name ?? d.code,
-      picture: heapPicture(d, s.now, s.unit, s.prefs.volume),
+      picture: heapPicture(d, s.now, s.unit),
       line: [
         positionText(d.position),
         d.builtAt === null

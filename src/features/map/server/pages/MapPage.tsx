@@ -7,7 +7,7 @@ import { MapBoard } from '../../ui/MapBoard';
 
 export async function MapPage() {
   const s = await loadPageContext();
-  const view = await mapOf(s.site.id, s.board, s.locale, s.prefs.volume);
+  const view = await mapOf(s.site.id, s.board, s.locale);
   return (
     <PageShell s={s} place="map">
       <MapBoard

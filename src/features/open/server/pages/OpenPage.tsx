@@ -42,7 +42,6 @@ export async function OpenPage({ searchParams }: { searchParams: Promise<{ for?:
           siteTerms={
             terms ? { version: terms.version, rules: terms.rules, policy: terms.policy } : null
           }
-          volumeUnit={s.prefs.volume}
           templates={templatesOf(siteState.templates)}
           earlier={earlierHeaps(s.board)}
           nowMs={s.now}

@@ -42,14 +42,14 @@ async function workOut(s: PageContext, wholeDay: boolean): Promise<Shown> {
     s.locale,
   );
   return {
-    screen: yardScreen(s.board, s.locale, s.prefs.volume),
+    screen: yardScreen(s.board, s.locale),
     day: tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
   };
 }
 
 /** The yard and its day, worked out once a minute for all who look at it while nobody logs anything. */
 function loadShown(s: PageContext, wholeDay: boolean): Promise<Shown> {
-  const who = [s.site.id, currentLanguage(), s.unit, s.prefs.volume, wholeDay].join(' ');
+  const who = [s.site.id, currentLanguage(), s.unit, wholeDay].join(' ');
   const asOf = `${s.asOf} ${Math.floor(s.now / MS.minute)}`;
   return shown(who, asOf, () => workOut(s, wholeDay));
 }
