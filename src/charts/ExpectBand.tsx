@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import { figureWithUnit } from '@/core/quantity/format';
 import { scaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
 import { lastOf } from '@/core/quantity/present';
@@ -16,7 +17,7 @@ const FloorLines = ({ y }: { y: (celsius: number) => number }) =>
         strokeWidth={c === 55 ? 1.2 : 0.8}
       />
       <text x={LEFT - 4} y={y(c) + 4} fontSize="12.5" textAnchor="end" fill="var(--color-ink-2)">
-        {c} °C
+        {figureWithUnit('celsius', c)}
       </text>
     </g>
   ));

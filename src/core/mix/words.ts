@@ -1,7 +1,7 @@
 import { currentUnits, say } from '../../messages/say';
 import { fromBase, unitOf } from '../units/units';
 import type { AcceptanceAnswer, LoadState, Particle, Risk, Role } from '../log/store-shapes';
-import { ageText, dayText, listText, upperFirst, figureRangeText } from '../quantity/format';
+import { ageText, dayText, listText, upperFirst } from '../quantity/format';
 import { MS } from '../quantity/instant';
 import { kgText, litresText, measureText } from '../words/amount';
 import type { Locale } from '../words/note';
@@ -411,6 +411,12 @@ export const windowFigure = (id: WindowId, value: number): string =>
   (id === 'density' ? fromBase('density', value, currentUnits()) : value).toFixed(
     WINDOWS[id].digits,
   );
+/** An end of a window, without digits that say nothing: `25`, `506`. */
+export const windowEnd = (id: WindowId, value: number): string =>
+  String(Number(windowFigure(id, value)));
+/** A window from its lower to its upper end: `25 to 30`. */
+export const windowRange = (id: WindowId, [low, high]: readonly [number, number]): string =>
+  say('units.fromTo', { low: windowEnd(id, low), high: windowEnd(id, high) });
 const IN_SHORT: Readonly<Record<Exclude<WindowPosition, 'unknown'>, string>> = {
   preferred: '✓',
   low: 'low',
@@ -454,8 +460,8 @@ export function windowSays(id: WindowId, mix: Mix): string {
   const f = mix[id];
   if (mix.shares.length === 0)
     return say('mix.bestStillWorks', {
-      preferred: figureRangeText(WINDOWS[id].preferred),
-      reasonable: figureRangeText(WINDOWS[id].reasonable),
+      preferred: windowRange(id, WINDOWS[id].preferred),
+      reasonable: windowRange(id, WINDOWS[id].reasonable),
     });
   if (!f.ok)
     return f.known

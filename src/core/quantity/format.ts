@@ -133,10 +133,6 @@ export const orText = (names: readonly string[]): string =>
     ? names.join('')
     : say('units.or', { a: names.slice(0, -1).join(', '), b: lastOf(names) });
 
-/** `25 to 30`. */
-export const figureRangeText = ([low, high]: readonly [number, number]): string =>
-  say('units.range', { low, high });
-
 /** What there is to say of several things, in order, parted by commas; what is left out says nothing. */
 export const joinParts = (...parts: (string | false | null | undefined)[]): string =>
   parts.filter((part): part is string => Boolean(part)).join(', ');

@@ -9,7 +9,7 @@ import type { SiteMap, Slot } from '@/core/log/store-shapes';
 import type { StoreState } from '@/core/mix/store';
 import { inStock } from '@/core/mix/store';
 import { RISK_WORDS } from '@/core/mix/words';
-import { volumeText, listText } from '@/core/quantity/format';
+import { figureWithUnit, volumeText, listText } from '@/core/quantity/format';
 import { litresText } from '@/core/words/amount';
 import type { Locale } from '@/core/words/note';
 import { valueAt } from '@/core/quantity/present';
@@ -114,7 +114,10 @@ export function mapView(
         : u.slot.kind === 'row'
           ? gap > 0
             ? say('map.ofMFree', {
-                reduce: u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0).toFixed(1),
+                reduce: figureWithUnit(
+                  'length',
+                  Math.round(u.gaps.reduce((s, g) => s + g.toM - g.fromM, 0) * 10) / 10,
+                ),
                 lengthM: u.slot.lengthM,
               })
             : say('map.full')

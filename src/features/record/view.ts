@@ -1,3 +1,5 @@
+import { isShape } from '@/core/heap/size';
+import { SHAPE_WORDS } from '@/core/words/shape';
 import { say } from '@/messages/say';
 import { isGone } from '@/core/advice/situation';
 import { surenessText } from '@/core/words/reading';
@@ -179,7 +181,7 @@ function identityOf(
     [
       say('record.shape'),
       opened.shape &&
-        `${opened.shape}${opened.coreDepthM ? say('record.coreMDeep', { coreDepthM: opened.coreDepthM }) : ''}`,
+        `${isShape(opened.shape) ? SHAPE_WORDS[opened.shape] : opened.shape}${opened.coreDepthM ? say('record.coreMDeep', { coreDepthM: opened.coreDepthM }) : ''}`,
     ],
     [
       say('record.materials'),

@@ -13,7 +13,7 @@ export const enUnits = {
   litersUnit: 'liters',
   pointsUnit: 'points',
   or: '{a} or {b}',
-  range: '{low, number} to {high, number}',
+  fromTo: '{low} to {high}',
   length: '{m, number, length}',
   shortTons: '{tons, number} tons',
   monthDay: '{month} {day, number}',

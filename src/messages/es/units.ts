@@ -13,7 +13,7 @@ export const esUnits = {
   litersUnit: 'litros',
   pointsUnit: 'puntos',
   or: '{a} o {b}',
-  range: '{low, number} a {high, number}',
+  fromTo: '{low} a {high}',
   length: '{m, number, length}',
   shortTons: '{tons, number} toneladas cortas',
   monthDay: '{day, number} {month}',

@@ -94,7 +94,7 @@ function AddRow({ bench, onPick }: { bench: BenchHandle; onPick: () => void }) {
             placeholder="0"
             onChange={(e) => bench.change({ waterL: e.target.value })}
           />{' '}
-          L
+          {signOf('litres')}
         </label>
       </div>
       {bench.water === null && (

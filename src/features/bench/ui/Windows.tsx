@@ -1,8 +1,7 @@
 'use client';
-import { figureRangeText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
 import { estOf, WINDOW_IDS, WINDOWS } from '@/core/mix/window';
-import { windowFigure, windowSays } from '@/core/mix/words';
+import { windowEnd, windowFigure, windowRange, windowSays } from '@/core/mix/words';
 import type { Mix } from '@/core/mix/mix';
 import { Trench } from '@/charts/Trench';
 
@@ -31,20 +30,20 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
               value={e?.value ?? null}
               band={e && e.high - e.low > 1e-9 ? [e.low, e.high] : null}
               then={moved}
-              text={(v) => (Number.isInteger(v) ? String(v) : windowFigure(id, v))}
+              text={(v) => windowEnd(id, v)}
               label={
                 e
                   ? say('bench.bestWorkable', {
                       name: w.name,
                       id: windowFigure(id, e.value),
                       unit: w.unit,
-                      preferred: figureRangeText(w.preferred),
-                      reasonable: figureRangeText(w.reasonable),
+                      preferred: windowRange(id, w.preferred),
+                      reasonable: windowRange(id, w.reasonable),
                     })
                   : say('bench.cannotWorkedOutBestWorkable', {
                       name: w.name,
-                      preferred: figureRangeText(w.preferred),
-                      reasonable: figureRangeText(w.reasonable),
+                      preferred: windowRange(id, w.preferred),
+                      reasonable: windowRange(id, w.reasonable),
                     })
               }
             />
@@ -67,8 +66,8 @@ const WindowSources = () => (
         <li key={id}>
           {say('bench.bestWorkable2', {
             name: WINDOWS[id].name,
-            preferred: figureRangeText(WINDOWS[id].preferred),
-            reasonable: figureRangeText(WINDOWS[id].reasonable),
+            preferred: windowRange(id, WINDOWS[id].preferred),
+            reasonable: windowRange(id, WINDOWS[id].reasonable),
             source: WINDOWS[id].source,
           })}
         </li>

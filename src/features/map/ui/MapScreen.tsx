@@ -1,5 +1,7 @@
 'use client';
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
+import { M_PER_FT } from '@/core/units/units';
+import { figureWithUnit } from '@/core/quantity/format';
 import {
   DndContext,
   KeyboardSensor,
@@ -165,6 +167,7 @@ export function MapScreen({
       />
     );
   const { map } = view;
+  const barM = currentUnits().system === 'us' ? 20 * M_PER_FT : 5;
   return (
     <div className="flex flex-col">
       <div className="px-5 max-sm:px-4 py-3 flex flex-wrap gap-x-5 gap-y-1 items-baseline">
@@ -219,10 +222,10 @@ export function MapScreen({
             <span className="absolute inset-x-0 bottom-1 text-fine text-ink-2 flex justify-end items-end gap-2 pointer-events-none">
               <span
                 className="block flex-none border-b-2 border-x-2 border-ink h-2"
-                style={{ width: pct(5, map.widthM) }}
+                style={{ width: pct(barM, map.widthM) }}
                 data-testid="scale-bar"
               />
-              <span className="mr-2">5 m</span>
+              <span className="mr-2">{figureWithUnit('length', barM)}</span>
             </span>
           </div>
         </div>

@@ -132,7 +132,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
 
 /** Work of a cubic metre, as a field shows it: for each cubic yard where those are used. */
 const minutesShown = (minutesPerM3: number): string =>
-  String(Number((minutesPerM3 / fromBase('volume', 1, currentUnits())).toFixed(2)));
+  String(Number((minutesPerM3 / fromBase('volume', 1, currentUnits())).toPrecision(2)));
 const minutesTyped = (minutes: number): number => minutes * fromBase('volume', 1, currentUnits());
 
 const slug = (name: string): string =>
@@ -194,7 +194,7 @@ function Edit({
       ? say('methods.thereAlreadyMethodWithName')
       : null;
   const n = (t: string): number => typed(t, -20)!;
-  const celsius = (t: string): number => typedQuantity('celsius', t, -20)!;
+  const celsius = (t: string): number => typedQuantity('celsius', t, -20) ?? NaN;
   const template = (): MethodTemplate => ({
     ...from,
     id: templateId,
