@@ -12,7 +12,8 @@ import {
   type TodayView,
 } from '@/features/day/view';
 import { PageShell } from '@/features/frame/server/PageShell';
-import { currentLanguage } from '@/messages/say';
+import { currentSpeech } from '@/messages/say';
+import { speechCode } from '@/messages/speech-code';
 import { loadPageContext, type PageContext } from '@/features/frame/server/queries';
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
@@ -49,7 +50,7 @@ async function workOut(s: PageContext, wholeDay: boolean): Promise<Shown> {
 
 /** The yard and its day, worked out once a minute for all who look at it while nobody logs anything. */
 function loadShown(s: PageContext, wholeDay: boolean): Promise<Shown> {
-  const who = [s.site.id, currentLanguage(), s.unit, wholeDay].join(' ');
+  const who = [s.site.id, speechCode(currentSpeech()), wholeDay].join(' ');
   const asOf = `${s.asOf} ${Math.floor(s.now / MS.minute)}`;
   return shown(who, asOf, () => workOut(s, wholeDay));
 }
