@@ -118,7 +118,7 @@ describe('loads', () => {
       load: id,
       test: { how: 'drying', moisturePct: 110 },
     });
-    await refused(/between 5 and 3000 kg/, 'load-change', {
+    await refused(/between 5 kg\/m³ and 3,000 kg\/m³/, 'load-change', {
       load: id,
       test: { how: 'bucket', density: 0.4 },
     });
@@ -145,7 +145,7 @@ describe('loads', () => {
     await refused(/percentage between 0 and 50/, 'material', {
       material: { ...sound, lab: { n: { value: 62, at: Date.now() } } },
     });
-    await refused(/between 5 and 3000 kg/, 'material', {
+    await refused(/between 5 kg\/m³ and 3,000 kg\/m³/, 'material', {
       material: { ...sound, lab: { density: { value: 0.6, at: Date.now() } } },
     });
     await ok('material', {

@@ -133,7 +133,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   await page.keyboard.press('t');
   await waitText(page, '[role=dialog]', /today’s check is in the log/);
   await press(page, 'Most');
-  await fill(page, 'Clean water, liters', '200');
+  await fill(page, 'Clean water, L', '200');
   await fill(page, 'Time, minutes', '90');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save this turning');
@@ -354,7 +354,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
   await press(page, 'Move, join, split');
   await press(page, 'Removed');
   await press(page, 'Leachate');
-  await fill(page, 'How much, liters', '15');
+  await fill(page, 'How much, L', '15');
   const veery = (await logRepo(app.database.app).batchIds(site.id)).at(-1)!;
   const select = await page.waitForSelector('[role=dialog] select');
   await select!.select(veery);
@@ -415,7 +415,7 @@ test('crew, plan and calendar: a turning is moved with its effect said first; a 
   await waitText(page, 'main', /Regular tasks[^]*Empty the leachate[^]*not done yet/);
   await press(page, 'Done');
   await waitText(page, '[role=dialog]', /carry pathogens/);
-  await fill(page, 'How much, liters', '12');
+  await fill(page, 'How much, L', '12');
   await press(page, 'Save');
   await page.waitForFunction(
     () =>

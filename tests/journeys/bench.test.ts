@@ -4,6 +4,7 @@ import type { Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import {
+  chooseUnits,
   axe,
   fill,
   open,
@@ -177,7 +178,7 @@ test('a load is tested with a bucket, step by step, and the bench reckons with i
   await waitText(
     page,
     '[data-testid=steps]',
-    /2\.2 − 0\.6 = what is in it\s*1\.6 kg\s*1\.6 kg in 20 L\s*80 kg\/m³[^]*85 % air/,
+    /2\.2 kg − 0\.6 kg = what is in it\s*1\.6 kg\s*1\.6 kg in 20 L\s*80 kg\/m³[^]*85 % air/,
   );
   await fill(page, 'Who', 'Jo');
   await pressKey(page, '[role=dialog]');
@@ -224,11 +225,11 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   expect(cn).toBeCloseTo(14, 0);
   await waitText(page, '[data-testid=schools]', /1 green : 1 brown\s*needs 8 barrows more browns/);
   expect(await axe(page)).toEqual([]);
-  await press(page, 'yd³');
-  await waitText(page, '[data-testid=schools]', /720 L of greens/);
+  await chooseUnits(page, 'us');
+  await waitText(page, '[data-testid=schools]', /190 gal of greens/);
   await fill(page, 'Hen-house litter, how much', '16');
   await waitText(page, '[data-testid=schools]', /1\.9 yd³ of greens/);
-  await press(page, 'm³');
+  await chooseUnits(page, 'metric');
   await waitText(page, '[data-testid=schools]', /1\.4 m³ of greens/);
   await fill(page, 'Hen-house litter, how much', '8');
 
@@ -324,7 +325,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
       0,
     ),
   ]);
-  await fill(page, 'Water to add, liters', '120');
+  await fill(page, 'Water to add, L', '120');
   await press(page, 'Save as a recipe…');
   await pressKey(page, '[role=dialog]');
   await waitText(
@@ -338,12 +339,12 @@ test('on the bench: figures with every change, unknown told as such, added, solv
     '[data-testid=recipes]',
     /Litter, spring version 2, by Jo[^]*Litter, spring, copy version 1, by Mo/,
   );
-  expect(await valueOf(page, 'Water to add, liters')).toBe('120');
+  expect(await valueOf(page, 'Water to add, L')).toBe('120');
 
   // What lies on the bench is there again after the page was closed.
   await open(page, `${app.base}/bench`);
   await waitText(page, 'main', /Hen-house litter/);
-  expect(await valueOf(page, 'Water to add, liters')).toBe('120');
+  expect(await valueOf(page, 'Water to add, L')).toBe('120');
   await press(page, 'Use this recipe');
   await waitText(page, '[role=dialog]', /This logs nothing as added/);
   await press(page, 'Build Knot with this recipe');
@@ -381,10 +382,10 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
   const owed = await bench.page.$$eval('[data-testid=row] input[inputmode=decimal]', (els) =>
     els.map((el) => (el as HTMLInputElement).value),
   );
-  await fill(bench.page, 'Water to add, liters', '10');
+  await fill(bench.page, 'Water to add, L', '10');
   await press(page, 'Something else went in');
   await press(page, 'Something went in');
-  await fill(page, 'Water with it, liters, clean', '30');
+  await fill(page, 'Water with it, L, clean', '30');
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=went]', /Added 3 times/);
   await open(bench.page, `${app.base}/bench?heap=${id}`);
@@ -393,11 +394,11 @@ test('going up on a phone: layer by layer, broken off with no signal, taken up a
     '[data-testid=stale]',
     /Something was added to Knot since you started this/,
   );
-  expect(await valueOf(bench.page, 'Water to add, liters')).toBe('10');
+  expect(await valueOf(bench.page, 'Water to add, L')).toBe('10');
   await press(bench.page, 'Start again with it');
   await bench.page.waitForFunction(() => document.querySelector('[data-testid=stale]') === null);
   expect(owed.length).toBeGreaterThan(0);
-  expect(await valueOf(bench.page, 'Water to add, liters')).toBe('');
+  expect(await valueOf(bench.page, 'Water to add, L')).toBe('');
   await bench.close();
   await press(page, 'Print the build sheet');
   await waitText(page, '[data-testid=sheet]', /✓[^]*/);

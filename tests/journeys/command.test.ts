@@ -113,8 +113,8 @@ test('an empty site; killed server and database come up again with everything; C
   const page = await browser.newPage();
   await open(page, url);
   await fill(page, 'Name of the site', 'Hopyard Corner');
-  await press(page, 'Go to batches');
-  await waitText(page, 'main', /No batch yet/);
+  await press(page, 'Go on');
+  await waitText(page, 'main', /What do you make compost for/);
   await open(page, `${url}/open`);
   await press(page, 'Yes, adding is finished');
   await setTime(

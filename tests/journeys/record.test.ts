@@ -77,7 +77,7 @@ test('another policy for a proven heap: the proof stands under its version, the 
   await open(page, `${app.base}/batch/${ids.B}/rules`);
   expect(await axe(page)).toEqual([]);
   await press(page, 'Change the rules or the policy of Bittern');
-  await fill(page, 'Safety margin, K', '8');
+  await fill(page, 'Safety margin, °C', '8');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save as version 2 for Bittern');
   await waitText(page, 'table', /Version 2, in force/);

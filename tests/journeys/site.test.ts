@@ -93,7 +93,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   await waitText(
     page,
     '[role=dialog]',
-    /It reads 3\.0 K too high, more than its accuracy of ± 0\.5 K/,
+    /It reads 3\.0 °C too high, more than its accuracy of ± 0\.5 °C/,
   );
   const effects = await waitText(
     page,
@@ -108,7 +108,7 @@ test('Take a thermometer is registered, checked in ice water with its effect sai
   await waitText(
     page,
     '[role=dialog]',
-    /It reads 0\.3 K too high, within its accuracy of ± 0\.5 K/,
+    /It reads 0\.3 °C too high, within its accuracy of ± 0\.5 °C/,
   );
   await press(page, 'Save this check');
   await until('the check', async () =>
@@ -136,13 +136,13 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await waitText(page, 'main', /6\.5 m of windrow/);
   await press(page, 'Propose points for each of 2 stretches');
   await waitText(page, 'table', /P6[^]*P7|P6/);
-  const along = await page.$$eval('input[aria-label$="meters along the windrow"]', (els) =>
+  const along = await page.$$eval('input[aria-label$="along the windrow in m"]', (els) =>
     els.map((el) => (el as HTMLInputElement).value),
   );
   expect(along).toHaveLength(6);
   await fill(
     page,
-    await page.$eval('input[aria-label$="meters along the windrow"]', (el) =>
+    await page.$eval('input[aria-label$="along the windrow in m"]', (el) =>
       el.getAttribute('aria-label')!,
     ),
     '6.3',
@@ -150,7 +150,7 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await waitText(page, 'aside', /is 0\.2 m from Knot: it reads the neighbor’s heat too/);
   await fill(
     page,
-    await page.$eval('input[aria-label$="meters along the windrow"]', (el) =>
+    await page.$eval('input[aria-label$="along the windrow in m"]', (el) =>
       el.getAttribute('aria-label')!,
     ),
     '1.5',
@@ -277,7 +277,7 @@ test('flags come as a PDF for the heaps that were chosen', async () => {
   const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'flag-')), 'f.pdf');
   fs.writeFileSync(file, pdf);
   expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toMatch(
-    /E\s+Egret\s+since \d+ [A-Z][a-z]+ 20\d\d\s+bay 5/,
+    /E\s+Egret\s+since [A-Z][a-z]+ \d+, 20\d\d\s+bay 5/,
   );
   fs.rmSync(path.dirname(file), { recursive: true });
   expect(

@@ -246,3 +246,10 @@ export const pressKey = async (page: Page, within: string): Promise<void> => {
   const b = await page.waitForSelector(`${within} .btn.key:not([disabled])`, { visible: true });
   await b!.click();
 };
+
+/** Chooses the units of this device; the page is shown anew in them. */
+export async function chooseUnits(page: Page, system: 'metric' | 'us' | 'uk'): Promise<void> {
+  const select = await page.waitForSelector('select[aria-label=Units]');
+  await Promise.all([page.waitForNavigation(), select!.select(system)]);
+  await page.waitForSelector('select[aria-label=Units]');
+}

@@ -120,6 +120,20 @@ export const PLACES = {
     },
     key: 'o',
   },
+  start: {
+    href: '/start',
+    get name() {
+      return say('terms.getStarted');
+    },
+    nav: 'none',
+  },
+  sample: {
+    href: '/start/sample',
+    get name() {
+      return say('terms.sampleBatch');
+    },
+    nav: 'none',
+  },
   compare: {
     href: '/compare',
     get name() {

@@ -160,4 +160,8 @@ export const enBatch = {
   whatWasDone: 'What was done',
   beyondTheRule: 'Beyond the rule',
   typePaperSheet: 'Type in a paper sheet',
+  sampleName: 'Robin (sample)',
+  sampleSays: 'This batch is made up. Nothing of it is saved: leave this page and it is gone.',
+  startYourOwn: 'Start your own batch',
+  throwTheSampleAway: 'Throw the sample away',
 } as const;

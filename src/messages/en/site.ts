@@ -6,7 +6,7 @@ export const enSite = {
   nameOfTheSite: 'Name of the site',
   timeZone: 'Time zone',
   saving: 'Saving…',
-  goToBatches: 'Go to batches',
+  goOn: 'Go on',
   giveSiteName: 'Give the site a name.',
   useShorterName80Letters: 'Use a shorter name, 80 letters at most.',
   thatNotTimeZoneWe: 'That is not a time zone we know. Choose one such as Europe/London.',

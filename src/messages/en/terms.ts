@@ -398,4 +398,6 @@ export const enTerms = {
   connectAPhone: 'Connect a phone',
   connectAPhoneAbout: 'whether phones can reach this server, and a code to open it',
   limitsOrder: 'warn, act and danger must each be above the one before',
+  getStarted: 'Get started',
+  sampleBatch: 'Sample batch',
 } as const;

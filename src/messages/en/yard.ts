@@ -45,4 +45,6 @@ export const enYard = {
   hot: 'hot',
   tooHot: 'too hot',
   danger: 'danger',
+  setUpInFourSteps: 'Set up in four short steps',
+  lookAtASample: 'Look at a sample batch',
 } as const;

@@ -158,4 +158,8 @@ export const esBatch = {
   whatWasDone: 'Qué se hizo',
   beyondTheRule: 'Más allá de la regla',
   typePaperSheet: 'Pasar una hoja de papel',
+  sampleName: 'Petirrojo (ejemplo)',
+  sampleSays: 'Este lote es inventado. Nada se guarda: sal de esta página y desaparece.',
+  startYourOwn: 'Empieza tu propio lote',
+  throwTheSampleAway: 'Tirar el ejemplo',
 };

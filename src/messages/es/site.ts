@@ -6,7 +6,7 @@ export const esSite = {
   nameOfTheSite: 'Nombre del sitio',
   timeZone: 'Zona horaria',
   saving: 'Guardando…',
-  goToBatches: 'Ir a los lotes',
+  goOn: 'Seguir',
   giveSiteName: 'Ponle nombre al sitio.',
   useShorterName80Letters: 'Usa un nombre más corto, de 80 letras como máximo.',
   thatNotTimeZoneWe: 'No conocemos esa zona horaria. Elige una como Europe/London.',

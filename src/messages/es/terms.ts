@@ -398,4 +398,6 @@ export const esTerms = {
   connectAPhone: 'Conectar un teléfono',
   connectAPhoneAbout: 'si los teléfonos llegan a este servidor, y un código para abrirlo',
   limitsOrder: 'vigilar, actuar y peligro deben ser cada uno mayor que el anterior',
+  getStarted: 'Empezar',
+  sampleBatch: 'Lote de ejemplo',
 };

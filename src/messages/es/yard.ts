@@ -46,4 +46,6 @@ export const esYard = {
   hot: 'caliente',
   tooHot: 'demasiado caliente',
   danger: 'peligro',
+  setUpInFourSteps: 'Configurar en cuatro pasos cortos',
+  lookAtASample: 'Ver un lote de ejemplo',
 };

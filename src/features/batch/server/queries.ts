@@ -8,7 +8,7 @@ import type { Figure } from '@/core/mix/mix';
 import { adoptedText, saidOf } from '@/core/snapshot/said';
 import { heapPicture } from '@/core/snapshot/picture';
 import { positionText } from '@/core/words/position';
-import type { BatchState } from '@/core/log/fold';
+import type { BatchState, SiteState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
@@ -33,6 +33,25 @@ export async function batchScreen(
   if (!state) return null;
   const siteState = await snapshotRepo(theDb()).siteState(site);
   const assessment = assessBatch(state, site, siteState, locale.now);
+  const cn = assessment ? await cnFor(assessment, state, site.id) : null;
+  return showBatch({ state, assessment, site, siteState, board, cn }, locale);
+}
+
+/** What a heap’s page is made of. */
+type Shown = {
+  readonly state: BatchState;
+  readonly assessment: BatchAssessment | null;
+  readonly site: Site;
+  readonly siteState: SiteState;
+  readonly board: readonly BatchSnapshot[];
+  /** The initial C:N, where a rule asks for it. */ readonly cn: Figure | null;
+};
+
+/** A heap’s page from what is known of it, wherever that comes from. */
+export function showBatch(
+  { state, assessment, site, siteState, board, cn }: Shown,
+  locale: Locale,
+) {
   const snapshot = createBatchSnapshot(state, site, siteState, locale.now, assessment);
   const { opened } = state;
   const zone =
@@ -59,9 +78,7 @@ export async function batchScreen(
     building: state.builtAt === null,
     advice: adviceView(snapshot, state, assessment, board, locale),
     digest: snapshot,
-    verdicts: assessment
-      ? saidOf(assessment, state.terms.length, locale, await cnFor(assessment, state, site.id))
-      : [],
+    verdicts: assessment ? saidOf(assessment, state.terms.length, locale, cn) : [],
     opens: {
       rounds: assessment !== null,
       strictness: canBeRetried(state, assessment),

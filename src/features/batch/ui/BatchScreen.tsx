@@ -63,6 +63,7 @@ export type BatchScreenProps = {
   readonly logBar: ReactNode;
   readonly log: ReactNode;
   /** What went into it. */ readonly went: ReactNode;
+  /** Where its records and files are. */ readonly links: ReactNode;
 };
 
 /** One heap: the verdict in a sentence, the evidence drawn, what to do, and the log. */
@@ -238,31 +239,7 @@ export function BatchScreen(p: BatchScreenProps) {
         <DisclosureGroup id="beyond" title={say('batch.beyondTheRule')}>
           {p.opens.beyond && <Beyond batch={p.id} version={p.version} />}
         </DisclosureGroup>
-        {!p.building && (
-          <div className="flex flex-wrap gap-x-5 gap-y-2 items-center ruled pt-3">
-            <Link prefetch={false} className="btn" href={`/batch/${p.id}/record`}>
-              {say('batch.heatTreatmentRecord')}
-            </Link>
-            <p className="flex flex-wrap gap-x-5 gap-y-1 text-small">
-              <Link prefetch={false} className="link" href={`/batch/${p.id}/rules`}>
-                {say('batch.rulesPolicyThisBatch')}
-              </Link>
-              <Link prefetch={false} className="link" href={`/batch/${p.id}/paper`}>
-                {say('batch.typePaperSheet')}
-              </Link>
-              <Link prefetch={false} className="link" href={`/compare?h=${p.id}`}>
-                {say('batch.compareWithOthers')}
-              </Link>
-              <span className="q">{say('batch.export')}</span>
-              <a className="link" href={`/batch/${p.id}/file`}>
-                {say('batch.batchFileOpenJson')}
-              </a>
-              <a className="link" href={`/batch/${p.id}/readings`}>
-                {say('batch.readingsCsv')}
-              </a>
-            </p>
-          </div>
-        )}
+        {p.links}
       </div>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-4 pt-4 pb-5 max-sm:pb-24 flex flex-col gap-4"
@@ -295,6 +272,33 @@ export function BatchScreen(p: BatchScreenProps) {
     </div>
   );
 }
+
+/** Where the records and the files of a batch are. */
+export const BatchLinks = ({ id }: { id: string }) => (
+  <div className="flex flex-wrap gap-x-5 gap-y-2 items-center ruled pt-3">
+    <Link prefetch={false} className="btn" href={`/batch/${id}/record`}>
+      {say('batch.heatTreatmentRecord')}
+    </Link>
+    <p className="flex flex-wrap gap-x-5 gap-y-1 text-small">
+      <Link prefetch={false} className="link" href={`/batch/${id}/rules`}>
+        {say('batch.rulesPolicyThisBatch')}
+      </Link>
+      <Link prefetch={false} className="link" href={`/batch/${id}/paper`}>
+        {say('batch.typePaperSheet')}
+      </Link>
+      <Link prefetch={false} className="link" href={`/compare?h=${id}`}>
+        {say('batch.compareWithOthers')}
+      </Link>
+      <span className="q">{say('batch.export')}</span>
+      <a className="link" href={`/batch/${id}/file`}>
+        {say('batch.batchFileOpenJson')}
+      </a>
+      <a className="link" href={`/batch/${id}/readings`}>
+        {say('batch.readingsCsv')}
+      </a>
+    </p>
+  </div>
+);
 
 const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => (
   <>

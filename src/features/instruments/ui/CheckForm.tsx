@@ -132,7 +132,7 @@ export function CheckForm({
             ? say('instruments.itReadsRight')
             : say('instruments.itReadsTooHighOther', {
                 off: Math.abs(unit === 'F' ? off * 1.8 : off).toFixed(1),
-                unit: unit === 'F' ? '°F' : 'K',
+                unit: `°${unit}`,
                 off2: off > 0 ? 'high' : 'other',
               })}
           {Math.abs(off) >= 0.05

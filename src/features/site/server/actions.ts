@@ -29,5 +29,5 @@ export async function nameSite(_before: SiteAnswer, form: FormData): Promise<Sit
       unit: tempUnitOf(parsed.data.units),
       demoUntil: null,
     });
-  redirect('/');
+  redirect('/start');
 }

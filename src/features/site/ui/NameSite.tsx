@@ -116,7 +116,7 @@ export function NameSite() {
           </div>
         </fieldset>
         <button className="btn key" disabled={busy}>
-          {busy ? say('site.saving') : say('site.goToBatches')}
+          {busy ? say('site.saving') : say('site.goOn')}
         </button>
       </form>
     </main>

@@ -126,8 +126,14 @@ export function EmptyYard({ today }: { today: ReactNode }) {
         <h1>{say('yard.noBatchYet')}</h1>
         <p className="text-lead">{say('yard.startOneYouBuildingOr')}</p>
         <p className="flex gap-3 flex-wrap">
-          <Link href="/open" className="btn key">
+          <Link href="/start" className="btn key">
             <Mark name="flag" />
+            {say('yard.setUpInFourSteps')}
+          </Link>
+          <Link href="/start/sample" className="btn">
+            {say('yard.lookAtASample')}
+          </Link>
+          <Link href="/open" className="btn">
             {say('yard.startABatch')}
           </Link>
           <Link href="/bench" className="btn">

@@ -9,7 +9,7 @@ import { buildingOf } from '@/features/build/server/queries';
 import { FeedstockAddedList } from '@/features/build/ui/FeedstockAddedList';
 import { kinOf } from '../../kin';
 import { batchScreen } from '../queries';
-import { BatchScreen } from '../../ui/BatchScreen';
+import { BatchLinks, BatchScreen } from '../../ui/BatchScreen';
 import { Kin } from '../../ui/Kin';
 import { PutOffButton } from '@/features/day/ui/PutOffButton';
 import { LogBar } from '@/features/log/ui/LogBar';
@@ -72,6 +72,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
         id={id}
         version={version}
         actions={actions}
+        links={!b.building && <BatchLinks id={id} />}
         went={built && <FeedstockAddedList view={built} />}
         kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
         logBar={<LogBar heap={heap} building={b.building} />}
