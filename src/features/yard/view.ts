@@ -17,6 +17,7 @@ import { MS } from '@/core/quantity/instant';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
 import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
+import { applyFilter, NO_FILTER, type Listed, type YardFilter } from './filter';
 import { firstOf } from '@/core/quantity/present';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
@@ -142,13 +143,11 @@ const plotOf = (d: BatchSnapshot, locale: Locale): Plot => ({
 export const MOST_DRAWN = 36;
 
 /** What comes first where not all can be drawn: danger, what cannot wait, what works on a rule, then what was built last. */
-const nearness = ({ d, plot }: Shown): number =>
+const nearness = ({ d, plot }: Listed): number =>
   plot.advice.danger ? 0 : plot.advice.urgent ? 1 : isLive(d.situation) ? 2 : 3;
 
-type Shown = { readonly d: BatchSnapshot; readonly plot: Plot };
-
 /** Those that are drawn. */
-function chooseDrawn(standing: readonly Shown[]): ReadonlySet<Shown> {
+function chooseDrawn(standing: readonly Listed[]): ReadonlySet<Listed> {
   if (standing.length <= MOST_DRAWN) return new Set(standing);
   const byNearness = [...standing].sort(
     (a, b) => nearness(a) - nearness(b) || (b.d.builtAt ?? Infinity) - (a.d.builtAt ?? Infinity),
@@ -157,10 +156,15 @@ function chooseDrawn(standing: readonly Shown[]): ReadonlySet<Shown> {
 }
 
 /** Everything the yard shows. @param board by bay */
-export function yardScreen(board: readonly BatchSnapshot[], locale: Locale) {
-  const standing = board
+export function yardScreen(
+  board: readonly BatchSnapshot[],
+  locale: Locale,
+  filter: YardFilter = NO_FILTER,
+) {
+  const all = board
     .filter((d) => !isGone(d.situation))
-    .map((d): Shown => ({ d, plot: plotOf(d, locale) }));
+    .map((d): Listed => ({ d, plot: plotOf(d, locale) }));
+  const standing = applyFilter(all, filter, locale.now);
   const drawn = chooseDrawn(standing);
   return {
     heaps: standing
@@ -172,7 +176,8 @@ export function yardScreen(board: readonly BatchSnapshot[], locale: Locale) {
     /** The others. */
     rows: standing.filter((shown) => !drawn.has(shown)).map(({ plot }) => plot),
     /** Batches that have left the yard. */
-    gone: board.length - standing.length,
+    gone: board.length - all.length,
+    /** Of how many these were chosen. */ of: all.length,
     figures: [25, 40, 55, 65, 70, 77].map((c) => tempFigure(c, locale.unit)),
   };
 }

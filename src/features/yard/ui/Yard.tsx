@@ -3,9 +3,14 @@ import Link from 'next/link';
 import { ember } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
 import type { ReactNode } from 'react';
+import type { YardFilter } from '../filter';
 import type { Plot } from '../view';
+import { FilterBar } from './FilterBar';
 import { HeapPlot, type YardHeap } from './HeapPlot';
 import { HeapRows } from './HeapRows';
+
+/** As many batches a phone shows before what is due. */
+const FEW = 14;
 
 const listHeats = (): readonly [number, string][] => [
   [25, say('yard.cold')],
@@ -21,12 +26,16 @@ export function Yard({
   heaps,
   rows,
   gone,
+  of,
+  filter,
   figures,
   today,
 }: {
   heaps: readonly YardHeap[];
   /** What is not drawn, where there are many. */ rows: readonly Plot[];
   /** How many batches have left the yard. */ gone: number;
+  /** Of how many they were chosen. */ of: number;
+  filter: YardFilter;
   figures: readonly string[];
   /** The day's work, beside them. */ today: ReactNode;
 }) {
@@ -37,13 +46,14 @@ export function Yard({
         <h1 id="yard-title" className="sr-only">
           {say('yard.batches')}
         </h1>
+        {of > 1 && <FilterBar filter={filter} shown={heaps.length + rows.length} of={of} />}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">
           {heaps.map((h) => (
             <HeapPlot key={h.plot.id} heap={h} largest={largest} />
           ))}
         </ul>
         {rows.length > 0 && <HeapRows rows={rows} />}
-        {heaps.length === 0 && (
+        {of === 0 && (
           <p className="px-5 py-8 text-subhead">
             {say('yard.noActiveBatch')}{' '}
             <Link href="/open" className="link">
@@ -113,7 +123,10 @@ export function Yard({
           </span>
         </p>
       </section>
-      {today}
+      {/* Where there are many, what is due comes before them on a phone. */}
+      <div className={of > FEW ? 'contents max-lg:block max-lg:order-first' : 'contents'}>
+        {today}
+      </div>
     </div>
   );
 }

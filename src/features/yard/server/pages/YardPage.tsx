@@ -18,6 +18,7 @@ import { loadPageContext, type PageContext } from '@/features/frame/server/queri
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
 import { storeDue } from '@/features/store/server/queries';
+import { filterOf, queryOf, type YardFilter } from '../../filter';
 import { yardScreen } from '../../view';
 
 const TWO_DAYS_MS = 172_800_000;
@@ -28,7 +29,7 @@ type Shown = {
 };
 const shown = createSharedWork<Shown>();
 
-async function workOut(s: PageContext, wholeDay: boolean): Promise<Shown> {
+async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): Promise<Shown> {
   const { work } = s.siteState;
   const tasks = tasksOf(
     s.board.map(cardOf),
@@ -43,25 +44,37 @@ async function workOut(s: PageContext, wholeDay: boolean): Promise<Shown> {
     s.locale,
   );
   return {
-    screen: yardScreen(s.board, s.locale),
+    screen: yardScreen(s.board, s.locale, filter),
     day: tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
   };
 }
 
 /** The yard and its day, worked out once a minute for all who look at it while nobody logs anything. */
-function loadShown(s: PageContext, wholeDay: boolean): Promise<Shown> {
-  const who = [s.site.id, speechCode(currentSpeech()), wholeDay].join(' ');
+function loadShown(s: PageContext, wholeDay: boolean, filter: YardFilter): Promise<Shown> {
+  const who = [s.site.id, speechCode(currentSpeech()), wholeDay, queryOf(filter)].join(' ');
   const asOf = `${s.asOf} ${Math.floor(s.now / MS.minute)}`;
-  return shown(who, asOf, () => workOut(s, wholeDay));
+  return shown(who, asOf, () => workOut(s, wholeDay, filter));
+}
+
+/** What an address asks for; where it asks for nothing, what was chosen last on this device. */
+function filterAsked(
+  asked: Readonly<Record<string, string | string[] | undefined>>,
+  chosen: string,
+): YardFilter {
+  const own = Object.entries(asked).filter(
+    (pair): pair is [string, string] => typeof pair[1] === 'string' && pair[0] !== 'day',
+  );
+  return filterOf(own.length > 0 ? new URLSearchParams(own).toString() : chosen);
 }
 
 export async function YardPage({
   searchParams,
 }: {
-  searchParams: Promise<{ readonly day?: string | string[] }>;
+  searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;
 }) {
-  const s = await loadPageContext();
-  const { screen, day } = await loadShown(s, (await searchParams).day === 'all');
+  const [asked, s] = [await searchParams, await loadPageContext()];
+  const filter = filterAsked(asked, s.prefs.yard);
+  const { screen, day } = await loadShown(s, asked.day === 'all', filter);
   const today = day && <Today view={day} by={s.prefs.by} />;
   const sky = (
     <AirStrip
@@ -73,7 +86,11 @@ export async function YardPage({
   );
   return (
     <PageShell s={s} place="yard" sky={sky}>
-      {s.board.length > 0 ? <Yard {...screen} today={today} /> : <EmptyYard today={today} />}
+      {s.board.length > 0 ? (
+        <Yard {...screen} filter={filter} today={today} />
+      ) : (
+        <EmptyYard today={today} />
+      )}
     </PageShell>
   );
 }
