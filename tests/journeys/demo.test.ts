@@ -45,7 +45,7 @@ test('twelve heaps; the verdict on the screen is the core’s; units and light s
   expect(await page.$$eval('main ul > li', (els) => els.length)).toBe(11);
   // The twelfth has gone out: its bay is free, and it is found under Records.
   await press(page, 'One finished batch: see Records');
-  await waitText(page, 'main', /Finished batches[^]*L Lapwing/);
+  await waitText(page, 'main', /L Lapwing[^]*finished/);
   await openEgret(page);
   const file = parseBatchFile(
     JSON.parse(await page.evaluate(async () => (await fetch(`${location.pathname}/file`)).text())),

@@ -1,4 +1,7 @@
-import type { Page } from 'puppeteer-core';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { layUpDemo } from '../../demo/lay-up';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
@@ -111,7 +114,7 @@ test('a week of paper: thirty-five readings by the keyboard alone, one asked abo
   await open(page, `${app.base}/batch/${batches.Ibis}/paper`);
   await waitText(page, 'main', /Paper sheet: Ibis/);
   await fill(page, 'Who', 'Jo');
-  await page.focus('[aria-label="Time, row 1"]');
+  await page.focus('[aria-label="Ibis: time, row 1"]');
   const points = before.plan.length;
   for (let day = 7; day >= 1; day -= 1) {
     const [date, clock] = localInput(site.timeZone, Date.now() - day * MS.day).split('T') as [
@@ -137,3 +140,123 @@ test('a week of paper: thirty-five readings by the keyboard alone, one asked abo
   expect(errors).toEqual([]);
   await close();
 }, 120_000);
+
+test('the clipboard of the whole site: batch after batch by the keyboard, saved in one act', async () => {
+  const { page, errors, close } = await app.page();
+  const names = ['Curlew', 'Finch'] as const;
+  const count = async (name: string): Promise<number> =>
+    foldBatch(await logRepo(app.database.app).ofBatch(batchId(batches[name]!))).readings.length;
+  const before = await Promise.all(names.map(count));
+  await open(page, `${app.base}/paper`);
+  await waitText(page, 'main', /Paper sheet of the whole site[^]*Curlew/);
+  await fill(page, 'Who', 'Jo');
+  const [day, clock] = localInput(site.timeZone, Date.now() - MS.hour).split('T');
+  for (const name of names) {
+    await page.focus(`[aria-label="${name}: time, row 1"]`);
+    await page.keyboard.type(`${day} ${clock}`);
+    for (const c of ['60', '58', '59']) {
+      await page.keyboard.press('Enter');
+      await page.keyboard.type(c);
+    }
+  }
+  for (;;) {
+    // What a value is asked about is answered as it was read.
+    const asked = await page.$$('[data-testid=questions] button');
+    if (asked.length === 0) break;
+    await asked[0]!.click();
+    await page.waitForFunction(
+      (n: number) => document.querySelectorAll('[data-testid=questions] button').length < n,
+      {},
+      asked.length,
+    );
+  }
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Save 6 readings');
+  await page.waitForFunction(() => location.pathname === '/');
+  expect(await Promise.all(names.map(count))).toEqual(before.map((n) => n + 3));
+  expect(errors).toEqual([]);
+  await close();
+}, 120_000);
+
+test('a logger’s table goes into a batch; sent again it is answered as done, and its columns are remembered', async () => {
+  const { page, errors, close } = await app.page();
+  const state = async () =>
+    foldBatch(await logRepo(app.database.app).ofBatch(batchId(batches.Curlew!)));
+  const before = (await state()).readings.length;
+  const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'logger-')), 'logger.csv');
+  const at = (h: number): string => localInput(site.timeZone, Date.now() - h * MS.hour);
+  const rows = [9, 8, 7].map((h) => `${at(h).replace('T', ' ')},61.5,57.25,3.6`);
+  fs.writeFileSync(file, ['time,Sensor A,Sensor B,Battery', ...rows].join('\n'));
+  const choose = async (): Promise<void> => {
+    const input = (await page.waitForSelector(
+      'input[type=file]',
+    )) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(file);
+    await waitText(page, 'main', /Which point is which/);
+  };
+  const points = (await state()).plan;
+  const pick = (name: string, point: string): Promise<string[]> =>
+    page
+      .waitForSelector(`xpath///label[starts-with(normalize-space(.), "${name}")]//select`)
+      .then((select) => (select as ElementHandle<HTMLSelectElement>).select(point));
+  await open(page, `${app.base}/batch/${batches.Curlew}/import`);
+  await choose();
+  await waitText(page, '[data-testid=missing]', /Say which point of the batch each column is/);
+  await pick('Sensor A', points[0]!.id);
+  await pick('Sensor B', points[1]!.id);
+  await fill(page, 'Who imports it', 'Jo');
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Import 6 readings');
+  await waitText(page, 'main', /Added 6 readings\. None of them was there before/);
+  expect((await state()).readings.length).toBe(before + 6);
+
+  await open(page, `${app.base}/batch/${batches.Curlew}/import`);
+  await choose();
+  await press(page, 'Import 6 readings');
+  await waitText(page, 'main', /Added 0 readings\. 6 were there already/);
+  expect((await state()).readings.length).toBe(before + 6);
+  expect(errors).toEqual([]);
+  await close();
+}, 120_000);
+
+test('the palette goes to a batch by a few letters of its name, and finds what it does not know', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, app.base);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('k');
+  await page.keyboard.up('Control');
+  await page.waitForSelector('[cmdk-input]');
+  await waitText(page, '[cmdk-list]', /Egret/);
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.type('egr');
+  await waitText(page, '[cmdk-item][data-selected=true]', /egr|Egret/);
+  await page.click(`[cmdk-item][data-value^="Egret"]`);
+  await waitText(page, 'h1', /Egret/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
+test('batches are filtered; it sticks on the device, and its address shows the same to others', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, app.base);
+  await page.waitForSelector('form[aria-label="Which batches"]');
+  await page.select('form[aria-label="Which batches"] select', 'met');
+  await waitText(page, 'main', /\d+ of \d+ shown\./);
+  expect(page.url()).toMatch(/show=met/);
+  const shown = await textOf(page, 'section ul');
+  expect(shown).toMatch(/Bittern/);
+  expect(shown).not.toMatch(/Heron/);
+  // One in danger stays in sight.
+  expect(shown).toMatch(/Goshawk/);
+  expect(await axe(page)).toEqual([]);
+  await open(page, app.base);
+  await waitText(page, 'main', /\d+ of \d+ shown\./);
+  await press(page, 'Show all');
+  await page.waitForFunction(() => /Heron/.test(document.querySelector('main')?.textContent ?? ''));
+  const other = await app.page();
+  await open(other.page, `${app.base}/?show=met`);
+  await waitText(other.page, 'main', /\d+ of \d+ shown\./);
+  expect(errors).toEqual([]);
+  await other.close();
+  await close();
+}, 90_000);

@@ -269,6 +269,35 @@ export const PLACES = {
     },
     nav: 'none',
   },
+  loads: {
+    href: '/store/loads',
+    get name() {
+      return say('terms.allLoads');
+    },
+    nav: 'none',
+  },
+  paper: {
+    href: '/paper',
+    get name() {
+      return say('terms.paperSheet');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.paperSheetAbout');
+    },
+    key: 'd',
+  },
+  entries: {
+    href: '/entries',
+    get name() {
+      return say('terms.allEntries');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.allEntriesAbout');
+    },
+    key: 'j',
+  },
   materials: {
     href: '/store/materials',
     get name() {

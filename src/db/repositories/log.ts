@@ -166,6 +166,18 @@ export const logRepo = (db: Db) => ({
       .limit(most);
     return (await found.execute()).map(toEntry);
   },
+  /** Entries of a site that happened before an instant, the latest first. */
+  async latest(site: string, before: number, most: number): Promise<Entry[]> {
+    const found = db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('site', '=', site)
+      .where('at', '<=', new Date(before))
+      .orderBy('at', 'desc')
+      .orderBy('seq', 'desc')
+      .limit(most);
+    return (await found.execute()).map(toEntry);
+  },
   /** A batch's own entries from a place of the log on. */
   async ofBatchFrom(batch: BatchId, seq: number): Promise<Entry[]> {
     return (

@@ -145,3 +145,16 @@ export function logLines(
     };
   });
 }
+
+/** An entry in the table of the whole site. */
+export type EntryRow = {
+  readonly id: string;
+  readonly at: number;
+  readonly when: string;
+  /** The name of its batch; '': it speaks of the site. */ readonly batch: string;
+  readonly batchId: string | null;
+  readonly title: string;
+  readonly detail: string;
+  readonly by: string;
+  /** It, or a part of it, was corrected or voided since. */ readonly voided: boolean;
+};

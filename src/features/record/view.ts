@@ -1,3 +1,4 @@
+import { localParts } from '@/core/quantity/calendar';
 import { isShape } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
 import { say } from '@/messages/say';
@@ -642,6 +643,10 @@ export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale
       name: d.name ?? d.code,
       building: d.builtAt === null,
       gone: isGone(d.situation),
+      /** The year that it was built in: a site speaks of its seasons by it. */
+      season: String(localParts(timeZone, d.builtAt ?? d.openedAt).year),
+      builtAt: d.builtAt ?? d.openedAt,
+      place: positionText(d.position),
       proven: lead?.status === 'proven',
       built: d.builtAt === null ? say('record.stillBeingBuilt') : dayText(timeZone, d.builtAt),
       rule: lead?.title ?? '',

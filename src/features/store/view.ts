@@ -546,3 +546,20 @@ export function suppliersView(
     },
   };
 }
+
+/** Every load of the site, for the table of all loads. */
+export const loadRows = (store: StoreState, { timeZone }: Locale) =>
+  store.loads.map((l) => ({
+    id: l.id,
+    at: l.at,
+    day: dayText(timeZone, l.at),
+    season: String(localParts(timeZone, l.at).year),
+    name: l.load.what ?? l.material.name,
+    supplier: l.load.supplier ?? '',
+    amount: amountText(l.load.amount),
+    litres: l.litres ?? -1,
+    left: l.leftLitres === null ? say('store.notKnown') : litresText(l.leftLitres),
+    leftLitres: l.leftLitres ?? -1,
+    where: l.where ?? '',
+  }));
+export type LoadRow = ReturnType<typeof loadRows>[number];

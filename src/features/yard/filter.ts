@@ -2,7 +2,7 @@ import { METHODS, type Method } from '@/core/evidence/types';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { MS } from '@/core/quantity/instant';
 import { positionShort } from '@/core/words/position';
-import type { Plot } from './view';
+import type { Plot } from './plot';
 
 /** Which batches of a site are shown, and in which order: it can be linked to, and sticks on a device. */
 
@@ -17,12 +17,12 @@ export const SHOWS = [
 ] as const;
 export type Show = (typeof SHOWS)[number];
 export const ORDERS = ['place', 'urgency', 'youngest', 'oldest', 'unread-longest'] as const;
-export type Order = (typeof ORDERS)[number];
+export type YardOrder = (typeof ORDERS)[number];
 export type YardFilter = {
   readonly show: Show;
   /** Null: any. */ readonly method: Method | null;
   /** A word of the place, such as the name of a windrow; '': anywhere. */ readonly place: string;
-  readonly order: Order;
+  readonly order: YardOrder;
 };
 export const NO_FILTER: YardFilter = { show: 'all', method: null, place: '', order: 'place' };
 
@@ -69,7 +69,7 @@ const SHOWN: Readonly<Record<Show, (listed: Listed, now: number) => boolean>> = 
 const urgency = ({ plot }: Listed): number => (plot.advice.danger ? 0 : plot.advice.urgent ? 1 : 2);
 const age = ({ d }: Listed): number => d.builtAt ?? d.openedAt;
 const lastRead = ({ d }: Listed): number => d.latest?.at ?? -Infinity;
-const BY: Readonly<Record<Order, ((a: Listed, b: Listed) => number) | null>> = {
+const BY: Readonly<Record<YardOrder, ((a: Listed, b: Listed) => number) | null>> = {
   place: null,
   urgency: (a, b) => urgency(a) - urgency(b),
   youngest: (a, b) => age(b) - age(a),
@@ -89,7 +89,7 @@ export function applyFilter(
   const wanted = place.toLowerCase();
   const kept = listed.filter(
     (x) =>
-      x.plot.advice.danger ||
+      x.plot.advice.danger === true ||
       (SHOWN[show](x, now) &&
         (method === null || x.d.method === method) &&
         positionShort(x.d.position).toLowerCase().includes(wanted)),

@@ -17,20 +17,9 @@ import { MS } from '@/core/quantity/instant';
 import { adviceWords, type AdviceWords } from '@/core/advice/words';
 import type { Locale } from '@/core/words/note';
 import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
+import type { Plot } from './plot';
 import { applyFilter, NO_FILTER, type Listed, type YardFilter } from './filter';
 import { firstOf } from '@/core/quantity/present';
-
-/** A plot of the yard: what stands in a bay, how far it is, what to do. */
-export type Plot = {
-  readonly id: string;
-  readonly name: string;
-  readonly place: string;
-  readonly volume: string;
-  readonly foot: string;
-  readonly head: string;
-  readonly sub: string;
-  readonly advice: AdviceWords;
-};
 
 /** What a rule that leads comes to, in a line. */
 function leadText(

@@ -22,4 +22,5 @@ export const enApp = {
   buildSheet: 'Build sheet',
   load: 'Load',
   paperSheet: 'Paper sheet',
+  importReadings: 'Import readings',
 } as const;

@@ -164,4 +164,5 @@ export const enBatch = {
   sampleSays: 'This batch is made up. Nothing of it is saved: leave this page and it is gone.',
   startYourOwn: 'Start your own batch',
   throwTheSampleAway: 'Throw the sample away',
+  importReadings: 'Import readings (CSV, Excel)',
 } as const;

@@ -64,4 +64,27 @@ export const enBring = {
   sayWhenLastRawMaterial: 'Say when the last raw material went in.',
   readingAndJudging: 'Reading and judging…',
   readings: '{readings, plural, one {# reading} other {# readings}}',
+  isNoWorkbook:
+    '{name} is not a workbook that can be read. Save it as .xlsx or as CSV, and choose it again.',
+  isABatchFile:
+    '{name} is a whole batch file. Import it under Import: it becomes a batch of its own.',
+  readingsOf: '{n, plural, one {# reading} other {# readings}} from a file',
+  addedAndHad:
+    'Added {added, plural, one {# reading} other {# readings}}. {had, plural, =0 {None of them was there before.} one {# was there already.} other {# were there already.}}',
+  noConnectionTryAgain:
+    'There is no connection to the server. Nothing was imported; try again when there is a signal.',
+  importInto: 'Import readings into {name}',
+  csvOrWorkbook:
+    'A CSV file or an Excel workbook (.xlsx): one row for each reading, or one row for each time with a column for each point. How its columns are read is remembered on this device. Readings that the batch has already are left out.',
+  chooseAFile: 'Choose a file',
+  takenWith: 'Taken with',
+  asTheFileSays: 'as the file says',
+  lineReason: 'Line {line, number}: {reason}',
+  whoImports: 'Who imports it',
+  importReadings: 'Import {n, plural, one {# reading} other {# readings}}',
+  correctTheFileFirst:
+    '{bad, plural, one {One line} other {# lines}} cannot be read. Correct the file and choose it again, or change how it is read.',
+  sayWhichPoint: 'Say which point of the batch each column is.',
+  whichPointIsWhich: 'Which point is which',
+  leaveItOut: 'leave it out',
 } as const;

@@ -33,4 +33,10 @@ export const enControls = {
   notAPicture: '‘{name}’ is not a picture that this phone can open. Choose a photo.',
   photoNotMadeSmaller: '‘{name}’ could not be made smaller on this phone. Take it again.',
   correctWhatIsMarkedAbove: 'Correct what is marked above.',
+  filterByWord: 'Filter by any word',
+  rowsShown: '{shown, number} of {of, number} rows',
+  all: 'all',
+  tickAllShown: 'Tick all that are shown',
+  tickRow: 'Tick {row}',
+  exportRows: 'Export {rows, plural, one {# row} other {# rows}} (CSV)',
 } as const;

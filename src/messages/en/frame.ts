@@ -43,4 +43,11 @@ export const enFrame = {
   metric: 'Metric',
   us: 'US units',
   uk: 'UK units',
+  goToDoOrFind: 'Go to, do, or find',
+  nothingCalledSo: 'Nothing is called so.',
+  findEverywhere: 'Search everywhere for “{typed}”',
+  batches: 'Batches',
+  typeReadingsOf: 'Type temperatures of {name}',
+  doIt: 'Do',
+  goTo: 'Go to',
 } as const;

@@ -452,4 +452,13 @@ export const enLog = {
   flies: 'flies',
   rats: 'rats',
   otherPests: 'other pests',
+  when: 'When',
+  batch: 'Batch',
+  wholeSite: 'the whole site',
+  whatHappened: 'What happened',
+  correctedSince: '(corrected since)',
+  details: 'Details',
+  upToAndIncluding: 'Up to and including',
+  printThisTable: 'Print this table',
+  olderEntriesByDay: 'Older entries: choose a day above.',
 } as const;

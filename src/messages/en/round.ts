@@ -216,10 +216,9 @@ export const enRound = {
   printBlankSheet: 'Print a blank sheet',
   paperHowTo:
     'Type the readings as they are on the paper: a row for each time, a column for each point. Enter goes right, the arrow keys up and down. You can also paste from a spreadsheet. Everything you type is kept on this device until you save it.',
-  paperGrid: 'Readings on paper, scrolls sideways',
-  paperTimeOfRow: 'Time, row {row, number}',
+  paperTimeOfRow: '{name}: time, row {row, number}',
   paperTimeExample: '11/24 7:10',
-  paperCell: '{place}, row {row, number}',
+  paperCell: '{name}: {place}, row {row, number}',
   paperTimeNotRead:
     '‘{text}’ is not a time. Type day and clock, such as 11/24 7:10, or the clock alone for the same day.',
   paperTimeInFuture: 'This time is in the future.',
@@ -227,4 +226,6 @@ export const enRound = {
   paperAnswerFirst: 'Answer or correct what is marked first.',
   paperSave: 'Save {readings, plural, one {# reading} other {# readings}}',
   laterEntryMarkedLate: 'The log shows both times, and marks what comes in more than a day later',
+  paperSheetOfSite: 'Paper sheet of the whole site',
+  noBatchToRead: 'No batch to read yet.',
 } as const;

@@ -332,4 +332,10 @@ export const enStore = {
   inStock: 'In stock',
   tested: 'tested',
   changedOnly: 'changed',
+  receivedOn: 'Received',
+  place: 'Place',
+  season: 'Season',
+  allLoads: 'All loads',
+  leftNow: 'Left',
+  supplier: 'Supplier',
 } as const;

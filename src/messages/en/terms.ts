@@ -400,4 +400,9 @@ export const enTerms = {
   limitsOrder: 'warn, act and danger must each be above the one before',
   getStarted: 'Get started',
   sampleBatch: 'Sample batch',
+  allLoads: 'All loads',
+  allEntries: 'Log',
+  allEntriesAbout: 'Every entry of the site: filter, sort, print, export',
+  paperSheet: 'Paper sheet',
+  paperSheetAbout: 'Type a week of readings, or print a blank sheet',
 } as const;

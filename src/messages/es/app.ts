@@ -23,4 +23,5 @@ export const esApp = {
   buildSheet: 'Hoja de armado',
   load: 'Carga',
   paperSheet: 'Hoja de papel',
+  importReadings: 'Importar lecturas',
 };

@@ -162,4 +162,5 @@ export const esBatch = {
   sampleSays: 'Este lote es inventado. Nada se guarda: sal de esta página y desaparece.',
   startYourOwn: 'Empieza tu propio lote',
   throwTheSampleAway: 'Tirar el ejemplo',
+  importReadings: 'Importar lecturas (CSV, Excel)',
 };

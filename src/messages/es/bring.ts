@@ -63,4 +63,27 @@ export const esBring = {
   sayWhenLastRawMaterial: 'Indica cuándo entró el último material crudo.',
   readingAndJudging: 'Leyendo y juzgando…',
   readings: '{readings, plural, one {# lectura} other {# lecturas}}',
+  isNoWorkbook:
+    '{name} no es un libro que se pueda leer. Guárdalo como .xlsx o CSV y elígelo otra vez.',
+  isABatchFile:
+    '{name} es un archivo de lote completo. Impórtalo en Importar: será un lote propio.',
+  readingsOf: '{n, plural, one {# lectura} other {# lecturas}} de un archivo',
+  addedAndHad:
+    '{added, plural, one {Se agregó # lectura} other {Se agregaron # lecturas}}. {had, plural, =0 {Ninguna estaba antes.} one {# ya estaba.} other {# ya estaban.}}',
+  noConnectionTryAgain:
+    'No hay conexión con el servidor. No se importó nada; intenta de nuevo con señal.',
+  importInto: 'Importar lecturas a {name}',
+  csvOrWorkbook:
+    'Un archivo CSV o un libro de Excel (.xlsx): una fila por lectura, o una fila por hora con una columna por punto. Este dispositivo recuerda cómo se leen sus columnas. Las lecturas que el lote ya tiene se omiten.',
+  chooseAFile: 'Elige un archivo',
+  takenWith: 'Tomadas con',
+  asTheFileSays: 'lo que diga el archivo',
+  lineReason: 'Línea {line, number}: {reason}',
+  whoImports: 'Quién importa',
+  importReadings: 'Importar {n, plural, one {# lectura} other {# lecturas}}',
+  correctTheFileFirst:
+    '{bad, plural, one {Una línea no se puede} other {# líneas no se pueden}} leer. Corrige el archivo y elígelo otra vez, o cambia cómo se lee.',
+  sayWhichPoint: 'Di qué punto del lote es cada columna.',
+  whichPointIsWhich: 'Qué punto es cuál',
+  leaveItOut: 'omitir',
 };

@@ -31,4 +31,10 @@ export const esControls = {
   notAPicture: '‘{name}’ no es una imagen que este teléfono pueda abrir. Elige una foto.',
   photoNotMadeSmaller: '‘{name}’ no se pudo reducir en este teléfono. Tómala otra vez.',
   correctWhatIsMarkedAbove: 'Corrige lo señalado arriba.',
+  filterByWord: 'Filtrar por palabra',
+  rowsShown: '{shown, number} de {of, number} filas',
+  all: 'todos',
+  tickAllShown: 'Marcar todas las que se ven',
+  tickRow: 'Marcar {row}',
+  exportRows: 'Exportar {rows, plural, one {# fila} other {# filas}} (CSV)',
 };

@@ -43,4 +43,11 @@ export const esFrame = {
   metric: 'Métrico',
   us: 'EE. UU.',
   uk: 'Reino Unido',
+  goToDoOrFind: 'Ir a, hacer o buscar',
+  nothingCalledSo: 'Nada se llama así.',
+  findEverywhere: 'Buscar “{typed}” en todo',
+  batches: 'Lotes',
+  typeReadingsOf: 'Escribir temperaturas de {name}',
+  doIt: 'Hacer',
+  goTo: 'Ir a',
 };

@@ -454,4 +454,13 @@ export const esLog = {
   flies: 'moscas',
   rats: 'ratas',
   otherPests: 'otras plagas',
+  when: 'Cuándo',
+  batch: 'Lote',
+  wholeSite: 'todo el sitio',
+  whatHappened: 'Qué pasó',
+  correctedSince: '(corregido después)',
+  details: 'Detalles',
+  upToAndIncluding: 'Hasta el día',
+  printThisTable: 'Imprimir esta tabla',
+  olderEntriesByDay: 'Registros anteriores: elige un día arriba.',
 };

@@ -217,10 +217,9 @@ export const esRound = {
   printBlankSheet: 'Imprimir una hoja en blanco',
   paperHowTo:
     'Escribe las lecturas como están en el papel: una fila por hora, una columna por punto. Enter va a la derecha; las flechas, arriba y abajo. También puedes pegar desde una hoja de cálculo. Lo que escribes queda en este aparato hasta que lo guardes.',
-  paperGrid: 'Lecturas en papel, se desplaza de lado',
-  paperTimeOfRow: 'Hora, fila {row, number}',
+  paperTimeOfRow: '{name}: hora, fila {row, number}',
   paperTimeExample: '24/11 7:10',
-  paperCell: '{place}, fila {row, number}',
+  paperCell: '{name}: {place}, fila {row, number}',
   paperTimeNotRead:
     '‘{text}’ no es una hora. Escribe día y hora, como 24/11 7:10, o solo la hora para el mismo día.',
   paperTimeInFuture: 'Esta hora está en el futuro.',
@@ -229,4 +228,6 @@ export const esRound = {
   paperSave: 'Guardar {readings, plural, one {# lectura} other {# lecturas}}',
   laterEntryMarkedLate:
     'La bitácora muestra ambas horas y marca lo que llega con más de un día de retraso',
+  paperSheetOfSite: 'Hoja de papel de todo el sitio',
+  noBatchToRead: 'Todavía no hay lotes que medir.',
 };

@@ -331,4 +331,10 @@ export const esStore = {
   inStock: 'En existencia',
   tested: 'probado',
   changedOnly: 'modificado',
+  receivedOn: 'Recibida',
+  place: 'Lugar',
+  season: 'Temporada',
+  allLoads: 'Todas las cargas',
+  leftNow: 'Queda',
+  supplier: 'Proveedor',
 };

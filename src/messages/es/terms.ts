@@ -400,4 +400,9 @@ export const esTerms = {
   limitsOrder: 'vigilar, actuar y peligro deben ser cada uno mayor que el anterior',
   getStarted: 'Empezar',
   sampleBatch: 'Lote de ejemplo',
+  allLoads: 'Todas las cargas',
+  allEntries: 'Registro',
+  allEntriesAbout: 'Todo lo registrado: filtrar, ordenar, imprimir, exportar',
+  paperSheet: 'Hoja de papel',
+  paperSheetAbout: 'Escribir una semana de lecturas, o imprimir una hoja en blanco',
 };

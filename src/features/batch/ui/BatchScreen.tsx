@@ -286,6 +286,9 @@ export const BatchLinks = ({ id }: { id: string }) => (
       <Link prefetch={false} className="link" href={`/batch/${id}/paper`}>
         {say('batch.typePaperSheet')}
       </Link>
+      <Link prefetch={false} className="link" href={`/batch/${id}/import`}>
+        {say('batch.importReadings')}
+      </Link>
       <Link prefetch={false} className="link" href={`/compare?h=${id}`}>
         {say('batch.compareWithOthers')}
       </Link>

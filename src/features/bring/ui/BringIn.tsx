@@ -8,7 +8,8 @@ import { remember } from '@/ui/remember';
 import { NO_CHOICES } from '../rules-to-keep';
 import { BadRows, BroughtForm, type BroughtDraft } from './BroughtForm';
 import { TableFields } from './TableFields';
-import { useBrought, type BroughtHandle, type Dropped } from './useBrought';
+import { useBrought, type BroughtHandle } from './useBrought';
+import type { Dropped } from './read-dropped';
 import { useBroughtPreview } from './usePreview';
 
 type Props = {

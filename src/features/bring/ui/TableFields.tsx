@@ -34,7 +34,7 @@ function ZoneField({ options, setOptions, zones }: ReadingProps) {
 }
 
 /** How the table is to be read. */
-function ReadingFields({ options, setOptions, zones }: ReadingProps) {
+export function ReadingFields({ options, setOptions, zones }: ReadingProps) {
   return (
     <>
       <Choices
@@ -117,7 +117,7 @@ function BatchFields({ batch, setBatch }: Pick<FieldsProps, 'batch' | 'setBatch'
 }
 
 /** The head of the file as it was read, to see whether the columns are what they are taken for. */
-const FirstRows = ({ rows }: { rows: readonly string[][] }) => (
+export const FirstRows = ({ rows }: { rows: readonly (readonly string[])[] }) => (
   <div
     className="overflow-x-auto"
     tabIndex={0}

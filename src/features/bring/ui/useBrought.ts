@@ -1,15 +1,9 @@
 'use client';
-import { say } from '@/messages/say';
-import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Brought } from '@/core/formats/bring';
+import { readDropped, type Dropped } from './read-dropped';
 import { guessShape, type CsvOptions } from '@/core/formats/csv-readings';
-
-export type Dropped = { readonly name: string } & (
-  | { readonly kind: 'file'; readonly text: string }
-  | { readonly kind: 'csv'; readonly rows: string[][] }
-);
 
 /** What a table of readings does not say of its batch. */
 export type BroughtBatch = {
@@ -18,21 +12,6 @@ export type BroughtBatch = {
   readonly method: 'turned' | 'static' | 'vessel';
   readonly builtLocal: string;
 };
-
-/** Reads a file as a batch file or as a table; a text: what is wrong with it. */
-async function readDropped(file: File): Promise<Dropped | string> {
-  let text: string;
-  try {
-    text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
-  } catch {
-    return say('bring.isNotUtf8Text', { name: file.name });
-  }
-  if (/^\s*[{[]/.test(text.replace(/^\uFEFF/, ''))) return { kind: 'file', name: file.name, text };
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
-  if (data.length < 2 || (data[0]?.length ?? 0) < 2)
-    return say('bring.isNeitherBatchFileNor', { name: file.name });
-  return { kind: 'csv', name: file.name, rows: data };
-}
 
 /** What was dropped, with what is said of it; each file has an id of its own, so that it is kept once. */
 export function useBrought(start: {

@@ -2,11 +2,14 @@
 import { say } from '@/messages/say';
 import { sayAnew } from './Switches';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
 import { keyHelp, placeByKey, PLACES } from '@/core/words/places';
 import { remember } from '@/ui/remember';
 import { Sheet } from '@/ui/Sheet';
 import { keysOff, switchKeys, useKeys, usePlaceKeys } from '@/ui/useKeys';
+
+const Palette = dynamic(() => import('./Palette').then((m) => m.Palette), { ssr: false });
 
 const placeKeys = () => keyHelp();
 const listKeys = () =>
@@ -15,6 +18,7 @@ const listKeys = () =>
     [placeKeys().keys, placeKeys().places],
     ['U', say('frame.cOrF')],
     ['/', say('frame.searchKey')],
+    ['Ctrl K', say('frame.goToDoOrFind')],
     ['?', say('frame.thisList')],
     ['R T W A J S N', say('frame.onBatchTemperaturesTurnedWatered')],
     ['C', say('frame.onBatchBeingBuiltFinish')],
@@ -32,6 +36,7 @@ export function Keys({
 }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
+  const [palette, setPalette] = usePaletteKey();
   usePlaceKeys((key) => {
     const place = placeByKey(key);
     if (place) router.push(place.href);
@@ -70,8 +75,24 @@ export function Keys({
         </dl>
         <OffSwitch />
       </Sheet>
+      {palette !== null && <Palette open={palette} onOpenChange={setPalette} />}
     </>
   );
+}
+
+/** Whether the palette is open; null: it was never asked for, and is not loaded. */
+function usePaletteKey(): [boolean | null, (open: boolean) => void] {
+  const [open, setOpen] = useState<boolean | null>(null);
+  useEffect(() => {
+    const listen = (e: KeyboardEvent): void => {
+      if (e.key.toLowerCase() !== 'k' || !(e.ctrlKey || e.metaKey) || e.altKey) return;
+      e.preventDefault();
+      setOpen((was) => !was);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+  return [open, setOpen];
 }
 
 function OffSwitch() {

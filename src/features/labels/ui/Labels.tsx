@@ -15,8 +15,18 @@ export type Flag = {
 };
 
 /** Flags to print: which heaps, on which sheet, with an address that a phone in the yard reaches. */
-export function Labels({ flags, origin }: { flags: readonly Flag[]; origin: string }) {
-  const [chosen, setChosen] = useState<readonly string[]>(flags.map((f) => f.id));
+export function Labels({
+  flags,
+  origin,
+  wanted,
+}: {
+  flags: readonly Flag[];
+  origin: string;
+  /** Those chosen at first; empty: all. */ wanted: readonly string[];
+}) {
+  const [chosen, setChosen] = useState<readonly string[]>(
+    flags.map((f) => f.id).filter((id) => wanted.length === 0 || wanted.includes(id)),
+  );
   const [sheetId, setSheetId] = useState('a4-8');
   const [base, setBase] = useState(origin);
   const [skip, setSkip] = useState('0');

@@ -10,19 +10,11 @@ import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quan
 import { KeepBar } from '@/entry/ui/parts';
 import { useEntry, submitEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
-import { useDraftSaved, useTyped, useTypedFields } from '@/ui/draft';
+import { useDraftSaved, useTypedFields } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
 import { whoIsMissing } from '@/ui/SaveButton';
-import {
-  firstCheckOf,
-  firstReadingProblem,
-  NEW_AIM,
-  STEPS,
-  termsOfAim,
-  type FirstPoint,
-  type Step,
-} from '../first-steps';
+import { NEW_AIM, STEPS, termsOfAim, type AimDraft, type Step } from '../first-steps';
 import {
   closedAt,
   listInputs,
@@ -31,10 +23,11 @@ import {
   readOpenDraft,
   type OpenContext,
   type OpenDraft,
+  type OpenReading,
 } from '../open-draft';
 
 /** What the steps share: the site, and where one goes from here. */
-type StepProps = { readonly site: HeapRef; readonly next: string };
+export type StepProps = { readonly site: HeapRef; readonly next: string };
 
 const purposes = (): readonly { value: Purpose; label: string; hint: string }[] => [
   { value: 'own', label: say('open.forOurOwnBeds'), hint: say('open.nobodyAsksForRule') },
@@ -86,7 +79,7 @@ export function StepFrame({
   );
 }
 
-const useGoOn = (next: string) => {
+export const useGoOn = (next: string) => {
   const router = useRouter();
   const saved = useDraftSaved();
   return (by: string): void => {
@@ -97,19 +90,19 @@ const useGoOn = (next: string) => {
   };
 };
 
-/** What the compost is for: it decides which rules are proposed. */
-export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: string }) {
-  const [draft, set] = useTypedFields(NEW_AIM);
+/** What it is for, what goes in, how it is managed. */
+function PurposeFields({
+  draft,
+  set,
+}: {
+  draft: AimDraft;
+  set: (change: Partial<AimDraft>) => void;
+}) {
   const { purpose, inputs } = draft;
-  const entry = useEntry('site-terms', { ...site, id: '' }, () => undefined);
-  const goOn = useGoOn(
-    `${next}&method=${draft.method}&inputs=${encodeURIComponent(inputs.join(' '))}`,
-  );
   const tick = (input: Input, on: boolean): void =>
     set({ inputs: on ? [...inputs, input] : inputs.filter((x) => x !== input) });
   return (
     <>
-      <h1>{say('open.whatDoYouMakeCompostFor')}</h1>
       <Choices
         label={say('open.itIs')}
         value={purpose}
@@ -147,6 +140,22 @@ export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: st
           { value: 'vessel', label: say('open.inVessel'), hint: say('open.mixedInside') },
         ]}
       />
+    </>
+  );
+}
+
+/** What the compost is for: it decides which rules are proposed. */
+export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: string }) {
+  const [draft, set] = useTypedFields(NEW_AIM);
+  const { purpose, inputs } = draft;
+  const entry = useEntry('site-terms', { ...site, id: '' }, () => undefined);
+  const goOn = useGoOn(
+    `${next}&method=${draft.method}&inputs=${encodeURIComponent(inputs.join(' '))}`,
+  );
+  return (
+    <>
+      <h1>{say('open.whatDoYouMakeCompostFor')}</h1>
+      <PurposeFields draft={draft} set={set} />
       <Field
         label={say('open.yourName')}
         value={entry.by}
@@ -167,11 +176,60 @@ export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: st
   );
 }
 
+type ThermometerDraft = { readonly name: string; readonly stem: string; readonly unit: 'C' | 'F' };
+
+const ThermometerFields = ({
+  draft,
+  set,
+  wrong,
+}: {
+  draft: ThermometerDraft;
+  set: (change: Partial<ThermometerDraft>) => void;
+  /** Its stem is none. */ wrong: boolean;
+}) => (
+  <>
+    <Field
+      label={say('open.nameOnIt')}
+      value={draft.name}
+      maxLength={40}
+      onChange={(e) => set({ name: e.target.value })}
+      hint={say('open.writeItOnTheHandle')}
+    />
+    <Choices
+      label={say('open.itShows')}
+      value={draft.unit}
+      onChange={(u) => {
+        if (u) set({ unit: u });
+      }}
+      options={[
+        { value: 'C', label: '°C' },
+        { value: 'F', label: '°F' },
+      ]}
+    />
+    <Field
+      label={say('open.stemLength')}
+      unit={signOf('cm')}
+      inputMode="decimal"
+      value={draft.stem}
+      onChange={(e) => set({ stem: e.target.value })}
+      problem={
+        wrong
+          ? say('open.aStemIs', {
+              least: shownQuantity('cm', 5, 0),
+              most: shownQuantity('cm', 500, 0),
+              unit: signOf('cm'),
+            })
+          : undefined
+      }
+      hint={say('open.leaveEmptyIfNotKnown')}
+    />
+  </>
+);
+
 /** The thermometer that readings are taken with; more is said of it under Thermometers. */
 export function ThermometerStep({ site, next }: StepProps) {
-  const [name, setName] = useTyped('name', 'T1');
-  const [stem, setStem] = useTyped('stem', '');
-  const [unit, setUnit] = useTyped<'C' | 'F'>('unit', site.unit);
+  const [draft, set] = useTypedFields<ThermometerDraft>({ name: 'T1', stem: '', unit: site.unit });
+  const { name, stem, unit } = draft;
   const entry = useEntry('instrument', { ...site, id: '', name }, () => undefined);
   const goOn = useGoOn(next);
   const stemCm = typedQuantity('cm', stem);
@@ -185,41 +243,7 @@ export function ThermometerStep({ site, next }: StepProps) {
   return (
     <>
       <h1>{say('open.whichThermometerDoYouUse')}</h1>
-      <Field
-        label={say('open.nameOnIt')}
-        value={name}
-        maxLength={40}
-        onChange={(e) => setName(e.target.value)}
-        hint={say('open.writeItOnTheHandle')}
-      />
-      <Choices
-        label={say('open.itShows')}
-        value={unit}
-        onChange={(u) => {
-          if (u) setUnit(u);
-        }}
-        options={[
-          { value: 'C', label: '°C' },
-          { value: 'F', label: '°F' },
-        ]}
-      />
-      <Field
-        label={say('open.stemLength')}
-        unit={signOf('cm')}
-        inputMode="decimal"
-        value={stem}
-        onChange={(e) => setStem(e.target.value)}
-        problem={
-          outOf
-            ? say('open.aStemIs', {
-                least: shownQuantity('cm', 5, 0),
-                most: shownQuantity('cm', 500, 0),
-                unit: signOf('cm'),
-              })
-            : undefined
-        }
-        hint={say('open.leaveEmptyIfNotKnown')}
-      />
+      <ThermometerFields draft={draft} set={set} wrong={outOf} />
       <KeepBar
         entry={entry}
         label={say('open.next')}
@@ -235,6 +259,87 @@ export function ThermometerStep({ site, next }: StepProps) {
     </>
   );
 }
+
+/** Whether its last raw material is in, and since when. */
+const WhenBuilt = ({
+  draft,
+  set,
+  nowLocal,
+}: {
+  draft: OpenDraft;
+  set: (change: Partial<OpenDraft>) => void;
+  nowLocal: string;
+}) => (
+  <>
+    <Choices
+      label={say('open.isLastRawMaterialIn')}
+      value={draft.stage}
+      onChange={(stage) => set({ stage })}
+      options={[
+        {
+          value: 'closed',
+          label: say('open.yesAddingIsFinished'),
+          hint: say('open.theClockRunsFromThen'),
+        },
+        {
+          value: 'building',
+          label: say('open.stillBeingBuilt'),
+          hint: say('open.theClockNotRunningYet'),
+        },
+      ]}
+    />
+    {draft.stage === 'closed' && (
+      <Field
+        label={say('open.whenLastRawMaterialWent')}
+        type="datetime-local"
+        value={draft.builtAt}
+        max={nowLocal}
+        onChange={(e) => set({ builtAt: e.target.value })}
+        hint={say('open.nothingBeforeThisCounts')}
+      />
+    )}
+  </>
+);
+
+const FirstBatchFields = ({
+  draft,
+  set,
+  reading,
+  nowLocal,
+}: {
+  draft: OpenDraft;
+  set: (change: Partial<OpenDraft>) => void;
+  reading: OpenReading;
+  nowLocal: string;
+}) => (
+  <>
+    <div className="grid grid-cols-[110px_1fr] gap-3">
+      <Field
+        label={say('open.code')}
+        value={draft.code}
+        maxLength={24}
+        onChange={(e) => set({ code: e.target.value })}
+        problem={reading.problems.code}
+      />
+      <Field
+        label={say('open.name')}
+        value={draft.name}
+        maxLength={60}
+        onChange={(e) => set({ name: e.target.value })}
+      />
+    </div>
+    <Field
+      label={say('open.aboutHowMuch')}
+      unit={signOf('volume')}
+      inputMode="decimal"
+      value={draft.volume}
+      onChange={(e) => set({ volume: e.target.value })}
+      problem={reading.problems.volume}
+      hint={say('open.leaveEmptyIfNotKnown')}
+    />
+    <WhenBuilt draft={draft} set={set} nowLocal={nowLocal} />
+  </>
+);
 
 /** The first batch, with what was said before taken as its own. */
 export function FirstBatchStep({
@@ -266,113 +371,12 @@ export function FirstBatchStep({
   return (
     <>
       <h1>{say('open.yourFirstBatch')}</h1>
-      <div className="grid grid-cols-[110px_1fr] gap-3">
-        <Field
-          label={say('open.code')}
-          value={draft.code}
-          maxLength={24}
-          onChange={(e) => set({ code: e.target.value })}
-          problem={reading.problems.code}
-        />
-        <Field
-          label={say('open.name')}
-          value={draft.name}
-          maxLength={60}
-          onChange={(e) => set({ name: e.target.value })}
-        />
-      </div>
-      <Field
-        label={say('open.aboutHowMuch')}
-        unit={signOf('volume')}
-        inputMode="decimal"
-        value={draft.volume}
-        onChange={(e) => set({ volume: e.target.value })}
-        problem={reading.problems.volume}
-        hint={say('open.leaveEmptyIfNotKnown')}
-      />
-      <Choices
-        label={say('open.isLastRawMaterialIn')}
-        value={draft.stage}
-        onChange={(stage) => set({ stage })}
-        options={[
-          {
-            value: 'closed',
-            label: say('open.yesAddingIsFinished'),
-            hint: say('open.theClockRunsFromThen'),
-          },
-          {
-            value: 'building',
-            label: say('open.stillBeingBuilt'),
-            hint: say('open.theClockNotRunningYet'),
-          },
-        ]}
-      />
-      {draft.stage === 'closed' && (
-        <Field
-          label={say('open.whenLastRawMaterialWent')}
-          type="datetime-local"
-          value={draft.builtAt}
-          max={site.nowLocal}
-          onChange={(e) => set({ builtAt: e.target.value })}
-          hint={say('open.nothingBeforeThisCounts')}
-        />
-      )}
+      <FirstBatchFields draft={draft} set={set} reading={reading} nowLocal={site.nowLocal} />
       <KeepBar
         entry={entry}
         label={say('open.start', { name: name || say('open.theBatch') })}
         missing={reading.missing ?? whoIsMissing(entry.by)}
         onKeep={start}
-      />
-    </>
-  );
-}
-
-/** The first temperatures of the batch: what was read just now, point by point. */
-export function FirstTemperaturesStep({
-  site,
-  next,
-  points,
-  instruments,
-}: StepProps & {
-  points: readonly FirstPoint[];
-  instruments: readonly { readonly name: string; readonly unit: 'C' | 'F' }[];
-}) {
-  const [cells, setCells] = useTyped<Readonly<Record<string, string>>>('cells', {});
-  const probe = instruments[0] ?? null;
-  const unit = probe?.unit ?? site.unit;
-  const entry = useEntry('round', site, () => undefined);
-  const goOn = useGoOn(next);
-  const data = firstCheckOf(entry.id, points, cells, unit, probe?.name ?? null);
-  const wrong = points.some((p) => firstReadingProblem(cells[p.id] ?? '') !== null);
-  return (
-    <>
-      <h1>{say('open.whatDoesItReadNow')}</h1>
-      <p className="hint max-w-[60ch]">{say('open.pushThermometerWait')}</p>
-      <div className="grid grid-cols-2 gap-3">
-        {points.map((p) => (
-          <Field
-            key={p.id}
-            label={p.label}
-            unit={`°${unit}`}
-            inputMode="decimal"
-            value={cells[p.id] ?? ''}
-            onChange={(e) => setCells({ ...cells, [p.id]: e.target.value })}
-            problem={firstReadingProblem(cells[p.id] ?? '') ?? undefined}
-          />
-        ))}
-      </div>
-      <p className="caution">{say('open.steamBurnsStandUpwind')}</p>
-      <KeepBar
-        entry={entry}
-        label={say('open.saveAndSeeVerdict')}
-        missing={
-          wrong
-            ? say('open.correctTheFigures')
-            : data === null
-              ? say('open.typeAtLeastOneTemperature')
-              : whoIsMissing(entry.by)
-        }
-        onKeep={() => data && entry.save(data, () => goOn(entry.by))}
       />
     </>
   );

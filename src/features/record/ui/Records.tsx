@@ -2,7 +2,9 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState } from 'react';
+import { ExportButton } from '@/ui/ExportButton';
 import { Problems } from '@/ui/Field';
+import { SortTable, type SortColumn } from '@/ui/SortTable';
 import type { RecordRow } from '../view';
 
 type Progress = { readonly bytes: number; readonly of: number } | null;
@@ -37,83 +39,50 @@ async function fetchZip(
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
+const columns = (): readonly SortColumn<RecordRow>[] => [
+  {
+    id: 'batch',
+    title: say('record.batch'),
+    text: (r) => `${r.code} ${r.name}`,
+    cell: (r) => (
+      <Link
+        prefetch={false}
+        className="link font-[650] min-h-target inline-flex items-center"
+        href={r.building ? `/batch/${r.id}` : `/batch/${r.id}/record`}
+      >
+        {r.code} {r.name}
+      </Link>
+    ),
+  },
+  { id: 'season', title: say('record.season'), text: (r) => r.season, choice: true },
+  { id: 'built', title: say('record.builtOn'), text: (r) => r.built, order: (r) => r.builtAt },
+  {
+    id: 'standing',
+    title: say('record.standing'),
+    text: (r) => r.says,
+    order: (r) => (r.proven ? 0 : r.building ? 2 : 1),
+    cell: (r) => <b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`}>{r.says}</b>,
+  },
+  { id: 'rule', title: say('record.ruleFirst'), text: (r) => r.rule, choice: true },
+  { id: 'place', title: say('record.place'), text: (r) => r.place },
+  {
+    id: 'state',
+    title: say('record.onSite'),
+    text: (r) => (r.gone ? say('record.finished') : say('record.active')),
+    choice: true,
+  },
+];
+
 /** Every batch of the site with its record; any number of them as one ZIP for an inspection. */
 export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a4' | 'letter' }) {
-  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const [progress, setProgress] = useState<Progress>(null);
-  const [busy, setBusy] = useState(false);
-  const [done, setDone] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  const can = rows.filter((r) => !r.building);
-  const [standing, finished] = [rows.filter((r) => !r.gone), rows.filter((r) => r.gone)];
-  const tick = (id: string, on: boolean): void => {
-    setDone(false);
-    setTicked((t) => {
-      const n = new Set(t);
-      if (on) n.add(id);
-      else n.delete(id);
-      return n;
-    });
-  };
-  const take = async (): Promise<void> => {
-    setBusy(true);
-    setProblem(null);
-    setDone(false);
-    setProgress(null);
-    try {
-      await fetchZip([...ticked], paper, setProgress);
-      setDone(true);
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : say('record.itCouldNotMade'));
-    } finally {
-      setBusy(false);
-    }
-  };
-  const line = (r: RecordRow) => (
-    <li key={r.id} className="border-b border-rule flex items-center gap-3 min-h-key">
-      <label className="flex gap-3 items-center flex-1 min-h-key min-w-0">
-        <input
-          type="checkbox"
-          className="size-5 flex-none"
-          disabled={r.building}
-          checked={ticked.has(r.id)}
-          onChange={(e) => tick(r.id, e.target.checked)}
-        />
-        <span className="min-w-0">
-          <b className="font-[650]">
-            {r.code} {r.name}
-          </b>{' '}
-          <span className="hint">
-            {r.building
-              ? say('record.stillBeingBuiltNoRecord')
-              : say('record.built', { built: r.built })}
-          </span>
-          {!r.building && (
-            <span className="block text-small">
-              <b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`}>{r.says}</b>{' '}
-              <span className="q">{r.rule}</span>
-            </span>
-          )}
-        </span>
-      </label>
-      {!r.building && (
-        <Link
-          prefetch={false}
-          className="link min-h-target flex items-center"
-          href={`/batch/${r.id}/record`}
-        >
-          {say('record.record')}
-        </Link>
-      )}
-    </li>
-  );
+  const own = columns();
   return (
-    <div className="px-5 py-5 max-w-[980px] flex flex-col gap-4">
+    <div className="px-5 py-5 flex flex-col gap-4">
       <div>
         <h1>{say('record.records')}</h1>
         <p className="mt-2 max-w-[65ch]">{say('record.aRecordSaysWhichRule')}</p>
       </div>
-      {rows.length === 0 && (
+      {rows.length === 0 ? (
         <p>
           {say('record.noBatchYet')}{' '}
           <Link prefetch={false} className="link" href="/open">
@@ -121,44 +90,61 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
           </Link>
           {say('record.andItsRecordBegins')}
         </p>
+      ) : (
+        <SortTable
+          name={say('record.records')}
+          rows={rows}
+          columns={own}
+          first={{ id: 'built', desc: true }}
+          canTick={(r) => !r.building}
+          act={(ticked, all) => (
+            <RecordActs ticked={ticked} all={all} columns={own} paper={paper} />
+          )}
+        />
       )}
-      {can.length > 1 && (
-        <div className="flex gap-5">
-          <button
-            type="button"
-            className="link min-h-target"
-            onClick={() => setTicked(new Set(can.map((r) => r.id)))}
-          >
-            {say('record.tickAll')}
-          </button>
-          <button
-            type="button"
-            className="link min-h-target"
-            onClick={() => setTicked(new Set(can.filter((r) => r.proven).map((r) => r.id)))}
-          >
-            {say('record.tickThoseMetTheirRule')}
-          </button>
-          <button type="button" className="link min-h-target" onClick={() => setTicked(new Set())}>
-            {say('record.tickNone')}
-          </button>
-        </div>
-      )}
-      {standing.length > 0 && (
-        <section aria-labelledby="standing">
-          <h2 id="standing" className="!text-says pb-1">
-            {say('record.activeBatches')}
-          </h2>
-          <ul className="ruled">{standing.map(line)}</ul>
-        </section>
-      )}
-      {finished.length > 0 && (
-        <section aria-labelledby="finished">
-          <h2 id="finished" className="!text-says pb-1">
-            {say('record.finishedBatches')}
-          </h2>
-          <ul className="ruled">{finished.map(line)}</ul>
-        </section>
-      )}
+    </div>
+  );
+}
+
+/** The records of some batches as one ZIP, and how far it is. */
+function useZip(ids: readonly string[], paper: 'a4' | 'letter') {
+  const [progress, setProgress] = useState<Progress>(null);
+  const [busy, setBusy] = useState(false);
+  const [done, setDone] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = async (): Promise<void> => {
+    setBusy(true);
+    setProblem(null);
+    setDone(false);
+    setProgress(null);
+    try {
+      await fetchZip(ids, paper, setProgress);
+      setDone(true);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : say('record.itCouldNotMade'));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { progress, busy, done, problem, take };
+}
+
+/** What is done with the batches that are ticked: their records as one ZIP, their labels, a table. */
+function RecordActs({
+  ticked,
+  all,
+  columns: own,
+  paper,
+}: {
+  ticked: readonly RecordRow[];
+  all: readonly RecordRow[];
+  columns: readonly SortColumn<RecordRow>[];
+  paper: 'a4' | 'letter';
+}) {
+  const ids = ticked.map((r) => r.id);
+  const { progress, busy, done, problem, take } = useZip(ids, paper);
+  return (
+    <>
       <Problems
         list={
           problem === null
@@ -166,19 +152,25 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
             : [{ path: '(zip)', message: say('record.yourTicksStillHereTry', { problem }) }]
         }
       />
-      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper ruled py-3 -mt-4">
+      <div className="flex flex-wrap gap-4 items-center sticky bottom-0 max-sm:bottom-[54px] bg-paper ruled py-3 print:hidden">
         <button
           type="button"
           className="btn key !min-h-glove"
-          disabled={ticked.size === 0 || busy}
+          disabled={ids.length === 0 || busy}
           onClick={() => void take()}
         >
           {busy
             ? say('record.makingTheRecords')
-            : ticked.size === 0
+            : ids.length === 0
               ? say('record.tickABatchFirst')
-              : say('record.downloadOneRecordRecordsAs', { size: ticked.size })}
+              : say('record.downloadOneRecordRecordsAs', { size: ids.length })}
         </button>
+        <ExportButton ticked={ticked} all={all} columns={own} file="batches.csv" />
+        {ids.length > 0 && (
+          <Link prefetch={false} className="btn" href={`/labels?heaps=${ids.join(',')}`}>
+            {say('record.labelsForThese', { size: ids.length })}
+          </Link>
+        )}
         <p aria-live="polite" className="hint">
           {busy && progress
             ? say('record.mbSoFarRecordsIn', {
@@ -190,6 +182,6 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
               : ''}
         </p>
       </div>
-    </div>
+    </>
   );
 }

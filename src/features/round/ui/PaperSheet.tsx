@@ -2,9 +2,7 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import { answerText, doubtText } from '@/core/words/doubt';
-import type { DoubtAnswer } from '@/core/advice/doubt';
+import { useState } from 'react';
 import type { TempUnit } from '@/core/units/units';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
 import { nameForHeap } from '@/core/words/waiting';
@@ -12,19 +10,16 @@ import { submitAllOrQueue } from '@/outbox/keep';
 import { DraftScope, useDraftSaved, useTyped } from '@/ui/draft';
 import { Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
+import { newPaperRow, PaperGrid, PaperQuestions } from './PaperGrid';
 import type { RoundInstrument } from '../offline-round-data';
 import {
   answerKey,
-  cellsOf,
   formOfRow,
-  pasteInto,
   readPaper,
   type PaperAnswers,
-  type PaperQuestion,
   type PaperRow,
   type ReadRow,
 } from '../paper';
-import { createId } from './useRoundWalk';
 
 export type PaperSheetProps = {
   readonly heap: { readonly id: string; readonly name: string };
@@ -39,7 +34,6 @@ export type PaperSheetProps = {
 
 /** Rows of a fresh sheet: a week, once a day. */
 const ROWS = 7;
-const newRow = (): PaperRow => ({ id: createId(), when: '', cells: {} });
 
 /** A paper sheet at the desk: typed by keyboard alone or pasted, checked as it is typed, saved in one act. */
 export function PaperSheet(p: PaperSheetProps) {
@@ -66,7 +60,7 @@ export function PaperSheet(p: PaperSheetProps) {
 
 function Sheet(p: PaperSheetProps) {
   const [rows, setRows] = useTyped<readonly PaperRow[]>('rows', []);
-  const [blank] = useState(() => Array.from({ length: ROWS }, newRow));
+  const [blank] = useState(() => Array.from({ length: ROWS }, newPaperRow));
   const shown = rows.length > 0 ? rows : blank;
   const [answers, setAnswers] = useTyped<PaperAnswers>('answers', {});
   const [probe, setProbe] = useTyped('probe', p.probe ?? '');
@@ -78,8 +72,15 @@ function Sheet(p: PaperSheetProps) {
   return (
     <>
       <Taken {...{ instruments: p.instruments, probe, setProbe, by, setBy }} />
-      <Grid places={p.places} unit={unit} rows={read.rows} onRows={setRows} />
-      <Questions
+      <PaperGrid
+        sheet="one"
+        name={p.heap.name}
+        places={p.places}
+        unit={unit}
+        rows={read.rows}
+        onRows={setRows}
+      />
+      <PaperQuestions
         questions={read.questions}
         onAnswer={(q, answer) => {
           const key = answerKey(q.row, q.place.id);
@@ -111,7 +112,7 @@ function Sheet(p: PaperSheetProps) {
 }
 
 /** With what the readings were taken, and by whom. */
-const Taken = ({
+export const Taken = ({
   instruments,
   probe,
   setProbe,
@@ -169,181 +170,3 @@ function useSavedPaper({ heap }: PaperSheetProps, by: string, probe: string) {
   };
   return { busy, problems, keep };
 }
-
-const cellId = (row: number, column: number): string => `paper-${row}-${column}`;
-const focusCell = (row: number, column: number): void => {
-  const cell = document.getElementById(cellId(row, column));
-  if (cell instanceof HTMLInputElement) {
-    cell.focus();
-    cell.select();
-  }
-};
-
-function Grid({
-  places,
-  unit,
-  rows,
-  onRows,
-}: {
-  places: readonly FieldPlace[];
-  unit: TempUnit;
-  rows: readonly ReadRow[];
-  onRows: (rows: readonly PaperRow[]) => void;
-}) {
-  const plain = rows.map((r) => r.row);
-  const last = useRef({ row: 0 });
-  const change = (index: number, row: PaperRow): void => {
-    const next = plain.map((r, i) => (i === index ? row : r));
-    // There is always an empty row below the last one.
-    onRows(index === next.length - 1 ? [...next, newRow()] : next);
-  };
-  const move = (e: KeyboardEvent, row: number, column: number): void => {
-    const to: Readonly<Record<string, readonly [number, number]>> = {
-      ArrowUp: [row - 1, column],
-      ArrowDown: [row + 1, column],
-      Enter: column === places.length - 1 ? [row + 1, -1] : [row, column + 1],
-    };
-    const cell = to[e.key];
-    if (!cell) return;
-    e.preventDefault();
-    last.current.row = cell[0];
-    focusCell(cell[0], cell[1]);
-  };
-  const paste = (e: ClipboardEvent, row: number, column: number): void => {
-    const block = cellsOf(e.clipboardData.getData('text'));
-    if (block.length === 1 && block[0]?.length === 1) return;
-    e.preventDefault();
-    onRows(pasteInto(plain, block, { row, column }, places, newRow));
-  };
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={say('round.paperGrid')}>
-      <table className="border-collapse">
-        <GridHead places={places} unit={unit} />
-        <tbody>
-          {rows.map((r, i) => (
-            <GridRow
-              key={r.row.id}
-              r={r}
-              index={i}
-              places={places}
-              onChange={(row) => change(i, row)}
-              onKey={move}
-              onPaste={paste}
-            />
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-const GridHead = ({ places, unit }: { places: readonly FieldPlace[]; unit: TempUnit }) => (
-  <thead>
-    <tr className="text-left text-note q border-b-[1.6px] border-ink">
-      <th scope="col" className="py-1 pr-3 font-medium">
-        {say('round.when')}
-      </th>
-      {places.map((place) => (
-        <th key={place.id} scope="col" className="pr-2 font-medium align-bottom">
-          {place.label ?? place.id}, °{unit}
-        </th>
-      ))}
-    </tr>
-  </thead>
-);
-
-function GridRow({
-  r,
-  index,
-  places,
-  onChange,
-  onKey,
-  onPaste,
-}: {
-  r: ReadRow;
-  index: number;
-  places: readonly FieldPlace[];
-  onChange: (row: PaperRow) => void;
-  onKey: (e: KeyboardEvent, row: number, column: number) => void;
-  onPaste: (e: ClipboardEvent, row: number, column: number) => void;
-}) {
-  const cell = 'field !w-[84px] print:!border-ink print:!min-h-[34px]';
-  const wrong = [r.whenProblem, ...Object.values(r.problems)].filter((text) => text !== null);
-  return (
-    <>
-      <tr>
-        <td className="pr-3 py-0.5">
-          <input
-            id={cellId(index, -1)}
-            className="field !w-[164px]"
-            aria-label={say('round.paperTimeOfRow', { row: index + 1 })}
-            aria-invalid={r.whenProblem !== null}
-            placeholder={index === 0 ? say('round.paperTimeExample') : ''}
-            autoComplete="off"
-            value={r.row.when}
-            onChange={(e) => onChange({ ...r.row, when: e.target.value })}
-            onKeyDown={(e) => onKey(e, index, -1)}
-            onPaste={(e) => onPaste(e, index, -1)}
-          />
-        </td>
-        {places.map((place, column) => (
-          <td key={place.id} className="pr-2 py-0.5">
-            <input
-              id={cellId(index, column)}
-              className={cell}
-              aria-label={say('round.paperCell', {
-                place: place.label ?? place.id,
-                row: index + 1,
-              })}
-              aria-invalid={place.id in r.problems}
-              inputMode="decimal"
-              autoComplete="off"
-              value={r.row.cells[place.id] ?? ''}
-              onChange={(e) =>
-                onChange({ ...r.row, cells: { ...r.row.cells, [place.id]: e.target.value } })
-              }
-              onKeyDown={(e) => onKey(e, index, column)}
-              onPaste={(e) => onPaste(e, index, column)}
-            />
-          </td>
-        ))}
-      </tr>
-      {wrong.length > 0 && <Wrong texts={wrong} columns={places.length + 1} />}
-    </>
-  );
-}
-
-const Wrong = ({ texts, columns }: { texts: readonly string[]; columns: number }) => (
-  <tr className="print:hidden">
-    <td colSpan={columns} role="alert" className="pb-2">
-      <span className="marked font-semibold text-small">{texts.join(' ')}</span>
-    </td>
-  </tr>
-);
-
-const Questions = ({
-  questions,
-  onAnswer,
-}: {
-  questions: readonly PaperQuestion[];
-  onAnswer: (q: PaperQuestion, answer: DoubtAnswer) => void;
-}) => (
-  <ul className="flex flex-col gap-3 print:hidden" data-testid="questions">
-    {questions.map((q) => (
-      <li
-        key={`${q.row.id} ${q.place.id}`}
-        role="alert"
-        className="border-2 border-ink bg-marker p-3 flex flex-wrap gap-3 items-center"
-      >
-        <p className="font-semibold flex-1 min-w-[260px]">
-          {q.row.when} {q.place.label ?? q.place.id}: {doubtText(q.doubt, q.value, q.unit)}
-        </p>
-        {q.doubt.answers.map((a) => (
-          <button key={a} type="button" className="btn" onClick={() => onAnswer(q, a)}>
-            {answerText(a, q.value, q.unit)}
-          </button>
-        ))}
-      </li>
-    ))}
-  </ul>
-);

@@ -2,7 +2,13 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { PLACES, type PlaceId } from '@/core/words/places';
 
-const PAGES = ['store', 'materials', 'gate', 'suppliers'] as const satisfies readonly PlaceId[];
+const PAGES = [
+  'store',
+  'loads',
+  'materials',
+  'gate',
+  'suppliers',
+] as const satisfies readonly PlaceId[];
 const nameOf = (page: (typeof PAGES)[number]): string =>
   page === 'store' ? say('store.inStock') : PLACES[page].name;
 

@@ -9,7 +9,7 @@ import {
   ORDERS,
   queryOf,
   SHOWS,
-  type Order,
+  type YardOrder,
   type Show,
   type YardFilter,
 } from '../filter';
@@ -23,7 +23,7 @@ const SHOW_WORDS: Readonly<Record<Show, () => string>> = {
   met: () => say('yard.showMet'),
   curing: () => say('yard.showCuring'),
 };
-const ORDER_WORDS: Readonly<Record<Order, () => string>> = {
+const ORDER_WORDS: Readonly<Record<YardOrder, () => string>> = {
   place: () => say('yard.orderPlace'),
   urgency: () => say('yard.orderUrgency'),
   youngest: () => say('yard.orderYoungest'),
@@ -59,6 +59,52 @@ const Chosen = ({
   </label>
 );
 
+/** What is chosen from a list. */
+const Selects = ({
+  filter,
+  choose,
+}: {
+  filter: YardFilter;
+  choose: (change: Partial<YardFilter>) => void;
+}) => (
+  <>
+    <Chosen
+      label={say('yard.show')}
+      value={filter.show}
+      onChange={(v) => choose({ show: SHOWS.find((x) => x === v) ?? NO_FILTER.show })}
+    >
+      {SHOWS.map((x) => (
+        <option key={x} value={x}>
+          {SHOW_WORDS[x]()}
+        </option>
+      ))}
+    </Chosen>
+    <Chosen
+      label={say('yard.order')}
+      value={filter.order}
+      onChange={(v) => choose({ order: ORDERS.find((x) => x === v) ?? NO_FILTER.order })}
+    >
+      {ORDERS.map((x) => (
+        <option key={x} value={x}>
+          {ORDER_WORDS[x]()}
+        </option>
+      ))}
+    </Chosen>
+    <Chosen
+      label={say('yard.method')}
+      value={filter.method ?? ''}
+      onChange={(v) => choose({ method: METHODS.find((x) => x === v) ?? null })}
+    >
+      <option value="">{say('yard.anyMethod')}</option>
+      {METHODS.map((x) => (
+        <option key={x} value={x}>
+          {METHOD_WORDS[x]()}
+        </option>
+      ))}
+    </Chosen>
+  </>
+);
+
 /** Which batches are shown, and in which order. It sticks on this device, and its address can be handed on. */
 export function FilterBar({
   filter,
@@ -87,40 +133,7 @@ export function FilterBar({
         choose({});
       }}
     >
-      <Chosen
-        label={say('yard.show')}
-        value={filter.show}
-        onChange={(v) => choose({ show: SHOWS.find((x) => x === v) ?? NO_FILTER.show })}
-      >
-        {SHOWS.map((x) => (
-          <option key={x} value={x}>
-            {SHOW_WORDS[x]()}
-          </option>
-        ))}
-      </Chosen>
-      <Chosen
-        label={say('yard.order')}
-        value={filter.order}
-        onChange={(v) => choose({ order: ORDERS.find((x) => x === v) ?? NO_FILTER.order })}
-      >
-        {ORDERS.map((x) => (
-          <option key={x} value={x}>
-            {ORDER_WORDS[x]()}
-          </option>
-        ))}
-      </Chosen>
-      <Chosen
-        label={say('yard.method')}
-        value={filter.method ?? ''}
-        onChange={(v) => choose({ method: METHODS.find((x) => x === v) ?? null })}
-      >
-        <option value="">{say('yard.anyMethod')}</option>
-        {METHODS.map((x) => (
-          <option key={x} value={x}>
-            {METHOD_WORDS[x]()}
-          </option>
-        ))}
-      </Chosen>
+      <Selects filter={filter} choose={choose} />
       <label className="flex items-center gap-1.5 text-small">
         <span className="q">{say('yard.placeIs')}</span>
         <input

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { Mark } from '@/charts/marks';
 import { Mound, type MoundProps } from '@/charts/Mound';
 import { useOnPage } from '@/ui/useOnPage';
-import type { Plot } from '../view';
+import type { Plot } from '../plot';
 
 export type YardHeap = {
   readonly plot: Plot;

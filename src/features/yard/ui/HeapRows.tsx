@@ -3,7 +3,7 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { Mark } from '@/charts/marks';
 import { useOnPage } from '@/ui/useOnPage';
-import type { Plot } from '../view';
+import type { Plot } from '../plot';
 
 /** The heaps that are not drawn, one under the other: where it stands, how far it is, what to do. */
 export function HeapRows({ rows }: { rows: readonly Plot[] }) {

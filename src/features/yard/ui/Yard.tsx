@@ -4,7 +4,7 @@ import { ember } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
 import type { ReactNode } from 'react';
 import type { YardFilter } from '../filter';
-import type { Plot } from '../view';
+import type { Plot } from '../plot';
 import { FilterBar } from './FilterBar';
 import { HeapPlot, type YardHeap } from './HeapPlot';
 import { HeapRows } from './HeapRows';

@@ -7,8 +7,13 @@ import { Labels } from '../../ui/Labels';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
-export async function LabelsPage() {
-  const [s, head] = [await loadPageContext(), await headers()];
+export async function LabelsPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ readonly heaps?: string }>;
+}) {
+  const [asked, s, head] = [await searchParams, await loadPageContext(), await headers()];
+  const wanted = (asked.heaps ?? '').split(',').filter(Boolean);
   const origin = `${head.get('x-forwarded-proto') ?? 'http'}://${head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'}`;
   const flags = s.board
     .filter((d) => d.state !== 'released')
@@ -28,7 +33,7 @@ export async function LabelsPage() {
     }));
   return (
     <PageShell s={s} place="labels">
-      <Labels flags={flags} origin={origin} />
+      <Labels flags={flags} origin={origin} wanted={wanted} />
     </PageShell>
   );
 }

@@ -9,13 +9,8 @@ import { loadPageContext, type PageContext } from '@/features/frame/server/queri
 import { stepOf, STEPS } from '../../first-steps';
 import { listInputs, type OpenContext, type OpenDraft } from '../../open-draft';
 import { proposal } from '../../proposal';
-import {
-  FirstBatchStep,
-  FirstTemperaturesStep,
-  PurposeStep,
-  StepFrame,
-  ThermometerStep,
-} from '../../ui/FirstSteps';
+import { FirstBatchStep, PurposeStep, StepFrame, ThermometerStep } from '../../ui/FirstSteps';
+import { FirstTemperaturesStep } from '../../ui/FirstTemperatures';
 
 type Asked = {
   readonly step?: string;

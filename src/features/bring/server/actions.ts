@@ -1,0 +1,22 @@
+'use server';
+import { parseBatchId } from '@/core/log/ids';
+import { readBatchState } from '@/db/repositories/states';
+import { requireSite, theDb } from '@/db/context';
+import { readingKey } from '../into';
+
+/** Which readings a batch has already: a table that is imported again brings only what is new. */
+export async function listKnownReadings(
+  batch: string,
+  from: string,
+  to: string,
+): Promise<readonly string[]> {
+  await requireSite();
+  const id = parseBatchId(batch);
+  const state = id && (await readBatchState(theDb(), id));
+  if (!state) return [];
+  const [first, last] = [Date.parse(from), Date.parse(to)];
+  return state.readings.flatMap((r) => {
+    const at = Date.parse(r.at);
+    return at >= first && at <= last ? [readingKey(r)] : [];
+  });
+}

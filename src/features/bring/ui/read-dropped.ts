@@ -1,0 +1,46 @@
+import { say } from '@/messages/say';
+import Papa from 'papaparse';
+
+export type Dropped = { readonly name: string } & (
+  | { readonly kind: 'file'; readonly text: string }
+  | { readonly kind: 'csv'; readonly rows: string[][] }
+);
+
+/** Cells of a spreadsheet as texts; a date as the clock that it was typed by showed it. */
+const cellText = (cell: unknown): string => {
+  if (cell === null || cell === undefined) return '';
+  if (cell instanceof Date) return cell.toISOString().slice(0, 19).replace('T', ' ');
+  return typeof cell === 'number' || typeof cell === 'boolean' || typeof cell === 'string'
+    ? String(cell)
+    : '';
+};
+
+/** The first sheet of an Office Open XML workbook (ISO/IEC 29500) as a table. */
+async function readWorkbook(file: File): Promise<Dropped | string> {
+  try {
+    // Brought in with the first workbook: few pages see one.
+    const { readSheet } = await import('read-excel-file/browser');
+    const rows = (await readSheet(file)).map((row) => row.map(cellText));
+    return rows.length < 2
+      ? say('bring.isNeitherBatchFileNor', { name: file.name })
+      : { kind: 'csv', name: file.name, rows };
+  } catch {
+    return say('bring.isNoWorkbook', { name: file.name });
+  }
+}
+
+/** Reads a file as a batch file or as a table; a text: what is wrong with it. */
+export async function readDropped(file: File): Promise<Dropped | string> {
+  if (/\.xlsx$/i.test(file.name)) return readWorkbook(file);
+  let text: string;
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
+  } catch {
+    return say('bring.isNotUtf8Text', { name: file.name });
+  }
+  if (/^\s*[{[]/.test(text.replace(/^\uFEFF/, ''))) return { kind: 'file', name: file.name, text };
+  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
+  if (data.length < 2 || (data[0]?.length ?? 0) < 2)
+    return say('bring.isNeitherBatchFileNor', { name: file.name });
+  return { kind: 'csv', name: file.name, rows: data };
+}

@@ -1,0 +1,90 @@
+'use client';
+import { say } from '@/messages/say';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { Printer } from 'lucide-react';
+import { ExportButton } from '@/ui/ExportButton';
+import { SortTable, type SortColumn } from '@/ui/SortTable';
+import type { EntryRow } from '../view';
+
+const columns = (): readonly SortColumn<EntryRow>[] => [
+  { id: 'at', title: say('log.when'), text: (e) => e.when, order: (e) => e.at },
+  {
+    id: 'batch',
+    title: say('log.batch'),
+    text: (e) => e.batch,
+    choice: true,
+    cell: (e) =>
+      e.batchId === null ? (
+        <span className="q">{say('log.wholeSite')}</span>
+      ) : (
+        <Link
+          prefetch={false}
+          className="link min-h-target inline-flex items-center"
+          href={`/batch/${e.batchId}#log`}
+        >
+          {e.batch}
+        </Link>
+      ),
+  },
+  {
+    id: 'title',
+    title: say('log.whatHappened'),
+    text: (e) => e.title,
+    cell: (e) => (
+      <>
+        <b className="font-[650]">{e.title}</b>
+        {e.voided && <span className="q"> {say('log.correctedSince')}</span>}
+      </>
+    ),
+  },
+  { id: 'detail', title: say('log.details'), text: (e) => e.detail },
+  { id: 'by', title: say('log.who'), text: (e) => e.by, choice: true },
+];
+
+/** Every entry of the site as a table: filtered, ordered, ticked, printed, exported. */
+export function Entries({
+  rows,
+  more,
+  to,
+}: {
+  rows: readonly EntryRow[];
+  /** There are older ones. */ more: boolean;
+  /** The day that was asked for; '': none. */ to: string;
+}) {
+  const router = useRouter();
+  const own = columns();
+  return (
+    <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4">
+      <h1>{say('log.log')}</h1>
+      <label className="label print:hidden">
+        {say('log.upToAndIncluding')}
+        <input
+          type="date"
+          className="field !w-auto"
+          value={to}
+          onChange={(e) =>
+            router.push(e.target.value ? `/entries?to=${e.target.value}` : '/entries')
+          }
+        />
+      </label>
+      <SortTable
+        name={say('log.log')}
+        rows={rows}
+        columns={own}
+        first={{ id: 'at', desc: true }}
+        canTick={() => true}
+        act={(ticked, all) => (
+          <p className="flex flex-wrap gap-3 print:hidden">
+            <button type="button" className="btn" onClick={() => window.print()}>
+              <Printer size={18} aria-hidden="true" />
+              {say('log.printThisTable')}
+            </button>
+            <ExportButton ticked={ticked} all={all} columns={own} file="entries.csv" />
+          </p>
+        )}
+      />
+      {more && <p className="hint print:hidden">{say('log.olderEntriesByDay')}</p>}
+    </div>
+  );
+}

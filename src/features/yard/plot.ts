@@ -1,0 +1,13 @@
+import type { AdviceWords } from '@/core/advice/words';
+
+/** A plot of the yard: what stands in a bay, how far it is, what to do. */
+export type Plot = {
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly volume: string;
+  readonly foot: string;
+  readonly head: string;
+  readonly sub: string;
+  readonly advice: AdviceWords;
+};
