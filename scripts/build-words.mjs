@@ -14,7 +14,7 @@ const bundled = await build({
   logLevel: 'warning',
 });
 const code = Buffer.from(bundled.outputFiles[0].contents).toString('base64');
-const { CATALOGUES } = await import(`data:text/javascript;base64,${code}`);
+const { CATALOGUES, METHOD_TEXTS } = await import(`data:text/javascript;base64,${code}`);
 
 const named = new Set();
 for (const entry of fs.readdirSync(STATIC, { recursive: true, withFileTypes: true }))
@@ -33,11 +33,12 @@ const pick = (catalogue) =>
   );
 
 /** A script that gives the texts of a language to src/messages/say.ts, whichever of them runs first. */
-const scriptOf = (locale, texts) => `(()=>{
+const scriptOf = (locale, texts, methods) => `(()=>{
 const at=Symbol.for('zealous-heap.messages');
 const shared=(globalThis[at]??={catalogues:new Map(),translators:new Map(),asked:()=>${JSON.stringify(locale)}});
 shared.catalogues.set(${JSON.stringify(locale)},${JSON.stringify(texts)});
 shared.asked=()=>${JSON.stringify(locale)};
+(globalThis[Symbol.for('zealous-heap.library-texts')]??=new Map()).set(${JSON.stringify(locale)},${JSON.stringify(methods)});
 })();
 `;
 
@@ -45,7 +46,7 @@ fs.rmSync(path.join(STATIC, 'words'), { recursive: true, force: true });
 fs.mkdirSync(path.join(STATIC, 'words'));
 const files = {};
 for (const [locale, catalogue] of Object.entries(CATALOGUES)) {
-  const script = scriptOf(locale, pick(catalogue));
+  const script = scriptOf(locale, pick(catalogue), METHOD_TEXTS[locale]);
   const hash = createHash('sha256').update(script).digest('hex').slice(0, 16);
   files[locale] = `${locale}.${hash}.js`;
   fs.writeFileSync(path.join(STATIC, 'words', files[locale]), script);

@@ -1,3 +1,4 @@
+import { libraryText } from '../../messages/library-text';
 import { say } from '../../messages/say';
 import { holdsOf } from '../evidence/requirements';
 import type { Rule } from '../evidence/rule';
@@ -53,7 +54,7 @@ export function shortScheduleTexts(
                 title,
                 needed: s.needed,
                 days: s.days,
-                toLowerCase: template.name.toLowerCase(),
+                toLowerCase: libraryText(template.name).toLowerCase(),
                 everyDays: s.everyDays,
               })
             : s.made === 1
@@ -61,14 +62,14 @@ export function shortScheduleTexts(
                   title,
                   needed: s.needed,
                   days: s.days,
-                  toLowerCase: template.name.toLowerCase(),
+                  toLowerCase: libraryText(template.name).toLowerCase(),
                   everyDays: s.everyDays,
                 })
               : say('advice.needsTurningTurningsInDays3', {
                   title,
                   needed: s.needed,
                   days: s.days,
-                  toLowerCase: template.name.toLowerCase(),
+                  toLowerCase: libraryText(template.name).toLowerCase(),
                   made: s.made,
                   everyDays: s.everyDays,
                 }),

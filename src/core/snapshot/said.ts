@@ -1,3 +1,4 @@
+import { libraryText } from '../../messages/library-text';
 import { say } from '../../messages/say';
 import { factsOf } from '../evidence/facts';
 import type { BatchState } from '../log/fold';
@@ -84,8 +85,8 @@ export function saidOf(
     const notes = v.notes.filter((n) => !followsProof(n, v.provenAt)).map((n) => inUnit(n, locale));
     return {
       id: rule.id,
-      title: valueAt(titles, rule.id),
-      full: rule.title,
+      title: libraryText(valueAt(titles, rule.id)),
+      full: libraryText(rule.title),
       cn:
         rule.initialCn === undefined || initialCn === undefined
           ? null
@@ -100,8 +101,8 @@ export function saidOf(
       source: sourceText(rule),
       asks: requirementText(rule.requirement, locale.unit),
       fromMemory: rule.fromMemory,
-      conditions: rule.conditions,
-      caution: rule.caution ?? null,
+      conditions: rule.conditions.map(libraryText),
+      caution: rule.caution === undefined ? null : libraryText(rule.caution),
       policy: policyText(v.policy, locale.unit),
       clock: CLOCK_TEXT[rule.clock],
       version: versionText(assessed, versions, locale),

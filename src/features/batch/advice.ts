@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { trialsOf } from '@/core/advice/diagnose';
 import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
@@ -130,10 +131,16 @@ export function adviceView(
             until: whenText(timeZone, order.defer.until, now),
           })
         : null,
-    method: s.template.name,
+    method: libraryText(s.template.name),
     stage: stageText(s.stage, locale, s.rounds.length > 0),
     course:
-      course && courseText(course, s.template.name, locale, isSaidDone(s) ? null : reheatTestOf(s)),
+      course &&
+      courseText(
+        course,
+        libraryText(s.template.name),
+        locale,
+        isSaidDone(s) ? null : reheatTestOf(s),
+      ),
     courseCode: course?.code ?? null,
     hot: hot && hotWords(hot, locale),
     turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale),

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { factsOf } from '@/core/evidence/facts';
@@ -30,7 +31,7 @@ export function strictnessView(
       ? say('batch.asRead')
       : say('batch.less', { k: unit === 'F' ? (k * 1.8).toFixed(1) : String(k), unit });
   return {
-    title: lead.rule.title,
+    title: libraryText(lead.rule.title),
     rows: (['hours', 'days'] as const).flatMap((counting) =>
       GUARD_BANDS_C.map((k) => ({
         name: `${COUNTS[counting]}, ${band(k)}`,

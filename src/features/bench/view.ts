@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { amountShown } from '@/core/mix/amount';
 import { findAmountUnit } from '@/core/units/amount-units';
@@ -104,7 +105,7 @@ export function itemsOf(store: StoreState, locale: Locale): BenchItem[] {
         key: `load:${l.id}`,
         material: l.material.id,
         load: l.id,
-        name: l.load.what ?? l.material.name,
+        name: l.load.what ?? libraryText(l.material.name),
         role: l.stuff.role,
         says: stockText(l, locale),
         stuff: l.stuff,
@@ -118,7 +119,7 @@ export function itemsOf(store: StoreState, locale: Locale): BenchItem[] {
     key: `material:${m.id}`,
     material: m.id,
     load: null,
-    name: m.name,
+    name: libraryText(m.name),
     role: m.role,
     says: say('bench.notFromStock'),
     stuff: resolveMaterialProperties(m, 'fresh'),

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchId, LoadId } from '@/core/log/ids';
 import type { Material, OwnMeasure } from '@/core/log/store-shapes';
@@ -100,7 +101,7 @@ function sourcesOf(
         key: keyOf(l.material.id, l.id),
         material: l.material.id,
         load: l.id,
-        name: l.load.what ?? l.material.name,
+        name: l.load.what ?? libraryText(l.material.name),
         inStore: true,
         answer: answer(l.material),
         says: [stockText(l, locale), l.where].filter(Boolean).join(', '),
@@ -110,7 +111,7 @@ function sourcesOf(
         key: keyOf(m.id, null),
         material: m.id,
         load: null,
-        name: m.name,
+        name: libraryText(m.name),
         says: say('build.notFromStock'),
         inStore: false,
         answer: answer(m),
@@ -238,7 +239,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     materialCautions: [
       ...new Map(
         all.flatMap((p) =>
-          p.caution ? [[p.material, { name: p.name, says: p.caution }] as const] : [],
+          p.caution ? [[p.material, { name: p.name, says: libraryText(p.caution) }] as const] : [],
         ),
       ).values(),
     ],

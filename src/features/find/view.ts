@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { tellEntry, type Entry } from '@/core/log/entry';
 import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { StoreState, StockLoad } from '@/core/mix/store';
@@ -48,7 +49,13 @@ const foundBatches = (
 ): Found[] =>
   board
     .filter((d) =>
-      answersTo(typed, d.name, d.code, positionText(d.position), ...d.rules.map((r) => r.title)),
+      answersTo(
+        typed,
+        d.name,
+        d.code,
+        positionText(d.position),
+        ...d.rules.map((r) => libraryText(r.title)),
+      ),
     )
     .map((d) => ({
       href: `/batch/${d.id}`,
@@ -57,7 +64,7 @@ const foundBatches = (
     }));
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');
-const nameOf = (l: StockLoad): string => textOf(l.load.name) || l.material.name;
+const nameOf = (l: StockLoad): string => textOf(l.load.name) || libraryText(l.material.name);
 const foundLoads = (store: StoreState, typed: string, { timeZone, now }: Locale): Found[] => {
   const byMaterial = new Set(
     findMaterials(

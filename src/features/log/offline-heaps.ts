@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { nextAdvice } from '@/core/advice/next';
 import { hotOf, isGone } from '@/core/advice/situation';
@@ -66,7 +67,7 @@ function offlineHeap(d: BatchSnapshot, locale: Locale): OfflineHeap {
     place: positionText(d.position),
     standing: upperFirst(standingText(d, now, unit)),
     stage: stageText(d.situation.stage, locale, d.situation.rounds.length > 0),
-    method: d.situation.template.name,
+    method: libraryText(d.situation.template.name),
     building: d.builtAt === null,
     advice: adviceWords(nextAdvice(situation), locale),
     hot: hot && hotWords(hot, locale),

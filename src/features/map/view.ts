@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { heapPicture, type HeapPicture } from '@/core/snapshot/picture';
@@ -96,7 +97,7 @@ export function mapView(
     if (l.where) {
       const s = stock.get(l.where.toLowerCase()) ?? { litres: 0, names: [] };
       s.litres += l.leftLitres ?? 0;
-      s.names.push(l.load.what ?? l.material.name);
+      s.names.push(l.load.what ?? libraryText(l.material.name));
       stock.set(l.where.toLowerCase(), s);
     }
   const slots = uses.map((u): MapSlot => {

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { volumeText } from '@/core/quantity/format';
@@ -78,7 +79,7 @@ export const earlierHeaps = (board: readonly BatchSnapshot[]): EarlierHeap[] =>
       inputs: d.situation.inputs ?? [],
       rules: d.rules.map((r) => r.rule),
       says: [
-        d.situation.template.name.toLowerCase(),
+        libraryText(d.situation.template.name).toLowerCase(),
         d.situation.builtM3 === null ? '' : volumeText(d.situation.builtM3),
         d.rules[0]?.provenAt ? say('open.met') : '',
       ]

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { localParts } from '@/core/quantity/calendar';
 import { isShape } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
@@ -355,7 +356,7 @@ function roundsTable(page: Page, assessment: BatchAssessment): Table {
 
 /** The name of a material in words; one that the library does not have goes by its id. */
 const materialName = (id: string): string =>
-  MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' ');
+  libraryText(MATERIAL_LIBRARY.find((m) => m.id === id)?.name ?? id.replaceAll('-', ' '));
 function worksTable({ state, when }: Page): Table {
   const rows = [...state.entries]
     .sort((a, b) => a.at - b.at || a.seq - b.seq)
@@ -471,7 +472,12 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
   const conditions = [
     ...new Set(
       (assessment?.rules ?? []).flatMap(({ rule }) =>
-        rule.conditions.map((c) => say('record.theRuleAsksForNot', { c, title: rule.title })),
+        rule.conditions.map((c) =>
+          say('record.theRuleAsksForNot', {
+            c: libraryText(c),
+            title: libraryText(rule.title),
+          }),
+        ),
       ),
     ),
   ];
@@ -649,7 +655,7 @@ export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale
       place: positionText(d.position),
       proven: lead?.status === 'proven',
       built: d.builtAt === null ? say('record.stillBeingBuilt') : dayText(timeZone, d.builtAt),
-      rule: lead?.title ?? '',
+      rule: lead ? libraryText(lead.title) : '',
       says: lead
         ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}`
         : d.builtAt === null

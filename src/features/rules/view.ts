@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { factsOf } from '@/core/evidence/facts';
 import type { Rule } from '@/core/evidence/rule';
 import type { AssessedRule } from '@/core/evidence/verdict';
@@ -24,15 +25,15 @@ export type RuleView = {
 
 export const ruleView = (rule: Rule, unit: TempUnit, version: number | null = null): RuleView => ({
   id: rule.id,
-  title: rule.title,
+  title: libraryText(rule.title),
   jurisdiction: rule.jurisdiction,
   text: requirementText(rule.requirement, unit),
   source: sourceText(rule),
   fromMemory: rule.fromMemory,
   clock: CLOCK_TEXT[rule.clock],
   methods: rule.methods,
-  conditions: rule.conditions,
-  caution: rule.caution ?? null,
+  conditions: rule.conditions.map(libraryText),
+  caution: rule.caution === undefined ? null : libraryText(rule.caution),
   version,
 });
 

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { currentUnits, say } from '@/messages/say';
 import { type Range as FigureRange } from '@/core/log/store-shapes';
 import { signOf } from '@/core/quantity/typed-quantity';
@@ -57,7 +58,7 @@ export type StockView = {
   readonly empty: boolean;
 };
 
-const nameOfLoad = (l: StockLoad): string => l.load.what ?? l.material.name;
+const nameOfLoad = (l: StockLoad): string => l.load.what ?? libraryText(l.material.name);
 
 function lineOf(l: StockLoad, locale: Locale): LoadLine {
   const { timeZone, now, unit } = locale;
@@ -206,9 +207,9 @@ export const materialOptions = (store: StoreState): MaterialOption[] =>
       ];
       return {
         id: m.id,
-        name: m.name,
+        name: libraryText(m.name),
         role: ROLE_WORDS[m.role].many,
-        caution: m.caution ?? null,
+        caution: m.caution === undefined ? null : libraryText(m.caution),
         risks: listText(m.risks.map((r) => RISK_WORDS[r])),
         asksSpray: /grass|hay|straw|manure|litter|weeds|crop|mushroom/.test(m.id),
         answers: all,
@@ -327,7 +328,7 @@ export function loadPage(
           : say('store.loggedBy', { at: when(l.at), amount: said(l.load.amount), by: l.by }),
       ),
       ...fact(say('store.from2'), l.load.supplier),
-      ...fact(say('store.material'), l.load.what ? l.material.name : null),
+      ...fact(say('store.material'), l.load.what ? libraryText(l.material.name) : null),
       ...fact(say('store.storedAt'), l.where),
       ...fact(
         say('store.answer'),
@@ -376,7 +377,7 @@ export function loadPage(
             },
           ]),
     ],
-    caution: l.material.caution ?? null,
+    caution: l.material.caution === undefined ? null : libraryText(l.material.caution),
     risks: listText(l.material.risks.map((r) => RISK_WORDS[r])),
     went: l.went.map((w) => ({
       batch: w.batch,
@@ -539,7 +540,11 @@ export function suppliersView(
     })),
     diverted: {
       total: `${kgText(d.kg)}${d.unweighed > 0 ? say('store.andLoadLoadsUnknownWeight', { unweighed: d.unweighed }) : ''}`,
-      by: d.byMaterial.map((m) => ({ name: m.name, kg: kgText(m.kg), loads: m.loads })),
+      by: d.byMaterial.map((m) => ({
+        name: libraryText(m.name),
+        kg: kgText(m.kg),
+        loads: m.loads,
+      })),
       months: [...months]
         .slice(-24)
         .map(([name, kg]) => ({ name, kg: kgText(kg), share: kg / most })),
@@ -554,7 +559,7 @@ export const loadRows = (store: StoreState, { timeZone }: Locale) =>
     at: l.at,
     day: dayText(timeZone, l.at),
     season: String(localParts(timeZone, l.at).year),
-    name: l.load.what ?? l.material.name,
+    name: l.load.what ?? libraryText(l.material.name),
     supplier: l.load.supplier ?? '',
     amount: amountText(l.load.amount),
     litres: l.litres ?? -1,

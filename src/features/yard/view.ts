@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { isGone, isLive } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -67,7 +68,7 @@ function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: stri
     : '';
   const several = metText(d.situation);
   const standing = proof
-    ? `${proof}: ${lead!.title}`
+    ? `${proof}: ${libraryText(lead!.title)}`
     : lead
       ? say('yard.notMet')
       : say('yard.noRuleToMeet');
@@ -84,7 +85,7 @@ function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: stri
       sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)),
     };
   if (!lead) return { head: say('yard.noRuleToMeet2'), sub: age };
-  if (lead.status === 'proven') return { head: proof, sub: some(lead.title, several) };
+  if (lead.status === 'proven') return { head: proof, sub: some(libraryText(lead.title), several) };
   const { head, sub } =
     d.state === 'waiting' && !uncounted(lead)
       ? { head: d.latest ? say('yard.notHotEnoughSoFar') : say('yard.noTemperaturesYet'), sub: age }

@@ -1,3 +1,4 @@
+import { libraryText } from '../../../messages/library-text';
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { MaterialSchema } from '../store-shapes';
@@ -13,6 +14,6 @@ export const materialKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'add',
-  tell: (data) => ({ title: say('log.material'), detail: data.material.name }),
+  tell: (data) => ({ title: say('log.material'), detail: libraryText(data.material.name) }),
   record: () => null,
 });

@@ -1,3 +1,4 @@
+import { libraryText } from '../../../messages/library-text';
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
@@ -15,6 +16,9 @@ export const methodKind = describeKind({
   clocks: 'none',
   snapshots: 'own',
   mark: 'flag',
-  tell: (data) => ({ title: say('log.method'), detail: joinParts(data.template.name, data.words) }),
+  tell: (data) => ({
+    title: say('log.method'),
+    detail: joinParts(libraryText(data.template.name), data.words),
+  }),
   record: () => null,
 });

@@ -1,3 +1,4 @@
+import { libraryText } from '../../../messages/library-text';
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { TemplateSchema } from '../shapes';
@@ -13,6 +14,6 @@ export const templateKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'flag',
-  tell: (data) => ({ title: say('log.methodOfTheSite'), detail: data.template.name }),
+  tell: (data) => ({ title: say('log.methodOfTheSite'), detail: libraryText(data.template.name) }),
   record: () => null,
 });

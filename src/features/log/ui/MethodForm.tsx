@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { libraryText } from '@/messages/library-text';
 import { useTyped } from '@/ui/draft';
 import { shortScheduleTexts } from '@/core/advice/schedule';
 import { SCHOOL_WORDS } from '@/core/advice/words';
@@ -25,9 +26,10 @@ export function MethodForm({ heap, onDone }: FormProps) {
             className="choice !items-start !text-left flex-col"
             onClick={() => setId(t.id)}
           >
-            <span>{t.name}</span>
+            <span>{libraryText(t.name)}</span>
             <span className="text-note font-normal">
-              {say('log.turned', { schoolwords: SCHOOL_WORDS[t.trigger] })} {t.words}
+              {say('log.turned', { schoolwords: SCHOOL_WORDS[t.trigger] })}{' '}
+              {t.words && libraryText(t.words)}
             </span>
           </button>
         ))}

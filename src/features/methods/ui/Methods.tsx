@@ -1,5 +1,6 @@
 'use client';
 import { currentUnits, say } from '@/messages/say';
+import { libraryText } from '@/messages/library-text';
 import { fromBase } from '@/core/units/units';
 import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { upperFirst } from '@/core/quantity/format';
@@ -92,7 +93,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
             data-method={t.id}
           >
             <div className="flex justify-between items-baseline gap-3">
-              <h2 className="!text-subhead">{t.name}</h2>
+              <h2 className="!text-subhead">{libraryText(t.name)}</h2>
               <span className="q text-note">
                 {KEPT[t.kept]}
                 {ships ? '' : say('methods.ofThisSite')}
@@ -101,7 +102,7 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
             </div>
             <ScheduleFacts template={t} />
             <ExpectBand expect={t.expect} limits={t.limits} />
-            {t.words && <p className="q text-hint">{t.words}</p>}
+            {t.words && <p className="q text-hint">{libraryText(t.words)}</p>}
             <p className="text-small flex flex-wrap gap-x-5">
               <button
                 type="button"

@@ -1,5 +1,6 @@
 'use client';
 import { currentUnits, say } from '@/messages/say';
+import { libraryText } from '@/messages/library-text';
 import { figureWithUnit } from '@/core/quantity/format';
 import { signOf } from '@/core/quantity/typed-quantity';
 import { SCHOOL_WORDS } from '@/core/advice/words';
@@ -209,13 +210,14 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
         >
           {templates.map((t) => (
             <option key={t.id} value={t.id}>
-              {t.name}
+              {libraryText(t.name)}
             </option>
           ))}
         </select>
         {template && (
           <p className="hint mt-1">
-            {template.words ?? say('open.turned2', { schoolwords: SCHOOL_WORDS[template.trigger] })}
+            {(template.words && libraryText(template.words)) ??
+              say('open.turned2', { schoolwords: SCHOOL_WORDS[template.trigger] })}
           </p>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { readBatchState } from '@/db/repositories/states';
 import type { BatchId } from '@/core/log/ids';
@@ -131,7 +132,7 @@ export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) 
     })),
     rows: ids.map((ruleId) => ({
       id: ruleId,
-      title: ruleOf(ruleId)?.title ?? ruleId,
+      title: libraryText(ruleOf(ruleId)?.title ?? ruleId),
       cells: columns.map((t, i) => {
         if (!t.rules.includes(ruleId)) return null;
         const assessed = reckonings[i]?.rules.find((a) => a.rule.id === ruleId);
@@ -149,7 +150,7 @@ export async function batchTermsScreen(id: BatchId, site: Site, locale: Locale) 
           state.template,
           inForce.rules.flatMap((ruleId) => {
             const rule = ruleOf(ruleId);
-            return rule ? [{ title: rule.title, rule }] : [];
+            return rule ? [{ title: libraryText(rule.title), rule }] : [];
           }),
         )
       : [],

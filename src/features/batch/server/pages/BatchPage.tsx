@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { parseBatchId } from '@/core/log/ids';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import type { Terms } from '@/core/log/fold';
@@ -28,7 +29,7 @@ const READ_LATELY_MS = 43_200_000;
 const rulesInForce = (terms: Terms | undefined) =>
   (terms?.rules ?? []).flatMap((ruleId) => {
     const rule = findRule(ruleId, ownRulesOf(terms!.ownRules));
-    return rule ? [{ title: rule.title, rule }] : [];
+    return rule ? [{ title: libraryText(rule.title), rule }] : [];
   });
 
 export async function BatchPage({ params }: { params: Promise<{ id: string }> }) {

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
 import { sourceText } from '@/core/rules/text';
@@ -24,7 +25,7 @@ export async function OpenPage({ searchParams }: { searchParams: Promise<{ for?:
   const terms = siteState.terms.at(-1);
   const rules = [...RULE_LIBRARY, ...ownRulesOf(own)].map((r) => ({
     id: r.id,
-    title: r.title,
+    title: libraryText(r.title),
     source: sourceText(r),
     rule: r,
   }));
