@@ -10,7 +10,7 @@ export const enGB: Overrides = {
     splitIntoTwoSmallerPiles: 'Split it into two smaller heaps',
     doNotOpenAirFeeds: 'Do not open it: air feeds a smouldering fire',
     mold: '{growth} mould {at}',
-    underACubicMeter: 'under {system, select, us {a cubic yard} other {a cubic metre}}',
+    underACubicMeter: 'under a cubic metre',
   },
   batch: {
     belowPileRarelyStaysHot: 'Below {minhotm3} a heap rarely stays hot.',
@@ -115,6 +115,5 @@ export const enGB: Overrides = {
   units: {
     monthDay: '{day, number} {month}',
     monthDayYear: '{day, number} {month} {year}',
-    litersUnit: 'litres',
   },
 };

@@ -48,10 +48,13 @@ export function setSpeechSource(source: () => Speech): void {
 /** The language that texts are given in now. */
 export const currentLanguage = (): Language => shared.asked();
 
+/** What a page has, and a server has not. */
+type PageGlobal = {
+  document?: { documentElement: { dataset: { readonly units?: string } } };
+};
 /** A page bears its units, so that its scripts say what the server said. */
 const unitsOfPage = (): Units =>
-  unitsOfCode((globalThis as { document?: Document }).document?.documentElement.dataset.units) ??
-  METRIC;
+  unitsOfCode((globalThis as PageGlobal).document?.documentElement.dataset.units) ?? METRIC;
 /** The units that quantities are shown and typed in now. */
 export const currentUnits = (): Units => (shared.units ?? unitsOfPage)();
 /** The language and the units of now. */

@@ -924,9 +924,12 @@ export function trialText(t: Trial, { timeZone, now, unit }: Locale): string {
   return `${came}.${heat}${t.causeUnknown ? say('advice.causeUnknownSeveralThingsWere') : ''}${t.afterAt === null ? '' : say('advice.readIt', { afterAt: soonText(timeZone, t.afterAt, now) })}`;
 }
 
+/** Under the size below which hardly a pile stays hot, in the words of the system. */
+const smallText = (): string =>
+  currentUnits().system === 'us' ? say('advice.underACubicYard') : say('advice.underACubicMeter');
 const NO_TEST = {
   get small() {
-    return say('advice.underACubicMeter', { system: currentUnits().system });
+    return smallText();
   },
   get 'size-unknown'() {
     return say('advice.ofUnknownSize');

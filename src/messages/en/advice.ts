@@ -237,7 +237,7 @@ export const enAdvice = {
   noChange: 'No change',
   causeUnknownSeveralThingsWere: ' Cause unknown: several things were changed at once.',
   readIt: ' Read it {afterAt}.',
-  underACubicMeter: 'under {system, select, us {a cubic yard} other {a cubic meter}}',
+  underACubicMeter: 'under a cubic meter',
   ofUnknownSize: 'of unknown size',
   withoutRecentSqueezeTest: 'without a recent squeeze test',
   addOrJoinWithAnother: 'add to it or join it with another',
@@ -360,4 +360,5 @@ export const enAdvice = {
   regularTask2: 'regular task',
   today2: 'today',
   tomorrow: 'tomorrow',
+  underACubicYard: 'under a cubic yard',
 } as const;

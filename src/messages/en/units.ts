@@ -10,7 +10,6 @@ export const enUnits = {
   minutes: 'minutes',
   seconds: 'seconds',
   daysUnit: 'days',
-  litersUnit: 'liters',
   pointsUnit: 'points',
   or: '{a} or {b}',
   fromTo: '{low} to {high}',

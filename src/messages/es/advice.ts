@@ -236,7 +236,7 @@ export const esAdvice = {
   noChange: 'Sin cambio',
   causeUnknownSeveralThingsWere: ' Causa desconocida: se cambiaron varias cosas a la vez.',
   readIt: ' Mídelo {afterAt}.',
-  underACubicMeter: 'menos de {system, select, us {una yarda cúbica} other {un metro cúbico}}',
+  underACubicMeter: 'menos de un metro cúbico',
   ofUnknownSize: 'de tamaño desconocido',
   withoutRecentSqueezeTest: 'sin prueba del puño reciente',
   addOrJoinWithAnother: 'agrégale o únelo con otro',
@@ -362,4 +362,5 @@ export const esAdvice = {
   regularTask2: 'tarea regular',
   today2: 'hoy',
   tomorrow: 'mañana',
+  underACubicYard: 'menos de una yarda cúbica',
 };

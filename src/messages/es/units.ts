@@ -10,7 +10,6 @@ export const esUnits = {
   minutes: 'minutos',
   seconds: 'segundos',
   daysUnit: 'días',
-  litersUnit: 'litros',
   pointsUnit: 'puntos',
   or: '{a} o {b}',
   fromTo: '{low} a {high}',

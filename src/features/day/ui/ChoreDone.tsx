@@ -5,7 +5,7 @@ import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
-import { typed } from '@/core/quantity/typed-number';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { Sheet } from '@/ui/Sheet';
 import { useSubmit } from '@/ui/useSubmit';
 import type { TodayTask } from '../view';
@@ -34,7 +34,7 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
   const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [litres, setLitres] = useTyped('litres', '');
   const leachate = task.chore?.what === 'leachate';
-  const amount = typed(litres);
+  const amount = typedQuantity('litres', litres);
   const save = (): void =>
     keep(
       () =>
@@ -61,7 +61,7 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
           <p className="caution">{CAUTION.raw}</p>
           <Field
             label={say('day.howMuch')}
-            unit={say('units.litersUnit')}
+            unit={signOf('litres')}
             inputMode="decimal"
             value={litres}
             onChange={(e) => setLitres(e.target.value)}
