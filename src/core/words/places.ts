@@ -223,6 +223,28 @@ export const PLACES = {
     },
     key: 'h',
   },
+  help: {
+    href: '/help',
+    get name() {
+      return say('help.help');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.helpAbout');
+    },
+    key: 'q',
+  },
+  glossary: {
+    href: '/glossary',
+    get name() {
+      return say('help.glossary');
+    },
+    nav: 'more',
+    get about() {
+      return say('terms.glossaryAbout');
+    },
+    key: 'z',
+  },
   more: {
     href: '/more',
     get name() {

@@ -15,6 +15,8 @@ import { enFind } from './find';
 import { enFire } from './fire';
 import { enFormats } from './formats';
 import { enFrame } from './frame';
+import { enGlossary } from './glossary';
+import { enHelp } from './help';
 import { enInstruments } from './instruments';
 import { enLabels } from './labels';
 import { enLog } from './log';
@@ -55,6 +57,8 @@ export const en = {
   fire: enFire,
   formats: enFormats,
   frame: enFrame,
+  glossary: enGlossary,
+  help: enHelp,
   instruments: enInstruments,
   labels: enLabels,
   log: enLog,

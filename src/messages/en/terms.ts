@@ -405,4 +405,6 @@ export const enTerms = {
   allEntriesAbout: 'Every entry of the site: filter, sort, print, export',
   paperSheet: 'Paper sheet',
   paperSheetAbout: 'Type a week of readings, or print a blank sheet',
+  helpAbout: 'What each place is for',
+  glossaryAbout: 'What the words of the trade mean',
 } as const;

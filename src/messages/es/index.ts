@@ -16,6 +16,8 @@ import { esFind } from './find';
 import { esFire } from './fire';
 import { esFormats } from './formats';
 import { esFrame } from './frame';
+import { esGlossary } from './glossary';
+import { esHelp } from './help';
 import { esInstruments } from './instruments';
 import { esLabels } from './labels';
 import { esLog } from './log';
@@ -56,6 +58,8 @@ export const es: Catalogue = {
   fire: esFire,
   formats: esFormats,
   frame: esFrame,
+  glossary: esGlossary,
+  help: esHelp,
   instruments: esInstruments,
   labels: esLabels,
   log: esLog,

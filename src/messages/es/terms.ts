@@ -405,4 +405,6 @@ export const esTerms = {
   allEntriesAbout: 'Todo lo registrado: filtrar, ordenar, imprimir, exportar',
   paperSheet: 'Hoja de papel',
   paperSheetAbout: 'Escribir una semana de lecturas, o imprimir una hoja en blanco',
+  helpAbout: 'Para qué sirve cada lugar',
+  glossaryAbout: 'Qué significan las palabras del oficio',
 };

@@ -1,4 +1,6 @@
 import { say } from '@/messages/say';
+import { Term } from '@/ui/Term';
+import { GLOSSARY, type GlossaryTerm } from '@/core/words/glossary';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { HeatChart, type HeatChartData } from '@/charts/HeatChart';
@@ -133,7 +135,9 @@ export function BatchScreen(p: BatchScreenProps) {
                     data-rule={v.id}
                     data-status={v.status}
                   >
-                    <b className="font-[650] text-hint block">{v.title}</b>
+                    <b className="font-[650] text-hint block">
+                      <RuleName id={v.id} title={v.title} />
+                    </b>
                     {v.status === 'proven' ? (
                       <span className="text-stamp font-semibold text-small flex items-center gap-1">
                         <svg width="34" height="16" aria-hidden="true">
@@ -178,7 +182,7 @@ export function BatchScreen(p: BatchScreenProps) {
                   <svg className="inline" width="26" height="8" aria-hidden="true">
                     <path d="M0 4h26" stroke="var(--color-ink)" strokeWidth="2.5" />
                   </svg>{' '}
-                  {say('batch.coldestPoint2')}
+                  <Term {...GLOSSARY.coldest}>{say('batch.coldestPoint2')}</Term>
                 </span>
                 <span className="whitespace-nowrap">
                   <svg className="inline" width="26" height="8" aria-hidden="true">
@@ -302,6 +306,18 @@ export const BatchLinks = ({ id }: { id: string }) => (
     </p>
   </div>
 );
+
+/** The process that a rule of the library asks for, where the trade has a word for it. */
+const PROCESS: Readonly<Partial<Record<string, GlossaryTerm>>> = {
+  'us-503-pfrp-turned': GLOSSARY.pfrp,
+  'us-503-pfrp-static': GLOSSARY.pfrp,
+  'us-503-psrp': GLOSSARY.psrp,
+};
+/** The name of a rule, explained where it stands. */
+function RuleName({ id, title }: { id: string; title: string }) {
+  const term = PROCESS[id];
+  return term ? <Term {...term}>{title}</Term> : title;
+}
 
 const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => (
   <>

@@ -1,9 +1,19 @@
 'use client';
 import { say } from '@/messages/say';
-import { estOf, WINDOW_IDS, WINDOWS } from '@/core/mix/window';
+import { Term } from '@/ui/Term';
+import { GLOSSARY, type GlossaryTerm } from '@/core/words/glossary';
+import { estOf, WINDOW_IDS, WINDOWS, type WindowId } from '@/core/mix/window';
 import { windowEnd, windowFigure, windowRange, windowSays } from '@/core/mix/words';
 import type { Mix } from '@/core/mix/mix';
 import { Trench } from '@/charts/Trench';
+
+/** What each window is called in the trade. */
+const TERM_OF: Readonly<Record<WindowId, GlossaryTerm>> = {
+  cn: GLOSSARY.cn,
+  moisture: GLOSSARY.moisture,
+  density: GLOSSARY.density,
+  air: GLOSSARY.airspace,
+};
 
 /** Where the mix stands in each window, and where a change would put it. */
 export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
@@ -21,7 +31,8 @@ export function Windows({ mix, then }: { mix: Mix; then: Mix | null }) {
         return (
           <section key={id} data-testid={`window-${id}`}>
             <h3>
-              {w.name} <span className="font-normal text-note text-ink-2">{w.unit}</span>
+              <Term {...TERM_OF[id]}>{w.name}</Term>{' '}
+              <span className="font-normal text-note text-ink-2">{w.unit}</span>
             </h3>
             <Trench
               scale={w.scale}

@@ -1,3 +1,4 @@
+import { HELP_PLACES } from '@/core/words/help';
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -48,6 +49,17 @@ function PlaceLink({
 }
 
 /** The landscape that every page stands in: sky, ground line, soil with the places in it. */
+/** What this place is for. */
+const HelpLink = ({ place }: { place: PlaceId }) => (
+  <Link
+    prefetch={false}
+    href={HELP_PLACES.some((p) => p === place) ? `/help/${place}` : PLACES.help.href}
+    className="text-note text-soil-text underline underline-offset-3 min-h-[26px] inline-flex items-center focus-visible:outline-soil-text"
+  >
+    {PLACES.help.name}
+  </Link>
+);
+
 export function AppShell({
   site,
   madeAt,
@@ -155,6 +167,7 @@ export function AppShell({
         <span className="flex-1 max-sm:hidden" />
         <div className="relative self-center py-1 max-sm:hidden flex items-center gap-3">
           <Switches {...prefs} />
+          <HelpLink place={place} />
           <Keys bayKeys={bayKeys} unit={prefs.unit} />
         </div>
       </nav>

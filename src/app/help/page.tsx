@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
+
+export { HelpPage as default } from '@/features/help/server/pages/HelpPages';
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = {
+  get title() {
+    return PLACES.help.name;
+  },
+};
