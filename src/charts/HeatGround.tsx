@@ -57,28 +57,34 @@ const Ticks = ({ data, scales: { y } }: ChartPart) =>
 
 /** Days are named at their noon. */
 const HALF_DAY_MS = 43_200_000;
+/** Half of the widest name of a day, in units of the drawing. */
+const LABEL_HALF = 20;
 const Days = ({ data, scales: { x } }: ChartPart) =>
-  data.days.map((d) => (
-    <g key={d.at}>
-      <line
-        x1={x(d.at)}
-        x2={x(d.at)}
-        y1={BOX.bottom}
-        y2={BOX.bottom + 4}
-        stroke="var(--color-rule-2)"
-      />
-      <text
-        x={x(d.at + HALF_DAY_MS)}
-        y={BOX.bottom + 16}
-        textAnchor="middle"
-        {...words}
-        fontWeight={d.today ? 700 : 400}
-        fill={d.today ? 'var(--color-ink)' : words.fill}
-      >
-        {d.label}
-      </text>
-    </g>
-  ));
+  data.days.map((d) => {
+    // The last name is drawn in from the edge, where it would be cut.
+    const middle = Math.min(x(d.at + HALF_DAY_MS), BOX.right - LABEL_HALF);
+    return (
+      <g key={d.at}>
+        <line
+          x1={x(d.at)}
+          x2={x(d.at)}
+          y1={BOX.bottom}
+          y2={BOX.bottom + 4}
+          stroke="var(--color-rule-2)"
+        />
+        <text
+          x={middle}
+          y={BOX.bottom + 16}
+          textAnchor="middle"
+          {...words}
+          fontWeight={d.today ? 700 : 400}
+          fill={d.today ? 'var(--color-ink)' : words.fill}
+        >
+          {d.label}
+        </text>
+      </g>
+    );
+  });
 
 /** What the readings are drawn on: the band that counts, figures, days. */
 export function HeatGround(part: ChartPart) {

@@ -532,10 +532,11 @@ export function suppliersView(
       }),
       loads: s.loads.map((l) => ({
         id: l.id,
-        text:
-          l.answer === 'accept'
-            ? `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}`
-            : `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}, ${amountText(l.load.amount)}, ${ANSWER_WORDS[l.answer].mark}`,
+        text: joinParts(
+          `${dayText(locale.timeZone, l.at)} ${nameOfLoad(l)}`,
+          amountText(l.load.amount),
+          l.answer !== 'accept' && ANSWER_WORDS[l.answer].mark,
+        ),
       })),
     })),
     diverted: {

@@ -67,4 +67,10 @@ export const enPlan = {
   turned: '{name}, turned {long}:',
   crewMachineAndHours: 'Crew, machine and hours',
   planned: 'planned',
+  legend: 'Legend',
+  legendHeat: 'heat expected, time counts',
+  legendCool: 'rule met, cooling',
+  legendTurning: 'turning',
+  legendMet: 'rule could be met',
+  legendScale: 'full row: hot; low: cooled down (a sketch, not to scale)',
 } as const;

@@ -228,4 +228,8 @@ export const enRound = {
   laterEntryMarkedLate: 'The log shows both times, and marks what comes in more than a day later',
   paperSheetOfSite: 'Paper sheet of the whole site',
   noBatchToRead: 'No batch to read yet.',
+  whenAReadingIsSaved: 'When a reading is saved, this device may',
+  vibrateWhenSaved: 'vibrate',
+  speakWhenSaved: 'say the point and the value',
+  soundsLikeThis: 'core: 60 degrees',
 } as const;

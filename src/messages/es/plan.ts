@@ -67,4 +67,10 @@ export const esPlan = {
   turned: '{name}, volteado {long}:',
   crewMachineAndHours: 'Cuadrilla, máquina y horas',
   planned: 'previsto',
+  legend: 'Leyenda',
+  legendHeat: 'calor esperado, el tiempo cuenta',
+  legendCool: 'regla cumplida, enfriándose',
+  legendTurning: 'volteo',
+  legendMet: 'la regla podría cumplirse',
+  legendScale: 'fila llena: caliente; baja: fría (esquema, sin escala)',
 };

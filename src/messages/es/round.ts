@@ -230,4 +230,8 @@ export const esRound = {
     'La bitácora muestra ambas horas y marca lo que llega con más de un día de retraso',
   paperSheetOfSite: 'Hoja de papel de todo el sitio',
   noBatchToRead: 'Todavía no hay lotes que medir.',
+  whenAReadingIsSaved: 'Al guardar una lectura, este dispositivo puede',
+  vibrateWhenSaved: 'vibrar',
+  speakWhenSaved: 'decir el punto y el valor',
+  soundsLikeThis: 'centro: 60 grados',
 };

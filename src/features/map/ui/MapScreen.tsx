@@ -15,7 +15,7 @@ import {
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import type { Position } from '@/core/log/shapes';
-import { Mound } from '@/charts/Mound';
+import { FromAbove, PlanBadge } from '@/charts/FromAbove';
 import { Sheet } from '@/ui/Sheet';
 import type { MapHeap, MapSlot, MapView } from '../view';
 import { EditMap } from './EditMap';
@@ -53,12 +53,8 @@ function Heap({
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
       }}
     >
-      <svg viewBox="0 0 80 56" className="block w-full h-full overflow-visible" aria-hidden="true">
-        <Mound
-          heap={heap.picture}
-          place={{ x: 40, base: 54, maxW: 72, maxH: 38, largest: 8, small: true, chosen: false }}
-        />
-      </svg>
+      <FromAbove heap={heap.picture} />
+      <PlanBadge heap={heap.picture} />
     </button>
   );
 }
@@ -114,9 +110,9 @@ function Place({
                   left: pct(h.fromM, slot.lengthM),
                   width: pct(h.toM - h.fromM, slot.lengthM),
                   bottom: 0,
-                  height: '78%',
+                  height: '72%',
                 }
-              : { left: `${(i / n) * 100 + 4}%`, width: `${92 / n}%`, bottom: 0, height: '78%' }
+              : { left: `${(i / n) * 100 + 4}%`, width: `${92 / n}%`, bottom: '3%', height: '70%' }
           }
         />
       ))}

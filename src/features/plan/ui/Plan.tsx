@@ -18,6 +18,7 @@ import type { DayEffects, PlanJob, PlanView } from '../view';
 import { ConfirmMove, MoveSheet } from './MoveTurning';
 import { PlanChart } from './PlanChart';
 import { PlanDays } from './PlanDays';
+import { PlanLegend } from './PlanLegend';
 import { PlanHandles } from './PlanHandles';
 import { useDayEffects, type KnownEffects } from './useDayEffects';
 
@@ -132,6 +133,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
         {onPage && <PlanChart view={view} g={g} />}
         <PlanHandles view={view} g={g} over={over ? move : null} onPress={press} />
       </div>
+      <PlanLegend />
       <PlanDays view={view} onPress={press} />
       <p className="px-4 py-3 text-hint flex flex-wrap gap-x-6 gap-y-1">
         <span className="q">{view.solvedText}</span>

@@ -1,4 +1,5 @@
 'use client';
+import { confirmKept } from './confirm';
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -6,7 +7,7 @@ import { Mound } from '@/charts/Mound';
 import { plateOf } from '@/charts/ember';
 import { Schematic } from '@/charts/Schematic';
 import { localInput } from '@/core/quantity/calendar';
-import { soonText } from '@/core/quantity/format';
+import { tempText, soonText } from '@/core/quantity/format';
 import { readingText } from '@/core/words/reading';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import type { SkipReason } from '@/core/words/skip';
@@ -159,6 +160,7 @@ function ReadStep({
     onKeep: (r) => {
       const after = keepReading(walk, heap.id, place.id, r, again);
       void handle.step(after);
+      confirmKept(`${short(label)}: ${tempText(toCelsius(r.value, r.unit), r.unit)}`);
       const stamp = serverNow();
       setUndo({ place: place.id, label: short(label), at: stamp });
       setTimeout(() => setUndo((u) => (u?.at === stamp ? null : u)), UNDO_MS);

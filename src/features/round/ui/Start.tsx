@@ -9,6 +9,7 @@ import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
 import type { OfflineRoundData, RoundHeap } from '../offline-round-data';
 import { startWalk, type RoundWalk } from '../round-walk';
+import { ConfirmSwitches } from './ConfirmSwitches';
 import { OrderKeys, Route, useRouteOrder } from './Route';
 import { serverNow, createId, type WalkHandle } from './useRoundWalk';
 
@@ -293,6 +294,7 @@ export function Start({
         <ReaderFields
           {...{ instruments: data.instruments, probe, by, onProbe: setProbe, onBy: setBy }}
         />
+        <ConfirmSwitches />
         {!ordering && <StartKey first={chosen[0]} by={by} onStart={begin} />}
       </aside>
     </div>
