@@ -170,7 +170,11 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   await fill(page, 'To, m', '11');
   await waitText(page, '[role=dialog]', /It would overlap Knot/);
   await fill(page, 'To, m', '5.5');
-  await waitText(page, '[role=dialog]', /The border of Knot moves with it: row South, 5\.5 m–10 m\./);
+  await waitText(
+    page,
+    '[role=dialog]',
+    /The border of Knot moves with it: row South, 5\.5 m–10 m\./,
+  );
   await press(page, 'Save this turning');
   await until('the border', async () =>
     (await state('Knot')).entries.some(

@@ -487,6 +487,19 @@ const sinceText = (timeZone: string, at: number): string => {
   const p = localParts(timeZone, at);
   return dateText(p, true);
 };
+/** Kilograms of loads by the month in which they came, the earliest first. */
+function kgByMonth(
+  loads: readonly { readonly at: number; readonly kg: number | null }[],
+  timeZone: string,
+): ReadonlyMap<string, number> {
+  const months = new Map<string, number>();
+  for (const l of [...loads].sort((a, b) => a.at - b.at)) {
+    const p = localParts(timeZone, l.at);
+    const key = `${p.month} ${p.year}`;
+    months.set(key, (months.get(key) ?? 0) + (l.kg ?? 0));
+  }
+  return months;
+}
 /** Who brought what in a span, and what came of it. */
 export function suppliersView(
   store: StoreState,
@@ -496,12 +509,7 @@ export function suppliersView(
   locale: Locale,
 ): SuppliersView {
   const d = diverted(store, from, to);
-  const months = new Map<string, number>();
-  for (const l of [...d.loads].sort((a, b) => a.at - b.at)) {
-    const p = localParts(locale.timeZone, l.at);
-    const key = `${p.month} ${p.year}`;
-    months.set(key, (months.get(key) ?? 0) + (l.kg ?? 0));
-  }
+  const months = kgByMonth(d.loads, locale.timeZone);
   const most = Math.max(1, ...months.values());
   return {
     from: sinceText(locale.timeZone, from),

@@ -38,7 +38,7 @@ export const enHelp = {
   instruments1: 'Every thermometer and probe, with its accuracy and its last check.',
   instruments2: 'Check one in ice water or boiling water; the altitude is taken into account.',
   instruments3: 'What a check would change in verdicts is said before it is saved.',
-  instruments4: 'One that reads wrong is taken out of service, with the reason.',
+  instruments4: 'One that reads wrong is marked out of service, with the reason.',
   instruments5: 'Write its name on the handle.',
   rules1: 'Which rules this site must meet, and how its readings are judged.',
   rules2: 'Each rule is read by name, document and section.',

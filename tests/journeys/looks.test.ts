@@ -1,0 +1,66 @@
+import type { Page } from 'puppeteer-core';
+import { layUpDemo } from '../../demo/lay-up';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { siteRepo } from '@/db/repositories/site';
+import { LANGUAGES } from '@/messages/languages';
+import { axe, open, startApp, type App } from '../support/app';
+
+/**
+ * Every page in both themes, both sizes and all three languages: nothing that axe finds. Each page is seen in six of the twelve ways,
+ * which hold every pair of a theme, a size and a language among neighbouring pages; AXE_ALL=1 sees all twelve.
+ */
+let app: App;
+const paths: string[] = [];
+beforeAll(async () => {
+  app = await startApp();
+  await layUpDemo(app.database.admin, Date.now());
+  const site = (await siteRepo(app.database.app).only())!;
+  const board = await snapshotRepo(app.database.app).board(site, Date.now());
+  const [batch] = board.filter((d) => d.name === 'Egret').map((d) => `/batch/${d.id}`);
+  paths.push(
+    ...['/', '/round', '/bench', '/plan', '/store', '/store/loads', '/map', '/records'],
+    ...['/instruments', '/rules', '/methods', '/crew', '/fire', '/entries', '/paper'],
+    ...['/start', '/start/sample', '/help', '/help/yard', '/glossary', '/more', '/open'],
+    ...['', '/paper', '/import', '/rules', '/record'].map((page) => `${batch}${page}`),
+  );
+}, 120_000);
+afterAll(() => app?.stop(), 60_000);
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844, phone: true },
+] as const;
+const WAYS = LANGUAGES.flatMap((language) =>
+  (['sun', 'shed'] as const).flatMap((light) => SIZES.map((size) => ({ language, light, size }))),
+);
+const ALL = process.env.AXE_ALL === '1';
+/** Whether a page is seen in a way: every second one, the other half for its neighbour. */
+const isSeen = (page: number, way: number): boolean =>
+  ALL || (page + way + Math.floor(way / 2)) % 2 === 0;
+
+const look = (page: Page, language: string, light: string): Promise<void> =>
+  page
+    .browserContext()
+    .setCookie(
+      { name: 'zh_language', value: language, domain: '127.0.0.1', path: '/' },
+      { name: 'zh_light', value: light, domain: '127.0.0.1', path: '/' },
+    );
+
+test.each(
+  WAYS.map((way, i) => [i, `${way.language} ${way.light} ${way.size.width}`, way] as const),
+)(
+  'way %i, %s: axe finds nothing',
+  async (i, _name, { language, light, size }) => {
+    const { page, close } = await app.page(size);
+    await look(page, language, light);
+    const found: string[] = [];
+    for (const [n, path] of paths.entries()) {
+      if (!isSeen(n, i)) continue;
+      await open(page, `${app.base}${path}`);
+      for (const problem of await axe(page)) found.push(`${path}: ${JSON.stringify(problem)}`);
+    }
+    expect(found).toEqual([]);
+    await close();
+  },
+  240_000,
+);
