@@ -17,7 +17,7 @@ const base = {
   setupFiles: ['<rootDir>/src/messages/all.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transformIgnorePatterns: [
-    '/node_modules/(?!(use-intl|@formatjs/[^/]+|intl-messageformat|icu-minify|d3-[^/]+|internmap|uuid|ml-[^/]+|is-any-array|yalps|cheminfo-types)/)',
+    '/node_modules/(?!(use-intl|@formatjs/[^/]+|intl-messageformat|icu-minify|d3-[^/]+|internmap|uuid|ml-[^/]+|is-any-array|yalps|cheminfo-types|syllable|flesch-kincaid)/)',
   ],
   modulePathIgnorePatterns: ['<rootDir>/\\.next/', '<rootDir>/\\.data/'],
 };
