@@ -1,3 +1,5 @@
+import type { UnitSystem } from '@/core/units/units';
+import { currentUnits } from '@/messages/say';
 import type { ItemName } from '@/core/words/waiting';
 
 /** What waits on a device until the hub has taken it. */
@@ -24,20 +26,33 @@ export type OutboxItem = ItemName & {
   readonly photo?: Blob;
 };
 
-type Device = { readonly enteredAt: string; readonly clockAheadMs: number };
+type Device = {
+  readonly enteredAt: string;
+  readonly clockAheadMs: number;
+  readonly units?: UnitSystem;
+};
 const ISO = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/;
 const shifted = (time: unknown, byMs: number): unknown =>
   typeof time === 'string' && ISO.test(time)
     ? new Date(Date.parse(time) + byMs).toISOString()
     : time;
 
-/** A form with the device's word on its clock. @param now hub's time, as far as the device knows it, ms */
+/** The system that forms were typed in; metric goes without saying. */
+function unitsTyped(): Pick<Device, 'units'> {
+  const { system } = currentUnits();
+  return system === 'metric' ? {} : { units: system };
+}
+
+/** A form with the device's word on its clock and its units. @param now hub's time, as far as the device knows it, ms */
 export const stamped = (form: Form, now: number, clockAheadMs: number): Form => {
   const enteredAt = new Date(now).toISOString();
   return {
     ...form,
     at: form.at ?? enteredAt,
-    data: { ...form.data, device: { enteredAt, clockAheadMs } satisfies Device },
+    data: {
+      ...form.data,
+      device: { enteredAt, clockAheadMs, ...unitsTyped() } satisfies Device,
+    },
   };
 };
 
@@ -52,7 +67,7 @@ export function restamped(form: Form, clockAheadMs: number): Form {
     at: shifted(form.at, by) as string | null,
     data: {
       ...form.data,
-      device: { enteredAt: shifted(device.enteredAt, by), clockAheadMs },
+      device: { ...device, enteredAt: shifted(device.enteredAt, by), clockAheadMs },
       ...(Array.isArray(readings)
         ? {
             readings: readings.map((r: { at?: unknown }) => ({

@@ -1,4 +1,3 @@
-import { say } from '@/messages/say';
 import { useId, type ReactNode } from 'react';
 
 /** A word of the trade that is explained where it stands: dotted, and pressed to read what it means. No script is needed for it. */
@@ -14,12 +13,7 @@ export function Term({
   const id = useId();
   return (
     <>
-      <button
-        type="button"
-        popoverTarget={id}
-        className="term"
-        aria-label={say('help.whatIsThis', { name })}
-      >
+      <button type="button" popoverTarget={id} className="term" aria-details={id}>
         {children ?? name}
       </button>
       <span

@@ -1,7 +1,7 @@
 import http from 'node:http';
 import zlib from 'node:zlib';
 import { fillSite } from '../support/large-site';
-import { startSite, type App } from '../support/app';
+import { open, startSite, waitText, type App } from '../support/app';
 
 /**
  * What a page of a site with two hundred batches may weigh on the wire, in kB, and its JavaScript. No timings: those are in bench/. The texts of a language
@@ -118,3 +118,26 @@ test('two hundred heaps are all in the yard: the near ones drawn, the others as 
   expect(errors).toEqual([]);
   await close();
 }, 60_000);
+
+test('of two hundred batches one is found by its name, and those not read for a day by one choice', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, app.base);
+  await page.waitForSelector('form[aria-label="Which batches"]');
+  await page.select('form[aria-label="Which batches"] select', 'unread');
+  const [, shown, of] = /(\d+) of (\d+) shown/.exec(
+    await waitText(page, 'main', /\d+ of \d+ shown/),
+  )!;
+  expect(Number(of)).toBeGreaterThan(150);
+  expect(Number(shown)).toBeLessThanOrEqual(Number(of));
+  await page.keyboard.down('Control');
+  await page.keyboard.press('k');
+  await page.keyboard.up('Control');
+  await page.waitForSelector('[cmdk-input]');
+  await page.waitForFunction(() => document.querySelectorAll('[cmdk-item]').length > 150);
+  const name = await page.$eval('[cmdk-item] b', (el) => el.textContent!);
+  await page.keyboard.type(name);
+  await page.click('[cmdk-item]:has(b)');
+  await waitText(page, 'h1', new RegExp(name.replace(/[^\w ]/g, '.')));
+  expect(errors).toEqual([]);
+  await close();
+}, 120_000);

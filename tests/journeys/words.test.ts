@@ -8,6 +8,7 @@ import { logRepo } from '@/db/repositories/log';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { localInput } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';
+import type { UnitSystem } from '@/core/units/units';
 import {
   axe,
   fill,
@@ -34,19 +35,19 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => app?.stop(), 60_000);
 
-const speak = (page: Page, language: string, unit: 'C' | 'F'): Promise<void> =>
+const speak = (page: Page, language: string, units: UnitSystem): Promise<void> =>
   page
     .browserContext()
     .setCookie(
       { name: 'zh_language', value: language, domain: '127.0.0.1', path: '/' },
-      { name: 'zh_unit', value: unit, domain: '127.0.0.1', path: '/' },
+      { name: 'zh_units', value: units, domain: '127.0.0.1', path: '/' },
     );
 /** Words of English that no screen of a crew that speaks Spanish may show; names of batches, people and rules are as they are. */
 const ENGLISH = /\b(temperatures?|batch(es)?|turned|Save|Log|since|Nothing|the|and|with)\b/;
 
-test('a crew member in Spanish with °F: the list, a batch, what the hand feels, and nothing in English on the way', async () => {
+test('a crew member in Spanish with US units: the list, a batch, what the hand feels, and nothing in English on the way', async () => {
   const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
-  await speak(page, 'es', 'F');
+  await speak(page, 'es', 'us');
   await open(page, app.base);
   await waitText(page, 'main', /Voltear ahora[^]*Tomar temperaturas/);
   expect(await page.$eval('html', (html) => html.lang)).toBe('es');
@@ -74,6 +75,32 @@ test('a crew member in Spanish with °F: the list, a batch, what the hand feels,
   expect(errors).toEqual([]);
   await close();
 }, 120_000);
+
+test('a grower in British English with metric units: heaps, litres, days before months, on a laptop', async () => {
+  const { page, errors, close } = await app.page();
+  await speak(page, 'en-GB', 'uk');
+  await open(page, `${app.base}/batch/${batches.Egret}`);
+  const head = await textOf(page, 'main');
+  expect(head).toMatch(/\d(\.\d)? m³/);
+  expect(head).toMatch(/\d{1,2} [A-Z][a-z]{2,3}\b/);
+  expect(head).not.toMatch(/yd³|°F|\bgal\b/);
+  await press(page, 'More…');
+  await press(page, 'Watered');
+  await press(page, 'Clean');
+  await fill(page, 'How much, L', '120');
+  await fill(page, 'Who', 'Robin');
+  await pressKey(page, '[role=dialog]');
+  await waitText(page, '[data-testid=log]', /120 L/);
+  // The same entry for somebody who measures in gallons.
+  const us = await app.page();
+  await speak(us.page, 'en', 'us');
+  await open(us.page, `${app.base}/batch/${batches.Egret}`);
+  await waitText(us.page, '[data-testid=log]', /32 gal/);
+  await us.close();
+  expect(await axe(page)).toEqual([]);
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
 
 test('a language is chosen on the device, and holds on every page', async () => {
   const { page, errors, close } = await app.page();

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { BatchId, EntryId } from './ids';
+import { UNIT_SYSTEMS } from '../units/units';
 import { isoOf, MS, type Instant } from '../quantity/instant';
 import { ENTRY_KIND_REGISTRY } from './kinds';
 import type {
@@ -78,6 +79,8 @@ export const DeviceSchema = z.looseObject({
   enteredAt: z.string(),
   /** How far that clock was ahead of the hub's when last compared, ms; the entry's times have it taken off. */
   clockAheadMs: z.number().optional(),
+  /** What its forms were typed in, where that is not metric: the log holds metres, litres and kilograms, this gives back what was typed. */
+  units: z.enum(UNIT_SYSTEMS).optional(),
 });
 /** Clocks that differ by less are the same clock. */
 export const CLOCK_TOLERANCE_MS = 2 * MS.minute;

@@ -54,5 +54,4 @@ export const enHelp = {
   allHelp: 'All help',
   pictureOf: 'A picture of {name}',
   whereToFindWhat: 'Where to find what',
-  whatIsThis: 'What does “{name}” mean?',
 } as const;

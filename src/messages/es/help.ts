@@ -54,5 +54,4 @@ export const esHelp = {
   allHelp: 'Toda la ayuda',
   pictureOf: 'Una imagen de {name}',
   whereToFindWhat: 'Dónde está cada cosa',
-  whatIsThis: '¿Qué significa «{name}»?',
 } as const;
