@@ -105,6 +105,10 @@ function translatorOf(language: Language): Translator {
   return made;
 }
 
+/** A text with its marked parts, `<b>55 °C</b>`, handed to functions by the name of the mark. */
+export const sayMarked = ((key: never, values: never) =>
+  translatorOf(shared.asked()).markup(key, values)) as unknown as Translator['markup'];
+
 /**
  * The text of a key in the language of the moment, such as `say('yard.airNow', { celsius: '12 °C' })`. Keys and the values
  * that a text asks for are types: a missing one does not compile.

@@ -1,9 +1,11 @@
-import { say } from '../../messages/say';
+import { say, sayMarked } from '../../messages/say';
 import { dayText, durationText, missingText, whenText } from '../quantity/format';
 import type { Locale, Note } from '../words/note';
 import { getRequirementDescription } from './requirements';
 import {
+  b,
   floorText,
+  markedPieces,
   plain,
   STATUS_WORD,
   strong,
@@ -38,49 +40,41 @@ export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecuti
   return told === 'adds-up' ? say('evidence.needsHeat') : STATUS_WORD[told];
 }
 
-const joined = (parts: readonly (readonly Piece[])[]): Piece[] =>
-  parts
-    .filter((p) => p.length > 0)
-    .flatMap((part, i, all) => [
-      ...(i === 0 ? [] : [plain(i === all.length - 1 ? say('evidence.and2') : ', ')]),
-      ...part,
-    ]);
+/** What is missing as a list: `3 days more at 55 °C, and 2 more turnings`. */
+function listOwed(parts: readonly string[]): string {
+  const last = parts.at(-1) ?? '';
+  return parts.length < 2
+    ? last
+    : say('evidence.listed', { first: parts.slice(0, -1).join(', '), last });
+}
 
 function needs(v: VerdictFacts, locale: Locale): Piece[] {
   const missingHours = v.requiredHours - v.creditedHours;
   const turns = v.turningsRequired - v.turningsCounted;
   const kind = describeFacts(v);
-  const inside = kind.insideText?.(v, locale) ?? '';
   const time =
     missingHours > 0
-      ? [
-          strong(missingText(missingHours)),
-          plain(
-            say('evidence.moreAt', {
-              floorC: floorText(v.floorC, locale),
-              where: WHERE[v.combine],
-              inside,
-            }),
-          ),
-        ]
-      : [];
-  return [
-    plain(say('evidence.stillNeeded')),
-    ...joined([
-      time,
-      turnsOwed(v, turns, time.length > 0),
-      kind.otherwiseOwed?.(v, locale, time.length > 0) ?? [],
-    ]),
-    plain('.'),
-  ];
+      ? sayMarked('evidence.timeOwed', {
+          hours: missingText(missingHours),
+          floorC: floorText(v.floorC, locale),
+          where: WHERE[v.combine],
+          inside: kind.insideText?.(v, locale) ?? '',
+          b,
+        })
+      : null;
+  const parts = [
+    time,
+    turnsOwed(v, turns, time !== null),
+    kind.otherwiseOwed?.(v, locale, time !== null) ?? null,
+  ].filter((part): part is string => part !== null);
+  return markedPieces(say('evidence.needsAll', { parts: listOwed(parts) }));
 }
 
-function turnsOwed(v: VerdictFacts, turns: number, timeMissing: boolean): Piece[] {
-  if (turns <= 0) return [];
+function turnsOwed(v: VerdictFacts, turns: number, timeMissing: boolean): string | null {
+  if (turns <= 0) return null;
   return (
-    describeFacts(v).turnsOwed?.(v, turns, timeMissing) ?? [
-      strong(say('evidence.moreOneOther', { turns })),
-    ]
+    describeFacts(v).turnsOwed?.(v, turns, timeMissing) ??
+    sayMarked('evidence.moreTurningsOwed', { turns, b })
   );
 }
 
@@ -92,11 +86,9 @@ const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
   const turns = v.turningsRequired - v.turningsCounted;
   return timeReached && turns > 0 && !turningsEndStages
     ? [plain(say('evidence.theTimeReachedNowNeeds'))]
-    : [
-        plain(say('evidence.couldBeMetOn')),
-        strong(dayText(locale.timeZone, v.earliestProofAt)),
-        plain(say('evidence.atTheEarliest')),
-      ];
+    : markedPieces(
+        sayMarked('evidence.couldBeMet', { day: dayText(locale.timeZone, v.earliestProofAt), b }),
+      );
 };
 
 const COLD = {
@@ -142,10 +134,13 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
   const { timeZone, now } = locale;
   switch (v.status) {
     case 'proven':
-      return [
-        strong(say('evidence.met2', { provenAt: whenText(timeZone, v.provenAt, now) })),
-        plain(`: ${describeFacts(v).reachedText(v, locale)}.`),
-      ];
+      return markedPieces(
+        sayMarked('evidence.metSentence', {
+          provenAt: whenText(timeZone, v.provenAt, now),
+          reached: describeFacts(v).reachedText(v, locale),
+          b,
+        }),
+      );
     case 'waiting':
       return [
         ...(uncounted(v) ?? [
@@ -155,9 +150,9 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
               : say('evidence.noTemperaturesSinceClockStarted2'),
           ),
         ]),
-        plain(say('evidence.itNeeds')),
-        ...describeFacts(v).askedText(v, locale),
-        plain('.'),
+        ...markedPieces(
+          say('evidence.itNeedsAll', { asked: describeFacts(v).askedText(v, locale) }),
+        ),
       ];
     case 'running':
       return [...(uncounted(v) ?? []), ...needs(v, locale), ...couldBe(v, locale)];

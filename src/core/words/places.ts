@@ -11,6 +11,8 @@ export type Place = {
   readonly nav: 'phone-bar' | 'bar' | 'more' | 'none';
   /** What is found there, behind More. */
   readonly about?: string;
+  /** It is set up once and seldom changed: it stands under Settings behind More. */
+  readonly setting?: true;
   /** The letter behind G that goes there; every place of the navigation has one. */
   readonly key?: string;
   /** Opens with no network: `always`, though nobody has opened it on this device; `kept`, once any page was seen here. */
@@ -151,6 +153,7 @@ export const PLACES = {
       return say('terms.rules');
     },
     nav: 'more',
+    setting: true,
     get about() {
       return say('terms.whatBatchMustMeet');
     },
@@ -162,6 +165,7 @@ export const PLACES = {
       return say('terms.methods');
     },
     nav: 'more',
+    setting: true,
     get about() {
       return say('terms.whenBatchesAreTurned');
     },
@@ -173,6 +177,7 @@ export const PLACES = {
       return say('terms.crewAndHours');
     },
     nav: 'more',
+    setting: true,
     get about() {
       return say('terms.whoWorksMachineLimitsRegular');
     },
@@ -184,6 +189,7 @@ export const PLACES = {
       return say('terms.firePlan');
     },
     nav: 'more',
+    setting: true,
     get about() {
       return say('terms.whoToCall');
     },
@@ -207,6 +213,7 @@ export const PLACES = {
       return say('terms.labels');
     },
     nav: 'more',
+    setting: true,
     get about() {
       return say('terms.toPrintForBatches');
     },
@@ -218,6 +225,7 @@ export const PLACES = {
       return say('terms.connectAPhone');
     },
     nav: 'more',
+    setting: true,
     get about() {
       return say('terms.connectAPhoneAbout');
     },

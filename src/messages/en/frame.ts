@@ -50,4 +50,6 @@ export const enFrame = {
   typeReadingsOf: 'Type temperatures of {name}',
   doIt: 'Do',
   goTo: 'Go to',
+  work: 'Work',
+  settings: 'Settings',
 } as const;

@@ -50,4 +50,6 @@ export const esFrame = {
   typeReadingsOf: 'Escribir temperaturas de {name}',
   doIt: 'Hacer',
   goTo: 'Ir a',
+  work: 'Trabajo',
+  settings: 'Ajustes',
 };

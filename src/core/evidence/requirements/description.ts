@@ -91,15 +91,15 @@ export type RequirementDescription<R extends Leaf = Leaf> = {
   /** On its bar under the heat chart. */
   barText(requirement: R, bar: BarContext): string;
   facts(requirement: R): Extract<RequirementFacts, { readonly kind: R['kind'] }>;
-  /** The whole requirement in one phrase: `15 days at 55 °C and 5 turnings`. */
-  askedText(v: FactsOf<R['kind']>, locale: Locale): Piece[];
+  /** The whole requirement in one phrase, its strong parts marked: `15 days at 55 °C and 5 turnings`. */
+  askedText(v: FactsOf<R['kind']>, locale: Locale): string;
   /** What was reached, behind 'Proven'. */
   reachedText(v: FactsOf<R['kind']>, locale: Locale): string;
   /** Behind the missing time: inside which longer time it must lie. */
   insideText?(v: FactsOf<R['kind']>, locale: Locale): string;
   /** Missing turnings, where they are not just so many more. */
-  turnsOwed?(v: FactsOf<R['kind']>, turns: number, timeMissing: boolean): Piece[];
-  /** What is owed beside time and turnings. */
-  otherwiseOwed?(v: FactsOf<R['kind']>, locale: Locale, timeMissing: boolean): Piece[];
+  turnsOwed?(v: FactsOf<R['kind']>, turns: number, timeMissing: boolean): string;
+  /** What is owed beside time and turnings, marked; null: nothing. */
+  otherwiseOwed?(v: FactsOf<R['kind']>, locale: Locale, timeMissing: boolean): string | null;
   readonly form: RequirementForm<R>;
 };

@@ -1,7 +1,7 @@
-import { say } from '../../../messages/say';
+import { say, sayMarked } from '../../../messages/say';
 import { durationText, spanText } from '../../quantity/format';
 import type { Hold } from '../rule';
-import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { b, floorText, WHERE } from '../verdict-facts';
 import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createHoldEvaluator } from './hold-evaluator';
@@ -31,17 +31,17 @@ export const holdRequirement: RequirementDescription<Hold> = {
     return `${shortSpan(r.hours)}${part.consecutive ? '' : say('evidence.inAll')}${turns ? say('evidence.turns', { turns }) : floor}`;
   },
   facts: () => ({ kind: 'hold' }),
-  askedText: (v, locale) => [
-    strong(spanText(v.requiredHours)),
-    plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
-    plain(` ${WHERE[v.combine]}`),
-    ...(v.turningsRequired
-      ? [
-          plain(say('evidence.and')),
-          strong(say('evidence.turningTurnings', { turningsRequired: v.turningsRequired })),
-        ]
-      : []),
-  ],
+  askedText: (v, locale) => {
+    const [hours, floorC, where] = [
+      spanText(v.requiredHours),
+      floorText(v.floorC, locale),
+      WHERE[v.combine],
+    ];
+    const turnings = v.turningsRequired;
+    return turnings > 0
+      ? sayMarked('evidence.holdTurnsAsked', { hours, floorC, where, turnings, b })
+      : sayMarked('evidence.holdAsked', { hours, floorC, where, b });
+  },
   reachedText: (v, locale) =>
     v.turningsCounted
       ? say('evidence.atTurningTurnings', {

@@ -1,7 +1,7 @@
-import { say } from '../../../messages/say';
+import { say, sayMarked } from '../../../messages/say';
 import { durationText, spanText, tempBeside, tempText } from '../../quantity/format';
 import type { MeanAbove } from '../rule';
-import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { b, floorText, WHERE } from '../verdict-facts';
 import { FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createMeanAboveEvaluator } from './mean-above-evaluator';
@@ -27,16 +27,14 @@ export const meanAboveRequirement: RequirementDescription<MeanAbove> = {
   barText: (r, { unit }) =>
     say('evidence.mean', { hours: shortSpan(r.hours), meanC: tempBeside(r.meanC, r.meanC, unit) }),
   facts: (r) => ({ kind: 'meanAbove', meanC: r.meanC }),
-  askedText: (v, locale) => [
-    strong(spanText(v.requiredHours)),
-    plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
-    plain(
-      say('evidence.withAMeanAbove', {
-        meanC: floorText(v.form.meanC, locale),
-        where: WHERE[v.combine],
-      }),
-    ),
-  ],
+  askedText: (v, locale) =>
+    sayMarked('evidence.meanAsked', {
+      hours: spanText(v.requiredHours),
+      floorC: floorText(v.floorC, locale),
+      meanC: floorText(v.form.meanC, locale),
+      where: WHERE[v.combine],
+      b,
+    }),
   reachedText: (v, locale) =>
     v.reachedMeanC === null
       ? say('evidence.at2', {
@@ -49,14 +47,15 @@ export const meanAboveRequirement: RequirementDescription<MeanAbove> = {
           reachedMeanC: tempBeside(v.reachedMeanC, v.form.meanC, locale.unit),
         }),
   otherwiseOwed: (v, locale, timeMissing) => {
-    if (timeMissing && (v.reachedMeanC === null || v.reachedMeanC > v.form.meanC)) return [];
-    const owed = strong(say('evidence.aMeanAbove', { meanC: floorText(v.form.meanC, locale) }));
+    if (timeMissing && (v.reachedMeanC === null || v.reachedMeanC > v.form.meanC)) return null;
+    const meanC = floorText(v.form.meanC, locale);
     return v.reachedMeanC === null
-      ? [owed]
-      : [
-          owed,
-          plain(say('evidence.soFar', { reachedMeanC: tempText(v.reachedMeanC, locale.unit, 1) })),
-        ];
+      ? sayMarked('evidence.meanOwed', { meanC, b })
+      : sayMarked('evidence.meanOwedSoFar', {
+          meanC,
+          reachedMeanC: tempText(v.reachedMeanC, locale.unit, 1),
+          b,
+        });
   },
   form: {
     get label() {

@@ -1,7 +1,7 @@
-import { say } from '../../../messages/say';
+import { say, sayMarked } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Staged } from '../rule';
-import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { b, floorText, WHERE } from '../verdict-facts';
 import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createStagedEvaluator } from './staged-evaluator';
@@ -32,28 +32,27 @@ export const stagedRequirement: RequirementDescription<Staged> = {
   barText: (r, { turns }) =>
     say('evidence.thenATurn', { turns, holdHours: shortSpan(r.holdHours) }),
   facts: (r) => ({ kind: 'staged', stageHours: r.holdHours }),
-  askedText: (v, locale) => [
-    strong(spanText(v.form.stageHours)),
-    plain(say('evidence.at', { floorC: floorText(v.floorC, locale) })),
-    plain(say('evidence.beforeEachOf', { where: WHERE[v.combine] })),
-    strong(say('evidence.turningTurnings', { turningsRequired: v.turningsRequired })),
-  ],
+  askedText: (v, locale) =>
+    sayMarked('evidence.stagesAsked', {
+      hours: spanText(v.form.stageHours),
+      floorC: floorText(v.floorC, locale),
+      where: WHERE[v.combine],
+      turnings: v.turningsRequired,
+      b,
+    }),
   reachedText: (v, locale) =>
     say('evidence.atBeforeEachTurningTurnings', {
       stageHours: spanText(v.form.stageHours),
       floorC: floorText(v.floorC, locale),
       turningsCounted: v.turningsCounted,
     }),
-  turnsOwed: (v, turns, timeMissing) => [
-    strong(timeMissing ? say('evidence.thenAFullTurn') : say('evidence.aFullTurnNow')),
-    ...(turns > 1
-      ? [
-          plain(say('evidence.with')),
-          strong(spanText(v.form.stageHours)),
-          plain(say('evidence.beforeEachOfMore', { turns: turns - 1 })),
-        ]
-      : []),
-  ],
+  turnsOwed: (v, turns, timeMissing) => {
+    const now = timeMissing ? 'then' : 'now';
+    const hours = spanText(v.form.stageHours);
+    return turns > 1
+      ? sayMarked('evidence.stagesOwed', { now, hours, more: turns - 1, b })
+      : sayMarked('evidence.stageOwed', { now, b });
+  },
   form: {
     get label() {
       return say('evidence.timeBeforeEachTurning');

@@ -1,7 +1,7 @@
-import { say } from '../../../messages/say';
+import { say, sayMarked } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Within } from '../rule';
-import { floorText, plain, strong, WHERE } from '../verdict-facts';
+import { b, floorText, plain, WHERE } from '../verdict-facts';
 import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { holdText, rangeText, shortSpan } from './text';
@@ -36,14 +36,15 @@ export const withinRequirement: RequirementDescription<Within> = {
     innerHours: r.inner.hours,
     innerFloorC: r.inner.floorC,
   }),
-  askedText: (v, locale) => [
-    strong(spanText(v.form.outerHours)),
-    plain(say('evidence.at3', { outerFloorC: floorText(v.form.outerFloorC, locale) })),
-    plain(say('evidence.and')),
-    strong(spanText(v.form.innerHours)),
-    plain(say('evidence.at4', { innerFloorC: floorText(v.form.innerFloorC, locale) })),
-    plain(say('evidence.withinThem', { where: WHERE[v.combine] })),
-  ],
+  askedText: (v, locale) =>
+    sayMarked('evidence.withinAsked', {
+      outerHours: spanText(v.form.outerHours),
+      outerFloorC: floorText(v.form.outerFloorC, locale),
+      innerHours: spanText(v.form.innerHours),
+      innerFloorC: floorText(v.form.innerFloorC, locale),
+      where: WHERE[v.combine],
+      b,
+    }),
   reachedText: (v, locale) =>
     say('evidence.atWithAtWithinThem', {
       outerHours: spanText(v.form.outerHours),

@@ -2,28 +2,31 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { PageShell } from '../PageShell';
 import { loadPageContext } from '../queries';
-import { navigationPlaces } from '@/core/words/places';
+import { navigationPlaces, type NamedPlace } from '@/core/words/places';
 
+/** What a phone's bar has no room for, and what is set up once. */
 export async function MorePage() {
   const s = await loadPageContext();
+  const places = navigationPlaces().filter((p) => p.nav !== 'phone-bar');
   return (
     <PageShell s={s} place="more">
-      <div className="px-4 py-5 max-w-[560px] flex flex-col gap-2.5">
+      <div className="px-4 py-5 max-w-[560px] flex flex-col gap-5">
         <h1>{say('frame.more2')}</h1>
-        {navigationPlaces()
-          .filter((p) => p.nav !== 'phone-bar')
-          .map((p) => (
-            <Link
-              key={p.href}
-              prefetch={false}
-              href={p.href}
-              className="btn !min-h-row !justify-between"
-            >
-              <span>{p.name}</span>
-              <span className="q font-normal text-small">{p.about}</span>
-            </Link>
-          ))}
+        <Places title={say('frame.work')} places={places.filter((p) => !p.setting)} />
+        <Places title={say('frame.settings')} places={places.filter((p) => p.setting)} />
       </div>
     </PageShell>
   );
 }
+
+const Places = ({ title, places }: { title: string; places: readonly NamedPlace[] }) => (
+  <section className="flex flex-col gap-2.5">
+    <h2>{title}</h2>
+    {places.map((p) => (
+      <Link key={p.href} prefetch={false} href={p.href} className="btn !min-h-row !justify-between">
+        <span>{p.name}</span>
+        <span className="q font-normal text-small">{p.about}</span>
+      </Link>
+    ))}
+  </section>
+);
