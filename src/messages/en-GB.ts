@@ -116,4 +116,7 @@ export const enGB: Overrides = {
     monthDay: '{day, number} {month}',
     monthDayYear: '{day, number} {month} {year}',
   },
+  flow: {
+    negative: 'an amount is 0 or more litres',
+  },
 };

@@ -13,6 +13,7 @@ import { enEntry } from './entry';
 import { enEvidence } from './evidence';
 import { enFind } from './find';
 import { enFire } from './fire';
+import { enFlow } from './flow';
 import { enFormats } from './formats';
 import { enFrame } from './frame';
 import { enGlossary } from './glossary';
@@ -55,6 +56,7 @@ export const en = {
   evidence: enEvidence,
   find: enFind,
   fire: enFire,
+  flow: enFlow,
   formats: enFormats,
   frame: enFrame,
   glossary: enGlossary,

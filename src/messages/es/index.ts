@@ -14,6 +14,7 @@ import { esEntry } from './entry';
 import { esEvidence } from './evidence';
 import { esFind } from './find';
 import { esFire } from './fire';
+import { esFlow } from './flow';
 import { esFormats } from './formats';
 import { esFrame } from './frame';
 import { esGlossary } from './glossary';
@@ -56,6 +57,7 @@ export const es: Catalogue = {
   evidence: esEvidence,
   find: esFind,
   fire: esFire,
+  flow: esFlow,
   formats: esFormats,
   frame: esFrame,
   glossary: esGlossary,

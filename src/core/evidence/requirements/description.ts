@@ -3,7 +3,7 @@ import type { Locale } from '../../words/note';
 import type { RuleEvaluator, ReportedRequirement } from '../rule-progress';
 import type { Hold, Leaf } from '../rule';
 import type { SegmentContext } from '../segment-context';
-import type { FactsOf, Piece, RequirementFacts } from '../verdict-facts';
+import type { FactsOf, RequirementFacts } from '../verdict-facts';
 
 /** What a field of a requirement may hold; the parser of batch files and the published schema are made from it. */
 export type FieldType =

@@ -1,7 +1,7 @@
 import { say, sayMarked } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Within } from '../rule';
-import { b, floorText, plain, WHERE } from '../verdict-facts';
+import { b, floorText, WHERE } from '../verdict-facts';
 import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { holdText, rangeText, shortSpan } from './text';
