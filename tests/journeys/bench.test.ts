@@ -88,7 +88,7 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await open(page, `${app.base}/store/take-in`);
   await sleep(800); // the first page of a phone is woken up
   await fill(page, 'What is it?', 'hen-house');
-  await press(page, 'Hen-house litter');
+  await press(page, 'Chicken litter');
   await waitText(page, 'main', /Accept\.[^]*Raw dung: gloves/);
   await fill(page, 'How much', '-4');
   await waitText(page, 'main', /Type a number above 0, or choose ‘not known’/);
@@ -101,7 +101,7 @@ test('at the gate: taken in, held with what is to be asked, refused with what wa
   await fill(page, 'Who', 'Sam');
   expect(await axe(page)).toEqual([]);
   await press(page, 'Log this load');
-  await waitText(page, '[data-testid=role-green]', /Hen-house litter[^]*1\.3 m³/);
+  await waitText(page, '[data-testid=role-green]', /Chicken litter[^]*1\.3 m³/);
 
   await open(page, `${app.base}/store/take-in`);
   await fill(page, 'What is it?', 'treated');
@@ -210,8 +210,8 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await waitText(page, '[data-testid=says]', /It is empty/);
   await press(page, 'Another material');
   await fill(page, 'Find a material', 'hen-house');
-  await press(page, 'Hen-house litter');
-  await fill(page, 'Hen-house litter, how much', '8');
+  await press(page, 'Chicken litter');
+  await fill(page, 'Chicken litter, how much', '8');
   await waitText(
     page,
     '[data-testid=says]',
@@ -227,11 +227,11 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   expect(await axe(page)).toEqual([]);
   await chooseUnits(page, 'us');
   await waitText(page, '[data-testid=schools]', /190 gal of greens/);
-  await fill(page, 'Hen-house litter, how much', '16');
+  await fill(page, 'Chicken litter, how much', '16');
   await waitText(page, '[data-testid=schools]', /1\.9 yd³ of greens/);
   await chooseUnits(page, 'metric');
   await waitText(page, '[data-testid=schools]', /1\.4 m³ of greens/);
-  await fill(page, 'Hen-house litter, how much', '8');
+  await fill(page, 'Chicken litter, how much', '8');
 
   await page.waitForSelector('section > div > .btn.key:not([disabled])');
   await press(page, 'Add ');
@@ -259,9 +259,9 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   );
   expect(await textOf(page, '[data-testid=schools]')).toMatch(/cannot be worked out: Horse manure/);
   await press(page, 'remove Horse manure');
-  await fill(page, 'Hen-house litter, how much', 'many');
-  await waitText(page, 'main', /Hen-house litter: type a number of 0 or more/);
-  await fill(page, 'Hen-house litter, how much', '8');
+  await fill(page, 'Chicken litter, how much', 'many');
+  await waitText(page, 'main', /Chicken litter: type a number of 0 or more/);
+  await fill(page, 'Chicken litter, how much', '8');
 
   // Solve round what is fixed.
   await page.evaluate(() => {
@@ -300,7 +300,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   await pressKey(page, '[role=dialog]');
   await waitText(page, '[data-testid=solved]', /This reaches the goal|This comes closest/);
   await press(page, 'Use these amounts');
-  expect(await valueOf(page, 'Hen-house litter, how much')).toBe('8');
+  expect(await valueOf(page, 'Chicken litter, how much')).toBe('8');
   expect(await valueOf(page, 'Roots of invasive plants, how much')).toBe('0');
   expect(await textOf(page, '[data-testid=says]')).not.toMatch(/Cannot be worked out/);
   await press(page, 'remove Roots of invasive plants');
@@ -343,7 +343,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
 
   // What lies on the bench is there again after the page was closed.
   await open(page, `${app.base}/bench`);
-  await waitText(page, 'main', /Hen-house litter/);
+  await waitText(page, 'main', /Chicken litter/);
   expect(await valueOf(page, 'Water to add, L')).toBe('120');
   await press(page, 'Use this recipe');
   await waitText(page, '[role=dialog]', /This logs nothing as added/);

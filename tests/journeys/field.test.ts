@@ -620,7 +620,7 @@ test('at the gate with no signal: a load and its two photos wait together, and l
   await p.page.goto(`${proxy.base}/store/take-in`);
   await waitText(p.page, 'h1', /Log a load/);
   await fill(p.page, 'What is it?', 'hen-house');
-  await tap(p, 'Hen-house litter');
+  await tap(p, 'Chicken litter');
   await fill(p.page, 'How much', '14');
   await tap(p, 'according to the supplier');
   await p.page.evaluate(() => {

@@ -184,7 +184,7 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   expect((await state('Knot')).position).toEqual({ row: 'South', fromM: 5.5, toM: 10 });
   expect((await state('Jackdaw')).position).toEqual({ row: 'South', fromM: 0, toM: 5.5 });
   await open(page, `${app.base}/batch/${heaps.Jackdaw}`);
-  await waitText(page, 'main', /row South, 0–5\.5 m/);
+  await waitText(page, 'main', /row South, 0 m–5\.5 m/);
   expect(errors).toEqual([]);
   await close();
 }, 120_000);

@@ -1,10 +1,11 @@
 import type { Instant } from '../quantity/instant';
+import { firstOf } from '../quantity/present';
 import type { Flow, FlowSite, Level, Proof } from './site-file';
 
 /** Events of a site in the order in which they are taken (contract, section 2). */
 
 /** What happens at one moment, by kind. */
-export type Moment = {
+export type FlowMoment = {
   readonly at: Instant;
   readonly proofs: readonly Proof[];
   readonly flows: readonly Flow[];
@@ -14,7 +15,7 @@ export type Moment = {
 const byId = (a: Flow, b: Flow): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
 /** The moments of a site, the earliest first; flows of one moment by id. */
-export function listMoments({ flows, levels, proofs }: FlowSite): Moment[] {
+export function listMoments({ flows, levels, proofs }: FlowSite): FlowMoment[] {
   const moments = new Map<Instant, { proofs: Proof[]; flows: Flow[]; levels: Level[] }>();
   const of = (at: Instant) => {
     const known = moments.get(at) ?? { proofs: [], flows: [], levels: [] };
@@ -40,7 +41,7 @@ function groupCircles(
   const open: Flow[] = [];
   const isOpen = new Set<Flow>();
   const groups: Flow[][] = [];
-  const low_ = (f: Flow): number => low.get(f) ?? 0;
+  const lowOf = (f: Flow): number => low.get(f) ?? 0;
   for (const start of flows) {
     if (index.has(start)) continue;
     const path: { flow: Flow; next: number }[] = [{ flow: start, next: 0 }];
@@ -58,13 +59,13 @@ function groupCircles(
       top.next += 1;
       if (needed !== undefined) {
         if (!index.has(needed)) path.push({ flow: needed, next: 0 });
-        else if (isOpen.has(needed)) low.set(flow, Math.min(low_(flow), index.get(needed) ?? 0));
+        else if (isOpen.has(needed)) low.set(flow, Math.min(lowOf(flow), index.get(needed) ?? 0));
         continue;
       }
       path.pop();
       const parent = path[path.length - 1];
-      if (parent) low.set(parent.flow, Math.min(low_(parent.flow), low_(flow)));
-      if (low_(flow) === index.get(flow)) {
+      if (parent) low.set(parent.flow, Math.min(lowOf(parent.flow), lowOf(flow)));
+      if (lowOf(flow) === index.get(flow)) {
         const group: Flow[] = [];
         for (let f = open.pop(); f !== undefined; f = open.pop()) {
           isOpen.delete(f);
@@ -99,7 +100,7 @@ export function orderFlows(flows: readonly Flow[], wasEmpty: (lot: string) => bo
       if (own && other && own !== other) missing.get(own)?.add(other);
     }
   const ordered: Flow[] = [];
-  const left = [...groups].sort((a, b) => byId(a[0] as Flow, b[0] as Flow));
+  const left = [...groups].sort((a, b) => byId(firstOf(a), firstOf(b)));
   while (left.length > 0) {
     // There is always one: groups of circles wait for each other in no circle.
     const next = left.findIndex((g) => missing.get(g)?.size === 0);

@@ -6,7 +6,7 @@ import { FLOW_PROBLEM } from './words';
 
 /** The open site file: lots and the flows between them (contract of the second half of the job, sections 1, 2 and 7). */
 
-export const LOT_KINDS = ['load', 'batch', 'curing', 'fines', 'overs', 'product'] as const;
+const LOT_KINDS = ['load', 'batch', 'curing', 'fines', 'overs', 'product'] as const;
 export type LotKind = (typeof LOT_KINDS)[number];
 
 const Id = z.string().min(1);
@@ -54,7 +54,7 @@ const SiteFileSchema = z.looseObject({
 });
 type Raw = z.output<typeof SiteFileSchema>;
 
-export type Lot = { readonly id: string; readonly kind: LotKind };
+type Lot = { readonly id: string; readonly kind: LotKind };
 export type Flow = {
   readonly id: string;
   readonly at: Instant;

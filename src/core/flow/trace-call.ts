@@ -25,7 +25,7 @@ const unusable = (path: string, message: string): TraceAnswer => ({
 });
 
 /** A share as people say it: `12 %`, `3–40 %`, `not known`, `none`; never rounded onto nothing or onto the whole. */
-export function shareText([lo, hi]: Interval): string {
+export function tracedShareText([lo, hi]: Interval): string {
   if (hi === 0) return say('flow.none');
   if (lo === 0 && hi === 1) return say('flow.notKnown');
   const one = (share: number): string => {
@@ -46,8 +46,8 @@ function linesOf({ lots, out, sources, notes }: Trace): string[] {
       say('flow.lotLine', {
         lot: l.lot,
         litres: litresText(l.litres),
-        any: shareText(l.any),
-        raw: shareText(l.raw),
+        any: tracedShareText(l.any),
+        raw: tracedShareText(l.raw),
       }),
     ),
     ...out.map((o) =>
@@ -55,11 +55,11 @@ function linesOf({ lots, out, sources, notes }: Trace): string[] {
         flow: o.flow,
         at: isoOf(o.at),
         litres: litresText(o.litres),
-        any: shareText(o.any),
-        raw: shareText(o.raw),
+        any: tracedShareText(o.any),
+        raw: tracedShareText(o.raw),
       }),
     ),
-    ...sources.map((s) => say('flow.sourceLine', { lot: s.lot, share: shareText(s.share) })),
+    ...sources.map((s) => say('flow.sourceLine', { lot: s.lot, share: tracedShareText(s.share) })),
     ...notes.map((n) =>
       say('flow.noteLine', { code: n.code, where: 'flow' in n ? n.flow : n.lot }),
     ),

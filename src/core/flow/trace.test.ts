@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerTrace, shareText } from './trace-call';
+import { answerTrace, tracedShareText } from './trace-call';
 import { orderFlows } from './order';
 import { readSiteFile, type FlowSite } from './site-file';
 import { traceFrom, traceOf, traceUnheated, type Interval, type Trace } from './trace';
@@ -290,7 +290,7 @@ test('shares are said without claiming more than is known', () => {
       [0.001, 0.001],
       [0.998, 0.999],
     ] as const
-  ).map(shareText);
+  ).map(tracedShareText);
   expect(said).toEqual([
     'none',
     'not known',

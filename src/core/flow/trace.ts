@@ -1,5 +1,5 @@
 import type { Instant } from '../quantity/instant';
-import { listMoments, orderFlows, type Moment } from './order';
+import { listMoments, orderFlows, type FlowMoment } from './order';
 import type { Flow, FlowSite, LotKind } from './site-file';
 
 /** How much of a lot is tagged matter, and how much of that was never heated, as intervals of shares (contract, sections 2 and 3). */
@@ -13,7 +13,7 @@ const NOUGHT_L = 1e-6;
 const isNought = (litres: number): boolean => Math.abs(litres) < NOUGHT_L;
 
 /** A lot as it is at a moment. */
-export type LotState = {
+type LotState = {
   /** Null: not known. */ readonly litres: number | null;
   /** At its start, emptied, or measured as empty: its volume is known to be 0. */ readonly empty: boolean;
   readonly any: Interval;
@@ -22,12 +22,12 @@ export type LotState = {
 const EMPTY: LotState = { litres: 0, empty: true, any: NONE, raw: NONE };
 
 /** What a flow carries. */
-export type Carried = {
+type Carried = {
   readonly litres: number | null;
   readonly any: Interval;
   readonly raw: Interval;
 };
-export type TraceNote =
+type TraceNote =
   | { readonly code: 'OVERDRAWN'; readonly flow: string }
   | { readonly code: 'FROM_NOWHERE'; readonly lot: string }
   | { readonly code: 'EMPTY'; readonly lot: string };
@@ -119,7 +119,7 @@ class Follower {
     }
   }
 
-  moment({ at, proofs, flows, levels }: Moment): void {
+  moment({ at, proofs, flows, levels }: FlowMoment): void {
     for (const { lot } of proofs) {
       this.set(lot, { ...this.of(lot), raw: NONE });
       this.endEvent([lot], at);
@@ -225,11 +225,11 @@ const everyInflow: Tags = { inflow: () => true, lots: NO_LOTS, at: null };
 const shown = ({ any, raw }: { readonly any: Interval; readonly raw: Interval }): boolean =>
   any[1] > 0 || raw[1] > 0;
 
-export type TracedLot = { readonly lot: string } & Carried;
-export type TracedOut = { readonly flow: string; readonly at: Instant } & Carried & {
+type TracedLot = { readonly lot: string } & Carried;
+type TracedOut = { readonly flow: string; readonly at: Instant } & Carried & {
     /** Tagged litres; null: its litres are not known. */ readonly tagged: Interval | null;
   };
-export type Source = { readonly lot: string; readonly share: Interval };
+type Source = { readonly lot: string; readonly share: Interval };
 export type Trace = {
   readonly lots: readonly TracedLot[];
   readonly out: readonly TracedOut[];

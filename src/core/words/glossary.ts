@@ -206,4 +206,3 @@ export const GLOSSARY = {
     },
   },
 } as const satisfies Readonly<Record<string, GlossaryTerm>>;
-export type GlossaryId = keyof typeof GLOSSARY;

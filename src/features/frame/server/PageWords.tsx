@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import Script from 'next/script';
-import { CATALOGUES } from '@/messages/catalogues';
+import { CATALOGUES, METHOD_TEXTS } from '@/messages/catalogues';
 import type { Language } from '@/messages/languages';
 import { currentLanguage } from '@/messages/say';
 
@@ -14,7 +14,7 @@ const FILES = ((): Readonly<Record<Language, string>> | null => {
 })();
 
 const inline = (language: Language): string =>
-  `(globalThis[Symbol.for('zealous-heap.messages')]??={catalogues:new Map(),translators:new Map(),asked:()=>'en'}).catalogues.set('${language}',${JSON.stringify(CATALOGUES[language]).replace(/</g, '\\u003c')});globalThis[Symbol.for('zealous-heap.messages')].asked=()=>'${language}'`;
+  `(globalThis[Symbol.for('zealous-heap.messages')]??={catalogues:new Map(),translators:new Map(),asked:()=>'en'}).catalogues.set('${language}',${JSON.stringify(CATALOGUES[language]).replace(/</g, '\\u003c')});globalThis[Symbol.for('zealous-heap.messages')].asked=()=>'${language}';(globalThis[Symbol.for('zealous-heap.library-texts')]??=new Map()).set('${language}',${JSON.stringify(METHOD_TEXTS[language])})`;
 
 /** Brings a page the texts that its scripts say, before any of them is run. */
 export function PageWords() {
