@@ -117,3 +117,56 @@ test('a file with any one part replaced is read or refused by name, never with a
     { numRuns: 600, seed: 11 },
   );
 });
+
+describe('trace', () => {
+  const trace = (...args: string[]) =>
+    spawnSync(path.join(ROOT, 'zealous'), ['trace', ...args], { encoding: 'utf8' });
+  const SITE = {
+    format: 'zealous-heap/site',
+    version: 1,
+    lots: [
+      { id: 'hay', kind: 'load' },
+      { id: 'A', kind: 'batch' },
+    ],
+    flows: [
+      { id: 'f1', at: '2026-05-01T08:00Z', to: 'hay', litres: 100 },
+      { id: 'f2', at: '2026-05-02T08:00Z', from: 'hay', to: 'A', all: true },
+      { id: 'f3', at: '2026-05-20T08:00Z', from: 'A', litres: 40 },
+    ],
+    proofs: [{ lot: 'A', at: '2026-05-18T08:00Z', rule: 'x' }],
+  };
+
+  test('one question is answered, as lines or as one object', () => {
+    const at = file(JSON.stringify(SITE));
+    expect(trace(at, '--from', 'hay')).toMatchObject({ status: 0, stderr: '' });
+    expect(JSON.parse(trace(at, '--from', 'hay', '--json').stdout)).toEqual({
+      lots: [{ lot: 'A', litres: 60, any: [1, 1], raw: [0, 0] }],
+      out: [
+        {
+          ...{ flow: 'f3', at: '2026-05-20T08:00:00.000Z', litres: 40 },
+          ...{ any: [1, 1], raw: [0, 0], tagged: [40, 40] },
+        },
+      ],
+      sources: [],
+      notes: [],
+    });
+    expect(
+      JSON.parse(trace(at, '--unheated', '--at', '2026-05-10T00:00Z', '--json').stdout),
+    ).toMatchObject({
+      lots: [
+        { lot: 'A', litres: 100, raw: [1, 1] },
+        { lot: 'hay', litres: 0, any: [0, 0] },
+      ],
+    });
+  });
+
+  test('what cannot be answered is said in one line, and ends with 2', () => {
+    const at = file(JSON.stringify(SITE));
+    for (const args of [[], [at], [at, '--unheated', '--of', 'A'], ['/nowhere', '--unheated']]) {
+      const { status, stdout, stderr } = trace(...args);
+      expect([status, stdout]).toEqual([2, '']);
+      expect(stderr.trim().split('\n')).toHaveLength(1);
+    }
+    expect(trace(file('{'), '--unheated').stderr).toMatch(/^\(file\): /);
+  });
+});
