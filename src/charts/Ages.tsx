@@ -48,7 +48,7 @@ export function Ages({
   });
   return (
     <div
-      className="overflow-x-auto"
+      className="relative overflow-x-auto"
       tabIndex={0}
       role="group"
       aria-label={say('charts.chartByAgeScrollsSideways')}

@@ -55,7 +55,7 @@ export function HeatChart({ data }: { data: HeatChartData }) {
         {round?.says ?? say('charts.noTemperaturesYet')}
       </p>
       <div
-        className="overflow-x-auto"
+        className="relative overflow-x-auto"
         tabIndex={0}
         role="group"
         aria-label={say('charts.temperaturesSinceWasBuiltLeft')}

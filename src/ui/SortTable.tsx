@@ -92,7 +92,7 @@ export function SortTable<T extends Row>({
       <p role="status" className="hint print:hidden">
         {say('controls.rowsShown', { shown: shown.length, of: rows.length })}
       </p>
-      <div className="overflow-x-auto" role="region" aria-label={name} tabIndex={0}>
+      <div className="relative overflow-x-auto" role="region" aria-label={name} tabIndex={0}>
         <Grid
           table={table}
           canTick={canTick !== undefined}
@@ -186,13 +186,15 @@ const BodyRow = <T extends Row>({
   row,
   canTick,
   name,
+  isAside,
 }: {
   row: TableRow<T>;
   canTick: boolean;
   name: string;
+  /** Others are ticked: printed are those alone. */ isAside: boolean;
 }) => (
   <tr
-    className="border-b border-rule"
+    className={`border-b border-rule ${isAside ? 'print:hidden' : ''}`}
     data-testid="table-row"
     data-ticked={row.getIsSelected() || undefined}
   >
@@ -254,7 +256,13 @@ function Grid<T extends Row>({
           table
             .getRowModel()
             .rows.map((row) => (
-              <BodyRow key={row.id} row={row} canTick={canTick} name={nameOf(row.original)} />
+              <BodyRow
+                key={row.id}
+                row={row}
+                canTick={canTick}
+                name={nameOf(row.original)}
+                isAside={table.getIsSomeRowsSelected() && !row.getIsSelected()}
+              />
             ))}
       </tbody>
     </table>

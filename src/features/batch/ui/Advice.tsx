@@ -213,7 +213,7 @@ export function Rebounds({ a }: { a: AdviceView }) {
   if (a.rebounds.length === 0) return null;
   return (
     <GroupedDisclosure name="turnings" summary={say('batch.whatEachTurningDidTemperature')}>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="text-small w-full">
           <thead>
             <tr>

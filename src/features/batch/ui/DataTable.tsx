@@ -40,7 +40,7 @@ function Rounds({ table }: { table: ReadingsTable }) {
       {/* A wide table scrolls by itself, and by keyboard. */}
 
       <div
-        className="overflow-x-auto"
+        className="relative overflow-x-auto"
         tabIndex={0}
         role="group"
         aria-label={say('batch.readingsByCheck')}

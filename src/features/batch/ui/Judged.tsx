@@ -33,7 +33,7 @@ function StrictnessCells({ table }: { table: StrictnessTable }) {
         {say('batch.fromSameReadingsWhereAnswer', { title: table.title })}
       </p>
       <div
-        className="overflow-x-auto mt-2"
+        className="relative overflow-x-auto mt-2"
         tabIndex={0}
         role="group"
         aria-label={say('batch.theVerdictUnderOtherPolicies')}

@@ -67,7 +67,7 @@ export function Shares({ mix }: { mix: Mix }) {
   return (
     <section className="ruled pt-2" data-testid="shares">
       <h3>{say('bench.whatEachMaterialBrings')}</h3>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="w-full text-hint">
           <thead>
             <tr>

@@ -136,7 +136,7 @@ export function IntoBatch(p: Props) {
         <input
           type="file"
           accept=".csv,.txt,.tsv,.xlsx"
-          className="block mt-1 min-h-target"
+          className="block mt-1 min-h-target w-full min-w-0"
           onChange={(e) => {
             const file = e.target.files?.[0];
             if (file) void t.take(file);

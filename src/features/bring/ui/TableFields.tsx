@@ -119,7 +119,7 @@ function BatchFields({ batch, setBatch }: Pick<FieldsProps, 'batch' | 'setBatch'
 /** The head of the file as it was read, to see whether the columns are what they are taken for. */
 export const FirstRows = ({ rows }: { rows: readonly (readonly string[])[] }) => (
   <div
-    className="overflow-x-auto"
+    className="relative overflow-x-auto"
     tabIndex={0}
     role="group"
     aria-label={say('bring.firstRowsFile')}

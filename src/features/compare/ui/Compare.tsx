@@ -82,7 +82,7 @@ export function Compare({
             )}
           </section>
           <Disclosure summary={say('compare.sameAsATable')}>
-            <div className="overflow-x-auto">
+            <div className="relative overflow-x-auto">
               <table className="text-small">
                 <thead>
                   <tr>

@@ -26,7 +26,7 @@ export function Skyline({
   return (
     <nav
       aria-label={say('frame.batchesByBay')}
-      className="overflow-x-auto min-w-0 flex-1 flex items-end"
+      className="relative overflow-x-auto min-w-0 flex-1 flex items-end"
     >
       <svg width={width} height={96} viewBox={`0 0 ${width} 96`} className="block flex-none">
         {heaps.map((heap, i) => {

@@ -195,7 +195,7 @@ export function MapScreen({
         onDragCancel={() => setOver(null)}
         onDragEnd={end}
       >
-        <div className="overflow-x-auto px-5 max-sm:px-4">
+        <div className="relative overflow-x-auto px-5 max-sm:px-4">
           <div
             className="relative min-w-[860px] bg-paper border-[1.6px] border-ink"
             style={{

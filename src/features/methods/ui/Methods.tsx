@@ -306,7 +306,7 @@ function Edit({
         {figures.every((x) => typeof x === 'number') && (
           <ExpectBand expect={template().expect} limits={template().limits} />
         )}
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto">
           <table className="text-small">
             <thead>
               <tr>

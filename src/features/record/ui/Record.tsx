@@ -6,7 +6,7 @@ function PrintTable({ table, label }: { table: Table; label: string }) {
   if (table.rows.length === 0) return <p className="q">{table.none}</p>;
   return (
     <div
-      className="overflow-x-auto print:overflow-visible"
+      className="relative overflow-x-auto print:overflow-visible"
       tabIndex={0}
       role="group"
       aria-label={label}

@@ -73,7 +73,7 @@ export function PaperGrid({
     onRows(pasteInto(plain, block, { row, column }, places, newPaperRow));
   };
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={name}>
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={name}>
       <table className="border-collapse">
         <GridHead places={places} unit={unit} />
         <tbody>

@@ -81,7 +81,7 @@ function Terms(p: BatchTermsProps) {
         </p>
       </div>
       <div
-        className="overflow-x-auto"
+        className="relative overflow-x-auto"
         tabIndex={0}
         role="group"
         aria-label={say('rules.resultUnderEachVersion')}

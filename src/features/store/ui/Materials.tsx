@@ -138,7 +138,7 @@ export function Materials({
               {ROLE_WORDS[role].many}{' '}
               <span className="font-normal text-hint text-ink-2">{ROLE_MEANS[role]}</span>
             </h2>
-            <div className="overflow-x-auto">
+            <div className="relative overflow-x-auto">
               <table className="w-full text-small min-w-[760px]">
                 <thead>
                   <tr className="border-b-[1.6px] border-ink">

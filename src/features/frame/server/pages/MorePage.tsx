@@ -10,8 +10,8 @@ export async function MorePage() {
   const places = navigationPlaces().filter((p) => p.nav !== 'phone-bar');
   return (
     <PageShell s={s} place="more">
-      <div className="px-4 py-5 max-w-[560px] flex flex-col gap-5">
-        <h1>{say('frame.more2')}</h1>
+      <div className="px-4 py-5 max-w-[1180px] grid lg:grid-cols-2 gap-x-8 gap-y-5">
+        <h1 className="lg:col-span-2">{say('frame.more2')}</h1>
         <Places title={say('frame.work')} places={places.filter((p) => !p.setting)} />
         <Places title={say('frame.settings')} places={places.filter((p) => p.setting)} />
       </div>
