@@ -28,20 +28,6 @@ export const strong = (text: string): Piece => ({ text, strong: true });
 /** The words between them. */
 export const plain = (text: string): Piece => ({ text });
 
-/** Ends of a strong part: no text holds them. */
-const [OPEN, CLOSE] = ['\u0002', '\u0003'];
-/** Marks a strong part of a text: the value of `b` in {@link sayMarked}. */
-export const b = (words: string): string => `${OPEN}${words}${CLOSE}`;
-/** A text whose strong parts were marked, in pieces. */
-export const markedPieces = (text: string): Piece[] =>
-  text
-    .split(OPEN)
-    .flatMap((part, i): Piece[] => {
-      const [words = '', after = ''] = i === 0 ? ['', part] : part.split(CLOSE);
-      return [strong(words), plain(after)];
-    })
-    .filter((piece) => piece.text !== '');
-
 export const STATUS_WORD = {
   get proven() {
     return say('evidence.met');

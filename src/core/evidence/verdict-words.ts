@@ -3,9 +3,7 @@ import { dayText, durationText, missingText, whenText } from '../quantity/format
 import type { Locale, Note } from '../words/note';
 import { getRequirementDescription } from './requirements';
 import {
-  b,
   floorText,
-  markedPieces,
   plain,
   STATUS_WORD,
   strong,
@@ -13,6 +11,7 @@ import {
   type Piece,
   type VerdictFacts,
 } from './verdict-facts';
+import { b, markedParts } from '../../messages/marked';
 
 /** Verdicts in words: the sentence of a batch's page, its status, its progress. */
 
@@ -67,7 +66,7 @@ function needs(v: VerdictFacts, locale: Locale): Piece[] {
     turnsOwed(v, turns, time !== null),
     kind.otherwiseOwed?.(v, locale, time !== null) ?? null,
   ].filter((part): part is string => part !== null);
-  return markedPieces(say('evidence.needsAll', { parts: listOwed(parts) }));
+  return markedParts(say('evidence.needsAll', { parts: listOwed(parts) }));
 }
 
 function turnsOwed(v: VerdictFacts, turns: number, timeMissing: boolean): string | null {
@@ -86,7 +85,7 @@ const couldBe = (v: VerdictFacts, locale: Locale): Piece[] => {
   const turns = v.turningsRequired - v.turningsCounted;
   return timeReached && turns > 0 && !turningsEndStages
     ? [plain(say('evidence.theTimeReachedNowNeeds'))]
-    : markedPieces(
+    : markedParts(
         sayMarked('evidence.couldBeMet', { day: dayText(locale.timeZone, v.earliestProofAt), b }),
       );
 };
@@ -134,7 +133,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
   const { timeZone, now } = locale;
   switch (v.status) {
     case 'proven':
-      return markedPieces(
+      return markedParts(
         sayMarked('evidence.metSentence', {
           provenAt: whenText(timeZone, v.provenAt, now),
           reached: describeFacts(v).reachedText(v, locale),
@@ -150,7 +149,7 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
               : say('evidence.noTemperaturesSinceClockStarted2'),
           ),
         ]),
-        ...markedPieces(
+        ...markedParts(
           say('evidence.itNeedsAll', { asked: describeFacts(v).askedText(v, locale) }),
         ),
       ];

@@ -109,10 +109,9 @@ export const enBatch = {
   against: 'Against: {against}.',
   notKnown3: 'Not known: {unknown}.',
   nothingLoggedSpeaksForOr: 'Nothing logged speaks for or against it.',
-  changeOneThingAtTime: 'Change one thing at a time. Log it under',
+  changeOneThingAtTime:
+    'Change one thing at a time. Log it under <b>{form}</b>, and take temperatures for the next days. With two changes at once, nobody knows which one helped.',
   otherChange: 'Other change',
-  andTakeTemperaturesForNext:
-    ', and take temperatures for the next days. With two changes at once, nobody knows which one helped.',
   whatEachTurningDidTemperature: 'What each turning did to its temperature',
   turning: 'Turning',
   before: 'Before',
@@ -126,9 +125,8 @@ export const enBatch = {
   now: 'now',
   nowIssinceShrunk: '{now} {isSince}{shrunk}',
   itsLevelReadDuringTemperature:
-    'Its level is read during a temperature check. Log measurements under',
+    'Its level is read during a temperature check. Log measurements under <b>{form}</b>. A falling level shows that it settles, not that it was hot.',
   moveJoinSplit: 'Move, join, split',
-  aFallingLevelShowsSettles: '. A falling level shows that it settles, not that it was hot.',
   itHasNoRuleMeet: 'It has no rule to meet.',
   stillBeingBuiltClockStarts:
     'Still being built. The clock starts when the last raw material is in and you finish adding.',

@@ -52,8 +52,7 @@ export const enBench = {
   tooHigh: '{height} too high',
   bigEnoughHoldHeat: 'Big enough to hold heat?',
   addMaterialsFirst: 'Add materials first.',
-  settlesTo: 'Settles to',
-  highBy: ', {heightM} high, {lengthM} by {widthM}.',
+  settlesTo: 'Settles to <b>{litres}</b>, {heightM} high, {lengthM} by {widthM}.',
   belowRarelyStaysHotAdd: 'Below {least} it rarely stays hot: add more, or pack straw around it.',
   itHasMSurfaceFor:
     'It has {surface} of surface for each {volume}: flat and long, it cools. Make it higher, or cover it.',

@@ -11,7 +11,7 @@ export const enMethods = {
   byCalendarOnDayThen:
     '; by the calendar, on day {firstDay, number}, then every {everyDays, number} days',
   tooHotFromCMoisture:
-    '{trigger}. Too hot from {actC, number, celsius}. {lowPct, number}–{highPct, number} % moisture. Active for about {activeDays, number} days. {minutes, number} min of work per {volume}{machine, select, byMachine {, by machine} other {}}.',
+    'Turned <b>{school}</b>{trigger}. Too hot from {actC, number, celsius}. {lowPct, number}–{highPct, number} % moisture. Active for about {activeDays, number} days. {minutes, number} min of work per {volume}{machine, select, byMachine {, by machine} other {}}.',
   changeIt: 'Change it',
   copyIt: 'Copy it',
   usedBy: 'Used by: {heaps}',

@@ -120,9 +120,8 @@ export const enStore = {
     'It is still losing water: keep drying and weigh again. Saved now, it would look too dry.',
   typeDishAtLeastTwo: 'Type the dish and at least two weighings.',
   squeezeHandfulFromInsideHard: 'Squeeze a handful from inside, hard',
-  thatMeansAbout: 'That means about',
-  betweenHandNoScaleCommon:
-    ', between {lowPct, number} and {highPct, number}: a hand is no scale (common practice).',
+  thatMeansAbout:
+    'That means about <b>{pct, number} %</b>, between {lowPct, number} and {highPct, number}: a hand is no scale (common practice).',
   chooseWhatHandfulDid: 'Choose what the handful did.',
   about2: '{word}: about {pct, number} %',
   deepInTheStack: 'Deep in the stack',

@@ -108,10 +108,9 @@ export const esBatch = {
   against: 'En contra: {against}.',
   notKnown3: 'No se sabe: {unknown}.',
   nothingLoggedSpeaksForOr: 'Nada registrado está a favor ni en contra.',
-  changeOneThingAtTime: 'Cambia una cosa a la vez. Regístrala en',
+  changeOneThingAtTime:
+    'Cambia una cosa a la vez. Regístrala en <b>{form}</b>, y mide los días siguientes. Con dos cambios a la vez nadie sabe cuál ayudó.',
   otherChange: 'Otro cambio',
-  andTakeTemperaturesForNext:
-    ', y mide los días siguientes. Con dos cambios a la vez nadie sabe cuál ayudó.',
   whatEachTurningDidTemperature: 'Qué hizo cada volteo con su temperatura',
   turning: 'Volteo',
   before: 'Antes',
@@ -124,9 +123,9 @@ export const esBatch = {
   on: 'el {isSince}',
   now: 'ahora',
   nowIssinceShrunk: '{now} {isSince}{shrunk}',
-  itsLevelReadDuringTemperature: 'Su nivel se anota al tomar temperaturas. Las medidas van en',
+  itsLevelReadDuringTemperature:
+    'Su nivel se anota al tomar temperaturas. Las medidas van en <b>{form}</b>. Que baje el nivel muestra que se asienta, no que estuvo caliente.',
   moveJoinSplit: 'Mover, unir, dividir',
-  aFallingLevelShowsSettles: '. Que baje el nivel muestra que se asienta, no que estuvo caliente.',
   itHasNoRuleMeet: 'No tiene regla que cumplir.',
   stillBeingBuiltClockStarts:
     'En armado. El reloj empieza cuando entra el último material crudo y terminas de agregar.',

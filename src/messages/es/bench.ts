@@ -51,8 +51,7 @@ export const esBench = {
   tooHigh: '{height} más alto de lo que cabe',
   bigEnoughHoldHeat: '¿Es lo bastante grande para guardar calor?',
   addMaterialsFirst: 'Agrega materiales primero.',
-  settlesTo: 'Se asienta a',
-  highBy: ', {heightM} de alto, {lengthM} por {widthM}.',
+  settlesTo: 'Se asienta a <b>{litres}</b>, {heightM} de alto, {lengthM} por {widthM}.',
   belowRarelyStaysHotAdd:
     'Con menos de {least} rara vez se mantiene caliente: agrega más, o rodéalo de paja.',
   itHasMSurfaceFor:

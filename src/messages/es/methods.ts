@@ -11,7 +11,7 @@ export const esMethods = {
   byCalendarOnDayThen:
     '; por calendario, el día {firstDay, number}, luego cada {everyDays, number} días',
   tooHotFromCMoisture:
-    '{trigger}. Demasiado caliente desde {actC, number, celsius}. {lowPct, number}–{highPct, number} % de humedad. Activo unos {activeDays, number} días. {minutes, number} min de trabajo por {volume}{machine, select, byMachine {, con máquina} other {}}.',
+    'Volteo: <b>{school}</b>{trigger}. Demasiado caliente desde {actC, number, celsius}. {lowPct, number}–{highPct, number} % de humedad. Activo unos {activeDays, number} días. {minutes, number} min de trabajo por {volume}{machine, select, byMachine {, con máquina} other {}}.',
   changeIt: 'Cambiar',
   copyIt: 'Copiar',
   usedBy: 'Lo usan: {heaps}',

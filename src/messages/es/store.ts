@@ -118,9 +118,8 @@ export const esStore = {
     'Aún pierde agua: sigue secando y pesa otra vez. Guardado ahora parecería demasiado seco.',
   typeDishAtLeastTwo: 'Escribe el plato y al menos dos pesajes.',
   squeezeHandfulFromInsideHard: 'Aprieta fuerte un puñado de adentro',
-  thatMeansAbout: 'Eso equivale a unos',
-  betweenHandNoScaleCommon:
-    ', entre {lowPct, number} y {highPct, number}: la mano no es báscula (práctica común).',
+  thatMeansAbout:
+    'Eso equivale a unos <b>{pct, number} %</b>, entre {lowPct, number} y {highPct, number}: la mano no es báscula (práctica común).',
   chooseWhatHandfulDid: 'Elige qué hizo el puñado.',
   about2: '{word}: unos {pct, number} %',
   deepInTheStack: 'Bien adentro del acopio',

@@ -1,7 +1,8 @@
 import { say, sayMarked } from '../../../messages/say';
 import { durationText, spanText } from '../../quantity/format';
 import type { Hold } from '../rule';
-import { b, floorText, WHERE } from '../verdict-facts';
+import { floorText, WHERE } from '../verdict-facts';
+import { b } from '../../../messages/marked';
 import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createHoldEvaluator } from './hold-evaluator';

@@ -1,7 +1,8 @@
 import { say, sayMarked } from '../../../messages/say';
 import { durationText, spanText, tempBeside, tempText } from '../../quantity/format';
 import type { MeanAbove } from '../rule';
-import { b, floorText, WHERE } from '../verdict-facts';
+import { floorText, WHERE } from '../verdict-facts';
+import { b } from '../../../messages/marked';
 import { FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { createMeanAboveEvaluator } from './mean-above-evaluator';

@@ -1,7 +1,8 @@
 import { say, sayMarked } from '../../../messages/say';
 import { spanText } from '../../quantity/format';
 import type { Within } from '../rule';
-import { b, floorText, WHERE } from '../verdict-facts';
+import { floorText, WHERE } from '../verdict-facts';
+import { b } from '../../../messages/marked';
 import { CEILING_INPUT, FLOOR_INPUT } from './form-inputs';
 import type { RequirementDescription } from './description';
 import { holdText, rangeText, shortSpan } from './text';

@@ -1,4 +1,6 @@
-import { say } from '@/messages/say';
+import { b } from '@/messages/marked';
+import { Marked } from '@/ui/Marked';
+import { say, sayMarked } from '@/messages/say';
 import { lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -199,8 +201,9 @@ export function Diagnoses({ a }: { a: AdviceView }) {
           {a.diagnoses.length > 1 && <h3 className="!text-control">{d.symptom}</h3>}
           <Causes causes={d.causes} />
           <p className="q text-hint mt-1">
-            {say('batch.changeOneThingAtTime')} <b>{say('batch.otherChange')}</b>
-            {say('batch.andTakeTemperaturesForNext')}
+            <Marked
+              text={sayMarked('batch.changeOneThingAtTime', { form: say('batch.otherChange'), b })}
+            />
           </p>
         </div>
       ))}
@@ -300,8 +303,12 @@ export function SizeAdvice({ a }: { a: AdviceView }) {
         </p>
       ))}
       <p className="hint mt-1">
-        {say('batch.itsLevelReadDuringTemperature')} <b>{say('batch.moveJoinSplit')}</b>
-        {say('batch.aFallingLevelShowsSettles')}
+        <Marked
+          text={sayMarked('batch.itsLevelReadDuringTemperature', {
+            form: say('batch.moveJoinSplit'),
+            b,
+          })}
+        />
       </p>
     </GroupedDisclosure>
   );

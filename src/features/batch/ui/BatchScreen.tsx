@@ -1,3 +1,4 @@
+import { Parts } from '@/ui/Marked';
 import { say } from '@/messages/say';
 import { Term } from '@/ui/Term';
 import { GLOSSARY, type GlossaryTerm } from '@/core/words/glossary';
@@ -118,7 +119,7 @@ export function BatchScreen(p: BatchScreenProps) {
                 data-rule={lead.id}
                 data-status={lead.status}
               >
-                <Pieces pieces={lead.sentence} />
+                <Parts parts={lead.sentence} />
               </p>
             ) : (
               <p className="mt-2 text-head leading-[26px]">
@@ -319,14 +320,6 @@ function RuleName({ id, title }: { id: string; title: string }) {
   return term ? <Term {...term}>{title}</Term> : title;
 }
 
-const Pieces = ({ pieces }: { pieces: readonly Piece[] }) => (
-  <>
-    {pieces.map((piece, i) =>
-      piece.strong ? <b key={i}>{piece.text}</b> : <span key={i}>{piece.text}</span>,
-    )}
-  </>
-);
-
 /** Each rule's own words: where it comes from, how it was judged, and every reason. */
 function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
   return (
@@ -338,7 +331,7 @@ function Reasons({ verdicts }: { verdicts: readonly VerdictView[] }) {
               {v.full}: {v.word.toLowerCase()}
             </h3>
             <p>
-              <Pieces pieces={v.sentence} />
+              <Parts parts={v.sentence} />
             </p>
             <p>{say('batch.itAsksFor', { asks: v.asks })}</p>
             <p className="q">

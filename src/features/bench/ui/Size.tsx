@@ -1,5 +1,7 @@
 'use client';
-import { currentUnits, say } from '@/messages/say';
+import { b } from '@/messages/marked';
+import { Marked } from '@/ui/Marked';
+import { currentUnits, say, sayMarked } from '@/messages/say';
 import { toBase, unitOf } from '@/core/units/units';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
@@ -74,12 +76,15 @@ export function BenchSize({
           say('bench.addMaterialsFirst')
         ) : (
           <>
-            {say('bench.settlesTo')} <b>{litresText(litres)}</b>
-            {say('bench.highBy', {
-              heightM: m(size.heightM),
-              lengthM: m(size.lengthM),
-              widthM: m(size.widthM),
-            })}{' '}
+            <Marked
+              text={sayMarked('bench.settlesTo', {
+                litres: litresText(litres),
+                heightM: m(size.heightM),
+                lengthM: m(size.lengthM),
+                widthM: m(size.widthM),
+                b,
+              })}
+            />{' '}
             {m3 < leastM3 ? (
               <span className="marked">{say('bench.belowRarelyStaysHotAdd', { least })}</span>
             ) : ratio > THIN_SURFACE ? (

@@ -1,5 +1,7 @@
 'use client';
-import { currentUnits, say } from '@/messages/say';
+import { b } from '@/messages/marked';
+import { Marked } from '@/ui/Marked';
+import { currentUnits, say, sayMarked } from '@/messages/say';
 import { libraryText } from '@/messages/library-text';
 import { fromBase } from '@/core/units/units';
 import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
@@ -39,28 +41,31 @@ export type MethodRow = {
 /** When it is turned, from where it is too hot, how moist it is kept and what it costs in time. */
 const ScheduleFacts = ({ template: t }: { template: MethodTemplate }) => (
   <p className="text-small">
-    {say('methods.turned')} <b>{SCHOOL_WORDS[t.trigger]}</b>
-    {say('methods.tooHotFromCMoisture', {
-      trigger:
-        t.trigger === 'never'
-          ? ''
-          : t.trigger === 'calendar'
-            ? say('methods.onDayThenEveryDays', {
-                firstDay: t.firstDay,
-                everyDays: t.everyDays,
-              })
-            : say('methods.byCalendarOnDayThen', {
-                firstDay: t.firstDay,
-                everyDays: t.everyDays,
-              }),
-      actC: t.limits.actC,
-      lowPct: t.moisture.lowPct,
-      highPct: t.moisture.highPct,
-      activeDays: t.activeDays,
-      minutes: Number(minutesShown(t.minutesPerM3)),
-      volume: signOf('volume'),
-      machine: t.machine ? 'byMachine' : 'other',
-    })}
+    <Marked
+      text={sayMarked('methods.tooHotFromCMoisture', {
+        school: SCHOOL_WORDS[t.trigger],
+        b,
+        trigger:
+          t.trigger === 'never'
+            ? ''
+            : t.trigger === 'calendar'
+              ? say('methods.onDayThenEveryDays', {
+                  firstDay: t.firstDay,
+                  everyDays: t.everyDays,
+                })
+              : say('methods.byCalendarOnDayThen', {
+                  firstDay: t.firstDay,
+                  everyDays: t.everyDays,
+                }),
+        actC: t.limits.actC,
+        lowPct: t.moisture.lowPct,
+        highPct: t.moisture.highPct,
+        activeDays: t.activeDays,
+        minutes: Number(minutesShown(t.minutesPerM3)),
+        volume: signOf('volume'),
+        machine: t.machine ? 'byMachine' : 'other',
+      })}
+    />
   </p>
 );
 

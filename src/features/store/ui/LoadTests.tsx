@@ -1,5 +1,7 @@
 'use client';
-import { say } from '@/messages/say';
+import { b } from '@/messages/marked';
+import { Marked } from '@/ui/Marked';
+import { say, sayMarked } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { bucketTest, dryingTest, SQUEEZE_PCT, type Tested } from '@/core/mix/measured';
 import { keysOf, SQUEEZE_WORDS, type Squeeze } from '@/core/words/feel';
@@ -172,10 +174,16 @@ export function SqueezeForm({ load, by, onDone }: FormOf) {
           hint: SQUEEZE_WORDS[value].means,
         }))}
       />
-      {band && (
+      {band && pct !== null && (
         <p>
-          {say('store.thatMeansAbout')} <b>{pct} %</b>
-          {say('store.betweenHandNoScaleCommon', { lowPct: band.lowPct, highPct: band.highPct })}
+          <Marked
+            text={sayMarked('store.thatMeansAbout', {
+              pct,
+              lowPct: band.lowPct,
+              highPct: band.highPct,
+              b,
+            })}
+          />
         </p>
       )}
       <Foot
