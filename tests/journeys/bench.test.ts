@@ -266,7 +266,7 @@ test('on the bench: figures with every change, unknown told as such, added, solv
   // Solve round what is fixed.
   await page.evaluate(() => {
     [...document.querySelectorAll<HTMLElement>('[data-testid=row]')]
-      .find((r) => r.innerText.includes('Hen-house'))!
+      .find((r) => r.innerText.includes('Chicken litter'))!
       .querySelector<HTMLElement>('[aria-pressed]')!
       .click();
   });
