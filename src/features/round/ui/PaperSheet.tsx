@@ -1,25 +1,16 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { TempUnit } from '@/core/units/units';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
-import { nameForHeap } from '@/core/words/waiting';
-import { submitAllOrQueue } from '@/outbox/keep';
-import { DraftScope, useDraftSaved, useTyped } from '@/ui/draft';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { newPaperRow, PaperGrid, PaperQuestions } from './PaperGrid';
+import { useSavedPaper } from './useSavedPaper';
 import type { RoundInstrument } from '../offline-round-data';
-import {
-  answerKey,
-  formOfRow,
-  readPaper,
-  type PaperAnswers,
-  type PaperRow,
-  type ReadRow,
-} from '../paper';
+import { answerKey, readPaper, type PaperAnswers, type PaperRow } from '../paper';
 
 export type PaperSheetProps = {
   readonly heap: { readonly id: string; readonly name: string };
@@ -65,7 +56,7 @@ function Sheet(p: PaperSheetProps) {
   const [answers, setAnswers] = useTyped<PaperAnswers>('answers', {});
   const [probe, setProbe] = useTyped('probe', p.probe ?? '');
   const [by, setBy] = useTyped('by', p.by);
-  const save = useSavedPaper(p, by, probe);
+  const save = useSavedPaper(by, probe, `/batch/${p.heap.id}`);
   const instrument = p.instruments.find((i) => i.name === probe) ?? null;
   const unit = instrument?.unit ?? p.unit;
   const read = readPaper(shown, answers, { ...p, unit, instrument });
@@ -103,7 +94,7 @@ function Sheet(p: PaperSheetProps) {
                 ? null
                 : say('round.paperAnswerFirst'))
           }
-          onSave={() => save.keep(read.rows)}
+          onSave={() => save.keep([{ heap: p.heap, rows: read.rows }])}
           label={say('round.paperSave', { readings: read.readings })}
         />
       </div>
@@ -143,30 +134,3 @@ export const Taken = ({
     </label>
   </div>
 );
-
-/** Saves all rows in one act; what the server cannot take now waits on this device. */
-function useSavedPaper({ heap }: PaperSheetProps, by: string, probe: string) {
-  const [busy, setBusy] = useState(false);
-  const [problems, setProblems] = useState<
-    readonly { readonly path: string; readonly message: string }[]
-  >([]);
-  const saved = useDraftSaved();
-  const router = useRouter();
-  const keep = (rows: readonly ReadRow[]): void => {
-    setBusy(true);
-    const filled = rows.filter((r) => r.values.length > 0);
-    void submitAllOrQueue(
-      filled.map((r) => ({
-        form: formOfRow(r, heap.id, by.trim(), probe || null),
-        ...nameForHeap(heap.name, say('round.checkOf', { places: r.values.length })),
-      })),
-    ).then((refused) => {
-      setBusy(false);
-      setProblems(refused);
-      if (refused.length > 0) return;
-      saved();
-      router.push(`/batch/${heap.id}`);
-    });
-  };
-  return { busy, problems, keep };
-}

@@ -1,19 +1,15 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { DoubtAnswer } from '@/core/advice/doubt';
 import type { TempUnit } from '@/core/units/units';
-import { nameForHeap } from '@/core/words/waiting';
-import { submitAllOrQueue } from '@/outbox/keep';
-import { DraftScope, useDraftSaved, useTyped } from '@/ui/draft';
+import { DraftScope, useTyped } from '@/ui/draft';
 import { Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { OfflineRoundData, RoundHeap } from '../offline-round-data';
 import {
   answerKey,
-  formOfRow,
   readPaper,
   type PaperAnswers,
   type PaperQuestion,
@@ -22,6 +18,7 @@ import {
 } from '../paper';
 import { enterGrid, newPaperRow, PaperGrid, PaperQuestions } from './PaperGrid';
 import { Taken } from './PaperSheet';
+import { useSavedPaper } from './useSavedPaper';
 
 export type SiteSheetProps = {
   readonly heaps: readonly RoundHeap[];
@@ -79,7 +76,7 @@ function Sheets(p: SiteSheetProps) {
       ...{ ...p, places: heap.places, unit, instrument },
     });
   const sheets = p.heaps.map((heap) => ({ heap, read: readSheet(heap) }));
-  const save = useSavedSheets(by, probe);
+  const save = useSavedPaper(by, probe, '/');
   const answer = (q: PaperQuestion, given: DoubtAnswer): void => {
     const key = answerKey(q.row, q.place.id);
     setAnswers({
@@ -116,7 +113,7 @@ function Sheets(p: SiteSheetProps) {
                 ? null
                 : say('round.paperAnswerFirst'))
           }
-          onSave={() => save.keep(sheets)}
+          onSave={() => save.keep(sheets.map(({ heap, read }) => ({ heap, rows: read.rows })))}
           label={say('round.paperSave', { readings })}
         />
       </div>
@@ -156,35 +153,3 @@ const BatchSheet = ({
     <PaperQuestions questions={read.questions} onAnswer={onAnswer} />
   </section>
 );
-
-/** Saves the sheets of all batches in one act; what the server cannot take now waits on this device. */
-function useSavedSheets(by: string, probe: string) {
-  const [busy, setBusy] = useState(false);
-  const [problems, setProblems] = useState<
-    readonly { readonly path: string; readonly message: string }[]
-  >([]);
-  const saved = useDraftSaved();
-  const router = useRouter();
-  const keep = (
-    sheets: readonly { readonly heap: RoundHeap; readonly read: ReadPaper }[],
-  ): void => {
-    setBusy(true);
-    const forms = sheets.flatMap(({ heap, read }) =>
-      read.rows
-        .filter((r) => r.values.length > 0)
-        .map((r) => ({
-          form: formOfRow(r, heap.id, by.trim(), probe || null),
-          ...nameForHeap(heap.name, say('round.checkOf', { places: r.values.length })),
-        })),
-    );
-    void submitAllOrQueue(forms).then((refused) => {
-      setBusy(false);
-      setProblems(refused);
-      if (refused.length > 0) return;
-      saved();
-      router.push('/');
-      router.refresh();
-    });
-  };
-  return { busy, problems, keep };
-}
