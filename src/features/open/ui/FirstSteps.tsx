@@ -25,6 +25,7 @@ import {
   type OpenDraft,
   type OpenReading,
 } from '../open-draft';
+import { ClosedField } from './OpenFields';
 
 /** What the steps share: the site, and where one goes from here. */
 export type StepProps = { readonly site: HeapRef; readonly next: string };
@@ -288,16 +289,7 @@ const WhenBuilt = ({
         },
       ]}
     />
-    {draft.stage === 'closed' && (
-      <Field
-        label={say('open.whenLastRawMaterialWent')}
-        type="datetime-local"
-        value={draft.builtAt}
-        max={nowLocal}
-        onChange={(e) => set({ builtAt: e.target.value })}
-        hint={say('open.nothingBeforeThisCounts')}
-      />
-    )}
+    {draft.stage === 'closed' && <ClosedField draft={draft} set={set} nowLocal={nowLocal} />}
   </>
 );
 

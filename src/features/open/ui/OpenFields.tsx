@@ -228,7 +228,7 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
 type StageSection = Section & { readonly unit: TempUnit; readonly nowLocal: string };
 
 export function StageFields(section: StageSection) {
-  const { draft, set, nowLocal } = section;
+  const { draft, set } = section;
   return (
     <>
       <Choices
@@ -255,17 +255,26 @@ export function StageFields(section: StageSection) {
         ]}
       />
       {draft.stage === 'adopted' && <AdoptedFields {...section} />}
-      {draft.stage === 'closed' && (
-        <Field
-          label={say('open.whenLastRawMaterialWent')}
-          type="datetime-local"
-          value={draft.builtAt}
-          max={nowLocal}
-          onChange={(e) => set({ builtAt: e.target.value })}
-          hint={say('open.nothingBeforeThisCounts')}
-        />
-      )}
+      {draft.stage === 'closed' && <ClosedField {...section} />}
     </>
+  );
+}
+
+/** When the last raw material went in. */
+export function ClosedField({
+  draft,
+  set,
+  nowLocal,
+}: Pick<StageSection, 'draft' | 'set' | 'nowLocal'>) {
+  return (
+    <Field
+      label={say('open.whenLastRawMaterialWent')}
+      type="datetime-local"
+      value={draft.builtAt}
+      max={nowLocal}
+      onChange={(e) => set({ builtAt: e.target.value })}
+      hint={say('open.nothingBeforeThisCounts')}
+    />
   );
 }
 
