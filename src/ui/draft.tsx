@@ -75,9 +75,8 @@ const DraftContext = createContext<Scope | null>(null);
 const clockOf = (at: number): string =>
   new Intl.DateTimeFormat(REGION_OF[currentLanguage()], {
     weekday: 'short',
-    hour: '2-digit',
+    hour: 'numeric',
     minute: '2-digit',
-    hourCycle: 'h23',
   }).format(at);
 
 /** @param name which form of which thing: a draft is offered again under it */

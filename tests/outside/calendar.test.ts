@@ -1,7 +1,8 @@
 import { tz } from '@date-fns/tz';
 import { startOfDay } from 'date-fns';
 import { DateTime } from 'luxon';
-import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
+import { hourOfDay, localDays, localParts, zoneOf } from '@/core/quantity/calendar';
+import { asSpeaker } from '../support/speech';
 import { at, DAY0, evidence, flat, holdRule, verdictOf } from '../support/evidence';
 
 /** Calendar days against two general date libraries (luxon, date-fns), across clock changes on both hemispheres. */
@@ -49,9 +50,20 @@ test('clock and weekday agree with luxon through a year', () => {
       day: d.day,
       month: d.monthShort,
       year: d.year,
-      clock: d.toFormat('HH:mm'),
+      clock: d.toFormat('h:mm a').replace(' ', '\u00a0'),
     });
+    const british = asSpeaker({ language: 'en-GB' }, () => localParts('America/St_Johns', t));
+    expect(british.clock).toBe(d.toFormat('HH:mm'));
   }
+});
+
+test('hours typed with their half of the day are those that luxon reads', () => {
+  for (const half of ['AM', 'PM'])
+    for (let hour = 1; hour <= 12; hour += 1)
+      expect(hourOfDay(hour, half)).toBe(DateTime.fromFormat(`${hour} ${half}`, 'h a').hour);
+  expect(['a.m.', 'p. m.', 'pm'].map((half) => hourOfDay(12, half))).toEqual([0, 12, 12]);
+  expect([0, 23, 24].map((hour) => hourOfDay(hour))).toEqual([0, 23, null]);
+  expect([0, 13].map((hour) => hourOfDay(hour, 'PM'))).toEqual([null, null]);
 });
 
 test('a day of 23 or 25 hours earns 24 like any other', () => {

@@ -117,7 +117,7 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
     .assessment.verdict;
   expect(verdict.status).toBe('proven');
   expect(raw).toMatch(
-    /PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: met Met Mon May 4 03:00: 3 d 0 h at 55 °C\./,
+    /PFRP, in-vessel or aerated static pile \(40 CFR 503\): 55 °C for 3 days: met Met Mon May 4 3:00 AM: 3 d 0 h at 55 °C\./,
   );
   expect(raw).toContain('check with your local authority');
   expect(raw).not.toMatch(/\b(sterile|safe)\b/i);

@@ -39,7 +39,7 @@ describe('ready is a person’s word', () => {
     const { act, why, mark } = adviceWords(nextAdvice(s), locale);
     expect([act, mark]).toEqual(['Marked ready', 'note']);
     expect(why).toBe(
-      'Lea marked it ready 07:00. No rule to meet. Maturity was not tested. 29 °C inside at the last reading Sun 06:00, 13 °C above air.',
+      'Lea marked it ready 7:00\u00a0AM. No rule to meet. Maturity was not tested. 29 °C inside at the last reading Sun 6:00\u00a0AM, 13 °C above air.',
     );
     expect(why).not.toMatch(/Covered|nothing raw|Ready to go out/);
   });
@@ -80,7 +80,7 @@ describe('ready is a person’s word', () => {
     );
   });
   test('another person’s word is named, and nothing is said to warm that nobody read', () => {
-    expect(stageText(ready.stage, locale, true)).toBe('Marked ready by Lea, 07:00');
+    expect(stageText(ready.stage, locale, true)).toBe('Marked ready by Lea, 7:00\u00a0AM');
     expect(
       stageText({ code: 'heating', since: ago(90), reason: null, by: null }, locale, false),
     ).toMatch(/^No temperatures yet, started /);

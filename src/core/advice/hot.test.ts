@@ -67,7 +67,7 @@ describe('too hot', () => {
       overdue: true,
     });
     expect(words({ rounds: [heat(9, 66, 72)] }).follow).toBe(
-      'It should have been read again by 07:00. Read it now.',
+      'It should have been read again by 7:00\u00a0AM. Read it now.',
     );
   });
   test('turned in vain, or hot for a day: somebody else must know, and it is split', () => {

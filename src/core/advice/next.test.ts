@@ -22,7 +22,7 @@ describe('what to do next', () => {
   test('a run that is on and owes nothing: read once a day', () => {
     expect(advise({})).toEqual({ code: 'KEEP_READING', due: NOW + 19 * H, missingHours: 260 });
     expect(say({})).toMatchObject({
-      act: 'Log temperatures by Tue 07:00',
+      act: 'Log temperatures by Tue 7:00\u00a0AM',
       urgent: false,
       mark: 'probe',
     });
@@ -46,7 +46,7 @@ describe('what to do next', () => {
       due: NOW + 12 * H,
     });
     expect(say({ proof: { lastHot: ago(34) } })).toMatchObject({
-      act: 'Log temperatures by 14:00',
+      act: 'Log temperatures by 2:00\u00a0PM',
       urgent: true,
       why: 'Last hot check 34 h ago. After 36 h its 4 d 4 h are lost.',
     });
@@ -71,9 +71,9 @@ describe('what to do next', () => {
         rounds: [heat(0, 49.4, 52)],
       }),
     ).toMatchObject({
-      act: 'Log temperatures by Tue 08:00',
+      act: 'Log temperatures by Tue 8:00\u00a0AM',
       urgent: false,
-      why: '49 °C after its turning. It has until Tue 08:00 to reach 55 °C.',
+      why: '49 °C after its turning. It has until Tue 8:00\u00a0AM to reach 55 °C.',
     });
     expect(say({ proof: { status: 'recovering', graceUntil: NOW + 4 * H } }).urgent).toBe(true);
   });

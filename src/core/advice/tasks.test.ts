@@ -74,7 +74,7 @@ describe('the day’s list', () => {
     ]);
     expect(tasks[1]).toMatchObject({ atStakeHours: 282, latest: ago(33) + 36 * HOUR });
     expect(costText(tasks[1]!, { timeZone: 'UTC', unit: 'C', now: NOW })).toBe(
-      'After 15:00 its 11 d 18 h of counted time are lost.',
+      'After 3:00\u00a0PM its 11 d 18 h of counted time are lost.',
     );
     expect(taskWords(tasks[8]!, { timeZone: 'UTC', unit: 'C', now: NOW }).caution).toMatch(
       /pathogens/,

@@ -183,7 +183,7 @@ describe('whether to turn', () => {
     const a = advise({ rounds: falling(2, 57), proof: { creditedHours: 282 } });
     expect(a.waiting).toMatchObject({ code: 'RUN_WOULD_END', creditedHours: 282 });
     expect(reasonText(a.waiting!, { timeZone: 'UTC', unit: 'C', now: NOW })).toBe(
-      'At 2.0 °C a day it falls below 55 °C tomorrow about 07:00, and its 11 d 18 h of counted time would be lost.',
+      'At 2.0 °C a day it falls below 55 °C tomorrow about 7:00\u00a0AM, and its 11 d 18 h of counted time would be lost.',
     );
     expect(a.latest!).toBeLessThan(NOW + DAY);
   });

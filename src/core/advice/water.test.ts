@@ -49,7 +49,7 @@ describe('water', () => {
     expect(w.now.litres).toBeLessThan(w.litres.high);
     expect(w.hints).toEqual(['SHEDS', 'TWO_GOES']);
     expect(say({}).text).toMatch(
-      /^By the squeeze test of 09:00 it is about 30–42 % moisture; the goal is 57 %: \d+–\d+ L in all\. \d+ L is \d+ minutes of the hose, or \d+ buckets\.$/,
+      /^By the squeeze test of 9:00\u00a0AM it is about 30–42 % moisture; the goal is 57 %: \d+–\d+ L in all\. \d+ L is \d+ minutes of the hose, or \d+ buckets\.$/,
     );
     expect(say({}).stop).toMatch(/seeps out at the base/);
   });
@@ -64,7 +64,7 @@ describe('water', () => {
     expect(say({ moisture: null }).heading).toBe('Do a squeeze test first');
     expect(say({ moisture: { at: ago(110), by: 'squeeze', squeeze: 'crumbles' } })).toMatchObject({
       heading: 'Do another squeeze test',
-      text: expect.stringMatching(/The last squeeze test was Wed 22:00/),
+      text: expect.stringMatching(/The last squeeze test was Wed 10:00\u00a0PM/),
     });
     expect(say({ volumeM3: null }).heading).toMatch(/until a squeeze gives a drop/);
   });

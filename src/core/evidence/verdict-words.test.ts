@@ -54,7 +54,7 @@ describe('the verdict as a grower would say it', () => {
         creditedHours: 360,
         turningsCounted: 6,
       }),
-    ).toBe('Met Sat May 16 09:00: 15 d 0 h at 55 °C, 6 turnings.');
+    ).toBe('Met Sat May 16 9:00\u00a0AM: 15 d 0 h at 55 °C, 6 turnings.');
   });
   test('waiting says what it takes', () =>
     expect(say({ status: 'waiting' })).toBe(
@@ -66,7 +66,7 @@ describe('the verdict as a grower would say it', () => {
       NOW,
     );
     expect(say({ status: 'recovering', creditedHours: 120, notes: [pause] })).toBe(
-      'Paused at 5 d 0 h. The check of Mon May 18 07:40 came to 49 °C after a turning: paused, not lost. It has until Tue May 19 04:00 to reach 55 °C.',
+      'Paused at 5 d 0 h. The check of Mon May 18 7:40\u00a0AM came to 49 °C after a turning: paused, not lost. It has until Tue May 19 4:00\u00a0AM to reach 55 °C.',
     );
   });
   test('broken says why before what is needed', () => {
@@ -75,7 +75,7 @@ describe('the verdict as a grower would say it', () => {
       Date.UTC(2026, 4, 17, 17),
     );
     expect(say({ status: 'broken', creditedHours: 0, turningsCounted: 0, notes: [why] })).toBe(
-      'Starts over: The check of Sun May 17 17:00 came to 48 °C, below 55 °C, with no turning to explain it. 6 d 12 h of it no longer count toward days in a row. Still needed: 15 d 0 h more at 55 °C at its coldest point, and 5 more turnings.',
+      'Starts over: The check of Sun May 17 5:00\u00a0PM came to 48 °C, below 55 °C, with no turning to explain it. 6 d 12 h of it no longer count toward days in a row. Still needed: 15 d 0 h more at 55 °C at its coldest point, and 5 more turnings.',
     );
     expect(say({ status: 'broken', creditedHours: 0 })).toMatch(
       /^Its coldest point was never at 55 °C or more so far\. Still needed: /,
@@ -125,7 +125,7 @@ describe('texts of notes', () => {
   test('a gap is told in the unit of its limit', () =>
     expect(
       noteText({ code: 'GAP', gapMs: 37 * 3.6e6, maxGapHours: 36, lostMs: 0 }, at, locale),
-    ).toBe('No temperatures for 37 h before Sun May 17 17:00; at most 36 h can count.'));
+    ).toBe('No temperatures for 37 h before Sun May 17 5:00\u00a0PM; at most 36 h can count.'));
   test('a problem is one line, whatever the input held', () =>
     expect(problemLine({ path: 'a', message: 'x\ny\u2028z' })).toBe('a: x y z'));
   test('the policy in words', () => {

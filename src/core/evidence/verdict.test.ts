@@ -501,7 +501,7 @@ describe('the verdict', () => {
     expect(v.notes).toMatchObject([
       {
         code: 'COLD',
-        text: 'The check of Tue May 5 04:00 came to 30 °C, below 55 °C, with no turning to explain it.',
+        text: 'The check of Tue May 5 4:00\u00a0AM came to 30 °C, below 55 °C, with no turning to explain it.',
       },
     ]);
   });
@@ -522,7 +522,7 @@ describe('the verdict', () => {
       ),
     );
     expect(v.notes[0]!.text).toBe(
-      'The check of Fri May 1 16:00 came to 122 °F, below 131 °F, with no turning to explain it.',
+      'The check of Fri May 1 4:00\u00a0PM came to 122 °F, below 131 °F, with no turning to explain it.',
     );
   });
 });

@@ -1,5 +1,5 @@
 import { say } from '../../messages/say';
-import { instantsOfLocal } from '../quantity/calendar';
+import { hourOfDay, instantsOfLocal } from '../quantity/calendar';
 import { isoOf, parseInstant, type Instant } from '../quantity/instant';
 import type { FileReading } from '../log/shapes';
 import type { Point } from '../evidence/types';
@@ -80,12 +80,12 @@ const pad = (n: string | undefined): string => (n ?? '0').padStart(2, '0');
 /** A date and time without an offset as `YYYY-MM-DDTHH:MM:SS`, or null. */
 function localOf(text: string, order: DateOrder): string | null {
   const m =
-    /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?$/.exec(
+    /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s*([ap]\.?\s?m\.?)?$/i.exec(
       text,
     );
   if (m) return stamp(m[1]!, m[2]!, m[3]!, m);
   const d =
-    /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4}),?[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?$/.exec(
+    /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4}),?[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s*([ap]\.?\s?m\.?)?$/i.exec(
       text,
     );
   if (!d) return null;
@@ -93,7 +93,8 @@ function localOf(text: string, order: DateOrder): string | null {
 }
 
 function stamp(year: string, month: string, day: string, m: RegExpExecArray): string | null {
-  const local = `${year}-${pad(month)}-${pad(day)}T${pad(m[4])}:${m[5]}:${pad(m[6])}`;
+  const hour = hourOfDay(Number(m[4]), m[7]);
+  const local = `${year}-${pad(month)}-${pad(day)}T${pad(String(hour))}:${m[5]}:${pad(m[6])}`;
   return parseInstant(`${local}Z`) === null ? null : local;
 }
 

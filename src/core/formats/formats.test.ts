@@ -228,7 +228,7 @@ describe('zealous verify', () => {
     expect(
       answerVerify(JSON.stringify(FILE), { rules: ['us-503-pfrp-static'], json: false }, sha256)
         .out,
-    ).toMatch(/Met Mon May 4 09:00: 3 d 0 h at 55 °C\./));
+    ).toMatch(/Met Mon May 4 9:00\u00a0AM: 3 d 0 h at 55 °C\./));
 });
 
 describe('tables of temperatures', () => {
@@ -244,6 +244,8 @@ describe('tables of temperatures', () => {
         ['Time', 'Point', 'Temp'],
         ['2026-05-01 07:30', 'core', '57,2'],
         ['01/05/2026 07:31', 'edge', '131 °F'],
+        ['01/05/2026 7:32 PM', 'edge', '132 °F'],
+        ['2026-05-02 12:05:00 a.m.', 'edge', '133 °F'],
         ['', '', ''],
       ],
       options,
@@ -253,6 +255,8 @@ describe('tables of temperatures', () => {
     expect(readings.map((r) => [r.id, r.at, r.value])).toEqual([
       ['L2', '2026-05-01T06:30:00.000Z', 57.2],
       ['L3', '2026-05-01T06:31:00.000Z', 131],
+      ['L4', '2026-05-01T18:32:00.000Z', 132],
+      ['L5', '2026-05-01T23:05:00.000Z', 133],
     ]);
   });
   test('wide form: one column for each point, empty cells left out', () => {

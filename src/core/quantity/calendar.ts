@@ -1,4 +1,4 @@
-import { currentLanguage } from '../../messages/say';
+import { currentLanguage, say } from '../../messages/say';
 import { REGION_OF, type Language } from '../../messages/languages';
 import { MS, type Instant } from './instant';
 import { firstOf } from './present';
@@ -146,7 +146,7 @@ export type LocalParts = {
 const known = new Map<string, LocalParts>();
 const MAX_KNOWN = 50_000;
 
-/** Local day and clock for people: `{ weekday: 'Thu', day: 21, month: 'May', year: 2026, clock: '07:40' }`. */
+/** Local day and clock for people: `{ weekday: 'Thu', day: 21, month: 'May', year: 2026, clock: '7:40 AM' }`, or `07:40` where that is said. */
 export function localParts(timeZone: string, at: Instant): LocalParts {
   const language = currentLanguage();
   const key = `${language} ${timeZone} ${at}`;
@@ -158,35 +158,64 @@ export function localParts(timeZone: string, at: Instant): LocalParts {
   return parts;
 }
 
-type Names = { readonly weekdays: readonly string[]; readonly months: readonly string[] };
-const namesKnown = new Map<Language, Names>();
-/** Short names of weekdays, Sunday first, and of months. */
-function namesOf(language: Language): Names {
-  const before = namesKnown.get(language);
+type Habits = {
+  /** Short names, Sunday first. */ readonly weekdays: readonly string[];
+  readonly months: readonly string[];
+  /** Whether hours go up to twelve, with the half of the day beside them. */
+  readonly halves: boolean;
+};
+const habitsKnown = new Map<Language, Habits>();
+/** How a language says days and hours (Unicode CLDR, as the runtime carries it). */
+function habitsOf(language: Language): Habits {
+  const before = habitsKnown.get(language);
   if (before) return before;
   const locale = REGION_OF[language];
   const weekday = new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' });
   const month = new Intl.DateTimeFormat(locale, { month: 'short', timeZone: 'UTC' });
-  const names = {
+  const clock = new Intl.DateTimeFormat(locale, { hour: 'numeric' }).resolvedOptions();
+  const habits = {
     // 4 January 1970 was a Sunday.
     weekdays: [4, 5, 6, 7, 8, 9, 10].map((day) => weekday.format(Date.UTC(1970, 0, day))),
     months: Array.from({ length: 12 }, (_, i) => month.format(Date.UTC(1970, i, 15))),
+    halves: clock.hourCycle === 'h12',
   };
-  namesKnown.set(language, names);
-  return names;
+  habitsKnown.set(language, habits);
+  return habits;
 }
 
 function readParts(language: Language, timeZone: string, at: Instant): LocalParts {
-  const { weekdays, months } = namesOf(language);
+  const { weekdays, months } = habitsOf(language);
   const shifted = new Date(localClockMs(formatterOf(timeZone), at));
-  const pad = (n: number): string => String(n).padStart(2, '0');
   return {
     weekday: weekdays[shifted.getUTCDay()] ?? '',
     day: shifted.getUTCDate(),
     month: months[shifted.getUTCMonth()] ?? '',
     year: shifted.getUTCFullYear(),
-    clock: `${pad(shifted.getUTCHours())}:${pad(shifted.getUTCMinutes())}`,
+    clock: sayClock(shifted.getUTCHours(), shifted.getUTCMinutes()),
   };
+}
+
+const twoDigits = (n: number): string => String(n).padStart(2, '0');
+
+/** A time of day as it is said where a language is spoken: `7:40 AM`, `07:40`. */
+function sayClock(hour: number, minute: number): string {
+  const { halves } = habitsOf(currentLanguage());
+  return say('units.clock', {
+    hour: halves ? String(hour % 12 || 12) : twoDigits(hour),
+    minute: twoDigits(minute),
+    half: halves ? (hour < 12 ? 'am' : 'pm') : 'other',
+  });
+}
+
+/**
+ * The hour of the day, 0 to 23, of a time that is typed with or without its half of the day:
+ * `7` with `pm` is 19, `12` with `am` is 0. Null: there is no such hour.
+ * @param half `am`, `p.m.`, `PM`; empty: the hour stands on a 24-hour clock
+ */
+export function hourOfDay(hour: number, half = ''): number | null {
+  if (half === '') return hour <= 23 ? hour : null;
+  if (hour < 1 || hour > 12) return null;
+  return (hour % 12) + (/^p/i.test(half) ? 12 : 0);
 }
 
 /**
@@ -211,8 +240,7 @@ export function instantsOfLocal(timeZone: string, local: string): Instant[] {
 export function offsetText(timeZone: string, at: Instant): string {
   const minutes = Math.round((localClockMs(formatterOf(timeZone), at) - at) / MS.minute);
   const abs = Math.abs(minutes);
-  const pad = (n: number): string => String(n).padStart(2, '0');
-  return `${minutes < 0 ? '-' : '+'}${pad(Math.floor(abs / 60))}:${pad(abs % 60)}`;
+  return `${minutes < 0 ? '-' : '+'}${twoDigits(Math.floor(abs / 60))}:${twoDigits(abs % 60)}`;
 }
 
 /** The site's clock as a form's field shows it: `YYYY-MM-DDTHH:MM`. */

@@ -82,7 +82,7 @@ describe('words for quantities', () => {
     expect(tempText(-0.2, 'C')).toBe('0 °C');
     expect(asSpeaker({ system: 'us' }, () => volumeText(0.76455486))).toBe('1.0 yd³');
     expect(whenText('Asia/Kolkata', Date.UTC(2026, 4, 1, 20, 0), Date.UTC(2026, 4, 2))).toBe(
-      'Sat May 2 01:30',
+      'Sat May 2 1:30\u00a0AM',
     );
   });
 });

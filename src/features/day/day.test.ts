@@ -45,7 +45,7 @@ test('the day in words: what cannot wait, how much there is, what does not fit a
   );
   expect(view).toMatchObject({
     day: 'Mon May 18',
-    clock: '12:00',
+    clock: '12:00\u00a0PM',
     urgent: ['Goshawk'],
     crew: ['Mo'],
     askCrew: false,
@@ -104,7 +104,7 @@ test('put off stays in sight with who, until when and why', () => {
     LOCALE,
   );
   expect(view.groups.find((g) => g.title === 'Postponed')!.tasks[0]!.putOff).toBe(
-    'Not possible by Jo until 17:00: weather, storm',
+    'Not possible by Jo until 5:00\u00a0PM: weather, storm',
   );
   expect(view.askCrew).toBe(true);
 });
@@ -170,7 +170,9 @@ test('chores and thermometer checks come round by when they were last done', () 
   const [covers] = todayView(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter(
     (t) => t.chore,
   );
-  expect(covered(covers!.words)).toBe('Check the covers. Every 3 days; last done Fri 04:00.');
+  expect(covered(covers!.words)).toBe(
+    'Check the covers. Every 3 days; last done Fri 4:00\u00a0AM.',
+  );
 });
 const covered = (w: { act: string; why: string }): string => `${w.act}. ${w.why}`;
 test('of a long list the first are shown, how many more there are is said, and all when they are asked for', () => {

@@ -9,6 +9,7 @@ import {
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { faultyReasonText } from '@/core/words/doubt';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
+import { hourOfDay } from '@/core/quantity/calendar';
 import { itemAt, present } from '@/core/quantity/present';
 import { numberIn, rangeIn } from './pad';
 import type { RoundInstrument } from './offline-round-data';
@@ -73,7 +74,7 @@ const isDay = (y: number, m: number, d: number): boolean => {
 };
 
 /**
- * The time that a text says, `YYYY-MM-DDTHH:MM`: `2026-11-24 7:10`, `24/11 7.10`, or `7:10` alone for the day of the row before.
+ * The time that a text says, `YYYY-MM-DDTHH:MM`: `2026-11-24 7:10`, `24/11 7.10`, `7:10 PM`, or `7:10` alone for the day of the row before.
  * A date without a year is the last such day that is not still to come. Null: it says none.
  */
 export function timeIn(
@@ -81,10 +82,10 @@ export function timeIn(
   { nowLocal, dayFirst }: Pick<Given, 'nowLocal' | 'dayFirst'>,
   dayBefore: string | null,
 ): string | null {
-  const clock = /(?:^|[\sT])(\d{1,2})[:.h](\d{2})$/.exec(text.trim());
+  const clock = /(?:^|[\sT])(\d{1,2})[:.h](\d{2})\s*([ap]\.?\s?m\.?)?$/i.exec(text.trim());
   if (!clock) return null;
-  const [hour, minute] = [Number(clock[1]), Number(clock[2])];
-  if (hour > 23 || minute > 59) return null;
+  const [hour, minute] = [hourOfDay(Number(clock[1]), clock[3]), Number(clock[2])];
+  if (hour === null || minute > 59) return null;
   const date = text.trim().slice(0, clock.index).trim();
   const day = date === '' ? dayBefore : dayIn(date, nowLocal, dayFirst);
   return day && `${day}T${two(hour)}:${two(minute)}`;

@@ -72,7 +72,7 @@ test('a load’s page tells what it is, where its figures come from, and where i
     { name: 'Bulk density', says: '100 kg/m³ (95 to 105)', from: 'measured: bucket test' },
   ]);
   expect(page.facts).toContainEqual({ name: 'Cost', says: '30.00, 0.333 per kg' });
-  expect(page.went).toEqual([{ batch: HEAP, text: 'a batch: 180 L, Wed May 20 09:00' }]);
+  expect(page.went).toEqual([{ batch: HEAP, text: 'a batch: 180 L, Wed May 20 9:00\u00a0AM' }]);
 });
 test('at the gate each material has its answer, different where it is kept otherwise', () => {
   const options = materialOptions(foldStore([]));

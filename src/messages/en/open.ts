@@ -1,4 +1,5 @@
 export const enOpen = {
+  freeStanding: 'free-standing',
   typeMetersAsNumberOr: 'Type the depth as a number, or leave it empty.',
   aBatchNeedsCodeFor: 'A batch needs a code for its label.',
   thereAlreadyBatchChooseAnother: 'There is already a batch {code}. Choose another code.',

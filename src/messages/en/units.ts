@@ -15,6 +15,7 @@ export const enUnits = {
   fromTo: '{low} to {high}',
   length: '{m, number, length}',
   shortTons: '{tons, number} tons',
+  clock: '{hour}:{minute}{half, select, am {\u00a0AM} pm {\u00a0PM} other {}}',
   monthDay: '{month} {day, number}',
   monthDayYear: '{month} {day, number}, {year}',
 } as const;

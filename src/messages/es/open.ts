@@ -1,4 +1,5 @@
 export const esOpen = {
+  freeStanding: 'suelta, sin paredes',
   typeMetersAsNumberOr: 'Escribe la profundidad como número, o déjala vacía.',
   aBatchNeedsCodeFor: 'Un lote necesita un código para su etiqueta.',
   thereAlreadyBatchChooseAnother: 'Ya existe el lote {code}. Elige otro código.',

@@ -15,6 +15,7 @@ export const esUnits = {
   fromTo: '{low} a {high}',
   length: '{m, number, length}',
   shortTons: '{tons, number} toneladas cortas',
+  clock: '{hour}:{minute}{half, select, am {\u00a0a.\u00a0m.} pm {\u00a0p.\u00a0m.} other {}}',
   monthDay: '{day, number} {month}',
   monthDayYear: '{day, number} {month} {year}',
 };

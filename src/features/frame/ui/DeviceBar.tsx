@@ -98,9 +98,8 @@ function AsOf({ at }: { at: number }) {
       {say('frame.pageAsOf', {
         at: new Intl.DateTimeFormat(REGION_OF[currentLanguage()], {
           weekday: 'short',
-          hour: '2-digit',
+          hour: 'numeric',
           minute: '2-digit',
-          hourCycle: 'h23',
         }).format(at),
       })}
     </span>

@@ -98,7 +98,7 @@ export function SizeFields({ draft, reading, set }: Section) {
         onChange={(shape) => set({ shape })}
         columns={3}
         options={[
-          { value: 'dome', label: say('open.pile'), hint: 'free-standing' },
+          { value: 'dome', label: say('open.pile'), hint: say('open.freeStanding') },
           { value: 'windrow', label: say('open.windrow'), hint: say('open.longSlopingSides') },
           { value: 'cube', label: say('open.bayBinOrDrum') },
         ]}
