@@ -28,13 +28,18 @@ const unusable = (path: string, message: string): TraceAnswer => ({
 export function tracedShareText([lo, hi]: Interval): string {
   if (hi === 0) return say('flow.none');
   if (lo === 0 && hi === 1) return say('flow.notKnown');
+  const isPlain = (share: number): boolean =>
+    share === 0 || share === 1 || (share >= 0.005 && share <= 0.995);
+  const percent = (share: number): number => Math.round(share * 100);
   const one = (share: number): string => {
-    if (share > 0 && share < 0.005) return say('flow.under1');
-    if (share > 0.995 && share < 1) return say('flow.over99');
-    return say('flow.percent', { percent: Math.round(share * 100) });
+    if (isPlain(share)) return say('flow.percent', { percent: percent(share) });
+    return share < 0.005 ? say('flow.under1') : say('flow.over99');
   };
   const [low, high] = [one(lo), one(hi)];
-  return low === high ? low : say('flow.between', { low, high });
+  if (low === high) return low;
+  return isPlain(lo) && isPlain(hi)
+    ? say('flow.range', { low: percent(lo), high: percent(hi) })
+    : say('flow.between', { low, high });
 }
 
 const litresText = (litres: number | null): string =>

@@ -9,6 +9,7 @@ export const enFlow = {
   under1: 'under 1 %',
   over99: 'over 99 %',
   percent: '{percent, number} %',
+  range: '{low, number}–{high, number} %',
   between: '{low} to {high}',
   litres: '{litres, number, litres}',
   lotLine: '{lot}: {litres}; tagged {any}, never heated {raw}',

@@ -9,6 +9,7 @@ export const esFlow = {
   under1: 'menos de 1 %',
   over99: 'más de 99 %',
   percent: '{percent, number} %',
+  range: '{low, number}–{high, number} %',
   between: '{low} a {high}',
   litres: '{litres, number, litres}',
   lotLine: '{lot}: {litres}; marcado {any}, nunca calentado {raw}',
