@@ -10,6 +10,9 @@ export type BatchId = Branded<'batch'>;
 /** Id of a load, which is that of the entry that took it in. */
 export type LoadId = Branded<'load'>;
 
+/** Id of a lot that is no load and no batch: compost that cures, fines, overs, product. It is that of the entry that began it. */
+export type LotId = Branded<'lot'>;
+
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const isUuid = (text: string): boolean => UUID.test(text);
 
@@ -19,6 +22,9 @@ export const parseBatchId = (text: string): BatchId | null =>
 /** The load that an address or a form names; null: no id at all. */
 export const parseLoadId = (text: string): LoadId | null =>
   isUuid(text) ? (text as LoadId) : null;
+
+/** The lot that an address or a form names; null: no id at all. */
+export const parseLotId = (text: string): LotId | null => (isUuid(text) ? (text as LotId) : null);
 
 /** The entry that a form or a program names; null: no id at all. */
 export const parseEntryId = (text: string): EntryId | null =>
@@ -35,9 +41,12 @@ export const batchIdOf = (opened: { readonly id: EntryId }): BatchId =>
   opened.id as string as BatchId;
 /** The same of a load. */
 export const loadIdOf = (taken: { readonly id: EntryId }): LoadId => taken.id as string as LoadId;
+/** The same of a lot. */
+export const lotIdOf = (begun: { readonly id: EntryId }): LotId => begun.id as string as LotId;
 
 // The same check as ever; only the type is narrower.
 const idSchema = <Id extends string>() => z.uuid() as unknown as z.ZodType<Id, string>;
 export const EntryIdSchema = idSchema<EntryId>();
 export const BatchIdSchema = idSchema<BatchId>();
 export const LoadIdSchema = idSchema<LoadId>();
+export const LotIdSchema = idSchema<LotId>();

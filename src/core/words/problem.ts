@@ -92,6 +92,9 @@ export const PROBLEM = {
   idTaken: (what: string) => say('terms.thisIdAlreadyInLog', { what }),
   noPlace: (name: string) => say('terms.thisBatchHasNoPoint', { name }),
   movedPlace: (name: string) => say('terms.thePointHasReadingsPoint', { name }),
+  get wholeCount() {
+    return say('terms.wholeCount');
+  },
   get noPhoto() {
     return say('terms.itsPhotoHasNotArrived');
   },

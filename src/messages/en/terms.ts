@@ -88,6 +88,7 @@ export const enTerms = {
   theUpperEndRangeMust: 'the upper end of a range must not be below the lower',
   thisIdAlreadyInLog:
     'this id is already in the log with other content ({what}). The log was not changed. Send this one as a new entry, or delete it',
+  wholeCount: 'must be a whole number, 0 or more',
   thisBatchHasNoPoint: 'this batch has no point ‘{name}’. Choose the point where it was read',
   thePointHasReadingsPoint:
     'the point ‘{name}’ has readings; a point at another depth or zone is a new point with its own id',

@@ -89,6 +89,7 @@ export const esTerms = {
   theUpperEndRangeMust: 'el extremo superior no puede ser menor que el inferior',
   thisIdAlreadyInLog:
     'este id ya está en la bitácora con otro contenido ({what}). La bitácora no se cambió. Envía este como registro nuevo, o bórralo',
+  wholeCount: 'debe ser un número entero, 0 o más',
   thisBatchHasNoPoint: 'este lote no tiene el punto ‘{name}’. Elige el punto donde se midió',
   thePointHasReadingsPoint:
     'el punto ‘{name}’ ya tiene lecturas; otra profundidad o zona es un punto nuevo con su propio id',
