@@ -59,6 +59,16 @@ function instantSent(sent: string, timeZone: string, now: number): number | stri
   return at > now + CLOCK_SLACK_MS ? say('entry.thatInFutureChooseTime') : Math.min(at, now);
 }
 
+/** Values of a test of maturity whose readings have a time each: that of the entry, where none was sent. */
+function withTimes(values: unknown, at: number): unknown {
+  if (values === null || typeof values !== 'object') return values;
+  const timed = Object.entries(values).map(([name, value]) => [
+    name,
+    Array.isArray(value) ? value.map((item: unknown) => ({ at, ...(item as object) })) : value,
+  ]);
+  return { turnedAt: at, ...Object.fromEntries(timed) };
+}
+
 /**
  * An entry that was sent, parsed at the door. The same form at the same `now` gives the same entry: a repeat is known by that.
  */
@@ -72,14 +82,16 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
   const { at: typed, kind, data, ...rest } = frame.data;
   const at = typed === null ? now : instantSent(typed, timeZone, now);
   if (typeof at === 'string') return failed('at', at);
-  // A reading without a time of its own was taken at the round's.
+  // A reading without a time of its own was taken at the entry's.
   const whole =
-    kind === 'round' && Array.isArray(data.readings)
-      ? {
-          ...data,
-          readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })),
-        }
-      : data;
+    kind === 'maturity-test'
+      ? { ...data, values: withTimes(data.values, at) }
+      : kind === 'round' && Array.isArray(data.readings)
+        ? {
+            ...data,
+            readings: data.readings.map((r: unknown) => ({ at: isoOf(at), ...(r as object) })),
+          }
+        : data;
   const byHand =
     kind === 'round' && whole.source === 'hand'
       ? z.looseObject({ readings: z.array(HandReadingSchema) }).safeParse(whole)

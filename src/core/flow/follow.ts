@@ -55,6 +55,9 @@ export class Follower<M> {
     string,
     LotState<M>
   >();
+  /** What shrank away, was not carried off with the rest, or was more than thought: L that a lot is short of, by what was in it. */
+  readonly losses: { readonly lot: string; readonly litres: number | null; readonly marks: M }[] =
+    [];
   private readonly nothing: LotState<M>;
   private step = 0;
 
@@ -115,6 +118,7 @@ export class Follower<M> {
     const { marks } = lot;
     if (flow.all) {
       this.set(from, this.nothing);
+      if (flow.litres !== null) this.lose(from, lot, flow.litres);
       return { litres: flow.litres ?? lot.litres, marks };
     }
     const rest = lot.litres === null || flow.litres === null ? null : lot.litres - flow.litres;
@@ -123,6 +127,10 @@ export class Follower<M> {
       this.set(from, { ...lot, litres: null });
     } else this.set(from, { ...lot, litres: rest !== null && isNought(rest) ? 0 : rest });
     return { litres: flow.litres, marks };
+  }
+
+  private lose(lot: string, { litres, marks }: LotState<M>, left: number): void {
+    this.losses.push({ lot, litres: litres === null ? null : litres - left, marks });
   }
 
   /** More than there is: where it came from is not known, nor what it is. */
@@ -151,6 +159,7 @@ export class Follower<M> {
 
   private level(lot: string, litres: number): void {
     const state = this.of(lot);
+    if (!state.empty) this.lose(lot, state, litres);
     if (litres === 0) this.set(lot, this.nothing);
     else if (state.empty) {
       this.notes.push({ code: 'FROM_NOWHERE', lot });

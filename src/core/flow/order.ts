@@ -111,3 +111,17 @@ export function orderFlows(flows: readonly Flow[], wasEmpty: (lot: string) => bo
   }
   return ordered;
 }
+
+/** All flows of a site in the order in which they are taken, where only what lots hold by flows counts as held. */
+export function followInOrder(site: FlowSite): Flow[] {
+  const filled = new Set<string>();
+  return listMoments(site).flatMap(({ flows }) => {
+    const before = new Set(filled);
+    const ordered = orderFlows(flows, (lot) => !before.has(lot));
+    for (const f of ordered) {
+      if (f.to !== null) filled.add(f.to);
+      if (f.from !== null && f.all) filled.delete(f.from);
+    }
+    return ordered;
+  });
+}

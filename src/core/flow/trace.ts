@@ -68,7 +68,7 @@ function followAll(site: FlowSite, until: Instant | null) {
 }
 
 /** Whatever is ever in these lots, or what is in them at a moment. */
-function followLots(site: FlowSite, lots: readonly string[], at: Instant | null) {
+export function followTagged(site: FlowSite, lots: readonly string[], at: Instant | null) {
   const all = followAll(site, null);
   const tags: Tags = { inflow: () => false, lots: new Set(lots), at };
   const marking = markTagged(tags, all.after);
@@ -89,8 +89,13 @@ function followLots(site: FlowSite, lots: readonly string[], at: Instant | null)
 
 const shown = ({ any, raw }: Shares): boolean => any[1] > 0 || raw[1] > 0;
 
-type Traced = { readonly litres: number | null } & Shares;
-const tracedOf = ({ litres, marks }: CarriedMatter<Shares>): Traced => ({ litres, ...marks });
+/** A part of matter: how much, what share of it is tagged, and what was never heated. */
+export type Traced = { readonly litres: number | null } & Shares;
+/** A part of matter with its shares beside its amount. */
+export const tracedOf = ({ litres, marks }: CarriedMatter<Shares>): Traced => ({
+  litres,
+  ...marks,
+});
 type TracedLot = { readonly lot: string } & Traced;
 type TracedOut = { readonly flow: string; readonly at: Instant } & Traced & {
     /** Tagged litres; null: its litres are not known. */ readonly tagged: Interval | null;
@@ -116,9 +121,15 @@ export function traceUnheated(site: FlowSite, at: Instant | null): Trace {
   return { lots: lotsOf(site, run, true), out: [], sources: [], notes: run.notes };
 }
 
+/** What each flow carried, with every inflow tagged: by its id. */
+export function traceCarried(site: FlowSite, at: Instant | null): ReadonlyMap<string, Traced> {
+  const { carried } = followAll(site, at).run;
+  return new Map([...carried].map(([flow, c]) => [flow, tracedOf(c)]));
+}
+
 /** Where lots went. @param at null: whatever is ever in them; else what is in them then */
 export function traceFrom(site: FlowSite, lots: readonly string[], at: Instant | null): Trace {
-  const run = followLots(site, lots, at);
+  const run = followTagged(site, lots, at);
   const out = site.flows
     .filter((f) => f.to === null && f.from !== null)
     .flatMap((f): TracedOut[] => {

@@ -47,9 +47,14 @@ export const isCorrectable = (kind: EntryKind): boolean =>
 /** Kinds that speak of the whole site, not of one batch. */
 export const SITE_KINDS = kindsThat((d) => d.scope !== 'batch');
 /** Those of the site's kinds that no verdict and no advice about a heap looks at. */
-export const STORE_KINDS = kindsThat((d) => d.scope === 'store');
+export const STORE_KINDS = kindsThat((d) => d.scope === 'store' || d.scope === 'lots');
 /** What the store is folded from: its own kinds, and what went out of it into heaps. */
 export const STORE_LOG = kindsThat((d) => d.scope === 'store' || d.drawsOnStore === true);
+/** What lots and the flows between them are read from: their own kinds, the store's, and what moves matter of batches. */
+export const LOT_LOG = kindsThat(
+  (d) =>
+    d.scope === 'store' || d.scope === 'lots' || d.drawsOnStore === true || d.movesMatter === true,
+);
 /** Kinds that a batch file carries as events. */
 export type FileEventKind = Exclude<EntryKind, KindsWith<'fileEvent', null>>;
 /** Whether a batch file carries a kind as an event. */

@@ -1,5 +1,5 @@
 import { MOST } from './most';
-import { LoadIdSchema } from './ids';
+import { LoadIdSchema, LotIdSchema } from './ids';
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
 import { PROBLEM } from '../words/problem';
@@ -168,6 +168,7 @@ export type Amount = z.output<typeof AmountSchema>;
 export const PartSchema = z.looseObject({
   material: id,
   load: LoadIdSchema.optional(),
+  /** The lot that it was taken from: overs, finished compost. */ lot: LotIdSchema.optional(),
   amount: AmountSchema,
 });
 export type Part = z.output<typeof PartSchema>;

@@ -11,6 +11,9 @@ export const END_WORDS = {
   get merged() {
     return say('terms.joinedWithAnotherBatch');
   },
+  get curing() {
+    return say('lots.movedToCuringLot');
+  },
   get discarded() {
     return say('terms.thrownAway');
   },

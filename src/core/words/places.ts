@@ -66,6 +66,17 @@ export const PLACES = {
     key: 'k',
     offline: 'kept',
   },
+  lots: {
+    href: '/lots',
+    get name() {
+      return say('lots.title');
+    },
+    nav: 'bar',
+    get about() {
+      return say('lots.about');
+    },
+    key: 'u',
+  },
   map: {
     href: '/map',
     get name() {

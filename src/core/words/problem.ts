@@ -92,6 +92,15 @@ export const PROBLEM = {
   idTaken: (what: string) => say('terms.thisIdAlreadyInLog', { what }),
   noPlace: (name: string) => say('terms.thisBatchHasNoPoint', { name }),
   movedPlace: (name: string) => say('terms.thePointHasReadingsPoint', { name }),
+  get lotCode() {
+    return say('lots.lotNeedsCode');
+  },
+  get sameLot() {
+    return say('lots.sameLot');
+  },
+  get mesh() {
+    return say('lots.meshRange');
+  },
   get wholeCount() {
     return say('terms.wholeCount');
   },

@@ -4,9 +4,11 @@ import { sql, type Selectable } from 'kysely';
 import {
   chainText,
   GENESIS,
+  LOT_LOG,
   STORE_KINDS,
   STORE_LOG,
   type Entry,
+  type EntryKind,
   type NewEntry,
 } from '@/core/log/entry';
 import { textFault } from '@/core/log/sound-text';
@@ -249,7 +251,15 @@ export const logRepo = (db: Db) => ({
     ).map(toEntry);
   },
   /** What the store is folded from: its own entries, what went out of it into heaps, and their corrections. */
-  async ofStore(site: string): Promise<Entry[]> {
+  ofStore(site: string): Promise<Entry[]> {
+    return this.ofKinds(site, STORE_LOG);
+  },
+  /** What lots and the flows between them are read from, with their corrections. */
+  ofLots(site: string): Promise<Entry[]> {
+    return this.ofKinds(site, LOT_LOG);
+  },
+  /** All entries of a site of some kinds, and their corrections. */
+  async ofKinds(site: string, kinds: readonly EntryKind[]): Promise<Entry[]> {
     return (
       await db
         .selectFrom('log_entry')
@@ -257,7 +267,7 @@ export const logRepo = (db: Db) => ({
         .where('site', '=', site)
         .where((w) =>
           w.or([
-            w('kind', 'in', STORE_LOG),
+            w('kind', 'in', kinds),
             w.and([
               w('kind', '=', 'correction'),
               w(
@@ -267,7 +277,7 @@ export const logRepo = (db: Db) => ({
                   .selectFrom('log_entry as t')
                   .select(sql<string>`t.id::text`.as('id'))
                   .where('t.site', '=', site)
-                  .where('t.kind', 'in', STORE_LOG),
+                  .where('t.kind', 'in', kinds),
               ),
             ]),
           ]),

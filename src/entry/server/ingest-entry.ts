@@ -21,6 +21,7 @@ import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
 import { createLinkedEntries } from './linked-entries';
+import { validateLots } from './validate-lots';
 import { validateStoreReferences } from './validate-store';
 import { itemAt } from '@/core/quantity/present';
 
@@ -115,8 +116,8 @@ const whatIs = (e: Entry): string =>
 const picturesOf = (e: NewEntry): readonly string[] =>
   e.kind === 'photo'
     ? [e.data.sha256]
-    : e.kind === 'load' || e.kind === 'load-change'
-      ? (e.data.photos ?? [])
+    : 'photos' in e.data
+      ? ((e.data.photos as readonly string[] | undefined) ?? [])
       : [];
 const asRefusal = (problem: Problem | null): IngestResult | null =>
   problem ? { ok: false, problems: [problem] } : null;
@@ -167,7 +168,11 @@ async function validateReferences(
   for (const sha256 of picturesOf(entry))
     if (!(await photoRepo(db).has(sha256)))
       return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
-  if (entry.batch === null) return asRefusal(await validateStoreReferences(db, site, entry, null));
+  if (entry.batch === null)
+    return asRefusal(
+      (await validateLots(db, site, entry)) ??
+        (await validateStoreReferences(db, site, entry, null)),
+    );
   const state = await readBatchState(db, entry.batch);
   if (!state) return refused('batch', say('entry.thereNoSuchBatchOn'));
   // A place that was given up meanwhile is still one where it was read.
@@ -207,7 +212,10 @@ async function validateReferences(
     const unknown = entry.data.rules.find((id) => !findRule(id, own));
     if (unknown !== undefined) return refused('data.rules', PROBLEM.unknownRule(unknown));
   }
-  const wrongStuff = asRefusal(await validateStoreReferences(db, site, entry, state));
+  const wrongStuff = asRefusal(
+    (await validateLots(db, site, entry)) ??
+      (await validateStoreReferences(db, site, entry, state)),
+  );
   if (wrongStuff) return wrongStuff;
   if (entry.kind === 'correction') {
     const { target, reading } = entry.data;

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { readBatchState } from '@/db/repositories/states';
-import type { BatchId, EntryId } from '@/core/log/ids';
+import type { BatchId, EntryId, LotId } from '@/core/log/ids';
 import { isCorrectedInPlace, type Entry, type NewEntry } from '@/core/log/entry';
 import { isoOf } from '@/core/quantity/instant';
 import { type BatchState, type SiteState } from '@/core/log/fold';
@@ -179,6 +179,14 @@ export async function createLinkedEntries(
         ],
       };
     }
+    case 'cure':
+      return moveToCure(entry, await heap(batch!), end);
+    case 'lot-move':
+      return { ok: true, others: beginLots([entry.data], end) };
+    case 'screening': {
+      const begun = entry.data.outputs.map(({ lot, begin: named }) => ({ to: lot, begin: named }));
+      return { ok: true, others: beginLots(begun, end) };
+    }
     case 'correction':
       return entry.data.instead !== undefined
         ? await replaced(db, entry, site)
@@ -188,6 +196,35 @@ export async function createLinkedEntries(
     default:
       return { ok: true, others: [] };
   }
+}
+
+type WriteEnd = (role: string, to: string | null, kind: NewEntry['kind'], data: object) => NewEntry;
+
+/** Lots that begin with the act that fills them, each under the id that the act names. */
+const beginLots = (
+  targets: readonly { readonly to?: LotId | undefined; readonly begin?: object | undefined }[],
+  end: WriteEnd,
+): NewEntry[] =>
+  targets.flatMap(({ to, begin }) =>
+    to === undefined || begin === undefined
+      ? []
+      : [{ ...end(`lot:${to}`, null, 'lot', begin), id: to as string as EntryId } as NewEntry],
+  );
+
+/** A batch that goes to cure as a whole is at its end; a part of it leaves the rest where it is. */
+function moveToCure(
+  entry: Extract<NewEntry, { kind: 'cure' }>,
+  batch: BatchState | null,
+  end: WriteEnd,
+): LinkedEntries {
+  const { to, all } = entry.data;
+  if (to === undefined) return { ok: true, others: [] };
+  if (!batch) return refused('batch', noHeapText());
+  const gone = atEnd('batch', batch);
+  if (gone) return gone;
+  const ended =
+    all === false ? [] : [end('ended', entry.batch, 'ended', { reason: 'curing', lot: to })];
+  return { ok: true, others: [...beginLots([entry.data], end), ...ended] };
 }
 
 /** The entry that stands in the place of a corrected one: by whoever did it, with what was put right; the old one is struck and stays readable. */
@@ -224,7 +261,7 @@ async function replaced(
 async function strikeWhole(
   db: Db,
   entry: Extract<NewEntry, { kind: 'correction' }>,
-  end: (role: string, to: string | null, kind: NewEntry['kind'], data: object) => NewEntry,
+  end: WriteEnd,
 ): Promise<LinkedEntries> {
   const target = await logRepo(db).byId(entry.data.target);
   if (!target) return { ok: true, others: [] };

@@ -21,6 +21,7 @@ import { enHelp } from './help';
 import { enInstruments } from './instruments';
 import { enLabels } from './labels';
 import { enLog } from './log';
+import { enLots } from './lots';
 import { enMap } from './map';
 import { enMethods } from './methods';
 import { enMix } from './mix';
@@ -64,6 +65,7 @@ export const en = {
   instruments: enInstruments,
   labels: enLabels,
   log: enLog,
+  lots: enLots,
   map: enMap,
   methods: enMethods,
   mix: enMix,

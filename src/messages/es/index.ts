@@ -22,6 +22,7 @@ import { esHelp } from './help';
 import { esInstruments } from './instruments';
 import { esLabels } from './labels';
 import { esLog } from './log';
+import { esLots } from './lots';
 import { esMap } from './map';
 import { esMethods } from './methods';
 import { esMix } from './mix';
@@ -65,6 +66,7 @@ export const es: Catalogue = {
   instruments: esInstruments,
   labels: esLabels,
   log: esLog,
+  lots: esLots,
   map: esMap,
   methods: esMethods,
   mix: esMix,

@@ -1,5 +1,5 @@
 import { say } from '../../../messages/say';
-import { BatchIdSchema } from '../ids';
+import { BatchIdSchema, LotIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { END_WORDS } from '../../words/acts';
@@ -13,11 +13,13 @@ export const endedKind = describeKind({
   schema: z.looseObject({
     reason: z.enum(END_REASONS),
     into: BatchIdSchema.optional(),
+    /** The curing lot that it went into. */ lot: LotIdSchema.optional(),
     words: Words.optional(),
     ...knowing,
     ...act,
   }),
   scope: 'batch',
+  movesMatter: true,
   correction: 'strike',
   inherited: false,
   fileEvent: null,

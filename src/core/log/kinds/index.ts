@@ -52,6 +52,18 @@ import { turnKind } from './turn';
 import { walkOrderKind } from './walk-order';
 import { waterKind } from './water';
 import { workKind } from './work';
+import { lotKind } from './lot';
+import { lotMoveKind } from './lot-move';
+import { screeningKind } from './screening';
+import { lotOutKind } from './lot-out';
+import { lotSizeKind } from './lot-size';
+import { lotLookKind } from './lot-look';
+import { maturityTestKind } from './maturity-test';
+import { labSampleKind } from './lab-sample';
+import { labReportKind } from './lab-report';
+import { lotDecisionKind } from './lot-decision';
+import { recallKind } from './recall';
+import { lotOutcomeKind } from './lot-outcome';
 
 /**
  * The one registry of what may stand in the log. A new kind is a file beside this one and a line here: lists, forms, texts and
@@ -112,4 +124,16 @@ export const ENTRY_KIND_REGISTRY = {
   recipe: recipeKind,
   'site-map': siteMapKind,
   ambient: ambientKind,
+  lot: lotKind,
+  'lot-move': lotMoveKind,
+  screening: screeningKind,
+  'lot-out': lotOutKind,
+  'lot-size': lotSizeKind,
+  'lot-look': lotLookKind,
+  'maturity-test': maturityTestKind,
+  'lab-sample': labSampleKind,
+  'lab-report': labReportKind,
+  'lot-decision': lotDecisionKind,
+  recall: recallKind,
+  'lot-outcome': lotOutcomeKind,
 } as const;

@@ -1,8 +1,11 @@
 import type { z } from 'zod';
 import type { TempUnit } from '../../units/units';
 
-/** A batch's own log, the site's, or that part of the site's which no verdict and no advice about a batch looks at. */
-export type EntryScope = 'batch' | 'site' | 'store';
+/**
+ * A batch's own log, or the site's; of the site's, what lies in stock (`store`) and what comes after the heat (`lots`) is looked at by
+ * no verdict and by no advice about a batch.
+ */
+export type EntryScope = 'batch' | 'site' | 'store' | 'lots';
 
 /** How a kind is put right: in its place, with what should have stood there; struck as a whole; or not at all. */
 export type Correction = 'in-place' | 'strike' | 'none';
@@ -64,6 +67,8 @@ export type EntryKindDescription<
   readonly scope: P;
   /** A kind of a batch that the store is folded from too: it takes out of it, or says whose heap it went into. */
   readonly drawsOnStore?: boolean;
+  /** A kind of a batch that moves matter, or measures how much of it there is. */
+  readonly movesMatter?: boolean;
   readonly correction: C;
   /** Speaks of the matter, which a part that is carried off takes along; false: of the heap as it stands. */
   readonly inherited: boolean;

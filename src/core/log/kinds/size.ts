@@ -19,6 +19,7 @@ export const sizeKind = describeKind({
       error: () => say('log.giveMeasurementsOrVolume'),
     }),
   scope: 'batch',
+  movesMatter: true,
   correction: 'strike',
   inherited: false,
   fileEvent: null,

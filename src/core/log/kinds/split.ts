@@ -19,6 +19,7 @@ export const splitKind = describeKind({
     ...act,
   }),
   scope: 'batch',
+  movesMatter: true,
   correction: 'strike',
   inherited: false,
   fileEvent: null,

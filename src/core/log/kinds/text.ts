@@ -1,5 +1,5 @@
 import { say } from '../../../messages/say';
-import { listText } from '../../quantity/format';
+import { figureWithUnit, listText } from '../../quantity/format';
 import type { ReleaseDoubt } from './vocabulary';
 
 /** Whether live seeds came along, where it was said. */
@@ -25,3 +25,17 @@ export const knowingLogText = (knowing: readonly ReleaseDoubt[] | undefined): st
 /** The same behind a clause of the printed record. */
 export const knowingText = (knowing: readonly ReleaseDoubt[] | undefined): string =>
   knowing && knowing.length > 0 ? say('log.although2', { knowing: listText(known(knowing)) }) : '';
+
+/** How much of a lot was taken: all that there was, so much, or an amount that nobody knows. */
+export const litresOrAll = ({
+  all,
+  litres,
+}: {
+  readonly all: boolean;
+  readonly litres?: number | undefined;
+}): string =>
+  litres === undefined
+    ? all
+      ? say('lots.allOfIt')
+      : say('lots.amountUnknown')
+    : figureWithUnit('litres', litres);

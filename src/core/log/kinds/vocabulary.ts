@@ -43,7 +43,14 @@ export const TRANSFERS = {
 export type TransferKind = keyof typeof TRANSFERS;
 export const TRANSFER_KINDS = Object.keys(TRANSFERS) as [TransferKind, ...TransferKind[]];
 /** Why a heap is at its end. */
-export const END_REASONS = ['matured', 'gave-up', 'merged', 'discarded', 'used-raw'] as const;
+export const END_REASONS = [
+  'matured',
+  'gave-up',
+  'merged',
+  'curing',
+  'discarded',
+  'used-raw',
+] as const;
 export type EndReason = (typeof END_REASONS)[number];
 /** What a crew may change to mend a heap: one at a time, or nobody knows what helped. */
 export const FIXES = [

@@ -168,4 +168,40 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   get work() {
     return say('log.kindWork');
   },
+  get lot() {
+    return say('lots.newLot');
+  },
+  get 'lot-move'() {
+    return say('lots.moved');
+  },
+  get screening() {
+    return say('lots.screened');
+  },
+  get 'lot-out'() {
+    return say('lots.wentOutShort');
+  },
+  get 'lot-size'() {
+    return say('lots.measured');
+  },
+  get 'lot-look'() {
+    return say('lots.lookedAt');
+  },
+  get 'maturity-test'() {
+    return say('lots.testShort');
+  },
+  get 'lab-sample'() {
+    return say('lots.sampleDrawn');
+  },
+  get 'lab-report'() {
+    return say('lots.resultsLogged');
+  },
+  get 'lot-decision'() {
+    return say('lots.decisionShort');
+  },
+  get recall() {
+    return say('lots.recalled');
+  },
+  get 'lot-outcome'() {
+    return say('lots.outcomeShort');
+  },
 };

@@ -14,6 +14,7 @@ export const waterKind = describeKind({
     ...origin,
   }),
   scope: 'batch',
+  movesMatter: true,
   correction: 'in-place',
   inherited: true,
   fileEvent: 'water',

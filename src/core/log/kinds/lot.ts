@@ -1,0 +1,14 @@
+import { say } from '../../../messages/say';
+import { joinParts } from '../../quantity/format';
+import { LotSchema } from '../lot-shapes';
+import { describeLotKind } from './lot-kind';
+
+/** A lot begins: compost that cures, fines, overs or a product. The entry's id is the lot's. */
+export const lotKind = describeLotKind({
+  schema: LotSchema,
+  mark: 'add',
+  tell: (data) => ({
+    title: say('lots.lotBegan', { kind: data.kind }),
+    detail: joinParts(data.code, data.name, data.where, data.words),
+  }),
+});

@@ -1,0 +1,205 @@
+import { z } from 'zod';
+import { PROBLEM } from '../words/problem';
+import { EntryIdSchema, LotIdSchema } from './ids';
+import { act, Words } from './kinds/shared';
+import { SMELLS, SQUEEZES } from './kinds/vocabulary';
+import { MOST } from './most';
+import { TestValuesSchema } from './test-shapes';
+
+/** Shapes of what happens to compost after the heat: lots, what moves between them, their tests, results and releases. */
+
+/** A load, a batch or a lot: whatever holds matter. Their ids are never the same. */
+export const MatterIdSchema = z.uuid();
+const Litres = z
+  .number({ error: () => PROBLEM.litres })
+  .positive({ error: () => PROBLEM.litres })
+  .max(MOST.litres, { error: () => PROBLEM.litresMost });
+const Photos = z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12);
+const Name = z.string().trim().max(60);
+
+export const LOT_KINDS = ['curing', 'fines', 'overs', 'product'] as const;
+export type LotKindOfLog = (typeof LOT_KINDS)[number];
+/** How a lot is called, and where it lies. */
+export const LotNameSchema = z.looseObject({
+  code: z
+    .string()
+    .trim()
+    .min(1, { error: () => PROBLEM.lotCode })
+    .max(24),
+  name: Name.optional(),
+  where: z.string().trim().max(40).optional(),
+});
+export const LotSchema = LotNameSchema.extend({
+  kind: z.enum(LOT_KINDS),
+  words: Words.optional(),
+  ...act,
+});
+
+/** A lot that begins with the act that fills it. */
+const Begin = LotNameSchema.extend({ kind: z.enum(LOT_KINDS) });
+/** How much of a lot: all that is there, so many litres, or an amount that nobody knows. */
+const howMuch = { litres: Litres.optional(), all: z.boolean() };
+
+/** What the move of a batch to cure says beside that it happened. */
+export const CureSchema = z.looseObject({
+  to: LotIdSchema.optional(),
+  begin: Begin.optional(),
+  litres: Litres.optional(),
+  all: z.boolean().optional(),
+});
+export const LotMoveSchema = z
+  .looseObject({
+    from: MatterIdSchema,
+    to: LotIdSchema,
+    begin: Begin.optional(),
+    ...howMuch,
+    words: Words.optional(),
+    ...act,
+  })
+  .refine((m) => m.from !== (m.to as string), { path: ['to'], error: () => PROBLEM.sameLot });
+
+export const WETNESS = ['dry', 'moist', 'wet'] as const;
+export const ScreeningSchema = z.looseObject({
+  inputs: z
+    .array(z.strictObject({ lot: MatterIdSchema, ...howMuch }))
+    .min(1)
+    .max(20),
+  /** Mesh, mm. */ meshMm: z
+    .number({ error: () => PROBLEM.mesh })
+    .min(1, { error: () => PROBLEM.mesh })
+    .max(150, { error: () => PROBLEM.mesh }),
+  wetness: z.enum(WETNESS),
+  outputs: z
+    .array(z.looseObject({ lot: LotIdSchema, begin: Begin.optional(), litres: Litres.optional() }))
+    .min(1)
+    .max(4),
+  /** Stones and plastic, L. */ rejectsL: z.number().min(0).max(MOST.litres).optional(),
+  hours: z.number().min(0).max(200).optional(),
+  people: z.int().min(1).max(50).optional(),
+  machine: Name.optional(),
+  words: Words.optional(),
+  ...act,
+});
+
+export const OUT_WAYS = ['bed', 'sold', 'shared', 'given', 'discarded', 'lost'] as const;
+export type OutWay = (typeof OUT_WAYS)[number];
+export const LotOutSchema = z.looseObject({
+  lot: MatterIdSchema,
+  how: z.enum(OUT_WAYS),
+  ...howMuch,
+  /** Where it was spread. */ bed: z
+    .looseObject({
+      name: z.string().trim().min(1).max(60),
+      areaM2: z.number().positive().max(1_000_000).optional(),
+      depthM: z.number().positive().max(2).optional(),
+      /** What grows there, or will. */ crop: z.string().trim().max(60).optional(),
+    })
+    .optional(),
+  /** Buyer, partner, neighbour. */ party: Name.optional(),
+  grade: Name.optional(),
+  price: z.number().min(0).max(10_000_000).optional(),
+  hours: z.number().min(0).max(200).optional(),
+  words: Words.optional(),
+});
+
+export const LotSizeSchema = z.looseObject({
+  lot: LotIdSchema,
+  litres: z
+    .number({ error: () => PROBLEM.litres })
+    .min(0, { error: () => PROBLEM.litres })
+    .max(MOST.litres, { error: () => PROBLEM.litresMost }),
+  words: Words.optional(),
+});
+
+export const LotLookSchema = z.looseObject({
+  lot: LotIdSchema,
+  squeeze: z.enum(SQUEEZES).optional(),
+  smell: z.enum(SMELLS).optional(),
+  cover: z.enum(['on', 'off']).optional(),
+  /** Water given, L. */ waterL: z.number().min(0).max(100_000).optional(),
+  turned: z.enum(['full', 'partial']).optional(),
+  coreC: z.number().min(-40).max(110).optional(),
+  airC: z.number().min(-40).max(60).optional(),
+  /** Weeds grow on it, or seeds blew in. */ weeds: z.boolean().optional(),
+  pests: z.boolean().optional(),
+  photos: Photos.optional(),
+  words: Words.optional(),
+});
+
+export const MaturityTestSchema = z.looseObject({
+  /** The entry that began the test; absent: this one does. */ test: EntryIdSchema.optional(),
+  lot: MatterIdSchema,
+  /** What was found since the entry before: later values stand over earlier ones, readings are added. */
+  values: TestValuesSchema,
+  /** It is over with this entry. */ ended: z.boolean(),
+  photos: Photos.optional(),
+  words: Words.optional(),
+});
+
+export const LabSampleSchema = z.looseObject({
+  lot: MatterIdSchema,
+  laboratory: Name.optional(),
+  /** Of how many places it was mixed. */ composite: z.int().min(1).max(200).optional(),
+  /** From where in the lot. */ places: Words.optional(),
+  words: Words.optional(),
+});
+export const LabResultSchema = z.strictObject({
+  analyte: z.string().trim().min(1).max(80),
+  value: z.discriminatedUnion('is', [
+    z.strictObject({
+      is: z.literal('figure'),
+      n: z.number().min(0).max(1e12),
+      mark: z.enum(['<', '>']).nullable(),
+    }),
+    z.strictObject({ is: z.literal('found'), present: z.boolean() }),
+  ]),
+  unit: z.string().trim().max(40),
+  basis: z.enum(['dry', 'fresh']).nullable(),
+  method: z.string().trim().max(80).optional(),
+});
+export const LabReportSchema = z.looseObject({
+  sample: EntryIdSchema,
+  /** % of the fresh sample that is solid. */ solidsPct: z.number().gt(0).max(100).optional(),
+  results: z.array(LabResultSchema).min(1).max(200),
+  photos: Photos.optional(),
+  words: Words.optional(),
+});
+
+export const DECISIONS = ['released', 'hold', 'refused'] as const;
+export type Decision = (typeof DECISIONS)[number];
+export const LotDecisionSchema = z.looseObject({
+  lot: MatterIdSchema,
+  decision: z.enum(DECISIONS),
+  /** For which uses, by id. */ uses: z.array(z.string().max(40)).max(30),
+  /** Why something that should be met need not be here, by its item. */
+  reasons: z
+    .array(z.strictObject({ item: z.string().max(60), words: z.string().trim().min(3).max(300) }))
+    .max(40),
+  words: Words.optional(),
+  /** The decision that stood before; null: there was none. Two people who decide at once are told by it. */
+  from: EntryIdSchema.nullable(),
+  /** The recall that asked for it. */ recall: EntryIdSchema.optional(),
+});
+
+export const RecallSchema = z.looseObject({
+  /** Loads and lots whose matter was called back. */ lots: z.array(MatterIdSchema).min(1).max(50),
+  rehearsal: z.boolean(),
+  reason: Words.optional(),
+  /** How long the answer took, from the question to the list, s. */ tookS: z
+    .number()
+    .min(0)
+    .max(864_000),
+  /** What was found: L of tagged matter. Null: an amount is not known. */
+  taggedL: z.number().min(0).nullable(),
+  hereL: z.number().min(0).nullable(),
+  outL: z.number().min(0).nullable(),
+  outs: z.int().min(0),
+});
+
+export const OUTCOMES = ['good', 'poor', 'weeds', 'damage', 'complaint'] as const;
+export const LotOutcomeSchema = z.looseObject({
+  /** The entry by which it went out. */ out: EntryIdSchema,
+  found: z.enum(OUTCOMES),
+  photos: Photos.optional(),
+  words: Words.optional(),
+});

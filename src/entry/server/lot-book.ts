@@ -1,0 +1,61 @@
+import type { SiteState } from '@/core/log/fold';
+import { ownRulesOf } from '@/core/formats/batch-file';
+import { MIN_HOT_M3 } from '@/core/heap/size';
+import { LotBook } from '@/core/lots/book';
+import { flowSiteOf } from '@/core/lots/site-flows';
+import { findRule } from '@/core/rules/library';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import type { Db } from '@/db/client';
+import { lotsRepo, type LotsLog } from '@/db/repositories/lots';
+import type { Site } from '@/db/repositories/site';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { storeRepo } from '@/db/repositories/store';
+
+/** The lots of a site at a moment, with what was logged of them. */
+export type SiteLots = LotsLog & { readonly book: LotBook };
+
+type RuleProof = {
+  readonly lot: string;
+  readonly at: number;
+  readonly rule: string;
+  readonly clock: 'germs' | 'seeds';
+};
+
+/** When batches met their rules. A rule of which nothing is known proves nothing. */
+function proofsOf(board: readonly BatchSnapshot[], { rules }: SiteState): RuleProof[] {
+  const own = ownRulesOf([...rules.values()].flatMap((versions) => versions.at(-1)?.rule ?? []));
+  return board.flatMap((b) =>
+    b.rules.flatMap((r, i) => {
+      const rule = findRule(r.rule, own);
+      // What came in later took the leading rule's proof from the batch, not from what was in it then.
+      const at = r.provenAt ?? (i === 0 ? b.outcome.best?.provenAt : null) ?? null;
+      return rule === undefined || at === null
+        ? []
+        : [{ lot: b.id, at, rule: r.rule, clock: rule.clock }];
+    }),
+  );
+}
+
+/** Works out the lots of a site as of a moment. */
+export async function readSiteLots(db: Db, site: Site, now: number): Promise<SiteLots> {
+  const [log, store, board, siteState] = await Promise.all([
+    lotsRepo(db).read(site.id),
+    storeRepo(db).state(site.id),
+    snapshotRepo(db).board(site, now),
+    snapshotRepo(db).siteState(site),
+  ]);
+  const proofs = proofsOf(board, siteState);
+  const germProofs = proofs.filter((p) => p.clock === 'germs');
+  const book = new LotBook(
+    {
+      state: log.state,
+      site: flowSiteOf(log.entries, store, germProofs),
+      store,
+      germProofs,
+      seedProofs: proofs.filter((p) => p.clock === 'seeds'),
+      leastM3: siteState.work?.leastM3 ?? MIN_HOT_M3,
+    },
+    now,
+  );
+  return { ...log, book };
+}

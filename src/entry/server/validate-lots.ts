@@ -1,0 +1,233 @@
+import { say } from '@/messages/say';
+import type { Entry, NewEntry } from '@/core/log/entry';
+import { figureWithUnit, whenText } from '@/core/quantity/format';
+import { assessUse } from '@/core/release/assess-release';
+import { findUse } from '@/core/release/uses';
+import { nameOfItem, nameOfUse } from '@/core/lots/words';
+import { PROBLEM, type Problem } from '@/core/words/problem';
+import type { Db } from '@/db/client';
+import { logRepo } from '@/db/repositories/log';
+import type { Site } from '@/db/repositories/site';
+import { now } from '@/platform/clock';
+import { readSiteLots, type SiteLots } from './lot-book';
+
+/** What of an entry about lots does not fit what the log holds. */
+
+const wrong = (path: string, message: string): Problem => ({ path, message });
+type OfKind<K extends NewEntry['kind']> = Extract<NewEntry, { kind: K }>;
+
+/** A little more than was measured is no slip: heaps are measured with a tape. */
+const TAPE_SLACK = 1.1;
+
+/** What is taken out of a lot: whether the lot is there, and holds that much. */
+function wrongTaking(
+  { book }: SiteLots,
+  { lot, litres, path }: { lot: string; litres: number | undefined; path: string },
+): Problem | null {
+  if (!book.site.lots.some((l) => l.id === lot)) return wrong(path, say('lots.noSuchLot'));
+  const there = book.of(lot).litres;
+  if (litres === undefined || there === null || litres <= there * TAPE_SLACK) return null;
+  return there === 0
+    ? wrong(path, say('lots.lotIsEmpty'))
+    : wrong(
+        path,
+        say('lots.moreThanThere', {
+          asked: figureWithUnit('litres', litres),
+          there: figureWithUnit('litres', there),
+        }),
+      );
+}
+
+/** A lot that something goes into: it is there, or begins with the act. */
+function wrongTarget(
+  { state }: SiteLots,
+  { to, begins, path }: { to: string; begins: boolean; path: string },
+): Problem | null {
+  const isThere = state.lots.has(to);
+  if (begins && isThere) return wrong(path, PROBLEM.idTaken(say('lots.anotherLot')));
+  return begins || isThere ? null : wrong(path, say('lots.noSuchLot'));
+}
+
+function wrongScreening(lots: SiteLots, { data }: OfKind<'screening'>): Problem | null {
+  for (const [i, input] of data.inputs.entries()) {
+    const problem = wrongTaking(lots, {
+      ...input,
+      litres: input.litres,
+      path: `data.inputs[${i}]`,
+    });
+    if (problem) return problem;
+  }
+  for (const [i, out] of data.outputs.entries()) {
+    const problem = wrongTarget(lots, {
+      to: out.lot,
+      begins: out.begin !== undefined,
+      path: `data.outputs[${i}].lot`,
+    });
+    if (problem) return problem;
+  }
+  const litresIn = data.inputs.map((i) => i.litres ?? (i.all ? lots.book.of(i.lot).litres : null));
+  const given = data.outputs.reduce((sum, o) => sum + (o.litres ?? 0), data.rejectsL ?? 0);
+  const got = litresIn.reduce<number | null>(
+    (a, b) => (a === null || b === null ? null : a + b),
+    0,
+  );
+  // Screened compost lies looser: a little more may come out than went in.
+  return got !== null && given > got * MOST_OUT
+    ? wrong(
+        'data.outputs',
+        say('lots.screenGaveMore', {
+          given: figureWithUnit('litres', given),
+          got: figureWithUnit('litres', got),
+        }),
+      )
+    : null;
+}
+const MOST_OUT = 1.3;
+
+function wrongTest({ state, book }: SiteLots, entry: OfKind<'maturity-test'>): Problem | null {
+  const { data, at } = entry;
+  if (!book.site.lots.some((l) => l.id === data.lot))
+    return wrong('data.lot', say('lots.noSuchLot'));
+  const lot = state.lots.get(data.lot);
+  if (lot && at < lot.at) return wrong('at', say('lots.testBeforeLot'));
+  if (data.test === undefined) return null;
+  const begun = state.tests.find((t) => t.id === data.test);
+  if (!begun || begun.lot !== data.lot || begun.test.values.kind !== data.values.kind)
+    return wrong('data.test', say('lots.noSuchTest'));
+  if (at < begun.test.startedAt) return wrong('at', say('lots.beforeTestBegan'));
+  return begun.test.endedAt === null ? null : wrong('data.test', say('lots.testIsOver'));
+}
+
+function wrongDecision(
+  { state, book }: SiteLots,
+  { data }: OfKind<'lot-decision'>,
+  when: (at: number) => string,
+): Problem | null {
+  if (!book.site.lots.some((l) => l.id === data.lot))
+    return wrong('data.lot', say('lots.noSuchLot'));
+  const last = state.decisions.findLast((d) => d.data.lot === data.lot);
+  if ((last?.id ?? null) !== data.from)
+    return wrong(
+      'changed',
+      PROBLEM.changedMeanwhile(
+        say('lots.theDecision'),
+        last?.by ?? say('entry.somebody'),
+        when(last?.at ?? 0),
+      ),
+    );
+  if (data.decision !== 'released') return null;
+  if (data.uses.length === 0) return wrong('data.uses', say('lots.chooseAUse'));
+  const facts = book.factsOf(data.lot);
+  for (const id of data.uses) {
+    const use = findUse(id);
+    if (!use) return wrong('data.uses', say('lots.noSuchUse', { id }));
+    const open = assessUse(use, facts, book.now).lines.filter((l) => l.standing !== 'met');
+    const must = open.find((l) => l.force === 'must');
+    if (must)
+      return wrong(
+        'data.uses',
+        say('lots.mustBeMet', { item: nameOfItem(must.item), use: nameOfUse(use.id) }),
+      );
+    const silent = open.find((l) => !data.reasons.some((r) => r.item === l.item));
+    if (silent)
+      return wrong(
+        'data.reasons',
+        say('lots.giveAReason', { item: nameOfItem(silent.item), use: nameOfUse(use.id) }),
+      );
+  }
+  return null;
+}
+
+function wrongLab(
+  { state, book }: SiteLots,
+  entry: OfKind<'lab-sample' | 'lab-report'>,
+): Problem | null {
+  if (entry.kind === 'lab-sample') {
+    const lot = state.lots.get(entry.data.lot);
+    if (lot && entry.at < lot.at) return wrong('at', say('lots.testBeforeLot'));
+    return book.site.lots.some((l) => l.id === entry.data.lot)
+      ? null
+      : wrong('data.lot', say('lots.noSuchLot'));
+  }
+  return state.samples.some((s) => s.id === entry.data.sample)
+    ? null
+    : wrong('data.sample', say('lots.noSuchSample'));
+}
+
+/** What is wrong with an entry of a kind that speaks of lots. */
+function wrongEntry(lots: SiteLots, entry: NewEntry, site: Site): Problem | null {
+  const { state } = lots;
+  switch (entry.kind) {
+    case 'cure':
+      if (entry.data.to === undefined || entry.batch === null) return null;
+      return (
+        wrongTaking(lots, { lot: entry.batch, litres: entry.data.litres, path: 'data.litres' }) ??
+        wrongTarget(lots, {
+          to: entry.data.to,
+          begins: entry.data.begin !== undefined,
+          path: 'data.to',
+        })
+      );
+    case 'lot-move':
+      return (
+        wrongTaking(lots, {
+          lot: entry.data.from,
+          litres: entry.data.litres,
+          path: 'data.litres',
+        }) ??
+        wrongTarget(lots, {
+          to: entry.data.to,
+          begins: entry.data.begin !== undefined,
+          path: 'data.to',
+        })
+      );
+    case 'lot-out':
+      return wrongTaking(lots, {
+        lot: entry.data.lot,
+        litres: entry.data.litres,
+        path: 'data.litres',
+      });
+    case 'screening':
+      return wrongScreening(lots, entry);
+    case 'lot-size':
+    case 'lot-look':
+      return state.lots.has(entry.data.lot) ? null : wrong('data.lot', say('lots.noSuchLot'));
+    case 'maturity-test':
+      return wrongTest(lots, entry);
+    case 'lab-sample':
+    case 'lab-report':
+      return wrongLab(lots, entry);
+    case 'lot-decision':
+      return wrongDecision(lots, entry, (at) => whenText(site.timeZone, at, now()));
+    case 'lot-outcome':
+      return state.outs.some((o) => o.id === entry.data.out)
+        ? null
+        : wrong('data.out', say('lots.noSuchOut'));
+    default:
+      return null;
+  }
+}
+
+const KINDS: ReadonlySet<NewEntry['kind']> = new Set<NewEntry['kind']>([
+  'cure',
+  'lot-move',
+  'lot-out',
+  'screening',
+  'lot-size',
+  'lot-look',
+  'maturity-test',
+  'lab-sample',
+  'lab-report',
+  'lot-decision',
+  'lot-outcome',
+]);
+
+/** What of an entry about lots does not fit what the log holds; null: it fits. */
+export async function validateLots(db: Db, site: Site, entry: NewEntry): Promise<Problem | null> {
+  if (entry.kind === 'correction' && entry.batch === null) {
+    const target: Entry | null = await logRepo(db).byId(entry.data.target);
+    return target?.batch === null ? null : wrong('data.target', say('entry.theEntryCorrectNotIn'));
+  }
+  if (!KINDS.has(entry.kind)) return null;
+  return wrongEntry(await readSiteLots(db, site, now()), entry, site);
+}

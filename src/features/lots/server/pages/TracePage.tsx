@@ -1,0 +1,43 @@
+import { say } from '@/messages/say';
+import Link from 'next/link';
+import { originView, traceChoices, traceView } from '../../trace-view';
+import { CameFrom, TraceForm, WentTo } from '../../ui/Trace';
+import { lotsGiven } from '../queries';
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+
+type Asked = { readonly of?: string; readonly from?: string | string[] };
+
+export async function TracePage({ searchParams }: { searchParams: Promise<Asked> }) {
+  const [asked, s] = [await searchParams, await loadPageContext()];
+  const given = await lotsGiven(s);
+  const known = new Set(given.book.site.lots.map((l) => l.id));
+  const from = [asked.from ?? []].flat().filter((id) => known.has(id));
+  const of = asked.of !== undefined && known.has(asked.of) ? asked.of : null;
+  const holds = Object.fromEntries(given.state.decisions.map((d) => [d.data.lot, d.id as string]));
+  return (
+    <PageShell s={s} place="lots">
+      <div className="px-5 max-sm:px-4 py-5 flex flex-col gap-5">
+        <p className="print:hidden">
+          <Link prefetch={false} className="link" href="/lots">
+            {say('lots.title')}
+          </Link>
+        </p>
+        <h1>{say('lots.traceOrRecall')}</h1>
+        {of !== null && <CameFrom view={originView(given, of)} />}
+        {from.length > 0 && (
+          <WentTo
+            view={traceView(given, from, 0)}
+            ids={from}
+            by={s.prefs.by}
+            askedAt={s.now}
+            holds={holds}
+            csvHref={`/api/lots/recall?${from.map((id) => `from=${id}`).join('&')}`}
+          />
+        )}
+        <p className="print:hidden max-w-[720px]">{say('lots.traceHow')}</p>
+        <TraceForm choices={traceChoices(given)} chosen={of === null ? from : [of]} />
+      </div>
+    </PageShell>
+  );
+}

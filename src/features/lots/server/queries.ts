@@ -1,0 +1,36 @@
+import { localInput } from '@/core/quantity/calendar';
+import type { LotRef } from '../ui/parts';
+import { nameOfMatter, type LotsGiven } from '../view';
+import { theDb } from '@/db/context';
+import { storeRepo } from '@/db/repositories/store';
+import { readSiteLots } from '@/entry/server/lot-book';
+import type { PageContext } from '@/features/frame/server/queries';
+
+/** The lots of a site, with what their pages need beside them. */
+export async function lotsGiven(s: PageContext): Promise<LotsGiven> {
+  const db = theDb();
+  const [lots, store] = await Promise.all([
+    readSiteLots(db, s.site, s.now),
+    storeRepo(db).state(s.site.id),
+  ]);
+  return { ...lots, store, board: s.board, locale: s.locale };
+}
+
+/** What a form needs to know of a lot, or of a batch that is used as one. */
+export function lotRefOf(s: PageContext, given: LotsGiven, id: string): LotRef {
+  const { state, book } = given;
+  return {
+    id,
+    name: nameOfMatter(given, id),
+    by: s.prefs.by,
+    nowLocal: localInput(s.site.timeZone, s.now),
+    unit: s.unit,
+    isBatch: !state.lots.has(id),
+    litres: book.of(id).litres,
+    targets: [...state.lots.values()].map((l) => ({
+      id: l.id,
+      name: nameOfMatter(given, l.id),
+      kind: l.kind,
+    })),
+  };
+}

@@ -1,0 +1,37 @@
+import { say } from '@/messages/say';
+import Papa from 'papaparse';
+import { traceView, type TraceRow } from '../trace-view';
+import { lotsGiven } from './queries';
+import { loadPageContext } from '@/features/frame/server/queries';
+
+/** The lists of a recall as a table. */
+export async function answerRecallCsv(request: Request): Promise<Response> {
+  const s = await loadPageContext();
+  const given = await lotsGiven(s);
+  const known = new Set(given.book.site.lots.map((l) => l.id));
+  const from = new URL(request.url).searchParams.getAll('from').filter((id) => known.has(id));
+  if (from.length === 0) return new Response(say('lots.traceHow'), { status: 400 });
+  const view = traceView(given, from, 0);
+  const line = (where: string) => (r: TraceRow) => ({
+    [say('lots.list')]: where,
+    [say('lots.lot')]: r.name,
+    [say('lots.whereTo')]: r.to,
+    [say('lots.date')]: r.when,
+    [say('lots.inAll')]: r.amount,
+    [say('lots.ofIt')]: r.tagged,
+    [say('lots.share')]: r.share,
+    [say('lots.unheated')]: r.raw,
+    [say('lots.cannotBeTold')]: r.unclear ? say('lots.yes') : '',
+  });
+  const rows = [
+    ...view.here.map(line(say('lots.stillHereTitle'))),
+    ...view.out.map(line(say('lots.alreadyOut'))),
+    ...view.lost.map(line(say('lots.lostOrDiscarded'))),
+  ];
+  return new Response(Papa.unparse(rows, { escapeFormulae: true }), {
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': 'attachment; filename="recall.csv"',
+    },
+  });
+}

@@ -1,0 +1,207 @@
+import { say } from '@/messages/say';
+import { recallOf, type Recall } from '@/core/flow/recall';
+import type { Flow } from '@/core/flow/site-file';
+import type { Traced } from '@/core/flow/trace';
+import { shareText } from '@/core/lots/texts';
+import { dayText, figureWithUnit, joinParts } from '@/core/quantity/format';
+import { layOutFlows, type FlowDrawing } from './flow-drawing';
+import { nameOfMatter, type LotsGiven } from './view';
+
+/** Where matter came from and where it went, as a page shows it. */
+
+export type TraceRow = {
+  readonly id: string;
+  readonly name: string;
+  readonly href: string | null;
+  readonly when: string;
+  readonly to: string;
+  readonly amount: string;
+  readonly share: string;
+  readonly raw: string;
+  readonly tagged: string;
+  /** How much of it is meant cannot be told. */ readonly unclear: boolean;
+};
+export type TraceView = {
+  readonly title: string;
+  readonly here: readonly TraceRow[];
+  readonly out: readonly TraceRow[];
+  readonly lost: readonly TraceRow[];
+  readonly accounted: string;
+  readonly recall: Pick<Recall, 'cameIn' | 'isHere' | 'wentOut' | 'accounted'>;
+  readonly drawing: FlowDrawing;
+};
+export type OriginView = {
+  readonly title: string;
+  readonly sources: readonly {
+    readonly name: string;
+    readonly href: string;
+    readonly share: string;
+    readonly from: string;
+  }[];
+  readonly drawing: FlowDrawing;
+};
+/** What may be asked about: loads, batches and lots by their names. */
+export type TraceChoices = {
+  readonly loads: readonly { readonly id: string; readonly name: string; readonly says: string }[];
+  readonly lots: readonly { readonly id: string; readonly name: string; readonly says: string }[];
+};
+
+const litresText = (litres: number | null): string =>
+  litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres);
+const taggedText = (tagged: readonly [number, number] | null): string => {
+  if (tagged === null) return say('lots.amountUnknown');
+  const [lo, hi] = tagged;
+  return hi - lo < 0.5
+    ? figureWithUnit('litres', hi)
+    : say('lots.fromTo', { low: figureWithUnit('litres', lo), high: figureWithUnit('litres', hi) });
+};
+
+export function traceChoices(given: LotsGiven): TraceChoices {
+  const { store, state, board, locale } = given;
+  return {
+    loads: store.loads
+      .map((l) => ({
+        id: l.id as string,
+        name: l.load.what ?? l.material.name,
+        says: joinParts(dayText(locale.timeZone, l.at), l.load.supplier),
+      }))
+      .reverse(),
+    lots: [
+      ...[...state.lots.keys()].map((id) => ({ id, name: nameOfMatter(given, id), says: '' })),
+      ...board.map((b) => ({
+        id: b.id as string,
+        name: b.name ?? b.code,
+        says: say('lots.batchKind'),
+      })),
+    ],
+  };
+}
+
+type Part = Traced & {
+  readonly tagged: readonly [number, number] | null;
+  readonly unclear: boolean;
+};
+const rowOf = (
+  given: LotsGiven,
+  part: Part,
+  own: Pick<TraceRow, 'id' | 'name' | 'href' | 'when' | 'to'>,
+): TraceRow => ({
+  ...own,
+  amount: litresText(part.litres),
+  share: shareText(part.any),
+  raw: shareText(part.raw),
+  tagged: taggedText(part.tagged),
+  unclear: part.unclear,
+});
+
+const outEntryOf = ({ state }: LotsGiven, flow: string) =>
+  state.outs.find((o) => (o.id as string) === flow);
+/** What left without an entry of its own as something that went out: rejects of a screen, what was discarded. */
+const isLost = (given: LotsGiven, flow: string): boolean => {
+  const out = outEntryOf(given, flow);
+  return out === undefined || out.data.how === 'discarded' || out.data.how === 'lost';
+};
+
+/** Where loads and lots went. @param least entries with a smaller share are left out */
+export function traceView(given: LotsGiven, ids: readonly string[], least: number): TraceView {
+  const { book, locale, state } = given;
+  const recall = recallOf(book.site, ids, least);
+  const outRow = (o: Recall['out'][number]): TraceRow => {
+    const entry = outEntryOf(given, o.flow);
+    const from = book.site.flows.find((f) => f.id === o.flow)?.from ?? '';
+    return rowOf(given, o, {
+      id: o.flow,
+      name:
+        state.lots.has(from) || !from.includes(':')
+          ? nameOfMatter(given, from)
+          : say('lots.aScreening'),
+      href: state.lots.has(from) ? `/lots/${from}` : null,
+      when: dayText(locale.timeZone, o.at),
+      to: entry
+        ? joinParts(
+            say('lots.wentOut', { how: entry.data.how }),
+            entry.data.bed?.name,
+            entry.data.party,
+          )
+        : say('lots.leftOtherwise'),
+    });
+  };
+  const isThere = ({ litres, any }: Traced): boolean => litres !== 0 && any[1] > 0;
+  return {
+    title: ids.map((id) => nameOfMatter(given, id)).join(', '),
+    here: recall.here
+      .filter((l) => isThere(l))
+      .map((l) =>
+        rowOf(given, l, {
+          id: l.lot,
+          name: nameOfMatter(given, l.lot),
+          href: state.lots.has(l.lot) ? `/lots/${l.lot}` : `/batch/${l.lot}`,
+          when: '',
+          to: '',
+        }),
+      ),
+    out: recall.out.filter((o) => !isLost(given, o.flow)).map(outRow),
+    lost: recall.out.filter((o) => isLost(given, o.flow)).map(outRow),
+    accounted:
+      recall.accounted === null
+        ? say('lots.notKnown')
+        : say('lots.percent', { percent: Math.round(recall.accounted * 1000) / 10 }),
+    recall,
+    drawing: drawingOf(
+      given,
+      (f) =>
+        recall.here.some((l) => l.lot === f.to) ||
+        recall.out.some((o) => o.flow === f.id) ||
+        ids.includes(f.to ?? '') ||
+        ids.includes(f.from ?? ''),
+    ),
+  };
+}
+
+/** Where a lot came from. */
+export function originView(given: LotsGiven, id: string): OriginView {
+  const { book, store } = given;
+  const behind = new Set([id]);
+  const flows = [...book.site.flows].reverse();
+  for (const lot of behind)
+    for (const f of flows) if (f.to === lot && f.from !== null) behind.add(f.from);
+  return {
+    title: nameOfMatter(given, id),
+    sources: book
+      .originOf(id)
+      .sources.filter((s) => s.lot !== id)
+      .map((s) => {
+        const load = store.loads.find((l) => (l.id as string) === s.lot);
+        return {
+          name: nameOfMatter(given, s.lot),
+          href: given.state.lots.has(s.lot)
+            ? `/lots/${s.lot}`
+            : load
+              ? `/store/${s.lot}`
+              : `/batch/${s.lot}`,
+          share: shareText(s.share),
+          from: load?.load.supplier ?? '',
+        };
+      }),
+    drawing: drawingOf(given, (f) => f.to !== null && behind.has(f.to)),
+  };
+}
+
+/** The drawing of some flows; a screening run is a step of its own. */
+function drawingOf(given: LotsGiven, isShown: (f: Flow) => boolean): FlowDrawing {
+  const { book, state } = given;
+  return layOutFlows(
+    book.site.flows.filter((f) => isShown(f) && (f.from !== null || f.to !== null)),
+    {
+      nameOf: (id) => (id.endsWith(':run') ? say('lots.aScreening') : nameOfMatter(given, id)),
+      nameOfEnd: (flow) => {
+        const out = outEntryOf(given, flow.id);
+        if (!out) return null;
+        return out.data.bed?.name ?? out.data.party ?? say('lots.wentOut', { how: out.data.how });
+      },
+      carried: (flow) => book.carriedBy(flow),
+      kindOf: (id) =>
+        state.lots.get(id)?.kind ?? book.site.lots.find((l) => l.id === id)?.kind ?? 'product',
+    },
+  );
+}

@@ -1,0 +1,331 @@
+'use client';
+import { say } from '@/messages/say';
+import Link from 'next/link';
+import { useState, type ReactNode } from 'react';
+import { upperFirst } from '@/core/quantity/format';
+import { DraftScope } from '@/ui/draft';
+import { Sheet } from '@/ui/Sheet';
+import type { LotPageView } from '../view';
+import { DecideForm, OutcomeForm, VoidForm } from './DecideForm';
+import { ReportForm, SampleForm } from './LabForms';
+import { LookForm } from './LookForm';
+import { CureForm, MoveLotForm, OutForm, SizeForm } from './MoveForms';
+import type { LotFormProps, LotRef } from './parts';
+import { Release } from './Release';
+import { ScreenForm } from './ScreenForm';
+import { StartTestForm, TestForm } from './TestForms';
+
+type Act =
+  | {
+      readonly what:
+        'look' | 'size' | 'cure' | 'move' | 'screen' | 'out' | 'test' | 'sample' | 'decide';
+    }
+  | { readonly what: 'goOn' | 'report' | 'outcome' | 'void'; readonly of: string };
+
+/** The form of an act. */
+function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPageView }) {
+  switch (act.what) {
+    case 'look':
+      return <LookForm {...props} />;
+    case 'size':
+      return <SizeForm {...props} />;
+    case 'cure':
+      return <CureForm {...props} />;
+    case 'move':
+      return <MoveLotForm {...props} />;
+    case 'screen':
+      return <ScreenForm {...props} />;
+    case 'out':
+      return <OutForm {...props} />;
+    case 'test':
+      return <StartTestForm {...props} />;
+    case 'sample':
+      return <SampleForm {...props} />;
+    case 'decide':
+      return <DecideForm {...props} page={page} />;
+    case 'report':
+      return <ReportForm {...props} sample={act.of} />;
+    case 'outcome':
+      return <OutcomeForm {...props} out={act.of} />;
+    case 'void':
+      return <VoidForm {...props} target={act.of} />;
+    case 'goOn': {
+      const test = page.tests.find((t) => t.id === act.of);
+      return test ? <TestForm {...props} test={test} /> : null;
+    }
+  }
+}
+
+const Section = ({ title, children }: { title: string; children: ReactNode }) => (
+  <section>
+    <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{title}</h2>
+    {children}
+  </section>
+);
+
+/** What may be done with a lot now, the weekly look first. */
+function Acts({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
+  const acts = (
+    page.isLot
+      ? (['look', 'test', 'sample', 'screen', 'move', 'out', 'size', 'decide'] as const)
+      : (['cure', 'test', 'sample', 'screen', 'out', 'decide'] as const)
+  ).filter((what) => !page.row.empty || what === 'size');
+  return (
+    <p className="flex flex-wrap gap-2" data-testid="lot-acts">
+      {acts.map((what) => (
+        <button
+          key={what}
+          type="button"
+          className="btn !min-h-glove"
+          onClick={() => onAct({ what })}
+        >
+          {say('lots.act', { what })}
+        </button>
+      ))}
+    </p>
+  );
+}
+
+function Due({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
+  return page.due.map((d) => (
+    <p key={d.text} className="flex flex-wrap items-center gap-3" data-testid="lot-due">
+      <span className="marked font-semibold">{d.text}</span>
+      <button
+        type="button"
+        className="btn"
+        onClick={() => onAct(d.test === null ? { what: 'look' } : { what: 'goOn', of: d.test })}
+      >
+        {say('lots.logIt')}
+      </button>
+    </p>
+  ));
+}
+
+function Tests({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
+  if (page.tests.length === 0) return <p className="hint mt-1">{say('lots.noTestsYet')}</p>;
+  return (
+    <ul>
+      {page.tests.map((t) => (
+        <li key={t.id} className="border-b border-rule py-2" data-testid="test">
+          <p>
+            <b>{t.title}</b>: <b>{t.outcome}</b>
+            {t.figure && `, ${t.figure}`} <span className="q text-hint">{t.when}</span>
+          </p>
+          {t.stale && <p className="text-hint marked w-fit">{say('lots.staleTest')}</p>}
+          {t.gaps.map((g) => (
+            <p key={g} className="text-hint">
+              {g}
+            </p>
+          ))}
+          {t.isOpen && (
+            <button
+              type="button"
+              className="btn mt-1"
+              onClick={() => onAct({ what: 'goOn', of: t.id })}
+            >
+              {say('lots.logReading')}
+            </button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Lab({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
+  if (page.samples.length === 0) return <p className="hint mt-1">{say('lots.noSamplesYet')}</p>;
+  return (
+    <ul>
+      {page.samples.map((s) => (
+        <li key={s.id} className="border-b border-rule py-2">
+          <p>
+            <b>{s.title}</b>
+            {s.stale && <span className="marked text-hint ml-2">{say('lots.staleTest')}</span>}
+          </p>
+          {s.lines.map((l) => (
+            <p key={l.analyte + l.value} className="text-hint">
+              {l.analyte}: {l.value}
+            </p>
+          ))}
+          <p className="flex flex-wrap gap-3 mt-1">
+            <button
+              type="button"
+              className="btn"
+              onClick={() => onAct({ what: 'report', of: s.id })}
+            >
+              {say('lots.logResults')}
+            </button>
+            <Link prefetch={false} className="link self-center" href={`/lots/custody/${s.id}`}>
+              {say('lots.custodySheet')}
+            </Link>
+          </p>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Came({ page }: { page: LotPageView }) {
+  return (
+    <>
+      <p className="hint mt-1">{say('lots.sharesByVolume')}</p>
+      <table className="w-full text-left">
+        <tbody>
+          {page.sources.map((s) => (
+            <tr key={s.href} className="border-b border-rule">
+              <td className="py-1">
+                <Link
+                  prefetch={false}
+                  href={s.href}
+                  className="link pointer-coarse:py-2.5 inline-block"
+                >
+                  {s.name}
+                </Link>{' '}
+                <span className="q text-hint">{s.kind}</span>
+              </td>
+              <td className="py-1 text-right font-semibold">{s.share}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1">
+        <Link
+          prefetch={false}
+          className="link pointer-coarse:py-2.5 inline-block"
+          href={`/lots/trace?of=${page.id}`}
+        >
+          {say('lots.traceThis')}
+        </Link>
+      </p>
+    </>
+  );
+}
+
+function Went({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
+  return (
+    <ul>
+      {page.outs.map((o) => (
+        <li key={o.id} className="border-b border-rule py-2 flex flex-wrap justify-between gap-2">
+          <span>
+            {o.text}
+            {o.outcomes.map((x) => (
+              <span key={x} className="block text-hint">
+                {x}
+              </span>
+            ))}
+          </span>
+          <button
+            type="button"
+            className="link pointer-coarse:py-2.5"
+            onClick={() => onAct({ what: 'outcome', of: o.id })}
+          >
+            {say('lots.whatCameOfIt')}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function History({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
+  return (
+    <details className="mt-1">
+      <summary className="link min-h-target">
+        {say('lots.history', { n: page.history.length })}
+      </summary>
+      <ul>
+        {page.history.map((h) => (
+          <li
+            key={h.id}
+            className="border-b border-rule py-1.5 flex flex-wrap justify-between gap-2"
+          >
+            <span>
+              {h.title}{' '}
+              <span className="q text-hint">
+                {[h.detail, h.when, h.by].filter(Boolean).join(', ')}
+              </span>
+            </span>
+            {h.canVoid && (
+              <button
+                type="button"
+                className="link text-hint pointer-coarse:py-2.5"
+                onClick={() => onAct({ what: 'void', of: h.id })}
+              >
+                {say('lots.void')}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+/** One lot: what it asks for, what is in it, its tests, what it may be used for, where it went. */
+export function LotScreen({ page, lot }: { page: LotPageView; lot: LotRef }) {
+  const [act, setAct] = useState<Act | null>(null);
+  const { row } = page;
+  return (
+    <div className="px-5 max-sm:px-4 py-5 max-w-[1080px] flex flex-col gap-4">
+      <p>
+        <Link prefetch={false} className="link pointer-coarse:py-2.5 inline-block" href="/lots">
+          {say('lots.title')}
+        </Link>
+      </p>
+      <div>
+        <h1>{row.title}</h1>
+        <p className="q mt-1">
+          {[
+            row.kind,
+            row.where,
+            row.empty ? say('lots.isEmpty') : row.amount,
+            row.empty ? '' : row.age,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </p>
+        {!row.empty && (
+          <p className="mt-1 font-semibold">{say('lots.saysUnheated', { share: row.unheated })}</p>
+        )}
+      </div>
+      {page.decision && page.decision.questions.length > 0 && (
+        <p role="alert" className="marked font-semibold w-fit" data-testid="in-question">
+          {say('lots.releaseInQuestion', { items: page.decision.questions.join(', ') })}
+        </p>
+      )}
+      <Due page={page} onAct={setAct} />
+      <Acts page={page} onAct={setAct} />
+      <Release page={page} />
+      <div className="grid md:grid-cols-2 gap-x-10 gap-y-5">
+        <Section title={say('lots.maturityTests')}>
+          <Tests page={page} onAct={setAct} />
+        </Section>
+        <Section title={say('lots.laboratory')}>
+          <Lab page={page} onAct={setAct} />
+        </Section>
+        {page.sources.length > 0 && (
+          <Section title={say('lots.whatIsInIt')}>
+            <Came page={page} />
+          </Section>
+        )}
+        {page.outs.length > 0 && (
+          <Section title={say('lots.whereItWent')}>
+            <Went page={page} onAct={setAct} />
+          </Section>
+        )}
+      </div>
+      <History page={page} onAct={setAct} />
+      {act && (
+        <Sheet
+          open
+          onOpenChange={(open) => !open && setAct(null)}
+          title={upperFirst(say('lots.act', { what: act.what }))}
+        >
+          <DraftScope name={`lot ${page.id} ${act.what} ${'of' in act ? act.of : ''}`}>
+            <ActForm act={act} page={page} lot={lot} onDone={() => setAct(null)} />
+          </DraftScope>
+        </Sheet>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,244 @@
+'use client';
+import { say } from '@/messages/say';
+import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import { litresOnBed } from '@/core/lots/bed';
+import { OUT_WAYS, type OutWay } from '@/core/log/lot-shapes';
+import { CAUTION } from '@/core/words/caution';
+import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
+import { useEntry } from '@/entry/ui/useEntry';
+import { Choices } from '@/ui/Choices';
+import { useTyped } from '@/ui/draft';
+import { Field } from '@/ui/Field';
+import { typed } from '@/core/quantity/typed-number';
+import {
+  HowMuch,
+  LitresField,
+  NoteField,
+  refOf,
+  TargetFields,
+  useHowMuch,
+  useLotEntry,
+  useTarget,
+  wordsIn,
+  type LotFormProps,
+} from './parts';
+
+/** What a lot of this age and share costs when it takes in more: said before it is saved. */
+const JoinHint = ({ isNew }: { isNew: boolean }) =>
+  isNew ? null : <p className="hint">{say('lots.joinCosts')}</p>;
+
+/** A batch goes to cure: into a lot that is there, or where it stands as a new one. */
+export function CureForm({ lot, onDone }: LotFormProps) {
+  const ref = refOf(lot, lot.id);
+  const entry = useEntry('cure', ref, onDone);
+  const much = useHowMuch();
+  const targets = lot.targets.filter((t) => t.kind === 'curing');
+  const target = useTarget('curing', { targets });
+  const missing = !target.data
+    ? say('lots.giveACode')
+    : (much.problem ?? (much.data ? null : say('lots.sayHowMuch')));
+  return (
+    <>
+      <p className="caution">
+        {CAUTION.steam} {CAUTION.lift}
+      </p>
+      <TargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
+      <JoinHint isNew={target.isNew} />
+      <HowMuch much={much} label={say('lots.howMuchOfBatch')} />
+      {much.how === 'all' && <p className="hint">{say('lots.batchEndsThere')}</p>}
+      <WhenAndWho entry={entry} heap={ref} />
+      <KeepBar
+        entry={entry}
+        label={say('lots.moveToCure')}
+        missing={missing}
+        onKeep={() => entry.save({ ...target.data, ...much.data })}
+      />
+    </>
+  );
+}
+
+/** From one lot to another: mixed, joined, graded. */
+export function MoveLotForm({ lot, onDone }: LotFormProps) {
+  const entry = useLotEntry('lot-move', lot, onDone);
+  const much = useHowMuch('part');
+  const targets = lot.targets.filter((t) => t.id !== lot.id);
+  const target = useTarget('product', { targets });
+  const [words, setWords] = useTyped('words', '');
+  return (
+    <>
+      <TargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
+      <JoinHint isNew={target.isNew} />
+      <HowMuch much={much} label={say('lots.howMuchOfLot')} />
+      <NoteField value={words} onChange={setWords} />
+      <WhenAndWho entry={entry} heap={refOf(lot)} />
+      <KeepBar
+        entry={entry}
+        label={say('lots.saveMove')}
+        missing={
+          !target.data
+            ? say('lots.giveACode')
+            : (much.problem ?? (much.data ? null : say('lots.sayHowMuch')))
+        }
+        onKeep={() => entry.save({ from: lot.id, ...target.data, ...much.data, ...wordsIn(words) })}
+      />
+    </>
+  );
+}
+
+/** How much of a lot there is, measured: what was lost since shrinks all its parts alike. */
+export function SizeForm({ lot, onDone }: LotFormProps) {
+  const entry = useLotEntry('lot-size', lot, onDone);
+  const [litres, setLitres] = useTyped(
+    'litres',
+    lot.litres === null ? '' : shownQuantity('litres', lot.litres, 0),
+  );
+  const value = typedQuantity('litres', litres);
+  return (
+    <>
+      <LitresField
+        label={say('lots.thereIsNow')}
+        value={litres}
+        onChange={setLitres}
+        problem={value === null ? say('lots.typeAmount') : undefined}
+      />
+      <p className="hint">{say('lots.shrinksAlike')}</p>
+      <WhenAndWho entry={entry} heap={refOf(lot)} />
+      <KeepBar
+        entry={entry}
+        label={say('lots.saveAmount')}
+        missing={typeof value === 'number' ? null : say('lots.typeAmount')}
+        onKeep={() => entry.save({ lot: lot.id, litres: value })}
+      />
+    </>
+  );
+}
+
+/** Area and depth of a bed, as litres: 1 m² at 1 cm is 10 L. */
+function useBed() {
+  const [name, setName] = useTyped('bed', '');
+  const [area, setArea] = useTyped('area', '');
+  const [depth, setDepth] = useTyped('depth', '');
+  const [crop, setCrop] = useTyped('crop', '');
+  const [areaM2, depthCm] = [typedQuantity('area', area), typedQuantity('cm', depth)];
+  const litres = areaM2 && depthCm ? litresOnBed(areaM2, depthCm / 100) : null;
+  const bed =
+    name.trim() === ''
+      ? null
+      : {
+          name: name.trim(),
+          ...(areaM2 ? { areaM2 } : {}),
+          ...(depthCm ? { depthM: depthCm / 100 } : {}),
+          ...(crop.trim() ? { crop: crop.trim() } : {}),
+        };
+  return { name, setName, area, setArea, depth, setDepth, crop, setCrop, litres, bed };
+}
+
+function BedFields({ bed }: { bed: ReturnType<typeof useBed> }) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <Field
+        label={say('lots.bed')}
+        value={bed.name}
+        maxLength={60}
+        onChange={(e) => bed.setName(e.target.value)}
+      />
+      <Field
+        label={say('lots.crop')}
+        value={bed.crop}
+        maxLength={60}
+        onChange={(e) => bed.setCrop(e.target.value)}
+      />
+      <Field
+        label={say('lots.area')}
+        unit={signOf('area')}
+        inputMode="decimal"
+        value={bed.area}
+        onChange={(e) => bed.setArea(e.target.value)}
+      />
+      <Field
+        label={say('lots.depth')}
+        unit={signOf('cm')}
+        inputMode="decimal"
+        value={bed.depth}
+        onChange={(e) => bed.setDepth(e.target.value)}
+        hint={say('lots.usualDepth')}
+      />
+    </div>
+  );
+}
+
+/** Something leaves the lot for good: onto a bed, to a buyer, to a partner, away. */
+export function OutForm({ lot, onDone }: LotFormProps) {
+  const entry = useLotEntry('lot-out', lot, onDone);
+  const [way, setWay] = useTyped<OutWay | ''>('way', '');
+  const [party, setParty] = useTyped('party', '');
+  const [price, setPrice] = useTyped('price', '');
+  const [words, setWords] = useTyped('words', '');
+  const much = useHowMuch('part');
+  const bed = useBed();
+  const amount =
+    bed.litres !== null && way === 'bed' && much.litres === ''
+      ? { all: false, litres: bed.litres }
+      : much.data;
+  const money = typed(price);
+  const needsParty = way === 'sold' || way === 'shared' || way === 'given';
+  const missing =
+    way === ''
+      ? say('lots.sayWhere')
+      : way === 'bed' && !bed.bed
+        ? say('lots.nameTheBed')
+        : needsParty && party.trim() === ''
+          ? say('lots.nameTheParty')
+          : (much.problem ?? (amount ? null : say('lots.sayHowMuch')));
+  const data = {
+    lot: lot.id,
+    how: way,
+    ...amount,
+    ...(way === 'bed' && bed.bed ? { bed: bed.bed } : {}),
+    ...(needsParty ? { party: party.trim() } : {}),
+    ...(way === 'sold' && typeof money === 'number' ? { price: money } : {}),
+    ...wordsIn(words),
+  };
+  return (
+    <>
+      <Choices
+        label={say('lots.whereTo')}
+        value={way}
+        onChange={setWay}
+        columns={3}
+        options={OUT_WAYS.map((value) => ({ value, label: say('lots.wayOut', { how: value }) }))}
+      />
+      {way === 'bed' && <BedFields bed={bed} />}
+      {way === 'bed' && bed.litres !== null && (
+        <p className="hint" data-testid="bed-litres">
+          {say('lots.bedTakes', { litres: bed.litres })}
+        </p>
+      )}
+      {needsParty && (
+        <Field
+          label={say('lots.toWhom')}
+          value={party}
+          maxLength={60}
+          onChange={(e) => setParty(e.target.value)}
+        />
+      )}
+      {way === 'sold' && (
+        <Field
+          label={say('lots.price')}
+          inputMode="decimal"
+          value={price}
+          onChange={(e) => setPrice(e.target.value)}
+        />
+      )}
+      <HowMuch much={much} label={say('lots.howMuchOfLot')} />
+      <NoteField value={words} onChange={setWords} />
+      <WhenAndWho entry={entry} heap={refOf(lot)} />
+      <KeepBar
+        entry={entry}
+        label={say('lots.saveOut')}
+        missing={missing}
+        onKeep={() => entry.save(data)}
+      />
+    </>
+  );
+}

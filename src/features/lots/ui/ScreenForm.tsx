@@ -1,0 +1,189 @@
+'use client';
+import { say } from '@/messages/say';
+import { WETNESS } from '@/core/log/lot-shapes';
+import { unaccountedOf } from '@/core/lots/yield';
+import { typedQuantity, signOf } from '@/core/quantity/typed-quantity';
+import { typed } from '@/core/quantity/typed-number';
+import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
+import { Choices } from '@/ui/Choices';
+import { useTyped } from '@/ui/draft';
+import { Field } from '@/ui/Field';
+import {
+  HowMuch,
+  LitresField,
+  NoteField,
+  refOf,
+  TargetFields,
+  useHowMuch,
+  useLotEntry,
+  useTarget,
+  wordsIn,
+  type LotFormProps,
+} from './parts';
+
+/** A run of the screen: what went in, through which mesh, what came out as fines, overs and rejects. */
+export function ScreenForm({ lot, onDone }: LotFormProps) {
+  const entry = useLotEntry('screening', lot, onDone);
+  const much = useHowMuch();
+  const run = useRun(lot);
+  const litresIn = much.typed ?? (much.how === 'all' ? lot.litres : null);
+  const lost = unaccountedOf(litresIn, run.litresOut);
+  return (
+    <>
+      <Choices
+        label={say('lots.wetnessFirst')}
+        value={run.wetness}
+        onChange={run.setWetness}
+        columns={3}
+        options={WETNESS.map((value) => ({
+          value,
+          label: say('lots.wetness', { wetness: value }),
+        }))}
+      />
+      {run.wetness === 'wet' && (
+        <p className="marked font-semibold">{say('lots.wetDoesNotFall')}</p>
+      )}
+      <p className="caution">
+        {say('lots.screenCaution', { dry: run.wetness === 'dry' ? 'yes' : 'no' })}
+      </p>
+      <HowMuch much={much} label={say('lots.howMuchOfLot')} />
+      <RunFields run={run} lot={lot} />
+      {lost !== null && (
+        <p className={lost.asks ? 'marked font-semibold' : 'hint'} data-testid="unaccounted">
+          {say('lots.unaccounted', {
+            percent: Math.round(lost.share * 100),
+            asks: lost.asks ? 'yes' : 'no',
+          })}
+        </p>
+      )}
+      <WhenAndWho entry={entry} heap={refOf(lot)} />
+      <KeepBar
+        entry={entry}
+        label={say('lots.saveScreening')}
+        missing={run.missing ?? much.problem ?? (much.data ? null : say('lots.sayHowMuch'))}
+        onKeep={() => entry.save({ inputs: [{ lot: lot.id, ...much.data }], ...run.data })}
+      />
+    </>
+  );
+}
+
+/** Everything of a run but what went in. */
+function useRun(lot: LotFormProps['lot']) {
+  const [wetness, setWetness] = useTyped<(typeof WETNESS)[number] | ''>('wetness', '');
+  const [mesh, setMesh] = useTyped('mesh', '');
+  const [fines, setFines] = useTyped('fines', '');
+  const [overs, setOvers] = useTyped('overs', '');
+  const [rejects, setRejects] = useTyped('rejects', '');
+  const [hours, setHours] = useTyped('hours', '');
+  const [people, setPeople] = useTyped('people', '');
+  const [words, setWords] = useTyped('words', '');
+  const of = (kind: 'fines' | 'overs') =>
+    lot.targets.filter((t) => t.kind === kind && t.id !== lot.id);
+  const finesTo = useTarget('fines', { targets: of('fines') }, 'fines-to');
+  const oversTo = useTarget('overs', { targets: of('overs') }, 'overs-to');
+  const [meshMm, finesL, oversL, rejectsL] = [
+    typedQuantity('mm', mesh),
+    typedQuantity('litres', fines),
+    typedQuantity('litres', overs),
+    typedQuantity('litres', rejects),
+  ];
+  const [hoursN, peopleN] = [typed(hours), typed(people)];
+  const isWrong = [meshMm, finesL, oversL, rejectsL, hoursN, peopleN].includes(null);
+  const output = (to: ReturnType<typeof useTarget>, litres: number | null | undefined) =>
+    to.data
+      ? [
+          {
+            lot: to.data.to,
+            ...('begin' in to.data ? { begin: to.data.begin } : {}),
+            ...(litres ? { litres } : {}),
+          },
+        ]
+      : [];
+  const litresOut = finesL && oversL ? finesL + oversL + (rejectsL ?? 0) : null;
+  const data = {
+    meshMm,
+    wetness,
+    outputs: [...output(finesTo, finesL), ...output(oversTo, oversL)],
+    ...(rejectsL ? { rejectsL } : {}),
+    ...(hoursN ? { hours: hoursN } : {}),
+    ...(peopleN ? { people: Math.round(peopleN) } : {}),
+    ...wordsIn(words),
+  };
+  const missing =
+    wetness === ''
+      ? say('lots.sayHowWet')
+      : isWrong
+        ? say('lots.typeNumbers')
+        : !meshMm
+          ? say('lots.typeMesh')
+          : !finesTo.data
+            ? say('lots.giveFinesACode')
+            : oversL && !oversTo.data
+              ? say('lots.giveOversACode')
+              : null;
+  return {
+    ...{
+      wetness,
+      setWetness,
+      mesh,
+      setMesh,
+      fines,
+      setFines,
+      overs,
+      setOvers,
+      rejects,
+      setRejects,
+    },
+    ...{
+      hours,
+      setHours,
+      people,
+      setPeople,
+      words,
+      setWords,
+      finesTo,
+      oversTo,
+      litresOut,
+      data,
+      missing,
+    },
+  };
+}
+
+function RunFields({ run, lot }: { run: ReturnType<typeof useRun>; lot: LotFormProps['lot'] }) {
+  const targets = (kind: 'fines' | 'overs') =>
+    lot.targets.filter((t) => t.kind === kind && t.id !== lot.id);
+  return (
+    <>
+      <Field
+        label={say('lots.mesh')}
+        unit={signOf('mm')}
+        inputMode="decimal"
+        value={run.mesh}
+        onChange={(e) => run.setMesh(e.target.value)}
+        hint={say('lots.usualMesh')}
+      />
+      <TargetFields target={run.finesTo} targets={targets('fines')} label={say('lots.finesInto')} />
+      <LitresField label={say('lots.finesOut')} value={run.fines} onChange={run.setFines} />
+      <TargetFields target={run.oversTo} targets={targets('overs')} label={say('lots.oversInto')} />
+      <LitresField label={say('lots.oversOut')} value={run.overs} onChange={run.setOvers} />
+      <div className="grid grid-cols-3 gap-3">
+        <LitresField label={say('lots.rejects')} value={run.rejects} onChange={run.setRejects} />
+        <Field
+          label={say('lots.hours')}
+          unit="h"
+          inputMode="decimal"
+          value={run.hours}
+          onChange={(e) => run.setHours(e.target.value)}
+        />
+        <Field
+          label={say('lots.people')}
+          inputMode="numeric"
+          value={run.people}
+          onChange={(e) => run.setPeople(e.target.value)}
+        />
+      </div>
+      <NoteField value={run.words} onChange={run.setWords} />
+    </>
+  );
+}

@@ -1,0 +1,289 @@
+'use client';
+import { say } from '@/messages/say';
+import Link from 'next/link';
+import { useState } from 'react';
+import { submitOrQueue } from '@/outbox/keep';
+import { v7 } from 'uuid';
+import { Problems } from '@/ui/Field';
+import { useSubmit } from '@/ui/useSubmit';
+import type { OriginView, TraceChoices, TraceRow, TraceView } from '../trace-view';
+import { FlowChart } from './FlowChart';
+
+/** Rows as a table that is heard as well as seen. */
+function Rows({ rows, title, note }: { rows: readonly TraceRow[]; title: string; note?: string }) {
+  return (
+    <section>
+      <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{title}</h2>
+      {note && <p className="hint mt-1">{note}</p>}
+      {rows.length === 0 ? (
+        <p className="mt-1">{say('lots.nothingThere')}</p>
+      ) : (
+        <div className="overflow-x-auto">
+          <table className="w-full text-left">
+            <thead>
+              <tr className="border-b border-ink text-hint">
+                <th className="py-1 pr-3">{say('lots.lot')}</th>
+                <th className="py-1 pr-3">{say('lots.whereTo')}</th>
+                <th className="py-1 pr-3 text-right">{say('lots.inAll')}</th>
+                <th className="py-1 pr-3 text-right">{say('lots.ofIt')}</th>
+                <th className="py-1 pr-3 text-right">{say('lots.share')}</th>
+                <th className="py-1 text-right">{say('lots.unheated')}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((r) => (
+                <tr key={r.id} className="border-b border-rule">
+                  <td className="py-1 pr-3">
+                    {r.href ? (
+                      <Link
+                        prefetch={false}
+                        href={r.href}
+                        className="link pointer-coarse:py-2.5 inline-block"
+                      >
+                        {r.name}
+                      </Link>
+                    ) : (
+                      r.name
+                    )}
+                  </td>
+                  <td className="py-1 pr-3">
+                    {[r.to, r.when].filter(Boolean).join(', ') || say('lots.stillHere')}
+                    {r.unclear && <b className="block text-hint">{say('lots.cannotBeTold')}</b>}
+                  </td>
+                  <td className="py-1 pr-3 text-right whitespace-nowrap">{r.amount}</td>
+                  <td className="py-1 pr-3 text-right whitespace-nowrap font-semibold">
+                    {r.tagged}
+                  </td>
+                  <td className="py-1 pr-3 text-right whitespace-nowrap">{r.share}</td>
+                  <td className="py-1 text-right whitespace-nowrap">{r.raw}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** What a recall leads to: holds on all that is here, and the recall itself in the log, real or rehearsed. */
+function RecallActs({
+  ids,
+  view,
+  by,
+  askedAt,
+  holds,
+}: {
+  ids: readonly string[];
+  view: TraceView;
+  by: string;
+  askedAt: number;
+  holds: Readonly<Record<string, string | null>>;
+}) {
+  const kept = useSubmit(by);
+  const [done, setDone] = useState<'recall' | 'rehearsal' | null>(null);
+  const log = async (rehearsal: boolean) => {
+    const { cameIn, isHere, wentOut } = view.recall;
+    const answer = await submitOrQueue(
+      {
+        id: kept.id,
+        batch: null,
+        kind: 'recall',
+        at: null,
+        by: kept.by,
+        data: {
+          ...{ lots: ids, rehearsal, taggedL: cameIn, hereL: isHere, outL: wentOut },
+          outs: view.out.length,
+          tookS: Math.max(0, Math.round((Date.now() - askedAt) / 1000)),
+          reason: view.title,
+        },
+      },
+      say('lots.recalled'),
+    );
+    if (!answer.ok || rehearsal) return answer;
+    for (const row of view.here) {
+      const held = await submitOrQueue(
+        {
+          id: v7(),
+          batch: null,
+          kind: 'lot-decision',
+          at: null,
+          by: kept.by,
+          data: {
+            ...{ lot: row.id, decision: 'hold', uses: [], reasons: [], recall: kept.id },
+            from: holds[row.id] ?? null,
+            words: say('lots.heldByRecall', { title: view.title }),
+          },
+        },
+        row.name,
+      );
+      if (!held.ok) return held;
+    }
+    return answer;
+  };
+  if (done)
+    return (
+      <p role="status" className="font-semibold">
+        {say('lots.recallLogged', { kind: done })}
+      </p>
+    );
+  return (
+    <div className="flex flex-col gap-2 print:hidden">
+      <Problems list={kept.problems} />
+      <p className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn key !min-h-glove"
+          disabled={kept.busy || view.here.length === 0}
+          onClick={() =>
+            kept.keep(
+              () => log(false),
+              () => setDone('recall'),
+            )
+          }
+        >
+          {say('lots.holdAll', { n: view.here.length })}
+        </button>
+        <button
+          type="button"
+          className="btn !min-h-glove"
+          disabled={kept.busy}
+          onClick={() =>
+            kept.keep(
+              () => log(true),
+              () => setDone('rehearsal'),
+            )
+          }
+        >
+          {say('lots.logRehearsal')}
+        </button>
+      </p>
+    </div>
+  );
+}
+
+/** Where it went: still here, already out in the order of calling, lost; the drawing, and what may be done about it. */
+export function WentTo({
+  view,
+  ids,
+  by,
+  askedAt,
+  holds,
+  csvHref,
+}: {
+  view: TraceView;
+  ids: readonly string[];
+  by: string;
+  askedAt: number;
+  holds: Readonly<Record<string, string | null>>;
+  csvHref: string;
+}) {
+  return (
+    <div className="flex flex-col gap-4" data-testid="went-to">
+      <h2>{say('lots.whereWent', { title: view.title })}</h2>
+      <RecallActs ids={ids} view={view} by={by} askedAt={askedAt} holds={holds} />
+      <Rows rows={view.here} title={say('lots.stillHereTitle')} />
+      <Rows rows={view.out} title={say('lots.alreadyOut')} note={say('lots.callInThisOrder')} />
+      {view.lost.length > 0 && <Rows rows={view.lost} title={say('lots.lostOrDiscarded')} />}
+      <p>
+        {say('lots.accountedFor', { accounted: view.accounted })}{' '}
+        <a className="link pointer-coarse:py-2.5 inline-block print:hidden" href={csvHref}>
+          {say('lots.asCsv')}
+        </a>{' '}
+        <button
+          type="button"
+          className="link pointer-coarse:py-2.5 print:hidden"
+          onClick={() => window.print()}
+        >
+          {say('lots.print')}
+        </button>
+      </p>
+      <FlowChart drawing={view.drawing} label={say('lots.chartOf', { title: view.title })} />
+      <p className="hint">{say('lots.sharesByVolume')}</p>
+    </div>
+  );
+}
+
+/** Where it came from: loads and batches with their shares. */
+export function CameFrom({ view }: { view: OriginView }) {
+  return (
+    <div className="flex flex-col gap-3" data-testid="came-from">
+      <h2>{say('lots.whereFrom', { title: view.title })}</h2>
+      <table className="w-full text-left max-w-[720px]">
+        <thead>
+          <tr className="border-b border-ink text-hint">
+            <th className="py-1">{say('lots.source')}</th>
+            <th className="py-1">{say('lots.supplier')}</th>
+            <th className="py-1 text-right">{say('lots.share')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.sources.map((s) => (
+            <tr key={s.href} className="border-b border-rule">
+              <td className="py-1">
+                <Link
+                  prefetch={false}
+                  href={s.href}
+                  className="link pointer-coarse:py-2.5 inline-block"
+                >
+                  {s.name}
+                </Link>
+              </td>
+              <td className="py-1">{s.from}</td>
+              <td className="py-1 text-right font-semibold">{s.share}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <FlowChart drawing={view.drawing} label={say('lots.chartOf', { title: view.title })} />
+      <p className="hint">{say('lots.sharesByVolume')}</p>
+    </div>
+  );
+}
+
+/** What to ask about: a lot to see where it came from, or loads and lots to see where they went. */
+export function TraceForm({
+  choices,
+  chosen,
+}: {
+  choices: TraceChoices;
+  chosen: readonly string[];
+}) {
+  const list = (title: string, of: TraceChoices['loads']) => (
+    <fieldset className="max-h-[260px] overflow-y-auto border border-rule p-2">
+      <legend className="label">{title}</legend>
+      {of.map((c) => (
+        <label key={c.id} className="flex items-center gap-2 min-h-target">
+          <input
+            type="checkbox"
+            name="from"
+            value={c.id}
+            defaultChecked={chosen.includes(c.id)}
+            className="size-6"
+          />
+          <span>
+            {c.name} <span className="q text-hint">{c.says}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+  return (
+    <form
+      method="get"
+      action="/lots/trace"
+      className="flex flex-col gap-3 print:hidden"
+      data-testid="trace-form"
+    >
+      <div className="grid md:grid-cols-2 gap-3">
+        {list(say('lots.loads'), choices.loads)}
+        {list(say('lots.batchesAndLots'), choices.lots)}
+      </div>
+      <p className="flex flex-wrap gap-2">
+        <button type="submit" className="btn key !min-h-glove">
+          {say('lots.showWhereWent')}
+        </button>
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,180 @@
+'use client';
+import { say } from '@/messages/say';
+import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import type { LotKindOfLog } from '@/core/log/lot-shapes';
+import { useEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
+import type { EntryKind } from '@/core/log/entry';
+import { Choices } from '@/ui/Choices';
+import { useTyped } from '@/ui/draft';
+import { Field } from '@/ui/Field';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+
+/** The lot that a form speaks of, and the lots beside it. */
+export type LotRef = {
+  readonly id: string;
+  readonly name: string;
+  readonly by: string;
+  readonly nowLocal: string;
+  readonly unit: 'C' | 'F';
+  /** It is a batch: what leaves it is written in its own log. */ readonly isBatch: boolean;
+  readonly litres: number | null;
+  /** Other lots that matter may be moved to. */
+  readonly targets: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly kind: LotKindOfLog;
+  }[];
+};
+export type LotFormProps = { readonly lot: LotRef; readonly onDone: () => void };
+
+/** What a form of the log needs to know of a lot: its entries belong to the site, not to a batch. */
+export const refOf = ({ name, by, nowLocal, unit }: LotRef, batch = ''): HeapRef => ({
+  ...{ id: batch, name, by, nowLocal, unit },
+});
+export const useLotEntry = (kind: EntryKind, lot: LotRef, onDone: () => void): EntryHandle =>
+  useEntry(kind, refOf(lot), onDone);
+
+/** Words that a form adds to its data where something was typed. */
+export const wordsIn = (words: string): { words?: string } =>
+  words.trim() === '' ? {} : { words: words.trim() };
+
+export function NoteField({ value, onChange }: { value: string; onChange: (v: string) => void }) {
+  return (
+    <Field
+      label={say('lots.note')}
+      value={value}
+      maxLength={300}
+      onChange={(e) => onChange(e.target.value)}
+    />
+  );
+}
+
+type HowMuchTyped = 'all' | 'part' | 'unknown' | '';
+/** How much of a lot is taken: all, so much, or an amount that nobody measured. */
+export function useHowMuch(first: HowMuchTyped = 'all') {
+  const [how, setHow] = useTyped<HowMuchTyped>('how', first);
+  const [litres, setLitres] = useTyped('litres', '');
+  const typed = typedQuantity('litres', litres);
+  const problem = typed === null || typed === 0 ? say('lots.typeAmount') : undefined;
+  const data =
+    how === 'all'
+      ? { all: true, ...(typed ? { litres: typed } : {}) }
+      : how === 'part' && typed
+        ? { all: false, litres: typed }
+        : how === 'unknown'
+          ? { all: false }
+          : null;
+  return { how, setHow, litres, setLitres, typed, problem, data };
+}
+export function HowMuch({ much, label }: { much: ReturnType<typeof useHowMuch>; label: string }) {
+  return (
+    <>
+      <Choices
+        label={label}
+        value={much.how}
+        onChange={much.setHow}
+        columns={3}
+        options={[
+          { value: 'all', label: say('lots.allOfIt2') },
+          { value: 'part', label: say('lots.aPart') },
+          { value: 'unknown', label: say('lots.notMeasured'), hint: say('lots.makesSharesWide') },
+        ]}
+      />
+      {much.how !== 'unknown' && (
+        <LitresField
+          label={much.how === 'all' ? say('lots.howMuchIfMeasured') : say('lots.howMuch')}
+          value={much.litres}
+          onChange={much.setLitres}
+          problem={much.problem}
+        />
+      )}
+    </>
+  );
+}
+
+export const LitresField = ({
+  label,
+  value,
+  onChange,
+  problem,
+}: {
+  label: string;
+  value: string;
+  onChange: (v: string) => void;
+  problem?: string | undefined;
+}) => (
+  <Field
+    label={label}
+    unit={signOf('litres')}
+    inputMode="decimal"
+    value={value}
+    onChange={(e) => onChange(e.target.value)}
+    problem={problem}
+  />
+);
+
+/** Which lot something goes to: one that is there, or a new one with its code. */
+export function useTarget(kind: LotKindOfLog, lot: Pick<LotRef, 'targets'>, field = 'to') {
+  const [to, setTo] = useTyped(field, '');
+  const [code, setCode] = useTyped(`${field}-code`, '');
+  const [where, setWhere] = useTyped(`${field}-where`, '');
+  const [fresh] = useState(() => v7());
+  const isNew = to === '' || !lot.targets.some((t) => t.id === to);
+  const data = isNew
+    ? code.trim() === ''
+      ? null
+      : {
+          to: fresh,
+          begin: { kind, code: code.trim(), ...(where.trim() ? { where: where.trim() } : {}) },
+        }
+    : { to };
+  return { to, setTo, code, setCode, where, setWhere, isNew, data };
+}
+export function TargetFields({
+  target,
+  targets,
+  label,
+}: {
+  target: ReturnType<typeof useTarget>;
+  targets: LotRef['targets'];
+  label: string;
+}) {
+  return (
+    <>
+      {targets.length > 0 && (
+        <label className="label">
+          {label}
+          <select
+            className="field mt-1"
+            value={target.isNew ? '' : target.to}
+            onChange={(e) => target.setTo(e.target.value)}
+          >
+            <option value="">{say('lots.aNewLot')}</option>
+            {targets.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {target.isNew && (
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label={say('lots.codeOfNewLot')}
+            value={target.code}
+            maxLength={24}
+            onChange={(e) => target.setCode(e.target.value)}
+          />
+          <Field
+            label={say('lots.whereItLies')}
+            value={target.where}
+            maxLength={40}
+            onChange={(e) => target.setWhere(e.target.value)}
+          />
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,485 @@
+import { say } from '@/messages/say';
+import type { LotBook } from '@/core/lots/book';
+import { dueOfLots, type LotDue } from '@/core/lots/due';
+import type { LotsState, LotTest } from '@/core/lots/fold';
+import { nameOfItem, nameOfKind, nameOfOutcome, nameOfTest, nameOfUse } from '@/core/lots/words';
+import { gapText, limitAskText, labValueText, shareText } from '@/core/lots/texts';
+import { getKindDescription, type Entry } from '@/core/log/entry';
+import { dayText, figureWithUnit, joinParts, listText, whenText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
+import type { StoreState } from '@/core/mix/store';
+import {
+  assessUse,
+  questionsOf,
+  standHeated,
+  type AssessedUse,
+} from '@/core/release/assess-release';
+import { findUse, USES, type ReleaseItem, type UseId } from '@/core/release/uses';
+import type { Standing } from '@/core/release/limits';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import type { Locale } from '@/core/words/note';
+
+/** What the pages of lots show. */
+
+export type LotsGiven = {
+  readonly entries: readonly Entry[];
+  readonly state: LotsState;
+  readonly book: LotBook;
+  readonly store: StoreState;
+  readonly board: readonly BatchSnapshot[];
+  readonly locale: Locale;
+};
+
+/** What a load, a batch or a lot is called. */
+export function nameOfMatter({ state, store, board }: LotsGiven, id: string): string {
+  const lot = state.lots.get(id);
+  if (lot) return lot.name ? `${lot.code}, ${lot.name}` : lot.code;
+  const batch = board.find((b) => (b.id as string) === id);
+  if (batch) return batch.name ?? batch.code;
+  const load = store.loads.find((l) => (l.id as string) === id);
+  return load ? (load.load.what ?? load.material.name) : say('lots.unlisted');
+}
+const hrefOf = ({ state, board }: LotsGiven, id: string): string =>
+  state.lots.has(id)
+    ? `/lots/${id}`
+    : board.some((b) => (b.id as string) === id)
+      ? `/batch/${id}`
+      : `/store/${id}`;
+
+const litresText = (litres: number | null): string =>
+  litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres);
+
+const daysSince = (now: number, at: number): number => Math.floor((now - at) / MS.day);
+function ageText({ book }: LotsGiven, lot: string): string {
+  const { youngestAt, oldestAt } = book.ageOf(lot);
+  const since = youngestAt ?? oldestAt;
+  if (since === null) return say('lots.noAge');
+  const days = daysSince(book.now, since);
+  const oldest = oldestAt === null ? days : daysSince(book.now, oldestAt);
+  return oldest > days ? say('lots.ages', { days, oldest }) : say('lots.age', { days });
+}
+
+const dueText = (d: LotDue): string =>
+  d.code === 'read-reheat'
+    ? say('lots.dueReheat', { day: d.day ?? 1 })
+    : d.code === 'end-test'
+      ? say('lots.dueTest', { kind: d.kind ?? 'other' })
+      : say('lots.due', { code: d.code });
+
+/** How a decision stands: what it says, and what puts it in question since. */
+export type DecisionView = {
+  readonly id: string;
+  readonly decision: 'released' | 'hold' | 'refused';
+  readonly text: string;
+  readonly words: string | null;
+  readonly reasons: readonly string[];
+  /** What is not met any more. */ readonly questions: readonly string[];
+};
+function decisionView(given: LotsGiven, lot: string): DecisionView | null {
+  const { state, book, locale } = given;
+  const last = state.decisions.findLast((d) => d.data.lot === lot && d.at <= book.now);
+  if (!last) return null;
+  const { decision, uses, reasons, words } = last.data;
+  const facts = book.factsOf(lot);
+  const assessed = uses
+    .flatMap((id) => findUse(id) ?? [])
+    .map((u) => assessUse(u, facts, book.now));
+  const questions =
+    decision === 'released' && !facts.empty ? questionsOf(assessed, reasons).map(nameOfItem) : [];
+  return {
+    id: last.id,
+    decision,
+    text: say('lots.decidedBy', {
+      decision,
+      uses: listText(uses.map((u) => nameOfUse(u as UseId))),
+      by: last.by,
+      at: dayText(locale.timeZone, last.at),
+    }),
+    words: words ?? null,
+    reasons: reasons.map((r) =>
+      say('lots.reasonLine', { item: nameOfItem(r.item as ReleaseItem), words: r.words }),
+    ),
+    questions,
+  };
+}
+
+export type LotRow = {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: string;
+  readonly where: string;
+  readonly amount: string;
+  readonly litres: number | null;
+  readonly age: string;
+  readonly unheated: string;
+  readonly heated: Standing;
+  readonly decision: string;
+  readonly inQuestion: boolean;
+  readonly due: readonly string[];
+  readonly empty: boolean;
+};
+
+function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
+  const { state, book } = given;
+  const lot = state.lots.get(id);
+  const { litres, any, raw } = book.of(id);
+  const decision = decisionView(given, id);
+  return {
+    id,
+    title: nameOfMatter(given, id),
+    kind: lot ? nameOfKind(lot.kind) : say('lots.batchKind'),
+    where: lot?.where ?? '',
+    amount: litresText(litres),
+    litres,
+    age: ageText(given, id),
+    unheated: shareText(raw),
+    heated: standHeated({ empty: book.isEmpty(id), any, raw }),
+    decision: decision
+      ? decision.questions.length > 0
+        ? say('lots.inQuestion')
+        : say('lots.decided', { decision: decision.decision })
+      : say('lots.notDecided'),
+    inQuestion: (decision?.questions.length ?? 0) > 0,
+    due: due.filter((d) => d.lot === id && d.due <= book.now).map(dueText),
+    empty: book.isEmpty(id),
+  };
+}
+
+export type LotsView = {
+  readonly open: readonly LotRow[];
+  readonly done: readonly LotRow[];
+  /** Batches that could be moved to cure: how they stand with their rules. */
+  readonly batches: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly says: string;
+  }[];
+};
+
+const isLive = (b: BatchSnapshot): boolean => b.situation.stage.code !== 'ended';
+
+/** All lots of a site: those with something in them, by what they ask for; and those that are empty. */
+export function lotsView(given: LotsGiven): LotsView {
+  const { state, book, board } = given;
+  const due = dueOfLots(state, book);
+  const rows = [...state.lots.keys()].map((id) => lotRow(given, id, due));
+  const rank = (r: LotRow): number => (r.inQuestion ? 0 : r.due.length > 0 ? 1 : 2);
+  return {
+    open: rows.filter((r) => !r.empty).sort((a, b) => rank(a) - rank(b)),
+    done: rows.filter((r) => r.empty),
+    batches: board
+      .filter((b) => isLive(b) && b.builtAt !== null)
+      .map((b) => ({
+        id: b.id,
+        name: b.name ?? b.code,
+        says: b.situation.rules.met.length > 0 ? say('lots.metARule') : say('lots.metNoRule'),
+      })),
+  };
+}
+
+export type TestView = {
+  readonly id: string;
+  readonly kind: LotTest['test']['values']['kind'];
+  readonly title: string;
+  readonly outcome: string;
+  readonly code: 'pass' | 'fail' | 'invalid' | 'open';
+  readonly figure: string;
+  readonly gaps: readonly string[];
+  readonly when: string;
+  readonly stale: boolean;
+  readonly isOpen: boolean;
+};
+export type UseView = {
+  readonly id: UseId;
+  readonly name: string;
+  readonly standing: AssessedUse['standing'];
+  readonly says: string;
+  readonly lines: readonly {
+    readonly item: ReleaseItem;
+    readonly name: string;
+    readonly must: boolean;
+    readonly standing: Standing;
+    readonly says: string;
+    readonly evidence: readonly { readonly text: string; readonly href: string | null }[];
+  }[];
+};
+export type LotPageView = {
+  readonly id: string;
+  readonly isLot: boolean;
+  readonly row: LotRow;
+  readonly decision: DecisionView | null;
+  readonly sources: readonly {
+    readonly name: string;
+    readonly href: string;
+    readonly share: string;
+    readonly kind: string;
+  }[];
+  readonly due: readonly LotDueView[];
+  readonly tests: readonly TestView[];
+  readonly samples: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly stale: boolean;
+    readonly lines: readonly { readonly analyte: string; readonly value: string }[];
+  }[];
+  readonly uses: readonly UseView[];
+  readonly history: readonly {
+    readonly id: string;
+    readonly when: string;
+    readonly title: string;
+    readonly detail: string;
+    readonly by: string;
+    readonly canVoid: boolean;
+  }[];
+  readonly outs: readonly {
+    readonly id: string;
+    readonly text: string;
+    readonly outcomes: readonly string[];
+  }[];
+  readonly unproven: boolean;
+};
+export type LotDueView = {
+  readonly text: string;
+  readonly test: string | null;
+  readonly code: LotDue['code'];
+};
+
+function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
+  const { book, locale } = given;
+  const evidence = book.testsFor(lot).find((e) => e.id === t.id);
+  const use = findUse('growing-beds') ?? USES[0];
+  const assessed = evidence && use ? evidence.assessedFor(use) : null;
+  const code = assessed?.outcome ?? 'open';
+  return {
+    id: t.id,
+    kind: t.test.values.kind,
+    title: nameOfTest(t.test.values.kind),
+    outcome: nameOfOutcome(code),
+    code,
+    figure:
+      assessed?.figure == null
+        ? ''
+        : say('lots.testFigure', { kind: t.test.values.kind, figure: assessed.figure }),
+    gaps: (assessed?.gaps ?? []).map((g) => gapText(g, code === 'open')),
+    when: joinParts(
+      say('lots.testFrom', { at: dayText(locale.timeZone, t.test.startedAt), by: t.by }),
+      t.test.endedAt !== null &&
+        say('lots.testTo', { at: dayText(locale.timeZone, t.test.endedAt) }),
+    ),
+    stale: evidence ? !evidence.speaks : true,
+    isOpen: t.test.endedAt === null && code === 'open',
+  };
+}
+
+function evidenceViews(
+  given: LotsGiven,
+  line: AssessedUse['lines'][number],
+  kind: 'germs' | 'seeds' | null,
+  lot: string,
+) {
+  const { book, locale, state } = given;
+  if (kind !== null)
+    return book.factsOf(lot)[kind].map((e) => ({
+      text: say('lots.metByBatch', {
+        batch: nameOfMatter(given, e.batch),
+        met: e.at === null ? 'no' : 'yes',
+        at: e.at === null ? '' : dayText(locale.timeZone, e.at),
+      }),
+      href: `/batch/${e.batch}`,
+    }));
+  if (line.item === 'limits')
+    return line.limits.map((l) => ({
+      text: say('lots.limitLine', {
+        analyte: l.limit.analyte,
+        asks: limitAskText(l.limit),
+        found: l.results.length > 0 ? listText(l.results.map(labValueText)) : say('lots.noResult'),
+        standing: l.standing === 'not-met' ? 'notmet' : l.standing,
+      }),
+      href: null,
+    }));
+  return line.evidence.flatMap((id) => {
+    const t = state.tests.find((x) => (x.id as string) === id);
+    if (!t) return [];
+    const v = testView(given, lot, t);
+    return [{ text: joinParts(v.title, v.outcome, v.stale && say('lots.stale')), href: null }];
+  });
+}
+
+function lineSays(given: LotsGiven, lot: string, { use }: AssessedUse, item: ReleaseItem): string {
+  const facts = given.book.factsOf(lot);
+  switch (item) {
+    case 'heated-throughout':
+      return say('lots.saysUnheated', { share: shareText(facts.raw) });
+    case 'curing-days':
+      return say('lots.saysDays', {
+        days: facts.days === null ? 0 : Math.floor(facts.days),
+        least: use.leastDays,
+      });
+    case 'maturity':
+      return say('lots.saysMaturity', {
+        atLeast: use.maturity.atLeast,
+        of: listText(use.maturity.of.map(nameOfTest)),
+      });
+    case 'bioassay':
+      return say('lots.saysSprayed', { sprayed: facts.sprayed });
+    case 'screened':
+      return say('lots.saysMesh', {
+        mesh: use.meshMm ?? 0,
+        has: facts.meshMm === null ? 'no' : 'yes',
+        own: facts.meshMm ?? 0,
+      });
+    case 'covered':
+      return say('lots.saysCovered', {
+        covered: facts.covered === null ? 'unknown' : facts.covered ? 'yes' : 'no',
+      });
+    default:
+      return '';
+  }
+}
+
+function useView(given: LotsGiven, lot: string, assessed: AssessedUse): UseView {
+  const kindOf = (item: ReleaseItem): 'germs' | 'seeds' | null =>
+    item === 'germ-rule' ? 'germs' : item === 'seed-rule' ? 'seeds' : null;
+  return {
+    id: assessed.use.id,
+    name: nameOfUse(assessed.use.id),
+    standing: assessed.standing,
+    says: say('lots.useStands', {
+      standing: assessed.standing,
+      open: assessed.lines.filter((l) => l.standing !== 'met').length,
+    }),
+    lines: assessed.lines.map((l) => ({
+      item: l.item,
+      name: nameOfItem(l.item),
+      must: l.force === 'must',
+      standing: l.standing,
+      says: lineSays(given, lot, assessed, l.item),
+      evidence: evidenceViews(given, l, kindOf(l.item), lot),
+    })),
+  };
+}
+
+/** Whether an entry speaks of a lot. */
+function speaksOf(e: Entry, lot: string, tests: ReadonlySet<string>): boolean {
+  switch (e.kind) {
+    case 'lot':
+      return (e.id as string) === lot;
+    case 'cure':
+      return (e.data.to as string | undefined) === lot || e.batch === lot;
+    case 'lot-move':
+      return (e.data.to as string) === lot || e.data.from === lot;
+    case 'screening':
+      return (
+        e.data.inputs.some((i) => i.lot === lot) ||
+        e.data.outputs.some((o) => (o.lot as string) === lot)
+      );
+    case 'lot-out':
+    case 'maturity-test':
+    case 'lab-sample':
+    case 'lot-decision':
+      return e.data.lot === lot;
+    case 'lot-size':
+    case 'lot-look':
+      return (e.data.lot as string) === lot;
+    case 'lab-report':
+      return tests.has(e.data.sample);
+    default:
+      return false;
+  }
+}
+
+function historyOf({ entries, state, locale }: LotsGiven, lot: string): LotPageView['history'] {
+  const struck = new Set(
+    entries.flatMap((e) =>
+      e.kind === 'correction' && !e.data.reading ? [e.data.target as string] : [],
+    ),
+  );
+  const samples = new Set(state.samples.filter((s) => s.lot === lot).map((s) => s.id as string));
+  return entries
+    .filter((e) => speaksOf(e, lot, samples))
+    .sort((a, b) => b.at - a.at || b.seq - a.seq)
+    .map((e) => {
+      const { title, detail } = getKindDescription(e.kind).tell(e.data, {
+        unit: locale.unit,
+        readings: [],
+      });
+      const isVoid = struck.has(e.id);
+      return {
+        id: e.id,
+        when: whenText(locale.timeZone, e.at, locale.now),
+        title: isVoid ? say('lots.voided', { title }) : title,
+        detail,
+        by: e.by,
+        // The act that began the lot is struck with the lot's first flow, on the batch that it left.
+        canVoid: !isVoid && e.batch === null && e.kind !== 'lot',
+      };
+    });
+}
+
+/** The page of a lot, or of a batch as what is to be used; null: there is none of that id. */
+export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
+  const { state, book, locale, board, store } = given;
+  const lot = state.lots.get(id);
+  if (!lot && !board.some((b) => (b.id as string) === id)) return null;
+  const due = dueOfLots(state, book);
+  const facts = book.factsOf(id);
+  const kindOf = (source: string): string =>
+    state.lots.has(source)
+      ? say('lots.lotKind')
+      : store.loads.some((l) => (l.id as string) === source)
+        ? say('lots.loadKind')
+        : say('lots.batchKind');
+  return {
+    id,
+    isLot: lot !== undefined,
+    row: lotRow(given, id, due),
+    decision: decisionView(given, id),
+    sources: book
+      .originOf(id)
+      .sources.filter((s) => s.lot !== id)
+      .map((s) => ({
+        name: nameOfMatter(given, s.lot),
+        href: hrefOf(given, s.lot),
+        share: shareText(s.share),
+        kind: kindOf(s.lot),
+      })),
+    due: due
+      .filter((d) => d.lot === id && d.due <= book.now)
+      .map((d) => ({ text: dueText(d), test: d.test, code: d.code })),
+    tests: state.tests
+      .filter((t) => t.lot === id)
+      .map((t) => testView(given, id, t))
+      .reverse(),
+    samples: state.samples
+      .filter((s) => s.lot === id)
+      .map((s) => ({
+        id: s.id,
+        title: joinParts(dayText(locale.timeZone, s.at), s.drawn.data.laboratory),
+        stale: !book.speaksFor(s.lot, s.at, id),
+        lines: s.results.map((r) => ({ analyte: r.analyte, value: labValueText(r) })),
+      })),
+    uses: USES.map((u) => useView(given, id, assessUse(u, facts, book.now))),
+    history: historyOf(given, id),
+    outs: outsOf(given, id),
+    unproven: standHeated(facts) !== 'met' && !facts.empty,
+  };
+}
+
+function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] {
+  return state.outs
+    .filter((o) => o.data.lot === lot)
+    .map((o) => ({
+      id: o.id,
+      text: joinParts(
+        dayText(locale.timeZone, o.at),
+        say('lots.wentOut', { how: o.data.how }),
+        o.data.litres === undefined ? '' : litresText(o.data.litres),
+        o.data.bed?.name,
+        o.data.party,
+      ),
+      outcomes: state.outcomes
+        .filter((x) => x.data.out === o.id)
+        .map((x) => joinParts(say('lots.outcome', { found: x.data.found }), x.data.words)),
+    }))
+    .reverse();
+}
