@@ -62,9 +62,11 @@ function instantSent(sent: string, timeZone: string, now: number): number | stri
 /** Values of a test of maturity whose readings have a time each: that of the entry, where none was sent. */
 function withTimes(values: unknown, at: number): unknown {
   if (values === null || typeof values !== 'object') return values;
-  const timed = Object.entries(values).map(([name, value]) => [
+  const timed = Object.entries(values as Record<string, unknown>).map(([name, value]) => [
     name,
-    Array.isArray(value) ? value.map((item: unknown) => ({ at, ...(item as object) })) : value,
+    Array.isArray(value)
+      ? (value as readonly object[]).map((item) => ({ at, ...item }))
+      : (value as unknown),
   ]);
   return { turnedAt: at, ...Object.fromEntries(timed) };
 }

@@ -3,12 +3,12 @@ import { followTagged, tracedOf, type Interval, type Traced } from './trace';
 
 /** A recall: where the matter of some loads or lots is now, who has it, and how much of it can be accounted for (contract, section 3). */
 
-export type RecallLot = Traced & {
+type RecallLot = Traced & {
   readonly lot: string;
   readonly tagged: Interval | null;
   readonly unclear: boolean;
 };
-export type RecallOut = Traced & {
+type RecallOut = Traced & {
   readonly flow: string;
   readonly at: number;
   readonly tagged: Interval | null;

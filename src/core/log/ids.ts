@@ -23,9 +23,6 @@ export const parseBatchId = (text: string): BatchId | null =>
 export const parseLoadId = (text: string): LoadId | null =>
   isUuid(text) ? (text as LoadId) : null;
 
-/** The lot that an address or a form names; null: no id at all. */
-export const parseLotId = (text: string): LotId | null => (isUuid(text) ? (text as LotId) : null);
-
 /** The entry that a form or a program names; null: no id at all. */
 export const parseEntryId = (text: string): EntryId | null =>
   isUuid(text) ? (text as EntryId) : null;

@@ -9,7 +9,7 @@ import { TestValuesSchema } from './test-shapes';
 /** Shapes of what happens to compost after the heat: lots, what moves between them, their tests, results and releases. */
 
 /** A load, a batch or a lot: whatever holds matter. Their ids are never the same. */
-export const MatterIdSchema = z.uuid();
+const MatterIdSchema = z.uuid();
 const Litres = z
   .number({ error: () => PROBLEM.litres })
   .positive({ error: () => PROBLEM.litres })
@@ -17,10 +17,10 @@ const Litres = z
 const Photos = z.array(z.string().regex(/^[0-9a-f]{64}$/)).max(12);
 const Name = z.string().trim().max(60);
 
-export const LOT_KINDS = ['curing', 'fines', 'overs', 'product'] as const;
+const LOT_KINDS = ['curing', 'fines', 'overs', 'product'] as const;
 export type LotKindOfLog = (typeof LOT_KINDS)[number];
 /** How a lot is called, and where it lies. */
-export const LotNameSchema = z.looseObject({
+const LotNameSchema = z.looseObject({
   code: z
     .string()
     .trim()
@@ -143,7 +143,7 @@ export const LabSampleSchema = z.looseObject({
   /** From where in the lot. */ places: Words.optional(),
   words: Words.optional(),
 });
-export const LabResultSchema = z.strictObject({
+const LabResultSchema = z.strictObject({
   analyte: z.string().trim().min(1).max(80),
   value: z.discriminatedUnion('is', [
     z.strictObject({
@@ -165,8 +165,7 @@ export const LabReportSchema = z.looseObject({
   words: Words.optional(),
 });
 
-export const DECISIONS = ['released', 'hold', 'refused'] as const;
-export type Decision = (typeof DECISIONS)[number];
+const DECISIONS = ['released', 'hold', 'refused'] as const;
 export const LotDecisionSchema = z.looseObject({
   lot: MatterIdSchema,
   decision: z.enum(DECISIONS),

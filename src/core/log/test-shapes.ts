@@ -75,7 +75,7 @@ const LooksSchema = z.looseObject({
   smell: z.enum(SMELLS).nullable(),
   colour: z.enum(['as-built', 'browning', 'dark', 'ashy']).optional(),
 });
-export const RESPIRATION_UNITS = ['mg CO2-C/g OM/d', 'mg CO2/g OM/d', 'mmol O2/kg OM/h'] as const;
+const RESPIRATION_UNITS = ['mg CO2-C/g OM/d', 'mg CO2/g OM/d', 'mmol O2/kg OM/h'] as const;
 /** Breath, as a laboratory measured it. */
 const RespirationSchema = z.looseObject({
   kind: z.literal('respiration'),

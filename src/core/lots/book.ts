@@ -26,6 +26,21 @@ export type LotAge = {
 };
 const NO_AGE: LotAge = { youngestAt: null, oldestAt: null };
 
+/** Of two parts in one lot: the youngest of both, and the oldest. */
+function olderAndYounger(a: LotAge, b: LotAge): LotAge {
+  const known = (list: readonly (Instant | null)[]): Instant[] =>
+    list.filter((at): at is Instant => at !== null);
+  const young = known([a.youngestAt, b.youngestAt]);
+  const old = known([a.oldestAt, b.oldestAt]);
+  return {
+    youngestAt: young.length > 0 ? Math.max(...young) : null,
+    oldestAt: old.length > 0 ? Math.min(...old) : null,
+  };
+}
+/** The coarsest mesh that both parts went through; null: one was not screened. @param was undefined: nothing was there */
+const coarser = (was: number | null | undefined, came: number | null): number | null =>
+  was === undefined ? came : was === null || came === null ? null : Math.max(was, came);
+
 const EMPTY: Traced = { litres: 0, any: [0, 0], raw: [0, 0] };
 const isHeated = ({ any, raw }: { readonly any: Interval; readonly raw: Interval }): boolean =>
   raw[1] === 0 && any[0] === 1;
@@ -136,30 +151,21 @@ export class LotBook {
   }
 
   private takeIn(f: Flow, to: string, isFirst: boolean, meshOf: ReadonlyMap<string, number>): void {
-    const before = isFirst ? NO_AGE : this.ageOf(to);
-    const from = f.from === null ? NO_AGE : this.ageOf(f.from);
+    this.ages.set(to, olderAndYounger(isFirst ? NO_AGE : this.ageOf(to), this.ageInto(f, to)));
+    const was = isFirst ? undefined : this.meshes.get(to);
+    const came =
+      f.from === null || this.kindOf.get(to) === 'overs' ? null : this.meshes.get(f.from);
+    this.meshes.set(to, meshOf.get(to) ?? coarser(was, came ?? null));
+  }
+
+  /** The age of what a flow brings into a lot: a curing lot is as old as what came in last, what is screened or mixed keeps its age. */
+  private ageInto(f: Flow, to: string): LotAge {
     const isFromLot = f.from !== null && !['load', 'batch'].includes(this.kindOf.get(f.from) ?? '');
-    // A curing lot is as old as what came in last; what is screened or mixed keeps the age that it has.
-    const keepsAge = isFromLot && this.kindOf.get(to) !== 'curing';
-    const since = keepsAge ? from.youngestAt : this.isFinished(f) ? null : f.at;
-    const first = keepsAge ? (from.oldestAt ?? f.at) : f.at;
-    const latest = (a: Instant | null, b: Instant | null): Instant | null =>
-      a === null ? b : b === null ? a : Math.max(a, b);
-    this.ages.set(to, {
-      youngestAt: latest(before.youngestAt, since),
-      oldestAt: before.oldestAt === null ? first : Math.min(before.oldestAt, first),
-    });
-    const own = meshOf.get(to);
-    const came = f.from === null ? null : (this.meshes.get(f.from) ?? null);
-    const fine = this.kindOf.get(to) === 'overs' ? null : came;
-    const was = this.meshes.get(to);
-    const mesh =
-      isFirst || was === undefined
-        ? fine
-        : was === null || fine === null
-          ? null
-          : Math.max(was, fine);
-    this.meshes.set(to, own ?? mesh);
+    if (f.from !== null && isFromLot && this.kindOf.get(to) !== 'curing') {
+      const from = this.ageOf(f.from);
+      return { youngestAt: from.youngestAt, oldestAt: from.oldestAt ?? f.at };
+    }
+    return { youngestAt: this.isFinished(f) ? null : f.at, oldestAt: f.at };
   }
 
   /** Whether a flow carried what was heated throughout and had a maturity of its own. */

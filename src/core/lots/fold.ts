@@ -1,4 +1,4 @@
-import type { DataOf, Entry, EntryKind } from '../log/entry';
+import type { Entry, EntryKind } from '../log/entry';
 import { lotIdOf, type EntryId, type LotId } from '../log/ids';
 import type { LotKindOfLog } from '../log/lot-shapes';
 import type { TestKind, TestValues } from '../log/test-shapes';
@@ -9,7 +9,7 @@ import type { Instant } from '../quantity/instant';
 /** Lots and what was done with them, as the log tells it. */
 
 /** A lot of the log: no load and no batch. */
-export type LogLot = {
+type LogLot = {
   readonly id: LotId;
   readonly kind: LotKindOfLog;
   readonly code: string;
@@ -29,7 +29,7 @@ export type LotTest = {
   /** Its entries, the one that began it first. */ readonly entries: readonly EntryOf<'maturity-test'>[];
 };
 /** A sample with all that was reported on it. */
-export type LotSample = LabSample & {
+type LotSample = LabSample & {
   readonly lot: string;
   readonly by: string;
   readonly drawn: EntryOf<'lab-sample'>;
@@ -65,7 +65,7 @@ function addValues(before: TestValues, later: TestValues): TestValues {
   const merged: Record<string, unknown> = { ...before };
   for (const [key, value] of Object.entries(later)) {
     const was = merged[key];
-    if (Array.isArray(was) && Array.isArray(value)) merged[key] = [...was, ...value];
+    if (Array.isArray(was) && Array.isArray(value)) merged[key] = was.concat(value) as unknown[];
     else if (value !== null && value !== undefined) merged[key] = value;
   }
   return merged as TestValues;
@@ -86,7 +86,7 @@ function testsOf(live: readonly Entry[]): LotTest[] {
         id: begun.id,
         lot: begun.data.lot,
         by: begun.by,
-        test: { startedAt: begun.at, endedAt: end?.at ?? null, values } as MaturityTest,
+        test: { startedAt: begun.at, endedAt: end?.at ?? null, values },
         entries,
       };
     });
@@ -128,7 +128,7 @@ function lotsOf(live: readonly Entry[]): LogLot[] {
 export function foldLots(entries: readonly Entry[]): LotsState {
   const live = liveEntries(entries);
   return {
-    lots: new Map(lotsOf(live).map((l) => [l.id as string, l])),
+    lots: new Map<string, LogLot>(lotsOf(live).map((l) => [l.id, l])),
     looks: ofKind(live, 'lot-look'),
     tests: testsOf(live),
     samples: samplesOf(live),
@@ -145,5 +145,3 @@ export const isTestOf = <K extends TestKind>(
   t: LotTest,
   kind: K,
 ): t is LotTest & { readonly test: MaturityTest<K> } => t.test.values.kind === kind;
-
-export type LotDecision = DataOf<'lot-decision'>;

@@ -22,16 +22,32 @@ export type SeasonTotals = {
     readonly unknown: number;
     readonly income: number;
   }[];
-  readonly screened: { readonly runs: number; readonly finesL: number; readonly oversL: number; readonly rejectsL: number };
-  /** Hours of people, by work. */ readonly hours: { readonly screening: number; readonly goingOut: number };
+  readonly screened: {
+    readonly runs: number;
+    readonly finesL: number;
+    readonly oversL: number;
+    readonly rejectsL: number;
+  };
+  /** Hours of people, by work. */ readonly hours: {
+    readonly screening: number;
+    readonly goingOut: number;
+  };
   readonly waterL: number;
   readonly cost: number;
   readonly income: number;
   /** L of product that went out for each m³ taken in; null: nothing was taken in. */
   readonly productPerM3: number | null;
-  /** Cost of loads for each m³ of product; null: nothing went out. */ readonly costPerM3: number | null;
-  readonly months: readonly { readonly month: number; readonly takenL: number; readonly outL: number }[];
-  readonly missing: readonly { readonly what: 'loads' | 'outs' | 'prices' | 'costs'; readonly n: number }[];
+  /** Cost of loads for each m³ of product; null: nothing went out. */ readonly costPerM3:
+    number | null;
+  readonly months: readonly {
+    readonly month: number;
+    readonly takenL: number;
+    readonly outL: number;
+  }[];
+  readonly missing: readonly {
+    readonly what: 'loads' | 'outs' | 'prices' | 'costs';
+    readonly n: number;
+  }[];
 };
 
 /** Ways out that are product, and not loss. */
@@ -48,7 +64,10 @@ const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)
 type Screening = Extract<Entry, { kind: 'screening' }>;
 const peopleHours = ({ data }: Screening): number => (data.hours ?? 0) * (data.people ?? 1);
 
-function screenedOf(runs: readonly Screening[], kindOf: ReadonlyMap<string, string>): SeasonTotals['screened'] {
+function screenedOf(
+  runs: readonly Screening[],
+  kindOf: ReadonlyMap<string, string>,
+): SeasonTotals['screened'] {
   const of = (kind: string): number =>
     sum(
       runs.flatMap((r) =>
@@ -78,7 +97,10 @@ function takenOf(loads: StoreState['loads']): SeasonTotals['taken'] {
     .sort((a, b) => b.litres - a.litres);
 }
 
-function outOf(outs: readonly Extract<Entry, { kind: 'lot-out' }>[], carried: (flow: string) => number | null): SeasonTotals['out'] {
+function outOf(
+  outs: readonly Extract<Entry, { kind: 'lot-out' }>[],
+  carried: (flow: string) => number | null,
+): SeasonTotals['out'] {
   const ways = [...new Set(outs.map((o) => o.data.how))];
   return ways.map((how) => {
     const own = outs.filter((o) => o.data.how === how);
@@ -101,12 +123,18 @@ function outOf(outs: readonly Extract<Entry, { kind: 'lot-out' }>[], carried: (f
 export function seasonTotals(
   entries: readonly Entry[],
   store: StoreState,
-  { from, to, monthOf }: { readonly from: Instant; readonly to: Instant; monthOf(at: Instant): number },
+  {
+    from,
+    to,
+    monthOf,
+  }: { readonly from: Instant; readonly to: Instant; monthOf(at: Instant): number },
   carried: (flow: string) => number | null,
 ): SeasonTotals {
   const isWithin = ({ at }: { readonly at: Instant }): boolean => at >= from && at < to;
   const live = liveEntries(entries);
-  const kindOf = new Map(live.flatMap((e) => (e.kind === 'lot' ? [[e.id as string, e.data.kind]] : [])));
+  const kindOf = new Map(
+    live.flatMap((e) => (e.kind === 'lot' ? [[e.id as string, e.data.kind]] : [])),
+  );
   const within = live.filter(isWithin);
   const ofKind = <K extends Entry['kind']>(kind: K) =>
     within.filter((e): e is Extract<Entry, { kind: K }> => e.kind === kind);
@@ -122,11 +150,20 @@ export function seasonTotals(
   const litresOfOut = (o: (typeof outs)[number]): number => o.data.litres ?? carried(o.id) ?? 0;
   return {
     taken,
-    divertedKg: sum(loads.filter((l) => l.load.waste).map((l) => amountOf(l.load.amount, l.stuff.density).kg ?? 0)),
+    divertedKg: sum(
+      loads
+        .filter((l) => l.load.waste)
+        .map((l) => amountOf(l.load.amount, l.stuff.density).kg ?? 0),
+    ),
     out,
     screened: screenedOf(runs, kindOf),
-    hours: { screening: sum(runs.map(peopleHours)), goingOut: sum(outs.map((o) => o.data.hours ?? 0)) },
-    waterL: sum(ofKind('water').map((e) => e.data.litres ?? 0)) + sum(ofKind('lot-look').map((e) => e.data.waterL ?? 0)),
+    hours: {
+      screening: sum(runs.map(peopleHours)),
+      goingOut: sum(outs.map((o) => o.data.hours ?? 0)),
+    },
+    waterL:
+      sum(ofKind('water').map((e) => e.data.litres ?? 0)) +
+      sum(ofKind('lot-look').map((e) => e.data.waterL ?? 0)),
     cost,
     income: sum(out.map((o) => o.income)),
     productPerM3: takenL > 0 ? productL / (takenL / 1000) : null,
@@ -134,15 +171,29 @@ export function seasonTotals(
     months: Array.from({ length: 12 }, (_, i) => ({
       month: i + 1,
       takenL: sum(loads.filter((l) => monthOf(l.at) === i + 1).map((l) => l.litres ?? 0)),
-      outL: sum(outs.filter((o) => monthOf(o.at) === i + 1 && IS_PRODUCT[o.data.how]).map(litresOfOut)),
+      outL: sum(
+        outs.filter((o) => monthOf(o.at) === i + 1 && IS_PRODUCT[o.data.how]).map(litresOfOut),
+      ),
     })),
-    missing: (
-      [
-        { what: 'loads', n: sum(taken.map((t) => t.unknown)) },
-        { what: 'outs', n: sum(out.map((o) => o.unknown)) },
-        { what: 'prices', n: outs.filter((o) => o.data.how === 'sold' && o.data.price === undefined).length },
-        { what: 'costs', n: loads.filter((l) => l.load.cost === undefined).length },
-      ] as const
-    ).filter((m) => m.n > 0),
+    missing: missingOf(taken, out, outs, loads),
   };
 }
+
+/** What the sums lack. */
+const missingOf = (
+  taken: SeasonTotals['taken'],
+  out: SeasonTotals['out'],
+  outs: readonly Extract<Entry, { kind: 'lot-out' }>[],
+  loads: StoreState['loads'],
+): SeasonTotals['missing'] => {
+  const all: SeasonTotals['missing'] = [
+    { what: 'loads', n: sum(taken.map((t) => t.unknown)) },
+    { what: 'outs', n: sum(out.map((o) => o.unknown)) },
+    {
+      what: 'prices',
+      n: outs.filter((o) => o.data.how === 'sold' && o.data.price === undefined).length,
+    },
+    { what: 'costs', n: loads.filter((l) => l.load.cost === undefined).length },
+  ];
+  return all.filter((m) => m.n > 0);
+};

@@ -1,12 +1,8 @@
 import { say } from '../../messages/say';
-import { tracedShareText } from '../flow/trace-call';
 import type { TestGap } from '../maturity/outcome';
 import type { LabLimit, LabResult } from '../release/limits';
 
 /** Sentences about lots that the page, the record and the command share. */
-
-/** A share of a lot as people say it. */
-export const shareText = tracedShareText;
 
 const NO_FIGURE = 0;
 /** What a test lacks. @param isOpen it can still come */

@@ -40,7 +40,7 @@ export type LotFacts = {
   readonly covered: boolean | null;
 };
 
-export type ReleaseLine = {
+type ReleaseLine = {
   readonly item: ReleaseItem;
   readonly force: Force;
   readonly standing: Standing;

@@ -3,7 +3,7 @@ import type { FlaskClass } from '../maturity/outcome';
 
 /** What each use of compost asks, as data (contract, section 6). Days and counts are common practice. */
 
-export const USE_IDS = [
+const USE_IDS = [
   'mulch',
   'beds-before-planting',
   'growing-beds',

@@ -75,7 +75,7 @@ export const PLACES = {
     get about() {
       return say('lots.about');
     },
-    key: 'u',
+    key: 'v',
   },
   map: {
     href: '/map',
@@ -132,6 +132,20 @@ export const PLACES = {
       return say('terms.newOrAlreadyUnderWay');
     },
     key: 'o',
+  },
+  trace: {
+    href: '/lots/trace',
+    get name() {
+      return say('lots.traceOrRecall');
+    },
+    nav: 'none',
+  },
+  season: {
+    href: '/lots/season',
+    get name() {
+      return say('lots.seasonTotals');
+    },
+    nav: 'none',
   },
   start: {
     href: '/start',

@@ -180,7 +180,7 @@ export async function createLinkedEntries(
       };
     }
     case 'cure':
-      return moveToCure(entry, await heap(batch!), end);
+      return moveToCure(entry, batch === null ? null : await heap(batch), end);
     case 'lot-move':
       return { ok: true, others: beginLots([entry.data], end) };
     case 'screening': {
@@ -208,7 +208,7 @@ const beginLots = (
   targets.flatMap(({ to, begin }) =>
     to === undefined || begin === undefined
       ? []
-      : [{ ...end(`lot:${to}`, null, 'lot', begin), id: to as string as EntryId } as NewEntry],
+      : [{ ...end(`lot:${to}`, null, 'lot', begin), id: to as string as EntryId }],
   );
 
 /** A batch that goes to cure as a whole is at its end; a part of it leaves the rest where it is. */

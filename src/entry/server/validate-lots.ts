@@ -92,7 +92,7 @@ function wrongTest({ state, book }: SiteLots, entry: OfKind<'maturity-test'>): P
   if (lot && at < lot.at) return wrong('at', say('lots.testBeforeLot'));
   if (data.test === undefined) return null;
   const begun = state.tests.find((t) => t.id === data.test);
-  if (!begun || begun.lot !== data.lot || begun.test.values.kind !== data.values.kind)
+  if (begun?.lot !== data.lot || begun.test.values.kind !== data.values.kind)
     return wrong('data.test', say('lots.noSuchTest'));
   if (at < begun.test.startedAt) return wrong('at', say('lots.beforeTestBegan'));
   return begun.test.endedAt === null ? null : wrong('data.test', say('lots.testIsOver'));
@@ -154,73 +154,42 @@ function wrongLab(
     : wrong('data.sample', say('lots.noSuchSample'));
 }
 
-/** What is wrong with an entry of a kind that speaks of lots. */
-function wrongEntry(lots: SiteLots, entry: NewEntry, site: Site): Problem | null {
-  const { state } = lots;
-  switch (entry.kind) {
-    case 'cure':
-      if (entry.data.to === undefined || entry.batch === null) return null;
-      return (
-        wrongTaking(lots, { lot: entry.batch, litres: entry.data.litres, path: 'data.litres' }) ??
-        wrongTarget(lots, {
-          to: entry.data.to,
-          begins: entry.data.begin !== undefined,
-          path: 'data.to',
-        })
-      );
-    case 'lot-move':
-      return (
-        wrongTaking(lots, {
-          lot: entry.data.from,
-          litres: entry.data.litres,
-          path: 'data.litres',
-        }) ??
-        wrongTarget(lots, {
-          to: entry.data.to,
-          begins: entry.data.begin !== undefined,
-          path: 'data.to',
-        })
-      );
-    case 'lot-out':
-      return wrongTaking(lots, {
-        lot: entry.data.lot,
-        litres: entry.data.litres,
-        path: 'data.litres',
-      });
-    case 'screening':
-      return wrongScreening(lots, entry);
-    case 'lot-size':
-    case 'lot-look':
-      return state.lots.has(entry.data.lot) ? null : wrong('data.lot', say('lots.noSuchLot'));
-    case 'maturity-test':
-      return wrongTest(lots, entry);
-    case 'lab-sample':
-    case 'lab-report':
-      return wrongLab(lots, entry);
-    case 'lot-decision':
-      return wrongDecision(lots, entry, (at) => whenText(site.timeZone, at, now()));
-    case 'lot-outcome':
-      return state.outs.some((o) => o.id === entry.data.out)
-        ? null
-        : wrong('data.out', say('lots.noSuchOut'));
-    default:
-      return null;
-  }
+/** What moves from one lot into another. */
+const wrongMove = (
+  lots: SiteLots,
+  from: string,
+  { to, begin, litres }: { to: string; begin?: object | undefined; litres?: number | undefined },
+): Problem | null =>
+  wrongTaking(lots, { lot: from, litres, path: 'data.litres' }) ??
+  wrongTarget(lots, { to, begins: begin !== undefined, path: 'data.to' });
+function wrongCure(lots: SiteLots, { batch, data }: OfKind<'cure'>): Problem | null {
+  if (data.to === undefined || batch === null) return null;
+  return wrongMove(lots, batch, { to: data.to, begin: data.begin, litres: data.litres });
 }
+const isLot = ({ state }: SiteLots, lot: string): Problem | null =>
+  state.lots.has(lot) ? null : wrong('data.lot', say('lots.noSuchLot'));
 
-const KINDS: ReadonlySet<NewEntry['kind']> = new Set<NewEntry['kind']>([
-  'cure',
-  'lot-move',
-  'lot-out',
-  'screening',
-  'lot-size',
-  'lot-look',
-  'maturity-test',
-  'lab-sample',
-  'lab-report',
-  'lot-decision',
-  'lot-outcome',
-]);
+type Check<K extends NewEntry['kind']> = (
+  lots: SiteLots,
+  entry: OfKind<K>,
+  when: (at: number) => string,
+) => Problem | null;
+/** What is checked of each kind that speaks of lots. */
+const CHECKS: { readonly [K in NewEntry['kind']]?: Check<K> } = {
+  cure: wrongCure,
+  'lot-move': (lots, { data }) => wrongMove(lots, data.from, data),
+  'lot-out': (lots, { data }) =>
+    wrongTaking(lots, { lot: data.lot, litres: data.litres, path: 'data.litres' }),
+  screening: wrongScreening,
+  'lot-size': (lots, { data }) => isLot(lots, data.lot),
+  'lot-look': (lots, { data }) => isLot(lots, data.lot),
+  'maturity-test': wrongTest,
+  'lab-sample': wrongLab,
+  'lab-report': wrongLab,
+  'lot-decision': wrongDecision,
+  'lot-outcome': ({ state }, { data }) =>
+    state.outs.some((o) => o.id === data.out) ? null : wrong('data.out', say('lots.noSuchOut')),
+};
 
 /** What of an entry about lots does not fit what the log holds; null: it fits. */
 export async function validateLots(db: Db, site: Site, entry: NewEntry): Promise<Problem | null> {
@@ -228,6 +197,9 @@ export async function validateLots(db: Db, site: Site, entry: NewEntry): Promise
     const target: Entry | null = await logRepo(db).byId(entry.data.target);
     return target?.batch === null ? null : wrong('data.target', say('entry.theEntryCorrectNotIn'));
   }
-  if (!KINDS.has(entry.kind)) return null;
-  return wrongEntry(await readSiteLots(db, site, now()), entry, site);
+  // Each check takes entries of its own kind.
+  const check = CHECKS[entry.kind] as Check<NewEntry['kind']> | undefined;
+  if (!check) return null;
+  const when = (at: number): string => whenText(site.timeZone, at, now());
+  return check(await readSiteLots(db, site, now()), entry, when);
 }

@@ -1,9 +1,14 @@
-import dagre from '@dagrejs/dagre';
 import type { Flow, LotKind } from '@/core/flow/site-file';
 import type { Traced } from '@/core/flow/trace';
 
 /** Lots and flows as a drawing from left, where loads come in, to right, where beds and buyers are. */
 
+/** What is to be drawn, before it has places. */
+export type FlowGraph = {
+  readonly nodes: readonly Pick<FlowNode, 'id' | 'name' | 'kind'>[];
+  readonly edges: readonly FlowEdge[];
+  /** Lots that there was no room for. */ readonly folded: number;
+};
 export type FlowNode = {
   readonly id: string;
   readonly name: string;
@@ -28,10 +33,10 @@ export type FlowDrawing = {
   /** Lots that there was no room for. */ readonly folded: number;
 };
 
-const NODE = { w: 132, h: 40 } as const;
+/** Before the name of an end out of the site. */
+const END = 'end:';
 /** Beyond so many lots the drawing folds the least of them into a count. */
 const MOST_NODES = 30;
-const [THIN, THICK] = [2, 18];
 
 type Names = {
   nameOf(id: string): string;
@@ -39,19 +44,20 @@ type Names = {
   carried(flow: string): Traced;
   kindOf(id: string): LotKind;
 };
-type Edge = { from: string; to: string; litres: number | null; raw: boolean };
+/** All flows between two ends. */
+type FlowEdge = { from: string; to: string; litres: number | null; raw: boolean };
 
 /** Flows between the same two ends as one band. */
 function edgesOf(
   flows: readonly Flow[],
   names: Names,
   nodes: Map<string, FlowNode['kind']>,
-): Map<string, Edge> {
-  const edges = new Map<string, Edge>();
+): Map<string, FlowEdge> {
+  const edges = new Map<string, FlowEdge>();
   for (const f of flows) {
     const end = f.to === null ? names.nameOfEnd(f) : null;
     if (f.from === null || (f.to === null && end === null)) continue;
-    const to = f.to ?? `end:${end}`;
+    const to = f.to ?? `${END}${end}`;
     nodes.set(f.from, names.kindOf(f.from));
     nodes.set(to, f.to === null ? 'end' : names.kindOf(f.to));
     const { litres, raw } = names.carried(f.id);
@@ -75,7 +81,7 @@ function edgesOf(
 /** The lots that are drawn: those with the most litres through them. */
 function chosenNodes(
   nodes: ReadonlyMap<string, FlowNode['kind']>,
-  edges: ReadonlyMap<string, Edge>,
+  edges: ReadonlyMap<string, FlowEdge>,
 ): Set<string> {
   if (nodes.size <= MOST_NODES) return new Set(nodes.keys());
   const through = new Map<string, number>();
@@ -85,43 +91,17 @@ function chosenNodes(
   return new Set(sorted.slice(0, MOST_NODES));
 }
 
-type Point = { readonly x: number; readonly y: number };
-const pointsOf = (edge: { readonly points?: readonly Point[] }): FlowBand['points'] =>
-  (edge.points ?? []).map(({ x, y }) => [x, y] as const);
-
-/** Lays flows out from left to right. */
-export function layOutFlows(flows: readonly Flow[], names: Names): FlowDrawing {
+/** The lots and bands of some flows, the largest of them. */
+export function graphOfFlows(flows: readonly Flow[], names: Names): FlowGraph {
   const kinds = new Map<string, FlowNode['kind']>();
   const edges = edgesOf(flows, names, kinds);
   const chosen = chosenNodes(kinds, edges);
-  const graph = new dagre.graphlib.Graph();
-  graph.setGraph({ rankdir: 'LR', nodesep: 14, ranksep: 54, marginx: 6, marginy: 6 });
-  graph.setDefaultEdgeLabel(() => ({}));
-  for (const id of chosen) graph.setNode(id, { width: NODE.w, height: NODE.h });
-  const shown = [...edges.values()].filter((e) => chosen.has(e.from) && chosen.has(e.to));
-  for (const e of shown) graph.setEdge(e.from, e.to);
-  dagre.layout(graph);
-  const most = Math.max(1, ...shown.map((e) => e.litres ?? 0));
-  const size = graph.graph();
   return {
     nodes: [...chosen].map((id) => {
-      const { x, y } = graph.node(id);
       const kind = kinds.get(id) ?? 'product';
-      return {
-        ...{ id, kind, x: x - NODE.w / 2, y: y - NODE.h / 2 },
-        ...NODE,
-        name: kind === 'end' ? id.slice('end:'.length) : names.nameOf(id),
-      };
+      return { id, kind, name: kind === 'end' ? id.slice(END.length) : names.nameOf(id) };
     }),
-    bands: shown.map((e) => ({
-      id: `${e.from}→${e.to}`,
-      points: pointsOf(graph.edge(e.from, e.to)),
-      width: e.litres === null ? THIN : THIN + (THICK - THIN) * Math.sqrt(e.litres / most),
-      litres: e.litres,
-      raw: e.raw,
-    })),
-    width: Math.ceil(size.width ?? 0),
-    height: Math.ceil(size.height ?? 0),
+    edges: [...edges.values()].filter((e) => chosen.has(e.from) && chosen.has(e.to)),
     folded: kinds.size - chosen.size,
   };
 }

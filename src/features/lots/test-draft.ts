@@ -78,90 +78,72 @@ export const shownVolume = (litres: number | null): string =>
 
 const isYes = (answer: YesNo): boolean | null => (answer === '' ? null : answer === 'yes');
 const figureOf = (text: string): number | null => typed(text) ?? null;
+/** A size that says nothing is not known. */
+const aboveNothing = (size: number | null | undefined): number | null =>
+  size !== null && size !== undefined && size > 0 ? size : null;
 const countOf = (text: string): number => Math.round(typed(text) ?? 0);
 const celsiusOf = (text: string): number | null => typedQuantity('celsius', text, -60) ?? null;
+
+/** Seeds on one paper; null: not counted. */
+const sownOf = (seeds: string, germinated: string, rootMm: string) =>
+  seeds.trim() === ''
+    ? null
+    : { seeds: countOf(seeds), germinated: countOf(germinated), rootMm: figureOf(rootMm) ?? 0 };
+/** Pots of one sort; null: not counted. */
+const potsOf = (d: TestDraft, of: '' | '2') =>
+  d[`pots${of}`].trim() === ''
+    ? null
+    : {
+        pots: countOf(d[`pots${of}`]),
+        sown: countOf(d[`sown${of}`]),
+        up: countOf(d[`up${of}`]),
+        clear: countOf(d[`clear${of}`]),
+        slight: countOf(d[`slight${of}`]),
+      };
+
+const orNull = <T extends string>(value: T | ''): T | null => (value === '' ? null : value);
+function reheatValues(d: TestDraft, isStart: boolean): object {
+  const [core, air] = [celsiusOf(d.core), celsiusOf(d.air)];
+  return {
+    ...(isStart && d.turned === 'yes' ? {} : { turnedAt: null }),
+    squeezes: d.squeeze === '' ? [] : [{ squeeze: d.squeeze }],
+    moistures: [],
+    volumeM3: aboveNothing(typedQuantity('volume', d.volume)),
+    core: core === null ? [] : [{ c: core }],
+    air: air === null ? [] : [{ c: air }],
+  };
+}
+
+const READERS: Readonly<Record<TestKind, (d: TestDraft, isStart: boolean) => object>> = {
+  reheat: reheatValues,
+  flask: (d) => ({
+    highestC: celsiusOf(d.core),
+    roomC: celsiusOf(d.air),
+    adjusted: isYes(d.adjusted),
+  }),
+  germination: (d) => ({
+    extract: sownOf(d.seeds, d.germinated, d.rootMm),
+    control: sownOf(d.seeds2, d.germinated2, d.rootMm2),
+  }),
+  seedlings: (d) => ({ compost: potsOf(d, ''), control: potsOf(d, '2') }),
+  sprout: (d) => ({
+    litres: aboveNothing(typedQuantity('litres', d.litres)),
+    seedlings: d.seedlings.trim() === '' ? null : countOf(d.seedlings),
+    kept: isYes(d.kept),
+  }),
+  bag: (d) => ({ moist: isYes(d.moist), smell: orNull(d.smell), puffed: isYes(d.puffed) }),
+  looks: (d) => ({ recognisable: orNull(d.recognisable), smell: orNull(d.smell) }),
+  respiration: (d) => ({ value: figureOf(d.figure), unit: 'mg CO2-C/g OM/d' }),
+};
 
 /**
  * The raw values that a form of a test stands for, as they are sent: readings without a time of their own are given that of the
  * entry by the door, and so is the turning at the start.
  */
-export function readValues(kind: TestKind, d: TestDraft, isStart: boolean): object {
-  switch (kind) {
-    case 'reheat': {
-      const [core, air] = [celsiusOf(d.core), celsiusOf(d.air)];
-      return {
-        kind,
-        ...(isStart && d.turned === 'yes' ? {} : { turnedAt: null }),
-        squeezes: d.squeeze === '' ? [] : [{ squeeze: d.squeeze }],
-        moistures: [],
-        volumeM3: typedQuantity('volume', d.volume) || null,
-        core: core === null ? [] : [{ c: core }],
-        air: air === null ? [] : [{ c: air }],
-      };
-    }
-    case 'flask':
-      return {
-        kind,
-        highestC: celsiusOf(d.core),
-        roomC: celsiusOf(d.air),
-        adjusted: isYes(d.adjusted),
-      };
-    case 'germination': {
-      const sown = (seeds: string, germinated: string, rootMm: string) =>
-        seeds.trim() === ''
-          ? null
-          : {
-              seeds: countOf(seeds),
-              germinated: countOf(germinated),
-              rootMm: figureOf(rootMm) ?? 0,
-            };
-      return {
-        kind,
-        extract: sown(d.seeds, d.germinated, d.rootMm),
-        control: sown(d.seeds2, d.germinated2, d.rootMm2),
-      };
-    }
-    case 'seedlings': {
-      const pots = (p: string, sown: string, up: string, clear: string, slight: string) =>
-        p.trim() === ''
-          ? null
-          : {
-              pots: countOf(p),
-              sown: countOf(sown),
-              up: countOf(up),
-              clear: countOf(clear),
-              slight: countOf(slight),
-            };
-      return {
-        kind,
-        compost: pots(d.pots, d.sown, d.up, d.clear, d.slight),
-        control: pots(d.pots2, d.sown2, d.up2, d.clear2, d.slight2),
-      };
-    }
-    case 'sprout':
-      return {
-        kind,
-        litres: typedQuantity('litres', d.litres) || null,
-        seedlings: d.seedlings.trim() === '' ? null : countOf(d.seedlings),
-        kept: isYes(d.kept),
-      };
-    case 'bag':
-      return {
-        kind,
-        moist: isYes(d.moist),
-        smell: d.smell === '' ? null : d.smell,
-        puffed: isYes(d.puffed),
-      };
-    case 'looks':
-      return {
-        kind,
-        recognisable: d.recognisable === '' ? null : d.recognisable,
-        smell: d.smell === '' ? null : d.smell,
-      };
-    case 'respiration':
-      return { kind, value: figureOf(d.figure), unit: 'mg CO2-C/g OM/d' };
-  }
-}
+export const readValues = (kind: TestKind, d: TestDraft, isStart: boolean): object => ({
+  kind,
+  ...READERS[kind](d, isStart),
+});
 
 /** Fields that a form cannot be saved without. */
 const NEEDED: Readonly<

@@ -2,10 +2,11 @@ import { say } from '@/messages/say';
 import { recallOf, type Recall } from '@/core/flow/recall';
 import type { Flow } from '@/core/flow/site-file';
 import type { Traced } from '@/core/flow/trace';
-import { shareText } from '@/core/lots/texts';
+
+import { tracedShareText } from '@/core/flow/trace-call';
 import { dayText, figureWithUnit, joinParts } from '@/core/quantity/format';
-import { layOutFlows, type FlowDrawing } from './flow-drawing';
-import { nameOfMatter, type LotsGiven } from './view';
+import { graphOfFlows, type FlowGraph } from './flow-drawing';
+import { nameOfMatter, type LotsGiven } from './matter';
 
 /** Where matter came from and where it went, as a page shows it. */
 
@@ -28,7 +29,7 @@ export type TraceView = {
   readonly lost: readonly TraceRow[];
   readonly accounted: string;
   readonly recall: Pick<Recall, 'cameIn' | 'isHere' | 'wentOut' | 'accounted'>;
-  readonly drawing: FlowDrawing;
+  readonly graph: FlowGraph;
 };
 export type OriginView = {
   readonly title: string;
@@ -38,7 +39,7 @@ export type OriginView = {
     readonly share: string;
     readonly from: string;
   }[];
-  readonly drawing: FlowDrawing;
+  readonly graph: FlowGraph;
 };
 /** What may be asked about: loads, batches and lots by their names. */
 export type TraceChoices = {
@@ -61,7 +62,7 @@ export function traceChoices(given: LotsGiven): TraceChoices {
   return {
     loads: store.loads
       .map((l) => ({
-        id: l.id as string,
+        id: l.id,
         name: l.load.what ?? l.material.name,
         says: joinParts(dayText(locale.timeZone, l.at), l.load.supplier),
       }))
@@ -69,7 +70,7 @@ export function traceChoices(given: LotsGiven): TraceChoices {
     lots: [
       ...[...state.lots.keys()].map((id) => ({ id, name: nameOfMatter(given, id), says: '' })),
       ...board.map((b) => ({
-        id: b.id as string,
+        id: b.id,
         name: b.name ?? b.code,
         says: say('lots.batchKind'),
       })),
@@ -88,8 +89,8 @@ const rowOf = (
 ): TraceRow => ({
   ...own,
   amount: litresText(part.litres),
-  share: shareText(part.any),
-  raw: shareText(part.raw),
+  share: tracedShareText(part.any),
+  raw: tracedShareText(part.raw),
   tagged: taggedText(part.tagged),
   unclear: part.unclear,
 });
@@ -147,7 +148,7 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
         ? say('lots.notKnown')
         : say('lots.percent', { percent: Math.round(recall.accounted * 1000) / 10 }),
     recall,
-    drawing: drawingOf(
+    graph: graphOf(
       given,
       (f) =>
         recall.here.some((l) => l.lot === f.to) ||
@@ -179,18 +180,18 @@ export function originView(given: LotsGiven, id: string): OriginView {
             : load
               ? `/store/${s.lot}`
               : `/batch/${s.lot}`,
-          share: shareText(s.share),
+          share: tracedShareText(s.share),
           from: load?.load.supplier ?? '',
         };
       }),
-    drawing: drawingOf(given, (f) => f.to !== null && behind.has(f.to)),
+    graph: graphOf(given, (f) => f.to !== null && behind.has(f.to)),
   };
 }
 
 /** The drawing of some flows; a screening run is a step of its own. */
-function drawingOf(given: LotsGiven, isShown: (f: Flow) => boolean): FlowDrawing {
+function graphOf(given: LotsGiven, isShown: (f: Flow) => boolean): FlowGraph {
   const { book, state } = given;
-  return layOutFlows(
+  return graphOfFlows(
     book.site.flows.filter((f) => isShown(f) && (f.from !== null || f.to !== null)),
     {
       nameOf: (id) => (id.endsWith(':run') ? say('lots.aScreening') : nameOfMatter(given, id)),

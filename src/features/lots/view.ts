@@ -1,44 +1,21 @@
 import { say } from '@/messages/say';
-import type { LotBook } from '@/core/lots/book';
+import { decisionView, useView, type DecisionView, type UseView } from './release-view';
+import { testView, type TestView } from './test-view';
+import { nameOfMatter, type LotsGiven } from './matter';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
-import type { LotsState, LotTest } from '@/core/lots/fold';
-import { nameOfItem, nameOfKind, nameOfOutcome, nameOfTest, nameOfUse } from '@/core/lots/words';
-import { gapText, limitAskText, labValueText, shareText } from '@/core/lots/texts';
+import { nameOfKind } from '@/core/lots/words';
+import { labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
-import { dayText, figureWithUnit, joinParts, listText, whenText } from '@/core/quantity/format';
+import { tracedShareText } from '@/core/flow/trace-call';
+import { dayText, figureWithUnit, joinParts, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import type { StoreState } from '@/core/mix/store';
-import {
-  assessUse,
-  questionsOf,
-  standHeated,
-  type AssessedUse,
-} from '@/core/release/assess-release';
-import { findUse, USES, type ReleaseItem, type UseId } from '@/core/release/uses';
+import { assessUse, standHeated } from '@/core/release/assess-release';
+import { USES } from '@/core/release/uses';
 import type { Standing } from '@/core/release/limits';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import type { Locale } from '@/core/words/note';
 
 /** What the pages of lots show. */
 
-export type LotsGiven = {
-  readonly entries: readonly Entry[];
-  readonly state: LotsState;
-  readonly book: LotBook;
-  readonly store: StoreState;
-  readonly board: readonly BatchSnapshot[];
-  readonly locale: Locale;
-};
-
-/** What a load, a batch or a lot is called. */
-export function nameOfMatter({ state, store, board }: LotsGiven, id: string): string {
-  const lot = state.lots.get(id);
-  if (lot) return lot.name ? `${lot.code}, ${lot.name}` : lot.code;
-  const batch = board.find((b) => (b.id as string) === id);
-  if (batch) return batch.name ?? batch.code;
-  const load = store.loads.find((l) => (l.id as string) === id);
-  return load ? (load.load.what ?? load.material.name) : say('lots.unlisted');
-}
 const hrefOf = ({ state, board }: LotsGiven, id: string): string =>
   state.lots.has(id)
     ? `/lots/${id}`
@@ -65,43 +42,6 @@ const dueText = (d: LotDue): string =>
     : d.code === 'end-test'
       ? say('lots.dueTest', { kind: d.kind ?? 'other' })
       : say('lots.due', { code: d.code });
-
-/** How a decision stands: what it says, and what puts it in question since. */
-export type DecisionView = {
-  readonly id: string;
-  readonly decision: 'released' | 'hold' | 'refused';
-  readonly text: string;
-  readonly words: string | null;
-  readonly reasons: readonly string[];
-  /** What is not met any more. */ readonly questions: readonly string[];
-};
-function decisionView(given: LotsGiven, lot: string): DecisionView | null {
-  const { state, book, locale } = given;
-  const last = state.decisions.findLast((d) => d.data.lot === lot && d.at <= book.now);
-  if (!last) return null;
-  const { decision, uses, reasons, words } = last.data;
-  const facts = book.factsOf(lot);
-  const assessed = uses
-    .flatMap((id) => findUse(id) ?? [])
-    .map((u) => assessUse(u, facts, book.now));
-  const questions =
-    decision === 'released' && !facts.empty ? questionsOf(assessed, reasons).map(nameOfItem) : [];
-  return {
-    id: last.id,
-    decision,
-    text: say('lots.decidedBy', {
-      decision,
-      uses: listText(uses.map((u) => nameOfUse(u as UseId))),
-      by: last.by,
-      at: dayText(locale.timeZone, last.at),
-    }),
-    words: words ?? null,
-    reasons: reasons.map((r) =>
-      say('lots.reasonLine', { item: nameOfItem(r.item as ReleaseItem), words: r.words }),
-    ),
-    questions,
-  };
-}
 
 export type LotRow = {
   readonly id: string;
@@ -132,7 +72,7 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
     amount: litresText(litres),
     litres,
     age: ageText(given, id),
-    unheated: shareText(raw),
+    unheated: tracedShareText(raw),
     heated: standHeated({ empty: book.isEmpty(id), any, raw }),
     decision: decision
       ? decision.questions.length > 0
@@ -177,32 +117,6 @@ export function lotsView(given: LotsGiven): LotsView {
   };
 }
 
-export type TestView = {
-  readonly id: string;
-  readonly kind: LotTest['test']['values']['kind'];
-  readonly title: string;
-  readonly outcome: string;
-  readonly code: 'pass' | 'fail' | 'invalid' | 'open';
-  readonly figure: string;
-  readonly gaps: readonly string[];
-  readonly when: string;
-  readonly stale: boolean;
-  readonly isOpen: boolean;
-};
-export type UseView = {
-  readonly id: UseId;
-  readonly name: string;
-  readonly standing: AssessedUse['standing'];
-  readonly says: string;
-  readonly lines: readonly {
-    readonly item: ReleaseItem;
-    readonly name: string;
-    readonly must: boolean;
-    readonly standing: Standing;
-    readonly says: string;
-    readonly evidence: readonly { readonly text: string; readonly href: string | null }[];
-  }[];
-};
 export type LotPageView = {
   readonly id: string;
   readonly isLot: boolean;
@@ -238,126 +152,11 @@ export type LotPageView = {
   }[];
   readonly unproven: boolean;
 };
-export type LotDueView = {
+type LotDueView = {
   readonly text: string;
   readonly test: string | null;
   readonly code: LotDue['code'];
 };
-
-function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
-  const { book, locale } = given;
-  const evidence = book.testsFor(lot).find((e) => e.id === t.id);
-  const use = findUse('growing-beds') ?? USES[0];
-  const assessed = evidence && use ? evidence.assessedFor(use) : null;
-  const code = assessed?.outcome ?? 'open';
-  return {
-    id: t.id,
-    kind: t.test.values.kind,
-    title: nameOfTest(t.test.values.kind),
-    outcome: nameOfOutcome(code),
-    code,
-    figure:
-      assessed?.figure == null
-        ? ''
-        : say('lots.testFigure', { kind: t.test.values.kind, figure: assessed.figure }),
-    gaps: (assessed?.gaps ?? []).map((g) => gapText(g, code === 'open')),
-    when: joinParts(
-      say('lots.testFrom', { at: dayText(locale.timeZone, t.test.startedAt), by: t.by }),
-      t.test.endedAt !== null &&
-        say('lots.testTo', { at: dayText(locale.timeZone, t.test.endedAt) }),
-    ),
-    stale: evidence ? !evidence.speaks : true,
-    isOpen: t.test.endedAt === null && code === 'open',
-  };
-}
-
-function evidenceViews(
-  given: LotsGiven,
-  line: AssessedUse['lines'][number],
-  kind: 'germs' | 'seeds' | null,
-  lot: string,
-) {
-  const { book, locale, state } = given;
-  if (kind !== null)
-    return book.factsOf(lot)[kind].map((e) => ({
-      text: say('lots.metByBatch', {
-        batch: nameOfMatter(given, e.batch),
-        met: e.at === null ? 'no' : 'yes',
-        at: e.at === null ? '' : dayText(locale.timeZone, e.at),
-      }),
-      href: `/batch/${e.batch}`,
-    }));
-  if (line.item === 'limits')
-    return line.limits.map((l) => ({
-      text: say('lots.limitLine', {
-        analyte: l.limit.analyte,
-        asks: limitAskText(l.limit),
-        found: l.results.length > 0 ? listText(l.results.map(labValueText)) : say('lots.noResult'),
-        standing: l.standing === 'not-met' ? 'notmet' : l.standing,
-      }),
-      href: null,
-    }));
-  return line.evidence.flatMap((id) => {
-    const t = state.tests.find((x) => (x.id as string) === id);
-    if (!t) return [];
-    const v = testView(given, lot, t);
-    return [{ text: joinParts(v.title, v.outcome, v.stale && say('lots.stale')), href: null }];
-  });
-}
-
-function lineSays(given: LotsGiven, lot: string, { use }: AssessedUse, item: ReleaseItem): string {
-  const facts = given.book.factsOf(lot);
-  switch (item) {
-    case 'heated-throughout':
-      return say('lots.saysUnheated', { share: shareText(facts.raw) });
-    case 'curing-days':
-      return say('lots.saysDays', {
-        days: facts.days === null ? 0 : Math.floor(facts.days),
-        least: use.leastDays,
-      });
-    case 'maturity':
-      return say('lots.saysMaturity', {
-        atLeast: use.maturity.atLeast,
-        of: listText(use.maturity.of.map(nameOfTest)),
-      });
-    case 'bioassay':
-      return say('lots.saysSprayed', { sprayed: facts.sprayed });
-    case 'screened':
-      return say('lots.saysMesh', {
-        mesh: use.meshMm ?? 0,
-        has: facts.meshMm === null ? 'no' : 'yes',
-        own: facts.meshMm ?? 0,
-      });
-    case 'covered':
-      return say('lots.saysCovered', {
-        covered: facts.covered === null ? 'unknown' : facts.covered ? 'yes' : 'no',
-      });
-    default:
-      return '';
-  }
-}
-
-function useView(given: LotsGiven, lot: string, assessed: AssessedUse): UseView {
-  const kindOf = (item: ReleaseItem): 'germs' | 'seeds' | null =>
-    item === 'germ-rule' ? 'germs' : item === 'seed-rule' ? 'seeds' : null;
-  return {
-    id: assessed.use.id,
-    name: nameOfUse(assessed.use.id),
-    standing: assessed.standing,
-    says: say('lots.useStands', {
-      standing: assessed.standing,
-      open: assessed.lines.filter((l) => l.standing !== 'met').length,
-    }),
-    lines: assessed.lines.map((l) => ({
-      item: l.item,
-      name: nameOfItem(l.item),
-      must: l.force === 'must',
-      standing: l.standing,
-      says: lineSays(given, lot, assessed, l.item),
-      evidence: evidenceViews(given, l, kindOf(l.item), lot),
-    })),
-  };
-}
 
 /** Whether an entry speaks of a lot. */
 function speaksOf(e: Entry, lot: string, tests: ReadonlySet<string>): boolean {
@@ -394,7 +193,7 @@ function historyOf({ entries, state, locale }: LotsGiven, lot: string): LotPageV
       e.kind === 'correction' && !e.data.reading ? [e.data.target as string] : [],
     ),
   );
-  const samples = new Set(state.samples.filter((s) => s.lot === lot).map((s) => s.id as string));
+  const samples = new Set(state.samples.filter((s) => s.lot === lot).map((s) => s.id));
   return entries
     .filter((e) => speaksOf(e, lot, samples))
     .sort((a, b) => b.at - a.at || b.seq - a.seq)
@@ -440,7 +239,7 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
       .map((s) => ({
         name: nameOfMatter(given, s.lot),
         href: hrefOf(given, s.lot),
-        share: shareText(s.share),
+        share: tracedShareText(s.share),
         kind: kindOf(s.lot),
       })),
     due: due

@@ -217,7 +217,6 @@ export const enLots = {
   freshMatter: 'fresh matter',
   typeAsSheet: 'Type a number, < 5, > 1000 or absent.',
   pasteCsv: 'Or paste a table: analyte, value, unit, basis',
-  csvExample: 'analyte,value,unit,basis',
   solids: 'Total solids',
   solidsHint: 'Needed to turn fresh values into dry ones.',
   saveResults: 'Save results',
@@ -309,10 +308,12 @@ export const enLots = {
   share: 'Share',
   unheated: 'Never heated',
   stillHere: 'still here',
-  cannotBeTold: 'cannot be told exactly',
+  cannotBeTold: 'cannot be known exactly',
   recallLogged:
     '{kind, select, recall {The recall is logged, and what is here is on hold.} other {The rehearsal is logged.}}',
   heldByRecall: 'Recall: {title}',
+  who: 'Who',
+  nothingToHold: 'Nothing of it is here.',
   holdAll: '{n, plural, one {Recall: put # lot on hold} other {Recall: put # lots on hold}}',
   logRehearsal: 'Log as a rehearsal',
   whereWent: 'Where it went: {title}',
@@ -357,6 +358,8 @@ export const enLots = {
   water: 'Water given',
   costOfLoads: 'Cost of loads',
   income: 'Income',
+  costPerVolume: 'Cost of loads by volume of product',
+  moneyPer: '{amount, number} per {unit}',
   productPerVolume: 'Product for what was taken into stock, by volume',
   money: '{amount, number}',
   missingOf:
@@ -374,5 +377,4 @@ export const enLots = {
   howDrawn: 'How',
   custody:
     '{column, select, handedBy {Handed over by} takenBy {Received by} dateAndTime {Date and time} other {Condition}}',
-  partOf: 'part of it',
 } as const;

@@ -217,7 +217,6 @@ export const esLots = {
   freshMatter: 'materia fresca',
   typeAsSheet: 'Escribe un número, < 5, > 1000 o ausente.',
   pasteCsv: 'O pega una tabla: analyte, value, unit, basis',
-  csvExample: 'analyte,value,unit,basis',
   solids: 'Sólidos totales',
   solidsHint: 'Hacen falta para pasar valores frescos a secos.',
   saveResults: 'Guardar los resultados',
@@ -316,6 +315,8 @@ export const esLots = {
   recallLogged:
     '{kind, select, recall {El retiro quedó anotado y lo que está aquí quedó en espera.} other {El simulacro quedó anotado.}}',
   heldByRecall: 'Retiro: {title}',
+  who: 'Quién',
+  nothingToHold: 'Nada de eso está aquí.',
   holdAll:
     '{n, plural, one {Retiro: poner # partida en espera} other {Retiro: poner # partidas en espera}}',
   logRehearsal: 'Anotar como simulacro',
@@ -362,6 +363,8 @@ export const esLots = {
   water: 'Agua agregada',
   costOfLoads: 'Costo de las cargas',
   income: 'Ingresos',
+  costPerVolume: 'Costo de las cargas por volumen de producto',
+  moneyPer: '{amount, number} por {unit}',
   productPerVolume: 'Producto por lo recibido, en volumen',
   money: '{amount, number}',
   missingOf:
@@ -379,5 +382,4 @@ export const esLots = {
   howDrawn: 'Cómo',
   custody:
     '{column, select, handedBy {Entregó} takenBy {Recibió} dateAndTime {Fecha y hora} other {Estado}}',
-  partOf: 'una parte',
 } as const;

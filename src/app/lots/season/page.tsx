@@ -1,10 +1,10 @@
-import { say } from '@/messages/say';
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 
 export { SeasonPage as default } from '@/features/lots/server/pages/SeasonPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('lots.seasonTotals');
+    return PLACES.season.name;
   },
 };

@@ -1,10 +1,10 @@
-import { say } from '@/messages/say';
 import type { Metadata } from 'next';
+import { PLACES } from '@/core/words/places';
 
 export { TracePage as default } from '@/features/lots/server/pages/TracePage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('lots.traceOrRecall');
+    return PLACES.trace.name;
   },
 };

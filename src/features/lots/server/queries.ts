@@ -1,13 +1,25 @@
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
-import { nameOfMatter, type LotsGiven } from '../view';
+import { nameOfMatter, type LotsGiven } from '../matter';
 import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
 import { readSiteLots } from '@/entry/server/lot-book';
-import type { PageContext } from '@/features/frame/server/queries';
+import type { Site } from '@/db/repositories/site';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import type { Locale } from '@/core/words/note';
+
+/** What a page knows of the site and of the device that asks. */
+type Asking = {
+  readonly site: Site;
+  readonly now: number;
+  readonly board: readonly BatchSnapshot[];
+  readonly locale: Locale;
+  readonly unit: 'C' | 'F';
+  readonly prefs: { readonly by: string };
+};
 
 /** The lots of a site, with what their pages need beside them. */
-export async function lotsGiven(s: PageContext): Promise<LotsGiven> {
+export async function lotsGiven(s: Asking): Promise<LotsGiven> {
   const db = theDb();
   const [lots, store] = await Promise.all([
     readSiteLots(db, s.site, s.now),
@@ -17,7 +29,7 @@ export async function lotsGiven(s: PageContext): Promise<LotsGiven> {
 }
 
 /** What a form needs to know of a lot, or of a batch that is used as one. */
-export function lotRefOf(s: PageContext, given: LotsGiven, id: string): LotRef {
+export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
   const { state, book } = given;
   return {
     id,

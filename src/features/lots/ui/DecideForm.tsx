@@ -11,9 +11,8 @@ import { NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './par
 
 type Decision = 'released' | 'hold' | 'refused';
 
-/** A person lets a lot go out for its uses, holds it, or refuses it. What must be met and is not cannot be overridden. */
-export function DecideForm({ lot, page, onDone }: LotFormProps & { page: LotPageView }) {
-  const entry = useLotEntry('lot-decision', lot, onDone);
+/** What is typed of a decision, what it asks for, and what would be saved. */
+function useDecision(page: LotPageView) {
   const [decision, setDecision] = useTyped<Decision | ''>('decision', '');
   const [uses, setUses] = useTyped<readonly string[]>('uses', []);
   const [reasons, setReasons] = useTyped<Readonly<Record<string, string>>>('reasons', {});
@@ -22,35 +21,65 @@ export function DecideForm({ lot, page, onDone }: LotFormProps & { page: LotPage
   const asked = new Map(
     chosen.flatMap((u) => u.lines.filter((l) => l.standing !== 'met').map((l) => [l.item, l.name])),
   );
-  const isSilent = [...asked.keys()].some((item) => (reasons[item] ?? '').trim().length < 3);
   const isRelease = decision === 'released';
-  const missing =
-    decision === ''
-      ? say('lots.chooseADecision')
-      : isRelease && chosen.length === 0
-        ? say('lots.chooseAUse')
-        : isRelease && isSilent
-          ? say('lots.giveEachReason')
-          : !isRelease && words.trim().length < 3
-            ? say('lots.sayWhy')
-            : null;
-  const save = (): void =>
-    entry.save({
-      lot: lot.id,
-      decision,
-      uses: isRelease ? chosen.map((u) => u.id) : [],
-      reasons: isRelease
-        ? [...asked.keys()].map((item) => ({ item, words: (reasons[item] ?? '').trim() }))
-        : [],
-      from: page.decision?.id ?? null,
-      ...wordsIn(words),
-    });
+  const reasonFor = (item: string): string => (reasons[item] ?? '').trim();
+  const releaseMissing = (): string | null => {
+    if (chosen.length === 0) return say('lots.chooseAUse');
+    const isSilent = [...asked.keys()].some((item) => reasonFor(item).length < 3);
+    return isSilent ? say('lots.giveEachReason') : null;
+  };
+  const missing = (): string | null => {
+    if (decision === '') return say('lots.chooseADecision');
+    if (isRelease) return releaseMissing();
+    return words.trim().length < 3 ? say('lots.sayWhy') : null;
+  };
+  const data = {
+    decision,
+    uses: isRelease ? chosen.map((u) => u.id) : [],
+    reasons: isRelease ? [...asked.keys()].map((item) => ({ item, words: reasonFor(item) })) : [],
+    from: page.decision?.id ?? null,
+    ...wordsIn(words),
+  };
+  return {
+    ...{ decision, setDecision, uses, setUses, reasons, setReasons, words, setWords },
+    ...{ asked, isRelease, data, missing: missing() },
+  };
+}
+type Deciding = ReturnType<typeof useDecision>;
+
+/** The uses that may be chosen: one of which something that must be met is open cannot be. */
+const UseChoices = ({ page, d }: { page: LotPageView; d: Deciding }) => (
+  <fieldset className="flex flex-col gap-1">
+    <legend className="label">{say('lots.forWhichUses')}</legend>
+    {page.uses.map((u) => (
+      <label key={u.id} className="flex gap-2 items-center min-h-target">
+        <input
+          type="checkbox"
+          className="size-6"
+          disabled={u.standing === 'blocked'}
+          checked={d.uses.includes(u.id) && u.standing !== 'blocked'}
+          onChange={(e) =>
+            d.setUses(e.target.checked ? [...d.uses, u.id] : d.uses.filter((x) => x !== u.id))
+          }
+        />
+        <span>
+          {upperFirst(u.name)} <span className="q text-hint">{u.says}</span>
+        </span>
+      </label>
+    ))}
+  </fieldset>
+);
+
+/** A person lets a lot go out for its uses, holds it, or refuses it. What must be met and is not cannot be overridden. */
+export function DecideForm({ lot, page, onDone }: LotFormProps & { page: LotPageView }) {
+  const entry = useLotEntry('lot-decision', lot, onDone);
+  const d = useDecision(page);
   return (
     <>
       <Choices
         label={say('lots.decision')}
-        value={decision}
-        onChange={setDecision}
+        value={d.decision}
+        onChange={d.setDecision}
         columns={3}
         options={[
           { value: 'released', label: say('lots.release') },
@@ -58,41 +87,26 @@ export function DecideForm({ lot, page, onDone }: LotFormProps & { page: LotPage
           { value: 'refused', label: say('lots.refuse') },
         ]}
       />
-      {isRelease && (
-        <fieldset className="flex flex-col gap-1">
-          <legend className="label">{say('lots.forWhichUses')}</legend>
-          {page.uses.map((u) => (
-            <label key={u.id} className="flex gap-2 items-center min-h-target">
-              <input
-                type="checkbox"
-                className="size-6"
-                disabled={u.standing === 'blocked'}
-                checked={uses.includes(u.id) && u.standing !== 'blocked'}
-                onChange={(e) =>
-                  setUses(e.target.checked ? [...uses, u.id] : uses.filter((x) => x !== u.id))
-                }
-              />
-              <span>
-                {upperFirst(u.name)} <span className="q text-hint">{u.says}</span>
-              </span>
-            </label>
-          ))}
-        </fieldset>
-      )}
-      {isRelease &&
-        [...asked].map(([item, name]) => (
+      {d.isRelease && <UseChoices page={page} d={d} />}
+      {d.isRelease &&
+        [...d.asked].map(([item, name]) => (
           <Field
             key={item}
             label={say('lots.whyWithout', { item: name })}
-            value={reasons[item] ?? ''}
+            value={d.reasons[item] ?? ''}
             maxLength={300}
-            onChange={(e) => setReasons({ ...reasons, [item]: e.target.value })}
+            onChange={(e) => d.setReasons({ ...d.reasons, [item]: e.target.value })}
           />
         ))}
-      <NoteField value={words} onChange={setWords} />
+      <NoteField value={d.words} onChange={d.setWords} />
       <p className="hint">{say('lots.decisionIsYours')}</p>
       <WhenAndWho entry={entry} heap={refOf(lot)} />
-      <KeepBar entry={entry} label={say('lots.saveDecision')} missing={missing} onKeep={save} />
+      <KeepBar
+        entry={entry}
+        label={say('lots.saveDecision')}
+        missing={d.missing}
+        onKeep={() => entry.save({ lot: lot.id, ...d.data })}
+      />
     </>
   );
 }

@@ -1,13 +1,12 @@
 'use client';
 import { say } from '@/messages/say';
 import { useState } from 'react';
-import { resultOf } from '../lab-draft';
 import { listAnalytes } from '@/core/release/limit-sets';
 import { typed } from '@/core/quantity/typed-number';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
-import { readLabCsv, type LabLine } from '../lab-draft';
+import { readLabCsv, resultOf, type LabLine } from './lab-draft';
 import { NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
 
 /** A sample for a laboratory: drawn from several places, mixed, cooled. */
@@ -62,6 +61,8 @@ export function SampleForm({ lot, onDone }: LotFormProps) {
   );
 }
 
+/** The header that a pasted table has, in the words that it is read by. */
+const CSV_HEADER = 'analyte,value,unit,basis';
 const EMPTY: LabLine = { analyte: '', value: '', unit: '', basis: '' };
 
 /** One result: typed as the sheet has it, `< 5` and `absent` too. */
@@ -110,6 +111,15 @@ function ResultLine({ line, onChange }: { line: LabLine; onChange: (l: LabLine) 
   );
 }
 
+/** Names of what laboratories measure, offered while one is typed. */
+const AnalyteNames = () => (
+  <datalist id="analytes">
+    {listAnalytes().map((a) => (
+      <option key={`${a.analyte} ${a.unit}`} value={a.analyte} />
+    ))}
+  </datalist>
+);
+
 /** What a laboratory reported: typed line by line, or pasted as CSV. */
 export function ReportForm({ lot, sample, onDone }: LotFormProps & { sample: string }) {
   const entry = useLotEntry('lab-report', lot, onDone);
@@ -126,11 +136,7 @@ export function ReportForm({ lot, sample, onDone }: LotFormProps & { sample: str
   };
   return (
     <>
-      <datalist id="analytes">
-        {listAnalytes().map((a) => (
-          <option key={`${a.analyte} ${a.unit}`} value={a.analyte} />
-        ))}
-      </datalist>
+      <AnalyteNames />
       {lines.map((line, i) => (
         // Lines have nothing of their own but their place.
         <ResultLine key={String(i)} line={line} onChange={(l) => setLine(i, l)} />
@@ -141,7 +147,7 @@ export function ReportForm({ lot, sample, onDone }: LotFormProps & { sample: str
           className="field mt-1 font-mono text-note"
           rows={2}
           value={pasted}
-          placeholder={say('lots.csvExample')}
+          placeholder={CSV_HEADER}
           onChange={(e) => {
             setPasted(e.target.value);
             const read = readLabCsv(e.target.value);

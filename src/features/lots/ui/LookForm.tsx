@@ -15,9 +15,8 @@ const typedCelsius = (text: string): { c?: number } | null => {
   return c === null ? null : c === undefined ? {} : { c };
 };
 
-/** The weekly look at a lot: moisture, smell, cover, temperatures, what was done. */
-export function LookForm({ lot, onDone }: LotFormProps) {
-  const entry = useLotEntry('lot-look', lot, onDone);
+/** What is typed of a look, and what would be saved. */
+function useLook() {
   const [squeeze, setSqueeze] = useTyped<Squeeze | ''>('squeeze', '');
   const [smell, setSmell] = useTyped<Smell | ''>('smell', '');
   const [cover, setCover] = useTyped<'on' | 'off' | ''>('cover', '');
@@ -26,13 +25,9 @@ export function LookForm({ lot, onDone }: LotFormProps) {
   const [core, setCore] = useTyped('core', '');
   const [air, setAir] = useTyped('air', '');
   const [words, setWords] = useTyped('words', '');
-  const [coreC, airC, waterL] = [
-    typedCelsius(core),
-    typedCelsius(air),
-    typedQuantity('litres', water),
-  ];
+  const [coreC, airC] = [typedCelsius(core), typedCelsius(air)];
+  const waterL = typedQuantity('litres', water);
   const data = {
-    lot: lot.id,
     ...(squeeze ? { squeeze } : {}),
     ...(smell ? { smell } : {}),
     ...(cover ? { cover } : {}),
@@ -43,79 +38,103 @@ export function LookForm({ lot, onDone }: LotFormProps) {
     ...wordsIn(words),
   };
   const isWrong = coreC === null || airC === null || waterL === null;
+  const missing = isWrong
+    ? say('lots.typeNumbers')
+    : Object.keys(data).length === 0
+      ? say('lots.sayWhatYouSaw')
+      : null;
+  return {
+    ...{ squeeze, setSqueeze, smell, setSmell, cover, setCover, turned, setTurned },
+    ...{ water, setWater, core, setCore, air, setAir, words, setWords, data, missing },
+  };
+}
+type Look = ReturnType<typeof useLook>;
+
+/** What hands and nose tell. */
+const FeelChoices = ({ l }: { l: Look }) => (
+  <>
+    <Choices
+      label={say('lots.squeeze')}
+      value={l.squeeze}
+      onChange={l.setSqueeze}
+      columns={4}
+      optional
+      options={SQUEEZES.map((value) => ({
+        value,
+        label: SQUEEZE_WORDS[value].word,
+        hint: SQUEEZE_WORDS[value].means,
+      }))}
+    />
+    <Choices
+      label={say('lots.smell')}
+      value={l.smell}
+      onChange={l.setSmell}
+      columns={4}
+      optional
+      options={SMELLS.map((value) => ({ value, label: SMELL_WORDS[value] }))}
+    />
+  </>
+);
+
+/** What was found of its cover, and what was done. */
+const WorkChoices = ({ l }: { l: Look }) => (
+  <>
+    <Choices
+      label={say('lots.cover')}
+      value={l.cover}
+      onChange={l.setCover}
+      optional
+      options={[
+        { value: 'on', label: say('lots.coverOn') },
+        { value: 'off', label: say('lots.coverOff') },
+      ]}
+    />
+    <Choices
+      label={say('lots.turnedIt')}
+      value={l.turned}
+      onChange={l.setTurned}
+      optional
+      options={[
+        { value: 'full', label: say('lots.fullTurn') },
+        { value: 'partial', label: say('lots.partialTurn') },
+      ]}
+    />
+  </>
+);
+
+/** The weekly look at a lot: moisture, smell, cover, temperatures, what was done. */
+export function LookForm({ lot, onDone }: LotFormProps) {
+  const entry = useLotEntry('lot-look', lot, onDone);
+  const l = useLook();
   return (
     <>
       <p className="caution">{CAUTION.spores}</p>
-      <Choices
-        label={say('lots.squeeze')}
-        value={squeeze}
-        onChange={setSqueeze}
-        columns={4}
-        optional
-        options={SQUEEZES.map((value) => ({
-          value,
-          label: SQUEEZE_WORDS[value].word,
-          hint: SQUEEZE_WORDS[value].means,
-        }))}
-      />
-      <Choices
-        label={say('lots.smell')}
-        value={smell}
-        onChange={setSmell}
-        columns={4}
-        optional
-        options={SMELLS.map((value) => ({ value, label: SMELL_WORDS[value] }))}
-      />
-      <Choices
-        label={say('lots.cover')}
-        value={cover}
-        onChange={setCover}
-        optional
-        options={[
-          { value: 'on', label: say('lots.coverOn') },
-          { value: 'off', label: say('lots.coverOff') },
-        ]}
-      />
-      <Choices
-        label={say('lots.turnedIt')}
-        value={turned}
-        onChange={setTurned}
-        optional
-        options={[
-          { value: 'full', label: say('lots.fullTurn') },
-          { value: 'partial', label: say('lots.partialTurn') },
-        ]}
-      />
+      <FeelChoices l={l} />
+      <WorkChoices l={l} />
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
-        <LitresField label={say('lots.waterGiven')} value={water} onChange={setWater} />
+        <LitresField label={say('lots.waterGiven')} value={l.water} onChange={l.setWater} />
         <Field
           label={say('lots.core')}
           unit={`°${lot.unit}`}
           inputMode="decimal"
-          value={core}
-          onChange={(e) => setCore(e.target.value)}
+          value={l.core}
+          onChange={(e) => l.setCore(e.target.value)}
         />
         <Field
           label={say('lots.air')}
           unit={`°${lot.unit}`}
           inputMode="decimal"
-          value={air}
-          onChange={(e) => setAir(e.target.value)}
+          value={l.air}
+          onChange={(e) => l.setAir(e.target.value)}
         />
       </div>
-      <NoteField value={words} onChange={setWords} />
+      <NoteField value={l.words} onChange={l.setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
         entry={entry}
         label={say('lots.saveLook')}
-        missing={
-          isWrong
-            ? say('lots.typeNumbers')
-            : Object.keys(data).length === 1
-              ? say('lots.sayWhatYouSaw')
-              : null
-        }
-        onKeep={() => entry.save(data)}
+        missing={l.missing}
+        onKeep={() => entry.save({ lot: lot.id, ...l.data })}
       />
     </>
   );

@@ -2,14 +2,13 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
-import { upperFirst } from '@/core/quantity/format';
 import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import type { LotPageView } from '../view';
 import { DecideForm, OutcomeForm, VoidForm } from './DecideForm';
 import { ReportForm, SampleForm } from './LabForms';
 import { LookForm } from './LookForm';
-import { CureForm, MoveLotForm, OutForm, SizeForm } from './MoveForms';
+import { CureForm, MoveLotForm, OutForm, MeasureForm } from './MoveForms';
 import type { LotFormProps, LotRef } from './parts';
 import { Release } from './Release';
 import { ScreenForm } from './ScreenForm';
@@ -28,7 +27,7 @@ function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPa
     case 'look':
       return <LookForm {...props} />;
     case 'size':
-      return <SizeForm {...props} />;
+      return <MeasureForm {...props} />;
     case 'cure':
       return <CureForm {...props} />;
     case 'move':
@@ -261,10 +260,54 @@ function History({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }
   );
 }
 
+/** What the lot is, how much of it there is, and how much of that was never heated. */
+function Heading({ page: { row, decision } }: { page: LotPageView }) {
+  const facts = row.empty
+    ? [row.kind, row.where, say('lots.isEmpty')]
+    : [row.kind, row.where, row.amount, row.age];
+  return (
+    <>
+      <div>
+        <h1>{row.title}</h1>
+        <p className="q mt-1">{facts.filter(Boolean).join(', ')}</p>
+        {!row.empty && (
+          <p className="mt-1 font-semibold">{say('lots.saysUnheated', { share: row.unheated })}</p>
+        )}
+      </div>
+      {decision && decision.questions.length > 0 && (
+        <p role="alert" className="marked font-semibold w-fit" data-testid="in-question">
+          {say('lots.releaseInQuestion', { items: decision.questions.join(', ') })}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Tests, laboratory, where it came from, where it went. */
+const Evidence = ({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) => (
+  <div className="grid md:grid-cols-2 gap-x-10 gap-y-5">
+    <Section title={say('lots.maturityTests')}>
+      <Tests page={page} onAct={onAct} />
+    </Section>
+    <Section title={say('lots.laboratory')}>
+      <Lab page={page} onAct={onAct} />
+    </Section>
+    {page.sources.length > 0 && (
+      <Section title={say('lots.whatIsInIt')}>
+        <Came page={page} />
+      </Section>
+    )}
+    {page.outs.length > 0 && (
+      <Section title={say('lots.whereItWent')}>
+        <Went page={page} onAct={onAct} />
+      </Section>
+    )}
+  </div>
+);
+
 /** One lot: what it asks for, what is in it, its tests, what it may be used for, where it went. */
 export function LotScreen({ page, lot }: { page: LotPageView; lot: LotRef }) {
   const [act, setAct] = useState<Act | null>(null);
-  const { row } = page;
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[1080px] flex flex-col gap-4">
       <p>
@@ -272,54 +315,17 @@ export function LotScreen({ page, lot }: { page: LotPageView; lot: LotRef }) {
           {say('lots.title')}
         </Link>
       </p>
-      <div>
-        <h1>{row.title}</h1>
-        <p className="q mt-1">
-          {[
-            row.kind,
-            row.where,
-            row.empty ? say('lots.isEmpty') : row.amount,
-            row.empty ? '' : row.age,
-          ]
-            .filter(Boolean)
-            .join(', ')}
-        </p>
-        {!row.empty && (
-          <p className="mt-1 font-semibold">{say('lots.saysUnheated', { share: row.unheated })}</p>
-        )}
-      </div>
-      {page.decision && page.decision.questions.length > 0 && (
-        <p role="alert" className="marked font-semibold w-fit" data-testid="in-question">
-          {say('lots.releaseInQuestion', { items: page.decision.questions.join(', ') })}
-        </p>
-      )}
+      <Heading page={page} />
       <Due page={page} onAct={setAct} />
       <Acts page={page} onAct={setAct} />
       <Release page={page} />
-      <div className="grid md:grid-cols-2 gap-x-10 gap-y-5">
-        <Section title={say('lots.maturityTests')}>
-          <Tests page={page} onAct={setAct} />
-        </Section>
-        <Section title={say('lots.laboratory')}>
-          <Lab page={page} onAct={setAct} />
-        </Section>
-        {page.sources.length > 0 && (
-          <Section title={say('lots.whatIsInIt')}>
-            <Came page={page} />
-          </Section>
-        )}
-        {page.outs.length > 0 && (
-          <Section title={say('lots.whereItWent')}>
-            <Went page={page} onAct={setAct} />
-          </Section>
-        )}
-      </div>
+      <Evidence page={page} onAct={setAct} />
       <History page={page} onAct={setAct} />
       {act && (
         <Sheet
           open
           onOpenChange={(open) => !open && setAct(null)}
-          title={upperFirst(say('lots.act', { what: act.what }))}
+          title={say('lots.act', { what: act.what })}
         >
           <DraftScope name={`lot ${page.id} ${act.what} ${'of' in act ? act.of : ''}`}>
             <ActForm act={act} page={page} lot={lot} onDone={() => setAct(null)} />

@@ -15,7 +15,7 @@ import {
   LitresField,
   NoteField,
   refOf,
-  TargetFields,
+  LotTargetFields,
   useHowMuch,
   useLotEntry,
   useTarget,
@@ -42,7 +42,7 @@ export function CureForm({ lot, onDone }: LotFormProps) {
       <p className="caution">
         {CAUTION.steam} {CAUTION.lift}
       </p>
-      <TargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
+      <LotTargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
       <JoinHint isNew={target.isNew} />
       <HowMuch much={much} label={say('lots.howMuchOfBatch')} />
       {much.how === 'all' && <p className="hint">{say('lots.batchEndsThere')}</p>}
@@ -66,7 +66,7 @@ export function MoveLotForm({ lot, onDone }: LotFormProps) {
   const [words, setWords] = useTyped('words', '');
   return (
     <>
-      <TargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
+      <LotTargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
       <JoinHint isNew={target.isNew} />
       <HowMuch much={much} label={say('lots.howMuchOfLot')} />
       <NoteField value={words} onChange={setWords} />
@@ -86,7 +86,7 @@ export function MoveLotForm({ lot, onDone }: LotFormProps) {
 }
 
 /** How much of a lot there is, measured: what was lost since shrinks all its parts alike. */
-export function SizeForm({ lot, onDone }: LotFormProps) {
+export function MeasureForm({ lot, onDone }: LotFormProps) {
   const entry = useLotEntry('lot-size', lot, onDone);
   const [litres, setLitres] = useTyped(
     'litres',
@@ -167,31 +167,25 @@ function BedFields({ bed }: { bed: ReturnType<typeof useBed> }) {
   );
 }
 
-/** Something leaves the lot for good: onto a bed, to a buyer, to a partner, away. */
-export function OutForm({ lot, onDone }: LotFormProps) {
-  const entry = useLotEntry('lot-out', lot, onDone);
+/** What is typed of something that leaves, what it asks for, and what would be saved. */
+function useOut() {
   const [way, setWay] = useTyped<OutWay | ''>('way', '');
   const [party, setParty] = useTyped('party', '');
   const [price, setPrice] = useTyped('price', '');
   const [words, setWords] = useTyped('words', '');
   const much = useHowMuch('part');
   const bed = useBed();
-  const amount =
-    bed.litres !== null && way === 'bed' && much.litres === ''
-      ? { all: false, litres: bed.litres }
-      : much.data;
+  const isByBed = way === 'bed' && bed.litres !== null && much.litres === '';
+  const amount = isByBed ? { all: false, litres: bed.litres } : much.data;
   const money = typed(price);
   const needsParty = way === 'sold' || way === 'shared' || way === 'given';
-  const missing =
-    way === ''
-      ? say('lots.sayWhere')
-      : way === 'bed' && !bed.bed
-        ? say('lots.nameTheBed')
-        : needsParty && party.trim() === ''
-          ? say('lots.nameTheParty')
-          : (much.problem ?? (amount ? null : say('lots.sayHowMuch')));
+  const missing = (): string | null => {
+    if (way === '') return say('lots.sayWhere');
+    if (way === 'bed' && !bed.bed) return say('lots.nameTheBed');
+    if (needsParty && party.trim() === '') return say('lots.nameTheParty');
+    return much.problem ?? (amount ? null : say('lots.sayHowMuch'));
+  };
   const data = {
-    lot: lot.id,
     how: way,
     ...amount,
     ...(way === 'bed' && bed.bed ? { bed: bed.bed } : {}),
@@ -199,45 +193,55 @@ export function OutForm({ lot, onDone }: LotFormProps) {
     ...(way === 'sold' && typeof money === 'number' ? { price: money } : {}),
     ...wordsIn(words),
   };
+  return {
+    ...{ way, setWay, party, setParty, price, setPrice, words, setWords },
+    ...{ much, bed, needsParty, data, missing: missing() },
+  };
+}
+
+/** Something leaves the lot for good: onto a bed, to a buyer, to a partner, away. */
+export function OutForm({ lot, onDone }: LotFormProps) {
+  const entry = useLotEntry('lot-out', lot, onDone);
+  const o = useOut();
   return (
     <>
       <Choices
         label={say('lots.whereTo')}
-        value={way}
-        onChange={setWay}
+        value={o.way}
+        onChange={o.setWay}
         columns={3}
         options={OUT_WAYS.map((value) => ({ value, label: say('lots.wayOut', { how: value }) }))}
       />
-      {way === 'bed' && <BedFields bed={bed} />}
-      {way === 'bed' && bed.litres !== null && (
+      {o.way === 'bed' && <BedFields bed={o.bed} />}
+      {o.way === 'bed' && o.bed.litres !== null && (
         <p className="hint" data-testid="bed-litres">
-          {say('lots.bedTakes', { litres: bed.litres })}
+          {say('lots.bedTakes', { litres: o.bed.litres })}
         </p>
       )}
-      {needsParty && (
+      {o.needsParty && (
         <Field
           label={say('lots.toWhom')}
-          value={party}
+          value={o.party}
           maxLength={60}
-          onChange={(e) => setParty(e.target.value)}
+          onChange={(e) => o.setParty(e.target.value)}
         />
       )}
-      {way === 'sold' && (
+      {o.way === 'sold' && (
         <Field
           label={say('lots.price')}
           inputMode="decimal"
-          value={price}
-          onChange={(e) => setPrice(e.target.value)}
+          value={o.price}
+          onChange={(e) => o.setPrice(e.target.value)}
         />
       )}
-      <HowMuch much={much} label={say('lots.howMuchOfLot')} />
-      <NoteField value={words} onChange={setWords} />
+      <HowMuch much={o.much} label={say('lots.howMuchOfLot')} />
+      <NoteField value={o.words} onChange={o.setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
         entry={entry}
         label={say('lots.saveOut')}
-        missing={missing}
-        onKeep={() => entry.save(data)}
+        missing={o.missing}
+        onKeep={() => entry.save({ lot: lot.id, ...o.data })}
       />
     </>
   );

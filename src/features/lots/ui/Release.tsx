@@ -3,7 +3,8 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { upperFirst } from '@/core/quantity/format';
 import { CAUTION } from '@/core/words/caution';
-import type { LotPageView, UseView } from '../view';
+import type { UseView } from '../release-view';
+import type { LotPageView } from '../view';
 import { RawRoute } from './RawRoute';
 
 /** A mark beside each word: colour alone carries nothing. */

@@ -13,7 +13,7 @@ import {
   LitresField,
   NoteField,
   refOf,
-  TargetFields,
+  LotTargetFields,
   useHowMuch,
   useLotEntry,
   useTarget,
@@ -67,92 +67,72 @@ export function ScreenForm({ lot, onDone }: LotFormProps) {
   );
 }
 
-/** Everything of a run but what went in. */
-function useRun(lot: LotFormProps['lot']) {
-  const [wetness, setWetness] = useTyped<(typeof WETNESS)[number] | ''>('wetness', '');
-  const [mesh, setMesh] = useTyped('mesh', '');
+const lotsOfKind = (lot: LotFormProps['lot'], kind: 'fines' | 'overs') =>
+  lot.targets.filter((t) => t.kind === kind && t.id !== lot.id);
+/** One output of a run: where it goes, and how much. */
+const outputOf = (to: ReturnType<typeof useTarget>, litres: number | null | undefined) =>
+  to.data
+    ? [
+        {
+          lot: to.data.to,
+          ...('begin' in to.data ? { begin: to.data.begin } : {}),
+          ...(litres ? { litres } : {}),
+        },
+      ]
+    : [];
+
+/** What a run gave, as it is typed. */
+function useOutputs(lot: LotFormProps['lot']) {
   const [fines, setFines] = useTyped('fines', '');
   const [overs, setOvers] = useTyped('overs', '');
   const [rejects, setRejects] = useTyped('rejects', '');
-  const [hours, setHours] = useTyped('hours', '');
-  const [people, setPeople] = useTyped('people', '');
-  const [words, setWords] = useTyped('words', '');
-  const of = (kind: 'fines' | 'overs') =>
-    lot.targets.filter((t) => t.kind === kind && t.id !== lot.id);
-  const finesTo = useTarget('fines', { targets: of('fines') }, 'fines-to');
-  const oversTo = useTarget('overs', { targets: of('overs') }, 'overs-to');
-  const [meshMm, finesL, oversL, rejectsL] = [
-    typedQuantity('mm', mesh),
-    typedQuantity('litres', fines),
-    typedQuantity('litres', overs),
-    typedQuantity('litres', rejects),
-  ];
-  const [hoursN, peopleN] = [typed(hours), typed(people)];
-  const isWrong = [meshMm, finesL, oversL, rejectsL, hoursN, peopleN].includes(null);
-  const output = (to: ReturnType<typeof useTarget>, litres: number | null | undefined) =>
-    to.data
-      ? [
-          {
-            lot: to.data.to,
-            ...('begin' in to.data ? { begin: to.data.begin } : {}),
-            ...(litres ? { litres } : {}),
-          },
-        ]
-      : [];
-  const litresOut = finesL && oversL ? finesL + oversL + (rejectsL ?? 0) : null;
-  const data = {
-    meshMm,
-    wetness,
-    outputs: [...output(finesTo, finesL), ...output(oversTo, oversL)],
-    ...(rejectsL ? { rejectsL } : {}),
-    ...(hoursN ? { hours: hoursN } : {}),
-    ...(peopleN ? { people: Math.round(peopleN) } : {}),
-    ...wordsIn(words),
-  };
-  const missing =
-    wetness === ''
-      ? say('lots.sayHowWet')
-      : isWrong
-        ? say('lots.typeNumbers')
-        : !meshMm
-          ? say('lots.typeMesh')
-          : !finesTo.data
-            ? say('lots.giveFinesACode')
-            : oversL && !oversTo.data
-              ? say('lots.giveOversACode')
-              : null;
+  const finesTo = useTarget('fines', { targets: lotsOfKind(lot, 'fines') }, 'fines-to');
+  const oversTo = useTarget('overs', { targets: lotsOfKind(lot, 'overs') }, 'overs-to');
+  const [finesL, oversL, rejectsL] = [fines, overs, rejects].map((t) => typedQuantity('litres', t));
+  const missing = !finesTo.data
+    ? say('lots.giveFinesACode')
+    : oversL && !oversTo.data
+      ? say('lots.giveOversACode')
+      : null;
   return {
-    ...{
-      wetness,
-      setWetness,
-      mesh,
-      setMesh,
-      fines,
-      setFines,
-      overs,
-      setOvers,
-      rejects,
-      setRejects,
-    },
-    ...{
-      hours,
-      setHours,
-      people,
-      setPeople,
-      words,
-      setWords,
-      finesTo,
-      oversTo,
-      litresOut,
-      data,
-      missing,
+    ...{ fines, setFines, overs, setOvers, rejects, setRejects, finesTo, oversTo, missing },
+    isWrong: [finesL, oversL, rejectsL].includes(null),
+    litresOut: finesL && oversL ? finesL + oversL + (rejectsL ?? 0) : null,
+    data: {
+      outputs: [...outputOf(finesTo, finesL), ...outputOf(oversTo, oversL)],
+      ...(rejectsL ? { rejectsL } : {}),
     },
   };
 }
 
+/** Everything of a run but what went in. */
+function useRun(lot: LotFormProps['lot']) {
+  const [wetness, setWetness] = useTyped<(typeof WETNESS)[number] | ''>('wetness', '');
+  const [mesh, setMesh] = useTyped('mesh', '');
+  const [hours, setHours] = useTyped('hours', '');
+  const [people, setPeople] = useTyped('people', '');
+  const [words, setWords] = useTyped('words', '');
+  const out = useOutputs(lot);
+  const [meshMm, hoursN, peopleN] = [typedQuantity('mm', mesh), typed(hours), typed(people)];
+  const missing = (): string | null => {
+    if (wetness === '') return say('lots.sayHowWet');
+    if (out.isWrong || [meshMm, hoursN, peopleN].includes(null)) return say('lots.typeNumbers');
+    return meshMm ? out.missing : say('lots.typeMesh');
+  };
+  const data = {
+    ...{ meshMm, wetness, ...out.data },
+    ...(hoursN ? { hours: hoursN } : {}),
+    ...(peopleN ? { people: Math.round(peopleN) } : {}),
+    ...wordsIn(words),
+  };
+  return {
+    ...{ wetness, setWetness, mesh, setMesh, hours, setHours, people, setPeople, words, setWords },
+    ...{ out, litresOut: out.litresOut, data, missing: missing() },
+  };
+}
+
 function RunFields({ run, lot }: { run: ReturnType<typeof useRun>; lot: LotFormProps['lot'] }) {
-  const targets = (kind: 'fines' | 'overs') =>
-    lot.targets.filter((t) => t.kind === kind && t.id !== lot.id);
+  const { out } = run;
   return (
     <>
       <Field
@@ -163,12 +143,20 @@ function RunFields({ run, lot }: { run: ReturnType<typeof useRun>; lot: LotFormP
         onChange={(e) => run.setMesh(e.target.value)}
         hint={say('lots.usualMesh')}
       />
-      <TargetFields target={run.finesTo} targets={targets('fines')} label={say('lots.finesInto')} />
-      <LitresField label={say('lots.finesOut')} value={run.fines} onChange={run.setFines} />
-      <TargetFields target={run.oversTo} targets={targets('overs')} label={say('lots.oversInto')} />
-      <LitresField label={say('lots.oversOut')} value={run.overs} onChange={run.setOvers} />
+      <LotTargetFields
+        target={out.finesTo}
+        targets={lotsOfKind(lot, 'fines')}
+        label={say('lots.finesInto')}
+      />
+      <LitresField label={say('lots.finesOut')} value={out.fines} onChange={out.setFines} />
+      <LotTargetFields
+        target={out.oversTo}
+        targets={lotsOfKind(lot, 'overs')}
+        label={say('lots.oversInto')}
+      />
+      <LitresField label={say('lots.oversOut')} value={out.overs} onChange={out.setOvers} />
       <div className="grid grid-cols-3 gap-3">
-        <LitresField label={say('lots.rejects')} value={run.rejects} onChange={run.setRejects} />
+        <LitresField label={say('lots.rejects')} value={out.rejects} onChange={out.setRejects} />
         <Field
           label={say('lots.hours')}
           unit="h"

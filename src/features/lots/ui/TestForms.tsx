@@ -1,18 +1,18 @@
 'use client';
 import { say } from '@/messages/say';
-import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import { signOf } from '@/core/quantity/typed-quantity';
 import { typed } from '@/core/quantity/typed-number';
 import { SMELLS, SQUEEZES } from '@/core/log/entry';
 import { RECOGNISABLE, TEST_KINDS, type TestKind } from '@/core/log/test-shapes';
 import { nameOfTest } from '@/core/lots/words';
 import { CAUTION } from '@/core/words/caution';
-import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
+import { SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
-import type { TestView } from '../view';
+import type { TestView } from '../test-view';
 import { NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
 import { emptyValues, readValues, shownVolume, valuesMissing, type TestDraft } from '../test-draft';
 
@@ -159,7 +159,7 @@ const SmellChoice = ({ draft, set }: Omit<Fields, 'unit'>) => (
   <Choices
     label={say('lots.smell')}
     value={draft.smell}
-    onChange={(smell) => set({ ...draft, smell: smell as Smell | '' })}
+    onChange={(smell) => set({ ...draft, smell: smell })}
     columns={4}
     options={SMELLS.map((value) => ({ value, label: SMELL_WORDS[value] }))}
   />
@@ -168,7 +168,7 @@ const SqueezeChoice = ({ draft, set }: Omit<Fields, 'unit'>) => (
   <Choices
     label={say('lots.squeeze')}
     value={draft.squeeze}
-    onChange={(squeeze) => set({ ...draft, squeeze: squeeze as Squeeze | '' })}
+    onChange={(squeeze) => set({ ...draft, squeeze: squeeze })}
     columns={4}
     options={SQUEEZES.map((value) => ({
       value,

@@ -4,9 +4,12 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { submitOrQueue } from '@/outbox/keep';
 import { v7 } from 'uuid';
-import { Problems } from '@/ui/Field';
-import { useSubmit } from '@/ui/useSubmit';
+import type { EntryForm } from '@/entry/input';
+import { Field, Problems } from '@/ui/Field';
+import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
+import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { OriginView, TraceChoices, TraceRow, TraceView } from '../trace-view';
+import type { FlowDrawing } from '../flow-drawing';
 import { FlowChart } from './FlowChart';
 
 /** Rows as a table that is heard as well as seen. */
@@ -66,61 +69,58 @@ function Rows({ rows, title, note }: { rows: readonly TraceRow[]; title: string;
   );
 }
 
+type RecallOf = {
+  readonly ids: readonly string[];
+  readonly view: TraceView;
+  readonly by: string;
+  /** When the question was asked, ms. */ readonly askedAt: number;
+  /** The decision that stands of each lot. */
+  readonly holds: Readonly<Record<string, string | null>>;
+};
+
+/** The recall, real or rehearsed, with how long its answer took. */
+const recallForm = (
+  { ids, view, by, askedAt }: RecallOf,
+  id: string,
+  rehearsal: boolean,
+): EntryForm => ({
+  ...{ id, batch: null, kind: 'recall', at: null, by },
+  data: {
+    ...{ lots: ids, rehearsal, outs: view.out.length, reason: view.title },
+    ...{ taggedL: view.recall.cameIn, hereL: view.recall.isHere, outL: view.recall.wentOut },
+    tookS: Math.max(0, Math.round((Date.now() - askedAt) / 1000)),
+  },
+});
+/** A hold on one lot that a recall asks for. */
+const holdForm = ({ view, by, holds }: RecallOf, recall: string, lot: string): EntryForm => ({
+  ...{ id: v7(), batch: null, kind: 'lot-decision', at: null, by },
+  data: {
+    ...{ lot, decision: 'hold', uses: [], reasons: [], recall, from: holds[lot] ?? null },
+    words: say('lots.heldByRecall', { title: view.title }),
+  },
+});
+
+/** Writes a recall down; a real one puts all that is here on hold. */
+async function logRecall(of: RecallOf, id: string, rehearsal: boolean): Promise<SubmitResult> {
+  const answer = await submitOrQueue(recallForm(of, id, rehearsal), say('lots.recalled'));
+  if (!answer.ok || rehearsal) return answer;
+  for (const row of of.view.here) {
+    const held = await submitOrQueue(holdForm(of, id, row.id), row.name);
+    if (!held.ok) return held;
+  }
+  return answer;
+}
+
 /** What a recall leads to: holds on all that is here, and the recall itself in the log, real or rehearsed. */
-function RecallActs({
-  ids,
-  view,
-  by,
-  askedAt,
-  holds,
-}: {
-  ids: readonly string[];
-  view: TraceView;
-  by: string;
-  askedAt: number;
-  holds: Readonly<Record<string, string | null>>;
-}) {
-  const kept = useSubmit(by);
+function RecallActs(of: RecallOf) {
+  const kept = useSubmit(of.by);
   const [done, setDone] = useState<'recall' | 'rehearsal' | null>(null);
-  const log = async (rehearsal: boolean) => {
-    const { cameIn, isHere, wentOut } = view.recall;
-    const answer = await submitOrQueue(
-      {
-        id: kept.id,
-        batch: null,
-        kind: 'recall',
-        at: null,
-        by: kept.by,
-        data: {
-          ...{ lots: ids, rehearsal, taggedL: cameIn, hereL: isHere, outL: wentOut },
-          outs: view.out.length,
-          tookS: Math.max(0, Math.round((Date.now() - askedAt) / 1000)),
-          reason: view.title,
-        },
-      },
-      say('lots.recalled'),
+  const { view } = of;
+  const log = (rehearsal: boolean): void =>
+    kept.keep(
+      () => logRecall({ ...of, by: kept.by }, kept.id, rehearsal),
+      () => setDone(rehearsal ? 'rehearsal' : 'recall'),
     );
-    if (!answer.ok || rehearsal) return answer;
-    for (const row of view.here) {
-      const held = await submitOrQueue(
-        {
-          id: v7(),
-          batch: null,
-          kind: 'lot-decision',
-          at: null,
-          by: kept.by,
-          data: {
-            ...{ lot: row.id, decision: 'hold', uses: [], reasons: [], recall: kept.id },
-            from: holds[row.id] ?? null,
-            words: say('lots.heldByRecall', { title: view.title }),
-          },
-        },
-        row.name,
-      );
-      if (!held.ok) return held;
-    }
-    return answer;
-  };
   if (done)
     return (
       <p role="status" className="font-semibold">
@@ -130,33 +130,28 @@ function RecallActs({
   return (
     <div className="flex flex-col gap-2 print:hidden">
       <Problems list={kept.problems} />
+      <Field
+        label={say('lots.who')}
+        value={kept.by}
+        maxLength={60}
+        autoComplete="name"
+        onChange={(e) => kept.setBy(e.target.value)}
+      />
       <p className="flex flex-wrap gap-2">
-        <button
-          type="button"
+        <SaveButton
           className="btn key !min-h-glove"
-          disabled={kept.busy || view.here.length === 0}
-          onClick={() =>
-            kept.keep(
-              () => log(false),
-              () => setDone('recall'),
-            )
-          }
-        >
-          {say('lots.holdAll', { n: view.here.length })}
-        </button>
-        <button
-          type="button"
+          label={say('lots.holdAll', { n: view.here.length })}
+          busy={kept.busy}
+          missing={view.here.length === 0 ? say('lots.nothingToHold') : whoIsMissing(kept.by)}
+          onSave={() => log(false)}
+        />
+        <SaveButton
           className="btn !min-h-glove"
-          disabled={kept.busy}
-          onClick={() =>
-            kept.keep(
-              () => log(true),
-              () => setDone('rehearsal'),
-            )
-          }
-        >
-          {say('lots.logRehearsal')}
-        </button>
+          label={say('lots.logRehearsal')}
+          busy={kept.busy}
+          missing={whoIsMissing(kept.by)}
+          onSave={() => log(true)}
+        />
       </p>
     </div>
   );
@@ -165,6 +160,7 @@ function RecallActs({
 /** Where it went: still here, already out in the order of calling, lost; the drawing, and what may be done about it. */
 export function WentTo({
   view,
+  drawing,
   ids,
   by,
   askedAt,
@@ -172,6 +168,7 @@ export function WentTo({
   csvHref,
 }: {
   view: TraceView;
+  drawing: FlowDrawing;
   ids: readonly string[];
   by: string;
   askedAt: number;
@@ -198,14 +195,14 @@ export function WentTo({
           {say('lots.print')}
         </button>
       </p>
-      <FlowChart drawing={view.drawing} label={say('lots.chartOf', { title: view.title })} />
+      <FlowChart drawing={drawing} label={say('lots.chartOf', { title: view.title })} />
       <p className="hint">{say('lots.sharesByVolume')}</p>
     </div>
   );
 }
 
 /** Where it came from: loads and batches with their shares. */
-export function CameFrom({ view }: { view: OriginView }) {
+export function CameFrom({ view, drawing }: { view: OriginView; drawing: FlowDrawing }) {
   return (
     <div className="flex flex-col gap-3" data-testid="came-from">
       <h2>{say('lots.whereFrom', { title: view.title })}</h2>
@@ -235,7 +232,7 @@ export function CameFrom({ view }: { view: OriginView }) {
           ))}
         </tbody>
       </table>
-      <FlowChart drawing={view.drawing} label={say('lots.chartOf', { title: view.title })} />
+      <FlowChart drawing={drawing} label={say('lots.chartOf', { title: view.title })} />
       <p className="hint">{say('lots.sharesByVolume')}</p>
     </div>
   );

@@ -131,7 +131,7 @@ export function useTarget(kind: LotKindOfLog, lot: Pick<LotRef, 'targets'>, fiel
     : { to };
   return { to, setTo, code, setCode, where, setWhere, isNew, data };
 }
-export function TargetFields({
+export function LotTargetFields({
   target,
   targets,
   label,

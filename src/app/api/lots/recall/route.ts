@@ -1,2 +1,2 @@
-export { answerRecallCsv as GET } from '@/features/lots/server/recall-csv';
+export { answerRecallCsv as GET } from '@/features/lots/server/pages/recall-csv';
 export const dynamic = 'force-dynamic';

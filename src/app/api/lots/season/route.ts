@@ -1,2 +1,2 @@
-export { answerSeasonCsv as GET } from '@/features/lots/server/season';
+export { answerSeasonCsv as GET } from '@/features/lots/server/pages/season-csv';
 export const dynamic = 'force-dynamic';

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
 import { notFound } from 'next/navigation';
 import { whenText } from '@/core/quantity/format';
-import { nameOfMatter } from '../../view';
+import { nameOfMatter } from '../../matter';
 import { Custody } from '../../ui/Custody';
 import { lotsGiven } from '../queries';
 import { PageShell } from '@/features/frame/server/PageShell';

@@ -2,6 +2,7 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { originView, traceChoices, traceView } from '../../trace-view';
 import { CameFrom, TraceForm, WentTo } from '../../ui/Trace';
+import { layOutFlows } from '../lay-out-flows';
 import { lotsGiven } from '../queries';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
@@ -14,9 +15,11 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
   const known = new Set(given.book.site.lots.map((l) => l.id));
   const from = [asked.from ?? []].flat().filter((id) => known.has(id));
   const of = asked.of !== undefined && known.has(asked.of) ? asked.of : null;
+  const origin = of === null ? null : originView(given, of);
+  const went = from.length === 0 ? null : traceView(given, from, 0);
   const holds = Object.fromEntries(given.state.decisions.map((d) => [d.data.lot, d.id as string]));
   return (
-    <PageShell s={s} place="lots">
+    <PageShell s={s} place="trace">
       <div className="px-5 max-sm:px-4 py-5 flex flex-col gap-5">
         <p className="print:hidden">
           <Link prefetch={false} className="link" href="/lots">
@@ -24,10 +27,11 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
           </Link>
         </p>
         <h1>{say('lots.traceOrRecall')}</h1>
-        {of !== null && <CameFrom view={originView(given, of)} />}
-        {from.length > 0 && (
+        {origin && <CameFrom view={origin} drawing={layOutFlows(origin.graph)} />}
+        {went && (
           <WentTo
-            view={traceView(given, from, 0)}
+            view={went}
+            drawing={layOutFlows(went.graph)}
             ids={from}
             by={s.prefs.by}
             askedAt={s.now}

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
-import Papa from 'papaparse';
-import { traceView, type TraceRow } from '../trace-view';
-import { lotsGiven } from './queries';
+import { answerCsv } from '../csv';
+import { traceView, type TraceRow } from '../../trace-view';
+import { lotsGiven } from '../queries';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 /** The lists of a recall as a table. */
@@ -28,10 +28,5 @@ export async function answerRecallCsv(request: Request): Promise<Response> {
     ...view.out.map(line(say('lots.alreadyOut'))),
     ...view.lost.map(line(say('lots.lostOrDiscarded'))),
   ];
-  return new Response(Papa.unparse(rows, { escapeFormulae: true }), {
-    headers: {
-      'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': 'attachment; filename="recall.csv"',
-    },
-  });
+  return answerCsv(rows, 'recall');
 }

@@ -1,0 +1,28 @@
+import { say } from '@/messages/say';
+import type { LotBook } from '@/core/lots/book';
+import type { LotsState } from '@/core/lots/fold';
+import type { Entry } from '@/core/log/entry';
+import type { StoreState } from '@/core/mix/store';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import type { Locale } from '@/core/words/note';
+
+/** What the pages of lots are made from, and what matter is called on them. */
+
+export type LotsGiven = {
+  readonly entries: readonly Entry[];
+  readonly state: LotsState;
+  readonly book: LotBook;
+  readonly store: StoreState;
+  readonly board: readonly BatchSnapshot[];
+  readonly locale: Locale;
+};
+
+/** What a load, a batch or a lot is called. */
+export function nameOfMatter({ state, store, board }: LotsGiven, id: string): string {
+  const lot = state.lots.get(id);
+  if (lot) return lot.name ? `${lot.code}, ${lot.name}` : lot.code;
+  const batch = board.find((b) => (b.id as string) === id);
+  if (batch) return batch.name ?? batch.code;
+  const load = store.loads.find((l) => (l.id as string) === id);
+  return load ? (load.load.what ?? load.material.name) : say('lots.unlisted');
+}
