@@ -1,5 +1,6 @@
 import type { Part } from '@/core/log/store-shapes';
 import type { HeapModel } from './heat';
+import { MOVED_TO_CURE_DAYS } from './lots';
 
 export type DemoEvent = { readonly hour: number } & (
   | { readonly kind: 'turn'; readonly full: boolean; readonly by: string }
@@ -40,6 +41,8 @@ export type DemoHeap = {
   readonly ageH: number;
   readonly model: HeapModel | null;
   readonly events: readonly DemoEvent[];
+  /** No round later than so many hours after building: it was moved. */
+  readonly readTo?: number;
   /** Nobody has read it since so long ago that its run is about to be lost. */
   readonly almostLost?: true;
   /** No round after this many hours before now. */
@@ -65,7 +68,10 @@ const EGRET = [d(8), d(10.5), d(14)];
 const FINCH = [d(4), d(7.1)];
 const LAPWING = [d(4), d(7), d(10), d(13), d(16), d(19)];
 
-/** The twelve heaps of Hopyard Corner: each drawing of a mound is among them. */
+const NIGHTJAR = [d(4), d(7), d(10), d(13), d(16), d(19)];
+const OUZEL = [d(4), d(7), d(10), d(13), d(16), d(19)];
+
+/** The twelve heaps of Hopyard Corner: each drawing of a mound is among them; and two that were moved to cure. */
 export const HEAPS: readonly DemoHeap[] = [
   {
     code: 'B',
@@ -281,5 +287,25 @@ export const HEAPS: readonly DemoHeap[] = [
         by: 'Sam',
       },
     ],
+  },
+  {
+    code: 'N',
+    name: 'Nightjar',
+    bay: '2',
+    volumeM3: 4.4,
+    ageH: d(94),
+    readTo: d(MOVED_TO_CURE_DAYS.N) - 5,
+    model: { peakC: 69, wakesAfter: 26, lastsDays: 150, turns: NIGHTJAR, spentFrom: d(21) },
+    events: [moist, ...turns(NIGHTJAR)],
+  },
+  {
+    code: 'O',
+    name: 'Ouzel',
+    bay: '3',
+    volumeM3: 3.2,
+    ageH: d(76),
+    readTo: d(MOVED_TO_CURE_DAYS.O) - 5,
+    model: { peakC: 69, wakesAfter: 24, lastsDays: 150, turns: OUZEL, spentFrom: d(21) },
+    events: [moist, ...turns(OUZEL)],
   },
 ];

@@ -8,6 +8,8 @@ import { localDays, zoneOf } from '@/core/quantity/calendar';
 import { isoOf, MS } from '@/core/quantity/instant';
 import { idAt, newId } from '@/platform/ids';
 import { HEAPS, type DemoEvent, type DemoHeap } from './heaps';
+import { lotEntries } from './lots';
+import { present } from '@/core/quantity/present';
 import { storeEntries } from './store';
 import { airC, atHour, coreCurve, randomOf, type HeapModel } from './heat';
 
@@ -144,7 +146,10 @@ type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 
 /** Round times of a heap between building and now, as instants. */
 function roundTimes(heap: DemoHeap, builtAt: number, now: number): number[] {
-  const last = now - (heap.unreadFor ?? 0.4) * MS.hour;
+  const last = Math.min(
+    now - (heap.unreadFor ?? 0.4) * MS.hour,
+    builtAt + (heap.readTo ?? Infinity) * MS.hour,
+  );
   const daily = localDays(zoneOf(TIME_ZONE), builtAt, now).flatMap((day) =>
     ROUND_CLOCK_H.map((h) => working(day.start + h * MS.hour, now)),
   );
@@ -409,6 +414,9 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
   return laid;
 }
 
+/** The batch that is still being built. */
+const BUILDING = 'K';
+
 /** Empties the database and lays up Hopyard Corner as of now, through the same door that people's entries take. */
 export async function layUpDemo(db: Db, now: number): Promise<Site> {
   await sql`drop schema public cascade`.execute(db);
@@ -432,9 +440,17 @@ export async function layUpDemo(db: Db, now: number): Promise<Site> {
     volumeM3: h.volumeM3,
     building: h.model === null,
   }));
+  const heapOf = (code: string) =>
+    present(
+      stored.find((h) => h.code === code),
+      code,
+    );
   const laid = [
     ...siteEntries(now, airNow),
     ...storeEntries(now, stored, (at) => working(at, now)),
+    ...lotEntries(now, { N: heapOf('N'), O: heapOf('O') }, heapOf(BUILDING).id, (at) =>
+      working(at, now),
+    ),
     ...HEAPS.flatMap((heap, i) => entriesOf(heap, ids[i]!, i, now, airNow)),
   ].sort((a, b) => a.recordedAt - b.recordedAt || a.entry.at - b.entry.at);
   const recordedAt = new Map(laid.map((l) => [l.entry.id, l.recordedAt]));

@@ -64,9 +64,7 @@ function withTimes(values: unknown, at: number): unknown {
   if (values === null || typeof values !== 'object') return values;
   const timed = Object.entries(values as Record<string, unknown>).map(([name, value]) => [
     name,
-    Array.isArray(value)
-      ? (value as readonly object[]).map((item) => ({ at, ...item }))
-      : (value as unknown),
+    Array.isArray(value) ? (value as readonly object[]).map((item) => ({ at, ...item })) : value,
   ]);
   return { turnedAt: at, ...Object.fromEntries(timed) };
 }

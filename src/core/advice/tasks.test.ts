@@ -237,6 +237,7 @@ describe('who does it, and what does not fit', () => {
     advice: null,
     chore: null,
     load: null,
+    lot: null,
     atStakeHours: 0,
     ...more,
   });

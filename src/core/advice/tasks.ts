@@ -1,5 +1,6 @@
 import type { BatchId } from '../log/ids';
 import type { Work } from '../log/shapes';
+import type { LotDue } from '../lots/due';
 import type { LoadDue } from '../mix/stock';
 import { minutesOfClock } from '../quantity/calendar';
 import { MS, type Instant } from '../quantity/instant';
@@ -22,7 +23,7 @@ import {
 export const GROUPS = ['danger', 'losing', 'owed', 'schedule', 'chore'] as const;
 export type Group = (typeof GROUPS)[number];
 export type TaskKind =
-  'hot' | 'read' | 'turn' | 'water' | 'mend' | 'close' | 'chore' | 'probe-check' | 'load';
+  'hot' | 'read' | 'turn' | 'water' | 'mend' | 'close' | 'chore' | 'probe-check' | 'load' | 'lot';
 
 export type HeapCard = {
   readonly id: BatchId;
@@ -40,6 +41,9 @@ export type ChoreFacts = {
   readonly doneAt: Instant | null;
 };
 export type ProbeFacts = { readonly name: string; readonly due: Instant };
+
+/** What a lot asks for, with what it is called and where it lies. */
+export type LotTask = LotDue & { readonly name: string; readonly where: string | null };
 
 export type Task = {
   /** Which task of which heap: orders and the calendar name it by this. */
@@ -64,6 +68,7 @@ export type Task = {
   readonly chore: ChoreFacts | null;
   /** A load of the store that somebody must see to. */
   readonly load: LoadDue | null;
+  /** A lot that cures, is tested or lies in store. */ readonly lot: LotTask | null;
   /** Credit that is lost if it is left, h; 0: none. */
   readonly atStakeHours: number;
 };
@@ -219,6 +224,18 @@ const byOrder = (a: Task, b: Task): number =>
   (a.latest ?? a.due) - (b.latest ?? b.due) ||
   (a.key < b.key ? -1 : 1);
 
+/** A lot to be seen to, as a task of the day. */
+const lotTask = (l: LotTask, now: Instant): Task => ({
+  key: `lot:${l.lot}:${l.code}:${l.test ?? ''}`,
+  kind: 'lot',
+  // A day of a test that goes by unread cannot be made up for.
+  group: l.code === 'read-reheat' ? 'losing' : 'chore',
+  ...{ batch: null, code: null, name: l.name, due: l.due, latest: null, minutes: LOOK_MINUTES },
+  ...{ who: null, order: null, deferred: false, machine: false, atStakeHours: 0 },
+  ...{ advice: null, chore: null, load: null, lot: l },
+  overdue: l.due < now - MS.day,
+});
+
 /** Everything that falls due within two days, in the order in which it is to be done. What was put off stands behind what was not. */
 export function tasksOf(
   heaps: readonly HeapCard[],
@@ -226,10 +243,11 @@ export function tasksOf(
     readonly chores: readonly ChoreFacts[];
     readonly probes: readonly ProbeFacts[];
     readonly loads?: readonly LoadDue[];
+    readonly lots?: readonly LotTask[];
   },
   now: Instant,
 ): Task[] {
-  const none = { machine: false, atStakeHours: 0, load: null };
+  const none = { machine: false, atStakeHours: 0, load: null, lot: null };
   const tasks: Task[] = heaps.flatMap(({ id, code, name, facts, orders }) =>
     draftsOf({ ...facts, now }).map((d): Task => {
       const order = orders.find((o) => o.task === d.kind) ?? null;
@@ -311,6 +329,7 @@ export function tasksOf(
       chore: null,
       load: l,
     });
+  tasks.push(...(site.lots ?? []).map((l) => lotTask(l, now)));
   return tasks
     .filter((t) => t.due - now < SIGHT_MS)
     .sort((a, b) => Number(a.deferred) - Number(b.deferred) || byOrder(a, b));

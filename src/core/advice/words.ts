@@ -1,3 +1,4 @@
+import { dueText } from '../lots/texts';
 import { currentUnits, say } from '../../messages/say';
 import {
   ageText,
@@ -327,6 +328,9 @@ export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   get load() {
     return say('advice.aLoadInStock');
   },
+  get lot() {
+    return say('advice.aLot');
+  },
 };
 
 function loadWords(l: NonNullable<Task['load']>, due: number, { unit }: Locale): AdviceWords {
@@ -396,6 +400,17 @@ export function taskWords(t: Task, locale: Locale): AdviceWords {
       urgent: false,
     };
   if (t.load) return loadWords(t.load, t.due, locale);
+  if (t.lot)
+    return {
+      mark: t.lot.code === 'look' ? 'note' : 'check',
+      act: say('advice.seeToLot', {
+        name: t.lot.name,
+        place: t.lot.where ? `, ${t.lot.where}` : '',
+      }),
+      why: dueText(t.lot),
+      due: t.due,
+      urgent: t.lot.code === 'read-reheat',
+    };
   return {
     mark: 'probe',
     act: say('advice.checkThermometer', { name: t.name }),

@@ -1,5 +1,6 @@
 import { say } from '../../messages/say';
 import type { TestGap } from '../maturity/outcome';
+import type { LotDue } from './due';
 import type { LabLimit, LabResult } from '../release/limits';
 
 /** Sentences about lots that the page, the record and the command share. */
@@ -58,4 +59,12 @@ export function labValueText({ value, unit, basis }: LabResult): string {
     return say('lots.found', { present: value.present ? 'yes' : 'no', unit });
   const on = basis === null ? '' : say('lots.basis', { basis });
   return say('lots.figure', { mark: value.mark ?? '', n: value.n, unit, on });
+}
+
+/** What a lot asks for, as a sentence. */
+export function dueText(d: Pick<LotDue, 'code' | 'day' | 'kind'>): string {
+  if (d.code === 'read-reheat') return say('lots.dueReheat', { day: d.day ?? 1 });
+  return d.code === 'end-test'
+    ? say('lots.dueTest', { kind: d.kind ?? 'other' })
+    : say('lots.due', { code: d.code });
 }

@@ -3,17 +3,15 @@ import type { FlaskClass } from '../maturity/outcome';
 
 /** What each use of compost asks, as data (contract, section 6). Days and counts are common practice. */
 
-const USE_IDS = [
-  'mulch',
-  'beds-before-planting',
-  'growing-beds',
-  'potting-mix',
-  'seed-mix',
-  'bulk-sale',
-  'bag-sale',
-  'given-away',
-] as const;
-export type UseId = (typeof USE_IDS)[number];
+export type UseId =
+  | 'mulch'
+  | 'beds-before-planting'
+  | 'growing-beds'
+  | 'potting-mix'
+  | 'seed-mix'
+  | 'bulk-sale'
+  | 'bag-sale'
+  | 'given-away';
 
 /** What may be asked of a lot. */
 export const RELEASE_ITEMS = [

@@ -90,18 +90,20 @@ function lacksText(lacks: 'time' | 'machine' | 'driver', machineName: string | n
       return say('day.noMachineOperatorToday');
   }
 }
-const hrefOf = ({ kind, batch, name, load }: Task): string =>
-  kind === 'load'
-    ? `/store/${load!.id}`
-    : kind === 'probe-check'
-      ? `/instruments#${encodeURIComponent(name)}`
-      : batch === null
-        ? '/'
-        : kind === 'read'
-          ? `/round#${batch}`
-          : kind === 'hot'
-            ? `/batch/${batch}`
-            : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`;
+const hrefOf = ({ kind, batch, name, load, lot }: Task): string =>
+  lot !== null
+    ? `/lots/${lot.lot}`
+    : kind === 'load'
+      ? `/store/${load!.id}`
+      : kind === 'probe-check'
+        ? `/instruments#${encodeURIComponent(name)}`
+        : batch === null
+          ? '/'
+          : kind === 'read'
+            ? `/round#${batch}`
+            : kind === 'hot'
+              ? `/batch/${batch}`
+              : `/batch/${batch}#${kind === 'close' ? 'close' : kind}`;
 
 /** Tasks of a group that are listed unless all are asked for: nobody does more in a day. */
 const MOST_LISTED = 15;

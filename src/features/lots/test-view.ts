@@ -4,7 +4,7 @@ import { gapText } from '@/core/lots/texts';
 import { nameOfOutcome, nameOfTest } from '@/core/lots/words';
 import { dayText, joinParts } from '@/core/quantity/format';
 import { findUse, USES } from '@/core/release/uses';
-import type { LotsGiven } from './matter';
+import { nameOfMatter, type LotsGiven } from './matter';
 
 /** How a test of maturity is shown. */
 
@@ -20,6 +20,12 @@ export type TestView = {
   readonly stale: boolean;
   readonly isOpen: boolean;
 };
+/** The figure that a test comes to, with one digit behind the point. */
+const figureText = (t: LotTest, figure: number | null): string =>
+  figure === null
+    ? ''
+    : say('lots.testFigure', { kind: t.test.values.kind, figure: Math.round(figure * 10) / 10 });
+
 export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
   const { book, locale } = given;
   const evidence = book.testsFor(lot).find((e) => e.id === t.id);
@@ -32,17 +38,16 @@ export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
     title: nameOfTest(t.test.values.kind),
     outcome: nameOfOutcome(code),
     code,
-    figure:
-      assessed?.figure == null
-        ? ''
-        : say('lots.testFigure', { kind: t.test.values.kind, figure: assessed.figure }),
-    gaps: (assessed?.gaps ?? []).map((g) => gapText(g, code === 'open')),
+    figure: figureText(t, assessed?.figure ?? null),
+    // A test that failed has said what it had to say.
+    gaps: (code === 'fail' ? [] : (assessed?.gaps ?? [])).map((g) => gapText(g, code === 'open')),
     when: joinParts(
+      t.lot !== lot && say('lots.testOf', { lot: nameOfMatter(given, t.lot) }),
       say('lots.testFrom', { at: dayText(locale.timeZone, t.test.startedAt), by: t.by }),
       t.test.endedAt !== null &&
         say('lots.testTo', { at: dayText(locale.timeZone, t.test.endedAt) }),
     ),
     stale: evidence ? !evidence.speaks : true,
-    isOpen: t.test.endedAt === null && code === 'open',
+    isOpen: t.lot === lot && t.test.endedAt === null && code !== 'pass',
   };
 }

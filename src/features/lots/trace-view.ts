@@ -148,15 +148,16 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
         ? say('lots.notKnown')
         : say('lots.percent', { percent: Math.round(recall.accounted * 1000) / 10 }),
     recall,
-    graph: graphOf(
-      given,
-      (f) =>
-        recall.here.some((l) => l.lot === f.to) ||
-        recall.out.some((o) => o.flow === f.id) ||
-        ids.includes(f.to ?? '') ||
-        ids.includes(f.from ?? ''),
-    ),
+    graph: graphOf(given, isBehindOrAhead(given, ids)),
   };
+}
+
+/** Flows out of the lots in question and of all that came of them, and those that filled them. */
+function isBehindOrAhead({ book }: LotsGiven, ids: readonly string[]): (f: Flow) => boolean {
+  const ahead = new Set(ids);
+  for (const lot of ahead)
+    for (const f of book.site.flows) if (f.from === lot && f.to !== null) ahead.add(f.to);
+  return (f) => (f.from !== null && ahead.has(f.from)) || (f.to !== null && ids.includes(f.to));
 }
 
 /** Where a lot came from. */

@@ -1,10 +1,11 @@
+import type { LotTask } from '@/core/advice/tasks';
 import { say } from '@/messages/say';
 import { decisionView, useView, type DecisionView, type UseView } from './release-view';
 import { testView, type TestView } from './test-view';
 import { nameOfMatter, type LotsGiven } from './matter';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
 import { nameOfKind } from '@/core/lots/words';
-import { labValueText } from '@/core/lots/texts';
+import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { tracedShareText } from '@/core/flow/trace-call';
 import { dayText, figureWithUnit, joinParts, whenText } from '@/core/quantity/format';
@@ -35,13 +36,6 @@ function ageText({ book }: LotsGiven, lot: string): string {
   const oldest = oldestAt === null ? days : daysSince(book.now, oldestAt);
   return oldest > days ? say('lots.ages', { days, oldest }) : say('lots.age', { days });
 }
-
-const dueText = (d: LotDue): string =>
-  d.code === 'read-reheat'
-    ? say('lots.dueReheat', { day: d.day ?? 1 })
-    : d.code === 'end-test'
-      ? say('lots.dueTest', { kind: d.kind ?? 'other' })
-      : say('lots.due', { code: d.code });
 
 export type LotRow = {
   readonly id: string;
@@ -96,6 +90,8 @@ export type LotsView = {
   }[];
 };
 
+const hasMet = (b: BatchSnapshot): boolean => b.situation.rules.met.length > 0;
+const isCuring = (b: BatchSnapshot): boolean => b.situation.stage.code === 'curing';
 const isLive = (b: BatchSnapshot): boolean => b.situation.stage.code !== 'ended';
 
 /** All lots of a site: those with something in them, by what they ask for; and those that are empty. */
@@ -109,10 +105,14 @@ export function lotsView(given: LotsGiven): LotsView {
     done: rows.filter((r) => r.empty),
     batches: board
       .filter((b) => isLive(b) && b.builtAt !== null)
+      .sort(
+        (a, b) =>
+          Number(hasMet(b)) - Number(hasMet(a)) || Number(isCuring(b)) - Number(isCuring(a)),
+      )
       .map((b) => ({
         id: b.id,
         name: b.name ?? b.code,
-        says: b.situation.rules.met.length > 0 ? say('lots.metARule') : say('lots.metNoRule'),
+        says: hasMet(b) ? say('lots.metARule') : say('lots.metNoRule'),
       })),
   };
 }
@@ -222,6 +222,7 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
   if (!lot && !board.some((b) => (b.id as string) === id)) return null;
   const due = dueOfLots(state, book);
   const facts = book.factsOf(id);
+  const spoken = new Set(facts.tests.map((t) => t.id));
   const kindOf = (source: string): string =>
     state.lots.has(source)
       ? say('lots.lotKind')
@@ -246,11 +247,11 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
       .filter((d) => d.lot === id && d.due <= book.now)
       .map((d) => ({ text: dueText(d), test: d.test, code: d.code })),
     tests: state.tests
-      .filter((t) => t.lot === id)
+      .filter((t) => spoken.has(t.id))
       .map((t) => testView(given, id, t))
       .reverse(),
     samples: state.samples
-      .filter((s) => s.lot === id)
+      .filter((s) => s.lot === id || book.speaksFor(s.lot, s.at, id))
       .map((s) => ({
         id: s.id,
         title: joinParts(dayText(locale.timeZone, s.at), s.drawn.data.laboratory),
@@ -282,3 +283,11 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
     }))
     .reverse();
 }
+
+/** What lots ask for, for the list of the day. */
+export const lotTasks = (given: LotsGiven): LotTask[] =>
+  dueOfLots(given.state, given.book).map((d) => ({
+    ...d,
+    name: nameOfMatter(given, d.lot),
+    where: given.state.lots.get(d.lot)?.where ?? null,
+  }));

@@ -63,6 +63,8 @@ export const enAdvice = {
   today: 'Today',
   regularTasks: 'Regular tasks',
   thermometerCheck: 'thermometer check',
+  seeToLot: '{name}{place}',
+  aLot: 'a lot after the heat',
   aLoadInStock: 'a load in stock',
   isReadyToUse: '{name} is ready to use',
   itCanUsedFromNow: 'It can be used from now on{place}.',

@@ -157,6 +157,7 @@ export const enBatch = {
   evidence: 'Evidence',
   whatWasDone: 'What was done',
   beyondTheRule: 'Beyond the rule',
+  curingTestsRelease: 'Curing, tests, release',
   typePaperSheet: 'Type in a paper sheet',
   sampleName: 'Robin (sample)',
   sampleSays: 'This batch is made up. Nothing of it is saved: leave this page and it is gone.',

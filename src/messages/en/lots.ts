@@ -59,6 +59,7 @@ export const enLots = {
   metNoRule: 'no rule met yet',
   testFigure:
     '{kind, select, reheat {at most {figure, number, kelvin} over the air} flask {rose {figure, number, kelvin}} germination {germination index {figure, number} %} seedlings {{figure, number} % of plants with damage} sprout {{figure, number} seedlings per liter} other {{figure, number}}}',
+  testOf: 'on {lot}',
   testFrom: 'from {at}, {by}',
   testTo: 'ended {at}',
   stale: 'from before something came in',
@@ -107,7 +108,7 @@ export const enLots = {
   noSuchSample: 'That sample is not in the log. Draw it first.',
   noSuchOut: 'That entry of what went out is not in the log.',
   about: 'curing, tests, screening, release, where it went',
-  title: 'After the heat',
+  title: 'Curing',
   lotTitle: 'Lot',
   note: 'Note',
   typeAmount: 'Type a number above 0.',

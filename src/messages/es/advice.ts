@@ -63,6 +63,8 @@ export const esAdvice = {
   today: 'Hoy',
   regularTasks: 'Tareas regulares',
   thermometerCheck: 'revisión de un termómetro',
+  seeToLot: '{name}{place}',
+  aLot: 'una partida después del calor',
   aLoadInStock: 'una carga en existencia',
   isReadyToUse: '{name} está listo para usar',
   itCanUsedFromNow: 'Se puede usar desde ahora{place}.',

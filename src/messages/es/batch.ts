@@ -156,6 +156,7 @@ export const esBatch = {
   evidence: 'Evidencia',
   whatWasDone: 'Qué se hizo',
   beyondTheRule: 'Más allá de la regla',
+  curingTestsRelease: 'Maduración, pruebas, salida',
   typePaperSheet: 'Pasar una hoja de papel',
   sampleName: 'Petirrojo (ejemplo)',
   sampleSays: 'Este lote es inventado. Nada se guarda: sal de esta página y desaparece.',

@@ -59,6 +59,7 @@ export const esLots = {
   metNoRule: 'aún sin regla cumplida',
   testFigure:
     '{kind, select, reheat {a lo más {figure, number, kelvin} sobre el aire} flask {subió {figure, number, kelvin}} germination {índice de germinación {figure, number} %} seedlings {{figure, number} % de plantas con daño} sprout {{figure, number} plántulas por litro} other {{figure, number}}}',
+  testOf: 'en {lot}',
   testFrom: 'desde {at}, {by}',
   testTo: 'terminó {at}',
   stale: 'de antes de que entrara algo',
@@ -107,7 +108,7 @@ export const esLots = {
   noSuchSample: 'Esa muestra no está en el registro. Tómala primero.',
   noSuchOut: 'Esa salida no está en el registro.',
   about: 'maduración, pruebas, cribado, salida, a dónde fue',
-  title: 'Después del calor',
+  title: 'Maduración',
   lotTitle: 'Partida',
   note: 'Nota',
   typeAmount: 'Escribe un número mayor que 0.',

@@ -288,6 +288,9 @@ export const BatchLinks = ({ id }: { id: string }) => (
       <Link prefetch={false} className="link" href={`/batch/${id}/rules`}>
         {say('batch.rulesPolicyThisBatch')}
       </Link>
+      <Link prefetch={false} className="link" href={`/lots/${id}`}>
+        {say('batch.curingTestsRelease')}
+      </Link>
       <Link prefetch={false} className="link" href={`/batch/${id}/paper`}>
         {say('batch.typePaperSheet')}
       </Link>

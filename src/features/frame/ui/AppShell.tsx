@@ -41,7 +41,7 @@ function PlaceLink({
       prefetch={false}
       href={href}
       aria-current={here ? 'page' : undefined}
-      className={`relative flex items-center px-4 max-sm:px-1 max-sm:flex-auto max-sm:justify-center min-h-[38px] pointer-coarse:min-h-choice max-sm:min-h-choice max-sm:text-small font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${onPhone ? '' : 'max-sm:hidden'} ${wide ? '' : 'sm:hidden'} ${lit}`}
+      className={`relative flex items-center px-3 max-sm:px-1 max-sm:flex-auto max-sm:justify-center min-h-[38px] pointer-coarse:min-h-choice max-sm:min-h-choice max-sm:text-small font-medium focus-visible:outline-soil-text focus-visible:-outline-offset-4 ${onPhone ? '' : 'max-sm:hidden'} ${wide ? '' : 'sm:hidden'} ${lit}`}
     >
       {name}
     </Link>

@@ -2,7 +2,7 @@
 import { say } from '@/messages/say';
 import { line, curveBasis } from 'd3-shape';
 import { useId } from 'react';
-import { figureWithUnit } from '@/core/quantity/format';
+import { figureWithUnit, joinParts } from '@/core/quantity/format';
 import type { FlowBand, FlowDrawing, FlowNode } from '../flow-drawing';
 
 const draw = line<readonly [number, number]>()
@@ -12,6 +12,13 @@ const draw = line<readonly [number, number]>()
 const MOST_LETTERS = 17;
 const shorten = (name: string): string =>
   name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1)}…` : name;
+
+/** What a band says: one text, since a title holds no more. */
+const bandText = ({ litres, raw }: FlowBand): string =>
+  joinParts(
+    litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres),
+    raw && say('lots.partlyUnheated'),
+  );
 
 /** A band: wide by its litres, hatched where some of it was never heated, dashed where its amount is not known. */
 const Band = ({ b, hatch }: { b: FlowBand; hatch: string }) => (
@@ -23,10 +30,7 @@ const Band = ({ b, hatch }: { b: FlowBand; hatch: string }) => (
     strokeWidth={b.width}
     {...(b.litres === null ? { strokeDasharray: '7 5', stroke: 'var(--color-ink)' } : {})}
   >
-    <title>
-      {b.litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', b.litres)}
-      {b.raw ? `, ${say('lots.partlyUnheated')}` : ''}
-    </title>
+    <title>{bandText(b)}</title>
   </path>
 );
 
@@ -42,8 +46,8 @@ const Node = ({ n }: { n: FlowNode }) => (
     />
     <text x={n.w / 2} y={n.h / 2 + 4.5} textAnchor="middle" fontSize="13" fill="var(--color-ink)">
       {shorten(n.name)}
-      <title>{n.name}</title>
     </text>
+    <title>{n.name}</title>
   </g>
 );
 

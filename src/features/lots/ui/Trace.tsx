@@ -121,6 +121,7 @@ function RecallActs(of: RecallOf) {
       () => logRecall({ ...of, by: kept.by }, kept.id, rehearsal),
       () => setDone(rehearsal ? 'rehearsal' : 'recall'),
     );
+  const nobody = whoIsMissing(kept.by);
   if (done)
     return (
       <p role="status" className="font-semibold">
@@ -137,22 +138,23 @@ function RecallActs(of: RecallOf) {
         autoComplete="name"
         onChange={(e) => kept.setBy(e.target.value)}
       />
-      <p className="flex flex-wrap gap-2">
+      <div className="flex flex-wrap gap-2">
         <SaveButton
           className="btn key !min-h-glove"
           label={say('lots.holdAll', { n: view.here.length })}
           busy={kept.busy}
-          missing={view.here.length === 0 ? say('lots.nothingToHold') : whoIsMissing(kept.by)}
+          missing={nobody ?? (view.here.length === 0 ? say('lots.nothingToHold') : null)}
           onSave={() => log(false)}
         />
-        <SaveButton
+        <button
+          type="button"
           className="btn !min-h-glove"
-          label={say('lots.logRehearsal')}
-          busy={kept.busy}
-          missing={whoIsMissing(kept.by)}
-          onSave={() => log(true)}
-        />
-      </p>
+          disabled={kept.busy || nobody !== null}
+          onClick={() => log(true)}
+        >
+          {say('lots.logRehearsal')}
+        </button>
+      </div>
     </div>
   );
 }

@@ -17,6 +17,8 @@ import { speechCode } from '@/messages/speech-code';
 import { loadPageContext, type PageContext } from '@/features/frame/server/queries';
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
+import { lotsGiven } from '@/features/lots/server/queries';
+import { lotTasks } from '@/features/lots/view';
 import { storeDue } from '@/features/store/server/queries';
 import { filterOf, queryOf, type YardFilter } from '../../filter';
 import { yardScreen } from '../../view';
@@ -33,7 +35,11 @@ async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): P
   const { work } = s.siteState;
   const tasks = tasksOf(
     s.board.map(cardOf),
-    { ...roundsOfSite(s.siteState, s.now), loads: await storeDue(s.site.id, s.now) },
+    {
+      ...roundsOfSite(s.siteState, s.now),
+      loads: await storeDue(s.site.id, s.now),
+      lots: lotTasks(await lotsGiven(s)),
+    },
     s.now,
   );
   const day = todayView(

@@ -1,0 +1,323 @@
+import { idOf, entry, load, barrows, NOW } from '../../../tests/support/store';
+import type { Entry } from '../log/entry';
+import { foldStore } from '../mix/store';
+import { MS } from '../quantity/instant';
+import { assessUse, questionsOf, standHeated } from '../release/assess-release';
+import { findUse, USES } from '../release/uses';
+import { harvestAfter } from '../release/raw-route';
+import { recallOf } from '../flow/recall';
+import { LotBook } from './book';
+import { dueOfLots } from './due';
+import { foldLots } from './fold';
+import { seasonTotals } from './season';
+import { flowSiteOf } from './site-flows';
+import { unaccountedOf } from './yield';
+import { litresOnBed } from './bed';
+
+const HAY = load(
+  'hay',
+  { in: 'litres', n: 1200 },
+  { supplier: 'Low meadow', sprayed: 'unknown' },
+  60 * 24,
+);
+const DUNG = load('horse-manure', { in: 'litres', n: 800 }, { supplier: 'Livery' }, 60 * 24);
+const [H, U, C, F, V] = [901, 902, 903, 904, 905].map((i) => idOf(i) as string) as [
+  string,
+  string,
+  string,
+  string,
+  string,
+];
+const opened = (id: string, code: string, hoursAgo: number): Entry =>
+  ({
+    ...entry(
+      'opened',
+      { code, method: 'turned', points: [{ id: 'P1' }], policy: {}, rules: [], ownRules: [] },
+      hoursAgo,
+      id,
+    ),
+    id,
+  }) as unknown as Entry;
+const withId = (id: string, e: Entry): Entry => ({ ...e, id }) as unknown as Entry;
+const lot = (id: string, kind: string, code: string, hoursAgo: number): Entry =>
+  withId(id, entry('lot', { kind, code }, hoursAgo));
+const part = (from: Entry, n: number) => ({
+  material: 'hay',
+  load: from.id,
+  amount: { in: 'litres' as const, n },
+});
+
+/** Two loads into one batch that met its rule; half of it cured, screened, and spread. */
+const SEASON: readonly Entry[] = [
+  HAY,
+  DUNG,
+  opened(H, 'H', 58 * 24),
+  entry('charge', { parts: [part(HAY, 1200), part(DUNG, 800)] }, 57 * 24, H),
+  entry('built', {}, 57 * 24 - 1, H),
+  lot(C, 'curing', 'C1', 30 * 24),
+  entry('cure', { to: C, all: true, litres: 1500 }, 30 * 24, H),
+  entry('ended', { reason: 'curing', lot: C }, 30 * 24 - 0.1, H),
+  lot(F, 'fines', 'F1', 10 * 24),
+  lot(V, 'overs', 'V1', 10 * 24),
+  entry(
+    'screening',
+    {
+      inputs: [{ lot: C, litres: 1000, all: false }],
+      meshMm: 9.5,
+      wetness: 'moist',
+      outputs: [
+        { lot: F, litres: 700 },
+        { lot: V, litres: 250 },
+      ],
+      rejectsL: 10,
+      hours: 2,
+      people: 2,
+    },
+    10 * 24,
+  ),
+  entry(
+    'lot-out',
+    { lot: F, how: 'bed', litres: 300, all: false, bed: { name: 'Squash' } },
+    5 * 24,
+  ),
+  entry(
+    'lot-out',
+    { lot: F, how: 'sold', litres: 100, all: false, party: 'A neighbour', price: 40 },
+    4 * 24,
+  ),
+];
+const PROOF = { lot: H, at: NOW - 35 * 24 * MS.hour, rule: 'us-503-pfrp-turned' };
+function bookOf(entries: readonly Entry[], proofs = [PROOF], now = NOW) {
+  const store = foldStore(entries);
+  const state = foldLots(entries);
+  const site = flowSiteOf(entries, store, proofs);
+  return {
+    store,
+    state,
+    book: new LotBook({ state, site, store, germProofs: proofs, seedProofs: [], leastM3: 1 }, now),
+  };
+}
+
+describe('flows are read off the log', () => {
+  const { book } = bookOf(SEASON);
+  test('a batch, its loads, the lot that it cured in, and what the screen gave', () => {
+    expect(book.of(F).litres).toBe(300);
+    expect(book.of(V).litres).toBe(250);
+    expect(book.of(C).litres).toBe(500);
+    expect(book.isEmpty(H)).toBe(true);
+    expect(book.notes).toEqual([]);
+  });
+  test('all of it was heated, since it met its rule before it was moved', () => {
+    expect(standHeated({ empty: false, ...book.of(F) })).toBe('met');
+    expect(bookOf(SEASON, []).book.of(F).raw).toEqual([1, 1]);
+  });
+  test('and comes from the loads by their litres: 1,200 of 2,000 is 60 %', () => {
+    const shares = Object.fromEntries(book.originOf(F).sources.map((s) => [s.lot, s.share[0]]));
+    expect(shares[HAY.id]).toBeCloseTo(0.6, 9);
+    expect(shares[DUNG.id]).toBeCloseTo(0.4, 9);
+    expect(shares[H]).toBe(1);
+  });
+  test('a supplier calls: his hay is in two lots here and two that went out, and all of it is accounted for', () => {
+    const recall = recallOf(book.site, [HAY.id]);
+    expect(
+      recall.here
+        .filter((l) => l.litres !== 0)
+        .map((l) => l.lot)
+        .sort(),
+    ).toEqual([C, F, V].sort());
+    expect(recall.out.map((o) => o.tagged?.[0])).toEqual(expect.arrayContaining([180, 60]));
+    expect(recall.cameIn).toBe(1200);
+    expect(recall.accounted).toBeCloseTo(1, 9);
+    expect(recallOf(book.site, [HAY.id], 0.7).out).toEqual([]);
+  });
+  test('an amount that nobody measured leaves the sum open, and no entry out', () => {
+    const hidden = SEASON.map((e) =>
+      e.kind === 'cure' ? ({ ...e, data: { to: C, all: false } } as unknown as Entry) : e,
+    );
+    const recall = recallOf(bookOf(hidden).book.site, [HAY.id]);
+    expect(recall.accounted).toBeNull();
+    expect(recall.out).toHaveLength(4);
+  });
+  test('a struck act is no flow', () => {
+    const screening = SEASON.find((e) => e.kind === 'screening')!;
+    const struck = [...SEASON, entry('correction', { target: screening.id, reason: 'twice' }, 1)];
+    expect(bookOf(struck).book.of(C).litres).toBe(1500);
+  });
+});
+
+describe('ages: the last that came in counts', () => {
+  test('moved 30 days ago; what is screened keeps the age of the pile', () => {
+    const { book } = bookOf(SEASON);
+    const days = (id: string) => (NOW - book.ageOf(id).youngestAt!) / MS.day;
+    expect(days(C)).toBeCloseTo(30, 6);
+    expect(days(F)).toBeCloseTo(30, 6);
+  });
+  test('a second batch makes it as young as that one, and as unheated as its share', () => {
+    const more = [
+      ...SEASON,
+      opened(U, 'U', 20 * 24),
+      entry('addition', { raw: true, what: 'green stuff', litres: 500 }, 19 * 24, U),
+      entry('cure', { to: C, all: true, litres: 500 }, 2 * 24, U),
+    ];
+    const { book } = bookOf(more);
+    expect((NOW - book.ageOf(C).youngestAt!) / MS.day).toBeCloseTo(2, 6);
+    expect((NOW - book.ageOf(C).oldestAt!) / MS.day).toBeCloseTo(30, 6);
+    expect(book.of(C).raw).toEqual([0.5, 0.5]);
+    expect(book.factsOf(C).sprayed).toBe('unknown');
+  });
+});
+
+const bag = (lotId: string, start: number, end: number, smell = 'earthy'): Entry[] => {
+  const begun = entry(
+    'maturity-test',
+    { lot: lotId, ended: false, values: { kind: 'bag', moist: true, smell: null, puffed: null } },
+    start,
+  );
+  return [
+    begun,
+    entry(
+      'maturity-test',
+      {
+        lot: lotId,
+        test: begun.id,
+        ended: true,
+        values: { kind: 'bag', moist: null, smell, puffed: false },
+      },
+      end,
+    ),
+  ];
+};
+
+describe('tests speak of what is in the lot', () => {
+  const tested = [...SEASON, ...bag(C, 20 * 24, 16 * 24)];
+  test('of the lot, and of what was made of it wholly since', () => {
+    const { book } = bookOf(tested);
+    const of = (id: string) =>
+      book.testsFor(id).map((t) => [t.kind, t.speaks, t.assessedFor(USES[0]!).outcome]);
+    expect(of(C)).toEqual([['bag', true, 'pass']]);
+    expect(of(F)).toEqual([['bag', true, 'pass']]);
+  });
+  test('no more once something unfinished came in', () => {
+    const more = [
+      ...tested,
+      opened(U, 'U', 20 * 24),
+      entry('addition', { raw: true, litres: 100 }, 19 * 24, U),
+      entry('cure', { to: C, all: true, litres: 100 }, 24, U),
+    ];
+    const { book } = bookOf(more);
+    expect(book.testsFor(C).map((t) => t.speaks)).toEqual([false]);
+    expect(book.testsFor(F).map((t) => t.speaks)).toEqual([true]);
+  });
+});
+
+describe('a release lists what is met, and what is not', () => {
+  const beds = findUse('beds-before-planting')!;
+  const standing = (entries: readonly Entry[], item: string, use = beds) => {
+    const { book } = bookOf(entries);
+    return assessUse(use, book.factsOf(F), NOW).lines.find((l) => l.item === item)?.standing;
+  };
+  test('germs met by the batch, days by the pile, seeds by nobody', () => {
+    expect(standing(SEASON, 'germ-rule')).toBe('met');
+    expect(standing(SEASON, 'seed-rule')).toBe('not-met');
+    expect(standing(SEASON, 'curing-days')).toBe('met');
+    expect(standing(SEASON, 'maturity')).toBe('unknown');
+    expect(standing([...SEASON, ...bag(C, 20 * 24, 16 * 24)], 'maturity')).toBe('met');
+    expect(standing([...SEASON, ...bag(F, 9 * 24, 5 * 24, 'sour')], 'maturity')).toBe('not-met');
+  });
+  test('a seedling test is asked for while nobody knows of a load’s sprays', () => {
+    expect(standing(SEASON, 'bioassay')).toBe('unknown');
+    const clean = SEASON.map((e) =>
+      e.id === HAY.id ? ({ ...e, data: { ...e.data, sprayed: 'no' } } as unknown as Entry) : e,
+    );
+    expect(standing(clean, 'bioassay')).toBeUndefined();
+  });
+  test('a must that is open blocks; a reason covers a should, and later evidence puts it in question', () => {
+    const { book } = bookOf([...SEASON, ...bag(C, 20 * 24, 16 * 24)]);
+    const mulch = assessUse(findUse('mulch')!, book.factsOf(F), NOW);
+    expect(mulch.standing).toBe('reasons');
+    expect(questionsOf([mulch], [{ item: 'seed-rule' }])).toEqual([]);
+    const raw = bookOf(SEASON, []).book;
+    const growing = assessUse(findUse('growing-beds')!, raw.factsOf(F), NOW);
+    expect(growing.standing).toBe('blocked');
+    expect(questionsOf([growing], [])).toEqual(
+      expect.arrayContaining(['germ-rule', 'heated-throughout']),
+    );
+  });
+  test('the coarsest mesh counts, and overs were not screened', () => {
+    const { book } = bookOf(SEASON);
+    expect(book.factsOf(F).meshMm).toBe(9.5);
+    expect(book.factsOf(V).meshMm).toBeNull();
+    expect(standing(SEASON, 'screened', findUse('potting-mix'))).toBe('met');
+    expect(standing(SEASON, 'screened', findUse('seed-mix'))).toBe('not-met');
+  });
+});
+
+test('what is due: a look each week, a reading each day of a reheat test, water where it is dry', () => {
+  const reheat = {
+    kind: 'reheat',
+    turnedAt: null,
+    squeezes: [],
+    moistures: [],
+    volumeM3: null,
+    core: [],
+    air: [],
+  };
+  const entries = [
+    ...SEASON,
+    entry('lot-look', { lot: C, squeeze: 'crumbles', cover: 'on' }, 8 * 24),
+    entry('maturity-test', { lot: C, ended: false, values: reheat }, 30),
+  ];
+  const { state, book } = bookOf(entries);
+  const due = dueOfLots(state, book).map((d) => [d.code, d.day]);
+  expect(due).toEqual(
+    expect.arrayContaining([
+      ['read-reheat', 2],
+      ['look', null],
+      ['water', null],
+    ]),
+  );
+  expect(due.some(([code]) => code === 'cover')).toBe(false);
+});
+
+test('a season adds up: taken in, gone out, screened, and what is missing is named', () => {
+  const { store, book } = bookOf(SEASON);
+  const span = {
+    from: NOW - 365 * MS.day,
+    to: NOW + 1,
+    monthOf: (at: number) => new Date(at).getUTCMonth() + 1,
+  };
+  const totals = seasonTotals(SEASON, store, span, (flow) => book.carriedBy(flow).litres);
+  expect(totals.taken.map((t) => [t.supplier, t.litres])).toEqual([
+    ['Low meadow', 1200],
+    ['Livery', 800],
+  ]);
+  expect(totals.out.map((o) => [o.how, o.litres, o.income])).toEqual([
+    ['bed', 300, 0],
+    ['sold', 100, 40],
+  ]);
+  expect(totals.screened).toEqual({ runs: 1, finesL: 700, oversL: 250, rejectsL: 10 });
+  expect(totals.hours.screening).toBe(4);
+  expect(totals.productPerM3).toBeCloseTo(200, 6);
+  expect(totals.months.reduce((sum, m) => sum + m.takenL, 0)).toBe(2000);
+  expect(totals.missing).toContainEqual({ what: 'costs', n: 2 });
+});
+
+test('a screen asks where more than 15 % is lost or more than 5 % gained', () => {
+  const asks = [1000, 850, 849, 1050, 1051].map((out) => unaccountedOf(1000, out)?.asks);
+  expect(asks).toEqual([false, false, true, false, true]);
+  expect(unaccountedOf(null, 10)).toBeNull();
+});
+
+test('1 m² at 1 cm is 10 L (arithmetic)', () => expect(litresOnBed(1, 0.01)).toBeCloseTo(10, 9));
+
+test('90 or 120 days from the day of spreading (7 CFR 205.203(c)(1), from memory), over a leap day too', () => {
+  expect(harvestAfter('2026-03-01', false)).toBe('2026-05-30');
+  expect(harvestAfter('2026-03-01', true)).toBe('2026-06-29');
+  expect(harvestAfter('2027-12-15', false)).toBe('2028-03-14');
+});
+
+test('barrows of a load are litres', () => {
+  const manure = load('horse-manure', barrows(4));
+  const { book } = bookOf([manure]);
+  expect(book.of(manure.id).litres).toBe(360);
+});
