@@ -20,6 +20,16 @@ export type TestView = {
   readonly stale: boolean;
   readonly isOpen: boolean;
 };
+/** On which lot it was done, if not on this one, from when to when, and by whom. */
+const whenTested = (given: LotsGiven, lot: string, { lot: tested, test, by }: LotTest): string => {
+  const dayOf = (at: number): string => dayText(given.locale.timeZone, at);
+  return joinParts(
+    tested !== lot && say('lots.testOf', { lot: nameOfMatter(given, tested) }),
+    say('lots.testFrom', { at: dayOf(test.startedAt), by }),
+    test.endedAt !== null && say('lots.testTo', { at: dayOf(test.endedAt) }),
+  );
+};
+
 /** The figure that a test comes to, with one digit behind the point. */
 const figureText = (t: LotTest, figure: number | null): string =>
   figure === null
@@ -27,7 +37,7 @@ const figureText = (t: LotTest, figure: number | null): string =>
     : say('lots.testFigure', { kind: t.test.values.kind, figure: Math.round(figure * 10) / 10 });
 
 export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
-  const { book, locale } = given;
+  const { book } = given;
   const evidence = book.testsFor(lot).find((e) => e.id === t.id);
   const use = findUse('growing-beds') ?? USES[0];
   const assessed = evidence && use ? evidence.assessedFor(use) : null;
@@ -41,12 +51,7 @@ export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
     figure: figureText(t, assessed?.figure ?? null),
     // A test that failed has said what it had to say.
     gaps: (code === 'fail' ? [] : (assessed?.gaps ?? [])).map((g) => gapText(g, code === 'open')),
-    when: joinParts(
-      t.lot !== lot && say('lots.testOf', { lot: nameOfMatter(given, t.lot) }),
-      say('lots.testFrom', { at: dayText(locale.timeZone, t.test.startedAt), by: t.by }),
-      t.test.endedAt !== null &&
-        say('lots.testTo', { at: dayText(locale.timeZone, t.test.endedAt) }),
-    ),
+    when: whenTested(given, lot, t),
     stale: evidence ? !evidence.speaks : true,
     isOpen: t.lot === lot && t.test.endedAt === null && code !== 'pass',
   };
