@@ -257,7 +257,8 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
         title: joinParts(dayText(locale.timeZone, s.at), s.drawn.data.laboratory),
         stale: !book.speaksFor(s.lot, s.at, id),
         lines: s.results.map((r) => ({ analyte: r.analyte, value: labValueText(r) })),
-      })),
+      }))
+      .reverse(),
     uses: USES.map((u) => useView(given, id, assessUse(u, facts, book.now))),
     history: historyOf(given, id),
     outs: outsOf(given, id),

@@ -1,0 +1,269 @@
+import { layUpDemo } from '../../demo/lay-up';
+import { lotsRepo } from '@/db/repositories/lots';
+import { siteRepo } from '@/db/repositories/site';
+import {
+  axe,
+  chooseUnits,
+  fill,
+  open,
+  press,
+  pressKey,
+  seen,
+  startApp,
+  textOf,
+  waitText,
+  type App,
+} from '../support/app';
+import type { Page } from 'puppeteer-core';
+
+/** From met to used: cured, tested, screened, released, spread, traced both ways; on a laptop and on a phone. */
+let app: App;
+let siteId: string;
+beforeAll(async () => {
+  app = await startApp();
+  await layUpDemo(app.database.admin, Date.now());
+  siteId = (await siteRepo(app.database.app).only())!.id;
+}, 120_000);
+afterAll(() => app?.stop(), 60_000);
+
+const lots = async () => (await lotsRepo(app.database.app).read(siteId)).state;
+const lotOf = async (code: string): Promise<string> => {
+  const lot = [...(await lots()).lots.values()].find((l) => l.code === code);
+  if (!lot) throw new Error(`no lot ${code}`);
+  return lot.id;
+};
+/** One of a few large buttons in the sheet that is open. */
+const choose = async (page: Page, words: string, nth = 1): Promise<void> => {
+  const found = await seen(
+    page,
+    `(//*[@role="dialog"]//button[starts-with(normalize-space(.), "${words}")])[${nth}]`,
+  );
+  await found.click();
+};
+const gone = (page: Page): Promise<unknown> =>
+  page.waitForSelector('[role=dialog]', { hidden: true });
+
+test('a batch that met its rule is moved to cure in one act, and ends there', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots`);
+  await waitText(page, 'main', /C1, the long pile[\s\S]*Weekly look/);
+  expect(await axe(page)).toEqual([]);
+  const row = await seen(page, '//li[.//a[normalize-space(.)="Avocet"]]//button');
+  await row.click();
+  await waitText(page, '[role=dialog]', /Give the new lot a code/);
+  await fill(page, 'Code of the new lot', 'C2');
+  await fill(page, 'How much, if measured, L', '1900');
+  await fill(page, 'Who', 'Mo');
+  await pressKey(page, '[role=dialog]');
+  await gone(page);
+  await waitText(page, 'main', /C2[\s\S]*1,900 L[\s\S]*never heated: none/);
+  expect((await textOf(page, 'aside')).includes('Avocet')).toBe(false);
+  await open(page, `${app.base}/`);
+  await waitText(page, 'main', /C2|C1, the long pile/);
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('a reheat test asks for its turning, squeeze and temperatures, and says what is still to come', async () => {
+  const { page, errors, close } = await app.page({ width: 390, height: 844, phone: true });
+  await open(page, `${app.base}/lots/${await lotOf('C2')}`);
+  await press(page, 'Start a test');
+  await choose(page, 'Reheat test');
+  await waitText(page, '[role=dialog]', /Fill in the turning, the squeeze test/);
+  await choose(page, 'Yes');
+  await choose(page, 'A drop or two');
+  await fill(page, 'Core, °C', '21');
+  await fill(page, 'Air, in the shade, °C', '15');
+  await fill(page, 'Who', 'Jo');
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Start this test');
+  await gone(page);
+  await waitText(page, 'main', /Reheat test: not over yet[\s\S]*Day 1 still needs/);
+  const { tests } = await lots();
+  expect(tests.at(-1)?.test.values).toMatchObject({
+    kind: 'reheat',
+    squeezes: [{ squeeze: 'drops' }],
+    volumeM3: 1.9,
+  });
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('more than a lot holds is refused in a sentence, and nothing typed is lost', async () => {
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/lots/${await lotOf('V1')}`);
+  await press(page, 'Goes out');
+  await choose(page, 'A partner');
+  await fill(page, 'To whom', 'Orchard group');
+  await fill(page, 'How much, L', '9000');
+  await fill(page, 'Who', 'Jo');
+  await press(page, 'Save what went out');
+  await waitText(page, '[role=dialog]', /9,000 L is more than there is: 470 L/);
+  await fill(page, 'How much, L', '70');
+  await press(page, 'Save what went out');
+  await gone(page);
+  await waitText(page, 'main', /70 L, Orchard group/);
+  await close();
+}, 60_000);
+
+test('a screening: wet is warned of, what is not accounted for is asked about, fines and overs become lots', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/${await lotOf('C1')}`);
+  await press(page, 'Screen');
+  await choose(page, 'Wet');
+  await waitText(page, '[role=dialog]', /does not fall through/);
+  await choose(page, 'Moist');
+  await choose(page, 'A part');
+  await fill(page, 'How much, L', '800');
+  await fill(page, 'Mesh, mm', '6.35');
+  await (await seen(page, '//*[@role="dialog"]//select')).select('');
+  const codes = await page.$$(
+    '::-p-xpath(//*[@role="dialog"]//label[starts-with(., "Code of the new lot")]/following-sibling::input)',
+  );
+  await codes[0]!.type('F2');
+  await codes.at(-1)!.type('V2');
+  await fill(page, 'Fines, L', '400');
+  await fill(page, 'Overs, L', '200');
+  await waitText(page, '[role=dialog]', /25 % is not accounted for\. That is much/);
+  await fill(page, 'Overs, L', '350');
+  await fill(page, 'Who', 'Sam');
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Save this screening');
+  await gone(page);
+  await open(page, `${app.base}/lots/${await lotOf('F2')}`);
+  await waitText(page, 'main', /Fines[\s\S]*400 L[\s\S]*Nightjar/);
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('a sample goes to a laboratory with its sheet, and results are pasted as a table', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/${await lotOf('F2')}`);
+  await press(page, 'Draw a sample');
+  await fill(page, 'Laboratory', 'Weald soil laboratory');
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Save this sample');
+  await gone(page);
+  await press(page, 'Log results');
+  await fill(
+    page,
+    'Or paste a table: analyte, value, unit, basis',
+    'analyte,value,unit,basis\nPb,< 20,mg/kg,dry\nSalmonella,absent,25 g,',
+  );
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Save results');
+  await gone(page);
+  await waitText(page, 'main', /Pb: < 20 mg\/kg of dry matter[\s\S]*Salmonella: not found in 25 g/);
+  await press(page, 'Chain of custody');
+  await waitText(
+    page,
+    'main',
+    /mixed from 12 places[\s\S]*Weald soil laboratory[\s\S]*Handed over by/,
+  );
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('a release: what must be met cannot be overridden, what should be met needs a reason, and two at once are told', async () => {
+  const { page, errors, close } = await app.page();
+  const id = await lotOf('C2');
+  await open(page, `${app.base}/lots/${id}`);
+  await press(page, 'Decide');
+  await choose(page, 'Release');
+  const blocked = await page.$$('[role=dialog] input[type=checkbox]:disabled');
+  expect(blocked.length).toBeGreaterThan(3);
+  await (
+    await seen(page, '//*[@role="dialog"]//label[contains(., "Mulch on ornamentals")]')
+  ).click();
+  await fill(page, 'Who', 'Mo');
+  // Somebody else puts it on hold meanwhile.
+  const other = await app.page();
+  await open(other.page, `${app.base}/lots/${id}`);
+  await press(other.page, 'Decide');
+  await choose(other.page, 'Put on hold');
+  await fill(other.page, 'Note', 'waiting for the seedlings');
+  await fill(other.page, 'Who', 'Jo');
+  await press(other.page, 'Save this decision');
+  await gone(other.page);
+  await other.close();
+  await press(page, 'Save this decision');
+  await waitText(page, '[role=dialog]', /Jo/);
+  await page.reload();
+  await waitText(page, 'main', /On hold by Jo/);
+  expect(errors.filter((e) => !/favicon/.test(e))).toEqual([]);
+  await close();
+}, 90_000);
+
+test('compost is spread by area and depth in US units, and what came of it finds its way back', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/${await lotOf('F2')}`);
+  await chooseUnits(page, 'us');
+  await press(page, 'Goes out');
+  await choose(page, 'A bed');
+  await fill(page, 'Bed', 'Bean row');
+  await fill(page, 'Area, ft²', '40');
+  await fill(page, 'Depth, in', '2');
+  // 40 ft² by 2 in is 6.67 ft³, of 7.48 gal each (arithmetic).
+  await waitText(page, '[data-testid=bed-litres]', /49\.9|50 gal/);
+  await fill(page, 'Who', 'Jo');
+  await press(page, 'Save what went out');
+  await gone(page);
+  await waitText(page, 'main', /gal, Bean row/);
+  await press(page, 'What came of it?');
+  await choose(page, 'Weeds came up');
+  await fill(page, 'Who', 'Jo');
+  const save = await seen(page, '//*[@role="dialog"]//button[normalize-space(.)="Save"]');
+  await save.click();
+  await gone(page);
+  await waitText(page, 'main', /What came of it: weeds came up/);
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('a supplier calls: where his load is, who has it, put on hold in one press; and where a product came from', async () => {
+  const { page, errors, close } = await app.page();
+  const { entries } = await lotsRepo(app.database.app).read(siteId);
+  const straw = entries.find((e) => e.kind === 'load' && e.data.material === 'straw')!;
+  await open(page, `${app.base}/lots/trace`);
+  expect(await axe(page)).toEqual([]);
+  await (await seen(page, `//input[@name="from"][@value="${straw.id}"]/..`)).click();
+  await press(page, 'Show where it went');
+  await waitText(
+    page,
+    '[data-testid=went-to]',
+    /Already out[\s\S]*Squash bed[\s\S]*Accounted for: 100 %/,
+  );
+  expect(await axe(page)).toEqual([]);
+  const csv = await page.evaluate(
+    async (href: string) => (await fetch(href)).text(),
+    `${app.base}/api/lots/recall?from=${straw.id}`,
+  );
+  expect(csv).toMatch(/Already out,F1,"Spread on a bed, Squash bed"/);
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Log as a rehearsal');
+  await waitText(page, 'main', /The rehearsal is logged/);
+  await page.reload();
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Recall: put');
+  await waitText(page, 'main', /what is here is on hold/);
+  const { decisions, recalls } = await lots();
+  expect(recalls.map((r) => r.data.rehearsal)).toEqual([true, true, false]);
+  expect(decisions.filter((d) => d.data.recall !== undefined).length).toBeGreaterThan(3);
+  await open(page, `${app.base}/lots/trace?of=${await lotOf('P1')}`);
+  await waitText(page, '[data-testid=came-from]', /Straw[\s\S]*Neighbour’s barn/);
+  expect(errors).toEqual([]);
+  await close();
+}, 120_000);
+
+test('the season in figures, and the route for what was never proven', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/season`);
+  await waitText(page, 'main', /Taken into stock[\s\S]*Went out[\s\S]*Fines to overs/);
+  expect(await axe(page)).toEqual([]);
+  const { lots: all } = await lots();
+  expect(all.size).toBeGreaterThan(6);
+  const raw = (await siteRepo(app.database.app).only())!;
+  expect(raw.id).toBe(siteId);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
