@@ -1,5 +1,6 @@
 import '@/messages/all';
 import { layUpDemo } from '../demo/lay-up';
+import { siteFileJsonSchema } from '@/core/flow/site-file';
 import { batchFileJsonSchema } from '@/core/formats/batch-file';
 import { connect } from '@/db/client';
 import { migrate } from '@/db/migrate';
@@ -33,9 +34,10 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       await layUpDemo(db, now());
     });
   },
-  /** The JSON Schema of the batch file, for docs/. */
+  /** The JSON Schema of the batch file, or of the site file, for docs/. */
   async schema() {
-    console.log(JSON.stringify(batchFileJsonSchema(), null, 2));
+    const schema = process.argv.includes('site') ? siteFileJsonSchema() : batchFileJsonSchema();
+    console.log(JSON.stringify(schema, null, 2));
   },
   async rebuild() {
     await withDb(async (db) => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Time } from '../log/shapes';
+import { testValuesSchema } from '../log/test-shapes';
 import { instantOf, type Instant } from '../quantity/instant';
 import { FILE_PATH, pathText, PROBLEM, type Problem } from '../words/problem';
 import { FLOW_PROBLEM } from './words';
@@ -38,6 +39,28 @@ const LevelSchema = z.looseObject({
   litres: z.number().refine((litres) => litres >= 0, { error: () => FLOW_PROBLEM.negative() }),
 });
 const ProofSchema = z.looseObject({ lot: Id, at: Time, rule: z.string() });
+/** A test of maturity: raw values alone. */
+const TestSchema = z.looseObject({
+  id: Id,
+  lot: Id,
+  startedAt: Time,
+  /** Null or absent: it goes on. */ endedAt: Time.nullish(),
+  values: testValuesSchema(Time),
+});
+/** A figure, alone or behind `<` or `>`; or whether something was found. */
+const LAB_VALUE = /^(?:[<>]\s*\d+(?:\.\d+)?|absent|present)$/;
+/** One result of a laboratory. */
+const ResultSchema = z.looseObject({
+  lot: Id,
+  sample: Id,
+  at: Time,
+  analyte: Id,
+  value: z.union([z.number(), z.string().regex(LAB_VALUE)]),
+  unit: z.string(),
+  basis: z.enum(['dry', 'fresh']).nullish(),
+  /** % of the fresh sample that is solid. */ solidsPct: z.number().gt(0).max(100).nullish(),
+  method: z.string().nullish(),
+});
 const list = <T extends z.ZodType>(of: T) =>
   z
     .array(of)
@@ -51,7 +74,13 @@ const SiteFileSchema = z.looseObject({
   flows: z.array(FlowSchema),
   levels: list(LevelSchema),
   proofs: list(ProofSchema),
+  tests: list(TestSchema),
+  results: list(ResultSchema),
 });
+
+/** The site file as a JSON Schema (draft 2020-12), made from what reads it. */
+export const siteFileJsonSchema = (): object =>
+  z.toJSONSchema(SiteFileSchema, { io: 'input', unrepresentable: 'any' });
 type Raw = z.output<typeof SiteFileSchema>;
 
 type Lot = { readonly id: string; readonly kind: LotKind };
@@ -78,7 +107,7 @@ export type ParsedSite =
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** What no field tells alone: ids that appear twice, lots that are not listed, flows that go nowhere. */
-function crossProblems({ lots, flows, levels, proofs }: Raw): Problem[] {
+function crossProblems({ lots, flows, levels, proofs, tests, results }: Raw): Problem[] {
   const problems: Problem[] = [];
   const wrong = (path: string, message: string): void => {
     problems.push({ path, message });
@@ -111,6 +140,8 @@ function crossProblems({ lots, flows, levels, proofs }: Raw): Problem[] {
     measured.set(key, l.litres);
   });
   proofs.forEach((p, i) => isKnown(p.lot, `proofs[${i}].lot`));
+  tests.forEach((t, i) => isKnown(t.lot, `tests[${i}].lot`));
+  results.forEach((r, i) => isKnown(r.lot, `results[${i}].lot`));
   return problems;
 }
 

@@ -10,18 +10,20 @@ const count = z
   .int({ error: () => PROBLEM.wholeCount })
   .min(0, { error: () => PROBLEM.wholeCount })
   .max(100_000);
-const Reading = z.strictObject({ at: Moment, c: celsius });
 
-/** In the heap: turned, then read in the core and in the air for days. */
-const ReheatSchema = z.looseObject({
-  kind: z.literal('reheat'),
-  /** Full turnings at the start; null: it was not turned. */ turnedAt: Moment.nullable(),
-  squeezes: z.array(z.strictObject({ at: Moment, squeeze: z.enum(SQUEEZES) })).max(20),
-  moistures: z.array(z.strictObject({ at: Moment, pct: z.number().min(0).max(100) })).max(20),
-  /** Null: not known. */ volumeM3: z.number().positive().max(100_000).nullable(),
-  core: z.array(Reading).max(500),
-  air: z.array(Reading).max(500),
-});
+/** In the heap: turned, then read in the core and in the air for days. @param time how a moment is written */
+const reheatSchema = <T extends z.ZodType>(time: T) => {
+  const readings = z.array(z.strictObject({ at: time, c: celsius })).max(500);
+  return z.looseObject({
+    kind: z.literal('reheat'),
+    /** The full turning at the start; null: it was not turned. */ turnedAt: time.nullable(),
+    squeezes: z.array(z.strictObject({ at: time, squeeze: z.enum(SQUEEZES) })).max(20),
+    moistures: z.array(z.strictObject({ at: time, pct: z.number().min(0).max(100) })).max(20),
+    /** Null: not known. */ volumeM3: z.number().positive().max(100_000).nullable(),
+    core: readings,
+    air: readings,
+  });
+};
 /** In an insulated flask. */
 const FlaskSchema = z.looseObject({
   kind: z.literal('flask'),
@@ -83,16 +85,19 @@ const RespirationSchema = z.looseObject({
   unit: z.enum(RESPIRATION_UNITS),
 });
 
-export const TestValuesSchema = z.discriminatedUnion('kind', [
-  ReheatSchema,
-  FlaskSchema,
-  GerminationSchema,
-  SeedlingsSchema,
-  SproutSchema,
-  BagSchema,
-  LooksSchema,
-  RespirationSchema,
-]);
+/** The raw values of any test. @param time how a moment is written: in the log as a number, in a file as text */
+export const testValuesSchema = <T extends z.ZodType>(time: T) =>
+  z.discriminatedUnion('kind', [
+    reheatSchema(time),
+    FlaskSchema,
+    GerminationSchema,
+    SeedlingsSchema,
+    SproutSchema,
+    BagSchema,
+    LooksSchema,
+    RespirationSchema,
+  ]);
+export const TestValuesSchema = testValuesSchema(Moment);
 export type TestValues = z.output<typeof TestValuesSchema>;
 export type TestKind = TestValues['kind'];
 export const TEST_KINDS = TestValuesSchema.options.map((o) => o.shape.kind.value);

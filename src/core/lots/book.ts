@@ -109,6 +109,10 @@ export class LotBook {
     this.walk();
   }
 
+  /** When batches met rules on pathogens. */
+  get germProofs(): Given['germProofs'] {
+    return this.given.germProofs;
+  }
   /** How much there is of a lot, and how much of it was never heated. */
   of(lot: string): Traced {
     return this.unheated.get(lot) ?? EMPTY;

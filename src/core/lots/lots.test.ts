@@ -6,6 +6,9 @@ import { assessUse, questionsOf, standHeated } from '../release/assess-release';
 import { findUse, USES } from '../release/uses';
 import { harvestAfter } from '../release/raw-route';
 import { recallOf } from '../flow/recall';
+import { readSiteFile } from '../flow/site-file';
+import { traceOf, traceUnheated } from '../flow/trace';
+import { siteFileOf } from './site-file-of';
 import { LotBook } from './book';
 import { dueOfLots } from './due';
 import { foldLots } from './fold';
@@ -320,4 +323,21 @@ test('barrows of a load are litres', () => {
   const manure = load('horse-manure', barrows(4));
   const { book } = bookOf([manure]);
   expect(book.of(manure.id).litres).toBe(360);
+});
+
+test('the site file says the same to the command as the pages are made from', () => {
+  const entries = [...SEASON, ...bag(C, 20 * 24, 16 * 24)];
+  const { book, state } = bookOf(entries);
+  const file = siteFileOf({
+    site: { name: 'Hopyard Corner', timeZone: 'Europe/London' },
+    flows: book.site,
+    state,
+    nameOf: (id) => id,
+    proofs: book.germProofs,
+  });
+  const read = readSiteFile(JSON.stringify(file));
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  expect(traceUnheated(read.site, null)).toEqual(traceUnheated(book.site, null));
+  expect(traceOf(read.site, F, null).sources).toEqual(book.originOf(F).sources);
+  expect(recallOf(read.site, [HAY.id]).accounted).toBeCloseTo(1, 9);
 });

@@ -97,8 +97,11 @@ function readMerge(
   else writer.flow(id, at, { from: data.from, to: batch }, { litres, all: true });
 }
 
+const RUN = ':run';
 /** The lot that stands for a run of the screen: it is filled and emptied at one moment. */
-export const screeningLotOf = (entry: string): string => `${entry}:run`;
+export const screeningLotOf = (entry: string): string => `${entry}${RUN}`;
+/** Whether a lot stands for a run of the screen. */
+export const isScreeningLot = (lot: string): boolean => lot.endsWith(RUN);
 
 function readScreening(
   writer: FlowWriter,

@@ -4,6 +4,7 @@ import { figureWithUnit, whenText } from '@/core/quantity/format';
 import { assessUse } from '@/core/release/assess-release';
 import { findUse } from '@/core/release/uses';
 import { nameOfItem, nameOfUse } from '@/core/lots/words';
+import type { Part } from '@/core/log/store-shapes';
 import { PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
@@ -174,8 +175,21 @@ type Check<K extends NewEntry['kind']> = (
   entry: OfKind<K>,
   when: (at: number) => string,
 ) => Problem | null;
+/** What parts of a batch were taken from lots. */
+function wrongParts(lots: SiteLots, parts: readonly Part[]): Problem | null {
+  for (const [i, part] of parts.entries()) {
+    if (part.lot === undefined) continue;
+    const litres = part.amount.in === 'litres' ? part.amount.n : undefined;
+    const problem = wrongTaking(lots, { lot: part.lot, litres, path: `data.parts[${i}]` });
+    if (problem) return problem;
+  }
+  return null;
+}
+
 /** What is checked of each kind that speaks of lots. */
 const CHECKS: { readonly [K in NewEntry['kind']]?: Check<K> } = {
+  charge: (lots, { data }) => wrongParts(lots, data.parts),
+  addition: (lots, { data }) => wrongParts(lots, data.parts ?? []),
   cure: wrongCure,
   'lot-move': (lots, { data }) => wrongMove(lots, data.from, data),
   'lot-out': (lots, { data }) =>
@@ -191,6 +205,12 @@ const CHECKS: { readonly [K in NewEntry['kind']]?: Check<K> } = {
     state.outs.some((o) => o.id === data.out) ? null : wrong('data.out', say('lots.noSuchOut')),
 };
 
+/** Whether an entry speaks of a lot at all: most of what goes into a batch comes from loads. */
+function mayBeWrong(entry: NewEntry): boolean {
+  if (entry.kind !== 'charge' && entry.kind !== 'addition') return true;
+  return (entry.data.parts ?? []).some((p) => p.lot !== undefined);
+}
+
 /** What of an entry about lots does not fit what the log holds; null: it fits. */
 export async function validateLots(db: Db, site: Site, entry: NewEntry): Promise<Problem | null> {
   if (entry.kind === 'correction' && entry.batch === null) {
@@ -199,7 +219,7 @@ export async function validateLots(db: Db, site: Site, entry: NewEntry): Promise
   }
   // Each check takes entries of its own kind.
   const check = CHECKS[entry.kind] as Check<NewEntry['kind']> | undefined;
-  if (!check) return null;
+  if (!check || !mayBeWrong(entry)) return null;
   const when = (at: number): string => whenText(site.timeZone, at, now());
   return check(await readSiteLots(db, site, now()), entry, when);
 }

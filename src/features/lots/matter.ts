@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import type { LotBook } from '@/core/lots/book';
 import type { LotsState } from '@/core/lots/fold';
+import { isScreeningLot } from '@/core/lots/site-flows';
 import type { Entry } from '@/core/log/entry';
 import type { StoreState } from '@/core/mix/store';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -19,6 +20,7 @@ export type LotsGiven = {
 
 /** What a load, a batch or a lot is called. */
 export function nameOfMatter({ state, store, board }: LotsGiven, id: string): string {
+  if (isScreeningLot(id)) return say('lots.aScreening');
   const lot = state.lots.get(id);
   if (lot) return lot.name ? `${lot.code}, ${lot.name}` : lot.code;
   const batch = board.find((b) => (b.id as string) === id);

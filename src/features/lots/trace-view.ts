@@ -112,10 +112,7 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
     const from = book.site.flows.find((f) => f.id === o.flow)?.from ?? '';
     return rowOf(given, o, {
       id: o.flow,
-      name:
-        state.lots.has(from) || !from.includes(':')
-          ? nameOfMatter(given, from)
-          : say('lots.aScreening'),
+      name: nameOfMatter(given, from),
       href: state.lots.has(from) ? `/lots/${from}` : null,
       when: dayText(locale.timeZone, o.at),
       to: entry
@@ -195,7 +192,7 @@ function graphOf(given: LotsGiven, isShown: (f: Flow) => boolean): FlowGraph {
   return graphOfFlows(
     book.site.flows.filter((f) => isShown(f) && (f.from !== null || f.to !== null)),
     {
-      nameOf: (id) => (id.endsWith(':run') ? say('lots.aScreening') : nameOfMatter(given, id)),
+      nameOf: (id) => nameOfMatter(given, id),
       nameOfEnd: (flow) => {
         const out = outEntryOf(given, flow.id);
         if (!out) return null;

@@ -262,6 +262,7 @@ export const esLots = {
   neverHeated: 'nunca calentado: {share}',
   traceOrRecall: 'Rastreo y retiro',
   seasonTotals: 'Totales de la temporada',
+  siteFile: 'Archivo del sitio (JSON abierto)',
   noneYet:
     'Aún no madura nada aquí. Cuando un lote cumplió su regla y se enfrió, pásalo a madurar.',
   emptyLots: '{n, plural, one {# partida vacía} other {# partidas vacías}}',
@@ -269,7 +270,7 @@ export const esLots = {
   whenToCure:
     'Pasa un lote a madurar cuando cumplió su regla y ya no se calienta después de un volteo.',
   moveBatch: 'Pasar {name} a madurar',
-  act: '{what, select, look {Revisión semanal} size {Medir} cure {Pasar a madurar} move {Mover o mezclar} screen {Cribar} out {Sale} test {Empezar una prueba} sample {Tomar una muestra} decide {Decidir} goOn {Anotar una lectura} report {Anotar resultados} outcome {Qué pasó después} other {Anular esta entrada}}',
+  act: '{what, select, look {Revisión semanal} size {Medir} cure {Pasar a madurar} move {Mover o mezclar} into {Poner en un lote} screen {Cribar} out {Sale} test {Empezar una prueba} sample {Tomar una muestra} decide {Decidir} goOn {Anotar una lectura} report {Anotar resultados} outcome {Qué pasó después} other {Anular esta entrada}}',
   logIt: 'Anotarlo',
   noTestsYet:
     'Aún sin pruebas. Una pila fría no es una pila madura: empieza con la prueba de recalentamiento.',
@@ -318,6 +319,13 @@ export const esLots = {
   heldByRecall: 'Retiro: {title}',
   who: 'Quién',
   nothingToHold: 'Nada de eso está aquí.',
+  intoWhichBatch: 'En qué lote',
+  choose: 'Elige',
+  beingBuilt: '{name}, aún en construcción',
+  heatedGoesIn: 'Todo pasó por calor: no reinicia ningún reloj.',
+  unheatedGoesIn: 'Una parte nunca se calentó: en un lote caliente reinicia el reloj.',
+  saveIntoBatch: 'Ponerlo',
+  chooseABatch: 'Elige un lote.',
   holdAll:
     '{n, plural, one {Retiro: poner # partida en espera} other {Retiro: poner # partidas en espera}}',
   logRehearsal: 'Anotar como simulacro',

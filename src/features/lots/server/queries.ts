@@ -1,6 +1,7 @@
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
 import { nameOfMatter, type LotsGiven } from '../matter';
+import { standHeated } from '@/core/release/assess-release';
 import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
 import { readSiteLots } from '@/entry/server/lot-book';
@@ -39,6 +40,11 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
     unit: s.unit,
     isBatch: !state.lots.has(id),
     litres: book.of(id).litres,
+    material: state.lots.get(id)?.kind === 'overs' ? 'overs' : 'finished-compost',
+    heated: standHeated({ empty: book.isEmpty(id), ...book.of(id) }) === 'met',
+    batches: s.board
+      .filter((b) => b.situation.stage.code !== 'ended')
+      .map((b) => ({ id: b.id, name: b.name ?? b.code, building: b.builtAt === null })),
     targets: [...state.lots.values()].map((l) => ({
       id: l.id,
       name: nameOfMatter(given, l.id),

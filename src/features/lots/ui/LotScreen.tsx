@@ -6,6 +6,7 @@ import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import type { LotPageView } from '../view';
 import { DecideForm, OutcomeForm, VoidForm } from './DecideForm';
+import { IntoBatchForm } from './IntoBatchForm';
 import { ReportForm, SampleForm } from './LabForms';
 import { LookForm } from './LookForm';
 import { CureForm, MoveLotForm, OutForm, MeasureForm } from './MoveForms';
@@ -17,29 +18,35 @@ import { StartTestForm, TestForm } from './TestForms';
 type Act =
   | {
       readonly what:
-        'look' | 'size' | 'cure' | 'move' | 'screen' | 'out' | 'test' | 'sample' | 'decide';
+        | 'look'
+        | 'size'
+        | 'cure'
+        | 'move'
+        | 'into'
+        | 'screen'
+        | 'out'
+        | 'test'
+        | 'sample'
+        | 'decide';
     }
   | { readonly what: 'goOn' | 'report' | 'outcome' | 'void'; readonly of: string };
+
+/** Forms that need nothing but the lot. */
+const FORMS = {
+  look: LookForm,
+  size: MeasureForm,
+  cure: CureForm,
+  move: MoveLotForm,
+  into: IntoBatchForm,
+  screen: ScreenForm,
+  out: OutForm,
+  test: StartTestForm,
+  sample: SampleForm,
+} as const;
 
 /** The form of an act. */
 function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPageView }) {
   switch (act.what) {
-    case 'look':
-      return <LookForm {...props} />;
-    case 'size':
-      return <MeasureForm {...props} />;
-    case 'cure':
-      return <CureForm {...props} />;
-    case 'move':
-      return <MoveLotForm {...props} />;
-    case 'screen':
-      return <ScreenForm {...props} />;
-    case 'out':
-      return <OutForm {...props} />;
-    case 'test':
-      return <StartTestForm {...props} />;
-    case 'sample':
-      return <SampleForm {...props} />;
     case 'decide':
       return <DecideForm {...props} page={page} />;
     case 'report':
@@ -51,6 +58,10 @@ function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPa
     case 'goOn': {
       const test = page.tests.find((t) => t.id === act.of);
       return test ? <TestForm {...props} test={test} /> : null;
+    }
+    default: {
+      const Form = FORMS[act.what];
+      return <Form {...props} />;
     }
   }
 }
@@ -66,7 +77,7 @@ const Section = ({ title, children }: { title: string; children: ReactNode }) =>
 function Acts({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
   const acts = (
     page.isLot
-      ? (['look', 'test', 'sample', 'screen', 'move', 'out', 'size', 'decide'] as const)
+      ? (['look', 'test', 'sample', 'screen', 'move', 'into', 'out', 'size', 'decide'] as const)
       : (['cure', 'test', 'sample', 'screen', 'out', 'decide'] as const)
   ).filter((what) => !page.row.empty || what === 'size');
   return (

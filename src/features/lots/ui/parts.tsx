@@ -19,6 +19,14 @@ export type LotRef = {
   readonly unit: 'C' | 'F';
   /** It is a batch: what leaves it is written in its own log. */ readonly isBatch: boolean;
   readonly litres: number | null;
+  /** As what it goes into a batch. */ readonly material: string;
+  /** All of it was heated. */ readonly heated: boolean;
+  /** Batches that it may be put into, with whether each is still being built. */
+  readonly batches: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly building: boolean;
+  }[];
   /** Other lots that matter may be moved to. */
   readonly targets: readonly {
     readonly id: string;
