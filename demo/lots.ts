@@ -78,7 +78,7 @@ function lookAt(add: Add, lot: string, from: number): void {
   add(45.3, 'Mo', 'lot-size', { lot, litres: 4100 });
 }
 
-/** A reheat test that failed, one that shows nothing, one that passed; seeds, seedlings, a bag; a laboratory. */
+/** Weeds that came up in a tray; a reheat test that shows nothing, one that passed; seeds, seedlings, a bag; a laboratory. */
 function testCuring(add: Add, lot: string, now: number, working: (at: number) => number): void {
   const reheat = (
     ago: number,
@@ -112,13 +112,14 @@ function testCuring(add: Add, lot: string, now: number, working: (at: number) =>
         },
       });
   };
-  reheat(43, [11, 14, 9]);
   reheat(34, [4, 5, 4, 3], { air: false, squeeze: 'crumbles' });
   reheat(21, [5, 7, 6, 4, 3]);
   const test = (start: number, end: number, begun: object, found: object): void => {
     const id = add(start, 'Mo', 'maturity-test', { lot, ended: false, values: begun });
     add(end, 'Mo', 'maturity-test', { test: id, lot, ended: true, values: found });
   };
+  const tray = { kind: 'sprout', litres: null, seedlings: null, kept: null };
+  test(43, 31, { ...tray, litres: 3 }, { ...tray, seedlings: 2, kept: true });
   const bag = { kind: 'bag', moist: null, smell: null, puffed: null };
   test(24, 20.8, { ...bag, moist: true }, { ...bag, smell: 'earthy', puffed: false });
   const seeds = { kind: 'germination', extract: null, control: null };

@@ -48,7 +48,8 @@ const PAGES: readonly {
 }[] = [
   {
     page: 'the yard',
-    most: 10,
+    // Two more than a page without lots: what they are read from, and whether the store has changed.
+    most: 12,
     read: () => import('@/features/yard/server/pages/YardPage'),
     open: async () =>
       (await import('@/features/yard/server/pages/YardPage')).YardPage({ searchParams: none }),

@@ -44,7 +44,7 @@ test('twelve heaps; the verdict on the screen is the core’s; units and light s
   await open(page, app.base);
   expect(await page.$$eval('main ul > li', (els) => els.length)).toBe(11);
   // The twelfth has gone out: its bay is free, and it is found under Records.
-  await press(page, 'One finished batch: see Records');
+  await press(page, '3 finished batches: see Records');
   await waitText(page, 'main', /L Lapwing[^]*finished/);
   await openEgret(page);
   const file = parseBatchFile(

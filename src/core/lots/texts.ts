@@ -1,4 +1,5 @@
 import { say } from '../../messages/say';
+import { BASIS_WORDS, LOT_DUE_WORDS, TEST_DUE_WORDS } from '../words/lots';
 import type { TestGap } from '../maturity/outcome';
 import type { LotDue } from './due';
 import type { LabLimit, LabResult } from '../release/limits';
@@ -45,7 +46,7 @@ const GAP_CODE = {
 
 /** What a limit asks, with its unit. */
 export function limitAskText({ ask, unit, basis }: LabLimit): string {
-  const on = basis === null ? '' : say('lots.basis', { basis });
+  const on = basis === null ? '' : BASIS_WORDS[basis];
   if (ask.kind === 'absent') return say('lots.asksAbsent', { unit });
   if (ask.kind === 'plan')
     return say('lots.asksPlan', { n: ask.n, c: ask.c, m: ask.m, most: ask.M, unit });
@@ -57,14 +58,14 @@ export function limitAskText({ ask, unit, basis }: LabLimit): string {
 export function labValueText({ value, unit, basis }: LabResult): string {
   if (value.is === 'found')
     return say('lots.found', { present: value.present ? 'yes' : 'no', unit });
-  const on = basis === null ? '' : say('lots.basis', { basis });
+  const on = basis === null ? '' : BASIS_WORDS[basis];
   return say('lots.figure', { mark: value.mark ?? '', n: value.n, unit, on });
 }
 
 /** What a lot asks for, as a sentence. */
 export function dueText(d: Pick<LotDue, 'code' | 'day' | 'kind'>): string {
   if (d.code === 'read-reheat') return say('lots.dueReheat', { day: d.day ?? 1 });
-  return d.code === 'end-test'
-    ? say('lots.dueTest', { kind: d.kind ?? 'other' })
-    : say('lots.due', { code: d.code });
+  if (d.code !== 'end-test') return LOT_DUE_WORDS[d.code];
+  const words: Readonly<Record<string, string>> = TEST_DUE_WORDS;
+  return words[d.kind ?? 'other'] ?? TEST_DUE_WORDS.other;
 }

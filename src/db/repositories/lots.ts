@@ -10,9 +10,9 @@ const logs = createMemory<LotsLog>();
 
 /** The lots of a site as its log tells them. */
 export const lotsRepo = (db: Db) => ({
-  /** Read anew only when the log has grown. */
-  async read(site: string): Promise<LotsLog> {
-    const hash = await logRepo(db).lastHash(site, 'all');
+  /** Read anew only when the log has grown. @param asOf the hash of its last entry, where that is known */
+  async read(site: string, asOf?: string): Promise<LotsLog> {
+    const hash = asOf ?? (await logRepo(db).lastHash(site, 'all'));
     const known = logs.recall(site, hash);
     if (known) return known;
     const entries = await logRepo(db).ofLots(site);

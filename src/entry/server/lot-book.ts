@@ -9,6 +9,7 @@ import type { Db } from '@/db/client';
 import { lotsRepo, type LotsLog } from '@/db/repositories/lots';
 import type { Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
+import type { StoreState } from '@/core/mix/store';
 import { storeRepo } from '@/db/repositories/store';
 
 /** The lots of a site at a moment, with what was logged of them. */
@@ -36,14 +37,31 @@ function proofsOf(board: readonly BatchSnapshot[], { rules }: SiteState): RulePr
   );
 }
 
-/** Works out the lots of a site as of a moment. */
-export async function readSiteLots(db: Db, site: Site, now: number): Promise<SiteLots> {
-  const [log, store, board, siteState] = await Promise.all([
-    lotsRepo(db).read(site.id),
-    storeRepo(db).state(site.id),
+/** What is known of a site's batches already, where a page has asked for it. */
+type Known = {
+  readonly board: readonly BatchSnapshot[];
+  readonly siteState: SiteState;
+  readonly store: StoreState;
+  /** The hash of the last entry of the log. */ readonly asOf: string;
+};
+async function readKnown(db: Db, site: Site, now: number): Promise<Omit<Known, 'asOf'>> {
+  const [board, siteState, store] = await Promise.all([
     snapshotRepo(db).board(site, now),
     snapshotRepo(db).siteState(site),
+    storeRepo(db).state(site.id),
   ]);
+  return { board, siteState, store };
+}
+
+/** Works out the lots of a site as of a moment. */
+export async function readSiteLots(
+  db: Db,
+  site: Site,
+  now: number,
+  known?: Known,
+): Promise<SiteLots> {
+  const log = await lotsRepo(db).read(site.id, known?.asOf);
+  const { board, siteState, store } = known ?? (await readKnown(db, site, now));
   const proofs = proofsOf(board, siteState);
   const germProofs = proofs.filter((p) => p.clock === 'germs');
   const book = new LotBook(

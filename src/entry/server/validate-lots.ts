@@ -3,7 +3,7 @@ import type { Entry, NewEntry } from '@/core/log/entry';
 import { figureWithUnit, whenText } from '@/core/quantity/format';
 import { assessUse } from '@/core/release/assess-release';
 import { findUse } from '@/core/release/uses';
-import { nameOfItem, nameOfUse } from '@/core/lots/words';
+import { RELEASE_ITEM_WORDS, USE_WORDS } from '@/core/words/lots';
 import type { Part } from '@/core/log/store-shapes';
 import { PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
@@ -127,13 +127,13 @@ function wrongDecision(
     if (must)
       return wrong(
         'data.uses',
-        say('lots.mustBeMet', { item: nameOfItem(must.item), use: nameOfUse(use.id) }),
+        say('lots.mustBeMet', { item: RELEASE_ITEM_WORDS[must.item], use: USE_WORDS[use.id] }),
       );
     const silent = open.find((l) => !data.reasons.some((r) => r.item === l.item));
     if (silent)
       return wrong(
         'data.reasons',
-        say('lots.giveAReason', { item: nameOfItem(silent.item), use: nameOfUse(use.id) }),
+        say('lots.giveAReason', { item: RELEASE_ITEM_WORDS[silent.item], use: USE_WORDS[use.id] }),
       );
   }
   return null;

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { tracedShareText } from '@/core/flow/trace-call';
-import { nameOfItem, nameOfTest, nameOfUse } from '@/core/lots/words';
+import { RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';
 import type { Standing } from '@/core/release/limits';
@@ -44,19 +44,21 @@ export function decisionView(given: LotsGiven, lot: string): DecisionView | null
     .flatMap((id) => findUse(id) ?? [])
     .map((u) => assessUse(u, facts, book.now));
   const questions =
-    decision === 'released' && !facts.empty ? questionsOf(assessed, reasons).map(nameOfItem) : [];
+    decision === 'released' && !facts.empty
+      ? questionsOf(assessed, reasons).map((item) => RELEASE_ITEM_WORDS[item])
+      : [];
   return {
     id: last.id,
     decision,
     text: say('lots.decidedBy', {
       decision,
-      uses: listText(uses.map((u) => nameOfUse(u as UseId))),
+      uses: listText(uses.map((u) => USE_WORDS[u as UseId])),
       by: last.by,
       at: dayText(locale.timeZone, last.at),
     }),
     words: words ?? null,
     reasons: reasons.map((r) =>
-      say('lots.reasonLine', { item: nameOfItem(r.item as ReleaseItem), words: r.words }),
+      say('lots.reasonLine', { item: RELEASE_ITEM_WORDS[r.item as ReleaseItem], words: r.words }),
     ),
     questions,
   };
@@ -109,7 +111,7 @@ function lineSays(given: LotsGiven, lot: string, { use }: AssessedUse, item: Rel
     case 'maturity':
       return say('lots.saysMaturity', {
         atLeast: use.maturity.atLeast,
-        of: listText(use.maturity.of.map(nameOfTest)),
+        of: listText(use.maturity.of.map((t) => TEST_WORDS[t])),
       });
     case 'bioassay':
       return say('lots.saysSprayed', { sprayed: facts.sprayed });
@@ -133,7 +135,7 @@ export function useView(given: LotsGiven, lot: string, assessed: AssessedUse): U
     item === 'germ-rule' ? 'germs' : item === 'seed-rule' ? 'seeds' : null;
   return {
     id: assessed.use.id,
-    name: nameOfUse(assessed.use.id),
+    name: USE_WORDS[assessed.use.id],
     standing: assessed.standing,
     says: say('lots.useStands', {
       standing: assessed.standing,
@@ -141,7 +143,7 @@ export function useView(given: LotsGiven, lot: string, assessed: AssessedUse): U
     }),
     lines: assessed.lines.map((l) => ({
       item: l.item,
-      name: nameOfItem(l.item),
+      name: RELEASE_ITEM_WORDS[l.item],
       must: l.force === 'must',
       standing: l.standing,
       says: lineSays(given, lot, assessed, l.item),

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
 import type { LotTest } from '@/core/lots/fold';
 import { gapText } from '@/core/lots/texts';
-import { nameOfOutcome, nameOfTest } from '@/core/lots/words';
+import { TEST_OUTCOME_WORDS, TEST_WORDS } from '@/core/words/lots';
 import { dayText, joinParts } from '@/core/quantity/format';
 import { findUse, USES } from '@/core/release/uses';
 import { nameOfMatter, type LotsGiven } from './matter';
@@ -45,8 +45,8 @@ export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
   return {
     id: t.id,
     kind: t.test.values.kind,
-    title: nameOfTest(t.test.values.kind),
-    outcome: nameOfOutcome(code),
+    title: TEST_WORDS[t.test.values.kind],
+    outcome: TEST_OUTCOME_WORDS[code],
     code,
     figure: figureText(t, assessed?.figure ?? null),
     // A test that failed has said what it had to say.

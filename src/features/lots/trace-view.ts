@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import { WENT_OUT_WORDS } from '@/core/words/lots';
 import { recallOf, type Recall } from '@/core/flow/recall';
 import type { Flow } from '@/core/flow/site-file';
 import type { Traced } from '@/core/flow/trace';
@@ -116,11 +117,7 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
       href: state.lots.has(from) ? `/lots/${from}` : null,
       when: dayText(locale.timeZone, o.at),
       to: entry
-        ? joinParts(
-            say('lots.wentOut', { how: entry.data.how }),
-            entry.data.bed?.name,
-            entry.data.party,
-          )
+        ? joinParts(WENT_OUT_WORDS[entry.data.how], entry.data.bed?.name, entry.data.party)
         : say('lots.leftOtherwise'),
     });
   };
@@ -196,7 +193,7 @@ function graphOf(given: LotsGiven, isShown: (f: Flow) => boolean): FlowGraph {
       nameOfEnd: (flow) => {
         const out = outEntryOf(given, flow.id);
         if (!out) return null;
-        return out.data.bed?.name ?? out.data.party ?? say('lots.wentOut', { how: out.data.how });
+        return out.data.bed?.name ?? out.data.party ?? WENT_OUT_WORDS[out.data.how];
       },
       carried: (flow) => book.carriedBy(flow),
       kindOf: (id) =>

@@ -4,7 +4,7 @@ import { decisionView, useView, type DecisionView, type UseView } from './releas
 import { testView, type TestView } from './test-view';
 import { nameOfMatter, type LotsGiven } from './matter';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
-import { nameOfKind } from '@/core/lots/words';
+import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { tracedShareText } from '@/core/flow/trace-call';
@@ -61,7 +61,7 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
   return {
     id,
     title: nameOfMatter(given, id),
-    kind: lot ? nameOfKind(lot.kind) : say('lots.batchKind'),
+    kind: lot ? LOT_KIND_WORDS[lot.kind] : say('lots.batchKind'),
     where: lot?.where ?? '',
     amount: litresText(litres),
     litres,
@@ -71,7 +71,7 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
     decision: decision
       ? decision.questions.length > 0
         ? say('lots.inQuestion')
-        : say('lots.decided', { decision: decision.decision })
+        : DECISION_WORDS[decision.decision]
       : say('lots.notDecided'),
     inQuestion: (decision?.questions.length ?? 0) > 0,
     due: due.filter((d) => d.lot === id && d.due <= book.now).map(dueText),
@@ -273,14 +273,14 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
       id: o.id,
       text: joinParts(
         dayText(locale.timeZone, o.at),
-        say('lots.wentOut', { how: o.data.how }),
+        WENT_OUT_WORDS[o.data.how],
         o.data.litres === undefined ? '' : litresText(o.data.litres),
         o.data.bed?.name,
         o.data.party,
       ),
       outcomes: state.outcomes
         .filter((x) => x.data.out === o.id)
-        .map((x) => joinParts(say('lots.outcome', { found: x.data.found }), x.data.words)),
+        .map((x) => joinParts(OUTCOME_WORDS[x.data.found], x.data.words)),
     }))
     .reverse();
 }

@@ -1,5 +1,5 @@
-import { say } from '../../../messages/say';
 import { LotDecisionSchema } from '../lot-shapes';
+import { DECISION_WORDS } from '../../words/lots';
 import { describeLotKind } from './lot-kind';
 
 /** A named person released a lot for its uses, put it on hold, or refused it. */
@@ -7,7 +7,7 @@ export const lotDecisionKind = describeLotKind({
   schema: LotDecisionSchema,
   mark: 'flag',
   tell: (data) => ({
-    title: say('lots.decided', { decision: data.decision }),
+    title: DECISION_WORDS[data.decision],
     detail: data.words ?? '',
   }),
 });

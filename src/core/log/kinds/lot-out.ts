@@ -1,6 +1,6 @@
-import { say } from '../../../messages/say';
 import { joinParts } from '../../quantity/format';
 import { LotOutSchema } from '../lot-shapes';
+import { WENT_OUT_WORDS } from '../../words/lots';
 import { describeLotKind } from './lot-kind';
 import { litresOrAll } from './text';
 
@@ -9,7 +9,7 @@ export const lotOutKind = describeLotKind({
   schema: LotOutSchema,
   mark: 'move',
   tell: (data) => ({
-    title: say('lots.wentOut', { how: data.how }),
+    title: WENT_OUT_WORDS[data.how],
     detail: joinParts(litresOrAll(data), data.bed?.name, data.party, data.words),
   }),
 });

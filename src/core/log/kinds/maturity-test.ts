@@ -1,6 +1,7 @@
 import { say } from '../../../messages/say';
 import { joinParts } from '../../quantity/format';
 import { MaturityTestSchema } from '../lot-shapes';
+import { TEST_WORDS } from '../../words/lots';
 import { describeLotKind } from './lot-kind';
 
 /** A test of maturity was begun, read or ended. */
@@ -8,7 +9,7 @@ export const maturityTestKind = describeLotKind({
   schema: MaturityTestSchema,
   mark: 'check',
   tell: (data) => ({
-    title: say('lots.tested', { kind: data.values.kind }),
+    title: TEST_WORDS[data.values.kind],
     detail: joinParts(
       data.ended
         ? say('lots.testEnded')

@@ -5,6 +5,7 @@ import { standHeated } from '@/core/release/assess-release';
 import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
 import { readSiteLots } from '@/entry/server/lot-book';
+import type { SiteState } from '@/core/log/fold';
 import type { Site } from '@/db/repositories/site';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Locale } from '@/core/words/note';
@@ -14,6 +15,8 @@ type Asking = {
   readonly site: Site;
   readonly now: number;
   readonly board: readonly BatchSnapshot[];
+  readonly siteState: SiteState;
+  readonly asOf: string;
   readonly locale: Locale;
   readonly unit: 'C' | 'F';
   readonly prefs: { readonly by: string };
@@ -22,10 +25,8 @@ type Asking = {
 /** The lots of a site, with what their pages need beside them. */
 export async function lotsGiven(s: Asking): Promise<LotsGiven> {
   const db = theDb();
-  const [lots, store] = await Promise.all([
-    readSiteLots(db, s.site, s.now),
-    storeRepo(db).state(s.site.id),
-  ]);
+  const store = await storeRepo(db).state(s.site.id);
+  const lots = await readSiteLots(db, s.site, s.now, { ...s, store });
   return { ...lots, store, board: s.board, locale: s.locale };
 }
 

@@ -1,5 +1,6 @@
 'use client';
 import { say } from '@/messages/say';
+import { ChevronRight } from 'lucide-react';
 import Link from 'next/link';
 import { upperFirst } from '@/core/quantity/format';
 import { CAUTION } from '@/core/words/caution';
@@ -12,9 +13,12 @@ const MARKS = { met: '✓', 'not-met': '✗', unknown: '?' } as const;
 
 function UseItems({ use }: { use: UseView }) {
   return (
-    <details className="border-b border-rule py-1" data-testid={`use-${use.id}`}>
+    <details className="group border-b border-rule py-1" data-testid={`use-${use.id}`}>
       <summary className="min-h-target flex flex-wrap items-center justify-between gap-2 cursor-pointer">
-        <b>{upperFirst(use.name)}</b>
+        <b className="flex items-center gap-1">
+          <ChevronRight size={18} aria-hidden="true" className="group-open:rotate-90" />
+          {upperFirst(use.name)}
+        </b>
         <span className={use.standing === 'met' ? 'font-semibold' : 'q'}>{use.says}</span>
       </summary>
       <ul className="pl-4">

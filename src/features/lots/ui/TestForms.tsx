@@ -4,7 +4,7 @@ import { signOf } from '@/core/quantity/typed-quantity';
 import { typed } from '@/core/quantity/typed-number';
 import { SMELLS, SQUEEZES } from '@/core/log/entry';
 import { RECOGNISABLE, TEST_KINDS, type TestKind } from '@/core/log/test-shapes';
-import { nameOfTest } from '@/core/lots/words';
+import { TEST_WORDS } from '@/core/words/lots';
 import { CAUTION } from '@/core/words/caution';
 import { SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
@@ -32,7 +32,7 @@ const TestChoice = ({
     onChange={onChange}
     options={TEST_KINDS.map((value) => ({
       value,
-      label: nameOfTest(value),
+      label: TEST_WORDS[value],
       hint: say('lots.testTakes', { kind: value }),
     }))}
   />
