@@ -9,7 +9,7 @@ type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 type CuredHeaps = Readonly<Record<'N' | 'O', { readonly id: string; readonly builtAt: number }>>;
 
 /** Days after building at which each was moved to cure; its rounds end there. */
-export const MOVED_TO_CURE_DAYS = { N: 28, O: 26 } as const;
+export const MOVED_TO_CURE_DAYS = { N: 40, O: 36 } as const;
 
 /** @param working the nearest moment at which people are on the site */
 export function lotEntries(
@@ -70,12 +70,12 @@ function lookAt(add: Add, lot: string, from: number): void {
   for (let ago = from - 7; ago > 8; ago -= 7)
     add(ago, 'Sam', 'lot-look', {
       lot,
-      squeeze: ago > 35 && ago < 42 ? 'holds' : 'drops',
+      squeeze: ago > 24 && ago < 31 ? 'holds' : 'drops',
       smell: 'earthy',
       cover: 'on',
-      ...(ago > 35 && ago < 42 ? { waterL: 120 } : {}),
+      ...(ago > 24 && ago < 31 ? { waterL: 120 } : {}),
     });
-  add(45.3, 'Mo', 'lot-size', { lot, litres: 4100 });
+  add(33.3, 'Mo', 'lot-size', { lot, litres: 4100 });
 }
 
 /** Weeds that came up in a tray; a reheat test that shows nothing, one that passed; seeds, seedlings, a bag; a laboratory. */

@@ -9,6 +9,7 @@ const OF = {
   bench: 'bench',
   plan: 'plan',
   store: 'store',
+  lots: 'lot',
   map: 'map',
   records: 'records',
   instruments: 'instruments',

@@ -1,6 +1,6 @@
 import { sql, type Kysely } from 'kysely';
 import { claimOf } from '@/core/advice/claim';
-import { localParts } from '@/core/quantity/calendar';
+import { localParts, weekdayOf } from '@/core/quantity/calendar';
 import { layUpDemo } from '../../demo/lay-up';
 import { MOUND_STATES } from '@/core/snapshot/batch-snapshot';
 import type { NewEntry } from '@/core/log/entry';
@@ -235,13 +235,13 @@ describe('snapshots and the demo', () => {
       // A model: nobody works at night, nothing went out warm or unread, and no load is used after the last of it was spread.
       const all = [
         ...(await logRepo(t.app).ofSite(site.id)),
-        ...(await logRepo(t.app).ofStore(site.id)),
+        ...(await logRepo(t.app).ofLots(site.id)),
         ...(await Promise.all(board.map((d) => logRepo(t.app).ofBatch(d.id)))).flat(),
       ];
       const night = all
         .filter((e) => {
-          const h = localParts(site.timeZone, e.at).clock;
-          return h < '05:45' || h > '20:15';
+          const { minute } = weekdayOf(site.timeZone, e.at);
+          return minute < 5.75 * 60 || minute > 20.25 * 60;
         })
         .map((e) => `${e.kind} ${localParts(site.timeZone, e.at).clock}`);
       expect(night).toEqual([]);

@@ -37,6 +37,13 @@ export const HELP = {
     say('help.store4'),
     say('help.store5'),
   ],
+  lots: () => [
+    say('help.lots1'),
+    say('help.lots2'),
+    say('help.lots3'),
+    say('help.lots4'),
+    say('help.lots5'),
+  ],
   map: () => [
     say('help.map1'),
     say('help.map2'),

@@ -1,6 +1,7 @@
 import type { SiteState } from '@/core/log/fold';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { MIN_HOT_M3 } from '@/core/heap/size';
+import { foldLots } from '@/core/lots/fold';
 import { LotBook } from '@/core/lots/book';
 import { flowSiteOf } from '@/core/lots/site-flows';
 import { findRule } from '@/core/rules/library';
@@ -53,6 +54,13 @@ async function readKnown(db: Db, site: Site, now: number): Promise<Omit<Known, '
   return { board, siteState, store };
 }
 
+/** What the log held at a moment. */
+function asOf(log: LotsLog, now: number): LotsLog {
+  if (log.entries.every((e) => e.recordedAt <= now)) return log;
+  const entries = log.entries.filter((e) => e.recordedAt <= now);
+  return { entries, state: foldLots(entries) };
+}
+
 /** Works out the lots of a site as of a moment. */
 export async function readSiteLots(
   db: Db,
@@ -60,7 +68,7 @@ export async function readSiteLots(
   now: number,
   known?: Known,
 ): Promise<SiteLots> {
-  const log = await lotsRepo(db).read(site.id, known?.asOf);
+  const log = asOf(await lotsRepo(db).read(site.id, known?.asOf), now);
   const { board, siteState, store } = known ?? (await readKnown(db, site, now));
   const proofs = proofsOf(board, siteState);
   const germProofs = proofs.filter((p) => p.clock === 'germs');

@@ -75,6 +75,8 @@ export type RecordDoc = {
   readonly chart: ChartView | null;
   readonly rounds: Table;
   readonly works: Table;
+  /** Where its matter went after the heat; null: nothing has left it, or only its file is at hand. */
+  readonly after: Table | null;
   readonly corrections: Table;
   readonly checks: Table;
   readonly notCovered: readonly string[];
@@ -138,6 +140,7 @@ type Ask = {
   readonly now: Instant;
   readonly unit: 'C' | 'F';
   readonly file?: AskFile;
+  /** Where its matter went, as far as the site's log tells. */ readonly after?: Table | null;
   /** The store, for what went in; left out: as far as the batch's own entries tell. */ readonly store?: StoreState;
 };
 /** What the record's batch file is known by; `earlier`: the digest of the file of each earlier version of the batch's terms. */
@@ -627,6 +630,7 @@ export function recordDoc(ask: Ask): RecordDoc {
       ? roundsTable(page, assessment)
       : { head: [], rows: [], none: say('record.noClockHasStartedYet') },
     works: worksTable(page),
+    after: ask.after ?? null,
     corrections: correctionsTable(page),
     checks: checksTable(page),
     notCovered: notCoveredOf(page, assessment),

@@ -185,4 +185,11 @@ export const enRecord = {
   finished: 'finished',
   active: 'active',
   labelsForThese: '{size, plural, one {Label for it} other {Labels for # batches}}',
+  afterTheHeat: 'After the heat',
+  lot: 'Lot',
+  whatWasFound: 'What was found, decided and done',
+  nothingLeftYet: 'Nothing has left this batch.',
+  sharesByVolume: 'Shares are by volume when it was mixed; a pile shrinks alike in all its parts.',
+  shareOfBatch: '{share} of it from this batch; never heated: {raw}',
+  amountNotKnown: 'amount not known',
 } as const;

@@ -187,4 +187,12 @@ export const esRecord = {
   finished: 'terminado',
   active: 'activo',
   labelsForThese: '{size, plural, one {Etiqueta} other {Etiquetas de # lotes}}',
+  afterTheHeat: 'Después del calor',
+  lot: 'Partida',
+  whatWasFound: 'Qué se halló, se decidió y se hizo',
+  nothingLeftYet: 'Nada ha salido de este lote.',
+  sharesByVolume:
+    'Las partes son por volumen al mezclar; una pila se encoge igual en todas sus partes.',
+  shareOfBatch: '{share} viene de este lote; nunca calentado: {raw}',
+  amountNotKnown: 'cantidad desconocida',
 };

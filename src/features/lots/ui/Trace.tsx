@@ -129,7 +129,7 @@ function RecallActs(of: RecallOf) {
       </p>
     );
   return (
-    <div className="flex flex-col gap-2 print:hidden">
+    <div className="flex flex-col gap-2 print:hidden max-w-[560px]">
       <Problems list={kept.problems} />
       <Field
         label={say('lots.who')}

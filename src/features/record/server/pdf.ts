@@ -305,6 +305,10 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   tableOf(pen, record.rounds, roundShares(record.rounds.head.length));
   heading(pen, say('record.workOnTheBatch'));
   tableOf(pen, record.works, [1.5, 5, 0.8]);
+  if (record.after) {
+    heading(pen, say('record.afterTheHeat'));
+    tableOf(pen, record.after, [1.4, 4, 1.5, 0.8]);
+  }
   heading(pen, say('record.corrections'));
   tableOf(pen, record.corrections, [1.5, 1.7, 0.9, 2.6, 0.7]);
   heading(pen, say('record.thermometers'));

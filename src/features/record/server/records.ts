@@ -16,6 +16,9 @@ import { log } from '@/platform/log';
 import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, noSuchHeap, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
+import { whenText } from '@/core/quantity/format';
+import { readSiteLots } from '@/entry/server/lot-book';
+import { afterHeatTable } from '../after-heat';
 import { inSpeech } from '@/platform/request-speech';
 import { inWorkerThread } from '@/platform/worker-threads';
 import { lastOf } from '@/core/quantity/present';
@@ -40,6 +43,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       : logged.state.terms
           .slice(0, -1)
           .map((terms) => ({ version: terms.version, text: fileTextOf(site, logged, terms)! }));
+  const lots = await readSiteLots(theDb(), site, at);
   const digests = new Map(earlier.map(({ version, text }) => [version, sha256(text)]));
   const about =
     file === null
@@ -57,6 +61,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       now: at,
       unit,
       store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)),
+      after: afterHeatTable({ ...lots, when: (t) => whenText(site.timeZone, t) }, id),
       ...about,
     }),
   };

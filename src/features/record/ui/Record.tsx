@@ -134,6 +134,11 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
       <Part title={say('record.workOnTheBatch')}>
         <PrintTable table={record.works} label={say('record.workOnTheBatch')} />
       </Part>
+      {record.after && (
+        <Part title={say('record.afterTheHeat')}>
+          <PrintTable table={record.after} label={say('record.afterTheHeat')} />
+        </Part>
+      )}
       <Part title={say('record.corrections')}>
         <PrintTable table={record.corrections} label={say('record.corrections')} />
       </Part>
