@@ -267,3 +267,61 @@ test('the season in figures, and the route for what was never proven', async () 
   expect(errors).toEqual([]);
   await close();
 }, 60_000);
+
+test('a public page is off until it is switched on; its label opens it, and it names no people', async () => {
+  const { page, errors, close } = await app.page();
+  const id = await lotOf('F1');
+  expect((await page.goto(`${app.base}/p/${id}`))?.status()).toBe(404);
+  await open(page, `${app.base}/lots/${id}`);
+  await press(page, 'Switch its public page on');
+  await fill(page, 'Who', 'Mo');
+  await pressKey(page, '[role=dialog]');
+  await gone(page);
+  await press(page, 'Label');
+  await waitText(page, 'main', new RegExp(`/p/${id}`));
+  await open(page, `${app.base}/p/${id}`);
+  const text = await waitText(
+    page,
+    'main',
+    /Made of[\s\S]*Straw[\s\S]*Nightjar met[\s\S]*Never heated/,
+  );
+  expect(text).not.toMatch(/\bMo\b|\bJo\b|\bSam\b|Livery|barn/);
+  expect(text).not.toMatch(/\b(sterile|safe)\b/i);
+  expect(await axe(page)).toEqual([]);
+  expect(errors.filter((e) => !/404/.test(e))).toEqual([]);
+  await close();
+}, 60_000);
+
+test('overs go back into a batch, which says whether a clock starts over', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/${await lotOf('V1')}`);
+  await press(page, 'Put into a batch');
+  const batch = await seen(page, '//*[@role="dialog"]//select');
+  const curlew = await batch.evaluate(
+    (el) => [...(el as HTMLSelectElement).options].find((o) => o.text === 'Curlew')!.value,
+  );
+  await batch.select(curlew);
+  await fill(page, 'How much, L', '40');
+  await fill(page, 'Who', 'Sam');
+  await waitText(page, '[role=dialog]', /starts no clock over/);
+  await pressKey(page, '[role=dialog]');
+  await gone(page);
+  await open(page, `${app.base}/lots/${curlew}`);
+  await waitText(page, 'main', /What is in it[\s\S]*Nightjar/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
+test('a batch’s record has a second sheet: where it went, and what was found there', async () => {
+  const { page, errors, close } = await app.page();
+  const { entries } = await lotsRepo(app.database.app).read(siteId);
+  const cured = entries.find((e) => e.kind === 'cure' && e.data.to !== undefined)!;
+  await open(page, `${app.base}/batch/${cured.batch}/record`);
+  await waitText(
+    page,
+    'main',
+    /After the heat[\s\S]*Reheat test: passed[\s\S]*Released[\s\S]*Squash bed[\s\S]*of it from this batch/,
+  );
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);

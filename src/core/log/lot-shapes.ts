@@ -202,3 +202,8 @@ export const LotOutcomeSchema = z.looseObject({
   photos: Photos.optional(),
   words: Words.optional(),
 });
+
+export const LotPageSchema = z.looseObject({
+  lot: MatterIdSchema,
+  /** Whoever scans its label may see what it is made of. */ shown: z.boolean(),
+});

@@ -46,6 +46,7 @@ export type LotsState = {
   readonly outs: readonly EntryOf<'lot-out'>[];
   readonly recalls: readonly EntryOf<'recall'>[];
   readonly outcomes: readonly EntryOf<'lot-outcome'>[];
+  /** Lots whose public page is on. */ readonly shown: ReadonlySet<string>;
 };
 
 /** Entries that stand: none that a correction struck as a whole. */
@@ -124,6 +125,12 @@ function lotsOf(live: readonly Entry[]): LogLot[] {
   }));
 }
 
+/** Lots whose public page was switched on last. */
+function shownOf(live: readonly Entry[]): Set<string> {
+  const shown = new Map(ofKind(live, 'lot-page').map((e) => [e.data.lot, e.data.shown]));
+  return new Set([...shown].flatMap(([lot, is]) => (is ? [lot] : [])));
+}
+
 /** What a site's log tells of its lots. @param entries of the kinds that lots are read from, with their corrections */
 export function foldLots(entries: readonly Entry[]): LotsState {
   const live = liveEntries(entries);
@@ -137,6 +144,7 @@ export function foldLots(entries: readonly Entry[]): LotsState {
     outs: ofKind(live, 'lot-out'),
     recalls: ofKind(live, 'recall'),
     outcomes: ofKind(live, 'lot-outcome'),
+    shown: shownOf(live),
   };
 }
 

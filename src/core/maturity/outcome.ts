@@ -3,7 +3,7 @@ import { MS, type Instant } from '../quantity/instant';
 
 /** Outcomes of tests of maturity, worked out from raw values (contract, section 5). */
 
-export type TestOutcome = 'pass' | 'fail' | 'invalid' | 'open';
+type TestOutcome = 'pass' | 'fail' | 'invalid' | 'open';
 
 /** A test as it was written down. */
 export type MaturityTest<K extends TestKind = TestKind> = {

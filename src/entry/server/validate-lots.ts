@@ -201,6 +201,8 @@ const CHECKS: { readonly [K in NewEntry['kind']]?: Check<K> } = {
   'lab-sample': wrongLab,
   'lab-report': wrongLab,
   'lot-decision': wrongDecision,
+  'lot-page': ({ book }, { data }) =>
+    book.site.lots.some((l) => l.id === data.lot) ? null : wrong('data.lot', say('lots.noSuchLot')),
   'lot-outcome': ({ state }, { data }) =>
     state.outs.some((o) => o.id === data.out) ? null : wrong('data.out', say('lots.noSuchOut')),
 };

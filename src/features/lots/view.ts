@@ -151,6 +151,7 @@ export type LotPageView = {
     readonly outcomes: readonly string[];
   }[];
   readonly unproven: boolean;
+  /** Its public page is on. */ readonly shown: boolean;
 };
 type LotDueView = {
   readonly text: string;
@@ -172,18 +173,10 @@ function speaksOf(e: Entry, lot: string, tests: ReadonlySet<string>): boolean {
         e.data.inputs.some((i) => i.lot === lot) ||
         e.data.outputs.some((o) => (o.lot as string) === lot)
       );
-    case 'lot-out':
-    case 'maturity-test':
-    case 'lab-sample':
-    case 'lot-decision':
-      return e.data.lot === lot;
-    case 'lot-size':
-    case 'lot-look':
-      return (e.data.lot as string) === lot;
     case 'lab-report':
       return tests.has(e.data.sample);
     default:
-      return false;
+      return 'lot' in e.data && (e.data.lot as string | undefined) === lot && e.batch === null;
   }
 }
 
@@ -262,6 +255,7 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
     uses: USES.map((u) => useView(given, id, assessUse(u, facts, book.now))),
     history: historyOf(given, id),
     outs: outsOf(given, id),
+    shown: state.shown.has(id),
     unproven: standHeated(facts) !== 'met' && !facts.empty,
   };
 }

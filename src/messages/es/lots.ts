@@ -314,7 +314,7 @@ export const esLots = {
   whenToCure:
     'Pasa un lote a madurar cuando cumplió su regla y ya no se calienta después de un volteo.',
   moveBatch: 'Pasar {name} a madurar',
-  act: '{what, select, look {Revisión semanal} size {Medir} cure {Pasar a madurar} move {Mover o mezclar} into {Poner en un lote} screen {Cribar} out {Sale} test {Empezar una prueba} sample {Tomar una muestra} decide {Decidir} goOn {Anotar una lectura} report {Anotar resultados} outcome {Qué pasó después} other {Anular esta entrada}}',
+  act: '{what, select, look {Revisión semanal} size {Medir} cure {Pasar a madurar} move {Mover o mezclar} into {Poner en un lote} screen {Cribar} out {Sale} test {Empezar una prueba} sample {Tomar una muestra} decide {Decidir} page {Página pública} goOn {Anotar una lectura} report {Anotar resultados} outcome {Qué pasó después} other {Anular esta entrada}}',
   logIt: 'Anotarlo',
   noTestsYet:
     'Aún sin pruebas. Una pila fría no es una pila madura: empieza con la prueba de recalentamiento.',
@@ -435,4 +435,22 @@ export const esLots = {
   howDrawn: 'Cómo',
   custody:
     '{column, select, handedBy {Entregó} takenBy {Recibió} dateAndTime {Fecha y hora} other {Estado}}',
+  pageOn: 'Página pública encendida',
+  pageOff: 'Página pública apagada',
+  publicPage: 'Página pública',
+  pageIsOn: 'Quien escanea su etiqueta ve de qué está hecha; sin nombres de personas.',
+  pageIsOff: 'No tiene página pública.',
+  switchPageOn: 'Encender su página pública',
+  switchPageOff: 'Apagar su página pública',
+  pageShows:
+    'Mostraría de qué está hecha la partida, cómo se calentó, sus pruebas y precauciones; sin nombres de personas.',
+  label: 'Etiqueta',
+  heatedUnder: '{batch} cumplió {rule}, {at}',
+  cautionHands: 'Usa guantes y lávate las manos después.',
+  cautionDust: 'La composta seca levanta polvo: mójala antes de moverla.',
+  cautionPots: 'Pruébala antes en pocas plantas; las plantas chicas son delicadas.',
+  releasedFor: 'Liberada para: {uses}',
+  madeOf: 'Hecha de',
+  howHeated: 'Cómo se calentó',
+  cautions: 'Precauciones',
 } as const;

@@ -64,6 +64,7 @@ import { labReportKind } from './lab-report';
 import { lotDecisionKind } from './lot-decision';
 import { recallKind } from './recall';
 import { lotOutcomeKind } from './lot-outcome';
+import { lotPageKind } from './lot-page';
 
 /**
  * The one registry of what may stand in the log. A new kind is a file beside this one and a line here: lists, forms, texts and
@@ -136,4 +137,5 @@ export const ENTRY_KIND_REGISTRY = {
   'lot-decision': lotDecisionKind,
   recall: recallKind,
   'lot-outcome': lotOutcomeKind,
+  'lot-page': lotPageKind,
 } as const;

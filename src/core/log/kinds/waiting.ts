@@ -204,4 +204,7 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   get 'lot-outcome'() {
     return say('lots.outcomeShort');
   },
+  get 'lot-page'() {
+    return say('lots.publicPage');
+  },
 };

@@ -162,3 +162,19 @@ export function VoidForm({ lot, target, onDone }: LotFormProps & { target: strin
     </>
   );
 }
+
+/** Switches the public page of a lot on or off. */
+export function PageForm({ lot, shown, onDone }: LotFormProps & { shown: boolean }) {
+  const entry = useLotEntry('lot-page', lot, onDone);
+  return (
+    <>
+      <p>{shown ? say('lots.pageIsOn') : say('lots.pageShows')}</p>
+      <WhenAndWho entry={entry} heap={refOf(lot)} />
+      <KeepBar
+        entry={entry}
+        label={shown ? say('lots.switchPageOff') : say('lots.switchPageOn')}
+        onKeep={() => entry.save({ lot: lot.id, shown: !shown })}
+      />
+    </>
+  );
+}

@@ -5,7 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import type { LotPageView } from '../view';
-import { DecideForm, OutcomeForm, VoidForm } from './DecideForm';
+import { DecideForm, OutcomeForm, PageForm, VoidForm } from './DecideForm';
 import { IntoBatchForm } from './IntoBatchForm';
 import { ReportForm, SampleForm } from './LabForms';
 import { LookForm } from './LookForm';
@@ -27,7 +27,8 @@ type Act =
         | 'out'
         | 'test'
         | 'sample'
-        | 'decide';
+        | 'decide'
+        | 'page';
     }
   | { readonly what: 'goOn' | 'report' | 'outcome' | 'void'; readonly of: string };
 
@@ -49,6 +50,8 @@ function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPa
   switch (act.what) {
     case 'decide':
       return <DecideForm {...props} page={page} />;
+    case 'page':
+      return <PageForm {...props} shown={page.shown} />;
     case 'report':
       return <ReportForm {...props} sample={act.of} />;
     case 'outcome':
@@ -271,6 +274,34 @@ function History({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }
   );
 }
 
+/** The public page of the lot with its label, and the form that switches it on or off. */
+const PublicPage = ({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) => (
+  <p className="flex flex-wrap gap-x-5 gap-y-1 items-center">
+    <span>{page.shown ? say('lots.pageIsOn') : say('lots.pageIsOff')}</span>
+    {page.shown && (
+      <>
+        <Link
+          prefetch={false}
+          className="link pointer-coarse:py-2.5 inline-block"
+          href={`/p/${page.id}`}
+        >
+          {say('lots.publicPage')}
+        </Link>
+        <Link
+          prefetch={false}
+          className="link pointer-coarse:py-2.5 inline-block"
+          href={`/lots/label/${page.id}`}
+        >
+          {say('lots.label')}
+        </Link>
+      </>
+    )}
+    <button type="button" className="btn" onClick={() => onAct({ what: 'page' })}>
+      {page.shown ? say('lots.switchPageOff') : say('lots.switchPageOn')}
+    </button>
+  </p>
+);
+
 /** What the lot is, how much of it there is, and how much of that was never heated. */
 function Heading({ page: { row, decision } }: { page: LotPageView }) {
   const facts = row.empty
@@ -331,6 +362,7 @@ export function LotScreen({ page, lot }: { page: LotPageView; lot: LotRef }) {
       <Acts page={page} onAct={setAct} />
       <Release page={page} />
       <Evidence page={page} onAct={setAct} />
+      {page.isLot && <PublicPage page={page} onAct={setAct} />}
       <History page={page} onAct={setAct} />
       {act && (
         <Sheet

@@ -1,0 +1,67 @@
+import { say } from '@/messages/say';
+import { tracedShareText } from '@/core/flow/trace-call';
+import { dayText, listText, upperFirst } from '@/core/quantity/format';
+import { LOT_KIND_WORDS, TEST_OUTCOME_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
+import { findRule, shortTitle } from '@/core/rules/library';
+import type { LotFacts } from '@/core/release/assess-release';
+import { findUse, USES, type UseId } from '@/core/release/uses';
+import { nameOfMatter, type LotsGiven } from './matter';
+
+/** What whoever scans a label may see of a lot: what it is made of, how it was heated, tests, cautions; no names of people. */
+export type PublicLotView = {
+  readonly site: string;
+  readonly title: string;
+  readonly made: readonly string[];
+  readonly heated: readonly string[];
+  readonly tests: readonly string[];
+  readonly uses: string | null;
+  readonly cautions: readonly string[];
+};
+
+/** Materials by share; loads of one material are told together by their name. */
+function madeOf(given: LotsGiven, lot: string): string[] {
+  const { sources } = given.book.originOf(lot);
+  return sources
+    .filter((s) => given.store.loads.some((l) => (l.id as string) === s.lot))
+    .map((s) => `${nameOfMatter(given, s.lot)}: ${tracedShareText(s.share)}`);
+}
+
+/** The rules that its batches met, and how much of it was never heated. */
+function heatedOf(given: LotsGiven, { germs, raw }: LotFacts): string[] {
+  const met = germs.flatMap((g) => {
+    if (g.at === null || g.rule === null) return [];
+    const rule = findRule(g.rule);
+    return say('lots.heatedUnder', {
+      batch: nameOfMatter(given, g.batch),
+      rule: rule ? shortTitle(rule) : g.rule,
+      at: dayText(given.locale.timeZone, g.at),
+    });
+  });
+  return [...met, say('lots.saysUnheated', { share: tracedShareText(raw) })];
+}
+
+/** The public page of a lot; null: it is not switched on. */
+export function publicLotView(given: LotsGiven, site: string, lot: string): PublicLotView | null {
+  const { state, book } = given;
+  const known = state.lots.get(lot);
+  if (!known || !state.shown.has(lot)) return null;
+  const facts = book.factsOf(lot);
+  const use = findUse('growing-beds') ?? USES[0];
+  const decision = state.decisions.findLast((d) => d.data.lot === lot);
+  const released = decision?.data.decision === 'released' ? decision.data.uses : [];
+  return {
+    site,
+    title: `${LOT_KIND_WORDS[known.kind]} ${known.code}`,
+    made: madeOf(given, lot),
+    heated: heatedOf(given, facts),
+    tests: facts.tests
+      .filter((t) => t.speaks)
+      .map((t) => {
+        const outcome = use ? t.assessedFor(use).outcome : 'open';
+        return `${TEST_WORDS[t.kind]}: ${TEST_OUTCOME_WORDS[outcome]}`;
+      }),
+    uses:
+      released.length > 0 ? upperFirst(listText(released.map((u) => USE_WORDS[u as UseId]))) : null,
+    cautions: [say('lots.cautionHands'), say('lots.cautionDust'), say('lots.cautionPots')],
+  };
+}
