@@ -155,7 +155,7 @@ function drawSample(add: Add, lot: string): void {
       ...[metal('Zn', 190), metal('Se', 0.6)],
       { ...metal('Hg', 0.05), value: { is: 'figure', n: 0.05, mark: '<' } },
       {
-        analyte: 'faecal coliforms',
+        analyte: 'fecal coliforms',
         value: { is: 'figure', n: 310, mark: null },
         unit: 'MPN/g',
         basis: 'dry',

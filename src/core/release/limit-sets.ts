@@ -40,7 +40,7 @@ const metals = (figures: Readonly<Record<string, number>>): LabLimit[] =>
   Object.entries(figures).map(([analyte, limit]) => max(analyte, limit, 'mg/kg', 'dry'));
 
 const SALMONELLA_MPN = below('Salmonella', 3, 'MPN/4 g', 'dry');
-const FAECAL_COLIFORMS = below('faecal coliforms', 1000, 'MPN/g', 'dry');
+const FECAL_COLIFORMS = below('fecal coliforms', 1000, 'MPN/g', 'dry');
 
 export const LIMIT_SETS: readonly LimitSet[] = [
   {
@@ -61,7 +61,7 @@ export const LIMIT_SETS: readonly LimitSet[] = [
     section: '503.32(a)',
     year: 1993,
     fromMemory: true,
-    limits: { anyOf: [FAECAL_COLIFORMS, SALMONELLA_MPN] },
+    limits: { anyOf: [FECAL_COLIFORMS, SALMONELLA_MPN] },
   },
   {
     id: 'us-112-55-a',
@@ -80,12 +80,12 @@ export const LIMIT_SETS: readonly LimitSet[] = [
   },
   {
     id: 'us-112-55-b',
-    title: '21 CFR 112.55(b): composted, Salmonella and faecal coliforms',
+    title: '21 CFR 112.55(b): composted, Salmonella and fecal coliforms',
     document: '21 CFR Part 112, Standards for Produce Safety',
     section: '112.55(b)',
     year: 2015,
     fromMemory: true,
-    limits: { allOf: [SALMONELLA_MPN, FAECAL_COLIFORMS] },
+    limits: { allOf: [SALMONELLA_MPN, FECAL_COLIFORMS] },
   },
   {
     id: 'ccme-2005-a',
@@ -109,7 +109,7 @@ export const LIMIT_SETS: readonly LimitSet[] = [
           Se: 2,
           Zn: 700,
         }),
-        FAECAL_COLIFORMS,
+        FECAL_COLIFORMS,
         SALMONELLA_MPN,
         max('foreign matter over 25 mm', 1, 'pieces/500 ml', null),
         absent('sharps over 3 mm', '500 ml'),

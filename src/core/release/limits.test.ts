@@ -87,6 +87,13 @@ test('a plan of five: none above M, so many above m (EU 2019/1009, from memory)'
   expect(by(10, 10, 10, 10)).toBe('unknown');
 });
 
+test('fecal and faecal coliforms, Pb and pb, are the same', () => {
+  const set = findLimitSet('us-503-32-class-a')!.limits;
+  for (const name of ['fecal coliforms', 'Faecal coliforms '])
+    expect(assessLimits(set, [sample([figure(name, 20, 'MPN/g')])]).standing).toBe('met');
+  expect(of(lead, sample([figure('pb', 20, 'mg/kg')]))).toBe('met');
+});
+
 test('one of two is enough for class A (40 CFR 503.32, from memory), and nothing is unknown', () => {
   const set = findLimitSet('us-503-32-class-a')!.limits;
   const coliforms = (n: number) => figure('faecal coliforms', n, 'MPN/g');

@@ -122,12 +122,16 @@ function standPlan(
   return count(overSmall, 'not-met') + count(overSmall, 'unknown') > c ? 'unknown' : 'met';
 }
 
+/** Names of analytes are compared without regard to case, and British and American spelling alike. */
+const tidy = (analyte: string): string => analyte.trim().toLowerCase().replace('faecal', 'fecal');
+
 /** How one limit stands: by the latest sample that names the analyte, and in it by the worst of its results. */
 function standLimit(limit: LabLimit, samples: readonly LabSample[]): LimitLine {
-  const named = samples.filter((s) => s.results.some((r) => r.analyte === limit.analyte));
+  const isOf = (r: LabResult): boolean => tidy(r.analyte) === tidy(limit.analyte);
+  const named = samples.filter((s) => s.results.some(isOf));
   const latest = named.reduce<LabSample | null>((a, b) => (a && a.at >= b.at ? a : b), null);
   if (!latest) return { limit, standing: 'unknown', sample: null, results: [] };
-  const results = latest.results.filter((r) => r.analyte === limit.analyte);
+  const results = latest.results.filter(isOf);
   const standing =
     limit.ask.kind === 'plan'
       ? standPlan(results, limit, limit.ask, latest.solidsPct)

@@ -1,3 +1,4 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { LotBook } from '@/core/lots/book';
 import type { LotsState } from '@/core/lots/fold';
@@ -26,5 +27,5 @@ export function nameOfMatter({ state, store, board }: LotsGiven, id: string): st
   const batch = board.find((b) => (b.id as string) === id);
   if (batch) return batch.name ?? batch.code;
   const load = store.loads.find((l) => (l.id as string) === id);
-  return load ? (load.load.what ?? load.material.name) : say('lots.unlisted');
+  return load ? (load.load.what ?? libraryText(load.material.name)) : say('lots.unlisted');
 }

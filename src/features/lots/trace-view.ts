@@ -64,7 +64,7 @@ export function traceChoices(given: LotsGiven): TraceChoices {
     loads: store.loads
       .map((l) => ({
         id: l.id,
-        name: l.load.what ?? l.material.name,
+        name: nameOfMatter(given, l.id),
         says: joinParts(dayText(locale.timeZone, l.at), l.load.supplier),
       }))
       .reverse(),
