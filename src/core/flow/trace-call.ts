@@ -2,7 +2,8 @@ import { say } from '../../messages/say';
 import { isoOf, parseInstant, type Instant } from '../quantity/instant';
 import { problemLine } from '../words/problem';
 import { readSiteFile, type FlowSite } from './site-file';
-import { traceFrom, traceOf, traceUnheated, type Interval, type Trace } from './trace';
+import { tracedShareText } from './share-text';
+import { traceFrom, traceOf, traceUnheated, type Trace } from './trace';
 
 /** The command that traces a site file: one question, answered in words or as JSON (contract, section 7). */
 
@@ -23,24 +24,6 @@ const unusable = (path: string, message: string): TraceAnswer => ({
   errors: [problemLine({ path, message })],
   status: 2,
 });
-
-/** A share as people say it: `12 %`, `3–40 %`, `not known`, `none`; never rounded onto nothing or onto the whole. */
-export function tracedShareText([lo, hi]: Interval): string {
-  if (hi === 0) return say('flow.none');
-  if (lo === 0 && hi === 1) return say('flow.notKnown');
-  const isPlain = (share: number): boolean =>
-    share === 0 || share === 1 || (share >= 0.005 && share <= 0.995);
-  const percent = (share: number): number => Math.round(share * 100);
-  const one = (share: number): string => {
-    if (isPlain(share)) return say('flow.percent', { percent: percent(share) });
-    return share < 0.005 ? say('flow.under1') : say('flow.over99');
-  };
-  const [low, high] = [one(lo), one(hi)];
-  if (low === high) return low;
-  return isPlain(lo) && isPlain(hi)
-    ? say('flow.range', { low: percent(lo), high: percent(hi) })
-    : say('flow.between', { low, high });
-}
 
 const litresText = (litres: number | null): string =>
   litres === null ? say('flow.notKnown') : say('flow.litres', { litres });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { answerTrace, tracedShareText } from './trace-call';
+import { tracedShareText } from './share-text';
+import { answerTrace } from './trace-call';
 import { orderFlows } from './order';
 import { readSiteFile, type FlowSite } from './site-file';
 import { traceFrom, traceOf, traceUnheated, type Interval, type Trace } from './trace';

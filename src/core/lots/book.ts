@@ -128,6 +128,13 @@ export class LotBook {
     const { litres, any } = this.of(lot);
     return litres === 0 && any[1] === 0;
   }
+  /** When a lot was last measured, or filled from empty, or emptied with litres; null: never. */
+  measuredAt(lot: string): Instant | null {
+    const levels = this.site.levels.filter((l) => l.lot === lot).map((l) => l.at);
+    const first = (this.inflows.get(lot) ?? []).filter((f) => f.litres !== null).slice(0, 1);
+    const all = [...levels, ...first.map((f) => f.at)];
+    return all.length > 0 ? Math.max(...all) : null;
+  }
   /** Where the matter of a lot came from. */
   originOf(lot: string): Trace {
     const known = this.origins.get(lot) ?? traceOf(this.site, lot, null);

@@ -11,6 +11,7 @@ import { traceOf, traceUnheated } from '../flow/trace';
 import { siteFileOf } from './site-file-of';
 import { LotBook } from './book';
 import { dueOfLots } from './due';
+import { shouldMeasureFirst, unheatedAfter } from './joining';
 import { foldLots } from './fold';
 import { seasonTotals } from './season';
 import { flowSiteOf } from './site-flows';
@@ -340,4 +341,16 @@ test('the site file says the same to the command as the pages are made from', ()
   expect(traceUnheated(read.site, null)).toEqual(traceUnheated(book.site, null));
   expect(traceOf(read.site, F, null).sources).toEqual(book.originOf(F).sources);
   expect(recallOf(read.site, [HAY.id]).accounted).toBeCloseTo(1, 9);
+});
+
+test('what joining costs is said before: 1,500 L all heated with 100 L raw is 6 % unheated', () => {
+  const pile = { litres: 1500, raw: [0, 0] as const };
+  const fresh = { litres: 100, raw: [1, 1] as const };
+  expect(unheatedAfter(pile, fresh, 100)[1]).toBeCloseTo(1 / 16, 9);
+  expect(unheatedAfter(pile, fresh, null)).toEqual([0, 1]);
+  expect(unheatedAfter({ litres: 0, raw: [0, 0] }, fresh, 100)).toEqual([1, 1]);
+  expect([
+    shouldMeasureFirst(NOW - 15 * MS.day, NOW),
+    shouldMeasureFirst(NOW - MS.day, NOW),
+  ]).toEqual([true, false]);
 });

@@ -1,5 +1,6 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
+import { MS } from '@/core/quantity/instant';
 import type { LotBook } from '@/core/lots/book';
 import type { LotsState } from '@/core/lots/fold';
 import { isScreeningLot } from '@/core/lots/site-flows';
@@ -28,4 +29,15 @@ export function nameOfMatter({ state, store, board }: LotsGiven, id: string): st
   if (batch) return batch.name ?? batch.code;
   const load = store.loads.find((l) => (l.id as string) === id);
   return load ? (load.load.what ?? libraryText(load.material.name)) : say('lots.unlisted');
+}
+
+const daysSince = (now: number, at: number): number => Math.floor((now - at) / MS.day);
+/** How old a lot is, by its youngest part and by its oldest. */
+export function ageText({ book }: LotsGiven, lot: string): string {
+  const { youngestAt, oldestAt } = book.ageOf(lot);
+  const since = youngestAt ?? oldestAt;
+  if (since === null) return say('lots.noAge');
+  const days = daysSince(book.now, since);
+  const oldest = oldestAt === null ? days : daysSince(book.now, oldestAt);
+  return oldest > days ? say('lots.ages', { days, oldest }) : say('lots.age', { days });
 }

@@ -1,5 +1,5 @@
 import { say } from '@/messages/say';
-import { tracedShareText } from '@/core/flow/trace-call';
+import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, listText, upperFirst } from '@/core/quantity/format';
 import { LOT_KIND_WORDS, TEST_OUTCOME_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { findRule, shortTitle } from '@/core/rules/library';

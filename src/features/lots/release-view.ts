@@ -1,5 +1,5 @@
 import { say } from '@/messages/say';
-import { tracedShareText } from '@/core/flow/trace-call';
+import { tracedShareText } from '@/core/flow/share-text';
 import { RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';

@@ -4,7 +4,7 @@ import { recallOf, type Recall } from '@/core/flow/recall';
 import type { Flow } from '@/core/flow/site-file';
 import type { Traced } from '@/core/flow/trace';
 
-import { tracedShareText } from '@/core/flow/trace-call';
+import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, figureWithUnit, joinParts } from '@/core/quantity/format';
 import { graphOfFlows, type FlowGraph } from './flow-drawing';
 import { nameOfMatter, type LotsGiven } from './matter';

@@ -2,14 +2,13 @@ import type { LotTask } from '@/core/advice/tasks';
 import { say } from '@/messages/say';
 import { decisionView, useView, type DecisionView, type UseView } from './release-view';
 import { testView, type TestView } from './test-view';
-import { nameOfMatter, type LotsGiven } from './matter';
+import { ageText, nameOfMatter, type LotsGiven } from './matter';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
 import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
-import { tracedShareText } from '@/core/flow/trace-call';
+import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, figureWithUnit, joinParts, whenText } from '@/core/quantity/format';
-import { MS } from '@/core/quantity/instant';
 import { assessUse, standHeated } from '@/core/release/assess-release';
 import { USES } from '@/core/release/uses';
 import type { Standing } from '@/core/release/limits';
@@ -26,16 +25,6 @@ const hrefOf = ({ state, board }: LotsGiven, id: string): string =>
 
 const litresText = (litres: number | null): string =>
   litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres);
-
-const daysSince = (now: number, at: number): number => Math.floor((now - at) / MS.day);
-function ageText({ book }: LotsGiven, lot: string): string {
-  const { youngestAt, oldestAt } = book.ageOf(lot);
-  const since = youngestAt ?? oldestAt;
-  if (since === null) return say('lots.noAge');
-  const days = daysSince(book.now, since);
-  const oldest = oldestAt === null ? days : daysSince(book.now, oldestAt);
-  return oldest > days ? say('lots.ages', { days, oldest }) : say('lots.age', { days });
-}
 
 export type LotRow = {
   readonly id: string;

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { traceFrom, type Interval } from '@/core/flow/trace';
-import { tracedShareText } from '@/core/flow/trace-call';
+import { tracedShareText } from '@/core/flow/share-text';
 import type { LotBook } from '@/core/lots/book';
 import type { LotsState } from '@/core/lots/fold';
 import { isScreeningLot } from '@/core/lots/site-flows';

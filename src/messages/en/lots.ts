@@ -179,6 +179,8 @@ export const enLots = {
   saveLook: 'Save this look',
   typeNumbers: 'Type numbers only.',
   sayWhatYouSaw: 'Say what you saw.',
+  joinTells: '{name} is {age}. With this it is as old as what comes in, and never heated: {share}.',
+  measureFirst: 'Measure that lot first: it was not measured for two weeks and has shrunk.',
   joinCosts:
     'The lot is as young as what comes in last, and as unheated as its share. Its tests no longer count unless what comes in was tested too.',
   intoWhichLot: 'Into which lot',

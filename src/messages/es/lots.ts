@@ -179,6 +179,8 @@ export const esLots = {
   saveLook: 'Guardar la revisión',
   typeNumbers: 'Escribe solo números.',
   sayWhatYouSaw: 'Di qué viste.',
+  joinTells: '{name}: {age}. Con esto queda tan joven como lo que entra; nunca calentado: {share}.',
+  measureFirst: 'Mide primero esa partida: lleva dos semanas sin medir y se encogió.',
   joinCosts:
     'La partida es tan joven como lo último que entra, y queda sin calentar según su parte. Sus pruebas ya no cuentan, salvo que lo que entra también esté probado.',
   intoWhichLot: 'A qué partida',

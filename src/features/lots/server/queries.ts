@@ -1,6 +1,7 @@
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
-import { nameOfMatter, type LotsGiven } from '../matter';
+import { ageText, nameOfMatter, type LotsGiven } from '../matter';
+import { shouldMeasureFirst } from '@/core/lots/joining';
 import { standHeated } from '@/core/release/assess-release';
 import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
@@ -46,10 +47,15 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
     batches: s.board
       .filter((b) => b.situation.stage.code !== 'ended')
       .map((b) => ({ id: b.id, name: b.name ?? b.code, building: b.builtAt === null })),
+    raw: book.of(id).raw,
     targets: [...state.lots.values()].map((l) => ({
       id: l.id,
       name: nameOfMatter(given, l.id),
       kind: l.kind,
+      litres: book.of(l.id).litres,
+      raw: book.of(l.id).raw,
+      age: ageText(given, l.id),
+      measureFirst: !book.isEmpty(l.id) && shouldMeasureFirst(book.measuredAt(l.id), book.now),
     })),
   };
 }

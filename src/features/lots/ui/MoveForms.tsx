@@ -1,7 +1,9 @@
 'use client';
 import { say } from '@/messages/say';
 import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import { tracedShareText } from '@/core/flow/share-text';
 import { litresOnBed } from '@/core/lots/bed';
+import { unheatedAfter } from '@/core/lots/joining';
 import { OUT_WAYS, type OutWay } from '@/core/log/lot-shapes';
 import { CAUTION } from '@/core/words/caution';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
@@ -23,9 +25,30 @@ import {
   type LotFormProps,
 } from './parts';
 
-/** What a lot of this age and share costs when it takes in more: said before it is saved. */
-const JoinHint = ({ isNew }: { isNew: boolean }) =>
-  isNew ? null : <p className="hint">{say('lots.joinCosts')}</p>;
+/** What it costs the lot that takes more in, said before it is saved; and whether that lot should be measured first. */
+function JoinHint({
+  lot,
+  target,
+  much,
+}: {
+  lot: LotFormProps['lot'];
+  target: ReturnType<typeof useTarget>;
+  much: ReturnType<typeof useHowMuch>;
+}) {
+  const into = lot.targets.find((t) => t.id === target.to);
+  if (target.isNew || !into) return null;
+  const litres = much.typed ?? (much.how === 'all' ? lot.litres : null);
+  const share = tracedShareText(unheatedAfter(into, lot, litres));
+  return (
+    <>
+      <p className="marked font-semibold w-fit" data-testid="join-costs">
+        {say('lots.joinTells', { name: into.name, age: into.age, share })}
+      </p>
+      {into.measureFirst && <p className="marked">{say('lots.measureFirst')}</p>}
+      <p className="hint">{say('lots.joinCosts')}</p>
+    </>
+  );
+}
 
 /** A batch goes to cure: into a lot that is there, or where it stands as a new one. */
 export function CureForm({ lot, onDone }: LotFormProps) {
@@ -43,7 +66,7 @@ export function CureForm({ lot, onDone }: LotFormProps) {
         {CAUTION.steam} {CAUTION.lift}
       </p>
       <LotTargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
-      <JoinHint isNew={target.isNew} />
+      <JoinHint lot={lot} target={target} much={much} />
       <HowMuch much={much} label={say('lots.howMuchOfBatch')} />
       {much.how === 'all' && <p className="hint">{say('lots.batchEndsThere')}</p>}
       <WhenAndWho entry={entry} heap={ref} />
@@ -67,7 +90,7 @@ export function MoveLotForm({ lot, onDone }: LotFormProps) {
   return (
     <>
       <LotTargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
-      <JoinHint isNew={target.isNew} />
+      <JoinHint lot={lot} target={target} much={much} />
       <HowMuch much={much} label={say('lots.howMuchOfLot')} />
       <NoteField value={words} onChange={setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />

@@ -1,6 +1,8 @@
 'use client';
 import { say } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import type { Interval } from '@/core/flow/trace';
+import type { JoiningLot } from '@/core/lots/joining';
 import type { LotKindOfLog } from '@/core/log/lot-shapes';
 import { useEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
 import type { EntryKind } from '@/core/log/entry';
@@ -28,11 +30,14 @@ export type LotRef = {
     readonly building: boolean;
   }[];
   /** Other lots that matter may be moved to. */
-  readonly targets: readonly {
+  readonly targets: readonly (JoiningLot & {
     readonly id: string;
     readonly name: string;
     readonly kind: LotKindOfLog;
-  }[];
+    readonly age: string;
+    /** It was not measured for two weeks. */ readonly measureFirst: boolean;
+  })[];
+  /** What of it was never heated. */ readonly raw: Interval;
 };
 export type LotFormProps = { readonly lot: LotRef; readonly onDone: () => void };
 
