@@ -303,7 +303,7 @@ export const HEAPS: readonly DemoHeap[] = [
     name: 'Ouzel',
     bay: '3',
     volumeM3: 3.2,
-    ageH: d(76),
+    ageH: d(86),
     readTo: d(MOVED_TO_CURE_DAYS.O) - 5,
     model: { peakC: 69, wakesAfter: 24, lastsDays: 150, turns: OUZEL, spentFrom: d(21) },
     events: [moist, ...turns(OUZEL)],

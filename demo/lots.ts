@@ -9,7 +9,7 @@ type Laid = { readonly entry: NewEntry; readonly recordedAt: number };
 type CuredHeaps = Readonly<Record<'N' | 'O', { readonly id: string; readonly builtAt: number }>>;
 
 /** Days after building at which each was moved to cure; its rounds end there. */
-export const MOVED_TO_CURE_DAYS = { N: 40, O: 36 } as const;
+export const MOVED_TO_CURE_DAYS = { N: 40, O: 40 } as const;
 
 /** @param working the nearest moment at which people are on the site */
 export function lotEntries(
