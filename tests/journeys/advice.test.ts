@@ -380,7 +380,7 @@ test('a reading that is put off and lost: the list says what it costs, who put i
     /Urgent[^]*Upupa: log temperatures by[^]*After 36 h its \d d \d+ h are lost/,
   );
   await (await page.waitForSelector(`[data-task="${id}:read"] button`))!.tap();
-  await waitText(page, '[data-testid=cost]', /After \d+:\d\d [AP]M its .* are lost/);
+  await waitText(page, '[data-testid=cost]', /After \d+:\d\d\s[AP]M its .* are lost/);
   await press(page, 'In 4 hours');
   await press(page, 'Nobody free');
   await fill(page, 'Who', 'Jo');

@@ -414,7 +414,7 @@ test('two phones on one round: the second joins, each reads its part, and what t
   await waitText(
     b.page,
     '[data-testid=route]',
-    new RegExp(`${second}\\s+read \\d+:\\d\\d [AP]M by Kit`),
+    new RegExp(`${second}\\s+read \\d+:\\d\\d\\s[AP]M by Kit`),
   );
   expect(await textOf(b.page, 'main')).not.toMatch(new RegExp(`Continue with ${second}`));
 }, 180_000);

@@ -14,7 +14,8 @@ import {
   waitText,
   type App,
 } from '../support/app';
-import type { Page } from 'puppeteer-core';
+import path from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 
 /** From met to used: cured, tested, screened, released, spread, traced both ways; on a laptop and on a phone. */
 let app: App;
@@ -85,6 +86,19 @@ test('a reheat test asks for its turning, squeeze and temperatures, and says wha
     squeezes: [{ squeeze: 'drops' }],
     volumeM3: 1.9,
   });
+  // The next reading, with a picture of the needle.
+  await press(page, 'Log a reading');
+  await fill(page, 'Core, °C', '20');
+  await fill(page, 'Air, in the shade, °C', '15');
+  await fill(page, 'Who', 'Jo');
+  const file = (await page.$('[role=dialog] input[type=file]')) as ElementHandle<HTMLInputElement>;
+  await file.uploadFile(path.resolve(__dirname, '../../docs/screenshots/lot.png'));
+  await waitText(page, '[role=dialog]', /Photo taken/);
+  await pressKey(page, '[role=dialog]');
+  await gone(page);
+  await page.waitForSelector('[data-testid=test] img', { timeout: 15_000 });
+  const { tests: read } = await lots();
+  expect(read.at(-1)?.entries.at(-1)?.data.photos).toHaveLength(1);
   expect(errors).toEqual([]);
   await close();
 }, 90_000);

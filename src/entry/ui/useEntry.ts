@@ -7,8 +7,9 @@ import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { PlacedHeap } from '../placed';
-import { nameForHeap } from '@/core/words/waiting';
-import { submitOrQueue } from '@/outbox/keep';
+import { nameForHeap, type ItemName } from '@/core/words/waiting';
+import { enqueue, submitOrQueue } from '@/outbox/keep';
+import { sendWaiting } from '@/outbox/store';
 import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { EntryForm } from '../input';
 import type { EntryPreview } from '@/ui/Effects';
@@ -72,9 +73,27 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
     }),
     [id, kind, heap.id, at, by],
   );
-  const save = (data: object, then: () => void | Promise<void> = onDone): void =>
-    keep(() => submitEntry(form(data), heap.name, kind), then);
+  /** @param photo a picture that goes with it, through the outbox */
+  const save = (
+    data: object,
+    then: () => void | Promise<void> = onDone,
+    photo: Blob | null = null,
+  ): void =>
+    keep(() => {
+      const what = nameForHeap(heap.name, WAITING_NAMES[kind]);
+      return photo ? submitWithPhoto(form(data), what, photo) : submitOrQueue(form(data), what);
+    }, then);
   return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
+}
+
+/** An entry with a picture waits on this device until both are sent, the picture first. */
+async function submitWithPhoto(
+  form: EntryForm,
+  name: ItemName,
+  photo: Blob,
+): Promise<SubmitResult> {
+  await enqueue([{ form, ...name, photo }]);
+  return { ok: true, already: false, waiting: !(await sendWaiting()).reached };
 }
 
 /** Through the outbox: what the hub cannot take now waits on this device. */

@@ -19,6 +19,7 @@ export type TestView = {
   readonly when: string;
   readonly stale: boolean;
   readonly isOpen: boolean;
+  /** Hashes of its pictures. */ readonly photos: readonly string[];
 };
 /** On which lot it was done, if not on this one, from when to when, and by whom. */
 const whenTested = (given: LotsGiven, lot: string, { lot: tested, test, by }: LotTest): string => {
@@ -52,6 +53,7 @@ export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
     // A test that failed has said what it had to say.
     gaps: (code === 'fail' ? [] : (assessed?.gaps ?? [])).map((g) => gapText(g, code === 'open')),
     when: whenTested(given, lot, t),
+    photos: t.entries.flatMap((e) => e.data.photos ?? []),
     stale: evidence ? !evidence.speaks : true,
     isOpen: t.lot === lot && t.test.endedAt === null && code !== 'pass',
   };

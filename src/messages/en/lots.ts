@@ -316,6 +316,8 @@ export const enLots = {
   whenToCure: 'Move a batch to cure when its rule is met and it no longer heats after a turning.',
   moveBatch: 'Move {name} to cure',
   act: '{what, select, look {Weekly look} size {Measure} cure {Move to cure} move {Move or mix} into {Put into a batch} screen {Screen} out {Goes out} test {Start a test} sample {Draw a sample} decide {Decide} page {Public page} goOn {Log a reading} report {Log results} outcome {What came of it} other {Void this entry}}',
+  photoTaken: 'Photo taken, {size, number} kB. Save it with the reading.',
+  photoOf: 'Photo: {title}',
   logIt: 'Log it',
   noTestsYet: 'No test yet. A cool pile is not a mature pile: start with the reheat test.',
   staleTest: 'From before something came in: it no longer counts.',
@@ -386,6 +388,7 @@ export const enLots = {
   supplier: 'Supplier',
   loads: 'Loads',
   batchesAndLots: 'Batches and lots',
+  leastShare: 'Leave out shares below, %',
   showWhereWent: 'Show where it went',
   traceHow:
     'Tick the loads or lots in question. You see what is still here, who has the rest, and how much of it was never heated.',

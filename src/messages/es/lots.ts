@@ -317,6 +317,8 @@ export const esLots = {
     'Pasa un lote a madurar cuando cumplió su regla y ya no se calienta después de un volteo.',
   moveBatch: 'Pasar {name} a madurar',
   act: '{what, select, look {Revisión semanal} size {Medir} cure {Pasar a madurar} move {Mover o mezclar} into {Poner en un lote} screen {Cribar} out {Sale} test {Empezar una prueba} sample {Tomar una muestra} decide {Decidir} page {Página pública} goOn {Anotar una lectura} report {Anotar resultados} outcome {Qué pasó después} other {Anular esta entrada}}',
+  photoTaken: 'Foto tomada, {size, number} kB. Guárdala con la lectura.',
+  photoOf: 'Foto: {title}',
   logIt: 'Anotarlo',
   noTestsYet:
     'Aún sin pruebas. Una pila fría no es una pila madura: empieza con la prueba de recalentamiento.',
@@ -390,6 +392,7 @@ export const esLots = {
   supplier: 'Proveedor',
   loads: 'Cargas',
   batchesAndLots: 'Lotes y partidas',
+  leastShare: 'Omitir partes menores de, %',
   showWhereWent: 'Mostrar a dónde fue',
   traceHow:
     'Marca las cargas o partidas en cuestión. Verás qué sigue aquí, quién tiene el resto y cuánto nunca se calentó.',

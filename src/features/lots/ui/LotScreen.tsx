@@ -130,6 +130,15 @@ function Tests({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) 
               {g}
             </p>
           ))}
+          {t.photos.map((hash) => (
+            <a key={hash} href={`/api/photo/${hash}`} className="inline-block mt-1 mr-2">
+              <img
+                src={`/api/photo/${hash}?small`}
+                alt={say('lots.photoOf', { title: t.title })}
+                width={120}
+              />
+            </a>
+          ))}
           {t.isOpen && (
             <button
               type="button"

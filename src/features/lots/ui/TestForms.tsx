@@ -12,8 +12,9 @@ import { useEntry } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
+import { PhotoKey } from '@/ui/PhotoKey';
 import type { TestView } from '../test-view';
-import { NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
+import { NoteField, refOf, useLotEntry, usePhoto, wordsIn, type LotFormProps } from './parts';
 import { emptyValues, readValues, shownVolume, valuesMissing, type TestDraft } from '../test-draft';
 
 /** Tests that are over when they are logged. */
@@ -74,6 +75,7 @@ export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView 
   const entry = useEntry('maturity-test', refOf(lot), onDone);
   const [draft, setDraft] = useTyped<TestDraft>('test', emptyValues);
   const [words, setWords] = useTyped('words', '');
+  const { photo, take } = usePhoto();
   const isReheat = test.kind === 'reheat';
   const [end, setEnd] = useTyped<'yes' | 'no' | ''>('end', isReheat ? 'no' : 'yes');
   const values = readValues(test.kind, draft, false);
@@ -90,6 +92,7 @@ export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView 
           { value: 'yes', label: say('lots.itIsOver') },
         ]}
       />
+      <PhotoKey of="the test" take={take} />
       <NoteField value={words} onChange={setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
@@ -97,13 +100,17 @@ export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView 
         label={say('lots.saveReading')}
         missing={valuesMissing(test.kind, draft, false)}
         onKeep={() =>
-          entry.save({
-            test: test.id,
-            lot: lot.id,
-            values,
-            ended: end === 'yes',
-            ...wordsIn(words),
-          })
+          entry.save(
+            {
+              test: test.id,
+              lot: lot.id,
+              values,
+              ended: end === 'yes',
+              ...wordsIn(words),
+            },
+            onDone,
+            photo,
+          )
         }
       />
     </>

@@ -244,9 +244,11 @@ export function CameFrom({ view, drawing }: { view: OriginView; drawing: FlowDra
 export function TraceForm({
   choices,
   chosen,
+  least,
 }: {
   choices: TraceChoices;
   chosen: readonly string[];
+  /** %; entries with less of it are left out. */ least: number;
 }) {
   const list = (title: string, of: TraceChoices['loads']) => (
     <fieldset className="max-h-[260px] overflow-y-auto border border-rule p-2">
@@ -278,11 +280,23 @@ export function TraceForm({
         {list(say('lots.loads'), choices.loads)}
         {list(say('lots.batchesAndLots'), choices.lots)}
       </div>
-      <p className="flex flex-wrap gap-2">
+      <div className="flex flex-wrap gap-3 items-end">
+        <label className="label">
+          {say('lots.leastShare')}
+          <input
+            className="field mt-1 max-w-[140px]"
+            name="least"
+            type="number"
+            min={0}
+            max={100}
+            step="any"
+            defaultValue={least === 0 ? '' : least}
+          />
+        </label>
         <button type="submit" className="btn key !min-h-glove">
           {say('lots.showWhereWent')}
         </button>
-      </p>
+      </div>
     </form>
   );
 }

@@ -6,6 +6,7 @@ import type { JoiningLot } from '@/core/lots/joining';
 import type { LotKindOfLog } from '@/core/log/lot-shapes';
 import { useEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
 import type { EntryKind } from '@/core/log/entry';
+import { readyPhoto } from '@/outbox/photo';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
@@ -190,4 +191,15 @@ export function LotTargetFields({
       )}
     </>
   );
+}
+
+/** A picture that goes with an entry: of the seedlings, of the tray, of the paper. */
+export function usePhoto() {
+  const [photo, setPhoto] = useState<Blob | null>(null);
+  const take = async (file: File): Promise<string> => {
+    const { blob } = await readyPhoto(file);
+    setPhoto(blob);
+    return say('lots.photoTaken', { size: Math.round(blob.size / 1000) });
+  };
+  return { photo, take };
 }

@@ -7,16 +7,17 @@ import { lotsGiven } from '../queries';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
-type Asked = { readonly of?: string; readonly from?: string | string[] };
+type Asked = { readonly of?: string; readonly from?: string | string[]; readonly least?: string };
 
 export async function TracePage({ searchParams }: { searchParams: Promise<Asked> }) {
   const [asked, s] = [await searchParams, await loadPageContext()];
   const given = await lotsGiven(s);
   const known = new Set(given.book.site.lots.map((l) => l.id));
   const from = [asked.from ?? []].flat().filter((id) => known.has(id));
+  const least = Math.min(100, Math.max(0, Number(asked.least) || 0));
   const of = asked.of !== undefined && known.has(asked.of) ? asked.of : null;
   const origin = of === null ? null : originView(given, of);
-  const went = from.length === 0 ? null : traceView(given, from, 0);
+  const went = from.length === 0 ? null : traceView(given, from, least / 100);
   const holds = Object.fromEntries(given.state.decisions.map((d) => [d.data.lot, d.id as string]));
   return (
     <PageShell s={s} place="trace">
@@ -36,11 +37,11 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
             by={s.prefs.by}
             askedAt={s.now}
             holds={holds}
-            csvHref={`/api/lots/recall?${from.map((id) => `from=${id}`).join('&')}`}
+            csvHref={`/api/lots/recall?least=${least}&${from.map((id) => `from=${id}`).join('&')}`}
           />
         )}
         <p className="print:hidden max-w-[720px]">{say('lots.traceHow')}</p>
-        <TraceForm choices={traceChoices(given)} chosen={of === null ? from : [of]} />
+        <TraceForm choices={traceChoices(given)} chosen={of === null ? from : [of]} least={least} />
       </div>
     </PageShell>
   );

@@ -9,9 +9,11 @@ export async function answerRecallCsv(request: Request): Promise<Response> {
   const s = await loadPageContext();
   const given = await lotsGiven(s);
   const known = new Set(given.book.site.lots.map((l) => l.id));
-  const from = new URL(request.url).searchParams.getAll('from').filter((id) => known.has(id));
+  const query = new URL(request.url).searchParams;
+  const least = Math.min(100, Math.max(0, Number(query.get('least')) || 0));
+  const from = query.getAll('from').filter((id) => known.has(id));
   if (from.length === 0) return new Response(say('lots.traceHow'), { status: 400 });
-  const view = traceView(given, from, 0);
+  const view = traceView(given, from, least / 100);
   const line = (where: string) => (r: TraceRow) => ({
     [say('lots.list')]: where,
     [say('lots.lot')]: r.name,
