@@ -33,7 +33,7 @@ export function nameOfMatter({ state, store, board }: LotsGiven, id: string): st
 
 const daysSince = (now: number, at: number): number => Math.floor((now - at) / MS.day);
 /** How old a lot is, by its youngest part and by its oldest. */
-export function ageText({ book }: LotsGiven, lot: string): string {
+export function lotAgeText({ book }: LotsGiven, lot: string): string {
   const { youngestAt, oldestAt } = book.ageOf(lot);
   const since = youngestAt ?? oldestAt;
   if (since === null) return say('lots.noAge');

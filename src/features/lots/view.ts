@@ -2,7 +2,7 @@ import type { LotTask } from '@/core/advice/tasks';
 import { say } from '@/messages/say';
 import { decisionView, useView, type DecisionView, type UseView } from './release-view';
 import { testView, type TestView } from './test-view';
-import { ageText, nameOfMatter, type LotsGiven } from './matter';
+import { lotAgeText, nameOfMatter, type LotsGiven } from './matter';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
 import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
@@ -54,7 +54,7 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
     where: lot?.where ?? '',
     amount: litresText(litres),
     litres,
-    age: ageText(given, id),
+    age: lotAgeText(given, id),
     unheated: tracedShareText(raw),
     heated: standHeated({ empty: book.isEmpty(id), any, raw }),
     decision: decision

@@ -1,6 +1,6 @@
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
-import { ageText, nameOfMatter, type LotsGiven } from '../matter';
+import { lotAgeText, nameOfMatter, type LotsGiven } from '../matter';
 import { shouldMeasureFirst } from '@/core/lots/joining';
 import { standHeated } from '@/core/release/assess-release';
 import { theDb } from '@/db/context';
@@ -54,7 +54,7 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
       kind: l.kind,
       litres: book.of(l.id).litres,
       raw: book.of(l.id).raw,
-      age: ageText(given, l.id),
+      age: lotAgeText(given, l.id),
       measureFirst: !book.isEmpty(l.id) && shouldMeasureFirst(book.measuredAt(l.id), book.now),
     })),
   };
