@@ -48,8 +48,7 @@ const PAGES: readonly {
 }[] = [
   {
     page: 'the yard',
-    // Two more than a page without lots: what they are read from, and whether the store has changed.
-    most: 12,
+    most: 10,
     read: () => import('@/features/yard/server/pages/YardPage'),
     open: async () =>
       (await import('@/features/yard/server/pages/YardPage')).YardPage({ searchParams: none }),

@@ -1,7 +1,8 @@
 import { tz } from '@date-fns/tz';
 import { startOfDay } from 'date-fns';
 import { DateTime } from 'luxon';
-import { hourOfDay, localDays, localParts, zoneOf } from '@/core/quantity/calendar';
+import { hourOfDay } from '@/core/quantity/typed-hour';
+import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
 import { asSpeaker } from '../support/speech';
 import { at, DAY0, evidence, flat, holdRule, verdictOf } from '../support/evidence';
 

@@ -1,5 +1,6 @@
 import { say } from '../../messages/say';
-import { hourOfDay, instantsOfLocal } from '../quantity/calendar';
+import { instantsOfLocal } from '../quantity/calendar';
+import { hourOfDay } from '../quantity/typed-hour';
 import { isoOf, parseInstant, type Instant } from '../quantity/instant';
 import type { FileReading } from '../log/shapes';
 import type { Point } from '../evidence/types';

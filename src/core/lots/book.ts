@@ -82,6 +82,7 @@ export class LotBook {
   private readonly finished = new Map<string, boolean>();
   private readonly origins = new Map<string, Trace>();
   private readonly afterTest = new Map<string, Trace>();
+  private readonly facts = new Map<string, LotFacts>();
   readonly notes: Trace['notes'];
   readonly site: FlowSite;
 
@@ -253,6 +254,12 @@ export class LotBook {
 
   /** All that a release looks at. */
   factsOf(lot: string): LotFacts {
+    const known = this.facts.get(lot) ?? this.gatherFacts(lot);
+    this.facts.set(lot, known);
+    return known;
+  }
+
+  private gatherFacts(lot: string): LotFacts {
     const { state, store, seedProofs, germProofs } = this.given;
     const { any, raw } = this.of(lot);
     const { sources } = this.originOf(lot);

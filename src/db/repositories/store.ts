@@ -7,9 +7,9 @@ const stores = createMemory<StoreState>();
 
 /** The store of a site as its log tells it. */
 export const storeRepo = (db: Db) => ({
-  /** Read anew only when the log has grown. */
-  async state(site: string): Promise<StoreState> {
-    const hash = await logRepo(db).lastHash(site, 'all');
+  /** Read anew only when the log has grown. @param asOf the hash of its last entry, where that is known */
+  async state(site: string, asOf?: string): Promise<StoreState> {
+    const hash = asOf ?? (await logRepo(db).lastHash(site, 'all'));
     return (
       stores.recall(site, hash) ??
       stores.keep(site, hash, foldStore(await logRepo(db).ofStore(site)))

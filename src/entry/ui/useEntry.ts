@@ -7,9 +7,8 @@ import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
 import type { PlacedHeap } from '../placed';
-import { nameForHeap, type ItemName } from '@/core/words/waiting';
-import { enqueue, submitOrQueue } from '@/outbox/keep';
-import { sendWaiting } from '@/outbox/store';
+import { nameForHeap } from '@/core/words/waiting';
+import { submitOrQueue } from '@/outbox/keep';
 import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { EntryForm } from '../input';
 import type { EntryPreview } from '@/ui/Effects';
@@ -59,7 +58,14 @@ export type HeapRef = {
 };
 
 /** One entry of a kind, from the form to the log. */
-export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
+export const useEntry = (
+  kind: keyof typeof WAITING_NAMES,
+  heap: HeapRef,
+  onDone: () => void,
+): EntryHandle => useNamedEntry(kind, WAITING_NAMES[kind], heap, onDone);
+
+/** The same with the name that it has while it waits. */
+export function useNamedEntry(kind: EntryKind, name: string, heap: HeapRef, onDone: () => void) {
   const { id, by, setBy, problems, setProblems, busy, keep } = useSubmit(heap.by);
   const [at, setAt] = useTyped<string | null>('at', null);
   const form = useCallback(
@@ -73,36 +79,18 @@ export function useEntry(kind: EntryKind, heap: HeapRef, onDone: () => void) {
     }),
     [id, kind, heap.id, at, by],
   );
-  /** @param photo a picture that goes with it, through the outbox */
-  const save = (
-    data: object,
-    then: () => void | Promise<void> = onDone,
-    photo: Blob | null = null,
-  ): void =>
-    keep(() => {
-      const what = nameForHeap(heap.name, WAITING_NAMES[kind]);
-      return photo ? submitWithPhoto(form(data), what, photo) : submitOrQueue(form(data), what);
-    }, then);
-  return { id, by, setBy, at, setAt, problems, setProblems, busy, save, form };
-}
-
-/** An entry with a picture waits on this device until both are sent, the picture first. */
-async function submitWithPhoto(
-  form: EntryForm,
-  name: ItemName,
-  photo: Blob,
-): Promise<SubmitResult> {
-  await enqueue([{ form, ...name, photo }]);
-  return { ok: true, already: false, waiting: !(await sendWaiting()).reached };
+  const save = (data: object, then: () => void | Promise<void> = onDone): void =>
+    keep(() => submitOrQueue(form(data), nameForHeap(heap.name, name)), then);
+  return { id, by, setBy, at, setAt, problems, setProblems, busy, keep, save, form };
 }
 
 /** Through the outbox: what the hub cannot take now waits on this device. */
 export const submitEntry = (
   form: EntryForm,
   name: string,
-  kind: EntryKind,
+  kind: keyof typeof WAITING_NAMES,
 ): Promise<SubmitResult> => submitOrQueue(form, nameForHeap(name, WAITING_NAMES[kind]));
-export type EntryHandle = ReturnType<typeof useEntry>;
+export type EntryHandle = ReturnType<typeof useNamedEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */
 export function useEntryPreview(entry: EntryHandle, data: object | null): EntryPreview | null {

@@ -1,6 +1,7 @@
 import { libraryText } from '@/messages/library-text';
 import { tellEntry, type Entry } from '@/core/log/entry';
 import { WAITING_NAMES } from '@/core/log/kinds/waiting';
+import { LOT_WAITING_NAMES } from '@/core/log/kinds/waiting-lots';
 import type { StoreState, StockLoad } from '@/core/mix/store';
 import { findMaterials } from '@/core/mix/find';
 import { litresText } from '@/core/words/amount';
@@ -39,8 +40,10 @@ export type FindView = {
 export const MOST_ENTRIES = 60;
 
 /** Kinds of entries that are called by what was typed, in the language of the moment. */
-export const kindsCalled = (typed: string): string[] =>
-  keysOf(WAITING_NAMES).filter((kind) => answersTo(typed, WAITING_NAMES[kind]));
+export const kindsCalled = (typed: string): string[] => [
+  ...keysOf(WAITING_NAMES).filter((kind) => answersTo(typed, WAITING_NAMES[kind])),
+  ...keysOf(LOT_WAITING_NAMES).filter((kind) => answersTo(typed, LOT_WAITING_NAMES[kind])),
+];
 
 const foundBatches = (
   board: readonly BatchSnapshot[],

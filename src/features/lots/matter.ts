@@ -1,5 +1,6 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
+import { figureWithUnit } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { LotBook } from '@/core/lots/book';
 import type { LotsState } from '@/core/lots/fold';
@@ -41,3 +42,15 @@ export function lotAgeText({ book }: LotsGiven, lot: string): string {
   const oldest = oldestAt === null ? days : daysSince(book.now, oldestAt);
   return oldest > days ? say('lots.ages', { days, oldest }) : say('lots.age', { days });
 }
+
+/** Where a load, a batch or a lot is shown. */
+export const hrefOfMatter = ({ state, board }: LotsGiven, id: string): string =>
+  state.lots.has(id)
+    ? `/lots/${id}`
+    : board.some((b) => (b.id as string) === id)
+      ? `/batch/${id}`
+      : `/store/${id}`;
+
+/** How much there is, or was: in the units of the moment, or not known. */
+export const lotAmountText = (litres: number | null): string =>
+  litres === null ? say('terms.amountNotKnown2') : figureWithUnit('litres', litres);

@@ -81,7 +81,7 @@ const workGroup = (t: SeasonTotals): Group => ({
       : [
           {
             name: say('lots.productPerVolume'),
-            value: say('lots.percent', { percent: Math.round(t.productPerM3 / 10) }),
+            value: say('flow.percent', { percent: Math.round(t.productPerM3 / 10) }),
           },
         ]),
   ],

@@ -3,11 +3,10 @@ import { WENT_OUT_WORDS } from '@/core/words/lots';
 import { recallOf, type Recall } from '@/core/flow/recall';
 import type { Flow } from '@/core/flow/site-file';
 import type { Traced } from '@/core/flow/trace';
-
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, figureWithUnit, joinParts } from '@/core/quantity/format';
 import { graphOfFlows, type FlowGraph } from './flow-drawing';
-import { nameOfMatter, type LotsGiven } from './matter';
+import { hrefOfMatter, lotAmountText, nameOfMatter, type LotsGiven } from './matter';
 
 /** Where matter came from and where it went, as a page shows it. */
 
@@ -48,14 +47,15 @@ export type TraceChoices = {
   readonly lots: readonly { readonly id: string; readonly name: string; readonly says: string }[];
 };
 
-const litresText = (litres: number | null): string =>
-  litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres);
 const taggedText = (tagged: readonly [number, number] | null): string => {
-  if (tagged === null) return say('lots.amountUnknown');
+  if (tagged === null) return say('terms.amountNotKnown2');
   const [lo, hi] = tagged;
   return hi - lo < 0.5
     ? figureWithUnit('litres', hi)
-    : say('lots.fromTo', { low: figureWithUnit('litres', lo), high: figureWithUnit('litres', hi) });
+    : say('units.fromTo', {
+        low: figureWithUnit('litres', lo),
+        high: figureWithUnit('litres', hi),
+      });
 };
 
 export function traceChoices(given: LotsGiven): TraceChoices {
@@ -89,7 +89,7 @@ const rowOf = (
   own: Pick<TraceRow, 'id' | 'name' | 'href' | 'when' | 'to'>,
 ): TraceRow => ({
   ...own,
-  amount: litresText(part.litres),
+  amount: lotAmountText(part.litres),
   share: tracedShareText(part.any),
   raw: tracedShareText(part.raw),
   tagged: taggedText(part.tagged),
@@ -130,7 +130,7 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
         rowOf(given, l, {
           id: l.lot,
           name: nameOfMatter(given, l.lot),
-          href: state.lots.has(l.lot) ? `/lots/${l.lot}` : `/batch/${l.lot}`,
+          href: hrefOfMatter(given, l.lot),
           when: '',
           to: '',
         }),
@@ -139,8 +139,8 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
     lost: recall.out.filter((o) => isLost(given, o.flow)).map(outRow),
     accounted:
       recall.accounted === null
-        ? say('lots.notKnown')
-        : say('lots.percent', { percent: Math.round(recall.accounted * 1000) / 10 }),
+        ? say('bench.notKnown')
+        : say('flow.percent', { percent: Math.round(recall.accounted * 1000) / 10 }),
     recall,
     graph: graphOf(given, isBehindOrAhead(given, ids)),
   };
@@ -170,11 +170,7 @@ export function originView(given: LotsGiven, id: string): OriginView {
         const load = store.loads.find((l) => (l.id as string) === s.lot);
         return {
           name: nameOfMatter(given, s.lot),
-          href: given.state.lots.has(s.lot)
-            ? `/lots/${s.lot}`
-            : load
-              ? `/store/${s.lot}`
-              : `/batch/${s.lot}`,
+          href: hrefOfMatter(given, s.lot),
           share: tracedShareText(s.share),
           from: load?.load.supplier ?? '',
         };

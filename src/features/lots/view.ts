@@ -2,29 +2,19 @@ import type { LotTask } from '@/core/advice/tasks';
 import { say } from '@/messages/say';
 import { decisionView, useView, type DecisionView, type UseView } from './release-view';
 import { testView, type TestView } from './test-view';
-import { lotAgeText, nameOfMatter, type LotsGiven } from './matter';
+import { hrefOfMatter, lotAgeText, lotAmountText, nameOfMatter, type LotsGiven } from './matter';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
 import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { tracedShareText } from '@/core/flow/share-text';
-import { dayText, figureWithUnit, joinParts, whenText } from '@/core/quantity/format';
+import { dayText, joinParts, whenText } from '@/core/quantity/format';
 import { assessUse, standHeated } from '@/core/release/assess-release';
 import { USES } from '@/core/release/uses';
 import type { Standing } from '@/core/release/limits';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
 /** What the pages of lots show. */
-
-const hrefOf = ({ state, board }: LotsGiven, id: string): string =>
-  state.lots.has(id)
-    ? `/lots/${id}`
-    : board.some((b) => (b.id as string) === id)
-      ? `/batch/${id}`
-      : `/store/${id}`;
-
-const litresText = (litres: number | null): string =>
-  litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres);
 
 export type LotRow = {
   readonly id: string;
@@ -52,7 +42,7 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
     title: nameOfMatter(given, id),
     kind: lot ? LOT_KIND_WORDS[lot.kind] : say('lots.batchKind'),
     where: lot?.where ?? '',
-    amount: litresText(litres),
+    amount: lotAmountText(litres),
     litres,
     age: lotAgeText(given, id),
     unheated: tracedShareText(raw),
@@ -221,7 +211,7 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
       .sources.filter((s) => s.lot !== id)
       .map((s) => ({
         name: nameOfMatter(given, s.lot),
-        href: hrefOf(given, s.lot),
+        href: hrefOfMatter(given, s.lot),
         share: tracedShareText(s.share),
         kind: kindOf(s.lot),
       })),
@@ -257,7 +247,7 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
       text: joinParts(
         dayText(locale.timeZone, o.at),
         WENT_OUT_WORDS[o.data.how],
-        o.data.litres === undefined ? '' : litresText(o.data.litres),
+        o.data.litres === undefined ? '' : lotAmountText(o.data.litres),
         o.data.bed?.name,
         o.data.party,
       ),

@@ -9,7 +9,7 @@ import {
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { faultyReasonText } from '@/core/words/doubt';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
-import { hourOfDay } from '@/core/quantity/calendar';
+import { hourOfDay } from '@/core/quantity/typed-hour';
 import { itemAt, present } from '@/core/quantity/present';
 import { numberIn, rangeIn } from './pad';
 import type { RoundInstrument } from './offline-round-data';

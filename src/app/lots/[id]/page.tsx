@@ -5,6 +5,6 @@ export { LotPage as default } from '@/features/lots/server/pages/LotPage';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('lots.lotTitle');
+    return say('record.lot');
   },
 };

@@ -5,6 +5,6 @@ export { PublicLotPage as default } from '@/features/lots/server/pages/PublicLot
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = {
   get title() {
-    return say('lots.lotTitle');
+    return say('record.lot');
   },
 };

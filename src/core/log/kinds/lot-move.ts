@@ -8,5 +8,5 @@ import { litresOrAll } from './text';
 export const lotMoveKind = describeLotKind({
   schema: LotMoveSchema,
   mark: 'move',
-  tell: (data) => ({ title: say('lots.moved'), detail: joinParts(litresOrAll(data), data.words) }),
+  tell: (data) => ({ title: say('log.moved'), detail: joinParts(litresOrAll(data), data.words) }),
 });

@@ -8,7 +8,7 @@ export const screeningKind = describeLotKind({
   schema: ScreeningSchema,
   mark: 'screen',
   tell: (data) => ({
-    title: say('lots.screened'),
+    title: say('log.screened'),
     detail: joinParts(say('lots.meshOf', { meshMm: data.meshMm }), data.words),
   }),
 });

@@ -36,6 +36,6 @@ export const litresOrAll = ({
 }): string =>
   litres === undefined
     ? all
-      ? say('lots.allOfIt')
-      : say('lots.amountUnknown')
+      ? say('terms.allOfIt')
+      : say('terms.amountNotKnown2')
     : figureWithUnit('litres', litres);

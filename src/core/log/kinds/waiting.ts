@@ -1,11 +1,12 @@
 import { say } from '../../../messages/say';
 import type { EntryKind } from '../entry';
+import type { LotEntryKind } from './waiting-lots';
 
 /**
  * The name of each kind in the list of what waits on a device. It stands apart from the rest of a kind's description, since a
  * page that logs needs this alone, and not the shapes of all data.
  */
-export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
+export const WAITING_NAMES: Readonly<Record<Exclude<EntryKind, LotEntryKind>, string>> = {
   get acceptance() {
     return say('log.whatWeAccept2');
   },
@@ -167,44 +168,5 @@ export const WAITING_NAMES: Readonly<Record<EntryKind, string>> = {
   },
   get work() {
     return say('log.kindWork');
-  },
-  get lot() {
-    return say('lots.newLot');
-  },
-  get 'lot-move'() {
-    return say('lots.moved');
-  },
-  get screening() {
-    return say('lots.screened');
-  },
-  get 'lot-out'() {
-    return say('lots.wentOutShort');
-  },
-  get 'lot-size'() {
-    return say('lots.measured');
-  },
-  get 'lot-look'() {
-    return say('lots.lookedAt');
-  },
-  get 'maturity-test'() {
-    return say('lots.testShort');
-  },
-  get 'lab-sample'() {
-    return say('lots.sampleDrawn');
-  },
-  get 'lab-report'() {
-    return say('lots.resultsLogged');
-  },
-  get 'lot-decision'() {
-    return say('lots.decisionShort');
-  },
-  get recall() {
-    return say('lots.recalled');
-  },
-  get 'lot-outcome'() {
-    return say('lots.outcomeShort');
-  },
-  get 'lot-page'() {
-    return say('lots.publicPage');
   },
 };

@@ -26,7 +26,7 @@ type Asking = {
 /** The lots of a site, with what their pages need beside them. */
 export async function lotsGiven(s: Asking): Promise<LotsGiven> {
   const db = theDb();
-  const store = await storeRepo(db).state(s.site.id);
+  const store = await storeRepo(db).state(s.site.id, s.asOf);
   const lots = await readSiteLots(db, s.site, s.now, { ...s, store });
   return { ...lots, store, board: s.board, locale: s.locale };
 }

@@ -42,7 +42,7 @@ export function Custody({
         </tbody>
       </table>
       <button type="button" className="btn w-fit print:hidden" onClick={() => window.print()}>
-        {say('lots.print')}
+        {say('labels.print')}
       </button>
     </div>
   );

@@ -3,6 +3,7 @@ import { say } from '@/messages/say';
 import { OUTCOMES } from '@/core/log/lot-shapes';
 import { upperFirst } from '@/core/quantity/format';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
+import { useEntry } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
@@ -132,7 +133,7 @@ export function OutcomeForm({ lot, out, onDone }: LotFormProps & { out: string }
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
         entry={entry}
-        label={say('lots.save')}
+        label={say('day.save')}
         missing={found === '' ? say('lots.sayWhatYouSaw') : null}
         onKeep={() => entry.save({ out, found, ...wordsIn(words) })}
       />
@@ -142,7 +143,7 @@ export function OutcomeForm({ lot, out, onDone }: LotFormProps & { out: string }
 
 /** An entry that was a mistake is voided, and stays readable. */
 export function VoidForm({ lot, target, onDone }: LotFormProps & { target: string }) {
-  const entry = useLotEntry('correction', lot, onDone);
+  const entry = useEntry('correction', refOf(lot), onDone);
   const [reason, setReason] = useTyped('reason', '');
   return (
     <>
@@ -168,7 +169,7 @@ export function PageForm({ lot, shown, onDone }: LotFormProps & { shown: boolean
   const entry = useLotEntry('lot-page', lot, onDone);
   return (
     <>
-      <p>{shown ? say('lots.pageIsOn') : say('lots.pageShows')}</p>
+      <p>{say('lots.pageIsOn')}</p>
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
         entry={entry}

@@ -16,7 +16,7 @@ const shorten = (name: string): string =>
 /** What a band says: one text, since a title holds no more. */
 const bandText = ({ litres, raw }: FlowBand): string =>
   joinParts(
-    litres === null ? say('lots.amountUnknown') : figureWithUnit('litres', litres),
+    litres === null ? say('terms.amountNotKnown2') : figureWithUnit('litres', litres),
     raw && say('lots.partlyUnheated'),
   );
 

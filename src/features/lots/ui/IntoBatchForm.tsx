@@ -50,7 +50,7 @@ export function IntoBatchForm({ lot, onDone }: LotFormProps) {
         </select>
       </label>
       <LitresField
-        label={say('lots.howMuch')}
+        label={say('day.howMuch')}
         value={p.litres}
         onChange={p.setLitres}
         problem={p.problem}

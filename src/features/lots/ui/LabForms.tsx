@@ -22,7 +22,7 @@ export function SampleForm({ lot, onDone }: LotFormProps) {
       <p className="hint">{say('lots.howToSample')}</p>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <Field
-          label={say('lots.laboratory')}
+          label={say('store.laboratory2')}
           value={laboratory}
           maxLength={60}
           onChange={(e) => setLaboratory(e.target.value)}

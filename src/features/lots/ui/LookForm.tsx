@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { typedQuantity } from '@/core/quantity/typed-quantity';
-import { SMELLS, SQUEEZES } from '@/core/log/entry';
+import { SMELLS, SQUEEZES } from '@/core/log/kinds/vocabulary';
 import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
 import { CAUTION } from '@/core/words/caution';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
@@ -66,7 +66,7 @@ const FeelChoices = ({ l }: { l: Look }) => (
       }))}
     />
     <Choices
-      label={say('lots.smell')}
+      label={say('round.smell')}
       value={l.smell}
       onChange={l.setSmell}
       columns={4}
@@ -96,7 +96,7 @@ const WorkChoices = ({ l }: { l: Look }) => (
       optional
       options={[
         { value: 'full', label: say('lots.fullTurn') },
-        { value: 'partial', label: say('lots.partialTurn') },
+        { value: 'partial', label: say('log.partialTurn') },
       ]}
     />
   </>

@@ -30,7 +30,7 @@ export function LotLabel({
       </div>
       <p className="hint break-all">{address}</p>
       <button type="button" className="btn w-fit print:hidden" onClick={() => window.print()}>
-        {say('lots.print')}
+        {say('labels.print')}
       </button>
     </div>
   );

@@ -132,11 +132,7 @@ function Tests({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) 
           ))}
           {t.photos.map((hash) => (
             <a key={hash} href={`/api/photo/${hash}`} className="inline-block mt-1 mr-2">
-              <img
-                src={`/api/photo/${hash}?small`}
-                alt={say('lots.photoOf', { title: t.title })}
-                width={120}
-              />
+              <img src={`/api/photo/${hash}?small`} alt={t.title} width={120} />
             </a>
           ))}
           {t.isOpen && (
@@ -190,7 +186,7 @@ function Lab({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
 function Came({ page }: { page: LotPageView }) {
   return (
     <>
-      <p className="hint mt-1">{say('lots.sharesByVolume')}</p>
+      <p className="hint mt-1">{say('record.sharesByVolume')}</p>
       <table className="w-full text-left">
         <tbody>
           {page.sources.map((s) => (
@@ -340,7 +336,7 @@ const Evidence = ({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void 
     <Section title={say('lots.maturityTests')}>
       <Tests page={page} onAct={onAct} />
     </Section>
-    <Section title={say('lots.laboratory')}>
+    <Section title={say('store.laboratory2')}>
       <Lab page={page} onAct={onAct} />
     </Section>
     {page.sources.length > 0 && (
@@ -349,7 +345,7 @@ const Evidence = ({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void 
       </Section>
     )}
     {page.outs.length > 0 && (
-      <Section title={say('lots.whereItWent')}>
+      <Section title={say('store.whereItWent')}>
         <Went page={page} onAct={onAct} />
       </Section>
     )}

@@ -96,7 +96,7 @@ export function Lots({ view, refs }: { view: LotsView; refs: Readonly<Record<str
         )}
       </div>
       <aside className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 max-sm:px-4 py-4">
-        <h2 className="!text-says">{say('lots.batchesToCure')}</h2>
+        <h2 className="!text-says">{say('frame.batches')}</h2>
         <p className="hint mt-1">{say('lots.whenToCure')}</p>
         <ul className="mt-2">
           {view.batches.map((b) => (

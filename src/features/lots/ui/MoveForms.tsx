@@ -91,7 +91,7 @@ export function MoveLotForm({ lot, onDone }: LotFormProps) {
     <>
       <LotTargetFields target={target} targets={targets} label={say('lots.intoWhichLot')} />
       <JoinHint lot={lot} target={target} much={much} />
-      <HowMuch much={much} label={say('lots.howMuchOfLot')} />
+      <HowMuch much={much} label={say('log.howMuchOfIt')} />
       <NoteField value={words} onChange={setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
@@ -257,7 +257,7 @@ export function OutForm({ lot, onDone }: LotFormProps) {
           onChange={(e) => o.setPrice(e.target.value)}
         />
       )}
-      <HowMuch much={o.much} label={say('lots.howMuchOfLot')} />
+      <HowMuch much={o.much} label={say('log.howMuchOfIt')} />
       <NoteField value={o.words} onChange={o.setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar

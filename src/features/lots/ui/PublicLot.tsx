@@ -26,7 +26,7 @@ export function PublicLot({ view }: { view: View }) {
       <Lines title={say('lots.madeOf')} lines={view.made} />
       <Lines title={say('lots.howHeated')} lines={view.heated} />
       <Lines title={say('lots.maturityTests')} lines={view.tests} />
-      <Lines title={say('lots.cautions')} lines={view.cautions} />
+      <Lines title={say('record.cautions')} lines={view.cautions} />
       <p className="hint">{say('lots.checkAuthority')}</p>
     </main>
   );

@@ -33,8 +33,8 @@ export function RawRoute() {
           value={touches}
           onChange={setTouches}
           options={[
-            { value: 'yes', label: say('lots.yes') },
-            { value: 'no', label: say('lots.no') },
+            { value: 'yes', label: say('store.yes') },
+            { value: 'no', label: say('store.no') },
           ]}
         />
       </div>

@@ -46,7 +46,7 @@ export function ScreenForm({ lot, onDone }: LotFormProps) {
       <p className="caution">
         {say('lots.screenCaution', { dry: run.wetness === 'dry' ? 'yes' : 'no' })}
       </p>
-      <HowMuch much={much} label={say('lots.howMuchOfLot')} />
+      <HowMuch much={much} label={say('log.howMuchOfIt')} />
       <RunFields run={run} lot={lot} />
       {lost !== null && (
         <p className={lost.asks ? 'marked font-semibold' : 'hint'} data-testid="unaccounted">
@@ -165,7 +165,7 @@ function RunFields({ run, lot }: { run: ReturnType<typeof useRun>; lot: LotFormP
           onChange={(e) => run.setHours(e.target.value)}
         />
         <Field
-          label={say('lots.people')}
+          label={say('log.people')}
           inputMode="numeric"
           value={run.people}
           onChange={(e) => run.setPeople(e.target.value)}

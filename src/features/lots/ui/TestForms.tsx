@@ -2,19 +2,26 @@
 import { say } from '@/messages/say';
 import { signOf } from '@/core/quantity/typed-quantity';
 import { typed } from '@/core/quantity/typed-number';
-import { SMELLS, SQUEEZES } from '@/core/log/entry';
+import { SMELLS, SQUEEZES } from '@/core/log/kinds/vocabulary';
 import { RECOGNISABLE, TEST_KINDS, type TestKind } from '@/core/log/test-shapes';
 import { TEST_WORDS } from '@/core/words/lots';
 import { CAUTION } from '@/core/words/caution';
 import { SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
-import { useEntry } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { PhotoKey } from '@/ui/PhotoKey';
 import type { TestView } from '../test-view';
-import { NoteField, refOf, useLotEntry, usePhoto, wordsIn, type LotFormProps } from './parts';
+import {
+  NoteField,
+  refOf,
+  useLotEntry,
+  submitTest,
+  usePhoto,
+  wordsIn,
+  type LotFormProps,
+} from './parts';
 import { emptyValues, readValues, shownVolume, valuesMissing, type TestDraft } from '../test-draft';
 
 /** Tests that are over when they are logged. */
@@ -72,7 +79,7 @@ export function StartTestForm({ lot, onDone }: LotFormProps) {
 
 /** What was found in a test that goes on; with it the test may end. */
 export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView }) {
-  const entry = useEntry('maturity-test', refOf(lot), onDone);
+  const entry = useLotEntry('maturity-test', lot, onDone);
   const [draft, setDraft] = useTyped<TestDraft>('test', emptyValues);
   const [words, setWords] = useTyped('words', '');
   const { photo, take } = usePhoto();
@@ -97,19 +104,23 @@ export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView 
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar
         entry={entry}
-        label={say('lots.saveReading')}
+        label={say('day.save')}
         missing={valuesMissing(test.kind, draft, false)}
         onKeep={() =>
-          entry.save(
-            {
-              test: test.id,
-              lot: lot.id,
-              values,
-              ended: end === 'yes',
-              ...wordsIn(words),
-            },
+          entry.keep(
+            () =>
+              submitTest(
+                entry.form({
+                  test: test.id,
+                  lot: lot.id,
+                  values,
+                  ended: end === 'yes',
+                  ...wordsIn(words),
+                }),
+                lot.name,
+                photo,
+              ),
             onDone,
-            photo,
           )
         }
       />
@@ -157,14 +168,14 @@ const YesNo = ({
     value={draft[name]}
     onChange={(v) => set({ ...draft, [name]: v })}
     options={[
-      { value: 'yes', label: say('lots.yes') },
-      { value: 'no', label: say('lots.no') },
+      { value: 'yes', label: say('store.yes') },
+      { value: 'no', label: say('store.no') },
     ]}
   />
 );
 const SmellChoice = ({ draft, set }: Omit<Fields, 'unit'>) => (
   <Choices
-    label={say('lots.smell')}
+    label={say('round.smell')}
     value={draft.smell}
     onChange={(smell) => set({ ...draft, smell: smell })}
     columns={4}

@@ -25,7 +25,7 @@ function Rows({ rows, title, note }: { rows: readonly TraceRow[]; title: string;
           <table className="w-full text-left">
             <thead>
               <tr className="border-b border-ink text-hint">
-                <th className="py-1 pr-3">{say('lots.lot')}</th>
+                <th className="py-1 pr-3">{say('record.lot')}</th>
                 <th className="py-1 pr-3">{say('lots.whereTo')}</th>
                 <th className="py-1 pr-3 text-right">{say('lots.inAll')}</th>
                 <th className="py-1 pr-3 text-right">{say('lots.ofIt')}</th>
@@ -132,7 +132,7 @@ function RecallActs(of: RecallOf) {
     <div className="flex flex-col gap-2 print:hidden max-w-[560px]">
       <Problems list={kept.problems} />
       <Field
-        label={say('lots.who')}
+        label={say('day.who')}
         value={kept.by}
         maxLength={60}
         autoComplete="name"
@@ -194,11 +194,11 @@ export function WentTo({
           className="link pointer-coarse:py-2.5 print:hidden"
           onClick={() => window.print()}
         >
-          {say('lots.print')}
+          {say('labels.print')}
         </button>
       </p>
       <FlowChart drawing={drawing} label={say('lots.chartOf', { title: view.title })} />
-      <p className="hint">{say('lots.sharesByVolume')}</p>
+      <p className="hint">{say('record.sharesByVolume')}</p>
     </div>
   );
 }
@@ -211,8 +211,8 @@ export function CameFrom({ view, drawing }: { view: OriginView; drawing: FlowDra
       <table className="w-full text-left max-w-[720px]">
         <thead>
           <tr className="border-b border-ink text-hint">
-            <th className="py-1">{say('lots.source')}</th>
-            <th className="py-1">{say('lots.supplier')}</th>
+            <th className="py-1">{say('rules.source')}</th>
+            <th className="py-1">{say('store.supplier')}</th>
             <th className="py-1 text-right">{say('lots.share')}</th>
           </tr>
         </thead>
@@ -235,7 +235,7 @@ export function CameFrom({ view, drawing }: { view: OriginView; drawing: FlowDra
         </tbody>
       </table>
       <FlowChart drawing={drawing} label={say('lots.chartOf', { title: view.title })} />
-      <p className="hint">{say('lots.sharesByVolume')}</p>
+      <p className="hint">{say('record.sharesByVolume')}</p>
     </div>
   );
 }

@@ -4,9 +4,14 @@ import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import type { Interval } from '@/core/flow/trace';
 import type { JoiningLot } from '@/core/lots/joining';
 import type { LotKindOfLog } from '@/core/log/lot-shapes';
-import { useEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
-import type { EntryKind } from '@/core/log/entry';
+import { LOT_WAITING_NAMES, type LotEntryKind } from '@/core/log/kinds/waiting-lots';
+import { useNamedEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
+import { nameForHeap } from '@/core/words/waiting';
+import type { EntryForm } from '@/entry/input';
+import { enqueue, submitOrQueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
+import { sendWaiting } from '@/outbox/store';
+import type { SubmitResult } from '@/ui/useSubmit';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
@@ -46,8 +51,8 @@ export type LotFormProps = { readonly lot: LotRef; readonly onDone: () => void }
 export const refOf = ({ name, by, nowLocal, unit }: LotRef, batch = ''): HeapRef => ({
   ...{ id: batch, name, by, nowLocal, unit },
 });
-export const useLotEntry = (kind: EntryKind, lot: LotRef, onDone: () => void): EntryHandle =>
-  useEntry(kind, refOf(lot), onDone);
+export const useLotEntry = (kind: LotEntryKind, lot: LotRef, onDone: () => void): EntryHandle =>
+  useNamedEntry(kind, LOT_WAITING_NAMES[kind], refOf(lot), onDone);
 
 /** Words that a form adds to its data where something was typed. */
 export const wordsIn = (words: string): { words?: string } =>
@@ -56,7 +61,7 @@ export const wordsIn = (words: string): { words?: string } =>
 export function NoteField({ value, onChange }: { value: string; onChange: (v: string) => void }) {
   return (
     <Field
-      label={say('lots.note')}
+      label={say('round.note')}
       value={value}
       maxLength={300}
       onChange={(e) => onChange(e.target.value)}
@@ -97,7 +102,7 @@ export function HowMuch({ much, label }: { much: ReturnType<typeof useHowMuch>; 
       />
       {much.how !== 'unknown' && (
         <LitresField
-          label={much.how === 'all' ? say('lots.howMuchIfMeasured') : say('lots.howMuch')}
+          label={much.how === 'all' ? say('lots.howMuchIfMeasured') : say('day.howMuch')}
           value={much.litres}
           onChange={much.setLitres}
           problem={much.problem}
@@ -202,4 +207,16 @@ export function usePhoto() {
     return say('lots.photoTaken', { size: Math.round(blob.size / 1000) });
   };
   return { photo, take };
+}
+
+/** What was found in a test, with its picture if one was taken: the picture is sent first. */
+export async function submitTest(
+  form: EntryForm,
+  lot: string,
+  photo: Blob | null,
+): Promise<SubmitResult> {
+  const name = nameForHeap(lot, LOT_WAITING_NAMES['maturity-test']);
+  if (photo === null) return submitOrQueue(form, name);
+  await enqueue([{ form, ...name, photo }]);
+  return { ok: true, already: false, waiting: !(await sendWaiting()).reached };
 }

@@ -7,10 +7,11 @@ import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
 import { loadPage, type LoadPage } from '../view';
 
-export const storeOf = (site: string): Promise<StoreState> => storeRepo(theDb()).state(site);
+export const storeOf = (site: string, asOf?: string): Promise<StoreState> =>
+  storeRepo(theDb()).state(site, asOf);
 /** Loads that today's list speaks of. */
-export const storeDue = async (site: string, now: number): Promise<LoadDue[]> =>
-  loadsDue(await storeOf(site), now);
+export const storeDue = async (site: string, now: number, asOf: string): Promise<LoadDue[]> =>
+  loadsDue(await storeOf(site, asOf), now);
 
 /** One load; null: there is none of that id. */
 export async function loadOf(

@@ -17,17 +17,17 @@ export async function CustodyPage({ params }: { params: Promise<{ id: string }> 
     <PageShell s={s} place="lots">
       <Custody
         lines={[
-          { name: say('lots.site'), value: s.site.name },
-          { name: say('lots.lot'), value: nameOfMatter(given, sample.lot) },
+          { name: say('record.site'), value: s.site.name },
+          { name: say('record.lot'), value: nameOfMatter(given, sample.lot) },
           { name: say('lots.sampleNumber'), value: id },
           { name: say('lots.drawnAt'), value: whenText(s.site.timeZone, sample.at) },
           { name: say('lots.drawnBy'), value: sample.by },
           {
-            name: say('lots.howDrawn'),
+            name: say('log.how'),
             value: composite ? say('lots.compositeOf', { composite }) : '',
           },
           { name: say('lots.fromWhere'), value: places ?? '' },
-          { name: say('lots.laboratory'), value: laboratory ?? '' },
+          { name: say('store.laboratory2'), value: laboratory ?? '' },
         ]}
       />
     </PageShell>

@@ -16,14 +16,14 @@ export async function answerRecallCsv(request: Request): Promise<Response> {
   const view = traceView(given, from, least / 100);
   const line = (where: string) => (r: TraceRow) => ({
     [say('lots.list')]: where,
-    [say('lots.lot')]: r.name,
+    [say('record.lot')]: r.name,
     [say('lots.whereTo')]: r.to,
-    [say('lots.date')]: r.when,
+    [say('record.date')]: r.when,
     [say('lots.inAll')]: r.amount,
     [say('lots.ofIt')]: r.tagged,
     [say('lots.share')]: r.share,
     [say('lots.unheated')]: r.raw,
-    [say('lots.cannotBeTold')]: r.unclear ? say('lots.yes') : '',
+    [say('lots.cannotBeTold')]: r.unclear ? say('store.yes') : '',
   });
   const rows = [
     ...view.here.map(line(say('lots.stillHereTitle'))),

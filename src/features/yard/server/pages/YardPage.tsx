@@ -37,7 +37,7 @@ async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): P
     s.board.map(cardOf),
     {
       ...roundsOfSite(s.siteState, s.now),
-      loads: await storeDue(s.site.id, s.now),
+      loads: await storeDue(s.site.id, s.now, s.asOf),
       lots: lotTasks(await lotsGiven(s)),
     },
     s.now,
