@@ -470,6 +470,16 @@ const SLOTS: readonly Slot[] = [
     heightM: 2,
   },
   {
+    id: 'curing-pad',
+    name: 'Curing pad',
+    kind: 'pad',
+    xM: 24,
+    yM: 11,
+    lengthM: 8.4,
+    widthM: 3.2,
+    heightM: 1.2,
+  },
+  {
     id: 'dry-store',
     name: 'Dry store',
     kind: 'store',

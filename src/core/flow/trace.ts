@@ -229,6 +229,34 @@ function siteBehind(site: FlowSite, lot: string) {
   };
 }
 
+/** What went out of a site, with the share of it that passed through a lot. */
+type SharedOut = {
+  readonly flow: string;
+  readonly litres: number | null;
+  readonly share: Interval;
+};
+/** Of each of several lots, what of it left the site: as if each were tagged alone, but followed together. */
+export function traceOutsOf(
+  site: FlowSite,
+  lots: readonly string[],
+): ReadonlyMap<string, readonly SharedOut[]> {
+  const found = new Map<string, SharedOut[]>(lots.map((l) => [l, []]));
+  const isOut = new Set(site.flows.flatMap((f) => (f.to === null && f.from !== null ? f.id : [])));
+  const moments = listMoments(site);
+  const asked = new Set(lots);
+  for (let first = 0; first < lots.length; first += SOURCES_AT_ONCE) {
+    const block = lots.slice(first, first + SOURCES_AT_ONCE);
+    const marking = markSources(new Map(block.map((id, i) => [id, i])), (l) => asked.has(l));
+    const run = followMoments(new Follower(marking, (id) => isOut.has(id)), moments, null);
+    for (const [flow, { litres, marks }] of run.carried)
+      block.forEach((lot, i) => {
+        const share: Interval = [marks[i * 2] ?? 0, marks[i * 2 + 1] ?? 0];
+        if (share[1] > 0) found.get(lot)?.push({ flow, litres, share });
+      });
+  }
+  return found;
+}
+
 /** Where a lot, or what a flow carried, came from. @param at events after it are left out; null: none */
 export function traceOf(site: FlowSite, asked: string, at: Instant | null): Trace {
   const flow = site.flows.find((f) => f.id === asked);

@@ -50,10 +50,12 @@ export const SITE_KINDS = kindsThat((d) => d.scope !== 'batch');
 export const STORE_KINDS = kindsThat((d) => d.scope === 'store' || d.scope === 'lots');
 /** What the store is folded from: its own kinds, and what went out of it into heaps. */
 export const STORE_LOG = kindsThat((d) => d.scope === 'store' || d.drawsOnStore === true);
-/** What lots and the flows between them are read from: their own kinds, the store's, and what moves matter of batches. */
+/** What lots, the flows between them and their totals are read from: their own kinds, the store's, what moves matter of batches, and work. */
 export const LOT_LOG = kindsThat(
   (d) =>
-    d.scope === 'store' || d.scope === 'lots' || d.drawsOnStore === true || d.movesMatter === true,
+    d.scope === 'store' ||
+    d.scope === 'lots' ||
+    [d.drawsOnStore, d.movesMatter, d.bearsWork].includes(true),
 );
 /** Kinds that a batch file carries as events. */
 export type FileEventKind = Exclude<EntryKind, KindsWith<'fileEvent', null>>;

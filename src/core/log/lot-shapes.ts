@@ -1,10 +1,11 @@
 import { z } from 'zod';
+import { say } from '../../messages/say';
 import { PROBLEM } from '../words/problem';
 import { EntryIdSchema, LotIdSchema } from './ids';
 import { act, Words } from './kinds/shared';
-import { SMELLS, SQUEEZES } from './kinds/vocabulary';
+import { CROP_FAMILIES, SMELLS, SQUEEZES } from './kinds/vocabulary';
 import { MOST } from './most';
-import { TestValuesSchema } from './test-shapes';
+import { TEST_KINDS, TestValuesSchema } from './test-shapes';
 
 /** Shapes of what happens to compost after the heat: lots, what moves between them, their tests, results and releases. */
 
@@ -83,6 +84,19 @@ export const ScreeningSchema = z.looseObject({
 
 export const OUT_WAYS = ['bed', 'sold', 'shared', 'given', 'discarded', 'lost'] as const;
 export type OutWay = (typeof OUT_WAYS)[number];
+/** Ways out that are product, and not loss. */
+export const OUT_IS_PRODUCT: Readonly<Record<OutWay, boolean>> = {
+  bed: true,
+  sold: true,
+  shared: true,
+  given: true,
+  discarded: false,
+  lost: false,
+};
+/** Why something should not go out yet. */
+export const OUT_DOUBTS = ['not-released', 'on-hold', 'refused', 'in-question'] as const;
+export type OutDoubt = (typeof OUT_DOUBTS)[number];
+
 export const LotOutSchema = z.looseObject({
   lot: MatterIdSchema,
   how: z.enum(OUT_WAYS),
@@ -93,12 +107,14 @@ export const LotOutSchema = z.looseObject({
       areaM2: z.number().positive().max(1_000_000).optional(),
       depthM: z.number().positive().max(2).optional(),
       /** What grows there, or will. */ crop: z.string().trim().max(60).optional(),
+      family: z.enum(CROP_FAMILIES).optional(),
     })
     .optional(),
   /** Buyer, partner, neighbour. */ party: Name.optional(),
   grade: Name.optional(),
   price: z.number().min(0).max(10_000_000).optional(),
   hours: z.number().min(0).max(200).optional(),
+  /** What whoever let it go was shown, and said to know. */ knowing: z.enum(OUT_DOUBTS).optional(),
   words: Words.optional(),
 });
 
@@ -203,7 +219,85 @@ export const LotOutcomeSchema = z.looseObject({
   words: Words.optional(),
 });
 
+/** Words that promise more than any rule or test can show, in the languages of labels. */
+const ABSOLUTE_CLAIM =
+  /\b(sterile|safe|pathogen[- ]free|weed[- ]free|germ[- ]free|disease[- ]free|guaranteed|100 ?%|est[eé]ril|segur[oa]|libre de|garantizad[oa])/iu;
 export const LotPageSchema = z.looseObject({
   lot: MatterIdSchema,
   /** Whoever scans its label may see what it is made of. */ shown: z.boolean(),
+  /** What its label says beside that. */ text: z
+    .string()
+    .trim()
+    .max(160)
+    .superRefine((text, context) => {
+      const word = ABSOLUTE_CLAIM.exec(text)?.[0];
+      if (word !== undefined)
+        context.addIssue({ code: 'custom', message: say('lots.absoluteClaim', { word }) });
+    })
+    .optional(),
+});
+
+/** What compost may be released for. */
+export const USE_IDS = [
+  'mulch',
+  'beds-before-planting',
+  'growing-beds',
+  'potting-mix',
+  'seed-mix',
+  'bulk-sale',
+  'bag-sale',
+  'given-away',
+] as const;
+/** What may be asked of a lot. */
+export const RELEASE_ITEMS = [
+  'germ-rule',
+  'seed-rule',
+  'heated-throughout',
+  'curing-days',
+  'maturity',
+  'limits',
+  'bioassay',
+  'screened',
+  'covered',
+] as const;
+/** What the site asks of a use: it stands in the place of what the use asks unless changed. */
+export const LotUseSchema = z.looseObject({
+  use: z.enum(USE_IDS),
+  asks: z.partialRecord(z.enum(RELEASE_ITEMS), z.enum(['must', 'should'])),
+  leastDays: z.int().min(0).max(1000),
+  maturity: z.strictObject({
+    atLeast: z.int().min(0).max(TEST_KINDS.length),
+    of: z.array(z.enum(TEST_KINDS)).max(TEST_KINDS.length),
+  }),
+  germinationPct: z.number().min(0).max(200),
+  flaskClass: z.literal([1, 2, 3, 4, 5]),
+  limitSets: z.array(z.string().max(60)).max(30),
+  meshMm: z.number().min(1).max(150).nullable(),
+  words: Words.optional(),
+  /** The change that stood before; null: it was as it ships. */ from: EntryIdSchema.nullable(),
+});
+
+/** One limit of a set of the site's own. */
+const OwnLimitSchema = z.strictObject({
+  analyte: z.string().trim().min(1).max(80),
+  unit: z.string().trim().min(1).max(40),
+  basis: z.enum(['dry', 'fresh']).nullable(),
+  ask: z.discriminatedUnion('kind', [
+    z.strictObject({
+      kind: z.literal('max'),
+      limit: z.number().min(0).max(1e12),
+      below: z.boolean().optional(),
+    }),
+    z.strictObject({ kind: z.literal('min'), limit: z.number().min(0).max(1e12) }),
+    z.strictObject({ kind: z.literal('absent') }),
+  ]),
+});
+/** A set of limits that the site wrote itself: of its own authority, its buyer, or its own mind. */
+export const LimitSetSchema = z.looseObject({
+  /** The entry that began the set; absent: this one does. */ set: EntryIdSchema.optional(),
+  title: z.string().trim().min(2).max(80),
+  /** Document and section that it is taken from. */ document: z.string().trim().min(2).max(120),
+  year: z.int().min(1900).max(2200).optional(),
+  limits: z.array(OwnLimitSchema).min(1).max(60),
+  words: Words.optional(),
 });

@@ -2,6 +2,7 @@ import { MOST } from './most';
 import { LoadIdSchema, LotIdSchema } from './ids';
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
+import { CROP_FAMILIES } from './kinds/vocabulary';
 import { PROBLEM } from '../words/problem';
 import { SHAPES } from '../words/shape';
 import { MeasuresSchema } from './shapes';
@@ -220,6 +221,7 @@ export const LoadSchema = z.looseObject({
   amount: AmountSchema,
   state: z.enum(LOAD_STATES),
   sprayed: z.enum(['no', 'yes', 'unknown']),
+  /** Diseased plants of this family are in it. */ diseased: z.enum(CROP_FAMILIES).optional(),
   /** Live seeds or roots in it, where somebody knows better than the table. */ seeds: z
     .boolean()
     .optional(),

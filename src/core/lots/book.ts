@@ -283,6 +283,8 @@ export class LotBook {
       ),
       meshMm: this.meshes.get(lot) ?? null,
       covered: cover ? cover.data.cover === 'on' : null,
+      diseased: [...new Set(loads.flatMap((l) => l.load.diseased ?? []))],
+      ownLimits: state.limitSets,
     };
   }
 }

@@ -3,7 +3,9 @@ import { lotIdOf, type EntryId, type LotId } from '../log/ids';
 import type { LotKindOfLog } from '../log/lot-shapes';
 import type { TestKind, TestValues } from '../log/test-shapes';
 import type { MaturityTest } from '../maturity/outcome';
+import type { LimitSet } from '../release/limit-sets';
 import type { LabSample } from '../release/limits';
+import { USES, type Use, type UseId } from '../release/uses';
 import type { Instant } from '../quantity/instant';
 
 /** Lots and what was done with them, as the log tells it. */
@@ -46,7 +48,14 @@ export type LotsState = {
   readonly outs: readonly EntryOf<'lot-out'>[];
   readonly recalls: readonly EntryOf<'recall'>[];
   readonly outcomes: readonly EntryOf<'lot-outcome'>[];
-  /** Lots whose public page is on. */ readonly shown: ReadonlySet<string>;
+  /** Public pages that are on, by lot, with what the label says beside. */
+  readonly pages: ReadonlyMap<string, { readonly text: string | null }>;
+  /** What each use asks on this site. */ readonly uses: readonly Use[];
+  /** The change of a use that stands, by use. */ readonly useChanges: ReadonlyMap<
+    UseId,
+    EntryOf<'lot-use'>
+  >;
+  /** Sets of limits that the site wrote itself. */ readonly limitSets: readonly LimitSet[];
 };
 
 /** Entries that stand: none that a correction struck as a whole. */
@@ -125,15 +134,50 @@ function lotsOf(live: readonly Entry[]): LogLot[] {
   }));
 }
 
-/** Lots whose public page was switched on last. */
-function shownOf(live: readonly Entry[]): Set<string> {
-  const shown = new Map(ofKind(live, 'lot-page').map((e) => [e.data.lot, e.data.shown]));
-  return new Set([...shown].flatMap(([lot, is]) => (is ? [lot] : [])));
+/** Public pages that were switched on last. */
+function pagesOf(live: readonly Entry[]): LotsState['pages'] {
+  const last = new Map(ofKind(live, 'lot-page').map((e) => [e.data.lot, e.data]));
+  return new Map(
+    [...last].flatMap(([lot, { shown, text }]) => (shown ? [[lot, { text: text ?? null }]] : [])),
+  );
+}
+
+/** Uses as the site has them: a change stands in the place of what ships. */
+const usesOf = (changes: LotsState['useChanges']): Use[] =>
+  USES.map((use) => {
+    const change = changes.get(use.id);
+    if (!change) return use;
+    const { asks, leastDays, maturity, germinationPct, flaskClass, limitSets, meshMm } =
+      change.data;
+    return {
+      id: use.id,
+      ...{ asks: withoutUndefined(asks), leastDays, maturity, germinationPct, flaskClass },
+      ...{ limitSets, meshMm, cautions: use.cautions },
+    };
+  });
+const withoutUndefined = (asks: EntryOf<'lot-use'>['data']['asks']): Use['asks'] =>
+  Object.fromEntries(
+    Object.entries(asks).filter(([, force]) => force !== undefined),
+  ) as Use['asks'];
+
+/** The site's own sets of limits, each as it was written last. */
+function limitSetsOf(live: readonly Entry[]): LimitSet[] {
+  const sets = new Map<string, LimitSet>();
+  for (const { id, data } of ofKind(live, 'limit-set')) {
+    const { title, document, year } = data;
+    sets.set(data.set ?? id, {
+      id: data.set ?? id,
+      ...{ title, document, section: '', year: year ?? null, fromMemory: false },
+      limits: { allOf: data.limits },
+    });
+  }
+  return [...sets.values()];
 }
 
 /** What a site's log tells of its lots. @param entries of the kinds that lots are read from, with their corrections */
 export function foldLots(entries: readonly Entry[]): LotsState {
   const live = liveEntries(entries);
+  const useChanges = new Map(ofKind(live, 'lot-use').map((e) => [e.data.use, e]));
   return {
     lots: new Map<string, LogLot>(lotsOf(live).map((l) => [l.id, l])),
     looks: ofKind(live, 'lot-look'),
@@ -144,7 +188,10 @@ export function foldLots(entries: readonly Entry[]): LotsState {
     outs: ofKind(live, 'lot-out'),
     recalls: ofKind(live, 'recall'),
     outcomes: ofKind(live, 'lot-outcome'),
-    shown: shownOf(live),
+    pages: pagesOf(live),
+    uses: usesOf(useChanges),
+    useChanges,
+    limitSets: limitSetsOf(live),
   };
 }
 

@@ -1,7 +1,7 @@
 import { amountOf } from '../mix/ingredient';
 import type { StoreState } from '../mix/store';
 import type { Entry } from '../log/entry';
-import type { OutWay } from '../log/lot-shapes';
+import { OUT_IS_PRODUCT, type OutWay } from '../log/lot-shapes';
 import type { Instant } from '../quantity/instant';
 import { liveEntries } from './fold';
 
@@ -29,6 +29,7 @@ export type SeasonTotals = {
     readonly rejectsL: number;
   };
   /** Hours of people, by work. */ readonly hours: {
+    readonly turning: number;
     readonly screening: number;
     readonly goingOut: number;
   };
@@ -50,19 +51,14 @@ export type SeasonTotals = {
   }[];
 };
 
-/** Ways out that are product, and not loss. */
-const IS_PRODUCT: Readonly<Record<OutWay, boolean>> = {
-  bed: true,
-  sold: true,
-  shared: true,
-  given: true,
-  discarded: false,
-  lost: false,
-};
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
 type Screening = Extract<Entry, { kind: 'screening' }>;
 const peopleHours = ({ data }: Screening): number => (data.hours ?? 0) * (data.people ?? 1);
+
+/** Hours that people turned a batch. */
+export const turningHours = ({ data }: Extract<Entry, { kind: 'turn' }>): number =>
+  ((data.minutes ?? 0) * (data.people ?? 1)) / 60;
 
 function screenedOf(
   runs: readonly Screening[],
@@ -144,7 +140,7 @@ export function seasonTotals(
   const [taken, out] = [takenOf(loads), outOf(outs, carried)];
   const [takenL, productL] = [
     sum(taken.map((t) => t.litres)),
-    sum(out.filter((o) => IS_PRODUCT[o.how]).map((o) => o.litres)),
+    sum(out.filter((o) => OUT_IS_PRODUCT[o.how]).map((o) => o.litres)),
   ];
   const cost = sum(loads.map((l) => l.load.cost ?? 0));
   const litresOfOut = (o: (typeof outs)[number]): number => o.data.litres ?? carried(o.id) ?? 0;
@@ -158,6 +154,7 @@ export function seasonTotals(
     out,
     screened: screenedOf(runs, kindOf),
     hours: {
+      turning: sum(ofKind('turn').map(turningHours)),
       screening: sum(runs.map(peopleHours)),
       goingOut: sum(outs.map((o) => o.data.hours ?? 0)),
     },
@@ -172,7 +169,7 @@ export function seasonTotals(
       month: i + 1,
       takenL: sum(loads.filter((l) => monthOf(l.at) === i + 1).map((l) => l.litres ?? 0)),
       outL: sum(
-        outs.filter((o) => monthOf(o.at) === i + 1 && IS_PRODUCT[o.data.how]).map(litresOfOut),
+        outs.filter((o) => monthOf(o.at) === i + 1 && OUT_IS_PRODUCT[o.data.how]).map(litresOfOut),
       ),
     })),
     missing: missingOf(taken, out, outs, loads),

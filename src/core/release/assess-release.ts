@@ -1,8 +1,9 @@
 import type { Interval } from '../flow/trace';
+import type { CropFamily } from '../log/kinds/vocabulary';
 import type { TestKind } from '../log/test-shapes';
 import type { AssessedTest } from '../maturity/outcome';
 import { MS, type Instant } from '../quantity/instant';
-import { findLimitSet } from './limit-sets';
+import { findLimitSet, type LimitSet } from './limit-sets';
 import { assessLimits, standAll, type LabSample, type LimitLine, type Standing } from './limits';
 import { RELEASE_ITEMS, type Force, type ReleaseItem, type Use } from './uses';
 
@@ -38,6 +39,9 @@ export type LotFacts = {
   /** The coarsest mesh that all of it went through, mm; null: it was not screened. */ readonly meshMm:
     number | null;
   readonly covered: boolean | null;
+  /** Crop families of which diseased plants went into it. */
+  readonly diseased: readonly CropFamily[];
+  /** The site's own sets of limits. */ readonly ownLimits: readonly LimitSet[];
 };
 
 type ReleaseLine = {
@@ -86,7 +90,7 @@ const known = (is: boolean | null): Standing => (is === null ? 'unknown' : is ? 
 type Stood = Pick<ReleaseLine, 'standing'> & Partial<Pick<ReleaseLine, 'evidence' | 'limits'>>;
 
 function standLimits(use: Use, facts: LotFacts): Stood {
-  const sets = use.limitSets.flatMap((id) => findLimitSet(id) ?? []);
+  const sets = use.limitSets.flatMap((id) => findLimitSet(id, facts.ownLimits) ?? []);
   const assessed = sets.map((s) => assessLimits(s.limits, facts.samples));
   const limits = assessed.flatMap((a) => a.lines);
   return {

@@ -8,8 +8,8 @@ export type LimitSet = {
   readonly title: string;
   readonly document: string;
   readonly section: string;
-  readonly year: number;
-  readonly fromMemory: true;
+  /** Null: a site's own set that names none. */ readonly year: number | null;
+  /** Nobody has compared it with the document yet. */ readonly fromMemory: boolean;
   readonly limits: LimitGroup;
 };
 
@@ -168,15 +168,19 @@ export const LIMIT_SETS: readonly LimitSet[] = [
 export const findLimitSet = (id: string, own: readonly LimitSet[] = []): LimitSet | undefined =>
   [...own, ...LIMIT_SETS].find((s) => s.id === id);
 
-/** Each analyte with its unit, once, as the sets ask for it: what a form may offer. */
-export function listAnalytes(): {
+/** The limits of a group, one by one. */
+export const listLimits = (group: LimitGroup): readonly LabLimit[] =>
+  'analyte' in group
+    ? [group]
+    : ('allOf' in group ? group.allOf : group.anyOf).flatMap((g) => listLimits(g));
+
+/** Each analyte with its unit, once, as the sets ask for it: what a form may offer. @param own sets of the site's own */
+export function listAnalytes(own: readonly LimitSet[] = []): {
   readonly analyte: string;
   readonly unit: string;
   readonly basis: Basis | null;
 }[] {
-  const leaves = (g: LimitGroup): LabLimit[] =>
-    'analyte' in g ? [g] : ('allOf' in g ? g.allOf : g.anyOf).flatMap(leaves);
-  const all = LIMIT_SETS.flatMap((s) => leaves(s.limits));
+  const all = [...own, ...LIMIT_SETS].flatMap((s) => listLimits(s.limits));
   const seen = new Set<string>();
   return all.flatMap(({ analyte, unit, basis }) => {
     const key = `${analyte} ${unit}`;

@@ -29,7 +29,11 @@ export type LabLimit = {
   readonly unit: string;
   /** Null: as it is reported. */ readonly basis: Basis | null;
   readonly ask:
-    | { readonly kind: 'max'; readonly limit: number; /** Less than it. */ readonly below?: true }
+    | {
+        readonly kind: 'max';
+        readonly limit: number;
+        /** Less than it. */ readonly below?: boolean | undefined;
+      }
     | { readonly kind: 'min'; readonly limit: number }
     | { readonly kind: 'absent' }
     /** Of n values none above M, and at most c above m. */

@@ -1,31 +1,16 @@
+import { RELEASE_ITEMS, USE_IDS } from '../log/lot-shapes';
 import type { TestKind } from '../log/test-shapes';
 import type { FlaskClass } from '../maturity/outcome';
 
 /** What each use of compost asks, as data (contract, section 6). Days and counts are common practice. */
 
-export type UseId =
-  | 'mulch'
-  | 'beds-before-planting'
-  | 'growing-beds'
-  | 'potting-mix'
-  | 'seed-mix'
-  | 'bulk-sale'
-  | 'bag-sale'
-  | 'given-away';
+export { RELEASE_ITEMS };
+export type UseId = (typeof USE_IDS)[number];
 
-/** What may be asked of a lot. */
-export const RELEASE_ITEMS = [
-  'germ-rule',
-  'seed-rule',
-  'heated-throughout',
-  'curing-days',
-  'maturity',
-  'limits',
-  'bioassay',
-  'screened',
-  'covered',
-] as const;
 export type ReleaseItem = (typeof RELEASE_ITEMS)[number];
+/** What no rule or test settles: salt that burns seedlings, plastic, and plants whose diseases are in it. */
+export const USE_CAUTIONS = ['salt', 'plastic', 'crop-family'] as const;
+export type UseCaution = (typeof USE_CAUTIONS)[number];
 /** Whether a person may go without it, giving a reason. */
 export type Force = 'must' | 'should';
 
@@ -39,6 +24,7 @@ export type Use = {
   readonly flaskClass: FlaskClass;
   /** Sets of limits that are met, by id. */ readonly limitSets: readonly string[];
   /** Screened through this or finer, mm. */ readonly meshMm: number | null;
+  /** What to mind in this use, by word of the trade. */ readonly cautions: readonly UseCaution[];
 };
 
 const QUICK: readonly TestKind[] = [
@@ -53,10 +39,12 @@ const MEASURED: readonly TestKind[] = ['reheat', 'flask', 'germination', 'respir
 const HEATED = { 'germ-rule': 'must', 'heated-throughout': 'must' } as const;
 const PLAIN = { germinationPct: 80, flaskClass: 4, limitSets: [], meshMm: null } as const;
 
+/** What uses ask unless the site changed them. */
 export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'mulch',
+    cautions: ['plastic', 'crop-family'],
     asks: { 'germ-rule': 'should', 'heated-throughout': 'should', 'seed-rule': 'should' },
     leastDays: 0,
     maturity: { atLeast: 0, of: [] },
@@ -64,6 +52,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'beds-before-planting',
+    cautions: ['plastic', 'crop-family'],
     asks: {
       ...HEATED,
       'seed-rule': 'should',
@@ -79,6 +68,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'growing-beds',
+    cautions: ['salt', 'plastic', 'crop-family'],
     asks: {
       ...HEATED,
       'seed-rule': 'should',
@@ -93,6 +83,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'potting-mix',
+    cautions: ['salt', 'plastic'],
     asks: {
       ...HEATED,
       'seed-rule': 'must',
@@ -109,6 +100,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'seed-mix',
+    cautions: ['salt'],
     asks: {
       ...HEATED,
       'seed-rule': 'must',
@@ -126,6 +118,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'bulk-sale',
+    cautions: ['plastic'],
     asks: {
       ...HEATED,
       'seed-rule': 'should',
@@ -142,6 +135,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'bag-sale',
+    cautions: ['salt', 'plastic'],
     asks: {
       ...HEATED,
       'seed-rule': 'must',
@@ -160,6 +154,7 @@ export const USES: readonly Use[] = [
   {
     ...PLAIN,
     id: 'given-away',
+    cautions: ['plastic', 'crop-family'],
     asks: {
       ...HEATED,
       'seed-rule': 'should',
@@ -172,5 +167,6 @@ export const USES: readonly Use[] = [
   },
 ];
 
-/** The use of an id; undefined: none of ours. */
-export const findUse = (id: string): Use | undefined => USES.find((u) => u.id === id);
+/** The use of an id; undefined: none of these. @param uses as the site has them, where it changed any */
+export const findUse = (id: string, uses: readonly Use[] = USES): Use | undefined =>
+  uses.find((u) => u.id === id);

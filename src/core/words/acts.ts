@@ -14,6 +14,9 @@ export const END_WORDS = {
   get curing() {
     return say('lots.movedToCuringLot');
   },
+  get used() {
+    return say('lots.allWentOut');
+  },
   get discarded() {
     return say('terms.thrownAway');
   },

@@ -235,3 +235,63 @@ export const TEST_DUE_WORDS = {
     return say('lots.dueTestOther');
   },
 } as const;
+
+/** Families of crops, by what is grown of them. */
+export const CROP_FAMILY_WORDS = {
+  get brassicas() {
+    return say('lots.familyBrassicas');
+  },
+  get nightshades() {
+    return say('lots.familyNightshades');
+  },
+  get alliums() {
+    return say('lots.familyAlliums');
+  },
+  get cucurbits() {
+    return say('lots.familyCucurbits');
+  },
+  get legumes() {
+    return say('lots.familyLegumes');
+  },
+  get umbellifers() {
+    return say('lots.familyUmbellifers');
+  },
+  get beets() {
+    return say('lots.familyBeets');
+  },
+  get composites() {
+    return say('lots.familyOther');
+  },
+} as const;
+
+/** Why something should not go out yet. */
+export const OUT_DOUBT_WORDS = {
+  get 'not-released'() {
+    return say('lots.doubtNone');
+  },
+  get 'on-hold'() {
+    return say('lots.doubtHold');
+  },
+  get refused() {
+    return say('lots.doubtRefused');
+  },
+  get 'in-question'() {
+    return say('lots.doubtOther');
+  },
+} as const;
+
+/** What a log says of something that went out although it should not have. */
+export const OUT_ALTHOUGH_WORDS = {
+  get 'not-released'() {
+    return say('lots.outWithoutRelease');
+  },
+  get 'on-hold'() {
+    return say('lots.outOnHold');
+  },
+  get refused() {
+    return say('lots.outRefused');
+  },
+  get 'in-question'() {
+    return say('lots.outQuestioned');
+  },
+} as const;

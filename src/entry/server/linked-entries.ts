@@ -185,8 +185,17 @@ export async function createLinkedEntries(
       return { ok: true, others: beginLots([entry.data], end) };
     case 'screening': {
       const begun = entry.data.outputs.map(({ lot, begin: named }) => ({ to: lot, begin: named }));
-      return { ok: true, others: beginLots(begun, end) };
+      const emptied = entry.data.inputs.filter((i) => i.all).map((i) => i.lot);
+      return {
+        ok: true,
+        others: [...beginLots(begun, end), ...(await endEmptied(db, emptied, end))],
+      };
     }
+    case 'lot-out':
+      return {
+        ok: true,
+        others: await endEmptied(db, entry.data.all ? [entry.data.lot] : [], end),
+      };
     case 'correction':
       return entry.data.instead !== undefined
         ? await replaced(db, entry, site)
@@ -225,6 +234,17 @@ function moveToCure(
   const ended =
     all === false ? [] : [end('ended', entry.batch, 'ended', { reason: 'curing', lot: to })];
   return { ok: true, others: [...beginLots([entry.data], end), ...ended] };
+}
+
+/** Batches of which all went out are at their end; lots stay, to be filled again. */
+async function endEmptied(db: Db, matter: readonly string[], end: WriteEnd): Promise<NewEntry[]> {
+  const ended: NewEntry[] = [];
+  for (const id of matter) {
+    const batch = await readBatchState(db, id as BatchId);
+    if (batch && !batch.own.some((e) => e.kind === 'ended'))
+      ended.push(end(`ended:${id}`, id, 'ended', { reason: 'used' }));
+  }
+  return ended;
 }
 
 /** The entry that stands in the place of a corrected one: by whoever did it, with what was put right; the old one is struck and stays readable. */

@@ -2,8 +2,11 @@ import { say } from '@/messages/say';
 import type { Entry, NewEntry } from '@/core/log/entry';
 import { figureWithUnit, whenText } from '@/core/quantity/format';
 import { assessUse } from '@/core/release/assess-release';
+import { findLimitSet } from '@/core/release/limit-sets';
 import { findUse } from '@/core/release/uses';
-import { RELEASE_ITEM_WORDS, USE_WORDS } from '@/core/words/lots';
+import { OUT_IS_PRODUCT } from '@/core/log/lot-shapes';
+import { outDoubtOf } from '@/core/lots/decision';
+import { OUT_DOUBT_WORDS, RELEASE_ITEM_WORDS, USE_WORDS } from '@/core/words/lots';
 import type { Part } from '@/core/log/store-shapes';
 import { PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
@@ -120,7 +123,7 @@ function wrongDecision(
   if (data.uses.length === 0) return wrong('data.uses', say('lots.chooseAUse'));
   const facts = book.factsOf(data.lot);
   for (const id of data.uses) {
-    const use = findUse(id);
+    const use = findUse(id, state.uses);
     if (!use) return wrong('data.uses', say('lots.noSuchUse', { id }));
     const open = assessUse(use, facts, book.now).lines.filter((l) => l.standing !== 'met');
     const must = open.find((l) => l.force === 'must');
@@ -167,6 +170,37 @@ function wrongCure(lots: SiteLots, { batch, data }: OfKind<'cure'>): Problem | n
   if (data.to === undefined || batch === null) return null;
   return wrongMove(lots, batch, { to: data.to, begin: data.begin, litres: data.litres });
 }
+/** Nobody lets out what is not released without saying that it is known. */
+function wrongOut(lots: SiteLots, { data }: OfKind<'lot-out'>): Problem | null {
+  const taking = wrongTaking(lots, { lot: data.lot, litres: data.litres, path: 'data.litres' });
+  if (taking || !OUT_IS_PRODUCT[data.how]) return taking;
+  const doubt = outDoubtOf(lots.state, lots.book, data.lot);
+  return doubt === null || doubt === data.knowing
+    ? null
+    : wrong('data.knowing', say('lots.sayYouKnow', { doubt: OUT_DOUBT_WORDS[doubt] }));
+}
+
+/** What a use asks is changed by one person at a time, and asks for limits that are there. */
+function wrongUse(
+  { state }: SiteLots,
+  { data }: OfKind<'lot-use'>,
+  when: (at: number) => string,
+): Problem | null {
+  const last = state.useChanges.get(data.use);
+  if ((last?.id ?? null) !== data.from)
+    return wrong(
+      'changed',
+      PROBLEM.changedMeanwhile(
+        say('lots.theUse'),
+        last?.by ?? say('entry.somebody'),
+        when(last?.at ?? 0),
+      ),
+    );
+  return data.limitSets.every((id) => findLimitSet(id, state.limitSets) !== undefined)
+    ? null
+    : wrong('data.limitSets', say('lots.noSuchLimits'));
+}
+
 const isLot = ({ state }: SiteLots, lot: string): Problem | null =>
   state.lots.has(lot) ? null : wrong('data.lot', say('lots.noSuchLot'));
 
@@ -192,8 +226,12 @@ const CHECKS: { readonly [K in NewEntry['kind']]?: Check<K> } = {
   addition: (lots, { data }) => wrongParts(lots, data.parts ?? []),
   cure: wrongCure,
   'lot-move': (lots, { data }) => wrongMove(lots, data.from, data),
-  'lot-out': (lots, { data }) =>
-    wrongTaking(lots, { lot: data.lot, litres: data.litres, path: 'data.litres' }),
+  'lot-out': wrongOut,
+  'lot-use': wrongUse,
+  'limit-set': ({ state }, { data }) =>
+    data.set === undefined || state.limitSets.some((s) => s.id === data.set)
+      ? null
+      : wrong('data.set', say('lots.noSuchLimits')),
   screening: wrongScreening,
   'lot-size': (lots, { data }) => isLot(lots, data.lot),
   'lot-look': (lots, { data }) => isLot(lots, data.lot),

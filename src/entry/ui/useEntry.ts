@@ -2,7 +2,7 @@
 import { useCallback } from 'react';
 import { useTyped } from '@/ui/draft';
 import type { Rule } from '@/core/evidence/rule';
-import type { EntryKind, ReleaseDoubt } from '@/core/log/entry';
+import type { EntryKind } from '@/core/log/entry';
 import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
@@ -44,12 +44,6 @@ export type HeapRef = {
     readonly rule: Rule;
   }[];
   readonly onHold?: boolean;
-  /** Why it should not go out yet, each in a sentence. */ readonly doubts?: readonly {
-    readonly doubt: ReleaseDoubt;
-    readonly text: string;
-  }[];
-  /** Whether raw manure, food or sludge went in; null: nobody said. */ readonly rawIn?:
-    boolean | null;
   /** It is in danger: what its page says comes before any work on it. */ readonly danger?:
     string | null;
   readonly store?: StoreRef;

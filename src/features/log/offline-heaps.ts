@@ -6,7 +6,6 @@ import { templatesOf } from '@/core/advice/templates';
 import { adviceWords, hotWords, stageText, type AdviceWords } from '@/core/advice/words';
 import type { Rule } from '@/core/evidence/rule';
 import type { Method } from '@/core/evidence/types';
-import type { ReleaseDoubt } from '@/core/log/entry';
 import type { SiteState } from '@/core/log/fold';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { soonText, tempText, upperFirst } from '@/core/quantity/format';
@@ -17,7 +16,7 @@ import { heapPicture, standingText, type HeapPicture } from '@/core/snapshot/pic
 import type { Locale } from '@/core/words/note';
 import { positionText } from '@/core/words/position';
 import { placedHeaps, type PlacedHeap } from '@/entry/placed';
-import { goingOutView } from './going-out';
+import { dangerText } from './danger';
 
 /** A heap as a device keeps it: how it stands, what to do, what each place read last, and what its forms ask for. */
 export type OfflineHeap = {
@@ -39,8 +38,6 @@ export type OfflineHeap = {
   /** Ids of its rules that the library knows. */ readonly rules: readonly string[];
   readonly onHold: boolean;
   readonly shape: string | null;
-  readonly doubts: readonly { readonly doubt: ReleaseDoubt; readonly text: string }[];
-  readonly rawIn: boolean | null;
   readonly danger: string | null;
 };
 
@@ -89,7 +86,7 @@ function offlineHeap(d: BatchSnapshot, locale: Locale): OfflineHeap {
     rules: d.rules.map((r) => r.rule).filter((id) => findRule(id) !== undefined),
     onHold: d.situation.stage.code === 'on-hold',
     shape: d.field.shape,
-    ...goingOutView(d, locale),
+    danger: dangerText(d, locale),
   };
 }
 

@@ -164,13 +164,13 @@ test('a season speaks in the units of its reader, and names what is missing', ()
     divertedKg: 0,
     out: [{ how: 'bed' as const, times: 1, litres: 1000, unknown: 0, income: 0 }],
     screened: { runs: 1, finesL: 600, oversL: 200, rejectsL: 0 },
-    hours: { screening: 4, goingOut: 0 },
+    hours: { turning: 0, screening: 4, goingOut: 0 },
     ...{ waterL: 0, cost: 60, income: 0, productPerM3: 333, costPerM3: 60, months: [] },
     missing: [{ what: 'loads' as const, n: 1 }],
   };
   const said = (system: 'metric' | 'us') =>
     asSpeaker({ system }, () =>
-      JSON.stringify(seasonView(totals, { year: 2026, first: 2025, last: 2026 })),
+      JSON.stringify(seasonView(totals, [], { year: 2026, first: 2025, last: 2026 })),
     );
   expect(said('metric')).toMatch(/no supplier named, 2 loads.*3\.0 m³.*3 to 1.*60 per m³/);
   expect(said('us')).toMatch(/3\.9 yd³.*45\.87 per yd³/);

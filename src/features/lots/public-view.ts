@@ -1,10 +1,17 @@
 import { say } from '@/messages/say';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, listText, upperFirst } from '@/core/quantity/format';
-import { LOT_KIND_WORDS, TEST_OUTCOME_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
+import {
+  CROP_FAMILY_WORDS,
+  LOT_KIND_WORDS,
+  TEST_OUTCOME_WORDS,
+  TEST_WORDS,
+  USE_WORDS,
+} from '@/core/words/lots';
 import { findRule, shortTitle } from '@/core/rules/library';
 import type { LotFacts } from '@/core/release/assess-release';
-import { findUse, USES, type UseId } from '@/core/release/uses';
+import { usualUse } from '@/core/lots/decision';
+import type { UseId } from '@/core/release/uses';
 import { nameOfMatter, type LotsGiven } from './matter';
 
 /** What whoever scans a label may see of a lot: what it is made of, how it was heated, tests, cautions; no names of people. */
@@ -15,6 +22,8 @@ export type PublicLotView = {
   readonly heated: readonly string[];
   readonly tests: readonly string[];
   readonly uses: string | null;
+  /** What the site wrote for its label. */ readonly text: string | null;
+  /** When some of it was first sold. */ readonly firstSold: string | null;
   readonly cautions: readonly string[];
 };
 
@@ -40,13 +49,20 @@ function heatedOf(given: LotsGiven, { germs, raw }: LotFacts): string[] {
   return [...met, say('lots.saysUnheated', { share: tracedShareText(raw) })];
 }
 
+/** When some of a lot was first sold. */
+function firstSoldOf({ state, locale }: LotsGiven, lot: string): string | null {
+  const sold = state.outs.find((o) => o.data.lot === lot && o.data.how === 'sold');
+  return sold ? say('lots.firstSold', { at: dayText(locale.timeZone, sold.at) }) : null;
+}
+
 /** The public page of a lot; null: it is not switched on. */
 export function publicLotView(given: LotsGiven, site: string, lot: string): PublicLotView | null {
   const { state, book } = given;
   const known = state.lots.get(lot);
-  if (!known || !state.shown.has(lot)) return null;
+  const page = state.pages.get(lot);
+  if (!known || !page) return null;
   const facts = book.factsOf(lot);
-  const use = findUse('growing-beds') ?? USES[0];
+  const use = usualUse(given.state);
   const decision = state.decisions.findLast((d) => d.data.lot === lot);
   const released = decision?.data.decision === 'released' ? decision.data.uses : [];
   return {
@@ -62,6 +78,19 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
       }),
     uses:
       released.length > 0 ? upperFirst(listText(released.map((u) => USE_WORDS[u as UseId]))) : null,
-    cautions: [say('lots.cautionHands'), say('lots.cautionDust'), say('lots.cautionPots')],
+    text: page.text,
+    firstSold: firstSoldOf(given, lot),
+    cautions: [
+      say('lots.cautionHands'),
+      say('lots.cautionDust'),
+      say('lots.cautionPots'),
+      ...(facts.diseased.length > 0
+        ? [
+            say('lots.cautionFamily', {
+              families: listText(facts.diseased.map((f) => CROP_FAMILY_WORDS[f])),
+            }),
+          ]
+        : []),
+    ],
   };
 }

@@ -1,11 +1,12 @@
 import { say } from '@/messages/say';
 import { tracedShareText } from '@/core/flow/share-text';
-import { RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
+import { CROP_FAMILY_WORDS, RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';
 import type { Standing } from '@/core/release/limits';
-import { assessUse, questionsOf, type AssessedUse } from '@/core/release/assess-release';
-import { findUse, type ReleaseItem, type UseId } from '@/core/release/uses';
+import { standingDecision } from '@/core/lots/decision';
+import type { AssessedUse } from '@/core/release/assess-release';
+import type { ReleaseItem, UseCaution, UseId } from '@/core/release/uses';
 import { nameOfMatter, type LotsGiven } from './matter';
 import { testView } from './test-view';
 
@@ -16,6 +17,7 @@ export type UseView = {
   readonly name: string;
   readonly standing: AssessedUse['standing'];
   readonly says: string;
+  /** What to mind in this use. */ readonly cautions: readonly string[];
   readonly lines: readonly {
     readonly item: ReleaseItem;
     readonly name: string;
@@ -36,17 +38,10 @@ export type DecisionView = {
 };
 export function decisionView(given: LotsGiven, lot: string): DecisionView | null {
   const { state, book, locale } = given;
-  const last = state.decisions.findLast((d) => d.data.lot === lot && d.at <= book.now);
-  if (!last) return null;
+  const standing = standingDecision(state, book, lot);
+  if (!standing) return null;
+  const { entry: last, questions } = standing;
   const { decision, uses, reasons, words } = last.data;
-  const facts = book.factsOf(lot);
-  const assessed = uses
-    .flatMap((id) => findUse(id) ?? [])
-    .map((u) => assessUse(u, facts, book.now));
-  const questions =
-    decision === 'released' && !facts.empty
-      ? questionsOf(assessed, reasons).map((item) => RELEASE_ITEM_WORDS[item])
-      : [];
   return {
     id: last.id,
     decision,
@@ -60,7 +55,7 @@ export function decisionView(given: LotsGiven, lot: string): DecisionView | null
     reasons: reasons.map((r) =>
       say('lots.reasonLine', { item: RELEASE_ITEM_WORDS[r.item as ReleaseItem], words: r.words }),
     ),
-    questions,
+    questions: questions.map((item) => RELEASE_ITEM_WORDS[item]),
   };
 }
 
@@ -130,6 +125,19 @@ function lineSays(given: LotsGiven, lot: string, { use }: AssessedUse, item: Rel
   }
 }
 
+/** What to mind in a use, as far as it can matter for this lot. */
+function cautionTexts(given: LotsGiven, lot: string, cautions: readonly UseCaution[]): string[] {
+  const { diseased } = given.book.factsOf(lot);
+  return cautions.flatMap((caution) => {
+    if (caution === 'salt') return say('lots.cautionSalt');
+    if (caution === 'plastic') return say('lots.cautionPlastic');
+    if (diseased.length === 0) return [];
+    return say('lots.cautionFamily', {
+      families: listText(diseased.map((f) => CROP_FAMILY_WORDS[f])),
+    });
+  });
+}
+
 export function useView(given: LotsGiven, lot: string, assessed: AssessedUse): UseView {
   const kindOf = (item: ReleaseItem): 'germs' | 'seeds' | null =>
     item === 'germ-rule' ? 'germs' : item === 'seed-rule' ? 'seeds' : null;
@@ -141,6 +149,7 @@ export function useView(given: LotsGiven, lot: string, assessed: AssessedUse): U
       standing: assessed.standing,
       open: assessed.lines.filter((l) => l.standing !== 'met').length,
     }),
+    cautions: cautionTexts(given, lot, assessed.use.cautions),
     lines: assessed.lines.map((l) => ({
       item: l.item,
       name: RELEASE_ITEM_WORDS[l.item],

@@ -1,8 +1,23 @@
 import { currentUnits, say } from '@/messages/say';
 import { signOf } from '@/core/quantity/typed-quantity';
 import { toBase } from '@/core/units/units';
+import type { BatchTotals } from '@/core/lots/batch-totals';
+import type { PartnerShare } from '@/core/lots/partners';
 import type { SeasonTotals } from '@/core/lots/season';
 import { figureWithUnit, volumeText } from '@/core/quantity/format';
+
+/** A table of the year: what each row is about, and its figures. */
+export type SeasonTable = {
+  readonly title: string;
+  readonly note: string;
+  readonly head: readonly string[];
+  readonly rows: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly href: string | null;
+    readonly cells: readonly string[];
+  }[];
+};
 
 /** A year's totals as a page and a table show them. */
 export type SeasonView = {
@@ -12,6 +27,7 @@ export type SeasonView = {
     readonly title: string;
     readonly lines: readonly { readonly name: string; readonly value: string }[];
   }[];
+  /** Rows with several figures each: batches, partners. */ readonly tables: readonly SeasonTable[];
   readonly missing: readonly string[];
   readonly months: SeasonTotals['months'];
   readonly empty: boolean;
@@ -20,6 +36,9 @@ export type SeasonView = {
 const volume = (litres: number): string => volumeText(litres / 1000);
 const money = (amount: number): string =>
   say('lots.money', { amount: Math.round(amount * 100) / 100 });
+
+const hoursOf = (hours: number): string =>
+  say('lots.hoursText', { hours: Math.round(hours * 10) / 10 });
 
 type Group = SeasonView['groups'][number];
 const takenGroup = (t: SeasonTotals): Group => ({
@@ -67,8 +86,12 @@ const workGroup = (t: SeasonTotals): Group => ({
   title: say('lots.workAndMoney'),
   lines: [
     {
+      name: say('lots.hoursTurning'),
+      value: hoursOf(t.hours.turning),
+    },
+    {
       name: say('lots.hoursScreening'),
-      value: say('lots.hoursText', { hours: Math.round(t.hours.screening * 10) / 10 }),
+      value: hoursOf(t.hours.screening),
     },
     { name: say('lots.water'), value: volume(t.waterL) },
     { name: say('lots.costOfLoads'), value: money(t.cost) },
@@ -93,9 +116,66 @@ const costPerVolume = (perM3: number): string =>
     unit: signOf('volume'),
   });
 
+/** `12 m³ or more`, where some of it is not known. */
+const atLeast = (text: string, unknown: number): string =>
+  unknown > 0 ? say('lots.orMore', { least: text }) : text;
+
+const productText = ({ productL: [lo, hi], unknownOut }: BatchTotals): string =>
+  atLeast(
+    hi - lo < 1 ? volume(hi) : say('units.fromTo', { low: volume(lo), high: volume(hi) }),
+    unknownOut,
+  );
+
+/** What each batch took in and gave. @param nameOf what a batch is called */
+export const batchTable = (
+  totals: readonly BatchTotals[],
+  nameOf: (batch: string) => string,
+): SeasonTable => ({
+  title: say('lots.byBatch'),
+  note: say('lots.batchesHow'),
+  head: [
+    say('lots.batchTook'),
+    say('lots.batchGave'),
+    say('lots.hoursTurning'),
+    say('lots.water'),
+    say('lots.costIn'),
+  ],
+  rows: totals.map((t) => ({
+    id: t.batch,
+    name: nameOf(t.batch),
+    href: `/batch/${t.batch}`,
+    cells: [
+      atLeast(volume(t.tookInL), t.unknownIn),
+      productText(t),
+      hoursOf(t.turningHours),
+      volume(t.waterL),
+      atLeast(money(t.cost), t.unknownCost),
+    ],
+  })),
+});
+
+/** What partners brought, and what they may take out for it. */
+export const partnersTable = (shares: readonly PartnerShare[]): SeasonTable => ({
+  title: say('lots.partnersTitle'),
+  note: say('lots.partnersHow'),
+  head: [say('lots.brought'), say('lots.share'), say('lots.mayTake'), say('lots.took')],
+  rows: shares.map((p) => ({
+    id: p.partner,
+    name: p.partner,
+    href: null,
+    cells: [
+      atLeast(volume(p.broughtL), p.unknownLoads),
+      say('flow.percent', { percent: Math.round(p.share * 100) }),
+      volume(p.mayTakeL),
+      atLeast(volume(p.tookL), p.unknownTaken),
+    ],
+  })),
+});
+
 /** A year's totals in words. */
 export const seasonView = (
   t: SeasonTotals,
+  tables: readonly SeasonTable[],
   { year, first, last }: { readonly year: number; readonly first: number; readonly last: number },
 ): SeasonView => ({
   year,
@@ -103,6 +183,7 @@ export const seasonView = (
   groups: [takenGroup(t), outGroup(t), screeningGroup(t), workGroup(t)].filter(
     (g) => g.lines.length > 0,
   ),
+  tables: tables.filter((table) => table.rows.length > 0),
   missing: t.missing.map(({ what, n }) => say('lots.missingOf', { what, n })),
   months: t.months,
   empty: t.taken.length === 0 && t.out.length === 0,

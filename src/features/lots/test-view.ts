@@ -3,7 +3,7 @@ import type { LotTest } from '@/core/lots/fold';
 import { gapText } from '@/core/lots/texts';
 import { TEST_OUTCOME_WORDS, TEST_WORDS } from '@/core/words/lots';
 import { dayText, joinParts } from '@/core/quantity/format';
-import { findUse, USES } from '@/core/release/uses';
+import { usualUse } from '@/core/lots/decision';
 import { nameOfMatter, type LotsGiven } from './matter';
 
 /** How a test of maturity is shown. */
@@ -40,7 +40,7 @@ const figureText = (t: LotTest, figure: number | null): string =>
 export function testView(given: LotsGiven, lot: string, t: LotTest): TestView {
   const { book } = given;
   const evidence = book.testsFor(lot).find((e) => e.id === t.id);
-  const use = findUse('growing-beds') ?? USES[0];
+  const use = usualUse(given.state);
   const assessed = evidence && use ? evidence.assessedFor(use) : null;
   const code = assessed?.outcome ?? 'open';
   return {

@@ -13,6 +13,7 @@ import { hrefOfMatter, lotAmountText, nameOfMatter, type LotsGiven } from './mat
 export type TraceRow = {
   readonly id: string;
   readonly name: string;
+  /** It is in stock still. */ readonly isLoad: boolean;
   readonly href: string | null;
   readonly when: string;
   readonly to: string;
@@ -89,6 +90,7 @@ const rowOf = (
   own: Pick<TraceRow, 'id' | 'name' | 'href' | 'when' | 'to'>,
 ): TraceRow => ({
   ...own,
+  isLoad: given.store.loads.some((l) => (l.id as string) === own.id),
   amount: lotAmountText(part.litres),
   share: tracedShareText(part.any),
   raw: tracedShareText(part.raw),
@@ -152,6 +154,20 @@ function isBehindOrAhead({ book }: LotsGiven, ids: readonly string[]): (f: Flow)
   for (const lot of ahead)
     for (const f of book.site.flows) if (f.from === lot && f.to !== null) ahead.add(f.to);
   return (f) => (f.from !== null && ahead.has(f.from)) || (f.to !== null && ids.includes(f.to));
+}
+
+/** Something that went out, in words: when, how much of what, to whom. */
+export function outflowText(given: LotsGiven, flow: string): string {
+  const out = outEntryOf(given, flow);
+  if (!out) return '';
+  return joinParts(
+    dayText(given.locale.timeZone, out.at),
+    nameOfMatter(given, out.data.lot),
+    lotAmountText(given.book.carriedBy(flow).litres),
+    WENT_OUT_WORDS[out.data.how],
+    out.data.bed?.name,
+    out.data.party,
+  );
 }
 
 /** Where a lot came from. */

@@ -10,7 +10,6 @@ import { getKindDescription, type Entry } from '@/core/log/entry';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, joinParts, whenText } from '@/core/quantity/format';
 import { assessUse, standHeated } from '@/core/release/assess-release';
-import { USES } from '@/core/release/uses';
 import type { Standing } from '@/core/release/limits';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
@@ -131,6 +130,7 @@ export type LotPageView = {
   }[];
   readonly unproven: boolean;
   /** Its public page is on. */ readonly shown: boolean;
+  readonly labelText: string;
 };
 type LotDueView = {
   readonly text: string;
@@ -231,10 +231,11 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
         lines: s.results.map((r) => ({ analyte: r.analyte, value: labValueText(r) })),
       }))
       .reverse(),
-    uses: USES.map((u) => useView(given, id, assessUse(u, facts, book.now))),
+    uses: state.uses.map((u) => useView(given, id, assessUse(u, facts, book.now))),
     history: historyOf(given, id),
     outs: outsOf(given, id),
-    shown: state.shown.has(id),
+    shown: state.pages.has(id),
+    labelText: state.pages.get(id)?.text ?? '',
     unproven: standHeated(facts) !== 'met' && !facts.empty,
   };
 }
@@ -256,6 +257,26 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
         .map((x) => joinParts(OUTCOME_WORDS[x.data.found], x.data.words)),
     }))
     .reverse();
+}
+
+/** A lot as the home page and the map draw it. */
+export type LotPile = Pick<LotRow, 'id' | 'title' | 'kind' | 'amount' | 'age' | 'litres'> & {
+  readonly where: string;
+  readonly unheated: string;
+  /** Some of it was never heated, or may not have been. */ readonly raw: boolean;
+  /** What it asks for now; null: nothing. */ readonly due: string | null;
+};
+/** Lots with something in them, as they lie there. */
+export function lotPiles(given: LotsGiven): LotPile[] {
+  const due = dueOfLots(given.state, given.book);
+  return [...given.state.lots.keys()]
+    .map((id) => lotRow(given, id, due))
+    .filter((r) => !r.empty)
+    .map(({ id, title, kind, amount, age, litres, where, unheated, heated, ...r }) => ({
+      ...{ id, title, kind, amount, age, litres, where, unheated },
+      raw: heated !== 'met',
+      due: r.inQuestion ? say('lots.inQuestion') : (r.due[0] ?? null),
+    }));
 }
 
 /** What lots ask for, for the list of the day. */

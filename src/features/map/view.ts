@@ -24,12 +24,21 @@ export type MapHeap = {
   /** Metres along a row. */ readonly fromM: number | null;
   readonly toM: number | null;
 };
+/** A lot after the heat, as the map shows it where it lies. */
+export type MapLot = {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: string;
+  readonly amount: string;
+  readonly where: string;
+  readonly litres: number | null;
+};
 export type MapSlot = {
   readonly slot: Slot;
   readonly title: string;
   readonly room: string;
-  readonly full: boolean;
   readonly heaps: readonly MapHeap[];
+  readonly lots: readonly MapLot[];
   readonly only: string | null;
 };
 export type MapView = {
@@ -37,6 +46,7 @@ export type MapView = {
   readonly version: string | null;
   readonly slots: readonly MapSlot[];
   readonly nowhere: readonly MapHeap[];
+  /** Lots whose place is none of the map's. */ readonly lotsElsewhere: readonly MapLot[];
   readonly free: string;
   /** Heap id → place id → where it would stand, or that it does not fit. */
   readonly moves: Readonly<
@@ -72,11 +82,15 @@ const titleOf = (s: Slot): string =>
     ? s.name
     : `${KIND[s.kind]} ${s.name}`;
 
+/** One name for one place, however it was typed. */
+const placeKey = (name: string): string => name.trim().toLowerCase();
+
 /** The map with what stands on it and what room is left. */
 export function mapView(
   store: StoreState,
   board: readonly BatchSnapshot[],
   locale: Locale,
+  lots: readonly MapLot[],
 ): MapView {
   const live = board.filter((d) => !isGone(d.situation));
   const byId = new Map(live.map((d) => [d.id, d]));
@@ -95,13 +109,20 @@ export function mapView(
   const stock = new Map<string, { litres: number; names: string[] }>();
   for (const l of inStock(store))
     if (l.where) {
-      const s = stock.get(l.where.toLowerCase()) ?? { litres: 0, names: [] };
+      const s = stock.get(placeKey(l.where)) ?? { litres: 0, names: [] };
       s.litres += l.leftLitres ?? 0;
       s.names.push(l.load.what ?? libraryText(l.material.name));
-      stock.set(l.where.toLowerCase(), s);
+      stock.set(placeKey(l.where), s);
     }
+  const places = new Set(uses.map((u) => placeKey(u.slot.name)));
+  const lotsAt = (slot: Slot): MapLot[] =>
+    lots.filter((l) => placeKey(l.where) === placeKey(slot.name));
   const slots = uses.map((u): MapSlot => {
-    const lies = stock.get(u.slot.name.toLowerCase());
+    const lying = lotsAt(u.slot);
+    const taken = lying.reduce((m3, l) => m3 + (l.litres ?? 0) / 1000, 0);
+    const freeM3 = Math.max(0, u.freeM3 - taken);
+    const isTaken = u.heaps.length > 0 || lying.length > 0;
+    const lies = stock.get(placeKey(u.slot.name));
     const gap = Math.max(0, ...u.gaps.map((g) => g.toM - g.fromM));
     const room =
       u.slot.kind === 'store'
@@ -122,24 +143,28 @@ export function mapView(
                 lengthM: u.slot.lengthM,
               })
             : say('map.full')
-          : u.heaps.length === 0
+          : !isTaken
             ? say('map.freeRoomFor', { holdsM3: volumeText(u.holdsM3) })
-            : u.freeM3 < 0.3
+            : freeM3 < 0.3
               ? say('map.full')
-              : say('map.roomFor', { freeM3: volumeText(u.freeM3) });
+              : say('map.roomFor', { freeM3: volumeText(freeM3) });
     return {
       slot: u.slot,
       title: titleOf(u.slot),
       room,
-      full: room === 'full',
       only: u.slot.only
         ? say('map.only', { only: listText(u.slot.only.map((r) => RISK_WORDS[r])) })
         : null,
       heaps: u.heaps.map((h) => heap(h.id, h.fromM, h.toM)),
+      lots: lying,
     };
   });
   const empty = uses.filter(
-    (u) => u.slot.kind !== 'store' && u.slot.kind !== 'row' && u.heaps.length === 0,
+    (u) =>
+      u.slot.kind !== 'store' &&
+      u.slot.kind !== 'row' &&
+      u.heaps.length === 0 &&
+      lotsAt(u.slot).length === 0,
   );
   const rowFree = uses
     .filter((u) => u.slot.kind === 'row')
@@ -172,6 +197,7 @@ export function mapView(
     version: store.map?.entry ?? null,
     slots,
     nowhere: nowhere.map((h) => heap(h.id, null, null)),
+    lotsElsewhere: lots.filter((l) => !places.has(placeKey(l.where))),
     moves,
     free: [
       empty.length > 0

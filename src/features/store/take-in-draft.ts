@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import type { CropFamily } from '@/core/log/kinds/vocabulary';
 import type { Amount, LoadState, OwnMeasure } from '@/core/log/store-shapes';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { RIPENING, type Ripening } from '@/core/mix/words';
@@ -18,6 +19,8 @@ export type TakeInDraft = {
   readonly supplier: string;
   readonly sprayed: 'no' | 'yes' | 'unknown' | '';
   readonly seeds: 'yes' | 'no' | '';
+  /** Family of crops of which diseased plants are in it. */
+  readonly diseased: CropFamily | '';
   readonly certificate: string;
   readonly cost: string;
   readonly where: string;
@@ -46,6 +49,7 @@ export const newTakeInDraft = (measures: readonly Pick<OwnMeasure, 'id'>[]): Tak
   supplier: '',
   sprayed: '',
   seeds: '',
+  diseased: '',
   certificate: '',
   cost: '',
   where: '',
@@ -139,6 +143,7 @@ export function loadData(
     state: d.state || 'fresh',
     sprayed: d.sprayed || 'unknown',
     ...(d.seeds ? { seeds: d.seeds === 'yes' } : {}),
+    ...(d.diseased ? { diseased: d.diseased } : {}),
     ...said(d, 'certificate'),
     ...(typeof cost === 'number' ? { cost } : {}),
     ...said(d, 'where'),

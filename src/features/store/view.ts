@@ -100,7 +100,7 @@ function lineOf(l: StockLoad, locale: Locale): LoadLine {
     });
   else if (heat?.due != null && heat.due <= now)
     notes.push({ text: say('store.itsStackWasNotRead'), urgent: true });
-  if (l.load.sprayed === 'yes') notes.push({ text: 'sprayed', urgent: true });
+  if (l.load.sprayed === 'yes') notes.push({ text: say('store.sprayed'), urgent: true });
   if (l.load.sprayed === 'unknown')
     notes.push({ text: say('store.notKnownWhetherSprayed'), urgent: false });
   if (l.overdrawn) notes.push({ text: say('store.moreWentOutThanCame'), urgent: true });
@@ -341,7 +341,7 @@ export function loadPage(
         say('store.weedkiller'),
         {
           no: say('store.notSprayedAccordingSupplier'),
-          yes: 'sprayed',
+          yes: say('store.sprayed'),
           unknown: say('store.notKnown'),
         }[l.load.sprayed],
       ),

@@ -337,4 +337,5 @@ export const enStore = {
   allLoads: 'All loads',
   leftNow: 'Left',
   supplier: 'Supplier',
+  sprayed: 'sprayed',
 } as const;

@@ -336,4 +336,5 @@ export const esStore = {
   allLoads: 'Todas las cargas',
   leftNow: 'Queda',
   supplier: 'Proveedor',
+  sprayed: 'rociada',
 };

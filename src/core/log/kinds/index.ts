@@ -52,10 +52,12 @@ import { turnKind } from './turn';
 import { walkOrderKind } from './walk-order';
 import { waterKind } from './water';
 import { workKind } from './work';
+import { limitSetKind } from './limit-set';
 import { lotKind } from './lot';
 import { lotMoveKind } from './lot-move';
 import { screeningKind } from './screening';
 import { lotOutKind } from './lot-out';
+import { lotUseKind } from './lot-use';
 import { lotSizeKind } from './lot-size';
 import { lotLookKind } from './lot-look';
 import { maturityTestKind } from './maturity-test';
@@ -138,4 +140,6 @@ export const ENTRY_KIND_REGISTRY = {
   recall: recallKind,
   'lot-outcome': lotOutcomeKind,
   'lot-page': lotPageKind,
+  'lot-use': lotUseKind,
+  'limit-set': limitSetKind,
 } as const;

@@ -69,6 +69,7 @@ export type EntryKindDescription<
   readonly drawsOnStore?: boolean;
   /** A kind of a batch that moves matter, or measures how much of it there is. */
   readonly movesMatter?: boolean;
+  /** People's time stands in it, which the totals of a season count. */ readonly bearsWork?: boolean;
   readonly correction: C;
   /** Speaks of the matter, which a part that is carried off takes along; false: of the heap as it stands. */
   readonly inherited: boolean;

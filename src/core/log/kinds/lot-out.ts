@@ -1,6 +1,6 @@
 import { joinParts } from '../../quantity/format';
 import { LotOutSchema } from '../lot-shapes';
-import { WENT_OUT_WORDS } from '../../words/lots';
+import { OUT_ALTHOUGH_WORDS, WENT_OUT_WORDS } from '../../words/lots';
 import { describeLotKind } from './lot-kind';
 import { litresOrAll } from './text';
 
@@ -10,6 +10,13 @@ export const lotOutKind = describeLotKind({
   mark: 'move',
   tell: (data) => ({
     title: WENT_OUT_WORDS[data.how],
-    detail: joinParts(litresOrAll(data), data.bed?.name, data.party, data.words),
+    detail: joinParts(
+      litresOrAll(data),
+      data.bed?.name,
+      data.party,
+      data.grade,
+      data.knowing && OUT_ALTHOUGH_WORDS[data.knowing],
+      data.words,
+    ),
   }),
 });

@@ -55,6 +55,7 @@ export const turnKind = describeKind({
     ...origin,
   }),
   scope: 'batch',
+  bearsWork: true,
   correction: 'in-place',
   inherited: true,
   fileEvent: 'turn',

@@ -48,10 +48,13 @@ export const END_REASONS = [
   'gave-up',
   'merged',
   'curing',
+  'used',
   'discarded',
   'used-raw',
 ] as const;
 export type EndReason = (typeof END_REASONS)[number];
+/** Reasons that a person gives; all others come with what was done, or stand in older logs. */
+export const GIVEN_END_REASONS = ['gave-up', 'discarded'] as const satisfies readonly EndReason[];
 /** What a crew may change to mend a heap: one at a time, or nobody knows what helped. */
 export const FIXES = [
   'enlarge',
@@ -85,3 +88,16 @@ export const RELEASE_DOUBTS = ['unproven', 'warm', 'unread'] as const;
 export type ReleaseDoubt = (typeof RELEASE_DOUBTS)[number];
 
 export const RIMS = ['all', 'most', 'partly', 'unsure'] as const;
+
+/** Families whose diseases and pests pass from one crop to the next (common practice of crop rotation). */
+export const CROP_FAMILIES = [
+  'brassicas',
+  'nightshades',
+  'alliums',
+  'cucurbits',
+  'legumes',
+  'umbellifers',
+  'beets',
+  'composites',
+] as const;
+export type CropFamily = (typeof CROP_FAMILIES)[number];

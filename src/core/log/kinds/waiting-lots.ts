@@ -41,6 +41,12 @@ export const LOT_WAITING_NAMES = {
   get 'lot-page'() {
     return say('lots.publicPage');
   },
+  get 'lot-use'() {
+    return say('lots.usesAndLimits');
+  },
+  get 'limit-set'() {
+    return say('lots.ownLimits');
+  },
 } as const;
 /** Kinds that speak of lots after the heat. */
 export type LotEntryKind = keyof typeof LOT_WAITING_NAMES;

@@ -119,8 +119,6 @@ const refOf = (kept: OfflineHeaps, heap: OfflineHeap): HeapRef => ({
     .map((rule) => ({ title: rule.title, rule })),
   onHold: heap.onHold,
   shape: heap.shape,
-  doubts: heap.doubts,
-  rawIn: heap.rawIn,
   danger: heap.danger,
 });
 

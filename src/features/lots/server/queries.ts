@@ -1,3 +1,8 @@
+import { say } from '@/messages/say';
+import { claimOf } from '@/core/advice/claim';
+import { readingDoubtText } from '@/core/advice/words';
+import { outDoubtOf } from '@/core/lots/decision';
+import { CROP_FAMILY_WORDS, OUT_DOUBT_WORDS } from '@/core/words/lots';
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
 import { lotAgeText, nameOfMatter, type LotsGiven } from '../matter';
@@ -31,6 +36,16 @@ export async function lotsGiven(s: Asking): Promise<LotsGiven> {
   return { ...lots, store, board: s.board, locale: s.locale };
 }
 
+/** Why a lot should not go out; of a batch also how warm it was read, and how long ago. */
+function doubtOf(s: Asking, { state, book }: LotsGiven, id: string): LotRef['doubt'] {
+  const code = outDoubtOf(state, book, id);
+  if (code === null) return null;
+  const batch = s.board.find((b) => (b.id as string) === id);
+  const claim = batch && claimOf(batch.situation, s.now);
+  const seen = claim?.doubts.map((d) => readingDoubtText(d, claim, s.locale)) ?? [];
+  return { code, texts: [OUT_DOUBT_WORDS[code], ...seen] };
+}
+
 /** What a form needs to know of a lot, or of a batch that is used as one. */
 export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
   const { state, book } = given;
@@ -48,6 +63,11 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
       .filter((b) => b.situation.stage.code !== 'ended')
       .map((b) => ({ id: b.id, name: b.name ?? b.code, building: b.builtAt === null })),
     raw: book.of(id).raw,
+    doubt: doubtOf(s, given, id),
+    diseased: book.factsOf(id).diseased.map((family) => ({
+      family,
+      text: say('lots.sameFamilyBed', { family: CROP_FAMILY_WORDS[family] }),
+    })),
     targets: [...state.lots.values()].map((l) => ({
       id: l.id,
       name: nameOfMatter(given, l.id),

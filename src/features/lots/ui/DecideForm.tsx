@@ -164,17 +164,37 @@ export function VoidForm({ lot, target, onDone }: LotFormProps & { target: strin
   );
 }
 
-/** Switches the public page of a lot on or off. */
-export function PageForm({ lot, shown, onDone }: LotFormProps & { shown: boolean }) {
+/** Switches the public page of a lot on or off, with what its label says. */
+export function PageForm({ lot, page, onDone }: LotFormProps & { page: LotPageView }) {
   const entry = useLotEntry('lot-page', lot, onDone);
+  const [text, setText] = useTyped('text', page.labelText);
+  const { shown } = page;
+  const said = text.trim() === '' ? {} : { text: text.trim() };
   return (
     <>
       <p>{say('lots.pageIsOn')}</p>
+      <Field
+        label={say('lots.labelText')}
+        hint={say('lots.labelTextHint')}
+        value={text}
+        maxLength={160}
+        onChange={(e) => setText(e.target.value)}
+      />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
+      {shown && (
+        <button
+          type="button"
+          className="btn"
+          disabled={entry.busy}
+          onClick={() => entry.save({ lot: lot.id, shown: false })}
+        >
+          {say('lots.switchPageOff')}
+        </button>
+      )}
       <KeepBar
         entry={entry}
-        label={shown ? say('lots.switchPageOff') : say('lots.switchPageOn')}
-        onKeep={() => entry.save({ lot: lot.id, shown: !shown })}
+        label={shown ? say('day.save') : say('lots.switchPageOn')}
+        onKeep={() => entry.save({ lot: lot.id, shown: true, ...said })}
       />
     </>
   );

@@ -20,7 +20,8 @@ export function LotLabel({
         <div>
           <p className="disp font-bold text-says">{view.title}</p>
           <p>{view.site}</p>
-          <p className="text-hint">{date}</p>
+          <p className="text-hint">{view.firstSold ?? date}</p>
+          {view.text && <p className="mt-1">{view.text}</p>}
           {view.uses && (
             <p className="text-hint mt-1">{say('lots.releasedFor', { uses: view.uses })}</p>
           )}

@@ -51,7 +51,7 @@ function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPa
     case 'decide':
       return <DecideForm {...props} page={page} />;
     case 'page':
-      return <PageForm {...props} shown={page.shown} />;
+      return <PageForm {...props} page={page} />;
     case 'report':
       return <ReportForm {...props} sample={act.of} />;
     case 'outcome':
@@ -302,7 +302,7 @@ const PublicPage = ({ page, onAct }: { page: LotPageView; onAct: (a: Act) => voi
       </>
     )}
     <button type="button" className="btn" onClick={() => onAct({ what: 'page' })}>
-      {page.shown ? say('lots.switchPageOff') : say('lots.switchPageOn')}
+      {page.shown ? say('lots.change') : say('lots.switchPageOn')}
     </button>
   </p>
 );

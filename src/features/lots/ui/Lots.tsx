@@ -72,6 +72,9 @@ export function Lots({ view, refs }: { view: LotsView; refs: Readonly<Record<str
           <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/season">
             {say('lots.seasonTotals')}
           </Link>
+          <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/uses">
+            {say('lots.usesAndLimits')}
+          </Link>
           <a className="link pointer-coarse:py-2.5" href="/api/lots/site-file">
             {say('lots.siteFile')}
           </a>

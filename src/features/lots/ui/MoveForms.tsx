@@ -4,11 +4,14 @@ import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quan
 import { tracedShareText } from '@/core/flow/share-text';
 import { litresOnBed } from '@/core/lots/bed';
 import { unheatedAfter } from '@/core/lots/joining';
-import { OUT_WAYS, type OutWay } from '@/core/log/lot-shapes';
+import type { CropFamily } from '@/core/log/kinds/vocabulary';
+import { OUT_IS_PRODUCT, OUT_WAYS, type OutWay } from '@/core/log/lot-shapes';
 import { CAUTION } from '@/core/words/caution';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
+import { CropFamilySelect } from '@/entry/ui/CropFamilySelect';
+import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { typed } from '@/core/quantity/typed-number';
@@ -142,6 +145,7 @@ function useBed() {
   const [area, setArea] = useTyped('area', '');
   const [depth, setDepth] = useTyped('depth', '');
   const [crop, setCrop] = useTyped('crop', '');
+  const [family, setFamily] = useTyped<CropFamily | ''>('family', '');
   const [areaM2, depthCm] = [typedQuantity('area', area), typedQuantity('cm', depth)];
   const litres = areaM2 && depthCm ? litresOnBed(areaM2, depthCm / 100) : null;
   const bed =
@@ -152,11 +156,16 @@ function useBed() {
           ...(areaM2 ? { areaM2 } : {}),
           ...(depthCm ? { depthM: depthCm / 100 } : {}),
           ...(crop.trim() ? { crop: crop.trim() } : {}),
+          ...(family ? { family } : {}),
         };
-  return { name, setName, area, setArea, depth, setDepth, crop, setCrop, litres, bed };
+  return {
+    ...{ name, setName, area, setArea, depth, setDepth, crop, setCrop, family, setFamily },
+    ...{ litres, bed },
+  };
 }
 
-function BedFields({ bed }: { bed: ReturnType<typeof useBed> }) {
+function BedFields({ bed, lot }: { bed: ReturnType<typeof useBed>; lot: LotFormProps['lot'] }) {
+  const sick = lot.diseased.find((d) => d.family === bed.family);
   return (
     <div className="grid grid-cols-2 gap-3">
       <Field
@@ -171,6 +180,13 @@ function BedFields({ bed }: { bed: ReturnType<typeof useBed> }) {
         maxLength={60}
         onChange={(e) => bed.setCrop(e.target.value)}
       />
+      <CropFamilySelect
+        label={say('lots.cropFamily')}
+        none={say('lots.choose')}
+        value={bed.family}
+        onChange={bed.setFamily}
+      />
+      {sick && <p className="marked self-end col-span-2">{sick.text}</p>}
       <Field
         label={say('lots.area')}
         unit={signOf('area')}
@@ -191,13 +207,16 @@ function BedFields({ bed }: { bed: ReturnType<typeof useBed> }) {
 }
 
 /** What is typed of something that leaves, what it asks for, and what would be saved. */
-function useOut() {
+function useOut({ doubt }: LotFormProps['lot']) {
   const [way, setWay] = useTyped<OutWay | ''>('way', '');
   const [party, setParty] = useTyped('party', '');
   const [price, setPrice] = useTyped('price', '');
+  const [grade, setGrade] = useTyped('grade', '');
   const [words, setWords] = useTyped('words', '');
+  const [known, setKnown] = useState(false);
   const much = useHowMuch('part');
   const bed = useBed();
+  const doubted = way !== '' && OUT_IS_PRODUCT[way] ? doubt : null;
   const isByBed = way === 'bed' && bed.litres !== null && much.litres === '';
   const amount = isByBed ? { all: false, litres: bed.litres } : much.data;
   const money = typed(price);
@@ -206,26 +225,67 @@ function useOut() {
     if (way === '') return say('lots.sayWhere');
     if (way === 'bed' && !bed.bed) return say('lots.nameTheBed');
     if (needsParty && party.trim() === '') return say('lots.nameTheParty');
-    return much.problem ?? (amount ? null : say('lots.sayHowMuch'));
+    if (much.problem) return much.problem;
+    if (!amount) return say('lots.sayHowMuch');
+    return doubted && !known ? say('log.tickBoxAboveWhoeverLets') : null;
   };
   const data = {
     how: way,
     ...amount,
     ...(way === 'bed' && bed.bed ? { bed: bed.bed } : {}),
     ...(needsParty ? { party: party.trim() } : {}),
+    ...(needsParty && grade.trim() ? { grade: grade.trim() } : {}),
+    ...(doubted && known ? { knowing: doubted.code } : {}),
     ...(way === 'sold' && typeof money === 'number' ? { price: money } : {}),
     ...wordsIn(words),
   };
   return {
-    ...{ way, setWay, party, setParty, price, setPrice, words, setWords },
-    ...{ much, bed, needsParty, data, missing: missing() },
+    ...{ way, setWay, party, setParty, grade, setGrade, price, setPrice, words, setWords },
+    ...{ doubted, known, setKnown, much, bed, needsParty, data, missing: missing() },
   };
 }
+
+const PartyFields = ({ o }: { o: ReturnType<typeof useOut> }) => (
+  <div className="grid grid-cols-2 gap-3">
+    <Field
+      label={say('lots.toWhom')}
+      value={o.party}
+      maxLength={60}
+      onChange={(e) => o.setParty(e.target.value)}
+    />
+    <Field
+      label={say('lots.grade')}
+      value={o.grade}
+      maxLength={60}
+      onChange={(e) => o.setGrade(e.target.value)}
+    />
+  </div>
+);
+
+/** What speaks against letting it go, to be ticked by whoever does. */
+const DoubtTick = ({ o }: { o: ReturnType<typeof useOut> }) =>
+  o.doubted && (
+    <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
+      <legend className="px-1 font-semibold">{say('log.beforeItLeaves')}</legend>
+      <label className="flex gap-3 items-start py-1.5 min-h-target">
+        <input
+          type="checkbox"
+          className="size-6 flex-none"
+          checked={o.known}
+          onChange={(e) => o.setKnown(e.target.checked)}
+        />
+        <span>
+          {o.doubted.texts.join(' ')} <b className="font-semibold">{say('log.iKnowThat')}</b>
+        </span>
+      </label>
+      <p className="caution mt-1">{CAUTION.unproven}</p>
+    </fieldset>
+  );
 
 /** Something leaves the lot for good: onto a bed, to a buyer, to a partner, away. */
 export function OutForm({ lot, onDone }: LotFormProps) {
   const entry = useLotEntry('lot-out', lot, onDone);
-  const o = useOut();
+  const o = useOut(lot);
   return (
     <>
       <Choices
@@ -235,20 +295,13 @@ export function OutForm({ lot, onDone }: LotFormProps) {
         columns={3}
         options={OUT_WAYS.map((value) => ({ value, label: say('lots.wayOut', { how: value }) }))}
       />
-      {o.way === 'bed' && <BedFields bed={o.bed} />}
+      {o.way === 'bed' && <BedFields bed={o.bed} lot={lot} />}
       {o.way === 'bed' && o.bed.litres !== null && (
         <p className="hint" data-testid="bed-litres">
           {say('lots.bedTakes', { litres: o.bed.litres })}
         </p>
       )}
-      {o.needsParty && (
-        <Field
-          label={say('lots.toWhom')}
-          value={o.party}
-          maxLength={60}
-          onChange={(e) => o.setParty(e.target.value)}
-        />
-      )}
+      {o.needsParty && <PartyFields o={o} />}
       {o.way === 'sold' && (
         <Field
           label={say('lots.price')}
@@ -258,6 +311,7 @@ export function OutForm({ lot, onDone }: LotFormProps) {
         />
       )}
       <HowMuch much={o.much} label={say('log.howMuchOfIt')} />
+      <DoubtTick o={o} />
       <NoteField value={o.words} onChange={o.setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar

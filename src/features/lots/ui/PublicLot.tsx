@@ -22,6 +22,7 @@ export function PublicLot({ view }: { view: View }) {
         <h1>{view.title}</h1>
         <p className="q">{view.site}</p>
       </div>
+      {view.text && <p>{view.text}</p>}
       {view.uses && <p className="font-semibold">{say('lots.releasedFor', { uses: view.uses })}</p>}
       <Lines title={say('lots.madeOf')} lines={view.made} />
       <Lines title={say('lots.howHeated')} lines={view.heated} />

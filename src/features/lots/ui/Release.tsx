@@ -21,6 +21,11 @@ function UseItems({ use }: { use: UseView }) {
         </b>
         <span className={use.standing === 'met' ? 'font-semibold' : 'q'}>{use.says}</span>
       </summary>
+      {use.cautions.map((c) => (
+        <p key={c} className="caution pl-4">
+          {c}
+        </p>
+      ))}
       <ul className="pl-4">
         {use.lines.map((l) => (
           <li key={l.item} className="py-1">

@@ -3,7 +3,7 @@ import { say } from '@/messages/say';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import Link from 'next/link';
 import { volumeText } from '@/core/quantity/format';
-import type { SeasonView } from '../season-view';
+import type { SeasonTable, SeasonView } from '../season-view';
 
 const [W, H, PAD] = [640, 190, 34];
 
@@ -58,6 +58,52 @@ function MonthBars({ months }: { months: SeasonView['months'] }) {
   );
 }
 
+/** Rows with several figures each. */
+const Table = ({ table }: { table: SeasonTable }) => (
+  <section data-testid="season-table">
+    <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{table.title}</h2>
+    <div className="overflow-x-auto">
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-b border-ink text-hint">
+            <td />
+            {table.head.map((h) => (
+              <th key={h} className="py-1 pl-3 text-right">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((r) => (
+            <tr key={r.id} className="border-b border-rule">
+              <th scope="row" className="py-1 font-normal">
+                {r.href ? (
+                  <Link
+                    prefetch={false}
+                    href={r.href}
+                    className="link pointer-coarse:py-2.5 inline-block"
+                  >
+                    {r.name}
+                  </Link>
+                ) : (
+                  r.name
+                )}
+              </th>
+              {r.cells.map((c, i) => (
+                <td key={table.head[i]} className="py-1 pl-3 text-right whitespace-nowrap">
+                  {c}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+    <p className="hint">{table.note}</p>
+  </section>
+);
+
 /** A year in figures: taken in, gone out, screened, worked, with what is missing named. */
 export function Season({ view }: { view: SeasonView }) {
   return (
@@ -108,6 +154,9 @@ export function Season({ view }: { view: SeasonView }) {
               </section>
             ))}
           </div>
+          {view.tables.map((t) => (
+            <Table key={t.title} table={t} />
+          ))}
           {view.missing.map((m) => (
             <p key={m} className="text-hint">
               {m}

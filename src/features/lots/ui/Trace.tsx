@@ -91,21 +91,28 @@ const recallForm = (
     tookS: Math.max(0, Math.round((Date.now() - askedAt) / 1000)),
   },
 });
-/** A hold on one lot that a recall asks for. */
-const holdForm = ({ view, by, holds }: RecallOf, recall: string, lot: string): EntryForm => ({
-  ...{ id: v7(), batch: null, kind: 'lot-decision', at: null, by },
-  data: {
-    ...{ lot, decision: 'hold', uses: [], reasons: [], recall, from: holds[lot] ?? null },
-    words: say('lots.heldByRecall', { title: view.title }),
-  },
-});
+/** A hold on one lot that a recall asks for; what is in stock still is not to be used before somebody asks. */
+function holdForm({ view, by, holds }: RecallOf, recall: string, row: TraceRow): EntryForm {
+  const entry = { id: v7(), batch: null, at: null, by };
+  const words = say('lots.heldByRecall', { title: view.title });
+  const { id: lot } = row;
+  return row.isLoad
+    ? { ...entry, kind: 'load-change', data: { load: lot, answer: 'ask', words } }
+    : {
+        ...{ ...entry, kind: 'lot-decision' },
+        data: {
+          ...{ lot, decision: 'hold', uses: [], reasons: [], recall, from: holds[lot] ?? null },
+          words,
+        },
+      };
+}
 
 /** Writes a recall down; a real one puts all that is here on hold. */
 async function logRecall(of: RecallOf, id: string, rehearsal: boolean): Promise<SubmitResult> {
   const answer = await submitOrQueue(recallForm(of, id, rehearsal), say('lots.recalled'));
   if (!answer.ok || rehearsal) return answer;
   for (const row of of.view.here) {
-    const held = await submitOrQueue(holdForm(of, id, row.id), row.name);
+    const held = await submitOrQueue(holdForm(of, id, row), row.name);
     if (!held.ok) return held;
   }
   return answer;

@@ -3,7 +3,8 @@ import { say } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import type { Interval } from '@/core/flow/trace';
 import type { JoiningLot } from '@/core/lots/joining';
-import type { LotKindOfLog } from '@/core/log/lot-shapes';
+import type { CropFamily } from '@/core/log/kinds/vocabulary';
+import type { LotKindOfLog, OutDoubt } from '@/core/log/lot-shapes';
 import { LOT_WAITING_NAMES, type LotEntryKind } from '@/core/log/kinds/waiting-lots';
 import { useNamedEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
 import { nameForHeap } from '@/core/words/waiting';
@@ -44,6 +45,10 @@ export type LotRef = {
     /** It was not measured for two weeks. */ readonly measureFirst: boolean;
   })[];
   /** What of it was never heated. */ readonly raw: Interval;
+  /** Why it should not go out yet, and what was seen of it; null: it is released. */
+  readonly doubt: { readonly code: OutDoubt; readonly texts: readonly string[] } | null;
+  /** What to say where it goes onto a bed of a family of which diseased plants went in. */
+  readonly diseased: readonly { readonly family: CropFamily; readonly text: string }[];
 };
 export type LotFormProps = { readonly lot: LotRef; readonly onDone: () => void };
 

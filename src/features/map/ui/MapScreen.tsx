@@ -95,6 +95,14 @@ function Place({
         (slot.kind === 'store' || s.heaps.length === 0 || slot.kind === 'row') ? (
           <span className="text-ink-2"> {s.room}</span>
         ) : null}
+        {s.lots.map((l) => (
+          <span key={l.id} className="block pointer-events-auto" data-testid="map-lot">
+            <Link prefetch={false} className="link" href={`/lots/${l.id}`}>
+              {l.title}
+            </Link>{' '}
+            <span className="text-ink-2">{[l.kind, l.amount].join(', ')}</span>
+          </span>
+        ))}
         {s.only && slot.kind !== 'tub' && (
           <span className="block text-[12px] text-ink-2">{s.only}</span>
         )}
@@ -226,10 +234,15 @@ export function MapScreen({
           </div>
         </div>
       </DndContext>
-      {view.nowhere.length > 0 && (
+      {view.nowhere.length + view.lotsElsewhere.length > 0 && (
         <section className="px-5 max-sm:px-4 py-3">
           <h2 className="!text-subhead">{say('map.notOnTheMap')}</h2>
           <p className="flex flex-wrap gap-2 mt-1">
+            {view.lotsElsewhere.map((l) => (
+              <Link key={l.id} prefetch={false} className="btn" href={`/lots/${l.id}`}>
+                {[l.title, l.where].filter(Boolean).join(', ')}
+              </Link>
+            ))}
             {view.nowhere.map((h) => (
               <button key={h.id} type="button" className="btn" onClick={() => setPressed(h)}>
                 {say('map.choosePlaceFor', { name: h.name })}

@@ -6,6 +6,7 @@ import { ANSWER_WORDS, RIPENING, STATE_WORDS, type Ripening } from '@/core/mix/w
 import { keysOf } from '@/core/words/feel';
 import { readyPhoto } from '@/outbox/photo';
 import { Choices } from '@/ui/Choices';
+import { CropFamilySelect } from '@/entry/ui/CropFamilySelect';
 import { Field } from '@/ui/Field';
 import { PhotoKey } from '@/ui/PhotoKey';
 import type { TakeInDraft, TakeInReading } from '../take-in-draft';
@@ -162,6 +163,12 @@ export function OriginFields({
           { value: 'yes', label: say('store.yes') },
           { value: 'unknown', label: say('store.notKnown2') },
         ]}
+      />
+      <CropFamilySelect
+        label={say('lots.diseasedIn')}
+        none={say('lots.noneKnown')}
+        value={draft.diseased}
+        onChange={(diseased) => set({ diseased })}
       />
     </>
   );

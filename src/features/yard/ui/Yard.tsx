@@ -30,6 +30,7 @@ export function Yard({
   filter,
   figures,
   today,
+  piles,
 }: {
   heaps: readonly YardHeap[];
   /** What is not drawn, where there are many. */ rows: readonly Plot[];
@@ -38,6 +39,7 @@ export function Yard({
   filter: YardFilter;
   figures: readonly string[];
   /** The day's work, beside them. */ today: ReactNode;
+  /** Lots after the heat, below them. */ piles: ReactNode;
 }) {
   const largest = Math.max(...heaps.map((h) => h.picture.volume), 1);
   return (
@@ -53,6 +55,7 @@ export function Yard({
           ))}
         </ul>
         {rows.length > 0 && <HeapRows rows={rows} />}
+        {piles}
         {of === 0 && (
           <p className="px-5 py-8 text-subhead">
             {say('yard.noActiveBatch')}{' '}

@@ -14,7 +14,7 @@ import { BatchLinks, BatchScreen } from '../../ui/BatchScreen';
 import { Kin } from '../../ui/Kin';
 import { PutOffButton } from '@/features/day/ui/PutOffButton';
 import { LogBar } from '@/features/log/ui/LogBar';
-import { goingOutView } from '@/features/log/going-out';
+import { dangerText } from '@/features/log/danger';
 import { FIRST_LINES } from '@/features/log/view';
 import { LogList } from '@/features/log/ui/LogList';
 import { placedHeaps } from '@/entry/placed';
@@ -53,7 +53,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     rules: rulesInForce(state.terms.at(-1)),
     onHold: snapshot.situation.stage.code === 'on-hold',
     shape: state.opened.shape ?? null,
-    ...goingOutView(snapshot, s.locale),
+    danger: dangerText(snapshot, s.locale),
     ...(built
       ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } }
       : {}),

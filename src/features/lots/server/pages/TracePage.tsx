@@ -1,17 +1,26 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { originView, traceChoices, traceView } from '../../trace-view';
+import { originView, outflowText, traceChoices, traceView } from '../../trace-view';
 import { CameFrom, TraceForm, WentTo } from '../../ui/Trace';
 import { layOutFlows } from '../lay-out-flows';
+import { pickOutflow } from '../pick-outflow';
 import { lotsGiven } from '../queries';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
-type Asked = { readonly of?: string; readonly from?: string | string[]; readonly least?: string };
+type Asked = {
+  readonly of?: string;
+  readonly from?: string | string[];
+  readonly least?: string;
+  /** `any`: something that went out is to be picked; else the flow that was picked. */
+  readonly pick?: string;
+};
 
 export async function TracePage({ searchParams }: { searchParams: Promise<Asked> }) {
   const [asked, s] = [await searchParams, await loadPageContext()];
   const given = await lotsGiven(s);
+  if (asked.pick === 'any') pickOutflow(given);
+  const picked = given.state.outs.find((o) => (o.id as string) === asked.pick);
   const known = new Set(given.book.site.lots.map((l) => l.id));
   const from = [asked.from ?? []].flat().filter((id) => known.has(id));
   const least = Math.min(100, Math.max(0, Number(asked.least) || 0));
@@ -28,6 +37,12 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
           </Link>
         </p>
         <h1>{say('lots.traceOrRecall')}</h1>
+        {picked && (
+          <p className="font-semibold" data-testid="picked">
+            {say('lots.picked', { what: outflowText(given, picked.id) })}
+          </p>
+        )}
+        {asked.pick === 'none' && <p className="font-semibold">{say('lots.nothingToPick')}</p>}
         {origin && <CameFrom view={origin} drawing={layOutFlows(origin.graph)} />}
         {went && (
           <WentTo
@@ -40,6 +55,11 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
             csvHref={`/api/lots/recall?least=${least}&${from.map((id) => `from=${id}`).join('&')}`}
           />
         )}
+        <p className="print:hidden">
+          <Link prefetch={false} className="btn" href="/lots/trace?pick=any">
+            {say('lots.pickOne')}
+          </Link>
+        </p>
         <p className="print:hidden max-w-[720px]">{say('lots.traceHow')}</p>
         <TraceForm choices={traceChoices(given)} chosen={of === null ? from : [of]} least={least} />
       </div>

@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import { joinParts } from '@/core/quantity/format';
 import { answerCsv } from '../csv';
 import { lotsGiven } from '../queries';
 import { seasonOf } from '../season';
@@ -16,5 +17,14 @@ export async function answerSeasonCsv(request: Request): Promise<Response> {
       [say('lots.value')]: l.value,
     })),
   );
-  return answerCsv(rows, `season-${view.year}`);
+  const ofTables = view.tables.flatMap((t) =>
+    t.rows.flatMap((r) =>
+      r.cells.map((value, i) => ({
+        [say('lots.list')]: t.title,
+        [say('lots.what')]: joinParts(r.name, t.head[i]),
+        [say('lots.value')]: value,
+      })),
+    ),
+  );
+  return answerCsv([...rows, ...ofTables], `season-${view.year}`);
 }

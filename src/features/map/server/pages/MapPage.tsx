@@ -2,12 +2,14 @@ import { localInput } from '@/core/quantity/calendar';
 import { placedHeaps } from '@/entry/placed';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
+import { lotsGiven } from '@/features/lots/server/queries';
+import { lotPiles } from '@/features/lots/view';
 import { mapOf } from '../queries';
 import { MapBoard } from '../../ui/MapBoard';
 
 export async function MapPage() {
   const s = await loadPageContext();
-  const view = await mapOf(s.site.id, s.board, s.locale);
+  const view = await mapOf(s.site.id, s.board, s.locale, lotPiles(await lotsGiven(s)));
   return (
     <PageShell s={s} place="map">
       <MapBoard

@@ -18,7 +18,8 @@ import { loadPageContext, type PageContext } from '@/features/frame/server/queri
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
 import { lotsGiven } from '@/features/lots/server/queries';
-import { lotTasks } from '@/features/lots/view';
+import { LotPiles } from '@/features/lots/ui/LotPiles';
+import { lotPiles, lotTasks, type LotPile } from '@/features/lots/view';
 import { storeDue } from '@/features/store/server/queries';
 import { filterOf, queryOf, type YardFilter } from '../../filter';
 import { yardScreen } from '../../view';
@@ -28,17 +29,19 @@ const TWO_DAYS_MS = 172_800_000;
 type Shown = {
   readonly screen: ReturnType<typeof yardScreen>;
   /** Null: nothing is due. */ readonly day: TodayView | null;
+  readonly piles: readonly LotPile[];
 };
 const shown = createSharedWork<Shown>();
 
 async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): Promise<Shown> {
   const { work } = s.siteState;
+  const lots = await lotsGiven(s);
   const tasks = tasksOf(
     s.board.map(cardOf),
     {
       ...roundsOfSite(s.siteState, s.now),
       loads: await storeDue(s.site.id, s.now, s.asOf),
-      lots: lotTasks(await lotsGiven(s)),
+      lots: lotTasks(lots),
     },
     s.now,
   );
@@ -51,6 +54,7 @@ async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): P
   );
   return {
     screen: yardScreen(s.board, s.locale, filter),
+    piles: lotPiles(lots),
     day: tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
   };
 }
@@ -80,7 +84,7 @@ export async function YardPage({
 }) {
   const [asked, s] = [await searchParams, await loadPageContext()];
   const filter = filterAsked(asked, s.prefs.yard);
-  const { screen, day } = await loadShown(s, asked.day === 'all', filter);
+  const { screen, day, piles } = await loadShown(s, asked.day === 'all', filter);
   const today = day && <Today view={day} by={s.prefs.by} />;
   const sky = (
     <AirStrip
@@ -93,7 +97,7 @@ export async function YardPage({
   return (
     <PageShell s={s} place="yard" sky={sky}>
       {s.board.length > 0 ? (
-        <Yard {...screen} filter={filter} today={today} />
+        <Yard {...screen} filter={filter} today={today} piles={<LotPiles piles={piles} />} />
       ) : (
         <EmptyYard today={today} />
       )}

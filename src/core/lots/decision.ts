@@ -1,0 +1,43 @@
+import type { OutDoubt } from '../log/lot-shapes';
+import { assessUse, questionsOf } from '../release/assess-release';
+import { findUse, type ReleaseItem, type Use } from '../release/uses';
+import type { LotBook } from './book';
+import type { LotsState } from './fold';
+
+/** The decision about a lot that stands at a moment, and what puts it in question since. */
+export type StandingDecision = {
+  readonly entry: LotsState['decisions'][number];
+  /** Items of its uses that are not met any more, for which nobody gave a reason. */
+  readonly questions: readonly ReleaseItem[];
+};
+
+/** What was decided last about a lot; null: nothing was. */
+export function standingDecision(
+  state: LotsState,
+  book: LotBook,
+  lot: string,
+): StandingDecision | null {
+  const entry = state.decisions.findLast((d) => d.data.lot === lot && d.at <= book.now);
+  if (!entry) return null;
+  const { decision, uses, reasons } = entry.data;
+  const facts = book.factsOf(lot);
+  if (decision !== 'released' || facts.empty) return { entry, questions: [] };
+  const assessed = uses
+    .flatMap((id) => findUse(id, state.uses) ?? [])
+    .map((use) => assessUse(use, facts, book.now));
+  return { entry, questions: questionsOf(assessed, reasons) };
+}
+
+/** Why a lot should not go out now; null: it is released, and nothing speaks against it. */
+export function outDoubtOf(state: LotsState, book: LotBook, lot: string): OutDoubt | null {
+  const standing = standingDecision(state, book, lot);
+  if (standing === null) return 'not-released';
+  const { decision } = standing.entry.data;
+  if (decision === 'hold') return 'on-hold';
+  if (decision === 'refused') return 'refused';
+  return standing.questions.length > 0 ? 'in-question' : null;
+}
+
+/** The use by whose limits a test is shown where nobody asks for one: most of it goes onto growing beds. */
+export const usualUse = ({ uses }: Pick<LotsState, 'uses'>): Use | undefined =>
+  findUse('growing-beds', uses) ?? uses[0];

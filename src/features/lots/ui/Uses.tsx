@@ -1,0 +1,102 @@
+'use client';
+import { say } from '@/messages/say';
+import Link from 'next/link';
+import { useState } from 'react';
+import { upperFirst } from '@/core/quantity/format';
+import type { HeapRef } from '@/entry/ui/useEntry';
+import { DraftScope } from '@/ui/draft';
+import { Sheet } from '@/ui/Sheet';
+import type { UsesView } from '../uses-view';
+import { LimitSetForm, UseForm } from './UseForms';
+
+type Open = { readonly what: 'use' | 'limits'; readonly id: string };
+
+/** What each use asks on this site, and the limits that it can ask for; each can be changed. */
+export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
+  const [open, setOpen] = useState<Open | null>(null);
+  const use = view.uses.find((u) => open?.what === 'use' && u.use.id === open.id);
+  const set = view.limits.find((l) => l.id === open?.id)?.own ?? null;
+  const close = (): void => setOpen(null);
+  return (
+    <div className="px-5 max-sm:px-4 py-5 flex flex-col gap-4 max-w-[1080px]">
+      <p>
+        <Link prefetch={false} className="link pointer-coarse:py-2.5 inline-block" href="/lots">
+          {say('lots.title')}
+        </Link>
+      </p>
+      <h1>{say('lots.usesAndLimits')}</h1>
+      <p className="max-w-[720px]">{say('lots.usesHow')}</p>
+      <ul>
+        {view.uses.map((u) => (
+          <li
+            key={u.use.id}
+            className="border-b border-rule py-2.5 grid grid-cols-[minmax(0,1fr)_auto] gap-x-4"
+            data-testid={`use-${u.use.id}`}
+          >
+            <div>
+              <b>{upperFirst(u.name)}</b>
+              {u.asks.map((a) => (
+                <p key={a}>{a}</p>
+              ))}
+              <p className="q text-hint">{u.changed}</p>
+            </div>
+            <button
+              type="button"
+              className="btn self-start"
+              onClick={() => setOpen({ what: 'use', id: u.use.id })}
+            >
+              {say('lots.change')}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{say('lots.limitsAsked')}</h2>
+      <p className="hint">{say('lots.checkAuthority')}</p>
+      <p>
+        <button
+          type="button"
+          className="btn !min-h-glove"
+          onClick={() => setOpen({ what: 'limits', id: '' })}
+        >
+          {say('lots.addLimits')}
+        </button>
+      </p>
+      {view.limits.map((l) => (
+        <details key={l.id} className="border-b border-rule py-1" data-testid="limit-set">
+          <summary className="min-h-target cursor-pointer">
+            <b>{l.title}</b> <span className="q text-hint">{l.source}</span>
+          </summary>
+          <ul className="pl-4 columns-2 max-sm:columns-1">
+            {l.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          {l.own && (
+            <button
+              type="button"
+              className="btn mt-1"
+              onClick={() => setOpen({ what: 'limits', id: l.id })}
+            >
+              {say('lots.change')}
+            </button>
+          )}
+        </details>
+      ))}
+      {open && (
+        <Sheet
+          open
+          onOpenChange={(o) => !o && close()}
+          title={use ? upperFirst(use.name) : say('lots.ownLimits')}
+        >
+          <DraftScope name={`uses ${open.what} ${open.id}`}>
+            {use ? (
+              <UseForm use={use} view={view} site={site} onDone={close} />
+            ) : (
+              <LimitSetForm set={set} site={site} onDone={close} />
+            )}
+          </DraftScope>
+        </Sheet>
+      )}
+    </div>
+  );
+}
