@@ -6,7 +6,15 @@ import { HeatRecord } from '@/features/record/ui/Record';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { sha256InWorker } from '@/workers/sha256';
-import { momentTyped, openFile, recordOf, sameDigest, type Opened } from './open-file';
+import { Lots } from './Lots';
+import {
+  momentTyped,
+  openFile,
+  recordOf,
+  sameDigest,
+  type Opened,
+  type OpenedBatch,
+} from './open-file';
 
 async function readAll(file: File): Promise<Opened> {
   try {
@@ -38,7 +46,7 @@ function Drop({ onFile, again }: { onFile: (file: File) => void; again: boolean 
       }}
     >
       <label className="btn key">
-        {again ? say('checker.openAnotherBatchFile') : say('checker.openABatchFile')}
+        {again ? say('checker.openAnotherBatchFile') : say('checker.openALotsFile')}
         <input
           type="file"
           accept=".json,application/json"
@@ -51,7 +59,7 @@ function Drop({ onFile, again }: { onFile: (file: File) => void; again: boolean 
   );
 }
 
-function Found({ opened }: { opened: Extract<Opened, { ok: true }> }) {
+function Found({ opened }: { opened: OpenedBatch }) {
   const [unit, setUnit] = useState<'C' | 'F'>(opened.file.site.unit ?? 'C');
   const [asOf, setAsOf] = useState(isoOf(opened.latest));
   const [printed, setPrinted] = useState('');
@@ -155,7 +163,12 @@ export function Checker() {
           )}
         </div>
       )}
-      {opened?.found.ok && <Found key={opened.n} opened={opened.found} />}
+      {opened?.found.ok &&
+        (opened.found.lots ? (
+          <Lots key={opened.n} opened={opened.found} />
+        ) : (
+          <Found key={opened.n} opened={opened.found} />
+        ))}
     </main>
   );
 }

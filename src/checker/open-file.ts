@@ -9,30 +9,56 @@ import { checkTrail, type Sha256, type BatchHistory } from '@/core/formats/trail
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseInstant, type Instant } from '@/core/quantity/instant';
 import { problemLine } from '@/core/words/problem';
+import { readSiteFile } from '@/core/flow/site-file';
+import { checkLots, type LotsCheck } from '@/features/record/lots-check';
 import { recordDoc, type RecordDoc } from '@/features/record/view';
 
 /** A batch file that was opened: what it says, and whether its chain of log entries held. */
+export type OpenedBatch = {
+  readonly ok: true;
+  readonly lots: null;
+  readonly file: BatchFile;
+  readonly told: BatchHistory | null;
+  readonly digest: string;
+  readonly latest: Instant;
+};
+/** A site file that was opened: what its lots, tests and outflows come to. */
+export type OpenedLots = { readonly ok: true; readonly lots: LotsCheck; readonly digest: string };
 export type Opened =
   | {
       readonly ok: false;
       /** Read well, but its log entries do not fit. */ readonly tampered: boolean;
       readonly problems: readonly string[];
     }
-  | {
-      readonly ok: true;
-      readonly file: BatchFile;
-      readonly told: BatchHistory | null;
-      readonly digest: string;
-      readonly latest: Instant;
-    };
+  | OpenedBatch
+  | OpenedLots;
 
-export function openFile(text: string, sha256: Sha256): Opened {
+/** What a file calls itself; null: it is no JSON, or does not say. */
+function formatOf(text: string): unknown {
+  try {
+    return (JSON.parse(text.replace(/^\uFEFF/, '')) as { format?: unknown } | null)?.format;
+  } catch {
+    return null;
+  }
+}
+
+function openLots(text: string, sha256: Sha256, now: Instant): Opened {
+  const parsed = readSiteFile(text);
+  return parsed.ok
+    ? { ok: true, lots: checkLots(parsed, now), digest: sha256(text) }
+    : { ok: false, tampered: false, problems: parsed.problems.map(problemLine) };
+}
+
+/** Opens a batch file or a site file. @param now the moment of judging, where a site file names none */
+export function openFile(text: string, sha256: Sha256, now = Date.now()): Opened {
+  if (formatOf(text) === 'zealous-heap/site') return openLots(text, sha256, now);
   const parsed = readBatchFile(text);
   if (!parsed.ok) return { ok: false, tampered: false, problems: parsed.problems.map(problemLine) };
   const trail = checkTrail(parsed.file, sha256);
   if (!trail.ok) return { ok: false, tampered: true, problems: trail.problems.map(problemLine) };
   return {
     ok: true,
+    lots: null,
     file: parsed.file,
     told: trail.told,
     digest: sha256(text),
@@ -65,11 +91,7 @@ function toldByFile(file: BatchFile): Pick<BatchHistory, 'state' | 'siteState'> 
 }
 
 /** The record of an opened file at a moment. */
-export function recordOf(
-  opened: Extract<Opened, { ok: true }>,
-  asOf: Instant,
-  unit: 'C' | 'F',
-): RecordDoc {
+export function recordOf(opened: OpenedBatch, asOf: Instant, unit: 'C' | 'F'): RecordDoc {
   const { file, told, digest } = opened;
   const { state, siteState } = told ?? toldByFile(file);
   return recordDoc({

@@ -272,7 +272,7 @@ test('a heap that never heats: causes ranked by what the log tells, one change a
   await press(page, 'Save this change');
   await waitText(page, '[data-testid=log]', /Other change made bigger/);
   await press(page, 'Move, join, split');
-  await press(page, 'Hold, ready, finish');
+  await press(page, 'Hold or finish');
   await press(page, 'Finished');
   await press(page, 'Given up');
   await fill(page, 'Why, in a few words', 'nothing more happens');

@@ -109,6 +109,7 @@ test('more than a lot holds is refused in a sentence, and nothing typed is lost'
   await press(page, 'Goes out');
   await choose(page, 'A partner');
   await fill(page, 'To whom', 'Orchard group');
+  await (await seen(page, '//*[@data-testid="doubts"]//label')).click();
   await fill(page, 'How much, L', '9000');
   await fill(page, 'Who', 'Jo');
   await press(page, 'Save what went out');
@@ -219,6 +220,9 @@ test('compost is spread by area and depth in US units, and what came of it finds
   await fill(page, 'Depth, in', '2');
   // 40 ft² by 2 in is 6.67 ft³, of 7.48 gal each (arithmetic).
   await waitText(page, '[data-testid=bed-litres]', /49\.9|50 gal/);
+  // Nobody has released it: whoever lets it go says so.
+  await waitText(page, '[data-testid=doubts]', /Nobody has released it for any use/);
+  await (await seen(page, '//*[@data-testid="doubts"]//label')).click();
   await fill(page, 'Who', 'Jo');
   await press(page, 'Save what went out');
   await gone(page);

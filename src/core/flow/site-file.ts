@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Time } from '../log/shapes';
 import { testValuesSchema } from '../log/test-shapes';
+import { isTimeZone } from '../quantity/calendar';
 import { instantOf, type Instant } from '../quantity/instant';
 import { FILE_PATH, pathText, PROBLEM, type Problem } from '../words/problem';
 import { FLOW_PROBLEM } from './words';
@@ -26,6 +27,9 @@ const End = Id.nullish().transform((end) => end ?? null);
 const LotSchema = z.looseObject({ id: Id, kind: z.enum(LOT_KINDS), name: z.string().optional() });
 const FlowSchema = z.looseObject({
   id: Id,
+  /** How it left, and to whom or onto which bed. */
+  what: z.string().nullish().catch(null),
+  party: z.string().nullish().catch(null),
   at: Time,
   from: End,
   to: End,
@@ -70,6 +74,22 @@ const list = <T extends z.ZodType>(of: T) =>
 const SiteFileSchema = z.looseObject({
   format: z.literal('zealous-heap/site'),
   version: z.literal(1),
+  /** Whose it is, told and never asked for: what cannot be read of it is left aside; `leastHotM3`: volume that stays hot there, which the reheat test asks for. */
+  site: z
+    .looseObject({
+      name: z.string().optional(),
+      timeZone: z
+        .string()
+        .refine(isTimeZone, { error: () => PROBLEM.noZone })
+        .optional(),
+      leastHotM3: z.number().positive().optional(),
+    })
+    .nullish()
+    .catch(null),
+  /** When it was made: tests that go on are judged at this moment. */
+  madeAt: Time.nullish().catch(null),
+  /** The batch whose matter is followed in a part of a site; absent: the whole site. */
+  batch: Id.nullish().catch(null),
   lots: z.array(LotSchema),
   flows: z.array(FlowSchema),
   levels: list(LevelSchema),
@@ -81,7 +101,8 @@ const SiteFileSchema = z.looseObject({
 /** The site file as a JSON Schema (draft 2020-12), made from what reads it. */
 export const siteFileJsonSchema = (): object =>
   z.toJSONSchema(SiteFileSchema, { io: 'input', unrepresentable: 'any' });
-type Raw = z.output<typeof SiteFileSchema>;
+/** A site file as it was read. */
+export type SiteFile = z.output<typeof SiteFileSchema>;
 
 type Lot = { readonly id: string; readonly kind: LotKind };
 export type Flow = {
@@ -103,11 +124,11 @@ export type FlowSite = {
   readonly proofs: readonly Proof[];
 };
 export type ParsedSite =
-  | { readonly ok: true; readonly site: FlowSite }
+  | { readonly ok: true; readonly site: FlowSite; readonly file: SiteFile }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** What no field tells alone: ids that appear twice, lots that are not listed, flows that go nowhere. */
-function crossProblems({ lots, flows, levels, proofs, tests, results }: Raw): Problem[] {
+function crossProblems({ lots, flows, levels, proofs, tests, results }: SiteFile): Problem[] {
   const problems: Problem[] = [];
   const wrong = (path: string, message: string): void => {
     problems.push({ path, message });
@@ -145,7 +166,7 @@ function crossProblems({ lots, flows, levels, proofs, tests, results }: Raw): Pr
   return problems;
 }
 
-const siteOf = ({ lots, flows, levels, proofs }: Raw): FlowSite => ({
+const siteOf = ({ lots, flows, levels, proofs }: SiteFile): FlowSite => ({
   lots: lots.map(({ id, kind }) => ({ id, kind })),
   flows: flows.map(({ id, at, from, to, litres, all, clean }) => ({
     ...{ id, from, to, litres, all, clean },
@@ -171,5 +192,29 @@ export function readSiteFile(text: string): ParsedSite {
       problems: parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),
     };
   const problems = crossProblems(parsed.data);
-  return problems.length > 0 ? { ok: false, problems } : { ok: true, site: siteOf(parsed.data) };
+  return problems.length > 0
+    ? { ok: false, problems }
+    : { ok: true, site: siteOf(parsed.data), file: parsed.data };
+}
+
+/**
+ * What bears on the matter of one batch: where it went, and all that was mixed with it there, back to where that came from. Shares
+ * worked out from this part are those of the whole site.
+ */
+export function partOfSite(site: FlowSite, batch: string): FlowSite {
+  const within = new Set([batch]);
+  for (const lot of within)
+    for (const { from, to } of site.flows) if (from === lot && to !== null) within.add(to);
+  for (const lot of within)
+    for (const { from, to } of site.flows) if (to === lot && from !== null) within.add(from);
+  const isWithin = (lot: string | null): boolean => lot !== null && within.has(lot);
+  return {
+    lots: site.lots.filter((l) => within.has(l.id)),
+    // What leaves towards lots that do not matter here leaves still.
+    flows: site.flows
+      .filter((f) => isWithin(f.from) || isWithin(f.to))
+      .map((f) => (f.to === null || within.has(f.to) ? f : { ...f, to: null })),
+    levels: site.levels.filter((l) => within.has(l.lot)),
+    proofs: site.proofs.filter((p) => within.has(p.lot)),
+  };
 }

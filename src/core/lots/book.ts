@@ -110,6 +110,10 @@ export class LotBook {
     this.walk();
   }
 
+  /** Least volume that stays hot here, m³. */
+  get leastHotM3(): number {
+    return this.given.leastM3;
+  }
   /** When batches met rules on pathogens. */
   get germProofs(): Given['germProofs'] {
     return this.given.germProofs;

@@ -1,4 +1,4 @@
-import type { FlowSite } from '../flow/site-file';
+import { partOfSite, type FlowSite } from '../flow/site-file';
 import { isoOf, type Instant } from '../quantity/instant';
 import type { LabResult } from '../release/limits';
 import type { LotsState } from './fold';
@@ -6,8 +6,10 @@ import type { LotsState } from './fold';
 /** The open site file of a site: what `./zealous trace` reads (contract, section 7). */
 
 type Given = {
-  readonly site: { readonly name: string; readonly timeZone: string };
+  readonly site: { readonly name: string; readonly timeZone: string; readonly leastHotM3?: number };
+  readonly madeAt?: Instant;
   readonly flows: FlowSite;
+  /** The batch whose matter is followed; absent: the whole site. */ readonly batch?: string;
   readonly state: LotsState;
   /** What a load, a batch or a lot is called. */ nameOf(id: string): string;
   /** When batches met rules on pathogens, with the rule. */
@@ -32,12 +34,23 @@ function withTimes(values: object): object {
 }
 
 /** A site's lots, flows, tests and results as one object to be written as JSON. */
-export function siteFileOf({ site, flows, state, nameOf, proofs }: Given): object {
+export function siteFileOf({
+  site,
+  madeAt,
+  flows: all,
+  state,
+  nameOf,
+  proofs,
+  batch,
+}: Given): object {
+  const flows = batch === undefined ? all : partOfSite(all, batch);
   const known = new Set(flows.lots.map((l) => l.id));
   return {
     format: 'zealous-heap/site',
     version: 1,
     site,
+    ...(madeAt === undefined ? {} : { madeAt: isoOf(madeAt) }),
+    ...(batch === undefined ? {} : { batch }),
     lots: flows.lots.map(({ id, kind }) => ({ id, kind, name: nameOf(id) })),
     flows: flows.flows.map(({ id, at, from, to, litres, all, clean }) => {
       const out = state.outs.find((o) => (o.id as string) === id);

@@ -28,12 +28,6 @@ export const CAUTION = {
   get unproven() {
     return say('terms.compostHasNotMetRule');
   },
-  get rawOut() {
-    return say('terms.itHasMetNoRule');
-  },
-  get warmOut() {
-    return say('terms.doNotStackOrBag');
-  },
   get coldHeap() {
     return say('terms.seedsRootsPlantDiseaseSurvive');
   },

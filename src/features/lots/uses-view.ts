@@ -10,7 +10,39 @@ import type { LotsGiven } from './matter';
 /** What each use asks on a site, and the limits that it can ask for. */
 
 type Named<T extends string> = { readonly id: T; readonly name: string };
+/** What the forms say. The page brings it along: no other page needs these texts. */
+const usesLabels = () => ({
+  how: say('lots.usesHow'),
+  limitsAsked: say('lots.limitsAsked'),
+  addLimits: say('lots.addLimits'),
+  notAsked: say('lots.notAsked'),
+  must: say('lots.must'),
+  should: say('lots.should'),
+  leastDays: say('lots.leastDays'),
+  testsAtLeast: say('lots.testsAtLeast'),
+  germinationLeast: say('lots.germinationLeast'),
+  flaskLeast: say('lots.flaskLeast'),
+  coarsestMesh: say('lots.coarsestMesh'),
+  ofTheseTests: say('lots.ofTheseTests'),
+  saveUse: say('lots.saveUse'),
+  limit: say('lots.limit'),
+  kinds: {
+    max: say('lots.limitAtMost'),
+    below: say('lots.limitLessThan'),
+    min: say('lots.limitAtLeast'),
+    absent: say('lots.limitNone'),
+  },
+  title: say('lots.limitsTitle'),
+  document: say('lots.limitsDocument'),
+  year: say('lots.limitsYear'),
+  saveLimits: say('lots.saveLimits'),
+  limitsNeed: say('lots.limitsNeed'),
+  nameLimits: say('lots.nameLimits'),
+});
+export type UsesLabels = ReturnType<typeof usesLabels>;
+
 export type UsesView = {
+  readonly labels: UsesLabels;
   readonly uses: readonly {
     readonly use: Use;
     readonly name: string;
@@ -66,6 +98,7 @@ const limitsOf = (set: LimitSet, own: boolean): UsesView['limits'][number] => ({
 export function usesView({ state, locale }: LotsGiven): UsesView {
   const sets = [...state.limitSets, ...LIMIT_SETS];
   return {
+    labels: usesLabels(),
     uses: state.uses.map((use) => {
       const change = state.useChanges.get(use.id);
       return {

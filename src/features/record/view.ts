@@ -499,6 +499,10 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
   ];
 }
 
+/** The name of the site file that bears on one batch. */
+export const lotsFileNameOf = (code: string): string =>
+  `${safeName(code)}-lots.zealous-heap-site.json`;
+
 export const fileNameOf = (code: string, version?: number): string =>
   `${safeName(code)}${version === undefined ? '' : `-v${version}`}.zealous-heap.json`;
 

@@ -3,7 +3,6 @@ export const enChecker = {
   thisNotTextFileAs:
     'This is not a text file, as a PDF or a photo is not. Choose the batch file, whose name ends with .zealous-heap.json. It is beside the record in a ZIP, and inside the PDF as an attachment.',
   openAnotherBatchFile: 'Open another batch file',
-  openABatchFile: 'Open a batch file',
   orDropHereNothingLeaves: 'or drop it here. Nothing leaves this computer.',
   theChainLogEntriesIntact: 'The chain of log entries is intact',
   nothingShowsWhetherThisFile: 'Nothing shows whether this file was changed',
@@ -26,4 +25,14 @@ export const enChecker = {
   cannotTrustedAs: '{name} cannot be trusted as it is',
   cannotReadAsBatchFile: '{name} cannot be read as a batch file',
   andMore: 'and {problems, number} more.',
+  lotsWorkedOut: 'After the heat, worked out again from the flows in this file',
+  lotsNoChain:
+    'This file bears no chain of log entries: nothing shows whether it was changed. Shares and what tests say are worked out here from its litres and raw values.',
+  openALotsFile: 'Open a batch file or a lots file',
+  testsWorkedOut: 'Maturity tests, worked out again from their raw values',
+  noLotsThere: 'No lot in this file holds anything.',
+  noTestsThere: 'No tests in this file.',
+  noOutsThere: 'Nothing in this file has left the site.',
+  ofTheBatch: 'Of the batch',
+  lotsFile: 'Lots file (open JSON)',
 } as const;

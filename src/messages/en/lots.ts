@@ -461,7 +461,6 @@ export const enLots = {
   limitsTitle: 'Name of the limits',
   limitsDocument: 'Document and section',
   limitsYear: 'Year',
-  limitKind: '{kind, select, max {At most} below {Less than} min {At least} other {None found}}',
   saveLimits: 'Save these limits',
   limitsNeed: 'Each limit needs a name, a unit and a number.',
   nameLimits: 'Name the limits and their document.',
@@ -498,4 +497,8 @@ export const enLots = {
   took: 'Already taken',
   partnersHow:
     'Each gets a share of all product, by the volume that each delivered: of what went out and of what lies here as fines or product.',
+  limitAtMost: 'At most',
+  limitLessThan: 'Less than',
+  limitAtLeast: 'At least',
+  limitNone: 'None found',
 } as const;

@@ -244,10 +244,6 @@ export const enTerms = {
     'Rats carry disease: wear gloves, and keep what they touched away from food crops.',
   compostHasNotMetRule:
     'Compost that has not met its rule may contain pathogens and live weed seeds: tell whoever takes it.',
-  itHasMetNoRule:
-    'It has met no rule, so it counts as raw manure where it goes: keep the intervals to harvest that your local authority sets, and keep it off crops that are eaten raw.',
-  doNotStackOrBag:
-    'Do not stack or bag it warm: it can heat up by itself and catch fire. Take its temperature the next day.',
   seedsRootsPlantDiseaseSurvive:
     'Seeds, roots and plant disease survive in a pile that does not get hot. Remove seed heads and roots first, or put it into a hot pile instead.',
   rawManureLeachateCarryPathogens:

@@ -3,7 +3,6 @@ export const esChecker = {
   thisNotTextFileAs:
     'No es un archivo de texto (un PDF o una foto no lo son). Elige el archivo del lote, que termina en .zealous-heap.json. Está junto al registro en un ZIP, y dentro del PDF como adjunto.',
   openAnotherBatchFile: 'Abrir otro archivo de lote',
-  openABatchFile: 'Abrir un archivo de lote',
   orDropHereNothingLeaves: 'o suéltalo aquí. Nada sale de esta computadora.',
   theChainLogEntriesIntact: 'La cadena de registros está intacta',
   nothingShowsWhetherThisFile: 'Nada muestra si este archivo se cambió',
@@ -26,4 +25,14 @@ export const esChecker = {
   cannotTrustedAs: '{name} no es confiable tal como está',
   cannotReadAsBatchFile: '{name} no se puede leer como archivo de lote',
   andMore: 'y {problems, number} más.',
+  lotsWorkedOut: 'Después del calor, calculado otra vez con los flujos de este archivo',
+  lotsNoChain:
+    'Este archivo no lleva cadena de registros: nada muestra si fue cambiado. Las partes y lo que dicen las pruebas se calculan aquí con sus litros y valores medidos.',
+  openALotsFile: 'Abrir un archivo de lote o de partidas',
+  testsWorkedOut: 'Pruebas de madurez, calculadas otra vez con sus valores medidos',
+  noLotsThere: 'Ninguna partida de este archivo tiene algo.',
+  noTestsThere: 'No hay pruebas en este archivo.',
+  noOutsThere: 'Nada de este archivo ha salido del sitio.',
+  ofTheBatch: 'Del lote',
+  lotsFile: 'Archivo de partidas (JSON abierto)',
 };

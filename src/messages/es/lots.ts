@@ -464,7 +464,6 @@ export const esLots = {
   limitsTitle: 'Nombre de los límites',
   limitsDocument: 'Documento y sección',
   limitsYear: 'Año',
-  limitKind: '{kind, select, max {A lo más} below {Menos de} min {Al menos} other {No encontrado}}',
   saveLimits: 'Guardar estos límites',
   limitsNeed: 'Cada límite necesita un nombre, una unidad y un número.',
   nameLimits: 'Pon nombre a los límites y a su documento.',
@@ -501,4 +500,8 @@ export const esLots = {
   took: 'Ya se llevó',
   partnersHow:
     'A cada quien le toca la parte de todo el producto que corresponde a lo que trajo: de lo que salió y de lo que hay aquí como finos o producto.',
+  limitAtMost: 'A lo más',
+  limitLessThan: 'Menos de',
+  limitAtLeast: 'Al menos',
+  limitNone: 'No encontrado',
 } as const;

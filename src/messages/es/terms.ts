@@ -244,10 +244,6 @@ export const esTerms = {
     'Las ratas traen enfermedades: usa guantes y aleja de los cultivos lo que tocaron.',
   compostHasNotMetRule:
     'El compost que no cumplió su regla puede tener patógenos y semillas vivas: díselo a quien se lo lleve.',
-  itHasMetNoRule:
-    'No cumplió ninguna regla, así que cuenta como estiércol crudo: respeta los plazos hasta la cosecha que fije tu autoridad local y no lo uses en cultivos que se comen crudos.',
-  doNotStackOrBag:
-    'No lo apiles ni embolses tibio: puede recalentarse solo e incendiarse. Mídelo al día siguiente.',
   seedsRootsPlantDiseaseSurvive:
     'Semillas, raíces y enfermedades sobreviven en una pila que no se calienta. Quita antes espigas y raíces, o échalo a una pila caliente.',
   rawManureLeachateCarryPathogens:

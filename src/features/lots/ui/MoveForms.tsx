@@ -263,7 +263,7 @@ const PartyFields = ({ o }: { o: ReturnType<typeof useOut> }) => (
 );
 
 /** What speaks against letting it go, to be ticked by whoever does. */
-const DoubtTick = ({ o }: { o: ReturnType<typeof useOut> }) =>
+const DoubtTick = ({ o, heated }: { o: ReturnType<typeof useOut>; heated: boolean }) =>
   o.doubted && (
     <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
       <legend className="px-1 font-semibold">{say('log.beforeItLeaves')}</legend>
@@ -278,7 +278,7 @@ const DoubtTick = ({ o }: { o: ReturnType<typeof useOut> }) =>
           {o.doubted.texts.join(' ')} <b className="font-semibold">{say('log.iKnowThat')}</b>
         </span>
       </label>
-      <p className="caution mt-1">{CAUTION.unproven}</p>
+      {!heated && <p className="caution mt-1">{CAUTION.unproven}</p>}
     </fieldset>
   );
 
@@ -311,7 +311,7 @@ export function OutForm({ lot, onDone }: LotFormProps) {
         />
       )}
       <HowMuch much={o.much} label={say('log.howMuchOfIt')} />
-      <DoubtTick o={o} />
+      <DoubtTick o={o} heated={lot.heated} />
       <NoteField value={o.words} onChange={o.setWords} />
       <WhenAndWho entry={entry} heap={refOf(lot)} />
       <KeepBar

@@ -20,7 +20,7 @@ import {
   type LimitKind,
   type UseDraft,
 } from '../uses-draft';
-import type { UsesView } from '../uses-view';
+import type { UsesLabels, UsesView } from '../uses-view';
 import { NoteField, wordsIn } from './parts';
 
 type FieldProps = {
@@ -45,9 +45,9 @@ function ItemSelects({ d, set, view }: FieldProps) {
             value={d.asks[item.id] ?? ''}
             onChange={(e) => change(item.id, e.target.value as Force | '')}
           >
-            <option value="">{say('lots.notAsked')}</option>
-            <option value="must">{say('lots.must')}</option>
-            <option value="should">{say('lots.should')}</option>
+            <option value="">{view.labels.notAsked}</option>
+            <option value="must">{view.labels.must}</option>
+            <option value="should">{view.labels.should}</option>
           </select>
         </label>
       ))}
@@ -87,7 +87,7 @@ function Ticks<T extends string>({
   );
 }
 
-function NumberFields({ d, set }: Omit<FieldProps, 'view'>) {
+function NumberFields({ d, set, view }: FieldProps) {
   const number = (
     key: 'leastDays' | 'atLeast' | 'germinationPct',
     label: string,
@@ -104,11 +104,11 @@ function NumberFields({ d, set }: Omit<FieldProps, 'view'>) {
   );
   return (
     <div className="grid grid-cols-2 gap-3">
-      {number('leastDays', say('lots.leastDays'))}
-      {number('atLeast', say('lots.testsAtLeast'))}
-      {number('germinationPct', say('lots.germinationLeast'), '%')}
+      {number('leastDays', view.labels.leastDays)}
+      {number('atLeast', view.labels.testsAtLeast)}
+      {number('germinationPct', view.labels.germinationLeast, '%')}
       <label className="label">
-        {say('lots.flaskLeast')}
+        {view.labels.flaskLeast}
         <select
           className="field mt-1"
           value={d.flaskClass}
@@ -122,7 +122,7 @@ function NumberFields({ d, set }: Omit<FieldProps, 'view'>) {
         </select>
       </label>
       <Field
-        label={say('lots.coarsestMesh')}
+        label={view.labels.coarsestMesh}
         unit={signOf('mm')}
         inputMode="decimal"
         value={d.mesh}
@@ -152,15 +152,15 @@ export function UseForm({
   return (
     <>
       <ItemSelects d={d} set={set} view={view} />
-      <NumberFields d={d} set={set} />
+      <NumberFields d={d} set={set} view={view} />
       <Ticks
-        legend={say('lots.ofTheseTests')}
+        legend={view.labels.ofTheseTests}
         of={view.tests}
         ticked={d.tests}
         onChange={(tests) => set({ tests })}
       />
       <Ticks
-        legend={say('lots.limitsAsked')}
+        legend={view.labels.limitsAsked}
         of={view.limitSets}
         ticked={d.limitSets}
         onChange={(limitSets) => set({ limitSets })}
@@ -169,7 +169,7 @@ export function UseForm({
       <WhenAndWho entry={entry} heap={site} />
       <KeepBar
         entry={entry}
-        label={say('lots.saveUse')}
+        label={view.labels.saveUse}
         missing={data === null ? say('lots.typeNumbers') : null}
         onKeep={() => entry.save({ use: use.use.id, ...data, from: use.from, ...wordsIn(words) })}
       />
@@ -178,7 +178,15 @@ export function UseForm({
 }
 
 /** One limit: what is measured, how it is asked, the figure with its unit. */
-function LimitLine({ line, onChange }: { line: LimitDraft; onChange: (line: LimitDraft) => void }) {
+function LimitLine({
+  line,
+  labels,
+  onChange,
+}: {
+  line: LimitDraft;
+  labels: UsesLabels;
+  onChange: (line: LimitDraft) => void;
+}) {
   const set = (change: Partial<LimitDraft>): void => onChange({ ...line, ...change });
   return (
     <div className="grid grid-cols-[2fr_1fr_1fr_1fr_1fr] gap-2 max-sm:grid-cols-2">
@@ -189,7 +197,7 @@ function LimitLine({ line, onChange }: { line: LimitDraft; onChange: (line: Limi
         onChange={(e) => set({ analyte: e.target.value })}
       />
       <label className="label">
-        {say('lots.limit')}
+        {labels.limit}
         <select
           className="field mt-1"
           value={line.kind}
@@ -197,7 +205,7 @@ function LimitLine({ line, onChange }: { line: LimitDraft; onChange: (line: Limi
         >
           {LIMIT_KINDS.map((kind) => (
             <option key={kind} value={kind}>
-              {say('lots.limitKind', { kind })}
+              {labels.kinds[kind]}
             </option>
           ))}
         </select>
@@ -233,7 +241,7 @@ function LimitLine({ line, onChange }: { line: LimitDraft; onChange: (line: Limi
 }
 
 /** What is typed of limits of one's own, and what it still lacks. */
-function useLimits(set: LimitSet | null) {
+function useLimits(set: LimitSet | null, labels: UsesLabels) {
   const [title, setTitle] = useTyped('title', set?.title ?? '');
   const [document, setDocument] = useTyped('document', set?.document ?? '');
   const [year, setYear] = useTyped('year', set?.year ? String(set.year) : '');
@@ -245,9 +253,9 @@ function useLimits(set: LimitSet | null) {
   const yearN = typed(year);
   const missing =
     title.trim().length < 2 || document.trim().length < 2
-      ? say('lots.nameLimits')
+      ? labels.nameLimits
       : limits.length === 0 || limits.includes(null)
-        ? say('lots.limitsNeed')
+        ? labels.limitsNeed
         : yearN === null
           ? say('lots.typeNumbers')
           : null;
@@ -270,31 +278,33 @@ function useLimits(set: LimitSet | null) {
 export function LimitSetForm({
   set,
   site,
+  labels,
   onDone,
 }: {
   set: LimitSet | null;
   site: HeapRef;
+  labels: UsesLabels;
   onDone: () => void;
 }) {
   const entry = useNamedEntry('limit-set', LOT_WAITING_NAMES['limit-set'], site, onDone);
-  const l = useLimits(set);
+  const l = useLimits(set, labels);
   return (
     <>
       <Field
-        label={say('lots.limitsTitle')}
+        label={labels.title}
         value={l.title}
         maxLength={80}
         onChange={(e) => l.setTitle(e.target.value)}
       />
       <div className="grid grid-cols-[2fr_1fr] gap-3">
         <Field
-          label={say('lots.limitsDocument')}
+          label={labels.document}
           value={l.document}
           maxLength={120}
           onChange={(e) => l.setDocument(e.target.value)}
         />
         <Field
-          label={say('lots.limitsYear')}
+          label={labels.year}
           inputMode="numeric"
           value={l.year}
           onChange={(e) => l.setYear(e.target.value)}
@@ -302,12 +312,17 @@ export function LimitSetForm({
       </div>
       {l.lines.map((line, i) => (
         // Lines have nothing of their own but their place.
-        <LimitLine key={String(i)} line={line} onChange={(next) => l.setLine(i, next)} />
+        <LimitLine
+          key={String(i)}
+          line={line}
+          labels={labels}
+          onChange={(next) => l.setLine(i, next)}
+        />
       ))}
       <WhenAndWho entry={entry} heap={site} />
       <KeepBar
         entry={entry}
-        label={say('lots.saveLimits')}
+        label={labels.saveLimits}
         missing={l.missing}
         onKeep={() => entry.save(l.data)}
       />

@@ -25,7 +25,7 @@ export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
         </Link>
       </p>
       <h1>{say('lots.usesAndLimits')}</h1>
-      <p className="max-w-[720px]">{say('lots.usesHow')}</p>
+      <p className="max-w-[720px]">{view.labels.how}</p>
       <ul>
         {view.uses.map((u) => (
           <li
@@ -50,7 +50,7 @@ export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
           </li>
         ))}
       </ul>
-      <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{say('lots.limitsAsked')}</h2>
+      <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{view.labels.limitsAsked}</h2>
       <p className="hint">{say('lots.checkAuthority')}</p>
       <p>
         <button
@@ -58,7 +58,7 @@ export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
           className="btn !min-h-glove"
           onClick={() => setOpen({ what: 'limits', id: '' })}
         >
-          {say('lots.addLimits')}
+          {view.labels.addLimits}
         </button>
       </p>
       {view.limits.map((l) => (
@@ -92,7 +92,7 @@ export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
             {use ? (
               <UseForm use={use} view={view} site={site} onDone={close} />
             ) : (
-              <LimitSetForm set={set} site={site} onDone={close} />
+              <LimitSetForm set={set} site={site} labels={view.labels} onDone={close} />
             )}
           </DraftScope>
         </Sheet>

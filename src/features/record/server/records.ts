@@ -13,11 +13,12 @@ import { speechOfSite, type Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
-import { fileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
+import { fileNameOf, lotsFileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
 import { attachment, fileTextOf, loggedAt, momentOf, noSuchHeap, sorry } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
 import { whenText } from '@/core/quantity/format';
 import { readSiteLots } from '@/entry/server/lot-book';
+import { lotsFileText } from '@/entry/server/lots-file';
 import { afterHeatTable } from '../after-heat';
 import { inSpeech } from '@/platform/request-speech';
 import { inWorkerThread } from '@/platform/worker-threads';
@@ -27,6 +28,8 @@ import { lastOf } from '@/core/quantity/present';
 type Made = {
   readonly record: RecordDoc;
   readonly file: string | null;
+  /** The site file of what became of it; null: nothing has left it. */ readonly lotsFile:
+    string | null;
   /** The file of each earlier version of its rules and policy. */ readonly earlier: ReadonlyMap<
     number,
     string
@@ -51,8 +54,10 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       : {
           file: { digest: sha256(file), head: lastOf(logged.chained).entry.hash, earlier: digests },
         };
+  const after = afterHeatTable({ ...lots, when: (t) => whenText(site.timeZone, t) }, id);
   return {
     file,
+    lotsFile: after && lotsFileText(lots, site, id),
     earlier: new Map(earlier.map(({ version, text }) => [version, text])),
     record: recordDoc({
       state: logged.state,
@@ -61,7 +66,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       now: at,
       unit,
       store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)),
-      after: afterHeatTable({ ...lots, when: (t) => whenText(site.timeZone, t) }, id),
+      after,
       ...about,
     }),
   };
@@ -165,6 +170,7 @@ async function recordsZipOf(site: Site, request: Request): Promise<Response> {
     site,
     at,
     later: later.map((d) => d.code),
+    moved: await movedBy(site, at),
     unit: currentUnits().temp,
     paper: paperOf(request),
   });
@@ -178,7 +184,16 @@ async function recordsZipOf(site: Site, request: Request): Promise<Response> {
   });
 }
 
+/** Batches and lots of which something had left by a moment. */
+async function movedBy(site: Site, at: number): Promise<ReadonlySet<string | null>> {
+  const { book } = await readSiteLots(theDb(), site, at);
+  return new Set(book.site.flows.map((f) => f.from));
+}
+
 type Plan = {
+  /** Of which something has left: a file of its lots goes along. */ readonly moved: ReadonlySet<
+    string | null
+  >;
   readonly site: Site;
   /** Codes of batches that were not in the log yet. */ readonly later: readonly string[];
   readonly at: number;
@@ -190,7 +205,7 @@ type Plan = {
 function plan(
   zip: yazl.ZipFile,
   batches: readonly BatchSnapshot[],
-  { site, at, unit, paper, later }: Plan,
+  { site, at, unit, paper, later, moved }: Plan,
 ): void {
   const mtime = new Date(at);
   const taken = new Set<string>();
@@ -225,6 +240,14 @@ function plan(
       digests.push(`${record.again?.digest ?? ''}  ${name}\n`);
       return Buffer.from(file ?? '');
     });
+    if (moved.has(id)) {
+      const own = `${stem}/${lotsFileNameOf(code)}`;
+      lazy(own, true, async () => {
+        const text = (await madeOf(id)).lotsFile ?? '';
+        digests.push(`${sha256(text)}  ${own}\n`);
+        return Buffer.from(text);
+      });
+    }
     // Where a proof was kept from an earlier version, the file of that version goes along.
     for (const version of [
       ...new Set(rules.flatMap((r) => (r.keptFrom === null ? [] : [r.keptFrom]))),

@@ -2,7 +2,8 @@ import { say } from '@/messages/say';
 import { HeatChart } from '@/charts/HeatChart';
 import type { RecordDoc, Table } from '../view';
 
-function PrintTable({ table, label }: { table: Table; label: string }) {
+/** Rows as they are printed. */
+export function PrintTable({ table, label }: { table: Table; label: string }) {
   if (table.rows.length === 0) return <p className="q">{table.none}</p>;
   return (
     <div

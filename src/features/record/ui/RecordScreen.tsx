@@ -46,6 +46,11 @@ export function RecordScreen({
             {say('record.batchFileVersion', { version: e.version })}
           </a>
         ))}
+        {record.after && (
+          <a className="btn" href={`/api/lots/site-file?batch=${id}`}>
+            {say('checker.lotsFile')}
+          </a>
+        )}
         <a className="btn" href="/check-a-record.html" download>
           {say('record.selfCheckingPageHtml')}
         </a>

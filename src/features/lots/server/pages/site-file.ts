@@ -1,23 +1,19 @@
-import { siteFileOf } from '@/core/lots/site-file-of';
-import { nameOfMatter } from '../../matter';
+import { lotsFileText } from '@/entry/server/lots-file';
 import { lotsGiven } from '../queries';
 import { loadPageContext } from '@/features/frame/server/queries';
+import { lotsFileNameOf } from '@/features/record/view';
 
-/** The open site file, for `./zealous trace` and for whoever keeps books elsewhere. */
-export async function answerSiteFile(): Promise<Response> {
+/** The open site file, for `./zealous trace` and for whoever keeps books elsewhere; of one batch, for whoever checks its record. */
+export async function answerSiteFile(request: Request): Promise<Response> {
   const s = await loadPageContext();
   const given = await lotsGiven(s);
-  const file = siteFileOf({
-    site: { name: s.site.name, timeZone: s.site.timeZone },
-    flows: given.book.site,
-    state: given.state,
-    nameOf: (id) => nameOfMatter(given, id),
-    proofs: given.book.germProofs,
-  });
-  return new Response(`${JSON.stringify(file, null, 1)}\n`, {
+  const asked = new URL(request.url).searchParams.get('batch');
+  const batch = given.board.find((b) => (b.id as string) === asked);
+  const name = batch ? lotsFileNameOf(batch.code) : 'site.zealous-heap-site.json';
+  return new Response(lotsFileText(given, s.site, batch?.id), {
     headers: {
       'content-type': 'application/json; charset=utf-8',
-      'content-disposition': 'attachment; filename="site.zealous-heap-site.json"',
+      'content-disposition': `attachment; filename="${name}"`,
     },
   });
 }
