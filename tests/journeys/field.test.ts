@@ -11,6 +11,7 @@ import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { foldBatch } from '@/core/log/fold';
 import { logRepo } from '@/db/repositories/log';
 import type { StoreState } from '@/core/mix/store';
+import { lotsRepo } from '@/db/repositories/lots';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
 import {
@@ -662,4 +663,33 @@ test('at the gate with no signal: a load and its two photos wait together, and l
       (list) => list.length === 2 && list.every((i) => (i as HTMLImageElement).naturalWidth > 0),
     ),
   );
+}, 240_000);
+
+test('at the curing pile with no signal: its page is there, a look and a reading wait, and go up when there is one', async () => {
+  const p = await phone('Noor', { slow: false });
+  await open(p.page, `${proxy.base}/lots`);
+  await kept(p);
+  const pages = (): Promise<string[]> =>
+    p.page.evaluate(async () =>
+      (await (await caches.open('pages')).keys()).map((r) => new URL(r.url).pathname),
+    );
+  const lots = async () => (await lotsRepo(app.database.app).read(site.id)).state;
+  const curing = [...(await lots()).lots.values()].find((l) => l.code === 'C1')!;
+  await wait('the lot was not kept', async () => (await pages()).includes(`/lots/${curing.id}`));
+  const before = (await lots()).looks.length;
+  proxy.state = 'down';
+  await p.page.goto(`${proxy.base}/lots`);
+  await waitText(p.page, 'h1', /Curing/);
+  await p.page.goto(`${proxy.base}/lots/${curing.id}`);
+  await waitText(p.page, 'h1', /C1/);
+  await tap(p, 'Weekly look');
+  await waitText(p.page, '[role=dialog]', /Save this look/);
+  await tap(p, 'Earthy');
+  await tap(p, 'Save this look');
+  await wait('the look does not wait on the phone', async () => (await waiting(p)) === 1);
+  expect((await lots()).looks).toHaveLength(before);
+  proxy.state = 'clear';
+  await wait('it did not go up', async () => (await waiting(p)) === 0, 60);
+  const look = (await lots()).looks.at(-1)!;
+  expect(look).toMatchObject({ by: 'Noor', data: { lot: curing.id, smell: 'earthy' } });
 }, 240_000);

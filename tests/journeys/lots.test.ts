@@ -343,3 +343,73 @@ test('a batch’s record has a second sheet: where it went, and what was found t
   expect(errors).toEqual([]);
   await close();
 }, 60_000);
+
+test('what a use asks is changed for this site, limits of one’s own are written down, and both count on a lot', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/uses`);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Write down limits');
+  await fill(page, 'Name of the limits', 'Our buyer');
+  await fill(page, 'Document and section', 'Contract, page 2');
+  await fill(page, 'What was measured', 'Pb');
+  await fill(page, 'Value', '50');
+  await fill(page, 'Unit', 'mg/kg');
+  await fill(page, 'Who', 'Mo');
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Save these limits');
+  await gone(page);
+  await waitText(page, 'main', /Our buyer[\s\S]*Contract, page 2/);
+  await (await seen(page, '//*[@data-testid="use-mulch"]//button')).click();
+  await fill(page, 'Least days of curing', '7');
+  await (await seen(page, '//*[@role="dialog"]//label[contains(., "Our buyer")]')).click();
+  await (
+    await seen(page, '//*[@role="dialog"]//label[contains(., "Laboratory limits")]//select')
+  ).select('must');
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Save this use');
+  await gone(page);
+  await waitText(
+    page,
+    '[data-testid=use-mulch]',
+    /Laboratory limits, \(required\)[\s\S]*7 days of curing or more[\s\S]*Our buyer[\s\S]*by Mo/,
+  );
+  await open(page, `${app.base}/lots/${await lotOf('C1')}`);
+  await (await seen(page, '//*[@data-testid="use-mulch"]//summary')).click();
+  await waitText(page, '[data-testid=use-mulch]', /Pb, at most 50 mg\/kg/);
+  expect(errors).toEqual([]);
+  await close();
+}, 90_000);
+
+test('the home page and the map show lots where they lie; the season tells batches and partners', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/`);
+  await waitText(
+    page,
+    '[data-testid=lot-piles]',
+    /C1, the long pile[\s\S]*Never heated|never heated/,
+  );
+  await open(page, `${app.base}/map`);
+  await waitText(page, '[data-slot=curing-pad]', /C1, the long pile/);
+  expect(await axe(page)).toEqual([]);
+  await open(page, `${app.base}/lots/season`);
+  await waitText(page, 'main', /By batch[\s\S]*Nightjar[\s\S]*Partners[\s\S]*Tree crew/);
+  expect(await axe(page)).toEqual([]);
+  const csv = await page.evaluate(
+    async (href: string) => (await fetch(href)).text(),
+    `${app.base}/api/lots/season`,
+  );
+  expect(csv).toMatch(/Partners,"Tree crew, Their share"/);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
+test('a rehearsal picks something that went out, and asks for the rest of its lot', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/lots/trace`);
+  await press(page, 'Rehearse with one that went out');
+  await waitText(page, '[data-testid=picked]', /Picked for this rehearsal: .*L/);
+  await waitText(page, '[data-testid=went-to]', /Already out/);
+  expect(await axe(page)).toEqual([]);
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);

@@ -76,6 +76,7 @@ export const PLACES = {
       return say('lots.about');
     },
     key: 'v',
+    offline: 'kept',
   },
   map: {
     href: '/map',

@@ -7,6 +7,7 @@ import { dueOfLots, type LotDue } from '@/core/lots/due';
 import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
+import { TEST_KINDS } from '@/core/log/test-shapes';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, joinParts, whenText } from '@/core/quantity/format';
 import { assessUse, standHeated } from '@/core/release/assess-release';
@@ -95,7 +96,17 @@ export function lotsView(given: LotsGiven): LotsView {
   };
 }
 
+/** How each test is done, and how long it takes. The page brings it along: no other page needs these texts. */
+const testGuide = () =>
+  TEST_KINDS.map((kind) => ({
+    kind,
+    takes: say('lots.testTakes', { kind }),
+    how: say('lots.howToTest', { kind }),
+  }));
+export type TestGuide = ReturnType<typeof testGuide>;
+
 export type LotPageView = {
+  readonly testGuide: TestGuide;
   readonly id: string;
   readonly isLot: boolean;
   readonly row: LotRow;
@@ -202,6 +213,7 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
         ? say('lots.loadKind')
         : say('lots.batchKind');
   return {
+    testGuide: testGuide(),
     id,
     isLot: lot !== undefined,
     row: lotRow(given, id, due),

@@ -6,6 +6,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { Mark } from '@/charts/marks';
 import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
+import { forgetPages, keepPages } from '@/outbox/keep-pages';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
 
@@ -41,7 +42,7 @@ export function DeviceBar({
   useEffect(() => {
     const timer = setTimeout(() => {
       registerWorker();
-      keepPages(keep);
+      keepPages('places', keep);
       keepHeaps();
     }, AFTER_MS);
     return () => clearTimeout(timer);
@@ -125,24 +126,8 @@ function keepHeaps(): void {
   refreshKeptHeaps().catch(() => localStorage.removeItem(HEAPS_KEPT_AT));
 }
 
-const KEPT_AT = 'zh_pages_kept';
-const KEEP_EVERY_MS = 20 * 60_000;
-/** Asks the worker to keep these pages as they are now, at most every twenty minutes. */
-function keepPages(urls: readonly string[]): void {
-  if (
-    !('serviceWorker' in navigator) ||
-    !navigator.onLine ||
-    Date.now() - Number(localStorage.getItem(KEPT_AT) ?? 0) < KEEP_EVERY_MS
-  )
-    return;
-  void navigator.serviceWorker.ready.then((r) => {
-    r.active?.postMessage({ type: 'KEEP_PAGES', urls });
-    localStorage.setItem(KEPT_AT, String(Date.now()));
-  });
-}
-
 /** What is kept on this device is kept anew with the next page: its words are those of another language. */
 export function forgetKept(): void {
-  localStorage.removeItem(KEPT_AT);
+  forgetPages();
   localStorage.removeItem(HEAPS_KEPT_AT);
 }

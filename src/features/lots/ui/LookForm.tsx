@@ -1,13 +1,13 @@
 'use client';
 import { say } from '@/messages/say';
 import { typedQuantity } from '@/core/quantity/typed-quantity';
-import { SMELLS, SQUEEZES } from '@/core/log/kinds/vocabulary';
-import { SMELL_WORDS, SQUEEZE_WORDS, type Smell, type Squeeze } from '@/core/words/feel';
+import type { Smell, Squeeze } from '@/core/words/feel';
 import { CAUTION } from '@/core/words/caution';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
+import { SmellChoice, SqueezeChoice } from './FeelChoices';
 import { LitresField, NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
 
 const typedCelsius = (text: string): { c?: number } | null => {
@@ -53,26 +53,8 @@ type Look = ReturnType<typeof useLook>;
 /** What hands and nose tell. */
 const FeelChoices = ({ l }: { l: Look }) => (
   <>
-    <Choices
-      label={say('lots.squeeze')}
-      value={l.squeeze}
-      onChange={l.setSqueeze}
-      columns={4}
-      optional
-      options={SQUEEZES.map((value) => ({
-        value,
-        label: SQUEEZE_WORDS[value].word,
-        hint: SQUEEZE_WORDS[value].means,
-      }))}
-    />
-    <Choices
-      label={say('round.smell')}
-      value={l.smell}
-      onChange={l.setSmell}
-      columns={4}
-      optional
-      options={SMELLS.map((value) => ({ value, label: SMELL_WORDS[value] }))}
-    />
+    <SqueezeChoice value={l.squeeze} onChange={l.setSqueeze} optional />
+    <SmellChoice value={l.smell} onChange={l.setSmell} optional />
   </>
 );
 

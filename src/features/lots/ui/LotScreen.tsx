@@ -41,7 +41,6 @@ const FORMS = {
   into: IntoBatchForm,
   screen: ScreenForm,
   out: OutForm,
-  test: StartTestForm,
   sample: SampleForm,
 } as const;
 
@@ -50,6 +49,8 @@ function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPa
   switch (act.what) {
     case 'decide':
       return <DecideForm {...props} page={page} />;
+    case 'test':
+      return <StartTestForm {...props} guide={page.testGuide} />;
     case 'page':
       return <PageForm {...props} page={page} />;
     case 'report':
@@ -60,7 +61,7 @@ function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPa
       return <VoidForm {...props} target={act.of} />;
     case 'goOn': {
       const test = page.tests.find((t) => t.id === act.of);
-      return test ? <TestForm {...props} test={test} /> : null;
+      return test ? <TestForm {...props} test={test} guide={page.testGuide} /> : null;
     }
     default: {
       const Form = FORMS[act.what];

@@ -1,7 +1,8 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { keepPages } from '@/outbox/keep-pages';
 import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
 import type { LotRow, LotsView } from '../view';
@@ -61,6 +62,9 @@ function BatchToCure({ b, onChoose }: { b: LotsView['batches'][number]; onChoose
 export function Lots({ view, refs }: { view: LotsView; refs: Readonly<Record<string, LotRef>> }) {
   const [curing, setCuring] = useState<string | null>(null);
   const ref = curing === null ? undefined : refs[curing];
+  const pages = view.open.map((r) => `/lots/${r.id}`).join(' ');
+  // Lots lie outside: their pages are there without a signal too.
+  useEffect(() => keepPages('lots', pages.split(' ')), [pages]);
   return (
     <div className="grid lg:grid-cols-[minmax(0,1fr)_360px] flex-1">
       <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-3">

@@ -2,17 +2,17 @@
 import { say } from '@/messages/say';
 import { signOf } from '@/core/quantity/typed-quantity';
 import { typed } from '@/core/quantity/typed-number';
-import { SMELLS, SQUEEZES } from '@/core/log/kinds/vocabulary';
-import { RECOGNISABLE, TEST_KINDS, type TestKind } from '@/core/log/test-shapes';
+import { RECOGNISABLE, type TestKind } from '@/core/log/test-shapes';
 import { TEST_WORDS } from '@/core/words/lots';
 import { CAUTION } from '@/core/words/caution';
-import { SMELL_WORDS, SQUEEZE_WORDS } from '@/core/words/feel';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { PhotoKey } from '@/ui/PhotoKey';
 import type { TestView } from '../test-view';
+import type { TestGuide } from '../view';
+import { SmellChoice, SqueezeChoice } from './FeelChoices';
 import {
   NoteField,
   refOf,
@@ -27,27 +27,32 @@ import { emptyValues, readValues, shownVolume, valuesMissing, type TestDraft } f
 /** Tests that are over when they are logged. */
 const AT_ONCE: ReadonlySet<TestKind> = new Set<TestKind>(['looks', 'respiration']);
 
+const howOf = (guide: TestGuide, kind: TestKind): string =>
+  guide.find((g) => g.kind === kind)?.how ?? '';
+
 const TestChoice = ({
   kind,
+  guide,
   onChange,
 }: {
   kind: TestKind | '';
+  guide: TestGuide;
   onChange: (k: TestKind | '') => void;
 }) => (
   <Choices
     label={say('lots.whichTest')}
     value={kind}
     onChange={onChange}
-    options={TEST_KINDS.map((value) => ({
+    options={guide.map(({ kind: value, takes: hint }) => ({
       value,
       label: TEST_WORDS[value],
-      hint: say('lots.testTakes', { kind: value }),
+      hint,
     }))}
   />
 );
 
 /** Begins a test: what it asks for at its start, and what comes later. */
-export function StartTestForm({ lot, onDone }: LotFormProps) {
+export function StartTestForm({ lot, guide, onDone }: LotFormProps & { guide: TestGuide }) {
   const entry = useLotEntry('maturity-test', lot, onDone);
   const [kind, setKind] = useTyped<TestKind | ''>('kind', '');
   const [draft, setDraft] = useTyped<TestDraft>('test', {
@@ -59,8 +64,8 @@ export function StartTestForm({ lot, onDone }: LotFormProps) {
   const values = kind === '' ? null : readValues(kind, draft, true);
   return (
     <>
-      <TestChoice kind={kind} onChange={setKind} />
-      {kind !== '' && <p className="hint">{say('lots.howToTest', { kind })}</p>}
+      <TestChoice kind={kind} guide={guide} onChange={setKind} />
+      {kind !== '' && <p className="hint">{howOf(guide, kind)}</p>}
       {kind === 'reheat' && <p className="caution">{`${CAUTION.steam} ${CAUTION.spores}`}</p>}
       {kind !== '' && (
         <ValueFields kind={kind} draft={draft} set={setDraft} unit={lot.unit} isStart />
@@ -78,7 +83,12 @@ export function StartTestForm({ lot, onDone }: LotFormProps) {
 }
 
 /** What was found in a test that goes on; with it the test may end. */
-export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView }) {
+export function TestForm({
+  lot,
+  test,
+  guide,
+  onDone,
+}: LotFormProps & { test: TestView; guide: TestGuide }) {
   const entry = useLotEntry('maturity-test', lot, onDone);
   const [draft, setDraft] = useTyped<TestDraft>('test', emptyValues);
   const [words, setWords] = useTyped('words', '');
@@ -88,7 +98,7 @@ export function TestForm({ lot, test, onDone }: LotFormProps & { test: TestView 
   const values = readValues(test.kind, draft, false);
   return (
     <>
-      <p className="hint">{say('lots.howToTest', { kind: test.kind })}</p>
+      <p className="hint">{howOf(guide, test.kind)}</p>
       <ValueFields kind={test.kind} draft={draft} set={setDraft} unit={lot.unit} isStart={false} />
       <Choices
         label={say('lots.isItOver')}
@@ -173,36 +183,16 @@ const YesNo = ({
     ]}
   />
 );
-const SmellChoice = ({ draft, set }: Omit<Fields, 'unit'>) => (
-  <Choices
-    label={say('round.smell')}
-    value={draft.smell}
-    onChange={(smell) => set({ ...draft, smell: smell })}
-    columns={4}
-    options={SMELLS.map((value) => ({ value, label: SMELL_WORDS[value] }))}
-  />
-);
-const SqueezeChoice = ({ draft, set }: Omit<Fields, 'unit'>) => (
-  <Choices
-    label={say('lots.squeeze')}
-    value={draft.squeeze}
-    onChange={(squeeze) => set({ ...draft, squeeze: squeeze })}
-    columns={4}
-    options={SQUEEZES.map((value) => ({
-      value,
-      label: SQUEEZE_WORDS[value].word,
-      hint: SQUEEZE_WORDS[value].means,
-    }))}
-  />
-);
-
 function ReheatFields({ isStart, unit, ...f }: Fields & { isStart: boolean }) {
   return (
     <>
       {isStart && (
         <>
           <YesNo {...f} name="turned" label={say('lots.turnedJustNow')} />
-          <SqueezeChoice {...f} />
+          <SqueezeChoice
+            value={f.draft.squeeze}
+            onChange={(squeeze) => f.set({ ...f.draft, squeeze })}
+          />
           <NumberField {...f} name="volume" label={say('lots.itsSize')} unit={signOf('volume')} />
         </>
       )}
@@ -274,7 +264,7 @@ function ValueFields({ kind, isStart, unit, ...f }: Fields & { kind: TestKind; i
       <YesNo {...f} name="moist" label={say('lots.wasMoist')} />
     ) : (
       <>
-        <SmellChoice {...f} />
+        <SmellChoice value={f.draft.smell} onChange={(smell) => f.set({ ...f.draft, smell })} />
         <YesNo {...f} name="puffed" label={say('lots.bagPuffed')} />
       </>
     );
@@ -291,7 +281,7 @@ function ValueFields({ kind, isStart, unit, ...f }: Fields & { kind: TestKind; i
             label: say('lots.recognisable', { what: value }),
           }))}
         />
-        <SmellChoice {...f} />
+        <SmellChoice value={f.draft.smell} onChange={(smell) => f.set({ ...f.draft, smell })} />
       </>
     );
   return (

@@ -56,9 +56,9 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
           />
         )}
         <p className="print:hidden">
-          <Link prefetch={false} className="btn" href="/lots/trace?pick=any">
+          <a className="btn" href="/lots/trace?pick=any">
             {say('lots.pickOne')}
-          </Link>
+          </a>
         </p>
         <p className="print:hidden max-w-[720px]">{say('lots.traceHow')}</p>
         <TraceForm choices={traceChoices(given)} chosen={of === null ? from : [of]} least={least} />
