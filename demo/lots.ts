@@ -211,6 +211,14 @@ function sendOut(
     all: false,
     party: 'Allotment group',
   });
+  add(6.3, 'Jo', 'lot-out', {
+    lot: fines,
+    how: 'shared',
+    litres: 60,
+    all: false,
+    party: 'Livery yard',
+    grade: 'fine',
+  });
   add(3.1, 'Mo', 'lot-outcome', {
     out: sold,
     found: 'weeds',

@@ -485,8 +485,8 @@ const SLOTS: readonly Slot[] = [
     kind: 'store',
     xM: 24,
     yM: 15.2,
-    lengthM: 4,
-    widthM: 2,
+    lengthM: 8.4,
+    widthM: 2.4,
     heightM: 2.2,
   },
 ];

@@ -86,6 +86,14 @@ test('a reheat test asks for its turning, squeeze and temperatures, and says wha
     squeezes: [{ squeeze: 'drops' }],
     volumeM3: 1.9,
   });
+  // Its core and air are asked for on the way round too.
+  await open(page, `${app.base}/round`);
+  await waitText(
+    page,
+    '[data-testid=lot-readings]',
+    /Reheat test, day 1: log the core and the air/,
+  );
+  await open(page, `${app.base}/lots/${await lotOf('C2')}`);
   // The next reading, with a picture of the needle.
   await press(page, 'Log a reading');
   await fill(page, 'Core, °C', '20');
@@ -371,7 +379,7 @@ test('what a use asks is changed for this site, limits of one’s own are writte
   await waitText(
     page,
     '[data-testid=use-mulch]',
-    /Laboratory limits, \(required\)[\s\S]*7 days of curing or more[\s\S]*Our buyer[\s\S]*by Mo/,
+    /Required: Laboratory limits[\s\S]*7 days of curing or more[\s\S]*Our buyer[\s\S]*by Mo/,
   );
   await open(page, `${app.base}/lots/${await lotOf('C1')}`);
   await (await seen(page, '//*[@data-testid="use-mulch"]//summary')).click();

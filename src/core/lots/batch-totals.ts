@@ -15,6 +15,7 @@ export type BatchTotals = {
   /** Times that some of it left in an unknown amount. */ readonly unknownOut: number;
   readonly waterL: number;
   /** Hours that people turned it. */ readonly turningHours: number;
+  /** Turnings whose time nobody logged. */ readonly unknownHours: number;
   /** What its parts of loads cost. */ readonly cost: number;
   /** Loads in it without a cost or an amount. */ readonly unknownCost: number;
 };
@@ -62,6 +63,7 @@ export function totalsOfBatches(
       unknownOut: gone.filter((o) => o.litres === null).length,
       waterL: sumOf(own.map((e) => (e.kind === 'water' ? (e.data.litres ?? 0) : 0))),
       turningHours: sumOf(own.map((e) => (e.kind === 'turn' ? turningHours(e) : 0))),
+      unknownHours: own.filter((e) => e.kind === 'turn' && e.data.minutes === undefined).length,
       cost: sumOf(costs.map((c) => c ?? 0)),
       unknownCost: costs.filter((c) => c === null).length,
     };

@@ -30,6 +30,7 @@ export type SeasonTotals = {
   };
   /** Hours of people, by work. */ readonly hours: {
     readonly turning: number;
+    /** Turnings whose time nobody logged. */ readonly untimed: number;
     readonly screening: number;
     readonly goingOut: number;
   };
@@ -155,6 +156,7 @@ export function seasonTotals(
     screened: screenedOf(runs, kindOf),
     hours: {
       turning: sum(ofKind('turn').map(turningHours)),
+      untimed: ofKind('turn').filter((t) => t.data.minutes === undefined).length,
       screening: sum(runs.map(peopleHours)),
       goingOut: sum(outs.map((o) => o.data.hours ?? 0)),
     },

@@ -37,6 +37,7 @@ describe('what a batch took in and gave', () => {
         unknownOut: 0,
         waterL: 120,
         turningHours: 1.5,
+        unknownHours: 0,
         cost: 90,
         // The manure bears no cost.
         unknownCost: 1,

@@ -164,7 +164,7 @@ test('a season speaks in the units of its reader, and names what is missing', ()
     divertedKg: 0,
     out: [{ how: 'bed' as const, times: 1, litres: 1000, unknown: 0, income: 0 }],
     screened: { runs: 1, finesL: 600, oversL: 200, rejectsL: 0 },
-    hours: { turning: 0, screening: 4, goingOut: 0 },
+    hours: { turning: 0, untimed: 0, screening: 4, goingOut: 0 },
     ...{ waterL: 0, cost: 60, income: 0, productPerM3: 333, costPerM3: 60, months: [] },
     missing: [{ what: 'loads' as const, n: 1 }],
   };

@@ -33,9 +33,17 @@ export type SeasonView = {
   readonly empty: boolean;
 };
 
-const volume = (litres: number): string => volumeText(litres / 1000);
+/** Nothing is told as nothing, and not as the least that there could be. */
+const volume = (litres: number): string =>
+  litres === 0 ? figureWithUnit('litres', 0) : volumeText(litres / 1000);
 const money = (amount: number): string =>
   say('lots.money', { amount: Math.round(amount * 100) / 100 });
+
+/** `12 m³ or more`, where some of it is not known; nothing known at all: not logged. */
+const atLeast = (sum: number, text: string, unknown: number): string => {
+  if (unknown === 0) return text;
+  return sum === 0 ? say('lots.notLogged') : say('lots.orMore', { least: text });
+};
 
 const hoursOf = (hours: number): string =>
   say('lots.hoursText', { hours: Math.round(hours * 10) / 10 });
@@ -87,7 +95,7 @@ const workGroup = (t: SeasonTotals): Group => ({
   lines: [
     {
       name: say('lots.hoursTurning'),
-      value: hoursOf(t.hours.turning),
+      value: atLeast(t.hours.turning, hoursOf(t.hours.turning), t.hours.untimed),
     },
     {
       name: say('lots.hoursScreening'),
@@ -116,12 +124,9 @@ const costPerVolume = (perM3: number): string =>
     unit: signOf('volume'),
   });
 
-/** `12 m³ or more`, where some of it is not known. */
-const atLeast = (text: string, unknown: number): string =>
-  unknown > 0 ? say('lots.orMore', { least: text }) : text;
-
 const productText = ({ productL: [lo, hi], unknownOut }: BatchTotals): string =>
   atLeast(
+    hi,
     hi - lo < 1 ? volume(hi) : say('units.fromTo', { low: volume(lo), high: volume(hi) }),
     unknownOut,
   );
@@ -145,11 +150,11 @@ export const batchTable = (
     name: nameOf(t.batch),
     href: `/batch/${t.batch}`,
     cells: [
-      atLeast(volume(t.tookInL), t.unknownIn),
+      atLeast(t.tookInL, volume(t.tookInL), t.unknownIn),
       productText(t),
-      hoursOf(t.turningHours),
+      atLeast(t.turningHours, hoursOf(t.turningHours), t.unknownHours),
       volume(t.waterL),
-      atLeast(money(t.cost), t.unknownCost),
+      atLeast(t.cost, money(t.cost), t.unknownCost),
     ],
   })),
 });
@@ -164,10 +169,10 @@ export const partnersTable = (shares: readonly PartnerShare[]): SeasonTable => (
     name: p.partner,
     href: null,
     cells: [
-      atLeast(volume(p.broughtL), p.unknownLoads),
+      atLeast(p.broughtL, volume(p.broughtL), p.unknownLoads),
       say('flow.percent', { percent: Math.round(p.share * 100) }),
       volume(p.mayTakeL),
-      atLeast(volume(p.tookL), p.unknownTaken),
+      atLeast(p.tookL, volume(p.tookL), p.unknownTaken),
     ],
   })),
 });

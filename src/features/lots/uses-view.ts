@@ -68,8 +68,8 @@ function asksOf({ limitSets }: LotsGiven['state'], use: Use): string[] {
   const [must, should] = [named('must'), named('should')];
   const sets = [...limitSets, ...LIMIT_SETS].filter((s) => use.limitSets.includes(s.id));
   return [
-    must && joinParts(must, say('lots.must')),
-    should && joinParts(should, say('lots.should')),
+    must && say('lots.requiredAre', { items: must }),
+    should && say('lots.recommendedAre', { items: should }),
     use.leastDays > 0 && say('lots.leastDaysAre', { days: use.leastDays }),
     use.maturity.atLeast > 0 &&
       say('lots.saysMaturity', {

@@ -10,6 +10,7 @@ import { getKindDescription, type Entry } from '@/core/log/entry';
 import { TEST_KINDS } from '@/core/log/test-shapes';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, joinParts, whenText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
 import { assessUse, standHeated } from '@/core/release/assess-release';
 import type { Standing } from '@/core/release/limits';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -290,6 +291,17 @@ export function lotPiles(given: LotsGiven): LotPile[] {
       due: r.inQuestion ? say('lots.inQuestion') : (r.due[0] ?? null),
     }));
 }
+
+/** Lots whose core and air are to be read today, for a test that goes on. */
+export const lotReadings = (given: LotsGiven) =>
+  dueOfLots(given.state, given.book)
+    .filter((d) => d.code === 'read-reheat' && d.due <= given.book.now + MS.day / 2)
+    .map((d) => ({
+      id: d.lot,
+      name: nameOfMatter(given, d.lot),
+      where: given.state.lots.get(d.lot)?.where ?? '',
+      says: dueText(d),
+    }));
 
 /** What lots ask for, for the list of the day. */
 export const lotTasks = (given: LotsGiven): LotTask[] =>

@@ -501,4 +501,8 @@ export const enLots = {
   limitLessThan: 'Less than',
   limitAtLeast: 'At least',
   limitNone: 'None found',
+  requiredAre: 'Required: {items}',
+  recommendedAre: 'Recommended: {items}',
+  notLogged: 'not logged',
+  alsoOnTheWay: 'Also with the thermometer',
 } as const;

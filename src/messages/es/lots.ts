@@ -504,4 +504,8 @@ export const esLots = {
   limitLessThan: 'Menos de',
   limitAtLeast: 'Al menos',
   limitNone: 'No encontrado',
+  requiredAre: 'Obligatorio: {items}',
+  recommendedAre: 'Recomendado: {items}',
+  notLogged: 'sin anotar',
+  alsoOnTheWay: 'También con el termómetro',
 } as const;

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import type { LotPile } from '../view';
+import type { lotReadings, LotPile } from '../view';
 
 /** A flat pile, by how much lies there; hatched where some of it was never heated, dashed where nobody knows how much. */
 function PileDrawing({ pile, largest }: { pile: LotPile; largest: number }) {
@@ -56,3 +56,25 @@ export function LotPiles({ piles }: { piles: readonly LotPile[] }) {
     </section>
   );
 }
+
+/** Lots that are read on the way round, for tests that go on. */
+export const LotReadings = ({ due }: { due: ReturnType<typeof lotReadings> }) =>
+  due.length === 0 ? null : (
+    <section className="px-4 sm:px-5 pt-3" data-testid="lot-readings">
+      <h2 className="!text-lead">{say('lots.alsoOnTheWay')}</h2>
+      <ul>
+        {due.map((d) => (
+          <li key={d.id} className="border-b border-rule py-1.5">
+            <Link
+              prefetch={false}
+              href={`/lots/${d.id}`}
+              className="link font-semibold pointer-coarse:py-2.5 inline-block"
+            >
+              {d.name}
+            </Link>{' '}
+            <span className="q">{[d.where, d.says].filter(Boolean).join(': ')}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );

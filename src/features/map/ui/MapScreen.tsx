@@ -91,10 +91,6 @@ function Place({
         title={[s.title, s.room, s.only].filter(Boolean).join(', ')}
       >
         <b className="disp">{s.title}</b>
-        {slot.widthM >= 2 &&
-        (slot.kind === 'store' || s.heaps.length === 0 || slot.kind === 'row') ? (
-          <span className="text-ink-2"> {s.room}</span>
-        ) : null}
         {s.lots.map((l) => (
           <span key={l.id} className="block pointer-events-auto" data-testid="map-lot">
             <Link prefetch={false} className="link" href={`/lots/${l.id}`}>
@@ -103,6 +99,10 @@ function Place({
             <span className="text-ink-2">{[l.kind, l.amount].join(', ')}</span>
           </span>
         ))}
+        {slot.widthM >= 2 &&
+        (slot.kind === 'store' || s.heaps.length === 0 || slot.kind === 'row') ? (
+          <span className="text-ink-2"> {s.room}</span>
+        ) : null}
         {s.only && slot.kind !== 'tub' && (
           <span className="block text-[12px] text-ink-2">{s.only}</span>
         )}

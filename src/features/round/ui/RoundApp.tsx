@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { OfflineRoundData } from '../offline-round-data';
 import { nextHeap, openHeap, startWalk, unfinished, type Out, type RoundWalk } from '../round-walk';
 import { Desk } from './Desk';
@@ -26,9 +26,11 @@ const onHash = (f: () => void): (() => void) => {
  */
 export function RoundApp({
   initial,
+  also,
   preview,
 }: {
   initial: OfflineRoundData | null;
+  /** What else is to be read on the way. */ also: ReactNode;
   preview: AskEffects;
 }) {
   const router = useRouter();
@@ -106,7 +108,9 @@ export function RoundApp({
     );
   // One heap that was opened alone and not begun stands in no way.
   if (!walk || (walk.single && single === null && unfinished(walk, data, serverNow()).length === 0))
-    return <Start handle={handle} sheet={data} onStart={(w) => go(w, nextHeap(w, data))} />;
+    return (
+      <Start handle={handle} sheet={data} also={also} onStart={(w) => go(w, nextHeap(w, data))} />
+    );
   if (!phone)
     return (
       <Desk

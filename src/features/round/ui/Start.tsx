@@ -247,10 +247,12 @@ function Intro({
 export function Start({
   handle,
   sheet: data,
+  also,
   onStart,
 }: {
   handle: WalkHandle;
   sheet: OfflineRoundData;
+  /** What else is to be read on the way. */ also: React.ReactNode;
   onStart: (walk: RoundWalk) => void;
 }) {
   const [all, setAll] = useState(data.heaps.every((h) => !h.due));
@@ -280,6 +282,7 @@ export function Start({
           )}
         </Intro>
         <Route heaps={chosen} largest={largest} route={route} />
+        {also}
         <div className="px-4 sm:px-5 pt-3 pb-3 flex flex-col gap-3">
           <div className="flex gap-2 flex-wrap">
             <OrderKeys route={route} manual={data.manualOrder} />

@@ -4,6 +4,9 @@ import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { loadOfflineRoundData } from '../queries';
 import { AirStrip } from '@/features/yard/ui/AirStrip';
+import { lotsGiven } from '@/features/lots/server/queries';
+import { LotReadings } from '@/features/lots/ui/LotPiles';
+import { lotReadings } from '@/features/lots/view';
 import { RoundApp } from '../../ui/RoundApp';
 
 const TWO_DAYS_MS = 172_800_000;
@@ -24,7 +27,11 @@ export async function RoundPage() {
         />
       }
     >
-      <RoundApp initial={data} preview={previewEntry} />
+      <RoundApp
+        initial={data}
+        also={<LotReadings due={lotReadings(await lotsGiven(s))} />}
+        preview={previewEntry}
+      />
     </PageShell>
   );
 }
