@@ -10,6 +10,7 @@ import * as likeness from './migrations/0008-likeness';
 import * as language from './migrations/0009-language';
 import * as search from './migrations/0010-search';
 import * as units from './migrations/0011-units';
+import * as rates from './migrations/0012-rates';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -24,6 +25,7 @@ export const MIGRATIONS = {
   '0009-language': language,
   '0010-search': search,
   '0011-units': units,
+  '0012-rates': rates,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

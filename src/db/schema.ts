@@ -46,9 +46,17 @@ type PhotoTable = {
   recorded_at: Stamp;
 };
 
+type RateCountTable = {
+  door: string;
+  address: string;
+  since: Stamp;
+  n: number;
+};
+
 export type Database = {
   site: SiteTable;
   log_entry: LogEntryTable;
   batch_snapshot: BatchSnapshotTable;
   photo: PhotoTable;
+  rate_count: RateCountTable;
 };

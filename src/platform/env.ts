@@ -15,6 +15,8 @@ export const env = {
       .split(',')
       .map((h) => h.trim().toLowerCase())
       .filter(Boolean),
+  /** The development server evaluates scripts that are being edited. */
+  develops: (): boolean => process.env.NODE_ENV === 'development',
   /** The owner of the tables, for migrations; the same as databaseUrl where there is only one. */
   adminDatabaseUrl: (): string => process.env.DATABASE_ADMIN_URL ?? env.databaseUrl(),
 };

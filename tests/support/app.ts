@@ -92,6 +92,11 @@ export async function startApp() {
     port,
     browser,
     start,
+    /** Memory that the server holds, MB. */
+    memoryMb: (): number => {
+      const pages = fs.readFileSync(`/proc/${server.pid}/statm`, 'utf8').split(' ')[1];
+      return (Number(pages) * 4096) / 1e6;
+    },
     kill: async (): Promise<void> => {
       server.kill('SIGKILL');
       await gone();

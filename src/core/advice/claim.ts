@@ -43,9 +43,3 @@ export function claimOf(f: Pick<HeapFacts, 'rules' | 'lastRead'>, now: Instant):
     ],
   };
 }
-
-/** Whether raw manure, food or sludge went in, as far as it was said: raw manure has intervals to harvest of its own. */
-export const hasRawInputs = ({ inputs }: Pick<HeapFacts, 'inputs'>): boolean | null =>
-  inputs === null
-    ? null
-    : inputs.some((i) => i === 'manure' || i === 'food-waste' || i === 'biosolids');

@@ -94,7 +94,7 @@ export const OUT_IS_PRODUCT: Readonly<Record<OutWay, boolean>> = {
   lost: false,
 };
 /** Why something should not go out yet. */
-export const OUT_DOUBTS = ['not-released', 'on-hold', 'refused', 'in-question'] as const;
+const OUT_DOUBTS = ['not-released', 'on-hold', 'refused', 'in-question'] as const;
 export type OutDoubt = (typeof OUT_DOUBTS)[number];
 
 export const LotOutSchema = z.looseObject({

@@ -2,6 +2,7 @@ import { say } from '@/messages/say';
 import { theSite } from '@/db/context';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
+import { parseJson } from '@/platform/json';
 import type { EntryForm } from '../input';
 import { ingestEntry, type IngestResult } from './ingest-entry';
 
@@ -23,12 +24,12 @@ export async function receive(request: Request): Promise<Response> {
   if (!body.ok) return no(413, say('entry.tooManyEntriesAtOnce'));
   if (!(await theSite())) return no(409, say('entry.thisServerHasNoSite'));
   const text = body.bytes.toString('utf8');
-  let sending: Partial<Sending> | null;
-  try {
-    sending = JSON.parse(text) as Partial<Sending> | null;
-  } catch {
-    return no(400, say('entry.whatArrivedNotJsonReload'));
-  }
+  const parsed = parseJson(text);
+  if (!parsed.ok)
+    return parsed.why === 'deep'
+      ? no(422, say('app.tooDeep'))
+      : no(400, say('entry.whatArrivedNotJsonReload'));
+  const sending = parsed.value as Partial<Sending> | null;
   const entries = sending?.entries;
   if (!Array.isArray(entries) || entries.length > MAX_ENTRIES)
     return no(400, say('entry.aListAtMostEntries', { maxentries: MAX_ENTRIES }));

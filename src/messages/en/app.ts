@@ -23,4 +23,9 @@ export const enApp = {
   load: 'Load',
   paperSheet: 'Paper sheet',
   importReadings: 'Import readings',
+  tooManyRequests:
+    'Too many requests at once. Wait {waitS, plural, one {# second} other {# seconds}}; what waits on this device is sent again by itself.',
+  errorWithNumber:
+    'The server could not do that just now. Nothing was lost: try again. Error number {number}, for whoever looks after the server.',
+  tooDeep: 'What arrived is nested too deep to be one of our files. Choose another file.',
 } as const;

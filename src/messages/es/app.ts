@@ -24,4 +24,10 @@ export const esApp = {
   load: 'Carga',
   paperSheet: 'Hoja de papel',
   importReadings: 'Importar lecturas',
+  tooManyRequests:
+    'Demasiadas solicitudes a la vez. Espera {waitS, plural, one {# segundo} other {# segundos}}; lo que espera en este aparato se envía solo otra vez.',
+  errorWithNumber:
+    'El servidor no pudo hacerlo en este momento. No se perdió nada: inténtalo otra vez. Error número {number}, para quien cuida el servidor.',
+  tooDeep:
+    'Lo que llegó está anidado demasiado hondo para ser un archivo nuestro. Elige otro archivo.',
 };

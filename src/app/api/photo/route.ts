@@ -1,3 +1,4 @@
+import { atDoor } from '@/entry/server/at-door';
 import { takePhoto } from '@/entry/server/photos';
 
-export const POST = takePhoto;
+export const POST = atDoor('photo', takePhoto);

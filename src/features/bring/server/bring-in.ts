@@ -12,6 +12,7 @@ import { logRepo } from '@/db/repositories/log';
 import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/write';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
+import { parseJson } from '@/platform/json';
 import { sha256 } from '@/platform/hash';
 import { idFrom } from '@/platform/ids';
 import { log } from '@/platform/log';
@@ -53,7 +54,9 @@ export async function bringIn(request: Request): Promise<Response> {
       }),
       413,
     );
-  const parsed = BringInput.safeParse(jsonOf(body.bytes));
+  const json = parseJson(body.bytes.toString('utf8'));
+  if (!json.ok && json.why === 'deep') return refuseFile(say('app.tooDeep'));
+  const parsed = BringInput.safeParse(json.ok ? json.value : null);
   if (!parsed.success)
     return refuse(
       parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),
@@ -100,12 +103,4 @@ export async function bringIn(request: Request): Promise<Response> {
   }
   revalidatePath('/', 'layout');
   return Response.json({ ok: true, batch: openedId });
-}
-
-function jsonOf(bytes: Buffer): unknown {
-  try {
-    return JSON.parse(bytes.toString('utf8'));
-  } catch {
-    return null;
-  }
 }

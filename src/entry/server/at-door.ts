@@ -1,0 +1,56 @@
+import { say } from '@/messages/say';
+import { theDb } from '@/db/context';
+import { ratesRepo } from '@/db/repositories/rates';
+import { now } from '@/platform/clock';
+import { newId } from '@/platform/ids';
+import { log } from '@/platform/log';
+import { currentAddress } from '@/platform/request-address';
+
+/** Doors that write, with how often one address may use each in a minute. A phone sends up to a hundred entries in one request. */
+export const DOORS = { log: 6000, photo: 600, import: 60 } as const;
+export type Door = keyof typeof DOORS;
+const MINUTE_MS = 60_000;
+const KEEP_MS = 60 * MINUTE_MS;
+
+const answer = (status: number, message: string, headers: Record<string, string> = {}): Response =>
+  Response.json(
+    {
+      ok: false,
+      now: now(),
+      problem: message,
+      problems: [{ path: '(request)', message }],
+      answers: [],
+    },
+    { status, headers },
+  );
+
+/** Refuses an address that knocks too often. Null: it may pass. */
+async function tooOften(door: Door, at: number): Promise<Response | null> {
+  const since = at - (at % MINUTE_MS);
+  const rates = ratesRepo(theDb());
+  const n = await rates.count(door, currentAddress(), since);
+  // Once in a while, by whoever comes first in a new minute.
+  if (n === 1) await rates.forget(at - KEEP_MS);
+  if (n <= DOORS[door]) return null;
+  const waitS = Math.ceil((since + MINUTE_MS - at) / 1000);
+  return answer(429, say('app.tooManyRequests', { waitS }), { 'retry-after': String(waitS) });
+}
+
+/**
+ * A route that writes, behind its door: used too often it waits, and what breaks is answered with a number that the log of the
+ * server knows, without a word of what broke.
+ */
+export const atDoor =
+  (door: Door, handle: (request: Request) => Promise<Response>) =>
+  async (request: Request): Promise<Response> => {
+    try {
+      return (await tooOften(door, now())) ?? (await handle(request));
+    } catch (error) {
+      const number = newId().slice(-8);
+      log.error(
+        { number, door, error: error instanceof Error ? error.stack : error },
+        'a door broke',
+      );
+      return answer(503, say('app.errorWithNumber', { number }));
+    }
+  };

@@ -1,0 +1,204 @@
+import fc from 'fast-check';
+import fs from 'node:fs';
+import path from 'node:path';
+import { open, sleep, startSite, waitText, type App } from '../support/app';
+
+/**
+ * What stands between the application and whoever knocks. `DOOR_TRIALS=20000 ./zealous test tests/journeys/door.test.ts` runs the
+ * full number of bad inputs; fewer by default.
+ */
+const TRIALS = Number(process.env.DOOR_TRIALS ?? 400);
+const PATIENCE_MS = 15_000;
+let app: App;
+beforeAll(async () => {
+  ({ app } = await startSite());
+}, 180_000);
+afterAll(() => app.stop());
+
+const policyOf = (r: Response): Record<string, string> =>
+  Object.fromEntries(
+    (r.headers.get('content-security-policy') ?? '').split('; ').map((line) => {
+      const [name = '', ...rest] = line.split(' ');
+      return [name, rest.join(' ')];
+    }),
+  );
+
+describe('headers', () => {
+  test('inline scripts run with the number of their page alone, and it is another each time', async () => {
+    const [one, two] = [await fetch(app.base), await fetch(app.base)];
+    const scripts = policyOf(one)['script-src'] ?? '';
+    expect(scripts).toMatch(/'nonce-[A-Za-z0-9+/=]{20,}'/);
+    expect(scripts).not.toMatch(/'unsafe-inline'|'unsafe-eval'/);
+    expect(scripts).not.toBe(policyOf(two)['script-src']);
+    const html = await one.text();
+    const nonce = /'nonce-([^']+)'/.exec(scripts)?.[1];
+    for (const [tag] of html.matchAll(/<script(?![^>]*src=)[^>]*>/g))
+      expect(tag).toContain(`nonce="${nonce}"`);
+  });
+  test('no page may be framed, nothing is guessed, no other site reads, nothing of the device is open but the camera', async () => {
+    for (const at of ['/', '/api/health', '/batch/nothing', '/no-signal.html']) {
+      const { headers } = await fetch(app.base + at);
+      expect(policyOf({ headers } as Response)['frame-ancestors']).toBe("'none'");
+      expect(headers.get('x-content-type-options')).toBe('nosniff');
+      expect(headers.get('permissions-policy')).toMatch(/camera=\(self\), microphone=\(\)/);
+      expect(headers.get('access-control-allow-origin')).toBeNull();
+      expect(headers.get('strict-transport-security')).toBeNull();
+    }
+    const behind = await fetch(app.base, { headers: { 'x-forwarded-proto': 'https' } });
+    expect(behind.headers.get('strict-transport-security')).toMatch(/^max-age=31536000/);
+  });
+  test('a script that somebody got into a page does not run', async () => {
+    const { page, close } = await app.page();
+    await open(page, app.base);
+    const ran = await page.evaluate(() => {
+      const script = document.createElement('script');
+      script.textContent = 'globalThis.wasRun = true';
+      document.body.append(script);
+      return 'wasRun' in globalThis;
+    });
+    expect(ran).toBe(false);
+    await close();
+  });
+  test('the page that checks itself reaches no network, also where it is served', async () => {
+    const { page, close } = await app.page();
+    await page.goto(`${app.base}/check-a-record.html`);
+    await waitText(page, 'h1', /Check a heat-treatment record/);
+    const reached = await page.evaluate(() =>
+      fetch('/api/health').then(
+        () => true,
+        () => false,
+      ),
+    );
+    expect(reached).toBe(false);
+    await close();
+  });
+});
+
+/** Every address of the application; what stands for an id is typed at random. */
+function routes(dir: string): string[] {
+  return fs.readdirSync(dir, { withFileTypes: true }).flatMap((entry) => {
+    const here = path.join(dir, entry.name);
+    if (entry.isDirectory()) return routes(here);
+    return /^(route|page)\.tsx?$/.test(entry.name)
+      ? [`/${path.relative(path.resolve(__dirname, '../../src/app'), dir)}`]
+      : [];
+  });
+}
+const ROUTES = routes(path.resolve(__dirname, '../../src/app'));
+const WRITES = ['/api/log', '/api/photo', '/api/bring'];
+
+const piece = fc.oneof(
+  fc.string({ maxLength: 40 }),
+  fc.uuid(),
+  fc.constantFrom('..', '%00', '<script>', "' or 1=1 --", '𝔘', '2026-13-99', '-1', '1e999', '[]'),
+);
+const json = fc.oneof(
+  fc.json({ maxDepth: 6 }),
+  fc.record({ sentAt: fc.anything(), entries: fc.anything() }).map((x) => JSON.stringify(x) ?? ''),
+  fc
+    .array(
+      fc.record({
+        id: fc.oneof(fc.uuid(), piece),
+        batch: fc.oneof(fc.constant(null), fc.uuid()),
+        kind: fc.oneof(fc.constantFrom('round', 'turn', 'note', 'lot-out', 'correction'), piece),
+        at: fc.oneof(fc.constant(null), piece),
+        by: piece,
+        data: fc.object({ maxDepth: 3 }),
+      }),
+      { maxLength: 5 },
+    )
+    .map((entries) => JSON.stringify({ sentAt: 0, entries })),
+  fc.integer({ min: 60, max: 60_000 }).map((n) => '['.repeat(n) + ']'.repeat(n)),
+);
+const request = fc.oneof(
+  fc.record({
+    method: fc.constant('POST'),
+    at: fc.constantFrom(...WRITES),
+    pieces: fc.constant([] as string[]),
+    query: fc.constant({} as Record<string, string>),
+    body: fc.oneof(
+      json,
+      fc.uint8Array({ maxLength: 2000 }).map((b) => Buffer.from(b).toString('latin1')),
+    ),
+  }),
+  fc.record({
+    method: fc.constantFrom('GET', 'HEAD'),
+    at: fc.constantFrom(...ROUTES),
+    pieces: fc.array(piece, { minLength: 3, maxLength: 3 }),
+    query: fc.dictionary(
+      fc.constantFrom(
+        'as-of',
+        'batch',
+        'from',
+        'of',
+        'least',
+        'pick',
+        'year',
+        'version',
+        'q',
+        'day',
+      ),
+      piece,
+      { maxKeys: 3 },
+    ),
+    body: fc.constant(''),
+  }),
+);
+const addressOf = (r: { at: string; pieces: string[]; query: Record<string, string> }): string => {
+  let i = 0;
+  const where = r.at.replace(/\[\w+\]/g, () => encodeURIComponent(r.pieces[(i += 1) - 1] ?? 'x'));
+  return `${where}?${new URLSearchParams(r.query).toString()}`;
+};
+
+test(
+  `${TRIALS} bad inputs at every door: none breaks it, none hangs, memory stays bounded`,
+  async () => {
+    const before = app.memoryMb();
+    const seed = Number(process.env.DOOR_SEED ?? 20_261_129);
+    await fc.assert(
+      fc.asyncProperty(request, async (r) => {
+        const answer = await fetch(app.base + addressOf(r), {
+          method: r.method,
+          redirect: 'manual',
+          signal: AbortSignal.timeout(PATIENCE_MS),
+          ...(r.method === 'POST' ? { body: r.body } : {}),
+        });
+        await answer.arrayBuffer();
+        expect(answer.status).toBeLessThan(500);
+      }),
+      { numRuns: TRIALS, seed, endOnFailure: true },
+    );
+    expect(app.memoryMb() - before).toBeLessThan(600);
+  },
+  120_000 + TRIALS * 200,
+);
+
+test('who knocks too often waits, and is told how long; others pass', async () => {
+  const knock = (from: string): Promise<Response> =>
+    fetch(`${app.base}/api/bring`, {
+      method: 'POST',
+      body: '{}',
+      headers: { 'x-forwarded-for': from },
+    });
+  // A minute that ends meanwhile begins anew.
+  if (Date.now() % 60_000 > 50_000) await sleep(60_000 - (Date.now() % 60_000) + 100);
+  const answers = [];
+  for (let i = 0; i < 61; i += 1) answers.push(await knock('203.0.113.9'));
+  expect(answers.filter((a) => a.status === 400)).toHaveLength(60);
+  const last = answers.at(-1)!;
+  expect(last.status).toBe(429);
+  expect(Number(last.headers.get('retry-after'))).toBeGreaterThan(0);
+  expect(await last.json()).toMatchObject({
+    ok: false,
+    problem: expect.stringMatching(/Too many requests at once\. Wait \d+ second/),
+  });
+  expect((await knock('203.0.113.10')).status).toBe(400);
+}, 150_000);
+
+test('what is too large is refused by its size before it is read', async () => {
+  const answer = await fetch(`${app.base}/api/log`, {
+    method: 'POST',
+    body: 'x'.repeat(5_000_000),
+  });
+  expect(answer.status).toBe(413);
+});
