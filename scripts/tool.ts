@@ -1,5 +1,12 @@
 import '@/messages/all';
 import { layUpDemo } from '../demo/lay-up';
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { keyName } from '@/core/formats/seal';
+import type { ChainFault } from '@/core/log/chain';
+import { checkLogAndKeep } from '@/db/check-log';
+import { createSiteKey, siteKey } from '@/platform/site-key';
 import { siteFileJsonSchema } from '@/core/flow/site-file';
 import { batchFileJsonSchema } from '@/core/formats/batch-file';
 import { connect } from '@/db/client';
@@ -11,6 +18,18 @@ import { now } from '@/platform/clock';
 import { env } from '@/platform/env';
 
 const SETTLE_MS = 60 * 60 * 1000;
+
+const FAULT_WORDS: Readonly<Record<ChainFault['code'], string>> = {
+  CHANGED: 'it does not fit the entry before it',
+  OUT_OF_SEQUENCE: 'an entry before it is missing, or it was put in',
+  TIME_RUNS_BACK: 'it was recorded before the entry in front of it',
+  UNSIGNED: 'this installation did not sign it',
+  OTHER_KEY: 'another key signed it',
+  PHOTO_CHANGED: 'its picture is another one',
+  PHOTO_MISSING: 'its picture is gone',
+  SITE_CHANGED: 'the name, time zone or unit of the site is not what was sealed',
+  SNAPSHOT_DIFFERS: 'what its batch shows is not what the log says',
+};
 
 /** What `./zealous` asks of the database. */
 const COMMANDS: Record<string, () => Promise<void>> = {
@@ -39,6 +58,61 @@ const COMMANDS: Record<string, () => Promise<void>> = {
     const schema = process.argv.includes('site') ? siteFileJsonSchema() : batchFileJsonSchema();
     console.log(JSON.stringify(schema, null, 2));
   },
+  /** Checks the whole log; with --since also whether it extends what somebody saw of it. */
+  async chain() {
+    await withDb(async (db) => {
+      const site = await siteRepo(db).only();
+      if (!site) {
+        console.log('No site yet: nothing to check.');
+        return;
+      }
+      const { values } = parseArgs({
+        args: process.argv.slice(3),
+        options: { since: { type: 'string' } },
+      });
+      const report = await checkLogAndKeep(db, site, now());
+      tellFaults(report.faults);
+      if (report.faults.length === 0)
+        console.log(
+          `The log is whole: ${report.entries} entries, their pictures, and what was folded from them.`,
+        );
+      const key = siteKey();
+      console.log(
+        key
+          ? `Signed by key ${keyName(key.publicKey, sha256)}.`
+          : 'There is no key: nothing is signed.',
+      );
+      const head = await logRepo(db).head(site.id);
+      if (head) console.log(`It ends at ${head.seq}:${head.hash}`);
+      if (values.since === undefined) return;
+      const seen = seenIn(values.since);
+      const lost = [];
+      for (const { seq, hash } of seen)
+        if ((await logRepo(db).hashAt(site.id, seq)) !== hash) lost.push(seq);
+      if (lost.length === 0) {
+        console.log(
+          `It extends what was seen: ${seen.length} ${seen.length === 1 ? 'entry is' : 'entries are'} as they were.`,
+        );
+        return;
+      }
+      console.error(
+        `It is not the log that was seen: entry ${lost.slice(0, 20).join(', ')} ${lost.length === 1 ? 'is' : 'are'} gone or changed.`,
+      );
+      process.exitCode = 1;
+    });
+  },
+  /** Makes the installation's key, unless it is there. */
+  async key() {
+    const file = env.keyFile();
+    if (file !== null && createSiteKey(file))
+      console.error(
+        `A key was made for what this installation signs: ${file}. Keep a copy of it apart.`,
+      );
+    await withDb(async (db) => {
+      const site = await siteRepo(db).only();
+      if (site) await siteRepo(db).seal(site);
+    });
+  },
   async rebuild() {
     await withDb(async (db) => {
       const site = await siteRepo(db).only();
@@ -47,17 +121,49 @@ const COMMANDS: Record<string, () => Promise<void>> = {
         return;
       }
       const chain = await logRepo(db).checkChain(site.id);
-      if (!chain.ok) {
-        console.error(
-          `The log has been changed: entry ${chain.seq} (${chain.id}) does not fit the one before.`,
-        );
-        process.exitCode = 1;
-      } else console.log(`The log is whole: ${chain.entries} entries.`);
+      tellFaults(chain.faults);
+      if (chain.faults.length === 0) console.log(`The log is whole: ${chain.entries} entries.`);
       const folded = await rebuildSnapshots(db, site, now());
       console.log(`Folded ${folded} ${folded === 1 ? 'batch' : 'batches'} anew.`);
     });
   },
 };
+
+/** Names what does not fit, at most twenty times. */
+function tellFaults(faults: readonly ChainFault[]): void {
+  if (faults.length === 0) return;
+  console.error(
+    `The log does not fit in ${faults.length} ${faults.length === 1 ? 'place' : 'places'}:`,
+  );
+  for (const { code, seq, id } of faults.slice(0, 20))
+    console.error(`  entry ${seq} (${id}): ${FAULT_WORDS[code]}`);
+  process.exitCode = 1;
+}
+
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
+
+/** Ends of the log, and entries in it, that somebody saw: `SEQ:HASH` as it is printed, or a file that bears them. */
+function seenIn(word: string): { readonly seq: number; readonly hash: string }[] {
+  const typed = /^(\d+):([0-9a-f]{64})$/.exec(word);
+  if (typed?.[1] && typed[2]) return [{ seq: Number(typed[1]), hash: typed[2] }];
+  const file = JSON.parse(readFileSync(word, 'utf8')) as {
+    trail?: {
+      entries?: { seq: number; hash: string }[];
+      seal?: { log: { seq: number; hash: string } };
+    };
+    head?: { seq: number; hash: string };
+  };
+  const seen = [
+    ...(file.trail?.entries ?? []),
+    ...(file.trail?.seal ? [file.trail.seal.log] : []),
+    ...(file.head ? [file.head] : []),
+  ].map(({ seq, hash }) => ({ seq, hash }));
+  if (seen.length === 0)
+    throw new Error(
+      `${word} bears no end of a log. Give a batch file, the manifest of a backup, or SEQ:HASH as it is printed on a record.`,
+    );
+  return seen;
+}
 
 async function withDb(work: (db: ReturnType<typeof connect>) => Promise<void>): Promise<void> {
   const db = connect(env.adminDatabaseUrl(), 2);

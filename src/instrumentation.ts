@@ -9,4 +9,8 @@ export async function register(): Promise<void> {
   // The first page, too, is in the language and the units of the site; a database that is not there yet is told of by the page.
   const { theSite } = await import('./db/context');
   await theSite().catch(() => undefined);
+  if (process.env.NODE_ENV === 'production') {
+    const { checkEveryDay } = await import('./db/daily-check');
+    checkEveryDay();
+  }
 }

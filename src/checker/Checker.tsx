@@ -6,7 +6,7 @@ import { HeatRecord } from '@/features/record/ui/Record';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { sha256InWorker } from '@/workers/sha256';
-import { Lots } from './Lots';
+import { LotsFound } from './LotsFound';
 import {
   momentTyped,
   openFile,
@@ -83,6 +83,14 @@ function Found({ opened }: { opened: OpenedBatch }) {
             ? say('checker.allLogEntriesMatchTheir', { entries: told.entries })
             : say('checker.itContainsNoLogEntries')}
         </p>
+        {opened.seal.map((line) => (
+          <p key={line} className="mt-1 font-semibold break-all">
+            {line}
+          </p>
+        ))}
+        {told?.seal.is === 'whole' && told.seal.key !== null && (
+          <p className="hint">{say('checker.compareKey')}</p>
+        )}
         <p className="mt-1 break-all">
           <b>{say('checker.sha256ThisFile')}</b> {opened.digest}
         </p>
@@ -165,7 +173,7 @@ export function Checker() {
       )}
       {opened?.found.ok &&
         (opened.found.lots ? (
-          <Lots key={opened.n} opened={opened.found} />
+          <LotsFound key={opened.n} opened={opened.found} />
         ) : (
           <Found key={opened.n} opened={opened.found} />
         ))}

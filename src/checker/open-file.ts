@@ -6,6 +6,7 @@ import { rulesNamedIn } from '@/core/formats/bring';
 import { rulesForMethod } from '@/core/rules/library';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { checkTrail, type Sha256, type BatchHistory } from '@/core/formats/trail';
+import { sealLines } from '@/core/formats/verify-call';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseInstant, type Instant } from '@/core/quantity/instant';
 import { problemLine } from '@/core/words/problem';
@@ -19,6 +20,7 @@ export type OpenedBatch = {
   readonly lots: null;
   readonly file: BatchFile;
   readonly told: BatchHistory | null;
+  /** Whether it holds all of its batch, and who signed that. */ readonly seal: readonly string[];
   readonly digest: string;
   readonly latest: Instant;
 };
@@ -61,6 +63,7 @@ export function openFile(text: string, sha256: Sha256, now = Date.now()): Opened
     lots: null,
     file: parsed.file,
     told: trail.told,
+    seal: trail.told ? sealLines(trail.told.seal, sha256) : [],
     digest: sha256(text),
     latest: latestOf(parsed.file, trail.told),
   };
@@ -92,7 +95,7 @@ function toldByFile(file: BatchFile): Pick<BatchHistory, 'state' | 'siteState'> 
 
 /** The record of an opened file at a moment. */
 export function recordOf(opened: OpenedBatch, asOf: Instant, unit: 'C' | 'F'): RecordDoc {
-  const { file, told, digest } = opened;
+  const { file, told, digest, seal } = opened;
   const { state, siteState } = told ?? toldByFile(file);
   return recordDoc({
     state,
@@ -100,7 +103,7 @@ export function recordOf(opened: OpenedBatch, asOf: Instant, unit: 'C' | 'F'): R
     site: { name: file.site.name, timeZone: file.site.timeZone, unit: file.site.unit ?? 'C' },
     now: asOf,
     unit,
-    file: { digest, head: told?.head ?? null },
+    file: { digest, head: told?.head ?? null, seal },
   });
 }
 

@@ -11,6 +11,7 @@ import * as language from './migrations/0009-language';
 import * as search from './migrations/0010-search';
 import * as units from './migrations/0011-units';
 import * as rates from './migrations/0012-rates';
+import * as ownSequences from './migrations/0013-own-sequences';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -26,6 +27,7 @@ export const MIGRATIONS = {
   '0010-search': search,
   '0011-units': units,
   '0012-rates': rates,
+  '0013-own-sequences': ownSequences,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

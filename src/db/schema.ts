@@ -1,5 +1,6 @@
 import type { BatchId, EntryId } from '@/core/log/ids';
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
+import type { ChainFault } from '@/core/log/chain';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
 type Stamp = ColumnType<Date, Date, never>;
@@ -12,6 +13,7 @@ type SiteTable = {
   unit: 'C' | 'F';
   units: Generated<string>;
   demo_until: Date | null;
+  /** The installation's signature over what the site calls itself. */ sealed: string | null;
 };
 
 export type LogEntryTable = {
@@ -25,6 +27,16 @@ export type LogEntryTable = {
   kind: string;
   data: JSONColumnType<Record<string, unknown>>;
   hash: string;
+  own_n: number | null;
+  own_prev: string | null;
+  signature: string | null;
+};
+
+type ChainCheckTable = {
+  site: string;
+  at: Stamp;
+  faults: JSONColumnType<readonly ChainFault[]>;
+  entries: number;
 };
 
 type BatchSnapshotTable = {
@@ -59,4 +71,5 @@ export type Database = {
   batch_snapshot: BatchSnapshotTable;
   photo: PhotoTable;
   rate_count: RateCountTable;
+  chain_check: ChainCheckTable;
 };

@@ -15,6 +15,8 @@ export const env = {
       .split(',')
       .map((h) => h.trim().toLowerCase())
       .filter(Boolean),
+  /** Where the installation's key lies; null: it has none. */
+  keyFile: (): string | null => process.env.ZEALOUS_KEY ?? null,
   /** The development server evaluates scripts that are being edited. */
   develops: (): boolean => process.env.NODE_ENV === 'development',
   /** The owner of the tables, for migrations; the same as databaseUrl where there is only one. */

@@ -10,10 +10,7 @@ const addresses = ((globalThis as { [STORE]?: AsyncLocalStorage<string> })[STORE
 const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Who asks: the other end of the connection; where that is the web server on this machine, whom it forwards for. */
-export function addressOf({
-  socket,
-  headers,
-}: Pick<IncomingMessage, 'socket' | 'headers'>): string {
+function addressOf({ socket, headers }: Pick<IncomingMessage, 'socket' | 'headers'>): string {
   const peer = socket.remoteAddress ?? '';
   if (!LOOPBACK.has(peer)) return peer;
   // Only the last in the list was written by the web server beside us; all before it is hearsay.

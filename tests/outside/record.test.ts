@@ -73,7 +73,7 @@ function batch(names: { name?: string; by?: string } = {}) {
         site: SITE,
         now: at(110),
         unit,
-        file: { digest: sha256(text), head: 'f'.repeat(64) },
+        file: { digest: sha256(text), head: 'f'.repeat(64), seal: [] },
       }),
   };
 }

@@ -14,6 +14,7 @@ import { PROBLEM, pathText, type Problem } from '../words/problem';
 import { batchFileOf, type SiteHead } from './batch-file-of';
 import { parseBatchFile, termsOf, type BatchFile } from './batch-file';
 import { firstOf, lastOf } from '../quantity/present';
+import { checkSeal, SealSchema, type Seal, type SealCheck } from './seal';
 
 /**
  * The log entries that a batch file was folded from, chained: each with its hash and the hash of the entry
@@ -32,20 +33,29 @@ const LinkSchema = z.looseObject({
   by: z.string(),
   kind: z.enum(ENTRY_KINDS),
   data: z.record(z.string(), z.unknown()),
+  /** Its number in the sequence of its own, and the hash before it there; absent: it is older than those. */
+  own: z.strictObject({ n: z.int().min(1), prev: Hash }).optional(),
 });
-const TrailSchema = z.looseObject({ site: z.string(), entries: z.array(LinkSchema).min(1) });
+const TrailSchema = z.looseObject({
+  site: z.string(),
+  entries: z.array(LinkSchema).min(1),
+  seal: SealSchema.optional(),
+});
 export type Trail = z.output<typeof TrailSchema>;
 
 export type Sha256 = (text: string) => string;
+const NO_SEAL: SealCheck = { is: 'none' };
 
-/** The trail of a batch, from its entries and the site's own in the order of the log. */
+/** The trail of a batch, from its entries and the site's own in the order of the log. @param seal absent: nothing shows that none is left out */
 export const trailOf = (
   site: string,
   chained: readonly { readonly entry: Entry; readonly prev: string }[],
+  seal?: Seal,
 ): Trail => ({
   site,
+  ...(seal === undefined ? {} : { seal }),
   entries: chained.map(
-    ({ entry: { seq, id, batch, at, recordedAt, by, kind, data, hash }, prev }) => ({
+    ({ entry: { seq, id, batch, at, recordedAt, by, kind, data, hash, own }, prev }) => ({
       seq,
       prev,
       hash,
@@ -56,6 +66,7 @@ export const trailOf = (
       by,
       kind,
       data: data,
+      ...(own === undefined ? {} : { own }),
     }),
   ),
 });
@@ -66,6 +77,7 @@ export type BatchHistory = {
   readonly siteState: SiteState;
   readonly head: string;
   readonly entries: number;
+  /** Whether it holds all of its batch, and who signed that. */ readonly seal: SealCheck;
 };
 export type CheckedTrail =
   | { readonly ok: true; readonly told: BatchHistory | null }
@@ -176,8 +188,15 @@ export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   const differs = difference(rest, again.file);
   if (differs)
     return { ok: false, problems: [{ path: pathText(differs), message: PROBLEM.notAsLogged }] };
+  const { seal } = parsed.data;
+  const facts = { id: parsed.data.site, name: rest.site.name, timeZone: rest.site.timeZone };
+  const sealed = seal ? checkSeal(seal, parsed.data.entries, facts) : { check: NO_SEAL };
+  if ('problems' in sealed) return { ok: false, problems: sealed.problems };
   return {
     ok: true,
-    told: { state, siteState, head: lastOf(entries).hash, entries: entries.length },
+    told: {
+      ...{ state, siteState, head: lastOf(entries).hash, entries: entries.length },
+      seal: sealed.check,
+    },
   };
 }

@@ -18,6 +18,7 @@ import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, statusWord, verdictSentence } from '../evidence/verdict-words';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
+import { keyName, type SealCheck } from './seal';
 import { checkTrail, type Sha256, type BatchHistory } from './trail';
 import { verdictJson } from './verdict-json';
 
@@ -100,6 +101,18 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   };
 }
 
+/** Whether all of a batch is in its file, and who signed that. */
+export function sealLines(seal: SealCheck, sha256: Sha256): string[] {
+  if (seal.is === 'none') return [say('formats.sealNone')];
+  const { entries, key, log } = seal;
+  return [
+    key === null
+      ? say('formats.sealUnsigned', { entries })
+      : say('formats.sealWhole', { entries, key: keyName(key, sha256) }),
+    say('formats.logEnd', { seq: String(log.seq), at: log.at, hash: log.hash }),
+  ];
+}
+
 const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): string =>
   [
     say('formats.fileSha256', { text: sha256(text) }),
@@ -109,6 +122,7 @@ const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): stri
           head: told.head,
         })
       : say('formats.itContainsNoLogEntries'),
+    ...(told ? sealLines(told.seal, sha256) : []),
   ].join('\n');
 
 function report({ rule, assessment }: AssessedRule, file: BatchFile): string {

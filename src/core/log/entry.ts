@@ -106,12 +106,27 @@ type EntryOf<K extends EntryKind> = {
   readonly data: DataOf<K>;
 };
 export type NewEntry = { [K in EntryKind]: EntryOf<K> }[EntryKind];
+/** An entry's place in the sequence of its own: its number, and the hash of the entry before it there. */
+export type OwnLink = { readonly n: number; readonly prev: string };
 /** An entry as the log holds it. */
 export type Entry = NewEntry & {
   readonly seq: number;
   readonly recordedAt: Instant;
   readonly hash: string;
+  /** Absent: it was written before entries had numbers of their own. */
+  readonly own?: OwnLink | undefined;
+  /** The installation's signature over its hash; null or absent: there was no key. */
+  readonly signature?: string | null | undefined;
 };
+
+/** Whether an entry stands in the sequence of the site, which batch files rest on. */
+export const isSiteSequence = (e: {
+  readonly batch: string | null;
+  readonly kind: string;
+}): boolean => e.batch === null && !(STORE_KINDS as readonly string[]).includes(e.kind);
+/** The sequence that an entry is numbered in: its batch's, the site's, or that of what lies in store and cures. */
+export const sequenceOf = (e: { readonly batch: string | null; readonly kind: string }): string =>
+  e.batch ?? (isSiteSequence(e) ? 'site' : 'store');
 
 /** The canonical text of a JSON value: keys sorted by code unit at every level, no white space. What the log's hash is taken over. */
 export function canonicalJson(value: unknown): string {
@@ -139,6 +154,10 @@ export const chainText = (
     by,
     kind,
     data,
-  }: Pick<Entry, 'id' | 'batch' | 'at' | 'recordedAt' | 'by' | 'kind' | 'data'>,
+    own,
+  }: Pick<Entry, 'id' | 'batch' | 'at' | 'recordedAt' | 'by' | 'kind' | 'data' | 'own'>,
 ): string =>
-  canonicalJson({ id, site, batch, at: isoOf(at), recordedAt: isoOf(recordedAt), by, kind, data });
+  canonicalJson({
+    ...{ id, site, batch, at: isoOf(at), recordedAt: isoOf(recordedAt), by, kind, data },
+    ...(own === undefined ? {} : { own: { n: own.n, prev: own.prev } }),
+  });

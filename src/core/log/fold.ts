@@ -142,6 +142,11 @@ export type SiteState = {
   /** Crew, machine, hours, hose, chores; null: never said. */
   readonly work: Work | null;
   readonly fireCard: FireCard | null;
+  /** Devices that saw another log than there is. */ readonly witnesses: readonly {
+    readonly at: Instant;
+    readonly by: string;
+    readonly seq: number;
+  }[];
   /** When each chore was last done, and by whom. */
   readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
 };
@@ -319,6 +324,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   let work: Work | null = null;
   let fireCard: FireCard | null = null;
   const chores = new Map<string, { at: Instant; by: string }>();
+  const witnesses: { at: Instant; by: string; seq: number }[] = [];
   for (const e of entries) {
     if (struck.has(e.id)) continue;
     const { by, recordedAt: since } = e;
@@ -352,10 +358,12 @@ export function foldSite(entries: readonly Entry[]): SiteState {
       if (list) list.push(check);
       else probes.set(e.data.probe, [check]);
     }
+    if (e.kind === 'witness') witnesses.push({ at: e.recordedAt, by, seq: e.data.saw.seq });
     if (e.kind === 'ambient') ambient.push({ at: e.at, value: e.data.value, unit: e.data.unit });
   }
   return {
     probes,
+    witnesses,
     ambient,
     terms,
     rules,

@@ -69,6 +69,9 @@ export const PROBLEM = {
   get outOfOrder() {
     return say('terms.theEntriesNotInOrder');
   },
+  sealOtherSite: () => say('terms.sealOtherSite'),
+  sealForged: () => say('terms.sealForged'),
+  sealMissing: (have: number, of: number) => say('terms.sealMissing', { have, of }),
   get noOpening() {
     return say('terms.theEntriesDoNotDescribe');
   },

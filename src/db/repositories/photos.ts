@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Db } from '../client';
 
 export type StoredPhoto = {
@@ -25,6 +26,11 @@ export const photoRepo = (db: Db) => ({
         .where('sha256', '=', sha256)
         .executeTakeFirst()) !== undefined
     );
+  },
+  /** The hash of what is kept under a hash; null: nothing is. */
+  async hashOf(sha256: string): Promise<string | null> {
+    const bytes = await this.get(sha256, 'bytes');
+    return bytes && createHash('sha256').update(bytes).digest('hex');
   },
   async get(sha256: string, size: 'bytes' | 'small'): Promise<Buffer | null> {
     const row = await db

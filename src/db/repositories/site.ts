@@ -2,6 +2,8 @@ import type { SiteHead } from '@/core/formats/batch-file-of';
 import { languageOf, type Language } from '@/messages/languages';
 import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
 import type { Speech } from '@/messages/say';
+import { canonicalJson } from '@/core/log/entry';
+import { siteKey } from '@/platform/site-key';
 import type { Db } from '../client';
 
 export type Site = SiteHead & {
@@ -20,6 +22,10 @@ export const speechOfSite = (site: Site): Speech => ({
   language: site.language ?? 'en',
   units: { system: systemOf(site), temp: site.unit },
 });
+
+/** What a site calls itself and reads in, as it is sealed. */
+const siteFacts = ({ id, name, timeZone, unit }: Site): string =>
+  canonicalJson({ format: 'zealous-heap/site-facts', id, name, timeZone, unit });
 
 export const siteRepo = (db: Db) => ({
   /** The site of this database, or null before the first start has named one. */
@@ -49,7 +55,29 @@ export const siteRepo = (db: Db) => ({
         language: site.language ?? 'en',
         units: systemOf(site),
         demo_until,
+        sealed: siteKey()?.sign(siteFacts(site)) ?? null,
       })
       .execute();
+  },
+  /** Seals what a site calls itself, where it was never sealed: at the first run with a key. */
+  async seal(site: Site): Promise<void> {
+    const sealed = siteKey()?.sign(siteFacts(site)) ?? null;
+    await db
+      .updateTable('site')
+      .set({ sealed })
+      .where('id', '=', site.id)
+      .where('sealed', 'is', null)
+      .execute();
+  },
+  /** Whether a site is still called what was sealed; null: it was never sealed, or there is no key. */
+  async isAsSealed(site: Site): Promise<boolean | null> {
+    const key = siteKey();
+    const row = await db
+      .selectFrom('site')
+      .select('sealed')
+      .where('id', '=', site.id)
+      .executeTakeFirst();
+    if (!key || !row?.sealed) return null;
+    return key.sign(siteFacts(site)) === row.sealed;
   },
 });

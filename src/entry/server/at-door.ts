@@ -7,8 +7,8 @@ import { log } from '@/platform/log';
 import { currentAddress } from '@/platform/request-address';
 
 /** Doors that write, with how often one address may use each in a minute. A phone sends up to a hundred entries in one request. */
-export const DOORS = { log: 6000, photo: 600, import: 60 } as const;
-export type Door = keyof typeof DOORS;
+const DOORS = { log: 6000, photo: 600, import: 60 } as const;
+type Door = keyof typeof DOORS;
 const MINUTE_MS = 60_000;
 const KEEP_MS = 60 * MINUTE_MS;
 

@@ -79,6 +79,9 @@ export async function servePhoto(request: Request, sha256: string): Promise<Resp
       )
     : null;
   if (!bytes) return new Response(say('entry.thereNoSuchPhoto'), { status: 404 });
+  const isSmall = new URL(request.url).searchParams.has('small');
+  if (!isSmall && createHash('sha256').update(bytes).digest('hex') !== sha256)
+    return new Response(say('entry.photoChanged'), { status: 409 });
   return new Response(new Uint8Array(bytes), {
     headers: {
       'content-type': 'image/jpeg',

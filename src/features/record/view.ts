@@ -75,6 +75,7 @@ export type RecordDoc = {
   readonly chart: ChartView | null;
   readonly rounds: Table;
   readonly works: Table;
+  /** What does not fit in the log that it was made from. */ readonly faults: readonly string[];
   /** Where its matter went after the heat; null: nothing has left it, or only its file is at hand. */
   readonly after: Table | null;
   readonly corrections: Table;
@@ -87,6 +88,8 @@ export type RecordDoc = {
         /** Null: every verdict shown was kept from an earlier version. */ readonly command:
           string | null;
         readonly head: string | null;
+        /** Whether the file holds all of the batch, who signed that, and where the log ended then. */
+        readonly seal: readonly string[];
         /** Proofs kept from earlier rules and policies, each in a file of its own. */ readonly earlier: readonly (Again & {
           readonly version: number;
         })[];
@@ -141,12 +144,15 @@ type Ask = {
   readonly unit: 'C' | 'F';
   readonly file?: AskFile;
   /** Where its matter went, as far as the site's log tells. */ readonly after?: Table | null;
+  /** What does not fit in the log that it was made from; left out: nothing is known. */
+  readonly faults?: readonly string[];
   /** The store, for what went in; left out: as far as the batch's own entries tell. */ readonly store?: StoreState;
 };
 /** What the record's batch file is known by; `earlier`: the digest of the file of each earlier version of the batch's terms. */
 type AskFile = {
   readonly digest: string;
   readonly head: string | null;
+  readonly seal: readonly string[];
   readonly earlier?: ReadonlyMap<number, string>;
 };
 type Page = Ask & {
@@ -507,7 +513,7 @@ export const fileNameOf = (code: string, version?: number): string =>
   `${safeName(code)}${version === undefined ? '' : `-v${version}`}.zealous-heap.json`;
 
 function againOf(
-  { digest, head, earlier }: AskFile,
+  { digest, head, seal, earlier }: AskFile,
   code: string,
   assessment: BatchAssessment | null,
   now: Instant,
@@ -524,6 +530,7 @@ function againOf(
   return {
     digest,
     head,
+    seal,
     fileName: fileNameOf(code),
     command:
       assessed.length > 0 && kept.length === assessed.length
@@ -635,6 +642,7 @@ export function recordDoc(ask: Ask): RecordDoc {
       : { head: [], rows: [], none: say('record.noClockHasStartedYet') },
     works: worksTable(page),
     after: ask.after ?? null,
+    faults: ask.faults ?? [],
     corrections: correctionsTable(page),
     checks: checksTable(page),
     notCovered: notCoveredOf(page, assessment),

@@ -35,4 +35,6 @@ export const enChecker = {
   noOutsThere: 'Nothing in this file has left the site.',
   ofTheBatch: 'Of the batch',
   lotsFile: 'Lots file (open JSON)',
+  compareKey:
+    'Compare the key with the one printed on the record. It shows who sealed the file; it cannot show that a reading was true when it was typed.',
 } as const;

@@ -97,4 +97,5 @@ export const enEntry = {
   useAShorterName: 'Use a shorter name.',
   theOtherBatchNotOn: 'The other batch is not on this site. Choose one of its batches.',
   somebody: 'somebody',
+  photoChanged: 'The picture kept under this number is not the one that was taken.',
 } as const;

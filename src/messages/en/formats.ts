@@ -41,4 +41,10 @@ export const enFormats = {
   csvClockNeverShowed: 'the clock in {timeZone} never showed {text}: it was set forward',
   csvNoTimeColumn: 'no column is called time (found: {found})',
   csvNoColumns: 'nothing',
+  sealWhole:
+    'Whole ({entries, number} of {entries, number} entries of the batch and the site), signed by key {key}.',
+  sealUnsigned:
+    'Whole ({entries, number} of {entries, number} entries of the batch and the site). No signature.',
+  sealNone: 'No seal: an older file. Nothing shows whether entries were left out.',
+  logEnd: 'The log of the site ended at entry {seq} on {at}: {hash}',
 } as const;

@@ -457,4 +457,7 @@ export const enLog = {
   upToAndIncluding: 'Up to and including',
   printThisTable: 'Print this table',
   olderEntriesByDay: 'Older entries: choose a day above.',
+  witnessed: 'A device saw another log',
+  witnessSaw: 'at entry {seq} it saw {saw}; the log holds {found}',
+  nothingThere: 'nothing',
 } as const;

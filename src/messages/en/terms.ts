@@ -404,4 +404,9 @@ export const enTerms = {
   paperSheetAbout: 'Type a week of readings, or print a blank sheet',
   helpAbout: 'What each place is for',
   glossaryAbout: 'What the words of the trade mean',
+  sealOtherSite:
+    'The site or its time zone is not the one that this file was sealed for: it was changed after it left the site.',
+  sealForged:
+    'The signature does not fit what it should cover: the seal was changed after it was made.',
+  sealMissing: 'Entries are missing: {have, number} of {of, number} are here.',
 } as const;

@@ -35,4 +35,6 @@ export const esChecker = {
   noOutsThere: 'Nada de este archivo ha salido del sitio.',
   ofTheBatch: 'Del lote',
   lotsFile: 'Archivo de partidas (JSON abierto)',
+  compareKey:
+    'Compara la clave con la impresa en el registro. Muestra quién selló el archivo; no puede mostrar que una lectura fuera cierta al escribirla.',
 };

@@ -96,4 +96,5 @@ export const esEntry = {
   useAShorterName: 'Usa un nombre más corto.',
   theOtherBatchNotOn: 'El otro lote no es de este sitio. Elige uno de aquí.',
   somebody: 'alguien',
+  photoChanged: 'La foto guardada con este número no es la que se tomó.',
 };

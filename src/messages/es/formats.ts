@@ -41,4 +41,10 @@ export const esFormats = {
   csvClockNeverShowed: 'el reloj en {timeZone} nunca marcó {text}: se adelantó',
   csvNoTimeColumn: 'ninguna columna se llama time (hay: {found})',
   csvNoColumns: 'nada',
+  sealWhole:
+    'Completo ({entries, number} de {entries, number} registros del lote y del sitio), firmado con la clave {key}.',
+  sealUnsigned:
+    'Completo ({entries, number} de {entries, number} registros del lote y del sitio). Sin firma.',
+  sealNone: 'Sin sello: un archivo anterior. Nada muestra si faltan registros.',
+  logEnd: 'El registro del sitio terminaba en el asiento {seq} el {at}: {hash}',
 };

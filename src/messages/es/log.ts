@@ -459,4 +459,7 @@ export const esLog = {
   upToAndIncluding: 'Hasta el día',
   printThisTable: 'Imprimir esta tabla',
   olderEntriesByDay: 'Registros anteriores: elige un día arriba.',
+  witnessed: 'Un aparato vio otro registro',
+  witnessSaw: 'en el asiento {seq} vio {saw}; el registro tiene {found}',
+  nothingThere: 'nada',
 };

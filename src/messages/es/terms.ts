@@ -404,4 +404,9 @@ export const esTerms = {
   paperSheetAbout: 'Escribir una semana de lecturas, o imprimir una hoja en blanco',
   helpAbout: 'Para qué sirve cada lugar',
   glossaryAbout: 'Qué significan las palabras del oficio',
+  sealOtherSite:
+    'El sitio o su zona horaria no son los del sello de este archivo: se cambiaron después de salir del sitio.',
+  sealForged:
+    'La firma no corresponde a lo que debe cubrir: el sello se cambió después de hacerse.',
+  sealMissing: 'Faltan registros: aquí hay {have, number} de {of, number}.',
 };

@@ -51,6 +51,7 @@ import { transferKind } from './transfer';
 import { turnKind } from './turn';
 import { walkOrderKind } from './walk-order';
 import { waterKind } from './water';
+import { witnessKind } from './witness';
 import { workKind } from './work';
 import { limitSetKind } from './limit-set';
 import { lotKind } from './lot';
@@ -125,6 +126,7 @@ export const ENTRY_KIND_REGISTRY = {
   'load-change': loadChangeKind,
   'load-heat': loadHeatKind,
   recipe: recipeKind,
+  witness: witnessKind,
   'site-map': siteMapKind,
   ambient: ambientKind,
   lot: lotKind,

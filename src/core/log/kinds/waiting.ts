@@ -166,6 +166,9 @@ export const WAITING_NAMES: Readonly<Record<Exclude<EntryKind, LotEntryKind>, st
   get water() {
     return say('log.kindWater');
   },
+  get witness() {
+    return say('log.witnessed');
+  },
   get work() {
     return say('log.kindWork');
   },

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import type { ReactNode } from 'react';
 import { heapPicture } from '@/core/snapshot/picture';
 import { keptOffline, type PlaceId } from '@/core/words/places';
@@ -34,6 +35,7 @@ export function PageShell({
     <AppShell
       site={s.site.name}
       madeAt={s.now}
+      head={s.head}
       keep={[
         ...keptOffline(),
         ...s.board.filter((d) => d.state === 'building').map((d) => `/batch/${d.id}/build`),
@@ -51,6 +53,19 @@ export function PageShell({
       bayKeys={bayKeysOf(s.board)}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >
+      {s.faults.length > 0 && (
+        <div
+          role="alert"
+          className="border-[1.6px] border-ink bg-marker mx-5 max-sm:mx-4 mt-3 px-4 py-3"
+          data-testid="log-faults"
+        >
+          <p className="font-semibold">{say('frame.logDoesNotFit')}</p>
+          {s.faults.map((f) => (
+            <p key={f}>{f}</p>
+          ))}
+          <p className="text-hint">{say('frame.logDoesNotFitHow')}</p>
+        </div>
+      )}
       {children}
     </AppShell>
   );

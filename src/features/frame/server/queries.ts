@@ -12,6 +12,7 @@ import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { byBay } from '@/core/snapshot/picture';
 import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
+import { faultTexts } from '@/entry/server/trust';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
 type AirPoint = { readonly at: number; readonly celsius: number };
@@ -24,6 +25,9 @@ export type PageContext = {
   readonly board: readonly BatchSnapshot[];
   /** Names the state of the log that the page is of: the hash of its last entry. */
   readonly asOf: string;
+  /** Where the log ends, for the device to remember; null: it is empty. */
+  readonly head: { readonly seq: number; readonly hash: string } | null;
+  /** What does not fit in the log; empty: nothing that is known. */ readonly faults: readonly string[];
   readonly siteState: SiteState;
   readonly air: readonly AirPoint[];
   readonly airText: string;
@@ -37,7 +41,8 @@ export async function loadPageContext(): Promise<PageContext> {
   const [prefs, at] = [await readPrefs(), now()];
   const db = theDb();
   // Asked for first: what comes in meanwhile is shown, and is looked for once more by the next page.
-  const asOf = await logRepo(db).lastHash(site.id, 'all');
+  const head = await logRepo(db).head(site.id);
+  const asOf = head?.hash ?? '';
   const [board, siteState] = await Promise.all([
     snapshotRepo(db).board(site, at),
     snapshotRepo(db).siteState(site),
@@ -60,6 +65,8 @@ export async function loadPageContext(): Promise<PageContext> {
     locale: { timeZone: site.timeZone, unit, now: at },
     board: [...board].sort(byBay),
     asOf,
+    head: head && { seq: head.seq, hash: head.hash },
+    faults: await faultTexts(site, siteState),
     siteState,
     air,
     airText: latest

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { foldPath } from '@/charts/mound';
 import { navigationPlaces, PLACES, type Place, type PlaceId } from '@/core/words/places';
+import type { LogHead } from '@/outbox/witness';
 import { DeviceBar } from './DeviceBar';
 import { Keys } from './Keys';
 import { Switches } from './Switches';
@@ -63,6 +64,7 @@ const HelpLink = ({ place }: { place: PlaceId }) => (
 export function AppShell({
   site,
   madeAt,
+  head,
   keep,
   place,
   sky,
@@ -74,6 +76,7 @@ export function AppShell({
 }: {
   site: string;
   /** When the page was made. */ madeAt: number;
+  /** Where the log ended then. */ head: LogHead | null;
   keep: readonly string[];
   place: PlaceId;
   sky: ReactNode;
@@ -91,7 +94,7 @@ export function AppShell({
       >
         {say('frame.skipToContent')}
       </a>
-      <DeviceBar madeAt={madeAt} keep={keep} />
+      <DeviceBar madeAt={madeAt} head={head} keep={keep} />
       <header
         className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}flex items-end gap-5 px-5 h-24 max-sm:h-16 max-sm:px-4 border-b-[1.8px] border-ink overflow-hidden`}
       >

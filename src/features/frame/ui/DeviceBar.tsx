@@ -7,6 +7,7 @@ import { Mark } from '@/charts/marks';
 import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { forgetPages, keepPages } from '@/outbox/keep-pages';
+import { witnessHead, type LogHead } from '@/outbox/witness';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
 
@@ -20,9 +21,11 @@ const SLOW_MS = 4000;
 /** What this device has not told the hub yet, and whether it can: one line over every page, or nothing. */
 export function DeviceBar({
   madeAt,
+  head,
   keep,
 }: {
   madeAt: number;
+  /** Where the log ended when the page was made. */ head: LogHead | null;
   /** Pages to keep on this device for when there is no signal. */ keep: readonly string[];
 }) {
   const router = useRouter();
@@ -47,6 +50,10 @@ export function DeviceBar({
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, [keep]);
+  const [otherLog, setOtherLog] = useState(false);
+  useEffect(() => {
+    void witnessHead(head).then(setOtherLog, () => undefined);
+  }, [head?.seq, head?.hash]); // eslint-disable-line react-hooks/exhaustive-deps -- the end of the log, not the object that bears it
   const held = items.filter((i) => i.state === 'waiting').length;
   const refused = items.length - held;
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
@@ -58,7 +65,7 @@ export function DeviceBar({
   }, [any]);
   const waiting = slow || !online ? held : 0;
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
-  if (online && waiting === 0 && refused === 0 && !off) return null;
+  if (online && waiting === 0 && refused === 0 && !off && !otherLog) return null;
   return (
     <div
       role="status"
@@ -66,6 +73,7 @@ export function DeviceBar({
       data-testid="device-bar"
     >
       <Mark name="flag" size={17} />
+      {otherLog && <b>{say('frame.otherLog')}</b>}
       {!online && <b>{say('frame.noSignal')}</b>}
       {!online && <AsOf at={madeAt} />}
       {waiting > 0 && (

@@ -2,14 +2,18 @@ import { say } from '@/messages/say';
 import { parseBatchId } from '@/core/log/ids';
 import Papa from 'papaparse';
 import { batchFileOf } from '@/core/formats/batch-file-of';
+import { sealText, type Seal } from '@/core/formats/seal';
 import { trailOf } from '@/core/formats/trail';
-import type { Entry } from '@/core/log/entry';
+import { sealLines } from '@/core/formats/verify-call';
+import { GENESIS, isSiteSequence, type Entry } from '@/core/log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState, type Terms } from '@/core/log/fold';
-import { parseInstant } from '@/core/quantity/instant';
+import { isoOf, parseInstant } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
+import { sha256 } from '@/platform/hash';
+import { siteKey } from '@/platform/site-key';
 import { fileNameOf, safeName } from '../view';
 
 /** A batch as the log knew it at a moment, with the chained entries that tell it. */
@@ -17,6 +21,7 @@ export type Logged = {
   readonly state: BatchState;
   readonly siteState: SiteState;
   readonly chained: readonly { readonly entry: Entry; readonly prev: string }[];
+  /** What shows that nothing of it was left out. */ readonly seal: Seal;
 };
 
 /** Waits until whoever writes now is done and the moment is over: then what the log knew at that moment is settled. */
@@ -39,12 +44,54 @@ export async function loggedAt(site: Site, idText: string, until: number): Promi
   const chained = await logRepo(theDb()).chained(site.id, id, until);
   const own = chained.map((c) => c.entry).filter((e) => e.batch !== null);
   if (!own.some((e) => e.kind === 'opened')) return null;
+  const state = foldBatch(own);
   return {
     chained,
-    state: foldBatch(own),
+    seal: await sealOf(site, state, chained, until),
+    state,
     siteState: foldSite(chained.map((c) => c.entry).filter((e) => e.batch === null)),
   };
 }
+
+/** The seal of a batch's entries as the log knew them at a moment. */
+async function sealOf(
+  site: Site,
+  { id: batch, opened: { brought } }: BatchState,
+  chained: Logged['chained'],
+  until: number,
+): Promise<Seal> {
+  const entries = chained.map((c) => c.entry);
+  const endOf = (list: readonly Entry[]): Seal['own'] => ({
+    n: list.length,
+    hash: list.at(-1)?.hash ?? GENESIS,
+  });
+  const head = await logRepo(theDb()).head(site.id, until);
+  const sealed = {
+    batch,
+    // What was imported is called as its own site called it.
+    site: {
+      id: site.id,
+      name: brought ? brought.siteName : site.name,
+      timeZone: brought ? brought.timeZone : site.timeZone,
+    },
+    own: endOf(entries.filter((e) => e.batch === batch)),
+    ofSite: endOf(entries.filter((e) => isSiteSequence(e))),
+    log: {
+      ...{ seq: head?.seq ?? 0, hash: head?.hash ?? GENESIS },
+      at: isoOf(head?.recordedAt ?? until),
+    },
+  };
+  const key = siteKey();
+  return {
+    ...sealed,
+    key: key?.publicKey ?? null,
+    signature: key?.sign(sealText(sealed)) ?? null,
+  };
+}
+
+/** What a record says of its file's seal. */
+export const sealLinesOf = ({ seal: { own, ofSite, key, log } }: Logged): string[] =>
+  sealLines({ is: 'whole', entries: own.n + ofSite.n, key, log }, sha256);
 
 /**
  * The batch file's text with its trail: always the same bytes for one moment. Null while it is building.
@@ -52,11 +99,13 @@ export async function loggedAt(site: Site, idText: string, until: number): Promi
  */
 export function fileTextOf(
   site: Site,
-  { state, siteState, chained }: Logged,
+  { state, siteState, chained, seal }: Logged,
   terms?: Terms,
 ): string | null {
   const file = batchFileOf(state, site, siteState, terms);
-  return file && `${JSON.stringify({ ...file, trail: trailOf(site.id, chained) }, null, 1)}\n`;
+  return (
+    file && `${JSON.stringify({ ...file, trail: trailOf(site.id, chained, seal) }, null, 1)}\n`
+  );
 }
 
 export const attachment = (body: BodyInit, type: string, name: string): Response =>

@@ -214,7 +214,7 @@ function verdicts(pen: Pen, record: RecordDoc): void {
 
 function checkAgain(pen: Pen, record: RecordDoc): void {
   if (!record.again) return;
-  const { digest, head, fileName, command, earlier } = record.again;
+  const { digest, head, seal, fileName, command, earlier } = record.again;
   heading(pen, say('record.toCheckItAgain'));
   para(
     pen,
@@ -226,6 +226,7 @@ function checkAgain(pen: Pen, record: RecordDoc): void {
   if (command) para(pen, command, { size: 8.5, which: 'bold' });
   para(pen, say('record.sha256File', { digest }), { size: 8.5 });
   if (head) para(pen, say('record.theChainLogEntriesIn', { head }), { size: 8.5 });
+  for (const line of seal) para(pen, line, { size: 8.5 });
   for (const e of earlier) {
     para(pen, say('record.aRuleWasMetUnder', { version: e.version, fileName: e.fileName }));
     para(pen, e.command, { size: 8.5, which: 'bold' });
@@ -271,6 +272,10 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   const pen: Pen = { doc, into: root };
 
   para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
+  if (record.faults.length > 0) {
+    para(pen, say('frame.logDoesNotFit'), { which: 'bold' });
+    list(pen, record.faults, 8.5);
+  }
   para(pen, say('record.madeFromLogAtTime', { site: record.site, made: record.made }), {
     color: DIM,
     gap: 6,

@@ -14,10 +14,19 @@ import { sha256 } from '@/platform/hash';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { fileNameOf, lotsFileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
-import { attachment, fileTextOf, loggedAt, momentOf, noSuchHeap, sorry } from './files';
+import {
+  attachment,
+  fileTextOf,
+  sealLinesOf,
+  loggedAt,
+  momentOf,
+  noSuchHeap,
+  sorry,
+} from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
 import { whenText } from '@/core/quantity/format';
 import { readSiteLots } from '@/entry/server/lot-book';
+import { faultTexts } from '@/entry/server/trust';
 import { lotsFileText } from '@/entry/server/lots-file';
 import { afterHeatTable } from '../after-heat';
 import { inSpeech } from '@/platform/request-speech';
@@ -52,7 +61,12 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
     file === null
       ? {}
       : {
-          file: { digest: sha256(file), head: lastOf(logged.chained).entry.hash, earlier: digests },
+          file: {
+            digest: sha256(file),
+            head: lastOf(logged.chained).entry.hash,
+            seal: sealLinesOf(logged),
+            earlier: digests,
+          },
         };
   const after = afterHeatTable({ ...lots, when: (t) => whenText(site.timeZone, t) }, id);
   return {
@@ -67,6 +81,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       unit,
       store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)),
       after,
+      faults: await faultTexts(site, logged.siteState),
       ...about,
     }),
   };

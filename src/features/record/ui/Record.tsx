@@ -54,6 +54,14 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
       <p className="q mt-1">
         {say('record.madeFromLogAtTime', { site: record.site, made: record.made })}
       </p>
+      {record.faults.length > 0 && (
+        <div className="border-[1.6px] border-ink bg-marker px-3 py-2 mt-3" data-testid="faults">
+          <p className="font-semibold">{say('frame.logDoesNotFit')}</p>
+          {record.faults.map((f) => (
+            <p key={f}>{f}</p>
+          ))}
+        </div>
+      )}
       <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">
         {record.identity.map(([k, v]) => (
           <div key={k} className="contents">
@@ -177,6 +185,11 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
               {say('record.theChainLogEntriesIn', { head: record.again.head })}
             </p>
           )}
+          {record.again.seal.map((line) => (
+            <p key={line} className="break-all">
+              {line}
+            </p>
+          ))}
           {record.again.earlier.map((e) => (
             <div key={e.version} className="mt-2">
               <p>

@@ -12,7 +12,7 @@ const Part = ({ title, table }: { title: string; table: Table }) => (
 );
 
 /** What became of the compost, worked out again from a site file. */
-export function Lots({ opened: { lots, digest } }: { opened: OpenedLots }) {
+export function LotsFound({ opened: { lots, digest } }: { opened: OpenedLots }) {
   return (
     <div data-testid="lots-check">
       <section className="border-[1.6px] border-ink px-4 py-3 mt-4">

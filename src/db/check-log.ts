@@ -1,0 +1,66 @@
+import type { ChainFault } from '@/core/log/chain';
+import { firstOf } from '@/core/quantity/present';
+import type { Db } from './client';
+import { chainCheckRepo } from './repositories/chain-checks';
+import { logRepo, type ChainReport } from './repositories/log';
+import { photoRepo } from './repositories/photos';
+import { siteRepo, type Site } from './repositories/site';
+import { snapshotRepo } from './repositories/snapshots';
+
+/** How a batch is taken for a look at its snapshot: as many as this each time, another part each day. */
+const SNAPSHOTS_AT_ONCE = 20;
+const DAY_MS = 86_400_000;
+
+/** What the site calls itself was sealed with its first entry. */
+async function siteFaults(db: Db, site: Site): Promise<ChainFault[]> {
+  if ((await siteRepo(db).isAsSealed(site)) !== false) return [];
+  return [{ code: 'SITE_CHANGED', seq: 0, id: site.id }];
+}
+
+/** Pictures that entries speak of: whether each is there, and is what it was. */
+async function photoFaults(db: Db, site: string): Promise<ChainFault[]> {
+  const faults: ChainFault[] = [];
+  for (const { seq, id, sha256 } of await logRepo(db).photosNamed(site)) {
+    const found = await photoRepo(db).hashOf(sha256);
+    if (found === sha256) continue;
+    faults.push({ code: found === null ? 'PHOTO_MISSING' : 'PHOTO_CHANGED', seq, id });
+  }
+  return faults;
+}
+
+/** Some batches each day: whether their snapshots are what the log folds to. */
+async function snapshotFaults(db: Db, site: Site, now: number): Promise<ChainFault[]> {
+  const ids = await logRepo(db).batchIds(site.id);
+  if (ids.length === 0) return [];
+  const parts = Math.ceil(ids.length / SNAPSHOTS_AT_ONCE);
+  const part = Math.floor(now / DAY_MS) % parts;
+  const some = ids.slice(part * SNAPSHOTS_AT_ONCE, (part + 1) * SNAPSHOTS_AT_ONCE);
+  const differing = await snapshotRepo(db).differing(site, some, now);
+  const faults: ChainFault[] = [];
+  for (const batch of differing) {
+    const { seq, id } = firstOf(await logRepo(db).ofBatch(batch));
+    faults.push({ code: 'SNAPSHOT_DIFFERS', seq, id });
+  }
+  return faults;
+}
+
+/** Checks a whole log: its chain, sequences and signatures, the pictures that it speaks of, and some of what was folded from it. */
+export async function checkLog(db: Db, site: Site, now: number): Promise<ChainReport> {
+  const { entries, faults } = await logRepo(db).checkChain(site.id);
+  return {
+    entries,
+    faults: [
+      ...(await siteFaults(db, site)),
+      ...faults,
+      ...(await photoFaults(db, site.id)),
+      ...(await snapshotFaults(db, site, now)),
+    ],
+  };
+}
+
+/** The same, and keeps what was found, so that pages and records can say so. */
+export async function checkLogAndKeep(db: Db, site: Site, now: number): Promise<ChainReport> {
+  const report = await checkLog(db, site, now);
+  await chainCheckRepo(db).keep(site.id, now, report);
+  return report;
+}

@@ -1,0 +1,56 @@
+import {
+  createPrivateKey,
+  createPublicKey,
+  generateKeyPairSync,
+  sign,
+  type KeyObject,
+} from 'node:crypto';
+import fs from 'node:fs';
+import { env } from './env';
+
+/** The installation's key: what it signs was written by it, and by nobody who has the database alone. It lies outside of that. */
+export type SiteKey = {
+  /** The public half, 32 bytes in hexadecimal. */ readonly publicKey: string;
+  /** Signs a text. @returns 64 bytes in hexadecimal */ sign(text: string): string;
+};
+
+/** The last 32 bytes of the standard form are the key itself (RFC 8410). */
+const rawOf = (key: KeyObject): string =>
+  createPublicKey(key).export({ format: 'der', type: 'spki' }).subarray(-32).toString('hex');
+
+const held = new Map<string, SiteKey | null>();
+
+function readKey(file: string): SiteKey | null {
+  if (!fs.existsSync(file)) return null;
+  const key = createPrivateKey(fs.readFileSync(file));
+  if (key.asymmetricKeyType !== 'ed25519')
+    throw new TypeError(
+      `The site key in ZEALOUS_KEY must be an Ed25519 key, this is ${key.asymmetricKeyType ?? 'none'}. Restore it from a backup.`,
+    );
+  return {
+    publicKey: rawOf(key),
+    sign: (text) => sign(null, Buffer.from(text), key).toString('hex'),
+  };
+}
+
+/** The key of this installation; null: it has none, and signs nothing. */
+export function siteKey(): SiteKey | null {
+  const file = env.keyFile();
+  if (file === null) return null;
+  const known = held.get(file);
+  if (known) return known;
+  const key = readKey(file);
+  held.set(file, key);
+  return key;
+}
+
+/** Makes the key at the first run; one that is there stays. @returns whether it was made */
+export function createSiteKey(file: string): boolean {
+  if (fs.existsSync(file)) return false;
+  const { privateKey } = generateKeyPairSync('ed25519');
+  fs.writeFileSync(file, privateKey.export({ format: 'pem', type: 'pkcs8' }), {
+    mode: 0o600,
+    flag: 'wx',
+  });
+  return true;
+}

@@ -1,0 +1,319 @@
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { sql } from 'kysely';
+import { readBatchFile } from '@/core/formats/batch-file';
+import { keyName } from '@/core/formats/seal';
+import { checkTrail } from '@/core/formats/trail';
+import { chainText, GENESIS, sequenceOf, type NewEntry } from '@/core/log/entry';
+import { checkLog } from '@/db/check-log';
+import { logRepo } from '@/db/repositories/log';
+import { photoRepo } from '@/db/repositories/photos';
+import { siteRepo, type Site } from '@/db/repositories/site';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { writeEntries } from '@/db/write';
+import { newId } from '@/platform/ids';
+import { createSiteKey, siteKey } from '@/platform/site-key';
+import { batchId } from '../support/ids';
+import { doorOnSite, type Doored } from '../support/door';
+
+/** Histories that somebody edited, each shown by what saw the day before: the check, a device's head, a batch file, the key. */
+const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
+const MINUTE = 60_000;
+const NOW = Date.now();
+let tmp: string;
+beforeAll(() => {
+  tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'history-'));
+  process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
+  createSiteKey(process.env.ZEALOUS_KEY);
+});
+afterAll(() => {
+  delete process.env.ZEALOUS_KEY;
+  fs.rmSync(tmp, { recursive: true, force: true });
+});
+
+type Kept = {
+  readonly d: Doored;
+  readonly site: Site;
+  readonly heap: string;
+  readonly file: string;
+  readonly head: { readonly seq: number; readonly hash: string };
+  readonly photo: string;
+};
+let kept: Kept;
+beforeEach(async () => {
+  const d = await doorOnSite();
+  kept = { d, site: d.site, ...(await aHistory(d)) };
+}, 60_000);
+afterEach(async () => {
+  await kept.d.close();
+  // The next history lies in another database.
+  delete (globalThis as { zealousDb?: unknown }).zealousDb;
+});
+
+/** A batch with a photo, thirty-odd rounds and a turning; what a phone and an inspector saw of it. */
+async function aHistory({ t, site }: Doored): Promise<Omit<Kept, 'd' | 'site'>> {
+  const heap = newId();
+  const bytes = Buffer.from('not a picture, but bytes');
+  const photo = createHash('sha256').update(bytes).digest('hex');
+  await photoRepo(t.app).put(
+    site.id,
+    { sha256: photo, bytes, small: bytes, width: 1, height: 1 },
+    NOW,
+  );
+  let n = 0;
+  const put = async (kind: string, data: object, id = newId(), batch: string | null = heap) => {
+    n += 1;
+    const at = NOW - (60 - n) * MINUTE;
+    const entry = { id, batch, at, by: 'Jo', kind, data } as unknown as NewEntry;
+    await writeEntries(t.app, site, [entry], at + MINUTE / 2);
+  };
+  await put(
+    'opened',
+    {
+      ...{ code: 'A', name: 'Avocet', method: 'turned' },
+      ...{ points: [{ id: 'P1' }], policy: {}, rules: ['us-503-pfrp-turned'], ownRules: [] },
+    },
+    heap,
+  );
+  await put('built', {});
+  await put('ambient', { value: 12, unit: 'C' }, newId(), null);
+  await put('photo', { sha256: photo, width: 1, height: 1 });
+  for (let i = 0; i < 32; i += 1)
+    await put('round', {
+      source: 'hand',
+      readings: [
+        {
+          ...{ id: `r${i}`, at: new Date(NOW - (60 - n - 1) * MINUTE).toISOString() },
+          ...{ point: 'P1', value: 56 + (i % 3), unit: 'C' },
+        },
+      ],
+    });
+  await put('turn', { full: true });
+  const { loggedAt, fileTextOf } = await import('@/features/record/server/files');
+  const logged = (await loggedAt(site, heap, Date.now()))!;
+  const head = (await logRepo(t.app).head(site.id))!;
+  return { heap, photo, head, file: fileTextOf(site, logged)! };
+}
+
+const faults = async (): Promise<string[]> => [
+  ...new Set(
+    (await checkLog(kept.d.t.app, (await siteRepo(kept.d.t.app).only())!, Date.now())).faults.map(
+      (f) => f.code,
+    ),
+  ),
+];
+/** Whether the log still holds what a device saw last. */
+const isWitnessed = async (): Promise<boolean> =>
+  (await logRepo(kept.d.t.app).hashAt(kept.site.id, kept.head.seq)) === kept.head.hash;
+const asOwner = async (...statements: string[]): Promise<void> => {
+  for (const table of ['log_entry', 'photo'])
+    await sql`alter table ${sql.table(table)} disable trigger user`.execute(kept.d.t.admin);
+  for (const s of statements) await sql.raw(s).execute(kept.d.t.admin);
+};
+
+/** What somebody with the database, but without the key, makes anew: every hash, and the numbers of each sequence. */
+async function hashAnew(): Promise<void> {
+  const rows = await sql<{
+    seq: string;
+    id: string;
+    batch: string | null;
+    at: Date;
+    recorded_at: Date;
+    by: string;
+    kind: string;
+    data: object;
+  }>`select * from log_entry order by seq`.execute(kept.d.t.admin);
+  let prev = GENESIS;
+  const ends = new Map<string, { n: number; hash: string }>();
+  for (const row of rows.rows) {
+    const entry = {
+      ...row,
+      at: row.at.getTime(),
+      recordedAt: row.recorded_at.getTime(),
+    } as never as Parameters<typeof chainText>[1] & { batch: string | null; kind: string };
+    const end = ends.get(sequenceOf(entry)) ?? { n: 0, hash: GENESIS };
+    const own = { n: end.n + 1, prev: end.hash };
+    const hash = sha256(prev + chainText(kept.site.id, { ...entry, own }));
+    ends.set(sequenceOf(entry), { n: own.n, hash });
+    await sql`update log_entry set hash = ${hash}, own_n = ${own.n}, own_prev = ${own.prev} where seq = ${row.seq}`.execute(
+      kept.d.t.admin,
+    );
+    prev = hash;
+  }
+}
+
+type Trail = {
+  site: { name: string; timeZone: string };
+  trail: {
+    site: string;
+    seal?: { own: { n: number; hash: string } };
+    entries: {
+      kind: string;
+      hash: string;
+      prev: string;
+      own?: { n: number; prev: string };
+      data: { readings?: { value: number }[] };
+    }[];
+  };
+  readings: { value: number }[];
+};
+/** What a check of a file says. */
+function checked(file: Trail): string {
+  const parsed = readBatchFile(JSON.stringify(file));
+  if (!parsed.ok) return JSON.stringify(parsed.problems);
+  const trail = checkTrail(parsed.file, sha256);
+  return trail.ok ? (trail.told?.seal.is ?? 'no trail') : trail.problems[0]!.message;
+}
+const fileNow = (): Trail => JSON.parse(kept.file) as Trail;
+
+test('a history that nobody edited: whole, signed by the key of this installation, and as it was seen', async () => {
+  expect(await faults()).toEqual([]);
+  expect(await isWitnessed()).toBe(true);
+  const parsed = readBatchFile(kept.file);
+  if (!parsed.ok) throw new Error(parsed.problems[0]!.message);
+  const trail = checkTrail(parsed.file, sha256);
+  expect(trail).toMatchObject({
+    ok: true,
+    told: { seal: { is: 'whole', entries: 37, key: siteKey()!.publicKey } },
+  });
+  expect(keyName(siteKey()!.publicKey, sha256)).toMatch(/^([0-9A-F]{4} ){3}[0-9A-F]{4}$/);
+});
+
+test('the last thirty entries are cut off: what a phone saw is gone', async () => {
+  await asOwner('delete from log_entry where seq > (select max(seq) - 30 from log_entry)');
+  expect(await isWitnessed()).toBe(false);
+});
+
+test('a reading is changed and every later hash made anew: unsigned, and not what was seen', async () => {
+  await asOwner(
+    `update log_entry set data = jsonb_set(data, '{readings,0,value}', '71') where kind = 'round' and seq = 10`,
+  );
+  expect(await faults()).toContain('CHANGED');
+  await hashAnew();
+  expect(await faults()).toContain('OTHER_KEY');
+  expect(await faults()).not.toContain('CHANGED');
+  expect(await isWitnessed()).toBe(false);
+});
+
+test('a turning with the right hash is put in by the application’s own role: this installation did not sign it', async () => {
+  const { t } = kept.d;
+  const entry = {
+    ...{ id: newId(), batch: kept.heap, at: NOW - MINUTE, by: 'Jo', kind: 'turn' },
+    data: { full: true },
+  };
+  const own = await logRepo(t.app).endOf(kept.site.id, entry);
+  const link = { n: own.n + 1, prev: own.hash };
+  const recordedAt = Date.now();
+  const hash = sha256(
+    kept.head.hash + chainText(kept.site.id, { ...entry, recordedAt, own: link } as never),
+  );
+  await sql`insert into log_entry (id, site, batch, at, recorded_at, by, kind, data, hash, own_n, own_prev)
+    values (${entry.id}, ${kept.site.id}, ${kept.heap}, ${new Date(entry.at)}, ${new Date(recordedAt)}, 'Jo', 'turn',
+      ${JSON.stringify(entry.data)}::jsonb, ${hash}, ${link.n}, ${link.prev})`.execute(t.app);
+  expect(await faults()).toEqual(expect.arrayContaining(['UNSIGNED']));
+});
+
+test('an entry is taken out of the middle and the rest joined up again', async () => {
+  await asOwner('delete from log_entry where seq = 20');
+  expect(await faults()).toEqual(expect.arrayContaining(['CHANGED', 'OUT_OF_SEQUENCE']));
+  await hashAnew();
+  expect(await faults()).toContain('OTHER_KEY');
+  expect(await isWitnessed()).toBe(false);
+});
+
+test('an entry is said to have been recorded earlier than it was', async () => {
+  await asOwner(
+    `update log_entry set recorded_at = recorded_at - interval '9 days' where seq = 25`,
+  );
+  expect(await faults()).toEqual(expect.arrayContaining(['CHANGED', 'TIME_RUNS_BACK']));
+});
+
+test('the site’s name and time zone are changed', async () => {
+  await asOwner(`update site set name = 'Elsewhere', time_zone = 'Asia/Tokyo'`);
+  expect(await faults()).toContain('SITE_CHANGED');
+  const file = fileNow();
+  file.site.timeZone = 'Asia/Tokyo';
+  expect(checked(file)).toMatch(/not the one that this file was sealed for/);
+});
+
+test('a picture is swapped, and one is deleted', async () => {
+  await asOwner(`update photo set bytes = 'another picture'`);
+  expect(await faults()).toContain('PHOTO_CHANGED');
+  await sql`delete from photo`.execute(kept.d.t.admin);
+  expect(await faults()).toContain('PHOTO_MISSING');
+});
+
+test('what a batch shows is changed beside the log, and a rebuild mends that alone', async () => {
+  const { t, site } = kept.d;
+  await sql`update batch_snapshot set digest = jsonb_set(digest, '{name}', '"Other"')`.execute(
+    t.admin,
+  );
+  const id = batchId(kept.heap);
+  expect(await snapshotRepo(t.app).differing(site, [id], Date.now())).toEqual([id]);
+});
+
+test('the last two rounds are taken out of a batch file', () => {
+  const file = fileNow();
+  const rounds = file.trail.entries.filter((e) => e.kind === 'round').slice(-2);
+  file.trail.entries = file.trail.entries.filter((e) => !rounds.includes(e));
+  file.readings = file.readings.slice(0, -2);
+  expect(checked(file)).toMatch(/Entries are missing|broken|does not|not what/i);
+});
+
+test('a value is changed in a file and every hash made anew: the signature does not fit', () => {
+  const file = fileNow();
+  const round = file.trail.entries.find((e) => e.kind === 'round')!;
+  round.data.readings![0]!.value = 71;
+  file.readings[0]!.value = 71;
+  let prev: string | null = null;
+  const ends = new Map<string, string>();
+  for (const e of file.trail.entries) {
+    const link = e as never as Parameters<typeof chainText>[1] & {
+      at: number;
+      batch: string | null;
+      kind: string;
+    };
+    if (prev !== null) e.prev = prev;
+    e.own!.prev = ends.get(sequenceOf(link)) ?? GENESIS;
+    const entry = {
+      ...link,
+      at: Date.parse(String(link.at)),
+      recordedAt: Date.parse(String(link.recordedAt)),
+    };
+    e.hash = sha256(e.prev + chainText(file.trail.site, entry));
+    ends.set(sequenceOf(link), e.hash);
+    prev = e.hash;
+  }
+  expect(checked(file)).toMatch(/Entries are missing/);
+  // Whoever mends the seal too has no key for it.
+  const seal = file.trail.seal as unknown as Record<string, { n: number; hash: string }>;
+  seal.own!.hash = ends.get(kept.heap)!;
+  seal.ofSite!.hash = ends.get('site')!;
+  expect(checked(file)).toMatch(/signature does not fit/);
+});
+
+test('the seal is taken off a file: it is read, and said to show nothing of what was left out', () => {
+  const file = fileNow();
+  delete file.trail.seal;
+  expect(checked(file)).toBe('none');
+});
+
+test('another key signs: the file says whose, and it is not the one that is printed', async () => {
+  const mine = siteKey()!.publicKey;
+  process.env.ZEALOUS_KEY = path.join(tmp, 'other.pem');
+  createSiteKey(process.env.ZEALOUS_KEY);
+  try {
+    const { loggedAt, fileTextOf } = await import('@/features/record/server/files');
+    const again = fileTextOf(kept.site, (await loggedAt(kept.site, kept.heap, Date.now()))!)!;
+    const parsed = readBatchFile(again);
+    if (!parsed.ok) throw new Error('unreadable');
+    const trail = checkTrail(parsed.file, sha256);
+    expect(trail).toMatchObject({ ok: true, told: { seal: { is: 'whole' } } });
+    expect(JSON.stringify(trail)).not.toContain(mine);
+    expect(await faults()).toContain('OTHER_KEY');
+  } finally {
+    process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
+  }
+});
