@@ -9,13 +9,18 @@ import { checkLogAndKeep } from '@/db/check-log';
 import { createSiteKey, siteKey } from '@/platform/site-key';
 import { siteFileJsonSchema } from '@/core/flow/site-file';
 import { batchFileJsonSchema } from '@/core/formats/batch-file';
+import { backUp, restore, statusOf } from './operations';
 import { connect } from '@/db/client';
 import { migrate } from '@/db/migrate';
+import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
 import { siteRepo } from '@/db/repositories/site';
 import { rebuildSnapshots } from '@/db/write';
 import { now } from '@/platform/clock';
 import { env } from '@/platform/env';
+
+/** Where backups lie, unless another folder is named. */
+const backupFolder = (): string => process.env.ZEALOUS_BACKUPS ?? '.data/backups';
 
 const SETTLE_MS = 60 * 60 * 1000;
 
@@ -82,13 +87,13 @@ const COMMANDS: Record<string, () => Promise<void>> = {
           ? `Signed by key ${keyName(key.publicKey, sha256)}.`
           : 'There is no key: nothing is signed.',
       );
-      const head = await logRepo(db).head(site.id);
+      const head = await chainRepo(db).head(site.id);
       if (head) console.log(`It ends at ${head.seq}:${head.hash}`);
       if (values.since === undefined) return;
       const seen = seenIn(values.since);
       const lost = [];
       for (const { seq, hash } of seen)
-        if ((await logRepo(db).hashAt(site.id, seq)) !== hash) lost.push(seq);
+        if ((await chainRepo(db).hashAt(site.id, seq)) !== hash) lost.push(seq);
       if (lost.length === 0) {
         console.log(
           `It extends what was seen: ${seen.length} ${seen.length === 1 ? 'entry is' : 'entries are'} as they were.`,
@@ -113,6 +118,58 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       if (site) await siteRepo(db).seal(site);
     });
   },
+  /** One file with everything; `--keep N` deletes older ones, `--age RECIPIENT` encrypts it. */
+  async backup() {
+    const { values, positionals } = parseArgs({
+      args: process.argv.slice(3),
+      allowPositionals: true,
+      options: { keep: { type: 'string' }, age: { type: 'string' } },
+    });
+    const folder = positionals[0] ?? backupFolder();
+    const keep = values.keep === undefined ? undefined : Number(values.keep);
+    if (keep !== undefined && !(keep >= 1))
+      throw new Error('--keep must be a number of 1 or more.');
+    await withDb(async (db) => {
+      const { file, manifest } = await backUp(db, env.adminDatabaseUrl(), folder, {
+        ...{ keep, recipient: values.age, keyFile: env.keyFile() },
+      });
+      console.log(`Backed up ${manifest.entries} entries and ${manifest.photos} pictures: ${file}`);
+      if (manifest.head) console.log(`The log ends at ${manifest.head.seq}:${manifest.head.hash}`);
+    });
+  },
+  /** Brings a backup back into an empty installation, and compares. */
+  async restore() {
+    const file = process.argv[3];
+    if (file === undefined) throw new Error('Name the backup: ./zealous restore FILE');
+    await withDb(async (db) => {
+      const { manifest, compared } = await restore(db, env.adminDatabaseUrl(), file, env.keyFile());
+      console.log(`Restored what was backed up on ${manifest.madeAt}.`);
+      for (const { what, same } of compared)
+        console.log(`  ${same ? 'same' : 'NOT THE SAME'}: ${what}`);
+      if (compared.some((c) => !c.same)) process.exitCode = 1;
+    });
+  },
+  /** What the installation holds, in words or as JSON. */
+  async status() {
+    await withDb(async (db) => {
+      const status = await statusOf(db, backupFolder());
+      if (process.argv.includes('--json')) {
+        console.log(JSON.stringify(status, null, 1));
+        return;
+      }
+      const { chain } = status;
+      for (const line of [
+        status.site === null ? 'No site yet.' : `Site: ${status.site}`,
+        `Entries: ${status.entries}, pictures: ${status.photos}, database: ${status.databaseMb} MB`,
+        chain === null
+          ? 'Log: not checked yet'
+          : `Log: ${chain.faults === 0 ? 'whole' : `does not fit in ${chain.faults} places`}, checked ${chain.checkedAt}`,
+        `Last backup: ${status.lastBackup ?? 'none'}`,
+        `Versions: schema ${status.migrations}, PostgreSQL ${status.postgres}, Node.js ${status.node}`,
+      ])
+        console.log(line);
+    });
+  },
   async rebuild() {
     await withDb(async (db) => {
       const site = await siteRepo(db).only();
@@ -120,7 +177,7 @@ const COMMANDS: Record<string, () => Promise<void>> = {
         console.log('No site yet: nothing to rebuild.');
         return;
       }
-      const chain = await logRepo(db).checkChain(site.id);
+      const chain = await chainRepo(db).checkChain(site.id);
       tellFaults(chain.faults);
       if (chain.faults.length === 0) console.log(`The log is whole: ${chain.entries} entries.`);
       const folded = await rebuildSnapshots(db, site, now());

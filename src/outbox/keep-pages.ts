@@ -5,8 +5,10 @@ type PageGroup = 'places' | 'lots';
 const keyOf = (group: PageGroup): string => `zh_kept_${group}`;
 
 /** Pages are kept anew with the next one that is opened. */
-export const forgetPages = (): void =>
-  (['places', 'lots'] as const).forEach((group) => localStorage.removeItem(keyOf(group)));
+export function forgetPages(): void {
+  localStorage.removeItem(keyOf('places'));
+  localStorage.removeItem(keyOf('lots'));
+}
 
 /**
  * Asks the worker to keep these pages as they are now, for when there is no signal: at most every twenty minutes.

@@ -1,64 +1,49 @@
 import { v7 } from 'uuid';
 import { nameForHeap } from '@/core/words/waiting';
+import { say } from '@/messages/say';
 import { enqueue } from './keep';
 import { sendWaiting } from './store';
-import { say } from '@/messages/say';
 
-/** Where a log ends: the number and the hash of its last entry. */
-export type LogHead = { readonly seq: number; readonly hash: string };
-
-const SAW = 'zh_head';
-/** What was seen where the log holds something else now: kept beside the new end. */
-const LOST = 'zh_head_lost';
-
-const recall = (key: string): LogHead | null =>
-  JSON.parse(localStorage.getItem(key) ?? 'null') as LogHead | null;
-const remember = (key: string, head: LogHead): void =>
-  localStorage.setItem(key, JSON.stringify(head));
+/** The end of the log that this device saw last, and one that it saw and that is gone: number and hash, as `34:1fa0…`. */
+const [SAW, LOST] = ['zh_head', 'zh_head_lost'];
 
 /** The hash that the server's log holds at a number now; null: none. @throws where it does not answer */
-async function hashAt(seq: number): Promise<string | null> {
-  const response = await fetch(`/api/chain?seq=${seq}`, { cache: 'no-store' });
-  if (!response.ok) throw new Error(`answered ${response.status}`);
+async function hashAt(seq: string): Promise<string | null> {
+  const response = await fetch(`/api/chain?seq=${seq}`);
   return ((await response.json()) as { hash: string | null }).hash;
 }
 
 /** Tells the log itself what this device saw. */
-async function logWitness(saw: LogHead, found: string | null): Promise<void> {
-  const by = decodeURIComponent(/(?:^|; )zh_by=([^;]*)/.exec(document.cookie)?.[1] ?? '');
-  await enqueue([
-    {
-      form: {
-        ...{ id: v7(), batch: null, kind: 'witness', at: null },
-        by: by.trim() === '' ? say('entry.somebody') : by,
-        data: { saw, found },
-      },
-      ...nameForHeap('', say('log.witnessed')),
-    },
-  ]);
+async function logWitness(seq: string, hash: string, found: string | null): Promise<void> {
+  const by = decodeURIComponent(/zh_by=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+  const form = {
+    ...{ id: v7(), batch: null, kind: 'witness', at: null },
+    by: by || say('entry.somebody'),
+    data: { saw: { seq: Number(seq), hash }, found },
+  };
+  await enqueue([{ form, ...nameForHeap('', say('log.witnessed')) }]);
   await sendWaiting();
 }
 
 /**
  * Remembers where the log ends, after having asked whether it still holds what this device saw last.
+ * @param head number and hash of its last entry, as `34:1fa0…`; '': it is empty
  * @returns whether the log is another one than this device saw
  */
-export async function witnessHead(head: LogHead | null): Promise<boolean> {
-  const saw = recall(SAW);
-  const isLost = localStorage.getItem(LOST) !== null;
-  if (saw === null || (head && saw.seq === head.seq && saw.hash === head.hash)) {
-    if (head) remember(SAW, head);
-    return isLost;
-  }
-  const found = await hashAt(saw.seq);
-  if (found !== saw.hash) {
-    if (!isLost) {
-      remember(LOST, saw);
-      await logWitness(saw, found);
+export async function witnessHead(head: string): Promise<boolean> {
+  const [saw, lost] = [localStorage.getItem(SAW), localStorage.getItem(LOST)];
+  if (saw && saw !== head) {
+    const [seq = '', hash = ''] = saw.split(':');
+    const found = await hashAt(seq);
+    if (found !== hash) {
+      localStorage.setItem(SAW, head);
+      localStorage.setItem(LOST, saw);
+      if (!lost) await logWitness(seq, hash, found);
+      return true;
     }
-    if (head) remember(SAW, head);
-    return true;
+    // A page that was kept on this device is older than what it has seen since.
+    if (parseInt(head, 10) < Number(seq)) return lost !== null;
   }
-  if (head && head.seq > saw.seq) remember(SAW, head);
-  return isLost;
+  localStorage.setItem(SAW, head);
+  return lost !== null;
 }

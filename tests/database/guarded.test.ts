@@ -1,4 +1,5 @@
 import { foldBatch } from '@/core/log/fold';
+import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
 import { siteRepo } from '@/db/repositories/site';
 import { ClockSetBack, writeEntries } from '@/db/write';
@@ -157,7 +158,7 @@ describe('the chain', () => {
         problems: [{ path: 'data.words' }],
       });
     expect(await say(heap, 'note', { words: 'Zˇuve\u0307dra 🐦' })).toMatchObject({ ok: true });
-    expect(await logRepo(t.app).checkChain((await siteRepo(t.app).only())!.id)).toMatchObject({
+    expect(await chainRepo(t.app).checkChain((await siteRepo(t.app).only())!.id)).toMatchObject({
       faults: [],
     });
   });

@@ -7,11 +7,10 @@ import { readBatchFile } from '@/core/formats/batch-file';
 import { keyName } from '@/core/formats/seal';
 import { checkTrail } from '@/core/formats/trail';
 import { chainText, GENESIS, sequenceOf, type NewEntry } from '@/core/log/entry';
-import { checkLog } from '@/db/check-log';
-import { logRepo } from '@/db/repositories/log';
+import { checkLog, differingSnapshots } from '@/db/check-log';
+import { chainRepo } from '@/db/repositories/chain';
 import { photoRepo } from '@/db/repositories/photos';
 import { siteRepo, type Site } from '@/db/repositories/site';
-import { snapshotRepo } from '@/db/repositories/snapshots';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { createSiteKey, siteKey } from '@/platform/site-key';
@@ -93,7 +92,7 @@ async function aHistory({ t, site }: Doored): Promise<Omit<Kept, 'd' | 'site'>> 
   await put('turn', { full: true });
   const { loggedAt, fileTextOf } = await import('@/features/record/server/files');
   const logged = (await loggedAt(site, heap, Date.now()))!;
-  const head = (await logRepo(t.app).head(site.id))!;
+  const head = (await chainRepo(t.app).head(site.id))!;
   return { heap, photo, head, file: fileTextOf(site, logged)! };
 }
 
@@ -106,7 +105,7 @@ const faults = async (): Promise<string[]> => [
 ];
 /** Whether the log still holds what a device saw last. */
 const isWitnessed = async (): Promise<boolean> =>
-  (await logRepo(kept.d.t.app).hashAt(kept.site.id, kept.head.seq)) === kept.head.hash;
+  (await chainRepo(kept.d.t.app).hashAt(kept.site.id, kept.head.seq)) === kept.head.hash;
 const asOwner = async (...statements: string[]): Promise<void> => {
   for (const table of ['log_entry', 'photo'])
     await sql`alter table ${sql.table(table)} disable trigger user`.execute(kept.d.t.admin);
@@ -203,7 +202,7 @@ test('a turning with the right hash is put in by the application’s own role: t
     ...{ id: newId(), batch: kept.heap, at: NOW - MINUTE, by: 'Jo', kind: 'turn' },
     data: { full: true },
   };
-  const own = await logRepo(t.app).endOf(kept.site.id, entry);
+  const own = await chainRepo(t.app).endOf(kept.site.id, entry);
   const link = { n: own.n + 1, prev: own.hash };
   const recordedAt = Date.now();
   const hash = sha256(
@@ -251,7 +250,7 @@ test('what a batch shows is changed beside the log, and a rebuild mends that alo
     t.admin,
   );
   const id = batchId(kept.heap);
-  expect(await snapshotRepo(t.app).differing(site, [id], Date.now())).toEqual([id]);
+  expect(await differingSnapshots(t.app, site, [id], Date.now())).toEqual([id]);
 });
 
 test('the last two rounds are taken out of a batch file', () => {

@@ -12,7 +12,9 @@ import { rulesNamedIn } from '@/core/formats/bring';
 import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
 import { rulesForMethod } from '@/core/rules/library';
 import { up as refold } from '@/db/migrations/0002-refold';
-import { entryHash, logRepo } from '@/db/repositories/log';
+import { chainRepo } from '@/db/repositories/chain';
+import { logRepo } from '@/db/repositories/log';
+import { entryHash } from '@/db/repositories/log-rows';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { applySite } from '@/core/snapshot/batch-snapshot';
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
@@ -99,12 +101,12 @@ describe('the log', () => {
     const site = await aSite(t.app);
     const ids = Array.from({ length: 8 }, () => newId());
     await Promise.all(ids.map((id) => writeEntries(t.app, site, [opened(id, NOW)], NOW)));
-    expect(await logRepo(t.app).checkChain(site.id)).toEqual({ entries: 8, faults: [] });
+    expect(await chainRepo(t.app).checkChain(site.id)).toEqual({ entries: 8, faults: [] });
     await sql`alter table log_entry disable trigger user`.execute(t.admin);
     await sql`update log_entry set data = jsonb_set(data, '{name}', '"Other"') where seq = 3`.execute(
       t.admin,
     );
-    expect(await logRepo(t.app).checkChain(site.id)).toMatchObject({
+    expect(await chainRepo(t.app).checkChain(site.id)).toMatchObject({
       faults: [{ code: 'CHANGED', seq: 3 }],
     });
   });
@@ -275,7 +277,7 @@ describe('snapshots and the demo', () => {
       const before = await stored();
       await rebuildSnapshots(t.app, site, now);
       expect(await stored()).toEqual(before);
-      expect((await logRepo(t.app).checkChain(site.id)).faults).toEqual([]);
+      expect((await chainRepo(t.app).checkChain(site.id)).faults).toEqual([]);
     },
     60_000,
   );

@@ -42,7 +42,9 @@ async function openEgret(page: import('puppeteer-core').Page): Promise<void> {
 test('twelve heaps; the verdict on the screen is the core’s; units and light stick', async () => {
   const { page, errors, close } = await app.page();
   await open(page, app.base);
-  expect(await page.$$eval('main section[aria-labelledby=yard-title] > ul > li', (els) => els.length)).toBe(11);
+  expect(
+    await page.$$eval('main section[aria-labelledby=yard-title] > ul > li', (els) => els.length),
+  ).toBe(11);
   // The twelfth has gone out: its bay is free, and it is found under Records.
   await press(page, '3 finished batches: see Records');
   await waitText(page, 'main', /L Lapwing[^]*finished/);

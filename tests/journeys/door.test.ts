@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import fs from 'node:fs';
 import path from 'node:path';
+import type { Page } from 'puppeteer-core';
+import { chainRepo } from '@/db/repositories/chain';
+import { fillSite } from '../support/large-site';
 import { open, sleep, startSite, waitText, type App } from '../support/app';
 
 /**
@@ -10,8 +13,21 @@ import { open, sleep, startSite, waitText, type App } from '../support/app';
 const TRIALS = Number(process.env.DOOR_TRIALS ?? 400);
 const PATIENCE_MS = 15_000;
 let app: App;
+let site = '';
+/** The end of the log that a device has remembered. */
+const waitHead = async (page: Page): Promise<string> => {
+  for (let i = 0; i < 50; i += 1) {
+    const head = await page.evaluate(() => localStorage.getItem('zh_head'));
+    if (head) return head;
+    await sleep(100);
+  }
+  throw new Error('the device remembers no end of the log');
+};
 beforeAll(async () => {
-  ({ app } = await startSite());
+  const started = await startSite();
+  ({ app } = started);
+  site = started.site.id;
+  await fillSite(app.database.app, started.site, { batches: 2, rounds: 2, now: Date.now() });
 }, 180_000);
 afterAll(() => app.stop());
 
@@ -202,3 +218,18 @@ test('what is too large is refused by its size before it is read', async () => {
   });
   expect(answer.status).toBe(413);
 });
+
+test('a device that saw another log says so, the log keeps it, and every page bears it', async () => {
+  const { page, close } = await app.page();
+  await open(page, app.base);
+  const head = await waitHead(page);
+  const [seq = '', hash = ''] = head.split(':');
+  expect(await chainRepo(app.database.app).hashAt(site, Number(seq))).toBe(hash);
+  // What it saw is gone: the log was put back to an older state, or changed.
+  await page.evaluate((was: string) => localStorage.setItem('zh_head', was), `9999:${hash}`);
+  await open(page, `${app.base}/fire`);
+  await waitText(page, '[data-testid=device-bar]', /not the one that this device saw/);
+  await open(page, `${app.base}/records`);
+  await waitText(page, '[data-testid=log-faults]', /saw another log at entry 9999/);
+  await close();
+}, 60_000);

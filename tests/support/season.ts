@@ -35,7 +35,7 @@ export const opened = (id: string, code: string, hoursAgo: number): Entry =>
 export const withId = (id: string, e: Entry): Entry => ({ ...e, id }) as unknown as Entry;
 export const lot = (id: string, kind: string, code: string, hoursAgo: number): Entry =>
   withId(id, entry('lot', { kind, code }, hoursAgo));
-export const part = (from: Entry, n: number) => ({
+const part = (from: Entry, n: number) => ({
   material: 'hay',
   load: from.id,
   amount: { in: 'litres' as const, n },
@@ -80,7 +80,7 @@ export const SEASON: readonly Entry[] = [
     4 * 24,
   ),
 ];
-export const PROOF = { lot: H, at: NOW - 35 * 24 * MS.hour, rule: 'us-503-pfrp-turned' };
+const PROOF = { lot: H, at: NOW - 35 * 24 * MS.hour, rule: 'us-503-pfrp-turned' };
 export function bookOf(entries: readonly Entry[], proofs = [PROOF], now = NOW) {
   const store = foldStore(entries);
   const state = foldLots(entries);

@@ -1,4 +1,5 @@
 import { ed25519 } from '@noble/curves/ed25519.js';
+import { hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js';
 import { z } from 'zod';
 import { canonicalJson, GENESIS, isSiteSequence, type OwnLink } from '../log/entry';
 import { PROBLEM, type Problem } from '../words/problem';
@@ -38,13 +39,10 @@ export const sealText = ({
 }: Omit<Seal, 'signature' | 'key'>): string =>
   canonicalJson({ format: 'zealous-heap/seal', batch, site, own, ofSite, log });
 
-const bytesOf = (hex: string): Uint8Array =>
-  Uint8Array.from(hex.match(/../g) ?? [], (pair) => parseInt(pair, 16));
-
 /** Whether a signature was made with the private half of a key (Ed25519, RFC 8032). @param publicKey and signature in hexadecimal */
-export function verifies(publicKey: string, text: string, signature: string): boolean {
+function verifies(publicKey: string, text: string, signature: string): boolean {
   try {
-    return ed25519.verify(bytesOf(signature), new TextEncoder().encode(text), bytesOf(publicKey));
+    return ed25519.verify(hexToBytes(signature), utf8ToBytes(text), hexToBytes(publicKey));
   } catch {
     return false;
   }

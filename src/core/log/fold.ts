@@ -324,7 +324,6 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   let work: Work | null = null;
   let fireCard: FireCard | null = null;
   const chores = new Map<string, { at: Instant; by: string }>();
-  const witnesses: { at: Instant; by: string; seq: number }[] = [];
   for (const e of entries) {
     if (struck.has(e.id)) continue;
     const { by, recordedAt: since } = e;
@@ -358,12 +357,15 @@ export function foldSite(entries: readonly Entry[]): SiteState {
       if (list) list.push(check);
       else probes.set(e.data.probe, [check]);
     }
-    if (e.kind === 'witness') witnesses.push({ at: e.recordedAt, by, seq: e.data.saw.seq });
     if (e.kind === 'ambient') ambient.push({ at: e.at, value: e.data.value, unit: e.data.unit });
   }
   return {
     probes,
-    witnesses,
+    witnesses: entries.flatMap((e) =>
+      e.kind === 'witness' && !struck.has(e.id)
+        ? [{ at: e.recordedAt, by: e.by, seq: e.data.saw.seq }]
+        : [],
+    ),
     ambient,
     terms,
     rules,

@@ -151,15 +151,10 @@ const usesOf = (changes: LotsState['useChanges']): Use[] =>
       change.data;
     return {
       id: use.id,
-      ...{ asks: withoutUndefined(asks), leastDays, maturity, germinationPct, flaskClass },
+      ...{ asks, leastDays, maturity, germinationPct, flaskClass },
       ...{ limitSets, meshMm, cautions: use.cautions },
     };
   });
-const withoutUndefined = (asks: EntryOf<'lot-use'>['data']['asks']): Use['asks'] =>
-  Object.fromEntries(
-    Object.entries(asks).filter(([, force]) => force !== undefined),
-  ) as Use['asks'];
-
 /** The site's own sets of limits, each as it was written last. */
 function limitSetsOf(live: readonly Entry[]): LimitSet[] {
   const sets = new Map<string, LimitSet>();

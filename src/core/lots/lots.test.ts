@@ -1,22 +1,6 @@
-import {
-  bookOf,
-  C,
-  DUNG,
-  F,
-  H,
-  HAY,
-  lot,
-  opened,
-  part,
-  PROOF,
-  SEASON,
-  U,
-  V,
-  withId,
-} from '../../../tests/support/season';
-import { idOf, entry, load, barrows, NOW } from '../../../tests/support/store';
+import { bookOf, C, DUNG, F, H, HAY, opened, SEASON, U, V } from '../../../tests/support/season';
+import { entry, load, barrows, NOW } from '../../../tests/support/store';
 import type { Entry } from '../log/entry';
-import { foldStore } from '../mix/store';
 import { MS } from '../quantity/instant';
 import { assessUse, questionsOf, standHeated } from '../release/assess-release';
 import { findUse, USES } from '../release/uses';
@@ -25,12 +9,9 @@ import { recallOf } from '../flow/recall';
 import { readSiteFile } from '../flow/site-file';
 import { traceOf, traceUnheated } from '../flow/trace';
 import { siteFileOf } from './site-file-of';
-import { LotBook } from './book';
 import { dueOfLots } from './due';
 import { shouldMeasureFirst, unheatedAfter } from './joining';
-import { foldLots } from './fold';
 import { seasonTotals } from './season';
-import { flowSiteOf } from './site-flows';
 import { unaccountedOf } from './yield';
 import { litresOnBed } from './bed';
 

@@ -162,7 +162,7 @@ describe('what speaks against letting a lot out', () => {
   });
 });
 
-const use = (change: object, hoursAgo = 24): Entry =>
+const changedUse = (change: object, hoursAgo = 24): Entry =>
   entry(
     'lot-use',
     {
@@ -175,7 +175,11 @@ const use = (change: object, hoursAgo = 24): Entry =>
 
 describe('uses and limits of a site', () => {
   test('a change stands in the place of what ships, the last one of several', () => {
-    const { state } = bookOf([...SEASON, use({ leastDays: 5 }, 30), use({ leastDays: 9 })]);
+    const { state } = bookOf([
+      ...SEASON,
+      changedUse({ leastDays: 5 }, 30),
+      changedUse({ leastDays: 9 }),
+    ]);
     expect(findUse('mulch', state.uses)).toMatchObject({ leastDays: 9, asks: { limits: 'must' } });
     expect(findUse('seed-mix', state.uses)).toEqual(findUse('seed-mix'));
   });
@@ -201,7 +205,13 @@ describe('uses and limits of a site', () => {
         ],
       });
     const standing = (n: number) => {
-      const { state, book } = bookOf([...SEASON, own, sample, found(n), use({ limitSets: [id] })]);
+      const { state, book } = bookOf([
+        ...SEASON,
+        own,
+        sample,
+        found(n),
+        changedUse({ limitSets: [id] }),
+      ]);
       const mulch = findUse('mulch', state.uses)!;
       return assessUse(mulch, book.factsOf(F), NOW).lines.find((l) => l.item === 'limits')
         ?.standing;

@@ -9,8 +9,7 @@ export type UseId = (typeof USE_IDS)[number];
 
 export type ReleaseItem = (typeof RELEASE_ITEMS)[number];
 /** What no rule or test settles: salt that burns seedlings, plastic, and plants whose diseases are in it. */
-const USE_CAUTIONS = ['salt', 'plastic', 'crop-family'] as const;
-export type UseCaution = (typeof USE_CAUTIONS)[number];
+export type UseCaution = 'salt' | 'plastic' | 'crop-family';
 /** Whether a person may go without it, giving a reason. */
 export type Force = 'must' | 'should';
 

@@ -1,6 +1,5 @@
-import type { ChainFault } from '@/core/log/chain';
 import type { Db } from '../client';
-import type { ChainReport } from './log';
+import type { ChainReport } from './chain';
 
 /** A check of the log, and what did not fit. */
 export type ChainCheck = ChainReport & { readonly at: number };
@@ -32,7 +31,7 @@ export const chainCheckRepo = (db: Db) => ({
       ? {
           at: row.at.getTime(),
           entries: row.entries,
-          faults: row.faults as unknown as readonly ChainFault[],
+          faults: row.faults,
         }
       : null;
   },

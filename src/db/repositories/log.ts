@@ -1,61 +1,56 @@
 import type { BatchId, EntryId } from '@/core/log/ids';
-import { createHash } from 'node:crypto';
-import { sql, type Selectable } from 'kysely';
+import { sql, type Insertable } from 'kysely';
 import {
-  chainText,
   GENESIS,
-  isSiteSequence,
-  sequenceOf,
   LOT_LOG,
+  sequenceOf,
   STORE_KINDS,
   STORE_LOG,
   type Entry,
   type EntryKind,
   type NewEntry,
-  type OwnLink,
 } from '@/core/log/entry';
-import { ChainChecker, type ChainFault } from '@/core/log/chain';
 import { textFault } from '@/core/log/sound-text';
 import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
-import type { Db } from '../client';
 import { siteKey } from '@/platform/site-key';
+import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
-import { lastOf } from '@/core/quantity/present';
-
-type Hashed = NewEntry & { readonly recordedAt: number; readonly own?: OwnLink | undefined };
-
-/** SHA-256 over the hash before and the canonical JSON of the entry: a changed history shows. */
-export const entryHash = (previous: string, site: string, entry: Hashed): string =>
-  createHash('sha256').update(previous).update(chainText(site, entry)).digest('hex');
-
-const toEntry = (row: Selectable<LogEntryTable>): Entry =>
-  ({
-    seq: Number(row.seq),
-    id: row.id,
-    batch: row.batch,
-    at: row.at.getTime(),
-    recordedAt: row.recorded_at.getTime(),
-    by: row.by,
-    kind: row.kind,
-    data: row.data,
-    hash: row.hash,
-    ...(row.own_n === null || row.own_prev === null
-      ? {}
-      : { own: { n: row.own_n, prev: row.own_prev } }),
-    ...(row.signature === null ? {} : { signature: row.signature }),
-  }) as unknown as Entry;
+import { chainRepo, type SequenceEnd } from './chain';
+import { entryHash, toEntry } from './log-rows';
 
 export type Appended = {
   readonly entries: readonly Entry[];
   /** Ids that the log held already: done, once. */ readonly already: readonly string[];
 };
 
-export type ChainReport = {
-  readonly entries: number;
-  readonly faults: readonly ChainFault[];
-};
-/** Where the log, or a sequence in it, ends. */
-type SequenceEnd = { readonly n: number; readonly hash: string };
+/** Entries as rows: each behind the one before it, numbered in the sequence of its own, signed. */
+async function chainRows(
+  db: Db,
+  site: string,
+  entries: readonly NewEntry[],
+  recordedAt: (entry: NewEntry) => number,
+): Promise<Insertable<LogEntryTable>[]> {
+  const chain = chainRepo(db);
+  let hash = (await chain.head(site))?.hash ?? GENESIS;
+  const ends = new Map<string, SequenceEnd>();
+  for (const e of entries)
+    if (!ends.has(sequenceOf(e))) ends.set(sequenceOf(e), await chain.endOf(site, e));
+  const key = siteKey();
+  return entries.map((e) => {
+    const recorded = recordedAt(e);
+    const end = ends.get(sequenceOf(e)) ?? { n: 0, hash: GENESIS };
+    const own = { n: end.n + 1, prev: end.hash };
+    hash = entryHash(hash, site, { ...e, recordedAt: recorded, own });
+    ends.set(sequenceOf(e), { n: own.n, hash });
+    return {
+      ...{ own_n: own.n, own_prev: own.prev, signature: key?.sign(hash) ?? null },
+      ...{ id: e.id, site, batch: e.batch, by: e.by, kind: e.kind, hash },
+      at: new Date(e.at),
+      recorded_at: new Date(recorded),
+      data: JSON.stringify(e.data),
+    };
+  });
+}
 
 export const logRepo = (db: Db) => ({
   /** Waits until no other transaction writes to the site's log, and keeps them waiting until the caller's ends. */
@@ -87,37 +82,7 @@ export const logRepo = (db: Db) => ({
       throw new RangeError(
         `append: entry ${unsound.id} holds a text that cannot be stored as it is hashed. Check it with textFault at the door.`,
       );
-    const last = await db
-      .selectFrom('log_entry')
-      .select('hash')
-      .where('site', '=', site)
-      .orderBy('seq', 'desc')
-      .limit(1)
-      .executeTakeFirst();
-    let hash = last?.hash ?? GENESIS;
-    const ends = new Map<string, SequenceEnd>();
-    for (const e of fresh)
-      if (!ends.has(sequenceOf(e))) ends.set(sequenceOf(e), await this.endOf(site, e));
-    const key = siteKey();
-    const rows = fresh.map((e) => {
-      const recorded = recordedAt(e);
-      const end = ends.get(sequenceOf(e)) ?? { n: 0, hash: GENESIS };
-      const own = { n: end.n + 1, prev: end.hash };
-      hash = entryHash(hash, site, { ...e, recordedAt: recorded, own });
-      ends.set(sequenceOf(e), { n: own.n, hash });
-      return {
-        ...{ own_n: own.n, own_prev: own.prev, signature: key?.sign(hash) ?? null },
-        id: e.id,
-        site,
-        batch: e.batch,
-        at: new Date(e.at),
-        recorded_at: new Date(recorded),
-        by: e.by,
-        kind: e.kind,
-        data: JSON.stringify(e.data),
-        hash,
-      };
-    });
+    const rows = await chainRows(db, site, fresh, recordedAt);
     const written: Entry[] = [];
     for (let i = 0; i < rows.length; i += 200) {
       written.push(
@@ -131,60 +96,6 @@ export const logRepo = (db: Db) => ({
       );
     }
     return { entries: written, already: [...already] };
-  },
-  /** Where the sequence of an entry's own ends. @param until entries that were recorded later are left out */
-  async endOf(
-    site: string,
-    of: { readonly batch: string | null; readonly kind: string },
-    until?: number,
-  ): Promise<SequenceEnd> {
-    const rows = db
-      .selectFrom('log_entry')
-      .where('site', '=', site)
-      .$if(of.batch !== null, (q) => q.where('batch', '=', of.batch as BatchId))
-      .$if(of.batch === null, (q) =>
-        q
-          .where('batch', 'is', null)
-          .where('kind', isSiteSequence(of) ? 'not in' : 'in', STORE_KINDS),
-      )
-      .$if(until !== undefined, (q) => q.where('recorded_at', '<=', new Date(until ?? 0)));
-    const last = await rows
-      .select(['hash', 'own_n'])
-      .orderBy('seq', 'desc')
-      .limit(1)
-      .executeTakeFirst();
-    if (!last) return { n: 0, hash: GENESIS };
-    if (last.own_n !== null) return { n: last.own_n, hash: last.hash };
-    // From before there were numbers: they are counted once, and go on from there.
-    const { n } = await rows.select(db.fn.countAll<string>().as('n')).executeTakeFirstOrThrow();
-    return { n: Number(n), hash: last.hash };
-  },
-  /** The end of the whole log. @param until entries that were recorded later are left out; null: there is none */
-  async head(
-    site: string,
-    until?: number,
-  ): Promise<{ readonly seq: number; readonly hash: string; readonly recordedAt: number } | null> {
-    const row = await db
-      .selectFrom('log_entry')
-      .select(['seq', 'hash', 'recorded_at'])
-      .where('site', '=', site)
-      .$if(until !== undefined, (q) => q.where('recorded_at', '<=', new Date(until ?? 0)))
-      .orderBy('seq', 'desc')
-      .limit(1)
-      .executeTakeFirst();
-    return row
-      ? { seq: Number(row.seq), hash: row.hash, recordedAt: row.recorded_at.getTime() }
-      : null;
-  },
-  /** The hash that the log holds at a number; null: it holds none there. */
-  async hashAt(site: string, seq: number): Promise<string | null> {
-    const row = await db
-      .selectFrom('log_entry')
-      .select('hash')
-      .where('site', '=', site)
-      .where('seq', '=', String(seq))
-      .executeTakeFirst();
-    return row?.hash ?? null;
   },
   /** When the log last took an entry; null: it is empty. */
   async lastRecordedAt(site: string): Promise<number | null> {
@@ -425,41 +336,5 @@ export const logRepo = (db: Db) => ({
         .limit(1)
         .executeTakeFirst()) !== undefined
     );
-  },
-  /** Pictures that entries speak of, each with the first entry that does. */
-  async photosNamed(
-    site: string,
-  ): Promise<{ readonly seq: number; readonly id: EntryId; readonly sha256: string }[]> {
-    const rows = await sql<{ seq: string; id: EntryId; sha256: string }>`
-      select distinct on (named.sha256) e.seq, e.id, named.sha256
-      from log_entry e cross join lateral (
-        select e.data->>'sha256' as sha256 where e.kind = 'photo'
-        union all
-        select jsonb_array_elements_text(e.data->'photos') where jsonb_typeof(e.data->'photos') = 'array'
-      ) named
-      where e.site = ${site} and named.sha256 is not null
-      order by named.sha256, e.seq`.execute(db);
-    return rows.rows.map((r) => ({ ...r, seq: Number(r.seq) }));
-  },
-  /** Walks the whole log and names each entry that does not fit. */
-  async checkChain(site: string): Promise<ChainReport> {
-    const key = siteKey();
-    const checker = new ChainChecker({
-      hashOf: (previous, entry) => entryHash(previous, site, entry),
-      isSigned: key && ((hash, signature) => key.sign(hash) === signature),
-    });
-    for (let after = '0'; ;) {
-      const rows = await db
-        .selectFrom('log_entry')
-        .selectAll()
-        .where('site', '=', site)
-        .where('seq', '>', after)
-        .orderBy('seq')
-        .limit(500)
-        .execute();
-      for (const row of rows) checker.take(toEntry(row));
-      if (rows.length < 500) return { entries: checker.entries, faults: checker.faults };
-      after = lastOf(rows).seq;
-    }
   },
 });

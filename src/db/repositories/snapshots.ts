@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import { ASLEEP_CORE_C } from '@/core/advice/stage';
-import { canonicalJson, getKindDescription, type Entry } from '@/core/log/entry';
-import { foldBatch, foldSite, type SiteState } from '@/core/log/fold';
+import { getKindDescription, type Entry } from '@/core/log/entry';
+import { foldSite, type SiteState } from '@/core/log/fold';
 import type { BatchId } from '@/core/log/ids';
 import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { assessGrowing } from '@/core/snapshot/growing-assessment';
@@ -90,15 +90,6 @@ async function touchedByOne(db: Db, site: string, entry: Entry): Promise<BatchId
   }
 }
 
-/** What may still come was reckoned from the moment of folding, and is another at each; so is when a note is of now. */
-const OUTLOOK = new Set(['recheckAt', 'earliestProofAt']);
-function withoutOutlook(key: string, value: unknown): unknown {
-  if (OUTLOOK.has(key)) return undefined;
-  return key === 'notes' && Array.isArray(value)
-    ? (value as readonly { readonly code?: string }[]).map((n) => n.code)
-    : value;
-}
-
 export const snapshotRepo = (db: Db) => ({
   /** Batches whose snapshots these entries can change. */
   async touchedBy(site: Site, entries: readonly Entry[]): Promise<BatchId[]> {
@@ -115,22 +106,6 @@ export const snapshotRepo = (db: Db) => ({
     for (const batch of batches)
       snapshots.push(await writeSnapshot(db, site, siteState, batch, now));
     return snapshots;
-  },
-  /** Batches whose stored snapshots are not what the log folds to now. */
-  async differing(site: Site, batches: readonly BatchId[], now: number): Promise<BatchId[]> {
-    const siteState = await readSiteState(db, site.id);
-    const conditions = siteConditionsOf(siteState);
-    const stored = new Map((await this.read(site, now)).snapshots.map((s) => [s.id, s]));
-    const found: BatchId[] = [];
-    for (const batch of batches) {
-      const state = foldBatch(await logRepo(db).ofBatch(batch));
-      const fresh = createBatchSnapshot(state, site, siteState, now);
-      const was = stored.get(batch);
-      const textOf = (s: BatchSnapshot): string =>
-        canonicalJson(JSON.parse(JSON.stringify(applySite(s, conditions, now), withoutOutlook)));
-      if (!was || textOf(was) !== textOf(fresh)) found.push(batch);
-    }
-    return found;
   },
   /** The site as its own entries tell it. */
   siteState: (site: Site): Promise<SiteState> => readSiteState(db, site.id),

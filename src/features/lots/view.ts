@@ -141,6 +141,8 @@ export type LotPageView = {
     readonly outcomes: readonly string[];
   }[];
   readonly unproven: boolean;
+  /** What may be done with what was never proven, each with its caution. */
+  readonly rawWays: readonly string[];
   /** Its public page is on. */ readonly shown: boolean;
   readonly labelText: string;
 };
@@ -250,6 +252,9 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
     shown: state.pages.has(id),
     labelText: state.pages.get(id)?.text ?? '',
     unproven: standHeated(facts) !== 'met' && !facts.empty,
+    rawWays: (['feed', 'interval', 'mulch', 'wait'] as const).map((way) =>
+      say('lots.rawWay', { way }),
+    ),
   };
 }
 

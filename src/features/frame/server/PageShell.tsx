@@ -7,6 +7,22 @@ import { bayKeysOf, skylineOf } from '../skyline';
 import { Skyline } from '../ui/Skyline';
 import type { PageContext } from './queries';
 
+/** What of the log does not fit, over every page until it is put right. */
+const LogFaults = ({ faults }: { faults: readonly string[] }) =>
+  faults.length > 0 && (
+    <div
+      role="alert"
+      className="border-[1.6px] border-ink bg-marker mx-5 max-sm:mx-4 mt-3 px-4 py-3"
+      data-testid="log-faults"
+    >
+      <p className="font-semibold">{say('frame.logDoesNotFit')}</p>
+      {faults.map((f) => (
+        <p key={f}>{f}</p>
+      ))}
+      <p className="text-hint">{say('frame.logDoesNotFitHow')}</p>
+    </div>
+  );
+
 /** The frame with the skyline in its sky, or what the page puts there instead. */
 export function PageShell({
   s,
@@ -53,19 +69,7 @@ export function PageShell({
       bayKeys={bayKeysOf(s.board)}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >
-      {s.faults.length > 0 && (
-        <div
-          role="alert"
-          className="border-[1.6px] border-ink bg-marker mx-5 max-sm:mx-4 mt-3 px-4 py-3"
-          data-testid="log-faults"
-        >
-          <p className="font-semibold">{say('frame.logDoesNotFit')}</p>
-          {s.faults.map((f) => (
-            <p key={f}>{f}</p>
-          ))}
-          <p className="text-hint">{say('frame.logDoesNotFitHow')}</p>
-        </div>
-      )}
+      <LogFaults faults={s.faults} />
       {children}
     </AppShell>
   );

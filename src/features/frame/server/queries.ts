@@ -1,7 +1,7 @@
 import { currentUnits, say } from '@/messages/say';
 import { redirect } from 'next/navigation';
 import { theDb, theSite } from '@/db/context';
-import { logRepo } from '@/db/repositories/log';
+import { chainRepo } from '@/db/repositories/chain';
 import type { Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { SiteState } from '@/core/log/fold';
@@ -25,8 +25,8 @@ export type PageContext = {
   readonly board: readonly BatchSnapshot[];
   /** Names the state of the log that the page is of: the hash of its last entry. */
   readonly asOf: string;
-  /** Where the log ends, for the device to remember; null: it is empty. */
-  readonly head: { readonly seq: number; readonly hash: string } | null;
+  /** Where the log ends, for the device to remember: number and hash; '': it is empty. */
+  readonly head: string;
   /** What does not fit in the log; empty: nothing that is known. */ readonly faults: readonly string[];
   readonly siteState: SiteState;
   readonly air: readonly AirPoint[];
@@ -41,7 +41,7 @@ export async function loadPageContext(): Promise<PageContext> {
   const [prefs, at] = [await readPrefs(), now()];
   const db = theDb();
   // Asked for first: what comes in meanwhile is shown, and is looked for once more by the next page.
-  const head = await logRepo(db).head(site.id);
+  const head = await chainRepo(db).head(site.id);
   const asOf = head?.hash ?? '';
   const [board, siteState] = await Promise.all([
     snapshotRepo(db).board(site, at),
@@ -65,7 +65,7 @@ export async function loadPageContext(): Promise<PageContext> {
     locale: { timeZone: site.timeZone, unit, now: at },
     board: [...board].sort(byBay),
     asOf,
-    head: head && { seq: head.seq, hash: head.hash },
+    head: head ? `${head.seq}:${head.hash}` : '',
     faults: await faultTexts(site, siteState),
     siteState,
     air,

@@ -4,7 +4,6 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { foldPath } from '@/charts/mound';
 import { navigationPlaces, PLACES, type Place, type PlaceId } from '@/core/words/places';
-import type { LogHead } from '@/outbox/witness';
 import { DeviceBar } from './DeviceBar';
 import { Keys } from './Keys';
 import { Switches } from './Switches';
@@ -76,7 +75,7 @@ export function AppShell({
 }: {
   site: string;
   /** When the page was made. */ madeAt: number;
-  /** Where the log ended then. */ head: LogHead | null;
+  /** Where the log ended then. */ head: string;
   keep: readonly string[];
   place: PlaceId;
   sky: ReactNode;

@@ -7,7 +7,7 @@ import { Mark } from '@/charts/marks';
 import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { forgetPages, keepPages } from '@/outbox/keep-pages';
-import { witnessHead, type LogHead } from '@/outbox/witness';
+import { witnessHead } from '@/outbox/witness';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
 
@@ -25,7 +25,7 @@ export function DeviceBar({
   keep,
 }: {
   madeAt: number;
-  /** Where the log ended when the page was made. */ head: LogHead | null;
+  /** Where the log ended when the page was made. */ head: string;
   /** Pages to keep on this device for when there is no signal. */ keep: readonly string[];
 }) {
   const router = useRouter();
@@ -50,10 +50,7 @@ export function DeviceBar({
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, [keep]);
-  const [otherLog, setOtherLog] = useState(false);
-  useEffect(() => {
-    void witnessHead(head).then(setOtherLog, () => undefined);
-  }, [head?.seq, head?.hash]); // eslint-disable-line react-hooks/exhaustive-deps -- the end of the log, not the object that bears it
+  const otherLog = useWitness(head);
   const held = items.filter((i) => i.state === 'waiting').length;
   const refused = items.length - held;
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
@@ -65,7 +62,7 @@ export function DeviceBar({
   }, [any]);
   const waiting = slow || !online ? held : 0;
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
-  if (online && waiting === 0 && refused === 0 && !off && !otherLog) return null;
+  if ([!online, waiting, refused, off, otherLog].every((x) => !x)) return null;
   return (
     <div
       role="status"
@@ -98,6 +95,15 @@ export function DeviceBar({
       )}
     </div>
   );
+}
+
+/** Whether the log is another one than this device saw; asked once for each end of it. */
+function useWitness(head: string): boolean {
+  const [otherLog, setOtherLog] = useState(false);
+  useEffect(() => {
+    void witnessHead(head).then(setOtherLog, () => undefined);
+  }, [head]);
+  return otherLog;
 }
 
 /** When the page was made: without a signal it may be of yesterday. */

@@ -29,11 +29,9 @@ export function StandingInLife({ heap, onDone }: FormProps) {
         : null;
   return (
     <>
-      <p className="flex flex-wrap gap-x-4 gap-y-1">
-        <a className="link pointer-coarse:py-2.5" href={`/lots/${heap.id}`}>
-          {say('lots.cureTestRelease')}
-        </a>
-      </p>
+      <a className="link pointer-coarse:py-2.5" href={`/lots/${heap.id}`}>
+        {say('lots.cureTestRelease')}
+      </a>
       <Choices
         label={say('log.whatHappensWithIt')}
         value={what}

@@ -7,7 +7,7 @@ import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { readLabCsv, resultOf, type LabLine } from './lab-draft';
-import { NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
+import { BasisSelect, NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
 
 /** A sample for a laboratory: drawn from several places, mixed, cooled. */
 export function SampleForm({ lot, onDone }: LotFormProps) {
@@ -95,18 +95,7 @@ function ResultLine({ line, onChange }: { line: LabLine; onChange: (l: LabLine) 
         value={line.unit}
         onChange={(e) => onChange({ ...line, unit: e.target.value })}
       />
-      <label className="label">
-        {say('lots.basisLabel')}
-        <select
-          className="field mt-1"
-          value={line.basis}
-          onChange={(e) => onChange({ ...line, basis: e.target.value as LabLine['basis'] })}
-        >
-          <option value="">{say('lots.asReported')}</option>
-          <option value="dry">{say('lots.dryMatter')}</option>
-          <option value="fresh">{say('lots.freshMatter')}</option>
-        </select>
-      </label>
+      <BasisSelect value={line.basis} onChange={(basis) => onChange({ ...line, basis })} />
     </div>
   );
 }

@@ -58,6 +58,24 @@ function BatchToCure({ b, onChoose }: { b: LotsView['batches'][number]; onChoose
   );
 }
 
+/** What else there is of lots: tracing, totals, what uses ask, the open file. */
+const LotLinks = () => (
+  <p className="flex flex-wrap gap-x-5 gap-y-1">
+    <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/trace">
+      {say('lots.traceOrRecall')}
+    </Link>
+    <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/season">
+      {say('lots.seasonTotals')}
+    </Link>
+    <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/uses">
+      {say('lots.usesAndLimits')}
+    </Link>
+    <a className="link pointer-coarse:py-2.5" href="/api/lots/site-file">
+      {say('lots.siteFile')}
+    </a>
+  </p>
+);
+
 /** All lots after the heat, by what they ask for; and the batches that could join them. */
 export function Lots({ view, refs }: { view: LotsView; refs: Readonly<Record<string, LotRef>> }) {
   const [curing, setCuring] = useState<string | null>(null);
@@ -69,20 +87,7 @@ export function Lots({ view, refs }: { view: LotsView; refs: Readonly<Record<str
     <div className="grid lg:grid-cols-[minmax(0,1fr)_360px] flex-1">
       <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-3">
         <h1>{say('lots.title')}</h1>
-        <p className="flex flex-wrap gap-x-5 gap-y-1">
-          <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/trace">
-            {say('lots.traceOrRecall')}
-          </Link>
-          <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/season">
-            {say('lots.seasonTotals')}
-          </Link>
-          <Link prefetch={false} className="link pointer-coarse:py-2.5" href="/lots/uses">
-            {say('lots.usesAndLimits')}
-          </Link>
-          <a className="link pointer-coarse:py-2.5" href="/api/lots/site-file">
-            {say('lots.siteFile')}
-          </a>
-        </p>
+        <LotLinks />
         {view.open.length === 0 && <p className="max-w-[640px]">{say('lots.noneYet')}</p>}
         <ul>
           {view.open.map((r) => (

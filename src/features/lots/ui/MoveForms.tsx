@@ -206,6 +206,12 @@ function BedFields({ bed, lot }: { bed: ReturnType<typeof useBed>; lot: LotFormP
   );
 }
 
+/** Who gets it, and of which grade. */
+const partyOf = (party: string, grade: string) => ({
+  party: party.trim(),
+  ...(grade.trim() ? { grade: grade.trim() } : {}),
+});
+
 /** What is typed of something that leaves, what it asks for, and what would be saved. */
 function useOut({ doubt }: LotFormProps['lot']) {
   const [way, setWay] = useTyped<OutWay | ''>('way', '');
@@ -225,16 +231,14 @@ function useOut({ doubt }: LotFormProps['lot']) {
     if (way === '') return say('lots.sayWhere');
     if (way === 'bed' && !bed.bed) return say('lots.nameTheBed');
     if (needsParty && party.trim() === '') return say('lots.nameTheParty');
-    if (much.problem) return much.problem;
-    if (!amount) return say('lots.sayHowMuch');
-    return doubted && !known ? say('log.tickBoxAboveWhoeverLets') : null;
+    const howMuch = much.problem ?? (amount ? null : say('lots.sayHowMuch'));
+    return howMuch ?? (doubted && !known ? say('log.tickBoxAboveWhoeverLets') : null);
   };
   const data = {
     how: way,
     ...amount,
     ...(way === 'bed' && bed.bed ? { bed: bed.bed } : {}),
-    ...(needsParty ? { party: party.trim() } : {}),
-    ...(needsParty && grade.trim() ? { grade: grade.trim() } : {}),
+    ...(needsParty ? partyOf(party, grade) : {}),
     ...(doubted && known ? { knowing: doubted.code } : {}),
     ...(way === 'sold' && typeof money === 'number' ? { price: money } : {}),
     ...wordsIn(words),

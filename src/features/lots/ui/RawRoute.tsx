@@ -7,7 +7,7 @@ import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 
 /** What may be done with compost that was never proven: each way with its caution, and the earliest day of harvest. */
-export function RawRoute() {
+export function RawRoute({ ways }: { ways: readonly string[] }) {
   const [day, setDay] = useState('');
   const [touches, setTouches] = useState<'yes' | 'no' | ''>('yes');
   const earliest = day === '' || touches === '' ? null : harvestAfter(day, touches === 'yes');
@@ -15,9 +15,9 @@ export function RawRoute() {
     <details className="py-1" data-testid="raw-route">
       <summary className="min-h-target link">{say('lots.notProven')}</summary>
       <ul className="list-disc pl-6">
-        {(['feed', 'interval', 'mulch', 'wait'] as const).map((way) => (
+        {ways.map((way) => (
           <li key={way} className="py-0.5">
-            {say('lots.rawWay', { way })}
+            {way}
           </li>
         ))}
       </ul>

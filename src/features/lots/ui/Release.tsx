@@ -80,7 +80,7 @@ export function Release({ page }: { page: LotPageView }) {
         </p>
       ))}
       {!page.row.empty && page.uses.map((u) => <UseItems key={u.id} use={u} />)}
-      {page.unproven && <RawRoute />}
+      {page.unproven && <RawRoute ways={page.rawWays} />}
       <p className="hint mt-1">{say('lots.checkAuthority')}</p>
       {page.unproven && <p className="caution mt-1">{CAUTION.unproven}</p>}
     </section>

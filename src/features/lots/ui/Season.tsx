@@ -104,6 +104,27 @@ const Table = ({ table }: { table: SeasonTable }) => (
   </section>
 );
 
+/** Other years, and this one as a table to save. */
+const YearLinks = ({ view }: { view: SeasonView }) => (
+  <p className="flex flex-wrap gap-4">
+    {view.years
+      .filter((y) => y !== view.year)
+      .map((y) => (
+        <Link
+          key={y}
+          prefetch={false}
+          className="link pointer-coarse:py-2.5"
+          href={`/lots/season?year=${y}`}
+        >
+          {y}
+        </Link>
+      ))}
+    <a className="link pointer-coarse:py-2.5" href={`/api/lots/season?year=${view.year}`}>
+      {say('lots.asCsv')}
+    </a>
+  </p>
+);
+
 /** A year in figures: taken in, gone out, screened, worked, with what is missing named. */
 export function Season({ view }: { view: SeasonView }) {
   return (
@@ -114,23 +135,7 @@ export function Season({ view }: { view: SeasonView }) {
         </Link>
       </p>
       <h1>{say('lots.seasonOf', { year: String(view.year) })}</h1>
-      <p className="flex flex-wrap gap-4">
-        {view.years
-          .filter((y) => y !== view.year)
-          .map((y) => (
-            <Link
-              key={y}
-              prefetch={false}
-              className="link pointer-coarse:py-2.5"
-              href={`/lots/season?year=${y}`}
-            >
-              {y}
-            </Link>
-          ))}
-        <a className="link pointer-coarse:py-2.5" href={`/api/lots/season?year=${view.year}`}>
-          {say('lots.asCsv')}
-        </a>
-      </p>
+      <YearLinks view={view} />
       {view.empty ? (
         <p>{say('lots.nothingThisYear')}</p>
       ) : (

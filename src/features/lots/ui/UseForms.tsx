@@ -21,7 +21,7 @@ import {
   type UseDraft,
 } from '../uses-draft';
 import type { UsesLabels, UsesView } from '../uses-view';
-import { NoteField, wordsIn } from './parts';
+import { BasisSelect, NoteField, wordsIn } from './parts';
 
 type FieldProps = {
   readonly d: UseDraft;
@@ -224,18 +224,7 @@ function LimitLine({
         maxLength={40}
         onChange={(e) => set({ unit: e.target.value })}
       />
-      <label className="label">
-        {say('lots.basisLabel')}
-        <select
-          className="field mt-1"
-          value={line.basis}
-          onChange={(e) => set({ basis: e.target.value as LimitDraft['basis'] })}
-        >
-          <option value="">{say('lots.asReported')}</option>
-          <option value="dry">{say('lots.dryMatter')}</option>
-          <option value="fresh">{say('lots.freshMatter')}</option>
-        </select>
-      </label>
+      <BasisSelect value={line.basis} onChange={(basis) => set({ basis })} />
     </div>
   );
 }

@@ -11,6 +11,44 @@ import { LimitSetForm, UseForm } from './UseForms';
 
 type Open = { readonly what: 'use' | 'limits'; readonly id: string };
 
+/** One use: what it asks, and who changed that. */
+const UseRow = ({ u, onChange }: { u: UsesView['uses'][number]; onChange: () => void }) => (
+  <li
+    className="border-b border-rule py-2.5 grid grid-cols-[minmax(0,1fr)_auto] gap-x-4"
+    data-testid={`use-${u.use.id}`}
+  >
+    <div>
+      <b>{upperFirst(u.name)}</b>
+      {u.asks.map((a) => (
+        <p key={a}>{a}</p>
+      ))}
+      <p className="q text-hint">{u.changed}</p>
+    </div>
+    <button type="button" className="btn self-start" onClick={onChange}>
+      {say('lots.change')}
+    </button>
+  </li>
+);
+
+/** A set of limits, line by line; one of the site's own can be changed. */
+const LimitSetItem = ({ l, onChange }: { l: UsesView['limits'][number]; onChange: () => void }) => (
+  <details className="border-b border-rule py-1" data-testid="limit-set">
+    <summary className="min-h-target cursor-pointer">
+      <b>{l.title}</b> <span className="q text-hint">{l.source}</span>
+    </summary>
+    <ul className="pl-4 columns-2 max-sm:columns-1">
+      {l.lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+    {l.own && (
+      <button type="button" className="btn mt-1" onClick={onChange}>
+        {say('lots.change')}
+      </button>
+    )}
+  </details>
+);
+
 /** What each use asks on this site, and the limits that it can ask for; each can be changed. */
 export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
   const [open, setOpen] = useState<Open | null>(null);
@@ -28,26 +66,7 @@ export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
       <p className="max-w-[720px]">{view.labels.how}</p>
       <ul>
         {view.uses.map((u) => (
-          <li
-            key={u.use.id}
-            className="border-b border-rule py-2.5 grid grid-cols-[minmax(0,1fr)_auto] gap-x-4"
-            data-testid={`use-${u.use.id}`}
-          >
-            <div>
-              <b>{upperFirst(u.name)}</b>
-              {u.asks.map((a) => (
-                <p key={a}>{a}</p>
-              ))}
-              <p className="q text-hint">{u.changed}</p>
-            </div>
-            <button
-              type="button"
-              className="btn self-start"
-              onClick={() => setOpen({ what: 'use', id: u.use.id })}
-            >
-              {say('lots.change')}
-            </button>
-          </li>
+          <UseRow key={u.use.id} u={u} onChange={() => setOpen({ what: 'use', id: u.use.id })} />
         ))}
       </ul>
       <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{view.labels.limitsAsked}</h2>
@@ -62,25 +81,7 @@ export function Uses({ view, site }: { view: UsesView; site: HeapRef }) {
         </button>
       </p>
       {view.limits.map((l) => (
-        <details key={l.id} className="border-b border-rule py-1" data-testid="limit-set">
-          <summary className="min-h-target cursor-pointer">
-            <b>{l.title}</b> <span className="q text-hint">{l.source}</span>
-          </summary>
-          <ul className="pl-4 columns-2 max-sm:columns-1">
-            {l.lines.map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-          {l.own && (
-            <button
-              type="button"
-              className="btn mt-1"
-              onClick={() => setOpen({ what: 'limits', id: l.id })}
-            >
-              {say('lots.change')}
-            </button>
-          )}
-        </details>
+        <LimitSetItem key={l.id} l={l} onChange={() => setOpen({ what: 'limits', id: l.id })} />
       ))}
       {open && (
         <Sheet

@@ -2,6 +2,7 @@
 import { say } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import type { Interval } from '@/core/flow/trace';
+import type { Basis } from '@/core/release/limits';
 import type { JoiningLot } from '@/core/lots/joining';
 import type { CropFamily } from '@/core/log/kinds/vocabulary';
 import type { LotKindOfLog, OutDoubt } from '@/core/log/lot-shapes';
@@ -202,6 +203,28 @@ export function LotTargetFields({
     </>
   );
 }
+
+/** Whether a figure is of dry matter, of fresh matter, or as the laboratory reported it. */
+export const BasisSelect = ({
+  value,
+  onChange,
+}: {
+  value: Basis | '';
+  onChange: (basis: Basis | '') => void;
+}) => (
+  <label className="label">
+    {say('lots.basisLabel')}
+    <select
+      className="field mt-1"
+      value={value}
+      onChange={(e) => onChange(e.target.value as Basis | '')}
+    >
+      <option value="">{say('lots.asReported')}</option>
+      <option value="dry">{say('lots.dryMatter')}</option>
+      <option value="fresh">{say('lots.freshMatter')}</option>
+    </select>
+  </label>
+);
 
 /** A picture that goes with an entry: of the seedlings, of the tray, of the paper. */
 export function usePhoto() {

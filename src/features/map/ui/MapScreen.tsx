@@ -59,6 +59,34 @@ function Heap({
   );
 }
 
+/** What a place is called, what lies in it, and how much room there is. */
+function PlaceWords({ s }: { s: MapSlot }) {
+  const { slot } = s;
+  return (
+    <p
+      className="absolute left-1.5 top-0.5 right-1 max-h-full overflow-hidden text-fine leading-[1.15] pointer-events-none"
+      title={[s.title, s.room, s.only].filter(Boolean).join(', ')}
+    >
+      <b className="disp">{s.title}</b>
+      {s.lots.map((l) => (
+        <span key={l.id} className="block pointer-events-auto" data-testid="map-lot">
+          <Link prefetch={false} className="link" href={`/lots/${l.id}`}>
+            {l.title}
+          </Link>{' '}
+          <span className="text-ink-2">{[l.kind, l.amount].join(', ')}</span>
+        </span>
+      ))}
+      {slot.widthM >= 2 &&
+      (slot.kind === 'store' || s.heaps.length === 0 || slot.kind === 'row') ? (
+        <span className="text-ink-2"> {s.room}</span>
+      ) : null}
+      {s.only && slot.kind !== 'tub' && (
+        <span className="block text-[12px] text-ink-2">{s.only}</span>
+      )}
+    </p>
+  );
+}
+
 function Place({
   s,
   map,
@@ -86,27 +114,7 @@ function Place({
         height: pct(slot.widthM, map.depthM),
       }}
     >
-      <p
-        className="absolute left-1.5 top-0.5 right-1 max-h-full overflow-hidden text-fine leading-[1.15] pointer-events-none"
-        title={[s.title, s.room, s.only].filter(Boolean).join(', ')}
-      >
-        <b className="disp">{s.title}</b>
-        {s.lots.map((l) => (
-          <span key={l.id} className="block pointer-events-auto" data-testid="map-lot">
-            <Link prefetch={false} className="link" href={`/lots/${l.id}`}>
-              {l.title}
-            </Link>{' '}
-            <span className="text-ink-2">{[l.kind, l.amount].join(', ')}</span>
-          </span>
-        ))}
-        {slot.widthM >= 2 &&
-        (slot.kind === 'store' || s.heaps.length === 0 || slot.kind === 'row') ? (
-          <span className="text-ink-2"> {s.room}</span>
-        ) : null}
-        {s.only && slot.kind !== 'tub' && (
-          <span className="block text-[12px] text-ink-2">{s.only}</span>
-        )}
-      </p>
+      <PlaceWords s={s} />
       {s.heaps.map((h, i) => (
         <Heap
           key={h.id}

@@ -9,6 +9,7 @@ import { GENESIS, isSiteSequence, type Entry } from '@/core/log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState, type Terms } from '@/core/log/fold';
 import { isoOf, parseInstant } from '@/core/quantity/instant';
 import { requireSite, theDb } from '@/db/context';
+import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
@@ -65,7 +66,7 @@ async function sealOf(
     n: list.length,
     hash: list.at(-1)?.hash ?? GENESIS,
   });
-  const head = await logRepo(theDb()).head(site.id, until);
+  const head = await chainRepo(theDb()).head(site.id, until);
   const sealed = {
     batch,
     // What was imported is called as its own site called it.

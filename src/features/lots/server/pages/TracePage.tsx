@@ -55,11 +55,12 @@ export async function TracePage({ searchParams }: { searchParams: Promise<Asked>
             csvHref={`/api/lots/recall?least=${least}&${from.map((id) => `from=${id}`).join('&')}`}
           />
         )}
-        <p className="print:hidden">
-          <a className="btn" href="/lots/trace?pick=any">
+        <form method="get" action="/lots/trace" className="print:hidden">
+          <input type="hidden" name="pick" value="any" />
+          <button type="submit" className="btn">
             {say('lots.pickOne')}
-          </a>
-        </p>
+          </button>
+        </form>
         <p className="print:hidden max-w-[720px]">{say('lots.traceHow')}</p>
         <TraceForm choices={traceChoices(given)} chosen={of === null ? from : [of]} least={least} />
       </div>

@@ -9,7 +9,7 @@ export async function UsesPage() {
   const s = await loadPageContext();
   const given = await lotsGiven(s);
   return (
-    <PageShell s={s} place="uses">
+    <PageShell s={s} place="lots">
       <Uses
         view={usesView(given)}
         site={{
