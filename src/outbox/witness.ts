@@ -1,11 +1,12 @@
 import { v7 } from 'uuid';
-import { nameForHeap } from '@/core/words/waiting';
 import { say } from '@/messages/say';
 import { enqueue } from './keep';
 import { sendWaiting } from './store';
 
-/** The end of the log that this device saw last, and one that it saw and that is gone: number and hash, as `34:1fa0…`. */
-const [SAW, LOST] = ['zh_head', 'zh_head_lost'];
+/** The end of the log that this device saw last: number and hash, as `34:1fa0…`. */
+const SAW = 'zh_head';
+/** One that it saw and that is gone. */
+const LOST = 'zh_lost';
 
 /** The hash that the server's log holds at a number now; null: none. @throws where it does not answer */
 async function hashAt(seq: string): Promise<string | null> {
@@ -21,7 +22,8 @@ async function logWitness(seq: string, hash: string, found: string | null): Prom
     by: by || say('entry.somebody'),
     data: { saw: { seq: Number(seq), hash }, found },
   };
-  await enqueue([{ form, ...nameForHeap('', say('log.witnessed')) }]);
+  const name = say('log.witnessed');
+  await enqueue([{ form, what: name, short: name }]);
   await sendWaiting();
 }
 
@@ -31,7 +33,8 @@ async function logWitness(seq: string, hash: string, found: string | null): Prom
  * @returns whether the log is another one than this device saw
  */
 export async function witnessHead(head: string): Promise<boolean> {
-  const [saw, lost] = [localStorage.getItem(SAW), localStorage.getItem(LOST)];
+  const saw = localStorage.getItem(SAW);
+  const lost = localStorage.getItem(LOST);
   if (saw && saw !== head) {
     const [seq = '', hash = ''] = saw.split(':');
     const found = await hashAt(seq);

@@ -148,6 +148,13 @@ export const PLACES = {
     },
     nav: 'none',
   },
+  uses: {
+    href: '/lots/uses',
+    get name() {
+      return say('lots.usesAndLimits');
+    },
+    nav: 'none',
+  },
   start: {
     href: '/start',
     get name() {

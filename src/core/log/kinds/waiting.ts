@@ -2,11 +2,14 @@ import { say } from '../../../messages/say';
 import type { EntryKind } from '../entry';
 import type { LotEntryKind } from './waiting-lots';
 
+/** Kinds that a form of their own writes; a witness is written by the device itself. */
+type FormKind = Exclude<EntryKind, LotEntryKind | 'witness'>;
+
 /**
  * The name of each kind in the list of what waits on a device. It stands apart from the rest of a kind's description, since a
  * page that logs needs this alone, and not the shapes of all data.
  */
-export const WAITING_NAMES: Readonly<Record<Exclude<EntryKind, LotEntryKind>, string>> = {
+export const WAITING_NAMES: Readonly<Record<FormKind, string>> = {
   get acceptance() {
     return say('log.whatWeAccept2');
   },
@@ -165,9 +168,6 @@ export const WAITING_NAMES: Readonly<Record<Exclude<EntryKind, LotEntryKind>, st
   },
   get water() {
     return say('log.kindWater');
-  },
-  get witness() {
-    return say('log.witnessed');
   },
   get work() {
     return say('log.kindWork');
