@@ -1,4 +1,4 @@
-import { Migrator, type Migration } from 'kysely';
+import { Migrator, sql, type Migration } from 'kysely';
 import type { Db } from './client';
 import * as log from './migrations/0001-log';
 import * as refold from './migrations/0002-refold';
@@ -43,4 +43,12 @@ export async function migrate(
     throw new Error(
       `migration ${failed?.migrationName ?? '(none begun)'} failed: ${error instanceof Error ? error.message : 'for an unknown reason'}`,
     );
+}
+
+/** Migrations that a database has not seen yet; read with the application's own role. */
+export async function missingMigrations(db: Db): Promise<string[]> {
+  const { rows } = await sql<{ there: boolean }>`
+    select to_regclass('chain_check') is not null as there`.execute(db);
+  // The list itself belongs to the owner; the newest table tells whether the last migration has run.
+  return rows[0]?.there ? [] : [Object.keys(MIGRATIONS).at(-1) ?? ''];
 }

@@ -228,7 +228,7 @@ test('a device that saw another log says so, the log keeps it, and every page be
   // What it saw is gone: the log was put back to an older state, or changed.
   await page.evaluate((was: string) => localStorage.setItem('zh_head', was), `9999:${hash}`);
   await open(page, `${app.base}/fire`);
-  await waitText(page, '[data-testid=device-bar]', /not the one that this device saw/);
+  await waitText(page, '[data-testid=device-bar]', /not the one this device saw/);
   await open(page, `${app.base}/records`);
   await waitText(page, '[data-testid=log-faults]', /saw another log at entry 9999/);
   await close();

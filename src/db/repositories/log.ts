@@ -165,6 +165,17 @@ export const logRepo = (db: Db) => ({
       .limit(most);
     return (await found.execute()).map(toEntry);
   },
+  /** Entries of a site before a number, the last first. */
+  async latestBySeq(site: string, before: number, most: number): Promise<Entry[]> {
+    const found = db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('site', '=', site)
+      .where('seq', '<', String(Number.isSafeInteger(before) ? before : Number.MAX_SAFE_INTEGER))
+      .orderBy('seq', 'desc')
+      .limit(most);
+    return (await found.execute()).map(toEntry);
+  },
   /** A batch's own entries from a place of the log on. */
   async ofBatchFrom(batch: BatchId, seq: number): Promise<Entry[]> {
     return (

@@ -1,3 +1,4 @@
+import { LATE_MS, patternsOf } from '@/core/log/patterns';
 import { say } from '@/messages/say';
 import { clockText, durationText, soonText, whenText } from '@/core/quantity/format';
 import { MS, parseInstant } from '@/core/quantity/instant';
@@ -80,7 +81,6 @@ export const FIRST_LINES = 12;
 
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
 const MAX_READINGS = 60;
-const LATE_MS = 24 * MS.hour;
 
 /**
  * The log, newest first by when it happened.
@@ -156,5 +156,47 @@ export type EntryRow = {
   readonly title: string;
   readonly detail: string;
   readonly by: string;
+  /** Its number in the log. */ readonly seq: number;
+  /** When the log took it, and how late that was. */ readonly logged: string;
+  readonly loggedAt: number;
+  /** When it was saved on the device that sent it later; '': it came at once. */ readonly device: string;
   /** It, or a part of it, was corrected or voided since. */ readonly voided: boolean;
 };
+
+/** Counts of what stands out, as a table: by person, by batch. */
+type PatternTable = {
+  readonly title: string;
+  readonly head: readonly string[];
+  readonly rows: readonly { readonly name: string; readonly cells: readonly string[] }[];
+};
+/** What stands out, with its heading and what the counts mean. */
+export type PatternView = {
+  readonly title: string;
+  readonly note: string;
+  readonly tables: readonly PatternTable[];
+};
+/** What stands out in some entries. @param nameOf what a batch is called */
+export function patternView(
+  entries: readonly Entry[],
+  nameOf: (batch: string) => string,
+): PatternView {
+  const table = (title: string, keyOf: (e: Entry) => string | null): PatternTable => ({
+    title,
+    head: [
+      say('log.patternEntries'),
+      say('log.patternLate'),
+      say('log.patternCorrected'),
+      say('log.patternKept'),
+      say('log.patternRetaken'),
+    ],
+    rows: patternsOf(entries, keyOf).map(({ of, ...c }) => ({
+      name: of,
+      cells: [c.entries, c.late, c.corrected, c.insisted, c.retaken].map(String),
+    })),
+  });
+  const tables = [
+    table(say('log.who'), (e) => e.by),
+    table(say('log.batch'), (e) => (e.batch === null ? null : nameOf(e.batch))),
+  ].filter((t) => t.rows.length > 0);
+  return { title: say('log.patterns'), note: say('log.patternsHow'), tables };
+}

@@ -52,7 +52,7 @@ export const enFrame = {
   goTo: 'Go to',
   work: 'Work',
   settings: 'Settings',
-  otherLog: 'The server’s log is not the one that this device saw. Tell whoever runs the site.',
+  otherLog: 'The server’s log is not the one this device saw. Tell whoever runs the site.',
   faultChanged: 'Entry {seq}: it does not fit the entry before it.',
   faultSequence: 'Entry {seq}: an entry before it is missing, or it was put in.',
   faultTime: 'Entry {seq}: it was recorded before the entry in front of it.',

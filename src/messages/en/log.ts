@@ -460,4 +460,17 @@ export const enLog = {
   witnessed: 'A device saw another log',
   witnessSaw: 'at entry {seq} it saw {saw}; the log holds {found}',
   nothingThere: 'nothing',
+  number: 'No.',
+  loggedAt: 'Logged',
+  lateBy: '{at}, {late} later',
+  fromDevice: 'saved on a device at {at}',
+  asJson: 'As JSON',
+  patterns: 'What stands out',
+  patternsHow:
+    'Late: logged more than a day after. Corrected: since then. Kept: readings that were questioned and kept as read. Retaken: typed again, or set aside as faulty. A pattern to ask about, never an accusation.',
+  patternEntries: 'Entries',
+  patternLate: 'Late',
+  patternCorrected: 'Corrected',
+  patternKept: 'Kept',
+  patternRetaken: 'Retaken',
 } as const;

@@ -462,4 +462,17 @@ export const esLog = {
   witnessed: 'Un aparato vio otro registro',
   witnessSaw: 'en el asiento {seq} vio {saw}; el registro tiene {found}',
   nothingThere: 'nada',
+  number: 'N.º',
+  loggedAt: 'Anotado',
+  lateBy: '{at}, {late} después',
+  fromDevice: 'guardado en un aparato el {at}',
+  asJson: 'Como JSON',
+  patterns: 'Lo que llama la atención',
+  patternsHow:
+    'Tarde: anotado más de un día después. Corregido: desde entonces. Mantenido: lecturas dudosas que se dejaron como se leyeron. Repetido: escritas de nuevo o apartadas por falla. Un patrón por el que preguntar, nunca una acusación.',
+  patternEntries: 'Registros',
+  patternLate: 'Tarde',
+  patternCorrected: 'Corregido',
+  patternKept: 'Mantenido',
+  patternRetaken: 'Repetido',
 };

@@ -1,14 +1,16 @@
+import { say } from '@/messages/say';
 import type { BatchId } from '@/core/log/ids';
 import type { Locale } from '@/core/words/note';
-import { tellEntry } from '@/core/log/entry';
+import { deviceOf, tellEntry, type Entry } from '@/core/log/entry';
 import { dayFrom, zoneOf } from '@/core/quantity/calendar';
-import { whenText } from '@/core/quantity/format';
+import { durationText, whenText } from '@/core/quantity/format';
+import { isoOf, MS, parseInstant } from '@/core/quantity/instant';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { theDb } from '@/db/context';
+import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { readBatchState } from '@/db/repositories/states';
-import { logLines, type EntryRow, type LogLineView } from '../view';
+import { logLines, patternView, type EntryRow, type LogLineView, type PatternView } from '../view';
 
 /** Lines of a heap's log, newest first, behind so many that are known. Null: there is no such heap. */
 export async function loadLogLines(
@@ -30,7 +32,11 @@ export async function loadEntryRows(
   board: readonly BatchSnapshot[],
   day: string | null,
   { timeZone, unit, now }: Locale,
-): Promise<{ readonly rows: readonly EntryRow[]; readonly more: boolean }> {
+): Promise<{
+  readonly rows: readonly EntryRow[];
+  readonly more: boolean;
+  readonly patterns: PatternView;
+}> {
   const end = day === null ? now : endOfDay(timeZone, day);
   const entries = await logRepo(theDb()).latest(site.id, end, MOST_ROWS + 1);
   const named = new Map(board.map((d) => [d.id, d.name ?? d.code]));
@@ -41,6 +47,7 @@ export async function loadEntryRows(
   );
   return {
     more: entries.length > MOST_ROWS,
+    patterns: patternView(entries, (batch) => named.get(batch as BatchId) ?? ''),
     rows: entries.slice(0, MOST_ROWS).map((e) => {
       const readings = e.kind === 'round' ? e.data.readings : [];
       const { title, detail } = tellEntry(e, { unit, readings });
@@ -53,11 +60,50 @@ export async function loadEntryRows(
         title,
         detail,
         by: e.by,
+        seq: e.seq,
+        loggedAt: e.recordedAt,
+        ...loggedTexts(e, timeZone, now),
         voided: voided.has(e.id),
       };
     }),
   };
 }
+
+/** When the log took an entry, and when a device had saved it before that. */
+function loggedTexts(e: Entry, timeZone: string, now: number): Pick<EntryRow, 'logged' | 'device'> {
+  const at = whenText(timeZone, e.recordedAt, now);
+  const lateMs = e.recordedAt - e.at;
+  const device = deviceOf(e.data);
+  const saved = device ? parseInstant(device.enteredAt) : null;
+  const isLater = saved !== null && e.recordedAt - saved > MS.minute;
+  return {
+    logged: lateMs > MS.hour ? say('log.lateBy', { at, late: durationText(lateMs / MS.hour) }) : at,
+    device: isLater ? say('log.fromDevice', { at: whenText(timeZone, saved, now) }) : '',
+  };
+}
+
+/** The trail as JSON, entry by entry, as the log holds it. */
+export async function answerTrail(request: Request): Promise<Response> {
+  const site = await requireSite();
+  const before = Number(new URL(request.url).searchParams.get('before') ?? Number.MAX_SAFE_INTEGER);
+  const entries = await logRepo(theDb()).latestBySeq(site.id, before, MOST_JSON);
+  const body = {
+    ...{ format: 'zealous-heap/trail', version: 1, site: { id: site.id, name: site.name } },
+    entries: entries.map(({ at, recordedAt, ...e }) => ({
+      ...e,
+      at: isoOf(at),
+      recordedAt: isoOf(recordedAt),
+    })),
+  };
+  return new Response(`${JSON.stringify(body, null, 1)}\n`, {
+    headers: {
+      'content-type': 'application/json; charset=utf-8',
+      'content-disposition': 'attachment; filename="trail.json"',
+    },
+  });
+}
+/** As many entries one file of the trail holds; older ones are asked for by their number. */
+const MOST_JSON = 20_000;
 
 /** The first instant of the local day after this one. */
 const endOfDay = (timeZone: string, day: string): number =>

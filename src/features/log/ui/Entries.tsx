@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { Printer } from 'lucide-react';
 import { ExportButton } from '@/ui/ExportButton';
 import { SortTable, type SortColumn } from '@/ui/SortTable';
-import type { EntryRow } from '../view';
+import type { EntryRow, PatternView } from '../view';
 
 const columns = (): readonly SortColumn<EntryRow>[] => [
   { id: 'at', title: say('log.when'), text: (e) => e.when, order: (e) => e.at },
@@ -40,15 +40,62 @@ const columns = (): readonly SortColumn<EntryRow>[] => [
   },
   { id: 'detail', title: say('log.details'), text: (e) => e.detail },
   { id: 'by', title: say('log.who'), text: (e) => e.by, choice: true },
+  {
+    id: 'logged',
+    title: say('log.loggedAt'),
+    text: (e) => [e.logged, e.device].filter(Boolean).join('; '),
+    order: (e) => e.loggedAt,
+  },
+  { id: 'seq', title: say('log.number'), text: (e) => String(e.seq), order: (e) => e.seq },
 ];
+
+/** Late entries, corrections, questioned readings: counted, for somebody to ask about. */
+const Patterns = ({ view }: { view: PatternView }) => (
+  <details data-testid="patterns">
+    <summary className="link min-h-target">{view.title}</summary>
+    <p className="hint max-w-[720px]">{view.note}</p>
+    <div className="grid md:grid-cols-2 gap-x-10 gap-y-4 mt-2">
+      {view.tables.map((t) => (
+        <table key={t.title} className="w-full text-left self-start">
+          <thead>
+            <tr className="border-b border-ink text-hint">
+              <th className="py-1">{t.title}</th>
+              {t.head.map((h) => (
+                <th key={h} className="py-1 pl-3 text-right">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {t.rows.map((r) => (
+              <tr key={r.name} className="border-b border-rule">
+                <th scope="row" className="py-1 font-normal">
+                  {r.name}
+                </th>
+                {r.cells.map((c, i) => (
+                  <td key={t.head[i]} className="py-1 pl-3 text-right">
+                    {c}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </div>
+  </details>
+);
 
 /** Every entry of the site as a table: filtered, ordered, ticked, printed, exported. */
 export function Entries({
   rows,
   more,
+  patterns,
   to,
 }: {
   rows: readonly EntryRow[];
+  /** What stands out in them, by person and by batch. */ patterns: PatternView;
   /** There are older ones. */ more: boolean;
   /** The day that was asked for; '': none. */ to: string;
 }) {
@@ -81,10 +128,14 @@ export function Entries({
               {say('log.printThisTable')}
             </button>
             <ExportButton ticked={ticked} all={all} columns={own} file="entries.csv" />
+            <a className="btn" href="/api/trail">
+              {say('log.asJson')}
+            </a>
           </p>
         )}
       />
       {more && <p className="hint print:hidden">{say('log.olderEntriesByDay')}</p>}
+      <Patterns view={patterns} />
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { say } from '@/messages/say';
-import { theSite } from '@/db/context';
+import { theDb, theSite } from '@/db/context';
+import { missingMigrations } from '@/db/migrate';
 import { log } from '@/platform/log';
 
 const ANSWER_MS = 800;
@@ -18,6 +19,22 @@ export async function health(): Promise<Response> {
       { error: error instanceof Error ? error.message : error },
       'the database does not answer',
     );
+    return Response.json(
+      { ok: false, message: say('site.theDatabaseDoesNotAnswer') },
+      { status: 503 },
+    );
+  }
+}
+
+/** Whether the server can do its work: the database answers, and has the form that this version needs. */
+export async function ready(): Promise<Response> {
+  try {
+    const missing = await Promise.race([missingMigrations(theDb()), late()]);
+    return Response.json(
+      { ok: missing.length === 0, missing },
+      { status: missing.length === 0 ? 200 : 503, headers: { 'cache-control': 'no-store' } },
+    );
+  } catch {
     return Response.json(
       { ok: false, message: say('site.theDatabaseDoesNotAnswer') },
       { status: 503 },

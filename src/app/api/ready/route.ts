@@ -1,0 +1,4 @@
+import { ready } from '@/features/site/server/queries';
+
+export const dynamic = 'force-dynamic';
+export const GET = ready;
