@@ -460,7 +460,6 @@ export const enLog = {
   witnessed: 'A device saw another log',
   witnessSaw: 'at entry {seq} it saw {saw}; the log holds {found}',
   nothingThere: 'nothing',
-  number: 'No.',
   loggedAt: 'Logged',
   lateBy: '{at}, {late} later',
   fromDevice: 'saved on a device at {at}',

@@ -462,7 +462,6 @@ export const esLog = {
   witnessed: 'Un aparato vio otro registro',
   witnessSaw: 'en el asiento {seq} vio {saw}; el registro tiene {found}',
   nothingThere: 'nada',
-  number: 'N.º',
   loggedAt: 'Anotado',
   lateBy: '{at}, {late} después',
   fromDevice: 'guardado en un aparato el {at}',

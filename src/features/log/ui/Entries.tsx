@@ -46,7 +46,7 @@ const columns = (): readonly SortColumn<EntryRow>[] => [
     text: (e) => [e.logged, e.device].filter(Boolean).join('; '),
     order: (e) => e.loggedAt,
   },
-  { id: 'seq', title: say('log.number'), text: (e) => String(e.seq), order: (e) => e.seq },
+  { id: 'seq', title: '#', text: (e) => String(e.seq), order: (e) => e.seq },
 ];
 
 /** Late entries, corrections, questioned readings: counted, for somebody to ask about. */
