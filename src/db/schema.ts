@@ -65,6 +65,14 @@ type RateCountTable = {
   n: number;
 };
 
+/** Number and hash of the last entry of each batch. */
+export type BatchEnds = Readonly<Record<string, { readonly n: number; readonly hash: string }>>;
+type InspectorVisitTable = {
+  link: string;
+  at: Stamp;
+  ends: JSONColumnType<BatchEnds>;
+};
+
 export type Database = {
   site: SiteTable;
   log_entry: LogEntryTable;
@@ -72,4 +80,5 @@ export type Database = {
   photo: PhotoTable;
   rate_count: RateCountTable;
   chain_check: ChainCheckTable;
+  inspector_visit: InspectorVisitTable;
 };

@@ -3,8 +3,12 @@ import extract from 'extract-zip';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { sql } from 'kysely';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { layUpDemo } from '../../demo/lay-up';
+import { siteRepo } from '@/db/repositories/site';
+import { writeEntries } from '@/db/write';
+import { newId } from '@/platform/ids';
 import { axe, fill, open, press, startApp, textOf, waitText, type App } from '../support/app';
 import { sha256 } from '../support/sha256';
 
@@ -270,4 +274,72 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
   expect((await bytesOf(`${app.base}/records/zip`)).response.status).toBe(400);
   expect(errors).toEqual([]);
   await close();
+}, 120_000);
+
+test('an inspector opens a link with no account: standards first, who, with what, how checked, what is missing; the second visit says what was added', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/records`);
+  await fill(page, 'Filter by any word', 'Curlew');
+  await page.click('input[aria-label="Tick all that are shown"]');
+  await press(page, 'Inspector’s link');
+  await waitText(page, 'main', /Curlew[\s\S]*without signing in/);
+  const until = new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10);
+  await page.$eval(
+    'input[type=date]',
+    (el, value) => {
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+      set.call(el, value);
+      el.dispatchEvent(new Event('input', { bubbles: true }));
+    },
+    until,
+  );
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Make the link');
+  const made = await waitText(page, '[data-testid=made-link]', /\/inspect\/[0-9a-f]{64}/);
+  const address = app.base + /\/inspect\/[0-9a-f]{64}/.exec(made)![0];
+  expect(await axe(page)).toEqual([]);
+  await close();
+
+  const phone = await app.page({ width: 390, height: 844, phone: true });
+  await open(phone.page, address);
+  await waitText(
+    phone.page,
+    '[data-testid=inspected]',
+    /PFRP[\s\S]*Who measured[\s\S]*temperature checks[\s\S]*With what[\s\S]*How that was checked[\s\S]*What is missing/,
+  );
+  await waitText(phone.page, '[data-testid=since-visit]', /This is the first visit/);
+  expect(await axe(phone.page)).toEqual([]);
+  const file = await fetch(`${address}/file/${ids.C}`);
+  expect(file.status).toBe(200);
+  expect(await file.json()).toMatchObject({ format: 'zealous-heap/batch' });
+  // A batch that is not in the link is not to be had by it.
+  expect((await fetch(`${address}/file/${ids.A}`)).status).toBe(404);
+  await open(phone.page, address);
+  await waitText(phone.page, '[data-testid=since-visit]', /Curlew: nothing was added/);
+  const site = (await siteRepo(app.database.app).only())!;
+  const note = { id: newId(), batch: ids.C, at: Date.now(), by: 'Jo', kind: 'note' };
+  await writeEntries(
+    app.database.app,
+    site,
+    [{ ...note, data: { words: 'after the visit' } } as never],
+    Date.now(),
+  );
+  await open(phone.page, address);
+  await waitText(
+    phone.page,
+    '[data-testid=since-visit]',
+    /Curlew: 1 entry was added; nothing before was changed/,
+  );
+  // Somebody with the database changes what the inspector has seen.
+  await sql`alter table log_entry disable trigger user`.execute(app.database.admin);
+  await sql`update log_entry set hash = repeat('0', 64) where seq = (select max(seq) from log_entry where batch = ${ids.C})`.execute(
+    app.database.admin,
+  );
+  await open(phone.page, address);
+  await waitText(phone.page, '[data-testid=since-visit]', /was changed or is gone/);
+  await open(phone.page, `${app.base}/inspect/${'0'.repeat(64)}`);
+  await waitText(phone.page, 'main', /This link is closed, or was never made/);
+  expect(phone.errors).toEqual([]);
+  expect(errors).toEqual([]);
+  await phone.close();
 }, 120_000);

@@ -44,6 +44,19 @@ export const chainRepo = (db: Db) => ({
     const { n } = await rows.select(db.fn.countAll<string>().as('n')).executeTakeFirstOrThrow();
     return { n: Number(n), hash: last.hash };
   },
+  /** Hash of the entry at a place of a batch's own sequence, from 1; null: it is not as long. */
+  async hashInSequence(site: string, batch: BatchId, n: number): Promise<string | null> {
+    const row = await db
+      .selectFrom('log_entry')
+      .select('hash')
+      .where('site', '=', site)
+      .where('batch', '=', batch)
+      .orderBy('seq')
+      .offset(Math.max(0, n - 1))
+      .limit(1)
+      .executeTakeFirst();
+    return row?.hash ?? null;
+  },
   /** The end of the whole log. @param until entries that were recorded later are left out; null: there is none */
   async head(
     site: string,

@@ -14,6 +14,7 @@ import { endedKind } from './ended';
 import { fireCardKind } from './fire-card';
 import { fixKind } from './fix';
 import { holdKind } from './hold';
+import { inspectionKind } from './inspection';
 import { instrumentKind } from './instrument';
 import { layUpKind } from './lay-up';
 import { loadKind } from './load';
@@ -127,6 +128,7 @@ export const ENTRY_KIND_REGISTRY = {
   'load-heat': loadHeatKind,
   recipe: recipeKind,
   witness: witnessKind,
+  inspection: inspectionKind,
   'site-map': siteMapKind,
   ambient: ambientKind,
   lot: lotKind,

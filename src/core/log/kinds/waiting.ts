@@ -2,8 +2,8 @@ import { say } from '../../../messages/say';
 import type { EntryKind } from '../entry';
 import type { LotEntryKind } from './waiting-lots';
 
-/** Kinds that a form of their own writes; a witness is written by the device itself. */
-type FormKind = Exclude<EntryKind, LotEntryKind | 'witness'>;
+/** Kinds that a form of their own writes; a witness is written by the device itself, and an inspector's link is named where it is made. */
+type FormKind = Exclude<EntryKind, LotEntryKind | 'witness' | 'inspection'>;
 
 /**
  * The name of each kind in the list of what waits on a device. It stands apart from the rest of a kind's description, since a

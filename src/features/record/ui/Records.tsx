@@ -74,7 +74,15 @@ const columns = (): readonly SortColumn<RecordRow>[] => [
 ];
 
 /** Every batch of the site with its record; any number of them as one ZIP for an inspection. */
-export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a4' | 'letter' }) {
+export function Records({
+  rows,
+  paper,
+  linkLabel,
+}: {
+  rows: readonly RecordRow[];
+  paper: 'a4' | 'letter';
+  /** What leads to an inspector's link; other pages need no such text. */ linkLabel: string;
+}) {
   const own = columns();
   return (
     <div className="px-5 py-5 flex flex-col gap-4">
@@ -97,9 +105,7 @@ export function Records({ rows, paper }: { rows: readonly RecordRow[]; paper: 'a
           columns={own}
           first={{ id: 'built', desc: true }}
           canTick={(r) => !r.building}
-          act={(ticked, all) => (
-            <RecordActs ticked={ticked} all={all} columns={own} paper={paper} />
-          )}
+          act={(ticked, all) => <RecordActs {...{ ticked, all, paper, linkLabel }} columns={own} />}
         />
       )}
     </div>
@@ -135,11 +141,13 @@ function RecordActs({
   all,
   columns: own,
   paper,
+  linkLabel,
 }: {
   ticked: readonly RecordRow[];
   all: readonly RecordRow[];
   columns: readonly SortColumn<RecordRow>[];
   paper: 'a4' | 'letter';
+  linkLabel: string;
 }) {
   const ids = ticked.map((r) => r.id);
   const { progress, busy, done, problem, take } = useZip(ids, paper);
@@ -169,6 +177,11 @@ function RecordActs({
         {ids.length > 0 && (
           <Link prefetch={false} className="btn" href={`/labels?heaps=${ids.join(',')}`}>
             {say('record.labelsForThese', { size: ids.length })}
+          </Link>
+        )}
+        {ids.length > 0 && (
+          <Link prefetch={false} className="btn" href={`/records/inspect/${ids.join(',')}`}>
+            {linkLabel}
           </Link>
         )}
         <p aria-live="polite" className="hint">

@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { recordRows } from '../../view';
@@ -7,7 +8,11 @@ export async function RecordsPage() {
   const s = await loadPageContext();
   return (
     <PageShell s={s} place="records">
-      <Records rows={recordRows(s.board, s.locale)} paper={s.unit === 'F' ? 'letter' : 'a4'} />
+      <Records
+        linkLabel={say('record.inspectorsLink')}
+        rows={recordRows(s.board, s.locale)}
+        paper={s.unit === 'F' ? 'letter' : 'a4'}
+      />
     </PageShell>
   );
 }

@@ -1,0 +1,64 @@
+import { liveEntries } from '@/core/lots/fold';
+import type { Entry } from '@/core/log/entry';
+import type { BatchId } from '@/core/log/ids';
+import type { Db } from '../client';
+import type { BatchEnds } from '../schema';
+import { chainRepo } from './chain';
+import { logRepo } from './log';
+
+type Inspection = Extract<Entry, { kind: 'inspection' }>;
+type Visit = { readonly at: number; readonly ends: BatchEnds };
+/** What has become of a batch since a visit. */
+export type SinceVisit =
+  | { readonly batch: string; readonly is: 'same' | 'changed' }
+  | { readonly batch: string; readonly is: 'added'; readonly n: number };
+
+/** Links by which somebody from outside reads batches, and what was seen by them. */
+export const inspectionRepo = (db: Db) => ({
+  /** The link of a token's hash that is open at a moment; null: there is none. */
+  async find(site: string, tokenHash: string, now: number): Promise<Inspection | null> {
+    const entries = liveEntries(await logRepo(db).ofKinds(site, ['inspection']));
+    const found = entries.find(
+      (e): e is Inspection => e.kind === 'inspection' && e.data.tokenHash === tokenHash,
+    );
+    return found && found.data.until > now ? found : null;
+  },
+  /** Where the sequences of some batches end now. */
+  async endsOf(site: string, batches: readonly BatchId[]): Promise<BatchEnds> {
+    const ends: Record<string, { n: number; hash: string }> = {};
+    for (const batch of batches) {
+      const { n, hash } = await chainRepo(db).endOf(site, { batch, kind: 'opened' });
+      ends[batch] = { n, hash };
+    }
+    return ends;
+  },
+  async lastVisit(link: string): Promise<Visit | null> {
+    const row = await db
+      .selectFrom('inspector_visit')
+      .select(['at', 'ends'])
+      .where('link', '=', link)
+      .orderBy('at', 'desc')
+      .limit(1)
+      .executeTakeFirst();
+    return row ? { at: row.at.getTime(), ends: row.ends } : null;
+  },
+  async keepVisit(link: string, at: number, ends: BatchEnds): Promise<void> {
+    await db
+      .insertInto('inspector_visit')
+      .values({ link, at: new Date(at), ends: JSON.stringify(ends) })
+      .onConflict((c) => c.doNothing())
+      .execute();
+  },
+  /** What was added to each batch since a visit, and whether what was there then is there still. */
+  async since(site: string, visit: Visit, now: BatchEnds): Promise<SinceVisit[]> {
+    const found: SinceVisit[] = [];
+    for (const [batch, was] of Object.entries(visit.ends)) {
+      const end = now[batch];
+      const there = await chainRepo(db).hashInSequence(site, batch as BatchId, was.n);
+      if (!end || there !== was.hash) found.push({ batch, is: 'changed' });
+      else if (end.n === was.n) found.push({ batch, is: 'same' });
+      else found.push({ batch, is: 'added', n: end.n - was.n });
+    }
+    return found;
+  },
+});
