@@ -477,7 +477,6 @@ export const enLots = {
   fromMemory: 'From memory',
   ownSet: 'Your own',
   labelText: 'Text on the label',
-  labelTextHint: 'How to use it. No absolute claims.',
   absoluteClaim: 'Leave out ‘{word}’: say which rule was met and when instead.',
   firstSold: 'First sold {at}',
   grade: 'Grade',

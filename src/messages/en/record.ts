@@ -193,8 +193,6 @@ export const enRecord = {
   shareOfBatch: '{share} of it from this batch; never heated: {raw}',
   amountNotKnown: 'amount not known',
   inspectorsLink: 'Inspector’s link',
-  inspectionMade: 'Inspector’s link made',
-  inspectionUntil: '{batches, plural, one {# batch} other {# batches}}, until {until}',
   inspectHow:
     'Whoever has this link reads these batches until that day, without signing in: records, trail, thermometers and their checks. No phone numbers, no prices. Void the entry in the log to close it early.',
   inspectUntil: 'Open until, including that day',

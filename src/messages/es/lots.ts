@@ -480,7 +480,6 @@ export const esLots = {
   fromMemory: 'De memoria',
   ownSet: 'Propio',
   labelText: 'Texto de la etiqueta',
-  labelTextHint: 'Cómo se usa. Sin afirmaciones absolutas.',
   absoluteClaim: 'Quita ‘{word}’: di mejor qué regla se cumplió y cuándo.',
   firstSold: 'Primera venta {at}',
   grade: 'Grado',

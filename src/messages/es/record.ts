@@ -196,8 +196,6 @@ export const esRecord = {
   shareOfBatch: '{share} viene de este lote; nunca calentado: {raw}',
   amountNotKnown: 'cantidad desconocida',
   inspectorsLink: 'Enlace de inspección',
-  inspectionMade: 'Enlace de inspección creado',
-  inspectionUntil: '{batches, plural, one {# lote} other {# lotes}}, hasta el {until}',
   inspectHow:
     'Quien tenga este enlace lee estos lotes hasta ese día, sin iniciar sesión: registros, historial, termómetros y sus revisiones. Sin teléfonos ni precios. Anula el asiento en el registro para cerrarlo antes.',
   inspectUntil: 'Abierto hasta ese día inclusive',

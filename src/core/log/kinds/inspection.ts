@@ -21,12 +21,9 @@ export const inspectionKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'note',
-  tell: ({ batches, until }) => ({
-    title: say('record.inspectionMade'),
-    detail: say('record.inspectionUntil', {
-      batches: batches.length,
-      until: isoOf(until).slice(0, 10),
-    }),
+  tell: ({ until }) => ({
+    title: say('record.inspectorsLink'),
+    detail: isoOf(until).slice(0, 10),
   }),
   record: () => null,
 });

@@ -175,7 +175,6 @@ export function PageForm({ lot, page, onDone }: LotFormProps & { page: LotPageVi
       <p>{say('lots.pageIsOn')}</p>
       <Field
         label={say('lots.labelText')}
-        hint={say('lots.labelTextHint')}
         value={text}
         maxLength={160}
         onChange={(e) => setText(e.target.value)}
