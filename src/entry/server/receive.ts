@@ -3,6 +3,7 @@ import { theSite } from '@/db/context';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
 import { parseJson } from '@/platform/json';
+import { readPrefs } from '@/platform/prefs';
 import type { EntryForm } from '../input';
 import { ingestEntry, type IngestResult } from './ingest-entry';
 
@@ -14,6 +15,15 @@ const MAX_BYTES = 4_000_000;
 const MAX_ENTRIES = 100;
 const no = (status: number, message: string): Response =>
   Response.json({ now: now(), answers: [], problem: message }, { status });
+
+/** What arrives may be anything. */
+const isWitness = (form: EntryForm | null | undefined): form is EntryForm =>
+  form?.kind === 'witness';
+/** A device that saw another log asks nobody for a name: whoever was named on it last is taken. */
+const named = async (form: EntryForm): Promise<EntryForm> => ({
+  ...form,
+  by: (await readPrefs()).by || say('entry.somebody'),
+});
 
 /**
  * Takes entries in the order in which they were made; each is answered for itself, so that one that is refused holds up
@@ -37,7 +47,7 @@ export async function receive(request: Request): Promise<Response> {
   for (const form of entries as readonly EntryForm[]) {
     const sentAt = sending?.sentAt;
     const aheadMs = sentAt !== undefined && Number.isFinite(sentAt) ? sentAt - now() : null;
-    answers.push(await ingestEntry(form, aheadMs));
+    answers.push(await ingestEntry(isWitness(form) ? await named(form) : form, aheadMs));
   }
   return Response.json({ now: now(), answers } satisfies Received);
 }

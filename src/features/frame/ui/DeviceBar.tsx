@@ -7,6 +7,7 @@ import { Mark } from '@/charts/marks';
 import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { forgetPages, keepPages } from '@/outbox/keep-pages';
+import { witnessHead } from '@/outbox/witness';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
 
@@ -100,10 +101,7 @@ export function DeviceBar({
 function useWitness(head: string): boolean {
   const [otherLog, setOtherLog] = useState(false);
   useEffect(() => {
-    // The page in hand goes first: what it takes to ask is loaded after it.
-    void import('@/outbox/witness')
-      .then(({ witnessHead }) => witnessHead(head))
-      .then(setOtherLog, () => undefined);
+    void witnessHead(head).then(setOtherLog, () => undefined);
   }, [head]);
   return otherLog;
 }
