@@ -276,7 +276,7 @@ test('what an addition costs is said before anybody has typed a name', async () 
   await waitText(
     page,
     '[data-testid=effects]',
-    /This costs counted time or a met rule:[^]*PFRP windrow: 1[0-9] d \d+ h would be lost[^]*no longer meets it/,
+    /This costs counted time or a met rule:[^]*PFRP windrow: \d+ d \d+ h would be lost[^]*no longer meets it/,
   );
   await press(page, 'Log it, and start the clock over');
   await waitText(page, '[role=dialog]', /Say who did it/);
