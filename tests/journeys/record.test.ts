@@ -298,7 +298,6 @@ test('an inspector opens a link with no account: standards first, who, with what
   const made = await waitText(page, '[data-testid=made-link]', /\/inspect\/[0-9a-f]{64}/);
   const address = app.base + /\/inspect\/[0-9a-f]{64}/.exec(made)![0];
   expect(await axe(page)).toEqual([]);
-  await close();
 
   const phone = await app.page({ width: 390, height: 844, phone: true });
   await open(phone.page, address);
@@ -330,6 +329,9 @@ test('an inspector opens a link with no account: standards first, who, with what
     '[data-testid=since-visit]',
     /Curlew: 1 entry was added; nothing before was changed/,
   );
+  // Another link is made and closed before its day.
+  await open(page, `${app.base}/records/inspect/${ids.C}`);
+  await waitText(page, '[data-testid=open-link]', /Curlew, until .*, made by Mo/);
   // Somebody with the database changes what the inspector has seen.
   await sql`alter table log_entry disable trigger user`.execute(app.database.admin);
   await sql`update log_entry set hash = repeat('0', 64) where seq = (select max(seq) from log_entry where batch = ${ids.C})`.execute(
@@ -337,9 +339,17 @@ test('an inspector opens a link with no account: standards first, who, with what
   );
   await open(phone.page, address);
   await waitText(phone.page, '[data-testid=since-visit]', /was changed or is gone/);
+  await page.click('[data-testid=open-link] summary');
+  await fill(page, 'Why it is closed', 'the visit is over');
+  await fill(page, 'Who', 'Mo');
+  await press(page, 'Close this link');
+  await waitText(page, 'main', /^((?!Open links)[\s\S])*$/);
+  await open(phone.page, address);
+  await waitText(phone.page, 'main', /This link is closed/);
   await open(phone.page, `${app.base}/inspect/${'0'.repeat(64)}`);
   await waitText(phone.page, 'main', /This link is closed, or was never made/);
   expect(phone.errors).toEqual([]);
   expect(errors).toEqual([]);
   await phone.close();
+  await close();
 }, 120_000);

@@ -15,13 +15,15 @@ export type SinceVisit =
 
 /** Links by which somebody from outside reads batches, and what was seen by them. */
 export const inspectionRepo = (db: Db) => ({
+  /** Links that are open at a moment, the newest first. */
+  async open(site: string, now: number): Promise<Inspection[]> {
+    return liveEntries(await logRepo(db).ofKinds(site, ['inspection']))
+      .filter((e): e is Inspection => e.kind === 'inspection' && e.data.until > now)
+      .reverse();
+  },
   /** The link of a token's hash that is open at a moment; null: there is none. */
   async find(site: string, tokenHash: string, now: number): Promise<Inspection | null> {
-    const entries = liveEntries(await logRepo(db).ofKinds(site, ['inspection']));
-    const found = entries.find(
-      (e): e is Inspection => e.kind === 'inspection' && e.data.tokenHash === tokenHash,
-    );
-    return found && found.data.until > now ? found : null;
+    return (await this.open(site, now)).find((e) => e.data.tokenHash === tokenHash) ?? null;
   },
   /** Where the sequences of some batches end now. */
   async endsOf(site: string, batches: readonly BatchId[]): Promise<BatchEnds> {

@@ -194,7 +194,7 @@ export const enRecord = {
   amountNotKnown: 'amount not known',
   inspectorsLink: 'Inspector’s link',
   inspectHow:
-    'Whoever has this link reads these batches until that day, without signing in: records, trail, thermometers and their checks. No phone numbers, no prices. Void the entry in the log to close it early.',
+    'Whoever has this link reads these batches until that day, without signing in: records, trail, thermometers and their checks. No phone numbers, no prices. It can be closed early, below.',
   inspectUntil: 'Open until, including that day',
   inspectFor: 'For whom',
   makeLink: 'Make the link',
@@ -220,4 +220,8 @@ export const enRecord = {
   noThermometer: 'no thermometer named',
   linkClosed: 'This link is closed, or was never made. Ask the site for a new one.',
   offBy: 'off by {k, number, kelvin}',
+  openLinks: 'Open links',
+  openLink: '{batches}, until {until}, made by {by}',
+  closeLink: 'Close this link',
+  whyClose: 'Why it is closed',
 } as const;

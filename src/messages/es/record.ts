@@ -197,7 +197,7 @@ export const esRecord = {
   amountNotKnown: 'cantidad desconocida',
   inspectorsLink: 'Enlace de inspección',
   inspectHow:
-    'Quien tenga este enlace lee estos lotes hasta ese día, sin iniciar sesión: registros, historial, termómetros y sus revisiones. Sin teléfonos ni precios. Anula el asiento en el registro para cerrarlo antes.',
+    'Quien tenga este enlace lee estos lotes hasta ese día, sin iniciar sesión: registros, historial, termómetros y sus revisiones. Sin teléfonos ni precios. Se puede cerrar antes, abajo.',
   inspectUntil: 'Abierto hasta ese día inclusive',
   inspectFor: 'Para quién',
   makeLink: 'Crear el enlace',
@@ -223,4 +223,8 @@ export const esRecord = {
   noThermometer: 'sin termómetro anotado',
   linkClosed: 'Este enlace está cerrado o nunca se creó. Pide uno nuevo al sitio.',
   offBy: 'difería {k, number, kelvin}',
+  openLinks: 'Enlaces abiertos',
+  openLink: '{batches}, hasta el {until}, creado por {by}',
+  closeLink: 'Cerrar este enlace',
+  whyClose: 'Por qué se cierra',
 };

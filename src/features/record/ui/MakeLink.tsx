@@ -1,16 +1,31 @@
 'use client';
 import { useState } from 'react';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
-import { useNamedEntry, type HeapRef } from '@/entry/ui/useEntry';
+import { useEntry, useNamedEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { sha256InWorker } from '@/workers/sha256';
 
 type Labels = Readonly<
-  Record<'title' | 'how' | 'until' | 'forWhom' | 'make' | 'chooseDay' | 'ready' | 'copy', string>
+  Record<
+    | 'title'
+    | 'how'
+    | 'until'
+    | 'forWhom'
+    | 'make'
+    | 'chooseDay'
+    | 'ready'
+    | 'copy'
+    | 'openLinks'
+    | 'close'
+    | 'whyClose',
+    string
+  >
 >;
 type Props = {
   readonly batches: readonly { readonly id: string; readonly name: string }[];
+  /** Links that are open now. */
+  readonly open: readonly { readonly id: string; readonly text: string }[];
   readonly site: HeapRef;
   /** What the form says. The page brings it along: no other page needs these texts. */
   readonly labels: Labels;
@@ -63,6 +78,35 @@ function LinkForm({ batches, site, labels, onMade }: Props & { onMade: (token: s
   );
 }
 
+/** A link that is open, and how it is closed before its day. */
+function OpenLink({
+  link,
+  site,
+  labels,
+}: { link: Props['open'][number] } & Omit<Props, 'open' | 'batches'>) {
+  const entry = useEntry('correction', site, () => undefined);
+  const [reason, setReason] = useTyped('reason', '');
+  const why = reason.trim();
+  return (
+    <details className="border-b border-rule py-1" data-testid="open-link">
+      <summary className="min-h-target cursor-pointer">{link.text}</summary>
+      <Field
+        label={labels.whyClose}
+        value={reason}
+        maxLength={200}
+        onChange={(e) => setReason(e.target.value)}
+      />
+      <WhenAndWho entry={entry} heap={site} />
+      <KeepBar
+        entry={entry}
+        label={labels.close}
+        missing={why.length < 3 ? labels.whyClose : null}
+        onKeep={() => entry.save({ target: link.id, reason: why })}
+      />
+    </details>
+  );
+}
+
 /** Makes a link by which somebody from outside reads some batches until a day; it is shown once. */
 export function MakeLink(props: Props) {
   const { batches, labels } = props;
@@ -90,6 +134,12 @@ export function MakeLink(props: Props) {
           </button>
         </div>
       )}
+      {props.open.length > 0 && <h2 className="!text-says">{labels.openLinks}</h2>}
+      {props.open.map((link) => (
+        <DraftScope key={link.id} name={`close ${link.id}`}>
+          <OpenLink link={link} site={props.site} labels={labels} />
+        </DraftScope>
+      ))}
     </div>
   );
 }

@@ -1,5 +1,8 @@
 import { notFound } from 'next/navigation';
 import { say } from '@/messages/say';
+import { dayText, listText } from '@/core/quantity/format';
+import { theDb } from '@/db/context';
+import { inspectionRepo } from '@/db/repositories/inspections';
 import { localInput } from '@/core/quantity/calendar';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
@@ -11,6 +14,8 @@ export async function MakeLinkPage({ params }: { params: Promise<{ batches: stri
   const ids = decodeURIComponent(batches).split(',');
   const chosen = s.board.filter((b) => ids.includes(b.id));
   if (chosen.length === 0) notFound();
+  const named = new Map(s.board.map((b) => [b.id, b.name ?? b.code]));
+  const links = await inspectionRepo(theDb()).open(s.site.id, s.now);
   return (
     <PageShell s={s} place="records">
       <MakeLink
@@ -19,7 +24,18 @@ export async function MakeLinkPage({ params }: { params: Promise<{ batches: stri
           ...{ id: '', name: s.site.name, by: s.prefs.by, unit: s.unit },
           nowLocal: localInput(s.site.timeZone, s.now),
         }}
+        open={links.map(({ id, by, data }) => ({
+          id,
+          text: say('record.openLink', {
+            batches: listText(data.batches.map((b) => named.get(b) ?? '')),
+            until: dayText(s.site.timeZone, data.until),
+            by,
+          }),
+        }))}
         labels={{
+          openLinks: say('record.openLinks'),
+          close: say('record.closeLink'),
+          whyClose: say('record.whyClose'),
           title: say('record.inspectorsLink'),
           how: say('record.inspectHow'),
           until: say('record.inspectUntil'),
