@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { dayFrom, zoneOf } from '@/core/quantity/calendar';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry, useNamedEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -27,6 +28,7 @@ type Props = {
   /** Links that are open now. */
   readonly open: readonly { readonly id: string; readonly text: string }[];
   readonly site: HeapRef;
+  readonly timeZone: string;
   /** What the form says. The page brings it along: no other page needs these texts. */
   readonly labels: Labels;
 };
@@ -38,14 +40,20 @@ const createToken = (): string =>
     .join('');
 const DAY_MS = 86_400_000;
 
-function LinkForm({ batches, site, labels, onMade }: Props & { onMade: (token: string) => void }) {
+function LinkForm({
+  batches,
+  site,
+  timeZone,
+  labels,
+  onMade,
+}: Props & { onMade: (token: string) => void }) {
   const [token] = useState(createToken);
   const entry = useNamedEntry('inspection', labels.title, site, () => onMade(token));
   const [until, setUntil] = useTyped('until', '');
   const [forWhom, setForWhom] = useTyped('for', '');
-  // The day is open to its end, wherever on earth the site is.
-  const end = Date.parse(`${until}T00:00:00Z`) + 1.5 * DAY_MS;
-  const isAhead = end > Date.parse(`${site.nowLocal}Z`) + DAY_MS;
+  const noon = Date.parse(`${until}T12:00:00Z`);
+  const end = Number.isNaN(noon) ? null : dayFrom(zoneOf(timeZone), noon).end;
+  const isAhead = end !== null && end > Date.now() + DAY_MS;
   return (
     <>
       <Field
@@ -83,7 +91,7 @@ function OpenLink({
   link,
   site,
   labels,
-}: { link: Props['open'][number] } & Omit<Props, 'open' | 'batches'>) {
+}: { link: Props['open'][number] } & Pick<Props, 'site' | 'labels'>) {
   const entry = useEntry('correction', site, () => undefined);
   const [reason, setReason] = useTyped('reason', '');
   const why = reason.trim();

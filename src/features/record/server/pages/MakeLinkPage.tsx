@@ -32,6 +32,7 @@ export async function MakeLinkPage({ params }: { params: Promise<{ batches: stri
             by,
           }),
         }))}
+        timeZone={s.site.timeZone}
         labels={{
           openLinks: say('record.openLinks'),
           close: say('record.closeLink'),
