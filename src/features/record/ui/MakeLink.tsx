@@ -48,12 +48,13 @@ function LinkForm({
   onMade,
 }: Props & { onMade: (token: string) => void }) {
   const [token] = useState(createToken);
+  const [openedAt] = useState(() => Date.now());
   const entry = useNamedEntry('inspection', labels.title, site, () => onMade(token));
   const [until, setUntil] = useTyped('until', '');
   const [forWhom, setForWhom] = useTyped('for', '');
   const noon = Date.parse(`${until}T12:00:00Z`);
   const end = Number.isNaN(noon) ? null : dayFrom(zoneOf(timeZone), noon).end;
-  const isAhead = end !== null && end > Date.now() + DAY_MS;
+  const isAhead = end !== null && end > openedAt + DAY_MS;
   return (
     <>
       <Field

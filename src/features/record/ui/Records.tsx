@@ -135,6 +135,18 @@ function useZip(ids: readonly string[], paper: 'a4' | 'letter') {
   return { progress, busy, done, problem, take };
 }
 
+/** Where the ticked batches can be taken: their labels, a link for an inspector. */
+const TickedLinks = ({ ids, linkLabel }: { ids: readonly string[]; linkLabel: string }) => (
+  <>
+    <Link prefetch={false} className="btn" href={`/labels?heaps=${ids.join(',')}`}>
+      {say('record.labelsForThese', { size: ids.length })}
+    </Link>
+    <Link prefetch={false} className="btn" href={`/records/inspect/${ids.join(',')}`}>
+      {linkLabel}
+    </Link>
+  </>
+);
+
 /** What is done with the batches that are ticked: their records as one ZIP, their labels, a table. */
 function RecordActs({
   ticked,
@@ -174,16 +186,7 @@ function RecordActs({
               : say('record.downloadOneRecordRecordsAs', { size: ids.length })}
         </button>
         <ExportButton ticked={ticked} all={all} columns={own} file="batches.csv" />
-        {ids.length > 0 && (
-          <Link prefetch={false} className="btn" href={`/labels?heaps=${ids.join(',')}`}>
-            {say('record.labelsForThese', { size: ids.length })}
-          </Link>
-        )}
-        {ids.length > 0 && (
-          <Link prefetch={false} className="btn" href={`/records/inspect/${ids.join(',')}`}>
-            {linkLabel}
-          </Link>
-        )}
+        {ids.length > 0 && <TickedLinks ids={ids} linkLabel={linkLabel} />}
         <p aria-live="polite" className="hint">
           {busy && progress
             ? say('record.mbSoFarRecordsIn', {
