@@ -12,6 +12,9 @@ import { inspectedBatch, type InspectedBatch, type InspectionView } from '../ins
 import { batchFileResponse, sorry } from './files';
 import { recordScreen } from './records';
 
+/** Links of a site that are open at a moment, the newest first. */
+export const listOpenLinks = (site: Site, at: number) => inspectionRepo(theDb()).open(site.id, at);
+
 const openLink = async (site: Site, token: string) =>
   /^[0-9a-f]{64}$/.test(token) ? inspectionRepo(theDb()).find(site.id, sha256(token), now()) : null;
 

@@ -1,11 +1,10 @@
 import { notFound } from 'next/navigation';
 import { say } from '@/messages/say';
 import { dayText, listText } from '@/core/quantity/format';
-import { theDb } from '@/db/context';
-import { inspectionRepo } from '@/db/repositories/inspections';
 import { localInput } from '@/core/quantity/calendar';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
+import { listOpenLinks } from '../inspection';
 import { MakeLink } from '../../ui/MakeLink';
 
 /** Makes a link by which somebody from outside reads some batches. @param params ids of batches with commas between them */
@@ -15,7 +14,7 @@ export async function MakeLinkPage({ params }: { params: Promise<{ batches: stri
   const chosen = s.board.filter((b) => ids.includes(b.id));
   if (chosen.length === 0) notFound();
   const named = new Map(s.board.map((b) => [b.id, b.name ?? b.code]));
-  const links = await inspectionRepo(theDb()).open(s.site.id, s.now);
+  const links = await listOpenLinks(s.site, s.now);
   return (
     <PageShell s={s} place="records">
       <MakeLink
