@@ -34,7 +34,7 @@ async function photoFaults(db: Db, site: string): Promise<ChainFault[]> {
   return faults;
 }
 
-/** What may still come was reckoned from the moment of folding, and is another at each; so is when a note is of now. */
+/** What may still come was worked out from the moment of folding, and is another at each; so is when a note is of now. */
 const OUTLOOK = new Set(['recheckAt', 'earliestProofAt']);
 function withoutOutlook(key: string, value: unknown): unknown {
   if (OUTLOOK.has(key)) return undefined;

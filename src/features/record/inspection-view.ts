@@ -41,7 +41,7 @@ const probesOf = ({ readings }: BatchState): string[] => [
   ...new Set(readings.flatMap((r) => r.probe ?? [])),
 ];
 
-/** When each thermometer was last held against a reference, and how far it was off. */
+/** When each thermometer was last compared with a reference, and how far it was off. */
 const checksOf = (probes: readonly string[], site: SiteState, timeZone: string): string[] =>
   probes.map((probe) => {
     const last = site.probes.get(probe)?.at(-1);

@@ -3,6 +3,7 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Printer } from 'lucide-react';
+import { FiguresTable } from '@/ui/FiguresTable';
 import { ExportButton } from '@/ui/ExportButton';
 import { SortTable, type SortColumn } from '@/ui/SortTable';
 import type { EntryRow, PatternView } from '../view';
@@ -56,32 +57,7 @@ const Patterns = ({ view }: { view: PatternView }) => (
     <p className="hint max-w-[720px]">{view.note}</p>
     <div className="grid md:grid-cols-2 gap-x-10 gap-y-4 mt-2">
       {view.tables.map((t) => (
-        <table key={t.title} className="w-full text-left self-start">
-          <thead>
-            <tr className="border-b border-ink text-hint">
-              <th className="py-1">{t.title}</th>
-              {t.head.map((h) => (
-                <th key={h} className="py-1 pl-3 text-right">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {t.rows.map((r) => (
-              <tr key={r.name} className="border-b border-rule">
-                <th scope="row" className="py-1 font-normal">
-                  {r.name}
-                </th>
-                {r.cells.map((c, i) => (
-                  <td key={t.head[i]} className="py-1 pl-3 text-right">
-                    {c}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <FiguresTable key={t.title} title={t.title} table={t} />
       ))}
     </div>
   </details>

@@ -3,6 +3,7 @@ import { say } from '@/messages/say';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import Link from 'next/link';
 import { volumeText } from '@/core/quantity/format';
+import { FiguresTable } from '@/ui/FiguresTable';
 import type { SeasonTable, SeasonView } from '../season-view';
 
 const [W, H, PAD] = [640, 190, 34];
@@ -62,44 +63,7 @@ function MonthBars({ months }: { months: SeasonView['months'] }) {
 const Table = ({ table }: { table: SeasonTable }) => (
   <section data-testid="season-table">
     <h2 className="!text-says border-b-[1.6px] border-ink pb-1">{table.title}</h2>
-    <div className="overflow-x-auto">
-      <table className="w-full text-left">
-        <thead>
-          <tr className="border-b border-ink text-hint">
-            <td />
-            {table.head.map((h) => (
-              <th key={h} className="py-1 pl-3 text-right">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {table.rows.map((r) => (
-            <tr key={r.id} className="border-b border-rule">
-              <th scope="row" className="py-1 font-normal">
-                {r.href ? (
-                  <Link
-                    prefetch={false}
-                    href={r.href}
-                    className="link pointer-coarse:py-2.5 inline-block"
-                  >
-                    {r.name}
-                  </Link>
-                ) : (
-                  r.name
-                )}
-              </th>
-              {r.cells.map((c, i) => (
-                <td key={table.head[i]} className="py-1 pl-3 text-right whitespace-nowrap">
-                  {c}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <FiguresTable title={table.title} table={table} isHeaded />
     <p className="hint">{table.note}</p>
   </section>
 );
