@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+/** Roles that a person is given on a site. */
+export const MEMBER_ROLES = ['manager', 'recorder', 'crew', 'trainee', 'partner'] as const;
+export type MemberRole = (typeof MEMBER_ROLES)[number];
+
+/**
+ * Whose sign-in brought an entry, as the server saw it. It rides in the entry's data, so that it is hashed with it; entries that
+ * were written before people signed in have none. Who did the work stands in `by`: a recorder writes down what others did.
+ */
+const EnteredBySchema = z.object({
+  /** Id of the person's account. */
+  person: z.string(),
+  /** What the person was called then. */
+  name: z.string(),
+  role: z.enum(MEMBER_ROLES),
+  /** The shared phone that it was logged on; absent: the person had signed in. */
+  device: z.object({ id: z.string(), name: z.string() }).optional(),
+});
+export type EnteredBy = z.output<typeof EnteredBySchema>;
+
+/** Whose sign-in brought an entry; null: it was written before people signed in. */
+export const enteredByOf = (data: object): EnteredBy | null =>
+  EnteredBySchema.safeParse((data as { enteredBy?: unknown }).enteredBy).data ?? null;
