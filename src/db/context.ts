@@ -1,5 +1,6 @@
 import { env } from '@/platform/env';
 import { setSiteSpeech } from '@/platform/request-speech';
+import { accessOfRequest, type Access } from './access';
 import { connect, type Db } from './client';
 import { siteRepo, speechOfSite, type Site } from './repositories/site';
 
@@ -8,16 +9,28 @@ const held = globalThis as unknown as { zealousDb?: Db };
 /** The process's one pool, opened at first use so that a build needs no database. */
 export const theDb = (): Db => (held.zealousDb ??= connect(env.databaseUrl()));
 
-/** The site of this server; null: none has been named yet. */
+/** The site that the request asks for, for somebody who has a place there; null: there is none for whoever asks. */
 export async function theSite(): Promise<Site | null> {
-  const site = await siteRepo(theDb()).only();
+  const { site } = await currentAccess();
   if (site) setSiteSpeech(speechOfSite(site));
   return site;
 }
 
-/** @throws Error while no site has been named; pages send the visitor to name one first */
+/** @throws Error for whoever has no place on a site: every page and door reads the log of the site that this gives */
 export async function requireSite(): Promise<Site> {
   const site = await theSite();
-  if (!site) throw new Error('No site yet: open the first page and name it.');
+  if (!site) throw new Error('Nobody has signed in, or there is no site for whoever has.');
   return site;
 }
+
+/** The site behind what anybody may open: the page of a lot, a link for inspectors. Null: none was named yet. */
+export const publicSite = (): Promise<Site | null> => siteRepo(theDb()).only();
+
+/** Speaks as the first site does, until a request says for which site it is. */
+export async function speakAsSite(): Promise<void> {
+  const site = await publicSite();
+  if (site) setSiteSpeech(speechOfSite(site));
+}
+
+/** Who asks, for which site, and what they are there. */
+export const currentAccess = (): Promise<Access> => accessOfRequest(theDb());

@@ -1,7 +1,7 @@
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { checkLogAndKeep } from './check-log';
-import { theDb, theSite } from './context';
+import { publicSite, theDb } from './context';
 
 const FIRST_MS = 15_000;
 const EVERY_MS = 24 * 60 * 60 * 1000;
@@ -9,7 +9,7 @@ const EVERY_MS = 24 * 60 * 60 * 1000;
 /** Checks the log of the site and keeps what was found; a database that is away is asked again the next time. */
 async function check(): Promise<void> {
   try {
-    const site = await theSite();
+    const site = await publicSite();
     if (!site) return;
     const { entries, faults } = await checkLogAndKeep(theDb(), site, now());
     if (faults.length > 0)

@@ -13,6 +13,7 @@ import * as units from './migrations/0011-units';
 import * as rates from './migrations/0012-rates';
 import * as inspectorVisits from './migrations/0014-inspector-visits';
 import * as ownSequences from './migrations/0013-own-sequences';
+import * as people from './migrations/0015-people';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -30,6 +31,7 @@ export const MIGRATIONS = {
   '0012-rates': rates,
   '0013-own-sequences': ownSequences,
   '0014-inspector-visits': inspectorVisits,
+  '0015-people': people,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
@@ -50,7 +52,7 @@ export async function migrate(
 /** Migrations that a database has not seen yet; read with the application's own role. */
 export async function missingMigrations(db: Db): Promise<string[]> {
   const { rows } = await sql<{ there: boolean }>`
-    select to_regclass('inspector_visit') is not null as there`.execute(db);
+    select to_regclass('audit_event') is not null as there`.execute(db);
   // The list itself belongs to the owner; the newest table tells whether the last migration has run.
   return rows[0]?.there ? [] : [Object.keys(MIGRATIONS).at(-1) ?? ''];
 }

@@ -1,5 +1,6 @@
 import type { BatchId, EntryId } from '@/core/log/ids';
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
+import type { MemberRole } from '@/core/log/entered-by';
 import type { ChainFault } from '@/core/log/chain';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
@@ -73,7 +74,72 @@ type InspectorVisitTable = {
   ends: JSONColumnType<BatchEnds>;
 };
 
+/** Accounts and sessions are written by the library that keeps them; what is read of them here. */
+type UserTable = {
+  id: string;
+  name: string;
+  email: string;
+  username: string | null;
+  emailVerified: boolean;
+  createdAt: ColumnType<Date, Date | undefined, never>;
+  updatedAt: ColumnType<Date, Date | undefined, Date>;
+};
+type SessionTable = { id: string; userId: string; expiresAt: Date };
+
+type MemberTable = {
+  site: string;
+  person: string;
+  role: MemberRole;
+  /** The supplier or receiver whose share a partner sees. */ partner: string | null;
+  since: Stamp;
+  ended: Date | null;
+};
+
+/** Whom an invitation lets in. */
+export type LetsIn = 'first' | 'person' | 'device';
+type InvitationTable = {
+  id: string;
+  token_hash: string;
+  site: string | null;
+  lets_in: LetsIn;
+  role: MemberRole | null;
+  name: string | null;
+  partner: string | null;
+  made_by: string | null;
+  made_at: Stamp;
+  expires_at: Stamp;
+  used_at: Date | null;
+  withdrawn_at: Date | null;
+};
+
+type DeviceTable = {
+  id: string;
+  site: string;
+  name: string;
+  token_hash: string;
+  enrolled_by: string;
+  enrolled_at: Stamp;
+  last_seen_at: Date | null;
+  revoked_at: Date | null;
+  revoked_by: string | null;
+};
+
+type AuditEventTable = {
+  id: string;
+  site: string | null;
+  at: Stamp;
+  event: string;
+  who: string | null;
+  about: JSONColumnType<Record<string, unknown>>;
+};
+
 export type Database = {
+  user: UserTable;
+  session: SessionTable;
+  member: MemberTable;
+  invitation: InvitationTable;
+  device: DeviceTable;
+  audit_event: AuditEventTable;
   site: SiteTable;
   log_entry: LogEntryTable;
   batch_snapshot: BatchSnapshotTable;

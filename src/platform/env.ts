@@ -17,6 +17,12 @@ export const env = {
       .filter(Boolean),
   /** Where the installation's key lies; null: it has none. */
   keyFile: (): string | null => process.env.ZEALOUS_KEY ?? null,
+  /** What sessions are signed with where the installation has no key; null: not given. */
+  sessionSecret: (): string | null => process.env.ZEALOUS_SESSION_SECRET ?? null,
+  /** The made-up people of the demo may be picked without a password. */
+  isDemo: (): boolean => process.env.ZEALOUS_DEMO === '1',
+  /** Whether people reach the server by https alone: their cookies are then sent by nothing else. */
+  isHttpsOnly: (): boolean => process.env.ZEALOUS_HTTPS === '1',
   /** The development server evaluates scripts that are being edited. */
   develops: (): boolean => process.env.NODE_ENV === 'development',
   /** The owner of the tables, for migrations; the same as databaseUrl where there is only one. */

@@ -2,6 +2,8 @@ import {
   createPrivateKey,
   createPublicKey,
   generateKeyPairSync,
+  hkdfSync,
+  randomBytes,
   sign,
   type KeyObject,
 } from 'node:crypto';
@@ -12,6 +14,8 @@ import { env } from './env';
 export type SiteKey = {
   /** The public half, 32 bytes in hexadecimal. */ readonly publicKey: string;
   /** Signs a text. @returns 64 bytes in hexadecimal */ sign(text: string): string;
+  /** A secret for another purpose, always the same for it (RFC 5869). @returns 32 bytes in hexadecimal */
+  deriveSecret(purpose: string): string;
 };
 
 /** The last 32 bytes of the standard form are the key itself (RFC 8410). */
@@ -30,6 +34,10 @@ function readKey(file: string): SiteKey | null {
   return {
     publicKey: rawOf(key),
     sign: (text) => sign(null, Buffer.from(text), key).toString('hex'),
+    deriveSecret: (purpose) =>
+      Buffer.from(
+        hkdfSync('sha256', key.export({ format: 'der', type: 'pkcs8' }), '', purpose, 32),
+      ).toString('hex'),
   };
 }
 
@@ -43,6 +51,14 @@ export function siteKey(): SiteKey | null {
   held.set(file, key);
   return key;
 }
+
+const SECRET = Symbol.for('zealous-heap.session-secret');
+const process_ = globalThis as { [SECRET]?: string };
+/** What sessions are signed with: a secret of its own, one of the installation's key, or, with neither, one that ends with this process. */
+export const sessionSecret = (): string =>
+  env.sessionSecret() ??
+  siteKey()?.deriveSecret('zealous-heap/sessions') ??
+  (process_[SECRET] ??= randomBytes(32).toString('hex'));
 
 /** Makes the key at the first run; one that is there stays. @returns whether it was made */
 export function createSiteKey(file: string): boolean {

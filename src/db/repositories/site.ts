@@ -4,7 +4,9 @@ import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
 import type { Speech } from '@/messages/say';
 import { canonicalJson } from '@/core/log/entry';
 import { siteKey } from '@/platform/site-key';
+import type { Selectable } from 'kysely';
 import type { Db } from '../client';
+import type { Database } from '../schema';
 
 export type Site = SiteHead & {
   readonly id: string;
@@ -27,21 +29,25 @@ export const speechOfSite = (site: Site): Speech => ({
 const siteFacts = ({ id, name, timeZone, unit }: Site): string =>
   canonicalJson({ format: 'zealous-heap/site-facts', id, name, timeZone, unit });
 
+const siteOf = (row: Selectable<Database['site']>): Site => ({
+  id: row.id,
+  name: row.name,
+  timeZone: row.time_zone,
+  unit: row.unit,
+  language: languageOf(row.language) ?? 'en',
+  units: UNIT_SYSTEMS.find((system) => system === row.units) ?? 'metric',
+  demoUntil: row.demo_until?.getTime() ?? null,
+});
+
 export const siteRepo = (db: Db) => ({
-  /** The site of this database, or null before the first start has named one. */
+  /** The first site of this database, or null before one was named. */
   async only(): Promise<Site | null> {
     const row = await db.selectFrom('site').selectAll().limit(1).executeTakeFirst();
-    return row
-      ? {
-          id: row.id,
-          name: row.name,
-          timeZone: row.time_zone,
-          unit: row.unit,
-          language: languageOf(row.language) ?? 'en',
-          units: UNIT_SYSTEMS.find((system) => system === row.units) ?? 'metric',
-          demoUntil: row.demo_until?.getTime() ?? null,
-        }
-      : null;
+    return row ? siteOf(row) : null;
+  },
+  async byId(id: string): Promise<Site | null> {
+    const row = await db.selectFrom('site').selectAll().where('id', '=', id).executeTakeFirst();
+    return row ? siteOf(row) : null;
   },
   async create(site: Site): Promise<void> {
     const demo_until = site.demoUntil === null ? null : new Date(site.demoUntil);

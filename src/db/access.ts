@@ -1,0 +1,72 @@
+import { roleOnSharedDevice, type AccessRole } from '@/core/access/roles';
+import type { MemberRole } from '@/core/log/entered-by';
+import { now } from '@/platform/clock';
+import { currentCookie, currentCookies, onceForRequest } from '@/platform/current-request';
+import { sha256 } from '@/platform/hash';
+import type { Db } from './client';
+import { deviceRepo } from './repositories/devices';
+import { memberRepo, type Membership } from './repositories/members';
+import { siteRepo, type Site } from './repositories/site';
+
+/** Who asks, for which site, and what they are there. */
+export type Access = {
+  /** Null: nobody whom the site knows. */ readonly role: AccessRole | null;
+  /** The site that is asked for; null: there is none for whoever asks. */
+  readonly site: Site | null;
+  /** Who has signed in; null: nobody, or a shared phone. */
+  readonly person: {
+    readonly id: string;
+    readonly name: string;
+    readonly role: MemberRole | null;
+    readonly partner: string | null;
+  } | null;
+  /** The shared phone that asks; null: it is none. */
+  readonly device: { readonly id: string; readonly name: string } | null;
+  /** The phone was let in once, and is not any more. */ readonly isRevoked: boolean;
+  /** All places of whoever has signed in. */ readonly memberships: readonly Membership[];
+};
+export const NO_ACCESS: Access = {
+  ...{ role: null, site: null, person: null, device: null, isRevoked: false, memberships: [] },
+};
+/** Under this name what was found out about a request is kept. */
+export const ACCESS = 'access';
+export const DEVICE_COOKIE = 'zh_device';
+const SITE_COOKIE = 'zh_site';
+/** A phone's last use is noted at most so often. */
+const NOTE_SEEN_MS = 60_000;
+
+/** Who asks, by what the request bears; looked up once for it. */
+export const accessOfRequest = (db: Db): Promise<Access> =>
+  onceForRequest(ACCESS, async () => (await bySession(db)) ?? (await byDevice(db)) ?? NO_ACCESS);
+
+async function bySession(db: Db): Promise<Access | null> {
+  const cookie = currentCookies();
+  if (!cookie.includes('zh_session')) return null;
+  // Loaded by whoever bears a session: what only reads the log needs none of it.
+  const { theAuth } = await import('./auth');
+  const session = await theAuth(db).api.getSession({ headers: new Headers({ cookie }) });
+  if (!session) return null;
+  const { id, name } = session.user;
+  const memberships = await memberRepo(db).memberships(id);
+  const chosen = currentCookie(SITE_COOKIE);
+  const here = memberships.find((m) => m.site === chosen) ?? memberships[0] ?? null;
+  const site = here && (await siteRepo(db).byId(here.site));
+  return {
+    ...NO_ACCESS,
+    ...{ role: here?.role ?? null, site, memberships },
+    person: { id, name, role: here?.role ?? null, partner: here?.partner ?? null },
+  };
+}
+
+async function byDevice(db: Db): Promise<Access | null> {
+  const token = currentCookie(DEVICE_COOKIE);
+  if (token === null || token === '') return null;
+  const found = await deviceRepo(db).deviceByToken(sha256(token));
+  if (!found) return null;
+  if (found.revoked) return { ...NO_ACCESS, isRevoked: true };
+  if (now() - found.seenAt > NOTE_SEEN_MS) await deviceRepo(db).noteDeviceSeen(found.id, now());
+  const { id, name } = found;
+  // Who holds it is said with each entry; to look round on it, the phone itself is enough.
+  const role = roleOnSharedDevice('crew');
+  return { ...NO_ACCESS, role, site: await siteRepo(db).byId(found.site), device: { id, name } };
+}

@@ -1,0 +1,76 @@
+import { newId } from '@/platform/ids';
+import type { Db } from '../client';
+
+/** A phone that many share. */
+export type SharedDevice = {
+  readonly id: string;
+  readonly name: string;
+  readonly enrolledAt: number;
+  readonly lastSeenAt: number | null;
+  readonly revokedAt: number | null;
+};
+
+const timeOf = (date: Date | null): number | null => date?.getTime() ?? null;
+
+/** Phones that many share. */
+export const deviceRepo = (db: Db) => ({
+  async enrolDevice(
+    device: { site: string; name: string; tokenHash: string; enrolledBy: string },
+    at: number,
+  ): Promise<string> {
+    const id = newId();
+    await db
+      .insertInto('device')
+      .values({
+        ...{ id, site: device.site, name: device.name, token_hash: device.tokenHash },
+        ...{ enrolled_by: device.enrolledBy, enrolled_at: new Date(at) },
+        ...{ last_seen_at: null, revoked_at: null, revoked_by: null },
+      })
+      .execute();
+    return id;
+  },
+  /** The phone that bears a token, revoked or not; null: none was ever given it. */
+  async deviceByToken(
+    tokenHash: string,
+  ): Promise<{ id: string; site: string; name: string; revoked: boolean; seenAt: number } | null> {
+    const r = await db
+      .selectFrom('device')
+      .select(['id', 'site', 'name', 'revoked_at', 'last_seen_at'])
+      .where('token_hash', '=', tokenHash)
+      .executeTakeFirst();
+    return r
+      ? {
+          ...{ id: r.id, site: r.site, name: r.name, revoked: r.revoked_at !== null },
+          seenAt: timeOf(r.last_seen_at) ?? 0,
+        }
+      : null;
+  },
+  async devices(site: string): Promise<SharedDevice[]> {
+    const rows = await db
+      .selectFrom('device')
+      .selectAll()
+      .where('site', '=', site)
+      .orderBy('enrolled_at', 'desc')
+      .execute();
+    return rows.map((r) => ({
+      ...{ id: r.id, name: r.name, enrolledAt: r.enrolled_at.getTime() },
+      ...{ lastSeenAt: timeOf(r.last_seen_at), revokedAt: timeOf(r.revoked_at) },
+    }));
+  },
+  async noteDeviceSeen(id: string, at: number): Promise<void> {
+    await db
+      .updateTable('device')
+      .set({ last_seen_at: new Date(at) })
+      .where('id', '=', id)
+      .execute();
+  },
+  async revokeDevice(site: string, id: string, by: string, at: number): Promise<void> {
+    await db
+      .updateTable('device')
+      .set({ revoked_at: new Date(at), revoked_by: by })
+      .where('site', '=', site)
+      .where('id', '=', id)
+      .where('revoked_at', 'is', null)
+      .execute();
+  },
+});

@@ -1,0 +1,83 @@
+import type { MemberRole } from '@/core/log/entered-by';
+import type { Db } from '../client';
+
+/** Somebody with a place on a site. */
+export type Member = {
+  readonly person: string;
+  readonly name: string;
+  /** What the person signs in by; null: they are made up, or have none yet. */
+  readonly username: string | null;
+  readonly role: MemberRole;
+  readonly partner: string | null;
+  readonly since: number;
+};
+export type Membership = {
+  readonly site: string;
+  readonly role: MemberRole;
+  readonly partner: string | null;
+};
+
+/** Who belongs to a site, and what they are there. */
+export const memberRepo = (db: Db) => ({
+  /** Everybody who has a place on a site now, by name. */
+  async members(site: string): Promise<Member[]> {
+    const rows = await db
+      .selectFrom('member')
+      .innerJoin('user', 'user.id', 'member.person')
+      .select(['person', 'name', 'username', 'role', 'partner', 'since'])
+      .where('site', '=', site)
+      .where('ended', 'is', null)
+      .orderBy('name')
+      .execute();
+    return rows.map((r) => ({ ...r, since: r.since.getTime() }));
+  },
+  /** Where a person has a place, the first one first. */
+  memberships: (person: string): Promise<Membership[]> =>
+    db
+      .selectFrom('member')
+      .select(['site', 'role', 'partner'])
+      .where('person', '=', person)
+      .where('ended', 'is', null)
+      .orderBy('since')
+      .execute(),
+  /** Gives a person a place on a site, or another one than before. */
+  async setMember(
+    member: { site: string; person: string; role: MemberRole; partner: string | null },
+    at: number,
+  ): Promise<void> {
+    const { role, partner } = member;
+    await db
+      .insertInto('member')
+      .values({ ...member, since: new Date(at), ended: null })
+      .onConflict((c) => c.columns(['site', 'person']).doUpdateSet({ role, partner, ended: null }))
+      .execute();
+  },
+  /** Ends a person's place on a site; what they logged stays theirs. */
+  async endMembership(site: string, person: string, at: number): Promise<void> {
+    await db
+      .updateTable('member')
+      .set({ ended: new Date(at) })
+      .where('site', '=', site)
+      .where('person', '=', person)
+      .execute();
+  },
+  /** Whether anybody manages any site of this installation. */
+  async hasManager(): Promise<boolean> {
+    const row = await db
+      .selectFrom('member')
+      .select('person')
+      .where('role', '=', 'manager')
+      .where('ended', 'is', null)
+      .limit(1)
+      .executeTakeFirst();
+    return row !== undefined;
+  },
+  /** A made-up person of the demo, who signs in by being picked. */
+  async createDemoPerson(id: string, name: string): Promise<void> {
+    await db
+      .insertInto('user')
+      .values({ id, name, email: `${id}@users.invalid`, username: null, emailVerified: false })
+      .onConflict((c) => c.column('id').doUpdateSet({ name }))
+      .execute();
+  },
+});
