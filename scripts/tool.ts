@@ -1,6 +1,7 @@
 import '@/messages/all';
 import { layUpDemo } from '../demo/lay-up';
-import { createHash } from 'node:crypto';
+import { layUpDemoPeople } from '../demo/people';
+import { createHash, randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { keyName } from '@/core/formats/seal';
@@ -10,10 +11,12 @@ import { createSiteKey, siteKey } from '@/platform/site-key';
 import { siteFileJsonSchema } from '@/core/flow/site-file';
 import { batchFileJsonSchema } from '@/core/formats/batch-file';
 import { backUp, restore, statusOf } from './operations';
-import { connect } from '@/db/client';
+import { connect, type Db } from '@/db/client';
 import { migrate } from '@/db/migrate';
 import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
+import { invitationRepo } from '@/db/repositories/invitations';
+import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
 import { rebuildSnapshots } from '@/db/write';
 import { now } from '@/platform/clock';
@@ -22,6 +25,7 @@ import { env } from '@/platform/env';
 /** Where backups lie, unless another folder is named. */
 const backupFolder = (): string => process.env.ZEALOUS_BACKUPS ?? '.data/backups';
 
+const FIRST_LINK_MS = 7 * 24 * 60 * 60 * 1000;
 const SETTLE_MS = 60 * 60 * 1000;
 
 const FAULT_WORDS: Readonly<Record<ChainFault['code'], string>> = {
@@ -44,18 +48,22 @@ const COMMANDS: Record<string, () => Promise<void>> = {
   /** The demo is laid up anew for today unless a person has written in it. */
   async seed() {
     await withDb(async (db) => {
-      const site = await siteRepo(db).only();
-      const laidUp = site?.demoUntil ?? null;
-      if (site && laidUp !== null && !process.argv.includes('--fresh')) {
-        if (now() - laidUp < SETTLE_MS) return;
-        if (await logRepo(db).writtenSince(site.id, laidUp)) {
-          console.error(
-            'The demo is as you left it, with what you logged. ./zealous demo --fresh lays it up anew for today.',
-          );
-          return;
-        }
-      }
-      await layUpDemo(db, now());
+      await layUpDemoIfDue(db);
+      if (!(await memberRepo(db).hasManager())) await layUpDemoPeople(db, now());
+    });
+  },
+  /** The link that lets the first manager in, where there is none; good once, and made anew with each start. */
+  async 'first-link'() {
+    await withDb(async (db) => {
+      if (await memberRepo(db).hasManager()) return;
+      const token = randomBytes(32).toString('base64url');
+      await invitationRepo(db).invite({
+        ...{ tokenHash: sha256(token), site: null, letsIn: 'first', role: 'manager' },
+        ...{ name: null, partner: null, madeBy: null },
+        ...{ madeAt: now(), expiresAt: now() + FIRST_LINK_MS },
+      });
+      console.log(`Open this link to make the first account; it works once, within 7 days:`);
+      console.log(`${process.argv[3] ?? ''}/join/${token}`);
     });
   },
   /** The JSON Schema of the batch file, or of the site file, for docs/. */
@@ -229,6 +237,22 @@ async function withDb(work: (db: ReturnType<typeof connect>) => Promise<void>): 
   } finally {
     await db.destroy();
   }
+}
+
+/** Lays the demo up anew for today, unless it was just laid up or a person has written in it. */
+async function layUpDemoIfDue(db: Db): Promise<void> {
+  const site = await siteRepo(db).only();
+  const laidUp = site?.demoUntil ?? null;
+  if (site && laidUp !== null && !process.argv.includes('--fresh')) {
+    if (now() - laidUp < SETTLE_MS) return;
+    if (await logRepo(db).writtenSince(site.id, laidUp)) {
+      console.error(
+        'The demo is as you left it, with what you logged. ./zealous demo --fresh lays it up anew for today.',
+      );
+      return;
+    }
+  }
+  await layUpDemo(db, now());
 }
 
 const command = COMMANDS[process.argv[2] ?? ''];

@@ -1,10 +1,14 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { say } from '@/messages/say';
+import { entranceOfRequest, type Entrance } from '@/entry/server/guard';
 import { env } from '@/platform/env';
 import { refusalOf } from '@/platform/guard';
 import { contentPolicy, createNonce, securityHeaders } from '@/platform/security-headers';
 
+const isDoor = (request: NextRequest): boolean => request.nextUrl.pathname.startsWith('/api/');
+
 function refuse(request: NextRequest, status: number, message: string): Response {
-  if (request.nextUrl.pathname.startsWith('/api/'))
+  if (isDoor(request))
     return Response.json(
       { ok: false, problem: message, problems: [{ path: '(request)', message }], answers: [] },
       { status },
@@ -15,8 +19,27 @@ function refuse(request: NextRequest, status: number, message: string): Response
   });
 }
 
+/** Where whoever has to sign in wanted to go. */
+function wanted({ method, nextUrl }: NextRequest): string {
+  const there = `${nextUrl.pathname}${nextUrl.search}`;
+  return method === 'GET' && there !== '/' ? `?next=${encodeURIComponent(there)}` : '';
+}
+
+/** The answer to whoever may not go where they want to; null: they may. */
+function turnAway(request: NextRequest, entrance: Entrance): Response | null {
+  if (entrance === 'pass') return null;
+  const isRead = ['GET', 'HEAD'].includes(request.method) && !isDoor(request);
+  if (entrance === 'refused')
+    return isRead
+      ? NextResponse.redirect(new URL('/refused', request.url), 303)
+      : refuse(request, 403, say('people.notYourRole'));
+  if (!isRead) return refuse(request, 401, say('people.signInFirst'));
+  const there = entrance === 'name-site' ? '/site' : `/sign-in${wanted(request)}`;
+  return NextResponse.redirect(new URL(there, request.url), 303);
+}
+
 /** Runs before every page, route and action: none is left out, so there is no matcher. */
-export function proxy(request: NextRequest): Response {
+export async function proxy(request: NextRequest): Promise<Response> {
   const refusal = refusalOf(request, env.hosts());
   const nonce = createNonce();
   const policy = contentPolicy(request.nextUrl.pathname, nonce, env.develops());
@@ -26,7 +49,8 @@ export function proxy(request: NextRequest): Response {
   asked.set('content-security-policy', policy);
   const answer = refusal
     ? refuse(request, refusal.status, refusal.message)
-    : NextResponse.next({ request: { headers: asked } });
+    : (turnAway(request, await entranceOfRequest(request.nextUrl.pathname)) ??
+      NextResponse.next({ request: { headers: asked } }));
   const https = request.headers.get('x-forwarded-proto') === 'https';
   answer.headers.set('content-security-policy', policy);
   for (const [name, value] of Object.entries(securityHeaders(https)))

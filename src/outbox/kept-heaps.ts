@@ -32,3 +32,6 @@ export async function lastLoggedOf(heap: string): Promise<number | null> {
   const kept = await recallHeaps((data) => data as Kept);
   return kept?.heaps.find((h) => h.id === heap)?.loggedAt ?? null;
 }
+
+/** Forgets the heaps: the next one who takes this device asks for them anew. */
+export const forgetKeptHeaps = (): Promise<void> => deviceStore.set(NAME, undefined);

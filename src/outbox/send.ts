@@ -83,8 +83,11 @@ export async function drain(
         ) {
           restamps += 1;
           await box.put({ ...item, form: restamped(item.form, clock.ahead()) });
-        } else if (answer.again) later.add(item.id);
-        else await box.put({ ...item, state: 'refused', problems: answer.problems });
+        } else if (answer.again) {
+          later.add(item.id);
+          // It waits for somebody, or for the server; why is told beside it.
+          await box.put({ ...item, problems: answer.problems });
+        } else await box.put({ ...item, state: 'refused', problems: answer.problems });
       }
     }
   } catch {

@@ -119,7 +119,20 @@ export const ensureClockKnown = async (): Promise<void> => {
 /** The hub's time as far as this device knows it, ms. */
 export const serverNow = (): number => Date.now() - aheadMs;
 
+let signedOut = false;
+/** Whether the server last said that nobody has signed in here, or that this phone was disconnected. What waits stays. */
+export const isSignedOut = (): boolean => signedOut;
+function noteSignIn(response: Response): void {
+  const out = response.status === 401;
+  if (out === signedOut) return;
+  signedOut = out;
+  listeners.forEach((f) => f());
+}
+
 const WAIT_MS = 15_000;
+/** Answers after which the same is sent again later: nobody has signed in, too many at once, the server is in trouble. */
+const isForLater = ({ status }: Response): boolean =>
+  status === 401 || status === 429 || status >= 500;
 const answerOf = async (response: Response): Promise<unknown> => {
   // A proxy's error page is no answer of the hub.
   if (!response.headers.get('content-type')?.startsWith('application/json'))
@@ -134,6 +147,7 @@ const server: ServerPort = {
       body: JSON.stringify({ sentAt, entries }),
       signal: AbortSignal.timeout(WAIT_MS),
     });
+    noteSignIn(response);
     const answer = await answerOf(response);
     if (!response.ok) throw new Error(`refused as a whole: ${response.status}`);
     return answer as Awaited<ReturnType<ServerPort['log']>>;
@@ -144,8 +158,9 @@ const server: ServerPort = {
       body: bytes,
       signal: AbortSignal.timeout(WAIT_MS * 4),
     });
+    noteSignIn(response);
     const answer = (await answerOf(response)) as Awaited<ReturnType<ServerPort['photo']>>;
-    if (!response.ok && response.status >= 500) throw new Error(`no answer: ${response.status}`);
+    if (isForLater(response)) throw new Error(`no answer: ${response.status}`);
     return answer;
   },
 };
@@ -156,7 +171,7 @@ export function sendWaiting(): Promise<Drained> {
   const go = async (): Promise<Drained> => {
     await recallClock();
     const drained = await drain(outboxStore, server, deviceClock);
-    if (!drained.reached) noteAnswer(false);
+    if (!drained.reached) noteAnswer(signedOut);
     else if (drained.taken > 0) noteAnswer(true);
     return drained;
   };

@@ -1,18 +1,28 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { OutboxItem } from './item';
-import { isServerReachable, listOutbox, noteAnswer, subscribeToOutbox, sendWaiting } from './store';
+import {
+  isServerReachable,
+  isSignedOut,
+  listOutbox,
+  noteAnswer,
+  subscribeToOutbox,
+  sendWaiting,
+} from './store';
 
 const TRY_AGAIN_MS = 20_000;
 export type Outbox = {
   readonly items: readonly OutboxItem[];
   /** Whether the device’s memory was read yet: until then no items says nothing. */ readonly looked: boolean;
   readonly online: boolean;
+  /** Nobody has signed in here any more: what waits stays until somebody has. */ readonly signedOut: boolean;
 };
 
 /** What waits on this device and whether the hub can be reached, kept up to date; tries to send whenever that may have changed. */
 export function useOutbox(onTaken?: () => void): Outbox {
-  const [state, setState] = useState<Outbox>({ items: [], looked: false, online: true });
+  const [state, setState] = useState<Outbox>({
+    ...{ items: [], looked: false, online: true, signedOut: false },
+  });
   useEffect(() => {
     let current = true;
     let asked = false;
@@ -20,7 +30,8 @@ export function useOutbox(onTaken?: () => void): Outbox {
     const look = (): void => {
       void listOutbox().then(
         (list) => {
-          if (current) setState({ items: list, looked: true, online: online() });
+          if (current)
+            setState({ items: list, looked: true, online: online(), signedOut: isSignedOut() });
         },
         () => undefined,
       );

@@ -9,7 +9,7 @@ import {
   type SerwistPlugin,
 } from 'serwist';
 import { alwaysOffline } from '@/core/words/places';
-import { lastLoggedOf } from '@/outbox/kept-heaps';
+import { forgetKeptHeaps, lastLoggedOf } from '@/outbox/kept-heaps';
 import { sendWaiting } from '@/outbox/store';
 
 /**
@@ -73,6 +73,17 @@ const heapPages = new NetworkFirst({
   matchOptions: { ignoreVary: true, ignoreSearch: false },
   plugins: [whole, expires, keptHeap],
 });
+/** Whoever signs out leaves no pages for the next one who takes the device; what waits to be sent stays. */
+const forgetting: SerwistPlugin = {
+  requestWillFetch: async ({ request }) => {
+    if (new URL(request.url).searchParams.has('out')) {
+      await caches.delete(PAGES);
+      await forgetKeptHeaps().catch(() => undefined);
+    }
+    return request;
+  },
+};
+const signIn = new NetworkOnly({ plugins: [forgetting] });
 const same =
   (path: string) =>
   ({ url, sameOrigin }: { url: URL; sameOrigin: boolean }): boolean =>
@@ -106,6 +117,11 @@ const serwist = new Serwist({
       matcher: ({ request, url, sameOrigin }) =>
         sameOrigin && request.mode === 'navigate' && HEAP_PAGE.test(url.pathname),
       handler: heapPages,
+    },
+    {
+      matcher: ({ request, url, sameOrigin }) =>
+        sameOrigin && request.mode === 'navigate' && url.pathname === '/sign-in',
+      handler: signIn,
     },
     {
       matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',

@@ -4,6 +4,7 @@ import { logRepo } from '@/db/repositories/log';
 import { logLines } from '@/features/log/view';
 import { siteRepo } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
+import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { batchId } from '../support/ids';
 
@@ -15,7 +16,7 @@ let photos: typeof import('@/entry/server/photos');
 beforeAll(async () => {
   t = await freshDatabase();
   process.env.DATABASE_URL = t.appUrl;
-  await aSite(t.app);
+  actAs(memberAccess(await aSite(t.app), 'manager'));
   door = await import('@/entry/server/ingest-entry');
   ({ receive } = await import('@/entry/server/receive'));
   photos = await import('@/entry/server/photos');

@@ -4,6 +4,7 @@ import { logRepo } from '@/db/repositories/log';
 import { siteRepo } from '@/db/repositories/site';
 import { ClockSetBack, writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
+import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { batchId, entryId } from '../support/ids';
 
@@ -78,7 +79,7 @@ test('before the hub has a site nothing is taken, and the answer says so', async
 
 describe('an import', () => {
   beforeAll(async () => {
-    await aSite(t.app);
+    actAs(memberAccess(await aSite(t.app), 'manager'));
   });
   const id = newId();
   test('sent again and again, also all at one time, is there once, and each answer says that it is done', async () => {

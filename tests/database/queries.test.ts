@@ -1,6 +1,7 @@
 import { sql, type KyselyPlugin } from 'kysely';
 import { connect, type Db } from '@/db/client';
 import type { Site } from '@/db/repositories/site';
+import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { fillSite } from '../support/large-site';
 
@@ -28,6 +29,7 @@ const heaps: string[] = [];
 beforeAll(async () => {
   t = await freshDatabase();
   site = await aSite(t.app);
+  actAs(memberAccess(site, 'manager'));
   counted = connect(t.appUrl, 2);
   held.zealousDb = counted.withPlugin(counter);
   // Reading the pages in takes its time, and none of it is to be taken for a database that does not answer.

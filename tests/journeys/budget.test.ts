@@ -54,7 +54,8 @@ type Answer = { readonly kB: number; readonly body: string };
 /** An answer as it crosses the wire to a browser that takes gzip. */
 const get = (path: string): Promise<Answer> =>
   new Promise((resolve, reject) => {
-    const ask = { headers: { 'accept-encoding': 'gzip', accept: 'text/html' } };
+    const headers = { 'accept-encoding': 'gzip', accept: 'text/html', cookie: app.cookies() };
+    const ask = { headers };
     http
       .get(app.base + path, ask, (response) => {
         const parts: Buffer[] = [];

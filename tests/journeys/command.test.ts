@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import puppeteer from 'puppeteer-core';
-import { fill, open, press, setTime, textOf, waitText } from '../support/app';
+import { fill, open, press, setTime, sleep, textOf, waitText } from '../support/app';
 
 /** `./zealous start` as a person runs it, in a folder of its own: set-up, kill, start again, Ctrl-C. */
 const ROOT = path.resolve(__dirname, '../..');
@@ -65,6 +65,18 @@ async function answersAgain(url: string): Promise<void> {
   throw new Error('it does not come up again');
 }
 
+/** What it has printed since it was started. */
+let printed = '';
+/** The link for the first account, which it prints while there is none. */
+async function firstLink(): Promise<string> {
+  for (let i = 0; i < 100; i += 1) {
+    const link = /http:\S+\/join\/\S+/.exec(printed)?.[0];
+    if (link !== undefined) return link;
+    await sleep(100);
+  }
+  throw new Error(`no link was printed: ${printed}`);
+}
+
 /** Starts it and waits for the one address that it prints. */
 async function start(): Promise<string> {
   command = spawn(path.join(ROOT, 'zealous'), ['start'], {
@@ -73,16 +85,16 @@ async function start(): Promise<string> {
     detached: true,
   });
   return new Promise((resolve, reject) => {
-    let text = '';
+    printed = '';
     command!.stdout!.on('data', (chunk: Buffer) => {
-      text += chunk;
-      const m = /http:\/\/127\.0\.0\.1:\d+/.exec(text);
+      printed += chunk;
+      const m = /http:\/\/127\.0\.0\.1:\d+/.exec(printed);
       if (m) resolve(m[0]);
     });
     command!.stderr!.on('data', (chunk: Buffer) => {
-      text += chunk;
+      printed += chunk;
     });
-    command!.once('exit', () => reject(new Error(`it ended: ${text}`)));
+    command!.once('exit', () => reject(new Error(`it ended: ${printed}`)));
   });
 }
 
@@ -112,6 +124,12 @@ test('an empty site; killed server and database come up again with everything; C
   });
   const page = await browser.newPage();
   await open(page, url);
+  expect(await textOf(page, 'main')).toMatch(/Sign in/);
+  await open(page, await firstLink());
+  await fill(page, 'Your name', 'Mo');
+  await fill(page, 'User name', 'mo');
+  await fill(page, 'Password', 'many warm heaps');
+  await press(page, 'Create account');
   await fill(page, 'Name of the site', 'Hopyard Corner');
   await press(page, 'Go on');
   await waitText(page, 'main', /What do you make compost for/);

@@ -19,6 +19,7 @@ let app: App;
 beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
+  await app.signUp();
 }, 90_000);
 afterAll(() => app?.stop(), 30_000);
 

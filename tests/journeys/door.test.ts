@@ -41,7 +41,7 @@ const policyOf = (r: Response): Record<string, string> =>
 
 describe('headers', () => {
   test('inline scripts run with the number of their page alone, and it is another each time', async () => {
-    const [one, two] = [await fetch(app.base), await fetch(app.base)];
+    const [one, two] = [await app.fetch('/'), await app.fetch('/')];
     const scripts = policyOf(one)['script-src'] ?? '';
     expect(scripts).toMatch(/'nonce-[A-Za-z0-9+/=]{20,}'/);
     expect(scripts).not.toMatch(/'unsafe-inline'|'unsafe-eval'/);
@@ -53,14 +53,14 @@ describe('headers', () => {
   });
   test('no page may be framed, nothing is guessed, no other site reads, nothing of the device is open but the camera', async () => {
     for (const at of ['/', '/api/health', '/batch/nothing', '/no-signal.html']) {
-      const { headers } = await fetch(app.base + at);
+      const { headers } = await app.fetch(at);
       expect(policyOf({ headers } as Response)['frame-ancestors']).toBe("'none'");
       expect(headers.get('x-content-type-options')).toBe('nosniff');
       expect(headers.get('permissions-policy')).toMatch(/camera=\(self\), microphone=\(\)/);
       expect(headers.get('access-control-allow-origin')).toBeNull();
       expect(headers.get('strict-transport-security')).toBeNull();
     }
-    const behind = await fetch(app.base, { headers: { 'x-forwarded-proto': 'https' } });
+    const behind = await app.fetch('/', { headers: { 'x-forwarded-proto': 'https' } });
     expect(behind.headers.get('strict-transport-security')).toMatch(/^max-age=31536000/);
   });
   test('a script that somebody got into a page does not run', async () => {
@@ -173,7 +173,7 @@ test(
     const seed = Number(process.env.DOOR_SEED ?? 20_261_129);
     await fc.assert(
       fc.asyncProperty(request, async (r) => {
-        const answer = await fetch(app.base + addressOf(r), {
+        const answer = await app.fetch(addressOf(r), {
           method: r.method,
           redirect: 'manual',
           signal: AbortSignal.timeout(PATIENCE_MS),
@@ -191,7 +191,7 @@ test(
 
 test('who knocks too often waits, and is told how long; others pass', async () => {
   const knock = (from: string): Promise<Response> =>
-    fetch(`${app.base}/api/bring`, {
+    app.fetch('/api/bring', {
       method: 'POST',
       body: '{}',
       headers: { 'x-forwarded-for': from },
@@ -212,7 +212,7 @@ test('who knocks too often waits, and is told how long; others pass', async () =
 }, 150_000);
 
 test('what is too large is refused by its size before it is read', async () => {
-  const answer = await fetch(`${app.base}/api/log`, {
+  const answer = await app.fetch('/api/log', {
     method: 'POST',
     body: 'x'.repeat(5_000_000),
   });

@@ -43,6 +43,7 @@ beforeAll(async () => {
   proxy = await startFlakyProxy(app.port);
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'field-'));
   await layUpDemo(app.database.admin, Date.now());
+  await app.signUp();
   site = (await siteRepo(app.database.app).only())!;
   for (const id of await logRepo(app.database.app).batchIds(site.id)) {
     const state = foldBatch(await logRepo(app.database.app).ofBatch(id));
@@ -81,6 +82,7 @@ async function phone(name: string, options: { clockAheadMs?: number; slow?: bool
       deviceScaleFactor: 2,
     });
     if (options.slow ?? true) await page.emulateCPUThrottling(4);
+    await app.signIn(page);
     await page.setCookie({ name: 'zh_by', value: name, url: proxy.base });
     if (options.clockAheadMs)
       await page.evaluateOnNewDocument((ms) => {

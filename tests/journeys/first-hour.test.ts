@@ -5,6 +5,7 @@ import { axe, fill, open, press, startApp, textOf, waitText, type App } from '..
 let app: App;
 beforeEach(async () => {
   app = await startApp();
+  await app.signUp();
 }, 60_000);
 afterEach(() => app?.stop(), 60_000);
 

@@ -24,6 +24,7 @@ let app: App;
 let tmp: string;
 beforeAll(async () => {
   app = await startApp();
+  await app.signUp();
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'journey-'));
 }, 60_000);
 afterAll(async () => {

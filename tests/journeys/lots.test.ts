@@ -23,6 +23,7 @@ let siteId: string;
 beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
+  await app.signUp();
   siteId = (await siteRepo(app.database.app).only())!.id;
 }, 120_000);
 afterAll(() => app?.stop(), 60_000);

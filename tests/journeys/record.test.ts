@@ -20,6 +20,7 @@ const ids: Record<string, string> = {};
 beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
+  await app.signUp();
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'record-'));
   const rows = await app.database.app
     .selectFrom('batch_snapshot')
@@ -39,7 +40,7 @@ const give = async (page: Page, name: string, text: string): Promise<void> => {
   ).uploadFile(path.join(tmp, name));
 };
 const bytesOf = async (url: string): Promise<{ response: Response; bytes: Buffer }> => {
-  const response = await fetch(url);
+  const response = await app.fetch(url);
   return { response, bytes: Buffer.from(await response.arrayBuffer()) };
 };
 

@@ -8,6 +8,7 @@ import { logRepo } from '@/db/repositories/log';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import {
   axe,
+  MANAGER,
   fill,
   open,
   press,
@@ -26,6 +27,7 @@ const heaps: Record<string, string> = {};
 beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
+  await app.signUp();
   site = (await siteRepo(app.database.app).only())!;
   for (const id of await logRepo(app.database.app).batchIds(site.id))
     heaps[foldBatch(await logRepo(app.database.app).ofBatch(id)).opened.name!] = id;
@@ -44,12 +46,14 @@ const until = async (what: string, is: () => Promise<boolean>): Promise<void> =>
   throw new Error(`waited in vain: ${what}`);
 };
 
-test('on a device that nobody has named yet the air is noted, once it says who read it', async () => {
+test('the air is noted by whoever has signed in, or by somebody whom they name', async () => {
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/instruments`);
   await fill(page, 'In the shade, °C', 'cold');
   await waitText(page, 'aside', /Type the temperature as a number/);
   await fill(page, 'In the shade, °C', '-3');
+  expect(await valueOf(page, 'Who read it')).toBe(MANAGER);
+  await fill(page, 'Who read it', ' ');
   await waitText(page, 'aside', /Say who did it/);
   await fill(page, 'Who read it', 'Jo');
   await press(page, 'Save the air temperature');

@@ -29,6 +29,7 @@ const batches: Record<string, string> = {};
 beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
+  await app.signUp();
   site = (await siteRepo(app.database.app).only())!;
   for (const id of await logRepo(app.database.app).batchIds(site.id))
     batches[foldBatch(await logRepo(app.database.app).ofBatch(id)).opened.name!] = id;

@@ -2,8 +2,17 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import net from 'node:net';
 import path from 'node:path';
-import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import puppeteer, {
+  type Browser,
+  type CookieData,
+  type ElementHandle,
+  type Page,
+} from 'puppeteer-core';
+import type { Db } from '@/db/client';
+import { invitationRepo } from '@/db/repositories/invitations';
 import { siteRepo, type Site } from '@/db/repositories/site';
+import { sha256 } from '@/platform/hash';
+import { newId } from '@/platform/ids';
 import { aSite, freshDatabase } from './database';
 
 const ROOT = path.resolve(__dirname, '../..');
@@ -45,6 +54,56 @@ export async function closed(browser: Browser): Promise<void> {
 
 export type App = Awaited<ReturnType<typeof startApp>>;
 
+/** Opens a link for the first manager, as `./zealous start` prints it. @returns its word */
+async function firstLink(db: Db): Promise<string> {
+  const token = newId();
+  await invitationRepo(db).invite({
+    ...{ tokenHash: sha256(token), site: null, letsIn: 'first', role: 'manager' },
+    ...{ name: null, partner: null, madeBy: null },
+    ...{ madeAt: Date.now(), expiresAt: Date.now() + 3_600_000 },
+  });
+  return token;
+}
+
+/** Cookies that an answer sets, as a request bears them. */
+const cookiesOf = (answer: Response): string =>
+  answer.headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ');
+
+/** Makes an account behind a link, as the page does. @returns the cookies of whoever is in then */
+export async function joinBy(
+  base: string,
+  token: string,
+  name: string,
+  username = name.toLowerCase(),
+): Promise<string> {
+  const answer = await fetch(`${base}/api/join`, {
+    method: 'POST',
+    redirect: 'manual',
+    body: new URLSearchParams({ token, name, username, password: 'many warm heaps' }),
+  });
+  const cookies = cookiesOf(answer);
+  if (cookies === '') throw new Error(`no account was made: ${answer.headers.get('location')}`);
+  return cookies;
+}
+
+/** What sessions of all servers here are signed with: one that is started anew knows them. */
+const SESSION_SECRET = 'sessions of the tests are signed with this';
+/** What the manager of a site is called. */
+export const MANAGER = 'Mo';
+
+/** Cookies as a browser is given them. */
+const browserCookies = (base: string, cookies: string): CookieData[] =>
+  cookies
+    .split('; ')
+    .filter(Boolean)
+    .map((pair) => {
+      const [name = '', ...value] = pair.split('=');
+      return { name, value: value.join('='), domain: new URL(base).hostname, path: '/' };
+    });
+
 /** The production build on a database of its own, and a browser. */
 export async function startApp() {
   const database = await freshDatabase();
@@ -61,6 +120,7 @@ export async function startApp() {
         PORT: String(port),
         HOSTNAME: '127.0.0.1',
         DATABASE_URL: database.appUrl,
+        ZEALOUS_SESSION_SECRET: SESSION_SECRET,
       },
     });
     for (let i = 0; i < 150; i += 1) {
@@ -81,6 +141,7 @@ export async function startApp() {
       else server.once('exit', () => resolve());
     });
   await start();
+  const manager = { cookie: '' };
   const browser: Browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',
     headless: true,
@@ -92,6 +153,21 @@ export async function startApp() {
     port,
     browser,
     start,
+    /** Cookies of the manager, who has signed in on every page that is opened. */
+    cookies: (): string => manager.cookie,
+    /** Makes the first account. */
+    signUp: async (): Promise<void> => {
+      manager.cookie = await joinBy(base, await firstLink(database.app), MANAGER);
+    },
+    /** Lets the manager in on a page of another browser. */
+    signIn: (page: Page): Promise<void> =>
+      page.browserContext().setCookie(...browserCookies(base, manager.cookie)),
+    /** Asks the server as the manager's browser does; without a header of its own. */
+    fetch: (path: string, init: RequestInit = {}): Promise<Response> =>
+      fetch(path.startsWith('http') ? path : `${base}${path}`, {
+        ...init,
+        headers: { cookie: manager.cookie, ...(init.headers as Record<string, string>) },
+      }),
     /** Memory that the server holds, MB. */
     memoryMb: (): number => {
       const pages = fs.readFileSync(`/proc/${server.pid}/statm`, 'utf8').split(' ')[1];
@@ -104,8 +180,10 @@ export async function startApp() {
     /** A page that remembers where it fetched from and what went wrong on it. */
     async page(
       size: { width: number; height: number; phone?: boolean } = { width: 1280, height: 800 },
+      /** Of whoever opens it; else of the manager. */ cookies?: string,
     ) {
       const context = await browser.createBrowserContext();
+      await context.setCookie(...browserCookies(base, cookies ?? manager.cookie));
       const page = await context.newPage();
       await page.setViewport({
         width: size.width,
@@ -140,6 +218,7 @@ export async function startApp() {
 export async function startSite(): Promise<{ app: App; site: Site }> {
   const app = await startApp();
   await aSite(app.database.app);
+  await app.signUp();
   return { app, site: (await siteRepo(app.database.app).only())! };
 }
 

@@ -1,4 +1,5 @@
 import { siteRepo, type Site } from '@/db/repositories/site';
+import { actAs, memberAccess } from './access';
 import { aSite, freshDatabase } from './database';
 
 /** The door of the log on a fresh database with one site, as the running application has it. */
@@ -7,6 +8,7 @@ export async function doorOnSite() {
   process.env.DATABASE_URL = t.appUrl;
   await aSite(t.app);
   const site: Site = (await siteRepo(t.app).only())!;
+  actAs(memberAccess(site, 'manager'));
   return {
     t,
     site,

@@ -16,7 +16,7 @@ export type PartnerShare = {
 };
 
 /** One name for one partner, however it was typed. */
-const nameKey = (name: string): string => name.trim().toLocaleLowerCase();
+export const partnerKey = (name: string): string => name.trim().toLocaleLowerCase();
 
 /**
  * Partners by what they brought in, the largest first: everybody who supplied a load or took a share.
@@ -40,10 +40,10 @@ export function sharesOfPartners(
   );
   const names = new Map<string, string>();
   for (const name of [...loads.map((l) => l.load.supplier), ...taken.map((t) => t.party)])
-    if (name !== undefined && !names.has(nameKey(name))) names.set(nameKey(name), name);
+    if (name !== undefined && !names.has(partnerKey(name))) names.set(partnerKey(name), name);
   const shares = [...names].map(([key, partner]): PartnerShare => {
-    const own = loads.filter((l) => l.load.supplier && nameKey(l.load.supplier) === key);
-    const took = taken.filter((t) => nameKey(t.party) === key);
+    const own = loads.filter((l) => l.load.supplier && partnerKey(l.load.supplier) === key);
+    const took = taken.filter((t) => partnerKey(t.party) === key);
     const broughtL = own.reduce((sum, l) => sum + (l.litres ?? 0), 0);
     const share = all > 0 ? broughtL / all : 0;
     return {

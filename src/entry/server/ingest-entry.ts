@@ -20,6 +20,7 @@ import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
+import { identify, withEnteredBy, withoutEnteredBy } from './identify';
 import { createLinkedEntries } from './linked-entries';
 import { validateLots } from './validate-lots';
 import { validateStoreReferences } from './validate-store';
@@ -47,7 +48,7 @@ export async function ingestEntry(
   const site = await requireSite();
   const fault = textFault(form);
   if (fault) return refused(pathText(fault.path), PROBLEM.unsoundText(fault.fault));
-  const typed = normalizeTexts(form);
+  const typed = asSent(normalizeTexts(form));
   try {
     // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
     return await withSiteLock(theDb(), site, async (trx): Promise<IngestResult> => {
@@ -59,13 +60,7 @@ export async function ingestEntry(
       if (clockMoved(typed, aheadMs))
         return refused('clock', say('entry.thisPhonesClockDiffersFrom'), true);
       if (!parsed.ok) return parsed;
-      const { entry } = parsed;
-      const wrong = await validateReferences(trx, site, entry);
-      if (wrong) return wrong;
-      const ends = await createLinkedEntries(trx, entry, site);
-      if (!ends.ok) return ends;
-      await appendUnderLock(trx, site, [entry, ...ends.others], at);
-      return { ok: true, already: false };
+      return await checkAndAppend(trx, site, parsed.entry, at);
     });
   } catch (error) {
     if (error instanceof ClockSetBack) return refused('clock', error.message, true);
@@ -82,6 +77,32 @@ export async function ingestEntry(
   }
 }
 
+/** A form as its device filled it in: whose sign-in brings it is for the server to say. */
+const asSent = (form: EntryForm): EntryForm => {
+  const { data } = (form as { data?: unknown } | null) ?? {};
+  return data !== null && typeof data === 'object'
+    ? { ...form, data: withoutEnteredBy(data as Record<string, unknown>) }
+    : form;
+};
+
+/** Takes an entry that can be taken: by whom it comes, and with what it speaks of. */
+async function checkAndAppend(
+  trx: Db,
+  site: Site,
+  entry: NewEntry,
+  at: number,
+): Promise<IngestResult> {
+  const who = await identify(trx, site, entry);
+  if (!who.ok) return refused(who.problem.path, who.problem.message, who.again);
+  const wrong = await validateReferences(trx, site, entry);
+  if (wrong) return wrong;
+  const ends = await createLinkedEntries(trx, entry, site);
+  if (!ends.ok) return ends;
+  const entries = [entry, ...ends.others].map((e) => withEnteredBy(e, who.enteredBy));
+  await appendUnderLock(trx, site, entries, at);
+  return { ok: true, already: false };
+}
+
 /** Whether a phone stamped an entry by another error of its clock than it shows now: the entry goes back to be stamped anew. */
 function clockMoved(form: unknown, aheadMs: number | null): boolean {
   const { data } = (form ?? {}) as { data?: { device?: { clockAheadMs?: unknown } } | null };
@@ -94,7 +115,7 @@ function clockMoved(form: unknown, aheadMs: number | null): boolean {
 }
 
 const content = ({ batch, at, by, kind, data }: NewEntry): string =>
-  canonicalJson({ batch, at, by, kind, data });
+  canonicalJson({ batch, at, by, kind, data: withoutEnteredBy(data) });
 
 /** What the log holds under the form's id: done already, or something else; null: nothing. Read as of when the log took it, the same form gives the same entry. */
 async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<IngestResult | null> {

@@ -177,6 +177,36 @@ export const partnersTable = (shares: readonly PartnerShare[]): SeasonTable => (
   })),
 });
 
+/** What a partner sees of a year: their share, and what they brought. */
+export type OwnShareView = {
+  readonly year: number;
+  readonly lines: readonly { readonly name: string; readonly value: string }[];
+  readonly loads: readonly string[];
+};
+
+/** @param share null: nothing of theirs was logged */
+export function ownShareView(
+  year: number,
+  share: PartnerShare | null,
+  loads: readonly { readonly day: string; readonly name: string; readonly litres: number | null }[],
+): OwnShareView {
+  const { head, rows } = partnersTable(share ? [share] : []);
+  const cells = rows[0]?.cells ?? [];
+  return {
+    year,
+    lines: head.flatMap((name, i) => {
+      const value = cells[i];
+      return value === undefined ? [] : [{ name, value }];
+    }),
+    loads: loads.map(({ day, name, litres }) =>
+      say('lots.ownLoad', {
+        ...{ day, name },
+        amount: litres === null ? say('lots.notLogged') : volume(litres),
+      }),
+    ),
+  };
+}
+
 /** A year's totals in words. */
 export const seasonView = (
   t: SeasonTotals,

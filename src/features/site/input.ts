@@ -14,3 +14,5 @@ export const SiteInput = z.object({
   units: z.enum(UNIT_SYSTEMS),
   language: z.enum(LANGUAGES),
 });
+/** What a site is called and reads in, as it was named. */
+export type NamedSite = z.output<typeof SiteInput>;

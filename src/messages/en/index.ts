@@ -27,6 +27,7 @@ import { enMethods } from './methods';
 import { enMix } from './mix';
 import { enOpen } from './open';
 import { enPlaces } from './places';
+import { enPeople } from './people';
 import { enPhone } from './phone';
 import { enPlan } from './plan';
 import { enRecord } from './record';
@@ -71,6 +72,7 @@ export const en = {
   mix: enMix,
   open: enOpen,
   places: enPlaces,
+  people: enPeople,
   phone: enPhone,
   plan: enPlan,
   record: enRecord,

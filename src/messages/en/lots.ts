@@ -504,4 +504,8 @@ export const enLots = {
   recommendedAre: 'Recommended: {items}',
   notLogged: 'not logged',
   alsoOnTheWay: 'Also with the thermometer',
+  ownShareOf: 'At {site}, in {year}',
+  ownShareNone: 'Nothing of yours is logged this year.',
+  ownLoads: 'What you brought',
+  ownLoad: '{day}: {name}, {amount}',
 } as const;

@@ -28,6 +28,7 @@ import { esMethods } from './methods';
 import { esMix } from './mix';
 import { esOpen } from './open';
 import { esPlaces } from './places';
+import { esPeople } from './people';
 import { esPhone } from './phone';
 import { esPlan } from './plan';
 import { esRecord } from './record';
@@ -72,6 +73,7 @@ export const es: Catalogue = {
   mix: esMix,
   open: esOpen,
   places: esPlaces,
+  people: esPeople,
   phone: esPhone,
   plan: esPlan,
   record: esRecord,

@@ -507,4 +507,8 @@ export const esLots = {
   recommendedAre: 'Recomendado: {items}',
   notLogged: 'sin anotar',
   alsoOnTheWay: 'También con el termómetro',
+  ownShareOf: 'En {site}, en {year}',
+  ownShareNone: 'Este año no hay nada tuyo anotado.',
+  ownLoads: 'Lo que trajiste',
+  ownLoad: '{day}: {name}, {amount}',
 } as const;

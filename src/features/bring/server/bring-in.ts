@@ -7,9 +7,10 @@ import { canonicalJson, type NewEntry } from '@/core/log/entry';
 import { textFault } from '@/core/log/sound-text';
 import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
-import { theDb, theSite } from '@/db/context';
+import { currentAccess, theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/write';
+import { withEnteredBy, withoutEnteredBy } from '@/entry/server/identify';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
 import { parseJson } from '@/platform/json';
@@ -28,7 +29,7 @@ const MAX_BYTES = 80_000_000;
 
 type Kept = { readonly ok: true } | { readonly ok: false; readonly message: string };
 const content = ({ batch, at, by, kind, data }: NewEntry): string =>
-  canonicalJson({ batch, at, by, kind, data });
+  canonicalJson({ batch, at, by, kind, data: withoutEnteredBy(data) });
 
 /** What the log holds of an import: nothing yet, all of it, or something else under its ids. */
 async function heldOf(db: Db, entries: readonly NewEntry[]): Promise<'nothing' | 'all' | 'other'> {
@@ -41,6 +42,14 @@ async function heldOf(db: Db, entries: readonly NewEntry[]): Promise<'nothing' |
   return entries.every((e) => byId.get(e.id) === content(JSON.parse(JSON.stringify(e)) as NewEntry))
     ? 'all'
     : 'other';
+}
+
+/** Entries with whose sign-in brings them. */
+async function bySignIn(entries: readonly NewEntry[]): Promise<readonly NewEntry[]> {
+  const { person } = await currentAccess();
+  if (!person?.role) return entries;
+  const enteredBy = { person: person.id, name: person.name, role: person.role };
+  return entries.map((e) => withEnteredBy(e, enteredBy));
 }
 
 /** Brings a batch in whole or not at all, and once: the same import sent again is answered as done. */
@@ -87,7 +96,7 @@ export async function bringIn(request: Request): Promise<Response> {
           ok: false,
           message: say('bring.aBatchAlreadyInLog'),
         };
-      if (held === 'nothing') await appendUnderLock(trx, site, entries, now());
+      if (held === 'nothing') await appendUnderLock(trx, site, await bySignIn(entries), now());
       return { ok: true };
     });
     if (!kept.ok) return refuseFile(kept.message, 409);

@@ -23,6 +23,11 @@ const LogFaults = ({ faults }: { faults: readonly string[] }) =>
     </div>
   );
 
+/** Places whose forms a manager alone saves. */
+const MANAGED: ReadonlySet<PlaceId> = new Set<PlaceId>([
+  ...(['rules', 'methods', 'crew', 'fire', 'map', 'uses', 'gate'] as const),
+]);
+
 /** The frame with the skyline in its sky, or what the page puts there instead. */
 export function PageShell({
   s,
@@ -70,6 +75,11 @@ export function PageShell({
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >
       <LogFaults faults={s.faults} />
+      {MANAGED.has(place) && !s.manages && (
+        <p className="hint mx-5 max-sm:mx-4 mt-3" data-testid="only-manager">
+          {say('people.onlyManager')}
+        </p>
+      )}
       {children}
     </AppShell>
   );

@@ -1,6 +1,7 @@
 import { currentUnits, say } from '@/messages/say';
 import { redirect } from 'next/navigation';
-import { theDb, theSite } from '@/db/context';
+import { logsInOwnName, may } from '@/core/access/roles';
+import { currentAccess, publicSite, theDb, theSite } from '@/db/context';
 import { chainRepo } from '@/db/repositories/chain';
 import type { Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -12,6 +13,7 @@ import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { byBay } from '@/core/snapshot/picture';
 import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
+import { roleName } from '@/entry/role-name';
 import { faultTexts } from '@/entry/server/trust';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
@@ -19,6 +21,7 @@ type AirPoint = { readonly at: number; readonly celsius: number };
 export type PageContext = {
   readonly site: Site;
   readonly prefs: Prefs;
+  /** Whether whoever asks may change rules and what else is the manager's. */ readonly manages: boolean;
   readonly unit: TempUnit;
   readonly now: number;
   readonly locale: Locale;
@@ -38,7 +41,26 @@ export type PageContext = {
 export async function loadPageContext(): Promise<PageContext> {
   const site = await theSite();
   if (!site) redirect('/site');
-  const [prefs, at] = [await readPrefs(), now()];
+  return contextOf(site);
+}
+
+/** The same for a page that anybody may open. */
+export async function loadPublicContext(): Promise<PageContext> {
+  const site = (await theSite()) ?? (await publicSite());
+  if (!site) redirect('/sign-in');
+  return contextOf(site);
+}
+
+/** Who logs on this device, unless somebody else is named: who has signed in, or was named last. */
+async function readOwnPrefs(): Promise<Prefs> {
+  const [prefs, { person }] = [await readPrefs(), await currentAccess()];
+  if (!person?.role) return prefs;
+  const isOwn = prefs.by === '' || logsInOwnName(person.role);
+  return isOwn ? { ...prefs, by: person.name } : prefs;
+}
+
+async function contextOf(site: Site): Promise<PageContext> {
+  const [prefs, at] = [await readOwnPrefs(), now()];
   const db = theDb();
   // Asked for first: what comes in meanwhile is shown, and is looked for once more by the next page.
   const head = await chainRepo(db).head(site.id);
@@ -60,6 +82,7 @@ export async function loadPageContext(): Promise<PageContext> {
   return {
     site,
     prefs,
+    manages: may((await currentAccess()).role, 'manage-people'),
     unit,
     now: at,
     locale: { timeZone: site.timeZone, unit, now: at },
@@ -84,5 +107,23 @@ export async function loadPageContext(): Promise<PageContext> {
             at: ageText((at - last.lastLogged.at) / MS.hour),
           })
       : say('frame.nothingLoggedYet'),
+  };
+}
+
+/** Who has signed in on this device, in words. */
+export type WhoIsInView = {
+  readonly text: string;
+  readonly hasAccount: boolean;
+  readonly managesPeople: boolean;
+};
+
+export async function loadWhoIsIn(): Promise<WhoIsInView> {
+  const { person, device, role } = await currentAccess();
+  return {
+    text: person?.role
+      ? say('people.signedInAs', { name: person.name, role: roleName(person.role) })
+      : say('people.onSharedPhone', { name: device?.name ?? '' }),
+    hasAccount: person !== null,
+    managesPeople: may(role, 'manage-people'),
   };
 }

@@ -93,7 +93,10 @@ export function AppShell({
       >
         {say('frame.skipToContent')}
       </a>
-      <DeviceBar madeAt={madeAt} head={head} keep={keep} />
+      <DeviceBar
+        {...{ madeAt, head, keep }}
+        texts={{ signedOut: say('people.signInFirst'), signIn: say('people.signIn') }}
+      />
       <header
         className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}flex items-end gap-5 px-5 h-24 max-sm:h-16 max-sm:px-4 border-b-[1.8px] border-ink overflow-hidden`}
       >

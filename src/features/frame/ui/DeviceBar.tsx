@@ -18,19 +18,24 @@ const AFTER_MS = 1000;
 /** An entry that is not taken by then waits. */
 const SLOW_MS = 4000;
 
+const LINK = 'underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center';
+
 /** What this device has not told the hub yet, and whether it can: one line over every page, or nothing. */
 export function DeviceBar({
   madeAt,
   head,
   keep,
+  texts,
 }: {
   madeAt: number;
+  /** What it says where nobody has signed in any more; the page brings it along. */
+  texts: { readonly signedOut: string; readonly signIn: string };
   /** Where the log ended when the page was made. */ head: string;
   /** Pages to keep on this device for when there is no signal. */ keep: readonly string[];
 }) {
   const router = useRouter();
   const refresh = useCallback(() => router.refresh(), [router]);
-  const { items, online } = useOutbox(refresh);
+  const { items, online, signedOut } = useOutbox(refresh);
   const [ahead, setAhead] = useState(0);
   useEffect(() => {
     const look = (): void => {
@@ -62,7 +67,7 @@ export function DeviceBar({
   }, [any]);
   const waiting = slow || !online ? held : 0;
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
-  if ([!online, waiting, refused, off, otherLog].every((x) => !x)) return null;
+  if ([!online, waiting, refused, off, otherLog, signedOut].every((x) => !x)) return null;
   return (
     <div
       role="status"
@@ -71,6 +76,14 @@ export function DeviceBar({
     >
       <Mark name="flag" size={17} />
       {otherLog && <b>{say('frame.otherLog')}</b>}
+      {signedOut && (
+        <>
+          <b>{texts.signedOut}</b>
+          <a href="/sign-in" className={LINK}>
+            {texts.signIn}
+          </a>
+        </>
+      )}
       {!online && <b>{say('frame.noSignal')}</b>}
       {!online && <AsOf at={madeAt} />}
       {waiting > 0 && (
@@ -86,10 +99,7 @@ export function DeviceBar({
         <span>{say('frame.thisDevicesClockTimesCorrected', { ahead: clockText(ahead) })}</span>
       )}
       {waiting + refused > 0 && (
-        <a
-          href="/waiting"
-          className="underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center"
-        >
+        <a href="/waiting" className={LINK}>
           {say('frame.seeItSeeThem', { waiting: waiting + refused })}
         </a>
       )}

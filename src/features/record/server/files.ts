@@ -130,9 +130,16 @@ export function momentOf(request: Request): number | null {
   return text === null ? now() : parseInstant(text);
 }
 
-/** The open batch file, as the log knew the batch at a moment. */
-export async function batchFileResponse(request: Request, id: string): Promise<Response> {
-  const [site, until] = [await requireSite(), momentOf(request)];
+/**
+ * The open batch file, as the log knew the batch at a moment.
+ * @param of the site, where it is not that of whoever has signed in
+ */
+export async function batchFileResponse(
+  request: Request,
+  id: string,
+  of?: Site,
+): Promise<Response> {
+  const [site, until] = [of ?? (await requireSite()), momentOf(request)];
   if (until === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const logged = await loggedAt(site, id, until);
   if (!logged) return sorry(noSuchHeap(), 404);

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { dayText, whenText } from '@/core/quantity/format';
-import { requireSite, theDb } from '@/db/context';
+import { publicSite, theDb } from '@/db/context';
 import { inspectionRepo, type SinceVisit } from '@/db/repositories/inspections';
 import { readBatchState } from '@/db/repositories/states';
 import type { Site } from '@/db/repositories/site';
@@ -28,8 +28,8 @@ function sinceText(since: SinceVisit, nameOf: (batch: string) => string): string
 
 /** What whoever has a link sees, and that it was seen. Null: the link is closed, or was never made. */
 export async function visitInspection(token: string): Promise<InspectionView | null> {
-  const site = await requireSite();
-  const link = await openLink(site, token);
+  const site = await publicSite();
+  const link = site && (await openLink(site, token));
   if (!link) return null;
   const [repo, at] = [inspectionRepo(theDb()), now()];
   const siteState = await snapshotRepo(theDb()).siteState(site);
@@ -66,8 +66,9 @@ export async function inspectedFile(
   token: string,
   id: string,
 ): Promise<Response> {
-  const link = await openLink(await requireSite(), token);
-  return link?.data.batches.some((b) => (b as string) === id)
-    ? batchFileResponse(request, id)
+  const site = await publicSite();
+  const link = site && (await openLink(site, token));
+  return site && link?.data.batches.some((b) => (b as string) === id)
+    ? batchFileResponse(request, id, site)
     : sorry(say('record.linkClosed'), 404);
 }

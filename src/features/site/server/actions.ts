@@ -1,15 +1,29 @@
 'use server';
 import { redirect } from 'next/navigation';
-import { theDb, theSite } from '@/db/context';
+import { currentAccess, publicSite, theDb } from '@/db/context';
+import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
 import { tempUnitOf } from '@/core/units/units';
+import { now } from '@/platform/clock';
 import { newId } from '@/platform/ids';
-import { SiteInput } from '../input';
+import { SiteInput, type NamedSite } from '../input';
 
 export type SiteAnswer = {
   readonly problems: Partial<Record<'name' | 'timeZone' | 'units', string>>;
   readonly typed: Record<string, string>;
 };
+
+/** Makes a site with its first manager. */
+const createSite = (named: NamedSite, manager: string): Promise<void> =>
+  theDb()
+    .transaction()
+    .execute(async (trx) => {
+      const site = newId();
+      const unit = tempUnitOf(named.units);
+      await siteRepo(trx).create({ id: site, ...named, unit, demoUntil: null });
+      const member = { site, person: manager, role: 'manager' as const, partner: null };
+      await memberRepo(trx).setMember(member, now());
+    });
 
 /** Names a new site; done once. */
 export async function nameSite(_before: SiteAnswer, form: FormData): Promise<SiteAnswer> {
@@ -22,12 +36,8 @@ export async function nameSite(_before: SiteAnswer, form: FormData): Promise<Sit
       typed,
       problems: Object.fromEntries(parsed.error.issues.map((i) => [String(i.path[0]), i.message])),
     };
-  if (!(await theSite()))
-    await siteRepo(theDb()).create({
-      id: newId(),
-      ...parsed.data,
-      unit: tempUnitOf(parsed.data.units),
-      demoUntil: null,
-    });
+  const { person } = await currentAccess();
+  if (!person) redirect('/sign-in');
+  if (!(await publicSite())) await createSite(parsed.data, person.id);
   redirect('/start');
 }

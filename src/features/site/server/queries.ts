@@ -1,5 +1,5 @@
 import { say } from '@/messages/say';
-import { theDb, theSite } from '@/db/context';
+import { publicSite, theDb } from '@/db/context';
 import { missingMigrations } from '@/db/migrate';
 import { log } from '@/platform/log';
 
@@ -12,7 +12,7 @@ const late = (): Promise<never> =>
 /** Answers within a second, whatever the database does. */
 export async function health(): Promise<Response> {
   try {
-    await Promise.race([theSite(), late()]);
+    await Promise.race([publicSite(), late()]);
     return Response.json({ ok: true });
   } catch (error) {
     log.error(
@@ -42,4 +42,4 @@ export async function ready(): Promise<Response> {
   }
 }
 
-export const hasSite = async (): Promise<boolean> => (await theSite()) !== null;
+export const hasSite = async (): Promise<boolean> => (await publicSite()) !== null;

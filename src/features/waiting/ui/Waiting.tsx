@@ -3,14 +3,14 @@ import { say } from '@/messages/say';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { parseInstant } from '@/core/quantity/instant';
-import { whenText } from '@/core/quantity/format';
-import { tempText } from '@/core/quantity/format';
+import { tempText, whenText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { asSentence } from '@/core/words/problem';
 import type { OutboxItem } from '@/outbox/item';
 import { outboxStore, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
 import { DraftScope, useTyped } from '@/ui/draft';
+import { Field } from '@/ui/Field';
 import { SaveButton } from '@/ui/SaveButton';
 
 type Reading = {
@@ -60,6 +60,11 @@ export function Waiting({
             {waiting.map((i) => (
               <li key={i.id} className="border-b border-rule py-2">
                 <Line item={i} timeZone={timeZone} />
+                {i.problems.map((p) => (
+                  <p key={p.path} className="marked">
+                    {asSentence(p.message)}
+                  </p>
+                ))}
               </li>
             ))}
           </ol>
@@ -104,6 +109,7 @@ function Refused({
 }) {
   const [at, setAt] = useTyped('at', '');
   const [sure, setSure] = useState(false);
+  const [by, setBy] = useTyped('by', item.form.by);
   const [moved, setMoved] = useTyped<Record<number, string>>('moved', {});
   const paths = item.problems.map((p) => p.path);
   const [timely, taken, points] = [
@@ -127,7 +133,7 @@ function Refused({
     }));
     return {
       ...item.form,
-      id,
+      ...{ id, by },
       ...(timely && at ? { at } : {}),
       data: { ...item.form.data, ...(readings.length > 0 ? { readings } : {}) },
     };
@@ -156,6 +162,9 @@ function Refused({
             onChange={(e) => setAt(e.target.value)}
           />
         </div>
+      )}
+      {paths.includes('by') && (
+        <Field label={say('entry.who')} value={by} onChange={(e) => setBy(e.target.value)} />
       )}
       {points.map((i) => (
         <div key={i}>

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import { PageShell } from '../PageShell';
-import { loadPageContext } from '../queries';
+import { loadPageContext, loadWhoIsIn, type WhoIsInView } from '../queries';
 import { navigationPlaces, type NamedPlace } from '@/core/words/places';
 
 /** What a phone's bar has no room for, and what is set up once. */
@@ -12,12 +12,39 @@ export async function MorePage() {
     <PageShell s={s} place="more">
       <div className="px-4 py-5 max-w-[1180px] grid lg:grid-cols-2 gap-x-8 gap-y-5">
         <h1 className="lg:col-span-2">{say('frame.more2')}</h1>
+        <WhoIsIn who={await loadWhoIsIn()} />
         <Places title={say('frame.work')} places={places.filter((p) => !p.setting)} />
         <Places title={say('frame.settings')} places={places.filter((p) => p.setting)} />
       </div>
     </PageShell>
   );
 }
+
+/** Who has signed in on this device, and the way to what they may change about that. */
+const WhoIsIn = ({ who }: { who: WhoIsInView }) => (
+  <section className="lg:col-span-2 ruled py-3 flex gap-3 flex-wrap items-center" data-testid="who">
+    <p className="flex-1 min-w-[200px] font-semibold">{who.text}</p>
+    {who.hasAccount && (
+      <a className="btn" href="/account">
+        {say('people.account')}
+      </a>
+    )}
+    {who.managesPeople && (
+      <a className="btn" href="/people">
+        {say('people.title')}
+      </a>
+    )}
+    {who.hasAccount ? (
+      <form action="/api/sign-out" method="post">
+        <button className="btn">{say('people.signOut')}</button>
+      </form>
+    ) : (
+      <a className="btn" href="/sign-in">
+        {say('people.signIn')}
+      </a>
+    )}
+  </section>
+);
 
 const Places = ({ title, places }: { title: string; places: readonly NamedPlace[] }) => (
   <section className="flex flex-col gap-2.5">

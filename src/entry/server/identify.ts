@@ -1,0 +1,111 @@
+import { say } from '@/messages/say';
+import {
+  logsInOwnName,
+  may,
+  roleOnSharedDevice,
+  type CorrectionSubject,
+} from '@/core/access/roles';
+import { enteredByOf, type EnteredBy } from '@/core/log/entered-by';
+import type { NewEntry } from '@/core/log/entry';
+import { zoneOf } from '@/core/quantity/calendar';
+import { listText } from '@/core/quantity/format';
+import type { Problem } from '@/core/words/problem';
+import type { Access } from '@/db/access';
+import type { Db } from '@/db/client';
+import { currentAccess } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
+import { memberRepo, type Member } from '@/db/repositories/members';
+import { now } from '@/platform/clock';
+import type { Site } from '@/db/repositories/site';
+import { roleName } from '../role-name';
+
+/** Whose hand brings an entry; or why it cannot be taken. `again`: it stays on the device until somebody else has signed in. */
+export type Identified =
+  | { readonly ok: true; readonly enteredBy: EnteredBy }
+  | { readonly ok: false; readonly problem: Problem; readonly again: boolean };
+
+const refused = (path: string, message: string, again = false): Identified => ({
+  ok: false,
+  problem: { path, message },
+  again,
+});
+const nameKey = (name: string): string => name.trim().toLocaleLowerCase();
+
+/** Who brings an entry, as the server sees it: whoever has signed in, or whom a shared phone names. */
+export async function identify(db: Db, site: Site, entry: NewEntry): Promise<Identified> {
+  const access = await currentAccess();
+  const who = await whoBrings(db, site, access, entry);
+  if (!who.ok) return who;
+  const { person, role } = who.enteredBy;
+  const corrects =
+    entry.kind === 'correction' ? await correctedBy(db, site, person, entry.data.target) : null;
+  const subject = { kind: entry.kind, ...(corrects ? { corrects } : {}) };
+  return may(role, 'log', subject)
+    ? who
+    : refused('role', say('people.notLoggedByRole', { role: roleName(role) }));
+}
+
+function whoBrings(
+  db: Db,
+  site: Site,
+  { person, device }: Access,
+  { by, kind }: NewEntry,
+): Identified | Promise<Identified> {
+  // What a phone says by itself is nobody's work: whoever holds it brings it.
+  const isWork = kind !== 'witness';
+  if (person?.role) {
+    const { id, name, role } = person;
+    return isWork && logsInOwnName(role) && nameKey(by) !== nameKey(name)
+      ? refused('by', say('people.onlyOwnName', { by, name }), true)
+      : { ok: true, enteredBy: { person: id, name, role } };
+  }
+  return device
+    ? namedOnDevice(db, site, device, by, isWork)
+    : refused('by', say('people.signInFirst'), true);
+}
+
+/** Somebody of the site, as a shared phone names them: it is the phone that was let in, the name says whose hand it is in. */
+async function namedOnDevice(
+  db: Db,
+  site: Site,
+  device: NonNullable<Access['device']>,
+  by: string,
+  isWork: boolean,
+): Promise<Identified> {
+  const members = (await memberRepo(db).members(site.id)).filter((m) => m.role !== 'partner');
+  const named = members.find((m) => nameKey(m.name) === nameKey(by));
+  const member = named ?? (isWork ? undefined : members[0]);
+  if (!member) return refused('by', say('people.noSuchMember', { by, names: namesOf(members) }));
+  const { person, name } = member;
+  return { ok: true, enteredBy: { person, name, role: roleOnSharedDevice(member.role), device } };
+}
+
+const namesOf = (members: readonly Member[]): string => listText(members.map((m) => m.name));
+
+/** What a correction corrects, as far as it matters who makes it; null: there is no such entry. */
+async function correctedBy(
+  db: Db,
+  { timeZone }: Site,
+  person: string,
+  target: Extract<NewEntry, { kind: 'correction' }>['data']['target'],
+): Promise<CorrectionSubject | null> {
+  const held = await logRepo(db).byId(target);
+  if (!held) return null;
+  const { dayNumber } = zoneOf(timeZone);
+  return {
+    isOwn: enteredByOf(held.data)?.person === person,
+    isOfToday: dayNumber(held.recordedAt) === dayNumber(now()),
+  };
+}
+
+/** An entry with whose sign-in brought it. */
+export const withEnteredBy = <E extends NewEntry>(entry: E, enteredBy: EnteredBy): E => ({
+  ...entry,
+  data: { ...entry.data, enteredBy },
+});
+
+/** The data of an entry without that: what came from the device. */
+export function withoutEnteredBy<D extends object>(data: D): D {
+  const { enteredBy: _server, ...sent } = data as D & { enteredBy?: unknown };
+  return sent as D;
+}

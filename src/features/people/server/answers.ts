@@ -1,0 +1,30 @@
+import { env } from '@/platform/env';
+
+/** The fields of a form that came in, as text. */
+export async function fieldsOf(request: Request): Promise<Record<string, string>> {
+  const form = await request.formData().catch(() => new FormData());
+  return Object.fromEntries(
+    [...form].filter((pair): pair is [string, string] => typeof pair[1] === 'string'),
+  );
+}
+
+/** Sends a browser on after a form. @param cookies set on the way */
+export function sendOn(location: string, cookies: readonly string[] = []): Response {
+  const headers = new Headers({ location, 'cache-control': 'no-store' });
+  for (const cookie of cookies) headers.append('set-cookie', cookie);
+  return new Response(null, { status: 303, headers });
+}
+
+/** Back to a form with what was typed and what was wrong. */
+export const sendBack = (path: string, kept: Readonly<Record<string, string>>): Response =>
+  sendOn(`${path}?${new URLSearchParams(kept).toString()}`);
+
+/** A cookie that no script reads. @param seconds how long it lasts; 0: it ends now */
+export const cookieOf = (name: string, value: string, seconds: number, path = '/'): string =>
+  `${name}=${value}; Path=${path}; Max-Age=${seconds}; HttpOnly; SameSite=Lax${env.isHttpsOnly() ? '; Secure' : ''}`;
+
+/** A path of this server that a form was asked to go on to; anything else leads home. */
+export const safePath = (next: string | undefined): string =>
+  next !== undefined && /^\/(?![/\\])[\x21-\x7e]*$/.test(next) && !next.startsWith('/api/')
+    ? next
+    : '/';

@@ -1,0 +1,95 @@
+import { theAuth } from '@/db/auth';
+import { DEVICE_COOKIE } from '@/db/access';
+import { currentAccess, theDb } from '@/db/context';
+import { auditRepo } from '@/db/repositories/audit';
+import { deviceRepo } from '@/db/repositories/devices';
+import { invitationRepo, type Invitation } from '@/db/repositories/invitations';
+import { memberRepo } from '@/db/repositories/members';
+import { siteRepo } from '@/db/repositories/site';
+import { now } from '@/platform/clock';
+import { sha256 } from '@/platform/hash';
+import { JoinInput } from '../input';
+import { cookieOf, fieldsOf, sendBack, sendOn } from './answers';
+import { createToken } from './tokens';
+
+/** A shared phone stays connected until somebody disconnects it; browsers keep no cookie for longer, s. */
+const DEVICE_S = 400 * 24 * 60 * 60;
+
+/** Lets somebody in by a link: makes their account, or connects the phone that they hold. */
+export async function join(request: Request): Promise<Response> {
+  const fields = await fieldsOf(request);
+  const { token = '' } = fields;
+  const back = `/join/${encodeURIComponent(token.slice(0, 200))}`;
+  const found = await invitationRepo(theDb()).invitationOf(sha256(token), now());
+  if (found?.state !== 'open') return sendOn(back);
+  const { invitation } = found;
+  if (invitation.letsIn === 'device') return connectDevice(invitation, back);
+  const { person } = await currentAccess();
+  if (person && fields.as === 'me') return letIn(invitation, person.id, [], back);
+  const parsed = JoinInput.safeParse(fields);
+  const typed = { name: fields.name ?? '', username: fields.username ?? '' };
+  if (!parsed.success) {
+    const wrong = parsed.error.issues[0];
+    return sendBack(back, {
+      ...typed,
+      ...{ field: String(wrong?.path[0] ?? ''), problem: wrong?.message ?? '' },
+    });
+  }
+  const account = await createAccount(parsed.data);
+  if (account === 'taken') return sendBack(back, { ...typed, field: 'username', problem: 'taken' });
+  return letIn(invitation, account.person, account.cookies, back);
+}
+
+async function createAccount({
+  name,
+  username,
+  password,
+}: JoinInput): Promise<{ person: string; cookies: readonly string[] } | 'taken'> {
+  try {
+    const { headers, response } = await theAuth(theDb()).api.signUpEmail({
+      // Many have no e-mail; the library wants one, so it is given one that cannot be.
+      body: { name, username, password, email: `${username.toLowerCase()}@users.invalid` },
+      returnHeaders: true,
+    });
+    return { person: response.user.id, cookies: headers.getSetCookie() };
+  } catch (error) {
+    const { status } = error as { status?: unknown };
+    if (status === 'BAD_REQUEST' || status === 'UNPROCESSABLE_ENTITY') return 'taken';
+    throw error;
+  }
+}
+
+/** Gives a person the place that an invitation names, if it is still open. */
+async function letIn(
+  { id, letsIn, site, role, partner }: Invitation,
+  person: string,
+  cookies: readonly string[],
+  back: string,
+): Promise<Response> {
+  if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back, cookies);
+  const there =
+    site ?? (letsIn === 'first' ? ((await siteRepo(theDb()).only())?.id ?? null) : null);
+  const as = letsIn === 'first' ? 'manager' : role;
+  if (there === null || as === null) return sendOn('/site', cookies);
+  await memberRepo(theDb()).setMember({ site: there, person, role: as, partner }, now());
+  await auditRepo(theDb()).audit(
+    { event: 'joined', site: there, who: person, about: { role: as } },
+    now(),
+  );
+  return sendOn('/', cookies);
+}
+
+/** Makes the browser that asks one of the site's shared phones. */
+async function connectDevice(invitation: Invitation, back: string): Promise<Response> {
+  const { site, name } = invitation;
+  if (site === null || !(await invitationRepo(theDb()).useInvitation(invitation.id, now())))
+    return sendOn(back);
+  const { token, tokenHash } = createToken();
+  const device = { site, name: name ?? '', tokenHash, enrolledBy: invitation.id };
+  const id = await deviceRepo(theDb()).enrolDevice(device, now());
+  await auditRepo(theDb()).audit(
+    { event: 'device-enrolled', site, who: null, about: { device: id } },
+    now(),
+  );
+  return sendOn('/', [cookieOf(DEVICE_COOKIE, token, DEVICE_S)]);
+}

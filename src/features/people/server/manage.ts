@@ -1,0 +1,75 @@
+import { currentAccess, requireSite, theDb } from '@/db/context';
+import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
+import { deviceRepo } from '@/db/repositories/devices';
+import { invitationRepo } from '@/db/repositories/invitations';
+import { memberRepo } from '@/db/repositories/members';
+import { now } from '@/platform/clock';
+import { PeopleAct } from '../input';
+import { cookieOf, fieldsOf, sendBack, sendOn } from './answers';
+import { createToken } from './tokens';
+
+/** An invitation holds for a week. */
+const INVITATION_MS = 7 * 24 * 60 * 60 * 1000;
+/** Bears the link that was just made to the one page that shows it, and ends by itself, s. */
+export const MADE_COOKIE = 'zh_made';
+const MADE_S = 300;
+
+type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
+
+/** What a manager does about people and phones; each act is written down. */
+export async function managePeople(request: Request): Promise<Response> {
+  const [{ person: manager }, site] = [await currentAccess(), await requireSite()];
+  if (!manager) return sendOn('/sign-in');
+  const fields = await fieldsOf(request);
+  const parsed = PeopleAct.safeParse(fields);
+  if (!parsed.success)
+    return sendBack('/people', {
+      problem: parsed.error.issues[0]?.message ?? '',
+      act: fields.act ?? '',
+      name: (fields.name ?? '').slice(0, 80),
+    });
+  const act = parsed.data;
+  // Else nobody is left who could let anybody in.
+  if ((act.act === 'role' || act.act === 'end') && act.person === manager.id)
+    return sendBack('/people', { problem: 'self' });
+  const { event, about, token } = await carryOut(act, site.id, manager.id);
+  await auditRepo(theDb()).audit({ event, site: site.id, who: manager.id, about }, now());
+  return sendOn(
+    '/people',
+    token === undefined ? [] : [cookieOf(MADE_COOKIE, token, MADE_S, '/people')],
+  );
+}
+
+async function carryOut(act: PeopleAct, site: string, manager: string): Promise<Done> {
+  const at = now();
+  switch (act.act) {
+    case 'invite':
+    case 'connect': {
+      const { token, tokenHash } = createToken();
+      const [role, partner] = act.act === 'invite' ? [act.role, act.partner ?? null] : [null, null];
+      const invitation = await invitationRepo(theDb()).invite({
+        ...{ tokenHash, site, role, partner, name: act.name },
+        letsIn: act.act === 'invite' ? 'person' : 'device',
+        ...{ madeBy: manager, madeAt: at, expiresAt: at + INVITATION_MS },
+      });
+      return { event: 'invited', about: { invitation, role: role ?? 'device' }, token };
+    }
+    case 'withdraw':
+      await invitationRepo(theDb()).withdrawInvitation(site, act.invitation, at);
+      return { event: 'invitation-withdrawn', about: { invitation: act.invitation } };
+    case 'role': {
+      const member = (await memberRepo(theDb()).members(site)).find((m) => m.person === act.person);
+      if (member) {
+        const { person, partner } = member;
+        await memberRepo(theDb()).setMember({ site, person, role: act.role, partner }, at);
+      }
+      return { event: 'role-changed', about: { person: act.person, role: act.role } };
+    }
+    case 'end':
+      await memberRepo(theDb()).endMembership(site, act.person, at);
+      return { event: 'membership-ended', about: { person: act.person } };
+    case 'revoke':
+      await deviceRepo(theDb()).revokeDevice(site, act.device, manager, at);
+      return { event: 'device-revoked', about: { device: act.device } };
+  }
+}

@@ -1,0 +1,17 @@
+import { PageShell } from '@/features/frame/server/PageShell';
+import { loadPageContext } from '@/features/frame/server/queries';
+import { People } from '../../ui/People';
+import { peopleView } from '../people-view';
+
+export async function PeoplePage({
+  searchParams,
+}: {
+  searchParams: Promise<{ problem?: string }>;
+}) {
+  const [{ problem }, s] = [await searchParams, await loadPageContext()];
+  return (
+    <PageShell s={s} place="more">
+      <People view={await peopleView(s.site, s.now, problem)} />
+    </PageShell>
+  );
+}

@@ -1,0 +1,33 @@
+import { redirect } from 'next/navigation';
+import { DEMO_PEOPLE } from '@/core/access/demo-people';
+import { say } from '@/messages/say';
+import { SignIn } from '../../ui/SignIn';
+import { isDemoHere } from '../sign-in';
+import { whoIsSignedIn } from '../queries';
+import { safePath } from '../answers';
+
+type Asked = {
+  readonly next?: string;
+  readonly out?: string;
+  readonly problem?: string;
+  readonly username?: string;
+};
+
+export async function SignInPage({ searchParams }: { searchParams: Promise<Asked> }) {
+  const [asked, who] = [await searchParams, await whoIsSignedIn()];
+  const next = safePath(asked.next);
+  if (who.state === 'in') redirect(next);
+  const notes = {
+    nobody: asked.out === undefined ? null : say('people.signedOut'),
+    revoked: say('people.phoneDisconnected'),
+  };
+  return (
+    <SignIn
+      note={notes[who.state]}
+      problem={asked.problem === undefined ? null : say('people.wrongPassword')}
+      username={(asked.username ?? '').slice(0, 40)}
+      next={next}
+      demo={isDemoHere() ? DEMO_PEOPLE : []}
+    />
+  );
+}

@@ -1,0 +1,95 @@
+import { currentAccess, theDb } from '@/db/context';
+import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
+import { type Invitation } from '@/db/repositories/invitations';
+import { dayText, whenText } from '@/core/quantity/format';
+import { say } from '@/messages/say';
+import type { PeopleView } from '../ui/People';
+import { roleName } from '@/entry/role-name';
+import { loadPeople } from './queries';
+
+type Place = { readonly id: string; readonly timeZone: string };
+/** So many of the last events are listed. */
+const EVENTS = 40;
+const PROBLEM_LENGTH = 200;
+
+function invitationText({ name, role, expiresAt }: Invitation, timeZone: string): string {
+  const until = dayText(timeZone, expiresAt);
+  return role === null
+    ? say('people.linkForPhone', { name: name ?? '', until })
+    : say('people.linkForPerson', { name: name ?? '', role: roleName(role), until });
+}
+
+function eventText(event: AuditEvent['event'], who: string): string {
+  switch (event) {
+    case 'signed-in':
+      return say('people.eventSignedIn', { who });
+    case 'sign-in-refused':
+      return say('people.eventRefused');
+    case 'signed-out':
+      return say('people.eventSignedOut', { who });
+    case 'invited':
+      return say('people.eventInvited', { who });
+    case 'joined':
+      return say('people.eventJoined', { who });
+    case 'invitation-withdrawn':
+      return say('people.eventWithdrawn', { who });
+    case 'role-changed':
+      return say('people.eventRole', { who });
+    case 'membership-ended':
+      return say('people.eventEnded', { who });
+    case 'device-enrolled':
+      return say('people.eventPhone');
+    case 'device-revoked':
+      return say('people.eventPhoneEnded', { who });
+    case 'entry-refused':
+      return say('people.eventEntry', { who });
+    case 'exported':
+      return say('people.eventExported', { who });
+  }
+}
+
+/** Everybody and every phone of a site, in words. */
+export async function peopleView(
+  { id, timeZone }: Place,
+  now: number,
+  problem: string | undefined,
+): Promise<PeopleView> {
+  const [screen, events, { person }] = await Promise.all([
+    loadPeople(id),
+    auditRepo(theDb()).auditEvents(id, EVENTS),
+    currentAccess(),
+  ]);
+  const named = new Map(screen.members.map((m) => [m.person, m.name]));
+  return {
+    members: screen.members.map((m) => ({
+      ...{ id: m.person, name: m.name, role: m.role, isSelf: m.person === person?.id },
+      detail: say('people.memberDetail', {
+        username: m.username ?? '',
+        hasUsername: m.username === null ? 'no' : 'yes',
+        since: dayText(timeZone, m.since),
+      }),
+    })),
+    invitations: screen.invitations.map((i) => ({ id: i.id, text: invitationText(i, timeZone) })),
+    devices: screen.devices.map((d) => ({
+      ...{ id: d.id, name: d.name },
+      detail:
+        d.lastSeenAt === null
+          ? say('people.neverUsed')
+          : say('people.lastUsed', { when: whenText(timeZone, d.lastSeenAt) }),
+    })),
+    made: screen.made && {
+      ...{ address: screen.made.address, code: screen.made.code },
+      text: invitationText(screen.made.invitation, timeZone),
+    },
+    events: events.map(
+      (e) =>
+        `${whenText(timeZone, e.at)}: ${eventText(e.event, named.get(e.who ?? '') ?? say('people.somebody'))}`,
+    ),
+    problem: problemText(problem),
+  };
+}
+
+function problemText(problem: string | undefined): string | null {
+  if (problem === undefined) return null;
+  return problem === 'self' ? say('people.notYourself') : problem.slice(0, PROBLEM_LENGTH);
+}

@@ -1,0 +1,121 @@
+import qrcode from 'qrcode';
+import { headers } from 'next/headers';
+import { currentAccess, theDb } from '@/db/context';
+import { deviceRepo, type SharedDevice } from '@/db/repositories/devices';
+import {
+  invitationRepo,
+  type Invitation,
+  type InvitationState,
+} from '@/db/repositories/invitations';
+import { memberRepo, type Member } from '@/db/repositories/members';
+import type { MemberRole } from '@/core/log/entered-by';
+import { siteRepo } from '@/db/repositories/site';
+import { say } from '@/messages/say';
+import { now } from '@/platform/clock';
+import { currentCookie } from '@/platform/current-request';
+import { sha256 } from '@/platform/hash';
+import type { JoinView } from '../ui/Join';
+import { MADE_COOKIE } from './manage';
+
+/** Everybody and every phone that a site lets in. */
+export type PeopleScreen = {
+  readonly members: readonly Member[];
+  readonly invitations: readonly Invitation[];
+  readonly devices: readonly SharedDevice[];
+  /** A link that was just made; it is shown this once. */
+  readonly made: {
+    readonly address: string;
+    readonly code: string;
+    readonly invitation: Invitation;
+  } | null;
+};
+
+/** The address under which this server was asked. */
+async function ownAddress(): Promise<string> {
+  const asked = await headers();
+  const scheme = asked.get('x-forwarded-proto') === 'https' ? 'https' : 'http';
+  return `${scheme}://${asked.get('host') ?? ''}`;
+}
+
+/** A link of an invitation that is still open, with its code for a phone's camera as a picture's address. */
+async function linkJustMade(): Promise<PeopleScreen['made']> {
+  const token = currentCookie(MADE_COOKIE);
+  if (token === null || token === '') return null;
+  const found = await invitationBehind(token);
+  if (found?.state !== 'open') return null;
+  const address = `${await ownAddress()}/join/${token}`;
+  const code = await qrcode.toString(address, { type: 'svg', margin: 2 });
+  const { invitation } = found;
+  return { address, invitation, code: `data:image/svg+xml;utf8,${encodeURIComponent(code)}` };
+}
+
+export async function loadPeople(site: string): Promise<PeopleScreen> {
+  const [members, invitations, devices, made] = await Promise.all([
+    memberRepo(theDb()).members(site),
+    invitationRepo(theDb()).openInvitations(site, now()),
+    deviceRepo(theDb()).devices(site),
+    linkJustMade(),
+  ]);
+  return { members, invitations, devices: devices.filter((d) => d.revokedAt === null), made };
+}
+
+/** The invitation that a link stands for, and whether it still lets in; null: there is none. */
+const invitationBehind = (
+  token: string,
+): Promise<{ invitation: Invitation; state: InvitationState } | null> =>
+  invitationRepo(theDb()).invitationOf(sha256(token), now());
+
+/** Whether somebody is in already, and what as; `revoked`: the phone was let in once and is not any more. */
+export async function whoIsSignedIn(): Promise<{
+  readonly state: 'in' | 'nobody' | 'revoked';
+  readonly role: MemberRole | null;
+}> {
+  const { person, device, isRevoked } = await currentAccess();
+  // On a shared phone, too, somebody can sign in for what the phone does not do.
+  if (person !== null) return { state: 'in', role: person.role };
+  return { state: isRevoked ? 'revoked' : 'nobody', role: device === null ? null : 'crew' };
+}
+
+/** Whose share a partner sees; null: nobody said whose. */
+export const ownPartner = async (): Promise<string | null> =>
+  (await currentAccess()).person?.partner ?? null;
+
+const PROBLEM_LENGTH = 200;
+/** What the form behind a link said of what was typed into it. */
+function problemTyped({
+  field,
+  problem,
+}: {
+  field?: string;
+  problem?: string;
+}): JoinView['problem'] {
+  if (problem === undefined) return null;
+  const text = problem === 'taken' ? say('people.usernameTaken') : problem.slice(0, PROBLEM_LENGTH);
+  return { field: field ?? '', text };
+}
+
+/** What stands behind a link; `none`: no such link was ever made. */
+export async function joinView(
+  token: string,
+  typed: { field?: string; problem?: string; name?: string; username?: string },
+): Promise<
+  | { readonly state: 'open'; readonly view: JoinView }
+  | { readonly state: Exclude<InvitationState, 'open'> | 'none' }
+> {
+  const found = await invitationBehind(token);
+  if (found?.state !== 'open') return { state: found?.state ?? 'none' };
+  const { letsIn, site, role, name } = found.invitation;
+  const sites = siteRepo(theDb());
+  const there = site === null ? await sites.only() : await sites.byId(site);
+  const { person } = await currentAccess();
+  return {
+    state: 'open',
+    view: {
+      ...{ token, letsIn, role: role ?? 'manager', site: there?.name ?? null },
+      name: (typed.name ?? name ?? '').slice(0, 60),
+      username: (typed.username ?? '').slice(0, 40),
+      problem: problemTyped(typed),
+      signedInAs: person?.name ?? null,
+    },
+  };
+}

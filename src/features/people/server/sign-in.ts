@@ -1,0 +1,74 @@
+import { DEMO_PEOPLE } from '@/core/access/demo-people';
+import { theAuth } from '@/db/auth';
+import { currentAccess, theDb } from '@/db/context';
+import { auditRepo } from '@/db/repositories/audit';
+import { memberRepo } from '@/db/repositories/members';
+import { now } from '@/platform/clock';
+import { currentCookies, isFromThisMachine } from '@/platform/current-request';
+import { env } from '@/platform/env';
+import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from './answers';
+
+/** Whether the made-up people may be picked: on the demo, on this machine alone. */
+export const isDemoHere = (): boolean => env.isDemo() && isFromThisMachine();
+
+/** Signs somebody in by user name and password, or as one of the made-up people of the demo. */
+export async function signIn(request: Request): Promise<Response> {
+  const { username = '', password = '', person, next } = await fieldsOf(request);
+  const signed = await (person !== undefined && isDemoHere()
+    ? pickPerson(person)
+    : checkPassword(username.trim(), password));
+  if (signed === null) {
+    await auditRepo(theDb()).audit(
+      { event: 'sign-in-refused', site: null, who: null, about: {} },
+      now(),
+    );
+    return sendBack('/sign-in', {
+      ...{ problem: 'wrong', username: username.slice(0, 40) },
+      ...(next === undefined ? {} : { next }),
+    });
+  }
+  const [place] = await memberRepo(theDb()).memberships(signed.person);
+  const who = { site: place?.site ?? null, who: signed.person, about: {} };
+  await auditRepo(theDb()).audit({ event: 'signed-in', ...who }, now());
+  return sendOn(safePath(next), signed.cookies);
+}
+
+type Signed = { readonly person: string; readonly cookies: readonly string[] };
+
+async function checkPassword(username: string, password: string): Promise<Signed | null> {
+  if (username === '' || password === '') return null;
+  try {
+    const { headers, response } = await theAuth(theDb()).api.signInUsername({
+      body: { username, password },
+      returnHeaders: true,
+    });
+    return { person: response.user.id, cookies: headers.getSetCookie() };
+  } catch {
+    // Which of the two was wrong is not said, nor whether there is such a person.
+    return null;
+  }
+}
+
+async function pickPerson(person: string): Promise<Signed | null> {
+  if (!DEMO_PEOPLE.some((p) => p.id === person)) return null;
+  const { headers } = await theAuth(theDb()).api.pickPerson({
+    body: { person },
+    returnHeaders: true,
+  });
+  return { person, cookies: headers.getSetCookie() };
+}
+
+/** Signs out; what waits on the device stays there. */
+export async function signOut(): Promise<Response> {
+  const { person, site } = await currentAccess();
+  const { headers } = await theAuth(theDb()).api.signOut({
+    headers: new Headers({ cookie: currentCookies() }),
+    returnHeaders: true,
+  });
+  if (person)
+    await auditRepo(theDb()).audit(
+      { event: 'signed-out', site: site?.id ?? null, who: person.id, about: {} },
+      now(),
+    );
+  return sendOn('/sign-in?out=1', [...headers.getSetCookie(), cookieOf('zh_by', '', 0)]);
+}

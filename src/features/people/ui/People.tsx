@@ -1,0 +1,220 @@
+import type { ReactNode } from 'react';
+import { MEMBER_ROLES, type MemberRole } from '@/core/log/entered-by';
+import { say } from '@/messages/say';
+import { Field } from '@/ui/Field';
+import { roleName, roleTells } from '@/entry/role-name';
+import { ProblemNote } from './DoorPage';
+
+/** Who and what a site lets in, as its manager sees it. */
+export type PeopleView = {
+  readonly members: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly role: MemberRole;
+    readonly detail: string;
+    readonly isSelf: boolean;
+  }[];
+  readonly invitations: readonly { readonly id: string; readonly text: string }[];
+  readonly devices: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly detail: string;
+  }[];
+  readonly made: { readonly address: string; readonly code: string; readonly text: string } | null;
+  readonly events: readonly string[];
+  readonly problem: string | null;
+};
+
+/** A form that does one thing about people. */
+const Act = ({
+  act,
+  also = {},
+  children,
+  className,
+}: {
+  act: string;
+  also?: Readonly<Record<string, string>>;
+  children: ReactNode;
+  className?: string;
+}) => (
+  <form action="/api/people" method="post" className={className}>
+    <input type="hidden" name="act" value={act} />
+    {Object.entries(also).map(([name, value]) => (
+      <input key={name} type="hidden" name={name} value={value} />
+    ))}
+    {children}
+  </form>
+);
+
+const RoleOptions = () =>
+  MEMBER_ROLES.map((role) => (
+    <option key={role} value={role}>
+      {roleName(role)}
+    </option>
+  ));
+
+/** People, shared phones, and links that let in. */
+export function People({ view }: { view: PeopleView }) {
+  return (
+    <div className="px-5 max-sm:px-4 py-5 max-w-[1080px] grid lg:grid-cols-2 gap-x-10 gap-y-7 items-start">
+      <header className="lg:col-span-2 flex flex-col gap-3">
+        <h1>{say('people.title')}</h1>
+        <ProblemNote text={view.problem} />
+        {view.made && <Made made={view.made} />}
+      </header>
+      <Members members={view.members} />
+      <div className="flex flex-col gap-7">
+        <Invite />
+        <Phones devices={view.devices} />
+        {view.invitations.length > 0 && <OpenInvitations invitations={view.invitations} />}
+        <Events events={view.events} />
+      </div>
+    </div>
+  );
+}
+
+/** The link that was just made, for the phone of whoever is to come in. */
+const Made = ({ made }: { made: NonNullable<PeopleView['made']> }) => (
+  <section
+    role="status"
+    data-testid="made-link"
+    className="border-[1.6px] border-ink bg-sheet px-4 py-3 flex gap-5 flex-wrap items-center"
+  >
+    {/* A picture of a link; there is nothing to make smaller. */}
+    {/* eslint-disable-next-line @next/next/no-img-element */}
+    <img src={made.code} width={180} height={180} alt={say('people.codeOfLink')} />
+    <div className="flex-1 min-w-[240px] flex flex-col gap-2">
+      <p className="font-semibold">{made.text}</p>
+      <p className="break-all" data-testid="made-address">
+        {made.address}
+      </p>
+      <p className="hint">{say('people.shownOnce')}</p>
+    </div>
+  </section>
+);
+
+const Members = ({ members }: Pick<PeopleView, 'members'>) => (
+  <section className="flex flex-col" aria-label={say('people.people')}>
+    <h2>{say('people.people')}</h2>
+    {members.map((m) => (
+      <div key={m.id} className="ruled py-3 flex flex-col gap-2" data-testid="member">
+        <p>
+          <b>{m.name}</b>, {roleName(m.role)}
+        </p>
+        <p className="hint">{m.detail}</p>
+        {!m.isSelf && (
+          <details>
+            <summary className="min-h-target cursor-pointer">{say('people.change')}</summary>
+            <div className="flex gap-4 flex-wrap items-end">
+              <Act act="role" also={{ person: m.id }} className="flex gap-2 items-end">
+                <label className="flex flex-col">
+                  <span className="label">{say('people.role')}</span>
+                  <select className="field" name="role" defaultValue={m.role}>
+                    <RoleOptions />
+                  </select>
+                </label>
+                <button className="btn">{say('people.saveRole')}</button>
+              </Act>
+              <Act act="end" also={{ person: m.id }}>
+                <button className="btn">{say('people.endMembership')}</button>
+              </Act>
+            </div>
+            <p className="hint mt-2">{say('people.endMembershipHow')}</p>
+          </details>
+        )}
+      </div>
+    ))}
+  </section>
+);
+
+const Invite = () => (
+  <section aria-label={say('people.invite')}>
+    <h2>{say('people.invite')}</h2>
+    <Act act="invite" className="flex flex-col gap-3">
+      <Field label={say('people.name')} name="name" maxLength={60} required autoComplete="off" />
+      <fieldset>
+        <legend className="label">{say('people.role')}</legend>
+        {MEMBER_ROLES.map((role) => (
+          <label key={role} className="flex items-start gap-2 min-h-target py-1">
+            <input
+              type="radio"
+              name="role"
+              value={role}
+              defaultChecked={role === 'crew'}
+              className="size-5 mt-0.5 shrink-0"
+            />
+            <span>
+              <b>{roleName(role)}</b>: {roleTells(role)}
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <Field
+        label={say('people.partnerName')}
+        name="partner"
+        maxLength={120}
+        autoComplete="off"
+        hint={say('people.partnerNameHow')}
+      />
+      <button className="btn key w-fit">{say('people.makeLink')}</button>
+    </Act>
+  </section>
+);
+
+const Phones = ({ devices }: Pick<PeopleView, 'devices'>) => (
+  <section aria-label={say('people.sharedPhones')}>
+    <h2>{say('people.sharedPhones')}</h2>
+    <p className="hint">{say('people.sharedPhonesHow')}</p>
+    {devices.map((d) => (
+      <div key={d.id} className="ruled py-3 flex gap-4 items-center flex-wrap" data-testid="device">
+        <p className="flex-1">
+          <b>{d.name}</b> <span className="hint">{d.detail}</span>
+        </p>
+        <Act act="revoke" also={{ device: d.id }}>
+          <button className="btn">{say('people.disconnect')}</button>
+        </Act>
+      </div>
+    ))}
+    <Act act="connect" className="ruled pt-3 flex flex-col gap-3">
+      <Field
+        label={say('people.phoneName')}
+        name="name"
+        maxLength={60}
+        required
+        autoComplete="off"
+        hint={say('people.phoneNameHow')}
+      />
+      <button className="btn w-fit">{say('people.makeLink')}</button>
+    </Act>
+  </section>
+);
+
+const OpenInvitations = ({ invitations }: Pick<PeopleView, 'invitations'>) => (
+  <section aria-label={say('people.openLinks')}>
+    <h2>{say('people.openLinks')}</h2>
+    {invitations.map((i) => (
+      <div key={i.id} className="ruled py-2 flex gap-4 items-center flex-wrap">
+        <p className="flex-1">{i.text}</p>
+        <Act act="withdraw" also={{ invitation: i.id }}>
+          <button className="btn">{say('people.withdraw')}</button>
+        </Act>
+      </div>
+    ))}
+  </section>
+);
+
+const Events = ({ events }: Pick<PeopleView, 'events'>) =>
+  events.length > 0 && (
+    <details>
+      <summary className="min-h-target cursor-pointer font-semibold">
+        {say('people.whatHappened')}
+      </summary>
+      <ul>
+        {events.map((e) => (
+          <li key={e} className="border-b border-rule py-1">
+            {e}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );

@@ -1,0 +1,327 @@
+import { sql } from 'kysely';
+import { ACCESS_ROLES, may, type AccessRole } from '@/core/access/roles';
+import { MEMBER_ROLES, type MemberRole } from '@/core/log/entered-by';
+import { logRepo } from '@/db/repositories/log';
+import { invitationRepo } from '@/db/repositories/invitations';
+import { memberRepo } from '@/db/repositories/members';
+import { ROUTES } from '@/entry/server/routes';
+import { sha256 } from '@/platform/hash';
+import { newId } from '@/platform/ids';
+import { fillSite } from '../support/large-site';
+import {
+  axe,
+  fill,
+  joinBy,
+  open,
+  press,
+  startSite,
+  textOf,
+  waitText,
+  type App,
+} from '../support/app';
+
+/** Who may go where, who may log what, and how people and phones come in and go out. */
+let app: App;
+let siteId = '';
+let batch = '';
+const cookies: Partial<Record<AccessRole, string>> = {};
+
+const invite = async (
+  role: MemberRole | null,
+  name: string,
+  more: object = {},
+): Promise<string> => {
+  const token = newId();
+  await invitationRepo(app.database.app).invite({
+    ...{ tokenHash: sha256(token), site: siteId, letsIn: role === null ? 'device' : 'person' },
+    ...{ role, name, partner: null, madeBy: null, madeAt: Date.now() },
+    expiresAt: Date.now() + 3_600_000,
+    ...more,
+  });
+  return token;
+};
+
+beforeAll(async () => {
+  const started = await startSite();
+  ({ app } = started);
+  siteId = started.site.id;
+  [batch = ''] = await fillSite(app.database.app, started.site, {
+    ...{ batches: 2, rounds: 2, now: Date.now() },
+  });
+  cookies.manager = app.cookies();
+  for (const role of MEMBER_ROLES.filter((r) => r !== 'manager'))
+    cookies[role] = await joinBy(app.base, await invite(role, role), role);
+}, 180_000);
+afterAll(() => app?.stop());
+
+/** An address that a route answers. */
+const addressOf = (route: string): string =>
+  route.replace('[id]', batch).replace(/\[\w+\]/g, () => 'x');
+
+/** What became of a request: it passed, was sent to sign in, or was refused. Whatever a page makes of it once it is in has passed. */
+const outcomeOf = ({ status, headers }: Response): 'passed' | 'sign-in' | 'refused' => {
+  const to = headers.get('location') ?? '';
+  if (status === 401 || (status === 303 && to.startsWith('/sign-in'))) return 'sign-in';
+  return status === 403 || (status === 303 && to === '/refused') ? 'refused' : 'passed';
+};
+
+const ROLES_AND_NOBODY: readonly (AccessRole | null)[] = [null, ...ACCESS_ROLES];
+test.each(ROLES_AND_NOBODY)(
+  'every door and page for somebody who is: %s',
+  async (role) => {
+    const cookie = (role && cookies[role]) ?? '';
+    const found = await Promise.all(
+      Object.entries(ROUTES)
+        // They end the session that is asked with, or name a site that has its name.
+        .filter(([route]) => !['/api/sign-out', '/site'].includes(route))
+        .map(async ([route, action]) => {
+          const isDoor = route.startsWith('/api/');
+          const answer = await fetch(app.base + addressOf(route), {
+            ...{ headers: { cookie }, redirect: 'manual' as const },
+          });
+          await answer.arrayBuffer();
+          expect(answer.status).toBeLessThan(500);
+          // An inspector has no account: to the server they are nobody.
+          const isIn = role !== null && role !== 'inspector';
+          // The account of somebody who is in none leads to signing in.
+          const wanted = may(role, action) ? 'passed' : isIn ? 'refused' : 'sign-in';
+          return { route, isDoor, got: outcomeOf(answer), wanted };
+        }),
+    );
+    expect(found.filter((f) => f.got !== f.wanted)).toEqual([]);
+    expect(found.length).toBeGreaterThan(75);
+  },
+  120_000,
+);
+
+test('an action of a page is not to be had by way of a page that anybody may open', async () => {
+  const page = await app.fetch('/more');
+  const html = await page.text();
+  expect(html).toContain('Signed in as Mo');
+  const answer = await fetch(`${app.base}/sign-in`, {
+    method: 'POST',
+    headers: { 'next-action': '40'.padEnd(42, '0'), 'content-type': 'text/plain' },
+    body: '[]',
+  });
+  expect(await answer.text()).not.toMatch(/Batch 1|Curlew/);
+});
+
+type Answer = {
+  readonly ok: boolean;
+  readonly again?: boolean;
+  readonly problems?: { path: string; message: string }[];
+};
+const entryOf = (kind: string, by: string, data: object, id = newId()) => ({
+  ...{ id, batch, kind, at: null, by, data },
+});
+async function send(cookie: string, form: object): Promise<Answer> {
+  const answer = await fetch(`${app.base}/api/log`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie },
+    body: JSON.stringify({ sentAt: Date.now(), entries: [form] }),
+  });
+  return ((await answer.json()) as { answers: Answer[] }).answers[0] ?? { ok: false };
+}
+const heldOf = async (id: string) => (await logRepo(app.database.app).ofIds([id as never]))[0];
+
+test('an entry says whose sign-in brought it; what a device claims of that is not believed', async () => {
+  const form = entryOf('note', 'Crew', {
+    words: 'steams',
+    enteredBy: { person: 'x', name: 'Ada', role: 'manager' },
+  });
+  expect((await send(cookies.crew ?? '', { ...form, by: 'crew' })).ok).toBe(true);
+  expect((await heldOf(form.id))?.data).toMatchObject({
+    enteredBy: { name: 'crew', role: 'crew' },
+  });
+  // The answer was lost: the same again is done, whoever is in by then.
+  expect(await send(cookies.manager ?? '', { ...form, by: 'crew' })).toEqual({
+    ok: true,
+    already: true,
+  });
+}, 60_000);
+
+test('crew log in their own name; what another one typed waits on the device for that one', async () => {
+  const form = entryOf('turn', 'recorder', { full: true });
+  const answer = await send(cookies.crew ?? '', form);
+  expect(answer).toMatchObject({ ok: false, again: true, problems: [{ path: 'by' }] });
+  expect(answer.problems?.[0]?.message).toMatch(/logged by recorder, and crew is signed in/);
+  expect((await send(cookies.recorder ?? '', form)).ok).toBe(true);
+}, 60_000);
+
+test('what a role does not log is refused with its reason; a recorder writes down what others did', async () => {
+  const rule = entryOf('terms', 'crew', { rules: [], policy: {} });
+  expect(await send(cookies.crew ?? '', rule)).toMatchObject({
+    ok: false,
+    problems: [{ path: 'role' }],
+  });
+  const note = entryOf('note', 'A neighbor', { words: 'brought leaves' });
+  expect((await send(cookies.recorder ?? '', note)).ok).toBe(true);
+  expect(await heldOf(note.id)).toMatchObject({
+    by: 'A neighbor',
+    data: { enteredBy: { role: 'recorder' } },
+  });
+}, 60_000);
+
+test('crew correct their own entry on its day, and nobody else’s', async () => {
+  const own = entryOf('note', 'crew', { words: 'slip' });
+  const other = entryOf('note', 'recorder', { words: 'not theirs' });
+  expect((await send(cookies.crew ?? '', own)).ok).toBe(true);
+  expect((await send(cookies.recorder ?? '', other)).ok).toBe(true);
+  const strike = (target: string) =>
+    entryOf('correction', 'crew', { target, reason: 'wrong batch' });
+  expect((await send(cookies.crew ?? '', strike(own.id))).ok).toBe(true);
+  expect(await send(cookies.crew ?? '', strike(other.id))).toMatchObject({
+    problems: [{ path: 'role' }],
+  });
+}, 60_000);
+
+test('a role that was changed holds from the next request; a place that was ended is none', async () => {
+  const cookie = await joinBy(app.base, await invite('recorder', 'Pip'), 'Pip');
+  const pip = (await memberRepo(app.database.app).members(siteId)).find((m) => m.name === 'Pip');
+  const act = (fields: Record<string, string>) =>
+    app.fetch('/api/people', {
+      method: 'POST',
+      redirect: 'manual',
+      body: new URLSearchParams(fields),
+    });
+  const bring = () => fetch(`${app.base}/bring`, { headers: { cookie }, redirect: 'manual' });
+  expect((await bring()).status).toBe(200);
+  await act({ act: 'role', person: pip?.person ?? '', role: 'crew' });
+  expect((await bring()).headers.get('location')).toBe('/refused');
+  await act({ act: 'end', person: pip?.person ?? '' });
+  const ended = await fetch(app.base, { headers: { cookie }, redirect: 'manual' });
+  expect([ended.status, ended.headers.get('location')]).toEqual([303, '/site']);
+  // A manager does not shut themselves out.
+  const self = (await memberRepo(app.database.app).members(siteId)).find((m) => m.name === 'Mo');
+  await act({ act: 'end', person: self?.person ?? '' });
+  expect((await app.fetch('/people')).status).toBe(200);
+}, 60_000);
+
+test('a link lets in once; late and withdrawn ones say so', async () => {
+  const token = await invite('crew', 'Once');
+  await joinBy(app.base, token, 'Once');
+  const { page, close } = await app.page(undefined, '');
+  await open(page, `${app.base}/join/${token}`);
+  await waitText(page, 'main', /used already/);
+  const late = await invite('crew', 'Late', { expiresAt: Date.now() - 1 });
+  for (const word of [late, newId()]) {
+    await open(page, `${app.base}/join/${word}`);
+    await waitText(page, 'main', /does not work any more/);
+  }
+  await expect(joinBy(app.base, late, 'Latecomer')).rejects.toThrow('no account was made');
+  await close();
+}, 60_000);
+
+test('a manager invites somebody, who comes in by the link; both see what they may', async () => {
+  const manager = await app.page();
+  await open(manager.page, `${app.base}/people`);
+  expect(await axe(manager.page)).toEqual([]);
+  await fill(manager.page, 'Name', 'Wren Field');
+  await press(manager.page, 'Make a link');
+  await waitText(manager.page, '[data-testid=made-link]', /Wren Field, crew/);
+  const address = await textOf(manager.page, '[data-testid=made-address]');
+  const wren = await app.page({ width: 390, height: 844, phone: true }, '');
+  await open(wren.page, address);
+  expect(await axe(wren.page)).toEqual([]);
+  await fill(wren.page, 'User name', 'mo');
+  await fill(wren.page, 'Password', 'many warm heaps');
+  await press(wren.page, 'Create account');
+  await waitText(wren.page, 'main', /Somebody has this user name already/);
+  await fill(wren.page, 'User name', 'wren');
+  await fill(wren.page, 'Password', 'many warm heaps');
+  await press(wren.page, 'Create account');
+  await waitText(wren.page, 'main', /Batch/);
+  await open(wren.page, `${app.base}/people`);
+  await waitText(wren.page, 'main', /Your role here is crew/);
+  await open(wren.page, `${app.base}/rules`);
+  await waitText(wren.page, 'main', /Only a manager changes this/);
+  await open(wren.page, `${app.base}/more`);
+  await waitText(wren.page, '[data-testid=who]', /Signed in as Wren Field, crew/);
+  await press(wren.page, 'Sign out');
+  await waitText(wren.page, 'main', /You are signed out/);
+  await open(wren.page, app.base);
+  await fill(wren.page, 'User name', 'wren');
+  await fill(wren.page, 'Password', 'wrong it is');
+  await press(wren.page, 'Sign in');
+  await waitText(wren.page, 'main', /user name or the password is wrong/);
+  expect(await axe(wren.page)).toEqual([]);
+  await fill(wren.page, 'Password', 'many warm heaps');
+  await press(wren.page, 'Sign in');
+  await waitText(wren.page, 'main', /Batch/);
+  await open(manager.page, `${app.base}/people`);
+  await waitText(manager.page, 'main', /Signs in as wren/);
+  await wren.close();
+  await manager.close();
+}, 120_000);
+
+test('a shared phone is connected, logs in the names of the site’s people, and is shut out by one press', async () => {
+  const phone = await app.page({ width: 390, height: 844, phone: true }, '');
+  await open(phone.page, `${app.base}/join/${await invite(null, 'Barn phone')}`);
+  await waitText(phone.page, 'main', /shared phone Barn phone/);
+  await press(phone.page, 'Connect');
+  await waitText(phone.page, 'main', /Batch/);
+  const cookie = (await phone.page.browserContext().cookies())
+    .map((c) => `${c.name}=${c.value}`)
+    .join('; ');
+  const nobody = await send(cookie, entryOf('note', 'Stranger', { words: 'x' }));
+  expect(nobody.problems?.[0]?.message).toMatch(/Nobody called Stranger belongs to this site/);
+  const note = entryOf('note', 'MO', { words: 'from the barn' });
+  expect((await send(cookie, note)).ok).toBe(true);
+  expect((await heldOf(note.id))?.data).toMatchObject({
+    enteredBy: { name: 'Mo', role: 'crew', device: { name: 'Barn phone' } },
+  });
+  // Whoever it names, such a phone does no more than crew.
+  expect(await send(cookie, entryOf('terms', 'Mo', { rules: [], policy: {} }))).toMatchObject({
+    ok: false,
+  });
+  const manager = await app.page();
+  await open(manager.page, `${app.base}/people`);
+  await waitText(manager.page, '[data-testid=device]', /Barn phone/);
+  await press(manager.page, 'Disconnect');
+  await waitText(manager.page, 'main', /Shared phones/);
+  await open(phone.page, app.base);
+  await waitText(phone.page, 'main', /This phone was disconnected/);
+  expect(
+    (await fetch(`${app.base}/api/log`, { method: 'POST', headers: { cookie }, body: '{}' }))
+      .status,
+  ).toBe(401);
+  await manager.close();
+  await phone.close();
+}, 120_000);
+
+test('a partner sees their own share alone', async () => {
+  const cookie = await joinBy(
+    app.base,
+    await invite('partner', 'Pat', { partner: 'Canteen' }),
+    'Pat',
+  );
+  const { page, close } = await app.page({ width: 390, height: 844, phone: true }, cookie);
+  await open(page, `${app.base}/share`);
+  await waitText(page, 'main', /Canteen[\s\S]*Nothing of yours is logged this year/);
+  expect(await axe(page)).toEqual([]);
+  await open(page, app.base);
+  await press(page, 'Back');
+  await waitText(page, 'main', /Canteen/);
+  await close();
+}, 60_000);
+
+test('passwords are kept as argon2id, tokens as their hash, and guessing is counted', async () => {
+  const kept = await sql<{ password: string }>`select password from account`.execute(
+    app.database.admin,
+  );
+  expect(kept.rows.length).toBeGreaterThan(4);
+  for (const { password } of kept.rows)
+    expect(password).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
+  const guess = () =>
+    fetch(`${app.base}/api/sign-in`, {
+      ...{
+        method: 'POST',
+        redirect: 'manual' as const,
+        headers: { 'x-forwarded-for': '203.0.113.77' },
+      },
+      body: new URLSearchParams({ username: 'mo', password: 'guess' }),
+    });
+  const answers = [];
+  for (let i = 0; i < 12; i += 1) answers.push((await guess()).status);
+  expect(answers).toContain(429);
+}, 60_000);
