@@ -24,6 +24,7 @@ type Walked = {
   minutes: number;
   named: boolean;
   flagged: number;
+  toCheck: number;
   fahrenheit: boolean;
 };
 const roundArb: fc.Arbitrary<Walked> = fc.record({
@@ -32,6 +33,7 @@ const roundArb: fc.Arbitrary<Walked> = fc.record({
   minutes: fc.integer({ min: 0, max: 30 }),
   named: fc.boolean(),
   flagged: fc.integer({ min: 0, max: 40 }),
+  toCheck: fc.integer({ min: 0, max: 20 }),
   fahrenheit: fc.boolean(),
 });
 const readingsOf = (w: Walked, n: number): Reading[] =>
@@ -42,6 +44,7 @@ const readingsOf = (w: Walked, n: number): Reading[] =>
     ...(w.fahrenheit ? { value: value * 1.8 + 32, unit: 'F' } : { value, unit: 'C' }),
     ...(w.named ? { round: `r${w.hour}` } : {}),
     ...(w.flagged === i ? { flag: 'rejected' as const } : {}),
+    ...(w.toCheck === i ? { toCheck: true as const } : {}),
   }));
 /** A warm heap read about daily, so that proofs come about; and loose rounds besides. */
 const steadyArb = fc
@@ -61,6 +64,7 @@ const steadyArb = fc
         minutes: 0,
         named: true,
         flagged: 40,
+        toCheck: i % 5,
         fahrenheit: false,
       };
     }),

@@ -169,6 +169,7 @@ const SAMPLES: { readonly [K in BatchKind]: DataOf<K> } = {
   release: {},
   terms: { policy: {}, rules: [], ownRules: [] },
   correction: { target: entryId(ID), reason: 'a slip' },
+  'entry-check': { target: entryId(ID) },
 };
 
 describe('what a description says of its kind', () => {

@@ -60,21 +60,28 @@ function groups(e: Evidence, asOf: number): Reading[][] {
   return out;
 }
 
-function roundOf(g: readonly Reading[], e: Evidence): SlowRound {
-  const points = [...new Set(g.map((r) => r.point))].map((p) =>
+/** The coldest value of each point. */
+const coldestOf = (g: readonly Reading[]): number[] =>
+  [...new Set(g.map((r) => r.point))].map((p) =>
     Math.min(...g.filter((r) => r.point === p).map(celsius)),
   );
-  const sorted = [...points].sort((a, b) => a - b);
+function average(values: readonly number[], how: 'mean' | 'median'): number {
+  const sorted = [...values].sort((a, b) => a - b);
   const n = sorted.length;
-  const complete = n >= e.policy.minPoints;
-  const mean = points.reduce((a, b) => a + b, 0) / n;
-  const median = n % 2 ? sorted[(n - 1) / 2]! : (sorted[n / 2]! + sorted[n / 2 - 1]!) / 2;
+  if (how === 'mean') return values.reduce((a, b) => a + b, 0) / n;
+  return n % 2 ? sorted[(n - 1) / 2]! : (sorted[n / 2]! + sorted[n / 2 - 1]!) / 2;
+}
+
+function roundOf(g: readonly Reading[], e: Evidence): SlowRound {
+  const points = coldestOf(g);
+  // What a trainee read and nobody checked hurts and does not help.
+  const sure = coldestOf(g.filter((r) => !r.toCheck));
+  const complete = sure.length >= e.policy.minPoints;
+  const { combine } = e.policy;
   const v =
-    !complete || e.policy.combine === 'coldest'
-      ? sorted[0]!
-      : e.policy.combine === 'mean'
-        ? mean
-        : median;
+    !complete || combine === 'coldest'
+      ? Math.min(...points)
+      : Math.min(average(points, combine), average(sure, combine));
   const times = g.map((r) => r.at);
   return {
     key: g.map((r) => r.id).sort()[0]!,

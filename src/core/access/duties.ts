@@ -48,6 +48,7 @@ export const DUTIES: Readonly<Record<EntryKind, Duty>> = {
   terms: 'manage',
   release: 'manage',
   correction: 'record',
+  'entry-check': 'record',
   'probe-check': 'work',
   instrument: 'record',
   'walk-order': 'record',

@@ -67,12 +67,18 @@ function breakNotes(progress: RuleProgress, policy: Policy, asOf: Instant): Draf
     drafts.push({ fact: { code: 'DRY_ROUND' }, at: r.time, ...idsOf(r.readings) });
   for (const r of scan.thin)
     drafts.push({
-      fact: { code: 'THIN_ROUND', points: r.points, minPoints: policy.minPoints },
+      fact: thinFact(r, policy.minPoints),
       at: r.time,
       ...idsOf(r.readings),
     });
   return drafts;
 }
+
+/** Why a round does not count: it was read at few points, or somebody is still to check it. */
+const thinFact = ({ points, pointsToCheck }: Round, minPoints: number): NoteFact =>
+  points >= minPoints && pointsToCheck > 0
+    ? { code: 'ROUND_TO_CHECK' }
+    : { code: 'THIN_ROUND', points, minPoints };
 
 /** Whether it was entered more than a day after it was measured. */
 const isLate = ({ recordedAt, at }: Reading): boolean =>

@@ -15,6 +15,8 @@ export type Round = {
   readonly readings: readonly Reading[];
   /** Distinct points. */
   readonly points: number;
+  /** Those of them that somebody still has to check: they may hurt and cannot help. */
+  readonly pointsToCheck: number;
   readonly complete: boolean;
   /** Value compared with a floor, °C: combined as the policy says when complete, else the coldest point; less the guard band. */
   readonly value: number;
@@ -137,6 +139,7 @@ class GroupedRound implements Round {
     readonly time: Instant,
     readonly first: Instant,
     readonly points: number,
+    readonly pointsToCheck: number,
     readonly complete: boolean,
     readonly value: number,
     readonly peak: number,
@@ -187,18 +190,22 @@ function roundMaker(
       if (value > peak) peak = value;
       if (value < lowest) lowest = value;
     }
-    const complete = count >= policy.minPoints;
+    const sure = members.some(isToCheck) ? surePoints(members, corrector) : null;
+    const toCheck = sure ? count - sure.size : 0;
+    const complete = count - toCheck >= policy.minPoints;
     const value =
       complete && policy.combine !== 'coldest'
         ? combined(
             Array.from(seen.subarray(0, count), (i) => itemAt(coldest, i)),
             policy.combine,
+            sure && [...sure.values()],
           )
         : lowest;
     return new GroupedRound(
       lastOf(members).at,
       firstOf(members).at,
       count,
+      toCheck,
       complete,
       value - policy.guardBandC,
       peak,
@@ -210,8 +217,31 @@ function roundMaker(
   };
 }
 
+const isToCheck = (r: Reading): boolean => r.toCheck === true;
+
+/** Points with readings that need no check any more, each with the coldest of them, °C. */
+function surePoints(members: readonly Reading[], corrector: Corrector): Map<string, number> {
+  const points = new Map<string, number>();
+  for (const r of members.filter((m) => !isToCheck(m)))
+    points.set(r.point, Math.min(points.get(r.point) ?? Infinity, corrector.correct(r)));
+  return points;
+}
+
+/**
+ * Mean or median of a round.
+ * @param sure values that need no check; with them the colder of both counts, so that the others can only hurt. Null: all of them are
+ */
+function combined(
+  values: readonly number[],
+  how: 'mean' | 'median',
+  sure: readonly number[] | null,
+): number {
+  const all = averageOf(values, how);
+  return sure ? Math.min(all, averageOf(sure, how)) : all;
+}
+
 /** Mean or median; the median of an even number is the mean of the middle two. */
-function combined(values: readonly number[], how: 'mean' | 'median'): number {
+function averageOf(values: readonly number[], how: 'mean' | 'median'): number {
   if (how === 'mean') return values.reduce((a, b) => a + b, 0) / values.length;
   const sorted = [...values].sort((a, b) => a - b);
   const half = Math.floor(sorted.length / 2);

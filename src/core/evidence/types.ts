@@ -34,6 +34,8 @@ export type Reading = {
   readonly round?: string | undefined;
   readonly flag?: 'superseded' | 'rejected' | undefined;
   readonly recordedAt?: Instant | undefined;
+  /** A trainee read it, and nobody else has checked it yet: it may hurt and cannot help. */
+  readonly toCheck?: true | undefined;
 };
 
 export const MOISTURE_STATES = ['dry', 'moist', 'wet'] as const;

@@ -1,6 +1,6 @@
 import { say, sayMarked } from '../../messages/say';
 import { dayText, durationText, missingText, whenText } from '../quantity/format';
-import type { Locale, Note } from '../words/note';
+import type { Locale, Note, NoteCode } from '../words/note';
 import { getRequirementDescription } from './requirements';
 import {
   floorText,
@@ -102,9 +102,11 @@ const COLD = {
   },
 } as const;
 
+const UNCOUNTED: readonly NoteCode[] = ['THIN_ROUND', 'ROUND_TO_CHECK', 'DRY_ROUND'];
+
 /** Heat that was read and does not count, with what to do about it; null: the last reading counts, or is cold. */
 export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece[] | null {
-  const last = v.notes.findLast((n) => n.code === 'THIN_ROUND' || n.code === 'DRY_ROUND');
+  const last = v.notes.findLast((n) => UNCOUNTED.includes(n.code));
   if (
     !last ||
     last.at < (v.latestHotAt ?? -Infinity) ||
@@ -122,6 +124,8 @@ export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece
       ),
       plain(say('evidence.readPointsAtOneCheck', { minPoints: fact.minPoints })),
     ];
+  if (fact.code === 'ROUND_TO_CHECK')
+    return [strong(say('evidence.hotButByTrainee')), plain(say('evidence.checkItInTheLog'))];
   return [
     strong(say('evidence.hotButLoggedAsDry')),
     plain(say('evidence.waterThenDoAnotherSqueeze')),

@@ -88,7 +88,16 @@ export const eventsOfState = (
 ): readonly { readonly at: Instant; readonly event: FileEvent }[] =>
   state.events
     .filter((e) => !state.struck.has(e.id))
-    .flatMap((e) => [eventOf(e), ...moistureOf(e)].map((event) => ({ at: e.at, event })));
+    .flatMap((e) =>
+      [eventOf(e), ...moistureOf(e)].map((event) => ({
+        at: e.at,
+        event: state.toCheck.has(e.id) ? asUnchecked(event) : event,
+      })),
+    );
+
+/** An event that somebody is still to check: a turning is not counted as a full one. */
+const asUnchecked = (event: FileEvent): FileEvent =>
+  event.type === 'turn' ? { ...event, full: false, toCheck: true } : event;
 
 /**
  * The batch as an open file. Evidence is made from the state directly (`evidence-of-state.ts`); that both say the same is held by

@@ -202,6 +202,7 @@ export function evidenceOf(file: BatchFile): Evidence {
       round: r.round,
       flag: r.flag,
       recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
+      ...(r.toCheck ? { toCheck: r.toCheck } : {}),
     })),
     events: file.events.map((e) => ({ ...e, at: at(e.at) })),
     ambient: (file.ambient ?? []).map((a) => ({ at: at(a.at), value: a.value, unit: a.unit })),

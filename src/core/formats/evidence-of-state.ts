@@ -31,6 +31,7 @@ export const readingOf = (r: LoggedReading, probe: string | undefined): Reading 
   round: r.round,
   flag: r.flag,
   recordedAt: r.recordedAt === undefined ? undefined : at(r.recordedAt),
+  ...(r.toCheck ? { toCheck: r.toCheck } : {}),
 });
 
 /**

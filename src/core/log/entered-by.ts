@@ -19,6 +19,10 @@ const EnteredBySchema = z.object({
 });
 export type EnteredBy = z.output<typeof EnteredBySchema>;
 
+/** Whether a trainee's sign-in brought an entry: somebody else is to check it before it counts. */
+export const isByTrainee = (data: object): boolean =>
+  (data as { enteredBy?: { role?: unknown } }).enteredBy?.role === 'trainee';
+
 /** Whose sign-in brought an entry; null: it was written before people signed in. */
 export const enteredByOf = (data: object): EnteredBy | null =>
   EnteredBySchema.safeParse((data as { enteredBy?: unknown }).enteredBy).data ?? null;

@@ -4,6 +4,7 @@ import { isFileEvent, type DataOf, type Entry, type FileEventKind } from './entr
 import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
 import type { Point } from '../evidence/types';
 import { lastOf } from '../quantity/present';
+import { isByTrainee } from './entered-by';
 import { batchIdOf, type BatchId, type EntryId } from './ids';
 
 /** A reading with the entry that brought it, and the moment that it names. */
@@ -54,6 +55,8 @@ export type BatchState = {
   /** Those of them that are no rounds: few, beside a log of thousands of rounds. */
   readonly acts: readonly Entry[];
   readonly tally: ReadingTally;
+  /** Entries of trainees that stand and that nobody else has checked yet. */
+  readonly toCheck: ReadonlySet<EntryId>;
   /** Entry id → the correction that struck it. */
   readonly struck: ReadonlyMap<EntryId, Entry>;
   readonly entries: readonly Entry[];
@@ -172,8 +175,9 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
   );
   for (const c of corrections) if (c.data.reading === undefined) struck.set(c.data.target, c);
   const live = entries.filter((e) => !struck.has(e.id));
+  const toCheck = toCheckOf(live);
   const own = live.filter((e) => e.batch === opened.batch);
-  const readings = readingsOf(entries, corrections, struck);
+  const readings = readingsOf(entries, corrections, struck, toCheck);
   const built = live.findLast((e): e is Extract<Entry, { kind: 'built' }> => e.kind === 'built');
   return {
     id: batchIdOf(opened),
@@ -193,9 +197,18 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
     template:
       own.findLast((e) => e.kind === 'method')?.data.template ?? opened.data.template ?? null,
     own,
+    toCheck,
     struck,
     entries,
   };
+}
+
+/** Entries of trainees that nobody else has checked. A check of one's own is none. */
+function toCheckOf(live: readonly Entry[]): ReadonlySet<EntryId> {
+  const checked = new Set(
+    live.flatMap((e) => (e.kind === 'entry-check' && !isByTrainee(e.data) ? [e.data.target] : [])),
+  );
+  return new Set(live.flatMap((e) => (isByTrainee(e.data) && !checked.has(e.id) ? [e.id] : [])));
 }
 
 /** Those it was opened with, then each change: in force from when the log took it, so that none is dated back. */
@@ -229,10 +242,17 @@ function placesOf(
 
 type RoundEntry = Extract<Entry, { kind: 'round' }>;
 
-/** The readings of a round as they came in. */
-function readingsOfRound({ id, data, recordedAt }: RoundEntry): LoggedReading[] {
+/** The readings of a round as they came in. @param toCheck whether somebody is still to check them */
+function readingsOfRound({ id, data, recordedAt }: RoundEntry, toCheck: boolean): LoggedReading[] {
   const recorded = data.source === 'hand' ? { recordedAt: isoOf(recordedAt) } : {};
-  return data.readings.map((r) => ({ ...recorded, ...r, entry: id, time: instantOf(r.at) }));
+  const doubt = toCheck ? { toCheck: true as const } : {};
+  return data.readings.map((r) => ({
+    ...recorded,
+    ...r,
+    ...doubt,
+    entry: id,
+    time: instantOf(r.at),
+  }));
 }
 
 /**
@@ -243,7 +263,8 @@ function readingsOfRound({ id, data, recordedAt }: RoundEntry): LoggedReading[] 
 export function growByRounds(state: BatchState, entries: readonly Entry[]): BatchState | null {
   const rounds = entries.filter((e): e is RoundEntry => e.kind === 'round' && e.batch === state.id);
   if (rounds.length < entries.length || state.entries[0]?.batch !== state.id) return null;
-  const readings = rounds.flatMap(readingsOfRound);
+  const toCheck = rounds.filter((e) => isByTrainee(e.data)).map((e) => e.id);
+  const readings = rounds.flatMap((e) => readingsOfRound(e, isByTrainee(e.data)));
   const ids = readings.map((r) => r.id);
   const known = readingIdsOf(state);
   if (new Set(ids).size < ids.length || ids.some((id) => known.has(id))) return null;
@@ -251,6 +272,7 @@ export function growByRounds(state: BatchState, entries: readonly Entry[]): Batc
     ...state,
     readings: state.readings.concat(readings),
     tally: tallied(state.tally, readings),
+    toCheck: toCheck.length === 0 ? state.toCheck : new Set([...state.toCheck, ...toCheck]),
     own: state.own.concat(rounds),
     entries: state.entries.concat(rounds),
   };
@@ -274,12 +296,13 @@ function readingsOf(
   entries: readonly Entry[],
   corrections: readonly Extract<Entry, { kind: 'correction' }>[],
   struck: ReadonlyMap<string, Entry>,
+  toCheck: ReadonlySet<EntryId>,
 ): LoggedReading[] {
   const readings = new Map<string, LoggedReading>();
   for (const e of entries) {
     if (e.kind !== 'round') continue;
     const gone = struck.get(e.id);
-    for (const r of readingsOfRound(e))
+    for (const r of readingsOfRound(e, toCheck.has(e.id)))
       readings.set(
         r.id,
         gone?.kind === 'correction'
@@ -297,9 +320,12 @@ function readingsOf(
       flagReason: c.data.reason,
     });
     if (!replaced) continue;
-    const { flag: _flag, flagReason: _reason, ...kept } = old;
+    const { flag: _flag, flagReason: _reason, toCheck: _doubt, ...kept } = old;
+    // Whoever puts a value right has looked at it.
+    const doubt = toCheck.has(c.id) ? { toCheck: true as const } : {};
     readings.set(c.id, {
       ...kept,
+      ...doubt,
       id: c.id,
       value: c.data.value!,
       unit: c.data.unit ?? old.unit,

@@ -254,6 +254,8 @@ export const ReadingSchema = z.looseObject({
   flag: z.enum(['superseded', 'rejected']).optional(),
   flagReason: z.string().optional(),
   recordedAt: Time.optional(),
+  /** A trainee read it, and nobody else has checked it yet: it may hurt and cannot help. */
+  toCheck: z.literal(true).optional(),
 });
 /** How sure a value is: the needle was still rising, it is at least that, it is about that. */
 const READING_MARKS = ['rising', 'atLeast', 'about'] as const;

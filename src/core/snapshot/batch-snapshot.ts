@@ -114,7 +114,7 @@ const KEPT_NOTES = new Set([
   'RESTART',
 ]);
 /** Of these only the last one: a heap read thin for weeks has one for each round. */
-const LAST_ONLY = new Set(['THIN_ROUND', 'DRY_ROUND']);
+const LAST_ONLY = new Set(['THIN_ROUND', 'ROUND_TO_CHECK', 'DRY_ROUND']);
 
 const createRuleSnapshot = (
   { rule, assessment, terms, present }: BatchRule,

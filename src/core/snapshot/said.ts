@@ -55,6 +55,7 @@ const ON_RUNS: ReadonlySet<NoteCode> = new Set([
   'GAP',
   'STALE',
   'THIN_ROUND',
+  'ROUND_TO_CHECK',
   'DRY_ROUND',
   'TURN_PARTIAL',
   'TURN_WITHOUT_HEAT',

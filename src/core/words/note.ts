@@ -10,6 +10,7 @@ export type NoteFact =
   | { code: 'STRADDLES_RESTART' }
   | { code: 'LONG_ROUND' }
   | { code: 'THIN_ROUND'; points: number; minPoints: number }
+  | { code: 'ROUND_TO_CHECK' }
   | { code: 'DRY_ROUND' }
   | { code: 'COLD'; valueC: number; floorC: number; lostMs: number }
   | { code: 'OVER_CEILING'; peakC: number; ceilingC: number; lostMs: number }
@@ -99,6 +100,8 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
         at: when(at),
         minPoints: fact.minPoints,
       });
+    case 'ROUND_TO_CHECK':
+      return say('terms.traineesCheckNotChecked', { at: when(at) });
     case 'DRY_ROUND':
       return say('terms.theBatchWasLoggedAs', { at: when(at) });
     case 'COLD':

@@ -12,6 +12,7 @@ import {
   type Entry,
   type InPlaceKind,
 } from '@/core/log/entry';
+import { enteredByOf } from '@/core/log/entered-by';
 import { localInput } from '@/core/quantity/calendar';
 import { readingText } from '@/core/words/reading';
 import type { EntryMark } from '@/core/log/kinds/kind';
@@ -26,6 +27,8 @@ export type LogLineView = {
   readonly detail: string;
   readonly when: string;
   readonly by: string;
+  /** What is said of an entry that somebody is still to check; null: of this one nothing. */
+  readonly toCheck: string | null;
   readonly late: string | null;
   readonly clock: string | null;
   readonly photo: string | null;
@@ -79,6 +82,12 @@ function partsOf(e: Entry, timeZone: string): CorrectableParts | null {
 /** Lines of the log that a heap's page comes with; earlier ones are asked for. */
 export const FIRST_LINES = 12;
 
+/** Who did it; and whose sign-in brought it, where that was somebody else. */
+function byText({ by, data }: Entry): string {
+  const name = enteredByOf(data)?.name;
+  return name === undefined || name === by ? by : say('log.byEnteredBy', { by, name });
+}
+
 /** Above this many readings an entry is a block from a file: it is struck as a whole. */
 const MAX_READINGS = 60;
 
@@ -119,7 +128,8 @@ export function logLines(
       id: e.id,
       ...tellEntry(e, { unit, readings: own }),
       when: soonText(timeZone, e.at, now),
-      by: e.by,
+      by: byText(e),
+      toCheck: state.toCheck.has(e.id) ? say('log.toCheck') : null,
       late:
         lateMs > LATE_MS &&
         e.kind !== 'opened' &&

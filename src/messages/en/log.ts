@@ -472,4 +472,9 @@ export const enLog = {
   patternCorrected: 'Corrected',
   patternKept: 'Kept',
   patternRetaken: 'Retaken',
+  entryChecked: 'Checked a trainee’s entry',
+  kindEntryCheck: 'Check of an entry',
+  toCheck: 'To be checked. Until then it cannot help the record.',
+  checkIt: 'I have checked it: it is right',
+  byEnteredBy: '{by}, logged by {name}',
 } as const;

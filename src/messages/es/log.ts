@@ -474,4 +474,9 @@ export const esLog = {
   patternCorrected: 'Corregido',
   patternKept: 'Mantenido',
   patternRetaken: 'Repetido',
+  entryChecked: 'Revisó la anotación de un aprendiz',
+  kindEntryCheck: 'Revisión de una anotación',
+  toCheck: 'Por revisar. Hasta entonces no ayuda al historial.',
+  checkIt: 'Lo revisé: está bien',
+  byEnteredBy: '{by}, lo anotó {name}',
 };

@@ -11,6 +11,7 @@ import { coverKind } from './cover';
 import { cureKind } from './cure';
 import { deferKind } from './defer';
 import { endedKind } from './ended';
+import { entryCheckKind } from './entry-check';
 import { fireCardKind } from './fire-card';
 import { fixKind } from './fix';
 import { holdKind } from './hold';
@@ -111,6 +112,7 @@ export const ENTRY_KIND_REGISTRY = {
   terms: termsKind,
   release: releaseKind,
   correction: correctionKind,
+  'entry-check': entryCheckKind,
   'probe-check': probeCheckKind,
   instrument: instrumentKind,
   'walk-order': walkOrderKind,

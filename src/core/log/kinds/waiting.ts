@@ -28,6 +28,9 @@ export const WAITING_NAMES: Readonly<Record<FormKind, string>> = {
   get built() {
     return say('log.kindBuilt');
   },
+  get 'entry-check'() {
+    return say('log.kindEntryCheck');
+  },
   get charge() {
     return say('log.wentIn3');
   },

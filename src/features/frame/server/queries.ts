@@ -21,6 +21,7 @@ type AirPoint = { readonly at: number; readonly celsius: number };
 export type PageContext = {
   readonly site: Site;
   readonly prefs: Prefs;
+  /** Whether whoever asks keeps the record: corrects, checks what trainees logged. */ readonly records: boolean;
   /** Whether whoever asks may change rules and what else is the manager's. */ readonly manages: boolean;
   readonly unit: TempUnit;
   readonly now: number;
@@ -82,6 +83,7 @@ async function contextOf(site: Site): Promise<PageContext> {
   return {
     site,
     prefs,
+    records: may((await currentAccess()).role, 'log', { kind: 'entry-check' }),
     manages: may((await currentAccess()).role, 'manage-people'),
     unit,
     now: at,

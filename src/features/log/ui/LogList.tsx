@@ -7,6 +7,7 @@ import { Sheet } from '@/ui/Sheet';
 import { useLoaded } from '@/ui/LoadedDisclosure';
 import { DraftScope } from '@/ui/draft';
 import type { CorrectableParts } from '../view';
+import { CheckEntry } from './CheckEntry';
 import { CorrectForm } from './CorrectForm';
 import type { ReadingRef } from './CorrectForm';
 import type { HeapRef } from '@/entry/ui/useEntry';
@@ -18,6 +19,7 @@ export type LogLine = {
   readonly detail: string;
   readonly when: string;
   readonly by: string;
+  readonly toCheck: string | null;
   readonly late: string | null;
   readonly clock: string | null;
   readonly photo: string | null;
@@ -34,11 +36,14 @@ export function LogList({
   total,
   version,
   heap,
+  checkLabel,
 }: {
   /** The newest ones. */ lines: readonly LogLine[];
   total: number;
   /** Changes when the log does. */ version: string;
   heap: HeapRef;
+  /** Of the button by which somebody checks what a trainee logged; null: for whoever may not. */
+  checkLabel: string | null;
 }) {
   const [line, setLine] = useState<LogLine | null>(null);
   const [asked, setAsked] = useState(0);
@@ -98,6 +103,10 @@ export function LogList({
                       {r.struck}
                     </span>
                   ))}
+                {l.toCheck && <b className="block text-hint">{l.toCheck}</b>}
+                {l.toCheck && checkLabel !== null && (
+                  <CheckEntry heap={heap} entry={l.id} label={checkLabel} />
+                )}
                 {l.late && <span className="block q text-note">{l.late}</span>}
                 {l.clock && <span className="block q text-note">{l.clock}</span>}
                 {l.photo && (

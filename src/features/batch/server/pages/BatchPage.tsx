@@ -1,3 +1,4 @@
+import { say } from '@/messages/say';
 import { libraryText } from '@/messages/library-text';
 import { parseBatchId } from '@/core/log/ids';
 import { ownRulesOf } from '@/core/formats/batch-file';
@@ -79,6 +80,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
         logBar={<LogBar heap={heap} building={b.building} />}
         log={
           <LogList
+            checkLabel={s.records ? say('log.checkIt') : null}
             lines={logLines(state, s.locale, 0, FIRST_LINES)}
             total={state.entries.length}
             version={version}
