@@ -23,6 +23,14 @@ const DUMP = 'database.dump';
 const KEY = 'site-key.pem';
 const SUFFIX = '.zealous-heap-backup';
 
+const HeadSchema = z.looseObject({ seq: z.int(), hash: z.string() }).nullable();
+const SiteFactsSchema = z.looseObject({
+  id: z.string(),
+  name: z.string(),
+  head: HeadSchema,
+  verdicts: z.string(),
+});
+type SiteFacts = z.output<typeof SiteFactsSchema>;
 const ManifestSchema = z.looseObject({
   format: z.literal('zealous-heap/backup'),
   version: z.literal(1),
@@ -30,9 +38,11 @@ const ManifestSchema = z.looseObject({
   migrations: z.array(z.string()),
   site: z.looseObject({ id: z.string(), name: z.string() }),
   /** The end of the log, as `./zealous chain --since` takes it. */
-  head: z.looseObject({ seq: z.int(), hash: z.string() }).nullable(),
+  head: HeadSchema,
   entries: z.int(),
   photos: z.int(),
+  /** What else the installation holds, site by site. */
+  otherSites: z.array(SiteFactsSchema).optional(),
   /** SHA-256 over all verdicts: a restored log folds to the same. */ verdicts: z.string(),
   /** SHA-256 of each file beside this one. */ digests: z.record(z.string(), z.string()),
 });
@@ -89,11 +99,26 @@ const countEntries = async (db: Db): Promise<number> =>
     ).n,
   );
 
+/** Where the log of a site ends, and what it folds to. */
+async function factsOf(db: Db, site: Site, at: number): Promise<SiteFacts> {
+  const head = await chainRepo(db).head(site.id);
+  return {
+    ...{ id: site.id, name: site.name },
+    head: head && { seq: head.seq, hash: head.hash },
+    verdicts: await verdictsOf(db, site, at),
+  };
+}
+
 /** The dump and its manifest are of one moment: both are read in one snapshot of the database. */
-async function dumpInto(db: Db, url: string, folder: string, site: Site): Promise<Manifest> {
+async function dumpInto(
+  db: Db,
+  url: string,
+  folder: string,
+  sites: readonly Site[],
+): Promise<Manifest> {
   const madeAt = now();
   // Verdicts that only time has changed are folded first: the reading below may write nothing.
-  await snapshotRepo(db).read(site, madeAt);
+  for (const site of sites) await snapshotRepo(db).read(site, madeAt);
   return db
     .transaction()
     .setIsolationLevel('repeatable read')
@@ -108,17 +133,21 @@ async function dumpInto(db: Db, url: string, folder: string, site: Site): Promis
         `--file=${dump}`,
         url,
       ]);
-      const head = await chainRepo(trx).head(site.id);
+      const facts = [];
+      for (const site of sites) facts.push(await factsOf(trx, site, madeAt));
+      const [first, ...otherSites] = facts;
+      if (!first) throw new Error('No site yet: there is nothing to back up.');
       return {
         format: 'zealous-heap/backup',
         version: 1,
         madeAt: new Date(madeAt).toISOString(),
         migrations: Object.keys(MIGRATIONS),
-        site: { id: site.id, name: site.name },
-        head: head && { seq: head.seq, hash: head.hash },
+        site: { id: first.id, name: first.name },
+        head: first.head,
+        otherSites,
         entries: await countEntries(trx),
         photos: await countPhotos(trx),
-        verdicts: await verdictsOf(trx, site, madeAt),
+        verdicts: first.verdicts,
         digests: { [DUMP]: sha256OfFile(dump) },
       };
     });
@@ -149,12 +178,12 @@ export async function backUp(
     keyFile,
   }: { keep?: number | undefined; recipient?: string | undefined; keyFile: string | null },
 ): Promise<{ readonly file: string; readonly manifest: Manifest }> {
-  const site = await siteRepo(db).only();
-  if (!site) throw new Error('No site yet: there is nothing to back up.');
+  const sites = await siteRepo(db).all();
+  if (sites.length === 0) throw new Error('No site yet: there is nothing to back up.');
   fs.mkdirSync(folder, { recursive: true });
   const work = fs.mkdtempSync(path.join(os.tmpdir(), 'zealous-backup-'));
   try {
-    const made = await dumpInto(db, url, work, site);
+    const made = await dumpInto(db, url, work, sites);
     const hasKey = keyFile !== null && fs.existsSync(keyFile);
     if (hasKey) fs.copyFileSync(keyFile, path.join(work, KEY));
     const manifest: Manifest = {
@@ -230,7 +259,7 @@ export async function restore(
   keyFile: string | null,
 ): Promise<{ readonly manifest: Manifest; readonly compared: readonly Compared[] }> {
   await migrate(db);
-  const there = await siteRepo(db).only();
+  const there = await siteRepo(db).first();
   if (there)
     throw new Error(
       `This installation holds the site ${there.name} already. Restore into an empty one: nothing is overwritten.`,
@@ -256,30 +285,32 @@ export async function restore(
 
 /** What came back, beside what the manifest says of it: verdicts are folded anew from the log, as of the moment of the backup. */
 async function compare(db: Db, manifest: Manifest): Promise<Compared[]> {
-  const site = await siteRepo(db).only();
-  if (!site) return [{ what: 'site', same: false }];
-  const madeAt = Date.parse(manifest.madeAt);
+  const compared: Compared[] = [
+    { what: `${manifest.entries} entries`, same: (await countEntries(db)) === manifest.entries },
+    { what: `${manifest.photos} pictures`, same: (await countPhotos(db)) === manifest.photos },
+  ];
+  const { site, head, verdicts, otherSites = [], madeAt } = manifest;
+  for (const facts of [{ ...site, head, verdicts }, ...otherSites])
+    compared.push(...(await compareSite(db, facts, Date.parse(madeAt))));
+  return compared;
+}
+
+async function compareSite(db: Db, facts: SiteFacts, madeAt: number): Promise<Compared[]> {
+  const site = await siteRepo(db).byId(facts.id);
+  if (!site) return [{ what: `site ${facts.name}`, same: false }];
   await rebuildSnapshots(db, site, madeAt);
-  const head = await chainRepo(db).head(site.id);
+  const there = await factsOf(db, site, madeAt);
   const report = await checkLogAndKeep(db, site, now());
   return [
-    { what: `site ${manifest.site.name}`, same: site.id === manifest.site.id },
-    { what: `${manifest.entries} entries`, same: (await countEntries(db)) === manifest.entries },
-    {
-      what: 'end of the log',
-      same: (head?.hash ?? null) === (manifest.head?.hash ?? null),
-    },
+    { what: `site ${facts.name}`, same: there.name === facts.name },
+    { what: 'end of the log', same: there.head?.hash === facts.head?.hash },
     { what: 'chain, signatures and pictures', same: report.faults.length === 0 },
-    { what: `${manifest.photos} pictures`, same: (await countPhotos(db)) === manifest.photos },
-    {
-      what: 'verdicts, worked out again',
-      same: (await verdictsOf(db, site, madeAt)) === manifest.verdicts,
-    },
+    { what: 'verdicts, worked out again', same: there.verdicts === facts.verdicts },
   ];
 }
 
 export type Status = {
-  readonly site: string | null;
+  readonly sites: readonly string[];
   readonly entries: number;
   readonly photos: number;
   readonly databaseMb: number;
@@ -292,20 +323,30 @@ export type Status = {
 
 /** What an installation holds and how it stands. @param folder where its backups lie */
 export async function statusOf(db: Db, folder: string): Promise<Status> {
-  const site = await siteRepo(db).only();
-  const check = site && (await chainCheckRepo(db).last(site.id));
+  const sites = await siteRepo(db).all();
+  const checks = [];
+  for (const site of sites) {
+    const check = await chainCheckRepo(db).last(site.id);
+    if (check) checks.push(check);
+  }
   const { rows } = await sql<{ mb: string; version: string }>`
     select (pg_database_size(current_database()) / 1e6)::text as mb, current_setting('server_version') as version`.execute(
     db,
   );
   const last = fs.existsSync(folder) ? backupsIn(folder)[0] : undefined;
   return {
-    site: site?.name ?? null,
+    sites: sites.map((s) => s.name),
     entries: await countEntries(db),
     photos: await countPhotos(db),
     databaseMb: Math.round(Number(rows[0]?.mb ?? 0) * 10) / 10,
     migrations: Object.keys(MIGRATIONS).at(-1) ?? '',
-    chain: check && { checkedAt: new Date(check.at).toISOString(), faults: check.faults.length },
+    chain:
+      checks.length === 0
+        ? null
+        : {
+            checkedAt: new Date(Math.min(...checks.map((c) => c.at))).toISOString(),
+            faults: checks.reduce((sum, c) => sum + c.faults.length, 0),
+          },
     lastBackup: last ?? null,
     postgres: rows[0]?.version ?? '',
     node: process.versions.node,

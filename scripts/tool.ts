@@ -1,6 +1,7 @@
 import '@/messages/all';
 import { layUpDemo } from '../demo/lay-up';
 import { layUpDemoPeople } from '../demo/people';
+import { layUpSecondSite } from '../demo/second-site';
 import { createHash, randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -17,7 +18,7 @@ import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
 import { invitationRepo } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
-import { siteRepo } from '@/db/repositories/site';
+import { siteRepo, type Site } from '@/db/repositories/site';
 import { rebuildSnapshots } from '@/db/write';
 import { now } from '@/platform/clock';
 import { env } from '@/platform/env';
@@ -49,7 +50,9 @@ const COMMANDS: Record<string, () => Promise<void>> = {
   async seed() {
     await withDb(async (db) => {
       await layUpDemoIfDue(db);
-      if (!(await memberRepo(db).hasManager())) await layUpDemoPeople(db, now());
+      if (await memberRepo(db).hasManager()) return;
+      await layUpDemoPeople(db, now());
+      await layUpSecondSite(db, now());
     });
   },
   /** The link that lets the first manager in, where there is none; good once, and made anew with each start. */
@@ -71,47 +74,24 @@ const COMMANDS: Record<string, () => Promise<void>> = {
     const schema = process.argv.includes('site') ? siteFileJsonSchema() : batchFileJsonSchema();
     console.log(JSON.stringify(schema, null, 2));
   },
-  /** Checks the whole log; with --since also whether it extends what somebody saw of it. */
+  /** Checks the whole log of each site; with --since also whether one extends what somebody saw of it. */
   async chain() {
     await withDb(async (db) => {
-      const site = await siteRepo(db).only();
-      if (!site) {
-        console.log('No site yet: nothing to check.');
-        return;
-      }
+      const sites = await siteRepo(db).all();
+      if (sites.length === 0) console.log('No site yet: nothing to check.');
       const { values } = parseArgs({
         args: process.argv.slice(3),
         options: { since: { type: 'string' } },
       });
-      const report = await checkLogAndKeep(db, site, now());
-      tellFaults(report.faults);
-      if (report.faults.length === 0)
-        console.log(
-          `The log is whole: ${report.entries} entries, their pictures, and what was folded from them.`,
-        );
       const key = siteKey();
-      console.log(
-        key
-          ? `Signed by key ${keyName(key.publicKey, sha256)}.`
-          : 'There is no key: nothing is signed.',
-      );
-      const head = await chainRepo(db).head(site.id);
-      if (head) console.log(`It ends at ${head.seq}:${head.hash}`);
-      if (values.since === undefined) return;
-      const seen = seenIn(values.since);
-      const lost = [];
-      for (const { seq, hash } of seen)
-        if ((await chainRepo(db).hashAt(site.id, seq)) !== hash) lost.push(seq);
-      if (lost.length === 0) {
+      if (sites.length > 0)
         console.log(
-          `It extends what was seen: ${seen.length} ${seen.length === 1 ? 'entry is' : 'entries are'} as they were.`,
+          key
+            ? `Signed by key ${keyName(key.publicKey, sha256)}.`
+            : 'There is no key: nothing is signed.',
         );
-        return;
-      }
-      console.error(
-        `It is not the log that was seen: entry ${lost.slice(0, 20).join(', ')} ${lost.length === 1 ? 'is' : 'are'} gone or changed.`,
-      );
-      process.exitCode = 1;
+      for (const site of sites) await checkSite(db, site);
+      if (values.since !== undefined) await compareWithSeen(db, sites, values.since);
     });
   },
   /** Makes the installation's key, unless it is there. */
@@ -122,8 +102,7 @@ const COMMANDS: Record<string, () => Promise<void>> = {
         `A key was made for what this installation signs: ${file}. Keep a copy of it apart.`,
       );
     await withDb(async (db) => {
-      const site = await siteRepo(db).only();
-      if (site) await siteRepo(db).seal(site);
+      for (const site of await siteRepo(db).all()) await siteRepo(db).seal(site);
     });
   },
   /** One file with everything; `--keep N` deletes older ones, `--age RECIPIENT` encrypts it. */
@@ -167,7 +146,7 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       }
       const { chain } = status;
       for (const line of [
-        status.site === null ? 'No site yet.' : `Site: ${status.site}`,
+        status.sites.length === 0 ? 'No site yet.' : `Sites: ${status.sites.join(', ')}`,
         `Entries: ${status.entries}, pictures: ${status.photos}, database: ${status.databaseMb} MB`,
         chain === null
           ? 'Log: not checked yet'
@@ -180,19 +159,54 @@ const COMMANDS: Record<string, () => Promise<void>> = {
   },
   async rebuild() {
     await withDb(async (db) => {
-      const site = await siteRepo(db).only();
-      if (!site) {
-        console.log('No site yet: nothing to rebuild.');
-        return;
+      const sites = await siteRepo(db).all();
+      if (sites.length === 0) console.log('No site yet: nothing to rebuild.');
+      for (const site of sites) {
+        const chain = await chainRepo(db).checkChain(site.id);
+        tellFaults(chain.faults);
+        if (chain.faults.length === 0)
+          console.log(`The log of ${site.name} is whole: ${chain.entries} entries.`);
+        const folded = await rebuildSnapshots(db, site, now());
+        console.log(`Folded ${folded} ${folded === 1 ? 'batch' : 'batches'} anew.`);
       }
-      const chain = await chainRepo(db).checkChain(site.id);
-      tellFaults(chain.faults);
-      if (chain.faults.length === 0) console.log(`The log is whole: ${chain.entries} entries.`);
-      const folded = await rebuildSnapshots(db, site, now());
-      console.log(`Folded ${folded} ${folded === 1 ? 'batch' : 'batches'} anew.`);
     });
   },
 };
+
+/** Checks the log of a site and says what was found, and where it ends. */
+async function checkSite(db: Db, site: Site): Promise<void> {
+  const report = await checkLogAndKeep(db, site, now());
+  tellFaults(report.faults);
+  if (report.faults.length === 0)
+    console.log(
+      `The log of ${site.name} is whole: ${report.entries} entries, their pictures, and what was folded from them.`,
+    );
+  const head = await chainRepo(db).head(site.id);
+  if (head) console.log(`It ends at ${head.seq}:${head.hash}`);
+}
+
+/** Whether the log of one of the sites extends what somebody saw of it. */
+async function compareWithSeen(db: Db, sites: readonly Site[], word: string): Promise<void> {
+  const seen = seenIn(word);
+  const lostAt = async (site: Site): Promise<number[]> => {
+    const lost = [];
+    for (const { seq, hash } of seen)
+      if ((await chainRepo(db).hashAt(site.id, seq)) !== hash) lost.push(seq);
+    return lost;
+  };
+  const lost = await Promise.all(sites.map(lostAt));
+  const [fewest = []] = [...lost].sort((a, b) => a.length - b.length);
+  if (sites.length > 0 && fewest.length === 0) {
+    console.log(
+      `It extends what was seen: ${seen.length} ${seen.length === 1 ? 'entry is' : 'entries are'} as they were.`,
+    );
+    return;
+  }
+  console.error(
+    `It is not the log that was seen: entry ${fewest.slice(0, 20).join(', ')} ${fewest.length === 1 ? 'is' : 'are'} gone or changed.`,
+  );
+  process.exitCode = 1;
+}
 
 /** Names what does not fit, at most twenty times. */
 function tellFaults(faults: readonly ChainFault[]): void {
@@ -241,7 +255,7 @@ async function withDb(work: (db: ReturnType<typeof connect>) => Promise<void>): 
 
 /** Lays the demo up anew for today, unless it was just laid up or a person has written in it. */
 async function layUpDemoIfDue(db: Db): Promise<void> {
-  const site = await siteRepo(db).only();
+  const site = await siteRepo(db).first();
   const laidUp = site?.demoUntil ?? null;
   if (site && laidUp !== null && !process.argv.includes('--fresh')) {
     if (now() - laidUp < SETTLE_MS) return;

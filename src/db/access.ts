@@ -1,7 +1,12 @@
 import { roleOnSharedDevice, type AccessRole } from '@/core/access/roles';
 import type { MemberRole } from '@/core/log/entered-by';
 import { now } from '@/platform/clock';
-import { currentCookie, currentCookies, onceForRequest } from '@/platform/current-request';
+import {
+  currentCookie,
+  currentCookies,
+  onceForRequest,
+  setCurrentSite,
+} from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import type { Db } from './client';
 import { deviceRepo } from './repositories/devices';
@@ -31,7 +36,7 @@ export const NO_ACCESS: Access = {
 /** Under this name what was found out about a request is kept. */
 export const ACCESS = 'access';
 export const DEVICE_COOKIE = 'zh_device';
-const SITE_COOKIE = 'zh_site';
+export const SITE_COOKIE = 'zh_site';
 /** A phone's last use is noted at most so often. */
 const NOTE_SEEN_MS = 60_000;
 
@@ -50,6 +55,8 @@ async function bySession(db: Db): Promise<Access | null> {
   const memberships = await memberRepo(db).memberships(id);
   const chosen = currentCookie(SITE_COOKIE);
   const here = memberships.find((m) => m.site === chosen) ?? memberships[0] ?? null;
+  // From here on the database shows this site alone.
+  if (here) setCurrentSite(here.site);
   const site = here && (await siteRepo(db).byId(here.site));
   return {
     ...NO_ACCESS,
@@ -61,6 +68,9 @@ async function bySession(db: Db): Promise<Access | null> {
 async function byDevice(db: Db): Promise<Access | null> {
   const token = currentCookie(DEVICE_COOKIE);
   if (token === null || token === '') return null;
+  const site = await deviceRepo(db).siteOfToken(sha256(token));
+  if (site === null) return null;
+  setCurrentSite(site);
   const found = await deviceRepo(db).deviceByToken(sha256(token));
   if (!found) return null;
   if (found.revoked) return { ...NO_ACCESS, isRevoked: true };
@@ -68,5 +78,5 @@ async function byDevice(db: Db): Promise<Access | null> {
   const { id, name } = found;
   // Who holds it is said with each entry; to look round on it, the phone itself is enough.
   const role = roleOnSharedDevice('crew');
-  return { ...NO_ACCESS, role, site: await siteRepo(db).byId(found.site), device: { id, name } };
+  return { ...NO_ACCESS, role, site: await siteRepo(db).byId(site), device: { id, name } };
 }

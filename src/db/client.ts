@@ -1,7 +1,8 @@
-import { Kysely, PostgresDialect } from 'kysely';
+import { Kysely } from 'kysely';
 import pg from 'pg';
 import { log } from '@/platform/log';
 import type { Database } from './schema';
+import { SiteDialect, type SiteOf } from './site-dialect';
 
 export type Db = Kysely<Database>;
 
@@ -10,8 +11,13 @@ const CONNECT_MS = 5000;
 const STATEMENT_MS = 120_000;
 const IDLE_MS = 60_000;
 
-/** Opens a pool on a database. `destroy` ends it. */
-export function connect(connectionString: string, max = 10): Db {
+const noSite = (): string => '';
+
+/**
+ * Opens a pool on a database. `destroy` ends it.
+ * @param siteOf for which site a connection is taken; the owner of the tables sees all of them whatever it says
+ */
+export function connect(connectionString: string, max = 10, siteOf: SiteOf = noSite): Db {
   const pool = new pg.Pool({
     connectionString,
     max,
@@ -22,5 +28,5 @@ export function connect(connectionString: string, max = 10): Db {
   });
   // A server that goes away must not take the application with it: the next query connects anew.
   pool.on('error', (error) => log.warn({ error: error.message }, 'database connection lost'));
-  return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
+  return new Kysely<Database>({ dialect: new SiteDialect({ pool }, siteOf) });
 }

@@ -1,4 +1,5 @@
 import { env } from '@/platform/env';
+import { currentSiteId, setCurrentSite } from '@/platform/current-request';
 import { setSiteSpeech } from '@/platform/request-speech';
 import { accessOfRequest, type Access } from './access';
 import { connect, type Db } from './client';
@@ -6,8 +7,10 @@ import { siteRepo, speechOfSite, type Site } from './repositories/site';
 
 const held = globalThis as unknown as { zealousDb?: Db };
 
+/** Connections at most. */
+const POOL = 10;
 /** The process's one pool, opened at first use so that a build needs no database. */
-export const theDb = (): Db => (held.zealousDb ??= connect(env.databaseUrl()));
+export const theDb = (): Db => (held.zealousDb ??= connect(env.databaseUrl(), POOL, currentSiteId));
 
 /** The site that the request asks for, for somebody who has a place there; null: there is none for whoever asks. */
 export async function theSite(): Promise<Site | null> {
@@ -23,12 +26,22 @@ export async function requireSite(): Promise<Site> {
   return site;
 }
 
-/** The site behind what anybody may open: the page of a lot, a link for inspectors. Null: none was named yet. */
-export const publicSite = (): Promise<Site | null> => siteRepo(theDb()).only();
+/**
+ * The site behind what anybody may open: the page of a lot, a link for inspectors. The request asks for it from then on.
+ * @param find its id, found by what the address bears; null: there is none
+ */
+export async function publicSite(find: (db: Db) => Promise<string | null>): Promise<Site | null> {
+  const id = await find(theDb());
+  if (id === null) return null;
+  setCurrentSite(id);
+  const site = await siteRepo(theDb()).byId(id);
+  if (site) setSiteSpeech(speechOfSite(site));
+  return site;
+}
 
 /** Speaks as the first site does, until a request says for which site it is. */
 export async function speakAsSite(): Promise<void> {
-  const site = await publicSite();
+  const site = await siteRepo(theDb()).first();
   if (site) setSiteSpeech(speechOfSite(site));
 }
 

@@ -1,19 +1,23 @@
 import { now } from '@/platform/clock';
+import { inSite } from '@/platform/current-request';
 import { log } from '@/platform/log';
 import { checkLogAndKeep } from './check-log';
-import { publicSite, theDb } from './context';
+import { theDb } from './context';
+import { siteRepo } from './repositories/site';
 
 const FIRST_MS = 15_000;
 const EVERY_MS = 24 * 60 * 60 * 1000;
 
-/** Checks the log of the site and keeps what was found; a database that is away is asked again the next time. */
+/** Checks the log of each site and keeps what was found; a database that is away is asked again the next time. */
 async function check(): Promise<void> {
   try {
-    const site = await publicSite();
-    if (!site) return;
-    const { entries, faults } = await checkLogAndKeep(theDb(), site, now());
-    if (faults.length > 0)
-      log.error({ entries, faults: faults.length, first: faults[0] }, 'the log does not fit');
+    for (const site of await siteRepo(theDb()).all()) {
+      const { entries, faults } = await inSite(site.id, () =>
+        checkLogAndKeep(theDb(), site, now()),
+      );
+      if (faults.length > 0)
+        log.error({ entries, faults: faults.length, first: faults[0] }, 'the log does not fit');
+    }
   } catch (error) {
     log.warn({ error: error instanceof Error ? error.message : error }, 'the log was not checked');
   }

@@ -70,6 +70,7 @@ type RateCountTable = {
 export type BatchEnds = Readonly<Record<string, { readonly n: number; readonly hash: string }>>;
 type InspectorVisitTable = {
   link: string;
+  site: string;
   at: Stamp;
   ends: JSONColumnType<BatchEnds>;
 };

@@ -28,6 +28,8 @@ export type OutboxItem = ItemName & {
 
 type Device = {
   readonly enteredAt: string;
+  /** The site whose page it was typed on. */
+  readonly site?: string;
   readonly clockAheadMs: number;
   readonly units?: UnitSystem;
 };
@@ -43,7 +45,14 @@ function unitsTyped(): Pick<Device, 'units'> {
   return system === 'metric' ? {} : { units: system };
 }
 
-/** A form with the device's word on its clock and its units. @param now hub's time, as far as the device knows it, ms */
+/** The site whose page is open; a device may be used at several. */
+function siteOpen(): Pick<Device, 'site'> {
+  const page = (globalThis as { document?: Document }).document;
+  const site = page?.querySelector<HTMLElement>('[data-site]')?.dataset.site;
+  return site ? { site } : {};
+}
+
+/** A form with the device's word on its clock, its units and its site. @param now hub's time, as far as the device knows it, ms */
 export const stamped = (form: Form, now: number, clockAheadMs: number): Form => {
   const enteredAt = new Date(now).toISOString();
   return {
@@ -51,7 +60,7 @@ export const stamped = (form: Form, now: number, clockAheadMs: number): Form => 
     at: form.at ?? enteredAt,
     data: {
       ...form.data,
-      device: { enteredAt, clockAheadMs, ...unitsTyped() } satisfies Device,
+      device: { enteredAt, clockAheadMs, ...unitsTyped(), ...siteOpen() } satisfies Device,
     },
   };
 };

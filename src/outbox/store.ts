@@ -47,11 +47,14 @@ export const outboxStore: OutboxStore = {
 };
 
 let reachable = true;
+let signedOut = false;
 /** Whether the hub answered when it was last spoken to. */
 export const isServerReachable = (): boolean => reachable;
-export function noteAnswer(answered: boolean): void {
-  if (answered === reachable) return;
-  reachable = answered;
+/** Whether it said that nobody has signed in here, or that this phone was disconnected. What waits stays. */
+export const isSignedOut = (): boolean => signedOut;
+export function noteAnswer(answered: boolean, out = false): void {
+  if (answered === reachable && out === signedOut) return;
+  [reachable, signedOut] = [answered, out];
   listeners.forEach((f) => f());
 }
 
@@ -119,50 +122,37 @@ export const ensureClockKnown = async (): Promise<void> => {
 /** The hub's time as far as this device knows it, ms. */
 export const serverNow = (): number => Date.now() - aheadMs;
 
-let signedOut = false;
-/** Whether the server last said that nobody has signed in here, or that this phone was disconnected. What waits stays. */
-export const isSignedOut = (): boolean => signedOut;
-function noteSignIn(response: Response): void {
-  const out = response.status === 401;
-  if (out === signedOut) return;
-  signedOut = out;
-  listeners.forEach((f) => f());
-}
-
 const WAIT_MS = 15_000;
-/** Answers after which the same is sent again later: nobody has signed in, too many at once, the server is in trouble. */
-const isForLater = ({ status }: Response): boolean =>
-  status === 401 || status === 429 || status >= 500;
-const answerOf = async (response: Response): Promise<unknown> => {
-  // A proxy's error page is no answer of the hub.
-  if (!response.headers.get('content-type')?.startsWith('application/json'))
-    throw new Error(`no answer: ${response.status}`);
-  return response.json();
-};
+/** Answers after which the same is sent again later: nobody has signed in, too many at once. */
+const LATER = [401, 429];
+/** Sends something. @throws Error where it is to be sent again later: a proxy's error page, for one, is no answer of the hub */
+async function send(path: string, init: RequestInit, waitMs: number): Promise<Response> {
+  const response = await fetch(path, {
+    method: 'POST',
+    ...init,
+    signal: AbortSignal.timeout(waitMs),
+  });
+  const { status } = response;
+  if (status === 401) noteAnswer(true, true);
+  const isAnswer = response.headers.get('content-type')?.startsWith('application/json');
+  if (!isAnswer || LATER.includes(status) || status >= 500) throw new Error(`no answer: ${status}`);
+  return response;
+}
 const server: ServerPort = {
   log: async (sentAt, entries) => {
-    const response = await fetch('/api/log', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ sentAt, entries }),
-      signal: AbortSignal.timeout(WAIT_MS),
-    });
-    noteSignIn(response);
-    const answer = await answerOf(response);
+    const response = await send(
+      '/api/log',
+      {
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ sentAt, entries }),
+      },
+      WAIT_MS,
+    );
     if (!response.ok) throw new Error(`refused as a whole: ${response.status}`);
-    return answer as Awaited<ReturnType<ServerPort['log']>>;
+    return response.json() as ReturnType<ServerPort['log']>;
   },
-  photo: async (bytes) => {
-    const response = await fetch('/api/photo', {
-      method: 'POST',
-      body: bytes,
-      signal: AbortSignal.timeout(WAIT_MS * 4),
-    });
-    noteSignIn(response);
-    const answer = (await answerOf(response)) as Awaited<ReturnType<ServerPort['photo']>>;
-    if (isForLater(response)) throw new Error(`no answer: ${response.status}`);
-    return answer;
-  },
+  photo: async (body) =>
+    (await send('/api/photo', { body }, WAIT_MS * 4)).json() as ReturnType<ServerPort['photo']>,
 };
 
 let running: Promise<Drained> | null = null;
@@ -171,8 +161,7 @@ export function sendWaiting(): Promise<Drained> {
   const go = async (): Promise<Drained> => {
     await recallClock();
     const drained = await drain(outboxStore, server, deviceClock);
-    if (!drained.reached) noteAnswer(signedOut);
-    else if (drained.taken > 0) noteAnswer(true);
+    if (drained.reached ? drained.taken > 0 : !signedOut) noteAnswer(drained.reached);
     return drained;
   };
   // A browser has none where the page came without https.

@@ -7,6 +7,7 @@ type CurrentRequest = {
   readonly address: string;
   readonly host: string;
   readonly cookie: string;
+  /** For which site it asks, as soon as that is known; '': for none. */ site: string;
   /** Found out once for a request and used by all that answer it. */
   readonly known: Map<string, unknown>;
 };
@@ -35,7 +36,7 @@ export const followRequests = (): void =>
   diagnostics.subscribe('http.server.request.start', (message) => {
     const { request } = message as { request: IncomingMessage };
     const { host = '', cookie = '' } = request.headers;
-    requests.enterWith({ address: addressOf(request), host, cookie, known: new Map() });
+    requests.enterWith({ address: addressOf(request), host, cookie, site: '', known: new Map() });
   });
 
 /** Where the request that is being answered came from; '': outside of one. */
@@ -69,4 +70,20 @@ export function onceForRequest<T>(name: string, find: () => Promise<T>): Promise
   const found = find();
   request.known.set(name, found);
   return found;
+}
+
+/** For which site the work in hand is done; '': for none. */
+export const currentSiteId = (): string => requests.getStore()?.site ?? '';
+
+/** From now on the request that is being answered asks for a site. */
+export function setCurrentSite(site: string): void {
+  const request = requests.getStore();
+  if (request) request.site = site;
+}
+
+/** Does work for a site: what the server does by itself, or what a request asks of a site that is not its own. */
+export function inSite<T>(site: string, work: () => T): T {
+  const request = requests.getStore();
+  const rest = request ?? { address: '', host: '', cookie: '' };
+  return requests.run({ ...rest, site, known: request?.known ?? new Map() }, work);
 }

@@ -24,7 +24,7 @@ export function Sheet({
         <Dialog.Overlay className="fixed inset-0 bg-[#0b0a06]/50 z-20" />
         <Dialog.Content
           {...(note ? {} : { 'aria-describedby': undefined })}
-          className="lift fixed z-30 bg-sheet text-ink border-[1.6px] border-ink w-[min(560px,100vw)] max-h-[92dvh] overflow-y-auto p-5 left-1/2 -translate-x-1/2 bottom-0 sm:bottom-auto sm:top-1/2 sm:-translate-y-1/2"
+          className="lift sheet-dialog"
         >
           <div className="flex justify-between items-start gap-3">
             <Dialog.Title>{title}</Dialog.Title>

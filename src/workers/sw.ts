@@ -73,17 +73,15 @@ const heapPages = new NetworkFirst({
   matchOptions: { ignoreVary: true, ignoreSearch: false },
   plugins: [whole, expires, keptHeap],
 });
-/** Whoever signs out leaves no pages for the next one who takes the device; what waits to be sent stays. */
+/** Whoever signs out, or goes over to another site, leaves no pages on the device; what waits to be sent stays. */
 const forgetting: SerwistPlugin = {
   requestWillFetch: async ({ request }) => {
-    if (new URL(request.url).searchParams.has('out')) {
-      await caches.delete(PAGES);
-      await forgetKeptHeaps().catch(() => undefined);
-    }
+    await caches.delete(PAGES);
+    await forgetKeptHeaps().catch(() => undefined);
     return request;
   },
 };
-const signIn = new NetworkOnly({ plugins: [forgetting] });
+const afterLeaving = new NetworkOnly({ plugins: [forgetting] });
 const same =
   (path: string) =>
   ({ url, sameOrigin }: { url: URL; sameOrigin: boolean }): boolean =>
@@ -120,8 +118,8 @@ const serwist = new Serwist({
     },
     {
       matcher: ({ request, url, sameOrigin }) =>
-        sameOrigin && request.mode === 'navigate' && url.pathname === '/sign-in',
-      handler: signIn,
+        sameOrigin && request.mode === 'navigate' && url.searchParams.has('out'),
+      handler: afterLeaving,
     },
     {
       matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',

@@ -298,7 +298,7 @@ describe('a thermometer check', () => {
   /** Four days at 55.6 °C, read with T8, which was right when it was last checked. */
   test('what it does from now on, and what it puts in doubt behind, is said before it is kept', async () => {
     const { checkEffects } = await import('@/features/instruments/server/queries');
-    const site = (await siteRepo(t.app).only())!;
+    const site = (await siteRepo(t.app).first())!;
     const start = Date.now() - 100 * H;
     const take = async (
       kind: string,

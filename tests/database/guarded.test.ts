@@ -159,12 +159,12 @@ describe('the chain', () => {
         problems: [{ path: 'data.words' }],
       });
     expect(await say(heap, 'note', { words: 'Zˇuve\u0307dra 🐦' })).toMatchObject({ ok: true });
-    expect(await chainRepo(t.app).checkChain((await siteRepo(t.app).only())!.id)).toMatchObject({
+    expect(await chainRepo(t.app).checkChain((await siteRepo(t.app).first())!.id)).toMatchObject({
       faults: [],
     });
   });
   test('a clock that was set back writes nothing, and says what to do; two seconds do no harm', async () => {
-    const site = (await siteRepo(t.app).only())!;
+    const site = (await siteRepo(t.app).first())!;
     const note = (batch: string, at: number) => ({
       id: entryId(newId()),
       batch: batchId(batch),

@@ -98,7 +98,7 @@ async function aHistory({ t, site }: Doored): Promise<Omit<Kept, 'd' | 'site'>> 
 
 const faults = async (): Promise<string[]> => [
   ...new Set(
-    (await checkLog(kept.d.t.app, (await siteRepo(kept.d.t.app).only())!, Date.now())).faults.map(
+    (await checkLog(kept.d.t.app, (await siteRepo(kept.d.t.app).first())!, Date.now())).faults.map(
       (f) => f.code,
     ),
   ),

@@ -30,7 +30,7 @@ beforeAll(async () => {
   t = await freshDatabase();
   site = await aSite(t.app);
   actAs(memberAccess(site, 'manager'));
-  counted = connect(t.appUrl, 2);
+  counted = connect(t.appUrl, 2, () => site.id);
   held.zealousDb = counted.withPlugin(counter);
   // Reading the pages in takes its time, and none of it is to be taken for a database that does not answer.
   await Promise.all(PAGES.map(({ read }) => read()));

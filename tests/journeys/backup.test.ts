@@ -66,10 +66,12 @@ test('everything comes back: log, end, pictures, verdicts, and the key; a witnes
     expect(fs.readFileSync(process.env.ZEALOUS_KEY, 'utf8')).toBe(fs.readFileSync(key, 'utf8'));
     expect(tool(to.adminUrl, 'chain', '--since', head)).toMatchObject({
       status: 0,
-      out: expect.stringMatching(/The log is whole[\s\S]*It extends what was seen/),
+      out: expect.stringMatching(
+        /The log of Hopyard Corner is whole[\s\S]*It extends what was seen/,
+      ),
     });
     // The application's own role can write on, and cannot change what is there.
-    const site = (await siteRepo(to.app).only())!;
+    const site = (await siteRepo(to.app).first())!;
     const note = { id: newId(), batch: null, at: Date.now(), by: 'Jo', kind: 'ambient' };
     await writeEntries(
       to.app,
@@ -90,7 +92,7 @@ test('everything comes back: log, end, pictures, verdicts, and the key; a witnes
 }, 180_000);
 
 test('an older state that was put back is shown by what saw a later one', async () => {
-  const site = (await siteRepo(from.app).only())!;
+  const site = (await siteRepo(from.app).first())!;
   tool(from.adminUrl, 'backup', folder());
   const old = newest();
   const later = { id: newId(), batch: null, at: Date.now(), by: 'Jo', kind: 'ambient' };
@@ -135,7 +137,7 @@ test('a backup that was changed, cut off, or is none is refused in a sentence, a
       const ran = tool(to.adminUrl, 'restore', file);
       expect([ran.status, says.test(ran.out), ran.out]).toEqual([1, true, ran.out]);
     }
-    expect(await siteRepo(to.app).only()).toBeNull();
+    expect(await siteRepo(to.app).first()).toBeNull();
   } finally {
     await to.drop();
   }
@@ -167,8 +169,11 @@ test('a backup that is killed leaves no half file, and older ones are kept as ma
 test('the status tells what is there, in words and as JSON', () => {
   expect(tool(from.adminUrl, 'status')).toMatchObject({
     status: 0,
-    out: expect.stringMatching(/Site: Hopyard Corner[\s\S]*Entries: \d+[\s\S]*PostgreSQL/),
+    out: expect.stringMatching(/Sites: Hopyard Corner[\s\S]*Entries: \d+[\s\S]*PostgreSQL/),
   });
   const { out } = tool(from.adminUrl, 'status', '--json');
-  expect(JSON.parse(out)).toMatchObject({ site: 'Hopyard Corner', migrations: expect.any(String) });
+  expect(JSON.parse(out)).toMatchObject({
+    sites: ['Hopyard Corner'],
+    migrations: expect.any(String),
+  });
 });

@@ -169,6 +169,6 @@ test('an empty site; killed server and database come up again with everything; C
   }
   command = null;
   expect(execFileSync(path.join(ROOT, 'zealous'), ['rebuild'], { env, encoding: 'utf8' })).toMatch(
-    /The log is whole: 2 entries\.\nFolded 1 batch anew\./,
+    /The log of Hopyard Corner is whole: 2 entries\.\nFolded 1 batch anew\./,
   );
 }, 120_000);

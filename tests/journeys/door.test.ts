@@ -17,7 +17,7 @@ let site = '';
 /** The end of the log that a device has remembered. */
 const waitHead = async (page: Page): Promise<string> => {
   for (let i = 0; i < 50; i += 1) {
-    const head = await page.evaluate(() => localStorage.getItem('zh_head'));
+    const head = await page.evaluate((key) => localStorage.getItem(key), `zh_head:${site}`);
     if (head) return head;
     await sleep(100);
   }
@@ -226,7 +226,11 @@ test('a device that saw another log says so, the log keeps it, and every page be
   const [seq = '', hash = ''] = head.split(':');
   expect(await chainRepo(app.database.app).hashAt(site, Number(seq))).toBe(hash);
   // What it saw is gone: the log was put back to an older state, or changed.
-  await page.evaluate((was: string) => localStorage.setItem('zh_head', was), `9999:${hash}`);
+  await page.evaluate(
+    (key: string, was: string) => localStorage.setItem(key, was),
+    `zh_head:${site}`,
+    `9999:${hash}`,
+  );
   await open(page, `${app.base}/fire`);
   await waitText(page, '[data-testid=device-bar]', /not the one this device saw/);
   await open(page, `${app.base}/records`);

@@ -44,7 +44,7 @@ beforeAll(async () => {
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'field-'));
   await layUpDemo(app.database.admin, Date.now());
   await app.signUp();
-  site = (await siteRepo(app.database.app).only())!;
+  site = (await siteRepo(app.database.app).first())!;
   for (const id of await logRepo(app.database.app).batchIds(site.id)) {
     const state = foldBatch(await logRepo(app.database.app).ofBatch(id));
     heaps[state.opened.name!] = id;

@@ -15,7 +15,7 @@ beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
   await app.signUp();
-  const site = (await siteRepo(app.database.app).only())!;
+  const site = (await siteRepo(app.database.app).first())!;
   const board = await snapshotRepo(app.database.app).board(site, Date.now());
   const [batch] = board.filter((d) => d.name === 'Egret').map((d) => `/batch/${d.id}`);
   paths.push(

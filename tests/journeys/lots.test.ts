@@ -24,7 +24,7 @@ beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
   await app.signUp();
-  siteId = (await siteRepo(app.database.app).only())!.id;
+  siteId = (await siteRepo(app.database.app).first())!.id;
 }, 120_000);
 afterAll(() => app?.stop(), 60_000);
 
@@ -289,7 +289,7 @@ test('the season in figures, and the route for what was never proven', async () 
   expect(await axe(page)).toEqual([]);
   const { lots: all } = await lots();
   expect(all.size).toBeGreaterThan(6);
-  const raw = (await siteRepo(app.database.app).only())!;
+  const raw = (await siteRepo(app.database.app).first())!;
   expect(raw.id).toBe(siteId);
   expect(errors).toEqual([]);
   await close();

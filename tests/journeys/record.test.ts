@@ -316,7 +316,7 @@ test('an inspector opens a link with no account: standards first, who, with what
   expect((await fetch(`${address}/file/${ids.A}`)).status).toBe(404);
   await open(phone.page, address);
   await waitText(phone.page, '[data-testid=since-visit]', /Curlew: nothing was added/);
-  const site = (await siteRepo(app.database.app).only())!;
+  const site = (await siteRepo(app.database.app).first())!;
   const note = { id: newId(), batch: ids.C, at: Date.now(), by: 'Jo', kind: 'note' };
   await writeEntries(
     app.database.app,

@@ -28,7 +28,7 @@ beforeAll(async () => {
   app = await startApp();
   await layUpDemo(app.database.admin, Date.now());
   await app.signUp();
-  site = (await siteRepo(app.database.app).only())!;
+  site = (await siteRepo(app.database.app).first())!;
   for (const id of await logRepo(app.database.app).batchIds(site.id))
     heaps[foldBatch(await logRepo(app.database.app).ofBatch(id)).opened.name!] = id;
 }, 120_000);

@@ -8,13 +8,14 @@ const STORE = Symbol.for('zealous-heap.current-request');
 /** From now on every call of this test is answered as if this were who asks. */
 export function actAs(access: Access): void {
   const all = globalThis as { [STORE]?: AsyncLocalStorage<unknown> };
+  const store = (all[STORE] ??= new AsyncLocalStorage());
   const request = {
-    address: '',
-    host: '',
-    cookie: '',
+    ...{ address: '', host: '', cookie: '', site: access.site?.id ?? '' },
     known: new Map([[ACCESS, Promise.resolve(access)]]),
   };
-  (all[STORE] ??= new AsyncLocalStorage()).getStore = () => request;
+  // What runs for a site of its own, or within a request, says so itself.
+  const own = AsyncLocalStorage.prototype.getStore;
+  store.getStore = () => own.call(store) ?? request;
 }
 
 /** Somebody of a role on a site, who has signed in. */

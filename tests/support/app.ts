@@ -219,7 +219,7 @@ export async function startSite(): Promise<{ app: App; site: Site }> {
   const app = await startApp();
   await aSite(app.database.app);
   await app.signUp();
-  return { app, site: (await siteRepo(app.database.app).only())! };
+  return { app, site: (await siteRepo(app.database.app).first())! };
 }
 
 export const open = async (page: Page, url: string): Promise<void> => {

@@ -32,7 +32,11 @@ export async function freshDatabase(): Promise<{
     onDatabase(need('TEST_ADMIN_URL'), name),
     onDatabase(need('TEST_APP_URL'), name),
   ];
-  const [admin, app] = [connect(adminUrl, 2), connect(appUrl, 6)];
+  const admin = connect(adminUrl, 2);
+  const asked: Asked = { site: '' };
+  // A test that says for which site it asks is held to it; else it asks for the first one there is.
+  const app = connect(appUrl, 6, async () => asked.site || ((await firstSite(admin)) ?? ''));
+  askedBy.set(app, asked);
   await migrate(admin);
   await sql`select 1`.execute(app);
   return {
@@ -50,6 +54,21 @@ export async function freshDatabase(): Promise<{
   };
 }
 
+type Asked = { site: string };
+const askedBy = new WeakMap<Db, Asked>();
+/** From now on a connection of the application's role asks for a site. */
+export function askFor(db: Db, site: string): void {
+  const asked = askedBy.get(db);
+  if (asked) asked.site = site;
+}
+
+const firstSite = async (admin: Db): Promise<string | null> => {
+  const { rows } = await sql<{ id: string }>`select id from site order by id limit 1`
+    .execute(admin)
+    .catch(() => ({ rows: [] }));
+  return rows[0]?.id ?? null;
+};
+
 export async function aSite(db: Db): Promise<Site> {
   const site: Site = {
     id: newId(),
@@ -58,6 +77,7 @@ export async function aSite(db: Db): Promise<Site> {
     unit: 'C',
     demoUntil: null,
   };
+  askFor(db, site.id);
   await siteRepo(db).create(site);
   return site;
 }

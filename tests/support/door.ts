@@ -7,7 +7,7 @@ export async function doorOnSite() {
   const t = await freshDatabase();
   process.env.DATABASE_URL = t.appUrl;
   await aSite(t.app);
-  const site: Site = (await siteRepo(t.app).only())!;
+  const site: Site = (await siteRepo(t.app).first())!;
   actAs(memberAccess(site, 'manager'));
   return {
     t,

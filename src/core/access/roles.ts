@@ -16,7 +16,7 @@ export type AccessRole = (typeof ACCESS_ROLES)[number];
  * - `import`, `export`: whole tables in and out
  * - `open-links`: links for inspectors
  * - `manage-people`: who may do what, devices
- * - `name-site`: a site that has no name yet
+ * - `name-site`: the first site of an installation, or a further one
  */
 export const ACTIONS = [
   'see-public',
@@ -46,6 +46,7 @@ const GRANTS: Readonly<Record<AccessRole, Grant>> = {
       'export',
       'open-links',
       'manage-people',
+      'name-site',
     ],
     duties: ['work', 'record', 'manage', 'device'],
   },

@@ -46,33 +46,13 @@ export function shortScheduleTexts(
   rules: readonly { readonly title: string; readonly rule: Pick<Rule, 'requirement'> }[],
 ): string[] {
   return rules.flatMap(({ title, rule }) => {
-    const s = shortSchedule(template, rule);
-    return s
+    const short = shortSchedule(template, rule);
+    return short
       ? [
-          s.made === 0
-            ? say('advice.needsTurningTurningsInDays', {
-                title,
-                needed: s.needed,
-                days: s.days,
-                toLowerCase: libraryText(template.name).toLowerCase(),
-                everyDays: s.everyDays,
-              })
-            : s.made === 1
-              ? say('advice.needsTurningTurningsInDays2', {
-                  title,
-                  needed: s.needed,
-                  days: s.days,
-                  toLowerCase: libraryText(template.name).toLowerCase(),
-                  everyDays: s.everyDays,
-                })
-              : say('advice.needsTurningTurningsInDays3', {
-                  title,
-                  needed: s.needed,
-                  days: s.days,
-                  toLowerCase: libraryText(template.name).toLowerCase(),
-                  made: s.made,
-                  everyDays: s.everyDays,
-                }),
+          say('advice.needsTurningTurningsInDays', {
+            ...{ title, ...short },
+            toLowerCase: libraryText(template.name).toLowerCase(),
+          }),
         ]
       : [];
   });

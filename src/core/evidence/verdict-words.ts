@@ -124,8 +124,7 @@ export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece
       ),
       plain(say('evidence.readPointsAtOneCheck', { minPoints: fact.minPoints })),
     ];
-  if (fact.code === 'ROUND_TO_CHECK')
-    return [strong(say('evidence.hotButByTrainee')), plain(say('evidence.checkItInTheLog'))];
+  if (fact.code === 'ROUND_TO_CHECK') return [strong(say('terms.traineesRound'))];
   return [
     strong(say('evidence.hotButLoggedAsDry')),
     plain(say('evidence.waterThenDoAnotherSqueeze')),

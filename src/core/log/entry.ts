@@ -88,6 +88,8 @@ export const DeviceSchema = z.looseObject({
   clockAheadMs: z.number().optional(),
   /** What its forms were typed in, where that is not metric: the log holds metres, litres and kilograms, this gives back what was typed. */
   units: z.enum(UNIT_SYSTEMS).optional(),
+  /** The site whose page it was typed on; absent: devices knew of one site alone. */
+  site: z.string().optional(),
 });
 /** Clocks that differ by less are the same clock. */
 export const CLOCK_TOLERANCE_MS = 2 * MS.minute;

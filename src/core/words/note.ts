@@ -101,7 +101,7 @@ export function noteText(fact: NoteFact, at: Instant, { timeZone, unit, now }: L
         minPoints: fact.minPoints,
       });
     case 'ROUND_TO_CHECK':
-      return say('terms.traineesCheckNotChecked', { at: when(at) });
+      return say('terms.traineesRound');
     case 'DRY_ROUND':
       return say('terms.theBatchWasLoggedAs', { at: when(at) });
     case 'COLD':

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { newId } from '@/platform/ids';
 import type { Db } from '../client';
 
@@ -28,6 +29,12 @@ export const deviceRepo = (db: Db) => ({
       })
       .execute();
     return id;
+  },
+  /** The site whose phone bears a token, asked before a site is known; null: none was ever given it. */
+  async siteOfToken(tokenHash: string): Promise<string | null> {
+    const { rows } = await sql<{ site: string | null }>`
+      select site_of_device(${tokenHash}) as site`.execute(db);
+    return rows[0]?.site ?? null;
   },
   /** The phone that bears a token, revoked or not; null: none was ever given it. */
   async deviceByToken(

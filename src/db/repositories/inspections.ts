@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { liveEntries } from '@/core/lots/fold';
 import type { Entry } from '@/core/log/entry';
 import type { BatchId } from '@/core/log/ids';
@@ -20,6 +21,12 @@ export const inspectionRepo = (db: Db) => ({
     return liveEntries(await logRepo(db).ofKinds(site, ['inspection']))
       .filter((e): e is Inspection => e.kind === 'inspection' && e.data.until > now)
       .reverse();
+  },
+  /** The site that a token shows some batches of, asked before a site is known; null: none. */
+  async siteOfToken(tokenHash: string): Promise<string | null> {
+    const { rows } = await sql<{ site: string | null }>`
+      select site_of_inspection(${tokenHash}) as site`.execute(db);
+    return rows[0]?.site ?? null;
   },
   /** The link of a token's hash that is open at a moment; null: there is none. */
   async find(site: string, tokenHash: string, now: number): Promise<Inspection | null> {
@@ -44,10 +51,10 @@ export const inspectionRepo = (db: Db) => ({
       .executeTakeFirst();
     return row ? { at: row.at.getTime(), ends: row.ends } : null;
   },
-  async keepVisit(link: string, at: number, ends: BatchEnds): Promise<void> {
+  async keepVisit(site: string, link: string, at: number, ends: BatchEnds): Promise<void> {
     await db
       .insertInto('inspector_visit')
-      .values({ link, at: new Date(at), ends: JSON.stringify(ends) })
+      .values({ link, site, at: new Date(at), ends: JSON.stringify(ends) })
       .onConflict((c) => c.doNothing())
       .execute();
   },

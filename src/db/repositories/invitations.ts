@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { MemberRole } from '@/core/log/entered-by';
 import { newId } from '@/platform/ids';
 import type { Db } from '../client';
@@ -35,6 +36,12 @@ export const invitationRepo = (db: Db) => ({
       })
       .execute();
     return id;
+  },
+  /** The site that a token lets into, asked before a site is known; null: none, or one that has no name yet. */
+  async siteOfToken(tokenHash: string): Promise<string | null> {
+    const { rows } = await sql<{ site: string | null }>`
+      select site_of_invitation(${tokenHash}) as site`.execute(db);
+    return rows[0]?.site ?? null;
   },
   /** The invitation behind a token, and whether it still lets in; null: there is none. */
   async invitationOf(

@@ -188,6 +188,12 @@ export const logRepo = (db: Db) => ({
         .execute()
     ).map(toEntry);
   },
+  /** The site that has shown a lot to the public, asked before a site is known; null: none has. */
+  async siteOfPublicLot(lot: string): Promise<string | null> {
+    const { rows } = await sql<{ site: string | null }>`
+      select site_of_public_lot(${lot}) as site`.execute(db);
+    return rows[0]?.site ?? null;
+  },
   async byId(id: EntryId): Promise<Entry | null> {
     const row = await db
       .selectFrom('log_entry')

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { MemberRole } from '@/core/log/entered-by';
 import type { Db } from '../client';
 
@@ -32,14 +33,11 @@ export const memberRepo = (db: Db) => ({
     return rows.map((r) => ({ ...r, since: r.since.getTime() }));
   },
   /** Where a person has a place, the first one first. */
-  memberships: (person: string): Promise<Membership[]> =>
-    db
-      .selectFrom('member')
-      .select(['site', 'role', 'partner'])
-      .where('person', '=', person)
-      .where('ended', 'is', null)
-      .orderBy('since')
-      .execute(),
+  async memberships(person: string): Promise<readonly Membership[]> {
+    // Asked before a site is known: the function gives this one person's places alone.
+    const { rows } = await sql<Membership>`select * from places_of(${person})`.execute(db);
+    return rows;
+  },
   /** Gives a person a place on a site, or another one than before. */
   async setMember(
     member: { site: string; person: string; role: MemberRole; partner: string | null },

@@ -15,7 +15,7 @@ export const photoRepo = (db: Db) => ({
     await db
       .insertInto('photo')
       .values({ ...photo, site, recorded_at: new Date(now) })
-      .onConflict((c) => c.column('sha256').doNothing())
+      .onConflict((c) => c.columns(['site', 'sha256']).doNothing())
       .execute();
   },
   async has(sha256: string): Promise<boolean> {

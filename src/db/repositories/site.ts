@@ -4,7 +4,8 @@ import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
 import type { Speech } from '@/messages/say';
 import { canonicalJson } from '@/core/log/entry';
 import { siteKey } from '@/platform/site-key';
-import type { Selectable } from 'kysely';
+import { sql, type Selectable } from 'kysely';
+import { inSite } from '@/platform/current-request';
 import type { Db } from '../client';
 import type { Database } from '../schema';
 
@@ -40,10 +41,24 @@ const siteOf = (row: Selectable<Database['site']>): Site => ({
 });
 
 export const siteRepo = (db: Db) => ({
+  /** Ids of all sites of this database, the first one first. */
+  async ids(): Promise<string[]> {
+    const { rows } = await sql<{ id: string }>`select id from all_sites() as id`.execute(db);
+    return rows.map((r) => r.id);
+  },
+  /** All sites, each read as if for itself. */
+  async all(): Promise<Site[]> {
+    const sites: Site[] = [];
+    for (const id of await this.ids()) {
+      const site = await inSite(id, () => this.byId(id));
+      if (site) sites.push(site);
+    }
+    return sites;
+  },
   /** The first site of this database, or null before one was named. */
-  async only(): Promise<Site | null> {
-    const row = await db.selectFrom('site').selectAll().limit(1).executeTakeFirst();
-    return row ? siteOf(row) : null;
+  async first(): Promise<Site | null> {
+    const [id] = await this.ids();
+    return id === undefined ? null : inSite(id, () => this.byId(id));
   },
   async byId(id: string): Promise<Site | null> {
     const row = await db.selectFrom('site').selectAll().where('id', '=', id).executeTakeFirst();

@@ -1,7 +1,13 @@
 import { say } from '@/messages/say';
 import { readBatchState } from '@/db/repositories/states';
 import { batchIdOf, parseEntryId } from '@/core/log/ids';
-import { canonicalJson, CLOCK_TOLERANCE_MS, type Entry, type NewEntry } from '@/core/log/entry';
+import {
+  canonicalJson,
+  CLOCK_TOLERANCE_MS,
+  deviceOf,
+  type Entry,
+  type NewEntry,
+} from '@/core/log/entry';
 import { hasReading, type BatchState } from '@/core/log/fold';
 import { claimOf } from '@/core/advice/claim';
 import { readingDoubtText } from '@/core/advice/words';
@@ -92,6 +98,9 @@ async function checkAndAppend(
   entry: NewEntry,
   at: number,
 ): Promise<IngestResult> {
+  const typedAt = deviceOf(entry.data)?.site;
+  if (typedAt !== undefined && typedAt !== site.id)
+    return refused('site', say('people.otherSite', { site: site.name }), true);
   const who = await identify(trx, site, entry);
   if (!who.ok) return refused(who.problem.path, who.problem.message, who.again);
   const wrong = await validateReferences(trx, site, entry);

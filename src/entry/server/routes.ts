@@ -88,6 +88,7 @@ export const ROUTES = {
   '/api/photo/[sha]': 'see-site',
   '/api/plan/effects': 'see-site',
   '/api/ready': 'see-public',
+  '/api/site': 'see-account',
   '/api/sign-in': 'see-public',
   '/api/sign-out': 'see-public',
   '/api/trail': 'export',

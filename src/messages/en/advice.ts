@@ -347,11 +347,7 @@ export const enAdvice = {
   nothingToDo: 'Nothing to do',
   itsRecordStays: '{a} Its record stays.',
   needsTurningTurningsInDays:
-    '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has none. Turn it about every {everyDays, number} days, or choose another method.',
-  needsTurningTurningsInDays2:
-    '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has one. Turn it about every {everyDays, number} days, or choose another method.',
-  needsTurningTurningsInDays3:
-    '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has {made, number}. Turn it about every {everyDays, number} days, or choose another method.',
+    '{title} needs {needed, plural, one {# turning} other {# turnings}} in {days, number} days, and {toLowerCase} has {made, plural, =0 {none} one {one} other {#}}. Turn it about every {everyDays, number} days, or choose another method.',
   never: 'never',
   cooling2: 'cooling',
   temperatures: 'temperatures',

@@ -6,7 +6,7 @@ export const enApp = {
   thisCameFromAnotherWebsite: 'This came from another website and was not read.',
   thisPageDidNotLoad: 'This page did not load',
   theServerOrDatabaseDid:
-    'The server or its database did not answer. Everything logged before is safe. Try again. If it keeps happening, stop the server and start it with ./zealous.',
+    'The server or its database did not answer. What was logged before is there. Try again; if it keeps happening, restart it with ./zealous.',
   tryAgain: 'Try again',
   goToBatches: 'Go to batches',
   zealousHeap: 'Zealous Heap',

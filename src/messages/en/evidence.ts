@@ -87,6 +87,4 @@ export const enEvidence = {
   meanOwedSoFar: '<b>a mean above {meanC}</b>, {reachedMeanC} so far',
   moreTurningsOwed: '<b>{turns, number} more {turns, plural, one {turning} other {turnings}}</b>',
   listed: '{first}, and {last}',
-  hotButByTrainee: 'Hot, but logged by a trainee and not checked yet.',
-  checkItInTheLog: ' Somebody else checks it in the log.',
 } as const;

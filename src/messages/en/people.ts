@@ -114,4 +114,9 @@ export const enPeople = {
   onlyOwnName:
     'This was logged by {by}, and {name} is signed in. It stays on this device: {by} can sign in and send it.',
   noSuchMember: 'Nobody called {by} belongs to this site. Choose one of: {names}.',
+  site: 'Site',
+  goToSite: 'Go there',
+  addSite: 'Add a site',
+  otherSite:
+    'This was logged at another site. It stays on this device until you go back to that site; this one is {site}.',
 } as const;

@@ -409,6 +409,5 @@ export const enTerms = {
   sealForged:
     'The signature does not fit what it should cover: the seal was changed after it was made.',
   sealMissing: 'Entries are missing: {have, number} of {of, number} are here.',
-  traineesCheckNotChecked:
-    'The check on {at} was logged by a trainee. It does not count until somebody else has checked it.',
+  traineesRound: 'A trainee’s check counts once somebody else has checked it.',
 } as const;

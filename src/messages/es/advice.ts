@@ -349,11 +349,7 @@ export const esAdvice = {
   nothingToDo: 'Nada que hacer',
   itsRecordStays: '{a} Su registro se conserva.',
   needsTurningTurningsInDays:
-    '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} no tiene ninguno. Voltéalo cada {everyDays, number} días, o elige otro método.',
-  needsTurningTurningsInDays2:
-    '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} tiene uno. Voltéalo cada {everyDays, number} días, o elige otro método.',
-  needsTurningTurningsInDays3:
-    '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} tiene {made, number}. Voltéalo cada {everyDays, number} días, o elige otro método.',
+    '{title} pide {needed, plural, one {# volteo} other {# volteos}} en {days, number} días, y {toLowerCase} {made, plural, =0 {no tiene ninguno} one {tiene uno} other {tiene #}}. Voltéalo cada {everyDays, number} días, o elige otro método.',
   never: 'nunca',
   cooling2: 'enfriar',
   temperatures: 'temperaturas',

@@ -86,6 +86,4 @@ export const esEvidence = {
   meanOwedSoFar: '<b>una media sobre {meanC}</b>, {reachedMeanC} hasta ahora',
   moreTurningsOwed: '<b>{turns, number} {turns, plural, one {volteo} other {volteos}} más</b>',
   listed: '{first}, y {last}',
-  hotButByTrainee: 'Caliente, pero lo anotó un aprendiz y aún no se ha revisado.',
-  checkItInTheLog: ' Otra persona lo revisa en el registro.',
 };

@@ -118,4 +118,9 @@ export const esPeople = {
   onlyOwnName:
     'Esto lo anotó {by}, y la sesión es de {name}. Se queda en este dispositivo: {by} puede iniciar sesión y enviarlo.',
   noSuchMember: 'Nadie llamado {by} pertenece a este sitio. Elige a: {names}.',
+  site: 'Sitio',
+  goToSite: 'Ir ahí',
+  addSite: 'Agregar un sitio',
+  otherSite:
+    'Esto se anotó en otro sitio. Se queda en este dispositivo hasta que vuelvas a ese sitio; este es {site}.',
 };

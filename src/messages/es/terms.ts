@@ -409,6 +409,5 @@ export const esTerms = {
   sealForged:
     'La firma no corresponde a lo que debe cubrir: el sello se cambió después de hacerse.',
   sealMissing: 'Faltan registros: aquí hay {have, number} de {of, number}.',
-  traineesCheckNotChecked:
-    'El control del {at} lo anotó un aprendiz. No cuenta hasta que otra persona lo haya revisado.',
+  traineesRound: 'El control de un aprendiz cuenta cuando otra persona lo revise.',
 };

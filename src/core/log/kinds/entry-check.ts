@@ -2,11 +2,10 @@ import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { EntryIdSchema } from '../ids';
 import { describeKind } from './kind';
-import { Words } from './shared';
 
 /** What a trainee logged was looked at by somebody else, and counts from then on. */
 export const entryCheckKind = describeKind({
-  schema: z.looseObject({ target: EntryIdSchema, words: Words.optional() }),
+  schema: z.looseObject({ target: EntryIdSchema }),
   scope: 'batch',
   correction: 'strike',
   inherited: true,
@@ -14,6 +13,6 @@ export const entryCheckKind = describeKind({
   clocks: 'evidence',
   snapshots: 'own',
   mark: 'check',
-  tell: (data) => ({ title: say('log.entryChecked'), detail: data.words ?? '' }),
+  tell: () => ({ title: say('log.entryChecked'), detail: '' }),
   record: () => null,
 });

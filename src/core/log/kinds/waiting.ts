@@ -2,8 +2,8 @@ import { say } from '../../../messages/say';
 import type { EntryKind } from '../entry';
 import type { LotEntryKind } from './waiting-lots';
 
-/** Kinds that a form of their own writes; a witness is written by the device itself, and an inspector's link is named where it is made. */
-type FormKind = Exclude<EntryKind, LotEntryKind | 'witness' | 'inspection'>;
+/** Kinds that a form of their own writes; a witness is written by the device itself; an inspector's link and a check of an entry are named where they are made. */
+type FormKind = Exclude<EntryKind, LotEntryKind | 'witness' | 'inspection' | 'entry-check'>;
 
 /**
  * The name of each kind in the list of what waits on a device. It stands apart from the rest of a kind's description, since a
@@ -27,9 +27,6 @@ export const WAITING_NAMES: Readonly<Record<FormKind, string>> = {
   },
   get built() {
     return say('log.kindBuilt');
-  },
-  get 'entry-check'() {
-    return say('log.kindEntryCheck');
   },
   get charge() {
     return say('log.wentIn3');

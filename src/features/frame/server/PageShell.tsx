@@ -55,6 +55,7 @@ export function PageShell({
   return (
     <AppShell
       site={s.site.name}
+      siteId={s.site.id}
       madeAt={s.now}
       head={s.head}
       keep={[

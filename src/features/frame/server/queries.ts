@@ -1,9 +1,10 @@
 import { currentUnits, say } from '@/messages/say';
-import { redirect } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { logsInOwnName, may } from '@/core/access/roles';
 import { currentAccess, publicSite, theDb, theSite } from '@/db/context';
+import { logRepo } from '@/db/repositories/log';
 import { chainRepo } from '@/db/repositories/chain';
-import type { Site } from '@/db/repositories/site';
+import { siteRepo, type Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { SiteState } from '@/core/log/fold';
 import { ageText, tempText } from '@/core/quantity/format';
@@ -13,6 +14,7 @@ import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { byBay } from '@/core/snapshot/picture';
 import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
+import { inSite } from '@/platform/current-request';
 import { roleName } from '@/entry/role-name';
 import { faultTexts } from '@/entry/server/trust';
 import { readPrefs, type Prefs } from '@/platform/prefs';
@@ -45,10 +47,10 @@ export async function loadPageContext(): Promise<PageContext> {
   return contextOf(site);
 }
 
-/** The same for a page that anybody may open. */
-export async function loadPublicContext(): Promise<PageContext> {
-  const site = (await theSite()) ?? (await publicSite());
-  if (!site) redirect('/sign-in');
+/** The same for a page that anybody may open. @param lot what it shows, which says of which site it is */
+export async function loadPublicContext(lot: string): Promise<PageContext> {
+  const site = await publicSite((db) => logRepo(db).siteOfPublicLot(lot));
+  if (!site) notFound();
   return contextOf(site);
 }
 
@@ -117,15 +119,30 @@ export type WhoIsInView = {
   readonly text: string;
   readonly hasAccount: boolean;
   readonly managesPeople: boolean;
+  /** The site that is shown, and all that whoever has signed in has a place at. */
+  readonly site: string;
+  readonly sites: readonly { readonly id: string; readonly name: string }[];
 };
 
+/** Sites by name; each is read as if for itself. */
+async function namesOfSites(ids: readonly string[]): Promise<WhoIsInView['sites']> {
+  const sites = [];
+  for (const id of ids) {
+    const site = await inSite(id, () => siteRepo(theDb()).byId(id));
+    if (site) sites.push({ id, name: site.name });
+  }
+  return sites;
+}
+
 export async function loadWhoIsIn(): Promise<WhoIsInView> {
-  const { person, device, role } = await currentAccess();
+  const { person, device, role, site, memberships } = await currentAccess();
   return {
     text: person?.role
       ? say('people.signedInAs', { name: person.name, role: roleName(person.role) })
       : say('people.onSharedPhone', { name: device?.name ?? '' }),
     hasAccount: person !== null,
     managesPeople: may(role, 'manage-people'),
+    site: site?.id ?? '',
+    sites: await namesOfSites(memberships.map((m) => m.site)),
   };
 }

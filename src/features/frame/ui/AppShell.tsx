@@ -54,14 +54,25 @@ const HelpLink = ({ place }: { place: PlaceId }) => (
   <Link
     prefetch={false}
     href={HELP_PLACES.some((p) => p === place) ? `/help/${place}` : PLACES.help.href}
-    className="text-note text-soil-text underline underline-offset-3 min-h-[26px] inline-flex items-center focus-visible:outline-soil-text"
+    className="soil-link inline-flex items-center"
   >
     {PLACES.help.name}
   </Link>
 );
 
+/** Nobody has signed in on this device any more. */
+const SignedOut = () => (
+  <>
+    <b>{say('people.signInFirst')}</b>
+    <a href="/sign-in" className="bar-link">
+      {say('people.signIn')}
+    </a>
+  </>
+);
+
 export function AppShell({
   site,
+  siteId,
   madeAt,
   head,
   keep,
@@ -74,6 +85,7 @@ export function AppShell({
   children,
 }: {
   site: string;
+  siteId: string;
   /** When the page was made. */ madeAt: number;
   /** Where the log ended then. */ head: string;
   keep: readonly string[];
@@ -86,17 +98,14 @@ export function AppShell({
   children: ReactNode;
 }) {
   return (
-    <div className="min-h-dvh flex flex-col">
+    <div className="min-h-dvh flex flex-col" data-site={siteId}>
       <a
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2"
       >
         {say('frame.skipToContent')}
       </a>
-      <DeviceBar
-        {...{ madeAt, head, keep }}
-        texts={{ signedOut: say('people.signInFirst'), signIn: say('people.signIn') }}
-      />
+      <DeviceBar {...{ site: siteId, madeAt, head, keep }} whenOut={<SignedOut />} />
       <header
         className={`${wholeOnPhone ? 'max-sm:hidden ' : ''}flex items-end gap-5 px-5 h-24 max-sm:h-16 max-sm:px-4 border-b-[1.8px] border-ink overflow-hidden`}
       >

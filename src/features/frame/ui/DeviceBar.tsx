@@ -2,7 +2,7 @@
 import { REGION_OF } from '@/messages/languages';
 import { currentLanguage, say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Mark } from '@/charts/marks';
 import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
@@ -18,18 +18,18 @@ const AFTER_MS = 1000;
 /** An entry that is not taken by then waits. */
 const SLOW_MS = 4000;
 
-const LINK = 'underline underline-offset-3 font-semibold min-h-[28px] inline-flex items-center';
-
 /** What this device has not told the hub yet, and whether it can: one line over every page, or nothing. */
 export function DeviceBar({
+  site,
   madeAt,
   head,
   keep,
-  texts,
+  whenOut,
 }: {
+  site: string;
   madeAt: number;
   /** What it says where nobody has signed in any more; the page brings it along. */
-  texts: { readonly signedOut: string; readonly signIn: string };
+  whenOut: ReactNode;
   /** Where the log ended when the page was made. */ head: string;
   /** Pages to keep on this device for when there is no signal. */ keep: readonly string[];
 }) {
@@ -55,7 +55,7 @@ export function DeviceBar({
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, [keep]);
-  const otherLog = useWitness(head);
+  const otherLog = useWitness(site, head);
   const held = items.filter((i) => i.state === 'waiting').length;
   const refused = items.length - held;
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
@@ -69,21 +69,10 @@ export function DeviceBar({
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
   if ([!online, waiting, refused, off, otherLog, signedOut].every((x) => !x)) return null;
   return (
-    <div
-      role="status"
-      className="bg-soil text-soil-text text-body leading-[1.25] px-4 py-2 flex items-center gap-2 flex-wrap min-h-[38px] print:hidden"
-      data-testid="device-bar"
-    >
+    <div role="status" className="device-bar print:hidden" data-testid="device-bar">
       <Mark name="flag" size={17} />
       {otherLog && <b>{say('frame.otherLog')}</b>}
-      {signedOut && (
-        <>
-          <b>{texts.signedOut}</b>
-          <a href="/sign-in" className={LINK}>
-            {texts.signIn}
-          </a>
-        </>
-      )}
+      {signedOut && whenOut}
       {!online && <b>{say('frame.noSignal')}</b>}
       {!online && <AsOf at={madeAt} />}
       {waiting > 0 && (
@@ -99,7 +88,7 @@ export function DeviceBar({
         <span>{say('frame.thisDevicesClockTimesCorrected', { ahead: clockText(ahead) })}</span>
       )}
       {waiting + refused > 0 && (
-        <a href="/waiting" className={LINK}>
+        <a href="/waiting" className="bar-link">
           {say('frame.seeItSeeThem', { waiting: waiting + refused })}
         </a>
       )}
@@ -108,11 +97,11 @@ export function DeviceBar({
 }
 
 /** Whether the log is another one than this device saw; asked once for each end of it. */
-function useWitness(head: string): boolean {
+function useWitness(site: string, head: string): boolean {
   const [otherLog, setOtherLog] = useState(false);
   useEffect(() => {
-    void witnessHead(head).then(setOtherLog, () => undefined);
-  }, [head]);
+    void witnessHead(site, head).then(setOtherLog, () => undefined);
+  }, [site, head]);
   return otherLog;
 }
 

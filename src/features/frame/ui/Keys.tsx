@@ -57,11 +57,7 @@ export function Keys({
   });
   return (
     <>
-      <button
-        type="button"
-        className="text-note text-soil-text underline underline-offset-3 min-h-[26px] cursor-pointer focus-visible:outline-soil-text"
-        onClick={() => setOpen(true)}
-      >
+      <button type="button" className="soil-link" onClick={() => setOpen(true)}>
         {say('frame.keyboardShortcuts')}
       </button>
       <Sheet open={open} onOpenChange={setOpen} title={say('frame.keyboardShortcuts')}>

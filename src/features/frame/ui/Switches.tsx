@@ -35,14 +35,10 @@ function Switch({
       value={value}
       onValueChange={choose}
       aria-label={label}
-      className="flex border border-soil-dim rounded-[3px]"
+      className="choices"
     >
       {options.map((o) => (
-        <ToggleGroup.Item
-          key={o.value}
-          value={o.value}
-          className="px-2.5 min-h-[26px] pointer-coarse:min-h-target pointer-coarse:px-3.5 text-note font-medium text-soil-text data-[state=on]:bg-soil-text data-[state=on]:text-soil data-[state=on]:font-bold focus-visible:outline-soil-text cursor-pointer"
-        >
+        <ToggleGroup.Item key={o.value} value={o.value} className="choice">
           {o.label}
         </ToggleGroup.Item>
       ))}
@@ -50,35 +46,52 @@ function Switch({
   );
 }
 
-const SELECT =
-  'min-h-[28px] pointer-coarse:min-h-target px-1 text-note font-medium bg-soil text-soil-text border border-soil-dim rounded-[3px] focus-visible:outline-soil-text cursor-pointer';
 /** Shows everything anew: what the device has kept is in the words and units of before. */
 export function sayAnew(): void {
   forgetKept();
   location.reload();
 }
 
-/** In which language this device shows everything. */
-function LanguageSelect() {
-  const language = currentLanguage();
+/** A choice out of a list; everything is shown anew with it. */
+function ChoiceList({
+  label,
+  value,
+  options,
+  choose,
+}: {
+  label: string;
+  value: string;
+  options: readonly Option[];
+  choose: (value: string) => void;
+}) {
   return (
     <select
-      aria-label={say('frame.language')}
-      className={SELECT}
-      value={language}
+      aria-label={label}
+      className="choice-list"
+      value={value}
       onChange={(e) => {
-        remember('zh_language', e.target.value);
+        choose(e.target.value);
         sayAnew();
       }}
     >
-      {LANGUAGES.map((l) => (
-        <option key={l} value={l} lang={l}>
-          {LANGUAGE_NAMES[l]}
+      {options.map((o) => (
+        <option key={o.value} value={o.value}>
+          {o.label}
         </option>
       ))}
     </select>
   );
 }
+
+/** In which language this device shows everything. */
+const LanguageSelect = () => (
+  <ChoiceList
+    label={say('frame.language')}
+    value={currentLanguage()}
+    options={LANGUAGES.map((value) => ({ value, label: LANGUAGE_NAMES[value] }))}
+    choose={(language) => remember('zh_language', language)}
+  />
+);
 
 const SYSTEM_WORDS: Readonly<Record<UnitSystem, string>> = {
   get metric() {
@@ -92,27 +105,18 @@ const SYSTEM_WORDS: Readonly<Record<UnitSystem, string>> = {
   },
 };
 /** In which units this device measures; its temperatures follow, until they are chosen apart. */
-function UnitSelect() {
-  return (
-    <select
-      aria-label={say('frame.units')}
-      className={SELECT}
-      value={currentUnits().system}
-      onChange={(e) => {
-        const system = UNIT_SYSTEMS.find((x) => x === e.target.value) ?? 'metric';
-        remember('zh_units', system);
-        remember('zh_unit', tempUnitOf(system));
-        sayAnew();
-      }}
-    >
-      {UNIT_SYSTEMS.map((system) => (
-        <option key={system} value={system}>
-          {SYSTEM_WORDS[system]}
-        </option>
-      ))}
-    </select>
-  );
-}
+const UnitSelect = () => (
+  <ChoiceList
+    label={say('frame.units')}
+    value={currentUnits().system}
+    options={UNIT_SYSTEMS.map((value) => ({ value, label: SYSTEM_WORDS[value] }))}
+    choose={(chosen) => {
+      const system = UNIT_SYSTEMS.find((x) => x === chosen) ?? 'metric';
+      remember('zh_units', system);
+      remember('zh_unit', tempUnitOf(system));
+    }}
+  />
+);
 
 /** °C or °F, the other units, light or dark, and the language: each sticks on this device. */
 export function Switches({ unit, light }: { unit: string; light: string | null }) {

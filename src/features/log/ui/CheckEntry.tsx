@@ -1,5 +1,5 @@
 import { Problems } from '@/ui/Field';
-import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
+import { useNamedEntry, type HeapRef } from '@/entry/ui/useEntry';
 
 const nothing = (): void => undefined;
 
@@ -13,7 +13,7 @@ export function CheckEntry({
   /** The entry that is checked. */ entry: string;
   label: string;
 }) {
-  const check = useEntry('entry-check', heap, nothing);
+  const check = useNamedEntry('entry-check', label, heap, nothing);
   return (
     <>
       <button

@@ -1,3 +1,4 @@
+import { SITE_COOKIE } from '@/db/access';
 import { env } from '@/platform/env';
 
 /** The fields of a form that came in, as text. */
@@ -22,6 +23,10 @@ export const sendBack = (path: string, kept: Readonly<Record<string, string>>): 
 /** A cookie that no script reads. @param seconds how long it lasts; 0: it ends now */
 export const cookieOf = (name: string, value: string, seconds: number, path = '/'): string =>
   `${name}=${value}; Path=${path}; Max-Age=${seconds}; HttpOnly; SameSite=Lax${env.isHttpsOnly() ? '; Secure' : ''}`;
+
+const YEAR_S = 365 * 24 * 60 * 60;
+/** From now on this device asks for a site. */
+export const siteCookie = (site: string): string => cookieOf(SITE_COOKIE, site, YEAR_S);
 
 /** A path of this server that a form was asked to go on to; anything else leads home. */
 export const safePath = (next: string | undefined): string =>

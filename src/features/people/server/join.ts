@@ -7,9 +7,10 @@ import { invitationRepo, type Invitation } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
+import { inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { JoinInput } from '../input';
-import { cookieOf, fieldsOf, sendBack, sendOn } from './answers';
+import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from './answers';
 import { createToken } from './tokens';
 
 /** A shared phone stays connected until somebody disconnects it; browsers keep no cookie for longer, s. */
@@ -19,13 +20,23 @@ const DEVICE_S = 400 * 24 * 60 * 60;
 export async function join(request: Request): Promise<Response> {
   const fields = await fieldsOf(request);
   const { token = '' } = fields;
+  const { person } = await currentAccess();
+  const site = await invitationRepo(theDb()).siteOfToken(sha256(token));
+  // The link says which site; whoever has signed in may be at another one now.
+  return inSite(site ?? '', () => joinSite(fields, token, person?.id ?? null));
+}
+
+async function joinSite(
+  fields: Readonly<Record<string, string>>,
+  token: string,
+  person: string | null,
+): Promise<Response> {
   const back = `/join/${encodeURIComponent(token.slice(0, 200))}`;
   const found = await invitationRepo(theDb()).invitationOf(sha256(token), now());
   if (found?.state !== 'open') return sendOn(back);
   const { invitation } = found;
   if (invitation.letsIn === 'device') return connectDevice(invitation, back);
-  const { person } = await currentAccess();
-  if (person && fields.as === 'me') return letIn(invitation, person.id, [], back);
+  if (person !== null && fields.as === 'me') return letIn(invitation, person, [], back);
   const parsed = JoinInput.safeParse(fields);
   const typed = { name: fields.name ?? '', username: fields.username ?? '' };
   if (!parsed.success) {
@@ -67,16 +78,17 @@ async function letIn(
   back: string,
 ): Promise<Response> {
   if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back, cookies);
-  const there =
-    site ?? (letsIn === 'first' ? ((await siteRepo(theDb()).only())?.id ?? null) : null);
+  const there = site ?? (letsIn === 'first' ? ((await siteRepo(theDb()).ids())[0] ?? null) : null);
   const as = letsIn === 'first' ? 'manager' : role;
   if (there === null || as === null) return sendOn('/site', cookies);
-  await memberRepo(theDb()).setMember({ site: there, person, role: as, partner }, now());
-  await auditRepo(theDb()).audit(
-    { event: 'joined', site: there, who: person, about: { role: as } },
-    now(),
-  );
-  return sendOn('/', cookies);
+  await inSite(there, async () => {
+    await memberRepo(theDb()).setMember({ site: there, person, role: as, partner }, now());
+    await auditRepo(theDb()).audit(
+      { event: 'joined', site: there, who: person, about: { role: as } },
+      now(),
+    );
+  });
+  return sendOn('/', [...cookies, siteCookie(there)]);
 }
 
 /** Makes the browser that asks one of the site's shared phones. */

@@ -12,7 +12,7 @@ import type { MemberRole } from '@/core/log/entered-by';
 import { siteRepo } from '@/db/repositories/site';
 import { say } from '@/messages/say';
 import { now } from '@/platform/clock';
-import { currentCookie } from '@/platform/current-request';
+import { currentCookie, inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import type { JoinView } from '../ui/Join';
 import { MADE_COOKIE } from './manage';
@@ -102,12 +102,14 @@ export async function joinView(
   | { readonly state: 'open'; readonly view: JoinView }
   | { readonly state: Exclude<InvitationState, 'open'> | 'none' }
 > {
-  const found = await invitationBehind(token);
-  if (found?.state !== 'open') return { state: found?.state ?? 'none' };
-  const { letsIn, site, role, name } = found.invitation;
-  const sites = siteRepo(theDb());
-  const there = site === null ? await sites.only() : await sites.byId(site);
   const { person } = await currentAccess();
+  const site = await invitationRepo(theDb()).siteOfToken(sha256(token));
+  const [found, there] = await inSite(site ?? '', async () => [
+    await invitationBehind(token),
+    await (site === null ? siteRepo(theDb()).first() : siteRepo(theDb()).byId(site)),
+  ]);
+  if (found?.state !== 'open') return { state: found?.state ?? 'none' };
+  const { letsIn, role, name } = found.invitation;
   return {
     state: 'open',
     view: {

@@ -4,7 +4,7 @@ import { currentAccess, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
-import { currentCookies, isFromThisMachine } from '@/platform/current-request';
+import { currentCookies, inSite, isFromThisMachine } from '@/platform/current-request';
 import { env } from '@/platform/env';
 import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from './answers';
 
@@ -28,8 +28,12 @@ export async function signIn(request: Request): Promise<Response> {
     });
   }
   const [place] = await memberRepo(theDb()).memberships(signed.person);
-  const who = { site: place?.site ?? null, who: signed.person, about: {} };
-  await auditRepo(theDb()).audit({ event: 'signed-in', ...who }, now());
+  await inSite(place?.site ?? '', () =>
+    auditRepo(theDb()).audit(
+      { event: 'signed-in', site: place?.site ?? null, who: signed.person, about: {} },
+      now(),
+    ),
+  );
   return sendOn(safePath(next), signed.cookies);
 }
 

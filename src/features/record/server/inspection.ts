@@ -26,9 +26,13 @@ function sinceText(since: SinceVisit, nameOf: (batch: string) => string): string
     : say('record.visitChanged', { batch });
 }
 
+/** The site that a link shows some batches of; null: no such link was ever made. */
+const siteOfLink = (token: string): Promise<Site | null> =>
+  publicSite((db) => inspectionRepo(db).siteOfToken(sha256(token)));
+
 /** What whoever has a link sees, and that it was seen. Null: the link is closed, or was never made. */
 export async function visitInspection(token: string): Promise<InspectionView | null> {
-  const site = await publicSite();
+  const site = await siteOfLink(token);
   const link = site && (await openLink(site, token));
   if (!link) return null;
   const [repo, at] = [inspectionRepo(theDb()), now()];
@@ -44,7 +48,7 @@ export async function visitInspection(token: string): Promise<InspectionView | n
   const ends = await repo.endsOf(site.id, link.data.batches);
   const last = await repo.lastVisit(link.id);
   const since = last ? await repo.since(site.id, last, ends) : [];
-  await repo.keepVisit(link.id, at, ends);
+  await repo.keepVisit(site.id, link.id, at, ends);
   const nameOf = (id: string): string => batches.find((b) => b.id === id)?.name ?? id;
   return {
     site: site.name,
@@ -66,7 +70,7 @@ export async function inspectedFile(
   token: string,
   id: string,
 ): Promise<Response> {
-  const site = await publicSite();
+  const site = await siteOfLink(token);
   const link = site && (await openLink(site, token));
   return site && link?.data.batches.some((b) => (b as string) === id)
     ? batchFileResponse(request, id, site)

@@ -1,12 +1,18 @@
 'use server';
+import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { currentAccess, publicSite, theDb } from '@/db/context';
+import { SITE_COOKIE } from '@/db/access';
+import { currentAccess, theDb } from '@/db/context';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
 import { tempUnitOf } from '@/core/units/units';
 import { now } from '@/platform/clock';
+import { inSite } from '@/platform/current-request';
 import { newId } from '@/platform/ids';
+import { mayNameSite } from './queries';
 import { SiteInput, type NamedSite } from '../input';
+
+const YEAR_S = 365 * 24 * 60 * 60;
 
 export type SiteAnswer = {
   readonly problems: Partial<Record<'name' | 'timeZone' | 'units', string>>;
@@ -14,18 +20,28 @@ export type SiteAnswer = {
 };
 
 /** Makes a site with its first manager. */
-const createSite = (named: NamedSite, manager: string): Promise<void> =>
-  theDb()
-    .transaction()
-    .execute(async (trx) => {
-      const site = newId();
-      const unit = tempUnitOf(named.units);
-      await siteRepo(trx).create({ id: site, ...named, unit, demoUntil: null });
-      const member = { site, person: manager, role: 'manager' as const, partner: null };
-      await memberRepo(trx).setMember(member, now());
-    });
+function createSite(named: NamedSite, manager: string): Promise<void> {
+  const site = newId();
+  const unit = tempUnitOf(named.units);
+  // What is written of a site is written for it: the database takes it for no other.
+  return inSite(site, () =>
+    theDb()
+      .transaction()
+      .execute(async (trx) => {
+        await siteRepo(trx).create({ id: site, ...named, unit, demoUntil: null });
+        const member = { site, person: manager, role: 'manager' as const, partner: null };
+        await memberRepo(trx).setMember(member, now());
+      }),
+  ).then(() => chooseSite(site));
+}
 
-/** Names a new site; done once. */
+/** From now on this device asks for a site. */
+async function chooseSite(site: string): Promise<void> {
+  const jar = await cookies();
+  jar.set(SITE_COOKIE, site, { httpOnly: true, sameSite: 'lax', path: '/', maxAge: YEAR_S });
+}
+
+/** Names a new site. */
 export async function nameSite(_before: SiteAnswer, form: FormData): Promise<SiteAnswer> {
   const typed = Object.fromEntries(
     [...form].filter((pair): pair is [string, string] => typeof pair[1] === 'string'),
@@ -38,6 +54,7 @@ export async function nameSite(_before: SiteAnswer, form: FormData): Promise<Sit
     };
   const { person } = await currentAccess();
   if (!person) redirect('/sign-in');
-  if (!(await publicSite())) await createSite(parsed.data, person.id);
+  if (!(await mayNameSite())) redirect('/refused');
+  await createSite(parsed.data, person.id);
   redirect('/start');
 }

@@ -1,5 +1,6 @@
 import { say } from '@/messages/say';
-import { publicSite, theDb } from '@/db/context';
+import { currentAccess, theDb } from '@/db/context';
+import { siteRepo } from '@/db/repositories/site';
 import { missingMigrations } from '@/db/migrate';
 import { log } from '@/platform/log';
 
@@ -12,7 +13,7 @@ const late = (): Promise<never> =>
 /** Answers within a second, whatever the database does. */
 export async function health(): Promise<Response> {
   try {
-    await Promise.race([publicSite(), late()]);
+    await Promise.race([siteRepo(theDb()).ids(), late()]);
     return Response.json({ ok: true });
   } catch (error) {
     log.error(
@@ -42,4 +43,9 @@ export async function ready(): Promise<Response> {
   }
 }
 
-export const hasSite = async (): Promise<boolean> => (await publicSite()) !== null;
+/** Whether whoever asks may name a site: the first one of the installation, or as a manager a further one. */
+export async function mayNameSite(): Promise<boolean> {
+  const { person, role } = await currentAccess();
+  if (person === null) return false;
+  return role === 'manager' || (await siteRepo(theDb()).ids()).length === 0;
+}

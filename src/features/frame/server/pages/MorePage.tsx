@@ -34,6 +34,28 @@ const WhoIsIn = ({ who }: { who: WhoIsInView }) => (
         {say('people.title')}
       </a>
     )}
+    {who.sites.length > 1 && (
+      <form action="/api/site" method="post" className="flex gap-2 items-center">
+        <select
+          className="field"
+          name="site"
+          defaultValue={who.site}
+          aria-label={say('people.site')}
+        >
+          {who.sites.map((site) => (
+            <option key={site.id} value={site.id}>
+              {site.name}
+            </option>
+          ))}
+        </select>
+        <button className="btn">{say('people.goToSite')}</button>
+      </form>
+    )}
+    {who.managesPeople && (
+      <a className="btn" href="/site">
+        {say('people.addSite')}
+      </a>
+    )}
     {who.hasAccount ? (
       <form action="/api/sign-out" method="post">
         <button className="btn">{say('people.signOut')}</button>

@@ -5,7 +5,8 @@ import { lotsGiven } from '../queries';
 import { loadPublicContext } from '@/features/frame/server/queries';
 
 export async function PublicLotPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id }, s] = [await params, await loadPublicContext()];
+  const { id } = await params;
+  const s = await loadPublicContext(id);
   const view = publicLotView(await lotsGiven(s), s.site.name, id);
   if (!view) notFound();
   return <PublicLot view={view} />;

@@ -1,8 +1,8 @@
 import { redirect } from 'next/navigation';
-import { hasSite } from '../queries';
+import { mayNameSite } from '../queries';
 import { NameSite } from '../../ui/NameSite';
 
 export async function SitePage() {
-  if (await hasSite()) redirect('/');
+  if (!(await mayNameSite())) redirect('/refused');
   return <NameSite />;
 }

@@ -1,0 +1,59 @@
+import {
+  CompiledQuery,
+  PostgresDialect,
+  PostgresDriver,
+  type DatabaseConnection,
+  type Driver,
+  type PostgresDialectConfig,
+} from 'kysely';
+
+/** For which site a connection is asked; '': for none. */
+export type SiteOf = () => string | Promise<string>;
+
+/**
+ * Hands out connections that see one site alone: which one is said to the database before anything else is, and its policies
+ * hold every row of another one back, whatever a query asks for.
+ */
+class SiteDriver extends PostgresDriver {
+  readonly #said = new WeakMap<DatabaseConnection, string>();
+  readonly #siteOf: SiteOf;
+
+  constructor(config: PostgresDialectConfig, siteOf: SiteOf) {
+    super(config);
+    this.#siteOf = siteOf;
+  }
+
+  override async acquireConnection(): Promise<DatabaseConnection> {
+    const site = await this.#siteOf();
+    const connection = await super.acquireConnection();
+    // A connection that was used for the same site before knows it still.
+    if (this.#said.get(connection) === site) return connection;
+    try {
+      this.#said.delete(connection);
+      await connection.executeQuery(
+        CompiledQuery.raw(`select set_config('app.site', $1, false)`, [site]),
+      );
+      this.#said.set(connection, site);
+      return connection;
+    } catch (error) {
+      await this.releaseConnection(connection as Parameters<this['releaseConnection']>[0]);
+      throw error;
+    }
+  }
+}
+
+/** PostgreSQL through connections that see one site. */
+export class SiteDialect extends PostgresDialect {
+  readonly #config: PostgresDialectConfig;
+  readonly #siteOf: SiteOf;
+
+  constructor(config: PostgresDialectConfig, siteOf: SiteOf) {
+    super(config);
+    this.#config = config;
+    this.#siteOf = siteOf;
+  }
+
+  override createDriver(): Driver {
+    return new SiteDriver(this.#config, this.#siteOf);
+  }
+}
