@@ -39,7 +39,7 @@ export async function layUpSecondSite(db: Db, now: number): Promise<Site> {
   const opened = {
     ...{ id, batch: id, at: start, by: 'Mo', kind: 'opened' },
     data: {
-      ...{ code: 'A', name: 'Dipper', method: 'turned', bay: 1, shape: 'windrow' },
+      ...{ code: 'A', name: 'Dipper', method: 'turned', bay: '1', shape: 'windrow' },
       points: PLACES.map((p) => ({ id: p, label: p, zone: 'core', depthM: 0.9 })),
       ...{ policy: {}, rules: ['us-503-pfrp-turned'], ownRules: [] },
     },

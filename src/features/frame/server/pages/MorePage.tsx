@@ -22,50 +22,55 @@ export async function MorePage() {
 
 /** Who has signed in on this device, and the way to what they may change about that. */
 const WhoIsIn = ({ who }: { who: WhoIsInView }) => (
-  <section className="lg:col-span-2 ruled py-3 flex gap-3 flex-wrap items-center" data-testid="who">
-    <p className="flex-1 min-w-[200px] font-semibold">{who.text}</p>
-    {who.hasAccount && (
-      <a className="btn" href="/account">
-        {say('people.account')}
-      </a>
-    )}
-    {who.managesPeople && (
-      <a className="btn" href="/people">
-        {say('people.title')}
-      </a>
-    )}
-    {who.sites.length > 1 && (
-      <form action="/api/site" method="post" className="flex gap-2 items-center">
-        <select
-          className="field"
-          name="site"
-          defaultValue={who.site}
-          aria-label={say('people.site')}
-        >
-          {who.sites.map((site) => (
-            <option key={site.id} value={site.id}>
-              {site.name}
-            </option>
-          ))}
-        </select>
-        <button className="btn">{say('people.goToSite')}</button>
-      </form>
-    )}
-    {who.managesPeople && (
-      <a className="btn" href="/site">
-        {say('people.addSite')}
-      </a>
-    )}
-    {who.hasAccount ? (
-      <form action="/api/sign-out" method="post">
-        <button className="btn">{say('people.signOut')}</button>
-      </form>
-    ) : (
-      <a className="btn" href="/sign-in">
-        {say('people.signIn')}
-      </a>
-    )}
+  <section className="lg:col-span-2 ruled py-3 flex flex-col gap-3" data-testid="who">
+    <p className="font-semibold">{who.text}</p>
+    {who.sites.length > 1 && <ChooseSite who={who} />}
+    <div className="flex gap-3 flex-wrap">
+      {who.hasAccount && (
+        <a className="btn" href="/account">
+          {say('people.account')}
+        </a>
+      )}
+      {who.managesPeople && (
+        <>
+          <a className="btn" href="/people">
+            {say('people.title')}
+          </a>
+          <a className="btn" href="/site">
+            {say('people.addSite')}
+          </a>
+        </>
+      )}
+      {who.hasAccount ? (
+        <form action="/api/sign-out" method="post">
+          <button className="btn">{say('people.signOut')}</button>
+        </form>
+      ) : (
+        <a className="btn" href="/sign-in">
+          {say('people.signIn')}
+        </a>
+      )}
+    </div>
   </section>
+);
+
+/** Goes over to another site of whoever has signed in. */
+const ChooseSite = ({ who }: { who: WhoIsInView }) => (
+  <form action="/api/site" method="post" className="flex gap-2 items-center max-w-[420px]">
+    <select
+      className="field flex-1"
+      name="site"
+      defaultValue={who.site}
+      aria-label={say('people.site')}
+    >
+      {who.sites.map((site) => (
+        <option key={site.id} value={site.id}>
+          {site.name}
+        </option>
+      ))}
+    </select>
+    <button className="btn whitespace-nowrap">{say('people.goToSite')}</button>
+  </form>
 );
 
 const Places = ({ title, places }: { title: string; places: readonly NamedPlace[] }) => (
