@@ -35,10 +35,10 @@ function Switch({
       value={value}
       onValueChange={choose}
       aria-label={label}
-      className="choices"
+      className="switch"
     >
       {options.map((o) => (
-        <ToggleGroup.Item key={o.value} value={o.value} className="choice">
+        <ToggleGroup.Item key={o.value} value={o.value} className="switch-item">
           {o.label}
         </ToggleGroup.Item>
       ))}
@@ -67,7 +67,7 @@ function ChoiceList({
   return (
     <select
       aria-label={label}
-      className="choice-list"
+      className="switch-list"
       value={value}
       onChange={(e) => {
         choose(e.target.value);
