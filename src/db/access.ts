@@ -9,6 +9,7 @@ import {
 } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import type { Db } from './client';
+import type { DevicePurpose } from './schema';
 import { deviceRepo } from './repositories/devices';
 import { memberRepo, type Membership } from './repositories/members';
 import { siteRepo, type Site } from './repositories/site';
@@ -66,17 +67,24 @@ async function bySession(db: Db): Promise<Access | null> {
 }
 
 async function byDevice(db: Db): Promise<Access | null> {
-  const token = currentCookie(DEVICE_COOKIE);
-  if (token === null || token === '') return null;
-  const site = await deviceRepo(db).siteOfToken(sha256(token));
-  if (site === null) return null;
-  setCurrentSite(site);
-  const found = await deviceRepo(db).deviceByToken(sha256(token));
+  const found = await deviceOfKey(db, currentCookie(DEVICE_COOKIE), 'logging');
   if (!found) return null;
   if (found.revoked) return { ...NO_ACCESS, isRevoked: true };
-  if (now() - found.seenAt > NOTE_SEEN_MS) await deviceRepo(db).noteDeviceSeen(found.id, now());
   const { id, name } = found;
   // Who holds it is said with each entry; to look round on it, the phone itself is enough.
   const role = roleOnSharedDevice('crew');
-  return { ...NO_ACCESS, role, site: await siteRepo(db).byId(site), device: { id, name } };
+  return { ...NO_ACCESS, role, site: await siteRepo(db).byId(found.site), device: { id, name } };
+}
+
+/** Whoever bears a key that was given for a purpose; the request asks for their site from then on. Null: nobody does. */
+export async function deviceOfKey(db: Db, key: string | null, purpose: DevicePurpose) {
+  if (key === null || key === '') return null;
+  const site = await deviceRepo(db).siteOfToken(sha256(key));
+  if (site === null) return null;
+  setCurrentSite(site);
+  const found = await deviceRepo(db).deviceByToken(sha256(key));
+  if (found?.purpose !== purpose) return null;
+  if (!found.revoked && now() - found.seenAt > NOTE_SEEN_MS)
+    await deviceRepo(db).noteDeviceSeen(found.id, now());
+  return found;
 }

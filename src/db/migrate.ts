@@ -15,6 +15,7 @@ import * as inspectorVisits from './migrations/0014-inspector-visits';
 import * as ownSequences from './migrations/0013-own-sequences';
 import * as people from './migrations/0015-people';
 import * as sitesApart from './migrations/0016-sites-apart';
+import * as calendarKeys from './migrations/0017-calendar-keys';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -34,6 +35,7 @@ export const MIGRATIONS = {
   '0014-inspector-visits': inspectorVisits,
   '0015-people': people,
   '0016-sites-apart': sitesApart,
+  '0017-calendar-keys': calendarKeys,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
@@ -54,7 +56,9 @@ export async function migrate(
 /** Migrations that a database has not seen yet; read with the application's own role. */
 export async function missingMigrations(db: Db): Promise<string[]> {
   const { rows } = await sql<{ there: boolean }>`
-    select to_regprocedure('current_site()') is not null as there`.execute(db);
+    select exists (select from information_schema.columns where table_name = 'device' and column_name = 'purpose') as there`.execute(
+    db,
+  );
   // The list itself belongs to the owner; the newest thing in it tells whether the last migration has run.
   return rows[0]?.there ? [] : [Object.keys(MIGRATIONS).at(-1) ?? ''];
 }

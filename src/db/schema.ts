@@ -113,8 +113,11 @@ type InvitationTable = {
   withdrawn_at: Date | null;
 };
 
+/** What a key is for: a phone that logs, or a calendar that reads what is to be done. */
+export type DevicePurpose = 'logging' | 'calendar';
 type DeviceTable = {
   id: string;
+  purpose: Generated<DevicePurpose>;
   site: string;
   name: string;
   token_hash: string;

@@ -1,6 +1,8 @@
 import { say } from '@/messages/say';
 import type { NewEntry } from '@/core/log/entry';
 import type { Db } from './client';
+import { chainCheckRepo } from './repositories/chain-checks';
+import { chainRepo } from './repositories/chain';
 import { logRepo, type Appended } from './repositories/log';
 import { snapshotRepo } from './repositories/snapshots';
 import { forgetStates } from './repositories/states';
@@ -48,6 +50,9 @@ export async function appendUnderLock(
   recordedAt?: (entry: NewEntry) => number,
 ): Promise<Appended> {
   const taken = recordedAt === undefined ? await takenAt(trx, site, now) : now;
+  // What was changed beside the log is told, and what people log now is kept all the same.
+  const fault = await chainRepo(trx).checkEnd(site.id);
+  if (fault) await chainCheckRepo(trx).add(site.id, now, fault);
   const appended = await logRepo(trx).append(site.id, entries, recordedAt ?? (() => taken));
   const touched = await snapshotRepo(trx).touchedBy(site, appended.entries);
   await snapshotRepo(trx).refresh(site, touched, now);

@@ -8,6 +8,7 @@ import { keyName } from '@/core/formats/seal';
 import { checkTrail } from '@/core/formats/trail';
 import { chainText, GENESIS, sequenceOf, type NewEntry } from '@/core/log/entry';
 import { checkLog, differingSnapshots } from '@/db/check-log';
+import { chainCheckRepo } from '@/db/repositories/chain-checks';
 import { chainRepo } from '@/db/repositories/chain';
 import { photoRepo } from '@/db/repositories/photos';
 import { siteRepo, type Site } from '@/db/repositories/site';
@@ -315,4 +316,27 @@ test('another key signs: the file says whose, and it is not the one that is prin
   } finally {
     process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
   }
+});
+
+test('an end of the log that was changed is found with the next entry, not only at night', async () => {
+  const { t, site } = kept.d;
+  expect(await chainCheckRepo(t.app).last(site.id)).toBeNull();
+  await asOwner(
+    `update log_entry set data = data || '{"full": false}' where seq = (select max(seq) from log_entry)`,
+  );
+  const id = newId();
+  const note = {
+    id,
+    batch: kept.heap,
+    kind: 'note' as const,
+    at: null,
+    by: 'Mo',
+    data: { words: 'later' },
+  };
+  expect(await kept.d.door.ingestEntry(note)).toMatchObject({ ok: true });
+  const check = await chainCheckRepo(t.app).last(site.id);
+  expect(check?.faults).toEqual([expect.objectContaining({ code: 'CHANGED', seq: kept.head.seq })]);
+  // It is told once, however much is logged behind it.
+  expect(await kept.d.door.ingestEntry({ ...note, id: newId() })).toMatchObject({ ok: true });
+  expect((await chainCheckRepo(t.app).last(site.id))?.faults).toHaveLength(1);
 });

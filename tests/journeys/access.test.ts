@@ -5,6 +5,7 @@ import { logRepo } from '@/db/repositories/log';
 import { invitationRepo } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { ROUTES } from '@/entry/server/routes';
+import { siteRepo, type Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
 import { newId } from '@/platform/ids';
 import { fillSite } from '../support/large-site';
@@ -14,6 +15,7 @@ import {
   joinBy,
   open,
   press,
+  sleep,
   startSite,
   textOf,
   waitText,
@@ -322,4 +324,102 @@ test('passwords are kept as argon2id, tokens as their hash, and guessing is coun
   const answers = [];
   for (let i = 0; i < 12; i += 1) answers.push((await guess()).status);
   expect(answers).toContain(429);
+}, 60_000);
+
+test('a session that ends while something is logged: it waits on the device, which says so, and goes after the next sign-in', async () => {
+  const cookie = await joinBy(app.base, await invite('recorder', 'Linnet'), 'Linnet');
+  const { page, close } = await app.page({ width: 390, height: 844, phone: true }, cookie);
+  await open(page, `${app.base}/instruments`);
+  await sql`delete from session where "userId" in (select id from "user" where username = 'linnet')`.execute(
+    app.database.admin,
+  );
+  await fill(page, 'In the shade, °C', '7.25');
+  await press(page, 'Save the air temperature');
+  await waitText(
+    page,
+    '[data-testid=device-bar]',
+    /Sign in first\. What waits on this device stays here/,
+  );
+  const logged = async () =>
+    (await logRepo(app.database.app).ofSite(siteId)).filter(
+      (e) => e.kind === 'ambient' && e.data.value === 7.25,
+    );
+  expect(await logged()).toEqual([]);
+  await press(page, 'Sign in');
+  await page.waitForSelector('input[type=password]');
+  await fill(page, 'User name', 'linnet');
+  await fill(page, 'Password', 'many warm heaps');
+  await press(page, 'Sign in');
+  await waitText(page, 'main', /Batch/);
+  for (let i = 0; i < 100 && (await logged()).length === 0; i += 1) await sleep(100);
+  expect((await logged()).map((e) => [e.by, e.data])).toEqual([
+    [
+      'Linnet',
+      expect.objectContaining({ enteredBy: expect.objectContaining({ role: 'recorder' }) }),
+    ],
+  ]);
+  await close();
+}, 120_000);
+
+test('somebody with a place at two sites sees one at a time, and what was typed at one is not taken at the other', async () => {
+  const other: Site = {
+    ...{ id: newId(), name: 'Weir Meadow', timeZone: 'Europe/London', unit: 'C', demoUntil: null },
+  };
+  const { admin } = app.database;
+  await siteRepo(admin).create(other);
+  const token = newId();
+  await invitationRepo(admin).invite({
+    ...{ tokenHash: sha256(token), site: other.id, letsIn: 'person', role: 'crew', name: 'Mo' },
+    ...{ partner: null, madeBy: null, madeAt: Date.now(), expiresAt: Date.now() + 3_600_000 },
+  });
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/join/${token}`);
+  await press(page, 'Join as Mo');
+  await waitText(page, 'body', /Weir Meadow/);
+  // Crew there, manager here: what one may do is that of the site that is shown.
+  await open(page, `${app.base}/people`);
+  await waitText(page, 'main', /Your role here is crew/);
+  const there = await page.goto(`${app.base}/batch/${batch}`);
+  expect(there?.status()).toBe(404);
+  const cookie = (await page.browserContext().cookies())
+    .map((c) => `${c.name}=${c.value}`)
+    .join('; ');
+  const device = { enteredAt: new Date().toISOString(), clockAheadMs: 0, site: siteId };
+  const typedHere = { ...entryOf('ambient', 'Mo', { value: 3, unit: 'C', device }), batch: null };
+  expect(await send(cookie, typedHere)).toMatchObject({
+    ...{ ok: false, again: true, problems: [{ path: 'site' }] },
+  });
+  await open(page, `${app.base}/more`);
+  await page.select('select[name=site]', siteId);
+  await press(page, 'Go there');
+  await waitText(page, 'body', /Hopyard Corner/);
+  const back = (await page.browserContext().cookies())
+    .map((c) => `${c.name}=${c.value}`)
+    .join('; ');
+  expect(await send(back, typedHere)).toMatchObject({ ok: true });
+  await close();
+}, 120_000);
+
+test('a calendar is let in by a link of its own, reads what is to be done, and is shut out by one press', async () => {
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/calendar`);
+  await press(page, 'Make calendar links');
+  await waitText(page, 'main', /shown this once/);
+  expect(await axe(page)).toEqual([]);
+  const path = await page.$eval('main code', (el) => /\/calendar\.ics\S*/.exec(el.innerText)?.[0]);
+  const feed = () => fetch(`${app.base}${path}`);
+  expect(await (await feed()).text()).toMatch(/^BEGIN:VCALENDAR/);
+  expect((await fetch(`${app.base}/calendar.ics`)).status).toBe(401);
+  // The key opens nothing else.
+  const key = new URL(`${app.base}${path}`).searchParams.get('key') ?? '';
+  const asPhone = await fetch(app.base, {
+    ...{ headers: { cookie: `zh_device=${key}` }, redirect: 'manual' as const },
+  });
+  expect(asPhone.headers.get('location')).toBe('/sign-in');
+  await open(page, `${app.base}/people`);
+  await waitText(page, 'main', /Calendar of Mo/);
+  await press(page, 'Disconnect');
+  await waitText(page, 'main', /Shared phones/);
+  expect((await feed()).status).toBe(401);
+  await close();
 }, 60_000);

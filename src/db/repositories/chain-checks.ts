@@ -1,4 +1,5 @@
 import type { Db } from '../client';
+import type { ChainFault } from '@/core/log/chain';
 import type { ChainReport } from './chain';
 
 /** A check of the log, and what did not fit. */
@@ -17,6 +18,13 @@ export const chainCheckRepo = (db: Db) => ({
       .where('site', '=', site)
       .where('at', '<', new Date(at - KEEP_MS))
       .execute();
+  },
+  /** Adds something that does not fit to what was found last, unless it is known already. */
+  async add(site: string, at: number, fault: ChainFault): Promise<void> {
+    const last = await this.last(site);
+    const faults = last?.faults ?? [];
+    if (faults.some((f) => f.code === fault.code && f.seq === fault.seq)) return;
+    await this.keep(site, at, { entries: last?.entries ?? 0, faults: [...faults, fault] });
   },
   /** The last check; null: the log was never checked. */
   async last(site: string): Promise<ChainCheck | null> {

@@ -74,6 +74,22 @@ export const chainRepo = (db: Db) => ({
       ? { seq: Number(row.seq), hash: row.hash, recordedAt: row.recorded_at.getTime() }
       : null;
   },
+  /** Whether the last entry is what was written: it fits the one before it, and this installation signed it. Null: nothing is wrong. */
+  async checkEnd(site: string): Promise<ChainFault | null> {
+    const [last, before] = await db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('site', '=', site)
+      .orderBy('seq', 'desc')
+      .limit(2)
+      .execute();
+    if (!last) return null;
+    const { hash, seq, id, signature } = toEntry(last);
+    const fault = (code: ChainFault['code']): ChainFault => ({ code, seq, id });
+    if (entryHash(before?.hash ?? GENESIS, site, toEntry(last)) !== hash) return fault('CHANGED');
+    const key = siteKey();
+    return !key || !signature || key.sign(hash) === signature ? null : fault('OTHER_KEY');
+  },
   /** The hash that the log holds at a number; null: it holds none there. */
   async hashAt(site: string, seq: number): Promise<string | null> {
     const row = await db

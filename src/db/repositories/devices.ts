@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import { newId } from '@/platform/ids';
 import type { Db } from '../client';
+import type { DevicePurpose } from '../schema';
 
 /** A phone that many share. */
 export type SharedDevice = {
@@ -11,12 +12,28 @@ export type SharedDevice = {
   readonly revokedAt: number | null;
 };
 
+/** What is known of whoever bears a key. */
+type KnownDevice = {
+  readonly id: string;
+  readonly site: string;
+  readonly name: string;
+  readonly purpose: DevicePurpose;
+  readonly revoked: boolean;
+  readonly seenAt: number;
+};
+
 const timeOf = (date: Date | null): number | null => date?.getTime() ?? null;
 
 /** Phones that many share. */
 export const deviceRepo = (db: Db) => ({
   async enrolDevice(
-    device: { site: string; name: string; tokenHash: string; enrolledBy: string },
+    device: {
+      site: string;
+      name: string;
+      tokenHash: string;
+      enrolledBy: string;
+      purpose?: DevicePurpose;
+    },
     at: number,
   ): Promise<string> {
     const id = newId();
@@ -24,6 +41,7 @@ export const deviceRepo = (db: Db) => ({
       .insertInto('device')
       .values({
         ...{ id, site: device.site, name: device.name, token_hash: device.tokenHash },
+        purpose: device.purpose ?? 'logging',
         ...{ enrolled_by: device.enrolledBy, enrolled_at: new Date(at) },
         ...{ last_seen_at: null, revoked_at: null, revoked_by: null },
       })
@@ -37,17 +55,16 @@ export const deviceRepo = (db: Db) => ({
     return rows[0]?.site ?? null;
   },
   /** The phone that bears a token, revoked or not; null: none was ever given it. */
-  async deviceByToken(
-    tokenHash: string,
-  ): Promise<{ id: string; site: string; name: string; revoked: boolean; seenAt: number } | null> {
+  async deviceByToken(tokenHash: string): Promise<KnownDevice | null> {
     const r = await db
       .selectFrom('device')
-      .select(['id', 'site', 'name', 'revoked_at', 'last_seen_at'])
+      .select(['id', 'site', 'name', 'purpose', 'revoked_at', 'last_seen_at'])
       .where('token_hash', '=', tokenHash)
       .executeTakeFirst();
     return r
       ? {
-          ...{ id: r.id, site: r.site, name: r.name, revoked: r.revoked_at !== null },
+          ...{ id: r.id, site: r.site, name: r.name, purpose: r.purpose },
+          revoked: r.revoked_at !== null,
           seenAt: timeOf(r.last_seen_at) ?? 0,
         }
       : null;

@@ -73,4 +73,11 @@ export const enPlan = {
   legendTurning: 'turning',
   legendMet: 'rule could be met',
   legendScale: 'full row: hot; low: cooled down (a sketch, not to scale)',
+  makeLinks: 'Make calendar links',
+  makeLinksHow:
+    'A calendar that has a link reads these tasks and nothing else. Links made before go on working; a manager ends them under People and phones.',
+  linksShownOnce: 'Subscribe now: these links are shown this once.',
+  calendarOf: 'Calendar of {name}',
+  calendarKeyEnded:
+    'This calendar link was ended, or never made. Make a new one on the site’s calendar page.',
 } as const;

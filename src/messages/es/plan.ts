@@ -73,4 +73,11 @@ export const esPlan = {
   legendTurning: 'volteo',
   legendMet: 'la regla podría cumplirse',
   legendScale: 'fila llena: caliente; baja: fría (esquema, sin escala)',
+  makeLinks: 'Hacer enlaces de calendario',
+  makeLinksHow:
+    'Un calendario que tiene un enlace lee estas tareas y nada más. Los enlaces de antes siguen sirviendo; quien dirige el sitio los termina en Personas y teléfonos.',
+  linksShownOnce: 'Suscríbete ahora: estos enlaces se muestran solo esta vez.',
+  calendarOf: 'Calendario de {name}',
+  calendarKeyEnded:
+    'Este enlace de calendario se terminó o nunca se hizo. Haz uno nuevo en la página de calendario del sitio.',
 };

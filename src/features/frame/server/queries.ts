@@ -1,6 +1,7 @@
 import { currentUnits, say } from '@/messages/say';
 import { notFound, redirect } from 'next/navigation';
 import { logsInOwnName, may } from '@/core/access/roles';
+import { deviceOfKey } from '@/db/access';
 import { currentAccess, publicSite, theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { chainRepo } from '@/db/repositories/chain';
@@ -52,6 +53,16 @@ export async function loadPublicContext(lot: string): Promise<PageContext> {
   const site = await publicSite((db) => logRepo(db).siteOfPublicLot(lot));
   if (!site) notFound();
   return contextOf(site);
+}
+
+/** The same for a calendar that bears a key; null: it bears none that is good. */
+export async function loadCalendarContext(key: string | null): Promise<PageContext | null> {
+  const own = await theSite();
+  if (own) return contextOf(own);
+  const device = await deviceOfKey(theDb(), key, 'calendar');
+  if (!device || device.revoked) return null;
+  const site = await publicSite(() => Promise.resolve(device.site));
+  return site && contextOf(site);
 }
 
 /** Who logs on this device, unless somebody else is named: who has signed in, or was named last. */

@@ -1,7 +1,7 @@
 import { SHORTEST_PASSWORD, theAuth } from '@/db/auth';
 import { theDb } from '@/db/context';
 import { currentCookies } from '@/platform/current-request';
-import { fieldsOf, sendOn } from './answers';
+import { fieldsOf, sendOn } from '@/entry/server/forms';
 
 /** Changes one's own password; every other device where one has signed in is signed out. */
 export async function changePassword(request: Request): Promise<Response> {

@@ -1,5 +1,5 @@
 import { currentAccess } from '@/db/context';
-import { fieldsOf, sendOn, siteCookie } from './answers';
+import { fieldsOf, sendOn, siteCookie } from '@/entry/server/forms';
 
 /** Goes over to another site of whoever has signed in; pages that the device keeps of this one are forgotten on the way. */
 export async function chooseSite(request: Request): Promise<Response> {

@@ -10,8 +10,8 @@ import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { JoinInput } from '../input';
-import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from './answers';
-import { createToken } from './tokens';
+import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from '@/entry/server/forms';
+import { createToken } from '@/entry/server/forms';
 
 /** A shared phone stays connected until somebody disconnects it; browsers keep no cookie for longer, s. */
 const DEVICE_S = 400 * 24 * 60 * 60;

@@ -5,14 +5,13 @@ import { invitationRepo } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
 import { PeopleAct } from '../input';
-import { cookieOf, fieldsOf, sendBack, sendOn } from './answers';
-import { createToken } from './tokens';
+import { flashCookie, fieldsOf, sendBack, sendOn } from '@/entry/server/forms';
+import { createToken } from '@/entry/server/forms';
 
 /** An invitation holds for a week. */
 const INVITATION_MS = 7 * 24 * 60 * 60 * 1000;
-/** Bears the link that was just made to the one page that shows it, and ends by itself, s. */
+/** Bears the link that was just made to the one page that shows it. */
 export const MADE_COOKIE = 'zh_made';
-const MADE_S = 300;
 
 type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
 
@@ -34,10 +33,7 @@ export async function managePeople(request: Request): Promise<Response> {
     return sendBack('/people', { problem: 'self' });
   const { event, about, token } = await carryOut(act, site.id, manager.id);
   await auditRepo(theDb()).audit({ event, site: site.id, who: manager.id, about }, now());
-  return sendOn(
-    '/people',
-    token === undefined ? [] : [cookieOf(MADE_COOKIE, token, MADE_S, '/people')],
-  );
+  return sendOn('/people', token === undefined ? [] : [flashCookie(MADE_COOKIE, token, '/people')]);
 }
 
 async function carryOut(act: PeopleAct, site: string, manager: string): Promise<Done> {

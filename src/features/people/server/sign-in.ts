@@ -6,7 +6,7 @@ import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
 import { currentCookies, inSite, isFromThisMachine } from '@/platform/current-request';
 import { env } from '@/platform/env';
-import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from './answers';
+import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from '@/entry/server/forms';
 
 /** Whether the made-up people may be picked: on the demo, on this machine alone. */
 export const isDemoHere = (): boolean => env.isDemo() && isFromThisMachine();

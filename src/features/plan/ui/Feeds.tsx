@@ -5,32 +5,53 @@ import Link from 'next/link';
 export function Feeds({
   people,
   host,
+  calendarKey,
 }: {
   people: readonly string[];
   /** Under which name this device reached the hub. */ host: string;
+  /** By which a calendar is let in, shown once after it was made; null: none was made just now. */
+  calendarKey: string | null;
 }) {
+  const pathOf = (who: Readonly<Record<string, string>>): string => {
+    const asked = new URLSearchParams({ ...who, ...(calendarKey ? { key: calendarKey } : {}) });
+    return asked.size > 0 ? `/calendar.ics?${asked.toString()}` : '/calendar.ics';
+  };
   const list = [
-    { name: say('plan.wholeSite'), path: '/calendar.ics' },
-    ...people.map((p) => ({ name: p, path: `/calendar.ics?who=${encodeURIComponent(p)}` })),
+    { name: say('plan.wholeSite'), path: pathOf({}) },
+    ...people.map((name) => ({ name, path: pathOf({ who: name }) })),
   ];
   return (
     <div className="px-5 py-5 max-w-[720px] flex flex-col gap-4">
       <h1>{say('plan.calendarForPhones')}</h1>
       <p>{say('plan.eachPersonsTasksThoseNot')}</p>
+      {calendarKey === null ? (
+        <form action="/api/calendar" method="post">
+          <button className="btn key">{say('plan.makeLinks')}</button>
+          <p className="hint mt-2">{say('plan.makeLinksHow')}</p>
+        </form>
+      ) : (
+        <p role="status" className="font-semibold">
+          {say('plan.linksShownOnce')}
+        </p>
+      )}
       <ul>
         {list.map((f) => (
           <li key={f.path} className="ruled py-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
             <b className="font-semibold min-w-[140px]">{f.name}</b>
-            <a className="btn" href={host ? `webcal://${host}${f.path}` : f.path}>
-              {say('plan.subscribe')}
-            </a>
+            {calendarKey !== null && (
+              <a className="btn" href={host ? `webcal://${host}${f.path}` : f.path}>
+                {say('plan.subscribe')}
+              </a>
+            )}
             <a className="link min-h-target inline-flex items-center" href={f.path}>
               {say('plan.downloadTheFile')}
             </a>
-            <code className="text-note break-all">
-              {host}
-              {f.path}
-            </code>
+            {calendarKey !== null && (
+              <code className="text-note break-all">
+                {host}
+                {f.path}
+              </code>
+            )}
           </li>
         ))}
       </ul>

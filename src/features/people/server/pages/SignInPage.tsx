@@ -4,7 +4,7 @@ import { say } from '@/messages/say';
 import { SignIn } from '../../ui/SignIn';
 import { isDemoHere } from '../sign-in';
 import { whoIsSignedIn } from '../queries';
-import { safePath } from '../answers';
+import { safePath } from '@/entry/server/forms';
 
 type Asked = {
   readonly next?: string;

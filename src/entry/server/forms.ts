@@ -1,4 +1,6 @@
+import { randomBytes } from 'node:crypto';
 import { SITE_COOKIE } from '@/db/access';
+import { sha256 } from '@/platform/hash';
 import { env } from '@/platform/env';
 
 /** The fields of a form that came in, as text. */
@@ -33,3 +35,14 @@ export const safePath = (next: string | undefined): string =>
   next !== undefined && /^\/(?![/\\])[\x21-\x7e]*$/.test(next) && !next.startsWith('/api/')
     ? next
     : '/';
+
+/** A word that nobody can guess, and what is kept of it. */
+export function createToken(): { readonly token: string; readonly tokenHash: string } {
+  const token = randomBytes(32).toString('base64url');
+  return { token, tokenHash: sha256(token) };
+}
+
+const FLASH_S = 300;
+/** Bears something that was just made to the one page that shows it, and ends by itself. */
+export const flashCookie = (name: string, value: string, path: string): string =>
+  cookieOf(name, value, FLASH_S, path);
