@@ -55,17 +55,21 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       await layUpSecondSite(db, now());
     });
   },
-  /** The link that lets the first manager in, where there is none; good once, and made anew with each start. */
+  /**
+   * The link that lets the first manager in, where there is none; good once, and made anew with each start. Asked for `again`, one is
+   * made in any case: whoever has the machine has the site.
+   */
   async 'first-link'() {
     await withDb(async (db) => {
-      if (await memberRepo(db).hasManager()) return;
+      const isWanted = process.argv[4] === 'again';
+      if (!isWanted && (await memberRepo(db).hasManager())) return;
       const token = randomBytes(32).toString('base64url');
       await invitationRepo(db).invite({
         ...{ tokenHash: sha256(token), site: null, letsIn: 'first', role: 'manager' },
         ...{ name: null, partner: null, madeBy: null },
         ...{ madeAt: now(), expiresAt: now() + FIRST_LINK_MS },
       });
-      console.log(`Open this link to make the first account; it works once, within 7 days:`);
+      console.log('Open this link to make an account that manages; it works once, within 7 days:');
       console.log(`${process.argv[3] ?? ''}/join/${token}`);
     });
   },
