@@ -7,6 +7,7 @@ import {
   onceForRequest,
   setCurrentSite,
 } from '@/platform/current-request';
+import { env } from '@/platform/env';
 import { sha256 } from '@/platform/hash';
 import type { Db } from './client';
 import type { DevicePurpose } from './schema';
@@ -36,7 +37,9 @@ export const NO_ACCESS: Access = {
 };
 /** Under this name what was found out about a request is kept. */
 export const ACCESS = 'access';
-export const DEVICE_COOKIE = 'zh_device';
+/** Bears the key of a shared phone. `__Host-` binds it to this very server, which browsers take behind https alone. */
+export const deviceCookieName = (): string =>
+  env.isHttpsOnly() ? '__Host-zh_device' : 'zh_device';
 export const SITE_COOKIE = 'zh_site';
 /** A phone's last use is noted at most so often. */
 const NOTE_SEEN_MS = 60_000;
@@ -67,7 +70,7 @@ async function bySession(db: Db): Promise<Access | null> {
 }
 
 async function byDevice(db: Db): Promise<Access | null> {
-  const found = await deviceOfKey(db, currentCookie(DEVICE_COOKIE), 'logging');
+  const found = await deviceOfKey(db, currentCookie(deviceCookieName()), 'logging');
   if (!found) return null;
   if (found.revoked) return { ...NO_ACCESS, isRevoked: true };
   const { id, name } = found;

@@ -222,6 +222,9 @@ test('a manager invites somebody, who comes in by the link; both see what they m
   await open(wren.page, address);
   expect(await axe(wren.page)).toEqual([]);
   await fill(wren.page, 'User name', 'mo');
+  await fill(wren.page, 'Password', 'password1234');
+  await press(wren.page, 'Create account');
+  await waitText(wren.page, 'main', /among those that are tried first/);
   await fill(wren.page, 'Password', 'many warm heaps');
   await press(wren.page, 'Create account');
   await waitText(wren.page, 'main', /Somebody has this user name already/);

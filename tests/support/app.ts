@@ -109,19 +109,18 @@ export async function startApp() {
   const database = await freshDatabase();
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
+  const serverEnv = {
+    NODE_ENV: 'production' as const,
+    HOSTNAME: '127.0.0.1',
+    DATABASE_URL: database.appUrl,
+    ZEALOUS_SESSION_SECRET: SESSION_SECRET,
+  };
   let server: ChildProcess;
   const start = async (): Promise<void> => {
     server = spawn(process.execPath, ['.next/standalone/server.js'], {
       cwd: ROOT,
       stdio: 'ignore',
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        PORT: String(port),
-        HOSTNAME: '127.0.0.1',
-        DATABASE_URL: database.appUrl,
-        ZEALOUS_SESSION_SECRET: SESSION_SECRET,
-      },
+      env: { ...process.env, ...serverEnv, PORT: String(port) },
     });
     for (let i = 0; i < 150; i += 1) {
       if (
@@ -153,6 +152,8 @@ export async function startApp() {
     port,
     browser,
     start,
+    /** What a server of this database is started with. */
+    serverEnv: (): NodeJS.ProcessEnv => serverEnv,
     /** Cookies of the manager, who has signed in on every page that is opened. */
     cookies: (): string => manager.cookie,
     /** Makes the first account. */

@@ -1,27 +1,18 @@
 import { z } from 'zod';
 import { MEMBER_ROLES } from '@/core/log/entered-by';
-import { say } from '@/messages/say';
 
-const Name = z
-  .string()
-  .trim()
-  .min(2, { error: () => say('people.nameTooShort') })
-  .max(60, { error: () => say('people.nameTooLong') });
+const Name = z.string().trim().min(2).max(60);
 
-/** What somebody who was invited says of themselves. */
+/** What somebody who was invited says of themselves. What is wrong is told by the name of its field. */
 export const JoinInput = z.object({
   token: z.string().max(200),
   name: Name,
   username: z
     .string()
     .trim()
-    .regex(/^[a-zA-Z0-9_.]{2,30}$/, { error: () => say('people.usernameForm') }),
-  password: z
-    .string()
-    .min(10, { error: () => say('people.passwordTooShort') })
-    .max(128, { error: () => say('people.passwordTooLong') }),
+    .regex(/^[a-zA-Z0-9_.]{2,30}$/),
+  password: z.string().min(10).max(128),
 });
-
 export type JoinInput = z.output<typeof JoinInput>;
 
 /** What a manager does on the page of people. */

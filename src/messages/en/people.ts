@@ -68,13 +68,11 @@ export const enPeople = {
   eventPhoneEnded: '{who} disconnected a phone',
   eventEntry: 'an entry of {who} was refused',
   eventExported: '{who} exported data',
-  nameTooShort: 'Enter a name of 2 letters or more.',
-  nameTooLong: 'Use a name of at most 60 letters.',
+  nameTooShort: 'Enter a name of 2 to 60 letters.',
   usernameForm: '2 to 30 letters or numbers, with no spaces.',
   usernameTaken: 'Somebody has this user name already, or it cannot be used. Choose another.',
   passwordForm: 'At least 10 characters. Several words are easy to keep in mind.',
-  passwordTooShort: 'Use a password of 10 characters or more.',
-  passwordTooLong: 'Use a password of at most 128 characters.',
+  passwordTooShort: 'Use a password of 10 to 128 characters.',
   yourName: 'Your name',
   nameStandsInLog: 'It stands beside what you log.',
   makeAccount: 'Create account',
@@ -119,4 +117,6 @@ export const enPeople = {
   addSite: 'Add a site',
   otherSite:
     'This was logged at another site. It stays on this device until you go back to that site; this one is {site}.',
+  passwordEasy:
+    'This password is among those that are tried first. Choose another, such as three or four words.',
 } as const;

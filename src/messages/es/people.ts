@@ -71,13 +71,11 @@ export const esPeople = {
   eventPhoneEnded: '{who} desconectó un teléfono',
   eventEntry: 'se rechazó una anotación de {who}',
   eventExported: '{who} exportó datos',
-  nameTooShort: 'Escribe un nombre de 2 letras o más.',
-  nameTooLong: 'Usa un nombre de 60 letras como máximo.',
+  nameTooShort: 'Escribe un nombre de 2 a 60 letras.',
   usernameForm: 'De 2 a 30 letras o cifras, sin espacios.',
   usernameTaken: 'Alguien ya tiene este nombre de usuario, o no se puede usar. Elige otro.',
   passwordForm: 'Al menos 10 caracteres. Varias palabras se recuerdan bien.',
-  passwordTooShort: 'Usa una contraseña de 10 caracteres o más.',
-  passwordTooLong: 'Usa una contraseña de 128 caracteres como máximo.',
+  passwordTooShort: 'Usa una contraseña de 10 a 128 caracteres.',
   yourName: 'Tu nombre',
   nameStandsInLog: 'Aparece junto a lo que anotas.',
   makeAccount: 'Crear cuenta',
@@ -123,4 +121,6 @@ export const esPeople = {
   addSite: 'Agregar un sitio',
   otherSite:
     'Esto se anotó en otro sitio. Se queda en este dispositivo hasta que vuelvas a ese sitio; este es {site}.',
+  passwordEasy:
+    'Esta contraseña está entre las primeras que se prueban. Elige otra, por ejemplo tres o cuatro palabras.',
 };

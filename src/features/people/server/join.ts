@@ -1,5 +1,5 @@
 import { theAuth } from '@/db/auth';
-import { DEVICE_COOKIE } from '@/db/access';
+import { deviceCookieName } from '@/db/access';
 import { currentAccess, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { deviceRepo } from '@/db/repositories/devices';
@@ -10,6 +10,7 @@ import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { JoinInput } from '../input';
+import { isEasyToGuess } from './password';
 import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from '@/entry/server/forms';
 import { createToken } from '@/entry/server/forms';
 
@@ -39,15 +40,13 @@ async function joinSite(
   if (person !== null && fields.as === 'me') return letIn(invitation, person, [], back);
   const parsed = JoinInput.safeParse(fields);
   const typed = { name: fields.name ?? '', username: fields.username ?? '' };
-  if (!parsed.success) {
-    const wrong = parsed.error.issues[0];
-    return sendBack(back, {
-      ...typed,
-      ...{ field: String(wrong?.path[0] ?? ''), problem: wrong?.message ?? '' },
-    });
-  }
+  if (!parsed.success)
+    return sendBack(back, { ...typed, problem: String(parsed.error.issues[0]?.path[0] ?? '') });
+  const { password, name, username } = parsed.data;
+  if (isEasyToGuess(password, [name, username]))
+    return sendBack(back, { ...typed, problem: 'easy' });
   const account = await createAccount(parsed.data);
-  if (account === 'taken') return sendBack(back, { ...typed, field: 'username', problem: 'taken' });
+  if (account === 'taken') return sendBack(back, { ...typed, problem: 'taken' });
   return letIn(invitation, account.person, account.cookies, back);
 }
 
@@ -103,5 +102,5 @@ async function connectDevice(invitation: Invitation, back: string): Promise<Resp
     { event: 'device-enrolled', site, who: null, about: { device: id } },
     now(),
   );
-  return sendOn('/', [cookieOf(DEVICE_COOKIE, token, DEVICE_S)]);
+  return sendOn('/', [cookieOf(deviceCookieName(), token, DEVICE_S)]);
 }

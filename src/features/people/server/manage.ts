@@ -21,12 +21,7 @@ export async function managePeople(request: Request): Promise<Response> {
   if (!manager) return sendOn('/sign-in');
   const fields = await fieldsOf(request);
   const parsed = PeopleAct.safeParse(fields);
-  if (!parsed.success)
-    return sendBack('/people', {
-      problem: parsed.error.issues[0]?.message ?? '',
-      act: fields.act ?? '',
-      name: (fields.name ?? '').slice(0, 80),
-    });
+  if (!parsed.success) return sendBack('/people', { problem: 'name' });
   const act = parsed.data;
   // Else nobody is left who could let anybody in.
   if ((act.act === 'role' || act.act === 'end') && act.person === manager.id)

@@ -21,5 +21,6 @@ export async function ownAccount(asked: {
 
 function problemOf(problem: string | undefined): string | null {
   if (problem === undefined) return null;
+  if (problem === 'easy') return say('people.passwordEasy');
   return problem === 'short' ? say('people.passwordTooShort') : say('people.passwordNowWrong');
 }

@@ -10,7 +10,6 @@ import { loadPeople } from './queries';
 type Place = { readonly id: string; readonly timeZone: string };
 /** So many of the last events are listed. */
 const EVENTS = 40;
-const PROBLEM_LENGTH = 200;
 
 function invitationText({ name, role, expiresAt }: Invitation, timeZone: string): string {
   const until = dayText(timeZone, expiresAt);
@@ -91,5 +90,5 @@ export async function peopleView(
 
 function problemText(problem: string | undefined): string | null {
   if (problem === undefined) return null;
-  return problem === 'self' ? say('people.notYourself') : problem.slice(0, PROBLEM_LENGTH);
+  return problem === 'self' ? say('people.notYourself') : say('people.nameTooShort');
 }

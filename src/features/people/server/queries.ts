@@ -80,24 +80,28 @@ export async function whoIsSignedIn(): Promise<{
 export const ownPartner = async (): Promise<string | null> =>
   (await currentAccess()).person?.partner ?? null;
 
-const PROBLEM_LENGTH = 200;
-/** What the form behind a link said of what was typed into it. */
-function problemTyped({
-  field,
-  problem,
-}: {
-  field?: string;
-  problem?: string;
-}): JoinView['problem'] {
-  if (problem === undefined) return null;
-  const text = problem === 'taken' ? say('people.usernameTaken') : problem.slice(0, PROBLEM_LENGTH);
-  return { field: field ?? '', text };
+/** What the form behind a link said of what was typed into it. An address says which of these, and no words of its own. */
+function problemTyped(problem: string | undefined): JoinView['problem'] {
+  switch (problem) {
+    case undefined:
+      return null;
+    case 'taken':
+      return { field: 'username', text: say('people.usernameTaken') };
+    case 'easy':
+      return { field: 'password', text: say('people.passwordEasy') };
+    case 'password':
+      return { field: 'password', text: say('people.passwordTooShort') };
+    case 'name':
+      return { field: 'name', text: say('people.nameTooShort') };
+    default:
+      return { field: 'username', text: say('people.usernameForm') };
+  }
 }
 
 /** What stands behind a link; `none`: no such link was ever made. */
 export async function joinView(
   token: string,
-  typed: { field?: string; problem?: string; name?: string; username?: string },
+  typed: { problem?: string; name?: string; username?: string },
 ): Promise<
   | { readonly state: 'open'; readonly view: JoinView }
   | { readonly state: Exclude<InvitationState, 'open'> | 'none' }
@@ -116,7 +120,7 @@ export async function joinView(
       ...{ token, letsIn, role: role ?? 'manager', site: there?.name ?? null },
       name: (typed.name ?? name ?? '').slice(0, 60),
       username: (typed.username ?? '').slice(0, 40),
-      problem: problemTyped(typed),
+      problem: problemTyped(typed.problem),
       signedInAs: person?.name ?? null,
     },
   };

@@ -2,7 +2,7 @@ import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import type { MemberRole } from '@/core/log/entered-by';
-import { DoorPage, ProblemNote } from './DoorPage';
+import { DoorPage } from './DoorPage';
 
 /** What a link lets in that is still open, and what was typed on it already. */
 export type JoinView = {
@@ -12,7 +12,10 @@ export type JoinView = {
   readonly role: MemberRole;
   /** The name that the invitation was made out to, or the phone's. */ readonly name: string;
   readonly username: string;
-  readonly problem: { readonly field: string; readonly text: string } | null;
+  readonly problem: {
+    readonly field: 'name' | 'username' | 'password';
+    readonly text: string;
+  } | null;
   /** Somebody has signed in on this device already. */ readonly signedInAs: string | null;
 };
 
@@ -55,11 +58,8 @@ const JoinAsMe = ({ token, name }: { token: string; name: string }) => (
 function NewAccount({ view }: { view: JoinView }) {
   const problemOf = (field: string): string | undefined =>
     view.problem?.field === field ? view.problem.text : undefined;
-  const isElsewhere =
-    view.problem !== null && !['name', 'username', 'password'].includes(view.problem.field);
   return (
     <form action="/api/join" method="post" className="flex flex-col gap-4">
-      <ProblemNote text={isElsewhere ? view.problem.text : null} />
       <input type="hidden" name="token" value={view.token} />
       <Field
         label={say('people.yourName')}

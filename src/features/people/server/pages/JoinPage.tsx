@@ -4,7 +4,6 @@ import { Join } from '../../ui/Join';
 import { joinView } from '../queries';
 
 type Asked = {
-  readonly field?: string;
   readonly problem?: string;
   readonly name?: string;
   readonly username?: string;

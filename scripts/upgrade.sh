@@ -1,0 +1,53 @@
+#!/usr/bin/env bash
+# Brings this installation to another version: upgrade.sh [REF]; without REF, to what the branch it follows holds now.
+# A backup is made first. If the new version does not answer, the old one comes back with what was backed up.
+set -euo pipefail
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"; cd "$ROOT"
+DATA="${ZEALOUS_DATA:-$ROOT/.data}"; RUN="$DATA/run"; UNIT=zealous-heap.service
+READY_S="${ZEALOUS_READY_S:-120}"
+say() { echo "$*" >&2; }
+die() { say "$*"; exit 1; }
+
+git diff --quiet HEAD || die "Files of the program were changed here. Take the changes away first: git status"
+was="$(git rev-parse HEAD)"
+if [ $# -gt 0 ]; then to="$(git rev-parse --verify -q "$1^{commit}")" || { git fetch -q --tags && to="$(git rev-parse --verify -q "$1^{commit}")"; } || die "There is no version '$1'."
+else git fetch -q && to="$(git rev-parse --verify -q '@{upstream}')" || die "This folder follows no branch. Name the version: ./zealous upgrade REF"; fi
+[ "$was" != "$to" ] || { say "It is this version already."; exit 0; }
+
+by_systemd() { [ -d /run/systemd/system ] && systemctl is-enabled -q "$UNIT" 2>/dev/null; }
+stop_it() { if by_systemd; then systemctl stop "$UNIT"; else "$ROOT/zealous" stop >/dev/null; fi; }
+start_it() {
+  if by_systemd; then systemctl start "$UNIT"; return; fi
+  # It outlives this program, as if somebody had started it.
+  (setsid "$ROOT/zealous" start </dev/null >>"$DATA/upgrade.log" 2>&1 &)
+}
+is_ready() {
+  for _ in $(seq "$READY_S"); do
+    node -e 'fetch(process.argv[1],{signal:AbortSignal.timeout(2000)}).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' \
+      "http://127.0.0.1:$(cat "$RUN/start.port" 2>/dev/null || echo 0)/api/ready" 2>/dev/null && return 0
+    sleep 1
+  done
+  return 1
+}
+version() { git log -1 --format=%h "$1"; }
+
+mkdir -p "$DATA"
+say "Backing up…"
+backup="$("$ROOT/zealous" backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')"
+[ -f "$backup" ] || die "The backup was not made; nothing was changed."
+say "From $(version "$was") to $(version "$to"). The backup: $backup"
+git checkout -q --detach "$to"
+if "$ROOT/zealous" prepare && stop_it && { start_it; is_ready; }; then
+  say "Upgraded: it answers, with $(version "$to")."; exit 0
+fi
+
+say "It does not answer. Going back to $(version "$was")…"
+stop_it || true
+git checkout -q --detach "$was"
+"$ROOT/zealous" prepare
+[ -z "${DATABASE_URL:-}" ] || die "The program is the old one again. Your database is your own: restore $backup into an empty one, then start."
+"$ROOT/zealous" empty
+"$ROOT/zealous" restore "$backup"
+start_it
+is_ready || die "The old version does not answer either. See $DATA/upgrade.log; the backup is $backup"
+say "It is the old version again, with everything that was there."; exit 1

@@ -1,0 +1,121 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import net from 'node:net';
+import path from 'node:path';
+import { logRepo } from '@/db/repositories/log';
+import { newId } from '@/platform/ids';
+import { fillSite } from '../support/large-site';
+import { sleep, startSite, type App } from '../support/app';
+
+/** Two servers of one database are one: what one takes the other knows, and what one counts the other counts on. */
+const ROOT = path.resolve(__dirname, '../..');
+let app: App;
+let second: ChildProcess;
+let bases: readonly string[] = [];
+let batch = '';
+let siteId = '';
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = net.createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as net.AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+
+beforeAll(async () => {
+  const started = await startSite();
+  ({ app } = started);
+  siteId = started.site.id;
+  [batch = ''] = await fillSite(app.database.app, started.site, {
+    ...{ batches: 1, rounds: 2, now: Date.now() },
+  });
+  const port = await freePort();
+  second = spawn(process.execPath, ['.next/standalone/server.js'], {
+    cwd: ROOT,
+    stdio: 'ignore',
+    env: { ...process.env, ...app.serverEnv(), PORT: String(port) },
+  });
+  bases = [app.base, `http://127.0.0.1:${port}`];
+  for (let i = 0; i < 150; i += 1) {
+    const is = await fetch(`${bases[1]}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (is) return;
+    await sleep(100);
+  }
+  throw new Error('the second server did not answer');
+}, 120_000);
+afterAll(async () => {
+  second.kill('SIGKILL');
+  await app.stop();
+});
+
+const send = (
+  base: string,
+  entries: readonly object[],
+): Promise<{ ok: boolean; already?: boolean }[]> =>
+  fetch(`${base}/api/log`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie: app.cookies() },
+    body: JSON.stringify({ sentAt: Date.now(), entries }),
+  })
+    .then((r) => r.json())
+    .then((answer) => (answer as { answers: { ok: boolean; already?: boolean }[] }).answers);
+const noteOf = (words: string) => ({
+  ...{ id: newId(), batch, kind: 'note', at: null, by: 'Mo', data: { words } },
+});
+const at = (n: number): string => bases[n % 2] ?? '';
+
+test('a session made by one is good at the other, and ends at both', async () => {
+  for (const base of bases)
+    expect((await fetch(base, { headers: { cookie: app.cookies() } })).status).toBe(200);
+  const own = await fetch(`${at(0)}/api/sign-in`, {
+    ...{ method: 'POST', redirect: 'manual' as const },
+    body: new URLSearchParams({ username: 'mo', password: 'many warm heaps' }),
+  });
+  const cookie = own.headers.getSetCookie()[0]?.split(';')[0] ?? '';
+  const inside = (base: string) => fetch(base, { headers: { cookie }, redirect: 'manual' });
+  expect((await inside(at(1))).status).toBe(200);
+  await fetch(`${at(1)}/api/sign-out`, { method: 'POST', headers: { cookie }, redirect: 'manual' });
+  expect((await inside(at(0))).headers.get('location')).toBe('/sign-in');
+}, 60_000);
+
+test('two hundred entries sent to both at once: each is there once, in one chain', async () => {
+  const notes = Array.from({ length: 200 }, (_, i) => noteOf(`note ${i}`));
+  // Each goes to both, as from a phone that lost the answer of the first.
+  const answers = await Promise.all(
+    notes.flatMap((n, i) => [send(at(i), [n]), send(at(i + 1), [n])]),
+  );
+  expect(answers.flat().filter((a) => !a.ok)).toEqual([]);
+  expect(answers.flat().filter((a) => a.already === false)).toHaveLength(200);
+  const held = await logRepo(app.database.app).ofIds(notes.map((n) => n.id as never));
+  expect(held).toHaveLength(200);
+  const { chainRepo } = await import('@/db/repositories/chain');
+  expect(
+    (await chainRepo(app.database.app).checkChain(siteId)).faults.map((f) => f.code),
+  ).not.toContain('CHANGED');
+}, 120_000);
+
+test('what one logs the other shows at once', async () => {
+  for (const n of [0, 1]) {
+    const words = `seen by the other ${newId()}`;
+    expect(await send(at(n), [noteOf(words)])).toMatchObject([{ ok: true }]);
+    const page = await fetch(`${at(n + 1)}/batch/${batch}`, { headers: { cookie: app.cookies() } });
+    expect(await page.text()).toContain(words);
+  }
+}, 60_000);
+
+test('uses of a door are counted for both together', async () => {
+  if (Date.now() % 60_000 > 50_000) await sleep(60_000 - (Date.now() % 60_000) + 100);
+  const guess = (n: number) =>
+    fetch(`${at(n)}/api/sign-in`, {
+      ...{ method: 'POST', redirect: 'manual' as const },
+      headers: { 'x-forwarded-for': '203.0.113.88' },
+      body: new URLSearchParams({ username: 'nobody', password: 'guess' }),
+    });
+  const statuses = [];
+  for (let n = 0; n < 11; n += 1) statuses.push((await guess(n)).status);
+  expect(statuses.filter((s) => s === 303)).toHaveLength(10);
+  expect(statuses.at(-1)).toBe(429);
+}, 120_000);
