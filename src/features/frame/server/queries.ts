@@ -58,7 +58,8 @@ export async function loadPublicContext(lot: string): Promise<PageContext> {
 /** The same for a calendar that bears a key; null: it bears none that is good. */
 export async function loadCalendarContext(key: string | null): Promise<PageContext | null> {
   const own = await theSite();
-  if (own) return contextOf(own);
+  // A partner has a place at the site and does not see what is to be done there.
+  if (own && may((await currentAccess()).role, 'see-site')) return contextOf(own);
   const device = await deviceOfKey(theDb(), key, 'calendar');
   if (!device || device.revoked) return null;
   const site = await publicSite(() => Promise.resolve(device.site));
