@@ -36,7 +36,8 @@ class SiteDriver extends PostgresDriver {
       this.#said.set(connection, site);
       return connection;
     } catch (error) {
-      await this.releaseConnection(connection as Parameters<this['releaseConnection']>[0]);
+      // It came from this very driver; only its declared type is wider.
+      await this.releaseConnection(connection as never);
       throw error;
     }
   }

@@ -85,5 +85,5 @@ export function setCurrentSite(site: string): void {
 export function inSite<T>(site: string, work: () => T): T {
   const request = requests.getStore();
   const rest = request ?? { address: '', host: '', cookie: '' };
-  return requests.run({ ...rest, site, known: request?.known ?? new Map() }, work);
+  return requests.run({ ...rest, site, known: request?.known ?? new Map<string, unknown>() }, work);
 }

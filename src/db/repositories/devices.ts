@@ -1,7 +1,7 @@
-import { sql } from 'kysely';
+import { sql, type Insertable } from 'kysely';
 import { newId } from '@/platform/ids';
 import type { Db } from '../client';
-import type { DevicePurpose } from '../schema';
+import type { Database, DevicePurpose } from '../schema';
 
 /** A phone that many share. */
 export type SharedDevice = {
@@ -24,27 +24,26 @@ type KnownDevice = {
 
 const timeOf = (date: Date | null): number | null => date?.getTime() ?? null;
 
-/** Phones that many share. */
+type NewDevice = {
+  readonly site: string;
+  readonly name: string;
+  readonly tokenHash: string;
+  readonly enrolledBy: string;
+  readonly purpose?: DevicePurpose;
+};
+const rowOf = (id: string, d: NewDevice, at: number): Insertable<Database['device']> => ({
+  ...{ id, site: d.site, name: d.name, token_hash: d.tokenHash, purpose: d.purpose ?? 'logging' },
+  ...{ enrolled_by: d.enrolledBy, enrolled_at: new Date(at) },
+  ...{ last_seen_at: null, revoked_at: null, revoked_by: null },
+});
+
+/** Phones that many share, and calendars. */
 export const deviceRepo = (db: Db) => ({
-  async enrolDevice(
-    device: {
-      site: string;
-      name: string;
-      tokenHash: string;
-      enrolledBy: string;
-      purpose?: DevicePurpose;
-    },
-    at: number,
-  ): Promise<string> {
+  async enrolDevice(device: NewDevice, at: number): Promise<string> {
     const id = newId();
     await db
       .insertInto('device')
-      .values({
-        ...{ id, site: device.site, name: device.name, token_hash: device.tokenHash },
-        purpose: device.purpose ?? 'logging',
-        ...{ enrolled_by: device.enrolledBy, enrolled_at: new Date(at) },
-        ...{ last_seen_at: null, revoked_at: null, revoked_by: null },
-      })
+      .values(rowOf(id, device, at))
       .execute();
     return id;
   },

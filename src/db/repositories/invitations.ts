@@ -1,8 +1,8 @@
-import { sql } from 'kysely';
+import { sql, type Insertable, type Selectable } from 'kysely';
 import type { MemberRole } from '@/core/log/entered-by';
 import { newId } from '@/platform/ids';
 import type { Db } from '../client';
-import type { LetsIn } from '../schema';
+import type { Database, LetsIn } from '../schema';
 
 export type Invitation = {
   readonly id: string;
@@ -21,20 +21,42 @@ export type NewInvitation = Omit<Invitation, 'id'> & {
 /** Whether a link still lets in; `used`, `late` and `withdrawn` say why not. */
 export type InvitationState = 'open' | 'used' | 'late' | 'withdrawn';
 
+const rowOf = (id: string, i: NewInvitation): Insertable<Database['invitation']> => ({
+  ...{ id, token_hash: i.tokenHash, site: i.site, lets_in: i.letsIn, role: i.role },
+  ...{ name: i.name, partner: i.partner, made_by: i.madeBy, made_at: new Date(i.madeAt) },
+  expires_at: new Date(i.expiresAt),
+  used_at: null,
+  withdrawn_at: null,
+});
+
+type Row = Selectable<Database['invitation']>;
+const invitationOfRow = ({ id, site, role, name, partner, ...r }: Row): Invitation => ({
+  ...{ id, site, role, name, partner, letsIn: r.lets_in },
+  expiresAt: r.expires_at.getTime(),
+});
+
+function stateOf({ used_at, withdrawn_at, expires_at }: Row, now: number): InvitationState {
+  if (used_at !== null) return 'used';
+  if (withdrawn_at !== null) return 'withdrawn';
+  return expires_at.getTime() <= now ? 'late' : 'open';
+}
+
+/** A link that nobody has used yet lets nobody in any more. */
+async function withdraw(db: Db, site: string, id: string, at: number): Promise<void> {
+  await db
+    .updateTable('invitation')
+    .set({ withdrawn_at: new Date(at) })
+    .where('site', '=', site)
+    .where('id', '=', id)
+    .where('used_at', 'is', null)
+    .execute();
+}
+
 /** Links that let people and phones in. */
 export const invitationRepo = (db: Db) => ({
-  async invite({ tokenHash, ...i }: NewInvitation): Promise<string> {
+  async invite(invitation: NewInvitation): Promise<string> {
     const id = newId();
-    await db
-      .insertInto('invitation')
-      .values({
-        ...{ id, token_hash: tokenHash, site: i.site, lets_in: i.letsIn, role: i.role },
-        ...{ name: i.name, partner: i.partner, made_by: i.madeBy, made_at: new Date(i.madeAt) },
-        expires_at: new Date(i.expiresAt),
-        used_at: null,
-        withdrawn_at: null,
-      })
-      .execute();
+    await db.insertInto('invitation').values(rowOf(id, invitation)).execute();
     return id;
   },
   /** The site that a token lets into, asked before a site is known; null: none, or one that has no name yet. */
@@ -54,27 +76,7 @@ export const invitationRepo = (db: Db) => ({
       .where('token_hash', '=', tokenHash)
       .executeTakeFirst();
     if (!r) return null;
-    const state: InvitationState =
-      r.used_at !== null
-        ? 'used'
-        : r.withdrawn_at !== null
-          ? 'withdrawn'
-          : r.expires_at.getTime() <= now
-            ? 'late'
-            : 'open';
-    const { id, site, role, name, partner } = r;
-    return {
-      invitation: {
-        id,
-        site,
-        role,
-        name,
-        partner,
-        letsIn: r.lets_in,
-        expiresAt: r.expires_at.getTime(),
-      },
-      state,
-    };
+    return { invitation: invitationOfRow(r), state: stateOf(r, now) };
   },
   /** Uses an invitation up. @returns whether it was still open: of two who use it at once, one is let in */
   async useInvitation(id: string, at: number): Promise<boolean> {
@@ -99,18 +101,7 @@ export const invitationRepo = (db: Db) => ({
       .where('expires_at', '>', new Date(now))
       .orderBy('made_at', 'desc')
       .execute();
-    return rows.map(({ id, role, name, partner, ...r }) => ({
-      ...{ id, site, role, name, partner, letsIn: r.lets_in },
-      expiresAt: r.expires_at.getTime(),
-    }));
+    return rows.map(invitationOfRow);
   },
-  async withdrawInvitation(site: string, id: string, at: number): Promise<void> {
-    await db
-      .updateTable('invitation')
-      .set({ withdrawn_at: new Date(at) })
-      .where('site', '=', site)
-      .where('id', '=', id)
-      .where('used_at', 'is', null)
-      .execute();
-  },
+  withdrawInvitation: (site: string, id: string, at: number) => withdraw(db, site, id, at),
 });

@@ -36,23 +36,7 @@ export function Feeds({
       )}
       <ul>
         {list.map((f) => (
-          <li key={f.path} className="ruled py-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
-            <b className="font-semibold min-w-[140px]">{f.name}</b>
-            {calendarKey !== null && (
-              <a className="btn" href={host ? `webcal://${host}${f.path}` : f.path}>
-                {say('plan.subscribe')}
-              </a>
-            )}
-            <a className="link min-h-target inline-flex items-center" href={f.path}>
-              {say('plan.downloadTheFile')}
-            </a>
-            {calendarKey !== null && (
-              <code className="text-note break-all">
-                {host}
-                {f.path}
-              </code>
-            )}
-          </li>
+          <Feed key={f.path} {...{ host, calendarKey }} {...f} />
         ))}
       </ul>
       <p className="hint">
@@ -64,3 +48,34 @@ export function Feeds({
     </div>
   );
 }
+
+/** One calendar: to subscribe to, where it has a key, and to take along. */
+const Feed = ({
+  name,
+  path,
+  host,
+  calendarKey,
+}: {
+  name: string;
+  path: string;
+  host: string;
+  calendarKey: string | null;
+}) => (
+  <li className="ruled py-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
+    <b className="font-semibold min-w-[140px]">{name}</b>
+    {calendarKey !== null && (
+      <a className="btn" href={host ? `webcal://${host}${path}` : path}>
+        {say('plan.subscribe')}
+      </a>
+    )}
+    <a className="link min-h-target inline-flex items-center" href={path}>
+      {say('plan.downloadTheFile')}
+    </a>
+    {calendarKey !== null && (
+      <code className="text-note break-all">
+        {host}
+        {path}
+      </code>
+    )}
+  </li>
+);
