@@ -1,4 +1,4 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -172,3 +172,43 @@ test('an empty site; killed server and database come up again with everything; C
     /The log of Hopyard Corner is whole: 2 entries\.\nFolded 1 batch anew\./,
   );
 }, 120_000);
+
+test('the service that is installed is a sound one, and reads the program without writing it', () => {
+  const into = fs.mkdtempSync(path.join(os.tmpdir(), 'install-'));
+  const installed = (name: string): string => path.join(into, 'etc', name);
+  try {
+    const install = (...args: string[]) =>
+      execFileSync(path.join(ROOT, 'zealous'), ['install', ...args], { env, stdio: 'pipe' });
+    install('compost.farm.example', '--into', into);
+    const units = [
+      'zealous-heap.service',
+      'zealous-heap-backup.service',
+      'zealous-heap-backup.timer',
+    ];
+    const files = units.map((unit) => installed(`systemd/system/${unit}`));
+    const service = fs.readFileSync(files[0]!, 'utf8');
+    expect(service).toMatch(/^User=zealous$/m);
+    expect(service).toMatch(/^ProtectSystem=strict$/m);
+    expect(service).toMatch(/ZEALOUS_HOSTS=compost\.farm\.example ZEALOUS_HTTPS=1/);
+    const caddy = fs.readFileSync(installed('caddy/Caddyfile'), 'utf8');
+    expect(caddy).toMatch(/https:\/\/compost\.farm\.example \{\n\ttls internal/);
+    // Once more is no harm; a file of somebody else's stays.
+    install('compost.farm.example', '--public', '--into', into);
+    expect(fs.readFileSync(installed('caddy/Caddyfile'), 'utf8')).not.toContain('tls internal');
+    fs.writeFileSync(installed('caddy/Caddyfile'), 'shop.example {\n}\n');
+    expect(() => install('compost.farm.example', '--into', into)).toThrow(
+      /was not written by this program/,
+    );
+    expect(() => install('not a name', '--into', into)).toThrow(/Say under which name/);
+    if (!fs.existsSync('/usr/bin/systemd-analyze')) return;
+    // The user is made when it is installed; here there is none of that name. What systemd does not know it says on stderr alone.
+    for (const f of files)
+      fs.writeFileSync(f, fs.readFileSync(f, 'utf8').replace('User=zealous', 'User=root'));
+    const { status, stderr } = spawnSync('systemd-analyze', ['verify', ...files], {
+      encoding: 'utf8',
+    });
+    expect([status, stderr.trim()]).toEqual([0, '']);
+  } finally {
+    fs.rmSync(into, { recursive: true, force: true });
+  }
+}, 60_000);
