@@ -2,8 +2,10 @@
 import http from 'node:http';
 import { performance } from 'node:perf_hooks';
 import zlib from 'node:zlib';
+import { signIn } from './sign-in.mjs';
 
 const base = process.argv[2];
+const cookie = await signIn(base);
 const agent = new http.Agent({ keepAlive: true, maxSockets: 64 });
 /** A page as a browser asks for it. */
 const get = (path) =>
@@ -12,7 +14,7 @@ const get = (path) =>
     http
       .get(
         base + path,
-        { agent, headers: { 'accept-encoding': 'gzip', accept: 'text/html' } },
+        { agent, headers: { 'accept-encoding': 'gzip', accept: 'text/html', cookie } },
         (response) => {
           const parts = [];
           response.on('data', (part) => parts.push(part));

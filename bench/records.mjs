@@ -1,7 +1,9 @@
 // Records of every batch of a site as one ZIP: time, size, and what the server holds in memory meanwhile.
 import fs from 'node:fs';
+import { signIn } from './sign-in.mjs';
 
 const [base, pid, ...ids] = process.argv.slice(2);
+const cookie = await signIn(base);
 const rss = () =>
   Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
 const zip = async (some) => {
@@ -10,7 +12,9 @@ const zip = async (some) => {
   const timer = setInterval(() => {
     peak = Math.max(peak, rss());
   }, 100);
-  const response = await fetch(`${base}/records/zip?${some.map((id) => `batch=${id}`).join('&')}`);
+  const response = await fetch(`${base}/records/zip?${some.map((id) => `batch=${id}`).join('&')}`, {
+    headers: { cookie },
+  });
   for await (const chunk of response.body) {
     first ||= performance.now() - start;
     bytes += chunk.length;

@@ -14,7 +14,7 @@ for n in 5000 50000 500000; do BENCH_READINGS=$n node .data/bench-deep.mjs; done
 # The site's database as bench/site.ts left it, served by the built application to what is measured.
 serve() {
   db="$(sed -n 's/^kept as //p' .data/bench.log)"
-  DATABASE_URL="$(scripts/pg.sh admin-url "$db")" PORT=4999 HOSTNAME=127.0.0.1 NODE_ENV=production node .next/standalone/server.js >/dev/null 2>&1 &
+  DATABASE_URL="$(scripts/pg.sh admin-url "$db")" PORT=4999 HOSTNAME=127.0.0.1 NODE_ENV=production ZEALOUS_DEMO=1 node .next/standalone/server.js >/dev/null 2>&1 &
   server=$!; trap 'kill "$server"; sleep 1; scripts/pg.sh drop "$db"' EXIT
   sleep 3
 }

@@ -4,6 +4,7 @@ import { Kysely, PostgresDialect, sql } from 'kysely';
 import pg from 'pg';
 import { connect } from '@/db/client';
 import { migrate } from '@/db/migrate';
+import { memberRepo } from '@/db/repositories/members';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
@@ -32,6 +33,12 @@ const site: Site = {
   demoUntil: null,
 };
 await siteRepo(db).create(site);
+// Whoever measures its pages signs in as the manager.
+await memberRepo(db).createDemoPerson('demo-mo', 'Mo');
+await memberRepo(db).setMember(
+  { site: site.id, person: 'demo-mo', role: 'manager', partner: null },
+  Date.now(),
+);
 const now = Date.now();
 const ids = await fillSite(db, site, { batches: BATCHES, rounds: ROUNDS, now });
 async function timed(
