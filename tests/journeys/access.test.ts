@@ -434,3 +434,15 @@ test('a calendar is let in by a link of its own, reads what is to be done, and i
   expect((await feed()).status).toBe(401);
   await close();
 }, 60_000);
+
+test('what happened at the door stands where a manager looks for it', async () => {
+  await (await app.fetch(`/batch/${batch}/readings`)).arrayBuffer();
+  await send(cookies.crew ?? '', entryOf('terms', 'crew', { rules: [], policy: {} }));
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/people`);
+  await press(page, 'Sign-ins, links and changes');
+  await waitText(page, 'main', /Mo exported data/);
+  await waitText(page, 'main', /an entry of crew was refused/);
+  await waitText(page, 'main', /recorder joined/);
+  await close();
+}, 60_000);

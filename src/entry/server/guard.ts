@@ -1,6 +1,8 @@
 import { may, type Action } from '@/core/access/roles';
 import type { Access } from '@/db/access';
-import { currentAccess } from '@/db/context';
+import { currentAccess, theDb } from '@/db/context';
+import { auditRepo } from '@/db/repositories/audit';
+import { now } from '@/platform/clock';
 import { actionOfPath } from './routes';
 
 /** What becomes of a request: it passes, whoever sent it signs in first, or it is not theirs to send. */
@@ -21,5 +23,19 @@ function entranceOf(access: Access, action: Action): Entrance {
 export async function entranceOfRequest(pathname: string): Promise<Entrance> {
   const action = actionOfPath(pathname);
   // What anybody may see asks nobody who they are, and needs no database.
-  return may(null, action) ? 'pass' : entranceOf(await currentAccess(), action);
+  if (may(null, action)) return 'pass';
+  const access = await currentAccess();
+  const entrance = entranceOf(access, action);
+  if (entrance === 'pass' && action === 'export') await auditExport(access, pathname);
+  return entrance;
 }
+
+/** Whole tables that leave the site are written down. */
+const auditExport = ({ site, person }: Access, pathname: string): Promise<void> =>
+  auditRepo(theDb()).audit(
+    {
+      ...{ event: 'exported', site: site?.id ?? null, who: person?.id ?? null },
+      about: { path: pathname },
+    },
+    now(),
+  );

@@ -13,6 +13,7 @@ import type { Problem } from '@/core/words/problem';
 import type { Access } from '@/db/access';
 import type { Db } from '@/db/client';
 import { currentAccess } from '@/db/context';
+import { auditRepo } from '@/db/repositories/audit';
 import { logRepo } from '@/db/repositories/log';
 import { memberRepo, type Member } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
@@ -40,9 +41,12 @@ export async function identify(db: Db, site: Site, entry: NewEntry): Promise<Ide
   const corrects =
     entry.kind === 'correction' ? await correctedBy(db, site, person, entry.data.target) : null;
   const subject = { kind: entry.kind, ...(corrects ? { corrects } : {}) };
-  return may(role, 'log', subject)
-    ? who
-    : refused('role', say('people.notLoggedByRole', { role: roleName(role) }));
+  if (may(role, 'log', subject)) return who;
+  await auditRepo(db).audit(
+    { event: 'entry-refused', site: site.id, who: person, about: { kind: entry.kind } },
+    now(),
+  );
+  return refused('role', say('people.notLoggedByRole', { role: roleName(role) }));
 }
 
 function whoBrings(

@@ -80,8 +80,6 @@ const Made = ({ made }: { made: NonNullable<PeopleView['made']> }) => (
     data-testid="made-link"
     className="border-[1.6px] border-ink bg-sheet px-4 py-3 flex gap-5 flex-wrap items-center"
   >
-    {/* A picture of a link; there is nothing to make smaller. */}
-    {/* eslint-disable-next-line @next/next/no-img-element */}
     <img src={made.code} width={180} height={180} alt={say('people.codeOfLink')} />
     <div className="flex-1 min-w-[240px] flex flex-col gap-2">
       <p className="font-semibold">{made.text}</p>
