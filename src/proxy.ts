@@ -29,12 +29,16 @@ function wanted({ method, nextUrl }: NextRequest): string {
 function turnAway(request: NextRequest, entrance: Entrance): Response | null {
   if (entrance === 'pass') return null;
   const isRead = ['GET', 'HEAD'].includes(request.method) && !isDoor(request);
-  if (entrance === 'refused')
+  if (entrance === 'refused' || (entrance === 'own-share' && !isRead))
     return isRead
       ? NextResponse.redirect(new URL('/refused', request.url), 303)
       : refuse(request, 403, say('people.notYourRole'));
   if (!isRead) return refuse(request, 401, say('people.signInFirst'));
-  const there = entrance === 'name-site' ? '/site' : `/sign-in${wanted(request)}`;
+  const there = {
+    'name-site': '/site',
+    'own-share': '/share',
+    'sign-in': `/sign-in${wanted(request)}`,
+  }[entrance];
   return NextResponse.redirect(new URL(there, request.url), 303);
 }
 

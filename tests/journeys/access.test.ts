@@ -64,7 +64,9 @@ const addressOf = (route: string): string =>
 const outcomeOf = ({ status, headers }: Response): 'passed' | 'sign-in' | 'refused' => {
   const to = headers.get('location') ?? '';
   if (status === 401 || (status === 303 && to.startsWith('/sign-in'))) return 'sign-in';
-  return status === 403 || (status === 303 && to === '/refused') ? 'refused' : 'passed';
+  return status === 403 || (status === 303 && ['/refused', '/share'].includes(to))
+    ? 'refused'
+    : 'passed';
 };
 
 const ROLES_AND_NOBODY: readonly (AccessRole | null)[] = [null, ...ACCESS_ROLES];
@@ -268,7 +270,16 @@ test('a shared phone is connected, logs in the names of the site’s people, and
   await open(phone.page, `${app.base}/join/${await invite(null, 'Barn phone')}`);
   await waitText(phone.page, 'main', /shared phone Barn phone/);
   await press(phone.page, 'Connect');
+  await waitText(phone.page, 'main', /Who are you\?/);
+  expect(await axe(phone.page)).toEqual([]);
+  await press(phone.page, 'recorder');
   await waitText(phone.page, 'main', /Batch/);
+  await open(phone.page, `${app.base}/more`);
+  await waitText(
+    phone.page,
+    '[data-testid=who]',
+    /Shared phone Barn phone, in the hand of recorder/,
+  );
   const cookie = (await phone.page.browserContext().cookies())
     .map((c) => `${c.name}=${c.value}`)
     .join('; ');
@@ -310,8 +321,8 @@ test('a partner sees their own share alone', async () => {
   await open(page, `${app.base}/share`);
   await waitText(page, 'main', /Canteen[\s\S]*Nothing of yours is logged this year/);
   expect(await axe(page)).toEqual([]);
+  // Wherever they go on the site, they are led to it.
   await open(page, app.base);
-  await press(page, 'Back');
   await waitText(page, 'main', /Canteen/);
   await close();
 }, 60_000);

@@ -9,7 +9,16 @@ import { currentAddress } from '@/platform/current-request';
 /** Doors that write, with how often one address may use each in a minute. A phone sends up to a hundred entries in one request. */
 const DOORS = {
   ...{ log: 6000, photo: 600, import: 60 },
-  ...{ 'sign-in': 10, 'sign-out': 60, join: 30, people: 60, account: 10, site: 60, calendar: 10 },
+  ...{
+    'sign-in': 10,
+    'sign-out': 60,
+    join: 30,
+    people: 60,
+    account: 10,
+    site: 60,
+    calendar: 10,
+    who: 60,
+  },
 } as const;
 type Door = keyof typeof DOORS;
 const MINUTE_MS = 60_000;

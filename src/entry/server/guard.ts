@@ -5,8 +5,8 @@ import { auditRepo } from '@/db/repositories/audit';
 import { now } from '@/platform/clock';
 import { actionOfPath } from './routes';
 
-/** What becomes of a request: it passes, whoever sent it signs in first, or it is not theirs to send. */
-export type Entrance = 'pass' | 'sign-in' | 'name-site' | 'refused';
+/** What becomes of a request: it passes, whoever sent it signs in first, or it leads to what is theirs, or it is not theirs to send. */
+export type Entrance = 'pass' | 'sign-in' | 'name-site' | 'own-share' | 'refused';
 
 /** Whether somebody has signed in who has no place anywhere yet: whoever came by the first link, before the site was named. */
 const isNewcomer = ({ person, memberships }: Access): boolean =>
@@ -16,7 +16,9 @@ const isNewcomer = ({ person, memberships }: Access): boolean =>
 function entranceOf(access: Access, action: Action): Entrance {
   if (may(access.role, action)) return 'pass';
   if (isNewcomer(access)) return action === 'name-site' ? 'pass' : 'name-site';
-  return access.role === null ? 'sign-in' : 'refused';
+  if (access.role === null) return 'sign-in';
+  // Whoever sees a share of the site alone is led to it.
+  return action === 'see-site' && may(access.role, 'see-own-share') ? 'own-share' : 'refused';
 }
 
 /** Whether the request that is being answered may go where it wants to. */

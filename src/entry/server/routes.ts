@@ -70,6 +70,7 @@ export const ROUTES = {
   '/store/suppliers': 'see-site',
   '/store/take-in': 'see-site',
   '/waiting': 'see-site',
+  '/who': 'see-account',
   '/api/account': 'see-account',
   '/api/batch/[id]/[opened]': 'see-site',
   '/api/batch/[id]/log': 'see-site',
@@ -93,6 +94,7 @@ export const ROUTES = {
   '/api/sign-in': 'see-public',
   '/api/sign-out': 'see-public',
   '/api/trail': 'export',
+  '/api/who': 'see-account',
 } as const satisfies Readonly<Record<string, Action>>;
 
 /** Files that come with the application and say nothing of any site. */

@@ -105,7 +105,7 @@ export const enPeople = {
   passwordNowWrong: 'The password now is wrong. Try again.',
   noPartnerName: 'The manager has not said yet whose deliveries you see. Ask them.',
   signedInAs: 'Signed in as {name}, {role}',
-  onSharedPhone: 'Shared phone {name}',
+  onSharedPhone: 'Shared phone {name}, in the hand of {by}',
   onlyManager: 'Only a manager changes this. You can read it.',
   notLoggedByRole:
     'Your role here is {role}, which does not log this. Ask a manager, or somebody whose role it is.',
@@ -119,4 +119,8 @@ export const enPeople = {
     'This was logged at another site. It stays on this device until you go back to that site; this one is {site}.',
   passwordEasy:
     'This password is among those that are tried first. Choose another, such as three or four words.',
+  whoHasPhone: 'Who are you?',
+  whoHasPhoneHow:
+    'Your name stands beside what is logged on this phone, until somebody else takes it.',
+  somebodyElse: 'Somebody else has the phone',
 } as const;

@@ -109,7 +109,7 @@ export const esPeople = {
   passwordNowWrong: 'La contraseña actual no es correcta. Inténtalo otra vez.',
   noPartnerName: 'Quien dirige el sitio aún no ha dicho qué entregas puedes ver. Pídeselo.',
   signedInAs: 'Sesión de {name}, {role}',
-  onSharedPhone: 'Teléfono compartido {name}',
+  onSharedPhone: 'Teléfono compartido {name}, lo tiene {by}',
   onlyManager: 'Solo quien dirige el sitio cambia esto. Tú puedes leerlo.',
   notLoggedByRole:
     'Tu función aquí es {role}, que no anota esto. Pídelo a quien dirige el sitio o a quien le toca.',
@@ -123,4 +123,8 @@ export const esPeople = {
     'Esto se anotó en otro sitio. Se queda en este dispositivo hasta que vuelvas a ese sitio; este es {site}.',
   passwordEasy:
     'Esta contraseña está entre las primeras que se prueban. Elige otra, por ejemplo tres o cuatro palabras.',
+  whoHasPhone: '¿Quién eres?',
+  whoHasPhoneHow:
+    'Tu nombre aparece junto a lo que se anota en este teléfono, hasta que lo tome otra persona.',
+  somebodyElse: 'Otra persona tiene el teléfono',
 };

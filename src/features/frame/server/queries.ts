@@ -151,7 +151,10 @@ export async function loadWhoIsIn(): Promise<WhoIsInView> {
   return {
     text: person?.role
       ? say('people.signedInAs', { name: person.name, role: roleName(person.role) })
-      : say('people.onSharedPhone', { name: device?.name ?? '' }),
+      : say('people.onSharedPhone', {
+          name: device?.name ?? '',
+          by: (await readPrefs()).by || '?',
+        }),
     hasAccount: person !== null,
     managesPeople: may(role, 'manage-people'),
     site: site?.id ?? '',

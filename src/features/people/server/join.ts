@@ -102,5 +102,5 @@ async function connectDevice(invitation: Invitation, back: string): Promise<Resp
     { event: 'device-enrolled', site, who: null, about: { device: id } },
     now(),
   );
-  return sendOn('/', [cookieOf(deviceCookieName(), token, DEVICE_S)]);
+  return sendOn('/who', [cookieOf(deviceCookieName(), token, DEVICE_S)]);
 }

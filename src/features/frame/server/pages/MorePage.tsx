@@ -46,9 +46,14 @@ const WhoIsIn = ({ who }: { who: WhoIsInView }) => (
           <button className="btn">{say('people.signOut')}</button>
         </form>
       ) : (
-        <a className="btn" href="/sign-in">
-          {say('people.signIn')}
-        </a>
+        <>
+          <a className="btn" href="/who">
+            {say('people.somebodyElse')}
+          </a>
+          <a className="btn" href="/sign-in">
+            {say('people.signIn')}
+          </a>
+        </>
       )}
     </div>
   </section>
