@@ -397,7 +397,7 @@ test('somebody with a place at two sites sees one at a time, and what was typed 
   const { page, close } = await app.page();
   await open(page, `${app.base}/join/${token}`);
   await press(page, 'Join as Mo');
-  await waitText(page, 'body', /Weir Meadow/);
+  await waitText(page, 'header', /Weir Meadow/);
   // Crew there, manager here: what one may do is that of the site that is shown.
   await open(page, `${app.base}/people`);
   await waitText(page, 'main', /Your role here is crew/);
@@ -414,7 +414,7 @@ test('somebody with a place at two sites sees one at a time, and what was typed 
   await open(page, `${app.base}/more`);
   await page.select('select[name=site]', siteId);
   await press(page, 'Go there');
-  await waitText(page, 'body', /Hopyard Corner/);
+  await waitText(page, 'header', /Hopyard Corner/);
   const back = (await page.browserContext().cookies())
     .map((c) => `${c.name}=${c.value}`)
     .join('; ');
