@@ -123,4 +123,6 @@ export const enPeople = {
   whoHasPhoneHow:
     'Your name stands beside what is logged on this phone, until somebody else takes it.',
   somebodyElse: 'Somebody else has the phone',
+  onlyThisMachine:
+    'This address opens on this machine alone. Before a phone can use it, see what is missing:',
 } as const;

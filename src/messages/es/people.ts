@@ -127,4 +127,6 @@ export const esPeople = {
   whoHasPhoneHow:
     'Tu nombre aparece junto a lo que se anota en este teléfono, hasta que lo tome otra persona.',
   somebodyElse: 'Otra persona tiene el teléfono',
+  onlyThisMachine:
+    'Esta dirección se abre solo en esta máquina. Antes de que un teléfono pueda usarla, mira qué falta:',
 };

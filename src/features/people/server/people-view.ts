@@ -78,6 +78,7 @@ export async function peopleView(
     })),
     made: screen.made && {
       ...{ address: screen.made.address, code: screen.made.code },
+      isReached: screen.made.isReached,
       text: invitationText(screen.made.invitation, timeZone),
     },
     events: events.map(

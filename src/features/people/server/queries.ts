@@ -11,6 +11,7 @@ import { memberRepo, type Member } from '@/db/repositories/members';
 import type { MemberRole } from '@/core/log/entered-by';
 import { siteRepo } from '@/db/repositories/site';
 import { say } from '@/messages/say';
+import { env } from '@/platform/env';
 import { now } from '@/platform/clock';
 import { currentCookie, inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
@@ -27,11 +28,14 @@ export type PeopleScreen = {
     readonly address: string;
     readonly code: string;
     readonly invitation: Invitation;
+    /** Whether other devices than this machine can open it. */ readonly isReached: boolean;
   } | null;
 };
 
-/** The address under which this server was asked. */
+/** The address under which phones reach this server: its name, where it has one, else what it was asked by. */
 async function ownAddress(): Promise<string> {
+  const [name] = env.hosts();
+  if (name !== undefined) return `https://${name}`;
   const asked = await headers();
   const scheme = asked.get('x-forwarded-proto') === 'https' ? 'https' : 'http';
   return `${scheme}://${asked.get('host') ?? ''}`;
@@ -46,7 +50,13 @@ async function linkJustMade(): Promise<PeopleScreen['made']> {
   const address = `${await ownAddress()}/join/${token}`;
   const code = await qrcode.toString(address, { type: 'svg', margin: 2 });
   const { invitation } = found;
-  return { address, invitation, code: `data:image/svg+xml;utf8,${encodeURIComponent(code)}` };
+  const isReached = !/^http:\/\/(localhost|127\.|\[::1\])/.test(address);
+  return {
+    address,
+    invitation,
+    isReached,
+    code: `data:image/svg+xml;utf8,${encodeURIComponent(code)}`,
+  };
 }
 
 export async function loadPeople(site: string): Promise<PeopleScreen> {

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { MEMBER_ROLES, type MemberRole } from '@/core/log/entered-by';
+import { PLACES } from '@/core/words/places';
 import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
@@ -20,7 +21,12 @@ export type PeopleView = {
     readonly name: string;
     readonly detail: string;
   }[];
-  readonly made: { readonly address: string; readonly code: string; readonly text: string } | null;
+  readonly made: {
+    readonly address: string;
+    readonly code: string;
+    readonly text: string;
+    readonly isReached: boolean;
+  } | null;
   readonly events: readonly string[];
   readonly problem: string | null;
 };
@@ -87,6 +93,14 @@ const Made = ({ made }: { made: NonNullable<PeopleView['made']> }) => (
         {made.address}
       </p>
       <p className="hint">{say('people.shownOnce')}</p>
+      {!made.isReached && (
+        <p className="font-semibold">
+          {say('people.onlyThisMachine')}{' '}
+          <a className="link" href="/phone">
+            {PLACES.phone.name}
+          </a>
+        </p>
+      )}
     </div>
   </section>
 );
