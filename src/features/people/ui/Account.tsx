@@ -2,6 +2,7 @@ import type { MemberRole } from '@/core/log/entered-by';
 import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
+import { NewPasswordField } from './NewPasswordField';
 import { ProblemNote } from './DoorPage';
 
 export type AccountView = {
@@ -42,15 +43,7 @@ const ChangePassword = ({ username }: { username: string }) => (
       autoComplete="current-password"
       required
     />
-    <Field
-      label={say('people.newPassword')}
-      name="password"
-      type="password"
-      autoComplete="new-password"
-      minLength={10}
-      required
-      hint={say('people.passwordForm')}
-    />
+    <NewPasswordField label={say('people.newPassword')} />
     <button className="btn w-fit">{say('people.changePassword')}</button>
     <p className="hint">{say('people.changePasswordHow')}</p>
   </form>

@@ -2,6 +2,7 @@ import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import type { MemberRole } from '@/core/log/entered-by';
+import { NewPasswordField } from './NewPasswordField';
 import { DoorPage } from './DoorPage';
 
 /** What a link lets in that is still open, and what was typed on it already. */
@@ -82,16 +83,7 @@ function NewAccount({ view }: { view: JoinView }) {
         hint={say('people.usernameForm')}
         problem={problemOf('username')}
       />
-      <Field
-        label={say('people.password')}
-        name="password"
-        type="password"
-        autoComplete="new-password"
-        minLength={10}
-        required
-        hint={say('people.passwordForm')}
-        problem={problemOf('password')}
-      />
+      <NewPasswordField label={say('people.password')} problem={problemOf('password')} />
       <button className="btn key">{say('people.makeAccount')}</button>
     </form>
   );
