@@ -50,7 +50,8 @@ const createAuth = (db: Db) =>
         verify: ({ hash: kept, password }) => verify(kept, password),
       },
     },
-    session: { expiresIn: SESSION_S, updateAge: DAY_S },
+    // It ends a month after the sign-in, however much it is used: so does its cookie.
+    session: { expiresIn: SESSION_S, disableSessionRefresh: true },
     advanced: {
       useSecureCookies: false,
       cookies: {
