@@ -457,3 +457,32 @@ test('what happened at the door stands where a manager looks for it', async () =
   await waitText(page, 'main', /recorder joined/);
   await close();
 }, 60_000);
+
+test('what a trainee logged is told in the log, and counts once somebody else has checked it', async () => {
+  const note = entryOf('note', 'trainee', { words: 'smells of the forest' });
+  expect((await send(cookies.trainee ?? '', note)).ok).toBe(true);
+  // A trainee checks nothing, their own least of all.
+  expect(
+    await send(cookies.trainee ?? '', entryOf('entry-check', 'trainee', { target: note.id })),
+  ).toMatchObject({
+    problems: [{ path: 'role' }],
+  });
+  const own = await app.page({ width: 390, height: 844, phone: true }, cookies.trainee);
+  await open(own.page, `${app.base}/batch/${batch}`);
+  await waitText(own.page, '[data-testid=log]', /smells of the forest[\s\S]*To be checked/);
+  expect(await textOf(own.page, '[data-testid=log]')).not.toContain('I have checked it');
+  await own.close();
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/batch/${batch}`);
+  await waitText(page, '[data-testid=log]', /To be checked/);
+  await press(page, 'I have checked it: it is right');
+  await waitText(page, '[data-testid=log]', /Checked an entry/);
+  for (
+    let i = 0;
+    i < 50 && (await textOf(page, '[data-testid=log]')).includes('To be checked');
+    i += 1
+  )
+    await sleep(100);
+  expect(await textOf(page, '[data-testid=log]')).not.toContain('To be checked');
+  await close();
+}, 60_000);
