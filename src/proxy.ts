@@ -2,6 +2,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { say } from '@/messages/say';
 import { entranceOfRequest, type Entrance } from '@/entry/server/guard';
 import { env } from '@/platform/env';
+import { log } from '@/platform/log';
 import { refusalOf } from '@/platform/guard';
 import { contentPolicy, createNonce, securityHeaders } from '@/platform/security-headers';
 
@@ -42,6 +43,19 @@ function turnAway(request: NextRequest, entrance: Entrance): Response | null {
   return NextResponse.redirect(new URL(there, request.url), 303);
 }
 
+/** The same, asked of the database; one that does not answer lets nobody in, and is told as what it is. */
+async function turnAwayOrNot(request: NextRequest): Promise<Response | null> {
+  try {
+    return turnAway(request, await entranceOfRequest(request.nextUrl.pathname));
+  } catch (error) {
+    log.error(
+      { error: error instanceof Error ? error.message : error },
+      'who asks could not be looked up',
+    );
+    return refuse(request, 503, say('app.theServerOrDatabaseDid'));
+  }
+}
+
 /** Runs before every page, route and action: none is left out, so there is no matcher. */
 export async function proxy(request: NextRequest): Promise<Response> {
   const refusal = refusalOf(request, env.hosts());
@@ -53,8 +67,7 @@ export async function proxy(request: NextRequest): Promise<Response> {
   asked.set('content-security-policy', policy);
   const answer = refusal
     ? refuse(request, refusal.status, refusal.message)
-    : (turnAway(request, await entranceOfRequest(request.nextUrl.pathname)) ??
-      NextResponse.next({ request: { headers: asked } }));
+    : ((await turnAwayOrNot(request)) ?? NextResponse.next({ request: { headers: asked } }));
   const https = request.headers.get('x-forwarded-proto') === 'https';
   answer.headers.set('content-security-policy', policy);
   for (const [name, value] of Object.entries(securityHeaders(https)))
