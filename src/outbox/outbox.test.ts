@@ -118,6 +118,32 @@ describe('sending what waits', () => {
       { id: 'b', state: 'refused', problems: [{ path: 'at', message: 'no' }] },
     ]);
   });
+  test('one that waits for somebody else to sign in stays, with the reason, and is sent again later', async () => {
+    const box = boxOf(itemsOf(['a', 'b']));
+    let signedIn = 'Robin';
+    const log: string[] = [];
+    const server: ServerPort = {
+      log: async (_sentAt, entries) => ({
+        now: 0,
+        answers: entries.map((e) => {
+          if (e.id === 'a' && signedIn !== 'Mo')
+            return { ok: false, again: true, problems: [{ path: 'by', message: 'logged by Mo' }] };
+          log.push(e.id);
+          return { ok: true };
+        }),
+      }),
+      photo: async () => ({ ok: false, problem: 'none' }),
+    };
+    await drain(box, server, still);
+    expect(log).toEqual(['b']);
+    expect(box.all()).toMatchObject([
+      { id: 'a', state: 'waiting', problems: [{ path: 'by', message: 'logged by Mo' }] },
+    ]);
+    signedIn = 'Mo';
+    await drain(box, server, still);
+    expect(log).toEqual(['b', 'a']);
+    expect(box.all()).toEqual([]);
+  });
   test('nothing leaves the box without an answer', async () => {
     const box = boxOf(itemsOf(['a']));
     expect(await drain(box, hubOf(() => 'lost-before').hub, still)).toEqual({
