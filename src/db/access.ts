@@ -4,6 +4,8 @@ import { now } from '@/platform/clock';
 import {
   currentCookie,
   currentCookies,
+  currentSiteId,
+  inSite,
   onceForRequest,
   setCurrentSite,
 } from '@/platform/current-request';
@@ -11,7 +13,7 @@ import { env } from '@/platform/env';
 import { sha256 } from '@/platform/hash';
 import type { Db } from './client';
 import type { DevicePurpose } from './schema';
-import { deviceRepo } from './repositories/devices';
+import { deviceRepo, type KnownDevice } from './repositories/devices';
 import { memberRepo, type Membership } from './repositories/members';
 import { siteRepo, type Site } from './repositories/site';
 
@@ -59,9 +61,7 @@ async function bySession(db: Db): Promise<Access | null> {
   const memberships = await memberRepo(db).memberships(id);
   const chosen = currentCookie(SITE_COOKIE);
   const here = memberships.find((m) => m.site === chosen) ?? memberships[0] ?? null;
-  // From here on the database shows this site alone.
-  if (here) setCurrentSite(here.site);
-  const site = here && (await siteRepo(db).byId(here.site));
+  const site = here && (await enterSite(db, here.site));
   return {
     ...NO_ACCESS,
     ...{ role: here?.role ?? null, site, memberships },
@@ -76,18 +76,29 @@ async function byDevice(db: Db): Promise<Access | null> {
   const { id, name } = found;
   // Who holds it is said with each entry; to look round on it, the phone itself is enough.
   const role = roleOnSharedDevice('crew');
-  return { ...NO_ACCESS, role, site: await siteRepo(db).byId(found.site), device: { id, name } };
+  return { ...NO_ACCESS, role, site: await enterSite(db, found.site), device: { id, name } };
 }
 
-/** Whoever bears a key that was given for a purpose; the request asks for their site from then on. Null: nobody does. */
-export async function deviceOfKey(db: Db, key: string | null, purpose: DevicePurpose) {
+/** The site of whoever asks. The database shows this one alone from here on, unless the address has said of which one it is. */
+async function enterSite(db: Db, id: string): Promise<Site | null> {
+  if (currentSiteId() === '') setCurrentSite(id);
+  return inSite(id, () => siteRepo(db).byId(id));
+}
+
+/** Whoever bears a key that was given for a purpose, ended or not. Null: nobody does. */
+export async function deviceOfKey(
+  db: Db,
+  key: string | null,
+  purpose: DevicePurpose,
+): Promise<KnownDevice | null> {
   if (key === null || key === '') return null;
   const site = await deviceRepo(db).siteOfToken(sha256(key));
   if (site === null) return null;
-  setCurrentSite(site);
-  const found = await deviceRepo(db).deviceByToken(sha256(key));
-  if (found?.purpose !== purpose) return null;
-  if (!found.revoked && now() - found.seenAt > NOTE_SEEN_MS)
-    await deviceRepo(db).noteDeviceSeen(found.id, now());
-  return found;
+  return inSite(site, async () => {
+    const found = await deviceRepo(db).deviceByToken(sha256(key));
+    if (found?.purpose !== purpose) return null;
+    if (!found.revoked && now() - found.seenAt > NOTE_SEEN_MS)
+      await deviceRepo(db).noteDeviceSeen(found.id, now());
+    return found;
+  });
 }

@@ -1,28 +1,32 @@
 import { env } from '@/platform/env';
 import { currentSiteId, setCurrentSite } from '@/platform/current-request';
 import { setSiteSpeech } from '@/platform/request-speech';
+import { may, type Action } from '@/core/access/roles';
 import { accessOfRequest, type Access } from './access';
 import { connect, type Db } from './client';
 import { siteRepo, speechOfSite, type Site } from './repositories/site';
 
 const held = globalThis as unknown as { zealousDb?: Db };
 
-/** Connections at most. */
-const POOL = 10;
 /** The process's one pool, opened at first use so that a build needs no database. */
-export const theDb = (): Db => (held.zealousDb ??= connect(env.databaseUrl(), POOL, currentSiteId));
+export const theDb = (): Db =>
+  (held.zealousDb ??= connect(env.databaseUrl(), undefined, currentSiteId));
 
-/** The site that the request asks for, for somebody who has a place there; null: there is none for whoever asks. */
-export async function theSite(): Promise<Site | null> {
-  const { site } = await currentAccess();
+/**
+ * The site that the request asks for; null: there is none for whoever asks, or their role there does not cover it.
+ * @param action what is done with it: asked here too, behind the guard of addresses, since an action of a page can be sent to any
+ */
+export async function theSite(action: Action = 'see-site'): Promise<Site | null> {
+  const { site, role } = await currentAccess();
+  if (!may(role, action)) return null;
   if (site) setSiteSpeech(speechOfSite(site));
   return site;
 }
 
-/** @throws Error for whoever has no place on a site: every page and door reads the log of the site that this gives */
-export async function requireSite(): Promise<Site> {
-  const site = await theSite();
-  if (!site) throw new Error('Nobody has signed in, or there is no site for whoever has.');
+/** The same. @throws Error for whoever has no place on a site, or none that covers what is done with it */
+export async function requireSite(action?: Action): Promise<Site> {
+  const site = await theSite(action);
+  if (!site) throw new Error('Nobody has signed in, or their role does not cover this.');
   return site;
 }
 

@@ -1,3 +1,4 @@
+import type { AsyncLocalStorage } from 'node:async_hooks';
 import { sql } from 'kysely';
 import { entryId } from '../support/ids';
 import { askFor, freshDatabase } from '../support/database';
@@ -16,7 +17,9 @@ import { siteRepo, type Site } from '@/db/repositories/site';
 import { readBatchState } from '@/db/repositories/states';
 import { writeEntries } from '@/db/write';
 import { inSite, currentSiteId } from '@/platform/current-request';
+import { sha256 } from '@/platform/hash';
 import { newId } from '@/platform/ids';
+import { actAs, memberAccess } from '../support/access';
 
 /** Two sites of one installation, held apart by the database and not by what a query asks for. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
@@ -197,3 +200,53 @@ test('one pool serves requests of both sites side by side, each its own', async 
   expect(await pool.selectFrom('log_entry').select('site').execute()).toEqual([]);
   await pool.destroy();
 }, 30_000);
+
+describe('behind the guard of addresses', () => {
+  beforeAll(() => {
+    process.env.DATABASE_URL = t.appUrl;
+  });
+  afterAll(async () => {
+    const held = globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } };
+    await held.zealousDb?.destroy();
+  });
+
+  test('what an address says of a site stays, whoever asks: their own site is looked up beside it', async () => {
+    const { currentAccess, publicSite } = await import('@/db/context');
+    const [one, other] = [sites[0]!, sites[1]!];
+    askFor(t.app, other.id);
+    const device = { site: other.id, name: 'Barn', tokenHash: sha256('a-key'), enrolledBy: 'x' };
+    await deviceRepo(t.app).enrolDevice(device, NOW);
+    const request = {
+      ...{ address: '', host: '', cookie: 'zh_device=a-key', site: '' },
+      known: new Map<string, unknown>(),
+    };
+    const STORE = Symbol.for('zealous-heap.current-request');
+    const all = globalThis as unknown as { [STORE]: AsyncLocalStorage<typeof request> };
+    await all[STORE].run(request, async () => {
+      expect((await publicSite(() => Promise.resolve(one.id)))?.name).toBe('Hopyard Corner');
+      expect((await currentAccess()).site?.name).toBe('Weir Meadow');
+      expect(currentSiteId()).toBe(one.id);
+    });
+  });
+
+  test('an action of a page is refused by what it does, to whichever page it was sent', async () => {
+    const { listBatches } = await import('@/features/frame/server/actions');
+    const { listKnownReadings } = await import('@/features/bring/server/actions');
+    const { theSite } = await import('@/db/context');
+    const attempts = async () =>
+      (
+        await Promise.allSettled([
+          listBatches(),
+          listKnownReadings(heaps[0]!, '2026-01-01T00:00:00Z', '2026-12-31T00:00:00Z'),
+        ])
+      ).map((a) => a.status);
+    actAs(memberAccess(sites[0]!, 'partner'));
+    expect(await attempts()).toEqual(['rejected', 'rejected']);
+    expect([await theSite(), (await theSite('see-own-share'))?.id]).toEqual([null, sites[0]!.id]);
+    actAs(memberAccess(sites[0]!, 'crew'));
+    expect(await attempts()).toEqual(['fulfilled', 'rejected']);
+    expect(await theSite('manage-people')).toBeNull();
+    actAs(memberAccess(sites[0]!, 'recorder'));
+    expect(await attempts()).toEqual(['fulfilled', 'fulfilled']);
+  });
+});

@@ -98,8 +98,7 @@ export const ROUTES = {
 } as const satisfies Readonly<Record<string, Action>>;
 
 /** Files that come with the application and say nothing of any site. */
-const STATIC =
-  /^\/(_next\/|words\/|help\/[^/]+\.png$|[^/]+\.(html|js|png|svg|webmanifest|txt|ico)$)/;
+const STATIC = /^\/(_next\/|help\/[^/]+\.png$|[^/]+\.(html|js|png|svg|webmanifest|txt|ico)$)/;
 
 type Pattern = { readonly parts: readonly string[]; readonly action: Action };
 const isOpen = (part: string): boolean => part.startsWith('[');

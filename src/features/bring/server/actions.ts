@@ -10,7 +10,7 @@ export async function listKnownReadings(
   from: string,
   to: string,
 ): Promise<readonly string[]> {
-  await requireSite();
+  await requireSite('import');
   const id = parseBatchId(batch);
   const state = id && (await readBatchState(theDb(), id));
   if (!state) return [];

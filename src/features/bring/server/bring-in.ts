@@ -72,7 +72,7 @@ export async function bringIn(request: Request): Promise<Response> {
       400,
     );
   const { openedId, by, bay, brought, rules } = parsed.data;
-  const site = await theSite();
+  const site = await theSite('import');
   if (!site) return refuseFile(say('bring.thisServerHasNoSite'), 409);
   const file = fileOfBrought(brought, sha256);
   if (!file.ok) return refuse(file.problems);

@@ -1,6 +1,6 @@
 import { currentUnits, say } from '@/messages/say';
 import { notFound, redirect } from 'next/navigation';
-import { logsInOwnName, may } from '@/core/access/roles';
+import { logsInOwnName, may, type Action } from '@/core/access/roles';
 import { deviceOfKey } from '@/db/access';
 import { currentAccess, publicSite, theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -42,8 +42,8 @@ export type PageContext = {
 };
 
 /** What every page needs: the site, this device's choices, all heaps, the air. Sends a new site to be named first. */
-export async function loadPageContext(): Promise<PageContext> {
-  const site = await theSite();
+export async function loadPageContext(action?: Action): Promise<PageContext> {
+  const site = await theSite(action);
   if (!site) redirect('/site');
   return contextOf(site);
 }
@@ -58,8 +58,7 @@ export async function loadPublicContext(lot: string): Promise<PageContext> {
 /** The same for a calendar that bears a key; null: it bears none that is good. */
 export async function loadCalendarContext(key: string | null): Promise<PageContext | null> {
   const own = await theSite();
-  // A partner has a place at the site and does not see what is to be done there.
-  if (own && may((await currentAccess()).role, 'see-site')) return contextOf(own);
+  if (own) return contextOf(own);
   const device = await deviceOfKey(theDb(), key, 'calendar');
   if (!device || device.revoked) return null;
   const site = await publicSite(() => Promise.resolve(device.site));

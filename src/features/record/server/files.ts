@@ -139,7 +139,7 @@ export async function batchFileResponse(
   id: string,
   of?: Site,
 ): Promise<Response> {
-  const [site, until] = [of ?? (await requireSite()), momentOf(request)];
+  const [site, until] = [of ?? (await requireSite('export')), momentOf(request)];
   if (until === null) return sorry(say('record.asMustTimeSuchAs'), 400);
   const logged = await loggedAt(site, id, until);
   if (!logged) return sorry(noSuchHeap(), 404);
@@ -159,7 +159,7 @@ export async function batchFileResponse(
 
 /** Every reading as a row, in the long form that can be brought in again; struck ones keep their flag. */
 export async function readingsResponse(id: string): Promise<Response> {
-  const site = await requireSite();
+  const site = await requireSite('export');
   const logged = await loggedAt(site, id, now());
   if (!logged) return sorry(noSuchHeap(), 404);
   const { state } = logged;

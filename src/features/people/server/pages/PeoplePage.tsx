@@ -8,7 +8,7 @@ export async function PeoplePage({
 }: {
   searchParams: Promise<{ problem?: string }>;
 }) {
-  const [{ problem }, s] = [await searchParams, await loadPageContext()];
+  const [{ problem }, s] = [await searchParams, await loadPageContext('manage-people')];
   return (
     <PageShell s={s} place="more">
       <People view={await peopleView(s.site, s.now, problem)} />

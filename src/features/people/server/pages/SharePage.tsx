@@ -1,4 +1,5 @@
 import { say } from '@/messages/say';
+import { SignOut } from '../../ui/SignOut';
 import { DoorPage } from '../../ui/DoorPage';
 import { lotsGiven } from '@/features/lots/server/queries';
 import { ownShareOf } from '@/features/lots/server/season';
@@ -8,7 +9,7 @@ import { ownPartner } from '../queries';
 
 /** What a partner brought this year, and what they may take out for it. */
 export async function SharePage() {
-  const [partner, s] = [await ownPartner(), await loadPageContext()];
+  const [partner, s] = [await ownPartner(), await loadPageContext('see-own-share')];
   return (
     <DoorPage title={partner ?? say('people.partner')}>
       {partner === null ? (
@@ -16,9 +17,7 @@ export async function SharePage() {
       ) : (
         <OwnShare share={ownShareOf(await lotsGiven(s), partner)} site={s.site.name} />
       )}
-      <form action="/api/sign-out" method="post">
-        <button className="btn">{say('people.signOut')}</button>
-      </form>
+      <SignOut />
     </DoorPage>
   );
 }
