@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { LinkedName } from './LinkedName';
 
 type Figures = {
   readonly head: readonly string[];
@@ -37,17 +37,7 @@ export const FiguresTable = ({
         {table.rows.map((r) => (
           <tr key={r.href ?? r.name} className="border-b border-rule">
             <th scope="row" className="py-1 font-normal">
-              {r.href ? (
-                <Link
-                  prefetch={false}
-                  href={r.href}
-                  className="link pointer-coarse:py-2.5 inline-block"
-                >
-                  {r.name}
-                </Link>
-              ) : (
-                r.name
-              )}
+              <LinkedName href={r.href} name={r.name} />
             </th>
             {r.cells.map((c, i) => (
               <td key={table.head[i]} className="py-1 pl-3 text-right whitespace-nowrap">

@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { ChevronRight } from 'lucide-react';
-import Link from 'next/link';
+import { LinkedName } from '@/ui/LinkedName';
 import { upperFirst } from '@/core/quantity/format';
 import { CAUTION } from '@/core/words/caution';
 import type { UseView } from '../release-view';
@@ -44,17 +44,7 @@ function UseItems({ use }: { use: UseView }) {
             </p>
             {l.evidence.map((e) => (
               <p key={e.text} className="pl-5 text-hint">
-                {e.href ? (
-                  <Link
-                    prefetch={false}
-                    href={e.href}
-                    className="link pointer-coarse:py-2.5 inline-block"
-                  >
-                    {e.text}
-                  </Link>
-                ) : (
-                  e.text
-                )}
+                <LinkedName href={e.href} name={e.text} />
               </p>
             ))}
           </li>

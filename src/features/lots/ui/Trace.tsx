@@ -1,6 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
+import { LinkedName } from '@/ui/LinkedName';
 import { useState } from 'react';
 import { submitOrQueue } from '@/outbox/keep';
 import { v7 } from 'uuid';
@@ -37,17 +38,7 @@ function Rows({ rows, title, note }: { rows: readonly TraceRow[]; title: string;
               {rows.map((r) => (
                 <tr key={r.id} className="border-b border-rule">
                   <td className="py-1 pr-3">
-                    {r.href ? (
-                      <Link
-                        prefetch={false}
-                        href={r.href}
-                        className="link pointer-coarse:py-2.5 inline-block"
-                      >
-                        {r.name}
-                      </Link>
-                    ) : (
-                      r.name
-                    )}
+                    <LinkedName href={r.href} name={r.name} />
                   </td>
                   <td className="py-1 pr-3">
                     {[r.to, r.when].filter(Boolean).join(', ') || say('lots.stillHere')}
