@@ -2,7 +2,7 @@ import '@/messages/all';
 import { layUpDemo } from '../demo/lay-up';
 import { layUpDemoPeople } from '../demo/people';
 import { layUpSecondSite } from '../demo/second-site';
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { keyName } from '@/core/formats/seal';
@@ -16,17 +16,17 @@ import { connect, type Db } from '@/db/client';
 import { migrate } from '@/db/migrate';
 import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
-import { invitationRepo } from '@/db/repositories/invitations';
+import { INVITATION_MS, invitationRepo } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { rebuildSnapshots } from '@/db/write';
 import { now } from '@/platform/clock';
+import { createToken } from '@/platform/token';
 import { env } from '@/platform/env';
 
 /** Where backups lie, unless another folder is named. */
 const backupFolder = (): string => process.env.ZEALOUS_BACKUPS ?? '.data/backups';
 
-const FIRST_LINK_MS = 7 * 24 * 60 * 60 * 1000;
 const SETTLE_MS = 60 * 60 * 1000;
 
 const FAULT_WORDS: Readonly<Record<ChainFault['code'], string>> = {
@@ -63,11 +63,13 @@ const COMMANDS: Record<string, () => Promise<void>> = {
     await withDb(async (db) => {
       const isWanted = process.argv[4] === 'again';
       if (!isWanted && (await memberRepo(db).hasManager())) return;
-      const token = randomBytes(32).toString('base64url');
+      const { token, tokenHash } = createToken();
+      // Those printed at an earlier start are forgotten somewhere.
+      await invitationRepo(db).withdrawFirstLinks(now());
       await invitationRepo(db).invite({
-        ...{ tokenHash: sha256(token), site: null, letsIn: 'first', role: 'manager' },
+        ...{ tokenHash, site: null, letsIn: 'first', role: 'manager' },
         ...{ name: null, partner: null, madeBy: null },
-        ...{ madeAt: now(), expiresAt: now() + FIRST_LINK_MS },
+        ...{ madeAt: now(), expiresAt: now() + INVITATION_MS },
       });
       console.log('Open this link to make an account that manages; it works once, within 7 days:');
       console.log(`${process.argv[3] ?? ''}/join/${token}`);

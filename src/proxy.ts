@@ -1,6 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { say } from '@/messages/say';
 import { entranceOfRequest, type Entrance } from '@/entry/server/guard';
+import { isFormOfPage } from '@/platform/body';
 import { env } from '@/platform/env';
 import { log } from '@/platform/log';
 import { refusalOf } from '@/platform/guard';
@@ -29,12 +30,14 @@ function wanted({ method, nextUrl }: NextRequest): string {
 /** The answer to whoever may not go where they want to; null: they may. */
 function turnAway(request: NextRequest, entrance: Entrance): Response | null {
   if (entrance === 'pass') return null;
-  const isRead = ['GET', 'HEAD'].includes(request.method) && !isDoor(request);
-  if (entrance === 'refused' || (entrance === 'own-share' && !isRead))
-    return isRead
+  // Whoever sees the answer as a page is led to one that helps.
+  const isSeen =
+    isFormOfPage(request.headers) || (['GET', 'HEAD'].includes(request.method) && !isDoor(request));
+  if (entrance === 'refused' || (entrance === 'own-share' && !isSeen))
+    return isSeen
       ? NextResponse.redirect(new URL('/refused', request.url), 303)
       : refuse(request, 403, say('people.notYourRole'));
-  if (!isRead) return refuse(request, 401, say('people.signInFirst'));
+  if (!isSeen) return refuse(request, 401, say('people.signInFirst'));
   const there = {
     'name-site': '/site',
     'own-share': '/share',

@@ -15,3 +15,7 @@ export async function readBody(request: Request, mostBytes: number): Promise<Bod
   }
   return { ok: true, bytes: Buffer.concat(chunks) };
 }
+
+/** Whether a browser has sent a form of a page, and will show the answer as a page. */
+export const isFormOfPage = (headers: Headers): boolean =>
+  headers.get('content-type')?.startsWith('application/x-www-form-urlencoded') ?? false;

@@ -265,6 +265,9 @@ test('a manager invites somebody, who comes in by the link; both see what they m
   await manager.close();
 }, 120_000);
 
+/** In the page of people: none is listed any more. */
+const noDevices = () => document.querySelector('[data-testid=device]') === null;
+
 test('a shared phone is connected, logs in the names of the site’s people, and is shut out by one press', async () => {
   const phone = await app.page({ width: 390, height: 844, phone: true }, '');
   await open(phone.page, `${app.base}/join/${await invite(null, 'Barn phone')}`);
@@ -298,7 +301,7 @@ test('a shared phone is connected, logs in the names of the site’s people, and
   await open(manager.page, `${app.base}/people`);
   await waitText(manager.page, '[data-testid=device]', /Barn phone/);
   await press(manager.page, 'Disconnect');
-  await waitText(manager.page, 'main', /Shared phones/);
+  await manager.page.waitForFunction(noDevices);
   await open(phone.page, `${app.base}/sign-in`);
   await waitText(phone.page, 'main', /This phone was disconnected/);
   const home = await fetch(app.base, { headers: { cookie }, redirect: 'manual' });
@@ -441,7 +444,7 @@ test('a calendar is let in by a link of its own, reads what is to be done, and i
   await open(page, `${app.base}/people`);
   await waitText(page, 'main', /Calendar of Mo/);
   await press(page, 'Disconnect');
-  await waitText(page, 'main', /Shared phones/);
+  await page.waitForFunction(noDevices);
   expect((await feed()).status).toBe(401);
   await close();
 }, 60_000);
@@ -454,7 +457,7 @@ test('what happened at the door stands where a manager looks for it', async () =
   await press(page, 'Sign-ins, links and changes');
   await waitText(page, 'main', /Mo exported data/);
   await waitText(page, 'main', /an entry of crew was refused/);
-  await waitText(page, 'main', /recorder joined/);
+  await waitText(page, 'main', /a sign-in as Mo was refused/);
   await close();
 }, 60_000);
 
@@ -485,4 +488,36 @@ test('what a trainee logged is told in the log, and counts once somebody else ha
     await sleep(100);
   expect(await textOf(page, '[data-testid=log]')).not.toContain('To be checked');
   await close();
+}, 60_000);
+
+test('of the links that were printed for the first manager one lets in, and with it the others end', async () => {
+  const first = { site: null, letsIn: 'first', role: 'manager' };
+  const [one, two] = [await invite('manager', '', first), await invite('manager', '', first)];
+  await joinBy(app.base, one, 'Bess');
+  const { page, close } = await app.page(undefined, '');
+  await open(page, `${app.base}/join/${two}`);
+  await waitText(page, 'main', /does not work any more/);
+  await close();
+}, 60_000);
+
+test('whoever has no place any more is told so, and can sign out', async () => {
+  const cookie = await joinBy(app.base, await invite('crew', 'Gone'), 'Gone');
+  const members = await memberRepo(app.database.app).members(siteId);
+  const gone = members.find((m) => m.name === 'Gone')?.person ?? '';
+  await memberRepo(app.database.app).endMembership(siteId, gone, Date.now());
+  const { page, close } = await app.page(undefined, cookie);
+  await open(page, app.base);
+  await waitText(page, 'main', /You have no place at a site here now/);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Sign out');
+  await waitText(page, 'main', /You are signed out/);
+  await close();
+}, 60_000);
+
+test('a form that is sent after the session has ended leads to signing in, not to a line for programs', async () => {
+  const answer = await fetch(`${app.base}/api/people`, {
+    ...{ method: 'POST', redirect: 'manual' as const },
+    body: new URLSearchParams({ act: 'invite', name: 'Wren', role: 'crew' }),
+  });
+  expect([answer.status, answer.headers.get('location')]).toEqual([303, '/sign-in']);
 }, 60_000);

@@ -1,10 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import net from 'node:net';
 import path from 'node:path';
 import { logRepo } from '@/db/repositories/log';
 import { newId } from '@/platform/ids';
 import { fillSite } from '../support/large-site';
-import { sleep, startSite, type App } from '../support/app';
+import { answersAt, freePort, sleep, startSite, type App } from '../support/app';
 
 /** Two servers of one database are one: what one takes the other knows, and what one counts the other counts on. */
 const ROOT = path.resolve(__dirname, '../..');
@@ -13,14 +12,6 @@ let second: ChildProcess;
 let bases: readonly string[] = [];
 let batch = '';
 let siteId = '';
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const server = net.createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as net.AddressInfo;
-      server.close(() => resolve(port));
-    });
-  });
 
 beforeAll(async () => {
   const started = await startSite();
@@ -36,15 +27,7 @@ beforeAll(async () => {
     env: { ...process.env, ...app.serverEnv(), PORT: String(port) },
   });
   bases = [app.base, `http://127.0.0.1:${port}`];
-  for (let i = 0; i < 150; i += 1) {
-    const is = await fetch(`${bases[1]}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (is) return;
-    await sleep(100);
-  }
-  throw new Error('the second server did not answer');
+  await answersAt(bases[1] ?? '');
 }, 120_000);
 afterAll(async () => {
   second.kill('SIGKILL');

@@ -34,7 +34,7 @@ export const CHROMIUM_FLAGS = [
   '--force-color-profile=srgb',
 ];
 
-const freePort = (): Promise<number> =>
+export const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const server = net.createServer().listen(0, '127.0.0.1', () => {
       const { port } = server.address() as net.AddressInfo;
@@ -45,6 +45,19 @@ export const sleep = (ms: number): Promise<void> =>
   new Promise((resolve) => {
     setTimeout(resolve, ms);
   });
+
+/** Waits for a server to answer. @throws Error after 15 s */
+export async function answersAt(base: string): Promise<void> {
+  for (let i = 0; i < 150; i += 1) {
+    const isThere = await fetch(`${base}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (isThere) return;
+    await sleep(100);
+  }
+  throw new Error(`${base} did not answer within 15 s`);
+}
 
 /** Ends a browser; one whose workers keep it busy is not waited for. */
 export async function closed(browser: Browser): Promise<void> {
@@ -122,17 +135,7 @@ export async function startApp() {
       stdio: 'ignore',
       env: { ...process.env, ...serverEnv, PORT: String(port) },
     });
-    for (let i = 0; i < 150; i += 1) {
-      if (
-        await fetch(`${base}/api/health`).then(
-          (r) => r.ok,
-          () => false,
-        )
-      )
-        return;
-      await sleep(100);
-    }
-    throw new Error('the application did not answer within 15 s');
+    await answersAt(base);
   };
   const gone = (): Promise<void> =>
     new Promise((resolve) => {

@@ -2,14 +2,7 @@ import { ENTRY_KINDS } from '../log/entry';
 import { MEMBER_ROLES } from '../log/entered-by';
 import { DEMO_PEOPLE } from './demo-people';
 import { DUTIES } from './duties';
-import {
-  ACCESS_ROLES,
-  ACTIONS,
-  isToBeChecked,
-  logsInOwnName,
-  may,
-  roleOnSharedDevice,
-} from './roles';
+import { ACCESS_ROLES, ACTIONS, logsInOwnName, may, roleOnSharedDevice } from './roles';
 
 describe('what a role may do', () => {
   test('nobody, an inspector and a partner log nothing and see no batch', () => {
@@ -79,9 +72,6 @@ test('every kind of entry has its duty', () =>
 
 test('who works at the batches logs in their own name; who keeps the record may write down what others did', () =>
   expect(MEMBER_ROLES.filter(logsInOwnName)).toEqual(['crew', 'trainee', 'partner']));
-
-test('what a trainee logs is to be checked', () =>
-  expect(MEMBER_ROLES.filter(isToBeChecked)).toEqual(['trainee']));
 
 test('a shared phone gives nobody more than crew may', () => {
   expect(MEMBER_ROLES.map(roleOnSharedDevice)).toEqual([

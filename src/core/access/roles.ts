@@ -97,9 +97,6 @@ export function may(
 export const logsInOwnName = (role: AccessRole): boolean =>
   !may(role, 'log', { kind: 'correction' });
 
-/** Whether what a role logs is to be checked by somebody else. */
-export const isToBeChecked = (role: AccessRole): boolean => role === 'trainee';
-
 /** What a person's role comes to on a phone that many share: such a phone logs work, whoever holds it. */
 export const roleOnSharedDevice = (role: MemberRole): MemberRole =>
   role === 'manager' || role === 'recorder' ? 'crew' : role;

@@ -13,7 +13,7 @@ export type SharedDevice = {
 };
 
 /** What is known of whoever bears a key. */
-type KnownDevice = {
+export type KnownDevice = {
   readonly id: string;
   readonly site: string;
   readonly name: string;

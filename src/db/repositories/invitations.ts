@@ -52,6 +52,9 @@ async function withdraw(db: Db, site: string, id: string, at: number): Promise<v
     .execute();
 }
 
+/** A link that lets in holds for a week. */
+export const INVITATION_MS = 7 * 24 * 60 * 60 * 1000;
+
 /** Links that let people and phones in. */
 export const invitationRepo = (db: Db) => ({
   async invite(invitation: NewInvitation): Promise<string> {
@@ -102,6 +105,16 @@ export const invitationRepo = (db: Db) => ({
       .orderBy('made_at', 'desc')
       .execute();
     return rows.map(invitationOfRow);
+  },
+  /** Links for a manager that were printed and not used: once one has come in, none of the others lets anybody in. */
+  async withdrawFirstLinks(at: number): Promise<void> {
+    await db
+      .updateTable('invitation')
+      .set({ withdrawn_at: new Date(at) })
+      .where('lets_in', '=', 'first')
+      .where('used_at', 'is', null)
+      .where('withdrawn_at', 'is', null)
+      .execute();
   },
   withdrawInvitation: (site: string, id: string, at: number) => withdraw(db, site, id, at),
 });

@@ -38,6 +38,15 @@ export const memberRepo = (db: Db) => ({
     const { rows } = await sql<Membership>`select * from places_of(${person})`.execute(db);
     return rows;
   },
+  /** Whose user name it is; null: nobody's. */
+  async personOf(username: string): Promise<string | null> {
+    const row = await db
+      .selectFrom('user')
+      .select('id')
+      .where('username', '=', username.toLowerCase())
+      .executeTakeFirst();
+    return row?.id ?? null;
+  },
   /** Gives a person a place on a site, or another one than before. */
   async setMember(
     member: { site: string; person: string; role: MemberRole; partner: string | null },

@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { theDb } from '@/db/context';
 import { ratesRepo } from '@/db/repositories/rates';
+import { isFormOfPage } from '@/platform/body';
 import { now } from '@/platform/clock';
 import { newId } from '@/platform/ids';
 import { log } from '@/platform/log';
@@ -24,20 +25,31 @@ type Door = keyof typeof DOORS;
 const MINUTE_MS = 60_000;
 const KEEP_MS = 60 * MINUTE_MS;
 
-const answer = (status: number, message: string, headers: Record<string, string> = {}): Response =>
-  Response.json(
-    {
-      ok: false,
-      now: now(),
-      problem: message,
-      problems: [{ path: '(request)', message }],
-      answers: [],
-    },
-    { status, headers },
-  );
+type Answer = {
+  readonly status: number;
+  readonly message: string;
+  readonly headers?: Record<string, string>;
+};
+/** A sentence for a person where a page has asked, and for a program where one has. */
+const answer = (request: Request, { status, message, headers = {} }: Answer): Response =>
+  isFormOfPage(request.headers)
+    ? new Response(`${message}\n`, {
+        status,
+        headers: { ...headers, 'content-type': 'text/plain; charset=utf-8' },
+      })
+    : Response.json(
+        {
+          ok: false,
+          now: now(),
+          problem: message,
+          problems: [{ path: '(request)', message }],
+          answers: [],
+        },
+        { status, headers },
+      );
 
 /** Refuses an address that knocks too often. Null: it may pass. */
-async function tooOften(door: Door, at: number): Promise<Response | null> {
+async function tooOften(door: Door, at: number): Promise<Answer | null> {
   const since = at - (at % MINUTE_MS);
   const rates = ratesRepo(theDb());
   const n = await rates.count(door, currentAddress(), since);
@@ -45,7 +57,10 @@ async function tooOften(door: Door, at: number): Promise<Response | null> {
   if (n === 1) await rates.forget(at - KEEP_MS);
   if (n <= DOORS[door]) return null;
   const waitS = Math.ceil((since + MINUTE_MS - at) / 1000);
-  return answer(429, say('app.tooManyRequests', { waitS }), { 'retry-after': String(waitS) });
+  return {
+    ...{ status: 429, message: say('app.tooManyRequests', { waitS }) },
+    headers: { 'retry-after': String(waitS) },
+  };
 }
 
 /**
@@ -56,13 +71,14 @@ export const atDoor =
   (door: Door, handle: (request: Request) => Promise<Response>) =>
   async (request: Request): Promise<Response> => {
     try {
-      return (await tooOften(door, now())) ?? (await handle(request));
+      const refusal = await tooOften(door, now());
+      return refusal ? answer(request, refusal) : await handle(request);
     } catch (error) {
       const number = newId().slice(-8);
       log.error(
         { number, door, error: error instanceof Error ? error.stack : error },
         'a door broke',
       );
-      return answer(503, say('app.errorWithNumber', { number }));
+      return answer(request, { status: 503, message: say('app.errorWithNumber', { number }) });
     }
   };

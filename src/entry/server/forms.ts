@@ -1,6 +1,4 @@
-import { randomBytes } from 'node:crypto';
 import { SITE_COOKIE } from '@/db/access';
-import { sha256 } from '@/platform/hash';
 import { env } from '@/platform/env';
 
 /** The fields of a form that came in, as text. */
@@ -22,11 +20,14 @@ export function sendOn(location: string, cookies: readonly string[] = []): Respo
 export const sendBack = (path: string, kept: Readonly<Record<string, string>>): Response =>
   sendOn(`${path}?${new URLSearchParams(kept).toString()}`);
 
-/** A cookie that no script reads. @param seconds how long it lasts; 0: it ends now */
+/** A cookie that scripts of the page may read too. @param seconds how long it lasts; 0: it ends now */
+export const openCookieOf = (name: string, value: string, seconds: number, path = '/'): string =>
+  `${name}=${encodeURIComponent(value)}; Path=${path}; Max-Age=${seconds}; SameSite=Lax${env.isHttpsOnly() ? '; Secure' : ''}`;
+/** A cookie that no script reads. */
 export const cookieOf = (name: string, value: string, seconds: number, path = '/'): string =>
-  `${name}=${value}; Path=${path}; Max-Age=${seconds}; HttpOnly; SameSite=Lax${env.isHttpsOnly() ? '; Secure' : ''}`;
+  `${openCookieOf(name, value, seconds, path)}; HttpOnly`;
 
-const YEAR_S = 365 * 24 * 60 * 60;
+export const YEAR_S = 365 * 24 * 60 * 60;
 /** From now on this device asks for a site. */
 export const siteCookie = (site: string): string => cookieOf(SITE_COOKIE, site, YEAR_S);
 
@@ -35,12 +36,6 @@ export const safePath = (next: string | undefined): string =>
   next !== undefined && /^\/(?![/\\])[\x21-\x7e]*$/.test(next) && !next.startsWith('/api/')
     ? next
     : '/';
-
-/** A word that nobody can guess, and what is kept of it. */
-export function createToken(): { readonly token: string; readonly tokenHash: string } {
-  const token = randomBytes(32).toString('base64url');
-  return { token, tokenHash: sha256(token) };
-}
 
 const FLASH_S = 300;
 /** Bears something that was just made to the one page that shows it, and ends by itself. */

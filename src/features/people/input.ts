@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { MEMBER_ROLES } from '@/core/log/entered-by';
 
+/** The supplier whose deliveries and share a partner sees. */
+const Partner = z
+  .string()
+  .trim()
+  .max(120)
+  .transform((name) => (name === '' ? undefined : name))
+  .optional();
 const Name = z.string().trim().min(2).max(60);
 
 /** What somebody who was invited says of themselves. What is wrong is told by the name of its field. */
@@ -21,11 +28,16 @@ export const PeopleAct = z.discriminatedUnion('act', [
     act: z.literal('invite'),
     name: Name,
     role: z.enum(MEMBER_ROLES),
-    partner: z.string().trim().max(120).optional(),
+    partner: Partner,
   }),
   z.object({ act: z.literal('connect'), name: Name }),
   z.object({ act: z.literal('withdraw'), invitation: z.uuid() }),
-  z.object({ act: z.literal('role'), person: z.string().max(80), role: z.enum(MEMBER_ROLES) }),
+  z.object({
+    act: z.literal('role'),
+    person: z.string().max(80),
+    role: z.enum(MEMBER_ROLES),
+    partner: Partner,
+  }),
   z.object({ act: z.literal('end'), person: z.string().max(80) }),
   z.object({ act: z.literal('revoke'), device: z.uuid() }),
 ]);

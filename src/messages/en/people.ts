@@ -8,7 +8,8 @@ export const enPeople = {
   signOutHow: 'What waits on this phone stays here, and is sent after the next sign-in.',
   username: 'User name',
   password: 'Password',
-  forgotPassword: 'Forgot it? A manager of your site can make you a new link.',
+  forgotPassword:
+    'Forgot it? A manager of your site makes you a new link; choose another user name with it.',
   wrongPassword: 'The user name or the password is wrong. Check both and try again.',
   signedOut: 'You are signed out. What waits on this phone stays here.',
   phoneDisconnected:
@@ -57,7 +58,7 @@ export const enPeople = {
   whatHappened: 'Sign-ins, links and changes',
   somebody: 'Somebody',
   eventSignedIn: '{who} signed in',
-  eventRefused: 'a sign-in was refused',
+  eventRefused: 'a sign-in as {who} was refused',
   eventSignedOut: '{who} signed out',
   eventInvited: '{who} made a link',
   eventJoined: '{who} joined',
@@ -125,4 +126,5 @@ export const enPeople = {
   somebodyElse: 'Somebody else has the phone',
   onlyThisMachine:
     'This address opens on this machine alone. Before a phone can use it, see what is missing:',
+  noPlaceHere: 'You have no place at a site here now. Ask the manager of a site for a link.',
 } as const;

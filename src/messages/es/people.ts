@@ -9,7 +9,8 @@ export const esPeople = {
     'Lo que espera en este teléfono se queda aquí y se envía después de iniciar sesión otra vez.',
   username: 'Nombre de usuario',
   password: 'Contraseña',
-  forgotPassword: '¿La olvidaste? Quien dirige tu sitio puede hacerte un enlace nuevo.',
+  forgotPassword:
+    '¿La olvidaste? Quien dirige tu sitio te hace un enlace nuevo; elige con él otro nombre de usuario.',
   wrongPassword:
     'El nombre de usuario o la contraseña no son correctos. Revisa los dos e inténtalo otra vez.',
   signedOut: 'Cerraste la sesión. Lo que espera en este teléfono se queda aquí.',
@@ -60,7 +61,7 @@ export const esPeople = {
   whatHappened: 'Sesiones, enlaces y cambios',
   somebody: 'Alguien',
   eventSignedIn: '{who} inició sesión',
-  eventRefused: 'se rechazó un inicio de sesión',
+  eventRefused: 'se rechazó un inicio de sesión de {who}',
   eventSignedOut: '{who} cerró la sesión',
   eventInvited: '{who} hizo un enlace',
   eventJoined: '{who} se unió',
@@ -129,4 +130,6 @@ export const esPeople = {
   somebodyElse: 'Otra persona tiene el teléfono',
   onlyThisMachine:
     'Esta dirección se abre solo en esta máquina. Antes de que un teléfono pueda usarla, mira qué falta:',
+  noPlaceHere:
+    'Ahora no tienes lugar en ningún sitio de aquí. Pide un enlace a quien dirige un sitio.',
 };

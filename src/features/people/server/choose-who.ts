@@ -1,9 +1,6 @@
 import { currentAccess, theDb } from '@/db/context';
 import { memberRepo, type Member } from '@/db/repositories/members';
-import { env } from '@/platform/env';
-import { fieldsOf, sendOn } from '@/entry/server/forms';
-
-const YEAR_S = 365 * 24 * 60 * 60;
+import { fieldsOf, openCookieOf, sendOn, YEAR_S } from '@/entry/server/forms';
 
 /** Says in whose hand a shared phone is: their name stands in each form until another one takes it. */
 export async function chooseWho(request: Request): Promise<Response> {
@@ -12,10 +9,7 @@ export async function chooseWho(request: Request): Promise<Response> {
   const chosen = members.find((m) => m.person === person);
   if (!chosen) return sendOn('/who');
   // Forms of the page read and write it too: it is no secret, and opens nothing.
-  const secure = env.isHttpsOnly() ? '; Secure' : '';
-  return sendOn('/', [
-    `zh_by=${encodeURIComponent(chosen.name)}; Path=/; Max-Age=${YEAR_S}; SameSite=Lax${secure}`,
-  ]);
+  return sendOn('/', [openCookieOf('zh_by', chosen.name, YEAR_S)]);
 }
 
 /** Who may have a shared phone in hand; nobody, where it is none. */

@@ -9,10 +9,10 @@ import { siteRepo } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
+import { createToken } from '@/platform/token';
 import { JoinInput } from '../input';
 import { isEasyToGuess } from './password';
 import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from '@/entry/server/forms';
-import { createToken } from '@/entry/server/forms';
 
 /** A shared phone stays connected until somebody disconnects it; browsers keep no cookie for longer, s. */
 const DEVICE_S = 400 * 24 * 60 * 60;
@@ -77,6 +77,7 @@ async function letIn(
   back: string,
 ): Promise<Response> {
   if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back, cookies);
+  if (letsIn === 'first') await invitationRepo(theDb()).withdrawFirstLinks(now());
   const there = site ?? (letsIn === 'first' ? ((await siteRepo(theDb()).ids())[0] ?? null) : null);
   const as = letsIn === 'first' ? 'manager' : role;
   if (there === null || as === null) return sendOn('/site', cookies);

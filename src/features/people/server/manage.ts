@@ -1,15 +1,13 @@
 import { currentAccess, requireSite, theDb } from '@/db/context';
 import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
 import { deviceRepo } from '@/db/repositories/devices';
-import { invitationRepo } from '@/db/repositories/invitations';
+import { INVITATION_MS, invitationRepo } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
 import { PeopleAct } from '../input';
 import { flashCookie, fieldsOf, sendBack, sendOn } from '@/entry/server/forms';
-import { createToken } from '@/entry/server/forms';
+import { createToken } from '@/platform/token';
 
-/** An invitation holds for a week. */
-const INVITATION_MS = 7 * 24 * 60 * 60 * 1000;
 /** Bears the link that was just made to the one page that shows it. */
 export const MADE_COOKIE = 'zh_made';
 
@@ -17,7 +15,7 @@ type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
 
 /** What a manager does about people and phones; each act is written down. */
 export async function managePeople(request: Request): Promise<Response> {
-  const [{ person: manager }, site] = [await currentAccess(), await requireSite()];
+  const [{ person: manager }, site] = [await currentAccess(), await requireSite('manage-people')];
   if (!manager) return sendOn('/sign-in');
   const fields = await fieldsOf(request);
   const parsed = PeopleAct.safeParse(fields);
@@ -51,7 +49,8 @@ async function carryOut(act: PeopleAct, site: string, manager: string): Promise<
     case 'role': {
       const member = (await memberRepo(theDb()).members(site)).find((m) => m.person === act.person);
       if (member) {
-        const { person, partner } = member;
+        const { person } = member;
+        const partner = act.partner ?? member.partner;
         await memberRepo(theDb()).setMember({ site, person, role: act.role, partner }, at);
       }
       return { event: 'role-changed', about: { person: act.person, role: act.role } };

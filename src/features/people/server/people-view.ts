@@ -9,7 +9,7 @@ import { loadPeople } from './queries';
 
 type Place = { readonly id: string; readonly timeZone: string };
 /** So many of the last events are listed. */
-const EVENTS = 40;
+const EVENTS = 100;
 
 function invitationText({ name, role, expiresAt }: Invitation, timeZone: string): string {
   const until = dayText(timeZone, expiresAt);
@@ -23,7 +23,7 @@ function eventText(event: AuditEvent['event'], who: string): string {
     case 'signed-in':
       return say('people.eventSignedIn', { who });
     case 'sign-in-refused':
-      return say('people.eventRefused');
+      return say('people.eventRefused', { who });
     case 'signed-out':
       return say('people.eventSignedOut', { who });
     case 'invited':
@@ -61,7 +61,8 @@ export async function peopleView(
   const named = new Map(screen.members.map((m) => [m.person, m.name]));
   return {
     members: screen.members.map((m) => ({
-      ...{ id: m.person, name: m.name, role: m.role, isSelf: m.person === person?.id },
+      ...{ id: m.person, name: m.name, role: m.role, partner: m.partner },
+      ...{ isSelf: m.person === person?.id },
       detail: say('people.memberDetail', {
         username: m.username ?? '',
         hasUsername: m.username === null ? 'no' : 'yes',

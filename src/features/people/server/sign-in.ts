@@ -20,23 +20,26 @@ export async function signIn(request: Request): Promise<Response> {
     ? pickPerson(person)
     : checkPassword(username.trim(), password));
   if (signed === null) {
-    await auditRepo(theDb()).audit(
-      { event: 'sign-in-refused', site: null, who: null, about: {} },
-      now(),
-    );
+    await auditSignIn('sign-in-refused', await memberRepo(theDb()).personOf(username.trim()));
     return sendBack('/sign-in', {
       ...{ problem: 'wrong', username: username.slice(0, 40) },
       ...(next === undefined ? {} : { next }),
     });
   }
-  const [place] = await memberRepo(theDb()).memberships(signed.person);
-  await inSite(place?.site ?? '', () =>
-    auditRepo(theDb()).audit(
-      { event: 'signed-in', site: place?.site ?? null, who: signed.person, about: {} },
-      now(),
-    ),
-  );
+  await auditSignIn('signed-in', signed.person);
   return sendOn(safePath(next), signed.cookies);
+}
+
+/** Writes down a sign-in, where the manager of whoever it was looks. @param person null: a user name that nobody has */
+async function auditSignIn(
+  event: 'signed-in' | 'sign-in-refused',
+  person: string | null,
+): Promise<void> {
+  const [place] = person === null ? [] : await memberRepo(theDb()).memberships(person);
+  const site = place?.site ?? null;
+  await inSite(site ?? '', () =>
+    auditRepo(theDb()).audit({ event, site, who: person, about: {} }, now()),
+  );
 }
 
 type Signed = { readonly person: string; readonly cookies: readonly string[] };

@@ -3,6 +3,7 @@ import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import { NewPasswordField } from './NewPasswordField';
+import { SignOut } from './SignOut';
 import { ProblemNote } from './DoorPage';
 
 export type AccountView = {
@@ -24,10 +25,10 @@ export function Account({ view }: { view: AccountView }) {
       {view.note !== null && <p role="status">{view.note}</p>}
       <ProblemNote text={view.problem} />
       {view.username !== null && <ChangePassword username={view.username} />}
-      <form action="/api/sign-out" method="post" className="ruled pt-4">
-        <button className="btn">{say('people.signOut')}</button>
+      <div className="ruled pt-4">
+        <SignOut />
         <p className="hint mt-2">{say('people.signOutHow')}</p>
-      </form>
+      </div>
     </div>
   );
 }

@@ -12,6 +12,7 @@ export type PeopleView = {
     readonly id: string;
     readonly name: string;
     readonly role: MemberRole;
+    /** Whose share a partner sees. */ readonly partner: string | null;
     readonly detail: string;
     readonly isSelf: boolean;
   }[];
@@ -118,12 +119,22 @@ const Members = ({ members }: Pick<PeopleView, 'members'>) => (
           <details>
             <summary className="min-h-target cursor-pointer">{say('people.change')}</summary>
             <div className="flex gap-4 flex-wrap items-end">
-              <Act act="role" also={{ person: m.id }} className="flex gap-2 items-end">
+              <Act act="role" also={{ person: m.id }} className="flex gap-2 items-end flex-wrap">
                 <label className="flex flex-col">
                   <span className="label">{say('people.role')}</span>
                   <select className="field" name="role" defaultValue={m.role}>
                     <RoleOptions />
                   </select>
+                </label>
+                <label className="flex flex-col">
+                  <span className="label">{say('people.partnerName')}</span>
+                  <input
+                    className="field"
+                    name="partner"
+                    maxLength={120}
+                    defaultValue={m.partner ?? ''}
+                    autoComplete="off"
+                  />
                 </label>
                 <button className="btn">{say('people.saveRole')}</button>
               </Act>
@@ -143,7 +154,14 @@ const Invite = () => (
   <section aria-label={say('people.invite')}>
     <h2>{say('people.invite')}</h2>
     <Act act="invite" className="flex flex-col gap-3">
-      <Field label={say('people.name')} name="name" maxLength={60} required autoComplete="off" />
+      <Field
+        label={say('people.name')}
+        name="name"
+        minLength={2}
+        maxLength={60}
+        required
+        autoComplete="off"
+      />
       <fieldset>
         <legend className="label">{say('people.role')}</legend>
         {MEMBER_ROLES.map((role) => (

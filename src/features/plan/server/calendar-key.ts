@@ -1,6 +1,7 @@
 import { currentAccess, requireSite, theDb } from '@/db/context';
 import { deviceRepo } from '@/db/repositories/devices';
-import { createToken, flashCookie, sendOn } from '@/entry/server/forms';
+import { flashCookie, sendOn } from '@/entry/server/forms';
+import { createToken } from '@/platform/token';
 import { say } from '@/messages/say';
 import { now } from '@/platform/clock';
 import { currentCookie } from '@/platform/current-request';

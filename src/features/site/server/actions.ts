@@ -7,12 +7,12 @@ import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
 import { tempUnitOf } from '@/core/units/units';
 import { now } from '@/platform/clock';
+import { YEAR_S } from '@/entry/server/forms';
+import { env } from '@/platform/env';
 import { inSite } from '@/platform/current-request';
 import { newId } from '@/platform/ids';
 import { mayNameSite } from './queries';
 import { SiteInput, type NamedSite } from '../input';
-
-const YEAR_S = 365 * 24 * 60 * 60;
 
 export type SiteAnswer = {
   readonly problems: Partial<Record<'name' | 'timeZone' | 'units', string>>;
@@ -38,7 +38,10 @@ function createSite(named: NamedSite, manager: string): Promise<void> {
 /** From now on this device asks for a site. */
 async function chooseSite(site: string): Promise<void> {
   const jar = await cookies();
-  jar.set(SITE_COOKIE, site, { httpOnly: true, sameSite: 'lax', path: '/', maxAge: YEAR_S });
+  jar.set(SITE_COOKIE, site, {
+    ...{ httpOnly: true, sameSite: 'lax', path: '/', maxAge: YEAR_S },
+    secure: env.isHttpsOnly(),
+  });
 }
 
 /** Names a new site. */

@@ -1,7 +1,8 @@
 import { say } from '@/messages/say';
-import { DoorPage } from '../../ui/DoorPage';
-import { whoIsSignedIn } from '../queries';
 import { roleName } from '@/entry/role-name';
+import { DoorPage } from '../../ui/DoorPage';
+import { SignOut } from '../../ui/SignOut';
+import { whoIsSignedIn } from '../queries';
 
 /** What stands at an address that is not for whoever asks. */
 export async function RefusedPage() {
@@ -10,12 +11,16 @@ export async function RefusedPage() {
     <DoorPage title={say('people.notForYou')}>
       <p>
         {role === null
-          ? say('people.notYourRole')
+          ? say('people.noPlaceHere')
           : say('people.notForRole', { role: roleName(role) })}
       </p>
-      <a className="btn w-fit" href={role === 'partner' ? '/share' : '/'}>
-        {say('people.back')}
-      </a>
+      {role === null ? (
+        <SignOut />
+      ) : (
+        <a className="btn w-fit" href={role === 'partner' ? '/share' : '/'}>
+          {say('people.back')}
+        </a>
+      )}
     </DoorPage>
   );
 }
