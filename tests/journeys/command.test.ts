@@ -124,7 +124,7 @@ test('an empty site; killed server and database come up again with everything; C
   });
   const page = await browser.newPage();
   await open(page, url);
-  expect(await textOf(page, 'main')).toMatch(/Sign in/);
+  expect(await textOf(page, 'main')).toMatch(/Open the link that was printed/);
   await open(page, await firstLink());
   await fill(page, 'Your name', 'Mo');
   await fill(page, 'User name', 'mo');

@@ -52,6 +52,30 @@ async function withdraw(db: Db, site: string, id: string, at: number): Promise<v
     .execute();
 }
 
+/** Links for a manager that were printed and not used: once one has come in, none of the others lets anybody in. */
+async function withdrawFirst(db: Db, at: number): Promise<void> {
+  await db
+    .updateTable('invitation')
+    .set({ withdrawn_at: new Date(at) })
+    .where('lets_in', '=', 'first')
+    .where('used_at', 'is', null)
+    .where('withdrawn_at', 'is', null)
+    .execute();
+}
+
+/** Uses an invitation up. @returns whether it was still open: of two who use it at once, one is let in */
+async function use(db: Db, id: string, at: number): Promise<boolean> {
+  const used = await db
+    .updateTable('invitation')
+    .set({ used_at: new Date(at) })
+    .where('id', '=', id)
+    .where('used_at', 'is', null)
+    .where('withdrawn_at', 'is', null)
+    .where('expires_at', '>', new Date(at))
+    .executeTakeFirst();
+  return used.numUpdatedRows > 0n;
+}
+
 /** A link that lets in holds for a week. */
 export const INVITATION_MS = 7 * 24 * 60 * 60 * 1000;
 
@@ -81,18 +105,7 @@ export const invitationRepo = (db: Db) => ({
     if (!r) return null;
     return { invitation: invitationOfRow(r), state: stateOf(r, now) };
   },
-  /** Uses an invitation up. @returns whether it was still open: of two who use it at once, one is let in */
-  async useInvitation(id: string, at: number): Promise<boolean> {
-    const used = await db
-      .updateTable('invitation')
-      .set({ used_at: new Date(at) })
-      .where('id', '=', id)
-      .where('used_at', 'is', null)
-      .where('withdrawn_at', 'is', null)
-      .where('expires_at', '>', new Date(at))
-      .executeTakeFirst();
-    return used.numUpdatedRows > 0n;
-  },
+  useInvitation: (id: string, at: number) => use(db, id, at),
   /** Invitations of a site that nobody has used yet, the newest first. */
   async openInvitations(site: string, now: number): Promise<Invitation[]> {
     const rows = await db
@@ -106,15 +119,6 @@ export const invitationRepo = (db: Db) => ({
       .execute();
     return rows.map(invitationOfRow);
   },
-  /** Links for a manager that were printed and not used: once one has come in, none of the others lets anybody in. */
-  async withdrawFirstLinks(at: number): Promise<void> {
-    await db
-      .updateTable('invitation')
-      .set({ withdrawn_at: new Date(at) })
-      .where('lets_in', '=', 'first')
-      .where('used_at', 'is', null)
-      .where('withdrawn_at', 'is', null)
-      .execute();
-  },
+  withdrawFirstLinks: (at: number) => withdrawFirst(db, at),
   withdrawInvitation: (site: string, id: string, at: number) => withdraw(db, site, id, at),
 });

@@ -38,6 +38,10 @@ export const memberRepo = (db: Db) => ({
     const { rows } = await sql<Membership>`select * from places_of(${person})`.execute(db);
     return rows;
   },
+  /** Whether anybody has an account yet. */
+  async hasAccounts(): Promise<boolean> {
+    return (await db.selectFrom('user').select('id').limit(1).executeTakeFirst()) !== undefined;
+  },
   /** Whose user name it is; null: nobody's. */
   async personOf(username: string): Promise<string | null> {
     const row = await db

@@ -5,13 +5,13 @@ export const enPeople = {
   join: 'Join a site',
   signIn: 'Sign in',
   signOut: 'Sign out',
-  signOutHow: 'What waits on this phone stays here, and is sent after the next sign-in.',
+  signOutHow: 'What waits on this device stays here, and is sent after the next sign-in.',
   username: 'User name',
   password: 'Password',
   forgotPassword:
     'Forgot it? A manager of your site makes you a new link; choose another user name with it.',
   wrongPassword: 'The user name or the password is wrong. Check both and try again.',
-  signedOut: 'You are signed out. What waits on this phone stays here.',
+  signedOut: 'You are signed out. What waits on this device stays here.',
   phoneDisconnected:
     'This phone was disconnected from the site. What waits on it stays here and is sent once a manager connects it again, or you sign in.',
   demoPeople: 'This is the demo. Its people are made up: choose who you want to be.',
@@ -127,4 +127,6 @@ export const enPeople = {
   onlyThisMachine:
     'This address opens on this machine alone. Before a phone can use it, see what is missing:',
   noPlaceHere: 'You have no place at a site here now. Ask the manager of a site for a link.',
+  openPrintedLink:
+    'Nobody has an account here yet. Open the link that was printed where the server was started; ./zealous link prints another one.',
 } as const;

@@ -6,14 +6,14 @@ export const esPeople = {
   signIn: 'Iniciar sesión',
   signOut: 'Cerrar sesión',
   signOutHow:
-    'Lo que espera en este teléfono se queda aquí y se envía después de iniciar sesión otra vez.',
+    'Lo que espera en este dispositivo se queda aquí y se envía después de iniciar sesión otra vez.',
   username: 'Nombre de usuario',
   password: 'Contraseña',
   forgotPassword:
     '¿La olvidaste? Quien dirige tu sitio te hace un enlace nuevo; elige con él otro nombre de usuario.',
   wrongPassword:
     'El nombre de usuario o la contraseña no son correctos. Revisa los dos e inténtalo otra vez.',
-  signedOut: 'Cerraste la sesión. Lo que espera en este teléfono se queda aquí.',
+  signedOut: 'Cerraste la sesión. Lo que espera en este dispositivo se queda aquí.',
   phoneDisconnected:
     'Este teléfono se desconectó del sitio. Lo que espera en él se queda aquí y se envía cuando quien dirige el sitio lo conecte otra vez, o cuando inicies sesión.',
   demoPeople: 'Esta es la demostración. Sus personas son inventadas: elige quién quieres ser.',
@@ -132,4 +132,6 @@ export const esPeople = {
     'Esta dirección se abre solo en esta máquina. Antes de que un teléfono pueda usarla, mira qué falta:',
   noPlaceHere:
     'Ahora no tienes lugar en ningún sitio de aquí. Pide un enlace a quien dirige un sitio.',
+  openPrintedLink:
+    'Aquí nadie tiene cuenta todavía. Abre el enlace que se mostró donde se inició el servidor; ./zealous link muestra otro.',
 };

@@ -75,15 +75,17 @@ const invitationBehind = (
 ): Promise<{ invitation: Invitation; state: InvitationState } | null> =>
   invitationRepo(theDb()).invitationOf(sha256(token), now());
 
-/** Whether somebody is in already, and what as; `revoked`: the phone was let in once and is not any more. */
+/** Whether somebody is in already, and what as; `revoked`: the phone was let in once and is not any more; `no-accounts`: the server is new. */
 export async function whoIsSignedIn(): Promise<{
-  readonly state: 'in' | 'nobody' | 'revoked';
+  readonly state: 'in' | 'nobody' | 'revoked' | 'no-accounts';
   readonly role: MemberRole | null;
 }> {
   const { person, device, isRevoked } = await currentAccess();
   // On a shared phone, too, somebody can sign in for what the phone does not do.
   if (person !== null) return { state: 'in', role: person.role };
-  return { state: isRevoked ? 'revoked' : 'nobody', role: device === null ? null : 'crew' };
+  if (isRevoked) return { state: 'revoked', role: null };
+  if (!(await memberRepo(theDb()).hasAccounts())) return { state: 'no-accounts', role: null };
+  return { state: 'nobody', role: device === null ? null : 'crew' };
 }
 
 /** Whose share a partner sees; null: nobody said whose. */

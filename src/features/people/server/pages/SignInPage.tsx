@@ -1,6 +1,7 @@
 import { redirect } from 'next/navigation';
 import { DEMO_PEOPLE } from '@/core/access/demo-people';
 import { say } from '@/messages/say';
+import { DoorPage } from '../../ui/DoorPage';
 import { SignIn } from '../../ui/SignIn';
 import { isDemoHere } from '../sign-in';
 import { whoIsSignedIn } from '../queries';
@@ -17,6 +18,12 @@ export async function SignInPage({ searchParams }: { searchParams: Promise<Asked
   const [asked, who] = [await searchParams, await whoIsSignedIn()];
   const next = safePath(asked.next);
   if (who.state === 'in') redirect(next);
+  if (who.state === 'no-accounts')
+    return (
+      <DoorPage title={say('people.firstAccount')}>
+        <p>{say('people.openPrintedLink')}</p>
+      </DoorPage>
+    );
   const notes = {
     nobody: asked.out === undefined ? null : say('people.signedOut'),
     revoked: say('people.phoneDisconnected'),
