@@ -3,7 +3,10 @@
 # A backup is made first. If the new version does not answer, the old one comes back with what was backed up.
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"; cd "$ROOT"
-DATA="${ZEALOUS_DATA:-$ROOT/.data}"; RUN="$DATA/run"; UNIT=zealous-heap.service
+UNIT=zealous-heap.service
+# As ./zealous install has set it up: the service's own user has the data.
+if [ -f "/etc/systemd/system/$UNIT" ]; then APP_USER=zealous; export ZEALOUS_DATA="${ZEALOUS_DATA:-/var/lib/zealous-heap}"; else APP_USER=; fi
+DATA="${ZEALOUS_DATA:-$ROOT/.data}"; RUN="$DATA/run"
 READY_S="${ZEALOUS_READY_S:-120}"
 say() { echo "$*" >&2; }
 die() { say "$*"; exit 1; }
@@ -14,8 +17,10 @@ if [ $# -gt 0 ]; then to="$(git rev-parse --verify -q "$1^{commit}")" || { git f
 else git fetch -q && to="$(git rev-parse --verify -q '@{upstream}')" || die "This folder follows no branch. Name the version: ./zealous upgrade REF"; fi
 [ "$was" != "$to" ] || { say "It is this version already."; exit 0; }
 
+# app COMMAND…: what is done with the data, by whoever has it.
+app() { if [ -n "$APP_USER" ]; then runuser -u "$APP_USER" -- env ZEALOUS_DATA="$DATA" "$ROOT/zealous" "$@"; else "$ROOT/zealous" "$@"; fi; }
 by_systemd() { [ -d /run/systemd/system ] && systemctl is-enabled -q "$UNIT" 2>/dev/null; }
-stop_it() { if by_systemd; then systemctl stop "$UNIT"; else "$ROOT/zealous" stop >/dev/null; fi; }
+stop_it() { if by_systemd; then systemctl stop "$UNIT"; else app stop >/dev/null; fi; }
 start_it() {
   if by_systemd; then systemctl start "$UNIT"; return; fi
   # It outlives this program, as if somebody had started it.
@@ -31,9 +36,9 @@ is_ready() {
 }
 version() { git log -1 --format=%h "$1"; }
 
-mkdir -p "$DATA"
+[ -n "$APP_USER" ] || mkdir -p "$DATA"
 say "Backing up…"
-backup="$("$ROOT/zealous" backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')"
+backup="$(app backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')"
 [ -f "$backup" ] || die "The backup was not made; nothing was changed."
 say "From $(version "$was") to $(version "$to"). The backup: $backup"
 git checkout -q --detach "$to"
@@ -46,8 +51,8 @@ stop_it || true
 git checkout -q --detach "$was"
 "$ROOT/zealous" prepare
 [ -z "${DATABASE_URL:-}" ] || die "The program is the old one again. Your database is your own: restore $backup into an empty one, then start."
-"$ROOT/zealous" empty
-"$ROOT/zealous" restore "$backup"
+app empty
+app restore "$backup"
 start_it
 is_ready || die "The old version does not answer either. See $DATA/upgrade.log; the backup is $backup"
 say "It is the old version again, with everything that was there."; exit 1
