@@ -18,6 +18,15 @@ export type Membership = {
   readonly partner: string | null;
 };
 
+/** A made-up person of the demo, who signs in by being picked. */
+async function createDemoPerson(db: Db, id: string, name: string): Promise<void> {
+  await db
+    .insertInto('user')
+    .values({ id, name, email: `${id}@users.invalid`, username: null, emailVerified: false })
+    .onConflict((c) => c.column('id').doUpdateSet({ name }))
+    .execute();
+}
+
 /** Who belongs to a site, and what they are there. */
 export const memberRepo = (db: Db) => ({
   /** Everybody who has a place on a site now, by name. */
@@ -83,12 +92,5 @@ export const memberRepo = (db: Db) => ({
       .executeTakeFirst();
     return row !== undefined;
   },
-  /** A made-up person of the demo, who signs in by being picked. */
-  async createDemoPerson(id: string, name: string): Promise<void> {
-    await db
-      .insertInto('user')
-      .values({ id, name, email: `${id}@users.invalid`, username: null, emailVerified: false })
-      .onConflict((c) => c.column('id').doUpdateSet({ name }))
-      .execute();
-  },
+  createDemoPerson: (id: string, name: string) => createDemoPerson(db, id, name),
 });
